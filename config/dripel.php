@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // The demo workshop and its one-click sign-in exist only here.
+    'demo' => (bool) env('DRIPEL_DEMO', false),
+    // For tests and the demo: what the one clock showed (ISO 8601, empty: it is now) at which real instant (Unix
+    // seconds, empty: at the start of each request), and how fast it runs.
+    'clock' => [
+        'start' => env('DRIPEL_CLOCK_START'),
+        'since' => env('DRIPEL_CLOCK_SINCE'),
+        'speed' => (float) env('DRIPEL_CLOCK_SPEED', 1),
+    ],
+    // What bin/start tells the server to accept; the screens promise the same.
+    'upload_megabytes' => 64,
+];

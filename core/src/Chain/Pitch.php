@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Chain;
+
+/** The pitch of a bicycle chain: half an inch. Source: ISO 9633 and ISO 606, 08 series (memory). */
+final class Pitch
+{
+    public const MM = 12.7;
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Explain;
+
+use Dripel\Core\Interval\DueBecause;
+use Dripel\Core\Interval\WaxLifeInput;
+use Dripel\Core\Interval\WaxLifeResult;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Plan\GoodUntil;
+use Dripel\Core\Plan\RidingHabit;
+use Dripel\Core\Strip\BareClock;
+use Dripel\Core\Wear\DigitalReading;
+use Dripel\Core\Wear\DropInReading;
+use Dripel\Core\Wear\RulerReading;
+use Dripel\Core\Wear\Seat;
+use Dripel\Core\Wear\SpotsReading;
+use Dripel\Core\Wear\WearReadingInput;
+
+/** The explanations of a chain's figures, told from the very values that ChainState computed them from. */
+final readonly class ChainFigures
+{
+    public function __construct(private ChainState $chain, private Settings $settings) {}
+
+    /** @return list<Why> every figure the chain has */
+    public function all(?RidingHabit $habit = null, ?GoodUntil $goodUntil = null): array
+    {
+        return array_values(array_filter([
+            $this->left(),
+            $habit === null || $goodUntil === null ? null : $this->goodUntil($habit, $goodUntil),
+            $this->bare(),
+            $this->distance(),
+            $this->wear(),
+        ]));
+    }
+
+    private function left(): ?Why
+    {
+        [$life, $cycle] = [$this->chain->life, $this->chain->cycle];
+        if ($life === null || $cycle === null) {
+            return null;
+        }
+        $lines = [new WhyLine('interval', $cycle->intervalKm, 'km', Origin::Setting), ...$this->cycleLines($cycle, $life)];
+        if ($cycle->intervalHours !== null) {
+            $lines[] = new WhyLine('hours', $life->hours, 'h', Origin::Computed, ['limit' => $cycle->intervalHours]);
+        }
+        if ($life->because === DueBecause::Noise) {
+            $lines[] = new WhyLine('noise', 0.0, 'km', Origin::Logbook);
+        }
+
+        return new Why('left', $life->leftKm, 'km', $lines);
+    }
+
+    /** @return list<WhyLine> */
+    private function cycleLines(WaxLifeInput $cycle, WaxLifeResult $life): array
+    {
+        $lines = [];
+        $topUpsAfter = [];
+        foreach ($cycle->topUps as $topUp) {
+            $topUpsAfter[$topUp->afterRide][] = $topUp;
+        }
+        for ($i = -1; $i < count($cycle->rides); $i++) {
+            if ($i >= 0) {
+                $ride = $cycle->rides[$i];
+                $entry = $this->chain->cycleRides[$i];
+                $house = $this->settings->factors($entry->moment->unixS)->isHouseRule($ride->condition);
+                $lines[] = new WhyLine('ride', -$ride->effectiveKm, 'km', $house ? Origin::HouseRule : Origin::Setting, [
+                    'at' => $entry->moment->unixS, 'km' => $ride->km, 'factor' => $ride->factor, 'condition' => $ride->condition->value,
+                    'left' => isset($topUpsAfter[$i]) ? null : $life->leftAfterKm[$i],
+                ]);
+            }
+            foreach ($topUpsAfter[$i] ?? [] as $topUp) {
+                $lines[] = new WhyLine('topup', $topUp->km, 'km', Origin::CommonPractice, ['left' => $life->leftAfterKm[$i] ?? $cycle->intervalKm]);
+            }
+        }
+
+        return $lines;
+    }
+
+    private function goodUntil(RidingHabit $habit, GoodUntil $goodUntil): Why
+    {
+        $lines = [new WhyLine('left', $this->chain->leftKm(), 'km', Origin::Computed), new WhyLine('weekly', $habit->weeklyKm, 'km', Origin::Computed)];
+        foreach ($habit->usualKm as $weekday => $km) {
+            $lines[] = new WhyLine('usual', $km, 'km', Origin::HouseRule, ['weekday' => $weekday]);
+        }
+        if ($goodUntil->shortKm !== null) {
+            $lines[] = new WhyLine('short', $goodUntil->shortKm, 'km', Origin::Computed, ['date' => $goodUntil->date]);
+        }
+
+        return new Why('good_until', (float) $goodUntil->daysAhead, 'd', $lines);
+    }
+
+    private function bare(): ?Why
+    {
+        $bare = $this->chain->bare;
+
+        return $bare === null ? null : new Why('bare', $bare->hoursLeft, 'h', [
+            new WhyLine('limit', BareClock::LIMIT_HOURS, 'h', Origin::CommonPractice),
+            new WhyLine('bare_since', -($this->chain->nowS - (int) $this->chain->bareSinceS) / 3600, 'h', Origin::Logbook, ['at' => $this->chain->bareSinceS]),
+        ]);
+    }
+
+    private function distance(): Why
+    {
+        $cycleKm = $this->chain->cycleKm();
+
+        return new Why('km', $this->chain->km, 'km', [
+            new WhyLine('before_cycle', $this->chain->km - $cycleKm, 'km', Origin::Logbook),
+            new WhyLine('in_cycle', $cycleKm, 'km', Origin::Logbook),
+        ]);
+    }
+
+    private function wear(): ?Why
+    {
+        [$wear, $reading] = [$this->chain->wear, $this->chain->reading];
+        if ($wear === null || $reading === null) {
+            return null;
+        }
+
+        return new Why('wear', $wear->atLeastPct(), '%', [
+            ...$this->readingLines($reading->input),
+            new WhyLine('measured_at', $this->chain->readingKm, 'km', Origin::Logbook, ['at' => $reading->moment->unixS]),
+            new WhyLine('limit', $this->chain->terms->limitPct, '%', Origin::Setting),
+        ]);
+    }
+
+    /** @return list<WhyLine> */
+    private function readingLines(WearReadingInput $input): array
+    {
+        return match (true) {
+            $input instanceof RulerReading => [
+                new WhyLine('ruler', $input->lengthMm, 'mm', Origin::Logbook, ['pitches' => $input->pitches]),
+                new WhyLine('uncertainty', $input->result()->sigmaPct, '%', Origin::HouseRule),
+            ],
+            $input instanceof DigitalReading => [
+                new WhyLine('digital', $input->valuePct, '%', Origin::Logbook, ['zero' => $input->zeroPct]),
+                new WhyLine('uncertainty', $input->uncertaintyPct, '%', Origin::HouseRule),
+            ],
+            $input instanceof DropInReading => array_map(fn ($at) => new WhyLine(
+                "seat_{$at->seat->value}",
+                $at->markPct,
+                '%',
+                $at->seat === Seat::Part ? Origin::HouseRule : Origin::Logbook,
+            ), $input->results),
+            $input instanceof SpotsReading => array_merge(...array_map($this->readingLines(...), $input->spots)),
+            default => [],
+        };
+    }
+}

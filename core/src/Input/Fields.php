@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Input;
+
+use BackedEnum;
+use Closure;
+use JsonException;
+use stdClass;
+
+/**
+ * A JSON object read strictly: every field has the type it should have, none is missing, none is misspelt.
+ * Numbers in quotes, lists for objects, 1e999 and NaN are refused; what a field means is checked by the value it becomes.
+ */
+final readonly class Fields
+{
+    /** Deeper than any input of a model; keeps a hostile file from exhausting the stack. */
+    private const MAX_DEPTH = 32;
+
+    /** @param array<string, mixed> $values */
+    private function __construct(private array $values) {}
+
+    /** @throws InvalidInput at `input` unless the text is one JSON object */
+    public static function fromJson(string $json): self
+    {
+        if (trim($json) === '') {
+            throw new InvalidInput('input', 'is empty: a JSON object is expected');
+        }
+        try {
+            $decoded = json_decode($json, false, self::MAX_DEPTH, JSON_THROW_ON_ERROR);
+        } catch (JsonException $e) {
+            throw new InvalidInput('input', 'is not valid JSON: '.$e->getMessage());
+        }
+
+        return self::object('input', $decoded);
+    }
+
+    /** @throws InvalidInput if a field is there that is not among $names */
+    public function only(string ...$names): self
+    {
+        foreach ($this->values as $name => $_) {
+            if (! in_array($name, $names, true)) {
+                throw new InvalidInput($name, 'is not a field here; the fields are '.implode(', ', $names));
+            }
+        }
+
+        return $this;
+    }
+
+    public function has(string $name): bool
+    {
+        return array_key_exists($name, $this->values);
+    }
+
+    public function number(string $name, ?float $default = null): float
+    {
+        return $this->has($name) || $default === null ? $this->asNumber($name, $this->value($name)) : $default;
+    }
+
+    public function numberOrNull(string $name): ?float
+    {
+        $value = $this->value($name);
+
+        return $value === null ? null : $this->asNumber($name, $value);
+    }
+
+    public function whole(string $name): int
+    {
+        $value = $this->value($name);
+
+        return match (true) {
+            is_int($value) => $value,
+            is_float($value) && floor($value) === $value && abs($value) < 2 ** 53 => (int) $value,
+            default => throw new InvalidInput($name, 'must be a whole number'),
+        };
+    }
+
+    public function text(string $name): string
+    {
+        $value = $this->value($name);
+
+        return is_string($value) ? $value : throw new InvalidInput($name, 'must be a text');
+    }
+
+    public function time(string $name): IsoTime
+    {
+        return IsoTime::parse($name, $this->text($name));
+    }
+
+    /**
+     * @template E of BackedEnum
+     *
+     * @param class-string<E> $enum
+     *
+     * @return E
+     */
+    public function choice(string $name, string $enum): BackedEnum
+    {
+        $cases = array_map(fn (BackedEnum $case): string => (string) $case->value, $enum::cases());
+        $value = $this->value($name);
+
+        return (is_string($value) ? $enum::tryFrom($value) : null)
+            ?? throw new InvalidInput($name, 'must be one of '.implode(', ', $cases));
+    }
+
+    /**
+     * @template T
+     *
+     * @param Closure(Fields): T $read
+     *
+     * @return T
+     */
+    public function nested(string $name, Closure $read): mixed
+    {
+        return self::inside($name, fn () => $read(self::object('', $this->value($name))));
+    }
+
+    /**
+     * @template T
+     *
+     * @param Closure(Fields): T $read
+     *
+     * @return list<T>
+     */
+    public function list(string $name, Closure $read): array
+    {
+        $value = $this->value($name);
+        if (! is_array($value)) {
+            throw new InvalidInput($name, 'must be a list');
+        }
+
+        return array_map(
+            fn (mixed $item, int $index) => self::inside("{$name}.{$index}", fn () => $read(self::object('', $item))),
+            array_values($value),
+            array_keys(array_values($value)),
+        );
+    }
+
+    /** @return list<string> */
+    public function names(): array
+    {
+        return array_map(strval(...), array_keys($this->values));
+    }
+
+    private static function object(string $path, mixed $value): self
+    {
+        if (! $value instanceof stdClass) {
+            throw new InvalidInput($path, 'must be a JSON object');
+        }
+        $values = [];
+        foreach (get_object_vars($value) as $name => $field) {
+            $values[(string) $name] = $field;
+        }
+
+        return new self($values);
+    }
+
+    /**
+     * @template T
+     *
+     * @param Closure(): T $read
+     *
+     * @return T
+     */
+    private static function inside(string $path, Closure $read): mixed
+    {
+        try {
+            return $read();
+        } catch (InvalidInput $e) {
+            throw $e->within($path);
+        }
+    }
+
+    private function value(string $name): mixed
+    {
+        return $this->has($name) ? $this->values[$name] : throw new InvalidInput($name, 'is missing');
+    }
+
+    private function asNumber(string $name, mixed $value): float
+    {
+        if (! is_int($value) && ! is_float($value)) {
+            throw new InvalidInput($name, 'must be a number');
+        }
+
+        return Check::finite($name, (float) $value);
+    }
+}

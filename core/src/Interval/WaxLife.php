@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Interval;
+
+use Dripel\Core\Input\Check;
+use Dripel\Core\Input\Fields;
+use Dripel\Core\Model;
+
+/**
+ * What is left of a chain's wax. Units: km, hours. Each ride takes km·factor from what is left, never below 0 (no debt);
+ * a top-up adds its km, never above the interval. Hours count from the dip; top-ups do not reset them. Due when nothing
+ * is left, when the hours are up, or after a wet or muddy ride with no top-up since, said in this order.
+ * Source: intervals and top-ups by common practice; the factors are house rules.
+ */
+final readonly class WaxLife implements Model
+{
+    public function __invoke(WaxLifeInput $in): WaxLifeResult
+    {
+        $addedAfter = [];
+        foreach ($in->topUps as $topUp) {
+            $addedAfter[$topUp->afterRide] = ($addedAfter[$topUp->afterRide] ?? 0.0) + $topUp->km;
+        }
+        [$effectiveKm, $hours, $leftKm, $leftAfterKm, $soaked] = [0.0, 0.0, $in->intervalKm, [], false];
+        foreach ($in->rides as $index => $ride) {
+            $effectiveKm += $ride->effectiveKm;
+            $hours += $ride->hours;
+            $leftKm -= $ride->effectiveKm;
+            // A sum of doubles that should come to 0 must not leave a hair of wax.
+            $leftKm = $leftKm > Check::EPSILON ? $leftKm : 0.0;
+            $soaked = $soaked || $ride->condition->soaks();
+            if (isset($addedAfter[$index])) {
+                $leftKm = min($in->intervalKm, $leftKm + $addedAfter[$index]);
+                $soaked = false;
+            }
+            $leftAfterKm[] = $leftKm;
+        }
+
+        return new WaxLifeResult($effectiveKm, $hours, $leftKm, $leftKm / $in->intervalKm, match (true) {
+            $leftKm === 0.0 => DueBecause::Distance,
+            $in->intervalHours !== null && $hours >= $in->intervalHours - Check::EPSILON => DueBecause::Hours,
+            $soaked => DueBecause::Wet,
+            default => null,
+        }, $leftAfterKm);
+    }
+
+    public function compute(Fields $input): array
+    {
+        return $this(WaxLifeInput::from($input))->toArray();
+    }
+}

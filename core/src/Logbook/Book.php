@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+/** The logbook of a workshop: what happened, and what follows from it. Nothing here is ever stored. */
+final class Book
+{
+    public readonly Fittings $fittings;
+
+    /** @var array<int, list<Ride>> by bike, in order */
+    private array $ridesByBike = [];
+
+    /** @var array<int, ChainHistory>|null by chain */
+    private ?array $histories = null;
+
+    /** @var list<Ride> in order */
+    public readonly array $rides;
+
+    /**
+     * @param list<int> $bikeIds in the order in which they are shown
+     * @param list<int> $chainIds likewise
+     * @param list<Fitting> $fittings
+     * @param list<Ride> $rides
+     * @param list<Strip|Dip|TopUp|Noise|Reading|Retirement> $events
+     */
+    public function __construct(
+        public readonly array $bikeIds,
+        public readonly array $chainIds,
+        public readonly Settings $settings,
+        private readonly array $fittingEntries,
+        array $rides,
+        private readonly array $events,
+    ) {
+        $this->fittings = new Fittings($fittingEntries);
+        $this->rides = self::sorted($rides);
+        foreach ($this->rides as $ride) {
+            $this->ridesByBike[$ride->bikeId][] = $ride;
+        }
+    }
+
+    /** The same logbook with one more ride, as if it had been logged. */
+    public function withRide(Ride $ride): self
+    {
+        return new self($this->bikeIds, $this->chainIds, $this->settings, $this->fittingEntries, [...$this->rides, $ride], $this->events);
+    }
+
+    public function chain(int $chainId, int $nowS): ChainState
+    {
+        return ChainState::derive($this->history($chainId), $this->termsOf($chainId, $nowS), $this->settings, $nowS);
+    }
+
+    public function history(int $chainId): ChainHistory
+    {
+        $this->histories ??= $this->distribute();
+
+        return $this->histories[$chainId] ?? new ChainHistory($chainId, [], []);
+    }
+
+    public function chainOfRide(Ride $ride): ?int
+    {
+        return $this->fittings->chainOn($ride->bikeId, $ride->moment->unixS);
+    }
+
+    /** @return list<Ride> of one bike, in order */
+    public function ridesOf(int $bikeId): array
+    {
+        return $this->ridesByBike[$bikeId] ?? [];
+    }
+
+    /** @return list<Ride> that no chain was on the bike for */
+    public function ridesWithoutChain(): array
+    {
+        return array_values(array_filter($this->rides, fn (Ride $ride) => $this->chainOfRide($ride) === null));
+    }
+
+    /** The bike whose rail a chain hangs on, or whose frame it is on. */
+    public function bikeOfChain(int $chainId, int $atS): ?int
+    {
+        return $this->fittings->bikeOf($chainId, $atS) ?? $this->settings->home($chainId, $atS);
+    }
+
+    /** What the bike of a chain asks of it; without a bike, the defaults. */
+    public function termsOf(int $chainId, int $atS): Terms
+    {
+        $bikeId = $this->bikeOfChain($chainId, $atS) ?? 0;
+
+        return new Terms(
+            $this->settings->intervalKm($bikeId, $atS),
+            $this->settings->intervalHours($bikeId, $atS),
+            $this->settings->limitSchool($bikeId, $atS)->limitPct($this->settings->whole(SettingKey::BikeSpeeds, $bikeId, 1)),
+        );
+    }
+
+    /** @return list<Conflict> empty if everything in the logbook can have happened */
+    public function conflicts(): array
+    {
+        $conflicts = $this->fittings->conflicts;
+        foreach ($this->chainIds as $chainId) {
+            $history = $this->history($chainId);
+            $retirement = $history->last(Retirement::class);
+            if ($retirement === null) {
+                continue;
+            }
+            foreach ([...$history->events, ...$this->fittingEntries] as $entry) {
+                $concerned = $entry instanceof Fitting ? $entry->chainId === $chainId : ! $entry instanceof Noise && $entry !== $retirement;
+                if ($concerned && Entry::compare($entry, $retirement) > 0) {
+                    $conflicts[] = new Conflict(ConflictKind::AfterRetirement, $chainId, $entry, $retirement);
+                }
+            }
+        }
+
+        return $conflicts;
+    }
+
+    /** @return array<int, ChainHistory> */
+    private function distribute(): array
+    {
+        [$rides, $events] = [[], []];
+        foreach ($this->ridesByBike as $bikeId => $bikeRides) {
+            $span = null;
+            foreach ($bikeRides as $ride) {
+                // Rides come in order, so the span of the ride before nearly always still holds.
+                if ($span === null || ! $span->holdsAt($ride->moment->unixS)) {
+                    $span = $this->fittings->spanAt($bikeId, $ride->moment->unixS);
+                }
+                if ($span !== null) {
+                    $rides[$span->chainId][] = $ride;
+                }
+            }
+        }
+        foreach (self::sorted($this->events) as $event) {
+            $chainId = $event instanceof Noise
+                ? $this->fittings->chainOn($event->bikeId, $event->moment->unixS)
+                : $event->chainId;
+            if ($chainId !== null) {
+                $events[$chainId][] = $event;
+            }
+        }
+        $histories = [];
+        foreach ([...array_keys($rides), ...array_keys($events)] as $chainId) {
+            $histories[$chainId] ??= new ChainHistory($chainId, self::sorted($rides[$chainId] ?? []), $events[$chainId] ?? []);
+        }
+
+        return $histories;
+    }
+
+    /**
+     * @template T of Entry
+     *
+     * @param list<T> $entries
+     *
+     * @return list<T>
+     */
+    private static function sorted(array $entries): array
+    {
+        // Rows mostly arrive in order; finding that out is far cheaper than sorting them again.
+        for ($i = 1, $n = count($entries); $i < $n; $i++) {
+            if (Entry::compare($entries[$i - 1], $entries[$i]) > 0) {
+                usort($entries, Entry::compare(...));
+                break;
+            }
+        }
+
+        return $entries;
+    }
+}

@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\DueBecause;
+use Dripel\Core\Interval\WaxLife;
+use Dripel\Core\Interval\WaxLifeInput;
+use Dripel\Core\Interval\WaxLifeResult;
+use Dripel\Core\Interval\WaxRide;
+use Dripel\Core\Interval\WaxTopUp;
+use Dripel\Core\Strip\BareClock;
+use Dripel\Core\Strip\BareClockInput;
+use Dripel\Core\Strip\BareClockResult;
+use Dripel\Core\Wear\WearReading;
+use Dripel\Core\Wear\WearReadingResult;
+
+/**
+ * What follows from the logbook for one chain at one instant: the one answer that Shed, Next and every planner ask for.
+ * Distances in km as ridden unless called effective; instants in Unix seconds.
+ */
+final readonly class ChainState
+{
+    /** Common practice: wax is set after 10 to 15 minutes on the hook. */
+    public const SET_MINUTES = 15;
+
+    /** Common practice: drip wax dries overnight. */
+    public const DRIP_DRY_HOURS = 10;
+
+    /** @param list<Ride> $cycleRides the rides since the last dip */
+    private function __construct(
+        public int $chainId,
+        public int $nowS,
+        public ChainStatus $status,
+        public Terms $terms,
+        public float $km,
+        public float $hours,
+        /** Whether every ride has its hours; if not, hours are a least value. */
+        public bool $hoursComplete,
+        /** The wax cycle since the last dip; null if there is no wax to speak of. */
+        public ?WaxLifeResult $life,
+        public ?WaxLifeInput $cycle,
+        public array $cycleRides,
+        public ?Dip $dip,
+        public ?BareClockResult $bare,
+        public ?int $bareSinceS,
+        /** The ride that wetted it, if nothing was done since. */
+        public ?Ride $wetRide,
+        /** When it may be ridden, if that is still to come. */
+        public ?int $readyAtS,
+        public ?WearReadingResult $wear,
+        public ?Reading $reading,
+        /** km on the chain at its last reading. */
+        public ?float $readingKm,
+        public bool $pastLimit,
+        public int $dips,
+        public int $topUps,
+    ) {}
+
+    public static function derive(ChainHistory $history, Terms $terms, Settings $settings, int $nowS): self
+    {
+        $history = $history->until($nowS);
+        $dip = $history->last(Dip::class);
+        $strip = $history->last(Strip::class);
+        if ($dip !== null && $strip !== null && Entry::compare($strip, $dip) > 0) {
+            $dip = null;
+        }
+        $bare = $dip === null && $strip !== null
+            ? (new BareClock)(new BareClockInput($strip->moment->unixS, $nowS))
+            : null;
+        $topUps = $dip === null ? [] : $history->topUpsAfter($dip);
+        $cycleRides = $dip === null ? [] : $history->ridesAfter($dip);
+        $cycle = $dip === null ? null : self::cycle($cycleRides, $topUps, $terms, $settings);
+        $life = $cycle === null ? null : (new WaxLife)($cycle);
+        $lastCare = $topUps === [] ? $dip : $topUps[count($topUps) - 1];
+        $noise = $history->last(Noise::class);
+        if ($life !== null && $lastCare !== null && $noise !== null && Entry::compare($noise, $lastCare) > 0) {
+            $life = $life->silencedByNoise();
+        }
+        $reading = $history->last(Reading::class);
+        $wear = $reading === null ? null : (new WearReading)($reading->input);
+        [$km, $hours, $hoursComplete] = self::distance($history->rides);
+
+        return new self(
+            chainId: $history->chainId,
+            nowS: $nowS,
+            status: self::status($history, $life, $bare, $cycleRides),
+            terms: $terms,
+            km: $km,
+            hours: $hours,
+            hoursComplete: $hoursComplete,
+            life: $life,
+            cycle: $cycle,
+            cycleRides: $cycleRides,
+            dip: $dip,
+            bare: $bare,
+            bareSinceS: $bare === null ? null : $strip?->moment->unixS,
+            wetRide: $lastCare === null ? null : self::lastSoaking($history->ridesAfter($lastCare)),
+            readyAtS: self::readyAt($dip, $lastCare, $nowS),
+            wear: $wear,
+            reading: $reading,
+            readingKm: $reading === null ? null : $history->kmBefore($reading),
+            pastLimit: $wear !== null && $wear->reaches($terms->limitPct),
+            dips: count(array_filter($history->events, fn (Entry $e) => $e instanceof Dip)),
+            topUps: count($topUps),
+        );
+    }
+
+    public function leftKm(): float
+    {
+        return $this->life->leftKm ?? 0.0;
+    }
+
+    /** How much of the chain the coat covers: 0 bare or spent, 1 fresh. */
+    public function coat(): float
+    {
+        return $this->life->leftFraction ?? 0.0;
+    }
+
+    /** The dirtiest condition since the dip, null if it was not ridden. */
+    public function worstCondition(): ?Condition
+    {
+        $conditions = array_map(fn (Ride $ride) => $ride->condition, $this->cycleRides);
+        usort($conditions, fn (Condition $a, Condition $b) => $b->dirt() <=> $a->dirt());
+
+        return $conditions[0] ?? null;
+    }
+
+    /** km as ridden since the dip. */
+    public function cycleKm(): float
+    {
+        return array_sum(array_map(fn (Ride $ride) => $ride->km, $this->cycleRides));
+    }
+
+    public function retired(): bool
+    {
+        return $this->status === ChainStatus::Retired;
+    }
+
+    /** Whether it can go on a bike and be ridden with wax on it. */
+    public function rideable(): bool
+    {
+        return ! $this->retired() && $this->life !== null && ! $this->life->due() && ! $this->pastLimit;
+    }
+
+    /**
+     * @param list<Ride> $rides
+     * @param list<TopUp> $topUps
+     */
+    private static function cycle(array $rides, array $topUps, Terms $terms, Settings $settings): WaxLifeInput
+    {
+        return new WaxLifeInput(
+            $terms->intervalKm,
+            $terms->intervalHours,
+            array_map(fn (Ride $ride) => new WaxRide(
+                $ride->km,
+                $ride->hours ?? 0.0,
+                $ride->condition,
+                $settings->factor($ride->condition, $ride->moment->unixS),
+            ), $rides),
+            array_map(fn (TopUp $topUp) => new WaxTopUp(
+                count(array_filter($rides, fn (Ride $ride) => Entry::compare($ride, $topUp) < 0)) - 1,
+                $topUp->km,
+            ), $topUps),
+        );
+    }
+
+    /** @param list<Ride> $cycleRides */
+    private static function status(ChainHistory $history, ?WaxLifeResult $life, ?BareClockResult $bare, array $cycleRides): ChainStatus
+    {
+        return match (true) {
+            $history->last(Retirement::class) !== null => ChainStatus::Retired,
+            $bare !== null => ChainStatus::Bare,
+            $life === null => ChainStatus::Unwaxed,
+            $life->because === DueBecause::Noise => ChainStatus::Loud,
+            $life->because === DueBecause::Distance => ChainStatus::Spent,
+            $life->because === DueBecause::Hours => ChainStatus::Overtime,
+            $life->because === DueBecause::Wet => ChainStatus::Wet,
+            $cycleRides === [] => ChainStatus::Waxed,
+            default => ChainStatus::Ridden,
+        };
+    }
+
+    /**
+     * @param list<Ride> $rides
+     *
+     * @return array{float, float, bool}
+     */
+    private static function distance(array $rides): array
+    {
+        [$km, $hours, $complete] = [0.0, 0.0, true];
+        foreach ($rides as $ride) {
+            $km += $ride->km;
+            $hours += $ride->hours ?? 0.0;
+            $complete = $complete && $ride->hours !== null;
+        }
+
+        return [$km, $hours, $complete];
+    }
+
+    /** @param list<Ride> $rides */
+    private static function lastSoaking(array $rides): ?Ride
+    {
+        foreach (array_reverse($rides) as $ride) {
+            if ($ride->condition->soaks()) {
+                return $ride;
+            }
+        }
+
+        return null;
+    }
+
+    private static function readyAt(?Dip $dip, Dip|TopUp|null $lastCare, int $nowS): ?int
+    {
+        $readyAtS = max(
+            $dip === null ? 0 : $dip->moment->unixS + 60 * self::SET_MINUTES,
+            $lastCare instanceof TopUp ? $lastCare->moment->unixS + 3600 * self::DRIP_DRY_HOURS : 0,
+        );
+
+        return $readyAtS > $nowS ? $readyAtS : null;
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+/** A setting and the instant it holds from. `subjectId` is a bike or chain, 0 for the whole workshop. */
+final readonly class DatedSetting
+{
+    public function __construct(
+        public SettingKey $key,
+        public int $subjectId,
+        public Moment $from,
+        public string|int|float|null $value,
+    ) {}
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+/** The kinds of entries about chains, in the order in which they count when they happen at one instant. */
+enum EntryKind: string
+{
+    case Strip = 'strip';
+    case Dip = 'dip';
+    case Fitting = 'fitting';
+    case TopUp = 'topup';
+    case Ride = 'ride';
+    case Noise = 'noise';
+    case Reading = 'reading';
+    case Retirement = 'retirement';
+
+    public function rank(): int
+    {
+        return match ($this) {
+            self::Strip => 0,
+            self::Dip => 1,
+            self::Fitting => 2,
+            self::TopUp => 3,
+            self::Ride => 4,
+            self::Noise => 5,
+            self::Reading => 6,
+            self::Retirement => 7,
+        };
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+/**
+ * Which chain was on which bike, and when. A fitting holds from its moment until the next fitting on the same bike, so
+ * the spans of one bike never overlap, and a fitting entered late or moved in time shifts its neighbours by itself.
+ * A chain put on a bike while it is on another one is a conflict.
+ */
+final readonly class Fittings
+{
+    /** @var array<int, list<Span>> by bike, in order of time */
+    private array $spansByBike;
+
+    /** @var list<Conflict> */
+    public array $conflicts;
+
+    /** @param list<Fitting> $fittings in any order */
+    public function __construct(array $fittings)
+    {
+        usort($fittings, Entry::compare(...));
+        [$spans, $on, $conflicts] = [[], [], []];
+        foreach ($fittings as $fitting) {
+            foreach ($on as $bikeId => $earlier) {
+                if ($fitting->chainId !== null && $earlier->chainId === $fitting->chainId && $bikeId !== $fitting->bikeId) {
+                    $conflicts[] = new Conflict(ConflictKind::OnAnotherBike, $fitting->chainId, $fitting, $earlier);
+                }
+            }
+            $before = $on[$fitting->bikeId] ?? null;
+            if ($before !== null && $before->chainId === $fitting->chainId) {
+                continue;
+            }
+            if ($before !== null) {
+                self::end($spans, $before, $fitting->moment->unixS);
+            }
+            unset($on[$fitting->bikeId]);
+            if ($fitting->chainId !== null) {
+                $on[$fitting->bikeId] = $fitting;
+            }
+        }
+        foreach ($on as $fitting) {
+            self::end($spans, $fitting, null);
+        }
+        $this->spansByBike = $spans;
+        $this->conflicts = $conflicts;
+    }
+
+    /** The chain on a bike at an instant, null if none. */
+    public function chainOn(int $bikeId, int $atS): ?int
+    {
+        return $this->spanAt($bikeId, $atS)?->chainId;
+    }
+
+    /** The bike that carries a chain at an instant, null if none. */
+    public function bikeOf(int $chainId, int $atS): ?int
+    {
+        foreach ($this->spansByBike as $bikeId => $_) {
+            if ($this->chainOn($bikeId, $atS) === $chainId) {
+                return $bikeId;
+            }
+        }
+
+        return null;
+    }
+
+    public function spanAt(int $bikeId, int $atS): ?Span
+    {
+        $spans = $this->spansByBike[$bikeId] ?? [];
+        [$low, $high] = [0, count($spans)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            $spans[$middle]->fromS <= $atS ? $low = $middle + 1 : $high = $middle;
+        }
+        $span = $spans[$low - 1] ?? null;
+
+        return $span !== null && $span->holdsAt($atS) ? $span : null;
+    }
+
+    /** @return list<Span> of one chain, in order of time */
+    public function spansOf(int $chainId): array
+    {
+        $spans = array_filter(array_merge(...array_values($this->spansByBike)), fn (Span $span) => $span->chainId === $chainId);
+        usort($spans, fn (Span $a, Span $b) => $a->fromS <=> $b->fromS);
+
+        return $spans;
+    }
+
+    /** @param array<int, list<Span>> $spans */
+    private static function end(array &$spans, Fitting $fitting, ?int $untilS): void
+    {
+        if ($fitting->chainId !== null && $untilS !== $fitting->moment->unixS) {
+            $spans[$fitting->bikeId][] = new Span($fitting->bikeId, $fitting->chainId, $fitting->moment->unixS, $untilS, $fitting->id);
+        }
+    }
+}

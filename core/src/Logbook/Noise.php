@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+/** A rider heard the chain of a bike run dry. */
+final readonly class Noise extends Entry
+{
+    public function __construct(int $id, Moment $moment, public int $bikeId)
+    {
+        parent::__construct($id, $moment);
+    }
+
+    public function kind(): EntryKind
+    {
+        return EntryKind::Noise;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+/** Everything about a workshop, bike or chain that a person may change later. Each is kept with the date it holds from. */
+enum SettingKey: string
+{
+    case BikeName = 'bike.name';
+    case BikeKind = 'bike.kind';
+    case BikeSpeeds = 'bike.speeds';
+    /** km of wax between two dips. */
+    case IntervalKm = 'bike.interval_km';
+    /** Hours between two dips, null: only distance counts. */
+    case IntervalHours = 'bike.interval_hours';
+    case LimitSchool = 'bike.limit_school';
+    case ChainLabel = 'chain.label';
+    case ChainSpeeds = 'chain.speeds';
+    case ChainPitches = 'chain.pitches';
+    /** The bike whose rail a chain hangs on. */
+    case ChainHome = 'chain.home';
+    case FactorIndoor = 'factor.indoor';
+    case FactorDry = 'factor.dry';
+    case FactorDusty = 'factor.dusty';
+    case FactorDamp = 'factor.damp';
+    case FactorWet = 'factor.wet';
+    case FactorMuddy = 'factor.muddy';
+    case WorkshopName = 'workshop.name';
+    case TimeZone = 'workshop.time_zone';
+    case DistanceUnit = 'workshop.distance_unit';
+    case TemperatureUnit = 'workshop.temperature_unit';
+    case MassUnit = 'workshop.mass_unit';
+    case Currency = 'workshop.currency';
+    case Language = 'workshop.language';
+
+    /** Whether derivations ask for the value of a past day: only then does the date of a change matter. */
+    public function isDated(): bool
+    {
+        return match ($this) {
+            self::IntervalKm, self::IntervalHours, self::LimitSchool, self::ChainHome,
+            self::FactorIndoor, self::FactorDry, self::FactorDusty, self::FactorDamp, self::FactorWet, self::FactorMuddy => true,
+            default => false,
+        };
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\Factors;
+use Dripel\Core\Wear\LimitSchool;
+
+/** All settings of a workshop with their dates. What was never set has the default said here. */
+final class Settings
+{
+    /** The middle school: re-wax every 250 to 300 km. Common practice. */
+    public const INTERVAL_KM = 300.0;
+
+    /** @var array<string, array<int, list<DatedSetting>>> in order of time */
+    private array $settings = [];
+
+    /** @var array<string, Factors> by the instants between which they hold */
+    private array $factorsCache = [];
+
+    /** @param list<DatedSetting> $settings in any order */
+    public function __construct(array $settings)
+    {
+        usort($settings, fn (DatedSetting $a, DatedSetting $b) => $a->from->unixS <=> $b->from->unixS ?: $a->from->sequence <=> $b->from->sequence);
+        foreach ($settings as $setting) {
+            $this->settings[$setting->key->value][$setting->subjectId][] = $setting;
+        }
+    }
+
+    /** The value in force at an instant; for what is not dated, the newest one. */
+    public function at(SettingKey $key, int $subjectId, int $atS): string|int|float|null
+    {
+        return $this->rowAt($key, $subjectId, $atS)?->value;
+    }
+
+    public function text(SettingKey $key, int $subjectId, string $default = ''): string
+    {
+        return (string) ($this->at($key, $subjectId, PHP_INT_MAX) ?? $default);
+    }
+
+    public function whole(SettingKey $key, int $subjectId, int $default = 0): int
+    {
+        return (int) ($this->at($key, $subjectId, PHP_INT_MAX) ?? $default);
+    }
+
+    public function intervalKm(int $bikeId, int $atS): float
+    {
+        return (float) ($this->at(SettingKey::IntervalKm, $bikeId, $atS) ?? self::INTERVAL_KM);
+    }
+
+    public function intervalHours(int $bikeId, int $atS): ?float
+    {
+        $hours = $this->at(SettingKey::IntervalHours, $bikeId, $atS);
+
+        return $hours === null ? null : (float) $hours;
+    }
+
+    public function limitSchool(int $bikeId, int $atS): LimitSchool
+    {
+        return LimitSchool::tryFrom((string) $this->at(SettingKey::LimitSchool, $bikeId, $atS)) ?? LimitSchool::Strict;
+    }
+
+    public function home(int $chainId, int $atS): ?int
+    {
+        $home = $this->at(SettingKey::ChainHome, $chainId, $atS);
+
+        return $home === null ? null : (int) $home;
+    }
+
+    public function factors(int $atS): Factors
+    {
+        $rows = [];
+        foreach (Condition::cases() as $condition) {
+            $rows[$condition->value] = $this->rowAt(SettingKey::from("factor.{$condition->value}"), 0, $atS);
+        }
+        $key = implode(' ', array_map(fn (?DatedSetting $row) => $row === null ? '-' : (string) $row->value, $rows));
+
+        return $this->factorsCache[$key] ??= array_reduce(
+            Condition::cases(),
+            fn (Factors $factors, Condition $c) => $rows[$c->value] === null ? $factors : $factors->with($c, (float) $rows[$c->value]->value),
+            Factors::houseRule(),
+        );
+    }
+
+    public function factor(Condition $condition, int $atS): float
+    {
+        return isset($this->settings["factor.{$condition->value}"])
+            ? $this->factors($atS)->of($condition)
+            : Factors::houseRule()->of($condition);
+    }
+
+    private function rowAt(SettingKey $key, int $subjectId, int $atS): ?DatedSetting
+    {
+        $found = null;
+        foreach ($this->settings[$key->value][$subjectId] ?? [] as $setting) {
+            if ($key->isDated() && $setting->from->unixS > $atS) {
+                break;
+            }
+            $found = $setting;
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+/** A chain on a bike from an instant (included) until another (not included; null: still on). Unix seconds. */
+final readonly class Span
+{
+    public function __construct(
+        public int $bikeId,
+        public int $chainId,
+        public int $fromS,
+        public ?int $untilS,
+        public int $fittingId,
+    ) {}
+
+    public function holdsAt(int $atS): bool
+    {
+        return $this->fromS <= $atS && ($this->untilS === null || $atS < $this->untilS);
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core;
+
+/** The one list of models that can be called by name. A new model adds its line here. */
+final class Models
+{
+    /** @var array<string, class-string<Model|FileModel>> */
+    public const ALL = [
+        'bare.clock' => Strip\BareClock::class,
+        'ride.track' => Ride\RideTrack::class,
+        'wax.life' => Interval\WaxLife::class,
+        'wear.reading' => Wear\WearReading::class,
+    ];
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use DateTimeZone;
+use Dripel\Core\Input\Check;
+use Dripel\Core\Logbook\ChainState;
+
+/**
+ * The day whose usual ride the wax will no longer carry, or, where no rides are usual, the day it runs out at the recent
+ * weekly distance. Effective km throughout. An estimate: it supposes that the next weeks are like the last eight.
+ */
+final readonly class GoodUntil
+{
+    private const HORIZON_DAYS = 56;
+
+    private function __construct(
+        public string $date,
+        /** What the wax will fall short of the ride of that day; null when reckoned from the weekly distance. */
+        public ?float $shortKm,
+        public ?float $rideKm,
+        public float $weeklyKm,
+        public int $daysAhead,
+    ) {}
+
+    /** @return self|null null without wax, without recent rides, or beyond the horizon */
+    public static function of(ChainState $chain, RidingHabit $habit, DateTimeZone $zone): ?self
+    {
+        if ($chain->life === null || $habit->weeklyKm <= 0.0) {
+            return null;
+        }
+        $leftKm = self::rideableKm($chain, $habit);
+        $today = LocalDay::of($chain->nowS, $zone);
+        if ($habit->usualKm === []) {
+            $days = (int) floor(7 * $leftKm / $habit->weeklyKm + Check::EPSILON);
+
+            return $days > self::HORIZON_DAYS ? null : new self($today->plus($days)->date, null, null, $habit->weeklyKm, $days);
+        }
+        for ($ahead = $habit->riddenToday ? 1 : 0; $ahead <= self::HORIZON_DAYS; $ahead++) {
+            $rideKm = $habit->usualOn($today->plus($ahead));
+            if ($rideKm > $leftKm + Check::EPSILON) {
+                return new self($today->plus($ahead)->date, $rideKm - $leftKm, $rideKm, $habit->weeklyKm, $ahead);
+            }
+            $leftKm -= $rideKm;
+        }
+
+        return null;
+    }
+
+    /** Hours that run out first are turned into km at the bike's recent pace. */
+    private static function rideableKm(ChainState $chain, RidingHabit $habit): float
+    {
+        if ($chain->life === null || $chain->life->due()) {
+            return 0.0;
+        }
+        $hoursLeft = $chain->terms->intervalHours === null ? null : $chain->terms->intervalHours - $chain->life->hours;
+
+        return $hoursLeft === null || $habit->kmPerHour === null
+            ? $chain->life->leftKm
+            : min($chain->life->leftKm, $hoursLeft * $habit->kmPerHour);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use Dripel\Core\Logbook\ChainState;
+
+/** One line of Next: what, for which bike and chains, until when, and the action that settles it. Codes, no sentences. */
+final readonly class NextItem
+{
+    /**
+     * @param list<ChainState> $chains the chains concerned, the subject first
+     * @param string|null $date local day YYYY-MM-DD it should be done by, null: whenever it suits
+     * @param int|null $byS Unix seconds, where the hour matters
+     */
+    public function __construct(
+        public NextKind $kind,
+        public ?int $bikeId,
+        public array $chains,
+        public ?string $date,
+        public ?int $byS,
+        public bool $late,
+        public ?Verb $verb,
+        public ?ChainState $swapTo = null,
+        public ?GoodUntil $goodUntil = null,
+        /** For rides without a chain: how many, and the first one's instant. */
+        public int $rides = 0,
+        public ?int $rideS = null,
+    ) {}
+}

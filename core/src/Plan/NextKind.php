@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+/** What the Shed asks for next, the most pressing first among those of one day. */
+enum NextKind: string
+{
+    /** A stripped chain must be waxed before it rusts. */
+    case Bare = 'bare';
+    /** A fitted chain was ridden in the wet and nothing was done since. */
+    case Wet = 'wet';
+    /** A fitted chain has no wax left. */
+    case Overdue = 'overdue';
+    /** The usual ride of a day is longer than the wax on the bike. */
+    case Outrun = 'outrun';
+    /** A bike will soon need a waxed chain and none hangs ready. */
+    case NoneWaxed = 'none_waxed';
+    /** Chains hang spent and wait for the pot. */
+    case SpentWaiting = 'spent_waiting';
+    /** A chain is past its wear limit. */
+    case Worn = 'worn';
+    /** A ride has no chain to go to. */
+    case NoChain = 'no_chain';
+
+    public function rank(): int
+    {
+        return (int) array_search($this, self::cases(), true);
+    }
+}

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use DateTimeZone;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\ChainStatus;
+use Dripel\Core\Strip\BareState;
+
+/** What to do next, in order of its day: derived from the rails, never entered. */
+final readonly class NextList
+{
+    /** House rule: what lies further ahead than this is no news yet, in days. */
+    private const OUTRUN_DAYS = 7;
+
+    private const NONE_WAXED_DAYS = 14;
+
+    /**
+     * @param list<Rail> $rails of the same logbook and instant
+     *
+     * @return list<NextItem>
+     */
+    public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone): array
+    {
+        $today = LocalDay::of($nowS, $zone);
+        $items = [...self::spentWaiting($rails), ...self::ridesWithoutChain($book, $today)];
+        foreach ($rails as $rail) {
+            array_push(
+                $items,
+                ...self::bare($rail, $zone),
+                ...self::worn($rail, $today),
+                ...($rail->fitted === null ? [] : [
+                    ...self::fitted($rail, $rail->fitted, $today, $zone),
+                    ...self::noneWaxed($rail, $rail->fitted, $today),
+                ]),
+            );
+        }
+        usort($items, fn (NextItem $a, NextItem $b) => ($a->date ?? '9999') <=> ($b->date ?? '9999')
+            ?: $b->late <=> $a->late
+            ?: $a->kind->rank() <=> $b->kind->rank());
+
+        return $items;
+    }
+
+    /** @return list<NextItem> */
+    private static function bare(Rail $rail, DateTimeZone $zone): array
+    {
+        $items = [];
+        foreach ([...$rail->hanging, ...($rail->fitted === null ? [] : [$rail->fitted])] as $chain) {
+            if ($chain->bare !== null && ! $chain->pastLimit) {
+                $byS = $chain->nowS + (int) round(3600 * $chain->bare->hoursLeft);
+                $day = max(LocalDay::of($byS, $zone)->date, LocalDay::of($chain->nowS, $zone)->date);
+                $items[] = new NextItem(NextKind::Bare, $rail->bikeId, [$chain], $day, $byS, $chain->bare->state === BareState::Late, Verb::Dip);
+            }
+        }
+
+        return $items;
+    }
+
+    /** @return list<NextItem> */
+    private static function worn(Rail $rail, LocalDay $today): array
+    {
+        $chains = [...($rail->fitted === null ? [] : [$rail->fitted]), ...$rail->hanging];
+
+        return array_values(array_map(
+            fn (ChainState $chain) => new NextItem(NextKind::Worn, $rail->bikeId, [$chain], $chain === $rail->fitted ? $today->date : null, null, $chain === $rail->fitted, Verb::Retire),
+            array_filter($chains, fn (ChainState $chain) => $chain->pastLimit),
+        ));
+    }
+
+    /** @return list<NextItem> */
+    private static function fitted(Rail $rail, ChainState $chain, LocalDay $today, DateTimeZone $zone): array
+    {
+        $best = $rail->bestHanging();
+        $verb = $best !== null ? Verb::Swap : Verb::Dip;
+        if ($chain->wetRide !== null) {
+            $rideDay = LocalDay::of($chain->wetRide->moment->unixS, $zone);
+
+            return [new NextItem(NextKind::Wet, $rail->bikeId, [$chain], $today->date, null, $rideDay->date < $today->date, $verb, $best)];
+        }
+        if ($chain->life !== null && $chain->life->due()) {
+            return [new NextItem(NextKind::Overdue, $rail->bikeId, [$chain], $today->date, null, true, $verb, $best)];
+        }
+        if ($rail->goodUntil !== null && $rail->goodUntil->daysAhead <= self::OUTRUN_DAYS && $best !== null) {
+            return [new NextItem(NextKind::Outrun, $rail->bikeId, [$chain], $rail->goodUntil->date, null, false, Verb::Swap, $best, $rail->goodUntil)];
+        }
+
+        return [];
+    }
+
+    /** @return list<NextItem> */
+    private static function noneWaxed(Rail $rail, ChainState $fitted, LocalDay $today): array
+    {
+        $due = $fitted->life !== null && $fitted->life->due();
+        $soon = $rail->goodUntil !== null && $rail->goodUntil->daysAhead <= self::NONE_WAXED_DAYS;
+        $waxed = array_filter($rail->hanging, fn (ChainState $chain) => $chain->rideable());
+        $dippable = $rail->forThePot() !== [] ? $rail->forThePot() : ($due ? [$fitted] : []);
+        if ($waxed !== [] || (! $due && ! $soon)) {
+            return [];
+        }
+
+        return [new NextItem(
+            NextKind::NoneWaxed,
+            $rail->bikeId,
+            [$fitted, ...$dippable],
+            $due ? $today->date : $rail->goodUntil?->date,
+            null,
+            false,
+            $dippable === [] ? null : Verb::Dip,
+            goodUntil: $rail->goodUntil,
+        )];
+    }
+
+    /**
+     * @param list<Rail> $rails
+     *
+     * @return list<NextItem>
+     */
+    private static function spentWaiting(array $rails): array
+    {
+        $spent = fn (ChainState $chain) => $chain->status !== ChainStatus::Bare;
+        $chains = array_merge(...array_map(fn (Rail $rail) => array_values(array_filter($rail->forThePot(), $spent)), $rails));
+        if ($chains === []) {
+            return [];
+        }
+        $dates = array_filter(array_map(fn (Rail $rail) => $rail->goodUntil?->date, array_filter($rails, fn (Rail $rail) => $rail->forThePot() !== [])));
+
+        return [new NextItem(NextKind::SpentWaiting, null, $chains, $dates === [] ? null : min($dates), null, false, Verb::Dip)];
+    }
+
+    /** @return list<NextItem> */
+    private static function ridesWithoutChain(Book $book, LocalDay $today): array
+    {
+        $byBike = [];
+        foreach ($book->ridesWithoutChain() as $ride) {
+            $byBike[$ride->bikeId][] = $ride;
+        }
+        $items = [];
+        foreach ($byBike as $bikeId => $rides) {
+            $items[] = new NextItem(NextKind::NoChain, $bikeId, [], $today->date, null, false, Verb::Fit, rides: count($rides), rideS: $rides[0]->moment->unixS);
+        }
+
+        return $items;
+    }
+}

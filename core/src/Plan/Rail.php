@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use DateTimeZone;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
+
+/** One bike as the Shed shows it: the chain on it, the chains on its rail, and how long the wax will do. */
+final readonly class Rail
+{
+    /** @param list<ChainState> $hanging in the order of the workshop's chains */
+    private function __construct(
+        public int $bikeId,
+        public ?ChainState $fitted,
+        public array $hanging,
+        public RidingHabit $habit,
+        public ?GoodUntil $goodUntil,
+    ) {}
+
+    /** @return list<self> in the order of the workshop's bikes; retired chains hang nowhere */
+    public static function all(Book $book, int $nowS, DateTimeZone $zone): array
+    {
+        $hanging = [];
+        foreach ($book->chainIds as $chainId) {
+            $bikeId = $book->settings->home($chainId, $nowS);
+            if ($bikeId !== null && $book->fittings->bikeOf($chainId, $nowS) === null) {
+                $chain = $book->chain($chainId, $nowS);
+                $chain->retired() || $hanging[$bikeId][] = $chain;
+            }
+        }
+        $rails = [];
+        foreach ($book->bikeIds as $bikeId) {
+            $chainId = $book->fittings->chainOn($bikeId, $nowS);
+            $fitted = $chainId === null ? null : $book->chain($chainId, $nowS);
+            $habit = RidingHabit::of($book->ridesOf($bikeId), $book->settings, $nowS, $zone);
+            $rails[] = new self($bikeId, $fitted, $hanging[$bikeId] ?? [], $habit, $fitted === null ? null : GoodUntil::of($fitted, $habit, $zone));
+        }
+
+        return $rails;
+    }
+
+    /** The chain to swap to: of those that can be ridden now the one with the most wax, then the one ridden least. */
+    public function bestHanging(): ?ChainState
+    {
+        $ready = array_filter($this->hanging, fn (ChainState $chain) => $chain->rideable() && $chain->readyAtS === null);
+        usort($ready, fn (ChainState $a, ChainState $b) => $b->leftKm() <=> $a->leftKm() ?: $a->km <=> $b->km);
+
+        return $ready[0] ?? null;
+    }
+
+    /** @return list<ChainState> the hanging chains whose next place is the pot; one past its limit is not worth the wax */
+    public function forThePot(): array
+    {
+        return array_values(array_filter($this->hanging, fn (ChainState $chain) => $chain->status->wantsDip() && ! $chain->pastLimit));
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use DateTimeZone;
+use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Settings;
+
+/**
+ * How a bike has been ridden lately, in effective km: what is expected of it in the days to come.
+ * House rules: the last 8 whole weeks before today count; a weekday has a usual ride if it was ridden in at least 4 of
+ * them, as long as the median of those days; the usual rides stand for the week if they make up 70 % of it.
+ */
+final readonly class RidingHabit
+{
+    public const WEEKS = 8;
+
+    private const USUAL_WEEKS = 4;
+
+    private const USUAL_SHARE = 0.7;
+
+    /** @param array<int, float> $usualKm by weekday, 1 Monday to 7 Sunday */
+    private function __construct(
+        public float $weeklyKm,
+        public array $usualKm,
+        /** Effective km per hour of riding, null if no hours are known. */
+        public ?float $kmPerHour,
+        public bool $riddenToday,
+    ) {}
+
+    /** @param list<Ride> $rides of one bike, in order */
+    public static function of(array $rides, Settings $settings, int $nowS, DateTimeZone $zone): self
+    {
+        $today = LocalDay::of($nowS, $zone);
+        [$fromS, $todayS] = [$today->plus(-7 * self::WEEKS)->startS(), $today->startS()];
+        [$byDay, $total, $timedKm, $hours, $riddenToday] = [[], 0.0, 0.0, 0.0, false];
+        for ($i = count($rides) - 1; $i >= 0 && $rides[$i]->moment->unixS >= $fromS; $i--) {
+            $ride = $rides[$i];
+            if ($ride->moment->unixS >= $todayS) {
+                $riddenToday = $riddenToday || $ride->moment->unixS <= $nowS || LocalDay::of($ride->moment->unixS, $zone)->date === $today->date;
+
+                continue;
+            }
+            $km = $ride->km * $settings->factor($ride->condition, $ride->moment->unixS);
+            $day = LocalDay::of($ride->moment->unixS, $zone);
+            $byDay[$day->weekday()][$day->date] = ($byDay[$day->weekday()][$day->date] ?? 0.0) + $km;
+            $total += $km;
+            if ($ride->hours !== null && $ride->hours > 0) {
+                $timedKm += $km;
+                $hours += $ride->hours;
+            }
+        }
+        $firstS = $rides === [] ? $todayS : max($fromS, $rides[0]->moment->unixS);
+        $weeks = max(1.0, ($todayS - $firstS) / (7 * 86400));
+        $usual = array_map(self::median(...), array_filter($byDay, fn (array $days) => count($days) >= self::USUAL_WEEKS));
+
+        return new self(
+            weeklyKm: $total / $weeks,
+            usualKm: array_sum($usual) >= self::USUAL_SHARE * $total / $weeks ? $usual : [],
+            kmPerHour: $hours > 0 ? $timedKm / $hours : null,
+            riddenToday: $riddenToday,
+        );
+    }
+
+    public function usualOn(LocalDay $day): float
+    {
+        return $this->usualKm[$day->weekday()] ?? 0.0;
+    }
+
+    /** @param non-empty-array<string, float> $days */
+    private static function median(array $days): float
+    {
+        sort($days);
+        $middle = intdiv(count($days), 2);
+
+        return count($days) % 2 === 1 ? $days[$middle] : ($days[$middle - 1] + $days[$middle]) / 2;
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+/** The action that settles something of the Next list. */
+enum Verb: string
+{
+    case Dip = 'dip';
+    case Swap = 'swap';
+    case TopUp = 'topup';
+    case Retire = 'retire';
+    case Fit = 'fit';
+}

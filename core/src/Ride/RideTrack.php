@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Ride;
+
+use Dripel\Core\FileModel;
+use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Maths\Geodesic;
+
+/**
+ * Distance and time of a recorded track. Every metre within a segment counts, none between segments; hours move only
+ * between two timed points that are at least 1 km/h apart. Memory does not grow with the track.
+ * Source: WGS 84 geodesics, see Geodesic; 1 km/h is a house rule.
+ */
+final readonly class RideTrack implements FileModel
+{
+    private const MOVING_KMH = 1.0;
+
+    public function __construct(private TrackReader $reader = new GpxReader) {}
+
+    /**
+     * @param resource $stream
+     *
+     * @throws InvalidInput at `file`
+     */
+    public function __invoke($stream): RideTrackResult
+    {
+        [$metres, $movingS, $points, $segments] = [0.0, 0.0, 0, 0];
+        [$firstS, $lastS, $before] = [null, null, null];
+        $hash = hash_init('sha256');
+        foreach ($this->reader->points($stream) as $point) {
+            $points++;
+            hash_update($hash, sprintf("%d %.6F %.6F %s\n", $point->segment, $point->lat, $point->lon, $point->atS === null ? '-' : (string) (int) $point->atS));
+            $firstS ??= $point->atS;
+            $lastS = $point->atS ?? $lastS;
+            if ($before === null || $before->segment !== $point->segment) {
+                $segments++;
+            } else {
+                $step = Geodesic::metres($before->lat, $before->lon, $point->lat, $point->lon);
+                $metres += $step;
+                $seconds = $before->atS === null || $point->atS === null ? 0.0 : $point->atS - $before->atS;
+                if ($seconds > 0 && $step / $seconds * 3.6 >= self::MOVING_KMH) {
+                    $movingS += $seconds;
+                }
+            }
+            $before = $point;
+        }
+        if ($firstS !== null && $lastS < $firstS) {
+            throw new InvalidInput('file', 'has times that run backwards: its last point is before its first');
+        }
+
+        return new RideTrackResult(
+            startS: $firstS,
+            km: $metres / 1000,
+            movingHours: $firstS === null ? null : $movingS / 3600,
+            elapsedHours: $firstS === null ? null : ($lastS - $firstS) / 3600,
+            points: $points,
+            segments: $segments,
+            fingerprint: hash_final($hash),
+        );
+    }
+
+    public function computeFrom($stream): array
+    {
+        return $this($stream)->toArray();
+    }
+}
