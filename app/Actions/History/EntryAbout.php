@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\History;
+
+use App\Logbook\EntryType;
+use App\Models\Entry;
+
+/** What the history says about a single entry. */
+final class EntryAbout
+{
+    /** @return array<string, mixed> */
+    public static function of(Entry $row): array
+    {
+        return array_filter([
+            'type' => EntryType::of($row)->value,
+            'bike' => $row->getAttribute('bike_id'),
+            'chain' => $row->getAttribute('component_id'),
+            'km' => $row->getAttribute('km'),
+            'at' => $row->at,
+            'day' => $row->precision->value,
+        ], fn (mixed $value) => $value !== null);
+    }
+}

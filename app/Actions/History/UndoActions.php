@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\History;
+
+use App\Exceptions\LogbookConflict;
+use App\Exceptions\NotPossible;
+use App\Exceptions\StandsInTheWay;
+use App\Exceptions\UndoBlocked;
+use App\Logbook\ActionContext;
+use App\Logbook\ActionKind;
+use App\Logbook\Draft;
+use App\Logbook\EntryType;
+use App\Logbook\Ledger;
+use App\Models\Action;
+use App\Models\Bike;
+use App\Models\Chain;
+use App\Models\LogbookRow;
+use Dripel\Core\Logbook\Entry;
+use Dripel\Core\Logbook\EntryKind;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Takes actions back, any of the history and in any order: the rows they wrote stop counting, the rows they voided
+ * count again. Undo is an action too and can be undone. What builds on the action must be agreed to go as well.
+ */
+final readonly class UndoActions
+{
+    public function __construct(private Ledger $ledger) {}
+
+    /**
+     * @param list<Action> $also what may go too
+     *
+     * @throws UndoBlocked naming everything else that would have to go
+     * @throws NotPossible at `action` if it was taken back already
+     */
+    public function __invoke(ActionContext $by, Action $target, array $also = []): Action
+    {
+        $agreed = collect([$target, ...$also])->keyBy('id');
+        $going = collect($agreed);
+        while (true) {
+            try {
+                return DB::transaction(function () use ($by, $target, $going, $agreed): Action {
+                    $undo = $this->ledger->record($by, ActionKind::Undo, fn (Draft $draft) => $this->revert($draft, $going->sortByDesc('revision')->values()->all()));
+                    $more = array_values($going->diffKeys($agreed)->sortByDesc('revision')->all());
+
+                    return $more === [] ? $undo : throw new UndoBlocked($target, $more);
+                });
+            } catch (StandsInTheWay $e) {
+                $next = $e->action;
+            } catch (LogbookConflict $e) {
+                $next = $this->behind($e, $by, $going->keys()->all()) ?? throw $e;
+            }
+            $going = collect($going)->put($next->id, $next);
+        }
+    }
+
+    /** @return list<Action> what would have to go as well; nothing is written */
+    public function plan(ActionContext $by, Action $target): array
+    {
+        DB::beginTransaction();
+        try {
+            $this($by, $target);
+
+            return [];
+        } catch (UndoBlocked $e) {
+            return $e->inTheWay;
+        } finally {
+            DB::rollBack();
+            $by->workshop->refresh();
+        }
+    }
+
+    /**
+     * @param array<int, Action> $actions the newest first
+     *
+     * @return array<string, mixed>
+     */
+    private function revert(Draft $draft, array $actions): array
+    {
+        foreach ($actions as $action) {
+            $action->refresh();
+            $action->reverted_by === null || throw new NotPossible('action', 'already_undone');
+            foreach ($this->rowsOf($action) as $row) {
+                $this->expect($row, null, $draft);
+                $this->dependants($row, $action);
+                $draft->mark($row, $draft->actionId);
+            }
+            foreach (array_reverse($action->effects) as [$table, $id, $before, $after]) {
+                $row = EntryType::from($table)->model()::query()->findOrFail($id);
+                $this->expect($row, $after, $draft);
+                $draft->mark($row, $before);
+            }
+            $this->putOutOfForce($action, $draft->actionId);
+        }
+
+        return ['undid' => array_map(fn (Action $action) => $action->id, array_values($actions))];
+    }
+
+    /** @return iterable<LogbookRow> */
+    private function rowsOf(Action $action): iterable
+    {
+        foreach (EntryType::cases() as $type) {
+            yield from $type->model()::query()->where('action_id', $action->id)->get();
+        }
+    }
+
+    private function expect(LogbookRow $row, ?string $voidedBy, Draft $draft): void
+    {
+        if ($row->voided_by === $voidedBy) {
+            return;
+        }
+        $later = Action::query()->where('workshop_id', $row->workshop_id)->whereNull('reverted_by')->whereKeyNot($draft->actionId)
+            ->where('effects', 'like', sprintf('%%["%s",%d,%%', $row->getTable(), $row->id))
+            ->orderByDesc('revision')->firstOrFail();
+        throw new StandsInTheWay($later);
+    }
+
+    /** A bike or chain that others entries speak of cannot vanish under them. */
+    private function dependants(LogbookRow $row, Action $action): void
+    {
+        $column = match (true) {
+            $row instanceof Bike => 'bike_id',
+            $row instanceof Chain => 'component_id',
+            default => null,
+        };
+        foreach ($column === null ? [] : EntryType::cases() as $type) {
+            $model = $type->model();
+            if (in_array($type, [EntryType::Bike, EntryType::Chain], true) || ! DB::getSchemaBuilder()->hasColumn($type->value, $column)) {
+                continue;
+            }
+            $entry = $model::query()->live()->where($column, $row->id)->where('action_id', '!=', $action->id)->orderByDesc('sequence')->first();
+            $entry === null || throw new StandsInTheWay(Action::query()->findOrFail($entry->action_id));
+        }
+        if ($row instanceof Bike) {
+            $home = \App\Models\Setting::query()->live()->where('workshop_id', $row->workshop_id)->where('key', 'chain.home')
+                ->where('value', (string) $row->id)->where('action_id', '!=', $action->id)->first();
+            $home === null || throw new StandsInTheWay(Action::query()->findOrFail($home->action_id));
+        }
+    }
+
+    /** An action that is taken back gives back what it had taken back itself, and the other way round. */
+    private function putOutOfForce(Action $action, ?string $by): void
+    {
+        $action->update(['reverted_by' => $by]);
+        if ($action->kind !== ActionKind::Undo) {
+            return;
+        }
+        foreach (Action::query()->findMany($action->about['undid']) as $undone) {
+            $this->putOutOfForce($undone, $by === null ? $action->id : null);
+        }
+    }
+
+    /** @param list<string> $going */
+    private function behind(LogbookConflict $e, ActionContext $by, array $going): ?Action
+    {
+        $conflict = $e->conflicts[0];
+        foreach ([$conflict->entry, $conflict->against] as $entry) {
+            $actionId = $this->actionOf($entry, $by);
+            if (! in_array($actionId, $going, true)) {
+                return Action::query()->find($actionId);
+            }
+        }
+
+        return null;
+    }
+
+    private function actionOf(Entry $entry, ActionContext $by): string
+    {
+        $type = match ($entry->kind()) {
+            EntryKind::Strip => EntryType::Strip,
+            EntryKind::Dip => EntryType::Dip,
+            EntryKind::Fitting => EntryType::Fitting,
+            EntryKind::TopUp => EntryType::TopUp,
+            EntryKind::Ride => EntryType::Ride,
+            EntryKind::Noise => EntryType::Noise,
+            EntryKind::Reading => EntryType::Reading,
+            EntryKind::Retirement => EntryType::Retirement,
+        };
+
+        return $type->model()::query()->where('workshop_id', $by->workshop->id)->findOrFail($entry->id)->action_id;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Rides;
+
+use App\Exceptions\VersionMoved;
+use App\Logbook\ActionContext;
+use App\Logbook\ActionKind;
+use App\Logbook\Draft;
+use App\Logbook\Ledger;
+use App\Models\Action;
+use App\Models\Ride;
+
+/** A ride is put right: a new version takes the place of the one that was seen. */
+final readonly class EditRide
+{
+    public function __construct(private Ledger $ledger) {}
+
+    /** @throws VersionMoved if somebody changed it since */
+    public function __invoke(ActionContext $by, Ride $seen, RideFacts $facts): Action
+    {
+        return $this->ledger->record($by, ActionKind::EditRide, function (Draft $draft) use ($seen, $facts): array {
+            $ride = $seen->refresh();
+            $ride->voided_by === null || throw VersionMoved::of($ride, $facts->about());
+            $version = $draft->replace($ride, $facts->columns());
+
+            return ['ride' => $version->id, 'was' => ['km' => $ride->km, 'bike' => $ride->bike_id, 'condition' => $ride->condition->value]] + $facts->about();
+        });
+    }
+}

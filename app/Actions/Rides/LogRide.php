@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Rides;
+
+use App\Logbook\ActionContext;
+use App\Logbook\ActionKind;
+use App\Logbook\Draft;
+use App\Logbook\Ledger;
+use App\Models\Action;
+use App\Models\Noise;
+use App\Models\Ride;
+use App\Models\Track;
+
+/** A ride is logged, by hand or from a track that was looked at; perhaps the chain got loud on it. */
+final readonly class LogRide
+{
+    public function __construct(private Ledger $ledger) {}
+
+    public function __invoke(ActionContext $by, RideFacts $facts, ?Track $track = null, bool $loud = false): Action
+    {
+        return $this->ledger->record($by, ActionKind::LogRide, function (Draft $draft) use ($facts, $track, $loud): array {
+            $ride = $draft->enter(Ride::class, $facts->at, $facts->columns() + [
+                'track_fingerprint' => $track?->fingerprint,
+                'track_from' => $track === null ? null : 0,
+                'track_to' => $track === null ? null : $track->points - 1,
+            ]);
+            $loud && $draft->enter(Noise::class, $facts->at, ['bike_id' => $facts->bike->id]);
+            $track?->delete();
+
+            return ['ride' => $ride->id, 'loud' => $loud] + $facts->about();
+        });
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\History;
+
+use App\Actions\History\UndoActions;
+use App\Http\Controllers\Controller;
+use App\Http\Props\HistoryProps;
+use App\Http\Requests\History\UndoRequest;
+use App\Logbook\ActionContext;
+use App\Models\Action;
+use App\Models\Bike;
+use App\Models\Chain;
+use App\Support\CurrentWorkshop;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class HistoryController extends Controller
+{
+    public function __construct(private readonly CurrentWorkshop $current, private readonly HistoryProps $props) {}
+
+    public function index(Request $request): Response
+    {
+        $workshop = $this->current->workshop();
+        $bike = $request->filled('bike') ? Bike::query()->in($workshop)->live()->findOrFail($request->integer('bike')) : null;
+        $chain = $request->filled('chain') ? Chain::query()->in($workshop)->live()->findOrFail($request->integer('chain')) : null;
+
+        return Inertia::render('History/History', $this->props->all($workshop, $bike?->id, $chain?->id, max(1, $request->integer('page', 1))));
+    }
+
+    /** What would have to go with an action, before it is taken back. */
+    public function confirm(Action $action, UndoActions $undoActions): Response
+    {
+        $by = new ActionContext($this->current->workshop(), $this->current->user(), (string) Str::uuid());
+
+        return Inertia::render('History/Undo', $this->props->undo($action, $action->reverted_by === null ? $undoActions->plan($by, $action) : []));
+    }
+
+    public function undo(UndoRequest $request, Action $action, UndoActions $undoActions): RedirectResponse
+    {
+        $also = array_values(Action::query()->in($request->workshop())->findMany($request->array('also'))->all());
+        abort_unless(count($also) === count(array_unique($request->array('also'))), 404);
+
+        return $this->done($undoActions($request->context(), $action, $also), $request->boolean('to_shed') ? route('shed') : null);
+    }
+}

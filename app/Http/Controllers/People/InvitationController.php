@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\People;
+
+use App\Actions\People\AcceptInvitation;
+use App\Actions\People\InvitePerson;
+use App\Http\Controllers\Controller;
+use App\Http\Requests\People\AccountRequest;
+use App\Models\Invitation;
+use App\Models\Role;
+use App\Support\AppClock;
+use App\Support\CurrentWorkshop;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\Rule;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class InvitationController extends Controller
+{
+    public function __construct(private readonly AppClock $clock) {}
+
+    public function store(Request $request, CurrentWorkshop $current, InvitePerson $invitePerson): RedirectResponse
+    {
+        $given = $request->validate(['role' => ['required', Rule::in([Role::Member->value, Role::Viewer->value])]]);
+        $token = $invitePerson($current->workshop(), $current->user(), Role::from($given['role']));
+
+        return back()->with('invitation', route('join', $token));
+    }
+
+    public function destroy(Invitation $invitation): RedirectResponse
+    {
+        $invitation->delete();
+
+        return back();
+    }
+
+    public function show(string $token): Response
+    {
+        $invitation = $this->find($token);
+
+        return Inertia::render('People/Join', ['token' => $token, 'open' => $invitation->open($this->clock->unixS()), 'role' => $invitation->role->value]);
+    }
+
+    public function accept(AccountRequest $request, string $token, AcceptInvitation $acceptInvitation): RedirectResponse
+    {
+        $user = $acceptInvitation(
+            $this->find($token),
+            $request->string('name')->trim()->toString(),
+            $request->string('email')->toString(),
+            $request->string('password')->toString(),
+        );
+        Auth::login($user, true);
+        $request->session()->regenerate();
+
+        return redirect()->route('shed');
+    }
+
+    private function find(string $token): Invitation
+    {
+        return Invitation::query()->where('token_hash', Invitation::hash($token))->firstOrFail();
+    }
+}

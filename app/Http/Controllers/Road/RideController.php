@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Road;
+
+use App\Actions\Rides\EditRide;
+use App\Actions\Rides\LogRide;
+use App\Http\Controllers\Controller;
+use App\Http\Props\RoadProps;
+use App\Http\Requests\Road\RideRequest;
+use App\Logbook\ReadBook;
+use App\Models\Bike;
+use App\Models\Ride;
+use App\Support\CurrentWorkshop;
+use App\Text\Speaker;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class RideController extends Controller
+{
+    public function index(Request $request, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    {
+        $bike = $request->filled('bike') ? Bike::query()->in($current->workshop())->live()->findOrFail($request->integer('bike')) : null;
+
+        return Inertia::render('Road/Road', (new RoadProps($readBook($current->workshop()), $speaker->voice()))
+            ->all($bike?->id, max(1, $request->integer('page', 1))) + ['uploadMegabytes' => config()->integer('dripel.upload_megabytes')]);
+    }
+
+    public function store(RideRequest $request, LogRide $logRide): RedirectResponse
+    {
+        return $this->done($logRide($request->context(), $request->facts(), loud: $request->boolean('loud')));
+    }
+
+    public function update(RideRequest $request, Ride $ride, EditRide $editRide): RedirectResponse
+    {
+        return $this->done($editRide($request->context(), $ride, $request->facts()));
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Road;
+
+use App\Actions\Rides\KeepTrack;
+use App\Actions\Rides\ReadTrack;
+use App\Http\Controllers\Controller;
+use App\Http\Props\TrackProps;
+use App\Http\Requests\Road\KeepTrackRequest;
+use App\Http\Requests\Road\TrackUploadRequest;
+use App\Logbook\ReadBook;
+use App\Models\Bike;
+use App\Models\Track;
+use App\Support\CurrentWorkshop;
+use App\Text\Speaker;
+use Dripel\Core\Interval\Condition;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** A ride file: looked at first, then kept or left. */
+final class TrackController extends Controller
+{
+    public function store(TrackUploadRequest $request, CurrentWorkshop $current, ReadTrack $readTrack): RedirectResponse
+    {
+        $file = $request->upload();
+
+        return redirect()->route('track', $readTrack($current->workshop(), $file->getPathname(), $file->getClientOriginalName()));
+    }
+
+    public function show(Request $request, Track $track, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    {
+        $bike = $request->filled('bike') ? Bike::query()->in($current->workshop())->live()->findOrFail($request->integer('bike')) : null;
+
+        return Inertia::render('Road/Track', (new TrackProps($readBook($current->workshop()), $speaker->voice()))
+            ->of($track, $bike?->id, Condition::tryFrom($request->string('condition')->toString()) ?? Condition::Dry));
+    }
+
+    public function keep(KeepTrackRequest $request, Track $track, KeepTrack $keepTrack): RedirectResponse
+    {
+        return $this->done($keepTrack($request->context(), $request->facts($track), $track, $request->boolean('loud')), route('road'));
+    }
+
+    public function destroy(Track $track): RedirectResponse
+    {
+        $track->delete();
+
+        return redirect()->route('road');
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Shed;
+
+use App\Http\Controllers\Controller;
+use App\Http\Props\ShedProps;
+use App\Logbook\ReadBook;
+use App\Support\CurrentWorkshop;
+use App\Text\Speaker;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class ShedController extends Controller
+{
+    public function __invoke(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    {
+        return Inertia::render('Shed/Shed', (new ShedProps($readBook($current->workshop()), $speaker->voice()))->all());
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Workshop;
+
+use App\Actions\Workshop\ChangeSettings;
+use App\Http\Controllers\Controller;
+use App\Http\Props\SettingsProps;
+use App\Http\Requests\Workshop\SettingsRequest;
+use App\Support\CurrentWorkshop;
+use Illuminate\Http\RedirectResponse;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class SettingsController extends Controller
+{
+    public function show(CurrentWorkshop $current, SettingsProps $props): Response
+    {
+        return Inertia::render('Settings/Settings', $props->all($current->workshop(), $current->role()));
+    }
+
+    public function update(SettingsRequest $request, ChangeSettings $changeSettings): RedirectResponse
+    {
+        return $this->done($changeSettings($request->context(), null, $request->settings(), $request->boolean('also_past')));
+    }
+}

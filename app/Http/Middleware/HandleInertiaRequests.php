@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\User;
+use App\Support\CurrentWorkshop;
+use App\Text\Speaker;
+use Dripel\Core\Logbook\SettingKey;
+use Illuminate\Http\Request;
+use Inertia\Middleware;
+
+/** What every page has: who is here, where, in which units, and what was just done. */
+final class HandleInertiaRequests extends Middleware
+{
+    protected $rootView = 'app';
+
+    /** @return array<string, mixed> */
+    public function share(Request $request): array
+    {
+        return [
+            ...parent::share($request),
+            'here' => fn () => $request->user() instanceof User && $request->user()->workshop_id !== null ? $this->here() : null,
+            'done' => fn () => $request->session()->get('done'),
+            'invitation' => fn () => $request->session()->get('invitation'),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function here(): array
+    {
+        $current = app(CurrentWorkshop::class);
+        $voice = app(Speaker::class)->voice();
+
+        return [
+            'person' => $current->user()->name,
+            'role' => $current->role()->value,
+            'mayWrite' => $current->role()->mayWrite(),
+            'workshop' => $voice->settings->text(SettingKey::WorkshopName, 0),
+            'demo' => $current->workshop()->demo,
+            'revision' => $current->workshop()->revision,
+            'units' => $voice->quantities->units->toArray(),
+        ];
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Exceptions\ActionIdTaken;
+use App\Exceptions\LogbookConflict;
+use App\Exceptions\NotPossible;
+use App\Exceptions\UndoBlocked;
+use App\Exceptions\VersionMoved;
+use App\Http\Props\ConflictProps;
+use App\Text\Speaker;
+use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Logbook\Fitting;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\Exceptions\PostTooLargeException;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Throwable;
+
+/** What goes wrong, said so that it can be mended: beside the field, or on a page of its own. */
+final class Problems
+{
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->dontReport([NotPossible::class, InvalidInput::class, LogbookConflict::class, UndoBlocked::class, VersionMoved::class, ActionIdTaken::class]);
+        $exceptions->render(fn (NotPossible $e) => self::beside($e->field, (string) __("errors.{$e->reason}", $e->parameters)));
+        $exceptions->render(fn (InvalidInput $e) => self::beside(strtok($e->path, '.') ?: 'input', (string) __(
+            $e->path === 'file' ? 'errors.file' : 'errors.input',
+            ['problem' => $e->getMessage()],
+        )));
+        $exceptions->render(fn (LogbookConflict $e) => self::beside('conflict', self::conflict($e)));
+        $exceptions->render(fn (UndoBlocked $e): RedirectResponse => redirect()->route('undo', $e->target->id));
+        $exceptions->render(fn (ActionIdTaken $e) => self::beside('action_id', (string) __('errors.action_taken')));
+        $exceptions->render(fn (PostTooLargeException $e) => self::beside('file', (string) __('errors.file_too_large', ['megabytes' => config()->integer('dripel.upload_megabytes')])));
+        $exceptions->render(fn (VersionMoved $e, Request $request): Response => Inertia::render('History/Conflict', app(ConflictProps::class)->of($e))
+            ->toResponse($request)->setStatusCode(409));
+        $exceptions->respond(self::page(...));
+    }
+
+    private static function beside(string $field, string $message): Response
+    {
+        return app(\Illuminate\Contracts\Debug\ExceptionHandler::class)->render(request(), ValidationException::withMessages([$field => $message]));
+    }
+
+    private static function conflict(LogbookConflict $e): string
+    {
+        $names = app(Speaker::class)->voice()->names;
+        $conflict = $e->conflicts[0];
+
+        return (string) __("errors.conflict.{$conflict->kind->value}", [
+            'chain' => $names->fullChain($conflict->chainId),
+            'bike' => $conflict->against instanceof Fitting ? $names->bike($conflict->against->bikeId) : '',
+        ]);
+    }
+
+    private static function page(Response $response, Throwable $e, Request $request): Response
+    {
+        $status = $response->getStatusCode();
+        if ($request->expectsJson() && ! $request->inertia() || ! $e instanceof HttpExceptionInterface && config('app.debug')) {
+            return $response;
+        }
+
+        return in_array($status, [403, 404, 419, 429, 500, 503], true)
+            ? Inertia::render('Problem', ['status' => $status])->toResponse($request)->setStatusCode($status)
+            : $response;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Http\Requests\Bikes\BikeRequest;
+use App\Text\Voice;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Wear\LimitSchool;
+
+/** The form of a bike, new or known. */
+final readonly class BikeProps
+{
+    public function __construct(private Book $book, private Voice $voice) {}
+
+    /** @return array<string, mixed> */
+    public function of(?int $bikeId): array
+    {
+        $settings = $this->book->settings;
+        $nowS = $this->voice->nowS;
+        $units = $this->voice->quantities->units;
+        $school = $bikeId === null ? LimitSchool::Strict : $settings->limitSchool($bikeId, $nowS);
+
+        return [
+            'bike' => $bikeId,
+            'values' => [
+                'name' => $this->voice->names->bike($bikeId),
+                'kind' => $bikeId === null ? 'road' : $settings->text(SettingKey::BikeKind, $bikeId, 'road'),
+                'speeds' => $bikeId === null ? 12 : $settings->whole(SettingKey::BikeSpeeds, $bikeId, 12),
+                'interval' => (string) round($units->fromKm($bikeId === null ? Settings::INTERVAL_KM : $settings->intervalKm($bikeId, $nowS)), 1),
+                'interval_hours' => $bikeId === null ? null : $settings->intervalHours($bikeId, $nowS),
+                'limit_school' => $school->value,
+            ],
+            'kinds' => array_map(fn (string $kind) => ['value' => $kind, 'title' => ucfirst($this->voice->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
+            'schools' => array_map(fn (LimitSchool $case) => [
+                'value' => $case->value,
+                'title' => $this->voice->say("schools.{$case->value}.name"),
+                'reason' => $this->voice->say("schools.{$case->value}.reason"),
+            ], LimitSchool::cases()),
+        ];
+    }
+
+    /** @return array<int, string> by bike */
+    public function names(): array
+    {
+        return array_combine($this->book->bikeIds, array_map($this->voice->names->bike(...), $this->book->bikeIds));
+    }
+}

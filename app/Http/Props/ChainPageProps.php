@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Text\ChainWords;
+use App\Text\Voice;
+use App\Text\WhyWords;
+use Dripel\Core\Explain\ChainFigures;
+use Dripel\Core\Explain\Why;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\GoodUntil;
+use Dripel\Core\Plan\RidingHabit;
+
+/** The page of one chain, and the form of a new one. */
+final readonly class ChainPageProps
+{
+    private const TIMELINE = 60;
+
+    public function __construct(private Book $book, private Voice $voice) {}
+
+    /** @return array<string, mixed> */
+    public function show(int $chainId, bool $whole): array
+    {
+        $chain = $this->book->chain($chainId, $this->voice->nowS);
+        $settings = $this->book->settings;
+        $onBike = $this->book->fittings->bikeOf($chainId, $this->voice->nowS);
+        $bikeId = $this->book->bikeOfChain($chainId, $this->voice->nowS);
+        $habit = $bikeId === null ? null : RidingHabit::of($this->book->ridesOf($bikeId), $settings, $this->voice->nowS, $this->voice->zone());
+        $goodUntil = $habit === null ? null : GoodUntil::of($chain, $habit, $this->voice->zone());
+        $why = new WhyWords($this->voice);
+        $q = $this->voice->quantities;
+
+        return [
+            'chain' => (new ChainProps($this->voice))->of($chain),
+            'bike' => $bikeId === null ? null : ['id' => $bikeId, 'name' => $this->voice->names->bike($bikeId)],
+            'on' => $onBike,
+            'retired' => $chain->retired(),
+            'outlook' => $onBike === null ? null : (new ChainWords($this->voice))->outlook($chain, $goodUntil, $habit->weeklyKm ?? 0.0),
+            'facts' => [
+                ['name' => $this->voice->say('ui.chain.km'), 'value' => $q->distance($chain->km), 'why' => 'km'],
+                ['name' => $this->voice->say('ui.chain.hours'), 'value' => ($chain->hoursComplete ? '' : $this->voice->say('ui.chain.at_least').' ').$q->hours($chain->hours), 'why' => null],
+                ['name' => $this->voice->say('ui.chain.wear'), 'value' => (new ChainWords($this->voice))->elongation($chain->wear), 'why' => $chain->wear === null ? null : 'wear'],
+                ['name' => $this->voice->say('ui.chain.dips'), 'value' => (string) $chain->dips, 'why' => null],
+                ['name' => $this->voice->say('ui.chain.pitches'), 'value' => $settings->whole(SettingKey::ChainPitches, $chainId) === 0 ? '—' : (string) $settings->whole(SettingKey::ChainPitches, $chainId), 'why' => null],
+            ],
+            'why' => array_map(fn (Why $figure) => $why->of($figure), (new ChainFigures($chain, $settings))->all($habit, $onBike === null ? null : $goodUntil)),
+            'timeline' => (new TimelineProps($this->book, $this->voice))->of($chain, $whole ? PHP_INT_MAX : self::TIMELINE),
+            'edit' => [
+                'label' => $this->voice->names->chain($chainId),
+                'speeds' => $settings->whole(SettingKey::ChainSpeeds, $chainId, 1),
+                'pitches' => $settings->whole(SettingKey::ChainPitches, $chainId) ?: null,
+                'bike_id' => $settings->home($chainId, $this->voice->nowS),
+            ],
+            'forms' => (new FormProps($this->book, $this->voice))->all(),
+        ];
+    }
+
+    /** @return array<string, mixed>|null null if the workshop has no such bike */
+    public function create(?int $bikeId): ?array
+    {
+        if ($bikeId !== null && ! in_array($bikeId, $this->book->bikeIds, true)) {
+            return null;
+        }
+
+        return [
+            'bike' => $bikeId ?? $this->book->bikeIds[0] ?? null,
+            'defaults' => array_map(fn (int $id) => [
+                'bike' => $id,
+                'label' => $this->freeLabel($id),
+                'speeds' => $this->book->settings->whole(SettingKey::BikeSpeeds, $id, 1),
+                'pitches' => $this->usualPitches($id),
+                'canFit' => $this->book->fittings->chainOn($id, $this->voice->nowS) === null,
+            ], $this->book->bikeIds),
+            'forms' => (new FormProps($this->book, $this->voice))->all(),
+        ];
+    }
+
+    /** @return array<int, string> the letters on a bike's rail, by chain, retired chains left out */
+    public function labelsOf(int $bikeId): array
+    {
+        $labels = [];
+        foreach ($this->book->chainIds as $chainId) {
+            if ($this->book->settings->home($chainId, PHP_INT_MAX) === $bikeId && ! $this->book->chain($chainId, $this->voice->nowS)->retired()) {
+                $labels[$chainId] = $this->voice->names->chain($chainId);
+            }
+        }
+
+        return $labels;
+    }
+
+    private function freeLabel(int $bikeId): string
+    {
+        return array_values(array_diff(range('A', 'Z'), $this->labelsOf($bikeId)))[0] ?? '';
+    }
+
+    /** The count of the chain that was added last: a new one copies it. */
+    private function usualPitches(int $bikeId): ?int
+    {
+        $chainIds = array_keys($this->labelsOf($bikeId));
+
+        return $chainIds === [] ? null : ($this->book->settings->whole(SettingKey::ChainPitches, max($chainIds)) ?: null);
+    }
+}

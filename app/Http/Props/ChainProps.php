@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Text\ChainWords;
+use App\Text\Voice;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\ChainStatus;
+use Dripel\Core\Strip\BareState;
+
+/** A chain as it is drawn: its coat, its state in words, its wear. */
+final readonly class ChainProps
+{
+    private ChainWords $words;
+
+    public function __construct(private Voice $voice)
+    {
+        $this->words = new ChainWords($voice);
+    }
+
+    /** @return array<string, mixed> */
+    public function of(ChainState $chain): array
+    {
+        return [
+            'id' => $chain->chainId,
+            'label' => $this->voice->names->chain($chain->chainId),
+            'name' => $this->voice->names->fullChain($chain->chainId),
+            'coat' => $chain->coat(),
+            'status' => $chain->status->value,
+            'word' => $this->words->status($chain),
+            'detail' => $this->words->detail($chain),
+            'late' => $this->late($chain),
+            'ready' => $chain->rideable() && $chain->readyAtS === null,
+            'wantsDip' => $chain->status->wantsDip() && ! $chain->pastLimit,
+            'dippable' => ! $chain->retired() && ! $chain->pastLimit,
+            'worn' => $chain->pastLimit,
+            'waxed' => $chain->life !== null,
+            'leftKm' => $chain->leftKm(),
+            'left' => $this->voice->quantities->left($chain->leftKm()),
+            'wear' => [
+                'limit' => $chain->terms->limitPct,
+                'value' => $chain->wear?->valuePct,
+                'lower' => $chain->wear?->lowerPct,
+                'upper' => $chain->wear?->upperPct,
+                'text' => $this->words->elongation($chain->wear),
+                'of' => $this->words->wearAndLimit($chain),
+            ],
+            'wearLine' => $this->words->wear($chain),
+        ];
+    }
+
+    /** What wears the ember red: only what is late or past a limit. */
+    private function late(ChainState $chain): bool
+    {
+        return $chain->pastLimit || match ($chain->status) {
+            ChainStatus::Bare => $chain->bare !== null && $chain->bare->state !== BareState::Ok,
+            default => false,
+        };
+    }
+}

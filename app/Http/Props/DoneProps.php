@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Logbook\ActionKind;
+use App\Models\Action;
+use App\Text\Speaker;
+
+/** The bar after an action: what was done, and the id with which it can be taken back. */
+final readonly class DoneProps
+{
+    public function __construct(private Speaker $speaker) {}
+
+    /** @return array{text: string, undo: string|null, key: string} */
+    public function of(Action $action): array
+    {
+        $nothing = ($action->about['changed'] ?? null) === [];
+
+        return [
+            'text' => $nothing ? (string) __('done.nothing_changed') : $this->speaker->history()->done($action),
+            'undo' => $nothing || $action->kind === ActionKind::Undo ? null : $action->id,
+            'key' => $action->id,
+        ];
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Text\Voice;
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\WaxTopUp;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Plan\LocalDay;
+
+/** What forms start from: now as a local day and time, the bikes with the chain on each, the conditions. */
+final readonly class FormProps
+{
+    public function __construct(private Book $book, private Voice $voice) {}
+
+    /** @return array<string, mixed> */
+    public function all(): array
+    {
+        $q = $this->voice->quantities;
+
+        return [
+            'date' => $q->date($this->voice->nowS, 'yyyy-MM-dd'),
+            'time' => $q->date($this->voice->nowS, 'HH:mm'),
+            // A ride is logged after it: it began an hour ago if nothing else is said, but still today.
+            'rideTime' => $q->date(max($this->voice->nowS - 3600, LocalDay::of($this->voice->nowS, $this->voice->zone())->startS()), 'HH:mm'),
+            'bikes' => array_map(function (int $bikeId): array {
+                $chainId = $this->book->fittings->chainOn($bikeId, $this->voice->nowS);
+
+                return [
+                    'id' => $bikeId,
+                    'name' => $this->voice->names->bike($bikeId),
+                    'chain' => $chainId === null ? null : $this->voice->names->chain($chainId),
+                ];
+            }, $this->book->bikeIds),
+            'conditions' => array_map(fn (Condition $condition) => [
+                'value' => $condition->value,
+                'name' => ucfirst($this->voice->say("chain.condition.{$condition->value}")),
+                'factor' => $q->number($this->book->settings->factor($condition, $this->voice->nowS), 1),
+            ], Condition::cases()),
+            'topUp' => (string) round($q->units->fromKm(WaxTopUp::KM)),
+        ];
+    }
+}

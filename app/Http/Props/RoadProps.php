@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Text\Voice;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Precision;
+use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Plan\LocalDay;
+
+/** The strip of days and the rides, the newest first, each with the chain it went to and what that left. */
+final readonly class RoadProps
+{
+    private const STRIP_DAYS = 28;
+
+    private const PAGE = 40;
+
+    public function __construct(private Book $book, private Voice $voice) {}
+
+    /** @return array<string, mixed> */
+    public function all(?int $bikeId, int $page): array
+    {
+        $rides = array_reverse($bikeId === null ? $this->book->rides : $this->book->ridesOf($bikeId));
+
+        return [
+            'strip' => $this->strip($rides),
+            'rides' => array_map($this->ride(...), array_slice($rides, ($page - 1) * self::PAGE, self::PAGE)),
+            'page' => $page,
+            'pages' => max(1, (int) ceil(count($rides) / self::PAGE)),
+            'bike' => $bikeId,
+            'forms' => (new FormProps($this->book, $this->voice))->all(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function ride(Ride $ride): array
+    {
+        $q = $this->voice->quantities;
+        $chainId = $this->book->chainOfRide($ride);
+        $after = $chainId === null ? null : $this->book->chain($chainId, $ride->moment->unixS);
+        $km = $q->units->fromKm($ride->km);
+
+        return [
+            'id' => $ride->id,
+            'day' => $q->date($ride->moment->unixS, 'EEE d MMM'),
+            'date' => $q->date($ride->moment->unixS, 'yyyy-MM-dd'),
+            'time' => $ride->moment->precision === Precision::Day ? null : $q->time($ride->moment->unixS),
+            'bike' => $ride->bikeId,
+            'bikeName' => $this->voice->names->bike($ride->bikeId),
+            'km' => $q->distance($ride->km, 1),
+            'distance' => (string) round($km, 2),
+            'hours' => $ride->hours === null ? null : $q->hours($ride->hours),
+            'hoursText' => $ride->hours === null ? '' : sprintf('%d:%02d', intdiv((int) round(60 * $ride->hours), 60), (int) round(60 * $ride->hours) % 60),
+            'condition' => $ride->condition->value,
+            'conditionName' => $this->voice->say("chain.condition.{$ride->condition->value}"),
+            'soaked' => $ride->condition->soaks(),
+            'chain' => $chainId === null ? null : ['id' => $chainId, 'name' => $this->voice->names->fullChain($chainId)],
+            'left' => $after?->life === null ? null : $this->voice->say($after->leftKm() > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', ['left' => $q->left($after->leftKm())]),
+        ];
+    }
+
+    /**
+     * @param list<Ride> $rides the newest first
+     *
+     * @return list<array<string, mixed>> the days up to today, the oldest first
+     */
+    private function strip(array $rides): array
+    {
+        $q = $this->voice->quantities;
+        $today = LocalDay::of($this->voice->nowS, $this->voice->zone());
+        $fromS = $today->plus(1 - self::STRIP_DAYS)->startS();
+        $byDay = [];
+        foreach ($rides as $ride) {
+            if ($ride->moment->unixS < $fromS) {
+                break;
+            }
+            $byDay[$q->date($ride->moment->unixS, 'yyyy-MM-dd')][] = $ride;
+        }
+        $longest = max([1.0, ...array_map(fn (array $day) => array_sum(array_map(fn (Ride $ride) => $ride->km, $day)), $byDay)]);
+        $days = [];
+        for ($i = 1 - self::STRIP_DAYS; $i <= 0; $i++) {
+            $day = $today->plus($i);
+            $ofDay = array_reverse($byDay[$day->date] ?? []);
+            $days[] = [
+                'date' => $day->date,
+                'weekday' => $q->date($day->startS(), 'EEEEE'),
+                'number' => $q->date($day->startS(), 'd'),
+                'name' => $q->date($day->startS(), 'EEEE d MMMM'),
+                'weekend' => $day->weekday() >= 6,
+                'total' => $ofDay === [] ? null : $q->distance(array_sum(array_map(fn (Ride $ride) => $ride->km, $ofDay))),
+                'bars' => array_map(fn (Ride $ride) => [
+                    'share' => $ride->km / $longest,
+                    'soaked' => $ride->condition->soaks(),
+                    'text' => $this->voice->names->bike($ride->bikeId).', '.$q->distance($ride->km).', '.$this->voice->say("chain.condition.{$ride->condition->value}"),
+                ], $ofDay),
+            ];
+        }
+
+        return $days;
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Text\ChainWords;
+use App\Text\NextWords;
+use App\Text\Voice;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\NextItem;
+use Dripel\Core\Plan\NextList;
+use Dripel\Core\Plan\Rail;
+use Dripel\Core\Plan\Verb;
+
+/** The wall: a rail for each bike, what to do next, and what the pot could take. */
+final readonly class ShedProps
+{
+    private ChainProps $chains;
+
+    private ChainWords $words;
+
+    public function __construct(private Book $book, private Voice $voice)
+    {
+        $this->chains = new ChainProps($voice);
+        $this->words = new ChainWords($voice);
+    }
+
+    /** @return array<string, mixed> */
+    public function all(): array
+    {
+        $rails = Rail::all($this->book, $this->voice->nowS, $this->voice->zone());
+        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone());
+
+        return [
+            'rails' => array_map($this->rail(...), $rails),
+            'next' => array_map($this->next(...), $next, array_keys($next)),
+            'pot' => $this->pot($rails),
+            'forms' => (new FormProps($this->book, $this->voice))->all(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function rail(Rail $rail): array
+    {
+        $q = $this->voice->quantities;
+        $fitted = $rail->fitted;
+        [$before, $stressed, $after] = $fitted === null
+            ? [$this->voice->say('ui.shed.no_chain'), '', '']
+            : $this->words->outlook($fitted, $rail->goodUntil, $rail->habit->weeklyKm);
+        $settings = $this->book->settings;
+
+        return [
+            'id' => $rail->bikeId,
+            'name' => $this->voice->names->bike($rail->bikeId),
+            'about' => $this->voice->say($fitted?->terms->intervalHours === null ? 'ui.shed.about' : 'ui.shed.about_hours', [
+                'kind' => $this->voice->say('ui.kinds.'.$settings->text(SettingKey::BikeKind, $rail->bikeId, 'road')),
+                'speeds' => trans_choice('ui.speeds', $settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 1)),
+                'interval' => $q->distance($settings->intervalKm($rail->bikeId, $this->voice->nowS)),
+                'hours' => $q->hours($settings->intervalHours($rail->bikeId, $this->voice->nowS) ?? 0.0),
+            ]),
+            'fitted' => $fitted === null ? null : $this->chains->of($fitted),
+            'leftNumber' => $fitted?->life === null ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
+            'leftWords' => $fitted?->life === null ? '' : $this->voice->say('ui.shed.left_on', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
+            'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->life?->due() ?? false],
+            'hanging' => array_map($this->chains->of(...), $rail->hanging),
+            'best' => $rail->bestHanging()?->chainId,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function next(NextItem $item, int $index): array
+    {
+        $words = new NextWords($this->voice, $this->words);
+        [$day, $hour] = $words->when($item);
+        $ids = array_map(fn (ChainState $chain) => $chain->chainId, $item->chains);
+
+        return [
+            'key' => "{$item->kind->value}-{$index}",
+            'kind' => $item->kind->value,
+            'day' => $day,
+            'hour' => $hour,
+            'late' => $item->late,
+            'title' => $words->title($item),
+            'reason' => $words->reason($item),
+            'verb' => $item->verb?->value,
+            'verbText' => $item->verb === null ? null : $this->voice->say("ui.verbs.{$item->verb->value}"),
+            'bike' => $item->bikeId,
+            'chains' => $item->verb === Verb::Dip && $item->kind->value === 'none_waxed' ? array_slice($ids, 1) : $ids,
+            'subject' => $ids === [] ? '' : $this->voice->names->fullChain($ids[0]),
+            'swapTo' => $item->swapTo?->chainId,
+            'date' => $item->rideS === null ? null : $this->voice->quantities->date($item->rideS, 'yyyy-MM-dd'),
+            'time' => $item->rideS === null ? null : $this->voice->quantities->date($item->rideS, 'HH:mm'),
+        ];
+    }
+
+    /**
+     * @param list<Rail> $rails
+     *
+     * @return array<string, mixed>
+     */
+    private function pot(array $rails): array
+    {
+        $chains = [];
+        foreach ($rails as $rail) {
+            foreach ([...$rail->hanging, ...($rail->fitted === null ? [] : [$rail->fitted])] as $chain) {
+                if (! $chain->pastLimit) {
+                    $chains[] = [
+                        'id' => $chain->chainId,
+                        'name' => $this->voice->names->fullChain($chain->chainId),
+                        'word' => $this->words->status($chain),
+                        'detail' => $this->words->detail($chain),
+                        'proposed' => $chain->status->wantsDip() && $chain !== $rail->fitted,
+                    ];
+                }
+            }
+        }
+
+        return ['chains' => $chains];
+    }
+}

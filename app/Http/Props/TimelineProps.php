@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Text\ChainWords;
+use App\Text\Voice;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Entry;
+use Dripel\Core\Logbook\Precision;
+use Dripel\Core\Logbook\Reading;
+use Dripel\Core\Logbook\Retirement;
+use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\TopUp;
+use Dripel\Core\Wear\WearReading;
+
+/** One chain's life, the newest first. */
+final readonly class TimelineProps
+{
+    public function __construct(private Book $book, private Voice $voice) {}
+
+    /** @return array{entries: list<array<string, mixed>>, more: int} */
+    public function of(ChainState $chain, int $most): array
+    {
+        $history = $this->book->history($chain->chainId);
+        $lines = array_map(fn (Entry $entry) => [$entry->moment->unixS, $entry->kind()->rank(), $this->line($entry, $chain)], [...$history->rides, ...$history->events]);
+        foreach ($this->book->fittings->spansOf($chain->chainId) as $span) {
+            $bike = ['bike' => $this->voice->names->bike($span->bikeId)];
+            $lines[] = [$span->fromS, 2, $this->entry('fittings', $span->fittingId, $span->fromS, Precision::Minute, $this->voice->say('chain.timeline.on', $bike))];
+            if ($span->untilS !== null) {
+                $lines[] = [$span->untilS, 2, $this->entry('off', null, $span->untilS, Precision::Minute, $this->voice->say('chain.timeline.off', $bike))];
+            }
+        }
+        usort($lines, fn (array $a, array $b) => $b[0] <=> $a[0] ?: $b[1] <=> $a[1]);
+
+        return [
+            'entries' => array_map(fn (array $line) => $line[2], array_slice($lines, 0, $most)),
+            'more' => max(0, count($lines) - $most),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function line(Entry $entry, ChainState $chain): array
+    {
+        $q = $this->voice->quantities;
+        $history = $this->book->history($chain->chainId);
+        [$type, $text] = match (true) {
+            $entry instanceof Ride => ['rides', $this->voice->say('chain.timeline.ride', ['km' => $q->distance($entry->km, 1), 'condition' => $this->voice->say("chain.condition.{$entry->condition->value}")])],
+            $entry instanceof TopUp => ['topups', $this->voice->say('chain.timeline.topup', ['km' => $q->distance($entry->km)])],
+            $entry instanceof Reading => ['readings', $this->voice->say('chain.timeline.reading', [
+                'wear' => (new ChainWords($this->voice))->elongation((new WearReading)($entry->input)),
+                'km' => $q->distance($history->kmBefore($entry)),
+            ])],
+            $entry instanceof Retirement => ['retirements', $this->voice->say('chain.timeline.retirement', ['km' => $q->distance($chain->km)])],
+            default => ["{$entry->kind()->value}s", $this->voice->say("chain.timeline.{$entry->kind()->value}")],
+        };
+        $cycleIndex = $entry instanceof Ride ? array_search($entry, $chain->cycleRides, true) : false;
+
+        return $this->entry($type, $entry->id, $entry->moment->unixS, $entry->moment->precision, $text) + [
+            'left' => $cycleIndex === false || $chain->life === null ? null : $this->left($chain->life->leftAfterKm[$cycleIndex]),
+        ];
+    }
+
+    private function left(float $leftKm): string
+    {
+        return $leftKm > 0
+            ? $this->voice->say('chain.timeline.left', ['left' => $this->voice->quantities->left($leftKm)])
+            : $this->voice->say('chain.timeline.nothing_left');
+    }
+
+    /** @return array<string, mixed> */
+    private function entry(string $type, ?int $id, int $atS, Precision $precision, string $text): array
+    {
+        $q = $this->voice->quantities;
+
+        return [
+            'type' => $type,
+            'id' => $id,
+            'day' => $q->date($atS, 'EEE d MMM y'),
+            'time' => $precision === Precision::Day ? null : $q->time($atS),
+            'date' => $q->date($atS, 'yyyy-MM-dd'),
+            'text' => $text,
+        ];
+    }
+}

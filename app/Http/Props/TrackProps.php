@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Actions\Rides\KeepTrack;
+use App\Models\Track;
+use App\Text\Voice;
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Ride;
+
+/** A ride file before it is kept: what it says, which chain it will go to, and what that leaves. */
+final readonly class TrackProps
+{
+    public function __construct(private Book $book, private Voice $voice) {}
+
+    /** @return array<string, mixed> */
+    public function of(Track $track, ?int $bikeId, Condition $condition): array
+    {
+        $q = $this->voice->quantities;
+        $bikeId ??= $this->book->bikeIds[0] ?? null;
+        $same = KeepTrack::logged($track->workshop_id, $track);
+
+        return [
+            'track' => [
+                'id' => $track->id,
+                'name' => $track->name,
+                'start' => $track->start === null ? null : $q->date($track->start, 'EEE d MMM y, HH:mm'),
+                'km' => $q->distance($track->km, 1),
+                'moving' => $track->moving_hours === null ? null : $q->hours($track->moving_hours),
+                'elapsed' => $track->elapsed_hours === null ? null : $q->hours($track->elapsed_hours),
+                'extent' => trans_choice('ui.track.extent', $track->segments, ['points' => $q->number($track->points)]),
+            ],
+            'bike' => $bikeId,
+            'condition' => $condition->value,
+            'outcomes' => array_map(fn (int $id) => ['bike' => $id] + $this->outcome($track, $id, $condition), $this->book->bikeIds),
+            'same' => $same === null ? null : $this->voice->say('errors.same_track', [
+                'km' => $q->distance($same->km, 1), 'bike' => $this->voice->names->bike($same->bike_id), 'at' => $q->day($same->at),
+            ]),
+            'overlap' => $same === null && $bikeId !== null ? $this->overlap($track, $bikeId) : null,
+            'forms' => (new FormProps($this->book, $this->voice))->all(),
+        ];
+    }
+
+    /** @return array{chain: string|null, text: string} */
+    private function outcome(Track $track, int $bikeId, Condition $condition): array
+    {
+        $atS = $track->start ?? $this->voice->nowS;
+        $chainId = $this->book->fittings->chainOn($bikeId, $atS);
+        if ($chainId === null) {
+            return ['chain' => null, 'text' => $this->voice->say('ui.track.no_chain', ['bike' => $this->voice->names->bike($bikeId)])];
+        }
+        $ride = new Ride(PHP_INT_MAX, new Moment($atS, sequence: PHP_INT_MAX), $bikeId, $track->km, $track->moving_hours, $condition);
+        $after = $this->book->withRide($ride)->chain($chainId, max($atS, $this->voice->nowS));
+
+        return ['chain' => $this->voice->names->chain($chainId), 'text' => $after->life === null
+            ? $this->voice->say('ui.track.no_wax', ['chain' => $this->voice->names->fullChain($chainId)])
+            : $this->voice->say('ui.track.leaves', ['chain' => $this->voice->names->fullChain($chainId), 'left' => $this->voice->quantities->left($after->leftKm())])];
+    }
+
+    /** A ride logged by hand for the same hours is probably the same ride. */
+    private function overlap(Track $track, int $bikeId): ?string
+    {
+        $endS = $track->start === null ? null : $track->start + (int) (3600 * ($track->elapsed_hours ?? 0.0));
+        foreach ($track->start === null ? [] : $this->book->ridesOf($bikeId) as $ride) {
+            $rideEndS = $ride->moment->unixS + (int) (3600 * ($ride->hours ?? 0.0));
+            if ($ride->moment->unixS <= $endS && $rideEndS >= $track->start) {
+                return $this->voice->say('ui.track.overlap', [
+                    'km' => $this->voice->quantities->distance($ride->km, 1),
+                    'at' => $this->voice->quantities->day($ride->moment->unixS).', '.$this->voice->quantities->time($ride->moment->unixS),
+                ]);
+            }
+        }
+
+        return null;
+    }
+}

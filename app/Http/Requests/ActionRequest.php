@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Logbook\ActionContext;
+use App\Logbook\Moments;
+use App\Logbook\ReadBook;
+use App\Models\Bike;
+use App\Models\Chain;
+use App\Support\AppClock;
+use App\Support\CurrentWorkshop;
+use App\Text\Units;
+use App\Text\Voice;
+use Dripel\Core\Logbook\Moment;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A form that does something: it brings the id of its action, ids of this workshop only, and values in its units. */
+abstract class ActionRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['action_id' => ['required', 'uuid']] + $this->fields();
+    }
+
+    /** @return array<string, mixed> */
+    abstract protected function fields(): array;
+
+    /** Another workshop's ids are not found, whatever else is wrong with the form. Decimal commas are welcome. */
+    protected function prepareForValidation(): void
+    {
+        foreach (['bike_id' => Bike::class, 'chain_id' => Chain::class, 'chains' => Chain::class] as $field => $model) {
+            foreach (array_filter((array) $this->input($field), is_scalar(...)) as $id) {
+                $model::query()->in($this->workshop())->live()->findOrFail($id);
+            }
+        }
+        foreach (['distance', 'interval', 'interval_hours', 'length_mm', 'value_pct', 'zero_pct'] as $field) {
+            if (is_string($this->input($field))) {
+                $this->merge([$field => str_replace(',', '.', trim($this->input($field)))]);
+            }
+        }
+    }
+
+    public function context(): ActionContext
+    {
+        return new ActionContext($this->workshop(), app(CurrentWorkshop::class)->user(), $this->string('action_id')->lower()->toString());
+    }
+
+    public function workshop(): \App\Models\Workshop
+    {
+        return app(CurrentWorkshop::class)->workshop();
+    }
+
+    public function voice(): Voice
+    {
+        return Voice::of($this->workshop(), app(ReadBook::class), app(AppClock::class)->unixS());
+    }
+
+    public function bike(): Bike
+    {
+        return Bike::query()->in($this->workshop())->live()->findOrFail($this->integer('bike_id'));
+    }
+
+    public function chain(): ?Chain
+    {
+        return $this->filled('chain_id') ? Chain::query()->in($this->workshop())->live()->findOrFail($this->integer('chain_id')) : null;
+    }
+
+    public function km(string $field = 'distance'): float
+    {
+        return Units::of($this->voice()->settings)->toKm($this->float($field));
+    }
+
+    public function moment(): Moment
+    {
+        $time = $this->input('time');
+
+        return app(Moments::class)->local($this->string('date')->toString(), is_string($time) && $time !== '' ? $time : null, $this->voice()->zone());
+    }
+
+    /** @return array<string, mixed> a day and a time, both known */
+    protected static function dayAndTime(): array
+    {
+        return ['date' => ['required', 'date_format:Y-m-d'], 'time' => ['required', 'date_format:H:i']];
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Bikes;
+
+use App\Http\Requests\ActionRequest;
+use App\Text\Units;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Wear\LimitSchool;
+use Illuminate\Validation\Rule;
+
+final class BikeRequest extends ActionRequest
+{
+    public const KINDS = ['road', 'gravel', 'mountain', 'city', 'indoor'];
+
+    protected function fields(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:40'],
+            'kind' => ['required', Rule::in(self::KINDS)],
+            'speeds' => ['required', 'integer', 'between:1,14'],
+            'interval' => ['required', 'numeric', 'gte:20', 'lte:2000'],
+            'interval_hours' => ['nullable', 'numeric', 'gt:0', 'lte:500'],
+            'limit_school' => ['required', Rule::enum(LimitSchool::class)],
+            'also_past' => ['boolean'],
+        ];
+    }
+
+    /** @return array<string, string|int|float|null> by SettingKey */
+    public function settings(): array
+    {
+        return [
+            SettingKey::BikeName->value => trim($this->string('name')->toString()),
+            SettingKey::BikeKind->value => $this->string('kind')->toString(),
+            SettingKey::BikeSpeeds->value => $this->integer('speeds'),
+            SettingKey::IntervalKm->value => round(Units::of($this->voice()->settings)->toKm($this->float('interval')), 3),
+            SettingKey::IntervalHours->value => $this->filled('interval_hours') ? $this->float('interval_hours') : null,
+            SettingKey::LimitSchool->value => $this->string('limit_school')->toString(),
+        ];
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Road;
+
+use App\Actions\Rides\RideFacts;
+use App\Http\Requests\ActionRequest;
+use App\Text\Duration;
+use Closure;
+use Dripel\Core\Interval\Condition;
+use Illuminate\Validation\Rule;
+
+/** A ride as it is typed: a day, perhaps a time; a distance in the workshop's unit; perhaps hours. */
+final class RideRequest extends ActionRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'bike_id' => ['required', 'integer'],
+            'date' => ['required', 'date_format:Y-m-d'],
+            'time' => ['nullable', 'date_format:H:i'],
+            'distance' => ['required', 'numeric', 'gt:0', 'lte:2000'],
+            'hours' => ['nullable', 'string', function (string $attribute, mixed $value, Closure $fail): void {
+                Duration::hours((string) $value) ?? $fail('validation.duration')->translate();
+            }],
+            'condition' => ['required', Rule::enum(Condition::class)],
+            'loud' => ['boolean'],
+        ];
+    }
+
+    public function facts(): RideFacts
+    {
+        return new RideFacts(
+            $this->bike(),
+            $this->moment(),
+            $this->km(),
+            $this->filled('hours') ? Duration::hours($this->string('hours')->toString()) : null,
+            Condition::from($this->string('condition')->toString()),
+        );
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Workshop;
+
+use App\Http\Requests\ActionRequest;
+use App\Text\Units;
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Logbook\SettingKey;
+use Illuminate\Validation\Rule;
+
+final class SettingsRequest extends ActionRequest
+{
+    public const CURRENCIES = ['EUR', 'GBP', 'USD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'CAD', 'AUD', 'JPY'];
+
+    protected function fields(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:60'],
+            'time_zone' => ['required', 'timezone:all'],
+            'distance_unit' => ['required', Rule::in(Units::DISTANCE)],
+            'temperature_unit' => ['required', Rule::in(Units::TEMPERATURE)],
+            'mass_unit' => ['required', Rule::in(Units::MASS)],
+            'currency' => ['required', Rule::in(self::CURRENCIES)],
+            'factors' => ['required', 'array:'.implode(',', array_column(Condition::cases(), 'value'))],
+            'factors.*' => ['required', 'numeric', 'gt:0', 'lte:20'],
+            'also_past' => ['boolean'],
+        ];
+    }
+
+    protected function prepareForValidation(): void
+    {
+        parent::prepareForValidation();
+        if (is_array($this->input('factors'))) {
+            $this->merge(['factors' => array_map(fn (mixed $f) => is_string($f) ? str_replace(',', '.', $f) : $f, $this->input('factors'))]);
+        }
+    }
+
+    /** @return array<string, string|int|float|null> by SettingKey */
+    public function settings(): array
+    {
+        $factors = [];
+        foreach (Condition::cases() as $condition) {
+            $factors["factor.{$condition->value}"] = $this->float("factors.{$condition->value}");
+        }
+
+        return [
+            SettingKey::WorkshopName->value => trim($this->string('name')->toString()),
+            SettingKey::TimeZone->value => $this->string('time_zone')->toString(),
+            SettingKey::DistanceUnit->value => $this->string('distance_unit')->toString(),
+            SettingKey::TemperatureUnit->value => $this->string('temperature_unit')->toString(),
+            SettingKey::MassUnit->value => $this->string('mass_unit')->toString(),
+            SettingKey::Currency->value => $this->string('currency')->toString(),
+        ] + $factors;
+    }
+}

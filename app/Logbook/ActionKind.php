@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+/** What a person can do to the logbook. */
+enum ActionKind: string
+{
+    case AddBike = 'add_bike';
+    case ChangeBike = 'change_bike';
+    case AddChain = 'add_chain';
+    case ChangeChain = 'change_chain';
+    case RetireChain = 'retire_chain';
+    case FitChain = 'fit_chain';
+    case LogRide = 'log_ride';
+    case EditRide = 'edit_ride';
+    case DipChains = 'dip_chains';
+    case StripChain = 'strip_chain';
+    case TopUpChain = 'top_up_chain';
+    case RecordReading = 'record_reading';
+    case ReportNoise = 'report_noise';
+    case MoveEntry = 'move_entry';
+    case DeleteEntry = 'delete_entry';
+    case ChangeWorkshop = 'change_workshop';
+    case Undo = 'undo';
+}

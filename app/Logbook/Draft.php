@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+use App\Models\Entry;
+use App\Models\LogbookRow;
+use App\Models\Workshop;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\SettingKey;
+
+/** What one action writes: new rows, and earlier rows that it voids or brings back. */
+final class Draft
+{
+    /** @var list<array{string, int, string|null, string|null}> */
+    private array $effects = [];
+
+    private bool $canConflict = false;
+
+    public function __construct(
+        public readonly Workshop $workshop,
+        public readonly string $actionId,
+        private readonly int $sequence,
+    ) {}
+
+    /**
+     * @template T of LogbookRow
+     *
+     * @param class-string<T> $model
+     * @param array<string, mixed> $values
+     *
+     * @return T
+     */
+    public function create(string $model, array $values = []): LogbookRow
+    {
+        $row = new $model($values + [
+            'workshop_id' => $this->workshop->id,
+            'action_id' => $this->actionId,
+            'sequence' => $this->sequence,
+        ]);
+        $row->save();
+        $this->note($row);
+
+        return $row;
+    }
+
+    /**
+     * @template T of Entry
+     *
+     * @param class-string<T> $model
+     * @param array<string, mixed> $values
+     *
+     * @return T
+     */
+    public function enter(string $model, Moment $moment, array $values): Entry
+    {
+        return $this->create($model, ['at' => $moment->unixS, 'precision' => $moment->precision] + $values);
+    }
+
+    public function set(SettingKey $key, string|int|float|null $value, int $fromS, ?int $bikeId = null, ?int $chainId = null): void
+    {
+        $this->create(\App\Models\Setting::class, [
+            'at' => $fromS, 'precision' => 'minute', 'key' => $key, 'value' => $value, 'bike_id' => $bikeId, 'component_id' => $chainId,
+        ]);
+    }
+
+    /**
+     * A new version takes the place of an entry and keeps its place among things of one instant.
+     *
+     * @template T of Entry
+     *
+     * @param T $row
+     * @param array<string, mixed> $values
+     *
+     * @return T
+     */
+    public function replace(Entry $row, array $values): Entry
+    {
+        $this->void($row);
+        $kept = collect($row->getAttributes())->except(['id', 'action_id', 'voided_by', 'replaces_id'])->all();
+        $version = $row->newInstance();
+        $version->setRawAttributes(['action_id' => $this->actionId, 'replaces_id' => $row->id] + $kept);
+        $version->fill($values)->save();
+        $this->note($version);
+
+        return $version;
+    }
+
+    public function void(LogbookRow $row): void
+    {
+        $this->mark($row, $this->actionId);
+    }
+
+    /** Sets who voided a row, null: it counts again. Written down so that it can be taken back. */
+    public function mark(LogbookRow $row, ?string $voidedBy): void
+    {
+        $this->effects[] = [$row->getTable(), $row->id, $row->voided_by, $voidedBy];
+        $row->forceFill(['voided_by' => $voidedBy])->save();
+        $this->note($row);
+    }
+
+    /** @return list<array{string, int, string|null, string|null}> */
+    public function effects(): array
+    {
+        return $this->effects;
+    }
+
+    /** Whether anything was written that could contradict the rest of the logbook. */
+    public function canConflict(): bool
+    {
+        return $this->canConflict;
+    }
+
+    private function note(LogbookRow $row): void
+    {
+        $this->canConflict = $this->canConflict || EntryType::of($row)->canConflict();
+    }
+}

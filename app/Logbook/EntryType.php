@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+use App\Models\Bike;
+use App\Models\Chain;
+use App\Models\Dip;
+use App\Models\Entry;
+use App\Models\Fitting;
+use App\Models\LogbookRow;
+use App\Models\Noise;
+use App\Models\Reading;
+use App\Models\Retirement;
+use App\Models\Ride;
+use App\Models\Setting;
+use App\Models\Strip;
+use App\Models\TopUp;
+
+/** The tables of the logbook by the name that stands in links and in `actions.effects`. */
+enum EntryType: string
+{
+    case Bike = 'bikes';
+    case Chain = 'components';
+    case Setting = 'settings';
+    case Fitting = 'fittings';
+    case Ride = 'rides';
+    case Strip = 'strips';
+    case Dip = 'dips';
+    case TopUp = 'topups';
+    case Noise = 'noises';
+    case Reading = 'readings';
+    case Retirement = 'retirements';
+
+    /** @return class-string<LogbookRow> */
+    public function model(): string
+    {
+        return match ($this) {
+            self::Bike => Bike::class,
+            self::Chain => Chain::class,
+            self::Setting => Setting::class,
+            self::Fitting => Fitting::class,
+            self::Ride => Ride::class,
+            self::Strip => Strip::class,
+            self::Dip => Dip::class,
+            self::TopUp => TopUp::class,
+            self::Noise => Noise::class,
+            self::Reading => Reading::class,
+            self::Retirement => Retirement::class,
+        };
+    }
+
+    public static function of(LogbookRow $row): self
+    {
+        return self::from($row->getTable());
+    }
+
+    /** Whether a person may move or delete one of these by itself. */
+    public function isEvent(): bool
+    {
+        return ! in_array($this, [self::Bike, self::Chain, self::Setting], true);
+    }
+
+    /** Whether it decides which chain was where or still in use, so that it can contradict another entry. */
+    public function canConflict(): bool
+    {
+        return ! in_array($this, [self::Bike, self::Chain, self::Setting, self::Ride, self::Noise], true);
+    }
+
+    /** @return class-string<Entry> */
+    public function eventModel(): string
+    {
+        $model = $this->model();
+        assert(is_subclass_of($model, Entry::class));
+
+        return $model;
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+use App\Exceptions\ActionIdTaken;
+use App\Exceptions\LogbookConflict;
+use App\Models\Action;
+use App\Models\Workshop;
+use App\Support\AppClock;
+use Closure;
+use Illuminate\Support\Facades\DB;
+
+/** Writes actions: each in one transaction, once only, and only if the logbook can still be true afterwards. */
+final readonly class Ledger
+{
+    public function __construct(private AppClock $clock, private ReadBook $readBook) {}
+
+    /**
+     * @param Closure(Draft): array<string, mixed> $write writes the rows, returns what the history says about it
+     *
+     * @throws ActionIdTaken if the id was used for something else
+     * @throws LogbookConflict if two entries could not both be true
+     */
+    public function record(ActionContext $by, ActionKind $kind, Closure $write): Action
+    {
+        return DB::transaction(function () use ($by, $kind, $write): Action {
+            $done = Action::query()->find($by->actionId);
+            if ($done !== null) {
+                return $done->workshop_id === $by->workshop->id && $done->kind === $kind ? $done : throw new ActionIdTaken;
+            }
+            Workshop::query()->whereKey($by->workshop->id)->increment('revision');
+            $by->workshop->refresh();
+            $action = Action::query()->create([
+                'id' => $by->actionId,
+                'workshop_id' => $by->workshop->id,
+                'user_id' => $by->user?->id,
+                'kind' => $kind,
+                'recorded_at' => $this->clock->unixS(),
+                'revision' => $by->workshop->revision,
+                'about' => [],
+                'effects' => [],
+            ]);
+            $draft = new Draft($by->workshop, $action->id, $by->workshop->revision);
+            $about = $write($draft);
+            $action->update(['about' => $about, 'effects' => $draft->effects()]);
+            if ($draft->canConflict()) {
+                $conflicts = $this->readBook->withoutRides($by->workshop)->conflicts();
+                $conflicts === [] || throw new LogbookConflict($conflicts);
+            }
+
+            return $action;
+        });
+    }
+}

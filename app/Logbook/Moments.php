@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+use App\Exceptions\NotPossible;
+use App\Support\AppClock;
+use DateTimeImmutable;
+use DateTimeZone;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Precision;
+use Dripel\Core\Plan\LocalDay;
+
+/** Turns what people write (a day, perhaps a time) into moments of the logbook. */
+final readonly class Moments
+{
+    /** A phone's clock may be a little ahead of the server's. */
+    private const SLACK_S = 300;
+
+    public function __construct(private AppClock $clock) {}
+
+    public function now(): Moment
+    {
+        return new Moment($this->clock->unixS());
+    }
+
+    /** @throws NotPossible at $field if it lies ahead */
+    public function local(string $date, ?string $time, DateTimeZone $zone, string $field = 'date'): Moment
+    {
+        if ($time === null) {
+            $day = LocalDay::named($date, $zone);
+            $this->notAhead($day->startS(), $field);
+
+            return new Moment($day->endS(), Precision::Day);
+        }
+
+        return $this->notAhead((new DateTimeImmutable("{$date} {$time}", $zone))->getTimestamp(), $field);
+    }
+
+    /** @throws NotPossible at $field if it lies ahead */
+    public function notAhead(int $unixS, string $field): Moment
+    {
+        return $unixS <= $this->clock->unixS() + self::SLACK_S ? new Moment($unixS) : throw new NotPossible($field, 'in_the_future');
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Logbook\ActionKind;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * One thing a person did. Its id comes with the form, so that nothing is done twice.
+ *
+ * @property string $id
+ * @property int|null $user_id
+ * @property ActionKind $kind
+ * @property int $recorded_at Unix seconds
+ * @property int $revision
+ * @property array<string, mixed> $about
+ * @property list<array{string, int, string|null, string|null}> $effects
+ * @property string|null $reverted_by
+ * @property-read User|null $user
+ */
+final class Action extends WorkshopModel
+{
+    public $incrementing = false;
+
+    protected $keyType = 'string';
+
+    protected function casts(): array
+    {
+        return ['kind' => ActionKind::class, 'about' => 'array', 'effects' => 'array'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Precision;
+
+/**
+ * A dated entry of the logbook.
+ *
+ * @property int $at Unix seconds
+ * @property Precision $precision
+ * @property int|null $replaces_id the version before this one
+ */
+abstract class Entry extends LogbookRow
+{
+    protected function casts(): array
+    {
+        return ['precision' => Precision::class];
+    }
+
+    public function moment(): Moment
+    {
+        return new Moment($this->at, $this->precision, $this->sequence);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Dripel\Core\Interval\Condition;
+
+/**
+ * A ride on a bike.
+ *
+ * @property int $bike_id
+ * @property float $km
+ * @property float|null $hours
+ * @property Condition $condition
+ * @property string|null $track_fingerprint
+ */
+final class Ride extends Entry
+{
+    protected $table = 'rides';
+
+    protected function casts(): array
+    {
+        return ['km' => 'float', 'hours' => 'float', 'condition' => Condition::class] + parent::casts();
+    }
+}

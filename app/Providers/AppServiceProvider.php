@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Logbook\ReadBook;
+use App\Support\AppClock;
+use App\Support\CurrentWorkshop;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Vite;
+use Illuminate\Support\ServiceProvider;
+use Psr\Clock\ClockInterface;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(AppClock::class, fn () => new AppClock(
+            config('dripel.clock.start'),
+            config()->float('dripel.clock.speed'),
+            config('dripel.clock.since') === null ? null : (float) config('dripel.clock.since'),
+        ));
+        $this->app->alias(AppClock::class, ClockInterface::class);
+        $this->app->scoped(CurrentWorkshop::class);
+        $this->app->scoped(ReadBook::class);
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict();
+        Vite::useManifestFilename('manifest.json');
+        // Ten tries a minute is plenty for a person and too few for a machine that guesses.
+        RateLimiter::for('sign-in', fn (Request $request) => [
+            Limit::perMinute(10)->by('ip '.$request->ip()),
+            Limit::perMinute(5)->by('email '.mb_strtolower((string) $request->string('email')).' '.$request->ip()),
+        ]);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Role;
+use App\Models\User;
+use App\Models\Workshop;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Support\Facades\Auth;
+
+/** The workshop the signed-in person is in, for the length of one request. */
+final class CurrentWorkshop
+{
+    private ?Workshop $workshop = null;
+
+    private ?Role $role = null;
+
+    public function workshop(): Workshop
+    {
+        $this->resolve();
+
+        return $this->workshop ?? throw new AuthenticationException;
+    }
+
+    public function role(): Role
+    {
+        $this->resolve();
+
+        return $this->role ?? throw new AuthenticationException;
+    }
+
+    public function user(): User
+    {
+        $user = Auth::user();
+
+        return $user instanceof User ? $user : throw new AuthenticationException;
+    }
+
+    private function resolve(): void
+    {
+        if ($this->workshop !== null) {
+            return;
+        }
+        $workshop = $this->user()->workshop;
+        $this->role = $workshop === null ? null : $this->user()->roleIn($workshop);
+        $this->workshop = $this->role === null ? null : $workshop;
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\ChainStatus;
+use Dripel\Core\Plan\GoodUntil;
+use Dripel\Core\Wear\WearReadingResult;
+
+/** The state of a chain in words. */
+final readonly class ChainWords
+{
+    public function __construct(private Voice $voice) {}
+
+    /** The short word under a hanging chain: "waxed", "ridden 297 km", "bare 4 h 40". */
+    public function status(ChainState $chain): string
+    {
+        $q = $this->voice->quantities;
+
+        return $this->voice->say("chain.status.{$chain->status->value}", [
+            'km' => $q->distance($chain->cycleKm()),
+            'left' => $q->left($chain->leftKm()),
+            'bare' => $chain->bareSinceS === null ? '' : $q->hours(($chain->nowS - $chain->bareSinceS) / 3600),
+        ]);
+    }
+
+    /** The line below it: since when, or what it needs before the pot. */
+    public function detail(ChainState $chain): string
+    {
+        $q = $this->voice->quantities;
+        if ($chain->pastLimit && ! $chain->retired()) {
+            return $this->voice->say('chain.detail.worn', ['limit' => $q->mark($chain->terms->limitPct)]);
+        }
+        if ($chain->readyAtS !== null) {
+            return $this->voice->say('chain.detail.not_ready', ['time' => $q->time($chain->readyAtS)]);
+        }
+        $worst = $chain->worstCondition();
+
+        return match ($chain->status) {
+            ChainStatus::Waxed => $chain->dip === null ? '' : $q->day($chain->dip->moment->unixS),
+            ChainStatus::Bare => $this->voice->say($chain->bare !== null && $chain->bare->hoursLeft <= 0 ? 'chain.detail.rusting' : 'chain.detail.rusts', [
+                'time' => $q->time($chain->nowS + (int) round(3600 * ($chain->bare->hoursLeft ?? 0))),
+            ]),
+            ChainStatus::Unwaxed => $this->voice->say('chain.detail.strip_first'),
+            ChainStatus::Retired => '',
+            default => $worst === null ? '' : $this->voice->say($worst->wantsRinse() ? 'chain.detail.rinse' : 'chain.detail.no_rinse', [
+                'condition' => $this->voice->say("chain.condition.{$worst->value}"),
+            ]),
+        };
+    }
+
+    /** Wear and distance: "0.21 of 0.5 %, 4,880 km". */
+    public function wear(ChainState $chain): string
+    {
+        return $this->voice->say('chain.wear_line', [
+            'wear' => $this->elongation($chain->wear),
+            'km' => $this->voice->quantities->distance($chain->km),
+        ]);
+    }
+
+    /** The reading beside the limit: "0.21 of 0.5 %", "below 0.5 %, limit 0.75 %". */
+    public function wearAndLimit(ChainState $chain): string
+    {
+        $q = $this->voice->quantities;
+        $limit = ['limit' => $q->mark($chain->terms->limitPct)];
+
+        return match (true) {
+            $chain->wear === null => $this->voice->say('chain.wear.none_limit', $limit),
+            $chain->wear->valuePct !== null => $this->voice->say('chain.wear.of', $limit + ['wear' => $q->number($chain->wear->valuePct, 2)]),
+            default => $this->voice->say('chain.wear.with_limit', $limit + ['wear' => $this->elongation($chain->wear)]),
+        };
+    }
+
+    /** A reading as it was made: a value, or the interval that it proves. */
+    public function elongation(?WearReadingResult $wear): string
+    {
+        $q = $this->voice->quantities;
+
+        return match (true) {
+            $wear === null => $this->voice->say('chain.wear.none'),
+            $wear->valuePct !== null => $q->percent($wear->valuePct),
+            $wear->lowerPct === null => $this->voice->say('chain.wear.below', ['upper' => $q->mark((float) $wear->upperPct)]),
+            $wear->upperPct === null => $this->voice->say('chain.wear.above', ['lower' => $q->mark($wear->lowerPct)]),
+            default => $this->voice->say('chain.wear.between', ['lower' => $q->number($wear->lowerPct, 2), 'upper' => $q->mark($wear->upperPct)]),
+        };
+    }
+
+    /** Why it is due, or how long its wax will do: three parts, the middle one stressed. @return array{string, string, string} */
+    public function outlook(ChainState $chain, ?GoodUntil $until, float $weeklyKm): array
+    {
+        $q = $this->voice->quantities;
+        $because = $chain->life?->because;
+        $plain = fn (string $code, array $parameters = []) => [$this->voice->say("chain.outlook.{$code}", $parameters), '', ''];
+
+        return match (true) {
+            $chain->life === null => $plain($chain->bare === null ? 'no_wax' : 'bare'),
+            $because !== null => $plain("due_{$because->value}"),
+            $weeklyKm <= 0.0 => $plain('no_rides'),
+            $until === null => $plain('long', ['km' => $q->distance($weeklyKm)]),
+            $until->shortKm !== null => [
+                $this->voice->say('chain.outlook.until'),
+                $this->voice->dayWord($until->date),
+                $this->voice->say('chain.outlook.short', ['short' => $q->distance(max(1.0, $until->shortKm)), 'ride' => $q->number($q->units->fromKm((float) $until->rideKm))]),
+            ],
+            default => [
+                $this->voice->say('chain.outlook.until'),
+                $this->voice->say('chain.outlook.about', ['day' => $this->voice->dayWord($until->date)]),
+                $this->voice->say('chain.outlook.rate', ['km' => $q->distance($weeklyKm)]),
+            ],
+        };
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
+
+/** What bikes and chains are called. */
+final readonly class Names
+{
+    public function __construct(private Settings $settings) {}
+
+    public function bike(?int $bikeId): string
+    {
+        return $bikeId === null ? '' : $this->settings->text(SettingKey::BikeName, $bikeId);
+    }
+
+    /** Its letter on the hook tag. */
+    public function chain(int $chainId): string
+    {
+        return $this->settings->text(SettingKey::ChainLabel, $chainId);
+    }
+
+    /** "Heron A": the letter with the bike it hangs with. */
+    public function fullChain(int $chainId): string
+    {
+        return trim($this->bike($this->settings->home($chainId, PHP_INT_MAX)).' '.$this->chain($chainId));
+    }
+
+    /** @param list<int> $chainIds */
+    public function chains(array $chainIds): string
+    {
+        $byBike = [];
+        foreach ($chainIds as $chainId) {
+            $byBike[$this->bike($this->settings->home($chainId, PHP_INT_MAX))][] = $this->chain($chainId);
+        }
+
+        return $this->list(array_map(fn (string $bike, array $letters) => trim($bike.' '.$this->list($letters)), array_keys($byBike), $byBike));
+    }
+
+    /** @param list<string> $items */
+    private function list(array $items): string
+    {
+        $last = array_pop($items);
+
+        return $items === [] ? (string) $last : (string) __('words.and', ['first' => implode(', ', $items), 'last' => $last]);
+    }
+}

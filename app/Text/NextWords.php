@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Plan\NextItem;
+use Dripel\Core\Plan\NextKind;
+
+/** The Next list in sentences: what to do and why, with figures. */
+final readonly class NextWords
+{
+    public function __construct(private Voice $voice, private ChainWords $chainWords) {}
+
+    public function title(NextItem $item): string
+    {
+        $code = match (true) {
+            $item->kind === NextKind::NoneWaxed && $item->verb === null => 'none_waxed_strip',
+            in_array($item->kind, [NextKind::Wet, NextKind::Overdue], true) && $item->swapTo === null => "{$item->kind->value}_dip",
+            default => $item->kind->value,
+        };
+
+        return $this->voice->say("next.title.{$code}", $this->parameters($item));
+    }
+
+    public function reason(NextItem $item): string
+    {
+        $chain = $item->chains[0] ?? null;
+        $code = match ($item->kind) {
+            NextKind::Overdue => 'overdue_'.($chain?->life?->because->value ?? 'distance'),
+            NextKind::Outrun => $item->goodUntil?->shortKm === null ? 'outrun_average' : 'outrun',
+            NextKind::Bare => $item->late ? 'bare_late' : 'bare',
+            default => $item->kind->value,
+        };
+
+        return trans_choice("next.reason.{$code}", max(1, $item->rides), $this->parameters($item));
+    }
+
+    /** The day it should be done by, in a word, and the hour where that matters. @return array{string, string} */
+    public function when(NextItem $item): array
+    {
+        $q = $this->voice->quantities;
+
+        return [
+            $item->date === null ? $this->voice->say('next.any_day') : ucfirst($this->voice->dayWord($item->date)),
+            match (true) {
+                $item->late => $this->voice->say('next.late'),
+                $item->byS !== null => $this->voice->say('next.by', ['time' => $q->time($item->byS)]),
+                $item->goodUntil?->rideKm !== null && $item->kind === NextKind::Outrun => $this->voice->say('next.before', ['km' => $q->distance($item->goodUntil->rideKm)]),
+                default => '',
+            },
+        ];
+    }
+
+    /** @return array<string, string|int|float> */
+    private function parameters(NextItem $item): array
+    {
+        $q = $this->voice->quantities;
+        $names = $this->voice->names;
+        $chain = $item->chains[0] ?? null;
+        $ids = array_map(fn (ChainState $c) => $c->chainId, $item->chains);
+
+        return [
+            'bike' => $names->bike($item->bikeId),
+            'chain' => $chain === null ? '' : $names->chain($chain->chainId),
+            'full' => $chain === null ? '' : $names->fullChain($chain->chainId),
+            'chains' => $names->chains($item->kind === NextKind::NoneWaxed ? array_slice($ids, 1) : $ids),
+            'count' => count($item->chains),
+            'swap' => $item->swapTo === null ? '' : $names->chain($item->swapTo->chainId),
+            'swap_left' => $item->swapTo === null ? '' : $q->left($item->swapTo->leftKm()),
+            'left' => $chain === null ? '' : $q->left($chain->leftKm()),
+            'ridden' => $chain === null ? '' : $q->distance($chain->cycleKm()),
+            'interval' => $chain === null ? '' : $q->distance($chain->terms->intervalKm),
+            'hours' => $chain?->terms->intervalHours === null ? '' : $q->hours($chain->terms->intervalHours),
+            'wear' => $chain === null ? '' : $this->chainWords->elongation($chain->wear),
+            'limit' => $chain === null ? '' : $q->mark($chain->terms->limitPct),
+            'bare' => $chain?->bareSinceS === null ? '' : $q->hours(($chain->nowS - $chain->bareSinceS) / 3600),
+            'time' => $item->byS === null ? '' : $q->time($item->byS),
+            'wet_day' => $chain?->wetRide === null ? '' : $q->day($chain->wetRide->moment->unixS),
+            'wet_km' => $chain?->wetRide === null ? '' : $q->distance($chain->wetRide->km),
+            'ride' => $item->goodUntil?->rideKm === null ? '' : $q->distance($item->goodUntil->rideKm),
+            'weekly' => $item->goodUntil === null ? '' : $q->distance($item->goodUntil->weeklyKm),
+            'day' => $item->goodUntil === null ? '' : $this->voice->dayWord($item->goodUntil->date),
+            'rides' => $item->rides,
+            'ride_day' => $item->rideS === null ? '' : $q->day($item->rideS),
+        ];
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use IntlDateFormatter;
+use NumberFormatter;
+
+/** Figures as a person writes them: 254 km, 0.21 %, 1 h 20, Sun 29 Nov. In the workshop's units, zone and language. */
+final class Quantities
+{
+    /** @var array<int, NumberFormatter> */
+    private array $formatters = [];
+
+    public function __construct(
+        public readonly Units $units,
+        public readonly DateTimeZone $zone,
+        private readonly string $language = 'en',
+    ) {}
+
+    public function number(float $value, int $decimals = 0): string
+    {
+        $formatter = $this->formatters[$decimals] ??= $this->formatter($decimals);
+        // No "-0".
+        $rounded = round($value, $decimals) + 0.0;
+
+        return (string) $formatter->format($rounded);
+    }
+
+    public function distance(float $km, int $decimals = 0): string
+    {
+        return $this->number($this->units->fromKm($km), $decimals)."\u{a0}".$this->units->distance;
+    }
+
+    /** Wax that is left is never rounded up. */
+    public function left(float $km): string
+    {
+        return $this->number(floor($this->units->fromKm($km) + 1e-9))."\u{a0}".$this->units->distance;
+    }
+
+    public function percent(float $percent): string
+    {
+        return $this->number($percent, 2)."\u{a0}%";
+    }
+
+    /** A mark or limit, as it is printed on a gauge: 0.5 %, 0.75 %. */
+    public function mark(float $percent): string
+    {
+        return $this->number($percent, abs(10 * $percent - round(10 * $percent)) < 1e-6 ? 1 : 2)."\u{a0}%";
+    }
+
+    public function hours(float $hours): string
+    {
+        $minutes = (int) round(60 * abs($hours));
+        [$whole, $rest] = [intdiv($minutes, 60), $minutes % 60];
+
+        return match (true) {
+            $whole === 0 => "{$rest}\u{a0}min",
+            $rest === 0 => "{$whole}\u{a0}h",
+            default => sprintf("%d\u{a0}h\u{a0}%02d", $whole, $rest),
+        };
+    }
+
+    public function day(int $unixS): string
+    {
+        return $this->date($unixS, 'EEE d MMM');
+    }
+
+    public function time(int $unixS): string
+    {
+        return $this->date($unixS, 'HH:mm');
+    }
+
+    public function date(int $unixS, string $pattern): string
+    {
+        return (string) (new IntlDateFormatter($this->language, IntlDateFormatter::NONE, IntlDateFormatter::NONE, $this->zone, null, $pattern))
+            ->format(new DateTimeImmutable("@{$unixS}"));
+    }
+
+    private function formatter(int $decimals): NumberFormatter
+    {
+        $formatter = new NumberFormatter($this->language, NumberFormatter::DECIMAL);
+        $formatter->setAttribute(NumberFormatter::FRACTION_DIGITS, $decimals);
+
+        return $formatter;
+    }
+}

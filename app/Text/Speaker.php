@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use App\Logbook\ReadBook;
+use App\Support\AppClock;
+use App\Support\CurrentWorkshop;
+
+/** Everything that makes sentences, for the current workshop as its logbook stands at this moment. */
+final readonly class Speaker
+{
+    public function __construct(private CurrentWorkshop $current, private ReadBook $readBook, private AppClock $clock) {}
+
+    public function voice(): Voice
+    {
+        return Voice::of($this->current->workshop(), $this->readBook, $this->clock->unixS());
+    }
+
+    public function history(): HistoryWords
+    {
+        $voice = $this->voice();
+
+        return new HistoryWords($voice, new ChainWords($voice));
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
+
+/** The workshop's units. Conversion happens here, on the way in and on the way out, and nowhere else. */
+final readonly class Units
+{
+    public const DISTANCE = ['km', 'mi'];
+
+    public const TEMPERATURE = ['C', 'F'];
+
+    public const MASS = ['g', 'oz'];
+
+    private const KM_PER_MILE = 1.609344;
+
+    public function __construct(
+        public string $distance = 'km',
+        public string $temperature = 'C',
+        public string $mass = 'g',
+        public string $currency = 'EUR',
+    ) {}
+
+    public static function of(Settings $settings): self
+    {
+        return new self(
+            $settings->text(SettingKey::DistanceUnit, 0, 'km'),
+            $settings->text(SettingKey::TemperatureUnit, 0, 'C'),
+            $settings->text(SettingKey::MassUnit, 0, 'g'),
+            $settings->text(SettingKey::Currency, 0, 'EUR'),
+        );
+    }
+
+    public function toKm(float $distance): float
+    {
+        return $this->distance === 'mi' ? $distance * self::KM_PER_MILE : $distance;
+    }
+
+    public function fromKm(float $km): float
+    {
+        return $this->distance === 'mi' ? $km / self::KM_PER_MILE : $km;
+    }
+
+    /** @return array<string, string|float> what a screen needs to write bare quantities the same way */
+    public function toArray(): array
+    {
+        return [
+            'distance' => $this->distance,
+            'perKm' => $this->fromKm(1.0),
+            'temperature' => $this->temperature,
+            'mass' => $this->mass,
+            'currency' => $this->currency,
+        ];
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use App\Logbook\ReadBook;
+use App\Models\Workshop;
+use DateTimeZone;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Plan\LocalDay;
+
+/** How Dripel speaks in one workshop: its language, units, zone and names. */
+final readonly class Voice
+{
+    public Names $names;
+
+    public Quantities $quantities;
+
+    public function __construct(public Settings $settings, public int $nowS)
+    {
+        $this->names = new Names($settings);
+        $this->quantities = new Quantities(
+            Units::of($settings),
+            new DateTimeZone($settings->text(SettingKey::TimeZone, 0, 'UTC')),
+            $settings->text(SettingKey::Language, 0, 'en'),
+        );
+    }
+
+    public static function of(Workshop $workshop, ReadBook $readBook, int $nowS): self
+    {
+        return new self($readBook->settings($workshop), $nowS);
+    }
+
+    public function zone(): DateTimeZone
+    {
+        return $this->quantities->zone;
+    }
+
+    /** @param array<string, string|int|float|null> $parameters */
+    public function say(string $code, array $parameters = []): string
+    {
+        return (string) __($code, $parameters);
+    }
+
+    /** "today", "yesterday", "Sunday" within a week ahead, else "9 Dec". */
+    public function dayWord(string $date): string
+    {
+        $day = LocalDay::named($date, $this->zone());
+        $ahead = (int) round(($day->startS() - LocalDay::of($this->nowS, $this->zone())->startS()) / 86400);
+
+        return match (true) {
+            $ahead === 0 => $this->say('words.today'),
+            $ahead === 1 => $this->say('words.tomorrow'),
+            $ahead === -1 => $this->say('words.yesterday'),
+            $ahead > 1 && $ahead < 7 => $this->quantities->date($day->startS(), 'EEEE'),
+            default => $this->quantities->date($day->startS(), 'd MMM'),
+        };
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use Dripel\Core\Explain\Why;
+use Dripel\Core\Explain\WhyLine;
+
+/** The explanation of a figure, ready to be read; the bare numbers stay beside the sentences. */
+final readonly class WhyWords
+{
+    public function __construct(private Voice $voice) {}
+
+    /** @return array<string, mixed> */
+    public function of(Why $why): array
+    {
+        return [
+            'figure' => $why->figure,
+            'title' => $this->voice->say("why.title.{$why->figure}", ['value' => $this->value($why->value, $why->unit, $why->figure === 'left')]),
+            'formula' => $this->voice->say("why.formula.{$why->figure}"),
+            'source' => $this->voice->say("why.source.{$why->figure}"),
+            'value' => $why->value,
+            'unit' => $why->unit,
+            'lines' => array_map($this->line(...), $why->lines),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function line(WhyLine $line): array
+    {
+        $q = $this->voice->quantities;
+        $p = $line->parameters;
+        $left = is_numeric($p['left'] ?? null) ? (float) $p['left'] : null;
+
+        return [
+            'code' => $line->code,
+            'text' => $this->voice->say("why.line.{$line->code}", [
+                'at' => is_numeric($p['at'] ?? null) ? $q->day((int) $p['at']) : '',
+                'km' => is_numeric($p['km'] ?? null) ? $q->distance((float) $p['km'], 1) : '',
+                'factor' => is_numeric($p['factor'] ?? null) ? $q->number((float) $p['factor'], 1) : '',
+                'condition' => is_string($p['condition'] ?? null) ? $this->voice->say("chain.condition.{$p['condition']}") : '',
+                'limit' => is_numeric($p['limit'] ?? null) ? $q->hours((float) $p['limit']) : '',
+                'pitches' => (string) ($p['pitches'] ?? ''),
+                'zero' => is_numeric($p['zero'] ?? null) ? $q->percent((float) $p['zero']) : '',
+                'weekday' => is_numeric($p['weekday'] ?? null) ? $q->date(4 * 86400 + 86400 * ((int) $p['weekday'] - 1) + 43200, 'EEEE') : '',
+                'date' => is_string($p['date'] ?? null) ? $this->voice->dayWord($p['date']) : '',
+            ]),
+            'value' => $this->value($line->value, $line->unit, false),
+            'number' => $line->value,
+            'left' => $left === null ? null : $this->voice->say('why.left_after', ['left' => $q->distance($left, 1)]),
+            'origin' => $this->voice->say("why.origin.{$line->origin->value}"),
+        ];
+    }
+
+    private function value(?float $value, string $unit, bool $floor): string
+    {
+        $q = $this->voice->quantities;
+
+        return match (true) {
+            $value === null => '—',
+            $unit === 'km' => $floor ? $q->left($value) : $q->distance($value, 1),
+            $unit === 'h' => ($value < 0 ? '−' : '').$q->hours($value),
+            $unit === '%' => $q->percent($value),
+            $unit === 'mm' => $q->number($value, 2)."\u{a0}mm",
+            default => $q->number($value),
+        };
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'add_bike' => 'Added the bike :bike',
+    'change_bike' => 'Changed :bike: :changed:past',
+    'add_chain' => 'Added the chain :chain',
+    'change_chain' => 'Changed :chain: :changed',
+    'retire_chain' => 'Retired :chain on :at',
+    'fit_chain' => 'Swapped :bike from :off to :letter on :at',
+    'fit_first' => 'Put :letter on :bike on :at',
+    'fit_none' => 'Took :off off :bike on :at',
+    'log_ride' => 'Logged :km :condition on :bike, :at:loud',
+    'edit_ride' => 'Changed a ride of :was to :km :condition on :bike, :at',
+    'dip_chains' => 'Dipped :chains on :at',
+    'strip_chain' => 'Stripped :chain, bare since :at',
+    'top_up_chain' => 'Topped up :chain with drip, good for :km, on :at',
+    'record_reading' => 'Measured :chain: :wear, on :at',
+    'report_noise' => ':bike got loud on :at',
+    'change_workshop' => 'Changed the workshop: :changed:past',
+    'move_entry' => [
+        'rides' => 'Moved a ride on :bike from :at to :to',
+        'fittings' => 'Moved a swap on :bike from :at to :to',
+        'dips' => 'Moved a dip of :chain from :at to :to',
+        'strips' => 'Moved the strip of :chain from :at to :to',
+        'topups' => 'Moved a top-up of :chain from :at to :to',
+        'readings' => 'Moved a reading of :chain from :at to :to',
+        'noises' => 'Moved a noise on :bike from :at to :to',
+        'retirements' => 'Moved the retirement of :chain from :at to :to',
+    ],
+    'delete_entry' => [
+        'rides' => 'Deleted a ride of :km on :bike, :at',
+        'fittings' => 'Deleted a swap on :bike, :at',
+        'dips' => 'Deleted a dip of :chain, :at',
+        'strips' => 'Deleted the strip of :chain, :at',
+        'topups' => 'Deleted a top-up of :chain, :at',
+        'readings' => 'Deleted a reading of :chain, :at',
+        'noises' => 'Deleted a noise on :bike, :at',
+        'retirements' => 'Took :chain back into use',
+    ],
+    'undo' => 'Took back: :what',
+    'setting' => ':name :value',
+    'past' => ', also for the past',
+    'loud' => '; it got loud',
+];

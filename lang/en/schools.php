@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'strict' => ['name' => 'Strict: 0.5 % on every bike', 'reason' => 'Sprockets cost more than chains. The default.'],
+    'by_speeds' => ['name' => 'By speeds: 0.5, 0.75 or 1.0 %', 'reason' => '0.5 % at 11 or more speeds, 0.75 % at 10 or fewer, 1.0 % on a single speed.'],
+    'one_mark' => ['name' => 'One mark: 0.75 % on every bike', 'reason' => 'One mark of the drop-in gauge, easy to remember.'],
+    'digital' => ['name' => 'Digital: 0.8 % on every bike', 'reason' => 'For those who read a digital gauge.'],
+];

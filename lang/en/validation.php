@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+/** What is wrong with a field and how to mend it. Framework defaults serve for the rest. */
+return [
+    'accepted' => 'Check it and tick the box: it cannot be skipped.',
+    'array' => 'Choose from what is offered.',
+    'between' => ['numeric' => 'Enter a number from :min to :max.'],
+    'boolean' => 'Say yes or no.',
+    'date_format' => 'Enter it in the shape :format.',
+    'distinct' => 'It is in the list twice.',
+    'duration' => 'Enter hours as 2:15, 2 h 15 or 2.25.',
+    'email' => 'Enter an e-mail address.',
+    'enum' => 'Choose one of those offered.',
+    'file' => 'Choose a file.',
+    'gt' => ['numeric' => 'Enter a number above :value.'],
+    'gte' => ['numeric' => 'Enter :value or more.'],
+    'in' => 'Choose one of those offered.',
+    'integer' => 'Enter a whole number.',
+    'lowercase' => 'Use small letters.',
+    'lt' => ['numeric' => 'Enter less than :value.'],
+    'lte' => ['numeric' => 'Enter :value or less.'],
+    'max' => ['string' => 'Use at most :max characters.', 'array' => 'Choose at most :max.', 'numeric' => 'Enter :max or less.'],
+    'min' => ['string' => 'Use at least :min characters.', 'array' => 'Choose at least :min.', 'numeric' => 'Enter :min or more.'],
+    'multiple_of' => 'A chain has an even number of pitches, its quick link counted. Count again.',
+    'numeric' => 'Enter a number.',
+    'password' => ['min' => 'Use at least :min characters.'],
+    'present' => 'This is missing.',
+    'regex' => 'Use letters and digits only.',
+    'required' => 'This is missing.',
+    'required_if' => 'This is missing.',
+    'string' => 'Enter text.',
+    'timezone' => 'Choose a time zone from the list.',
+    'unique' => 'There is an account with this already. Sign in instead.',
+    'uploaded' => 'The file did not arrive whole. Try again.',
+    'uuid' => 'Reload the page and try again.',
+];

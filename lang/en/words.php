@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'and' => ':first and :last',
+    'today' => 'today',
+    'tomorrow' => 'tomorrow',
+    'yesterday' => 'yesterday',
+    'none' => 'none',
+];

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\Bikes\BikeController;
+use App\Http\Controllers\Chains\ChainController;
+use App\Http\Controllers\Chains\FittingController;
+use App\Http\Controllers\Chains\NoiseController;
+use App\Http\Controllers\Chains\ReadingController;
+use App\Http\Controllers\Chains\RetirementController;
+use App\Http\Controllers\Chains\StripController;
+use App\Http\Controllers\Chains\TopUpController;
+use App\Http\Controllers\History\EntryController;
+use App\Http\Controllers\History\HistoryController;
+use App\Http\Controllers\People\DemoController;
+use App\Http\Controllers\People\InvitationController;
+use App\Http\Controllers\People\RegistrationController;
+use App\Http\Controllers\People\SessionController;
+use App\Http\Controllers\Pot\DipController;
+use App\Http\Controllers\Road\RideController;
+use App\Http\Controllers\Road\TrackController;
+use App\Http\Controllers\Shed\ShedController;
+use App\Http\Controllers\Workshop\RevisionController;
+use App\Http\Controllers\Workshop\SettingsController;
+use App\Http\Middleware\OnlyOwner;
+use App\Http\Middleware\OnlyWriters;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/sign-in', [SessionController::class, 'create'])->name('sign-in');
+    Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('/register', [RegistrationController::class, 'create'])->name('register');
+    Route::post('/register', [RegistrationController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('/join/{token}', [InvitationController::class, 'show'])->name('join');
+    Route::post('/join/{token}', [InvitationController::class, 'accept'])->middleware('throttle:sign-in');
+    Route::post('/demo', DemoController::class)->name('demo');
+});
+
+Route::middleware('auth')->group(function (): void {
+    Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
+    Route::get('/', ShedController::class)->name('shed');
+    Route::get('/road', [RideController::class, 'index'])->name('road');
+    Route::get('/chains/{chain}', [ChainController::class, 'show'])->name('chain')->whereNumber('chain');
+    Route::get('/history', [HistoryController::class, 'index'])->name('history');
+    Route::get('/settings', [SettingsController::class, 'show'])->name('settings');
+    Route::get('/revision', RevisionController::class)->name('revision');
+
+    Route::middleware(OnlyWriters::class)->group(function (): void {
+        Route::post('/rides', [RideController::class, 'store']);
+        Route::put('/rides/{ride}', [RideController::class, 'update'])->whereNumber('ride');
+        Route::post('/tracks', [TrackController::class, 'store']);
+        Route::get('/tracks/{track}', [TrackController::class, 'show'])->name('track')->whereUuid('track');
+        Route::post('/tracks/{track}/keep', [TrackController::class, 'keep'])->whereUuid('track');
+        Route::delete('/tracks/{track}', [TrackController::class, 'destroy'])->whereUuid('track');
+
+        Route::get('/bikes/new', [BikeController::class, 'create'])->name('bikes.new');
+        Route::post('/bikes', [BikeController::class, 'store']);
+        Route::get('/bikes/{bike}', [BikeController::class, 'edit'])->name('bike')->whereNumber('bike');
+        Route::put('/bikes/{bike}', [BikeController::class, 'update'])->whereNumber('bike');
+        Route::post('/bikes/{bike}/fittings', [FittingController::class, 'store'])->whereNumber('bike');
+        Route::post('/bikes/{bike}/noises', [NoiseController::class, 'store'])->whereNumber('bike');
+
+        Route::get('/chains/new', [ChainController::class, 'create'])->name('chains.new');
+        Route::post('/chains', [ChainController::class, 'store']);
+        Route::put('/chains/{chain}', [ChainController::class, 'update'])->whereNumber('chain');
+        Route::post('/chains/{chain}/retirement', [RetirementController::class, 'store'])->whereNumber('chain');
+        Route::post('/chains/{chain}/strips', [StripController::class, 'store'])->whereNumber('chain');
+        Route::post('/chains/{chain}/topups', [TopUpController::class, 'store'])->whereNumber('chain');
+        Route::post('/chains/{chain}/readings', [ReadingController::class, 'store'])->whereNumber('chain');
+        Route::post('/dips', [DipController::class, 'store']);
+
+        Route::put('/entries/{type}/{entry}', [EntryController::class, 'update'])->whereNumber('entry');
+        Route::delete('/entries/{type}/{entry}', [EntryController::class, 'destroy'])->whereNumber('entry');
+        Route::get('/actions/{action}/undo', [HistoryController::class, 'confirm'])->name('undo')->whereUuid('action');
+        Route::post('/actions/{action}/undo', [HistoryController::class, 'undo'])->whereUuid('action');
+
+        Route::put('/settings', [SettingsController::class, 'update']);
+    });
+
+    Route::middleware(OnlyOwner::class)->group(function (): void {
+        Route::post('/invitations', [InvitationController::class, 'store']);
+        Route::delete('/invitations/{invitation}', [InvitationController::class, 'destroy'])->whereNumber('invitation');
+    });
+});
