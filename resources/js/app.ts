@@ -1,0 +1,24 @@
+import 'vuetify/styles'
+import '@fontsource-variable/archivo/standard.css'
+import './theme/theme.css'
+import { createInertiaApp } from '@inertiajs/vue3'
+import { createApp, h, type DefineComponent } from 'vue'
+import { startTheme } from './composables/useDayNight'
+import { makeVuetify } from './theme/vuetify'
+
+void createInertiaApp({
+    title: (title) => (title ? `${title} · Dripel` : 'Dripel'),
+    progress: { color: '#c97a12', showSpinner: false },
+    resolve: async (name) => {
+        const pages = import.meta.glob<DefineComponent>('./Pages/**/*.vue', { import: 'default' })
+        const load = pages[`./Pages/${name}.vue`]
+        if (!load) throw new Error(`There is no page ${name}`)
+        return load()
+    },
+    setup({ el, App, props, plugin }) {
+        createApp({ render: () => h(App, props) })
+            .use(plugin)
+            .use(makeVuetify(startTheme()))
+            .mount(el)
+    },
+})

@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { t } from '@/composables/useText'
+
+/** A local day and a time of it; the time may be left out where only the day is known. */
+const date = defineModel<string>('date', { required: true })
+const time = defineModel<string>('time', { required: true })
+defineProps<{ errors: { date?: string; time?: string }; timeHint?: string; timeLabel?: string }>()
+</script>
+
+<template>
+    <div class="two">
+        <v-text-field v-model="date" type="date" :label="t('moment.date')" :error-messages="errors.date" name="date" />
+        <v-text-field
+            v-model="time"
+            type="time"
+            :label="timeLabel ?? t('moment.time')"
+            :error-messages="errors.time"
+            :hint="timeHint"
+            :persistent-hint="!!timeHint"
+            name="time"
+        />
+    </div>
+</template>

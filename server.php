@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+/**
+ * The router of PHP's own server. Built assets carry a hash in their name: they go out compressed and may be kept for
+ * ever. Other files of public/ are left to the server; everything else is the application's.
+ */
+$path = (string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH);
+$public = __DIR__.'/public';
+$file = realpath($public.rawurldecode($path));
+
+if ($file !== false && is_file($file) && str_starts_with($file, $public.'/') && ! str_ends_with($file, '.php')) {
+    if (! str_starts_with($file, "{$public}/build/assets/")) {
+        return false;
+    }
+    $types = ['js' => 'text/javascript', 'css' => 'text/css', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml'];
+    header('Content-Type: '.($types[pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
+    header('Cache-Control: public, max-age=31536000, immutable');
+    header('Vary: Accept-Encoding');
+    if (is_file("{$file}.gz") && str_contains($_SERVER['HTTP_ACCEPT_ENCODING'] ?? '', 'gzip')) {
+        header('Content-Encoding: gzip');
+        $file .= '.gz';
+    }
+    header('Content-Length: '.filesize($file));
+    readfile($file);
+
+    return true;
+}
+
+$_SERVER['SCRIPT_NAME'] = '/index.php';
+$_SERVER['SCRIPT_FILENAME'] = "{$public}/index.php";
+require "{$public}/index.php";

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser\Support;
+
+use RuntimeException;
+
+final class Ports
+{
+    public static function free(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No port is free.');
+        $name = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+
+        return (int) substr($name, (int) strrpos($name, ':') + 1);
+    }
+
+    public static function await(int $port): void
+    {
+        for ($try = 0; $try < 200; $try++) {
+            $socket = @fsockopen('127.0.0.1', $port, $code, $message, 0.2);
+            if ($socket !== false) {
+                fclose($socket);
+
+                return;
+            }
+            usleep(50_000);
+        }
+        throw new RuntimeException("Nothing answers at port {$port}.");
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser\Support;
+
+use RuntimeException;
+use Symfony\Component\Process\Process;
+
+/** Dripel served for a browser, on a database of its own, with its clock at an instant. */
+final class Server
+{
+    private function __construct(private readonly Process $process, public readonly string $url, private readonly string $folder) {}
+
+    /** @param bool $demo with the demo workshop, ending at $now */
+    public static function start(string $now, bool $demo = true): self
+    {
+        $root = dirname(__DIR__, 3);
+        $folder = sys_get_temp_dir().'/dripel-browser-'.bin2hex(random_bytes(5));
+        mkdir($folder);
+        touch("{$folder}/test.sqlite");
+        $port = Ports::free();
+        $env = [
+            'APP_ENV' => 'production',
+            'APP_DEBUG' => 'false',
+            'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)),
+            'APP_URL' => "http://127.0.0.1:{$port}",
+            'APP_CONFIG_CACHE' => "{$folder}/config.php",
+            'APP_ROUTES_CACHE' => "{$folder}/routes.php",
+            'DB_DATABASE' => "{$folder}/test.sqlite",
+            'DRIPEL_DEMO' => $demo ? 'true' : 'false',
+            'DRIPEL_CLOCK_START' => $now,
+            'DRIPEL_CLOCK_SINCE' => (string) microtime(true),
+            'LOG_CHANNEL' => 'stderr',
+        ];
+        self::artisan($root, $env, 'migrate', '--force');
+        $demo && self::artisan($root, $env, 'dripel:demo', "--today={$now}");
+        $php = [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', "127.0.0.1:{$port}", '-t', 'public', 'server.php'];
+        $process = new Process($php, $root, $env + ['PHP_CLI_SERVER_WORKERS' => '3'], null, null);
+        $process->start();
+        $server = new self($process, "http://127.0.0.1:{$port}", $folder);
+        Ports::await($port);
+
+        return $server;
+    }
+
+    public function stop(): void
+    {
+        $this->process->stop(1);
+        array_map(unlink(...), glob("{$this->folder}/*") ?: []);
+        rmdir($this->folder);
+    }
+
+    /** @param array<string, string> $env */
+    private static function artisan(string $root, array $env, string ...$command): void
+    {
+        $process = new Process([PHP_BINARY, 'artisan', ...$command], $root, $env, null, 120);
+        $process->run();
+        $process->isSuccessful() || throw new RuntimeException($process->getOutput().$process->getErrorOutput());
+    }
+}
