@@ -5,7 +5,6 @@ declare(strict_types=1);
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
-use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 
 return Application::configure(basePath: dirname(__DIR__))

@@ -132,7 +132,7 @@ final class DemoWorkshop
             SettingKey::IntervalHours->value => $bike->intervalHours,
             SettingKey::LimitSchool->value => $bike->school,
         ]);
-        $this->bikes[$bike->name] = Bike::query()->findOrFail($action->about['bike']);
+        $this->bikes[$bike->name] = Bike::query()->whereKey($action->about['bike'])->sole();
         $start = self::FIRST_DAY;
         foreach ($bike->inTurn as $index => $letter) {
             $this->addChain($workshop, $rider, $bike, $letter, $this->day($start, '18:00'), $this->day($start, '20:30'), $index === 0 ? $this->day($start, '21:00') : null);
@@ -144,10 +144,10 @@ final class DemoWorkshop
 
     private function addChain(Workshop $workshop, User $rider, DemoBike $bike, string $letter, ?int $strippedS, ?int $dippedS, ?int $fittedS): void
     {
-        $at = fn (?int $unixS) => $unixS === null ? null : new Moment($unixS);
+        $at = fn(?int $unixS) => $unixS === null ? null : new Moment($unixS);
         $action = ($this->addChain)($this->scribbler->context($workshop, $rider), $this->bikes[$bike->name], $letter, $bike->speeds, $bike->pitches, $at($strippedS), $at($dippedS), $at($fittedS));
         $name = "{$bike->name} {$letter}";
-        $this->chains[$name] = Chain::query()->findOrFail($action->about['chain']);
+        $this->chains[$name] = Chain::query()->whereKey($action->about['chain'])->sole();
         [$this->km[$name], $this->used[$name]] = [0.0, 0.0];
     }
 
@@ -168,7 +168,7 @@ final class DemoWorkshop
                     $this->topUp("{$bike->name} {$on}", $ago);
                 }
             }
-            if ($this->used["{$bike->name} {$on}"] + max($bike->week) > $bike->intervalKm) {
+            if ($this->used["{$bike->name} {$on}"] + max([0.0, ...$bike->week]) > $bike->intervalKm) {
                 $next = $this->leastUsed($bike);
                 if ($next !== $on && $this->used["{$bike->name} {$next}"] === 0.0) {
                     $this->swap($bike, $ago, $next, $on);
@@ -186,7 +186,7 @@ final class DemoWorkshop
     {
         [$heron, $badger, $tram, $lantern] = self::bikes();
         $this->dip(self::TOLD_FROM, ['Heron A', 'Heron B', 'Heron C', 'Badger A', 'Badger B', 'Badger C', 'Tram A', 'Tram B', 'Tram C', 'Lantern A', 'Lantern C']);
-        $dry = fn (int $ago) => Condition::Dry;
+        $dry = fn(int $ago) => Condition::Dry;
 
         // Heron: A has some left, B is spent, C hangs waxed, D was stripped this morning.
         $this->put('Heron C', self::TOLD_FROM, '21:30');
@@ -198,15 +198,15 @@ final class DemoWorkshop
         $this->measure('Heron B', 8, '20:10');
         $this->rides($heron, 7, 1, $dry, 'A');
         $this->dip(5, ['Heron C', 'Tram B']);
-        $this->scribbler->at($this->nowS - 16800, fn (ActionContext $by) => ($this->stripChain)($by, $this->chains['Heron D'], new Moment($this->nowS - 16800)));
+        $this->scribbler->at($this->nowS - 16800, fn(ActionContext $by) => ($this->stripChain)($by, $this->chains['Heron D'], new Moment($this->nowS - 16800)));
 
         // Badger: C came off muddy, B got loud, A was ridden in yesterday's rain, and nothing waxed hangs ready.
         $this->put('Badger C', self::TOLD_FROM, '21:40');
         $this->rides($badger, 29, 21, $dry, 'C');
         $this->rideOf($badger, 20, 22.5, Condition::Muddy, 'C');
         $this->put('Badger B', 20, '20:00');
-        $this->rides($badger, 19, 10, fn (int $ago) => Condition::Dusty, 'B');
-        $this->scribbler->at($this->day(10, '18:45'), fn (ActionContext $by) => ($this->reportNoise)($by, $this->bikes['Badger'], new Moment($this->day(10, '18:45'))));
+        $this->rides($badger, 19, 10, fn(int $ago) => Condition::Dusty, 'B');
+        $this->scribbler->at($this->day(10, '18:45'), fn(ActionContext $by) => ($this->reportNoise)($by, $this->bikes['Badger'], new Moment($this->day(10, '18:45'))));
         $this->put('Badger A', 10, '20:00');
         $this->measure('Badger B', 10, '20:10');
         $this->rides($badger, 9, 2, $dry, 'A');
@@ -221,17 +221,17 @@ final class DemoWorkshop
 
         // Lantern: D was retired, C is past its limit, B is still in its box; one evening no chain was on.
         $this->put('Lantern A', self::TOLD_FROM, '22:00');
-        $this->rides($lantern, 29, 20, fn (int $ago) => Condition::Indoor, 'A');
-        $this->scribbler->at($this->day(25, '17:00'), fn (ActionContext $by) => ($this->recordReading)($by, $this->chains['Lantern C'], [
+        $this->rides($lantern, 29, 20, fn(int $ago) => Condition::Indoor, 'A');
+        $this->scribbler->at($this->day(25, '17:00'), fn(ActionContext $by) => ($this->recordReading)($by, $this->chains['Lantern C'], [
             'kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters'], ['mark_pct' => 0.75, 'seat' => 'enters']],
         ], new Moment($this->day(25, '17:00'))));
-        $this->scribbler->at($this->day(26, '17:00'), fn (ActionContext $by) => ($this->retireChain)($by, $this->chains['Lantern D'], new Moment($this->day(26, '17:00'))));
-        $this->scribbler->at($this->day(20, '21:00'), fn (ActionContext $by) => ($this->fitChain)($by, $this->bikes['Lantern'], null, new Moment($this->day(20, '21:00'))));
+        $this->scribbler->at($this->day(26, '17:00'), fn(ActionContext $by) => ($this->retireChain)($by, $this->chains['Lantern D'], new Moment($this->day(26, '17:00'))));
+        $this->scribbler->at($this->day(20, '21:00'), fn(ActionContext $by) => ($this->fitChain)($by, $this->bikes['Lantern'], null, new Moment($this->day(20, '21:00'))));
         $this->rideOf($lantern, 19, 25, Condition::Indoor, 'A');
         $this->put('Lantern A', 18, '08:00');
         $this->measure('Lantern A', 18, '08:05');
         $this->topUp('Lantern A', 12);
-        $this->rides($lantern, 11, 1, fn (int $ago) => Condition::Indoor, 'A');
+        $this->rides($lantern, 11, 1, fn(int $ago) => Condition::Indoor, 'A');
     }
 
     /** @param callable(int): Condition $condition */
@@ -257,7 +257,7 @@ final class DemoWorkshop
         $this->used[$name] += $km * Factors::houseRule()->of($condition);
         $hours = round($km / ($bike->kmh * ($condition->soaks() ? 0.92 : 1.0)), 3);
         $startS = $this->day($ago, $time ?? $bike->startsAt);
-        $this->scribbler->at($startS + (int) (3600 * $hours) + 600, fn (ActionContext $by) => ($this->logRide)($by, new RideFacts($this->bikes[$bike->name], new Moment($startS), $km, $hours, $condition)));
+        $this->scribbler->at($startS + (int) (3600 * $hours) + 600, fn(ActionContext $by) => ($this->logRide)($by, new RideFacts($this->bikes[$bike->name], new Moment($startS), $km, $hours, $condition)));
     }
 
     private function swap(DemoBike $bike, int $ago, string $on, string $off): void
@@ -281,9 +281,9 @@ final class DemoWorkshop
 
     private function potEvening(DemoBike $bike, int $ago, string $on): void
     {
-        $spent = array_values(array_filter($bike->inTurn, fn (string $letter) => $letter !== $on && $this->used["{$bike->name} {$letter}"] > 0));
+        $spent = array_values(array_filter($bike->inTurn, fn(string $letter) => $letter !== $on && $this->used["{$bike->name} {$letter}"] > 0));
         if (count($spent) >= 2) {
-            $this->dip($ago, array_map(fn (string $letter) => "{$bike->name} {$letter}", $spent));
+            $this->dip($ago, array_map(fn(string $letter) => "{$bike->name} {$letter}", $spent));
         }
     }
 
@@ -294,22 +294,22 @@ final class DemoWorkshop
             $this->used[$name] = 0.0;
         }
         $atS = $this->day($ago, '19:30');
-        $this->scribbler->at($atS, fn (ActionContext $by) => ($this->dipChains)($by, array_map(fn (string $name) => $this->chains[$name], $names), new Moment($atS)));
+        $this->scribbler->at($atS, fn(ActionContext $by) => ($this->dipChains)($by, array_map(fn(string $name) => $this->chains[$name], $names), new Moment($atS)));
     }
 
     private function topUp(string $name, int $ago): void
     {
         $this->used[$name] = max(0.0, $this->used[$name] - WaxTopUp::KM);
         $atS = $this->day($ago, '20:45');
-        $this->scribbler->at($atS, fn (ActionContext $by) => ($this->topUpChain)($by, $this->chains[$name], WaxTopUp::KM, new Moment($atS)));
+        $this->scribbler->at($atS, fn(ActionContext $by) => ($this->topUpChain)($by, $this->chains[$name], WaxTopUp::KM, new Moment($atS)));
     }
 
     /** With the rule, the drop-in gauge or the digital gauge, as it lies at hand; each errs in its own way. */
     private function measure(string $name, int $ago, string $time): void
     {
-        $rates = array_column(array_map(fn (DemoBike $bike) => [$bike->name, $bike->wearPctPer1000Km], self::bikes()), 1, 0);
+        $rates = array_column(array_map(fn(DemoBike $bike) => [$bike->name, $bike->wearPctPer1000Km], self::bikes()), 1, 0);
         $truePct = 0.01 + $this->km[$name] / 1000 * $rates[strtok($name, ' ') ?: ''];
-        $error = fn (float $most) => ($this->throw() - 0.5) * 2 * $most;
+        $error = fn(float $most) => ($this->throw() - 0.5) * 2 * $most;
         $input = match ($this->dice->getInt(0, 6)) {
             0, 1, 2 => ['kind' => 'ruler', 'pitches' => 46, 'length_mm' => round(46 * 12.7 * (1 + ($truePct + $error(0.03)) / 100), 1)],
             3, 4 => ['kind' => 'digital', 'value_pct' => round($truePct + 0.02 + $error(0.03), 2), 'zero_pct' => 0.02],
@@ -318,13 +318,13 @@ final class DemoWorkshop
             ]],
         };
         $atS = $this->day($ago, $time);
-        $this->scribbler->at($atS, fn (ActionContext $by) => ($this->recordReading)($by, $this->chains[$name], $input, new Moment($atS)));
+        $this->scribbler->at($atS, fn(ActionContext $by) => ($this->recordReading)($by, $this->chains[$name], $input, new Moment($atS)));
     }
 
     private function leastUsed(DemoBike $bike): string
     {
         $letters = $bike->inTurn;
-        usort($letters, fn (string $a, string $b) => [$this->used["{$bike->name} {$a}"], $this->km["{$bike->name} {$a}"]] <=> [$this->used["{$bike->name} {$b}"], $this->km["{$bike->name} {$b}"]]);
+        usort($letters, fn(string $a, string $b) => [$this->used["{$bike->name} {$a}"], $this->km["{$bike->name} {$a}"]] <=> [$this->used["{$bike->name} {$b}"], $this->km["{$bike->name} {$b}"]]);
 
         return $letters[0];
     }

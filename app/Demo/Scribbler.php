@@ -31,7 +31,7 @@ final class Scribbler
 
     public function write(Workshop $workshop, User $rider): void
     {
-        usort($this->plan, fn (array $a, array $b) => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
+        usort($this->plan, fn(array $a, array $b) => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
         foreach ($this->plan as [$unixS, , $action]) {
             $this->clock->set($unixS);
             $action($this->context($workshop, $rider));

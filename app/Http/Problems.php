@@ -29,16 +29,16 @@ final class Problems
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([NotPossible::class, InvalidInput::class, LogbookConflict::class, UndoBlocked::class, VersionMoved::class, ActionIdTaken::class]);
-        $exceptions->render(fn (NotPossible $e) => self::beside($e->field, (string) __("errors.{$e->reason}", $e->parameters)));
-        $exceptions->render(fn (InvalidInput $e) => self::beside(strtok($e->path, '.') ?: 'input', (string) __(
+        $exceptions->render(fn(NotPossible $e) => self::beside($e->field, (string) __("errors.{$e->reason}", $e->parameters)));
+        $exceptions->render(fn(InvalidInput $e) => self::beside(strtok($e->path, '.') ?: 'input', (string) __(
             $e->path === 'file' ? 'errors.file' : 'errors.input',
             ['problem' => $e->getMessage()],
         )));
-        $exceptions->render(fn (LogbookConflict $e) => self::beside('conflict', self::conflict($e)));
-        $exceptions->render(fn (UndoBlocked $e): RedirectResponse => redirect()->route('undo', $e->target->id));
-        $exceptions->render(fn (ActionIdTaken $e) => self::beside('action_id', (string) __('errors.action_taken')));
-        $exceptions->render(fn (PostTooLargeException $e) => self::beside('file', (string) __('errors.file_too_large', ['megabytes' => config()->integer('dripel.upload_megabytes')])));
-        $exceptions->render(fn (VersionMoved $e, Request $request): Response => Inertia::render('History/Conflict', app(ConflictProps::class)->of($e))
+        $exceptions->render(fn(LogbookConflict $e) => self::beside('conflict', self::conflict($e)));
+        $exceptions->render(fn(UndoBlocked $e): RedirectResponse => redirect()->route('undo', $e->target->id));
+        $exceptions->render(fn(ActionIdTaken $e) => self::beside('action_id', (string) __('errors.action_taken')));
+        $exceptions->render(fn(PostTooLargeException $e) => self::beside('file', (string) __('errors.file_too_large', ['megabytes' => config()->integer('dripel.upload_megabytes')])));
+        $exceptions->render(fn(VersionMoved $e, Request $request): Response => Inertia::render('History/Conflict', app(ConflictProps::class)->of($e))
             ->toResponse($request)->setStatusCode(409));
         $exceptions->respond(self::page(...));
     }

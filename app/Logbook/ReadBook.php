@@ -46,7 +46,7 @@ final class ReadBook
 
     public function settings(Workshop $workshop): Settings
     {
-        return new Settings(self::map(self::rows($workshop, 'settings'), fn (stdClass $row) => new DatedSetting(
+        return new Settings(self::map(self::rows($workshop, 'settings'), fn(stdClass $row) => new DatedSetting(
             SettingKey::from($row->key),
             $row->bike_id ?? $row->component_id ?? 0,
             new Moment($row->at, Precision::Minute, $row->id),
@@ -61,15 +61,15 @@ final class ReadBook
             self::ids($workshop, DB::table('bikes')),
             self::ids($workshop, DB::table('components')->where('kind', Chain::KIND)),
             $this->settings($workshop),
-            self::map(self::rows($workshop, 'fittings'), fn (stdClass $row) => new Fitting($row->id, self::moment($row), $row->bike_id, $row->component_id)),
+            self::map(self::rows($workshop, 'fittings'), fn(stdClass $row) => new Fitting($row->id, self::moment($row), $row->bike_id, $row->component_id)),
             $rides,
             [
-                ...self::map(self::rows($workshop, 'strips'), fn (stdClass $row) => new Strip($row->id, self::moment($row), $row->component_id)),
-                ...self::map(self::rows($workshop, 'dips'), fn (stdClass $row) => new Dip($row->id, self::moment($row), $row->component_id)),
-                ...self::map(self::rows($workshop, 'topups'), fn (stdClass $row) => new TopUp($row->id, self::moment($row), $row->component_id, (float) $row->km)),
-                ...self::map(self::rows($workshop, 'noises'), fn (stdClass $row) => new Noise($row->id, self::moment($row), $row->bike_id)),
-                ...self::map(self::rows($workshop, 'readings'), fn (stdClass $row) => new Reading($row->id, self::moment($row), $row->component_id, WearReading::input(Fields::fromJson($row->input)))),
-                ...self::map(self::rows($workshop, 'retirements'), fn (stdClass $row) => new Retirement($row->id, self::moment($row), $row->component_id)),
+                ...self::map(self::rows($workshop, 'strips'), fn(stdClass $row) => new Strip($row->id, self::moment($row), $row->component_id)),
+                ...self::map(self::rows($workshop, 'dips'), fn(stdClass $row) => new Dip($row->id, self::moment($row), $row->component_id)),
+                ...self::map(self::rows($workshop, 'topups'), fn(stdClass $row) => new TopUp($row->id, self::moment($row), $row->component_id, (float) $row->km)),
+                ...self::map(self::rows($workshop, 'noises'), fn(stdClass $row) => new Noise($row->id, self::moment($row), $row->bike_id)),
+                ...self::map(self::rows($workshop, 'readings'), fn(stdClass $row) => new Reading($row->id, self::moment($row), $row->component_id, WearReading::input(Fields::fromJson($row->input)))),
+                ...self::map(self::rows($workshop, 'retirements'), fn(stdClass $row) => new Retirement($row->id, self::moment($row), $row->component_id)),
             ],
         );
     }
@@ -79,7 +79,7 @@ final class ReadBook
     {
         return self::map(
             self::rows($workshop, 'rides', ['id', 'at', 'precision', 'sequence', 'bike_id', 'km', 'hours', 'condition']),
-            fn (stdClass $row) => new Ride(
+            fn(stdClass $row) => new Ride(
                 $row->id,
                 self::moment($row),
                 $row->bike_id,

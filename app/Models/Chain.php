@@ -17,6 +17,6 @@ final class Chain extends LogbookRow
 
     protected static function booted(): void
     {
-        self::addGlobalScope('kind', fn (Builder $query) => $query->where('kind', self::KIND));
+        self::addGlobalScope('kind', fn(Builder $query) => $query->where('kind', self::KIND));
     }
 }

@@ -26,6 +26,11 @@ final class Invitation extends WorkshopModel
         return hash('sha256', $token);
     }
 
+    public static function behind(string $token): self
+    {
+        return self::query()->where('token_hash', self::hash($token))->firstOrFail();
+    }
+
     public function open(int $nowS): bool
     {
         return $this->accepted_by === null && $this->expires_at > $nowS;

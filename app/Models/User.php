@@ -40,6 +40,11 @@ final class User extends Authenticatable
         return $this->hasMany(Membership::class);
     }
 
+    public static function ofTheDemo(): self
+    {
+        return self::query()->whereRelation('workshop', 'demo', true)->orderBy('id')->firstOrFail();
+    }
+
     public function roleIn(Workshop $workshop): ?Role
     {
         return $this->memberships()->where('workshop_id', $workshop->id)->first()?->role;

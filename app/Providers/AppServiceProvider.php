@@ -19,7 +19,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(AppClock::class, fn () => new AppClock(
+        $this->app->singleton(AppClock::class, fn() => new AppClock(
             config('dripel.clock.start'),
             config()->float('dripel.clock.speed'),
             config('dripel.clock.since') === null ? null : (float) config('dripel.clock.since'),
@@ -34,7 +34,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         Vite::useManifestFilename('manifest.json');
         // Ten tries a minute is plenty for a person and too few for a machine that guesses.
-        RateLimiter::for('sign-in', fn (Request $request) => [
+        RateLimiter::for('sign-in', fn(Request $request) => [
             Limit::perMinute(10)->by('ip '.$request->ip()),
             Limit::perMinute(5)->by('email '.mb_strtolower((string) $request->string('email')).' '.$request->ip()),
         ]);

@@ -87,18 +87,22 @@ final readonly class ChainWords
         };
     }
 
-    /** Why it is due, or how long its wax will do: three parts, the middle one stressed. @return array{string, string, string} */
+    /**
+     * Why it is due, or how long its wax will do: three parts, the middle one stressed.
+     *
+     * @return array{string, string, string}
+     */
     public function outlook(ChainState $chain, ?GoodUntil $until, float $weeklyKm): array
     {
         $q = $this->voice->quantities;
         $because = $chain->life?->because;
-        $plain = fn (string $code, array $parameters = []) => [$this->voice->say("chain.outlook.{$code}", $parameters), '', ''];
+        $plain = fn(string $code, string $km = '') => [$this->voice->say("chain.outlook.{$code}", ['km' => $km]), '', ''];
 
         return match (true) {
             $chain->life === null => $plain($chain->bare === null ? 'no_wax' : 'bare'),
             $because !== null => $plain("due_{$because->value}"),
             $weeklyKm <= 0.0 => $plain('no_rides'),
-            $until === null => $plain('long', ['km' => $q->distance($weeklyKm)]),
+            $until === null => $plain('long', $q->distance($weeklyKm)),
             $until->shortKm !== null => [
                 $this->voice->say('chain.outlook.until'),
                 $this->voice->dayWord($until->date),

@@ -18,9 +18,9 @@ final readonly class HistoryWords
     {
         $about = $action->about;
         if ($action->kind === ActionKind::Undo) {
-            $undone = Action::query()->in($action->workshop)->whereKey($about['undid'])->orderByDesc('revision')->get();
+            $undone = Action::query()->where('workshop_id', $action->workshop_id)->whereKey($about['undid'])->orderByDesc('revision')->get();
 
-            return $this->voice->say('history.undo', ['what' => $undone->map(fn (Action $a) => lcfirst($this->sentence($a)))->implode('; ')]);
+            return $this->voice->say('history.undo', ['what' => $undone->map(fn(Action $a) => lcfirst($this->sentence($a)))->implode('; ')]);
         }
         $code = match (true) {
             $action->kind === ActionKind::FitChain && ($about['chain'] ?? null) === null => 'fit_none',
@@ -49,7 +49,7 @@ final readonly class HistoryWords
     {
         $q = $this->voice->quantities;
         $names = $this->voice->names;
-        $at = fn (string $key): string => is_int($about[$key] ?? null)
+        $at = fn(string $key): string => is_int($about[$key] ?? null)
             ? (($about['day'] ?? '') === 'day' && $key === 'at' ? $q->day($about[$key]) : $q->day($about[$key]).', '.$q->time($about[$key]))
             : '';
 
@@ -82,7 +82,7 @@ final readonly class HistoryWords
     /** @param array<string, array{mixed, mixed}> $changed */
     private function changed(array $changed): string
     {
-        return implode(', ', array_map(fn (string $key, array $values) => $this->voice->say('history.setting', [
+        return implode(', ', array_map(fn(string $key, array $values) => $this->voice->say('history.setting', [
             'name' => $this->voice->say('settings.'.SettingKey::from($key)->value),
             'value' => $this->setting(SettingKey::from($key), $values[1]),
         ]), array_keys($changed), $changed));

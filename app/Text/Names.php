@@ -37,7 +37,7 @@ final readonly class Names
             $byBike[$this->bike($this->settings->home($chainId, PHP_INT_MAX))][] = $this->chain($chainId);
         }
 
-        return $this->list(array_map(fn (string $bike, array $letters) => trim($bike.' '.$this->list($letters)), array_keys($byBike), $byBike));
+        return $this->list(array_map(fn(string $bike, array $letters) => trim($bike.' '.$this->list($letters)), array_keys($byBike), $byBike));
     }
 
     /** @param list<string> $items */

@@ -37,7 +37,11 @@ final readonly class NextWords
         return trans_choice("next.reason.{$code}", max(1, $item->rides), $this->parameters($item));
     }
 
-    /** The day it should be done by, in a word, and the hour where that matters. @return array{string, string} */
+    /**
+     * The day it should be done by, in a word, and the hour where that matters.
+     *
+     * @return array{string, string}
+     */
     public function when(NextItem $item): array
     {
         $q = $this->voice->quantities;
@@ -59,7 +63,7 @@ final readonly class NextWords
         $q = $this->voice->quantities;
         $names = $this->voice->names;
         $chain = $item->chains[0] ?? null;
-        $ids = array_map(fn (ChainState $c) => $c->chainId, $item->chains);
+        $ids = array_map(fn(ChainState $c) => $c->chainId, $item->chains);
 
         return [
             'bike' => $names->bike($item->bikeId),

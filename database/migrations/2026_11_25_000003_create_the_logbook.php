@@ -11,8 +11,7 @@ use Illuminate\Support\Facades\Schema;
  * Rows are never deleted and never changed but for `voided_by`, the action in force that took them back or replaced
  * them. `at` is in Unix seconds (UTC).
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('actions', function (Blueprint $table): void {
@@ -60,7 +59,7 @@ return new class extends Migration
             $table->index(['workshop_id', 'track_fingerprint']);
         });
         foreach (['strips', 'dips', 'retirements'] as $name) {
-            self::entries($name, fn (Blueprint $table) => $table->foreignId('component_id')->constrained());
+            self::entries($name, fn(Blueprint $table) => $table->foreignId('component_id')->constrained());
         }
         self::entries('topups', function (Blueprint $table): void {
             $table->foreignId('component_id')->constrained();
@@ -71,7 +70,7 @@ return new class extends Migration
             // The instrument and what it showed: an input of wear.reading.
             $table->json('input');
         });
-        self::entries('noises', fn (Blueprint $table) => $table->foreignId('bike_id')->constrained());
+        self::entries('noises', fn(Blueprint $table) => $table->foreignId('bike_id')->constrained());
         // Uploaded rides that have been looked at but not kept yet.
         Schema::create('tracks', function (Blueprint $table): void {
             $table->uuid('id')->primary();

@@ -7,6 +7,7 @@ namespace App\Actions\Bikes;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
+use App\Logbook\FreeNames;
 use App\Logbook\Ledger;
 use App\Models\Action;
 use App\Models\Bike;
@@ -15,12 +16,13 @@ use Dripel\Core\Logbook\SettingKey;
 /** A bike comes into the workshop. */
 final readonly class AddBike
 {
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger, private FreeNames $freeNames) {}
 
     /** @param array<string, string|int|float|null> $settings by SettingKey; they hold from the beginning */
     public function __invoke(ActionContext $by, array $settings): Action
     {
         return $this->ledger->record($by, ActionKind::AddBike, function (Draft $draft) use ($settings): array {
+            $this->freeNames->expectBike($draft->workshop, (string) $settings[SettingKey::BikeName->value]);
             $bike = $draft->create(Bike::class);
             foreach ($settings as $key => $value) {
                 $draft->set(SettingKey::from($key), $value, 0, bikeId: $bike->id);

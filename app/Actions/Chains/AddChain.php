@@ -7,6 +7,7 @@ namespace App\Actions\Chains;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
+use App\Logbook\FreeNames;
 use App\Logbook\Ledger;
 use App\Models\Action;
 use App\Models\Bike;
@@ -20,7 +21,7 @@ use Dripel\Core\Logbook\SettingKey;
 /** A chain comes into the workshop: boxed, stripped or waxed, onto a bike's rail or straight onto the bike. */
 final readonly class AddChain
 {
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger, private FreeNames $freeNames) {}
 
     public function __invoke(
         ActionContext $by,
@@ -33,6 +34,7 @@ final readonly class AddChain
         ?Moment $fittedAt = null,
     ): Action {
         return $this->ledger->record($by, ActionKind::AddChain, function (Draft $draft) use ($home, $label, $speeds, $pitches, $strippedAt, $dippedAt, $fittedAt): array {
+            $this->freeNames->expectChain($draft->workshop, $home->id, $label);
             $chain = $draft->create(Chain::class, ['kind' => Chain::KIND]);
             $draft->set(SettingKey::ChainLabel, $label, 0, chainId: $chain->id);
             $draft->set(SettingKey::ChainSpeeds, $speeds, 0, chainId: $chain->id);

@@ -21,7 +21,7 @@ final readonly class FitChain
 {
     public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
 
-    /** @throws NotPossible at `chain_id` if it is on the bike already */
+    /** Refused with NotPossible at `chain_id` if it is on the bike already. */
     public function __invoke(ActionContext $by, Bike $bike, ?Chain $chain, Moment $at): Action
     {
         return $this->ledger->record($by, ActionKind::FitChain, function (Draft $draft) use ($by, $bike, $chain, $at): array {

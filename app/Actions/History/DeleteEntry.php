@@ -17,7 +17,7 @@ final readonly class DeleteEntry
 {
     public function __construct(private Ledger $ledger) {}
 
-    /** @throws VersionMoved if somebody changed it since */
+    /** Refused with VersionMoved if somebody changed it since. */
     public function __invoke(ActionContext $by, Entry $seen): Action
     {
         return $this->ledger->record($by, ActionKind::DeleteEntry, function (Draft $draft) use ($seen): array {

@@ -20,6 +20,6 @@ final class EntryAbout
             'km' => $row->getAttribute('km'),
             'at' => $row->at,
             'day' => $row->precision->value,
-        ], fn (mixed $value) => $value !== null);
+        ], fn(mixed $value) => $value !== null);
     }
 }

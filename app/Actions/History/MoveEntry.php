@@ -18,7 +18,7 @@ final readonly class MoveEntry
 {
     public function __construct(private Ledger $ledger) {}
 
-    /** @throws VersionMoved if somebody changed it since */
+    /** Refused with VersionMoved if somebody changed it since. */
     public function __invoke(ActionContext $by, Entry $seen, Moment $at): Action
     {
         return $this->ledger->record($by, ActionKind::MoveEntry, function (Draft $draft) use ($seen, $at): array {

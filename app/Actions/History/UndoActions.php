@@ -42,7 +42,7 @@ final readonly class UndoActions
         while (true) {
             try {
                 return DB::transaction(function () use ($by, $target, $going, $agreed): Action {
-                    $undo = $this->ledger->record($by, ActionKind::Undo, fn (Draft $draft) => $this->revert($draft, $going->sortByDesc('revision')->values()->all()));
+                    $undo = $this->ledger->record($by, ActionKind::Undo, fn(Draft $draft) => $this->revert($draft, $going->sortByDesc('revision')->values()->all()));
                     $more = array_values($going->diffKeys($agreed)->sortByDesc('revision')->all());
 
                     return $more === [] ? $undo : throw new UndoBlocked($target, $more);
@@ -50,7 +50,7 @@ final readonly class UndoActions
             } catch (StandsInTheWay $e) {
                 $next = $e->action;
             } catch (LogbookConflict $e) {
-                $next = $this->behind($e, $by, $going->keys()->all()) ?? throw $e;
+                $next = $this->behind($e, $by, array_values(array_map(strval(...), $going->keys()->all()))) ?? throw $e;
             }
             $going = collect($going)->put($next->id, $next);
         }
@@ -95,7 +95,7 @@ final readonly class UndoActions
             $this->putOutOfForce($action, $draft->actionId);
         }
 
-        return ['undid' => array_map(fn (Action $action) => $action->id, array_values($actions))];
+        return ['undid' => array_map(fn(Action $action) => $action->id, array_values($actions))];
     }
 
     /** @return iterable<LogbookRow> */
@@ -125,7 +125,10 @@ final readonly class UndoActions
             $row instanceof Chain => 'component_id',
             default => null,
         };
-        foreach ($column === null ? [] : EntryType::cases() as $type) {
+        if ($column === null) {
+            return;
+        }
+        foreach (EntryType::cases() as $type) {
             $model = $type->model();
             if (in_array($type, [EntryType::Bike, EntryType::Chain], true) || ! DB::getSchemaBuilder()->hasColumn($type->value, $column)) {
                 continue;

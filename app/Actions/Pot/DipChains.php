@@ -26,7 +26,7 @@ final readonly class DipChains
                 $draft->enter(Dip::class, $at, ['component_id' => $chain->id]);
             }
 
-            return ['chains' => array_map(fn (Chain $chain) => $chain->id, $chains), 'at' => $at->unixS];
+            return ['chains' => array_map(fn(Chain $chain) => $chain->id, $chains), 'at' => $at->unixS];
         });
     }
 }

@@ -17,7 +17,7 @@ final readonly class EditRide
 {
     public function __construct(private Ledger $ledger) {}
 
-    /** @throws VersionMoved if somebody changed it since */
+    /** Refused with VersionMoved if somebody changed it since. */
     public function __invoke(ActionContext $by, Ride $seen, RideFacts $facts): Action
     {
         return $this->ledger->record($by, ActionKind::EditRide, function (Draft $draft) use ($seen, $facts): array {

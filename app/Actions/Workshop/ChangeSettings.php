@@ -7,6 +7,7 @@ namespace App\Actions\Workshop;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
+use App\Logbook\FreeNames;
 use App\Logbook\Ledger;
 use App\Logbook\ReadBook;
 use App\Models\Action;
@@ -23,7 +24,7 @@ use Dripel\Core\Plan\LocalDay;
 /** Settings of the workshop, a bike or a chain change: from now on, or for the past too. */
 final readonly class ChangeSettings
 {
-    public function __construct(private Ledger $ledger, private ReadBook $readBook, private AppClock $clock) {}
+    public function __construct(private Ledger $ledger, private ReadBook $readBook, private FreeNames $freeNames, private AppClock $clock) {}
 
     /** @param array<string, string|int|float|null> $settings by SettingKey; what is the same as before is left alone */
     public function __invoke(ActionContext $by, Bike|Chain|null $subject, array $settings, bool $alsoPast): Action
@@ -36,6 +37,7 @@ final readonly class ChangeSettings
 
         return $this->ledger->record($by, $kind, function (Draft $draft) use ($by, $subject, $settings, $alsoPast): array {
             $before = $this->readBook->settings($by->workshop);
+            $this->expectFree($by, $subject, $settings);
             $changed = [];
             foreach ($settings as $name => $value) {
                 $key = SettingKey::from($name);
@@ -59,19 +61,30 @@ final readonly class ChangeSettings
         });
     }
 
+    /** @param array<string, string|int|float|null> $settings */
+    private function expectFree(ActionContext $by, Bike|Chain|null $subject, array $settings): void
+    {
+        if ($subject instanceof Bike && isset($settings[SettingKey::BikeName->value])) {
+            $this->freeNames->expectBike($by->workshop, (string) $settings[SettingKey::BikeName->value], $subject->id);
+        }
+        if ($subject instanceof Chain && isset($settings[SettingKey::ChainLabel->value], $settings[SettingKey::ChainHome->value])) {
+            $this->freeNames->expectChain($by->workshop, (int) $settings[SettingKey::ChainHome->value], (string) $settings[SettingKey::ChainLabel->value], $subject->id);
+        }
+    }
+
     private function forget(Draft $draft, SettingKey $key, Bike|Chain|null $subject): void
     {
         Setting::query()->in($draft->workshop)->live()->where('key', $key)
             ->where('bike_id', $subject instanceof Bike ? $subject->id : null)
             ->where('component_id', $subject instanceof Chain ? $subject->id : null)
-            ->get()->each(fn (Setting $setting) => $draft->void($setting));
+            ->get()->each(fn(Setting $setting) => $draft->void($setting));
     }
 
     /** A ride known only by its day keeps its day when the workshop moves to another zone. */
     private function keepDays(Draft $draft, DateTimeZone $from, DateTimeZone $to): void
     {
         Ride::query()->in($draft->workshop)->live()->where('precision', Precision::Day)->get()
-            ->each(fn (Ride $ride) => $draft->replace($ride, [
+            ->each(fn(Ride $ride) => $draft->replace($ride, [
                 'at' => LocalDay::named(LocalDay::of($ride->at, $from)->date, $to)->endS(),
             ]));
     }

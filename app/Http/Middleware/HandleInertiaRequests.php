@@ -21,9 +21,9 @@ final class HandleInertiaRequests extends Middleware
     {
         return [
             ...parent::share($request),
-            'here' => fn () => $request->user() instanceof User && $request->user()->workshop_id !== null ? $this->here() : null,
-            'done' => fn () => $request->session()->get('done'),
-            'invitation' => fn () => $request->session()->get('invitation'),
+            'here' => fn() => $request->user() instanceof User && $request->user()->workshop_id !== null ? $this->here() : null,
+            'done' => fn() => $request->session()->get('done'),
+            'invitation' => fn() => $request->session()->get('invitation'),
         ];
     }
 

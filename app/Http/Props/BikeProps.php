@@ -34,18 +34,12 @@ final readonly class BikeProps
                 'interval_hours' => $bikeId === null ? null : $settings->intervalHours($bikeId, $nowS),
                 'limit_school' => $school->value,
             ],
-            'kinds' => array_map(fn (string $kind) => ['value' => $kind, 'title' => ucfirst($this->voice->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
-            'schools' => array_map(fn (LimitSchool $case) => [
+            'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($this->voice->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
+            'schools' => array_map(fn(LimitSchool $case) => [
                 'value' => $case->value,
                 'title' => $this->voice->say("schools.{$case->value}.name"),
                 'reason' => $this->voice->say("schools.{$case->value}.reason"),
             ], LimitSchool::cases()),
         ];
-    }
-
-    /** @return array<int, string> by bike */
-    public function names(): array
-    {
-        return array_combine($this->book->bikeIds, array_map($this->voice->names->bike(...), $this->book->bikeIds));
     }
 }

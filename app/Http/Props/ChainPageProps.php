@@ -46,7 +46,7 @@ final readonly class ChainPageProps
                 ['name' => $this->voice->say('ui.chain.dips'), 'value' => (string) $chain->dips, 'why' => null],
                 ['name' => $this->voice->say('ui.chain.pitches'), 'value' => $settings->whole(SettingKey::ChainPitches, $chainId) === 0 ? '—' : (string) $settings->whole(SettingKey::ChainPitches, $chainId), 'why' => null],
             ],
-            'why' => array_map(fn (Why $figure) => $why->of($figure), (new ChainFigures($chain, $settings))->all($habit, $onBike === null ? null : $goodUntil)),
+            'why' => array_map(fn(Why $figure) => $why->of($figure), (new ChainFigures($chain, $settings))->all($habit, $onBike === null ? null : $goodUntil)),
             'timeline' => (new TimelineProps($this->book, $this->voice))->of($chain, $whole ? PHP_INT_MAX : self::TIMELINE),
             'edit' => [
                 'label' => $this->voice->names->chain($chainId),
@@ -58,16 +58,12 @@ final readonly class ChainPageProps
         ];
     }
 
-    /** @return array<string, mixed>|null null if the workshop has no such bike */
-    public function create(?int $bikeId): ?array
+    /** @return array<string, mixed> */
+    public function create(?int $bikeId): array
     {
-        if ($bikeId !== null && ! in_array($bikeId, $this->book->bikeIds, true)) {
-            return null;
-        }
-
         return [
             'bike' => $bikeId ?? $this->book->bikeIds[0] ?? null,
-            'defaults' => array_map(fn (int $id) => [
+            'defaults' => array_map(fn(int $id) => [
                 'bike' => $id,
                 'label' => $this->freeLabel($id),
                 'speeds' => $this->book->settings->whole(SettingKey::BikeSpeeds, $id, 1),
@@ -79,7 +75,7 @@ final readonly class ChainPageProps
     }
 
     /** @return array<int, string> the letters on a bike's rail, by chain, retired chains left out */
-    public function labelsOf(int $bikeId): array
+    private function labelsOf(int $bikeId): array
     {
         $labels = [];
         foreach ($this->book->chainIds as $chainId) {

@@ -34,7 +34,7 @@ final readonly class FormProps
                     'chain' => $chainId === null ? null : $this->voice->names->chain($chainId),
                 ];
             }, $this->book->bikeIds),
-            'conditions' => array_map(fn (Condition $condition) => [
+            'conditions' => array_map(fn(Condition $condition) => [
                 'value' => $condition->value,
                 'name' => ucfirst($this->voice->say("chain.condition.{$condition->value}")),
                 'factor' => $q->number($this->book->settings->factor($condition, $this->voice->nowS), 1),

@@ -22,8 +22,8 @@ final readonly class HistoryProps
     public function all(Workshop $workshop, ?int $bikeId, ?int $chainId, int $page): array
     {
         $query = Action::query()->in($workshop)
-            ->when($bikeId !== null, fn (Builder $q) => $q->where('about->bike', $bikeId))
-            ->when($chainId !== null, fn (Builder $q) => $q->where(fn (Builder $any) => $any
+            ->when($bikeId !== null, fn(Builder $q) => $q->where('about->bike', $bikeId))
+            ->when($chainId !== null, fn(Builder $q) => $q->where(fn(Builder $any) => $any
                 ->where('about->chain', $chainId)->orWhere('about->off', $chainId)->orWhereJsonContains('about->chains', $chainId)));
         $count = $query->count();
         $book = ($this->readBook)($workshop);
@@ -35,8 +35,8 @@ final readonly class HistoryProps
             'pages' => max(1, (int) ceil($count / self::PAGE)),
             'bike' => $bikeId,
             'chain' => $chainId,
-            'bikes' => array_map(fn (int $id) => ['value' => $id, 'title' => $names->bike($id)], $book->bikeIds),
-            'chains' => array_map(fn (int $id) => ['value' => $id, 'title' => $names->fullChain($id)], $book->chainIds),
+            'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $names->bike($id)], $book->bikeIds),
+            'chains' => array_map(fn(int $id) => ['value' => $id, 'title' => $names->fullChain($id)], $book->chainIds),
         ];
     }
 
@@ -49,7 +49,7 @@ final readonly class HistoryProps
     {
         return [
             'action' => $this->lines(new Collection([$action->load('user', 'workshop')]))[0],
-            'also' => $this->lines(new Collection(array_map(fn (Action $a) => $a->load('user', 'workshop'), $inTheWay))),
+            'also' => $this->lines(new Collection(array_map(fn(Action $a) => $a->load('user', 'workshop'), $inTheWay))),
         ];
     }
 
@@ -63,7 +63,7 @@ final readonly class HistoryProps
         $words = $this->speaker->history();
         $q = $this->speaker->voice()->quantities;
 
-        return array_values($actions->map(fn (Action $action) => [
+        return array_values($actions->map(fn(Action $action) => [
             'id' => $action->id,
             'sentence' => $words->sentence($action),
             'who' => $action->user->name ?? '',

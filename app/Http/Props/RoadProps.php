@@ -78,7 +78,7 @@ final readonly class RoadProps
             }
             $byDay[$q->date($ride->moment->unixS, 'yyyy-MM-dd')][] = $ride;
         }
-        $longest = max([1.0, ...array_map(fn (array $day) => array_sum(array_map(fn (Ride $ride) => $ride->km, $day)), $byDay)]);
+        $longest = max([1.0, ...array_map(fn(array $day) => array_sum(array_map(fn(Ride $ride) => $ride->km, $day)), $byDay)]);
         $days = [];
         for ($i = 1 - self::STRIP_DAYS; $i <= 0; $i++) {
             $day = $today->plus($i);
@@ -89,8 +89,8 @@ final readonly class RoadProps
                 'number' => $q->date($day->startS(), 'd'),
                 'name' => $q->date($day->startS(), 'EEEE d MMMM'),
                 'weekend' => $day->weekday() >= 6,
-                'total' => $ofDay === [] ? null : $q->distance(array_sum(array_map(fn (Ride $ride) => $ride->km, $ofDay))),
-                'bars' => array_map(fn (Ride $ride) => [
+                'total' => $ofDay === [] ? null : $q->distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $ofDay))),
+                'bars' => array_map(fn(Ride $ride) => [
                     'share' => $ride->km / $longest,
                     'soaked' => $ride->condition->soaks(),
                     'text' => $this->voice->names->bike($ride->bikeId).', '.$q->distance($ride->km).', '.$this->voice->say("chain.condition.{$ride->condition->value}"),

@@ -34,9 +34,9 @@ final readonly class SettingsProps
                 'temperature_unit' => $units->temperature,
                 'mass_unit' => $units->mass,
                 'currency' => $units->currency,
-                'factors' => array_map(fn (float $factor) => (string) $factor, $factors->toArray()),
+                'factors' => array_map(fn(float $factor) => (string) $factor, $factors->toArray()),
             ],
-            'factors' => array_map(fn (Condition $condition) => [
+            'factors' => array_map(fn(Condition $condition) => [
                 'value' => $condition->value,
                 'name' => ucfirst($voice->say("chain.condition.{$condition->value}")),
                 'house' => $factors->isHouseRule($condition),
@@ -44,17 +44,17 @@ final readonly class SettingsProps
             'choices' => [
                 'zones' => DateTimeZone::listIdentifiers(),
                 'distance' => Units::DISTANCE,
-                'temperature' => array_map(fn (string $unit) => ['value' => $unit, 'title' => "°{$unit}"], Units::TEMPERATURE),
+                'temperature' => array_map(fn(string $unit) => ['value' => $unit, 'title' => "°{$unit}"], Units::TEMPERATURE),
                 'mass' => Units::MASS,
                 'currencies' => SettingsRequest::CURRENCIES,
             ],
-            'people' => $workshop->memberships()->with('user')->get()->map(fn (Membership $membership) => [
+            'people' => $workshop->memberships()->with('user')->get()->map(fn(Membership $membership) => [
                 'name' => $membership->user->name,
                 'email' => $membership->user->email,
                 'role' => $voice->say("ui.roles.{$membership->role->value}"),
             ])->values()->all(),
             'invitations' => $role !== Role::Owner ? [] : Invitation::query()->in($workshop)->whereNull('accepted_by')
-                ->where('expires_at', '>', $voice->nowS)->get()->map(fn (Invitation $invitation) => [
+                ->where('expires_at', '>', $voice->nowS)->get()->map(fn(Invitation $invitation) => [
                     'id' => $invitation->id,
                     'role' => $voice->say("ui.roles.{$invitation->role->value}"),
                     'until' => $voice->quantities->day($invitation->expires_at),

@@ -75,7 +75,7 @@ final readonly class ShedProps
     {
         $words = new NextWords($this->voice, $this->words);
         [$day, $hour] = $words->when($item);
-        $ids = array_map(fn (ChainState $chain) => $chain->chainId, $item->chains);
+        $ids = array_map(fn(ChainState $chain) => $chain->chainId, $item->chains);
 
         return [
             'key' => "{$item->kind->value}-{$index}",

@@ -25,7 +25,7 @@ final readonly class TimelineProps
     public function of(ChainState $chain, int $most): array
     {
         $history = $this->book->history($chain->chainId);
-        $lines = array_map(fn (Entry $entry) => [$entry->moment->unixS, $entry->kind()->rank(), $this->line($entry, $chain)], [...$history->rides, ...$history->events]);
+        $lines = array_map(fn(Entry $entry) => [$entry->moment->unixS, $entry->kind()->rank(), $this->line($entry, $chain)], [...$history->rides, ...$history->events]);
         foreach ($this->book->fittings->spansOf($chain->chainId) as $span) {
             $bike = ['bike' => $this->voice->names->bike($span->bikeId)];
             $lines[] = [$span->fromS, 2, $this->entry('fittings', $span->fittingId, $span->fromS, Precision::Minute, $this->voice->say('chain.timeline.on', $bike))];
@@ -33,10 +33,10 @@ final readonly class TimelineProps
                 $lines[] = [$span->untilS, 2, $this->entry('off', null, $span->untilS, Precision::Minute, $this->voice->say('chain.timeline.off', $bike))];
             }
         }
-        usort($lines, fn (array $a, array $b) => $b[0] <=> $a[0] ?: $b[1] <=> $a[1]);
+        usort($lines, fn(array $a, array $b) => $b[0] <=> $a[0] ?: $b[1] <=> $a[1]);
 
         return [
-            'entries' => array_map(fn (array $line) => $line[2], array_slice($lines, 0, $most)),
+            'entries' => array_map(fn(array $line) => $line[2], array_slice($lines, 0, $most)),
             'more' => max(0, count($lines) - $most),
         ];
     }

@@ -36,7 +36,7 @@ final readonly class TrackProps
             ],
             'bike' => $bikeId,
             'condition' => $condition->value,
-            'outcomes' => array_map(fn (int $id) => ['bike' => $id] + $this->outcome($track, $id, $condition), $this->book->bikeIds),
+            'outcomes' => array_map(fn(int $id) => ['bike' => $id] + $this->outcome($track, $id, $condition), $this->book->bikeIds),
             'same' => $same === null ? null : $this->voice->say('errors.same_track', [
                 'km' => $q->distance($same->km, 1), 'bike' => $this->voice->names->bike($same->bike_id), 'at' => $q->day($same->at),
             ]),

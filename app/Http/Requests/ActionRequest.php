@@ -9,8 +9,10 @@ use App\Logbook\Moments;
 use App\Logbook\ReadBook;
 use App\Models\Bike;
 use App\Models\Chain;
+use App\Models\Workshop;
 use App\Support\AppClock;
 use App\Support\CurrentWorkshop;
+use App\Support\Find;
 use App\Text\Units;
 use App\Text\Voice;
 use Dripel\Core\Logbook\Moment;
@@ -31,11 +33,9 @@ abstract class ActionRequest extends FormRequest
     /** Another workshop's ids are not found, whatever else is wrong with the form. Decimal commas are welcome. */
     protected function prepareForValidation(): void
     {
-        foreach (['bike_id' => Bike::class, 'chain_id' => Chain::class, 'chains' => Chain::class] as $field => $model) {
-            foreach (array_filter((array) $this->input($field), is_scalar(...)) as $id) {
-                $model::query()->in($this->workshop())->live()->findOrFail($id);
-            }
-        }
+        $named = fn(string $field) => array_filter((array) $this->input($field), is_scalar(...));
+        array_map($this->find()->bike(...), $named('bike_id'));
+        array_map($this->find()->chain(...), [...$named('chain_id'), ...$named('chains')]);
         foreach (['distance', 'interval', 'interval_hours', 'length_mm', 'value_pct', 'zero_pct'] as $field) {
             if (is_string($this->input($field))) {
                 $this->merge([$field => str_replace(',', '.', trim($this->input($field)))]);
@@ -43,12 +43,17 @@ abstract class ActionRequest extends FormRequest
         }
     }
 
+    protected function find(): Find
+    {
+        return app(Find::class);
+    }
+
     public function context(): ActionContext
     {
         return new ActionContext($this->workshop(), app(CurrentWorkshop::class)->user(), $this->string('action_id')->lower()->toString());
     }
 
-    public function workshop(): \App\Models\Workshop
+    public function workshop(): Workshop
     {
         return app(CurrentWorkshop::class)->workshop();
     }
@@ -60,12 +65,12 @@ abstract class ActionRequest extends FormRequest
 
     public function bike(): Bike
     {
-        return Bike::query()->in($this->workshop())->live()->findOrFail($this->integer('bike_id'));
+        return $this->find()->bike($this->integer('bike_id'));
     }
 
     public function chain(): ?Chain
     {
-        return $this->filled('chain_id') ? Chain::query()->in($this->workshop())->live()->findOrFail($this->integer('chain_id')) : null;
+        return $this->find()->chainIfNamed($this->input('chain_id'));
     }
 
     public function km(string $field = 'distance'): float

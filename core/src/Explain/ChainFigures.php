@@ -138,7 +138,7 @@ final readonly class ChainFigures
                 new WhyLine('digital', $input->valuePct, '%', Origin::Logbook, ['zero' => $input->zeroPct]),
                 new WhyLine('uncertainty', $input->uncertaintyPct, '%', Origin::HouseRule),
             ],
-            $input instanceof DropInReading => array_map(fn ($at) => new WhyLine(
+            $input instanceof DropInReading => array_map(fn($at) => new WhyLine(
                 "seat_{$at->seat->value}",
                 $at->markPct,
                 '%',

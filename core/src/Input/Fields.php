@@ -97,7 +97,7 @@ final readonly class Fields
      */
     public function choice(string $name, string $enum): BackedEnum
     {
-        $cases = array_map(fn (BackedEnum $case): string => (string) $case->value, $enum::cases());
+        $cases = array_map(fn(BackedEnum $case): string => (string) $case->value, $enum::cases());
         $value = $this->value($name);
 
         return (is_string($value) ? $enum::tryFrom($value) : null)
@@ -113,7 +113,7 @@ final readonly class Fields
      */
     public function nested(string $name, Closure $read): mixed
     {
-        return self::inside($name, fn () => $read(self::object('', $this->value($name))));
+        return self::inside($name, fn() => $read(self::object('', $this->value($name))));
     }
 
     /**
@@ -131,7 +131,7 @@ final readonly class Fields
         }
 
         return array_map(
-            fn (mixed $item, int $index) => self::inside("{$name}.{$index}", fn () => $read(self::object('', $item))),
+            fn(mixed $item, int $index) => self::inside("{$name}.{$index}", fn() => $read(self::object('', $item))),
             array_values($value),
             array_keys(array_values($value)),
         );

@@ -40,7 +40,7 @@ final readonly class WaxLifeInput
         return new self(
             $in->number('interval_km'),
             $in->numberOrNull('interval_hours'),
-            $in->list('rides', fn (Fields $ride) => WaxRide::from($ride, $factors)),
+            $in->list('rides', fn(Fields $ride) => WaxRide::from($ride, $factors)),
             $in->has('topups') ? $in->list('topups', WaxTopUp::from(...)) : [],
         );
     }

@@ -21,7 +21,7 @@ final class Book
     /**
      * @param list<int> $bikeIds in the order in which they are shown
      * @param list<int> $chainIds likewise
-     * @param list<Fitting> $fittings
+     * @param list<Fitting> $fittingEntries
      * @param list<Ride> $rides
      * @param list<Strip|Dip|TopUp|Noise|Reading|Retirement> $events
      */
@@ -72,7 +72,7 @@ final class Book
     /** @return list<Ride> that no chain was on the bike for */
     public function ridesWithoutChain(): array
     {
-        return array_values(array_filter($this->rides, fn (Ride $ride) => $this->chainOfRide($ride) === null));
+        return array_values(array_filter($this->rides, fn(Ride $ride) => $this->chainOfRide($ride) === null));
     }
 
     /** The bike whose rail a chain hangs on, or whose frame it is on. */

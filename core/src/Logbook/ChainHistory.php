@@ -16,7 +16,7 @@ final readonly class ChainHistory
     /** The part of it that had happened by an instant, that instant included; what is known only by its day, once the day began. */
     public function until(int $atS): self
     {
-        $past = fn (Entry $entry) => $entry->moment->unixS - ($entry->moment->precision === Precision::Day ? 86399 : 0) <= $atS;
+        $past = fn(Entry $entry) => $entry->moment->unixS - ($entry->moment->precision === Precision::Day ? 86399 : 0) <= $atS;
         $lastRide = $this->rides[count($this->rides) - 1] ?? null;
 
         return new self(
@@ -55,7 +55,7 @@ final readonly class ChainHistory
     /** @return list<TopUp> */
     public function topUpsAfter(Entry $entry): array
     {
-        return array_values(array_filter($this->events, fn (Entry $e) => $e instanceof TopUp && Entry::compare($e, $entry) > 0));
+        return array_values(array_filter($this->events, fn(Entry $e) => $e instanceof TopUp && Entry::compare($e, $entry) > 0));
     }
 
     public function kmBefore(Entry $entry): float

@@ -76,7 +76,7 @@ final readonly class ChainState
         $life = $cycle === null ? null : (new WaxLife)($cycle);
         $lastCare = $topUps === [] ? $dip : $topUps[count($topUps) - 1];
         $noise = $history->last(Noise::class);
-        if ($life !== null && $lastCare !== null && $noise !== null && Entry::compare($noise, $lastCare) > 0) {
+        if ($life !== null && $noise !== null && Entry::compare($noise, $lastCare) > 0) {
             $life = $life->silencedByNoise();
         }
         $reading = $history->last(Reading::class);
@@ -96,14 +96,14 @@ final readonly class ChainState
             cycleRides: $cycleRides,
             dip: $dip,
             bare: $bare,
-            bareSinceS: $bare === null ? null : $strip?->moment->unixS,
+            bareSinceS: $bare === null ? null : $strip->moment->unixS,
             wetRide: $lastCare === null ? null : self::lastSoaking($history->ridesAfter($lastCare)),
             readyAtS: self::readyAt($dip, $lastCare, $nowS),
             wear: $wear,
             reading: $reading,
             readingKm: $reading === null ? null : $history->kmBefore($reading),
             pastLimit: $wear !== null && $wear->reaches($terms->limitPct),
-            dips: count(array_filter($history->events, fn (Entry $e) => $e instanceof Dip)),
+            dips: count(array_filter($history->events, fn(Entry $e) => $e instanceof Dip)),
             topUps: count($topUps),
         );
     }
@@ -122,8 +122,8 @@ final readonly class ChainState
     /** The dirtiest condition since the dip, null if it was not ridden. */
     public function worstCondition(): ?Condition
     {
-        $conditions = array_map(fn (Ride $ride) => $ride->condition, $this->cycleRides);
-        usort($conditions, fn (Condition $a, Condition $b) => $b->dirt() <=> $a->dirt());
+        $conditions = array_map(fn(Ride $ride) => $ride->condition, $this->cycleRides);
+        usort($conditions, fn(Condition $a, Condition $b) => $b->dirt() <=> $a->dirt());
 
         return $conditions[0] ?? null;
     }
@@ -131,7 +131,7 @@ final readonly class ChainState
     /** km as ridden since the dip. */
     public function cycleKm(): float
     {
-        return array_sum(array_map(fn (Ride $ride) => $ride->km, $this->cycleRides));
+        return array_sum(array_map(fn(Ride $ride) => $ride->km, $this->cycleRides));
     }
 
     public function retired(): bool
@@ -154,14 +154,14 @@ final readonly class ChainState
         return new WaxLifeInput(
             $terms->intervalKm,
             $terms->intervalHours,
-            array_map(fn (Ride $ride) => new WaxRide(
+            array_map(fn(Ride $ride) => new WaxRide(
                 $ride->km,
                 $ride->hours ?? 0.0,
                 $ride->condition,
                 $settings->factor($ride->condition, $ride->moment->unixS),
             ), $rides),
-            array_map(fn (TopUp $topUp) => new WaxTopUp(
-                count(array_filter($rides, fn (Ride $ride) => Entry::compare($ride, $topUp) < 0)) - 1,
+            array_map(fn(TopUp $topUp) => new WaxTopUp(
+                count(array_filter($rides, fn(Ride $ride) => Entry::compare($ride, $topUp) < 0)) - 1,
                 $topUp->km,
             ), $topUps),
         );

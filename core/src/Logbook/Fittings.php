@@ -81,8 +81,8 @@ final readonly class Fittings
     /** @return list<Span> of one chain, in order of time */
     public function spansOf(int $chainId): array
     {
-        $spans = array_filter(array_merge(...array_values($this->spansByBike)), fn (Span $span) => $span->chainId === $chainId);
-        usort($spans, fn (Span $a, Span $b) => $a->fromS <=> $b->fromS);
+        $spans = array_filter(array_merge(...array_values($this->spansByBike)), fn(Span $span) => $span->chainId === $chainId);
+        usort($spans, fn(Span $a, Span $b) => $a->fromS <=> $b->fromS);
 
         return $spans;
     }

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
+
 use Dripel\Core\Wear\WearReadingInput;
 
 /** A chain was measured. */

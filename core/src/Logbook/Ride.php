@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
+
 use Dripel\Core\Interval\Condition;
 
 /** A ride on a bike: km, hours if known, condition. Its chain is the one that was fitted at its start. */

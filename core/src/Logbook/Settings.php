@@ -23,7 +23,7 @@ final class Settings
     /** @param list<DatedSetting> $settings in any order */
     public function __construct(array $settings)
     {
-        usort($settings, fn (DatedSetting $a, DatedSetting $b) => $a->from->unixS <=> $b->from->unixS ?: $a->from->sequence <=> $b->from->sequence);
+        usort($settings, fn(DatedSetting $a, DatedSetting $b) => $a->from->unixS <=> $b->from->unixS ?: $a->from->sequence <=> $b->from->sequence);
         foreach ($settings as $setting) {
             $this->settings[$setting->key->value][$setting->subjectId][] = $setting;
         }
@@ -75,11 +75,11 @@ final class Settings
         foreach (Condition::cases() as $condition) {
             $rows[$condition->value] = $this->rowAt(SettingKey::from("factor.{$condition->value}"), 0, $atS);
         }
-        $key = implode(' ', array_map(fn (?DatedSetting $row) => $row === null ? '-' : (string) $row->value, $rows));
+        $key = implode(' ', array_map(fn(?DatedSetting $row) => $row === null ? '-' : (string) $row->value, $rows));
 
         return $this->factorsCache[$key] ??= array_reduce(
             Condition::cases(),
-            fn (Factors $factors, Condition $c) => $rows[$c->value] === null ? $factors : $factors->with($c, (float) $rows[$c->value]->value),
+            fn(Factors $factors, Condition $c) => $rows[$c->value] === null ? $factors : $factors->with($c, (float) $rows[$c->value]->value),
             Factors::houseRule(),
         );
     }

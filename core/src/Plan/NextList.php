@@ -38,7 +38,7 @@ final readonly class NextList
                 ]),
             );
         }
-        usort($items, fn (NextItem $a, NextItem $b) => ($a->date ?? '9999') <=> ($b->date ?? '9999')
+        usort($items, fn(NextItem $a, NextItem $b) => ($a->date ?? '9999') <=> ($b->date ?? '9999')
             ?: $b->late <=> $a->late
             ?: $a->kind->rank() <=> $b->kind->rank());
 
@@ -66,8 +66,8 @@ final readonly class NextList
         $chains = [...($rail->fitted === null ? [] : [$rail->fitted]), ...$rail->hanging];
 
         return array_values(array_map(
-            fn (ChainState $chain) => new NextItem(NextKind::Worn, $rail->bikeId, [$chain], $chain === $rail->fitted ? $today->date : null, null, $chain === $rail->fitted, Verb::Retire),
-            array_filter($chains, fn (ChainState $chain) => $chain->pastLimit),
+            fn(ChainState $chain) => new NextItem(NextKind::Worn, $rail->bikeId, [$chain], $chain === $rail->fitted ? $today->date : null, null, $chain === $rail->fitted, Verb::Retire),
+            array_filter($chains, fn(ChainState $chain) => $chain->pastLimit),
         ));
     }
 
@@ -96,7 +96,7 @@ final readonly class NextList
     {
         $due = $fitted->life !== null && $fitted->life->due();
         $soon = $rail->goodUntil !== null && $rail->goodUntil->daysAhead <= self::NONE_WAXED_DAYS;
-        $waxed = array_filter($rail->hanging, fn (ChainState $chain) => $chain->rideable());
+        $waxed = array_filter($rail->hanging, fn(ChainState $chain) => $chain->rideable());
         $dippable = $rail->forThePot() !== [] ? $rail->forThePot() : ($due ? [$fitted] : []);
         if ($waxed !== [] || (! $due && ! $soon)) {
             return [];
@@ -106,7 +106,7 @@ final readonly class NextList
             NextKind::NoneWaxed,
             $rail->bikeId,
             [$fitted, ...$dippable],
-            $due ? $today->date : $rail->goodUntil?->date,
+            $due ? $today->date : $rail->goodUntil->date,
             null,
             false,
             $dippable === [] ? null : Verb::Dip,
@@ -121,12 +121,12 @@ final readonly class NextList
      */
     private static function spentWaiting(array $rails): array
     {
-        $spent = fn (ChainState $chain) => $chain->status !== ChainStatus::Bare;
-        $chains = array_merge(...array_map(fn (Rail $rail) => array_values(array_filter($rail->forThePot(), $spent)), $rails));
+        $spent = fn(ChainState $chain) => $chain->status !== ChainStatus::Bare;
+        $chains = array_merge(...array_map(fn(Rail $rail) => array_values(array_filter($rail->forThePot(), $spent)), $rails));
         if ($chains === []) {
             return [];
         }
-        $dates = array_filter(array_map(fn (Rail $rail) => $rail->goodUntil?->date, array_filter($rails, fn (Rail $rail) => $rail->forThePot() !== [])));
+        $dates = array_filter(array_map(fn(Rail $rail) => $rail->goodUntil?->date, array_filter($rails, fn(Rail $rail) => $rail->forThePot() !== [])));
 
         return [new NextItem(NextKind::SpentWaiting, null, $chains, $dates === [] ? null : min($dates), null, false, Verb::Dip)];
     }

@@ -45,8 +45,8 @@ final readonly class Rail
     /** The chain to swap to: of those that can be ridden now the one with the most wax, then the one ridden least. */
     public function bestHanging(): ?ChainState
     {
-        $ready = array_filter($this->hanging, fn (ChainState $chain) => $chain->rideable() && $chain->readyAtS === null);
-        usort($ready, fn (ChainState $a, ChainState $b) => $b->leftKm() <=> $a->leftKm() ?: $a->km <=> $b->km);
+        $ready = array_filter($this->hanging, fn(ChainState $chain) => $chain->rideable() && $chain->readyAtS === null);
+        usort($ready, fn(ChainState $a, ChainState $b) => $b->leftKm() <=> $a->leftKm() ?: $a->km <=> $b->km);
 
         return $ready[0] ?? null;
     }
@@ -54,6 +54,6 @@ final readonly class Rail
     /** @return list<ChainState> the hanging chains whose next place is the pot; one past its limit is not worth the wax */
     public function forThePot(): array
     {
-        return array_values(array_filter($this->hanging, fn (ChainState $chain) => $chain->status->wantsDip() && ! $chain->pastLimit));
+        return array_values(array_filter($this->hanging, fn(ChainState $chain) => $chain->status->wantsDip() && ! $chain->pastLimit));
     }
 }

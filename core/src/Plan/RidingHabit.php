@@ -54,7 +54,8 @@ final readonly class RidingHabit
         }
         $firstS = $rides === [] ? $todayS : max($fromS, $rides[0]->moment->unixS);
         $weeks = max(1.0, ($todayS - $firstS) / (7 * 86400));
-        $usual = array_map(self::median(...), array_filter($byDay, fn (array $days) => count($days) >= self::USUAL_WEEKS));
+        $usual = array_map(self::median(...), array_filter($byDay, fn(array $days) => count($days) >= self::USUAL_WEEKS));
+        ksort($usual);
 
         return new self(
             weeklyKm: $total / $weeks,

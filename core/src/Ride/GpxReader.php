@@ -172,9 +172,8 @@ final class GpxReader implements TrackReader
             return null;
         }
         // Nearly every point has the shape 2026-03-29T07:40:05Z on the day of the point before it.
-        if (strlen($text) === 20 && $text[19] === 'Z' && strncmp($text, $this->dayText, 11) === 0
-            && sscanf(substr($text, 11), '%2d:%2d:%2dZ', $hour, $minute, $second) === 3 && $hour < 24 && $minute < 60 && $second < 60) {
-            return (float) ($this->dayS + 3600 * $hour + 60 * $minute + $second);
+        if (strlen($text) === 20 && strncmp($text, $this->dayText, 11) === 0 && preg_match('/^([01]\d|2[0-3]):([0-5]\d):([0-5]\d)Z$/D', substr($text, 11)) === 1) {
+            return (float) ($this->dayS + 3600 * (int) substr($text, 11, 2) + 60 * (int) substr($text, 14, 2) + (int) substr($text, 17, 2));
         }
         try {
             $seconds = IsoTime::parse('file', $text)->unixSeconds;

@@ -29,8 +29,8 @@ final readonly class SpotsReading implements WearReadingInput
 
     public function result(): WearReadingResult
     {
-        $results = array_map(fn (WearReadingInput $spot) => $spot->result(), $this->spots);
-        usort($results, fn (WearReadingResult $a, WearReadingResult $b) => self::rank($b) <=> self::rank($a));
+        $results = array_map(fn(WearReadingInput $spot) => $spot->result(), $this->spots);
+        usort($results, fn(WearReadingResult $a, WearReadingResult $b) => self::rank($b) <=> self::rank($a));
         $worst = $results[0];
         $best = $results[count($results) - 1];
 

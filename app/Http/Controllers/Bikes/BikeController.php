@@ -6,7 +6,6 @@ namespace App\Http\Controllers\Bikes;
 
 use App\Actions\Bikes\AddBike;
 use App\Actions\Workshop\ChangeSettings;
-use App\Exceptions\NotPossible;
 use App\Http\Controllers\Controller;
 use App\Http\Props\BikeProps;
 use App\Http\Requests\Bikes\BikeRequest;
@@ -34,26 +33,12 @@ final class BikeController extends Controller
 
     public function store(BikeRequest $request, AddBike $addBike): RedirectResponse
     {
-        $this->expectFree($request, null);
-
         return $this->done($addBike($request->context(), $request->settings()), route('shed'));
     }
 
     public function update(BikeRequest $request, Bike $bike, ChangeSettings $changeSettings): RedirectResponse
     {
-        $this->expectFree($request, $bike->id);
-
         return $this->done($changeSettings($request->context(), $bike, $request->settings(), $request->boolean('also_past')), route('shed'));
-    }
-
-    private function expectFree(BikeRequest $request, ?int $bikeId): void
-    {
-        $name = trim($request->string('name')->toString());
-        foreach ($this->props()->names() as $otherId => $taken) {
-            if ($otherId !== $bikeId && mb_strtolower($taken) === mb_strtolower($name) && $request->context()->actionId !== Bike::query()->findOrFail($otherId)->action_id) {
-                throw new NotPossible('name', 'name_taken', ['name' => $name]);
-            }
-        }
     }
 
     private function props(): BikeProps

@@ -6,7 +6,6 @@ namespace App\Http\Controllers\Chains;
 
 use App\Actions\Chains\AddChain;
 use App\Actions\Workshop\ChangeSettings;
-use App\Exceptions\NotPossible;
 use App\Http\Controllers\Controller;
 use App\Http\Props\ChainPageProps;
 use App\Http\Requests\Chains\ChainRequest;
@@ -14,6 +13,7 @@ use App\Logbook\Moments;
 use App\Logbook\ReadBook;
 use App\Models\Chain;
 use App\Support\CurrentWorkshop;
+use App\Support\Find;
 use App\Text\Speaker;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\RedirectResponse;
@@ -30,18 +30,14 @@ final class ChainController extends Controller
         return Inertia::render('Chain/Chain', $this->props()->show($chain->id, $request->boolean('all')));
     }
 
-    public function create(Request $request): Response
+    public function create(Request $request, Find $find): Response
     {
-        $props = $this->props()->create($request->filled('bike') ? $request->integer('bike') : null);
-        abort_if($props === null, 404);
-
-        return Inertia::render('Chain/NewChain', $props);
+        return Inertia::render('Chain/NewChain', $this->props()->create($find->bikeIfNamed($request->query('bike'))?->id));
     }
 
     public function store(ChainRequest $request, AddChain $addChain, Moments $moments): RedirectResponse
     {
         $bike = $request->bike();
-        $this->expectFree($request, $bike->id, null);
         $fit = $request->boolean('fit');
 
         return $this->done($addChain(
@@ -58,25 +54,12 @@ final class ChainController extends Controller
 
     public function update(ChainRequest $request, Chain $chain, ChangeSettings $changeSettings): RedirectResponse
     {
-        $this->expectFree($request, $request->bike()->id, $chain->id);
-
         return $this->done($changeSettings($request->context(), $chain, [
             SettingKey::ChainLabel->value => mb_strtoupper($request->string('label')->toString()),
             SettingKey::ChainSpeeds->value => $request->integer('speeds'),
             SettingKey::ChainPitches->value => $request->filled('pitches') ? $request->integer('pitches') : null,
             SettingKey::ChainHome->value => $request->bike()->id,
         ], false));
-    }
-
-    /** Two chains with one letter on a rail cannot be told apart. */
-    private function expectFree(ChainRequest $request, int $bikeId, ?int $chainId): void
-    {
-        $label = mb_strtoupper($request->string('label')->toString());
-        foreach ($this->props()->labelsOf($bikeId) as $otherId => $taken) {
-            if ($otherId !== $chainId && $taken === $label && $request->context()->actionId !== Chain::query()->findOrFail($otherId)->action_id) {
-                throw new NotPossible('label', 'label_taken', ['label' => $label]);
-            }
-        }
     }
 
     private function props(): ChainPageProps

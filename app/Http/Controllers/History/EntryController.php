@@ -9,29 +9,19 @@ use App\Actions\History\MoveEntry;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\History\DeleteRequest;
 use App\Http\Requests\History\MoveRequest;
-use App\Logbook\EntryType;
-use App\Models\Entry;
-use App\Models\Workshop;
+use App\Support\Find;
 use Illuminate\Http\RedirectResponse;
 
 /** One entry of the logbook, of any kind: moved in time or deleted. */
 final class EntryController extends Controller
 {
-    public function update(MoveRequest $request, string $type, int $entry, MoveEntry $moveEntry): RedirectResponse
+    public function update(MoveRequest $request, string $type, int $entry, MoveEntry $moveEntry, Find $find): RedirectResponse
     {
-        return $this->done($moveEntry($request->context(), $this->entry($request->workshop(), $type, $entry), $request->moment()));
+        return $this->done($moveEntry($request->context(), $find->entry($type, $entry), $request->moment()));
     }
 
-    public function destroy(DeleteRequest $request, string $type, int $entry, DeleteEntry $deleteEntry): RedirectResponse
+    public function destroy(DeleteRequest $request, string $type, int $entry, DeleteEntry $deleteEntry, Find $find): RedirectResponse
     {
-        return $this->done($deleteEntry($request->context(), $this->entry($request->workshop(), $type, $entry)));
-    }
-
-    private function entry(Workshop $workshop, string $type, int $id): Entry
-    {
-        $type = EntryType::tryFrom($type);
-        abort_unless($type !== null && $type->isEvent(), 404);
-
-        return $type->eventModel()::query()->in($workshop)->findOrFail($id);
+        return $this->done($deleteEntry($request->context(), $find->entry($type, $entry)));
     }
 }

@@ -10,9 +10,8 @@ use App\Http\Props\HistoryProps;
 use App\Http\Requests\History\UndoRequest;
 use App\Logbook\ActionContext;
 use App\Models\Action;
-use App\Models\Bike;
-use App\Models\Chain;
 use App\Support\CurrentWorkshop;
+use App\Support\Find;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
@@ -21,15 +20,16 @@ use Inertia\Response;
 
 final class HistoryController extends Controller
 {
-    public function __construct(private readonly CurrentWorkshop $current, private readonly HistoryProps $props) {}
+    public function __construct(private readonly CurrentWorkshop $current, private readonly HistoryProps $props, private readonly Find $find) {}
 
     public function index(Request $request): Response
     {
-        $workshop = $this->current->workshop();
-        $bike = $request->filled('bike') ? Bike::query()->in($workshop)->live()->findOrFail($request->integer('bike')) : null;
-        $chain = $request->filled('chain') ? Chain::query()->in($workshop)->live()->findOrFail($request->integer('chain')) : null;
-
-        return Inertia::render('History/History', $this->props->all($workshop, $bike?->id, $chain?->id, max(1, $request->integer('page', 1))));
+        return Inertia::render('History/History', $this->props->all(
+            $this->current->workshop(),
+            $this->find->bikeIfNamed($request->query('bike'))?->id,
+            $this->find->chainIfNamed($request->query('chain'))?->id,
+            max(1, $request->integer('page', 1)),
+        ));
     }
 
     /** What would have to go with an action, before it is taken back. */
@@ -42,9 +42,6 @@ final class HistoryController extends Controller
 
     public function undo(UndoRequest $request, Action $action, UndoActions $undoActions): RedirectResponse
     {
-        $also = array_values(Action::query()->in($request->workshop())->findMany($request->array('also'))->all());
-        abort_unless(count($also) === count(array_unique($request->array('also'))), 404);
-
-        return $this->done($undoActions($request->context(), $action, $also), $request->boolean('to_shed') ? route('shed') : null);
+        return $this->done($undoActions($request->context(), $action, $this->find->actions($request->array('also'))), $request->boolean('to_shed') ? route('shed') : null);
     }
 }

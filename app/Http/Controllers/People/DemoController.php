@@ -16,7 +16,7 @@ final class DemoController extends Controller
     public function __invoke(Request $request): RedirectResponse
     {
         abort_unless(config()->boolean('dripel.demo'), 404);
-        Auth::login(User::query()->whereRelation('workshop', 'demo', true)->orderBy('id')->firstOrFail());
+        Auth::login(User::ofTheDemo());
         $request->session()->regenerate();
 
         return redirect()->route('shed');

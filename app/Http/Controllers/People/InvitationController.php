@@ -40,7 +40,7 @@ final class InvitationController extends Controller
 
     public function show(string $token): Response
     {
-        $invitation = $this->find($token);
+        $invitation = Invitation::behind($token);
 
         return Inertia::render('People/Join', ['token' => $token, 'open' => $invitation->open($this->clock->unixS()), 'role' => $invitation->role->value]);
     }
@@ -48,7 +48,7 @@ final class InvitationController extends Controller
     public function accept(AccountRequest $request, string $token, AcceptInvitation $acceptInvitation): RedirectResponse
     {
         $user = $acceptInvitation(
-            $this->find($token),
+            Invitation::behind($token),
             $request->string('name')->trim()->toString(),
             $request->string('email')->toString(),
             $request->string('password')->toString(),
@@ -57,10 +57,5 @@ final class InvitationController extends Controller
         $request->session()->regenerate();
 
         return redirect()->route('shed');
-    }
-
-    private function find(string $token): Invitation
-    {
-        return Invitation::query()->where('token_hash', Invitation::hash($token))->firstOrFail();
     }
 }

@@ -10,9 +10,9 @@ use App\Http\Controllers\Controller;
 use App\Http\Props\RoadProps;
 use App\Http\Requests\Road\RideRequest;
 use App\Logbook\ReadBook;
-use App\Models\Bike;
 use App\Models\Ride;
 use App\Support\CurrentWorkshop;
+use App\Support\Find;
 use App\Text\Speaker;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -21,9 +21,9 @@ use Inertia\Response;
 
 final class RideController extends Controller
 {
-    public function index(Request $request, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    public function index(Request $request, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, Find $find): Response
     {
-        $bike = $request->filled('bike') ? Bike::query()->in($current->workshop())->live()->findOrFail($request->integer('bike')) : null;
+        $bike = $find->bikeIfNamed($request->query('bike'));
 
         return Inertia::render('Road/Road', (new RoadProps($readBook($current->workshop()), $speaker->voice()))
             ->all($bike?->id, max(1, $request->integer('page', 1))) + ['uploadMegabytes' => config()->integer('dripel.upload_megabytes')]);

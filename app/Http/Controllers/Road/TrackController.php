@@ -11,9 +11,9 @@ use App\Http\Props\TrackProps;
 use App\Http\Requests\Road\KeepTrackRequest;
 use App\Http\Requests\Road\TrackUploadRequest;
 use App\Logbook\ReadBook;
-use App\Models\Bike;
 use App\Models\Track;
 use App\Support\CurrentWorkshop;
+use App\Support\Find;
 use App\Text\Speaker;
 use Dripel\Core\Interval\Condition;
 use Illuminate\Http\RedirectResponse;
@@ -31,9 +31,9 @@ final class TrackController extends Controller
         return redirect()->route('track', $readTrack($current->workshop(), $file->getPathname(), $file->getClientOriginalName()));
     }
 
-    public function show(Request $request, Track $track, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    public function show(Request $request, Track $track, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, Find $find): Response
     {
-        $bike = $request->filled('bike') ? Bike::query()->in($current->workshop())->live()->findOrFail($request->integer('bike')) : null;
+        $bike = $find->bikeIfNamed($request->query('bike'));
 
         return Inertia::render('Road/Track', (new TrackProps($readBook($current->workshop()), $speaker->voice()))
             ->of($track, $bike?->id, Condition::tryFrom($request->string('condition')->toString()) ?? Condition::Dry));

@@ -31,7 +31,7 @@ final class ReadingRequest extends ActionRequest
             'ruler' => ['kind' => 'ruler', 'pitches' => $this->integer('pitches'), 'length_mm' => $this->float('length_mm')],
             'digital' => ['kind' => 'digital', 'value_pct' => $this->float('value_pct'), 'zero_pct' => $this->float('zero_pct')],
             default => ['kind' => 'drop_in', 'results' => array_map(
-                fn (array $at) => ['mark_pct' => (float) $at['mark_pct'], 'seat' => $at['seat']],
+                fn(array $at) => ['mark_pct' => (float) $at['mark_pct'], 'seat' => $at['seat']],
                 array_values($this->array('results')),
             )],
         };

@@ -23,7 +23,7 @@ final class DipRequest extends ActionRequest
     /** @return non-empty-list<Chain> */
     public function chains(): array
     {
-        $chains = array_values(Chain::query()->in($this->workshop())->live()->whereKey($this->array('chains'))->orderBy('id')->get()->all());
+        $chains = array_map($this->find()->chain(...), array_values($this->array('chains')));
         assert($chains !== []);
 
         return $chains;

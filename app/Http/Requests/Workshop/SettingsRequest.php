@@ -33,7 +33,7 @@ final class SettingsRequest extends ActionRequest
     {
         parent::prepareForValidation();
         if (is_array($this->input('factors'))) {
-            $this->merge(['factors' => array_map(fn (mixed $f) => is_string($f) ? str_replace(',', '.', $f) : $f, $this->input('factors'))]);
+            $this->merge(['factors' => array_map(fn(mixed $f) => is_string($f) ? str_replace(',', '.', $f) : $f, $this->input('factors'))]);
         }
     }
 

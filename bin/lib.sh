@@ -1,0 +1,55 @@
+# Shared by the scripts in bin/: makes the machine, the packages and the build ready, and skips what is ready already.
+say() { printf '\033[1m%s\033[0m\n' "$*"; }
+die() { printf 'dripel: %s\n' "$*" >&2; exit 1; }
+as_root() { if [ "$(id -u)" = 0 ]; then "$@"; else sudo "$@"; fi; }
+
+# need_packages browser|"": Debian packages that are missing are installed, once.
+need_packages() {
+    local want=() missing=() package version
+    command -v php >/dev/null || want+=(php-cli)
+    version=$(command -v php >/dev/null && php -r 'echo PHP_MAJOR_VERSION.".".PHP_MINOR_VERSION;' || echo "")
+    php -r 'exit(array_diff(["pdo_sqlite","curl","zip","mbstring","intl","xml","dom","Zend OPcache"], get_loaded_extensions()) === [] ? 0 : 1);' 2>/dev/null \
+        || for package in cli sqlite3 curl zip mbstring intl xml opcache; do want+=("php${version}-${package}"); done
+    command -v composer >/dev/null || want+=(composer)
+    command -v sqlite3 >/dev/null || want+=(sqlite3)
+    command -v npm >/dev/null || want+=(nodejs npm)
+    if [ "${1:-}" = browser ]; then
+        command -v chromium >/dev/null || want+=(chromium)
+        command -v chromedriver >/dev/null || want+=(chromium-driver)
+    fi
+    for package in "${want[@]}"; do dpkg -s "$package" >/dev/null 2>&1 || missing+=("$package"); done
+    if ((${#missing[@]})); then
+        say "Installing ${missing[*]}"
+        as_root apt-get update -qq
+        as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}" >/dev/null
+    fi
+    node -e 'const [a,b]=process.versions.node.split(".").map(Number); process.exit(a>20||(a===20&&b>=19)?0:1)' \
+        || die "the build needs Node.js 20.19 or newer; this machine has $(node --version)"
+}
+
+stamped() { [ -f "$1" ] && [ "$(cat "$1")" = "$2" ]; }
+
+need_vendor() {
+    local stamp; stamp=$(cat composer.json <(php -r 'echo PHP_VERSION;') | sha256sum)
+    stamped vendor/.stamp "$stamp" && return
+    say "Installing PHP packages"
+    COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --quiet
+    echo "$stamp" > vendor/.stamp
+}
+
+need_modules() {
+    local stamp; stamp=$(sha256sum < package-lock.json)
+    stamped node_modules/.stamp "$stamp" && return
+    say "Installing JavaScript packages"
+    npm ci --no-audit --no-fund --loglevel=error
+    echo "$stamp" > node_modules/.stamp
+}
+
+need_build() {
+    local stamp; stamp=$(find resources/js vite.config.ts package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum)
+    stamped public/build/.stamp "$stamp" && return
+    need_modules
+    say "Building the screens"
+    npx vite build --logLevel error
+    echo "$stamp" > public/build/.stamp
+}
