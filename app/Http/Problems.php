@@ -15,6 +15,7 @@ use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Fitting;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -38,14 +39,24 @@ final class Problems
         $exceptions->render(fn(UndoBlocked $e): RedirectResponse => redirect()->route('undo', $e->target->id));
         $exceptions->render(fn(ActionIdTaken $e) => self::beside('action_id', (string) __('errors.action_taken')));
         $exceptions->render(fn(PostTooLargeException $e) => self::beside('file', (string) __('errors.file_too_large', ['megabytes' => config()->integer('dripel.upload_megabytes')])));
-        $exceptions->render(fn(VersionMoved $e, Request $request): Response => Inertia::render('History/Conflict', app(ConflictProps::class)->of($e))
-            ->toResponse($request)->setStatusCode(409));
+        $exceptions->render(fn(VersionMoved $e, Request $request): Response => self::moved($e, $request));
         $exceptions->respond(self::page(...));
     }
 
     private static function beside(string $field, string $message): Response
     {
         return app(\Illuminate\Contracts\Debug\ExceptionHandler::class)->render(request(), ValidationException::withMessages([$field => $message]));
+    }
+
+    /** Both versions on a page of their own, under the address that the form was on: going back from it works. */
+    private static function moved(VersionMoved $e, Request $request): Response
+    {
+        $response = Inertia::render('History/Conflict', app(ConflictProps::class)->of($e))->toResponse($request)->setStatusCode(409);
+        if ($response instanceof JsonResponse) {
+            $response->setData(['url' => parse_url(url()->previousPath(), PHP_URL_PATH)] + $response->getData(true));
+        }
+
+        return $response;
     }
 
     private static function conflict(LogbookConflict $e): string

@@ -31,7 +31,7 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        Model::shouldBeStrict();
+        Model::shouldBeStrict(! $this->app->isProduction());
         Vite::useManifestFilename('manifest.json');
         // Ten tries a minute is plenty for a person and too few for a machine that guesses.
         RateLimiter::for('sign-in', fn(Request $request) => [

@@ -17,6 +17,8 @@ final class CurrentWorkshop
 
     private ?Role $role = null;
 
+    private ?int $userId = null;
+
     public function workshop(): Workshop
     {
         $this->resolve();
@@ -40,9 +42,10 @@ final class CurrentWorkshop
 
     private function resolve(): void
     {
-        if ($this->workshop !== null) {
+        if ($this->userId === $this->user()->id) {
             return;
         }
+        $this->userId = $this->user()->id;
         $workshop = $this->user()->workshop;
         $this->role = $workshop === null ? null : $this->user()->roleIn($workshop);
         $this->workshop = $this->role === null ? null : $workshop;

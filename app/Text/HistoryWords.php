@@ -98,7 +98,7 @@ final readonly class HistoryWords
             $key === SettingKey::IntervalHours => $q->hours((float) $value),
             $key === SettingKey::LimitSchool => $this->voice->say("schools.{$value}.name"),
             $key === SettingKey::ChainHome => $this->voice->names->bike((int) $value),
-            is_float($value) => $q->number($value, 1),
+            str_starts_with($key->value, 'factor.') => $q->number((float) $value, 1),
             default => (string) $value,
         };
     }

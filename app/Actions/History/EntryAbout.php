@@ -13,11 +13,13 @@ final class EntryAbout
     /** @return array<string, mixed> */
     public static function of(Entry $row): array
     {
+        $columns = $row->getAttributes();
+
         return array_filter([
             'type' => EntryType::of($row)->value,
-            'bike' => $row->getAttribute('bike_id'),
-            'chain' => $row->getAttribute('component_id'),
-            'km' => $row->getAttribute('km'),
+            'bike' => $columns['bike_id'] ?? null,
+            'chain' => $columns['component_id'] ?? null,
+            'km' => $columns['km'] ?? null,
             'at' => $row->at,
             'day' => $row->precision->value,
         ], fn(mixed $value) => $value !== null);

@@ -69,6 +69,7 @@ final readonly class UndoActions
         } finally {
             DB::rollBack();
             $by->workshop->refresh();
+            $target->refresh();
         }
     }
 

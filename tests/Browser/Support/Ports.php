@@ -20,10 +20,9 @@ final class Ports
     public static function await(int $port): void
     {
         for ($try = 0; $try < 200; $try++) {
-            $socket = @fsockopen('127.0.0.1', $port, $code, $message, 0.2);
-            if ($socket !== false) {
-                fclose($socket);
-
+            $curl = curl_init("http://127.0.0.1:{$port}");
+            curl_setopt_array($curl, [CURLOPT_CONNECT_ONLY => true, CURLOPT_CONNECTTIMEOUT_MS => 500]);
+            if (curl_exec($curl) !== false) {
                 return;
             }
             usleep(50_000);

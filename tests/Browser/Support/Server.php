@@ -10,6 +10,9 @@ use Symfony\Component\Process\Process;
 /** Dripel served for a browser, on a database of its own, with its clock at an instant. */
 final class Server
 {
+    /** @var array<string, string> paths by the end of the demo */
+    private static array $templates = [];
+
     private function __construct(private readonly Process $process, public readonly string $url, private readonly string $folder) {}
 
     /** @param bool $demo with the demo workshop, ending at $now */
@@ -18,7 +21,6 @@ final class Server
         $root = dirname(__DIR__, 3);
         $folder = sys_get_temp_dir().'/dripel-browser-'.bin2hex(random_bytes(5));
         mkdir($folder);
-        touch("{$folder}/test.sqlite");
         $port = Ports::free();
         $env = [
             'APP_ENV' => 'production',
@@ -31,10 +33,12 @@ final class Server
             'DRIPEL_DEMO' => $demo ? 'true' : 'false',
             'DRIPEL_CLOCK_START' => $now,
             'DRIPEL_CLOCK_SINCE' => (string) microtime(true),
+            'SESSION_DRIVER' => 'database',
+            'CACHE_STORE' => 'database',
+            'QUEUE_CONNECTION' => 'database',
             'LOG_CHANNEL' => 'stderr',
         ];
-        self::artisan($root, $env, 'migrate', '--force');
-        $demo && self::artisan($root, $env, 'dripel:demo', "--today={$now}");
+        self::prepare($root, $env, $demo ? $now : null);
         $php = [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', "127.0.0.1:{$port}", '-t', 'public', 'server.php'];
         $process = new Process($php, $root, $env + ['PHP_CLI_SERVER_WORKERS' => '3'], null, null);
         $process->start();
@@ -49,6 +53,24 @@ final class Server
         $this->process->stop(1);
         array_map(unlink(...), glob("{$this->folder}/*") ?: []);
         rmdir($this->folder);
+    }
+
+    /**
+     * The demo is written once for all tests of one run that want the same, and copied.
+     *
+     * @param array<string, string> $env
+     */
+    private static function prepare(string $root, array $env, ?string $demoEnds): void
+    {
+        self::$templates[$demoEnds ?? ''] ??= (function () use ($root, $env, $demoEnds): string {
+            $template = tempnam(sys_get_temp_dir(), 'dripel-template');
+            $env['DB_DATABASE'] = $template;
+            self::artisan($root, $env, 'migrate', '--force');
+            $demoEnds === null || self::artisan($root, $env, 'dripel:demo', "--today={$demoEnds}");
+
+            return $template;
+        })();
+        copy(self::$templates[$demoEnds ?? ''], $env['DB_DATABASE']);
     }
 
     /** @param array<string, string> $env */

@@ -70,7 +70,7 @@ it('knows local days, also the short and the long one', function (): void {
 });
 
 it('learns the usual rides of the last eight weeks', function (): void {
-    $book = oneBike([...weekends(8), ['2026-11-18 18:00', 10.0]], '2026-11-24 20:00');
+    $book = oneBike([...weekends(9), ['2026-11-18 18:00', 10.0]], '2026-11-24 20:00');
     $habit = RidingHabit::of($book->ridesOf(1), $book->settings, clockAt('2026-11-25 12:00'), zone());
     expect($habit->usualKm)->toBe([6 => 50.0, 7 => 80.0])->and($habit->weeklyKm)->toEqualWithDelta((8 * 130 + 10) / 8, 1e-9);
     $few = RidingHabit::of(oneBike(weekends(3), '2026-11-24 20:00')->ridesOf(1), $book->settings, clockAt('2026-11-25 12:00'), zone());

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser\Pages;
+
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy as By;
+use Facebook\WebDriver\WebDriverExpectedCondition as Until;
+use Facebook\WebDriver\WebDriverKeys as Keys;
+
+/** What a person sees and does on any page. Parts are found by their data-test name. */
+class Page
+{
+    final public function __construct(public readonly RemoteWebDriver $driver, protected readonly string $url) {}
+
+    public static function open(RemoteWebDriver $driver, string $url, string $path = '/'): static
+    {
+        $driver->get($url.$path);
+
+        return new static($driver, $url);
+    }
+
+    public function click(string $part): static
+    {
+        $this->driver->wait(10, 50)->until(Until::elementToBeClickable($this->by($part)))->click();
+
+        return $this;
+    }
+
+    public function fill(string $field, string $value): static
+    {
+        $input = $this->driver->wait(10, 50)->until(Until::elementToBeClickable(By::cssSelector("input[name=\"{$field}\"]")));
+        $input->sendKeys([Keys::CONTROL, 'a', Keys::NULL, Keys::DELETE]);
+        $input->sendKeys($value);
+
+        return $this;
+    }
+
+    public function press(string $key): static
+    {
+        $this->driver->getKeyboard()->sendKeys($key);
+
+        return $this;
+    }
+
+    /** Sends the open form and waits until its dialog has gone. */
+    public function submit(string $form): static
+    {
+        $this->driver->findElement(By::cssSelector("[data-test=\"{$form}\"] [data-test=\"submit\"]"))->click();
+        $this->driver->wait(10, 50)->until(Until::invisibilityOfElementLocated($this->by($form)));
+
+        return $this;
+    }
+
+    public function part(string $part): RemoteWebElement
+    {
+        return $this->driver->wait(10, 50)->until(Until::presenceOfElementLocated($this->by($part)));
+    }
+
+    public function text(string $part): string
+    {
+        return str_replace("\u{a0}", ' ', $this->part($part)->getText());
+    }
+
+    public function awaitText(string $part, string $text): static
+    {
+        $this->driver->wait(10, 50)->until(
+            fn() => str_contains(str_replace("\u{a0}", ' ', implode("\n", array_map(fn($e) => $e->getText(), $this->driver->findElements($this->by($part))))), $text),
+            "{$part} never said {$text}",
+        );
+
+        return $this;
+    }
+
+    public function has(string $part): bool
+    {
+        return $this->driver->findElements($this->by($part)) !== [];
+    }
+
+    public function count(string $part): int
+    {
+        return count($this->driver->findElements($this->by($part)));
+    }
+
+    public function undo(): static
+    {
+        $key = $this->text('done');
+        $this->click('undo');
+        $this->driver->wait(10, 50)->until(fn() => $this->has('done') && $this->text('done') !== $key);
+
+        return $this;
+    }
+
+    /** @return list<string> what axe finds, nothing if all is well */
+    public function axe(): array
+    {
+        $this->driver->executeScript((string) file_get_contents(dirname(__DIR__, 3).'/node_modules/axe-core/axe.min.js'));
+
+        return $this->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1]
+            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then((result) =>
+                done(result.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.html.slice(0, 140) + ' [' + n.any.concat(n.all, n.none).map((c) => c.message).join('; ').slice(0, 160) + ']').join(' | ')}`)))
+            JS);
+    }
+
+    public function scrollsSideways(): bool
+    {
+        return (bool) $this->driver->executeScript('return document.documentElement.scrollWidth > document.documentElement.clientWidth');
+    }
+
+    protected function by(string $part): By
+    {
+        return By::cssSelector("[data-test=\"{$part}\"]");
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\Bikes\AddBike;
+use App\Actions\Chains\AddChain;
+use App\Actions\Workshop\OpenWorkshop;
+use App\Logbook\ActionContext;
+use App\Logbook\ReadBook;
+use App\Models\Action;
+use App\Models\Bike;
+use App\Models\Chain;
+use App\Models\Membership;
+use App\Models\Role;
+use App\Models\User;
+use App\Models\Workshop;
+use App\Support\AppClock;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Moment;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** A small workshop for tests: made, asked and signed in to through the app itself. Now is 25 November 2026, 12:00 UTC. */
+final class Bench
+{
+    public const NOW = 1795608000;
+
+    public User $owner;
+
+    public Workshop $workshop;
+
+    public function __construct(string $email = 'owner@test.example')
+    {
+        app(AppClock::class)->set(self::NOW);
+        $this->owner = User::query()->create(['name' => ucfirst(strtok($email, '@')), 'email' => $email, 'password' => 'long-enough-1'])->refresh();
+        $this->workshop = app(OpenWorkshop::class)($this->owner, 'Test shed', 'UTC');
+    }
+
+    public function by(?string $actionId = null): ActionContext
+    {
+        return new ActionContext($this->workshop, $this->owner, $actionId ?? (string) Str::uuid());
+    }
+
+    public function person(Role $role): User
+    {
+        $user = User::query()->create(['name' => $role->value, 'email' => "{$role->value}-{$this->workshop->id}@test.example", 'password' => 'long-enough-1', 'workshop_id' => $this->workshop->id])->refresh();
+        Membership::query()->create(['workshop_id' => $this->workshop->id, 'user_id' => $user->id, 'role' => $role]);
+
+        return $user;
+    }
+
+    public function bike(string $name = 'Heron', float $intervalKm = 300): Bike
+    {
+        $action = app(AddBike::class)($this->by(), ['bike.name' => $name, 'bike.kind' => 'road', 'bike.speeds' => 12, 'bike.interval_km' => $intervalKm, 'bike.interval_hours' => null, 'bike.limit_school' => 'strict']);
+
+        return Bike::query()->findOrFail($action->about['bike']);
+    }
+
+    /** @param int|null $dippedAgo hours ago; null: in its box */
+    public function chain(Bike $home, string $label, ?int $dippedAgo = 200, bool $fit = false): Chain
+    {
+        $action = app(AddChain::class)($this->by(), $home, $label, 12, 116, null, $dippedAgo === null ? null : self::ago($dippedAgo), $fit ? self::ago($dippedAgo ?? 200) : null);
+
+        return Chain::query()->findOrFail($action->about['chain']);
+    }
+
+    public static function ago(float $hours): Moment
+    {
+        return new Moment(self::NOW - (int) (3600 * $hours));
+    }
+
+    public function state(Chain $chain): ChainState
+    {
+        $this->workshop->refresh();
+        app()->forgetScopedInstances();
+
+        return app(ReadBook::class)($this->workshop)->chain($chain->id, app(AppClock::class)->unixS());
+    }
+
+    /** @return array<string, string> a local day and time so many hours ago, as forms send them */
+    public static function form(float $hoursAgo): array
+    {
+        return ['action_id' => (string) Str::uuid(), 'date' => gmdate('Y-m-d', self::ago($hoursAgo)->unixS), 'time' => gmdate('H:i', self::ago($hoursAgo)->unixS)];
+    }
+
+    public function lastAction(): Action
+    {
+        return Action::query()->where('workshop_id', $this->workshop->id)->orderByDesc('revision')->firstOrFail();
+    }
+
+    /** How many rows each table of the logbook has: what "nothing is half stored" is checked with. */
+    public static function rows(): string
+    {
+        return implode(' ', array_map(fn(string $table) => DB::table($table)->count(), ['actions', 'rides', 'fittings', 'dips', 'strips', 'topups', 'noises', 'readings', 'retirements', 'settings', 'tracks', 'bikes', 'components']));
+    }
+}
