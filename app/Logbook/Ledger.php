@@ -25,32 +25,40 @@ final readonly class Ledger
      */
     public function record(ActionContext $by, ActionKind $kind, Closure $write): Action
     {
-        return DB::transaction(function () use ($by, $kind, $write): Action {
-            $done = Action::query()->find($by->actionId);
-            if ($done !== null) {
-                return $done->workshop_id === $by->workshop->id && $done->kind === $kind ? $done : throw new ActionIdTaken;
-            }
-            Workshop::query()->whereKey($by->workshop->id)->increment('revision');
-            $by->workshop->refresh();
-            $action = Action::query()->create([
-                'id' => $by->actionId,
-                'workshop_id' => $by->workshop->id,
-                'user_id' => $by->user?->id,
-                'kind' => $kind,
-                'recorded_at' => $this->clock->unixS(),
-                'revision' => $by->workshop->revision,
-                'about' => [],
-                'effects' => [],
-            ]);
-            $draft = new Draft($by->workshop, $action->id, $by->workshop->revision);
-            $about = $write($draft);
-            $action->update(['about' => $about, 'effects' => $draft->effects()]);
-            if ($draft->canConflict()) {
-                $conflicts = $this->readBook->withoutRides($by->workshop)->conflicts();
-                $conflicts === [] || throw new LogbookConflict($conflicts);
-            }
+        try {
+            return DB::transaction(fn(): Action => $this->write($by, $kind, $write));
+        } finally {
+            $this->readBook->forget();
+        }
+    }
 
-            return $action;
-        });
+    /** @param Closure(Draft): array<string, mixed> $write */
+    private function write(ActionContext $by, ActionKind $kind, Closure $write): Action
+    {
+        $done = Action::query()->find($by->actionId);
+        if ($done !== null) {
+            return $done->workshop_id === $by->workshop->id && $done->kind === $kind ? $done : throw new ActionIdTaken;
+        }
+        Workshop::query()->whereKey($by->workshop->id)->increment('revision');
+        $by->workshop->refresh();
+        $action = Action::query()->create([
+            'id' => $by->actionId,
+            'workshop_id' => $by->workshop->id,
+            'user_id' => $by->user?->id,
+            'kind' => $kind,
+            'recorded_at' => $this->clock->unixS(),
+            'revision' => $by->workshop->revision,
+            'about' => [],
+            'effects' => [],
+        ]);
+        $draft = new Draft($by->workshop, $action->id, $by->workshop->revision);
+        $about = $write($draft);
+        $action->update(['about' => $about, 'effects' => $draft->effects()]);
+        if ($draft->canConflict()) {
+            $conflicts = $this->readBook->withoutRides($by->workshop)->conflicts();
+            $conflicts === [] || throw new LogbookConflict($conflicts);
+        }
+
+        return $action;
     }
 }

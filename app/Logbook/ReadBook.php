@@ -25,7 +25,7 @@ use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Wear\WearReading;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
-use stdClass;
+use PDO;
 
 /** Loads the entries in force of a workshop into the core's logbook. Plain rows: there may be tens of thousands. */
 final class ReadBook
@@ -33,9 +33,18 @@ final class ReadBook
     /** @var array<string, Book> */
     private array $read = [];
 
+    /** @var array<string, Settings> */
+    private array $settings = [];
+
     public function __invoke(Workshop $workshop): Book
     {
         return $this->read["{$workshop->id} {$workshop->revision}"] ??= $this->read($workshop, $this->rides($workshop));
+    }
+
+    /** After anything was written, or tried: a revision may mean another logbook now. */
+    public function forget(): void
+    {
+        [$this->read, $this->settings] = [[], []];
     }
 
     /** Enough to see contradictions, without the many rides. */
@@ -46,12 +55,15 @@ final class ReadBook
 
     public function settings(Workshop $workshop): Settings
     {
-        return new Settings(self::map(self::rows($workshop, 'settings'), fn(stdClass $row) => new DatedSetting(
-            SettingKey::from($row->key),
-            $row->bike_id ?? $row->component_id ?? 0,
-            new Moment($row->at, Precision::Minute, $row->id),
-            $row->value === null ? null : json_decode($row->value),
-        )));
+        return $this->settings["{$workshop->id} {$workshop->revision}"] ??= new Settings(array_map(
+            fn(array $row) => new DatedSetting(
+                SettingKey::from($row[4]),
+                $row[5] ?? $row[6] ?? 0,
+                new Moment($row[1], Precision::Minute, $row[0]),
+                $row[7] === null ? null : json_decode($row[7]),
+            ),
+            self::rows($workshop, 'settings', 'key', 'bike_id', 'component_id', 'value'),
+        ));
     }
 
     /** @param list<Ride> $rides */
@@ -61,15 +73,18 @@ final class ReadBook
             self::ids($workshop, DB::table('bikes')),
             self::ids($workshop, DB::table('components')->where('kind', Chain::KIND)),
             $this->settings($workshop),
-            self::map(self::rows($workshop, 'fittings'), fn(stdClass $row) => new Fitting($row->id, self::moment($row), $row->bike_id, $row->component_id)),
+            array_map(fn(array $row) => new Fitting($row[0], self::moment($row), $row[4], $row[5]), self::rows($workshop, 'fittings', 'bike_id', 'component_id')),
             $rides,
             [
-                ...self::map(self::rows($workshop, 'strips'), fn(stdClass $row) => new Strip($row->id, self::moment($row), $row->component_id)),
-                ...self::map(self::rows($workshop, 'dips'), fn(stdClass $row) => new Dip($row->id, self::moment($row), $row->component_id)),
-                ...self::map(self::rows($workshop, 'topups'), fn(stdClass $row) => new TopUp($row->id, self::moment($row), $row->component_id, (float) $row->km)),
-                ...self::map(self::rows($workshop, 'noises'), fn(stdClass $row) => new Noise($row->id, self::moment($row), $row->bike_id)),
-                ...self::map(self::rows($workshop, 'readings'), fn(stdClass $row) => new Reading($row->id, self::moment($row), $row->component_id, WearReading::input(Fields::fromJson($row->input)))),
-                ...self::map(self::rows($workshop, 'retirements'), fn(stdClass $row) => new Retirement($row->id, self::moment($row), $row->component_id)),
+                ...array_map(fn(array $row) => new Strip($row[0], self::moment($row), $row[4]), self::rows($workshop, 'strips', 'component_id')),
+                ...array_map(fn(array $row) => new Dip($row[0], self::moment($row), $row[4]), self::rows($workshop, 'dips', 'component_id')),
+                ...array_map(fn(array $row) => new TopUp($row[0], self::moment($row), $row[4], (float) $row[5]), self::rows($workshop, 'topups', 'component_id', 'km')),
+                ...array_map(fn(array $row) => new Noise($row[0], self::moment($row), $row[4]), self::rows($workshop, 'noises', 'bike_id')),
+                ...array_map(
+                    fn(array $row) => new Reading($row[0], self::moment($row), $row[4], fn() => WearReading::input(Fields::fromJson($row[5]))),
+                    self::rows($workshop, 'readings', 'component_id', 'input'),
+                ),
+                ...array_map(fn(array $row) => new Retirement($row[0], self::moment($row), $row[4]), self::rows($workshop, 'retirements', 'component_id')),
             ],
         );
     }
@@ -77,16 +92,9 @@ final class ReadBook
     /** @return list<Ride> */
     private function rides(Workshop $workshop): array
     {
-        return self::map(
-            self::rows($workshop, 'rides', ['id', 'at', 'precision', 'sequence', 'bike_id', 'km', 'hours', 'condition']),
-            fn(stdClass $row) => new Ride(
-                $row->id,
-                self::moment($row),
-                $row->bike_id,
-                (float) $row->km,
-                $row->hours === null ? null : (float) $row->hours,
-                Condition::from($row->condition),
-            ),
+        return array_map(
+            fn(array $row) => new Ride($row[0], self::moment($row), $row[4], (float) $row[5], $row[6] === null ? null : (float) $row[6], Condition::from($row[7])),
+            self::rows($workshop, 'rides', 'bike_id', 'km', 'hours', 'condition'),
         );
     }
 
@@ -96,31 +104,20 @@ final class ReadBook
         return array_values($query->where('workshop_id', $workshop->id)->whereNull('voided_by')->orderBy('id')->pluck('id')->all());
     }
 
-    /**
-     * @param list<string> $columns
-     *
-     * @return list<stdClass>
-     */
-    private static function rows(Workshop $workshop, string $table, array $columns = ['*']): array
+    /** @return list<array<int, mixed>> id, at, precision, sequence, then the columns asked for */
+    private static function rows(Workshop $workshop, string $table, string ...$columns): array
     {
-        return array_values(DB::table($table)->where('workshop_id', $workshop->id)->whereNull('voided_by')->orderBy('at')->orderBy('id')->get($columns)->all());
+        $query = DB::table($table)->select('id', 'at', 'precision', 'sequence', ...$columns)
+            ->where('workshop_id', $workshop->id)->whereNull('voided_by')->orderBy('at')->orderBy('id');
+        $statement = DB::connection()->getPdo()->prepare($query->toSql());
+        $statement->execute($query->getBindings());
+
+        return array_values($statement->fetchAll(PDO::FETCH_NUM));
     }
 
-    /**
-     * @template T
-     *
-     * @param list<stdClass> $rows
-     * @param callable(stdClass): T $make
-     *
-     * @return list<T>
-     */
-    private static function map(array $rows, callable $make): array
+    /** @param array<int, mixed> $row */
+    private static function moment(array $row): Moment
     {
-        return array_map($make, $rows);
-    }
-
-    private static function moment(stdClass $row): Moment
-    {
-        return new Moment($row->at, $row->precision === 'day' ? Precision::Day : Precision::Minute, $row->sequence);
+        return new Moment($row[1], $row[2] === 'day' ? Precision::Day : Precision::Minute, $row[3]);
     }
 }

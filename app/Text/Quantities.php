@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Text;
 
-use DateTimeImmutable;
 use DateTimeZone;
 use IntlDateFormatter;
 use NumberFormatter;
@@ -14,6 +13,9 @@ final class Quantities
 {
     /** @var array<int, NumberFormatter> */
     private array $formatters = [];
+
+    /** @var array<string, IntlDateFormatter> */
+    private array $dateFormatters = [];
 
     public function __construct(
         public readonly Units $units,
@@ -76,8 +78,10 @@ final class Quantities
 
     public function date(int $unixS, string $pattern): string
     {
-        return (string) (new IntlDateFormatter($this->language, IntlDateFormatter::NONE, IntlDateFormatter::NONE, $this->zone, null, $pattern))
-            ->format(new DateTimeImmutable("@{$unixS}"));
+        $formatter = $this->dateFormatters[$pattern]
+            ??= new IntlDateFormatter($this->language, IntlDateFormatter::NONE, IntlDateFormatter::NONE, $this->zone, null, $pattern);
+
+        return (string) $formatter->format($unixS);
     }
 
     private function formatter(int $decimals): NumberFormatter

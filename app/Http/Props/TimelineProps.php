@@ -50,7 +50,7 @@ final readonly class TimelineProps
             $entry instanceof Ride => ['rides', $this->voice->say('chain.timeline.ride', ['km' => $q->distance($entry->km, 1), 'condition' => $this->voice->say("chain.condition.{$entry->condition->value}")])],
             $entry instanceof TopUp => ['topups', $this->voice->say('chain.timeline.topup', ['km' => $q->distance($entry->km)])],
             $entry instanceof Reading => ['readings', $this->voice->say('chain.timeline.reading', [
-                'wear' => (new ChainWords($this->voice))->elongation((new WearReading)($entry->input)),
+                'wear' => (new ChainWords($this->voice))->elongation((new WearReading)($entry->input())),
                 'km' => $q->distance($history->kmBefore($entry)),
             ])],
             $entry instanceof Retirement => ['retirements', $this->voice->say('chain.timeline.retirement', ['km' => $q->distance($chain->km)])],

@@ -120,7 +120,7 @@ final readonly class ChainFigures
         }
 
         return new Why('wear', $wear->atLeastPct(), '%', [
-            ...$this->readingLines($reading->input),
+            ...$this->readingLines($reading->input()),
             new WhyLine('measured_at', $this->chain->readingKm, 'km', Origin::Logbook, ['at' => $reading->moment->unixS]),
             new WhyLine('limit', $this->chain->terms->limitPct, '%', Origin::Setting),
         ]);

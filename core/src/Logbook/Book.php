@@ -15,6 +15,9 @@ final class Book
     /** @var array<int, ChainHistory>|null by chain */
     private ?array $histories = null;
 
+    /** @var list<Ride> found while distributing */
+    private array $ridesWithoutChain = [];
+
     /** @var list<Ride> in order */
     public readonly array $rides;
 
@@ -72,7 +75,9 @@ final class Book
     /** @return list<Ride> that no chain was on the bike for */
     public function ridesWithoutChain(): array
     {
-        return array_values(array_filter($this->rides, fn(Ride $ride) => $this->chainOfRide($ride) === null));
+        $this->histories ??= $this->distribute();
+
+        return $this->ridesWithoutChain;
     }
 
     /** The bike whose rail a chain hangs on, or whose frame it is on. */
@@ -127,6 +132,8 @@ final class Book
                 }
                 if ($span !== null) {
                     $rides[$span->chainId][] = $ride;
+                } else {
+                    $this->ridesWithoutChain[] = $ride;
                 }
             }
         }
@@ -138,6 +145,7 @@ final class Book
                 $events[$chainId][] = $event;
             }
         }
+        $this->ridesWithoutChain = self::sorted($this->ridesWithoutChain);
         $histories = [];
         foreach ([...array_keys($rides), ...array_keys($events)] as $chainId) {
             $histories[$chainId] ??= new ChainHistory($chainId, self::sorted($rides[$chainId] ?? []), $events[$chainId] ?? []);
@@ -156,13 +164,40 @@ final class Book
     private static function sorted(array $entries): array
     {
         // Rows mostly arrive in order; finding that out is far cheaper than sorting them again.
-        for ($i = 1, $n = count($entries); $i < $n; $i++) {
-            if (Entry::compare($entries[$i - 1], $entries[$i]) > 0) {
-                usort($entries, Entry::compare(...));
-                break;
+        $before = null;
+        foreach ($entries as $entry) {
+            if ($before !== null && $before->moment->unixS >= $entry->moment->unixS
+                && ($before->moment->unixS > $entry->moment->unixS || Entry::compare($before, $entry) > 0)) {
+                return self::sort($entries);
             }
+            $before = $entry;
         }
 
         return $entries;
+    }
+
+    /**
+     * By instant first, which needs no comparisons; then within each instant.
+     *
+     * @template T of Entry
+     *
+     * @param list<T> $entries
+     *
+     * @return list<T>
+     */
+    private static function sort(array $entries): array
+    {
+        $byInstant = [];
+        foreach ($entries as $entry) {
+            $byInstant[$entry->moment->unixS][] = $entry;
+        }
+        ksort($byInstant);
+        $sorted = [];
+        foreach ($byInstant as $atOnce) {
+            count($atOnce) > 1 && usort($atOnce, Entry::compare(...));
+            array_push($sorted, ...$atOnce);
+        }
+
+        return $sorted;
     }
 }

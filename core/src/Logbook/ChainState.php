@@ -80,7 +80,7 @@ final readonly class ChainState
             $life = $life->silencedByNoise();
         }
         $reading = $history->last(Reading::class);
-        $wear = $reading === null ? null : (new WearReading)($reading->input);
+        $wear = $reading === null ? null : (new WearReading)($reading->input());
         [$km, $hours, $hoursComplete] = self::distance($history->rides);
 
         return new self(

@@ -15,13 +15,14 @@ final class Server
 
     private function __construct(private readonly Process $process, public readonly string $url, private readonly string $folder) {}
 
-    /** @param bool $demo with the demo workshop, ending at $now */
-    public static function start(string $now, bool $demo = true): self
+    /** @param bool $demo with the demo workshop, ending at $now; $demoMode: the door to it, whoever fills the workshop */
+    public static function start(string $now, bool $demo = true, bool $demoMode = false): self
     {
         $root = dirname(__DIR__, 3);
         $folder = sys_get_temp_dir().'/dripel-browser-'.bin2hex(random_bytes(5));
         mkdir($folder);
         $port = Ports::free();
+        /** @var array<string, string> $env */
         $env = [
             'APP_ENV' => 'production',
             'APP_DEBUG' => 'false',
@@ -30,7 +31,7 @@ final class Server
             'APP_CONFIG_CACHE' => "{$folder}/config.php",
             'APP_ROUTES_CACHE' => "{$folder}/routes.php",
             'DB_DATABASE' => "{$folder}/test.sqlite",
-            'DRIPEL_DEMO' => $demo ? 'true' : 'false',
+            'DRIPEL_DEMO' => $demo || $demoMode ? 'true' : 'false',
             'DRIPEL_CLOCK_START' => $now,
             'DRIPEL_CLOCK_SINCE' => (string) microtime(true),
             'SESSION_DRIVER' => 'database',
@@ -39,7 +40,10 @@ final class Server
             'LOG_CHANNEL' => 'stderr',
         ];
         self::prepare($root, $env, $demo ? $now : null);
-        $php = [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', "127.0.0.1:{$port}", '-t', 'public', 'server.php'];
+        self::artisan($root, $env, 'config:cache');
+        self::artisan($root, $env, 'route:cache');
+        // A session of its own, so that the workers can be stopped with their master.
+        $php = ['setsid', PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', "127.0.0.1:{$port}", '-t', 'public', 'server.php'];
         $process = new Process($php, $root, $env + ['PHP_CLI_SERVER_WORKERS' => '3'], null, null);
         $process->start();
         $server = new self($process, "http://127.0.0.1:{$port}", $folder);
@@ -48,8 +52,14 @@ final class Server
         return $server;
     }
 
+    public function database(): string
+    {
+        return "{$this->folder}/test.sqlite";
+    }
+
     public function stop(): void
     {
+        posix_kill(-(int) $this->process->getPid(), SIGTERM);
         $this->process->stop(1);
         array_map(unlink(...), glob("{$this->folder}/*") ?: []);
         rmdir($this->folder);

@@ -8,7 +8,7 @@ defineProps<{ errors: { date?: string; time?: string }; timeHint?: string; timeL
 </script>
 
 <template>
-    <div class="two">
+    <div class="two day">
         <v-text-field v-model="date" type="date" :label="t('moment.date')" :error-messages="errors.date" name="date" />
         <v-text-field
             v-model="time"
@@ -21,3 +21,9 @@ defineProps<{ errors: { date?: string; time?: string }; timeHint?: string; timeL
         />
     </div>
 </template>
+
+<style scoped>
+.day {
+    grid-template-columns: 1.3fr 1fr;
+}
+</style>

@@ -58,7 +58,7 @@ const signOut = () => router.post('/sign-out')
             </nav>
             <span class="grow" />
             <span class="where desk">{{ here.workshop }}</span>
-            <v-menu>
+            <v-menu attach>
                 <template #activator="{ props: menu }">
                     <v-btn
                         v-bind="menu"
@@ -178,6 +178,7 @@ main {
 }
 @media (max-width: 700px) {
     .top {
+        position: static;
         padding: 0 4px 0 12px;
     }
     .mark {

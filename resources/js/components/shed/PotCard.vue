@@ -57,7 +57,7 @@ const add = (id: number | null) => id !== null && (list.value = [...list.value, 
             <v-btn v-if="listed.length" variant="flat" color="primary" data-test="dip-these" @click="emit('dip')">{{
                 t('shed.dip_these')
             }}</v-btn>
-            <v-menu v-if="others.length">
+            <v-menu v-if="others.length" attach>
                 <template #activator="{ props: menu }"
                     ><v-btn v-bind="menu" data-test="pot-add">{{ t('shed.pot_add') }}</v-btn></template
                 >
