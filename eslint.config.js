@@ -3,10 +3,10 @@ import vue from 'eslint-plugin-vue'
 import typescript from 'typescript-eslint'
 
 export default typescript.config(
-    { ignores: ['public/build/**', 'vendor/**', 'node_modules/**', 'storage/**'] },
-    ...typescript.configs.strict,
-    ...vue.configs['flat/recommended'],
-    { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: typescript.parser } } },
-    { rules: { 'vue/multi-word-component-names': 'off' } },
-    prettier,
+  { ignores: ['public/build/**', 'vendor/**', 'node_modules/**', 'storage/**'] },
+  ...typescript.configs.strict,
+  ...vue.configs['flat/recommended'],
+  { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: typescript.parser } } },
+  { rules: { 'vue/multi-word-component-names': 'off' } },
+  prettier,
 )

@@ -12,6 +12,7 @@ final readonly class Visitor
 {
     private CurlHandle $curl;
 
+    /** @param non-empty-string $url */
     public function __construct(private string $url)
     {
         $this->curl = curl_init() ?: throw new RuntimeException('curl');

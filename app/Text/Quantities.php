@@ -29,7 +29,7 @@ final class Quantities
         // No "-0".
         $rounded = round($value, $decimals) + 0.0;
 
-        return (string) $formatter->format($rounded);
+        return str_replace('-', '−', (string) $formatter->format($rounded));
     }
 
     public function distance(float $km, int $decimals = 0): string

@@ -7,18 +7,18 @@ import { startTheme } from './composables/useDayNight'
 import { makeVuetify } from './theme/vuetify'
 
 void createInertiaApp({
-    title: (title) => (title ? `${title} · Dripel` : 'Dripel'),
-    progress: { color: '#c97a12', showSpinner: false },
-    resolve: async (name) => {
-        const pages = import.meta.glob<DefineComponent>('./Pages/**/*.vue', { import: 'default' })
-        const load = pages[`./Pages/${name}.vue`]
-        if (!load) throw new Error(`There is no page ${name}`)
-        return load()
-    },
-    setup({ el, App, props, plugin }) {
-        createApp({ render: () => h(App, props) })
-            .use(plugin)
-            .use(makeVuetify(startTheme()))
-            .mount(el)
-    },
+  title: (title) => (title ? `${title} · Dripel` : 'Dripel'),
+  progress: { color: '#c97a12', showSpinner: false },
+  resolve: async (name) => {
+    const pages = import.meta.glob<DefineComponent>('./Pages/**/*.vue', { import: 'default' })
+    const load = pages[`./Pages/${name}.vue`]
+    if (!load) throw new Error(`There is no page ${name}`)
+    return load()
+  },
+  setup({ el, App, props, plugin }) {
+    createApp({ render: () => h(App, props) })
+      .use(plugin)
+      .use(makeVuetify(startTheme()))
+      .mount(el)
+  },
 })

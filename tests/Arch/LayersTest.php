@@ -9,24 +9,66 @@ arch('the core knows no framework')
     ->not->toUse(['Illuminate', 'Carbon', 'Inertia', 'App', 'Symfony', 'Psr']);
 
 arch('the core asks neither clock nor dice nor disk nor the world')
-    ->expect(['time', 'microtime', 'date', 'now', 'hrtime', 'rand', 'mt_rand', 'random_int', 'fopen', 'file_get_contents', 'file_put_contents', 'getenv', 'env', 'config', 'app', 'curl_exec', 'exec', 'session', 'request', 'echo', 'var_dump', 'dd', 'dump'])
+    ->expect([
+        'time',
+        'microtime',
+        'date',
+        'now',
+        'hrtime',
+        'rand',
+        'mt_rand',
+        'random_int',
+        'fopen',
+        'file_get_contents',
+        'file_put_contents',
+        'getenv',
+        'env',
+        'config',
+        'app',
+        'curl_exec',
+        'exec',
+        'session',
+        'request',
+        'echo',
+        'var_dump',
+        'dd',
+        'dump',
+    ])
     ->not->toBeUsedIn('Dripel\Core');
 
 it('never asks for "now" by the back door, nor for globals, in the core', function (): void {
-    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/core/src', FilesystemIterator::SKIP_DOTS)) as $file) {
+    foreach (
+        new RecursiveIteratorIterator(
+            new RecursiveDirectoryIterator(
+                dirname(__DIR__, 2).'/core/src',
+                FilesystemIterator::SKIP_DOTS,
+            ),
+        ) as $file
+    ) {
         $code = php_strip_whitespace((string) $file);
-        expect($code)->not->toMatch('/new \\\\?Date(Time|TimeImmutable)\(\s*\)|\$_(GET|POST|SERVER|ENV|SESSION)|\$GLOBALS|\bglobal\s|\bstatic\s+\$/', (string) $file);
+        expect($code)->not->toMatch(
+            '/new \\\\?Date(Time|TimeImmutable)\(\s*\)|\$_(GET|POST|SERVER|ENV|SESSION)|\$GLOBALS|\bglobal\s|\bstatic\s+\$/',
+            (string) $file,
+        );
     }
 });
 
 arch('every value and model of the core is final or an enum or a contract')
-    ->expect('Dripel\Core')->classes()->toBeFinal()->ignoring('Dripel\Core\Logbook\Entry');
+    ->expect('Dripel\Core')
+    ->classes()
+    ->toBeFinal()
+    ->ignoring('Dripel\Core\Logbook\Entry');
 
 it('lists every model of the core, each in its topic', function (): void {
     $found = [];
     foreach (glob(dirname(__DIR__, 2).'/core/src/*/*.php') ?: [] as $path) {
         $class = 'Dripel\Core\\'.basename(dirname($path)).'\\'.basename($path, '.php');
-        if (array_intersect((array) class_implements($class), [Dripel\Core\Model::class, Dripel\Core\FileModel::class])) {
+        if (
+            array_intersect((array) class_implements($class), [
+                Dripel\Core\Model::class,
+                Dripel\Core\FileModel::class,
+            ])
+        ) {
             $found[] = $class;
         }
     }
@@ -41,12 +83,24 @@ arch('actions know no request and no page')
     ->not->toUse(['Illuminate\Http', 'Inertia', 'App\Http']);
 
 it('keeps queries out of controllers', function (): void {
-    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/app/Http/Controllers', FilesystemIterator::SKIP_DOTS)) as $file) {
-        expect((string) file_get_contents((string) $file))->not->toMatch('/\bDB::|::query\(|->(where\w*|get|first\w*|pluck|findOrFail|orderBy\w*)\(/', (string) $file);
+    foreach (
+        new RecursiveIteratorIterator(
+            new RecursiveDirectoryIterator(
+                dirname(__DIR__, 2).'/app/Http/Controllers',
+                FilesystemIterator::SKIP_DOTS,
+            ),
+        ) as $file
+    ) {
+        expect((string) file_get_contents((string) $file))->not->toMatch(
+            '/\bDB::|::query\(|->(where\w*|get|first\w*|pluck|findOrFail|orderBy\w*)\(/',
+            (string) $file,
+        );
     }
 });
 
-arch('everything is strict')->expect(['App', 'Dripel\Core'])->toUseStrictTypes();
+arch('everything is strict')
+    ->expect(['App', 'Dripel\Core'])
+    ->toUseStrictTypes();
 
 arch('nothing but the one clock tells the time')
     ->expect(['time', 'now', 'today', 'date', 'microtime'])

@@ -22,30 +22,65 @@ afterEach(function (): void {
 });
 
 it('rides, counts, swaps, dips, and takes the swap back', function (): void {
-    expect($this->shed->left('Heron'))->toBe(140)->and($this->shed->fitted('Heron'))->toBe('A')->and($this->shed->drawnCoat('Heron'))->toEqualWithDelta(140 / 300, 1e-3);
+    expect($this->shed->left('Heron'))
+        ->toBe(140)
+        ->and($this->shed->fitted('Heron'))
+        ->toBe('A')
+        ->and($this->shed->drawnCoat('Heron'))
+        ->toEqualWithDelta(140 / 300, 1e-3);
     $this->shed->ride('Heron', '62', 'dry')->awaitText('done', 'Logged 62 km on Heron');
-    expect($this->shed->left('Heron'))->toBe(78)->and($this->shed->drawnCoat('Heron'))->toEqualWithDelta(78 / 300, 1e-3);
+    expect($this->shed->left('Heron'))
+        ->toBe(78)
+        ->and($this->shed->drawnCoat('Heron'))
+        ->toEqualWithDelta(78 / 300, 1e-3);
 
     $this->shed->swap('Heron', 'C');
-    expect($this->shed->left('Heron'))->toBe(300)->and($this->shed->text('hanging-Heron A'))->toContain('78 km left');
+    expect($this->shed->left('Heron'))
+        ->toBe(300)
+        ->and($this->shed->text('hanging-Heron A'))
+        ->toContain('78 km left');
 
     $this->shed->dipThePot();
     foreach (['Heron B', 'Heron D', 'Badger B', 'Badger C'] as $chain) {
-        expect($this->shed->text("hanging-{$chain}"))->toContain('waxed')
-            ->and((float) $this->shed->part("hanging-{$chain}")->findElement(By::cssSelector('[data-coat]'))->getAttribute('data-coat'))->toBe(1.0);
+        expect($this->shed->text("hanging-{$chain}"))
+            ->toContain('waxed')
+            ->and(
+                (float) $this->shed
+                    ->part("hanging-{$chain}")
+                    ->findElement(By::cssSelector('[data-coat]'))
+                    ->getAttribute('data-coat'),
+            )
+            ->toBe(1.0);
     }
-    expect($this->shed->has('next-spent_waiting'))->toBeFalse()->and($this->shed->has('next-bare'))->toBeFalse()->and($this->shed->has('next-none_waxed'))->toBeFalse();
+    expect($this->shed->has('next-spent_waiting'))
+        ->toBeFalse()
+        ->and($this->shed->has('next-bare'))
+        ->toBeFalse()
+        ->and($this->shed->has('next-none_waxed'))
+        ->toBeFalse();
 
     // Undo the swap from the history: the dip after it stays, and the 62 km are where they belong.
     $this->shed->click('nav-history')->awaitText('action', 'Swapped Heron from A to C');
     $this->chromium->driver->findElements(By::cssSelector('[data-test="undo-action"]'))[1]->click();
     $this->shed->click('confirm-undo')->awaitText('done', 'Taken back');
-    expect($this->shed->fitted('Heron'))->toBe('A')->and($this->shed->left('Heron'))->toBe(78)->and($this->shed->text('hanging-Heron C'))->toContain('waxed');
+    expect($this->shed->fitted('Heron'))
+        ->toBe('A')
+        ->and($this->shed->left('Heron'))
+        ->toBe(78)
+        ->and($this->shed->text('hanging-Heron C'))
+        ->toContain('waxed');
 
     // "Why 78?" adds up on the screen.
     $this->shed->click('left-Heron')->part('why');
-    $numbers = array_map(fn($line) => (float) $line->getAttribute('data-number'), $this->chromium->driver->findElements(By::cssSelector('[data-test="why-line"]')));
-    expect(array_sum($numbers))->toEqualWithDelta(78.0, 1e-6)->and($this->shed->text('why'))->toContain('62.0 km dry × 1.0')->toContain('house rule');
+    $numbers = array_map(
+        fn($line) => (float) $line->getAttribute('data-number'),
+        $this->chromium->driver->findElements(By::cssSelector('[data-test="why-line"]')),
+    );
+    expect(array_sum($numbers))
+        ->toEqualWithDelta(78.0, 1e-6)
+        ->and($this->shed->text('why'))
+        ->toContain('62.0 km dry × 1.0')
+        ->toContain('house rule');
 });
 
 it('swaps and fills the pot by dragging, and by keys', function (): void {
@@ -68,17 +103,31 @@ it('swaps and fills the pot by dragging, and by keys', function (): void {
 });
 
 it('draws a reading of the drop-in gauge as its interval, never as a point', function (): void {
-    $this->shed->click('measure-Heron')->click('kind-drop_in')->click('seat-0.5-part')->submit('measure-form')->awaitText('done', 'Measured Heron A: 0.40 to 0.5 %');
+    $this->shed
+        ->click('measure-Heron')
+        ->click('kind-drop_in')
+        ->click('seat-0.5-part')
+        ->submit('measure-form')
+        ->awaitText('done', 'Measured Heron A: 0.40 to 0.5 %');
     $rule = $this->shed->part('rail-Heron')->findElement(By::cssSelector('[data-test="wear"]'));
-    expect([$rule->getAttribute('data-lower'), $rule->getAttribute('data-upper'), $rule->getAttribute('data-value')])->toBe(['0.4', '0.5', ''])
-        ->and($rule->findElements(By::cssSelector('[data-test="wear-pointer"]')))->toBe([])
-        ->and($rule->findElements(By::cssSelector('[data-test="wear-stretch"]')))->toHaveCount(1);
+    expect([
+        $rule->getAttribute('data-lower'),
+        $rule->getAttribute('data-upper'),
+        $rule->getAttribute('data-value'),
+    ])
+        ->toBe(['0.4', '0.5', ''])
+        ->and($rule->findElements(By::cssSelector('[data-test="wear-pointer"]')))
+        ->toBe([])
+        ->and($rule->findElements(By::cssSelector('[data-test="wear-stretch"]')))
+        ->toHaveCount(1);
 });
 
 it('creates nothing twice by two tabs, double clicks or a reload', function (): void {
     $driver = $this->chromium->driver;
     $this->shed->click('ride-Heron')->fill('distance', '10');
-    $driver->executeScript('const b = document.querySelector(\'[data-test="ride-form"] [data-test="submit"]\'); b.click(); b.click(); b.form.requestSubmit()');
+    $driver->executeScript(
+        'const b = document.querySelector(\'[data-test="ride-form"] [data-test="submit"]\'); b.click(); b.click(); b.form.requestSubmit()',
+    );
     $this->shed->awaitText('done', 'Logged 10 km');
     expect($this->shed->left('Heron'))->toBe(130);
     $driver->navigate()->refresh();
@@ -90,7 +139,11 @@ it('creates nothing twice by two tabs, double clicks or a reload', function (): 
     $road->click('edit-ride')->fill('distance', '11');
     $driver->switchTo()->newWindow();
     $second = Page::open($driver, $this->server->url, '/road');
-    $second->click('edit-ride')->fill('distance', '12')->submit('ride-form')->awaitText('ride', '12.0 km');
+    $second
+        ->click('edit-ride')
+        ->fill('distance', '12')
+        ->submit('ride-form')
+        ->awaitText('ride', '12.0 km');
     $driver->close();
     $driver->switchTo()->window($first);
     $driver->findElement(By::cssSelector('[data-test="ride-form"] [data-test="submit"]'))->click();
@@ -101,11 +154,24 @@ it('creates nothing twice by two tabs, double clicks or a reload', function (): 
 
 it('takes a GPX file by hand, shows where it goes, and keeps it', function (): void {
     $file = sys_get_temp_dir().'/evening.gpx';
-    $points = implode('', array_map(fn(int $i) => sprintf('<trkpt lat="%.4f" lon="5"><time>2026-11-24T18:%02d:00Z</time></trkpt>', 52 + $i * 0.005, $i), range(0, 40)));
+    $points = implode(
+        '',
+        array_map(
+            fn(int $i) => sprintf(
+                '<trkpt lat="%.4f" lon="5"><time>2026-11-24T18:%02d:00Z</time></trkpt>',
+                52 + $i * 0.005,
+                $i,
+            ),
+            range(0, 40),
+        ),
+    );
     file_put_contents($file, "<gpx version=\"1.1\"><trk><trkseg>{$points}</trkseg></trk></gpx>");
     $road = Page::open($this->chromium->driver, $this->server->url, '/road');
     $road->part('track-file')->sendKeys($file);
-    expect($road->text('track-km'))->toContain('22.3 km')->and($road->text('outcome'))->toContain('Heron A and leaves 117 km');
+    expect($road->text('track-km'))
+        ->toContain('22.3 km')
+        ->and($road->text('outcome'))
+        ->toContain('Heron A and leaves 117 km');
     $road->click('condition-damp')->awaitText('outcome', 'leaves 106 km');
     $road->click('keep-track')->awaitText('done', 'Logged 22.3 km on Heron');
     file_put_contents($file, '<gpx><trk><trkseg><trkpt lat="5');

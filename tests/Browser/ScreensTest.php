@@ -21,50 +21,104 @@ afterEach(function (): void {
     $this->server->stop();
 });
 
-it('has no screen, dialog or menu in which axe finds anything, by day and by night, desk and phone', function (string $scheme, int $width): void {
-    $this->chromium->prefer($scheme);
-    $this->chromium->size($width, 800);
-    $clean = function (Page $page, string $what): void {
-        usleep(350_000);
-        expect($page->axe())->toBe([], $what)->and($page->scrollsSideways())->toBeFalse($what);
-    };
-    $shed = ShedPage::open($this->driver, $this->server->url, '/sign-in');
-    $shed->part('demo');
-    $clean($shed, 'sign-in');
-    $shed->enterDemo();
-    $clean($shed, 'shed');
-    foreach (['swap-Heron', 'ride-Heron', 'topup-Heron', 'measure-Heron', 'loud-Heron', 'dip-these', 'act-no_chain', 'act-worn'] as $opens) {
-        $shed->click($opens);
-        $clean($shed, $opens);
-        $shed->press(Keys::ESCAPE);
-        $this->driver->wait(5, 50)->until(fn() => $this->driver->findElements(By::cssSelector('.v-overlay--active')) === []);
-    }
-    foreach (['more', 'pot-add'] as $menu) {
-        $shed->click($menu);
-        $clean($shed, $menu);
-        $shed->press(Keys::ESCAPE);
-        $this->driver->wait(5, 50)->until(fn() => $this->driver->findElements(By::cssSelector('.v-overlay--active')) === []);
-    }
-    $shed->press('?');
-    $clean($shed, 'keys');
-    foreach (['/road', '/chains/1', '/chains/1?why=left', '/chains/4', '/chains/new', '/bikes/new', '/bikes/1', '/history', '/settings', '/nowhere'] as $path) {
-        $clean(Page::open($this->driver, $this->server->url, $path), $path);
-    }
-    $history = Page::open($this->driver, $this->server->url, '/history');
-    $history->click('undo-action')->part('confirm-undo');
-    $clean($history, 'undo');
-})->with([['light', 1280], ['dark', 1280], ['light', 360], ['dark', 360]]);
+it(
+    'has no screen, dialog or menu in which axe finds anything, by day and by night, desk and phone',
+    function (string $scheme, int $width): void {
+        $this->chromium->prefer($scheme);
+        $this->chromium->size($width, 800);
+        $clean = function (Page $page, string $what): void {
+            usleep(350_000);
+            expect($page->axe())->toBe([], $what)->and($page->scrollsSideways())->toBeFalse($what);
+        };
+        $shed = ShedPage::open($this->driver, $this->server->url, '/sign-in');
+        $shed->part('demo');
+        $clean($shed, 'sign-in');
+        $shed->enterDemo();
+        $clean($shed, 'shed');
+        foreach (
+            [
+                'swap-Heron',
+                'ride-Heron',
+                'topup-Heron',
+                'measure-Heron',
+                'loud-Heron',
+                'dip-these',
+                'act-no_chain',
+                'act-worn',
+            ] as $opens
+        ) {
+            $shed->click($opens);
+            $clean($shed, $opens);
+            $shed->press(Keys::ESCAPE);
+            $this->driver
+                ->wait(5, 50)
+                ->until(
+                    fn() => $this->driver->findElements(By::cssSelector('.v-overlay--active')) ===
+                        [],
+                );
+        }
+        foreach (['more', 'pot-add'] as $menu) {
+            $shed->click($menu);
+            $clean($shed, $menu);
+            $shed->press(Keys::ESCAPE);
+            $this->driver
+                ->wait(5, 50)
+                ->until(
+                    fn() => $this->driver->findElements(By::cssSelector('.v-overlay--active')) ===
+                        [],
+                );
+        }
+        $shed->press('?');
+        $clean($shed, 'keys');
+        foreach (
+            [
+                '/road',
+                '/chains/1',
+                '/chains/1?why=left',
+                '/chains/4',
+                '/chains/new',
+                '/bikes/new',
+                '/bikes/1',
+                '/history',
+                '/settings',
+                '/nowhere',
+            ] as $path
+        ) {
+            $clean(Page::open($this->driver, $this->server->url, $path), $path);
+        }
+        $history = Page::open($this->driver, $this->server->url, '/history');
+        $history->click('undo-action')->part('confirm-undo');
+        $clean($history, 'undo');
+    },
+)->with([['light', 1280], ['dark', 1280], ['light', 360], ['dark', 360]]);
 
-it('loads the Shed in under 350 kB of script and style, compressed and cacheable', function (): void {
-    ShedPage::open($this->driver, $this->server->url, '/sign-in')->enterDemo();
-    $this->driver->get($this->server->url.'/');
-    (new Page($this->driver, $this->server->url))->part('pot');
-    $assets = $this->driver->executeScript("return performance.getEntriesByType('resource').filter((r) => /\\.(js|css)$/.test(new URL(r.name).pathname)).map((r) => r.name)");
-    $bytes = 0;
-    foreach ($assets as $asset) {
-        $headers = get_headers($asset, true, stream_context_create(['http' => ['header' => 'Accept-Encoding: gzip']]));
-        expect($headers['Content-Encoding'])->toBe('gzip')->and($headers['Cache-Control'])->toContain('immutable');
-        $bytes += (int) $headers['Content-Length'];
-    }
-    expect(count($assets))->toBeGreaterThan(5)->and($bytes)->toBeLessThan(350_000)->and(implode(' ', $assets))->not->toContain('echarts');
-});
+it(
+    'loads the Shed in under 350 kB of script and style, compressed and cacheable',
+    function (): void {
+        ShedPage::open($this->driver, $this->server->url, '/sign-in')->enterDemo();
+        $this->driver->get($this->server->url.'/');
+        (new Page($this->driver, $this->server->url))->part('pot');
+        $assets = $this->driver->executeScript(
+            "return performance.getEntriesByType('resource').filter((r) => /\\.(js|css)$/.test(new URL(r.name).pathname)).map((r) => r.name)",
+        );
+        $bytes = 0;
+        foreach ($assets as $asset) {
+            $headers = get_headers(
+                $asset,
+                true,
+                stream_context_create(['http' => ['header' => 'Accept-Encoding: gzip']]),
+            );
+            expect($headers['Content-Encoding'])
+                ->toBe('gzip')
+                ->and($headers['Cache-Control'])
+                ->toContain('immutable');
+            $bytes += (int) $headers['Content-Length'];
+        }
+        expect(count($assets))
+            ->toBeGreaterThan(5)
+            ->and($bytes)
+            ->toBeLessThan(350_000)
+            ->and(implode(' ', $assets))
+            ->not->toContain('echarts');
+    },
+);

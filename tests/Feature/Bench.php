@@ -34,7 +34,13 @@ final class Bench
     public function __construct(string $email = 'owner@test.example')
     {
         app(AppClock::class)->set(self::NOW);
-        $this->owner = User::query()->create(['name' => ucfirst(strtok($email, '@')), 'email' => $email, 'password' => 'long-enough-1'])->refresh();
+        $this->owner = User::query()
+            ->create([
+                'name' => ucfirst(strtok($email, '@')),
+                'email' => $email,
+                'password' => 'long-enough-1',
+            ])
+            ->refresh();
         $this->workshop = app(OpenWorkshop::class)($this->owner, 'Test shed', 'UTC');
     }
 
@@ -45,23 +51,54 @@ final class Bench
 
     public function person(Role $role): User
     {
-        $user = User::query()->create(['name' => $role->value, 'email' => "{$role->value}-{$this->workshop->id}@test.example", 'password' => 'long-enough-1', 'workshop_id' => $this->workshop->id])->refresh();
-        Membership::query()->create(['workshop_id' => $this->workshop->id, 'user_id' => $user->id, 'role' => $role]);
+        $user = User::query()
+            ->create([
+                'name' => $role->value,
+                'email' => "{$role->value}-{$this->workshop->id}@test.example",
+                'password' => 'long-enough-1',
+                'workshop_id' => $this->workshop->id,
+            ])
+            ->refresh();
+        Membership::query()->create([
+            'workshop_id' => $this->workshop->id,
+            'user_id' => $user->id,
+            'role' => $role,
+        ]);
 
         return $user;
     }
 
     public function bike(string $name = 'Heron', float $intervalKm = 300): Bike
     {
-        $action = app(AddBike::class)($this->by(), ['bike.name' => $name, 'bike.kind' => 'road', 'bike.speeds' => 12, 'bike.interval_km' => $intervalKm, 'bike.interval_hours' => null, 'bike.limit_school' => 'strict']);
+        $action = app(AddBike::class)($this->by(), [
+            'bike.name' => $name,
+            'bike.kind' => 'road',
+            'bike.speeds' => 12,
+            'bike.interval_km' => $intervalKm,
+            'bike.interval_hours' => null,
+            'bike.limit_school' => 'strict',
+        ]);
 
         return Bike::query()->findOrFail($action->about['bike']);
     }
 
     /** @param int|null $dippedAgo hours ago; null: in its box */
-    public function chain(Bike $home, string $label, ?int $dippedAgo = 200, bool $fit = false): Chain
-    {
-        $action = app(AddChain::class)($this->by(), $home, $label, 12, 116, null, $dippedAgo === null ? null : self::ago($dippedAgo), $fit ? self::ago($dippedAgo ?? 200) : null);
+    public function chain(
+        Bike $home,
+        string $label,
+        ?int $dippedAgo = 200,
+        bool $fit = false,
+    ): Chain {
+        $action = app(AddChain::class)(
+            $this->by(),
+            $home,
+            $label,
+            12,
+            116,
+            null,
+            $dippedAgo === null ? null : self::ago($dippedAgo),
+            $fit ? self::ago($dippedAgo ?? 200) : null,
+        );
 
         return Chain::query()->findOrFail($action->about['chain']);
     }
@@ -76,23 +113,50 @@ final class Bench
         $this->workshop->refresh();
         app()->forgetScopedInstances();
 
-        return app(ReadBook::class)($this->workshop)->chain($chain->id, app(AppClock::class)->unixS());
+        return app(ReadBook::class)($this->workshop)->chain(
+            $chain->id,
+            app(AppClock::class)->unixS(),
+        );
     }
 
     /** @return array<string, string> a local day and time so many hours ago, as forms send them */
     public static function form(float $hoursAgo): array
     {
-        return ['action_id' => (string) Str::uuid(), 'date' => gmdate('Y-m-d', self::ago($hoursAgo)->unixS), 'time' => gmdate('H:i', self::ago($hoursAgo)->unixS)];
+        return [
+            'action_id' => (string) Str::uuid(),
+            'date' => gmdate('Y-m-d', self::ago($hoursAgo)->unixS),
+            'time' => gmdate('H:i', self::ago($hoursAgo)->unixS),
+        ];
     }
 
     public function lastAction(): Action
     {
-        return Action::query()->where('workshop_id', $this->workshop->id)->orderByDesc('revision')->firstOrFail();
+        return Action::query()
+            ->where('workshop_id', $this->workshop->id)
+            ->orderByDesc('revision')
+            ->firstOrFail();
     }
 
     /** How many rows each table of the logbook has: what "nothing is half stored" is checked with. */
     public static function rows(): string
     {
-        return implode(' ', array_map(fn(string $table) => DB::table($table)->count(), ['actions', 'rides', 'fittings', 'dips', 'strips', 'topups', 'noises', 'readings', 'retirements', 'settings', 'tracks', 'bikes', 'components']));
+        return implode(
+            ' ',
+            array_map(fn(string $table) => DB::table($table)->count(), [
+                'actions',
+                'rides',
+                'fittings',
+                'dips',
+                'strips',
+                'topups',
+                'noises',
+                'readings',
+                'retirements',
+                'settings',
+                'tracks',
+                'bikes',
+                'components',
+            ]),
+        );
     }
 }

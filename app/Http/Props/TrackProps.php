@@ -45,18 +45,18 @@ final readonly class TrackProps
         ];
     }
 
-    /** @return array{chain: string|null, text: string} */
+    /** @return array{chain: string|null, coat: float|null, text: string} */
     private function outcome(Track $track, int $bikeId, Condition $condition): array
     {
         $atS = $track->start ?? $this->voice->nowS;
         $chainId = $this->book->fittings->chainOn($bikeId, $atS);
         if ($chainId === null) {
-            return ['chain' => null, 'text' => $this->voice->say('ui.track.no_chain', ['bike' => $this->voice->names->bike($bikeId)])];
+            return ['chain' => null, 'coat' => null, 'text' => $this->voice->say('ui.track.no_chain', ['bike' => $this->voice->names->bike($bikeId)])];
         }
         $ride = new Ride(PHP_INT_MAX, new Moment($atS, sequence: PHP_INT_MAX), $bikeId, $track->km, $track->moving_hours, $condition);
         $after = $this->book->withRide($ride)->chain($chainId, max($atS, $this->voice->nowS));
 
-        return ['chain' => $this->voice->names->chain($chainId), 'text' => $after->life === null
+        return ['chain' => $this->voice->names->chain($chainId), 'coat' => $after->life?->leftFraction, 'text' => $after->life === null
             ? $this->voice->say('ui.track.no_wax', ['chain' => $this->voice->names->fullChain($chainId)])
             : $this->voice->say('ui.track.leaves', ['chain' => $this->voice->names->fullChain($chainId), 'left' => $this->voice->quantities->left($after->leftKm())])];
     }

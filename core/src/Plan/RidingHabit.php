@@ -52,8 +52,8 @@ final readonly class RidingHabit
                 $hours += $ride->hours;
             }
         }
-        $firstS = $rides === [] ? $todayS : max($fromS, $rides[0]->moment->unixS);
-        $weeks = max(1.0, ($todayS - $firstS) / (7 * 86400));
+        $firstS = $rides === [] ? $todayS : $rides[0]->moment->unixS;
+        $weeks = $firstS <= $fromS ? self::WEEKS : max(1.0, ($todayS - $firstS) / (7 * 86400));
         $usual = array_map(self::median(...), array_filter($byDay, fn(array $days) => count($days) >= self::USUAL_WEEKS));
         ksort($usual);
 

@@ -6,16 +6,16 @@ defineProps<{ status: number }>()
 </script>
 
 <template>
-    <DoorFrame :title="t(`problem.${status}.title`)">
-        <p>{{ t(`problem.${status}.text`) }}</p>
-        <p>
-            <a href="/">{{ t('problem.back') }}</a>
-        </p>
-    </DoorFrame>
+  <DoorFrame :title="t(`problem.${status}.title`)">
+    <p>{{ t(`problem.${status}.text`) }}</p>
+    <p>
+      <a href="/">{{ t('problem.back') }}</a>
+    </p>
+  </DoorFrame>
 </template>
 
 <style scoped>
 p {
-    margin: 0;
+  margin: 0;
 }
 </style>

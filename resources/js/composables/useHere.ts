@@ -4,9 +4,9 @@ import type { Here } from '@/types/props'
 
 /** Who is signed in and where. Only for pages behind the sign-in. */
 export function useHere(): ComputedRef<Here> {
-    const page = usePage()
-    return computed(() => {
-        if (!page.props.here) throw new Error('useHere is for pages behind the sign-in')
-        return page.props.here
-    })
+  const page = usePage()
+  return computed(() => {
+    if (!page.props.here) throw new Error('useHere is for pages behind the sign-in')
+    return page.props.here
+  })
 }

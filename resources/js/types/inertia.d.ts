@@ -1,9 +1,9 @@
 import type { Done, Here } from './props'
 
 declare module '@inertiajs/core' {
-    interface PageProps {
-        here: Here | null
-        done: Done | null
-        invitation: string | null
-    }
+  interface PageProps {
+    here: Here | null
+    done: Done | null
+    invitation: string | null
+  }
 }

@@ -1,155 +1,155 @@
 /** What the server sends. Figures and sentences come ready; nothing here is computed in the browser. */
 export interface Here {
-    person: string
-    role: 'owner' | 'member' | 'viewer'
-    mayWrite: boolean
-    workshop: string
-    demo: boolean
-    revision: number
-    units: { distance: string; perKm: number; temperature: string; mass: string; currency: string }
+  person: string
+  role: 'owner' | 'member' | 'viewer'
+  mayWrite: boolean
+  workshop: string
+  demo: boolean
+  revision: number
+  units: { distance: string; perKm: number; temperature: string; mass: string; currency: string }
 }
 
 export interface Done {
-    text: string
-    undo: string | null
-    key: string
+  text: string
+  undo: string | null
+  key: string
 }
 
 export interface Wear {
-    limit: number
-    value: number | null
-    lower: number | null
-    upper: number | null
-    text: string
-    of: string
+  limit: number
+  value: number | null
+  lower: number | null
+  upper: number | null
+  text: string
+  of: string
 }
 
 export interface Chain {
-    id: number
-    label: string
-    name: string
-    coat: number
-    status: string
-    word: string
-    detail: string
-    late: boolean
-    ready: boolean
-    wantsDip: boolean
-    dippable: boolean
-    worn: boolean
-    waxed: boolean
-    leftKm: number
-    left: string
-    wear: Wear
-    wearLine: string
+  id: number
+  label: string
+  name: string
+  coat: number
+  status: string
+  word: string
+  detail: string
+  late: boolean
+  ready: boolean
+  wantsDip: boolean
+  dippable: boolean
+  worn: boolean
+  waxed: boolean
+  leftKm: number
+  left: string
+  wear: Wear
+  wearLine: string
 }
 
 export interface Rail {
-    id: number
-    name: string
-    about: string
-    fitted: Chain | null
-    leftNumber: string | null
-    leftWords: string
-    until: { before: string; stressed: string; after: string; due: boolean }
-    hanging: Chain[]
-    best: number | null
+  id: number
+  name: string
+  about: string
+  fitted: Chain | null
+  leftNumber: string | null
+  leftWords: string
+  until: { before: string; stressed: string; after: string; due: boolean }
+  hanging: Chain[]
+  best: number | null
 }
 
 export interface NextLine {
-    key: string
-    kind: string
-    day: string
-    hour: string
-    late: boolean
-    title: string
-    reason: string
-    verb: 'dip' | 'swap' | 'topup' | 'retire' | 'fit' | null
-    verbText: string | null
-    bike: number | null
-    chains: number[]
-    subject: string
-    swapTo: number | null
-    date: string | null
-    time: string | null
+  key: string
+  kind: string
+  day: string
+  hour: string
+  late: boolean
+  title: string
+  reason: string
+  verb: 'dip' | 'swap' | 'topup' | 'retire' | 'fit' | null
+  verbText: string | null
+  bike: number | null
+  chains: number[]
+  subject: string
+  swapTo: number | null
+  date: string | null
+  time: string | null
 }
 
 export interface PotChain {
-    id: number
-    name: string
-    word: string
-    detail: string
-    proposed: boolean
+  id: number
+  name: string
+  word: string
+  detail: string
+  proposed: boolean
 }
 
 export interface FormDefaults {
-    date: string
-    time: string
-    rideTime: string
-    bikes: { id: number; name: string; chain: string | null }[]
-    conditions: { value: string; name: string; factor: string }[]
-    topUp: string
+  date: string
+  time: string
+  rideTime: string
+  bikes: { id: number; name: string; chain: string | null }[]
+  conditions: { value: string; name: string; factor: string }[]
+  topUp: string
 }
 
 export interface Ride {
-    id: number
-    day: string
-    date: string
-    time: string | null
-    bike: number
-    bikeName: string
-    km: string
-    distance: string
-    hours: string | null
-    hoursText: string
-    condition: string
-    conditionName: string
-    soaked: boolean
-    chain: { id: number; name: string } | null
-    left: string | null
+  id: number
+  day: string
+  date: string
+  time: string | null
+  bike: number
+  bikeName: string
+  km: string
+  distance: string
+  hours: string | null
+  hoursText: string
+  condition: string
+  conditionName: string
+  soaked: boolean
+  chain: { id: number; name: string } | null
+  left: string | null
 }
 
 export interface StripDay {
-    date: string
-    weekday: string
-    number: string
-    name: string
-    weekend: boolean
-    total: string | null
-    bars: { share: number; soaked: boolean; text: string }[]
+  date: string
+  weekday: string
+  number: string
+  name: string
+  weekend: boolean
+  total: string | null
+  bars: { share: number; soaked: boolean; text: string }[]
 }
 
 export interface TimelineEntry {
-    type: string
-    id: number | null
-    day: string
-    time: string | null
-    date: string
-    text: string
-    left?: string | null
+  type: string
+  id: number | null
+  day: string
+  time: string | null
+  date: string
+  text: string
+  left?: string | null
 }
 
 export interface Why {
-    figure: string
-    title: string
-    formula: string
-    source: string
-    value: number | null
-    unit: string
-    lines: {
-        code: string
-        text: string
-        value: string
-        number: number | null
-        left: string | null
-        origin: string
-    }[]
+  figure: string
+  title: string
+  formula: string
+  source: string
+  value: number | null
+  unit: string
+  lines: {
+    code: string
+    text: string
+    value: string
+    number: number | null
+    left: string | null
+    origin: string
+  }[]
 }
 
 export interface HistoryLine {
-    id: string
-    sentence: string
-    who: string
-    when: string
-    undone: boolean
+  id: string
+  sentence: string
+  who: string
+  when: string
+  undone: boolean
 }

@@ -13,7 +13,10 @@ use Facebook\WebDriver\WebDriverKeys as Keys;
 /** What a person sees and does on any page. Parts are found by their data-test name. */
 class Page
 {
-    final public function __construct(public readonly RemoteWebDriver $driver, protected readonly string $url) {}
+    final public function __construct(
+        public readonly RemoteWebDriver $driver,
+        protected readonly string $url,
+    ) {}
 
     public static function open(RemoteWebDriver $driver, string $url, string $path = '/'): static
     {
@@ -31,7 +34,9 @@ class Page
 
     public function fill(string $field, string $value): static
     {
-        $input = $this->driver->wait(10, 50)->until(Until::elementToBeClickable(By::cssSelector("input[name=\"{$field}\"]")));
+        $input = $this->driver
+            ->wait(10, 50)
+            ->until(Until::elementToBeClickable(By::cssSelector("input[name=\"{$field}\"]")));
         $input->sendKeys([Keys::CONTROL, 'a', Keys::NULL, Keys::DELETE]);
         $input->sendKeys($value);
 
@@ -48,7 +53,9 @@ class Page
     /** Sends the open form and waits until its dialog has gone. */
     public function submit(string $form): static
     {
-        $this->driver->findElement(By::cssSelector("[data-test=\"{$form}\"] [data-test=\"submit\"]"))->click();
+        $this->driver
+            ->findElement(By::cssSelector("[data-test=\"{$form}\"] [data-test=\"submit\"]"))
+            ->click();
         $this->driver->wait(10, 50)->until(Until::invisibilityOfElementLocated($this->by($form)));
 
         return $this;
@@ -56,7 +63,9 @@ class Page
 
     public function part(string $part): RemoteWebElement
     {
-        return $this->driver->wait(10, 50)->until(Until::presenceOfElementLocated($this->by($part)));
+        return $this->driver
+            ->wait(10, 50)
+            ->until(Until::presenceOfElementLocated($this->by($part)));
     }
 
     public function text(string $part): string
@@ -66,10 +75,25 @@ class Page
 
     public function awaitText(string $part, string $text): static
     {
-        $this->driver->wait(10, 50)->until(
-            fn() => str_contains(str_replace("\u{a0}", ' ', implode("\n", array_map(fn($e) => $e->getText(), $this->driver->findElements($this->by($part))))), $text),
-            "{$part} never said {$text}",
-        );
+        $this->driver
+            ->wait(10, 50)
+            ->until(
+                fn() => str_contains(
+                    str_replace(
+                        "\u{a0}",
+                        ' ',
+                        implode(
+                            "\n",
+                            array_map(
+                                fn($e) => $e->getText(),
+                                $this->driver->findElements($this->by($part)),
+                            ),
+                        ),
+                    ),
+                    $text,
+                ),
+                "{$part} never said {$text}",
+            );
 
         return $this;
     }
@@ -88,7 +112,9 @@ class Page
     {
         $key = $this->text('done');
         $this->click('undo');
-        $this->driver->wait(10, 50)->until(fn() => $this->has('done') && $this->text('done') !== $key);
+        $this->driver
+            ->wait(10, 50)
+            ->until(fn() => $this->has('done') && $this->text('done') !== $key);
 
         return $this;
     }
@@ -96,18 +122,25 @@ class Page
     /** @return list<string> what axe finds, nothing if all is well */
     public function axe(): array
     {
-        $this->driver->executeScript((string) file_get_contents(dirname(__DIR__, 3).'/node_modules/axe-core/axe.min.js'));
+        $this->driver->executeScript(
+            (string) file_get_contents(dirname(__DIR__, 3).'/node_modules/axe-core/axe.min.js'),
+        );
 
-        return $this->driver->executeAsyncScript(<<<'JS'
+        return $this->driver->executeAsyncScript(
+            <<<'JS'
             const done = arguments[arguments.length - 1]
             axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then((result) =>
                 done(result.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.html.slice(0, 140) + ' [' + n.any.concat(n.all, n.none).map((c) => c.message).join('; ').slice(0, 160) + ']').join(' | ')}`)))
-            JS);
+            JS
+            ,
+        );
     }
 
     public function scrollsSideways(): bool
     {
-        return (bool) $this->driver->executeScript('return document.documentElement.scrollWidth > document.documentElement.clientWidth');
+        return (bool) $this->driver->executeScript(
+            'return document.documentElement.scrollWidth > document.documentElement.clientWidth',
+        );
     }
 
     protected function by(string $part): By

@@ -29,25 +29,42 @@ final class ShedPage extends Page
 
     public function ride(string $bike, string $distance, string $condition): self
     {
-        return $this->click("ride-{$bike}")->fill('distance', $distance)->click("condition-{$condition}")->submit('ride-form');
+        return $this->click("ride-{$bike}")
+            ->fill('distance', $distance)
+            ->click("condition-{$condition}")
+            ->submit('ride-form');
     }
 
     public function swap(string $bike, string $letter): self
     {
-        return $this->click("swap-{$bike}")->click("choose-{$letter}")->submit('swap-form')->awaitText('done', "Swapped {$bike} to {$letter}");
+        return $this->click("swap-{$bike}")
+            ->click("choose-{$letter}")
+            ->submit('swap-form')
+            ->awaitText('done', "Swapped {$bike} to {$letter}");
     }
 
     public function dipThePot(): self
     {
-        return $this->click('dip-these')->click('dry')->submit('dip-form')->awaitText('done', 'Dipped');
+        return $this->click('dip-these')
+            ->click('dry')
+            ->submit('dip-form')
+            ->awaitText('done', 'Dipped');
     }
 
     /** With the mouse, in steps, as a hand would. */
     public function drag(string $chain, string $to): self
     {
-        $this->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$this->part("grab-{$chain}")]);
+        $this->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [
+            $this->part("grab-{$chain}"),
+        ]);
         $target = $this->part($to);
-        (new WebDriverActions($this->driver))->clickAndHold($this->part("grab-{$chain}"))->moveByOffset(-12, 8)->moveByOffset(-20, 10)->moveToElement($target)->release()->perform();
+        (new WebDriverActions($this->driver))
+            ->clickAndHold($this->part("grab-{$chain}"))
+            ->moveByOffset(-12, 8)
+            ->moveByOffset(-20, 10)
+            ->moveToElement($target)
+            ->release()
+            ->perform();
 
         return $this;
     }

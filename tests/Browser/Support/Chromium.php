@@ -13,11 +13,24 @@ use Symfony\Component\Process\Process;
 final class Chromium
 {
     private const FLAGS = [
-        '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-quic', '--no-first-run',
-        '--disable-background-networking', '--disable-component-update', '--disable-sync', '--force-color-profile=srgb', '--hide-scrollbars',
+        '--headless=new',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-dev-shm-usage',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--force-color-profile=srgb',
+        '--hide-scrollbars',
     ];
 
-    private function __construct(private readonly Process $process, public readonly RemoteWebDriver $driver, private readonly string $profile) {}
+    private function __construct(
+        private readonly Process $process,
+        public readonly RemoteWebDriver $driver,
+        private readonly string $profile,
+    ) {}
 
     public static function start(int $width = 1280, int $height = 800): self
     {
@@ -26,10 +39,19 @@ final class Chromium
         $process->start();
         Ports::await($port);
         $profile = sys_get_temp_dir().'/dripel-profile-'.bin2hex(random_bytes(5));
-        $options = (new ChromeOptions)->setBinary('/usr/bin/chromium')->addArguments([...self::FLAGS, "--user-data-dir={$profile}"]);
+        $options = (new ChromeOptions)
+            ->setBinary('/usr/bin/chromium')
+            ->addArguments([...self::FLAGS, "--user-data-dir={$profile}"]);
         $options->setExperimentalOption('prefs', ['intl.accept_languages' => 'en']);
-        $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
-        $chromium = new self($process, RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 30_000, 60_000), $profile);
+        $capabilities = DesiredCapabilities::chrome()->setCapability(
+            ChromeOptions::CAPABILITY,
+            $options,
+        );
+        $chromium = new self(
+            $process,
+            RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 30_000, 60_000),
+            $profile,
+        );
         $chromium->size($width, $height);
 
         return $chromium;
@@ -40,7 +62,12 @@ final class Chromium
     {
         $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
             'cmd' => 'Emulation.setDeviceMetricsOverride',
-            'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600],
+            'params' => [
+                'width' => $width,
+                'height' => $height,
+                'deviceScaleFactor' => 1,
+                'mobile' => $width < 600,
+            ],
         ]);
     }
 
@@ -49,7 +76,12 @@ final class Chromium
     {
         $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
             'cmd' => 'Emulation.setEmulatedMedia',
-            'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme], ['name' => 'prefers-reduced-motion', 'value' => 'reduce']]],
+            'params' => [
+                'features' => [
+                    ['name' => 'prefers-color-scheme', 'value' => $scheme],
+                    ['name' => 'prefers-reduced-motion', 'value' => 'reduce'],
+                ],
+            ],
         ]);
     }
 

@@ -10,7 +10,9 @@ final class Ports
 {
     public static function free(): int
     {
-        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No port is free.');
+        $socket =
+            stream_socket_server('tcp://127.0.0.1:0') ?:
+            throw new RuntimeException('No port is free.');
         $name = (string) stream_socket_get_name($socket, false);
         fclose($socket);
 
@@ -21,7 +23,10 @@ final class Ports
     {
         for ($try = 0; $try < 200; $try++) {
             $curl = curl_init("http://127.0.0.1:{$port}");
-            curl_setopt_array($curl, [CURLOPT_CONNECT_ONLY => true, CURLOPT_CONNECTTIMEOUT_MS => 500]);
+            curl_setopt_array($curl, [
+                CURLOPT_CONNECT_ONLY => true,
+                CURLOPT_CONNECTTIMEOUT_MS => 500,
+            ]);
             if (curl_exec($curl) !== false) {
                 return;
             }

@@ -13,7 +13,12 @@ final class Server
     /** @var array<string, string> paths by the end of the demo */
     private static array $templates = [];
 
-    private function __construct(private readonly Process $process, public readonly string $url, private readonly string $folder) {}
+    private function __construct(
+        private readonly Process $process,
+        /** @var non-empty-string */
+        public readonly string $url,
+        private readonly string $folder,
+    ) {}
 
     /** @param bool $demo with the demo workshop, ending at $now; $demoMode: the door to it, whoever fills the workshop */
     public static function start(string $now, bool $demo = true, bool $demoMode = false): self
@@ -43,7 +48,21 @@ final class Server
         self::artisan($root, $env, 'config:cache');
         self::artisan($root, $env, 'route:cache');
         // A session of its own, so that the workers can be stopped with their master.
-        $php = ['setsid', PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', "127.0.0.1:{$port}", '-t', 'public', 'server.php'];
+        $php = [
+            'setsid',
+            PHP_BINARY,
+            '-d',
+            'opcache.enable_cli=1',
+            '-d',
+            'upload_max_filesize=64M',
+            '-d',
+            'post_max_size=66M',
+            '-S',
+            "127.0.0.1:{$port}",
+            '-t',
+            'public',
+            'server.php',
+        ];
         $process = new Process($php, $root, $env + ['PHP_CLI_SERVER_WORKERS' => '3'], null, null);
         $process->start();
         $server = new self($process, "http://127.0.0.1:{$port}", $folder);
@@ -73,8 +92,8 @@ final class Server
     private static function prepare(string $root, array $env, ?string $demoEnds): void
     {
         self::$templates[$demoEnds ?? ''] ??= (function () use ($root, $env, $demoEnds): string {
-            $template = tempnam(sys_get_temp_dir(), 'dripel-template');
-            $env['DB_DATABASE'] = $template;
+            $template = (string) tempnam(sys_get_temp_dir(), 'dripel-template');
+            $env = ['DB_DATABASE' => $template] + $env;
             self::artisan($root, $env, 'migrate', '--force');
             $demoEnds === null || self::artisan($root, $env, 'dripel:demo', "--today={$demoEnds}");
 
@@ -88,6 +107,7 @@ final class Server
     {
         $process = new Process([PHP_BINARY, 'artisan', ...$command], $root, $env, null, 120);
         $process->run();
-        $process->isSuccessful() || throw new RuntimeException($process->getOutput().$process->getErrorOutput());
+        $process->isSuccessful() ||
+            throw new RuntimeException($process->getOutput().$process->getErrorOutput());
     }
 }

@@ -15,44 +15,123 @@ function waxLife(array $rides, float $km = 300, ?float $hours = null, array $top
 {
     $factors = Factors::houseRule();
 
-    return (new WaxLife)(new WaxLifeInput($km, $hours, array_map(
-        fn(array $ride) => new WaxRide($ride[0], $ride[1], Condition::from($ride[2]), $factors->of(Condition::from($ride[2]))),
-        $rides,
-    ), array_map(fn(array $topUp) => new WaxTopUp(...$topUp), $topUps)))->toArray();
+    return (new WaxLife)(
+        new WaxLifeInput(
+            $km,
+            $hours,
+            array_map(
+                fn(array $ride) => new WaxRide(
+                    $ride[0],
+                    $ride[1],
+                    Condition::from($ride[2]),
+                    $factors->of(Condition::from($ride[2])),
+                ),
+                $rides,
+            ),
+            array_map(fn(array $topUp) => new WaxTopUp(...$topUp), $topUps),
+        ),
+    )->toArray();
 }
 
 it('reckons what is left, by hand', function (array $rides, array $more, array $expected): void {
     $result = waxLife($rides, ...$more);
     foreach ($expected as $field => $value) {
-        is_float($value) ? expect($result[$field])->toEqualWithDelta($value, 1e-12, $field) : expect($result[$field])->toBe($value, $field);
+        is_float($value)
+            ? expect($result[$field])->toEqualWithDelta($value, 1e-12, $field)
+            : expect($result[$field])->toBe($value, $field);
     }
 })->with([
-    'nothing ridden' => [[], [], ['effective_km' => 0.0, 'left_km' => 300.0, 'left_fraction' => 1.0, 'due' => false, 'because' => null]],
-    'each condition takes its factor' => [[[10, 1, 'indoor'], [10, 1, 'dry'], [10, 1, 'dusty'], [10, 1, 'damp']], [], ['effective_km' => 48.0, 'hours' => 4.0, 'left_km' => 252.0, 'due' => false]],
-    'a wet ride makes it due at once' => [[[20, 1, 'wet']], [], ['left_km' => 250.0, 'due' => true, 'because' => 'wet']],
+    'nothing ridden' => [
+        [],
+        [],
+        [
+            'effective_km' => 0.0,
+            'left_km' => 300.0,
+            'left_fraction' => 1.0,
+            'due' => false,
+            'because' => null,
+        ],
+    ],
+    'each condition takes its factor' => [
+        [[10, 1, 'indoor'], [10, 1, 'dry'], [10, 1, 'dusty'], [10, 1, 'damp']],
+        [],
+        ['effective_km' => 48.0, 'hours' => 4.0, 'left_km' => 252.0, 'due' => false],
+    ],
+    'a wet ride makes it due at once' => [
+        [[20, 1, 'wet']],
+        [],
+        ['left_km' => 250.0, 'due' => true, 'because' => 'wet'],
+    ],
     'so does a muddy one' => [[[20, 1, 'muddy']], [], ['left_km' => 230.0, 'because' => 'wet']],
-    'a top-up after it sees to the wet' => [[[20, 1, 'wet'], [30, 1, 'dry']], ['topUps' => [[0, 200.0]]], ['left_km' => 270.0, 'due' => false, 'effective_km' => 80.0]],
-    'a top-up before it does not' => [[[30, 1, 'dry'], [20, 1, 'wet']], ['topUps' => [[0, 200.0]]], ['because' => 'wet']],
-    'a top-up before the first ride adds nothing to a full coat' => [[[50, 1, 'dry']], ['topUps' => [[-1, 200.0]]], ['left_km' => 250.0]],
-    'no debt: a top-up counts from 0' => [[[500, 20, 'dry'], [50, 2, 'dry']], ['topUps' => [[0, 200.0]]], ['effective_km' => 550.0, 'left_km' => 150.0, 'due' => false]],
-    'a top-up never goes above the interval' => [[[50, 1, 'dry'], [100, 1, 'dry']], ['topUps' => [[0, 200.0]]], ['left_km' => 200.0]],
-    'two top-ups after one ride add up' => [[[300, 9, 'dry'], [10, 1, 'dry']], ['topUps' => [[0, 100.0], [0, 50.0]]], ['left_km' => 140.0]],
-    'used up by distance' => [[[150, 5, 'dry'], [150, 5, 'dry']], [], ['left_km' => 0.0, 'left_fraction' => 0.0, 'due' => true, 'because' => 'distance']],
-    'distance is said before hours and wet' => [[[300, 12, 'wet']], ['hours' => 10], ['because' => 'distance']],
+    'a top-up after it sees to the wet' => [
+        [[20, 1, 'wet'], [30, 1, 'dry']],
+        ['topUps' => [[0, 200.0]]],
+        ['left_km' => 270.0, 'due' => false, 'effective_km' => 80.0],
+    ],
+    'a top-up before it does not' => [
+        [[30, 1, 'dry'], [20, 1, 'wet']],
+        ['topUps' => [[0, 200.0]]],
+        ['because' => 'wet'],
+    ],
+    'a top-up before the first ride adds nothing to a full coat' => [
+        [[50, 1, 'dry']],
+        ['topUps' => [[-1, 200.0]]],
+        ['left_km' => 250.0],
+    ],
+    'no debt: a top-up counts from 0' => [
+        [[500, 20, 'dry'], [50, 2, 'dry']],
+        ['topUps' => [[0, 200.0]]],
+        ['effective_km' => 550.0, 'left_km' => 150.0, 'due' => false],
+    ],
+    'a top-up never goes above the interval' => [
+        [[50, 1, 'dry'], [100, 1, 'dry']],
+        ['topUps' => [[0, 200.0]]],
+        ['left_km' => 200.0],
+    ],
+    'two top-ups after one ride add up' => [
+        [[300, 9, 'dry'], [10, 1, 'dry']],
+        ['topUps' => [[0, 100.0], [0, 50.0]]],
+        ['left_km' => 140.0],
+    ],
+    'used up by distance' => [
+        [[150, 5, 'dry'], [150, 5, 'dry']],
+        [],
+        ['left_km' => 0.0, 'left_fraction' => 0.0, 'due' => true, 'because' => 'distance'],
+    ],
+    'distance is said before hours and wet' => [
+        [[300, 12, 'wet']],
+        ['hours' => 10],
+        ['because' => 'distance'],
+    ],
     'hours are said before wet' => [[[10, 10, 'wet']], ['hours' => 10], ['because' => 'hours']],
-    'top-ups do not reset the hours' => [[[100, 10, 'dry']], ['hours' => 10, 'topUps' => [[0, 200.0]]], ['left_km' => 300.0, 'because' => 'hours']],
-    'six rides that add up to a hair over 300 fit into 300' => [[...array_fill(0, 3, [99.1, 1, 'dry']), ...array_fill(0, 3, [0.9, 1, 'dry'])], [], ['left_km' => 0.0, 'because' => 'distance']],
+    'top-ups do not reset the hours' => [
+        [[100, 10, 'dry']],
+        ['hours' => 10, 'topUps' => [[0, 200.0]]],
+        ['left_km' => 300.0, 'because' => 'hours'],
+    ],
+    'six rides that add up to a hair over 300 fit into 300' => [
+        [...array_fill(0, 3, [99.1, 1, 'dry']), ...array_fill(0, 3, [0.9, 1, 'dry'])],
+        [],
+        ['left_km' => 0.0, 'because' => 'distance'],
+    ],
 ]);
 
 it('never leaves more after a longer or dirtier ride', function (): void {
     foreach ([10.0, 60.0, 250.0] as $km) {
-        $left = array_map(fn(Condition $c) => waxLife([[$km, 1, $c->value], [5, 1, 'dry']])['left_km'], [Condition::Indoor, Condition::Dry, Condition::Dusty, Condition::Wet, Condition::Muddy]);
+        $left = array_map(
+            fn(Condition $c) => waxLife([[$km, 1, $c->value], [5, 1, 'dry']])['left_km'],
+            [Condition::Indoor, Condition::Dry, Condition::Dusty, Condition::Wet, Condition::Muddy],
+        );
         $sorted = $left;
         rsort($sorted);
-        expect($left)->toBe($sorted)
-            ->and(waxLife([[$km + 1, 1, 'dry']])['left_km'])->toBeLessThan(waxLife([[$km, 1, 'dry']])['left_km']);
+        expect($left)
+            ->toBe($sorted)
+            ->and(waxLife([[$km + 1, 1, 'dry']])['left_km'])
+            ->toBeLessThan(waxLife([[$km, 1, 'dry']])['left_km']);
     }
 });
 
-it('refuses a top-up beyond the last ride', fn() => waxLife([[10, 1, 'dry']], topUps: [[1, 200.0]]))
-    ->throws(InvalidInput::class, 'must not be beyond the last ride');
+it(
+    'refuses a top-up beyond the last ride',
+    fn() => waxLife([[10, 1, 'dry']], topUps: [[1, 200.0]]),
+)->throws(InvalidInput::class, 'must not be beyond the last ride');

@@ -29,18 +29,43 @@ function clockAt(string $local): int
     return (new DateTimeImmutable($local, zone()))->getTimestamp();
 }
 /** @param list<array{string, float, 2?: Condition}> $rides local time, km, condition */
-function oneBike(array $rides, string $dipped, ?string $otherDipped = null, array $settings = []): Book
-{
+function oneBike(
+    array $rides,
+    string $dipped,
+    ?string $otherDipped = null,
+    array $settings = [],
+): Book {
     $n = 0;
 
-    return new Book([1], [1, 2], new Settings([
-        new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1), new DatedSetting(SettingKey::ChainHome, 2, new Moment(0), 1),
-        ...array_map(fn(array $s) => new DatedSetting($s[0], 1, new Moment(0), $s[1]), $settings),
-    ]), [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 1)], array_map(function (array $ride) use (&$n) {
-        return new Ride(++$n, new Moment(clockAt($ride[0])), 1, $ride[1], 1.0, $ride[2] ?? Condition::Dry);
-    }, $rides), array_values(array_filter([
-        new Dip(1, new Moment(clockAt($dipped)), 1), $otherDipped === null ? null : new Dip(2, new Moment(clockAt($otherDipped)), 2),
-    ])));
+    return new Book(
+        [1],
+        [1, 2],
+        new Settings([
+            new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1),
+            new DatedSetting(SettingKey::ChainHome, 2, new Moment(0), 1),
+            ...array_map(
+                fn(array $s) => new DatedSetting($s[0], 1, new Moment(0), $s[1]),
+                $settings,
+            ),
+        ]),
+        [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 1)],
+        array_map(function (array $ride) use (&$n) {
+            return new Ride(
+                ++$n,
+                new Moment(clockAt($ride[0])),
+                1,
+                $ride[1],
+                1.0,
+                $ride[2] ?? Condition::Dry,
+            );
+        }, $rides),
+        array_values(
+            array_filter([
+                new Dip(1, new Moment(clockAt($dipped)), 1),
+                $otherDipped === null ? null : new Dip(2, new Moment(clockAt($otherDipped)), 2),
+            ]),
+        ),
+    );
 }
 /** Every Saturday 50 and Sunday 80 for so many weeks, the last of them the weekend of 21 November. */
 function weekends(int $weeks): array
@@ -58,55 +83,144 @@ function nextOf(Book $book, string $now = '2026-11-25 12:00'): array
 {
     $nowS = clockAt($now);
 
-    return array_map(fn(NextItem $item) => [$item->kind->value, $item->date, $item->late], NextList::of($book, Rail::all($book, $nowS, zone()), $nowS, zone()));
+    return array_map(
+        fn(NextItem $item) => [$item->kind->value, $item->date, $item->late],
+        NextList::of($book, Rail::all($book, $nowS, zone()), $nowS, zone()),
+    );
 }
 
 it('knows local days, also the short and the long one', function (): void {
     $spring = LocalDay::named('2026-03-29', zone());
-    expect($spring->endS() - $spring->startS() + 1)->toBe(23 * 3600)
-        ->and(LocalDay::named('2026-10-25', zone())->plus(1)->startS() - LocalDay::named('2026-10-25', zone())->startS())->toBe(25 * 3600)
-        ->and(LocalDay::of(clockAt('2026-03-29 23:59:59'), zone())->date)->toBe('2026-03-29')
-        ->and($spring->weekday())->toBe(7)->and($spring->plus(-1)->date)->toBe('2026-03-28');
+    expect($spring->endS() - $spring->startS() + 1)
+        ->toBe(23 * 3600)
+        ->and(
+            LocalDay::named('2026-10-25', zone())->plus(1)->startS() -
+                LocalDay::named('2026-10-25', zone())->startS(),
+        )
+        ->toBe(25 * 3600)
+        ->and(LocalDay::of(clockAt('2026-03-29 23:59:59'), zone())->date)
+        ->toBe('2026-03-29')
+        ->and($spring->weekday())
+        ->toBe(7)
+        ->and($spring->plus(-1)->date)
+        ->toBe('2026-03-28');
 });
 
 it('learns the usual rides of the last eight weeks', function (): void {
     $book = oneBike([...weekends(9), ['2026-11-18 18:00', 10.0]], '2026-11-24 20:00');
-    $habit = RidingHabit::of($book->ridesOf(1), $book->settings, clockAt('2026-11-25 12:00'), zone());
-    expect($habit->usualKm)->toBe([6 => 50.0, 7 => 80.0])->and($habit->weeklyKm)->toEqualWithDelta((8 * 130 + 10) / 8, 1e-9);
-    $few = RidingHabit::of(oneBike(weekends(3), '2026-11-24 20:00')->ridesOf(1), $book->settings, clockAt('2026-11-25 12:00'), zone());
-    expect($few->usualKm)->toBe([])->and($few->weeklyKm)->toBeGreaterThan(130 * 3 / 3 - 30);
+    $habit = RidingHabit::of(
+        $book->ridesOf(1),
+        $book->settings,
+        clockAt('2026-11-25 12:00'),
+        zone(),
+    );
+    expect($habit->usualKm)
+        ->toBe([6 => 50.0, 7 => 80.0])
+        ->and($habit->weeklyKm)
+        ->toEqualWithDelta((8 * 130 + 10) / 8, 1e-9);
+    $few = RidingHabit::of(
+        oneBike(weekends(3), '2026-11-24 20:00')->ridesOf(1),
+        $book->settings,
+        clockAt('2026-11-25 12:00'),
+        zone(),
+    );
+    expect($few->usualKm)
+        ->toBe([])
+        ->and($few->weeklyKm)
+        ->toBeGreaterThan((130 * 3) / 3 - 30);
 });
 
 it('says until when the wax is good', function (Book $book, ?string $date, ?float $short): void {
     $chain = $book->chain(1, clockAt('2026-11-25 12:00'));
-    $until = GoodUntil::of($chain, RidingHabit::of($book->ridesOf(1), $book->settings, $chain->nowS, zone()), zone());
+    $until = GoodUntil::of(
+        $chain,
+        RidingHabit::of($book->ridesOf(1), $book->settings, $chain->nowS, zone()),
+        zone(),
+    );
     expect($until?->date)->toBe($date);
-    $short === null ? expect($until?->shortKm)->toBeNull() : expect($until?->shortKm)->toEqualWithDelta($short, 1e-9);
+    $short === null
+        ? expect($until?->shortKm)->toBeNull()
+        : expect($until?->shortKm)->toEqualWithDelta($short, 1e-9);
 })->with([
     // 120 km in the 20.625 days since the first ride are 40.7 a week; 300 km last 51 whole days at that.
     // 300 km: two weekends take 260, the third Saturday asks 50 of the 40 left.
     'by usual rides' => [fn() => oneBike(weekends(8), '2026-11-24 20:00'), '2026-12-12', 10.0],
-    'short of the next Sunday' => [fn() => oneBike(weekends(8), '2026-11-14 20:00'), '2026-11-29', 40.0],
-    'by weekly distance' => [fn() => oneBike([['2026-11-04 09:00', 70.0], ['2026-11-20 09:00', 50.0]], '2026-11-24 20:00'), '2027-01-15', null],
+    'short of the next Sunday' => [
+        fn() => oneBike(weekends(8), '2026-11-14 20:00'),
+        '2026-11-29',
+        40.0,
+    ],
+    'by weekly distance' => [
+        fn() => oneBike(
+            [['2026-11-04 09:00', 70.0], ['2026-11-20 09:00', 50.0]],
+            '2026-11-24 20:00',
+        ),
+        '2027-01-15',
+        null,
+    ],
     'no rides' => [fn() => oneBike([], '2026-11-24 20:00'), null, null],
-    'hours run out first' => [fn() => oneBike(weekends(8), '2026-11-24 20:00', settings: [[SettingKey::IntervalHours, 2]]), '2026-12-05', 50.0],
+    'hours run out first' => [
+        fn() => oneBike(
+            weekends(8),
+            '2026-11-24 20:00',
+            settings: [[SettingKey::IntervalHours, 2]],
+        ),
+        '2026-12-05',
+        50.0,
+    ],
 ]);
 
 it('asks for what comes next, in order of its day', function (Book $book, array $expected): void {
     expect(nextOf($book))->toBe($expected);
 })->with([
     'nothing, all waxed' => [fn() => oneBike([], '2026-11-24 20:00', '2026-11-24 20:00'), []],
-    'the other chain before the ride that outruns the wax' => [fn() => oneBike(weekends(8), '2026-11-14 20:00', '2026-11-24 20:00'), [['outrun', '2026-11-29', false]]],
-    'no waxed chain for it' => [fn() => oneBike(weekends(8), '2026-11-14 20:00'), [['none_waxed', '2026-11-29', false]]],
-    'overdue, with one to swap to' => [fn() => oneBike(weekends(8), '2026-10-30 20:00', '2026-11-24 20:00'), [['overdue', '2026-11-25', true]]],
-    'wet yesterday' => [fn() => oneBike([['2026-11-24 09:00', 20.0, Condition::Wet]], '2026-11-20 20:00', '2026-11-24 20:00'), [['wet', '2026-11-25', true]]],
-    'wet today' => [fn() => oneBike([['2026-11-25 09:00', 20.0, Condition::Muddy]], '2026-11-20 20:00', '2026-11-24 20:00'), [['wet', '2026-11-25', false]]],
-    'a ride before any chain was on' => [fn() => oneBike([['2026-07-31 09:00', 20.0]], '2026-11-24 20:00', '2026-11-24 20:00'), [['no_chain', '2026-11-25', false]]],
+    'the other chain before the ride that outruns the wax' => [
+        fn() => oneBike(weekends(8), '2026-11-14 20:00', '2026-11-24 20:00'),
+        [['outrun', '2026-11-29', false]],
+    ],
+    'no waxed chain for it' => [
+        fn() => oneBike(weekends(8), '2026-11-14 20:00'),
+        [['none_waxed', '2026-11-29', false]],
+    ],
+    'overdue, with one to swap to' => [
+        fn() => oneBike(weekends(8), '2026-10-30 20:00', '2026-11-24 20:00'),
+        [['overdue', '2026-11-25', true]],
+    ],
+    'wet yesterday' => [
+        fn() => oneBike(
+            [['2026-11-24 09:00', 20.0, Condition::Wet]],
+            '2026-11-20 20:00',
+            '2026-11-24 20:00',
+        ),
+        [['wet', '2026-11-25', true]],
+    ],
+    'wet today' => [
+        fn() => oneBike(
+            [['2026-11-25 09:00', 20.0, Condition::Muddy]],
+            '2026-11-20 20:00',
+            '2026-11-24 20:00',
+        ),
+        [['wet', '2026-11-25', false]],
+    ],
+    'a ride before any chain was on' => [
+        fn() => oneBike([['2026-07-31 09:00', 20.0]], '2026-11-24 20:00', '2026-11-24 20:00'),
+        [['no_chain', '2026-11-25', false]],
+    ],
 ]);
 
 it('explains what is left so that it can be recomputed line by line', function (): void {
-    $book = oneBike([...weekends(2), ['2026-11-23 18:00', 12.0, Condition::Damp]], '2026-11-13 20:00');
-    $why = (new ChainFigures($book->chain(1, clockAt('2026-11-25 12:00')), $book->settings))->all()[0];
+    $book = oneBike(
+        [...weekends(2), ['2026-11-23 18:00', 12.0, Condition::Damp]],
+        '2026-11-13 20:00',
+    );
+    $why = (new ChainFigures(
+        $book->chain(1, clockAt('2026-11-25 12:00')),
+        $book->settings,
+    ))->all()[0];
     $left = array_sum(array_map(fn($line) => $line->value, $why->lines));
-    expect($why->figure)->toBe('left')->and($why->value)->toEqualWithDelta($left, 1e-9)->toEqualWithDelta(300 - 260 - 18, 1e-9);
+    expect($why->figure)
+        ->toBe('left')
+        ->and($why->value)
+        ->toEqualWithDelta($left, 1e-9)
+        ->toEqualWithDelta(300 - 260 - 18, 1e-9);
 });

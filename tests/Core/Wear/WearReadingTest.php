@@ -15,27 +15,96 @@ function reading(array $input): array
 it('reads every instrument', function (array $input, array $expected): void {
     $result = reading($input);
     foreach ($expected as $field => $value) {
-        $value === null ? expect($result[$field])->toBeNull($field) : expect($result[$field])->toEqualWithDelta($value, 1e-9, $field);
+        $value === null
+            ? expect($result[$field])->toBeNull($field)
+            : expect($result[$field])->toEqualWithDelta($value, 1e-9, $field);
     }
 })->with([
     // 24 pitches of 12.7 mm are 12 in = 304.8 mm (ISO 606, memory); 1.5 mm on that is "about 0.5 %" (common practice).
-    'rule: 24 pitches at nominal' => [['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 304.8], ['value_pct' => 0.0, 'sigma_pct' => 0.0820209974, 'lower_pct' => null, 'upper_pct' => null]],
-    'rule: 1.5 mm over 24 pitches' => [['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 306.3], ['value_pct' => 0.4921259843]],
-    'rule: 12 1/16 in' => [['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 12.0625 * 25.4], ['value_pct' => 100 / 192]],
-    'rule: 46 pitches are twice as sure' => [['kind' => 'ruler', 'pitches' => 46, 'length_mm' => 585.4], ['value_pct' => 120 / 584.2, 'sigma_pct' => 25 / 584.2]],
-    'rule: own uncertainty' => [['kind' => 'ruler', 'pitches' => 100, 'length_mm' => 1275.0, 'uncertainty_mm' => 1], ['sigma_pct' => 0.0787401575]],
-    'digital: less its zero' => [['kind' => 'digital', 'value_pct' => 0.31, 'zero_pct' => 0.04], ['value_pct' => 0.27, 'sigma_pct' => 0.05]],
-    'drop-in: rests' => [['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']]], ['value_pct' => null, 'sigma_pct' => null, 'lower_pct' => null, 'upper_pct' => 0.5]],
-    'drop-in: enters' => [['kind' => 'drop_in', 'results' => [['mark_pct' => 0.75, 'seat' => 'enters']]], ['lower_pct' => 0.75, 'upper_pct' => null]],
-    'drop-in: part-way' => [['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'part']]], ['lower_pct' => 0.4, 'upper_pct' => 0.5]],
-    'drop-in: the tightest of several marks' => [['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters'], ['mark_pct' => 0.75, 'seat' => 'part'], ['mark_pct' => 1.0, 'seat' => 'rests']]], ['lower_pct' => 0.65, 'upper_pct' => 0.75]],
-    'spots: the largest value, with the spread' => [['kind' => 'spots', 'spots' => [['kind' => 'digital', 'value_pct' => 0.2], ['kind' => 'digital', 'value_pct' => 0.35], ['kind' => 'digital', 'value_pct' => 0.25]]], ['value_pct' => 0.35, 'spread_pct' => 0.15]],
-    'spots: an interval with a lower bound beats one without' => [['kind' => 'spots', 'spots' => [
-        ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.75, 'seat' => 'rests']]], ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'part']]],
-    ]], ['lower_pct' => 0.4, 'upper_pct' => 0.5, 'spread_pct' => null]],
-    'spots: of equal lower bounds the one open above' => [['kind' => 'spots', 'spots' => [
-        ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters'], ['mark_pct' => 0.75, 'seat' => 'rests']]], ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters']]],
-    ]], ['lower_pct' => 0.5, 'upper_pct' => null]],
+    'rule: 24 pitches at nominal' => [
+        ['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 304.8],
+        ['value_pct' => 0.0, 'sigma_pct' => 0.0820209974, 'lower_pct' => null, 'upper_pct' => null],
+    ],
+    'rule: 1.5 mm over 24 pitches' => [
+        ['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 306.3],
+        ['value_pct' => 0.4921259843],
+    ],
+    'rule: 12 1/16 in' => [
+        ['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 12.0625 * 25.4],
+        ['value_pct' => 100 / 192],
+    ],
+    'rule: 46 pitches are twice as sure' => [
+        ['kind' => 'ruler', 'pitches' => 46, 'length_mm' => 585.4],
+        ['value_pct' => 120 / 584.2, 'sigma_pct' => 25 / 584.2],
+    ],
+    'rule: own uncertainty' => [
+        ['kind' => 'ruler', 'pitches' => 100, 'length_mm' => 1275.0, 'uncertainty_mm' => 1],
+        ['sigma_pct' => 0.0787401575],
+    ],
+    'digital: less its zero' => [
+        ['kind' => 'digital', 'value_pct' => 0.31, 'zero_pct' => 0.04],
+        ['value_pct' => 0.27, 'sigma_pct' => 0.05],
+    ],
+    'drop-in: rests' => [
+        ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']]],
+        ['value_pct' => null, 'sigma_pct' => null, 'lower_pct' => null, 'upper_pct' => 0.5],
+    ],
+    'drop-in: enters' => [
+        ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.75, 'seat' => 'enters']]],
+        ['lower_pct' => 0.75, 'upper_pct' => null],
+    ],
+    'drop-in: part-way' => [
+        ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'part']]],
+        ['lower_pct' => 0.4, 'upper_pct' => 0.5],
+    ],
+    'drop-in: the tightest of several marks' => [
+        [
+            'kind' => 'drop_in',
+            'results' => [
+                ['mark_pct' => 0.5, 'seat' => 'enters'],
+                ['mark_pct' => 0.75, 'seat' => 'part'],
+                ['mark_pct' => 1.0, 'seat' => 'rests'],
+            ],
+        ],
+        ['lower_pct' => 0.65, 'upper_pct' => 0.75],
+    ],
+    'spots: the largest value, with the spread' => [
+        [
+            'kind' => 'spots',
+            'spots' => [
+                ['kind' => 'digital', 'value_pct' => 0.2],
+                ['kind' => 'digital', 'value_pct' => 0.35],
+                ['kind' => 'digital', 'value_pct' => 0.25],
+            ],
+        ],
+        ['value_pct' => 0.35, 'spread_pct' => 0.15],
+    ],
+    'spots: an interval with a lower bound beats one without' => [
+        [
+            'kind' => 'spots',
+            'spots' => [
+                ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.75, 'seat' => 'rests']]],
+                ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'part']]],
+            ],
+        ],
+        ['lower_pct' => 0.4, 'upper_pct' => 0.5, 'spread_pct' => null],
+    ],
+    'spots: of equal lower bounds the one open above' => [
+        [
+            'kind' => 'spots',
+            'spots' => [
+                [
+                    'kind' => 'drop_in',
+                    'results' => [
+                        ['mark_pct' => 0.5, 'seat' => 'enters'],
+                        ['mark_pct' => 0.75, 'seat' => 'rests'],
+                    ],
+                ],
+                ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters']]],
+            ],
+        ],
+        ['lower_pct' => 0.5, 'upper_pct' => null],
+    ],
 ]);
 
 it('says what is wrong and where', function (array $input, string $path): void {
@@ -54,20 +123,78 @@ it('says what is wrong and where', function (array $input, string $path): void {
     'number in quotes' => [['kind' => 'ruler', 'pitches' => 24, 'length_mm' => '305'], 'length_mm'],
     'half a pitch' => [['kind' => 'ruler', 'pitches' => 23.5, 'length_mm' => 305], 'pitches'],
     'no length' => [['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 0], 'length_mm'],
-    'certain beyond doubt' => [['kind' => 'digital', 'value_pct' => 0.2, 'uncertainty_pct' => 0], 'uncertainty_pct'],
+    'certain beyond doubt' => [
+        ['kind' => 'digital', 'value_pct' => 0.2, 'uncertainty_pct' => 0],
+        'uncertainty_pct',
+    ],
     'no marks' => [['kind' => 'drop_in', 'results' => []], 'results'],
     'marks as an object' => [['kind' => 'drop_in', 'results' => ['mark_pct' => 0.5]], 'results'],
-    'a seat that is none' => [['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests'], ['mark_pct' => 0.75, 'seat' => 'wobbles']]], 'results.1.seat'],
-    'contradiction' => [['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests'], ['mark_pct' => 0.75, 'seat' => 'enters']]], 'results'],
-    'rests and enters at one mark' => [['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests'], ['mark_pct' => 0.5, 'seat' => 'enters']]], 'results'],
-    'spots within spots' => [['kind' => 'spots', 'spots' => [['kind' => 'spots', 'spots' => []]]], 'spots.0.kind'],
-    'mixed spots' => [['kind' => 'spots', 'spots' => [['kind' => 'digital', 'value_pct' => 0.2], ['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 305]]], 'spots.1.kind'],
-    'a spot that is wrong' => [['kind' => 'spots', 'spots' => [['kind' => 'digital', 'value_pct' => 0.2], ['kind' => 'digital']]], 'spots.1.value_pct'],
+    'a seat that is none' => [
+        [
+            'kind' => 'drop_in',
+            'results' => [
+                ['mark_pct' => 0.5, 'seat' => 'rests'],
+                ['mark_pct' => 0.75, 'seat' => 'wobbles'],
+            ],
+        ],
+        'results.1.seat',
+    ],
+    'contradiction' => [
+        [
+            'kind' => 'drop_in',
+            'results' => [
+                ['mark_pct' => 0.5, 'seat' => 'rests'],
+                ['mark_pct' => 0.75, 'seat' => 'enters'],
+            ],
+        ],
+        'results',
+    ],
+    'rests and enters at one mark' => [
+        [
+            'kind' => 'drop_in',
+            'results' => [
+                ['mark_pct' => 0.5, 'seat' => 'rests'],
+                ['mark_pct' => 0.5, 'seat' => 'enters'],
+            ],
+        ],
+        'results',
+    ],
+    'spots within spots' => [
+        ['kind' => 'spots', 'spots' => [['kind' => 'spots', 'spots' => []]]],
+        'spots.0.kind',
+    ],
+    'mixed spots' => [
+        [
+            'kind' => 'spots',
+            'spots' => [
+                ['kind' => 'digital', 'value_pct' => 0.2],
+                ['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 305],
+            ],
+        ],
+        'spots.1.kind',
+    ],
+    'a spot that is wrong' => [
+        [
+            'kind' => 'spots',
+            'spots' => [['kind' => 'digital', 'value_pct' => 0.2], ['kind' => 'digital']],
+        ],
+        'spots.1.value_pct',
+    ],
 ]);
 
-it('knows the limit of each school (common practice)', function (LimitSchool $school, int $speeds, float $limit): void {
+it('knows the limit of each school (common practice)', function (
+    LimitSchool $school,
+    int $speeds,
+    float $limit,
+): void {
     expect($school->limitPct($speeds))->toBe($limit);
 })->with([
-    [LimitSchool::Strict, 12, 0.5], [LimitSchool::Strict, 1, 0.5], [LimitSchool::BySpeeds, 11, 0.5], [LimitSchool::BySpeeds, 10, 0.75],
-    [LimitSchool::BySpeeds, 2, 0.75], [LimitSchool::BySpeeds, 1, 1.0], [LimitSchool::OneMark, 12, 0.75], [LimitSchool::Digital, 9, 0.8],
+    [LimitSchool::Strict, 12, 0.5],
+    [LimitSchool::Strict, 1, 0.5],
+    [LimitSchool::BySpeeds, 11, 0.5],
+    [LimitSchool::BySpeeds, 10, 0.75],
+    [LimitSchool::BySpeeds, 2, 0.75],
+    [LimitSchool::BySpeeds, 1, 1.0],
+    [LimitSchool::OneMark, 12, 0.75],
+    [LimitSchool::Digital, 9, 0.8],
 ]);

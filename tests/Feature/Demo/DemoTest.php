@@ -14,41 +14,102 @@ use Dripel\Core\Plan\NextKind;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
 
-it('shows every state of a chain and everything Next can ask for, whatever day it ends on', function (string $today): void {
-    config(['dripel.demo' => true]);
-    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
-    $workshop = Workshop::query()->sole();
-    $nowS = (new DateTimeImmutable($today))->getTimestamp();
-    $book = app(ReadBook::class)($workshop);
-    $states = array_map(fn(int $id) => $book->chain($id, $nowS), $book->chainIds);
-    $props = (new ShedProps($book, Voice::of($workshop, app(ReadBook::class), $nowS)))->all();
+it(
+    'shows every state of a chain and everything Next can ask for, whatever day it ends on',
+    function (string $today): void {
+        config(['dripel.demo' => true]);
+        $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+        $workshop = Workshop::query()->sole();
+        $nowS = (new DateTimeImmutable($today))->getTimestamp();
+        $book = app(ReadBook::class)($workshop);
+        $states = array_map(fn(int $id) => $book->chain($id, $nowS), $book->chainIds);
+        $props = (new ShedProps($book, Voice::of($workshop, app(ReadBook::class), $nowS)))->all();
 
-    expect($book->bikeIds)->toHaveCount(4)->and(count($book->chainIds))->toBeGreaterThanOrEqual(13)
-        ->and(array_values(array_unique(array_map(fn($s) => $s->status->value, $states))))->toEqualCanonicalizing(array_column(ChainStatus::cases(), 'value'))
-        ->and(array_values(array_unique(array_column($props['next'], 'kind'))))->toEqualCanonicalizing(array_column(NextKind::cases(), 'value'))
-        ->and($props['rails'][0]['leftNumber'])->toBe('140')->and($props['rails'][0]['best'])->not->toBeNull()
-        ->and($book->conflicts())->toBe([])
-        ->and($book->rides[0]->moment->unixS)->toBeLessThan($nowS - 400 * 86400)
-        ->and(json_encode($props))->not->toContain('next.')->not->toContain('chain.')->not->toContain('ui.');
+        expect($book->bikeIds)
+            ->toHaveCount(4)
+            ->and(count($book->chainIds))
+            ->toBeGreaterThanOrEqual(13)
+            ->and(array_values(array_unique(array_map(fn($s) => $s->status->value, $states))))
+            ->toEqualCanonicalizing(array_column(ChainStatus::cases(), 'value'))
+            ->and(array_values(array_unique(array_column($props['next'], 'kind'))))
+            ->toEqualCanonicalizing(array_column(NextKind::cases(), 'value'))
+            ->and($props['rails'][0]['leftNumber'])
+            ->toBe('140')
+            ->and($props['rails'][0]['best'])
+            ->not->toBeNull()
+            ->and($book->conflicts())
+            ->toBe([])
+            ->and($book->rides[0]->moment->unixS)
+            ->toBeLessThan($nowS - 400 * 86400)
+            ->and(json_encode($props))
+            ->not->toContain('next.')
+            ->not->toContain('chain.')
+            ->not->toContain('ui.');
 
-    foreach ($states as $state) {
-        foreach ((new ChainFigures($state, $book->settings))->all() as $why) {
-            if ($why->figure === 'left' && $state->life?->because?->value !== 'noise') {
-                expect(max(0.0, array_reduce($why->lines, fn(float $left, $line) => $line->unit !== 'km' ? $left : min($state->terms->intervalKm, max(0.0, $left + $line->value)), 0.0)))->toEqualWithDelta($why->value, 1e-6);
+        foreach ($states as $state) {
+            foreach ((new ChainFigures($state, $book->settings))->all() as $why) {
+                if ($why->figure === 'left' && $state->life?->because?->value !== 'noise') {
+                    expect(
+                        max(
+                            0.0,
+                            array_reduce(
+                                $why->lines,
+                                fn(float $left, $line) => $line->unit !== 'km'
+                                    ? $left
+                                    : min(
+                                        $state->terms->intervalKm,
+                                        max(0.0, $left + $line->value),
+                                    ),
+                                0.0,
+                            ),
+                        ),
+                    )->toEqualWithDelta($why->value, 1e-6);
+                }
             }
         }
-    }
-})->with(['a Wednesday noon' => '2026-11-25T12:00:00+01:00', 'a summer Sunday night' => '2026-07-05T23:30:00+02:00', 'the night the clocks change' => '2026-03-29T04:00:00+02:00']);
+    },
+)->with([
+    'a Wednesday noon' => '2026-11-25T12:00:00+01:00',
+    'a summer Sunday night' => '2026-07-05T23:30:00+02:00',
+    'the night the clocks change' => '2026-03-29T04:00:00+02:00',
+]);
 
 it('is the same from the same seed, once only, and open by one click', function (): void {
     config(['dripel.demo' => true]);
-    $print = fn() => md5((string) json_encode([DB::table('rides')->get(['at', 'km', 'condition', 'bike_id', 'action_id']), DB::table('readings')->get(['at', 'input'])]));
+    $print = fn() => md5(
+        (string) json_encode([
+            DB::table('rides')->get(['at', 'km', 'condition', 'bike_id', 'action_id']),
+            DB::table('readings')->get(['at', 'input']),
+        ]),
+    );
     $this->artisan('dripel:demo', ['--today' => '2026-11-25T12:00:00Z', '--seed' => 3]);
     $first = $print();
-    $this->artisan('dripel:demo', ['--today' => '2026-11-25T12:00:00Z', '--seed' => 3])->expectsOutputToContain('already');
-    expect($print())->toBe($first)->and(User::query()->count())->toBe(1)->and(Action::query()->whereNull('user_id')->count())->toBe(0);
+    $this->artisan('dripel:demo', [
+        '--today' => '2026-11-25T12:00:00Z',
+        '--seed' => 3,
+    ])->expectsOutputToContain('already');
+    expect($print())
+        ->toBe($first)
+        ->and(User::query()->count())
+        ->toBe(1)
+        ->and(Action::query()->whereNull('user_id')->count())
+        ->toBe(0);
     $this->post('/demo')->assertRedirect('/');
-    foreach (['/', '/road', '/history', '/settings', '/chains/1', '/chains/4?all=1', '/bikes/1', '/bikes/new', '/chains/new'] as $page) {
-        $this->get($page)->assertOk()->assertInertia(fn(AssertableInertia $inertia) => $inertia->where('here.demo', true));
+    foreach (
+        [
+            '/',
+            '/road',
+            '/history',
+            '/settings',
+            '/chains/1',
+            '/chains/4?all=1',
+            '/bikes/1',
+            '/bikes/new',
+            '/chains/new',
+        ] as $page
+    ) {
+        $this->get($page)
+            ->assertOk()
+            ->assertInertia(fn(AssertableInertia $inertia) => $inertia->where('here.demo', true));
     }
 });

@@ -21,14 +21,38 @@ function furnish(Bench $bench): array
     $chain = $bench->chain($bike, 'A', fit: true);
     $other = $bench->chain($bike, 'B');
     $ride = (string) Str::uuid();
-    test()->actingAs($bench->owner)->post('/rides', ['action_id' => $ride, 'bike_id' => $bike->id, 'distance' => 20, 'condition' => 'dry'] + Bench::form(2))->assertRedirect();
+    test()
+        ->actingAs($bench->owner)
+        ->post(
+            '/rides',
+            ['action_id' => $ride, 'bike_id' => $bike->id, 'distance' => 20, 'condition' => 'dry'] +
+                Bench::form(2),
+        )
+        ->assertRedirect();
     test()->post('/invitations', ['role' => 'member']);
-    $track = Track::query()->create(['id' => (string) Str::uuid(), 'workshop_id' => $bench->workshop->id, 'name' => 'x.gpx', 'start' => Bench::NOW - 7200, 'km' => 10, 'points' => 9, 'segments' => 1, 'fingerprint' => "f{$bench->workshop->id}", 'uploaded_at' => Bench::NOW]);
+    $track = Track::query()->create([
+        'id' => (string) Str::uuid(),
+        'workshop_id' => $bench->workshop->id,
+        'name' => 'x.gpx',
+        'start' => Bench::NOW - 7200,
+        'km' => 10,
+        'points' => 9,
+        'segments' => 1,
+        'fingerprint' => "f{$bench->workshop->id}",
+        'uploaded_at' => Bench::NOW,
+    ]);
     app('auth')->forgetGuards();
 
     return [
-        'bike' => $bike->id, 'chain' => $other->id, 'ride' => Ride::query()->in($bench->workshop)->sole()->id, 'track' => $track->id, 'action' => $ride,
-        'invitation' => Invitation::query()->in($bench->workshop)->sole()->id, 'entry' => Dip::query()->in($bench->workshop)->firstOrFail()->id, 'type' => 'dips', 'token' => 'none',
+        'bike' => $bike->id,
+        'chain' => $other->id,
+        'ride' => Ride::query()->in($bench->workshop)->sole()->id,
+        'track' => $track->id,
+        'action' => $ride,
+        'invitation' => Invitation::query()->in($bench->workshop)->sole()->id,
+        'entry' => Dip::query()->in($bench->workshop)->firstOrFail()->id,
+        'type' => 'dips',
+        'token' => 'none',
     ];
 }
 
@@ -36,48 +60,89 @@ function furnish(Bench $bench): array
 function formWith(array $ids): array
 {
     return Bench::form(1) + [
-        'bike_id' => $ids['bike'], 'chain_id' => $ids['chain'], 'chains' => [$ids['chain']], 'also' => [$ids['action']], 'dry' => true, 'distance' => 12, 'condition' => 'dry',
-        'name' => 'Name', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'limit_school' => 'strict', 'label' => 'Z', 'state' => 'boxed', 'role' => 'member',
+        'bike_id' => $ids['bike'],
+        'chain_id' => $ids['chain'],
+        'chains' => [$ids['chain']],
+        'also' => [$ids['action']],
+        'dry' => true,
+        'distance' => 12,
+        'condition' => 'dry',
+        'name' => 'Name',
+        'kind' => 'road',
+        'speeds' => 12,
+        'interval' => 300,
+        'limit_school' => 'strict',
+        'label' => 'Z',
+        'state' => 'boxed',
+        'role' => 'member',
     ];
 }
 
-it('gives nothing of another workshop, by path, query, body or filter, on any route', function (): void {
-    [$mine, $theirs] = [new Bench, new Bench('other@test.example')];
-    [$own, $foreign] = [furnish($mine), furnish($theirs)];
-    $this->actingAs($mine->owner);
-    $rows = Bench::rows();
-    $walked = 0;
-    $expectClosed = function (string $method, string $url, array $data) use (&$walked): void {
-        $status = $this->call($method, $url, $data)->getStatusCode();
-        expect($status)->toBeIn([403, 404], "{$method} {$url} ".json_encode($data));
-        $walked++;
-    };
-    foreach (Route::getRoutes() as $route) {
-        assert($route instanceof Path);
-        $method = $route->methods()[0];
-        if (! in_array('auth', $route->gatherMiddleware(), true)) {
-            continue;
+it(
+    'gives nothing of another workshop, by path, query, body or filter, on any route',
+    function (): void {
+        [$mine, $theirs] = [new Bench, new Bench('other@test.example')];
+        [$own, $foreign] = [furnish($mine), furnish($theirs)];
+        $this->actingAs($mine->owner);
+        $rows = Bench::rows();
+        $walked = 0;
+        $expectClosed = function (string $method, string $url, array $data) use (&$walked): void {
+            $status = $this->call($method, $url, $data)->getStatusCode();
+            expect($status)->toBeIn([403, 404], "{$method} {$url} ".json_encode($data));
+            $walked++;
+        };
+        foreach (Route::getRoutes() as $route) {
+            assert($route instanceof Path);
+            $method = $route->methods()[0];
+            if (! in_array('auth', $route->gatherMiddleware(), true)) {
+                continue;
+            }
+            foreach (array_diff($route->parameterNames(), ['type']) as $name) {
+                $path = preg_replace_callback(
+                    '/\{(\w+)\}/',
+                    fn(array $m) => (string) ($m[1] === $name ? $foreign : $own)[$m[1]],
+                    $route->uri(),
+                );
+                $expectClosed($method, "/{$path}", $method === 'GET' ? [] : formWith($own));
+            }
         }
-        foreach (array_diff($route->parameterNames(), ['type']) as $name) {
-            $path = preg_replace_callback('/\{(\w+)\}/', fn(array $m) => (string) ($m[1] === $name ? $foreign : $own)[$m[1]], $route->uri());
-            $expectClosed($method, "/{$path}", $method === 'GET' ? [] : formWith($own));
+        $own['track2'] = $own['track'];
+        foreach (
+            ['/road?bike=', '/history?bike=', '/chains/new?bike=', "/tracks/{$own['track']}?bike="] as $url
+        ) {
+            $expectClosed('GET', $url.$foreign['bike'], []);
         }
-    }
-    $own['track2'] = $own['track'];
-    foreach (['/road?bike=', '/history?bike=', '/chains/new?bike=', "/tracks/{$own['track']}?bike="] as $url) {
-        $expectClosed('GET', $url.$foreign['bike'], []);
-    }
-    $expectClosed('GET', "/history?chain={$foreign['chain']}", []);
-    foreach ([
-        ['POST', '/rides', 'bike_id', 'bike'], ['PUT', "/rides/{$own['ride']}", 'bike_id', 'bike'], ['POST', "/tracks/{$own['track']}/keep", 'bike_id', 'bike'], ['POST', '/chains', 'bike_id', 'bike'],
-        ['PUT', "/chains/{$own['chain']}", 'bike_id', 'bike'], ['POST', "/bikes/{$own['bike']}/fittings", 'chain_id', 'chain'], ['POST', '/dips', 'chains', 'chain'], ['POST', "/actions/{$own['action']}/undo", 'also', 'action'],
-    ] as [$method, $url, $field, $id]) {
-        $expectClosed($method, $url, [$field => in_array($field, ['chains', 'also'], true) ? [$own[$id], $foreign[$id]] : $foreign[$id]] + formWith($own));
-    }
-    // An action id of theirs is no way in either.
-    $this->post('/rides', ['action_id' => $foreign['action']] + formWith($own))->assertSessionHasErrors('action_id');
-    expect(Bench::rows())->toBe($rows)->and($walked)->toBeGreaterThan(30);
-});
+        $expectClosed('GET', "/history?chain={$foreign['chain']}", []);
+        foreach (
+            [
+                ['POST', '/rides', 'bike_id', 'bike'],
+                ['PUT', "/rides/{$own['ride']}", 'bike_id', 'bike'],
+                ['POST', "/tracks/{$own['track']}/keep", 'bike_id', 'bike'],
+                ['POST', '/chains', 'bike_id', 'bike'],
+                ['PUT', "/chains/{$own['chain']}", 'bike_id', 'bike'],
+                ['POST', "/bikes/{$own['bike']}/fittings", 'chain_id', 'chain'],
+                ['POST', '/dips', 'chains', 'chain'],
+                ['POST', "/actions/{$own['action']}/undo", 'also', 'action'],
+            ] as [$method, $url, $field, $id]
+        ) {
+            $expectClosed(
+                $method,
+                $url,
+                [
+                    $field => in_array($field, ['chains', 'also'], true)
+                        ? [$own[$id], $foreign[$id]]
+                        : $foreign[$id],
+                ] + formWith($own),
+            );
+        }
+        // An action id of theirs is no way in either.
+        $this->post(
+            '/rides',
+            ['action_id' => $foreign['action']] + formWith($own),
+        )->assertSessionHasErrors('action_id');
+        expect(Bench::rows())->toBe($rows)->and($walked)->toBeGreaterThan(30);
+    },
+);
 
 it('lets a viewer change nothing and a stranger see nothing, on any route', function (): void {
     $bench = new Bench;
@@ -86,28 +151,65 @@ it('lets a viewer change nothing and a stranger see nothing, on any route', func
     $rows = Bench::rows();
     foreach (Route::getRoutes() as $route) {
         assert($route instanceof Path);
-        if (! in_array('auth', $route->gatherMiddleware(), true) || in_array($route->uri(), ['sign-out'], true)) {
+        if (
+            ! in_array('auth', $route->gatherMiddleware(), true) ||
+            in_array($route->uri(), ['sign-out'], true)
+        ) {
             continue;
         }
-        $path = '/'.preg_replace_callback('/\{(\w+)\}/', fn(array $m) => (string) $own[$m[1]], ltrim($route->uri(), '/'));
+        $path =
+            '/'.
+            preg_replace_callback(
+                '/\{(\w+)\}/',
+                fn(array $m) => (string) $own[$m[1]],
+                ltrim($route->uri(), '/'),
+            );
         $method = $route->methods()[0];
         app('auth')->forgetGuards();
-        expect($this->call($method, $path, formWith($own))->headers->get('Location'))->toEndWith('/sign-in');
-        $answer = $this->actingAs($viewer)->call($method, $path, $method === 'GET' ? [] : formWith($own))->getStatusCode();
-        $method === 'GET' ? expect($answer)->toBeIn([200, 403], $path) : expect($answer)->toBe(403, "{$method} {$path}");
+        expect($this->call($method, $path, formWith($own))->headers->get('Location'))->toEndWith(
+            '/sign-in',
+        );
+        $answer = $this->actingAs($viewer)
+            ->call($method, $path, $method === 'GET' ? [] : formWith($own))
+            ->getStatusCode();
+        $method === 'GET'
+            ? expect($answer)->toBeIn([200, 403], $path)
+            : expect($answer)->toBe(403, "{$method} {$path}");
     }
     expect(Bench::rows())->toBe($rows);
 });
 
 it('puts every row of every table into a workshop', function (): void {
-    $without = ['migrations', 'workshops', 'users', 'sessions', 'cache', 'cache_locks', 'jobs', 'failed_jobs', 'sqlite_sequence'];
+    $without = [
+        'migrations',
+        'workshops',
+        'users',
+        'sessions',
+        'cache',
+        'cache_locks',
+        'jobs',
+        'failed_jobs',
+        'sqlite_sequence',
+    ];
     foreach (Schema::getTableListing(schemaQualified: false) as $table) {
-        in_array($table, $without, true) || expect(Schema::hasColumn($table, 'workshop_id'))->toBeTrue($table);
+        in_array($table, $without, true) ||
+            expect(Schema::hasColumn($table, 'workshop_id'))->toBeTrue($table);
     }
 });
 
 it('keeps SQLite strict and safe', function (): void {
-    config(['database.connections.file' => ['database' => tempnam(sys_get_temp_dir(), 'db')] + config('database.connections.sqlite')]);
-    $pragma = fn(string $name) => array_values((array) DB::connection('file')->selectOne("pragma {$name}"))[0];
-    expect($pragma('journal_mode'))->toBe('wal')->and($pragma('foreign_keys'))->toBe(1)->and($pragma('busy_timeout'))->toBe(10000);
+    config([
+        'database.connections.file' =>
+            ['database' => tempnam(sys_get_temp_dir(), 'db')] +
+            config('database.connections.sqlite'),
+    ]);
+    $pragma = fn(string $name) => array_values(
+        (array) DB::connection('file')->selectOne("pragma {$name}"),
+    )[0];
+    expect($pragma('journal_mode'))
+        ->toBe('wal')
+        ->and($pragma('foreign_keys'))
+        ->toBe(1)
+        ->and($pragma('busy_timeout'))
+        ->toBe(10000);
 });

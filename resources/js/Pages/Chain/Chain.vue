@@ -18,16 +18,16 @@ import { t } from '@/composables/useText'
 import type { Chain, FormDefaults, TimelineEntry, Why } from '@/types/props'
 
 const props = defineProps<{
-    chain: Chain
-    bike: { id: number; name: string } | null
-    on: number | null
-    retired: boolean
-    outlook: [string, string, string] | null
-    facts: { name: string; value: string; why: string | null }[]
-    why: Why[]
-    timeline: { entries: TimelineEntry[]; more: number }
-    edit: { label: string; speeds: number; pitches: number | null; bike_id: number | null }
-    forms: FormDefaults
+  chain: Chain
+  bike: { id: number; name: string } | null
+  on: number | null
+  retired: boolean
+  outlook: [string, string, string] | null
+  facts: { name: string; value: string; why: string | null }[]
+  why: Why[]
+  timeline: { entries: TimelineEntry[]; more: number }
+  edit: { label: string; speeds: number; pitches: number | null; bike_id: number | null }
+  forms: FormDefaults
 }>()
 const here = useHere()
 const figure = ref<string | null>(null)
@@ -35,400 +35,367 @@ onMounted(() => (figure.value = new URLSearchParams(window.location.search).get(
 
 type Form = 'dip' | 'measure' | 'topup' | 'strip' | 'retire' | 'move' | 'edit'
 const form = ref<Form | null>(null)
-const shown = (name: Form) =>
-    computed({ get: () => form.value === name, set: (open: boolean) => (form.value = open ? name : null) })
+const shown = (name: Form) => computed({ get: () => form.value === name, set: (open: boolean) => (form.value = open ? name : null) })
 const [dipOpen, measureOpen, topupOpen, stripOpen, retireOpen, moveOpen, editOpen] = [
-    shown('dip'),
-    shown('measure'),
-    shown('topup'),
-    shown('strip'),
-    shown('retire'),
-    shown('move'),
-    shown('edit'),
+  shown('dip'),
+  shown('measure'),
+  shown('topup'),
+  shown('strip'),
+  shown('retire'),
+  shown('move'),
+  shown('edit'),
 ]
 const moving = ref<TimelineEntry | null>(null)
 const asPot = computed(() => [
-    { id: props.chain.id, name: props.chain.name, word: props.chain.word, detail: props.chain.detail, proposed: true },
+  { id: props.chain.id, name: props.chain.name, word: props.chain.word, detail: props.chain.detail, proposed: true },
 ])
 
 function move(entry: TimelineEntry): void {
-    moving.value = entry
-    form.value = 'move'
+  moving.value = entry
+  form.value = 'move'
 }
 const remove = (entry: TimelineEntry) =>
-    router.delete(`/entries/${entry.type}/${entry.id}`, { data: { action_id: newActionId() }, preserveScroll: true })
+  router.delete(`/entries/${entry.type}/${entry.id}`, { data: { action_id: newActionId() }, preserveScroll: true })
 const older = () => router.reload({ data: { all: 1 } })
 
 const { form: details, submit: submitDetails } = useActionForm<{
-    label: string
-    speeds: number
-    pitches: number | string | null
-    bike_id: number | null
+  label: string
+  speeds: number
+  pitches: number | string | null
+  bike_id: number | null
 }>({ ...props.edit })
 function editDetails(): void {
-    Object.assign(details, props.edit)
-    details.clearErrors()
-    form.value = 'edit'
+  Object.assign(details, props.edit)
+  details.clearErrors()
+  form.value = 'edit'
 }
 const may = (act: () => void) => () => here.value.mayWrite && !props.retired && act()
 useKeys({
-    m: may(() => (form.value = 'measure')),
-    t: may(() => (form.value = 'topup')),
-    d: may(() => (form.value = 'dip')),
+  m: may(() => (form.value = 'measure')),
+  t: may(() => (form.value = 'topup')),
+  d: may(() => (form.value = 'dip')),
 })
 </script>
 
 <template>
-    <AppShell :title="chain.name" at="shed">
-        <div class="page">
-            <div class="row head">
-                <h1>{{ chain.name }}</h1>
-                <HookTag :label="chain.label" :ready="chain.ready" />
-                <span class="muted">{{
-                    retired ? t('chain.retired') : `${on ? t('chain.on') : t('chain.hangs')} ${bike?.name ?? '—'}`
-                }}</span>
-            </div>
-            <div class="top">
-                <section class="state" :aria-label="chain.name">
-                    <p v-if="chain.waxed" class="left">
-                        <span class="big" data-test="left">{{ chain.left }}</span>
-                        <span class="muted">{{ t('chain.coat') }}</span>
-                        <button type="button" class="why" data-test="why-left" @click="figure = 'left'">
-                            {{ t('chain.why') }}
-                        </button>
-                    </p>
-                    <p class="word" :class="{ ember: chain.late }" data-test="state" :data-status="chain.status">
-                        <template v-if="chain.status !== 'ridden'">{{ chain.word }}</template>
-                        <span class="muted"
-                            >{{ chain.status !== 'ridden' && chain.detail ? ', ' : '' }}{{ chain.detail }}</span
-                        >
-                    </p>
-                    <p v-if="outlook" class="until">
-                        {{ outlook[0] }} <b>{{ outlook[1] }}</b>{{ outlook[2] }}
-                        <button
-                            v-if="why.some((w) => w.figure === 'good_until')"
-                            type="button"
-                            class="why"
-                            @click="figure = 'good_until'"
-                        >
-                            {{ t('chain.why') }}
-                        </button>
-                    </p>
-                    <p v-if="why.some((w) => w.figure === 'bare')" class="until">
-                        <button type="button" class="why" @click="figure = 'bare'">{{ t('chain.why') }}</button>
-                    </p>
-                    <ChainRun :coat="chain.coat" :left="chain.left" />
-                    <div class="wear">
-                        <WearRule :wear="chain.wear" :width="200" /><span class="muted small">{{ chain.wear.of }}</span>
-                    </div>
-                </section>
-                <dl>
-                    <div v-for="fact in facts" :key="fact.name">
-                        <dt>{{ fact.name }}</dt>
-                        <dd>
-                            {{ fact.value }}
-                            <button
-                                v-if="fact.why"
-                                type="button"
-                                class="why"
-                                :aria-label="`${fact.name}: ${t('chain.why')}`"
-                                :data-test="`why-${fact.why}`"
-                                @click="figure = fact.why"
-                            >
-                                {{ t('chain.why') }}
-                            </button>
-                        </dd>
-                    </div>
-                </dl>
-            </div>
-            <div v-if="here.mayWrite && !retired" class="row acts">
-                <v-btn
-                    v-if="!chain.worn"
-                    :variant="chain.wantsDip ? 'flat' : 'outlined'"
-                    :color="chain.wantsDip ? 'primary' : undefined"
-                    data-test="dip"
-                    @click="form = 'dip'"
-                    >{{ t('verbs.dip') }}</v-btn
-                >
-                <v-btn data-test="measure" @click="form = 'measure'">{{ t('verbs.measure') }}</v-btn>
-                <v-btn v-if="chain.waxed" data-test="topup" @click="form = 'topup'">{{ t('verbs.topup') }}</v-btn>
-                <v-btn data-test="strip" @click="form = 'strip'">{{ t('verbs.strip') }}</v-btn>
-                <v-btn data-test="retire" @click="form = 'retire'">{{ t('verbs.retire') }}</v-btn>
-                <v-btn data-test="details" @click="editDetails">{{ t('chain.details') }}</v-btn>
-            </div>
-            <h2 id="life">{{ t('chain.life') }}</h2>
-            <p v-if="!timeline.entries.length" class="muted">{{ t('chain.no_entries') }}</p>
-            <ol v-else class="life" aria-labelledby="life">
-                <li
-                    v-for="(entry, i) in timeline.entries"
-                    :key="`${entry.type}-${entry.id}-${i}`"
-                    :class="entry.type"
-                    data-test="life-entry"
-                >
-                    <span class="day"
-                        >{{ entry.day }}<span v-if="entry.time" class="muted">, {{ entry.time }}</span></span
-                    >
-                    <span class="dot" aria-hidden="true" />
-                    <span class="text"
-                        >{{ entry.text }}<span v-if="entry.left" class="muted">, {{ entry.left }}</span></span
-                    >
-                    <span v-if="here.mayWrite && entry.id !== null" class="edit">
-                        <button
-                            v-if="entry.time"
-                            type="button"
-                            :aria-label="`${t('verbs.move')}: ${entry.text}, ${entry.day}`"
-                            @click="move(entry)"
-                        >
-                            {{ t('verbs.move') }}
-                        </button>
-                        <button
-                            type="button"
-                            :aria-label="`${t('verbs.delete')}: ${entry.text}, ${entry.day}`"
-                            :data-test="`delete-${entry.type}`"
-                            @click="remove(entry)"
-                        >
-                            {{ t('verbs.delete') }}
-                        </button>
-                    </span>
-                </li>
-            </ol>
-            <div class="row more">
-                <v-btn v-if="timeline.more" @click="older">{{ t('chain.older') }} ({{ timeline.more }})</v-btn>
-                <Link :href="`/history?chain=${chain.id}`">{{ t('nav.history') }}</Link>
-            </div>
+  <AppShell :title="chain.name" at="shed">
+    <div class="page">
+      <div class="row head">
+        <h1>{{ chain.name }}</h1>
+        <HookTag :label="chain.label" :ready="chain.ready" />
+        <span class="muted">{{ retired ? t('chain.retired') : `${on ? t('chain.on') : t('chain.hangs')} ${bike?.name ?? '—'}` }}</span>
+      </div>
+      <div class="top">
+        <section class="state" :aria-label="chain.name">
+          <p v-if="chain.waxed" class="left">
+            <span class="big" data-test="left">{{ chain.left }}</span>
+            <span class="muted">{{ t('chain.coat') }}</span>
+            <button type="button" class="why" data-test="why-left" @click="figure = 'left'">
+              {{ t('chain.why') }}
+            </button>
+          </p>
+          <p class="word" :class="{ ember: chain.late }" data-test="state" :data-status="chain.status">
+            <template v-if="chain.status !== 'ridden'">{{ chain.word }}</template>
+            <span class="muted">{{ chain.status !== 'ridden' && chain.detail ? ', ' : '' }}{{ chain.detail }}</span>
+          </p>
+          <p v-if="outlook" class="until">
+            {{ outlook[0] }} <b>{{ outlook[1] }}</b>{{ outlook[2] }}
+            <button v-if="why.some((w) => w.figure === 'good_until')" type="button" class="why" @click="figure = 'good_until'">
+              {{ t('chain.why') }}
+            </button>
+          </p>
+          <p v-if="why.some((w) => w.figure === 'bare')" class="until">
+            <button type="button" class="why" @click="figure = 'bare'">{{ t('chain.why') }}</button>
+          </p>
+          <ChainRun :coat="chain.coat" :left="chain.left" />
+          <div class="wear">
+            <WearRule :wear="chain.wear" :width="200" /><span class="muted small">{{ chain.wear.of }}</span>
+          </div>
+        </section>
+        <dl>
+          <div v-for="fact in facts" :key="fact.name">
+            <dt>{{ fact.name }}</dt>
+            <dd>
+              {{ fact.value }}
+              <button
+                v-if="fact.why"
+                type="button"
+                class="why"
+                :aria-label="`${fact.name}: ${t('chain.why')}`"
+                :data-test="`why-${fact.why}`"
+                @click="figure = fact.why">
+                {{ t('chain.why') }}
+              </button>
+            </dd>
+          </div>
+        </dl>
+      </div>
+      <div v-if="here.mayWrite && !retired" class="row acts">
+        <v-btn
+          v-if="!chain.worn"
+          :variant="chain.wantsDip ? 'flat' : 'outlined'"
+          :color="chain.wantsDip ? 'primary' : undefined"
+          data-test="dip"
+          @click="form = 'dip'"
+          >{{ t('verbs.dip') }}</v-btn
+        >
+        <v-btn data-test="measure" @click="form = 'measure'">{{ t('verbs.measure') }}</v-btn>
+        <v-btn v-if="chain.waxed" data-test="topup" @click="form = 'topup'">{{ t('verbs.topup') }}</v-btn>
+        <v-btn data-test="strip" @click="form = 'strip'">{{ t('verbs.strip') }}</v-btn>
+        <v-btn data-test="retire" @click="form = 'retire'">{{ t('verbs.retire') }}</v-btn>
+        <v-btn data-test="details" @click="editDetails">{{ t('chain.details') }}</v-btn>
+      </div>
+      <h2 id="life">{{ t('chain.life') }}</h2>
+      <p v-if="!timeline.entries.length" class="muted">{{ t('chain.no_entries') }}</p>
+      <ol v-else class="life" aria-labelledby="life">
+        <li v-for="(entry, i) in timeline.entries" :key="`${entry.type}-${entry.id}-${i}`" :class="entry.type" data-test="life-entry">
+          <span class="day"
+            >{{ entry.day }}<span v-if="entry.time" class="muted">, {{ entry.time }}</span></span
+          >
+          <span class="dot" aria-hidden="true" />
+          <span class="text"
+            >{{ entry.text }}<span v-if="entry.left" class="muted">, {{ entry.left }}</span></span
+          >
+          <span v-if="here.mayWrite && entry.id !== null" class="edit">
+            <button v-if="entry.time" type="button" :aria-label="`${t('verbs.move')}: ${entry.text}, ${entry.day}`" @click="move(entry)">
+              {{ t('verbs.move') }}
+            </button>
+            <button
+              type="button"
+              :aria-label="`${t('verbs.delete')}: ${entry.text}, ${entry.day}`"
+              :data-test="`delete-${entry.type}`"
+              @click="remove(entry)">
+              {{ t('verbs.delete') }}
+            </button>
+          </span>
+        </li>
+      </ol>
+      <div class="row more">
+        <v-btn v-if="timeline.more" @click="older">{{ t('chain.older') }} ({{ timeline.more }})</v-btn>
+        <Link :href="`/history?chain=${chain.id}`">{{ t('nav.history') }}</Link>
+      </div>
+    </div>
+    <WhyPanel v-model="figure" :why="why" />
+    <template v-if="here.mayWrite">
+      <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="asPot" :list="[chain.id]" />
+      <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" />
+      <TopUpDialog v-if="topupOpen" v-model="topupOpen" :forms="forms" :chain="chain" />
+      <MomentDialog
+        v-if="stripOpen"
+        v-model="stripOpen"
+        what="strip"
+        :subject="chain.name"
+        :url="`/chains/${chain.id}/strips`"
+        :date="forms.date"
+        :time="forms.time" />
+      <MomentDialog
+        v-if="retireOpen"
+        v-model="retireOpen"
+        what="retire"
+        :subject="chain.name"
+        :url="`/chains/${chain.id}/retirement`"
+        :date="forms.date"
+        :time="forms.time" />
+      <MomentDialog
+        v-if="moveOpen && moving"
+        v-model="moveOpen"
+        what="move"
+        method="put"
+        :subject="moving.text"
+        :url="`/entries/${moving.type}/${moving.id}`"
+        :date="moving.date"
+        :time="moving.time ?? ''" />
+      <ActionDialog
+        v-model="editOpen"
+        :title="`${t('chain.details')}: ${chain.name}`"
+        :verb="t('verbs.save')"
+        :busy="details.processing"
+        :errors="details.errors"
+        :known="['label', 'speeds', 'pitches', 'bike_id']"
+        @submit="submitDetails('put', `/chains/${chain.id}`, () => (form = null))">
+        <v-select
+          v-model="details.bike_id"
+          :items="forms.bikes"
+          item-value="id"
+          item-title="name"
+          :label="t('new_chain.rail')"
+          :error-messages="details.errors.bike_id" />
+        <div class="two">
+          <v-text-field v-model="details.label" :label="t('new_chain.label')" :error-messages="details.errors.label" />
+          <v-text-field
+            v-model="details.speeds"
+            inputmode="numeric"
+            :label="t('new_chain.speeds')"
+            :error-messages="details.errors.speeds" />
         </div>
-        <WhyPanel v-model="figure" :why="why" />
-        <template v-if="here.mayWrite">
-            <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="asPot" :list="[chain.id]" />
-            <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" />
-            <TopUpDialog v-if="topupOpen" v-model="topupOpen" :forms="forms" :chain="chain" />
-            <MomentDialog
-                v-if="stripOpen"
-                v-model="stripOpen"
-                what="strip"
-                :subject="chain.name"
-                :url="`/chains/${chain.id}/strips`"
-                :date="forms.date"
-                :time="forms.time"
-            />
-            <MomentDialog
-                v-if="retireOpen"
-                v-model="retireOpen"
-                what="retire"
-                :subject="chain.name"
-                :url="`/chains/${chain.id}/retirement`"
-                :date="forms.date"
-                :time="forms.time"
-            />
-            <MomentDialog
-                v-if="moveOpen && moving"
-                v-model="moveOpen"
-                what="move"
-                method="put"
-                :subject="moving.text"
-                :url="`/entries/${moving.type}/${moving.id}`"
-                :date="moving.date"
-                :time="moving.time ?? ''"
-            />
-            <ActionDialog
-                v-model="editOpen"
-                :title="`${t('chain.details')}: ${chain.name}`"
-                :verb="t('verbs.save')"
-                :busy="details.processing"
-                :errors="details.errors"
-                :known="['label', 'speeds', 'pitches', 'bike_id']"
-                @submit="submitDetails('put', `/chains/${chain.id}`, () => (form = null))"
-            >
-                <v-select
-                    v-model="details.bike_id"
-                    :items="forms.bikes"
-                    item-value="id"
-                    item-title="name"
-                    :label="t('new_chain.rail')"
-                    :error-messages="details.errors.bike_id"
-                />
-                <div class="two">
-                    <v-text-field
-                        v-model="details.label"
-                        :label="t('new_chain.label')"
-                        :error-messages="details.errors.label"
-                    />
-                    <v-text-field
-                        v-model="details.speeds"
-                        inputmode="numeric"
-                        :label="t('new_chain.speeds')"
-                        :error-messages="details.errors.speeds"
-                    />
-                </div>
-                <v-text-field
-                    v-model="details.pitches"
-                    inputmode="numeric"
-                    :label="t('new_chain.pitches')"
-                    :error-messages="details.errors.pitches"
-                />
-            </ActionDialog>
-        </template>
-    </AppShell>
+        <v-text-field
+          v-model="details.pitches"
+          inputmode="numeric"
+          :label="t('new_chain.pitches')"
+          :error-messages="details.errors.pitches" />
+      </ActionDialog>
+    </template>
+  </AppShell>
 </template>
 
 <style scoped>
 .head {
-    gap: 12px;
-    align-items: baseline;
-    margin-bottom: 14px;
+  gap: 12px;
+  align-items: baseline;
+  margin-bottom: 14px;
 }
 .top {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) 330px;
-    gap: 32px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 330px;
+  gap: 32px;
 }
 .state p {
-    margin: 0;
+  margin: 0;
 }
 p.left {
-    display: flex;
-    gap: 8px;
-    align-items: baseline;
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
 }
 .left .big {
-    font-size: 44px;
+  font-size: 44px;
 }
 .word {
-    font-weight: 680;
-    font-size: 15px;
-    margin: 4px 0 2px;
+  font-weight: 680;
+  font-size: 15px;
+  margin: 4px 0 2px;
 }
 .until {
-    margin-bottom: 4px;
+  margin-bottom: 4px;
 }
 .run {
-    margin-top: 12px;
+  margin-top: 12px;
 }
 .wear {
-    display: flex;
-    align-items: center;
-    gap: 10px;
-    margin-top: 8px;
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  margin-top: 8px;
 }
 dl {
-    margin: 0;
-    align-self: start;
-    border-top: 1px solid var(--ink);
+  margin: 0;
+  align-self: start;
+  border-top: 1px solid var(--ink);
 }
 dl div {
-    display: flex;
-    justify-content: space-between;
-    gap: 12px;
-    padding: 6px 0;
-    border-bottom: 1px solid var(--line);
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line);
 }
 dt {
-    color: var(--steel);
+  color: var(--steel);
 }
 dd {
-    margin: 0;
-    font-weight: 620;
-    text-align: right;
+  margin: 0;
+  font-weight: 620;
+  text-align: right;
 }
 .why,
 .edit button {
-    background: none;
-    border: 0;
-    padding: 2px 4px;
-    min-height: 24px;
-    font: inherit;
-    font-weight: 480;
-    color: var(--steel);
-    text-decoration: underline;
-    text-underline-offset: 3px;
-    cursor: pointer;
+  background: none;
+  border: 0;
+  padding: 2px 4px;
+  min-height: 24px;
+  font: inherit;
+  font-weight: 480;
+  color: var(--steel);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
 }
 .acts {
-    margin: 22px 0 26px;
+  margin: 22px 0 26px;
 }
 .life {
-    list-style: none;
-    padding: 0;
-    margin: 6px 0 0;
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 0;
 }
 .life li {
-    display: grid;
-    grid-template-columns: 170px 18px minmax(0, 1fr) auto;
-    gap: 10px;
-    align-items: baseline;
-    padding: 4px 0;
-    border-bottom: 1px solid var(--line);
+  display: grid;
+  grid-template-columns: 170px 18px minmax(0, 1fr) auto;
+  gap: 10px;
+  align-items: baseline;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line);
 }
 .day {
-    font-size: 13px;
+  font-size: 13px;
 }
 .dot {
-    width: 9px;
-    height: 9px;
-    border-radius: 50%;
-    background: var(--steel-2);
-    align-self: center;
-    justify-self: center;
+  width: 9px;
+  height: 9px;
+  border-radius: 50%;
+  background: var(--steel-2);
+  align-self: center;
+  justify-self: center;
 }
 .dips .dot {
-    background: var(--coat);
-    border: 1.5px solid var(--coat-line);
-    width: 14px;
-    height: 14px;
+  background: var(--coat);
+  border: 1.5px solid var(--coat-line);
+  width: 14px;
+  height: 14px;
 }
 .topups .dot {
-    background: var(--coat);
-    border: 1.5px solid var(--coat-line);
+  background: var(--coat);
+  border: 1.5px solid var(--coat-line);
 }
 .fittings .dot,
 .off .dot,
 .strips .dot,
 .retirements .dot {
-    background: var(--ink);
-    border-radius: 1px;
+  background: var(--ink);
+  border-radius: 1px;
 }
 .readings .dot {
-    background: transparent;
-    border: 1.5px solid var(--ink);
+  background: transparent;
+  border: 1.5px solid var(--ink);
 }
 .dips .text,
 .fittings .text,
 .strips .text,
 .noises .text,
 .retirements .text {
-    font-weight: 680;
+  font-weight: 680;
 }
 .edit {
-    white-space: nowrap;
+  white-space: nowrap;
 }
 .more {
-    margin-top: 16px;
-    gap: 18px;
+  margin-top: 16px;
+  gap: 18px;
 }
 @media (max-width: 700px) {
-    .top {
-        grid-template-columns: 1fr;
-        gap: 18px;
-    }
-    .life li {
-        grid-template-columns: 18px minmax(0, 1fr);
-    }
-    .life .day {
-        grid-column: 2;
-        grid-row: 1;
-        font-size: 12px;
-        color: var(--steel);
-    }
-    .life .dot {
-        grid-row: 1 / 3;
-    }
-    .life .text,
-    .life .edit {
-        grid-column: 2;
-    }
-    .edit button {
-        min-height: 44px;
-        padding: 2px 18px 2px 0;
-    }
+  .top {
+    grid-template-columns: 1fr;
+    gap: 18px;
+  }
+  .life li {
+    grid-template-columns: 18px minmax(0, 1fr);
+  }
+  .life .day {
+    grid-column: 2;
+    grid-row: 1;
+    font-size: 12px;
+    color: var(--steel);
+  }
+  .life .dot {
+    grid-row: 1 / 3;
+  }
+  .life .text,
+  .life .edit {
+    grid-column: 2;
+  }
+  .edit button {
+    min-height: 44px;
+    padding: 2px 18px 2px 0;
+  }
 }
 </style>

@@ -8,154 +8,133 @@ import { t } from '@/composables/useText'
 import type { FormDefaults } from '@/types/props'
 
 interface Defaults {
-    bike: number
-    label: string
-    speeds: number
-    pitches: number | null
-    canFit: boolean
+  bike: number
+  label: string
+  speeds: number
+  pitches: number | null
+  canFit: boolean
 }
 const props = defineProps<{ bike: number | null; defaults: Defaults[]; forms: FormDefaults }>()
 const { form, submit } = useActionForm({
-    bike_id: props.bike,
-    label: '',
-    speeds: 12 as number | string,
-    pitches: null as number | string | null,
-    state: 'waxed',
-    date: props.forms.date,
-    time: props.forms.time,
-    fit: false,
+  bike_id: props.bike,
+  label: '',
+  speeds: 12 as number | string,
+  pitches: null as number | string | null,
+  state: 'waxed',
+  date: props.forms.date,
+  time: props.forms.time,
+  fit: false,
 })
 const chosen = computed(() => props.defaults.find((other) => other.bike === form.bike_id))
-watch(
-    chosen,
-    (now) =>
-        now && Object.assign(form, { label: now.label, speeds: now.speeds, pitches: now.pitches, fit: now.canFit }),
-    { immediate: true },
-)
+watch(chosen, (now) => now && Object.assign(form, { label: now.label, speeds: now.speeds, pitches: now.pitches, fit: now.canFit }), {
+  immediate: true,
+})
 const states = ['boxed', 'bare', 'waxed']
 const save = () => submit('post', '/chains')
 </script>
 
 <template>
-    <AppShell :title="t('new_chain.title')" at="shed">
-        <form v-if="bike !== null" class="page narrow fields" novalidate @submit.prevent="save">
-            <h1>{{ t('new_chain.title') }}</h1>
-            <v-select
-                v-model="form.bike_id"
-                :items="forms.bikes"
-                item-value="id"
-                item-title="name"
-                :label="t('new_chain.rail')"
-                :error-messages="form.errors.bike_id"
-            />
-            <div class="two">
-                <v-text-field
-                    v-model="form.label"
-                    :label="t('new_chain.label')"
-                    :error-messages="form.errors.label"
-                    name="label"
-                />
-                <v-text-field
-                    v-model="form.speeds"
-                    inputmode="numeric"
-                    :label="t('new_chain.speeds')"
-                    :error-messages="form.errors.speeds"
-                    name="speeds"
-                />
-            </div>
-            <v-text-field
-                v-model="form.pitches"
-                inputmode="numeric"
-                :label="t('new_chain.pitches')"
-                :hint="t('new_chain.pitches_hint')"
-                persistent-hint
-                :error-messages="form.errors.pitches"
-                name="pitches"
-            />
-            <fieldset>
-                <legend>{{ t('new_chain.state') }}</legend>
-                <div class="kinds">
-                    <label
-                        v-for="state in states"
-                        :key="state"
-                        :class="{ on: form.state === state }"
-                        :data-test="`state-${state}`"
-                        ><input v-model="form.state" type="radio" name="state" :value="state" />{{
-                            t(`new_chain.${state}`)
-                        }}</label
-                    >
-                </div>
-                <p class="muted small">{{ t(`new_chain.${form.state}_hint`) }}</p>
-            </fieldset>
-            <DayAndTime
-                v-if="form.state !== 'boxed'"
-                v-model:date="form.date"
-                v-model:time="form.time"
-                :errors="form.errors"
-            />
-            <v-checkbox v-if="chosen?.canFit" v-model="form.fit" :label="t('new_chain.fit')" />
-            <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
-            <div class="row">
-                <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
-                    t('new_chain.title')
-                }}</v-btn><Link href="/">{{ t('verbs.cancel') }}</Link>
-            </div>
-        </form>
-        <div v-else class="page">
-            <h1>{{ t('new_chain.title') }}</h1>
-            <p>
-                {{ t('new_chain.no_bike') }} <Link href="/bikes/new">{{ t('bike.new') }}</Link>
-            </p>
+  <AppShell :title="t('new_chain.title')" at="shed">
+    <form v-if="bike !== null" class="page narrow fields" novalidate @submit.prevent="save">
+      <h1>{{ t('new_chain.title') }}</h1>
+      <v-select
+        v-model="form.bike_id"
+        :items="forms.bikes"
+        item-value="id"
+        item-title="name"
+        :label="t('new_chain.rail')"
+        :error-messages="form.errors.bike_id" />
+      <div class="two">
+        <v-text-field v-model="form.label" :label="t('new_chain.label')" :error-messages="form.errors.label" name="label" />
+        <v-text-field
+          v-model="form.speeds"
+          inputmode="numeric"
+          :label="t('new_chain.speeds')"
+          :error-messages="form.errors.speeds"
+          name="speeds" />
+      </div>
+      <v-text-field
+        v-model="form.pitches"
+        inputmode="numeric"
+        :label="t('new_chain.pitches')"
+        :hint="t('new_chain.pitches_hint')"
+        persistent-hint
+        :error-messages="form.errors.pitches"
+        name="pitches" />
+      <fieldset>
+        <legend>{{ t('new_chain.state') }}</legend>
+        <div class="kinds">
+          <label v-for="state in states" :key="state" :class="{ on: form.state === state }" :data-test="`state-${state}`"
+            ><input v-model="form.state" type="radio" name="state" :value="state" />{{ t(`new_chain.${state}`) }}</label
+          >
         </div>
-    </AppShell>
+        <p class="muted small">{{ t(`new_chain.${form.state}_hint`) }}</p>
+      </fieldset>
+      <DayAndTime v-if="form.state !== 'boxed'" v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
+      <v-checkbox v-if="chosen?.canFit" v-model="form.fit" :label="t('new_chain.fit')" />
+      <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
+      <div class="row">
+        <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
+          t('new_chain.title')
+        }}</v-btn><Link href="/">{{ t('verbs.cancel') }}</Link>
+      </div>
+    </form>
+    <div v-else class="page">
+      <h1>{{ t('new_chain.title') }}</h1>
+      <p>
+        {{ t('new_chain.no_bike') }} <Link href="/bikes/new">{{ t('bike.new') }}</Link>
+      </p>
+    </div>
+  </AppShell>
 </template>
 
 <style scoped>
 .narrow {
-    max-width: 560px;
-    width: 100%;
+  margin-inline: auto;
+  max-width: 560px;
+  width: 100%;
 }
 fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
+  border: 0;
+  padding: 0;
+  margin: 0;
 }
 legend {
-    font-size: 12.5px;
-    color: var(--steel);
-    margin-bottom: 4px;
+  font-size: 12.5px;
+  color: var(--steel);
+  margin-bottom: 4px;
 }
 .kinds {
-    display: flex;
-    gap: 4px;
-    flex-wrap: wrap;
+  display: flex;
+  gap: 4px;
+  flex-wrap: wrap;
 }
 .kinds label {
-    border: 1.2px solid var(--ink);
-    border-radius: 3px;
-    padding: 8px 14px;
-    font-weight: 620;
-    cursor: pointer;
-    position: relative;
+  border: 1.2px solid var(--ink);
+  border-radius: 3px;
+  padding: 8px 14px;
+  font-weight: 620;
+  cursor: pointer;
+  position: relative;
 }
 .kinds label.on {
-    background: var(--ink);
-    color: var(--paper);
+  background: var(--ink);
+  color: var(--paper);
 }
 .kinds label:focus-within {
-    outline: 2.5px solid var(--ink);
-    outline-offset: 2px;
+  outline: 2.5px solid var(--ink);
+  outline-offset: 2px;
 }
 .kinds input {
-    position: absolute;
-    opacity: 0;
-    inset: 0;
-    width: 100%;
-    height: 100%;
-    margin: 0;
-    cursor: pointer;
+  position: absolute;
+  opacity: 0;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  margin: 0;
+  cursor: pointer;
 }
 p {
-    margin: 6px 0 0;
+  margin: 6px 0 0;
 }
 </style>

@@ -7,116 +7,113 @@ import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 
 interface Version {
-    id: number
-    day: string
-    time: string | null
-    bikeName?: string
-    km?: string
-    hours?: string | null
-    conditionName?: string
+  id: number
+  day: string
+  time: string | null
+  bikeName?: string
+  km?: string
+  hours?: string | null
+  conditionName?: string
 }
 const props = defineProps<{
-    type: string
-    seen: Version
-    current: Version | null
-    by: string | null
-    wanted: Record<string, string | number | boolean | null>
-    deleting: boolean
+  type: string
+  seen: Version
+  current: Version | null
+  by: string | null
+  wanted: Record<string, string | number | boolean | null>
+  deleting: boolean
 }>()
 const here = useHere()
 const rows = computed(() => [
-    { title: t('conflict.seen'), version: props.seen },
-    ...(props.current
-        ? [
-              {
-                  title: props.by ? `${t('conflict.theirs')} (${t('conflict.by')} ${props.by})` : t('conflict.theirs'),
-                  version: props.current,
-              },
-          ]
-        : []),
+  { title: t('conflict.seen'), version: props.seen },
+  ...(props.current
+    ? [
+        {
+          title: props.by ? `${t('conflict.theirs')} (${t('conflict.by')} ${props.by})` : t('conflict.theirs'),
+          version: props.current,
+        },
+      ]
+    : []),
 ])
 const actionId = newActionId()
 function insist(): void {
-    if (!props.current) return
-    const data = { ...props.wanted, action_id: actionId }
-    if (props.deleting) router.delete(`/entries/${props.type}/${props.current.id}`, { data })
-    else
-        router.put(
-            props.type === 'rides' && 'distance' in props.wanted
-                ? `/rides/${props.current.id}`
-                : `/entries/${props.type}/${props.current.id}`,
-            data,
-        )
+  if (!props.current) return
+  const data = { ...props.wanted, action_id: actionId }
+  if (props.deleting) router.delete(`/entries/${props.type}/${props.current.id}`, { data })
+  else
+    router.put(
+      props.type === 'rides' && 'distance' in props.wanted ? `/rides/${props.current.id}` : `/entries/${props.type}/${props.current.id}`,
+      data,
+    )
 }
 const line = (version: Version) =>
-    [version.day, version.time, version.bikeName, version.km, version.hours, version.conditionName]
-        .filter(Boolean)
-        .join(', ')
+  [version.day, version.time, version.bikeName, version.km, version.hours, version.conditionName].filter(Boolean).join(', ')
 const mine = computed(() =>
-    [
-        props.wanted.date,
-        props.wanted.time,
-        props.wanted.distance && `${props.wanted.distance} ${here.value.units.distance}`,
-        props.wanted.hours,
-        props.wanted.condition,
-    ]
-        .filter(Boolean)
-        .join(', '),
+  [
+    props.wanted.date,
+    props.wanted.time,
+    props.wanted.distance && `${props.wanted.distance} ${here.value.units.distance}`,
+    props.wanted.hours,
+    props.wanted.condition,
+  ]
+    .filter(Boolean)
+    .join(', '),
 )
 </script>
 
 <template>
-    <AppShell :title="t('conflict.title')" at="history">
-        <div class="page narrow" data-test="conflict">
-            <h1>{{ t('conflict.title') }}</h1>
-            <p>{{ current ? t('conflict.text') : t('conflict.gone') }}</p>
-            <dl>
-                <template v-for="row in rows" :key="row.title"
-                    ><dt>{{ row.title }}</dt>
-                    <dd>{{ line(row.version) }}</dd></template
-                >
-                <template v-if="!deleting"
-                    ><dt>{{ t('conflict.yours') }}</dt>
-                    <dd>{{ mine }}</dd></template
-                >
-            </dl>
-            <div class="row">
-                <v-btn v-if="current" variant="flat" color="primary" data-test="insist" @click="insist">{{
-                    deleting ? t('verbs.delete') : t('conflict.keep_yours')
-                }}</v-btn>
-                <Link href="/">{{ current ? t('conflict.keep_theirs') : t('conflict.back') }}</Link>
-            </div>
-        </div>
-    </AppShell>
+  <AppShell :title="t('conflict.title')" at="history">
+    <div class="page narrow" data-test="conflict">
+      <h1>{{ t('conflict.title') }}</h1>
+      <p>{{ current ? t('conflict.text') : t('conflict.gone') }}</p>
+      <dl>
+        <template v-for="row in rows" :key="row.title"
+          ><dt>{{ row.title }}</dt>
+          <dd>{{ line(row.version) }}</dd></template
+        >
+        <template v-if="!deleting"
+          ><dt>{{ t('conflict.yours') }}</dt>
+          <dd>{{ mine }}</dd></template
+        >
+      </dl>
+      <div class="row">
+        <v-btn v-if="current" variant="flat" color="primary" data-test="insist" @click="insist">{{
+          deleting ? t('verbs.delete') : t('conflict.keep_yours')
+        }}</v-btn>
+        <Link href="/">{{ current ? t('conflict.keep_theirs') : t('conflict.back') }}</Link>
+      </div>
+    </div>
+  </AppShell>
 </template>
 
 <style scoped>
 .narrow {
-    max-width: 680px;
+  margin-inline: auto;
+  max-width: 680px;
 }
 dl {
-    display: grid;
-    grid-template-columns: 200px 1fr;
-    gap: 8px;
-    margin: 18px 0;
+  display: grid;
+  grid-template-columns: 200px 1fr;
+  gap: 8px;
+  margin: 18px 0;
 }
 dt {
-    color: var(--steel);
+  color: var(--steel);
 }
 dd {
-    margin: 0;
-    font-weight: 620;
+  margin: 0;
+  font-weight: 620;
 }
 .row {
-    gap: 16px;
+  gap: 16px;
 }
 @media (max-width: 700px) {
-    dl {
-        grid-template-columns: 1fr;
-        gap: 2px;
-    }
-    dd {
-        margin-bottom: 8px;
-    }
+  dl {
+    grid-template-columns: 1fr;
+    gap: 2px;
+  }
+  dd {
+    margin-bottom: 8px;
+  }
 }
 </style>

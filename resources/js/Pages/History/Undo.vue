@@ -11,61 +11,56 @@ const undo = () => submit('post', `/actions/${props.action.id}/undo`)
 </script>
 
 <template>
-    <AppShell :title="t('undo.title')" at="history">
-        <form class="page narrow" @submit.prevent="undo">
-            <h1>{{ t('undo.title') }}</h1>
-            <p class="target">
-                {{ action.sentence }} <span class="muted">{{ action.when }}, {{ action.who }}</span>
-            </p>
-            <template v-if="action.undone"
-                ><p>{{ t('undo.already') }}</p></template
-            >
-            <template v-else>
-                <p v-if="!also.length" class="muted">{{ t('undo.alone') }}</p>
-                <template v-else>
-                    <p>{{ t('undo.others') }}</p>
-                    <ol>
-                        <li v-for="other in also" :key="other.id" data-test="in-the-way">
-                            {{ other.sentence }} <span class="muted">{{ other.when }}</span>
-                        </li>
-                    </ol>
-                </template>
-                <p v-for="(message, field) in form.errors" :key="field" class="ember" role="alert">{{ message }}</p>
-            </template>
-            <div class="row">
-                <v-btn
-                    v-if="!action.undone"
-                    type="submit"
-                    variant="flat"
-                    color="primary"
-                    :loading="form.processing"
-                    data-test="confirm-undo"
-                    >{{ also.length ? t('undo.also') : t('undo.do') }}</v-btn
-                >
-                <Link href="/history">{{ t('undo.leave') }}</Link>
-            </div>
-        </form>
-    </AppShell>
+  <AppShell :title="t('undo.title')" at="history">
+    <form class="page narrow" @submit.prevent="undo">
+      <h1>{{ t('undo.title') }}</h1>
+      <p class="target">
+        {{ action.sentence }} <span class="muted">{{ action.when }}, {{ action.who }}</span>
+      </p>
+      <template v-if="action.undone"
+        ><p>{{ t('undo.already') }}</p></template
+      >
+      <template v-else>
+        <p v-if="!also.length" class="muted">{{ t('undo.alone') }}</p>
+        <template v-else>
+          <p>{{ t('undo.others') }}</p>
+          <ol>
+            <li v-for="other in also" :key="other.id" data-test="in-the-way">
+              {{ other.sentence }} <span class="muted">{{ other.when }}</span>
+            </li>
+          </ol>
+        </template>
+        <p v-for="(message, field) in form.errors" :key="field" class="ember" role="alert">{{ message }}</p>
+      </template>
+      <div class="row">
+        <v-btn v-if="!action.undone" type="submit" variant="flat" color="primary" :loading="form.processing" data-test="confirm-undo">{{
+          also.length ? t('undo.also') : t('undo.do')
+        }}</v-btn>
+        <Link href="/history">{{ t('undo.leave') }}</Link>
+      </div>
+    </form>
+  </AppShell>
 </template>
 
 <style scoped>
 .narrow {
-    max-width: 680px;
+  margin-inline: auto;
+  max-width: 680px;
 }
 .target {
-    font-weight: 620;
-    font-size: 16px;
+  font-weight: 620;
+  font-size: 16px;
 }
 .target .muted {
-    display: block;
-    font-weight: 400;
-    font-size: 13px;
+  display: block;
+  font-weight: 400;
+  font-size: 13px;
 }
 li {
-    padding: 4px 0;
+  padding: 4px 0;
 }
 .row {
-    gap: 16px;
-    margin-top: 18px;
+  gap: 16px;
+  margin-top: 18px;
 }
 </style>

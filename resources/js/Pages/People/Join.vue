@@ -9,25 +9,18 @@ const form = useForm({ name: '', email: '', password: '' })
 </script>
 
 <template>
-    <DoorFrame :title="t('people.join')">
-        <p v-if="!open" class="ember" role="alert">{{ t('people.used') }}</p>
-        <form v-else class="fields" novalidate @submit.prevent="form.post(`/join/${token}`)">
-            <p class="muted">{{ t('people.join_text') }} {{ t(`roles.${role}`) }}.</p>
-            <AccountFields
-                v-model:name="form.name"
-                v-model:email="form.email"
-                v-model:password="form.password"
-                :errors="form.errors"
-            />
-            <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
-                t('people.join')
-            }}</v-btn>
-        </form>
-    </DoorFrame>
+  <DoorFrame :title="t('people.join')">
+    <p v-if="!open" class="ember" role="alert">{{ t('people.used') }}</p>
+    <form v-else class="fields" novalidate @submit.prevent="form.post(`/join/${token}`)">
+      <p class="muted">{{ t('people.join_text') }} {{ t(`roles.${role}`) }}.</p>
+      <AccountFields v-model:name="form.name" v-model:email="form.email" v-model:password="form.password" :errors="form.errors" />
+      <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{ t('people.join') }}</v-btn>
+    </form>
+  </DoorFrame>
 </template>
 
 <style scoped>
 p {
-    margin: 0;
+  margin: 0;
 }
 </style>

@@ -7,45 +7,28 @@ import { t } from '@/composables/useText'
 const props = defineProps<{ zones: string[] }>()
 const own = Intl.DateTimeFormat().resolvedOptions().timeZone
 const form = useForm({
-    name: '',
-    email: '',
-    password: '',
-    workshop: '',
-    time_zone: props.zones.includes(own) ? own : 'UTC',
+  name: '',
+  email: '',
+  password: '',
+  workshop: '',
+  time_zone: props.zones.includes(own) ? own : 'UTC',
 })
 </script>
 
 <template>
-    <DoorFrame :title="t('people.register')">
-        <p class="muted">{{ t('people.register_text') }}</p>
-        <form class="fields" novalidate @submit.prevent="form.post('/register')">
-            <AccountFields
-                v-model:name="form.name"
-                v-model:email="form.email"
-                v-model:password="form.password"
-                :errors="form.errors"
-            />
-            <v-text-field
-                v-model="form.workshop"
-                :label="t('people.workshop')"
-                :error-messages="form.errors.workshop"
-                name="workshop"
-            />
-            <v-autocomplete
-                v-model="form.time_zone"
-                :items="zones"
-                :label="t('people.zone')"
-                :error-messages="form.errors.time_zone"
-            />
-            <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
-                t('people.register')
-            }}</v-btn>
-        </form>
-    </DoorFrame>
+  <DoorFrame :title="t('people.register')">
+    <p class="muted">{{ t('people.register_text') }}</p>
+    <form class="fields" novalidate @submit.prevent="form.post('/register')">
+      <AccountFields v-model:name="form.name" v-model:email="form.email" v-model:password="form.password" :errors="form.errors" />
+      <v-text-field v-model="form.workshop" :label="t('people.workshop')" :error-messages="form.errors.workshop" name="workshop" />
+      <v-autocomplete v-model="form.time_zone" :items="zones" :label="t('people.zone')" :error-messages="form.errors.time_zone" />
+      <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{ t('people.register') }}</v-btn>
+    </form>
+  </DoorFrame>
 </template>
 
 <style scoped>
 p {
-    margin: 0;
+  margin: 0;
 }
 </style>

@@ -8,52 +8,40 @@ const form = useForm({ email: '', password: '' })
 </script>
 
 <template>
-    <DoorFrame :title="t('people.sign_in')">
-        <div v-if="demo" class="demo">
-            <v-btn
-                variant="flat"
-                color="primary"
-                class="w-100"
-                size="large"
-                data-test="demo"
-                @click="router.post('/demo')"
-                >{{ t('people.demo') }}</v-btn
-            >
-            <p class="muted small">{{ t('people.demo_text') }}</p>
-        </div>
-        <form
-            class="fields"
-            novalidate
-            @submit.prevent="form.post('/sign-in', { onFinish: () => form.reset('password') })"
-        >
-            <v-text-field
-                v-model="form.email"
-                type="email"
-                autocomplete="username"
-                :label="t('people.email')"
-                :error-messages="form.errors.email"
-                name="email"
-            />
-            <v-text-field
-                v-model="form.password"
-                type="password"
-                autocomplete="current-password"
-                :label="t('people.password')"
-                :error-messages="form.errors.password"
-                name="password"
-            />
-            <v-btn type="submit" :loading="form.processing" data-test="submit">{{ t('people.sign_in') }}</v-btn>
-            <p class="muted small">{{ t('people.forgot') }}</p>
-        </form>
-    </DoorFrame>
+  <DoorFrame :title="t('people.sign_in')">
+    <div v-if="demo" class="demo">
+      <v-btn variant="flat" color="primary" class="w-100" size="large" data-test="demo" @click="router.post('/demo')">{{
+        t('people.demo')
+      }}</v-btn>
+      <p class="muted small">{{ t('people.demo_text') }}</p>
+    </div>
+    <form class="fields" novalidate @submit.prevent="form.post('/sign-in', { onFinish: () => form.reset('password') })">
+      <v-text-field
+        v-model="form.email"
+        type="email"
+        autocomplete="username"
+        :label="t('people.email')"
+        :error-messages="form.errors.email"
+        name="email" />
+      <v-text-field
+        v-model="form.password"
+        type="password"
+        autocomplete="current-password"
+        :label="t('people.password')"
+        :error-messages="form.errors.password"
+        name="password" />
+      <v-btn type="submit" :loading="form.processing" data-test="submit">{{ t('people.sign_in') }}</v-btn>
+      <p class="muted small">{{ t('people.forgot') }}</p>
+    </form>
+  </DoorFrame>
 </template>
 
 <style scoped>
 p {
-    margin: 6px 0 0;
+  margin: 6px 0 0;
 }
 .demo {
-    padding-bottom: 14px;
-    border-bottom: 1px solid var(--line);
+  padding-bottom: 14px;
+  border-bottom: 1px solid var(--line);
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { router } from '@inertiajs/vue3'
 import { computed } from 'vue'
+import ChainRun from '@/components/chain/ChainRun.vue'
 import ConditionPicker from '@/components/forms/ConditionPicker.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
 import AppShell from '@/components/layout/AppShell.vue'
@@ -9,126 +10,120 @@ import { t } from '@/composables/useText'
 import type { FormDefaults } from '@/types/props'
 
 const props = defineProps<{
-    track: {
-        id: string
-        name: string
-        start: string | null
-        km: string
-        moving: string | null
-        elapsed: string | null
-        extent: string
-    }
-    bike: number | null
-    condition: string
-    outcomes: { bike: number; chain: string | null; text: string }[]
-    same: string | null
-    overlap: string | null
-    forms: FormDefaults
+  track: {
+    id: string
+    name: string
+    start: string | null
+    km: string
+    moving: string | null
+    elapsed: string | null
+    extent: string
+  }
+  bike: number | null
+  condition: string
+  outcomes: { bike: number; chain: string | null; coat: number | null; text: string }[]
+  same: string | null
+  overlap: string | null
+  forms: FormDefaults
 }>()
 const { form, submit } = useActionForm({
-    bike_id: props.bike ?? 0,
-    condition: props.condition,
-    date: props.forms.date,
-    time: '',
-    loud: false,
+  bike_id: props.bike ?? 0,
+  condition: props.condition,
+  date: props.forms.date,
+  time: '',
+  loud: false,
 })
 const bikes = computed(() => props.forms.bikes.map((bike) => ({ value: bike.id, title: bike.name })))
-const outcome = computed(() => props.outcomes.find((other) => other.bike === props.bike)?.text)
+const outcome = computed(() => props.outcomes.find((other) => other.bike === props.bike))
 const look = () =>
-    router.get(
-        `/tracks/${props.track.id}`,
-        { bike: form.bike_id, condition: form.condition },
-        { preserveState: true, preserveScroll: true, replace: true },
-    )
+  router.get(
+    `/tracks/${props.track.id}`,
+    { bike: form.bike_id, condition: form.condition },
+    { preserveState: true, preserveScroll: true, replace: true },
+  )
 const keep = () => submit('post', `/tracks/${props.track.id}/keep`)
 const discard = () => router.delete(`/tracks/${props.track.id}`)
 </script>
 
 <template>
-    <AppShell :title="t('track.title')" at="road">
-        <form class="page narrow" novalidate @submit.prevent="keep">
-            <h1>{{ t('track.title') }}</h1>
-            <p class="muted name">{{ track.name }}, {{ track.extent }}</p>
-            <p class="figure" data-test="track-km">
-                <span class="big">{{ track.km }}</span><span v-if="track.moving" class="muted"
-                    >{{ track.moving }} {{ t('track.moving') }}, {{ track.elapsed }} {{ t('track.elapsed') }}</span
-                >
-            </p>
-            <p class="start">{{ track.start ?? t('track.no_start') }}</p>
-            <p v-if="same" class="ember note" role="alert" data-test="same-track">{{ same }}</p>
-            <template v-else>
-                <p v-if="overlap" class="caution" role="status">{{ overlap }}</p>
-                <div class="fields">
-                    <v-select
-                        v-model="form.bike_id"
-                        :items="bikes"
-                        :label="t('ride.bike')"
-                        :error-messages="form.errors.bike_id"
-                        @update:model-value="look"
-                    />
-                    <ConditionPicker
-                        v-model="form.condition"
-                        :conditions="forms.conditions"
-                        @update:model-value="look"
-                    />
-                    <DayAndTime
-                        v-if="!track.start"
-                        v-model:date="form.date"
-                        v-model:time="form.time"
-                        :errors="form.errors"
-                        :time-hint="t('ride.time_hint')"
-                    />
-                    <v-checkbox v-model="form.loud" :label="t('ride.loud')" />
-                </div>
-                <p class="goes" data-test="outcome">{{ outcome }}</p>
-                <p v-for="(message, field) in form.errors" :key="field" class="ember" role="alert">{{ message }}</p>
-            </template>
-            <div class="row">
-                <v-btn
-                    v-if="!same"
-                    type="submit"
-                    variant="flat"
-                    color="primary"
-                    :loading="form.processing"
-                    data-test="keep-track"
-                    >{{ t('track.keep') }}</v-btn
-                >
-                <v-btn data-test="discard-track" @click="discard">{{ t('track.discard') }}</v-btn>
-            </div>
-        </form>
-    </AppShell>
+  <AppShell :title="t('track.title')" at="road">
+    <form class="page narrow" novalidate @submit.prevent="keep">
+      <h1>{{ t('track.title') }}</h1>
+      <p class="muted name">{{ track.name }}, {{ track.extent }}</p>
+      <p class="figure" data-test="track-km">
+        <span class="big">{{ track.km }}</span><span v-if="track.moving" class="muted"
+          >{{ track.moving }} {{ t('track.moving') }}, {{ track.elapsed }} {{ t('track.elapsed') }}</span
+        >
+      </p>
+      <p class="start">{{ track.start ?? t('track.no_start') }}</p>
+      <p v-if="same" class="ember note" role="alert" data-test="same-track">{{ same }}</p>
+      <template v-else>
+        <p v-if="overlap" class="caution" role="status">{{ overlap }}</p>
+        <div class="fields">
+          <v-select
+            v-model="form.bike_id"
+            :items="bikes"
+            :label="t('ride.bike')"
+            :error-messages="form.errors.bike_id"
+            @update:model-value="look" />
+          <ConditionPicker v-model="form.condition" :conditions="forms.conditions" @update:model-value="look" />
+          <DayAndTime
+            v-if="!track.start"
+            v-model:date="form.date"
+            v-model:time="form.time"
+            :errors="form.errors"
+            :time-hint="t('ride.time_hint')" />
+          <v-checkbox v-model="form.loud" :label="t('ride.loud')" />
+        </div>
+        <p class="goes" data-test="outcome">{{ outcome?.text }}</p>
+        <ChainRun v-if="outcome && outcome.coat !== null" :coat="outcome.coat" :left="outcome.text" class="after" />
+        <p v-for="(message, field) in form.errors" :key="field" class="ember" role="alert">{{ message }}</p>
+      </template>
+      <div class="row">
+        <v-btn v-if="!same" type="submit" variant="flat" color="primary" :loading="form.processing" data-test="keep-track">{{
+          t('track.keep')
+        }}</v-btn>
+        <v-btn data-test="discard-track" @click="discard">{{ t('track.discard') }}</v-btn>
+      </div>
+    </form>
+  </AppShell>
 </template>
 
 <style scoped>
 .narrow {
-    max-width: 620px;
+  margin-inline: auto;
+  max-width: 620px;
 }
 .name {
-    margin: 2px 0 14px;
-    overflow-wrap: anywhere;
+  margin: 2px 0 14px;
+  overflow-wrap: anywhere;
 }
 .figure {
-    margin: 0;
-    display: flex;
-    gap: 10px;
-    align-items: baseline;
-    flex-wrap: wrap;
+  margin: 0;
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+  flex-wrap: wrap;
 }
 .big {
-    font-size: 44px;
+  font-size: 44px;
 }
 .start {
-    margin: 4px 0 18px;
-    font-weight: 560;
+  margin: 4px 0 18px;
+  font-weight: 560;
+}
+.after {
+  max-width: 420px;
+  margin-bottom: 20px;
 }
 .goes {
-    font-weight: 620;
-    margin: 16px 0;
+  font-weight: 620;
+  margin: 16px 0;
 }
 .note {
-    font-weight: 560;
+  font-weight: 560;
 }
 .caution {
-    margin: 0 0 14px;
+  margin: 0 0 14px;
 }
 </style>

@@ -27,201 +27,179 @@ const bike = ref<number | null>(props.rails[0]?.id ?? null)
 const chain = ref<{ id: number; name: string } | null>(null)
 const when = ref<{ date: string | null; time: string | null }>({ date: null, time: null })
 const rail = computed(() => props.rails.find((other) => other.id === bike.value) ?? props.rails[0])
-const shown = (name: Form) =>
-    computed({ get: () => form.value === name, set: (open: boolean) => (form.value = open ? name : null) })
+const shown = (name: Form) => computed({ get: () => form.value === name, set: (open: boolean) => (form.value = open ? name : null) })
 const [rideOpen, swapOpen, topupOpen, measureOpen, loudOpen, dipOpen, retireOpen] = [
-    shown('ride'),
-    shown('swap'),
-    shown('topup'),
-    shown('measure'),
-    shown('loud'),
-    shown('dip'),
-    shown('retire'),
+  shown('ride'),
+  shown('swap'),
+  shown('topup'),
+  shown('measure'),
+  shown('loud'),
+  shown('dip'),
+  shown('retire'),
 ]
 
 const proposed = () => props.pot.chains.filter((other) => other.proposed).map((other) => other.id)
 const list = ref<number[]>(proposed())
 watch(
-    () => props.pot.chains,
-    () => (list.value = proposed()),
+  () => props.pot.chains,
+  () => (list.value = proposed()),
 )
 
 function open(verb: RailVerb, id: number): void {
-    bike.value = id
-    chain.value = rail.value?.fitted ?? null
-    when.value = { date: null, time: null }
-    form.value = verb
+  bike.value = id
+  chain.value = rail.value?.fitted ?? null
+  when.value = { date: null, time: null }
+  form.value = verb
 }
 function swapNow(bikeId: number, chainId: number): void {
-    router.post(
-        `/bikes/${bikeId}/fittings`,
-        { action_id: newActionId(), chain_id: chainId, date: props.forms.date, time: props.forms.time },
-        { preserveScroll: true },
-    )
+  router.post(
+    `/bikes/${bikeId}/fittings`,
+    { action_id: newActionId(), chain_id: chainId, date: props.forms.date, time: props.forms.time },
+    { preserveScroll: true },
+  )
 }
 function dip(chains: number[]): void {
-    list.value = chains
-    form.value = 'dip'
+  list.value = chains
+  form.value = 'dip'
 }
 function act(line: NextLine): void {
-    bike.value = line.bike ?? bike.value
-    if (line.verb === 'dip') dip(line.chains)
-    else if (line.verb === 'swap' && line.bike !== null && line.swapTo !== null) swapNow(line.bike, line.swapTo)
-    else if (line.verb === 'fit') {
-        when.value = { date: line.date, time: line.time }
-        form.value = 'swap'
-    } else if (line.verb === 'retire') {
-        chain.value = { id: line.chains[0] ?? 0, name: line.subject }
-        form.value = 'retire'
-    }
+  bike.value = line.bike ?? bike.value
+  if (line.verb === 'dip') dip(line.chains)
+  else if (line.verb === 'swap' && line.bike !== null && line.swapTo !== null) swapNow(line.bike, line.swapTo)
+  else if (line.verb === 'fit') {
+    when.value = { date: line.date, time: line.time }
+    form.value = 'swap'
+  } else if (line.verb === 'retire') {
+    chain.value = { id: line.chains[0] ?? 0, name: line.subject }
+    form.value = 'retire'
+  }
 }
 const { grab } = useChainDrag((id, place) => {
-    if (place === 'pot') {
-        if (props.pot.chains.some((other) => other.id === id) && !list.value.includes(id))
-            list.value = [...list.value, id]
-    } else swapNow(Number(place.replace('bike-', '')), id)
+  if (place === 'pot') {
+    if (props.pot.chains.some((other) => other.id === id) && !list.value.includes(id)) list.value = [...list.value, id]
+  } else swapNow(Number(place.replace('bike-', '')), id)
 })
 
 const onBike = (verb: RailVerb) => () => {
-    if (here.value.mayWrite && rail.value && (verb === 'ride' || verb === 'swap' || rail.value.fitted))
-        open(verb, rail.value.id)
+  if (here.value.mayWrite && rail.value && (verb === 'ride' || verb === 'swap' || rail.value.fitted)) open(verb, rail.value.id)
 }
 useKeys({
-    ...Object.fromEntries(props.rails.slice(0, 9).map((other, i) => [String(i + 1), () => (bike.value = other.id)])),
-    s: onBike('swap'),
-    r: onBike('ride'),
-    t: onBike('topup'),
-    m: onBike('measure'),
-    n: onBike('loud'),
-    d: () => here.value.mayWrite && list.value.length && dip(list.value),
+  ...Object.fromEntries(props.rails.slice(0, 9).map((other, i) => [String(i + 1), () => (bike.value = other.id)])),
+  s: onBike('swap'),
+  r: onBike('ride'),
+  t: onBike('topup'),
+  m: onBike('measure'),
+  n: onBike('loud'),
+  d: () => here.value.mayWrite && list.value.length && dip(list.value),
 })
 </script>
 
 <template>
-    <AppShell :title="t('shed.title')" at="shed">
-        <h1 class="sr">{{ t('shed.title') }}</h1>
-        <div v-if="rails.length" class="shed">
-            <div>
-                <BikeRail
-                    v-for="(other, i) in rails"
-                    :key="other.id"
-                    :rail="other"
-                    :number="i + 1"
-                    :chosen="other.id === bike"
-                    :may-write="here.mayWrite"
-                    @verb="open($event, other.id)"
-                    @grab="(event, dragged) => grab(event, dragged.id, dragged.name)"
-                />
-                <div v-if="here.mayWrite" class="row add">
-                    <Link href="/chains/new" data-test="add-chain">{{ t('shed.add_chain') }}</Link>
-                    <Link href="/bikes/new" data-test="add-bike">{{ t('shed.add_bike') }}</Link>
-                </div>
-            </div>
-            <aside>
-                <NextPanel :lines="next" :may-write="here.mayWrite" @act="act" />
-                <PotCard v-model="list" :chains="pot.chains" :may-write="here.mayWrite" @dip="dip(list)" />
-            </aside>
+  <AppShell :title="t('shed.title')" at="shed">
+    <h1 class="sr">{{ t('shed.title') }}</h1>
+    <div v-if="rails.length" class="shed">
+      <div>
+        <BikeRail
+          v-for="(other, i) in rails"
+          :key="other.id"
+          :rail="other"
+          :number="i + 1"
+          :chosen="other.id === bike"
+          :may-write="here.mayWrite"
+          @verb="open($event, other.id)"
+          @grab="(event, dragged) => grab(event, dragged.id, dragged.name)" />
+        <div v-if="here.mayWrite" class="row add">
+          <Link href="/chains/new" data-test="add-chain">{{ t('shed.add_chain') }}</Link>
+          <Link href="/bikes/new" data-test="add-bike">{{ t('shed.add_bike') }}</Link>
         </div>
-        <div v-else class="page empty">
-            <h2 class="wide">{{ t('shed.empty_title') }}</h2>
-            <p>{{ t('shed.empty_text') }}</p>
-            <v-btn
-                v-if="here.mayWrite"
-                variant="flat"
-                color="primary"
-                data-test="first-bike"
-                @click="router.visit('/bikes/new')"
-                >{{ t('shed.add_bike') }}</v-btn
-            >
-        </div>
-        <div
-            v-if="chainDrag.chain !== null"
-            class="ghost"
-            :style="{ left: `${chainDrag.x}px`, top: `${chainDrag.y}px` }"
-        >
-            {{ chainDrag.label }}
-        </div>
-        <template v-if="here.mayWrite && rail">
-            <RideDialog v-model="rideOpen" :forms="forms" :bike="bike" />
-            <SwapDialog
-                v-if="swapOpen"
-                v-model="swapOpen"
-                :forms="forms"
-                :rail="rail"
-                :date="when.date"
-                :time="when.time"
-            />
-            <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="pot.chains" :list="list" />
-            <MomentDialog
-                v-if="loudOpen"
-                v-model="loudOpen"
-                what="loud"
-                :subject="rail.name"
-                :url="`/bikes/${rail.id}/noises`"
-                :date="forms.date"
-                :time="forms.time"
-            />
-            <template v-if="chain">
-                <TopUpDialog v-if="topupOpen" v-model="topupOpen" :forms="forms" :chain="chain" />
-                <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" />
-                <MomentDialog
-                    v-if="retireOpen"
-                    v-model="retireOpen"
-                    what="retire"
-                    :subject="chain.name"
-                    :url="`/chains/${chain.id}/retirement`"
-                    :date="forms.date"
-                    :time="forms.time"
-                />
-            </template>
-        </template>
-    </AppShell>
+      </div>
+      <aside>
+        <NextPanel :lines="next" :may-write="here.mayWrite" @act="act" />
+        <PotCard v-model="list" :chains="pot.chains" :may-write="here.mayWrite" @dip="dip(list)" />
+      </aside>
+    </div>
+    <div v-else class="page empty">
+      <h2 class="wide">{{ t('shed.empty_title') }}</h2>
+      <p>{{ t('shed.empty_text') }}</p>
+      <v-btn v-if="here.mayWrite" variant="flat" color="primary" data-test="first-bike" @click="router.visit('/bikes/new')">{{
+        t('shed.add_bike')
+      }}</v-btn>
+    </div>
+    <div v-if="chainDrag.chain !== null" class="ghost" :style="{ left: `${chainDrag.x}px`, top: `${chainDrag.y}px` }">
+      {{ chainDrag.label }}
+    </div>
+    <template v-if="here.mayWrite && rail">
+      <RideDialog v-model="rideOpen" :forms="forms" :bike="bike" />
+      <SwapDialog v-if="swapOpen" v-model="swapOpen" :forms="forms" :rail="rail" :date="when.date" :time="when.time" />
+      <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="pot.chains" :list="list" />
+      <MomentDialog
+        v-if="loudOpen"
+        v-model="loudOpen"
+        what="loud"
+        :subject="rail.name"
+        :url="`/bikes/${rail.id}/noises`"
+        :date="forms.date"
+        :time="forms.time" />
+      <template v-if="chain">
+        <TopUpDialog v-if="topupOpen" v-model="topupOpen" :forms="forms" :chain="chain" />
+        <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" />
+        <MomentDialog
+          v-if="retireOpen"
+          v-model="retireOpen"
+          what="retire"
+          :subject="chain.name"
+          :url="`/chains/${chain.id}/retirement`"
+          :date="forms.date"
+          :time="forms.time" />
+      </template>
+    </template>
+  </AppShell>
 </template>
 
 <style scoped>
 .shed {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) 392px;
-    align-items: stretch;
-    min-height: calc(100vh - 56px);
-    margin-bottom: -64px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 392px;
+  align-items: stretch;
+  min-height: calc(100vh - 56px);
+  margin-bottom: -64px;
 }
 .shed > div {
-    padding-bottom: 64px;
+  padding-bottom: 64px;
 }
 aside {
-    background: var(--paper);
-    border-left: 1.5px solid var(--ink);
-    padding: 16px 22px 72px;
+  background: var(--paper);
+  border-left: 1.5px solid var(--ink);
+  padding: 16px 22px 72px;
 }
 .add {
-    padding: 14px 24px;
-    gap: 18px;
-    font-weight: 620;
+  padding: 14px 24px;
+  gap: 18px;
+  font-weight: 620;
 }
 .ghost {
-    position: fixed;
-    transform: translate(12px, 8px);
-    background: var(--ink);
-    color: var(--paper);
-    font-weight: 680;
-    padding: 4px 10px;
-    border-radius: 3px;
-    pointer-events: none;
-    z-index: 20;
+  position: fixed;
+  transform: translate(12px, 8px);
+  background: var(--ink);
+  color: var(--paper);
+  font-weight: 680;
+  padding: 4px 10px;
+  border-radius: 3px;
+  pointer-events: none;
+  z-index: 20;
 }
 .empty h2 {
-    font-size: 24px;
-    color: var(--ink);
+  font-size: 24px;
+  color: var(--ink);
 }
 @media (max-width: 1000px) {
-    .shed {
-        grid-template-columns: minmax(0, 1fr);
-    }
-    aside {
-        border-left: 0;
-        border-top: 1.5px solid var(--ink);
-        padding: 16px 14px 80px;
-    }
+  .shed {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  aside {
+    border-left: 0;
+    border-top: 1.5px solid var(--ink);
+    padding: 16px 14px 80px;
+  }
 }
 </style>

@@ -9,30 +9,21 @@ defineProps<{ errors: { name?: string; email?: string; password?: string } }>()
 </script>
 
 <template>
-    <v-text-field
-        v-model="name"
-        autocomplete="name"
-        :label="t('people.name')"
-        :error-messages="errors.name"
-        name="name"
-        autofocus
-    />
-    <v-text-field
-        v-model="email"
-        type="email"
-        autocomplete="username"
-        :label="t('people.email')"
-        :error-messages="errors.email"
-        name="email"
-    />
-    <v-text-field
-        v-model="password"
-        type="password"
-        autocomplete="new-password"
-        :label="t('people.password')"
-        :hint="t('people.password_hint')"
-        persistent-hint
-        :error-messages="errors.password"
-        name="password"
-    />
+  <v-text-field v-model="name" autocomplete="name" :label="t('people.name')" :error-messages="errors.name" name="name" autofocus />
+  <v-text-field
+    v-model="email"
+    type="email"
+    autocomplete="username"
+    :label="t('people.email')"
+    :error-messages="errors.email"
+    name="email" />
+  <v-text-field
+    v-model="password"
+    type="password"
+    autocomplete="new-password"
+    :label="t('people.password')"
+    :hint="t('people.password_hint')"
+    persistent-hint
+    :error-messages="errors.password"
+    name="password" />
 </template>

@@ -5,13 +5,13 @@ import { t } from '@/composables/useText'
 /** The frame of every small form: title, fields, what went wrong beside no field, the verb. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{
-    title: string
-    verb: string
-    busy: boolean
-    errors: Record<string, string | undefined>
-    known?: string[]
-    caution?: string
-    test?: string
+  title: string
+  verb: string
+  busy: boolean
+  errors: Record<string, string | undefined>
+  known?: string[]
+  caution?: string
+  test?: string
 }>()
 const emit = defineEmits<{ submit: [] }>()
 const id = useId()
@@ -19,51 +19,49 @@ const beside = computed(() => Object.entries(props.errors).filter(([field]) => !
 </script>
 
 <template>
-    <v-dialog v-model="open" :aria-labelledby="id">
-        <v-card :data-test="test">
-            <form novalidate @submit.prevent="emit('submit')">
-                <div class="body">
-                    <h1 :id="id">{{ title }}</h1>
-                    <div class="fields"><slot /></div>
-                    <p v-for="[field, message] in beside" :key="field" class="ember problem" role="alert">
-                        {{ message }}
-                    </p>
-                    <p v-if="caution" class="caution">{{ caution }}</p>
-                </div>
-                <div class="row foot">
-                    <v-btn type="submit" variant="flat" color="primary" :loading="busy" data-test="submit">{{
-                        verb
-                    }}</v-btn>
-                    <v-btn @click="open = false">{{ t('verbs.cancel') }}</v-btn>
-                </div>
-            </form>
-        </v-card>
-    </v-dialog>
+  <v-dialog v-model="open" :aria-labelledby="id">
+    <v-card :data-test="test">
+      <form novalidate @submit.prevent="emit('submit')">
+        <div class="body">
+          <h1 :id="id">{{ title }}</h1>
+          <div class="fields"><slot /></div>
+          <p v-for="[field, message] in beside" :key="field" class="ember problem" role="alert">
+            {{ message }}
+          </p>
+          <p v-if="caution" class="caution">{{ caution }}</p>
+        </div>
+        <div class="row foot">
+          <v-btn type="submit" variant="flat" color="primary" :loading="busy" data-test="submit">{{ verb }}</v-btn>
+          <v-btn @click="open = false">{{ t('verbs.cancel') }}</v-btn>
+        </div>
+      </form>
+    </v-card>
+  </v-dialog>
 </template>
 
 <style scoped>
 form {
-    display: flex;
-    flex-direction: column;
-    max-height: inherit;
-    overflow: hidden;
+  display: flex;
+  flex-direction: column;
+  max-height: inherit;
+  overflow: hidden;
 }
 .body {
-    padding: 20px 22px 4px;
-    overflow-y: auto;
+  padding: 20px 22px 4px;
+  overflow-y: auto;
 }
 h1 {
-    font-size: 20px;
-    margin-bottom: 16px;
+  font-size: 20px;
+  margin-bottom: 16px;
 }
 .problem {
-    margin: 12px 0 0;
-    font-weight: 560;
+  margin: 12px 0 0;
+  font-weight: 560;
 }
 .caution {
-    margin: 14px 0 0;
+  margin: 14px 0 0;
 }
 .foot {
-    padding: 16px 22px 20px;
+  padding: 16px 22px 20px;
 }
 </style>

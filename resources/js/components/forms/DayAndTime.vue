@@ -8,22 +8,21 @@ defineProps<{ errors: { date?: string; time?: string }; timeHint?: string; timeL
 </script>
 
 <template>
-    <div class="two day">
-        <v-text-field v-model="date" type="date" :label="t('moment.date')" :error-messages="errors.date" name="date" />
-        <v-text-field
-            v-model="time"
-            type="time"
-            :label="timeLabel ?? t('moment.time')"
-            :error-messages="errors.time"
-            :hint="timeHint"
-            :persistent-hint="!!timeHint"
-            name="time"
-        />
-    </div>
+  <div class="two day">
+    <v-text-field v-model="date" type="date" :label="t('moment.date')" :error-messages="errors.date" name="date" />
+    <v-text-field
+      v-model="time"
+      type="time"
+      :label="timeLabel ?? t('moment.time')"
+      :error-messages="errors.time"
+      :hint="timeHint"
+      :persistent-hint="!!timeHint"
+      name="time" />
+  </div>
 </template>
 
 <style scoped>
 .day {
-    grid-template-columns: 1.3fr 1fr;
+  grid-template-columns: 1.3fr 1fr;
 }
 </style>

@@ -10,60 +10,58 @@ import DayAndTime from './DayAndTime.vue'
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; chains: PotChain[]; list: number[] }>()
 const { form, submit } = useActionForm<{ chains: number[]; date: string; time: string; dry: boolean }>({
-    chains: [],
-    date: '',
-    time: '',
-    dry: false,
+  chains: [],
+  date: '',
+  time: '',
+  dry: false,
 })
 const offered = computed(() => props.chains.filter((chain) => props.list.includes(chain.id)))
 
 watch(
-    open,
-    (now) => {
-        if (!now) return
-        form.clearErrors()
-        Object.assign(form, { chains: [...props.list], date: props.forms.date, time: props.forms.time, dry: false })
-    },
-    { immediate: true },
+  open,
+  (now) => {
+    if (!now) return
+    form.clearErrors()
+    Object.assign(form, { chains: [...props.list], date: props.forms.date, time: props.forms.time, dry: false })
+  },
+  { immediate: true },
 )
 const save = () => submit('post', '/dips', () => (open.value = false))
 </script>
 
 <template>
-    <ActionDialog
-        v-model="open"
-        :title="t('dip.title')"
-        :verb="t('dip.do')"
-        :busy="form.processing"
-        :errors="form.errors"
-        :known="['date', 'time', 'dry']"
-        :caution="t('dip.caution')"
-        test="dip-form"
-        @submit="save"
-    >
-        <fieldset>
-            <legend>{{ t('dip.chains') }}</legend>
-            <v-checkbox
-                v-for="chain in offered"
-                :key="chain.id"
-                v-model="form.chains"
-                :value="chain.id"
-                :label="`${chain.name}: ${chain.word}${chain.detail ? ', ' + chain.detail : ''}`"
-            />
-        </fieldset>
-        <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
-        <v-checkbox v-model="form.dry" :label="t('dip.dry')" :error-messages="form.errors.dry" data-test="dry" />
-    </ActionDialog>
+  <ActionDialog
+    v-model="open"
+    :title="t('dip.title')"
+    :verb="t('dip.do')"
+    :busy="form.processing"
+    :errors="form.errors"
+    :known="['date', 'time', 'dry']"
+    :caution="t('dip.caution')"
+    test="dip-form"
+    @submit="save">
+    <fieldset>
+      <legend>{{ t('dip.chains') }}</legend>
+      <v-checkbox
+        v-for="chain in offered"
+        :key="chain.id"
+        v-model="form.chains"
+        :value="chain.id"
+        :label="`${chain.name}: ${chain.word}${chain.detail ? ', ' + chain.detail : ''}`" />
+    </fieldset>
+    <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
+    <v-checkbox v-model="form.dry" :label="t('dip.dry')" :error-messages="form.errors.dry" data-test="dry" />
+  </ActionDialog>
 </template>
 
 <style scoped>
 fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
+  border: 0;
+  padding: 0;
+  margin: 0;
 }
 legend {
-    font-size: 12.5px;
-    color: var(--steel);
+  font-size: 12.5px;
+  color: var(--steel);
 }
 </style>

@@ -8,46 +8,45 @@ import DayAndTime from './DayAndTime.vue'
 /** Something that only needs its moment: a noise, a strip, a retirement, an entry that is moved. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{
-    what: 'loud' | 'strip' | 'retire' | 'move'
-    subject: string
-    url: string
-    date: string
-    time: string
-    method?: 'post' | 'put'
+  what: 'loud' | 'strip' | 'retire' | 'move'
+  subject: string
+  url: string
+  date: string
+  time: string
+  method?: 'post' | 'put'
 }>()
 const { form, submit } = useActionForm({ date: '', time: '' })
 
 watch(
-    open,
-    (now) => {
-        if (!now) return
-        form.clearErrors()
-        Object.assign(form, { date: props.date, time: props.time })
-    },
-    { immediate: true },
+  open,
+  (now) => {
+    if (!now) return
+    form.clearErrors()
+    Object.assign(form, { date: props.date, time: props.time })
+  },
+  { immediate: true },
 )
 const save = () => submit(props.method ?? 'post', props.url, () => (open.value = false))
 </script>
 
 <template>
-    <ActionDialog
-        v-model="open"
-        :title="`${t(`moment.${what}.title`)}: ${subject}`"
-        :verb="t(`moment.${what}.do`)"
-        :busy="form.processing"
-        :errors="form.errors"
-        :known="['date', 'time']"
-        :caution="what === 'strip' ? t('moment.strip.text') : undefined"
-        :test="`${what}-form`"
-        @submit="save"
-    >
-        <p v-if="what !== 'strip'" class="text">{{ t(`moment.${what}.text`) }}</p>
-        <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
-    </ActionDialog>
+  <ActionDialog
+    v-model="open"
+    :title="`${t(`moment.${what}.title`)}: ${subject}`"
+    :verb="t(`moment.${what}.do`)"
+    :busy="form.processing"
+    :errors="form.errors"
+    :known="['date', 'time']"
+    :caution="what === 'strip' ? t('moment.strip.text') : undefined"
+    :test="`${what}-form`"
+    @submit="save">
+    <p v-if="what !== 'strip'" class="text">{{ t(`moment.${what}.text`) }}</p>
+    <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
+  </ActionDialog>
 </template>
 
 <style scoped>
 .text {
-    margin: 0;
+  margin: 0;
 }
 </style>

@@ -13,75 +13,70 @@ const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; bike: number | null; ride?: Ride | null }>()
 const here = useHere()
 const { form, submit } = useActionForm({
-    bike_id: 0,
-    date: '',
-    time: '',
-    distance: '',
-    hours: '',
-    condition: 'dry',
-    loud: false,
+  bike_id: 0,
+  date: '',
+  time: '',
+  distance: '',
+  hours: '',
+  condition: 'dry',
+  loud: false,
 })
 const bikes = computed(() =>
-    props.forms.bikes.map((bike) => ({ value: bike.id, title: bike.chain ? `${bike.name} ${bike.chain}` : bike.name })),
+  props.forms.bikes.map((bike) => ({ value: bike.id, title: bike.chain ? `${bike.name} ${bike.chain}` : bike.name })),
 )
 
 watch(open, (now) => {
-    if (!now) return
-    form.clearErrors()
-    const ride = props.ride
-    Object.assign(form, {
-        bike_id: ride?.bike ?? props.bike ?? props.forms.bikes[0]?.id ?? 0,
-        date: ride?.date ?? props.forms.date,
-        time: ride ? (ride.time ?? '') : props.forms.rideTime,
-        distance: ride?.distance ?? '',
-        hours: ride?.hoursText ?? '',
-        condition: ride?.condition ?? 'dry',
-        loud: false,
-    })
+  if (!now) return
+  form.clearErrors()
+  const ride = props.ride
+  Object.assign(form, {
+    bike_id: ride?.bike ?? props.bike ?? props.forms.bikes[0]?.id ?? 0,
+    date: ride?.date ?? props.forms.date,
+    time: ride ? (ride.time ?? '') : props.forms.rideTime,
+    distance: ride?.distance ?? '',
+    hours: ride?.hoursText ?? '',
+    condition: ride?.condition ?? 'dry',
+    loud: false,
+  })
 })
-const save = () =>
-    submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${props.ride.id}` : '/rides', () => (open.value = false))
+const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${props.ride.id}` : '/rides', () => (open.value = false))
 </script>
 
 <template>
-    <ActionDialog
-        v-model="open"
-        :title="ride ? t('ride.edit') : t('ride.title')"
-        :verb="ride ? t('ride.save') : t('ride.log')"
-        :busy="form.processing"
-        :errors="form.errors"
-        :known="['bike_id', 'date', 'time', 'distance', 'hours', 'condition']"
-        :caution="['wet', 'muddy'].includes(form.condition) ? t('ride.wet_note') : undefined"
-        test="ride-form"
-        @submit="save"
-    >
-        <v-select v-model="form.bike_id" :items="bikes" :label="t('ride.bike')" :error-messages="form.errors.bike_id" />
-        <div class="two">
-            <v-text-field
-                v-model="form.distance"
-                inputmode="decimal"
-                :label="t('ride.distance')"
-                :suffix="here.units.distance"
-                :error-messages="form.errors.distance"
-                name="distance"
-                autofocus
-            />
-            <v-text-field
-                v-model="form.hours"
-                :label="t('ride.hours')"
-                :hint="t('ride.hours_hint')"
-                :error-messages="form.errors.hours"
-                name="hours"
-            />
-        </div>
-        <ConditionPicker v-model="form.condition" :conditions="forms.conditions" />
-        <DayAndTime
-            v-model:date="form.date"
-            v-model:time="form.time"
-            :errors="form.errors"
-            :time-label="t('ride.time')"
-            :time-hint="t('ride.time_hint')"
-        />
-        <v-checkbox v-if="!ride" v-model="form.loud" :label="t('ride.loud')" />
-    </ActionDialog>
+  <ActionDialog
+    v-model="open"
+    :title="ride ? t('ride.edit') : t('ride.title')"
+    :verb="ride ? t('ride.save') : t('ride.log')"
+    :busy="form.processing"
+    :errors="form.errors"
+    :known="['bike_id', 'date', 'time', 'distance', 'hours', 'condition']"
+    :caution="['wet', 'muddy'].includes(form.condition) ? t('ride.wet_note') : undefined"
+    test="ride-form"
+    @submit="save">
+    <v-select v-model="form.bike_id" :items="bikes" :label="t('ride.bike')" :error-messages="form.errors.bike_id" />
+    <div class="two">
+      <v-text-field
+        v-model="form.distance"
+        inputmode="decimal"
+        :label="t('ride.distance')"
+        :suffix="here.units.distance"
+        :error-messages="form.errors.distance"
+        name="distance"
+        autofocus />
+      <v-text-field
+        v-model="form.hours"
+        :label="t('ride.hours')"
+        :hint="t('ride.hours_hint')"
+        :error-messages="form.errors.hours"
+        name="hours" />
+    </div>
+    <ConditionPicker v-model="form.condition" :conditions="forms.conditions" />
+    <DayAndTime
+      v-model:date="form.date"
+      v-model:time="form.time"
+      :errors="form.errors"
+      :time-label="t('ride.time')"
+      :time-hint="t('ride.time_hint')" />
+    <v-checkbox v-if="!ride" v-model="form.loud" :label="t('ride.loud')" />
+  </ActionDialog>
 </template>

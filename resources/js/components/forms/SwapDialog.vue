@@ -11,91 +11,88 @@ import DayAndTime from './DayAndTime.vue'
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; rail: Rail; date?: string | null; time?: string | null }>()
 const { form, submit } = useActionForm<{ chain_id: number | null; date: string; time: string }>({
-    chain_id: null,
-    date: '',
-    time: '',
+  chain_id: null,
+  date: '',
+  time: '',
 })
 const choices = computed(() => props.rail.hanging.concat(props.rail.fitted && props.date ? [props.rail.fitted] : []))
 const chosen = computed(() => choices.value.find((chain) => chain.id === form.chain_id))
 const warning = computed(() =>
-    !chosen.value ? null : chosen.value.worn ? t('swap.worn') : chosen.value.ready ? null : t('swap.not_waxed'),
+  !chosen.value ? null : chosen.value.worn ? t('swap.worn') : chosen.value.ready ? null : t('swap.not_waxed'),
 )
 
 watch(
-    open,
-    (now) => {
-        if (!now) return
-        form.clearErrors()
-        Object.assign(form, {
-            chain_id: props.rail.best ?? choices.value[0]?.id ?? null,
-            date: props.date ?? props.forms.date,
-            time: props.time ?? props.forms.time,
-        })
-    },
-    { immediate: true },
+  open,
+  (now) => {
+    if (!now) return
+    form.clearErrors()
+    Object.assign(form, {
+      chain_id: props.rail.best ?? choices.value[0]?.id ?? null,
+      date: props.date ?? props.forms.date,
+      time: props.time ?? props.forms.time,
+    })
+  },
+  { immediate: true },
 )
 const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (open.value = false))
 </script>
 
 <template>
-    <ActionDialog
-        v-model="open"
-        :title="`${t('swap.title')}: ${rail.name}`"
-        :verb="t('swap.do')"
-        :busy="form.processing"
-        :errors="form.errors"
-        :known="['date', 'time']"
-        :caution="t('swap.caution')"
-        test="swap-form"
-        @submit="save"
-    >
-        <fieldset>
-            <legend>{{ t('swap.to') }}</legend>
-            <label v-for="chain in choices" :key="chain.id" :data-test="`choose-${chain.label}`">
-                <input v-model="form.chain_id" type="radio" name="chain" :value="chain.id" />
-                <HookTag :label="chain.label" :ready="chain.ready" /><b>{{ chain.word }}</b
-                ><span class="muted">{{ chain.detail }}</span>
-            </label>
-            <label v-if="rail.fitted"
-                ><input v-model="form.chain_id" type="radio" name="chain" :value="null" /><span>{{
-                    t('swap.none')
-                }}</span></label
-            >
-        </fieldset>
-        <p v-if="warning" class="ember warning" role="status">{{ warning }}</p>
-        <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
-    </ActionDialog>
+  <ActionDialog
+    v-model="open"
+    :title="`${t('swap.title')}: ${rail.name}`"
+    :verb="t('swap.do')"
+    :busy="form.processing"
+    :errors="form.errors"
+    :known="['date', 'time']"
+    :caution="t('swap.caution')"
+    test="swap-form"
+    @submit="save">
+    <fieldset>
+      <legend>{{ t('swap.to') }}</legend>
+      <label v-for="chain in choices" :key="chain.id" :data-test="`choose-${chain.label}`">
+        <input v-model="form.chain_id" type="radio" name="chain" :value="chain.id" />
+        <HookTag :label="chain.label" :ready="chain.ready" /><b>{{ chain.word }}</b
+        ><span class="muted">{{ chain.detail }}</span>
+      </label>
+      <label v-if="rail.fitted"
+        ><input v-model="form.chain_id" type="radio" name="chain" :value="null" /><span>{{ t('swap.none') }}</span></label
+      >
+    </fieldset>
+    <p v-if="warning" class="ember warning" role="status">{{ warning }}</p>
+    <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
+  </ActionDialog>
 </template>
 
 <style scoped>
 fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
-    display: grid;
-    gap: 2px;
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  gap: 2px;
 }
 legend {
-    font-size: 12.5px;
-    color: var(--steel);
-    margin-bottom: 4px;
+  font-size: 12.5px;
+  color: var(--steel);
+  margin-bottom: 4px;
 }
 label {
-    display: flex;
-    gap: 10px;
-    align-items: center;
-    padding: 7px 4px;
-    border-bottom: 1px solid var(--line);
-    cursor: pointer;
-    min-height: 42px;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  padding: 7px 4px;
+  border-bottom: 1px solid var(--line);
+  cursor: pointer;
+  min-height: 42px;
 }
 input {
-    accent-color: var(--ink);
-    width: 18px;
-    height: 18px;
+  accent-color: var(--ink);
+  width: 18px;
+  height: 18px;
 }
 .warning {
-    margin: 0;
-    font-weight: 560;
+  margin: 0;
+  font-weight: 560;
 }
 </style>

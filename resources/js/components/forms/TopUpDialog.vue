@@ -13,37 +13,35 @@ const here = useHere()
 const { form, submit } = useActionForm({ distance: '', date: '', time: '' })
 
 watch(
-    open,
-    (now) => {
-        if (!now) return
-        form.clearErrors()
-        Object.assign(form, { distance: props.forms.topUp, date: props.forms.date, time: props.forms.time })
-    },
-    { immediate: true },
+  open,
+  (now) => {
+    if (!now) return
+    form.clearErrors()
+    Object.assign(form, { distance: props.forms.topUp, date: props.forms.date, time: props.forms.time })
+  },
+  { immediate: true },
 )
 const save = () => submit('post', `/chains/${props.chain.id}/topups`, () => (open.value = false))
 </script>
 
 <template>
-    <ActionDialog
-        v-model="open"
-        :title="`${t('topup.title')}: ${chain.name}`"
-        :verb="t('topup.do')"
-        :busy="form.processing"
-        :errors="form.errors"
-        :known="['date', 'time', 'distance']"
-        :caution="t('topup.hint')"
-        test="topup-form"
-        @submit="save"
-    >
-        <v-text-field
-            v-model="form.distance"
-            inputmode="decimal"
-            :label="t('topup.km')"
-            :suffix="here.units.distance"
-            :error-messages="form.errors.distance"
-            name="distance"
-        />
-        <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
-    </ActionDialog>
+  <ActionDialog
+    v-model="open"
+    :title="`${t('topup.title')}: ${chain.name}`"
+    :verb="t('topup.do')"
+    :busy="form.processing"
+    :errors="form.errors"
+    :known="['date', 'time', 'distance']"
+    :caution="t('topup.hint')"
+    test="topup-form"
+    @submit="save">
+    <v-text-field
+      v-model="form.distance"
+      inputmode="decimal"
+      :label="t('topup.km')"
+      :suffix="here.units.distance"
+      :error-messages="form.errors.distance"
+      name="distance" />
+    <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
+  </ActionDialog>
 </template>

@@ -18,185 +18,173 @@ const moved = useRevision()
 const keysOpen = ref(false)
 const doneBar = ref<InstanceType<typeof DoneBar> | null>(null)
 const places = computed(() => [
-    { name: 'shed', href: '/', title: t('nav.shed') },
-    { name: 'road', href: '/road', title: t('nav.road') },
-    { name: 'history', href: '/history', title: t('nav.history') },
-    { name: 'settings', href: '/settings', title: t('nav.settings') },
+  { name: 'shed', href: '/', title: t('nav.shed') },
+  { name: 'road', href: '/road', title: t('nav.road') },
+  { name: 'history', href: '/history', title: t('nav.history') },
+  { name: 'settings', href: '/settings', title: t('nav.settings') },
 ])
 useKeys({
-    '?': () => (keysOpen.value = true),
-    S: () => router.visit('/'),
-    R: () => router.visit('/road'),
-    H: () => router.visit('/history'),
-    u: () => doneBar.value?.undo(),
+  '?': () => (keysOpen.value = true),
+  S: () => router.visit('/'),
+  R: () => router.visit('/road'),
+  H: () => router.visit('/history'),
+  u: () => doneBar.value?.undo(),
 })
 const signOut = () => router.post('/sign-out')
 </script>
 
 <template>
-    <Head :title="props.title" />
-    <v-app>
-        <a href="#content" class="skip">{{ t('nav.skip') }}</a>
-        <header class="top">
-            <Link href="/" class="mark" :aria-label="`Dripel, ${t('nav.shed')}`">
-                <svg width="18" height="26" viewBox="0 0 18 26" aria-hidden="true">
-                    <path d="M9 1c4 8 8 11 8 16a8 8 0 0 1-16 0C1 12 5 9 9 1Z" fill="var(--amber)" />
-                    <path d="M1 17a8 8 0 0 0 16 0Z" fill="var(--ink)" />
-                </svg>
-                <span class="word">Dripel</span>
-            </Link>
-            <nav :aria-label="t('nav.main')">
-                <Link
-                    v-for="place in places"
-                    :key="place.name"
-                    :href="place.href"
-                    :class="{ on: place.name === at }"
-                    :aria-current="place.name === at ? 'page' : undefined"
-                    :data-test="`nav-${place.name}`"
-                    >{{ place.title }}</Link
-                >
-            </nav>
-            <span class="grow" />
-            <span class="where desk">{{ here.workshop }}</span>
-            <v-menu attach>
-                <template #activator="{ props: menu }">
-                    <v-btn
-                        v-bind="menu"
-                        :icon="mdiDotsVertical"
-                        variant="text"
-                        size="small"
-                        :aria-label="t('nav.more')"
-                        data-test="more"
-                    />
-                </template>
-                <v-list density="comfortable" class="menu">
-                    <v-list-item
-                        :title="light === 'day' ? t('theme.night') : t('theme.day')"
-                        :prepend-icon="light === 'day' ? mdiWeatherNight : mdiWhiteBalanceSunny"
-                        data-test="light"
-                        @click="toggle"
-                    />
-                    <v-list-item :title="t('keys.title')" data-test="keys" @click="keysOpen = true"
-                        ><template #append><kbd>?</kbd></template></v-list-item
-                    >
-                    <v-list-item
-                        :title="`${t('verbs.sign_out')}: ${here.person}`"
-                        data-test="sign-out"
-                        @click="signOut"
-                    />
-                </v-list>
-            </v-menu>
-        </header>
-        <div v-if="moved" class="moved" role="status">
-            {{ t('changed_elsewhere') }}
-            <v-btn size="small" @click="router.reload()">{{ t('verbs.show') }}</v-btn>
-        </div>
-        <main id="content" tabindex="-1"><slot /></main>
-        <DoneBar ref="doneBar" />
-        <KeysDialog v-model="keysOpen" />
-    </v-app>
+  <Head :title="props.title" />
+  <v-app>
+    <a href="#content" class="skip">{{ t('nav.skip') }}</a>
+    <header class="top">
+      <Link href="/" class="mark" :aria-label="`Dripel, ${t('nav.shed')}`">
+        <svg width="18" height="26" viewBox="0 0 18 26" aria-hidden="true">
+          <path d="M9 1c4 8 8 11 8 16a8 8 0 0 1-16 0C1 12 5 9 9 1Z" fill="var(--amber)" />
+          <path d="M1 17a8 8 0 0 0 16 0Z" fill="var(--ink)" />
+        </svg>
+        <span class="word">Dripel</span>
+      </Link>
+      <nav :aria-label="t('nav.main')">
+        <Link
+          v-for="place in places"
+          :key="place.name"
+          :href="place.href"
+          :class="{ on: place.name === at }"
+          :aria-current="place.name === at ? 'page' : undefined"
+          :data-test="`nav-${place.name}`"
+          >{{ place.title }}</Link
+        >
+      </nav>
+      <span class="grow" />
+      <span class="where desk">{{ here.workshop }}</span>
+      <v-menu attach>
+        <template #activator="{ props: menu }">
+          <v-btn v-bind="menu" :icon="mdiDotsVertical" variant="text" size="small" :aria-label="t('nav.more')" data-test="more" />
+        </template>
+        <v-list density="comfortable" class="menu">
+          <v-list-item
+            :title="light === 'day' ? t('theme.night') : t('theme.day')"
+            :prepend-icon="light === 'day' ? mdiWeatherNight : mdiWhiteBalanceSunny"
+            data-test="light"
+            @click="toggle" />
+          <v-list-item :title="t('keys.title')" data-test="keys" @click="keysOpen = true"
+            ><template #append><kbd>?</kbd></template></v-list-item
+          >
+          <v-list-item :title="`${t('verbs.sign_out')}: ${here.person}`" data-test="sign-out" @click="signOut" />
+        </v-list>
+      </v-menu>
+    </header>
+    <div v-if="moved" class="moved" role="status">
+      {{ t('changed_elsewhere') }}
+      <v-btn size="small" @click="router.reload()">{{ t('verbs.show') }}</v-btn>
+    </div>
+    <main id="content" tabindex="-1"><slot /></main>
+    <DoneBar ref="doneBar" />
+    <KeysDialog v-model="keysOpen" />
+  </v-app>
 </template>
 
 <style scoped>
 .top {
-    display: flex;
-    align-items: center;
-    min-height: 56px;
-    padding: 0 20px 0 24px;
-    border-bottom: 1.5px solid var(--ink);
-    background: var(--paper);
-    position: sticky;
-    top: 0;
-    z-index: 5;
+  display: flex;
+  align-items: center;
+  min-height: 56px;
+  padding: 0 20px 0 24px;
+  border-bottom: 1.5px solid var(--ink);
+  background: var(--paper);
+  position: sticky;
+  top: 0;
+  z-index: 5;
 }
 .mark {
-    display: flex;
-    gap: 8px;
-    align-items: center;
-    margin-right: 30px;
-    text-decoration: none;
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin-right: 30px;
+  text-decoration: none;
 }
 .word {
-    font-stretch: 125%;
-    font-weight: 800;
-    font-size: 20px;
-    letter-spacing: -0.3px;
+  font-stretch: 125%;
+  font-weight: 800;
+  font-size: 20px;
+  letter-spacing: -0.3px;
 }
 nav {
-    display: flex;
-    gap: 4px;
-    align-self: stretch;
+  display: flex;
+  gap: 4px;
+  align-self: stretch;
 }
 nav a {
-    padding: 0 14px;
-    display: flex;
-    align-items: center;
-    font-weight: 560;
-    color: var(--steel);
-    text-decoration: none;
+  padding: 0 14px;
+  display: flex;
+  align-items: center;
+  font-weight: 560;
+  color: var(--steel);
+  text-decoration: none;
 }
 nav a.on {
-    color: var(--ink);
-    box-shadow: inset 0 -4px 0 var(--ink);
-    font-weight: 680;
+  color: var(--ink);
+  box-shadow: inset 0 -4px 0 var(--ink);
+  font-weight: 680;
 }
 .grow {
-    flex: 1;
+  flex: 1;
 }
 .where {
-    color: var(--steel);
-    font-size: 13px;
-    margin-right: 8px;
+  color: var(--steel);
+  font-size: 13px;
+  margin-right: 8px;
 }
 .menu {
-    border: 1.5px solid var(--ink);
-    border-radius: 3px;
+  border: 1.5px solid var(--ink);
+  border-radius: 3px;
 }
 .moved {
-    display: flex;
-    gap: 12px;
-    align-items: center;
-    padding: 6px 24px;
-    background: var(--paper);
-    border-bottom: 1px solid var(--line);
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 6px 24px;
+  background: var(--paper);
+  border-bottom: 1px solid var(--line);
 }
 main {
-    flex: 1;
-    outline: none;
-    padding-bottom: 64px;
+  flex: 1;
+  outline: none;
+  padding-bottom: 64px;
 }
 .skip {
-    position: absolute;
-    left: -9999px;
+  position: absolute;
+  left: -9999px;
 }
 .skip:focus {
-    left: 8px;
-    top: 8px;
-    z-index: 10;
-    background: var(--paper);
-    padding: 8px 12px;
+  left: 8px;
+  top: 8px;
+  z-index: 10;
+  background: var(--paper);
+  padding: 8px 12px;
 }
 @media (max-width: 700px) {
-    .top {
-        position: static;
-        padding: 0 4px 0 12px;
-    }
-    .mark {
-        margin-right: 4px;
-    }
-    .word {
-        display: none;
-    }
-    nav {
-        flex: 1;
-        gap: 0;
-        justify-content: space-between;
-    }
-    nav a {
-        padding: 0 8px;
-    }
-    .grow {
-        display: none;
-    }
+  .top {
+    position: static;
+    padding: 0 4px 0 12px;
+  }
+  .mark {
+    margin-right: 4px;
+  }
+  .word {
+    display: none;
+  }
+  nav {
+    flex: 1;
+    gap: 0;
+    justify-content: space-between;
+  }
+  nav a {
+    padding: 0 8px;
+  }
+  .grow {
+    display: none;
+  }
 }
 </style>

@@ -12,71 +12,68 @@ let actionId = newActionId()
 watch(done, () => (actionId = newActionId()))
 
 function undo(): void {
-    if (done.value?.undo)
-        router.post(`/actions/${done.value.undo}/undo`, { action_id: actionId }, { preserveScroll: true })
+  if (done.value?.undo) router.post(`/actions/${done.value.undo}/undo`, { action_id: actionId }, { preserveScroll: true })
 }
 defineExpose({ undo })
 </script>
 
 <template>
-    <div class="hold" aria-live="polite" role="status">
-        <div v-if="done" class="bar" data-test="done">
-            <span>{{ done.text }}</span>
-            <button v-if="done.undo" type="button" data-test="undo" @click="undo">
-                {{ t('verbs.undo') }} <kbd class="desk">u</kbd>
-            </button>
-            <button type="button" :aria-label="t('verbs.close')" @click="closed = done.key">✕</button>
-        </div>
+  <div class="hold" aria-live="polite" role="status">
+    <div v-if="done" class="bar" data-test="done">
+      <span>{{ done.text }}</span>
+      <button v-if="done.undo" type="button" data-test="undo" @click="undo">{{ t('verbs.undo') }} <kbd class="desk">u</kbd></button>
+      <button type="button" :aria-label="t('verbs.close')" @click="closed = done.key">✕</button>
     </div>
+  </div>
 </template>
 
 <style scoped>
 .hold {
-    position: fixed;
-    left: 0;
-    right: 0;
-    bottom: 14px;
-    display: flex;
-    justify-content: center;
-    pointer-events: none;
-    z-index: 6;
-    padding: 0 12px;
+  position: fixed;
+  left: 0;
+  right: 0;
+  bottom: 14px;
+  display: flex;
+  justify-content: center;
+  pointer-events: none;
+  z-index: 6;
+  padding: 0 12px;
 }
 .bar {
-    pointer-events: auto;
-    display: flex;
-    gap: 14px;
-    align-items: center;
-    background: var(--ink);
-    color: var(--paper);
-    padding: 8px 8px 8px 16px;
-    border-radius: 3px;
-    font-weight: 560;
+  pointer-events: auto;
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  background: var(--ink);
+  color: var(--paper);
+  padding: 8px 8px 8px 16px;
+  border-radius: 3px;
+  font-weight: 560;
 }
 button {
-    color: inherit;
-    background: transparent;
-    border: 1px solid currentColor;
-    border-radius: 3px;
-    padding: 6px 12px;
-    font: inherit;
-    font-weight: 680;
-    cursor: pointer;
+  color: inherit;
+  background: transparent;
+  border: 1px solid currentColor;
+  border-radius: 3px;
+  padding: 6px 12px;
+  font: inherit;
+  font-weight: 680;
+  cursor: pointer;
 }
 button:focus-visible {
-    outline-color: var(--amber);
+  outline-color: var(--amber);
 }
 button:last-child {
-    border-color: transparent;
-    padding: 6px 8px;
+  border-color: transparent;
+  padding: 6px 8px;
 }
 kbd {
-    color: inherit;
-    border-color: currentColor;
+  color: inherit;
+  border-color: currentColor;
 }
 @media (max-width: 700px) {
-    button {
-        min-height: 44px;
-    }
+  button {
+    min-height: 44px;
+  }
 }
 </style>

@@ -11,220 +11,214 @@ export type RailVerb = 'swap' | 'ride' | 'topup' | 'measure' | 'loud'
 const props = defineProps<{ rail: Rail; chosen: boolean; mayWrite: boolean; number: number }>()
 const emit = defineEmits<{ verb: [verb: RailVerb]; grab: [event: PointerEvent, chain: Chain] }>()
 const verbs = (): RailVerb[] =>
-    props.rail.fitted
-        ? [...(props.rail.hanging.length ? (['swap'] as const) : []), 'ride', 'topup', 'measure', 'loud']
-        : [...(props.rail.hanging.length ? (['swap'] as const) : []), 'ride']
+  props.rail.fitted
+    ? [...(props.rail.hanging.length ? (['swap'] as const) : []), 'ride', 'topup', 'measure', 'loud']
+    : [...(props.rail.hanging.length ? (['swap'] as const) : []), 'ride']
 </script>
 
 <template>
-    <section class="rail" :class="{ chosen }" :aria-labelledby="`bike-${rail.id}`" :data-test="`rail-${rail.name}`">
-        <div
-            class="bike"
-            :class="{ target: chainDrag.chain !== null, over: chainDrag.over === `bike-${rail.id}` }"
-            :data-drop="`bike-${rail.id}`"
-            :data-test="`bike-${rail.name}`"
+  <section class="rail" :class="{ chosen }" :aria-labelledby="`bike-${rail.id}`" :data-test="`rail-${rail.name}`">
+    <div
+      class="bike"
+      :class="{ target: chainDrag.chain !== null, over: chainDrag.over === `bike-${rail.id}` }"
+      :data-drop="`bike-${rail.id}`"
+      :data-test="`bike-${rail.name}`">
+      <h2 :id="`bike-${rail.id}`" class="name wide">
+        <Link v-if="mayWrite" :href="`/bikes/${rail.id}`"
+          ><span class="sr">{{ t('shed.settings_of') }} </span>{{ rail.name }}</Link
+        ><template v-else>{{ rail.name }}</template>
+      </h2>
+      <p class="about muted">{{ rail.about }}</p>
+      <template v-if="rail.fitted">
+        <p class="left">
+          <Link :href="`/chains/${rail.fitted.id}?why=left`" class="figure" :data-test="`left-${rail.name}`"
+            ><span v-if="rail.leftNumber !== null" class="big">{{ rail.leftNumber }}</span
+            ><span class="unit">{{ rail.leftNumber === null ? t('shed.no_wax') : rail.leftWords }}</span></Link
+          >
+        </p>
+        <p class="until" :class="{ ember: rail.until.due }">
+          {{ rail.until.before }} <b>{{ rail.until.stressed }}</b>{{ rail.until.after }}
+        </p>
+        <Link
+          :href="`/chains/${rail.fitted.id}`"
+          class="run"
+          :aria-label="`${rail.fitted.name}, ${t('shed.fitted')}: ${rail.fitted.word}`"
+          :data-test="`fitted-${rail.name}`"
+          :data-chain="rail.fitted.label"
+          ><ChainRun :coat="rail.fitted.coat" :left="rail.fitted.left"
+        /></Link>
+        <div class="measured">
+          <WearRule :wear="rail.fitted.wear" :width="172" /><span class="muted">{{ rail.fitted.wear.of }}</span>
+        </div>
+      </template>
+      <p v-else class="until">{{ rail.until.before }}</p>
+      <div v-if="mayWrite" class="verbs">
+        <v-btn
+          v-for="verb in verbs()"
+          :key="verb"
+          :variant="verb === verbs()[0] ? 'flat' : 'outlined'"
+          :color="verb === verbs()[0] ? 'primary' : undefined"
+          size="small"
+          :aria-label="`${t(`verbs.${verb}`)} ${rail.name}`"
+          :data-test="`${verb}-${rail.name}`"
+          @click="emit('verb', verb)"
+          >{{ t(`verbs.${verb}`) }}</v-btn
         >
-            <h2 :id="`bike-${rail.id}`" class="name wide">
-                <Link v-if="mayWrite" :href="`/bikes/${rail.id}`"
-                    ><span class="sr">{{ t('shed.settings_of') }} </span>{{ rail.name }}</Link
-                ><template v-else>{{ rail.name }}</template>
-            </h2>
-            <p class="about muted">{{ rail.about }}</p>
-            <template v-if="rail.fitted">
-                <p class="left">
-                    <Link :href="`/chains/${rail.fitted.id}?why=left`" class="figure" :data-test="`left-${rail.name}`"
-                        ><span v-if="rail.leftNumber !== null" class="big">{{ rail.leftNumber }}</span
-                        ><span class="unit">{{
-                            rail.leftNumber === null ? t('shed.no_wax') : rail.leftWords
-                        }}</span></Link
-                    >
-                </p>
-                <p class="until" :class="{ ember: rail.until.due }">
-                    {{ rail.until.before }} <b>{{ rail.until.stressed }}</b>{{ rail.until.after }}
-                </p>
-                <Link
-                    :href="`/chains/${rail.fitted.id}`"
-                    class="run"
-                    :aria-label="`${rail.fitted.name}, ${t('shed.fitted')}: ${rail.fitted.word}`"
-                    :data-test="`fitted-${rail.name}`"
-                    :data-chain="rail.fitted.label"
-                    ><ChainRun :coat="rail.fitted.coat" :left="rail.fitted.left"
-                /></Link>
-                <div class="measured">
-                    <WearRule :wear="rail.fitted.wear" :width="172" /><span class="muted">{{
-                        rail.fitted.wear.of
-                    }}</span>
-                </div>
-            </template>
-            <p v-else class="until">{{ rail.until.before }}</p>
-            <div v-if="mayWrite" class="verbs">
-                <v-btn
-                    v-for="verb in verbs()"
-                    :key="verb"
-                    :variant="verb === verbs()[0] ? 'flat' : 'outlined'"
-                    :color="verb === verbs()[0] ? 'primary' : undefined"
-                    size="small"
-                    :aria-label="`${t(`verbs.${verb}`)} ${rail.name}`"
-                    :data-test="`${verb}-${rail.name}`"
-                    @click="emit('verb', verb)"
-                    >{{ t(`verbs.${verb}`) }}</v-btn
-                >
-            </div>
-        </div>
-        <div class="wall">
-            <div class="wood" aria-hidden="true" />
-            <ul v-if="rail.hanging.length" :aria-label="`${t('shed.rail')} ${rail.name}`">
-                <HangingChain
-                    v-for="chain in rail.hanging"
-                    :key="chain.id"
-                    :chain="chain"
-                    :draggable="mayWrite"
-                    @grab="emit('grab', $event, chain)"
-                />
-            </ul>
-            <p v-else class="none muted">
-                {{ t('shed.hanging_none') }}
-                <Link v-if="mayWrite" :href="`/chains/new?bike=${rail.id}`">{{ t('shed.add_chain') }}</Link>
-            </p>
-        </div>
-    </section>
+      </div>
+    </div>
+    <div class="wall">
+      <div class="wood" aria-hidden="true" />
+      <ul v-if="rail.hanging.length" :aria-label="`${t('shed.rail')} ${rail.name}`">
+        <HangingChain
+          v-for="chain in rail.hanging"
+          :key="chain.id"
+          :chain="chain"
+          :draggable="mayWrite"
+          @grab="emit('grab', $event, chain)" />
+      </ul>
+      <p v-else class="none muted">
+        {{ t('shed.hanging_none') }}
+        <Link v-if="mayWrite" :href="`/chains/new?bike=${rail.id}`">{{ t('shed.add_chain') }}</Link>
+      </p>
+    </div>
+  </section>
 </template>
 
 <style scoped>
 .rail {
-    display: grid;
-    grid-template-columns: 306px minmax(0, 1fr);
-    border-bottom: 1px solid var(--line);
-    padding: 12px 0 14px 24px;
-    position: relative;
+  display: grid;
+  grid-template-columns: 306px minmax(0, 1fr);
+  border-bottom: 1px solid var(--line);
+  padding: 12px 0 14px 24px;
+  position: relative;
 }
 .rail.chosen::before {
-    content: '';
-    position: absolute;
-    left: 0;
-    top: 14px;
-    bottom: 14px;
-    width: 4px;
-    background: var(--ink);
+  content: '';
+  position: absolute;
+  left: 0;
+  top: 14px;
+  bottom: 14px;
+  width: 4px;
+  background: var(--ink);
 }
 .bike {
-    padding-right: 12px;
-    border-radius: 3px;
+  padding-right: 12px;
+  border-radius: 3px;
 }
 .bike.target {
-    outline: 1.5px dashed var(--steel-2);
-    outline-offset: 4px;
+  outline: 1.5px dashed var(--steel-2);
+  outline-offset: 4px;
 }
 .bike.over {
-    outline: 2.5px solid var(--ready);
-    outline-offset: 4px;
+  outline: 2.5px solid var(--ready);
+  outline-offset: 4px;
 }
 .name {
-    font-size: 20px;
-    color: var(--ink);
+  font-size: 20px;
+  color: var(--ink);
 }
 .name a {
-    text-decoration: none;
+  text-decoration: none;
 }
 .name a:hover {
-    text-decoration: underline;
+  text-decoration: underline;
 }
 p {
-    margin: 0;
+  margin: 0;
 }
 .about {
-    font-size: 12.5px;
-    margin-top: 1px;
+  font-size: 12.5px;
+  margin-top: 1px;
 }
 .left {
-    margin-top: 10px;
+  margin-top: 10px;
 }
 .figure {
-    text-decoration: none;
-    display: inline-flex;
-    align-items: baseline;
-    gap: 6px;
+  text-decoration: none;
+  display: inline-flex;
+  align-items: baseline;
+  gap: 6px;
 }
 .figure:hover .unit {
-    text-decoration: underline;
+  text-decoration: underline;
 }
 .big {
-    font-size: 34px;
+  font-size: 34px;
 }
 .unit {
-    font-weight: 560;
-    color: var(--steel);
+  font-weight: 560;
+  color: var(--steel);
 }
 .until {
-    font-size: 13px;
-    margin: 3px 0 8px;
+  font-size: 13px;
+  margin: 3px 0 8px;
 }
 .until b {
-    font-weight: 680;
+  font-weight: 680;
 }
 .run {
-    display: block;
-    width: 276px;
-    max-width: 100%;
-    border-radius: 3px;
+  display: block;
+  width: 276px;
+  max-width: 100%;
+  border-radius: 3px;
 }
 .measured {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-    margin-top: 4px;
-    font-size: 11.5px;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin-top: 4px;
+  font-size: 11.5px;
 }
 .verbs {
-    display: flex;
-    gap: 5px;
-    margin-top: 10px;
-    flex-wrap: wrap;
+  display: flex;
+  gap: 5px;
+  margin-top: 10px;
+  flex-wrap: wrap;
 }
 .verbs .v-btn.v-btn {
-    padding: 0 8px;
-    --v-btn-height: 26px;
-    font-size: 12.5px;
+  padding: 0 8px;
+  --v-btn-height: 26px;
+  font-size: 12.5px;
 }
 .wall {
-    padding: 2px 16px 0 6px;
-    min-width: 0;
+  padding: 2px 16px 0 6px;
+  min-width: 0;
 }
 .wood {
-    height: 7px;
-    border-radius: 2px;
-    background: linear-gradient(var(--wood-2) 2px, var(--wood) 2px);
-    margin-bottom: -4px;
+  height: 7px;
+  border-radius: 2px;
+  background: linear-gradient(var(--wood-2) 2px, var(--wood) 2px);
+  margin-bottom: -4px;
 }
 ul {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 6px;
-    padding: 0;
-    margin: 0;
-    row-gap: 12px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 6px;
+  padding: 0;
+  margin: 0;
+  row-gap: 12px;
 }
 .none {
-    padding: 14px 12px;
+  padding: 14px 12px;
 }
 @media (max-width: 1000px) {
-    .rail {
-        grid-template-columns: 1fr;
-        padding-right: 14px;
-    }
-    .wall {
-        margin-top: 16px;
-        padding: 0;
-    }
+  .rail {
+    grid-template-columns: 1fr;
+    padding-right: 14px;
+  }
+  .wall {
+    margin-top: 16px;
+    padding: 0;
+  }
 }
 @media (max-width: 700px) {
-    .rail {
-        padding-left: 14px;
-    }
-    .verbs .v-btn.v-btn {
-        --v-btn-height: 44px;
-        padding: 0 11px;
-        font-size: 13px;
-    }
+  .rail {
+    padding-left: 14px;
+  }
+  .verbs .v-btn.v-btn {
+    --v-btn-height: 44px;
+    padding: 0 11px;
+    font-size: 13px;
+  }
 }
 </style>

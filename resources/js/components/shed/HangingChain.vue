@@ -11,90 +11,88 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
 </script>
 
 <template>
-    <li class="hang" :data-test="`hanging-${chain.name}`">
-        <div
-            class="art"
-            :class="{ movable: draggable }"
-            :title="draggable ? t('shed.drag_hint') : undefined"
-            :data-test="`grab-${chain.name}`"
-            @pointerdown="draggable && emit('grab', $event)"
-        >
-            <ChainOnHook :coat="chain.coat" />
-            <HookTag class="tag" :label="chain.label" :ready="chain.ready" />
-        </div>
-        <div class="words">
-            <Link
-                :href="`/chains/${chain.id}`"
-                class="state"
-                :class="{ ember: chain.late }"
-                :data-test="`chain-${chain.name}`"
-                ><span class="sr">{{ chain.name }}, </span>{{ chain.word }}</Link
-            >
-            <span class="detail muted">{{ chain.detail }}</span>
-            <WearRule :wear="chain.wear" />
-            <span class="measured muted">{{ chain.wearLine }}</span>
-        </div>
-    </li>
+  <li class="hang" :data-test="`hanging-${chain.name}`">
+    <div
+      class="art"
+      :class="{ movable: draggable }"
+      :title="draggable ? t('shed.drag_hint') : undefined"
+      :data-test="`grab-${chain.name}`"
+      @pointerdown="draggable && emit('grab', $event)">
+      <ChainOnHook :coat="chain.coat" />
+      <HookTag class="tag" :label="chain.label" :ready="chain.ready" />
+    </div>
+    <div class="words">
+      <Link :href="`/chains/${chain.id}`" class="state" :class="{ ember: chain.late }" :data-test="`chain-${chain.name}`"
+        ><span class="sr">{{ chain.name }}, </span>{{ chain.word }}</Link
+      >
+      <span class="detail muted">{{ chain.detail }}</span>
+      <WearRule :wear="chain.wear" />
+      <span class="measured muted">{{ chain.wearLine }}</span>
+    </div>
+  </li>
 </template>
 
 <style scoped>
 .hang {
-    width: 168px;
-    list-style: none;
-    position: relative;
+  width: 168px;
+  list-style: none;
+  position: relative;
 }
 .art {
-    position: relative;
-    width: 64px;
-    margin-left: 18px;
+  position: relative;
+  width: 64px;
+  margin-left: 18px;
 }
 .art.movable {
-    cursor: grab;
-    user-select: none;
+  cursor: grab;
+  user-select: none;
 }
 .art.movable:active {
-    cursor: grabbing;
+  cursor: grabbing;
 }
 .tag {
-    position: absolute;
-    left: 70px;
-    top: 22px;
+  position: absolute;
+  left: 70px;
+  top: 22px;
 }
 .words {
-    display: flex;
-    flex-direction: column;
-    padding-left: 12px;
+  display: flex;
+  flex-direction: column;
+  padding-left: 12px;
 }
 .state {
-    font-weight: 680;
-    font-size: 13px;
-    text-decoration: none;
-    width: fit-content;
+  font-weight: 680;
+  font-size: 13px;
+  text-decoration: none;
+  width: fit-content;
 }
 .state:hover {
-    text-decoration: underline;
+  text-decoration: underline;
 }
 .detail {
-    font-size: 12px;
-    margin-bottom: 8px;
-    min-height: 16px;
+  font-size: 12px;
+  margin-bottom: 8px;
+  min-height: 16px;
 }
 .measured {
-    font-size: 11.5px;
-    margin-top: 3px;
+  font-size: 11.5px;
+  margin-top: 3px;
 }
 @media (max-width: 700px) {
-    .hang {
-        width: 100%;
-        display: grid;
-        grid-template-columns: 108px 1fr;
-        align-items: start;
-    }
-    .art {
-        margin-left: 4px;
-    }
-    .words {
-        padding-top: 20px;
-    }
+  .hang {
+    width: 100%;
+    display: grid;
+    grid-template-columns: 108px 1fr;
+    align-items: start;
+  }
+  .hang + .hang {
+    border-top: 7px solid var(--wood);
+  }
+  .art {
+    margin-left: 4px;
+  }
+  .words {
+    padding-top: 20px;
+  }
 }
 </style>

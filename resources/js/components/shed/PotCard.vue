@@ -11,108 +11,102 @@ const props = defineProps<{ chains: PotChain[]; mayWrite: boolean }>()
 const emit = defineEmits<{ dip: [] }>()
 const listed = computed(() => props.chains.filter((chain) => list.value.includes(chain.id)))
 const others = computed(() =>
-    props.chains
-        .filter((chain) => !list.value.includes(chain.id))
-        .map((chain) => ({ value: chain.id, title: `${chain.name}: ${chain.word}` })),
+  props.chains
+    .filter((chain) => !list.value.includes(chain.id))
+    .map((chain) => ({ value: chain.id, title: `${chain.name}: ${chain.word}` })),
 )
 const remove = (id: number) => (list.value = list.value.filter((other) => other !== id))
 const add = (id: number | null) => id !== null && (list.value = [...list.value, id])
 </script>
 
 <template>
-    <section
-        class="pot"
-        :class="{ target: chainDrag.chain !== null, over: chainDrag.over === 'pot' }"
-        data-drop="pot"
-        aria-labelledby="pot-title"
-        data-test="pot"
-    >
-        <h2 id="pot-title">{{ t('shed.pot') }}</h2>
-        <div class="in">
-            <svg width="92" height="80" viewBox="0 0 170 146" aria-hidden="true">
-                <path d="M10 10h150l-10 116a10 10 0 0 1-10 9H30a10 10 0 0 1-10-9Z" fill="var(--pot)" />
-                <path d="M22 18h126l-8.600 104a6 6 0 0 1-6 5H36.600a6 6 0 0 1-6-5Z" fill="var(--paper)" />
-                <path d="M26.600 68h117l-4.400 54a6 6 0 0 1-6 5h-97a6 6 0 0 1-6-5Z" fill="var(--bath)" />
-                <path d="M26.600 68h117l-.4 5h-116Z" fill="var(--coat)" />
-            </svg>
-            <ul v-if="listed.length">
-                <li v-for="chain in listed" :key="chain.id" :data-test="`pot-${chain.name}`">
-                    <span
-                        ><b>{{ chain.name }}</b> <span class="muted small">{{ chain.word }}</span></span
-                    >
-                    <v-btn
-                        v-if="mayWrite"
-                        :icon="mdiClose"
-                        variant="text"
-                        density="compact"
-                        size="small"
-                        :aria-label="`${chain.name}: ${t('verbs.delete')}`"
-                        @click="remove(chain.id)"
-                    />
-                </li>
-            </ul>
-            <p v-else class="muted small">{{ t('shed.pot_empty') }}</p>
-        </div>
-        <div v-if="mayWrite" class="row">
-            <v-btn v-if="listed.length" variant="flat" color="primary" data-test="dip-these" @click="emit('dip')">{{
-                t('shed.dip_these')
-            }}</v-btn>
-            <v-menu v-if="others.length" attach>
-                <template #activator="{ props: menu }"
-                    ><v-btn v-bind="menu" data-test="pot-add">{{ t('shed.pot_add') }}</v-btn></template
-                >
-                <v-list density="compact" class="menu"
-                    ><v-list-item
-                        v-for="other in others"
-                        :key="other.value"
-                        :title="other.title"
-                        @click="add(other.value)"
-                /></v-list>
-            </v-menu>
-        </div>
-    </section>
+  <section
+    class="pot"
+    :class="{ target: chainDrag.chain !== null, over: chainDrag.over === 'pot' }"
+    data-drop="pot"
+    aria-labelledby="pot-title"
+    data-test="pot">
+    <h2 id="pot-title">{{ t('shed.pot') }}</h2>
+    <div class="in">
+      <svg width="92" height="80" viewBox="0 0 170 146" aria-hidden="true">
+        <path d="M10 10h150l-10 116a10 10 0 0 1-10 9H30a10 10 0 0 1-10-9Z" fill="var(--pot)" />
+        <path d="M22 18h126l-8.600 104a6 6 0 0 1-6 5H36.600a6 6 0 0 1-6-5Z" fill="var(--paper)" />
+        <path d="M26.600 68h117l-4.400 54a6 6 0 0 1-6 5h-97a6 6 0 0 1-6-5Z" fill="var(--bath)" />
+        <path d="M26.600 68h117l-.4 5h-116Z" fill="var(--coat)" />
+      </svg>
+      <ul v-if="listed.length">
+        <li v-for="chain in listed" :key="chain.id" :data-test="`pot-${chain.name}`">
+          <span
+            ><b>{{ chain.name }}</b> <span class="muted small">{{ chain.word }}</span></span
+          >
+          <v-btn
+            v-if="mayWrite"
+            :icon="mdiClose"
+            variant="text"
+            density="compact"
+            size="small"
+            :aria-label="`${chain.name}: ${t('verbs.delete')}`"
+            @click="remove(chain.id)" />
+        </li>
+      </ul>
+      <p v-else class="muted small">{{ t('shed.pot_empty') }}</p>
+    </div>
+    <div v-if="mayWrite" class="row">
+      <v-btn v-if="listed.length" variant="flat" color="primary" data-test="dip-these" @click="emit('dip')">{{
+        t('shed.dip_these')
+      }}</v-btn>
+      <v-menu v-if="others.length" attach>
+        <template #activator="{ props: menu }"
+          ><v-btn v-bind="menu" data-test="pot-add">{{ t('shed.pot_add') }}</v-btn></template
+        >
+        <v-list density="compact" class="menu"
+          ><v-list-item v-for="other in others" :key="other.value" :title="other.title" @click="add(other.value)"
+        /></v-list>
+      </v-menu>
+    </div>
+  </section>
 </template>
 
 <style scoped>
 .pot {
-    margin-top: 16px;
-    padding-top: 14px;
-    border-top: 1.5px solid var(--ink);
+  margin-top: 16px;
+  padding-top: 14px;
+  border-top: 1.5px solid var(--ink);
 }
 .pot.target {
-    outline: 1.5px dashed var(--steel-2);
-    outline-offset: 6px;
+  outline: 1.5px dashed var(--steel-2);
+  outline-offset: 6px;
 }
 .pot.over {
-    outline: 2.5px solid var(--ready);
-    outline-offset: 6px;
+  outline: 2.5px solid var(--ready);
+  outline-offset: 6px;
 }
 .in {
-    display: grid;
-    grid-template-columns: 100px 1fr;
-    gap: 12px;
-    align-items: start;
-    margin: 6px 0 10px;
+  display: grid;
+  grid-template-columns: 100px 1fr;
+  gap: 12px;
+  align-items: start;
+  margin: 6px 0 10px;
 }
 ul {
-    list-style: none;
-    margin: 0;
-    padding: 0;
+  list-style: none;
+  margin: 0;
+  padding: 0;
 }
 li {
-    display: flex;
-    justify-content: space-between;
-    gap: 6px;
-    align-items: center;
-    border-bottom: 1px solid var(--line);
-    padding: 2px 0;
+  display: flex;
+  justify-content: space-between;
+  gap: 6px;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  padding: 2px 0;
 }
 p {
-    margin: 8px 0 0;
+  margin: 8px 0 0;
 }
 .menu {
-    border: 1.5px solid var(--ink);
-    border-radius: 3px;
-    max-height: 320px;
+  border: 1.5px solid var(--ink);
+  border-radius: 3px;
+  max-height: 320px;
 }
 </style>
