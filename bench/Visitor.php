@@ -7,7 +7,7 @@ namespace Bench;
 use CurlHandle;
 use RuntimeException;
 
-/** Somebody who signs in to a served demo and asks for a page again and again. */
+/** Somebody who signs in to a served demo, asks for a page again and again, or sends many forms at one moment. */
 final readonly class Visitor
 {
     private CurlHandle $curl;
@@ -26,6 +26,39 @@ final readonly class Visitor
         curl_setopt_array($this->curl, [CURLOPT_POST => true, CURLOPT_POSTFIELDS => '', CURLOPT_HTTPHEADER => ["X-XSRF-TOKEN: {$token}"]]);
         $this->ask('/demo');
         curl_setopt_array($this->curl, [CURLOPT_HTTPGET => true, CURLOPT_HTTPHEADER => []]);
+    }
+
+    /**
+     * @param list<array{string, array<string, mixed>}> $forms path and fields of each
+     *
+     * @return list<int> the answers' status codes
+     */
+    public function postAtOnce(array $forms): array
+    {
+        $cookies = [];
+        foreach ((array) curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
+            $fields = explode("\t", (string) $cookie);
+            $cookies[$fields[5]] = $fields[6];
+        }
+        $together = curl_multi_init();
+        $all = array_map(function (array $form) use ($together, $cookies): CurlHandle {
+            $curl = curl_init($this->url.$form[0]) ?: throw new RuntimeException('curl');
+            curl_setopt_array($curl, [
+                CURLOPT_RETURNTRANSFER => true,
+                CURLOPT_POSTFIELDS => http_build_query($form[1]),
+                CURLOPT_COOKIE => implode('; ', array_map(fn(string $name, string $value) => "{$name}={$value}", array_keys($cookies), $cookies)),
+                CURLOPT_HTTPHEADER => ['X-XSRF-TOKEN: '.urldecode($cookies['XSRF-TOKEN'])],
+            ]);
+            curl_multi_add_handle($together, $curl);
+
+            return $curl;
+        }, $forms);
+        do {
+            curl_multi_exec($together, $running);
+            curl_multi_select($together, 0.2);
+        } while ($running > 0);
+
+        return array_map(fn(CurlHandle $curl) => curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $all);
     }
 
     /** @return float median of whole requests, in ms */

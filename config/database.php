@@ -14,8 +14,6 @@ return [
             'busy_timeout' => 10_000,
             'journal_mode' => 'wal',
             'synchronous' => 'normal',
-            // A transaction that will write says so at its start, so two writers queue instead of failing half-way.
-            'transaction_mode' => 'IMMEDIATE',
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

@@ -22,6 +22,7 @@ use App\Models\Chain;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Support\AppClock;
+use App\Support\WriteTransaction;
 use DateTimeImmutable;
 use DateTimeZone;
 use Dripel\Core\Interval\Condition;
@@ -30,7 +31,6 @@ use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\LocalDay;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -91,7 +91,7 @@ final class DemoWorkshop
         $this->nowS = $nowS;
         $this->today = LocalDay::of($nowS, new DateTimeZone(self::ZONE));
 
-        return DB::transaction(function () use ($nowS): Workshop {
+        return WriteTransaction::run(function () use ($nowS): Workshop {
             $this->clock->set($this->day(self::FIRST_DAY, '08:00'));
             $rider = User::query()->create(['name' => 'Jory Venn', 'email' => 'demo@dripel.example', 'password' => Str::random(40)]);
             $workshop = ($this->openWorkshop)($rider, 'Lean-to on the Ostermoor', self::ZONE, true);

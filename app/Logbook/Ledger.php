@@ -9,8 +9,8 @@ use App\Exceptions\LogbookConflict;
 use App\Models\Action;
 use App\Models\Workshop;
 use App\Support\AppClock;
+use App\Support\WriteTransaction;
 use Closure;
-use Illuminate\Support\Facades\DB;
 
 /** Writes actions: each in one transaction, once only, and only if the logbook can still be true afterwards. */
 final readonly class Ledger
@@ -26,7 +26,7 @@ final readonly class Ledger
     public function record(ActionContext $by, ActionKind $kind, Closure $write): Action
     {
         try {
-            return DB::transaction(fn(): Action => $this->write($by, $kind, $write));
+            return WriteTransaction::run(fn(): Action => $this->write($by, $kind, $write));
         } finally {
             $this->readBook->forget();
         }

@@ -17,6 +17,7 @@ use App\Models\Action;
 use App\Models\Bike;
 use App\Models\Chain;
 use App\Models\LogbookRow;
+use App\Support\WriteTransaction;
 use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\EntryKind;
 use Illuminate\Support\Facades\DB;
@@ -41,7 +42,7 @@ final readonly class UndoActions
         $going = collect($agreed);
         while (true) {
             try {
-                return DB::transaction(function () use ($by, $target, $going, $agreed): Action {
+                return WriteTransaction::run(function () use ($by, $target, $going, $agreed): Action {
                     $undo = $this->ledger->record($by, ActionKind::Undo, fn(Draft $draft) => $this->revert($draft, $going->sortByDesc('revision')->values()->all()));
                     $more = array_values($going->diffKeys($agreed)->sortByDesc('revision')->all());
 

@@ -9,7 +9,7 @@ use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\User;
 use App\Support\AppClock;
-use Illuminate\Support\Facades\DB;
+use App\Support\WriteTransaction;
 
 /** Somebody comes in through an invitation link, with an account of their own. */
 final readonly class AcceptInvitation
@@ -19,7 +19,7 @@ final readonly class AcceptInvitation
     /** @throws NotPossible at `token` if the link was used or is too old */
     public function __invoke(Invitation $invitation, string $name, string $email, string $password): User
     {
-        return DB::transaction(function () use ($invitation, $name, $email, $password): User {
+        return WriteTransaction::run(function () use ($invitation, $name, $email, $password): User {
             $invitation->refresh();
             $invitation->open($this->clock->unixS()) || throw new NotPossible('token', 'invitation_used');
             $user = User::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'workshop_id' => $invitation->workshop_id]);

@@ -6,8 +6,8 @@ namespace App\Actions\People;
 
 use App\Actions\Workshop\OpenWorkshop;
 use App\Models\User;
+use App\Support\WriteTransaction;
 use Illuminate\Auth\Access\AuthorizationException;
-use Illuminate\Support\Facades\DB;
 
 /** The first person to come opens a workshop and owns it. Registration closes behind them. */
 final readonly class RegisterOwner
@@ -22,7 +22,7 @@ final readonly class RegisterOwner
     /** @throws AuthorizationException if somebody is here already */
     public function __invoke(string $name, string $email, string $password, string $workshopName, string $timeZone): User
     {
-        return DB::transaction(function () use ($name, $email, $password, $workshopName, $timeZone): User {
+        return WriteTransaction::run(function () use ($name, $email, $password, $workshopName, $timeZone): User {
             self::isOpen() || throw new AuthorizationException;
             $owner = User::query()->create(['name' => $name, 'email' => $email, 'password' => $password]);
             ($this->openWorkshop)($owner, $workshopName, $timeZone);

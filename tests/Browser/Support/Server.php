@@ -42,7 +42,7 @@ final class Server
             'SESSION_DRIVER' => 'database',
             'CACHE_STORE' => 'database',
             'QUEUE_CONNECTION' => 'database',
-            'LOG_CHANNEL' => 'stderr',
+            'LOG_CHANNEL' => 'single',
         ];
         self::prepare($root, $env, $demo ? $now : null);
         self::artisan($root, $env, 'config:cache');
@@ -64,6 +64,8 @@ final class Server
             'server.php',
         ];
         $process = new Process($php, $root, $env + ['PHP_CLI_SERVER_WORKERS' => '3'], null, null);
+        // Nobody reads what the server prints; a full pipe would stop it.
+        $process->disableOutput();
         $process->start();
         $server = new self($process, "http://127.0.0.1:{$port}", $folder);
         Ports::await($port);

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+use Bench\Visitor;
+use Tests\Browser\Support\Server;
+
+it('creates nothing twice and loses nothing when many save at the same moment', function (): void {
+    $server = Server::start('2026-11-25T12:20:00+01:00');
+    try {
+        $visitor = new Visitor($server->url);
+        $database = new PDO("sqlite:{$server->database()}");
+        $bike = (int) $database->query('select min(id) from bikes')->fetchColumn();
+        $count = fn(): int => (int) $database
+            ->query('select count(*) from rides where voided_by is null')
+            ->fetchColumn();
+        $ride = fn(string $id, float $km): array => [
+            '/rides',
+            [
+                'action_id' => $id,
+                'bike_id' => $bike,
+                'distance' => $km,
+                'condition' => 'dry',
+                'date' => '2026-11-25',
+                'time' => '09:00',
+            ],
+        ];
+        $before = $count();
+        $same = '11111111-1111-4111-8111-111111111111';
+        $others = array_map(
+            fn(int $i) => sprintf('22222222-2222-4222-8222-%012d', $i),
+            range(1, 8),
+        );
+
+        $answers = $visitor->postAtOnce([
+            ...array_fill(0, 8, $ride($same, 5)),
+            ...array_map(fn(string $id) => $ride($id, 7), $others),
+        ]);
+
+        expect(array_unique($answers))
+            ->toBe([302])
+            ->and($count() - $before)
+            ->toBe(9)
+            ->and(
+                (int) $database
+                    ->query("select count(*) from actions where id = '{$same}'")
+                    ->fetchColumn(),
+            )
+            ->toBe(1)
+            ->and(
+                (int) $database
+                    ->query('select count(distinct revision) - count(*) from actions')
+                    ->fetchColumn(),
+            )
+            ->toBe(0);
+    } finally {
+        $server->stop();
+    }
+});

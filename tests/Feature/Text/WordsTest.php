@@ -1,0 +1,215 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Props\ShedProps;
+use App\Logbook\ReadBook;
+use App\Models\Workshop;
+use App\Text\Duration;
+use App\Text\Names;
+use App\Text\Quantities;
+use App\Text\Units;
+use App\Text\Voice;
+use Dripel\Core\Logbook\DatedSetting;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
+use Tests\Feature\Bench;
+
+/** Spaces that keep a number with its unit, written plainly. */
+function plain(string $text): string
+{
+    return str_replace("\u{a0}", ' ', $text);
+}
+
+it('writes figures as a person does', function (): void {
+    $q = new Quantities(new Units, new DateTimeZone('Europe/Amsterdam'));
+    $miles = new Quantities(new Units('mi'), new DateTimeZone('America/New_York'));
+    $written = [
+        $q->distance(2862.4),
+        $q->distance(61.96, 1),
+        $q->distance(-0.2),
+        $q->left(46.99),
+        $q->left(300 - 1e-12),
+        $miles->left(160.9344),
+        $miles->distance(100, 1),
+        $q->percent(0.2),
+        $q->mark(0.5),
+        $q->mark(0.75),
+        $q->mark(1.0),
+        $q->hours(1 + 1 / 3),
+        $q->hours(2),
+        $q->hours(0.4),
+        $q->hours(1.999),
+        $q->number(-3.5, 1),
+        $q->day(1795608000),
+        $q->time(1795608000),
+        $miles->time(1795608000),
+    ];
+    expect(array_map(plain(...), $written))->toBe([
+        '2,862 km',
+        '62.0 km',
+        '0 km',
+        '46 km',
+        '300 km',
+        '100 mi',
+        '62.1 mi',
+        '0.20 %',
+        '0.5 %',
+        '0.75 %',
+        '1.0 %',
+        '1 h 20',
+        '2 h',
+        '24 min',
+        '2 h',
+        '−3.5',
+        'Wed 25 Nov',
+        '13:00',
+        '07:00',
+    ]);
+});
+
+it('reads hours however they are typed', function (string $text, ?float $hours): void {
+    $hours === null
+        ? expect(Duration::hours($text))->toBeNull()
+        : expect(Duration::hours($text))->toEqualWithDelta($hours, 1e-9);
+})->with([
+    ['2:15', 2.25],
+    ['2 h 15', 2.25],
+    ['2h15', 2.25],
+    ['2 h 5 min', 2 + 5 / 60],
+    ['2,25', 2.25],
+    ['2.25 h', 2.25],
+    ['135 min', 2.25],
+    [' 3 ', 3.0],
+    ['0', null],
+    ['2:75', null],
+    ['-2', null],
+    ['49', null],
+    ['two', null],
+    ['', null],
+]);
+
+it('names chains by their bikes', function (): void {
+    $set = fn(SettingKey $key, int $subject, string|int $value) => new DatedSetting(
+        $key,
+        $subject,
+        new Moment(0),
+        $value,
+    );
+    $names = new Names(
+        new Settings([
+            $set(SettingKey::BikeName, 1, 'Heron'),
+            $set(SettingKey::BikeName, 2, 'Tram'),
+            ...array_merge(
+                ...array_map(
+                    fn(int $id) => [
+                        $set(SettingKey::ChainLabel, $id, chr(64 + $id)),
+                        $set(SettingKey::ChainHome, $id, $id < 4 ? 1 : 2),
+                    ],
+                    [1, 2, 3, 4],
+                ),
+            ),
+        ]),
+    );
+    expect($names->fullChain(4))
+        ->toBe('Tram D')
+        ->and($names->chains([1]))
+        ->toBe('Heron A')
+        ->and($names->chains([1, 2, 3]))
+        ->toBe('Heron A, B and C')
+        ->and($names->chains([1, 4, 3]))
+        ->toBe('Heron A and C and Tram D');
+});
+
+it('says what to do and why, with figures', function (): void {
+    $this->artisan('dripel:demo', ['--today' => '2026-11-25T12:20:00+01:00']);
+    $nowS = (new DateTimeImmutable('2026-11-25T12:20:00+01:00'))->getTimestamp();
+    $workshop = Workshop::query()->sole();
+    $book = app(ReadBook::class)($workshop);
+    $props = (new ShedProps($book, Voice::of($workshop, app(ReadBook::class), $nowS)))->all();
+    $said = array_map(
+        fn(array $line) => plain(
+            "{$line['day']} {$line['hour']}: {$line['title']}. {$line['reason']}",
+        ),
+        $props['next'],
+    );
+    expect($said)->toBe([
+        'Today late: Dry Badger A and dip it. Ridden 41 km in the wet on Tue 24 Nov and not seen to since. Bare spots rust overnight.',
+        'Today late: Swap Tram to B. A has been ridden for its 10 h.',
+        'Today by 19:40: Wax Heron D before it rusts. Bare for 4 h 40. Steel rusts after 12 h.',
+        'Today : Heat the pot for Badger. Nothing waxed hangs ready, and A has 77 km left. Take Badger B and C.',
+        'Today : Say which chain Lantern had on. One ride, on Fri 6 Nov, has no chain to go to.',
+        'Saturday : Dip Heron B and Badger B and C. Spent and waiting for the pot. Together they take hardly longer than one.',
+        'Sunday before 74 km: Swap Heron to C. A has 140 km left and Sunday is usually 74 km. C hangs ready with 300 km.',
+        'Any day : Retire Lantern C. Measured 0.75 % or more, its limit is 0.75 %. A worn chain eats the cassette.',
+    ]);
+    $heron = $props['rails'][0];
+    expect(plain(implode(' ', array_slice($heron['until'], 0, 3))))
+        ->toBe('Good until Sunday , 20 km short of the 74')
+        ->and(plain($heron['about']))
+        ->toBe('road, 12 speeds, re-wax at 300 km')
+        ->and(
+            array_map(
+                fn(array $chain) => plain("{$chain['label']} {$chain['word']}; {$chain['detail']}"),
+                $heron['hanging'],
+            ),
+        )
+        ->toBe([
+            'B spent after 320 km; dry use, no rinse',
+            'C waxed; Fri 20 Nov',
+            'D bare 4 h 40; rusts from 19:40',
+        ]);
+});
+
+it('has a text for every code it can say', function (): void {
+    new Bench;
+    $codes = [
+        ...array_map(
+            fn($c) => "chain.status.{$c->value}",
+            Dripel\Core\Logbook\ChainStatus::cases(),
+        ),
+        ...array_map(
+            fn($c) => "chain.condition.{$c->value}",
+            Dripel\Core\Interval\Condition::cases(),
+        ),
+        ...array_map(
+            fn($c) => "chain.outlook.due_{$c->value}",
+            Dripel\Core\Interval\DueBecause::cases(),
+        ),
+        ...array_map(fn($c) => "next.title.{$c->value}", Dripel\Core\Plan\NextKind::cases()),
+        ...array_map(fn($c) => "ui.verbs.{$c->value}", Dripel\Core\Plan\Verb::cases()),
+        ...array_map(fn($c) => "why.origin.{$c->value}", Dripel\Core\Explain\Origin::cases()),
+        ...array_map(fn($c) => "settings.{$c->value}", SettingKey::cases()),
+        ...array_map(fn($c) => "schools.{$c->value}.name", Dripel\Core\Wear\LimitSchool::cases()),
+        ...array_map(fn($c) => "done.{$c->value}", App\Logbook\ActionKind::cases()),
+        ...array_map(
+            fn($c) => "errors.conflict.{$c->value}",
+            Dripel\Core\Logbook\ConflictKind::cases(),
+        ),
+        ...array_map(fn($c) => "ui.roles.{$c->value}", App\Models\Role::cases()),
+        ...array_merge(
+            ...array_map(
+                fn($c) => $c->isEvent()
+                    ? ["history.move_entry.{$c->value}", "history.delete_entry.{$c->value}"]
+                    : [],
+                App\Logbook\EntryType::cases(),
+            ),
+        ),
+    ];
+    foreach ($codes as $code) {
+        expect(trans()->has($code))->toBeTrue($code);
+    }
+    // The screens' own labels: each that is asked for is there.
+    $screens = new RecursiveIteratorIterator(
+        new RecursiveDirectoryIterator(resource_path('js'), FilesystemIterator::SKIP_DOTS),
+    );
+    foreach ($screens as $file) {
+        preg_match_all("/\\bt\\('([a-z_.]+)'/", (string) file_get_contents((string) $file), $found);
+        foreach ($found[1] as $code) {
+            expect(trans("ui.{$code}"))
+                ->toBeString("ui.{$code}")
+                ->not->toBe("ui.{$code}");
+        }
+    }
+});
