@@ -176,6 +176,17 @@ it('takes a GPX file by hand, shows where it goes, and keeps it', function (): v
     $road->click('keep-track')->awaitText('done', 'Logged 22.3 km on Heron');
     file_put_contents($file, '<gpx><trk><trkseg><trkpt lat="5');
     $road->part('track-file')->sendKeys($file);
-    expect($road->text('track-error'))->toContain('line 1');
+    $road->awaitText('track-error', 'line 1');
+
+    // 40 MB is a long ride and is read; more than is promised is refused in words.
+    $points = str_repeat(str_repeat('<trkpt lat="52.1" lon="5.1"><ele>4</ele></trkpt>'."\n", 1000), 820);
+    file_put_contents($file, "<gpx><trk><trkseg>{$points}<trkpt lat=\"52.2\" lon=\"5.1\"/></trkseg></trk></gpx>");
+    expect(filesize($file))->toBeGreaterThan(40_000_000);
+    $road->part('track-file')->sendKeys($file);
+    expect($road->text('track-km'))->toContain('11.1 km');
+    $road->click('discard-track')->part('track-file');
+    file_put_contents($file, str_repeat("{$points}\n", 2));
+    $road->part('track-file')->sendKeys($file);
+    $road->awaitText('track-error', 'larger than 64 MB');
     unlink($file);
 });

@@ -36,8 +36,8 @@ final readonly class FormProps
             }, $this->book->bikeIds),
             'conditions' => array_map(fn(Condition $condition) => [
                 'value' => $condition->value,
-                'name' => ucfirst($this->voice->say("chain.condition.{$condition->value}")),
-                'factor' => $q->number($this->book->settings->factor($condition, $this->voice->nowS), 1),
+                'title' => ucfirst($this->voice->say("chain.condition.{$condition->value}")),
+                'note' => '× '.$q->number($this->book->settings->factor($condition, $this->voice->nowS), 1),
             ], Condition::cases()),
             'topUp' => (string) round($q->units->fromKm(WaxTopUp::KM)),
         ];

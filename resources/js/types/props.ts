@@ -87,7 +87,7 @@ export interface FormDefaults {
   time: string
   rideTime: string
   bikes: { id: number; name: string; chain: string | null }[]
-  conditions: { value: string; name: string; factor: string }[]
+  conditions: { value: string; title: string; note: string }[]
   topUp: string
 }
 

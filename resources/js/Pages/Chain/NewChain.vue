@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3'
 import { computed, watch } from 'vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
+import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
@@ -29,7 +30,7 @@ const chosen = computed(() => props.defaults.find((other) => other.bike === form
 watch(chosen, (now) => now && Object.assign(form, { label: now.label, speeds: now.speeds, pitches: now.pitches, fit: now.canFit }), {
   immediate: true,
 })
-const states = ['boxed', 'bare', 'waxed']
+const states = ['boxed', 'bare', 'waxed'].map((value) => ({ value, title: t(`new_chain.${value}`) }))
 const save = () => submit('post', '/chains')
 </script>
 
@@ -61,15 +62,10 @@ const save = () => submit('post', '/chains')
         persistent-hint
         :error-messages="form.errors.pitches"
         name="pitches" />
-      <fieldset>
-        <legend>{{ t('new_chain.state') }}</legend>
-        <div class="kinds">
-          <label v-for="state in states" :key="state" :class="{ on: form.state === state }" :data-test="`state-${state}`"
-            ><input v-model="form.state" type="radio" name="state" :value="state" />{{ t(`new_chain.${state}`) }}</label
-          >
-        </div>
+      <div>
+        <TapChoice v-model="form.state" :legend="t('new_chain.state')" :options="states" test="state" />
         <p class="muted small">{{ t(`new_chain.${form.state}_hint`) }}</p>
-      </fieldset>
+      </div>
       <DayAndTime v-if="form.state !== 'boxed'" v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
       <v-checkbox v-if="chosen?.canFit" v-model="form.fit" :label="t('new_chain.fit')" />
       <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
@@ -93,46 +89,6 @@ const save = () => submit('post', '/chains')
   margin-inline: auto;
   max-width: 560px;
   width: 100%;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
-legend {
-  font-size: 12.5px;
-  color: var(--steel);
-  margin-bottom: 4px;
-}
-.kinds {
-  display: flex;
-  gap: 4px;
-  flex-wrap: wrap;
-}
-.kinds label {
-  border: 1.2px solid var(--ink);
-  border-radius: 3px;
-  padding: 8px 14px;
-  font-weight: 620;
-  cursor: pointer;
-  position: relative;
-}
-.kinds label.on {
-  background: var(--ink);
-  color: var(--paper);
-}
-.kinds label:focus-within {
-  outline: 2.5px solid var(--ink);
-  outline-offset: 2px;
-}
-.kinds input {
-  position: absolute;
-  opacity: 0;
-  inset: 0;
-  width: 100%;
-  height: 100%;
-  margin: 0;
-  cursor: pointer;
 }
 p {
   margin: 6px 0 0;

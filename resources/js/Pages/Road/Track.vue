@@ -2,7 +2,7 @@
 import { router } from '@inertiajs/vue3'
 import { computed } from 'vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
-import ConditionPicker from '@/components/forms/ConditionPicker.vue'
+import TapChoice from '@/components/forms/TapChoice.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
@@ -66,7 +66,13 @@ const discard = () => router.delete(`/tracks/${props.track.id}`)
             :label="t('ride.bike')"
             :error-messages="form.errors.bike_id"
             @update:model-value="look" />
-          <ConditionPicker v-model="form.condition" :conditions="forms.conditions" @update:model-value="look" />
+          <TapChoice
+            v-model="form.condition"
+            :legend="t('ride.condition')"
+            :options="forms.conditions"
+            test="condition"
+            even
+            @update:model-value="look" />
           <DayAndTime
             v-if="!track.start"
             v-model:date="form.date"

@@ -122,11 +122,6 @@ const errorOf = (factor: string) => (form.errors as Record<string, string>)[`fac
   grid-template-columns: minmax(0, 1fr) 330px;
   gap: 40px;
 }
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
 .four {
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { useId } from 'vue'
-import { drawLinks } from './links'
+import ChainStrand from './ChainStrand.vue'
 
 /** A chain over its hook: two strands, coated from the top down as far as the wax goes. */
 defineProps<{ coat: number }>()
 const LONG = 92
-const strands = [
-  { x: 17, links: drawLinks(8, LONG, 13, 8.5) },
-  { x: 47, links: drawLinks(7, LONG * (7 / 8), 13, 8.5) },
-]
 const TOP = 28
+const strands = [
+  { x: 17, count: 8, length: LONG },
+  { x: 47, count: 7, length: LONG * (7 / 8) },
+]
 const clip = useId()
 </script>
 
@@ -23,62 +23,16 @@ const clip = useId()
       :stroke="coat > 0 ? 'var(--coat-loop)' : 'var(--inner)'"
       stroke-width="9"
       stroke-linecap="round" />
-    <g v-for="strand in strands" :key="strand.x">
-      <g v-for="link in strand.links" :key="link.along">
-        <rect
-          :x="strand.x - link.width / 2"
-          :y="TOP + link.along - link.length * 0.55"
-          :width="link.width"
-          :height="link.length * 1.1"
-          :rx="link.radius - 1"
-          :fill="link.outer ? 'var(--outer)' : 'var(--inner)'"
-          stroke="var(--link-line)"
-          stroke-width=".8" />
-        <template v-if="link.outer">
-          <circle
-            v-for="side in [-1, 1]"
-            :key="side"
-            :cx="strand.x"
-            :cy="TOP + link.along + side * link.length * 0.22"
-            r="1.7"
-            fill="var(--pin)" />
-        </template>
-      </g>
-    </g>
-    <g v-if="coat > 0" :clip-path="`url(#${clip})`">
-      <template v-for="strand in strands" :key="strand.x">
-        <rect
-          v-for="link in strand.links"
-          :key="`w${link.along}`"
-          :x="strand.x - link.width / 2 - 2"
-          :y="TOP + link.along - link.length * 0.62"
-          :width="link.width + 4"
-          :height="link.length * 1.24"
-          rx="5"
-          fill="var(--coat)"
-          stroke="var(--coat-line)"
-          stroke-width=".8" />
-        <template v-for="link in strand.links" :key="`c${link.along}`">
-          <rect
-            :x="strand.x - link.width / 2"
-            :y="TOP + link.along - link.length * 0.55"
-            :width="link.width"
-            :height="link.length * 1.1"
-            :rx="link.radius - 1"
-            fill="var(--coat-deep)"
-            stroke="var(--coat-pin)"
-            stroke-width=".8" />
-          <template v-if="link.outer">
-            <circle
-              v-for="side in [-1, 1]"
-              :key="side"
-              :cx="strand.x"
-              :cy="TOP + link.along + side * link.length * 0.22"
-              r="1.7"
-              fill="var(--coat-pin)" />
-          </template>
-        </template>
-      </template>
+    <g v-for="waxed in coat > 0 ? [false, true] : [false]" :key="String(waxed)" :clip-path="waxed ? `url(#${clip})` : undefined">
+      <ChainStrand
+        v-for="strand in strands"
+        :key="strand.x"
+        :count="strand.count"
+        :length="strand.length"
+        :outer="13"
+        :inner="8.5"
+        :waxed="waxed"
+        :transform="`translate(${strand.x} ${TOP}) rotate(90)`" />
     </g>
   </svg>
 </template>

@@ -53,15 +53,3 @@ const save = () => submit('post', '/dips', () => (open.value = false))
     <v-checkbox v-model="form.dry" :label="t('dip.dry')" :error-messages="form.errors.dry" data-test="dry" />
   </ActionDialog>
 </template>
-
-<style scoped>
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
-legend {
-  font-size: 12.5px;
-  color: var(--steel);
-}
-</style>

@@ -5,12 +5,17 @@ import { t } from '@/composables/useText'
 import type { FormDefaults } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
+import TapChoice from './TapChoice.vue'
 
 /** A plain reading with the rule, the drop-in gauge or a digital gauge. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; chain: { id: number; name: string } }>()
 const MARKS = [0.5, 0.75, 1.0]
-const SEATS = ['rests', 'part', 'enters'] as const
+const kinds = ['ruler', 'drop_in', 'digital'].map((value) => ({ value, title: t(`measure.${value}`) }))
+const seats = [
+  ...['rests', 'part', 'enters'].map((value) => ({ value, title: t(`measure.${value}`) })),
+  { value: '', title: t('measure.not_tried') },
+]
 const { form, submit } = useActionForm({
   kind: 'ruler',
   pitches: 46 as number | string,
@@ -50,14 +55,7 @@ const save = () => submit('post', `/chains/${props.chain.id}/readings`, () => (o
     :known="['date', 'time', 'pitches', 'length_mm', 'value_pct', 'zero_pct']"
     test="measure-form"
     @submit="save">
-    <fieldset>
-      <legend>{{ t('measure.with') }}</legend>
-      <div class="kinds">
-        <label v-for="kind in ['ruler', 'drop_in', 'digital']" :key="kind" :class="{ on: form.kind === kind }" :data-test="`kind-${kind}`"
-          ><input v-model="form.kind" type="radio" name="kind" :value="kind" />{{ t(`measure.${kind}`) }}</label
-        >
-      </div>
-    </fieldset>
+    <TapChoice v-model="form.kind" :legend="t('measure.with')" :options="kinds" test="kind" />
     <div v-if="form.kind === 'ruler'" class="two">
       <v-text-field
         v-model="form.pitches"
@@ -89,17 +87,14 @@ const save = () => submit('post', `/chains/${props.chain.id}/readings`, () => (o
         name="zero_pct" />
     </div>
     <div v-else class="marks">
-      <fieldset v-for="mark in MARKS" :key="mark">
-        <legend>{{ t('measure.mark') }} {{ mark }} %</legend>
-        <div class="kinds">
-          <label v-for="seat in SEATS" :key="seat" :class="{ on: form.seats[mark] === seat }" :data-test="`seat-${mark}-${seat}`"
-            ><input v-model="form.seats[mark]" type="radio" :name="`seat-${mark}`" :value="seat" />{{ t(`measure.${seat}`) }}</label
-          >
-          <label :class="{ on: !form.seats[mark] }"
-            ><input v-model="form.seats[mark]" type="radio" :name="`seat-${mark}`" value="" />{{ t('measure.not_tried') }}</label
-          >
-        </div>
-      </fieldset>
+      <TapChoice
+        v-for="mark in MARKS"
+        :key="mark"
+        :model-value="form.seats[mark] ?? ''"
+        :legend="`${t('measure.mark')} ${mark} %`"
+        :options="seats"
+        :test="`seat-${mark}`"
+        @update:model-value="form.seats[mark] = $event" />
     </div>
     <p class="muted small note">{{ t('measure.worst') }}</p>
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
@@ -107,47 +102,6 @@ const save = () => submit('post', `/chains/${props.chain.id}/readings`, () => (o
 </template>
 
 <style scoped>
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
-legend {
-  font-size: 12.5px;
-  color: var(--steel);
-  margin-bottom: 4px;
-}
-.kinds {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-}
-.kinds label {
-  border: 1.2px solid var(--ink);
-  border-radius: 3px;
-  padding: 6px 12px;
-  font-weight: 620;
-  font-size: 13px;
-  cursor: pointer;
-  position: relative;
-}
-.kinds label.on {
-  background: var(--ink);
-  color: var(--paper);
-}
-.kinds label:focus-within {
-  outline: 2.5px solid var(--ink);
-  outline-offset: 2px;
-}
-.kinds input {
-  position: absolute;
-  opacity: 0;
-  inset: 0;
-  width: 100%;
-  height: 100%;
-  margin: 0;
-  cursor: pointer;
-}
 .marks {
   display: grid;
   gap: 10px;

@@ -5,7 +5,7 @@ import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import type { FormDefaults, Ride } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
-import ConditionPicker from './ConditionPicker.vue'
+import TapChoice from './TapChoice.vue'
 import DayAndTime from './DayAndTime.vue'
 
 /** A ride by hand, new or edited. */
@@ -70,7 +70,7 @@ const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${pr
         :error-messages="form.errors.hours"
         name="hours" />
     </div>
-    <ConditionPicker v-model="form.condition" :conditions="forms.conditions" />
+    <TapChoice v-model="form.condition" :legend="t('ride.condition')" :options="forms.conditions" test="condition" even />
     <DayAndTime
       v-model:date="form.date"
       v-model:time="form.time"

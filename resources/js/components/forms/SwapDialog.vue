@@ -66,16 +66,8 @@ const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (ope
 
 <style scoped>
 fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
   display: grid;
   gap: 2px;
-}
-legend {
-  font-size: 12.5px;
-  color: var(--steel);
-  margin-bottom: 4px;
 }
 label {
   display: flex;

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\User;
+use App\Text\Speaker;
+use Closure;
+use Dripel\Core\Logbook\SettingKey;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\App;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Speaks the workshop's language, where its texts are shipped: a language is a folder of lang/. */
+final readonly class SpeakLanguage
+{
+    public function __construct(private Speaker $speaker) {}
+
+    /** @param Closure(Request): Response $next */
+    public function handle(Request $request, Closure $next): Response
+    {
+        if ($request->user() instanceof User && $request->user()->workshop_id !== null) {
+            $language = $this->speaker->voice()->settings->text(SettingKey::Language, 0, 'en');
+            is_dir(lang_path($language)) && App::setLocale($language);
+        }
+
+        return $next($request);
+    }
+}
