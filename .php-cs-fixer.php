@@ -9,6 +9,7 @@ return (new PhpCsFixer\Config)
         '@PER-CS2.0' => true,
         'concat_space' => ['spacing' => 'none'],
         'declare_strict_types' => true,
+        'fully_qualified_strict_types' => ['import_symbols' => true],
         'new_with_parentheses' => ['named_class' => false, 'anonymous_class' => false],
         'no_unused_imports' => true,
         'not_operator_with_successor_space' => true,

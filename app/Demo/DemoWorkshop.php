@@ -17,6 +17,7 @@ use App\Actions\Rides\LogRide;
 use App\Actions\Rides\RideFacts;
 use App\Actions\Workshop\OpenWorkshop;
 use App\Logbook\ActionContext;
+use App\Logbook\ReadBook;
 use App\Models\Bike;
 use App\Models\Chain;
 use App\Models\User;
@@ -273,7 +274,7 @@ final class DemoWorkshop
         $atS = $this->day($ago, $time);
         $bike = $this->bikes[strtok($chain, ' ') ?: ''];
         $this->scribbler->at($atS, function (ActionContext $by) use ($chain, $bike, $atS): void {
-            if (app(\App\Logbook\ReadBook::class)->withoutRides($by->workshop)->fittings->chainOn($bike->id, $atS) !== $this->chains[$chain]->id) {
+            if (app(ReadBook::class)->withoutRides($by->workshop)->fittings->chainOn($bike->id, $atS) !== $this->chains[$chain]->id) {
                 ($this->fitChain)($by, $bike, $this->chains[$chain], new Moment($atS));
             }
         });

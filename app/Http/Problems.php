@@ -13,6 +13,7 @@ use App\Http\Props\ConflictProps;
 use App\Text\Speaker;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Fitting;
+use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
@@ -45,7 +46,7 @@ final class Problems
 
     private static function beside(string $field, string $message): Response
     {
-        return app(\Illuminate\Contracts\Debug\ExceptionHandler::class)->render(request(), ValidationException::withMessages([$field => $message]));
+        return app(ExceptionHandler::class)->render(request(), ValidationException::withMessages([$field => $message]));
     }
 
     /** Both versions on a page of their own, under the address that the form was on: going back from it works. */

@@ -6,6 +6,7 @@ namespace App\Logbook;
 
 use App\Models\Entry;
 use App\Models\LogbookRow;
+use App\Models\Setting;
 use App\Models\Workshop;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\SettingKey;
@@ -60,7 +61,7 @@ final class Draft
 
     public function set(SettingKey $key, string|int|float|null $value, int $fromS, ?int $bikeId = null, ?int $chainId = null): void
     {
-        $this->create(\App\Models\Setting::class, [
+        $this->create(Setting::class, [
             'at' => $fromS, 'precision' => 'minute', 'key' => $key, 'value' => $value, 'bike_id' => $bikeId, 'component_id' => $chainId,
         ]);
     }

@@ -44,16 +44,4 @@ final readonly class Units
     {
         return $this->distance === 'mi' ? $km / self::KM_PER_MILE : $km;
     }
-
-    /** @return array<string, string|float> what a screen needs to write bare quantities the same way */
-    public function toArray(): array
-    {
-        return [
-            'distance' => $this->distance,
-            'perKm' => $this->fromKm(1.0),
-            'temperature' => $this->temperature,
-            'mass' => $this->mass,
-            'currency' => $this->currency,
-        ];
-    }
 }

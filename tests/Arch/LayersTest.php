@@ -1,6 +1,9 @@
 <?php
 
 declare(strict_types=1);
+use Dripel\Core\FileModel;
+use Dripel\Core\Model;
+use Dripel\Core\Models;
 
 /** The layers of CONTRIBUTING.md, kept by machine. */
 
@@ -65,15 +68,15 @@ it('lists every model of the core, each in its topic', function (): void {
         $class = 'Dripel\Core\\'.basename(dirname($path)).'\\'.basename($path, '.php');
         if (
             array_intersect((array) class_implements($class), [
-                Dripel\Core\Model::class,
-                Dripel\Core\FileModel::class,
+                Model::class,
+                FileModel::class,
             ])
         ) {
             $found[] = $class;
         }
     }
     sort($found);
-    $listed = array_values(Dripel\Core\Models::ALL);
+    $listed = array_values(Models::ALL);
     sort($listed);
     expect($found)->toBe($listed);
 });

@@ -17,6 +17,7 @@ use App\Models\Action;
 use App\Models\Bike;
 use App\Models\Chain;
 use App\Models\LogbookRow;
+use App\Models\Setting;
 use App\Support\WriteTransaction;
 use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\EntryKind;
@@ -139,7 +140,7 @@ final readonly class UndoActions
             $entry === null || throw new StandsInTheWay(Action::query()->findOrFail($entry->action_id));
         }
         if ($row instanceof Bike) {
-            $home = \App\Models\Setting::query()->live()->where('workshop_id', $row->workshop_id)->where('key', 'chain.home')
+            $home = Setting::query()->live()->where('workshop_id', $row->workshop_id)->where('key', 'chain.home')
                 ->where('value', (string) $row->id)->where('action_id', '!=', $action->id)->first();
             $home === null || throw new StandsInTheWay(Action::query()->findOrFail($home->action_id));
         }

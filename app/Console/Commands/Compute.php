@@ -9,6 +9,7 @@ use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Models;
 use Illuminate\Console\Command;
+use Symfony\Component\Console\Output\OutputInterface;
 
 /** The core's models by name: JSON (or a file) in, JSON out. Exit 1 with {"errors": …} for input that breaks a rule. */
 final class Compute extends Command
@@ -60,7 +61,7 @@ final class Compute extends Command
 
     private function say(string $text, int $exit): int
     {
-        $this->output->writeln($text, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+        $this->output->writeln($text, OutputInterface::OUTPUT_RAW);
 
         return $exit;
     }

@@ -40,7 +40,7 @@ final class HandleInertiaRequests extends Middleware
             'workshop' => $voice->settings->text(SettingKey::WorkshopName, 0),
             'demo' => $current->workshop()->demo,
             'revision' => $current->workshop()->revision,
-            'units' => $voice->quantities->units->toArray(),
+            'distanceUnit' => $voice->quantities->units->distance,
         ];
     }
 }

@@ -39,7 +39,7 @@ final readonly class RidingHabit
         for ($i = count($rides) - 1; $i >= 0 && $rides[$i]->moment->unixS >= $fromS; $i--) {
             $ride = $rides[$i];
             if ($ride->moment->unixS >= $todayS) {
-                $riddenToday = $riddenToday || $ride->moment->unixS <= $nowS || LocalDay::of($ride->moment->unixS, $zone)->date === $today->date;
+                $riddenToday = true;
 
                 continue;
             }

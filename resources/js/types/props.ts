@@ -6,7 +6,7 @@ export interface Here {
   workshop: string
   demo: boolean
   revision: number
-  units: { distance: string; perKm: number; temperature: string; mass: string; currency: string }
+  distanceUnit: string
 }
 
 export interface Done {

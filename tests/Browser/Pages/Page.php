@@ -13,6 +13,9 @@ use Facebook\WebDriver\WebDriverKeys as Keys;
 /** What a person sees and does on any page. Parts are found by their data-test name. */
 class Page
 {
+    /** A slow machine under load reads a 40 MB file in about 15 s. */
+    private const PATIENCE_S = 40;
+
     final public function __construct(
         public readonly RemoteWebDriver $driver,
         protected readonly string $url,
@@ -27,7 +30,7 @@ class Page
 
     public function click(string $part): static
     {
-        $this->driver->wait(10, 50)->until(Until::elementToBeClickable($this->by($part)))->click();
+        $this->driver->wait(self::PATIENCE_S, 50)->until(Until::elementToBeClickable($this->by($part)))->click();
 
         return $this;
     }
@@ -35,7 +38,7 @@ class Page
     public function fill(string $field, string $value): static
     {
         $input = $this->driver
-            ->wait(10, 50)
+            ->wait(self::PATIENCE_S, 50)
             ->until(Until::elementToBeClickable(By::cssSelector("input[name=\"{$field}\"]")));
         $input->sendKeys([Keys::CONTROL, 'a', Keys::NULL, Keys::DELETE]);
         $input->sendKeys($value);
@@ -56,7 +59,7 @@ class Page
         $this->driver
             ->findElement(By::cssSelector("[data-test=\"{$form}\"] [data-test=\"submit\"]"))
             ->click();
-        $this->driver->wait(10, 50)->until(Until::invisibilityOfElementLocated($this->by($form)));
+        $this->driver->wait(self::PATIENCE_S, 50)->until(Until::invisibilityOfElementLocated($this->by($form)));
 
         return $this;
     }
@@ -64,7 +67,7 @@ class Page
     public function part(string $part): RemoteWebElement
     {
         return $this->driver
-            ->wait(10, 50)
+            ->wait(self::PATIENCE_S, 50)
             ->until(Until::presenceOfElementLocated($this->by($part)));
     }
 
@@ -76,7 +79,7 @@ class Page
     public function awaitText(string $part, string $text): static
     {
         $this->driver
-            ->wait(10, 50)
+            ->wait(self::PATIENCE_S, 50)
             ->until(
                 fn() => str_contains(
                     str_replace(
@@ -113,7 +116,7 @@ class Page
         $key = $this->text('done');
         $this->click('undo');
         $this->driver
-            ->wait(10, 50)
+            ->wait(self::PATIENCE_S, 50)
             ->until(fn() => $this->has('done') && $this->text('done') !== $key);
 
         return $this;

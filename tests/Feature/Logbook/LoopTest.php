@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Dip;
 use App\Models\Fitting;
@@ -392,13 +393,13 @@ it('changes an interval from now on or for the past too', function (): void {
     ])->assertSessionHasNoErrors();
     $change(200, false);
     expect($this->bench->state($this->a)->leftKm())->toBe(100.0);
-    $past = app(App\Logbook\ReadBook::class)($this->bench->workshop)->chain(
+    $past = app(ReadBook::class)($this->bench->workshop)->chain(
         $this->a->id,
         Bench::ago(10)->unixS,
     );
     expect($past->leftKm())->toBe(200.0, 'as it was then');
     $change(250, true);
-    $past = app(App\Logbook\ReadBook::class)($this->bench->workshop->refresh())->chain(
+    $past = app(ReadBook::class)($this->bench->workshop->refresh())->chain(
         $this->a->id,
         Bench::ago(10)->unixS,
     );
@@ -431,7 +432,7 @@ it('speaks miles when told to, and keeps kilometres', function (): void {
     $this->get('/')->assertInertia(
         fn(AssertableInertia $page) => $page
             ->where('rails.0.leftNumber', '176')
-            ->where('here.units.distance', 'mi')
+            ->where('here.distanceUnit', 'mi')
             ->where('rails.0.leftWords', 'mi of wax left on A'),
     );
     $this->get('/history')->assertInertia(

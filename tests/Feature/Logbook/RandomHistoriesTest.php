@@ -17,6 +17,7 @@ use App\Actions\Rides\RideFacts;
 use App\Exceptions\LogbookConflict;
 use App\Exceptions\NotPossible;
 use App\Exceptions\UndoBlocked;
+use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Dip;
 use App\Models\Fitting;
@@ -220,7 +221,7 @@ it(
                     // Refused: then nothing may have been written, which the comparison shows.
                 }
             }
-            $book = (new App\Logbook\ReadBook)($bench->workshop->refresh());
+            $book = (new ReadBook)($bench->workshop->refresh());
             expect($book->conflicts())->toBe([], "history {$history}");
             foreach ($chains as $chain) {
                 expect(

@@ -3,17 +3,28 @@
 declare(strict_types=1);
 
 use App\Http\Props\ShedProps;
+use App\Logbook\ActionKind;
+use App\Logbook\EntryType;
 use App\Logbook\ReadBook;
+use App\Models\Role;
 use App\Models\Workshop;
 use App\Text\Duration;
 use App\Text\Names;
 use App\Text\Quantities;
 use App\Text\Units;
 use App\Text\Voice;
+use Dripel\Core\Explain\Origin;
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\DueBecause;
+use Dripel\Core\Logbook\ChainStatus;
+use Dripel\Core\Logbook\ConflictKind;
 use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Plan\NextKind;
+use Dripel\Core\Plan\Verb;
+use Dripel\Core\Wear\LimitSchool;
 use Tests\Feature\Bench;
 
 /** Spaces that keep a number with its unit, written plainly. */
@@ -167,33 +178,33 @@ it('has a text for every code it can say', function (): void {
     $codes = [
         ...array_map(
             fn($c) => "chain.status.{$c->value}",
-            Dripel\Core\Logbook\ChainStatus::cases(),
+            ChainStatus::cases(),
         ),
         ...array_map(
             fn($c) => "chain.condition.{$c->value}",
-            Dripel\Core\Interval\Condition::cases(),
+            Condition::cases(),
         ),
         ...array_map(
             fn($c) => "chain.outlook.due_{$c->value}",
-            Dripel\Core\Interval\DueBecause::cases(),
+            DueBecause::cases(),
         ),
-        ...array_map(fn($c) => "next.title.{$c->value}", Dripel\Core\Plan\NextKind::cases()),
-        ...array_map(fn($c) => "ui.verbs.{$c->value}", Dripel\Core\Plan\Verb::cases()),
-        ...array_map(fn($c) => "why.origin.{$c->value}", Dripel\Core\Explain\Origin::cases()),
+        ...array_map(fn($c) => "next.title.{$c->value}", NextKind::cases()),
+        ...array_map(fn($c) => "ui.verbs.{$c->value}", Verb::cases()),
+        ...array_map(fn($c) => "why.origin.{$c->value}", Origin::cases()),
         ...array_map(fn($c) => "settings.{$c->value}", SettingKey::cases()),
-        ...array_map(fn($c) => "schools.{$c->value}.name", Dripel\Core\Wear\LimitSchool::cases()),
-        ...array_map(fn($c) => "done.{$c->value}", App\Logbook\ActionKind::cases()),
+        ...array_map(fn($c) => "schools.{$c->value}.name", LimitSchool::cases()),
+        ...array_map(fn($c) => "done.{$c->value}", ActionKind::cases()),
         ...array_map(
             fn($c) => "errors.conflict.{$c->value}",
-            Dripel\Core\Logbook\ConflictKind::cases(),
+            ConflictKind::cases(),
         ),
-        ...array_map(fn($c) => "ui.roles.{$c->value}", App\Models\Role::cases()),
+        ...array_map(fn($c) => "ui.roles.{$c->value}", Role::cases()),
         ...array_merge(
             ...array_map(
                 fn($c) => $c->isEvent()
                     ? ["history.move_entry.{$c->value}", "history.delete_entry.{$c->value}"]
                     : [],
-                App\Logbook\EntryType::cases(),
+                EntryType::cases(),
             ),
         ),
     ];

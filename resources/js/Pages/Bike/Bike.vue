@@ -51,7 +51,7 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
           v-model="form.interval"
           inputmode="decimal"
           :label="t('bike.interval')"
-          :suffix="here.units.distance"
+          :suffix="here.distanceUnit"
           :hint="t('bike.interval_hint')"
           persistent-hint
           :error-messages="form.errors.interval"

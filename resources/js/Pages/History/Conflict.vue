@@ -52,7 +52,7 @@ const mine = computed(() =>
   [
     props.wanted.date,
     props.wanted.time,
-    props.wanted.distance && `${props.wanted.distance} ${here.value.units.distance}`,
+    props.wanted.distance && `${props.wanted.distance} ${here.value.distanceUnit}`,
     props.wanted.hours,
     props.wanted.condition,
   ]

@@ -100,10 +100,9 @@ useKeys({
     <div v-if="rails.length" class="shed">
       <div>
         <BikeRail
-          v-for="(other, i) in rails"
+          v-for="other in rails"
           :key="other.id"
           :rail="other"
-          :number="i + 1"
           :chosen="other.id === bike"
           :may-write="here.mayWrite"
           @verb="open($event, other.id)"

@@ -59,7 +59,7 @@ const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${pr
         v-model="form.distance"
         inputmode="decimal"
         :label="t('ride.distance')"
-        :suffix="here.units.distance"
+        :suffix="here.distanceUnit"
         :error-messages="form.errors.distance"
         name="distance"
         autofocus />

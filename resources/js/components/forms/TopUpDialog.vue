@@ -39,7 +39,7 @@ const save = () => submit('post', `/chains/${props.chain.id}/topups`, () => (ope
       v-model="form.distance"
       inputmode="decimal"
       :label="t('topup.km')"
-      :suffix="here.units.distance"
+      :suffix="here.distanceUnit"
       :error-messages="form.errors.distance"
       name="distance" />
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />

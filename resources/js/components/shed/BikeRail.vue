@@ -8,7 +8,7 @@ import type { Chain, Rail } from '@/types/props'
 import HangingChain from './HangingChain.vue'
 
 export type RailVerb = 'swap' | 'ride' | 'topup' | 'measure' | 'loud'
-const props = defineProps<{ rail: Rail; chosen: boolean; mayWrite: boolean; number: number }>()
+const props = defineProps<{ rail: Rail; chosen: boolean; mayWrite: boolean }>()
 const emit = defineEmits<{ verb: [verb: RailVerb]; grab: [event: PointerEvent, chain: Chain] }>()
 const verbs = (): RailVerb[] =>
   props.rail.fitted
