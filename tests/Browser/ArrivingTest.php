@@ -39,7 +39,7 @@ it(
 
             $page->click('nav-settings')->click('invite');
             $link = $page->text('invitation-link');
-            $page->click('more')->click('sign-out');
+            $page->click('more')->click('sign-out')->awaitText('submit', 'Sign in');
             $guest = Page::open($driver, $link);
             $guest
                 ->fill('name', 'Ode')

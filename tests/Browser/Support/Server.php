@@ -95,6 +95,7 @@ final class Server
     {
         self::$templates[$demoEnds ?? ''] ??= (function () use ($root, $env, $demoEnds): string {
             $template = (string) tempnam(sys_get_temp_dir(), 'dripel-template');
+            register_shutdown_function(fn() => array_map(unlink(...), glob("{$template}*") ?: []));
             $env = ['DB_DATABASE' => $template] + $env;
             self::artisan($root, $env, 'migrate', '--force');
             $demoEnds === null || self::artisan($root, $env, 'dripel:demo', "--today={$demoEnds}");

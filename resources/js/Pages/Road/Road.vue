@@ -115,7 +115,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
         <v-btn v-if="page < pages" @click="show(page + 1)">{{ t('road.older') }}</v-btn>
       </div>
     </div>
-    <RideDialog v-if="here.mayWrite" v-model="open" :forms="forms" :bike="bike" :ride="editing" />
+    <RideDialog v-if="here.mayWrite && open" v-model="open" :forms="forms" :bike="bike" :ride="editing" />
   </AppShell>
 </template>
 

@@ -128,7 +128,7 @@ useKeys({
       {{ chainDrag.label }}
     </div>
     <template v-if="here.mayWrite && rail">
-      <RideDialog v-model="rideOpen" :forms="forms" :bike="bike" />
+      <RideDialog v-if="rideOpen" v-model="rideOpen" :forms="forms" :bike="bike" />
       <SwapDialog v-if="swapOpen" v-model="swapOpen" :forms="forms" :rail="rail" :date="when.date" :time="when.time" />
       <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="pot.chains" :list="list" />
       <MomentDialog

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue'
+import { computed, onUnmounted, useId } from 'vue'
 import { t } from '@/composables/useText'
 
-/** The frame of every small form: title, fields, what went wrong beside no field, the verb. */
+/** The frame of every small form, mounted anew each time it opens: title, fields, what went wrong beside no field, the verb. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{
   title: string
@@ -15,6 +15,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ submit: [] }>()
 const id = useId()
+// Whoever opened it goes on where they were.
+const opener = document.activeElement
+onUnmounted(() => opener instanceof HTMLElement && opener.focus())
 const beside = computed(() => Object.entries(props.errors).filter(([field]) => !(props.known ?? []).includes(field)))
 </script>
 

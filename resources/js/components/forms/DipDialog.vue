@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { FormDefaults, PotChain } from '@/types/props'
@@ -10,22 +10,13 @@ import DayAndTime from './DayAndTime.vue'
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; chains: PotChain[]; list: number[] }>()
 const { form, submit } = useActionForm<{ chains: number[]; date: string; time: string; dry: boolean }>({
-  chains: [],
-  date: '',
-  time: '',
+  chains: [...props.list],
+  date: props.forms.date,
+  time: props.forms.time,
   dry: false,
 })
 const offered = computed(() => props.chains.filter((chain) => props.list.includes(chain.id)))
 
-watch(
-  open,
-  (now) => {
-    if (!now) return
-    form.clearErrors()
-    Object.assign(form, { chains: [...props.list], date: props.forms.date, time: props.forms.time, dry: false })
-  },
-  { immediate: true },
-)
 const save = () => submit('post', '/dips', () => (open.value = false))
 </script>
 

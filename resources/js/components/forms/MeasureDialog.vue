@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { watch } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { FormDefaults } from '@/types/props'
@@ -23,8 +22,8 @@ const { form, submit } = useActionForm({
   value_pct: '',
   zero_pct: '0',
   seats: {} as Record<string, string>,
-  date: '',
-  time: '',
+  date: props.forms.date,
+  time: props.forms.time,
 })
 form.transform((data) => ({
   ...data,
@@ -33,15 +32,6 @@ form.transform((data) => ({
     .map(([mark, seat]) => ({ mark_pct: Number(mark), seat })),
 }))
 
-watch(
-  open,
-  (now) => {
-    if (!now) return
-    form.clearErrors()
-    Object.assign(form, { length_mm: '', value_pct: '', seats: {}, date: props.forms.date, time: props.forms.time })
-  },
-  { immediate: true },
-)
 const save = () => submit('post', `/chains/${props.chain.id}/readings`, () => (open.value = false))
 </script>
 

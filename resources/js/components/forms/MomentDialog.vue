@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { watch } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import ActionDialog from './ActionDialog.vue'
@@ -15,17 +14,8 @@ const props = defineProps<{
   time: string
   method?: 'post' | 'put'
 }>()
-const { form, submit } = useActionForm({ date: '', time: '' })
+const { form, submit } = useActionForm({ date: props.date, time: props.time })
 
-watch(
-  open,
-  (now) => {
-    if (!now) return
-    form.clearErrors()
-    Object.assign(form, { date: props.date, time: props.time })
-  },
-  { immediate: true },
-)
 const save = () => submit(props.method ?? 'post', props.url, () => (open.value = false))
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -13,32 +13,18 @@ const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; bike: number | null; ride?: Ride | null }>()
 const here = useHere()
 const { form, submit } = useActionForm({
-  bike_id: 0,
-  date: '',
-  time: '',
-  distance: '',
-  hours: '',
-  condition: 'dry',
+  bike_id: props.ride?.bike ?? props.bike ?? props.forms.bikes[0]?.id ?? 0,
+  date: props.ride?.date ?? props.forms.date,
+  time: props.ride ? (props.ride.time ?? '') : props.forms.rideTime,
+  distance: props.ride?.distance ?? '',
+  hours: props.ride?.hoursText ?? '',
+  condition: props.ride?.condition ?? 'dry',
   loud: false,
 })
 const bikes = computed(() =>
   props.forms.bikes.map((bike) => ({ value: bike.id, title: bike.chain ? `${bike.name} ${bike.chain}` : bike.name })),
 )
 
-watch(open, (now) => {
-  if (!now) return
-  form.clearErrors()
-  const ride = props.ride
-  Object.assign(form, {
-    bike_id: ride?.bike ?? props.bike ?? props.forms.bikes[0]?.id ?? 0,
-    date: ride?.date ?? props.forms.date,
-    time: ride ? (ride.time ?? '') : props.forms.rideTime,
-    distance: ride?.distance ?? '',
-    hours: ride?.hoursText ?? '',
-    condition: ride?.condition ?? 'dry',
-    loud: false,
-  })
-})
 const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${props.ride.id}` : '/rides', () => (open.value = false))
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed } from 'vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
@@ -10,30 +10,17 @@ import DayAndTime from './DayAndTime.vue'
 /** Which chain goes on, and when. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; rail: Rail; date?: string | null; time?: string | null }>()
-const { form, submit } = useActionForm<{ chain_id: number | null; date: string; time: string }>({
-  chain_id: null,
-  date: '',
-  time: '',
-})
 const choices = computed(() => props.rail.hanging.concat(props.rail.fitted && props.date ? [props.rail.fitted] : []))
+const { form, submit } = useActionForm<{ chain_id: number | null; date: string; time: string }>({
+  chain_id: props.rail.best ?? choices.value[0]?.id ?? null,
+  date: props.date ?? props.forms.date,
+  time: props.time ?? props.forms.time,
+})
 const chosen = computed(() => choices.value.find((chain) => chain.id === form.chain_id))
 const warning = computed(() =>
   !chosen.value ? null : chosen.value.worn ? t('swap.worn') : chosen.value.ready ? null : t('swap.not_waxed'),
 )
 
-watch(
-  open,
-  (now) => {
-    if (!now) return
-    form.clearErrors()
-    Object.assign(form, {
-      chain_id: props.rail.best ?? choices.value[0]?.id ?? null,
-      date: props.date ?? props.forms.date,
-      time: props.time ?? props.forms.time,
-    })
-  },
-  { immediate: true },
-)
 const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (open.value = false))
 </script>
 

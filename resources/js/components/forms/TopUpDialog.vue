@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { watch } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -10,17 +9,8 @@ import DayAndTime from './DayAndTime.vue'
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; chain: { id: number; name: string } }>()
 const here = useHere()
-const { form, submit } = useActionForm({ distance: '', date: '', time: '' })
+const { form, submit } = useActionForm({ distance: props.forms.topUp, date: props.forms.date, time: props.forms.time })
 
-watch(
-  open,
-  (now) => {
-    if (!now) return
-    form.clearErrors()
-    Object.assign(form, { distance: props.forms.topUp, date: props.forms.date, time: props.forms.time })
-  },
-  { immediate: true },
-)
 const save = () => submit('post', `/chains/${props.chain.id}/topups`, () => (open.value = false))
 </script>
 
