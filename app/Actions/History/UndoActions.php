@@ -120,7 +120,7 @@ final readonly class UndoActions
         throw new StandsInTheWay($later);
     }
 
-    /** A bike or chain that others entries speak of cannot vanish under them. */
+    /** A bike or chain that other entries speak of cannot vanish under them. */
     private function dependants(LogbookRow $row, Action $action): void
     {
         $column = match (true) {

@@ -55,7 +55,7 @@ final readonly class ShedProps
         return [
             'id' => $rail->bikeId,
             'name' => $this->voice->names->bike($rail->bikeId),
-            'about' => $this->voice->say($fitted?->terms->intervalHours === null ? 'ui.shed.about' : 'ui.shed.about_hours', [
+            'about' => $this->voice->say($settings->intervalHours($rail->bikeId, $this->voice->nowS) === null ? 'ui.shed.about' : 'ui.shed.about_hours', [
                 'kind' => $this->voice->say('ui.kinds.'.$settings->text(SettingKey::BikeKind, $rail->bikeId, 'road')),
                 'speeds' => trans_choice('ui.speeds', $settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 1)),
                 'interval' => $q->distance($settings->intervalKm($rail->bikeId, $this->voice->nowS)),
