@@ -13,7 +13,18 @@ final readonly class NextWords
 {
     public function __construct(private Voice $voice, private ChainWords $chainWords) {}
 
-    public function title(NextItem $item): string
+    /** @return array{string, string} the title and the reason */
+    public function sentences(NextItem $item): array
+    {
+        $parameters = $this->parameters($item);
+
+        return [
+            $this->voice->say($this->titleCode($item), $parameters),
+            trans_choice($this->reasonCode($item), max(1, $item->rides), $parameters),
+        ];
+    }
+
+    private function titleCode(NextItem $item): string
     {
         $code = match (true) {
             $item->kind === NextKind::NoneWaxed && $item->verb === null => 'none_waxed_strip',
@@ -21,10 +32,10 @@ final readonly class NextWords
             default => $item->kind->value,
         };
 
-        return $this->voice->say("next.title.{$code}", $this->parameters($item));
+        return "next.title.{$code}";
     }
 
-    public function reason(NextItem $item): string
+    private function reasonCode(NextItem $item): string
     {
         $chain = $item->chains[0] ?? null;
         $code = match ($item->kind) {
@@ -34,7 +45,7 @@ final readonly class NextWords
             default => $item->kind->value,
         };
 
-        return trans_choice("next.reason.{$code}", max(1, $item->rides), $this->parameters($item));
+        return "next.reason.{$code}";
     }
 
     /**

@@ -75,6 +75,7 @@ final readonly class ShedProps
     {
         $words = new NextWords($this->voice, $this->words);
         [$day, $hour] = $words->when($item);
+        [$title, $reason] = $words->sentences($item);
         $ids = array_map(fn(ChainState $chain) => $chain->chainId, $item->chains);
 
         return [
@@ -83,8 +84,8 @@ final readonly class ShedProps
             'day' => $day,
             'hour' => $hour,
             'late' => $item->late,
-            'title' => $words->title($item),
-            'reason' => $words->reason($item),
+            'title' => $title,
+            'reason' => $reason,
             'verb' => $item->verb?->value,
             'verbText' => $item->verb === null ? null : $this->voice->say("ui.verbs.{$item->verb->value}"),
             'bike' => $item->bikeId,

@@ -33,13 +33,14 @@ final readonly class GoodUntil
         }
         $leftKm = self::rideableKm($chain, $habit);
         $today = LocalDay::of($chain->nowS, $zone);
+        $weekday = $today->weekday();
         if ($habit->usualKm === []) {
             $days = (int) floor(7 * $leftKm / $habit->weeklyKm + Check::EPSILON);
 
             return $days > self::HORIZON_DAYS ? null : new self($today->plus($days)->date, null, null, $habit->weeklyKm, $days);
         }
         for ($ahead = $habit->riddenToday ? 1 : 0; $ahead <= self::HORIZON_DAYS; $ahead++) {
-            $rideKm = $habit->usualOn($today->plus($ahead));
+            $rideKm = $habit->usualOn(($weekday + $ahead - 1) % 7 + 1);
             if ($rideKm > $leftKm + Check::EPSILON) {
                 return new self($today->plus($ahead)->date, $rideKm - $leftKm, $rideKm, $habit->weeklyKm, $ahead);
             }

@@ -65,9 +65,10 @@ final readonly class RidingHabit
         );
     }
 
-    public function usualOn(LocalDay $day): float
+    /** @param int $weekday 1 Monday to 7 Sunday */
+    public function usualOn(int $weekday): float
     {
-        return $this->usualKm[$day->weekday()] ?? 0.0;
+        return $this->usualKm[$weekday] ?? 0.0;
     }
 
     /** @param non-empty-array<string, float> $days */

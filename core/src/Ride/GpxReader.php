@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Ride;
 
+use Closure;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Input\IsoTime;
 use Generator;
@@ -47,6 +48,8 @@ final class GpxReader implements TrackReader
 
     private string $time = '';
 
+    private ?Closure $textHandler = null;
+
     private string $dayText = '';
 
     private int $dayS = 0;
@@ -69,7 +72,6 @@ final class GpxReader implements TrackReader
         $parser = xml_parser_create();
         xml_parser_set_option($parser, XML_OPTION_CASE_FOLDING, 0);
         xml_set_element_handler($parser, $this->open(...), $this->close(...));
-        xml_set_character_data_handler($parser, $this->text(...));
         $empty = true;
         do {
             $chunk = (string) fread($stream, self::CHUNK_BYTES);
@@ -118,7 +120,12 @@ final class GpxReader implements TrackReader
             $this->rootSeen = true;
             $this->prolog = '';
         } elseif ($this->pointDepth !== null) {
-            $this->inTime = $name === 'time' && $this->depth === $this->pointDepth + 1;
+            if ($name === 'time' && $this->depth === $this->pointDepth + 1) {
+                // Only here is text of interest; asking for all of it costs a call for every piece of white space.
+                $this->textHandler ??= $this->text(...);
+                xml_set_character_data_handler($parser, $this->textHandler);
+                $this->inTime = true;
+            }
         } elseif ($name === 'trkpt') {
             $this->openPoint($parser, $attributes);
         } elseif ($name === 'trkseg') {
@@ -147,9 +154,7 @@ final class GpxReader implements TrackReader
 
     private function text(XMLParser $parser, string $text): void
     {
-        if ($this->inTime) {
-            $this->time .= $text;
-        }
+        $this->time .= $text;
     }
 
     private function close(XMLParser $parser, string $name): void
@@ -161,7 +166,10 @@ final class GpxReader implements TrackReader
         } elseif ($this->depth === $this->segmentDepth) {
             $this->segmentDepth = null;
         }
-        $this->inTime = false;
+        if ($this->inTime) {
+            xml_set_character_data_handler($parser, null);
+            $this->inTime = false;
+        }
         $this->depth--;
     }
 

@@ -31,7 +31,7 @@ final readonly class RideTrack implements FileModel
         $hash = hash_init('sha256');
         foreach ($this->reader->points($stream) as $point) {
             $points++;
-            hash_update($hash, sprintf("%d %.6F %.6F %s\n", $point->segment, $point->lat, $point->lon, $point->atS === null ? '-' : (string) (int) $point->atS));
+            hash_update($hash, pack('q4', $point->segment, (int) round(1e6 * $point->lat), (int) round(1e6 * $point->lon), (int) ($point->atS ?? -1)));
             $firstS ??= $point->atS;
             $lastS = $point->atS ?? $lastS;
             if ($before === null || $before->segment !== $point->segment) {
