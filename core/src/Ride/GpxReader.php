@@ -50,9 +50,9 @@ final class GpxReader implements TrackReader
 
     private ?Closure $textHandler = null;
 
-    private string $dayText = '';
+    private string $minuteText = '-';
 
-    private int $dayS = 0;
+    private float $minuteS = 0.0;
 
     /** @var list<TrackPoint> */
     private array $ready = [];
@@ -179,14 +179,17 @@ final class GpxReader implements TrackReader
         if ($text === '') {
             return null;
         }
-        // Nearly every point has the shape 2026-03-29T07:40:05Z on the day of the point before it.
-        if (strlen($text) === 20 && strncmp($text, $this->dayText, 11) === 0 && preg_match('/^([01]\d|2[0-3]):([0-5]\d):([0-5]\d)Z$/D', substr($text, 11)) === 1) {
-            return (float) ($this->dayS + 3600 * (int) substr($text, 11, 2) + 60 * (int) substr($text, 14, 2) + (int) substr($text, 17, 2));
+        // Nearly every point has the shape 2026-03-29T07:40:05Z within the minute of the point before it.
+        $second = substr($text, 17, 2);
+        if (strlen($text) === 20 && $text[19] === 'Z' && strncmp($text, $this->minuteText, 17) === 0 && ctype_digit($second) && $second < 60) {
+            return $this->minuteS + (float) $second;
         }
         try {
             $seconds = IsoTime::parse('file', $text)->unixSeconds;
-            $this->dayText = substr($text, 0, 11);
-            $this->dayS = (int) IsoTime::parse('file', "{$this->dayText}00:00:00Z")->unixSeconds;
+            if ($text[16] === ':') {
+                $this->minuteText = substr($text, 0, 17);
+                $this->minuteS = IsoTime::parse('file', "{$this->minuteText}00Z")->unixSeconds;
+            }
 
             return $seconds;
         } catch (InvalidInput $e) {
@@ -203,9 +206,9 @@ final class GpxReader implements TrackReader
 
     private static function degrees(string $text, float $most): ?float
     {
-        $text = trim($text);
+        $degrees = is_numeric($text) ? (float) $text : INF;
 
-        return is_numeric($text) && abs((float) $text) <= $most ? (float) $text : null;
+        return abs($degrees) <= $most ? $degrees : null;
     }
 
     private static function broken(XMLParser $parser): InvalidInput

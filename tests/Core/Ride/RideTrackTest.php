@@ -86,6 +86,22 @@ it('counts every metre where times are missing in places, but no time for it', f
         ->toBe(1795334580.0);
 });
 
+it('reads every way of writing an instant alike', function (string $later): void {
+    $first = point(52.0, '2026-11-22T08:00:30Z');
+    $result = track(
+        gpx("<trk><trkseg>{$first}".point(52.01, $later).point(52.02, '2026-11-22T08:06:30Z').'</trkseg></trk>'),
+    );
+    expect($result->elapsedHours)
+        ->toEqualWithDelta(0.1, 1e-9)
+        ->and($result->movingHours)
+        ->toEqualWithDelta(0.1, 1e-9);
+})->with([
+    'in the same minute' => '2026-11-22T08:00:59Z',
+    'with an offset' => '2026-11-22T09:03:00+01:00',
+    'with a fraction' => '2026-11-22T08:03:00.250Z',
+    'without seconds' => '2026-11-22T08:03Z',
+]);
+
 it('has no times where the file has none', function (): void {
     $result = track(
         gpx('<trk><trkseg>'.point(52.0).point(52.01).'</trkseg></trk>', 'version="1.0"'),
