@@ -7,6 +7,7 @@ use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\User;
 use App\Models\Workshop;
+use App\Support\AppClock;
 use App\Text\Voice;
 use Dripel\Core\Explain\ChainFigures;
 use Dripel\Core\Logbook\ChainStatus;
@@ -73,6 +74,24 @@ it(
     'a summer Sunday night' => '2026-07-05T23:30:00+02:00',
     'the night the clocks change' => '2026-03-29T04:00:00+02:00',
 ]);
+
+it('is told to be stale on a later day, unless somebody used it', function (): void {
+    $day = 86400;
+    $this->artisan('dripel:demo', ['--stale' => true])->assertFailed();
+    $this->artisan('dripel:demo')->assertSuccessful();
+    $this->artisan('dripel:demo', ['--stale' => true])->assertFailed();
+    $clock = app(AppClock::class);
+    $clock->set($clock->unixS() + $day);
+    $this->artisan('dripel:demo', ['--stale' => true])->assertSuccessful();
+    config(['dripel.demo' => true]);
+    $this->post('/demo')->assertRedirect('/');
+    $this->post('/bikes/1/noises', [
+        'action_id' => '33333333-3333-4333-8333-333333333333',
+        'date' => gmdate('Y-m-d', $clock->unixS() - $day),
+        'time' => '12:00',
+    ])->assertSessionHasNoErrors();
+    $this->artisan('dripel:demo', ['--stale' => true])->assertFailed();
+});
 
 it('is the same from the same seed, once only, and open by one click', function (): void {
     config(['dripel.demo' => true]);
