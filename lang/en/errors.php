@@ -13,7 +13,6 @@ return [
     'name_taken' => 'There is a bike called :name already. Take another name.',
     'same_track' => 'This very track was logged already, :km on :bike, :at. Nothing was added.',
     'same_track_short' => 'This very track was logged already. Nothing was added.',
-    'no_start' => 'The file has no times: say when the ride was.',
     'km_range' => 'A ride is more than 0 and at most 2000 km. Check the distance.',
     'file_too_large' => 'The file is larger than :megabytes MB. Export the ride alone, or with fewer points.',
     'upload_failed' => 'The file did not arrive whole. Try again.',
@@ -24,10 +23,4 @@ return [
         'on_another_bike' => ':chain is on :bike at that time. Take it off there first, or check the time.',
         'after_retirement' => ':chain was retired before that. Take it back into use first, or check the time.',
     ],
-    'reading' => [
-        'marks' => 'Tap what you saw at one mark at least.',
-    ],
-    'chains_empty' => 'Choose at least one chain.',
-    'dip_ahead' => 'Say when it was dipped.',
-    'retired' => ':chain is retired. Take it back into use first.',
 ];

@@ -86,6 +86,24 @@ it(
         ) {
             $clean(Page::open($this->driver, $this->server->url, $path), $path);
         }
+        foreach (['dip', 'measure', 'topup', 'strip', 'retire', 'details'] as $opens) {
+            $clean(
+                Page::open($this->driver, $this->server->url, '/chains/1')->click($opens),
+                "chain: {$opens}",
+            );
+        }
+        $road = Page::open($this->driver, $this->server->url, '/road');
+        $clean($road->click('edit-ride'), 'edit a ride');
+        $gpx = sys_get_temp_dir().'/screens.gpx';
+        file_put_contents(
+            $gpx,
+            '<gpx><trk><trkseg><trkpt lat="52" lon="5"/><trkpt lat="52.1" lon="5"/></trkseg></trk></gpx>',
+        );
+        $road = Page::open($this->driver, $this->server->url, '/road');
+        $road->part('track-file')->sendKeys($gpx);
+        $road->part('track-km');
+        $clean($road, 'track');
+        unlink($gpx);
         $history = Page::open($this->driver, $this->server->url, '/history');
         $history->click('undo-action')->part('confirm-undo');
         $clean($history, 'undo');

@@ -18,9 +18,6 @@ final readonly class KeepTrack
     /** @throws NotPossible at `file` if this very track is in the logbook */
     public function __invoke(ActionContext $by, RideFacts $facts, Track $track, bool $loud): Action
     {
-        if ($facts->km <= 0 || $facts->km > 2000) {
-            throw new NotPossible('file', 'km_range');
-        }
         if (self::logged($by->workshop->id, $track) !== null && ! Action::query()->whereKey($by->actionId)->exists()) {
             throw new NotPossible('file', 'same_track_short');
         }

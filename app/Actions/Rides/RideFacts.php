@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Rides;
 
+use App\Exceptions\NotPossible;
 use App\Models\Bike;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Moment;
@@ -11,13 +12,21 @@ use Dripel\Core\Logbook\Moment;
 /** What is known about a ride: km and hours (null: unknown) as ridden. */
 final readonly class RideFacts
 {
+    /** More in one go is a slip of the finger or two files in one. */
+    private const MAX_KM = 2000.0;
+
+    /** @throws NotPossible at `distance` unless above 0 and at most 2000 km */
     public function __construct(
         public Bike $bike,
         public Moment $at,
         public float $km,
         public ?float $hours,
         public Condition $condition,
-    ) {}
+    ) {
+        if ($km <= 0 || $km > self::MAX_KM) {
+            throw new NotPossible('distance', 'km_range');
+        }
+    }
 
     /** @return array<string, mixed> the columns of its row */
     public function columns(): array

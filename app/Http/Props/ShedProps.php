@@ -113,7 +113,7 @@ final readonly class ShedProps
                         'name' => $this->voice->names->fullChain($chain->chainId),
                         'word' => $this->words->status($chain),
                         'detail' => $this->words->detail($chain),
-                        'proposed' => $chain->status->wantsDip() && $chain !== $rail->fitted,
+                        'proposed' => $chain->wantsPot() && $chain !== $rail->fitted,
                     ];
                 }
             }

@@ -134,6 +134,12 @@ final readonly class ChainState
         return array_sum(array_map(fn(Ride $ride) => $ride->km, $this->cycleRides));
     }
 
+    /** Whether the pot is the next place for it; one past its limit is not worth the wax. */
+    public function wantsPot(): bool
+    {
+        return $this->status->wantsDip() && ! $this->pastLimit;
+    }
+
     public function retired(): bool
     {
         return $this->status === ChainStatus::Retired;

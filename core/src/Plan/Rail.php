@@ -51,9 +51,9 @@ final readonly class Rail
         return $ready[0] ?? null;
     }
 
-    /** @return list<ChainState> the hanging chains whose next place is the pot; one past its limit is not worth the wax */
+    /** @return list<ChainState> the hanging chains whose next place is the pot */
     public function forThePot(): array
     {
-        return array_values(array_filter($this->hanging, fn(ChainState $chain) => $chain->status->wantsDip() && ! $chain->pastLimit));
+        return array_values(array_filter($this->hanging, fn(ChainState $chain) => $chain->wantsPot()));
     }
 }

@@ -9,7 +9,6 @@ enum Verb: string
 {
     case Dip = 'dip';
     case Swap = 'swap';
-    case TopUp = 'topup';
     case Retire = 'retire';
     case Fit = 'fit';
 }

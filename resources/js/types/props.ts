@@ -35,7 +35,6 @@ export interface Chain {
   late: boolean
   ready: boolean
   wantsDip: boolean
-  dippable: boolean
   worn: boolean
   waxed: boolean
   leftKm: number

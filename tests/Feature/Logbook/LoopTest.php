@@ -247,6 +247,15 @@ it('refuses what cannot be, with a remedy, and stores nothing', function (
         'date',
         'future',
     ],
+    'a ride around the world' => [
+        'post',
+        fn() => [
+            '/rides',
+            ['bike_id' => $this->heron->id, 'distance' => 40_000, 'condition' => 'dry'] + Bench::form(1),
+        ],
+        'distance',
+        'at most 2000 km',
+    ],
     'no distance' => [
         'post',
         fn() => [

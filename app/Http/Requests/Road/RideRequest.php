@@ -20,7 +20,7 @@ final class RideRequest extends ActionRequest
             'bike_id' => ['required', 'integer'],
             'date' => ['required', 'date_format:Y-m-d'],
             'time' => ['nullable', 'date_format:H:i'],
-            'distance' => ['required', 'numeric', 'gt:0', 'lte:2000'],
+            'distance' => ['required', 'numeric', 'gt:0'],
             'hours' => ['nullable', 'string', function (string $attribute, mixed $value, Closure $fail): void {
                 Duration::hours((string) $value) ?? $fail('validation.duration')->translate();
             }],
