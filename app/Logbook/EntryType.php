@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace App\Logbook;
 
 use App\Models\Bike;
-use App\Models\Chain;
+use App\Models\Commute;
+use App\Models\Component;
 use App\Models\Dip;
 use App\Models\Entry;
+use App\Models\Estimate;
 use App\Models\Fitting;
 use App\Models\LogbookRow;
 use App\Models\Noise;
+use App\Models\Opening;
 use App\Models\Reading;
+use App\Models\RestDay;
 use App\Models\Retirement;
 use App\Models\Ride;
 use App\Models\Setting;
@@ -22,8 +26,9 @@ use App\Models\TopUp;
 enum EntryType: string
 {
     case Bike = 'bikes';
-    case Chain = 'components';
+    case Component = 'components';
     case Setting = 'settings';
+    case Opening = 'openings';
     case Fitting = 'fittings';
     case Ride = 'rides';
     case Strip = 'strips';
@@ -32,14 +37,18 @@ enum EntryType: string
     case Noise = 'noises';
     case Reading = 'readings';
     case Retirement = 'retirements';
+    case Estimate = 'estimates';
+    case Commute = 'commutes';
+    case RestDay = 'rest_days';
 
     /** @return class-string<LogbookRow> */
     public function model(): string
     {
         return match ($this) {
             self::Bike => Bike::class,
-            self::Chain => Chain::class,
+            self::Component => Component::class,
             self::Setting => Setting::class,
+            self::Opening => Opening::class,
             self::Fitting => Fitting::class,
             self::Ride => Ride::class,
             self::Strip => Strip::class,
@@ -48,6 +57,9 @@ enum EntryType: string
             self::Noise => Noise::class,
             self::Reading => Reading::class,
             self::Retirement => Retirement::class,
+            self::Estimate => Estimate::class,
+            self::Commute => Commute::class,
+            self::RestDay => RestDay::class,
         };
     }
 
@@ -59,13 +71,13 @@ enum EntryType: string
     /** Whether a person may move or delete one of these by itself. */
     public function isEvent(): bool
     {
-        return ! in_array($this, [self::Bike, self::Chain, self::Setting], true);
+        return ! in_array($this, [self::Bike, self::Component, self::Setting], true);
     }
 
     /** Whether it decides which chain was where or still in use, so that it can contradict another entry. */
     public function canConflict(): bool
     {
-        return ! in_array($this, [self::Bike, self::Chain, self::Setting, self::Ride, self::Noise], true);
+        return in_array($this, [self::Opening, self::Fitting, self::Strip, self::Dip, self::TopUp, self::Reading, self::Retirement], true);
     }
 
     /** @return class-string<Entry> */

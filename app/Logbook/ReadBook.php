@@ -6,22 +6,33 @@ namespace App\Logbook;
 
 use App\Models\Chain;
 use App\Models\Workshop;
+use App\Support\AppClock;
+use DateTimeZone;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Commute;
 use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Estimate;
+use Dripel\Core\Logbook\FillIn;
 use Dripel\Core\Logbook\Fitting;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Noise;
+use Dripel\Core\Logbook\Opening;
+use Dripel\Core\Logbook\Part;
+use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Reading;
+use Dripel\Core\Logbook\RestDay;
 use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Logbook\Slot;
 use Dripel\Core\Logbook\Strip;
 use Dripel\Core\Logbook\TopUp;
+use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Wear\WearReading;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -35,6 +46,8 @@ final class ReadBook
 
     /** @var array<string, Settings> */
     private array $settings = [];
+
+    public function __construct(private readonly AppClock $clock) {}
 
     public function __invoke(Workshop $workshop): Book
     {
@@ -73,9 +86,13 @@ final class ReadBook
             self::ids($workshop, DB::table('bikes')),
             self::ids($workshop, DB::table('components')->where('kind', Chain::KIND)),
             $this->settings($workshop),
-            array_map(fn(array $row) => new Fitting($row[0], self::moment($row), $row[4], $row[5]), self::rows($workshop, 'fittings', 'bike_id', 'component_id')),
+            array_map(fn(array $row) => new Fitting($row[0], self::moment($row), $row[4], $row[5], Slot::from($row[6])), self::rows($workshop, 'fittings', 'bike_id', 'component_id', 'slot')),
             $rides,
             [
+                ...array_map(
+                    fn(array $row) => new Opening($row[0], self::moment($row), $row[4], self::float($row[5]), WaxThen::from($row[6]), self::float($row[7]), $row[8]),
+                    self::rows($workshop, 'openings', 'component_id', 'km', 'wax', 'since_wax_km', 'closings'),
+                ),
                 ...array_map(fn(array $row) => new Strip($row[0], self::moment($row), $row[4]), self::rows($workshop, 'strips', 'component_id')),
                 ...array_map(fn(array $row) => new Dip($row[0], self::moment($row), $row[4]), self::rows($workshop, 'dips', 'component_id')),
                 ...array_map(fn(array $row) => new TopUp($row[0], self::moment($row), $row[4], (float) $row[5]), self::rows($workshop, 'topups', 'component_id', 'km')),
@@ -86,14 +103,47 @@ final class ReadBook
                 ),
                 ...array_map(fn(array $row) => new Retirement($row[0], self::moment($row), $row[4]), self::rows($workshop, 'retirements', 'component_id')),
             ],
+            $this->fillIn($workshop),
+            $this->parts($workshop),
         );
+    }
+
+    private function fillIn(Workshop $workshop): FillIn
+    {
+        return new FillIn(
+            array_map(
+                fn(array $row) => new Estimate($row[0], self::moment($row), $row[4], $row[5], $row[6], $row[7], (float) $row[8], Condition::from($row[9]), self::float($row[10])),
+                self::rows($workshop, 'estimates', 'bike_id', 'from_at', 'from_date', 'to_date', 'km', 'condition', 'odometer_km'),
+            ),
+            array_map(
+                fn(array $row) => new Commute($row[0], self::moment($row), $row[4], json_decode($row[5]), $row[6], (float) $row[7], self::float($row[8]), Condition::from($row[9]), $row[10], $row[11]),
+                self::rows($workshop, 'commutes', 'bike_id', 'weekdays', 'time', 'km', 'hours', 'condition', 'from_date', 'until_date'),
+            ),
+            array_map(fn(array $row) => new RestDay($row[0], self::moment($row), $row[4], $row[5]), self::rows($workshop, 'rest_days', 'bike_id', 'date')),
+            new DateTimeZone($this->settings($workshop)->text(SettingKey::TimeZone, 0, 'UTC')),
+            $this->clock->unixS(),
+        );
+    }
+
+    /** @return list<Part> */
+    private function parts(Workshop $workshop): array
+    {
+        $settings = $this->settings($workshop);
+        $rows = DB::table('components')->where('workshop_id', $workshop->id)->whereNull('voided_by')->where('kind', '!=', Chain::KIND)->orderBy('id')->get(['id', 'kind']);
+
+        return array_values($rows->map(fn(object $row) => new Part(
+            $row->id,
+            PartKind::from($row->kind),
+            $settings->whole(SettingKey::LinkChain, $row->id) ?: null,
+            $settings->whole(SettingKey::LinkClosings, $row->id) ?: null,
+        ))->all());
     }
 
     /** @return list<Ride> */
     private function rides(Workshop $workshop): array
     {
         return array_map(
-            fn(array $row) => new Ride($row[0], self::moment($row), $row[4], (float) $row[5], $row[6] === null ? null : (float) $row[6], Condition::from($row[7])),
+            fn(array $row) => new Ride($row[0], self::moment($row), $row[4], (float) $row[5], self::float($row[6]), Condition::from($row[7])),
             self::rows($workshop, 'rides', 'bike_id', 'km', 'hours', 'condition'),
         );
     }
@@ -113,6 +163,11 @@ final class ReadBook
         $statement->execute($query->getBindings());
 
         return array_values($statement->fetchAll(PDO::FETCH_NUM));
+    }
+
+    private static function float(mixed $value): ?float
+    {
+        return is_numeric($value) ? (float) $value : null;
     }
 
     /** @param array<int, mixed> $row */

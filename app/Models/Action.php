@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property string $id
  * @property int|null $user_id
+ * @property string|null $user_name who did it, where the account is not here
  * @property ActionKind $kind
  * @property int $recorded_at Unix seconds
  * @property int $revision
@@ -29,6 +30,11 @@ final class Action extends WorkshopModel
     protected function casts(): array
     {
         return ['kind' => ActionKind::class, 'about' => 'array', 'effects' => 'array'];
+    }
+
+    public function who(): string
+    {
+        return $this->user->name ?? $this->user_name ?? '';
     }
 
     /** @return BelongsTo<User, $this> */

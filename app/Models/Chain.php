@@ -6,12 +6,10 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Builder;
 
-/** A chain: the component of kind `chain`. What a person may change about it is a setting. */
-final class Chain extends LogbookRow
+/** A chain: the component of kind `chain`. */
+final class Chain extends Component
 {
     public const KIND = 'chain';
-
-    protected $table = 'components';
 
     protected $attributes = ['kind' => self::KIND];
 

@@ -9,11 +9,13 @@ use Dripel\Core\Interval\Condition;
 /**
  * A ride on a bike.
  *
- * @property int $bike_id
+ * @property int|null $bike_id null: nobody said yet which bike it was
  * @property float $km
  * @property float|null $hours
  * @property Condition $condition
  * @property string|null $track_fingerprint
+ * @property int|null $track_from
+ * @property int|null $track_to
  */
 final class Ride extends Entry
 {

@@ -20,7 +20,7 @@ final readonly class ChainWords
         $q = $this->voice->quantities;
 
         return $this->voice->say("chain.status.{$chain->status->value}", [
-            'km' => $q->distance($chain->cycleKm()),
+            'km' => $q->ridden($chain->cycleKm()),
             'left' => $q->left($chain->leftKm()),
             'bare' => $chain->bareSinceS === null ? '' : $q->hours(($chain->nowS - $chain->bareSinceS) / 3600),
         ]);
@@ -44,6 +44,7 @@ final readonly class ChainWords
                 'time' => $q->time($chain->nowS + (int) round(3600 * ($chain->bare->hoursLeft ?? 0))),
             ]),
             ChainStatus::Unwaxed => $this->voice->say('chain.detail.strip_first'),
+            ChainStatus::Unsure => $this->voice->say('chain.detail.unsure', ['km' => $q->ridden($chain->cycleKm())]),
             ChainStatus::Retired => '',
             default => $worst === null ? '' : $this->voice->say($worst->wantsRinse() ? 'chain.detail.rinse' : 'chain.detail.no_rinse', [
                 'condition' => $this->voice->say("chain.condition.{$worst->value}"),
@@ -56,7 +57,7 @@ final readonly class ChainWords
     {
         return $this->voice->say('chain.wear_line', [
             'wear' => $this->elongation($chain->wear),
-            'km' => $this->voice->quantities->distance($chain->km),
+            'km' => $this->voice->quantities->ridden($chain->km),
         ]);
     }
 
@@ -100,6 +101,7 @@ final readonly class ChainWords
 
         return match (true) {
             $chain->life === null => $plain($chain->bare === null ? 'no_wax' : 'bare'),
+            $chain->status === ChainStatus::Unsure => $plain('unsure', $q->ridden($chain->cycleKm())),
             $because !== null => $plain("due_{$because->value}"),
             $weeklyKm <= 0.0 => $plain('no_rides'),
             $until === null => $plain('long', $q->distance($weeklyKm)),

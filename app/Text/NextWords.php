@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Text;
 
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Plan\NextItem;
 use Dripel\Core\Plan\NextKind;
 
@@ -20,7 +21,7 @@ final readonly class NextWords
 
         return [
             $this->voice->say($this->titleCode($item), $parameters),
-            trans_choice($this->reasonCode($item), max(1, $item->rides), $parameters),
+            trans_choice($this->reasonCode($item), max(1, count($item->rides)), $parameters),
         ];
     }
 
@@ -28,7 +29,7 @@ final readonly class NextWords
     {
         $code = match (true) {
             $item->kind === NextKind::NoneWaxed && $item->verb === null => 'none_waxed_strip',
-            in_array($item->kind, [NextKind::Wet, NextKind::Overdue], true) && $item->swapTo === null => "{$item->kind->value}_dip",
+            in_array($item->kind, [NextKind::Wet, NextKind::Overdue, NextKind::Unsure], true) && $item->swapTo === null => "{$item->kind->value}_dip",
             default => $item->kind->value,
         };
 
@@ -85,7 +86,7 @@ final readonly class NextWords
             'swap' => $item->swapTo === null ? '' : $names->chain($item->swapTo->chainId),
             'swap_left' => $item->swapTo === null ? '' : $q->left($item->swapTo->leftKm()),
             'left' => $chain === null ? '' : $q->left($chain->leftKm()),
-            'ridden' => $chain === null ? '' : $q->distance($chain->cycleKm()),
+            'ridden' => $chain === null ? '' : $q->ridden($chain->cycleKm()),
             'interval' => $chain === null ? '' : $q->distance($chain->terms->intervalKm),
             'hours' => $chain?->terms->intervalHours === null ? '' : $q->hours($chain->terms->intervalHours),
             'wear' => $chain === null ? '' : $this->chainWords->elongation($chain->wear),
@@ -97,8 +98,9 @@ final readonly class NextWords
             'ride' => $item->goodUntil?->rideKm === null ? '' : $q->distance($item->goodUntil->rideKm),
             'weekly' => $item->goodUntil === null ? '' : $q->distance($item->goodUntil->weeklyKm),
             'day' => $item->goodUntil === null ? '' : $this->voice->dayWord($item->goodUntil->date),
-            'rides' => $item->rides,
-            'ride_day' => $item->rideS === null ? '' : $q->day($item->rideS),
+            'rides' => count($item->rides),
+            'ride_day' => $item->rides === [] ? '' : $q->day($item->rides[0]->moment->unixS),
+            'ride_km' => $q->distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $item->rides))),
         ];
     }
 }

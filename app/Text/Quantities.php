@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Text;
 
 use DateTimeZone;
+use Dripel\Core\Logbook\Distance;
 use IntlDateFormatter;
 use NumberFormatter;
 
@@ -35,6 +36,12 @@ final class Quantities
     public function distance(float $km, int $decimals = 0): string
     {
         return $this->number($this->units->fromKm($km), $decimals)."\u{a0}".$this->units->distance;
+    }
+
+    /** What has been ridden, or "at least" so much where nobody knows the whole. */
+    public function ridden(Distance $distance): string
+    {
+        return $distance->whole ? $this->distance($distance->km) : (string) __('words.at_least', ['figure' => $this->distance($distance->km)]);
     }
 
     /** Wax that is left is never rounded up. */

@@ -19,6 +19,10 @@ return [
         'spent_waiting' => 'Dip :chains',
         'worn' => 'Retire :full',
         'no_chain' => 'Say which chain :bike had on',
+        'no_bike' => 'Say which bike it was',
+        'unsure' => 'Swap :bike to :swap',
+        'unsure_dip' => 'Dip :full and be sure',
+        'commute' => 'Confirm the commute on :bike',
     ],
     'reason' => [
         'bare' => 'Bare for :bare. Steel rusts after 12 h.',
@@ -33,6 +37,9 @@ return [
         'none_waxed' => 'Nothing waxed hangs ready, and :chain has :left left. Take :chains.',
         'spent_waiting' => 'Spent and waiting for the pot. Together they take hardly longer than one.',
         'worn' => 'Measured :wear, its limit is :limit. A worn chain eats the cassette.',
+        'no_bike' => 'The ride of :ride_km on :ride_day has no bike, so no chain counts it.',
+        'unsure' => ':chain came waxed and nobody knows when: ridden :ridden since.',
+        'commute' => '{1} One day filled itself in: :ride_km on :ride_day.|[2,*] :rides days filled themselves in since :ride_day, :ride_km in all.',
         'no_chain' => '{1} One ride, on :ride_day, has no chain to go to.|[2,*] :rides rides from :ride_day on have no chain to go to.',
     ],
 ];

@@ -27,6 +27,8 @@ return [
     'line' => [
         'interval' => 'Interval of the bike',
         'ride' => ':at: :km :condition × :factor',
+        'came_with' => ':km on this wax when it came, taken as dry',
+        'estimated' => ':at: :km :condition × :factor, estimated',
         'topup' => 'Drip top-up',
         'hours' => 'Hours ridden, of :limit',
         'noise' => 'It got loud since: nothing is left, whatever the count says',
@@ -38,6 +40,9 @@ return [
         'bare_since' => 'Bare since :at',
         'before_cycle' => 'Up to the last dip',
         'in_cycle' => 'Since the last dip',
+        'opening' => 'When it came into the workshop, :at',
+        'since_opening' => 'Ridden since',
+        'of_that_estimated' => 'Of that estimated',
         'ruler' => 'Length over :pitches pitches',
         'digital' => 'Gauge showed, zero at :zero',
         'uncertainty' => 'Standard uncertainty',

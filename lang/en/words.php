@@ -8,4 +8,6 @@ return [
     'tomorrow' => 'tomorrow',
     'yesterday' => 'yesterday',
     'none' => 'none',
+    'at_least' => 'at least :figure',
+    'unknown' => 'unknown',
 ];

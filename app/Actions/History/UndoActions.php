@@ -10,12 +10,13 @@ use App\Exceptions\StandsInTheWay;
 use App\Exceptions\UndoBlocked;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
+use App\Logbook\Concerns;
 use App\Logbook\Draft;
 use App\Logbook\EntryType;
 use App\Logbook\Ledger;
 use App\Models\Action;
 use App\Models\Bike;
-use App\Models\Chain;
+use App\Models\Component;
 use App\Models\LogbookRow;
 use App\Models\Setting;
 use App\Support\WriteTransaction;
@@ -98,7 +99,7 @@ final readonly class UndoActions
             $this->putOutOfForce($action, $draft->actionId);
         }
 
-        return ['undid' => array_map(fn(Action $action) => $action->id, array_values($actions))];
+        return Concerns::of($actions) + ['undid' => array_map(fn(Action $action) => $action->id, array_values($actions))];
     }
 
     /** @return iterable<LogbookRow> */
@@ -125,7 +126,7 @@ final readonly class UndoActions
     {
         $column = match (true) {
             $row instanceof Bike => 'bike_id',
-            $row instanceof Chain => 'component_id',
+            $row instanceof Component => 'component_id',
             default => null,
         };
         if ($column === null) {
@@ -133,7 +134,7 @@ final readonly class UndoActions
         }
         foreach (EntryType::cases() as $type) {
             $model = $type->model();
-            if (in_array($type, [EntryType::Bike, EntryType::Chain], true) || ! DB::getSchemaBuilder()->hasColumn($type->value, $column)) {
+            if (in_array($type, [EntryType::Bike, EntryType::Component], true) || ! DB::getSchemaBuilder()->hasColumn($type->value, $column)) {
                 continue;
             }
             $entry = $model::query()->live()->where($column, $row->id)->where('action_id', '!=', $action->id)->orderByDesc('sequence')->first();
@@ -175,6 +176,7 @@ final readonly class UndoActions
     private function actionOf(Entry $entry, ActionContext $by): string
     {
         $type = match ($entry->kind()) {
+            EntryKind::Opening => EntryType::Opening,
             EntryKind::Strip => EntryType::Strip,
             EntryKind::Dip => EntryType::Dip,
             EntryKind::Fitting => EntryType::Fitting,

@@ -40,7 +40,7 @@ final readonly class ChainPageProps
             'retired' => $chain->retired(),
             'outlook' => $onBike === null ? null : (new ChainWords($this->voice))->outlook($chain, $goodUntil, $habit->weeklyKm ?? 0.0),
             'facts' => [
-                ['name' => $this->voice->say('ui.chain.km'), 'value' => $q->distance($chain->km), 'why' => 'km'],
+                ['name' => $this->voice->say('ui.chain.km'), 'value' => $q->ridden($chain->km), 'why' => 'km'],
                 ['name' => $this->voice->say('ui.chain.hours'), 'value' => ($chain->hoursComplete ? '' : $this->voice->say('ui.chain.at_least').' ').$q->hours($chain->hours), 'why' => null],
                 ['name' => $this->voice->say('ui.chain.wear'), 'value' => (new ChainWords($this->voice))->elongation($chain->wear), 'why' => $chain->wear === null ? null : 'wear'],
                 ['name' => $this->voice->say('ui.chain.dips'), 'value' => (string) $chain->dips, 'why' => null],

@@ -36,6 +36,7 @@ final readonly class ChainProps
             'wantsDip' => $chain->wantsPot(),
             'worn' => $chain->pastLimit,
             'waxed' => $chain->life !== null,
+            'unsure' => ! $chain->waxKnown,
             'leftKm' => $chain->leftKm(),
             'left' => $this->voice->quantities->left($chain->leftKm()),
             'wear' => [

@@ -20,7 +20,7 @@ final readonly class ConflictProps
     /** @return array<string, mixed> */
     public function of(VersionMoved $e): array
     {
-        $by = $e->current?->action()->with('user')->first()->user->name ?? null;
+        $by = $e->current?->action()->with('user')->first()?->who();
 
         return [
             'type' => $e->seen->getTable(),

@@ -66,7 +66,7 @@ final readonly class HistoryProps
         return array_values($actions->map(fn(Action $action) => [
             'id' => $action->id,
             'sentence' => $words->sentence($action),
-            'who' => $action->user->name ?? '',
+            'who' => $action->who(),
             'when' => $q->date($action->recorded_at, 'EEE d MMM y, HH:mm'),
             'undone' => $action->reverted_by !== null,
         ])->all());

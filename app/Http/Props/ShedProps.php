@@ -9,8 +9,10 @@ use App\Text\NextWords;
 use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\NextItem;
+use Dripel\Core\Plan\NextKind;
 use Dripel\Core\Plan\NextList;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\Verb;
@@ -62,8 +64,8 @@ final readonly class ShedProps
                 'hours' => $q->hours($settings->intervalHours($rail->bikeId, $this->voice->nowS) ?? 0.0),
             ]),
             'fitted' => $fitted === null ? null : $this->chains->of($fitted),
-            'leftNumber' => $fitted?->life === null ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
-            'leftWords' => $fitted?->life === null ? '' : $this->voice->say('ui.shed.left_on', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
+            'leftNumber' => $fitted?->life === null || ! $fitted->waxKnown ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
+            'leftWords' => $fitted?->life === null || ! $fitted->waxKnown ? '' : $this->voice->say('ui.shed.left_on', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
             'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->life?->due() ?? false],
             'hanging' => array_map($this->chains->of(...), $rail->hanging),
             'best' => $rail->bestHanging()?->chainId,
@@ -77,6 +79,7 @@ final readonly class ShedProps
         [$day, $hour] = $words->when($item);
         [$title, $reason] = $words->sentences($item);
         $ids = array_map(fn(ChainState $chain) => $chain->chainId, $item->chains);
+        $firstS = ($item->rides[0] ?? null)?->moment->unixS;
 
         return [
             'key' => "{$item->kind->value}-{$index}",
@@ -92,8 +95,10 @@ final readonly class ShedProps
             'chains' => $item->verb === Verb::Dip && $item->kind->value === 'none_waxed' ? array_slice($ids, 1) : $ids,
             'subject' => $ids === [] ? '' : $this->voice->names->fullChain($ids[0]),
             'swapTo' => $item->swapTo?->chainId,
-            'date' => $item->rideS === null ? null : $this->voice->quantities->date($item->rideS, 'yyyy-MM-dd'),
-            'time' => $item->rideS === null ? null : $this->voice->quantities->date($item->rideS, 'HH:mm'),
+            'date' => $firstS === null ? null : $this->voice->quantities->date($firstS, 'yyyy-MM-dd'),
+            'time' => $firstS === null ? null : $this->voice->quantities->date($firstS, 'HH:mm'),
+            'rides' => $item->kind === NextKind::NoBike ? array_map(fn(Ride $ride) => $ride->id, $item->rides) : [],
+            'days' => $item->kind === NextKind::Commute ? array_map(fn(Ride $ride) => ['commute' => $ride->guess?->commuteId, 'date' => $ride->guess?->date], $item->rides) : [],
         ];
     }
 

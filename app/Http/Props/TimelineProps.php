@@ -9,6 +9,7 @@ use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Entry;
+use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Reading;
 use Dripel\Core\Logbook\Retirement;
@@ -47,13 +48,17 @@ final readonly class TimelineProps
         $q = $this->voice->quantities;
         $history = $this->book->history($chain->chainId);
         [$type, $text] = match (true) {
-            $entry instanceof Ride => ['rides', $this->voice->say('chain.timeline.ride', ['km' => $q->distance($entry->km, 1), 'condition' => $this->voice->say("chain.condition.{$entry->condition->value}")])],
+            $entry instanceof Opening => ['openings', $this->voice->say('chain.timeline.opening', [
+                'km' => $entry->km === null ? $this->voice->say('words.unknown') : $q->distance($entry->km),
+                'wax' => $this->voice->say("chain.timeline.opening_wax.{$entry->wax->value}", ['since' => $q->distance($entry->sinceWaxKm ?? 0.0)]),
+            ])],
+            $entry instanceof Ride => [$entry->guess === null ? 'rides' : 'guess', $this->voice->say($entry->guess === null ? 'chain.timeline.ride' : 'chain.timeline.estimated', ['km' => $q->distance($entry->km, 1), 'condition' => $this->voice->say("chain.condition.{$entry->condition->value}")])],
             $entry instanceof TopUp => ['topups', $this->voice->say('chain.timeline.topup', ['km' => $q->distance($entry->km)])],
             $entry instanceof Reading => ['readings', $this->voice->say('chain.timeline.reading', [
                 'wear' => (new ChainWords($this->voice))->elongation((new WearReading)($entry->input())),
-                'km' => $q->distance($history->kmBefore($entry)),
+                'km' => $history->kmBefore($entry)->whole ? $q->distance($history->kmBefore($entry)->km) : $this->voice->say('words.unknown'),
             ])],
-            $entry instanceof Retirement => ['retirements', $this->voice->say('chain.timeline.retirement', ['km' => $q->distance($chain->km)])],
+            $entry instanceof Retirement => ['retirements', $this->voice->say('chain.timeline.retirement', ['km' => $q->ridden($chain->km)])],
             default => ["{$entry->kind()->value}s", $this->voice->say("chain.timeline.{$entry->kind()->value}")],
         };
         $cycleIndex = $entry instanceof Ride ? array_search($entry, $chain->cycleRides, true) : false;

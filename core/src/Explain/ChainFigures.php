@@ -8,6 +8,7 @@ use Dripel\Core\Interval\DueBecause;
 use Dripel\Core\Interval\WaxLifeInput;
 use Dripel\Core\Interval\WaxLifeResult;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\RidingHabit;
@@ -39,7 +40,7 @@ final readonly class ChainFigures
     private function left(): ?Why
     {
         [$life, $cycle] = [$this->chain->life, $this->chain->cycle];
-        if ($life === null || $cycle === null) {
+        if ($life === null || $cycle === null || ! $this->chain->waxKnown) {
             return null;
         }
         $lines = [new WhyLine('interval', $cycle->intervalKm, 'km', Origin::Setting), ...$this->cycleLines($cycle, $life)];
@@ -66,7 +67,7 @@ final readonly class ChainFigures
                 $ride = $cycle->rides[$i];
                 $entry = $this->chain->cycleRides[$i];
                 $house = $this->settings->factors($entry->moment->unixS)->isHouseRule($ride->condition);
-                $lines[] = new WhyLine('ride', -$ride->effectiveKm, 'km', $house ? Origin::HouseRule : Origin::Setting, [
+                $lines[] = new WhyLine($entry->bikeId === null ? 'came_with' : ($entry->guess === null ? 'ride' : 'estimated'), -$ride->effectiveKm, 'km', $house ? Origin::HouseRule : Origin::Setting, [
                     'at' => $entry->moment->unixS, 'km' => $ride->km, 'factor' => $ride->factor, 'condition' => $ride->condition->value,
                     'left' => isset($topUpsAfter[$i]) ? null : $life->leftAfterKm[$i],
                 ]);
@@ -104,11 +105,21 @@ final readonly class ChainFigures
 
     private function distance(): Why
     {
-        $cycleKm = $this->chain->cycleKm();
+        $km = $this->chain->km->km;
+        $cycleKm = $this->chain->cycleKm()->km;
+        $estimatedKm = array_sum(array_map(fn(Ride $ride) => $ride->guess === null ? 0.0 : $ride->km, $this->chain->cycleRides));
 
-        return new Why('km', $this->chain->km, 'km', [
-            new WhyLine('before_cycle', $this->chain->km - $cycleKm, 'km', Origin::Logbook),
-            new WhyLine('in_cycle', $cycleKm, 'km', Origin::Logbook),
+        $opening = $this->chain->opening;
+
+        return new Why('km', $km, 'km', [
+            ...($opening?->km === null ? [
+                new WhyLine('before_cycle', $km - $cycleKm, 'km', Origin::Logbook),
+                new WhyLine('in_cycle', $cycleKm, 'km', Origin::Logbook),
+            ] : [
+                new WhyLine('opening', $opening->km, 'km', Origin::Logbook, ['at' => $opening->moment->unixS]),
+                new WhyLine('since_opening', $km - $opening->km, 'km', Origin::Logbook),
+            ]),
+            ...($estimatedKm > 0 ? [new WhyLine('of_that_estimated', $estimatedKm, 'km', Origin::Computed)] : []),
         ]);
     }
 
@@ -121,7 +132,7 @@ final readonly class ChainFigures
 
         return new Why('wear', $wear->atLeastPct(), '%', [
             ...$this->readingLines($reading->input()),
-            new WhyLine('measured_at', $this->chain->readingKm, 'km', Origin::Logbook, ['at' => $reading->moment->unixS]),
+            new WhyLine('measured_at', $this->chain->readingKm?->whole === true ? $this->chain->readingKm->km : null, 'km', Origin::Logbook, ['at' => $reading->moment->unixS]),
             new WhyLine('limit', $this->chain->terms->limitPct, '%', Origin::Setting),
         ]);
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
+use LogicException;
+
 /** The logbook of a workshop: what happened, and what follows from it. Nothing here is ever stored. */
 final class Book
 {
@@ -18,35 +20,71 @@ final class Book
     /** @var list<Ride> found while distributing */
     private array $ridesWithoutChain = [];
 
-    /** @var list<Ride> in order */
+    /** @var list<Ride> in order, those that were filled in among them */
     public readonly array $rides;
+
+    /** @var list<Ride> that nobody gave a bike yet, in order */
+    public readonly array $ridesWithoutBike;
 
     /**
      * @param list<int> $bikeIds in the order in which they are shown
      * @param list<int> $chainIds likewise
      * @param list<Fitting> $fittingEntries
-     * @param list<Ride> $rides
-     * @param list<Strip|Dip|TopUp|Noise|Reading|Retirement> $events
+     * @param list<Ride> $logged
+     * @param list<Opening|Strip|Dip|TopUp|Noise|Reading|Retirement> $events
+     * @param list<Part> $parts
      */
     public function __construct(
         public readonly array $bikeIds,
         public readonly array $chainIds,
         public readonly Settings $settings,
         private readonly array $fittingEntries,
-        array $rides,
+        private readonly array $logged,
         private readonly array $events,
+        public readonly ?FillIn $fillIn = null,
+        public readonly array $parts = [],
     ) {
-        $this->fittings = new Fittings($fittingEntries);
-        $this->rides = self::sorted($rides);
+        $this->fittings = $this->fittingsOf(Slot::Chain);
+        $this->rides = self::sorted([...$logged, ...($fillIn?->rides($logged) ?? [])]);
+        $open = [];
         foreach ($this->rides as $ride) {
-            $this->ridesByBike[$ride->bikeId][] = $ride;
+            if ($ride->bikeId === null) {
+                $open[] = $ride;
+            } else {
+                $this->ridesByBike[$ride->bikeId][] = $ride;
+            }
         }
+        $this->ridesWithoutBike = $open;
+    }
+
+    /** What was in one slot of which bike, and when; `chainId` is then the part's. */
+    public function fittingsOf(Slot $slot): Fittings
+    {
+        return new Fittings(array_values(array_filter($this->fittingEntries, fn(Fitting $fitting) => $fitting->slot === $slot)));
+    }
+
+    /** How an estimate would be spread, as the logbook stands. */
+    public function reckon(Estimate $estimate): EstimateShare
+    {
+        $fillIn = $this->fillIn ?? throw new LogicException('A logbook without days to fill in.');
+
+        return $fillIn->reckon($estimate, $this->logged);
+    }
+
+    public function part(int $partId, int $nowS): PartState
+    {
+        foreach ($this->parts as $part) {
+            if ($part->id === $partId) {
+                return PartState::derive($part, $this, $this->history($partId), $nowS);
+            }
+        }
+        throw new LogicException("There is no part {$partId}.");
     }
 
     /** The same logbook with one more ride, as if it had been logged. */
     public function withRide(Ride $ride): self
     {
-        return new self($this->bikeIds, $this->chainIds, $this->settings, $this->fittingEntries, [...$this->rides, $ride], $this->events);
+        return new self($this->bikeIds, $this->chainIds, $this->settings, $this->fittingEntries, [...$this->logged, $ride], $this->events, $this->fillIn, $this->parts);
     }
 
     public function chain(int $chainId, int $nowS): ChainState
@@ -63,7 +101,7 @@ final class Book
 
     public function chainOfRide(Ride $ride): ?int
     {
-        return $this->fittings->chainOn($ride->bikeId, $ride->moment->unixS);
+        return $ride->bikeId === null ? null : $this->fittings->chainOn($ride->bikeId, $ride->moment->unixS);
     }
 
     /** @return list<Ride> of one bike, in order */
@@ -138,9 +176,11 @@ final class Book
             }
         }
         foreach (self::sorted($this->events) as $event) {
-            $chainId = $event instanceof Noise
-                ? $this->fittings->chainOn($event->bikeId, $event->moment->unixS)
-                : $event->chainId;
+            $chainId = match (true) {
+                $event instanceof Noise => $this->fittings->chainOn($event->bikeId, $event->moment->unixS),
+                $event instanceof Opening => $event->componentId,
+                default => $event->chainId,
+            };
             if ($chainId !== null) {
                 $events[$chainId][] = $event;
             }

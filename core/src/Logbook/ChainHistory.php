@@ -9,7 +9,7 @@ final readonly class ChainHistory
 {
     /**
      * @param list<Ride> $rides
-     * @param list<Strip|Dip|TopUp|Noise|Reading|Retirement> $events
+     * @param list<Opening|Strip|Dip|TopUp|Noise|Reading|Retirement> $events
      */
     public function __construct(public int $chainId, public array $rides, public array $events) {}
 
@@ -58,16 +58,34 @@ final readonly class ChainHistory
         return array_values(array_filter($this->events, fn(Entry $e) => $e instanceof TopUp && Entry::compare($e, $entry) > 0));
     }
 
-    public function kmBefore(Entry $entry): float
+    /** All its km: those it came with and those ridden since. */
+    public function km(): Distance
     {
-        $km = 0.0;
-        foreach ($this->rides as $ride) {
-            if (Entry::compare($ride, $entry) > 0) {
-                break;
-            }
-            $km += $ride->km;
+        $opening = $this->last(Opening::class);
+        if ($opening === null) {
+            return new Distance($this->sum($this->rides));
         }
 
-        return $km;
+        return $opening->km === null
+            ? new Distance($this->sum($this->rides), false)
+            : new Distance($opening->km + $this->sum($this->ridesAfter($opening)));
+    }
+
+    /** Its km at an entry; not whole where nobody knows what it had run by then. */
+    public function kmBefore(Entry $entry): Distance
+    {
+        $opening = $this->last(Opening::class);
+        if ($opening !== null && Entry::compare($entry, $opening) < 0) {
+            return new Distance(0.0, false);
+        }
+        $rides = array_values(array_filter($this->rides, fn(Ride $ride) => Entry::compare($ride, $entry) < 0));
+
+        return (new self($this->chainId, $rides, $opening === null ? [] : [$opening]))->km();
+    }
+
+    /** @param list<Ride> $rides */
+    private function sum(array $rides): float
+    {
+        return array_sum(array_map(fn(Ride $ride) => $ride->km, $rides));
     }
 }

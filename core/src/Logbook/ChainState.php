@@ -29,20 +29,23 @@ final readonly class ChainState
     /** Common practice: drip wax dries overnight. */
     public const DRIP_DRY_HOURS = 10;
 
-    /** @param list<Ride> $cycleRides the rides since the last dip */
+    /** @param list<Ride> $cycleRides the rides since the last dip; the first may be what the chain came with */
     private function __construct(
         public int $chainId,
         public int $nowS,
         public ChainStatus $status,
         public Terms $terms,
-        public float $km,
+        public Distance $km,
         public float $hours,
         /** Whether every ride has its hours; if not, hours are a least value. */
         public bool $hoursComplete,
         /** The wax cycle since the last dip; null if there is no wax to speak of. */
         public ?WaxLifeResult $life,
+        /** Whether the whole cycle is known; if not, what `life` leaves is the most there can be. */
+        public bool $waxKnown,
         public ?WaxLifeInput $cycle,
         public array $cycleRides,
+        public ?Opening $opening,
         public ?Dip $dip,
         public ?BareClockResult $bare,
         public ?int $bareSinceS,
@@ -53,7 +56,7 @@ final readonly class ChainState
         public ?WearReadingResult $wear,
         public ?Reading $reading,
         /** km on the chain at its last reading. */
-        public ?float $readingKm,
+        public ?Distance $readingKm,
         public bool $pastLimit,
         public int $dips,
         public int $topUps,
@@ -70,33 +73,39 @@ final readonly class ChainState
         $bare = $dip === null && $strip !== null
             ? (new BareClock)(new BareClockInput($strip->moment->unixS, $nowS))
             : null;
-        $topUps = $dip === null ? [] : $history->topUpsAfter($dip);
-        $cycleRides = $dip === null ? [] : $history->ridesAfter($dip);
-        $cycle = $dip === null ? null : self::cycle($cycleRides, $topUps, $terms, $settings);
+        $opening = $history->last(Opening::class);
+        $waxed = self::waxed($dip, $opening, $strip);
+        $waxKnown = ! $waxed instanceof Opening || $waxed->wax === WaxThen::Known;
+        $bare = $waxed === null ? $bare : null;
+        $topUps = $waxed === null ? [] : $history->topUpsAfter($waxed);
+        $cycleRides = $waxed === null ? [] : self::cycleRides($history, $waxed);
+        $cycle = $waxed === null ? null : self::cycle($cycleRides, $topUps, $terms, $settings);
         $life = $cycle === null ? null : (new WaxLife)($cycle);
-        $lastCare = $topUps === [] ? $dip : $topUps[count($topUps) - 1];
+        $lastCare = $topUps === [] ? $waxed : $topUps[count($topUps) - 1];
         $noise = $history->last(Noise::class);
         if ($life !== null && $noise !== null && Entry::compare($noise, $lastCare) > 0) {
             $life = $life->silencedByNoise();
         }
         $reading = $history->last(Reading::class);
         $wear = $reading === null ? null : (new WearReading)($reading->input());
-        [$km, $hours, $hoursComplete] = self::distance($history->rides);
+        [$hours, $hoursComplete] = self::hours($history->rides);
 
         return new self(
             chainId: $history->chainId,
             nowS: $nowS,
-            status: self::status($history, $life, $bare, $cycleRides),
+            status: self::status($history, $life, $bare, $cycleRides, $waxKnown),
             terms: $terms,
-            km: $km,
+            km: $history->km(),
             hours: $hours,
-            hoursComplete: $hoursComplete,
+            hoursComplete: $hoursComplete && $opening === null,
             life: $life,
+            waxKnown: $waxKnown,
             cycle: $cycle,
             cycleRides: $cycleRides,
+            opening: $opening,
             dip: $dip,
             bare: $bare,
-            bareSinceS: $bare === null ? null : $strip->moment->unixS,
+            bareSinceS: $bare === null ? null : $strip?->moment->unixS,
             wetRide: $lastCare === null ? null : self::lastSoaking($history->ridesAfter($lastCare)),
             readyAtS: self::readyAt($dip, $lastCare, $nowS),
             wear: $wear,
@@ -108,15 +117,16 @@ final readonly class ChainState
         );
     }
 
+    /** km of wax that can be counted on: none where its start is unknown. */
     public function leftKm(): float
     {
-        return $this->life->leftKm ?? 0.0;
+        return $this->waxKnown ? $this->life->leftKm ?? 0.0 : 0.0;
     }
 
-    /** How much of the chain the coat covers: 0 bare or spent, 1 fresh. */
+    /** How much of the chain the coat covers: 0 bare, spent or unknown, 1 fresh. */
     public function coat(): float
     {
-        return $this->life->leftFraction ?? 0.0;
+        return $this->waxKnown ? $this->life->leftFraction ?? 0.0 : 0.0;
     }
 
     /** The dirtiest condition since the dip, null if it was not ridden. */
@@ -129,9 +139,9 @@ final readonly class ChainState
     }
 
     /** km as ridden since the dip. */
-    public function cycleKm(): float
+    public function cycleKm(): Distance
     {
-        return array_sum(array_map(fn(Ride $ride) => $ride->km, $this->cycleRides));
+        return new Distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $this->cycleRides)), $this->waxKnown);
     }
 
     /** Whether the pot is the next place for it; one past its limit is not worth the wax. */
@@ -148,7 +158,7 @@ final readonly class ChainState
     /** Whether it can go on a bike and be ridden with wax on it. */
     public function rideable(): bool
     {
-        return ! $this->retired() && $this->life !== null && ! $this->life->due() && ! $this->pastLimit;
+        return ! $this->retired() && $this->life !== null && $this->waxKnown && ! $this->life->due() && ! $this->pastLimit;
     }
 
     /**
@@ -174,7 +184,7 @@ final readonly class ChainState
     }
 
     /** @param list<Ride> $cycleRides */
-    private static function status(ChainHistory $history, ?WaxLifeResult $life, ?BareClockResult $bare, array $cycleRides): ChainStatus
+    private static function status(ChainHistory $history, ?WaxLifeResult $life, ?BareClockResult $bare, array $cycleRides, bool $waxKnown): ChainStatus
     {
         return match (true) {
             $history->last(Retirement::class) !== null => ChainStatus::Retired,
@@ -184,26 +194,42 @@ final readonly class ChainState
             $life->because === DueBecause::Distance => ChainStatus::Spent,
             $life->because === DueBecause::Hours => ChainStatus::Overtime,
             $life->because === DueBecause::Wet => ChainStatus::Wet,
+            ! $waxKnown => ChainStatus::Unsure,
             $cycleRides === [] => ChainStatus::Waxed,
             default => ChainStatus::Ridden,
         };
     }
 
+    /** What its wax cycle starts with: the last dip, or the wax that it came with. Bare steel has none. */
+    private static function waxed(?Dip $dip, ?Opening $opening, ?Strip $strip): Dip|Opening|null
+    {
+        $start = $opening !== null && ($dip === null || Entry::compare($dip, $opening) < 0) ? ($opening->waxed() ? $opening : null) : $dip;
+
+        return $start !== null && $strip !== null && Entry::compare($strip, $start) > 0 ? null : $start;
+    }
+
+    /** @return list<Ride> */
+    private static function cycleRides(ChainHistory $history, Dip|Opening $waxed): array
+    {
+        $before = $waxed instanceof Opening ? $waxed->rideBefore() : null;
+
+        return [...($before === null ? [] : [$before]), ...$history->ridesAfter($waxed)];
+    }
+
     /**
      * @param list<Ride> $rides
      *
-     * @return array{float, float, bool}
+     * @return array{float, bool}
      */
-    private static function distance(array $rides): array
+    private static function hours(array $rides): array
     {
-        [$km, $hours, $complete] = [0.0, 0.0, true];
+        [$hours, $complete] = [0.0, true];
         foreach ($rides as $ride) {
-            $km += $ride->km;
             $hours += $ride->hours ?? 0.0;
             $complete = $complete && $ride->hours !== null;
         }
 
-        return [$km, $hours, $complete];
+        return [$hours, $complete];
     }
 
     /** @param list<Ride> $rides */
@@ -218,7 +244,7 @@ final readonly class ChainState
         return null;
     }
 
-    private static function readyAt(?Dip $dip, Dip|TopUp|null $lastCare, int $nowS): ?int
+    private static function readyAt(?Dip $dip, Dip|Opening|TopUp|null $lastCare, int $nowS): ?int
     {
         $readyAtS = max(
             $dip === null ? 0 : $dip->moment->unixS + 60 * self::SET_MINUTES,

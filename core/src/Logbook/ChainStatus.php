@@ -20,6 +20,8 @@ enum ChainStatus: string
     case Overtime = 'overtime';
     /** Ridden in the wet and not seen to since. */
     case Wet = 'wet';
+    /** It came waxed and nobody knows how far it went since. */
+    case Unsure = 'unsure';
     /** Some wax is left. */
     case Ridden = 'ridden';
     /** Fresh from the pot. */

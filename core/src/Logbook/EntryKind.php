@@ -7,6 +7,8 @@ namespace Dripel\Core\Logbook;
 /** The kinds of entries about chains, in the order in which they count when they happen at one instant. */
 enum EntryKind: string
 {
+    /** What a part brought with it; everything else of that instant comes on top. */
+    case Opening = 'opening';
     case Strip = 'strip';
     case Dip = 'dip';
     case Fitting = 'fitting';
@@ -19,6 +21,7 @@ enum EntryKind: string
     public function rank(): int
     {
         return match ($this) {
+            self::Opening => -1,
             self::Strip => 0,
             self::Dip => 1,
             self::Fitting => 2,

@@ -20,6 +20,12 @@ enum SettingKey: string
     case ChainPitches = 'chain.pitches';
     /** The bike whose rail a chain hangs on. */
     case ChainHome = 'chain.home';
+    /** What a cassette, chainring or quick link is called. */
+    case PartName = 'part.name';
+    /** The chain that a quick link closes. */
+    case LinkChain = 'link.chain';
+    /** How many closings the maker of a quick link allows; null: unknown. */
+    case LinkClosings = 'link.closings';
     case FactorIndoor = 'factor.indoor';
     case FactorDry = 'factor.dry';
     case FactorDusty = 'factor.dusty';

@@ -25,10 +25,10 @@ final readonly class GoodUntil
         public int $daysAhead,
     ) {}
 
-    /** @return self|null null without wax, without recent rides, or beyond the horizon */
+    /** @return self|null null without wax or knowledge of it, without recent rides, or beyond the horizon */
     public static function of(ChainState $chain, RidingHabit $habit, DateTimeZone $zone): ?self
     {
-        if ($chain->life === null || $habit->weeklyKm <= 0.0) {
+        if ($chain->life === null || ! $chain->waxKnown || $habit->weeklyKm <= 0.0) {
             return null;
         }
         $leftKm = self::rideableKm($chain, $habit);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Ride;
 
 /** One line of Next: what, for which bike and chains, until when, and the action that settles it. Codes, no sentences. */
 final readonly class NextItem
@@ -24,8 +25,7 @@ final readonly class NextItem
         public ?Verb $verb,
         public ?ChainState $swapTo = null,
         public ?GoodUntil $goodUntil = null,
-        /** For rides without a chain: how many, and the first one's instant. */
-        public int $rides = 0,
-        public ?int $rideS = null,
+        /** @var list<Ride> the rides that wait for something */
+        public array $rides = [],
     ) {}
 }

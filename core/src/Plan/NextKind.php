@@ -13,6 +13,8 @@ enum NextKind: string
     case Wet = 'wet';
     /** A fitted chain has no wax left. */
     case Overdue = 'overdue';
+    /** A fitted chain came waxed and nobody knows how far it has gone since. */
+    case Unsure = 'unsure';
     /** The usual ride of a day is longer than the wax on the bike. */
     case Outrun = 'outrun';
     /** A bike will soon need a waxed chain and none hangs ready. */
@@ -23,6 +25,10 @@ enum NextKind: string
     case Worn = 'worn';
     /** A ride has no chain to go to. */
     case NoChain = 'no_chain';
+    /** A ride has no bike. */
+    case NoBike = 'no_bike';
+    /** The weekly commute filled itself in and waits to be confirmed. */
+    case Commute = 'commute';
 
     public function rank(): int
     {

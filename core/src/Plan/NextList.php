@@ -8,6 +8,7 @@ use DateTimeZone;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
+use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Strip\BareState;
 
 /** What to do next, in order of its day: derived from the rails, never entered. */
@@ -26,7 +27,7 @@ final readonly class NextList
     public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone): array
     {
         $today = LocalDay::of($nowS, $zone);
-        $items = [...self::spentWaiting($rails), ...self::ridesWithoutChain($book, $today)];
+        $items = [...self::spentWaiting($rails), ...self::openRides($book, $today), ...self::commutes($book, $today)];
         foreach ($rails as $rail) {
             array_push(
                 $items,
@@ -84,6 +85,9 @@ final readonly class NextList
         if ($chain->life !== null && $chain->life->due()) {
             return [new NextItem(NextKind::Overdue, $rail->bikeId, [$chain], $today->date, null, true, $verb, $best)];
         }
+        if ($chain->status === ChainStatus::Unsure) {
+            return [new NextItem(NextKind::Unsure, $rail->bikeId, [$chain], $today->date, null, false, $verb, $best)];
+        }
         if ($rail->goodUntil !== null && $rail->goodUntil->daysAhead <= self::OUTRUN_DAYS && $best !== null) {
             return [new NextItem(NextKind::Outrun, $rail->bikeId, [$chain], $rail->goodUntil->date, null, false, Verb::Swap, $best, $rail->goodUntil)];
         }
@@ -131,16 +135,33 @@ final readonly class NextList
         return [new NextItem(NextKind::SpentWaiting, null, $chains, $dates === [] ? null : min($dates), null, false, Verb::Dip)];
     }
 
-    /** @return list<NextItem> */
-    private static function ridesWithoutChain(Book $book, LocalDay $today): array
+    /** @return list<NextItem> rides that have no chain or no bike to go to */
+    private static function openRides(Book $book, LocalDay $today): array
     {
+        $items = array_map(
+            fn(Ride $ride) => new NextItem(NextKind::NoBike, null, [], $today->date, null, false, Verb::ChooseBike, rides: [$ride]),
+            $book->ridesWithoutBike,
+        );
         $byBike = [];
         foreach ($book->ridesWithoutChain() as $ride) {
-            $byBike[$ride->bikeId][] = $ride;
+            $byBike[(int) $ride->bikeId][] = $ride;
         }
-        $items = [];
         foreach ($byBike as $bikeId => $rides) {
-            $items[] = new NextItem(NextKind::NoChain, $bikeId, [], $today->date, null, false, Verb::Fit, rides: count($rides), rideS: $rides[0]->moment->unixS);
+            $items[] = new NextItem(NextKind::NoChain, $bikeId, [], $today->date, null, false, Verb::Fit, rides: $rides);
+        }
+
+        return $items;
+    }
+
+    /** @return list<NextItem> one line for each bike whose commute filled itself in */
+    private static function commutes(Book $book, LocalDay $today): array
+    {
+        $items = [];
+        foreach ($book->bikeIds as $bikeId) {
+            $rides = array_values(array_filter($book->ridesOf($bikeId), fn(Ride $ride) => $ride->guess?->commuteId !== null));
+            if ($rides !== []) {
+                $items[] = new NextItem(NextKind::Commute, $bikeId, [], $today->date, null, false, Verb::Confirm, rides: $rides);
+            }
         }
 
         return $items;

@@ -46,7 +46,7 @@ final readonly class Rail
     public function bestHanging(): ?ChainState
     {
         $ready = array_filter($this->hanging, fn(ChainState $chain) => $chain->rideable() && $chain->readyAtS === null);
-        usort($ready, fn(ChainState $a, ChainState $b) => $b->leftKm() <=> $a->leftKm() ?: $a->km <=> $b->km);
+        usort($ready, fn(ChainState $a, ChainState $b) => $b->leftKm() <=> $a->leftKm() ?: $a->km->km <=> $b->km->km);
 
         return $ready[0] ?? null;
     }

@@ -11,4 +11,6 @@ enum Verb: string
     case Swap = 'swap';
     case Retire = 'retire';
     case Fit = 'fit';
+    case ChooseBike = 'choose_bike';
+    case Confirm = 'confirm';
 }

@@ -80,9 +80,9 @@ it(
             ->toBe([null, 1, 2, null])
             ->and(array_map(fn(Ride $r) => $r->id, $book->ridesWithoutChain()))
             ->toBe([1, 4])
-            ->and($book->chain(1, 30 * HOUR)->km)
+            ->and($book->chain(1, 30 * HOUR)->km->km)
             ->toBe(10.0)
-            ->and($book->chain(2, 30 * HOUR)->km)
+            ->and($book->chain(2, 30 * HOUR)->km->km)
             ->toBe(20.0);
     },
 );
@@ -301,13 +301,13 @@ it('says how worn, since which distance, and whether past the limit', function (
     );
     expect($book->chain(1, 8 * HOUR)->pastLimit)
         ->toBeFalse()
-        ->and($book->chain(1, 8 * HOUR)->readingKm)
+        ->and($book->chain(1, 8 * HOUR)->readingKm?->km)
         ->toBe(20.0)
         ->and($book->chain(1, 30 * HOUR)->pastLimit)
         ->toBeTrue()
-        ->and($book->chain(1, 30 * HOUR)->readingKm)
+        ->and($book->chain(1, 30 * HOUR)->readingKm?->km)
         ->toBe(50.0)
-        ->and($book->chain(1, 30 * HOUR)->km)
+        ->and($book->chain(1, 30 * HOUR)->km->km)
         ->toBe(90.0)
         ->and($book->chain(1, 60 * HOUR)->pastLimit)
         ->toBeFalse('the school of that day counts');

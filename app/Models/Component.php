@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/**
+ * A chain, cassette, chainring or quick link. What a person may change about it is a setting.
+ *
+ * @property string $kind
+ */
+class Component extends LogbookRow
+{
+    protected $table = 'components';
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Explain;
+
+/** One figure of a chain before and after something is put right. Units: km, percent; null where there is none. */
+final readonly class Change
+{
+    public function __construct(public string $figure, public float|string|null $before, public float|string|null $after) {}
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Explain;
+
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
+
+/** What becomes different when the logbook is put right: every figure that changes, of every chain concerned. */
+final readonly class Changes
+{
+    /** Distances that differ by less than this are the same, in km. */
+    private const SAME_KM = 1e-6;
+
+    /** @return array<int, non-empty-list<Change>> by chain, in the workshop's order; chains with no change are left out */
+    public static function between(Book $before, Book $after, int $nowS): array
+    {
+        $changes = [];
+        foreach (array_unique([...$before->chainIds, ...$after->chainIds]) as $chainId) {
+            $of = self::ofChain(
+                self::figures($before, $before->chain($chainId, $nowS)),
+                self::figures($after, $after->chain($chainId, $nowS)),
+            );
+            $of === [] || $changes[$chainId] = $of;
+        }
+
+        return $changes;
+    }
+
+    /**
+     * @param array<string, float|string|null> $before
+     * @param array<string, float|string|null> $after
+     *
+     * @return list<Change>
+     */
+    private static function ofChain(array $before, array $after): array
+    {
+        $changes = [];
+        foreach ($before as $figure => $was) {
+            $is = $after[$figure];
+            $same = is_float($was) && is_float($is) ? abs($was - $is) < self::SAME_KM : $was === $is;
+            $same || $changes[] = new Change($figure, $was, $is);
+        }
+
+        return $changes;
+    }
+
+    /** @return array<string, float|string|null> */
+    private static function figures(Book $book, ChainState $chain): array
+    {
+        $bikeId = $book->fittings->bikeOf($chain->chainId, $chain->nowS);
+
+        return [
+            'place' => $bikeId === null ? null : (string) $bikeId,
+            'status' => $chain->status->value,
+            'left' => $chain->life === null || ! $chain->waxKnown ? null : $chain->leftKm(),
+            'since' => $chain->life === null ? null : $chain->cycleKm()->km,
+            'km' => $chain->km->km,
+            'wear' => $chain->wear?->atLeastPct(),
+            'measured_at' => $chain->readingKm?->whole === true ? $chain->readingKm->km : null,
+            'limit' => $chain->terms->limitPct,
+        ];
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+/** A cassette, a chainring or a quick link. A quick link goes with a chain, the others sit on bikes. */
+final readonly class Part
+{
+    public function __construct(
+        public int $id,
+        public PartKind $kind,
+        /** Of a quick link: the chain it closes. */
+        public ?int $chainId = null,
+        /** Of a quick link: how many closings its maker allows, null if unknown. */
+        public ?int $closingsAllowed = null,
+    ) {}
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+/** What follows from the logbook for a cassette, a chainring or a quick link at one instant. */
+final readonly class PartState
+{
+    private function __construct(
+        public Part $part,
+        public ?Opening $opening,
+        /** The bike it is on; null for a quick link and for what lies in a drawer. */
+        public ?int $bikeId,
+        public Distance $km,
+        /** Times it was closed; null for what has no closings. */
+        public ?int $closings,
+        /** Whether all closings are known; if not, `closings` is a least value. */
+        public bool $closingsKnown,
+    ) {}
+
+    public static function derive(Part $part, Book $book, ChainHistory $history, int $nowS): self
+    {
+        $opening = $history->until($nowS)->last(Opening::class);
+        $slot = $part->kind->slot();
+
+        return $slot === null
+            ? self::quickLink($part, $book, $opening, $nowS)
+            : new self($part, $opening, $book->fittingsOf($slot)->bikeOf($part->id, $nowS), self::onBikes($part->id, $slot, $book, $opening, $nowS), null, true);
+    }
+
+    private static function onBikes(int $partId, Slot $slot, Book $book, ?Opening $opening, int $nowS): Distance
+    {
+        $km = $opening->km ?? 0.0;
+        foreach ($book->fittingsOf($slot)->spansOf($partId) as $span) {
+            foreach ($book->ridesOf($span->bikeId) as $ride) {
+                if ($span->holdsAt($ride->moment->unixS) && $ride->moment->unixS <= $nowS && ($opening === null || Entry::compare($ride, $opening) > 0)) {
+                    $km += $ride->km;
+                }
+            }
+        }
+
+        return new Distance($km, $opening === null || $opening->km !== null);
+    }
+
+    /** Each time its chain goes on a bike it is closed once; the closings it came with include the one it came in. */
+    private static function quickLink(Part $part, Book $book, ?Opening $opening, int $nowS): self
+    {
+        $sinceS = $opening === null ? PHP_INT_MIN : $opening->moment->unixS;
+        $closed = array_filter($book->fittings->spansOf((int) $part->chainId), fn(Span $span) => $span->fromS > $sinceS && $span->fromS <= $nowS);
+        $chain = $book->history((int) $part->chainId)->until($nowS)->km();
+
+        return new self($part, $opening, null, $chain, ($opening->closings ?? 0) + count($closed), $opening === null || $opening->closings !== null);
+    }
+
+    /** Whether it was closed as often as its maker allows. */
+    public function usedUp(): bool
+    {
+        return $this->part->closingsAllowed !== null && $this->closings >= $this->part->closingsAllowed;
+    }
+}
