@@ -2,8 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Arriving\ArriveController;
+use App\Http\Controllers\Arriving\OpeningController;
+use App\Http\Controllers\Arriving\PartsTableController;
 use App\Http\Controllers\Bikes\BikeController;
+use App\Http\Controllers\CatchUp\CommuteController;
+use App\Http\Controllers\CatchUp\EstimateController;
 use App\Http\Controllers\Chains\ChainController;
+use App\Http\Controllers\Chains\CorrectionController;
 use App\Http\Controllers\Chains\FittingController;
 use App\Http\Controllers\Chains\NoiseController;
 use App\Http\Controllers\Chains\ReadingController;
@@ -48,16 +54,33 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware(OnlyWriters::class)->group(function (): void {
         Route::post('/rides', [RideController::class, 'store']);
         Route::put('/rides/{ride}', [RideController::class, 'update'])->whereNumber('ride');
+        Route::post('/rides/move', [RideController::class, 'move']);
+        Route::post('/rides/{ride}/split', [RideController::class, 'split'])->whereNumber('ride');
         Route::post('/tracks', [TrackController::class, 'store']);
         Route::get('/tracks/{track}', [TrackController::class, 'show'])->name('track')->whereUuid('track');
         Route::post('/tracks/{track}/keep', [TrackController::class, 'keep'])->whereUuid('track');
         Route::delete('/tracks/{track}', [TrackController::class, 'destroy'])->whereUuid('track');
+
+        Route::get('/arrive', [ArriveController::class, 'create'])->name('arrive');
+        Route::post('/arrive', [ArriveController::class, 'store']);
+        Route::get('/arrive/table', [PartsTableController::class, 'create'])->name('arrive.table');
+        Route::post('/arrive/table', [PartsTableController::class, 'preview']);
+        Route::post('/arrive/table/keep', [PartsTableController::class, 'store']);
+        Route::get('/arrive/template.csv', [PartsTableController::class, 'template']);
+        Route::put('/openings/{opening}', [OpeningController::class, 'update'])->whereNumber('opening');
+
+        Route::post('/commutes', [CommuteController::class, 'store']);
+        Route::put('/commutes/{commute}', [CommuteController::class, 'update'])->whereNumber('commute');
 
         Route::get('/bikes/new', [BikeController::class, 'create'])->name('bikes.new');
         Route::post('/bikes', [BikeController::class, 'store']);
         Route::get('/bikes/{bike}', [BikeController::class, 'edit'])->name('bike')->whereNumber('bike');
         Route::put('/bikes/{bike}', [BikeController::class, 'update'])->whereNumber('bike');
         Route::post('/bikes/{bike}/fittings', [FittingController::class, 'store'])->whereNumber('bike');
+        Route::post('/bikes/{bike}/corrections', [CorrectionController::class, 'store'])->whereNumber('bike');
+        Route::post('/bikes/{bike}/estimates', [EstimateController::class, 'store'])->whereNumber('bike');
+        Route::post('/bikes/{bike}/estimates/reckon', [EstimateController::class, 'reckon'])->whereNumber('bike');
+        Route::post('/bikes/{bike}/commute-days', [CommuteController::class, 'days'])->whereNumber('bike');
         Route::post('/bikes/{bike}/noises', [NoiseController::class, 'store'])->whereNumber('bike');
 
         Route::get('/chains/new', [ChainController::class, 'create'])->name('chains.new');

@@ -6,12 +6,12 @@ namespace App\Demo;
 
 use App\Actions\Bikes\AddBike;
 use App\Actions\Chains\AddChain;
-use App\Actions\Chains\FitChain;
 use App\Actions\Chains\RecordReading;
 use App\Actions\Chains\ReportNoise;
 use App\Actions\Chains\RetireChain;
 use App\Actions\Chains\StripChain;
 use App\Actions\Chains\TopUpChain;
+use App\Actions\Fittings\FitChain;
 use App\Actions\Pot\DipChains;
 use App\Actions\Rides\LogRide;
 use App\Actions\Rides\RideFacts;

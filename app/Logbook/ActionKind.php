@@ -7,6 +7,15 @@ namespace App\Logbook;
 /** What a person can do to the logbook. */
 enum ActionKind: string
 {
+    case Arrive = 'arrive';
+    case CorrectOpening = 'correct_opening';
+    case EstimateDistance = 'estimate_distance';
+    case SetCommute = 'set_commute';
+    case ConfirmCommute = 'confirm_commute';
+    case NotRidden = 'not_ridden';
+    case MoveRides = 'move_rides';
+    case SplitRide = 'split_ride';
+    case CorrectFitting = 'correct_fitting';
     case AddBike = 'add_bike';
     case ChangeBike = 'change_bike';
     case AddChain = 'add_chain';

@@ -9,6 +9,7 @@ use App\Models\Action;
 use App\Models\Bike;
 use App\Models\Chain;
 use App\Models\Entry;
+use App\Models\Ride;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 
 /** Finds what an address or a form names, in the current workshop only; anything else is not found (404). */
@@ -35,6 +36,11 @@ final readonly class Find
     public function chainIfNamed(mixed $id): ?Chain
     {
         return $id === null || $id === '' ? null : $this->chain($id);
+    }
+
+    public function ride(mixed $id): Ride
+    {
+        return Ride::query()->in($this->current->workshop())->whereKey($id)->firstOrFail();
     }
 
     /** An event of the logbook, earlier versions included. */

@@ -7,6 +7,7 @@ namespace App\Text;
 use App\Logbook\ActionKind;
 use App\Models\Action;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Wear\WearReadingResult;
 
 /** What somebody did, in one sentence. */
@@ -25,8 +26,9 @@ final readonly class HistoryWords
         $code = match (true) {
             $action->kind === ActionKind::FitChain && ($about['chain'] ?? null) === null => 'fit_none',
             $action->kind === ActionKind::FitChain && ($about['off'] ?? null) === null => 'fit_first',
+            $action->kind === ActionKind::CorrectFitting && ($about['off'] ?? null) === null => 'correct_fitting_bare',
             in_array($action->kind, [ActionKind::DeleteEntry, ActionKind::MoveEntry], true) => "{$action->kind->value}.{$about['type']}",
-            default => $action->kind->value,
+            default => $this->plainCode($action),
         };
 
         return $this->voice->say("history.{$code}", $this->parameters($about));
@@ -35,9 +37,16 @@ final readonly class HistoryWords
     /** The same in short, for the one who just did it. */
     public function done(Action $action): string
     {
-        $code = $action->kind === ActionKind::FitChain && ($action->about['chain'] ?? null) === null ? 'fit_none' : $action->kind->value;
+        $code = $action->kind === ActionKind::FitChain && ($action->about['chain'] ?? null) === null ? 'fit_none' : $this->plainCode($action);
 
         return $this->voice->say("done.{$code}", $this->parameters($action->about));
+    }
+
+    private function plainCode(Action $action): string
+    {
+        $firstReading = $action->kind === ActionKind::EstimateDistance && ($action->about['km'] ?? 0) <= 0;
+
+        return $firstReading ? 'estimate_noted' : $action->kind->value;
     }
 
     /**
@@ -54,7 +63,7 @@ final readonly class HistoryWords
             : '';
 
         return [
-            'bike' => $names->bike($about['bike'] ?? null),
+            'bike' => array_key_exists('bike', $about) && $about['bike'] === null ? $this->voice->say('history.unnamed_bike') : $names->bike($about['bike'] ?? null),
             'chain' => is_int($about['chain'] ?? null) ? $names->fullChain($about['chain']) : '',
             'letter' => is_int($about['chain'] ?? null) ? $names->chain($about['chain']) : '',
             'off' => is_int($about['off'] ?? null) ? $names->chain($about['off']) : '',
@@ -65,10 +74,53 @@ final readonly class HistoryWords
             'loud' => ($about['loud'] ?? false) === true ? $this->voice->say('history.loud') : '',
             'wear' => $this->wear($about),
             'at' => $at('at'),
-            'to' => $at('to'),
+            'to' => is_string($about['to'] ?? null) ? $this->day($about['to']) : $at('to'),
             'changed' => $this->changed($about['changed'] ?? []),
             'past' => ($about['past'] ?? false) === true ? $this->voice->say('history.past') : '',
+        ] + $this->arrivingAndCatchingUp($about);
+    }
+
+    /**
+     * @param array<string, mixed> $about
+     *
+     * @return array<string, string>
+     */
+    private function arrivingAndCatchingUp(array $about): array
+    {
+        $q = $this->voice->quantities;
+        $km = fn(string $key): string => is_numeric($about[$key] ?? null) ? $q->distance((float) $about[$key]) : '';
+        $count = fn(string $key): string => is_int($about[$key] ?? null) ? trans_choice("history.{$key}", $about[$key]) : '';
+        $fromBikes = array_map($this->voice->names->bike(...), $about['bikes'] ?? []);
+
+        return [
+            'what' => $this->arrived($about),
+            'part' => is_int($about['part'] ?? null) ? ($this->voice->settings->text(SettingKey::PartName, $about['part']) ?: $this->voice->say('ui.parts.quick_link')) : '',
+            'from' => is_string($about['from'] ?? null) ? $this->day($about['from']) : '',
+            'until' => is_string($about['until'] ?? null) ? $this->voice->say('history.until_date', ['date' => $this->day($about['until'])]) : '',
+            'each' => is_numeric($about['each'] ?? null) ? $q->distance((float) $about['each'], 1) : '',
+            'first' => $km('first'),
+            'odometer' => $km('odometer'),
+            'days' => $count('days'),
+            'rides' => $count('rides'),
+            'weekdays' => implode(', ', array_map($this->voice->weekday(...), $about['weekdays'] ?? [])),
+            'from_bikes' => $fromBikes === [] ? '' : $this->voice->say('history.from_bikes', ['bikes' => implode(', ', $fromBikes)]),
+            'exchange' => ($about['exchange'] ?? false) === true ? $this->voice->say('history.exchange') : '',
         ];
+    }
+
+    /** @param array<string, mixed> $about */
+    private function arrived(array $about): string
+    {
+        $names = $this->voice->names;
+        $chains = $names->chains($about['chains'] ?? []);
+        $parts = is_int($about['parts'] ?? null) && $about['parts'] > 0 ? trans_choice('history.parts', $about['parts']) : '';
+
+        return implode(', ', array_filter([$chains === '' ? implode(', ', array_map($names->bike(...), $about['bikes'] ?? [])) : $chains, $parts]));
+    }
+
+    private function day(string $date): string
+    {
+        return $this->voice->quantities->day(LocalDay::named($date, $this->voice->zone())->startS());
     }
 
     /** @param array<string, mixed> $about */

@@ -18,6 +18,11 @@ final readonly class Speaker
         return Voice::of($this->current->workshop(), $this->readBook, $this->clock->unixS());
     }
 
+    public function catchUp(): CatchUpWords
+    {
+        return new CatchUpWords($this->voice());
+    }
+
     public function history(): HistoryWords
     {
         $voice = $this->voice();

@@ -10,6 +10,7 @@ use DateTimeZone;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Plan\LocalDay;
+use IntlDateFormatter;
 
 /** How Dripel speaks in one workshop: its language, units, zone and names. */
 final readonly class Voice
@@ -42,6 +43,14 @@ final readonly class Voice
     public function say(string $code, array $parameters = []): string
     {
         return (string) __($code, $parameters);
+    }
+
+    /** @param int $weekday 1 Monday to 7 Sunday */
+    public function weekday(int $weekday, string $pattern = 'EEE'): string
+    {
+        // The epoch was a Thursday; noon in UTC is that day in every zone but the farthest.
+        return (new IntlDateFormatter($this->settings->text(SettingKey::Language, 0, 'en'), IntlDateFormatter::NONE, IntlDateFormatter::NONE, 'UTC', null, $pattern))
+            ->format(86400 * ($weekday + 3)) ?: '';
     }
 
     /** "today", "yesterday", "Sunday" within a week ahead, else "9 Dec". */

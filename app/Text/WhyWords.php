@@ -43,7 +43,7 @@ final readonly class WhyWords
                 'limit' => is_numeric($p['limit'] ?? null) ? $q->hours((float) $p['limit']) : '',
                 'pitches' => (string) ($p['pitches'] ?? ''),
                 'zero' => is_numeric($p['zero'] ?? null) ? $q->percent((float) $p['zero']) : '',
-                'weekday' => is_numeric($p['weekday'] ?? null) ? $q->date(4 * 86400 + 86400 * ((int) $p['weekday'] - 1) + 43200, 'EEEE') : '',
+                'weekday' => is_numeric($p['weekday'] ?? null) ? $this->voice->weekday((int) $p['weekday'], 'EEEE') : '',
                 'date' => is_string($p['date'] ?? null) ? $this->voice->dayWord($p['date']) : '',
             ]),
             'value' => $this->value($line->value, $line->unit, false),

@@ -4,6 +4,16 @@ declare(strict_types=1);
 
 /** What the bar at the foot says after an action, beside its Undo. */
 return [
+    'arrive' => 'Brought in :what.',
+    'correct_opening' => 'Corrected. Everything that follows is put right.',
+    'estimate_distance' => 'Estimated :km on :bike, :each a day.',
+    'estimate_noted' => 'Noted :odometer on :bike.',
+    'set_commute' => 'Set the commute on :bike.',
+    'confirm_commute' => 'Confirmed :days on :bike, :km.',
+    'not_ridden' => 'Not ridden: :days on :bike.',
+    'move_rides' => 'Moved :rides to :bike.',
+    'split_ride' => 'Split the ride after :first.',
+    'correct_fitting' => 'Put right: :letter was on :bike since :at.',
     'add_bike' => 'Added :bike.',
     'change_bike' => 'Changed :bike.',
     'add_chain' => 'Added :chain.',

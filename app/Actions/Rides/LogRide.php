@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Rides;
 
+use App\Exceptions\NotPossible;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -18,6 +19,7 @@ final readonly class LogRide
 {
     public function __construct(private Ledger $ledger) {}
 
+    /** Refused with NotPossible at `loud` if it got loud and nobody says which bike it was. */
     public function __invoke(ActionContext $by, RideFacts $facts, ?Track $track = null, bool $loud = false): Action
     {
         return $this->ledger->record($by, ActionKind::LogRide, function (Draft $draft) use ($facts, $track, $loud): array {
@@ -26,7 +28,10 @@ final readonly class LogRide
                 'track_from' => $track === null ? null : 0,
                 'track_to' => $track === null ? null : $track->points - 1,
             ]);
-            $loud && $draft->enter(Noise::class, $facts->at, ['bike_id' => $facts->bike->id]);
+            if ($loud) {
+                $bike = $facts->bike ?? throw new NotPossible('loud', 'bike_first');
+                $draft->enter(Noise::class, $facts->at, ['bike_id' => $bike->id]);
+            }
             $track?->delete();
 
             return ['ride' => $ride->id, 'loud' => $loud] + $facts->about();

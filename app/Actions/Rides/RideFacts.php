@@ -17,7 +17,8 @@ final readonly class RideFacts
 
     /** @throws NotPossible at `distance` unless above 0 and at most 2000 km */
     public function __construct(
-        public Bike $bike,
+        /** Null: nobody says yet which one it was. */
+        public ?Bike $bike,
         public Moment $at,
         public float $km,
         public ?float $hours,
@@ -32,7 +33,7 @@ final readonly class RideFacts
     public function columns(): array
     {
         return [
-            'bike_id' => $this->bike->id,
+            'bike_id' => $this->bike?->id,
             'at' => $this->at->unixS,
             'precision' => $this->at->precision,
             'km' => $this->km,
@@ -45,7 +46,7 @@ final readonly class RideFacts
     public function about(): array
     {
         return [
-            'bike' => $this->bike->id, 'km' => $this->km, 'condition' => $this->condition->value,
+            'bike' => $this->bike?->id, 'km' => $this->km, 'condition' => $this->condition->value,
             'at' => $this->at->unixS, 'day' => $this->at->precision->value,
         ];
     }

@@ -7,6 +7,7 @@ namespace App\Http\Props;
 use App\Http\Requests\Bikes\BikeRequest;
 use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Commute;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Wear\LimitSchool;
@@ -34,12 +35,34 @@ final readonly class BikeProps
                 'interval_hours' => $bikeId === null ? null : $settings->intervalHours($bikeId, $nowS),
                 'limit_school' => $school->value,
             ],
+            'parts' => $bikeId === null ? [] : (new PartProps($this->book, $this->voice))->onBike($bikeId),
+            'commutes' => $bikeId === null ? [] : array_map($this->commute(...), $this->book->fillIn?->commutesOf($bikeId) ?? []),
+            'forms' => (new FormProps($this->book, $this->voice))->all(),
             'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($this->voice->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
             'schools' => array_map(fn(LimitSchool $case) => [
                 'value' => $case->value,
                 'title' => $this->voice->say("schools.{$case->value}.name"),
                 'reason' => $this->voice->say("schools.{$case->value}.reason"),
             ], LimitSchool::cases()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function commute(Commute $commute): array
+    {
+        $q = $this->voice->quantities;
+        $minutes = (int) round(60 * ($commute->hours ?? 0.0));
+
+        return [
+            'id' => $commute->id,
+            'text' => $this->voice->say('ui.commute.line', [
+                'km' => $q->distance($commute->km, 1), 'days' => implode(', ', array_map(fn(int $day) => $this->voice->weekday($day), $commute->weekdays)), 'time' => $commute->time,
+            ]),
+            'values' => [
+                'weekdays' => $commute->weekdays, 'time' => $commute->time, 'distance' => (string) round($q->units->fromKm($commute->km), 2),
+                'hours' => $commute->hours === null ? '' : sprintf('%d:%02d', intdiv($minutes, 60), $minutes % 60),
+                'condition' => $commute->condition->value, 'from' => $commute->fromDate, 'until' => $commute->untilDate ?? '',
+            ],
         ];
     }
 }

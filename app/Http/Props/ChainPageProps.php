@@ -46,6 +46,8 @@ final readonly class ChainPageProps
                 ['name' => $this->voice->say('ui.chain.dips'), 'value' => (string) $chain->dips, 'why' => null],
                 ['name' => $this->voice->say('ui.chain.pitches'), 'value' => $settings->whole(SettingKey::ChainPitches, $chainId) === 0 ? '—' : (string) $settings->whole(SettingKey::ChainPitches, $chainId), 'why' => null],
             ],
+            'opening' => (new PartProps($this->book, $this->voice))->opening($chain->opening),
+            'link' => (new PartProps($this->book, $this->voice))->linkOf($chainId),
             'why' => array_map(fn(Why $figure) => $why->of($figure), (new ChainFigures($chain, $settings))->all($habit, $onBike === null ? null : $goodUntil)),
             'timeline' => (new TimelineProps($this->book, $this->voice))->of($chain, $whole ? PHP_INT_MAX : self::TIMELINE),
             'edit' => [

@@ -8,6 +8,7 @@ use App\Text\Voice;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Plan\LocalDay;
 
 /** What forms start from: now as a local day and time, the bikes with the chain on each, the conditions. */
@@ -25,13 +26,17 @@ final readonly class FormProps
             'time' => $q->date($this->voice->nowS, 'HH:mm'),
             // A ride is logged after it: it began an hour ago if nothing else is said, but still today.
             'rideTime' => $q->date(max($this->voice->nowS - 3600, LocalDay::of($this->voice->nowS, $this->voice->zone())->startS()), 'HH:mm'),
-            'bikes' => array_map(function (int $bikeId): array {
-                $chainId = $this->book->fittings->chainOn($bikeId, $this->voice->nowS);
+            'bikes' => array_map(function (int $bikeId) use ($q): array {
+                $span = $this->book->fittings->spanAt($bikeId, $this->voice->nowS);
+                $chainId = $span?->chainId;
 
                 return [
                     'id' => $bikeId,
                     'name' => $this->voice->names->bike($bikeId),
                     'chain' => $chainId === null ? null : $this->voice->names->chain($chainId),
+                    'chainId' => $chainId,
+                    'since' => $span === null ? null : ['date' => $q->date($span->fromS, 'yyyy-MM-dd'), 'time' => $q->time($span->fromS)],
+                    'chains' => $this->chainsOf($bikeId),
                 ];
             }, $this->book->bikeIds),
             'conditions' => array_map(fn(Condition $condition) => [
@@ -41,5 +46,14 @@ final readonly class FormProps
             ], Condition::cases()),
             'topUp' => (string) round($q->units->fromKm(WaxTopUp::KM)),
         ];
+    }
+
+    /** @return list<array{id: int, label: string}> the chains of a bike's rail that are in use */
+    private function chainsOf(int $bikeId): array
+    {
+        $ids = array_filter($this->book->chainIds, fn(int $id) => $this->book->settings->home($id, $this->voice->nowS) === $bikeId
+            && $this->book->history($id)->last(Retirement::class) === null);
+
+        return array_values(array_map(fn(int $id) => ['id' => $id, 'label' => $this->voice->names->chain($id)], $ids));
     }
 }

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Logbook\Concerns;
 use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Workshop;
 use App\Text\Speaker;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Ride;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder as QueryBuilder;
+use Illuminate\Support\Facades\DB;
 
 /** Who did what, in sentences, the newest first. */
 final readonly class HistoryProps
@@ -21,12 +26,12 @@ final readonly class HistoryProps
     /** @return array<string, mixed> */
     public function all(Workshop $workshop, ?int $bikeId, ?int $chainId, int $page): array
     {
-        $query = Action::query()->in($workshop)
-            ->when($bikeId !== null, fn(Builder $q) => $q->where('about->bike', $bikeId))
-            ->when($chainId !== null, fn(Builder $q) => $q->where(fn(Builder $any) => $any
-                ->where('about->chain', $chainId)->orWhere('about->off', $chainId)->orWhereJsonContains('about->chains', $chainId)));
-        $count = $query->count();
         $book = ($this->readBook)($workshop);
+        $query = Action::query()->in($workshop)
+            ->when($bikeId !== null, fn(Builder $q) => $q->where(fn(Builder $any) => $this->concerning($any, 'bikes', (int) $bikeId)))
+            ->when($chainId !== null, fn(Builder $q) => $q->where(fn(Builder $any) => $this->concerning($any, 'chains', (int) $chainId)
+                ->orWhereIn('id', $this->ridesOn($book, (int) $chainId))));
+        $count = $query->count();
         $names = $this->speaker->voice()->names;
 
         return [
@@ -38,6 +43,28 @@ final readonly class HistoryProps
             'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $names->bike($id)], $book->bikeIds),
             'chains' => array_map(fn(int $id) => ['value' => $id, 'title' => $names->fullChain($id)], $book->chainIds),
         ];
+    }
+
+    /**
+     * @param Builder<Action> $query
+     *
+     * @return Builder<Action>
+     */
+    private function concerning(Builder $query, string $kind, int $id): Builder
+    {
+        foreach (Concerns::keys($kind) as $key) {
+            $key === $kind ? $query->orWhereJsonContains("about->{$key}", $id) : $query->orWhere("about->{$key}", $id);
+        }
+
+        return $query;
+    }
+
+    /** The actions behind the rides that a chain counts: which chain a ride went to is derived, so it stands in no action. */
+    private function ridesOn(Book $book, int $chainId): QueryBuilder
+    {
+        $ids = array_values(array_filter(array_map(fn(Ride $ride) => $ride->id, $book->history($chainId)->rides), fn(int $id) => $id > 0));
+
+        return DB::table('rides')->select('action_id')->whereRaw('id in (select value from json_each(?))', [json_encode($ids)]);
     }
 
     /**

@@ -48,7 +48,9 @@ final readonly class RoadProps
             'date' => $q->date($ride->moment->unixS, 'yyyy-MM-dd'),
             'time' => $ride->moment->precision === Precision::Day ? null : $q->time($ride->moment->unixS),
             'bike' => $ride->bikeId,
-            'bikeName' => $this->voice->names->bike($ride->bikeId),
+            'bikeName' => $ride->bikeId === null ? $this->voice->say('ui.road.no_bike') : $this->voice->names->bike($ride->bikeId),
+            'estimated' => $ride->guess !== null,
+            'guess' => $ride->guess === null ? null : ['estimate' => $ride->guess->estimateId, 'commute' => $ride->guess->commuteId, 'date' => $ride->guess->date],
             'km' => $q->distance($ride->km, 1),
             'distance' => (string) round($km, 2),
             'hours' => $ride->hours === null ? null : $q->hours($ride->hours),
@@ -93,7 +95,8 @@ final readonly class RoadProps
                 'bars' => array_map(fn(Ride $ride) => [
                     'share' => $ride->km / $longest,
                     'soaked' => $ride->condition->soaks(),
-                    'text' => $this->voice->names->bike($ride->bikeId).', '.$q->distance($ride->km).', '.$this->voice->say("chain.condition.{$ride->condition->value}"),
+                    'estimated' => $ride->guess !== null,
+                    'text' => ($ride->guess === null ? '' : $this->voice->say('ui.road.estimated').': ').$this->voice->names->bike($ride->bikeId).', '.$q->distance($ride->km).', '.$this->voice->say("chain.condition.{$ride->condition->value}"),
                 ], $ofDay),
             ];
         }

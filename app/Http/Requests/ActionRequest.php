@@ -36,7 +36,7 @@ abstract class ActionRequest extends FormRequest
         $named = fn(string $field) => array_filter((array) $this->input($field), is_scalar(...));
         array_map($this->find()->bike(...), $named('bike_id'));
         array_map($this->find()->chain(...), [...$named('chain_id'), ...$named('chains')]);
-        foreach (['distance', 'interval', 'interval_hours', 'length_mm', 'value_pct', 'zero_pct'] as $field) {
+        foreach (['distance', 'odometer', 'km', 'since_wax', 'interval', 'interval_hours', 'length_mm', 'value_pct', 'zero_pct'] as $field) {
             if (is_string($this->input($field))) {
                 $this->merge([$field => str_replace(',', '.', trim($this->input($field)))]);
             }
@@ -68,6 +68,11 @@ abstract class ActionRequest extends FormRequest
         return $this->find()->bike($this->integer('bike_id'));
     }
 
+    public function bikeIfNamed(): ?Bike
+    {
+        return $this->find()->bikeIfNamed($this->input('bike_id'));
+    }
+
     public function chain(): ?Chain
     {
         return $this->find()->chainIfNamed($this->input('chain_id'));
@@ -76,6 +81,12 @@ abstract class ActionRequest extends FormRequest
     public function km(string $field = 'distance'): float
     {
         return Units::of($this->voice()->settings)->toKm($this->float($field));
+    }
+
+    /** What may be left out: null is unknown. */
+    public function kmIfNamed(string $field): ?float
+    {
+        return $this->filled($field) ? $this->km($field) : null;
     }
 
     public function moment(): Moment

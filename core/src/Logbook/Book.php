@@ -71,6 +71,11 @@ final class Book
         return $fillIn->reckon($estimate, $this->logged);
     }
 
+    public function lastOdometer(int $bikeId): ?Estimate
+    {
+        return $this->fillIn?->lastOdometer($bikeId);
+    }
+
     public function part(int $partId, int $nowS): PartState
     {
         foreach ($this->parts as $part) {

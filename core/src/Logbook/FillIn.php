@@ -76,6 +76,21 @@ final readonly class FillIn
         return $this->share($estimate, $known, $covered);
     }
 
+    /** The last reading of a bike's odometer. */
+    public function lastOdometer(int $bikeId): ?Estimate
+    {
+        $readings = array_filter($this->estimates, fn(Estimate $estimate) => $estimate->bikeId === $bikeId && $estimate->odometerKm !== null);
+        usort($readings, fn(Estimate $a, Estimate $b) => $a->moment->unixS <=> $b->moment->unixS ?: $a->moment->sequence <=> $b->moment->sequence);
+
+        return $readings === [] ? null : $readings[count($readings) - 1];
+    }
+
+    /** @return list<Commute> of one bike */
+    public function commutesOf(int $bikeId): array
+    {
+        return array_values(array_filter($this->commutes, fn(Commute $commute) => $commute->bikeId === $bikeId));
+    }
+
     /**
      * @param array<string, list<Ride|RestDay>> $known
      * @param array<string, float> $covered km by day of earlier estimates

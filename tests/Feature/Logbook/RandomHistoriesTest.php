@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use App\Actions\Chains\FitChain;
 use App\Actions\Chains\ReportNoise;
 use App\Actions\Chains\RetireChain;
 use App\Actions\Chains\StripChain;
 use App\Actions\Chains\TopUpChain;
+use App\Actions\Fittings\FitChain;
 use App\Actions\History\DeleteEntry;
 use App\Actions\History\MoveEntry;
 use App\Actions\History\UndoActions;

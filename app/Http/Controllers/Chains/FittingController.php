@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Chains;
 
-use App\Actions\Chains\FitChain;
+use App\Actions\Fittings\FitChain;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Chains\FittingRequest;
 use App\Models\Bike;

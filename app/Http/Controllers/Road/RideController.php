@@ -6,14 +6,20 @@ namespace App\Http\Controllers\Road;
 
 use App\Actions\Rides\EditRide;
 use App\Actions\Rides\LogRide;
+use App\Actions\Rides\MoveRides;
+use App\Actions\Rides\SplitRide;
+use App\Exceptions\NotPossible;
 use App\Http\Controllers\Controller;
 use App\Http\Props\RoadProps;
+use App\Http\Requests\Road\MoveRidesRequest;
 use App\Http\Requests\Road\RideRequest;
+use App\Http\Requests\Road\SplitRequest;
 use App\Logbook\ReadBook;
 use App\Models\Ride;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
 use App\Text\Speaker;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -37,5 +43,17 @@ final class RideController extends Controller
     public function update(RideRequest $request, Ride $ride, EditRide $editRide): RedirectResponse
     {
         return $this->done($editRide($request->context(), $ride, $request->facts()));
+    }
+
+    public function move(MoveRidesRequest $request, MoveRides $moveRides): RedirectResponse|JsonResponse
+    {
+        return $this->doOrPreview($request, fn() => $moveRides($request->context(), $request->rides(), $request->bike()));
+    }
+
+    public function split(SplitRequest $request, Ride $ride, SplitRide $splitRide): RedirectResponse|JsonResponse
+    {
+        $chain = $request->chain() ?? throw new NotPossible('chain_id', 'already_on');
+
+        return $this->doOrPreview($request, fn() => $splitRide($request->context(), $ride, $request->km(), $request->moment(), $chain));
     }
 }

@@ -17,7 +17,8 @@ final class KeepTrackRequest extends ActionRequest
     protected function fields(): array
     {
         return [
-            'bike_id' => ['required', 'integer'],
+            // Null: nobody says yet which one it was.
+            'bike_id' => ['present', 'nullable', 'integer'],
             'condition' => ['required', Rule::enum(Condition::class)],
             'date' => ['nullable', 'date_format:Y-m-d'],
             'time' => ['nullable', 'date_format:H:i'],
@@ -28,7 +29,7 @@ final class KeepTrackRequest extends ActionRequest
     public function facts(Track $track): RideFacts
     {
         return new RideFacts(
-            $this->bike(),
+            $this->bikeIfNamed(),
             $track->start === null ? $this->moment() : app(Moments::class)->notAhead($track->start, 'file'),
             $track->km,
             $track->moving_hours === null || $track->moving_hours <= 0 ? null : $track->moving_hours,

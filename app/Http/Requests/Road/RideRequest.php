@@ -17,7 +17,8 @@ final class RideRequest extends ActionRequest
     protected function fields(): array
     {
         return [
-            'bike_id' => ['required', 'integer'],
+            // Null: nobody says yet which one it was.
+            'bike_id' => ['present', 'nullable', 'integer'],
             'date' => ['required', 'date_format:Y-m-d'],
             'time' => ['nullable', 'date_format:H:i'],
             'distance' => ['required', 'numeric', 'gt:0'],
@@ -32,7 +33,7 @@ final class RideRequest extends ActionRequest
     public function facts(): RideFacts
     {
         return new RideFacts(
-            $this->bike(),
+            $this->bikeIfNamed(),
             $this->moment(),
             $this->km(),
             $this->filled('hours') ? Duration::hours($this->string('hours')->toString()) : null,

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Chains;
+namespace App\Actions\Fittings;
 
 use App\Exceptions\NotPossible;
 use App\Logbook\ActionContext;

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\CatchUp;
+
+use App\Actions\CatchUp\EstimateDistance;
+use App\Http\Controllers\Controller;
+use App\Http\Requests\CatchUp\EstimateRequest;
+use App\Logbook\ReadBook;
+use App\Models\Bike;
+use App\Text\Speaker;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+
+/** Days that nobody logged one by one. */
+final class EstimateController extends Controller
+{
+    public function store(EstimateRequest $request, Bike $bike, EstimateDistance $estimateDistance, ReadBook $readBook): RedirectResponse
+    {
+        return $this->done($estimateDistance($request->context(), $request->estimate($bike, $readBook($request->workshop()))));
+    }
+
+    /** How it would be spread, in a sentence. */
+    public function reckon(EstimateRequest $request, Bike $bike, ReadBook $readBook, Speaker $speaker): JsonResponse
+    {
+        $book = $readBook($request->workshop());
+        $estimate = $request->estimate($bike, $book);
+
+        return response()->json(['text' => $speaker->catchUp()->spread($estimate, $book->reckon($estimate))]);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Arriving\PartsRow;
+use App\Arriving\PartsTable;
+use App\Http\Requests\Bikes\BikeRequest;
+use App\Logbook\ReadBook;
+use App\Support\CurrentWorkshop;
+use App\Text\Speaker;
+use App\Text\Voice;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Settings;
+
+/** The forms by which used bikes and parts come in. */
+final readonly class ArriveProps
+{
+    public function __construct(private CurrentWorkshop $current, private ReadBook $readBook, private Speaker $speaker) {}
+
+    /** @return array<string, mixed> */
+    public function form(): array
+    {
+        [$book, $voice] = $this->read();
+
+        return [
+            'interval' => (string) round($voice->quantities->units->fromKm(Settings::INTERVAL_KM)),
+            'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($voice->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
+            'forms' => (new FormProps($book, $voice))->all(),
+        ];
+    }
+
+    /**
+     * @param string|null $text null: nothing chosen yet
+     *
+     * @return array<string, mixed>
+     */
+    public function table(?string $text): array
+    {
+        [$book, $voice] = $this->read();
+        $table = $text === null ? null : PartsTable::read($text, $voice->quantities->units);
+        $known = array_map(fn(int $id) => mb_strtolower($voice->names->bike($id)), $book->bikeIds);
+
+        return [
+            'columns' => PartsTable::COLUMNS,
+            'text' => $text,
+            'problem' => $table?->problem === null ? null : $voice->say("errors.table.{$table->problem}"),
+            'ready' => $table?->faultless() ?? false,
+            'rows' => $table === null ? [] : array_map(fn(PartsRow $row) => [
+                'line' => $row->line,
+                'cells' => array_map(fn(string $column) => $row->cells[$column] ?? '', PartsTable::COLUMNS),
+                'errors' => array_map(fn(string $column, string $code) => ['column' => $column, 'text' => $voice->say("errors.table.{$code}")], array_keys($row->errors), $row->errors),
+                'newBike' => ! in_array(mb_strtolower($row->bike), $known, true),
+            ], $table->rows),
+        ];
+    }
+
+    /** @return array{Book, Voice} */
+    private function read(): array
+    {
+        return [($this->readBook)($this->current->workshop()), $this->speaker->voice()];
+    }
+}

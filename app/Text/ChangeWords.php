@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use Dripel\Core\Explain\Change;
+
+/** What would change, in words: by chain, each figure before and after. */
+final readonly class ChangeWords
+{
+    public function __construct(private Speaker $speaker) {}
+
+    /**
+     * @param array<int, non-empty-list<Change>> $changes by chain
+     *
+     * @return list<array{chain: string, lines: list<array{name: string, before: string, after: string}>}>
+     */
+    public function of(array $changes): array
+    {
+        $voice = $this->speaker->voice();
+        $chains = [];
+        foreach ($changes as $chainId => $ofChain) {
+            $chains[] = [
+                'chain' => $voice->names->fullChain($chainId),
+                'lines' => array_map(fn(Change $change) => [
+                    'name' => $voice->say("changes.{$change->figure}"),
+                    'before' => $this->value($voice, $change->figure, $change->before),
+                    'after' => $this->value($voice, $change->figure, $change->after),
+                ], $ofChain),
+            ];
+        }
+
+        return $chains;
+    }
+
+    private function value(Voice $voice, string $figure, float|string|null $value): string
+    {
+        $q = $voice->quantities;
+
+        return match (true) {
+            $figure === 'place' => $value === null ? $voice->say('changes.on_hook') : $voice->names->bike((int) $value),
+            $value === null => '—',
+            $figure === 'status' => $voice->say("changes.statuses.{$value}"),
+            $figure === 'left' => $q->left((float) $value),
+            in_array($figure, ['wear', 'limit'], true) => $q->percent((float) $value),
+            default => $q->distance((float) $value, 1),
+        };
+    }
+}
