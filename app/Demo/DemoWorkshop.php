@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Actions\Arriving\Arrive;
+use App\Actions\Arriving\ArrivingBike;
+use App\Actions\Arriving\ArrivingPart;
 use App\Actions\Bikes\AddBike;
+use App\Actions\CatchUp\EstimateDistance;
+use App\Actions\CatchUp\SetCommute;
 use App\Actions\Chains\AddChain;
 use App\Actions\Chains\RecordReading;
 use App\Actions\Chains\ReportNoise;
@@ -29,15 +34,18 @@ use DateTimeZone;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\Factors;
 use Dripel\Core\Interval\WaxTopUp;
+use Dripel\Core\Logbook\Estimate;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Plan\LocalDay;
 use Illuminate\Support\Str;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * The demo: an invented rider of the Ostermoor with four bikes and fourteen months of logbook, ending at a given today.
+ * The demo: an invented rider of the Ostermoor with five bikes and fourteen months of logbook, ending at a given today.
  * The first thirteen months are ridden by the dice; the last thirty days are told, so that every state of a chain and
  * everything that Next can ask for is there to be seen. Written only through the app's own actions.
  */
@@ -83,6 +91,9 @@ final class DemoWorkshop
         private readonly RecordReading $recordReading,
         private readonly ReportNoise $reportNoise,
         private readonly RetireChain $retireChain,
+        private readonly Arrive $arrive,
+        private readonly EstimateDistance $estimateDistance,
+        private readonly SetCommute $setCommute,
     ) {}
 
     public function __invoke(int $nowS, int $seed): Workshop
@@ -233,6 +244,43 @@ final class DemoWorkshop
         $this->measure('Lantern A', 18, '08:05');
         $this->topUp('Lantern A', 12);
         $this->rides($lantern, 11, 1, fn(int $ago) => Condition::Indoor, 'A');
+        $this->tellOfMoth();
+    }
+
+    /**
+     * Moth came second-hand nine days ago: of the chain on it nobody knows when it was waxed. Its first days were caught
+     * up with, its commute fills itself in, and one ride of a file went to no bike yet.
+     */
+    private function tellOfMoth(): void
+    {
+        $cameS = $this->day(9, '17:30');
+        $this->scribbler->at($cameS, function (ActionContext $by) use ($cameS): void {
+            $action = ($this->arrive)($by, [new ArrivingBike([
+                SettingKey::BikeName->value => 'Moth', SettingKey::BikeKind->value => 'city', SettingKey::BikeSpeeds->value => 10,
+                SettingKey::IntervalKm->value => 300.0, SettingKey::IntervalHours->value => null, SettingKey::LimitSchool->value => 'by_speeds',
+            ], [
+                new ArrivingPart(Chain::KIND, 'A', km: null, wax: WaxThen::Unknown, reading: ['kind' => 'digital', 'value_pct' => 0.31], fitted: true),
+                new ArrivingPart(Chain::KIND, 'B', pitches: 110, km: 640.0, wax: WaxThen::Known, sinceWaxKm: 180.0, closings: 3, closingsAllowed: 5),
+                new ArrivingPart(PartKind::Cassette->value, 'Cassette', km: 5200.0),
+                new ArrivingPart(PartKind::Ring->value, 'Chainring'),
+            ])], new Moment($cameS));
+            $this->bikes['Moth'] = Bike::query()->whereKey($action->about['bikes'][0])->firstOrFail();
+        });
+        $this->scribbler->at($this->day(5, '20:00'), fn(ActionContext $by) => ($this->estimateDistance)($by, new Estimate(
+            0,
+            new Moment($this->day(6, '23:59'), sequence: PHP_INT_MAX),
+            $this->bikes['Moth']->id,
+            $this->day(8, '00:00'),
+            $this->today->plus(-8)->date,
+            $this->today->plus(-6)->date,
+            36.0,
+            Condition::Dry,
+        )));
+        $this->scribbler->at($this->day(5, '20:05'), fn(ActionContext $by) => ($this->setCommute)($by, null, [
+            'bike_id' => $this->bikes['Moth']->id, 'weekdays' => range(1, 7), 'time' => '07:50', 'km' => 11.0, 'hours' => 0.6,
+            'condition' => Condition::Dry, 'from_date' => $this->today->plus(-3)->date, 'until_date' => null,
+        ], new Moment($this->day(5, '20:05'))));
+        $this->scribbler->at($this->day(2, '19:00'), fn(ActionContext $by) => ($this->logRide)($by, new RideFacts(null, new Moment($this->day(2, '16:40')), 18.4, 0.9, Condition::Dry)));
     }
 
     /** @param callable(int): Condition $condition */

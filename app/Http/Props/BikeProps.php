@@ -37,6 +37,7 @@ final readonly class BikeProps
             ],
             'parts' => $bikeId === null ? [] : (new PartProps($this->book, $this->voice))->onBike($bikeId),
             'commutes' => $bikeId === null ? [] : array_map($this->commute(...), $this->book->fillIn?->commutesOf($bikeId) ?? []),
+            'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->voice->weekday($day)], range(1, 7)),
             'forms' => (new FormProps($this->book, $this->voice))->all(),
             'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($this->voice->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
             'schools' => array_map(fn(LimitSchool $case) => [

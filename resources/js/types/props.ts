@@ -37,6 +37,7 @@ export interface Chain {
   wantsDip: boolean
   worn: boolean
   waxed: boolean
+  unsure: boolean
   leftKm: number
   left: string
   wear: Wear
@@ -63,7 +64,7 @@ export interface NextLine {
   late: boolean
   title: string
   reason: string
-  verb: 'dip' | 'swap' | 'topup' | 'retire' | 'fit' | null
+  verb: 'dip' | 'swap' | 'topup' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | null
   verbText: string | null
   bike: number | null
   chains: number[]
@@ -71,6 +72,8 @@ export interface NextLine {
   swapTo: number | null
   date: string | null
   time: string | null
+  rides: number[]
+  days: { commute: number; date: string }[]
 }
 
 export interface PotChain {
@@ -85,7 +88,14 @@ export interface FormDefaults {
   date: string
   time: string
   rideTime: string
-  bikes: { id: number; name: string; chain: string | null }[]
+  bikes: {
+    id: number
+    name: string
+    chain: string | null
+    chainId: number | null
+    since: { date: string; time: string } | null
+    chains: { id: number; label: string }[]
+  }[]
   conditions: { value: string; title: string; note: string }[]
   topUp: string
 }
@@ -95,8 +105,10 @@ export interface Ride {
   day: string
   date: string
   time: string | null
-  bike: number
+  bike: number | null
   bikeName: string
+  estimated: boolean
+  guess: { estimate: number | null; commute: number | null; date: string } | null
   km: string
   distance: string
   hours: string | null
@@ -115,7 +127,7 @@ export interface StripDay {
   name: string
   weekend: boolean
   total: string | null
-  bars: { share: number; soaked: boolean; text: string }[]
+  bars: { share: number; soaked: boolean; estimated: boolean; text: string }[]
 }
 
 export interface TimelineEntry {
@@ -126,6 +138,20 @@ export interface TimelineEntry {
   date: string
   text: string
   left?: string | null
+}
+
+export interface Opening {
+  id: number
+  of: string
+  km: string
+  wax: 'known' | 'unknown' | 'none'
+  since_wax: string
+  closings: string
+}
+
+export interface ChangedChain {
+  chain: string
+  lines: { name: string; before: string; after: string }[]
 }
 
 export interface Why {

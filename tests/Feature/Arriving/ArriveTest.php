@@ -108,8 +108,8 @@ it('takes many parts from a table, and says of each row what is wrong', function
     $book = bookOf($bench);
     expect($book->bikeIds)->toHaveCount(2)->and($book->chainIds)->toHaveCount(3)->and($book->parts)->toHaveCount(3)
         ->and(array_map(fn(int $bike) => $book->fittings->chainOn($bike, Bench::NOW) !== null, $book->bikeIds))->toBe([true, true]);
-    foreach (['' => 'empty', 'a,b' => 'header', "bike,part,colour\nx,chain,red" => 'unknown_columns'] as $text => $problem) {
-        $this->post('/arrive/table', ['action_id' => (string) Str::uuid(), 'text' => $text === '' ? "\n" : $text])
+    foreach ([',;' => 'empty', 'a,b' => 'header', "bike,part,colour\nx,chain,red" => 'unknown_columns'] as $text => $problem) {
+        $this->post('/arrive/table', ['action_id' => (string) Str::uuid(), 'text' => $text])
             ->assertInertia(fn($page) => $page->where('problem', __("errors.table.{$problem}")));
     }
 });

@@ -27,7 +27,7 @@ it(
         $props = (new ShedProps($book, Voice::of($workshop, app(ReadBook::class), $nowS)))->all();
 
         expect($book->bikeIds)
-            ->toHaveCount(4)
+            ->toHaveCount(5)
             ->and(count($book->chainIds))
             ->toBeGreaterThanOrEqual(13)
             ->and(array_values(array_unique(array_map(fn($s) => $s->status->value, $states))))

@@ -24,6 +24,7 @@ use App\Models\Fitting;
 use App\Models\Retirement;
 use App\Models\Ride;
 use App\Models\TopUp;
+use App\Support\AppClock;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\ChainState;
 use Illuminate\Database\Eloquent\Builder;
@@ -127,7 +128,7 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
 function derivedState(ChainState $state, ?int $on): array
 {
     return [
-        'km' => round($state->km, 6),
+        'km' => round($state->km->km, 6),
         'left' => round($state->leftKm(), 6),
         'effective' => $state->life === null ? null : round($state->life->effectiveKm, 6),
         'status' => $state->status->value,
@@ -221,7 +222,7 @@ it(
                     // Refused: then nothing may have been written, which the comparison shows.
                 }
             }
-            $book = (new ReadBook)($bench->workshop->refresh());
+            $book = (new ReadBook(app(AppClock::class)))($bench->workshop->refresh());
             expect($book->conflicts())->toBe([], "history {$history}");
             foreach ($chains as $chain) {
                 expect(

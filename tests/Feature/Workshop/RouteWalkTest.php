@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Models\Commute;
 use App\Models\Dip;
 use App\Models\Invitation;
+use App\Models\Opening;
 use App\Models\Ride;
 use App\Models\Role;
 use App\Models\Track;
@@ -41,6 +43,8 @@ function furnish(Bench $bench): array
         'fingerprint' => "f{$bench->workshop->id}",
         'uploaded_at' => Bench::NOW,
     ]);
+    test()->post('/arrive', ['action_id' => (string) Str::uuid(), 'bike_id' => $bike->id, 'date' => gmdate('Y-m-d', Bench::NOW), 'chains' => [['label' => 'U', 'state' => 'unsure']]])->assertSessionHasNoErrors();
+    test()->post('/commutes', ['action_id' => (string) Str::uuid(), 'bike_id' => $bike->id, 'weekdays' => [7], 'time' => '08:00', 'distance' => 5, 'condition' => 'dry', 'from' => '2026-11-25'])->assertSessionHasNoErrors();
     app('auth')->forgetGuards();
 
     return [
@@ -50,6 +54,8 @@ function furnish(Bench $bench): array
         'track' => $track->id,
         'action' => $ride,
         'invitation' => Invitation::query()->in($bench->workshop)->sole()->id,
+        'opening' => Opening::query()->in($bench->workshop)->sole()->id,
+        'commute' => Commute::query()->in($bench->workshop)->sole()->id,
         'entry' => Dip::query()->in($bench->workshop)->firstOrFail()->id,
         'type' => 'dips',
         'token' => 'none',
@@ -75,6 +81,7 @@ function formWith(array $ids): array
         'label' => 'Z',
         'state' => 'boxed',
         'role' => 'member',
+        'rides' => [$ids['ride']],
     ];
 }
 
@@ -121,6 +128,12 @@ it(
                 ['POST', '/chains', 'bike_id', 'bike'],
                 ['PUT', "/chains/{$own['chain']}", 'bike_id', 'bike'],
                 ['POST', "/bikes/{$own['bike']}/fittings", 'chain_id', 'chain'],
+                ['POST', '/arrive', 'bike_id', 'bike'],
+                ['POST', '/commutes', 'bike_id', 'bike'],
+                ['POST', '/rides/move', 'bike_id', 'bike'],
+                ['POST', '/rides/move', 'rides', 'ride'],
+                ['POST', "/rides/{$own['ride']}/split", 'chain_id', 'chain'],
+                ['POST', "/bikes/{$own['bike']}/corrections", 'chain_id', 'chain'],
                 ['POST', '/dips', 'chains', 'chain'],
                 ['POST', "/actions/{$own['action']}/undo", 'also', 'action'],
             ] as [$method, $url, $field, $id]
@@ -129,7 +142,7 @@ it(
                 $method,
                 $url,
                 [
-                    $field => in_array($field, ['chains', 'also'], true)
+                    $field => in_array($field, ['chains', 'also', 'rides'], true)
                         ? [$own[$id], $foreign[$id]]
                         : $foreign[$id],
                 ] + formWith($own),

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import CommuteDialog, { type CommuteValues } from '@/components/forms/CommuteDialog.vue'
+import OpeningDialog from '@/components/forms/OpeningDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
+import type { FormDefaults, Opening } from '@/types/props'
 
 const props = defineProps<{
   bike: number | null
@@ -16,6 +19,10 @@ const props = defineProps<{
     interval_hours: number | null
     limit_school: string
   }
+  parts: { id: number; name: string; figure: string; opening: Opening | null }[]
+  commutes: { id: number; text: string; values: CommuteValues }[]
+  weekdays: { value: number; title: string }[]
+  forms: FormDefaults
   kinds: { value: string; title: string }[]
   schools: { value: string; title: string; reason: string }[]
 }>()
@@ -27,6 +34,10 @@ const { form, submit } = useActionForm({
   also_past: false,
 })
 const reason = computed(() => props.schools.find((school) => school.value === form.limit_school)?.reason)
+const commuting = ref<{ commute: { id: number; values: CommuteValues } | null } | null>(null)
+const commuteOpen = computed({ get: () => commuting.value !== null, set: (on: boolean) => !on && (commuting.value = null) })
+const part = ref<{ name: string; opening: Opening } | null>(null)
+const partOpen = computed({ get: () => part.value !== null, set: (on: boolean) => !on && (part.value = null) })
 const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === null ? '/bikes' : `/bikes/${props.bike}`)
 </script>
 
@@ -83,6 +94,32 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
         <Link v-if="bike !== null" :href="`/history?bike=${bike}`">{{ t('nav.history') }}</Link>
       </div>
     </form>
+    <div v-if="bike !== null" class="page narrow more">
+      <section aria-labelledby="commute">
+        <h2 id="commute">{{ t('commute.title') }}</h2>
+        <p v-if="!commutes.length" class="muted">{{ t('commute.none') }}</p>
+        <ul>
+          <li v-for="one in commutes" :key="one.id" class="row">
+            <span>{{ one.text }}</span>
+            <v-btn size="small" data-test="edit-commute" @click="commuting = { commute: one }">{{ t('verbs.edit') }}</v-btn>
+          </li>
+        </ul>
+        <v-btn data-test="new-commute" @click="commuting = { commute: null }">{{ t('commute.add') }}</v-btn>
+      </section>
+      <section v-if="parts.length" aria-labelledby="parts">
+        <h2 id="parts">{{ t('parts.title') }}</h2>
+        <ul>
+          <li v-for="one in parts" :key="one.id" class="row">
+            <span>{{ one.name }}, {{ one.figure }}</span>
+            <v-btn v-if="one.opening" size="small" data-test="correct-part" @click="part = { name: one.name, opening: one.opening }">{{
+              t('opening.correct')
+            }}</v-btn>
+          </li>
+        </ul>
+      </section>
+      <CommuteDialog v-if="commuting" v-model="commuteOpen" :forms="forms" :bike="bike" :weekdays="weekdays" :commute="commuting.commute" />
+      <OpeningDialog v-if="part" v-model="partOpen" :opening="part.opening" :subject="part.name" kind="part" />
+    </div>
   </AppShell>
 </template>
 
@@ -94,5 +131,20 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
 }
 .row {
   gap: 16px;
+}
+.more {
+  display: grid;
+  gap: 22px;
+  padding-top: 0;
+}
+.more ul {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 10px;
+}
+.more li {
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line);
+  justify-content: space-between;
 }
 </style>

@@ -8,6 +8,7 @@ import WhyPanel from '@/components/chain/WhyPanel.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import DipDialog from '@/components/forms/DipDialog.vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
+import OpeningDialog from '@/components/forms/OpeningDialog.vue'
 import MomentDialog from '@/components/forms/MomentDialog.vue'
 import TopUpDialog from '@/components/forms/TopUpDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
@@ -15,7 +16,7 @@ import { newActionId, useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
-import type { Chain, FormDefaults, TimelineEntry, Why } from '@/types/props'
+import type { Chain, FormDefaults, Opening, TimelineEntry, Why } from '@/types/props'
 
 const props = defineProps<{
   chain: Chain
@@ -28,7 +29,11 @@ const props = defineProps<{
   timeline: { entries: TimelineEntry[]; more: number }
   edit: { label: string; speeds: number; pitches: number | null; bike_id: number | null }
   forms: FormDefaults
+  opening: Opening | null
+  link: { figure: string; usedUp: boolean; opening: Opening | null } | null
 }>()
+const correcting = ref<{ opening: Opening; kind: 'chain' | 'link' } | null>(null)
+const correctingOpen = computed({ get: () => correcting.value !== null, set: (on: boolean) => !on && (correcting.value = null) })
 const here = useHere()
 const figure = ref<string | null>(null)
 onMounted(() => (figure.value = new URLSearchParams(window.location.search).get('why')))
@@ -88,9 +93,10 @@ useKeys({
       <div class="top">
         <section class="state" :aria-label="chain.name">
           <p v-if="chain.waxed" class="left">
-            <span class="big" data-test="left">{{ chain.left }}</span>
-            <span class="muted">{{ t('chain.coat') }}</span>
-            <button type="button" class="why" data-test="why-left" @click="figure = 'left'">
+            <template v-if="!chain.unsure"
+              ><span class="big" data-test="left">{{ chain.left }}</span> <span class="muted">{{ t('chain.coat') }}</span></template
+            >
+            <button v-if="why.some((w) => w.figure === 'left')" type="button" class="why" data-test="why-left" @click="figure = 'left'">
               {{ t('chain.why') }}
             </button>
           </p>
@@ -107,7 +113,7 @@ useKeys({
           <p v-if="why.some((w) => w.figure === 'bare')" class="until">
             <button type="button" class="why" @click="figure = 'bare'">{{ t('chain.why') }}</button>
           </p>
-          <ChainRun :coat="chain.coat" :left="chain.left" />
+          <ChainRun :coat="chain.coat" :left="chain.left" :unsure="chain.unsure" />
           <div class="wear">
             <WearRule :wear="chain.wear" :width="200" /><span class="muted small">{{ chain.wear.of }}</span>
           </div>
@@ -128,6 +134,20 @@ useKeys({
               </button>
             </dd>
           </div>
+          <div v-if="link">
+            <dt>{{ t('parts.quick_link') }}</dt>
+            <dd :class="{ ember: link.usedUp }">
+              {{ link.figure }}
+              <button
+                v-if="here.mayWrite && link.opening"
+                type="button"
+                class="why"
+                data-test="correct-link"
+                @click="correcting = { opening: link.opening, kind: 'link' }">
+                {{ t('opening.correct') }}
+              </button>
+            </dd>
+          </div>
         </dl>
       </div>
       <div v-if="here.mayWrite && !retired" class="row acts">
@@ -144,6 +164,7 @@ useKeys({
         <v-btn data-test="strip" @click="form = 'strip'">{{ t('verbs.strip') }}</v-btn>
         <v-btn data-test="retire" @click="form = 'retire'">{{ t('verbs.retire') }}</v-btn>
         <v-btn data-test="details" @click="editDetails">{{ t('chain.details') }}</v-btn>
+        <v-btn v-if="opening" data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
       </div>
       <h2 id="life">{{ t('chain.life') }}</h2>
       <p v-if="!timeline.entries.length" class="muted">{{ t('chain.no_entries') }}</p>
@@ -157,7 +178,11 @@ useKeys({
             >{{ entry.text }}<span v-if="entry.left" class="muted">, {{ entry.left }}</span></span
           >
           <span v-if="here.mayWrite && entry.id !== null" class="edit">
-            <button v-if="entry.time" type="button" :aria-label="`${t('verbs.move')}: ${entry.text}, ${entry.day}`" @click="move(entry)">
+            <button
+              v-if="entry.time && entry.type !== 'openings'"
+              type="button"
+              :aria-label="`${t('verbs.move')}: ${entry.text}, ${entry.day}`"
+              @click="move(entry)">
               {{ t('verbs.move') }}
             </button>
             <button
@@ -177,6 +202,12 @@ useKeys({
     </div>
     <WhyPanel v-model="figure" :why="why" />
     <template v-if="here.mayWrite">
+      <OpeningDialog
+        v-if="correcting"
+        v-model="correctingOpen"
+        :opening="correcting.opening"
+        :kind="correcting.kind"
+        :subject="chain.name" />
       <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="asPot" :list="[chain.id]" />
       <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" />
       <TopUpDialog v-if="topupOpen" v-model="topupOpen" :forms="forms" :chain="chain" />

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
+import CatchUpDialog from '@/components/forms/CatchUpDialog.vue'
+import MoveRidesDialog from '@/components/forms/MoveRidesDialog.vue'
 import RideDialog from '@/components/forms/RideDialog.vue'
+import SplitDialog from '@/components/forms/SplitDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import DayStrip from '@/components/road/DayStrip.vue'
 import TrackDrop from '@/components/road/TrackDrop.vue'
@@ -23,6 +26,18 @@ const props = defineProps<{
 const here = useHere()
 const open = ref(false)
 const editing = ref<Ride | null>(null)
+const splitting = ref<Ride | null>(null)
+const catchingUp = ref(false)
+const moving = ref(false)
+const chosen = ref<number[]>([])
+const splitOpen = computed({ get: () => splitting.value !== null, set: (on: boolean) => !on && (splitting.value = null) })
+const movingOpen = computed({
+  get: () => moving.value,
+  set: (on: boolean) => {
+    moving.value = on
+    if (!on) chosen.value = []
+  },
+})
 const bikes = computed(() => [
   { value: 0, title: t('road.all') },
   ...props.forms.bikes.map((bike) => ({ value: bike.id, title: bike.name })),
@@ -34,6 +49,18 @@ function log(ride: Ride | null): void {
   editing.value = ride
   open.value = true
 }
+function choose(ride: Ride): void {
+  chosen.value = [ride.id]
+  moving.value = true
+}
+const settle = (ride: Ride, ridden: boolean) =>
+  router.post(
+    `/bikes/${ride.bike}/commute-days`,
+    { action_id: newActionId(), dates: [ride.guess?.date ?? ''], ridden },
+    { preserveScroll: true },
+  )
+const removeEstimate = (ride: Ride) =>
+  router.delete(`/entries/estimates/${ride.guess?.estimate}`, { data: { action_id: newActionId() }, preserveScroll: true })
 const remove = (ride: Ride) => router.delete(`/entries/rides/${ride.id}`, { data: { action_id: newActionId() }, preserveScroll: true })
 useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) })
 </script>
@@ -45,6 +72,10 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
         <h1>{{ t('road.title') }}</h1>
         <v-btn v-if="here.mayWrite && forms.bikes.length" variant="flat" color="primary" data-test="log-ride" @click="log(null)">{{
           t('road.log')
+        }}</v-btn>
+        <v-btn v-if="here.mayWrite && forms.bikes.length" data-test="catch-up" @click="catchingUp = true">{{ t('catch_up.title') }}</v-btn>
+        <v-btn v-if="chosen.length" data-test="move-chosen" @click="moving = true">{{
+          t('move_rides.chosen', { count: chosen.length })
         }}</v-btn>
         <span class="grow" />
         <v-select
@@ -75,23 +106,72 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
           </tr>
         </thead>
         <tbody>
-          <tr v-for="ride in rides" :key="ride.id" data-test="ride">
+          <tr v-for="ride in rides" :key="ride.id" data-test="ride" :class="{ estimated: ride.estimated }">
             <td>
+              <input
+                v-if="here.mayWrite && !ride.estimated && forms.bikes.length > 1"
+                v-model="chosen"
+                type="checkbox"
+                class="desk"
+                :value="ride.id"
+                :aria-label="`${t('move_rides.choose')}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
+                data-test="choose-ride" />
               {{ ride.day }}<span class="muted desk">{{ ride.time ? `, ${ride.time}` : '' }}</span>
             </td>
-            <td>{{ ride.bikeName }}</td>
+            <td :class="{ ember: ride.bike === null }">{{ ride.bikeName }}</td>
             <td class="num">
-              <b>{{ ride.km }}</b>
+              <b>{{ ride.km }}</b><span v-if="ride.estimated" class="muted mark">{{ t('road.estimated') }}</span>
             </td>
             <td class="num desk">{{ ride.hours ?? '—' }}</td>
             <td>{{ ride.conditionName }}</td>
             <td>
-              <Link v-if="ride.chain" :href="`/chains/${ride.chain.id}`">{{ ride.chain.name }}</Link><span v-else class="ember">{{
-                t('road.no_chain')
-              }}</span>
+              <Link v-if="ride.chain" :href="`/chains/${ride.chain.id}`">{{ ride.chain.name }}</Link><span
+                v-else-if="ride.bike !== null"
+                class="ember"
+                >{{ t('road.no_chain') }}</span
+              ><span v-else>–</span>
             </td>
             <td class="muted desk">{{ ride.left ?? '' }}</td>
-            <td v-if="here.mayWrite" class="acts">
+            <td v-if="here.mayWrite && ride.estimated" class="acts">
+              <button
+                type="button"
+                :aria-label="`${t('road.confirm')}: ${ride.day}, ${ride.bikeName}`"
+                data-test="confirm-day"
+                @click="settle(ride, true)">
+                {{ t('road.confirm') }}
+              </button>
+              <button
+                type="button"
+                :aria-label="`${t('road.not_ridden')}: ${ride.day}, ${ride.bikeName}`"
+                data-test="not-ridden"
+                @click="settle(ride, false)">
+                {{ t('road.not_ridden') }}
+              </button>
+              <button
+                v-if="ride.guess?.estimate"
+                type="button"
+                :aria-label="`${t('road.drop_estimate')}: ${ride.day}`"
+                @click="removeEstimate(ride)">
+                {{ t('road.drop_estimate') }}
+              </button>
+            </td>
+            <td v-else-if="here.mayWrite" class="acts">
+              <button
+                v-if="ride.bike === null"
+                type="button"
+                :aria-label="`${t('move_rides.which')}: ${ride.day}, ${ride.km}`"
+                data-test="which-bike"
+                @click="choose(ride)">
+                {{ t('move_rides.which') }}
+              </button>
+              <button
+                v-else
+                type="button"
+                :aria-label="`${t('split.verb')}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
+                data-test="split-ride"
+                @click="splitting = ride">
+                {{ t('split.verb') }}
+              </button>
               <button
                 type="button"
                 :aria-label="`${t('verbs.edit')}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
@@ -115,6 +195,9 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
         <v-btn v-if="page < pages" @click="show(page + 1)">{{ t('road.older') }}</v-btn>
       </div>
     </div>
+    <CatchUpDialog v-if="catchingUp" v-model="catchingUp" :forms="forms" :bike="bike ?? forms.bikes[0]?.id ?? 0" />
+    <SplitDialog v-if="splitting" v-model="splitOpen" :forms="forms" :ride="splitting" />
+    <MoveRidesDialog v-if="moving" v-model="movingOpen" :forms="forms" :rides="chosen" />
     <RideDialog v-if="here.mayWrite && open" v-model="open" :forms="forms" :bike="bike" :ride="editing" />
   </AppShell>
 </template>
@@ -130,6 +213,20 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
 .filter {
   max-width: 200px;
   min-width: 150px;
+}
+.estimated td {
+  color: var(--steel);
+}
+.mark {
+  display: block;
+  font-size: 11.5px;
+}
+input[type='checkbox'] {
+  accent-color: var(--ink);
+  margin: 0 6px 0 0;
+  width: 16px;
+  height: 16px;
+  vertical-align: -2px;
 }
 .drop {
   margin: 16px 0 20px;

@@ -27,15 +27,19 @@ const props = defineProps<{
   forms: FormDefaults
 }>()
 const { form, submit } = useActionForm({
-  bike_id: props.bike ?? 0,
+  bike_id: props.bike,
   condition: props.condition,
   date: props.forms.date,
   time: '',
   loud: false,
 })
-const bikes = computed(() => props.forms.bikes.map((bike) => ({ value: bike.id, title: bike.name })))
-const outcome = computed(() => props.outcomes.find((other) => other.bike === props.bike))
+const bikes = computed(() => [
+  ...props.forms.bikes.map((bike) => ({ value: bike.id as number | null, title: bike.name })),
+  ...(props.forms.bikes.length > 1 ? [{ value: null, title: t('ride.not_sure') }] : []),
+])
+const outcome = computed(() => (form.bike_id === null ? undefined : props.outcomes.find((other) => other.bike === props.bike)))
 const look = () =>
+  form.bike_id !== null &&
   router.get(
     `/tracks/${props.track.id}`,
     { bike: form.bike_id, condition: form.condition },
@@ -81,7 +85,7 @@ const discard = () => router.delete(`/tracks/${props.track.id}`)
             :time-hint="t('ride.time_hint')" />
           <v-checkbox v-model="form.loud" :label="t('ride.loud')" />
         </div>
-        <p class="goes" data-test="outcome">{{ outcome?.text }}</p>
+        <p class="goes" data-test="outcome">{{ form.bike_id === null ? t('track.no_bike') : outcome?.text }}</p>
         <ChainRun v-if="outcome && outcome.coat !== null" :coat="outcome.coat" :left="outcome.text" class="after" />
         <p v-for="(message, field) in form.errors" :key="field" class="ember" role="alert">{{ message }}</p>
       </template>

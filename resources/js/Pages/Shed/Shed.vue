@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { computed, ref, watch } from 'vue'
+import CatchUpDialog from '@/components/forms/CatchUpDialog.vue'
+import CorrectDialog from '@/components/forms/CorrectDialog.vue'
 import DipDialog from '@/components/forms/DipDialog.vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
 import MomentDialog from '@/components/forms/MomentDialog.vue'
+import MoveRidesDialog from '@/components/forms/MoveRidesDialog.vue'
 import RideDialog from '@/components/forms/RideDialog.vue'
 import SwapDialog from '@/components/forms/SwapDialog.vue'
 import TopUpDialog from '@/components/forms/TopUpDialog.vue'
@@ -21,14 +24,14 @@ import type { FormDefaults, NextLine, PotChain, Rail } from '@/types/props'
 const props = defineProps<{ rails: Rail[]; next: NextLine[]; pot: { chains: PotChain[] }; forms: FormDefaults }>()
 const here = useHere()
 
-type Form = RailVerb | 'dip' | 'retire'
+type Form = RailVerb | 'dip' | 'retire' | 'choose_bike'
 const form = ref<Form | null>(null)
 const bike = ref<number | null>(props.rails[0]?.id ?? null)
 const chain = ref<{ id: number; name: string } | null>(null)
 const when = ref<{ date: string | null; time: string | null }>({ date: null, time: null })
 const rail = computed(() => props.rails.find((other) => other.id === bike.value) ?? props.rails[0])
 const shown = (name: Form) => computed({ get: () => form.value === name, set: (open: boolean) => (form.value = open ? name : null) })
-const [rideOpen, swapOpen, topupOpen, measureOpen, loudOpen, dipOpen, retireOpen] = [
+const [rideOpen, swapOpen, topupOpen, measureOpen, loudOpen, dipOpen, retireOpen, catchUpOpen, correctOpen, chooseOpen] = [
   shown('ride'),
   shown('swap'),
   shown('topup'),
@@ -36,7 +39,11 @@ const [rideOpen, swapOpen, topupOpen, measureOpen, loudOpen, dipOpen, retireOpen
   shown('loud'),
   shown('dip'),
   shown('retire'),
+  shown('catch_up'),
+  shown('correct'),
+  shown('choose_bike'),
 ]
+const openRides = ref<NextLine | null>(null)
 
 const proposed = () => props.pot.chains.filter((other) => other.proposed).map((other) => other.id)
 const list = ref<number[]>(proposed())
@@ -69,6 +76,15 @@ function act(line: NextLine): void {
   else if (line.verb === 'fit') {
     when.value = { date: line.date, time: line.time }
     form.value = 'swap'
+  } else if (line.verb === 'choose_bike') {
+    openRides.value = line
+    form.value = 'choose_bike'
+  } else if (line.verb === 'confirm' && line.bike !== null) {
+    router.post(
+      `/bikes/${line.bike}/commute-days`,
+      { action_id: newActionId(), dates: line.days.map((day) => day.date), ridden: true },
+      { preserveScroll: true },
+    )
   } else if (line.verb === 'retire') {
     chain.value = { id: line.chains[0] ?? 0, name: line.subject }
     form.value = 'retire'
@@ -81,7 +97,8 @@ const { grab } = useChainDrag((id, place) => {
 })
 
 const onBike = (verb: RailVerb) => () => {
-  if (here.value.mayWrite && rail.value && (verb === 'ride' || verb === 'swap' || rail.value.fitted)) open(verb, rail.value.id)
+  if (here.value.mayWrite && rail.value && (['ride', 'swap', 'catch_up', 'correct'].includes(verb) || rail.value.fitted))
+    open(verb, rail.value.id)
 }
 useKeys({
   ...Object.fromEntries(props.rails.slice(0, 9).map((other, i) => [String(i + 1), () => (bike.value = other.id)])),
@@ -90,6 +107,8 @@ useKeys({
   t: onBike('topup'),
   m: onBike('measure'),
   n: onBike('loud'),
+  c: onBike('catch_up'),
+  x: onBike('correct'),
   d: () => here.value.mayWrite && list.value.length && dip(list.value),
 })
 </script>
@@ -110,6 +129,7 @@ useKeys({
         <div v-if="here.mayWrite" class="row add">
           <Link href="/chains/new" data-test="add-chain">{{ t('shed.add_chain') }}</Link>
           <Link href="/bikes/new" data-test="add-bike">{{ t('shed.add_bike') }}</Link>
+          <Link href="/arrive" data-test="arrive">{{ t('shed.arrive') }}</Link>
         </div>
       </div>
       <aside>
@@ -120,9 +140,10 @@ useKeys({
     <div v-else class="page empty">
       <h2 class="wide">{{ t('shed.empty_title') }}</h2>
       <p>{{ t('shed.empty_text') }}</p>
-      <v-btn v-if="here.mayWrite" variant="flat" color="primary" data-test="first-bike" @click="router.visit('/bikes/new')">{{
-        t('shed.add_bike')
-      }}</v-btn>
+      <div v-if="here.mayWrite" class="row">
+        <v-btn variant="flat" color="primary" data-test="first-used" @click="router.visit('/arrive')">{{ t('shed.arrive_first') }}</v-btn>
+        <v-btn data-test="first-bike" @click="router.visit('/bikes/new')">{{ t('shed.add_bike_new') }}</v-btn>
+      </div>
     </div>
     <div v-if="chainDrag.chain !== null" class="ghost" :style="{ left: `${chainDrag.x}px`, top: `${chainDrag.y}px` }">
       {{ chainDrag.label }}
@@ -130,6 +151,8 @@ useKeys({
     <template v-if="here.mayWrite && rail">
       <RideDialog v-if="rideOpen" v-model="rideOpen" :forms="forms" :bike="bike" />
       <SwapDialog v-if="swapOpen" v-model="swapOpen" :forms="forms" :rail="rail" :date="when.date" :time="when.time" />
+      <CatchUpDialog v-if="catchUpOpen" v-model="catchUpOpen" :forms="forms" :bike="rail.id" />
+      <CorrectDialog v-if="correctOpen" v-model="correctOpen" :forms="forms" :bike="rail.id" />
       <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="pot.chains" :list="list" />
       <MomentDialog
         v-if="loudOpen"
@@ -152,6 +175,12 @@ useKeys({
           :time="forms.time" />
       </template>
     </template>
+    <MoveRidesDialog
+      v-if="chooseOpen && openRides"
+      v-model="chooseOpen"
+      :forms="forms"
+      :rides="openRides.rides"
+      :about="openRides.reason" />
   </AppShell>
 </template>
 

@@ -3,7 +3,7 @@ import { useId } from 'vue'
 import ChainStrand from './ChainStrand.vue'
 
 /** A chain over its hook: two strands, coated from the top down as far as the wax goes. */
-defineProps<{ coat: number }>()
+defineProps<{ coat: number; unsure?: boolean }>()
 const LONG = 92
 const TOP = 28
 const strands = [
@@ -32,6 +32,7 @@ const clip = useId()
         :outer="13"
         :inner="8.5"
         :waxed="waxed"
+        :ghost="unsure"
         :transform="`translate(${strand.x} ${TOP}) rotate(90)`" />
     </g>
   </svg>

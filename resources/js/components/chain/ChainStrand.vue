@@ -1,6 +1,6 @@
 <script setup lang="ts">
-/** A strand of links along the x axis, bare steel or under its coat; whoever places it turns and clips it. */
-const props = defineProps<{ count: number; length: number; outer: number; inner: number; waxed?: boolean }>()
+/** A strand of links along the x axis: bare steel, under its coat, or under a coat nobody knows (ghost); whoever places it turns and clips it. */
+const props = defineProps<{ count: number; length: number; outer: number; inner: number; waxed?: boolean; ghost?: boolean }>()
 const pitch = props.length / props.count
 const links = Array.from({ length: props.count }, (_, i) => {
   const isOuter = i % 2 === 0
@@ -11,7 +11,7 @@ const fill = (isOuter: boolean) => (props.waxed ? 'var(--coat-deep)' : isOuter ?
 
 <template>
   <g stroke-width=".8">
-    <template v-if="waxed">
+    <template v-if="waxed || ghost">
       <rect
         v-for="link in links"
         :key="link.x"
@@ -20,8 +20,9 @@ const fill = (isOuter: boolean) => (props.waxed ? 'var(--coat-deep)' : isOuter ?
         :width="pitch * 1.24"
         :height="link.width + 4.6"
         rx="5"
-        fill="var(--coat)"
-        stroke="var(--coat-line)" />
+        :fill="ghost ? 'none' : 'var(--coat)'"
+        stroke="var(--coat-line)"
+        :stroke-dasharray="ghost ? '2.5 2.5' : undefined" />
     </template>
     <g v-for="link in links" :key="`l${link.x}`">
       <rect

@@ -13,7 +13,7 @@ const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; bike: number | null; ride?: Ride | null }>()
 const here = useHere()
 const { form, submit } = useActionForm({
-  bike_id: props.ride?.bike ?? props.bike ?? props.forms.bikes[0]?.id ?? 0,
+  bike_id: props.ride ? props.ride.bike : (props.bike ?? props.forms.bikes[0]?.id ?? null),
   date: props.ride?.date ?? props.forms.date,
   time: props.ride ? (props.ride.time ?? '') : props.forms.rideTime,
   distance: props.ride?.distance ?? '',
@@ -21,9 +21,10 @@ const { form, submit } = useActionForm({
   condition: props.ride?.condition ?? 'dry',
   loud: false,
 })
-const bikes = computed(() =>
-  props.forms.bikes.map((bike) => ({ value: bike.id, title: bike.chain ? `${bike.name} ${bike.chain}` : bike.name })),
-)
+const bikes = computed(() => [
+  ...props.forms.bikes.map((bike) => ({ value: bike.id as number | null, title: bike.chain ? `${bike.name} ${bike.chain}` : bike.name })),
+  ...(props.forms.bikes.length > 1 || props.ride?.bike === null ? [{ value: null, title: t('ride.not_sure') }] : []),
+])
 
 const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${props.ride.id}` : '/rides', () => (open.value = false))
 </script>
@@ -35,7 +36,7 @@ const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${pr
     :verb="ride ? t('ride.save') : t('ride.log')"
     :busy="form.processing"
     :errors="form.errors"
-    :known="['bike_id', 'date', 'time', 'distance', 'hours', 'condition']"
+    :known="['bike_id', 'loud', 'date', 'time', 'distance', 'hours', 'condition']"
     :caution="['wet', 'muddy'].includes(form.condition) ? t('ride.wet_note') : undefined"
     test="ride-form"
     @submit="save">
@@ -63,6 +64,6 @@ const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${pr
       :errors="form.errors"
       :time-label="t('ride.time')"
       :time-hint="t('ride.time_hint')" />
-    <v-checkbox v-if="!ride" v-model="form.loud" :label="t('ride.loud')" />
+    <v-checkbox v-if="!ride" v-model="form.loud" :label="t('ride.loud')" :error-messages="form.errors.loud" />
   </ActionDialog>
 </template>

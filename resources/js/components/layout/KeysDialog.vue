@@ -13,6 +13,8 @@ const keys: [string, string][] = [
   ['m', 'measure'],
   ['n', 'loud'],
   ['d', 'dip'],
+  ['c', 'catch_up'],
+  ['x', 'correct'],
   ['u', 'undo'],
   ['S', 'shed'],
   ['R', 'road'],

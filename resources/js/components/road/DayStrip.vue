@@ -15,7 +15,11 @@ defineProps<{ days: StripDay[] }>()
       :title="[day.name, ...day.bars.map((bar) => bar.text)].join('\n')">
       <span class="sr">{{ day.name }}: {{ day.bars.map((bar) => bar.text).join('; ') || '–' }}</span>
       <span class="bars" aria-hidden="true"
-        ><i v-for="(bar, i) in day.bars" :key="i" :class="{ soaked: bar.soaked }" :style="{ height: `${Math.max(3, 72 * bar.share)}px` }"
+        ><i
+          v-for="(bar, i) in day.bars"
+          :key="i"
+          :class="{ soaked: bar.soaked, estimated: bar.estimated }"
+          :style="{ height: `${Math.max(3, 72 * bar.share)}px` }"
       /></span>
       <span class="day" aria-hidden="true"
         >{{ day.weekday }}<b>{{ day.number }}</b></span
@@ -58,6 +62,10 @@ i {
 i.soaked {
   background: repeating-linear-gradient(45deg, var(--ready) 0 3px, var(--paper) 3px 5px);
   border: 1px solid var(--ready);
+}
+i.estimated {
+  background: none;
+  border: 1.2px dashed var(--steel);
 }
 .day {
   text-align: center;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
+import { mdiDotsHorizontal } from '@mdi/js'
 import ChainRun from '@/components/chain/ChainRun.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import { chainDrag } from '@/composables/useChainDrag'
@@ -7,7 +8,7 @@ import { t } from '@/composables/useText'
 import type { Chain, Rail } from '@/types/props'
 import HangingChain from './HangingChain.vue'
 
-export type RailVerb = 'swap' | 'ride' | 'topup' | 'measure' | 'loud'
+export type RailVerb = 'swap' | 'ride' | 'topup' | 'measure' | 'loud' | 'catch_up' | 'correct'
 const props = defineProps<{ rail: Rail; chosen: boolean; mayWrite: boolean }>()
 const emit = defineEmits<{ verb: [verb: RailVerb]; grab: [event: PointerEvent, chain: Chain] }>()
 const verbs = (): RailVerb[] =>
@@ -33,7 +34,9 @@ const verbs = (): RailVerb[] =>
         <p class="left">
           <Link :href="`/chains/${rail.fitted.id}?why=left`" class="figure" :data-test="`left-${rail.name}`"
             ><span v-if="rail.leftNumber !== null" class="big">{{ rail.leftNumber }}</span
-            ><span class="unit">{{ rail.leftNumber === null ? t('shed.no_wax') : rail.leftWords }}</span></Link
+            ><span class="unit">{{
+              rail.leftNumber === null ? t(rail.fitted.unsure ? 'shed.unsure' : 'shed.no_wax') : rail.leftWords
+            }}</span></Link
           >
         </p>
         <p class="until" :class="{ ember: rail.until.due }">
@@ -45,7 +48,7 @@ const verbs = (): RailVerb[] =>
           :aria-label="`${rail.fitted.name}, ${t('shed.fitted')}: ${rail.fitted.word}`"
           :data-test="`fitted-${rail.name}`"
           :data-chain="rail.fitted.label"
-          ><ChainRun :coat="rail.fitted.coat" :left="rail.fitted.left"
+          ><ChainRun :coat="rail.fitted.coat" :left="rail.fitted.left" :unsure="rail.fitted.unsure"
         /></Link>
         <div class="measured">
           <WearRule :wear="rail.fitted.wear" :width="172" /><span class="muted">{{ rail.fitted.wear.of }}</span>
@@ -64,6 +67,21 @@ const verbs = (): RailVerb[] =>
           @click="emit('verb', verb)"
           >{{ t(`verbs.${verb}`) }}</v-btn
         >
+        <v-menu attach>
+          <template #activator="{ props: menu }">
+            <v-btn
+              v-bind="menu"
+              :icon="mdiDotsHorizontal"
+              size="small"
+              class="more"
+              :aria-label="`${t('shed.more')} ${rail.name}`"
+              :data-test="`more-${rail.name}`" />
+          </template>
+          <v-list density="comfortable" class="menu">
+            <v-list-item :title="t('catch_up.title')" :data-test="`catch_up-${rail.name}`" @click="emit('verb', 'catch_up')" />
+            <v-list-item :title="t('correct.title')" :data-test="`correct-${rail.name}`" @click="emit('verb', 'correct')" />
+          </v-list>
+        </v-menu>
       </div>
     </div>
     <div class="wall">
@@ -179,6 +197,13 @@ p {
   padding: 0 8px;
   --v-btn-height: 26px;
   font-size: 12.5px;
+}
+.verbs .more {
+  width: 30px;
+}
+.menu {
+  border: 1.5px solid var(--ink);
+  border-radius: 3px;
 }
 .wall {
   padding: 2px 16px 0 6px;

@@ -18,7 +18,7 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
       :title="draggable ? t('shed.drag_hint') : undefined"
       :data-test="`grab-${chain.name}`"
       @pointerdown="draggable && emit('grab', $event)">
-      <ChainOnHook :coat="chain.coat" />
+      <ChainOnHook :coat="chain.coat" :unsure="chain.unsure" />
       <HookTag class="tag" :label="chain.label" :ready="chain.ready" />
     </div>
     <div class="words">

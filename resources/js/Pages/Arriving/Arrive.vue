@@ -1,0 +1,301 @@
+<script setup lang="ts">
+import { Link } from '@inertiajs/vue3'
+import { computed, nextTick } from 'vue'
+import HookTag from '@/components/chain/HookTag.vue'
+import TapChoice from '@/components/forms/TapChoice.vue'
+import AppShell from '@/components/layout/AppShell.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { useHere } from '@/composables/useHere'
+import { t } from '@/composables/useText'
+import type { FormDefaults } from '@/types/props'
+
+const props = defineProps<{ interval: string; kinds: { value: string; title: string }[]; forms: FormDefaults }>()
+const here = useHere()
+
+interface ArrivingChain {
+  [field: string]: string | boolean
+  label: string
+  state: string
+  km: string
+  since_wax: string
+  wear: string
+  pitches: string
+  closings: string
+  closings_allowed: string
+  fitted: boolean
+}
+const chain = (label: string, fitted = false): ArrivingChain => ({
+  label,
+  state: 'waxed',
+  km: '',
+  since_wax: '',
+  wear: '',
+  pitches: '',
+  closings: '',
+  closings_allowed: '',
+  fitted,
+})
+const { form, submit } = useActionForm({
+  bike_id: null as number | null,
+  name: '',
+  kind: 'road',
+  speeds: '12',
+  interval: props.interval,
+  date: props.forms.date,
+  chains: [chain('A', true), chain('B')],
+  cassette: { km: '' },
+  ring: { km: '' },
+})
+const states = ['waxed', 'unsure', 'none', 'new'].map((value) => ({ value, title: t(`arrive.${value}`) }))
+const errors = computed(() => form.errors as Record<string, string | undefined>)
+const errorOf = (index: number, field: string) =>
+  errors.value[`chains.${index}.${field}`] ?? errors.value[`bikes.0.parts.${index}.${field}`]
+const others = computed(() =>
+  Object.entries(errors.value).filter(
+    ([field]) =>
+      !['name', 'speeds', 'interval', 'date'].includes(field) &&
+      !/^(chains\.|bikes\.0\.parts\.)\d+\.(label|km|since_wax|wear|pitches|closings|fitted)$/.test(field),
+  ),
+)
+const next = () => String.fromCharCode(65 + form.chains.length)
+async function add(): Promise<void> {
+  form.chains.push(chain(next()))
+  await nextTick()
+  document.querySelector<HTMLElement>(`[name="km-${form.chains.length - 1}"]`)?.focus()
+}
+const drop = (index: number) => form.chains.splice(index, 1)
+function fit(index: number): void {
+  form.chains.forEach((other, i) => (other.fitted = i === index ? !other.fitted : false))
+}
+const save = () => submit('post', '/arrive')
+</script>
+
+<template>
+  <AppShell :title="t('arrive.title')" at="shed">
+    <form class="page narrow" novalidate data-test="arrive-form" @submit.prevent="save">
+      <h1>{{ t('arrive.title') }}</h1>
+      <p class="lead muted">
+        {{ t('arrive.text') }} <Link href="/arrive/table" data-test="to-table">{{ t('arrive.many') }}</Link>
+      </p>
+      <section class="sheet fields" :aria-label="t('ride.bike')">
+        <div class="bike">
+          <v-text-field
+            v-model="form.name"
+            :label="t('bike.name')"
+            :error-messages="errors.name ?? errors['bikes.0.name']"
+            name="name"
+            autofocus />
+          <v-select v-model="form.kind" :items="kinds" :label="t('bike.kind')" :error-messages="errors.kind" />
+          <v-text-field v-model="form.speeds" inputmode="numeric" :label="t('bike.speeds')" :error-messages="errors.speeds" name="speeds" />
+          <v-text-field
+            v-model="form.interval"
+            inputmode="decimal"
+            :label="t('bike.interval')"
+            :suffix="here.distanceUnit"
+            :error-messages="errors.interval"
+            name="interval" />
+        </div>
+        <v-text-field
+          v-model="form.date"
+          type="date"
+          :label="t('arrive.as_of')"
+          :hint="t('arrive.as_of_hint')"
+          persistent-hint
+          :error-messages="errors.date"
+          name="date"
+          class="date" />
+      </section>
+      <section
+        v-for="(one, i) in form.chains"
+        :key="i"
+        class="sheet fields chain"
+        :aria-label="`${t('arrive.chain')} ${one.label}`"
+        :data-test="`arriving-${i}`">
+        <div class="row top">
+          <HookTag :label="one.label || '?'" :ready="false" />
+          <v-text-field
+            v-model="one.label"
+            :label="t('arrive.letter')"
+            :error-messages="errorOf(i, 'label')"
+            :name="`label-${i}`"
+            class="letter" />
+          <button
+            type="button"
+            class="place"
+            :class="{ on: one.fitted }"
+            :aria-pressed="one.fitted"
+            :data-test="`fitted-${i}`"
+            @click="fit(i)">
+            {{ one.fitted ? t('arrive.on_bike') : t('arrive.on_hook') }}
+          </button>
+          <span class="grow" />
+          <button
+            v-if="form.chains.length > 1"
+            type="button"
+            class="drop"
+            :aria-label="`${t('arrive.drop')} ${one.label}`"
+            @click="drop(i)">
+            {{ t('arrive.drop') }}
+          </button>
+        </div>
+        <p v-if="errorOf(i, 'fitted')" class="ember" role="alert">{{ errorOf(i, 'fitted') }}</p>
+        <TapChoice v-model="one.state" :legend="t('arrive.it_is')" :options="states" :test="`state-${i}`" />
+        <div v-if="one.state !== 'new'" class="figures">
+          <v-text-field
+            v-model="one.km"
+            inputmode="decimal"
+            :label="t('arrive.km')"
+            :suffix="here.distanceUnit"
+            :placeholder="t('arrive.unknown')"
+            :error-messages="errorOf(i, 'km')"
+            :name="`km-${i}`" />
+          <v-text-field
+            v-if="one.state === 'waxed'"
+            v-model="one.since_wax"
+            inputmode="decimal"
+            :label="t('arrive.since')"
+            :suffix="here.distanceUnit"
+            :error-messages="errorOf(i, 'since_wax')"
+            :name="`since-${i}`" />
+          <v-text-field
+            v-model="one.wear"
+            inputmode="decimal"
+            :label="t('arrive.wear')"
+            suffix="%"
+            :placeholder="t('arrive.unknown')"
+            :error-messages="errorOf(i, 'wear')"
+            :name="`wear-${i}`" />
+          <v-text-field
+            v-model="one.closings"
+            inputmode="numeric"
+            :label="t('arrive.closings')"
+            :placeholder="t('arrive.unknown')"
+            :error-messages="errorOf(i, 'closings')"
+            :name="`closings-${i}`" />
+          <v-text-field
+            v-model="one.closings_allowed"
+            inputmode="numeric"
+            :label="t('arrive.allowed')"
+            :placeholder="t('arrive.unknown')"
+            :name="`allowed-${i}`" />
+          <v-text-field
+            v-model="one.pitches"
+            inputmode="numeric"
+            :label="t('arrive.pitches')"
+            :placeholder="t('arrive.unknown')"
+            :error-messages="errorOf(i, 'pitches')"
+            :name="`pitches-${i}`" />
+        </div>
+        <p v-else class="muted small">{{ t('new_chain.boxed_hint') }}</p>
+      </section>
+      <div class="row">
+        <v-btn data-test="another-chain" @click="add">{{ t('arrive.another') }}</v-btn>
+      </div>
+      <section class="sheet parts" :aria-label="t('arrive.parts')">
+        <v-text-field
+          v-model="form.cassette.km"
+          inputmode="decimal"
+          :label="`${t('parts.cassette')}, ${t('arrive.so_far')}`"
+          :suffix="here.distanceUnit"
+          :placeholder="t('arrive.unknown')"
+          :error-messages="errors['cassette.km']"
+          name="cassette" />
+        <v-text-field
+          v-model="form.ring.km"
+          inputmode="decimal"
+          :label="`${t('parts.ring')}, ${t('arrive.so_far')}`"
+          :suffix="here.distanceUnit"
+          :placeholder="t('arrive.unknown')"
+          :error-messages="errors['ring.km']"
+          name="ring" />
+      </section>
+      <p class="muted small">{{ t('arrive.empty_is_unknown') }}</p>
+      <p v-for="[field, message] in others" :key="field" class="ember" role="alert">{{ message }}</p>
+      <div class="row foot">
+        <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{ t('arrive.do') }}</v-btn>
+        <Link href="/">{{ t('verbs.cancel') }}</Link>
+      </div>
+    </form>
+  </AppShell>
+</template>
+
+<style scoped>
+.narrow {
+  margin-inline: auto;
+  max-width: 860px;
+  display: grid;
+  gap: 14px;
+}
+p {
+  margin: 0;
+}
+.bike {
+  display: grid;
+  grid-template-columns: 1.6fr 1fr 0.7fr 1fr;
+  gap: 10px;
+  align-items: start;
+}
+.date {
+  max-width: 330px;
+}
+.figures {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 10px;
+}
+.parts {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+.top {
+  gap: 12px;
+}
+.letter {
+  max-width: 130px;
+}
+.grow {
+  flex: 1;
+}
+.place,
+.drop {
+  font: inherit;
+  font-weight: 620;
+  font-size: 13px;
+  border: 1.2px solid var(--ink);
+  border-radius: 3px;
+  background: var(--paper);
+  color: var(--ink);
+  min-height: 40px;
+  padding: 0 12px;
+  cursor: pointer;
+}
+.place.on {
+  background: var(--ink);
+  color: var(--paper);
+}
+.drop {
+  border: 0;
+  background: none;
+  color: var(--steel);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.foot {
+  gap: 16px;
+}
+@media (max-width: 700px) {
+  .bike,
+  .figures,
+  .parts {
+    grid-template-columns: 1fr 1fr;
+  }
+  .sheet {
+    padding: 14px 12px;
+  }
+  .place,
+  .drop {
+    min-height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { useHere } from '@/composables/useHere'
+import { usePreview } from '@/composables/usePreview'
+import { t } from '@/composables/useText'
+import type { FormDefaults } from '@/types/props'
+import ActionDialog from './ActionDialog.vue'
+import TapChoice from './TapChoice.vue'
+
+/** "240 km since Monday", or what the odometer shows: one estimate for days that nobody logged one by one. */
+const open = defineModel<boolean>({ required: true })
+const props = defineProps<{ forms: FormDefaults; bike: number }>()
+const here = useHere()
+const bike = computed(() => props.forms.bikes.find((other) => other.id === props.bike))
+const { form, submit } = useActionForm({
+  by: 'distance',
+  distance: '',
+  odometer: '',
+  from: props.forms.date,
+  to: props.forms.date,
+  condition: 'dry',
+})
+const ways = ['distance', 'odometer'].map((value) => ({ value, title: t(`catch_up.by_${value}`) }))
+const { preview, problems } = usePreview<{ text: string }>(
+  'post',
+  () => `/bikes/${props.bike}/estimates/reckon`,
+  () => ((form.by === 'distance' ? form.distance : form.odometer) ? form.data() : null),
+)
+const errors = computed(() => ({ ...problems.value, ...form.errors }) as Record<string, string | undefined>)
+const save = () => submit('post', `/bikes/${props.bike}/estimates`, () => (open.value = false))
+</script>
+
+<template>
+  <ActionDialog
+    v-model="open"
+    :title="`${t('catch_up.title')}: ${bike?.name ?? ''}`"
+    :verb="t('catch_up.do')"
+    :busy="form.processing"
+    :errors="errors"
+    :known="['distance', 'odometer', 'from', 'to']"
+    test="catch-up-form"
+    @submit="save">
+    <TapChoice v-model="form.by" :legend="t('catch_up.by')" :options="ways" test="by" />
+    <template v-if="form.by === 'distance'">
+      <v-text-field
+        v-model="form.distance"
+        inputmode="decimal"
+        :label="t('ride.distance')"
+        :suffix="here.distanceUnit"
+        :error-messages="errors.distance"
+        name="distance"
+        autofocus />
+      <div class="two">
+        <v-text-field v-model="form.from" type="date" :label="t('catch_up.from')" :error-messages="errors.from" name="from" />
+        <v-text-field v-model="form.to" type="date" :label="t('catch_up.to')" :error-messages="errors.to" name="to" />
+      </div>
+    </template>
+    <v-text-field
+      v-else
+      v-model="form.odometer"
+      inputmode="decimal"
+      :label="t('catch_up.odometer')"
+      :suffix="here.distanceUnit"
+      :error-messages="errors.odometer"
+      name="odometer" />
+    <TapChoice v-model="form.condition" :legend="t('ride.condition')" :options="forms.conditions" test="condition" even />
+    <p v-if="preview" class="reckoned" role="status" data-test="reckoned">{{ preview.text }}</p>
+    <p class="muted small">{{ t('catch_up.hint') }}</p>
+  </ActionDialog>
+</template>
+
+<style scoped>
+p {
+  margin: 0;
+}
+.reckoned {
+  font-weight: 620;
+}
+</style>

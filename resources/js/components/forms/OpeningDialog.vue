@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { useHere } from '@/composables/useHere'
+import { usePreview } from '@/composables/usePreview'
+import { t } from '@/composables/useText'
+import type { ChangedChain, Opening } from '@/types/props'
+import ActionDialog from './ActionDialog.vue'
+import ChangesPreview from './ChangesPreview.vue'
+import TapChoice from './TapChoice.vue'
+
+/** What a part brought with it, put right once it is known. */
+const open = defineModel<boolean>({ required: true })
+const props = defineProps<{ opening: Opening; subject: string; kind: 'chain' | 'part' | 'link' }>()
+const here = useHere()
+const { form, submit } = useActionForm({
+  km: props.opening.km,
+  wax: props.opening.wax as string,
+  since_wax: props.opening.since_wax,
+  closings: props.opening.closings,
+})
+const url = `/openings/${props.opening.id}`
+const { preview, problems } = usePreview<{ chains: ChangedChain[] }>(
+  'put',
+  () => url,
+  () => (props.kind === 'chain' ? { ...form.data(), preview: true } : null),
+)
+const errors = computed(() => ({ ...problems.value, ...form.errors }) as Record<string, string | undefined>)
+const states = ['known', 'unknown', 'none'].map((value) => ({ value, title: t(`opening.wax_${value}`) }))
+const save = () => submit('put', url, () => (open.value = false))
+</script>
+
+<template>
+  <ActionDialog
+    v-model="open"
+    :title="`${t('opening.title')}: ${subject}`"
+    :verb="t('opening.do')"
+    :busy="form.processing"
+    :errors="errors"
+    :known="['km', 'since_wax', 'closings']"
+    test="opening-form"
+    @submit="save">
+    <p class="muted small">{{ t('opening.as_of', { day: opening.of }) }}</p>
+    <v-text-field
+      v-if="kind !== 'link'"
+      v-model="form.km"
+      inputmode="decimal"
+      :label="t('opening.km')"
+      :hint="t('opening.unknown')"
+      persistent-hint
+      :suffix="here.distanceUnit"
+      :error-messages="errors.km"
+      name="km" />
+    <template v-if="kind === 'chain'">
+      <TapChoice v-model="form.wax" :legend="t('opening.wax')" :options="states" test="wax" />
+      <v-text-field
+        v-if="form.wax === 'known'"
+        v-model="form.since_wax"
+        inputmode="decimal"
+        :label="t('opening.since')"
+        :suffix="here.distanceUnit"
+        :error-messages="errors.since_wax"
+        name="since_wax" />
+    </template>
+    <v-text-field
+      v-if="kind === 'link'"
+      v-model="form.closings"
+      inputmode="numeric"
+      :label="t('opening.closings')"
+      :hint="t('opening.unknown')"
+      persistent-hint
+      :error-messages="errors.closings"
+      name="closings" />
+    <ChangesPreview v-if="kind === 'chain'" :chains="preview?.chains ?? null" />
+  </ActionDialog>
+</template>
+
+<style scoped>
+p {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,54 @@
+import { useDebounceFn } from '@vueuse/core'
+import { ref, watch, type Ref } from 'vue'
+
+const AFTER_MS = 250
+
+function token(): string {
+  return decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '')
+}
+
+/** Asks the server, without doing anything. Resolves to the answer, or to what is wrong, by field. */
+export async function ask<T>(
+  method: 'post' | 'put',
+  url: string,
+  data: object,
+): Promise<{ answer: T } | { errors: Record<string, string> }> {
+  const response = await fetch(url, {
+    method: method.toUpperCase(),
+    headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token() },
+    body: JSON.stringify(data),
+  })
+  const body = (await response.json()) as T & { errors?: Record<string, string[]> }
+  return response.ok
+    ? { answer: body }
+    : {
+        errors: Object.fromEntries(
+          Object.entries(body.errors ?? { page: [response.statusText] }).map(([field, texts]) => [field, texts[0] ?? '']),
+        ),
+      }
+}
+
+/** What a form would do, asked anew whenever it changes; `data` returns null while there is nothing to ask. */
+export function usePreview<T>(
+  method: 'post' | 'put',
+  url: () => string,
+  data: () => object | null,
+): { preview: Ref<T | null>; problems: Ref<Record<string, string>> } {
+  const preview = ref<T | null>(null) as Ref<T | null>
+  const problems = ref<Record<string, string>>({})
+  let asked = 0
+  const look = useDebounceFn(async () => {
+    const wanted = data()
+    const turn = ++asked
+    if (!wanted) {
+      preview.value = null
+      return
+    }
+    const result = await ask<T>(method, url(), wanted)
+    if (turn !== asked) return
+    preview.value = 'answer' in result ? result.answer : null
+    problems.value = 'errors' in result ? result.errors : {}
+  }, AFTER_MS)
+  watch(() => JSON.stringify([url(), data()]), look, { immediate: true })
+  return { preview, problems }
+}
