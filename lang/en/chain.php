@@ -72,6 +72,7 @@ return [
         'reading' => 'Measured: :wear at :km',
         'retirement' => 'Retired at :km',
         'left' => ':left left',
+        'unknown_left' => 'wax unknown',
         'nothing_left' => 'no wax left',
     ],
 ];

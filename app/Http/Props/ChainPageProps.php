@@ -10,6 +10,7 @@ use App\Text\WhyWords;
 use Dripel\Core\Explain\ChainFigures;
 use Dripel\Core\Explain\Why;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\RidingHabit;
@@ -41,7 +42,7 @@ final readonly class ChainPageProps
             'outlook' => $onBike === null ? null : (new ChainWords($this->voice))->outlook($chain, $goodUntil, $habit->weeklyKm ?? 0.0),
             'facts' => [
                 ['name' => $this->voice->say('ui.chain.km'), 'value' => $q->ridden($chain->km), 'why' => 'km'],
-                ['name' => $this->voice->say('ui.chain.hours'), 'value' => ($chain->hoursComplete ? '' : $this->voice->say('ui.chain.at_least').' ').$q->hours($chain->hours), 'why' => null],
+                ['name' => $this->voice->say('ui.chain.hours'), 'value' => $this->hours($chain), 'why' => null],
                 ['name' => $this->voice->say('ui.chain.wear'), 'value' => (new ChainWords($this->voice))->elongation($chain->wear), 'why' => $chain->wear === null ? null : 'wear'],
                 ['name' => $this->voice->say('ui.chain.dips'), 'value' => (string) $chain->dips, 'why' => null],
                 ['name' => $this->voice->say('ui.chain.pitches'), 'value' => $settings->whole(SettingKey::ChainPitches, $chainId) === 0 ? '—' : (string) $settings->whole(SettingKey::ChainPitches, $chainId), 'why' => null],
@@ -58,6 +59,17 @@ final readonly class ChainPageProps
             ],
             'forms' => (new FormProps($this->book, $this->voice))->all(),
         ];
+    }
+
+    private function hours(ChainState $chain): string
+    {
+        $hours = $this->voice->quantities->hours($chain->hours);
+
+        return match (true) {
+            $chain->hoursComplete => $hours,
+            $chain->hours > 0 => $this->voice->say('words.at_least', ['figure' => $hours]),
+            default => $this->voice->say('words.unknown'),
+        };
     }
 
     /** @return array<string, mixed> */

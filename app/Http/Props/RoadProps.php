@@ -59,7 +59,11 @@ final readonly class RoadProps
             'conditionName' => $this->voice->say("chain.condition.{$ride->condition->value}"),
             'soaked' => $ride->condition->soaks(),
             'chain' => $chainId === null ? null : ['id' => $chainId, 'name' => $this->voice->names->fullChain($chainId)],
-            'left' => $after?->life === null ? null : $this->voice->say($after->leftKm() > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', ['left' => $q->left($after->leftKm())]),
+            'left' => match (true) {
+                $after?->life === null => null,
+                ! $after->waxKnown => $this->voice->say('chain.timeline.unknown_left'),
+                default => $this->voice->say($after->leftKm() > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', ['left' => $q->left($after->leftKm())]),
+            },
         ];
     }
 

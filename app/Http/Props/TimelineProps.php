@@ -64,7 +64,7 @@ final readonly class TimelineProps
         $cycleIndex = $entry instanceof Ride ? array_search($entry, $chain->cycleRides, true) : false;
 
         return $this->entry($type, $entry->id, $entry->moment->unixS, $entry->moment->precision, $text) + [
-            'left' => $cycleIndex === false || $chain->life === null ? null : $this->left($chain->life->leftAfterKm[$cycleIndex]),
+            'left' => $cycleIndex === false || $chain->life === null || ! $chain->waxKnown ? null : $this->left($chain->life->leftAfterKm[$cycleIndex]),
         ];
     }
 

@@ -178,7 +178,7 @@ it('keeps a history in sentences, filtered by bike or chain', function (): void 
             'Logged 61.5 km damp on Heron, Wed 25 Nov, 07:00; it got loud',
         ])
         ->and($sentences("/history?chain={$this->b->id}"))
-        // The ride that went to it among them.
+        // What was taken back among them.
         ->toHaveCount(5)
         ->and($sentences("/history?bike={$this->heron->id}"))
         ->toHaveCount(6);

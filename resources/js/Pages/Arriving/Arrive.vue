@@ -253,6 +253,7 @@ p {
 }
 .letter {
   max-width: 130px;
+  min-width: 92px;
 }
 .grow {
   flex: 1;

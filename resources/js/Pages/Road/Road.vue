@@ -217,6 +217,9 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
 .estimated td {
   color: var(--steel);
 }
+.estimated td:first-child {
+  padding-left: 25px;
+}
 .mark {
   display: block;
   font-size: 11.5px;
@@ -250,6 +253,9 @@ input[type='checkbox'] {
   margin-top: 14px;
 }
 @media (max-width: 700px) {
+  .estimated td:first-child {
+    padding-left: 0;
+  }
   .rides thead {
     display: none;
   }

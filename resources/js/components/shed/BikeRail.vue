@@ -24,11 +24,29 @@ const verbs = (): RailVerb[] =>
       :class="{ target: chainDrag.chain !== null, over: chainDrag.over === `bike-${rail.id}` }"
       :data-drop="`bike-${rail.id}`"
       :data-test="`bike-${rail.name}`">
-      <h2 :id="`bike-${rail.id}`" class="name wide">
-        <Link v-if="mayWrite" :href="`/bikes/${rail.id}`"
-          ><span class="sr">{{ t('shed.settings_of') }} </span>{{ rail.name }}</Link
-        ><template v-else>{{ rail.name }}</template>
-      </h2>
+      <div class="head">
+        <h2 :id="`bike-${rail.id}`" class="name wide">
+          <Link v-if="mayWrite" :href="`/bikes/${rail.id}`"
+            ><span class="sr">{{ t('shed.settings_of') }} </span>{{ rail.name }}</Link
+          ><template v-else>{{ rail.name }}</template>
+        </h2>
+        <v-menu v-if="mayWrite" attach>
+          <template #activator="{ props: menu }">
+            <v-btn
+              v-bind="menu"
+              :icon="mdiDotsHorizontal"
+              variant="text"
+              size="x-small"
+              class="more"
+              :aria-label="`${t('shed.more')} ${rail.name}`"
+              :data-test="`more-${rail.name}`" />
+          </template>
+          <v-list density="comfortable" class="menu">
+            <v-list-item :title="t('catch_up.title')" :data-test="`catch_up-${rail.name}`" @click="emit('verb', 'catch_up')" />
+            <v-list-item :title="t('correct.title')" :data-test="`correct-${rail.name}`" @click="emit('verb', 'correct')" />
+          </v-list>
+        </v-menu>
+      </div>
       <p class="about muted">{{ rail.about }}</p>
       <template v-if="rail.fitted">
         <p class="left">
@@ -67,21 +85,6 @@ const verbs = (): RailVerb[] =>
           @click="emit('verb', verb)"
           >{{ t(`verbs.${verb}`) }}</v-btn
         >
-        <v-menu attach>
-          <template #activator="{ props: menu }">
-            <v-btn
-              v-bind="menu"
-              :icon="mdiDotsHorizontal"
-              size="small"
-              class="more"
-              :aria-label="`${t('shed.more')} ${rail.name}`"
-              :data-test="`more-${rail.name}`" />
-          </template>
-          <v-list density="comfortable" class="menu">
-            <v-list-item :title="t('catch_up.title')" :data-test="`catch_up-${rail.name}`" @click="emit('verb', 'catch_up')" />
-            <v-list-item :title="t('correct.title')" :data-test="`correct-${rail.name}`" @click="emit('verb', 'correct')" />
-          </v-list>
-        </v-menu>
       </div>
     </div>
     <div class="wall">
@@ -198,8 +201,10 @@ p {
   --v-btn-height: 26px;
   font-size: 12.5px;
 }
-.verbs .more {
-  width: 30px;
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
 }
 .menu {
   border: 1.5px solid var(--ink);
