@@ -16,6 +16,7 @@ use App\Http\Controllers\Chains\ReadingController;
 use App\Http\Controllers\Chains\RetirementController;
 use App\Http\Controllers\Chains\StripController;
 use App\Http\Controllers\Chains\TopUpController;
+use App\Http\Controllers\Command\CommandController;
 use App\Http\Controllers\History\EntryController;
 use App\Http\Controllers\History\HistoryController;
 use App\Http\Controllers\People\DemoController;
@@ -71,6 +72,9 @@ Route::middleware('auth')->group(function (): void {
 
         Route::post('/commutes', [CommuteController::class, 'store']);
         Route::put('/commutes/{commute}', [CommuteController::class, 'update'])->whereNumber('commute');
+
+        Route::post('/command', [CommandController::class, 'store']);
+        Route::post('/command/preview', [CommandController::class, 'preview']);
 
         Route::get('/bikes/new', [BikeController::class, 'create'])->name('bikes.new');
         Route::post('/bikes', [BikeController::class, 'store']);

@@ -7,6 +7,7 @@ import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { useRevision } from '@/composables/useRevision'
 import { t } from '@/composables/useText'
+import CommandLine from './CommandLine.vue'
 import DoneBar from './DoneBar.vue'
 import KeysDialog from './KeysDialog.vue'
 
@@ -16,6 +17,7 @@ const here = useHere()
 const { light, toggle } = useDayNight()
 const moved = useRevision()
 const keysOpen = ref(false)
+const lineOpen = ref(false)
 const doneBar = ref<InstanceType<typeof DoneBar> | null>(null)
 const places = computed(() => [
   { name: 'shed', href: '/', title: t('nav.shed') },
@@ -25,6 +27,7 @@ const places = computed(() => [
 ])
 useKeys({
   '?': () => (keysOpen.value = true),
+  '/': () => here.value.mayWrite && (lineOpen.value = true),
   S: () => router.visit('/'),
   R: () => router.visit('/road'),
   H: () => router.visit('/history'),
@@ -58,6 +61,9 @@ const signOut = () => router.post('/sign-out')
       </nav>
       <span class="grow" />
       <span class="where desk">{{ here.workshop }}</span>
+      <button v-if="here.mayWrite" type="button" class="line" data-test="command" :aria-label="t('command.title')" @click="lineOpen = true">
+        <kbd>/</kbd><span class="desk">{{ t('command.title') }}</span>
+      </button>
       <v-menu attach>
         <template #activator="{ props: menu }">
           <v-btn v-bind="menu" :icon="mdiDotsVertical" variant="text" size="small" :aria-label="t('nav.more')" data-test="more" />
@@ -82,6 +88,7 @@ const signOut = () => router.post('/sign-out')
     <main id="content" tabindex="-1"><slot /></main>
     <DoneBar ref="doneBar" />
     <KeysDialog v-model="keysOpen" />
+    <CommandLine v-if="lineOpen" v-model="lineOpen" />
   </v-app>
 </template>
 
@@ -135,6 +142,22 @@ nav a.on {
   color: var(--steel);
   font-size: 13px;
   margin-right: 8px;
+}
+.line {
+  font: inherit;
+  font-size: 13px;
+  color: var(--steel);
+  background: none;
+  border: 0;
+  min-height: 44px;
+  padding: 0 10px;
+  display: flex;
+  align-items: center;
+  gap: 7px;
+  cursor: pointer;
+}
+.line:hover span {
+  text-decoration: underline;
 }
 .menu {
   border: 1.5px solid var(--ink);

@@ -6,6 +6,7 @@ const open = defineModel<boolean>({ required: true })
 const enabled = useKeysEnabled()
 const keys: [string, string][] = [
   ['?', 'this'],
+  ['/', 'command'],
   ['1–9', 'bike'],
   ['s', 'swap'],
   ['r', 'ride'],

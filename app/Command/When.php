@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Command;
+
+use App\Logbook\Moments;
+use App\Text\Voice;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Plan\LocalDay;
+
+/** Days and times in words: yesterday, on Monday, 3 days ago, 24 Nov, 24.11., 2026-11-24, at 18:30. */
+final readonly class When
+{
+    private function __construct(private ?LocalDay $day, private ?string $time, private Voice $voice, private Moments $moments) {}
+
+    /** @throws NotUnderstood if there is no such day */
+    public static function takenFrom(Phrase $phrase, Lexicon $lexicon, Voice $voice, Moments $moments): self
+    {
+        $today = LocalDay::of($voice->nowS, $voice->zone());
+        $time = $phrase->take('/(?: '.preg_quote((string) __('command.at'), '/').')? ([01]?\d|2[0-3])[:h]([0-5]\d)(?= )/u');
+
+        return new self(
+            self::day($phrase, $lexicon, $voice, $today),
+            $time === null ? null : sprintf('%02d:%02d', $time[1], $time[2]),
+            $voice,
+            $moments,
+        );
+    }
+
+    /** @throws NotUnderstood if there is no such day */
+    public static function day(Phrase $phrase, Lexicon $lexicon, Voice $voice, LocalDay $today): ?LocalDay
+    {
+        $named = function (int $year, int $month, int $day) use ($voice): LocalDay {
+            checkdate($month, $day, $year) || throw new NotUnderstood((string) __('command.problems.no_such_day'));
+
+            return LocalDay::named(sprintf('%04d-%02d-%02d', $year, $month, $day), $voice->zone());
+        };
+        // A day and month without a year is the last one that there was.
+        $lastOne = fn(int $month, int $day): LocalDay => $named((int) substr($today->date, 0, 4) - (sprintf('%02d-%02d', $month, $day) > substr($today->date, 5) ? 1 : 0), $month, $day);
+        $months = [];
+        foreach ($lexicon->monthWords() as $month => $words) {
+            foreach ($words as $word) {
+                $months[$word] = $month;
+            }
+        }
+        $monthPattern = implode('|', array_map(fn(string $word) => preg_quote($word, '/'), array_keys($months)));
+        if (($found = $phrase->take('/ (\d{4})-(\d{1,2})-(\d{1,2})(?= )/u')) !== null) {
+            return $named((int) $found[1], (int) $found[2], (int) $found[3]);
+        }
+        if (($found = $phrase->take('/ (\d{1,2})\.(\d{1,2})\.(\d{4})?(?= )/u')) !== null) {
+            return isset($found[3]) && $found[3] !== '' ? $named((int) $found[3], (int) $found[2], (int) $found[1]) : $lastOne((int) $found[2], (int) $found[1]);
+        }
+        if (($found = $phrase->take("/ (\\d{1,2})\\.? ({$monthPattern})(?= )/u")) !== null) {
+            return $lastOne($months[$found[2]], (int) $found[1]);
+        }
+        if (($found = $phrase->take((string) __('command.ago'))) !== null) {
+            return $today->plus(-(int) $found[1]);
+        }
+        if ($phrase->takeOneOf($lexicon->yesterday) !== null) {
+            return $today->plus(-1);
+        }
+        if ($phrase->takeOneOf($lexicon->today) !== null) {
+            return $today;
+        }
+        $weekday = $phrase->takeOneOf($lexicon->weekdayWords());
+
+        return $weekday === null ? null : $today->plus(-(($today->weekday() - (int) $weekday + 7) % 7 ?: 7));
+    }
+
+    /** Of what has a time: now, unless a day or time was said; a day alone means its evening. */
+    public function moment(): Moment
+    {
+        return match (true) {
+            $this->day === null && $this->time === null => $this->moments->now(),
+            default => $this->moments->local($this->date(), $this->time ?? $this->latest(), $this->voice->zone(), 'text'),
+        };
+    }
+
+    /** Of a ride: known by its day alone unless a time was said. */
+    public function ofRide(): Moment
+    {
+        return $this->moments->local($this->date(), $this->time, $this->voice->zone(), 'text');
+    }
+
+    public function words(): string
+    {
+        return trim($this->voice->dayWord($this->date()).' '.($this->time ?? ''));
+    }
+
+    private function date(): string
+    {
+        return ($this->day ?? LocalDay::of($this->voice->nowS, $this->voice->zone()))->date;
+    }
+
+    private function latest(): string
+    {
+        return $this->date() === LocalDay::of($this->voice->nowS, $this->voice->zone())->date ? $this->voice->quantities->time($this->voice->nowS) : '20:00';
+    }
+}

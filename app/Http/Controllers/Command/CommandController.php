@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Command;
+
+use App\Command\NotUnderstood;
+use App\Command\Understand;
+use App\Exceptions\UndoBlocked;
+use App\Http\Controllers\Controller;
+use App\Http\Requests\Command\CommandRequest;
+use App\Logbook\DryRun;
+use App\Text\ChangeWords;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Validation\ValidationException;
+
+/** The command line: said in a sentence first, then done. */
+final class CommandController extends Controller
+{
+    public function preview(CommandRequest $request, Understand $understand, DryRun $dryRun, ChangeWords $words): JsonResponse
+    {
+        try {
+            $command = $understand($request->string('text')->toString());
+        } catch (NotUnderstood $e) {
+            return response()->json(['sentence' => null, 'problem' => $e->getMessage(), 'guess' => $e->guess, 'chains' => [], 'caution' => null]);
+        }
+        try {
+            $changes = $dryRun->changes($request->workshop(), fn() => ($command->do)($request->context()));
+        } catch (UndoBlocked) {
+            // What would have to go too is shown before anything goes.
+            $changes = [];
+        }
+
+        return response()->json(['sentence' => $command->sentence, 'problem' => null, 'guess' => null, 'chains' => $words->of($changes), 'caution' => $command->caution]);
+    }
+
+    public function store(CommandRequest $request, Understand $understand): RedirectResponse
+    {
+        try {
+            return $this->done(($understand($request->string('text')->toString())->do)($request->context()));
+        } catch (NotUnderstood $e) {
+            throw ValidationException::withMessages(['text' => $e->getMessage()]);
+        }
+    }
+}

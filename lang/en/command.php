@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+/** The words of the command line and what it answers. Words are in lower case; the first of each is the one it is called. */
+return [
+    'verbs' => [
+        'ride' => ['ride', 'rode', 'ridden', 'log'],
+        'swap' => ['swap', 'swapped', 'fit', 'put'],
+        'loud' => ['loud', 'noisy', 'noise'],
+        'drip' => ['drip', 'dripped', 'top-up', 'topup', 'top up'],
+        'measure' => ['measure', 'measured', 'wear'],
+        'catch_up' => ['catch up', 'caught up', 'estimate'],
+        'dip' => ['dip', 'dipped', 'wax', 'waxed'],
+        'undo' => ['undo', 'take back'],
+    ],
+    'conditions' => [
+        'indoor' => ['indoor', 'indoors', 'trainer'],
+        'dry' => ['dry'],
+        'dusty' => ['dusty', 'dust'],
+        'damp' => ['damp'],
+        'wet' => ['wet', 'rain', 'rainy'],
+        'muddy' => ['muddy', 'mud'],
+    ],
+    'today' => ['today'],
+    'yesterday' => ['yesterday'],
+    'since' => 'since',
+    'at' => 'at',
+    'ago' => '/ (\d{1,3}) days? ago(?= )/u',
+    'units' => ['km' => ['km', 'kilometres', 'kilometers'], 'mi' => ['mi', 'miles', 'mile']],
+    'fillers' => ['on', 'the', 'to', 'of', 'for', 'it', 'was', 'got', 'is', 'chain', 'bike', 'last'],
+    'preview' => [
+        'ride' => 'Log :km :condition on :bike, :day:loud.',
+        'and_loud' => ', and it got loud',
+        'swap' => 'Swap :bike to :letter, :at.',
+        'loud' => 'The chain of :bike got loud, :at.',
+        'drip' => 'Top up :chain with drip, good for :km, :at.',
+        'measure' => 'Measured :chain: :wear, :at.',
+        'undo' => 'Take back: :what.',
+    ],
+    'problems' => [
+        'empty' => 'Say what was done: ride heron 62 wet yesterday',
+        'unknown' => 'No word known here: “:word”.',
+        'which_bike' => 'Which bike? There are :bikes.',
+        'which_chain' => 'Which chain of :bike? There are :chains.',
+        'how_far' => 'How far? For example: ride :bike 62',
+        'how_worn' => 'What did it show, in percent? For example: measure :bike 0.25',
+        'no_chain_on' => 'No chain is on :bike then.',
+        'nothing_to_swap_to' => 'Nothing waxed hangs ready for :bike. Name the letter.',
+        'nothing_to_undo' => 'There is nothing of yours left to take back.',
+        'dip_in_the_shed' => 'Dip from the shed: there each chain is checked to be dry first.',
+        'no_such_day' => 'There is no such day.',
+    ],
+];

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref, useId } from 'vue'
+import ChangesPreview from '@/components/forms/ChangesPreview.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { usePreview } from '@/composables/usePreview'
+import { t } from '@/composables/useText'
+import type { ChangedChain } from '@/types/props'
+
+/** One line of words; the server says what it understood and what that changes, then does it. */
+const open = defineModel<boolean>({ required: true })
+interface Answer {
+  sentence: string | null
+  problem: string | null
+  guess: string | null
+  chains: ChangedChain[]
+  caution: string | null
+}
+const id = useId()
+const { form, submit } = useActionForm({ text: '' })
+const { preview, problems } = usePreview<Answer>(
+  'post',
+  () => '/command/preview',
+  () => (form.text.trim() ? form.data() : null),
+)
+const wrong = computed(() => preview.value?.problem ?? Object.values({ ...problems.value, ...form.errors })[0] ?? null)
+const field = ref<{ focus: () => void } | null>(null)
+onMounted(() => nextTick(() => field.value?.focus()))
+function take(guess: string): void {
+  form.text = guess
+  field.value?.focus()
+}
+const run = () => form.text.trim() && submit('post', '/command', () => (open.value = false))
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="560" :aria-labelledby="id" class="line-dialog">
+    <v-card data-test="command-line">
+      <form novalidate @submit.prevent="run">
+        <h1 :id="id" class="sr">{{ t('command.title') }}</h1>
+        <v-text-field
+          ref="field"
+          v-model="form.text"
+          :label="t('command.label')"
+          name="command"
+          autocomplete="off"
+          autocapitalize="none"
+          spellcheck="false"
+          :hint="t('command.hint')"
+          persistent-hint />
+        <div class="answer" aria-live="polite">
+          <p v-if="preview?.sentence" class="sentence" data-test="understood">{{ preview.sentence }}</p>
+          <p v-if="wrong" class="ember" data-test="not-understood">{{ wrong }}</p>
+          <button v-if="preview?.guess" type="button" class="guess" data-test="guess" @click="take(preview.guess)">
+            {{ t('command.guess') }} <b>{{ preview.guess }}</b>
+          </button>
+          <ChangesPreview v-if="preview?.sentence && preview.chains.length" :chains="preview.chains" />
+          <p v-if="preview?.caution" class="caution">{{ preview.caution }}</p>
+        </div>
+        <div class="row">
+          <v-btn
+            type="submit"
+            variant="flat"
+            color="primary"
+            :disabled="!preview?.sentence"
+            :loading="form.processing"
+            data-test="do-command"
+            >{{ t('command.do') }}</v-btn
+          >
+          <v-btn @click="open = false">{{ t('verbs.cancel') }}</v-btn>
+        </div>
+      </form>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+form {
+  padding: 18px 20px;
+  display: grid;
+  gap: 12px;
+  max-height: inherit;
+  overflow-y: auto;
+}
+.answer {
+  display: grid;
+  gap: 8px;
+}
+p {
+  margin: 0;
+}
+.sentence {
+  font-weight: 680;
+  font-size: 16px;
+}
+.guess {
+  font: inherit;
+  text-align: left;
+  background: none;
+  border: 0;
+  color: inherit;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+  min-height: 44px;
+  padding: 0;
+}
+</style>

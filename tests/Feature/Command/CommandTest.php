@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Estimate;
+use App\Models\Ride;
+use Illuminate\Support\Str;
+use Tests\Feature\Bench;
+
+beforeEach(function (): void {
+    // Wednesday 25 November 2026, noon in UTC.
+    $this->bench = new Bench;
+    $this->heron = $this->bench->bike('Heron');
+    $this->night = $this->bench->bike('Night Owl');
+    [$this->a, $this->c] = [$this->bench->chain($this->heron, 'A', 300, true), $this->bench->chain($this->heron, 'C', 280)];
+    $this->owl = $this->bench->chain($this->night, 'A', 300, true);
+    $this->actingAs($this->bench->owner);
+    $this->ask = fn(string $text) => str_replace("\u{a0}", ' ', json_encode($this->postJson('/command/preview', ['action_id' => (string) Str::uuid(), 'text' => $text])->assertOk()->json(), JSON_UNESCAPED_UNICODE));
+    $this->say = fn(string $text) => $this->post('/command', ['action_id' => (string) Str::uuid(), 'text' => $text]);
+});
+
+it('says what it understood', function (string $text, string $sentence): void {
+    $rows = Bench::rows();
+    expect(($this->ask)($text))->toContain('"sentence":"'.$sentence.'"')->and(Bench::rows())->toBe($rows);
+})->with([
+    ['ride heron 62 wet yesterday', 'Log 62 km wet on Heron, yesterday.'],
+    ['Heron 62', 'Log 62 km dry on Heron, today.'],
+    ['rode the night owl 12,5 km on monday', 'Log 12.5 km dry on Night Owl, 23 Nov.'],
+    ['ride heron 62km rain at 7:40', 'Log 62 km wet on Heron, today 07:40.'],
+    ['ride heron 10 miles 3 days ago', 'Log 16.1 km dry on Heron, 22 Nov.'],
+    ['ride 40 heron 24 nov', 'Log 40 km dry on Heron, yesterday.'],
+    ['ride 40 heron 30.12.', 'Log 40 km dry on Heron, 30 Dec.'],
+    ['ride heron 40 loud', 'Log 40 km dry on Heron, today, and it got loud.'],
+    ['swap heron c', 'Swap Heron to C, today.'],
+    ['swap heron', 'Swap Heron to C, today.'],
+    ['loud heron yesterday', 'The chain of Heron got loud, yesterday.'],
+    ['drip heron', 'Top up Heron A with drip, good for 200 km, today.'],
+    ['measure heron a 0,25', 'Measured Heron A: 0.25 %, today.'],
+    ['measure heron 0.25 %', 'Measured Heron A: 0.25 %, today.'],
+    ['heron 240 km since monday', 'Heron: 240 km go to 3 days, 80.0 km each.'],
+    ['catch up heron 30 since yesterday', 'Heron: 30 km go to 2 days, 15.0 km each.'],
+]);
+
+it('says what is missing or unknown, with a near guess', function (string $text, string $answer): void {
+    expect(($this->ask)($text))->toContain('"sentence":null')->toContain($answer);
+})->with([
+    ['', 'Say what was done'],
+    ['ride heron', 'How far?'],
+    ['ride 62', 'Which bike? There are Heron, Night Owl.'],
+    ['ride herron 62', '"guess":"ride heron 62"'],
+    ['ride heron 62 yestreday', '"guess":"ride heron 62 yesterday"'],
+    ['Swpa heron C', '"guess":"swap heron C"'],
+    ['ride heron 62 zebra', '“zebra”.","guess":null'],
+    ['measure heron', 'What did it show'],
+    ['dip heron', 'Dip from the shed'],
+    ['swap night owl', 'Nothing waxed hangs ready for Night Owl'],
+    ['ride heron 40 31 feb', 'no such day'],
+]);
+
+it('does what it said, and takes it back', function (): void {
+    ($this->say)('ride heron 62 wet yesterday')->assertSessionHasNoErrors()->assertSessionHas('done');
+    $ride = Ride::query()->live()->sole();
+    expect([$ride->km, $ride->condition->value, $ride->precision->value])->toBe([62.0, 'wet', 'day']);
+    ($this->say)('swap heron c')->assertSessionHasNoErrors();
+    ($this->say)('measure heron 0.3')->assertSessionHasNoErrors();
+    expect($this->bench->state($this->c)->wear?->valuePct)->toBe(0.3);
+    ($this->say)('heron 92 since monday')->assertSessionHasNoErrors();
+    expect(Estimate::query()->live()->count())->toBe(1);
+    expect(($this->ask)('undo'))->toContain('Take back: estimated 92 km on Heron');
+    ($this->say)('undo');
+    ($this->say)('undo');
+    expect(Estimate::query()->live()->count())->toBe(0)->and($this->bench->state($this->c)->wear)->toBeNull();
+    ($this->say)('nonsense')->assertSessionHasErrors('text');
+    ($this->say)('ride heron 3000')->assertSessionHasErrors('distance');
+    // The future is refused where it is looked at already.
+    $this->postJson('/command/preview', ['action_id' => (string) Str::uuid(), 'text' => 'ride heron 20 2027-01-01'])->assertStatus(422)->assertJsonValidationErrors('text');
+});
