@@ -53,3 +53,12 @@ need_build() {
     npx vite build --logLevel error
     echo "$stamp" > public/build/.stamp
 }
+
+# The database that bin/start serves: the demo's or the workshop's own.
+use_database() {
+    local name=dripel
+    [ -f .env ] || die "nothing is here yet; run bin/start first"
+    grep -q '^DRIPEL_DEMO=true' .env && name=demo
+    export DB_DATABASE=$PWD/storage/app/$name.sqlite
+    export APP_CONFIG_CACHE=$PWD/storage/run/none.php APP_ROUTES_CACHE=$PWD/storage/run/none.php
+}

@@ -14,4 +14,8 @@ return [
     ],
     // What bin/start tells the server to accept; the screens promise the same.
     'upload_megabytes' => 64,
+    // Where copies of the database are kept.
+    'backups' => env('DRIPEL_BACKUPS', storage_path('app/backups')),
+    // Where phones reach this machine, if they do: codes to scan lead there.
+    'lan_url' => env('DRIPEL_LAN_URL'),
 ];

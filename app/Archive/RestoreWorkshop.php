@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Archive;
+
+use App\Logbook\EntryType;
+use App\Logbook\ReadBook;
+use App\Models\Workshop;
+use App\Support\AppClock;
+use App\Support\WriteTransaction;
+use Dripel\Core\Input\InvalidInput;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+use Illuminate\Support\Str;
+use JsonException;
+use TypeError;
+use ValueError;
+
+/** Reads the file of a workshop into an empty one, all of it or nothing. */
+final readonly class RestoreWorkshop
+{
+    private const AT_ONCE = 200;
+
+    public function __construct(private ReadBook $readBook, private EmptyWorkshop $emptyWorkshop, private AppClock $clock) {}
+
+    /** @throws NotRestored and nothing is changed */
+    public function __invoke(Workshop $workshop, string $json): void
+    {
+        $tables = $this->tables($json);
+        try {
+            WriteTransaction::run(function () use ($workshop, $tables): void {
+                $this->emptyWorkshop->isEmpty($workshop) || throw new NotRestored('not_empty');
+                $this->emptyWorkshop->rows($workshop);
+                $this->write($workshop, $tables);
+                $this->check($workshop);
+            });
+        } catch (QueryException|ValueError|TypeError|InvalidInput) {
+            throw new NotRestored('contents');
+        } finally {
+            $workshop->refresh();
+            $this->readBook->forget();
+        }
+    }
+
+    /** @return array<string, list<array<string, mixed>>> */
+    private function tables(string $json): array
+    {
+        try {
+            $file = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
+        } catch (JsonException) {
+            throw new NotRestored(str_contains(substr($json, 0, 200), WorkshopFile::FORMAT) ? 'cut' : 'foreign');
+        }
+        if (! is_array($file) || ($file['format'] ?? null) !== WorkshopFile::FORMAT || ! is_int($file['version'] ?? null)) {
+            throw new NotRestored('foreign');
+        }
+        if ($file['version'] > WorkshopFile::VERSION) {
+            throw new NotRestored('newer', ['theirs' => $file['version'], 'ours' => WorkshopFile::VERSION]);
+        }
+        $tables = [];
+        foreach (WorkshopFile::tables() as $table) {
+            $rows = $file['tables'][$table] ?? throw new NotRestored('table_missing', ['table' => $table]);
+            $columns = $this->columns($table);
+            foreach (is_array($rows) ? array_values($rows) : throw new NotRestored('table_missing', ['table' => $table]) as $i => $row) {
+                if (! is_array($row) || array_diff(array_keys($row), $columns) !== [] || array_diff($columns, array_keys($row)) !== []) {
+                    throw new NotRestored('malformed', ['table' => $table, 'row' => $i + 1]);
+                }
+                $tables[$table][] = $row;
+            }
+            $tables[$table] ??= [];
+        }
+
+        return $tables;
+    }
+
+    /** @return list<string> */
+    private function columns(string $table): array
+    {
+        return [...array_values(array_diff(Schema::getColumnListing($table), WorkshopFile::NOT_IN_FILE)), ...($table === WorkshopFile::ACTIONS ? ['by'] : [])];
+    }
+
+    /** @param array<string, list<array<string, mixed>>> $tables */
+    private function write(Workshop $workshop, array $tables): void
+    {
+        $numbers = new Renumber;
+        foreach ($tables[WorkshopFile::ACTIONS] as $action) {
+            $taken = DB::table(WorkshopFile::ACTIONS)->where('id', $action['id'])->exists();
+            $numbers->learn(WorkshopFile::ACTIONS, (string) $action['id'], $taken ? (string) Str::uuid() : (string) $action['id']);
+        }
+        foreach (EntryType::cases() as $type) {
+            $next = (int) DB::table($type->value)->max('id');
+            foreach ($tables[$type->value] as $row) {
+                $numbers->learn($type->value, (int) $row['id'], ++$next);
+            }
+        }
+        $this->writeActions($workshop, $tables[WorkshopFile::ACTIONS], $numbers);
+        foreach (EntryType::cases() as $type) {
+            $rows = array_map(fn(array $row) => self::encoded(['id' => $numbers->id($type->value, $row['id']), 'workshop_id' => $workshop->id] + $numbers->row($type->value, $row)), $tables[$type->value]);
+            foreach (array_chunk($rows, self::AT_ONCE) as $chunk) {
+                DB::table($type->value)->insert($chunk);
+            }
+        }
+        $last = max([0, ...array_column($tables[WorkshopFile::ACTIONS], 'revision')]);
+        Workshop::query()->whereKey($workshop->id)->update(['revision' => max($workshop->revision, $last) + 1]);
+    }
+
+    /** @param list<array<string, mixed>> $actions */
+    private function writeActions(Workshop $workshop, array $actions, Renumber $numbers): void
+    {
+        $accounts = DB::table('users')->join('memberships', 'memberships.user_id', '=', 'users.id')->where('memberships.workshop_id', $workshop->id)->pluck('users.id', 'users.email');
+        $reverted = [];
+        foreach ($actions as $action) {
+            $by = is_array($action['by']) ? $action['by'] : [];
+            $userId = $accounts[$by['email'] ?? ''] ?? null;
+            $id = $numbers->id(WorkshopFile::ACTIONS, $action['id']);
+            if ($action['reverted_by'] !== null) {
+                $reverted[$id] = $numbers->id(WorkshopFile::ACTIONS, $action['reverted_by']);
+            }
+            DB::table(WorkshopFile::ACTIONS)->insert(self::encoded([
+                'id' => $id, 'workshop_id' => $workshop->id, 'user_id' => $userId, 'user_name' => $userId === null ? $by['name'] ?? null : null,
+                'kind' => $action['kind'], 'recorded_at' => $action['recorded_at'], 'revision' => $action['revision'],
+                'about' => $numbers->about((array) $action['about']), 'effects' => $numbers->effects(array_values((array) $action['effects'])),
+            ]));
+        }
+        foreach ($reverted as $id => $by) {
+            DB::table(WorkshopFile::ACTIONS)->where('id', $id)->update(['reverted_by' => $by]);
+        }
+    }
+
+    /** The core must be able to read it, and it must be possible. */
+    private function check(Workshop $workshop): void
+    {
+        $this->readBook->forget();
+        $book = ($this->readBook)($workshop->refresh());
+        foreach ($book->chainIds as $chainId) {
+            $book->chain($chainId, $this->clock->unixS());
+        }
+        foreach ($book->parts as $part) {
+            $book->part($part->id, $this->clock->unixS());
+        }
+        $book->conflicts() === [] || throw new NotRestored('contents');
+    }
+
+    /**
+     * @param array<string, mixed> $row
+     *
+     * @return array<string, mixed>
+     */
+    private static function encoded(array $row): array
+    {
+        foreach (['about', 'effects', 'value', 'input', 'weekdays'] as $column) {
+            if (array_key_exists($column, $row) && ($row[$column] !== null)) {
+                $row[$column] = json_encode($row[$column], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+            }
+        }
+
+        return $row;
+    }
+}

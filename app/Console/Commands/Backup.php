@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Archive\Backups;
+use Illuminate\Console\Command;
+
+final class Backup extends Command
+{
+    protected $signature = 'dripel:backup';
+
+    protected $description = 'Copy the database while it is in use, check the copy, let the oldest go';
+
+    public function handle(Backups $backups): int
+    {
+        $this->info($backups->make() ?? 'A database in memory has no backup.');
+
+        return self::SUCCESS;
+    }
+}
