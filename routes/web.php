@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Archive\ExportController;
+use App\Http\Controllers\Archive\RestoreController;
 use App\Http\Controllers\Arriving\ArriveController;
 use App\Http\Controllers\Arriving\OpeningController;
 use App\Http\Controllers\Arriving\PartsTableController;
@@ -20,13 +22,16 @@ use App\Http\Controllers\Command\CommandController;
 use App\Http\Controllers\History\EntryController;
 use App\Http\Controllers\History\HistoryController;
 use App\Http\Controllers\People\DemoController;
+use App\Http\Controllers\People\DeviceController;
 use App\Http\Controllers\People\InvitationController;
+use App\Http\Controllers\People\PersonController;
 use App\Http\Controllers\People\RegistrationController;
 use App\Http\Controllers\People\SessionController;
 use App\Http\Controllers\Pot\DipController;
 use App\Http\Controllers\Road\RideController;
 use App\Http\Controllers\Road\TrackController;
 use App\Http\Controllers\Shed\ShedController;
+use App\Http\Controllers\Workshop\LabelController;
 use App\Http\Controllers\Workshop\RevisionController;
 use App\Http\Controllers\Workshop\SettingsController;
 use App\Http\Middleware\OnlyOwner;
@@ -50,6 +55,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/chains/{chain}', [ChainController::class, 'show'])->name('chain')->whereNumber('chain');
     Route::get('/history', [HistoryController::class, 'index'])->name('history');
     Route::get('/settings', [SettingsController::class, 'show'])->name('settings');
+    Route::post('/leave', [PersonController::class, 'leave'])->name('leave');
+    Route::post('/devices/sign-out-others', [DeviceController::class, 'signOutOthers'])->name('devices.sign-out');
+    Route::get('/labels', LabelController::class)->name('labels');
     Route::get('/revision', RevisionController::class)->name('revision');
 
     Route::middleware(OnlyWriters::class)->group(function (): void {
@@ -101,11 +109,19 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/actions/{action}/undo', [HistoryController::class, 'confirm'])->name('undo')->whereUuid('action');
         Route::post('/actions/{action}/undo', [HistoryController::class, 'undo'])->whereUuid('action');
 
+        Route::get('/export/workshop.json', [ExportController::class, 'workshop'])->name('export');
+        Route::get('/export/{table}.csv', [ExportController::class, 'table'])->name('export.table');
+
         Route::put('/settings', [SettingsController::class, 'update']);
     });
 
     Route::middleware(OnlyOwner::class)->group(function (): void {
         Route::post('/invitations', [InvitationController::class, 'store']);
+        Route::put('/people/{membership}', [PersonController::class, 'update'])->whereNumber('membership');
+        Route::delete('/people/{membership}', [PersonController::class, 'destroy'])->whereNumber('membership');
+        Route::post('/people/{membership}/hand-over', [PersonController::class, 'handOver'])->whereNumber('membership');
+        Route::post('/restore', [RestoreController::class, 'store']);
+        Route::post('/empty', [RestoreController::class, 'destroy']);
         Route::delete('/invitations/{invitation}', [InvitationController::class, 'destroy'])->whereNumber('invitation');
     });
 });

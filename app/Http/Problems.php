@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Archive\NotRestored;
 use App\Exceptions\ActionIdTaken;
 use App\Exceptions\LogbookConflict;
 use App\Exceptions\NotPossible;
@@ -30,8 +31,9 @@ final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([NotPossible::class, InvalidInput::class, LogbookConflict::class, UndoBlocked::class, VersionMoved::class, ActionIdTaken::class]);
+        $exceptions->dontReport([NotPossible::class, NotRestored::class, InvalidInput::class, LogbookConflict::class, UndoBlocked::class, VersionMoved::class, ActionIdTaken::class]);
         $exceptions->render(fn(NotPossible $e) => self::beside($e->field, (string) __("errors.{$e->reason}", $e->parameters)));
+        $exceptions->render(fn(NotRestored $e) => self::beside('file', (string) __("errors.restore.{$e->reason}", $e->parameters)));
         $exceptions->render(fn(InvalidInput $e) => self::beside(strtok($e->path, '.') ?: 'input', (string) __(
             $e->path === 'file' ? 'errors.file' : 'errors.input',
             ['problem' => $e->getMessage()],

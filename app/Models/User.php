@@ -15,6 +15,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int|null $workshop_id the workshop they are in at the moment
  * @property string $name
  * @property string $email
+ * @property string $password its hash
  * @property-read Workshop|null $workshop
  */
 final class User extends Authenticatable

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\Membership;
 use App\Models\Role;
 use App\Models\User;
 use App\Models\Workshop;
@@ -31,6 +32,11 @@ final class CurrentWorkshop
         $this->resolve();
 
         return $this->role ?? throw new AuthenticationException;
+    }
+
+    public function membership(): Membership
+    {
+        return Membership::query()->in($this->workshop())->where('user_id', $this->user()->id)->firstOrFail();
     }
 
     public function user(): User

@@ -30,6 +30,8 @@ return [
     'move_entry' => 'Moved.',
     'delete_entry' => 'Deleted.',
     'change_workshop' => 'Changed the workshop.',
+    'restored' => 'Restored the workshop.',
+    'emptied' => 'Emptied the workshop. A backup was kept.',
     'undo' => 'Taken back.',
     'fit_none' => 'Took :off off :bike.',
     'nothing_changed' => 'Nothing was different.',

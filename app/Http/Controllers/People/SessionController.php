@@ -6,6 +6,7 @@ namespace App\Http\Controllers\People;
 
 use App\Actions\People\RegisterOwner;
 use App\Http\Controllers\Controller;
+use App\Models\User;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -27,6 +28,11 @@ final class SessionController extends Controller
         $given = $request->validate(['email' => ['required', 'string'], 'password' => ['required', 'string']]);
         $given['email'] = mb_strtolower(trim($given['email']));
         Auth::attempt($given, true) || throw ValidationException::withMessages(['email' => __('errors.not_signed_in')]);
+        $user = Auth::user();
+        if ($user instanceof User && $user->workshop_id === null) {
+            Auth::logout();
+            throw ValidationException::withMessages(['email' => __('errors.no_workshop')]);
+        }
         $request->session()->regenerate();
 
         return redirect()->intended(route('shed'));

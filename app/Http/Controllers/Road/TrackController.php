@@ -9,7 +9,7 @@ use App\Actions\Rides\ReadTrack;
 use App\Http\Controllers\Controller;
 use App\Http\Props\TrackProps;
 use App\Http\Requests\Road\KeepTrackRequest;
-use App\Http\Requests\Road\TrackUploadRequest;
+use App\Http\Requests\UploadRequest;
 use App\Logbook\ReadBook;
 use App\Models\Track;
 use App\Support\CurrentWorkshop;
@@ -24,7 +24,7 @@ use Inertia\Response;
 /** A ride file: looked at first, then kept or left. */
 final class TrackController extends Controller
 {
-    public function store(TrackUploadRequest $request, CurrentWorkshop $current, ReadTrack $readTrack): RedirectResponse
+    public function store(UploadRequest $request, CurrentWorkshop $current, ReadTrack $readTrack): RedirectResponse
     {
         $file = $request->upload();
 

@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Requests\Road;
+namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
-final class TrackUploadRequest extends FormRequest
+/** A file that comes with a form. */
+final class UploadRequest extends FormRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array

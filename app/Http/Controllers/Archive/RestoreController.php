@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Archive;
+
+use App\Archive\EmptyWorkshop;
+use App\Archive\RestoreWorkshop;
+use App\Exceptions\NotPossible;
+use App\Http\Controllers\Controller;
+use App\Http\Requests\UploadRequest;
+use App\Support\CurrentWorkshop;
+use App\Text\Speaker;
+use Dripel\Core\Logbook\SettingKey;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** A file comes back into an empty workshop; a workshop is emptied. Both are the owner's. */
+final class RestoreController extends Controller
+{
+    public function store(UploadRequest $request, CurrentWorkshop $current, RestoreWorkshop $restore): RedirectResponse
+    {
+        $restore($current->workshop(), (string) file_get_contents($request->upload()->getPathname()));
+
+        return redirect()->route('shed')->with('done', ['text' => (string) __('done.restored'), 'undo' => null, 'key' => (string) $current->workshop()->revision]);
+    }
+
+    /** The name is typed, so that nobody empties by a slip of the finger what cannot be undone. */
+    public function destroy(Request $request, CurrentWorkshop $current, EmptyWorkshop $empty, Speaker $speaker): RedirectResponse
+    {
+        $name = $speaker->voice()->settings->text(SettingKey::WorkshopName, 0);
+        trim($request->string('name')->toString()) === trim($name) || throw new NotPossible('empty_name', 'name_differs', ['name' => $name]);
+        $empty($current->workshop());
+
+        return redirect()->route('shed')->with('done', ['text' => (string) __('done.emptied'), 'undo' => null, 'key' => (string) $current->workshop()->revision]);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\People;
+
+use App\Actions\People\ManagePeople;
+use App\Http\Controllers\Controller;
+use App\Models\Membership;
+use App\Models\Role;
+use App\Support\CurrentWorkshop;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\Rule;
+
+/** The people of a workshop: their roles, and who is in it. */
+final class PersonController extends Controller
+{
+    public function __construct(private readonly ManagePeople $people, private readonly CurrentWorkshop $current) {}
+
+    public function update(Request $request, Membership $membership): RedirectResponse
+    {
+        $given = $request->validate(['role' => ['required', Rule::enum(Role::class)]]);
+        $this->people->changeRole($membership, Role::from($given['role']));
+
+        return back();
+    }
+
+    public function handOver(Membership $membership): RedirectResponse
+    {
+        $this->people->handOver($this->current->workshop(), $this->current->user(), $membership);
+
+        return back();
+    }
+
+    public function destroy(Membership $membership): RedirectResponse
+    {
+        $this->people->remove($membership);
+
+        return back();
+    }
+
+    /** Of one's own will. */
+    public function leave(Request $request): RedirectResponse
+    {
+        $this->people->remove($this->current->membership());
+        Auth::logout();
+        $request->session()->invalidate();
+
+        return redirect()->route('sign-in');
+    }
+}

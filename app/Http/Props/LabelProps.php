@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Logbook\ReadBook;
+use App\Support\CurrentWorkshop;
+use App\Text\Speaker;
+use Dripel\Core\Logbook\SettingKey;
+
+/** A tag for each chain in use, with the address that opens it on the phone, and a label for each bike's place. */
+final readonly class LabelProps
+{
+    public function __construct(private CurrentWorkshop $current, private ReadBook $readBook, private Speaker $speaker) {}
+
+    /** @return array<string, mixed> */
+    public function all(): array
+    {
+        $book = ($this->readBook)($this->current->workshop());
+        $voice = $this->speaker->voice();
+        // Where phones reach this machine; the machine's own address is of no use on paper.
+        $root = config('dripel.lan_url') ?? url('/');
+        $tags = [];
+        foreach ($book->chainIds as $id) {
+            $bikeId = $book->settings->home($id, $voice->nowS);
+            if ($bikeId !== null && ! $book->chain($id, $voice->nowS)->retired()) {
+                $tags[] = [
+                    'id' => $id,
+                    'letter' => $voice->names->chain($id),
+                    'bike' => $voice->names->bike($bikeId),
+                    'about' => implode(', ', array_filter([
+                        trans_choice('ui.speeds', $book->settings->whole(SettingKey::ChainSpeeds, $id, 1)),
+                        ($pitches = $book->settings->whole(SettingKey::ChainPitches, $id)) > 0 ? trans_choice('ui.labels.pitches', $pitches) : null,
+                    ])),
+                    'url' => "{$root}/chains/{$id}",
+                ];
+            }
+        }
+
+        return [
+            'tags' => $tags,
+            'bikes' => array_map(fn(int $id) => [
+                'id' => $id,
+                'name' => $voice->names->bike($id),
+                'interval' => $voice->say('ui.labels.interval', ['km' => $voice->quantities->distance($book->settings->intervalKm($id, $voice->nowS))]),
+                'limit' => $voice->say('ui.labels.limit', ['limit' => $voice->quantities->mark($book->settings->limitSchool($id, $voice->nowS)->limitPct($book->settings->whole(SettingKey::BikeSpeeds, $id, 1)))]),
+                'letters' => array_values(array_map(fn(array $tag) => $tag['letter'], array_filter($tags, fn(array $tag) => $tag['bike'] === $voice->names->bike($id)))),
+            ], $book->bikeIds),
+            'reachable' => config('dripel.lan_url') !== null,
+        ];
+    }
+}
