@@ -11,6 +11,14 @@ $public = __DIR__.'/public';
 $file = realpath($public.rawurldecode($path));
 
 if ($file !== false && is_file($file) && str_starts_with($file, $public.'/') && ! str_ends_with($file, '.php')) {
+    if (in_array($path, ['/sw.js', '/manifest.webmanifest'], true)) {
+        // Looked at anew each time, or an old one would rule for ever.
+        header('Content-Type: '.($path === '/sw.js' ? 'text/javascript' : 'application/manifest+json'));
+        header('Cache-Control: no-cache');
+        readfile($file);
+
+        return true;
+    }
     if (! str_starts_with($file, "{$public}/build/assets/")) {
         return false;
     }

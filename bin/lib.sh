@@ -54,6 +54,21 @@ need_build() {
     echo "$stamp" > public/build/.stamp
 }
 
+# A certificate of this machine's own, for the addresses it has; made again when they change or it is about to end.
+need_certificate() {
+    command -v openssl >/dev/null || { say "Installing openssl"; as_root apt-get update -qq; as_root apt-get install -y -qq openssl >/dev/null; }
+    need_modules
+    local folder=storage/app/lan host names
+    host=$(node bin/lan.mjs address 0); host=${host#https://}; host=${host%:*}
+    names="subjectAltName=IP:$host,IP:127.0.0.1,DNS:localhost,DNS:$(hostname 2>/dev/null || echo dripel)"
+    stamped "$folder/.names" "$names" && openssl x509 -checkend 604800 -noout -in "$folder/cert.pem" >/dev/null && return
+    mkdir -p "$folder"; chmod 700 "$folder"
+    openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -days 397 -subj "/CN=Dripel" \
+        -addext "$names" -keyout "$folder/key.pem" -out "$folder/cert.pem" 2>/dev/null
+    chmod 600 "$folder/key.pem"
+    echo "$names" > "$folder/.names"
+}
+
 # The database that bin/start serves: the demo's or the workshop's own.
 use_database() {
     local name=dripel

@@ -18,6 +18,8 @@ return Application::configure(basePath: dirname(__DIR__))
         // Looked at once there is a session, so that the page can say what was too large.
         $middleware->remove(ValidatePostSize::class);
         $middleware->web(append: [ValidatePostSize::class, SpeakLanguage::class, HandleInertiaRequests::class]);
+        // bin/lan.mjs on this machine says who calls from the garage.
+        $middleware->trustProxies(at: '127.0.0.1');
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

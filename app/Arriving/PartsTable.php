@@ -11,8 +11,6 @@ use App\Text\Names;
 use App\Text\Units;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\Logbook\Settings;
-use Dripel\Core\Wear\LimitSchool;
 
 /**
  * Many used parts at once, one a row of a CSV table: comma, semicolon or tab; point or decimal comma; empty is unknown.
@@ -93,8 +91,8 @@ final readonly class PartsTable
                 SettingKey::BikeName->value => $rows[0]->bike,
                 SettingKey::BikeKind->value => 'road',
                 SettingKey::BikeSpeeds->value => max(array_map(fn(PartsRow $row) => $row->speeds ?? 1, $rows)),
-                SettingKey::IntervalKm->value => Settings::INTERVAL_KM,
-                SettingKey::LimitSchool->value => LimitSchool::Strict->value,
+                SettingKey::IntervalKm->value => $book->settings->usualIntervalKm(),
+                SettingKey::LimitSchool->value => $book->settings->usualLimitSchool()->value,
             ],
             array_map(fn(PartsRow $row) => $row->part(), $rows),
         ), $byBike, array_map(strval(...), array_keys($byBike)));

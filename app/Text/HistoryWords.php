@@ -146,9 +146,9 @@ final readonly class HistoryWords
 
         return match (true) {
             $value === null || ! is_scalar($value) => $this->voice->say('words.none'),
-            $key === SettingKey::IntervalKm => $q->distance((float) $value),
+            in_array($key, [SettingKey::IntervalKm, SettingKey::UsualIntervalKm], true) => $q->distance((float) $value),
             $key === SettingKey::IntervalHours => $q->hours((float) $value),
-            $key === SettingKey::LimitSchool => $this->voice->say("schools.{$value}.name"),
+            in_array($key, [SettingKey::LimitSchool, SettingKey::UsualLimitSchool], true) => $this->voice->say("schools.{$value}.name"),
             $key === SettingKey::ChainHome => $this->voice->names->bike((int) $value),
             str_starts_with($key->value, 'factor.') => $q->number((float) $value, 1),
             default => (string) $value,

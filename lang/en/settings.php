@@ -29,4 +29,6 @@ return [
     'workshop.mass_unit' => 'masses in',
     'workshop.currency' => 'currency',
     'workshop.language' => 'language',
+    'workshop.interval_km' => 'usual interval',
+    'workshop.limit_school' => 'usual wear limit',
 ];

@@ -6,6 +6,9 @@ import { createApp, h, type DefineComponent } from 'vue'
 import { startTheme } from './composables/useDayNight'
 import { makeVuetify } from './theme/vuetify'
 
+// The offline page; a browser that refuses it goes on without.
+if ('serviceWorker' in navigator) navigator.serviceWorker.register('/sw.js').catch(() => undefined)
+
 void createInertiaApp({
   title: (title) => (title ? `${title} · Dripel` : 'Dripel'),
   progress: { color: '#c97a12', showSpinner: false },

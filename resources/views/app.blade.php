@@ -5,7 +5,11 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="color-scheme" content="light dark">
     <title inertia>Dripel</title>
+    <meta name="theme-color" content="#f5f7f5" media="(prefers-color-scheme: light)">
+    <meta name="theme-color" content="#232b2e" media="(prefers-color-scheme: dark)">
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    <link rel="apple-touch-icon" href="/icons/dripel-192.png">
+    <link rel="manifest" href="/manifest.webmanifest">
     <script type="application/json" id="texts">@json(trans('ui'))</script>
     @vite('resources/js/app.ts')
     @inertiaHead

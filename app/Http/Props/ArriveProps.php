@@ -12,7 +12,6 @@ use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
 use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\Settings;
 
 /** The forms by which used bikes and parts come in. */
 final readonly class ArriveProps
@@ -25,7 +24,7 @@ final readonly class ArriveProps
         [$book, $voice] = $this->read();
 
         return [
-            'interval' => (string) round($voice->quantities->units->fromKm(Settings::INTERVAL_KM)),
+            'interval' => (string) round($voice->quantities->units->fromKm($book->settings->usualIntervalKm())),
             'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($voice->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
             'forms' => (new FormProps($book, $voice))->all(),
         ];

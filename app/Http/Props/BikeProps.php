@@ -9,7 +9,6 @@ use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Commute;
 use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Wear\LimitSchool;
 
 /** The form of a bike, new or known. */
@@ -23,7 +22,7 @@ final readonly class BikeProps
         $settings = $this->book->settings;
         $nowS = $this->voice->nowS;
         $units = $this->voice->quantities->units;
-        $school = $bikeId === null ? LimitSchool::Strict : $settings->limitSchool($bikeId, $nowS);
+        $school = $bikeId === null ? $settings->usualLimitSchool() : $settings->limitSchool($bikeId, $nowS);
 
         return [
             'bike' => $bikeId,
@@ -31,7 +30,7 @@ final readonly class BikeProps
                 'name' => $this->voice->names->bike($bikeId),
                 'kind' => $bikeId === null ? 'road' : $settings->text(SettingKey::BikeKind, $bikeId, 'road'),
                 'speeds' => $bikeId === null ? 12 : $settings->whole(SettingKey::BikeSpeeds, $bikeId, 12),
-                'interval' => (string) round($units->fromKm($bikeId === null ? Settings::INTERVAL_KM : $settings->intervalKm($bikeId, $nowS)), 1),
+                'interval' => (string) round($units->fromKm($bikeId === null ? $settings->usualIntervalKm() : $settings->intervalKm($bikeId, $nowS)), 1),
                 'interval_hours' => $bikeId === null ? null : $settings->intervalHours($bikeId, $nowS),
                 'limit_school' => $school->value,
             ],

@@ -4,23 +4,32 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Archive\WorkshopFile;
 use App\Http\Requests\Workshop\SettingsRequest;
+use App\Logbook\ReadBook;
 use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Role;
+use App\Models\User;
 use App\Models\Workshop;
 use App\Text\Speaker;
 use App\Text\Units;
 use DateTimeZone;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Wear\LimitSchool;
+use Illuminate\Support\Facades\DB;
+use Locale;
 
 final readonly class SettingsProps
 {
-    public function __construct(private Speaker $speaker) {}
+    /** The schools of re-waxing, in km. Common practice. */
+    private const INTERVALS = ['short' => 200.0, 'middle' => 300.0, 'long' => 400.0];
+
+    public function __construct(private Speaker $speaker, private ReadBook $readBook) {}
 
     /** @return array<string, mixed> */
-    public function all(Workshop $workshop, Role $role): array
+    public function all(Workshop $workshop, User $user, Role $role, string $session): array
     {
         $voice = $this->speaker->voice();
         $factors = $voice->settings->factors($voice->nowS);
@@ -34,6 +43,9 @@ final readonly class SettingsProps
                 'temperature_unit' => $units->temperature,
                 'mass_unit' => $units->mass,
                 'currency' => $units->currency,
+                'language' => $voice->settings->text(SettingKey::Language, 0, 'en'),
+                'interval' => (string) round($units->fromKm($voice->settings->usualIntervalKm()), 1),
+                'limit_school' => $voice->settings->usualLimitSchool()->value,
                 'factors' => array_map(fn(float $factor) => (string) $factor, $factors->toArray()),
             ],
             'factors' => array_map(fn(Condition $condition) => [
@@ -47,12 +59,28 @@ final readonly class SettingsProps
                 'temperature' => array_map(fn(string $unit) => ['value' => $unit, 'title' => "°{$unit}"], Units::TEMPERATURE),
                 'mass' => Units::MASS,
                 'currencies' => SettingsRequest::CURRENCIES,
+                'languages' => array_map(fn(string $language) => ['value' => $language, 'title' => Locale::getDisplayLanguage($language, $language)], SettingsRequest::languages()),
+                'schools' => array_map(fn(LimitSchool $school) => ['value' => $school->value, 'title' => $voice->say("schools.{$school->value}.name"), 'reason' => $voice->say("schools.{$school->value}.reason")], LimitSchool::cases()),
+                'intervals' => array_map(fn(string $name, float $km) => [
+                    'value' => (string) round($units->fromKm($km)), 'title' => $voice->say("schools.intervals.{$name}.name", ['km' => $voice->quantities->distance($km)]), 'reason' => $voice->say("schools.intervals.{$name}.reason"),
+                ], array_keys(self::INTERVALS), self::INTERVALS),
             ],
             'people' => $workshop->memberships()->with('user')->get()->map(fn(Membership $membership) => [
+                'id' => $membership->id,
+                'me' => $membership->user_id === $user->id,
+                'owner' => $membership->role === Role::Owner,
+                'roleValue' => $membership->role->value,
                 'name' => $membership->user->name,
                 'email' => $membership->user->email,
                 'role' => $voice->say("ui.roles.{$membership->role->value}"),
             ])->values()->all(),
+            'bikes' => array_map(fn(int $id) => [
+                'id' => $id, 'name' => $voice->names->bike($id), 'interval' => $voice->quantities->distance($voice->settings->intervalKm($id, $voice->nowS)),
+                'limit' => $voice->say("schools.{$voice->settings->limitSchool($id, $voice->nowS)->value}.name"),
+            ], ($this->readBook)($workshop)->bikeIds),
+            'devices' => $this->devices($user, $session),
+            'tables' => WorkshopFile::tables(),
+            'lan' => config('dripel.lan_url'),
             'invitations' => $role !== Role::Owner ? [] : Invitation::query()->in($workshop)->whereNull('accepted_by')
                 ->where('expires_at', '>', $voice->nowS)->get()->map(fn(Invitation $invitation) => [
                     'id' => $invitation->id,
@@ -60,5 +88,18 @@ final readonly class SettingsProps
                     'until' => $voice->quantities->day($invitation->expires_at),
                 ])->values()->all(),
         ];
+    }
+
+    /** @return list<array{phone: bool, here: bool, address: string, seen: string}> where somebody is signed in, the last seen first */
+    private function devices(User $user, string $session): array
+    {
+        $q = $this->speaker->voice()->quantities;
+
+        return array_values(DB::table('sessions')->where('user_id', $user->id)->orderByDesc('last_activity')->limit(20)->get()->map(fn(object $row) => [
+            'phone' => str_contains((string) $row->user_agent, 'Mobile'),
+            'here' => $row->id === $session,
+            'address' => (string) $row->ip_address,
+            'seen' => $q->day($row->last_activity).', '.$q->time($row->last_activity),
+        ])->all());
     }
 }

@@ -39,6 +39,10 @@ enum SettingKey: string
     case MassUnit = 'workshop.mass_unit';
     case Currency = 'workshop.currency';
     case Language = 'workshop.language';
+    /** What a new bike starts with: km between two dips. */
+    case UsualIntervalKm = 'workshop.interval_km';
+    /** What a new bike starts with: the school of its wear limit. */
+    case UsualLimitSchool = 'workshop.limit_school';
 
     /** Whether derivations ask for the value of a past day: only then does the date of a change matter. */
     public function isDated(): bool

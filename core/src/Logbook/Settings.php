@@ -62,6 +62,18 @@ final class Settings
         return LimitSchool::tryFrom((string) $this->at(SettingKey::LimitSchool, $bikeId, $atS)) ?? LimitSchool::Strict;
     }
 
+    /** What a new bike starts with. */
+    public function usualIntervalKm(): float
+    {
+        return (float) ($this->at(SettingKey::UsualIntervalKm, 0, PHP_INT_MAX) ?? self::INTERVAL_KM);
+    }
+
+    /** What a new bike starts with. */
+    public function usualLimitSchool(): LimitSchool
+    {
+        return LimitSchool::tryFrom($this->text(SettingKey::UsualLimitSchool, 0)) ?? LimitSchool::Strict;
+    }
+
     public function home(int $chainId, int $atS): ?int
     {
         $home = $this->at(SettingKey::ChainHome, $chainId, $atS);

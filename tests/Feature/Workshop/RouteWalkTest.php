@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\OnlyOwner;
 use App\Models\Commute;
 use App\Models\Dip;
 use App\Models\Invitation;
+use App\Models\Membership;
 use App\Models\Opening;
 use App\Models\Ride;
 use App\Models\Role;
@@ -56,6 +58,8 @@ function furnish(Bench $bench): array
         'invitation' => Invitation::query()->in($bench->workshop)->sole()->id,
         'opening' => Opening::query()->in($bench->workshop)->sole()->id,
         'commute' => Commute::query()->in($bench->workshop)->sole()->id,
+        'table' => 'rides',
+        'membership' => Membership::query()->where('workshop_id', $bench->workshop->id)->orderBy('id')->firstOrFail()->id,
         'entry' => Dip::query()->in($bench->workshop)->firstOrFail()->id,
         'type' => 'dips',
         'token' => 'none',
@@ -104,7 +108,7 @@ it(
             if (! in_array('auth', $route->gatherMiddleware(), true)) {
                 continue;
             }
-            foreach (array_diff($route->parameterNames(), ['type']) as $name) {
+            foreach (array_diff($route->parameterNames(), ['type', 'table']) as $name) {
                 $path = preg_replace_callback(
                     '/\{(\w+)\}/',
                     fn(array $m) => (string) ($m[1] === $name ? $foreign : $own)[$m[1]],
@@ -166,7 +170,8 @@ it('lets a viewer change nothing and a stranger see nothing, on any route', func
         assert($route instanceof Path);
         if (
             ! in_array('auth', $route->gatherMiddleware(), true) ||
-            in_array($route->uri(), ['sign-out'], true)
+            // Of one's own account; nothing of the workshop.
+            in_array($route->uri(), ['sign-out', 'leave', 'devices/sign-out-others'], true)
         ) {
             continue;
         }
@@ -190,6 +195,24 @@ it('lets a viewer change nothing and a stranger see nothing, on any route', func
             : expect($answer)->toBe(403, "{$method} {$path}");
     }
     expect(Bench::rows())->toBe($rows);
+});
+
+it('lets a member manage nobody, and nothing that only the owner may', function (): void {
+    $bench = new Bench;
+    $own = furnish($bench);
+    $member = $bench->person(Role::Member);
+    $walked = 0;
+    foreach (Route::getRoutes() as $route) {
+        assert($route instanceof Path);
+        if (in_array(OnlyOwner::class, $route->gatherMiddleware(), true)) {
+            $path = '/'.preg_replace_callback('/\{(\w+)\}/', fn(array $m) => (string) $own[$m[1]], $route->uri());
+            $rows = Bench::rows();
+            $this->actingAs($member)->call($route->methods()[0], $path, formWith($own))->assertForbidden();
+            expect(Bench::rows())->toBe($rows);
+            $walked++;
+        }
+    }
+    expect($walked)->toBeGreaterThanOrEqual(7)->and(Membership::query()->count())->toBe(2);
 });
 
 it('puts every row of every table into a workshop', function (): void {

@@ -10,14 +10,15 @@ use App\Http\Props\SettingsProps;
 use App\Http\Requests\Workshop\SettingsRequest;
 use App\Support\CurrentWorkshop;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 
 final class SettingsController extends Controller
 {
-    public function show(CurrentWorkshop $current, SettingsProps $props): Response
+    public function show(Request $request, CurrentWorkshop $current, SettingsProps $props): Response
     {
-        return Inertia::render('Settings/Settings', $props->all($current->workshop(), $current->role()));
+        return Inertia::render('Settings/Settings', $props->all($current->workshop(), $current->user(), $current->role(), $request->session()->getId()));
     }
 
     public function update(SettingsRequest $request, ChangeSettings $changeSettings): RedirectResponse

@@ -16,7 +16,6 @@ use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Plan\LocalDay;
-use Dripel\Core\Wear\LimitSchool;
 use Illuminate\Validation\Rule;
 
 /** One bike and its used parts, as of a day. Whatever is left empty is unknown. */
@@ -82,7 +81,7 @@ final class ArriveRequest extends ActionRequest
             SettingKey::BikeKind->value => $this->string('kind')->toString(),
             SettingKey::BikeSpeeds->value => $this->integer('speeds'),
             SettingKey::IntervalKm->value => round($this->km('interval'), 3),
-            SettingKey::LimitSchool->value => LimitSchool::Strict->value,
+            SettingKey::LimitSchool->value => $this->voice()->settings->usualLimitSchool()->value,
         ], $parts);
     }
 

@@ -8,11 +8,18 @@ use App\Http\Requests\ActionRequest;
 use App\Text\Units;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Wear\LimitSchool;
 use Illuminate\Validation\Rule;
 
 final class SettingsRequest extends ActionRequest
 {
     public const CURRENCIES = ['EUR', 'GBP', 'USD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'CAD', 'AUD', 'JPY'];
+
+    /** @return list<string> the folders of lang/ */
+    public static function languages(): array
+    {
+        return array_map(basename(...), glob(lang_path('*'), GLOB_ONLYDIR) ?: []);
+    }
 
     protected function fields(): array
     {
@@ -23,6 +30,9 @@ final class SettingsRequest extends ActionRequest
             'temperature_unit' => ['required', Rule::in(Units::TEMPERATURE)],
             'mass_unit' => ['required', Rule::in(Units::MASS)],
             'currency' => ['required', Rule::in(self::CURRENCIES)],
+            'language' => ['required', Rule::in(self::languages())],
+            'interval' => ['required', 'numeric', 'gte:20', 'lte:2000'],
+            'limit_school' => ['required', Rule::enum(LimitSchool::class)],
             'factors' => ['required', 'array:'.implode(',', array_column(Condition::cases(), 'value'))],
             'factors.*' => ['required', 'numeric', 'gt:0', 'lte:20'],
             'also_past' => ['boolean'],
@@ -52,6 +62,9 @@ final class SettingsRequest extends ActionRequest
             SettingKey::TemperatureUnit->value => $this->string('temperature_unit')->toString(),
             SettingKey::MassUnit->value => $this->string('mass_unit')->toString(),
             SettingKey::Currency->value => $this->string('currency')->toString(),
+            SettingKey::Language->value => $this->string('language')->toString(),
+            SettingKey::UsualIntervalKm->value => round((new Units($this->string('distance_unit')->toString()))->toKm($this->float('interval')), 3),
+            SettingKey::UsualLimitSchool->value => $this->string('limit_school')->toString(),
         ] + $factors;
     }
 }

@@ -1,11 +1,20 @@
 <script setup lang="ts">
-import { router, useForm, usePage } from '@inertiajs/vue3'
+import { Link } from '@inertiajs/vue3'
+import { computed } from 'vue'
+import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import KeepPanel from '@/components/settings/KeepPanel.vue'
+import PeoplePanel, { type Person } from '@/components/settings/PeoplePanel.vue'
+import ThisDevice from '@/components/settings/ThisDevice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
-import { useKeysEnabled } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
 
+interface School {
+  value: string
+  title: string
+  reason: string
+}
 const props = defineProps<{
   values: {
     name: string
@@ -14,6 +23,9 @@ const props = defineProps<{
     temperature_unit: string
     mass_unit: string
     currency: string
+    language: string
+    interval: string
+    limit_school: string
     factors: Record<string, string>
   }
   factors: { value: string; name: string; house: boolean }[]
@@ -23,18 +35,23 @@ const props = defineProps<{
     temperature: { value: string; title: string }[]
     mass: string[]
     currencies: string[]
+    languages: { value: string; title: string }[]
+    schools: School[]
+    intervals: School[]
   }
-  people: { name: string; email: string; role: string }[]
+  bikes: { id: number; name: string; interval: string; limit: string }[]
+  people: Person[]
   invitations: { id: number; role: string; until: string }[]
+  devices: { phone: boolean; here: boolean; address: string; seen: string }[]
+  tables: string[]
+  lan: string | null
 }>()
 const here = useHere()
-const page = usePage()
-const keys = useKeysEnabled()
 const { form, submit } = useActionForm({ ...props.values, factors: { ...props.values.factors }, also_past: false })
-const invite = useForm({ role: 'member' })
-const roles = ['member', 'viewer'].map((value) => ({ value, title: t(`roles.${value}`) }))
 const save = () => submit('put', '/settings')
 const errorOf = (factor: string) => (form.errors as Record<string, string>)[`factors.${factor}`]
+const reasonOf = (schools: School[], value: string) => schools.find((school) => school.value === value)?.reason ?? ''
+const interval = computed(() => reasonOf(props.choices.intervals, form.interval) || t('settings.interval_own'))
 </script>
 
 <template>
@@ -56,6 +73,39 @@ const errorOf = (factor: string) => (form.errors as Record<string, string>)[`fac
             <v-select v-model="form.mass_unit" :items="choices.mass" :label="t('settings.mass')" />
             <v-select v-model="form.currency" :items="choices.currencies" :label="t('settings.currency')" />
           </div>
+          <v-select v-model="form.language" :items="choices.languages" :label="t('settings.language')" class="half" />
+          <h2>{{ t('settings.schools') }}</h2>
+          <div>
+            <TapChoice v-model="form.interval" :legend="t('settings.interval')" :options="choices.intervals" test="interval" />
+            <div class="own">
+              <v-text-field
+                v-model="form.interval"
+                inputmode="decimal"
+                :label="t('bike.interval')"
+                :suffix="here.distanceUnit"
+                :error-messages="form.errors.interval"
+                name="interval"
+                class="half" />
+              <p class="muted small">{{ interval }}</p>
+            </div>
+          </div>
+          <div>
+            <v-select
+              v-model="form.limit_school"
+              :items="choices.schools"
+              :label="t('settings.limit')"
+              :hint="reasonOf(choices.schools, form.limit_school)"
+              persistent-hint />
+          </div>
+          <ul v-if="bikes.length" class="bikes">
+            <li v-for="bike in bikes" :key="bike.id">
+              <span
+                ><b>{{ bike.name }}</b
+                >, {{ bike.interval }}, {{ bike.limit }}</span
+              >
+              <Link v-if="here.mayWrite" :href="`/bikes/${bike.id}`">{{ t('settings.change') }}</Link>
+            </li>
+          </ul>
           <h2>{{ t('settings.factors') }}</h2>
           <p class="muted small">{{ t('settings.factors_hint') }}</p>
           <div class="factors">
@@ -80,37 +130,9 @@ const errorOf = (factor: string) => (form.errors as Record<string, string>)[`fac
         </fieldset>
       </form>
       <div class="side">
-        <section>
-          <h2>{{ t('settings.people') }}</h2>
-          <ul>
-            <li v-for="person in people" :key="person.email">
-              <b>{{ person.name }}</b>, {{ person.role }}<span class="muted small email">{{ person.email }}</span>
-            </li>
-          </ul>
-          <template v-if="here.role === 'owner'">
-            <form class="row" @submit.prevent="invite.post('/invitations', { preserveScroll: true })">
-              <v-select v-model="invite.role" :items="roles" :label="t('settings.invite_as')" density="compact" class="role" />
-              <v-btn type="submit" :loading="invite.processing" data-test="invite">{{ t('settings.invite') }}</v-btn>
-            </form>
-            <div v-if="page.props.invitation" class="caution" role="status">
-              <p>{{ t('settings.link') }}</p>
-              <code data-test="invitation-link">{{ page.props.invitation }}</code>
-            </div>
-            <template v-if="invitations.length">
-              <h2 class="open">{{ t('settings.invitations') }}</h2>
-              <ul>
-                <li v-for="invitation in invitations" :key="invitation.id" class="row">
-                  {{ invitation.role }}, {{ t('settings.until') }} {{ invitation.until }}
-                  <v-btn size="small" @click="router.delete(`/invitations/${invitation.id}`)">{{ t('settings.withdraw') }}</v-btn>
-                </li>
-              </ul>
-            </template>
-          </template>
-        </section>
-        <section>
-          <h2>{{ t('settings.keys') }}</h2>
-          <v-checkbox v-model="keys" :label="t('settings.saved_keys')" :hint="t('settings.keys_hint')" persistent-hint />
-        </section>
+        <PeoplePanel :people="people" :invitations="invitations" :devices="devices" />
+        <KeepPanel v-if="here.mayWrite" :tables="tables" />
+        <ThisDevice :lan="lan" />
       </div>
     </div>
   </AppShell>
@@ -135,36 +157,33 @@ const errorOf = (factor: string) => (form.errors as Record<string, string>)[`fac
 p {
   margin: 0;
 }
-ul {
+.half {
+  max-width: 240px;
+}
+.own {
+  display: grid;
+  grid-template-columns: 200px 1fr;
+  gap: 14px;
+  align-items: center;
+  margin-top: 10px;
+}
+.bikes {
   list-style: none;
   padding: 0;
-  margin: 8px 0 14px;
+  margin: 0;
 }
-li {
+.bikes li {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
   padding: 6px 0;
   border-bottom: 1px solid var(--line);
 }
-.email {
-  display: block;
-}
-.role {
-  max-width: 130px;
-}
-.caution {
-  margin-top: 12px;
-}
-code {
-  overflow-wrap: anywhere;
-  font-size: 12.5px;
-}
-.open {
-  margin-top: 18px;
-}
-section {
-  margin-bottom: 28px;
-}
 .side {
   padding-top: 8px;
+  display: grid;
+  gap: 30px;
+  align-content: start;
 }
 @media (max-width: 900px) {
   .two-columns {
@@ -173,6 +192,10 @@ section {
   .four,
   .factors {
     grid-template-columns: 1fr 1fr;
+  }
+  .own {
+    grid-template-columns: 1fr;
+    gap: 6px;
   }
 }
 </style>

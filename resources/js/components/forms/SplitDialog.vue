@@ -17,12 +17,12 @@ const here = useHere()
 const chains = computed(() =>
   (props.forms.bikes.find((bike) => bike.id === props.ride.bike)?.chains ?? []).filter((chain) => chain.id !== props.ride.chain?.id),
 )
-const { form, submit } = useActionForm({ distance: '', chain_id: '', date: props.ride.date, time: props.ride.time ?? '12:00' })
+const { form, submit } = useActionForm({ distance: '', chain_id: '', date: props.ride.date, time: '' })
 const url = `/rides/${props.ride.id}/split`
 const { preview, problems } = usePreview<{ chains: ChangedChain[] }>(
   'post',
   () => url,
-  () => (form.chain_id && form.distance ? { ...form.data(), preview: true } : null),
+  () => (form.chain_id && form.distance && form.time ? { ...form.data(), preview: true } : null),
 )
 const errors = computed(() => ({ ...problems.value, ...form.errors }) as Record<string, string | undefined>)
 const save = () => submit('post', url, () => (open.value = false))

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { useDayNight } from '@/composables/useDayNight'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
+import { useOffline } from '@/composables/useOffline'
 import { useRevision } from '@/composables/useRevision'
 import { t } from '@/composables/useText'
 import CommandLine from './CommandLine.vue'
@@ -16,6 +17,7 @@ const props = defineProps<{ title: string; at: string }>()
 const here = useHere()
 const { light, toggle } = useDayNight()
 const moved = useRevision()
+const offline = useOffline()
 const keysOpen = ref(false)
 const lineOpen = ref(false)
 const doneBar = ref<InstanceType<typeof DoneBar> | null>(null)
@@ -81,7 +83,11 @@ const signOut = () => router.post('/sign-out')
         </v-list>
       </v-menu>
     </header>
-    <div v-if="moved" class="moved" role="status">
+    <div v-if="offline" class="moved" role="alert" data-test="offline">
+      {{ t('offline.text') }}
+      <v-btn size="small" @click="router.reload()">{{ t('offline.retry') }}</v-btn>
+    </div>
+    <div v-else-if="moved" class="moved" role="status">
       {{ t('changed_elsewhere') }}
       <v-btn size="small" @click="router.reload()">{{ t('verbs.show') }}</v-btn>
     </div>

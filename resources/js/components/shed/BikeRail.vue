@@ -206,6 +206,9 @@ p {
   justify-content: space-between;
   align-items: center;
 }
+.head .more {
+  margin: -8px 0;
+}
 .menu {
   border: 1.5px solid var(--ink);
   border-radius: 3px;

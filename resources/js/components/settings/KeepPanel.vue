@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { Link, router, useForm } from '@inertiajs/vue3'
+import { ref } from 'vue'
+import { useHere } from '@/composables/useHere'
+import { t } from '@/composables/useText'
+
+/** The workshop as a file, its tables, tags to print; the owner also restores and empties. */
+defineProps<{ tables: string[] }>()
+const here = useHere()
+const file = ref<HTMLInputElement | null>(null)
+const restore = useForm<{ file: File | null }>({ file: null })
+function send(): void {
+  restore.file = file.value?.files?.[0] ?? null
+  if (restore.file) restore.post('/restore', { forceFormData: true, preserveScroll: true })
+}
+const empty = useForm({ name: '' })
+const emptying = ref(false)
+const errorOf = () => (empty.errors as Record<string, string>).empty_name
+const clear = () => empty.post('/empty', { preserveScroll: true, onSuccess: () => router.visit('/') })
+</script>
+
+<template>
+  <section aria-labelledby="keep">
+    <h2 id="keep">{{ t('keep.title') }}</h2>
+    <p class="muted small">{{ t('keep.text') }}</p>
+    <div class="row">
+      <a class="download" href="/export/workshop.json" download data-test="export">{{ t('keep.export') }}</a>
+      <Link class="download" href="/labels" data-test="labels">{{ t('keep.labels') }}</Link>
+    </div>
+    <details>
+      <summary>{{ t('keep.tables') }}</summary>
+      <ul class="tables">
+        <li v-for="table in tables" :key="table">
+          <a :href="`/export/${table}.csv`" download>{{ t(`keep.table.${table}`) }}</a>
+        </li>
+      </ul>
+    </details>
+    <template v-if="here.role === 'owner'">
+      <label class="file"
+        ><span>{{ t('keep.restore') }}</span
+        ><input ref="file" type="file" accept=".json,application/json" data-test="restore-file" @change="send"
+      /></label>
+      <p v-if="restore.errors.file" class="ember" role="alert" data-test="restore-error">{{ restore.errors.file }}</p>
+      <v-btn v-if="!emptying" size="small" data-test="empty" @click="emptying = true">{{ t('keep.empty') }}</v-btn>
+      <form v-else class="fields" @submit.prevent="clear">
+        <p class="caution">{{ t('keep.empty_text') }}</p>
+        <v-text-field v-model="empty.name" :label="t('keep.empty_name')" :error-messages="errorOf()" name="empty-name" />
+        <div class="row">
+          <v-btn type="submit" :loading="empty.processing" data-test="empty-now">{{ t('keep.empty_do') }}</v-btn>
+          <v-btn @click="emptying = false">{{ t('verbs.cancel') }}</v-btn>
+        </div>
+      </form>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+p {
+  margin: 4px 0 10px;
+}
+.download {
+  font-weight: 620;
+  font-size: 13px;
+  border: 1.2px solid var(--ink);
+  border-radius: 3px;
+  background: var(--paper);
+  padding: 7px 12px;
+  text-decoration: none;
+}
+details {
+  margin: 12px 0;
+}
+summary {
+  cursor: pointer;
+  min-height: 24px;
+}
+.tables {
+  columns: 2;
+  padding: 0;
+  list-style: none;
+  margin: 8px 0;
+}
+.tables li {
+  min-height: 26px;
+}
+.file {
+  display: grid;
+  gap: 6px;
+  margin: 12px 0;
+  font-size: 12.5px;
+  color: var(--steel);
+}
+.file input {
+  font: inherit;
+  max-width: 100%;
+}
+@media (max-width: 700px) {
+  .download {
+    min-height: 44px;
+    display: inline-flex;
+    align-items: center;
+  }
+  .tables li {
+    min-height: 44px;
+  }
+}
+</style>

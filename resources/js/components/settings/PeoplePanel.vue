@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { router, useForm, usePage } from '@inertiajs/vue3'
+import { ref } from 'vue'
+import { useHere } from '@/composables/useHere'
+import { t } from '@/composables/useText'
+
+export interface Person {
+  id: number
+  me: boolean
+  owner: boolean
+  roleValue: string
+  name: string
+  email: string
+  role: string
+}
+/** Who is in the workshop, as what, and on which devices; the owner invites, changes roles, hands over. */
+defineProps<{
+  people: Person[]
+  invitations: { id: number; role: string; until: string }[]
+  devices: { phone: boolean; here: boolean; address: string; seen: string }[]
+}>()
+const here = useHere()
+const page = usePage()
+const invite = useForm({ role: 'member' })
+const roles = ['member', 'viewer'].map((value) => ({ value, title: t(`roles.${value}`) }))
+// What ends somebody's access, or one's own, is asked once more.
+const sure = ref<string | null>(null)
+function twice(key: string, act: () => void): void {
+  if (sure.value !== key) {
+    sure.value = key
+    return
+  }
+  sure.value = null
+  act()
+}
+const change = (person: Person, role: string) => router.put(`/people/${person.id}`, { role }, { preserveScroll: true })
+const remove = (person: Person) => twice(`remove-${person.id}`, () => router.delete(`/people/${person.id}`, { preserveScroll: true }))
+const handOver = (person: Person) =>
+  twice(`hand-${person.id}`, () => router.post(`/people/${person.id}/hand-over`, {}, { preserveScroll: true }))
+const leave = () => twice('leave', () => router.post('/leave'))
+const signOutOthers = () => router.post('/devices/sign-out-others', {}, { preserveScroll: true })
+const problem = () => (page.props.errors as Record<string, string>).role
+</script>
+
+<template>
+  <section aria-labelledby="people">
+    <h2 id="people">{{ t('settings.people') }}</h2>
+    <ul>
+      <li v-for="person in people" :key="person.id" data-test="person">
+        <div class="who">
+          <span
+            ><b>{{ person.name }}</b
+            ><template v-if="!(here.role === 'owner' && !person.owner)">, {{ person.role }}</template></span
+          >
+          <span class="muted small email">{{ person.email }}</span>
+        </div>
+        <div v-if="here.role === 'owner' && !person.owner" class="row acts">
+          <v-select
+            :model-value="person.roleValue"
+            :items="roles"
+            :label="`${t('people_panel.role')}: ${person.name}`"
+            density="compact"
+            class="role"
+            @update:model-value="change(person, $event)" />
+          <v-btn size="small" :data-test="`hand-over-${person.name}`" @click="handOver(person)">{{
+            sure === `hand-${person.id}` ? t('people_panel.sure_hand_over') : t('people_panel.hand_over')
+          }}</v-btn>
+          <v-btn size="small" :data-test="`remove-${person.name}`" @click="remove(person)">{{
+            sure === `remove-${person.id}` ? t('people_panel.sure') : t('people_panel.remove')
+          }}</v-btn>
+        </div>
+        <v-btn v-if="person.me && !person.owner" size="small" data-test="leave" @click="leave">{{
+          sure === 'leave' ? t('people_panel.sure') : t('people_panel.leave')
+        }}</v-btn>
+      </li>
+    </ul>
+    <p v-if="problem()" class="ember" role="alert">{{ problem() }}</p>
+    <template v-if="here.role === 'owner'">
+      <form class="row" @submit.prevent="invite.post('/invitations', { preserveScroll: true })">
+        <v-select v-model="invite.role" :items="roles" :label="t('settings.invite_as')" density="compact" class="role" />
+        <v-btn type="submit" :loading="invite.processing" data-test="invite">{{ t('settings.invite') }}</v-btn>
+      </form>
+      <div v-if="page.props.invitation" class="caution" role="status">
+        <p>{{ t('settings.link') }}</p>
+        <code data-test="invitation-link">{{ page.props.invitation }}</code>
+      </div>
+      <template v-if="invitations.length">
+        <h2 class="open">{{ t('settings.invitations') }}</h2>
+        <ul>
+          <li v-for="invitation in invitations" :key="invitation.id" class="row">
+            {{ invitation.role }}, {{ t('settings.until') }} {{ invitation.until }}
+            <v-btn size="small" @click="router.delete(`/invitations/${invitation.id}`, { preserveScroll: true })">{{
+              t('settings.withdraw')
+            }}</v-btn>
+          </li>
+        </ul>
+      </template>
+    </template>
+    <h2 class="open">{{ t('people_panel.devices') }}</h2>
+    <ul>
+      <li v-for="(device, i) in devices" :key="i" data-test="device">
+        <b>{{ device.phone ? t('people_panel.phone') : t('people_panel.computer') }}</b>{{ device.here ? `, ${t('people_panel.here')}` : ''
+        }}<span class="muted small email">{{ device.seen }}, {{ device.address }}</span>
+      </li>
+    </ul>
+    <v-btn v-if="devices.length > 1" data-test="sign-out-others" @click="signOutOthers">{{ t('people_panel.sign_out_others') }}</v-btn>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 12px;
+}
+li {
+  padding: 7px 0;
+  border-bottom: 1px solid var(--line);
+}
+.email {
+  display: block;
+}
+.role {
+  max-width: 140px;
+}
+.acts {
+  margin-top: 8px;
+}
+.caution {
+  margin-top: 12px;
+}
+p {
+  margin: 0 0 6px;
+}
+code {
+  overflow-wrap: anywhere;
+  font-size: 12.5px;
+}
+.open {
+  margin-top: 18px;
+}
+</style>
