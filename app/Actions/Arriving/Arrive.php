@@ -54,6 +54,7 @@ final readonly class Arrive
                         $chain = $this->at($where, fn() => $this->chain($draft, $bike, $part, $at));
                         $chains[$part->label] = $chain->id;
                         $about['chains'][] = $chain->id;
+                        $about['parts'] += $part->hasLink() ? 1 : 0;
                     } else {
                         $this->at($where, fn() => $this->part($draft, $bike, $part, $at, $chains));
                         $about['parts']++;
@@ -96,7 +97,7 @@ final readonly class Arrive
             $on === null || throw new NotPossible('fitted', 'one_chain_on');
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $chain->id]);
         }
-        if ($part->closings !== null || $part->closingsAllowed !== null) {
+        if ($part->hasLink()) {
             $link = new ArrivingPart(PartKind::QuickLink->value, $part->label, closings: $part->closings, closingsAllowed: $part->closingsAllowed);
             $this->part($draft, $bike, $link, $at, [$part->label => $chain->id]);
         }

@@ -30,4 +30,10 @@ final readonly class ArrivingPart
         /** Straight from its box: nothing to open with. */
         public bool $new = false,
     ) {}
+
+    /** Whether something is known of the quick link that closes a chain. */
+    public function hasLink(): bool
+    {
+        return $this->closings !== null || $this->closingsAllowed !== null;
+    }
 }
