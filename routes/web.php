@@ -76,6 +76,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/arrive/table', [PartsTableController::class, 'preview']);
         Route::post('/arrive/table/keep', [PartsTableController::class, 'store']);
         Route::get('/arrive/template.csv', [PartsTableController::class, 'template']);
+        Route::post('/chains/{chain}/opening', [OpeningController::class, 'store'])->whereNumber('chain');
         Route::put('/openings/{opening}', [OpeningController::class, 'update'])->whereNumber('opening');
 
         Route::post('/commutes', [CommuteController::class, 'store']);

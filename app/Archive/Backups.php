@@ -30,6 +30,8 @@ final readonly class Backups
             $file = str_replace('.sqlite', "-{$n}.sqlite", $path);
         }
         self::copy($database, "{$file}.part");
+        // One file by itself, without a log beside it.
+        (new SQLite3("{$file}.part"))->exec('pragma journal_mode = delete');
         self::expectSound("{$file}.part");
         chmod("{$file}.part", 0o600);
         rename("{$file}.part", $file);

@@ -60,6 +60,7 @@ return [
     ],
     'timeline' => [
         'opening' => 'Came with :km in all; :wax',
+        'opening_unknown' => 'Came in, nobody knows after what distance; :wax',
         'opening_wax' => ['known' => 'waxed :since ago', 'unknown' => 'waxed, nobody knows when', 'none' => 'no wax on it'],
         'estimated' => ':km, :condition, estimated',
         'strip' => 'Stripped to bare metal',
@@ -70,6 +71,7 @@ return [
         'ride' => ':km, :condition',
         'noise' => 'Got loud',
         'reading' => 'Measured: :wear at :km',
+        'reading_unknown' => 'Measured: :wear, distance unknown',
         'retirement' => 'Retired at :km',
         'left' => ':left left',
         'unknown_left' => 'wax unknown',

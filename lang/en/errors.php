@@ -55,6 +55,7 @@ return [
         'contents' => 'The file contradicts itself. Export it again. Nothing was changed.',
         'not_empty' => 'This workshop is not empty. Restore into an empty one. Nothing was changed.',
     ],
+    'has_opening' => 'It is known already what this chain came with. Correct that instead.',
     'km_range' => 'A ride is more than 0 and at most 2000 km. Check the distance.',
     'file_too_large' => 'The file is larger than :megabytes MB. Export the ride alone, or with fewer points.',
     'upload_failed' => 'The file did not arrive whole. Try again.',

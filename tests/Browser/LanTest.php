@@ -16,7 +16,7 @@ it('hands the app on over https for the phone, says where, and tells the app who
     $lan->start();
     try {
         $lan->waitUntil(fn(string $type, string $text) => str_contains($lan->getOutput(), 'certificate'));
-        expect($lan->getOutput())->toContain("In the garage: https://")->toContain((string) $port)->toContain('▄');
+        expect($lan->getOutput())->toContain('In the garage: https://')->toContain((string) $port)->toContain('▄');
         $get = function (string $path, array $headers = []) use ($port): array {
             $curl = curl_init("https://127.0.0.1:{$port}{$path}");
             curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_SSL_VERIFYPEER => false, CURLOPT_SSL_VERIFYHOST => 0, CURLOPT_HEADER => true, CURLOPT_HTTPHEADER => $headers]);

@@ -77,8 +77,13 @@ it(
                 '/chains/1?why=left',
                 '/chains/4',
                 '/chains/new',
+                '/chains/15',
                 '/bikes/new',
-                '/bikes/1',
+                '/bikes/5',
+                '/arrive',
+                '/arrive?bike=1',
+                '/arrive/table',
+                '/labels',
                 '/history',
                 '/settings',
                 '/nowhere',
@@ -86,14 +91,21 @@ it(
         ) {
             $clean(Page::open($this->driver, $this->server->url, $path), $path);
         }
-        foreach (['dip', 'measure', 'topup', 'strip', 'retire', 'details'] as $opens) {
+        foreach (['dip', 'measure', 'topup', 'strip', 'retire', 'details', 'correct-opening'] as $opens) {
             $clean(
                 Page::open($this->driver, $this->server->url, '/chains/1')->click($opens),
                 "chain: {$opens}",
             );
         }
-        $road = Page::open($this->driver, $this->server->url, '/road');
-        $clean($road->click('edit-ride'), 'edit a ride');
+        foreach (['edit-ride', 'split-ride', 'catch-up', 'which-bike'] as $opens) {
+            $clean(Page::open($this->driver, $this->server->url, '/road')->click($opens), $opens);
+        }
+        $clean(Page::open($this->driver, $this->server->url, '/bikes/5')->click('new-commute'), 'commute');
+        $shed = Page::open($this->driver, $this->server->url)->click('more-Heron');
+        $clean($shed, 'more of a bike');
+        $clean($shed->click('correct-Heron'), 'the tag says otherwise');
+        $line = Page::open($this->driver, $this->server->url)->click('command')->fill('command', 'swap heron c')->awaitText('understood', 'Swap Heron');
+        $clean($line, 'command line');
         $gpx = sys_get_temp_dir().'/screens.gpx';
         file_put_contents(
             $gpx,
@@ -108,7 +120,7 @@ it(
         $history->click('undo-action')->part('confirm-undo');
         $clean($history, 'undo');
     },
-)->with([['light', 1280], ['dark', 1280], ['light', 360], ['dark', 360]]);
+)->with([['light', 1280], ['dark', 360]]);
 
 it(
     'loads the Shed in under 350 kB of script and style, compressed and cacheable',

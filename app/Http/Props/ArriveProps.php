@@ -19,11 +19,17 @@ final readonly class ArriveProps
     public function __construct(private CurrentWorkshop $current, private ReadBook $readBook, private Speaker $speaker) {}
 
     /** @return array<string, mixed> */
-    public function form(): array
+    public function form(?int $bikeId): array
     {
         [$book, $voice] = $this->read();
 
         return [
+            'bike' => $bikeId === null ? null : [
+                'id' => $bikeId,
+                'name' => $voice->names->bike($bikeId),
+                'letters' => array_map(fn(int $id) => $voice->names->chain($id), array_values(array_filter($book->chainIds, fn(int $id) => $book->settings->home($id, $voice->nowS) === $bikeId && ! $book->chain($id, $voice->nowS)->retired()))),
+                'free' => $book->fittings->chainOn($bikeId, $voice->nowS) === null,
+            ],
             'interval' => (string) round($voice->quantities->units->fromKm($book->settings->usualIntervalKm())),
             'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($voice->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
             'forms' => (new FormProps($book, $voice))->all(),

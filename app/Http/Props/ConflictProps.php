@@ -6,7 +6,9 @@ namespace App\Http\Props;
 
 use App\Exceptions\VersionMoved;
 use App\Logbook\ReadBook;
+use App\Models\Commute;
 use App\Models\Entry;
+use App\Models\Opening;
 use App\Models\Ride;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
@@ -15,6 +17,9 @@ use Dripel\Core\Logbook\Ride as CoreRide;
 /** Two versions of one entry side by side: what is there now, and what was about to be written. */
 final readonly class ConflictProps
 {
+    /** What of a form is shown as what somebody entered. */
+    private const SHOWN = ['date', 'time', 'distance', 'hours', 'condition', 'km', 'since_wax', 'closings', 'until'];
+
     public function __construct(private Speaker $speaker, private CurrentWorkshop $current, private ReadBook $readBook) {}
 
     /** @return array<string, mixed> */
@@ -27,9 +32,44 @@ final readonly class ConflictProps
             'seen' => $this->version($e->seen),
             'current' => $e->current === null ? null : $this->version($e->current),
             'by' => $by,
-            'wanted' => request()->except(['action_id', '_token', '_method']),
+            'wanted' => $e->current === null ? [] : $this->wanted($e->seen->id, $e->current->id),
+            'yours' => implode(', ', array_filter(array_map($this->text(...), self::SHOWN))),
             'deleting' => ($e->wanted['deleted'] ?? false) === true,
+            'again' => $e->current === null ? null : $this->again($e->seen->id, $e->current->id),
         ];
+    }
+
+    /** @return array{method: string, url: string} where the form went, with the version that is there now in the place of the one that was seen */
+    private function again(int $seenId, int $currentId): array
+    {
+        return [
+            'method' => strtolower(request()->method()),
+            'url' => (string) preg_replace("#/{$seenId}(?=/|$)#", "/{$currentId}", '/'.request()->path()),
+        ];
+    }
+
+    /** @return array<string, mixed> what the form said */
+    private function wanted(int $seenId, int $currentId): array
+    {
+        $wanted = request()->except(['action_id', '_token', '_method']);
+        if (is_array($wanted['rides'] ?? null)) {
+            $wanted['rides'] = array_map(fn(mixed $id) => (int) $id === $seenId ? $currentId : $id, $wanted['rides']);
+        }
+
+        return $wanted;
+    }
+
+    private function text(string $field): string
+    {
+        $value = request()->input($field);
+        $voice = $this->speaker->voice();
+
+        return match (true) {
+            ! is_scalar($value) || is_bool($value) || $value === '' => '',
+            $field === 'condition' => $voice->say("chain.condition.{$value}"),
+            in_array($field, ['distance', 'km', 'since_wax'], true) => "{$value}\u{a0}{$voice->quantities->units->distance}",
+            default => (string) $value,
+        };
     }
 
     /** @return array<string, mixed> */
@@ -40,6 +80,15 @@ final readonly class ConflictProps
             $ride = new CoreRide($row->id, $row->moment(), $row->bike_id, $row->km, $row->hours, $row->condition);
 
             return (new RoadProps(($this->readBook)($this->current->workshop()), $voice))->ride($ride);
+        }
+
+        if ($row instanceof Opening) {
+            return ['id' => $row->id, 'day' => $voice->quantities->day($row->at), 'time' => null, 'km' => $row->km === null ? $voice->say('words.unknown') : $voice->quantities->distance($row->km, 1),
+                'conditionName' => $voice->say("chain.timeline.opening_wax.{$row->wax->value}", ['since' => $voice->quantities->distance($row->since_wax_km ?? 0.0)])];
+        }
+        if ($row instanceof Commute) {
+            return ['id' => $row->id, 'day' => implode(', ', array_map(fn(int $day) => $voice->weekday($day), $row->weekdays)), 'time' => $row->time,
+                'bikeName' => $voice->names->bike($row->bike_id), 'km' => $voice->quantities->distance($row->km, 1)];
         }
 
         return ['id' => $row->id, 'day' => $voice->quantities->day($row->at), 'time' => $voice->quantities->time($row->at)];

@@ -65,7 +65,7 @@ final readonly class ShedProps
             ]),
             'fitted' => $fitted === null ? null : $this->chains->of($fitted),
             'leftNumber' => $fitted?->life === null || ! $fitted->waxKnown ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
-            'leftWords' => $fitted?->life === null || ! $fitted->waxKnown ? '' : $this->voice->say('ui.shed.left_on', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
+            'leftWords' => $fitted?->life === null || ! $fitted->waxKnown ? '' : $this->voice->say(array_filter($fitted->cycleRides, fn(Ride $ride) => $ride->guess !== null) === [] ? 'ui.shed.left_on' : 'ui.shed.left_on_estimated', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
             'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->life?->due() ?? false],
             'hanging' => array_map($this->chains->of(...), $rail->hanging),
             'best' => $rail->bestHanging()?->chainId,

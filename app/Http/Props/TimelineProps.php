@@ -48,22 +48,23 @@ final readonly class TimelineProps
         $q = $this->voice->quantities;
         $history = $this->book->history($chain->chainId);
         [$type, $text] = match (true) {
-            $entry instanceof Opening => ['openings', $this->voice->say('chain.timeline.opening', [
-                'km' => $entry->km === null ? $this->voice->say('words.unknown') : $q->distance($entry->km),
+            $entry instanceof Opening => ['openings', $this->voice->say($entry->km === null ? 'chain.timeline.opening_unknown' : 'chain.timeline.opening', [
+                'km' => $q->distance($entry->km ?? 0.0),
                 'wax' => $this->voice->say("chain.timeline.opening_wax.{$entry->wax->value}", ['since' => $q->distance($entry->sinceWaxKm ?? 0.0)]),
             ])],
             $entry instanceof Ride => [$entry->guess === null ? 'rides' : 'guess', $this->voice->say($entry->guess === null ? 'chain.timeline.ride' : 'chain.timeline.estimated', ['km' => $q->distance($entry->km, 1), 'condition' => $this->voice->say("chain.condition.{$entry->condition->value}")])],
             $entry instanceof TopUp => ['topups', $this->voice->say('chain.timeline.topup', ['km' => $q->distance($entry->km)])],
-            $entry instanceof Reading => ['readings', $this->voice->say('chain.timeline.reading', [
+            $entry instanceof Reading => ['readings', $this->voice->say($history->kmBefore($entry)->whole ? 'chain.timeline.reading' : 'chain.timeline.reading_unknown', [
                 'wear' => (new ChainWords($this->voice))->elongation((new WearReading)($entry->input())),
-                'km' => $history->kmBefore($entry)->whole ? $q->distance($history->kmBefore($entry)->km) : $this->voice->say('words.unknown'),
+                'km' => $q->distance($history->kmBefore($entry)->km),
             ])],
             $entry instanceof Retirement => ['retirements', $this->voice->say('chain.timeline.retirement', ['km' => $q->ridden($chain->km)])],
             default => ["{$entry->kind()->value}s", $this->voice->say("chain.timeline.{$entry->kind()->value}")],
         };
         $cycleIndex = $entry instanceof Ride ? array_search($entry, $chain->cycleRides, true) : false;
 
-        return $this->entry($type, $entry->id, $entry->moment->unixS, $entry->moment->precision, $text) + [
+        // What was filled in stands in no row that could be moved or deleted.
+        return $this->entry($type, $type === 'guess' ? null : $entry->id, $entry->moment->unixS, $entry->moment->precision, $text) + [
             'left' => $cycleIndex === false || $chain->life === null || ! $chain->waxKnown ? null : $this->left($chain->life->leftAfterKm[$cycleIndex]),
         ];
     }

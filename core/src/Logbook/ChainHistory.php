@@ -78,7 +78,7 @@ final readonly class ChainHistory
         if ($opening !== null && Entry::compare($entry, $opening) < 0) {
             return new Distance(0.0, false);
         }
-        $rides = array_values(array_filter($this->rides, fn(Ride $ride) => Entry::compare($ride, $entry) < 0));
+        $rides = array_slice($this->rides, 0, count($this->rides) - count($this->ridesAfter($entry)));
 
         return (new self($this->chainId, $rides, $opening === null ? [] : [$opening]))->km();
     }

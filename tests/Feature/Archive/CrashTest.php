@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Archive\Backups;
+use Symfony\Component\Process\Exception\ProcessFailedException;
 use Symfony\Component\Process\Process;
 
 beforeEach(function (): void {
@@ -103,7 +104,7 @@ it('backs up a database in use, consistently, lets the oldest go, and puts it ba
 
     (new PDO("sqlite:{$this->file}"))->exec('delete from pairs');
     file_put_contents("{$this->folder}/cut.sqlite", substr((string) file_get_contents($backups[0]), 0, 40_000));
-    expect(fn() => ($this->php)('artisan', 'dripel:restore', "{$this->folder}/cut.sqlite"))->toThrow(Symfony\Component\Process\Exception\ProcessFailedException::class)
+    expect(fn() => ($this->php)('artisan', 'dripel:restore', "{$this->folder}/cut.sqlite"))->toThrow(ProcessFailedException::class)
         ->and(($this->count)('select count(*) from pairs'))->toBe(0);
     ($this->php)('artisan', 'dripel:restore', $backups[3]);
     expect(($this->count)('select count(*) from pairs'))->toBeGreaterThan(0);

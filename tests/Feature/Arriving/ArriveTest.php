@@ -91,6 +91,22 @@ it('corrects later what a chain brought with it, after a look at what changes', 
     $this->put("/openings/{$opening->id}", ['action_id' => (string) Str::uuid()] + $values)->assertStatus(409);
 });
 
+it('brings used chains onto a bike that is here, and learns later that a new one had been ridden', function () use ($form): void {
+    $bench = new Bench;
+    $heron = $bench->bike();
+    $new = $bench->chain($heron, 'A', fit: true);
+    $this->actingAs($bench->owner)->get("/arrive?bike={$heron->id}")->assertInertia(fn($page) => $page->where('bike.letters', ['A'])->where('bike.free', false));
+    $this->post('/arrive', ['bike_id' => $heron->id, 'chains' => [['label' => 'B', 'state' => 'none', 'km' => 700]], 'cassette' => null, 'ring' => null] + $form())->assertSessionHasNoErrors();
+    expect(chainNamed($bench, 'B')->km->km)->toBe(700.0)->and(bookOf($bench)->parts)->toBe([]);
+    $this->post('/arrive', ['bike_id' => $heron->id, 'chains' => [['label' => 'A', 'state' => 'none']], 'cassette' => null, 'ring' => null] + $form())->assertSessionHasErrors('bikes.0.parts.0.label');
+
+    $opening = fn() => ['action_id' => (string) Str::uuid(), 'km' => 1200, 'wax' => 'none'];
+    $this->post("/chains/{$new->id}/opening", $opening())->assertSessionHasNoErrors();
+    // Its dip came after that, so its wax stays what it was.
+    expect([chainNamed($bench, 'A')->km->km, chainNamed($bench, 'A')->leftKm()])->toBe([1200.0, 300.0]);
+    $this->post("/chains/{$new->id}/opening", $opening())->assertSessionHasErrors('km');
+});
+
 it('takes many parts from a table, and says of each row what is wrong', function (): void {
     $bench = new Bench;
     $bench->bike('Heron');

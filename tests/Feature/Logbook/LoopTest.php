@@ -425,6 +425,9 @@ it('speaks miles when told to, and keeps kilometres', function (): void {
         'temperature_unit' => 'F',
         'mass_unit' => 'oz',
         'currency' => 'GBP',
+        'language' => 'en',
+        'interval' => 300,
+        'limit_school' => 'strict',
         'factors' => [
             'indoor' => 0.8,
             'dry' => 1,

@@ -279,6 +279,9 @@ it(
             'temperature_unit' => 'C',
             'mass_unit' => 'g',
             'currency' => 'NZD',
+            'language' => 'en',
+            'interval' => 300,
+            'limit_school' => 'strict',
             'factors' => [
                 'indoor' => 0.8,
                 'dry' => 1,

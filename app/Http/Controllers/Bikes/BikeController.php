@@ -13,6 +13,7 @@ use App\Logbook\ReadBook;
 use App\Models\Bike;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -36,9 +37,9 @@ final class BikeController extends Controller
         return $this->done($addBike($request->context(), $request->settings()), route('shed'));
     }
 
-    public function update(BikeRequest $request, Bike $bike, ChangeSettings $changeSettings): RedirectResponse
+    public function update(BikeRequest $request, Bike $bike, ChangeSettings $changeSettings): RedirectResponse|JsonResponse
     {
-        return $this->done($changeSettings($request->context(), $bike, $request->settings(), $request->boolean('also_past')), route('shed'));
+        return $this->doOrPreview($request, fn() => $changeSettings($request->context(), $bike, $request->settings(), $request->boolean('also_past')), route('shed'));
     }
 
     private function props(): BikeProps

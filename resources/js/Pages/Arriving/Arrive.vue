@@ -9,7 +9,12 @@ import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import type { FormDefaults } from '@/types/props'
 
-const props = defineProps<{ interval: string; kinds: { value: string; title: string }[]; forms: FormDefaults }>()
+const props = defineProps<{
+  bike: { id: number; name: string; letters: string[]; free: boolean } | null
+  interval: string
+  kinds: { value: string; title: string }[]
+  forms: FormDefaults
+}>()
 const here = useHere()
 
 interface ArrivingChain {
@@ -35,16 +40,20 @@ const chain = (label: string, fitted = false): ArrivingChain => ({
   closings_allowed: '',
   fitted,
 })
+function letterAfter(taken: string[]): string {
+  const used = taken.map((letter) => letter.toUpperCase())
+  return [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].find((letter) => !used.includes(letter)) ?? ''
+}
 const { form, submit } = useActionForm({
-  bike_id: null as number | null,
+  bike_id: props.bike?.id ?? null,
   name: '',
   kind: 'road',
   speeds: '12',
   interval: props.interval,
   date: props.forms.date,
-  chains: [chain('A', true), chain('B')],
-  cassette: { km: '' },
-  ring: { km: '' },
+  chains: props.bike ? [chain(letterAfter(props.bike.letters), props.bike.free)] : [chain('A', true), chain('B')],
+  cassette: props.bike ? null : { km: '' },
+  ring: props.bike ? null : { km: '' },
 })
 const states = ['waxed', 'unsure', 'none', 'new'].map((value) => ({ value, title: t(`arrive.${value}`) }))
 const errors = computed(() => form.errors as Record<string, string | undefined>)
@@ -57,7 +66,7 @@ const others = computed(() =>
       !/^(chains\.|bikes\.0\.parts\.)\d+\.(label|km|since_wax|wear|pitches|closings|fitted)$/.test(field),
   ),
 )
-const next = () => String.fromCharCode(65 + form.chains.length)
+const next = () => letterAfter([...(props.bike?.letters ?? []), ...form.chains.map((one) => one.label)])
 async function add(): Promise<void> {
   form.chains.push(chain(next()))
   await nextTick()
@@ -73,12 +82,12 @@ const save = () => submit('post', '/arrive')
 <template>
   <AppShell :title="t('arrive.title')" at="shed">
     <form class="page narrow" novalidate data-test="arrive-form" @submit.prevent="save">
-      <h1>{{ t('arrive.title') }}</h1>
+      <h1>{{ bike ? t('arrive.onto', { bike: bike.name }) : t('arrive.title') }}</h1>
       <p class="lead muted">
         {{ t('arrive.text') }} <Link href="/arrive/table" data-test="to-table">{{ t('arrive.many') }}</Link>
       </p>
       <section class="sheet fields" :aria-label="t('ride.bike')">
-        <div class="bike">
+        <div v-if="!bike" class="bike">
           <v-text-field
             v-model="form.name"
             :label="t('bike.name')"
@@ -191,7 +200,7 @@ const save = () => submit('post', '/arrive')
       <div class="row">
         <v-btn data-test="another-chain" @click="add">{{ t('arrive.another') }}</v-btn>
       </div>
-      <section class="sheet parts" :aria-label="t('arrive.parts')">
+      <section v-if="form.cassette && form.ring" class="sheet parts" :aria-label="t('arrive.parts')">
         <v-text-field
           v-model="form.cassette.km"
           inputmode="decimal"

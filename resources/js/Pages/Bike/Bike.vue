@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
+import ChangesPreview from '@/components/forms/ChangesPreview.vue'
 import CommuteDialog, { type CommuteValues } from '@/components/forms/CommuteDialog.vue'
 import OpeningDialog from '@/components/forms/OpeningDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
+import { usePreview } from '@/composables/usePreview'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { FormDefaults, Opening } from '@/types/props'
+import type { ChangedChain, FormDefaults, Opening } from '@/types/props'
 
 const props = defineProps<{
   bike: number | null
@@ -33,6 +35,11 @@ const { form, submit } = useActionForm({
   interval_hours: props.values.interval_hours as number | string | null,
   also_past: false,
 })
+const { preview } = usePreview<{ chains: ChangedChain[] }>(
+  'put',
+  () => `/bikes/${props.bike}`,
+  () => (props.bike !== null && form.isDirty ? { ...form.data(), preview: true } : null),
+)
 const reason = computed(() => props.schools.find((school) => school.value === form.limit_school)?.reason)
 const commuting = ref<{ commute: { id: number; values: CommuteValues } | null } | null>(null)
 const commuteOpen = computed({ get: () => commuting.value !== null, set: (on: boolean) => !on && (commuting.value = null) })
@@ -85,6 +92,7 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
         persistent-hint
         :error-messages="form.errors.limit_school" />
       <v-checkbox v-if="bike !== null" v-model="form.also_past" :label="t('bike.past')" :hint="t('bike.past_hint')" persistent-hint />
+      <ChangesPreview v-if="preview?.chains.length" :chains="preview.chains" />
       <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
       <div class="row">
         <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{

@@ -32,7 +32,7 @@ const props = defineProps<{
   opening: Opening | null
   link: { figure: string; usedUp: boolean; opening: Opening | null } | null
 }>()
-const correcting = ref<{ opening: Opening; kind: 'chain' | 'link' } | null>(null)
+const correcting = ref<{ opening: Opening | null; kind: 'chain' | 'link' } | null>(null)
 const correctingOpen = computed({ get: () => correcting.value !== null, set: (on: boolean) => !on && (correcting.value = null) })
 const here = useHere()
 const figure = ref<string | null>(null)
@@ -164,7 +164,7 @@ useKeys({
         <v-btn data-test="strip" @click="form = 'strip'">{{ t('verbs.strip') }}</v-btn>
         <v-btn data-test="retire" @click="form = 'retire'">{{ t('verbs.retire') }}</v-btn>
         <v-btn data-test="details" @click="editDetails">{{ t('chain.details') }}</v-btn>
-        <v-btn v-if="opening" data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
+        <v-btn data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
       </div>
       <h2 id="life">{{ t('chain.life') }}</h2>
       <p v-if="!timeline.entries.length" class="muted">{{ t('chain.no_entries') }}</p>
@@ -207,6 +207,7 @@ useKeys({
         v-model="correctingOpen"
         :opening="correcting.opening"
         :kind="correcting.kind"
+        :chain="chain.id"
         :subject="chain.name" />
       <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="asPot" :list="[chain.id]" />
       <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" />

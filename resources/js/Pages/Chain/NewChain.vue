@@ -38,6 +38,9 @@ const save = () => submit('post', '/chains')
   <AppShell :title="t('new_chain.title')" at="shed">
     <form v-if="bike !== null" class="page narrow fields" novalidate @submit.prevent="save">
       <h1>{{ t('new_chain.title') }}</h1>
+      <p>
+        <Link :href="`/arrive?bike=${form.bike_id}`" data-test="used-chain">{{ t('new_chain.used') }}</Link>
+      </p>
       <v-select
         v-model="form.bike_id"
         :items="forms.bikes"

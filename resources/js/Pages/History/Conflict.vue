@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import type { FormDataConvertible } from '@inertiajs/core'
 import { Link, router } from '@inertiajs/vue3'
 import { computed } from 'vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId } from '@/composables/useActionForm'
-import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 
 interface Version {
@@ -16,14 +16,14 @@ interface Version {
   conditionName?: string
 }
 const props = defineProps<{
-  type: string
   seen: Version
   current: Version | null
   by: string | null
-  wanted: Record<string, string | number | boolean | null>
+  wanted: Record<string, FormDataConvertible>
   deleting: boolean
+  yours: string
+  again: { method: 'put' | 'post' | 'delete'; url: string } | null
 }>()
-const here = useHere()
 const rows = computed(() => [
   { title: t('conflict.seen'), version: props.seen },
   ...(props.current
@@ -37,28 +37,13 @@ const rows = computed(() => [
 ])
 const actionId = newActionId()
 function insist(): void {
-  if (!props.current) return
+  if (!props.again) return
   const data = { ...props.wanted, action_id: actionId }
-  if (props.deleting) router.delete(`/entries/${props.type}/${props.current.id}`, { data })
-  else
-    router.put(
-      props.type === 'rides' && 'distance' in props.wanted ? `/rides/${props.current.id}` : `/entries/${props.type}/${props.current.id}`,
-      data,
-    )
+  if (props.again.method === 'delete') router.delete(props.again.url, { data })
+  else router[props.again.method](props.again.url, data)
 }
 const line = (version: Version) =>
   [version.day, version.time, version.bikeName, version.km, version.hours, version.conditionName].filter(Boolean).join(', ')
-const mine = computed(() =>
-  [
-    props.wanted.date,
-    props.wanted.time,
-    props.wanted.distance && `${props.wanted.distance} ${here.value.distanceUnit}`,
-    props.wanted.hours,
-    props.wanted.condition,
-  ]
-    .filter(Boolean)
-    .join(', '),
-)
 </script>
 
 <template>
@@ -73,7 +58,7 @@ const mine = computed(() =>
         >
         <template v-if="!deleting"
           ><dt>{{ t('conflict.yours') }}</dt>
-          <dd>{{ mine }}</dd></template
+          <dd>{{ yours }}</dd></template
         >
       </dl>
       <div class="row">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import CatchUpDialog from '@/components/forms/CatchUpDialog.vue'
 import MoveRidesDialog from '@/components/forms/MoveRidesDialog.vue'
 import RideDialog from '@/components/forms/RideDialog.vue'
@@ -62,6 +62,10 @@ const settle = (ride: Ride, ridden: boolean) =>
 const removeEstimate = (ride: Ride) =>
   router.delete(`/entries/estimates/${ride.guess?.estimate}`, { data: { action_id: newActionId() }, preserveScroll: true })
 const remove = (ride: Ride) => router.delete(`/entries/rides/${ride.id}`, { data: { action_id: newActionId() }, preserveScroll: true })
+// The phone's home screen leads here with the form open.
+onMounted(() => {
+  if (new URLSearchParams(window.location.search).has('log') && here.value.mayWrite && props.forms.bikes.length) log(null)
+})
 useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) })
 </script>
 

@@ -11,23 +11,24 @@ import TapChoice from './TapChoice.vue'
 
 /** What a part brought with it, put right once it is known. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ opening: Opening; subject: string; kind: 'chain' | 'part' | 'link' }>()
+const props = defineProps<{ opening: Opening | null; chain?: number; subject: string; kind: 'chain' | 'part' | 'link' }>()
 const here = useHere()
 const { form, submit } = useActionForm({
-  km: props.opening.km,
-  wax: props.opening.wax as string,
-  since_wax: props.opening.since_wax,
-  closings: props.opening.closings,
+  km: props.opening?.km ?? '',
+  wax: (props.opening?.wax ?? 'none') as string,
+  since_wax: props.opening?.since_wax ?? '',
+  closings: props.opening?.closings ?? '',
 })
-const url = `/openings/${props.opening.id}`
+const method = props.opening ? 'put' : 'post'
+const url = props.opening ? `/openings/${props.opening.id}` : `/chains/${props.chain}/opening`
 const { preview, problems } = usePreview<{ chains: ChangedChain[] }>(
-  'put',
+  method,
   () => url,
   () => (props.kind === 'chain' ? { ...form.data(), preview: true } : null),
 )
 const errors = computed(() => ({ ...problems.value, ...form.errors }) as Record<string, string | undefined>)
 const states = ['known', 'unknown', 'none'].map((value) => ({ value, title: t(`opening.wax_${value}`) }))
-const save = () => submit('put', url, () => (open.value = false))
+const save = () => submit(method, url, () => (open.value = false))
 </script>
 
 <template>
@@ -40,7 +41,7 @@ const save = () => submit('put', url, () => (open.value = false))
     :known="['km', 'since_wax', 'closings']"
     test="opening-form"
     @submit="save">
-    <p class="muted small">{{ t('opening.as_of', { day: opening.of }) }}</p>
+    <p class="muted small">{{ opening ? t('opening.as_of', { day: opening.of }) : t('opening.before_all') }}</p>
     <v-text-field
       v-if="kind !== 'link'"
       v-model="form.km"

@@ -18,7 +18,11 @@ const { form, submit } = useActionForm<{ chain_id: number | null; date: string; 
 })
 const chosen = computed(() => choices.value.find((chain) => chain.id === form.chain_id))
 const warning = computed(() =>
-  !chosen.value ? null : chosen.value.worn ? t('swap.worn') : chosen.value.ready ? null : t('swap.not_waxed'),
+  !chosen.value || chosen.value.ready
+    ? null
+    : chosen.value.worn
+      ? t('swap.worn')
+      : t(chosen.value.unsure ? 'swap.unsure' : 'swap.not_waxed'),
 )
 
 const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (open.value = false))

@@ -245,6 +245,9 @@ ul {
   }
 }
 @media (max-width: 700px) {
+  .head .more {
+    margin: 0;
+  }
   .rail {
     padding-left: 14px;
   }
