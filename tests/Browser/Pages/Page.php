@@ -122,7 +122,7 @@ class Page
         return $this;
     }
 
-    /** @return list<string> what axe finds, nothing if all is well */
+    /** @return list<string> what axe finds in the open dialog, else on the page; nothing if all is well */
     public function axe(): array
     {
         $this->driver->executeScript(
@@ -131,10 +131,8 @@ class Page
 
         return $this->driver->executeAsyncScript(
             <<<'JS'
-            // What happens to lie half under the header at this scroll is no fault of the page.
-            window.scrollTo(0, 0)
             const done = arguments[arguments.length - 1]
-            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then((result) =>
+            axe.run(document.querySelector('.v-overlay--active[role="dialog"]') ?? document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then((result) =>
                 done(result.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.html.slice(0, 140) + ' [' + n.any.concat(n.all, n.none).map((c) => c.message).join('; ').slice(0, 160) + ']').join(' | ')}`)))
             JS
             ,

@@ -17,19 +17,43 @@ use Dripel\Core\Logbook\Settings;
 // Monday 23 to Saturday 28 November 2026, in Berlin; "now" is noon of that Saturday.
 const BERLIN = 'Europe/Berlin';
 
-function berlin(string $local): int
-{
-    return (new DateTimeImmutable($local, new DateTimeZone(BERLIN)))->getTimestamp();
+function berlin(string $local): int {
+    return new DateTimeImmutable($local, new DateTimeZone(BERLIN))->getTimestamp();
 }
 
-function estimate(float $km, int $sequence = 10, string $from = '2026-11-23', string $to = '2026-11-28', string $end = '2026-11-28 12:00'): Estimate
-{
-    return new Estimate($sequence, new Moment(berlin($end), sequence: $sequence), 7, berlin("{$from} 00:00"), $from, $to, $km, Condition::Damp);
+function estimate(
+    float $km,
+    int $sequence = 10,
+    string $from = '2026-11-23',
+    string $to = '2026-11-28',
+    string $end = '2026-11-28 12:00',
+): Estimate {
+    return new Estimate(
+        $sequence,
+        new Moment(berlin($end), sequence: $sequence),
+        7,
+        berlin("{$from} 00:00"),
+        $from,
+        $to,
+        $km,
+        Condition::Damp,
+    );
 }
 
-function logged(string $local, float $km, int $sequence, Precision $precision = Precision::Minute): Ride
-{
-    return new Ride($sequence, new Moment(berlin($local), $precision, $sequence), 7, $km, null, Condition::Dry);
+function logged(
+    string $local,
+    float $km,
+    int $sequence,
+    Precision $precision = Precision::Minute,
+): Ride {
+    return new Ride(
+        $sequence,
+        new Moment(berlin($local), $precision, $sequence),
+        7,
+        $km,
+        null,
+        Condition::Dry,
+    );
 }
 
 /**
@@ -37,8 +61,7 @@ function logged(string $local, float $km, int $sequence, Precision $precision = 
  *
  * @return array<string, float> km filled in, by day of the month
  */
-function filledIn(FillIn $fillIn, array $rides = []): array
-{
+function filledIn(FillIn $fillIn, array $rides = []): array {
     $days = [];
     foreach ($fillIn->rides($rides) as $ride) {
         $days[substr((string) $ride->guess?->date, 8)] = round($ride->km, 6);
@@ -47,46 +70,157 @@ function filledIn(FillIn $fillIn, array $rides = []): array
     return $days;
 }
 
-it('spreads an estimate over its days', function (array $estimates, array $rides, array $rests, array $expected): void {
-    $fillIn = new FillIn($estimates, [], $rests, new DateTimeZone(BERLIN), berlin('2026-11-28 12:00'));
+it('spreads an estimate over its days', function (
+    array $estimates,
+    array $rides,
+    array $rests,
+    array $expected,
+): void {
+    $fillIn = new FillIn(
+        $estimates,
+        [],
+        $rests,
+        new DateTimeZone(BERLIN),
+        berlin('2026-11-28 12:00'),
+    );
     expect(filledIn($fillIn, $rides))->toBe($expected);
 })->with([
-    'evenly' => [[estimate(240)], [], [], ['23' => 40.0, '24' => 40.0, '25' => 40.0, '26' => 40.0, '27' => 40.0, '28' => 40.0]],
-    'a ride logged later replaces the share of its day' => [[estimate(240)], [logged('2026-11-25 18:00', 62, 20)], [], ['23' => 40.0, '24' => 40.0, '26' => 40.0, '27' => 40.0, '28' => 40.0]],
-    'a ride logged before is part of the total' => [[estimate(240)], [logged('2026-11-25 18:00', 90, 5)], [], ['23' => 30.0, '24' => 30.0, '26' => 30.0, '27' => 30.0, '28' => 30.0]],
-    'one that began after it was made replaces nothing' => [[estimate(60, to: '2026-11-28', from: '2026-11-27')], [logged('2026-11-28 15:00', 20, 20)], [], ['27' => 30.0, '28' => 30.0]],
-    'one of that day alone does' => [[estimate(60, from: '2026-11-27')], [logged('2026-11-28 23:59', 20, 20, Precision::Day)], [], ['27' => 30.0]],
-    'more logged than estimated leaves nothing' => [[estimate(240)], [logged('2026-11-25 18:00', 300, 5)], [], []],
-    'a day of rest' => [[estimate(80, from: '2026-11-27')], [], [new RestDay(1, new Moment(0, sequence: 30), 7, '2026-11-27')], ['28' => 40.0]],
-    'a second estimate counts the first' => [[estimate(120, 10, '2026-11-23', '2026-11-25', '2026-11-25 23:59'), estimate(240, 20)], [], [], ['23' => 40.0, '24' => 40.0, '25' => 40.0, '26' => 40.0, '27' => 40.0, '28' => 40.0]],
+    'evenly' => [
+        [estimate(240)],
+        [],
+        [],
+        ['23' => 40.0, '24' => 40.0, '25' => 40.0, '26' => 40.0, '27' => 40.0, '28' => 40.0],
+    ],
+    'a ride logged later replaces the share of its day' => [
+        [estimate(240)],
+        [logged('2026-11-25 18:00', 62, 20)],
+        [],
+        ['23' => 40.0, '24' => 40.0, '26' => 40.0, '27' => 40.0, '28' => 40.0],
+    ],
+    'a ride logged before is part of the total' => [
+        [estimate(240)],
+        [logged('2026-11-25 18:00', 90, 5)],
+        [],
+        ['23' => 30.0, '24' => 30.0, '26' => 30.0, '27' => 30.0, '28' => 30.0],
+    ],
+    'one that began after it was made replaces nothing' => [
+        [estimate(60, to: '2026-11-28', from: '2026-11-27')],
+        [logged('2026-11-28 15:00', 20, 20)],
+        [],
+        ['27' => 30.0, '28' => 30.0],
+    ],
+    'one of that day alone does' => [
+        [estimate(60, from: '2026-11-27')],
+        [logged('2026-11-28 23:59', 20, 20, Precision::Day)],
+        [],
+        ['27' => 30.0],
+    ],
+    'more logged than estimated leaves nothing' => [
+        [estimate(240)],
+        [logged('2026-11-25 18:00', 300, 5)],
+        [],
+        [],
+    ],
+    'a day of rest' => [
+        [estimate(80, from: '2026-11-27')],
+        [],
+        [new RestDay(1, new Moment(0, sequence: 30), 7, '2026-11-27')],
+        ['28' => 40.0],
+    ],
+    'a second estimate counts the first' => [
+        [estimate(120, 10, '2026-11-23', '2026-11-25', '2026-11-25 23:59'), estimate(240, 20)],
+        [],
+        [],
+        ['23' => 40.0, '24' => 40.0, '25' => 40.0, '26' => 40.0, '27' => 40.0, '28' => 40.0],
+    ],
 ]);
 
 it('says how an estimate would be spread before it is made', function (): void {
-    $share = (new FillIn([], [], [], new DateTimeZone(BERLIN), 0))->reckon(estimate(240, 99), [logged('2026-11-25 18:00', 90, 5)]);
+    $share = new FillIn([], [], [], new DateTimeZone(BERLIN), 0)->reckon(estimate(240, 99), [
+        logged('2026-11-25 18:00', 90, 5),
+    ]);
     expect([$share->knownKm, count($share->dates), $share->kmEach])->toBe([90.0, 5, 30.0]);
 });
 
-it('fills the weekly commute in until it is over, and gives way to what is known', function (): void {
-    $commute = new Commute(3, new Moment(0, sequence: 1), 7, [1, 3, 5, 6], '07:40', 24.0, 1.0, Condition::Dry, '2026-11-23', null);
-    $filled = fn(string $now, array $rides = [], array $rests = [], array $estimates = []) => filledIn(
-        new FillIn($estimates, [$commute], $rests, new DateTimeZone(BERLIN), berlin($now)),
-        $rides,
-    );
-    expect($filled('2026-11-28 07:39'))->toBe(['23' => 24.0, '25' => 24.0, '27' => 24.0])
-        ->and($filled('2026-11-28 07:40'))->toHaveKey('28')
-        ->and($filled('2026-11-28 12:00', [logged('2026-11-25 18:00', 62, 20)]))->not->toHaveKey('25')
-        ->and($filled('2026-11-28 12:00', [], [new RestDay(1, new Moment(0, sequence: 9), 7, '2026-11-23')]))->not->toHaveKey('23')
-        ->and($filled('2026-11-28 12:00', [], [], [estimate(30, 10, '2026-11-27', '2026-11-27', '2026-11-27 23:59')]))->toBe(['27' => 30.0, '23' => 24.0, '25' => 24.0, '28' => 24.0]);
-});
+it(
+    'fills the weekly commute in until it is over, and gives way to what is known',
+    function (): void {
+        $commute = new Commute(
+            3,
+            new Moment(0, sequence: 1),
+            7,
+            [1, 3, 5, 6],
+            '07:40',
+            24.0,
+            1.0,
+            Condition::Dry,
+            '2026-11-23',
+            null,
+        );
+        $filled = fn(
+            string $now,
+            array $rides = [],
+            array $rests = [],
+            array $estimates = [],
+        ) => filledIn(
+            new FillIn($estimates, [$commute], $rests, new DateTimeZone(BERLIN), berlin($now)),
+            $rides,
+        );
+        expect($filled('2026-11-28 07:39'))
+            ->toBe(['23' => 24.0, '25' => 24.0, '27' => 24.0])
+            ->and($filled('2026-11-28 07:40'))
+            ->toHaveKey('28')
+            ->and($filled('2026-11-28 12:00', [logged('2026-11-25 18:00', 62, 20)]))
+            ->not->toHaveKey('25')
+            ->and(
+                $filled(
+                    '2026-11-28 12:00',
+                    [],
+                    [new RestDay(1, new Moment(0, sequence: 9), 7, '2026-11-23')],
+                ),
+            )
+            ->not->toHaveKey('23')
+            ->and(
+                $filled(
+                    '2026-11-28 12:00',
+                    [],
+                    [],
+                    [estimate(30, 10, '2026-11-27', '2026-11-27', '2026-11-27 23:59')],
+                ),
+            )
+            ->toBe(['27' => 30.0, '23' => 24.0, '25' => 24.0, '28' => 24.0]);
+    },
+);
 
 it('splits an estimate at a swap, and marks what was not logged', function (): void {
-    $fittings = [new Fitting(1, new Moment(0), 7, 1), new Fitting(2, new Moment(berlin('2026-11-25 20:00')), 7, 2)];
-    $fillIn = new FillIn([estimate(240)], [], [], new DateTimeZone(BERLIN), berlin('2026-11-28 12:00'));
-    $book = new Book([7], [1, 2], new Settings([]), $fittings, [logged('2026-11-24 18:00', 62, 20)], [], $fillIn);
+    $fittings = [
+        new Fitting(1, new Moment(0), 7, 1),
+        new Fitting(2, new Moment(berlin('2026-11-25 20:00')), 7, 2),
+    ];
+    $fillIn = new FillIn(
+        [estimate(240)],
+        [],
+        [],
+        new DateTimeZone(BERLIN),
+        berlin('2026-11-28 12:00'),
+    );
+    $book = new Book(
+        [7],
+        [1, 2],
+        new Settings([]),
+        $fittings,
+        [logged('2026-11-24 18:00', 62, 20)],
+        [],
+        $fillIn,
+    );
     $now = berlin('2026-11-28 12:00');
     // Monday and the ride of Tuesday went to chain 1; a day is counted after its changes, so Wednesday went to 2.
-    expect($book->chain(1, $now)->km->km)->toEqualWithDelta(102.0, 1e-9)
-        ->and($book->chain(2, $now)->km->km)->toEqualWithDelta(160.0, 1e-9)
-        ->and(array_filter($book->rides, fn(Ride $ride) => $ride->guess !== null))->toHaveCount(5)
-        ->and($book->withRide(logged('2026-11-26 18:00', 10, 30))->chain(2, $now)->km->km)->toEqualWithDelta(130.0, 1e-9);
+    expect($book->chain(1, $now)->km->km)
+        ->toEqualWithDelta(102.0, 1e-9)
+        ->and($book->chain(2, $now)->km->km)
+        ->toEqualWithDelta(160.0, 1e-9)
+        ->and(array_filter($book->rides, fn(Ride $ride) => $ride->guess !== null))
+        ->toHaveCount(5)
+        ->and($book->withRide(logged('2026-11-26 18:00', 10, 30))->chain(2, $now)->km->km)
+        ->toEqualWithDelta(130.0, 1e-9);
 });

@@ -20,8 +20,7 @@ use Illuminate\Support\Str;
 use Tests\Feature\Bench;
 
 /** Every derived figure and every sentence of the history, with names instead of ids. @return array{array<string, mixed>, list<string>} */
-function everythingOf(Workshop $workshop, int $nowS): array
-{
+function everythingOf(Workshop $workshop, int $nowS): array {
     app()->forgetScopedInstances();
     $book = app(ReadBook::class)($workshop->refresh());
     $voice = Voice::of($workshop, app(ReadBook::class), $nowS);
@@ -29,101 +28,210 @@ function everythingOf(Workshop $workshop, int $nowS): array
     foreach ($book->chainIds as $id) {
         $chain = $book->chain($id, $nowS);
         $figures[$voice->names->fullChain($id)] = [
-            $chain->status->value, $chain->km->km, $chain->km->whole, $chain->hours, $chain->leftKm(), $chain->cycleKm()->km, $chain->dips,
-            $chain->topUps, $chain->wear?->toArray(), $chain->readingKm?->km, $voice->names->bike($book->fittings->bikeOf($id, $nowS)),
+            $chain->status->value,
+            $chain->km->km,
+            $chain->km->whole,
+            $chain->hours,
+            $chain->leftKm(),
+            $chain->cycleKm()->km,
+            $chain->dips,
+            $chain->topUps,
+            $chain->wear?->toArray(),
+            $chain->readingKm?->km,
+            $voice->names->bike($book->fittings->bikeOf($id, $nowS)),
         ];
     }
     foreach ($book->parts as $part) {
         $state = $book->part($part->id, $nowS);
         assert($state instanceof PartState);
-        $figures["part {$part->kind->value} ".count($figures)] = [$state->km->km, $state->closings];
+        $figures["part {$part->kind->value} " . count($figures)] = [
+            $state->km->km,
+            $state->closings,
+        ];
     }
     $words = new HistoryWords($voice, new ChainWords($voice));
-    $history = Action::query()->in($workshop)->with('user')->orderBy('revision')->get()
-        ->map(fn(Action $action) => "{$action->who()} {$action->recorded_at} {$words->sentence($action)}".($action->reverted_by === null ? '' : ' (taken back)'))->all();
+    $history = Action::query()
+        ->in($workshop)
+        ->with('user')
+        ->orderBy('revision')
+        ->get()
+        ->map(
+            fn(Action $action) => "{$action->who()} {$action->recorded_at} {$words->sentence(
+                $action,
+            )}" . ($action->reverted_by === null ? '' : ' (taken back)'),
+        )
+        ->all();
 
     return [$figures, $history];
 }
 
-it('exports the demo, restores it into an empty workshop, and every figure and sentence is the same', function (): void {
-    config(['dripel.demo' => true]);
-    $today = '2026-11-25T12:20:00+01:00';
-    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
-    $nowS = (new DateTimeImmutable($today))->getTimestamp();
-    $demo = Workshop::query()->sole();
-    $owner = User::query()->sole();
-    // Something taken back, and given again, travels too.
-    $this->actingAs($owner);
-    $ride = Ride::query()->in($demo)->live()->orderByDesc('at')->firstOrFail();
-    $this->delete("/entries/rides/{$ride->id}", ['action_id' => (string) Str::uuid()]);
-    $this->post('/actions/'.Action::query()->orderByDesc('revision')->firstOrFail()->id.'/undo', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
-    $before = everythingOf($demo, $nowS);
-    $json = $this->get('/export/workshop.json')->assertOk()->streamedContent();
+it(
+    'exports the demo, restores it into an empty workshop, and every figure and sentence is the same',
+    function (): void {
+        config(['dripel.demo' => true]);
+        $today = '2026-11-25T12:20:00+01:00';
+        $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+        $nowS = new DateTimeImmutable($today)->getTimestamp();
+        $demo = Workshop::query()->sole();
+        $owner = User::query()->sole();
+        // Something taken back, and given again, travels too.
+        $this->actingAs($owner);
+        $ride = Ride::query()->in($demo)->live()->orderByDesc('at')->firstOrFail();
+        $this->delete("/entries/rides/{$ride->id}", ['action_id' => (string) Str::uuid()]);
+        $this->post(
+            '/actions/' . Action::query()->orderByDesc('revision')->firstOrFail()->id . '/undo',
+            ['action_id' => (string) Str::uuid()],
+        )->assertSessionHasNoErrors();
+        $before = everythingOf($demo, $nowS);
+        $json = $this->get('/export/workshop.json')->assertOk()->streamedContent();
 
-    // Beside it, into another workshop of the same installation: every id and action is a new one.
-    $bench = new Bench;
-    $this->actingAs($bench->owner)->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', $json)])->assertSessionHasNoErrors()->assertRedirect('/');
-    expect(everythingOf($bench->workshop, $nowS))->toBe($before);
-    // Undo goes on where it was.
-    $last = Action::query()->in($bench->workshop)->orderByDesc('revision')->firstOrFail();
-    $this->post("/actions/{$last->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
-    expect(Ride::query()->in($bench->workshop)->live()->count())->toBe(Ride::query()->in($demo)->live()->count() - 1);
+        // Beside it, into another workshop of the same installation: every id and action is a new one.
+        $bench = new Bench();
+        $this->actingAs($bench->owner)
+            ->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', $json)])
+            ->assertSessionHasNoErrors()
+            ->assertRedirect('/');
+        expect(everythingOf($bench->workshop, $nowS))->toBe($before);
+        // Undo goes on where it was.
+        $last = Action::query()->in($bench->workshop)->orderByDesc('revision')->firstOrFail();
+        $this->post("/actions/{$last->id}/undo", [
+            'action_id' => (string) Str::uuid(),
+        ])->assertSessionHasNoErrors();
+        expect(Ride::query()->in($bench->workshop)->live()->count())->toBe(
+            Ride::query()->in($demo)->live()->count() - 1,
+        );
 
-    // Wiped and restored in its own place.
-    $this->actingAs($owner)->post('/empty', ['name' => 'something else'])->assertSessionHasErrors('empty_name');
-    $this->post('/empty', ['name' => 'Lean-to on the Ostermoor'])->assertSessionHasNoErrors();
-    expect(Action::query()->in($demo)->count())->toBe(0);
-    $this->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', $json)])->assertSessionHasNoErrors();
-    expect(everythingOf($demo, $nowS))->toBe($before)->and(json_decode($json, true)['tables'])->toHaveKeys(WorkshopFile::tables());
-});
+        // Wiped and restored in its own place.
+        $this->actingAs($owner)
+            ->post('/empty', ['name' => 'something else'])
+            ->assertSessionHasErrors('empty_name');
+        $this->post('/empty', ['name' => 'Lean-to on the Ostermoor'])->assertSessionHasNoErrors();
+        expect(Action::query()->in($demo)->count())->toBe(0);
+        $this->post('/restore', [
+            'file' => UploadedFile::fake()->createWithContent('w.json', $json),
+        ])->assertSessionHasNoErrors();
+        expect(everythingOf($demo, $nowS))
+            ->toBe($before)
+            ->and(json_decode($json, true)['tables'])
+            ->toHaveKeys(WorkshopFile::tables());
+    },
+);
 
-it('refuses a file that it cannot trust, in words, and changes nothing', function (Closure $spoil, string $reason): void {
-    $bench = new Bench;
+it('refuses a file that it cannot trust, in words, and changes nothing', function (
+    Closure $spoil,
+    string $reason,
+): void {
+    $bench = new Bench();
     $heron = $bench->bike();
     $bench->chain($heron, 'A', fit: true);
     $file = app(ExportWorkshop::class)->file($bench->workshop);
     app(EmptyWorkshop::class)($bench->workshop);
     $rows = Bench::rows();
     $spoilt = $spoil($file);
-    $this->actingAs($bench->owner)->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', is_string($spoilt) ? $spoilt : (string) json_encode($spoilt))])
-        ->assertSessionHasErrors(['file' => __("errors.restore.{$reason}", ['theirs' => 2, 'ours' => 1, 'table' => $spoilt['about'] ?? 'rides', 'row' => 1])]);
+    $this->actingAs($bench->owner)
+        ->post('/restore', [
+            'file' => UploadedFile::fake()->createWithContent(
+                'w.json',
+                is_string($spoilt) ? $spoilt : (string) json_encode($spoilt),
+            ),
+        ])
+        ->assertSessionHasErrors([
+            'file' => __("errors.restore.{$reason}", [
+                'theirs' => 2,
+                'ours' => 1,
+                'table' => $spoilt['about'] ?? 'rides',
+                'row' => 1,
+            ]),
+        ]);
     expect(Bench::rows())->toBe($rows);
 })->with([
     'of a newer version' => [fn(array $file) => ['version' => 2] + $file, 'newer'],
     'cut short' => [fn(array $file) => substr((string) json_encode($file), 0, -200), 'cut'],
     'a picture' => [fn(array $file) => "\x89PNG nothing of ours", 'foreign'],
     'of something else' => [fn(array $file) => ['format' => 'shed'] + $file, 'foreign'],
-    'without its rides' => [fn(array $file) => ['tables' => array_diff_key($file['tables'], ['rides' => 0])] + $file, 'table_missing'],
-    'a column too many' => [fn(array $file) => ['tables' => ['fittings' => [['colour' => 'red'] + $file['tables']['fittings'][0]]] + $file['tables'], 'about' => 'fittings'] + $file, 'malformed'],
-    'speaking of what it does not hold' => [fn(array $file) => ['tables' => ['fittings' => [['bike_id' => 999] + $file['tables']['fittings'][0]]] + $file['tables'], 'about' => 'bikes'] + $file, 'dangling'],
-    'a chain on two bikes' => [function (array $file): array {
-        $bike = $file['tables']['bikes'][0];
-        $fitting = $file['tables']['fittings'][0];
-        $file['tables']['bikes'][] = ['id' => $bike['id'] + 1] + $bike;
-        $file['tables']['fittings'][] = ['id' => $fitting['id'] + 1, 'bike_id' => $bike['id'] + 1] + $fitting;
+    'without its rides' => [
+        fn(array $file) => ['tables' => array_diff_key($file['tables'], ['rides' => 0])] + $file,
+        'table_missing',
+    ],
+    'a column too many' => [
+        fn(array $file) => [
+            'tables' =>
+                ['fittings' => [['colour' => 'red'] + $file['tables']['fittings'][0]]] +
+                $file['tables'],
+            'about' => 'fittings',
+        ] + $file,
+        'malformed',
+    ],
+    'speaking of what it does not hold' => [
+        fn(array $file) => [
+            'tables' =>
+                ['fittings' => [['bike_id' => 999] + $file['tables']['fittings'][0]]] +
+                $file['tables'],
+            'about' => 'bikes',
+        ] + $file,
+        'dangling',
+    ],
+    'a chain on two bikes' => [
+        function (array $file): array {
+            $bike = $file['tables']['bikes'][0];
+            $fitting = $file['tables']['fittings'][0];
+            $file['tables']['bikes'][] = ['id' => $bike['id'] + 1] + $bike;
+            $file['tables']['fittings'][] =
+                ['id' => $fitting['id'] + 1, 'bike_id' => $bike['id'] + 1] + $fitting;
 
-        return $file;
-    }, 'contents'],
-    'a kind that is none' => [fn(array $file) => ['tables' => ['settings' => [['key' => 'bike.colour'] + $file['tables']['settings'][0]]] + $file['tables']] + $file, 'contents'],
+            return $file;
+        },
+        'contents',
+    ],
+    'a kind that is none' => [
+        fn(array $file) => [
+            'tables' =>
+                ['settings' => [['key' => 'bike.colour'] + $file['tables']['settings'][0]]] +
+                $file['tables'],
+        ] + $file,
+        'contents',
+    ],
 ]);
 
 it('restores only into an empty workshop', function (): void {
-    $bench = new Bench;
+    $bench = new Bench();
     $file = (string) json_encode(app(ExportWorkshop::class)->file($bench->workshop));
     $bench->bike();
-    $this->actingAs($bench->owner)->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', $file)])->assertSessionHasErrors(['file' => __('errors.restore.not_empty')]);
+    $this->actingAs($bench->owner)
+        ->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', $file)])
+        ->assertSessionHasErrors(['file' => __('errors.restore.not_empty')]);
 });
 
 it('writes every table as CSV, with no cell that a spreadsheet would run', function (): void {
-    $bench = new Bench;
+    $bench = new Bench();
     $heron = $bench->bike('=HYPERLINK("x")');
     $bench->chain($heron, 'A', fit: true);
     $this->actingAs($bench->owner);
     foreach (WorkshopFile::tables() as $table) {
-        $csv = $this->get("/export/{$table}.csv")->assertOk()->streamedContent();
-        expect(str_getcsv(strtok(substr($csv, 3), "\n"), ',', '"', ''))->toEqualCanonicalizing([...array_diff(Schema::getColumnListing($table), ['workshop_id']), ...(Schema::hasColumn($table, 'at') ? ['at_utc'] : [])]);
+        $csv = $this->get("/export/{$table}.csv")
+            ->assertOk()
+            ->streamedContent();
+        expect(str_getcsv(strtok(substr($csv, 3), "\n"), ',', '"', ''))->toEqualCanonicalizing([
+            ...array_diff(Schema::getColumnListing($table), ['workshop_id']),
+            ...Schema::hasColumn($table, 'at') ? ['at_utc'] : [],
+        ]);
     }
-    expect($this->get('/export/users.csv')->getStatusCode())->toBe(404)
-        ->and($this->get('/export/fittings.csv')->streamedContent())->toContain('2026-11-17T04:00:00Z')
-        ->and(array_map(ExportWorkshop::cell(...), ['=1+1', '+x', '-x', '@x', "\tx", '-12.5', 7, null, 'plain']))->toBe(["'=1+1", "'+x", "'-x", "'@x", "'\tx", '-12.5', 7, null, 'plain']);
+    expect($this->get('/export/users.csv')->getStatusCode())
+        ->toBe(404)
+        ->and($this->get('/export/fittings.csv')->streamedContent())
+        ->toContain('2026-11-17T04:00:00Z')
+        ->and(
+            array_map(ExportWorkshop::cell(...), [
+                '=1+1',
+                '+x',
+                '-x',
+                '@x',
+                "\tx",
+                '-12.5',
+                7,
+                null,
+                'plain',
+            ]),
+        )
+        ->toBe(["'=1+1", "'+x", "'-x", "'@x", "'\tx", '-12.5', 7, null, 'plain']);
 });

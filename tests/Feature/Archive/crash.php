@@ -36,11 +36,23 @@ DB::listen(function (QueryExecuted $query) use ($needle, $rows, &$seen): void {
 match ($task) {
     'action' => app(LogRide::class)(
         new ActionContext(Workshop::query()->sole(), User::query()->sole(), (string) Str::uuid()),
-        new RideFacts(Bike::query()->firstOrFail(), new Moment(1795600000), 77.77, null, Condition::Dry),
+        new RideFacts(
+            Bike::query()->firstOrFail(),
+            new Moment(1795600000),
+            77.77,
+            null,
+            Condition::Dry,
+        ),
         loud: true,
     ),
-    'import' => app(RestoreWorkshop::class)(Workshop::query()->orderByDesc('id')->firstOrFail(), (string) file_get_contents($argv[4])),
-    'export' => file_put_contents($argv[4], json_encode(app(ExportWorkshop::class)->file(Workshop::query()->firstOrFail()))),
+    'import' => app(RestoreWorkshop::class)(
+        Workshop::query()->orderByDesc('id')->firstOrFail(),
+        (string) file_get_contents($argv[4]),
+    ),
+    'export' => file_put_contents(
+        $argv[4],
+        json_encode(app(ExportWorkshop::class)->file(Workshop::query()->firstOrFail())),
+    ),
     'migration' => app(Kernel::class)->call('dripel:migrate'),
 };
 echo "done\n";

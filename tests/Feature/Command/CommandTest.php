@@ -12,16 +12,37 @@ beforeEach(function (): void {
     $this->bench = new Bench;
     $this->heron = $this->bench->bike('Heron');
     $this->night = $this->bench->bike('Night Owl');
-    [$this->a, $this->c] = [$this->bench->chain($this->heron, 'A', 300, true), $this->bench->chain($this->heron, 'C', 280)];
+    [$this->a, $this->c] = [
+        $this->bench->chain($this->heron, 'A', 300, true),
+        $this->bench->chain($this->heron, 'C', 280),
+    ];
     $this->owl = $this->bench->chain($this->night, 'A', 300, true);
     $this->actingAs($this->bench->owner);
-    $this->ask = fn(string $text) => str_replace("\u{a0}", ' ', json_encode($this->postJson('/command/preview', ['action_id' => (string) Str::uuid(), 'text' => $text])->assertOk()->json(), JSON_UNESCAPED_UNICODE));
-    $this->say = fn(string $text) => $this->post('/command', ['action_id' => (string) Str::uuid(), 'text' => $text]);
+    $this->ask = fn(string $text) => str_replace(
+        "\u{a0}",
+        ' ',
+        json_encode(
+            $this->postJson('/command/preview', [
+                'action_id' => (string) Str::uuid(),
+                'text' => $text,
+            ])
+                ->assertOk()
+                ->json(),
+            JSON_UNESCAPED_UNICODE,
+        ),
+    );
+    $this->say = fn(string $text) => $this->post('/command', [
+        'action_id' => (string) Str::uuid(),
+        'text' => $text,
+    ]);
 });
 
 it('says what it understood', function (string $text, string $sentence): void {
     $rows = Bench::rows();
-    expect(($this->ask)($text))->toContain('"sentence":"'.$sentence.'"')->and(Bench::rows())->toBe($rows);
+    expect(($this->ask)($text))
+        ->toContain('"sentence":"'.$sentence.'"')
+        ->and(Bench::rows())
+        ->toBe($rows);
 })->with([
     ['ride heron 62 wet yesterday', 'Log 62 km wet on Heron, yesterday.'],
     ['Heron 62', 'Log 62 km dry on Heron, today.'],
@@ -41,7 +62,10 @@ it('says what it understood', function (string $text, string $sentence): void {
     ['catch up heron 30 since yesterday', 'Heron: 30 km go to 2 days, 15.0 km each.'],
 ]);
 
-it('says what is missing or unknown, with a near guess', function (string $text, string $answer): void {
+it('says what is missing or unknown, with a near guess', function (
+    string $text,
+    string $answer,
+): void {
     expect(($this->ask)($text))->toContain('"sentence":null')->toContain($answer);
 })->with([
     ['', 'Say what was done'],
@@ -58,9 +82,15 @@ it('says what is missing or unknown, with a near guess', function (string $text,
 ]);
 
 it('does what it said, and takes it back', function (): void {
-    ($this->say)('ride heron 62 wet yesterday')->assertSessionHasNoErrors()->assertSessionHas('done');
+    ($this->say)('ride heron 62 wet yesterday')
+        ->assertSessionHasNoErrors()
+        ->assertSessionHas('done');
     $ride = Ride::query()->live()->sole();
-    expect([$ride->km, $ride->condition->value, $ride->precision->value])->toBe([62.0, 'wet', 'day']);
+    expect([$ride->km, $ride->condition->value, $ride->precision->value])->toBe([
+        62.0,
+        'wet',
+        'day',
+    ]);
     ($this->say)('swap heron c')->assertSessionHasNoErrors();
     ($this->say)('measure heron 0.3')->assertSessionHasNoErrors();
     expect($this->bench->state($this->c)->wear?->valuePct)->toBe(0.3);
@@ -69,9 +99,17 @@ it('does what it said, and takes it back', function (): void {
     expect(($this->ask)('undo'))->toContain('Take back: estimated 92 km on Heron');
     ($this->say)('undo');
     ($this->say)('undo');
-    expect(Estimate::query()->live()->count())->toBe(0)->and($this->bench->state($this->c)->wear)->toBeNull();
+    expect(Estimate::query()->live()->count())
+        ->toBe(0)
+        ->and($this->bench->state($this->c)->wear)
+        ->toBeNull();
     ($this->say)('nonsense')->assertSessionHasErrors('text');
     ($this->say)('ride heron 3000')->assertSessionHasErrors('distance');
     // The future is refused where it is looked at already.
-    $this->postJson('/command/preview', ['action_id' => (string) Str::uuid(), 'text' => 'ride heron 20 2027-01-01'])->assertStatus(422)->assertJsonValidationErrors('text');
+    $this->postJson('/command/preview', [
+        'action_id' => (string) Str::uuid(),
+        'text' => 'ride heron 20 2027-01-01',
+    ])
+        ->assertStatus(422)
+        ->assertJsonValidationErrors('text');
 });

@@ -2,6 +2,21 @@
 
 declare(strict_types=1);
 
+use App\Actions\Arriving\CorrectOpening;
+use App\Actions\CatchUp\ConfirmCommute;
+use App\Actions\CatchUp\EstimateDistance;
+use App\Actions\CatchUp\SetCommute;
+use App\Actions\Fittings\CorrectFitting;
+use App\Actions\Rides\MoveRides;
+use App\Actions\Rides\SplitRide;
+use App\Models\Estimate;
+use App\Models\Opening;
+use App\Models\RestDay;
+use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Logbook\Estimate as CoreEstimate;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\WaxThen;
+use Dripel\Core\Plan\LocalDay;
 use App\Actions\Chains\ReportNoise;
 use App\Actions\Chains\RetireChain;
 use App\Actions\Chains\StripChain;
@@ -35,12 +50,11 @@ use Tests\Feature\Bench;
 
 /**
  * What a chain's state should be, told as slowly and plainly as possible: walk through every minute that something
- * happened in, in the order strip, dip, fitting, top-up, ride, noise, and keep the books by hand.
+ * happened in, in the order opening, strip, dip, fitting, top-up, ride, noise, and keep the books by hand.
  *
  * @return array<string, mixed>
  */
-function plainState(int $workshopId, int $chainId, float $intervalKm): array
-{
+function plainState(int $workshopId, int $chainId, float $intervalKm): array {
     $factors = [
         'indoor' => 0.8,
         'dry' => 1.0,
@@ -51,15 +65,21 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
     ];
     $all = [];
     foreach (
-        ['strips', 'dips', 'fittings', 'topups', 'rides', 'noises', 'retirements'] as $rank => $table
+        ['openings', 'strips', 'dips', 'fittings', 'topups', 'rides', 'noises', 'retirements']
+        as $rank => $table
     ) {
         foreach (
-            DB::table($table)->where('workshop_id', $workshopId)->whereNull('voided_by')->get() as $row
+            DB::table($table)->where('workshop_id', $workshopId)->whereNull('voided_by')->get()
+            as $row
         ) {
             $all[] = [$row->at, $rank, $row->sequence, $row->id, $table, $row];
         }
     }
+    foreach (plainGuesses($workshopId) as $i => $guess) {
+        $all[] = [$guess->at, 5, PHP_INT_MAX, $i, 'rides', $guess];
+    }
     sort($all);
+    [$whole, $unsure] = [true, false];
     [$on, $km, $left, $effective, $wet, $loud, $bare, $waxed, $retired, $ridden] = [
         [],
         0.0,
@@ -81,10 +101,34 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
             continue;
         }
         match ($table) {
-            'strips' => ([$bare, $waxed] = [true, false]),
-            'dips' => ([$bare, $waxed, $left, $effective, $wet, $loud, $ridden] = [
+            'openings' => ([
+                $km,
+                $whole,
+                $waxed,
+                $unsure,
+                $left,
+                $effective,
+                $ridden,
+                $bare,
+                $wet,
+                $loud,
+            ] = [
+                $row->km ?? $km,
+                $row->km !== null,
+                $row->wax !== 'none',
+                $row->wax === 'unknown',
+                max(0.0, $intervalKm - ($row->since_wax_km ?? 0.0)),
+                $row->since_wax_km ?? 0.0,
+                ($row->since_wax_km ?? 0.0) > 0,
+                $row->wax === 'none' && $bare,
+                false,
+                false,
+            ]),
+            'strips' => ([$bare, $waxed, $unsure] = [true, false, false]),
+            'dips' => ([$bare, $waxed, $unsure, $left, $effective, $wet, $loud, $ridden] = [
                 false,
                 true,
+                false,
                 $intervalKm,
                 0.0,
                 false,
@@ -108,15 +152,17 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
 
     return [
         'km' => round($km, 6),
-        'left' => $waxed ? round($loud ? 0.0 : $left, 6) : 0.0,
+        'whole' => $whole,
+        'left' => $waxed && !$unsure ? round($loud ? 0.0 : $left, 6) : 0.0,
         'effective' => $waxed ? round($effective, 6) : null,
         'status' => match (true) {
             $retired => 'retired',
             $bare => 'bare',
-            ! $waxed => 'unwaxed',
+            !$waxed => 'unwaxed',
             $loud => 'loud',
             $left <= 1e-9 => 'spent',
             $wet => 'wet',
+            $unsure => 'unsure',
             $ridden => 'ridden',
             default => 'waxed',
         },
@@ -124,11 +170,88 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
     ];
 }
 
+/**
+ * The rides that estimates and commutes fill in, told just as plainly: day by day, asking of each what was known.
+ *
+ * @return list<object>
+ */
+function plainGuesses(int $workshopId): array {
+    $rows = fn(string $table) => DB::table($table)
+        ->where('workshop_id', $workshopId)
+        ->whereNull('voided_by')
+        ->orderBy('sequence')
+        ->orderBy('id')
+        ->get();
+    $dates = fn(string $from, string $to) => array_values(
+        array_filter(
+            ['2026-11-23', '2026-11-24', '2026-11-25'],
+            fn($d) => $from <= $d && $d <= $to,
+        ),
+    );
+    [$guesses, $shares] = [[], []];
+    foreach ($rows('estimates') as $estimate) {
+        $known = fn(string $date, int $before) => $rows('rides')
+            ->filter(
+                fn($r) => $r->bike_id === $estimate->bike_id &&
+                    gmdate('Y-m-d', $r->at) === $date &&
+                    $r->sequence < $before &&
+                    ($r->precision === 'day' ||
+                        ($r->at >= $estimate->from_at && $r->at <= $estimate->at)),
+            )
+            ->merge(
+                $rows('rest_days')->filter(
+                    fn($r) => $r->bike_id === $estimate->bike_id &&
+                        $r->date === $date &&
+                        $r->sequence < $before,
+                ),
+            );
+        [$knownKm, $free] = [0.0, []];
+        foreach ($dates($estimate->from_date, $estimate->to_date) as $date) {
+            $before = $known($date, $estimate->sequence);
+            $share = $shares[$estimate->bike_id][$date] ?? null;
+            $knownKm += $before->isEmpty() ? $share ?? 0.0 : $before->sum(fn($r) => $r->km ?? 0.0);
+            $before->isEmpty() && $share === null && ($free[] = $date);
+        }
+        $each = $free === [] ? 0.0 : max(0.0, $estimate->km - $knownKm) / count($free);
+        foreach ($dates($estimate->from_date, $estimate->to_date) as $date) {
+            $fills =
+                in_array($date, $free, true) && $each > 0 && $known($date, PHP_INT_MAX)->isEmpty();
+            $shares[$estimate->bike_id][$date] ??= $fills ? $each : 0.0;
+            $fills &&
+                ($guesses[] = (object) [
+                    'at' => min((int) strtotime("{$date} 23:59:59 UTC"), $estimate->at),
+                    'bike_id' => $estimate->bike_id,
+                    'km' => $each,
+                    'condition' => $estimate->condition,
+                ]);
+        }
+    }
+    foreach ($rows('commutes') as $commute) {
+        $start = (int) strtotime("2026-11-25 {$commute->time} UTC");
+        $taken = $rows('rides')->contains(
+            fn($r) => $r->bike_id === $commute->bike_id && gmdate('Y-m-d', $r->at) === '2026-11-25',
+        );
+        $off = $rows('rest_days')->contains(
+            fn($r) => $r->bike_id === $commute->bike_id && $r->date === '2026-11-25',
+        );
+        if (!$taken && !$off && !isset($shares[$commute->bike_id]['2026-11-25'])) {
+            $guesses[] = (object) [
+                'at' => $start,
+                'bike_id' => $commute->bike_id,
+                'km' => $commute->km,
+                'condition' => $commute->condition,
+            ];
+        }
+    }
+
+    return $guesses;
+}
+
 /** @return array<string, mixed> */
-function derivedState(ChainState $state, ?int $on): array
-{
+function derivedState(ChainState $state, ?int $on): array {
     return [
         'km' => round($state->km->km, 6),
+        'whole' => $state->km->whole,
         'left' => round($state->leftKm(), 6),
         'effective' => $state->life === null ? null : round($state->life->effectiveKm, 6),
         'status' => $state->status->value,
@@ -140,7 +263,7 @@ it(
     'equals a slow, obvious recomputation over 1,000 random histories with late entries, edits and undos',
     function (): void {
         $dice = new Randomizer(new Mt19937(4711));
-        $bench = new Bench;
+        $bench = new Bench();
         $bikes = [$bench->bike('One', 120), $bench->bike('Two', 120)];
         $chains = array_map(
             fn(string $label) => $bench->chain($bikes[0], $label, $label === 'C' ? null : 13),
@@ -167,7 +290,17 @@ it(
             ? null
             : $pick($rows);
         $entry = fn() => $oneOf(
-            $pick([Ride::class, Dip::class, Fitting::class, TopUp::class, Retirement::class])::query()
+            $pick([
+                Ride::class,
+                Dip::class,
+                Fitting::class,
+                TopUp::class,
+                Retirement::class,
+                Opening::class,
+                Estimate::class,
+                RestDay::class,
+            ])
+                ::query()
                 ->live(),
         );
         $does = [
@@ -190,12 +323,88 @@ it(
                     Bench::ago($dice->getInt(1, 4)),
                 )
                 : null,
-            fn() => ($row = $entry()) instanceof Ride
-                ? app(EditRide::class)($bench->by(), $row, $facts())
-                : ($row === null
-                    ? null
-                    : app(MoveEntry::class)($bench->by(), $row, $at())),
+            fn() => match (true) {
+                ($row = $entry()) instanceof Ride => app(EditRide::class)(
+                    $bench->by(),
+                    $row,
+                    $facts(),
+                ),
+                // An estimate and a day of rest have days, not a moment.
+                $row === null, $row instanceof Estimate, $row instanceof RestDay => null,
+                default => app(MoveEntry::class)($bench->by(), $row, $at()),
+            },
             fn() => ($row = $entry()) === null ? null : app(DeleteEntry::class)($bench->by(), $row),
+            function () use ($bench, $dice, $pick, $bikes): Action {
+                $from = $pick(['2026-11-23', '2026-11-24', '2026-11-25']);
+                $to = max($from, $pick(['2026-11-24', '2026-11-25']));
+                $day = fn(string $date) => LocalDay::named($date, new DateTimeZone('UTC'));
+                $ends = new Moment(min($day($to)->endS(), Bench::NOW), sequence: PHP_INT_MAX);
+
+                return app(EstimateDistance::class)(
+                    $bench->by(),
+                    new CoreEstimate(
+                        0,
+                        $ends,
+                        $pick($bikes)->id,
+                        $day($from)->startS(),
+                        $from,
+                        $to,
+                        (float) $dice->getInt(10, 120),
+                        Condition::Dry,
+                    ),
+                );
+            },
+            fn() => app(SetCommute::class)(
+                $bench->by(),
+                null,
+                [
+                    'bike_id' => $pick($bikes)->id,
+                    'weekdays' => [3],
+                    'time' => $pick(['05:00', '08:30']),
+                    'km' => 15.0,
+                    'hours' => null,
+                    'condition' => $pick([Condition::Damp, Condition::Wet]),
+                    'from_date' => '2026-11-25',
+                    'until_date' => null,
+                ],
+                Bench::ago(1),
+            ),
+            fn() => app(ConfirmCommute::class)(
+                $bench->by(),
+                $pick($bikes),
+                [$pick(['2026-11-24', '2026-11-25'])],
+                $pick([true, false]),
+            ),
+            fn() => app(CorrectOpening::class)->add(
+                $bench->by(),
+                $pick($chains),
+                $pick([null, 800.0]),
+                $pick(WaxThen::cases()),
+                null,
+            ),
+            fn() => ($opening = $oneOf(Opening::query()->live())) === null
+                ? null
+                : app(CorrectOpening::class)(
+                    $bench->by(),
+                    $opening,
+                    500.0,
+                    WaxThen::Known,
+                    (float) $dice->getInt(0, 60),
+                    null,
+                ),
+            fn() => app(CorrectFitting::class)(
+                $bench->by(),
+                $pick($bikes),
+                $pick($chains),
+                $at(),
+                $pick([true, false]),
+            ),
+            fn() => ($ride = $oneOf(Ride::query()->live())) === null
+                ? null
+                : app(SplitRide::class)($bench->by(), $ride, 5.0, $at(), $pick($chains)),
+            fn() => ($ride = $oneOf(Ride::query()->live())) === null
+                ? null
+                : app(MoveRides::class)($bench->by(), [$ride], $pick($bikes)),
             function () use ($bench, $oneOf): ?Action {
                 $action = $oneOf(
                     Action::query()
@@ -218,11 +427,11 @@ it(
             for ($step = $dice->getInt(3, 11); $step > 0; $step--) {
                 try {
                     $pick($does)();
-                } catch (NotPossible | LogbookConflict) {
+                } catch (NotPossible | LogbookConflict | InvalidInput) {
                     // Refused: then nothing may have been written, which the comparison shows.
                 }
             }
-            $book = (new ReadBook(app(AppClock::class)))($bench->workshop->refresh());
+            $book = new ReadBook(app(AppClock::class))($bench->workshop->refresh());
             expect($book->conflicts())->toBe([], "history {$history}");
             foreach ($chains as $chain) {
                 expect(

@@ -45,8 +45,25 @@ function furnish(Bench $bench): array
         'fingerprint' => "f{$bench->workshop->id}",
         'uploaded_at' => Bench::NOW,
     ]);
-    test()->post('/arrive', ['action_id' => (string) Str::uuid(), 'bike_id' => $bike->id, 'date' => gmdate('Y-m-d', Bench::NOW), 'chains' => [['label' => 'U', 'state' => 'unsure']]])->assertSessionHasNoErrors();
-    test()->post('/commutes', ['action_id' => (string) Str::uuid(), 'bike_id' => $bike->id, 'weekdays' => [7], 'time' => '08:00', 'distance' => 5, 'condition' => 'dry', 'from' => '2026-11-25'])->assertSessionHasNoErrors();
+    test()
+        ->post('/arrive', [
+            'action_id' => (string) Str::uuid(),
+            'bike_id' => $bike->id,
+            'date' => gmdate('Y-m-d', Bench::NOW),
+            'chains' => [['label' => 'U', 'state' => 'unsure']],
+        ])
+        ->assertSessionHasNoErrors();
+    test()
+        ->post('/commutes', [
+            'action_id' => (string) Str::uuid(),
+            'bike_id' => $bike->id,
+            'weekdays' => [7],
+            'time' => '08:00',
+            'distance' => 5,
+            'condition' => 'dry',
+            'from' => '2026-11-25',
+        ])
+        ->assertSessionHasNoErrors();
     app('auth')->forgetGuards();
 
     return [
@@ -59,7 +76,10 @@ function furnish(Bench $bench): array
         'opening' => Opening::query()->in($bench->workshop)->sole()->id,
         'commute' => Commute::query()->in($bench->workshop)->sole()->id,
         'table' => 'rides',
-        'membership' => Membership::query()->where('workshop_id', $bench->workshop->id)->orderBy('id')->firstOrFail()->id,
+        'membership' => Membership::query()
+            ->where('workshop_id', $bench->workshop->id)
+            ->orderBy('id')
+            ->firstOrFail()->id,
         'entry' => Dip::query()->in($bench->workshop)->firstOrFail()->id,
         'type' => 'dips',
         'token' => 'none',
@@ -205,14 +225,68 @@ it('lets a member manage nobody, and nothing that only the owner may', function 
     foreach (Route::getRoutes() as $route) {
         assert($route instanceof Path);
         if (in_array(OnlyOwner::class, $route->gatherMiddleware(), true)) {
-            $path = '/'.preg_replace_callback('/\{(\w+)\}/', fn(array $m) => (string) $own[$m[1]], $route->uri());
+            $path =
+                '/'.
+                preg_replace_callback(
+                    '/\{(\w+)\}/',
+                    fn(array $m) => (string) $own[$m[1]],
+                    $route->uri(),
+                );
             $rows = Bench::rows();
-            $this->actingAs($member)->call($route->methods()[0], $path, formWith($own))->assertForbidden();
+            $this->actingAs($member)
+                ->call($route->methods()[0], $path, formWith($own))
+                ->assertForbidden();
             expect(Bench::rows())->toBe($rows);
             $walked++;
         }
     }
-    expect($walked)->toBeGreaterThanOrEqual(7)->and(Membership::query()->count())->toBe(2);
+    expect($walked)
+        ->toBeGreaterThanOrEqual(7)
+        ->and(Membership::query()->count())
+        ->toBe(2);
+});
+
+it('turns somebody who was shown out away from every route, at once', function (): void {
+    $bench = new Bench;
+    $own = furnish($bench);
+    $member = $bench->person(Role::Member);
+    $this->actingAs($member)->get('/')->assertOk();
+    app('auth')->forgetGuards();
+    app()->forgetScopedInstances();
+    $membership = Membership::query()->where('user_id', $member->id)->sole();
+    $this->actingAs($bench->owner)
+        ->delete("/people/{$membership->id}")
+        ->assertSessionHasNoErrors();
+    $rows = Bench::rows();
+    foreach (Route::getRoutes() as $route) {
+        assert($route instanceof Path);
+        if (
+            ! in_array('auth', $route->gatherMiddleware(), true) ||
+            in_array($route->uri(), ['sign-out', 'devices/sign-out-others'], true)
+        ) {
+            continue;
+        }
+        $path =
+            '/'.
+            preg_replace_callback(
+                '/\{(\w+)\}/',
+                fn(array $m) => (string) $own[$m[1]],
+                ltrim($route->uri(), '/'),
+            );
+        app('auth')->forgetGuards();
+        app()->forgetScopedInstances();
+        // The device still holds its session, as far as it knows.
+        $answer = $this->actingAs($member->refresh())->call(
+            $route->methods()[0],
+            $path,
+            $route->methods()[0] === 'GET' ? [] : formWith($own),
+        );
+        expect($answer->getStatusCode())
+            ->toBe(302, $path)
+            ->and($answer->headers->get('Location'))
+            ->toEndWith('/sign-in');
+    }
+    expect(Bench::rows())->toBe($rows);
 });
 
 it('puts every row of every table into a workshop', function (): void {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId, useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
@@ -14,11 +14,19 @@ const props = defineProps<{
   rows: { line: number; cells: string[]; errors: { column: string; text: string }[]; newBike: boolean }[]
 }>()
 const { form, submit } = useActionForm({ text: props.text ?? '' })
+watch(
+  () => props.text,
+  (text) => Object.assign(form, { text: text ?? '' }),
+)
 const input = ref<HTMLInputElement | null>(null)
 const faults = () => props.rows.filter((row) => row.errors.length).length
 async function read(): Promise<void> {
   const file = input.value?.files?.[0]
-  if (file) router.post('/arrive/table', { action_id: newActionId(), text: await file.text() })
+  if (!file || !input.value) return
+  const text = await file.text()
+  // The same file, mended, can be chosen again.
+  input.value.value = ''
+  router.post('/arrive/table', { action_id: newActionId(), text })
 }
 const keep = () => submit('post', '/arrive/table/keep')
 </script>

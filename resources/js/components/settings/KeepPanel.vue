@@ -11,6 +11,7 @@ const file = ref<HTMLInputElement | null>(null)
 const restore = useForm<{ file: File | null }>({ file: null })
 function send(): void {
   restore.file = file.value?.files?.[0] ?? null
+  if (file.value) file.value.value = ''
   if (restore.file) restore.post('/restore', { forceFormData: true, preserveScroll: true })
 }
 const empty = useForm({ name: '' })
