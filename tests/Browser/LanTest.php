@@ -10,9 +10,9 @@ it(
     'hands the app on over https for the phone, says where, and tells the app who calls',
     function (): void {
         $server = Server::start('2026-11-25T12:20:00+01:00', demo: false);
-        $folder = sys_get_temp_dir() . '/dripel-lan-' . bin2hex(random_bytes(5));
+        $folder = sys_get_temp_dir().'/dripel-lan-'.bin2hex(random_bytes(5));
         mkdir($folder);
-        new Process([
+        (new Process([
             'openssl',
             'req',
             '-x509',
@@ -29,7 +29,7 @@ it(
             "{$folder}/key.pem",
             '-out',
             "{$folder}/cert.pem",
-        ])->mustRun();
+        ]))->mustRun();
         $port = Ports::free();
         $lan = new Process(
             [
@@ -84,8 +84,7 @@ it(
                     '/sw.js' => 'text/javascript',
                     '/offline.html' => 'text/html',
                     '/icons/dripel-192.png' => 'image/png',
-                ]
-                as $path => $type
+                ] as $path => $type
             ) {
                 [$status, $answer] = $get($path);
                 expect($status)
@@ -105,7 +104,7 @@ it(
             expect($get('/')[0])->toBe(502);
         } finally {
             $lan->stop(0);
-            new Process(['rm', '-rf', $folder])->run();
+            (new Process(['rm', '-rf', $folder]))->run();
         }
     },
 );

@@ -45,8 +45,7 @@ it(
                 'dip-these',
                 'act-no_chain',
                 'act-worn',
-            ]
-            as $opens
+            ] as $opens
         ) {
             $shed->click($opens);
             $clean($shed, $opens);
@@ -88,14 +87,12 @@ it(
                 '/history',
                 '/settings',
                 '/nowhere',
-            ]
-            as $path
+            ] as $path
         ) {
             $clean(Page::open($this->driver, $this->server->url, $path), $path);
         }
         foreach (
-            ['dip', 'measure', 'topup', 'strip', 'retire', 'details', 'correct-opening']
-            as $opens
+            ['dip', 'measure', 'topup', 'strip', 'retire', 'details', 'correct-opening'] as $opens
         ) {
             $clean(
                 Page::open($this->driver, $this->server->url, '/chains/1')->click($opens),
@@ -117,7 +114,7 @@ it(
             ->fill('command', 'swap heron c')
             ->awaitText('understood', 'Swap Heron');
         $clean($line, 'command line');
-        $gpx = sys_get_temp_dir() . '/screens.gpx';
+        $gpx = sys_get_temp_dir().'/screens.gpx';
         file_put_contents(
             $gpx,
             '<gpx><trk><trkseg><trkpt lat="52" lon="5"/><trkpt lat="52.1" lon="5"/></trkseg></trk></gpx>',
@@ -137,8 +134,8 @@ it(
     'loads the Shed in under 350 kB of script and style, compressed and cacheable',
     function (): void {
         ShedPage::open($this->driver, $this->server->url, '/sign-in')->enterDemo();
-        $this->driver->get($this->server->url . '/');
-        new Page($this->driver, $this->server->url)->part('pot');
+        $this->driver->get($this->server->url.'/');
+        (new Page($this->driver, $this->server->url))->part('pot');
         $assets = $this->driver->executeScript(
             "return performance.getEntriesByType('resource').filter((r) => /\\.(js|css)$/.test(new URL(r.name).pathname)).map((r) => r.name)",
         );

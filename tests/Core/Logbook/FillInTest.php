@@ -17,8 +17,9 @@ use Dripel\Core\Logbook\Settings;
 // Monday 23 to Saturday 28 November 2026, in Berlin; "now" is noon of that Saturday.
 const BERLIN = 'Europe/Berlin';
 
-function berlin(string $local): int {
-    return new DateTimeImmutable($local, new DateTimeZone(BERLIN))->getTimestamp();
+function berlin(string $local): int
+{
+    return (new DateTimeImmutable($local, new DateTimeZone(BERLIN)))->getTimestamp();
 }
 
 function estimate(
@@ -61,7 +62,8 @@ function logged(
  *
  * @return array<string, float> km filled in, by day of the month
  */
-function filledIn(FillIn $fillIn, array $rides = []): array {
+function filledIn(FillIn $fillIn, array $rides = []): array
+{
     $days = [];
     foreach ($fillIn->rides($rides) as $ride) {
         $days[substr((string) $ride->guess?->date, 8)] = round($ride->km, 6);
@@ -115,6 +117,24 @@ it('spreads an estimate over its days', function (
         [],
         ['27' => 30.0],
     ],
+    'between two readings of the odometer: a ride before the first is no part of it' => [
+        [
+            new Estimate(
+                10,
+                new Moment(berlin('2026-11-24 20:00'), sequence: 10),
+                7,
+                berlin('2026-11-23 12:00'),
+                '2026-11-23',
+                '2026-11-24',
+                50,
+                Condition::Dry,
+                5050,
+            ),
+        ],
+        [logged('2026-11-23 08:00', 30, 5)],
+        [],
+        ['23' => 25.0, '24' => 25.0],
+    ],
     'more logged than estimated leaves nothing' => [
         [estimate(240)],
         [logged('2026-11-25 18:00', 300, 5)],
@@ -136,7 +156,7 @@ it('spreads an estimate over its days', function (
 ]);
 
 it('says how an estimate would be spread before it is made', function (): void {
-    $share = new FillIn([], [], [], new DateTimeZone(BERLIN), 0)->reckon(estimate(240, 99), [
+    $share = (new FillIn([], [], [], new DateTimeZone(BERLIN), 0))->reckon(estimate(240, 99), [
         logged('2026-11-25 18:00', 90, 5),
     ]);
     expect([$share->knownKm, count($share->dates), $share->kmEach])->toBe([90.0, 5, 30.0]);

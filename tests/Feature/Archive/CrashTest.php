@@ -7,13 +7,13 @@ use Symfony\Component\Process\Exception\ProcessFailedException;
 use Symfony\Component\Process\Process;
 
 beforeEach(function (): void {
-    $this->folder = sys_get_temp_dir() . '/dripel-crash-' . bin2hex(random_bytes(5));
+    $this->folder = sys_get_temp_dir().'/dripel-crash-'.bin2hex(random_bytes(5));
     mkdir($this->folder);
     $this->file = "{$this->folder}/test.sqlite";
     touch($this->file);
     $this->env = [
         'APP_ENV' => 'testing',
-        'APP_KEY' => 'base64:' . base64_encode(str_repeat('k', 32)),
+        'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)),
         'DB_DATABASE' => $this->file,
         'APP_CONFIG_CACHE' => "{$this->folder}/none.php",
         'APP_ROUTES_CACHE' => "{$this->folder}/none.php",
@@ -39,15 +39,15 @@ beforeEach(function (): void {
         $process->signal(SIGKILL);
         $process->wait();
     };
-    $this->count = fn(string $sql) => (int) new PDO("sqlite:{$this->file}")
+    $this->count = fn(string $sql) => (int) (new PDO("sqlite:{$this->file}"))
         ->query($sql)
         ->fetchColumn();
     $this->whole = fn() => expect(
-        new PDO("sqlite:{$this->file}")->query('pragma integrity_check')->fetchColumn(),
+        (new PDO("sqlite:{$this->file}"))->query('pragma integrity_check')->fetchColumn(),
     )->toBe('ok');
 });
 
-afterEach(fn() => new Process(['rm', '-rf', $this->folder])->run());
+afterEach(fn() => (new Process(['rm', '-rf', $this->folder]))->run());
 
 it(
     'keeps what was acknowledged and nothing half when the machine dies during an action or an import',
@@ -69,7 +69,7 @@ it(
         // An import of the whole workshop into an empty one beside it.
         $file = "{$this->folder}/w.json";
         ($this->php)('tests/Feature/Archive/crash.php', 'export', 'never', '1', $file);
-        new PDO("sqlite:{$this->file}")->exec(
+        (new PDO("sqlite:{$this->file}"))->exec(
             'insert into workshops (revision, demo) values (0, 0)',
         );
         $before = ($this->count)('select count(*) from rides');
@@ -93,7 +93,7 @@ it('migrates the data of the version before, all steps or none, after a backup',
             'artisan',
             'migrate',
             '--force',
-            '--path=' . str_replace(base_path() . '/', '', $migration),
+            '--path='.str_replace(base_path().'/', '', $migration),
         );
     }
     $old = new PDO("sqlite:{$this->file}");
@@ -131,15 +131,15 @@ it(
     'backs up a database in use, consistently, lets the oldest go, and puts it back with one command',
     function (): void {
         ($this->php)('artisan', 'dripel:migrate');
-        new PDO("sqlite:{$this->file}")->exec(
+        (new PDO("sqlite:{$this->file}"))->exec(
             'create table pairs (a, b); pragma journal_mode = wal',
         );
         // A writer that keeps two rows alike, in one transaction each time, as fast as it can.
         $writer = new Process([
             PHP_BINARY,
             '-r',
-            '$d = new PDO("sqlite:' .
-            $this->file .
+            '$d = new PDO("sqlite:'.
+            $this->file.
             '"); $d->setAttribute(PDO::ATTR_ERRMODE, PDO::ERRMODE_EXCEPTION); $d->exec("pragma busy_timeout = 10000"); for ($i = 0;; $i++) { $d->exec("begin immediate"); $d->exec("insert into pairs values ($i, 1)"); $d->exec("insert into pairs values ($i, 2)"); $d->exec("commit"); if ($i === 0) echo "on"; }',
         ]);
         $writer->setTimeout(120);
@@ -154,7 +154,7 @@ it(
         foreach ($backups as $backup) {
             Backups::expectSound($backup);
             expect(
-                (int) new PDO("sqlite:{$backup}")
+                (int) (new PDO("sqlite:{$backup}"))
                     ->query(
                         'select count(*) from (select a from pairs group by a having count(*) != 2)',
                     )
@@ -162,7 +162,7 @@ it(
             )
                 ->toBe(0)
                 ->and(
-                    (int) new PDO("sqlite:{$backup}")
+                    (int) (new PDO("sqlite:{$backup}"))
                         ->query('select count(*) from pairs')
                         ->fetchColumn(),
                 )
@@ -177,7 +177,7 @@ it(
         ($this->php)('artisan', 'dripel:backup');
         expect(glob("{$this->folder}/backups/*.sqlite"))->toHaveCount(14);
 
-        new PDO("sqlite:{$this->file}")->exec('delete from pairs');
+        (new PDO("sqlite:{$this->file}"))->exec('delete from pairs');
         file_put_contents(
             "{$this->folder}/cut.sqlite",
             substr((string) file_get_contents($backups[0]), 0, 40_000),

@@ -20,7 +20,8 @@ use Illuminate\Support\Str;
 use Tests\Feature\Bench;
 
 /** Every derived figure and every sentence of the history, with names instead of ids. @return array{array<string, mixed>, list<string>} */
-function everythingOf(Workshop $workshop, int $nowS): array {
+function everythingOf(Workshop $workshop, int $nowS): array
+{
     app()->forgetScopedInstances();
     $book = app(ReadBook::class)($workshop->refresh());
     $voice = Voice::of($workshop, app(ReadBook::class), $nowS);
@@ -44,7 +45,7 @@ function everythingOf(Workshop $workshop, int $nowS): array {
     foreach ($book->parts as $part) {
         $state = $book->part($part->id, $nowS);
         assert($state instanceof PartState);
-        $figures["part {$part->kind->value} " . count($figures)] = [
+        $figures["part {$part->kind->value} ".count($figures)] = [
             $state->km->km,
             $state->closings,
         ];
@@ -58,7 +59,7 @@ function everythingOf(Workshop $workshop, int $nowS): array {
         ->map(
             fn(Action $action) => "{$action->who()} {$action->recorded_at} {$words->sentence(
                 $action,
-            )}" . ($action->reverted_by === null ? '' : ' (taken back)'),
+            )}".($action->reverted_by === null ? '' : ' (taken back)'),
         )
         ->all();
 
@@ -71,7 +72,7 @@ it(
         config(['dripel.demo' => true]);
         $today = '2026-11-25T12:20:00+01:00';
         $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
-        $nowS = new DateTimeImmutable($today)->getTimestamp();
+        $nowS = (new DateTimeImmutable($today))->getTimestamp();
         $demo = Workshop::query()->sole();
         $owner = User::query()->sole();
         // Something taken back, and given again, travels too.
@@ -79,14 +80,14 @@ it(
         $ride = Ride::query()->in($demo)->live()->orderByDesc('at')->firstOrFail();
         $this->delete("/entries/rides/{$ride->id}", ['action_id' => (string) Str::uuid()]);
         $this->post(
-            '/actions/' . Action::query()->orderByDesc('revision')->firstOrFail()->id . '/undo',
+            '/actions/'.Action::query()->orderByDesc('revision')->firstOrFail()->id.'/undo',
             ['action_id' => (string) Str::uuid()],
         )->assertSessionHasNoErrors();
         $before = everythingOf($demo, $nowS);
         $json = $this->get('/export/workshop.json')->assertOk()->streamedContent();
 
         // Beside it, into another workshop of the same installation: every id and action is a new one.
-        $bench = new Bench();
+        $bench = new Bench;
         $this->actingAs($bench->owner)
             ->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', $json)])
             ->assertSessionHasNoErrors()
@@ -121,7 +122,7 @@ it('refuses a file that it cannot trust, in words, and changes nothing', functio
     Closure $spoil,
     string $reason,
 ): void {
-    $bench = new Bench();
+    $bench = new Bench;
     $heron = $bench->bike();
     $bench->chain($heron, 'A', fit: true);
     $file = app(ExportWorkshop::class)->file($bench->workshop);
@@ -194,7 +195,7 @@ it('refuses a file that it cannot trust, in words, and changes nothing', functio
 ]);
 
 it('restores only into an empty workshop', function (): void {
-    $bench = new Bench();
+    $bench = new Bench;
     $file = (string) json_encode(app(ExportWorkshop::class)->file($bench->workshop));
     $bench->bike();
     $this->actingAs($bench->owner)
@@ -203,7 +204,7 @@ it('restores only into an empty workshop', function (): void {
 });
 
 it('writes every table as CSV, with no cell that a spreadsheet would run', function (): void {
-    $bench = new Bench();
+    $bench = new Bench;
     $heron = $bench->bike('=HYPERLINK("x")');
     $bench->chain($heron, 'A', fit: true);
     $this->actingAs($bench->owner);

@@ -6,21 +6,11 @@ use App\Actions\Arriving\CorrectOpening;
 use App\Actions\CatchUp\ConfirmCommute;
 use App\Actions\CatchUp\EstimateDistance;
 use App\Actions\CatchUp\SetCommute;
-use App\Actions\Fittings\CorrectFitting;
-use App\Actions\Rides\MoveRides;
-use App\Actions\Rides\SplitRide;
-use App\Models\Estimate;
-use App\Models\Opening;
-use App\Models\RestDay;
-use Dripel\Core\Input\InvalidInput;
-use Dripel\Core\Logbook\Estimate as CoreEstimate;
-use Dripel\Core\Logbook\Moment;
-use Dripel\Core\Logbook\WaxThen;
-use Dripel\Core\Plan\LocalDay;
 use App\Actions\Chains\ReportNoise;
 use App\Actions\Chains\RetireChain;
 use App\Actions\Chains\StripChain;
 use App\Actions\Chains\TopUpChain;
+use App\Actions\Fittings\CorrectFitting;
 use App\Actions\Fittings\FitChain;
 use App\Actions\History\DeleteEntry;
 use App\Actions\History\MoveEntry;
@@ -28,20 +18,30 @@ use App\Actions\History\UndoActions;
 use App\Actions\Pot\DipChains;
 use App\Actions\Rides\EditRide;
 use App\Actions\Rides\LogRide;
+use App\Actions\Rides\MoveRides;
 use App\Actions\Rides\RideFacts;
+use App\Actions\Rides\SplitRide;
 use App\Exceptions\LogbookConflict;
 use App\Exceptions\NotPossible;
 use App\Exceptions\UndoBlocked;
 use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Dip;
+use App\Models\Estimate;
 use App\Models\Fitting;
+use App\Models\Opening;
+use App\Models\RestDay;
 use App\Models\Retirement;
 use App\Models\Ride;
 use App\Models\TopUp;
 use App\Support\AppClock;
+use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Estimate as CoreEstimate;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\WaxThen;
+use Dripel\Core\Plan\LocalDay;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
@@ -54,7 +54,8 @@ use Tests\Feature\Bench;
  *
  * @return array<string, mixed>
  */
-function plainState(int $workshopId, int $chainId, float $intervalKm): array {
+function plainState(int $workshopId, int $chainId, float $intervalKm): array
+{
     $factors = [
         'indoor' => 0.8,
         'dry' => 1.0,
@@ -65,12 +66,10 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array {
     ];
     $all = [];
     foreach (
-        ['openings', 'strips', 'dips', 'fittings', 'topups', 'rides', 'noises', 'retirements']
-        as $rank => $table
+        ['openings', 'strips', 'dips', 'fittings', 'topups', 'rides', 'noises', 'retirements'] as $rank => $table
     ) {
         foreach (
-            DB::table($table)->where('workshop_id', $workshopId)->whereNull('voided_by')->get()
-            as $row
+            DB::table($table)->where('workshop_id', $workshopId)->whereNull('voided_by')->get() as $row
         ) {
             $all[] = [$row->at, $rank, $row->sequence, $row->id, $table, $row];
         }
@@ -101,29 +100,31 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array {
             continue;
         }
         match ($table) {
-            'openings' => ([
-                $km,
-                $whole,
-                $waxed,
-                $unsure,
-                $left,
-                $effective,
-                $ridden,
-                $bare,
-                $wet,
-                $loud,
-            ] = [
-                $row->km ?? $km,
-                $row->km !== null,
-                $row->wax !== 'none',
-                $row->wax === 'unknown',
-                max(0.0, $intervalKm - ($row->since_wax_km ?? 0.0)),
-                $row->since_wax_km ?? 0.0,
-                ($row->since_wax_km ?? 0.0) > 0,
-                $row->wax === 'none' && $bare,
-                false,
-                false,
-            ]),
+            'openings' => (
+                [
+                    $km,
+                    $whole,
+                    $waxed,
+                    $unsure,
+                    $left,
+                    $effective,
+                    $ridden,
+                    $bare,
+                    $wet,
+                    $loud,
+                ] = [
+                    $row->km ?? $km,
+                    $row->km !== null,
+                    $row->wax !== 'none',
+                    $row->wax === 'unknown',
+                    max(0.0, $intervalKm - ($row->since_wax_km ?? 0.0)),
+                    $row->since_wax_km ?? 0.0,
+                    ($row->since_wax_km ?? 0.0) > 0,
+                    $row->wax === 'none' && $bare,
+                    false,
+                    false,
+                ]
+            ),
             'strips' => ([$bare, $waxed, $unsure] = [true, false, false]),
             'dips' => ([$bare, $waxed, $unsure, $left, $effective, $wet, $loud, $ridden] = [
                 false,
@@ -153,12 +154,12 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array {
     return [
         'km' => round($km, 6),
         'whole' => $whole,
-        'left' => $waxed && !$unsure ? round($loud ? 0.0 : $left, 6) : 0.0,
+        'left' => $waxed && ! $unsure ? round($loud ? 0.0 : $left, 6) : 0.0,
         'effective' => $waxed ? round($effective, 6) : null,
         'status' => match (true) {
             $retired => 'retired',
             $bare => 'bare',
-            !$waxed => 'unwaxed',
+            ! $waxed => 'unwaxed',
             $loud => 'loud',
             $left <= 1e-9 => 'spent',
             $wet => 'wet',
@@ -175,7 +176,8 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array {
  *
  * @return list<object>
  */
-function plainGuesses(int $workshopId): array {
+function plainGuesses(int $workshopId): array
+{
     $rows = fn(string $table) => DB::table($table)
         ->where('workshop_id', $workshopId)
         ->whereNull('voided_by')
@@ -234,7 +236,7 @@ function plainGuesses(int $workshopId): array {
         $off = $rows('rest_days')->contains(
             fn($r) => $r->bike_id === $commute->bike_id && $r->date === '2026-11-25',
         );
-        if (!$taken && !$off && !isset($shares[$commute->bike_id]['2026-11-25'])) {
+        if (! $taken && ! $off && ! isset($shares[$commute->bike_id]['2026-11-25'])) {
             $guesses[] = (object) [
                 'at' => $start,
                 'bike_id' => $commute->bike_id,
@@ -248,7 +250,8 @@ function plainGuesses(int $workshopId): array {
 }
 
 /** @return array<string, mixed> */
-function derivedState(ChainState $state, ?int $on): array {
+function derivedState(ChainState $state, ?int $on): array
+{
     return [
         'km' => round($state->km->km, 6),
         'whole' => $state->km->whole,
@@ -263,7 +266,7 @@ it(
     'equals a slow, obvious recomputation over 1,000 random histories with late entries, edits and undos',
     function (): void {
         $dice = new Randomizer(new Mt19937(4711));
-        $bench = new Bench();
+        $bench = new Bench;
         $bikes = [$bench->bike('One', 120), $bench->bike('Two', 120)];
         $chains = array_map(
             fn(string $label) => $bench->chain($bikes[0], $label, $label === 'C' ? null : 13),
@@ -299,8 +302,7 @@ it(
                 Opening::class,
                 Estimate::class,
                 RestDay::class,
-            ])
-                ::query()
+            ])::query()
                 ->live(),
         );
         $does = [
@@ -431,7 +433,7 @@ it(
                     // Refused: then nothing may have been written, which the comparison shows.
                 }
             }
-            $book = new ReadBook(app(AppClock::class))($bench->workshop->refresh());
+            $book = (new ReadBook(app(AppClock::class)))($bench->workshop->refresh());
             expect($book->conflicts())->toBe([], "history {$history}");
             foreach ($chains as $chain) {
                 expect(
