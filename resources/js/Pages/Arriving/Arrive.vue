@@ -155,6 +155,7 @@ const save = () => submit('post', '/arrive')
             inputmode="decimal"
             :label="t('arrive.km')"
             :suffix="here.distanceUnit"
+            persistent-placeholder
             :placeholder="t('arrive.unknown')"
             :error-messages="errorOf(i, 'km')"
             :name="`km-${i}`" />
@@ -171,6 +172,7 @@ const save = () => submit('post', '/arrive')
             inputmode="decimal"
             :label="t('arrive.wear')"
             suffix="%"
+            persistent-placeholder
             :placeholder="t('arrive.unknown')"
             :error-messages="errorOf(i, 'wear')"
             :name="`wear-${i}`" />
@@ -178,6 +180,7 @@ const save = () => submit('post', '/arrive')
             v-model="one.closings"
             inputmode="numeric"
             :label="t('arrive.closings')"
+            persistent-placeholder
             :placeholder="t('arrive.unknown')"
             :error-messages="errorOf(i, 'closings')"
             :name="`closings-${i}`" />
@@ -185,12 +188,14 @@ const save = () => submit('post', '/arrive')
             v-model="one.closings_allowed"
             inputmode="numeric"
             :label="t('arrive.allowed')"
+            persistent-placeholder
             :placeholder="t('arrive.unknown')"
             :name="`allowed-${i}`" />
           <v-text-field
             v-model="one.pitches"
             inputmode="numeric"
             :label="t('arrive.pitches')"
+            persistent-placeholder
             :placeholder="t('arrive.unknown')"
             :error-messages="errorOf(i, 'pitches')"
             :name="`pitches-${i}`" />
@@ -206,6 +211,7 @@ const save = () => submit('post', '/arrive')
           inputmode="decimal"
           :label="`${t('parts.cassette')}, ${t('arrive.so_far')}`"
           :suffix="here.distanceUnit"
+          persistent-placeholder
           :placeholder="t('arrive.unknown')"
           :error-messages="errors['cassette.km']"
           name="cassette" />
@@ -214,6 +220,7 @@ const save = () => submit('post', '/arrive')
           inputmode="decimal"
           :label="`${t('parts.ring')}, ${t('arrive.so_far')}`"
           :suffix="here.distanceUnit"
+          persistent-placeholder
           :placeholder="t('arrive.unknown')"
           :error-messages="errors['ring.km']"
           name="ring" />
