@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Text;
 
+use DateTimeImmutable;
 use DateTimeZone;
 use Dripel\Core\Logbook\Distance;
 use IntlDateFormatter;
@@ -12,6 +13,9 @@ use NumberFormatter;
 /** Figures as a person writes them: 254 km, 0.21 %, 1 h 20, Sun 29 Nov. In the workshop's units, zone and language. */
 final class Quantities
 {
+    /** Patterns without words, which need no formatter of a language. */
+    private const BARE = ['yyyy-MM-dd' => 'Y-m-d', 'HH:mm' => 'H:i'];
+
     /** @var array<int, NumberFormatter> */
     private array $formatters = [];
 
@@ -85,6 +89,9 @@ final class Quantities
 
     public function date(int $unixS, string $pattern): string
     {
+        if (isset(self::BARE[$pattern])) {
+            return (new DateTimeImmutable("@{$unixS}"))->setTimezone($this->zone)->format(self::BARE[$pattern]);
+        }
         $formatter = $this->dateFormatters[$pattern]
             ??= new IntlDateFormatter($this->language, IntlDateFormatter::NONE, IntlDateFormatter::NONE, $this->zone, null, $pattern);
 
