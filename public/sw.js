@@ -1,8 +1,8 @@
 // Without the server there is nothing to show but that: the figures live there. Pages are never kept, so none is ever stale.
-const KEPT = 'dripel-offline-1'
+const KEPT = 'dripel-offline-2'
 
 self.addEventListener('install', (event) => {
-  event.waitUntil(caches.open(KEPT).then((cache) => cache.addAll(['/offline.html', '/icon.svg'])))
+  event.waitUntil(caches.open(KEPT).then((cache) => cache.addAll(['/offline', '/icon.svg'])))
   self.skipWaiting()
 })
 self.addEventListener('activate', (event) => {
@@ -15,5 +15,5 @@ self.addEventListener('activate', (event) => {
 })
 self.addEventListener('fetch', (event) => {
   if (event.request.mode !== 'navigate') return
-  event.respondWith(fetch(event.request).catch(() => caches.match('/offline.html')))
+  event.respondWith(fetch(event.request).catch(() => caches.match('/offline')))
 })

@@ -38,6 +38,9 @@ use App\Http\Middleware\OnlyOwner;
 use App\Http\Middleware\OnlyWriters;
 use Illuminate\Support\Facades\Route;
 
+// What a device keeps for when it cannot reach the machine.
+Route::view('/offline', 'offline')->name('offline');
+
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('sign-in');
     Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');

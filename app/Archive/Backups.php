@@ -17,13 +17,18 @@ final readonly class Backups
 
     public function __construct(private AppClock $clock) {}
 
-    /** @return string|null where it is; null for a database in memory, which nobody can copy */
+    /**
+     * @return string|null where it is; null for a database in memory, which nobody can copy
+     *
+     * @throws RuntimeException if there is nothing to copy, or the copy is not sound
+     */
     public function make(): ?string
     {
         $database = self::database();
         if ($database === ':memory:') {
             return null;
         }
+        is_file($database) || throw new RuntimeException("There is no database {$database} yet.");
         is_dir(self::folder()) || mkdir(self::folder(), 0o700, true);
         $path = sprintf('%s/%s-%s.sqlite', self::folder(), pathinfo($database, PATHINFO_FILENAME), $this->clock->now()->format('Ymd-His'));
         for ($file = $path, $n = 2; is_file($file); $n++) {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 return [
     'intervals' => [
         'short' => ['name' => 'short: :km', 'reason' => 'Longest chain life, most evenings at the pot. One tester’s round figures: about 25,000 km from a chain.'],
-        'middle' => ['name' => 'middle: :km', 'reason' => 'The default: about 15,000 km from a chain by the same figures, one evening in a month for many.'],
-        'long' => ['name' => 'long: :km', 'reason' => 'Fewest evenings; 8,000 to 10,000 km from a chain. Dry roads only.'],
+        'middle' => ['name' => 'middle: :km', 'reason' => 'The default: about 15,000 km from a chain by the same tester’s figures; for many one evening at the pot a month.'],
+        'long' => ['name' => 'long: :km', 'reason' => 'Fewest evenings; 8,000 to 10,000 km from a chain by the same tester’s figures.'],
     ],
     'strict' => ['name' => 'Strict: 0.5 % on every bike', 'reason' => 'Sprockets cost more than chains. The default.'],
     'by_speeds' => ['name' => 'By speeds: 0.5, 0.75 or 1.0 %', 'reason' => '0.5 % at 11 or more speeds, 0.75 % at 10 or fewer, 1.0 % on a single speed.'],

@@ -82,7 +82,7 @@ it(
                 [
                     '/manifest.webmanifest' => 'application/manifest+json',
                     '/sw.js' => 'text/javascript',
-                    '/offline.html' => 'text/html',
+                    '/offline' => 'text/html',
                     '/icons/dripel-192.png' => 'image/png',
                 ] as $path => $type
             ) {

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Archive\Backups;
 use Illuminate\Console\Command;
+use RuntimeException;
 
 final class Backup extends Command
 {
@@ -15,7 +16,13 @@ final class Backup extends Command
 
     public function handle(Backups $backups): int
     {
-        $this->info($backups->make() ?? 'A database in memory has no backup.');
+        try {
+            $this->info($backups->make() ?? 'A database in memory has no backup.');
+        } catch (RuntimeException $e) {
+            $this->error($e->getMessage());
+
+            return self::FAILURE;
+        }
 
         return self::SUCCESS;
     }

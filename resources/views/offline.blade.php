@@ -1,10 +1,10 @@
 <!DOCTYPE html>
-<html lang="en">
+<html lang="{{ app()->getLocale() }}">
 <head>
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <meta name="color-scheme" content="light dark">
-<title>No connection · Dripel</title>
+<title>{{ __('ui.offline.title') }} · Dripel</title>
 <link rel="icon" href="/icon.svg" type="image/svg+xml">
 <style>
   body { margin: 0; font: 16px/1.45 'Archivo Variable', system-ui, sans-serif; background: #dfe6e4; color: #22282b; display: grid; min-height: 100vh; place-content: center; padding: 24px; box-sizing: border-box; }
@@ -18,10 +18,10 @@
 <body>
 <main>
   <svg width="30" height="42" viewBox="0 0 18 26" aria-hidden="true"><path d="M9 1c4 8 8 11 8 16a8 8 0 0 1-16 0C1 12 5 9 9 1Z" fill="#c97a12"/><path d="M1 17a8 8 0 0 0 16 0Z" fill="currentColor"/></svg>
-  <h1>No connection to the shed</h1>
-  <p>Dripel runs on the machine at home, and this phone cannot reach it: another network, or it is off.</p>
-  <p>Nothing is lost. Note the ride or the swap on paper; it can be entered later with its own day and time, and everything that follows is put right.</p>
-  <button type="button" onclick="location.reload()">Try again</button>
+  <h1>{{ __('ui.offline.title') }}</h1>
+  <p>{{ __('ui.offline.why') }}</p>
+  <p>{{ __('ui.offline.meanwhile') }}</p>
+  <button type="button" onclick="location.reload()">{{ __('ui.offline.retry') }}</button>
 </main>
 </body>
 </html>
