@@ -149,8 +149,12 @@ final readonly class FillIn
         $until = min($commute->untilDate ?? $today, $today);
         $rides = [];
         foreach (self::days($commute->fromDate, $until) as $date) {
+            // Years of confirmed days are passed over before anything is asked of the calendar.
+            if (isset($taken[$date])) {
+                continue;
+            }
             $start = new DateTimeImmutable("{$date} {$commute->time}", $this->zone);
-            if (! isset($taken[$date]) && in_array((int) $start->format('N'), $commute->weekdays, true) && $start->getTimestamp() <= $this->throughS) {
+            if (in_array((int) $start->format('N'), $commute->weekdays, true) && $start->getTimestamp() <= $this->throughS) {
                 $rides[] = new Ride(
                     0,
                     new Moment($start->getTimestamp(), Precision::Minute, $commute->moment->sequence),

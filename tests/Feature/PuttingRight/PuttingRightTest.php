@@ -192,6 +192,15 @@ it(
             ['action_id' => (string) Str::uuid()] + $correction,
         )->assertSessionHasErrors('chain_id');
 
+        // Taking it back says the same, the other way round, and changes nothing by being looked at.
+        $this->get("/actions/{$bench->lastAction()->id}/undo")->assertInertia(
+            fn($page) => $page
+                ->where('also', [])
+                ->where('changes.1.chain', 'Heron C')
+                ->where('changes.1.lines.0', ['name' => 'Now on', 'before' => 'Heron', 'after' => 'its hook']),
+        );
+        expect($bench->state($c)->leftKm())->toBe(200.0);
+
         // Taken back, then with everything of the two tags exchanged: the drip was put on C.
         $this->post("/actions/{$bench->lastAction()->id}/undo", $id())->assertSessionHasNoErrors();
         $this->post(

@@ -9,9 +9,11 @@ use App\Http\Controllers\Controller;
 use App\Http\Props\HistoryProps;
 use App\Http\Requests\History\UndoRequest;
 use App\Logbook\ActionContext;
+use App\Logbook\DryRun;
 use App\Models\Action;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
+use App\Text\ChangeWords;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
@@ -33,11 +35,14 @@ final class HistoryController extends Controller
     }
 
     /** What would have to go with an action, before it is taken back. */
-    public function confirm(Action $action, UndoActions $undoActions): Response
+    public function confirm(Action $action, UndoActions $undoActions, DryRun $dryRun, ChangeWords $words): Response
     {
         $by = new ActionContext($this->current->workshop(), $this->current->user(), (string) Str::uuid());
 
-        return Inertia::render('History/Undo', $this->props->undo($action, $action->reverted_by === null ? $undoActions->plan($by, $action) : []));
+        $also = $action->reverted_by === null ? $undoActions->plan($by, $action) : [];
+        $changes = $action->reverted_by === null ? $dryRun->changes($by->workshop, fn() => $undoActions($by, $action, $also)) : [];
+
+        return Inertia::render('History/Undo', $this->props->undo($action->refresh(), $also) + ['changes' => $words->of($changes)]);
     }
 
     public function undo(UndoRequest $request, Action $action, UndoActions $undoActions): RedirectResponse

@@ -28,7 +28,8 @@ final class InvitationController extends Controller
         $given = $request->validate(['role' => ['required', Rule::in([Role::Member->value, Role::Viewer->value])]]);
         $token = $invitePerson($current->workshop(), $current->user(), Role::from($given['role']));
 
-        return back()->with('invitation', route('join', $token));
+        // Where others reach this machine, if they do.
+        return back()->with('invitation', (config('dripel.lan_url') ?? url('/')).route('join', $token, false));
     }
 
     public function destroy(Invitation $invitation): RedirectResponse

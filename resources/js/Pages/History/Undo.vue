@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
+import ChangesPreview from '@/components/forms/ChangesPreview.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { HistoryLine } from '@/types/props'
+import type { ChangedChain, HistoryLine } from '@/types/props'
 
-const props = defineProps<{ action: HistoryLine; also: HistoryLine[] }>()
+const props = defineProps<{ action: HistoryLine; also: HistoryLine[]; changes: ChangedChain[] }>()
 const { form, submit } = useActionForm({ also: props.also.map((other) => other.id), to_shed: true })
 const undo = () => submit('post', `/actions/${props.action.id}/undo`)
 </script>
@@ -30,6 +31,7 @@ const undo = () => submit('post', `/actions/${props.action.id}/undo`)
             </li>
           </ol>
         </template>
+        <ChangesPreview v-if="changes.length" :chains="changes" />
         <p v-for="(message, field) in form.errors" :key="field" class="ember" role="alert">{{ message }}</p>
       </template>
       <div class="row">

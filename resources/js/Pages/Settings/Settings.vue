@@ -157,6 +157,10 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
 p {
   margin: 0;
 }
+form,
+form fieldset {
+  align-content: start;
+}
 .half {
   max-width: 240px;
 }
