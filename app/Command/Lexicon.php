@@ -6,6 +6,7 @@ namespace App\Command;
 
 use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Retirement;
 
 /** Every word the command line knows: those of the language, and the names of this workshop. */
 final readonly class Lexicon
@@ -19,7 +20,7 @@ final readonly class Lexicon
     /** @var array<string, list<string>> by condition */
     public array $conditions;
 
-    /** @var array<string, list<string>> by unit */
+    /** @var array<string, list<string>> by unit of distance */
     public array $units;
 
     /** @var list<string> */
@@ -31,34 +32,40 @@ final readonly class Lexicon
     /** @var list<string> */
     public array $yesterday;
 
+    public string $since;
+
     /** @var array<int, string> by bike */
     public array $bikes;
 
-    /** @var array<int, string> by weekday, long and short */
-    public array $weekdays;
-
-    public function __construct(Book $book, private Voice $voice)
+    public function __construct(private Book $book, private Voice $voice)
     {
-        /** @var array{verbs: array<string, list<string>>, conditions: array<string, list<string>>, units: array<string, list<string>>, fillers: list<string>, today: list<string>, yesterday: list<string>} $words */
+        /** @var array{verbs: array<string, list<string>>, conditions: array<string, list<string>>, units: array<string, list<string>>, fillers: list<string>, today: list<string>, yesterday: list<string>, since: string} $words */
         $words = __('command');
         [$this->verbs, $this->conditions, $this->units, $this->fillers] = [$words['verbs'], $words['conditions'], $words['units'], $words['fillers']];
-        [$this->today, $this->yesterday] = [$words['today'], $words['yesterday']];
-        $bikes = [];
-        foreach ($book->bikeIds as $id) {
-            $bikes[$id] = mb_strtolower($voice->names->bike($id));
-        }
-        $this->bikes = $bikes;
-        $this->weekdays = array_combine(range(1, 7), array_map(fn(int $day) => mb_strtolower($voice->weekday($day, 'EEEE')), range(1, 7)));
+        [$this->today, $this->yesterday, $this->since] = [$words['today'], $words['yesterday'], $words['since']];
+        $this->bikes = array_combine($book->bikeIds, array_map(fn(int $id) => mb_strtolower($voice->names->bike($id)), $book->bikeIds));
     }
 
-    /** @return array<int, list<string>> by weekday */
-    public function weekdayWords(): array
+    /** @return array<int, string> the letters of a bike's chains in use, by chain */
+    public function lettersOf(int $bikeId): array
     {
-        return array_combine(range(1, 7), array_map(fn(int $day) => [$this->weekdays[$day], mb_strtolower($this->voice->weekday($day))], range(1, 7)));
+        $ids = array_values(array_filter($this->book->chainIds, fn(int $id) => $this->book->settings->home($id, $this->voice->nowS) === $bikeId
+            && $this->book->history($id)->last(Retirement::class) === null));
+
+        return array_combine($ids, array_map($this->voice->names->chain(...), $ids));
     }
 
-    /** @return array<int, list<string>> by month */
-    public function monthWords(): array
+    /** @return array<int, list<string>> long and short, by weekday */
+    public function weekdays(): array
+    {
+        return array_combine(range(1, 7), array_map(
+            fn(int $day) => [mb_strtolower($this->voice->weekday($day, 'EEEE')), mb_strtolower($this->voice->weekday($day))],
+            range(1, 7),
+        ));
+    }
+
+    /** @return array<int, list<string>> long and short, by month */
+    public function months(): array
     {
         $name = fn(int $month, string $pattern) => rtrim(mb_strtolower($this->voice->quantities->date((int) gmmktime(12, 0, 0, $month, 15, 2026), $pattern)), '.');
 
@@ -68,13 +75,16 @@ final readonly class Lexicon
     /** The known word that is nearest to an unknown one, null if none is near. */
     public function near(string $word): ?string
     {
-        $known = array_merge($this->fillers, array_values($this->bikes), array_values($this->weekdays), [__('command.since'), ...$this->today, ...$this->yesterday], ...array_values($this->verbs), ...array_values($this->conditions), ...array_values($this->units));
+        $known = [$this->since, ...$this->fillers, ...array_values($this->bikes), ...$this->today, ...$this->yesterday];
+        foreach ([$this->verbs, $this->conditions, $this->units, $this->weekdays()] as $lists) {
+            array_push($known, ...array_merge(...array_values($lists)));
+        }
         $best = null;
         $wrong = min(self::MOST_WRONG, intdiv(mb_strlen($word), 2)) + 1;
         foreach ($known as $candidate) {
-            $distance = levenshtein($word, (string) $candidate);
+            $distance = levenshtein($word, $candidate);
             if ($distance < $wrong) {
-                [$best, $wrong] = [(string) $candidate, $distance];
+                [$best, $wrong] = [$candidate, $distance];
             }
         }
 

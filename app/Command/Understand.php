@@ -21,14 +21,12 @@ use App\Models\Bike;
 use App\Models\Chain;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
-use App\Text\Units;
 use App\Text\Voice;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Estimate;
 use Dripel\Core\Logbook\Moment;
-use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\Rail;
 
@@ -54,70 +52,48 @@ final readonly class Understand
     {
         $book = ($this->readBook)($this->current->workshop());
         $voice = $this->speaker->voice();
-        $lexicon = new Lexicon($book, $voice);
-        $phrase = new Phrase($text);
-        $phrase->left() === [] && throw $this->problem('empty');
-
-        $bikeId = $phrase->takeOneOf($lexicon->bikes);
-        $verb = $phrase->takeOneOf($lexicon->verbs);
-        $loud = $verb === 'ride' && $phrase->takeOneOf([$lexicon->verbs['loud']]) !== null;
+        $said = Said::heard($text, new Lexicon($book, $voice), $voice, $this->moments);
+        $verb = $said->verb ?? ($said->since === null ? ($said->figure === null ? null : 'ride') : 'catch_up');
         if ($verb === 'undo') {
-            $this->nothingLeft($phrase, $lexicon, $text);
-
             return $this->undo();
         }
-        $verb === 'dip' && throw $this->problem('dip_in_the_shed');
-        $since = $this->since($phrase, $lexicon, $voice);
-        $when = When::takenFrom($phrase, $lexicon, $voice, $this->moments);
-        $condition = $phrase->takeOneOf($lexicon->conditions);
-        $units = Units::of($voice->settings);
-        $number = $this->number($phrase, $lexicon);
-        $bikeId ??= count($book->bikeIds) === 1 ? $book->bikeIds[0] : null;
-        $letters = $bikeId === null ? [] : $this->letters($book, $voice, (int) $bikeId);
-        $chainId = $phrase->takeOneOf($letters);
-        $phrase->takeOneOf([$lexicon->fillers]);
-        while ($phrase->takeOneOf([$lexicon->fillers]) !== null);
-        $this->nothingLeft($phrase, $lexicon, $text);
-        $bikeId === null && throw $this->problem('which_bike', ['bikes' => implode(', ', array_map($voice->names->bike(...), $book->bikeIds))]);
-
-        $bike = Bike::query()->in($this->current->workshop())->live()->findOrFail((int) $bikeId);
-        $km = $number === null ? null : $this->km($number, $units);
-        $how = Condition::from((string) ($condition ?? Condition::Dry->value));
-        $verb ??= match (true) {
-            $since !== null => 'catch_up',
-            $number !== null => 'ride',
-            default => throw $this->problem('empty'),
-        };
+        $verb === 'dip' && throw NotUnderstood::because('dip_in_the_shed');
+        $verb === null && throw NotUnderstood::because('empty');
+        $bike = $said->bikeId === null
+            ? throw NotUnderstood::because('which_bike', ['bikes' => implode(', ', array_map($voice->names->bike(...), $book->bikeIds))])
+            : Bike::query()->in($this->current->workshop())->live()->findOrFail($said->bikeId);
 
         return match (true) {
-            $verb === 'catch_up' || ($verb === 'ride' && $since !== null) => $this->catchUp($book, $voice, $bike, $km ?? throw $this->problem('how_far', ['bike' => $voice->names->bike($bike->id)]), $since ?? LocalDay::of($voice->nowS, $voice->zone()), $how),
-            $verb === 'ride' => $this->ride($voice, $bike, $km ?? throw $this->problem('how_far', ['bike' => $voice->names->bike($bike->id)]), $how, $when, $loud),
-            $verb === 'swap' => $this->swap($book, $voice, $bike, $chainId === null ? null : (int) $chainId, $when, $letters),
-            $verb === 'loud' => new Command(
-                $this->say('loud', ['bike' => $voice->names->bike($bike->id), 'at' => $when->words()]),
-                fn(ActionContext $by): Action => ($this->reportNoise)($by, $bike, $when->moment()),
-            ),
-            $verb === 'drip' => $this->drip($voice, $this->chain($book, $voice, $bike, $chainId, $when->moment()->unixS), $km ?? WaxTopUp::KM, $when),
-            default => $this->measure($voice, $this->chain($book, $voice, $bike, $chainId, $when->moment()->unixS), $number === null ? null : (float) $number[0], $when, $bike),
+            $verb === 'catch_up', $verb === 'ride' && $said->since !== null => $this->catchUp($book, $voice, $bike, $said),
+            $verb === 'ride' => $this->ride($voice, $bike, $said),
+            $verb === 'swap' => $this->swap($book, $voice, $bike, $said),
+            $verb === 'loud' => $this->loud($voice, $bike, $said),
+            $verb === 'drip' => $this->drip($voice, $this->chain($book, $voice, $bike, $said), $said),
+            default => $this->measure($voice, $bike, $this->chain($book, $voice, $bike, $said), $said),
         };
     }
 
-    private function ride(Voice $voice, Bike $bike, float $km, Condition $condition, When $when, bool $loud): Command
+    private function ride(Voice $voice, Bike $bike, Said $said): Command
     {
+        $km = $said->km ?? throw NotUnderstood::because('how_far', ['bike' => $voice->names->bike($bike->id)]);
+        $condition = $said->condition ?? Condition::Dry;
+
         return new Command(
             $this->say('ride', [
                 'km' => $voice->quantities->distance($km, fmod($km, 1.0) > 0.05 ? 1 : 0), 'condition' => $voice->say("chain.condition.{$condition->value}"),
-                'bike' => $voice->names->bike($bike->id), 'day' => $when->words(), 'loud' => $loud ? $this->say('and_loud') : '',
+                'bike' => $voice->names->bike($bike->id), 'day' => $said->when->words(), 'loud' => $said->loud ? $this->say('and_loud') : '',
             ]),
-            fn(ActionContext $by): Action => ($this->logRide)($by, new RideFacts($bike, $when->ofRide(), $km, null, $condition), loud: $loud),
+            fn(ActionContext $by): Action => ($this->logRide)($by, new RideFacts($bike, $said->when->ofRide(), $km, null, $condition), loud: $said->loud),
             $condition->soaks() ? $voice->say('ui.ride.wet_note') : null,
         );
     }
 
-    private function catchUp(Book $book, Voice $voice, Bike $bike, float $km, LocalDay $since, Condition $condition): Command
+    private function catchUp(Book $book, Voice $voice, Bike $bike, Said $said): Command
     {
+        $km = $said->km ?? throw NotUnderstood::because('how_far', ['bike' => $voice->names->bike($bike->id)]);
         $today = LocalDay::of($voice->nowS, $voice->zone());
-        $estimate = new Estimate(0, new Moment($voice->nowS, sequence: PHP_INT_MAX), $bike->id, $since->startS(), $since->date, $today->date, $km, $condition);
+        $since = $said->since ?? $today;
+        $estimate = new Estimate(0, new Moment($voice->nowS, sequence: PHP_INT_MAX), $bike->id, $since->startS(), $since->date, $today->date, $km, $said->condition ?? Condition::Dry);
 
         return new Command(
             $voice->names->bike($bike->id).': '.$this->speaker->catchUp()->spread($estimate, $book->reckon($estimate)),
@@ -125,38 +101,44 @@ final readonly class Understand
         );
     }
 
-    /** @param array<int, string> $letters */
-    private function swap(Book $book, Voice $voice, Bike $bike, ?int $chainId, When $when, array $letters): Command
+    private function loud(Voice $voice, Bike $bike, Said $said): Command
     {
-        if ($chainId === null) {
-            $rails = array_filter(Rail::all($book, $voice->nowS, $voice->zone()), fn(Rail $rail) => $rail->bikeId === $bike->id);
-            $chainId = array_values($rails)[0]->bestHanging()->chainId ?? throw $this->problem('nothing_to_swap_to', ['bike' => $voice->names->bike($bike->id)]);
-        }
+        return new Command(
+            $this->say('loud', ['bike' => $voice->names->bike($bike->id), 'at' => $said->when->words()]),
+            fn(ActionContext $by): Action => ($this->reportNoise)($by, $bike, $said->when->moment()),
+        );
+    }
+
+    private function swap(Book $book, Voice $voice, Bike $bike, Said $said): Command
+    {
+        $chainId = $said->chainId ?? $this->bestFor($book, $voice, $bike) ?? throw NotUnderstood::because('nothing_to_swap_to', ['bike' => $voice->names->bike($bike->id)]);
         $chain = Chain::query()->in($this->current->workshop())->live()->findOrFail($chainId);
 
         return new Command(
-            $this->say('swap', ['bike' => $voice->names->bike($bike->id), 'letter' => $voice->names->chain($chainId), 'at' => $when->words()]),
-            fn(ActionContext $by): Action => ($this->fitChain)($by, $bike, $chain, $when->moment()),
+            $this->say('swap', ['bike' => $voice->names->bike($bike->id), 'letter' => $voice->names->chain($chainId), 'at' => $said->when->words()]),
+            fn(ActionContext $by): Action => ($this->fitChain)($by, $bike, $chain, $said->when->moment()),
             $voice->say('ui.swap.caution'),
         );
     }
 
-    private function drip(Voice $voice, Chain $chain, float $km, When $when): Command
+    private function drip(Voice $voice, Chain $chain, Said $said): Command
     {
+        $km = $said->km ?? WaxTopUp::KM;
+
         return new Command(
-            $this->say('drip', ['chain' => $voice->names->fullChain($chain->id), 'km' => $voice->quantities->distance($km), 'at' => $when->words()]),
-            fn(ActionContext $by): Action => ($this->topUpChain)($by, $chain, $km, $when->moment()),
+            $this->say('drip', ['chain' => $voice->names->fullChain($chain->id), 'km' => $voice->quantities->distance($km), 'at' => $said->when->words()]),
+            fn(ActionContext $by): Action => ($this->topUpChain)($by, $chain, $km, $said->when->moment()),
             $voice->say('ui.topup.hint'),
         );
     }
 
-    private function measure(Voice $voice, Chain $chain, ?float $percent, When $when, Bike $bike): Command
+    private function measure(Voice $voice, Bike $bike, Chain $chain, Said $said): Command
     {
-        $percent === null && throw $this->problem('how_worn', ['bike' => $voice->names->bike($bike->id)]);
+        $percent = $said->figure ?? throw NotUnderstood::because('how_worn', ['bike' => $voice->names->bike($bike->id)]);
 
         return new Command(
-            $this->say('measure', ['chain' => $voice->names->fullChain($chain->id), 'wear' => $voice->quantities->percent($percent), 'at' => $when->words()]),
-            fn(ActionContext $by): Action => ($this->recordReading)($by, $chain, ['kind' => 'digital', 'value_pct' => $percent], $when->moment()),
+            $this->say('measure', ['chain' => $voice->names->fullChain($chain->id), 'wear' => $voice->quantities->percent($percent), 'at' => $said->when->words()]),
+            fn(ActionContext $by): Action => ($this->recordReading)($by, $chain, ['kind' => 'digital', 'value_pct' => $percent], $said->when->moment()),
         );
     }
 
@@ -164,7 +146,7 @@ final readonly class Understand
     private function undo(): Command
     {
         $last = Action::query()->in($this->current->workshop())->where('user_id', $this->current->user()->id)->whereNull('reverted_by')
-            ->where('kind', '!=', ActionKind::Undo)->orderByDesc('revision')->first() ?? throw $this->problem('nothing_to_undo');
+            ->where('kind', '!=', ActionKind::Undo)->orderByDesc('revision')->first() ?? throw NotUnderstood::because('nothing_to_undo');
 
         return new Command(
             $this->say('undo', ['what' => lcfirst($this->speaker->history()->sentence($last))]),
@@ -173,78 +155,27 @@ final readonly class Understand
     }
 
     /** The chain that was named, else the one on the bike at that time. */
-    private function chain(Book $book, Voice $voice, Bike $bike, int|string|null $chainId, int $atS): Chain
+    private function chain(Book $book, Voice $voice, Bike $bike, Said $said): Chain
     {
-        $id = $chainId ?? $book->fittings->chainOn($bike->id, $atS) ?? throw $this->problem('no_chain_on', ['bike' => $voice->names->bike($bike->id)]);
+        $id = $said->chainId ?? $book->fittings->chainOn($bike->id, $said->when->moment()->unixS) ?? throw NotUnderstood::because('no_chain_on', ['bike' => $voice->names->bike($bike->id)]);
 
-        return Chain::query()->in($this->current->workshop())->live()->findOrFail((int) $id);
+        return Chain::query()->in($this->current->workshop())->live()->findOrFail($id);
     }
 
-    /** @return array<int, string> the letters of a bike's chains in use */
-    private function letters(Book $book, Voice $voice, int $bikeId): array
+    private function bestFor(Book $book, Voice $voice, Bike $bike): ?int
     {
-        $letters = [];
-        foreach ($book->chainIds as $id) {
-            if ($book->settings->home($id, $voice->nowS) === $bikeId && $book->history($id)->last(Retirement::class) === null) {
-                $letters[$id] = $voice->names->chain($id);
+        foreach (Rail::all($book, $voice->nowS, $voice->zone()) as $rail) {
+            if ($rail->bikeId === $bike->id) {
+                return $rail->bestHanging()?->chainId;
             }
         }
 
-        return $letters;
-    }
-
-    private function since(Phrase $phrase, Lexicon $lexicon, Voice $voice): ?LocalDay
-    {
-        $since = preg_quote((string) __('command.since'), '/');
-
-        return $phrase->take("/ {$since}(?= )/u") === null ? null : When::day($phrase, $lexicon, $voice, LocalDay::of($voice->nowS, $voice->zone()));
-    }
-
-    /** @return array{string, string}|null a figure and its unit, '' if none was said */
-    private function number(Phrase $phrase, Lexicon $lexicon): ?array
-    {
-        $units = implode('|', array_map(fn(string $unit) => preg_quote($unit, '/'), ['%', ...array_merge(...array_values($lexicon->units))]));
-        $found = $phrase->take("/ (\\d+(?:\\.\\d+)?) ?({$units})?(?= )/u");
-
-        return $found === null ? null : [$found[1], $found[2] ?? ''];
-    }
-
-    /** @param array{string, string} $number */
-    private function km(array $number, Units $units): float
-    {
-        /** @var array<string, list<string>> $words */
-        $words = __('command.units');
-        foreach ($words as $unit => $all) {
-            if (in_array($number[1], $all, true)) {
-                return (new Units($unit))->toKm((float) $number[0]);
-            }
-        }
-
-        return $units->toKm((float) $number[0]);
-    }
-
-    private function nothingLeft(Phrase $phrase, Lexicon $lexicon, string $text): void
-    {
-        $left = $phrase->left();
-        if ($left === []) {
-            return;
-        }
-        $near = $lexicon->near($left[0]);
-        throw new NotUnderstood(
-            (string) __('command.problems.unknown', ['word' => $left[0]]),
-            $near === null ? null : (string) preg_replace('/(?<![\p{L}\p{N}])'.preg_quote($left[0], '/').'(?![\p{L}\p{N}])/iu', $near, trim($text), 1),
-        );
+        return null;
     }
 
     /** @param array<string, string> $parameters */
     private function say(string $code, array $parameters = []): string
     {
         return (string) __("command.preview.{$code}", $parameters);
-    }
-
-    /** @param array<string, string> $parameters */
-    private function problem(string $code, array $parameters = []): NotUnderstood
-    {
-        return new NotUnderstood((string) __("command.problems.{$code}", $parameters));
     }
 }

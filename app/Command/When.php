@@ -32,14 +32,14 @@ final readonly class When
     public static function day(Phrase $phrase, Lexicon $lexicon, Voice $voice, LocalDay $today): ?LocalDay
     {
         $named = function (int $year, int $month, int $day) use ($voice): LocalDay {
-            checkdate($month, $day, $year) || throw new NotUnderstood((string) __('command.problems.no_such_day'));
+            checkdate($month, $day, $year) || throw NotUnderstood::because('no_such_day');
 
             return LocalDay::named(sprintf('%04d-%02d-%02d', $year, $month, $day), $voice->zone());
         };
         // A day and month without a year is the last one that there was.
         $lastOne = fn(int $month, int $day): LocalDay => $named((int) substr($today->date, 0, 4) - (sprintf('%02d-%02d', $month, $day) > substr($today->date, 5) ? 1 : 0), $month, $day);
         $months = [];
-        foreach ($lexicon->monthWords() as $month => $words) {
+        foreach ($lexicon->months() as $month => $words) {
             foreach ($words as $word) {
                 $months[$word] = $month;
             }
@@ -63,7 +63,7 @@ final readonly class When
         if ($phrase->takeOneOf($lexicon->today) !== null) {
             return $today;
         }
-        $weekday = $phrase->takeOneOf($lexicon->weekdayWords());
+        $weekday = $phrase->takeOneOf($lexicon->weekdays());
 
         return $weekday === null ? null : $today->plus(-(($today->weekday() - (int) $weekday + 7) % 7 ?: 7));
     }
