@@ -16,6 +16,7 @@ need_packages() {
     if [ "${1:-}" = browser ]; then
         command -v chromium >/dev/null || want+=(chromium)
         command -v chromedriver >/dev/null || want+=(chromium-driver)
+        command -v openssl >/dev/null || want+=(openssl)
     fi
     for package in "${want[@]}"; do dpkg -s "$package" >/dev/null 2>&1 || missing+=("$package"); done
     if ((${#missing[@]})); then
