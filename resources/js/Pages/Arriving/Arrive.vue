@@ -209,7 +209,7 @@ const save = () => submit('post', '/arrive')
         <v-text-field
           v-model="form.cassette.km"
           inputmode="decimal"
-          :label="`${t('parts.cassette')}, ${t('arrive.so_far')}`"
+          :label="`${t('parts.cassette')} ${t('arrive.so_far')}`"
           :suffix="here.distanceUnit"
           persistent-placeholder
           :placeholder="t('arrive.unknown')"
@@ -218,7 +218,7 @@ const save = () => submit('post', '/arrive')
         <v-text-field
           v-model="form.ring.km"
           inputmode="decimal"
-          :label="`${t('parts.ring')}, ${t('arrive.so_far')}`"
+          :label="`${t('parts.ring')} ${t('arrive.so_far')}`"
           :suffix="here.distanceUnit"
           persistent-placeholder
           :placeholder="t('arrive.unknown')"

@@ -63,7 +63,7 @@ const keep = () => submit('post', '/arrive/table/keep')
               <tr v-if="row.errors.length">
                 <td />
                 <td :colspan="columns.length" class="ember why" data-test="row-error">
-                  {{ row.errors.map((error) => `${t(`table.columns.${error.column}`)}: ${error.text}`).join('; ') }}
+                  <span>{{ row.errors.map((error) => `${t(`table.columns.${error.column}`)}: ${error.text}`).join('; ') }}</span>
                 </td>
               </tr>
             </template>
@@ -106,6 +106,13 @@ th {
 }
 td.why {
   white-space: normal;
+}
+/* In view however far the table is scrolled. */
+td.why span {
+  display: inline-block;
+  position: sticky;
+  left: 0;
+  max-width: calc(100vw - 76px);
 }
 tr.faulty td {
   border-bottom: 0;
