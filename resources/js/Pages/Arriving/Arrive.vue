@@ -66,6 +66,16 @@ const others = computed(() =>
       !/^(chains\.|bikes\.0\.parts\.)\d+\.(label|km|since_wax|wear|pitches|closings|fitted)$/.test(field),
   ),
 )
+type Figure = 'km' | 'since_wax' | 'wear' | 'closings' | 'closings_allowed' | 'pitches'
+/** What may be known of a chain; only a waxed one has a distance since its dip, and that must be known. */
+const figures = (state: string): { field: Figure; name: string; suffix?: string; whole?: boolean; needed?: boolean }[] => [
+  { field: 'km', name: 'km', suffix: here.value.distanceUnit },
+  ...(state === 'waxed' ? [{ field: 'since_wax' as const, name: 'since', suffix: here.value.distanceUnit, needed: true }] : []),
+  { field: 'wear', name: 'wear', suffix: '%' },
+  { field: 'closings', name: 'closings', whole: true },
+  { field: 'closings_allowed', name: 'allowed', whole: true },
+  { field: 'pitches', name: 'pitches', whole: true },
+]
 const next = () => letterAfter([...(props.bike?.letters ?? []), ...form.chains.map((one) => one.label)])
 async function add(): Promise<void> {
   form.chains.push(chain(next()))
@@ -151,54 +161,16 @@ const save = () => submit('post', '/arrive')
         <TapChoice v-model="one.state" :legend="t('arrive.it_is')" :options="states" :test="`state-${i}`" />
         <div v-if="one.state !== 'new'" class="figures">
           <v-text-field
-            v-model="one.km"
-            inputmode="decimal"
-            :label="t('arrive.km')"
-            :suffix="here.distanceUnit"
-            persistent-placeholder
-            :placeholder="t('arrive.unknown')"
-            :error-messages="errorOf(i, 'km')"
-            :name="`km-${i}`" />
-          <v-text-field
-            v-if="one.state === 'waxed'"
-            v-model="one.since_wax"
-            inputmode="decimal"
-            :label="t('arrive.since')"
-            :suffix="here.distanceUnit"
-            :error-messages="errorOf(i, 'since_wax')"
-            :name="`since-${i}`" />
-          <v-text-field
-            v-model="one.wear"
-            inputmode="decimal"
-            :label="t('arrive.wear')"
-            suffix="%"
-            persistent-placeholder
-            :placeholder="t('arrive.unknown')"
-            :error-messages="errorOf(i, 'wear')"
-            :name="`wear-${i}`" />
-          <v-text-field
-            v-model="one.closings"
-            inputmode="numeric"
-            :label="t('arrive.closings')"
-            persistent-placeholder
-            :placeholder="t('arrive.unknown')"
-            :error-messages="errorOf(i, 'closings')"
-            :name="`closings-${i}`" />
-          <v-text-field
-            v-model="one.closings_allowed"
-            inputmode="numeric"
-            :label="t('arrive.allowed')"
-            persistent-placeholder
-            :placeholder="t('arrive.unknown')"
-            :name="`allowed-${i}`" />
-          <v-text-field
-            v-model="one.pitches"
-            inputmode="numeric"
-            :label="t('arrive.pitches')"
-            persistent-placeholder
-            :placeholder="t('arrive.unknown')"
-            :error-messages="errorOf(i, 'pitches')"
-            :name="`pitches-${i}`" />
+            v-for="figure in figures(one.state)"
+            :key="figure.field"
+            v-model="one[figure.field]"
+            :inputmode="figure.whole ? 'numeric' : 'decimal'"
+            :label="t(`arrive.${figure.name}`)"
+            :suffix="figure.suffix"
+            :persistent-placeholder="!figure.needed"
+            :placeholder="figure.needed ? undefined : t('arrive.unknown')"
+            :error-messages="errorOf(i, figure.field)"
+            :name="`${figure.name}-${i}`" />
         </div>
         <p v-else class="muted small">{{ t('new_chain.boxed_hint') }}</p>
       </section>

@@ -62,6 +62,21 @@ const settle = (ride: Ride, ridden: boolean) =>
 const removeEstimate = (ride: Ride) =>
   router.delete(`/entries/estimates/${ride.guess?.estimate}`, { data: { action_id: newActionId() }, preserveScroll: true })
 const remove = (ride: Ride) => router.delete(`/entries/rides/${ride.id}`, { data: { action_id: newActionId() }, preserveScroll: true })
+/** What can be done with a ride: settle what filled itself in, say whose it was, or put it right. */
+const acts = (ride: Ride) =>
+  ride.estimated
+    ? [
+        { test: 'confirm-day', text: t('road.confirm'), do: () => settle(ride, true) },
+        { test: 'not-ridden', text: t('road.not_ridden'), do: () => settle(ride, false) },
+        ...(ride.guess?.estimate ? [{ test: 'drop-estimate', text: t('road.drop_estimate'), do: () => removeEstimate(ride) }] : []),
+      ]
+    : [
+        ride.bike === null
+          ? { test: 'which-bike', text: t('move_rides.which'), do: () => choose(ride) }
+          : { test: 'split-ride', text: t('split.verb'), do: () => (splitting.value = ride) },
+        { test: 'edit-ride', text: t('verbs.edit'), do: () => log(ride) },
+        { test: 'delete-ride', text: t('verbs.delete'), do: () => remove(ride) },
+      ]
 // The phone's home screen leads here with the form open.
 onMounted(() => {
   if (new URLSearchParams(window.location.search).has('log') && here.value.mayWrite && props.forms.bikes.length) log(null)
@@ -136,59 +151,15 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
               ><span v-else>–</span>
             </td>
             <td class="muted desk">{{ ride.left ?? '' }}</td>
-            <td v-if="here.mayWrite && ride.estimated" class="acts">
+            <td v-if="here.mayWrite" class="acts">
               <button
+                v-for="act in acts(ride)"
+                :key="act.test"
                 type="button"
-                :aria-label="`${t('road.confirm')}: ${ride.day}, ${ride.bikeName}`"
-                data-test="confirm-day"
-                @click="settle(ride, true)">
-                {{ t('road.confirm') }}
-              </button>
-              <button
-                type="button"
-                :aria-label="`${t('road.not_ridden')}: ${ride.day}, ${ride.bikeName}`"
-                data-test="not-ridden"
-                @click="settle(ride, false)">
-                {{ t('road.not_ridden') }}
-              </button>
-              <button
-                v-if="ride.guess?.estimate"
-                type="button"
-                :aria-label="`${t('road.drop_estimate')}: ${ride.day}`"
-                @click="removeEstimate(ride)">
-                {{ t('road.drop_estimate') }}
-              </button>
-            </td>
-            <td v-else-if="here.mayWrite" class="acts">
-              <button
-                v-if="ride.bike === null"
-                type="button"
-                :aria-label="`${t('move_rides.which')}: ${ride.day}, ${ride.km}`"
-                data-test="which-bike"
-                @click="choose(ride)">
-                {{ t('move_rides.which') }}
-              </button>
-              <button
-                v-else
-                type="button"
-                :aria-label="`${t('split.verb')}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
-                data-test="split-ride"
-                @click="splitting = ride">
-                {{ t('split.verb') }}
-              </button>
-              <button
-                type="button"
-                :aria-label="`${t('verbs.edit')}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
-                data-test="edit-ride"
-                @click="log(ride)">
-                {{ t('verbs.edit') }}
-              </button>
-              <button
-                type="button"
-                :aria-label="`${t('verbs.delete')}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
-                data-test="delete-ride"
-                @click="remove(ride)">
-                {{ t('verbs.delete') }}
+                :aria-label="`${act.text}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
+                :data-test="act.test"
+                @click="act.do">
+                {{ act.text }}
               </button>
             </td>
           </tr>
