@@ -10,7 +10,12 @@ final class Models
     /** @var array<string, class-string<Model|FileModel>> */
     public const ALL = [
         'bare.clock' => Strip\BareClock::class,
+        'chain.length' => Chain\ChainLength::class,
+        'chain.match' => Chain\ChainMatch::class,
         'ride.track' => Ride\RideTrack::class,
+        'solvent.hazard' => Strip\SolventHazard::class,
+        'strip.cascade' => Strip\StripCascade::class,
+        'strip.rinse' => Strip\StripRinse::class,
         'wax.life' => Interval\WaxLife::class,
         'wear.reading' => Wear\WearReading::class,
     ];

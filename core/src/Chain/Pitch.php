@@ -8,4 +8,10 @@ namespace Dripel\Core\Chain;
 final class Pitch
 {
     public const MM = 12.7;
+
+    /** The pitch circle of a ring or sprocket: its teeth are the corners, one pitch apart (plane geometry). */
+    public static function radiusMm(int $teeth): float
+    {
+        return self::MM / (2 * sin(M_PI / $teeth));
+    }
 }

@@ -10,6 +10,8 @@ final class Check
     /** Slack for comparing a sum or quotient of doubles with a limit. */
     public const EPSILON = 1e-9;
 
+    private const ABSOLUTE_ZERO_C = -273.15;
+
     /** @throws InvalidInput unless finite */
     public static function finite(string $field, float $value): float
     {
@@ -26,6 +28,12 @@ final class Check
     public static function notNegative(string $field, float $value): float
     {
         return self::finite($field, $value) >= 0 ? $value : throw new InvalidInput($field, 'must be 0 or more');
+    }
+
+    /** @throws InvalidInput unless finite and at least absolute zero */
+    public static function temperature(string $field, float $celsius): float
+    {
+        return self::finite($field, $celsius) >= self::ABSOLUTE_ZERO_C ? $celsius : throw new InvalidInput($field, 'must not be below −273.15');
     }
 
     /** @throws InvalidInput unless between $least and $most, both allowed */

@@ -76,6 +76,13 @@ final readonly class Fields
         };
     }
 
+    public function yesOrNo(string $name): bool
+    {
+        $value = $this->value($name);
+
+        return is_bool($value) ? $value : throw new InvalidInput($name, 'must be true or false');
+    }
+
     public function text(string $name): string
     {
         $value = $this->value($name);
