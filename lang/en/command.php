@@ -42,7 +42,6 @@ return [
         'empty' => 'Say what was done: ride heron 62 wet yesterday',
         'unknown' => 'No word known here: “:word”.',
         'which_bike' => 'Which bike? There are :bikes.',
-        'which_chain' => 'Which chain of :bike? There are :chains.',
         'how_far' => 'How far? For example: ride :bike 62',
         'how_worn' => 'What did it show, in percent? For example: measure :bike 0.25',
         'no_chain_on' => 'No chain is on :bike then.',

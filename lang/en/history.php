@@ -14,7 +14,6 @@ return [
     'split_ride' => 'Split a ride of :km on :bike after :first: put :letter on at :at',
     'correct_fitting' => 'Put right that :letter was on :bike since :at, not :off:exchange',
     'correct_fitting_bare' => 'Put right that :letter was on :bike since :at',
-    'restore' => 'Restored the workshop from a file of :at',
     'add_bike' => 'Added the bike :bike',
     'change_bike' => 'Changed :bike: :changed:past',
     'add_chain' => 'Added the chain :chain',

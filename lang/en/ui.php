@@ -46,7 +46,7 @@ return [
     ],
     'chain' => [
         'km' => 'Distance', 'hours' => 'Hours', 'wear' => 'Wear', 'dips' => 'Dips', 'pitches' => 'Pitches',
-        'at_least' => 'at least', 'why' => 'Why?', 'life' => 'Its life', 'older' => 'Show what is older', 'on' => 'on', 'hangs' => 'hangs with', 'retired' => 'retired',
+        'why' => 'Why?', 'life' => 'Its life', 'older' => 'Show what is older', 'on' => 'on', 'hangs' => 'hangs with', 'retired' => 'retired',
         'details' => 'Letter, rail, pitches', 'coat' => 'Wax left', 'no_entries' => 'Nothing has happened to it yet.',
         'input' => 'From', 'value' => 'Value', 'origin' => 'Origin',
     ],
