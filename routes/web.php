@@ -16,6 +16,7 @@ use App\Http\Controllers\Chains\FittingController;
 use App\Http\Controllers\Chains\NoiseController;
 use App\Http\Controllers\Chains\ReadingController;
 use App\Http\Controllers\Chains\RetirementController;
+use App\Http\Controllers\Chains\SizeController;
 use App\Http\Controllers\Chains\StripController;
 use App\Http\Controllers\Chains\TopUpController;
 use App\Http\Controllers\Command\CommandController;
@@ -101,6 +102,7 @@ Route::middleware('auth')->group(function (): void {
 
         Route::get('/chains/new', [ChainController::class, 'create'])->name('chains.new');
         Route::post('/chains', [ChainController::class, 'store']);
+        Route::post('/chains/size', SizeController::class);
         Route::put('/chains/{chain}', [ChainController::class, 'update'])->whereNumber('chain');
         Route::post('/chains/{chain}/retirement', [RetirementController::class, 'store'])->whereNumber('chain');
         Route::post('/chains/{chain}/strips', [StripController::class, 'store'])->whereNumber('chain');

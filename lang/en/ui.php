@@ -56,6 +56,8 @@ return [
         'bare_hint' => 'Bare steel rusts: wax it within 12 hours of its last bath. Never put a chain that is wet with solvent into hot wax.', 'waxed_hint' => 'It counts as dipped at this time.', 'since' => 'Since',
         'fit' => 'Put it on the bike now', 'no_bike' => 'Add a bike first.', 'used' => 'It has been ridden? Bring it in with what is known of it',
     ],
+    'size' => ['title' => 'How long does it have to be?', 'by' => 'Go by', 'by_copy' => 'the old chain', 'by_compute' => 'chainstay and teeth', 'old_pitches' => 'Pitches of the old chain, quick link counted', 'old_joint' => 'The old one is closed by', 'new_joint' => 'The new one is closed by', 'quick_link' => 'a quick link', 'pin' => 'a pin',
+        'chainstay' => 'Chainstay', 'chainstay_hint' => 'From the middle of the cranks to the rear axle', 'front' => 'Teeth of the largest ring', 'rear' => 'Teeth of the largest sprocket', 'derailleur' => 'It has a derailleur', 'use' => 'Use :pitches pitches'],
     'bike' => [
         'new' => 'Add a bike', 'edit' => 'Bike', 'name' => 'Name', 'kind' => 'Kind', 'speeds' => 'Speeds', 'speeds_hint' => '1 for a single speed', 'interval' => 'Re-wax every', 'interval_hint' => 'Common practice: 200 km short, 300 km middle, 400 km long',
         'hours' => 'or after hours of riding', 'hours_hint' => 'Leave empty to go by distance alone; 10 h by common practice', 'school' => 'Wear limit', 'past' => 'Also for the past', 'past_hint' => 'Otherwise it holds from now on and past figures stay.',

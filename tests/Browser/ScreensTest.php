@@ -106,6 +106,14 @@ it(
             Page::open($this->driver, $this->server->url, '/bikes/5')->click('new-commute'),
             'commute',
         );
+        $size = Page::open($this->driver, $this->server->url, '/chains/new')
+            ->click('open-size')
+            ->click('size-by-compute')
+            ->fill('chainstay_mm', '410')
+            ->fill('front_teeth', '50')
+            ->fill('rear_teeth', '34')
+            ->awaitText('sized', 'Keep 109 pitches');
+        $clean($size, 'sizing');
         $shed = Page::open($this->driver, $this->server->url)->click('more-Heron');
         $clean($shed, 'more of a bike');
         $clean($shed->click('correct-Heron'), 'the tag says otherwise');

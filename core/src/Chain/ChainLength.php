@@ -18,6 +18,10 @@ final readonly class ChainLength implements Model
 {
     private const FOR_DERAILLEUR = 2;
 
+    private const NEAR_ENOUGH_MM = 1e-6;
+
+    private const APART_MM = 1e-3;
+
     public function __invoke(ChainLengthInput $in): ChainLengthResult
     {
         $exact = $this->exact($in);
@@ -29,6 +33,23 @@ final readonly class ChainLength implements Model
     public function compute(Fields $input): array
     {
         return $this(ChainLengthInput::from($input))->toArray();
+    }
+
+    /**
+     * How far the rear axle moves back (below 0: forward), in mm, until so many pitches fit exactly: a single speed has no
+     * derailleur to take up what is over. Length grows with the chainstay, so it is found by halving.
+     */
+    public function axleMoveMm(ChainLengthInput $in, int $pitches): float
+    {
+        $slackMm = ($pitches - $this->exact($in)) * Pitch::MM;
+        // Twice the slack is more than enough on either side, but never so near that ring and sprocket touch.
+        [$low, $high] = [max($in->chainstayMm - abs($slackMm), $in->frontRadiusMm() + $in->rearRadiusMm() + self::APART_MM), $in->chainstayMm + abs($slackMm)];
+        while ($high - $low > self::NEAR_ENOUGH_MM) {
+            $middle = ($low + $high) / 2;
+            $this->exact(new ChainLengthInput($middle, $in->frontTeeth, $in->rearTeeth, $in->derailleur)) < $pitches ? $low = $middle : $high = $middle;
+        }
+
+        return ($low + $high) / 2 - $in->chainstayMm;
     }
 
     /** Two straight runs and what lies on each circle. */

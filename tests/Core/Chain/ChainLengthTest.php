@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Dripel\Core\Chain\ChainLength;
 use Dripel\Core\Chain\ChainLengthInput;
+use Dripel\Core\Chain\ChainLoop;
 use Dripel\Core\Chain\ChainMatch;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
@@ -102,6 +103,32 @@ it('keeps an even count that fits exactly', function (): void {
     $fits = (new ChainLength)(new ChainLengthInput($chainstay, 16, 16, false));
     expect($fits->pitches)->toBe((int) round($fits->exactPitches));
 });
+
+it('says how far the axle moves until an even count fits exactly', function (): void {
+    $in = new ChainLengthInput(395.5, 44, 16, false);
+    $model = new ChainLength;
+    $exact = $model($in)->exactPitches;
+    foreach ([$model($in)->pitches, $model($in)->pitches - 2] as $pitches) {
+        $moved = new ChainLengthInput(395.5 + $model->axleMoveMm($in, $pitches), 44, 16, false);
+        expect($model($moved)->exactPitches)->toEqualWithDelta($pitches, 1e-6);
+        // Either run takes up half of what is missing, a little more where they lean.
+        expect($model->axleMoveMm($in, $pitches))->toEqualWithDelta((($pitches - $exact) * 12.7) / 2, 0.2);
+    }
+});
+
+it('draws the runs where they touch both circles at a right angle', function (int $front, int $rear): void {
+    $loop = ChainLoop::of(new ChainLengthInput(410, $front, $rear, true));
+    $runX = $loop->frontTouchXMm - $loop->rearTouchXMm;
+    $runY = $loop->frontTouchYMm - $loop->rearTouchYMm;
+    expect(hypot($loop->rearTouchXMm, $loop->rearTouchYMm))
+        ->toEqualWithDelta($loop->rearRadiusMm, 1e-9)
+        ->and(hypot($loop->frontTouchXMm - 410, $loop->frontTouchYMm))
+        ->toEqualWithDelta($loop->frontRadiusMm, 1e-9)
+        ->and($runX * $loop->rearTouchXMm + $runY * $loop->rearTouchYMm)
+        ->toEqualWithDelta(0, 1e-6)
+        ->and($runX * ($loop->frontTouchXMm - 410) + $runY * $loop->frontTouchYMm)
+        ->toEqualWithDelta(0, 1e-6);
+})->with([[50, 34], [32, 51], [16, 16]]);
 
 it('counts the quick link in when a new chain is laid beside the old one', function (
     string $old,

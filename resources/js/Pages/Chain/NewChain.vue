@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
-import { computed, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
+import SizeChain from '@/components/chain/SizeChain.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
@@ -31,6 +32,11 @@ watch(chosen, (now) => now && Object.assign(form, { label: now.label, speeds: no
   immediate: true,
 })
 const states = ['boxed', 'bare', 'waxed'].map((value) => ({ value, title: t(`new_chain.${value}`) }))
+const sizing = ref(false)
+function useSize(pitches: number): void {
+  form.pitches = pitches
+  sizing.value = false
+}
 const save = () => submit('post', '/chains')
 </script>
 
@@ -65,6 +71,15 @@ const save = () => submit('post', '/chains')
         persistent-hint
         :error-messages="form.errors.pitches"
         name="pitches" />
+      <button type="button" class="open" :aria-expanded="sizing" data-test="open-size" @click="sizing = !sizing">
+        {{ t('size.title') }}
+      </button>
+      <SizeChain
+        v-if="sizing"
+        :key="form.bike_id ?? 0"
+        :old-pitches="chosen?.pitches ?? null"
+        :single-speed="Number(form.speeds) === 1"
+        @use="useSize" />
       <div>
         <TapChoice v-model="form.state" :legend="t('new_chain.state')" :options="states" test="state" />
         <p class="muted small">{{ t(`new_chain.${form.state}_hint`) }}</p>
@@ -95,5 +110,18 @@ const save = () => submit('post', '/chains')
 }
 p {
   margin: 6px 0 0;
+}
+.open {
+  font: inherit;
+  font-weight: 620;
+  text-align: left;
+  color: inherit;
+  background: none;
+  border: 0;
+  padding: 0;
+  min-height: 28px;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
 }
 </style>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed, reactive } from 'vue'
+import TapChoice from '@/components/forms/TapChoice.vue'
+import { newActionId } from '@/composables/useActionForm'
+import { usePreview } from '@/composables/usePreview'
+import { t } from '@/composables/useText'
+import LoopDrawing, { type Loop } from './LoopDrawing.vue'
+
+/** How long the new chain has to be: copied from the old one, or from chainstay and teeth. */
+const props = defineProps<{ oldPitches: number | null; singleSpeed: boolean }>()
+const emit = defineEmits<{ use: [pitches: number] }>()
+const form = reactive({
+  by: props.oldPitches === null ? 'compute' : 'copy',
+  old_pitches: props.oldPitches === null ? '' : String(props.oldPitches),
+  old_joint: 'quick_link',
+  new_joint: 'quick_link',
+  chainstay_mm: '',
+  front_teeth: '',
+  rear_teeth: '',
+  derailleur: !props.singleSpeed,
+})
+const ready = computed(() => (form.by === 'copy' ? form.old_pitches : form.chainstay_mm && form.front_teeth && form.rear_teeth))
+const { preview, problems } = usePreview<{ pitches: number; lines: string[]; loop: Loop | null }>(
+  'post',
+  () => '/chains/size',
+  () => (ready.value ? { ...form, action_id: newActionId() } : null),
+)
+const ways = ['copy', 'compute'].map((value) => ({ value, title: t(`size.by_${value}`) }))
+const joints = ['quick_link', 'pin'].map((value) => ({ value, title: t(`size.${value}`) }))
+</script>
+
+<template>
+  <div class="size fields" data-test="size">
+    <TapChoice v-model="form.by" :legend="t('size.by')" :options="ways" test="size-by" />
+    <template v-if="form.by === 'copy'">
+      <v-text-field
+        v-model="form.old_pitches"
+        inputmode="numeric"
+        :label="t('size.old_pitches')"
+        :error-messages="problems.old_pitches"
+        name="old_pitches" />
+      <TapChoice v-model="form.old_joint" :legend="t('size.old_joint')" :options="joints" test="old-joint" />
+    </template>
+    <template v-else>
+      <v-text-field
+        v-model="form.chainstay_mm"
+        inputmode="decimal"
+        :label="t('size.chainstay')"
+        :hint="t('size.chainstay_hint')"
+        persistent-hint
+        suffix="mm"
+        :error-messages="problems.chainstay_mm"
+        name="chainstay_mm" />
+      <div class="two">
+        <v-text-field
+          v-model="form.front_teeth"
+          inputmode="numeric"
+          :label="t('size.front')"
+          :error-messages="problems.front_teeth"
+          name="front_teeth" />
+        <v-text-field
+          v-model="form.rear_teeth"
+          inputmode="numeric"
+          :label="t('size.rear')"
+          :error-messages="problems.rear_teeth"
+          name="rear_teeth" />
+      </div>
+      <v-checkbox v-model="form.derailleur" :label="t('size.derailleur')" />
+    </template>
+    <TapChoice v-model="form.new_joint" :legend="t('size.new_joint')" :options="joints" test="new-joint" />
+    <div v-if="preview" role="status" class="result" data-test="sized">
+      <p v-for="(line, i) in preview.lines" :key="line" :class="{ first: i === 0 }">{{ line }}</p>
+      <LoopDrawing v-if="preview.loop" :loop="preview.loop" :label="preview.lines[0] ?? ''" />
+      <v-btn data-test="use-size" @click="emit('use', preview.pitches)">{{ t('size.use', { pitches: preview.pitches }) }}</v-btn>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.size {
+  border-left: 3px solid var(--ink);
+  padding: 4px 0 4px 16px;
+}
+.result {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+p {
+  margin: 0;
+}
+.first {
+  font-weight: 680;
+  font-size: 16px;
+}
+</style>
