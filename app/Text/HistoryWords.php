@@ -104,6 +104,8 @@ final readonly class HistoryWords
             'rides' => $count('rides'),
             'weekdays' => implode(', ', array_map($this->voice->weekday(...), $about['weekdays'] ?? [])),
             'from_bikes' => $fromBikes === [] ? '' : $this->voice->say('history.from_bikes', ['bikes' => implode(', ', $fromBikes)]),
+            'terms' => (($about['new_link'] ?? false) === true ? $this->voice->say('history.new_link') : '')
+                .(is_string($about['note'] ?? null) ? $this->voice->say('history.note', ['note' => $about['note']]) : ''),
             'exchange' => ($about['exchange'] ?? false) === true ? $this->voice->say('history.exchange') : '',
         ];
     }

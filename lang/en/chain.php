@@ -33,6 +33,7 @@ return [
         'wet' => 'wet',
         'muddy' => 'muddy',
     ],
+    'fit' => ['last_closing' => 'The last closing that its quick link allows: have a new one at hand for the next swap.'],
     'wear_line' => ':wear, :km',
     'wear' => [
         'none' => 'not measured',

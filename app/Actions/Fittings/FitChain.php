@@ -14,24 +14,65 @@ use App\Models\Action;
 use App\Models\Bike;
 use App\Models\Chain;
 use App\Models\Fitting;
+use App\Models\Opening;
+use App\Models\Part;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\FitNote;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\PartKind;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\WaxThen;
 
 /** A chain goes onto a bike in place of the one that was there; without a chain the bike is left bare. */
 final readonly class FitChain
 {
     public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
 
-    /** Refused with NotPossible at `chain_id` if it is on the bike already. */
-    public function __invoke(ActionContext $by, Bike $bike, ?Chain $chain, Moment $at): Action
+    /**
+     * Refused with NotPossible at `chain_id` if it is on the bike already, at `note` if its speeds are not the bike's and
+     * nobody says why it goes on all the same, at `new_link` if its quick link is spent and no new one is opened.
+     */
+    public function __invoke(ActionContext $by, Bike $bike, ?Chain $chain, Moment $at, FitTerms $terms = new FitTerms): Action
     {
-        return $this->ledger->record($by, ActionKind::FitChain, function (Draft $draft) use ($by, $bike, $chain, $at): array {
-            $off = $this->readBook->withoutRides($by->workshop)->fittings->chainOn($bike->id, $at->unixS);
+        return $this->ledger->record($by, ActionKind::FitChain, function (Draft $draft) use ($by, $bike, $chain, $at, $terms): array {
+            $book = $this->readBook->withoutRides($by->workshop);
+            $off = $book->fittings->chainOn($bike->id, $at->unixS);
             if ($off === $chain?->id) {
                 throw new NotPossible('chain_id', $chain === null ? 'no_chain_on' : 'already_on');
             }
+            $chain === null || $this->expectFitting($book, $bike, $chain, $at, $terms);
+            $chain !== null && $terms->newLink && $this->openLink($draft, $chain, $at, $terms->closingsAllowed);
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $chain?->id]);
 
-            return ['bike' => $bike->id, 'chain' => $chain?->id, 'off' => $off, 'at' => $at->unixS];
+            return array_filter(['note' => $terms->note, 'new_link' => $terms->newLink ?: null])
+                + ['bike' => $bike->id, 'chain' => $chain?->id, 'off' => $off, 'at' => $at->unixS];
         });
+    }
+
+    private function expectFitting(Book $book, Bike $bike, Chain $chain, Moment $at, FitTerms $terms): void
+    {
+        $note = FitNote::of($book, $chain->id, $bike->id, $at->unixS);
+        if ($note === FitNote::WrongSpeed && $terms->note === null) {
+            throw new NotPossible('note', 'wrong_speed', [
+                'chain' => $book->settings->whole(SettingKey::ChainSpeeds, $chain->id), 'bike' => $book->settings->whole(SettingKey::BikeSpeeds, $bike->id),
+            ]);
+        }
+        if (! $terms->newLink && $this->linkSpent($book, $chain, $at)) {
+            throw new NotPossible('new_link', 'link_spent');
+        }
+    }
+
+    private function linkSpent(Book $book, Chain $chain, Moment $at): bool
+    {
+        return $book->linkOf($chain->id, $at->unixS)?->usedUp() ?? false;
+    }
+
+    /** Closed for the first time by this very fitting. */
+    private function openLink(Draft $draft, Chain $chain, Moment $at, ?int $closingsAllowed): void
+    {
+        $link = $draft->create(Part::class, ['kind' => PartKind::QuickLink->value]);
+        $draft->set(SettingKey::LinkChain, $chain->id, 0, chainId: $link->id);
+        $draft->set(SettingKey::LinkClosings, $closingsAllowed, 0, chainId: $link->id);
+        $draft->enter(Opening::class, $at, ['component_id' => $link->id, 'km' => 0.0, 'wax' => WaxThen::None, 'closings' => 1]);
     }
 }

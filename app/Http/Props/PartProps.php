@@ -8,7 +8,6 @@ use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Part;
-use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\PartState;
 use Dripel\Core\Logbook\SettingKey;
 
@@ -33,20 +32,17 @@ final readonly class PartProps
     /** @return array<string, mixed>|null the quick link of a chain */
     public function linkOf(int $chainId): ?array
     {
-        foreach (array_reverse($this->book->parts) as $part) {
-            if ($part->kind === PartKind::QuickLink && $part->chainId === $chainId) {
-                $state = $this->book->part($part->id, $this->voice->nowS);
-                $code = ($state->closingsKnown ? 'known' : 'least').($part->closingsAllowed === null ? '' : '_of');
-
-                return [
-                    'figure' => trans_choice("ui.parts.closings_{$code}", (int) $state->closings, ['allowed' => (string) $part->closingsAllowed]),
-                    'usedUp' => $state->usedUp(),
-                    'opening' => $this->opening($state->opening),
-                ];
-            }
+        $state = $this->book->linkOf($chainId, $this->voice->nowS);
+        if ($state === null) {
+            return null;
         }
+        $code = ($state->closingsKnown ? 'known' : 'least').($state->part->closingsAllowed === null ? '' : '_of');
 
-        return null;
+        return [
+            'figure' => trans_choice("ui.parts.closings_{$code}", (int) $state->closings, ['allowed' => (string) $state->part->closingsAllowed]),
+            'usedUp' => $state->usedUp(),
+            'opening' => $this->opening($state->opening),
+        ];
     }
 
     /** @return array<string, mixed>|null what a form to correct it starts from */

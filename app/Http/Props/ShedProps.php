@@ -9,6 +9,7 @@ use App\Text\NextWords;
 use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\FitNote;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\NextItem;
@@ -67,9 +68,21 @@ final readonly class ShedProps
             'leftNumber' => $fitted?->life === null || ! $fitted->waxKnown ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
             'leftWords' => $fitted?->life === null || ! $fitted->waxKnown ? '' : $this->voice->say(array_filter($fitted->cycleRides, fn(Ride $ride) => $ride->guess !== null) === [] ? 'ui.shed.left_on' : 'ui.shed.left_on_estimated', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
             'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->life?->due() ?? false],
-            'hanging' => array_map($this->chains->of(...), $rail->hanging),
+            'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain) + ['fit' => $this->fit($chain, $rail->bikeId)], $rail->hanging),
             'best' => $rail->bestHanging()?->chainId,
         ];
+    }
+
+    /** @return array{note: string, forbids: bool, text: string}|null what speaks against putting it on, or is worth a word */
+    private function fit(ChainState $chain, int $bikeId): ?array
+    {
+        $note = FitNote::of($this->book, $chain->chainId, $bikeId, $this->voice->nowS);
+        $settings = $this->book->settings;
+
+        return $note === null ? null : ['note' => $note->value, 'forbids' => $note->forbids(), 'text' => $this->voice->say(
+            $note->forbids() ? "errors.{$note->value}" : "chain.fit.{$note->value}",
+            ['chain' => $settings->whole(SettingKey::ChainSpeeds, $chain->chainId), 'bike' => $settings->whole(SettingKey::BikeSpeeds, $bikeId)],
+        )];
     }
 
     /** @return array<string, mixed> */

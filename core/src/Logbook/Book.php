@@ -63,6 +63,20 @@ final class Book
         return new Fittings(array_values(array_filter($this->fittingEntries, fn(Fitting $fitting) => $fitting->slot === $slot)));
     }
 
+    /** The quick link that closes a chain: of several the one that came last. */
+    public function linkOf(int $chainId, int $nowS): ?PartState
+    {
+        $links = $this->linksOf($chainId);
+
+        return $links === [] ? null : PartState::derive($links[count($links) - 1], $this, $this->history($links[count($links) - 1]->id), $nowS);
+    }
+
+    /** @return list<Part> the quick links of a chain, one after the other */
+    public function linksOf(int $chainId): array
+    {
+        return array_values(array_filter($this->parts, fn(Part $part) => $part->kind === PartKind::QuickLink && $part->chainId === $chainId));
+    }
+
     /** How an estimate would be spread, as the logbook stands. */
     public function reckon(Estimate $estimate): EstimateShare
     {

@@ -47,10 +47,24 @@ final readonly class PartState
     private static function quickLink(Part $part, Book $book, ?Opening $opening, int $nowS): self
     {
         $sinceS = $opening === null ? PHP_INT_MIN : $opening->moment->unixS;
-        $closed = array_filter($book->fittings->spansOf((int) $part->chainId), fn(Span $span) => $span->fromS > $sinceS && $span->fromS <= $nowS);
+        $untilS = min($nowS, self::replacedS($part, $book) - 1);
+        $closed = array_filter($book->fittings->spansOf((int) $part->chainId), fn(Span $span) => $span->fromS > $sinceS && $span->fromS <= $untilS);
         $chain = $book->history((int) $part->chainId)->until($nowS)->km();
 
         return new self($part, $opening, null, $chain, ($opening->closings ?? 0) + count($closed), $opening === null || $opening->closings !== null);
+    }
+
+    /** When the next quick link took its place. */
+    private static function replacedS(Part $link, Book $book): int
+    {
+        foreach ($book->linksOf((int) $link->chainId) as $other) {
+            $opening = $other->id > $link->id ? $book->history($other->id)->last(Opening::class) : null;
+            if ($opening !== null) {
+                return $opening->moment->unixS;
+            }
+        }
+
+        return PHP_INT_MAX;
     }
 
     /** Whether it was closed as often as its maker allows. */

@@ -42,6 +42,7 @@ export interface Chain {
   left: string
   wear: Wear
   wearLine: string
+  fit?: { note: string; forbids: boolean; text: string } | null
 }
 
 export interface Rail {

@@ -14,6 +14,6 @@ final class FittingController extends Controller
 {
     public function store(FittingRequest $request, Bike $bike, FitChain $fitChain): RedirectResponse
     {
-        return $this->done($fitChain($request->context(), $bike, $request->chain(), $request->moment()));
+        return $this->done($fitChain($request->context(), $bike, $request->chain(), $request->moment(), $request->terms()));
     }
 }

@@ -4,12 +4,32 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Chains;
 
+use App\Actions\Fittings\FitTerms;
+use App\Exceptions\NotPossible;
 use App\Http\Requests\ActionRequest;
+use App\Models\Role;
+use App\Support\CurrentWorkshop;
 
+/** Which chain goes on, and on which terms if it would be refused. */
 final class FittingRequest extends ActionRequest
 {
     protected function fields(): array
     {
-        return ['chain_id' => ['present', 'nullable', 'integer'], ...self::dayAndTime()];
+        return [
+            'chain_id' => ['present', 'nullable', 'integer'],
+            'note' => ['nullable', 'string', 'max:200'],
+            'new_link' => ['boolean'],
+            'closings_allowed' => ['nullable', 'integer', 'between:1,100'],
+            ...self::dayAndTime(),
+        ];
+    }
+
+    /** Refused with NotPossible at `note` if somebody but the owner overrules. */
+    public function terms(): FitTerms
+    {
+        $note = $this->string('note')->trim()->toString();
+        $note === '' || app(CurrentWorkshop::class)->role() === Role::Owner || throw new NotPossible('note', 'owner_overrules');
+
+        return new FitTerms($note === '' ? null : $note, $this->boolean('new_link'), $this->filled('closings_allowed') ? $this->integer('closings_allowed') : null);
     }
 }

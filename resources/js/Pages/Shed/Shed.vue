@@ -28,6 +28,7 @@ type Form = RailVerb | 'dip' | 'retire' | 'choose_bike'
 const form = ref<Form | null>(null)
 const bike = ref<number | null>(props.rails[0]?.id ?? null)
 const chain = ref<{ id: number; name: string } | null>(null)
+const wanted = ref<number | null>(null)
 const when = ref<{ date: string | null; time: string | null }>({ date: null, time: null })
 const rail = computed(() => props.rails.find((other) => other.id === bike.value) ?? props.rails[0])
 const shown = (name: Form) => computed({ get: () => form.value === name, set: (open: boolean) => (form.value = open ? name : null) })
@@ -54,11 +55,21 @@ watch(
 
 function open(verb: RailVerb, id: number): void {
   bike.value = id
+  wanted.value = null
   chain.value = rail.value?.fitted ?? null
   when.value = { date: null, time: null }
   form.value = verb
 }
 function swapNow(bikeId: number, chainId: number): void {
+  const hanging = props.rails.flatMap((other) => other.hanging).find((other) => other.id === chainId)
+  if (hanging?.fit) {
+    // Something speaks against it: the form says what, and how it can be done.
+    bike.value = bikeId
+    wanted.value = chainId
+    when.value = { date: null, time: null }
+    form.value = 'swap'
+    return
+  }
   router.post(
     `/bikes/${bikeId}/fittings`,
     { action_id: newActionId(), chain_id: chainId, date: props.forms.date, time: props.forms.time },
@@ -150,7 +161,7 @@ useKeys({
     </div>
     <template v-if="here.mayWrite && rail">
       <RideDialog v-if="rideOpen" v-model="rideOpen" :forms="forms" :bike="bike" />
-      <SwapDialog v-if="swapOpen" v-model="swapOpen" :forms="forms" :rail="rail" :date="when.date" :time="when.time" />
+      <SwapDialog v-if="swapOpen" v-model="swapOpen" :forms="forms" :rail="rail" :date="when.date" :time="when.time" :chain="wanted" />
       <CatchUpDialog v-if="catchUpOpen" v-model="catchUpOpen" :forms="forms" :bike="rail.id" />
       <CorrectDialog v-if="correctOpen" v-model="correctOpen" :forms="forms" :bike="rail.id" />
       <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="pot.chains" :list="list" />

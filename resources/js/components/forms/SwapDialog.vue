@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import { useActionForm } from '@/composables/useActionForm'
+import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import type { FormDefaults, Rail } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
@@ -9,10 +10,21 @@ import DayAndTime from './DayAndTime.vue'
 
 /** Which chain goes on, and when. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ forms: FormDefaults; rail: Rail; date?: string | null; time?: string | null }>()
+const props = defineProps<{ forms: FormDefaults; rail: Rail; date?: string | null; time?: string | null; chain?: number | null }>()
+const here = useHere()
 const choices = computed(() => props.rail.hanging.concat(props.rail.fitted && props.date ? [props.rail.fitted] : []))
-const { form, submit } = useActionForm<{ chain_id: number | null; date: string; time: string }>({
-  chain_id: props.rail.best ?? choices.value[0]?.id ?? null,
+const { form, submit } = useActionForm<{
+  chain_id: number | null
+  date: string
+  time: string
+  note: string
+  new_link: boolean
+  closings_allowed: string
+}>({
+  note: '',
+  new_link: false,
+  closings_allowed: '',
+  chain_id: props.chain ?? props.rail.best ?? choices.value[0]?.id ?? null,
   date: props.date ?? props.forms.date,
   time: props.time ?? props.forms.time,
 })
@@ -35,7 +47,7 @@ const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (ope
     :verb="t('swap.do')"
     :busy="form.processing"
     :errors="form.errors"
-    :known="['date', 'time']"
+    :known="['date', 'time', 'note', 'new_link', 'closings_allowed']"
     :caution="t('swap.caution')"
     test="swap-form"
     @submit="save">
@@ -51,6 +63,27 @@ const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (ope
       >
     </fieldset>
     <p v-if="warning" class="ember warning" role="status">{{ warning }}</p>
+    <template v-if="chosen?.fit">
+      <p class="warning" :class="{ ember: chosen.fit.forbids }" role="status" data-test="fit-note">{{ chosen.fit.text }}</p>
+      <v-text-field
+        v-if="chosen.fit.note === 'wrong_speed' && here.role === 'owner'"
+        v-model="form.note"
+        :label="t('swap.note')"
+        :error-messages="form.errors.note"
+        name="note" />
+      <template v-if="chosen.fit.note !== 'wrong_speed'">
+        <v-checkbox v-model="form.new_link" :label="t('swap.new_link')" :error-messages="form.errors.new_link" data-test="new-link" />
+        <v-text-field
+          v-if="form.new_link"
+          v-model="form.closings_allowed"
+          inputmode="numeric"
+          :label="t('swap.closings')"
+          :hint="t('swap.closings_hint')"
+          persistent-hint
+          :error-messages="form.errors.closings_allowed"
+          name="closings_allowed" />
+      </template>
+    </template>
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
   </ActionDialog>
 </template>

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Fittings;
+
+/** On which terms a chain goes on that would otherwise be refused. */
+final readonly class FitTerms
+{
+    public function __construct(
+        /** Why a chain of another speed count goes on all the same; the owner's to say. */
+        public ?string $note = null,
+        /** A new quick link is opened for it. */
+        public bool $newLink = false,
+        /** How many closings that one allows, null: unknown. */
+        public ?int $closingsAllowed = null,
+    ) {}
+}
