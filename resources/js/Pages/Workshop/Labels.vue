@@ -79,7 +79,7 @@ const print = () => window.print()
   break-inside: avoid;
 }
 .tag {
-  width: 62mm;
+  width: 60mm;
   height: 32mm;
   display: grid;
   grid-template-columns: 7mm 1fr 24mm;
@@ -119,7 +119,7 @@ const print = () => window.print()
   height: 100%;
 }
 .bench {
-  width: 62mm;
+  width: 60mm;
   padding: 3mm 4mm;
   display: grid;
   gap: 1.2mm;
