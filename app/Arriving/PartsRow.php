@@ -72,6 +72,8 @@ final readonly class PartsRow
         in_array($kind, [Chain::KIND, ...array_column(PartKind::cases(), 'value')], true) || $errors['part'] = 'part';
         in_array($kind, [PartKind::Cassette->value, PartKind::Ring->value], true) || preg_match('/^[\p{L}\p{N}]{1,3}$/u', $letter) === 1 || $errors['letter'] = 'letter';
         in_array($fitted, [...self::YES, ...self::NO], true) || $errors['on_bike'] = 'yes_or_no';
+        // A cassette or ring counts on the bike it is on; in a drawer it has no place here yet.
+        $fitted !== '' && in_array($fitted, self::NO, true) && in_array($kind, [PartKind::Cassette->value, PartKind::Ring->value], true) && $errors['on_bike'] ??= 'spare_part';
         $sinceKm !== null && $km !== null && $sinceKm > $km && $errors['since_wax'] = 'since_wax';
         $pitches = $whole('pitches', 60, 180);
         $pitches !== null && $pitches % 2 !== 0 && $errors['pitches'] = 'even';

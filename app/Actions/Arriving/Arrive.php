@@ -116,8 +116,10 @@ final readonly class Arrive
             $draft->set(SettingKey::LinkChain, $chainId, 0, chainId: $part->id);
             $draft->set(SettingKey::LinkClosings, $arriving->closingsAllowed, 0, chainId: $part->id);
         } else {
+            $slot = Slot::from($kind->value);
+            $this->readBook->withoutRides($draft->workshop)->fittingsOf($slot)->chainOn($bike->id, $at->unixS) === null || throw new NotPossible('fitted', 'one_part_on');
             $draft->set(SettingKey::PartName, $arriving->label, 0, chainId: $part->id);
-            $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $part->id, 'slot' => Slot::from($kind->value)]);
+            $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $part->id, 'slot' => $slot]);
         }
         $arriving->new || $this->open($draft, $part->id, $arriving, $at);
     }

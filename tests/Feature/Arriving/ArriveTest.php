@@ -253,6 +253,10 @@ it('takes many parts from a table, and says of each row what is wrong', function
             ),
         )
         ->toBe([true, true]);
+    // A second cassette for one bike, and one in a drawer.
+    $again = "bike,part,distance,on_bike\nBadger,cassette,100,";
+    $this->post('/arrive/table/keep', ['action_id' => (string) Str::uuid(), 'text' => $again])->assertSessionHasErrors('bikes.0.parts.0.fitted');
+    $this->post('/arrive/table/keep', ['action_id' => (string) Str::uuid(), 'text' => "{$again}no"])->assertSessionHasErrors('text');
     foreach (
         [',;' => 'empty', 'a,b' => 'header', "bike,part,colour\nx,chain,red" => 'unknown_columns'] as $text => $problem
     ) {
