@@ -161,7 +161,7 @@ useKeys({
     </div>
     <template v-if="here.mayWrite && rail">
       <RideDialog v-if="rideOpen" v-model="rideOpen" :forms="forms" :bike="bike" />
-      <SwapDialog v-if="swapOpen" v-model="swapOpen" :forms="forms" :rail="rail" :date="when.date" :time="when.time" :chain="wanted" />
+      <SwapDialog v-if="swapOpen" v-model="swapOpen" :forms="forms" :rail="rail" :date="when.date" :time="when.time" :wanted="wanted" />
       <CatchUpDialog v-if="catchUpOpen" v-model="catchUpOpen" :forms="forms" :bike="rail.id" />
       <CorrectDialog v-if="correctOpen" v-model="correctOpen" :forms="forms" :bike="rail.id" />
       <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="pot.chains" :list="list" />

@@ -10,7 +10,7 @@ import DayAndTime from './DayAndTime.vue'
 
 /** Which chain goes on, and when. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ forms: FormDefaults; rail: Rail; date?: string | null; time?: string | null; chain?: number | null }>()
+const props = defineProps<{ forms: FormDefaults; rail: Rail; date?: string | null; time?: string | null; wanted?: number | null }>()
 const here = useHere()
 const choices = computed(() => props.rail.hanging.concat(props.rail.fitted && props.date ? [props.rail.fitted] : []))
 const { form, submit } = useActionForm<{
@@ -24,7 +24,7 @@ const { form, submit } = useActionForm<{
   note: '',
   new_link: false,
   closings_allowed: '',
-  chain_id: props.chain ?? props.rail.best ?? choices.value[0]?.id ?? null,
+  chain_id: props.wanted ?? props.rail.best ?? choices.value[0]?.id ?? null,
   date: props.date ?? props.forms.date,
   time: props.time ?? props.forms.time,
 })
