@@ -29,6 +29,8 @@ const form = ref<Form | null>(null)
 const bike = ref<number | null>(props.rails[0]?.id ?? null)
 const chain = ref<{ id: number; name: string } | null>(null)
 const wanted = ref<number | null>(null)
+// Why a chain that was dragged or proposed did not go on.
+const problem = ref<string | null>(null)
 const when = ref<{ date: string | null; time: string | null }>({ date: null, time: null })
 const rail = computed(() => props.rails.find((other) => other.id === bike.value) ?? props.rails[0])
 const shown = (name: Form) => computed({ get: () => form.value === name, set: (open: boolean) => (form.value = open ? name : null) })
@@ -61,7 +63,8 @@ function open(verb: RailVerb, id: number): void {
   form.value = verb
 }
 function swapNow(bikeId: number, chainId: number): void {
-  const hanging = props.rails.flatMap((other) => other.hanging).find((other) => other.id === chainId)
+  problem.value = null
+  const hanging = props.rails.find((other) => other.id === bikeId)?.hanging.find((other) => other.id === chainId)
   if (hanging?.fit) {
     // Something speaks against it: the form says what, and how it can be done.
     bike.value = bikeId
@@ -73,7 +76,7 @@ function swapNow(bikeId: number, chainId: number): void {
   router.post(
     `/bikes/${bikeId}/fittings`,
     { action_id: newActionId(), chain_id: chainId, date: props.forms.date, time: props.forms.time },
-    { preserveScroll: true },
+    { preserveScroll: true, onError: (errors) => (problem.value = Object.values(errors)[0] ?? null) },
   )
 }
 function dip(chains: number[]): void {
@@ -85,6 +88,7 @@ function act(line: NextLine): void {
   if (line.verb === 'dip') dip(line.chains)
   else if (line.verb === 'swap' && line.bike !== null && line.swapTo !== null) swapNow(line.bike, line.swapTo)
   else if (line.verb === 'fit') {
+    wanted.value = null
     when.value = { date: line.date, time: line.time }
     form.value = 'swap'
   } else if (line.verb === 'choose_bike') {
@@ -127,6 +131,7 @@ useKeys({
 <template>
   <AppShell :title="t('shed.title')" at="shed">
     <h1 class="sr">{{ t('shed.title') }}</h1>
+    <p v-if="problem" class="problem ember" role="alert" data-test="shed-problem">{{ problem }}</p>
     <div v-if="rails.length" class="shed">
       <div>
         <BikeRail
@@ -210,6 +215,13 @@ aside {
   background: var(--paper);
   border-left: 1.5px solid var(--ink);
   padding: 16px 22px 72px;
+}
+.problem {
+  margin: 0;
+  padding: 10px 24px;
+  background: var(--paper);
+  border-bottom: 1.5px solid var(--ember);
+  font-weight: 620;
 }
 .add {
   padding: 14px 24px;
