@@ -83,6 +83,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/chains/{chain}/opening', [OpeningController::class, 'store'])->whereNumber('chain');
         Route::put('/openings/{opening}', [OpeningController::class, 'update'])->whereNumber('opening');
 
+        Route::put('/estimates/{estimate}', [EstimateController::class, 'update'])->whereNumber('estimate');
         Route::post('/commutes', [CommuteController::class, 'store']);
         Route::put('/commutes/{commute}', [CommuteController::class, 'update'])->whereNumber('commute');
 

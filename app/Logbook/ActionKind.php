@@ -10,6 +10,7 @@ enum ActionKind: string
     case Arrive = 'arrive';
     case CorrectOpening = 'correct_opening';
     case EstimateDistance = 'estimate_distance';
+    case ChangeEstimate = 'change_estimate';
     case SetCommute = 'set_commute';
     case ConfirmCommute = 'confirm_commute';
     case NotRidden = 'not_ridden';

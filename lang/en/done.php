@@ -7,6 +7,7 @@ return [
     'arrive' => 'Brought in :what.',
     'correct_opening' => 'Corrected. Everything that follows is put right.',
     'estimate_distance' => 'Estimated :km on :bike, :each a day.',
+    'change_estimate' => 'Changed the estimate: :km, :each a day.',
     'estimate_noted' => 'Noted :odometer on :bike.',
     'set_commute' => 'Set the commute on :bike.',
     'confirm_commute' => 'Confirmed :days on :bike, :km.',

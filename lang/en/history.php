@@ -6,6 +6,7 @@ return [
     'arrive' => 'Brought in :what as of :at',
     'correct_opening' => 'Corrected what :chain:part brought with it',
     'estimate_distance' => 'Estimated :km on :bike from :from to :to, :each a day',
+    'change_estimate' => 'Changed an estimate on :bike from :was to :km, :from to :to, :each a day',
     'estimate_noted' => 'Noted the odometer of :bike: :odometer',
     'set_commute' => 'Set the commute on :bike: :km every :weekdays:until',
     'confirm_commute' => 'Confirmed :days on :bike, :km in all',

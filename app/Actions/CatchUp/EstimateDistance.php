@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\CatchUp;
 
 use App\Exceptions\NotPossible;
+use App\Exceptions\VersionMoved;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -13,6 +14,7 @@ use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Estimate;
 use Dripel\Core\Logbook\Estimate as CoreEstimate;
+use Dripel\Core\Logbook\EstimateShare;
 use Dripel\Core\Logbook\Moment;
 
 /** What a bike was ridden over some days that nobody logged one by one. */
@@ -24,22 +26,55 @@ final readonly class EstimateDistance
     public function __invoke(ActionContext $by, CoreEstimate $estimate): Action
     {
         return $this->ledger->record($by, ActionKind::EstimateDistance, function (Draft $draft) use ($by, $estimate): array {
-            $share = ($this->readBook)($by->workshop)->reckon($estimate);
-            if ($estimate->km > 0 && $share->dates === []) {
-                throw new NotPossible('from', 'no_free_day');
-            }
-            if ($estimate->km > 0 && $share->kmEach <= 0.0) {
-                throw new NotPossible('distance', 'more_is_logged', ['km' => (string) round($share->knownKm)]);
-            }
-            $draft->enter(Estimate::class, new Moment($estimate->moment->unixS), [
-                'bike_id' => $estimate->bikeId, 'from_at' => $estimate->fromS, 'from_date' => $estimate->fromDate, 'to_date' => $estimate->toDate,
-                'km' => $estimate->km, 'condition' => $estimate->condition, 'odometer_km' => $estimate->odometerKm,
-            ]);
+            $share = $this->share($by, $estimate);
+            $draft->enter(Estimate::class, new Moment($estimate->moment->unixS), self::columns($estimate));
 
-            return [
-                'bike' => $estimate->bikeId, 'km' => $estimate->km, 'from' => $estimate->fromDate, 'to' => $estimate->toDate,
-                'days' => count($share->dates), 'each' => $share->kmEach, 'odometer' => $estimate->odometerKm,
-            ];
+            return self::about($estimate, $share);
         });
+    }
+
+    /** It was another distance, other days, another condition. Refused as above, or with VersionMoved if somebody changed it since. */
+    public function change(ActionContext $by, Estimate $seen, CoreEstimate $estimate): Action
+    {
+        return $this->ledger->record($by, ActionKind::ChangeEstimate, function (Draft $draft) use ($by, $seen, $estimate): array {
+            $row = $seen->refresh();
+            $row->voided_by === null || throw VersionMoved::of($row, ['km' => $estimate->km]);
+            // Seen from where it stands in the logbook, so that it does not count itself.
+            $share = $this->share($by, $estimate->recordedAs($row->sequence));
+            $draft->replace($row, ['at' => $estimate->moment->unixS] + self::columns($estimate));
+
+            return ['was' => ['km' => $row->km]] + self::about($estimate, $share);
+        });
+    }
+
+    private function share(ActionContext $by, CoreEstimate $estimate): EstimateShare
+    {
+        $share = ($this->readBook)($by->workshop)->reckon($estimate);
+        if ($estimate->km > 0 && $share->dates === []) {
+            throw new NotPossible('from', 'no_free_day');
+        }
+        if ($estimate->km > 0 && $share->kmEach <= 0.0) {
+            throw new NotPossible('distance', 'more_is_logged', ['km' => (string) round($share->knownKm)]);
+        }
+
+        return $share;
+    }
+
+    /** @return array<string, mixed> */
+    private static function columns(CoreEstimate $estimate): array
+    {
+        return [
+            'bike_id' => $estimate->bikeId, 'from_at' => $estimate->fromS, 'from_date' => $estimate->fromDate, 'to_date' => $estimate->toDate,
+            'km' => $estimate->km, 'condition' => $estimate->condition, 'odometer_km' => $estimate->odometerKm,
+        ];
+    }
+
+    /** @return array<string, mixed> for the history */
+    private static function about(CoreEstimate $estimate, EstimateShare $share): array
+    {
+        return [
+            'bike' => $estimate->bikeId, 'km' => $estimate->km, 'from' => $estimate->fromDate, 'to' => $estimate->toDate,
+            'days' => count($share->dates), 'each' => $share->kmEach, 'odometer' => $estimate->odometerKm,
+        ];
     }
 }

@@ -8,6 +8,7 @@ use App\Exceptions\VersionMoved;
 use App\Logbook\ReadBook;
 use App\Models\Commute;
 use App\Models\Entry;
+use App\Models\Estimate;
 use App\Models\Opening;
 use App\Models\Ride;
 use App\Support\CurrentWorkshop;
@@ -18,7 +19,7 @@ use Dripel\Core\Logbook\Ride as CoreRide;
 final readonly class ConflictProps
 {
     /** What of a form is shown as what somebody entered. */
-    private const SHOWN = ['date', 'time', 'distance', 'hours', 'condition', 'km', 'since_wax', 'closings', 'until'];
+    private const SHOWN = ['date', 'time', 'distance', 'hours', 'condition', 'km', 'since_wax', 'closings', 'until', 'from', 'to'];
 
     public function __construct(private Speaker $speaker, private CurrentWorkshop $current, private ReadBook $readBook) {}
 
@@ -85,6 +86,10 @@ final readonly class ConflictProps
         if ($row instanceof Opening) {
             return ['id' => $row->id, 'day' => $voice->quantities->day($row->at), 'time' => null, 'km' => $row->km === null ? $voice->say('words.unknown') : $voice->quantities->distance($row->km, 1),
                 'conditionName' => $voice->say("chain.timeline.opening_wax.{$row->wax->value}", ['since' => $voice->quantities->distance($row->since_wax_km ?? 0.0)])];
+        }
+        if ($row instanceof Estimate) {
+            return ['id' => $row->id, 'day' => "{$row->from_date} – {$row->to_date}", 'time' => null, 'bikeName' => $voice->names->bike($row->bike_id), 'km' => $voice->quantities->distance($row->km, 1),
+                'conditionName' => $voice->say("chain.condition.{$row->condition->value}")];
         }
         if ($row instanceof Commute) {
             return ['id' => $row->id, 'day' => implode(', ', array_map(fn(int $day) => $voice->weekday($day), $row->weekdays)), 'time' => $row->time,

@@ -50,7 +50,7 @@ final readonly class RoadProps
             'bike' => $ride->bikeId,
             'bikeName' => $ride->bikeId === null ? $this->voice->say('ui.road.no_bike') : $this->voice->names->bike($ride->bikeId),
             'estimated' => $ride->guess !== null,
-            'guess' => $ride->guess === null ? null : ['estimate' => $ride->guess->estimateId, 'commute' => $ride->guess->commuteId, 'date' => $ride->guess->date],
+            'guess' => $ride->guess === null ? null : ['values' => $this->estimate($ride->guess->estimateId), 'estimate' => $ride->guess->estimateId, 'commute' => $ride->guess->commuteId, 'date' => $ride->guess->date],
             'km' => $q->distance($ride->km, 1),
             'distance' => (string) round($km, 2),
             'hours' => $ride->hours === null ? null : $q->hours($ride->hours),
@@ -64,6 +64,16 @@ final readonly class RoadProps
                 ! $after->waxKnown => $this->voice->say('chain.timeline.unknown_left'),
                 default => $this->voice->say($after->leftKm() > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', ['left' => $q->left($after->leftKm())]),
             },
+        ];
+    }
+
+    /** @return array<string, string>|null what a form to change it starts from; what the odometer showed is not changed that way */
+    private function estimate(?int $id): ?array
+    {
+        $estimate = $id === null ? null : $this->book->fillIn?->estimate($id);
+
+        return $estimate === null || $estimate->odometerKm !== null ? null : [
+            'distance' => (string) round($this->voice->quantities->units->fromKm($estimate->km), 2), 'from' => $estimate->fromDate, 'to' => $estimate->toDate, 'condition' => $estimate->condition->value,
         ];
     }
 

@@ -24,4 +24,20 @@ final readonly class Estimate
         /** What the bike's odometer showed at the end, if that is how the km are known. */
         public ?float $odometerKm = null,
     ) {}
+
+    /** The same at its place among what was recorded: what came before it is known, what came after replaces. */
+    public function recordedAs(int $sequence): self
+    {
+        return new self(
+            $this->id,
+            new Moment($this->moment->unixS, $this->moment->precision, $sequence),
+            $this->bikeId,
+            $this->fromS,
+            $this->fromDate,
+            $this->toDate,
+            $this->km,
+            $this->condition,
+            $this->odometerKm,
+        );
+    }
 }

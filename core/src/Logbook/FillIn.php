@@ -76,6 +76,11 @@ final readonly class FillIn
         return $this->share($estimate, $known, $covered);
     }
 
+    public function estimate(int $id): ?Estimate
+    {
+        return array_values(array_filter($this->estimates, fn(Estimate $estimate) => $estimate->id === $id))[0] ?? null;
+    }
+
     /** The last reading of a bike's odometer. */
     public function lastOdometer(int $bikeId): ?Estimate
     {

@@ -109,7 +109,12 @@ export interface Ride {
   bike: number | null
   bikeName: string
   estimated: boolean
-  guess: { estimate: number | null; commute: number | null; date: string } | null
+  guess: {
+    estimate: number | null
+    commute: number | null
+    date: string
+    values: { distance: string; from: string; to: string; condition: string } | null
+  } | null
   km: string
   distance: string
   hours: string | null

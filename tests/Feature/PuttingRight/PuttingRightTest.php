@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\Commute;
+use App\Models\Estimate;
 use App\Models\Ride;
 use Illuminate\Support\Str;
 use Tests\Feature\Bench;
@@ -38,6 +39,14 @@ it('catches up with an estimate that real rides replace day by day', function ()
     $this->get('/road')->assertInertia(
         fn($page) => $page->where('rides.0.estimated', true)->where('rides.2.estimated', false),
     );
+
+    // It was less: the same entry is changed, and only by who saw it last.
+    $row = Estimate::query()->live()->sole();
+    $less = ['action_id' => (string) Str::uuid(), 'distance' => '120'] + $spread;
+    $this->put("/estimates/{$row->id}", $less)->assertSessionHasNoErrors();
+    expect($bench->state($a)->leftKm())->toEqualWithDelta(190, 1e-9)
+        ->and(Estimate::query()->live()->count())->toBe(1);
+    $this->put("/estimates/{$row->id}", ['action_id' => (string) Str::uuid()] + $less)->assertStatus(409);
 
     // The odometer knows the rest: the first reading is noted, the second counts what was not logged since.
     $this->post(

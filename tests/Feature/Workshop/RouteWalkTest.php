@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Middleware\OnlyOwner;
 use App\Models\Commute;
 use App\Models\Dip;
+use App\Models\Estimate;
 use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Opening;
@@ -64,6 +65,7 @@ function furnish(Bench $bench): array
             'from' => '2026-11-25',
         ])
         ->assertSessionHasNoErrors();
+    test()->post("/bikes/{$bike->id}/estimates", ['action_id' => (string) Str::uuid(), 'by' => 'distance', 'distance' => 9, 'from' => '2026-11-20', 'to' => '2026-11-21', 'condition' => 'dry'])->assertSessionHasNoErrors();
     app('auth')->forgetGuards();
 
     return [
@@ -74,6 +76,7 @@ function furnish(Bench $bench): array
         'action' => $ride,
         'invitation' => Invitation::query()->in($bench->workshop)->sole()->id,
         'opening' => Opening::query()->in($bench->workshop)->sole()->id,
+        'estimate' => Estimate::query()->in($bench->workshop)->sole()->id,
         'commute' => Commute::query()->in($bench->workshop)->sole()->id,
         'table' => 'rides',
         'membership' => Membership::query()

@@ -28,6 +28,7 @@ const open = ref(false)
 const editing = ref<Ride | null>(null)
 const splitting = ref<Ride | null>(null)
 const catchingUp = ref(false)
+const estimate = ref<{ id: number; bike: number; values: NonNullable<NonNullable<Ride['guess']>['values']> } | null>(null)
 const moving = ref(false)
 const chosen = ref<number[]>([])
 const splitOpen = computed({ get: () => splitting.value !== null, set: (on: boolean) => !on && (splitting.value = null) })
@@ -59,6 +60,15 @@ const settle = (ride: Ride, ridden: boolean) =>
     { action_id: newActionId(), dates: [ride.guess?.date ?? ''], ridden },
     { preserveScroll: true },
   )
+function change(ride: Ride): void {
+  if (!ride.guess?.values || !ride.guess.estimate || ride.bike === null) return
+  estimate.value = { id: ride.guess.estimate, bike: ride.bike, values: ride.guess.values }
+  catchingUp.value = true
+}
+function catchUp(): void {
+  estimate.value = null
+  catchingUp.value = true
+}
 const removeEstimate = (ride: Ride) =>
   router.delete(`/entries/estimates/${ride.guess?.estimate}`, { data: { action_id: newActionId() }, preserveScroll: true })
 const remove = (ride: Ride) => router.delete(`/entries/rides/${ride.id}`, { data: { action_id: newActionId() }, preserveScroll: true })
@@ -68,6 +78,7 @@ const acts = (ride: Ride) =>
     ? [
         { test: 'confirm-day', text: t('road.confirm'), do: () => settle(ride, true) },
         { test: 'not-ridden', text: t('road.not_ridden'), do: () => settle(ride, false) },
+        ...(ride.guess?.values ? [{ test: 'change-estimate', text: t('verbs.edit'), do: () => change(ride) }] : []),
         ...(ride.guess?.estimate ? [{ test: 'drop-estimate', text: t('road.drop_estimate'), do: () => removeEstimate(ride) }] : []),
       ]
     : [
@@ -92,7 +103,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
         <v-btn v-if="here.mayWrite && forms.bikes.length" variant="flat" color="primary" data-test="log-ride" @click="log(null)">{{
           t('road.log')
         }}</v-btn>
-        <v-btn v-if="here.mayWrite && forms.bikes.length" data-test="catch-up" @click="catchingUp = true">{{ t('catch_up.title') }}</v-btn>
+        <v-btn v-if="here.mayWrite && forms.bikes.length" data-test="catch-up" @click="catchUp">{{ t('catch_up.title') }}</v-btn>
         <v-btn v-if="chosen.length" data-test="move-chosen" @click="moving = true">{{
           t('move_rides.chosen', { count: chosen.length })
         }}</v-btn>
@@ -170,7 +181,12 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
         <v-btn v-if="page < pages" @click="show(page + 1)">{{ t('road.older') }}</v-btn>
       </div>
     </div>
-    <CatchUpDialog v-if="catchingUp" v-model="catchingUp" :forms="forms" :bike="bike ?? forms.bikes[0]?.id ?? 0" />
+    <CatchUpDialog
+      v-if="catchingUp"
+      v-model="catchingUp"
+      :forms="forms"
+      :bike="estimate?.bike ?? bike ?? forms.bikes[0]?.id ?? 0"
+      :estimate="estimate" />
     <SplitDialog v-if="splitting" v-model="splitOpen" :forms="forms" :ride="splitting" />
     <MoveRidesDialog v-if="moving" v-model="movingOpen" :forms="forms" :rides="chosen" />
     <RideDialog v-if="here.mayWrite && open" v-model="open" :forms="forms" :bike="bike" :ride="editing" />

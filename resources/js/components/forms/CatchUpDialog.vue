@@ -10,7 +10,11 @@ import TapChoice from './TapChoice.vue'
 
 /** "240 km since Monday", or what the odometer shows: one estimate for days that nobody logged one by one. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ forms: FormDefaults; bike: number }>()
+const props = defineProps<{
+  forms: FormDefaults
+  bike: number
+  estimate?: { id: number; values: { distance: string; from: string; to: string; condition: string } } | null
+}>()
 const here = useHere()
 const bike = computed(() => props.forms.bikes.find((other) => other.id === props.bike))
 const { form, submit } = useActionForm({
@@ -20,28 +24,34 @@ const { form, submit } = useActionForm({
   from: props.forms.date,
   to: props.forms.date,
   condition: 'dry',
+  ...props.estimate?.values,
 })
 const ways = ['distance', 'odometer'].map((value) => ({ value, title: t(`catch_up.by_${value}`) }))
 const { preview, problems } = usePreview<{ text: string }>(
   'post',
   () => `/bikes/${props.bike}/estimates/reckon`,
-  () => ((form.by === 'distance' ? form.distance : form.odometer) ? form.data() : null),
+  () => (!props.estimate && (form.by === 'distance' ? form.distance : form.odometer) ? form.data() : null),
 )
 const errors = computed(() => ({ ...problems.value, ...form.errors }) as Record<string, string | undefined>)
-const save = () => submit('post', `/bikes/${props.bike}/estimates`, () => (open.value = false))
+const save = () =>
+  submit(
+    props.estimate ? 'put' : 'post',
+    props.estimate ? `/estimates/${props.estimate.id}` : `/bikes/${props.bike}/estimates`,
+    () => (open.value = false),
+  )
 </script>
 
 <template>
   <ActionDialog
     v-model="open"
-    :title="`${t('catch_up.title')}: ${bike?.name ?? ''}`"
-    :verb="t('catch_up.do')"
+    :title="`${t(estimate ? 'catch_up.change' : 'catch_up.title')}: ${bike?.name ?? ''}`"
+    :verb="t(estimate ? 'verbs.save' : 'catch_up.do')"
     :busy="form.processing"
     :errors="errors"
     :known="['distance', 'odometer', 'from', 'to']"
     test="catch-up-form"
     @submit="save">
-    <TapChoice v-model="form.by" :legend="t('catch_up.by')" :options="ways" test="by" />
+    <TapChoice v-if="!estimate" v-model="form.by" :legend="t('catch_up.by')" :options="ways" test="by" />
     <template v-if="form.by === 'distance'">
       <v-text-field
         v-model="form.distance"
