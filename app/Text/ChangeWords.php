@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Text;
 
 use Dripel\Core\Explain\Change;
+use Dripel\Core\Logbook\Distance;
 
 /** What would change, in words: by chain, each figure before and after. */
 final readonly class ChangeWords
@@ -34,11 +35,12 @@ final readonly class ChangeWords
         return $chains;
     }
 
-    private function value(Voice $voice, string $figure, float|string|null $value): string
+    private function value(Voice $voice, string $figure, Distance|float|string|null $value): string
     {
         $q = $voice->quantities;
 
         return match (true) {
+            $value instanceof Distance => $q->ridden($value, 1),
             $figure === 'place' => $value === null ? $voice->say('changes.on_hook') : $voice->names->bike((int) $value),
             $value === null => '—',
             $figure === 'status' => $voice->say("changes.statuses.{$value}"),

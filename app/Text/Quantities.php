@@ -43,9 +43,11 @@ final class Quantities
     }
 
     /** What has been ridden, or "at least" so much where nobody knows the whole. */
-    public function ridden(Distance $distance): string
+    public function ridden(Distance $distance, int $decimals = 0): string
     {
-        return $distance->whole ? $this->distance($distance->km) : (string) __('words.at_least', ['figure' => $this->distance($distance->km)]);
+        $figure = $this->distance($distance->km, $decimals);
+
+        return $distance->whole ? $figure : (string) __('words.at_least', ['figure' => $figure]);
     }
 
     /** Wax that is left is never rounded up. */

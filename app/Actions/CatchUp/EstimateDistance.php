@@ -41,7 +41,8 @@ final readonly class EstimateDistance
             $row->voided_by === null || throw VersionMoved::of($row, ['km' => $estimate->km]);
             // Seen from where it stands in the logbook, so that it does not count itself.
             $share = $this->share($by, $estimate->recordedAs($row->sequence));
-            $draft->replace($row, ['at' => $estimate->moment->unixS] + self::columns($estimate));
+            // What the odometer showed stays known.
+            $draft->replace($row, ['at' => $estimate->moment->unixS, 'odometer_km' => $row->odometer_km] + self::columns($estimate));
 
             return ['was' => ['km' => $row->km]] + self::about($estimate, $share);
         });

@@ -51,20 +51,15 @@ final readonly class FitChain
 
     private function expectFitting(Book $book, Bike $bike, Chain $chain, Moment $at, FitTerms $terms): void
     {
-        $note = FitNote::of($book, $chain->id, $bike->id, $at->unixS);
-        if ($note === FitNote::WrongSpeed && $terms->note === null) {
+        $notes = FitNote::all($book, $chain->id, $bike->id, $at->unixS);
+        if (in_array(FitNote::WrongSpeed, $notes, true) && $terms->note === null) {
             throw new NotPossible('note', 'wrong_speed', [
                 'chain' => $book->settings->whole(SettingKey::ChainSpeeds, $chain->id), 'bike' => $book->settings->whole(SettingKey::BikeSpeeds, $bike->id),
             ]);
         }
-        if (! $terms->newLink && $this->linkSpent($book, $chain, $at)) {
+        if (in_array(FitNote::LinkSpent, $notes, true) && ! $terms->newLink) {
             throw new NotPossible('new_link', 'link_spent');
         }
-    }
-
-    private function linkSpent(Book $book, Chain $chain, Moment $at): bool
-    {
-        return $book->linkOf($chain->id, $at->unixS)?->usedUp() ?? false;
     }
 
     /** Closed for the first time by this very fitting. */

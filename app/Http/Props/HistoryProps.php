@@ -64,7 +64,7 @@ final readonly class HistoryProps
     {
         $ids = array_values(array_filter(array_map(fn(Ride $ride) => $ride->id, $book->history($chainId)->rides), fn(int $id) => $id > 0));
 
-        return DB::table('rides')->select('action_id')->whereRaw('id in (select value from json_each(?))', [json_encode($ids)]);
+        return DB::table('rides')->select('action_id')->whereIntegerInRaw('id', $ids);
     }
 
     /**

@@ -73,16 +73,17 @@ final readonly class ShedProps
         ];
     }
 
-    /** @return array{note: string, forbids: bool, text: string}|null what speaks against putting it on, or is worth a word */
-    private function fit(ChainState $chain, int $bikeId): ?array
+    /** @return list<array{note: string, forbids: bool, text: string}> what speaks against putting it on, or is worth a word */
+    private function fit(ChainState $chain, int $bikeId): array
     {
-        $note = FitNote::of($this->book, $chain->chainId, $bikeId, $this->voice->nowS);
         $settings = $this->book->settings;
+        $speeds = ['chain' => $settings->whole(SettingKey::ChainSpeeds, $chain->chainId), 'bike' => $settings->whole(SettingKey::BikeSpeeds, $bikeId)];
 
-        return $note === null ? null : ['note' => $note->value, 'forbids' => $note->forbids(), 'text' => $this->voice->say(
-            $note->forbids() ? "errors.{$note->value}" : "chain.fit.{$note->value}",
-            ['chain' => $settings->whole(SettingKey::ChainSpeeds, $chain->chainId), 'bike' => $settings->whole(SettingKey::BikeSpeeds, $bikeId)],
-        )];
+        return array_map(fn(FitNote $note) => [
+            'note' => $note->value,
+            'forbids' => $note->forbids(),
+            'text' => $this->voice->say($note->forbids() ? "errors.{$note->value}" : "chain.fit.{$note->value}", $speeds),
+        ], FitNote::all($this->book, $chain->chainId, $bikeId, $this->voice->nowS));
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,7 @@ namespace Dripel\Core\Explain;
 
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Distance;
 
 /** What becomes different when the logbook is put right: every figure that changes, of every chain concerned. */
 final readonly class Changes
@@ -29,8 +30,8 @@ final readonly class Changes
     }
 
     /**
-     * @param array<string, float|string|null> $before
-     * @param array<string, float|string|null> $after
+     * @param array<string, Distance|float|string|null> $before
+     * @param array<string, Distance|float|string|null> $after
      *
      * @return list<Change>
      */
@@ -39,14 +40,22 @@ final readonly class Changes
         $changes = [];
         foreach ($before as $figure => $was) {
             $is = $after[$figure];
-            $same = is_float($was) && is_float($is) ? abs($was - $is) < self::SAME_KM : $was === $is;
-            $same || $changes[] = new Change($figure, $was, $is);
+            self::same($was, $is) || $changes[] = new Change($figure, $was, $is);
         }
 
         return $changes;
     }
 
-    /** @return array<string, float|string|null> */
+    private static function same(Distance|float|string|null $was, Distance|float|string|null $is): bool
+    {
+        return match (true) {
+            $was instanceof Distance && $is instanceof Distance => $was->whole === $is->whole && self::same($was->km, $is->km),
+            is_float($was) && is_float($is) => abs($was - $is) < self::SAME_KM,
+            default => $was === $is,
+        };
+    }
+
+    /** @return array<string, Distance|float|string|null> */
     private static function figures(Book $book, ChainState $chain): array
     {
         $bikeId = $book->fittings->bikeOf($chain->chainId, $chain->nowS);
@@ -55,8 +64,8 @@ final readonly class Changes
             'place' => $bikeId === null ? null : (string) $bikeId,
             'status' => $chain->status->value,
             'left' => $chain->life === null || ! $chain->waxKnown ? null : $chain->leftKm(),
-            'since' => $chain->life === null ? null : $chain->cycleKm()->km,
-            'km' => $chain->km->km,
+            'since' => $chain->life === null ? null : $chain->cycleKm(),
+            'km' => $chain->km,
             'wear' => $chain->wear?->atLeastPct(),
             'measured_at' => $chain->readingKm?->whole === true ? $chain->readingKm->km : null,
             'limit' => $chain->terms->limitPct,

@@ -20,21 +20,22 @@ enum FitNote: string
     }
 
     /**
-     * The first that forbids it, else the first worth a word, null if nothing is. Common practice: quick links are single
+     * All that is to be said, what forbids it first. Common practice: quick links are single
      * use or allow a stated number of closings; a chain must suit the number of sprockets.
+     *
+     * @return list<self>
      */
-    public static function of(Book $book, int $chainId, int $bikeId, int $nowS): ?self
+    public static function all(Book $book, int $chainId, int $bikeId, int $nowS): array
     {
         $chainSpeeds = $book->settings->whole(SettingKey::ChainSpeeds, $chainId);
         $bikeSpeeds = $book->settings->whole(SettingKey::BikeSpeeds, $bikeId);
         $link = $book->linkOf($chainId, $nowS);
         $left = $link?->part->closingsAllowed === null ? null : $link->part->closingsAllowed - $link->closings;
 
-        return match (true) {
-            $chainSpeeds > 0 && $bikeSpeeds > 0 && $chainSpeeds !== $bikeSpeeds => self::WrongSpeed,
-            $left !== null && $left <= 0 => self::LinkSpent,
-            $left === 1 => self::LastClosing,
-            default => null,
-        };
+        return array_map(self::from(...), array_keys(array_filter([
+            self::WrongSpeed->value => $chainSpeeds > 0 && $bikeSpeeds > 0 && $chainSpeeds !== $bikeSpeeds,
+            self::LinkSpent->value => $left !== null && $left <= 0,
+            self::LastClosing->value => $left === 1,
+        ])));
     }
 }

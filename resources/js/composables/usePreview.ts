@@ -1,5 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import { ref, watch, type Ref } from 'vue'
+import { t } from './useText'
 
 const AFTER_MS = 250
 
@@ -13,19 +14,19 @@ export async function ask<T>(
   url: string,
   data: object,
 ): Promise<{ answer: T } | { errors: Record<string, string> }> {
-  const response = await fetch(url, {
-    method: method.toUpperCase(),
-    headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token() },
-    body: JSON.stringify(data),
-  })
-  const body = (await response.json()) as T & { errors?: Record<string, string[]> }
-  return response.ok
-    ? { answer: body }
-    : {
-        errors: Object.fromEntries(
-          Object.entries(body.errors ?? { page: [response.statusText] }).map(([field, texts]) => [field, texts[0] ?? '']),
-        ),
-      }
+  try {
+    const response = await fetch(url, {
+      method: method.toUpperCase(),
+      headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token() },
+      body: JSON.stringify(data),
+    })
+    const body = (await response.json()) as T & { errors?: Record<string, string[]>; message?: string }
+    if (response.ok) return { answer: body }
+    const errors = Object.entries(body.errors ?? { page: [body.message ?? response.statusText] })
+    return { errors: Object.fromEntries(errors.map(([field, texts]) => [field, texts[0] ?? ''])) }
+  } catch {
+    return { errors: { page: t('offline.text') } }
+  }
 }
 
 /** What a form would do, asked anew whenever it changes; `data` returns null while there is nothing to ask. */

@@ -42,7 +42,7 @@ export interface Chain {
   left: string
   wear: Wear
   wearLine: string
-  fit?: { note: string; forbids: boolean; text: string } | null
+  fit?: { note: string; forbids: boolean; text: string }[]
 }
 
 export interface Rail {

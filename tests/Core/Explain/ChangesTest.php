@@ -8,8 +8,10 @@ use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Distance;
 use Dripel\Core\Logbook\Fitting;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Reading;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
@@ -37,7 +39,13 @@ function figures(array $changes): array
 {
     return array_combine(
         array_map(fn(Change $change) => $change->figure, $changes),
-        array_map(fn(Change $change) => [$change->before, $change->after], $changes),
+        array_map(
+            fn(Change $change) => array_map(
+                fn($value) => $value instanceof Distance ? ($value->whole ? $value->km : "at least {$value->km}") : $value,
+                [$change->before, $change->after],
+            ),
+            $changes,
+        ),
     );
 }
 
@@ -74,4 +82,9 @@ it('says nothing where nothing is different', function (): void {
 it('tells what another interval leaves', function (): void {
     $changes = Changes::between(shed(1), shed(1, intervalKm: 80.0), 4 * 3600);
     expect(figures($changes[1]))->toBe(['status' => ['ridden', 'spent'], 'left' => [220.0, 0.0]]);
+});
+
+it('calls a least value one, also where it is the same in figures', function (): void {
+    $came = fn(?float $km) => new Book([7], [1], new Settings([]), [], [], [new Opening(1, new Moment(0), 1, $km)]);
+    expect(figures(Changes::between($came(null), $came(0.0), 3600)[1]))->toBe(['km' => ['at least 0', 0.0]]);
 });

@@ -38,7 +38,7 @@ it('refuses a chain of another speed count, unless the owner says why it goes on
     ($this->fit)($wide, 5)->assertSessionHasErrors(['note' => __('errors.wrong_speed', ['chain' => 9, 'bike' => 12])]);
     ($this->fit)($wide, 5, ['note' => 'It is what I have'])->assertSessionHasErrors(['note' => __('errors.owner_overrules')]);
     $this->get('/')->assertInertia(
-        fn($page) => $page->where('rails.0.hanging.0.fit.note', 'wrong_speed')->where('rails.0.hanging.0.fit.forbids', true),
+        fn($page) => $page->where('rails.0.hanging.0.fit.0.note', 'wrong_speed')->where('rails.0.hanging.0.fit.0.forbids', true),
     );
     expect(Bench::rows())->toBe($rows);
     app('auth')->forgetGuards();
@@ -53,12 +53,12 @@ it('refuses a chain of another speed count, unless the owner says why it goes on
 it('says which closing is the last, refuses a spent quick link, and opens a new one in the same step', function (): void {
     $b = ($this->part)(new ArrivingPart('chain', 'B', speeds: 12, closings: 2, closingsAllowed: 3));
     $this->actingAs($this->bench->owner);
-    $this->get('/')->assertInertia(fn($page) => $page->where('rails.0.hanging.0.fit.note', 'last_closing')->where('rails.0.hanging.0.fit.forbids', false));
+    $this->get('/')->assertInertia(fn($page) => $page->where('rails.0.hanging.0.fit.0.note', 'last_closing')->where('rails.0.hanging.0.fit.0.forbids', false));
     ($this->fit)($b, 50)->assertSessionHasNoErrors();
     ($this->fit)($this->a, 40)->assertSessionHasNoErrors();
     expect([($this->link)($b)->closings, ($this->link)($b)->usedUp()])->toBe([3, true]);
     ($this->fit)($b, 30)->assertSessionHasErrors(['new_link' => __('errors.link_spent')]);
-    $this->get('/')->assertInertia(fn($page) => $page->where('rails.0.hanging.0.fit.note', 'link_spent'));
+    $this->get('/')->assertInertia(fn($page) => $page->where('rails.0.hanging.0.fit.0.note', 'link_spent'));
     $this->postJson('/command', ['action_id' => (string) Str::uuid(), 'text' => 'swap heron b'])->assertJsonValidationErrors('new_link');
 
     $spent = ($this->link)($b)->part->id;

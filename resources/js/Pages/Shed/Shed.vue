@@ -65,7 +65,7 @@ function open(verb: RailVerb, id: number): void {
 function swapNow(bikeId: number, chainId: number): void {
   problem.value = null
   const hanging = props.rails.find((other) => other.id === bikeId)?.hanging.find((other) => other.id === chainId)
-  if (hanging?.fit) {
+  if (hanging?.fit?.length) {
     // Something speaks against it: the form says what, and how it can be done.
     bike.value = bikeId
     wanted.value = chainId

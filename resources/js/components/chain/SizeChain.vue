@@ -68,6 +68,7 @@ const joints = ['quick_link', 'pin'].map((value) => ({ value, title: t(`size.${v
       <v-checkbox v-model="form.derailleur" :label="t('size.derailleur')" />
     </template>
     <TapChoice v-model="form.new_joint" :legend="t('size.new_joint')" :options="joints" test="new-joint" />
+    <p v-if="problems.page" class="ember" role="alert">{{ problems.page }}</p>
     <div v-if="preview" role="status" class="result" data-test="sized">
       <p v-for="(line, i) in preview.lines" :key="line" :class="{ first: i === 0 }">{{ line }}</p>
       <LoopDrawing v-if="preview.loop" :loop="preview.loop" :label="preview.lines[0] ?? ''" />

@@ -37,6 +37,16 @@ const warning = computed(() =>
       : t(chosen.value.unsure ? 'swap.unsure' : 'swap.not_waxed'),
 )
 
+const says = (...notes: string[]) => (chosen.value?.fit ?? []).some((note) => notes.includes(note.note))
+const asksNote = computed(() => here.value.role === 'owner' && says('wrong_speed'))
+const asksLink = computed(() => says('link_spent', 'last_closing'))
+// What is wrong with a field that is not asked for is said below.
+const known = computed(() => [
+  'date',
+  'time',
+  ...(asksNote.value ? ['note'] : []),
+  ...(asksLink.value ? ['new_link', 'closings_allowed'] : []),
+])
 const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (open.value = false))
 </script>
 
@@ -47,7 +57,7 @@ const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (ope
     :verb="t('swap.do')"
     :busy="form.processing"
     :errors="form.errors"
-    :known="['date', 'time', 'note', 'new_link', 'closings_allowed']"
+    :known="known"
     :caution="t('swap.caution')"
     test="swap-form"
     @submit="save">
@@ -63,26 +73,27 @@ const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (ope
       >
     </fieldset>
     <p v-if="warning" class="ember warning" role="status">{{ warning }}</p>
-    <template v-if="chosen?.fit">
-      <p class="warning" :class="{ ember: chosen.fit.forbids }" role="status" data-test="fit-note">{{ chosen.fit.text }}</p>
+    <p
+      v-for="note in chosen?.fit ?? []"
+      :key="note.note"
+      class="warning"
+      :class="{ ember: note.forbids }"
+      role="status"
+      data-test="fit-note">
+      {{ note.text }}
+    </p>
+    <v-text-field v-if="asksNote" v-model="form.note" :label="t('swap.note')" :error-messages="form.errors.note" name="note" />
+    <template v-if="asksLink">
+      <v-checkbox v-model="form.new_link" :label="t('swap.new_link')" :error-messages="form.errors.new_link" data-test="new-link" />
       <v-text-field
-        v-if="chosen.fit.note === 'wrong_speed' && here.role === 'owner'"
-        v-model="form.note"
-        :label="t('swap.note')"
-        :error-messages="form.errors.note"
-        name="note" />
-      <template v-if="chosen.fit.note !== 'wrong_speed'">
-        <v-checkbox v-model="form.new_link" :label="t('swap.new_link')" :error-messages="form.errors.new_link" data-test="new-link" />
-        <v-text-field
-          v-if="form.new_link"
-          v-model="form.closings_allowed"
-          inputmode="numeric"
-          :label="t('swap.closings')"
-          :hint="t('swap.closings_hint')"
-          persistent-hint
-          :error-messages="form.errors.closings_allowed"
-          name="closings_allowed" />
-      </template>
+        v-if="form.new_link"
+        v-model="form.closings_allowed"
+        inputmode="numeric"
+        :label="t('swap.closings')"
+        :hint="t('swap.closings_hint')"
+        persistent-hint
+        :error-messages="form.errors.closings_allowed"
+        name="closings_allowed" />
     </template>
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
   </ActionDialog>
