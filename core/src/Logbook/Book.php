@@ -71,10 +71,20 @@ final class Book
         return $links === [] ? null : PartState::derive($links[count($links) - 1], $this, $this->history($links[count($links) - 1]->id), $nowS);
     }
 
-    /** @return list<Part> the quick links of a chain, one after the other */
+    /** @return list<Part> the quick links of a chain in the order in which they were opened; a spare may be older than the one before it */
     public function linksOf(int $chainId): array
     {
-        return array_values(array_filter($this->parts, fn(Part $part) => $part->kind === PartKind::QuickLink && $part->chainId === $chainId));
+        $links = array_values(array_filter($this->parts, fn(Part $part) => $part->kind === PartKind::QuickLink && $part->chainId === $chainId));
+        $openedS = fn(Part $link): int => $this->history($link->id)->last(Opening::class)->moment->unixS ?? PHP_INT_MIN;
+        usort($links, fn(Part $a, Part $b) => $openedS($a) <=> $openedS($b) ?: $a->id <=> $b->id);
+
+        return $links;
+    }
+
+    /** @return list<Part> the quick links that lie in a drawer, not opened yet */
+    public function spareLinks(): array
+    {
+        return array_values(array_filter($this->parts, fn(Part $part) => $part->kind === PartKind::QuickLink && $part->chainId === null));
     }
 
     /** How an estimate would be spread, as the logbook stands. */

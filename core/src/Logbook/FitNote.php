@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
+use Dripel\Core\Chain\Joint;
+
 /** What speaks against putting a chain on a bike, or is worth a word before it is done. */
 enum FitNote: string
 {
@@ -13,10 +15,14 @@ enum FitNote: string
     case LinkSpent = 'link_spent';
     /** Its quick link may be closed this once more. */
     case LastClosing = 'last_closing';
+    /** The chain that comes off is joined with a pin. */
+    case PinOff = 'pin_off';
+    /** The chain that goes on is joined with a pin. */
+    case PinOn = 'pin_on';
 
     public function forbids(): bool
     {
-        return $this !== self::LastClosing;
+        return $this === self::WrongSpeed || $this === self::LinkSpent;
     }
 
     /**
@@ -30,12 +36,21 @@ enum FitNote: string
         $chainSpeeds = $book->settings->whole(SettingKey::ChainSpeeds, $chainId);
         $bikeSpeeds = $book->settings->whole(SettingKey::BikeSpeeds, $bikeId);
         $link = $book->linkOf($chainId, $nowS);
+        $off = $book->fittings->chainOn($bikeId, $nowS);
         $left = $link?->part->closingsAllowed === null ? null : $link->part->closingsAllowed - $link->closings;
 
         return array_map(self::from(...), array_keys(array_filter([
             self::WrongSpeed->value => $chainSpeeds > 0 && $bikeSpeeds > 0 && $chainSpeeds !== $bikeSpeeds,
             self::LinkSpent->value => $left !== null && $left <= 0,
             self::LastClosing->value => $left === 1,
+            self::PinOff->value => $off !== null && $off !== $chainId && self::pinned($book, $off),
+            self::PinOn->value => self::pinned($book, $chainId),
         ])));
+    }
+
+    /** Common practice: every removal of a pin widens its hole, and each closing wants a new pin. */
+    public static function pinned(Book $book, int $chainId): bool
+    {
+        return $book->settings->text(SettingKey::ChainJoint, $chainId) === Joint::Pin->value;
     }
 }

@@ -14,5 +14,7 @@ final readonly class Part
         public ?int $chainId = null,
         /** Of a quick link: how many closings its maker allows, null if unknown. */
         public ?int $closingsAllowed = null,
+        /** Of a quick link: for how many speeds it is made, null if unknown. */
+        public ?int $speeds = null,
     ) {}
 }

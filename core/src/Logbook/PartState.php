@@ -57,14 +57,11 @@ final readonly class PartState
     /** When the next quick link took its place. */
     private static function replacedS(Part $link, Book $book): int
     {
-        foreach ($book->linksOf((int) $link->chainId) as $other) {
-            $opening = $other->id > $link->id ? $book->history($other->id)->last(Opening::class) : null;
-            if ($opening !== null) {
-                return $opening->moment->unixS;
-            }
-        }
+        $links = $book->linksOf((int) $link->chainId);
+        $next = $links[(int) array_search($link, $links, true) + 1] ?? null;
+        $opening = $next === null ? null : $book->history($next->id)->last(Opening::class);
 
-        return PHP_INT_MAX;
+        return $opening->moment->unixS ?? PHP_INT_MAX;
     }
 
     /** Whether it was closed as often as its maker allows. */

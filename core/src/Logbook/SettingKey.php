@@ -18,6 +18,17 @@ enum SettingKey: string
     case ChainLabel = 'chain.label';
     case ChainSpeeds = 'chain.speeds';
     case ChainPitches = 'chain.pitches';
+    /** What is on it when it comes: storage grease, old oil, wax of the factory. */
+    case ChainLoad = 'chain.load';
+    /** How it is closed: a quick link, or a pin. */
+    case ChainJoint = 'chain.joint';
+    /** 1: it has an outer side. */
+    case ChainDirectional = 'chain.directional';
+    case ChainMassG = 'chain.mass_g';
+    /** In minor units of the workshop's currency. */
+    case ChainPrice = 'chain.price_minor';
+    /** YYYY-MM-DD */
+    case ChainBoughtOn = 'chain.bought_on';
     /** The bike whose rail a chain hangs on. */
     case ChainHome = 'chain.home';
     /** What a cassette, chainring or quick link is called. */
@@ -26,6 +37,11 @@ enum SettingKey: string
     case LinkChain = 'link.chain';
     /** How many closings the maker of a quick link allows; null: unknown. */
     case LinkClosings = 'link.closings';
+    case LinkSpeeds = 'link.speeds';
+    case LinkPrice = 'link.price_minor';
+    /** What a solvent jar is called. */
+    case JarName = 'jar.name';
+    case JarRole = 'jar.role';
     case FactorIndoor = 'factor.indoor';
     case FactorDry = 'factor.dry';
     case FactorDusty = 'factor.dusty';

@@ -6,6 +6,7 @@ namespace Dripel\Core\Plan;
 
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Strip\JarState;
 
 /** One line of Next: what, for which bike and chains, until when, and the action that settles it. Codes, no sentences. */
 final readonly class NextItem
@@ -27,5 +28,9 @@ final readonly class NextItem
         public ?GoodUntil $goodUntil = null,
         /** @var list<Ride> the rides that wait for something */
         public array $rides = [],
+        /** Goes before everything else, whatever its day. */
+        public bool $urgent = false,
+        public ?OpenJob $job = null,
+        public ?JarState $jar = null,
     ) {}
 }

@@ -9,6 +9,8 @@ enum NextKind: string
 {
     /** A stripped chain must be waxed before it rusts. */
     case Bare = 'bare';
+    /** A guided job is under way and waits for somebody. */
+    case Job = 'job';
     /** A fitted chain was ridden in the wet and nothing was done since. */
     case Wet = 'wet';
     /** A fitted chain has no wax left. */
@@ -27,6 +29,10 @@ enum NextKind: string
     case NoChain = 'no_chain';
     /** A ride has no bike. */
     case NoBike = 'no_bike';
+    /** A solvent jar has done its cleanings. */
+    case JarSpent = 'jar_spent';
+    /** A jar has stood long enough to be decanted. */
+    case JarSettled = 'jar_settled';
     /** The weekly commute filled itself in and waits to be confirmed. */
     case Commute = 'commute';
 

@@ -10,6 +10,7 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Strip\BareState;
+use Dripel\Core\Strip\JarState;
 
 /** What to do next, in order of its day: derived from the rails, never entered. */
 final readonly class NextList
@@ -21,13 +22,15 @@ final readonly class NextList
 
     /**
      * @param list<Rail> $rails of the same logbook and instant
+     * @param list<OpenJob> $jobs
+     * @param array<int, JarState> $jars
      *
      * @return list<NextItem>
      */
-    public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone): array
+    public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone, array $jobs = [], array $jars = []): array
     {
         $today = LocalDay::of($nowS, $zone);
-        $items = [...self::spentWaiting($rails), ...self::openRides($book, $today), ...self::commutes($book, $today)];
+        $items = [...self::spentWaiting($rails), ...self::openRides($book, $today), ...self::commutes($book, $today), ...self::jobs($book, $jobs, $nowS, $zone), ...self::jars($jars, $today)];
         foreach ($rails as $rail) {
             array_push(
                 $items,
@@ -39,7 +42,8 @@ final readonly class NextList
                 ]),
             );
         }
-        usort($items, fn(NextItem $a, NextItem $b) => ($a->date ?? '9999') <=> ($b->date ?? '9999')
+        usort($items, fn(NextItem $a, NextItem $b) => $b->urgent <=> $a->urgent
+            ?: ($a->date ?? '9999') <=> ($b->date ?? '9999')
             ?: $b->late <=> $a->late
             ?: $a->kind->rank() <=> $b->kind->rank());
 
@@ -54,7 +58,7 @@ final readonly class NextList
             if ($chain->bare !== null && ! $chain->pastLimit) {
                 $byS = $chain->nowS + (int) round(3600 * $chain->bare->hoursLeft);
                 $day = max(LocalDay::of($byS, $zone)->date, LocalDay::of($chain->nowS, $zone)->date);
-                $items[] = new NextItem(NextKind::Bare, $rail->bikeId, [$chain], $day, $byS, $chain->bare->state === BareState::Late, Verb::Dip);
+                $items[] = new NextItem(NextKind::Bare, $rail->bikeId, [$chain], $day, $byS, $chain->bare->state === BareState::Late, Verb::Dip, urgent: $chain->bare->state !== BareState::Ok);
             }
         }
 
@@ -148,6 +152,44 @@ final readonly class NextList
         }
         foreach ($byBike as $bikeId => $rides) {
             $items[] = new NextItem(NextKind::NoChain, $bikeId, [], $today->date, null, false, Verb::Fit, rides: $rides);
+        }
+
+        return $items;
+    }
+
+    /**
+     * @param list<OpenJob> $jobs
+     *
+     * @return list<NextItem>
+     */
+    private static function jobs(Book $book, array $jobs, int $nowS, DateTimeZone $zone): array
+    {
+        return array_map(fn(OpenJob $job) => new NextItem(
+            NextKind::Job,
+            $book->bikeOfChain($job->chainIds[0] ?? 0, $nowS),
+            array_map(fn(int $id) => $book->chain($id, $nowS), $job->chainIds),
+            LocalDay::of(max($nowS, $job->dueS ?? $nowS), $zone)->date,
+            $job->dueS !== null && $job->dueS > $nowS ? $job->dueS : null,
+            false,
+            Verb::Go,
+            job: $job,
+        ), $jobs);
+    }
+
+    /**
+     * @param array<int, JarState> $jars
+     *
+     * @return list<NextItem>
+     */
+    private static function jars(array $jars, LocalDay $today): array
+    {
+        $items = [];
+        foreach ($jars as $jar) {
+            if ($jar->spent()) {
+                $items[] = new NextItem(NextKind::JarSpent, null, [], null, null, false, Verb::Jar, jar: $jar);
+            } elseif ($jar->settledS() !== null && $jar->settledS() <= $today->endS()) {
+                $items[] = new NextItem(NextKind::JarSettled, null, [], $today->date, null, false, Verb::Jar, jar: $jar);
+            }
         }
 
         return $items;

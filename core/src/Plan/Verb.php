@@ -13,4 +13,8 @@ enum Verb: string
     case Fit = 'fit';
     case ChooseBike = 'choose_bike';
     case Confirm = 'confirm';
+    /** Goes on with a guided job. */
+    case Go = 'go';
+    /** Looks after a jar. */
+    case Jar = 'jar';
 }

@@ -33,12 +33,10 @@ final readonly class StripCascade implements Model
 
     private function wash(StripCascadeInput $in, CascadeState $jars): CascadeState
     {
-        $inDirty = $jars->dirtyG + $in->loadG;
-        $carried = $inDirty * $in->carryOverMl / ($in->dirtyMl + $in->carryOverMl);
-        $inClean = $jars->cleanG + $carried;
-        $left = $inClean * $in->carryOverMl / ($in->cleanMl + $in->carryOverMl);
+        [$carriedG, $dirty] = (new SolventBath($in->dirtyMl, $jars->dirtyG))->wash($in->loadG, $in->carryOverMl);
+        [$leftG, $clean] = (new SolventBath($in->cleanMl, $jars->cleanG))->wash($carriedG, $in->carryOverMl);
 
-        return new CascadeState($left, $inDirty - $carried, $inClean - $left);
+        return new CascadeState($leftG, $dirty->greaseG, $clean->greaseG);
     }
 
     /** Each chain comes out dirtier than the one before, at last as dirty as it went in: never, where the limit allows that. */

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Job;
+
+/** One tap: at which turn of the job, and when it was made (Unix seconds), which may be well before it arrives. */
+final readonly class JobEvent
+{
+    public function __construct(public JobEventKind $kind, public int $position, public int $atS) {}
+}

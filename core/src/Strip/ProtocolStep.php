@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Strip;
+
+use Dripel\Core\Input\Check;
+use Dripel\Core\Input\Fields;
+use Dripel\Core\Input\InvalidInput;
+
+/** One step of a protocol: a bath with what is done in it, or what happens between and after baths. ml and seconds. */
+final readonly class ProtocolStep
+{
+    /** House rule: less does not cover a chain in any jar. */
+    public const LEAST_ML = 50.0;
+
+    /** A bucket; what is more is a slip of the finger. */
+    private const MOST_ML = 5000.0;
+
+    private const MOST_S = 172_800;
+
+    /**
+     * @param list<Move> $moves what is done in a bath; empty for other steps
+     *
+     * @throws InvalidInput at `solvent`, `volume_ml` or `moves` where a bath lacks one or another step has one, at `volume_ml`
+     *                      unless 50 to 5,000, at `solvent` for a liquid that burns in an ultrasonic bath, at `seconds` unless
+     *                      hanging and drying have 10 to 172,800
+     */
+    public function __construct(
+        public StepKind $kind,
+        public ?Solvent $solvent = null,
+        public ?float $volumeMl = null,
+        public array $moves = [],
+        /** Repeated with fresh solvent as long as it comes out cloudy. */
+        public bool $untilClear = false,
+        /** How long it hangs or dries; null for steps without a time. */
+        public ?int $seconds = null,
+    ) {
+        if ($kind->isBath()) {
+            $solvent !== null || throw new InvalidInput('solvent', 'is missing: say what the bath is of');
+            $volumeMl !== null || throw new InvalidInput('volume_ml', 'is missing: say how much the bath takes');
+            Check::notEmpty('moves', $moves);
+            if (Check::finite('volume_ml', $volumeMl) < self::LEAST_ML || $volumeMl > self::MOST_ML) {
+                throw new InvalidInput('volume_ml', 'must be 50 to 5,000 ml: less does not cover a chain');
+            }
+            if ($kind === StepKind::Ultrasonic && $solvent->flammable()) {
+                throw new InvalidInput('solvent', 'burns, and an ultrasonic bath is hot and sparks: use a water-based degreaser there');
+            }
+        } elseif ($solvent !== null || $volumeMl !== null || $moves !== [] || $untilClear) {
+            throw new InvalidInput('kind', 'is no bath, so it has no solvent, volume, moves or “until clear”');
+        }
+        $timed = $kind === StepKind::Hang || $kind->isDrying();
+        $timed === ($seconds !== null) || throw new InvalidInput('seconds', $timed ? 'is missing: say how long' : 'is for hanging and drying only');
+        $seconds === null || Check::between('seconds', $seconds, 10, self::MOST_S);
+    }
+
+    public static function from(Fields $in): self
+    {
+        $in->only('kind', 'solvent', 'volume_ml', 'moves', 'until_clear', 'seconds');
+
+        return new self(
+            $in->choice('kind', StepKind::class),
+            $in->has('solvent') ? $in->choice('solvent', Solvent::class) : null,
+            $in->has('volume_ml') ? $in->number('volume_ml') : null,
+            $in->has('moves') ? $in->list('moves', Move::from(...)) : [],
+            $in->has('until_clear') && $in->yesOrNo('until_clear'),
+            $in->has('seconds') ? $in->whole('seconds') : null,
+        );
+    }
+
+    public function with(float $volumeMl, bool $untilClear): self
+    {
+        return new self($this->kind, $this->solvent, $volumeMl, $this->moves, $untilClear, $this->seconds);
+    }
+
+    /** How long its timers run, in seconds; 0 for a step that lasts as long as it lasts. */
+    public function timedS(): int
+    {
+        return array_sum(array_map(fn(Move $move) => $move->seconds, $this->moves)) + ($this->seconds ?? 0);
+    }
+
+    /** @return array<string, mixed> only what it has */
+    public function toArray(): array
+    {
+        return ['kind' => $this->kind->value] + array_filter([
+            'solvent' => $this->solvent?->value,
+            'volume_ml' => $this->volumeMl,
+            'moves' => array_map(fn(Move $move) => $move->toArray(), $this->moves),
+            'until_clear' => $this->untilClear,
+            'seconds' => $this->seconds,
+        ], fn(mixed $value) => $value !== null && $value !== [] && $value !== false);
+    }
+}

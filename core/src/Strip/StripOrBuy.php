@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Strip;
+
+use Dripel\Core\Cost\PriceList;
+use Dripel\Core\Cost\Supply;
+
+/**
+ * An oil-ridden chain against a new one: how many baths of the protocol's first solvent bring it down to what a new chain
+ * is left with (strip.rinse), what the solvent costs, and what a new chain costs. ml and minor units.
+ */
+final readonly class StripOrBuy
+{
+    private function __construct(
+        public int $baths,
+        public int $bathsOfNew,
+        public float $freshMl,
+        public SolventCost $strip,
+        /** What a new chain costs; null if no price is known. */
+        public ?float $newMinor,
+    ) {}
+
+    /** @param float $startG what is on the ridden chain */
+    public static function of(Protocol $protocol, float $startG, PriceList $prices, int $atS): self
+    {
+        $baths = $protocol->baths();
+        $first = $protocol->solvents()[0];
+        $ofNew = count(array_filter($baths, fn(ProtocolStep $bath) => $bath->solvent === $first));
+        $volumeMl = $protocol->volumeMl($first) / $ofNew;
+        $leftOfNewG = (new StripRinse)(new StripRinseInput($volumeMl, null, $ofNew, null))->leftG;
+        $washes = $startG <= StripRinseInput::START_G ? $ofNew
+            : (new StripRinse)(new StripRinseInput($volumeMl, null, null, $leftOfNewG / $startG, startG: $startG))->washes;
+        $fresh = [];
+        foreach ($protocol->solvents() as $solvent) {
+            $solvent->isStocked() && $fresh[$solvent->value] = $solvent === $first ? $washes * $volumeMl : $protocol->volumeMl($solvent);
+        }
+
+        return new self($washes, $ofNew, array_sum($fresh), SolventCost::of($fresh, $prices, $atS), $prices->costMinor(Supply::Chain, 1.0, $atS));
+    }
+
+    /** Whether the solvent alone costs at least as much as a new chain; null where a price is missing. */
+    public function dearer(): ?bool
+    {
+        return $this->newMinor === null || ! $this->strip->known() ? null : $this->strip->minor >= $this->newMinor;
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+use Dripel\Core\Job\JobEvent;
+use Dripel\Core\Job\JobEventKind as Kind;
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\Job\JobStep;
+use Dripel\Core\Job\JobTurn;
+use Dripel\Core\Job\JobVerdict;
+
+/** Open, shake a minute, leave an hour, look (back to open), dry two hours. Started at 1000. */
+function jobRun(JobEvent ...$events): JobRun
+{
+    return JobRun::of([
+        new JobStep('open'), new JobStep('shake', 60), new JobStep('rest', 3600), new JobStep('look', againFrom: 0), new JobStep('dry', 7200),
+    ], 1000, array_values($events));
+}
+
+function tapped(Kind $kind, int $position, int $atS): JobEvent
+{
+    return new JobEvent($kind, $position, $atS);
+}
+
+/** @return list<string> "step, round, start–end" */
+function turns(JobRun $run): array
+{
+    return array_map(fn(JobTurn $turn) => "{$run->steps[$turn->step]->code} {$turn->round} {$turn->startS}–{$turn->endS}", $run->turns);
+}
+
+it('goes step by step, and round again as long as the answer is no', function (): void {
+    $run = jobRun(
+        tapped(Kind::Done, 0, 1030),
+        tapped(Kind::Done, 1, 1100),
+        tapped(Kind::Done, 2, 4700),
+        tapped(Kind::Again, 3, 4720),
+        tapped(Kind::Done, 4, 4750),
+        tapped(Kind::Done, 5, 4811),
+        tapped(Kind::Done, 6, 8411),
+        tapped(Kind::Again, 7, 8420),
+        tapped(Kind::Done, 8, 8450),
+        tapped(Kind::Done, 9, 8511),
+        tapped(Kind::Done, 10, 12111),
+        tapped(Kind::Done, 11, 12120),
+    );
+    expect(turns($run))->toBe([
+        'open 1 1000–1030', 'shake 1 1030–1100', 'rest 1 1100–4700', 'look 1 4700–4720',
+        'open 2 4720–4750', 'shake 2 4750–4811', 'rest 2 4811–8411', 'look 2 8411–8420',
+        'open 3 8420–8450', 'shake 3 8450–8511', 'rest 3 8511–12111', 'look 3 12111–12120',
+        'dry 1 12120–',
+    ])->and([$run->current()?->position, $run->dueS(), $run->step()?->leavable(), $run->doneS()])->toBe([12, 19320, true, null]);
+    $done = $run->after(tapped(Kind::Done, 12, 19400));
+    expect([$done->current(), $done->step(), $done->dueS(), $done->doneS()])->toBe([null, null, null, 19400]);
+});
+
+it('counts a tap once, whoever sends it and however often', function (): void {
+    $run = jobRun(tapped(Kind::Done, 0, 1030), tapped(Kind::Done, 0, 1031), tapped(Kind::Done, 1, 1100));
+    expect(turns($run))->toBe(['open 1 1000–1030', 'shake 1 1030–1100', 'rest 1 1100–'])
+        ->and($run->verdict(tapped(Kind::Done, 1, 1200)))->toBe(JobVerdict::AlreadyDone)
+        ->and($run->verdict(tapped(Kind::Again, 0, 1200)))->toBe(JobVerdict::AlreadyDone)
+        ->and($run->verdict(tapped(Kind::Done, 2, 1200)))->toBe(JobVerdict::Take)
+        // Ahead of the job, or a question that the step does not ask.
+        ->and($run->verdict(tapped(Kind::Done, 3, 1200)))->toBe(JobVerdict::Refused)
+        ->and($run->verdict(tapped(Kind::Again, 2, 1200)))->toBe(JobVerdict::Refused)
+        ->and(jobRun()->verdict(tapped(Kind::Longer, 0, 1001)))->toBe(JobVerdict::Refused);
+    $over = JobRun::of([new JobStep('open')], 0, [tapped(Kind::Done, 0, 5)]);
+    expect($over->verdict(tapped(Kind::Done, 0, 9)))->toBe(JobVerdict::AlreadyDone)
+        ->and($over->verdict(tapped(Kind::Done, 1, 9)))->toBe(JobVerdict::Refused);
+});
+
+it('stops the timer in a pause, makes it longer, and lets it overrun', function (): void {
+    $run = jobRun(tapped(Kind::Done, 0, 1000), tapped(Kind::Pause, 1, 1020), tapped(Kind::Pause, 1, 1030));
+    expect([$run->dueS(), $run->goneS(1500), $run->pausedS])->toBe([null, 20, 1020]);
+    $run = $run->after(tapped(Kind::Resume, 1, 1500))->after(tapped(Kind::Longer, 1, 1510));
+    expect([$run->seconds(), $run->dueS(), $run->goneS(1510), $run->goneS(1700)])->toBe([120, 1600, 30, 220])
+        ->and($run->verdict(tapped(Kind::Resume, 1, 1600)))->toBe(JobVerdict::AlreadyDone);
+    // The next step has a timer of its own; a tap made in a pause ends the pause.
+    $next = $run->after(tapped(Kind::Pause, 1, 1600))->after(tapped(Kind::Done, 1, 1700));
+    expect([$next->pausedS, $next->seconds(), $next->dueS()])->toBe([null, 3600, 5300]);
+});
+
+it('never lets a clock that is off turn time back, and estimates the end', function (): void {
+    $run = jobRun(tapped(Kind::Done, 0, 400), tapped(Kind::Done, 1, 300));
+    expect(turns($run))->toBe(['open 1 1000–1000', 'shake 1 1000–1000', 'rest 1 1000–'])
+        // 3600 − 500 of the rest, a minute to look (house rule), two hours to dry.
+        ->and($run->aboutS(1500))->toBe(1500 + 3100 + 60 + 7200)
+        ->and($run->aboutS(1500, 4))->toBe(1500 + 3100 + 60)
+        ->and($run->aboutS(9000))->toBe(9000 + 60 + 7200);
+});
+
+it('comes back from what a job keeps as it was', function (): void {
+    $step = new JobStep('look', 90, ['bath' => 2, 'solvent' => 'white_spirit', 'volume_ml' => 200.0, 'jar' => null], 3, ['dry']);
+    expect(JobStep::fromArray(json_decode((string) json_encode($step->toArray(), JSON_PRESERVE_ZERO_FRACTION), true)))->toEqual($step);
+});
