@@ -8,6 +8,7 @@ use App\Http\Controllers\Arriving\ArriveController;
 use App\Http\Controllers\Arriving\OpeningController;
 use App\Http\Controllers\Arriving\PartsTableController;
 use App\Http\Controllers\Bikes\BikeController;
+use App\Http\Controllers\Books\BooksController;
 use App\Http\Controllers\CatchUp\CommuteController;
 use App\Http\Controllers\CatchUp\EstimateController;
 use App\Http\Controllers\Chains\ChainController;
@@ -22,6 +23,7 @@ use App\Http\Controllers\Chains\TopUpController;
 use App\Http\Controllers\Command\CommandController;
 use App\Http\Controllers\History\EntryController;
 use App\Http\Controllers\History\HistoryController;
+use App\Http\Controllers\Jobs\JobController;
 use App\Http\Controllers\People\DemoController;
 use App\Http\Controllers\People\DeviceController;
 use App\Http\Controllers\People\InvitationController;
@@ -32,6 +34,8 @@ use App\Http\Controllers\Pot\DipController;
 use App\Http\Controllers\Road\RideController;
 use App\Http\Controllers\Road\TrackController;
 use App\Http\Controllers\Shed\ShedController;
+use App\Http\Controllers\Strip\ProtocolController;
+use App\Http\Controllers\Strip\StripPlanController;
 use App\Http\Controllers\Workshop\LabelController;
 use App\Http\Controllers\Workshop\RevisionController;
 use App\Http\Controllers\Workshop\SettingsController;
@@ -62,6 +66,10 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/leave', [PersonController::class, 'leave'])->name('leave');
     Route::post('/devices/sign-out-others', [DeviceController::class, 'signOutOthers'])->name('devices.sign-out');
     Route::get('/labels', LabelController::class)->name('labels');
+    Route::get('/books', [BooksController::class, 'index'])->name('books');
+    Route::get('/jobs/{job}', [JobController::class, 'show'])->name('job')->whereUuid('job');
+    Route::get('/jobs/{job}/state', [JobController::class, 'state'])->whereUuid('job');
+    Route::get('/protocols/{code}', [ProtocolController::class, 'card'])->name('protocol');
     Route::get('/revision', RevisionController::class)->name('revision');
 
     Route::middleware(OnlyWriters::class)->group(function (): void {
@@ -109,6 +117,19 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/chains/{chain}/strips', [StripController::class, 'store'])->whereNumber('chain');
         Route::post('/chains/{chain}/topups', [TopUpController::class, 'store'])->whereNumber('chain');
         Route::post('/chains/{chain}/readings', [ReadingController::class, 'store'])->whereNumber('chain');
+        Route::get('/strip', [StripPlanController::class, 'create'])->name('strip');
+        Route::post('/strip/plan', [StripPlanController::class, 'plan']);
+        Route::post('/strip', [StripPlanController::class, 'store']);
+        Route::post('/jobs/{job}/taps', [JobController::class, 'tap'])->whereUuid('job');
+        Route::post('/jobs/{job}/give-up', [JobController::class, 'giveUp'])->whereUuid('job');
+        Route::get('/protocols/{code}/copy', [ProtocolController::class, 'edit'])->name('protocol.copy');
+        Route::post('/protocols', [ProtocolController::class, 'store']);
+        Route::put('/protocols/{protocol}', [ProtocolController::class, 'update'])->whereNumber('protocol');
+        Route::delete('/protocols/{protocol}', [ProtocolController::class, 'destroy'])->whereNumber('protocol');
+        Route::post('/jars', [BooksController::class, 'storeJar']);
+        Route::post('/jars/{jar}/entries', [BooksController::class, 'tend'])->whereNumber('jar');
+        Route::post('/prices', [BooksController::class, 'storePrice']);
+        Route::post('/links', [BooksController::class, 'storeLink']);
         Route::post('/dips', [DipController::class, 'store']);
 
         Route::put('/entries/{type}/{entry}', [EntryController::class, 'update'])->whereNumber('entry');

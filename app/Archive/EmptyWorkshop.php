@@ -38,7 +38,9 @@ final readonly class EmptyWorkshop
     /** Its settings stay unless they go too. */
     public function rows(Workshop $workshop): void
     {
-        DB::table('tracks')->where('workshop_id', $workshop->id)->delete();
+        foreach (['tracks', 'guided_taps', 'guided_jobs'] as $table) {
+            DB::table($table)->where('workshop_id', $workshop->id)->delete();
+        }
         foreach (array_reverse(WorkshopFile::tables()) as $table) {
             if ($table === WorkshopFile::ACTIONS) {
                 DB::table($table)->where('workshop_id', $workshop->id)->update(['reverted_by' => null]);

@@ -13,9 +13,6 @@ use Illuminate\Support\Facades\Schema;
 /** Writes a workshop out: all of it as one JSON file, or one table as CSV. */
 final readonly class ExportWorkshop
 {
-    /** Columns whose text is JSON and comes out as such. */
-    private const JSON = ['about', 'effects', 'value', 'input', 'weekdays'];
-
     /** What a spreadsheet would take for a formula at the start of a cell. */
     private const FORMULA = ['=', '+', '-', '@', "\t", "\r", "\n"];
 
@@ -59,7 +56,7 @@ final readonly class ExportWorkshop
 
         return array_values(self::query($workshop, $table)->get()->map(function (object $row) use ($table, $people, $names): array {
             $values = array_diff_key((array) $row, array_flip(WorkshopFile::NOT_IN_FILE));
-            foreach (self::JSON as $column) {
+            foreach (WorkshopFile::JSON as $column) {
                 if (isset($values[$column])) {
                     $values[$column] = json_decode($values[$column], true);
                 }

@@ -60,7 +60,7 @@ final readonly class RestoreWorkshop
         }
         $tables = [];
         foreach (WorkshopFile::tables() as $table) {
-            $rows = $file['tables'][$table] ?? throw new NotRestored('table_missing', ['table' => $table]);
+            $rows = $file['tables'][$table] ?? ($file['version'] < 2 && in_array($table, WorkshopFile::SINCE_2, true) ? [] : null) ?? throw new NotRestored('table_missing', ['table' => $table]);
             $columns = $this->columns($table);
             foreach (is_array($rows) ? array_values($rows) : throw new NotRestored('table_missing', ['table' => $table]) as $i => $row) {
                 if (! is_array($row) || array_diff(array_keys($row), $columns) !== [] || array_diff($columns, array_keys($row)) !== []) {
@@ -149,7 +149,7 @@ final readonly class RestoreWorkshop
      */
     private static function encoded(array $row): array
     {
-        foreach (['about', 'effects', 'value', 'input', 'weekdays'] as $column) {
+        foreach (WorkshopFile::JSON as $column) {
             if (array_key_exists($column, $row) && ($row[$column] !== null)) {
                 $row[$column] = json_encode($row[$column], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
             }

@@ -15,7 +15,13 @@ final class WorkshopFile
     public const FORMAT = 'dripel-workshop';
 
     /** Rises when a table or column changes its meaning; files of older versions must stay readable. */
-    public const VERSION = 1;
+    public const VERSION = 2;
+
+    /** What files of version 1 do not have yet. */
+    public const SINCE_2 = ['jar_entries', 'baths', 'prices', 'protocols'];
+
+    /** Columns whose text is JSON and stands in the file as such. */
+    public const JSON = ['about', 'effects', 'value', 'input', 'weekdays', 'steps'];
 
     public const ACTIONS = 'actions';
 

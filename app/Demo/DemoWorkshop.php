@@ -14,7 +14,6 @@ use App\Actions\Chains\AddChain;
 use App\Actions\Chains\RecordReading;
 use App\Actions\Chains\ReportNoise;
 use App\Actions\Chains\RetireChain;
-use App\Actions\Chains\StripChain;
 use App\Actions\Chains\TopUpChain;
 use App\Actions\Fittings\FitChain;
 use App\Actions\Pot\DipChains;
@@ -58,6 +57,9 @@ final class DemoWorkshop
     /** From this many days ago on the story is told, not thrown. */
     private const TOLD_FROM = 30;
 
+    /** One after the other: a jar serves one job at a time. */
+    private const STRIPPED_AT = ['Heron' => '10:00', 'Badger' => '11:00', 'Tram' => '12:00'];
+
     private Scribbler $scribbler;
 
     private Randomizer $dice;
@@ -86,7 +88,6 @@ final class DemoWorkshop
         private readonly FitChain $fitChain,
         private readonly LogRide $logRide,
         private readonly DipChains $dipChains,
-        private readonly StripChain $stripChain,
         private readonly TopUpChain $topUpChain,
         private readonly RecordReading $recordReading,
         private readonly ReportNoise $reportNoise,
@@ -94,6 +95,7 @@ final class DemoWorkshop
         private readonly Arrive $arrive,
         private readonly EstimateDistance $estimateDistance,
         private readonly SetCommute $setCommute,
+        private readonly DemoSolvents $solvents,
     ) {}
 
     public function __invoke(int $nowS, int $seed): Workshop
@@ -107,6 +109,8 @@ final class DemoWorkshop
             $this->clock->set($this->day(self::FIRST_DAY, '08:00'));
             $rider = User::query()->create(['name' => 'Jory Venn', 'email' => 'demo@dripel.example', 'password' => Str::random(40)]);
             $workshop = ($this->openWorkshop)($rider, 'Lean-to on the Ostermoor', self::ZONE, true);
+            $this->solvents->shelf($this->scribbler, $this->day(self::FIRST_DAY, '09:00'));
+            $this->solvents->refill($this->scribbler, $this->day(210, '10:30'));
             foreach (self::bikes() as $bike) {
                 $this->open($bike, $workshop, $rider);
             }
@@ -128,7 +132,7 @@ final class DemoWorkshop
 
         return [
             new DemoBike('Heron', 'road', 12, 300, null, 'strict', 116, ['A', 'B', 'C'], ['D'], [3 => 36, 6 => 50, 7 => 74], '09:10', 27, $year, 0.085),
-            new DemoBike('Badger', 'gravel', 11, 250, null, 'strict', 112, ['A', 'B', 'C'], [], [2 => 26, 6 => 44], '14:20', 19, [1, 2, 3, 4, 5, 9, 10, 11, 12], 0.28),
+            new DemoBike('Badger', 'gravel', 11, 250, null, 'strict', 112, ['A', 'B', 'C'], ['D'], [2 => 26, 6 => 44], '14:20', 19, [1, 2, 3, 4, 5, 9, 10, 11, 12], 0.28),
             new DemoBike('Tram', 'city', 1, 300, 10, 'by_speeds', 98, ['A', 'B', 'C'], [], array_fill(1, 5, 11.4), '07:35', 18, $year, 0.42),
             new DemoBike('Lantern', 'indoor', 9, 400, null, 'by_speeds', 108, ['A', 'C', 'D'], ['B'], [2 => 24, 4 => 30], '19:05', 29, [1, 2, 3, 10, 11, 12], 0.3),
         ];
@@ -147,7 +151,11 @@ final class DemoWorkshop
         $this->bikes[$bike->name] = Bike::query()->whereKey($action->about['bike'])->sole();
         $start = self::FIRST_DAY;
         foreach ($bike->inTurn as $index => $letter) {
-            $this->addChain($workshop, $rider, $bike, $letter, $this->day($start, '18:00'), $this->day($start, '20:30'), $index === 0 ? $this->day($start, '21:00') : null);
+            // Of three bikes the first chains went through the jars, three at a time.
+            $this->addChain($workshop, $rider, $bike, $letter, $bike->indoor() ? $this->day($start, '18:00') : null, $this->day($start, '20:30'), $index === 0 ? $this->day($start, '21:00') : null);
+        }
+        if (! $bike->indoor()) {
+            $this->solvents->strip($this->scribbler, array_map(fn(string $letter) => $this->chains["{$bike->name} {$letter}"], $bike->inTurn), $this->day($start, self::STRIPPED_AT[$bike->name]));
         }
         foreach ($bike->asOld as $letter) {
             $this->addChain($workshop, $rider, $bike, $letter, null, null, null);
@@ -210,7 +218,7 @@ final class DemoWorkshop
         $this->measure('Heron B', 8, '20:10');
         $this->rides($heron, 7, 1, $dry, 'A');
         $this->dip(5, ['Heron C', 'Tram B']);
-        $this->scribbler->at($this->nowS - 16800, fn(ActionContext $by) => ($this->stripChain)($by, $this->chains['Heron D'], new Moment($this->nowS - 16800)));
+        $this->solvents->strip($this->scribbler, [$this->chains['Heron D']], $this->nowS - 16800 - DemoSolvents::BATHS_S, $this->nowS);
 
         // Badger: C came off muddy, B got loud, A was ridden in yesterday's rain, and nothing waxed hangs ready.
         $this->put('Badger C', self::TOLD_FROM, '21:40');
@@ -221,6 +229,8 @@ final class DemoWorkshop
         $this->scribbler->at($this->day(10, '18:45'), fn(ActionContext $by) => ($this->reportNoise)($by, $this->bikes['Badger'], new Moment($this->day(10, '18:45'))));
         $this->put('Badger A', 10, '20:00');
         $this->measure('Badger B', 10, '20:10');
+        $this->solvents->strip($this->scribbler, [$this->chains['Badger D']], $this->nowS - 3900 - DemoSolvents::BATHS_S, $this->nowS);
+        $this->solvents->settle($this->scribbler, $this->day(2, '11:00'));
         $this->rides($badger, 9, 2, $dry, 'A');
         $this->rideOf($badger, 1, 41.2, Condition::Wet, 'A');
 

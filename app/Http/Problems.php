@@ -6,11 +6,13 @@ namespace App\Http;
 
 use App\Archive\NotRestored;
 use App\Exceptions\ActionIdTaken;
+use App\Exceptions\JobMovedOn;
 use App\Exceptions\LogbookConflict;
 use App\Exceptions\NotPossible;
 use App\Exceptions\UndoBlocked;
 use App\Exceptions\VersionMoved;
 use App\Http\Props\ConflictProps;
+use App\Http\Props\JobProps;
 use App\Text\Speaker;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Fitting;
@@ -31,7 +33,7 @@ final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([NotPossible::class, NotRestored::class, InvalidInput::class, LogbookConflict::class, UndoBlocked::class, VersionMoved::class, ActionIdTaken::class]);
+        $exceptions->dontReport([NotPossible::class, NotRestored::class, InvalidInput::class, LogbookConflict::class, UndoBlocked::class, JobMovedOn::class, VersionMoved::class, ActionIdTaken::class]);
         $exceptions->render(fn(NotPossible $e) => self::beside($e->field, (string) __("errors.{$e->reason}", $e->parameters)));
         $exceptions->render(fn(NotRestored $e) => self::beside('file', (string) __("errors.restore.{$e->reason}", $e->parameters)));
         $exceptions->render(fn(InvalidInput $e) => self::beside(strtok($e->path, '.') ?: 'input', (string) __(
@@ -40,6 +42,7 @@ final class Problems
         )));
         $exceptions->render(fn(LogbookConflict $e) => self::beside('conflict', self::conflict($e)));
         $exceptions->render(fn(UndoBlocked $e): RedirectResponse => redirect()->route('undo', $e->target->id));
+        $exceptions->render(fn(JobMovedOn $e) => response()->json(app(JobProps::class)->state($e->job), 409));
         $exceptions->render(fn(ActionIdTaken $e) => self::beside('action_id', (string) __('errors.action_taken')));
         $exceptions->render(fn(PostTooLargeException $e) => self::beside('file', (string) __('errors.file_too_large', ['megabytes' => config()->integer('dripel.upload_megabytes')])));
         $exceptions->render(fn(VersionMoved $e, Request $request): Response => self::moved($e, $request));

@@ -27,6 +27,14 @@ enum ActionKind: string
     case EditRide = 'edit_ride';
     case DipChains = 'dip_chains';
     case StripChain = 'strip_chain';
+    case FinishStrip = 'finish_strip';
+    case GiveUpStrip = 'give_up_strip';
+    case AddJar = 'add_jar';
+    case TendJar = 'tend_jar';
+    case SetPrice = 'set_price';
+    case AddLink = 'add_link';
+    case KeepProtocol = 'keep_protocol';
+    case DropProtocol = 'drop_protocol';
     case TopUpChain = 'top_up_chain';
     case RecordReading = 'record_reading';
     case ReportNoise = 'report_noise';

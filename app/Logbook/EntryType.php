@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
+use App\Models\Bath;
 use App\Models\Bike;
 use App\Models\Commute;
 use App\Models\Component;
@@ -11,9 +12,12 @@ use App\Models\Dip;
 use App\Models\Entry;
 use App\Models\Estimate;
 use App\Models\Fitting;
+use App\Models\JarEntry;
 use App\Models\LogbookRow;
 use App\Models\Noise;
 use App\Models\Opening;
+use App\Models\Price;
+use App\Models\Protocol;
 use App\Models\Reading;
 use App\Models\RestDay;
 use App\Models\Retirement;
@@ -40,6 +44,10 @@ enum EntryType: string
     case Estimate = 'estimates';
     case Commute = 'commutes';
     case RestDay = 'rest_days';
+    case JarEntry = 'jar_entries';
+    case Bath = 'baths';
+    case Price = 'prices';
+    case Protocol = 'protocols';
 
     /** @return class-string<LogbookRow> */
     public function model(): string
@@ -60,6 +68,10 @@ enum EntryType: string
             self::Estimate => Estimate::class,
             self::Commute => Commute::class,
             self::RestDay => RestDay::class,
+            self::JarEntry => JarEntry::class,
+            self::Bath => Bath::class,
+            self::Price => Price::class,
+            self::Protocol => Protocol::class,
         };
     }
 
@@ -71,7 +83,8 @@ enum EntryType: string
     /** Whether a person may move or delete one of these by itself. */
     public function isEvent(): bool
     {
-        return ! in_array($this, [self::Bike, self::Component, self::Setting], true);
+        // A bath goes with its stripping.
+        return ! in_array($this, [self::Bike, self::Component, self::Setting, self::Bath, self::Protocol], true);
     }
 
     /** Whether it decides which chain was where or still in use, so that it can contradict another entry. */

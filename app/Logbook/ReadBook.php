@@ -129,13 +129,14 @@ final class ReadBook
     private function parts(Workshop $workshop): array
     {
         $settings = $this->settings($workshop);
-        $rows = DB::table('components')->where('workshop_id', $workshop->id)->whereNull('voided_by')->where('kind', '!=', Chain::KIND)->orderBy('id')->get(['id', 'kind']);
+        $rows = DB::table('components')->where('workshop_id', $workshop->id)->whereNull('voided_by')->whereIn('kind', array_column(PartKind::cases(), 'value'))->orderBy('id')->get(['id', 'kind']);
 
         return array_values($rows->map(fn(object $row) => new Part(
             $row->id,
             PartKind::from($row->kind),
             $settings->whole(SettingKey::LinkChain, $row->id) ?: null,
             $settings->whole(SettingKey::LinkClosings, $row->id) ?: null,
+            $settings->whole(SettingKey::LinkSpeeds, $row->id) ?: null,
         ))->all());
     }
 

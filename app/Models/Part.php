@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Dripel\Core\Logbook\PartKind;
 use Illuminate\Database\Eloquent\Builder;
 
 /** A cassette, chainring or quick link. */
@@ -11,6 +12,6 @@ final class Part extends Component
 {
     protected static function booted(): void
     {
-        self::addGlobalScope('kind', fn(Builder $query) => $query->where('kind', '!=', Chain::KIND));
+        self::addGlobalScope('kind', fn(Builder $query) => $query->whereIn('kind', PartKind::cases()));
     }
 }

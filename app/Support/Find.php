@@ -9,6 +9,8 @@ use App\Models\Action;
 use App\Models\Bike;
 use App\Models\Chain;
 use App\Models\Entry;
+use App\Models\Jar;
+use App\Models\Part;
 use App\Models\Ride;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 
@@ -36,6 +38,17 @@ final readonly class Find
     public function chainIfNamed(mixed $id): ?Chain
     {
         return $id === null || $id === '' ? null : $this->chain($id);
+    }
+
+    public function jar(mixed $id): Jar
+    {
+        return Jar::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
+    }
+
+    /** A quick link that lies in the drawer. */
+    public function part(mixed $id): Part
+    {
+        return Part::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
     }
 
     public function ride(mixed $id): Ride

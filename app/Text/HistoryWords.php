@@ -6,6 +6,8 @@ namespace App\Text;
 
 use App\Logbook\ActionKind;
 use App\Models\Action;
+use Dripel\Core\Cost\Supply;
+use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Wear\WearReadingResult;
@@ -77,7 +79,7 @@ final readonly class HistoryWords
             'to' => is_string($about['to'] ?? null) ? $this->day($about['to']) : $at('to'),
             'changed' => $this->changed($about['changed'] ?? []),
             'past' => ($about['past'] ?? false) === true ? $this->voice->say('history.past') : '',
-        ] + $this->arrivingAndCatchingUp($about);
+        ] + $this->arrivingAndCatchingUp($about) + $this->stripping($about);
     }
 
     /**
@@ -107,6 +109,37 @@ final readonly class HistoryWords
             'terms' => (($about['new_link'] ?? false) === true ? $this->voice->say('history.new_link') : '')
                 .(is_string($about['note'] ?? null) ? $this->voice->say('history.note', ['note' => $about['note']]) : ''),
             'exchange' => ($about['exchange'] ?? false) === true ? $this->voice->say('history.exchange') : '',
+        ];
+    }
+
+    /**
+     * @param array<string, mixed> $about
+     *
+     * @return array<string, string>
+     */
+    private function stripping(array $about): array
+    {
+        $q = $this->voice->quantities;
+        $jar = $this->voice->names->jar(is_int($about['jar'] ?? null) ? $about['jar'] : null);
+        $supply = Supply::tryFrom((string) ($about['supply'] ?? ''));
+        $name = (string) ($about['name'] ?? '');
+
+        return [
+            'jar' => $jar,
+            'name' => $name,
+            'school' => isset($about['school']) ? (new StripWords($this->voice))->school((string) $about['school']) : '',
+            'baths' => is_int($about['baths'] ?? null) ? trans_choice('history.baths', $about['baths']) : '',
+            'links' => is_int($about['count'] ?? null) ? trans_choice('history.links', $about['count'], ['name' => $name]) : '',
+            'supply' => $supply === null ? '' : $this->voice->say("strip.supply.{$supply->value}"),
+            'priced' => $supply === null || ! isset($about['amount_minor'], $about['quantity']) ? '' : $this->voice->say('strip.priced', [
+                'supply' => $this->voice->say("strip.supply.{$supply->value}"),
+                'amount' => $q->money((float) $about['amount_minor']),
+                'quantity' => $supply->unit() === SupplyUnit::Piece ? $q->number((float) $about['quantity']) : ($supply->unit() === SupplyUnit::Gram ? $q->mass((float) $about['quantity']) : $q->volume((float) $about['quantity'])),
+            ]),
+            'acted' => ! isset($about['act']) ? '' : $this->voice->say("strip.acted.{$about['act']}", [
+                'jar' => $jar, 'ml' => $q->volume((float) ($about['ml'] ?? 0)), 'solvent' => isset($about['solvent']) ? $this->voice->say("strip.solvent.{$about['solvent']}") : '',
+            ]),
+            'receipt' => is_string($about['note'] ?? null) && isset($about['jar']) ? $this->voice->say('history.note', ['note' => $about['note']]) : '',
         ];
     }
 
@@ -152,6 +185,11 @@ final readonly class HistoryWords
             $key === SettingKey::IntervalHours => $q->hours((float) $value),
             in_array($key, [SettingKey::LimitSchool, SettingKey::UsualLimitSchool], true) => $this->voice->say("schools.{$value}.name"),
             $key === SettingKey::ChainHome => $this->voice->names->bike((int) $value),
+            in_array($key, [SettingKey::ChainPrice, SettingKey::LinkPrice], true) => $q->money((float) $value),
+            $key === SettingKey::ChainMassG => $q->mass((float) $value),
+            $key === SettingKey::ChainLoad => $this->voice->say("strip.load.{$value}"),
+            $key === SettingKey::ChainJoint => $this->voice->say("ui.size.{$value}"),
+            $key === SettingKey::ChainDirectional => $this->voice->say($value ? 'ui.device.yes' : 'ui.device.no'),
             str_starts_with($key->value, 'factor.') => $q->number((float) $value, 1),
             default => (string) $value,
         };

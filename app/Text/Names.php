@@ -29,6 +29,11 @@ final readonly class Names
         return trim($this->bike($this->settings->home($chainId, PHP_INT_MAX)).' '.$this->chain($chainId));
     }
 
+    public function jar(?int $jarId): string
+    {
+        return $jarId === null ? '' : $this->settings->text(SettingKey::JarName, $jarId);
+    }
+
     /** @param list<int> $chainIds */
     public function chains(array $chainIds): string
     {
@@ -41,7 +46,7 @@ final readonly class Names
     }
 
     /** @param list<string> $items */
-    private function list(array $items): string
+    public function list(array $items): string
     {
         $last = array_pop($items);
 

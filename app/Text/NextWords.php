@@ -42,7 +42,8 @@ final readonly class NextWords
         $code = match ($item->kind) {
             NextKind::Overdue => 'overdue_'.($chain?->life?->because->value ?? 'distance'),
             NextKind::Outrun => $item->goodUntil?->shortKm === null ? 'outrun_average' : 'outrun',
-            NextKind::Bare => $item->late ? 'bare_late' : 'bare',
+            NextKind::Bare => $item->late ? 'bare_late' : ($item->urgent ? 'bare_soon' : 'bare'),
+            NextKind::Job => $item->byS === null ? 'job' : 'job_rest',
             default => $item->kind->value,
         };
 
@@ -100,6 +101,10 @@ final readonly class NextWords
             'day' => $item->goodUntil === null ? '' : $this->voice->dayWord($item->goodUntil->date),
             'rides' => count($item->rides),
             'ride_day' => $item->rides === [] ? '' : $q->day($item->rides[0]->moment->unixS),
+            'left_bare' => $chain?->bare === null ? '' : $q->hours(max(0.0, $chain->bare->hoursLeft)),
+            'step' => $item->job === null ? '' : (new StripWords($this->voice))->title($item->job->step),
+            'jar' => $names->jar($item->jar?->jarId),
+            'cleanings' => $item->jar === null ? '' : (string) $item->jar->cleanings,
             'ride_km' => $q->distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $item->rides))),
         ];
     }

@@ -79,6 +79,48 @@ final class Quantities
         };
     }
 
+    public function volume(float $ml): string
+    {
+        return $ml < 1000 ? $this->number($ml)."\u{a0}ml" : $this->number($ml / 1000, fmod($ml, 1000.0) < 0.5 ? 0 : (fmod($ml, 100.0) < 0.5 ? 1 : 2))."\u{a0}l";
+    }
+
+    /** Residues span many orders of magnitude: two figures that count, in grams or ounces. */
+    public function mass(float $grams): string
+    {
+        $amount = $this->units->fromGrams($grams);
+        $decimals = $amount <= 0.0 ? 0 : max(0, min(6, 1 - (int) floor(log10($amount))));
+
+        return $this->number($amount, $decimals)."\u{a0}{$this->units->mass}";
+    }
+
+    public function temperature(float $celsius): string
+    {
+        return $this->number($this->units->fromCelsius($celsius))."\u{a0}°{$this->units->temperature}";
+    }
+
+    /** @param float $minor in minor units of the workshop's currency */
+    public function money(float $minor): string
+    {
+        return (string) $this->moneyFormatter()->formatCurrency($minor / 10 ** $this->exponent(), $this->units->currency);
+    }
+
+    /** How many decimals the workshop's currency has: 2 for most, 0 for some. */
+    public function exponent(): int
+    {
+        return (int) $this->moneyFormatter()->getAttribute(NumberFormatter::FRACTION_DIGITS);
+    }
+
+    /** Seconds on a timer: 13 min, 1 min 30, 10 h. */
+    public function seconds(int $seconds): string
+    {
+        return match (true) {
+            $seconds >= 3600 => $this->hours($seconds / 3600),
+            $seconds % 60 === 0 => intdiv($seconds, 60)."\u{a0}min",
+            $seconds < 60 => "{$seconds}\u{a0}s",
+            default => sprintf("%d\u{a0}min\u{a0}%02d", intdiv($seconds, 60), $seconds % 60),
+        };
+    }
+
     public function day(int $unixS): string
     {
         return $this->date($unixS, 'EEE d MMM');
@@ -98,6 +140,14 @@ final class Quantities
             ??= new IntlDateFormatter($this->language, IntlDateFormatter::NONE, IntlDateFormatter::NONE, $this->zone, null, $pattern);
 
         return (string) $formatter->format($unixS);
+    }
+
+    private function moneyFormatter(): NumberFormatter
+    {
+        $formatter = new NumberFormatter($this->language, NumberFormatter::CURRENCY);
+        $formatter->setTextAttribute(NumberFormatter::CURRENCY_CODE, $this->units->currency);
+
+        return $formatter;
     }
 
     private function formatter(int $decimals): NumberFormatter

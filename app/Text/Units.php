@@ -18,6 +18,8 @@ final readonly class Units
 
     private const KM_PER_MILE = 1.609344;
 
+    private const GRAMS_PER_OUNCE = 28.349523125;
+
     public function __construct(
         public string $distance = 'km',
         public string $temperature = 'C',
@@ -33,6 +35,26 @@ final readonly class Units
             $settings->text(SettingKey::MassUnit, 0, 'g'),
             $settings->text(SettingKey::Currency, 0, 'EUR'),
         );
+    }
+
+    public function fromGrams(float $grams): float
+    {
+        return $this->mass === 'oz' ? $grams / self::GRAMS_PER_OUNCE : $grams;
+    }
+
+    public function toGrams(float $mass): float
+    {
+        return $this->mass === 'oz' ? $mass * self::GRAMS_PER_OUNCE : $mass;
+    }
+
+    public function fromCelsius(float $celsius): float
+    {
+        return $this->temperature === 'F' ? $celsius * 9 / 5 + 32 : $celsius;
+    }
+
+    public function toCelsius(float $temperature): float
+    {
+        return $this->temperature === 'F' ? ($temperature - 32) * 5 / 9 : $temperature;
     }
 
     public function toKm(float $distance): float

@@ -156,6 +156,12 @@ final class Bench
                 'tracks',
                 'bikes',
                 'components',
+                'jar_entries',
+                'baths',
+                'prices',
+                'protocols',
+                'guided_jobs',
+                'guided_taps',
             ]),
         );
     }

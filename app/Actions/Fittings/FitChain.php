@@ -30,7 +30,8 @@ final readonly class FitChain
 
     /**
      * Refused with NotPossible at `chain_id` if it is on the bike already, at `note` if its speeds are not the bike's and
-     * nobody says why it goes on all the same, at `new_link` if its quick link is spent and no new one is opened.
+     * nobody says why it goes on all the same, at `new_link` if its quick link is spent and no new one is opened, at
+     * `link_id` if the spare is of another speed count or in use.
      */
     public function __invoke(ActionContext $by, Bike $bike, ?Chain $chain, Moment $at, FitTerms $terms = new FitTerms): Action
     {
@@ -41,7 +42,7 @@ final readonly class FitChain
                 throw new NotPossible('chain_id', $chain === null ? 'no_chain_on' : 'already_on');
             }
             $chain === null || $this->expectFitting($book, $bike, $chain, $at, $terms);
-            $chain !== null && $terms->newLink && $this->openLink($draft, $chain, $at, $terms->closingsAllowed);
+            $chain !== null && $terms->newLink && $this->openLink($draft, $book, $chain, $at, $terms);
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $chain?->id]);
 
             return array_filter(['note' => $terms->note, 'new_link' => $terms->newLink ?: null])
@@ -63,11 +64,17 @@ final readonly class FitChain
     }
 
     /** Closed for the first time by this very fitting. */
-    private function openLink(Draft $draft, Chain $chain, Moment $at, ?int $closingsAllowed): void
+    private function openLink(Draft $draft, Book $book, Chain $chain, Moment $at, FitTerms $terms): void
     {
-        $link = $draft->create(Part::class, ['kind' => PartKind::QuickLink->value]);
+        $link = $terms->spare ?? $draft->create(Part::class, ['kind' => PartKind::QuickLink->value]);
+        if ($terms->spare === null) {
+            $draft->set(SettingKey::LinkClosings, $terms->closingsAllowed, 0, chainId: $link->id);
+        } else {
+            $book->settings->whole(SettingKey::LinkChain, $link->id) === 0 || throw new NotPossible('link_id', 'link_taken');
+            [$made, $speeds] = [$book->settings->whole(SettingKey::LinkSpeeds, $link->id), $book->settings->whole(SettingKey::ChainSpeeds, $chain->id)];
+            $made === 0 || $speeds === 0 || $made === $speeds || throw new NotPossible('link_id', 'link_wrong_speed', ['link' => $made, 'chain' => $speeds]);
+        }
         $draft->set(SettingKey::LinkChain, $chain->id, 0, chainId: $link->id);
-        $draft->set(SettingKey::LinkClosings, $closingsAllowed, 0, chainId: $link->id);
         $draft->enter(Opening::class, $at, ['component_id' => $link->id, 'km' => 0.0, 'wax' => WaxThen::None, 'closings' => 1]);
     }
 }

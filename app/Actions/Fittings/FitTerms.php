@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Fittings;
 
+use App\Models\Part;
+
 /** On which terms a chain goes on that would otherwise be refused. */
 final readonly class FitTerms
 {
@@ -14,5 +16,7 @@ final readonly class FitTerms
         public bool $newLink = false,
         /** How many closings that one allows, null: unknown. */
         public ?int $closingsAllowed = null,
+        /** A spare from the drawer that is opened; null: one that is not in the book yet. */
+        public ?Part $spare = null,
     ) {}
 }

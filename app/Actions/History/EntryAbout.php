@@ -6,6 +6,7 @@ namespace App\Actions\History;
 
 use App\Logbook\EntryType;
 use App\Models\Entry;
+use App\Models\JarEntry;
 
 /** What the history says about a single entry. */
 final class EntryAbout
@@ -18,7 +19,8 @@ final class EntryAbout
         return array_filter([
             'type' => EntryType::of($row)->value,
             'bike' => $columns['bike_id'] ?? null,
-            'chain' => $columns['component_id'] ?? null,
+            $row instanceof JarEntry ? 'jar' : 'chain' => $columns['component_id'] ?? null,
+            'supply' => $columns['supply'] ?? null,
             'km' => $columns['km'] ?? null,
             'at' => $row->at,
             'day' => $row->precision->value,

@@ -124,21 +124,20 @@ final readonly class UndoActions
     /** A bike or chain that other entries speak of cannot vanish under them. */
     private function dependants(LogbookRow $row, Action $action): void
     {
-        $column = match (true) {
-            $row instanceof Bike => 'bike_id',
-            $row instanceof Component => 'component_id',
-            default => null,
+        $columns = match (true) {
+            $row instanceof Bike => ['bike_id'],
+            $row instanceof Component => ['component_id', 'into_id'],
+            default => [],
         };
-        if ($column === null) {
-            return;
-        }
-        foreach (EntryType::cases() as $type) {
-            $model = $type->model();
-            if (in_array($type, [EntryType::Bike, EntryType::Component], true) || ! DB::getSchemaBuilder()->hasColumn($type->value, $column)) {
-                continue;
+        foreach ($columns as $column) {
+            foreach (EntryType::cases() as $type) {
+                $model = $type->model();
+                if (in_array($type, [EntryType::Bike, EntryType::Component], true) || ! DB::getSchemaBuilder()->hasColumn($type->value, $column)) {
+                    continue;
+                }
+                $entry = $model::query()->live()->where($column, $row->id)->where('action_id', '!=', $action->id)->orderByDesc('sequence')->first();
+                $entry === null || throw new StandsInTheWay(Action::query()->findOrFail($entry->action_id));
             }
-            $entry = $model::query()->live()->where($column, $row->id)->where('action_id', '!=', $action->id)->orderByDesc('sequence')->first();
-            $entry === null || throw new StandsInTheWay(Action::query()->findOrFail($entry->action_id));
         }
         if ($row instanceof Bike) {
             $home = Setting::query()->live()->where('workshop_id', $row->workshop_id)->where('key', 'chain.home')

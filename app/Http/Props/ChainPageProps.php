@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Actions\Strip\PlanStrip;
 use App\Text\ChainWords;
 use App\Text\Voice;
 use App\Text\WhyWords;
+use Dripel\Core\Chain\Joint;
 use Dripel\Core\Explain\ChainFigures;
 use Dripel\Core\Explain\Why;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\GoodUntil;
+use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\RidingHabit;
 
 /** The page of one chain, and the form of a new one. */
@@ -23,7 +26,7 @@ final readonly class ChainPageProps
     public function __construct(private Book $book, private Voice $voice) {}
 
     /** @return array<string, mixed> */
-    public function show(int $chainId, bool $whole): array
+    public function show(int $chainId, bool $whole, ?string $jobId = null): array
     {
         $chain = $this->book->chain($chainId, $this->voice->nowS);
         $settings = $this->book->settings;
@@ -56,9 +59,58 @@ final readonly class ChainPageProps
                 'speeds' => $settings->whole(SettingKey::ChainSpeeds, $chainId, 1),
                 'pitches' => $settings->whole(SettingKey::ChainPitches, $chainId) ?: null,
                 'bike_id' => $settings->home($chainId, $this->voice->nowS),
+                ...$this->known($chainId),
             ],
+            'units' => ['mass' => $q->units->mass, 'currency' => $q->units->currency],
+            'about' => $this->about($chainId),
+            'job' => $jobId,
             'forms' => (new FormProps($this->book, $this->voice))->all(),
         ];
+    }
+
+    /** @return array<string, mixed> what a form about it starts from */
+    private function known(int $chainId): array
+    {
+        $settings = $this->book->settings;
+        $q = $this->voice->quantities;
+        $number = fn(SettingKey $key): ?float => is_numeric($value = $settings->at($key, $chainId, PHP_INT_MAX)) ? (float) $value : null;
+        [$massG, $minor] = [$number(SettingKey::ChainMassG), $number(SettingKey::ChainPrice)];
+
+        return [
+            'load' => PlanStrip::load($this->book, $chainId)->value,
+            'joint' => $settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value),
+            'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1,
+            'mass' => $massG === null ? '' : (string) round($q->units->fromGrams($massG), 2),
+            'price' => $minor === null ? '' : (string) ($minor / 10 ** $q->exponent()),
+            'bought_on' => $settings->text(SettingKey::ChainBoughtOn, $chainId),
+            'half_link' => $settings->whole(SettingKey::ChainPitches, $chainId) % 2 === 1,
+        ];
+    }
+
+    /** @return list<array{name: string, value: string}> what was said of it, and the bikes it suits */
+    private function about(int $chainId): array
+    {
+        $settings = $this->book->settings;
+        $q = $this->voice->quantities;
+        $speeds = $settings->whole(SettingKey::ChainSpeeds, $chainId);
+        $suits = array_filter($this->book->bikeIds, fn(int $id) => $speeds === 0 || $settings->whole(SettingKey::BikeSpeeds, $id) === $speeds);
+        $number = fn(SettingKey $key): ?float => is_numeric($value = $settings->at($key, $chainId, PHP_INT_MAX)) ? (float) $value : null;
+        $day = $settings->text(SettingKey::ChainBoughtOn, $chainId);
+        $values = [
+            'suits' => $suits === [] ? $this->voice->say('words.none') : $this->voice->names->list(array_values(array_map($this->voice->names->bike(...), $suits))),
+            'load' => $this->voice->say('strip.load.'.PlanStrip::load($this->book, $chainId)->value),
+            'joint' => $this->voice->say('ui.size.'.$settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value)),
+            'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1 ? $this->voice->say('ui.new_chain.outward') : null,
+            'mass' => ($massG = $number(SettingKey::ChainMassG)) === null ? null : $q->mass($massG),
+            'price' => ($minor = $number(SettingKey::ChainPrice)) === null ? null : $q->money($minor),
+            'bought_on' => $day === '' ? null : $q->date(LocalDay::named($day, $this->voice->zone())->startS(), 'd MMM y'),
+        ];
+
+        return array_values(array_filter(array_map(
+            fn(string $name, ?string $value) => $value === null ? null : ['name' => $this->voice->say("ui.new_chain.{$name}"), 'value' => $value],
+            array_keys($values),
+            $values,
+        )));
     }
 
     private function hours(ChainState $chain): string
@@ -84,6 +136,7 @@ final readonly class ChainPageProps
                 'pitches' => $this->usualPitches($id),
                 'canFit' => $this->book->fittings->chainOn($id, $this->voice->nowS) === null,
             ], $this->book->bikeIds),
+            'units' => ['mass' => $this->voice->quantities->units->mass, 'currency' => $this->voice->quantities->units->currency],
             'forms' => (new FormProps($this->book, $this->voice))->all(),
         ];
     }

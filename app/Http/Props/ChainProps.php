@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Text\ChainWords;
+use App\Text\StripWords;
 use App\Text\Voice;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\OpenJob;
 use Dripel\Core\Strip\BareState;
 
 /** A chain as it is drawn: its coat, its state in words, its wear. */
@@ -15,7 +18,8 @@ final readonly class ChainProps
 {
     private ChainWords $words;
 
-    public function __construct(private Voice $voice)
+    /** @param list<OpenJob> $jobs those that chains may be in */
+    public function __construct(private Voice $voice, private array $jobs = [])
     {
         $this->words = new ChainWords($voice);
     }
@@ -23,14 +27,18 @@ final readonly class ChainProps
     /** @return array<string, mixed> */
     public function of(ChainState $chain): array
     {
+        $job = array_values(array_filter($this->jobs, fn(OpenJob $open) => in_array($chain->chainId, $open->chainIds, true)))[0] ?? null;
+
         return [
             'id' => $chain->chainId,
             'label' => $this->voice->names->chain($chain->chainId),
             'name' => $this->voice->names->fullChain($chain->chainId),
             'coat' => $chain->coat(),
             'status' => $chain->status->value,
+            'directional' => $this->voice->settings->whole(SettingKey::ChainDirectional, $chain->chainId) === 1,
             'word' => $this->words->status($chain),
-            'detail' => $this->words->detail($chain),
+            'detail' => $job === null ? $this->words->detail($chain) : $this->voice->say('chain.detail.in_job', ['step' => lcfirst((new StripWords($this->voice))->title($job->step))]),
+            'job' => $job?->id,
             'late' => $this->late($chain),
             'ready' => $chain->rideable() && $chain->readyAtS === null,
             'wantsDip' => $chain->wantsPot(),

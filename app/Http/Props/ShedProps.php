@@ -10,13 +10,17 @@ use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\FitNote;
+use Dripel\Core\Logbook\Part;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\NextItem;
 use Dripel\Core\Plan\NextKind;
 use Dripel\Core\Plan\NextList;
+use Dripel\Core\Plan\OpenJob;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\Verb;
+use Dripel\Core\Strip\BareState;
+use Dripel\Core\Strip\JarState;
 
 /** The wall: a rail for each bike, what to do next, and what the pot could take. */
 final readonly class ShedProps
@@ -25,9 +29,13 @@ final readonly class ShedProps
 
     private ChainWords $words;
 
-    public function __construct(private Book $book, private Voice $voice)
+    /**
+     * @param list<OpenJob> $jobs
+     * @param array<int, JarState> $jars
+     */
+    public function __construct(private Book $book, private Voice $voice, private array $jobs = [], private array $jars = [])
     {
-        $this->chains = new ChainProps($voice);
+        $this->chains = new ChainProps($voice, $jobs);
         $this->words = new ChainWords($voice);
     }
 
@@ -35,9 +43,10 @@ final readonly class ShedProps
     public function all(): array
     {
         $rails = Rail::all($this->book, $this->voice->nowS, $this->voice->zone());
-        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone());
+        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars);
 
         return [
+            'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'speeds' => $link->speeds, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->spareLinks()),
             'rails' => array_map($this->rail(...), $rails),
             'next' => array_map($this->next(...), $next, array_keys($next)),
             'pot' => $this->pot($rails),
@@ -103,6 +112,9 @@ final readonly class ShedProps
             'late' => $item->late,
             'title' => $title,
             'reason' => $reason,
+            'job' => $item->job?->id,
+            'jar' => $item->jar?->jarId,
+            'urgent' => $item->urgent,
             'verb' => $item->verb?->value,
             'verbText' => $item->verb === null ? null : $this->voice->say("ui.verbs.{$item->verb->value}"),
             'bike' => $item->bikeId,
@@ -124,20 +136,23 @@ final readonly class ShedProps
     private function pot(array $rails): array
     {
         $chains = [];
+        $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->chainIds, $this->jobs));
         foreach ($rails as $rail) {
             foreach ([...$rail->hanging, ...($rail->fitted === null ? [] : [$rail->fitted])] as $chain) {
-                if (! $chain->pastLimit) {
+                if (! $chain->pastLimit && ! in_array($chain->chainId, $inJob, true)) {
                     $chains[] = [
                         'id' => $chain->chainId,
                         'name' => $this->voice->names->fullChain($chain->chainId),
                         'word' => $this->words->status($chain),
                         'detail' => $this->words->detail($chain),
+                        'rust' => $chain->bare?->state === BareState::Late,
                         'proposed' => $chain->wantsPot() && $chain !== $rail->fitted,
                     ];
                 }
             }
         }
 
-        return ['chains' => $chains];
+        // No pot is plugged in while a jar of solvent is open or a chain wet with it hangs about.
+        return ['chains' => $chains, 'solventOut' => $this->jobs !== []];
     }
 }

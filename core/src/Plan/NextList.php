@@ -30,15 +30,16 @@ final readonly class NextList
     public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone, array $jobs = [], array $jars = []): array
     {
         $today = LocalDay::of($nowS, $zone);
+        $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->chainIds, $jobs));
         $items = [...self::spentWaiting($rails), ...self::openRides($book, $today), ...self::commutes($book, $today), ...self::jobs($book, $jobs, $nowS, $zone), ...self::jars($jars, $today)];
         foreach ($rails as $rail) {
             array_push(
                 $items,
-                ...self::bare($rail, $zone),
+                ...self::bare($rail, $zone, $inJob),
                 ...self::worn($rail, $today),
                 ...($rail->fitted === null ? [] : [
                     ...self::fitted($rail, $rail->fitted, $today, $zone),
-                    ...self::noneWaxed($rail, $rail->fitted, $today),
+                    ...self::noneWaxed($rail, $rail->fitted, $today, $inJob),
                 ]),
             );
         }
@@ -50,12 +51,16 @@ final readonly class NextList
         return $items;
     }
 
-    /** @return list<NextItem> */
-    private static function bare(Rail $rail, DateTimeZone $zone): array
+    /**
+     * @param list<int> $inJob chains that still dry in a guided job, which speaks for them
+     *
+     * @return list<NextItem>
+     */
+    private static function bare(Rail $rail, DateTimeZone $zone, array $inJob): array
     {
         $items = [];
         foreach ([...$rail->hanging, ...($rail->fitted === null ? [] : [$rail->fitted])] as $chain) {
-            if ($chain->bare !== null && ! $chain->pastLimit) {
+            if ($chain->bare !== null && ! $chain->pastLimit && ! in_array($chain->chainId, $inJob, true)) {
                 $byS = $chain->nowS + (int) round(3600 * $chain->bare->hoursLeft);
                 $day = max(LocalDay::of($byS, $zone)->date, LocalDay::of($chain->nowS, $zone)->date);
                 $items[] = new NextItem(NextKind::Bare, $rail->bikeId, [$chain], $day, $byS, $chain->bare->state === BareState::Late, Verb::Dip, urgent: $chain->bare->state !== BareState::Ok);
@@ -99,13 +104,18 @@ final readonly class NextList
         return [];
     }
 
-    /** @return list<NextItem> */
-    private static function noneWaxed(Rail $rail, ChainState $fitted, LocalDay $today): array
+    /**
+     * @param list<int> $inJob
+     *
+     * @return list<NextItem>
+     */
+    private static function noneWaxed(Rail $rail, ChainState $fitted, LocalDay $today, array $inJob): array
     {
         $due = $fitted->life !== null && $fitted->life->due();
         $soon = $rail->goodUntil !== null && $rail->goodUntil->daysAhead <= self::NONE_WAXED_DAYS;
         $waxed = array_filter($rail->hanging, fn(ChainState $chain) => $chain->rideable());
-        $dippable = $rail->forThePot() !== [] ? $rail->forThePot() : ($due ? [$fitted] : []);
+        $waiting = array_values(array_filter($rail->forThePot(), fn(ChainState $chain) => ! in_array($chain->chainId, $inJob, true)));
+        $dippable = $waiting !== [] ? $waiting : ($due ? [$fitted] : []);
         if ($waxed !== [] || (! $due && ! $soon)) {
             return [];
         }
@@ -167,11 +177,13 @@ final readonly class NextList
         return array_map(fn(OpenJob $job) => new NextItem(
             NextKind::Job,
             $book->bikeOfChain($job->chainIds[0] ?? 0, $nowS),
-            array_map(fn(int $id) => $book->chain($id, $nowS), $job->chainIds),
+            $chains = array_map(fn(int $id) => $book->chain($id, $nowS), $job->chainIds),
             LocalDay::of(max($nowS, $job->dueS ?? $nowS), $zone)->date,
             $job->dueS !== null && $job->dueS > $nowS ? $job->dueS : null,
             false,
             Verb::Go,
+            // Bare steel waits no longer for a job than for anything else.
+            urgent: array_filter($chains, fn(ChainState $chain) => $chain->bare !== null && $chain->bare->state !== BareState::Ok) !== [],
             job: $job,
         ), $jobs);
     }

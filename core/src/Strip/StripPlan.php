@@ -20,6 +20,9 @@ final readonly class StripPlan
     /** What step ends the last bath: from there on the steel is bare. */
     public const ENDS_BATHS = 'ends_baths';
 
+    /** The steps with which a bath is over. */
+    public const ENDS_BATH = ['look', 'lift'];
+
     /**
      * @param non-empty-list<JobStep> $steps
      * @param list<float> $residuesG what each bath should leave on each chain
@@ -68,7 +71,7 @@ final readonly class StripPlan
             $residues[] = $loadG / $chains;
             array_push($steps, ...self::bath($step, count($steps), [
                 'bath' => $bath + 1, 'baths' => count($baths), 'solvent' => $step->solvent->value, 'volume_ml' => $volumeMl, 'fresh_ml' => $step->volumeMl,
-                'jar' => $source->jarId, 'into' => $source->intoId, 'expected_g' => $loadG / $chains, 'kind' => $step->kind->value,
+                'jar' => $source->jarId, 'jar_g' => $from->greaseG, 'into' => $source->intoId, 'kind' => $step->kind->value,
             ], $bath === count($baths) - 1));
         }
         $steps[] = new JobStep('check', ticks: ['jars_away', 'dry', 'no_smell']);

@@ -4,7 +4,7 @@ import { t } from './useText'
 
 const AFTER_MS = 250
 
-function token(): string {
+export function token(): string {
   return decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '')
 }
 

@@ -42,6 +42,8 @@ export interface Chain {
   left: string
   wear: Wear
   wearLine: string
+  directional: boolean
+  job: string | null
   fit?: { note: string; forbids: boolean; text: string }[]
 }
 
@@ -65,7 +67,10 @@ export interface NextLine {
   late: boolean
   title: string
   reason: string
-  verb: 'dip' | 'swap' | 'topup' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | null
+  job: string | null
+  jar: number | null
+  urgent: boolean
+  verb: 'dip' | 'swap' | 'topup' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'go' | 'jar' | null
   verbText: string | null
   bike: number | null
   chains: number[]
@@ -82,7 +87,15 @@ export interface PotChain {
   name: string
   word: string
   detail: string
+  rust?: boolean
   proposed: boolean
+}
+
+/** A quick link that lies in the drawer. */
+export interface SpareLink {
+  id: number
+  speeds: number | null
+  title: string
 }
 
 export interface FormDefaults {

@@ -12,10 +12,12 @@ use App\Http\Requests\Chains\ChainRequest;
 use App\Logbook\Moments;
 use App\Logbook\ReadBook;
 use App\Models\Chain;
+use App\Strip\OpenJobs;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
 use App\Text\Speaker;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Strip\Load;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -25,9 +27,9 @@ final class ChainController extends Controller
 {
     public function __construct(private readonly CurrentWorkshop $current, private readonly ReadBook $readBook, private readonly Speaker $speaker) {}
 
-    public function show(Request $request, Chain $chain): Response
+    public function show(Request $request, Chain $chain, OpenJobs $openJobs): Response
     {
-        return Inertia::render('Chain/Chain', $this->props()->show($chain->id, $request->boolean('all')));
+        return Inertia::render('Chain/Chain', $this->props()->show($chain->id, $request->boolean('all'), $openJobs->byChain($this->current->workshop())[$chain->id] ?? null));
     }
 
     public function create(Request $request, Find $find): Response
@@ -40,7 +42,7 @@ final class ChainController extends Controller
         $bike = $request->bike();
         $fit = $request->boolean('fit');
 
-        return $this->done($addChain(
+        $action = $addChain(
             $request->context(),
             $bike,
             mb_strtoupper($request->string('label')->toString()),
@@ -49,7 +51,12 @@ final class ChainController extends Controller
             $request->since('bare'),
             $request->since('waxed'),
             $fit ? $moments->now() : null,
-        ), route('shed'));
+            $request->since('factory_waxed'),
+            ($request->input('state') === 'factory_waxed' ? [SettingKey::ChainLoad->value => Load::FactoryWaxed->value] : []) + $request->facts(),
+        );
+
+        // In its box it is greased: on to the strip, with the chain chosen already.
+        return $this->done($action, $request->boolean('strip_next') ? route('strip', ['chains' => [$action->about['chain']]]) : route('shed'));
     }
 
     public function update(ChainRequest $request, Chain $chain, ChangeSettings $changeSettings): RedirectResponse
@@ -59,7 +66,7 @@ final class ChainController extends Controller
             SettingKey::ChainSpeeds->value => $request->integer('speeds'),
             SettingKey::ChainPitches->value => $request->filled('pitches') ? $request->integer('pitches') : null,
             SettingKey::ChainHome->value => $request->bike()->id,
-        ], false));
+        ] + $request->facts(), false));
     }
 
     private function props(): ChainPageProps

@@ -7,6 +7,8 @@ namespace App\Http\Controllers\Shed;
 use App\Http\Controllers\Controller;
 use App\Http\Props\ShedProps;
 use App\Logbook\ReadBook;
+use App\Strip\OpenJobs;
+use App\Strip\ReadJars;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
 use Inertia\Inertia;
@@ -14,8 +16,13 @@ use Inertia\Response;
 
 final class ShedController extends Controller
 {
-    public function __invoke(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    public function __invoke(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, OpenJobs $openJobs, ReadJars $readJars): Response
     {
-        return Inertia::render('Shed/Shed', (new ShedProps($readBook($current->workshop()), $speaker->voice()))->all());
+        return Inertia::render('Shed/Shed', (new ShedProps(
+            $readBook($current->workshop()),
+            $speaker->voice(),
+            $openJobs($current->workshop()),
+            $readJars($current->workshop()),
+        ))->all());
     }
 }

@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Requests\Chains;
 
 use App\Http\Requests\ActionRequest;
+use Dripel\Core\Chain\Joint;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Strip\Load;
+use Illuminate\Contracts\Validation\Validator;
 use Illuminate\Validation\Rule;
 
 /** A chain: its rail, letter, speeds and pitches; a new one also in which state it comes. */
@@ -19,17 +23,54 @@ final class ChainRequest extends ActionRequest
             'bike_id' => ['required', 'integer'],
             'label' => ['required', 'string', 'max:3', 'regex:/^[\p{L}\p{N}]+$/u'],
             'speeds' => ['required', 'integer', 'between:1,14'],
-            // Pitches are counted with the quick link, so the count is even.
-            'pitches' => ['nullable', 'integer', 'between:60,180', 'multiple_of:2'],
-            'state' => [Rule::requiredIf($new), Rule::in(['boxed', 'bare', 'waxed'])],
+            'pitches' => ['nullable', 'integer', 'between:60,180'],
+            'half_link' => ['boolean'],
+            'load' => ['nullable', Rule::enum(Load::class)],
+            'joint' => ['nullable', Rule::enum(Joint::class)],
+            'directional' => ['boolean'],
+            'mass' => ['nullable', 'numeric', 'gt:0', 'lt:2000'],
+            'price' => ['nullable', 'numeric', 'between:0,100000'],
+            'bought_on' => ['nullable', 'date_format:Y-m-d'],
+            'state' => [Rule::requiredIf($new), Rule::in(['boxed', 'factory_waxed', 'bare', 'waxed'])],
             'date' => [Rule::requiredIf($new && $this->input('state') !== 'boxed'), 'nullable', 'date_format:Y-m-d'],
             'time' => [Rule::requiredIf($new && $this->input('state') !== 'boxed'), 'nullable', 'date_format:H:i'],
             'fit' => ['boolean'],
+            'strip_next' => ['boolean'],
         ];
     }
 
     public function since(string $state): ?Moment
     {
         return $this->input('state') === $state ? $this->moment() : null;
+    }
+
+    /**
+     * Pitches are counted with the quick link, so the count is even; a half-link makes it odd, on a single speed only.
+     *
+     * @return list<callable(Validator): void>
+     */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            if (! $this->filled('pitches') || $validator->errors()->has('pitches') || $this->integer('pitches') % 2 === 0 || ($this->integer('speeds') === 1 && $this->boolean('half_link'))) {
+                return;
+            }
+            $validator->errors()->add('pitches', (string) __($this->integer('speeds') === 1 ? 'errors.half_link' : 'validation.multiple_of'));
+        }];
+    }
+
+    /** @return array<string, string|int|float|null> by SettingKey; null: not known */
+    public function facts(): array
+    {
+        $quantities = $this->voice()->quantities;
+
+        return [
+            SettingKey::ChainLoad->value => $this->filled('load') ? $this->string('load')->toString() : null,
+            SettingKey::ChainJoint->value => $this->filled('joint') ? $this->string('joint')->toString() : null,
+            SettingKey::ChainDirectional->value => $this->boolean('directional') ? 1 : null,
+            SettingKey::ChainMassG->value => $this->filled('mass') ? $quantities->units->toGrams($this->float('mass')) : null,
+            SettingKey::ChainPrice->value => $this->filled('price') ? (int) round($this->float('price') * 10 ** $quantities->exponent()) : null,
+            SettingKey::ChainBoughtOn->value => $this->filled('bought_on') ? $this->string('bought_on')->toString() : null,
+        ];
     }
 }

@@ -19,6 +19,7 @@ final class FittingRequest extends ActionRequest
             'chain_id' => ['present', 'nullable', 'integer'],
             'note' => ['nullable', 'string', 'max:200'],
             'new_link' => ['boolean'],
+            'link_id' => ['nullable', 'integer'],
             'closings_allowed' => ['nullable', 'integer', 'between:1,100'],
             ...self::dayAndTime(),
         ];
@@ -30,6 +31,11 @@ final class FittingRequest extends ActionRequest
         $note = $this->string('note')->trim()->toString();
         $note === '' || app(CurrentWorkshop::class)->role() === Role::Owner || throw new NotPossible('note', 'owner_overrules');
 
-        return new FitTerms($note === '' ? null : $note, $this->boolean('new_link'), $this->filled('closings_allowed') ? $this->integer('closings_allowed') : null);
+        return new FitTerms(
+            $note === '' ? null : $note,
+            $this->boolean('new_link'),
+            $this->filled('closings_allowed') ? $this->integer('closings_allowed') : null,
+            $this->boolean('new_link') && $this->filled('link_id') ? $this->find()->part($this->input('link_id')) : null,
+        );
     }
 }

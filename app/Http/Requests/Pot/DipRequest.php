@@ -16,6 +16,7 @@ final class DipRequest extends ActionRequest
             'chains.*' => ['integer', 'distinct'],
             // Checked by a person before every dip; it cannot be skipped.
             'dry' => ['accepted'],
+            'rust_looked' => ['boolean'],
             ...self::dayAndTime(),
         ];
     }

@@ -2,6 +2,7 @@
 import { Link, router } from '@inertiajs/vue3'
 import { computed, onMounted, ref } from 'vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
+import ChainFacts from '@/components/chain/ChainFacts.vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import WhyPanel from '@/components/chain/WhyPanel.vue'
@@ -27,7 +28,22 @@ const props = defineProps<{
   facts: { name: string; value: string; why: string | null }[]
   why: Why[]
   timeline: { entries: TimelineEntry[]; more: number }
-  edit: { label: string; speeds: number; pitches: number | null; bike_id: number | null }
+  edit: {
+    label: string
+    speeds: number
+    pitches: number | null
+    bike_id: number | null
+    load: string | null
+    joint: string
+    directional: boolean
+    mass: string
+    price: string
+    bought_on: string
+    half_link: boolean
+  }
+  about: { name: string; value: string }[]
+  job: string | null
+  units: { mass: string; currency: string }
   forms: FormDefaults
   opening: Opening | null
   link: { figure: string; usedUp: boolean; opening: Opening | null } | null
@@ -36,7 +52,11 @@ const correcting = ref<{ opening: Opening | null; kind: 'chain' | 'link' } | nul
 const correctingOpen = computed({ get: () => correcting.value !== null, set: (on: boolean) => !on && (correcting.value = null) })
 const here = useHere()
 const figure = ref<string | null>(null)
-onMounted(() => (figure.value = new URLSearchParams(window.location.search).get('why')))
+onMounted(() => {
+  const asked = new URLSearchParams(window.location.search)
+  figure.value = asked.get('why')
+  if (asked.get('do') === 'strip' && here.value.mayWrite) form.value = 'strip'
+})
 
 type Form = 'dip' | 'measure' | 'topup' | 'strip' | 'retire' | 'move' | 'edit'
 const form = ref<Form | null>(null)
@@ -68,6 +88,13 @@ const { form: details, submit: submitDetails } = useActionForm<{
   speeds: number
   pitches: number | string | null
   bike_id: number | null
+  load: string | null
+  joint: string
+  directional: boolean
+  mass: string
+  price: string
+  bought_on: string
+  half_link: boolean
 }>({ ...props.edit })
 function editDetails(): void {
   Object.assign(details, props.edit)
@@ -134,6 +161,10 @@ useKeys({
               </button>
             </dd>
           </div>
+          <div v-for="fact in about" :key="fact.name">
+            <dt>{{ fact.name }}</dt>
+            <dd>{{ fact.value }}</dd>
+          </div>
           <div v-if="link">
             <dt>{{ t('parts.quick_link') }}</dt>
             <dd :class="{ ember: link.usedUp }">
@@ -161,7 +192,15 @@ useKeys({
         >
         <v-btn data-test="measure" @click="form = 'measure'">{{ t('verbs.measure') }}</v-btn>
         <v-btn v-if="chain.waxed" data-test="topup" @click="form = 'topup'">{{ t('verbs.topup') }}</v-btn>
-        <v-btn data-test="strip" @click="form = 'strip'">{{ t('verbs.strip') }}</v-btn>
+        <v-btn v-if="job" variant="flat" color="primary" data-test="go-on" @click="router.visit(`/jobs/${job}`)">{{ t('verbs.go') }}</v-btn>
+        <v-btn
+          v-else
+          :variant="chain.status === 'unwaxed' ? 'flat' : 'outlined'"
+          :color="chain.status === 'unwaxed' ? 'primary' : undefined"
+          data-test="strip"
+          @click="router.visit(`/strip?chains[]=${chain.id}`)"
+          >{{ t('verbs.strip') }}</v-btn
+        >
         <v-btn data-test="retire" @click="form = 'retire'">{{ t('verbs.retire') }}</v-btn>
         <v-btn data-test="details" @click="editDetails">{{ t('chain.details') }}</v-btn>
         <v-btn data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
@@ -243,7 +282,7 @@ useKeys({
         :verb="t('verbs.save')"
         :busy="details.processing"
         :errors="details.errors"
-        :known="['label', 'speeds', 'pitches', 'bike_id']"
+        :known="['label', 'speeds', 'pitches', 'bike_id', 'mass', 'price', 'bought_on']"
         @submit="submitDetails('put', `/chains/${chain.id}`, () => (form = null))">
         <v-select
           v-model="details.bike_id"
@@ -265,6 +304,8 @@ useKeys({
           inputmode="numeric"
           :label="t('new_chain.pitches')"
           :error-messages="details.errors.pitches" />
+        <v-checkbox v-if="Number(details.speeds) === 1" v-model="details.half_link" :label="t('new_chain.half_link')" />
+        <ChainFacts v-model="details" asks-load :errors="details.errors" :units="units" />
       </ActionDialog>
     </template>
   </AppShell>

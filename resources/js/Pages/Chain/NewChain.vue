@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import { computed, ref, watch } from 'vue'
+import ChainFacts from '@/components/chain/ChainFacts.vue'
 import SizeChain from '@/components/chain/SizeChain.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import FlowSteps from '@/components/strip/FlowSteps.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { FormDefaults } from '@/types/props'
@@ -16,13 +18,21 @@ interface Defaults {
   pitches: number | null
   canFit: boolean
 }
-const props = defineProps<{ bike: number | null; defaults: Defaults[]; forms: FormDefaults }>()
+const props = defineProps<{ bike: number | null; defaults: Defaults[]; forms: FormDefaults; units: { mass: string; currency: string } }>()
 const { form, submit } = useActionForm({
   bike_id: props.bike,
   label: '',
   speeds: 12 as number | string,
   pitches: null as number | string | null,
-  state: 'waxed',
+  state: 'boxed',
+  half_link: false,
+  load: null as string | null,
+  joint: 'quick_link',
+  directional: false,
+  mass: '',
+  price: '',
+  bought_on: '',
+  strip_next: false,
   date: props.forms.date,
   time: props.forms.time,
   fit: false,
@@ -31,18 +41,24 @@ const chosen = computed(() => props.defaults.find((other) => other.bike === form
 watch(chosen, (now) => now && Object.assign(form, { label: now.label, speeds: now.speeds, pitches: now.pitches, fit: now.canFit }), {
   immediate: true,
 })
-const states = ['boxed', 'bare', 'waxed'].map((value) => ({ value, title: t(`new_chain.${value}`) }))
+const states = ['boxed', 'factory_waxed', 'bare', 'waxed'].map((value) => ({ value, title: t(`new_chain.${value}`) }))
 const sizing = ref(false)
 function useSize(pitches: number): void {
   form.pitches = pitches
   sizing.value = false
 }
-const save = () => submit('post', '/chains')
+const known = ref(false)
+const single = computed(() => Number(form.speeds) === 1)
+function save(strip: boolean): void {
+  form.strip_next = strip
+  submit('post', '/chains')
+}
 </script>
 
 <template>
   <AppShell :title="t('new_chain.title')" at="shed">
-    <form v-if="bike !== null" class="page narrow fields" novalidate @submit.prevent="save">
+    <form v-if="bike !== null" class="page narrow fields" novalidate @submit.prevent="save(form.state === 'boxed')">
+      <FlowSteps :at="sizing ? 'size' : 'choose'" />
       <h1>{{ t('new_chain.title') }}</h1>
       <p>
         <Link :href="`/arrive?bike=${form.bike_id}`" data-test="used-chain">{{ t('new_chain.used') }}</Link>
@@ -71,26 +87,28 @@ const save = () => submit('post', '/chains')
         persistent-hint
         :error-messages="form.errors.pitches"
         name="pitches" />
+      <v-checkbox v-if="single" v-model="form.half_link" :label="t('new_chain.half_link')" data-test="half-link" />
       <button type="button" class="open" :aria-expanded="sizing" data-test="open-size" @click="sizing = !sizing">
         {{ t('size.title') }}
       </button>
-      <SizeChain
-        v-if="sizing"
-        :key="form.bike_id ?? 0"
-        :old-pitches="chosen?.pitches ?? null"
-        :single-speed="Number(form.speeds) === 1"
-        @use="useSize" />
+      <SizeChain v-if="sizing" :key="form.bike_id ?? 0" :old-pitches="chosen?.pitches ?? null" :single-speed="single" @use="useSize" />
+      <button type="button" class="open" :aria-expanded="known" data-test="open-known" @click="known = !known">
+        {{ t('new_chain.known') }}
+      </button>
+      <ChainFacts v-if="known" v-model="form" :errors="form.errors" :units="units" />
       <div>
         <TapChoice v-model="form.state" :legend="t('new_chain.state')" :options="states" test="state" />
         <p class="muted small">{{ t(`new_chain.${form.state}_hint`) }}</p>
       </div>
       <DayAndTime v-if="form.state !== 'boxed'" v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
-      <v-checkbox v-if="chosen?.canFit" v-model="form.fit" :label="t('new_chain.fit')" />
+      <v-checkbox v-if="chosen?.canFit && form.state !== 'boxed' && form.state !== 'bare'" v-model="form.fit" :label="t('new_chain.fit')" />
       <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
       <div class="row">
         <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
-          t('new_chain.title')
-        }}</v-btn><Link href="/">{{ t('verbs.cancel') }}</Link>
+          t(form.state === 'boxed' ? 'new_chain.strip' : 'new_chain.title')
+        }}</v-btn>
+        <v-btn v-if="form.state === 'boxed'" data-test="only-add" @click="save(false)">{{ t('new_chain.title') }}</v-btn>
+        <Link href="/">{{ t('verbs.cancel') }}</Link>
       </div>
     </form>
     <div v-else class="page">

@@ -19,9 +19,15 @@ import { chainDrag, useChainDrag } from '@/composables/useChainDrag'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
-import type { FormDefaults, NextLine, PotChain, Rail } from '@/types/props'
+import type { FormDefaults, NextLine, PotChain, Rail, SpareLink } from '@/types/props'
 
-const props = defineProps<{ rails: Rail[]; next: NextLine[]; pot: { chains: PotChain[] }; forms: FormDefaults }>()
+const props = defineProps<{
+  rails: Rail[]
+  next: NextLine[]
+  pot: { chains: PotChain[]; solventOut: boolean }
+  spares: SpareLink[]
+  forms: FormDefaults
+}>()
 const here = useHere()
 
 type Form = RailVerb | 'dip' | 'retire' | 'choose_bike'
@@ -85,7 +91,9 @@ function dip(chains: number[]): void {
 }
 function act(line: NextLine): void {
   bike.value = line.bike ?? bike.value
-  if (line.verb === 'dip') dip(line.chains)
+  if (line.verb === 'go') router.visit(`/jobs/${line.job}`)
+  else if (line.verb === 'jar') router.visit('/books')
+  else if (line.verb === 'dip') dip(line.chains)
   else if (line.verb === 'swap' && line.bike !== null && line.swapTo !== null) swapNow(line.bike, line.swapTo)
   else if (line.verb === 'fit') {
     wanted.value = null
@@ -150,7 +158,7 @@ useKeys({
       </div>
       <aside>
         <NextPanel :lines="next" :may-write="here.mayWrite" @act="act" />
-        <PotCard v-model="list" :chains="pot.chains" :may-write="here.mayWrite" @dip="dip(list)" />
+        <PotCard v-model="list" :chains="pot.chains" :solvent-out="pot.solventOut" :may-write="here.mayWrite" @dip="dip(list)" />
       </aside>
     </div>
     <div v-else class="page empty">
@@ -166,7 +174,15 @@ useKeys({
     </div>
     <template v-if="here.mayWrite && rail">
       <RideDialog v-if="rideOpen" v-model="rideOpen" :forms="forms" :bike="bike" />
-      <SwapDialog v-if="swapOpen" v-model="swapOpen" :forms="forms" :rail="rail" :date="when.date" :time="when.time" :wanted="wanted" />
+      <SwapDialog
+        v-if="swapOpen"
+        v-model="swapOpen"
+        :forms="forms"
+        :rail="rail"
+        :spares="spares"
+        :date="when.date"
+        :time="when.time"
+        :wanted="wanted" />
       <CatchUpDialog v-if="catchUpOpen" v-model="catchUpOpen" :forms="forms" :bike="rail.id" />
       <CorrectDialog v-if="correctOpen" v-model="correctOpen" :forms="forms" :bike="rail.id" />
       <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="pot.chains" :list="list" />

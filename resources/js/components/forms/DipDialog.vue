@@ -9,13 +9,15 @@ import DayAndTime from './DayAndTime.vue'
 /** Chains that were waxed together, recorded plainly. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; chains: PotChain[]; list: number[] }>()
-const { form, submit } = useActionForm<{ chains: number[]; date: string; time: string; dry: boolean }>({
+const { form, submit } = useActionForm<{ chains: number[]; date: string; time: string; dry: boolean; rust_looked: boolean }>({
   chains: [...props.list],
   date: props.forms.date,
   time: props.forms.time,
   dry: false,
+  rust_looked: false,
 })
 const offered = computed(() => props.chains.filter((chain) => props.list.includes(chain.id)))
+const rusty = computed(() => offered.value.some((chain) => chain.rust && form.chains.includes(chain.id)))
 
 const save = () => submit('post', '/dips', () => (open.value = false))
 </script>
@@ -27,7 +29,7 @@ const save = () => submit('post', '/dips', () => (open.value = false))
     :verb="t('dip.do')"
     :busy="form.processing"
     :errors="form.errors"
-    :known="['date', 'time', 'dry']"
+    :known="['date', 'time', 'dry', 'rust_looked']"
     :caution="t('dip.caution')"
     test="dip-form"
     @submit="save">
@@ -42,5 +44,11 @@ const save = () => submit('post', '/dips', () => (open.value = false))
     </fieldset>
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
     <v-checkbox v-model="form.dry" :label="t('dip.dry')" :error-messages="form.errors.dry" data-test="dry" />
+    <v-checkbox
+      v-if="rusty || form.errors.rust_looked"
+      v-model="form.rust_looked"
+      :label="t('dip.rust')"
+      :error-messages="form.errors.rust_looked"
+      data-test="rust" />
   </ActionDialog>
 </template>

@@ -4,13 +4,20 @@ import HookTag from '@/components/chain/HookTag.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { FormDefaults, Rail } from '@/types/props'
+import type { FormDefaults, Rail, SpareLink } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
 
 /** Which chain goes on, and when. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ forms: FormDefaults; rail: Rail; date?: string | null; time?: string | null; wanted?: number | null }>()
+const props = defineProps<{
+  forms: FormDefaults
+  rail: Rail
+  spares: SpareLink[]
+  date?: string | null
+  time?: string | null
+  wanted?: number | null
+}>()
 const here = useHere()
 const choices = computed(() => props.rail.hanging.concat(props.rail.fitted && props.date ? [props.rail.fitted] : []))
 const { form, submit } = useActionForm<{
@@ -19,10 +26,12 @@ const { form, submit } = useActionForm<{
   time: string
   note: string
   new_link: boolean
+  link_id: number | null
   closings_allowed: string
 }>({
   note: '',
   new_link: false,
+  link_id: props.spares[0]?.id ?? null,
   closings_allowed: '',
   chain_id: props.wanted ?? props.rail.best ?? choices.value[0]?.id ?? null,
   date: props.date ?? props.forms.date,
@@ -45,7 +54,11 @@ const known = computed(() => [
   'date',
   'time',
   ...(asksNote.value ? ['note'] : []),
-  ...(asksLink.value ? ['new_link', 'closings_allowed'] : []),
+  ...(asksLink.value ? ['new_link', 'link_id', 'closings_allowed'] : []),
+])
+const links = computed(() => [
+  ...props.spares.map((spare) => ({ value: spare.id, title: spare.title })),
+  { value: null, title: t('swap.other_link') },
 ])
 const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (open.value = false))
 </script>
@@ -82,11 +95,19 @@ const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (ope
       data-test="fit-note">
       {{ note.text }}
     </p>
+    <p v-if="chosen?.directional" class="small" data-test="directional">{{ t('swap.directional') }}</p>
     <v-text-field v-if="asksNote" v-model="form.note" :label="t('swap.note')" :error-messages="form.errors.note" name="note" />
     <template v-if="asksLink">
       <v-checkbox v-model="form.new_link" :label="t('swap.new_link')" :error-messages="form.errors.new_link" data-test="new-link" />
+      <v-select
+        v-if="form.new_link && spares.length"
+        v-model="form.link_id"
+        :items="links"
+        :label="t('swap.which_link')"
+        :error-messages="form.errors.link_id"
+        data-test="link" />
       <v-text-field
-        v-if="form.new_link"
+        v-if="form.new_link && form.link_id === null"
         v-model="form.closings_allowed"
         inputmode="numeric"
         :label="t('swap.closings')"
@@ -117,6 +138,9 @@ input {
   accent-color: var(--ink);
   width: 18px;
   height: 18px;
+}
+.small {
+  margin: 0;
 }
 .warning {
   margin: 0;

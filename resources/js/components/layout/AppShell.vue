@@ -24,6 +24,7 @@ const doneBar = ref<InstanceType<typeof DoneBar> | null>(null)
 const places = computed(() => [
   { name: 'shed', href: '/', title: t('nav.shed') },
   { name: 'road', href: '/road', title: t('nav.road') },
+  { name: 'books', href: '/books', title: t('nav.books') },
   { name: 'history', href: '/history', title: t('nav.history') },
   { name: 'settings', href: '/settings', title: t('nav.settings') },
 ])
@@ -32,6 +33,7 @@ useKeys({
   '/': () => here.value.mayWrite && (lineOpen.value = true),
   S: () => router.visit('/'),
   R: () => router.visit('/road'),
+  B: () => router.visit('/books'),
   H: () => router.visit('/history'),
   u: () => doneBar.value?.undo(),
 })
@@ -55,7 +57,7 @@ const signOut = () => router.post('/sign-out')
           v-for="place in places"
           :key="place.name"
           :href="place.href"
-          :class="{ on: place.name === at }"
+          :class="{ on: place.name === at, desk: place.name === 'settings' }"
           :aria-current="place.name === at ? 'page' : undefined"
           :data-test="`nav-${place.name}`"
           >{{ place.title }}</Link
@@ -76,6 +78,7 @@ const signOut = () => router.post('/sign-out')
             :prepend-icon="light === 'day' ? mdiWeatherNight : mdiWhiteBalanceSunny"
             data-test="light"
             @click="toggle" />
+          <v-list-item class="phone" :title="t('nav.settings')" data-test="menu-settings" @click="router.visit('/settings')" />
           <v-list-item :title="t('keys.title')" data-test="keys" @click="keysOpen = true"
             ><template #append><kbd>?</kbd></template></v-list-item
           >
@@ -169,6 +172,9 @@ nav a.on {
   border: 1.5px solid var(--ink);
   border-radius: 3px;
 }
+.phone {
+  display: none;
+}
 .moved {
   display: flex;
   gap: 12px;
@@ -214,6 +220,12 @@ main {
   }
   .grow {
     display: none;
+  }
+  nav a.desk {
+    display: none;
+  }
+  .phone {
+    display: block;
   }
 }
 </style>

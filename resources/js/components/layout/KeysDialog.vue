@@ -19,6 +19,7 @@ const keys: [string, string][] = [
   ['u', 'undo'],
   ['S', 'shed'],
   ['R', 'road'],
+  ['B', 'books'],
   ['H', 'history'],
 ]
 </script>

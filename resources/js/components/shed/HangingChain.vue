@@ -25,7 +25,15 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
       <Link :href="`/chains/${chain.id}`" class="state" :class="{ ember: chain.late }" :data-test="`chain-${chain.name}`"
         ><span class="sr">{{ chain.name }}, </span>{{ chain.word }}</Link
       >
-      <span class="detail muted">{{ chain.detail }}</span>
+      <Link v-if="chain.job" :href="`/jobs/${chain.job}`" class="detail" :data-test="`job-${chain.name}`">{{ chain.detail }}</Link>
+      <Link
+        v-else-if="draggable && chain.status === 'unwaxed'"
+        :href="`/strip?chains[]=${chain.id}`"
+        class="detail"
+        :data-test="`strip-${chain.name}`"
+        >{{ chain.detail }}</Link
+      >
+      <span v-else class="detail muted">{{ chain.detail }}</span>
       <WearRule :wear="chain.wear" />
       <span class="measured muted">{{ chain.wearLine }}</span>
     </div>

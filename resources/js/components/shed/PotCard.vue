@@ -7,7 +7,7 @@ import type { PotChain } from '@/types/props'
 
 /** The pot and the list of what goes in together. The list is only a plan: nothing is dipped until it is recorded. */
 const list = defineModel<number[]>({ required: true })
-const props = defineProps<{ chains: PotChain[]; mayWrite: boolean }>()
+const props = defineProps<{ chains: PotChain[]; solventOut: boolean; mayWrite: boolean }>()
 const emit = defineEmits<{ dip: [] }>()
 const listed = computed(() => props.chains.filter((chain) => list.value.includes(chain.id)))
 const others = computed(() =>
@@ -51,6 +51,7 @@ const add = (id: number | null) => id !== null && (list.value = [...list.value, 
       </ul>
       <p v-else class="muted small">{{ t('shed.pot_empty') }}</p>
     </div>
+    <p v-if="solventOut" class="caution" data-test="solvent-out">{{ t('shed.solvent_out') }}</p>
     <div v-if="mayWrite" class="row">
       <v-btn v-if="listed.length" variant="flat" color="primary" data-test="dip-these" @click="emit('dip')">{{
         t('shed.dip_these')
@@ -103,6 +104,9 @@ li {
 }
 p {
   margin: 8px 0 0;
+}
+p.caution {
+  margin: 0 0 10px;
 }
 .menu {
   border: 1.5px solid var(--ink);

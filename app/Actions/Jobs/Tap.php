@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Jobs;
+
+use Dripel\Core\Job\JobEventKind;
+
+/** A tap as a device sends it: with an id of its own and the time at which it was made there. */
+final readonly class Tap
+{
+    /** @param list<string> $ticks what was confirmed at a step that asks for it */
+    public function __construct(public string $id, public JobEventKind $kind, public int $position, public int $atS, public array $ticks = []) {}
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Jobs;
+
+use App\Actions\Strip\FinishStrip;
+use App\Exceptions\JobMovedOn;
+use App\Exceptions\NotPossible;
+use App\Logbook\ActionContext;
+use App\Models\GuidedJob;
+use App\Models\GuidedTap;
+use App\Models\User;
+use App\Models\Workshop;
+use App\Support\AppClock;
+use App\Support\WriteTransaction;
+use Dripel\Core\Job\JobEvent;
+use Dripel\Core\Job\JobEventKind;
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\Job\JobTurn;
+use Dripel\Core\Job\JobVerdict;
+use Illuminate\Support\Str;
+
+/**
+ * Takes the taps of a device, in their order: each once, whoever sends it and however often. Taps that waited for the
+ * server keep the time at which they were made.
+ */
+final readonly class TapJob
+{
+    public function __construct(private FinishStrip $finishStrip, private AppClock $clock) {}
+
+    /**
+     * @param list<Tap> $taps
+     *
+     * Refused with NotPossible at `ticks` where something was not confirmed that cannot be skipped.
+     *
+     * @throws JobMovedOn if one speaks of a step that the job has not reached; those before it are kept
+     */
+    public function __invoke(GuidedJob $seen, ?User $user, array $taps): GuidedJob
+    {
+        $refused = false;
+        $job = WriteTransaction::run(function () use ($seen, $user, $taps, &$refused): GuidedJob {
+            $job = $seen->refresh()->load('taps');
+            $run = $job->run();
+            $nowS = $this->clock->unixS();
+            foreach ($taps as $tap) {
+                if ($job->taps->contains('id', $tap->id)) {
+                    continue;
+                }
+                $event = new JobEvent($tap->kind, $tap->position, min($tap->atS, $nowS));
+                $verdict = $job->ended_at === null ? $run->verdict($event) : JobVerdict::AlreadyDone;
+                if ($verdict === JobVerdict::Refused) {
+                    $refused = true;
+                    break;
+                }
+                if ($verdict === JobVerdict::Take) {
+                    $tap->kind === JobEventKind::Done && array_diff($run->step()->ticks ?? [], $tap->ticks) !== [] && throw new NotPossible('ticks', 'tick_all');
+                    $run = $run->after($event);
+                    $job->taps->push(GuidedTap::query()->create([
+                        'id' => $tap->id, 'job_id' => $job->id, 'workshop_id' => $job->workshop_id, 'user_id' => $user?->id, 'kind' => $tap->kind,
+                        'position' => $tap->position, 'at' => $event->atS, 'received_at' => $nowS, 'number' => $job->taps->count(),
+                    ]));
+                }
+            }
+            $this->settle($job, $run, $user);
+
+            return $job;
+        });
+
+        return $refused ? throw new JobMovedOn($job) : $job;
+    }
+
+    /** What follows from where the job is now: the record after the last bath, the end after the last step. */
+    private function settle(GuidedJob $job, JobRun $run, ?User $user): void
+    {
+        $workshop = Workshop::query()->findOrFail($job->workshop_id);
+        $bare = array_values(array_filter($run->turns, fn(JobTurn $turn) => $turn->step === $job->terms['bare_step'] && $turn->answer === JobEventKind::Done));
+        if ($job->action_id === null && $bare !== []) {
+            $job->action_id = ($this->finishStrip)(new ActionContext($workshop, $user, (string) Str::uuid()), $job, $run, (int) $bare[0]->endS)->id;
+        }
+        if ($job->ended_at === null && $run->doneS() !== null) {
+            $job->ended_at = $run->doneS();
+            Workshop::query()->whereKey($workshop->id)->increment('revision');
+        }
+        $job->save();
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Strip;
+
+use App\Exceptions\NotPossible;
+use App\Logbook\ReadBook;
+use App\Models\Chain;
+use App\Models\Workshop;
+use App\Strip\OpenJobs;
+use App\Strip\Protocols;
+use App\Strip\ReadJars;
+use App\Support\AppClock;
+use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Retirement;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Strip\BathSource;
+use Dripel\Core\Strip\JarChoice;
+use Dripel\Core\Strip\JarState;
+use Dripel\Core\Strip\Load;
+use Dripel\Core\Strip\Protocol;
+use Dripel\Core\Strip\StripPlan;
+
+/** Makes a wish into a plan, with the jars and chains as they are; nothing is stored. */
+final readonly class PlanStrip
+{
+    public function __construct(private ReadBook $readBook, private ReadJars $readJars, private Protocols $protocols, private OpenJobs $openJobs, private AppClock $clock) {}
+
+    /** Refused with NotPossible at `chains`, `protocol` or `sources.N`, with InvalidInput where the core refuses. */
+    public function __invoke(Workshop $workshop, StripWish $wish): StripDraft
+    {
+        $protocol = $this->protocol($workshop, $wish);
+        $book = $this->readBook->withoutRides($workshop);
+        $jobs = $this->openJobs->byChain($workshop);
+        foreach ($wish->chains as $chain) {
+            $this->expectStrippable($book, $chain, $protocol, isset($jobs[$chain->id]));
+        }
+        [$jars, $busy] = [($this->readJars)($workshop), $this->readJars->busy($workshop)];
+        $sources = $wish->sources === null ? JarChoice::propose($protocol, $jars, $busy) : $this->sources($wish->sources, $protocol, $jars, $busy);
+        $startG = $wish->startG ?? max([0.0, ...array_map(fn(Chain $chain) => self::load($book, $chain->id)->grams(), $wish->chains)]);
+
+        return new StripDraft($protocol, $sources, StripPlan::of($protocol, $sources, count($wish->chains), $startG), $startG, $jars, $busy);
+    }
+
+    /** What is on a chain when it is stripped: what it came with, or oil once it was ridden. */
+    public static function load(Book $book, int $chainId): Load
+    {
+        return Load::tryFrom($book->settings->text(SettingKey::ChainLoad, $chainId))
+            ?? ($book->chain($chainId, PHP_INT_MAX)->opening === null ? Load::Greased : Load::Oiled);
+    }
+
+    private function protocol(Workshop $workshop, StripWish $wish): Protocol
+    {
+        $protocol = $this->protocols->find($workshop, $wish->protocol) ?? throw new NotPossible('protocol', 'no_protocol');
+        $protocol = $wish->withoutPetrol ? $protocol->withoutPetrol() : $protocol;
+
+        return $wish->split === null ? $protocol : $protocol->split($wish->split, $wish->totalMl, $wish->targetFraction);
+    }
+
+    private function expectStrippable(Book $book, Chain $chain, Protocol $protocol, bool $inJob): void
+    {
+        $name = ['chain' => trim($book->settings->text(SettingKey::BikeName, (int) $book->settings->home($chain->id, PHP_INT_MAX)).' '.$book->settings->text(SettingKey::ChainLabel, $chain->id))];
+        $onBike = $book->fittings->bikeOf($chain->id, $this->clock->unixS()) !== null;
+        $reason = match (true) {
+            $book->history($chain->id)->last(Retirement::class) !== null => 'strip_retired',
+            $inJob => 'chain_in_job',
+            self::load($book, $chain->id) === Load::FactoryWaxed => 'strip_factory_waxed',
+            $onBike && ! $protocol->dripOnly => 'strip_on_bike',
+            ! $onBike && $protocol->dripOnly => 'strip_off_bike',
+            default => null,
+        };
+        $reason === null || throw new NotPossible('chains', $reason, $name);
+    }
+
+    /**
+     * @param list<array{jar: int|null, into: int|null}> $wanted
+     * @param array<int, JarState> $jars
+     * @param list<int> $busy
+     *
+     * @return list<BathSource>
+     */
+    private function sources(array $wanted, Protocol $protocol, array $jars, array $busy): array
+    {
+        $baths = $protocol->baths();
+        count($wanted) === count($baths) || throw new InvalidInput('sources', 'must be one for each of the '.count($baths).' baths');
+        $sources = [];
+        foreach ($wanted as $n => ['jar' => $jarId, 'into' => $intoId]) {
+            $where = "sources.{$n}";
+            $bath = $baths[$n];
+            foreach (array_filter([$jarId, $intoId]) as $id) {
+                in_array($id, $busy, true) && throw new NotPossible($where, 'jar_in_job');
+            }
+            if ($jarId === null) {
+                $into = $intoId === null ? null : $jars[$intoId] ?? throw new NotPossible($where, 'no_jar');
+                $into === null || $into->solvent === null || $into->solvent === $bath->solvent || throw new NotPossible($where, 'jar_other_solvent');
+                $sources[] = BathSource::fresh($intoId);
+                continue;
+            }
+            $jar = $jars[$jarId] ?? throw new NotPossible($where, 'no_jar');
+            $jar->solvent === $bath->solvent || throw new NotPossible($where, 'jar_other_solvent');
+            $jar->volumeMl + 1e-9 >= (float) $bath->volumeMl || throw new NotPossible($where, 'jar_too_little', ['has' => (string) round($jar->volumeMl), 'needs' => (string) round((float) $bath->volumeMl)]);
+            $sources[] = BathSource::jar($jarId, $jar->volumeMl, $jar->greaseG);
+        }
+
+        return $sources;
+    }
+}

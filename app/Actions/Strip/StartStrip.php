@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Strip;
+
+use App\Exceptions\NotPossible;
+use App\Logbook\ActionContext;
+use App\Models\Chain;
+use App\Models\GuidedJob;
+use App\Models\Workshop;
+use App\Strip\Protocols;
+use App\Support\AppClock;
+use App\Support\WriteTransaction;
+use Dripel\Core\Job\JobStep;
+
+/** The guided job begins. Its id comes from the form: sent twice, it begins once. */
+final readonly class StartStrip
+{
+    public const KIND = 'strip';
+
+    public function __construct(private PlanStrip $planStrip, private AppClock $clock) {}
+
+    /** Refused as PlanStrip refuses, and with NotPossible at `not_advised` unless a petrol school is agreed to. */
+    public function __invoke(ActionContext $by, StripWish $wish, bool $notAdvisedAgreed): GuidedJob
+    {
+        return WriteTransaction::run(function () use ($by, $wish, $notAdvisedAgreed): GuidedJob {
+            $begun = GuidedJob::query()->in($by->workshop)->find($by->actionId);
+            if ($begun !== null) {
+                return $begun;
+            }
+            $draft = ($this->planStrip)($by->workshop, $wish);
+            $draft->protocol->advised() || $notAdvisedAgreed || throw new NotPossible('not_advised', 'not_advised');
+            $wish->chains !== [] || throw new NotPossible('chains', 'no_chains');
+            Workshop::query()->whereKey($by->workshop->id)->increment('revision');
+            $by->workshop->refresh();
+
+            return GuidedJob::query()->create([
+                'id' => $by->actionId,
+                'workshop_id' => $by->workshop->id,
+                'user_id' => $by->user?->id,
+                'kind' => self::KIND,
+                'title' => Protocols::nameOf($wish->protocol) ?? $wish->protocol,
+                'steps' => array_map(fn(JobStep $step) => $step->toArray(), $draft->plan->steps),
+                'chains' => array_map(fn(Chain $chain) => $chain->id, $wish->chains),
+                'terms' => ['start_g' => $draft->startG, 'bare_step' => $draft->plan->bareStep],
+                'started_at' => $this->clock->unixS(),
+            ]);
+        });
+    }
+}

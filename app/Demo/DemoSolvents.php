@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use App\Actions\Costs\SetPrice;
+use App\Actions\Jars\AddJar;
+use App\Actions\Jars\TendJar;
+use App\Actions\Jobs\Tap;
+use App\Actions\Jobs\TapJob;
+use App\Actions\Links\AddLink;
+use App\Actions\Strip\StartStrip;
+use App\Actions\Strip\StripWish;
+use App\Logbook\ActionContext;
+use App\Models\Chain;
+use App\Models\GuidedJob;
+use App\Models\Jar;
+use App\Strip\Protocols;
+use Dripel\Core\Cost\Supply;
+use Dripel\Core\Job\JobEvent;
+use Dripel\Core\Job\JobEventKind;
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Strip\JarAct;
+use Dripel\Core\Strip\JarEntry;
+use Dripel\Core\Strip\JarRole;
+use Dripel\Core\Strip\Solvent;
+use Illuminate\Support\Str;
+
+/** The demo's jars, prices and guided strips. */
+final readonly class DemoSolvents
+{
+    /** From the start of a strip by the default school to the end of its last bath, as the demo takes its time. */
+    public const BATHS_S = 2040;
+
+    public function __construct(
+        private AddJar $addJar,
+        private TendJar $tendJar,
+        private SetPrice $setPrice,
+        private AddLink $addLink,
+        private StartStrip $startStrip,
+        private TapJob $tapJob,
+    ) {}
+
+    public function shelf(Scribbler $scribbler, int $atS): void
+    {
+        $jars = [
+            ['Dirty spirit', JarRole::Dirty, Solvent::WhiteSpirit, 750.0], ['Clean spirit', JarRole::Clean, Solvent::WhiteSpirit, 700.0],
+            ['First alcohol', JarRole::Dirty, Solvent::MethylatedSpirit, 600.0], ['Last alcohol', JarRole::Clean, Solvent::MethylatedSpirit, 600.0],
+            ['Waste can', JarRole::Waste, null, null],
+        ];
+        foreach ($jars as [$name, $role, $solvent, $ml]) {
+            $scribbler->at($atS, fn(ActionContext $by) => ($this->addJar)($by, $name, $role, new Moment($atS), $solvent === null ? null : new JarEntry($atS, JarAct::Fill, $ml, $solvent)));
+        }
+        $prices = [[Supply::Chain, 2690, 1], [Supply::QuickLink, 480, 1], [Supply::WhiteSpirit, 790, 1000], [Supply::MethylatedSpirit, 620, 1000], [Supply::Wax, 1400, 1000], [Supply::DripWax, 1490, 120]];
+        foreach ($prices as [$supply, $minor, $quantity]) {
+            $scribbler->at($atS, fn(ActionContext $by) => ($this->setPrice)($by, $supply, $minor, $quantity, new Moment($atS)));
+        }
+        $scribbler->at($atS, fn(ActionContext $by) => ($this->addLink)($by, 'Silver link', 2, 12, 1, 480));
+        $scribbler->at($atS, fn(ActionContext $by) => ($this->addLink)($by, 'Black link', 1, 11, 5, 690));
+    }
+
+    /** What is spent is handed in, and the jars are filled anew. */
+    public function refill(Scribbler $scribbler, int $atS): void
+    {
+        foreach ([1 => [Solvent::WhiteSpirit, 700.0], 3 => [Solvent::MethylatedSpirit, 600.0]] as $nth => [$solvent, $ml]) {
+            foreach ([new JarEntry($atS, JarAct::HandIn, $ml), new JarEntry($atS, JarAct::Fill, $ml, $solvent)] as $entry) {
+                $scribbler->at($atS, fn(ActionContext $by) => ($this->tendJar)($by, self::jar($by, $nth), $entry, new Moment($atS), $entry->act === JarAct::HandIn ? 'collecting point' : null));
+            }
+        }
+    }
+
+    private static function jar(ActionContext $by, int $nth): Jar
+    {
+        return Jar::query()->in($by->workshop)->orderBy('id')->skip($nth)->firstOrFail();
+    }
+
+    public function settle(Scribbler $scribbler, int $atS): void
+    {
+        $scribbler->at($atS, fn(ActionContext $by) => ($this->tendJar)($by, self::jar($by, 2), new JarEntry($atS, JarAct::Settle), new Moment($atS), null));
+    }
+
+    /**
+     * Chains are led through the default school from a moment on; what is later than `untilS` is still to come.
+     *
+     * @param list<Chain> $chains
+     */
+    public function strip(Scribbler $scribbler, array $chains, int $startS, int $untilS = PHP_INT_MAX): void
+    {
+        $scribbler->at($startS, fn(ActionContext $by) => ($this->startStrip)($by, new StripWish($chains, Protocols::DEFAULT), false));
+        // The baths as they end, so that the jars are free for the next; then the drying. Each tap has its own time.
+        foreach ([$startS + self::BATHS_S, min($untilS, $startS + 6 * 3600)] as $atS) {
+            $scribbler->at($atS, function (ActionContext $by) use ($chains, $startS, $atS): void {
+                $job = GuidedJob::query()->in($by->workshop)->where('started_at', $startS)->whereJsonContains('chains', $chains[0]->id)->firstOrFail();
+                ($this->tapJob)($job, $by->user, self::taps($job, $atS));
+            });
+        }
+    }
+
+    /** @return list<Tap> */
+    private static function taps(GuidedJob $job, int $untilS): array
+    {
+        [$run, $taps, $atS] = [$job->run(), [], $job->taps->last()->at ?? $job->started_at];
+        while (($turn = $run->current()) !== null) {
+            $atS += $run->seconds() ?? JobRun::HANDLING_S;
+            if ($atS > $untilS) {
+                break;
+            }
+            $taps[] = new Tap((string) Str::uuid(), JobEventKind::Done, $turn->position, $atS, $run->step()->ticks ?? []);
+            $run = $run->after(new JobEvent(JobEventKind::Done, $turn->position, $atS));
+        }
+
+        return $taps;
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Logbook\ReadBook;
+use App\Models\JarEntry;
+use App\Models\Price;
+use App\Models\Workshop;
+use App\Strip\ReadJars;
+use App\Text\Speaker;
+use App\Text\StripWords;
+use App\Text\Voice;
+use Dripel\Core\Cost\Supply;
+use Dripel\Core\Cost\SupplyUnit;
+use Dripel\Core\Logbook\Part;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Strip\JarAct;
+use Dripel\Core\Strip\JarRole;
+use Dripel\Core\Strip\JarState;
+use Dripel\Core\Strip\Solvent;
+
+/** The books: solvent jars, the price list, spare quick links. */
+final readonly class BooksProps
+{
+    private const ENTRIES = 8;
+
+    public function __construct(private ReadBook $readBook, private ReadJars $readJars, private Speaker $speaker) {}
+
+    /** @return array<string, mixed> */
+    public function all(Workshop $workshop): array
+    {
+        $voice = $this->speaker->voice();
+        $words = new StripWords($voice);
+        $busy = $this->readJars->busy($workshop);
+        $book = ($this->readBook)($workshop);
+
+        return [
+            'jars' => array_values(array_map(fn(JarState $jar) => $this->jar($workshop, $jar, in_array($jar->jarId, $busy, true), $words, $voice), ($this->readJars)($workshop))),
+            'prices' => $this->prices($workshop, $voice),
+            'links' => array_map(fn(Part $link) => $this->link($link, $voice), $book->spareLinks()),
+            'solvents' => array_map(fn(Solvent $solvent) => ['value' => $solvent->value, 'title' => ucfirst($words->solvent($solvent)), 'hazard' => $words->hazard($solvent, $solvent->hazard())], Solvent::stocked()),
+            'roles' => array_map(fn(JarRole $role) => ['value' => $role->value, 'title' => ucfirst($voice->say("strip.jar.role.{$role->value}"))], JarRole::cases()),
+            'supplies' => array_map(fn(Supply $supply) => ['value' => $supply->value, 'title' => ucfirst($voice->say("strip.supply.{$supply->value}")), 'unit' => $voice->say("strip.unit.{$supply->unit()->value}"), 'usual' => $supply->unit() === SupplyUnit::Piece ? '1' : '1000'], Supply::cases()),
+            'units' => ['temperature' => $voice->quantities->units->temperature, 'currency' => $voice->quantities->units->currency],
+            'forms' => (new FormProps($book, $voice))->all(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function jar(Workshop $workshop, JarState $jar, bool $busy, StripWords $words, Voice $voice): array
+    {
+        $q = $voice->quantities;
+        $solvent = $jar->solvent;
+        $rows = JarEntry::query()->in($workshop)->live()->where('component_id', $jar->jarId)->orderByDesc('at')->orderByDesc('id')->limit(self::ENTRIES)->get();
+        $fill = $rows->first(fn(JarEntry $row) => $row->act === JarAct::Fill);
+
+        return [
+            'id' => $jar->jarId,
+            'name' => $voice->names->jar($jar->jarId),
+            'role' => $jar->role->value,
+            'roleName' => $voice->say("strip.jar.role.{$jar->role->value}"),
+            'holds' => $solvent === null || $jar->volumeMl <= 0.0 ? $voice->say('strip.jar.empty') : $voice->say('strip.jar.holds', ['ml' => $q->volume($jar->volumeMl), 'solvent' => $words->solvent($solvent)]),
+            'empty' => $jar->volumeMl <= 0.0,
+            'since' => $jar->filledS === null ? '' : $voice->say($jar->role === JarRole::Waste ? 'strip.jar.collected' : 'strip.jar.filled', ['day' => $q->date($jar->filledS, 'd MMM y')]),
+            'done' => $jar->cleanings,
+            'allowed' => $jar->volumeMl > 0.0 ? $jar->cleaningsAllowed : null,
+            'cleanings' => $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0 ? '' : $voice->say('strip.jar.cleanings', ['done' => (string) $jar->cleanings, 'allowed' => (string) $jar->cleaningsAllowed]),
+            'because' => $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0 ? '' : $voice->say($jar->byCascade ? 'strip.jar.by_cascade' : 'strip.jar.by_practice'),
+            'grease' => $jar->greaseG > 0.0 ? $voice->say('strip.jar.grease', ['grams' => $q->mass($jar->greaseG)]) : '',
+            'spent' => $jar->spent() ? $voice->say('strip.jar.spent') : null,
+            'settling' => $jar->settlingS === null ? null : $voice->say('strip.jar.settling', ['day' => $q->day($jar->settlingS), 'until' => $q->day((int) $jar->settledS())]),
+            'inJob' => $busy ? $voice->say('strip.jar.in_job') : null,
+            'hazard' => $solvent === null ? '' : $words->hazard($solvent, $jar->hazard, $fill?->flash_c),
+            'hazardBy' => $solvent === null ? '' : $voice->say($fill?->flash_c === null ? 'strip.hazard.kind' : 'strip.hazard.own'),
+            'signal' => $jar->hazard?->class?->signal(),
+            'volume' => (string) round($jar->volumeMl),
+            'entries' => array_values($rows->map(fn(JarEntry $row) => [
+                'id' => $row->id,
+                'day' => $q->day($row->at),
+                'text' => $voice->say("strip.acted.{$row->act->value}", ['jar' => $voice->names->jar($jar->jarId), 'ml' => $q->volume((float) $row->volume_ml), 'solvent' => $row->solvent === null ? '' : $words->solvent($row->solvent)]).($row->note === null ? '' : ": {$row->note}"),
+            ])->all()),
+            'acts' => array_values(array_map(
+                fn(JarAct $act) => ['value' => $act->value, 'title' => $voice->say("strip.act.{$act->value}"), 'volume' => $act->hasVolume()],
+                array_filter(JarAct::cases(), fn(JarAct $act) => $jar->volumeMl > 0.0 ? ($jar->role !== JarRole::Waste || $act === JarAct::HandIn) : $act === JarAct::Fill && $jar->role !== JarRole::Waste),
+            )),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function prices(Workshop $workshop, Voice $voice): array
+    {
+        $q = $voice->quantities;
+        $rows = Price::query()->in($workshop)->live()->orderBy('supply')->orderByDesc('at')->orderByDesc('id')->get();
+        $quantity = fn(Price $row): string => match ($row->supply->unit()) {
+            SupplyUnit::Piece => $q->number($row->quantity),
+            SupplyUnit::Gram => $q->mass($row->quantity),
+            SupplyUnit::Millilitre => $q->volume($row->quantity),
+        };
+
+        return array_values($rows->map(fn(Price $row) => [
+            'id' => $row->id,
+            'supply' => ucfirst($voice->say("strip.supply.{$row->supply->value}")),
+            'amount' => $q->money((float) $row->amount_minor),
+            'quantity' => $quantity($row),
+            'from' => $q->date($row->at, 'd MMM y'),
+        ])->all());
+    }
+
+    /** @return array<string, mixed> */
+    private function link(Part $link, Voice $voice): array
+    {
+        $settings = $voice->settings;
+        $price = $settings->at(SettingKey::LinkPrice, $link->id, PHP_INT_MAX);
+
+        return [
+            'id' => $link->id,
+            'name' => $settings->text(SettingKey::PartName, $link->id),
+            'about' => $voice->say('strip.link', ['speeds' => $link->speeds === null ? $voice->say('words.unknown') : trans_choice('ui.speeds', $link->speeds), 'closings' => self::closings($link, $voice)]),
+            'price' => is_numeric($price) ? $voice->quantities->money((float) $price) : '—',
+        ];
+    }
+
+    public static function closings(Part $link, Voice $voice): string
+    {
+        return match ($link->closingsAllowed) {
+            null => $voice->say('strip.closings.unknown'),
+            1 => $voice->say('strip.closings.single'),
+            default => $voice->say('strip.closings.many', ['count' => (string) $link->closingsAllowed]),
+        };
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Strip\Protocols;
+use App\Text\Speaker;
+use App\Text\StripWords;
+use Dripel\Core\Job\JobStep;
+use Dripel\Core\Strip\BathSource;
+use Dripel\Core\Strip\MoveKind;
+use Dripel\Core\Strip\Protocol;
+use Dripel\Core\Strip\Solvent;
+use Dripel\Core\Strip\StepKind;
+use Dripel\Core\Strip\StripPlan;
+use Dripel\Core\Strip\StripRinseInput;
+
+/** A protocol by itself: on paper for the bench, and as a form to make one's own from it. */
+final readonly class ProtocolProps
+{
+    public function __construct(private Speaker $speaker) {}
+
+    /** @return array<string, mixed> */
+    public function card(Protocol $protocol): array
+    {
+        $voice = $this->speaker->voice();
+        $words = new StripWords($voice);
+        $plan = StripPlan::of($protocol, array_map(fn() => BathSource::fresh(), $protocol->baths()), 1, StripRinseInput::START_G);
+        $ticks = fn(JobStep $step): array => array_map(fn(string $tick) => $voice->say("strip.tick.{$tick}"), $step->ticks);
+
+        return [
+            'name' => $words->school($protocol->code),
+            'takes' => $words->takes($protocol),
+            'before' => $ticks($plan->steps[0]),
+            'lines' => $words->lines($protocol),
+            'after' => $ticks($plan->steps[count($plan->steps) - 1]),
+            'left' => $voice->say('strip.plan.residue', ['start' => $voice->quantities->mass(StripRinseInput::START_G), 'left' => $voice->quantities->mass($plan->residuesG[count($plan->residuesG) - 1])]),
+            'hazards' => array_values(array_map(
+                fn(Solvent $solvent) => ['solvent' => ucfirst($words->solvent($solvent)), 'text' => $words->hazard($solvent, $solvent->hazard())],
+                array_filter($protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked()),
+            )),
+            'cautions' => array_map(fn(string $code) => $voice->say("strip.caution.{$code}"), ['sheet', 'air', 'vent', 'no_heat', 'waste', 'bare']),
+            'notAdvised' => $protocol->advised() ? null : $voice->say('strip.not_advised'),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function edit(Protocol $protocol): array
+    {
+        $words = new StripWords($this->speaker->voice());
+
+        return [
+            'code' => $protocol->code,
+            'own' => Protocols::rowId($protocol->code),
+            'name' => $words->school($protocol->code),
+            'steps' => $protocol->toArray()['steps'],
+            'dripOnly' => $protocol->dripOnly,
+            'kinds' => array_column(StepKind::cases(), 'value'),
+            'bathKinds' => array_values(array_map(fn(StepKind $kind) => $kind->value, array_filter(StepKind::cases(), fn(StepKind $kind) => $kind->isBath()))),
+            'moveKinds' => array_column(MoveKind::cases(), 'value'),
+            'solvents' => array_map(fn(Solvent $solvent) => ['value' => $solvent->value, 'title' => $words->solvent($solvent)], Solvent::cases()),
+        ];
+    }
+}

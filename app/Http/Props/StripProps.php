@@ -1,0 +1,219 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Actions\Strip\PlanStrip;
+use App\Actions\Strip\StripDraft;
+use App\Actions\Strip\StripWish;
+use App\Logbook\ReadBook;
+use App\Models\Chain;
+use App\Models\Workshop;
+use App\Strip\OpenJobs;
+use App\Strip\Protocols;
+use App\Strip\ReadPrices;
+use App\Text\Speaker;
+use App\Text\StripWords;
+use App\Text\Voice;
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Strip\BareClock;
+use Dripel\Core\Strip\BathSource;
+use Dripel\Core\Strip\JarRole;
+use Dripel\Core\Strip\JarState;
+use Dripel\Core\Strip\Load;
+use Dripel\Core\Strip\Protocol;
+use Dripel\Core\Strip\ProtocolStep;
+use Dripel\Core\Strip\Solvent;
+use Dripel\Core\Strip\SolventCost;
+use Dripel\Core\Strip\StepKind;
+use Dripel\Core\Strip\StripOrBuy;
+use Dripel\Core\Strip\StripPlan;
+
+/** The plan of a strip before it begins: what can be chosen, and what follows from the choice. */
+final readonly class StripProps
+{
+    public function __construct(private ReadBook $readBook, private Protocols $protocols, private ReadPrices $readPrices, private OpenJobs $openJobs, private Speaker $speaker) {}
+
+    /**
+     * @param list<Chain> $chosen
+     *
+     * @return array<string, mixed>
+     */
+    public function create(Workshop $workshop, array $chosen): array
+    {
+        $voice = $this->speaker->voice();
+        $words = new StripWords($voice);
+        $ids = array_map(fn(Chain $chain) => $chain->id, $chosen);
+
+        return [
+            'chains' => $this->chains($workshop, ($this->readBook)($workshop), $voice, $ids),
+            'chosen' => $ids,
+            'usual' => Protocols::DEFAULT,
+            'protocols' => array_map(fn(string $code, Protocol $protocol) => [
+                'code' => $code,
+                'name' => $words->school($code),
+                'reason' => $words->reason($code),
+                'takes' => $words->takes($protocol),
+                'lines' => $words->lines($protocol),
+                'advised' => $protocol->advised(),
+                'dripOnly' => $protocol->dripOnly,
+                'own' => Protocols::rowId($code),
+                'solvents' => array_values(array_map(
+                    fn(Solvent $solvent) => ['value' => $solvent->value, 'title' => ucfirst($words->solvent($solvent))],
+                    array_filter($protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked()),
+                )),
+            ], array_keys($all = $this->protocols->all($workshop)), $all),
+            'massUnit' => $voice->quantities->units->mass,
+        ];
+    }
+
+    /**
+     * @param list<int> $chosen
+     *
+     * @return list<array<string, mixed>> what may want stripping: never waxed, or chosen by whoever came here
+     */
+    private function chains(Workshop $workshop, Book $book, Voice $voice, array $chosen): array
+    {
+        $jobs = $this->openJobs->byChain($workshop);
+        $chains = [];
+        foreach ($book->chainIds as $id) {
+            $state = $book->chain($id, $voice->nowS);
+            $load = PlanStrip::load($book, $id);
+            if (! $state->retired() && ! isset($jobs[$id]) && (in_array($id, $chosen, true) || ($state->life === null && $state->bare === null && $load !== Load::FactoryWaxed))) {
+                $chains[] = ['id' => $id, 'name' => $voice->names->fullChain($id), 'load' => $voice->say("strip.load.{$load->value}"), 'onBike' => $book->fittings->bikeOf($id, $voice->nowS) !== null];
+            }
+        }
+
+        return $chains;
+    }
+
+    /** @return array<string, mixed> what follows from a wish */
+    public function plan(Workshop $workshop, StripWish $wish, StripDraft $draft): array
+    {
+        $voice = $this->speaker->voice();
+        $words = new StripWords($voice);
+        $q = $voice->quantities;
+        $plan = $draft->plan;
+        $run = JobRun::of($plan->steps, $voice->nowS, []);
+        [$bareS, $dryS] = [$run->aboutS($voice->nowS, $plan->bareStep + 1), $run->aboutS($voice->nowS)];
+        $times = ['bare' => $q->time($bareS), 'dry' => $this->at($voice, $dryS), 'rust' => $this->at($voice, $bareS + 3600 * (int) BareClock::LIMIT_HOURS)];
+        $stocked = array_filter($draft->protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked());
+        $noWaste = array_filter($draft->sources, fn(BathSource $source) => $source->jarId === null && $source->intoId === null) !== [] && $plan->freshMl !== [];
+
+        return [
+            'start' => (string) round($q->units->fromGrams($draft->startG), 2),
+            'baths' => $this->baths($draft, $words, $voice),
+            'hazards' => array_values(array_map(fn(Solvent $solvent) => [
+                'solvent' => ucfirst($words->solvent($solvent)),
+                'text' => $words->hazard($solvent, $solvent->hazard()),
+            ], $stocked)),
+            'lines' => array_values(array_filter([
+                $voice->say('strip.plan.residue', ['start' => $q->mass($draft->startG), 'left' => $q->mass($plan->residuesG[count($plan->residuesG) - 1])]),
+                $voice->say('strip.plan.done', $times),
+                $voice->say($draft->protocol->dripOnly ? 'strip.plan.drip' : 'strip.plan.pot', $times),
+                $this->cost($workshop, $plan, $words, $voice),
+                $this->ridden($workshop, $wish, $draft, $words, $voice),
+            ])),
+            'warnings' => array_values(array_filter([
+                $draft->protocol->advised() ? null : $voice->say('strip.not_advised'),
+                $draft->protocol->endsWithAlcohol() ? null : $voice->say('strip.no_alcohol'),
+                $noWaste ? $voice->say('strip.plan.no_waste') : null,
+            ])),
+            'advised' => $draft->protocol->advised(),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function baths(StripDraft $draft, StripWords $words, Voice $voice): array
+    {
+        $q = $voice->quantities;
+
+        return array_map(fn(ProtocolStep $bath, BathSource $source, float $leftG) => [
+            'solvent' => ucfirst($words->solvent($bath->solvent ?? Solvent::Water)),
+            'takes' => $q->volume((float) $bath->volumeMl),
+            'untilClear' => $bath->untilClear,
+            'left' => $q->mass($leftG),
+            'jar' => $source->jarId,
+            'into' => $source->intoId,
+            'stocked' => $bath->solvent?->isStocked() ?? false,
+            'from' => $this->from($bath, $draft, $voice),
+            'intoChoices' => $this->into($bath, $draft, $voice),
+        ], $draft->protocol->baths(), $draft->sources, $draft->plan->residuesG);
+    }
+
+    /** @return list<array{value: int|null, title: string, disabled: bool}> */
+    private function from(ProtocolStep $bath, StripDraft $draft, Voice $voice): array
+    {
+        $q = $voice->quantities;
+        $choices = [['value' => null, 'title' => $voice->say('strip.source.fresh'), 'disabled' => false]];
+        foreach ($bath->kind === StepKind::Bath ? $draft->jars : [] as $jar) {
+            if ($jar->solvent !== $bath->solvent || $jar->role === JarRole::Waste) {
+                continue;
+            }
+            $parameters = ['jar' => $voice->names->jar($jar->jarId), 'ml' => $q->volume($jar->volumeMl), 'cleanings' => trans_choice('strip.source.cleanings', $jar->cleanings)];
+            $why = match (true) {
+                in_array($jar->jarId, $draft->busy, true) => 'in_job',
+                $jar->volumeMl < (float) $bath->volumeMl => 'too_little',
+                default => $jar->spent() ? 'spent' : null,
+            };
+            // A spent jar may still be chosen: it is the rider's solvent.
+            $choices[] = ['value' => $jar->jarId, 'title' => $voice->say('strip.source.'.($why ?? 'jar'), $parameters), 'disabled' => $why === 'in_job' || $why === 'too_little'];
+        }
+
+        return $choices;
+    }
+
+    /** @return list<array{value: int|null, title: string}> */
+    private function into(ProtocolStep $bath, StripDraft $draft, Voice $voice): array
+    {
+        $jars = array_filter($draft->jars, fn(JarState $jar) => ! in_array($jar->jarId, $draft->busy, true) && ($jar->solvent === $bath->solvent || $jar->solvent === null) && $jar->role !== JarRole::Clean);
+
+        return [
+            ['value' => null, 'title' => $voice->say('strip.into.none')],
+            ...array_values(array_map(fn(JarState $jar) => ['value' => $jar->jarId, 'title' => $voice->names->jar($jar->jarId)], $jars)),
+        ];
+    }
+
+    private function cost(Workshop $workshop, StripPlan $plan, StripWords $words, Voice $voice): string
+    {
+        if ($plan->freshMl === []) {
+            return $voice->say('strip.plan.no_fresh');
+        }
+        $cost = SolventCost::of($plan->freshMl, ($this->readPrices)($workshop), $voice->nowS);
+
+        return $voice->say($cost->known() ? 'strip.plan.cost' : 'strip.plan.cost_unknown', [
+            'volumes' => $words->volumes($plan->freshMl),
+            'cost' => $voice->quantities->money($cost->minor),
+            'solvents' => $voice->names->list(array_map($words->solvent(...), $cost->unpriced)),
+        ]);
+    }
+
+    /** For a chain that was ridden on oil: what stripping it costs against a new one. */
+    private function ridden(Workshop $workshop, StripWish $wish, StripDraft $draft, StripWords $words, Voice $voice): ?string
+    {
+        $book = $this->readBook->withoutRides($workshop);
+        if (array_filter($wish->chains, fn(Chain $chain) => PlanStrip::load($book, $chain->id) === Load::Oiled) === []) {
+            return null;
+        }
+        $q = $voice->quantities;
+        $compared = StripOrBuy::of($draft->protocol, $draft->startG, ($this->readPrices)($workshop), $voice->nowS);
+
+        return $voice->say(match ($compared->dearer()) {
+            true => 'strip.plan.ridden_buy',
+            false => 'strip.plan.ridden',
+            null => 'strip.plan.ridden_unknown',
+        }, [
+            'baths' => (string) $compared->baths, 'new' => (string) $compared->bathsOfNew, 'solvent' => $words->solvent($draft->protocol->solvents()[0]),
+            'volume' => $q->volume($compared->freshMl), 'cost' => $q->money($compared->strip->minor), 'chain' => $q->money($compared->newMinor ?? 0.0),
+        ]);
+    }
+
+    private function at(Voice $voice, int $unixS): string
+    {
+        $q = $voice->quantities;
+
+        return $q->date($unixS, 'yyyy-MM-dd') === $q->date($voice->nowS, 'yyyy-MM-dd') ? $q->time($unixS) : $q->time($unixS).' '.$voice->dayWord($q->date($unixS, 'yyyy-MM-dd'));
+    }
+}

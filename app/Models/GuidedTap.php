@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Dripel\Core\Job\JobEventKind;
+
+/**
+ * One tap while a guided job runs, with the time at which it was made.
+ *
+ * @property string $id
+ * @property string $job_id
+ * @property JobEventKind $kind
+ * @property int $position
+ * @property int $at
+ * @property int $received_at
+ * @property int $number
+ */
+final class GuidedTap extends WorkshopModel
+{
+    public $incrementing = false;
+
+    protected $keyType = 'string';
+
+    protected function casts(): array
+    {
+        return ['kind' => JobEventKind::class];
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Strip;
+
+use App\Models\GuidedJob;
+use App\Models\Workshop;
+use Dripel\Core\Plan\OpenJob;
+
+/** The guided jobs that are under way. */
+final readonly class OpenJobs
+{
+    /** @return list<OpenJob> */
+    public function __invoke(Workshop $workshop): array
+    {
+        return array_values(GuidedJob::query()->in($workshop)->open()->with('taps')->get()->map(function (GuidedJob $job): OpenJob {
+            $run = $job->run();
+
+            return new OpenJob($job->id, $job->chains, $run->step()->code ?? '', $run->step()?->leavable() === true ? $run->dueS() : null);
+        })->all());
+    }
+
+    /** @return array<int, string> the job by the chain that is in it */
+    public function byChain(Workshop $workshop): array
+    {
+        $jobs = [];
+        foreach (GuidedJob::query()->in($workshop)->open()->get() as $job) {
+            foreach ($job->chains as $chainId) {
+                $jobs[$chainId] = $job->id;
+            }
+        }
+
+        return $jobs;
+    }
+}

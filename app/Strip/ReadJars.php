@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Strip;
+
+use App\Logbook\ReadBook;
+use App\Models\Bath;
+use App\Models\GuidedJob;
+use App\Models\Jar;
+use App\Models\JarEntry;
+use App\Models\Workshop;
+use App\Support\AppClock;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Strip\JarBath;
+use Dripel\Core\Strip\JarEntry as CoreEntry;
+use Dripel\Core\Strip\JarRole;
+use Dripel\Core\Strip\JarShelf;
+use Dripel\Core\Strip\JarState;
+
+/** Loads what was done with the jars of a workshop into the core. */
+final readonly class ReadJars
+{
+    public function __construct(private ReadBook $readBook, private AppClock $clock) {}
+
+    /** @return array<int, JarState> by jar, as they are now */
+    public function __invoke(Workshop $workshop): array
+    {
+        $settings = $this->readBook->settings($workshop);
+        $roles = $entries = [];
+        foreach (Jar::query()->in($workshop)->live()->orderBy('id')->get() as $jar) {
+            $roles[$jar->id] = JarRole::tryFrom($settings->text(SettingKey::JarRole, $jar->id)) ?? JarRole::Dirty;
+            $entries[$jar->id] = [];
+        }
+        foreach (JarEntry::query()->in($workshop)->live()->orderBy('at')->orderBy('sequence')->orderBy('id')->get() as $row) {
+            $entries[$row->component_id][] = new CoreEntry($row->at, $row->act, $row->volume_ml, $row->solvent, $row->flash_c, $row->boiling_c);
+        }
+        $baths = Bath::query()->in($workshop)->live()->orderBy('at')->orderBy('id')->get()->map(
+            fn(Bath $row) => new JarBath($row->at, $row->action_id, $row->component_id, $row->into_id, $row->solvent, $row->volume_ml, $row->chains, $row->start_g),
+        );
+
+        return (new JarShelf($roles, $entries, array_values($baths->all())))->at($this->clock->unixS());
+    }
+
+    /** @return list<int> jars that a job has open */
+    public function busy(Workshop $workshop): array
+    {
+        return array_merge(...array_values(GuidedJob::query()->in($workshop)->open()->get()->map(fn(GuidedJob $job) => $job->jars())->all()));
+    }
+}

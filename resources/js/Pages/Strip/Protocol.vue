@@ -1,0 +1,231 @@
+<script setup lang="ts">
+import { Link, router } from '@inertiajs/vue3'
+import { computed } from 'vue'
+import AppShell from '@/components/layout/AppShell.vue'
+import { newActionId, useActionForm } from '@/composables/useActionForm'
+import { t } from '@/composables/useText'
+
+type Move = { kind: string; minutes: string }
+type Step = {
+  kind: string
+  solvent: string
+  volume_ml: string
+  moves: Move[]
+  until_clear: boolean
+  minutes: string
+}
+interface Kept {
+  kind: string
+  solvent?: string
+  volume_ml?: number
+  moves?: { kind: string; seconds: number }[]
+  until_clear?: boolean
+  seconds?: number
+}
+const props = defineProps<{
+  code: string
+  own: number | null
+  name: string
+  steps: Kept[]
+  dripOnly: boolean
+  kinds: string[]
+  bathKinds: string[]
+  moveKinds: string[]
+  solvents: { value: string; title: string }[]
+}>()
+const SECONDS = 60
+const TIMED = ['hang', 'dry', 'blow_dry']
+const minutes = (seconds: number | undefined): string => (seconds === undefined ? '' : String(Number((seconds / SECONDS).toFixed(2))))
+const seconds = (text: string): number => Math.round(Number(text.replace(',', '.')) * SECONDS) || 0
+const isBath = (kind: string) => props.bathKinds.includes(kind)
+const { form, submit } = useActionForm<{ name: string; drip_only: boolean; steps: Step[] }>({
+  name: props.own === null ? '' : props.name,
+  drip_only: props.dripOnly,
+  steps: props.steps.map((step) => ({
+    kind: step.kind,
+    solvent: step.solvent ?? 'white_spirit',
+    volume_ml: step.volume_ml === undefined ? '200' : String(step.volume_ml),
+    moves: (step.moves ?? [{ kind: 'shake', seconds: 60 }]).map((move) => ({ kind: move.kind, minutes: minutes(move.seconds) })),
+    until_clear: step.until_clear ?? false,
+    minutes: minutes(step.seconds ?? 600),
+  })),
+})
+const errors = computed(() => form.errors as Record<string, string | undefined>)
+const stepErrors = (i: number) =>
+  Object.entries(errors.value).filter(([field]) => field === `steps.${i}` || field.startsWith(`steps.${i}.`))
+const others = computed(() => Object.entries(errors.value).filter(([field]) => field !== 'name' && !/^steps\.\d/.test(field)))
+const kinds = computed(() => props.kinds.map((value) => ({ value, title: t(`protocol.kinds.${value}`) })))
+const moves = computed(() => props.moveKinds.map((value) => ({ value, title: t(`protocol.move.${value}`) })))
+
+/** As the core takes a step: only what it has. */
+function kept(step: Step): Kept {
+  if (!isBath(step.kind)) return TIMED.includes(step.kind) ? { kind: step.kind, seconds: seconds(step.minutes) } : { kind: step.kind }
+  return {
+    kind: step.kind,
+    solvent: step.solvent,
+    volume_ml: Number(step.volume_ml.replace(',', '.')) || 0,
+    moves: step.moves.map((move) => ({ kind: move.kind, seconds: seconds(move.minutes) })),
+    until_clear: step.until_clear,
+  }
+}
+function add(): void {
+  form.steps.splice(form.steps.length - 1, 0, {
+    kind: 'bath',
+    solvent: 'white_spirit',
+    volume_ml: '200',
+    moves: [{ kind: 'shake', minutes: '2' }],
+    until_clear: false,
+    minutes: '10',
+  })
+}
+function up(i: number): void {
+  const [step] = form.steps.splice(i, 1)
+  if (step) form.steps.splice(i - 1, 0, step)
+}
+function save(): void {
+  form.transform((data) => ({ ...data, steps: data.steps.map(kept) }))
+  submit(props.own === null ? 'post' : 'put', props.own === null ? '/protocols' : `/protocols/${props.own}`)
+}
+const drop = () => router.delete(`/protocols/${props.own}`, { data: { action_id: newActionId() } })
+</script>
+
+<template>
+  <AppShell :title="t('protocol.copy')" at="books">
+    <form class="page fields" novalidate @submit.prevent="save">
+      <h1>{{ own === null ? t('protocol.copy') : t('protocol.change') }}</h1>
+      <p class="muted">
+        <template v-if="own === null">{{ t('protocol.from', { name }) }}. </template>{{ t('protocol.text') }}
+      </p>
+      <div class="head">
+        <v-text-field v-model="form.name" :label="t('protocol.name')" :error-messages="form.errors.name" name="name" />
+        <v-checkbox v-model="form.drip_only" :label="t('protocol.drip_only')" />
+      </div>
+      <ol>
+        <li v-for="(step, i) in form.steps" :key="i" :data-test="`step-${i + 1}`">
+          <div class="line">
+            <b class="n">{{ i + 1 }}</b>
+            <v-select v-model="step.kind" :items="kinds" :label="`${t('protocol.kind')} ${i + 1}`" density="compact" class="kind" />
+            <template v-if="isBath(step.kind)">
+              <v-select v-model="step.solvent" :items="solvents" :label="t('protocol.solvent')" density="compact" class="solvent" />
+              <v-text-field
+                v-model="step.volume_ml"
+                inputmode="decimal"
+                :label="t('protocol.volume')"
+                density="compact"
+                class="short"
+                :name="`volume-${i + 1}`" />
+              <v-checkbox v-model="step.until_clear" :label="t('protocol.until_clear')" />
+            </template>
+            <v-text-field
+              v-else-if="TIMED.includes(step.kind)"
+              v-model="step.minutes"
+              inputmode="decimal"
+              :label="t('protocol.minutes')"
+              density="compact"
+              class="short" />
+            <span class="grow" />
+            <button v-if="i > 0" type="button" :aria-label="`${t('protocol.up')} ${i + 1}`" @click="up(i)">{{ t('protocol.up') }}</button>
+            <button type="button" :aria-label="`${t('protocol.remove')} ${i + 1}`" @click="form.steps.splice(i, 1)">
+              {{ t('protocol.remove') }}
+            </button>
+          </div>
+          <div v-if="isBath(step.kind)" class="line moves">
+            <template v-for="(move, m) in step.moves" :key="m">
+              <v-select v-model="move.kind" :items="moves" :label="t('protocol.moves')" density="compact" class="move" />
+              <v-text-field
+                v-model="move.minutes"
+                inputmode="decimal"
+                :label="t('protocol.minutes')"
+                density="compact"
+                class="short"
+                :name="`minutes-${i + 1}-${m + 1}`" />
+              <button
+                v-if="step.moves.length > 1"
+                type="button"
+                :aria-label="`${t('protocol.remove')} ${i + 1}.${m + 1}`"
+                @click="step.moves.splice(m, 1)">
+                {{ t('protocol.remove') }}
+              </button>
+            </template>
+            <button type="button" @click="step.moves.push({ kind: 'rest', minutes: '10' })">{{ t('protocol.add_move') }} …</button>
+          </div>
+          <p v-for="[field, message] in stepErrors(i)" :key="field" class="ember" role="alert">{{ message }}</p>
+        </li>
+      </ol>
+      <p v-for="[field, message] in others" :key="field" class="ember" role="alert">{{ message }}</p>
+      <div class="row">
+        <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{ t('protocol.save') }}</v-btn>
+        <v-btn data-test="add-step" @click="add">{{ t('protocol.add_step') }}</v-btn>
+        <v-btn v-if="own !== null" data-test="drop" @click="drop">{{ t('protocol.drop') }}</v-btn>
+        <Link href="/strip">{{ t('verbs.cancel') }}</Link>
+      </div>
+    </form>
+  </AppShell>
+</template>
+
+<style scoped>
+ol {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+li {
+  border-bottom: 1px solid var(--line);
+  padding: 12px 0;
+  display: grid;
+  gap: 10px;
+}
+p {
+  margin: 0;
+}
+.head {
+  display: grid;
+  grid-template-columns: minmax(0, 360px) 1fr;
+  gap: 20px;
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+}
+.moves {
+  padding-left: 34px;
+}
+.n {
+  width: 24px;
+  font-size: 18px;
+}
+.kind,
+.solvent {
+  flex: 0 1 210px;
+}
+.move {
+  flex: 0 1 140px;
+}
+.short {
+  flex: 0 0 96px;
+}
+.grow {
+  flex: 1;
+}
+button:not(.v-btn) {
+  font: inherit;
+  color: var(--steel);
+  background: none;
+  border: 0;
+  min-height: 32px;
+  padding: 0 4px;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+@media (max-width: 700px) {
+  .head {
+    grid-template-columns: 1fr;
+  }
+  .moves {
+    padding-left: 0;
+  }
+}
+</style>

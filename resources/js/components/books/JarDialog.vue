@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import ActionDialog from '@/components/forms/ActionDialog.vue'
+import DayAndTime from '@/components/forms/DayAndTime.vue'
+import TapChoice from '@/components/forms/TapChoice.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { t } from '@/composables/useText'
+import type { Jar, SolventChoice } from '@/types/books'
+import type { FormDefaults } from '@/types/props'
+
+/** A new jar, or what is done with one that stands there. */
+const open = defineModel<boolean>({ required: true })
+const props = defineProps<{
+  jar: Jar | null
+  solvents: SolventChoice[]
+  roles: { value: string; title: string }[]
+  forms: FormDefaults
+  temperature: string
+}>()
+const { form, submit } = useActionForm({
+  name: '',
+  role: 'dirty',
+  act: props.jar?.acts[0]?.value ?? 'fill',
+  solvent: null as string | null,
+  volume_ml: '',
+  flash: '',
+  boiling: '',
+  note: '',
+  date: props.forms.date,
+  time: props.forms.time,
+})
+const fills = computed(() => (props.jar === null ? form.role !== 'waste' : form.act === 'fill'))
+const act = computed(() => props.jar?.acts.find((other) => other.value === form.act))
+const volumeLabel = computed(() =>
+  form.act === 'decant' || form.act === 'filter'
+    ? t('books.kept')
+    : form.act === 'hand_in'
+      ? t('books.handed')
+      : form.act === 'top_up'
+        ? t('books.added')
+        : t('books.volume'),
+)
+const hazard = computed(() => props.solvents.find((other) => other.value === form.solvent)?.hazard)
+const save = () => submit('post', props.jar === null ? '/jars' : `/jars/${props.jar.id}/entries`, () => (open.value = false))
+</script>
+
+<template>
+  <ActionDialog
+    v-model="open"
+    :title="jar === null ? t('books.add_jar') : `${t('books.tend')}: ${jar.name}`"
+    :verb="jar === null ? t('books.add_jar') : t('books.do')"
+    :busy="form.processing"
+    :errors="form.errors"
+    :known="['name', 'role', 'solvent', 'volume_ml', 'flash', 'boiling', 'note', 'date', 'time']"
+    :caution="t('books.waste')"
+    test="jar-form"
+    @submit="save">
+    <template v-if="jar === null">
+      <v-text-field v-model="form.name" :label="t('books.name')" :error-messages="form.errors.name" name="name" />
+      <TapChoice v-model="form.role" :legend="t('books.role')" :options="roles" test="role" />
+    </template>
+    <TapChoice v-else v-model="form.act" :legend="jar.holds" :options="jar.acts" test="act" />
+    <template v-if="fills">
+      <v-select
+        v-model="form.solvent"
+        :items="solvents"
+        :label="t('books.solvent')"
+        :clearable="jar === null"
+        :error-messages="form.errors.solvent"
+        data-test="solvent" />
+      <p v-if="hazard" class="small muted">{{ hazard }}</p>
+    </template>
+    <v-text-field
+      v-if="jar === null ? fills && form.solvent : act?.volume"
+      v-model="form.volume_ml"
+      inputmode="decimal"
+      :label="volumeLabel"
+      suffix="ml"
+      :error-messages="form.errors.volume_ml"
+      name="volume_ml" />
+    <div v-if="fills && form.solvent" class="two">
+      <v-text-field
+        v-model="form.flash"
+        inputmode="decimal"
+        :label="t('books.flash')"
+        :suffix="`°${temperature}`"
+        :hint="t('books.flash_hint')"
+        persistent-hint
+        :error-messages="form.errors.flash"
+        name="flash" />
+      <v-text-field
+        v-model="form.boiling"
+        inputmode="decimal"
+        :label="t('books.boiling')"
+        :suffix="`°${temperature}`"
+        :error-messages="form.errors.boiling"
+        name="boiling" />
+    </div>
+    <v-text-field
+      v-if="form.act === 'hand_in'"
+      v-model="form.note"
+      :label="t('books.note')"
+      :error-messages="form.errors.note"
+      name="note" />
+    <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
+  </ActionDialog>
+</template>
+
+<style scoped>
+p {
+  margin: -8px 0 0;
+}
+</style>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import TapChoice from '@/components/forms/TapChoice.vue'
+import { t } from '@/composables/useText'
+
+/** What else is known of a chain; all of it may be left open. */
+export interface KnownFacts {
+  load: string | null
+  joint: string
+  directional: boolean
+  mass: string
+  price: string
+  bought_on: string
+}
+const facts = defineModel<KnownFacts>({ required: true })
+defineProps<{ errors: Record<string, string | undefined>; units: { mass: string; currency: string }; asksLoad?: boolean }>()
+const joints = ['quick_link', 'pin'].map((value) => ({ value, title: t(`size.${value}`) }))
+const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, title: t(`new_chain.loads.${value}`) }))
+</script>
+
+<template>
+  <div class="fields">
+    <TapChoice v-model="facts.joint" :legend="t('new_chain.joint')" :options="joints" test="joint" />
+    <TapChoice
+      v-if="asksLoad"
+      :model-value="facts.load ?? ''"
+      :legend="t('new_chain.load')"
+      :options="loads"
+      test="load"
+      @update:model-value="facts.load = $event" />
+    <v-checkbox v-model="facts.directional" :label="t('new_chain.directional_yes')" data-test="directional" />
+    <div class="three">
+      <v-text-field
+        v-model="facts.mass"
+        inputmode="decimal"
+        :label="t('new_chain.mass')"
+        :suffix="units.mass"
+        :error-messages="errors.mass"
+        name="mass" />
+      <v-text-field
+        v-model="facts.price"
+        inputmode="decimal"
+        :label="t('new_chain.price')"
+        :suffix="units.currency"
+        :error-messages="errors.price"
+        name="price" />
+      <v-text-field
+        v-model="facts.bought_on"
+        type="date"
+        :label="t('new_chain.bought_on')"
+        :error-messages="errors.bought_on"
+        name="bought_on" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.three {
+  display: grid;
+  grid-template-columns: 1fr 1fr minmax(140px, 1fr);
+  gap: 12px;
+  align-items: start;
+}
+@media (max-width: 500px) {
+  .three {
+    grid-template-columns: 1fr 1fr;
+  }
+  .three > :last-child {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { t } from '@/composables/useText'
+
+/** The big figure of a timed step: what is left, or by how much it is over. */
+const props = defineProps<{ left: number; seconds: number; paused: boolean }>()
+
+function digits(seconds: number): string {
+  const [h, m, s] = [Math.floor(seconds / 3600), Math.floor((seconds % 3600) / 60), seconds % 60]
+  const two = (n: number) => String(n).padStart(2, '0')
+  return h ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`
+}
+const over = computed(() => props.left <= 0)
+const figure = computed(() => digits(Math.abs(props.left)))
+const words = computed(() =>
+  props.paused ? t('job.paused') : over.value ? t('job.over', { time: figure.value }) : t('job.left', { time: digits(props.seconds) }),
+)
+defineExpose({ figure })
+</script>
+
+<template>
+  <p class="timer" :class="{ over, long: left >= 3600 }" role="timer" data-test="timer" :data-left="left">
+    <span class="big">{{ over ? '0:00' : figure }}</span><span class="words">{{ words }}</span>
+  </p>
+</template>
+
+<style scoped>
+.timer {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 16px;
+  margin: 0;
+}
+.big {
+  font-size: clamp(84px, 12vw, 148px);
+  letter-spacing: -3px;
+}
+.long .big {
+  font-size: clamp(64px, 9vw, 112px);
+}
+.words {
+  font-size: clamp(16px, 2vw, 25px);
+  font-weight: 620;
+  color: var(--steel);
+}
+.over .words {
+  color: var(--ember);
+}
+</style>

@@ -1,0 +1,118 @@
+import { useIntervalFn, useLocalStorage, useNow } from '@vueuse/core'
+import { computed, reactive, ref } from 'vue'
+import type { Job, JobState, Tap, TapKind } from '@/types/job'
+import { newActionId } from './useActionForm'
+import { token } from './usePreview'
+
+const ASK_EVERY_MS = 3000
+const LONGER_S = 60
+
+/**
+ * A guided job on this device: its timer counts from the server's time, taps are shown at once and sent in their order.
+ * Without the server the job goes on here step by step; the server's answer takes the place of what was shown meanwhile.
+ */
+export function useJob(job: Job) {
+  const state = reactive<JobState>({ ...job })
+  const clock = useNow({ interval: 250 })
+  // Positive where this device's clock is ahead of the server's.
+  const aheadMs = ref(Date.now() - job.now * 1000)
+  const goneFrom = ref(job.now)
+  const queue = useLocalStorage<Tap[]>(`dripel-job-${job.id}`, [])
+  const away = ref(false)
+  const moved = ref(false)
+  const problem = ref<string | null>(null)
+  let sending = false
+
+  const nowS = computed(() => Math.floor((clock.value.getTime() - aheadMs.value) / 1000))
+  const step = computed(() => (state.current ? (job.steps[state.current.step] ?? null) : null))
+  const gone = computed(() => {
+    const current = state.current
+    return current ? Math.max(0, current.gone + (current.paused ? 0 : nowS.value - goneFrom.value)) : 0
+  })
+  const left = computed(() => (state.current?.seconds == null ? null : state.current.seconds - gone.value))
+
+  function take(fresh: JobState): void {
+    Object.assign(state, fresh)
+    aheadMs.value = Date.now() - fresh.now * 1000
+    goneFrom.value = fresh.now
+  }
+
+  /** What the server will make of the tap, drawn at once. */
+  function show(tap: Tap): void {
+    const current = state.current
+    if (!current || current.position !== tap.position) return
+    const from = job.steps[current.step]?.againFrom ?? null
+    if (tap.kind === 'pause' || tap.kind === 'resume') {
+      state.current = { ...current, gone: gone.value, paused: tap.kind === 'pause' }
+      goneFrom.value = nowS.value
+    } else if (tap.kind === 'longer') {
+      state.current = { ...current, seconds: (current.seconds ?? 0) + LONGER_S }
+    } else {
+      const steps = tap.kind === 'again' && from !== null ? job.steps.map((_, i) => i).slice(from, current.step + 1) : []
+      const [next, ...ahead] = [...steps, ...state.ahead]
+      const round = state.turns.filter((turn) => turn.step === next).length + 1
+      state.turns = state.turns.map((turn) => (turn.position === current.position ? { ...turn, answer: tap.kind } : turn))
+      state.ahead = ahead
+      state.current =
+        next === undefined
+          ? null
+          : {
+              position: current.position + 1,
+              step: next,
+              round,
+              seconds: job.steps[next]?.seconds ?? null,
+              gone: 0,
+              paused: false,
+            }
+      if (next !== undefined) state.turns = [...state.turns, { position: current.position + 1, step: next, round, answer: null }]
+      goneFrom.value = tap.at
+    }
+  }
+
+  async function ask(path: string, taps?: Tap[]): Promise<void> {
+    try {
+      const response = await fetch(`/jobs/${job.id}/${path}`, {
+        method: taps ? 'POST' : 'GET',
+        headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token() },
+        body: taps ? JSON.stringify({ taps }) : undefined,
+      })
+      const body = (await response.json()) as JobState & { errors?: Record<string, string[]>; message?: string }
+      away.value = false
+      if (taps && response.status < 500) queue.value = queue.value.filter((tap) => !taps.some((sent) => sent.id === tap.id))
+      if (response.ok || response.status === 409) {
+        moved.value = response.status === 409
+        if (!queue.value.length) take(body)
+      } else {
+        problem.value = Object.values(body.errors ?? {})[0]?.[0] ?? body.message ?? response.statusText
+        if (taps && response.status < 500) await ask('state')
+      }
+    } catch {
+      away.value = true
+    }
+  }
+
+  async function talk(): Promise<void> {
+    if (sending) return
+    sending = true
+    const taps = [...queue.value]
+    await (taps.length ? ask('taps', taps) : ask('state'))
+    sending = false
+    if (queue.value.length && !away.value) await talk()
+  }
+
+  function tap(kind: TapKind, ticks: string[] = []): void {
+    if (!state.current) return
+    problem.value = null
+    moved.value = false
+    const made: Tap = { id: newActionId(), kind, position: state.current.position, at: nowS.value, ticks }
+    show(made)
+    queue.value = [...queue.value, made]
+    void talk()
+  }
+
+  queue.value.forEach(show)
+  if (queue.value.length) void talk()
+  useIntervalFn(() => !state.ended && talk(), ASK_EVERY_MS)
+
+  return { state, step, gone, left, away, moved, problem, waiting: computed(() => queue.value.length), tap }
+}
