@@ -85,7 +85,7 @@ final readonly class PlanStrip
     {
         $baths = $protocol->baths();
         count($wanted) === count($baths) || throw new InvalidInput('sources', 'must be one for each of the '.count($baths).' baths');
-        $sources = [];
+        $sources = $poured = [];
         foreach ($wanted as $n => ['jar' => $jarId, 'into' => $intoId]) {
             $where = "sources.{$n}";
             $bath = $baths[$n];
@@ -94,7 +94,9 @@ final readonly class PlanStrip
             }
             if ($jarId === null) {
                 $into = $intoId === null ? null : $jars[$intoId] ?? throw new NotPossible($where, 'no_jar');
-                $into === null || $into->solvent === null || $into->solvent === $bath->solvent || throw new NotPossible($where, 'jar_other_solvent');
+                $held = $into->solvent ?? $poured[(int) $intoId] ?? $bath->solvent;
+                $held === $bath->solvent || throw new NotPossible($where, 'jar_other_solvent');
+                $poured[(int) $intoId] = $intoId === null ? null : $bath->solvent;
                 $sources[] = BathSource::fresh($intoId);
                 continue;
             }

@@ -58,7 +58,7 @@ final readonly class JobProps
         $run ??= $job->run();
         $voice ??= $this->speaker->voice();
         $q = $voice->quantities;
-        $current = $run->current();
+        $current = $job->ended_at === null ? $run->current() : null;
 
         return [
             'now' => $voice->nowS,

@@ -20,7 +20,7 @@ final readonly class JarChoice
     {
         $free = array_filter($jars, fn(JarState $jar) => ! in_array($jar->jarId, $busy, true) && ! $jar->spent() && $jar->settlingS === null);
         $baths = $protocol->baths();
-        [$sources, $done] = [[], []];
+        [$sources, $done, $poured] = [[], [], []];
         foreach ($baths as $bath) {
             $solvent = $bath->solvent ?? Solvent::Water;
             $nth = $done[$solvent->value] = ($done[$solvent->value] ?? 0) + 1;
@@ -32,9 +32,15 @@ final readonly class JarChoice
                 2 => self::find($free, JarRole::Clean, $bath),
                 default => null,
             };
-            $sources[] = $bath->kind === StepKind::Bath && $jar !== null
-                ? BathSource::jar($jar->jarId, $jar->volumeMl, $jar->greaseG)
-                : BathSource::fresh($solvent->isStocked() ? self::waste($free, $solvent) : null);
+            if ($bath->kind === StepKind::Bath && $jar !== null) {
+                $sources[] = BathSource::jar($jar->jarId, $jar->volumeMl, $jar->greaseG);
+                continue;
+            }
+            // What is poured off first decides what an empty can is for: solvents are not mixed.
+            $cans = array_filter($free, fn(JarState $can) => ($poured[$can->jarId] ?? $solvent) === $solvent);
+            $into = $solvent->isStocked() ? self::waste($cans, $solvent) : null;
+            $into === null || $poured[$into] = $solvent;
+            $sources[] = BathSource::fresh($into);
         }
 
         return $sources;

@@ -14,7 +14,7 @@ use Facebook\WebDriver\WebDriverKeys as Keys;
 class Page
 {
     /** A slow machine under load reads a 40 MB file in about 15 s. */
-    private const PATIENCE_S = 40;
+    protected const PATIENCE_S = 40;
 
     final public function __construct(
         public readonly RemoteWebDriver $driver,

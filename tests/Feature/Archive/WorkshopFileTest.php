@@ -7,9 +7,11 @@ use App\Archive\ExportWorkshop;
 use App\Archive\WorkshopFile;
 use App\Logbook\ReadBook;
 use App\Models\Action;
+use App\Models\Chain;
 use App\Models\Ride;
 use App\Models\User;
 use App\Models\Workshop;
+use App\Strip\ReadJars;
 use App\Text\ChainWords;
 use App\Text\HistoryWords;
 use App\Text\Voice;
@@ -41,6 +43,9 @@ function everythingOf(Workshop $workshop, int $nowS): array
             $chain->readingKm?->km,
             $voice->names->bike($book->fittings->bikeOf($id, $nowS)),
         ];
+    }
+    foreach (app(ReadJars::class)($workshop) as $id => $jar) {
+        $figures["jar {$voice->names->jar($id)}"] = [$jar->role->value, $jar->solvent?->value, $jar->volumeMl, round($jar->greaseG, 9), $jar->cleanings, $jar->settlingS];
     }
     foreach ($book->parts as $part) {
         $state = $book->part($part->id, $nowS);
@@ -118,6 +123,23 @@ it(
     },
 );
 
+it('reads a file of version 1, which knew no jars yet', function (): void {
+    $bench = new Bench;
+    $chain = $bench->chain($bench->bike(), 'A', fit: true);
+    $file = app(ExportWorkshop::class)->file($bench->workshop);
+    $first = ['version' => 1, 'tables' => array_diff_key($file['tables'], array_flip(WorkshopFile::SINCE_2))] + $file;
+    $before = $bench->state($chain)->leftKm();
+    app(EmptyWorkshop::class)($bench->workshop);
+    $this->actingAs($bench->owner)
+        ->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', (string) json_encode($first))])
+        ->assertSessionHasNoErrors();
+    expect($bench->state(Chain::query()->sole())->leftKm())->toBe($before);
+    // A file of today that lacks them is not whole.
+    app(EmptyWorkshop::class)($bench->workshop->refresh());
+    $this->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', (string) json_encode(['version' => 2] + $first))])
+        ->assertSessionHasErrors(['file' => __('errors.restore.table_missing', ['table' => 'jar_entries'])]);
+});
+
 it('refuses a file that it cannot trust, in words, and changes nothing', function (
     Closure $spoil,
     string $reason,
@@ -138,15 +160,15 @@ it('refuses a file that it cannot trust, in words, and changes nothing', functio
         ])
         ->assertSessionHasErrors([
             'file' => __("errors.restore.{$reason}", [
-                'theirs' => 2,
-                'ours' => 1,
+                'theirs' => WorkshopFile::VERSION + 1,
+                'ours' => WorkshopFile::VERSION,
                 'table' => $spoilt['about'] ?? 'rides',
                 'row' => 1,
             ]),
         ]);
     expect(Bench::rows())->toBe($rows);
 })->with([
-    'of a newer version' => [fn(array $file) => ['version' => 2] + $file, 'newer'],
+    'of a newer version' => [fn(array $file) => ['version' => WorkshopFile::VERSION + 1] + $file, 'newer'],
     'cut short' => [fn(array $file) => substr((string) json_encode($file), 0, -200), 'cut'],
     'a picture' => [fn(array $file) => "\x89PNG nothing of ours", 'foreign'],
     'of something else' => [fn(array $file) => ['format' => 'shed'] + $file, 'foreign'],

@@ -8,6 +8,8 @@ use App\Logbook\EntryType;
 use App\Logbook\ReadBook;
 use App\Models\Role;
 use App\Models\Workshop;
+use App\Strip\OpenJobs;
+use App\Strip\ReadJars;
 use App\Text\Duration;
 use App\Text\Names;
 use App\Text\Quantities;
@@ -138,7 +140,7 @@ it('says what to do and why, with figures', function (): void {
     $nowS = (new DateTimeImmutable('2026-11-25T12:20:00+01:00'))->getTimestamp();
     $workshop = Workshop::query()->sole();
     $book = app(ReadBook::class)($workshop);
-    $props = (new ShedProps($book, Voice::of($workshop, app(ReadBook::class), $nowS)))->all();
+    $props = (new ShedProps($book, Voice::of($workshop, app(ReadBook::class), $nowS), app(OpenJobs::class)($workshop), app(ReadJars::class)($workshop)))->all();
     $said = array_map(
         fn(array $line) => plain(
             "{$line['day']} {$line['hour']}: {$line['title']}. {$line['reason']}",
@@ -149,14 +151,17 @@ it('says what to do and why, with figures', function (): void {
         'Today late: Dry Badger A and dip it. Ridden 41 km in the wet on Tue 24 Nov and not seen to since. Bare spots rust overnight.',
         'Today late: Swap Tram to B. A has been ridden for its 10 h.',
         'Today by 19:40: Wax Heron D before it rusts. Bare for 4 h 40. Steel rusts after 12 h.',
+        'Today by 14:15: Go on stripping Badger D. Dry in the air until 14:15; then it goes on.',
         'Today : Swap Moth to B. A came waxed and nobody knows when: ridden at least 80 km since.',
         'Today : Heat the pot for Badger. Nothing waxed hangs ready, and A has 77 km left. Take Badger B and C.',
         'Today : Say which chain Lantern had on. One ride, on Fri 6 Nov, has no chain to go to.',
         'Today : Say which bike it was. The ride of 18 km on Mon 23 Nov has no bike, so no chain counts it.',
+        'Today : Decant First alcohol. It has stood 48 h: pour off the clear part, hand in the rest.',
         'Today : Confirm the commute on Moth. 4 days filled themselves in since Sun 22 Nov, 44 km in all.',
         'Saturday : Dip Heron B and Badger B and C. Spent and waiting for the pot. Together they take hardly longer than one.',
         'Sunday before 74 km: Swap Heron to C. A has 140 km left and Sunday is usually 74 km. C hangs ready with 300 km.',
         'Any day : Retire Lantern C. Measured 0.75 % or more, its limit is 0.75 %. A worn chain eats the cassette.',
+        'Any day : Hand in Dirty spirit. It has done 10 cleanings. Spent solvent is hazardous waste; fill it anew afterwards.',
     ]);
     $heron = $props['rails'][0];
     expect(plain(implode(' ', array_slice($heron['until'], 0, 3))))

@@ -7,8 +7,10 @@ use App\Models\Commute;
 use App\Models\Dip;
 use App\Models\Estimate;
 use App\Models\Invitation;
+use App\Models\Jar;
 use App\Models\Membership;
 use App\Models\Opening;
+use App\Models\Protocol;
 use App\Models\Ride;
 use App\Models\Role;
 use App\Models\Track;
@@ -66,9 +68,20 @@ function furnish(Bench $bench): array
         ])
         ->assertSessionHasNoErrors();
     test()->post("/bikes/{$bike->id}/estimates", ['action_id' => (string) Str::uuid(), 'by' => 'distance', 'distance' => 9, 'from' => '2026-11-20', 'to' => '2026-11-21', 'condition' => 'dry'])->assertSessionHasNoErrors();
+    test()->post('/jars', ['action_id' => (string) Str::uuid(), 'name' => 'Dirty', 'role' => 'dirty', 'solvent' => 'white_spirit', 'volume_ml' => 500] + Bench::form(3))->assertSessionHasNoErrors();
+    $boxed = $bench->chain($bike, 'N', null);
+    $job = (string) Str::uuid();
+    test()->post('/strip', ['action_id' => $job, 'chains' => [$boxed->id], 'protocol' => 'two_bottles'])->assertRedirect("/jobs/{$job}");
+    test()->post('/protocols', ['action_id' => (string) Str::uuid(), 'name' => 'Mine', 'steps' => [
+        ['kind' => 'bath', 'solvent' => 'isopropyl_alcohol', 'volume_ml' => 200, 'moves' => [['kind' => 'shake', 'seconds' => 60]]], ['kind' => 'dry', 'seconds' => 3600],
+    ]])->assertSessionHasNoErrors();
     app('auth')->forgetGuards();
 
     return [
+        'job' => $job,
+        'jar' => Jar::query()->in($bench->workshop)->sole()->id,
+        'protocol' => Protocol::query()->in($bench->workshop)->sole()->id,
+        'code' => 'own-'.Protocol::query()->in($bench->workshop)->sole()->id,
         'bike' => $bike->id,
         'chain' => $other->id,
         'ride' => Ride::query()->in($bench->workshop)->sole()->id,
@@ -109,6 +122,11 @@ function formWith(array $ids): array
         'state' => 'boxed',
         'role' => 'member',
         'rides' => [$ids['ride']],
+        'taps' => [['id' => (string) Str::uuid(), 'kind' => 'done', 'position' => 0, 'at' => Bench::NOW, 'ticks' => ['gloves', 'open_air', 'no_flame', 'plastic_jar']]],
+        'act' => 'top_up',
+        'volume_ml' => 50,
+        'protocol' => 'two_bottles',
+        'steps' => [['kind' => 'bath', 'solvent' => 'isopropyl_alcohol', 'volume_ml' => 200, 'moves' => [['kind' => 'shake', 'seconds' => 60]]], ['kind' => 'dry', 'seconds' => 3600]],
     ];
 }
 
@@ -147,6 +165,10 @@ it(
             $expectClosed('GET', $url.$foreign['bike'], []);
         }
         $expectClosed('GET', "/history?chain={$foreign['chain']}", []);
+        $expectClosed('GET', "/strip?chains[]={$foreign['chain']}", []);
+        foreach (['jar', 'into'] as $field) {
+            $expectClosed('POST', '/strip/plan', ['sources' => [[$field => $foreign['jar']]]] + formWith($own));
+        }
         foreach (
             [
                 ['POST', '/rides', 'bike_id', 'bike'],
@@ -162,6 +184,8 @@ it(
                 ['POST', "/rides/{$own['ride']}/split", 'chain_id', 'chain'],
                 ['POST', "/bikes/{$own['bike']}/corrections", 'chain_id', 'chain'],
                 ['POST', '/dips', 'chains', 'chain'],
+                ['POST', '/strip', 'chains', 'chain'],
+                ['POST', '/strip/plan', 'chains', 'chain'],
                 ['POST', "/actions/{$own['action']}/undo", 'also', 'action'],
             ] as [$method, $url, $field, $id]
         ) {

@@ -6,7 +6,9 @@ namespace App\Http\Requests\Strip;
 
 use App\Http\Requests\ActionRequest;
 use Dripel\Core\Input\Fields;
+use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Strip\Protocol;
+use Illuminate\Validation\ValidationException;
 
 /** A protocol of one's own; what its steps may be the core says. */
 final class ProtocolRequest extends ActionRequest
@@ -23,6 +25,11 @@ final class ProtocolRequest extends ActionRequest
 
     public function protocol(): Protocol
     {
-        return Protocol::from(Fields::fromJson((string) json_encode(['code' => 'own', 'steps' => array_values($this->array('steps')), 'drip_only' => $this->boolean('drip_only')])));
+        try {
+            return Protocol::from(Fields::fromJson((string) json_encode(['code' => 'own', 'steps' => array_values($this->array('steps')), 'drip_only' => $this->boolean('drip_only')])));
+        } catch (InvalidInput $e) {
+            // Beside the very step.
+            throw ValidationException::withMessages([$e->path => (string) __('errors.input', ['problem' => $e->getMessage()])]);
+        }
     }
 }

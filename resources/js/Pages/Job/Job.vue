@@ -69,7 +69,7 @@ function giveUp(): void {
     sure.value = true
     return
   }
-  router.post(`/jobs/${props.job.id}/give-up`, { action_id: newActionId() })
+  router.post(`/jobs/${props.job.id}/give-up`, { action_id: newActionId() }, { preserveState: false })
 }
 useKeys({ p: pause, '+': longer, c: again, S: () => router.visit('/') })
 // The space bar goes on from wherever the focus is, unless it ticks a box or presses another button.

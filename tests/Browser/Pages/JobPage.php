@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser\Pages;
+
+use Facebook\WebDriver\WebDriverBy as By;
+
+/** A guided job, tapped through. */
+final class JobPage extends Page
+{
+    /** Waits for a step of this kind. */
+    public function at(string $code): self
+    {
+        $this->part("step-{$code}");
+
+        return $this;
+    }
+
+    public function position(): int
+    {
+        return (int) $this->driver->executeScript("return document.querySelector('[data-position]')?.dataset.position ?? -1");
+    }
+
+    public function left(): int
+    {
+        return (int) $this->part('timer')->getAttribute('data-left');
+    }
+
+    /** Taps what is asked for and goes on, until the next step shows. */
+    public function done(string $key = ''): self
+    {
+        $position = $this->position();
+        foreach ($this->driver->findElements(By::cssSelector('.ticks input')) as $box) {
+            $box->isSelected() || $box->click();
+        }
+        $key === '' ? $this->click('job-done') : $this->press($key);
+        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $this->has('job-over') || $this->position() !== $position);
+
+        return $this;
+    }
+
+    /** Goes on from step to step until one of this kind shows. */
+    public function until(string $code): self
+    {
+        while (! $this->has("step-{$code}")) {
+            $this->done();
+        }
+
+        return $this;
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Jar;
+use App\Strip\ReadJars;
+use Illuminate\Support\Str;
+use Tests\Feature\Bench;
+
+beforeEach(function (): void {
+    $this->bench = new Bench;
+    $this->actingAs($this->bench->owner);
+    $this->add = fn(array $with = []) => $this->post('/jars', $with + ['action_id' => (string) Str::uuid(), 'name' => 'Dirty', 'role' => 'dirty', 'solvent' => 'white_spirit', 'volume_ml' => '600'] + Bench::form(100));
+    $this->tend = fn(Jar $jar, string $act, array $with = [], float $ago = 1) => $this->post("/jars/{$jar->id}/entries", $with + ['act' => $act] + Bench::form($ago));
+});
+
+it('keeps the book of a jar: filled, topped up, settled, decanted, handed in with a record', function (): void {
+    ($this->add)(['flash' => '61', 'volume_ml' => '600,5'])->assertSessionHasNoErrors();
+    ($this->add)()->assertSessionHasErrors(['name' => __('errors.jar_name_taken', ['name' => 'Dirty'])]);
+    ($this->add)(['name' => 'X', 'solvent' => 'water'])->assertSessionHasErrors('solvent');
+    $jar = Jar::query()->sole();
+    $this->get('/books')->assertInertia(fn($page) => $page->where('jars.0.holds', "601\u{a0}ml of white spirit")->where('jars.0.hazard', fn(string $text) => str_contains($text, 'category 4'))->where('jars.0.hazardBy', __('strip.hazard.own')));
+    ($this->tend)($jar, 'top_up', ['volume_ml' => 100], 90);
+    ($this->tend)($jar, 'settle', [], 49);
+    $this->get('/')->assertInertia(fn($page) => $page->where('next.0.kind', 'jar_settled')->where('next.0.title', 'Decant Dirty'));
+    ($this->tend)($jar, 'decant', ['volume_ml' => 900])->assertSessionHasErrors(['volume_ml' => __('errors.more_than_in_jar', ['has' => 701])]);
+    ($this->tend)($jar, 'decant')->assertSessionHasErrors('volume_ml');
+    ($this->tend)($jar, 'decant', ['volume_ml' => 500])->assertSessionHasNoErrors();
+    ($this->tend)($jar, 'hand_in', ['volume_ml' => 500, 'note' => 'collecting point'], 0.5)->assertSessionHasNoErrors();
+    $this->get('/history')->assertInertia(fn($page) => $page->where('actions.0.sentence', fn(string $text) => str_starts_with($text, "Handed in 500\u{a0}ml from Dirty as hazardous waste") && str_ends_with($text, 'collecting point')));
+    ($this->tend)($jar, 'filter', ['volume_ml' => 5], 0.2)->assertSessionHasErrors(['jar' => __('errors.jar_empty')]);
+    expect(app(ReadJars::class)($this->bench->workshop)[$jar->id]->volumeMl)->toBe(0.0);
+    // Each of it can be taken back; the jar itself not while entries speak of it.
+    $added = $jar->action_id;
+    $this->post("/actions/{$added}/undo", ['action_id' => (string) Str::uuid()])->assertRedirect("/actions/{$added}/undo");
+    $this->post('/actions/'.$this->bench->lastAction()->id.'/undo', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect(app(ReadJars::class)($this->bench->workshop->refresh())[$jar->id]->volumeMl)->toBe(500.0);
+});
+
+it('notes prices in the workshop’s currency, each from its day', function (): void {
+    $price = fn(array $with) => $this->post('/prices', $with + ['action_id' => (string) Str::uuid(), 'supply' => 'wax', 'amount' => '12,50', 'quantity' => '500', 'date' => '2026-11-01']);
+    $price([])->assertSessionHasNoErrors();
+    $price(['amount' => '-1'])->assertSessionHasErrors('amount');
+    $price(['date' => '2027-01-01'])->assertSessionHasErrors('date');
+    $this->get('/books')->assertInertia(fn($page) => $page->where('prices.0.amount', '€12.50')->where('prices.0.quantity', "500\u{a0}g"));
+    $this->put('/settings', ['action_id' => (string) Str::uuid(), 'name' => 'Test shed', 'time_zone' => 'UTC', 'distance_unit' => 'km', 'temperature_unit' => 'F', 'mass_unit' => 'oz', 'currency' => 'JPY', 'language' => 'en', 'interval' => 300, 'limit_school' => 'strict', 'factors' => ['indoor' => 0.8, 'dry' => 1, 'dusty' => 1.5, 'damp' => 1.5, 'wet' => 2.5, 'muddy' => 3.5]])->assertSessionHasNoErrors();
+    app()->forgetScopedInstances();
+    $price(['supply' => 'chain', 'amount' => '3500', 'quantity' => 1])->assertSessionHasNoErrors();
+    $this->get('/books')->assertInertia(fn($page) => $page->where('prices.0.amount', '¥3,500')->where('units.temperature', 'F'));
+});
+
+it('opens a spare quick link in a swap, of the right speeds only, and each counts its own closings', function (): void {
+    $heron = $this->bench->bike();
+    $a = $this->bench->chain($heron, 'A', fit: true);
+    $b = $this->bench->chain($heron, 'B');
+    $this->post('/links', ['action_id' => (string) Str::uuid(), 'name' => 'Silver', 'count' => 2, 'speeds' => 12, 'closings_allowed' => 1, 'price' => '4,80'])->assertSessionHasNoErrors();
+    $this->post('/links', ['action_id' => (string) Str::uuid(), 'name' => 'Wide', 'count' => 1, 'speeds' => 9]);
+    $this->get('/books')->assertInertia(fn($page) => $page->count('links', 3)->where('links.0.about', '12 speeds, single use')->where('links.0.price', '€4.80'));
+    $ids = array_column($this->get('/')->viewData('page')['props']['spares'], 'id');
+    $fit = fn($chain, float $ago, array $with = []) => $this->post("/bikes/{$heron->id}/fittings", $with + ['chain_id' => $chain->id] + Bench::form($ago));
+    $fit($b, 50, ['new_link' => true, 'link_id' => $ids[2]])->assertSessionHasErrors(['link_id' => __('errors.link_wrong_speed', ['link' => 9, 'chain' => 12])]);
+    $fit($b, 50, ['new_link' => true, 'link_id' => $ids[0]])->assertSessionHasNoErrors();
+    $this->get("/chains/{$b->id}")->assertInertia(fn($page) => $page->where('link.figure', '1 of 1 closings')->where('link.usedUp', true));
+    $fit($a, 40, ['new_link' => true, 'link_id' => $ids[0]])->assertSessionHasErrors(['link_id' => __('errors.link_taken')]);
+    $fit($a, 40);
+    // Spent: it goes on only with another, here the second spare, which came into the drawer before the first was opened.
+    $fit($b, 30)->assertSessionHasErrors('new_link');
+    $fit($b, 30, ['new_link' => true, 'link_id' => $ids[1]])->assertSessionHasNoErrors();
+    $this->get("/chains/{$b->id}")->assertInertia(fn($page) => $page->where('link.figure', '1 of 1 closings'));
+    $this->get('/books')->assertInertia(fn($page) => $page->count('links', 1));
+    $this->post('/actions/'.$this->bench->lastAction()->id.'/undo', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    $this->get('/books')->assertInertia(fn($page) => $page->count('links', 2));
+});
+
+it('knows what a chain is: its joint, side, mass and price, an odd count only with a half-link on a single speed', function (): void {
+    $heron = $this->bench->bike();
+    $this->bench->chain($heron, 'A', fit: true);
+    $add = fn(array $with) => $this->post('/chains', $with + ['action_id' => (string) Str::uuid(), 'bike_id' => $heron->id, 'label' => 'B', 'speeds' => 12, 'pitches' => 116, 'state' => 'boxed']);
+    $add(['pitches' => 115])->assertSessionHasErrors(['pitches' => __('validation.multiple_of')]);
+    $add(['pitches' => 115, 'half_link' => true])->assertSessionHasErrors('pitches');
+    $add(['pitches' => 95, 'speeds' => 1])->assertSessionHasErrors(['pitches' => __('errors.half_link')]);
+    $add(['pitches' => 95, 'speeds' => 1, 'half_link' => true, 'label' => 'H'])->assertSessionHasNoErrors();
+    $add(['joint' => 'pin', 'directional' => true, 'mass' => '254,5', 'price' => '26,90', 'bought_on' => '2026-10-02', 'strip_next' => true])
+        ->assertSessionHasNoErrors()->assertRedirect('/strip?'.http_build_query(['chains' => [$this->bench->lastAction()->about['chain']]]));
+    $b = $this->bench->lastAction()->about['chain'];
+    $this->get("/chains/{$b}")->assertInertia(fn($page) => $page->where('about', [
+        ['name' => 'Suits', 'value' => 'Heron'], ['name' => 'Came with', 'value' => 'storage grease'], ['name' => 'Closed by', 'value' => 'a pin'], ['name' => 'Outer side', 'value' => 'lettering outward'],
+        ['name' => 'Mass', 'value' => "255\u{a0}g"], ['name' => 'Price', 'value' => '€26.90'], ['name' => 'Bought on', 'value' => '2 Oct 2026'],
+    ]));
+    // A pin is worth a word when it goes on, and when it comes off.
+    $notes = fn() => array_column($this->get('/')->viewData('page')['props']['rails'][0]['hanging'], 'fit', 'label');
+    expect(array_column($notes()['B'], 'note'))->toBe(['pin_on']);
+    $this->post("/bikes/{$heron->id}/fittings", ['chain_id' => $b] + Bench::form(1))->assertSessionHasNoErrors();
+    expect(array_column($notes()['A'], 'note'))->toBe(['pin_off']);
+});
