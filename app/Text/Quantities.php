@@ -16,6 +16,9 @@ final class Quantities
     /** Patterns without words, which need no formatter of a language. */
     private const BARE = ['yyyy-MM-dd' => 'Y-m-d', 'HH:mm' => 'H:i'];
 
+    /** Less than this is nothing that anybody could weigh, in grams or ounces. */
+    private const LEAST_MASS = 1e-5;
+
     /** @var array<int, NumberFormatter> */
     private array $formatters = [];
 
@@ -88,7 +91,10 @@ final class Quantities
     public function mass(float $grams): string
     {
         $amount = $this->units->fromGrams($grams);
-        $decimals = $amount <= 0.0 ? 0 : max(0, min(6, 1 - (int) floor(log10($amount))));
+        if ($amount > 0.0 && $amount < self::LEAST_MASS) {
+            return (string) __('words.below', ['figure' => $this->number(self::LEAST_MASS, 5)."\u{a0}{$this->units->mass}"]);
+        }
+        $decimals = $amount <= 0.0 ? 0 : max(0, min(5, 1 - (int) floor(log10($amount))));
 
         return $this->number($amount, $decimals)."\u{a0}{$this->units->mass}";
     }

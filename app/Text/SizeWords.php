@@ -37,6 +37,12 @@ final readonly class SizeWords
         ];
     }
 
+    /** What stands at the cut in the drawing. */
+    public function cut(ChainMatchResult $match): string
+    {
+        return $this->speaker->voice()->say('size.cut', ['cut' => (string) $match->cutToPitches]);
+    }
+
     private function keep(ChainMatchResult $match, Voice $voice): string
     {
         return $voice->say($match->pitches === $match->cutToPitches ? 'size.keep_all' : 'size.keep', ['pitches' => (string) $match->pitches, 'cut' => (string) $match->cutToPitches]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 /** Sizing a new chain. */
 return [
+    'cut' => 'keep :cut, cut here',
     'keep' => 'Keep :cut pitches of the new chain; with its quick link it has :pitches.',
     'keep_all' => 'Keep :cut pitches of the new chain, its pin joins them.',
     'note' => [

@@ -8,6 +8,7 @@ return [
     'tomorrow' => 'tomorrow',
     'yesterday' => 'yesterday',
     'none' => 'none',
+    'below' => 'below :figure',
     'at_least' => 'at least :figure',
     'unknown' => 'unknown',
 ];

@@ -29,7 +29,7 @@ it(
                 ->fill('interval', '250')
                 ->click('submit');
             expect($page->text('rail-Otter'))->toContain('No chain is fitted');
-            $page->click('add-chain')->part('state-waxed');
+            $page->click('add-chain')->click('state-waxed');
             $page->fill('pitches', '113')->click('submit')->awaitText('submit', 'Add a chain');
             $page->fill('pitches', '114')->click('submit')->awaitText('done', 'Added Otter A');
             expect($page->fitted('Otter'))->toBe('A')->and($page->left('Otter'))->toBe(250);
@@ -37,7 +37,7 @@ it(
             $page->ride('Otter', '40', 'damp')->awaitText('next-no_chain', 'One ride');
             $page->click('nav-history')->awaitText('action', 'Logged 40 km damp on Otter');
 
-            $page->click('nav-settings')->click('invite');
+            $page->click('more')->click('menu-settings')->click('invite');
             $link = $page->text('invitation-link');
             $page->click('more')->click('sign-out')->awaitText('submit', 'Sign in');
             $guest = Page::open($driver, $link);

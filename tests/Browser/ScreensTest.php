@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Facebook\WebDriver\WebDriverBy as By;
 use Facebook\WebDriver\WebDriverKeys as Keys;
+use Tests\Browser\Pages\JobPage;
 use Tests\Browser\Pages\Page;
 use Tests\Browser\Pages\ShedPage;
 use Tests\Browser\Support\Chromium;
@@ -84,6 +85,10 @@ it(
                 '/arrive?bike=1',
                 '/arrive/table',
                 '/labels',
+                '/books',
+                '/strip',
+                '/protocols/petrol_degreaser_spirit',
+                '/protocols/three_and_two/copy',
                 '/history',
                 '/settings',
                 '/nowhere',
@@ -106,6 +111,22 @@ it(
             Page::open($this->driver, $this->server->url, '/bikes/5')->click('new-commute'),
             'commute',
         );
+        foreach (['add-jar', 'tend-Clean spirit', 'set-price', 'add-link'] as $opens) {
+            $clean(Page::open($this->driver, $this->server->url, '/books')->click($opens), "books: {$opens}");
+        }
+        $new = Page::open($this->driver, $this->server->url, '/chains/new')->click('open-known');
+        $clean($new, 'more about a chain');
+        $plan = $new->click('submit')->awaitText('plan-lines', 'Bare about')->click('other-schools');
+        $clean($plan, 'plan of a strip');
+        $clean($plan->click('school-two_petrol_jars')->awaitText('not-advised', 'explosive'), 'a school that is not advised');
+        $plan->click('school-three_and_two')->awaitText('bath-5', 'alcohol')->click('start');
+        $job = (new JobPage($this->driver, $this->server->url))->at('prepare');
+        $clean($job, 'job: prepare');
+        foreach (['shake', 'look', 'dry', 'check'] as $step) {
+            $clean($job->until($step), "job: {$step}");
+        }
+        $job->done()->part('job-over');
+        $clean($job, 'job: over');
         $size = Page::open($this->driver, $this->server->url, '/chains/new')
             ->click('open-size')
             ->click('size-by-compute')

@@ -103,7 +103,7 @@ final readonly class PlanStrip
             $jar = $jars[$jarId] ?? throw new NotPossible($where, 'no_jar');
             $jar->solvent === $bath->solvent || throw new NotPossible($where, 'jar_other_solvent');
             $jar->volumeMl + 1e-9 >= (float) $bath->volumeMl || throw new NotPossible($where, 'jar_too_little', ['has' => (string) round($jar->volumeMl), 'needs' => (string) round((float) $bath->volumeMl)]);
-            $sources[] = BathSource::jar($jarId, $jar->volumeMl, $jar->greaseG);
+            $sources[] = BathSource::jar($jarId, $jar->volumeMl, $jar->greaseG, $jar->flashC, $jar->boilingC);
         }
 
         return $sources;

@@ -54,7 +54,6 @@ final readonly class BooksProps
         $q = $voice->quantities;
         $solvent = $jar->solvent;
         $rows = JarEntry::query()->in($workshop)->live()->where('component_id', $jar->jarId)->orderByDesc('at')->orderByDesc('id')->limit(self::ENTRIES)->get();
-        $fill = $rows->first(fn(JarEntry $row) => $row->act === JarAct::Fill);
 
         return [
             'id' => $jar->jarId,
@@ -72,8 +71,8 @@ final readonly class BooksProps
             'spent' => $jar->spent() ? $voice->say('strip.jar.spent') : null,
             'settling' => $jar->settlingS === null ? null : $voice->say('strip.jar.settling', ['day' => $q->day($jar->settlingS), 'until' => $q->day((int) $jar->settledS())]),
             'inJob' => $busy ? $voice->say('strip.jar.in_job') : null,
-            'hazard' => $solvent === null ? '' : $words->hazard($solvent, $jar->hazard, $fill?->flash_c),
-            'hazardBy' => $solvent === null ? '' : $voice->say($fill?->flash_c === null ? 'strip.hazard.kind' : 'strip.hazard.own'),
+            'hazard' => $solvent === null ? '' : $words->hazard($solvent, $jar->hazard, $jar->flashC),
+            'hazardBy' => $solvent === null ? '' : $voice->say($jar->flashC === null ? 'strip.hazard.kind' : 'strip.hazard.own'),
             'signal' => $jar->hazard?->class?->signal(),
             'volume' => (string) round($jar->volumeMl),
             'entries' => array_values($rows->map(fn(JarEntry $row) => [

@@ -85,7 +85,10 @@ final readonly class JobProps
     {
         $solvent = Solvent::tryFrom((string) ($step->about['solvent'] ?? ''));
 
-        return $solvent === null ? '' : ucfirst($words->solvent($solvent)).'. '.$words->hazard($solvent, $solvent->hazard());
+        [$flashC, $boilingC] = [$step->about['flash_c'] ?? null, $step->about['boiling_c'] ?? null];
+        $own = is_numeric($flashC) ? (float) $flashC : null;
+
+        return $solvent === null ? '' : ucfirst($words->solvent($solvent)).'. '.$words->hazard($solvent, $solvent->hazard($own, is_numeric($boilingC) ? (float) $boilingC : null), $own);
     }
 
     /**

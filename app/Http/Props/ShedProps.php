@@ -78,6 +78,7 @@ final readonly class ShedProps
             'leftWords' => $fitted?->life === null || ! $fitted->waxKnown ? '' : $this->voice->say(array_filter($fitted->cycleRides, fn(Ride $ride) => $ride->guess !== null) === [] ? 'ui.shed.left_on' : 'ui.shed.left_on_estimated', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
             'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->life?->due() ?? false],
             'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain) + ['fit' => $this->fit($chain, $rail->bikeId)], $rail->hanging),
+            'offNote' => $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->voice->say('chain.fit.pin_off') : null,
             'best' => $rail->bestHanging()?->chainId,
         ];
     }

@@ -16,11 +16,14 @@ final readonly class BathSource
         public float $greaseG,
         /** The jar or waste can that a fresh bath is poured into afterwards; null: nobody said. */
         public ?int $intoId,
+        /** Flash and boiling point of what is in that jar, by its sheet; null: those of its kind. */
+        public ?float $flashC = null,
+        public ?float $boilingC = null,
     ) {}
 
-    public static function jar(int $jarId, float $jarMl, float $greaseG): self
+    public static function jar(int $jarId, float $jarMl, float $greaseG, ?float $flashC = null, ?float $boilingC = null): self
     {
-        return new self($jarId, $jarMl, $greaseG, null);
+        return new self($jarId, $jarMl, $greaseG, null, $flashC, $boilingC);
     }
 
     public static function fresh(?int $intoId = null): self

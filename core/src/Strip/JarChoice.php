@@ -33,7 +33,7 @@ final readonly class JarChoice
                 default => null,
             };
             if ($bath->kind === StepKind::Bath && $jar !== null) {
-                $sources[] = BathSource::jar($jar->jarId, $jar->volumeMl, $jar->greaseG);
+                $sources[] = BathSource::jar($jar->jarId, $jar->volumeMl, $jar->greaseG, $jar->flashC, $jar->boilingC);
                 continue;
             }
             // What is poured off first decides what an empty can is for: solvents are not mixed.

@@ -43,7 +43,7 @@ final readonly class JarShelf
         $states = [];
         foreach ($jars as $jarId => $jar) {
             [$allowed, $byCascade] = $this->allowed($jar, $jars);
-            $states[$jarId] = new JarState($jarId, $jar->role, $jar->solvent, $jar->volumeMl, $jar->greaseG, $jar->filledS, $jar->cleanings(), $allowed, $byCascade, $jar->settlingS, $jar->solvent?->hazard($jar->flashC, $jar->boilingC));
+            $states[$jarId] = new JarState($jarId, $jar->role, $jar->solvent, $jar->volumeMl, $jar->greaseG, $jar->filledS, $jar->cleanings(), $allowed, $byCascade, $jar->settlingS, $jar->solvent?->hazard($jar->flashC, $jar->boilingC), $jar->flashC, $jar->boilingC);
         }
 
         return $states;

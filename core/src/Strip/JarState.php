@@ -24,6 +24,9 @@ final readonly class JarState
         /** Since when it stands to settle. */
         public ?int $settlingS,
         public ?SolventHazardResult $hazard,
+        /** From the sheet of what is in it; null: that of its kind. */
+        public ?float $flashC = null,
+        public ?float $boilingC = null,
     ) {}
 
     /** Whether it has done its cleanings, so that it is to be handed in. */

@@ -72,6 +72,7 @@ final readonly class StripPlan
             array_push($steps, ...self::bath($step, count($steps), [
                 'bath' => $bath + 1, 'baths' => count($baths), 'solvent' => $step->solvent->value, 'volume_ml' => $volumeMl, 'fresh_ml' => $step->volumeMl,
                 'jar' => $source->jarId, 'jar_g' => $from->greaseG, 'into' => $source->intoId, 'kind' => $step->kind->value,
+                'flash_c' => $source->flashC, 'boiling_c' => $source->boilingC,
             ], $bath === count($baths) - 1));
         }
         $steps[] = new JobStep('check', ticks: ['jars_away', 'dry', 'no_smell']);

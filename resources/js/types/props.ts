@@ -56,6 +56,7 @@ export interface Rail {
   leftWords: string
   until: { before: string; stressed: string; after: string; due: boolean }
   hanging: Chain[]
+  offNote: string | null
   best: number | null
 }
 

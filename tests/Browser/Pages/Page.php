@@ -30,7 +30,10 @@ class Page
 
     public function click(string $part): static
     {
-        $this->driver->wait(self::PATIENCE_S, 50)->until(Until::elementToBeClickable($this->by($part)))->click();
+        $element = $this->driver->wait(self::PATIENCE_S, 50)->until(Until::elementToBeClickable($this->by($part)));
+        // As a person does: not under the header, nor under the bar at the foot.
+        $this->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
+        $element->click();
 
         return $this;
     }

@@ -20,7 +20,7 @@ final class SizeController extends Controller
         if ($request->copies()) {
             $match = (new ChainMatch)($request->match($request->integer('old_pitches')));
 
-            return response()->json(['pitches' => $match->pitches, 'lines' => $words->copied($match), 'loop' => null]);
+            return response()->json(['pitches' => $match->pitches, 'cut' => $words->cut($match), 'lines' => $words->copied($match), 'loop' => null]);
         }
         $in = $request->length();
         $length = (new ChainLength)($in);
@@ -28,6 +28,7 @@ final class SizeController extends Controller
 
         return response()->json([
             'pitches' => $length->pitches,
+            'cut' => $words->cut($match),
             'lines' => $words->computed($in, $length, $match),
             'loop' => ChainLoop::of($in)->toArray(),
         ]);

@@ -48,9 +48,12 @@ function useSize(pitches: number): void {
   sizing.value = false
 }
 const known = ref(false)
+const rideable = computed(() => form.state === 'waxed' || form.state === 'factory_waxed')
 const single = computed(() => Number(form.speeds) === 1)
 function save(strip: boolean): void {
   form.strip_next = strip
+  // Nothing greased or bare goes onto a bike by the way.
+  form.fit = form.fit && rideable.value
   submit('post', '/chains')
 }
 </script>
@@ -101,7 +104,7 @@ function save(strip: boolean): void {
         <p class="muted small">{{ t(`new_chain.${form.state}_hint`) }}</p>
       </div>
       <DayAndTime v-if="form.state !== 'boxed'" v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
-      <v-checkbox v-if="chosen?.canFit && form.state !== 'boxed' && form.state !== 'bare'" v-model="form.fit" :label="t('new_chain.fit')" />
+      <v-checkbox v-if="chosen?.canFit && rideable" v-model="form.fit" :label="t('new_chain.fit')" />
       <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
       <div class="row">
         <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{

@@ -109,7 +109,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     </header>
     <p v-if="away" class="note" role="alert" data-test="away">{{ t('job.away') }}</p>
     <p v-else-if="moved" class="note" role="status">{{ t('job.moved') }}</p>
-    <p v-if="waiting && away" class="note" data-test="waiting">{{ t('job.kept') }}: {{ waiting }}</p>
+    <p v-if="waiting && away" class="note" role="status" data-test="waiting">{{ t('job.kept') }}: {{ waiting }}</p>
     <p v-if="problem" class="note ember" role="alert">{{ problem }}</p>
     <main id="content">
       <div v-if="state.current && step && words" class="running">
@@ -180,13 +180,13 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         </div>
         <ResidueBars class="after" :residues="state.residues" />
       </div>
+      <template v-if="state.current && step">
+        <JobLanes :job="job" :state="state" />
+        <p v-if="mayAct" class="end">
+          <button type="button" data-test="give-up" @click="giveUp">{{ sure ? t('job.sure') : t('job.give_up') }}</button>
+        </p>
+      </template>
     </main>
-    <template v-if="state.current && step">
-      <JobLanes :job="job" :state="state" />
-      <p v-if="mayAct" class="end">
-        <button type="button" data-test="give-up" @click="giveUp">{{ sure ? t('job.sure') : t('job.give_up') }}</button>
-      </p>
-    </template>
   </v-app>
 </template>
 
@@ -224,6 +224,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 main {
   flex: 1;
   display: grid;
+  grid-template-rows: 1fr;
+  grid-auto-rows: auto;
 }
 .running {
   display: grid;

@@ -11,7 +11,7 @@ export interface Loop {
   frontX: number
   frontY: number
 }
-const props = defineProps<{ loop: Loop; label: string }>()
+const props = defineProps<{ loop: Loop; cut: string; label: string }>()
 const MARGIN = 14
 const view = computed(() => {
   const { chainstay, front, rear } = props.loop
@@ -38,6 +38,7 @@ const path = computed(() => {
     <!-- Where to cut: on the lower run, where the ends meet on the bike. -->
     <g :transform="`translate(${(loop.rearX + loop.frontX) / 2} ${(loop.rearY + loop.frontY) / 2})`" class="cut">
       <line x1="0" y1="-12" x2="0" y2="12" />
+      <text x="0" y="-20" text-anchor="middle">{{ cut }}</text>
     </g>
   </svg>
 </template>
@@ -72,6 +73,11 @@ const path = computed(() => {
   stroke-dasharray: 4 4;
 }
 .axle {
+  fill: var(--ink);
+}
+.cut text {
+  font-size: 15px;
+  font-weight: 680;
   fill: var(--ink);
 }
 .cut line {

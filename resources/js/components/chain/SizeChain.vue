@@ -20,7 +20,7 @@ const form = reactive({
   derailleur: !props.singleSpeed,
 })
 const ready = computed(() => (form.by === 'copy' ? form.old_pitches : form.chainstay_mm && form.front_teeth && form.rear_teeth))
-const { preview, problems } = usePreview<{ pitches: number; lines: string[]; loop: Loop | null }>(
+const { preview, problems } = usePreview<{ pitches: number; cut: string; lines: string[]; loop: Loop | null }>(
   'post',
   () => '/chains/size',
   () => (ready.value ? { ...form, action_id: newActionId() } : null),
@@ -71,7 +71,7 @@ const joints = ['quick_link', 'pin'].map((value) => ({ value, title: t(`size.${v
     <p v-if="problems.page" class="ember" role="alert">{{ problems.page }}</p>
     <div v-if="preview" role="status" class="result" data-test="sized">
       <p v-for="(line, i) in preview.lines" :key="line" :class="{ first: i === 0 }">{{ line }}</p>
-      <LoopDrawing v-if="preview.loop" :loop="preview.loop" :label="preview.lines[0] ?? ''" />
+      <LoopDrawing v-if="preview.loop" :loop="preview.loop" :cut="preview.cut" :label="preview.lines[0] ?? ''" />
       <v-btn data-test="use-size" @click="emit('use', preview.pitches)">{{ t('size.use', { pitches: preview.pitches }) }}</v-btn>
     </div>
   </div>

@@ -85,6 +85,7 @@ const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (ope
         ><input v-model="form.chain_id" type="radio" name="chain" :value="null" /><span>{{ t('swap.none') }}</span></label
       >
     </fieldset>
+    <p v-if="form.chain_id === null && rail.offNote" class="warning" role="status" data-test="off-note">{{ rail.offNote }}</p>
     <p v-if="warning" class="ember warning" role="status">{{ warning }}</p>
     <p
       v-for="note in chosen?.fit ?? []"

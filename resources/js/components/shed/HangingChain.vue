@@ -77,6 +77,12 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
 .state:hover {
   text-decoration: underline;
 }
+a.state,
+a.detail {
+  min-height: 24px;
+  display: inline-flex;
+  align-items: center;
+}
 .detail {
   font-size: 12px;
   margin-bottom: 8px;
