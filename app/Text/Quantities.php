@@ -110,6 +110,12 @@ final class Quantities
         return (string) $this->moneyFormatter()->formatCurrency($minor / 10 ** $this->exponent(), $this->units->currency);
     }
 
+    /** An amount as a person writes it, in minor units. */
+    public function toMinor(float $amount): int
+    {
+        return (int) round($amount * 10 ** $this->exponent());
+    }
+
     /** How many decimals the workshop's currency has: 2 for most, 0 for some. */
     public function exponent(): int
     {

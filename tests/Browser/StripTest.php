@@ -127,3 +127,31 @@ it('does it all on a phone, names the dangers of petrol, and prints a bench card
     $pdf = $this->driver->executeCustomCommand('/session/:sessionId/print', 'POST', ['page' => ['width' => 21.0, 'height' => 29.7]]);
     expect(preg_match_all('~/Type\s*/Page\b~', (string) base64_decode((string) $pdf)))->toBe(1);
 });
+
+it('keeps the books: a jar filled and handed in, a price, a spare link that a swap opens, a protocol of one’s own', function (): void {
+    $books = ($this->page)('/books')->click('tend-Dirty spirit')->click('act-hand_in')->fill('volume_ml', '900')->fill('note', 'collecting point');
+    $books->part('jar-form')->findElement(By::cssSelector('[data-test="submit"]'))->click();
+    $books->awaitText('jar-form', 'There are only 750 ml in it');
+    $books->fill('volume_ml', '750')->submit('jar-form')->awaitText('done', 'Handed in 750 ml from Dirty spirit');
+    expect($books->text('jar-Dirty spirit'))->toContain('empty');
+    $books->click('add-jar')->fill('name', 'Third jar')->click('role-clean')->click('solvent');
+    $this->driver->wait(10, 50)->until(fn() => $this->driver->findElements(By::cssSelector('.v-overlay--active .v-list-item')) !== []);
+    $this->driver->findElements(By::cssSelector('.v-overlay--active .v-list-item'))[2]->click();
+    $books->fill('volume_ml', '300')->fill('flash', '12')->submit('jar-form')->awaitText('jar-Third jar', '300 ml of isopropyl alcohol');
+    expect($books->text('jar-Third jar'))->toContain('By the sheet of this product');
+    $books->click('set-price')->fill('amount', '31,50')->submit('price-form')->awaitText('price-Chain', '€31.50');
+    $books->click('add-link')->fill('name', 'Gold link')->fill('speeds', '12')->fill('closings_allowed', '2')->submit('link-form')->awaitText('done', 'Added a quick link, Gold link');
+    $spares = $books->count('spare');
+
+    // Only what suits the chain is offered: nothing for ten speeds.
+    expect(($this->page)('/')->click('swap-Moth')->click('choose-B')->has('new-link'))->toBeFalse();
+    $swap = ($this->page)('/')->click('swap-Heron')->click('choose-C');
+    $swap->part('new-link')->findElement(By::cssSelector('label'))->click();
+    $swap->part('link');
+    $swap->submit('swap-form')->awaitText('done', 'Swapped Heron to C')->click('fitted-Heron')->awaitText('link', '1 of 1 closings');
+    expect(($this->page)('/books')->count('spare'))->toBe($spares - 1);
+
+    $own = ($this->page)('/protocols/two_soaks/copy')->fill('name', 'Mine')->fill('volume-1', '20')->click('submit')->awaitText('step-1', '50 to 5,000 ml');
+    $own->fill('volume-1', '300')->click('submit')->awaitText('done', 'Kept the protocol Mine');
+    ($this->page)('/strip')->click('other-schools')->part('school-own-1');
+});

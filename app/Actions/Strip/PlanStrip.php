@@ -31,6 +31,7 @@ final readonly class PlanStrip
     /** Refused with NotPossible at `chains`, `protocol` or `sources.N`, with InvalidInput where the core refuses. */
     public function __invoke(Workshop $workshop, StripWish $wish): StripDraft
     {
+        $wish->chains !== [] || throw new NotPossible('chains', 'no_chains');
         $protocol = $this->protocol($workshop, $wish);
         $book = $this->readBook->withoutRides($workshop);
         $jobs = $this->openJobs->byChain($workshop);

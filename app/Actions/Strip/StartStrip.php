@@ -31,7 +31,6 @@ final readonly class StartStrip
             }
             $draft = ($this->planStrip)($by->workshop, $wish);
             $draft->protocol->advised() || $notAdvisedAgreed || throw new NotPossible('not_advised', 'not_advised');
-            $wish->chains !== [] || throw new NotPossible('chains', 'no_chains');
             Workshop::query()->whereKey($by->workshop->id)->increment('revision');
             $by->workshop->refresh();
 

@@ -73,8 +73,7 @@ final readonly class ChainPageProps
     {
         $settings = $this->book->settings;
         $q = $this->voice->quantities;
-        $number = fn(SettingKey $key): ?float => is_numeric($value = $settings->at($key, $chainId, PHP_INT_MAX)) ? (float) $value : null;
-        [$massG, $minor] = [$number(SettingKey::ChainMassG), $number(SettingKey::ChainPrice)];
+        [$massG, $minor] = [$this->number(SettingKey::ChainMassG, $chainId), $this->number(SettingKey::ChainPrice, $chainId)];
 
         return [
             'load' => PlanStrip::load($this->book, $chainId)->value,
@@ -94,15 +93,14 @@ final readonly class ChainPageProps
         $q = $this->voice->quantities;
         $speeds = $settings->whole(SettingKey::ChainSpeeds, $chainId);
         $suits = array_filter($this->book->bikeIds, fn(int $id) => $speeds === 0 || $settings->whole(SettingKey::BikeSpeeds, $id) === $speeds);
-        $number = fn(SettingKey $key): ?float => is_numeric($value = $settings->at($key, $chainId, PHP_INT_MAX)) ? (float) $value : null;
         $day = $settings->text(SettingKey::ChainBoughtOn, $chainId);
         $values = [
             'suits' => $suits === [] ? $this->voice->say('words.none') : $this->voice->names->list(array_values(array_map($this->voice->names->bike(...), $suits))),
             'load' => $this->voice->say('strip.load.'.PlanStrip::load($this->book, $chainId)->value),
             'joint' => $this->voice->say('ui.size.'.$settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value)),
             'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1 ? $this->voice->say('ui.new_chain.outward') : null,
-            'mass' => ($massG = $number(SettingKey::ChainMassG)) === null ? null : $q->mass($massG),
-            'price' => ($minor = $number(SettingKey::ChainPrice)) === null ? null : $q->money($minor),
+            'mass' => ($massG = $this->number(SettingKey::ChainMassG, $chainId)) === null ? null : $q->mass($massG),
+            'price' => ($minor = $this->number(SettingKey::ChainPrice, $chainId)) === null ? null : $q->money($minor),
             'bought_on' => $day === '' ? null : $q->date(LocalDay::named($day, $this->voice->zone())->startS(), 'd MMM y'),
         ];
 
@@ -111,6 +109,13 @@ final readonly class ChainPageProps
             array_keys($values),
             $values,
         )));
+    }
+
+    private function number(SettingKey $key, int $chainId): ?float
+    {
+        $value = $this->book->settings->at($key, $chainId, PHP_INT_MAX);
+
+        return is_numeric($value) ? (float) $value : null;
     }
 
     private function hours(ChainState $chain): string

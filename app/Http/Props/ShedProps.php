@@ -46,7 +46,7 @@ final readonly class ShedProps
         $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars);
 
         return [
-            'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'speeds' => $link->speeds, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->spareLinks()),
+            'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->spareLinks()),
             'rails' => array_map($this->rail(...), $rails),
             'next' => array_map($this->next(...), $next, array_keys($next)),
             'pot' => $this->pot($rails),
@@ -77,10 +77,18 @@ final readonly class ShedProps
             'leftNumber' => $fitted?->life === null || ! $fitted->waxKnown ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
             'leftWords' => $fitted?->life === null || ! $fitted->waxKnown ? '' : $this->voice->say(array_filter($fitted->cycleRides, fn(Ride $ride) => $ride->guess !== null) === [] ? 'ui.shed.left_on' : 'ui.shed.left_on_estimated', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
             'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->life?->due() ?? false],
-            'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain) + ['fit' => $this->fit($chain, $rail->bikeId)], $rail->hanging),
+            'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain) + ['fit' => $this->fit($chain, $rail->bikeId), 'links' => $this->linksFor($chain)], $rail->hanging),
             'offNote' => $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->voice->say('chain.fit.pin_off') : null,
             'best' => $rail->bestHanging()?->chainId,
         ];
+    }
+
+    /** @return list<int> the spare quick links that suit a chain */
+    private function linksFor(ChainState $chain): array
+    {
+        $speeds = $this->book->settings->whole(SettingKey::ChainSpeeds, $chain->chainId);
+
+        return array_values(array_map(fn(Part $link) => $link->id, array_filter($this->book->spareLinks(), fn(Part $link) => $link->speeds === null || $speeds === 0 || $link->speeds === $speeds)));
     }
 
     /** @return list<array{note: string, forbids: bool, text: string}> what speaks against putting it on, or is worth a word */

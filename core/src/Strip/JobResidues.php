@@ -13,7 +13,11 @@ final readonly class JobResidues
     /** @return list<BathLeft> in the order of the baths */
     public static function of(JobRun $run, float $startG, int $chains, float $carryOverMl = StripRinseInput::CARRY_OVER_ML): array
     {
-        $turns = [...$run->turns, ...array_map(fn(int $step) => new JobTurn(-1, $step, 1, 0), $run->ahead)];
+        $turns = $run->turns;
+        foreach ($run->ahead as $step) {
+            $before = count(array_filter($turns, fn(JobTurn $turn) => $turn->step === $step));
+            $turns[] = new JobTurn(count($turns), $step, $before + 1, 0);
+        }
         [$loadG, $jars, $left] = [$startG * $chains, [], []];
         foreach ($turns as $turn) {
             $step = $run->steps[$turn->step];

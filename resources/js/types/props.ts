@@ -44,6 +44,7 @@ export interface Chain {
   wearLine: string
   directional: boolean
   job: string | null
+  links?: number[]
   fit?: { note: string; forbids: boolean; text: string }[]
 }
 
@@ -95,7 +96,6 @@ export interface PotChain {
 /** A quick link that lies in the drawer. */
 export interface SpareLink {
   id: number
-  speeds: number | null
   title: string
 }
 

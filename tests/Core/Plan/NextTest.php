@@ -12,12 +12,17 @@ use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Logbook\Strip;
 use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\NextItem;
 use Dripel\Core\Plan\NextList;
+use Dripel\Core\Plan\OpenJob;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\RidingHabit;
+use Dripel\Core\Strip\JarRole;
+use Dripel\Core\Strip\JarState;
+use Dripel\Core\Strip\Solvent;
 
 /** One bike, chains 1 (on it) and 2; now is Wednesday 25 November 2026, 12:00 in Amsterdam. */
 function zone(): DateTimeZone
@@ -223,4 +228,39 @@ it('explains what is left so that it can be recomputed line by line', function (
         ->and($why->value)
         ->toEqualWithDelta($left, 1e-9)
         ->toEqualWithDelta(300 - 260 - 18, 1e-9);
+});
+
+it('puts steel that is about to rust before everything, lets a job speak for its chains, and names jars that want something', function (): void {
+    $nowS = clockAt('2026-11-25 12:00');
+    // Chain 1 is on the bike and overdue; chain 2 was stripped so many hours ago.
+    $bare = fn(float $hoursAgo) => new Book(
+        [1],
+        [1, 2],
+        new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1), new DatedSetting(SettingKey::ChainHome, 2, new Moment(0), 1)]),
+        [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 1)],
+        [new Ride(1, new Moment(clockAt('2026-11-20 09:00')), 1, 310.0, 9.0, Condition::Dry)],
+        [new Dip(1, new Moment(clockAt('2026-08-01 07:00')), 1), new Strip(1, new Moment($nowS - (int) (3600 * $hoursAgo)), 2)],
+    );
+    $next = fn(float $hoursAgo, array $jobs = [], array $jars = []) => array_map(
+        fn(NextItem $item) => $item->kind->value.($item->urgent ? '!' : '').($item->byS === null ? '' : ' '.(new DateTimeImmutable("@{$item->byS}"))->setTimezone(zone())->format('H:i')),
+        NextList::of($bare($hoursAgo), Rail::all($bare($hoursAgo), $nowS, zone()), $nowS, zone(), $jobs, $jars),
+    );
+    expect($next(8))->toBe(['overdue', 'bare 16:00', 'none_waxed'])
+        // The last quarter of twelve hours.
+        ->and($next(9))->toBe(['bare! 15:00', 'overdue', 'none_waxed'])
+        ->and($next(13))->toBe(['bare! 11:00', 'overdue', 'none_waxed']);
+
+    // While it dries in a job nobody is sent to the pot with it; the job waits for somebody, or until its rest is over.
+    $job = fn(?int $dueS) => [new OpenJob('j', [2], 'dry', $dueS)];
+    expect($next(8, $job(null)))->toBe(['overdue', 'job', 'none_waxed'])
+        ->and($next(8, $job(clockAt('2026-11-25 13:30'))))->toBe(['overdue', 'job 13:30', 'none_waxed'])
+        ->and($next(8, $job(clockAt('2026-11-25 11:30'))))->toBe(['overdue', 'job', 'none_waxed'])
+        ->and($next(10, $job(null)))->toBe(['job!', 'overdue', 'none_waxed']);
+
+    $jar = fn(int $cleanings, ?int $settlingS) => new JarState(3, JarRole::Dirty, Solvent::WhiteSpirit, 500.0, 20.0, 0, $cleanings, 10, false, $settlingS, null);
+    expect($next(8, [], [$jar(9, null)]))->not->toContain('jar_spent')
+        ->and($next(8, [], [$jar(10, null)]))->toContain('jar_spent')
+        // 48 hours after it was left to stand, from the morning of that day on.
+        ->and($next(8, [], [$jar(9, clockAt('2026-11-23 18:00'))]))->toContain('jar_settled')
+        ->and($next(8, [], [$jar(9, clockAt('2026-11-24 18:00'))]))->not->toContain('jar_settled');
 });

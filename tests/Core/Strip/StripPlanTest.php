@@ -7,8 +7,15 @@ use Dripel\Core\Cost\PriceList;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Job\JobEvent;
+use Dripel\Core\Job\JobEventKind;
+use Dripel\Core\Job\JobRun;
 use Dripel\Core\Job\JobStep;
 use Dripel\Core\Strip\BathSource;
+use Dripel\Core\Strip\JarChoice;
+use Dripel\Core\Strip\JarRole;
+use Dripel\Core\Strip\JarState;
+use Dripel\Core\Strip\JobResidues;
 use Dripel\Core\Strip\Protocol;
 use Dripel\Core\Strip\ProtocolStep;
 use Dripel\Core\Strip\Solvent;
@@ -129,3 +136,80 @@ it('refuses what cannot be done, and says where', function (Closure $make, strin
     'more chains than move in a jar' => [fn() => StripPlan::of(schools()['two_soaks'], allFresh(schools()['two_soaks']), 7, 8.0), 'chains'],
     'a misspelt field' => [fn() => Protocol::from(Fields::fromJson('{"code":"x","steps":[{"kind":"dry","second":9}]}')), 'steps.0.second'],
 ]);
+
+/** @param array<string, mixed> $with */
+function jar(int $id, JarRole $role, ?Solvent $solvent, float $ml, array $with = []): JarState
+{
+    return new JarState(...$with + [
+        'jarId' => $id,
+        'role' => $role,
+        'solvent' => $solvent,
+        'volumeMl' => $ml,
+        'greaseG' => 0.0,
+        'filledS' => 0,
+        'cleanings' => 0,
+        'cleaningsAllowed' => $role === JarRole::Waste ? null : 10,
+        'byCascade' => false,
+        'settlingS' => null,
+        'hazard' => null,
+    ]);
+}
+
+it('proposes the jars that a person would take', function (string $school, array $jars, array $busy, array $expected): void {
+    $states = [];
+    foreach ($jars as $jar) {
+        $states[$jar->jarId] = $jar;
+    }
+    $sources = JarChoice::propose(schools()[$school], $states, $busy);
+    expect(array_map(fn(BathSource $source) => $source->jarId === null ? "fresh {$source->intoId}" : "jar {$source->jarId}", $sources))->toBe($expected);
+})->with([
+    'none at all' => ['two_soaks', [], [], ['fresh ', 'fresh ']],
+    'dirty first, clean second, then fresh into the can' => [
+        'three_and_two',
+        [jar(1, JarRole::Dirty, Solvent::WhiteSpirit, 600), jar(2, JarRole::Clean, Solvent::WhiteSpirit, 600), jar(3, JarRole::Waste, null, 0)],
+        [],
+        // One can takes one solvent: the spirit needs a can of its own.
+        ['jar 1', 'jar 2', 'fresh 3', 'fresh ', 'fresh '],
+    ],
+    'a can that holds the same is taken before an empty one' => [
+        'two_soaks',
+        [jar(1, JarRole::Waste, null, 0), jar(2, JarRole::Waste, Solvent::WhiteSpirit, 300)],
+        [],
+        ['fresh 2', 'fresh 1'],
+    ],
+    'a clean jar does not take the first dirt, unless one bath is all there is' => [
+        'two_bottles',
+        [jar(1, JarRole::Clean, Solvent::WhiteSpirit, 600), jar(2, JarRole::Clean, Solvent::MethylatedSpirit, 600)],
+        [],
+        ['fresh ', 'jar 1', 'jar 2'],
+    ],
+    'spent, settling, open in another job or too small: left alone' => [
+        'three_and_two',
+        [
+            jar(1, JarRole::Dirty, Solvent::WhiteSpirit, 600, ['cleanings' => 10]),
+            jar(2, JarRole::Clean, Solvent::WhiteSpirit, 600, ['settlingS' => 5]),
+            jar(3, JarRole::Dirty, Solvent::MethylatedSpirit, 600),
+            jar(4, JarRole::Clean, Solvent::MethylatedSpirit, 199),
+        ],
+        [3],
+        ['fresh ', 'fresh ', 'fresh ', 'fresh ', 'fresh '],
+    ],
+    'water comes from no jar and goes into none' => ['sieve_box', [jar(1, JarRole::Waste, null, 0)], [], ['fresh 1', 'fresh ', 'fresh ', 'fresh ']],
+]);
+
+it('reckons a repeat with fresh solvent into all that follows', function (): void {
+    $plan = StripPlan::of(schools()['two_soaks'], [BathSource::jar(4, 300, 5.0), BathSource::fresh()], 2, 8.0);
+    $tap = fn(JobEventKind $kind, int $position) => new JobEvent($kind, $position, 60 * $position);
+    // Steps: prepare, open, leave, shake, look, wipe, open, shake, look, dry, check.
+    $run = fn(JobEvent ...$events) => JobRun::of($plan->steps, 0, array_values($events));
+    $upToLook = array_map(fn(int $position) => $tap(JobEventKind::Done, $position), range(0, 3));
+    $before = JobResidues::of($run(...$upToLook), 8.0, 2);
+    $after = JobResidues::of($run(...$upToLook, ...[$tap(JobEventKind::Again, 4)]), 8.0, 2);
+    // By hand: (16 + 5) · 30/330 on both; again in 200 ml: · 30/230; then the alcohol: · 30/230.
+    $first = 21 * 30 / 330 / 2;
+    expect(array_map(fn($left) => [$left->bath, $left->round, $left->done, $left->seen], $before))->toBe([[1, 1, false, null], [2, 1, false, null]])
+        ->and(array_map(fn($left) => [$left->bath, $left->round, $left->done, $left->seen], $after))->toBe([[1, 1, true, JobEventKind::Again], [1, 2, false, null], [2, 1, false, null]])
+        ->and(array_map(fn($left) => $left->expectedG, $before))->toEqualWithDelta([$first, $first * 30 / 230], 1e-12)
+        ->and(array_map(fn($left) => $left->expectedG, $after))->toEqualWithDelta([$first, $first * 30 / 230, $first * (30 / 230) ** 2], 1e-12)
+        ->and(array_map(fn($left) => $left->expectedG, $before))->toEqualWithDelta($plan->residuesG, 1e-12);
+});

@@ -25,7 +25,7 @@ final class PriceRequest extends ActionRequest
 
     public function amountMinor(): int
     {
-        return (int) round($this->float('amount') * 10 ** $this->voice()->quantities->exponent());
+        return $this->voice()->quantities->toMinor($this->float('amount'));
     }
 
     /** A price holds from the beginning of its day. */

@@ -69,7 +69,7 @@ final class ChainRequest extends ActionRequest
             SettingKey::ChainJoint->value => $this->filled('joint') ? $this->string('joint')->toString() : null,
             SettingKey::ChainDirectional->value => $this->boolean('directional') ? 1 : null,
             SettingKey::ChainMassG->value => $this->filled('mass') ? $quantities->units->toGrams($this->float('mass')) : null,
-            SettingKey::ChainPrice->value => $this->filled('price') ? (int) round($this->float('price') * 10 ** $quantities->exponent()) : null,
+            SettingKey::ChainPrice->value => $this->filled('price') ? $quantities->toMinor($this->float('price')) : null,
             SettingKey::ChainBoughtOn->value => $this->filled('bought_on') ? $this->string('bought_on')->toString() : null,
         ];
     }

@@ -165,7 +165,7 @@ useKeys({
             <dt>{{ fact.name }}</dt>
             <dd>{{ fact.value }}</dd>
           </div>
-          <div v-if="link">
+          <div v-if="link" data-test="link">
             <dt>{{ t('parts.quick_link') }}</dt>
             <dd :class="{ ember: link.usedUp }">
               {{ link.figure }}

@@ -132,7 +132,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             <button type="button" class="act main" data-test="job-done" @click="done">
               {{ step.question ? step.question.yes : t('job.done') }}<kbd class="desk">space</kbd>
             </button>
-            <button v-if="step.question" type="button" class="act" data-test="job-again" @click="again">
+            <button v-if="step.question" type="button" class="act answer" data-test="job-again" @click="again">
               {{ step.question.no }}<kbd class="desk">c</kbd>
             </button>
             <template v-if="seconds !== null">
@@ -145,7 +145,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             </template>
           </div>
           <p class="then muted">
-            <template v-if="nextTitle">{{ t('job.next') }}: {{ nextTitle }}. </template>
+            <span v-if="nextTitle">{{ t('job.next') }}: {{ nextTitle }}</span>
             <Link v-if="step.leavable" href="/" data-test="leave">{{ t('job.leave') }}</Link>
           </p>
           <p v-if="seconds !== null" class="small muted silent">
@@ -337,6 +337,9 @@ h1 {
 }
 .then {
   margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
   font-size: 15px;
 }
 .silent {
@@ -425,6 +428,9 @@ h1 {
   .act {
     min-height: 64px;
     padding: 0 10px;
+  }
+  .answer {
+    grid-column: 1 / -1;
   }
   .main {
     grid-column: 1 / -1;

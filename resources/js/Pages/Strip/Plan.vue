@@ -17,7 +17,8 @@ const props = defineProps<{
   massUnit: string
 }>()
 const form = reactive({
-  chains: [...props.chosen],
+  // Only one waits: that one.
+  chains: props.chosen.length ? [...props.chosen] : props.chains.slice(0, props.chains.length === 1 ? 1 : 0).map((chain) => chain.id),
   protocol: props.usual,
   start: '',
   sources: null as { jar: number | null; into: number | null }[] | null,
@@ -49,7 +50,11 @@ const wish = () => ({
   split: form.split && form.total_ml && form.target_pct ? form.split : null,
   total_ml: form.total_ml || null,
 })
-const { preview, problems } = usePreview<StripPlan>('post', () => '/strip/plan', wish)
+const { preview, problems } = usePreview<StripPlan>(
+  'post',
+  () => '/strip/plan',
+  () => (form.chains.length ? wish() : null),
+)
 const errors = computed<Record<string, string | undefined>>(() => ({ ...problems.value, ...refused.value }))
 const beside = computed(() =>
   Object.entries(errors.value).filter(
@@ -123,6 +128,17 @@ function start(): void {
               {{ t('strip_plan.others', { count: protocols.length - 1 }) }}
             </button>
           </fieldset>
+          <ul v-if="preview" class="hazards caution">
+            <li v-for="hazard in preview.hazards" :key="hazard.solvent">
+              <b>{{ hazard.solvent }}.</b> {{ hazard.text }}
+            </li>
+            <li v-for="warning in preview.warnings.slice(school?.advised ? 0 : 1)" :key="warning">{{ warning }}</li>
+            <li>{{ t('books.waste') }}</li>
+          </ul>
+          <details>
+            <summary>{{ t('strip_plan.why') }}</summary>
+            <p class="small">{{ t('strip_plan.formula') }}</p>
+          </details>
         </div>
         <div class="fields plan">
           <div v-if="school && !school.advised" class="caution fields" data-test="not-advised">
@@ -184,18 +200,7 @@ function start(): void {
           </p>
           <template v-if="preview">
             <BathTable :baths="preview.baths" :problems="errors" @choose="choose" />
-            <ul class="hazards caution">
-              <li v-for="hazard in preview.hazards" :key="hazard.solvent">
-                <b>{{ hazard.solvent }}.</b> {{ hazard.text }}
-              </li>
-              <li v-for="warning in preview.warnings.slice(school?.advised ? 0 : 1)" :key="warning">{{ warning }}</li>
-              <li>{{ t('books.waste') }}</li>
-            </ul>
           </template>
-          <details>
-            <summary>{{ t('strip_plan.why') }}</summary>
-            <p class="small">{{ t('strip_plan.formula') }}</p>
-          </details>
         </div>
       </form>
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
@@ -31,7 +31,7 @@ const { form, submit } = useActionForm<{
 }>({
   note: '',
   new_link: false,
-  link_id: props.spares[0]?.id ?? null,
+  link_id: null,
   closings_allowed: '',
   chain_id: props.wanted ?? props.rail.best ?? choices.value[0]?.id ?? null,
   date: props.date ?? props.forms.date,
@@ -48,17 +48,19 @@ const warning = computed(() =>
 
 const says = (...notes: string[]) => (chosen.value?.fit ?? []).some((note) => notes.includes(note.note))
 const asksNote = computed(() => here.value.role === 'owner' && says('wrong_speed'))
-const asksLink = computed(() => says('link_spent', 'last_closing'))
+const fitting = computed(() => props.spares.filter((spare) => chosen.value?.links?.includes(spare.id)))
+const links = computed(() => [
+  ...fitting.value.map((spare) => ({ value: spare.id, title: spare.title })),
+  { value: null, title: t('swap.other_link') },
+])
+watch(fitting, (now) => (form.link_id = now[0]?.id ?? null), { immediate: true })
+const asksLink = computed(() => fitting.value.length > 0 || says('link_spent', 'last_closing'))
 // What is wrong with a field that is not asked for is said below.
 const known = computed(() => [
   'date',
   'time',
   ...(asksNote.value ? ['note'] : []),
   ...(asksLink.value ? ['new_link', 'link_id', 'closings_allowed'] : []),
-])
-const links = computed(() => [
-  ...props.spares.map((spare) => ({ value: spare.id, title: spare.title })),
-  { value: null, title: t('swap.other_link') },
 ])
 const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (open.value = false))
 </script>
@@ -101,7 +103,7 @@ const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (ope
     <template v-if="asksLink">
       <v-checkbox v-model="form.new_link" :label="t('swap.new_link')" :error-messages="form.errors.new_link" data-test="new-link" />
       <v-select
-        v-if="form.new_link && spares.length"
+        v-if="form.new_link && fitting.length"
         v-model="form.link_id"
         :items="links"
         :label="t('swap.which_link')"
