@@ -9,6 +9,7 @@ use App\Logbook\ActionKind;
 use App\Logbook\Draft;
 use App\Logbook\Ledger;
 use App\Models\Action;
+use App\Models\Chain;
 use App\Models\GuidedJob;
 use App\Models\Strip;
 use Dripel\Core\Job\JobRun;
@@ -22,7 +23,8 @@ final readonly class FinishStrip
     public function __invoke(ActionContext $by, GuidedJob $job, JobRun $run, int $bareS): Action
     {
         return $this->ledger->record($by, ActionKind::FinishStrip, function (Draft $draft) use ($job, $run, $bareS): array {
-            foreach ($job->chains as $chainId) {
+            // One whose coming was taken back meanwhile is no chain any more.
+            foreach (Chain::query()->live()->whereKey($job->chains)->pluck('id') as $chainId) {
                 $draft->enter(Strip::class, new Moment($bareS), ['component_id' => $chainId]);
             }
 

@@ -78,13 +78,15 @@ export function useJob(job: Job) {
       })
       const body = (await response.json()) as JobState & { errors?: Record<string, string[]>; message?: string }
       away.value = false
-      if (taps && response.status < 500) queue.value = queue.value.filter((tap) => !taps.some((sent) => sent.id === tap.id))
+      // Taken, or refused for good; whoever has to sign in again first loses nothing.
+      const settled = response.ok || response.status === 409 || response.status === 422
+      if (taps && settled) queue.value = queue.value.filter((tap) => !taps.some((sent) => sent.id === tap.id))
       if (response.ok || response.status === 409) {
-        moved.value = response.status === 409
+        if (response.status === 409) moved.value = true
         if (!queue.value.length) take(body)
       } else {
         problem.value = Object.values(body.errors ?? {})[0]?.[0] ?? body.message ?? response.statusText
-        if (taps && response.status < 500) await ask('state')
+        if (taps && settled) await ask('state')
       }
     } catch {
       away.value = true
@@ -97,7 +99,9 @@ export function useJob(job: Job) {
     const taps = [...queue.value]
     await (taps.length ? ask('taps', taps) : ask('state'))
     sending = false
-    if (queue.value.length && !away.value) await talk()
+    // What was tapped meanwhile goes at once; what was not taken waits for the next turn.
+    const first = queue.value[0]
+    if (first && !away.value && !taps.some((sent) => sent.id === first.id)) await talk()
   }
 
   function tap(kind: TapKind, ticks: string[] = []): void {

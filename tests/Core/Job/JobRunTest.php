@@ -8,6 +8,8 @@ use Dripel\Core\Job\JobRun;
 use Dripel\Core\Job\JobStep;
 use Dripel\Core\Job\JobTurn;
 use Dripel\Core\Job\JobVerdict;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /** Open, shake a minute, leave an hour, look (back to open), dry two hours. Started at 1000. */
 function jobRun(JobEvent ...$events): JobRun
@@ -91,4 +93,42 @@ it('never lets a clock that is off turn time back, and estimates the end', funct
 it('comes back from what a job keeps as it was', function (): void {
     $step = new JobStep('look', 90, ['bath' => 2, 'solvent' => 'white_spirit', 'volume_ml' => 200.0, 'jar' => null], 3, ['dry']);
     expect(JobStep::fromArray(json_decode((string) json_encode($step->toArray(), JSON_PRESERVE_ZERO_FRACTION), true)))->toEqual($step);
+});
+
+it('comes to the same however the taps of two devices are mixed and repeated', function (): void {
+    $dice = new Randomizer(new Mt19937(7));
+    for ($try = 0; $try < 300; $try++) {
+        // One hand goes through the job; now and then it is cloudy, or the timer stands for a while.
+        [$taps, $run, $atS] = [[], jobRun(), 1000];
+        while (($turn = $run->current()) !== null && count($taps) < 40) {
+            $atS += $dice->getInt(0, 90);
+            $kinds = [Kind::Done, Kind::Done, ...($run->step()?->againFrom === null ? [] : [Kind::Again]), ...($run->step()?->seconds === null ? [] : [Kind::Longer])];
+            if ($run->pausedS !== null) {
+                $kinds[] = Kind::Resume;
+            } else {
+                $kinds[] = Kind::Pause;
+            }
+            $taps[] = tapped($kinds[$dice->getInt(0, count($kinds) - 1)], $turn->position, $atS);
+            $run = $run->after($taps[count($taps) - 1]);
+        }
+        // The other device sends what it saw: any of the "done" once more, later or out of turn. None of it counts.
+        $mixed = [];
+        foreach ($taps as $i => $tap) {
+            $mixed[] = $tap;
+            $seen = $taps[$dice->getInt(0, $i)];
+            if ($seen->position < $tap->position) {
+                $mixed[] = tapped($seen->kind, $seen->position, $tap->atS + 5);
+            }
+            if ($dice->getInt(0, 3) === 0) {
+                $mixed[] = tapped(Kind::Done, $tap->position + 2, $tap->atS);
+            }
+        }
+        $again = jobRun(...$mixed);
+        expect($again->turns)->toEqual($run->turns)->and([$again->pausedS, $again->dueS(), $again->ahead])->toBe([$run->pausedS, $run->dueS(), $run->ahead]);
+        // Turns follow one another without a gap, and no step is lost.
+        foreach (array_slice($run->turns, 1) as $i => $turn) {
+            expect($turn->startS)->toBe($run->turns[$i]->endS)->and($turn->position)->toBe($i + 1);
+        }
+        expect(count(array_unique(array_map(fn(JobTurn $turn) => $turn->step, $run->turns))) + count(array_unique($run->ahead)))->toBeGreaterThanOrEqual(5);
+    }
 });

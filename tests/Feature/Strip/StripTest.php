@@ -233,3 +233,40 @@ it('makes a chain that was bare for too long be looked at before it is dipped', 
     $dip(['rust_looked' => true])->assertSessionHasNoErrors();
     expect($this->bench->state($this->box)->status)->toBe(ChainStatus::Waxed);
 });
+
+it('takes several chains in one jar, counts each, and leaves out one that was taken back meanwhile', function (): void {
+    $clean = ($this->jar)('Clean', 'clean', 'white_spirit', 800);
+    $two = [$this->box, $this->bench->chain($this->heron, 'M', null)];
+    $gone = $this->bench->chain($this->heron, 'L', null);
+    $job = ($this->begin)(['chains' => [...array_map(fn(Chain $chain) => $chain->id, $two), $gone->id], 'protocol' => 'two_bottles']);
+    // 24 g in 250 ml, 45 ml carried over by the three: 8 · 45/295 = 1.2 g each.
+    $this->getJson("/jobs/{$job->id}/state")->assertJsonPath('residues.1.text', "1.2\u{a0}g");
+    $this->post("/actions/{$gone->action_id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    ($this->lead)($job);
+    expect(array_map(fn(Chain $chain) => $this->bench->state($chain)->status, $two))->toBe([ChainStatus::Bare, ChainStatus::Bare])
+        ->and(($this->jars)()[$clean->id]->cleanings)->toBe(3)
+        ->and(DB::table('strips')->count())->toBe(2);
+    ($this->plan)(['chains' => []])->assertJsonValidationErrors(['chains' => __('errors.no_chains')]);
+    ($this->plan)(['chains' => array_fill(0, 2, $this->box->id)])->assertJsonValidationErrors('chains.0');
+});
+
+it('shows the sheet of the very solvent at the step', function (): void {
+    $this->post('/jars', ['action_id' => (string) Str::uuid(), 'name' => 'Odourless', 'role' => 'dirty', 'solvent' => 'white_spirit', 'volume_ml' => 500, 'flash' => 62, 'boiling' => 190] + Bench::form(5))->assertSessionHasNoErrors();
+    $job = ($this->begin)();
+    $this->get("/jobs/{$job->id}")->assertInertia(fn($page) => $page
+        ->where('job.steps.1.subject', "White spirit. Flash point 62\u{a0}°C: GHS category 4, “Warning”, combustible liquid.")
+        ->where('job.steps.6.subject', fn(string $text) => str_contains($text, "39\u{a0}°C: GHS category 3"))
+        ->where('job.steps.1.text', 'Open “Odourless”, 500'."\u{a0}".'ml of white spirit. Chain in, lid on.'));
+});
+
+it('says nothing new of a chain when its letter is changed', function (): void {
+    $edit = fn(array $with) => $this->put("/chains/{$this->box->id}", $with + ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'label' => 'N', 'speeds' => 12, 'pitches' => 116, 'load' => 'greased', 'joint' => 'quick_link']);
+    $edit(['label' => 'Q'])->assertSessionHasNoErrors();
+    expect($this->bench->lastAction()->about['changed'])->toBe(['chain.label' => ['N', 'Q']]);
+    $edit(['label' => 'Q', 'load' => 'oiled', 'price' => '19,5'])->assertSessionHasNoErrors();
+    expect($this->bench->lastAction()->about['changed'])->toBe(['chain.load' => [null, 'oiled'], 'chain.price_minor' => [null, 1950]]);
+    $this->get('/history')->assertInertia(fn($page) => $page->where('actions.0.sentence', 'Changed Heron Q: came with old oil, price €19.50'));
+    // What was said can be taken back by saying otherwise.
+    $edit(['label' => 'Q'])->assertSessionHasNoErrors();
+    expect($this->bench->lastAction()->about['changed'])->toBe(['chain.load' => ['oiled', 'greased'], 'chain.price_minor' => [1950, null]]);
+});

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Chains;
 
 use App\Actions\Chains\AddChain;
+use App\Actions\Strip\PlanStrip;
 use App\Actions\Workshop\ChangeSettings;
 use App\Http\Controllers\Controller;
 use App\Http\Props\ChainPageProps;
@@ -16,6 +17,7 @@ use App\Strip\OpenJobs;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
 use App\Text\Speaker;
+use Dripel\Core\Chain\Joint;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Strip\Load;
 use Illuminate\Http\RedirectResponse;
@@ -61,12 +63,17 @@ final class ChainController extends Controller
 
     public function update(ChainRequest $request, Chain $chain, ChangeSettings $changeSettings): RedirectResponse
     {
+        // What was never said of it is not said now just because the form shows what is supposed.
+        $book = ($this->readBook)($this->current->workshop());
+        $supposed = [SettingKey::ChainLoad->value => PlanStrip::load($book, $chain->id)->value, SettingKey::ChainJoint->value => Joint::QuickLink->value];
+        $facts = array_filter($request->facts(), fn(string|int|float|null $value, string $key) => ($supposed[$key] ?? null) !== $value || $book->settings->at(SettingKey::from($key), $chain->id, PHP_INT_MAX) !== null, ARRAY_FILTER_USE_BOTH);
+
         return $this->done($changeSettings($request->context(), $chain, [
             SettingKey::ChainLabel->value => mb_strtoupper($request->string('label')->toString()),
             SettingKey::ChainSpeeds->value => $request->integer('speeds'),
             SettingKey::ChainPitches->value => $request->filled('pitches') ? $request->integer('pitches') : null,
             SettingKey::ChainHome->value => $request->bike()->id,
-        ] + $request->facts(), false));
+        ] + $facts, false));
     }
 
     private function props(): ChainPageProps
