@@ -57,3 +57,30 @@ it('creates nothing twice and loses nothing when many save at the same moment', 
         $server->stop();
     }
 });
+
+it('counts a step once, however many devices tap it at the same moment', function (): void {
+    $server = Server::start('2026-11-25T12:20:00+01:00');
+    try {
+        $visitor = new Visitor($server->url);
+        $database = new PDO("sqlite:{$server->database()}");
+        // The demo has one job under way: its chain dries.
+        $job = (string) $database->query('select id from guided_jobs where ended_at is null')->fetchColumn();
+        $taps = fn(): array => $database->query("select position, kind from guided_taps where job_id = '{$job}' order by number desc limit 2")->fetchAll(PDO::FETCH_NUM);
+        [[$position]] = $taps();
+        $tap = fn(int $device, int $at, array $ticks = []): array => [
+            "/jobs/{$job}/taps",
+            ['taps' => [['id' => sprintf('33333333-3333-4333-8333-%012d', $device), 'kind' => 'done', 'position' => $at, 'at' => 1795605600, 'ticks' => $ticks]]],
+        ];
+        $answers = $visitor->postAtOnce(array_map(fn(int $device) => $tap($device, $position + 1), range(1, 8)));
+        expect(array_unique($answers))->toBe([200])
+            ->and($taps())->toBe([[$position + 1, 'done'], [$position, 'done']]);
+        // The last step twice over: the job ends once.
+        $all = ['jars_away', 'dry', 'no_smell'];
+        $answers = $visitor->postAtOnce(array_map(fn(int $device) => $tap($device, $position + 2, $all), range(11, 18)));
+        expect(array_unique($answers))->toBe([200])
+            ->and((int) $database->query("select count(*) from guided_taps where job_id = '{$job}' and position = ".($position + 2))->fetchColumn())->toBe(1)
+            ->and((int) $database->query("select count(*) from guided_jobs where id = '{$job}' and ended_at is not null")->fetchColumn())->toBe(1);
+    } finally {
+        $server->stop();
+    }
+});

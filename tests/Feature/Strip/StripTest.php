@@ -9,6 +9,7 @@ use App\Models\Bath;
 use App\Models\Chain;
 use App\Models\GuidedJob;
 use App\Models\Jar;
+use App\Models\Role;
 use App\Strip\Protocols;
 use App\Strip\ReadJars;
 use App\Support\AppClock;
@@ -269,4 +270,39 @@ it('says nothing new of a chain when its letter is changed', function (): void {
     // What was said can be taken back by saying otherwise.
     $edit(['label' => 'Q'])->assertSessionHasNoErrors();
     expect($this->bench->lastAction()->about['changed'])->toBe(['chain.load' => ['oiled', 'greased'], 'chain.price_minor' => [1950, null]]);
+});
+
+it('mixes no solvents in one can, and keeps a can that something was poured into', function (): void {
+    $can = ($this->jar)('Can', 'waste', null, null);
+    $second = ($this->jar)('Second can', 'waste', null, null);
+    $into = fn(int ...$cans) => ['sources' => array_map(fn(int $id) => ['jar' => null, 'into' => $id], $cans)];
+    ($this->plan)()->assertJsonPath('baths.0.into', $can->id)->assertJsonPath('baths.4.into', $second->id);
+    ($this->plan)($into($can->id, $can->id, $can->id, $can->id, $second->id))->assertJsonValidationErrors(['sources.3' => __('errors.jar_other_solvent')]);
+    ($this->plan)($into($can->id, $can->id, $can->id))->assertJsonValidationErrors('sources');
+    $job = ($this->begin)($into($can->id, $can->id, $can->id, $second->id, $second->id));
+    ($this->lead)($job);
+    expect(array_map(fn(JarState $jar) => [$jar->solvent?->value, $jar->volumeMl, $jar->cleanings, $jar->spent()], ($this->jars)()))
+        ->toBe([$can->id => ['white_spirit', 600.0, 0, false], $second->id => ['methylated_spirit', 400.0, 0, false]]);
+    // The next job finds each can for what it holds.
+    $other = $this->bench->chain($this->heron, 'M', null);
+    ($this->plan)(['chains' => [$other->id], 'protocol' => 'two_bottles'])->assertJsonPath('baths.2.into', $second->id);
+    ($this->plan)(['chains' => [$other->id], 'protocol' => 'two_soaks'])->assertJsonPath('baths.1.into', null);
+    // A can with something in it does not vanish: what was poured into it would have to go too.
+    $this->get("/actions/{$can->action_id}/undo")->assertInertia(fn($page) => $page->component('History/Undo')->where('also.0.id', $job->refresh()->action_id));
+    $this->get('/books')->assertInertia(fn($page) => $page->where('jars.0.acts', [['value' => 'hand_in', 'title' => 'Hand in', 'volume' => true]])->where('jars.0.cleanings', ''));
+    $this->post("/jars/{$can->id}/entries", ['act' => 'hand_in', 'volume_ml' => 600] + Bench::form(-0.33))->assertSessionHasNoErrors();
+    $this->get('/books')->assertInertia(fn($page) => $page->where('jars.0.holds', 'empty'));
+});
+
+it('lets a viewer look on while somebody else strips', function (): void {
+    $job = ($this->begin)();
+    app('auth')->forgetGuards();
+    app()->forgetScopedInstances();
+    $this->actingAs($this->bench->person(Role::Viewer));
+    $this->get("/jobs/{$job->id}")->assertOk();
+    $this->getJson("/jobs/{$job->id}/state")->assertJsonPath('current.position', 0);
+    ($this->tap)($job, ['position' => 0])->assertForbidden();
+    $this->get('/books')->assertOk();
+    $this->get('/protocols/long_soak')->assertInertia(fn($page) => $page->where('lines.0', "250\u{a0}ml white spirit: leave 10\u{a0}h, shake 1\u{a0}min; repeat with fresh solvent until clear")->where('notAdvised', null));
+    $this->get('/strip')->assertForbidden();
 });

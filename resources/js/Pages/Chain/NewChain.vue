@@ -43,8 +43,9 @@ watch(chosen, (now) => now && Object.assign(form, { label: now.label, speeds: no
 })
 const states = ['boxed', 'factory_waxed', 'bare', 'waxed'].map((value) => ({ value, title: t(`new_chain.${value}`) }))
 const sizing = ref(false)
-function useSize(pitches: number): void {
+function useSize(pitches: number, joint: string): void {
   form.pitches = pitches
+  form.joint = joint
   sizing.value = false
 }
 const known = ref(false)

@@ -8,7 +8,7 @@ import LoopDrawing, { type Loop } from './LoopDrawing.vue'
 
 /** How long the new chain has to be: copied from the old one, or from chainstay and teeth. */
 const props = defineProps<{ oldPitches: number | null; singleSpeed: boolean }>()
-const emit = defineEmits<{ use: [pitches: number] }>()
+const emit = defineEmits<{ use: [pitches: number, joint: string] }>()
 const form = reactive({
   by: props.oldPitches === null ? 'compute' : 'copy',
   old_pitches: props.oldPitches === null ? '' : String(props.oldPitches),
@@ -72,7 +72,7 @@ const joints = ['quick_link', 'pin'].map((value) => ({ value, title: t(`size.${v
     <div v-if="preview" role="status" class="result" data-test="sized">
       <p v-for="(line, i) in preview.lines" :key="line" :class="{ first: i === 0 }">{{ line }}</p>
       <LoopDrawing v-if="preview.loop" :loop="preview.loop" :cut="preview.cut" :label="preview.lines[0] ?? ''" />
-      <v-btn data-test="use-size" @click="emit('use', preview.pitches)">{{ t('size.use', { pitches: preview.pitches }) }}</v-btn>
+      <v-btn data-test="use-size" @click="emit('use', preview.pitches, form.new_joint)">{{ t('size.use', { pitches: preview.pitches }) }}</v-btn>
     </div>
   </div>
 </template>
