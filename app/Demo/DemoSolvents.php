@@ -48,7 +48,7 @@ final readonly class DemoSolvents
         $jars = [
             ['Dirty spirit', JarRole::Dirty, Solvent::WhiteSpirit, 750.0], ['Clean spirit', JarRole::Clean, Solvent::WhiteSpirit, 700.0],
             ['First alcohol', JarRole::Dirty, Solvent::MethylatedSpirit, 600.0], ['Last alcohol', JarRole::Clean, Solvent::MethylatedSpirit, 600.0],
-            ['Waste can', JarRole::Waste, null, null],
+            ['Spirit waste', JarRole::Waste, null, null], ['Alcohol waste', JarRole::Waste, null, null],
         ];
         foreach ($jars as [$name, $role, $solvent, $ml]) {
             $scribbler->at($atS, fn(ActionContext $by) => ($this->addJar)($by, $name, $role, new Moment($atS), $solvent === null ? null : new JarEntry($atS, JarAct::Fill, $ml, $solvent)));

@@ -110,7 +110,7 @@ return [
         'ridden_buy' => 'Ridden on oil: it takes :baths baths of :solvent where a new chain takes :new. The solvent alone costs :cost, a new chain :chain: buy a new one.',
         'ridden_unknown' => 'Ridden on oil: it takes :baths baths of :solvent, :volume in all, where a new chain takes :new. Many buy a new chain instead; note the prices in Books to see which is cheaper.',
         'split' => ':baths baths of :ml leave :left of every part of grease.',
-        'no_waste' => 'There is no waste can in Books for what is poured off. Collect it in a closed can of its own.',
+        'no_waste' => 'No waste can in Books is for :solvents: collect what is poured off in a closed can of its own.',
     ],
     'jar' => [
         'role' => ['dirty' => 'dirty jar', 'clean' => 'clean jar', 'waste' => 'waste can'],

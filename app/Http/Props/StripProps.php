@@ -100,7 +100,7 @@ final readonly class StripProps
         [$bareS, $dryS] = [$run->aboutS($voice->nowS, $plan->bareStep + 1), $run->aboutS($voice->nowS)];
         $times = ['bare' => $q->time($bareS), 'dry' => $this->at($voice, $dryS), 'rust' => $this->at($voice, $bareS + 3600 * (int) BareClock::LIMIT_HOURS)];
         $stocked = array_filter($draft->protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked());
-        $noWaste = array_filter($draft->sources, fn(BathSource $source) => $source->jarId === null && $source->intoId === null) !== [] && $plan->freshMl !== [];
+        $noCan = $this->withoutCan($draft);
 
         return [
             'start' => (string) round($q->units->fromGrams($draft->startG), 2),
@@ -119,10 +119,24 @@ final readonly class StripProps
             'warnings' => array_values(array_filter([
                 $draft->protocol->advised() ? null : $voice->say('strip.not_advised'),
                 $draft->protocol->endsWithAlcohol() ? null : $voice->say('strip.no_alcohol'),
-                $noWaste ? $voice->say('strip.plan.no_waste') : null,
+                $noCan === [] ? null : $voice->say('strip.plan.no_waste', ['solvents' => $voice->names->list(array_map($words->solvent(...), $noCan))]),
             ])),
             'advised' => $draft->protocol->advised(),
         ];
+    }
+
+    /** @return list<Solvent> what is poured off and goes into no can of the books */
+    private function withoutCan(StripDraft $draft): array
+    {
+        $solvents = [];
+        foreach ($draft->protocol->baths() as $n => $bath) {
+            $source = $draft->sources[$n];
+            if ($source->jarId === null && $source->intoId === null && $bath->solvent?->isStocked() === true && ! in_array($bath->solvent, $solvents, true)) {
+                $solvents[] = $bath->solvent;
+            }
+        }
+
+        return $solvents;
     }
 
     /** @return list<array<string, mixed>> */

@@ -72,6 +72,10 @@ const remove = (type: string, id: number) =>
               @remove="remove('jar_entries', $event)" />
           </div>
           <p class="caution">{{ t('books.waste') }}</p>
+          <details v-if="jars.length">
+            <summary>{{ t('strip_plan.why') }}</summary>
+            <p class="small">{{ t('books.reckoned') }}</p>
+          </details>
         </section>
         <div class="side">
           <section aria-labelledby="prices">
@@ -242,6 +246,12 @@ p {
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 18px 26px;
   margin-bottom: 18px;
+}
+summary {
+  cursor: pointer;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  min-height: 28px;
 }
 .side {
   display: grid;
