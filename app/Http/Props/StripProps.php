@@ -65,6 +65,7 @@ final readonly class StripProps
                     array_filter($protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked()),
                 )),
             ], array_keys($all = $this->protocols->all($workshop)), $all),
+            'notAdvised' => $voice->say('strip.not_advised'),
             'massUnit' => $voice->quantities->units->mass,
         ];
     }
@@ -117,7 +118,6 @@ final readonly class StripProps
                 $this->ridden($workshop, $wish, $draft, $words, $voice),
             ])),
             'warnings' => array_values(array_filter([
-                $draft->protocol->advised() ? null : $voice->say('strip.not_advised'),
                 $draft->protocol->endsWithAlcohol() ? null : $voice->say('strip.no_alcohol'),
                 $noCan === [] ? null : $voice->say('strip.plan.no_waste', ['solvents' => $voice->names->list(array_map($words->solvent(...), $noCan))]),
             ])),

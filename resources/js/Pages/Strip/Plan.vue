@@ -14,6 +14,7 @@ const props = defineProps<{
   chosen: number[]
   usual: string
   protocols: ProtocolChoice[]
+  notAdvised: string
   massUnit: string
 }>()
 const form = reactive({
@@ -132,7 +133,7 @@ function start(): void {
             <li v-for="hazard in preview.hazards" :key="hazard.solvent">
               <b>{{ hazard.solvent }}.</b> {{ hazard.text }}
             </li>
-            <li v-for="warning in preview.warnings.slice(school?.advised ? 0 : 1)" :key="warning">{{ warning }}</li>
+            <li v-for="warning in preview.warnings" :key="warning">{{ warning }}</li>
             <li>{{ t('books.waste') }}</li>
           </ul>
           <details>
@@ -142,7 +143,7 @@ function start(): void {
         </div>
         <div class="fields plan">
           <div v-if="school && !school.advised" class="caution fields" data-test="not-advised">
-            <span>{{ preview?.warnings[0] }}</span>
+            <span>{{ notAdvised }}</span>
             <v-checkbox v-model="form.without_petrol" :label="t('strip_plan.instead')" data-test="instead" />
             <v-checkbox
               v-if="!form.without_petrol"

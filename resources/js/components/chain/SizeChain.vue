@@ -72,7 +72,9 @@ const joints = ['quick_link', 'pin'].map((value) => ({ value, title: t(`size.${v
     <div v-if="preview" role="status" class="result" data-test="sized">
       <p v-for="(line, i) in preview.lines" :key="line" :class="{ first: i === 0 }">{{ line }}</p>
       <LoopDrawing v-if="preview.loop" :loop="preview.loop" :cut="preview.cut" :label="preview.lines[0] ?? ''" />
-      <v-btn data-test="use-size" @click="emit('use', preview.pitches, form.new_joint)">{{ t('size.use', { pitches: preview.pitches }) }}</v-btn>
+      <v-btn data-test="use-size" @click="emit('use', preview.pitches, form.new_joint)">{{
+        t('size.use', { pitches: preview.pitches })
+      }}</v-btn>
     </div>
   </div>
 </template>
