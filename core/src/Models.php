@@ -10,8 +10,12 @@ final class Models
     /** @var array<string, class-string<Model|FileModel>> */
     public const ALL = [
         'bare.clock' => Strip\BareClock::class,
+        'bath.ledger' => Bath\BathLedger::class,
         'chain.length' => Chain\ChainLength::class,
         'chain.match' => Chain\ChainMatch::class,
+        'pot.calibrate' => Pot\PotCalibrate::class,
+        'pot.dip' => Pot\PotDip::class,
+        'pot.heat' => Pot\PotHeat::class,
         'ride.track' => Ride\RideTrack::class,
         'solvent.hazard' => Strip\SolventHazard::class,
         'strip.cascade' => Strip\StripCascade::class,
