@@ -9,6 +9,7 @@ use App\Http\Controllers\Arriving\OpeningController;
 use App\Http\Controllers\Arriving\PartsTableController;
 use App\Http\Controllers\Bikes\BikeController;
 use App\Http\Controllers\Books\BooksController;
+use App\Http\Controllers\Books\PotController;
 use App\Http\Controllers\CatchUp\CommuteController;
 use App\Http\Controllers\CatchUp\EstimateController;
 use App\Http\Controllers\Chains\ChainController;
@@ -128,6 +129,8 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/protocols/{protocol}', [ProtocolController::class, 'destroy'])->whereNumber('protocol');
         Route::post('/jars', [BooksController::class, 'storeJar']);
         Route::post('/jars/{jar}/entries', [BooksController::class, 'tend'])->whereNumber('jar');
+        Route::post('/pots', [PotController::class, 'store']);
+        Route::post('/pots/{pot}/bath', [PotController::class, 'tend'])->whereNumber('pot');
         Route::post('/prices', [BooksController::class, 'storePrice']);
         Route::post('/links', [BooksController::class, 'storeLink']);
         Route::post('/dips', [DipController::class, 'store']);

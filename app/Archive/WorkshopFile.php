@@ -18,7 +18,10 @@ final class WorkshopFile
     public const VERSION = 2;
 
     /** What files of version 1 do not have yet. */
-    public const SINCE_2 = ['jar_entries', 'baths', 'prices', 'protocols'];
+    public const SINCE_2 = ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'];
+
+    /** Columns that files of version 1 do not have yet, with what they mean there. */
+    public const COLUMNS_SINCE_2 = ['dips' => ['pot_id' => null, 'pickup_g' => null, 'rinsed' => 0]];
 
     /** Columns whose text is JSON and stands in the file as such. */
     public const JSON = ['about', 'effects', 'value', 'input', 'weekdays', 'steps'];

@@ -10,18 +10,25 @@ use App\Actions\Jars\TendJar;
 use App\Actions\Jobs\Tap;
 use App\Actions\Jobs\TapJob;
 use App\Actions\Links\AddLink;
+use App\Actions\Pot\AddPot;
+use App\Actions\Pot\TendBath;
 use App\Actions\Strip\StartStrip;
 use App\Actions\Strip\StripWish;
 use App\Logbook\ActionContext;
 use App\Models\Chain;
 use App\Models\GuidedJob;
 use App\Models\Jar;
+use App\Models\Pot;
 use App\Strip\Protocols;
+use Dripel\Core\Bath\BathEvent;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Job\JobEvent;
 use Dripel\Core\Job\JobEventKind;
 use Dripel\Core\Job\JobRun;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Pot\PotKind;
+use Dripel\Core\Pot\WaxKind;
 use Dripel\Core\Strip\JarAct;
 use Dripel\Core\Strip\JarEntry;
 use Dripel\Core\Strip\JarRole;
@@ -39,6 +46,8 @@ final readonly class DemoSolvents
         private TendJar $tendJar,
         private SetPrice $setPrice,
         private AddLink $addLink,
+        private AddPot $addPot,
+        private TendBath $tendBath,
         private StartStrip $startStrip,
         private TapJob $tapJob,
     ) {}
@@ -74,6 +83,27 @@ final readonly class DemoSolvents
     private static function jar(ActionContext $by, int $nth): Jar
     {
         return Jar::query()->in($by->workshop)->orderBy('id')->skip($nth)->firstOrFail();
+    }
+
+    /** Two pots: one for every day, filled a month ago, and a small one for races that has run low. */
+    public function pots(Scribbler $scribbler, int $addedS, int $filledS, int $toppedS): void
+    {
+        foreach ([['Shed pot', 130.0, 105.0, WaxKind::Plain], ['Race pot', 110.0, 80.0, WaxKind::Blend]] as [$name, $diameter, $height, $wax]) {
+            $scribbler->at($addedS, fn(ActionContext $by) => ($this->addPot)($by, [
+                SettingKey::PotName->value => $name, SettingKey::PotKind->value => PotKind::SlowCooker->value, SettingKey::PotDiameterMm->value => $diameter,
+                SettingKey::PotHeightMm->value => $height, SettingKey::PotLowW->value => 90.0, SettingKey::PotHighW->value => 140.0, SettingKey::PotWax->value => $wax->value,
+            ]));
+        }
+        $tend = fn(int $nth, BathEvent $event) => $scribbler->at((int) $event->atS, fn(ActionContext $by) => ($this->tendBath)($by, self::pot($by, $nth), $event, new Moment((int) $event->atS)));
+        $tend(0, BathEvent::fill($filledS, 560.0));
+        $tend(0, BathEvent::reading($filledS + 5400, 84.0));
+        $tend(0, BathEvent::topUp($toppedS, 60.0));
+        $tend(1, BathEvent::fill($filledS, 130.0));
+    }
+
+    public static function pot(ActionContext $by, int $nth): Pot
+    {
+        return Pot::query()->in($by->workshop)->orderBy('id')->skip($nth)->firstOrFail();
     }
 
     public function settle(Scribbler $scribbler, int $atS): void

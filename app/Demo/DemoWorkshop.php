@@ -17,6 +17,7 @@ use App\Actions\Chains\RetireChain;
 use App\Actions\Chains\TopUpChain;
 use App\Actions\Fittings\FitChain;
 use App\Actions\Pot\DipChains;
+use App\Actions\Pot\DipTerms;
 use App\Actions\Rides\LogRide;
 use App\Actions\Rides\RideFacts;
 use App\Actions\Workshop\OpenWorkshop;
@@ -110,6 +111,7 @@ final class DemoWorkshop
             $rider = User::query()->create(['name' => 'Jory Venn', 'email' => 'demo@dripel.example', 'password' => Str::random(40)]);
             $workshop = ($this->openWorkshop)($rider, 'Lean-to on the Ostermoor', self::ZONE, true);
             $this->solvents->shelf($this->scribbler, $this->day(self::FIRST_DAY, '09:00'));
+            $this->solvents->pots($this->scribbler, $this->day(self::FIRST_DAY, '09:30'), $this->day(self::TOLD_FROM, '17:30'), $this->day(5, '19:00'));
             $this->solvents->refill($this->scribbler, $this->day(210, '10:30'));
             foreach (self::bikes() as $bike) {
                 $this->open($bike, $workshop, $rider);
@@ -353,7 +355,13 @@ final class DemoWorkshop
             $this->used[$name] = 0.0;
         }
         $atS = $this->day($ago, '19:30');
-        $this->scribbler->at($atS, fn(ActionContext $by) => ($this->dipChains)($by, array_map(fn(string $name) => $this->chains[$name], $names), new Moment($atS)));
+        // The book of the pot begins with its last fill.
+        $this->scribbler->at($atS, fn(ActionContext $by) => ($this->dipChains)(
+            $by,
+            array_map(fn(string $name) => $this->chains[$name], $names),
+            new Moment($atS),
+            terms: new DipTerms($ago <= self::TOLD_FROM ? DemoSolvents::pot($by, 0) : null),
+        ));
     }
 
     private function topUp(string $name, int $ago): void

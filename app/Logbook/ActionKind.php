@@ -31,6 +31,8 @@ enum ActionKind: string
     case GiveUpStrip = 'give_up_strip';
     case AddJar = 'add_jar';
     case TendJar = 'tend_jar';
+    case AddPot = 'add_pot';
+    case TendBath = 'tend_bath';
     case SetPrice = 'set_price';
     case AddLink = 'add_link';
     case KeepProtocol = 'keep_protocol';

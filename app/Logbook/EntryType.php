@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Logbook;
 
 use App\Models\Bath;
+use App\Models\BathEntry;
 use App\Models\Bike;
 use App\Models\Commute;
 use App\Models\Component;
@@ -46,6 +47,7 @@ enum EntryType: string
     case RestDay = 'rest_days';
     case JarEntry = 'jar_entries';
     case Bath = 'baths';
+    case BathEntry = 'bath_entries';
     case Price = 'prices';
     case Protocol = 'protocols';
 
@@ -70,6 +72,7 @@ enum EntryType: string
             self::RestDay => RestDay::class,
             self::JarEntry => JarEntry::class,
             self::Bath => Bath::class,
+            self::BathEntry => BathEntry::class,
             self::Price => Price::class,
             self::Protocol => Protocol::class,
         };

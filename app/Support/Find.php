@@ -11,6 +11,7 @@ use App\Models\Chain;
 use App\Models\Entry;
 use App\Models\Jar;
 use App\Models\Part;
+use App\Models\Pot;
 use App\Models\Ride;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 
@@ -43,6 +44,11 @@ final readonly class Find
     public function jar(mixed $id): Jar
     {
         return Jar::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
+    }
+
+    public function pot(mixed $id): Pot
+    {
+        return Pot::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
     }
 
     /** A quick link that lies in the drawer. */

@@ -126,6 +126,8 @@ final readonly class HistoryWords
 
         return [
             'jar' => $jar,
+            'pot' => $this->voice->names->pot(is_int($about['pot'] ?? null) ? $about['pot'] : null),
+            'bathed' => $this->bathed($about),
             'name' => $name,
             'school' => isset($about['school']) ? (new StripWords($this->voice))->school((string) $about['school']) : '',
             'baths' => is_int($about['baths'] ?? null) ? trans_choice('history.baths', $about['baths']) : '',
@@ -141,6 +143,16 @@ final readonly class HistoryWords
             ]),
             'receipt' => is_string($about['note'] ?? null) && isset($about['jar']) ? $this->voice->say('history.note', ['note' => $about['note']]) : '',
         ];
+    }
+
+    /** @param array<string, mixed> $about */
+    private function bathed(array $about): string
+    {
+        return ! isset($about['bath']) ? '' : $this->voice->say("pot.done.{$about['bath']}", [
+            'pot' => $this->voice->names->pot(is_int($about['pot'] ?? null) ? $about['pot'] : null),
+            'grams' => is_numeric($about['grams'] ?? null) ? $this->voice->quantities->mass((float) $about['grams']) : '',
+            'celsius' => is_numeric($about['celsius'] ?? null) ? $this->voice->quantities->temperature((float) $about['celsius']) : '',
+        ]);
     }
 
     /** @param array<string, mixed> $about */

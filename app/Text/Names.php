@@ -29,6 +29,11 @@ final readonly class Names
         return trim($this->bike($this->settings->home($chainId, PHP_INT_MAX)).' '.$this->chain($chainId));
     }
 
+    public function pot(?int $potId): string
+    {
+        return $potId === null ? '' : $this->settings->text(SettingKey::PotName, $potId);
+    }
+
     public function jar(?int $jarId): string
     {
         return $jarId === null ? '' : $this->settings->text(SettingKey::JarName, $jarId);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Text;
 
+use Dripel\Core\Bath\BathLedgerInput;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Plan\NextItem;
@@ -29,6 +30,7 @@ final readonly class NextWords
     {
         $code = match (true) {
             $item->kind === NextKind::NoneWaxed && $item->verb === null => 'none_waxed_strip',
+            $item->kind === NextKind::Bath => 'bath_'.($item->bath?->ledger?->next->value ?? 'ok'),
             in_array($item->kind, [NextKind::Wet, NextKind::Overdue, NextKind::Unsure], true) && $item->swapTo === null => "{$item->kind->value}_dip",
             default => $item->kind->value,
         };
@@ -43,6 +45,7 @@ final readonly class NextWords
             NextKind::Overdue => 'overdue_'.($chain?->life?->because->value ?? 'distance'),
             NextKind::Outrun => $item->goodUntil?->shortKm === null ? 'outrun_average' : 'outrun',
             NextKind::Bare => $item->late ? 'bare_late' : ($item->urgent ? 'bare_soon' : 'bare'),
+            NextKind::Bath => 'bath_'.($item->bath?->ledger?->next->value ?? 'ok'),
             NextKind::Job => $item->byS === null ? 'job' : 'job_rest',
             default => $item->kind->value,
         };
@@ -104,6 +107,10 @@ final readonly class NextWords
             'left_bare' => $chain?->bare === null ? '' : $q->hours(max(0.0, $chain->bare->hoursLeft)),
             'step' => $item->job === null ? '' : (new StripWords($this->voice))->title($item->job->step),
             'jar' => $names->jar($item->jar?->jarId),
+            'pot' => $names->pot($item->bath?->potId),
+            'wax' => $item->bath?->ledger === null ? '' : $q->mass($item->bath->ledger->waxG),
+            'grit' => $item->bath?->ledger === null ? '' : $q->number($item->bath->ledger->grit, 1),
+            'grit_limit' => $q->number(BathLedgerInput::GRIT_LIMIT),
             'cleanings' => $item->jar === null ? '' : (string) $item->jar->cleanings,
             'ride_km' => $q->distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $item->rides))),
         ];

@@ -28,6 +28,8 @@ return [
     'give_up_strip' => 'Given up. The baths are in the jars’ book.',
     'add_jar' => 'Added :jar.',
     'tend_jar' => ':acted.',
+    'add_pot' => 'Added the pot :pot.',
+    'tend_bath' => ':bathed.',
     'set_price' => 'Noted: :priced.',
     'add_link' => 'Added :links.',
     'keep_protocol' => 'Kept the protocol :name.',

@@ -151,6 +151,18 @@ it('keeps the books: a jar filled and handed in, a price, a spare link that a sw
     $swap->submit('swap-form')->awaitText('done', 'Swapped Heron to C')->click('fitted-Heron')->awaitText('link', '1 of 1 closings');
     expect(($this->page)('/books')->count('spare'))->toBe($spares - 1);
 
+    // A pot that is filled; the next dip takes its wax from it.
+    $pot = ($this->page)('/books')->click('add-pot')->fill('name', 'New pot')->click('pot-kind-stove')->fill('diameter', '120')->fill('height', '90');
+    $pot->part('pot-form')->findElement(By::cssSelector('[data-test="submit"]'))->click();
+    $pot->awaitText('pot-form', 'Not on a stove or a flame');
+    $pot->click('pot-kind-rice_cooker')->submit('pot-form')->awaitText('book-New pot', 'no wax in its book yet');
+    $pot->click('tend-New pot')->fill('wax', '420')->submit('pot-form')->awaitText('book-New pot', '420 g, 48 mm deep');
+    $dip = ($this->page)('/');
+    expect($dip->text('level-Shed pot'))->toContain('542 g');
+    // 5 g weighed, and that for the three that nobody weighed.
+    $dip->click('dip-these')->click('weigh')->fill('pickup-Heron B', '5')->click('dry')->submit('dip-form')->awaitText('level-Shed pot', '522 g');
+    $dip->undo()->awaitText('level-Shed pot', '542 g');
+
     $own = ($this->page)('/protocols/two_soaks/copy')->fill('name', 'Mine')->fill('volume-1', '20')->click('submit')->awaitText('step-1', '50 to 5,000 ml');
     $own->fill('volume-1', '300')->click('submit')->awaitText('done', 'Kept the protocol Mine');
     ($this->page)('/strip')->click('other-schools')->part('school-own-1');

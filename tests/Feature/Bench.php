@@ -158,6 +158,7 @@ final class Bench
                 'components',
                 'jar_entries',
                 'baths',
+                'bath_entries',
                 'prices',
                 'protocols',
                 'guided_jobs',

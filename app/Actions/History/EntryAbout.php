@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\History;
 
 use App\Logbook\EntryType;
+use App\Models\BathEntry;
 use App\Models\Entry;
 use App\Models\JarEntry;
 
@@ -19,7 +20,11 @@ final class EntryAbout
         return array_filter([
             'type' => EntryType::of($row)->value,
             'bike' => $columns['bike_id'] ?? null,
-            $row instanceof JarEntry ? 'jar' : 'chain' => $columns['component_id'] ?? null,
+            match (true) {
+                $row instanceof JarEntry => 'jar',
+                $row instanceof BathEntry => 'pot',
+                default => 'chain',
+            } => $columns['component_id'] ?? null,
             'supply' => $columns['supply'] ?? null,
             'km' => $columns['km'] ?? null,
             'at' => $row->at,

@@ -126,7 +126,7 @@ final readonly class UndoActions
     {
         $columns = match (true) {
             $row instanceof Bike => ['bike_id'],
-            $row instanceof Component => ['component_id', 'into_id'],
+            $row instanceof Component => ['component_id', 'into_id', 'pot_id'],
             default => [],
         };
         foreach ($columns as $column) {

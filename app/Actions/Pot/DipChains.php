@@ -29,15 +29,17 @@ final readonly class DipChains
      *
      * @param non-empty-list<Chain> $chains
      */
-    public function __invoke(ActionContext $by, array $chains, Moment $at, bool $rustLooked = false): Action
+    public function __invoke(ActionContext $by, array $chains, Moment $at, bool $rustLooked = false, DipTerms $terms = new DipTerms): Action
     {
-        return $this->ledger->record($by, ActionKind::DipChains, function (Draft $draft) use ($by, $chains, $at, $rustLooked): array {
+        return $this->ledger->record($by, ActionKind::DipChains, function (Draft $draft) use ($by, $chains, $at, $rustLooked, $terms): array {
             $this->expectDippable($by, $chains, $at, $rustLooked);
             foreach ($chains as $chain) {
-                $draft->enter(Dip::class, $at, ['component_id' => $chain->id]);
+                $draft->enter(Dip::class, $at, [
+                    'component_id' => $chain->id, 'pot_id' => $terms->pot?->id, 'pickup_g' => $terms->pickupsG[$chain->id] ?? null, 'rinsed' => in_array($chain->id, $terms->rinsed, true),
+                ]);
             }
 
-            return ['chains' => array_map(fn(Chain $chain) => $chain->id, $chains), 'at' => $at->unixS];
+            return array_filter(['pot' => $terms->pot?->id]) + ['chains' => array_map(fn(Chain $chain) => $chain->id, $chains), 'at' => $at->unixS];
         });
     }
 

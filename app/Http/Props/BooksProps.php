@@ -8,10 +8,12 @@ use App\Logbook\ReadBook;
 use App\Models\JarEntry;
 use App\Models\Price;
 use App\Models\Workshop;
+use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
 use App\Text\Speaker;
 use App\Text\StripWords;
 use App\Text\Voice;
+use Dripel\Core\Bath\BathState;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Logbook\Part;
@@ -26,7 +28,7 @@ final readonly class BooksProps
 {
     private const ENTRIES = 8;
 
-    public function __construct(private ReadBook $readBook, private ReadJars $readJars, private Speaker $speaker) {}
+    public function __construct(private ReadBook $readBook, private ReadJars $readJars, private ReadBaths $readBaths, private Speaker $speaker) {}
 
     /** @return array<string, mixed> */
     public function all(Workshop $workshop): array
@@ -36,14 +38,18 @@ final readonly class BooksProps
         $busy = $this->readJars->busy($workshop);
         $book = ($this->readBook)($workshop);
 
+        $pots = new PotProps($voice);
+
         return [
+            'pots' => array_values(array_map(fn(BathState $bath) => $pots->inBooks($workshop, $bath), ($this->readBaths)($workshop))),
+            'potChoices' => $pots->choices(),
             'jars' => array_values(array_map(fn(JarState $jar) => $this->jar($workshop, $jar, in_array($jar->jarId, $busy, true), $words, $voice), ($this->readJars)($workshop))),
             'prices' => $this->prices($workshop, $voice),
             'links' => array_map(fn(Part $link) => $this->link($link, $voice), $book->spareLinks()),
             'solvents' => array_map(fn(Solvent $solvent) => ['value' => $solvent->value, 'title' => ucfirst($words->solvent($solvent)), 'hazard' => $words->hazard($solvent, $solvent->hazard())], Solvent::stocked()),
             'roles' => array_map(fn(JarRole $role) => ['value' => $role->value, 'title' => ucfirst($voice->say("strip.jar.role.{$role->value}"))], JarRole::cases()),
             'supplies' => array_map(fn(Supply $supply) => ['value' => $supply->value, 'title' => ucfirst($voice->say("strip.supply.{$supply->value}")), 'unit' => $voice->say("strip.unit.{$supply->unit()->value}"), 'usual' => $supply->unit() === SupplyUnit::Piece ? '1' : '1000'], Supply::cases()),
-            'units' => ['temperature' => $voice->quantities->units->temperature, 'currency' => $voice->quantities->units->currency],
+            'units' => ['mass' => $voice->quantities->units->mass, 'temperature' => $voice->quantities->units->temperature, 'currency' => $voice->quantities->units->currency],
             'forms' => (new FormProps($book, $voice))->all(),
         ];
     }

@@ -26,6 +26,7 @@ final readonly class FormProps
             'time' => $q->date($this->voice->nowS, 'HH:mm'),
             // A ride is logged after it: it began an hour ago if nothing else is said, but still today.
             'rideTime' => $q->date(max($this->voice->nowS - 3600, LocalDay::of($this->voice->nowS, $this->voice->zone())->startS()), 'HH:mm'),
+            'massUnit' => $q->units->mass,
             'bikes' => array_map(function (int $bikeId) use ($q): array {
                 $span = $this->book->fittings->spanAt($bikeId, $this->voice->nowS);
                 $chainId = $span?->chainId;

@@ -7,6 +7,7 @@ namespace App\Http\Props;
 use App\Text\ChainWords;
 use App\Text\NextWords;
 use App\Text\Voice;
+use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\FitNote;
@@ -32,8 +33,9 @@ final readonly class ShedProps
     /**
      * @param list<OpenJob> $jobs
      * @param array<int, JarState> $jars
+     * @param array<int, BathState> $baths
      */
-    public function __construct(private Book $book, private Voice $voice, private array $jobs = [], private array $jars = [])
+    public function __construct(private Book $book, private Voice $voice, private array $jobs = [], private array $jars = [], private array $baths = [])
     {
         $this->chains = new ChainProps($voice, $jobs);
         $this->words = new ChainWords($voice);
@@ -43,7 +45,7 @@ final readonly class ShedProps
     public function all(): array
     {
         $rails = Rail::all($this->book, $this->voice->nowS, $this->voice->zone());
-        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars);
+        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths);
 
         return [
             'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->spareLinks()),
@@ -154,6 +156,7 @@ final readonly class ShedProps
                         'name' => $this->voice->names->fullChain($chain->chainId),
                         'word' => $this->words->status($chain),
                         'detail' => $this->words->detail($chain),
+                        'rinse' => $chain->worstCondition()?->wantsRinse() ?? false,
                         'rust' => $chain->bare?->state === BareState::Late,
                         'proposed' => $chain->wantsPot() && $chain !== $rail->fitted,
                     ];
@@ -162,6 +165,6 @@ final readonly class ShedProps
         }
 
         // No pot is plugged in while a jar of solvent is open or a chain wet with it hangs about.
-        return ['chains' => $chains, 'solventOut' => $this->jobs !== []];
+        return ['chains' => $chains, 'solventOut' => $this->jobs !== [], 'pots' => array_values(array_map((new PotProps($this->voice))->of(...), $this->baths))];
     }
 }

@@ -42,6 +42,17 @@ enum SettingKey: string
     /** What a solvent jar is called. */
     case JarName = 'jar.name';
     case JarRole = 'jar.role';
+    /** What a pot is called. */
+    case PotName = 'pot.name';
+    case PotKind = 'pot.kind';
+    case PotDiameterMm = 'pot.diameter_mm';
+    case PotHeightMm = 'pot.height_mm';
+    case PotLowW = 'pot.low_w';
+    case PotHighW = 'pot.high_w';
+    /** The kind of wax in it. */
+    case PotWax = 'pot.wax';
+    /** Flash point of the lamp oil in it, by its sheet. */
+    case PotFlashC = 'pot.flash_c';
     case FactorIndoor = 'factor.indoor';
     case FactorDry = 'factor.dry';
     case FactorDusty = 'factor.dusty';

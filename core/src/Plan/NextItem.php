@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Plan;
 
+use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Strip\JarState;
@@ -32,5 +33,6 @@ final readonly class NextItem
         public bool $urgent = false,
         public ?OpenJob $job = null,
         public ?JarState $jar = null,
+        public ?BathState $bath = null,
     ) {}
 }

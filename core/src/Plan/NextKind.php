@@ -33,6 +33,8 @@ enum NextKind: string
     case JarSpent = 'jar_spent';
     /** A jar has stood long enough to be decanted. */
     case JarSettled = 'jar_settled';
+    /** A bath wants wax, a filter, or to be replaced. */
+    case Bath = 'bath';
     /** The weekly commute filled itself in and waits to be confirmed. */
     case Commute = 'commute';
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use DateTimeZone;
+use Dripel\Core\Bath\BathNext;
+use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
@@ -24,14 +26,15 @@ final readonly class NextList
      * @param list<Rail> $rails of the same logbook and instant
      * @param list<OpenJob> $jobs
      * @param array<int, JarState> $jars
+     * @param array<int, BathState> $baths
      *
      * @return list<NextItem>
      */
-    public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone, array $jobs = [], array $jars = []): array
+    public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone, array $jobs = [], array $jars = [], array $baths = []): array
     {
         $today = LocalDay::of($nowS, $zone);
         $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->chainIds, $jobs));
-        $items = [...self::spentWaiting($rails), ...self::openRides($book, $today), ...self::commutes($book, $today), ...self::jobs($book, $jobs, $nowS, $zone), ...self::jars($jars, $today)];
+        $items = [...self::spentWaiting($rails), ...self::openRides($book, $today), ...self::commutes($book, $today), ...self::jobs($book, $jobs, $nowS, $zone), ...self::jars($jars, $today), ...self::baths($baths)];
         foreach ($rails as $rail) {
             array_push(
                 $items,
@@ -186,6 +189,19 @@ final readonly class NextList
             urgent: array_filter($chains, fn(ChainState $chain) => $chain->bare !== null && $chain->bare->state !== BareState::Ok) !== [],
             job: $job,
         ), $jobs);
+    }
+
+    /**
+     * @param array<int, BathState> $baths
+     *
+     * @return list<NextItem>
+     */
+    private static function baths(array $baths): array
+    {
+        return array_values(array_map(
+            fn(BathState $bath) => new NextItem(NextKind::Bath, null, [], null, null, false, Verb::Jar, bath: $bath),
+            array_filter($baths, fn(BathState $bath) => $bath->ledger !== null && $bath->ledger->next !== BathNext::Ok),
+        ));
     }
 
     /**

@@ -90,6 +90,7 @@ export interface PotChain {
   word: string
   detail: string
   rust?: boolean
+  rinse?: boolean
   proposed: boolean
 }
 
@@ -103,6 +104,7 @@ export interface FormDefaults {
   date: string
   time: string
   rideTime: string
+  massUnit: string
   bikes: {
     id: number
     name: string

@@ -11,6 +11,7 @@ use App\Models\Chain;
 use App\Models\Ride;
 use App\Models\User;
 use App\Models\Workshop;
+use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
 use App\Text\ChainWords;
 use App\Text\HistoryWords;
@@ -46,6 +47,9 @@ function everythingOf(Workshop $workshop, int $nowS): array
     }
     foreach (app(ReadJars::class)($workshop) as $id => $jar) {
         $figures["jar {$voice->names->jar($id)}"] = [$jar->role->value, $jar->solvent?->value, $jar->volumeMl, round($jar->greaseG, 9), $jar->cleanings, $jar->settlingS];
+    }
+    foreach (app(ReadBaths::class)($workshop) as $id => $bath) {
+        $figures["pot {$voice->names->pot($id)}"] = [$bath->ledger?->toArray(), $bath->limitC, $bath->problem];
     }
     foreach ($book->parts as $part) {
         $state = $book->part($part->id, $nowS);
@@ -128,6 +132,8 @@ it('reads a file of version 1, which knew no jars yet', function (): void {
     $chain = $bench->chain($bench->bike(), 'A', fit: true);
     $file = app(ExportWorkshop::class)->file($bench->workshop);
     $first = ['version' => 1, 'tables' => array_diff_key($file['tables'], array_flip(WorkshopFile::SINCE_2))] + $file;
+    $new = WorkshopFile::COLUMNS_SINCE_2['dips'];
+    $first['tables']['dips'] = array_map(fn(array $dip) => array_diff_key($dip, $new), $first['tables']['dips']);
     $before = $bench->state($chain)->leftKm();
     app(EmptyWorkshop::class)($bench->workshop);
     $this->actingAs($bench->owner)
@@ -136,7 +142,7 @@ it('reads a file of version 1, which knew no jars yet', function (): void {
     expect($bench->state(Chain::query()->sole())->leftKm())->toBe($before);
     // A file of today that lacks them is not whole.
     app(EmptyWorkshop::class)($bench->workshop->refresh());
-    $this->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', (string) json_encode(['version' => 2] + $first))])
+    $this->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', (string) json_encode(['tables' => array_diff_key($file['tables'], array_flip(WorkshopFile::SINCE_2))] + $file))])
         ->assertSessionHasErrors(['file' => __('errors.restore.table_missing', ['table' => 'jar_entries'])]);
 });
 

@@ -7,6 +7,7 @@ use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\User;
 use App\Models\Workshop;
+use App\Pot\ReadBaths;
 use App\Strip\OpenJobs;
 use App\Strip\ReadJars;
 use App\Support\AppClock;
@@ -26,7 +27,7 @@ it(
         $nowS = (new DateTimeImmutable($today))->getTimestamp();
         $book = app(ReadBook::class)($workshop);
         $states = array_map(fn(int $id) => $book->chain($id, $nowS), $book->chainIds);
-        $props = (new ShedProps($book, Voice::of($workshop, app(ReadBook::class), $nowS), app(OpenJobs::class)($workshop), app(ReadJars::class)($workshop)))->all();
+        $props = (new ShedProps($book, Voice::of($workshop, app(ReadBook::class), $nowS), app(OpenJobs::class)($workshop), app(ReadJars::class)($workshop), app(ReadBaths::class)($workshop)))->all();
 
         expect($book->bikeIds)
             ->toHaveCount(5)

@@ -8,6 +8,7 @@ use App\Logbook\EntryType;
 use App\Logbook\ReadBook;
 use App\Models\Role;
 use App\Models\Workshop;
+use App\Pot\ReadBaths;
 use App\Strip\OpenJobs;
 use App\Strip\ReadJars;
 use App\Text\Duration;
@@ -15,6 +16,8 @@ use App\Text\Names;
 use App\Text\Quantities;
 use App\Text\Units;
 use App\Text\Voice;
+use Dripel\Core\Bath\BathNext;
+use Dripel\Core\Cost\Supply;
 use Dripel\Core\Explain\Origin;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\DueBecause;
@@ -26,6 +29,10 @@ use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Plan\NextKind;
 use Dripel\Core\Plan\Verb;
+use Dripel\Core\Pot\PotKind;
+use Dripel\Core\Pot\WaxKind;
+use Dripel\Core\Strip\JarAct;
+use Dripel\Core\Strip\Solvent;
 use Dripel\Core\Wear\LimitSchool;
 use Tests\Feature\Bench;
 
@@ -175,7 +182,7 @@ it('says what to do and why, with figures', function (): void {
     $nowS = (new DateTimeImmutable('2026-11-25T12:20:00+01:00'))->getTimestamp();
     $workshop = Workshop::query()->sole();
     $book = app(ReadBook::class)($workshop);
-    $props = (new ShedProps($book, Voice::of($workshop, app(ReadBook::class), $nowS), app(OpenJobs::class)($workshop), app(ReadJars::class)($workshop)))->all();
+    $props = (new ShedProps($book, Voice::of($workshop, app(ReadBook::class), $nowS), app(OpenJobs::class)($workshop), app(ReadJars::class)($workshop), app(ReadBaths::class)($workshop)))->all();
     $said = array_map(
         fn(array $line) => plain(
             "{$line['day']} {$line['hour']}: {$line['title']}. {$line['reason']}",
@@ -197,6 +204,7 @@ it('says what to do and why, with figures', function (): void {
         'Sunday before 74 km: Swap Heron to C. A has 140 km left and Sunday is usually 74 km. C hangs ready with 300 km.',
         'Any day : Retire Lantern C. Measured 0.75 % or more, its limit is 0.75 %. A worn chain eats the cassette.',
         'Any day : Hand in Dirty spirit. It has done 10 cleanings. Spent solvent is hazardous waste; fill it anew afterwards.',
+        'Any day : Top up Race pot. 130 g left: a coiled chain will soon not be covered any more.',
     ]);
     $heron = $props['rails'][0];
     expect(plain(implode(' ', array_slice($heron['until'], 0, 3))))
@@ -231,7 +239,15 @@ it('has a text for every code it can say', function (): void {
             fn($c) => "chain.outlook.due_{$c->value}",
             DueBecause::cases(),
         ),
-        ...array_map(fn($c) => "next.title.{$c->value}", NextKind::cases()),
+        ...array_map(fn($c) => "next.title.{$c->value}", array_filter(NextKind::cases(), fn($c) => $c !== NextKind::Bath)),
+        // A bath says what it wants.
+        ...array_merge(...array_map(fn($c) => ["next.title.bath_{$c->value}", "next.reason.bath_{$c->value}"], array_filter(BathNext::cases(), fn($c) => $c !== BathNext::Ok))),
+        ...array_map(fn($c) => "pot.next.{$c->value}", BathNext::cases()),
+        ...array_map(fn($c) => "pot.kind.{$c->value}", PotKind::cases()),
+        ...array_map(fn($c) => "pot.wax.{$c->value}", WaxKind::cases()),
+        ...array_map(fn($c) => "strip.solvent.{$c->value}", Solvent::cases()),
+        ...array_map(fn($c) => "strip.supply.{$c->value}", Supply::cases()),
+        ...array_map(fn($c) => "strip.acted.{$c->value}", JarAct::cases()),
         ...array_map(fn($c) => "ui.verbs.{$c->value}", Verb::cases()),
         ...array_map(fn($c) => "why.origin.{$c->value}", Origin::cases()),
         ...array_map(fn($c) => "settings.{$c->value}", SettingKey::cases()),

@@ -10,6 +10,7 @@ use App\Models\Invitation;
 use App\Models\Jar;
 use App\Models\Membership;
 use App\Models\Opening;
+use App\Models\Pot;
 use App\Models\Protocol;
 use App\Models\Ride;
 use App\Models\Role;
@@ -69,6 +70,8 @@ function furnish(Bench $bench): array
         ->assertSessionHasNoErrors();
     test()->post("/bikes/{$bike->id}/estimates", ['action_id' => (string) Str::uuid(), 'by' => 'distance', 'distance' => 9, 'from' => '2026-11-20', 'to' => '2026-11-21', 'condition' => 'dry'])->assertSessionHasNoErrors();
     test()->post('/jars', ['action_id' => (string) Str::uuid(), 'name' => 'Dirty', 'role' => 'dirty', 'solvent' => 'white_spirit', 'volume_ml' => 500] + Bench::form(3))->assertSessionHasNoErrors();
+    test()->post('/pots', ['action_id' => (string) Str::uuid(), 'name' => 'Pot', 'kind' => 'pan', 'diameter' => 120, 'height' => 90, 'wax' => 'plain'])->assertSessionHasNoErrors();
+    test()->post('/pots/'.Pot::query()->in($bench->workshop)->sole()->id.'/bath', ['act' => 'fill', 'wax' => 400] + Bench::form(2))->assertSessionHasNoErrors();
     $boxed = $bench->chain($bike, 'N', null);
     $job = (string) Str::uuid();
     test()->post('/strip', ['action_id' => $job, 'chains' => [$boxed->id], 'protocol' => 'two_bottles'])->assertRedirect("/jobs/{$job}");
@@ -79,6 +82,7 @@ function furnish(Bench $bench): array
 
     return [
         'job' => $job,
+        'pot' => Pot::query()->in($bench->workshop)->sole()->id,
         'jar' => Jar::query()->in($bench->workshop)->sole()->id,
         'protocol' => Protocol::query()->in($bench->workshop)->sole()->id,
         'code' => 'own-'.Protocol::query()->in($bench->workshop)->sole()->id,
@@ -124,6 +128,9 @@ function formWith(array $ids): array
         'rides' => [$ids['ride']],
         'taps' => [['id' => (string) Str::uuid(), 'kind' => 'done', 'position' => 0, 'at' => Bench::NOW, 'ticks' => ['gloves', 'open_air', 'no_flame', 'plastic_jar']]],
         'act' => 'top_up',
+        'wax' => 20,
+        'diameter' => 120,
+        'height' => 90,
         'volume_ml' => 50,
         'protocol' => 'two_bottles',
         'steps' => [['kind' => 'bath', 'solvent' => 'isopropyl_alcohol', 'volume_ml' => 200, 'moves' => [['kind' => 'shake', 'seconds' => 60]]], ['kind' => 'dry', 'seconds' => 3600]],
@@ -184,6 +191,7 @@ it(
                 ['POST', "/rides/{$own['ride']}/split", 'chain_id', 'chain'],
                 ['POST', "/bikes/{$own['bike']}/corrections", 'chain_id', 'chain'],
                 ['POST', '/dips', 'chains', 'chain'],
+                ['POST', '/dips', 'pot_id', 'pot'],
                 ['POST', '/strip', 'chains', 'chain'],
                 ['POST', '/strip/plan', 'chains', 'chain'],
                 ['POST', "/actions/{$own['action']}/undo", 'also', 'action'],

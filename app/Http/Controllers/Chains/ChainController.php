@@ -9,10 +9,12 @@ use App\Actions\Strip\PlanStrip;
 use App\Actions\Workshop\ChangeSettings;
 use App\Http\Controllers\Controller;
 use App\Http\Props\ChainPageProps;
+use App\Http\Props\PotProps;
 use App\Http\Requests\Chains\ChainRequest;
 use App\Logbook\Moments;
 use App\Logbook\ReadBook;
 use App\Models\Chain;
+use App\Pot\ReadBaths;
 use App\Strip\OpenJobs;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
@@ -29,9 +31,11 @@ final class ChainController extends Controller
 {
     public function __construct(private readonly CurrentWorkshop $current, private readonly ReadBook $readBook, private readonly Speaker $speaker) {}
 
-    public function show(Request $request, Chain $chain, OpenJobs $openJobs): Response
+    public function show(Request $request, Chain $chain, OpenJobs $openJobs, ReadBaths $readBaths): Response
     {
-        return Inertia::render('Chain/Chain', $this->props()->show($chain->id, $request->boolean('all'), $openJobs->byChain($this->current->workshop())[$chain->id] ?? null));
+        return Inertia::render('Chain/Chain', $this->props()->show($chain->id, $request->boolean('all'), $openJobs->byChain($this->current->workshop())[$chain->id] ?? null) + [
+            'pots' => array_values(array_map((new PotProps($this->speaker->voice()))->of(...), $readBaths($this->current->workshop()))),
+        ]);
     }
 
     public function create(Request $request, Find $find): Response

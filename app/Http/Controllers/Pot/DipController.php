@@ -13,6 +13,6 @@ final class DipController extends Controller
 {
     public function store(DipRequest $request, DipChains $dipChains): RedirectResponse
     {
-        return $this->done($dipChains($request->context(), $request->chains(), $request->moment(), $request->boolean('rust_looked')));
+        return $this->done($dipChains($request->context(), $request->chains(), $request->moment(), $request->boolean('rust_looked'), $request->terms()));
     }
 }

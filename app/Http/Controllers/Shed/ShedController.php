@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Shed;
 use App\Http\Controllers\Controller;
 use App\Http\Props\ShedProps;
 use App\Logbook\ReadBook;
+use App\Pot\ReadBaths;
 use App\Strip\OpenJobs;
 use App\Strip\ReadJars;
 use App\Support\CurrentWorkshop;
@@ -16,13 +17,14 @@ use Inertia\Response;
 
 final class ShedController extends Controller
 {
-    public function __invoke(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, OpenJobs $openJobs, ReadJars $readJars): Response
+    public function __invoke(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, OpenJobs $openJobs, ReadJars $readJars, ReadBaths $readBaths): Response
     {
         return Inertia::render('Shed/Shed', (new ShedProps(
             $readBook($current->workshop()),
             $speaker->voice(),
             $openJobs($current->workshop()),
             $readJars($current->workshop()),
+            $readBaths($current->workshop()),
         ))->all());
     }
 }

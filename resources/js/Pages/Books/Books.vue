@@ -3,30 +3,40 @@ import { Link, router } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
 import JarDialog from '@/components/books/JarDialog.vue'
 import JarOnShelf from '@/components/books/JarOnShelf.vue'
+import PotDialog from '@/components/books/PotDialog.vue'
+import PotOnShelf from '@/components/books/PotOnShelf.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId, useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import type { Jar, SolventChoice } from '@/types/books'
+import type { PotInBooks } from '@/types/pots'
 import type { FormDefaults } from '@/types/props'
 
 const props = defineProps<{
+  pots: PotInBooks[]
+  potChoices: { kinds: { value: string; title: string }[]; waxes: { value: string; title: string }[] }
   jars: Jar[]
   prices: { id: number; supply: string; amount: string; quantity: string; from: string }[]
   links: { id: number; name: string; about: string; price: string }[]
   solvents: SolventChoice[]
   roles: { value: string; title: string }[]
   supplies: { value: string; title: string; unit: string; usual: string }[]
-  units: { temperature: string; currency: string }
+  units: { mass: string; temperature: string; currency: string }
   forms: FormDefaults
 }>()
 const here = useHere()
-const open = ref<'jar' | 'tend' | 'price' | 'link' | null>(null)
+const open = ref<'jar' | 'tend' | 'price' | 'link' | 'pot' | null>(null)
 const tending = ref<Jar | null>(null)
 const shown = (...names: string[]) =>
   computed({ get: () => open.value !== null && names.includes(open.value), set: (on: boolean) => !on && (open.value = null) })
-const [jarOpen, priceOpen, linkOpen] = [shown('jar', 'tend'), shown('price'), shown('link')]
+const [jarOpen, priceOpen, linkOpen, potOpen] = [shown('jar', 'tend'), shown('price'), shown('link'), shown('pot')]
+const pot = ref<PotInBooks | null>(null)
+function tendPot(chosen: PotInBooks | null): void {
+  pot.value = chosen
+  open.value = 'pot'
+}
 function tend(jar: Jar | null): void {
   tending.value = jar
   open.value = jar === null ? 'jar' : 'tend'
@@ -78,6 +88,24 @@ const remove = (type: string, id: number) =>
           </details>
         </section>
         <div class="side">
+          <section aria-labelledby="pots">
+            <div class="row title">
+              <h2 id="pots">{{ t('pot_form.title') }}</h2>
+              <v-btn v-if="here.mayWrite" size="small" data-test="add-pot" @click="tendPot(null)">{{ t('pot_form.add') }}</v-btn>
+            </div>
+            <p class="muted small">{{ pots.length ? t('pot_form.text') : t('pot_form.none') }}</p>
+            <PotOnShelf
+              v-for="one in pots"
+              :key="one.id"
+              :pot="one"
+              :may-write="here.mayWrite"
+              @tend="tendPot(one)"
+              @remove="remove('bath_entries', $event)" />
+            <details v-if="pots.length">
+              <summary>{{ t('strip_plan.why') }}</summary>
+              <p class="small">{{ t('pot_form.reckoned') }}</p>
+            </details>
+          </section>
           <section aria-labelledby="prices">
             <div class="row title">
               <h2 id="prices">{{ t('books.prices') }}</h2>
@@ -141,6 +169,7 @@ const remove = (type: string, id: number) =>
         :roles="roles"
         :forms="forms"
         :temperature="units.temperature" />
+      <PotDialog v-if="potOpen" v-model="potOpen" :pot="pot" :choices="potChoices" :units="units" :forms="forms" />
       <ActionDialog
         v-if="priceOpen"
         v-model="priceOpen"

@@ -17,6 +17,7 @@ import { newActionId, useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
+import type { Pot } from '@/types/pots'
 import type { Chain, FormDefaults, Opening, TimelineEntry, Why } from '@/types/props'
 
 const props = defineProps<{
@@ -43,6 +44,7 @@ const props = defineProps<{
   }
   about: { name: string; value: string }[]
   job: string | null
+  pots: Pot[]
   units: { mass: string; currency: string }
   forms: FormDefaults
   opening: Opening | null
@@ -248,7 +250,7 @@ useKeys({
         :kind="correcting.kind"
         :chain="chain.id"
         :subject="chain.name" />
-      <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="asPot" :list="[chain.id]" />
+      <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="asPot" :pots="pots" :list="[chain.id]" />
       <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" />
       <TopUpDialog v-if="topupOpen" v-model="topupOpen" :forms="forms" :chain="chain" />
       <MomentDialog

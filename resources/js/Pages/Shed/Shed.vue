@@ -19,12 +19,13 @@ import { chainDrag, useChainDrag } from '@/composables/useChainDrag'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
+import type { Pot } from '@/types/pots'
 import type { FormDefaults, NextLine, PotChain, Rail, SpareLink } from '@/types/props'
 
 const props = defineProps<{
   rails: Rail[]
   next: NextLine[]
-  pot: { chains: PotChain[]; solventOut: boolean }
+  pot: { chains: PotChain[]; solventOut: boolean; pots: Pot[] }
   spares: SpareLink[]
   forms: FormDefaults
 }>()
@@ -158,7 +159,13 @@ useKeys({
       </div>
       <aside>
         <NextPanel :lines="next" :may-write="here.mayWrite" @act="act" />
-        <PotCard v-model="list" :chains="pot.chains" :solvent-out="pot.solventOut" :may-write="here.mayWrite" @dip="dip(list)" />
+        <PotCard
+          v-model="list"
+          :chains="pot.chains"
+          :solvent-out="pot.solventOut"
+          :pots="pot.pots"
+          :may-write="here.mayWrite"
+          @dip="dip(list)" />
       </aside>
     </div>
     <div v-else class="page empty">
@@ -185,7 +192,7 @@ useKeys({
         :wanted="wanted" />
       <CatchUpDialog v-if="catchUpOpen" v-model="catchUpOpen" :forms="forms" :bike="rail.id" />
       <CorrectDialog v-if="correctOpen" v-model="correctOpen" :forms="forms" :bike="rail.id" />
-      <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="pot.chains" :list="list" />
+      <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="pot.chains" :pots="pot.pots" :list="list" />
       <MomentDialog
         v-if="loudOpen"
         v-model="loudOpen"

@@ -1,22 +1,41 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
+import type { Pot } from '@/types/pots'
 import type { FormDefaults, PotChain } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
 
 /** Chains that were waxed together, recorded plainly. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ forms: FormDefaults; chains: PotChain[]; list: number[] }>()
-const { form, submit } = useActionForm<{ chains: number[]; date: string; time: string; dry: boolean; rust_looked: boolean }>({
+const props = defineProps<{ forms: FormDefaults; chains: PotChain[]; list: number[]; pots?: Pot[] }>()
+const { form, submit } = useActionForm<{
+  chains: number[]
+  date: string
+  time: string
+  dry: boolean
+  rust_looked: boolean
+  pot_id: number | null
+  rinsed: number[]
+  pickups: Record<number, string>
+}>({
   chains: [...props.list],
   date: props.forms.date,
   time: props.forms.time,
   dry: false,
   rust_looked: false,
+  // The first that has wax in it, until somebody says otherwise.
+  pot_id: props.pots?.find((pot) => !pot.empty)?.id ?? null,
+  rinsed: props.chains.filter((chain) => props.list.includes(chain.id) && chain.rinse).map((chain) => chain.id),
+  pickups: {},
 })
 const offered = computed(() => props.chains.filter((chain) => props.list.includes(chain.id)))
+const pots = computed(() => [
+  ...(props.pots ?? []).map((pot) => ({ value: pot.id, title: pot.name })),
+  { value: null, title: t('dip.no_pot') },
+])
+const weighing = ref(false)
 const rusty = computed(() => offered.value.some((chain) => chain.rust && form.chains.includes(chain.id)))
 
 const save = () => submit('post', '/dips', () => (open.value = false))
@@ -42,6 +61,22 @@ const save = () => submit('post', '/dips', () => (open.value = false))
         :value="chain.id"
         :label="`${chain.name}: ${chain.word}${chain.detail ? ', ' + chain.detail : ''}`" />
     </fieldset>
+    <template v-if="props.pots?.length">
+      <v-select v-model="form.pot_id" :items="pots" :label="t('dip.pot')" :error-messages="form.errors.pot_id" data-test="dip-pot" />
+      <button type="button" class="open" :aria-expanded="weighing" data-test="weigh" @click="weighing = !weighing">
+        {{ t('dip.weigh') }}
+      </button>
+      <div v-for="chain in weighing ? offered.filter((one) => form.chains.includes(one.id)) : []" :key="chain.id" class="two weighed">
+        <v-text-field
+          v-model="form.pickups[chain.id]"
+          inputmode="decimal"
+          :label="`${chain.name}: ${t('dip.pickup')}`"
+          :suffix="forms.massUnit"
+          :error-messages="(form.errors as Record<string, string>)[`pickups.${chain.id}`]"
+          :name="`pickup-${chain.name}`" />
+        <v-checkbox v-model="form.rinsed" :value="chain.id" :label="t('dip.rinsed')" />
+      </div>
+    </template>
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
     <v-checkbox v-model="form.dry" :label="t('dip.dry')" :error-messages="form.errors.dry" data-test="dry" />
     <v-checkbox
@@ -52,3 +87,22 @@ const save = () => submit('post', '/dips', () => (open.value = false))
       data-test="rust" />
   </ActionDialog>
 </template>
+
+<style scoped>
+.open {
+  font: inherit;
+  font-weight: 620;
+  text-align: left;
+  color: inherit;
+  background: none;
+  border: 0;
+  padding: 0;
+  min-height: 28px;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+.weighed {
+  align-items: center;
+}
+</style>

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
+import PotDrawing from '@/components/books/PotDrawing.vue'
 import { chainDrag } from '@/composables/useChainDrag'
 import { t } from '@/composables/useText'
+import type { Pot } from '@/types/pots'
 import type { PotChain } from '@/types/props'
 
 /** The pot and the list of what goes in together. The list is only a plan: nothing is dipped until it is recorded. */
 const list = defineModel<number[]>({ required: true })
-const props = defineProps<{ chains: PotChain[]; solventOut: boolean; mayWrite: boolean }>()
+const props = defineProps<{ chains: PotChain[]; solventOut: boolean; pots: Pot[]; mayWrite: boolean }>()
 const emit = defineEmits<{ dip: [] }>()
 const listed = computed(() => props.chains.filter((chain) => list.value.includes(chain.id)))
 const others = computed(() =>
@@ -28,12 +30,11 @@ const add = (id: number | null) => id !== null && (list.value = [...list.value, 
     data-test="pot">
     <h2 id="pot-title">{{ t('shed.pot') }}</h2>
     <div class="in">
-      <svg width="92" height="80" viewBox="0 0 170 146" aria-hidden="true">
-        <path d="M10 10h150l-10 116a10 10 0 0 1-10 9H30a10 10 0 0 1-10-9Z" fill="var(--pot)" />
-        <path d="M22 18h126l-8.600 104a6 6 0 0 1-6 5H36.600a6 6 0 0 1-6-5Z" fill="var(--paper)" />
-        <path d="M26.600 68h117l-4.400 54a6 6 0 0 1-6 5h-97a6 6 0 0 1-6-5Z" fill="var(--bath)" />
-        <path d="M26.600 68h117l-.4 5h-116Z" fill="var(--coat)" />
-      </svg>
+      <PotDrawing
+        :level="pots[0]?.level ?? 0.5"
+        :coil="pots[0]?.coil ?? 0"
+        :grit="pots[0]?.gritShare ?? 0"
+        :empty="pots[0]?.empty ?? false" />
       <ul v-if="listed.length">
         <li v-for="chain in listed" :key="chain.id" :data-test="`pot-${chain.name}`">
           <span
@@ -51,6 +52,9 @@ const add = (id: number | null) => id !== null && (list.value = [...list.value, 
       </ul>
       <p v-else class="muted small">{{ t('shed.pot_empty') }}</p>
     </div>
+    <p v-for="one in pots" :key="one.id" class="small level" :data-test="`level-${one.name}`">
+      <b>{{ one.name }}</b> {{ one.holds }}<template v-if="one.left">, {{ one.left }}</template>
+    </p>
     <p v-if="solventOut" class="caution" data-test="solvent-out">{{ t('shed.solvent_out') }}</p>
     <div v-if="mayWrite" class="row">
       <v-btn v-if="listed.length" variant="flat" color="primary" data-test="dip-these" @click="emit('dip')">{{
@@ -104,6 +108,9 @@ li {
 }
 p {
   margin: 8px 0 0;
+}
+p.level {
+  margin: 0 0 10px;
 }
 p.caution {
   margin: 0 0 10px;

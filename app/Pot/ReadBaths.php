@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pot;
+
+use App\Logbook\ReadBook;
+use App\Models\BathEntry;
+use App\Models\Dip;
+use App\Models\Pot;
+use App\Models\Workshop;
+use Dripel\Core\Bath\BathDip;
+use Dripel\Core\Bath\BathEvent;
+use Dripel\Core\Bath\BathEventKind;
+use Dripel\Core\Bath\BathLedger;
+use Dripel\Core\Bath\BathLedgerInput;
+use Dripel\Core\Bath\BathState;
+use Dripel\Core\Bath\Vessel;
+use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Pot\WaxKind;
+
+/** Loads what was done with the wax in the pots of a workshop, and which chains were dipped in it, into the core's ledger. */
+final readonly class ReadBaths
+{
+    /** A chain that nobody weighed: house rule. */
+    public const CHAIN_G = 250.0;
+
+    public function __construct(private ReadBook $readBook) {}
+
+    /** @return array<int, BathState> by pot */
+    public function __invoke(Workshop $workshop): array
+    {
+        $book = ($this->readBook)($workshop);
+        $states = [];
+        foreach (Pot::query()->in($workshop)->live()->orderBy('id')->get() as $pot) {
+            $states[$pot->id] = $this->state($workshop, $book, $pot);
+        }
+
+        return $states;
+    }
+
+    private function state(Workshop $workshop, Book $book, Pot $pot): BathState
+    {
+        $settings = $book->settings;
+        $number = fn(SettingKey $key): ?float => is_numeric($value = $settings->at($key, $pot->id, PHP_INT_MAX)) ? (float) $value : null;
+        $limitC = (WaxKind::tryFrom($settings->text(SettingKey::PotWax, $pot->id)) ?? WaxKind::Plain)->limitC($number(SettingKey::PotFlashC));
+        $heightMm = $number(SettingKey::PotHeightMm);
+        $fill = BathEntry::query()->in($workshop)->live()->where('component_id', $pot->id)->where('kind', BathEventKind::Fill)->orderByDesc('at')->orderByDesc('sequence')->first();
+        if ($fill === null) {
+            return new BathState($pot->id, null, $limitC, $heightMm, null);
+        }
+        try {
+            $vessel = new Vessel($number(SettingKey::PotDiameterMm) ?? 0.0, $heightMm ?? 0.0);
+            $ledger = (new BathLedger)(new BathLedgerInput($vessel, $this->events($workshop, $book, $pot, $fill), $limitC));
+        } catch (InvalidInput $e) {
+            return new BathState($pot->id, null, $limitC, $heightMm, $fill->at, $e->path);
+        }
+
+        return new BathState($pot->id, $ledger, $limitC, $heightMm, $fill->at);
+    }
+
+    /** @return list<BathEvent> from the last fill on; the chains of one action are one dip */
+    private function events(Workshop $workshop, Book $book, Pot $pot, BathEntry $fill): array
+    {
+        $events = [];
+        $rows = BathEntry::query()->in($workshop)->live()->where('component_id', $pot->id)->where('at', '>=', $fill->at)->get();
+        foreach ($rows as $row) {
+            if ($row->at > $fill->at || $row->sequence >= $fill->sequence) {
+                $events[] = [$row->at, $row->sequence, self::event($row)];
+            }
+        }
+        $dips = Dip::query()->in($workshop)->live()->where('pot_id', $pot->id)->where('at', '>=', $fill->at)->orderBy('id')->get()->groupBy(fn(Dip $dip) => "{$dip->at} {$dip->action_id}");
+        foreach ($dips as $together) {
+            $first = $together->firstOrFail();
+            $events[] = [$first->at, $first->sequence, BathEvent::dip($first->at, array_values($together->map(fn(Dip $dip) => $this->dip($book, $dip))->all()))];
+        }
+        usort($events, fn(array $a, array $b) => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
+
+        return array_column($events, 2);
+    }
+
+    private static function event(BathEntry $row): BathEvent
+    {
+        return match ($row->kind) {
+            BathEventKind::Fill => BathEvent::fill($row->at, (float) $row->wax_g, (float) $row->oil_g),
+            BathEventKind::TopUp => BathEvent::topUp($row->at, (float) $row->wax_g, (float) $row->oil_g),
+            BathEventKind::Filter => BathEvent::filter($row->at, $row->removed_fraction ?? BathEvent::FILTERED),
+            BathEventKind::Remove => BathEvent::remove($row->at, (float) $row->wax_g),
+            BathEventKind::Reading, BathEventKind::Dip => BathEvent::reading($row->at, (float) $row->temp_c),
+        };
+    }
+
+    /** What a chain brought into the bath follows from the logbook: what it was ridden since the dip before. */
+    private function dip(Book $book, Dip $dip): BathDip
+    {
+        $massG = $book->settings->at(SettingKey::ChainMassG, $dip->component_id, PHP_INT_MAX);
+
+        return new BathDip(
+            is_numeric($massG) ? (float) $massG : self::CHAIN_G,
+            $dip->pickup_g,
+            $book->chain($dip->component_id, $dip->at - 1)->life->effectiveKm ?? 0.0,
+            $dip->rinsed,
+        );
+    }
+}

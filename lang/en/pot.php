@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+/** Pots and the wax in them. */
+return [
+    'kind' => ['slow_cooker' => 'slow cooker', 'rice_cooker' => 'rice cooker', 'pan' => 'pan with a thermometer', 'stove' => 'pot on a stove'],
+    'caution' => [
+        'slow_cooker' => 'Low, lid on, somebody there. Never used for food again.',
+        'rice_cooker' => 'Runs hotter than a slow cooker: watch the thermometer. Never used for food again.',
+        'pan' => 'Only while you stand beside it with the thermometer in it. Never on an open flame.',
+    ],
+    'wax' => ['plain' => 'plain paraffin', 'softened' => 'paraffin softened with lamp oil', 'blend' => 'blend with additives'],
+    'wax_note' => ['plain' => '', 'softened' => 'Without the lamp oil’s flash point it is kept below 80 °C (house rule).', 'blend' => 'Stir before every dip; turn the set block over before melting.'],
+    'kind_act' => ['fill' => 'Fill anew', 'top_up' => 'Top up', 'filter' => 'Filter', 'remove' => 'Take out', 'reading' => 'Read its temperature'],
+    'done' => ['fill' => 'Filled :pot with :grams', 'top_up' => 'Topped up :pot by :grams', 'filter' => 'Filtered :pot', 'remove' => 'Took :grams out of :pot', 'reading' => 'Read :celsius in :pot'],
+    'holds' => ':grams, :depth mm deep',
+    'oil' => ':percent of it lamp oil',
+    'since' => 'filled :day, :dips',
+    'dips' => '{0} no dip yet|{1} one dip|[2,*] :count dips',
+    'left' => '{0} no dip left until a coil is bare|{1} one dip left until a coil is bare|[2,*] :count dips left until a coil is bare',
+    'uncovered' => 'too low to cover a coiled chain',
+    'overflow' => 'too full: it will run over with a chain in it',
+    'grit' => 'grit :grit of :limit',
+    'max' => 'at most :max, limit :limit',
+    'never_read' => 'temperature never read, limit :limit',
+    'next' => ['ok' => '', 'top_up' => 'Top it up', 'filter' => 'Filter it', 'replace' => 'Replace the wax'],
+    'empty' => 'no wax in its book yet',
+    'problem' => 'Its book cannot be: more was taken out than was in it. Correct a mass, or fill it anew.',
+];

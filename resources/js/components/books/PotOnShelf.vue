@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { t } from '@/composables/useText'
+import type { PotInBooks } from '@/types/pots'
+import PotDrawing from './PotDrawing.vue'
+
+defineProps<{ pot: PotInBooks; mayWrite: boolean }>()
+const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
+</script>
+
+<template>
+  <article class="standing" :aria-labelledby="`pot-${pot.id}`" :data-test="`book-${pot.name}`">
+    <PotDrawing :level="pot.level" :coil="pot.coil" :grit="pot.gritShare" :empty="pot.empty" />
+    <div>
+      <h3 :id="`pot-${pot.id}`" class="wide">{{ pot.name }}</h3>
+      <p class="muted small">
+        {{ pot.about }}<template v-if="pot.since">, {{ pot.since }}</template>
+      </p>
+      <p class="holds" :class="{ ember: pot.problem }">{{ pot.holds }}</p>
+      <template v-if="!pot.empty">
+        <p>{{ pot.left }}</p>
+        <p class="muted small">{{ [pot.grit, pot.max, pot.oil].filter(Boolean).join('; ') }}</p>
+        <p v-if="pot.next" class="strong" :class="{ ember: pot.late }">{{ pot.next }}</p>
+      </template>
+      <p class="small">{{ pot.caution }}</p>
+      <v-btn
+        v-if="mayWrite"
+        size="small"
+        class="tend"
+        :data-test="`tend-${pot.name}`"
+        :aria-label="`${t('books.tend')}: ${pot.name}`"
+        @click="emit('tend')"
+        >{{ t('books.tend') }}</v-btn
+      >
+      <details v-if="pot.entries.length">
+        <summary>{{ t('pot_form.book') }}</summary>
+        <ul>
+          <li v-for="entry in pot.entries" :key="entry.id">
+            <span class="muted">{{ entry.day }}</span> {{ entry.text }}
+            <button
+              v-if="mayWrite"
+              type="button"
+              :aria-label="`${t('verbs.delete')}: ${entry.text}, ${entry.day}`"
+              @click="emit('remove', entry.id)">
+              {{ t('verbs.delete') }}
+            </button>
+          </li>
+        </ul>
+      </details>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.standing {
+  display: grid;
+  grid-template-columns: 92px minmax(0, 1fr);
+  gap: 16px;
+  padding: 14px 0;
+  border-top: 1px solid var(--line);
+}
+h3 {
+  font-size: 16px;
+  margin: 0;
+}
+p,
+ul {
+  margin: 0;
+}
+.holds,
+.strong {
+  font-weight: 680;
+}
+.tend {
+  margin: 8px 0 4px;
+}
+summary {
+  cursor: pointer;
+  font-size: 12.5px;
+  min-height: 26px;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  font-size: 12.5px;
+}
+li button {
+  font: inherit;
+  color: var(--steel);
+  background: none;
+  border: 0;
+  min-height: 26px;
+  text-decoration: underline;
+  cursor: pointer;
+}
+</style>

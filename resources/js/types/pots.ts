@@ -1,0 +1,25 @@
+/** A pot as it stands: how full and how dirty, in words, with the shares that are drawn. */
+export interface Pot {
+  id: number
+  name: string
+  about: string
+  caution: string
+  empty: boolean
+  level: number
+  coil: number
+  holds: string
+  problem: boolean
+  since: string
+  left: string
+  oil: string
+  grit: string
+  gritShare: number
+  max: string
+  next: string
+  late: boolean
+}
+
+export interface PotInBooks extends Pot {
+  entries: { id: number; day: string; text: string }[]
+  acts: { value: string; title: string }[]
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Dip;
+use App\Models\Pot;
+use App\Pot\ReadBaths;
+use Dripel\Core\Bath\BathState;
+use Dripel\Core\Pot\WaxKind;
+use Illuminate\Support\Str;
+use Tests\Feature\Bench;
+
+beforeEach(function (): void {
+    $this->bench = new Bench;
+    $this->actingAs($this->bench->owner);
+    $this->add = fn(array $with = []) => $this->post('/pots', $with + ['action_id' => (string) Str::uuid(), 'name' => 'Shed pot', 'kind' => 'slow_cooker', 'diameter' => '120', 'height' => '90', 'low' => '90', 'high' => '140', 'wax' => 'plain']);
+    $this->tend = fn(Pot $pot, string $act, array $with = [], float $ago = 1) => $this->post("/pots/{$pot->id}/bath", $with + ['act' => $act] + Bench::form($ago));
+    $this->bath = function (Pot $pot): BathState {
+        app()->forgetScopedInstances();
+
+        return app(ReadBaths::class)($this->bench->workshop->refresh())[$pot->id];
+    };
+});
+
+it('keeps the book of a bath from dips and fills, weighed or not, by hand', function (): void {
+    ($this->add)()->assertSessionHasNoErrors();
+    ($this->add)()->assertSessionHasErrors(['name' => __('errors.pot_name_taken', ['name' => 'Shed pot'])]);
+    $pot = Pot::query()->sole();
+    ($this->tend)($pot, 'filter')->assertSessionHasErrors(['pot' => __('errors.pot_empty')]);
+    ($this->tend)($pot, 'fill', ['wax' => '400', 'oil' => '20,0'], 90)->assertSessionHasNoErrors();
+    $heron = $this->bench->bike();
+    $a = $this->bench->chain($heron, 'A', 200, fit: true);
+    $b = $this->bench->chain($heron, 'B', 200);
+    $this->post('/rides', ['action_id' => (string) Str::uuid(), 'bike_id' => $heron->id, 'distance' => 100, 'condition' => 'wet'] + Bench::form(80))->assertSessionHasNoErrors();
+    $this->get('/')->assertInertia(fn($page) => $page->where('pot.chains.1.rinse', true));
+    // A was ridden 100 km in the wet: 250 km of wax; B was not. A is rinsed, B weighed.
+    $this->post('/dips', ['chains' => [$a->id, $b->id], 'dry' => true, 'pot_id' => $pot->id, 'rinsed' => [$a->id], 'pickups' => [$b->id => '4.5', $a->id => '']] + Bench::form(50))->assertSessionHasNoErrors();
+    $ledger = ($this->bath)($pot)->ledger;
+    expect($ledger?->waxG)->toEqualWithDelta(420 - 6 - 4.5, 1e-9)
+        ->and($ledger?->dips)->toBe(2)
+        ->and($ledger?->grit)->toEqualWithDelta(0.25 * 0.3 * 500 / 420, 1e-9)
+        ->and($ledger?->oilFraction)->toEqualWithDelta(20 / 420, 1e-9)
+        ->and(Dip::query()->where('pot_id', $pot->id)->pluck('pickup_g')->all())->toBe([null, 4.5]);
+    // A dip that nobody says the pot of is in no book; an earlier one that is entered late is before the fill.
+    $this->post('/dips', ['chains' => [$b->id], 'dry' => true] + Bench::form(40));
+    $this->post('/dips', ['chains' => [$b->id], 'dry' => true, 'pot_id' => $pot->id] + Bench::form(95));
+    expect(($this->bath)($pot)->ledger?->dips)->toBe(2);
+    ($this->tend)($pot, 'remove', ['wax' => 500])->assertSessionHasErrors(['wax' => __('errors.more_than_in_pot', ['has' => 410])]);
+    ($this->tend)($pot, 'remove', ['wax' => 200], 30)->assertSessionHasNoErrors();
+    $this->get('/')->assertInertia(fn($page) => $page->where('next', fn($next) => collect($next)->firstWhere('kind', 'bath')['title'] === 'Top up Shed pot'));
+    ($this->tend)($pot, 'top_up', ['wax' => 300], 20);
+    ($this->tend)($pot, 'reading', ['temp' => '100,5'], 10);
+    $this->get('/books')->assertInertia(fn($page) => $page->where('pots.0.next', 'Replace the wax')->where('pots.0.late', true)->where('pots.0.max', "at most 101\u{a0}°C, limit 100\u{a0}°C")->count('pots.0.entries', 4));
+    // The dip taken back, its wax is in the pot again; the reading deleted, nothing was too hot.
+    $this->delete('/entries/bath_entries/'.DB::table('bath_entries')->where('kind', 'reading')->value('id'), ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    $this->get('/history')->assertInertia(fn($page) => $page->where('actions.0.sentence', fn(string $text) => str_starts_with($text, 'Deleted what was done with the wax in Shed pot')));
+    expect(($this->bath)($pot)->ledger?->overheated)->toBeFalse();
+    $dip = Dip::query()->where('pot_id', $pot->id)->where('pickup_g', 4.5)->sole();
+    $this->post("/actions/{$dip->action_id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect(($this->bath)($pot)->ledger?->waxG)->toEqualWithDelta(420 - 200 + 300, 1e-9)
+        ->and(($this->bath)($pot)->ledger?->grit)->toBe(0.0);
+});
+
+it('says when its book cannot be, and goes on after a new fill', function (): void {
+    ($this->add)();
+    $pot = Pot::query()->sole();
+    ($this->tend)($pot, 'fill', ['wax' => 60], 90);
+    $b = $this->bench->chain($this->bench->bike(), 'B', 200);
+    // More than was in the pot: a slip of the scales, entered at another time than the fill.
+    $this->post('/dips', ['chains' => [$b->id], 'dry' => true, 'pot_id' => $pot->id, 'pickups' => [$b->id => 61]] + Bench::form(50))->assertSessionHasNoErrors();
+    $this->get('/books')->assertOk()->assertInertia(fn($page) => $page->where('pots.0.holds', __('pot.problem'))->where('pots.0.problem', true));
+    $this->get('/')->assertOk();
+    ($this->tend)($pot, 'fill', ['wax' => 400], 1)->assertSessionHasNoErrors();
+    expect(($this->bath)($pot)->ledger?->waxG)->toBe(400.0);
+});
+
+it('refuses a stove with the reason, and knows how hot each wax may get', function (): void {
+    ($this->add)(['kind' => 'stove'])->assertSessionHasErrors(['kind' => __('errors.pot_stove')]);
+    ($this->add)(['diameter' => '2'])->assertSessionHasErrors('diameter');
+    expect(Pot::query()->count())->toBe(0);
+    // Common practice: 100 °C plain, 90 °C with a sensitive additive; house rules for softened wax.
+    expect([WaxKind::Plain->limitC(), WaxKind::Blend->limitC(), WaxKind::Softened->limitC(), WaxKind::Softened->limitC(90.0), WaxKind::Softened->limitC(130.0)])->toBe([100.0, 90.0, 80.0, 75.0, 100.0]);
+    ($this->add)(['wax' => 'softened', 'flash' => '88'])->assertSessionHasNoErrors();
+    $this->get('/books')->assertInertia(fn($page) => $page->where('pots.0.max', "temperature never read, limit 73\u{a0}°C")->where('pots.0.empty', true)->count('pots.0.acts', 1));
+});
