@@ -83,3 +83,44 @@ it('refuses a stove with the reason, and knows how hot each wax may get', functi
     ($this->add)(['wax' => 'softened', 'flash' => '88'])->assertSessionHasNoErrors();
     $this->get('/books')->assertInertia(fn($page) => $page->where('pots.0.max', "temperature never read, limit 73\u{a0}°C")->where('pots.0.empty', true)->count('pots.0.acts', 1));
 });
+
+it('lets the grit follow from a ride that is entered late, and from a swap that is put right', function (): void {
+    ($this->add)();
+    $pot = Pot::query()->sole();
+    ($this->tend)($pot, 'fill', ['wax' => 500], 190);
+    $heron = $this->bench->bike();
+    $a = $this->bench->chain($heron, 'A', 200, fit: true);
+    $b = $this->bench->chain($heron, 'B', 200);
+    $this->post('/dips', ['chains' => [$a->id, $b->id], 'dry' => true, 'pot_id' => $pot->id] + Bench::form(50))->assertSessionHasNoErrors();
+    $grit = fn(): float => (float) ($this->bath)($pot)->ledger?->grit;
+    expect($grit())->toBe(0.0);
+    $ride = ['action_id' => (string) Str::uuid(), 'bike_id' => $heron->id, 'distance' => 120, 'condition' => 'dusty'] + Bench::form(100);
+    $this->post('/rides', $ride)->assertSessionHasNoErrors();
+    expect($grit())->toEqualWithDelta(0.18, 1e-9);
+    // B was really on: it brought the grit, and brings as much.
+    $this->post("/bikes/{$heron->id}/corrections", ['chain_id' => $b->id] + Bench::form(150))->assertSessionHasNoErrors();
+    expect($grit())->toEqualWithDelta(0.18, 1e-9)->and($this->bench->state($a)->km->km)->toBe(0.0);
+    // Ridden after the dip, it is for the next one.
+    $this->post('/rides', ['action_id' => (string) Str::uuid()] + Bench::form(10) + $ride)->assertSessionHasNoErrors();
+    expect($grit())->toEqualWithDelta(0.18, 1e-9);
+    $this->get("/chains/{$b->id}")->assertInertia(fn($page) => $page->where('pots.0.name', 'Shed pot')->where('pots.0.left', fn(string $left) => str_contains($left, 'dips left')));
+});
+
+it('has a book for each pot, and a race pot keeps clean', function (): void {
+    foreach (['Shed pot' => 'plain', 'Race pot' => 'blend'] as $name => $wax) {
+        ($this->add)(['name' => $name, 'wax' => $wax])->assertSessionHasNoErrors();
+    }
+    [$shed, $race] = Pot::query()->orderBy('id')->get()->all();
+    foreach ([$shed, $race] as $pot) {
+        ($this->tend)($pot, 'fill', ['wax' => 450], 90);
+    }
+    $heron = $this->bench->bike();
+    [$a, $r] = [$this->bench->chain($heron, 'A', 200, fit: true), $this->bench->chain($heron, 'R', 200)];
+    $this->post('/rides', ['action_id' => (string) Str::uuid(), 'bike_id' => $heron->id, 'distance' => 250, 'condition' => 'dry'] + Bench::form(80));
+    $this->post('/dips', ['chains' => [$a->id], 'dry' => true, 'pot_id' => $shed->id] + Bench::form(40))->assertSessionHasNoErrors();
+    $this->post('/dips', ['chains' => [$r->id], 'dry' => true, 'pot_id' => $race->id] + Bench::form(40))->assertSessionHasNoErrors();
+    expect([($this->bath)($shed)->ledger?->grit > 0.2, ($this->bath)($race)->ledger?->grit, ($this->bath)($race)->ledger?->dips, ($this->bath)($race)->limitC])->toBe([true, 0.0, 1, 90.0]);
+    // A pot that chains were dipped in does not vanish under them.
+    $this->post("/actions/{$race->action_id}/undo", ['action_id' => (string) Str::uuid()])->assertRedirect("/actions/{$race->action_id}/undo");
+    $this->get('/books')->assertInertia(fn($page) => $page->where('pots.1.about', 'slow cooker, blend with additives')->where('pots.1.caution', fn(string $text) => str_contains($text, 'Stir before every dip')));
+});

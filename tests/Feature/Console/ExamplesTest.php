@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+use Dripel\Core\Input\Fields;
+use Dripel\Core\Models;
+
+/** Every model's worked example in docs/models.md, reckoned by the model itself: what is bold there is what comes out. */
+it('reckons the worked example of each model as its documentation has it', function (string $model, string $input, Closure $bold): void {
+    $docs = (string) file_get_contents(base_path('docs/models.md'));
+    preg_match('/^## '.preg_quote($model, '/').'\n(.*?)(?=^## |\z)/ms', $docs, $section);
+    preg_match('/^- Example:(.*?)(?=^- |^## |\z)/ms', $section[1] ?? '', $example);
+    preg_match_all('/\*\*(.+?)\*\*/s', $example[1] ?? '', $written);
+    $result = (new (Models::ALL[$model]))->compute(Fields::fromJson($input));
+    expect($written[1])->toBe((array) $bold($result))
+        // Each section names its source, or says that it is practice or a house rule.
+        ->and($section[1])->toMatch('/Source|practice|house rule/i');
+})->with([
+    'wax.life' => [
+        'wax.life',
+        '{"interval_km":300,"interval_hours":null,"rides":[{"km":100,"hours":4,"condition":"dry"},{"km":60,"hours":2,"condition":"damp"}]}',
+        fn(array $r) => sprintf('%.0f km', $r['left_km']),
+    ],
+    'wear.reading' => ['wear.reading', '{"kind":"ruler","pitches":46,"length_mm":585.4}', fn(array $r) => sprintf('%.2f %%', $r['value_pct'])],
+    'bare.clock' => [
+        'bare.clock',
+        '{"stripped_at":"2026-11-25T07:40:00Z","now":"2026-11-25T12:20:00Z"}',
+        fn(array $r) => sprintf('%d h %02d', floor($r['hours_left']), round(60 * fmod($r['hours_left'], 1))),
+    ],
+    'chain.length' => ['chain.length', '{"chainstay_mm":410,"front_teeth":50,"rear_teeth":28,"derailleur":true}', fn(array $r) => (string) $r['pitches']],
+    'chain.match' => ['chain.match', '{"old_pitches":114,"old_joint":"pin","new_joint":"quick_link"}', fn(array $r) => "cut to {$r['cut_to_pitches']}"],
+    'strip.rinse' => ['strip.rinse', '{"volume_ml":200,"washes":5}', fn(array $r) => sprintf('%.5f g', $r['left_g'])],
+    'strip.cascade' => ['strip.cascade', '{"dirty_ml":300,"clean_ml":300,"load_g":8,"chains":3,"limit_g":0.1}', fn(array $r) => "{$r['chains_within_limit']} chains"],
+    'solvent.hazard' => ['solvent.hazard', '{"flash_c":39,"boiling_c":154}', fn(array $r) => "category {$r['ghs_category']}"],
+    'pot.heat' => [
+        'pot.heat',
+        '{"wax_g":500,"start_c":20,"ambient_c":20,"power_w":120,"loss_w_per_k":1.3,"target_c":85}',
+        fn(array $r) => [sprintf('%.1f min', $r['minutes_to_liquid']), sprintf('%.1f min', $r['minutes_to_target'])],
+    ],
+    'pot.dip' => [
+        'pot.dip',
+        '{"wax_g":420,"bath_c":85,"chains":[{"mass_g":254,"temp_c":20}]}',
+        fn(array $r) => [sprintf('%.1f °C', $r['mixed_c']), sprintf('%.0f s', $r['chain_seconds'])],
+    ],
+    'bath.ledger' => [
+        'bath.ledger',
+        '{"vessel":{"diameter_mm":120,"height_mm":90},"events":[{"at":"2026-11-25T12:00:00Z","kind":"fill","wax_g":420}]}',
+        fn(array $r) => [sprintf('%.1f mm', $r['depth_mm']), "{$r['dips_left']} dips"],
+    ],
+]);
+
+it('documents every model', function (): void {
+    $docs = (string) file_get_contents(base_path('docs/models.md'));
+    foreach (array_keys(Models::ALL) as $model) {
+        expect(str_contains($docs, "## {$model}\n"))->toBeTrue($model);
+    }
+});
