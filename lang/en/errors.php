@@ -74,6 +74,7 @@ return [
     'pot_name_taken' => 'There is a pot called :name already. Take another name.',
     'pot_empty' => 'The pot has no wax in the book yet. Fill it first.',
     'more_than_in_pot' => 'There are only :has g in it. Check the mass.',
+    'pot_no_power' => 'Nobody said how many watts it takes on this setting. Add a pot with its power, from its plate.',
     'pot_stove' => 'Not on a stove or a flame: the wax can overheat and catch fire. Take a slow cooker, or a pan with a thermometer and stay beside it.',
     'jar_name_taken' => 'There is a jar called :name already. Take another name.',
     'more_than_in_jar' => 'There are only :has ml in it. Check the volume.',

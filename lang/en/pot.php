@@ -25,6 +25,17 @@ return [
     'max' => 'at most :max, limit :limit',
     'never_read' => 'temperature never read, limit :limit',
     'next' => ['ok' => '', 'top_up' => 'Top it up', 'filter' => 'Filter it', 'replace' => 'Replace the wax'],
+    'heat' => [
+        'liquid' => 'On :power W all of it is liquid after :liquid.',
+        'liquid_now' => 'It is liquid already.',
+        'hot' => ':target after :hot.',
+        'plug_in' => 'For :by be there and plug it in at :at: a reminder for somebody who stays, never a timer socket.',
+        'reckoned' => 'For :wax in a room of 18 °C, lid on, losing :loss W for each degree (house rules).',
+        'never_melts' => 'On :power W it never melts: it would stay at :end. Take high, or less wax.',
+        'never_hot' => 'On :power W it never reaches :target: it would stay at :end.',
+        'target_too_hot' => ':target is above the limit of this wax, :limit.',
+        'overheats' => 'Left alone on :power W it would go on to :end, past its limit of :limit: stay with it and switch off in time.',
+    ],
     'empty' => 'no wax in its book yet',
     'problem' => 'Its book cannot be: more was taken out than was in it. Correct a mass, or fill it anew.',
 ];

@@ -111,7 +111,7 @@ it(
             Page::open($this->driver, $this->server->url, '/bikes/5')->click('new-commute'),
             'commute',
         );
-        foreach (['add-jar', 'tend-Clean spirit', 'set-price', 'add-link', 'add-pot', 'tend-Shed pot'] as $opens) {
+        foreach (['add-jar', 'tend-Clean spirit', 'set-price', 'add-link', 'add-pot', 'tend-Shed pot', 'heat-Shed pot'] as $opens) {
             $clean(Page::open($this->driver, $this->server->url, '/books')->click($opens), "books: {$opens}");
         }
         $new = Page::open($this->driver, $this->server->url, '/chains/new')->click('open-known');

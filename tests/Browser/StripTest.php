@@ -157,6 +157,7 @@ it('keeps the books: a jar filled and handed in, a price, a spare link that a sw
     $pot->awaitText('pot-form', 'Not on a stove or a flame');
     $pot->click('pot-kind-rice_cooker')->submit('pot-form')->awaitText('book-New pot', 'no wax in its book yet');
     $pot->click('tend-New pot')->fill('wax', '420')->submit('pot-form')->awaitText('book-New pot', '420 g, 48 mm deep');
+    $pot->click('heat-Shed pot')->awaitText('heat', 'house rules')->click('power-high')->awaitText('heat', '140 W');
     $dip = ($this->page)('/');
     expect($dip->text('level-Shed pot'))->toContain('542 g');
     // 5 g weighed, and that for the three that nobody weighed.

@@ -14,6 +14,9 @@ final readonly class PotHeatInput
     /** The stoneware of a small slow cooker: house rule. */
     public const VESSEL_J_PER_K = 1400.0;
 
+    /** What such a pot loses with its lid on, until it is calibrated: house rule. */
+    public const LOSS_W_PER_K = 1.3;
+
     /** A curve with more points than that is a slip of the step. */
     private const MOST_POINTS = 100_000;
 

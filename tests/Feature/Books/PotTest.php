@@ -6,6 +6,8 @@ use App\Models\Dip;
 use App\Models\Pot;
 use App\Pot\ReadBaths;
 use Dripel\Core\Bath\BathState;
+use Dripel\Core\Pot\PotHeat;
+use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\WaxKind;
 use Illuminate\Support\Str;
 use Tests\Feature\Bench;
@@ -123,4 +125,28 @@ it('has a book for each pot, and a race pot keeps clean', function (): void {
     // A pot that chains were dipped in does not vanish under them.
     $this->post("/actions/{$race->action_id}/undo", ['action_id' => (string) Str::uuid()])->assertRedirect("/actions/{$race->action_id}/undo");
     $this->get('/books')->assertInertia(fn($page) => $page->where('pots.1.about', 'slow cooker, blend with additives')->where('pots.1.caution', fn(string $text) => str_contains($text, 'Stir before every dip')));
+});
+
+it('says when to plug the pot in, and what could go wrong', function (): void {
+    ($this->add)(['low' => '60', 'high' => '150']);
+    $pot = Pot::query()->sole();
+    $heat = fn(array $with = []) => $this->postJson("/pots/{$pot->id}/heat", $with + ['action_id' => (string) Str::uuid(), 'power' => 'high', 'start' => '18', 'target' => '85', 'by' => '10:00']);
+    $heat()->assertJsonValidationErrors(['start' => __('errors.pot_empty')]);
+    ($this->tend)($pot, 'fill', ['wax' => 500], 90);
+    // By hand with pot.heat: 500 g, 150 W, 1.3 W/K, 18 °C: see its tests. It is noon, so ten o'clock is tomorrow's.
+    $minutes = (new PotHeat)(new PotHeatInput(500, 18, 18, 150, 1.3, 85))->minutesToTarget;
+    $plugIn = gmdate('H:i', gmmktime(10, 0, 0, 11, 26, 2026) - (int) ceil(60 * $minutes));
+    $heat()->assertOk()
+        ->assertJsonPath('lines.2', "For 10:00 be there and plug it in at {$plugIn}: a reminder for somebody who stays, never a timer socket.")
+        ->assertJsonPath('warnings', ["Left alone on 150 W it would go on to 133\u{a0}°C, past its limit of 100\u{a0}°C: stay with it and switch off in time."])
+        ->assertJsonPath('limit', 100)->assertJsonPath('curve.0', [0, 18]);
+    // 60 W: 18 + 60 / 1.3 = 64 °C. It melts, and never gets hot; from a melt it cools down to that.
+    $heat(['power' => 'low'])->assertJsonPath('warnings', ["On 60 W it never reaches 85\u{a0}°C: it would stay at 64\u{a0}°C."])->assertJsonCount(2, 'lines');
+    $heat(['power' => 'low', 'start' => '90', 'target' => '70'])->assertJsonPath('lines.0', __('pot.heat.liquid_now'))->assertJsonPath('warnings', []);
+    $heat(['target' => '105'])->assertJsonPath('warnings.0', "105\u{a0}°C is above the limit of this wax, 100\u{a0}°C.");
+    ($this->add)(['name' => 'Weak', 'low' => '30', 'high' => null]);
+    $weak = Pot::query()->orderByDesc('id')->firstOrFail();
+    ($this->tend)($weak, 'fill', ['wax' => 500], 90);
+    $this->postJson("/pots/{$weak->id}/heat", ['action_id' => (string) Str::uuid(), 'power' => 'low', 'start' => 18, 'target' => 85])->assertJsonPath('warnings.0', "On 30 W it never melts: it would stay at 41\u{a0}°C. Take high, or less wax.");
+    $this->postJson("/pots/{$weak->id}/heat", ['action_id' => (string) Str::uuid(), 'power' => 'high', 'start' => 18, 'target' => 85])->assertJsonValidationErrors(['power' => __('errors.pot_no_power')]);
 });

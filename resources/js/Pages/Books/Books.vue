@@ -98,6 +98,7 @@ const remove = (type: string, id: number) =>
               v-for="one in pots"
               :key="one.id"
               :pot="one"
+              :temperature="units.temperature"
               :may-write="here.mayWrite"
               @tend="tendPot(one)"
               @remove="remove('bath_entries', $event)" />

@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import { t } from '@/composables/useText'
 import type { PotInBooks } from '@/types/pots'
+import HeatPanel from './HeatPanel.vue'
 import PotDrawing from './PotDrawing.vue'
 
-defineProps<{ pot: PotInBooks; mayWrite: boolean }>()
+defineProps<{ pot: PotInBooks; mayWrite: boolean; temperature: string }>()
+const heating = ref(false)
 const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
 </script>
 
@@ -31,6 +34,15 @@ const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
         @click="emit('tend')"
         >{{ t('books.tend') }}</v-btn
       >
+      <button
+        v-if="mayWrite && !pot.empty"
+        type="button"
+        class="open"
+        :aria-expanded="heating"
+        :data-test="`heat-${pot.name}`"
+        @click="heating = !heating">
+        {{ t('heat.title') }}
+      </button>
       <details v-if="pot.entries.length">
         <summary>{{ t('pot_form.book') }}</summary>
         <ul>
@@ -47,6 +59,7 @@ const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
         </ul>
       </details>
     </div>
+    <HeatPanel v-if="heating" class="whole" :pot="pot.id" :temperature="temperature" />
   </article>
 </template>
 
@@ -69,6 +82,22 @@ ul {
 .holds,
 .strong {
   font-weight: 680;
+}
+.open {
+  display: block;
+  font: inherit;
+  font-weight: 620;
+  color: inherit;
+  background: none;
+  border: 0;
+  padding: 0;
+  min-height: 30px;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+.whole {
+  grid-column: 1 / -1;
 }
 .tend {
   margin: 8px 0 4px;

@@ -38,7 +38,11 @@ const pots = computed(() => [
 const weighing = ref(false)
 const rusty = computed(() => offered.value.some((chain) => chain.rust && form.chains.includes(chain.id)))
 
-const save = () => submit('post', '/dips', () => (open.value = false))
+function save(): void {
+  // What nobody was shown is not said.
+  if (!weighing.value) form.rinsed = []
+  submit('post', '/dips', () => (open.value = false))
+}
 </script>
 
 <template>

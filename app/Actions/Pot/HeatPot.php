@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Pot;
+
+use App\Exceptions\NotPossible;
+use App\Logbook\ReadBook;
+use App\Models\Pot;
+use App\Models\Workshop;
+use App\Pot\ReadBaths;
+use Dripel\Core\Bath\BathState;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Pot\PotHeat;
+use Dripel\Core\Pot\PotHeatInput;
+use Dripel\Core\Pot\PotHeatResult;
+
+/** Reckons how the wax in a pot would heat up; nothing is stored. */
+final readonly class HeatPot
+{
+    /** A garage in the cool season: house rule. */
+    private const AMBIENT_C = 18.0;
+
+    public function __construct(private ReadBook $readBook, private ReadBaths $readBaths) {}
+
+    /**
+     * Refused with NotPossible at `start` for a pot without wax, at `power` where nobody said how strong it is.
+     *
+     * @return array{BathState, PotHeatInput, PotHeatResult}
+     */
+    public function __invoke(Workshop $workshop, Pot $pot, string $power, float $startC, float $targetC): array
+    {
+        $bath = ($this->readBaths)($workshop)[$pot->id];
+        $waxG = $bath->ledger->waxG ?? 0.0;
+        $waxG > 0.0 || throw new NotPossible('start', 'pot_empty');
+        $watts = $this->readBook->settings($workshop)->at($power === 'low' ? SettingKey::PotLowW : SettingKey::PotHighW, $pot->id, PHP_INT_MAX);
+        is_numeric($watts) || throw new NotPossible('power', 'pot_no_power');
+        $in = new PotHeatInput($waxG, $startC, self::AMBIENT_C, (float) $watts, PotHeatInput::LOSS_W_PER_K, $targetC, stepMin: 2.0);
+
+        return [$bath, $in, (new PotHeat)($in)];
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use DateTimeImmutable;
+use Dripel\Core\Bath\BathState;
+use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Pot\PotHeatInput;
+use Dripel\Core\Pot\PotHeatResult;
+
+/** How a pot heats up, in sentences: when it is liquid, when it is hot, when to plug it in, and what could go wrong. */
+final readonly class PotWords
+{
+    public function __construct(private Voice $voice) {}
+
+    /** @return array{lines: list<string>, warnings: list<string>} */
+    public function heat(BathState $bath, PotHeatInput $in, PotHeatResult $heat, ?string $by): array
+    {
+        $q = $this->voice->quantities;
+        $minutes = fn(?float $value): string => $value === null ? '' : $q->hours($value / 60);
+        $figures = [
+            'liquid' => $minutes($heat->minutesToLiquid), 'hot' => $minutes($heat->minutesToTarget), 'target' => $q->temperature($in->targetC),
+            'limit' => $q->temperature($bath->limitC), 'end' => $heat->equilibriumC === null ? '' : $q->temperature($heat->equilibriumC), 'power' => $q->number($in->powerW),
+        ];
+        $say = fn(string $code, array $more = []): string => $this->voice->say("pot.heat.{$code}", $more + $figures);
+
+        return [
+            'lines' => array_values(array_filter([
+                $heat->minutesToLiquid === null ? null : $say($heat->minutesToLiquid > 0.0 ? 'liquid' : 'liquid_now'),
+                $heat->minutesToTarget === null ? null : $say('hot'),
+                $by === null || $heat->minutesToTarget === null ? null : $say('plug_in', ['by' => $by, 'at' => $q->time($this->byS($by) - (int) ceil(60 * $heat->minutesToTarget))]),
+                $say('reckoned', ['wax' => $q->mass($in->waxG), 'loss' => $q->number($in->lossWPerK, 1)]),
+            ])),
+            'warnings' => array_values(array_filter([
+                $heat->minutesToLiquid === null ? $say('never_melts') : ($heat->minutesToTarget === null ? $say('never_hot') : null),
+                $in->targetC > $bath->limitC ? $say('target_too_hot') : null,
+                $heat->equilibriumC !== null && $heat->equilibriumC > $bath->limitC ? $say('overheats') : null,
+            ])),
+        ];
+    }
+
+    /** The next time that the clock shows it. */
+    private function byS(string $by): int
+    {
+        $today = LocalDay::of($this->voice->nowS, $this->voice->zone());
+        $at = fn(LocalDay $day): int => (new DateTimeImmutable("{$day->date} {$by}", $this->voice->zone()))->getTimestamp();
+
+        return $at($today) > $this->voice->nowS ? $at($today) : $at($today->plus(1));
+    }
+}
