@@ -36,7 +36,6 @@ return [
         'on_the_bike' => ['name' => 'On the bike', 'reason' => 'The weakest school, with a scrubber box: only for drip wax.'],
     ],
     'not_advised' => 'Not advised: petrol gives off explosive vapour at any temperature and is harmful on the skin. White spirit does the same work.',
-    'not_advised_mark' => 'not advised',
     'takes' => ':volumes; timers :time',
     'no_alcohol' => 'It does not end with an alcohol: a last oily film may stay, and wax peels off it.',
     'step' => [
@@ -97,7 +96,7 @@ return [
     'lane' => ['bath' => ':solvent', 'dry' => 'dry', 'check' => 'check', 'prepare' => 'ready', 'between' => 'between'],
     'residue' => ['start' => 'Before', 'bath' => 'Bath :bath', 'again' => ':bath again', 'clear' => 'seen: clear', 'cloudy' => 'seen: cloudy'],
     'source' => ['fresh' => 'fresh', 'jar' => ':jar, :ml, :cleanings', 'cleanings' => '{0} not used yet|{1} one cleaning|[2,*] :count cleanings', 'in_job' => ':jar is open in another job', 'too_little' => ':jar has only :ml', 'spent' => ':jar has done its cleanings'],
-    'into' => ['none' => 'a can of its own', 'jar' => ':jar'],
+    'into' => ['none' => 'a can of its own'],
     'plan' => [
         'residue' => 'Of :start on each chain, :left should be left after the last bath by ideal mixing; real grease mixes more slowly, so look.',
         'done' => 'Bare about :bare, dry about :dry if nothing has to be repeated.',
@@ -109,7 +108,6 @@ return [
         'ridden' => 'Ridden on oil: it takes :baths baths of :solvent where a new chain takes :new. The solvent costs :cost, a new chain :chain.',
         'ridden_buy' => 'Ridden on oil: it takes :baths baths of :solvent where a new chain takes :new. The solvent alone costs :cost, a new chain :chain: buy a new one.',
         'ridden_unknown' => 'Ridden on oil: it takes :baths baths of :solvent, :volume in all, where a new chain takes :new. Many buy a new chain instead; note the prices in Books to see which is cheaper.',
-        'split' => ':baths baths of :ml leave :left of every part of grease.',
         'no_waste' => 'No waste can in Books is for :solvents: collect what is poured off in a closed can of its own.',
     ],
     'jar' => [

@@ -7,6 +7,9 @@ namespace Dripel\Core\Job;
 /** One step of a guided job: a code that says what to do, how long, and what it asks. */
 final readonly class JobStep
 {
+    /** House rule: a wait of half an hour and more can be left; it comes back in Next. */
+    public const LEAVE_FROM_S = 1800;
+
     /**
      * @param array<string, string|int|float|bool|null> $about what its words need
      * @param list<string> $ticks what must be confirmed one by one before it counts as done
@@ -20,9 +23,6 @@ final readonly class JobStep
         public ?int $againFrom = null,
         public array $ticks = [],
     ) {}
-
-    /** House rule: a wait of half an hour and more can be left; it comes back in Next. */
-    public const LEAVE_FROM_S = 1800;
 
     public function leavable(): bool
     {

@@ -15,7 +15,6 @@ const figure = computed(() => digits(Math.abs(props.left)))
 const words = computed(() =>
   props.paused ? t('job.paused') : over.value ? t('job.over', { time: figure.value }) : t('job.left', { time: digits(props.seconds) }),
 )
-defineExpose({ figure })
 </script>
 
 <template>
