@@ -31,18 +31,16 @@ const { form, submit } = useActionForm<{
   pickups: {},
 })
 const offered = computed(() => props.chains.filter((chain) => props.list.includes(chain.id)))
-const pots = computed(() => [
+const potChoices = computed(() => [
   ...(props.pots ?? []).map((pot) => ({ value: pot.id, title: pot.name })),
   { value: null, title: t('dip.no_pot') },
 ])
 const weighing = ref(false)
 const rusty = computed(() => offered.value.some((chain) => chain.rust && form.chains.includes(chain.id)))
 
-function save(): void {
-  // What nobody was shown is not said.
-  if (!weighing.value) form.rinsed = []
-  submit('post', '/dips', () => (open.value = false))
-}
+// What nobody was shown is not said.
+form.transform((data) => ({ ...data, rinsed: weighing.value ? data.rinsed : [] }))
+const save = () => submit('post', '/dips', () => (open.value = false))
 </script>
 
 <template>
@@ -66,7 +64,7 @@ function save(): void {
         :label="`${chain.name}: ${chain.word}${chain.detail ? ', ' + chain.detail : ''}`" />
     </fieldset>
     <template v-if="props.pots?.length">
-      <v-select v-model="form.pot_id" :items="pots" :label="t('dip.pot')" :error-messages="form.errors.pot_id" data-test="dip-pot" />
+      <v-select v-model="form.pot_id" :items="potChoices" :label="t('dip.pot')" :error-messages="form.errors.pot_id" data-test="dip-pot" />
       <button type="button" class="open" :aria-expanded="weighing" data-test="weigh" @click="weighing = !weighing">
         {{ t('dip.weigh') }}
       </button>
