@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Logbook;
 
 use App\Exceptions\NotPossible;
+use App\Models\Jar;
+use App\Models\Pot;
 use App\Models\Workshop;
 use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Logbook\SettingKey;
 
-/** Two bikes with one name, or two chains with one letter on a rail, could not be told apart. */
+/** Two bikes, jars or pots with one name, or two chains with one letter on a rail, could not be told apart. */
 final readonly class FreeNames
 {
     public function __construct(private ReadBook $readBook) {}
@@ -25,6 +27,18 @@ final readonly class FreeNames
         }
     }
 
+    /** Refused with NotPossible at `name`. */
+    public function expectJar(Workshop $workshop, string $name): void
+    {
+        $this->expect($workshop, SettingKey::JarName, Jar::query()->in($workshop)->live()->pluck('id')->all(), $name, 'jar_name_taken');
+    }
+
+    /** Refused with NotPossible at `name`. */
+    public function expectPot(Workshop $workshop, string $name): void
+    {
+        $this->expect($workshop, SettingKey::PotName, Pot::query()->in($workshop)->live()->pluck('id')->all(), $name, 'pot_name_taken');
+    }
+
     /** Refused with NotPossible at `label`. Letters of retired chains are free again. */
     public function expectChain(Workshop $workshop, int $bikeId, string $label, ?int $exceptId = null): void
     {
@@ -34,6 +48,15 @@ final readonly class FreeNames
                 && $book->settings->text(SettingKey::ChainLabel, $id) === $label && $book->history($id)->last(Retirement::class) === null) {
                 throw new NotPossible('label', 'label_taken', ['label' => $label]);
             }
+        }
+    }
+
+    /** @param array<int> $ids of the live ones */
+    private function expect(Workshop $workshop, SettingKey $key, array $ids, string $name, string $taken): void
+    {
+        $settings = $this->readBook->settings($workshop);
+        foreach ($ids as $id) {
+            mb_strtolower($settings->text($key, $id)) === mb_strtolower($name) && throw new NotPossible('name', $taken, ['name' => $name]);
         }
     }
 }

@@ -24,9 +24,6 @@ use Dripel\Core\Pot\WaxKind;
 /** Loads what was done with the wax in the pots of a workshop, and which chains were dipped in it, into the core's ledger. */
 final readonly class ReadBaths
 {
-    /** A chain that nobody weighed: house rule. */
-    public const CHAIN_G = 250.0;
-
     public function __construct(private ReadBook $readBook) {}
 
     /** @return array<int, BathState> by pot */
@@ -98,7 +95,7 @@ final readonly class ReadBaths
         $massG = $book->settings->at(SettingKey::ChainMassG, $dip->component_id, PHP_INT_MAX);
 
         return new BathDip(
-            is_numeric($massG) ? (float) $massG : self::CHAIN_G,
+            is_numeric($massG) ? (float) $massG : BathDip::CHAIN_G,
             $dip->pickup_g,
             $book->chain($dip->component_id, $dip->at - 1)->life->effectiveKm ?? 0.0,
             $dip->rinsed,

@@ -48,9 +48,11 @@ final class Protocols
     }
 
     /** The name of one's own; a school is named by its code. */
-    public static function nameOf(string $code): ?string
+    public static function nameOf(Workshop $workshop, string $code): ?string
     {
-        return str_starts_with($code, self::OWN) ? Row::query()->whereKey((int) substr($code, strlen(self::OWN)))->value('name') : null;
+        $id = self::rowId($code);
+
+        return $id === null ? null : Row::query()->in($workshop)->whereKey($id)->value('name');
     }
 
     public static function rowId(string $code): ?int

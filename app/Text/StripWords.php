@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Text;
 
-use App\Strip\Protocols;
 use Dripel\Core\Job\JobStep;
 use Dripel\Core\Strip\Move;
 use Dripel\Core\Strip\Protocol;
@@ -28,7 +27,7 @@ final readonly class StripWords
     {
         $known = $this->voice->say("strip.protocol.{$codeOrName}.name");
 
-        return str_starts_with($known, 'strip.protocol.') ? (Protocols::nameOf($codeOrName) ?? $codeOrName) : $known;
+        return str_starts_with($known, 'strip.protocol.') ? $codeOrName : $known;
     }
 
     public function reason(string $code): string

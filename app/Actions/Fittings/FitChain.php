@@ -70,9 +70,9 @@ final readonly class FitChain
         if ($terms->spare === null) {
             $draft->set(SettingKey::LinkClosings, $terms->closingsAllowed, 0, chainId: $link->id);
         } else {
-            $book->settings->whole(SettingKey::LinkChain, $link->id) === 0 || throw new NotPossible('link_id', 'link_taken');
-            [$made, $speeds] = [$book->settings->whole(SettingKey::LinkSpeeds, $link->id), $book->settings->whole(SettingKey::ChainSpeeds, $chain->id)];
-            $made === 0 || $speeds === 0 || $made === $speeds || throw new NotPossible('link_id', 'link_wrong_speed', ['link' => $made, 'chain' => $speeds]);
+            $spare = array_column($book->spareLinks(), null, 'id')[$link->id] ?? throw new NotPossible('link_id', 'link_taken');
+            $speeds = $book->settings->whole(SettingKey::ChainSpeeds, $chain->id);
+            $spare->closes($speeds) || throw new NotPossible('link_id', 'link_wrong_speed', ['link' => (int) $spare->speeds, 'chain' => $speeds]);
         }
         $draft->set(SettingKey::LinkChain, $chain->id, 0, chainId: $link->id);
         $draft->enter(Opening::class, $at, ['component_id' => $link->id, 'km' => 0.0, 'wax' => WaxThen::None, 'closings' => 1]);

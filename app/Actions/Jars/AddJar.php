@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Jars;
 
-use App\Exceptions\NotPossible;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
+use App\Logbook\FreeNames;
 use App\Logbook\Ledger;
-use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Jar;
 use App\Models\JarEntry;
@@ -22,16 +21,13 @@ use Dripel\Core\Strip\JarRole;
 /** A jar comes onto the shelf, filled or empty. */
 final readonly class AddJar
 {
-    public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
+    public function __construct(private Ledger $ledger, private FreeNames $freeNames) {}
 
     /** Refused with NotPossible at `name` if another jar has it. */
     public function __invoke(ActionContext $by, string $name, JarRole $role, Moment $at, ?CoreEntry $filled): Action
     {
         return $this->ledger->record($by, ActionKind::AddJar, function (Draft $draft) use ($by, $name, $role, $at, $filled): array {
-            $settings = $this->readBook->settings($by->workshop);
-            foreach (Jar::query()->in($by->workshop)->live()->get() as $other) {
-                mb_strtolower($settings->text(SettingKey::JarName, $other->id)) === mb_strtolower($name) && throw new NotPossible('name', 'jar_name_taken', ['name' => $name]);
-            }
+            $this->freeNames->expectJar($by->workshop, $name);
             $jar = $draft->create(Jar::class, ['kind' => Jar::KIND]);
             $draft->set(SettingKey::JarName, $name, 0, chainId: $jar->id);
             $draft->set(SettingKey::JarRole, $role->value, 0, chainId: $jar->id);

@@ -13,6 +13,7 @@ use App\Models\Action;
 use App\Models\Jar;
 use App\Models\JarEntry;
 use App\Strip\ReadJars;
+use Dripel\Core\Input\Check;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Strip\JarAct;
 use Dripel\Core\Strip\JarEntry as CoreEntry;
@@ -30,7 +31,7 @@ final readonly class TendJar
             $has = ($this->readJars)($by->workshop)[$jar->id] ?? null;
             if ($entry->act !== JarAct::Fill) {
                 $has !== null && $has->volumeMl > 0.0 || throw new NotPossible('jar', 'jar_empty');
-                in_array($entry->act, [JarAct::Decant, JarAct::Filter, JarAct::HandIn], true) && (float) $entry->volumeMl > $has->volumeMl + 1e-9
+                in_array($entry->act, [JarAct::Decant, JarAct::Filter, JarAct::HandIn], true) && (float) $entry->volumeMl > $has->volumeMl + Check::EPSILON
                     && throw new NotPossible('volume_ml', 'more_than_in_jar', ['has' => (string) round($has->volumeMl)]);
             }
             $draft->enter(JarEntry::class, $at, [

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Pot;
 
-use App\Exceptions\NotPossible;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
+use App\Logbook\FreeNames;
 use App\Logbook\Ledger;
-use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Pot;
 use Dripel\Core\Logbook\SettingKey;
@@ -17,7 +16,7 @@ use Dripel\Core\Logbook\SettingKey;
 /** A pot comes into the workshop. It is never used for food again. */
 final readonly class AddPot
 {
-    public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
+    public function __construct(private Ledger $ledger, private FreeNames $freeNames) {}
 
     /**
      * Refused with NotPossible at `name` if another pot has it.
@@ -27,11 +26,7 @@ final readonly class AddPot
     public function __invoke(ActionContext $by, array $settings): Action
     {
         return $this->ledger->record($by, ActionKind::AddPot, function (Draft $draft) use ($by, $settings): array {
-            $known = $this->readBook->settings($by->workshop);
-            $name = (string) $settings[SettingKey::PotName->value];
-            foreach (Pot::query()->in($by->workshop)->live()->get() as $other) {
-                mb_strtolower($known->text(SettingKey::PotName, $other->id)) === mb_strtolower($name) && throw new NotPossible('name', 'pot_name_taken', ['name' => $name]);
-            }
+            $this->freeNames->expectPot($by->workshop, (string) $settings[SettingKey::PotName->value]);
             $pot = $draft->create(Pot::class, ['kind' => Pot::KIND]);
             foreach ($settings as $key => $value) {
                 $value === null || $draft->set(SettingKey::from($key), $value, 0, chainId: $pot->id);

@@ -18,9 +18,6 @@ use Dripel\Core\Pot\PotHeatResult;
 /** Reckons how the wax in a pot would heat up; nothing is stored. */
 final readonly class HeatPot
 {
-    /** A garage in the cool season: house rule. */
-    private const AMBIENT_C = 18.0;
-
     public function __construct(private ReadBook $readBook, private ReadBaths $readBaths) {}
 
     /**
@@ -35,7 +32,7 @@ final readonly class HeatPot
         $waxG > 0.0 || throw new NotPossible('start', 'pot_empty');
         $watts = $this->readBook->settings($workshop)->at($power === 'low' ? SettingKey::PotLowW : SettingKey::PotHighW, $pot->id, PHP_INT_MAX);
         is_numeric($watts) || throw new NotPossible('power', 'pot_no_power');
-        $in = new PotHeatInput($waxG, $startC, self::AMBIENT_C, (float) $watts, PotHeatInput::LOSS_W_PER_K, $targetC, stepMin: 2.0);
+        $in = new PotHeatInput($waxG, $startC, PotHeatInput::AMBIENT_C, (float) $watts, PotHeatInput::LOSS_W_PER_K, $targetC, stepMin: 2.0);
 
         return [$bath, $in, (new PotHeat)($in)];
     }

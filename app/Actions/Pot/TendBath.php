@@ -15,6 +15,7 @@ use App\Models\Pot;
 use App\Pot\ReadBaths;
 use Dripel\Core\Bath\BathEvent;
 use Dripel\Core\Bath\BathEventKind;
+use Dripel\Core\Input\Check;
 use Dripel\Core\Logbook\Moment;
 
 /** Something is done with the wax in a pot: filled, topped up, filtered, taken out, its temperature read. */
@@ -29,7 +30,7 @@ final readonly class TendBath
             $bath = ($this->readBaths)($by->workshop)[$pot->id] ?? null;
             $event->kind === BathEventKind::Fill || $bath?->filledS !== null || throw new NotPossible('pot', 'pot_empty');
             $has = $bath?->ledger?->waxG;
-            $event->kind === BathEventKind::Remove && $has !== null && $event->waxG > $has + 1e-9 && throw new NotPossible('wax', 'more_than_in_pot', ['has' => (string) round($has)]);
+            $event->kind === BathEventKind::Remove && $has !== null && $event->waxG > $has + Check::EPSILON && throw new NotPossible('wax', 'more_than_in_pot', ['has' => (string) round($has)]);
             $wax = in_array($event->kind, [BathEventKind::Fill, BathEventKind::TopUp, BathEventKind::Remove], true);
             $draft->enter(BathEntry::class, $at, [
                 'component_id' => $pot->id,

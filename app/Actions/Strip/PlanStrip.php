@@ -12,6 +12,8 @@ use App\Strip\OpenJobs;
 use App\Strip\Protocols;
 use App\Strip\ReadJars;
 use App\Support\AppClock;
+use App\Text\Names;
+use Dripel\Core\Input\Check;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Retirement;
@@ -62,7 +64,7 @@ final readonly class PlanStrip
 
     private function expectStrippable(Book $book, Chain $chain, Protocol $protocol, bool $inJob): void
     {
-        $name = ['chain' => trim($book->settings->text(SettingKey::BikeName, (int) $book->settings->home($chain->id, PHP_INT_MAX)).' '.$book->settings->text(SettingKey::ChainLabel, $chain->id))];
+        $name = ['chain' => (new Names($book->settings))->fullChain($chain->id)];
         $onBike = $book->fittings->bikeOf($chain->id, $this->clock->unixS()) !== null;
         $reason = match (true) {
             $book->history($chain->id)->last(Retirement::class) !== null => 'strip_retired',
@@ -103,7 +105,7 @@ final readonly class PlanStrip
             }
             $jar = $jars[$jarId] ?? throw new NotPossible($where, 'no_jar');
             $jar->solvent === $bath->solvent || throw new NotPossible($where, 'jar_other_solvent');
-            $jar->volumeMl + 1e-9 >= (float) $bath->volumeMl || throw new NotPossible($where, 'jar_too_little', ['has' => (string) round($jar->volumeMl), 'needs' => (string) round((float) $bath->volumeMl)]);
+            $jar->volumeMl + Check::EPSILON >= (float) $bath->volumeMl || throw new NotPossible($where, 'jar_too_little', ['has' => (string) round($jar->volumeMl), 'needs' => (string) round((float) $bath->volumeMl)]);
             $sources[] = BathSource::jar($jarId, $jar->volumeMl, $jar->greaseG, $jar->flashC, $jar->boilingC);
         }
 

@@ -39,7 +39,7 @@ final readonly class StartStrip
                 'workshop_id' => $by->workshop->id,
                 'user_id' => $by->user?->id,
                 'kind' => self::KIND,
-                'title' => Protocols::nameOf($wish->protocol) ?? $wish->protocol,
+                'title' => Protocols::nameOf($by->workshop, $wish->protocol) ?? $wish->protocol,
                 'steps' => array_map(fn(JobStep $step) => $step->toArray(), $draft->plan->steps),
                 'chains' => array_map(fn(Chain $chain) => $chain->id, $wish->chains),
                 'terms' => ['start_g' => $draft->startG, 'bare_step' => $draft->plan->bareStep],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Models\Workshop;
 use App\Strip\Protocols;
 use App\Text\Speaker;
 use App\Text\StripWords;
@@ -22,7 +23,7 @@ final readonly class ProtocolProps
     public function __construct(private Speaker $speaker) {}
 
     /** @return array<string, mixed> */
-    public function card(Protocol $protocol): array
+    public function card(Workshop $workshop, Protocol $protocol): array
     {
         $voice = $this->speaker->voice();
         $words = new StripWords($voice);
@@ -30,7 +31,7 @@ final readonly class ProtocolProps
         $ticks = fn(JobStep $step): array => array_map(fn(string $tick) => $voice->say("strip.tick.{$tick}"), $step->ticks);
 
         return [
-            'name' => $words->school($protocol->code),
+            'name' => $words->school(Protocols::nameOf($workshop, $protocol->code) ?? $protocol->code),
             'takes' => $words->takes($protocol),
             'before' => $ticks($plan->steps[0]),
             'lines' => $words->lines($protocol),
@@ -46,14 +47,14 @@ final readonly class ProtocolProps
     }
 
     /** @return array<string, mixed> */
-    public function edit(Protocol $protocol): array
+    public function edit(Workshop $workshop, Protocol $protocol): array
     {
         $words = new StripWords($this->speaker->voice());
 
         return [
             'code' => $protocol->code,
             'own' => Protocols::rowId($protocol->code),
-            'name' => $words->school($protocol->code),
+            'name' => $words->school(Protocols::nameOf($workshop, $protocol->code) ?? $protocol->code),
             'steps' => $protocol->toArray()['steps'],
             'dripOnly' => $protocol->dripOnly,
             'kinds' => array_column(StepKind::cases(), 'value'),

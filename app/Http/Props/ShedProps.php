@@ -90,7 +90,7 @@ final readonly class ShedProps
     {
         $speeds = $this->book->settings->whole(SettingKey::ChainSpeeds, $chain->chainId);
 
-        return array_values(array_map(fn(Part $link) => $link->id, array_filter($this->book->spareLinks(), fn(Part $link) => $link->speeds === null || $speeds === 0 || $link->speeds === $speeds)));
+        return array_values(array_map(fn(Part $link) => $link->id, array_filter($this->book->spareLinks(), fn(Part $link) => $link->closes($speeds))));
     }
 
     /** @return list<array{note: string, forbids: bool, text: string}> what speaks against putting it on, or is worth a word */

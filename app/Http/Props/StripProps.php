@@ -53,7 +53,7 @@ final readonly class StripProps
             'usual' => Protocols::DEFAULT,
             'protocols' => array_map(fn(string $code, Protocol $protocol) => [
                 'code' => $code,
-                'name' => $words->school($code),
+                'name' => $words->school(Protocols::nameOf($workshop, $code) ?? $code),
                 'reason' => $words->reason($code),
                 'takes' => $words->takes($protocol),
                 'lines' => $words->lines($protocol),

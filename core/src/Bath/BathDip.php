@@ -10,6 +10,9 @@ use Dripel\Core\Input\Fields;
 /** One chain in the bath: its mass, what wax it took along (null: not weighed), what it was ridden since its last dip. g, km. */
 final readonly class BathDip
 {
+    /** The mass of a chain that nobody weighed: house rule. */
+    public const CHAIN_G = 250.0;
+
     public function __construct(public float $massG, public ?float $pickupG, public float $effectiveKm, public bool $rinsed)
     {
         Check::positive('mass_g', $massG);

@@ -17,4 +17,10 @@ final readonly class Part
         /** Of a quick link: for how many speeds it is made, null if unknown. */
         public ?int $speeds = null,
     ) {}
+
+    /** Whether it closes a chain of so many speeds; where either is unknown (0 for the chain) nothing speaks against it. */
+    public function closes(int $chainSpeeds): bool
+    {
+        return $this->speeds === null || $chainSpeeds === 0 || $this->speeds === $chainSpeeds;
+    }
 }

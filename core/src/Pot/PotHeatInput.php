@@ -17,6 +17,9 @@ final readonly class PotHeatInput
     /** What such a pot loses with its lid on, until it is calibrated: house rule. */
     public const LOSS_W_PER_K = 1.3;
 
+    /** A garage in the cool season, where nobody measured: house rule. */
+    public const AMBIENT_C = 18.0;
+
     /** A curve with more points than that is a slip of the step. */
     private const MOST_POINTS = 100_000;
 

@@ -24,12 +24,12 @@ final class ProtocolController extends Controller
 
     public function card(string $code, ProtocolProps $props): Response
     {
-        return Inertia::render('Strip/Card', $props->card($this->named($code)));
+        return Inertia::render('Strip/Card', $props->card($this->current->workshop(), $this->named($code)));
     }
 
     public function edit(string $code, ProtocolProps $props): Response
     {
-        return Inertia::render('Strip/Protocol', $props->edit($this->named($code)));
+        return Inertia::render('Strip/Protocol', $props->edit($this->current->workshop(), $this->named($code)));
     }
 
     public function store(ProtocolRequest $request, KeepProtocol $keepProtocol): RedirectResponse

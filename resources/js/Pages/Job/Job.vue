@@ -12,6 +12,7 @@ import { useBell } from '@/composables/useBell'
 import { useHere } from '@/composables/useHere'
 import { useJob } from '@/composables/useJob'
 import { useKeys } from '@/composables/useKeys'
+import { timerDigits } from '@/composables/timerDigits'
 import { t } from '@/composables/useText'
 import type { Job } from '@/types/job'
 
@@ -45,11 +46,7 @@ const coming = computed(() => state.ahead.slice(0, COMING).flatMap((next) => pro
 const nextTitle = computed(() => coming.value[0]?.title ?? null)
 const total = computed(() => state.turns.length + state.ahead.length)
 const seconds = computed(() => state.current?.seconds ?? null)
-const clock = computed(() => {
-  if (left.value === null) return ''
-  const s = Math.max(0, left.value)
-  return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')} `
-})
+const clock = computed(() => (left.value === null ? '' : `${timerDigits(Math.max(0, left.value))} `))
 const mayAct = computed(() => here.value.mayWrite && state.current !== null && !state.ended)
 
 function done(): void {

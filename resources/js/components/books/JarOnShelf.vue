@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { t } from '@/composables/useText'
 import type { Jar } from '@/types/books'
+import BookEntries from './BookEntries.vue'
 
 /** A jar as it stands on the shelf: its cleanings are drawn as marks on the glass, the dirtier the darker. */
 const props = defineProps<{ jar: Jar; mayWrite: boolean }>()
@@ -58,21 +59,7 @@ const dirt = computed(() => (props.jar.allowed ? Math.min(1, props.jar.done / pr
           >{{ t('books.tend') }}</v-btn
         >
       </div>
-      <details v-if="jar.entries.length">
-        <summary>{{ t('books.book') }}</summary>
-        <ul>
-          <li v-for="entry in jar.entries" :key="entry.id">
-            <span class="muted">{{ entry.day }}</span> {{ entry.text }}
-            <button
-              v-if="mayWrite"
-              type="button"
-              :aria-label="`${t('verbs.delete')}: ${entry.text}, ${entry.day}`"
-              @click="emit('remove', entry.id)">
-              {{ t('verbs.delete') }}
-            </button>
-          </li>
-        </ul>
-      </details>
+      <BookEntries :title="t('books.book')" :entries="jar.entries" :may-write="mayWrite" @remove="emit('remove', $event)" />
     </div>
   </article>
 </template>
@@ -89,8 +76,7 @@ h3 {
   font-size: 16px;
   margin: 0;
 }
-p,
-ul {
+p {
   margin: 0;
 }
 .holds {
@@ -113,26 +99,5 @@ small {
   border-radius: 3px;
   padding: 0 5px;
   margin-right: 6px;
-}
-summary {
-  cursor: pointer;
-  font-size: 12.5px;
-  min-height: 26px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-}
-ul {
-  list-style: none;
-  padding: 0;
-  font-size: 12.5px;
-}
-li button {
-  font: inherit;
-  color: var(--steel);
-  background: none;
-  border: 0;
-  min-height: 26px;
-  text-decoration: underline;
-  cursor: pointer;
 }
 </style>

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { t } from '@/composables/useText'
 import type { PotInBooks } from '@/types/pots'
+import BookEntries from './BookEntries.vue'
 import HeatPanel from './HeatPanel.vue'
 import PotDrawing from './PotDrawing.vue'
 
@@ -43,21 +44,7 @@ const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
         @click="heating = !heating">
         {{ t('heat.title') }}
       </button>
-      <details v-if="pot.entries.length">
-        <summary>{{ t('pot_form.book') }}</summary>
-        <ul>
-          <li v-for="entry in pot.entries" :key="entry.id">
-            <span class="muted">{{ entry.day }}</span> {{ entry.text }}
-            <button
-              v-if="mayWrite"
-              type="button"
-              :aria-label="`${t('verbs.delete')}: ${entry.text}, ${entry.day}`"
-              @click="emit('remove', entry.id)">
-              {{ t('verbs.delete') }}
-            </button>
-          </li>
-        </ul>
-      </details>
+      <BookEntries :title="t('pot_form.book')" :entries="pot.entries" :may-write="mayWrite" @remove="emit('remove', $event)" />
     </div>
     <HeatPanel v-if="heating" class="whole" :pot="pot.id" :temperature="temperature" />
   </article>
@@ -75,8 +62,7 @@ h3 {
   font-size: 16px;
   margin: 0;
 }
-p,
-ul {
+p {
   margin: 0;
 }
 .holds,
@@ -101,26 +87,5 @@ ul {
 }
 .tend {
   margin: 8px 0 4px;
-}
-summary {
-  cursor: pointer;
-  font-size: 12.5px;
-  min-height: 26px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-}
-ul {
-  list-style: none;
-  padding: 0;
-  font-size: 12.5px;
-}
-li button {
-  font: inherit;
-  color: var(--steel);
-  background: none;
-  border: 0;
-  min-height: 26px;
-  text-decoration: underline;
-  cursor: pointer;
 }
 </style>

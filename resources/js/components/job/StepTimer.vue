@@ -1,19 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { timerDigits } from '@/composables/timerDigits'
 import { t } from '@/composables/useText'
 
 /** The big figure of a timed step: what is left, or by how much it is over. */
 const props = defineProps<{ left: number; seconds: number; paused: boolean }>()
 
-function digits(seconds: number): string {
-  const [h, m, s] = [Math.floor(seconds / 3600), Math.floor((seconds % 3600) / 60), seconds % 60]
-  const two = (n: number) => String(n).padStart(2, '0')
-  return h ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`
-}
 const over = computed(() => props.left <= 0)
-const figure = computed(() => digits(Math.abs(props.left)))
+const figure = computed(() => timerDigits(Math.abs(props.left)))
 const words = computed(() =>
-  props.paused ? t('job.paused') : over.value ? t('job.over', { time: figure.value }) : t('job.left', { time: digits(props.seconds) }),
+  props.paused ? t('job.paused') : over.value ? t('job.over', { time: figure.value }) : t('job.left', { time: timerDigits(props.seconds) }),
 )
 </script>
 
