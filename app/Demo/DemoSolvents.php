@@ -24,7 +24,7 @@ use Dripel\Core\Bath\BathEvent;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Job\JobEvent;
 use Dripel\Core\Job\JobEventKind;
-use Dripel\Core\Job\JobRun;
+use Dripel\Core\Job\JobStep;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\PotKind;
@@ -133,7 +133,7 @@ final readonly class DemoSolvents
     {
         [$run, $taps, $atS] = [$job->run(), [], $job->taps->last()->at ?? $job->started_at];
         while (($turn = $run->current()) !== null) {
-            $atS += $run->seconds() ?? JobRun::HANDLING_S;
+            $atS += $run->seconds() ?? JobStep::HANDLING_S;
             if ($atS > $untilS) {
                 break;
             }

@@ -15,4 +15,10 @@ enum JobEventKind: string
     case Resume = 'resume';
     /** One minute more on the timer. */
     case Longer = 'longer';
+    /** The sign that the step waits for was seen; if its time is up as well, the step is done. */
+    case Sign = 'sign';
+    /** The step is passed over; the reason is kept beside the tap. */
+    case Skip = 'skip';
+    /** Something worth keeping: words, a temperature, a mass. The job stays where it is. */
+    case Note = 'note';
 }

@@ -6,13 +6,11 @@ namespace Dripel\Core\Job;
 
 /**
  * Where a guided job stands: its steps, and the taps that were made. The one engine of every guided job. Instants in
- * Unix seconds; a step's timer starts when the step before it is done, and a pause stops it.
+ * Unix seconds; a step's timer starts when the step before it is done, or with an earlier step that it names, and a pause
+ * stops it.
  */
 final readonly class JobRun
 {
-    /** House rule: what a step without a timer is taken to last when the end is estimated. */
-    public const HANDLING_S = 60;
-
     public const LONGER_S = 60;
 
     /**
@@ -30,6 +28,8 @@ final readonly class JobRun
         private int $stoodS,
         /** By how much its timer was made longer. */
         private int $longerS,
+        /** When the sign that it waits for was seen. */
+        public ?int $signS = null,
     ) {}
 
     /**
@@ -52,13 +52,24 @@ final readonly class JobRun
         $step = $current === null ? null : $this->steps[$current->step];
 
         return match (true) {
+            // Words are kept even when the job has gone on meanwhile.
+            $event->kind === JobEventKind::Note && $current !== null && $event->position <= $current->position => JobVerdict::Take,
             $event->position < count($this->turns) - ($current === null ? 0 : 1) => JobVerdict::AlreadyDone,
             $current === null || $step === null || $event->position > $current->position => JobVerdict::Refused,
             $event->kind === JobEventKind::Again && $step->againFrom === null => JobVerdict::Refused,
             $event->kind === JobEventKind::Longer && $step->seconds === null => JobVerdict::Refused,
+            $event->kind === JobEventKind::Sign && $step->sign === null => JobVerdict::Refused,
+            $event->kind === JobEventKind::Skip && ! $step->skippable => JobVerdict::Refused,
+            $event->kind === JobEventKind::Done && ! $this->mayBeDone($step, $event->atS) => JobVerdict::Refused,
             $event->kind === JobEventKind::Pause && $this->pausedS !== null, $event->kind === JobEventKind::Resume && $this->pausedS === null => JobVerdict::AlreadyDone,
+            $event->kind === JobEventKind::Sign && $this->signS !== null => JobVerdict::AlreadyDone,
             default => JobVerdict::Take,
         };
+    }
+
+    private function mayBeDone(JobStep $step, int $atS): bool
+    {
+        return (! $step->holds || $this->goneS($atS) >= (int) $this->seconds()) && ($step->sign === null || $this->signS !== null);
     }
 
     /** Must have been taken by `verdict`. */
@@ -70,17 +81,25 @@ final readonly class JobRun
         }
         // A device's clock may be off; what follows never begins before what came first.
         $atS = max($event->atS, $current->startS, $this->pausedS ?? 0);
-        if ($event->kind === JobEventKind::Pause) {
-            return new self($this->steps, $this->turns, $this->ahead, $atS, $this->stoodS, $this->longerS);
+        if ($event->kind === JobEventKind::Sign) {
+            $seen = new self($this->steps, $this->turns, $this->ahead, $this->pausedS, $this->stoodS, $this->longerS, $atS);
+
+            return $seen->mayBeDone($this->steps[$current->step], $atS) ? $seen->done($current, JobEventKind::Done, $atS) : $seen;
         }
-        if ($event->kind === JobEventKind::Resume) {
-            return new self($this->steps, $this->turns, $this->ahead, null, $this->stoodS + $atS - (int) $this->pausedS, $this->longerS);
-        }
-        if ($event->kind === JobEventKind::Longer) {
-            return new self($this->steps, $this->turns, $this->ahead, $this->pausedS, $this->stoodS, $this->longerS + self::LONGER_S);
-        }
-        $ahead = $event->kind === JobEventKind::Again ? [...range((int) $this->steps[$current->step]->againFrom, $current->step), ...$this->ahead] : $this->ahead;
-        $turns = [...array_slice($this->turns, 0, -1), new JobTurn($current->position, $current->step, $current->round, $current->startS, $atS, $event->kind)];
+
+        return match ($event->kind) {
+            JobEventKind::Note => $this,
+            JobEventKind::Pause => new self($this->steps, $this->turns, $this->ahead, $atS, $this->stoodS, $this->longerS, $this->signS),
+            JobEventKind::Resume => new self($this->steps, $this->turns, $this->ahead, null, $this->stoodS + $atS - (int) $this->pausedS, $this->longerS, $this->signS),
+            JobEventKind::Longer => new self($this->steps, $this->turns, $this->ahead, $this->pausedS, $this->stoodS, $this->longerS + self::LONGER_S, $this->signS),
+            default => $this->done($current, $event->kind, $atS),
+        };
+    }
+
+    private function done(JobTurn $current, JobEventKind $answer, int $atS): self
+    {
+        $ahead = $answer === JobEventKind::Again ? [...range((int) $this->steps[$current->step]->againFrom, $current->step), ...$this->ahead] : $this->ahead;
+        $turns = [...array_slice($this->turns, 0, -1), new JobTurn($current->position, $current->step, $current->round, $current->startS, $atS, $answer, $this->signS)];
         $next = array_shift($ahead);
         if ($next !== null) {
             $before = count(array_filter($turns, fn(JobTurn $turn) => $turn->step === $next));
@@ -111,7 +130,7 @@ final readonly class JobRun
         $current = $this->current();
         $seconds = $this->seconds();
 
-        return $current === null || $seconds === null || $this->pausedS !== null ? null : $current->startS + $this->stoodS + $seconds;
+        return $current === null || $seconds === null || $this->pausedS !== null ? null : $this->timedFromS($current) + $this->stoodS + $seconds;
     }
 
     /** How long the step under way lasts at least, with what was added; null without a timer. */
@@ -127,7 +146,7 @@ final readonly class JobRun
     {
         $current = $this->current();
 
-        return $current === null ? 0 : max(0, ($this->pausedS ?? $nowS) - $current->startS - $this->stoodS);
+        return $current === null ? 0 : max(0, ($this->pausedS ?? $nowS) - $this->timedFromS($current) - $this->stoodS);
     }
 
     /** When the last step was done. */
@@ -136,17 +155,64 @@ final readonly class JobRun
         return $this->turns[count($this->turns) - 1]->endS;
     }
 
-    /** An estimate of when a step that is still to come, or the whole job, will be done. */
-    public function aboutS(int $nowS, ?int $untilStep = null): int
+    /** When a step was done the last time; null if it was not. */
+    public function endedS(int $step): ?int
     {
-        $leftS = $this->current() === null ? 0 : max(0, ($this->seconds() ?? self::HANDLING_S) - $this->goneS($nowS));
-        foreach ($this->ahead as $step) {
-            if ($step === $untilStep) {
-                break;
+        foreach (array_reverse($this->turns) as $turn) {
+            if ($turn->step === $step && $turn->endS !== null) {
+                return $turn->endS;
             }
-            $leftS += $this->steps[$step]->seconds ?? self::HANDLING_S;
         }
 
-        return ($this->doneS() ?? $nowS) + $leftS;
+        return null;
+    }
+
+    /** An estimate of when a step that is still to come will begin, or the whole job will be done. */
+    public function aboutS(int $nowS, ?int $untilStep = null): int
+    {
+        $spans = $this->spans($nowS);
+        foreach (array_slice($spans, count($this->turns)) as $span) {
+            if ($span->step === $untilStep) {
+                return $span->startS;
+            }
+        }
+
+        return $spans[count($spans) - 1]->endS;
+    }
+
+    /**
+     * The whole job on the time axis: every turn as it was, the one under way and those to come as they are expected.
+     *
+     * @return non-empty-list<JobSpan>
+     */
+    public function spans(int $nowS): array
+    {
+        [$spans, $endedS, $rounds] = [[], [], []];
+        foreach ($this->turns as $turn) {
+            $step = $this->steps[$turn->step];
+            $fromS = $step->since === null ? $turn->startS : $endedS[$step->since] ?? $turn->startS;
+            $restS = max(0, ($this->seconds() ?? $step->handlingS) - $this->goneS($nowS));
+            $endS = $turn->endS ?? max($nowS, $turn->startS) + $restS;
+            $spans[] = new JobSpan($turn->step, $turn->round, $turn->startS, $fromS, $endS, $turn->endS !== null, $turn->answer);
+            [$endedS[$turn->step], $rounds[$turn->step]] = [$endS, $turn->round];
+        }
+        foreach ($this->ahead as $index) {
+            $step = $this->steps[$index];
+            $startS = $spans[count($spans) - 1]->endS;
+            $fromS = $step->since === null ? $startS : $endedS[$step->since] ?? $startS;
+            $endS = max($startS, $fromS + ($step->seconds ?? $step->handlingS));
+            $rounds[$index] = ($rounds[$index] ?? 0) + 1;
+            $spans[] = new JobSpan($index, $rounds[$index], $startS, $fromS, $endS, false);
+            $endedS[$index] = $endS;
+        }
+
+        return $spans;
+    }
+
+    private function timedFromS(JobTurn $turn): int
+    {
+        $since = $this->steps[$turn->step]->since;
+
+        return $since === null ? $turn->startS : $this->endedS($since) ?? $turn->startS;
     }
 }

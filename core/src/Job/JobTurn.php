@@ -18,5 +18,7 @@ final readonly class JobTurn
         /** Null while it is under way. */
         public ?int $endS = null,
         public ?JobEventKind $answer = null,
+        /** When the sign it waited for was seen. */
+        public ?int $signS = null,
     ) {}
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Dripel\Core\Job\JobEvent;
 use Dripel\Core\Job\JobEventKind as Kind;
 use Dripel\Core\Job\JobRun;
+use Dripel\Core\Job\JobSpan;
 use Dripel\Core\Job\JobStep;
 use Dripel\Core\Job\JobTurn;
 use Dripel\Core\Job\JobVerdict;
@@ -90,8 +91,52 @@ it('never lets a clock that is off turn time back, and estimates the end', funct
         ->and($run->aboutS(9000))->toBe(9000 + 60 + 7200);
 });
 
+/** Two things wait side by side: a long one from step 0 on, a short one that comes and goes beside it. Started at 0. */
+function sideBySide(JobEvent ...$events): JobRun
+{
+    return JobRun::of([
+        new JobStep('in_long', chains: [1]), new JobStep('in_short', chains: [2], handlingS: 30),
+        new JobStep('under', 300, chains: [2], holds: true, sign: 'bubbles', skippable: true),
+        new JobStep('under', 3600, chains: [1], since: 0, holds: true), new JobStep('off'),
+    ], 0, array_values($events));
+}
+
+/** @return list<string> "code, from–end" */
+function spans(JobRun $run, int $nowS): array
+{
+    return array_map(fn(JobSpan $span) => "{$run->steps[$span->step]->code} {$span->fromS}–{$span->endS}", $run->spans($nowS));
+}
+
+it('lets waits run side by side, on a time axis that keeps what was and expects the rest', function (): void {
+    expect(spans(sideBySide(), 0))->toBe(['in_long 0–60', 'in_short 60–90', 'under 90–390', 'under 60–3660', 'off 3660–3720']);
+    $run = sideBySide(tapped(Kind::Done, 0, 50), tapped(Kind::Done, 1, 100));
+    // The short one is late: the long one has not waited for it.
+    expect(spans($run, 900))->toBe(['in_long 0–50', 'in_short 50–100', 'under 100–900', 'under 50–3650', 'off 3650–3710'])
+        ->and($run->aboutS(900, 4))->toBe(3650);
+    $long = $run->after(tapped(Kind::Sign, 2, 1000));
+    expect([$long->step()?->chains, $long->goneS(1000), $long->dueS()])->toBe([[1], 950, 3650])
+        ->and($long->verdict(tapped(Kind::Done, 3, 3649)))->toBe(JobVerdict::Refused)
+        ->and($long->verdict(tapped(Kind::Done, 3, 3650)))->toBe(JobVerdict::Take)
+        ->and($long->verdict(tapped(Kind::Skip, 3, 1001)))->toBe(JobVerdict::Refused);
+});
+
+it('ends a step that waits for a sign no earlier than its time, and passes one over only where that may be', function (): void {
+    $run = sideBySide(tapped(Kind::Done, 0, 50), tapped(Kind::Done, 1, 100));
+    expect($run->verdict(tapped(Kind::Done, 2, 500)))->toBe(JobVerdict::Refused);
+    $seen = $run->after(tapped(Kind::Sign, 2, 160));
+    expect([$seen->signS, $seen->current()?->position, $seen->verdict(tapped(Kind::Sign, 2, 170)), $seen->verdict(tapped(Kind::Done, 2, 399)), $seen->verdict(tapped(Kind::Done, 2, 400))])
+        ->toBe([160, 2, JobVerdict::AlreadyDone, JobVerdict::Refused, JobVerdict::Take])
+        ->and($seen->after(tapped(Kind::Longer, 2, 200))->verdict(tapped(Kind::Done, 2, 459)))->toBe(JobVerdict::Refused)
+        ->and($seen->after(tapped(Kind::Done, 2, 420))->turns[2]->signS)->toBe(160);
+    $skipped = $run->after(tapped(Kind::Skip, 2, 150));
+    expect([$skipped->turns[2]->answer, $skipped->turns[2]->signS])->toBe([Kind::Skip, null])
+        ->and($run->verdict(tapped(Kind::Note, 1, 150)))->toBe(JobVerdict::Take)
+        ->and($run->after(tapped(Kind::Note, 1, 150)))->toEqual($run);
+});
+
 it('comes back from what a job keeps as it was', function (): void {
-    $step = new JobStep('look', 90, ['bath' => 2, 'solvent' => 'white_spirit', 'volume_ml' => 200.0, 'jar' => null], 3, ['dry']);
+    $step = new JobStep('look', 90, ['bath' => 2, 'solvent' => 'white_spirit', 'volume_ml' => 200.0, 'jar' => null], 3, ['dry'], [4], 1, true, 'bubbles', true, 20);
+    expect(JobStep::fromArray(['code' => 'dry', 'seconds' => 60, 'about' => [], 'again_from' => null, 'ticks' => []]))->toEqual(new JobStep('dry', 60));
     expect(JobStep::fromArray(json_decode((string) json_encode($step->toArray(), JSON_PRESERVE_ZERO_FRACTION), true)))->toEqual($step);
 });
 
