@@ -205,6 +205,7 @@ final readonly class JobRun
             $spans[] = new JobSpan($index, $rounds[$index], $startS, $fromS, $endS, false);
             $endedS[$index] = $endS;
         }
+        assert($spans !== []);
 
         return $spans;
     }

@@ -37,20 +37,10 @@ final readonly class PotDip implements Model
     /** The temperature at which bath and chains have as much heat together as they brought. */
     private function mixed(PotDipInput $in): float
     {
-        // What the chains lack, or bring too much, against the bath as it was; with the steel in it each range holds more.
+        // What the chains lack, or bring too much, against the bath as it was.
         $missingJ = array_sum(array_map(fn(DippedChain $chain) => $chain->massG * $in->steelJPerGk * ($in->bathC - $chain->tempC), $in->chains));
-        [$below, $within, $above] = $in->wax->heatCapacities($in->waxG, $in->vesselJPerK + $in->steelJPerK());
-        $celsius = $in->bathC;
-        foreach ([[$above, $in->wax->meltToC], [$within, $in->wax->meltFromC]] as [$capacity, $edgeC]) {
-            $holdsJ = $capacity * ($celsius - $edgeC);
-            if ($missingJ <= $holdsJ) {
-                return $celsius - $missingJ / $capacity;
-            }
-            $missingJ -= $holdsJ;
-            $celsius = $edgeC;
-        }
 
-        return $celsius - $missingJ / $below;
+        return $in->wax->cooledBy($missingJ, $in->waxG, $in->vesselJPerK + $in->steelJPerK(), $in->bathC);
     }
 
     private function secondsOf(PotDipInput $in, DippedChain $chain): float

@@ -11,6 +11,9 @@ use Dripel\Core\Input\InvalidInput;
 /** A molten bath and the chains that go into it together: g, °C, J/(g·K), mm²/g, W/(m²·K), W. */
 final readonly class PotDipInput
 {
+    /** Steel, J/(g·K): handbooks (memory). */
+    public const STEEL_J_PER_GK = 0.49;
+
     /**
      * @param list<DippedChain> $chains
      *
@@ -21,7 +24,7 @@ final readonly class PotDipInput
         public float $waxG,
         public float $bathC,
         public array $chains,
-        public float $steelJPerGk = 0.49,
+        public float $steelJPerGk = self::STEEL_J_PER_GK,
         public WaxProperties $wax = new WaxProperties,
         public float $vesselJPerK = PotHeatInput::VESSEL_J_PER_K,
         /** Surface of a chain for each gram of it: house rule. */
@@ -56,7 +59,7 @@ final readonly class PotDipInput
             $in->number('wax_g'),
             $in->number('bath_c'),
             $in->list('chains', DippedChain::from(...)),
-            $in->number('steel_j_per_gk', 0.49),
+            $in->number('steel_j_per_gk', self::STEEL_J_PER_GK),
             WaxProperties::in($in),
             $in->number('vessel_j_per_k', PotHeatInput::VESSEL_J_PER_K),
             $in->number('chain_area_mm2_per_g', 230.0),

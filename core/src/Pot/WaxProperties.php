@@ -74,4 +74,26 @@ final readonly class WaxProperties
             $waxG * $this->liquidJPerGk + $besideJPerK,
         ];
     }
+
+    /**
+     * The temperature at which so much wax, with something beside it, has so many joules less; less than 0: more.
+     * The melting range is walked through, whichever side it starts from.
+     */
+    public function cooledBy(float $joule, float $waxG, float $besideJPerK, float $celsius): float
+    {
+        [$below, $within, $above] = $this->heatCapacities($waxG, $besideJPerK);
+        foreach ([[$above, $this->meltToC], [$within, $this->meltFromC]] as [$capacity, $edgeC]) {
+            if ($celsius < $edgeC) {
+                continue;
+            }
+            $holdsJ = $capacity * ($celsius - $edgeC);
+            if ($joule <= $holdsJ) {
+                return $celsius - $joule / $capacity;
+            }
+            $joule -= $holdsJ;
+            $celsius = $edgeC;
+        }
+
+        return $celsius - $joule / $below;
+    }
 }

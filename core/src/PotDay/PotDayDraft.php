@@ -1,0 +1,267 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\PotDay;
+
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\Job\JobStep;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Pot\DippedChain;
+use Dripel\Core\Pot\LampOil;
+use Dripel\Core\Pot\PotDip;
+use Dripel\Core\Pot\PotDipInput;
+use Dripel\Core\Pot\PotDipResult;
+use Dripel\Core\Pot\PotHeat;
+use Dripel\Core\Pot\PotKind;
+use Dripel\Core\Pot\WaxKind;
+
+/**
+ * The steps of a pot day while they are being laid out: what waits is kept with the time at which it is over, and the next
+ * of them gets the hands; whenever there is room in hot wax, the chains that are ready go in together. Handling times are
+ * house rules.
+ */
+final class PotDayDraft
+{
+    /** Common practice: ten minutes in each of the two jars; the drying is that of a stripped chain. */
+    private const JAR_S = 600;
+
+    private const JAR_DRY_S = 10800;
+
+    /** Common practice: swish for ten to twenty seconds. */
+    private const SWISH_S = 20;
+
+    private const S_PER_MIN = 60;
+
+    /** Above so many tries of oil the wax is another. */
+    private const MOST_OIL_STEPS = 5;
+
+    /** @var non-empty-list<JobStep> */
+    public array $steps;
+
+    /** @var list<PotDayDip> */
+    public array $dips = [];
+
+    public int $recordStep = 0;
+
+    /** @var list<array{int, int, JobStep, callable(int): void}> over at, rank, the step that waits for it, what follows it */
+    private array $waiting = [];
+
+    /** @var list<PotDayChain> */
+    private array $queue;
+
+    /** @var list<int> chains that may not go in yet */
+    private array $wet = [];
+
+    private bool $hot = false;
+
+    private int $inside = 0;
+
+    private int $batch = 0;
+
+    /** @param list<PotDayChain> $order */
+    private function __construct(private readonly PotDayTerms $terms, private readonly array $order, private readonly int $capacity)
+    {
+        $this->queue = $order;
+        $this->steps = [$this->prepare()];
+    }
+
+    /** @param list<PotDayChain> $order in which they go in, if nothing else decides */
+    public static function of(PotDayTerms $terms, array $order, int $capacity): self
+    {
+        $draft = new self($terms, $order, $capacity);
+        $draft->open();
+        while ($draft->waiting !== []) {
+            usort($draft->waiting, fn(array $a, array $b) => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
+            [, , $step, $then] = array_shift($draft->waiting);
+            $then($draft->add($step));
+            $draft->load();
+        }
+
+        return $draft;
+    }
+
+    private function open(): void
+    {
+        $this->jars();
+        if ($this->terms->wax === WaxKind::Blend) {
+            $this->add(new JobStep('turn_block', skippable: true));
+        }
+        $plugged = $this->add(new JobStep(PotDayPlan::PLUG_IN, about: ['power_w' => $this->terms->pot->powerW, 'program' => $this->terms->program->value], handlingS: 30));
+        $minutes = (new PotHeat)($this->terms->pot)->minutesToTarget;
+        $heat = new JobStep('heat', $minutes === null ? null : (int) ceil(self::S_PER_MIN * $minutes), ['target_c' => $this->terms->pot->targetC, 'limit_c' => $this->terms->limitC], since: $plugged);
+        $this->wait($heat, 1, function (): void {
+            $this->hot = true;
+            $this->terms->program === PowerProgram::HighThenLow && $this->add(new JobStep(PotDayPlan::TO_LOW, about: ['power_w' => $this->terms->holdW], handlingS: 10));
+            $this->smear();
+        });
+        $this->rinse();
+    }
+
+    private function prepare(): JobStep
+    {
+        return new JobStep('prepare', about: ['kind' => $this->terms->kind->value], ticks: [
+            'gloves', 'nobody_small', ...(self::ids($this->order, RinseSchool::TwoJars) === [] ? ['jars_away'] : ['open_air']), 'stay',
+            ...($this->terms->kind === PotKind::Pan ? ['thermometer'] : []),
+        ], handlingS: 180);
+    }
+
+    /** The jars have had their chains, and are out of the room, before the pot is plugged in. */
+    private function jars(): void
+    {
+        $chains = self::ids($this->order, RinseSchool::TwoJars);
+        if ($chains === []) {
+            return;
+        }
+        $this->add(new JobStep('jar_first', self::JAR_S, chains: $chains, skippable: true));
+        $second = $this->add(new JobStep('jar_second', self::JAR_S, chains: $chains, skippable: true));
+        $this->add(new JobStep('jar_dry', self::JAR_DRY_S, ticks: ['jars_away', 'no_smell'], chains: $chains, since: $second));
+    }
+
+    private function rinse(): void
+    {
+        $chains = self::ids($this->order, RinseSchool::HotWater);
+        if ($chains === []) {
+            return;
+        }
+        $rinsed = $this->add(new JobStep(PotDayPlan::RINSE, chains: $chains, skippable: true, handlingS: 120 + 60 * count($chains)));
+        $this->wet = $chains;
+        $this->wait(new JobStep('dry', $this->terms->dryBy->seconds(), ['by' => $this->terms->dryBy->value], ticks: ['bone_dry'], chains: $chains, since: $rinsed), 2, fn() => $this->wet = []);
+    }
+
+    private function smear(): void
+    {
+        if ($this->terms->wax === WaxKind::Softened) {
+            $oil = LampOil::stepsG($this->terms->pot->waxG, $this->terms->oilFraction, self::MOST_OIL_STEPS);
+            $this->add(new JobStep(PotDayPlan::SMEAR, about: ['oil_g' => implode(' ', $oil), 'fraction' => $this->terms->oilFraction], againFrom: count($this->steps), skippable: true, handlingS: 120));
+        }
+    }
+
+    /** What is ready goes into the hot wax, as far as there is room. */
+    private function load(): void
+    {
+        $ready = array_values(array_filter($this->queue, fn(PotDayChain $chain) => ! in_array($chain->id, $this->wet, true)));
+        $room = $this->capacity - $this->inside;
+        if (! $this->hot || $room < 1 || $ready === []) {
+            return;
+        }
+        $group = array_slice($ready, 0, $room);
+        // Fewer at once where together they would make the wax set.
+        while (count($group) > 1 && ! $this->dip($group, $this->bathC())->bathStaysLiquid) {
+            array_pop($group);
+        }
+        $ids = array_map(fn(PotDayChain $chain) => $chain->id, $group);
+        $this->queue = array_values(array_filter($this->queue, fn(PotDayChain $chain) => ! in_array($chain->id, $ids, true)));
+        $this->goIn($group, $ids);
+        $this->load();
+    }
+
+    /**
+     * @param list<PotDayChain> $group
+     * @param list<int> $ids
+     */
+    private function goIn(array $group, array $ids): void
+    {
+        $this->terms->wax->wantsStirring() && $this->add(new JobStep('stir', skippable: true));
+        $this->terms->weigh && $this->add(new JobStep('weigh_before', chains: $ids, skippable: true, handlingS: 30 * count($ids)));
+        $rust = array_filter($group, fn(PotDayChain $chain) => $chain->rust) === [] ? [] : ['rust_looked'];
+        $this->add(new JobStep('check', ticks: ['dry', 'no_smell', ...$rust], chains: $ids, handlingS: 30));
+        $this->batch++;
+        $bathC = $this->bathC();
+        $met = $this->dip($group, $bathC);
+        $in = $this->add(new JobStep(PotDayPlan::IN, self::SWISH_S, ['mixed_c' => $met->mixedC, 'bath_c' => $bathC, 'link_in' => $this->terms->linkIn], chains: $ids));
+        $this->inside += count($group);
+        $bySchool = [];
+        foreach ($group as $chain) {
+            $school = $this->terms->soak($chain);
+            $minutes = max($school->leastMinutes(), $met->soakMinutes);
+            $this->dips[] = new PotDayDip($chain->id, $this->batch, $bathC, $met->mixedC, $met->frozenG, $minutes, $met->soakMinutes > $school->leastMinutes(), $met->bathStaysLiquid);
+            $bySchool[$school->value][] = [$chain, $minutes];
+        }
+        foreach ($bySchool as $together) {
+            $this->soak(array_column($together, 0), $together[0][1], $met, $in);
+        }
+    }
+
+    /** @param non-empty-list<PotDayChain> $chains that come out together */
+    private function soak(array $chains, float $minutes, PotDipResult $met, int $in): void
+    {
+        $ids = array_map(fn(PotDayChain $chain) => $chain->id, $chains);
+        $under = new JobStep(PotDayPlan::UNDER, (int) ceil(self::S_PER_MIN * $minutes), ['chain_s' => $met->chainSeconds], chains: $ids, since: $in, holds: true, sign: 'bubbles', skippable: true);
+        $this->wait($under, 0, function () use ($chains, $ids): void {
+            $this->add(new JobStep(PotDayPlan::LIFT, $this->terms->drain->seconds(), ['drain' => $this->terms->drain->value], chains: $ids));
+            $hung = $this->add(new JobStep(PotDayPlan::HANG, chains: $ids, handlingS: 20 * count($ids)));
+            $powder = array_values(array_map(fn(PotDayChain $chain) => $chain->id, array_filter($chains, fn(PotDayChain $chain) => $chain->powder)));
+            $powder === [] || $this->add(new JobStep(PotDayPlan::POWDER, chains: $powder, skippable: true));
+            $this->inside -= count($ids);
+            if ($this->queue === [] && $this->inside === 0) {
+                $this->recordStep = $this->add(new JobStep(PotDayPlan::OFF, handlingS: 30));
+            }
+            $this->wait(new JobStep('set', self::S_PER_MIN * ChainState::SET_MINUTES, chains: $ids, since: $hung, skippable: true), 3, function () use ($ids): void {
+                $this->terms->weigh && $this->recordStep = $this->add(new JobStep('weigh_after', chains: $ids, skippable: true, handlingS: 30 * count($ids)));
+                $this->add(new JobStep('flex', chains: $ids, skippable: true, handlingS: 90 * count($ids)));
+            });
+        });
+    }
+
+    private function add(JobStep $step): int
+    {
+        $this->steps[] = $step;
+
+        return count($this->steps) - 1;
+    }
+
+    /** @param callable(int): mixed $then */
+    private function wait(JobStep $step, int $rank, callable $then): void
+    {
+        $this->waiting[] = [$this->endS((int) $step->since) + ($step->seconds ?? $step->handlingS), $rank, $step, function (int $added) use ($then): void {
+            $then($added);
+        }];
+    }
+
+    private function endS(int $step): int
+    {
+        foreach (JobRun::of($this->steps, 0, [])->spans(0) as $span) {
+            if ($span->step === $step) {
+                return $span->endS;
+            }
+        }
+
+        return 0;
+    }
+
+    private function bathC(): float
+    {
+        $spans = JobRun::of($this->steps, 0, [])->spans(0);
+        $masses = array_column(array_map(fn(PotDayChain $chain) => [$chain->id, $chain->massG], $this->order), 1, 0);
+
+        return PotDayCourse::of($this->terms, $masses, $this->steps, $spans, 0)->celsius($spans[count($spans) - 1]->endS);
+    }
+
+    /** @param list<PotDayChain> $group */
+    private function dip(array $group, float $bathC): PotDipResult
+    {
+        $pot = $this->terms->pot;
+
+        return (new PotDip)(new PotDipInput(
+            $pot->waxG,
+            max($bathC, $pot->wax->meltToC),
+            array_map(fn(PotDayChain $chain) => new DippedChain($chain->massG, $pot->ambientC), $group),
+            wax: $pot->wax,
+            vesselJPerK: $pot->vesselJPerK,
+            powerW: $pot->efficiency * $this->terms->holdW,
+            lossWPerK: $pot->lossWPerK,
+            ambientC: $pot->ambientC,
+        ));
+    }
+
+    /**
+     * @param list<PotDayChain> $chains
+     *
+     * @return list<int>
+     */
+    private static function ids(array $chains, RinseSchool $rinse): array
+    {
+        return array_values(array_map(fn(PotDayChain $chain) => $chain->id, array_filter($chains, fn(PotDayChain $chain) => $chain->rinse === $rinse)));
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\PotDay;
+
+/** What could go wrong on a pot day. */
+enum PotWarning: string
+{
+    /** On this power the wax never becomes liquid. */
+    case NeverMelts = 'never_melts';
+    /** It melts but never reaches the temperature wanted. */
+    case NeverHot = 'never_hot';
+    /** With a chain in it the wax runs over. */
+    case Overfull = 'overfull';
+    /** The wax does not cover a coiled chain. */
+    case TooLow = 'too_low';
+    /** It would pass the limit of this wax before it is switched off. */
+    case Overheats = 'overheats';
+    /** A cold chain makes wax set around it even alone. */
+    case Freezes = 'freezes';
+    /** Its grit is past the limit. */
+    case Gritty = 'gritty';
+    /** It was overheated once. */
+    case Spent = 'spent';
+
+    /** Whether the day is not begun like this: dangerous, or in vain. */
+    public function forbids(): bool
+    {
+        return $this === self::NeverMelts || $this === self::NeverHot || $this === self::Overfull;
+    }
+}
