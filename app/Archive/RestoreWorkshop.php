@@ -60,11 +60,11 @@ final readonly class RestoreWorkshop
         }
         $tables = [];
         foreach (WorkshopFile::tables() as $table) {
-            $rows = $file['tables'][$table] ?? ($file['version'] < 2 && in_array($table, WorkshopFile::SINCE_2, true) ? [] : null) ?? throw new NotRestored('table_missing', ['table' => $table]);
+            $rows = $file['tables'][$table] ?? (WorkshopFile::mayLack($file['version'], $table) ? [] : null) ?? throw new NotRestored('table_missing', ['table' => $table]);
             $columns = $this->columns($table);
             foreach (is_array($rows) ? array_values($rows) : throw new NotRestored('table_missing', ['table' => $table]) as $i => $row) {
-                if ($file['version'] < 2 && is_array($row)) {
-                    $row += WorkshopFile::COLUMNS_SINCE_2[$table] ?? [];
+                if (is_array($row)) {
+                    $row += WorkshopFile::unsaid($file['version'], $table);
                 }
                 if (! is_array($row) || array_diff(array_keys($row), $columns) !== [] || array_diff($columns, array_keys($row)) !== []) {
                     throw new NotRestored('malformed', ['table' => $table, 'row' => $i + 1]);

@@ -15,13 +15,16 @@ final class WorkshopFile
     public const FORMAT = 'dripel-workshop';
 
     /** Rises when a table or column changes its meaning; files of older versions must stay readable. */
-    public const VERSION = 2;
+    public const VERSION = 3;
 
-    /** What files of version 1 do not have yet. */
-    public const SINCE_2 = ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'];
+    /** Tables that files of earlier versions do not have yet, by the version that brought them. */
+    private const TABLES_SINCE = [2 => ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols']];
 
-    /** Columns that files of version 1 do not have yet, with what they mean there. */
-    public const COLUMNS_SINCE_2 = ['dips' => ['pot_id' => null, 'pickup_g' => null, 'rinsed' => 0]];
+    /** Columns likewise, with what they mean in earlier files. */
+    private const COLUMNS_SINCE = [
+        2 => ['dips' => ['pot_id' => null, 'pickup_g' => null, 'rinsed' => 0]],
+        3 => ['dips' => ['temp_c' => null, 'soak_s' => null, 'powder' => 0]],
+    ];
 
     /** Columns whose text is JSON and stands in the file as such. */
     public const JSON = ['about', 'effects', 'value', 'input', 'weekdays', 'steps'];
@@ -36,4 +39,15 @@ final class WorkshopFile
 
     /** Columns that belong to this installation and not to the file. */
     public const NOT_IN_FILE = ['workshop_id', 'user_id', 'user_name'];
+
+    public static function mayLack(int $version, string $table): bool
+    {
+        return in_array($table, array_merge(...array_values(array_filter(self::TABLES_SINCE, fn(int $since) => $since > $version, ARRAY_FILTER_USE_KEY))), true);
+    }
+
+    /** @return array<string, int|null> what a row of a file of this version does not say yet */
+    public static function unsaid(int $version, string $table): array
+    {
+        return array_merge(...array_values(array_map(fn(array $columns) => $columns[$table] ?? [], array_filter(self::COLUMNS_SINCE, fn(int $since) => $since > $version, ARRAY_FILTER_USE_KEY))));
+    }
 }

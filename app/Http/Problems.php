@@ -16,6 +16,7 @@ use App\Http\Props\JobProps;
 use App\Text\Speaker;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Fitting;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
@@ -34,6 +35,8 @@ final class Problems
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([NotPossible::class, NotRestored::class, InvalidInput::class, LogbookConflict::class, UndoBlocked::class, JobMovedOn::class, VersionMoved::class, ActionIdTaken::class]);
+        $exceptions->shouldRenderJsonWhen(fn(Request $request) => $request->is('api/*') || $request->expectsJson());
+        $exceptions->render(fn(AuthenticationException $e, Request $request) => $request->is('api/*') ? response()->json(['message' => (string) __('errors.probe.token')], 401) : null);
         $exceptions->render(fn(NotPossible $e) => self::beside($e->field, (string) __("errors.{$e->reason}", $e->parameters)));
         $exceptions->render(fn(NotRestored $e) => self::beside('file', (string) __("errors.restore.{$e->reason}", $e->parameters)));
         $exceptions->render(fn(InvalidInput $e) => self::beside(strtok($e->path, '.') ?: 'input', (string) __(
@@ -79,7 +82,7 @@ final class Problems
     private static function page(Response $response, Throwable $e, Request $request): Response
     {
         $status = $response->getStatusCode();
-        if ($request->expectsJson() && ! $request->inertia() || ! $e instanceof HttpExceptionInterface && config('app.debug')) {
+        if ($request->is('api/*') || $request->expectsJson() && ! $request->inertia() || ! $e instanceof HttpExceptionInterface && config('app.debug')) {
             return $response;
         }
 

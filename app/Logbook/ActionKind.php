@@ -33,6 +33,9 @@ enum ActionKind: string
     case TendJar = 'tend_jar';
     case AddPot = 'add_pot';
     case TendBath = 'tend_bath';
+    case PotDay = 'pot_day';
+    case CorrectPotDay = 'correct_pot_day';
+    case CalibratePot = 'calibrate_pot';
     case SetPrice = 'set_price';
     case AddLink = 'add_link';
     case KeepProtocol = 'keep_protocol';

@@ -11,6 +11,9 @@ namespace App\Models;
  * @property int|null $pot_id
  * @property float|null $pickup_g weighed before and after
  * @property bool $rinsed
+ * @property float|null $temp_c of the bath when it went in
+ * @property int|null $soak_s how long it was under
+ * @property bool $powder dusted with a friction powder
  */
 final class Dip extends Entry
 {
@@ -18,6 +21,6 @@ final class Dip extends Entry
 
     protected function casts(): array
     {
-        return ['pickup_g' => 'float', 'rinsed' => 'boolean'] + parent::casts();
+        return ['pickup_g' => 'float', 'rinsed' => 'boolean', 'temp_c' => 'float', 'powder' => 'boolean'] + parent::casts();
     }
 }

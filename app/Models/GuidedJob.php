@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Guided\GuidedKind;
 use Dripel\Core\Job\JobEvent;
 use Dripel\Core\Job\JobRun;
 use Dripel\Core\Job\JobStep;
@@ -18,12 +19,13 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property string $id
  * @property int|null $user_id
- * @property string $kind
+ * @property GuidedKind $kind
  * @property string $title the code of its school, or the name of a protocol of one's own
- * @property non-empty-list<array{code: string, seconds: int|null, about: array<string, string|int|float|bool|null>, again_from: int|null, ticks: list<string>}> $steps
+ * @property non-empty-list<array{code: string, seconds: int|null, about: array<string, string|int|float|bool|null>, again_from: int|null, ticks: list<string>, chains?: list<int>, since?: int|null, holds?: bool, sign?: string|null, skippable?: bool, handling_s?: int}> $steps
  * @property non-empty-list<int> $chains
- * @property array{start_g: float, bare_step: int} $terms
- * @property int $started_at
+ * @property array<string, mixed> $terms what its kind needs to know
+ * @property int $started_at when it began, or is planned to
+ * @property int|null $begun_at null: it is planned and waits
  * @property int|null $ended_at
  * @property string|null $action_id
  * @property-read Collection<int, GuidedTap> $taps
@@ -36,7 +38,7 @@ final class GuidedJob extends WorkshopModel
 
     protected function casts(): array
     {
-        return ['steps' => 'array', 'chains' => 'array', 'terms' => 'array'];
+        return ['kind' => GuidedKind::class, 'steps' => 'array', 'chains' => 'array', 'terms' => 'array'];
     }
 
     /** @return HasMany<GuidedTap, $this> */

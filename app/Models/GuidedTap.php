@@ -16,6 +16,7 @@ use Dripel\Core\Job\JobEventKind;
  * @property int $at
  * @property int $received_at
  * @property int $number
+ * @property array<string, string|int|float>|null $about
  */
 final class GuidedTap extends WorkshopModel
 {
@@ -25,6 +26,6 @@ final class GuidedTap extends WorkshopModel
 
     protected function casts(): array
     {
-        return ['kind' => JobEventKind::class];
+        return ['kind' => JobEventKind::class, 'about' => 'array'];
     }
 }

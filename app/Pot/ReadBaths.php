@@ -15,11 +15,9 @@ use Dripel\Core\Bath\BathEventKind;
 use Dripel\Core\Bath\BathLedger;
 use Dripel\Core\Bath\BathLedgerInput;
 use Dripel\Core\Bath\BathState;
-use Dripel\Core\Bath\Vessel;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\Pot\WaxKind;
 
 /** Loads what was done with the wax in the pots of a workshop, and which chains were dipped in it, into the core's ledger. */
 final readonly class ReadBaths
@@ -40,17 +38,14 @@ final readonly class ReadBaths
 
     private function state(Workshop $workshop, Book $book, Pot $pot): BathState
     {
-        $settings = $book->settings;
-        $number = fn(SettingKey $key): ?float => is_numeric($value = $settings->at($key, $pot->id, PHP_INT_MAX)) ? (float) $value : null;
-        $limitC = (WaxKind::tryFrom($settings->text(SettingKey::PotWax, $pot->id)) ?? WaxKind::Plain)->limitC($number(SettingKey::PotFlashC));
-        $heightMm = $number(SettingKey::PotHeightMm);
+        $facts = PotFacts::of($book->settings, $pot->id);
+        [$limitC, $heightMm] = [$facts->limitC, $facts->heightMm];
         $fill = BathEntry::query()->in($workshop)->live()->where('component_id', $pot->id)->where('kind', BathEventKind::Fill)->orderByDesc('at')->orderByDesc('sequence')->first();
         if ($fill === null) {
             return new BathState($pot->id, null, $limitC, $heightMm, null);
         }
         try {
-            $vessel = new Vessel($number(SettingKey::PotDiameterMm) ?? 0.0, $heightMm ?? 0.0);
-            $ledger = (new BathLedger)(new BathLedgerInput($vessel, $this->events($workshop, $book, $pot, $fill), $limitC));
+            $ledger = (new BathLedger)(new BathLedgerInput($facts->vessel(), $this->events($workshop, $book, $pot, $fill), $limitC));
         } catch (InvalidInput $e) {
             return new BathState($pot->id, null, $limitC, $heightMm, $fill->at, $e->path);
         }
@@ -82,7 +77,7 @@ final readonly class ReadBaths
     {
         return match ($row->kind) {
             BathEventKind::Fill => BathEvent::fill($row->at, (float) $row->wax_g, (float) $row->oil_g),
-            BathEventKind::TopUp => BathEvent::topUp($row->at, (float) $row->wax_g, (float) $row->oil_g),
+            BathEventKind::TopUp => $row->wax_g === null ? BathEvent::oil($row->at, (float) $row->oil_g) : BathEvent::topUp($row->at, $row->wax_g, (float) $row->oil_g),
             BathEventKind::Filter => BathEvent::filter($row->at, $row->removed_fraction ?? BathEvent::FILTERED),
             BathEventKind::Remove => BathEvent::remove($row->at, (float) $row->wax_g),
             BathEventKind::Reading, BathEventKind::Dip => BathEvent::reading($row->at, (float) $row->temp_c),

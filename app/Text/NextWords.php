@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Text;
 
+use App\Guided\GuidedKind;
 use Dripel\Core\Bath\BathLedgerInput;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
@@ -30,6 +31,10 @@ final readonly class NextWords
     {
         $code = match (true) {
             $item->kind === NextKind::NoneWaxed && $item->verb === null => 'none_waxed_strip',
+            $item->kind === NextKind::Job => match (true) {
+                $item->job?->kind !== GuidedKind::PotDay->value => 'job',
+                default => $item->job->planned ? 'job_planned' : 'job_pot_day',
+            },
             $item->kind === NextKind::Bath => 'bath_'.($item->bath?->ledger?->next->value ?? 'ok'),
             in_array($item->kind, [NextKind::Wet, NextKind::Overdue, NextKind::Unsure], true) && $item->swapTo === null => "{$item->kind->value}_dip",
             default => $item->kind->value,
@@ -46,7 +51,7 @@ final readonly class NextWords
             NextKind::Outrun => $item->goodUntil?->shortKm === null ? 'outrun_average' : 'outrun',
             NextKind::Bare => $item->late ? 'bare_late' : ($item->urgent ? 'bare_soon' : 'bare'),
             NextKind::Bath => 'bath_'.($item->bath?->ledger?->next->value ?? 'ok'),
-            NextKind::Job => $item->byS === null ? 'job' : 'job_rest',
+            NextKind::Job => $item->job?->planned === true ? ($item->byS === null ? 'job_planned_now' : 'job_planned') : ($item->byS === null ? 'job' : 'job_rest'),
             default => $item->kind->value,
         };
 
@@ -105,7 +110,7 @@ final readonly class NextWords
             'rides' => count($item->rides),
             'ride_day' => $item->rides === [] ? '' : $q->day($item->rides[0]->moment->unixS),
             'left_bare' => $chain?->bare === null ? '' : $q->hours(max(0.0, $chain->bare->hoursLeft)),
-            'step' => $item->job === null ? '' : (new StripWords($this->voice))->title($item->job->step),
+            'step' => $item->job === null ? '' : (new JobWords($this->voice))->title($item->job),
             'jar' => $names->jar($item->jar?->jarId),
             'pot' => $names->pot($item->bath?->potId),
             'wax' => $item->bath?->ledger === null ? '' : $q->mass($item->bath->ledger->waxG),

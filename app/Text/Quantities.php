@@ -99,9 +99,9 @@ final class Quantities
         return $this->number($amount, $decimals)."\u{a0}{$this->units->mass}";
     }
 
-    public function temperature(float $celsius): string
+    public function temperature(float $celsius, int $decimals = 0): string
     {
-        return $this->number($this->units->fromCelsius($celsius))."\u{a0}°{$this->units->temperature}";
+        return $this->number($this->units->fromCelsius($celsius), $decimals)."\u{a0}°{$this->units->temperature}";
     }
 
     /** @param float $minor in minor units of the workshop's currency */

@@ -21,6 +21,7 @@ return [
         'rusts' => 'rusts from :time',
         'rusting' => 'check for rust',
         'in_job' => 'being stripped: :step',
+        'in_pot_day' => 'on the pot day: :step',
         'skip_strip' => 'factory-waxed',
         'strip_first' => 'strip it first',
         'unsure' => ':km since the dip',

@@ -29,6 +29,8 @@ return [
     'pot.high_w' => 'power on high',
     'pot.wax' => 'wax',
     'pot.flash_c' => 'flash point of its lamp oil',
+    'pot.efficiency' => 'efficiency',
+    'pot.loss_w_per_k' => 'losses',
     'jar.name' => 'name',
     'jar.role' => 'use',
     'part.name' => 'name',

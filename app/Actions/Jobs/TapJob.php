@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Jobs;
 
-use App\Actions\Strip\FinishStrip;
 use App\Exceptions\JobMovedOn;
 use App\Exceptions\NotPossible;
+use App\Guided\GuidedWorks;
 use App\Logbook\ActionContext;
 use App\Models\GuidedJob;
 use App\Models\GuidedTap;
@@ -17,7 +17,6 @@ use App\Support\WriteTransaction;
 use Dripel\Core\Job\JobEvent;
 use Dripel\Core\Job\JobEventKind;
 use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobTurn;
 use Dripel\Core\Job\JobVerdict;
 use Illuminate\Support\Str;
 
@@ -27,12 +26,13 @@ use Illuminate\Support\Str;
  */
 final readonly class TapJob
 {
-    public function __construct(private FinishStrip $finishStrip, private AppClock $clock) {}
+    public function __construct(private GuidedWorks $works, private AppClock $clock) {}
 
     /**
      * @param list<Tap> $taps
      *
-     * Refused with NotPossible at `ticks` where something was not confirmed that cannot be skipped.
+     * Refused with NotPossible at `ticks` where something was not confirmed that cannot be skipped, at `text` for a step that
+     * is passed over without a reason, at `job` before it has begun.
      *
      * @throws JobMovedOn if one speaks of a step that the job has not reached; those before it are kept
      */
@@ -41,6 +41,7 @@ final readonly class TapJob
         $refused = false;
         $job = WriteTransaction::run(function () use ($seen, $user, $taps, &$refused): GuidedJob {
             $job = $seen->refresh()->load('taps');
+            $job->begun_at !== null || throw new NotPossible('job', 'job_not_begun');
             $run = $job->run();
             $nowS = $this->clock->unixS();
             foreach ($taps as $tap) {
@@ -55,11 +56,13 @@ final readonly class TapJob
                 }
                 if ($verdict === JobVerdict::Take) {
                     $tap->kind === JobEventKind::Done && array_diff($run->step()->ticks ?? [], $tap->ticks) !== [] && throw new NotPossible('ticks', 'tick_all');
+                    $tap->kind === JobEventKind::Skip && trim((string) ($tap->about['text'] ?? '')) === '' && throw new NotPossible('text', 'skip_why');
                     $run = $run->after($event);
                     $job->taps->push(GuidedTap::query()->create([
                         'id' => $tap->id, 'job_id' => $job->id, 'workshop_id' => $job->workshop_id, 'user_id' => $user?->id, 'kind' => $tap->kind,
-                        'position' => $tap->position, 'at' => $event->atS, 'received_at' => $nowS, 'number' => $job->taps->count(),
+                        'position' => $tap->position, 'at' => $event->atS, 'received_at' => $nowS, 'number' => $job->taps->count(), 'about' => $tap->about === [] ? null : $tap->about,
                     ]));
+                    $tap->kind === JobEventKind::Note && $this->works->of($job)->noted($job, $tap);
                 }
             }
             $this->settle($job, $run, $user);
@@ -70,14 +73,11 @@ final readonly class TapJob
         return $refused ? throw new JobMovedOn($job) : $job;
     }
 
-    /** What follows from where the job is now: the record after the last bath, the end after the last step. */
+    /** What follows from where the job is now: the record once all of it is known, the end after the last step. */
     private function settle(GuidedJob $job, JobRun $run, ?User $user): void
     {
         $workshop = Workshop::query()->findOrFail($job->workshop_id);
-        $bare = array_values(array_filter($run->turns, fn(JobTurn $turn) => $turn->step === $job->terms['bare_step'] && $turn->answer === JobEventKind::Done));
-        if ($job->action_id === null && $bare !== []) {
-            $job->action_id = ($this->finishStrip)(new ActionContext($workshop, $user, (string) Str::uuid()), $job, $run, (int) $bare[0]->endS)->id;
-        }
+        $job->action_id ??= $this->works->of($job)->record(new ActionContext($workshop, $user, (string) Str::uuid()), $job, $run)?->id;
         if ($job->ended_at === null && $run->doneS() !== null) {
             $job->ended_at = $run->doneS();
             Workshop::query()->whereKey($workshop->id)->increment('revision');

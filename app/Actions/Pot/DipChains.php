@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Pot;
 
 use App\Exceptions\NotPossible;
+use App\Guided\OpenJobs;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -13,7 +14,6 @@ use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Chain;
 use App\Models\Dip;
-use App\Strip\OpenJobs;
 use App\Text\Names;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Strip\BareState;

@@ -8,9 +8,9 @@ use App\Exceptions\NotPossible;
 use App\Logbook\ReadBook;
 use App\Models\Pot;
 use App\Models\Workshop;
+use App\Pot\PotFacts;
 use App\Pot\ReadBaths;
 use Dripel\Core\Bath\BathState;
-use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\PotHeat;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PotHeatResult;
@@ -30,9 +30,9 @@ final readonly class HeatPot
         $bath = ($this->readBaths)($workshop)[$pot->id];
         $waxG = $bath->ledger->waxG ?? 0.0;
         $waxG > 0.0 || throw new NotPossible('start', 'pot_empty');
-        $watts = $this->readBook->settings($workshop)->at($power === 'low' ? SettingKey::PotLowW : SettingKey::PotHighW, $pot->id, PHP_INT_MAX);
-        is_numeric($watts) || throw new NotPossible('power', 'pot_no_power');
-        $in = new PotHeatInput($waxG, $startC, PotHeatInput::AMBIENT_C, (float) $watts, PotHeatInput::LOSS_W_PER_K, $targetC, stepMin: 2.0);
+        $facts = PotFacts::of($this->readBook->settings($workshop), $pot->id);
+        $watts = ($power === 'low' ? $facts->lowW : $facts->highW) ?? throw new NotPossible('power', 'pot_no_power');
+        $in = new PotHeatInput($waxG, $startC, PotHeatInput::AMBIENT_C, $watts, $facts->lossWPerK, $targetC, $facts->efficiency, stepMin: 2.0);
 
         return [$bath, $in, (new PotHeat)($in)];
     }

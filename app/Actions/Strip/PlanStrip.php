@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Strip;
 
 use App\Exceptions\NotPossible;
+use App\Guided\OpenJobs;
 use App\Logbook\ReadBook;
 use App\Models\Chain;
 use App\Models\Workshop;
-use App\Strip\OpenJobs;
 use App\Strip\Protocols;
 use App\Strip\ReadJars;
 use App\Support\AppClock;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Strip;
 
 use App\Exceptions\NotPossible;
+use App\Guided\GuidedKind;
 use App\Logbook\ActionContext;
 use App\Models\Chain;
 use App\Models\GuidedJob;
@@ -17,8 +18,6 @@ use Dripel\Core\Job\JobStep;
 /** The guided job begins. Its id comes from the form: sent twice, it begins once. */
 final readonly class StartStrip
 {
-    public const KIND = 'strip';
-
     public function __construct(private PlanStrip $planStrip, private AppClock $clock) {}
 
     /** Refused as PlanStrip refuses, and with NotPossible at `not_advised` unless a petrol school is agreed to. */
@@ -38,12 +37,13 @@ final readonly class StartStrip
                 'id' => $by->actionId,
                 'workshop_id' => $by->workshop->id,
                 'user_id' => $by->user?->id,
-                'kind' => self::KIND,
+                'kind' => GuidedKind::Strip,
                 'title' => Protocols::nameOf($by->workshop, $wish->protocol) ?? $wish->protocol,
                 'steps' => array_map(fn(JobStep $step) => $step->toArray(), $draft->plan->steps),
                 'chains' => array_map(fn(Chain $chain) => $chain->id, $wish->chains),
                 'terms' => ['start_g' => $draft->startG, 'bare_step' => $draft->plan->bareStep],
-                'started_at' => $this->clock->unixS(),
+                'started_at' => $nowS = $this->clock->unixS(),
+                'begun_at' => $nowS,
             ]);
         });
     }

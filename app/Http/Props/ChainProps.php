@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Guided\GuidedKind;
 use App\Text\ChainWords;
-use App\Text\StripWords;
+use App\Text\JobWords;
 use App\Text\Voice;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
@@ -27,7 +28,7 @@ final readonly class ChainProps
     /** @return array<string, mixed> */
     public function of(ChainState $chain): array
     {
-        $job = array_values(array_filter($this->jobs, fn(OpenJob $open) => in_array($chain->chainId, $open->chainIds, true)))[0] ?? null;
+        $job = array_values(array_filter($this->jobs, fn(OpenJob $open) => ! $open->planned && in_array($chain->chainId, $open->chainIds, true)))[0] ?? null;
 
         return [
             'id' => $chain->chainId,
@@ -37,7 +38,7 @@ final readonly class ChainProps
             'status' => $chain->status->value,
             'directional' => $this->voice->settings->whole(SettingKey::ChainDirectional, $chain->chainId) === 1,
             'word' => $this->words->status($chain),
-            'detail' => $job === null ? $this->words->detail($chain) : $this->voice->say('chain.detail.in_job', ['step' => lcfirst((new StripWords($this->voice))->title($job->step))]),
+            'detail' => $job === null ? $this->words->detail($chain) : $this->voice->say($job->kind === GuidedKind::PotDay->value ? 'chain.detail.in_pot_day' : 'chain.detail.in_job', ['step' => lcfirst((new JobWords($this->voice))->title($job))]),
             'job' => $job?->id,
             'late' => $this->late($chain),
             'ready' => $chain->rideable() && $chain->readyAtS === null,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Guided\GuidedKind;
 use App\Text\ChainWords;
 use App\Text\NextWords;
 use App\Text\Voice;
@@ -147,7 +148,7 @@ final readonly class ShedProps
     private function pot(array $rails): array
     {
         $chains = [];
-        $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->chainIds, $this->jobs));
+        $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->planned ? [] : $job->chainIds, $this->jobs));
         foreach ($rails as $rail) {
             foreach ([...$rail->hanging, ...($rail->fitted === null ? [] : [$rail->fitted])] as $chain) {
                 if (! $chain->pastLimit && ! in_array($chain->chainId, $inJob, true)) {
@@ -165,6 +166,6 @@ final readonly class ShedProps
         }
 
         // No pot is plugged in while a jar of solvent is open or a chain wet with it hangs about.
-        return ['chains' => $chains, 'solventOut' => $this->jobs !== [], 'pots' => array_values(array_map((new PotProps($this->voice))->of(...), $this->baths))];
+        return ['chains' => $chains, 'solventOut' => array_filter($this->jobs, fn(OpenJob $job) => $job->kind === GuidedKind::Strip->value) !== [], 'pots' => array_values(array_map((new PotProps($this->voice))->of(...), $this->baths))];
     }
 }

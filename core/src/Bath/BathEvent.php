@@ -36,6 +36,12 @@ final readonly class BathEvent
         return new self($atS, BathEventKind::TopUp, Check::positive('wax_g', $waxG), Check::notNegative('oil_g', $oilG));
     }
 
+    /** Lamp oil alone, after a smear test. */
+    public static function oil(float $atS, float $oilG): self
+    {
+        return new self($atS, BathEventKind::TopUp, 0.0, Check::positive('oil_g', $oilG));
+    }
+
     /** @param list<BathDip> $chains */
     public static function dip(float $atS, array $chains): self
     {

@@ -53,6 +53,9 @@ enum SettingKey: string
     case PotWax = 'pot.wax';
     /** Flash point of the lamp oil in it, by its sheet. */
     case PotFlashC = 'pot.flash_c';
+    /** Found from a logged heat-up: the part of its power that reaches the wax, and what it loses. */
+    case PotEfficiency = 'pot.efficiency';
+    case PotLossWPerK = 'pot.loss_w_per_k';
     case FactorIndoor = 'factor.indoor';
     case FactorDry = 'factor.dry';
     case FactorDusty = 'factor.dusty';

@@ -34,7 +34,7 @@ final readonly class NextList
     {
         $today = LocalDay::of($nowS, $zone);
         $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->chainIds, $jobs));
-        $items = [...self::spentWaiting($rails), ...self::openRides($book, $today), ...self::commutes($book, $today), ...self::jobs($book, $jobs, $nowS, $zone), ...self::jars($jars, $today), ...self::baths($baths)];
+        $items = [...self::spentWaiting($rails, $inJob), ...self::openRides($book, $today), ...self::commutes($book, $today), ...self::jobs($book, $jobs, $nowS, $zone), ...self::jars($jars, $today), ...self::baths($baths)];
         foreach ($rails as $rail) {
             array_push(
                 $items,
@@ -55,7 +55,7 @@ final readonly class NextList
     }
 
     /**
-     * @param list<int> $inJob chains that still dry in a guided job, which speaks for them
+     * @param list<int> $inJob chains that are in a guided job, which speaks for them
      *
      * @return list<NextItem>
      */
@@ -137,12 +137,13 @@ final readonly class NextList
 
     /**
      * @param list<Rail> $rails
+     * @param list<int> $inJob
      *
      * @return list<NextItem>
      */
-    private static function spentWaiting(array $rails): array
+    private static function spentWaiting(array $rails, array $inJob): array
     {
-        $spent = fn(ChainState $chain) => $chain->status !== ChainStatus::Bare;
+        $spent = fn(ChainState $chain) => $chain->status !== ChainStatus::Bare && ! in_array($chain->chainId, $inJob, true);
         $chains = array_merge(...array_map(fn(Rail $rail) => array_values(array_filter($rail->forThePot(), $spent)), $rails));
         if ($chains === []) {
             return [];

@@ -7,12 +7,18 @@ namespace Dripel\Core\Plan;
 /** A guided job under way, as Next sees it: its chains, the step it is at, and when that step's timer rings. */
 final readonly class OpenJob
 {
-    /** @param list<int> $chainIds */
+    /**
+     * @param string $kind which sort of job
+     * @param list<int> $chainIds
+     */
     public function __construct(
         public string $id,
+        public string $kind,
         public array $chainIds,
         public string $step,
         /** Unix seconds; null: it waits for somebody now. */
         public ?int $dueS,
+        /** It has not begun: `dueS` is when it should, to be done in time. */
+        public bool $planned = false,
     ) {}
 }

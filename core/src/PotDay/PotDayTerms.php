@@ -42,6 +42,50 @@ final readonly class PotDayTerms
         $pot->targetC >= $pot->wax->meltToC || throw new InvalidInput('target_c', sprintf('must be %g or more: below it the wax is not all liquid', $pot->wax->meltToC));
     }
 
+    /** Warm enough to run in, with room for a slip of the dial: house rule. */
+    public static function usualTargetC(float $limitC): float
+    {
+        return min(80.0, $limitC - 12.0);
+    }
+
+    /** @return array<string, mixed> as a job keeps it */
+    public function toArray(): array
+    {
+        return [
+            'pot' => ['wax_g' => $this->pot->waxG, 'start_c' => $this->pot->startC, 'ambient_c' => $this->pot->ambientC, 'power_w' => $this->pot->powerW, 'loss_w_per_k' => $this->pot->lossWPerK, 'target_c' => $this->pot->targetC, 'efficiency' => $this->pot->efficiency],
+            'vessel' => [$this->vessel->diameterMm, $this->vessel->heightMm],
+            'kind' => $this->kind->value, 'wax' => $this->wax->value, 'limit_c' => $this->limitC, 'program' => $this->program->value, 'hold_w' => $this->holdW,
+            'oil_fraction' => $this->oilFraction, 'grit' => $this->grit, 'overheated_before' => $this->overheatedBefore,
+            'first_soak' => $this->firstSoak->value, 'rewax_soak' => $this->rewaxSoak->value, 'drain' => $this->drain->value, 'dry_by' => $this->dryBy->value,
+            'link_in' => $this->linkIn, 'weigh' => $this->weigh,
+        ];
+    }
+
+    /** @param array{pot: array{wax_g: float, start_c: float, ambient_c: float, power_w: float, loss_w_per_k: float, target_c: float, efficiency: float}, vessel: array{float, float}, kind: string, wax: string, limit_c: float, program: string, hold_w: float, oil_fraction: float, grit: float, overheated_before: bool, first_soak: string, rewax_soak: string, drain: string, dry_by: string, link_in: bool, weigh: bool} $kept */
+    public static function fromArray(array $kept): self
+    {
+        ['pot' => $pot, 'vessel' => $vessel] = $kept;
+
+        return new self(
+            new PotHeatInput($pot['wax_g'], $pot['start_c'], $pot['ambient_c'], $pot['power_w'], $pot['loss_w_per_k'], $pot['target_c'], $pot['efficiency']),
+            new Vessel($vessel[0], $vessel[1]),
+            PotKind::from($kept['kind']),
+            WaxKind::from($kept['wax']),
+            $kept['limit_c'],
+            PowerProgram::from($kept['program']),
+            $kept['hold_w'],
+            $kept['oil_fraction'],
+            $kept['grit'],
+            $kept['overheated_before'],
+            SoakSchool::from($kept['first_soak']),
+            SoakSchool::from($kept['rewax_soak']),
+            DrainSchool::from($kept['drain']),
+            DryBy::from($kept['dry_by']),
+            $kept['link_in'],
+            $kept['weigh'],
+        );
+    }
+
     public function soak(PotDayChain $chain): SoakSchool
     {
         return $chain->first ? $this->firstSoak : $this->rewaxSoak;

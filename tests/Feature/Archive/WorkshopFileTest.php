@@ -127,13 +127,12 @@ it(
     },
 );
 
-it('reads a file of version 1, which knew no jars yet', function (): void {
+it('reads files of earlier versions, which knew no jars or no bath temperatures yet', function (int $version, array $tables, array $columns): void {
     $bench = new Bench;
     $chain = $bench->chain($bench->bike(), 'A', fit: true);
     $file = app(ExportWorkshop::class)->file($bench->workshop);
-    $first = ['version' => 1, 'tables' => array_diff_key($file['tables'], array_flip(WorkshopFile::SINCE_2))] + $file;
-    $new = WorkshopFile::COLUMNS_SINCE_2['dips'];
-    $first['tables']['dips'] = array_map(fn(array $dip) => array_diff_key($dip, $new), $first['tables']['dips']);
+    $first = ['version' => $version, 'tables' => array_diff_key($file['tables'], array_flip($tables))] + $file;
+    $first['tables']['dips'] = array_map(fn(array $dip) => array_diff_key($dip, array_flip($columns)), $first['tables']['dips']);
     $before = $bench->state($chain)->leftKm();
     app(EmptyWorkshop::class)($bench->workshop);
     $this->actingAs($bench->owner)
@@ -142,9 +141,12 @@ it('reads a file of version 1, which knew no jars yet', function (): void {
     expect($bench->state(Chain::query()->sole())->leftKm())->toBe($before);
     // A file of today that lacks them is not whole.
     app(EmptyWorkshop::class)($bench->workshop->refresh());
-    $this->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', (string) json_encode(['tables' => array_diff_key($file['tables'], array_flip(WorkshopFile::SINCE_2))] + $file))])
+    $this->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', (string) json_encode(['tables' => array_diff_key($file['tables'], ['jar_entries' => 1])] + $file))])
         ->assertSessionHasErrors(['file' => __('errors.restore.table_missing', ['table' => 'jar_entries'])]);
-});
+})->with([
+    'version 1' => [1, ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'], ['pot_id', 'pickup_g', 'rinsed', 'temp_c', 'soak_s', 'powder']],
+    'version 2' => [2, [], ['temp_c', 'soak_s', 'powder']],
+]);
 
 it('refuses a file that it cannot trust, in words, and changes nothing', function (
     Closure $spoil,

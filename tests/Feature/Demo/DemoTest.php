@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Guided\OpenJobs;
 use App\Http\Props\ShedProps;
 use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Pot\ReadBaths;
-use App\Strip\OpenJobs;
 use App\Strip\ReadJars;
 use App\Support\AppClock;
 use App\Text\Voice;

@@ -108,7 +108,7 @@ it('leads from the box to bare steel, counts each tap once, and writes the recor
     $nowS = app(AppClock::class)->unixS();
     app(AppClock::class)->set($nowS + 1200);
     ($this->tap)($job, ['position' => 1, 'at' => $nowS + 30], ['position' => 2, 'at' => $nowS + 95], ['position' => 3, 'kind' => 'longer', 'at' => $nowS + 100])
-        ->assertJsonPath('current', ['position' => 3, 'step' => 3, 'round' => 1, 'seconds' => 840, 'gone' => 1105, 'paused' => false]);
+        ->assertJsonPath('current', ['position' => 3, 'step' => 3, 'round' => 1, 'seconds' => 840, 'gone' => 1105, 'paused' => false, 'signed' => false]);
     ($this->tap)($job, ['position' => 3, 'kind' => 'pause'])->assertJsonPath('current.paused', true);
     app(AppClock::class)->set($nowS + 5000);
     $this->getJson("/jobs/{$job->id}/state")->assertJsonPath('current.gone', 1105);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Guided\OpenJobs;
 use App\Http\Props\ShedProps;
 use App\Logbook\ActionKind;
 use App\Logbook\EntryType;
@@ -9,7 +10,6 @@ use App\Logbook\ReadBook;
 use App\Models\Role;
 use App\Models\Workshop;
 use App\Pot\ReadBaths;
-use App\Strip\OpenJobs;
 use App\Strip\ReadJars;
 use App\Text\Duration;
 use App\Text\Names;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Jobs;
 
+use App\Actions\Jobs\GiveUpJob;
 use App\Actions\Jobs\TapJob;
-use App\Actions\Strip\GiveUpStrip;
 use App\Http\Controllers\Controller;
 use App\Http\Props\JobProps;
 use App\Http\Requests\ActionIdRequest;
@@ -35,7 +35,7 @@ final class JobController extends Controller
         return response()->json($props->state($tapJob($job, $current->user(), $request->taps())));
     }
 
-    public function giveUp(ActionIdRequest $request, GuidedJob $job, GiveUpStrip $giveUp): RedirectResponse
+    public function giveUp(ActionIdRequest $request, GuidedJob $job, GiveUpJob $giveUp): RedirectResponse
     {
         $giveUp($request->context(), $job);
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shed;
 
+use App\Guided\OpenJobs;
 use App\Http\Controllers\Controller;
 use App\Http\Props\ShedProps;
 use App\Logbook\ReadBook;
 use App\Pot\ReadBaths;
-use App\Strip\OpenJobs;
 use App\Strip\ReadJars;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;

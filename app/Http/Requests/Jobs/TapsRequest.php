@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Jobs;
 
 use App\Actions\Jobs\Tap;
+use App\Text\Speaker;
 use Dripel\Core\Job\JobEventKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -23,6 +24,12 @@ final class TapsRequest extends FormRequest
             'taps.*.at' => ['required', 'integer', 'min:0'],
             'taps.*.ticks' => ['array', 'max:20'],
             'taps.*.ticks.*' => ['string', 'max:40'],
+            'taps.*.about' => ['array:text,celsius,chain,before_g,after_g'],
+            'taps.*.about.text' => ['nullable', 'string', 'max:300'],
+            'taps.*.about.celsius' => ['nullable', 'numeric', 'between:-30,400'],
+            'taps.*.about.chain' => ['nullable', 'integer'],
+            'taps.*.about.before_g' => ['nullable', 'numeric', 'between:50,2000'],
+            'taps.*.about.after_g' => ['nullable', 'numeric', 'between:50,2000'],
         ];
     }
 
@@ -35,6 +42,28 @@ final class TapsRequest extends FormRequest
             (int) $tap['position'],
             (int) $tap['at'],
             array_values(array_map(strval(...), $tap['ticks'] ?? [])),
+            self::about(array_filter((array) ($tap['about'] ?? []), fn(mixed $value) => $value !== null && $value !== '')),
         ), array_values($this->array('taps')));
+    }
+
+    /**
+     * @param array<string, mixed> $about in the units of the workshop
+     *
+     * @return array<string, string|int|float>
+     */
+    private static function about(array $about): array
+    {
+        $units = app(Speaker::class)->voice()->quantities->units;
+        $made = [];
+        foreach ($about as $key => $value) {
+            $made[$key] = match ($key) {
+                'celsius' => $units->toCelsius((float) $value),
+                'before_g', 'after_g' => $units->toGrams((float) $value),
+                'chain' => (int) $value,
+                default => trim((string) $value),
+            };
+        }
+
+        return $made;
     }
 }

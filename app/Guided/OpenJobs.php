@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Strip;
+namespace App\Guided;
 
 use App\Models\GuidedJob;
 use App\Models\Workshop;
@@ -17,15 +17,17 @@ final readonly class OpenJobs
         return array_values(GuidedJob::query()->in($workshop)->open()->with('taps')->get()->map(function (GuidedJob $job): OpenJob {
             $run = $job->run();
 
-            return new OpenJob($job->id, $job->chains, $run->step()->code ?? '', $run->step()?->leavable() === true ? $run->dueS() : null);
+            return $job->begun_at === null
+                ? new OpenJob($job->id, $job->kind->value, $job->chains, $run->step()->code ?? '', $job->started_at, true)
+                : new OpenJob($job->id, $job->kind->value, $job->chains, $run->step()->code ?? '', $run->step()?->leavable() === true ? $run->dueS() : null);
         })->all());
     }
 
-    /** @return array<int, string> the job by the chain that is in it */
+    /** @return array<int, string> the job by the chain that is in it; one that is only planned holds no chain */
     public function byChain(Workshop $workshop): array
     {
         $jobs = [];
-        foreach (GuidedJob::query()->in($workshop)->open()->get() as $job) {
+        foreach (GuidedJob::query()->in($workshop)->open()->whereNotNull('begun_at')->get() as $job) {
             foreach ($job->chains as $chainId) {
                 $jobs[$chainId] = $job->id;
             }

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\PotDay;
+
+use App\Exceptions\NotPossible;
+use App\Guided\OpenJobs;
+use App\Logbook\ReadBook;
+use App\Models\Workshop;
+use App\Pot\PotFacts;
+use App\Pot\ReadBaths;
+use App\Support\AppClock;
+use App\Text\Names;
+use Dripel\Core\Bath\BathDip;
+use Dripel\Core\Bath\BathState;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Pot\PotHeatInput;
+use Dripel\Core\PotDay\PotDayChain;
+use Dripel\Core\PotDay\PotDayPlan;
+use Dripel\Core\PotDay\PotDayTerms;
+use Dripel\Core\PotDay\PotRefusal;
+use Dripel\Core\PotDay\PowerProgram;
+use Dripel\Core\PotDay\RinseSchool;
+use Dripel\Core\Strip\BareState;
+use Dripel\Core\Strip\Load;
+
+/** Makes a wish into a plan, with pot, wax and chains as they are; nothing is stored. */
+final readonly class PlanPotDay
+{
+    public function __construct(private ReadBook $readBook, private ReadBaths $readBaths, private OpenJobs $openJobs, private AppClock $clock) {}
+
+    /** Refused with NotPossible at `chains`, `pot` or `program`, with InvalidInput where the core refuses. */
+    public function __invoke(Workshop $workshop, PotDayWish $wish): PotDayProposal
+    {
+        $wish->chainIds !== [] || throw new NotPossible('chains', 'pot_day.no_chains');
+        $book = ($this->readBook)($workshop);
+        $jobs = $this->openJobs->byChain($workshop);
+        $nowS = $this->clock->unixS();
+        $states = array_map(fn(int $id) => $book->chain($id, $nowS), $wish->chainIds);
+        foreach ($states as $state) {
+            $name = ['chain' => (new Names($book->settings))->fullChain($state->chainId)];
+            isset($jobs[$state->chainId]) && throw new NotPossible('chains', 'chain_in_job', $name);
+            $refusal = PotRefusal::of($state, Load::tryFrom($book->settings->text(SettingKey::ChainLoad, $state->chainId)) === Load::FactoryWaxed);
+            $refusal === null || throw new NotPossible('chains', "pot_day.{$refusal->value}", $name);
+        }
+        $bath = ($this->readBaths)($workshop)[$wish->potId] ?? throw new NotPossible('pot', 'pot_empty');
+        $chains = array_map(fn(ChainState $state) => self::chain($book, $state, $wish), $states);
+        $plan = PotDayPlan::of($this->terms($book, $bath, $wish), $chains);
+        $unmeasured = array_values(array_map(fn(ChainState $state) => $state->chainId, array_filter($states, PotRefusal::unmeasured(...))));
+
+        return new PotDayProposal($plan, $chains, $unmeasured, $wish->byS === null ? $nowS : $wish->byS - $plan->seconds());
+    }
+
+    private function terms(Book $book, BathState $bath, PotDayWish $wish): PotDayTerms
+    {
+        $ledger = $bath->ledger;
+        $ledger !== null && $ledger->waxG > 0.0 || throw new NotPossible('pot', 'pot_empty');
+        $facts = PotFacts::of($book->settings, $bath->potId);
+        [$low, $high] = [$facts->lowW, $facts->highW];
+        [$heatW, $holdW] = match ($wish->program) {
+            PowerProgram::Low => [$low, $low],
+            PowerProgram::High => [$high, $high],
+            PowerProgram::HighThenLow => [$high, $low],
+        };
+        $heatW !== null && $holdW !== null || throw new NotPossible('program', 'pot_no_power');
+        $roomC = $wish->roomC ?? PotHeatInput::AMBIENT_C;
+
+        return new PotDayTerms(
+            new PotHeatInput($ledger->waxG, $roomC, $roomC, $heatW, $facts->lossWPerK, $wish->targetC ?? PotDayTerms::usualTargetC($facts->limitC), $facts->efficiency),
+            $facts->vessel(),
+            $facts->kind,
+            $facts->wax,
+            $facts->limitC,
+            $wish->program,
+            $holdW,
+            $ledger->oilFraction,
+            $ledger->grit,
+            $ledger->overheated,
+            $wish->firstSoak,
+            $wish->rewaxSoak,
+            $wish->drain,
+            $wish->dryBy,
+            $wish->linkIn,
+            $wish->weigh,
+        );
+    }
+
+    private static function chain(Book $book, ChainState $state, PotDayWish $wish): PotDayChain
+    {
+        $first = $wish->first[$state->chainId] ?? $state->life === null;
+        $massG = $book->settings->at(SettingKey::ChainMassG, $state->chainId, PHP_INT_MAX);
+        $usual = $state->worstCondition()?->wantsRinse() ?? false ? RinseSchool::HotWater : RinseSchool::Straight;
+
+        return new PotDayChain(
+            $state->chainId,
+            $first,
+            $state->life === null ? RinseSchool::Straight : $wish->rinse[$state->chainId] ?? $usual,
+            is_numeric($massG) ? (float) $massG : BathDip::CHAIN_G,
+            $state->bare?->state === BareState::Late,
+            in_array($state->chainId, $wish->powder, true),
+        );
+    }
+}

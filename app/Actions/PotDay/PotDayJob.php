@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\PotDay;
+
+use App\Models\GuidedJob;
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\Pot\PotCourse;
+use Dripel\Core\PotDay\PotDayCourse;
+use Dripel\Core\PotDay\PotDayTerms;
+
+/** What a job of the kind pot day keeps in its terms. */
+final class PotDayJob
+{
+    public static function wish(GuidedJob $job): PotDayWish
+    {
+        return PotDayWish::fromArray($job->terms['wish']);
+    }
+
+    public static function terms(GuidedJob $job): PotDayTerms
+    {
+        return PotDayTerms::fromArray($job->terms['day']);
+    }
+
+    /** The bath as the job's steps, done and still to come, would have it. */
+    public static function course(GuidedJob $job, JobRun $run, int $nowS): PotCourse
+    {
+        return PotDayCourse::of(self::terms($job), array_map(floatval(...), $job->terms['masses']), $run->steps, $run->spans($nowS), $job->started_at);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\PotDay;
+
+use App\Actions\Jobs\Tap;
+use App\Guided\GuidedWork;
+use App\Logbook\ActionContext;
+use App\Models\Action;
+use App\Models\GuidedJob;
+use App\Models\Temperature;
+use App\Support\AppClock;
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\PotDay\PotDayRecord;
+
+/** A pot day: once the last chain hangs and the pot is off, the run is the record. Given up, what hung by then was waxed. */
+final readonly class PotDayWork implements GuidedWork
+{
+    public function __construct(private RecordPotDay $recordPotDay, private AppClock $clock) {}
+
+    public function noted(GuidedJob $job, Tap $tap): void
+    {
+        if (isset($tap->about['celsius'])) {
+            Temperature::query()->create([
+                'workshop_id' => $job->workshop_id, 'pot_id' => PotDayJob::wish($job)->potId, 'at' => min($tap->atS, $this->clock->unixS()),
+                'received_at' => $this->clock->unixS(), 'temp_c' => (float) $tap->about['celsius'],
+            ]);
+        }
+    }
+
+    public function record(ActionContext $by, GuidedJob $job, JobRun $run): ?Action
+    {
+        return $run->endedS($job->terms['record_step']) === null || PotDayRecord::of($run) === [] ? null : ($this->recordPotDay)($by, $job, $run);
+    }
+
+    public function recordSoFar(ActionContext $by, GuidedJob $job, JobRun $run): ?Action
+    {
+        return PotDayRecord::of($run) === [] ? null : ($this->recordPotDay)($by, $job, $run);
+    }
+}

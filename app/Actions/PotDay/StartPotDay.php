@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\PotDay;
+
+use App\Exceptions\NotPossible;
+use App\Guided\GuidedKind;
+use App\Logbook\ActionContext;
+use App\Logbook\ReadBook;
+use App\Models\GuidedJob;
+use App\Models\Workshop;
+use App\Support\AppClock;
+use App\Support\WriteTransaction;
+use App\Text\Names;
+use Dripel\Core\Job\JobStep;
+use Dripel\Core\PotDay\PotWarning;
+
+/** A pot day begins, or is put down for later and begins when somebody is there. Sent twice, it is there once. */
+final readonly class StartPotDay
+{
+    public function __construct(private PlanPotDay $planPotDay, private ReadBook $readBook, private AppClock $clock) {}
+
+    /** Refused as PlanPotDay refuses, and with NotPossible at `pot` where it would be dangerous or in vain, or the pot is in use. */
+    public function __invoke(ActionContext $by, PotDayWish $wish, bool $later): GuidedJob
+    {
+        return WriteTransaction::run(function () use ($by, $wish, $later): GuidedJob {
+            $begun = GuidedJob::query()->in($by->workshop)->find($by->actionId);
+            if ($begun !== null) {
+                return $begun;
+            }
+            $later || $this->expectPotFree($by->workshop, $wish->potId);
+            $nowS = $this->clock->unixS();
+            $planned = $this->planned($by->workshop, $wish);
+            Workshop::query()->whereKey($by->workshop->id)->increment('revision');
+            $by->workshop->refresh();
+
+            return GuidedJob::query()->create([
+                'id' => $by->actionId, 'workshop_id' => $by->workshop->id, 'user_id' => $by->user?->id, 'kind' => GuidedKind::PotDay, 'title' => '',
+                'started_at' => $later ? max($nowS, $planned['start']) : $nowS, 'begun_at' => $later ? null : $nowS,
+            ] + $planned['job']);
+        });
+    }
+
+    /** One that was put down for later is planned anew with what is true now, and begins. Begun already, it stays as it is. */
+    public function begin(GuidedJob $seen): GuidedJob
+    {
+        return WriteTransaction::run(function () use ($seen): GuidedJob {
+            $job = $seen->refresh();
+            if ($job->begun_at !== null || $job->ended_at !== null) {
+                return $job;
+            }
+            $workshop = Workshop::query()->findOrFail($job->workshop_id);
+            $this->expectPotFree($workshop, PotDayJob::wish($job)->potId);
+            $nowS = $this->clock->unixS();
+            $job->fill($this->planned($workshop, PotDayJob::wish($job))['job'] + ['started_at' => $nowS, 'begun_at' => $nowS])->save();
+            Workshop::query()->whereKey($workshop->id)->increment('revision');
+
+            return $job;
+        });
+    }
+
+    /** @return array{start: int, job: array<string, mixed>} */
+    private function planned(Workshop $workshop, PotDayWish $wish): array
+    {
+        $proposal = ($this->planPotDay)($workshop, $wish);
+        $plan = $proposal->plan;
+        $forbidding = array_values(array_filter($plan->warnings, fn(PotWarning $warning) => $warning->forbids()));
+        $forbidding === [] || throw new NotPossible('pot', "pot_day.{$forbidding[0]->value}");
+
+        return ['start' => $proposal->startS, 'job' => [
+            'steps' => array_map(fn(JobStep $step) => $step->toArray(), $plan->steps),
+            'chains' => $wish->chainIds,
+            'terms' => ['wish' => $wish->toArray(), 'day' => $plan->terms->toArray(), 'masses' => $plan->massesG, 'record_step' => $plan->recordStep],
+        ]];
+    }
+
+    private function expectPotFree(Workshop $workshop, int $potId): void
+    {
+        foreach (GuidedJob::query()->in($workshop)->open()->whereNotNull('begun_at')->get() as $job) {
+            $job->kind === GuidedKind::PotDay && PotDayJob::wish($job)->potId === $potId
+                && throw new NotPossible('pot', 'pot_day.in_use', ['pot' => (new Names($this->readBook->settings($workshop)))->pot($potId)]);
+        }
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Devices;
+
+use App\Models\Device;
+use App\Models\Pot;
+use App\Models\Workshop;
+use App\Support\AppClock;
+
+/** Connects a probe to a pot, and disconnects it. Its token is told once and kept only as a hash. */
+final readonly class Connect
+{
+    public function __construct(private AppClock $clock) {}
+
+    /**
+     * @param array{job: string, speed: float, extra_w: float}|null $simulates
+     *
+     * @return array{Device, string} with the token
+     */
+    public function probe(Workshop $workshop, Pot $pot, string $name, ?array $simulates = null): array
+    {
+        $device = Device::query()->create(['workshop_id' => $workshop->id, 'kind' => Device::PROBE, 'pot_id' => $pot->id, 'name' => $name, 'added_at' => $this->clock->unixS(), 'simulates' => $simulates]);
+
+        return [$device->refresh(), $device->createToken($name, [Device::SENDS_TEMPERATURES])->plainTextToken];
+    }
+
+    public function disconnect(Device $device): void
+    {
+        $device->tokens()->delete();
+        $device->update(['gone_at' => $this->clock->unixS()]);
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Guided;
+
+enum GuidedKind: string
+{
+    case Strip = 'strip';
+    case PotDay = 'pot_day';
+}

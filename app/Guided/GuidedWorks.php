@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Guided;
+
+use App\Actions\PotDay\PotDayWork;
+use App\Actions\Strip\StripWork;
+use App\Models\GuidedJob;
+
+/** The one list of the kinds of guided jobs. */
+final readonly class GuidedWorks
+{
+    public function __construct(private StripWork $strip, private PotDayWork $potDay) {}
+
+    public function of(GuidedJob $job): GuidedWork
+    {
+        return match ($job->kind) {
+            GuidedKind::Strip => $this->strip,
+            GuidedKind::PotDay => $this->potDay,
+        };
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Devices;
+
+use App\Actions\PotDay\PotDayJob;
+use App\Devices\Connect;
+use App\Exceptions\NotPossible;
+use App\Guided\GuidedKind;
+use App\Http\Controllers\Controller;
+use App\Jobs\RunSimulatedProbe;
+use App\Models\Device;
+use App\Models\GuidedJob;
+use App\Models\Pot;
+use App\Support\CurrentWorkshop;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Probes of a pot: connected with a token that is shown once, disconnected, or simulated in the demo. */
+final class ProbeController extends Controller
+{
+    public function store(Request $request, Pot $pot, CurrentWorkshop $current, Connect $connect): JsonResponse
+    {
+        $name = $request->validate(['name' => ['required', 'string', 'max:40']])['name'];
+        [$device, $token] = $connect->probe($current->workshop(), $pot, $name);
+
+        return response()->json(['id' => $device->id, 'token' => $token, 'address' => url("/api/v1/pots/{$pot->id}/temperatures")]);
+    }
+
+    public function destroy(Device $device, Connect $connect): RedirectResponse
+    {
+        $connect->disconnect($device);
+
+        return back();
+    }
+
+    public function simulate(Request $request, GuidedJob $job, CurrentWorkshop $current, Connect $connect): JsonResponse
+    {
+        $current->workshop()->demo || throw new NotPossible('job', 'only_demo');
+        $job->kind === GuidedKind::PotDay && $job->ended_at === null || throw new NotPossible('job', 'job_over');
+        $speed = (float) $request->validate(['speed' => ['required', 'numeric', 'between:1,120']])['speed'];
+        foreach (Device::query()->in($current->workshop())->whereNotNull('simulates')->whereNull('gone_at')->get() as $earlier) {
+            $connect->disconnect($earlier);
+        }
+        [$device, $token] = $connect->probe($current->workshop(), Pot::query()->findOrFail(PotDayJob::wish($job)->potId), 'Simulated probe', ['job' => $job->id, 'speed' => $speed, 'extra_w' => 0.0]);
+        RunSimulatedProbe::dispatch($device->id, $token);
+
+        return response()->json(['device' => $device->id]);
+    }
+}

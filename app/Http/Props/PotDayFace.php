@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Actions\PotDay\PotDayJob;
+use App\Devices\ReadTemperatures;
+use App\Models\GuidedJob;
+use App\Text\PotDayWords;
+use App\Text\Voice;
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\Job\JobStep;
+use Dripel\Core\Pot\HeatPoint;
+use Dripel\Core\PotDay\PotDayLanes;
+
+/** A pot day: its steps in words, the bath as it is over the bath as predicted, and all chains as lanes on one time axis. */
+final readonly class PotDayFace implements JobFace
+{
+    /** Between two points of the predicted curve, in seconds. */
+    private const CURVE_S = 120.0;
+
+    /** A probe that is silent for so long is said to be, in seconds. */
+    private const SILENT_S = 60;
+
+    public function __construct(private ReadTemperatures $readTemperatures, private PotDayProps $props) {}
+
+    public function title(GuidedJob $job, Voice $voice): string
+    {
+        return $voice->say('pot_day.job_title', ['day' => $voice->quantities->day($job->started_at)]);
+    }
+
+    public function step(GuidedJob $job, JobStep $step, Voice $voice): array
+    {
+        return (new PotDayWords($voice))->step($step, PotDayJob::terms($job));
+    }
+
+    public function page(GuidedJob $job, JobRun $run, Voice $voice): array
+    {
+        $terms = PotDayJob::terms($job);
+
+        return [
+            'pot' => ['id' => PotDayJob::wish($job)->potId, 'name' => $voice->names->pot(PotDayJob::wish($job)->potId)],
+            'aboutPot' => $voice->say('pot_day.about', ['wax' => $voice->say("pot.wax.{$terms->wax->value}"), 'grams' => $voice->quantities->mass($terms->pot->waxG), 'chains' => trans_choice('pot_day.chains', count($job->chains))]),
+            'planned' => $job->begun_at !== null ? '' : $voice->say('pot_day.planned', [
+                'at' => $voice->quantities->day($job->started_at).', '.$voice->quantities->time($job->started_at),
+                'done' => $voice->quantities->time($run->aboutS($job->started_at)),
+            ]),
+        ];
+    }
+
+    public function live(GuidedJob $job, JobRun $run, Voice $voice): array
+    {
+        $nowS = $job->begun_at === null ? $job->started_at : ($job->ended_at ?? $voice->nowS);
+
+        return [
+            'axis' => $this->props->axis(PotDayLanes::of($run->steps, $run->spans($nowS), $nowS), $job->started_at, $run->aboutS($nowS), $nowS, $voice),
+            'bath' => $this->bath($job, $run, $nowS, $voice),
+        ];
+    }
+
+    public function record(int $atS, Voice $voice): string
+    {
+        return $voice->say('pot_day.recorded', ['time' => $voice->quantities->time($atS)]);
+    }
+
+    /** @return array<string, mixed> */
+    private function bath(GuidedJob $job, JobRun $run, int $nowS, Voice $voice): array
+    {
+        $q = $voice->quantities;
+        $terms = PotDayJob::terms($job);
+        $potId = PotDayJob::wish($job)->potId;
+        $latest = $this->readTemperatures->latest($potId, $job->started_at);
+        $agoS = $latest === null ? 0 : max(0, $nowS - $latest->at);
+        $endS = $run->aboutS($nowS);
+        $course = PotDayJob::course($job, $run, $nowS);
+        $over = $latest !== null && $latest->temp_c > $terms->limitC && $job->ended_at === null;
+
+        return [
+            'text' => $latest === null ? '—' : $q->temperature($latest->temp_c, 1),
+            'since' => match (true) {
+                $latest === null => $voice->say('pot_day.bath.none'),
+                $latest->device_id === null => $voice->say('pot_day.bath.typed', ['time' => $q->time($latest->at)]),
+                $agoS > self::SILENT_S => $voice->say('pot_day.bath.silent', ['time' => $q->time($latest->at)]),
+                default => $voice->say('pot_day.bath.probe', ['seconds' => $q->seconds($agoS)]),
+            },
+            'expected' => $job->begun_at === null ? '' : $voice->say('pot_day.bath.expected', ['celsius' => $q->temperature($course->celsius($nowS - $job->started_at))]),
+            'over' => $over ? $voice->say('pot_day.bath.over', ['limit' => $q->temperature($terms->limitC)]) : null,
+            'limit' => $terms->limitC,
+            'melts' => [$terms->pot->wax->meltFromC, $terms->pot->wax->meltToC],
+            'from' => $job->started_at,
+            'until' => $endS,
+            'measured' => $this->readTemperatures->curve($potId, $job->started_at, $nowS),
+            'predicted' => array_map(fn(HeatPoint $point) => [$job->started_at + (int) round(60 * $point->min), round($point->tempC, 2)], $course->curve($endS - $job->started_at, self::CURVE_S)),
+            'marks' => array_map(fn(int $celsius) => ['at' => $celsius, 'text' => $q->temperature($celsius)], range(20, 100, 20)),
+        ];
+    }
+}

@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Actions\PotDay\PotDayProposal;
+use App\Guided\OpenJobs;
+use App\Logbook\ReadBook;
+use App\Models\Workshop;
+use App\Pot\PotFacts;
+use App\Pot\ReadBaths;
+use App\Text\ChainWords;
+use App\Text\PotDayWords;
+use App\Text\Speaker;
+use App\Text\Voice;
+use BackedEnum;
+use Dripel\Core\Bath\BathState;
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Pot\HeatPoint;
+use Dripel\Core\Pot\PotHeatInput;
+use Dripel\Core\PotDay\DrainSchool;
+use Dripel\Core\PotDay\DryBy;
+use Dripel\Core\PotDay\PotDayBlock;
+use Dripel\Core\PotDay\PotDayDip;
+use Dripel\Core\PotDay\PotDayLanes;
+use Dripel\Core\PotDay\PotDayPlan;
+use Dripel\Core\PotDay\PotDayTerms;
+use Dripel\Core\PotDay\PotRefusal;
+use Dripel\Core\PotDay\PotWarning;
+use Dripel\Core\PotDay\PowerProgram;
+use Dripel\Core\PotDay\RinseSchool;
+use Dripel\Core\PotDay\SoakSchool;
+use Dripel\Core\Strip\Load;
+
+/** The pot day before it begins: which chains, in which pot, by which schools; then the plan with its lanes and warnings. */
+final readonly class PotDayProps
+{
+    private const CURVE_S = 120.0;
+
+    /** Between two marks of a time axis, in minutes; the first that makes few enough. */
+    private const MARKS_MIN = [5, 10, 15, 30, 60, 120, 240];
+
+    private const MOST_MARKS = 9;
+
+    public function __construct(private ReadBook $readBook, private ReadBaths $readBaths, private OpenJobs $openJobs, private Speaker $speaker) {}
+
+    /**
+     * @param list<int> $chosen chains that somebody came with; empty: those that wait
+     *
+     * @return array<string, mixed>
+     */
+    public function create(Workshop $workshop, array $chosen): array
+    {
+        $voice = $this->speaker->voice();
+        $book = ($this->readBook)($workshop);
+        $jobs = $this->openJobs->byChain($workshop);
+        $chains = [];
+        foreach ($book->chainIds as $id) {
+            $state = $book->chain($id, $voice->nowS);
+            if (! $state->retired() && ! isset($jobs[$id]) && $book->bikeOfChain($id, $voice->nowS) !== null) {
+                $chains[] = $this->chain($state, $book->fittings->bikeOf($id, $voice->nowS) !== null, $voice);
+            }
+        }
+        $proposed = array_values(array_map(fn(array $chain) => $chain['id'], array_filter($chains, fn(array $chain) => $chain['proposed'])));
+
+        return [
+            'chains' => $chains,
+            'chosen' => $chosen === [] ? $proposed : $chosen,
+            'pots' => array_values(array_map(fn(BathState $bath) => $this->pot($bath, $voice), ($this->readBaths)($workshop))),
+            'choices' => [
+                'program' => self::choices(PowerProgram::cases(), 'program', $voice),
+                'soak' => self::choices(SoakSchool::cases(), 'soak', $voice),
+                'drain' => self::choices(DrainSchool::cases(), 'drain', $voice),
+                'rinse' => self::choices(RinseSchool::cases(), 'rinse', $voice),
+                'dryBy' => self::choices(DryBy::cases(), 'dry_by', $voice),
+            ],
+            'room' => (string) round($voice->quantities->units->fromCelsius(PotHeatInput::AMBIENT_C)),
+            'temperature' => $voice->quantities->units->temperature,
+            'forms' => (new FormProps($book, $voice))->all(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function plan(PotDayProposal $proposal, ?int $byS): array
+    {
+        $voice = $this->speaker->voice();
+        $q = $voice->quantities;
+        $words = new PotDayWords($voice);
+        $plan = $proposal->plan;
+        $startS = max($proposal->startS, $voice->nowS);
+        $doneS = $startS + $plan->seconds();
+        $spans = JobRun::of($plan->steps, $startS, [])->spans($startS);
+        $plugS = $startS + (int) $plan->startsS(PotDayPlan::PLUG_IN);
+
+        return [
+            'lines' => array_values(array_filter([
+                $byS !== null && $proposal->startS < $voice->nowS ? $voice->say('pot_day.too_late', ['by' => $q->time($byS), 'done' => $q->time($doneS)]) : null,
+                $voice->say($byS === null ? 'pot_day.starts_now' : 'pot_day.starts', ['at' => $q->time($startS), 'plug' => $q->time($plugS), 'done' => $q->time($doneS), 'all' => $q->seconds($plan->seconds())]),
+                trans_choice('pot_day.batches', max([1, ...array_map(fn(PotDayDip $dip) => $dip->batch, $plan->dips)]), ['capacity' => trans_choice('pot_day.at_once', max(1, $plan->capacity->chains))]),
+            ])),
+            'dips' => array_map(fn(PotDayDip $dip) => [
+                'chain' => $voice->names->fullChain($dip->chainId),
+                'batch' => $dip->batch,
+                'soak' => $q->seconds((int) ceil(60 * $dip->minutes)),
+                'because' => $voice->say($dip->byBath ? 'pot_day.by_bath' : 'pot_day.by_school'),
+                'shock' => $voice->say('pot_day.shock', ['bath' => $q->temperature($dip->bathC), 'mixed' => $q->temperature($dip->mixedC)]),
+            ], $plan->dips),
+            'warnings' => array_map(fn(PotWarning $warning) => ['text' => $words->warning($warning, $plan, $startS), 'forbids' => $warning->forbids()], $plan->warnings),
+            'unmeasured' => $proposal->unmeasured === [] ? null : $voice->say('pot_day.unmeasured', ['chains' => $voice->names->chains($proposal->unmeasured)]),
+            'later' => $startS - $voice->nowS > 60,
+            'forbidden' => $plan->forbidden(),
+            'target' => (string) round($q->units->fromCelsius($plan->terms->pot->targetC)),
+            'axis' => $this->axis(PotDayLanes::of($plan->steps, $spans, $startS), $startS, $doneS, null, $voice),
+            'bath' => [
+                'limit' => $plan->terms->limitC,
+                'melts' => [$plan->terms->pot->wax->meltFromC, $plan->terms->pot->wax->meltToC],
+                'from' => $startS,
+                'until' => $doneS,
+                'measured' => [],
+                'predicted' => array_map(fn(HeatPoint $point) => [$startS + (int) round(60 * $point->min), round($point->tempC, 2)], $plan->course()->curve($plan->seconds(), self::CURVE_S)),
+                'marks' => array_map(fn(int $celsius) => ['at' => $celsius, 'text' => $q->temperature($celsius)], range(20, 100, 20)),
+            ],
+        ];
+    }
+
+    /**
+     * Lanes of blocks on one time axis.
+     *
+     * @param array<int, list<PotDayBlock>> $lanes by chain; the pot's first
+     *
+     * @return array<string, mixed>
+     */
+    public function axis(array $lanes, int $fromS, int $untilS, ?int $nowS, Voice $voice): array
+    {
+        $untilS = max($fromS + 60, $untilS);
+        $stepS = 60 * self::MARKS_MIN[0];
+        foreach (self::MARKS_MIN as $minutes) {
+            $stepS = 60 * $minutes;
+            if (($untilS - $fromS) / $stepS <= self::MOST_MARKS) {
+                break;
+            }
+        }
+        $marks = [];
+        for ($atS = (int) ceil($fromS / $stepS) * $stepS; $atS <= $untilS; $atS += $stepS) {
+            $marks[] = ['at' => $atS, 'text' => $voice->quantities->time($atS)];
+        }
+
+        return [
+            'from' => $fromS,
+            'until' => $untilS,
+            'now' => $nowS,
+            'nowText' => $nowS === null ? '' : $voice->quantities->time($nowS),
+            'marks' => $marks,
+            'lanes' => array_map(fn(int $id, array $blocks) => [
+                'name' => $id === PotDayLanes::POT ? $voice->say('pot_day.lane.pot') : $voice->names->fullChain($id),
+                'blocks' => array_map(fn(PotDayBlock $block) => [
+                    'code' => $block->code,
+                    'text' => $voice->say("pot_day.block.{$block->code}"),
+                    'title' => $voice->say('pot_day.block_title', ['what' => $voice->say("pot_day.block.{$block->code}"), 'from' => $voice->quantities->time($block->fromS), 'to' => $voice->quantities->time($block->toS), 'state' => $voice->say('pot_day.block_state.'.($block->done ? 'done' : ($block->underWay ? 'now' : 'ahead')))]),
+                    'from' => $block->fromS,
+                    'to' => $block->toS,
+                    'state' => $block->done ? 'done' : ($block->underWay ? 'now' : 'ahead'),
+                ], $blocks),
+            ], array_keys($lanes), array_values($lanes)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function chain(ChainState $state, bool $onBike, Voice $voice): array
+    {
+        $words = new ChainWords($voice);
+        $id = $state->chainId;
+        $refusal = PotRefusal::of($state, Load::tryFrom($voice->settings->text(SettingKey::ChainLoad, $id)) === Load::FactoryWaxed);
+        $usual = $state->worstCondition()?->wantsRinse() ?? false ? RinseSchool::HotWater : RinseSchool::Straight;
+
+        return [
+            'id' => $id,
+            'name' => $voice->names->fullChain($id),
+            'word' => $words->status($state),
+            'detail' => $words->detail($state),
+            'onBike' => $onBike,
+            'first' => $state->life === null,
+            'waxed' => $state->life !== null,
+            'rinse' => $usual->value,
+            'refusal' => $refusal === null ? null : ['code' => $refusal->value, 'text' => $voice->say("errors.pot_day.{$refusal->value}", ['chain' => $voice->names->fullChain($id)])],
+            'proposed' => $state->wantsPot() && ! $onBike && $refusal === null,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function pot(BathState $bath, Voice $voice): array
+    {
+        $facts = PotFacts::of($voice->settings, $bath->potId);
+
+        return [
+            'id' => $bath->potId,
+            'name' => $voice->names->pot($bath->potId),
+            'empty' => ($bath->ledger->waxG ?? 0.0) <= 0.0,
+            'about' => $bath->ledger === null ? $voice->say('pot.empty') : $voice->say("pot.wax.{$facts->wax->value}").', '.$voice->say('pot.holds', ['grams' => $voice->quantities->mass($bath->ledger->waxG), 'depth' => $voice->quantities->number($bath->ledger->depthMm)]),
+            'target' => (string) round($voice->quantities->units->fromCelsius(PotDayTerms::usualTargetC($facts->limitC))),
+            'limit' => $voice->quantities->temperature($facts->limitC),
+        ];
+    }
+
+    /**
+     * @param list<BackedEnum> $cases
+     *
+     * @return list<array{value: int|string, title: string}>
+     */
+    private static function choices(array $cases, string $key, Voice $voice): array
+    {
+        return array_map(fn(BackedEnum $case) => ['value' => $case->value, 'title' => $voice->say("pot_day.{$key}.{$case->value}")], $cases);
+    }
+}

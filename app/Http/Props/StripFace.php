@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Models\GuidedJob;
+use App\Text\StripWords;
+use App\Text\Voice;
+use Dripel\Core\Job\JobEventKind;
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\Job\JobStep;
+use Dripel\Core\Strip\JobResidues;
+use Dripel\Core\Strip\Solvent;
+
+/** A guided strip: its baths in words, and what is expected beside what was seen. */
+final readonly class StripFace implements JobFace
+{
+    public function title(GuidedJob $job, Voice $voice): string
+    {
+        return (new StripWords($voice))->school($job->title);
+    }
+
+    public function step(GuidedJob $job, JobStep $step, Voice $voice): array
+    {
+        $words = new StripWords($voice);
+
+        return $words->step($step, $job->chains, self::dripOnly($job)) + [
+            'question' => $step->againFrom === null ? null : ['yes' => $voice->say('strip.step.look.yes'), 'no' => $voice->say('strip.step.look.no')],
+            'cautions' => $words->cautions($step),
+            'subject' => $this->subject($step, $words),
+        ];
+    }
+
+    public function page(GuidedJob $job, JobRun $run, Voice $voice): array
+    {
+        return ['dripOnly' => self::dripOnly($job), 'stretches' => $this->lanes($run->steps, new StripWords($voice), $voice)];
+    }
+
+    public function live(GuidedJob $job, JobRun $run, Voice $voice): array
+    {
+        return ['residues' => $this->residues($job, $run, $voice)];
+    }
+
+    public function record(int $atS, Voice $voice): string
+    {
+        return $voice->say('ui.job.record', ['time' => $voice->quantities->time($atS)]);
+    }
+
+    private static function dripOnly(GuidedJob $job): bool
+    {
+        return in_array('brakes_covered', $job->steps[0]['ticks'], true);
+    }
+
+    /** The solvent under the title: what is in the jar now. */
+    private function subject(JobStep $step, StripWords $words): string
+    {
+        $solvent = Solvent::tryFrom((string) ($step->about['solvent'] ?? ''));
+
+        [$flashC, $boilingC] = [$step->about['flash_c'] ?? null, $step->about['boiling_c'] ?? null];
+        $own = is_numeric($flashC) ? (float) $flashC : null;
+
+        return $solvent === null ? '' : ucfirst($words->solvent($solvent)).'. '.$words->hazard($solvent, $solvent->hazard($own, is_numeric($boilingC) ? (float) $boilingC : null), $own);
+    }
+
+    /**
+     * @param list<JobStep> $steps
+     *
+     * @return list<array{key: string, text: string, time: string, steps: list<int>}> the whole job, stretch by stretch
+     */
+    private function lanes(array $steps, StripWords $words, Voice $voice): array
+    {
+        $lanes = [];
+        foreach ($steps as $i => $step) {
+            ['key' => $key, 'text' => $text] = $this->lane($step, $words, $voice);
+            $lanes[$key] ??= ['key' => $key, 'text' => $text, 'seconds' => 0, 'steps' => []];
+            $lanes[$key]['seconds'] += $step->seconds ?? 0;
+            $lanes[$key]['steps'][] = $i;
+        }
+
+        return array_values(array_map(fn(array $lane) => [
+            'key' => $lane['key'], 'text' => $lane['text'], 'steps' => $lane['steps'], 'time' => $lane['seconds'] > 0 ? $voice->quantities->seconds($lane['seconds']) : '',
+        ], $lanes));
+    }
+
+    /** @return array{key: string, text: string} the stretch of the whole job that a step belongs to */
+    private function lane(JobStep $step, StripWords $words, Voice $voice): array
+    {
+        $bath = $step->about['bath'] ?? null;
+
+        return match (true) {
+            is_int($bath) => ['key' => "bath-{$bath}", 'text' => $words->solvent(Solvent::from((string) $step->about['solvent']))],
+            in_array($step->code, ['prepare', 'dry', 'check'], true) => ['key' => $step->code, 'text' => $voice->say("strip.lane.{$step->code}")],
+            $step->code === 'blow_dry' => ['key' => 'dry', 'text' => $voice->say('strip.lane.dry')],
+            default => ['key' => $step->code, 'text' => $voice->say('strip.lane.between')],
+        };
+    }
+
+    /** @return list<array<string, mixed>> what each bath should leave, and what was seen where somebody looked */
+    private function residues(GuidedJob $job, JobRun $run, Voice $voice): array
+    {
+        $q = $voice->quantities;
+        $residues = [['name' => $voice->say('strip.residue.start'), 'share' => 1.0, 'text' => $q->mass((float) $job->terms['start_g']), 'seen' => null, 'done' => true]];
+        foreach (JobResidues::of($run, (float) $job->terms['start_g'], count($job->chains)) as $left) {
+            $residues[] = [
+                'name' => $voice->say($left->round === 1 ? 'strip.residue.bath' : 'strip.residue.again', ['bath' => (string) $left->bath]),
+                'share' => self::share($left->expectedG, (float) $job->terms['start_g']),
+                'text' => $q->mass($left->expectedG),
+                'seen' => $left->seen === null ? null : $voice->say('strip.residue.'.($left->seen === JobEventKind::Again ? 'cloudy' : 'clear')),
+                'done' => $left->done,
+            ];
+        }
+
+        return $residues;
+    }
+
+    /** How long a bar is drawn: by order of magnitude, from a hundred-thousandth of the start to all of it. */
+    private static function share(float $grams, float $startG): float
+    {
+        return $grams <= 0.0 ? 0.0 : max(0.0, min(1.0, 1 + log10($grams / $startG) / 6));
+    }
+}

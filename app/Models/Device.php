@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Auth\Authenticatable;
+use Illuminate\Contracts\Auth\Authenticatable as CanSignIn;
+use Laravel\Sanctum\HasApiTokens;
+use Laravel\Sanctum\PersonalAccessToken;
+
+/**
+ * A thing that sends readings: of one workshop, at one pot. Its token is its own and can do nothing else.
+ *
+ * @property int $id
+ * @property string $kind
+ * @property int $pot_id
+ * @property string $name
+ * @property int $added_at
+ * @property int|null $seen_at
+ * @property int|null $gone_at null: its token is good
+ * @property array{job: string, speed: float, extra_w: float}|null $simulates
+ */
+final class Device extends WorkshopModel implements CanSignIn
+{
+    use Authenticatable;
+
+    /** @use HasApiTokens<PersonalAccessToken> */
+    use HasApiTokens;
+
+    public const PROBE = 'probe';
+
+    /** What the token of a probe may do. */
+    public const SENDS_TEMPERATURES = 'temperatures:send';
+
+    protected function casts(): array
+    {
+        return ['simulates' => 'array'];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pot;
+
+use Dripel\Core\Bath\Vessel;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Pot\PotHeatInput;
+use Dripel\Core\Pot\PotKind;
+use Dripel\Core\Pot\WaxKind;
+
+/** What is known of a pot, with the house rule where nobody said. */
+final readonly class PotFacts
+{
+    private function __construct(
+        public PotKind $kind,
+        public WaxKind $wax,
+        public ?float $diameterMm,
+        public ?float $heightMm,
+        public ?float $lowW,
+        public ?float $highW,
+        public float $limitC,
+        public float $efficiency,
+        public float $lossWPerK,
+        public bool $calibrated,
+    ) {}
+
+    public static function of(Settings $settings, int $potId): self
+    {
+        $number = fn(SettingKey $key): ?float => is_numeric($value = $settings->at($key, $potId, PHP_INT_MAX)) ? (float) $value : null;
+        $wax = WaxKind::tryFrom($settings->text(SettingKey::PotWax, $potId)) ?? WaxKind::Plain;
+        $loss = $number(SettingKey::PotLossWPerK);
+
+        return new self(
+            PotKind::tryFrom($settings->text(SettingKey::PotKind, $potId)) ?? PotKind::SlowCooker,
+            $wax,
+            $number(SettingKey::PotDiameterMm),
+            $number(SettingKey::PotHeightMm),
+            $number(SettingKey::PotLowW),
+            $number(SettingKey::PotHighW),
+            $wax->limitC($number(SettingKey::PotFlashC)),
+            $number(SettingKey::PotEfficiency) ?? 1.0,
+            $loss ?? PotHeatInput::LOSS_W_PER_K,
+            $loss !== null,
+        );
+    }
+
+    public function vessel(): Vessel
+    {
+        return new Vessel($this->diameterMm ?? 0.0, $this->heightMm ?? 0.0);
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use App\Guided\GuidedKind;
+use Dripel\Core\Plan\OpenJob;
+
+/** What an open job of any kind is at, where there is no room for more. */
+final readonly class JobWords
+{
+    public function __construct(private Voice $voice) {}
+
+    public function title(OpenJob $job): string
+    {
+        return match (GuidedKind::from($job->kind)) {
+            GuidedKind::Strip => (new StripWords($this->voice))->title($job->step),
+            GuidedKind::PotDay => (new PotDayWords($this->voice))->title($job->step),
+        };
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use Dripel\Core\Job\JobStep;
+use Dripel\Core\Pot\WaxKind;
+use Dripel\Core\PotDay\PotDayPlan;
+use Dripel\Core\PotDay\PotDayRecord;
+use Dripel\Core\PotDay\PotDayTerms;
+use Dripel\Core\PotDay\PotWarning;
+
+/** A pot day in sentences: the steps of the job, what to look for, what to be minded, and what could go wrong. */
+final readonly class PotDayWords
+{
+    public function __construct(private Voice $voice) {}
+
+    /** @return array{title: string, text: string, again: array{title: string, text: string}|null, cautions: list<string>, subject: string, question: array{yes: string, no: string}|null} */
+    public function step(JobStep $step, PotDayTerms $terms): array
+    {
+        $parameters = $this->parameters($step, $terms);
+        $variant = match ($step->code) {
+            PotDayPlan::LIFT => "lift_{$step->about['drain']}",
+            'dry' => "dry_{$step->about['by']}",
+            PotDayPlan::PLUG_IN => $terms->holdW < $terms->pot->powerW ? 'plug_in_high' : 'plug_in',
+            default => $step->code,
+        };
+
+        return [
+            'title' => $this->voice->say("pot_day.step.{$step->code}.title", $parameters),
+            'text' => $this->voice->say("pot_day.text.{$variant}", $parameters),
+            'again' => $step->code !== PotDayPlan::SMEAR ? null : ['title' => $this->voice->say('pot_day.step.smear.title'), 'text' => $this->smearAgain($step)],
+            'cautions' => array_map(fn(string $code) => $this->voice->say("pot_day.caution.{$code}"), $this->cautions($step->code, $terms)),
+            'subject' => $step->chains === [] ? '' : $this->voice->names->chains($step->chains),
+            'question' => $step->againFrom === null ? null : ['yes' => $this->voice->say('pot_day.smear.yes'), 'no' => $this->voice->say('pot_day.smear.no')],
+        ];
+    }
+
+    /** What a step is called where there is no room for more. */
+    public function title(string $code): string
+    {
+        return $this->voice->say("pot_day.step.{$code}.title", ['chains' => '']);
+    }
+
+    public function warning(PotWarning $warning, PotDayPlan $plan, int $startS): string
+    {
+        $q = $this->voice->quantities;
+        $pot = $plan->terms->pot;
+
+        return $this->voice->say("pot_day.warning.{$warning->value}", [
+            'power' => $q->number($pot->powerW),
+            'end' => $q->temperature((float) $pot->course()->equilibriumC()),
+            'target' => $q->temperature($pot->targetC),
+            'limit' => $q->temperature($plan->terms->limitC),
+            'at' => $plan->overheatsS === null ? '' : $q->time($startS + (int) $plan->overheatsS),
+            'grit' => $q->number($plan->terms->grit, 1),
+            'wax' => $q->mass($pot->waxG),
+        ]);
+    }
+
+    /** @return array<string, string> */
+    private function parameters(JobStep $step, PotDayTerms $terms): array
+    {
+        $q = $this->voice->quantities;
+        $celsius = fn(string $key): string => is_numeric($step->about[$key] ?? null) ? $q->temperature((float) $step->about[$key]) : '';
+
+        return [
+            'chains' => $this->voice->names->chains($step->chains),
+            'power' => $q->number((float) ($step->about['power_w'] ?? $terms->pot->powerW)),
+            'target' => $q->temperature($terms->pot->targetC),
+            'limit' => $q->temperature($terms->limitC),
+            'mixed' => $celsius('mixed_c'),
+            'bath' => $celsius('bath_c'),
+            'least' => $step->seconds === null ? '' : $q->seconds($step->seconds),
+            'warm' => is_numeric($step->about['chain_s'] ?? null) ? $q->seconds((int) ceil((float) $step->about['chain_s'])) : '',
+            'oil' => $step->code !== PotDayPlan::SMEAR ? '' : $this->oil($step, 1),
+            'link' => $step->code !== PotDayPlan::IN ? '' : $this->voice->say(($step->about['link_in'] ?? false) === true ? 'pot_day.link_in' : 'pot_day.link_out'),
+            'many' => trans_choice('pot_day.it_them', max(1, count($step->chains))),
+            'kind' => $this->voice->say("pot.caution.{$terms->kind->value}"),
+        ];
+    }
+
+    private function smearAgain(JobStep $step): string
+    {
+        $second = $this->oil($step, 2);
+
+        return $second === '' ? $this->voice->say('pot_day.smear.enough') : $this->voice->say('pot_day.smear.again', ['oil' => $this->oil($step, 1), 'second' => $second]);
+    }
+
+    private function oil(JobStep $step, int $round): string
+    {
+        $grams = PotDayRecord::oilG((string) $step->about['oil_g'], $round);
+
+        return $grams === null ? '' : $this->voice->quantities->mass($grams);
+    }
+
+    /** @return list<string> the most dangerous first */
+    private function cautions(string $code, PotDayTerms $terms): array
+    {
+        return match ($code) {
+            'jar_first', 'jar_second' => ['solvent', 'gloves', 'waste'],
+            'jar_dry' => ['no_heat', 'solvent'],
+            PotDayPlan::RINSE => ['boiling', 'gloves'],
+            'dry' => ['water'],
+            'flex', 'set', 'weigh_after' => ['brakes', 'hot_still'],
+            PotDayPlan::POWDER => ['powder', 'gloves'],
+            PotDayPlan::OFF => ['cooling'],
+            default => ['gloves', 'smoke', 'wet', ...($terms->wax === WaxKind::Softened ? ['flash'] : [])],
+        };
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\PotDay;
+
+use Dripel\Core\Job\JobEventKind;
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\Job\JobTurn;
+
+/** What really became of the chains of a pot day: a chain was waxed if it went in and was hung. */
+final readonly class PotDayRecord
+{
+    /** @return list<DippedThen> in the order in which they were hung */
+    public static function of(JobRun $run): array
+    {
+        $last = [];
+        $dipped = [];
+        foreach ($run->turns as $turn) {
+            $step = $run->steps[$turn->step];
+            if ($turn->endS === null || $turn->answer === JobEventKind::Skip && $step->code !== PotDayPlan::UNDER) {
+                continue;
+            }
+            foreach ($step->chains as $chainId) {
+                $last[$chainId][$step->code] = $turn;
+                if ($step->code === PotDayPlan::HANG && isset($last[$chainId][PotDayPlan::IN])) {
+                    $dipped[$chainId] = [$last[$chainId], $turn];
+                } elseif ($step->code === PotDayPlan::POWDER && isset($dipped[$chainId])) {
+                    $dipped[$chainId][0] = $last[$chainId];
+                }
+            }
+        }
+
+        return array_map(fn(int $chainId, array $turns) => self::dip($chainId, $turns[0], $turns[1]), array_keys($dipped), array_values($dipped));
+    }
+
+    /** @return list<array{int, float}> when and how much lamp oil was added because it did not smear */
+    public static function oil(JobRun $run): array
+    {
+        $added = [];
+        foreach ($run->turns as $turn) {
+            $step = $run->steps[$turn->step];
+            if ($step->code === PotDayPlan::SMEAR && $turn->answer === JobEventKind::Again && $turn->endS !== null) {
+                $grams = self::oilG((string) $step->about['oil_g'], $turn->round);
+                $grams === null || $added[] = [$turn->endS, $grams];
+            }
+        }
+
+        return $added;
+    }
+
+    /** How much is added when it does not smear in this round; null where more would not help. */
+    public static function oilG(string $steps, int $round): ?float
+    {
+        $grams = explode(' ', $steps)[$round - 1] ?? '';
+
+        return is_numeric($grams) ? (float) $grams : null;
+    }
+
+    /** @param array<string, JobTurn> $turns the last of each code */
+    private static function dip(int $chainId, array $turns, JobTurn $hung): DippedThen
+    {
+        $inS = (int) $turns[PotDayPlan::IN]->endS;
+        $outS = isset($turns[PotDayPlan::LIFT]) ? $turns[PotDayPlan::LIFT]->startS : $hung->startS;
+
+        return new DippedThen($chainId, (int) $hung->endS, $turns[PotDayPlan::IN]->startS, max(0, $outS - $inS), ($turns[PotDayPlan::UNDER] ?? null)?->signS, isset($turns[PotDayPlan::RINSE]) || isset($turns['jar_second']), isset($turns[PotDayPlan::POWDER]));
+    }
+}

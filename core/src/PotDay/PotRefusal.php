@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\PotDay;
+
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\ChainStatus;
+
+/** Why a chain is not put on a pot day. */
+enum PotRefusal: string
+{
+    case Retired = 'retired';
+    /** Past its limit: not worth the wax, and it eats the sprockets. */
+    case Worn = 'worn';
+    /** It may well be worn, and was ridden since it was measured. */
+    case Measure = 'measure';
+    /** Wax does not stick to storage grease. */
+    case Greased = 'greased';
+
+    /** From this part of its limit on a chain is measured before it is waxed again: house rule. */
+    private const NEAR_LIMIT = 0.8;
+
+    /** So many km without a reading, and nobody can say: house rule. */
+    private const UNMEASURED_KM = 2000.0;
+
+    public static function of(ChainState $chain, bool $factoryWaxed): ?self
+    {
+        return match (true) {
+            $chain->retired() => self::Retired,
+            $chain->pastLimit => self::Worn,
+            self::unmeasured($chain) && self::nearLimit($chain) => self::Measure,
+            $chain->status === ChainStatus::Unwaxed && ! $factoryWaxed => self::Greased,
+            default => null,
+        };
+    }
+
+    /** Common practice: a chain is measured every time it comes off, before it goes into the pot. */
+    public static function unmeasured(ChainState $chain): bool
+    {
+        return $chain->km->km - ($chain->readingKm->km ?? 0.0) >= 1.0;
+    }
+
+    private static function nearLimit(ChainState $chain): bool
+    {
+        $sincePct = $chain->wear === null ? null : $chain->wear->valuePct ?? $chain->wear->lowerPct ?? 0.0;
+
+        return $sincePct === null ? $chain->km->km >= self::UNMEASURED_KM : $sincePct >= self::NEAR_LIMIT * $chain->terms->limitPct;
+    }
+}

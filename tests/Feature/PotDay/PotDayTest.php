@@ -1,0 +1,268 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Devices\SimulatedProbe;
+use App\Models\Action;
+use App\Models\BathEntry;
+use App\Models\Dip;
+use App\Models\GuidedJob;
+use App\Models\Pot;
+use App\Models\Temperature;
+use App\Pot\ReadBaths;
+use App\Support\AppClock;
+use Dripel\Core\Logbook\ChainStatus;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tests\Feature\Bench;
+
+beforeEach(function (): void {
+    $this->bench = new Bench;
+    $this->actingAs($this->bench->owner);
+    $this->heron = $this->bench->bike();
+    $this->pot = function (string $wax = 'plain', float $grams = 620, array $with = []): Pot {
+        $this->post('/pots', $with + ['action_id' => (string) Str::uuid(), 'name' => "Pot {$wax}", 'kind' => 'slow_cooker', 'diameter' => '130', 'height' => '105', 'low' => '90', 'high' => '150', 'wax' => $wax])->assertSessionHasNoErrors();
+        $pot = Pot::query()->orderByDesc('id')->firstOrFail();
+        $this->post("/pots/{$pot->id}/bath", ['act' => 'fill', 'wax' => $grams] + Bench::form(300))->assertSessionHasNoErrors();
+
+        return $pot;
+    };
+    $this->ride = fn(float $km, string $condition, float $ago) => $this->post('/rides', ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'distance' => $km, 'condition' => $condition] + Bench::form($ago))->assertSessionHasNoErrors();
+    $this->wish = fn(Pot $pot, array $chains, array $with = []): array => $with + [
+        'action_id' => (string) Str::uuid(), 'pot_id' => $pot->id, 'chains' => array_map(fn($chain) => $chain->id, $chains), 'program' => 'low', 'target' => '80', 'room' => '18',
+        'first_soak' => 'hour', 'rewax_soak' => 'five', 'drain' => 'slow', 'dry_by' => 'warm_air',
+    ];
+    $this->begin = function (array $wish): GuidedJob {
+        $this->post('/pot-day', $wish)->assertSessionHasNoErrors()->assertRedirect("/jobs/{$wish['action_id']}");
+
+        return GuidedJob::query()->findOrFail($wish['action_id']);
+    };
+    $this->tap = fn(GuidedJob $job, array ...$taps): TestResponse => $this->postJson("/jobs/{$job->id}/taps", [
+        'taps' => array_map(fn(array $tap) => $tap + ['id' => (string) Str::uuid(), 'kind' => 'done', 'at' => app(AppClock::class)->unixS()], $taps),
+    ]);
+    // Goes on as the job asks: waits for each timer, sees each sign, confirms each tick.
+    $this->lead = function (GuidedJob $job, ?string $until = null, array $instead = []): GuidedJob {
+        while (($turn = $job->refresh()->load('taps')->run()->current()) !== null && $job->run()->step()?->code !== $until) {
+            $run = $job->run();
+            $step = $run->step();
+            app(AppClock::class)->set(max(app(AppClock::class)->unixS() + ($step->seconds === null ? $step->handlingS : 0), (int) $run->dueS()));
+            $tap = $instead[$step->code] ?? ['kind' => $step->sign === null ? 'done' : 'sign'];
+            unset($instead[$step->code]);
+            ($this->tap)($job, $tap + ['position' => $turn->position, 'ticks' => $step->ticks])->assertOk();
+        }
+
+        return $job;
+    };
+    $this->bath = function (Pot $pot) {
+        app()->forgetScopedInstances();
+
+        return app(ReadBaths::class)($this->bench->workshop->refresh())[$pot->id]->ledger;
+    };
+});
+
+/** Two ridden chains, B in the wet, and one of bare steel. */
+function threeChains(mixed $test): array
+{
+    $bench = $test->bench;
+    [$a, $b] = [$bench->chain($test->heron, 'A', 290, fit: true), $bench->chain($test->heron, 'B', 290)];
+    ($test->ride)(300, 'dry', 280);
+    $test->post("/bikes/{$test->heron->id}/fittings", ['action_id' => (string) Str::uuid(), 'chain_id' => $b->id] + Bench::form(270))->assertSessionHasNoErrors();
+    ($test->ride)(60, 'wet', 200);
+    $test->post("/bikes/{$test->heron->id}/fittings", ['action_id' => (string) Str::uuid(), 'chain_id' => null] + Bench::form(190))->assertSessionHasNoErrors();
+    $c = $bench->chain($test->heron, 'C', null);
+    $test->post("/chains/{$c->id}/strips", ['action_id' => (string) Str::uuid()] + Bench::form(2))->assertSessionHasNoErrors();
+
+    return [$a, $b, $c];
+}
+
+it('plans a batch for ten o’clock: which first, when to plug in, what each chain meets', function (): void {
+    [$a, $b, $c] = threeChains($this);
+    $pot = ($this->pot)();
+    $this->get('/pot-day')->assertInertia(fn($page) => $page->component('PotDay/Plan')
+        ->where('chosen', [$a->id, $b->id, $c->id])->where('chains.1.rinse', 'hot_water')->where('chains.0.rinse', 'straight')->where('chains.2.first', true)->where('pots.0.target', '80'));
+    $plan = $this->postJson('/pot-day/plan', ($this->wish)($pot, [$a, $b, $c], ['by' => '10:00', 'by_date' => '2026-11-26']))->assertOk();
+    // 3 h 31 in all (PotDayPlanTest), so begun at 6:29 and plugged in three minutes later.
+    expect($plan->json('lines.0'))->toBe('Begin at 06:28, plug in at 06:31, and all is done about 10:00. A reminder for somebody who is there, never a timer socket.')
+        ->and($plan->json('lines.1'))->toBe('2 batches; the pot takes 2 coils at once.')
+        ->and(array_column($plan->json('dips'), 'chain'))->toBe(['Heron C', 'Heron A', 'Heron B'])
+        ->and($plan->json('dips.0.soak'))->toBe('1 h')
+        ->and(array_column($plan->json('axis.lanes'), 'name'))->toEqualCanonicalizing(['Pot', 'Heron A', 'Heron B', 'Heron C'])
+        ->and($plan->json('later'))->toBeTrue()->and($plan->json('warnings'))->toBe([]);
+    $late = $this->postJson('/pot-day/plan', ($this->wish)($pot, [$a], ['by' => date('H:i', Bench::NOW + 600), 'by_date' => date('Y-m-d', Bench::NOW + 600)]))->json('lines.0');
+    expect($late)->toStartWith('Too late for');
+});
+
+it('leads three chains through the day and writes its record by itself', function (): void {
+    [$a, $b, $c] = threeChains($this);
+    $pot = ($this->pot)();
+    $job = ($this->begin)($wish = ($this->wish)($pot, [$a, $b, $c], ['weigh' => true]));
+    // Sent twice it begins once; its chains and its pot are in no other.
+    ($this->begin)($wish);
+    $this->post('/pot-day', ($this->wish)($pot, [$a]))->assertSessionHasErrors();
+    $this->post('/dips', ['chains' => [$a->id], 'dry' => true] + Bench::form(0))->assertSessionHasErrors('chains');
+    $position = fn(): int => (int) $job->refresh()->load('taps')->run()->current()?->position;
+    ($this->tap)($job, ['position' => 0])->assertJsonValidationErrors('ticks');
+    ($this->lead)($job, 'rinse');
+    expect($job->run()->step()->chains)->toBe([$b->id]);
+    ($this->lead)($job, 'heat');
+    // A temperature is typed, words are kept, and what is not to be skipped is not.
+    ($this->tap)($job, ['position' => $position(), 'kind' => 'note', 'about' => ['celsius' => 79.5]], ['position' => $position(), 'kind' => 'note', 'about' => ['text' => 'smells sweet']])
+        ->assertOk()->assertJsonPath('bath.text', "79.5\u{a0}°C")->assertJsonPath('notes.0', fn(string $note) => str_ends_with($note, 'note: smells sweet'));
+    ($this->lead)($job, 'check');
+    ($this->tap)($job, ['position' => $position(), 'kind' => 'skip', 'about' => ['text' => 'in a hurry']])->assertStatus(409);
+    ($this->lead)($job, 'weigh_before');
+    ($this->lead)($job, 'under');
+    foreach ([[$a, 250.0, 255.0], [$c, 240.0, 248.5]] as [$chain, $before, $after]) {
+        ($this->tap)($job, ['position' => $position(), 'kind' => 'note', 'about' => ['chain' => $chain->id, 'before_g' => $before]], ['position' => $position(), 'kind' => 'note', 'about' => ['chain' => $chain->id, 'after_g' => $after]])->assertOk();
+    }
+    // Too early: the step holds, the sign does not end it.
+    ($this->tap)($job, ['position' => $position()])->assertStatus(409);
+    ($this->tap)($job, ['position' => $position(), 'kind' => 'sign'])->assertOk()->assertJsonPath('current.signed', true);
+    ($this->tap)($job, ['position' => $position(), 'kind' => 'skip'])->assertJsonValidationErrors(['text' => __('errors.skip_why')]);
+    ($this->lead)($job, 'off', ['under' => ['kind' => 'done']]);
+    expect(Dip::query()->where('pot_id', $pot->id)->count())->toBe(0);
+    ($this->lead)($job);
+    $action = Action::query()->findOrFail($job->refresh()->action_id);
+    $dips = Dip::query()->where('action_id', $action->id)->orderBy('at')->get()->keyBy('component_id');
+    expect($action->kind->value)->toBe('pot_day')->and($dips->count())->toBe(3)
+        ->and($dips[$b->id]->rinsed)->toBeTrue()->and($dips[$a->id]->rinsed)->toBeFalse()
+        ->and($dips[$a->id]->pickup_g)->toEqualWithDelta(5.0, 1e-9)->and($dips[$b->id]->pickup_g)->toBeNull()
+        ->and($dips[$c->id]->soak_s)->toBeGreaterThanOrEqual(3600)
+        ->and($job->ended_at)->not->toBeNull();
+    // 620 g less 5, 8.5, and the mean of those weighed before B: A only, since C was hung last.
+    expect(($this->bath)($pot)->waxG)->toEqualWithDelta(620 - 5 - 5 - 8.5, 1e-6)->and(($this->bath)($pot)->dips)->toBe(3)
+        ->and(array_map(fn($chain) => $this->bench->state($chain)->status, [$a, $b, $c]))->toBe([ChainStatus::Waxed, ChainStatus::Waxed, ChainStatus::Waxed]);
+    $this->get('/')->assertInertia(fn($page) => $page->where('next', fn($next) => collect($next)->whereIn('kind', ['spent_waiting', 'job', 'bare', 'none_waxed'])->isEmpty()));
+    $this->get('/history')->assertInertia(fn($page) => $page->where('actions.0.sentence', fn(string $text) => str_starts_with($text, 'Pot day: waxed Heron A, B and C in Pot plain')));
+    // Taken back as a whole.
+    $this->post("/actions/{$action->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect(($this->bath)($pot)->waxG)->toBe(620.0)->and($this->bench->state($c)->status)->toBe(ChainStatus::Bare);
+});
+
+it('softens the wax until it smears, and books the oil', function (): void {
+    $a = $this->bench->chain($this->heron, 'A', 290);
+    $pot = ($this->pot)('softened', 400, ['flash' => '110']);
+    $this->post("/pots/{$pot->id}/bath", ['act' => 'top_up', 'wax' => 180, 'oil' => 20] + Bench::form(299));
+    $job = ($this->begin)(($this->wish)($pot, [$a]));
+    ($this->lead)($job, 'smear');
+    $turn = $job->run()->current();
+    ($this->tap)($job, ['position' => $turn->position, 'kind' => 'again'])->assertOk()->assertJsonPath('current.round', 2);
+    ($this->lead)($job);
+    // 600 g with 20 g of oil: by hand, one percent more of the whole takes 600 · 0.01 / (1 − 0.04333) = 6.272 g.
+    $oil = BathEntry::query()->where('action_id', $job->refresh()->action_id)->where('kind', 'top_up')->sole();
+    expect($oil->oil_g)->toEqualWithDelta(6.2718, 1e-3)->and($oil->wax_g)->toBeNull()
+        ->and(($this->bath)($pot)->oilFraction)->toEqualWithDelta(26.2718 / 606.2718, 1e-6);
+});
+
+it('refuses worn, greased and unmeasured chains, and pots that would be dangerous or in vain, with the reason', function (): void {
+    [$a] = threeChains($this);
+    $pot = ($this->pot)();
+    $refused = fn(array $chains, string $why, string $name) => $this->postJson('/pot-day/plan', ($this->wish)($pot, $chains))->assertJsonValidationErrors(['chains' => __("errors.pot_day.{$why}", ['chain' => $name])]);
+    $boxed = $this->bench->chain($this->heron, 'N', null);
+    $refused([$boxed], 'greased', 'Heron N');
+    // Measured at 0.42 before it was ridden: near 0.5.
+    $read = fn(float $pct, float $ago) => $this->post("/chains/{$a->id}/readings", ['action_id' => (string) Str::uuid(), 'kind' => 'digital', 'value_pct' => $pct] + Bench::form($ago))->assertSessionHasNoErrors();
+    $read(0.42, 285);
+    $refused([$a], 'measure', 'Heron A');
+    $read(0.44, 20);
+    $this->postJson('/pot-day/plan', ($this->wish)($pot, [$a]))->assertOk();
+    $read(0.51, 10);
+    $refused([$a], 'worn', 'Heron A');
+    $refused([], 'no_chains', '');
+    $b = $this->bench->chain($this->heron, 'D', 290);
+    $weak = ($this->pot)('blend', 620, ['low' => '45']);
+    $plan = $this->postJson('/pot-day/plan', ($this->wish)($weak, [$b], ['target' => '75']))->assertOk()->assertJsonPath('forbidden', true);
+    expect($plan->json('warnings.0.text'))->toContain('never melts');
+    $this->post('/pot-day', ($this->wish)($weak, [$b], ['target' => '75']))->assertSessionHasErrors(['pot' => __('errors.pot_day.never_melts')]);
+    $this->postJson('/pot-day/plan', ($this->wish)($weak, [$b], ['program' => 'high', 'target' => '95']))->assertJsonValidationErrors('target_c');
+    expect($this->postJson('/pot-day/plan', ($this->wish)($weak, [$b], ['program' => 'high', 'target' => '85', 'rewax_soak' => 'hour']))->json('warnings.0.text'))->toContain('pass 90');
+});
+
+it('is put down for later, comes back in Next, and begins with what is true then', function (): void {
+    [$a, $b] = threeChains($this);
+    $pot = ($this->pot)();
+    $job = ($this->begin)(($this->wish)($pot, [$a, $b], ['by' => '10:00', 'by_date' => '2026-11-26', 'later' => true]));
+    expect($job->begun_at)->toBeNull();
+    ($this->tap)($job, ['position' => 0, 'ticks' => ['gloves']])->assertJsonValidationErrors('job');
+    $this->get('/')->assertInertia(fn($page) => $page->where('next', fn($next) => str_starts_with(collect($next)->firstWhere('kind', 'job')['title'], 'Begin the pot day: Heron A and B')));
+    $this->get("/jobs/{$job->id}")->assertInertia(fn($page) => $page->where('begun', false)->where('planned', fn(string $text) => str_starts_with($text, 'Begin ')));
+    // A was dipped otherwise meanwhile: that is no reason; a chain that was retired is.
+    $this->post("/chains/{$b->id}/retirement", ['action_id' => (string) Str::uuid()] + Bench::form(0))->assertSessionHasNoErrors();
+    $this->post("/jobs/{$job->id}/begin", ['action_id' => (string) Str::uuid()])->assertSessionHasErrors('chains');
+    $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    $later = ($this->begin)(($this->wish)($pot, [$a], ['by' => '10:00', 'by_date' => '2026-11-26', 'later' => true]));
+    $this->post("/jobs/{$later->id}/begin", ['action_id' => (string) Str::uuid()])->assertRedirect("/jobs/{$later->id}");
+    expect($later->refresh()->begun_at)->toBe($later->started_at)->and($later->begun_at)->toBeLessThanOrEqual(app(AppClock::class)->unixS());
+});
+
+it('given up, keeps as waxed what hung by then', function (): void {
+    [$a, $b, $c] = threeChains($this);
+    $pot = ($this->pot)();
+    $job = ($this->begin)(($this->wish)($pot, [$a, $c]));
+    ($this->lead)($job, 'set');
+    $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect(Dip::query()->where('pot_id', $pot->id)->pluck('component_id')->all())->toBe([$a->id])
+        ->and($this->bench->state($c)->status)->toBe(ChainStatus::Bare);
+});
+
+it('takes a probe’s readings once, good beside bad, whatever its clock, and nobody else’s pot', function (): void {
+    $pot = ($this->pot)();
+    $other = ($this->pot)('blend');
+    ['token' => $token] = $this->postJson("/pots/{$pot->id}/devices", ['name' => 'Probe'])->assertOk()->json();
+    app('auth')->forgetGuards();
+    $iso = fn(float $atS): string => gmdate('Y-m-d\TH:i:s\Z', (int) $atS);
+    $nowS = app(AppClock::class)->unixS();
+    $send = function (array $readings, array $with = [], ?string $by = null, ?int $to = null) use ($token, $pot): TestResponse {
+        app('auth')->forgetGuards();
+
+        return $this->withToken($by ?? $token)->postJson('/api/v1/pots/'.($to ?? $pot->id).'/temperatures', ['readings' => $readings] + $with);
+    };
+    $reading = fn(int $sequence, float $atS, mixed $celsius): array => ['sequence' => $sequence, 'at' => $iso($atS), 'celsius' => $celsius];
+    $send([$reading(1, $nowS, 20)], by: 'wrong')->assertStatus(401)->assertJsonPath('message', __('errors.probe.token'));
+    $this->flushHeaders()->post("/api/v1/pots/{$pot->id}/temperatures")->assertStatus(401);
+    $send([$reading(1, $nowS, 20)], to: $other->id)->assertStatus(403)->assertJsonPath('message', __('errors.probe.pot'));
+    // Ten a second, one by one; the same again counts once.
+    foreach (range(1, 10) as $i) {
+        $send([$reading($i, $nowS - 1, 60 + $i / 10)])->assertOk()->assertJsonPath('taken', 1);
+    }
+    $send([$reading(10, $nowS, 61), $reading(11, $nowS, 61.1), ['sequence' => 12], $reading(13, $nowS, 'hot'), $reading(14, $nowS, 9000), 'x', $reading(15, $nowS, 61.2)])
+        ->assertOk()->assertJson(['taken' => 2, 'known' => 1, 'refused' => [
+            ['index' => 2, 'reason' => __('errors.probe.at')], ['index' => 3, 'reason' => __('errors.probe.celsius')], ['index' => 4, 'reason' => __('errors.probe.range')], ['index' => 5, 'reason' => __('errors.probe.object')],
+        ]]);
+    $send([$reading(16, $nowS, 9000)])->assertStatus(422);
+    $send([])->assertStatus(422);
+    // Its clock is an hour ahead, or behind: the readings are put where they belong.
+    $send([$reading(20, $nowS + 3590, 62), $reading(21, $nowS + 3600, 62.1)], ['sent_at' => $iso($nowS + 3600)])->assertOk()->assertJson(['clock_skew_s' => -3600, 'clock' => 'corrected']);
+    $send([$reading(22, $nowS - 7200, 62.2)], ['sent_at' => $iso($nowS - 7200)])->assertJsonPath('clock_skew_s', 7200);
+    $send([$reading(23, $nowS + 500, 62.3)])->assertJsonPath('clock_skew_s', -500);
+    // Kept while the machine was away, sent later: its times are true.
+    $send([$reading(24, $nowS - 900, 58.0)], ['sent_at' => $iso($nowS)])->assertJsonPath('clock', 'good');
+    expect(Temperature::query()->where('sequence', 20)->value('at'))->toBe($nowS - 10)
+        ->and(Temperature::query()->where('sequence', 22)->value('at'))->toBe($nowS)
+        ->and(Temperature::query()->where('sequence', 24)->value('at'))->toBe($nowS - 900)
+        ->and(Temperature::query()->count())->toBe(17)->and(Temperature::query()->where('pot_id', $other->id)->count())->toBe(0);
+    // Disconnected, its token is no good any more.
+    app('auth')->forgetGuards();
+    $this->flushHeaders()->actingAs($this->bench->owner)->delete('/devices/1')->assertRedirect();
+    $send([$reading(30, $nowS, 60)])->assertStatus(401);
+});
+
+it('simulates a probe that sees what the wax would: heat, cold chains, noise, and somebody’s hand at the dial', function (): void {
+    [$a] = threeChains($this);
+    $pot = ($this->pot)();
+    $job = ($this->begin)(($this->wish)($pot, [$a]));
+    $probe = app(SimulatedProbe::class);
+    expect($probe->celsius($job, $job->started_at + 60, 1.0, 0.0))->toEqualWithDelta(18, 0.6);
+    ($this->lead)($job, 'under');
+    $run = $job->run();
+    $inS = (int) $run->endedS(array_key_last($run->turns) - 1);
+    expect($probe->celsius($job, $inS - 25, 1.0, 0.0))->toEqualWithDelta(80, 0.8)
+        ->and($probe->celsius($job, $inS, 1.0, 0.0))->toEqualWithDelta((float) $run->steps[$run->turns[array_key_last($run->turns) - 1]->step]->about['mixed_c'], 0.8)
+        ->and($probe->celsius($job, $inS + 3600, 1.0, 80.0))->toBeGreaterThan(100.0)
+        ->and($probe->celsius($job, $job->started_at + 600, 10.0, 0.0))->toBeGreaterThan($probe->celsius($job, $job->started_at + 600, 1.0, 0.0) + 20);
+    // Above the limit the page says what to do, and the book remembers it.
+    Temperature::query()->create(['workshop_id' => $job->workshop_id, 'pot_id' => $pot->id, 'at' => $inS + 60, 'received_at' => $inS + 60, 'temp_c' => 103.0]);
+    $this->getJson("/jobs/{$job->id}/state")->assertJsonPath('bath.over', __('pot_day.bath.over', ['limit' => "100\u{a0}°C"]));
+    ($this->lead)($job);
+    expect(($this->bath)($pot)->overheated)->toBeTrue()->and(($this->bath)($pot)->maxC)->toBe(103.0);
+});
