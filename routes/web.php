@@ -126,6 +126,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/jobs/{job}/probe', [ProbeController::class, 'simulate'])->whereUuid('job');
         Route::post('/pots/{pot}/devices', [ProbeController::class, 'store'])->whereNumber('pot');
         Route::delete('/devices/{device}', [ProbeController::class, 'destroy'])->whereNumber('device');
+        Route::put('/jobs/{job}/record', [PotDayController::class, 'correct'])->whereUuid('job');
         Route::post('/jobs/{job}/begin', [PotDayController::class, 'begin'])->whereUuid('job');
         Route::get('/strip', [StripPlanController::class, 'create'])->name('strip');
         Route::post('/strip/plan', [StripPlanController::class, 'plan']);

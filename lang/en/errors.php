@@ -23,6 +23,7 @@ return [
         'never_melts' => 'On this power the wax never melts. Choose high, or take wax out.',
         'never_hot' => 'On this power it never gets so hot. Choose high, or a lower temperature.',
         'overfull' => 'The wax runs over with a chain in it. Take some out first.',
+        'not_its_dip' => 'One of these dips is not of this pot day. Reload the page.',
         'in_use' => ':pot is in use by another pot day. End that one first.',
     ],
     'only_demo' => 'Only the demo has a simulated probe. Connect a real one in Books.',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\PotDay;
 
+use App\Models\Dip;
 use App\Models\GuidedJob;
 use Dripel\Core\Job\JobRun;
 use Dripel\Core\Pot\PotCourse;
@@ -21,6 +22,20 @@ final class PotDayJob
     public static function terms(GuidedJob $job): PotDayTerms
     {
         return PotDayTerms::fromArray($job->terms['day']);
+    }
+
+    /** @return list<Dip> those that it recorded, as they stand now */
+    public static function dips(GuidedJob $job): array
+    {
+        $dips = [];
+        foreach ($job->action_id === null ? [] : Dip::query()->where('action_id', $job->action_id)->orderBy('at')->get() as $dip) {
+            while ($dip !== null && $dip->voided_by !== null) {
+                $dip = Dip::query()->where('workshop_id', $job->workshop_id)->where('replaces_id', $dip->id)->orderByDesc('id')->first();
+            }
+            $dip === null || $dips[] = $dip;
+        }
+
+        return $dips;
     }
 
     /** The bath as the job's steps, done and still to come, would have it. */

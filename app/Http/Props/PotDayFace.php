@@ -6,6 +6,7 @@ namespace App\Http\Props;
 
 use App\Actions\PotDay\PotDayJob;
 use App\Devices\ReadTemperatures;
+use App\Models\Dip;
 use App\Models\GuidedJob;
 use App\Text\PotDayWords;
 use App\Text\Voice;
@@ -56,12 +57,28 @@ final readonly class PotDayFace implements JobFace
         return [
             'axis' => $this->props->axis(PotDayLanes::of($run->steps, $run->spans($nowS), $nowS), $job->started_at, $run->aboutS($nowS), $nowS, $voice),
             'bath' => $this->bath($job, $run, $nowS, $voice),
+            'dips' => array_map(fn(Dip $dip) => self::dip($dip, $voice), PotDayJob::dips($job)),
         ];
     }
 
     public function record(int $atS, Voice $voice): string
     {
         return $voice->say('pot_day.recorded', ['time' => $voice->quantities->time($atS)]);
+    }
+
+    /** @return array<string, mixed> as the record is corrected */
+    private static function dip(Dip $dip, Voice $voice): array
+    {
+        $q = $voice->quantities;
+        $plain = fn(?float $value): string => $value === null ? '' : (string) round($value, 1);
+
+        return [
+            'id' => $dip->id, 'chain' => $voice->names->fullChain($dip->component_id), 'date' => $q->date($dip->at, 'yyyy-MM-dd'), 'time' => $q->date($dip->at, 'HH:mm'),
+            'soak' => $plain($dip->soak_s === null ? null : $dip->soak_s / 60),
+            'temp' => $plain($dip->temp_c === null ? null : $q->units->fromCelsius($dip->temp_c)),
+            'pickup' => $plain($dip->pickup_g === null ? null : $q->units->fromGrams($dip->pickup_g)),
+            'rinsed' => $dip->rinsed,
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -77,7 +94,7 @@ final readonly class PotDayFace implements JobFace
         $over = $latest !== null && $latest->temp_c > $terms->limitC && $job->ended_at === null;
 
         return [
-            'text' => $latest === null ? '—' : $q->temperature($latest->temp_c, 1),
+            'text' => $latest === null ? '' : $q->temperature($latest->temp_c, 1),
             'since' => match (true) {
                 $latest === null => $voice->say('pot_day.bath.none'),
                 $latest->device_id === null => $voice->say('pot_day.bath.typed', ['time' => $q->time($latest->at)]),

@@ -19,6 +19,7 @@ use Dripel\Core\Bath\BathState;
 use Dripel\Core\Job\JobRun;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Pot\HeatPoint;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\PotDay\DrainSchool;
@@ -98,7 +99,7 @@ final readonly class PotDayProps
         return [
             'lines' => array_values(array_filter([
                 $byS !== null && $proposal->startS < $voice->nowS ? $voice->say('pot_day.too_late', ['by' => $q->time($byS), 'done' => $q->time($doneS)]) : null,
-                $voice->say($byS === null ? 'pot_day.starts_now' : 'pot_day.starts', ['at' => $q->time($startS), 'plug' => $q->time($plugS), 'done' => $q->time($doneS), 'all' => $q->seconds($plan->seconds())]),
+                $voice->say($byS === null ? 'pot_day.starts_now' : 'pot_day.starts', ['at' => self::when($startS, $voice), 'plug' => $q->time($plugS), 'done' => $q->time($doneS), 'all' => $q->seconds($plan->seconds())]),
                 trans_choice('pot_day.batches', max([1, ...array_map(fn(PotDayDip $dip) => $dip->batch, $plan->dips)]), ['capacity' => trans_choice('pot_day.at_once', max(1, $plan->capacity->chains))]),
             ])),
             'dips' => array_map(fn(PotDayDip $dip) => [
@@ -124,6 +125,15 @@ final readonly class PotDayProps
                 'marks' => array_map(fn(int $celsius) => ['at' => $celsius, 'text' => $q->temperature($celsius)], range(20, 100, 20)),
             ],
         ];
+    }
+
+    /** "06:28", or "tomorrow, 06:28". */
+    private static function when(int $atS, Voice $voice): string
+    {
+        $date = LocalDay::of($atS, $voice->zone())->date;
+        $time = $voice->quantities->time($atS);
+
+        return $date === LocalDay::of($voice->nowS, $voice->zone())->date ? $voice->say('pot_day.when_today', ['time' => $time]) : $voice->say('pot_day.when', ['day' => $voice->dayWord($date), 'time' => $time]);
     }
 
     /**

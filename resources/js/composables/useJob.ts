@@ -1,10 +1,11 @@
 import { useIntervalFn, useLocalStorage, useNow } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
-import type { Job, JobState, Tap, TapKind } from '@/types/job'
+import type { Job, JobState, Tap, TapAbout, TapKind } from '@/types/job'
 import { newActionId } from './useActionForm'
 import { token } from './usePreview'
 
 const ASK_EVERY_MS = 3000
+const LIVE_EVERY_MS = 1500
 const LONGER_S = 60
 
 /**
@@ -14,8 +15,9 @@ const LONGER_S = 60
 export function useJob(job: Job) {
   const state = reactive<JobState>({ ...job })
   const clock = useNow({ interval: 250 })
-  // Positive where this device's clock is ahead of the server's.
-  const aheadMs = ref(Date.now() - job.now * 1000)
+  // What the server's clock showed, and this device's when it said so.
+  const serverS = ref(job.now)
+  const takenMs = ref(Date.now())
   const goneFrom = ref(job.now)
   const queue = useLocalStorage<Tap[]>(`dripel-job-${job.id}`, [])
   const away = ref(false)
@@ -23,7 +25,11 @@ export function useJob(job: Job) {
   const problem = ref<string | null>(null)
   let sending = false
 
-  const nowS = computed(() => Math.floor((clock.value.getTime() - aheadMs.value) / 1000))
+  // The server's clock may run faster than this one's, where a day is shown in minutes.
+  const nowS = computed(() => {
+    const passedMs = clock.value.getTime() - takenMs.value
+    return Math.floor(serverS.value + (Math.max(0, passedMs) * job.speed) / 1000)
+  })
   const step = computed(() => (state.current ? (job.steps[state.current.step] ?? null) : null))
   const gone = computed(() => {
     const current = state.current
@@ -33,7 +39,8 @@ export function useJob(job: Job) {
 
   function take(fresh: JobState): void {
     Object.assign(state, fresh)
-    aheadMs.value = Date.now() - fresh.now * 1000
+    serverS.value = fresh.now
+    takenMs.value = Date.now()
     goneFrom.value = fresh.now
   }
 
@@ -45,14 +52,20 @@ export function useJob(job: Job) {
     if (tap.kind === 'pause' || tap.kind === 'resume') {
       state.current = { ...current, gone: gone.value, paused: tap.kind === 'pause' }
       goneFrom.value = nowS.value
+    } else if (tap.kind === 'note') {
+      return
+    } else if (tap.kind === 'sign' && job.steps[current.step]?.holds && (left.value ?? 0) > 0) {
+      state.current = { ...current, signed: true }
     } else if (tap.kind === 'longer') {
       state.current = { ...current, seconds: (current.seconds ?? 0) + LONGER_S }
     } else {
       const steps = tap.kind === 'again' && from !== null ? job.steps.map((_, i) => i).slice(from, current.step + 1) : []
       const [next, ...ahead] = [...steps, ...state.ahead]
       const round = state.turns.filter((turn) => turn.step === next).length + 1
-      state.turns = state.turns.map((turn) => (turn.position === current.position ? { ...turn, answer: tap.kind } : turn))
+      state.turns = state.turns.map((turn) => (turn.position === current.position ? { ...turn, answer: tap.kind, end: tap.at } : turn))
       state.ahead = ahead
+      const since = job.steps[next ?? -1]?.since ?? null
+      const sinceS = [...state.turns].reverse().find((turn) => turn.step === since)?.end ?? tap.at
       state.current =
         next === undefined
           ? null
@@ -61,10 +74,11 @@ export function useJob(job: Job) {
               step: next,
               round,
               seconds: job.steps[next]?.seconds ?? null,
-              gone: 0,
+              gone: tap.at - sinceS,
               paused: false,
+              signed: false,
             }
-      if (next !== undefined) state.turns = [...state.turns, { position: current.position + 1, step: next, round, answer: null }]
+      if (next !== undefined) state.turns = [...state.turns, { position: current.position + 1, step: next, round, answer: null, end: null }]
       goneFrom.value = tap.at
     }
   }
@@ -104,11 +118,11 @@ export function useJob(job: Job) {
     if (first && !away.value && !taps.some((sent) => sent.id === first.id)) await talk()
   }
 
-  function tap(kind: TapKind, ticks: string[] = []): void {
+  function tap(kind: TapKind, ticks: string[] = [], about?: TapAbout): void {
     if (!state.current) return
     problem.value = null
     moved.value = false
-    const made: Tap = { id: newActionId(), kind, position: state.current.position, at: nowS.value, ticks }
+    const made: Tap = { id: newActionId(), kind, position: state.current.position, at: nowS.value, ticks, about }
     show(made)
     queue.value = [...queue.value, made]
     void talk()
@@ -116,7 +130,8 @@ export function useJob(job: Job) {
 
   queue.value.forEach(show)
   if (queue.value.length) void talk()
-  useIntervalFn(() => !state.ended && talk(), ASK_EVERY_MS)
+  // A bath is looked at more often than a jar.
+  useIntervalFn(() => !state.ended && talk(), job.kind === 'pot_day' ? LIVE_EVERY_MS : ASK_EVERY_MS)
 
   return { state, step, gone, left, away, moved, problem, waiting: computed(() => queue.value.length), tap }
 }

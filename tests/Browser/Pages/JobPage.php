@@ -40,6 +40,35 @@ final class JobPage extends Page
         return $this;
     }
 
+    /** Does a step as it asks: sees the sign it waits for, waits until its time is up. */
+    public function doAsAsked(): self
+    {
+        $position = $this->position();
+        $gone = fn(): bool => $this->has('job-over') || $this->position() !== $position;
+        foreach ($this->driver->findElements(By::cssSelector('.ticks input')) as $box) {
+            $box->isSelected() || $box->click();
+        }
+        for ($tap = 0; $tap < 2 && ! $gone(); $tap++) {
+            $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $gone() || $this->driver->executeScript("return document.querySelector('[data-test=job-done]')?.disabled === false"));
+            $gone() || $this->click('job-done');
+            // The first tap may only be the sign.
+            $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $gone() || $this->has('signed'));
+        }
+        $this->driver->wait(self::PATIENCE_S, 50)->until($gone);
+
+        return $this;
+    }
+
+    /** Led on until a step of this kind shows, or all is over. */
+    public function lead(string $code): self
+    {
+        while (! $this->has("step-{$code}") && ! $this->has('job-over')) {
+            $this->doAsAsked();
+        }
+
+        return $this;
+    }
+
     /** Goes on from step to step until one of this kind shows. */
     public function until(string $code): self
     {

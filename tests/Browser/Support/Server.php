@@ -14,14 +14,18 @@ final class Server
     private static array $templates = [];
 
     private function __construct(
-        private readonly Process $process,
+        private Process $process,
         /** @var non-empty-string */
         public readonly string $url,
         private readonly string $folder,
+        private readonly string $root,
+        /** @var array<string, string> */
+        private readonly array $env,
+        private readonly int $port,
     ) {}
 
-    /** @param bool $demo with the demo workshop, ending at $now; $demoMode: the door to it, whoever fills the workshop */
-    public static function start(string $now, bool $demo = true, bool $demoMode = false): self
+    /** @param bool $demo with the demo workshop, ending at $now; $demoMode: the door to it, whoever fills the workshop; $speed: of the one clock */
+    public static function start(string $now, bool $demo = true, bool $demoMode = false, float $speed = 1.0): self
     {
         $root = dirname(__DIR__, 3);
         $folder = sys_get_temp_dir().'/dripel-browser-'.bin2hex(random_bytes(5));
@@ -38,39 +42,54 @@ final class Server
             'DB_DATABASE' => "{$folder}/test.sqlite",
             'DRIPEL_DEMO' => $demo || $demoMode ? 'true' : 'false',
             'DRIPEL_CLOCK_START' => $now,
-            'DRIPEL_CLOCK_SINCE' => (string) microtime(true),
             'SESSION_DRIVER' => 'database',
             'CACHE_STORE' => 'database',
             'QUEUE_CONNECTION' => 'database',
             'LOG_CHANNEL' => 'single',
         ];
         self::prepare($root, $env, $demo ? $now : null);
+        // The clock runs from here on, however long the demo took to write.
+        $env += ['DRIPEL_CLOCK_SINCE' => (string) microtime(true), 'DRIPEL_CLOCK_SPEED' => (string) $speed];
         self::artisan($root, $env, 'config:cache');
         self::artisan($root, $env, 'route:cache');
+
+        return new self(self::serve($root, $env, $port), "http://127.0.0.1:{$port}", $folder, $root, $env, $port);
+    }
+
+    /** Ends it as a power cut would, whatever it is doing. */
+    public function powerCut(): void
+    {
+        posix_kill(-(int) $this->process->getPid(), SIGKILL);
+        $this->process->stop(1);
+    }
+
+    /** Starts it again on the same data. */
+    public function powerBack(): void
+    {
+        $this->process = self::serve($this->root, $this->env, $this->port);
+    }
+
+    /** A command beside the server, on its data; it runs on until it is done or stopped. */
+    public function beside(string ...$command): Process
+    {
+        $process = new Process([PHP_BINARY, 'artisan', ...$command], $this->root, $this->env, null, null);
+        $process->start();
+
+        return $process;
+    }
+
+    /** @param array<string, string> $env */
+    private static function serve(string $root, array $env, int $port): Process
+    {
         // A session of its own, so that the workers can be stopped with their master.
-        $php = [
-            'setsid',
-            PHP_BINARY,
-            '-d',
-            'opcache.enable_cli=1',
-            '-d',
-            'upload_max_filesize=64M',
-            '-d',
-            'post_max_size=66M',
-            '-S',
-            "127.0.0.1:{$port}",
-            '-t',
-            'public',
-            'server.php',
-        ];
+        $php = ['setsid', PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', "127.0.0.1:{$port}", '-t', 'public', 'server.php'];
         $process = new Process($php, $root, $env + ['PHP_CLI_SERVER_WORKERS' => '3'], null, null);
         // Nobody reads what the server prints; a full pipe would stop it.
         $process->disableOutput();
         $process->start();
-        $server = new self($process, "http://127.0.0.1:{$port}", $folder);
         Ports::await($port);
 
-        return $server;
+        return $process;
     }
 
     public function database(): string

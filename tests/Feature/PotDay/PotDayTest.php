@@ -82,7 +82,7 @@ it('plans a batch for ten o’clock: which first, when to plug in, what each cha
         ->where('chosen', [$a->id, $b->id, $c->id])->where('chains.1.rinse', 'hot_water')->where('chains.0.rinse', 'straight')->where('chains.2.first', true)->where('pots.0.target', '80'));
     $plan = $this->postJson('/pot-day/plan', ($this->wish)($pot, [$a, $b, $c], ['by' => '10:00', 'by_date' => '2026-11-26']))->assertOk();
     // 3 h 31 in all (PotDayPlanTest), so begun at 6:29 and plugged in three minutes later.
-    expect($plan->json('lines.0'))->toBe('Begin at 06:28, plug in at 06:31, and all is done about 10:00. A reminder for somebody who is there, never a timer socket.')
+    expect($plan->json('lines.0'))->toBe('Begin tomorrow at 06:28, plug in at 06:31, and all is done about 10:00. A reminder for somebody who is there, never a timer socket.')
         ->and($plan->json('lines.1'))->toBe('2 batches; the pot takes 2 coils at once.')
         ->and(array_column($plan->json('dips'), 'chain'))->toBe(['Heron C', 'Heron A', 'Heron B'])
         ->and($plan->json('dips.0.soak'))->toBe('1 h')
@@ -185,7 +185,7 @@ it('is put down for later, comes back in Next, and begins with what is true then
     expect($job->begun_at)->toBeNull();
     ($this->tap)($job, ['position' => 0, 'ticks' => ['gloves']])->assertJsonValidationErrors('job');
     $this->get('/')->assertInertia(fn($page) => $page->where('next', fn($next) => str_starts_with(collect($next)->firstWhere('kind', 'job')['title'], 'Begin the pot day: Heron A and B')));
-    $this->get("/jobs/{$job->id}")->assertInertia(fn($page) => $page->where('begun', false)->where('planned', fn(string $text) => str_starts_with($text, 'Begin ')));
+    $this->get("/jobs/{$job->id}")->assertInertia(fn($page) => $page->where('job.begun', false)->where('job.planned', fn(string $text) => str_starts_with($text, 'Begin ')));
     // A was dipped otherwise meanwhile: that is no reason; a chain that was retired is.
     $this->post("/chains/{$b->id}/retirement", ['action_id' => (string) Str::uuid()] + Bench::form(0))->assertSessionHasNoErrors();
     $this->post("/jobs/{$job->id}/begin", ['action_id' => (string) Str::uuid()])->assertSessionHasErrors('chains');

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\PotDay;
 
+use App\Actions\PotDay\CorrectPotDay;
 use App\Actions\PotDay\PlanPotDay;
 use App\Actions\PotDay\StartPotDay;
 use App\Http\Controllers\Controller;
 use App\Http\Props\PotDayProps;
 use App\Http\Requests\ActionIdRequest;
 use App\Http\Requests\PotDay\PotDayRequest;
+use App\Http\Requests\PotDay\RecordRequest;
 use App\Models\GuidedJob;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
@@ -39,6 +41,11 @@ final class PotDayController extends Controller
     public function store(PotDayRequest $request, StartPotDay $startPotDay): RedirectResponse
     {
         return redirect()->route('job', $startPotDay($request->context(), $request->wish(), $request->boolean('later'))->id);
+    }
+
+    public function correct(RecordRequest $request, GuidedJob $job, CorrectPotDay $correctPotDay): RedirectResponse
+    {
+        return $this->done($correctPotDay($request->context(), $job, $request->dips()));
     }
 
     public function begin(ActionIdRequest $request, GuidedJob $job, StartPotDay $startPotDay): RedirectResponse

@@ -64,6 +64,7 @@ const remove = (type: string, id: number) =>
       <div class="row head">
         <h1>{{ t('books.title') }}</h1>
         <Link v-if="here.mayWrite" href="/strip" data-test="plan-strip">{{ t('books.strip') }}</Link>
+        <Link v-if="here.mayWrite && pots.length" href="/pot-day" data-test="plan-pot-day">{{ t('pot_day.title') }}</Link>
       </div>
       <div class="cols">
         <section aria-labelledby="jars">

@@ -4,9 +4,13 @@ import { mdiBell, mdiBellOff } from '@mdi/js'
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import FlowSteps from '@/components/strip/FlowSteps.vue'
+import BathPanel from '@/components/job/BathPanel.vue'
 import JobLanes from '@/components/job/JobLanes.vue'
+import SayPanel from '@/components/job/SayPanel.vue'
+import TimeLanes from '@/components/job/TimeLanes.vue'
 import ResidueBars from '@/components/job/ResidueBars.vue'
 import StepTimer from '@/components/job/StepTimer.vue'
+import PotDayOver from '@/components/job/PotDayOver.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { useBell } from '@/composables/useBell'
 import { useHere } from '@/composables/useHere'
@@ -30,12 +34,19 @@ watch(position, () => {
   ticked.value = []
   askTicks.value = false
   sure.value = false
+  saying.value = null
   stop()
 })
 // Rings once when a timer runs out; not for one that had run out before the page was opened.
 watch(left, (now, before) => {
   if (now !== null && before !== null && before !== undefined && before > 0 && now <= 0) ring()
 })
+
+// Too hot: rings until somebody has seen it.
+watch(
+  () => state.bath?.over ?? null,
+  (now, before) => now && !before && ring(),
+)
 
 const words = computed(() => {
   const now = step.value
@@ -47,16 +58,41 @@ const nextTitle = computed(() => coming.value[0]?.title ?? null)
 const total = computed(() => state.turns.length + state.ahead.length)
 const seconds = computed(() => state.current?.seconds ?? null)
 const clock = computed(() => (left.value === null ? '' : `${timerDigits(Math.max(0, left.value))} `))
-const mayAct = computed(() => here.value.mayWrite && state.current !== null && !state.ended)
+const mayAct = computed(() => here.value.mayWrite && state.begun && state.current !== null && !state.ended)
 
 function done(): void {
   if (!mayAct.value || !step.value) return
+  if (early.value && (!step.value.sign || state.current?.signed)) return
   if (step.value.ticks.some((tick) => !ticked.value.includes(tick.key))) {
     askTicks.value = true
     return
   }
-  tap('done', ticked.value)
+  // The sign ends the step once its time is up; before, it is only seen.
+  tap(step.value.sign && !state.current?.signed ? 'sign' : 'done', ticked.value)
 }
+const early = computed(() => (step.value?.holds ?? false) && (left.value ?? 0) > 0)
+const mainText = computed(() => {
+  if (!step.value) return ''
+  if (step.value.question) return step.value.question.yes
+  if (step.value.sign && !state.current?.signed) return step.value.sign
+  return step.value.holds ? t('job.lift') : t('job.done')
+})
+const saying = ref<'note' | 'skip' | null>(null)
+const say = (what: 'note' | 'skip') => () => {
+  if (mayAct.value && (what === 'note' || step.value?.skippable)) saying.value = saying.value === what ? null : what
+}
+function said(text: string): void {
+  const what = saying.value
+  saying.value = null
+  if (what) tap(what, [], { text })
+}
+const weighs = computed(() => {
+  const when: Record<string, 'before_g' | 'after_g'> = { weigh_before: 'before_g', weigh_after: 'after_g' }
+  return when[step.value?.code ?? ''] ?? null
+})
+const masses = ref<Record<number, string>>({})
+const weigh = (chain: number) =>
+  weighs.value && masses.value[chain] && tap('note', [], { chain, [weighs.value]: masses.value[chain].replace(',', '.') })
 const again = () => mayAct.value && step.value?.question && tap('again')
 const pause = () => mayAct.value && seconds.value !== null && tap(state.current?.paused ? 'resume' : 'pause')
 const longer = () => mayAct.value && seconds.value !== null && tap('longer')
@@ -68,7 +104,8 @@ function giveUp(): void {
   }
   router.post(`/jobs/${props.job.id}/give-up`, { action_id: newActionId() }, { preserveState: false })
 }
-useKeys({ p: pause, '+': longer, c: again, S: () => router.visit('/') })
+const begin = () => router.post(`/jobs/${props.job.id}/begin`, { action_id: newActionId() }, { preserveState: false })
+useKeys({ p: pause, '+': longer, c: again, n: say('note'), k: say('skip'), S: () => router.visit('/') })
 // The space bar goes on from wherever the focus is, unless it ticks a box or presses another button.
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const on = event.target as HTMLElement
@@ -89,7 +126,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         </svg>
       </Link>
       <b class="wide">{{ job.title }}</b>
-      <span class="muted who">{{ job.chains.join(', ') }}</span>
+      <span class="muted who">{{ job.aboutPot ?? job.chains.join(', ') }}</span>
       <span class="grow" />
       <template v-if="state.current">
         <span class="muted desk">{{ t('job.about', { time: state.about }) }}</span>
@@ -109,7 +146,15 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     <p v-if="waiting && away" class="note" role="status" data-test="waiting">{{ t('job.kept') }}: {{ waiting }}</p>
     <p v-if="problem" class="note ember" role="alert">{{ problem }}</p>
     <main id="content">
-      <div v-if="state.current && step && words" class="running">
+      <div v-if="!state.begun && !state.ended" class="over page" data-test="job-planned">
+        <h1>{{ job.title }}</h1>
+        <p>{{ job.planned }}</p>
+        <div v-if="here.mayWrite" class="row">
+          <v-btn variant="flat" color="primary" data-test="begin" @click="begin">{{ t('job.begin') }}</v-btn>
+          <v-btn data-test="give-up" @click="giveUp">{{ sure ? t('job.sure') : t('job.drop') }}</v-btn>
+        </div>
+      </div>
+      <div v-else-if="state.current && step && words" class="running">
         <section class="step" aria-live="polite" :data-test="`step-${step.code}`" :data-position="state.current.position">
           <p class="subject muted">{{ step.subject }}</p>
           <h1>{{ words.title }}</h1>
@@ -125,9 +170,25 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             >
             <p v-if="askTicks" class="ember" role="alert" data-test="tick-all">{{ t('job.tick_all') }}</p>
           </fieldset>
+          <form v-for="chain in weighs && mayAct ? step.chains : []" :key="chain.id" class="weigh" @submit.prevent="weigh(chain.id)">
+            <v-text-field
+              v-model="masses[chain.id]"
+              inputmode="decimal"
+              density="compact"
+              hide-details
+              :label="`${chain.name}, ${t(weighs === 'before_g' ? 'job.before' : 'job.after')}`"
+              :suffix="job.units.mass"
+              :name="`mass-${chain.name}`"
+              @change="weigh(chain.id)" />
+          </form>
           <div v-if="mayAct" class="acts">
-            <button type="button" class="act main" data-test="job-done" @click="done">
-              {{ step.question ? step.question.yes : t('job.done') }}<kbd class="desk">space</kbd>
+            <button
+              type="button"
+              class="act main"
+              data-test="job-done"
+              :disabled="early && (!step.sign || state.current.signed)"
+              @click="done">
+              {{ mainText }}<kbd class="desk">space</kbd>
             </button>
             <button v-if="step.question" type="button" class="act answer" data-test="job-again" @click="again">
               {{ step.question.no }}<kbd class="desk">c</kbd>
@@ -140,7 +201,23 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
                 {{ state.current.paused ? t('job.resume') : t('job.pause') }}<kbd class="desk">p</kbd>
               </button>
             </template>
+            <template v-if="job.kind === 'pot_day'">
+              <button type="button" class="act small-act" data-test="job-note" :aria-expanded="saying === 'note'" @click="say('note')()">
+                {{ t('job.note') }}<kbd class="desk">n</kbd>
+              </button>
+              <button
+                v-if="step.skippable"
+                type="button"
+                class="act small-act"
+                data-test="job-skip"
+                :aria-expanded="saying === 'skip'"
+                @click="say('skip')()">
+                {{ t('job.skip') }}<kbd class="desk">k</kbd>
+              </button>
+            </template>
           </div>
+          <SayPanel v-if="saying" :key="saying" :what="saying" @said="said" />
+          <p v-if="state.current.signed && early" class="strong" role="status" data-test="signed">{{ t('job.seen') }}</p>
           <p class="then muted">
             <span v-if="nextTitle">{{ t('job.next') }}: {{ nextTitle }}</span>
             <Link v-if="step.leavable" href="/" data-test="leave">{{ t('job.leave') }}</Link>
@@ -154,8 +231,12 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <li v-for="caution in step.cautions" :key="caution">{{ caution }}</li>
         </ul>
         <div class="side">
-          <ResidueBars :residues="state.residues" />
-          <template v-if="coming.length">
+          <ResidueBars v-if="state.residues" :residues="state.residues" />
+          <BathPanel v-if="state.bath" :job="job" :bath="state.bath" :may-act="mayAct" @typed="(celsius) => tap('note', [], { celsius })" />
+          <ul v-if="state.notes.length" class="notes">
+            <li v-for="note in state.notes.slice(0, 3)" :key="note">{{ note }}</li>
+          </ul>
+          <template v-if="coming.length && !state.bath">
             <h2 id="ahead">{{ t('job.ahead') }}</h2>
             <ol class="coming" aria-labelledby="ahead">
               <li v-for="(other, i) in coming" :key="i">
@@ -165,6 +246,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           </template>
         </div>
       </div>
+      <PotDayOver v-else-if="job.kind === 'pot_day'" :job="job" :state="state" />
       <div v-else class="over page" data-test="job-over">
         <FlowSteps v-if="!state.givenUp && !job.dripOnly" at="pot" />
         <h1>{{ state.givenUp ? t('job.given_up') : job.dripOnly ? t('job.finished_drip') : t('job.finished') }}</h1>
@@ -175,10 +257,11 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <v-btn variant="flat" color="primary" data-test="to-shed" @click="router.visit('/')">{{ t('job.shed') }}</v-btn>
           <Link v-for="(name, i) in job.chains" :key="name" :href="`/chains/${job.chainIds[i]}`">{{ name }}</Link>
         </div>
-        <ResidueBars class="after" :residues="state.residues" />
+        <ResidueBars v-if="state.residues" class="after" :residues="state.residues" />
       </div>
-      <template v-if="state.current && step">
-        <JobLanes :job="job" :state="state" />
+      <template v-if="state.current && step && state.begun">
+        <TimeLanes v-if="state.axis" :axis="state.axis" />
+        <JobLanes v-else :job="job" :state="state" />
         <p v-if="mayAct" class="end">
           <button type="button" data-test="give-up" @click="giveUp">{{ sure ? t('job.sure') : t('job.give_up') }}</button>
         </p>
@@ -297,6 +380,22 @@ h1 {
   background: var(--ink);
   color: var(--paper);
   min-width: 240px;
+}
+.main:disabled {
+  background: var(--steel-2);
+  border-color: var(--steel-2);
+  color: var(--ink);
+  cursor: default;
+}
+.notes {
+  list-style: none;
+  padding: 0;
+  margin: 12px 0 0;
+  font-size: 13.5px;
+}
+.weigh {
+  max-width: 320px;
+  margin-bottom: 8px;
 }
 .act kbd {
   color: inherit;

@@ -12,7 +12,7 @@ function at(steps: number[]): 'done' | 'now' | 'ahead' {
 
 <template>
   <ol class="lanes" :aria-label="t('job.lanes')">
-    <li v-for="lane in job.lanes" :key="lane.key" :class="at(lane.steps)" :aria-current="at(lane.steps) === 'now' ? 'step' : undefined">
+    <li v-for="lane in job.stretches" :key="lane.key" :class="at(lane.steps)" :aria-current="at(lane.steps) === 'now' ? 'step' : undefined">
       <b>{{ lane.text }}</b><span>{{ lane.time }}</span>
     </li>
   </ol>

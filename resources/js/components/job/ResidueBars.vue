@@ -3,7 +3,7 @@ import { t } from '@/composables/useText'
 import type { JobState } from '@/types/job'
 
 /** What each bath should leave, by order of magnitude, beside what was seen. */
-defineProps<{ residues: JobState['residues'] }>()
+defineProps<{ residues: NonNullable<JobState['residues']> }>()
 </script>
 
 <template>

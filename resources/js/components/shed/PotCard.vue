@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { router } from '@inertiajs/vue3'
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 import PotDrawing from '@/components/books/PotDrawing.vue'
@@ -57,9 +58,22 @@ const add = (id: number | null) => id !== null && (list.value = [...list.value, 
     </p>
     <p v-if="solventOut" class="caution" data-test="solvent-out">{{ t('shed.solvent_out') }}</p>
     <div v-if="mayWrite" class="row">
-      <v-btn v-if="listed.length" variant="flat" color="primary" data-test="dip-these" @click="emit('dip')">{{
-        t('shed.dip_these')
-      }}</v-btn>
+      <v-btn
+        v-if="listed.length && pots.length"
+        variant="flat"
+        color="primary"
+        data-test="plan-pot-day"
+        @click="router.visit(`/pot-day?${list.map((id) => `chains[]=${id}`).join('&')}`)"
+        >{{ t('shed.plan_pot_day') }}</v-btn
+      >
+      <v-btn
+        v-if="listed.length"
+        :variant="pots.length ? 'outlined' : 'flat'"
+        :color="pots.length ? undefined : 'primary'"
+        data-test="dip-these"
+        @click="emit('dip')"
+        >{{ t('shed.dip_these') }}</v-btn
+      >
       <v-menu v-if="others.length" attach>
         <template #activator="{ props: menu }"
           ><v-btn v-bind="menu" data-test="pot-add">{{ t('shed.pot_add') }}</v-btn></template

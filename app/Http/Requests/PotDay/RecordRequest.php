@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\PotDay;
+
+use App\Http\Requests\ActionRequest;
+use App\Logbook\Moments;
+
+/** The record of a pot day as somebody puts it right; what is left empty is unknown. */
+final class RecordRequest extends ActionRequest
+{
+    private const NUMBERS = ['soak', 'temp', 'pickup'];
+
+    protected function fields(): array
+    {
+        return [
+            'dips' => ['required', 'array', 'min:1', 'max:20'],
+            'dips.*.id' => ['required', 'integer', 'distinct'],
+            'dips.*.date' => ['required', 'date_format:Y-m-d'],
+            'dips.*.time' => ['required', 'date_format:H:i'],
+            'dips.*.soak' => ['nullable', 'numeric', 'between:0,1440'],
+            'dips.*.temp' => ['nullable', 'numeric', 'between:0,400'],
+            'dips.*.pickup' => ['nullable', 'numeric', 'between:0,200'],
+            'dips.*.rinsed' => ['boolean'],
+        ];
+    }
+
+    protected function prepareForValidation(): void
+    {
+        parent::prepareForValidation();
+        $this->merge(['dips' => array_map(function (mixed $dip): mixed {
+            foreach (is_array($dip) ? self::NUMBERS : [] as $field) {
+                $dip[$field] = is_string($dip[$field] ?? null) ? str_replace(',', '.', trim($dip[$field])) : $dip[$field] ?? null;
+            }
+
+            return $dip;
+        }, $this->array('dips'))]);
+    }
+
+    /** @return array<int, array{at: int, soak_s: int|null, temp_c: float|null, pickup_g: float|null, rinsed: bool}> by dip */
+    public function dips(): array
+    {
+        $units = $this->voice()->quantities->units;
+        $number = fn(mixed $value): ?float => is_numeric($value) ? (float) $value : null;
+        $dips = [];
+        foreach ($this->array('dips') as $dip) {
+            [$soak, $temp, $pickup] = [$number($dip['soak']), $number($dip['temp']), $number($dip['pickup'])];
+            $dips[(int) $dip['id']] = [
+                'at' => app(Moments::class)->local((string) $dip['date'], (string) $dip['time'], $this->voice()->zone())->unixS,
+                'soak_s' => $soak === null ? null : (int) round(60 * $soak),
+                'temp_c' => $temp === null ? null : $units->toCelsius($temp),
+                'pickup_g' => $pickup === null ? null : $units->toGrams($pickup),
+                'rinsed' => filter_var($dip['rinsed'] ?? false, FILTER_VALIDATE_BOOLEAN),
+            ];
+        }
+
+        return $dips;
+    }
+}

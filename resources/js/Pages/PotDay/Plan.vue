@@ -1,0 +1,361 @@
+<script setup lang="ts">
+import { Link, router } from '@inertiajs/vue3'
+import { computed, reactive, ref, watch } from 'vue'
+import MeasureDialog from '@/components/forms/MeasureDialog.vue'
+import TapChoice from '@/components/forms/TapChoice.vue'
+import TimeLanes from '@/components/job/TimeLanes.vue'
+import AppShell from '@/components/layout/AppShell.vue'
+import BathChart from '@/components/pot/BathChart.vue'
+import ChainForPot from '@/components/pot/ChainForPot.vue'
+import { newActionId } from '@/composables/useActionForm'
+import { usePreview } from '@/composables/usePreview'
+import { t } from '@/composables/useText'
+import type { Choice, PotChoice, PotDayChain, PotDayPlan } from '@/types/potday'
+import type { FormDefaults } from '@/types/props'
+
+const props = defineProps<{
+  chains: PotDayChain[]
+  chosen: number[]
+  pots: PotChoice[]
+  choices: { program: Choice[]; soak: Choice[]; drain: Choice[]; rinse: Choice[]; dryBy: Choice[] }
+  room: string
+  temperature: string
+  forms: FormDefaults
+}>()
+const usable = computed(() => props.chains.filter((chain) => !chain.refusal))
+// Those that wait stand first; any other may go in with them.
+const waiting = computed(() => usable.value.filter((chain) => chain.proposed || props.chosen.includes(chain.id)))
+const others = computed(() => usable.value.filter((chain) => !waiting.value.includes(chain)))
+const refused = computed(() => props.chains.filter((chain) => chain.refusal && chain.refusal.code !== 'retired'))
+const firstPot = props.pots.find((pot) => !pot.empty) ?? props.pots[0]
+const form = reactive({
+  pot_id: firstPot?.id ?? null,
+  chains: props.chosen.filter((id) => props.chains.some((chain) => chain.id === id && !chain.refusal)),
+  program: 'low',
+  target: firstPot?.target ?? '',
+  room: props.room,
+  by: '',
+  by_date: '',
+  rinse: Object.fromEntries(props.chains.map((chain) => [chain.id, chain.rinse])) as Record<number, string>,
+  first: Object.fromEntries(props.chains.map((chain) => [chain.id, chain.first])) as Record<number, boolean>,
+  powder: [] as number[],
+  first_soak: 'hour',
+  rewax_soak: 'five',
+  drain: 'slow',
+  dry_by: 'warm_air',
+  link_in: false,
+  weigh: false,
+})
+const pot = computed(() => props.pots.find((other) => other.id === form.pot_id))
+watch(pot, (now) => (form.target = now?.target ?? ''))
+const actionId = newActionId()
+const wish = (later = false) => {
+  const own = <T,>(values: Record<number, T>) => Object.fromEntries(form.chains.map((id) => [id, values[id]]))
+  return {
+    ...form,
+    rinse: own(form.rinse),
+    first: own(form.first),
+    powder: form.powder.filter((id) => form.chains.includes(id)),
+    by: form.by || null,
+    by_date: form.by && form.by_date ? form.by_date : null,
+    later,
+    action_id: actionId,
+  }
+}
+const { preview, problems } = usePreview<PotDayPlan>(
+  'post',
+  () => '/pot-day/plan',
+  () => (form.chains.length && form.pot_id ? wish() : null),
+)
+const found = ref<Record<string, string>>({})
+const errors = computed<Record<string, string | undefined>>(() => ({ ...problems.value, ...found.value }))
+const beside = computed(() =>
+  Object.entries(errors.value).filter(
+    ([field]) => !['target', 'target_c', 'room', 'by', 'by_date', 'chains', 'pot', 'pot_id', 'program'].includes(field),
+  ),
+)
+const starting = ref(false)
+const open = ref(false)
+const measured = ref<PotDayChain | null>(null)
+const measuring = computed({ get: () => measured.value !== null, set: (on: boolean) => !on && (measured.value = null) })
+function start(later: boolean): void {
+  found.value = {}
+  router.post('/pot-day', wish(later), {
+    preserveState: true,
+    preserveScroll: true,
+    onStart: () => (starting.value = true),
+    onFinish: () => (starting.value = false),
+    onError: (now) => (found.value = now),
+  })
+}
+const links = computed(() => [
+  { value: 'out', title: t('pot_day.link_out') },
+  { value: 'in', title: t('pot_day.link_in') },
+])
+const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: string) => (form.link_in = value === 'in') })
+</script>
+
+<template>
+  <AppShell :title="t('pot_day.title')" at="books">
+    <div class="page">
+      <h1>{{ t('pot_day.title') }}</h1>
+      <p v-if="!pots.length">
+        {{ t('pot_day.no_pot') }} <Link href="/books">{{ t('pot_day.to_books') }}</Link>
+      </p>
+      <form v-else class="cols" novalidate @submit.prevent="start(false)">
+        <div class="fields">
+          <fieldset class="chains">
+            <legend>{{ t('pot_day.chains') }}</legend>
+            <p v-if="!usable.length" class="muted">{{ t('pot_day.none') }}</p>
+            <ChainForPot
+              v-for="chain in waiting"
+              :key="chain.id"
+              v-model:taken="form.chains"
+              v-model:first="form.first[chain.id]!"
+              v-model:rinse="form.rinse[chain.id]!"
+              v-model:powder="form.powder"
+              :chain="chain"
+              :rinses="choices.rinse" />
+            <details v-if="others.length" :open="!waiting.length" data-test="other-chains">
+              <summary>{{ t('pot_day.others') }}</summary>
+              <ChainForPot
+                v-for="chain in others"
+                :key="chain.id"
+                v-model:taken="form.chains"
+                v-model:first="form.first[chain.id]!"
+                v-model:rinse="form.rinse[chain.id]!"
+                v-model:powder="form.powder"
+                :chain="chain"
+                :rinses="choices.rinse" />
+            </details>
+            <p v-if="errors.chains" class="ember" role="alert" data-test="chains-problem">{{ errors.chains }}</p>
+            <details v-if="refused.length" :open="refused.some((chain) => chain.refusal?.code === 'measure')">
+              <summary>{{ t('pot_day.show_refused') }}</summary>
+              <p v-for="chain in refused" :key="chain.id" class="small refused" :data-test="`refused-${chain.name}`">
+                {{ chain.refusal?.text }}
+                <button v-if="chain.refusal?.code === 'measure'" type="button" class="link" @click="measured = chain">
+                  {{ t('pot_day.measure') }}
+                </button>
+                <Link v-if="chain.refusal?.code === 'greased'" :href="`/strip?chains[]=${chain.id}`">{{ t('pot_day.strip') }}</Link>
+              </p>
+            </details>
+          </fieldset>
+          <div class="two">
+            <v-select
+              v-model="form.pot_id"
+              :items="pots.map((other) => ({ value: other.id, title: other.name }))"
+              :label="t('pot_day.pot')"
+              :hint="pot?.about"
+              persistent-hint
+              :error-messages="errors.pot ?? errors.pot_id"
+              data-test="pot-choice" />
+            <v-select
+              v-model="form.program"
+              :items="choices.program"
+              :label="t('pot_day.power')"
+              :error-messages="errors.program"
+              data-test="program" />
+          </div>
+          <div class="four">
+            <v-text-field
+              v-model="form.by"
+              type="time"
+              :label="t('pot_day.by')"
+              :hint="t('pot_day.by_hint')"
+              persistent-hint
+              :error-messages="errors.by"
+              name="by" />
+            <v-text-field
+              v-model="form.by_date"
+              type="date"
+              :label="t('pot_day.day')"
+              :disabled="!form.by"
+              :error-messages="errors.by_date"
+              name="by_date" />
+            <v-text-field
+              v-model="form.target"
+              inputmode="decimal"
+              :label="t('pot_day.target')"
+              :suffix="`°${temperature}`"
+              :hint="pot ? t('pot_day.limit', { limit: pot.limit }) : ''"
+              persistent-hint
+              :error-messages="errors.target ?? errors.target_c"
+              name="target" />
+            <v-text-field
+              v-model="form.room"
+              inputmode="decimal"
+              :label="t('pot_day.room')"
+              :suffix="`°${temperature}`"
+              :error-messages="errors.room"
+              name="room" />
+          </div>
+          <button type="button" class="link" :aria-expanded="open" data-test="schools" @click="open = !open">
+            {{ t('pot_day.schools') }}
+          </button>
+          <div v-if="open" class="fields schools">
+            <div class="two">
+              <v-select v-model="form.first_soak" :items="choices.soak" :label="t('pot_day.first_soak')" />
+              <v-select v-model="form.rewax_soak" :items="choices.soak" :label="t('pot_day.rewax_soak')" />
+            </div>
+            <div class="two">
+              <v-select v-model="form.drain" :items="choices.drain" :label="t('pot_day.drain')" />
+              <v-select v-model="form.dry_by" :items="choices.dryBy" :label="t('pot_day.dry_by')" />
+            </div>
+            <TapChoice v-model="link" :legend="t('pot_day.link')" :options="links" test="link" />
+            <v-checkbox v-model="form.weigh" :label="t('pot_day.weigh')" data-test="weigh-all" />
+          </div>
+        </div>
+        <div class="plan">
+          <p v-for="[field, problem] in beside" :key="field" class="ember" role="alert">{{ problem }}</p>
+          <p v-if="!preview && !Object.keys(errors).length" class="muted">{{ t('pot_day.wait') }}</p>
+          <template v-if="preview">
+            <div data-test="plan-lines" role="status">
+              <p v-for="(line, i) in preview.lines" :key="line" :class="{ lead: i === 0 }">{{ line }}</p>
+            </div>
+            <section v-if="preview.warnings.length || preview.unmeasured" aria-labelledby="wrong">
+              <h2 id="wrong">{{ t('pot_day.wrong') }}</h2>
+              <p v-for="warning in preview.warnings" :key="warning.text" class="ember strong" data-test="warning">{{ warning.text }}</p>
+              <p v-if="preview.unmeasured">{{ preview.unmeasured }}</p>
+            </section>
+            <div class="row buttons">
+              <v-btn type="submit" variant="flat" color="primary" :loading="starting" :disabled="preview.forbidden" data-test="begin">{{
+                t('pot_day.begin')
+              }}</v-btn>
+              <v-btn v-if="preview.later" :loading="starting" :disabled="preview.forbidden" data-test="later" @click="start(true)">{{
+                t('pot_day.later')
+              }}</v-btn>
+            </div>
+            <section aria-labelledby="curve">
+              <h2 id="curve" class="sr">{{ t('pot_day.curve') }}</h2>
+              <BathChart :bath="preview.bath" />
+            </section>
+          </template>
+        </div>
+        <TimeLanes v-if="preview" :axis="preview.axis" class="whole" />
+        <div v-if="preview" class="below">
+          <section aria-labelledby="meets">
+            <h2 id="meets">{{ t('pot_day.meets') }}</h2>
+            <table class="plain">
+              <tbody>
+                <tr v-for="dip in preview.dips" :key="dip.chain">
+                  <th scope="row">
+                    {{ dip.chain }}<small class="muted">{{ t('pot_day.batch', { n: dip.batch }) }}</small>
+                  </th>
+                  <td>{{ dip.shock }}</td>
+                  <td class="num">
+                    <b>{{ dip.soak }}</b><small class="muted">{{ dip.because }}</small>
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+          </section>
+          <details>
+            <summary>{{ t('pot_day.why') }}</summary>
+            <p class="small">{{ t('pot_day.reckoned') }}</p>
+          </details>
+        </div>
+      </form>
+    </div>
+    <MeasureDialog v-if="measuring && measured" v-model="measuring" :forms="forms" :chain="measured" />
+  </AppShell>
+</template>
+
+<style scoped>
+h1 {
+  margin-bottom: 14px;
+}
+.cols {
+  display: grid;
+  grid-template-columns: minmax(0, 6fr) minmax(0, 5fr);
+  gap: 26px 40px;
+  align-items: start;
+}
+.whole {
+  grid-column: 1 / -1;
+  border-top: 1.5px solid var(--ink);
+  margin: 0 -24px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  min-width: 0;
+}
+.four {
+  display: grid;
+  grid-template-columns: 1fr 1.25fr 1fr 1fr;
+  gap: 10px;
+  align-items: start;
+}
+.schools {
+  border-left: 3px solid var(--ink);
+  padding-left: 14px;
+}
+.link {
+  font: inherit;
+  font-weight: 620;
+  text-align: left;
+  color: inherit;
+  background: none;
+  border: 0;
+  padding: 0;
+  min-height: 28px;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+.plan p {
+  margin: 0 0 8px;
+}
+.lead {
+  font-size: 19px;
+  font-weight: 620;
+  line-height: 1.3;
+}
+.strong {
+  font-weight: 620;
+}
+.buttons {
+  margin: 14px 0;
+  gap: 10px;
+}
+small {
+  display: block;
+  font-weight: 480;
+}
+.below {
+  grid-column: 1 / -1;
+  display: grid;
+  gap: 14px;
+  max-width: 820px;
+}
+details {
+  margin-top: 8px;
+}
+th[scope='row'] {
+  text-align: left;
+  border-bottom: 1px solid var(--line);
+  color: var(--ink);
+  font-size: 15px;
+}
+summary {
+  cursor: pointer;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  min-height: 28px;
+}
+.refused {
+  margin: 4px 0;
+}
+@media (max-width: 900px) {
+  .cols {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .whole {
+    margin: 0 -14px;
+  }
+  .four {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import BathChart from '@/components/pot/BathChart.vue'
+import { ask } from '@/composables/usePreview'
+import { useHere } from '@/composables/useHere'
+import { t } from '@/composables/useText'
+import type { Job, JobState } from '@/types/job'
+
+/** How hot the bath is, over what was predicted; typed where no probe is in it. */
+const props = defineProps<{ job: Job; bath: NonNullable<JobState['bath']>; mayAct: boolean }>()
+const emit = defineEmits<{ typed: [celsius: string] }>()
+const here = useHere()
+const typed = ref('')
+const speed = ref('1')
+const simulating = ref(false)
+function keep(): void {
+  if (typed.value.trim() === '') return
+  emit('typed', typed.value.replace(',', '.'))
+  typed.value = ''
+}
+async function simulate(): Promise<void> {
+  simulating.value = true
+  await ask('post', `/jobs/${props.job.id}/probe`, { speed: speed.value })
+}
+</script>
+
+<template>
+  <section aria-labelledby="bath" :class="{ over: bath.over }">
+    <h2 id="bath" class="sr">{{ t('job.bath') }}</h2>
+    <p class="figure">
+      <span v-if="bath.text" class="big" data-test="bath-now">{{ bath.text }}</span><span class="muted since">{{ bath.since }}</span>
+    </p>
+    <p class="muted small">{{ bath.expected }}</p>
+    <p v-if="bath.over" class="alarm" role="alert" data-test="over">{{ bath.over }}</p>
+    <BathChart :bath="bath" />
+    <form v-if="mayAct" class="typed" @submit.prevent="keep">
+      <v-text-field
+        v-model="typed"
+        inputmode="decimal"
+        density="compact"
+        hide-details
+        :label="t('job.celsius')"
+        :suffix="`°${job.units.temperature}`"
+        name="celsius" />
+      <v-btn type="submit" data-test="keep-celsius">{{ t('job.keep') }}</v-btn>
+    </form>
+    <form v-if="mayAct && here.demo" class="typed" @submit.prevent="simulate">
+      <v-select
+        v-model="speed"
+        density="compact"
+        hide-details
+        :items="['1', '10', '60'].map((value) => ({ value, title: t('bath.speed', { times: value }) }))"
+        :label="t('bath.simulated')" />
+      <v-btn type="submit" :disabled="simulating" data-test="simulate">{{ t('bath.simulate') }}</v-btn>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.figure {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 2px 12px;
+  margin: 0;
+}
+.big {
+  font-size: clamp(40px, 4.6vw, 56px);
+  letter-spacing: -1px;
+}
+.over .big {
+  color: var(--ember);
+}
+.since {
+  font-weight: 560;
+}
+p {
+  margin: 0 0 8px;
+}
+.alarm {
+  background: var(--ember);
+  color: var(--paper);
+  font-weight: 680;
+  padding: 10px 12px;
+  border-radius: 3px;
+}
+.typed {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 8px;
+  align-items: center;
+  margin-top: 10px;
+}
+</style>

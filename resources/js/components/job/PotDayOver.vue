@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { Link, router } from '@inertiajs/vue3'
+import TimeLanes from '@/components/job/TimeLanes.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { useHere } from '@/composables/useHere'
+import { t } from '@/composables/useText'
+import type { Job, JobState } from '@/types/job'
+
+/** After a pot day: what was done is the record, to be corrected rather than typed. */
+const props = defineProps<{ job: Job; state: JobState }>()
+const here = useHere()
+const { form, submit } = useActionForm({ dips: (props.state.dips ?? []).map((dip) => ({ ...dip })) })
+const errorOf = (i: number, field: string) => (form.errors as Record<string, string>)[`dips.${i}.${field}`]
+const save = () => submit('put', `/jobs/${props.job.id}/record`)
+</script>
+
+<template>
+  <div class="over page" data-test="job-over">
+    <h1>{{ state.givenUp ? t('job.given_up') : t('job.finished_pot') }}</h1>
+    <p>{{ state.givenUp ? t('job.given_up_pot') : t('job.finished_pot_text') }}</p>
+    <p v-if="state.recorded" data-test="recorded">{{ state.recorded.undone ? t('job.undone') : state.recorded.text }}</p>
+    <div class="row">
+      <v-btn variant="flat" color="primary" data-test="to-shed" @click="router.visit('/')">{{ t('job.shed') }}</v-btn>
+      <Link v-for="(name, i) in job.chains" :key="name" :href="`/chains/${job.chainIds[i]}`">{{ name }}</Link>
+    </div>
+    <form v-if="form.dips.length && state.recorded && !state.recorded.undone" novalidate @submit.prevent="save">
+      <h2>{{ t('pot_over.title') }}</h2>
+      <table class="plain record">
+        <thead>
+          <tr>
+            <th>{{ t('pot_over.chain') }}</th>
+            <th>{{ t('pot_over.at') }}</th>
+            <th>{{ t('pot_over.soak') }}</th>
+            <th>{{ t('pot_over.bath') }}</th>
+            <th>{{ t('pot_over.pickup') }}</th>
+            <th>{{ t('pot_over.rinsed') }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(dip, i) in form.dips" :key="dip.id" :data-test="`dip-${dip.chain}`">
+            <th scope="row">{{ dip.chain }}</th>
+            <td>
+              <v-text-field
+                v-model="dip.time"
+                type="time"
+                density="compact"
+                hide-details="auto"
+                :aria-label="`${dip.chain}: ${t('pot_over.at')}`"
+                :error-messages="errorOf(i, 'time')"
+                :disabled="!here.mayWrite" />
+            </td>
+            <td>
+              <v-text-field
+                v-model="dip.soak"
+                inputmode="decimal"
+                density="compact"
+                hide-details="auto"
+                suffix="min"
+                :aria-label="`${dip.chain}: ${t('pot_over.soak')}`"
+                :error-messages="errorOf(i, 'soak')"
+                :disabled="!here.mayWrite" />
+            </td>
+            <td>
+              <v-text-field
+                v-model="dip.temp"
+                inputmode="decimal"
+                density="compact"
+                hide-details="auto"
+                :suffix="`°${job.units.temperature}`"
+                :aria-label="`${dip.chain}: ${t('pot_over.bath')}`"
+                :error-messages="errorOf(i, 'temp')"
+                :disabled="!here.mayWrite" />
+            </td>
+            <td>
+              <v-text-field
+                v-model="dip.pickup"
+                inputmode="decimal"
+                density="compact"
+                hide-details="auto"
+                :suffix="job.units.mass"
+                :aria-label="`${dip.chain}: ${t('pot_over.pickup')}`"
+                :error-messages="errorOf(i, 'pickup')"
+                :name="`pickup-${dip.chain}`"
+                :disabled="!here.mayWrite" />
+            </td>
+            <td>
+              <v-checkbox
+                v-model="dip.rinsed"
+                hide-details
+                :aria-label="`${dip.chain}: ${t('pot_over.rinsed')}`"
+                :disabled="!here.mayWrite" />
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="form.errors.dips" class="ember" role="alert">{{ form.errors.dips }}</p>
+      <v-btn v-if="here.mayWrite" type="submit" :loading="form.processing" data-test="correct">{{ t('pot_over.save') }}</v-btn>
+    </form>
+    <TimeLanes v-if="state.axis && !state.givenUp" :axis="state.axis" class="lanes" />
+    <ul v-if="state.notes.length">
+      <li v-for="note in state.notes" :key="note">{{ note }}</li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.over {
+  max-width: 900px;
+  margin-inline: auto;
+}
+p {
+  font-size: 17px;
+  margin: 12px 0 0;
+}
+.row {
+  margin: 20px 0 28px;
+  gap: 16px;
+}
+.record th {
+  white-space: nowrap;
+}
+.record td {
+  padding: 4px 4px 4px 0;
+  min-width: 92px;
+}
+.lanes {
+  margin: 24px -24px 0;
+}
+form {
+  overflow-x: auto;
+}
+</style>
