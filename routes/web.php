@@ -141,6 +141,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/jars/{jar}/entries', [BooksController::class, 'tend'])->whereNumber('jar');
         Route::post('/pots', [PotController::class, 'store']);
         Route::post('/pots/{pot}/heat', [PotController::class, 'heat'])->whereNumber('pot');
+        Route::post('/pots/{pot}/calibrate', [PotController::class, 'calibrate'])->whereNumber('pot');
+        Route::post('/pots/{pot}/calibrate/fit', [PotController::class, 'fit'])->whereNumber('pot');
         Route::post('/pots/{pot}/bath', [PotController::class, 'tend'])->whereNumber('pot');
         Route::post('/prices', [BooksController::class, 'storePrice']);
         Route::post('/links', [BooksController::class, 'storeLink']);

@@ -257,6 +257,15 @@ final class DemoWorkshop
         $this->topUp('Lantern A', 12);
         $this->rides($lantern, 11, 1, fn(int $ago) => Condition::Indoor, 'A');
         $this->tellOfMoth();
+        $this->tellOfTheRace();
+    }
+
+    /** A race chain came three weeks ago, waxed in the small pot; it is kept for its event, and wants a fresh dip for it from today on. */
+    private function tellOfTheRace(): void
+    {
+        $this->scribbler->at($this->day(20, '18:30'), fn(ActionContext $by) => ($this->addChain)($by, $this->bikes['Heron'], 'R', 12, 116, dippedAt: new Moment($this->day(20, '18:00')), facts: [
+            SettingKey::ChainEvent->value => 'the Ostermoor crossing', SettingKey::ChainEventOn->value => $this->today->plus(12)->date, SettingKey::ChainDippedAfter->value => $this->today->plus(-1)->date,
+        ]));
     }
 
     /**

@@ -45,12 +45,13 @@ final readonly class ReadBaths
             return new BathState($pot->id, null, $limitC, $heightMm, null);
         }
         try {
-            $ledger = (new BathLedger)(new BathLedgerInput($facts->vessel(), $this->events($workshop, $book, $pot, $fill), $limitC));
+            $in = new BathLedgerInput($facts->vessel(), $this->events($workshop, $book, $pot, $fill), $limitC);
+            $ledger = (new BathLedger)($in);
         } catch (InvalidInput $e) {
             return new BathState($pot->id, null, $limitC, $heightMm, $fill->at, $e->path);
         }
 
-        return new BathState($pot->id, $ledger, $limitC, $heightMm, $fill->at);
+        return new BathState($pot->id, $ledger, $limitC, $heightMm, $fill->at, null, (new BathLedger)->history($in));
     }
 
     /** @return list<BathEvent> from the last fill on; the chains of one action are one dip */

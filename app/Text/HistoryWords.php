@@ -196,6 +196,7 @@ final readonly class HistoryWords
             in_array($key, [SettingKey::IntervalKm, SettingKey::UsualIntervalKm], true) => $q->distance((float) $value),
             $key === SettingKey::IntervalHours => $q->hours((float) $value),
             in_array($key, [SettingKey::LimitSchool, SettingKey::UsualLimitSchool], true) => $this->voice->say("schools.{$value}.name"),
+            $key === SettingKey::ReadySchool => $this->voice->say("schools.ready.{$value}"),
             $key === SettingKey::ChainHome => $this->voice->names->bike((int) $value),
             in_array($key, [SettingKey::ChainPrice, SettingKey::LinkPrice], true) => $q->money((float) $value),
             $key === SettingKey::ChainMassG => $q->mass((float) $value),

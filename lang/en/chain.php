@@ -36,7 +36,8 @@ return [
         'wet' => 'wet',
         'muddy' => 'muddy',
     ],
-    'fit' => ['pin_off' => 'The chain that comes off is joined with a pin: each removal widens its hole. Push a new pin in when it goes on again, or give it a quick link.', 'pin_on' => 'This chain is joined with a pin: use a new one, and have the joint checked. A stiff or loose joint: do not ride.', 'last_closing' => 'The last closing that its quick link allows: have a new one at hand for the next swap.'],
+    'kept' => ':event, :day',
+    'fit' => ['not_ready' => 'Not ready to ride before :at: the wax has to set, the drip wax to dry.', 'kept' => 'Kept for :event, :day.', 'pin_off' => 'The chain that comes off is joined with a pin: each removal widens its hole. Push a new pin in when it goes on again, or give it a quick link.', 'pin_on' => 'This chain is joined with a pin: use a new one, and have the joint checked. A stiff or loose joint: do not ride.', 'last_closing' => 'The last closing that its quick link allows: have a new one at hand for the next swap.'],
     'wear_line' => ':wear, :km',
     'wear' => [
         'none' => 'not measured',

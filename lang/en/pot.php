@@ -36,6 +36,12 @@ return [
         'target_too_hot' => ':target is above the limit of this wax, :limit.',
         'overheats' => 'Left alone on :power W it would go on to :end, past its limit of :limit: stay with it and switch off in time.',
     ],
+    'cost' => 'A dip takes :pickup along and costs :cost.',
+    'smear' => 'Smear test: a cold blade, dipped and set. If it does not smear, add :oil of lamp oil: to :more of the whole (house rule).',
+    'calibrated' => 'Calibrated: it loses :loss W for each degree, :efficiency of its power reaches the wax.',
+    'not_calibrated' => 'Not calibrated: :loss W for each degree (house rule).',
+    'fitted' => 'It loses :loss W for each degree and :efficiency of its power reaches the wax; the curve then fits within :rms.',
+    'probe' => ['never' => 'has sent nothing yet', 'seen' => 'last seen :at'],
     'empty' => 'no wax in its book yet',
     'problem' => 'Its book cannot be: more was taken out than was in it. Correct a mass, or fill it anew.',
 ];

@@ -18,6 +18,7 @@ return [
     'starts_now' => 'Begun now, the pot is plugged in at :plug and all is done about :done, :all in all.',
     'when' => ':day at :time', 'when_today' => 'at :time',
     'starts' => 'Begin :at, plug in at :plug, and all is done about :done. A reminder for somebody who is there, never a timer socket.',
+    'ready' => 'The last may be ridden :at.',
     'too_late' => 'Too late for :by: begun now it is done about :done.',
     'batches' => '{1} One batch; the pot takes :capacity.|[2,*] :count batches; the pot takes :capacity.',
     'at_once' => '{1} one coil at a time|[2,*] :count coils at once',

@@ -12,4 +12,5 @@ return [
     'by_speeds' => ['name' => 'By speeds: 0.5, 0.75 or 1.0 %', 'reason' => '0.5 % at 11 or more speeds, 0.75 % at 10 or fewer, 1.0 % on a single speed.'],
     'one_mark' => ['name' => 'One mark: 0.75 % on every bike', 'reason' => 'One mark of the drop-in gauge, easy to remember.'],
     'digital' => ['name' => 'Digital: 0.8 % on every bike', 'reason' => 'For those who read a digital gauge.'],
+    'ready' => ['cold' => 'when it is cold, 15 min after the dip', 'next_day' => 'the next day'],
 ];

@@ -13,6 +13,9 @@ return [
     'chain.speeds' => 'speeds',
     'chain.pitches' => 'pitches',
     'chain.home' => 'rail',
+    'chain.event' => 'kept for',
+    'chain.event_on' => 'on',
+    'chain.dipped_after' => 'dipped after',
     'chain.load' => 'came with',
     'chain.joint' => 'closed by',
     'chain.directional' => 'has an outer side',
@@ -49,6 +52,7 @@ return [
     'workshop.mass_unit' => 'masses in',
     'workshop.currency' => 'currency',
     'workshop.language' => 'language',
+    'workshop.ready_school' => 'ready to ride',
     'workshop.interval_km' => 'usual interval',
     'workshop.limit_school' => 'usual wear limit',
 ];

@@ -35,7 +35,7 @@ final readonly class TendBath
             $draft->enter(BathEntry::class, $at, [
                 'component_id' => $pot->id,
                 'kind' => $event->kind,
-                'wax_g' => $wax ? $event->waxG : null,
+                'wax_g' => $wax && $event->waxG > 0.0 ? $event->waxG : null,
                 'oil_g' => $wax && $event->oilG > 0 ? $event->oilG : null,
                 'removed_fraction' => $event->kind === BathEventKind::Filter ? $event->removedFraction : null,
                 'temp_c' => $event->kind === BathEventKind::Reading ? $event->tempC : null,

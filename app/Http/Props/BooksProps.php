@@ -10,6 +10,7 @@ use App\Models\Price;
 use App\Models\Workshop;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
+use App\Strip\ReadPrices;
 use App\Text\Speaker;
 use App\Text\StripWords;
 use App\Text\Voice;
@@ -28,7 +29,7 @@ final readonly class BooksProps
 {
     private const ENTRIES = 8;
 
-    public function __construct(private ReadBook $readBook, private ReadJars $readJars, private ReadBaths $readBaths, private Speaker $speaker) {}
+    public function __construct(private ReadBook $readBook, private ReadJars $readJars, private ReadBaths $readBaths, private ReadPrices $readPrices, private Speaker $speaker) {}
 
     /** @return array<string, mixed> */
     public function all(Workshop $workshop): array
@@ -41,7 +42,7 @@ final readonly class BooksProps
         $pots = new PotProps($voice);
 
         return [
-            'pots' => array_values(array_map(fn(BathState $bath) => $pots->inBooks($workshop, $bath), ($this->readBaths)($workshop))),
+            'pots' => array_values(array_map(fn(BathState $bath) => $pots->inBooks($workshop, $bath, ($this->readPrices)($workshop)), ($this->readBaths)($workshop))),
             'potChoices' => $pots->choices(),
             'jars' => array_values(array_map(fn(JarState $jar) => $this->jar($workshop, $jar, in_array($jar->jarId, $busy, true), $words, $voice), ($this->readJars)($workshop))),
             'prices' => $this->prices($workshop, $voice),

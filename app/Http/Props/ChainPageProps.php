@@ -82,6 +82,9 @@ final readonly class ChainPageProps
             'mass' => $massG === null ? '' : (string) round($q->units->fromGrams($massG), 2),
             'price' => $minor === null ? '' : (string) ($minor / 10 ** $q->exponent()),
             'bought_on' => $settings->text(SettingKey::ChainBoughtOn, $chainId),
+            'event' => $settings->text(SettingKey::ChainEvent, $chainId),
+            'event_on' => $settings->text(SettingKey::ChainEventOn, $chainId),
+            'dipped_after' => $settings->text(SettingKey::ChainDippedAfter, $chainId),
             'half_link' => $settings->whole(SettingKey::ChainPitches, $chainId) % 2 === 1,
         ];
     }
@@ -94,8 +97,10 @@ final readonly class ChainPageProps
         $speeds = $settings->whole(SettingKey::ChainSpeeds, $chainId);
         $suits = array_filter($this->book->bikeIds, fn(int $id) => $speeds === 0 || $settings->whole(SettingKey::BikeSpeeds, $id) === $speeds);
         $day = $settings->text(SettingKey::ChainBoughtOn, $chainId);
+        $kept = $this->book->chain($chainId, $this->voice->nowS)->keptFor;
         $values = [
             'suits' => $suits === [] ? $this->voice->say('words.none') : $this->voice->names->list(array_values(array_map($this->voice->names->bike(...), $suits))),
+            'kept' => $kept === null ? null : $this->voice->say('chain.kept', ['event' => $kept->event, 'day' => $this->voice->dayWord($kept->on)]),
             'load' => $this->voice->say('strip.load.'.PlanStrip::load($this->book, $chainId)->value),
             'joint' => $this->voice->say('ui.size.'.$settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value)),
             'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1 ? $this->voice->say('ui.new_chain.outward') : null,

@@ -17,6 +17,8 @@ use App\Text\Voice;
 use BackedEnum;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Job\JobRun;
+use Dripel\Core\Job\JobSpan;
+use Dripel\Core\Job\JobStep;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\LocalDay;
@@ -100,6 +102,7 @@ final readonly class PotDayProps
             'lines' => array_values(array_filter([
                 $byS !== null && $proposal->startS < $voice->nowS ? $voice->say('pot_day.too_late', ['by' => $q->time($byS), 'done' => $q->time($doneS)]) : null,
                 $voice->say($byS === null ? 'pot_day.starts_now' : 'pot_day.starts', ['at' => self::when($startS, $voice), 'plug' => $q->time($plugS), 'done' => $q->time($doneS), 'all' => $q->seconds($plan->seconds())]),
+                $voice->say('pot_day.ready', ['at' => self::when($voice->settings->readySchool()->readyS(self::lastHangS($plan->steps, $spans), $voice->zone()), $voice)]),
                 trans_choice('pot_day.batches', max([1, ...array_map(fn(PotDayDip $dip) => $dip->batch, $plan->dips)]), ['capacity' => trans_choice('pot_day.at_once', max(1, $plan->capacity->chains))]),
             ])),
             'dips' => array_map(fn(PotDayDip $dip) => [
@@ -125,6 +128,15 @@ final readonly class PotDayProps
                 'marks' => array_map(fn(int $celsius) => ['at' => $celsius, 'text' => $q->temperature($celsius)], range(20, 100, 20)),
             ],
         ];
+    }
+
+    /**
+     * @param list<JobStep> $steps
+     * @param list<JobSpan> $spans
+     */
+    private static function lastHangS(array $steps, array $spans): int
+    {
+        return max([0, ...array_map(fn(JobSpan $span) => $steps[$span->step]->code === PotDayPlan::HANG ? $span->endS : 0, $spans)]);
     }
 
     /** "06:28", or "tomorrow, 06:28". */

@@ -4,15 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Actions\Pot\CalibratePot;
+use App\Actions\PotDay\PotDayJob;
+use App\Guided\GuidedKind;
 use App\Http\Requests\Books\PotRequest;
 use App\Models\BathEntry;
+use App\Models\Device;
+use App\Models\GuidedJob;
 use App\Models\Workshop;
+use App\Pot\PotFacts;
 use App\Text\Voice;
 use Dripel\Core\Bath\BathEventKind;
 use Dripel\Core\Bath\BathLedgerInput;
+use Dripel\Core\Bath\BathMoment;
 use Dripel\Core\Bath\BathNext;
 use Dripel\Core\Bath\BathState;
+use Dripel\Core\Cost\PriceList;
+use Dripel\Core\Cost\Supply;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Pot\LampOil;
 use Dripel\Core\Pot\PotKind;
 use Dripel\Core\Pot\WaxKind;
 
@@ -63,13 +73,33 @@ final readonly class PotProps
     }
 
     /** @return array<string, mixed> with what was done lately and what can be done */
-    public function inBooks(Workshop $workshop, BathState $bath): array
+    public function inBooks(Workshop $workshop, BathState $bath, PriceList $prices): array
     {
+        $ledger = $bath->ledger;
+        $facts = PotFacts::of($this->voice->settings, $bath->potId);
         $q = $this->voice->quantities;
         $rows = BathEntry::query()->in($workshop)->live()->where('component_id', $bath->potId)->orderByDesc('at')->orderByDesc('id')->limit(self::ENTRIES)->get();
         $acts = array_filter(BathEventKind::cases(), fn(BathEventKind $kind) => $kind !== BathEventKind::Dip && ($bath->filledS !== null || $kind === BathEventKind::Fill));
 
+        $costMinor = $ledger === null || $bath->filledS === null ? null : $prices->costMinor(Supply::Wax, $ledger->pickupG, $bath->filledS);
+        $oil = $ledger === null || $facts->wax !== WaxKind::Softened ? [] : LampOil::stepsG($ledger->waxG, $ledger->oilFraction, 1);
+
         return $this->of($bath) + [
+            'cost' => $costMinor === null ? '' : $this->voice->say('pot.cost', ['cost' => $q->money($costMinor), 'pickup' => $q->mass($ledger->pickupG)]),
+            'smear' => $oil === [] ? '' : $this->voice->say('pot.smear', ['oil' => $q->mass($oil[0]), 'more' => $q->number(100 * ($ledger->oilFraction + LampOil::STEP), 1)."\u{a0}%"]),
+            'calibrated' => $facts->calibrated ? $this->voice->say('pot.calibrated', ['loss' => $q->number($facts->lossWPerK, 2), 'efficiency' => $q->number(100 * $facts->efficiency)."\u{a0}%"]) : $this->voice->say('pot.not_calibrated', ['loss' => $q->number($facts->lossWPerK, 1)]),
+            'isCalibrated' => $facts->calibrated,
+            'history' => array_map(fn(BathMoment $moment) => [(int) $moment->atS, $moment->waxG, $moment->grit], $bath->history),
+            'historyAbout' => $ledger === null || count($bath->history) < 2 ? null : [
+                'from' => $q->date((int) $bath->history[0]->atS, 'd MMM'), 'until' => $q->date((int) $bath->history[count($bath->history) - 1]->atS, 'd MMM'),
+                'most' => $q->mass(max(array_map(fn(BathMoment $moment) => $moment->waxG, $bath->history))), 'needed' => $ledger->neededG, 'neededText' => $q->mass($ledger->neededG),
+                'grit' => $q->number($ledger->grit, 1), 'gritLimit' => BathLedgerInput::GRIT_LIMIT,
+            ],
+            'probes' => array_values(Device::query()->in($workshop)->where('pot_id', $bath->potId)->whereNull('gone_at')->get()->map(fn(Device $device) => [
+                'id' => $device->id, 'name' => $device->name,
+                'seen' => $device->seen_at === null ? $this->voice->say('pot.probe.never') : $this->voice->say('pot.probe.seen', ['at' => $q->day($device->seen_at).', '.$q->time($device->seen_at)]),
+            ])->all()),
+            'heatUps' => $this->heatUps($workshop, $bath->potId),
             'entries' => array_values($rows->map(fn(BathEntry $row) => [
                 'id' => $row->id,
                 'day' => $q->day($row->at),
@@ -77,6 +107,15 @@ final readonly class PotProps
             ])->all()),
             'acts' => array_values(array_map(fn(BathEventKind $kind) => ['value' => $kind->value, 'title' => $this->voice->say("pot.kind_act.{$kind->value}")], $acts)),
         ];
+    }
+
+    /** @return list<array{value: string, title: string}> pot days whose heat-up was logged well enough to calibrate from */
+    private function heatUps(Workshop $workshop, int $potId): array
+    {
+        $jobs = GuidedJob::query()->in($workshop)->where('kind', GuidedKind::PotDay)->whereNotNull('begun_at')->with('taps')->orderByDesc('started_at')->limit(20)->get()
+            ->filter(fn(GuidedJob $job) => PotDayJob::wish($job)->potId === $potId && CalibratePot::logged($job));
+
+        return array_values($jobs->map(fn(GuidedJob $job) => ['value' => $job->id, 'title' => $this->voice->say('pot_day.job_title', ['day' => $this->voice->quantities->day($job->started_at)])])->all());
     }
 
     /** @return array<string, mixed> what a form of a new pot offers */

@@ -17,6 +17,7 @@ use App\Text\Units;
 use DateTimeZone;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\PotDay\ReadySchool;
 use Dripel\Core\Wear\LimitSchool;
 use Illuminate\Support\Facades\DB;
 use Locale;
@@ -46,6 +47,7 @@ final readonly class SettingsProps
                 'language' => $voice->settings->text(SettingKey::Language, 0, 'en'),
                 'interval' => (string) round($units->fromKm($voice->settings->usualIntervalKm()), 1),
                 'limit_school' => $voice->settings->usualLimitSchool()->value,
+                'ready_school' => $voice->settings->readySchool()->value,
                 'factors' => array_map(fn(float $factor) => (string) $factor, $factors->toArray()),
             ],
             'factors' => array_map(fn(Condition $condition) => [
@@ -61,6 +63,7 @@ final readonly class SettingsProps
                 'currencies' => SettingsRequest::CURRENCIES,
                 'languages' => array_map(fn(string $language) => ['value' => $language, 'title' => Locale::getDisplayLanguage($language, $language)], SettingsRequest::languages()),
                 'schools' => array_map(fn(LimitSchool $school) => ['value' => $school->value, 'title' => $voice->say("schools.{$school->value}.name"), 'reason' => $voice->say("schools.{$school->value}.reason")], LimitSchool::cases()),
+                'ready' => array_map(fn(ReadySchool $school) => ['value' => $school->value, 'title' => $voice->say("schools.ready.{$school->value}")], ReadySchool::cases()),
                 'intervals' => array_map(fn(string $name, float $km) => [
                     'value' => (string) round($units->fromKm($km)), 'title' => $voice->say("schools.intervals.{$name}.name", ['km' => $voice->quantities->distance($km)]), 'reason' => $voice->say("schools.intervals.{$name}.reason"),
                 ], array_keys(self::INTERVALS), self::INTERVALS),

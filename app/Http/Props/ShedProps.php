@@ -98,12 +98,16 @@ final readonly class ShedProps
     private function fit(ChainState $chain, int $bikeId): array
     {
         $settings = $this->book->settings;
-        $speeds = ['chain' => $settings->whole(SettingKey::ChainSpeeds, $chain->chainId), 'bike' => $settings->whole(SettingKey::BikeSpeeds, $bikeId)];
+        $q = $this->voice->quantities;
+        $parameters = [
+            'at' => $chain->readyAtS === null ? '' : $q->day($chain->readyAtS).', '.$q->time($chain->readyAtS),
+            'event' => $chain->keptFor->event ?? '', 'day' => $chain->keptFor === null ? '' : $this->voice->dayWord($chain->keptFor->on),
+        ] + ['chain' => $settings->whole(SettingKey::ChainSpeeds, $chain->chainId), 'bike' => $settings->whole(SettingKey::BikeSpeeds, $bikeId)];
 
         return array_map(fn(FitNote $note) => [
             'note' => $note->value,
             'forbids' => $note->forbids(),
-            'text' => $this->voice->say($note->forbids() ? "errors.{$note->value}" : "chain.fit.{$note->value}", $speeds),
+            'text' => $this->voice->say($note->forbids() ? "errors.{$note->value}" : "chain.fit.{$note->value}", $parameters),
         ], FitNote::all($this->book, $chain->chainId, $bikeId, $this->voice->nowS));
     }
 

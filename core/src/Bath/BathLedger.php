@@ -9,6 +9,7 @@ use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Model;
 use Dripel\Core\Pot\WaxProperties;
+use Generator;
 
 /**
  * What is left of the wax in a pot, how dirty it is and what it wants: the book read from its last fill on. Grams, mm,
@@ -25,6 +26,34 @@ final readonly class BathLedger implements Model
     /** @throws InvalidInput at the event that would leave less than nothing in the pot */
     public function __invoke(BathLedgerInput $in): BathLedgerResult
     {
+        $last = null;
+        foreach ($this->read($in) as $batch) {
+            $last = $batch;
+        }
+
+        return $this->result($in, $last ?? new BathBatch($in->events[0]));
+    }
+
+    /**
+     * How it came to that, entry by entry.
+     *
+     * @return list<BathMoment>
+     *
+     * @throws InvalidInput as above
+     */
+    public function history(BathLedgerInput $in): array
+    {
+        $moments = [];
+        foreach ($this->read($in) as $i => $batch) {
+            $moments[] = new BathMoment($in->events[$i]->atS, $in->events[$i]->kind, $batch->massG, $batch->grit);
+        }
+
+        return $moments;
+    }
+
+    /** @return Generator<int, BathBatch> as it stands after each event */
+    private function read(BathLedgerInput $in): Generator
+    {
         $batch = new BathBatch($in->events[0]);
         foreach ($in->events as $i => $event) {
             try {
@@ -36,9 +65,8 @@ final readonly class BathLedger implements Model
             } catch (InvalidInput $e) {
                 throw $e->within("events.{$i}");
             }
+            yield $i => $batch;
         }
-
-        return $this->result($in, $batch);
     }
 
     public function compute(Fields $input): array
@@ -87,6 +115,8 @@ final readonly class BathLedger implements Model
                 ! $covers || $dipsLeft < self::FEWEST_DIPS => BathNext::TopUp,
                 default => BathNext::Ok,
             },
+            $pickupG,
+            $neededG,
         );
     }
 }

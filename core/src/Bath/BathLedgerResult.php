@@ -19,6 +19,10 @@ final readonly class BathLedgerResult
         public ?float $maxC,
         public bool $overheated,
         public BathNext $next,
+        /** What a dip takes along: the mean of those weighed, else the default. */
+        public float $pickupG,
+        /** So much has to stay in it for a coil to be covered. */
+        public float $neededG,
     ) {}
 
     /** @return array<string, mixed> */
@@ -36,6 +40,8 @@ final readonly class BathLedgerResult
             'max_c' => $this->maxC,
             'overheated' => $this->overheated,
             'next' => $this->next->value,
+            'pickup_g' => $this->pickupG,
+            'needed_g' => $this->neededG,
         ];
     }
 }

@@ -7,6 +7,7 @@ namespace Dripel\Core\Bath;
 /** A pot with what its book says of the wax in it; null before it was ever filled. */
 final readonly class BathState
 {
+    /** @param list<BathMoment> $history since its last fill */
     public function __construct(
         public int $potId,
         public ?BathLedgerResult $ledger,
@@ -15,5 +16,6 @@ final readonly class BathState
         public ?int $filledS,
         /** What in its book cannot be, by InvalidInput's path; null if all can. */
         public ?string $problem = null,
+        public array $history = [],
     ) {}
 }

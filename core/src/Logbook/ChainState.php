@@ -23,9 +23,6 @@ use Dripel\Core\Wear\WearReadingResult;
  */
 final readonly class ChainState
 {
-    /** Common practice: wax is set after 10 to 15 minutes on the hook. */
-    public const SET_MINUTES = 15;
-
     /** Common practice: drip wax dries overnight. */
     public const DRIP_DRY_HOURS = 10;
 
@@ -60,6 +57,8 @@ final readonly class ChainState
         public bool $pastLimit,
         public int $dips,
         public int $topUps,
+        /** The event that it is kept for. */
+        public ?KeptFor $keptFor = null,
     ) {}
 
     public static function derive(ChainHistory $history, Terms $terms, Settings $settings, int $nowS): self
@@ -107,13 +106,14 @@ final readonly class ChainState
             bare: $bare,
             bareSinceS: $bare === null ? null : $strip?->moment->unixS,
             wetRide: $lastCare === null ? null : self::lastSoaking($history->ridesAfter($lastCare)),
-            readyAtS: self::readyAt($dip, $lastCare, $nowS),
+            readyAtS: self::readyAt($dip, $lastCare, $settings, $nowS),
             wear: $wear,
             reading: $reading,
             readingKm: $reading === null ? null : $history->kmBefore($reading),
             pastLimit: $wear !== null && $wear->reaches($terms->limitPct),
             dips: count(array_filter($history->events, fn(Entry $e) => $e instanceof Dip)),
             topUps: count($topUps),
+            keptFor: KeptFor::of($settings, $history->chainId, $nowS),
         );
     }
 
@@ -244,10 +244,10 @@ final readonly class ChainState
         return null;
     }
 
-    private static function readyAt(?Dip $dip, Dip|Opening|TopUp|null $lastCare, int $nowS): ?int
+    private static function readyAt(?Dip $dip, Dip|Opening|TopUp|null $lastCare, Settings $settings, int $nowS): ?int
     {
         $readyAtS = max(
-            $dip === null ? 0 : $dip->moment->unixS + 60 * self::SET_MINUTES,
+            $dip === null ? 0 : $settings->readySchool()->readyS($dip->moment->unixS, $settings->zone()),
             $lastCare instanceof TopUp ? $lastCare->moment->unixS + 3600 * self::DRIP_DRY_HOURS : 0,
         );
 

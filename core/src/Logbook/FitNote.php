@@ -19,6 +19,10 @@ enum FitNote: string
     case PinOff = 'pin_off';
     /** The chain that goes on is joined with a pin. */
     case PinOn = 'pin_on';
+    /** It was dipped or topped up, and may not be ridden yet. */
+    case NotReady = 'not_ready';
+    /** It is kept for an event that is still to come. */
+    case Kept = 'kept';
 
     public function forbids(): bool
     {
@@ -35,6 +39,7 @@ enum FitNote: string
     {
         $chainSpeeds = $book->settings->whole(SettingKey::ChainSpeeds, $chainId);
         $bikeSpeeds = $book->settings->whole(SettingKey::BikeSpeeds, $bikeId);
+        $chain = $book->chain($chainId, $nowS);
         $link = $book->linkOf($chainId, $nowS);
         $off = $book->fittings->chainOn($bikeId, $nowS);
         $left = $link?->part->closingsAllowed === null ? null : $link->part->closingsAllowed - $link->closings;
@@ -45,6 +50,8 @@ enum FitNote: string
             self::LastClosing->value => $left === 1,
             self::PinOff->value => $off !== null && $off !== $chainId && self::pinned($book, $off),
             self::PinOn->value => self::pinned($book, $chainId),
+            self::NotReady->value => $chain->readyAtS !== null,
+            self::Kept->value => $chain->keptFor?->waits($nowS, $book->settings) === true,
         ])));
     }
 

@@ -29,6 +29,10 @@ enum SettingKey: string
     case ChainPrice = 'chain.price_minor';
     /** YYYY-MM-DD */
     case ChainBoughtOn = 'chain.bought_on';
+    /** The event that a chain is kept for, its day (YYYY-MM-DD), and the day after which it has to be dipped for it. */
+    case ChainEvent = 'chain.event';
+    case ChainEventOn = 'chain.event_on';
+    case ChainDippedAfter = 'chain.dipped_after';
     /** The bike whose rail a chain hangs on. */
     case ChainHome = 'chain.home';
     /** What a cassette, chainring or quick link is called. */
@@ -69,6 +73,8 @@ enum SettingKey: string
     case MassUnit = 'workshop.mass_unit';
     case Currency = 'workshop.currency';
     case Language = 'workshop.language';
+    /** When a dipped chain may be ridden. */
+    case ReadySchool = 'workshop.ready_school';
     /** What a new bike starts with: km between two dips. */
     case UsualIntervalKm = 'workshop.interval_km';
     /** What a new bike starts with: the school of its wear limit. */

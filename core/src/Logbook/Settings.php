@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
+use DateTimeZone;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\Factors;
+use Dripel\Core\PotDay\ReadySchool;
 use Dripel\Core\Wear\LimitSchool;
 
 /** All settings of a workshop with their dates. What was never set has the default said here. */
@@ -72,6 +74,16 @@ final class Settings
     public function usualLimitSchool(): LimitSchool
     {
         return LimitSchool::tryFrom($this->text(SettingKey::UsualLimitSchool, 0)) ?? LimitSchool::Strict;
+    }
+
+    public function readySchool(): ReadySchool
+    {
+        return ReadySchool::tryFrom($this->text(SettingKey::ReadySchool, 0)) ?? ReadySchool::Cold;
+    }
+
+    public function zone(): DateTimeZone
+    {
+        return new DateTimeZone($this->text(SettingKey::TimeZone, 0, 'UTC'));
     }
 
     public function home(int $chainId, int $atS): ?int

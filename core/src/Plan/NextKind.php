@@ -21,6 +21,8 @@ enum NextKind: string
     case Outrun = 'outrun';
     /** A bike will soon need a waxed chain and none hangs ready. */
     case NoneWaxed = 'none_waxed';
+    /** A chain that is kept for an event wants its dip for it. */
+    case EventDip = 'event_dip';
     /** Chains hang spent and wait for the pot. */
     case SpentWaiting = 'spent_waiting';
     /** A chain is past its wear limit. */

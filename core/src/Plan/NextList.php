@@ -40,6 +40,7 @@ final readonly class NextList
                 $items,
                 ...self::bare($rail, $zone, $inJob),
                 ...self::worn($rail, $today),
+                ...self::eventDips($book, $rail, $inJob),
                 ...($rail->fitted === null ? [] : [
                     ...self::fitted($rail, $rail->fitted, $today, $zone),
                     ...self::noneWaxed($rail, $rail->fitted, $today, $inJob),
@@ -82,6 +83,18 @@ final readonly class NextList
             fn(ChainState $chain) => new NextItem(NextKind::Worn, $rail->bikeId, [$chain], $chain === $rail->fitted ? $today->date : null, null, $chain === $rail->fitted, Verb::Retire),
             array_filter($chains, fn(ChainState $chain) => $chain->pastLimit),
         ));
+    }
+
+    /**
+     * @param list<int> $inJob
+     *
+     * @return list<NextItem>
+     */
+    private static function eventDips(Book $book, Rail $rail, array $inJob): array
+    {
+        $wanting = array_filter($rail->hanging, fn(ChainState $chain) => $chain->keptFor?->wantsDip($chain->dip, $chain->nowS, $book->settings) === true && ! $chain->pastLimit && ! in_array($chain->chainId, $inJob, true));
+
+        return array_values(array_map(fn(ChainState $chain) => new NextItem(NextKind::EventDip, $rail->bikeId, [$chain], $chain->keptFor?->on, null, false, Verb::Dip), $wanting));
     }
 
     /** @return list<NextItem> */

@@ -7,6 +7,7 @@ namespace Dripel\Core\Plan;
 use DateTimeZone;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Settings;
 
 /** One bike as the Shed shows it: the chain on it, the chains on its rail, and how long the wax will do. */
 final readonly class Rail
@@ -18,6 +19,7 @@ final readonly class Rail
         public array $hanging,
         public RidingHabit $habit,
         public ?GoodUntil $goodUntil,
+        private Settings $settings,
     ) {}
 
     /** @return list<self> in the order of the workshop's bikes; retired chains hang nowhere */
@@ -36,19 +38,24 @@ final readonly class Rail
             $chainId = $book->fittings->chainOn($bikeId, $nowS);
             $fitted = $chainId === null ? null : $book->chain($chainId, $nowS);
             $habit = RidingHabit::of($book->ridesOf($bikeId), $book->settings, $nowS, $zone);
-            $rails[] = new self($bikeId, $fitted, $hanging[$bikeId] ?? [], $habit, $fitted === null ? null : GoodUntil::of($fitted, $habit, $zone));
+            $rails[] = new self($bikeId, $fitted, $hanging[$bikeId] ?? [], $habit, $fitted === null ? null : GoodUntil::of($fitted, $habit, $zone), $book->settings);
         }
 
         return $rails;
     }
 
-    /** The chain to swap to: of those that can be ridden now the one with the most wax, then the one ridden least. */
+    /** The chain to swap to: of those that can be ridden now and are not kept for something the one with the most wax, then the one ridden least. */
     public function bestHanging(): ?ChainState
     {
-        $ready = array_filter($this->hanging, fn(ChainState $chain) => $chain->rideable() && $chain->readyAtS === null);
+        $ready = array_filter($this->hanging, fn(ChainState $chain) => $chain->rideable() && $chain->readyAtS === null && ! $this->kept($chain));
         usort($ready, fn(ChainState $a, ChainState $b) => $b->leftKm() <=> $a->leftKm() ?: $a->km->km <=> $b->km->km);
 
         return $ready[0] ?? null;
+    }
+
+    private function kept(ChainState $chain): bool
+    {
+        return $chain->keptFor !== null && $chain->keptFor->waits($chain->nowS, $this->settings);
     }
 
     /** @return list<ChainState> the hanging chains whose next place is the pot */

@@ -6,7 +6,6 @@ namespace Dripel\Core\PotDay;
 
 use Dripel\Core\Job\JobRun;
 use Dripel\Core\Job\JobStep;
-use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Pot\DippedChain;
 use Dripel\Core\Pot\LampOil;
 use Dripel\Core\Pot\PotDip;
@@ -197,7 +196,7 @@ final class PotDayDraft
             if ($this->queue === [] && $this->inside === 0) {
                 $this->recordStep = $this->add(new JobStep(PotDayPlan::OFF, handlingS: 30));
             }
-            $this->wait(new JobStep('set', self::S_PER_MIN * ChainState::SET_MINUTES, chains: $ids, since: $hung, skippable: true), 3, function () use ($ids): void {
+            $this->wait(new JobStep('set', self::S_PER_MIN * ReadySchool::SET_MINUTES, chains: $ids, since: $hung, skippable: true), 3, function () use ($ids): void {
                 $this->terms->weigh && $this->recordStep = $this->add(new JobStep('weigh_after', chains: $ids, skippable: true, handlingS: 30 * count($ids)));
                 $this->add(new JobStep('flex', chains: $ids, skippable: true, handlingS: 90 * count($ids)));
             });

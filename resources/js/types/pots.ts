@@ -20,6 +20,23 @@ export interface Pot {
 }
 
 export interface PotInBooks extends Pot {
+  cost: string
+  smear: string
+  calibrated: string
+  isCalibrated: boolean
+  /** Unix seconds, grams, grit. */
+  history: [number, number, number][]
+  historyAbout: {
+    from: string
+    until: string
+    most: string
+    needed: number
+    neededText: string
+    grit: string
+    gritLimit: number
+  } | null
+  probes: { id: number; name: string; seen: string }[]
+  heatUps: { value: string; title: string }[]
   entries: { id: number; day: string; text: string }[]
   acts: { value: string; title: string }[]
 }

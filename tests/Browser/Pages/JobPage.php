@@ -44,16 +44,18 @@ final class JobPage extends Page
     public function doAsAsked(): self
     {
         $position = $this->position();
-        $gone = fn(): bool => $this->has('job-over') || $this->position() !== $position;
+        $gone = fn(): bool => $this->position() !== $position;
         foreach ($this->driver->findElements(By::cssSelector('.ticks input')) as $box) {
             $box->isSelected() || $box->click();
         }
-        for ($tap = 0; $tap < 2 && ! $gone(); $tap++) {
+        $tap = function () use ($gone): void {
             $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $gone() || $this->driver->executeScript("return document.querySelector('[data-test=job-done]')?.disabled === false"));
             $gone() || $this->click('job-done');
-            // The first tap may only be the sign.
-            $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $gone() || $this->has('signed'));
-        }
+        };
+        $tap();
+        // The first tap may only have been the sign.
+        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $gone() || $this->has('signed'));
+        $tap();
         $this->driver->wait(self::PATIENCE_S, 50)->until($gone);
 
         return $this;

@@ -251,7 +251,7 @@ it('puts steel that is about to rust before everything, lets a job speak for its
         ->and($next(13))->toBe(['bare! 11:00', 'overdue', 'none_waxed']);
 
     // While it dries in a job nobody is sent to the pot with it; the job waits for somebody, or until its rest is over.
-    $job = fn(?int $dueS) => [new OpenJob('j', [2], 'dry', $dueS)];
+    $job = fn(?int $dueS) => [new OpenJob('j', 'strip', [2], 'dry', $dueS)];
     expect($next(8, $job(null)))->toBe(['overdue', 'job', 'none_waxed'])
         ->and($next(8, $job(clockAt('2026-11-25 13:30'))))->toBe(['overdue', 'job 13:30', 'none_waxed'])
         ->and($next(8, $job(clockAt('2026-11-25 11:30'))))->toBe(['overdue', 'job', 'none_waxed'])

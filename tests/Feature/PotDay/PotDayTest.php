@@ -12,6 +12,7 @@ use App\Models\Temperature;
 use App\Pot\ReadBaths;
 use App\Support\AppClock;
 use Dripel\Core\Logbook\ChainStatus;
+use Dripel\Core\Pot\PotHeatInput;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\Bench;
@@ -83,9 +84,10 @@ it('plans a batch for ten o’clock: which first, when to plug in, what each cha
     $plan = $this->postJson('/pot-day/plan', ($this->wish)($pot, [$a, $b, $c], ['by' => '10:00', 'by_date' => '2026-11-26']))->assertOk();
     // 3 h 31 in all (PotDayPlanTest), so begun at 6:29 and plugged in three minutes later.
     expect($plan->json('lines.0'))->toBe('Begin tomorrow at 06:28, plug in at 06:31, and all is done about 10:00. A reminder for somebody who is there, never a timer socket.')
-        ->and($plan->json('lines.1'))->toBe('2 batches; the pot takes 2 coils at once.')
+        ->and($plan->json('lines.1'))->toBe('The last may be ridden tomorrow at 09:58.')
+        ->and($plan->json('lines.2'))->toBe('2 batches; the pot takes 2 coils at once.')
         ->and(array_column($plan->json('dips'), 'chain'))->toBe(['Heron C', 'Heron A', 'Heron B'])
-        ->and($plan->json('dips.0.soak'))->toBe('1 h')
+        ->and($plan->json('dips.0.soak'))->toBe("1\u{a0}h")
         ->and(array_column($plan->json('axis.lanes'), 'name'))->toEqualCanonicalizing(['Pot', 'Heron A', 'Heron B', 'Heron C'])
         ->and($plan->json('later'))->toBeTrue()->and($plan->json('warnings'))->toBe([]);
     $late = $this->postJson('/pot-day/plan', ($this->wish)($pot, [$a], ['by' => date('H:i', Bench::NOW + 600), 'by_date' => date('Y-m-d', Bench::NOW + 600)]))->json('lines.0');
@@ -265,4 +267,72 @@ it('simulates a probe that sees what the wax would: heat, cold chains, noise, an
     $this->getJson("/jobs/{$job->id}/state")->assertJsonPath('bath.over', __('pot_day.bath.over', ['limit' => "100\u{a0}°C"]));
     ($this->lead)($job);
     expect(($this->bath)($pot)->overheated)->toBeTrue()->and(($this->bath)($pot)->maxC)->toBe(103.0);
+});
+
+it('keeps a race chain for its event, and a dipped one for the next day where that is the school', function (): void {
+    $a = $this->bench->chain($this->heron, 'A', 290, fit: true);
+    $b = $this->bench->chain($this->heron, 'B', 290);
+    $edit = ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'label' => 'B', 'speeds' => 12];
+    $this->put("/chains/{$b->id}", $edit + ['event' => 'Moor race'])->assertSessionHasErrors('event_on');
+    $this->put("/chains/{$b->id}", $edit + ['event' => 'Moor race', 'event_on' => '2026-12-06', 'dipped_after' => '2026-12-08'])->assertSessionHasErrors('dipped_after');
+    $this->put("/chains/{$b->id}", $edit + ['event' => 'Moor race', 'event_on' => '2026-12-06', 'dipped_after' => '2026-11-24'])->assertSessionHasNoErrors();
+    // The bench stands on 25 November: it wants its dip now, nobody is sent to it before the sixth, and who takes it is told.
+    $shed = $this->get('/');
+    $shed->assertInertia(fn($page) => $page->where('rails.0.best', null)
+        ->where('rails.0.hanging.0.fit', fn($notes) => collect($notes)->firstWhere('note', 'kept')['text'] === 'Kept for Moor race, 6 Dec.')
+        ->where('next', fn($next) => collect($next)->firstWhere('kind', 'event_dip')['title'] === 'Dip Heron B for Moor race'));
+    $this->post('/dips', ['chains' => [$b->id], 'dry' => true] + Bench::form(0.1))->assertSessionHasNoErrors();
+    $this->get('/')->assertInertia(fn($page) => $page->where('next', fn($next) => collect($next)->where('kind', 'event_dip')->isEmpty())
+        ->where('rails.0.hanging.0.fit', fn($notes) => collect($notes)->pluck('note')->contains('not_ready')));
+    app(AppClock::class)->set(Bench::NOW + 3600);
+    $this->get('/')->assertInertia(fn($page) => $page->where('rails.0.hanging.0.fit', fn($notes) => ! collect($notes)->pluck('note')->contains('not_ready')));
+    DB::table('settings')->insert(['workshop_id' => $this->bench->workshop->id, 'action_id' => $this->bench->lastAction()->id, 'sequence' => 1, 'at' => 0, 'precision' => 'minute', 'key' => 'workshop.ready_school', 'value' => '"next_day"']);
+    app()->forgetScopedInstances();
+    $this->get('/')->assertInertia(fn($page) => $page->where('rails.0.hanging.0.fit', fn($notes) => str_contains((string) collect($notes)->firstWhere('note', 'not_ready')['text'], '00:00')));
+    app(AppClock::class)->set(Bench::NOW + 12 * 86400);
+    app()->forgetScopedInstances();
+    $this->get('/')->assertInertia(fn($page) => $page->where('rails.0.best', $b->id));
+});
+
+it('calibrates a pot from the heat-up of a pot day or from typed readings, and goes back to the house rule', function (): void {
+    $a = $this->bench->chain($this->heron, 'A', 290);
+    $pot = ($this->pot)();
+    $job = ($this->begin)(($this->wish)($pot, [$a], ['room' => '20']));
+    ($this->lead)($job, 'heat');
+    // A pot that loses 1.6 W for each degree where the house rule says 1.3, and of whose power 0.95 arrives; read every five minutes.
+    $true = new PotHeatInput(620, 20, 20, 90, 1.6, 70, 0.95);
+    $plugS = (int) $job->run()->endedS(1);
+    foreach (range(0, 70, 5) as $minutes) {
+        $atS = $plugS + 60 * $minutes;
+        Temperature::query()->create(['workshop_id' => $job->workshop_id, 'pot_id' => $pot->id, 'at' => $atS, 'received_at' => $atS, 'temp_c' => $true->course()->after(20, 60 * $minutes)]);
+    }
+    ($this->lead)($job, 'under');
+    $this->get('/books')->assertInertia(fn($page) => $page->where('pots.0.heatUps.0.value', $job->id)->where('pots.0.isCalibrated', false));
+    $fit = ['action_id' => (string) Str::uuid(), 'heat_up' => $job->id];
+    expect($this->postJson("/pots/{$pot->id}/calibrate/fit", $fit)->json('text'))->toContain('1.60 W')->toContain("95\u{a0}%");
+    $this->post("/pots/{$pot->id}/calibrate", $fit)->assertSessionHasNoErrors();
+    // From now on plans reckon with it: with 1.6 W it stays at 73 °C, and never gets to 80.
+    $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()]);
+    expect($this->postJson('/pot-day/plan', ($this->wish)($pot, [$a]))->json('warnings.0.text'))->toContain('never reaches');
+    $this->post("/pots/{$pot->id}/calibrate", ['action_id' => (string) Str::uuid(), 'forget' => true])->assertSessionHasNoErrors();
+    $this->get('/books')->assertInertia(fn($page) => $page->where('pots.0.isCalibrated', false));
+    $typed = fn(string $readings) => $this->postJson("/pots/{$pot->id}/calibrate/fit", ['action_id' => (string) Str::uuid(), 'power' => 'low', 'room' => '20', 'readings' => $readings]);
+    $lines = implode("\n", array_map(fn(int $minutes) => $minutes.' '.round($true->course()->after(20, 60 * $minutes), 3), range(0, 70, 10)));
+    expect($typed($lines)->json('text'))->toContain('1.60 W');
+    $typed("0 20\nten 40")->assertJsonValidationErrors(['readings' => __('errors.heat_up_line', ['line' => 'ten 40'])]);
+    $typed("0 20\n10 40")->assertJsonValidationErrors('observed');
+});
+
+it('says what a dip costs and draws how the bath came to be as it is', function (): void {
+    $a = $this->bench->chain($this->heron, 'A', 290);
+    $pot = ($this->pot)('softened', 400, ['flash' => '110']);
+    $this->post('/prices', ['action_id' => (string) Str::uuid(), 'supply' => 'wax', 'amount' => 14, 'quantity' => 1000, 'date' => '2026-11-01'])->assertSessionHasNoErrors();
+    $this->post('/dips', ['chains' => [$a->id], 'dry' => true, 'pot_id' => $pot->id, 'pickups' => [$a->id => '5']] + Bench::form(50))->assertSessionHasNoErrors();
+    // Oil alone, after a smear test.
+    $this->post("/pots/{$pot->id}/bath", ['act' => 'top_up', 'oil' => '4'] + Bench::form(40))->assertSessionHasNoErrors();
+    $this->post("/pots/{$pot->id}/bath", ['act' => 'top_up'] + Bench::form(39))->assertSessionHasErrors('wax');
+    // 5 g at 14.00 a kilogram are 7 cents; 399 g with 4 g of oil take 4.07 g more to be 2.0 % (shown with two digits).
+    $this->get('/books')->assertInertia(fn($page) => $page->where('pots.0.cost', "A dip takes 5.0\u{a0}g along and costs €0.07.")
+        ->where('pots.0.smear', fn(string $text) => str_contains($text, "add 4.1\u{a0}g of lamp oil: to 2.0\u{a0}%"))
+        ->where('pots.0.history', fn($history) => array_map(fn($entry) => round($entry[1], 6), $history->all()) === [400.0, 395.0, 399.0]));
 });

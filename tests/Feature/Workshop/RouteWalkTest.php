@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Middleware\OnlyOwner;
 use App\Models\Commute;
+use App\Models\Device;
 use App\Models\Dip;
 use App\Models\Estimate;
 use App\Models\Invitation;
@@ -72,6 +73,7 @@ function furnish(Bench $bench): array
     test()->post('/jars', ['action_id' => (string) Str::uuid(), 'name' => 'Dirty', 'role' => 'dirty', 'solvent' => 'white_spirit', 'volume_ml' => 500] + Bench::form(3))->assertSessionHasNoErrors();
     test()->post('/pots', ['action_id' => (string) Str::uuid(), 'name' => 'Pot', 'kind' => 'pan', 'diameter' => 120, 'height' => 90, 'wax' => 'plain'])->assertSessionHasNoErrors();
     test()->post('/pots/'.Pot::query()->in($bench->workshop)->sole()->id.'/bath', ['act' => 'fill', 'wax' => 400] + Bench::form(2))->assertSessionHasNoErrors();
+    test()->postJson('/pots/'.Pot::query()->in($bench->workshop)->sole()->id.'/devices', ['name' => 'Probe'])->assertOk();
     $boxed = $bench->chain($bike, 'N', null);
     $job = (string) Str::uuid();
     test()->post('/strip', ['action_id' => $job, 'chains' => [$boxed->id], 'protocol' => 'two_bottles'])->assertRedirect("/jobs/{$job}");
@@ -82,6 +84,7 @@ function furnish(Bench $bench): array
 
     return [
         'job' => $job,
+        'device' => Device::query()->in($bench->workshop)->sole()->id,
         'pot' => Pot::query()->in($bench->workshop)->sole()->id,
         'jar' => Jar::query()->in($bench->workshop)->sole()->id,
         'protocol' => Protocol::query()->in($bench->workshop)->sole()->id,
@@ -126,6 +129,13 @@ function formWith(array $ids): array
         'state' => 'boxed',
         'role' => 'member',
         'rides' => [$ids['ride']],
+        'pot_id' => $ids['pot'],
+        'program' => 'low',
+        'first_soak' => 'hour',
+        'rewax_soak' => 'five',
+        'drain' => 'slow',
+        'dry_by' => 'air',
+        'heat_up' => $ids['job'],
         'taps' => [['id' => (string) Str::uuid(), 'kind' => 'done', 'position' => 0, 'at' => Bench::NOW, 'ticks' => ['gloves', 'open_air', 'no_flame', 'plastic_jar']]],
         'act' => 'top_up',
         'wax' => 20,
@@ -176,6 +186,7 @@ it(
         }
         $expectClosed('GET', "/history?chain={$foreign['chain']}", []);
         $expectClosed('GET', "/strip?chains[]={$foreign['chain']}", []);
+        $expectClosed('GET', "/pot-day?chains[]={$foreign['chain']}", []);
         foreach (['jar', 'into'] as $field) {
             $expectClosed('POST', '/strip/plan', ['sources' => [[$field => $foreign['jar']]]] + formWith($own));
         }
@@ -195,6 +206,10 @@ it(
                 ['POST', "/bikes/{$own['bike']}/corrections", 'chain_id', 'chain'],
                 ['POST', '/dips', 'chains', 'chain'],
                 ['POST', '/dips', 'pot_id', 'pot'],
+                ['POST', '/pot-day', 'chains', 'chain'],
+                ['POST', '/pot-day', 'pot_id', 'pot'],
+                ['POST', '/pot-day/plan', 'pot_id', 'pot'],
+                ['POST', "/pots/{$own['pot']}/calibrate/fit", 'heat_up', 'job'],
                 ['POST', '/strip', 'chains', 'chain'],
                 ['POST', '/strip/plan', 'chains', 'chain'],
                 ['POST', "/actions/{$own['action']}/undo", 'also', 'action'],

@@ -31,6 +31,9 @@ final class ChainRequest extends ActionRequest
             'mass' => ['nullable', 'numeric', 'gt:0', 'lt:2000'],
             'price' => ['nullable', 'numeric', 'between:0,100000'],
             'bought_on' => ['nullable', 'date_format:Y-m-d'],
+            'event' => ['nullable', 'required_with:event_on', 'string', 'max:60'],
+            'event_on' => ['nullable', 'required_with:event', 'date_format:Y-m-d'],
+            'dipped_after' => ['nullable', 'date_format:Y-m-d', 'before:event_on'],
             'state' => [Rule::requiredIf($new), Rule::in(['boxed', 'factory_waxed', 'bare', 'waxed'])],
             'date' => [Rule::requiredIf($new && $this->input('state') !== 'boxed'), 'nullable', 'date_format:Y-m-d'],
             'time' => [Rule::requiredIf($new && $this->input('state') !== 'boxed'), 'nullable', 'date_format:H:i'],
@@ -63,14 +66,18 @@ final class ChainRequest extends ActionRequest
     public function facts(): array
     {
         $quantities = $this->voice()->quantities;
+        $text = fn(string $field): ?string => $this->filled($field) ? $this->string($field)->trim()->toString() : null;
 
         return [
-            SettingKey::ChainLoad->value => $this->filled('load') ? $this->string('load')->toString() : null,
-            SettingKey::ChainJoint->value => $this->filled('joint') ? $this->string('joint')->toString() : null,
+            SettingKey::ChainLoad->value => $text('load'),
+            SettingKey::ChainJoint->value => $text('joint'),
             SettingKey::ChainDirectional->value => $this->boolean('directional') ? 1 : null,
             SettingKey::ChainMassG->value => $this->filled('mass') ? $quantities->units->toGrams($this->float('mass')) : null,
             SettingKey::ChainPrice->value => $this->filled('price') ? $quantities->toMinor($this->float('price')) : null,
-            SettingKey::ChainBoughtOn->value => $this->filled('bought_on') ? $this->string('bought_on')->toString() : null,
+            SettingKey::ChainBoughtOn->value => $text('bought_on'),
+            SettingKey::ChainEvent->value => $text('event'),
+            SettingKey::ChainEventOn->value => $text('event_on'),
+            SettingKey::ChainDippedAfter->value => $this->filled('event_on') ? $text('dipped_after') : null,
         ];
     }
 }

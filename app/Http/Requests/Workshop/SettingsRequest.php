@@ -8,6 +8,7 @@ use App\Http\Requests\ActionRequest;
 use App\Text\Units;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\PotDay\ReadySchool;
 use Dripel\Core\Wear\LimitSchool;
 use Illuminate\Validation\Rule;
 
@@ -33,6 +34,7 @@ final class SettingsRequest extends ActionRequest
             'language' => ['required', Rule::in(self::languages())],
             'interval' => ['required', 'numeric', 'gte:20', 'lte:2000'],
             'limit_school' => ['required', Rule::enum(LimitSchool::class)],
+            'ready_school' => ['sometimes', Rule::enum(ReadySchool::class)],
             'factors' => ['required', 'array:'.implode(',', array_column(Condition::cases(), 'value'))],
             'factors.*' => ['required', 'numeric', 'gt:0', 'lte:20'],
             'also_past' => ['boolean'],
@@ -65,6 +67,7 @@ final class SettingsRequest extends ActionRequest
             SettingKey::Language->value => $this->string('language')->toString(),
             SettingKey::UsualIntervalKm->value => round((new Units($this->string('distance_unit')->toString()))->toKm($this->float('interval')), 3),
             SettingKey::UsualLimitSchool->value => $this->string('limit_school')->toString(),
+            SettingKey::ReadySchool->value => $this->string('ready_school', $this->voice()->settings->readySchool()->value)->toString(),
         ] + $factors;
     }
 }

@@ -40,6 +40,9 @@ const props = defineProps<{
     mass: string
     price: string
     bought_on: string
+    event: string
+    event_on: string
+    dipped_after: string
     half_link: boolean
   }
   about: { name: string; value: string }[]
@@ -96,6 +99,9 @@ const { form: details, submit: submitDetails } = useActionForm<{
   mass: string
   price: string
   bought_on: string
+  event: string
+  event_on: string
+  dipped_after: string
   half_link: boolean
 }>({ ...props.edit })
 function editDetails(): void {
@@ -284,7 +290,7 @@ useKeys({
         :verb="t('verbs.save')"
         :busy="details.processing"
         :errors="details.errors"
-        :known="['label', 'speeds', 'pitches', 'bike_id', 'mass', 'price', 'bought_on']"
+        :known="['label', 'speeds', 'pitches', 'bike_id', 'mass', 'price', 'bought_on', 'event', 'event_on', 'dipped_after']"
         @submit="submitDetails('put', `/chains/${chain.id}`, () => (form = null))">
         <v-select
           v-model="details.bike_id"
@@ -307,7 +313,7 @@ useKeys({
           :label="t('new_chain.pitches')"
           :error-messages="details.errors.pitches" />
         <v-checkbox v-if="Number(details.speeds) === 1" v-model="details.half_link" :label="t('new_chain.half_link')" />
-        <ChainFacts v-model="details" asks-load :errors="details.errors" :units="units" />
+        <ChainFacts v-model="details" asks-load asks-event :errors="details.errors" :units="units" />
       </ActionDialog>
     </template>
   </AppShell>

@@ -24,6 +24,11 @@ const props = defineProps<{ job: Job }>()
 const here = useHere()
 const { state, step, left, away, moved, problem, waiting, tap } = useJob(props.job)
 const { on: bellOn, locked, ring, stop } = useBell()
+// The page came anew, after a correction or an undo.
+watch(
+  () => props.job,
+  (fresh) => Object.assign(state, fresh),
+)
 const wake = useWakeLock()
 onMounted(() => wake.isSupported.value && wake.request('screen').catch(() => undefined))
 

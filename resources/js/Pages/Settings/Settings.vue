@@ -26,6 +26,7 @@ const props = defineProps<{
     language: string
     interval: string
     limit_school: string
+    ready_school: string
     factors: Record<string, string>
   }
   factors: { value: string; name: string; house: boolean }[]
@@ -38,6 +39,7 @@ const props = defineProps<{
     languages: { value: string; title: string }[]
     schools: School[]
     intervals: School[]
+    ready: { value: string; title: string }[]
   }
   bikes: { id: number; name: string; interval: string; limit: string }[]
   people: Person[]
@@ -97,6 +99,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
               :hint="reasonOf(choices.schools, form.limit_school)"
               persistent-hint />
           </div>
+          <v-select v-model="form.ready_school" :items="choices.ready" :label="t('settings.ready')" data-test="ready-school" />
           <ul v-if="bikes.length" class="bikes">
             <li v-for="bike in bikes" :key="bike.id">
               <span

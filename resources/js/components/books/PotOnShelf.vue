@@ -3,11 +3,16 @@ import { ref } from 'vue'
 import { t } from '@/composables/useText'
 import type { PotInBooks } from '@/types/pots'
 import BookEntries from './BookEntries.vue'
+import BathHistory from './BathHistory.vue'
+import CalibratePanel from './CalibratePanel.vue'
 import HeatPanel from './HeatPanel.vue'
 import PotDrawing from './PotDrawing.vue'
+import ProbePanel from './ProbePanel.vue'
 
 defineProps<{ pot: PotInBooks; mayWrite: boolean; temperature: string }>()
-const heating = ref(false)
+type Panel = 'heat' | 'calibrate' | 'probe'
+const open = ref<Panel | null>(null)
+const toggle = (panel: Panel) => (open.value = open.value === panel ? null : panel)
 const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
 </script>
 
@@ -23,6 +28,8 @@ const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
       <template v-if="!pot.empty">
         <p>{{ pot.left }}</p>
         <p class="muted small">{{ [pot.grit, pot.max, pot.oil].filter(Boolean).join('; ') }}</p>
+        <p v-if="pot.cost" class="small" data-test="cost">{{ pot.cost }}</p>
+        <p v-if="pot.smear" class="small" data-test="smear">{{ pot.smear }}</p>
         <p v-if="pot.next" class="strong" :class="{ ember: pot.late }">{{ pot.next }}</p>
       </template>
       <p class="small">{{ pot.caution }}</p>
@@ -35,18 +42,24 @@ const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
         @click="emit('tend')"
         >{{ t('books.tend') }}</v-btn
       >
-      <button
-        v-if="mayWrite && !pot.empty"
-        type="button"
-        class="open"
-        :aria-expanded="heating"
-        :data-test="`heat-${pot.name}`"
-        @click="heating = !heating">
-        {{ t('heat.title') }}
-      </button>
+      <p v-if="mayWrite" class="panels">
+        <button
+          v-for="panel in pot.empty ? (['probe'] as const) : (['heat', 'calibrate', 'probe'] as const)"
+          :key="panel"
+          type="button"
+          class="open"
+          :aria-expanded="open === panel"
+          :data-test="`${panel}-${pot.name}`"
+          @click="toggle(panel)">
+          {{ t(`${panel}.title`) }}
+        </button>
+      </p>
       <BookEntries :title="t('pot_form.book')" :entries="pot.entries" :may-write="mayWrite" @remove="emit('remove', $event)" />
     </div>
-    <HeatPanel v-if="heating" class="whole" :pot="pot.id" :temperature="temperature" />
+    <BathHistory v-if="pot.historyAbout" class="whole" :history="pot.history" :about="pot.historyAbout" />
+    <HeatPanel v-if="open === 'heat'" class="whole" :pot="pot.id" :temperature="temperature" />
+    <CalibratePanel v-if="open === 'calibrate'" class="whole" :pot="pot" :temperature="temperature" />
+    <ProbePanel v-if="open === 'probe'" class="whole" :pot="pot" />
   </article>
 </template>
 
@@ -69,8 +82,12 @@ p {
 .strong {
   font-weight: 680;
 }
+.panels {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 16px;
+}
 .open {
-  display: block;
   font: inherit;
   font-weight: 620;
   color: inherit;

@@ -10,9 +10,17 @@ export interface KnownFacts {
   mass: string
   price: string
   bought_on: string
+  event: string
+  event_on: string
+  dipped_after: string
 }
 const facts = defineModel<KnownFacts>({ required: true })
-defineProps<{ errors: Record<string, string | undefined>; units: { mass: string; currency: string }; asksLoad?: boolean }>()
+defineProps<{
+  errors: Record<string, string | undefined>
+  units: { mass: string; currency: string }
+  asksLoad?: boolean
+  asksEvent?: boolean
+}>()
 const joints = ['quick_link', 'pin'].map((value) => ({ value, title: t(`size.${value}`) }))
 const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, title: t(`new_chain.loads.${value}`) }))
 </script>
@@ -49,6 +57,27 @@ const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, tit
         :label="t('new_chain.bought_on')"
         :error-messages="errors.bought_on"
         name="bought_on" />
+    </div>
+    <div v-if="asksEvent" class="three">
+      <v-text-field
+        v-model="facts.event"
+        :label="t('new_chain.event')"
+        :hint="t('new_chain.event_hint')"
+        persistent-hint
+        :error-messages="errors.event"
+        name="event" />
+      <v-text-field
+        v-model="facts.event_on"
+        type="date"
+        :label="t('new_chain.event_on')"
+        :error-messages="errors.event_on"
+        name="event_on" />
+      <v-text-field
+        v-model="facts.dipped_after"
+        type="date"
+        :label="t('new_chain.dipped_after')"
+        :error-messages="errors.dipped_after"
+        name="dipped_after" />
     </div>
   </div>
 </template>

@@ -98,6 +98,12 @@ const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (ope
       data-test="fit-note">
       {{ note.text }}
     </p>
+    <div v-if="chosen?.status === 'waxed'" class="short" data-test="short-list">
+      <b>{{ t('swap.short.title') }}</b>
+      <ul>
+        <li v-for="n in 6" :key="n">{{ t(`swap.short.${n}`) }}</li>
+      </ul>
+    </div>
     <p v-if="chosen?.directional" class="small" data-test="directional">{{ t('swap.directional') }}</p>
     <v-text-field v-if="asksNote" v-model="form.note" :label="t('swap.note')" :error-messages="form.errors.note" name="note" />
     <template v-if="asksLink">
@@ -144,6 +150,15 @@ input {
 }
 .small {
   margin: 0;
+}
+.short {
+  border-left: 3px solid var(--ink);
+  padding-left: 12px;
+  font-size: 13.5px;
+}
+.short ul {
+  margin: 2px 0 0;
+  padding-left: 16px;
 }
 .warning {
   margin: 0;

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
+import { watch } from 'vue'
 import TimeLanes from '@/components/job/TimeLanes.vue'
+import DoneBar from '@/components/layout/DoneBar.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -9,7 +11,13 @@ import type { Job, JobState } from '@/types/job'
 /** After a pot day: what was done is the record, to be corrected rather than typed. */
 const props = defineProps<{ job: Job; state: JobState }>()
 const here = useHere()
-const { form, submit } = useActionForm({ dips: (props.state.dips ?? []).map((dip) => ({ ...dip })) })
+const rows = () => (props.state.dips ?? []).map((dip) => ({ ...dip }))
+const { form, submit } = useActionForm({ dips: rows() })
+// What was corrected is a new version, and the next correction is of that one.
+watch(
+  () => props.state.dips,
+  () => (form.dips = rows()),
+)
 const errorOf = (i: number, field: string) => (form.errors as Record<string, string>)[`dips.${i}.${field}`]
 const save = () => submit('put', `/jobs/${props.job.id}/record`)
 </script>
@@ -100,6 +108,7 @@ const save = () => submit('put', `/jobs/${props.job.id}/record`)
     <ul v-if="state.notes.length">
       <li v-for="note in state.notes" :key="note">{{ note }}</li>
     </ul>
+    <DoneBar />
   </div>
 </template>
 
