@@ -48,7 +48,11 @@ final readonly class HistoryWords
     {
         $firstReading = $action->kind === ActionKind::EstimateDistance && ($action->about['km'] ?? 0) <= 0;
 
-        return $firstReading ? 'estimate_noted' : $action->kind->value;
+        return match (true) {
+            $firstReading => 'estimate_noted',
+            $action->kind === ActionKind::PotDay && ($action->about['chains'] ?? []) === [] => 'pot_day_none',
+            default => $action->kind->value,
+        };
     }
 
     /**

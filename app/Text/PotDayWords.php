@@ -76,6 +76,7 @@ final readonly class PotDayWords
             'warm' => is_numeric($step->about['chain_s'] ?? null) ? $q->seconds((int) ceil((float) $step->about['chain_s'])) : '',
             'oil' => $step->code !== PotDayPlan::SMEAR ? '' : $this->oil($step, 1),
             'link' => $step->code !== PotDayPlan::IN ? '' : $this->voice->say(($step->about['link_in'] ?? false) === true ? 'pot_day.link_in' : 'pot_day.link_out'),
+            'jar' => is_int($step->about['jar'] ?? null) ? $this->voice->names->jar($step->about['jar']) : $this->voice->say('pot_day.fresh_jar', ['ml' => $q->volume((float) ($step->about['volume_ml'] ?? 0.0))]),
             'many' => trans_choice('pot_day.it_them', max(1, count($step->chains))),
             'kind' => $this->voice->say("pot.caution.{$terms->kind->value}"),
         ];

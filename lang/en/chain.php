@@ -64,6 +64,7 @@ return [
         'due_noise' => 'Due: it got loud',
     ],
     'timeline' => [
+        'soak' => ':time under', 'bath' => 'at :celsius', 'powder' => 'dusted with powder',
         'opening' => 'Came with :km in all; :wax',
         'opening_unknown' => 'Came in, nobody knows after what distance; :wax',
         'opening_wax' => ['known' => 'waxed :since ago', 'unknown' => 'waxed, nobody knows when', 'none' => 'no wax on it'],

@@ -29,6 +29,7 @@ return [
     'add_jar' => 'Added :jar.',
     'tend_jar' => ':acted.',
     'add_pot' => 'Added the pot :pot.',
+    'pot_day_none' => 'Ended; no chain was waxed.',
     'pot_day' => 'Waxed :chains.',
     'correct_pot_day' => 'Corrected.',
     'calibrate_pot' => 'Calibrated :pot.',

@@ -31,6 +31,7 @@ return [
     'add_jar' => 'Added the solvent jar :jar',
     'tend_jar' => ':acted on :at:receipt',
     'add_pot' => 'Added the pot :pot',
+    'pot_day_none' => 'Pot day in :pot ended before a chain was waxed, :at',
     'pot_day' => 'Pot day: waxed :chains in :pot, the last on :at',
     'correct_pot_day' => 'Corrected the pot day of :at in :pot',
     'calibrate_pot' => 'Calibrated :pot',

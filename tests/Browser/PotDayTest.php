@@ -22,7 +22,7 @@ beforeEach(function (): void {
     };
     $this->page = fn(string $path): Page => Page::open($this->driver, $this->server->url, $path);
     // A bare chain, one ridden dry, one ridden in the mud; the fourth that waits stays out.
-    $this->choose = fn(): Page => ($this->page)('/pot-day')->awaitText('plan-lines', 'all is done')->click('take-Badger B');
+    $this->choose = fn(): Page => ($this->page)('/pot-day')->awaitText('plan-lines', 'all is done')->click('take-Badger B')->choose('program', 'high until');
 });
 
 afterEach(function (): void {

@@ -10,6 +10,7 @@ use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Pot\PotFacts;
 use App\Pot\ReadBaths;
+use App\Strip\ReadJars;
 use App\Support\AppClock;
 use App\Text\Names;
 use Dripel\Core\Bath\BathDip;
@@ -18,6 +19,7 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\PotHeatInput;
+use Dripel\Core\PotDay\JarRinse;
 use Dripel\Core\PotDay\PotDayChain;
 use Dripel\Core\PotDay\PotDayPlan;
 use Dripel\Core\PotDay\PotDayTerms;
@@ -25,12 +27,13 @@ use Dripel\Core\PotDay\PotRefusal;
 use Dripel\Core\PotDay\PowerProgram;
 use Dripel\Core\PotDay\RinseSchool;
 use Dripel\Core\Strip\BareState;
+use Dripel\Core\Strip\BathSource;
 use Dripel\Core\Strip\Load;
 
 /** Makes a wish into a plan, with pot, wax and chains as they are; nothing is stored. */
 final readonly class PlanPotDay
 {
-    public function __construct(private ReadBook $readBook, private ReadBaths $readBaths, private OpenJobs $openJobs, private AppClock $clock) {}
+    public function __construct(private ReadBook $readBook, private ReadBaths $readBaths, private ReadJars $readJars, private OpenJobs $openJobs, private AppClock $clock) {}
 
     /** Refused with NotPossible at `chains`, `pot` or `program`, with InvalidInput where the core refuses. */
     public function __invoke(Workshop $workshop, PotDayWish $wish): PotDayProposal
@@ -48,13 +51,15 @@ final readonly class PlanPotDay
         }
         $bath = ($this->readBaths)($workshop)[$wish->potId] ?? throw new NotPossible('pot', 'pot_empty');
         $chains = array_map(fn(ChainState $state) => self::chain($book, $state, $wish), $states);
-        $plan = PotDayPlan::of($this->terms($book, $bath, $wish), $chains);
+        $jars = JarRinse::sources(($this->readJars)($workshop), $this->readJars->busy($workshop));
+        $plan = PotDayPlan::of($this->terms($book, $bath, $wish, $jars), $chains);
         $unmeasured = array_values(array_map(fn(ChainState $state) => $state->chainId, array_filter($states, PotRefusal::unmeasured(...))));
 
         return new PotDayProposal($plan, $chains, $unmeasured, $wish->byS === null ? $nowS : $wish->byS - $plan->seconds());
     }
 
-    private function terms(Book $book, BathState $bath, PotDayWish $wish): PotDayTerms
+    /** @param list<BathSource> $jars */
+    private function terms(Book $book, BathState $bath, PotDayWish $wish, array $jars): PotDayTerms
     {
         $ledger = $bath->ledger;
         $ledger !== null && $ledger->waxG > 0.0 || throw new NotPossible('pot', 'pot_empty');
@@ -85,6 +90,7 @@ final readonly class PlanPotDay
             $wish->dryBy,
             $wish->linkIn,
             $wish->weigh,
+            $jars,
         );
     }
 

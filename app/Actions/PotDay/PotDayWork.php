@@ -12,9 +12,8 @@ use App\Models\GuidedJob;
 use App\Models\Temperature;
 use App\Support\AppClock;
 use Dripel\Core\Job\JobRun;
-use Dripel\Core\PotDay\PotDayRecord;
 
-/** A pot day: once the last chain hangs and the pot is off, the run is the record. Given up, what hung by then was waxed. */
+/** A pot day: once the last chain hangs and the pot is off, the run is the record. Given up, what was done by then was done. */
 final readonly class PotDayWork implements GuidedWork
 {
     public function __construct(private RecordPotDay $recordPotDay, private AppClock $clock) {}
@@ -31,11 +30,12 @@ final readonly class PotDayWork implements GuidedWork
 
     public function record(ActionContext $by, GuidedJob $job, JobRun $run): ?Action
     {
-        return $run->endedS($job->terms['record_step']) === null || PotDayRecord::of($run) === [] ? null : ($this->recordPotDay)($by, $job, $run);
+        return $run->endedS($job->terms['record_step']) === null ? null : ($this->recordPotDay)($by, $job, $run);
     }
 
     public function recordSoFar(ActionContext $by, GuidedJob $job, JobRun $run): ?Action
     {
-        return PotDayRecord::of($run) === [] ? null : ($this->recordPotDay)($by, $job, $run);
+        // Plugged in, the wax may have got too hot; the jars may have had their chains. Before, nothing was done.
+        return count($run->turns) === 1 ? null : ($this->recordPotDay)($by, $job, $run);
     }
 }

@@ -10,6 +10,7 @@ use App\Logbook\ActionKind;
 use App\Logbook\Draft;
 use App\Logbook\Ledger;
 use App\Models\Action;
+use App\Models\Bath;
 use App\Models\BathEntry;
 use App\Models\Chain;
 use App\Models\Dip;
@@ -17,9 +18,11 @@ use App\Models\GuidedJob;
 use App\Models\GuidedTap;
 use App\Models\Temperature;
 use Dripel\Core\Bath\BathEventKind;
+use Dripel\Core\Job\JobEventKind;
 use Dripel\Core\Job\JobRun;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\PotDay\DippedThen;
+use Dripel\Core\PotDay\JarRinse;
 use Dripel\Core\PotDay\PotDayRecord;
 
 /** Writes a pot day into the logbook, all of it as one action: dips, the hottest the bath was, oil that was added. */
@@ -43,8 +46,15 @@ final readonly class RecordPotDay
                     'temp_c' => $this->bathC($potId, $dip), 'soak_s' => $dip->soakS, 'powder' => $dip->powder,
                 ]);
             }
+            foreach ($run->turns as $turn) {
+                $step = $run->steps[$turn->step];
+                in_array($step->code, ['jar_first', 'jar_second'], true) && $turn->answer === JobEventKind::Done && $draft->enter(Bath::class, new Moment((int) $turn->endS), [
+                    'component_id' => $step->about['jar'] ?? null, 'into_id' => $step->about['into'] ?? null, 'solvent' => JarRinse::SOLVENT, 'volume_ml' => (float) ($step->about['volume_ml'] ?? 0.0),
+                    'chains' => count($step->chains), 'start_g' => JarRinse::LEAVES_G, 'look' => null,
+                ]);
+            }
             $lastS = max([$job->started_at, ...array_map(fn(DippedThen $dip) => $dip->atS, $dipped)]);
-            $hottest = $this->readTemperatures->hottest($potId, $job->started_at, max($lastS, (int) $run->endedS((int) $job->terms['record_step'])));
+            $hottest = $this->readTemperatures->hottest($potId, $job->started_at, max($lastS, $run->turns[count($run->turns) - 1]->startS));
             $hottest === null || $draft->enter(BathEntry::class, new Moment($hottest->at), ['component_id' => $potId, 'kind' => BathEventKind::Reading, 'temp_c' => $hottest->temp_c]);
             foreach (PotDayRecord::oil($run) as [$atS, $grams]) {
                 $draft->enter(BathEntry::class, new Moment($atS), ['component_id' => $potId, 'kind' => BathEventKind::TopUp, 'oil_g' => $grams]);

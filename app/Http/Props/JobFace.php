@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Text\Voice;
 use Dripel\Core\Job\JobRun;
@@ -24,5 +25,5 @@ interface JobFace
     public function live(GuidedJob $job, JobRun $run, Voice $voice): array;
 
     /** What was recorded of it, in a sentence. */
-    public function record(int $atS, Voice $voice): string;
+    public function record(Action $action, Voice $voice): string;
 }

@@ -105,7 +105,7 @@ final readonly class JobProps
         $action = $job->action_id === null ? null : Action::query()->find($job->action_id);
 
         return $action === null ? null : [
-            'text' => $this->face($job)->record((int) ($action->about['at'] ?? 0), $voice),
+            'text' => $this->face($job)->record($action, $voice),
             'undone' => $action->reverted_by !== null,
         ];
     }

@@ -6,6 +6,7 @@ namespace App\Http\Props;
 
 use App\Actions\PotDay\PotDayJob;
 use App\Devices\ReadTemperatures;
+use App\Models\Action;
 use App\Models\Dip;
 use App\Models\GuidedJob;
 use App\Text\PotDayWords;
@@ -61,9 +62,9 @@ final readonly class PotDayFace implements JobFace
         ];
     }
 
-    public function record(int $atS, Voice $voice): string
+    public function record(Action $action, Voice $voice): string
     {
-        return $voice->say('pot_day.recorded', ['time' => $voice->quantities->time($atS)]);
+        return $voice->say(($action->about['chains'] ?? []) === [] ? 'pot_day.recorded_none' : 'pot_day.recorded', ['time' => $voice->quantities->time((int) ($action->about['at'] ?? 0))]);
     }
 
     /** @return array<string, mixed> as the record is corrected */

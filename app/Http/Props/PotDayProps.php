@@ -105,6 +105,11 @@ final readonly class PotDayProps
                 $voice->say('pot_day.ready', ['at' => self::when($voice->settings->readySchool()->readyS(self::lastHangS($plan->steps, $spans), $voice->zone()), $voice)]),
                 trans_choice('pot_day.batches', max([1, ...array_map(fn(PotDayDip $dip) => $dip->batch, $plan->dips)]), ['capacity' => trans_choice('pot_day.at_once', max(1, $plan->capacity->chains))]),
             ])),
+            'steps' => array_map(fn(JobSpan $span) => [
+                'at' => $q->time($span->startS),
+                ...array_intersect_key($words->step($plan->steps[$span->step], $plan->terms), ['title' => 1, 'text' => 1, 'subject' => 1]),
+                'lasts' => $plan->steps[$span->step]->seconds === null ? '' : $q->seconds($plan->steps[$span->step]->seconds),
+            ], $spans),
             'dips' => array_map(fn(PotDayDip $dip) => [
                 'chain' => $voice->names->fullChain($dip->chainId),
                 'batch' => $dip->batch,

@@ -90,8 +90,9 @@ final readonly class PotProps
             'calibrated' => $facts->calibrated ? $this->voice->say('pot.calibrated', ['loss' => $q->number($facts->lossWPerK, 2), 'efficiency' => $q->number(100 * $facts->efficiency)."\u{a0}%"]) : $this->voice->say('pot.not_calibrated', ['loss' => $q->number($facts->lossWPerK, 1)]),
             'isCalibrated' => $facts->calibrated,
             'history' => array_map(fn(BathMoment $moment) => [(int) $moment->atS, $moment->waxG, $moment->grit], $bath->history),
-            'historyAbout' => $ledger === null || count($bath->history) < 2 ? null : [
-                'from' => $q->date((int) $bath->history[0]->atS, 'd MMM'), 'until' => $q->date((int) $bath->history[count($bath->history) - 1]->atS, 'd MMM'),
+            'historyAbout' => $ledger === null || $bath->history === [] ? null : [
+                'now' => $this->voice->nowS,
+                'from' => $q->date((int) $bath->history[0]->atS, 'd MMM'), 'until' => $this->voice->say('words.today'),
                 'most' => $q->mass(max(array_map(fn(BathMoment $moment) => $moment->waxG, $bath->history))), 'needed' => $ledger->neededG, 'neededText' => $q->mass($ledger->neededG),
                 'grit' => $q->number($ledger->grit, 1), 'gritLimit' => BathLedgerInput::GRIT_LIMIT,
             ],

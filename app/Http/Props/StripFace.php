@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Text\StripWords;
 use App\Text\Voice;
@@ -42,9 +43,9 @@ final readonly class StripFace implements JobFace
         return ['residues' => $this->residues($job, $run, $voice)];
     }
 
-    public function record(int $atS, Voice $voice): string
+    public function record(Action $action, Voice $voice): string
     {
-        return $voice->say('ui.job.record', ['time' => $voice->quantities->time($atS)]);
+        return $voice->say('ui.job.record', ['time' => $voice->quantities->time((int) ($action->about['at'] ?? 0))]);
     }
 
     private static function dripOnly(GuidedJob $job): bool

@@ -8,6 +8,7 @@ use App\Text\ChainWords;
 use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Precision;
@@ -53,6 +54,12 @@ final readonly class TimelineProps
                 'wax' => $this->voice->say("chain.timeline.opening_wax.{$entry->wax->value}", ['since' => $q->distance($entry->sinceWaxKm ?? 0.0)]),
             ])],
             $entry instanceof Ride => [$entry->guess === null ? 'rides' : 'guess', $this->voice->say($entry->guess === null ? 'chain.timeline.ride' : 'chain.timeline.estimated', ['km' => $q->distance($entry->km, 1), 'condition' => $this->voice->say("chain.condition.{$entry->condition->value}")])],
+            $entry instanceof Dip => ['dips', implode(', ', array_filter([
+                $this->voice->say('chain.timeline.dip'),
+                $entry->soakS === null ? '' : $this->voice->say('chain.timeline.soak', ['time' => $q->seconds($entry->soakS)]),
+                $entry->bathC === null ? '' : $this->voice->say('chain.timeline.bath', ['celsius' => $q->temperature($entry->bathC)]),
+                $entry->powder ? $this->voice->say('chain.timeline.powder') : '',
+            ]))],
             $entry instanceof TopUp => ['topups', $this->voice->say('chain.timeline.topup', ['km' => $q->distance($entry->km)])],
             $entry instanceof Reading => ['readings', $this->voice->say($history->kmBefore($entry)->whole ? 'chain.timeline.reading' : 'chain.timeline.reading_unknown', [
                 'wear' => (new ChainWords($this->voice))->elongation((new WearReading)($entry->input())),

@@ -7,8 +7,17 @@ namespace Dripel\Core\Logbook;
 /** A chain was waxed in the pot. */
 final readonly class Dip extends Entry
 {
-    public function __construct(int $id, Moment $moment, public int $chainId)
-    {
+    public function __construct(
+        int $id,
+        Moment $moment,
+        public int $chainId,
+        /** °C of the bath; null: nobody measured. */
+        public ?float $bathC = null,
+        /** How long it was under; null: nobody counted. */
+        public ?int $soakS = null,
+        /** Dusted with a friction powder. */
+        public bool $powder = false,
+    ) {
         parent::__construct($id, $moment);
     }
 

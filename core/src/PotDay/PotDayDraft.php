@@ -23,9 +23,9 @@ use Dripel\Core\Pot\WaxKind;
 final class PotDayDraft
 {
     /** Common practice: ten minutes in each of the two jars; the drying is that of a stripped chain. */
-    private const JAR_S = 600;
+    public const JAR_S = 600;
 
-    private const JAR_DRY_S = 10800;
+    public const JAR_DRY_S = 10800;
 
     /** Common practice: swish for ten to twenty seconds. */
     private const SWISH_S = 20;
@@ -112,8 +112,8 @@ final class PotDayDraft
         if ($chains === []) {
             return;
         }
-        $this->add(new JobStep('jar_first', self::JAR_S, chains: $chains, skippable: true));
-        $second = $this->add(new JobStep('jar_second', self::JAR_S, chains: $chains, skippable: true));
+        $this->add(new JobStep('jar_first', self::JAR_S, JarRinse::about($this->terms->jars[0] ?? null), chains: $chains, skippable: true));
+        $second = $this->add(new JobStep('jar_second', self::JAR_S, JarRinse::about($this->terms->jars[1] ?? null), chains: $chains, skippable: true));
         $this->add(new JobStep('jar_dry', self::JAR_DRY_S, ticks: ['jars_away', 'no_smell'], chains: $chains, since: $second));
     }
 

@@ -9,6 +9,7 @@ use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PotKind;
 use Dripel\Core\Pot\WaxKind;
+use Dripel\Core\Strip\BathSource;
 
 /** The pot of a pot day with the wax in it, and the schools by which it is done. */
 final readonly class PotDayTerms
@@ -37,6 +38,8 @@ final readonly class PotDayTerms
         /** Common practice, two schools: the quick link goes in tied on, or stays out because a waxed one is hard to close. */
         public bool $linkIn = false,
         public bool $weigh = false,
+        /** @var list<BathSource> the two jars, where a chain goes through them */
+        public array $jars = [],
     ) {
         $pot->targetC <= $limitC || throw new InvalidInput('target_c', sprintf('must be %g or less: the limit of this wax', $limitC));
         $pot->targetC >= $pot->wax->meltToC || throw new InvalidInput('target_c', sprintf('must be %g or more: below it the wax is not all liquid', $pot->wax->meltToC));

@@ -41,6 +41,7 @@ export function makeVuetify(theme: 'day' | 'night') {
       global: { ripple: false },
       VBtn: { variant: 'outlined', rounded: 'sm', elevation: 0, class: 'text-none' },
       VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
+      VTextarea: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VAutocomplete: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },

@@ -29,6 +29,7 @@ export interface Choice {
 
 export interface PotDayPlan {
   lines: string[]
+  steps: { at: string; title: string; text: string; subject: string; lasts: string }[]
   dips: { chain: string; batch: number; soak: string; because: string; shock: string }[]
   warnings: { text: string; forbids: boolean }[]
   unmeasured: string | null

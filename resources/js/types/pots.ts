@@ -27,6 +27,7 @@ export interface PotInBooks extends Pot {
   /** Unix seconds, grams, grit. */
   history: [number, number, number][]
   historyAbout: {
+    now: number
     from: string
     until: string
     most: string

@@ -49,6 +49,17 @@ class Page
         return $this;
     }
 
+    /** Takes a choice of a list that drops down. */
+    public function choose(string $part, string $choice): static
+    {
+        $this->driver->executeScript("arguments[0].querySelector('.v-field').dispatchEvent(new MouseEvent('mousedown', { bubbles: true }))", [$this->part($part)]);
+        $find = fn() => $this->driver->executeScript("return [...document.querySelectorAll('.v-overlay--active .v-list-item')].find((item) => item.innerText.includes(arguments[0]))", [$choice]);
+        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $find() !== null);
+        $this->driver->executeScript('arguments[0].click()', [$find()]);
+
+        return $this;
+    }
+
     public function press(string $key): static
     {
         $this->driver->getKeyboard()->sendKeys($key);

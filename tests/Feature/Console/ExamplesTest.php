@@ -37,6 +37,11 @@ it('reckons the worked example of each model as its documentation has it', funct
         '{"wax_g":500,"start_c":20,"ambient_c":20,"power_w":120,"loss_w_per_k":1.3,"target_c":85}',
         fn(array $r) => [sprintf('%.1f min', $r['minutes_to_liquid']), sprintf('%.1f min', $r['minutes_to_target'])],
     ],
+    'pot.calibrate' => [
+        'pot.calibrate',
+        '{"wax_g":500,"start_c":20,"ambient_c":20,"power_w":120,"observed":[{"min":10,"temp_c":43.6},{"min":20,"temp_c":53.1},{"min":40,"temp_c":57.0},{"min":60,"temp_c":74.0},{"min":70,"temp_c":80.9}]}',
+        fn(array $r) => [sprintf('%.0f %%', 100 * $r['efficiency']), sprintf('%.2f W/K', $r['loss_w_per_k'])],
+    ],
     'pot.dip' => [
         'pot.dip',
         '{"wax_g":420,"bath_c":85,"chains":[{"mass_g":254,"temp_c":20}]}',

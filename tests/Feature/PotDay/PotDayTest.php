@@ -336,3 +336,26 @@ it('says what a dip costs and draws how the bath came to be as it is', function 
         ->where('pots.0.smear', fn(string $text) => str_contains($text, "add 4.1\u{a0}g of lamp oil: to 2.0\u{a0}%"))
         ->where('pots.0.history', fn($history) => array_map(fn($entry) => round($entry[1], 6), $history->all()) === [400.0, 395.0, 399.0]));
 });
+
+it('takes a chain through the two jars before the heat, counts their cleanings, and keeps what was hot even if nothing was dipped', function (): void {
+    $a = $this->bench->chain($this->heron, 'A', 290);
+    $pot = ($this->pot)();
+    foreach (['Dirty' => 'dirty', 'Clean' => 'clean'] as $name => $role) {
+        $this->post('/jars', ['action_id' => (string) Str::uuid(), 'name' => $name, 'role' => $role, 'solvent' => 'white_spirit', 'volume_ml' => 500] + Bench::form(50))->assertSessionHasNoErrors();
+    }
+    $plan = $this->postJson('/pot-day/plan', $wish = ($this->wish)($pot, [$a], ['rinse' => [$a->id => 'two_jars']]))->assertOk();
+    expect(array_slice(array_column($plan->json('steps'), 'title'), 0, 5))->toBe(['Before the heat', 'Dirty jar', 'Clean jar', 'Air until no smell is left', 'Plug in'])
+        ->and($plan->json('steps.1.text'))->toContain('into Dirty');
+    $job = ($this->begin)($wish);
+    ($this->lead)($job, 'jar_dry');
+    // It can be left for its hours, and comes back in Next; the jars are taken meanwhile.
+    $this->get('/')->assertInertia(fn($page) => $page->where('next', fn($next) => collect($next)->firstWhere('kind', 'job')['hour'] !== ''));
+    expect($job->jars())->toHaveCount(2);
+    ($this->lead)($job, 'heat');
+    $nowS = app(AppClock::class)->unixS();
+    Temperature::query()->create(['workshop_id' => $job->workshop_id, 'pot_id' => $pot->id, 'at' => $nowS, 'received_at' => $nowS, 'temp_c' => 104.0]);
+    $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    $this->get('/books')->assertInertia(fn($page) => $page->where('jars.0.done', 1)->where('jars.1.done', 1)->where('pots.0.late', true));
+    $this->get("/jobs/{$job->id}")->assertInertia(fn($page) => $page->where('job.recorded.text', __('pot_day.recorded_none')));
+    $this->get('/history')->assertInertia(fn($page) => $page->where('actions.0.sentence', fn(string $text) => str_starts_with($text, 'Pot day in Pot plain ended before')));
+});

@@ -88,6 +88,7 @@ function start(later: boolean): void {
     onError: (now) => (found.value = now),
   })
 }
+const print = () => window.print()
 const links = computed(() => [
   { value: 'out', title: t('pot_day.link_out') },
   { value: 'in', title: t('pot_day.link_in') },
@@ -249,6 +250,21 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               </tbody>
             </table>
           </section>
+          <details data-test="card">
+            <summary>{{ t('pot_day.card') }}</summary>
+            <v-btn size="small" class="print" @click="print">{{ t('pot_day.print') }}</v-btn>
+            <ol class="card">
+              <li v-for="(step, i) in preview.steps" :key="i">
+                <b class="at">{{ step.at }}</b>
+                <span
+                  ><b>{{ step.title }}</b
+                  ><template v-if="step.subject">, {{ step.subject }}</template
+                  ><template v-if="step.lasts">, {{ step.lasts }}</template
+                  ><small class="muted">{{ step.text }}</small></span
+                >
+              </li>
+            </ol>
+          </details>
           <details>
             <summary>{{ t('pot_day.why') }}</summary>
             <p class="small">{{ t('pot_day.reckoned') }}</p>
@@ -346,6 +362,35 @@ summary {
 }
 .refused {
   margin: 4px 0;
+}
+.card {
+  list-style: none;
+  padding: 0;
+  margin: 8px 0;
+}
+.card li {
+  display: grid;
+  grid-template-columns: 64px minmax(0, 1fr);
+  padding: 5px 0;
+  border-bottom: 1px solid var(--line);
+  break-inside: avoid;
+}
+.at {
+  font-stretch: 88%;
+}
+@media print {
+  .cols > .fields,
+  .plan .buttons,
+  .plan section,
+  .print,
+  summary,
+  .below section,
+  .below details:not([data-test='card']) {
+    display: none;
+  }
+  .cols {
+    display: block;
+  }
 }
 @media (max-width: 900px) {
   .cols {

@@ -120,15 +120,3 @@ ol li {
   }
 }
 </style>
-<style>
-@media print {
-  header.top {
-    display: none !important;
-  }
-  .v-application,
-  html,
-  body {
-    background: #fff !important;
-  }
-}
-</style>

@@ -145,16 +145,3 @@ const print = () => window.print()
   }
 }
 </style>
-<style>
-@media print {
-  header.top,
-  .hold {
-    display: none !important;
-  }
-  .v-application,
-  html,
-  body {
-    background: #fff !important;
-  }
-}
-</style>

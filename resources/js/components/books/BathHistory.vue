@@ -6,10 +6,10 @@ import type { PotInBooks } from '@/types/pots'
 /** The wax in a pot since it was filled: grams as steps over what covers a coil, grit as a thin line against its limit. */
 const props = defineProps<{ history: PotInBooks['history']; about: NonNullable<PotInBooks['historyAbout']> }>()
 const WIDE = 420
-const HIGH = 96
+const HIGH = 74
 const scale = computed(() => {
   const first = props.history[0]?.[0] ?? 0
-  const last = props.history[props.history.length - 1]?.[0] ?? 1
+  const last = props.about.now
   const most = Math.max(props.about.needed, ...props.history.map(([, grams]) => grams))
   const x = (at: number) => ((at - first) / Math.max(1, last - first)) * WIDE
   const y = (grams: number) => HIGH - (grams / most) * HIGH
@@ -17,7 +17,8 @@ const scale = computed(() => {
   const steps = (value: (entry: [number, number, number]) => number) =>
     props.history
       .map((entry, i) => `${i ? `H${x(entry[0]).toFixed(1)}V` : `M${x(entry[0]).toFixed(1)} `}${value(entry).toFixed(1)}`)
-      .join('')
+
+      .join('') + `H${WIDE}`
   return { needed: y(props.about.needed), wax: steps(([, grams]) => y(grams)), grit: steps(([, , value]) => grit(value)) }
 })
 </script>
