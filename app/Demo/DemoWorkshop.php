@@ -97,6 +97,7 @@ final class DemoWorkshop
         private readonly EstimateDistance $estimateDistance,
         private readonly SetCommute $setCommute,
         private readonly DemoSolvents $solvents,
+        private readonly DemoPotDay $potDay,
     ) {}
 
     public function __invoke(int $nowS, int $seed): Workshop
@@ -111,7 +112,7 @@ final class DemoWorkshop
             $rider = User::query()->create(['name' => 'Jory Venn', 'email' => 'demo@dripel.example', 'password' => Str::random(40)]);
             $workshop = ($this->openWorkshop)($rider, 'Lean-to on the Ostermoor', self::ZONE, true);
             $this->solvents->shelf($this->scribbler, $this->day(self::FIRST_DAY, '09:00'));
-            $this->solvents->pots($this->scribbler, $this->day(self::FIRST_DAY, '09:30'), $this->day(self::TOLD_FROM, '17:30'), $this->day(5, '19:00'));
+            $this->solvents->pots($this->scribbler, $this->day(self::FIRST_DAY, '09:30'), $this->day(self::TOLD_FROM, '17:30'), $this->day(5, '17:00'));
             $this->solvents->refill($this->scribbler, $this->day(210, '10:30'));
             foreach (self::bikes() as $bike) {
                 $this->open($bike, $workshop, $rider);
@@ -219,7 +220,10 @@ final class DemoWorkshop
         $this->put('Heron A', 8, '20:00');
         $this->measure('Heron B', 8, '20:10');
         $this->rides($heron, 7, 1, $dry, 'A');
-        $this->dip(5, ['Heron C', 'Tram B']);
+        foreach (['Heron C', 'Tram B'] as $name) {
+            $this->used[$name] = 0.0;
+        }
+        $this->scribbler->at($this->day(5, '17:40'), fn(ActionContext $by) => $this->potDay->lead($by, [$this->chains['Heron C'], $this->chains['Tram B']]));
         $this->solvents->strip($this->scribbler, [$this->chains['Heron D']], $this->nowS - 16800 - DemoSolvents::BATHS_S, $this->nowS);
 
         // Badger: C came off muddy, B got loud, A was ridden in yesterday's rain, and nothing waxed hangs ready.

@@ -8,6 +8,7 @@ use App\Actions\PotDay\PotDayJob;
 use App\Models\Device;
 use App\Models\GuidedJob;
 use App\Support\AppClock;
+use Dripel\Core\Job\JobRun;
 use Dripel\Core\Job\JobSpan;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\PotDay\PotDayCourse;
@@ -31,9 +32,9 @@ final readonly class SimulatedProbe
 
     public function __construct(private AppClock $clock) {}
 
-    public function celsius(GuidedJob $job, int $atS, float $speed, float $extraW): float
+    /** What it would show at an instant of a run of the job, in °C: in accelerated time, or with more power than the pot is told to take. */
+    public function celsius(GuidedJob $job, JobRun $run, int $atS, float $speed = 1.0, float $extraW = 0.0): float
     {
-        $run = $job->run();
         $terms = self::stronger(PotDayJob::terms($job), $extraW);
         // What has not happened yet, the wax does not know of.
         $done = array_values(array_filter($run->spans($atS), fn(JobSpan $span) => $span->done));
@@ -53,7 +54,7 @@ final readonly class SimulatedProbe
         try {
             return Http::withToken($token)->timeout(5)->post(config()->string('app.url')."/api/v1/pots/{$device->pot_id}/temperatures", [
                 'sent_at' => $at,
-                'readings' => [['sequence' => (int) floor(microtime(true) * 1000), 'at' => $at, 'celsius' => $this->celsius($job, $nowS, (float) $simulates['speed'], (float) $simulates['extra_w'])]],
+                'readings' => [['sequence' => (int) floor(microtime(true) * 1000), 'at' => $at, 'celsius' => $this->celsius($job, $job->run(), $nowS, (float) $simulates['speed'], (float) $simulates['extra_w'])]],
             ])->successful();
         } catch (ConnectionException) {
             return true;

@@ -7,6 +7,7 @@ namespace App\Text;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Plan\GoodUntil;
+use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Wear\WearReadingResult;
 
 /** The state of a chain in words. */
@@ -34,7 +35,14 @@ final readonly class ChainWords
             return $this->voice->say('chain.detail.worn', ['limit' => $q->mark($chain->terms->limitPct)]);
         }
         if ($chain->readyAtS !== null) {
-            return $this->voice->say('chain.detail.not_ready', ['time' => $q->time($chain->readyAtS)]);
+            $day = LocalDay::of($chain->readyAtS, $this->voice->zone())->date;
+
+            return $day === LocalDay::of($chain->nowS, $this->voice->zone())->date
+                ? $this->voice->say('chain.detail.not_ready', ['time' => $q->time($chain->readyAtS)])
+                : $this->voice->say('chain.detail.not_ready_day', ['day' => $this->voice->dayWord($day)]);
+        }
+        if ($chain->keptFor?->waits($chain->nowS, $this->voice->settings) === true && $chain->status === ChainStatus::Waxed) {
+            return $this->voice->say('chain.detail.kept', ['event' => $chain->keptFor->event]);
         }
         $worst = $chain->worstCondition();
 

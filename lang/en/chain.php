@@ -18,6 +18,8 @@ return [
     'detail' => [
         'worn' => 'past the :limit limit',
         'not_ready' => 'ready at :time',
+        'not_ready_day' => 'ready :day',
+        'kept' => 'kept for :event',
         'rusts' => 'rusts from :time',
         'rusting' => 'check for rust',
         'in_job' => 'being stripped: :step',

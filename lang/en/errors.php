@@ -15,6 +15,8 @@ return [
         'range' => 'celsius must be from -30 to 300; the sensor may be broken',
     ],
     'pot_day' => [
+        'too_hot' => 'Above the limit of this wax, :limit. Take less.',
+        'too_cold' => 'Below :melt the wax is not all liquid. Take more.',
         'no_chains' => 'Choose at least one chain.',
         'retired' => ':chain is retired. Choose another chain.',
         'worn' => ':chain is past its wear limit: it is not worth the wax and eats the sprockets. Retire it.',

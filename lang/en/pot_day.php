@@ -37,7 +37,7 @@ return [
     'smear' => ['yes' => 'It smears', 'no' => 'It does not: oil added', 'again' => 'You added :oil of lamp oil. Stir, dip the blade again and let it set. Still no smear: add :second more.', 'enough' => 'So much oil is enough by the house rule. Stir, test once more, and go on.'],
     'bath' => [
         'none' => 'no reading yet: type one, or connect a probe', 'typed' => 'typed at :time', 'probe' => 'probe, :seconds ago', 'silent' => 'the probe is silent since :time: type it',
-        'expected' => 'expected now: :celsius', 'over' => 'Above :limit, the limit of this wax. Switch off at the plug, leave the lid on, stay with it. No chain goes in until it has come down. Smoke: out of the room with nobody in it; a fire is smothered with the lid, never with water.',
+        'expected' => 'expected now: :celsius', 'over' => 'Above :limit, the limit of this wax. Switch off at the plug, leave the lid on, stay with it. No chain goes in until it has come down. Smoke: everybody out; a wax fire is smothered with the lid, never with water.',
     ],
     'tick' => [
         'gloves' => 'Gloves on, sleeves down', 'nobody_small' => 'Nobody small near the pot', 'jars_away' => 'Solvent jars are shut and out of the room', 'open_air' => 'Jars in the open air, no flame or spark near',

@@ -111,7 +111,7 @@ it(
             Page::open($this->driver, $this->server->url, '/bikes/5')->click('new-commute'),
             'commute',
         );
-        foreach (['add-jar', 'tend-Clean spirit', 'set-price', 'add-link', 'add-pot', 'tend-Shed pot', 'heat-Shed pot'] as $opens) {
+        foreach (['add-jar', 'tend-Clean spirit', 'set-price', 'add-link', 'add-pot', 'tend-Shed pot', 'heat-Shed pot', 'calibrate-Shed pot', 'probe-Shed pot'] as $opens) {
             $clean(Page::open($this->driver, $this->server->url, '/books')->click($opens), "books: {$opens}");
         }
         $new = Page::open($this->driver, $this->server->url, '/chains/new')->click('open-known');
@@ -130,6 +130,17 @@ it(
             $job->done()->part('job-over');
             $clean($job, 'job: over');
         }
+        $potDay = Page::open($this->driver, $this->server->url, '/pot-day')->awaitText('plan-lines', 'all is done')->click('schools');
+        $clean($potDay, 'plan of a pot day');
+        $clean($potDay->fill('target', '120')->awaitText('target', 'limit of this wax'), 'a bath above its limit');
+        $potDay->fill('target', '80')->awaitText('plan-lines', 'all is done')->click('begin');
+        $clean($job->at('prepare'), 'pot day: prepare');
+        foreach ($width < 600 ? ['rinse', 'heat', 'under'] : ['under'] as $step) {
+            $clean($job->until($step), "pot day: {$step}");
+        }
+        $clean($job->click('job-skip'), 'pot day: skip');
+        $job->click('give-up')->click('give-up')->part('job-over');
+        $clean($job, 'pot day: over');
         $size = Page::open($this->driver, $this->server->url, '/chains/new')
             ->click('open-size')
             ->click('size-by-compute')

@@ -13,12 +13,14 @@ use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
 use App\Support\AppClock;
 use App\Text\Names;
+use App\Text\Voice;
 use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\PotHeatInput;
+use Dripel\Core\Pot\WaxProperties;
 use Dripel\Core\PotDay\JarRinse;
 use Dripel\Core\PotDay\PotDayChain;
 use Dripel\Core\PotDay\PotDayPlan;
@@ -35,7 +37,7 @@ final readonly class PlanPotDay
 {
     public function __construct(private ReadBook $readBook, private ReadBaths $readBaths, private ReadJars $readJars, private OpenJobs $openJobs, private AppClock $clock) {}
 
-    /** Refused with NotPossible at `chains`, `pot` or `program`, with InvalidInput where the core refuses. */
+    /** Refused with NotPossible at `chains`, `pot`, `program` or `target`, with InvalidInput where the core refuses. */
     public function __invoke(Workshop $workshop, PotDayWish $wish): PotDayProposal
     {
         $wish->chainIds !== [] || throw new NotPossible('chains', 'pot_day.no_chains');
@@ -72,9 +74,14 @@ final readonly class PlanPotDay
         };
         $heatW !== null && $holdW !== null || throw new NotPossible('program', 'pot_no_power');
         $roomC = $wish->roomC ?? PotHeatInput::AMBIENT_C;
+        $targetC = $wish->targetC ?? PotDayTerms::usualTargetC($facts->limitC);
+        $meltC = (new WaxProperties)->meltToC;
+        $quantities = (new Voice($book->settings, $this->clock->unixS()))->quantities;
+        $targetC <= $facts->limitC || throw new NotPossible('target', 'pot_day.too_hot', ['limit' => $quantities->temperature($facts->limitC)]);
+        $targetC >= $meltC || throw new NotPossible('target', 'pot_day.too_cold', ['melt' => $quantities->temperature($meltC)]);
 
         return new PotDayTerms(
-            new PotHeatInput($ledger->waxG, $roomC, $roomC, $heatW, $facts->lossWPerK, $wish->targetC ?? PotDayTerms::usualTargetC($facts->limitC), $facts->efficiency),
+            new PotHeatInput($ledger->waxG, $roomC, $roomC, $heatW, $facts->lossWPerK, $targetC, $facts->efficiency),
             $facts->vessel(),
             $facts->kind,
             $facts->wax,

@@ -26,14 +26,12 @@ final readonly class PotDayCourse
         foreach ($spans as $span) {
             $step = $steps[$span->step];
             $chains = fn(): array => array_map(fn(int $id) => new DippedChain($massesG[$id], $terms->pot->ambientC), $step->chains);
-            if ($span->answer === JobEventKind::Skip) {
-                continue;
-            }
             $change = match ($step->code) {
+                // Passed over: it did not go in. Of the others the wax does not know who did it.
+                PotDayPlan::IN => $span->answer === JobEventKind::Skip ? null : PotChange::in($span->startS - $fromS, $chains()),
                 PotDayPlan::PLUG_IN => PotChange::power($span->endS - $fromS, $terms->pot->powerW),
                 PotDayPlan::TO_LOW => PotChange::power($span->endS - $fromS, $terms->holdW),
                 PotDayPlan::OFF => PotChange::power($span->endS - $fromS, 0.0),
-                PotDayPlan::IN => PotChange::in($span->startS - $fromS, $chains()),
                 PotDayPlan::LIFT => PotChange::out($span->startS - $fromS, array_sum(array_map(fn(int $id) => $massesG[$id], $step->chains))),
                 default => null,
             };

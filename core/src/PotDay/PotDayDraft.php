@@ -18,7 +18,7 @@ use Dripel\Core\Pot\WaxKind;
 /**
  * The steps of a pot day while they are being laid out: what waits is kept with the time at which it is over, and the next
  * of them gets the hands; whenever there is room in hot wax, the chains that are ready go in together. Handling times are
- * house rules.
+ * house rules. Every step may be passed over with a reason but the checks before heat and before a dip, and switching off.
  */
 final class PotDayDraft
 {
@@ -86,12 +86,12 @@ final class PotDayDraft
         if ($this->terms->wax === WaxKind::Blend) {
             $this->add(new JobStep('turn_block', skippable: true));
         }
-        $plugged = $this->add(new JobStep(PotDayPlan::PLUG_IN, about: ['power_w' => $this->terms->pot->powerW, 'program' => $this->terms->program->value], handlingS: 30));
+        $plugged = $this->add(new JobStep(PotDayPlan::PLUG_IN, about: ['power_w' => $this->terms->pot->powerW, 'program' => $this->terms->program->value], skippable: true, handlingS: 30));
         $minutes = (new PotHeat)($this->terms->pot)->minutesToTarget;
-        $heat = new JobStep('heat', $minutes === null ? null : (int) ceil(self::S_PER_MIN * $minutes), ['target_c' => $this->terms->pot->targetC, 'limit_c' => $this->terms->limitC], since: $plugged);
+        $heat = new JobStep('heat', $minutes === null ? null : (int) ceil(self::S_PER_MIN * $minutes), ['target_c' => $this->terms->pot->targetC, 'limit_c' => $this->terms->limitC], since: $plugged, skippable: true);
         $this->wait($heat, 1, function (): void {
             $this->hot = true;
-            $this->terms->program === PowerProgram::HighThenLow && $this->add(new JobStep(PotDayPlan::TO_LOW, about: ['power_w' => $this->terms->holdW], handlingS: 10));
+            $this->terms->program === PowerProgram::HighThenLow && $this->add(new JobStep(PotDayPlan::TO_LOW, about: ['power_w' => $this->terms->holdW], skippable: true, handlingS: 10));
             $this->smear();
         });
         $this->rinse();
@@ -168,7 +168,7 @@ final class PotDayDraft
         $this->batch++;
         $bathC = $this->bathC();
         $met = $this->dip($group, $bathC);
-        $in = $this->add(new JobStep(PotDayPlan::IN, self::SWISH_S, ['mixed_c' => $met->mixedC, 'bath_c' => $bathC, 'link_in' => $this->terms->linkIn], chains: $ids));
+        $in = $this->add(new JobStep(PotDayPlan::IN, self::SWISH_S, ['mixed_c' => $met->mixedC, 'bath_c' => $bathC, 'link_in' => $this->terms->linkIn], chains: $ids, skippable: true));
         $this->inside += count($group);
         $bySchool = [];
         foreach ($group as $chain) {
@@ -188,8 +188,8 @@ final class PotDayDraft
         $ids = array_map(fn(PotDayChain $chain) => $chain->id, $chains);
         $under = new JobStep(PotDayPlan::UNDER, (int) ceil(self::S_PER_MIN * $minutes), ['chain_s' => $met->chainSeconds], chains: $ids, since: $in, holds: true, sign: 'bubbles', skippable: true);
         $this->wait($under, 0, function () use ($chains, $ids): void {
-            $this->add(new JobStep(PotDayPlan::LIFT, $this->terms->drain->seconds(), ['drain' => $this->terms->drain->value], chains: $ids));
-            $hung = $this->add(new JobStep(PotDayPlan::HANG, chains: $ids, handlingS: 20 * count($ids)));
+            $this->add(new JobStep(PotDayPlan::LIFT, $this->terms->drain->seconds(), ['drain' => $this->terms->drain->value], chains: $ids, skippable: true));
+            $hung = $this->add(new JobStep(PotDayPlan::HANG, chains: $ids, skippable: true, handlingS: 20 * count($ids)));
             $powder = array_values(array_map(fn(PotDayChain $chain) => $chain->id, array_filter($chains, fn(PotDayChain $chain) => $chain->powder)));
             $powder === [] || $this->add(new JobStep(PotDayPlan::POWDER, chains: $powder, skippable: true));
             $this->inside -= count($ids);

@@ -11,6 +11,9 @@ use Dripel\Core\Job\JobTurn;
 /** What really became of the chains of a pot day: a chain was waxed if it went in and was hung. */
 final readonly class PotDayRecord
 {
+    /** What was had only if it was not passed over. */
+    private const HAD = [PotDayPlan::IN, PotDayPlan::RINSE, PotDayPlan::POWDER, 'jar_first', 'jar_second'];
+
     /** @return list<DippedThen> in the order in which they were hung */
     public static function of(JobRun $run): array
     {
@@ -18,7 +21,8 @@ final readonly class PotDayRecord
         $dipped = [];
         foreach ($run->turns as $turn) {
             $step = $run->steps[$turn->step];
-            if ($turn->endS === null || $turn->answer === JobEventKind::Skip && $step->code !== PotDayPlan::UNDER) {
+            // Passed over, a rinse was not had and a chain did not go in; who lifted and hung it does not matter.
+            if ($turn->endS === null || $turn->answer === JobEventKind::Skip && in_array($step->code, self::HAD, true)) {
                 continue;
             }
             foreach ($step->chains as $chainId) {

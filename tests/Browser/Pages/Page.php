@@ -92,25 +92,9 @@ class Page
 
     public function awaitText(string $part, string $text): static
     {
-        $this->driver
-            ->wait(self::PATIENCE_S, 50)
-            ->until(
-                fn() => str_contains(
-                    str_replace(
-                        "\u{a0}",
-                        ' ',
-                        implode(
-                            "\n",
-                            array_map(
-                                fn($e) => $e->getText(),
-                                $this->driver->findElements($this->by($part)),
-                            ),
-                        ),
-                    ),
-                    $text,
-                ),
-                "{$part} never said {$text}",
-            );
+        // Read in one go: what is drawn anew meanwhile is no error.
+        $said = fn(): string => (string) $this->driver->executeScript('return [...document.querySelectorAll(arguments[0])].map((e) => e.innerText).join("\n")', ["[data-test=\"{$part}\"]"]);
+        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => str_contains(str_replace("\u{a0}", ' ', $said()), $text), "{$part} never said {$text}");
 
         return $this;
     }

@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 use Dripel\Core\Bath\Vessel;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Job\JobEvent;
+use Dripel\Core\Job\JobEventKind;
 use Dripel\Core\Job\JobRun;
 use Dripel\Core\Job\JobSpan;
+use Dripel\Core\Job\JobStep;
 use Dripel\Core\Pot\LampOil;
 use Dripel\Core\Pot\PotHeat;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PotKind;
 use Dripel\Core\Pot\WaxKind;
+use Dripel\Core\PotDay\DippedThen;
 use Dripel\Core\PotDay\PotCapacity;
 use Dripel\Core\PotDay\PotDayChain;
 use Dripel\Core\PotDay\PotDayDip;
 use Dripel\Core\PotDay\PotDayPlan;
+use Dripel\Core\PotDay\PotDayRecord;
 use Dripel\Core\PotDay\PotDayTerms;
 use Dripel\Core\PotDay\PotWarning;
 use Dripel\Core\PotDay\PowerProgram;
@@ -109,6 +114,22 @@ it('keeps every rule of the trade, whatever the chains', function (): void {
             ->and(array_filter($plan->steps, fn($step) => $step->code === 'stir') !== [])->toBe($wax === WaxKind::Blend)
             ->and(array_filter($plan->steps, fn($step) => $step->code === 'smear') !== [])->toBe($wax === WaxKind::Softened);
     }
+});
+
+it('records what really became of each chain, passed over or not', function (): void {
+    $plan = PotDayPlan::of(potDayTerms(500), [new PotDayChain(1, false, RinseSchool::HotWater), new PotDayChain(2, false)]);
+    [$run, $skip] = [JobRun::of($plan->steps, 0, []), ['rinse', 'in', 'hang']];
+    while (($turn = $run->current()) !== null && ($step = $run->step()) !== null) {
+        // The rinse is passed over, one chain never goes in, one is hung by somebody else.
+        $atS = max($turn->startS + 10, (int) $run->dueS());
+        $passed = in_array($step->code, $skip, true) && ($step->code !== 'in' || $step->chains === [2]) && ($step->code !== 'hang' || $step->chains === [1]);
+        $run = $run->after(new JobEvent($passed ? JobEventKind::Skip : ($step->sign === null ? JobEventKind::Done : JobEventKind::Sign), $turn->position, $atS));
+    }
+    $dipped = PotDayRecord::of($run);
+    expect(array_map(fn(DippedThen $dip) => [$dip->chainId, $dip->rinsed, $dip->bubblesS !== null], $dipped))->toBe([[1, false, true]])
+        ->and($dipped[0]->soakS)->toBeGreaterThanOrEqual(300)->and($dipped[0]->atS)->toBe($run->endedS(array_search('hang', array_map(fn(JobStep $step) => $step->chains === [1] ? $step->code : '', $plan->steps), true)));
+    // Each of its steps could be passed over but the checks and the switch.
+    expect(array_values(array_unique(array_map(fn(JobStep $step) => $step->code, array_filter($plan->steps, fn(JobStep $step) => ! $step->skippable)))))->toBe(['prepare', 'dry', 'check', 'off']);
 });
 
 it('warns of what could go wrong', function (PotDayTerms $terms, array $warnings, bool $forbidden): void {

@@ -176,7 +176,8 @@ it('refuses worn, greased and unmeasured chains, and pots that would be dangerou
     $plan = $this->postJson('/pot-day/plan', ($this->wish)($weak, [$b], ['target' => '75']))->assertOk()->assertJsonPath('forbidden', true);
     expect($plan->json('warnings.0.text'))->toContain('never melts');
     $this->post('/pot-day', ($this->wish)($weak, [$b], ['target' => '75']))->assertSessionHasErrors(['pot' => __('errors.pot_day.never_melts')]);
-    $this->postJson('/pot-day/plan', ($this->wish)($weak, [$b], ['program' => 'high', 'target' => '95']))->assertJsonValidationErrors('target_c');
+    $this->postJson('/pot-day/plan', ($this->wish)($weak, [$b], ['program' => 'high', 'target' => '95']))->assertJsonValidationErrors(['target' => __('errors.pot_day.too_hot', ['limit' => "90\u{a0}°C"])]);
+    $this->postJson('/pot-day/plan', ($this->wish)($weak, [$b], ['target' => '50']))->assertJsonValidationErrors('target');
     expect($this->postJson('/pot-day/plan', ($this->wish)($weak, [$b], ['program' => 'high', 'target' => '85', 'rewax_soak' => 'hour']))->json('warnings.0.text'))->toContain('pass 90');
 });
 
@@ -254,14 +255,14 @@ it('simulates a probe that sees what the wax would: heat, cold chains, noise, an
     $pot = ($this->pot)();
     $job = ($this->begin)(($this->wish)($pot, [$a]));
     $probe = app(SimulatedProbe::class);
-    expect($probe->celsius($job, $job->started_at + 60, 1.0, 0.0))->toEqualWithDelta(18, 0.6);
+    expect($probe->celsius($job, $job->run(), $job->started_at + 60))->toEqualWithDelta(18, 0.6);
     ($this->lead)($job, 'under');
     $run = $job->run();
     $inS = (int) $run->endedS(array_key_last($run->turns) - 1);
-    expect($probe->celsius($job, $inS - 25, 1.0, 0.0))->toEqualWithDelta(80, 0.8)
-        ->and($probe->celsius($job, $inS, 1.0, 0.0))->toEqualWithDelta((float) $run->steps[$run->turns[array_key_last($run->turns) - 1]->step]->about['mixed_c'], 0.8)
-        ->and($probe->celsius($job, $inS + 3600, 1.0, 80.0))->toBeGreaterThan(100.0)
-        ->and($probe->celsius($job, $job->started_at + 600, 10.0, 0.0))->toBeGreaterThan($probe->celsius($job, $job->started_at + 600, 1.0, 0.0) + 20);
+    expect($probe->celsius($job, $job->run(), $inS - 25))->toEqualWithDelta(80, 0.8)
+        ->and($probe->celsius($job, $job->run(), $inS))->toEqualWithDelta((float) $run->steps[$run->turns[array_key_last($run->turns) - 1]->step]->about['mixed_c'], 0.8)
+        ->and($probe->celsius($job, $job->run(), $inS + 3600, 1.0, 80.0))->toBeGreaterThan(100.0)
+        ->and($probe->celsius($job, $job->run(), $job->started_at + 600, 10.0))->toBeGreaterThan($probe->celsius($job, $job->run(), $job->started_at + 600) + 20);
     // Above the limit the page says what to do, and the book remembers it.
     Temperature::query()->create(['workshop_id' => $job->workshop_id, 'pot_id' => $pot->id, 'at' => $inS + 60, 'received_at' => $inS + 60, 'temp_c' => 103.0]);
     $this->getJson("/jobs/{$job->id}/state")->assertJsonPath('bath.over', __('pot_day.bath.over', ['limit' => "100\u{a0}°C"]));

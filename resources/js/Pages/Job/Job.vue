@@ -294,6 +294,14 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 .grow {
   flex: 1;
 }
+.bar b {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.bar [data-test='job-step'] {
+  white-space: nowrap;
+}
 .who {
   overflow: hidden;
   text-overflow: ellipsis;
@@ -361,7 +369,7 @@ h1 {
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
+  gap: 8px;
   margin: 20px 0 12px;
 }
 .act {
@@ -385,6 +393,11 @@ h1 {
   background: var(--ink);
   color: var(--paper);
   min-width: 240px;
+}
+.acts:has(.small-act) .act {
+  font-size: 17px;
+  padding: 0 17px;
+  gap: 10px;
 }
 .main:disabled {
   background: var(--steel-2);

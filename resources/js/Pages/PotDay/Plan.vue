@@ -71,7 +71,7 @@ const found = ref<Record<string, string>>({})
 const errors = computed<Record<string, string | undefined>>(() => ({ ...problems.value, ...found.value }))
 const beside = computed(() =>
   Object.entries(errors.value).filter(
-    ([field]) => !['target', 'target_c', 'room', 'by', 'by_date', 'chains', 'pot', 'pot_id', 'program'].includes(field),
+    ([field]) => !['target', 'room', 'by', 'by_date', 'chains', 'pot', 'pot_id', 'program'].includes(field),
   ),
 )
 const starting = ref(false)
@@ -180,7 +180,8 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               :suffix="`°${temperature}`"
               :hint="pot ? t('pot_day.limit', { limit: pot.limit }) : ''"
               persistent-hint
-              :error-messages="errors.target ?? errors.target_c"
+              data-test="target"
+              :error-messages="errors.target"
               name="target" />
             <v-text-field
               v-model="form.room"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Link } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
@@ -54,6 +55,9 @@ const save = () => submit('post', '/dips', () => (open.value = false))
     :caution="t('dip.caution')"
     test="dip-form"
     @submit="save">
+    <p v-if="props.pots?.some((pot) => !pot.empty)" class="led">
+      <Link :href="`/pot-day?${form.chains.map((id) => `chains[]=${id}`).join('&')}`" data-test="be-led">{{ t('dip.be_led') }}</Link>
+    </p>
     <fieldset>
       <legend>{{ t('dip.chains') }}</legend>
       <v-checkbox
@@ -103,6 +107,9 @@ const save = () => submit('post', '/dips', () => (open.value = false))
   text-decoration: underline;
   text-underline-offset: 3px;
   cursor: pointer;
+}
+.led {
+  margin: 0;
 }
 .weighed {
   align-items: center;

@@ -145,7 +145,8 @@ ol > li {
   border-width: 2.5px;
 }
 .done.block {
-  opacity: 0.62;
+  border-style: dashed;
+  background-image: linear-gradient(color-mix(in srgb, var(--wall) 45%, transparent) 0 0);
 }
 .grid {
   position: absolute;

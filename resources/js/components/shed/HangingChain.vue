@@ -42,7 +42,8 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
 
 <style scoped>
 .hang {
-  width: 168px;
+  flex: 1 1 124px;
+  max-width: 168px;
   list-style: none;
   position: relative;
 }
