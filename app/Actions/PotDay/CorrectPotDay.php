@@ -17,6 +17,11 @@ use App\Models\GuidedJob;
 /** The record of a pot day is put right, all of it at once. */
 final readonly class CorrectPotDay
 {
+    /** What the screen shows is rounded; so little more or less is no correction. */
+    private const SHOWN_S = 60;
+
+    private const SHOWN = ['soak_s' => 3.0, 'temp_c' => 0.05, 'pickup_g' => 0.05];
+
     public function __construct(private Ledger $ledger) {}
 
     /**
@@ -36,12 +41,36 @@ final readonly class CorrectPotDay
 
                     throw VersionMoved::of($seen, $wanted);
                 }
-                $now = ['at' => $dip->at, 'soak_s' => $dip->soak_s, 'temp_c' => $dip->temp_c, 'pickup_g' => $dip->pickup_g, 'rinsed' => $dip->rinsed];
-                $now === $wanted || $draft->replace($dip, $wanted);
+                $changed = self::changed($dip, $wanted);
+                $changed === [] || $draft->replace($dip, $changed);
                 $lastS = max($lastS, $wanted['at']);
             }
 
             return ['pot' => PotDayJob::wish($job)->potId, 'chains' => array_map(fn(Dip $dip) => $dip->component_id, array_values($dips)), 'at' => $lastS];
         });
+    }
+
+    /**
+     * @param array{at: int, soak_s: int|null, temp_c: float|null, pickup_g: float|null, rinsed: bool} $wanted
+     *
+     * @return array<string, int|float|bool|null>
+     */
+    private static function changed(Dip $dip, array $wanted): array
+    {
+        $changed = [];
+        foreach (self::SHOWN as $field => $within) {
+            [$old, $new] = [$dip->{$field}, $wanted[$field]];
+            if ($old === null || $new === null ? $old !== $new : abs($old - $new) > $within) {
+                $changed[$field] = $new;
+            }
+        }
+        if (intdiv($dip->at, self::SHOWN_S) !== intdiv($wanted['at'], self::SHOWN_S)) {
+            $changed['at'] = $wanted['at'];
+        }
+        if ($dip->rinsed !== $wanted['rinsed']) {
+            $changed['rinsed'] = $wanted['rinsed'];
+        }
+
+        return $changed;
     }
 }

@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use App\Devices\SimulatedProbe;
+use App\Jobs\RunSimulatedProbe;
 use App\Models\Action;
 use App\Models\BathEntry;
+use App\Models\Device;
 use App\Models\Dip;
 use App\Models\GuidedJob;
 use App\Models\Pot;
@@ -13,6 +15,8 @@ use App\Pot\ReadBaths;
 use App\Support\AppClock;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Pot\PotHeatInput;
+use Illuminate\Support\Facades\Http;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\Bench;
@@ -359,4 +363,72 @@ it('takes a chain through the two jars before the heat, counts their cleanings, 
     $this->get('/books')->assertInertia(fn($page) => $page->where('jars.0.done', 1)->where('jars.1.done', 1)->where('pots.0.late', true));
     $this->get("/jobs/{$job->id}")->assertInertia(fn($page) => $page->where('job.recorded.text', __('pot_day.recorded_none')));
     $this->get('/history')->assertInertia(fn($page) => $page->where('actions.0.sentence', fn(string $text) => str_starts_with($text, 'Pot day in Pot plain ended before')));
+});
+
+it('is corrected on one screen: what changed is a new version, what did not stays, and all of it is taken back together', function (): void {
+    [$a, $b] = threeChains($this);
+    $pot = ($this->pot)();
+    $job = ($this->lead)(($this->begin)(($this->wish)($pot, [$a, $b])));
+    $rows = fn(): array => $this->getJson("/jobs/{$job->id}/state")->json('dips');
+    [$first, $second] = $seen = $rows();
+    $put = fn(array $dips): TestResponse => $this->put("/jobs/{$job->id}/record", ['action_id' => (string) Str::uuid(), 'dips' => $dips]);
+    $put([['pickup' => '-1'] + $first])->assertSessionHasErrors('dips.0.pickup');
+    $put([])->assertSessionHasErrors('dips');
+    // Decimal commas, an empty cell for what nobody knows; the other dip is left alone.
+    $put([['pickup' => '7,5', 'temp' => '81,5', 'soak' => '', 'rinsed' => true] + $first, $second])->assertSessionHasNoErrors();
+    expect(Dip::query()->live()->where('pot_id', $pot->id)->count())->toBe(2)
+        ->and(Dip::query()->live()->find($second['id']))->not->toBeNull()
+        ->and(Dip::query()->live()->find($first['id']))->toBeNull();
+    $dip = Dip::query()->live()->where('replaces_id', $first['id'])->sole();
+    expect([$dip->pickup_g, $dip->temp_c, $dip->soak_s, $dip->rinsed])->toBe([7.5, 81.5, null, true])
+        // Hung together, and nothing was weighed before: the other one still takes what the house rule says.
+        ->and(($this->bath)($pot)->waxG)->toEqualWithDelta(620 - 7.5 - 6, 1e-6);
+    // The page of before the correction overwrites nothing.
+    $put($seen)->assertStatus(409);
+    // The latest can be corrected again; a dip of another day is none of its.
+    $put([['pickup' => '6'] + $rows()[0]])->assertSessionHasNoErrors();
+    $other = $this->bench->chain($this->heron, 'Z', 290);
+    $foreign = Dip::query()->where('component_id', $other->id)->sole();
+    $put([['id' => $foreign->id] + $first])->assertStatus(409);
+    $put([['id' => 99999] + $first])->assertSessionHasErrors(['dips' => __('errors.pot_day.not_its_dip')]);
+    // Undone together with its corrections.
+    $undo = ['action_id' => (string) Str::uuid(), 'also' => Action::query()->whereIn('kind', ['correct_pot_day'])->pluck('id')->all()];
+    $this->post("/actions/{$job->refresh()->action_id}/undo", $undo)->assertSessionHasNoErrors();
+    expect(($this->bath)($pot)->waxG)->toBe(620.0);
+});
+
+it('lets the simulated probe send through the door of a real one, from the screen in the demo only, and stop with its job', function (): void {
+    [$a] = threeChains($this);
+    $pot = ($this->pot)();
+    $job = ($this->begin)(($this->wish)($pot, [$a]));
+    $this->postJson("/jobs/{$job->id}/probe", ['speed' => 10])->assertJsonValidationErrors(['job' => __('errors.only_demo')]);
+    $this->bench->workshop->forceFill(['demo' => true])->save();
+    app()->forgetScopedInstances();
+    $this->actingAs($this->bench->owner->fresh());
+    Queue::fake();
+    $this->postJson("/jobs/{$job->id}/probe", ['speed' => 1000])->assertJsonValidationErrors('speed');
+    $this->postJson("/jobs/{$job->id}/probe", ['speed' => 10])->assertOk();
+    // Started anew, the earlier one is disconnected.
+    $this->postJson("/jobs/{$job->id}/probe", ['speed' => 60])->assertOk();
+    Queue::assertPushed(RunSimulatedProbe::class, 2);
+    [$earlier, $device] = Device::query()->orderBy('id')->get()->all();
+    expect($earlier->gone_at)->not->toBeNull()->and($device->simulates['speed'])->toEqual(60);
+
+    // What it sends goes to the address of its pot with its token; a refusal ends it, a machine that is away does not.
+    $probe = app(SimulatedProbe::class);
+    $sent = [];
+    Http::fake(function ($request) use (&$sent) {
+        $sent[] = [$request->url(), $request->header('Authorization')[0], $request->data()['readings'][0]['celsius']];
+
+        return count($sent) === 1 ? Http::response(['taken' => 1]) : Http::response([], 401);
+    });
+    expect($probe->send($device, 'secret', $job))->toBeTrue()->and($probe->send($device, 'secret', $job))->toBeFalse()
+        ->and($sent[0][0])->toEndWith("/api/v1/pots/{$pot->id}/temperatures")->and($sent[0][1])->toBe('Bearer secret')->and($sent[0][2])->toEqualWithDelta(18, 0.6);
+    $this->artisan('dripel:probe', ['--readings' => 1])->assertSuccessful();
+    $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()]);
+    $this->artisan('dripel:probe')->assertFailed()->expectsOutputToContain('No pot day is under way.');
+    // The queue’s part looks first whether its job still runs.
+    $count = count($sent);
+    (new RunSimulatedProbe($device->id, 'secret'))->handle($probe);
+    expect(count($sent))->toBe($count);
 });

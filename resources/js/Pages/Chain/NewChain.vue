@@ -95,11 +95,11 @@ function save(strip: boolean): void {
         :error-messages="form.errors.pitches"
         name="pitches" />
       <v-checkbox v-if="single" v-model="form.half_link" :label="t('new_chain.half_link')" data-test="half-link" />
-      <button type="button" class="open" :aria-expanded="sizing" data-test="open-size" @click="sizing = !sizing">
+      <button type="button" class="as-link" :aria-expanded="sizing" data-test="open-size" @click="sizing = !sizing">
         {{ t('size.title') }}
       </button>
       <SizeChain v-if="sizing" :key="form.bike_id ?? 0" :old-pitches="chosen?.pitches ?? null" :single-speed="single" @use="useSize" />
-      <button type="button" class="open" :aria-expanded="known" data-test="open-known" @click="known = !known">
+      <button type="button" class="as-link" :aria-expanded="known" data-test="open-known" @click="known = !known">
         {{ t('new_chain.known') }}
       </button>
       <ChainFacts v-if="known" v-model="form" :errors="form.errors" :units="units" />
@@ -135,18 +135,5 @@ function save(strip: boolean): void {
 }
 p {
   margin: 6px 0 0;
-}
-.open {
-  font: inherit;
-  font-weight: 620;
-  text-align: left;
-  color: inherit;
-  background: none;
-  border: 0;
-  padding: 0;
-  min-height: 28px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
 }
 </style>

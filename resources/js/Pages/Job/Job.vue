@@ -158,6 +158,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <v-btn variant="flat" color="primary" data-test="begin" @click="begin">{{ t('job.begin') }}</v-btn>
           <v-btn data-test="give-up" @click="giveUp">{{ sure ? t('job.sure') : t('job.drop') }}</v-btn>
         </div>
+        <TimeLanes v-if="state.axis" :axis="state.axis" class="planned" />
       </div>
       <div v-else-if="state.current && step && words" class="running">
         <section class="step" aria-live="polite" :data-test="`step-${step.code}`" :data-position="state.current.position">
@@ -498,6 +499,9 @@ h1 {
 .over {
   max-width: 720px;
   margin-inline: auto;
+}
+.planned {
+  margin: 0 -24px;
 }
 .over p {
   font-size: 17px;

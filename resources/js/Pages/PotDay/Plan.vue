@@ -134,7 +134,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               <summary>{{ t('pot_day.show_refused') }}</summary>
               <p v-for="chain in refused" :key="chain.id" class="small refused" :data-test="`refused-${chain.name}`">
                 {{ chain.refusal?.text }}
-                <button v-if="chain.refusal?.code === 'measure'" type="button" class="link" @click="measured = chain">
+                <button v-if="chain.refusal?.code === 'measure'" type="button" class="as-link" @click="measured = chain">
                   {{ t('pot_day.measure') }}
                 </button>
                 <Link v-if="chain.refusal?.code === 'greased'" :href="`/strip?chains[]=${chain.id}`">{{ t('pot_day.strip') }}</Link>
@@ -191,7 +191,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               :error-messages="errors.room"
               name="room" />
           </div>
-          <button type="button" class="link" :aria-expanded="open" data-test="schools" @click="open = !open">
+          <button type="button" class="as-link" :aria-expanded="open" data-test="schools" @click="open = !open">
             {{ t('pot_day.schools') }}
           </button>
           <div v-if="open" class="fields schools">
@@ -307,19 +307,6 @@ fieldset {
 .schools {
   border-left: 3px solid var(--ink);
   padding-left: 14px;
-}
-.link {
-  font: inherit;
-  font-weight: 620;
-  text-align: left;
-  color: inherit;
-  background: none;
-  border: 0;
-  padding: 0;
-  min-height: 28px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
 }
 .plan p {
   margin: 0 0 8px;

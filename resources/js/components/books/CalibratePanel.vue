@@ -68,11 +68,6 @@ const keep = (forget: boolean) => {
 </template>
 
 <style scoped>
-.panel {
-  border-left: 3px solid var(--ink);
-  padding: 4px 0 4px 14px;
-  margin: 6px 0 10px;
-}
 p {
   margin: 0;
 }

@@ -41,7 +41,7 @@ const scale = computed(() => {
 </script>
 
 <template>
-  <div class="heat fields" data-test="heat">
+  <div class="panel fields" data-test="heat">
     <TapChoice v-model="form.power" :legend="t('heat.power')" :options="powers" test="power" />
     <p v-if="problems.power" class="ember" role="alert">{{ problems.power }}</p>
     <div class="three">
@@ -86,11 +86,6 @@ const scale = computed(() => {
 </template>
 
 <style scoped>
-.heat {
-  border-left: 3px solid var(--ink);
-  padding: 4px 0 4px 14px;
-  margin: 6px 0 10px;
-}
 .three {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));

@@ -47,7 +47,7 @@ const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
           v-for="panel in pot.empty ? (['probe'] as const) : (['heat', 'calibrate', 'probe'] as const)"
           :key="panel"
           type="button"
-          class="open"
+          class="as-link"
           :aria-expanded="open === panel"
           :data-test="`${panel}-${pot.name}`"
           @click="toggle(panel)">
@@ -86,18 +86,6 @@ p {
   display: flex;
   flex-wrap: wrap;
   gap: 0 16px;
-}
-.open {
-  font: inherit;
-  font-weight: 620;
-  color: inherit;
-  background: none;
-  border: 0;
-  padding: 0;
-  min-height: 30px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
 }
 .whole {
   grid-column: 1 / -1;

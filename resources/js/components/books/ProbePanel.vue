@@ -26,7 +26,7 @@ const disconnect = (id: number) => router.delete(`/devices/${id}`, { preserveScr
     <ul v-if="pot.probes.length">
       <li v-for="probe in pot.probes" :key="probe.id">
         <b>{{ probe.name }}</b> <span class="muted">{{ probe.seen }}</span>
-        <button type="button" @click="disconnect(probe.id)">{{ t('probe.disconnect') }}</button>
+        <button type="button" class="as-link" @click="disconnect(probe.id)">{{ t('probe.disconnect') }}</button>
       </li>
     </ul>
     <form class="two" @submit.prevent="connect">
@@ -44,25 +44,10 @@ Authorization: Bearer {{ told.token }}
 </template>
 
 <style scoped>
-.panel {
-  border-left: 3px solid var(--ink);
-  padding: 4px 0 4px 14px;
-  margin: 6px 0 10px;
-}
 ul {
   list-style: none;
   padding: 0;
   margin: 0;
-}
-li button {
-  font: inherit;
-  color: var(--steel);
-  background: none;
-  border: 0;
-  min-height: 28px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
 }
 pre {
   white-space: pre-wrap;

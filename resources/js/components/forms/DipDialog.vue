@@ -69,7 +69,7 @@ const save = () => submit('post', '/dips', () => (open.value = false))
     </fieldset>
     <template v-if="props.pots?.length">
       <v-select v-model="form.pot_id" :items="potChoices" :label="t('dip.pot')" :error-messages="form.errors.pot_id" data-test="dip-pot" />
-      <button type="button" class="open" :aria-expanded="weighing" data-test="weigh" @click="weighing = !weighing">
+      <button type="button" class="as-link" :aria-expanded="weighing" data-test="weigh" @click="weighing = !weighing">
         {{ t('dip.weigh') }}
       </button>
       <div v-for="chain in weighing ? offered.filter((one) => form.chains.includes(one.id)) : []" :key="chain.id" class="two weighed">
@@ -95,19 +95,6 @@ const save = () => submit('post', '/dips', () => (open.value = false))
 </template>
 
 <style scoped>
-.open {
-  font: inherit;
-  font-weight: 620;
-  text-align: left;
-  color: inherit;
-  background: none;
-  border: 0;
-  padding: 0;
-  min-height: 28px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-}
 .led {
   margin: 0;
 }

@@ -18,6 +18,12 @@ watch(
   () => props.state.dips,
   () => (form.dips = rows()),
 )
+const columns = [
+  { field: 'time', title: t('pot_over.at'), unit: undefined },
+  { field: 'soak', title: t('pot_over.soak'), unit: 'min' },
+  { field: 'temp', title: t('pot_over.bath'), unit: `°${props.job.units.temperature}` },
+  { field: 'pickup', title: t('pot_over.pickup'), unit: props.job.units.mass },
+] as const
 const errorOf = (i: number, field: string) => (form.errors as Record<string, string>)[`dips.${i}.${field}`]
 const save = () => submit('put', `/jobs/${props.job.id}/record`)
 </script>
@@ -37,58 +43,24 @@ const save = () => submit('put', `/jobs/${props.job.id}/record`)
         <thead>
           <tr>
             <th>{{ t('pot_over.chain') }}</th>
-            <th>{{ t('pot_over.at') }}</th>
-            <th>{{ t('pot_over.soak') }}</th>
-            <th>{{ t('pot_over.bath') }}</th>
-            <th>{{ t('pot_over.pickup') }}</th>
+            <th v-for="column in columns" :key="column.field">{{ column.title }}</th>
             <th>{{ t('pot_over.rinsed') }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="(dip, i) in form.dips" :key="dip.id" :data-test="`dip-${dip.chain}`">
             <th scope="row">{{ dip.chain }}</th>
-            <td>
+            <td v-for="column in columns" :key="column.field">
               <v-text-field
-                v-model="dip.time"
-                type="time"
+                v-model="dip[column.field]"
+                :type="column.field === 'time' ? 'time' : 'text'"
+                :inputmode="column.field === 'time' ? undefined : 'decimal'"
                 density="compact"
                 hide-details="auto"
-                :aria-label="`${dip.chain}: ${t('pot_over.at')}`"
-                :error-messages="errorOf(i, 'time')"
-                :disabled="!here.mayWrite" />
-            </td>
-            <td>
-              <v-text-field
-                v-model="dip.soak"
-                inputmode="decimal"
-                density="compact"
-                hide-details="auto"
-                suffix="min"
-                :aria-label="`${dip.chain}: ${t('pot_over.soak')}`"
-                :error-messages="errorOf(i, 'soak')"
-                :disabled="!here.mayWrite" />
-            </td>
-            <td>
-              <v-text-field
-                v-model="dip.temp"
-                inputmode="decimal"
-                density="compact"
-                hide-details="auto"
-                :suffix="`°${job.units.temperature}`"
-                :aria-label="`${dip.chain}: ${t('pot_over.bath')}`"
-                :error-messages="errorOf(i, 'temp')"
-                :disabled="!here.mayWrite" />
-            </td>
-            <td>
-              <v-text-field
-                v-model="dip.pickup"
-                inputmode="decimal"
-                density="compact"
-                hide-details="auto"
-                :suffix="job.units.mass"
-                :aria-label="`${dip.chain}: ${t('pot_over.pickup')}`"
-                :error-messages="errorOf(i, 'pickup')"
-                :name="`pickup-${dip.chain}`"
+                :suffix="column.unit"
+                :aria-label="`${dip.chain}: ${column.title}`"
+                :error-messages="errorOf(i, column.field)"
+                :name="`${column.field}-${dip.chain}`"
                 :disabled="!here.mayWrite" />
             </td>
             <td>
@@ -127,6 +99,14 @@ p {
 }
 .record th {
   white-space: nowrap;
+}
+.record th[scope='row'] {
+  border-bottom: 1px solid var(--line);
+  color: var(--ink);
+  font-size: 15px;
+}
+.record + * {
+  margin-top: 12px;
 }
 .record td {
   padding: 4px 4px 4px 0;
