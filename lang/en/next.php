@@ -52,7 +52,7 @@ return [
         'bath_top_up' => ':wax left: a coiled chain will soon not be covered any more.',
         'bath_filter' => 'Its grit is at :grit, past :grit_limit. Filter it through a cloth, or replace it.',
         'bath_replace' => 'It was overheated, or filtering no longer helps. Clean chains want clean wax.',
-        'event_dip' => ':event is :event_day; it wants a chain dipped after :dipped_after.',
+        'event_dip' => 'Its day: :event_day. It wants a chain dipped after :dipped_after.',
         'job' => ':step. It waits for you.',
         'job_planned' => 'Prepare at :time, then plug in: a reminder for somebody who is there.',
         'job_planned_now' => 'It is time to prepare and plug in, if it is to be done when you wanted it.',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser\Pages;
 
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy as By;
@@ -92,9 +93,14 @@ class Page
 
     public function awaitText(string $part, string $text): static
     {
-        // Read in one go: what is drawn anew meanwhile is no error.
-        $said = fn(): string => (string) $this->driver->executeScript('return [...document.querySelectorAll(arguments[0])].map((e) => e.innerText).join("\n")', ["[data-test=\"{$part}\"]"]);
-        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => str_contains(str_replace("\u{a0}", ' ', $said()), $text), "{$part} never said {$text}");
+        $this->driver->wait(self::PATIENCE_S, 50)->until(function () use ($part, $text): bool {
+            try {
+                return str_contains(str_replace("\u{a0}", ' ', implode("\n", array_map(fn($e) => $e->getText(), $this->driver->findElements($this->by($part))))), $text);
+            } catch (StaleElementReferenceException) {
+                // Drawn anew meanwhile: looked at once more.
+                return false;
+            }
+        }, "{$part} never said {$text}");
 
         return $this;
     }

@@ -202,6 +202,7 @@ it('says what to do and why, with figures', function (): void {
         'Today : Confirm the commute on Moth. 4 days filled themselves in since Sun 22 Nov, 44 km in all.',
         'Saturday : Dip Heron B and Badger B and C. Spent and waiting for the pot. Together they take hardly longer than one.',
         'Sunday before 74 km: Swap Heron to C. A has 140 km left and Sunday is usually 74 km. C hangs ready with 300 km.',
+        '7 Dec : Dip Heron R for the Ostermoor crossing. Its day: 7 Dec. It wants a chain dipped after yesterday.',
         'Any day : Retire Lantern C. Measured 0.75 % or more, its limit is 0.75 %. A worn chain eats the cassette.',
         'Any day : Hand in Dirty spirit. It has done 10 cleanings. Spent solvent is hazardous waste; fill it anew afterwards.',
         'Any day : Top up Race pot. 130 g left: a coiled chain will soon not be covered any more.',
@@ -221,6 +222,7 @@ it('says what to do and why, with figures', function (): void {
             'B spent after 320 km; dry use, no rinse',
             'C waxed; Fri 20 Nov',
             'D bare 4 h 40; rusts from 19:40',
+            'R waxed; kept for the Ostermoor crossing',
         ]);
 });
 

@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Devices;
 
-use App\Actions\PotDay\PotDayJob;
 use App\Devices\Connect;
-use App\Exceptions\NotPossible;
-use App\Guided\GuidedKind;
+use App\Devices\Simulate;
 use App\Http\Controllers\Controller;
-use App\Jobs\RunSimulatedProbe;
 use App\Models\Device;
 use App\Models\GuidedJob;
 use App\Models\Pot;
@@ -36,17 +33,10 @@ final class ProbeController extends Controller
         return back();
     }
 
-    public function simulate(Request $request, GuidedJob $job, CurrentWorkshop $current, Connect $connect): JsonResponse
+    public function simulate(Request $request, GuidedJob $job, CurrentWorkshop $current, Simulate $simulate): JsonResponse
     {
-        $current->workshop()->demo || throw new NotPossible('job', 'only_demo');
-        $job->kind === GuidedKind::PotDay && $job->ended_at === null || throw new NotPossible('job', 'job_over');
         $speed = (float) $request->validate(['speed' => ['required', 'numeric', 'between:1,120']])['speed'];
-        foreach (Device::query()->in($current->workshop())->whereNotNull('simulates')->whereNull('gone_at')->get() as $earlier) {
-            $connect->disconnect($earlier);
-        }
-        [$device, $token] = $connect->probe($current->workshop(), Pot::query()->findOrFail(PotDayJob::wish($job)->potId), 'Simulated probe', ['job' => $job->id, 'speed' => $speed, 'extra_w' => 0.0]);
-        RunSimulatedProbe::dispatch($device->id, $token);
 
-        return response()->json(['device' => $device->id]);
+        return response()->json(['device' => $simulate($current->workshop(), $job, $speed)->id]);
     }
 }
