@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Actions\PotDay\PotDayProposal;
+use App\Guided\GuidedKind;
 use App\Guided\OpenJobs;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
@@ -22,6 +23,7 @@ use Dripel\Core\Job\JobStep;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\OpenJob;
 use Dripel\Core\Pot\HeatPoint;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\PotDay\DrainSchool;
@@ -87,7 +89,7 @@ final readonly class PotDayProps
     }
 
     /** @return array<string, mixed> */
-    public function plan(PotDayProposal $proposal, ?int $byS): array
+    public function plan(Workshop $workshop, PotDayProposal $proposal, ?int $byS): array
     {
         $voice = $this->speaker->voice();
         $q = $voice->quantities;
@@ -117,7 +119,11 @@ final readonly class PotDayProps
                 'because' => $voice->say($dip->byBath ? 'pot_day.by_bath' : 'pot_day.by_school'),
                 'shock' => $voice->say('pot_day.shock', ['bath' => $q->temperature($dip->bathC), 'mixed' => $q->temperature($dip->mixedC)]),
             ], $plan->dips),
-            'warnings' => array_map(fn(PotWarning $warning) => ['text' => $words->warning($warning, $plan, $startS), 'forbids' => $warning->forbids()], $plan->warnings),
+            'warnings' => [
+                // No pot is plugged in while a jar of solvent is open or a chain wet with it hangs about.
+                ...($this->solventOut($workshop) ? [['text' => $voice->say('ui.shed.solvent_out'), 'forbids' => false]] : []),
+                ...array_map(fn(PotWarning $warning) => ['text' => $words->warning($warning, $plan, $startS), 'forbids' => $warning->forbids()], $plan->warnings),
+            ],
             'unmeasured' => $proposal->unmeasured === [] ? null : $voice->say('pot_day.unmeasured', ['chains' => $voice->names->chains($proposal->unmeasured)]),
             'later' => $startS - $voice->nowS > 60,
             'forbidden' => $plan->forbidden(),
@@ -133,6 +139,11 @@ final readonly class PotDayProps
                 'marks' => array_map(fn(int $celsius) => ['at' => $celsius, 'text' => $q->temperature($celsius)], range(20, 100, 20)),
             ],
         ];
+    }
+
+    private function solventOut(Workshop $workshop): bool
+    {
+        return array_filter(($this->openJobs)($workshop), fn(OpenJob $job) => $job->kind === GuidedKind::Strip->value) !== [];
     }
 
     /**

@@ -35,7 +35,7 @@ final class PotDayController extends Controller
     {
         $wish = $request->wish();
 
-        return response()->json($props->plan($planPotDay($request->workshop(), $wish), $wish->byS));
+        return response()->json($props->plan($request->workshop(), $planPotDay($request->workshop(), $wish), $wish->byS));
     }
 
     public function store(PotDayRequest $request, StartPotDay $startPotDay): RedirectResponse

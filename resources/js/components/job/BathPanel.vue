@@ -50,7 +50,8 @@ async function simulate(): Promise<void> {
         density="compact"
         hide-details
         :items="['1', '10', '60'].map((value) => ({ value, title: t('bath.speed', { times: value }) }))"
-        :label="t('bath.simulated')" />
+        :label="t('bath.simulated')"
+        data-test="probe-speed" />
       <v-btn type="submit" :disabled="simulating" data-test="simulate">{{ t('bath.simulate') }}</v-btn>
     </form>
   </section>
