@@ -13,18 +13,7 @@ use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\WaxProperties;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-
-/** Heat in wax, vessel and steel above absolute nothing: the integral of the heat capacity, written once more here by hand. */
-function heldJ(WaxProperties $wax, float $waxG, float $besideJPerK, float $celsius): float
-{
-    $solid = min($celsius, $wax->meltFromC);
-    $melting = max(0.0, min($celsius, $wax->meltToC) - $wax->meltFromC);
-    $liquid = max(0.0, $celsius - $wax->meltToC);
-
-    return $waxG * ($wax->solidJPerGk * $solid
-        + ($wax->solidJPerGk + $wax->liquidJPerGk) / 2 * $melting + $wax->latentJPerG * $melting / ($wax->meltToC - $wax->meltFromC)
-        + $wax->liquidJPerGk * $liquid) + $besideJPerK * $celsius;
-}
+use Tests\Core\Pot\Held;
 
 it('is pot.heat from the moment it is switched on, and stays as it is before', function (): void {
     $pot = new PotHeatInput(500, 20, 20, 120, 1.3, 85, stepMin: 5.0);
@@ -63,11 +52,10 @@ it('knows when it passes a limit, and when it never does', function (): void {
 it('loses and makes no heat of its own, whatever goes in and out', function (): void {
     $dice = new Randomizer(new Mt19937(3));
     for ($try = 0; $try < 200; $try++) {
-        $wax = new WaxProperties;
         [$waxG, $startC] = [(float) $dice->getInt(200, 900), (float) $dice->getInt(10, 95)];
         $pot = new PotHeatInput($waxG, $startC, 20, 100, 0.0, 80);
         // No loss: what the heater gives and the chains bring is there afterwards.
-        [$changes, $heatJ, $steelG, $atS, $watts] = [[], heldJ($wax, $waxG, 1400, $startC), 0.0, 0.0, 0.0];
+        [$changes, $heatJ, $steelG, $atS, $watts] = [[], Held::joule($startC, $waxG, 1400), 0.0, 0.0, 0.0];
         foreach (range(1, $dice->getInt(1, 6)) as $i) {
             $stepS = (float) $dice->getInt(1, 1500);
             $atS += $stepS;
@@ -83,7 +71,7 @@ it('loses and makes no heat of its own, whatever goes in and out', function (): 
             }
         }
         $celsius = (new PotCourse($pot, $changes))->celsius($atS);
-        expect(heldJ($wax, $waxG, 1400 + 0.49 * $steelG, $celsius))->toEqualWithDelta($heatJ, 1e-6 * $heatJ);
+        expect(Held::joule($celsius, $waxG, 1400 + 0.49 * $steelG))->toEqualWithDelta($heatJ, 1e-6 * $heatJ);
     }
 });
 
@@ -92,7 +80,7 @@ it('cools and warms through the melting range by the heat taken, from either sid
     foreach ([90.0, 58.0, 55.0, 52.0, 30.0] as $fromC) {
         foreach ([0.0, 1e3, 2e4, 9e4, 2e5] as $joule) {
             $after = $wax->cooledBy($joule, 400, 1400, $fromC);
-            expect(heldJ($wax, 400, 1400, $fromC) - heldJ($wax, 400, 1400, $after))->toEqualWithDelta($joule, 1e-6);
+            expect(Held::joule($fromC, 400, 1400) - Held::joule($after, 400, 1400))->toEqualWithDelta($joule, 1e-6);
         }
     }
 });

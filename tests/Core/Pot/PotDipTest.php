@@ -8,21 +8,12 @@ use Dripel\Core\Pot\PotDip;
 use Dripel\Core\Pot\WaxProperties;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\Core\Pot\Held;
 
 /** @param array<string, mixed> $with @return array<string, mixed> */
 function dipped(array $with = []): array
 {
     return (new PotDip)->compute(Fields::fromJson((string) json_encode($with + ['wax_g' => 420, 'bath_c' => 85, 'chains' => [['mass_g' => 254, 'temp_c' => 20]]])));
-}
-
-/** J of wax, vessel and chains at one temperature, from 0 °C: written apart from the model. */
-function heldJ(float $celsius, float $waxG, float $vesselJPerK, float $steelJPerK, WaxProperties $wax): float
-{
-    $solid = $waxG * $wax->solidJPerGk * min($celsius, $wax->meltFromC);
-    $melting = $waxG * (($wax->solidJPerGk + $wax->liquidJPerGk) / 2 * ($wax->meltToC - $wax->meltFromC) + $wax->latentJPerG) * $wax->liquidFraction($celsius);
-    $liquid = $waxG * $wax->liquidJPerGk * max(0.0, $celsius - $wax->meltToC);
-
-    return $solid + $melting + $liquid + ($vesselJPerK + $steelJPerK) * $celsius;
 }
 
 it('finds the mixed temperature and the recovery by hand', function (): void {
@@ -73,9 +64,9 @@ it('loses no heat between bath and chains, whatever they are', function (): void
         $chains = array_map(fn() => ['mass_g' => $between(200, 450), 'temp_c' => $between(-20, 110)], range(1, $dice->getInt(1, 5)));
         $result = dipped(['wax_g' => $waxG, 'vessel_j_per_k' => $vessel, 'bath_c' => $bathC, 'chains' => $chains]);
         $wax = new WaxProperties;
-        $before = heldJ($bathC, $waxG, $vessel, 0.0, $wax) + array_sum(array_map(fn(array $chain) => $chain['mass_g'] * 0.49 * $chain['temp_c'], $chains));
+        $before = Held::joule($bathC, $waxG, $vessel, $wax) + array_sum(array_map(fn(array $chain) => $chain['mass_g'] * 0.49 * $chain['temp_c'], $chains));
         $steel = array_sum(array_map(fn(array $chain) => $chain['mass_g'] * 0.49, $chains));
-        expect(heldJ($result['mixed_c'], $waxG, $vessel, $steel, $wax))->toEqualWithDelta($before, 1e-6 * abs($before) + 1e-6)
+        expect(Held::joule($result['mixed_c'], $waxG, $vessel + $steel, $wax))->toEqualWithDelta($before, 1e-6 * abs($before) + 1e-6)
             ->and($result['frozen_g'])->toEqualWithDelta((1 - $wax->liquidFraction($result['mixed_c'])) * $waxG, 1e-9);
         $frozen += $result['frozen_g'] > 0 ? 1 : 0;
     }

@@ -11,8 +11,6 @@ use Dripel\Core\Job\JobSpan;
 use Dripel\Core\Job\JobStep;
 use Dripel\Core\Pot\LampOil;
 use Dripel\Core\Pot\PotHeat;
-use Dripel\Core\Pot\PotHeatInput;
-use Dripel\Core\Pot\PotKind;
 use Dripel\Core\Pot\WaxKind;
 use Dripel\Core\PotDay\DippedThen;
 use Dripel\Core\PotDay\PotCapacity;
@@ -26,12 +24,7 @@ use Dripel\Core\PotDay\PowerProgram;
 use Dripel\Core\PotDay\RinseSchool;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-
-/** A small slow cooker of 130 by 105 mm with 620 g of wax at 18 °C, by the default schools. */
-function potDayTerms(float $waxG = 620, float $watts = 90, float $holdW = 90, float $targetC = 80, WaxKind $wax = WaxKind::Plain, float $limitC = 100, PowerProgram $program = PowerProgram::Low, mixed ...$more): PotDayTerms
-{
-    return new PotDayTerms(new PotHeatInput($waxG, 18, 18, $watts, 1.3, $targetC), new Vessel(130, 105), PotKind::SlowCooker, $wax, $limitC, $program, $holdW, ...$more);
-}
+use Tests\Core\PotDay\ShedPot;
 
 /** @return list<string> "code chains from–end", in minutes */
 function potDay(PotDayPlan $plan): array
@@ -57,7 +50,7 @@ it('fits as many coils into a pot as lie beside and on one another under the wax
 ]);
 
 it('lays the steps of three chains out so that waits run side by side', function (): void {
-    $plan = PotDayPlan::of(potDayTerms(), [new PotDayChain(1, true), new PotDayChain(2, false), new PotDayChain(3, false, RinseSchool::HotWater)]);
+    $plan = PotDayPlan::of(ShedPot::terms(), [new PotDayChain(1, true), new PotDayChain(2, false), new PotDayChain(3, false, RinseSchool::HotWater)]);
     // 1 is new and has an hour; 2 and 3 go through beside it. 3 was ridden wet: rinsed and dry long before the wax is hot.
     expect(potDay($plan))->toBe([
         'prepare 0.0–3.0', 'plug_in 3.0–3.5', 'rinse 3 3.5–6.5', 'dry 3 6.5–21.5', 'heat 3.5–132.4', 'check 1+2 132.4–132.9', 'in 1+2 132.9–133.2', 'under 2 133.2–149.6', 'lift 2 149.6–150.6', 'hang 2 150.6–150.9',
@@ -80,7 +73,7 @@ it('keeps every rule of the trade, whatever the chains', function (): void {
             range(1, $dice->getInt(1, 6)),
         );
         $wax = WaxKind::cases()[$dice->getInt(0, 2)];
-        $terms = potDayTerms($dice->getInt(400, 800), 90, 90, 75, $wax, $wax->limitC(), weigh: $dice->getInt(0, 1) === 1);
+        $terms = ShedPot::terms($dice->getInt(400, 800), 90, 90, 75, $wax, $wax->limitC(), weigh: $dice->getInt(0, 1) === 1);
         $plan = PotDayPlan::of($terms, $chains);
         $spans = JobRun::of($plan->steps, 0, [])->spans(0);
         $when = fn(string $code, int $id): JobSpan => array_values(array_filter($spans, fn(JobSpan $span) => $plan->steps[$span->step]->code === $code && in_array($id, $plan->steps[$span->step]->chains, true)))[0];
@@ -117,7 +110,7 @@ it('keeps every rule of the trade, whatever the chains', function (): void {
 });
 
 it('records what really became of each chain, passed over or not', function (): void {
-    $plan = PotDayPlan::of(potDayTerms(500), [new PotDayChain(1, false, RinseSchool::HotWater), new PotDayChain(2, false)]);
+    $plan = PotDayPlan::of(ShedPot::terms(500), [new PotDayChain(1, false, RinseSchool::HotWater), new PotDayChain(2, false)]);
     [$run, $skip] = [JobRun::of($plan->steps, 0, []), ['rinse', 'in', 'hang']];
     while (($turn = $run->current()) !== null && ($step = $run->step()) !== null) {
         // The rinse is passed over, one chain never goes in, one is hung by somebody else.
@@ -136,17 +129,17 @@ it('warns of what could go wrong', function (PotDayTerms $terms, array $warnings
     $plan = PotDayPlan::of($terms, [new PotDayChain(1, false)]);
     expect($plan->warnings)->toBe($warnings)->and($plan->forbidden())->toBe($forbidden);
 })->with([
-    'never melts: 18 + 50 / 1.3 is 56 °C' => fn() => [potDayTerms(watts: 50, holdW: 50), [PotWarning::NeverMelts], true],
-    'never hot: 18 + 75 / 1.3 is 76 °C' => fn() => [potDayTerms(watts: 75, holdW: 75), [PotWarning::NeverHot], true],
-    'overheats: on to 133 °C, and a soak of ten minutes is enough' => fn() => [potDayTerms(watts: 150, holdW: 150, targetC: 96, program: PowerProgram::High), [PotWarning::Overheats], false],
-    'high until hot, then low' => fn() => [potDayTerms(watts: 150, holdW: 90, program: PowerProgram::HighThenLow), [], false],
-    'too full' => fn() => [potDayTerms(1080), [PotWarning::Overfull], true],
-    'too low, and gritty' => fn() => [potDayTerms(260, grit: 4.2), [PotWarning::TooLow, PotWarning::Gritty], false],
-    'overheated once' => fn() => [potDayTerms(overheatedBefore: true), [PotWarning::Spent], false],
+    'never melts: 18 + 50 / 1.3 is 56 °C' => fn() => [ShedPot::terms(watts: 50, holdW: 50), [PotWarning::NeverMelts], true],
+    'never hot: 18 + 75 / 1.3 is 76 °C' => fn() => [ShedPot::terms(watts: 75, holdW: 75), [PotWarning::NeverHot], true],
+    'overheats: on to 133 °C, and a soak of ten minutes is enough' => fn() => [ShedPot::terms(watts: 150, holdW: 150, targetC: 96, program: PowerProgram::High), [PotWarning::Overheats], false],
+    'high until hot, then low' => fn() => [ShedPot::terms(watts: 150, holdW: 90, program: PowerProgram::HighThenLow), [], false],
+    'too full' => fn() => [ShedPot::terms(1080), [PotWarning::Overfull], true],
+    'too low, and gritty' => fn() => [ShedPot::terms(260, grit: 4.2), [PotWarning::TooLow, PotWarning::Gritty], false],
+    'overheated once' => fn() => [ShedPot::terms(overheatedBefore: true), [PotWarning::Spent], false],
 ]);
 
 it('refuses a bath above its limit or not all liquid', function (float $targetC): void {
-    potDayTerms(targetC: $targetC);
+    ShedPot::terms(targetC: $targetC);
 })->with([100.5, 55.0])->throws(InvalidInput::class);
 
 it('softens a wax by lamp oil, by mass fraction', function (): void {

@@ -31,6 +31,7 @@ use Dripel\Core\Strip\JarRole;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Strip\Solvent;
 use Dripel\Core\Wear\DigitalReading;
+use Tests\Core\PotDay\ShedPot;
 
 const POT_DAY_NOW = 1_000_000;
 
@@ -100,7 +101,7 @@ it('keeps a chain for its event until its day, and asks for its dip in time', fu
 ]);
 
 it('lays the day out in lanes: what is done, under way and to come', function (): void {
-    $plan = PotDayPlan::of(potDayTerms(), [new PotDayChain(1, false, RinseSchool::HotWater)]);
+    $plan = PotDayPlan::of(ShedPot::terms(), [new PotDayChain(1, false, RinseSchool::HotWater)]);
     $blocks = fn(JobRun $run, int $nowS): array => array_map(
         fn(array $lane) => array_map(fn(PotDayBlock $block) => $block->code.($block->done ? ' done' : ($block->underWay ? ' now' : '')), $lane),
         PotDayLanes::of($plan->steps, $run->spans($nowS), $nowS),
