@@ -13,6 +13,7 @@ final class Models
         'bath.ledger' => Bath\BathLedger::class,
         'chain.length' => Chain\ChainLength::class,
         'chain.match' => Chain\ChainMatch::class,
+        'interval.advise' => Interval\IntervalAdvise::class,
         'pot.calibrate' => Pot\PotCalibrate::class,
         'pot.dip' => Pot\PotDip::class,
         'pot.heat' => Pot\PotHeat::class,
@@ -21,6 +22,7 @@ final class Models
         'strip.cascade' => Strip\StripCascade::class,
         'strip.rinse' => Strip\StripRinse::class,
         'wax.life' => Interval\WaxLife::class,
+        'wear.forecast' => Wear\WearForecast::class,
         'wear.reading' => Wear\WearReading::class,
     ];
 }

@@ -128,6 +128,18 @@ final readonly class Fields
      *
      * @param Closure(Fields): T $read
      *
+     * @return T|null null where the value is
+     */
+    public function nestedOrNull(string $name, Closure $read): mixed
+    {
+        return $this->value($name) === null ? null : $this->nested($name, $read);
+    }
+
+    /**
+     * @template T
+     *
+     * @param Closure(Fields): T $read
+     *
      * @return list<T>
      */
     public function list(string $name, Closure $read): array

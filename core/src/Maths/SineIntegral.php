@@ -13,17 +13,21 @@ final class SineIntegral
 {
     public static function at(float $x): float
     {
-        $y = abs($x);
-        $square = $y * $y;
-        if ($y < 1.0) {
-            return $x * (1.0 + $square * (-1.0 / 18.0 + $square * (1.0 / 600.0 + $square * (-1.0 / 35280.0 + $square / 3265920.0))));
-        }
-        $f = ($square ** 4 + 38.027264 * $square ** 3 + 265.187033 * $square ** 2 + 335.677320 * $square + 38.102495)
-            / ($square ** 4 + 40.021433 * $square ** 3 + 322.624911 * $square ** 2 + 570.236280 * $square + 157.105423) / $y;
-        $g = ($square ** 4 + 42.242855 * $square ** 3 + 302.757865 * $square ** 2 + 352.018498 * $square + 21.821899)
-            / ($square ** 4 + 48.196927 * $square ** 3 + 482.485984 * $square ** 2 + 1114.978885 * $square + 449.690326) / $square;
-        $si = M_PI_2 - $f * cos($y) - $g * sin($y);
+        return self::of($x, sin($x), cos($x));
+    }
 
-        return $x < 0.0 ? -$si : $si;
+    /** The same for one whose sine and cosine are known. */
+    public static function of(float $x, float $sin, float $cos): float
+    {
+        $s = $x * $x;
+        if ($s < 1.0) {
+            return $x * (1.0 + $s * (-1.0 / 18.0 + $s * (1.0 / 600.0 + $s * (-1.0 / 35280.0 + $s / 3265920.0))));
+        }
+        $f = ((($s + 38.027264) * $s + 265.187033) * $s + 335.677320) * $s + 38.102495;
+        $f /= ((($s + 40.021433) * $s + 322.624911) * $s + 570.236280) * $s + 157.105423;
+        $g = ((($s + 42.242855) * $s + 302.757865) * $s + 352.018498) * $s + 21.821899;
+        $g /= ((($s + 48.196927) * $s + 482.485984) * $s + 1114.978885) * $s + 449.690326;
+
+        return ($x > 0.0 ? M_PI_2 : -M_PI_2) - $f * $cos / $x - $g * $sin / $s;
     }
 }

@@ -22,6 +22,12 @@ it('reckons the worked example of each model as its documentation has it', funct
         fn(array $r) => sprintf('%.0f km', $r['left_km']),
     ],
     'wear.reading' => ['wear.reading', '{"kind":"ruler","pitches":46,"length_mm":585.4}', fn(array $r) => sprintf('%.2f %%', $r['value_pct'])],
+    'wear.forecast' => [
+        'wear.forecast',
+        '{"limit_pct":0.5,"readings":[{"km":500,"value_pct":0.05,"sigma_pct":0.04},{"km":1500,"value_pct":0.14,"sigma_pct":0.04},{"km":3000,"value_pct":0.27,"sigma_pct":0.04}],"prior":{"rate_pct_per_1000km":{"median":0.08,"log_sd":0.5},"initial_pct":{"mean":0.02,"sd":0.02}},"now_km":3200}',
+        fn(array $r) => [sprintf('%.3f %%', $r['now_pct']['mean']), number_format($r['km_to_limit']['p50']).' km', number_format($r['next_measurement_km']).' km'],
+    ],
+    'interval.advise' => ['interval.advise', '{"cap_km":400,"learned_km":320,"target_life_km":12000,"life_factor":0.7}', fn(array $r) => [sprintf('%.0f km', $r['interval_km']), $r['because']]],
     'bare.clock' => [
         'bare.clock',
         '{"stripped_at":"2026-11-25T07:40:00Z","now":"2026-11-25T12:20:00Z"}',

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+use Dripel\Core\Input\Fields;
+use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Interval\IntervalAdvise;
+use Dripel\Core\Interval\LifeCurve;
+
+/** @return array<string, mixed> */
+function advise(array $with = []): array
+{
+    return (new IntervalAdvise)->compute(Fields::fromJson((string) json_encode($with + ['cap_km' => 400, 'learned_km' => null, 'target_life_km' => null, 'life_factor' => 1])));
+}
+
+it('takes the smallest of cap, ear and wear, the first of them where two are the same', function (array $with, float $km, string $because): void {
+    $result = advise($with);
+    expect($result['interval_km'])->toEqualWithDelta($km, 1e-6)->and($result['because'])->toBe($because);
+})->with([
+    'nothing but the cap' => [[], 400, 'cap'],
+    'it gets loud before' => [['learned_km' => 260], 260, 'noise'],
+    'loud only later' => [['learned_km' => 500], 400, 'cap'],
+    'loud just then' => [['learned_km' => 400 - 1e-10], 400, 'cap'],
+    // A point of the curve itself.
+    'a life of 15,000 km' => [['target_life_km' => 15000], 300, 'wear'],
+    // By hand: half-way between 200 and 300 in the logarithms, √(200 · 300) km for √(25,000 · 15,000) km.
+    'between two points' => [['target_life_km' => 19364.916731037084], 244.9489742783178, 'wear'],
+    // It lives twice as long as the curve says: 30,000 km are 15,000 of the curve.
+    'a chain that lasts' => [['target_life_km' => 30000, 'life_factor' => 2], 300, 'wear'],
+    'beyond the last point, on its slope' => [['cap_km' => 1000, 'target_life_km' => 9000 * (600 / 400) ** (log(9000 / 15000) / log(400 / 300))], 600, 'wear'],
+    'ear and wear the same' => [['learned_km' => 300, 'target_life_km' => 15000], 300, 'noise'],
+]);
+
+it('has life and interval as each other’s inverse, falling, everywhere', function (): void {
+    $curve = LifeCurve::usual();
+    $before = INF;
+    foreach ([80, 150, 200, 230, 300, 333, 400, 700] as $km) {
+        expect($curve->intervalKm($curve->lifeKm($km)))->toEqualWithDelta($km, 1e-9)->and($curve->lifeKm($km))->toBeLessThan($before);
+        $before = $curve->lifeKm($km);
+    }
+    expect([$curve->extrapolates(199), $curve->extrapolates(200), $curve->extrapolates(400), $curve->extrapolates(401)])->toBe([true, false, false, true])
+        // 0.5 % at 0.05 % per 1000 km is 10,000 km; expected at 300 km: 15,000.
+        ->and(IntervalAdvise::lifeFactor(0.5, 0.05, 300, $curve))->toEqualWithDelta(10 / 15, 1e-12);
+});
+
+it('refuses what cannot be', function (array $with, string $path): void {
+    try {
+        advise($with);
+        $found = 'nothing';
+    } catch (InvalidInput $e) {
+        $found = $e->path;
+    }
+    expect($found)->toBe($path);
+})->with([
+    'no cap' => [['cap_km' => 0], 'cap_km'],
+    'no factor' => [['life_factor' => 0], 'life_factor'],
+    'a life below 0' => [['target_life_km' => -1], 'target_life_km'],
+    'one point' => [['life_points' => [['interval_km' => 200, 'life_km' => 25000]]], 'life_points'],
+    'twice the same' => [['life_points' => [['interval_km' => 200, 'life_km' => 25000], ['interval_km' => 200, 'life_km' => 20000]]], 'life_points'],
+    'rising' => [['life_points' => [['interval_km' => 200, 'life_km' => 15000], ['interval_km' => 300, 'life_km' => 20000]]], 'life_points'],
+    'a point of nothing' => [['life_points' => [['interval_km' => 200, 'life_km' => 0], ['interval_km' => 300, 'life_km' => 20000]]], 'life_points.0.life_km'],
+    'misspelt' => [['caps' => 1], 'caps'],
+]);
