@@ -7,6 +7,7 @@ namespace App\Http\Props;
 use App\Actions\Strip\PlanStrip;
 use App\Text\ChainWords;
 use App\Text\Voice;
+use App\Text\WearWords;
 use App\Text\WhyWords;
 use Dripel\Core\Chain\Joint;
 use Dripel\Core\Explain\ChainFigures;
@@ -17,6 +18,8 @@ use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\RidingHabit;
+use Dripel\Core\Wear\ChainForecast;
+use Dripel\Core\Wear\ForecastReading;
 
 /** The page of one chain, and the form of a new one. */
 final readonly class ChainPageProps
@@ -65,6 +68,32 @@ final readonly class ChainPageProps
             'about' => $this->about($chainId),
             'job' => $jobId,
             'forms' => (new FormProps($this->book, $this->voice))->all(),
+        ];
+    }
+
+    /** @return array<string, mixed>|null how worn it is and when its limit comes; null where nobody knows its km */
+    public function forecast(int $chainId): ?array
+    {
+        $chain = $this->book->chain($chainId, $this->voice->nowS);
+        $forecast = ChainForecast::of($this->book, $chain);
+        if ($forecast === null) {
+            return null;
+        }
+        $words = new WearWords($this->voice);
+        $q = $this->voice->quantities;
+        $farKm = $forecast->farKm();
+
+        return [
+            'sentences' => $words->sentences($forecast),
+            'why' => $words->why($forecast, $chain),
+            'verdict' => $forecast->result->verdict->value,
+            'band' => $forecast->band(),
+            'readings' => array_map(fn(ForecastReading $reading) => ['km' => $reading->km, 'value' => $reading->valuePct, 'sigma' => $reading->sigmaPct, 'lower' => $reading->lowerPct, 'upper' => $reading->upperPct], $forecast->input->readings),
+            'limit' => $forecast->input->limitPct,
+            'limitText' => $q->mark($forecast->input->limitPct),
+            'now' => $forecast->input->nowKm,
+            'far' => $farKm,
+            'farText' => $q->distance($farKm),
         ];
     }
 

@@ -26,7 +26,17 @@ final readonly class WearForecast implements Model
     /** @throws InvalidInput at `readings` where there is no prior and no finite maximum */
     public function __invoke(WearForecastInput $in): WearForecastResult
     {
-        $belief = $in->prior === null ? WearFit::of($in->readings) : WearPosterior::of($in->readings, $in->prior);
+        return $this->from($in, self::belief($in));
+    }
+
+    /** What is believed, to be asked for more than one figure. */
+    public static function belief(WearForecastInput $in): WearBelief
+    {
+        return $in->prior === null ? WearFit::of($in->readings) : WearPosterior::of($in->readings, $in->prior);
+    }
+
+    public function from(WearForecastInput $in, WearBelief $belief): WearForecastResult
+    {
         $now = $in->nowKm / self::KM;
         $past = $belief->past($now, $in->limitPct);
         $until = fn(float $q): ?float => self::km($belief->firstPast($now, $now + $in->horizonKm / self::KM, $in->limitPct, $q), $in->nowKm);

@@ -200,3 +200,17 @@ export interface HistoryLine {
   when: string
   undone: boolean
 }
+
+/** How worn a chain is and when its limit comes; km and %. */
+export interface Forecast {
+  sentences: string[]
+  why: string
+  verdict: 'keep' | 'measure' | 'retire'
+  band: [number, number, number, number][]
+  readings: { km: number; value: number | null; sigma: number; lower: number | null; upper: number | null }[]
+  limit: number
+  limitText: string
+  now: number
+  far: number
+  farText: string
+}

@@ -34,6 +34,7 @@ final class ChainController extends Controller
     public function show(Request $request, Chain $chain, OpenJobs $openJobs, ReadBaths $readBaths): Response
     {
         return Inertia::render('Chain/Chain', $this->props()->show($chain->id, $request->boolean('all'), $openJobs->byChain($this->current->workshop())[$chain->id] ?? null) + [
+            'forecast' => Inertia::defer(fn() => $this->props()->forecast($chain->id)),
             'pots' => array_values(array_map((new PotProps($this->speaker->voice()))->of(...), $readBaths($this->current->workshop()))),
         ]);
     }

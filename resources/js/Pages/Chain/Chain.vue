@@ -2,6 +2,7 @@
 import { Link, router } from '@inertiajs/vue3'
 import { computed, onMounted, ref } from 'vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
+import WearForecast from '@/components/chain/WearForecast.vue'
 import ChainFacts from '@/components/chain/ChainFacts.vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import WearRule from '@/components/chain/WearRule.vue'
@@ -18,7 +19,7 @@ import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
 import type { Pot } from '@/types/pots'
-import type { Chain, FormDefaults, Opening, TimelineEntry, Why } from '@/types/props'
+import type { Chain, FormDefaults, Opening, TimelineEntry, Why, Forecast } from '@/types/props'
 
 const props = defineProps<{
   chain: Chain
@@ -29,6 +30,7 @@ const props = defineProps<{
   facts: { name: string; value: string; why: string | null }[]
   why: Why[]
   timeline: { entries: TimelineEntry[]; more: number }
+  forecast?: Forecast | null
   edit: {
     label: string
     speeds: number
@@ -213,6 +215,7 @@ useKeys({
         <v-btn data-test="details" @click="editDetails">{{ t('chain.details') }}</v-btn>
         <v-btn data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
       </div>
+      <WearForecast v-if="forecast && !retired" :forecast="forecast" />
       <h2 id="life">{{ t('chain.life') }}</h2>
       <p v-if="!timeline.entries.length" class="muted">{{ t('chain.no_entries') }}</p>
       <ol v-else class="life" aria-labelledby="life">

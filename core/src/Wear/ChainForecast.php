@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Wear;
+
+use Dripel\Core\Interval\LifeCurve;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Reading;
+
+/** The wear of one chain of the logbook: its readings as wear.forecast takes them, and what follows. Null where its km are not known. */
+final readonly class ChainForecast
+{
+    /** A cycle that was really ridden lies within these, in km; anything else is a gap in the book. */
+    private const SHORTEST_KM = 50.0;
+
+    private const LONGEST_KM = 1000.0;
+
+    /** How far ahead a band is drawn where the limit is far: house rule, in parts of the way so far. */
+    private const AHEAD = 1.0;
+
+    private const POINTS = 16;
+
+    private function __construct(public WearForecastInput $input, public float $intervalKm, public WearForecastResult $result, private WearBelief $belief) {}
+
+    public static function of(Book $book, ChainState $chain): ?self
+    {
+        if (! $chain->km->whole) {
+            return null;
+        }
+        $history = $book->history($chain->chainId)->until($chain->nowS);
+        $readings = [];
+        foreach ($history->events as $event) {
+            if ($event instanceof Reading && $history->kmBefore($event)->whole) {
+                $readings[] = self::reading($history->kmBefore($event)->km, (new WearReading)($event->input()));
+            }
+        }
+        $intervalKm = $chain->dips > 1 && $chain->opening === null ? min(self::LONGEST_KM, max(self::SHORTEST_KM, $chain->km->km / $chain->dips)) : $chain->terms->intervalKm;
+        $input = new WearForecastInput($chain->terms->limitPct, $readings, WearPrior::ofInterval($chain->terms->limitPct, $intervalKm, LifeCurve::usual()), $chain->km->km);
+        $belief = WearForecast::belief($input);
+
+        return new self($input, $intervalKm, (new WearForecast)->from($input, $belief), $belief);
+    }
+
+    /** @return list<array{float, float, float, float}> km, and the elongation there: 10 %, mean, 90 % */
+    public function band(): array
+    {
+        $farKm = $this->farKm();
+
+        return array_map(function (int $i) use ($farKm): array {
+            $x = $farKm * $i / self::POINTS / 1000.0;
+
+            return [1000.0 * $x, $this->belief->quantile($x, 0.1), $this->belief->mean($x), $this->belief->quantile($x, 0.9)];
+        }, range(0, self::POINTS));
+    }
+
+    /** To where the limit is reached most likely, but not out of all proportion to what was ridden. */
+    public function farKm(): float
+    {
+        $nowKm = max(500.0, $this->input->nowKm);
+
+        return $nowKm + min($nowKm * (1 + self::AHEAD), max(0.2 * $nowKm, $this->result->kmToLimitP90 ?? INF));
+    }
+
+    private static function reading(float $km, WearReadingResult $reading): ForecastReading
+    {
+        return $reading->valuePct !== null
+            ? ForecastReading::exact($km, $reading->valuePct, $reading->sigmaPct ?? ForecastReading::EDGE_PCT)
+            : ForecastReading::interval($km, $reading->lowerPct, $reading->upperPct);
+    }
+}

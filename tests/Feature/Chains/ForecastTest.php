@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Chain;
+use Illuminate\Support\Str;
+use Inertia\Testing\AssertableInertia;
+use Tests\Feature\Bench;
+
+beforeEach(function (): void {
+    $this->bench = new Bench;
+    $this->actingAs($this->bench->owner);
+    $this->heron = $this->bench->bike();
+    $this->chain = $this->bench->chain($this->heron, 'A', 900, fit: true);
+    $this->ride = fn(float $km, float $ago) => $this->post('/rides', ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'distance' => $km, 'condition' => 'dry'] + Bench::form($ago))->assertSessionHasNoErrors();
+    $this->read = fn(array $reading, float $ago) => $this->post("/chains/{$this->chain->id}/readings", ['action_id' => (string) Str::uuid()] + $reading + Bench::form($ago))->assertSessionHasNoErrors();
+    $this->forecast = function (): ?array {
+        $found = null;
+        app()->forgetScopedInstances();
+        $this->get("/chains/{$this->chain->id}")->assertInertia(function (AssertableInertia $page) use (&$found): void {
+            $page->missing('forecast')->loadDeferredProps(function (AssertableInertia $late) use (&$found): void {
+                $found = $late->toArray()['props']['forecast'];
+            });
+        });
+
+        return $found === null ? null : ['sentences' => array_map(fn(string $text) => str_replace("\u{a0}", ' ', $text), $found['sentences']), 'why' => str_replace("\u{a0}", ' ', $found['why'])] + $found;
+    };
+});
+
+it('says how worn a chain is, how sure that is, when its limit comes and when to measure again', function (): void {
+    ($this->ride)(900, 800);
+    $first = ($this->forecast)();
+    // Nothing measured: only what its interval lets expect, 0.5 % in 15,000 km of waxing every 300.
+    expect($first['why'])->toStartWith('Nothing was measured yet.')->toContain('0.033 %')
+        ->and($first['verdict'])->toBe('keep')->and($first['readings'])->toBe([]);
+    ($this->read)(['kind' => 'digital', 'value_pct' => '0.12'], 700);
+    ($this->ride)(900, 600);
+    ($this->read)(['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']]], 500);
+    ($this->ride)(1200, 400);
+    ($this->read)(['kind' => 'ruler', 'pitches' => 46, 'length_mm' => '586.1'], 300);
+    $now = ($this->forecast)();
+    // 586.1 mm over 46 pitches are 0.325 %.
+    expect($now['sentences'][0])->toMatch('/^Keep it: about 0\.3\d % now, in eight of ten cases 0\.\d\d to 0\.\d\d\.$/')
+        ->and($now['sentences'][1])->toContain('0.5 % comes in about')
+        ->and($now['sentences'][2])->toStartWith('Measure again by')
+        ->and($now['why'])->toStartWith('From 3 readings')
+        ->and(array_column($now['readings'], 'km'))->toEqual([900, 1800, 3000])
+        ->and($now['readings'][1])->toMatchArray(['value' => null, 'lower' => null, 'upper' => 0.5])
+        // The band holds the mean, rises, and is drawn to beyond now.
+        ->and($now['band'][0][0])->toEqual(0)->and($now['far'])->toBeGreaterThan($now['now']);
+    foreach ($now['band'] as $i => [$km, $low, $mean, $high]) {
+        expect($low)->toBeLessThan($mean)->and($mean)->toBeLessThan($high)->and($mean)->toBeGreaterThan($now['band'][max(0, $i - 1)][2] - ($i === 0 ? 1 : 0));
+    }
+    ($this->read)(['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters']]], 100);
+    $worn = ($this->forecast)();
+    expect($worn['verdict'])->toBe('retire')->and($worn['sentences'][0])->toStartWith('Retire it:');
+});
+
+it('keeps silent where nobody knows how far a chain went', function (): void {
+    $this->post('/arrive', ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'date' => gmdate('Y-m-d', Bench::NOW), 'chains' => [['label' => 'U', 'state' => 'unsure']]])->assertSessionHasNoErrors();
+    $this->chain = Chain::query()->orderByDesc('id')->firstOrFail();
+    expect(($this->forecast)())->toBeNull();
+});
