@@ -31,6 +31,7 @@ return [
     'only_demo' => 'Only the demo has a simulated probe. Connect a real one in Books.',
     'no_heat_up' => 'This pot day logged too few temperatures while it heated, or was in another pot. Choose another one, or type a heat-up.',
     'heat_up_line' => '“:line” is not minutes and a temperature. Write “10 43.5”, one reading a line.',
+    'reading_unlikely' => 'That hardly fits what is known of this chain: :low to :high % were expected. Zero the gauge or pull the chain straight and look again; if it is so, say so.',
     'job_not_begun' => 'It has not begun. Begin it first.',
     'skip_why' => 'Say why it is passed over.',
     'in_the_future' => 'This lies in the future. Log what has happened; check day and time.',

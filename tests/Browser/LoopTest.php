@@ -107,6 +107,10 @@ it('draws a reading of the drop-in gauge as its interval, never as a point', fun
         ->click('measure-Heron')
         ->click('kind-drop_in')
         ->click('seat-0.5-part')
+        ->click('submit')
+        // It was 0.20 % a few hundred km ago: asked whether that is so, and told that it is.
+        ->awaitText('sure', 'hardly fits')
+        ->click('sure')
         ->submit('measure-form')
         ->awaitText('done', 'Measured Heron A: 0.40 to 0.5 %');
     $rule = $this->shed->part('rail-Heron')->findElement(By::cssSelector('[data-test="wear"]'));

@@ -4,36 +4,51 @@ declare(strict_types=1);
 
 namespace App\Actions\Chains;
 
+use App\Exceptions\NotPossible;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
 use App\Logbook\Ledger;
+use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Chain;
 use App\Models\Reading;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Wear\ChainForecast;
 use Dripel\Core\Wear\WearReading;
+use Dripel\Core\Wear\WearReadingResult;
 
 /** A chain has been measured. What the instrument showed is kept; what it means is the core's to say. */
 final readonly class RecordReading
 {
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
 
     /**
+     * Refused with NotPossible at `sure` for a reading that hardly can be, if somebody is there to be asked.
+     *
      * @param array<string, mixed> $input of wear.reading
      *
      * @throws InvalidInput
      */
-    public function __invoke(ActionContext $by, Chain $chain, array $input, Moment $at): Action
+    public function __invoke(ActionContext $by, Chain $chain, array $input, Moment $at, bool $ask = false): Action
     {
         $result = (new WearReading)(WearReading::input(Fields::fromJson((string) json_encode($input))));
+        $ask && $this->expectLikely($by, $chain, $result, $at);
 
         return $this->ledger->record($by, ActionKind::RecordReading, function (Draft $draft) use ($chain, $input, $at, $result): array {
             $draft->enter(Reading::class, $at, ['component_id' => $chain->id, 'input' => $input]);
 
             return ['chain' => $chain->id, 'at' => $at->unixS] + $result->toArray();
         });
+    }
+
+    private function expectLikely(ActionContext $by, Chain $chain, WearReadingResult $result, Moment $at): void
+    {
+        $book = ($this->readBook)($by->workshop);
+        $range = ChainForecast::of($book, $book->chain($chain->id, $at->unixS))?->contradicts($result);
+        $percent = fn(float $value): string => (string) round(max(0.0, $value), 2);
+        $range === null || throw new NotPossible('sure', 'reading_unlikely', ['low' => $percent($range[0]), 'high' => $percent($range[1])]);
     }
 }

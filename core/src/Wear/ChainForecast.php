@@ -8,6 +8,7 @@ use Dripel\Core\Interval\LifeCurve;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Reading;
+use Dripel\Core\Maths\Normal;
 
 /** The wear of one chain of the logbook: its readings as wear.forecast takes them, and what follows. Null where its km are not known. */
 final readonly class ChainForecast
@@ -21,6 +22,9 @@ final readonly class ChainForecast
     private const AHEAD = 1.0;
 
     private const POINTS = 16;
+
+    /** 99 % lie between one minus this and this. */
+    private const LIKELY = 0.995;
 
     private function __construct(public WearForecastInput $input, public float $intervalKm, public WearForecastResult $result, private WearBelief $belief) {}
 
@@ -61,6 +65,23 @@ final readonly class ChainForecast
         $nowKm = max(500.0, $this->input->nowKm);
 
         return $nowKm + min($nowKm * (1 + self::AHEAD), max(0.2 * $nowKm, $this->result->kmToLimitP90 ?? INF));
+    }
+
+    /**
+     * What a reading taken now would most likely say, in 99 of 100 cases, if it is not that: null where it is. The noise of the
+     * reading is added to what is not known of the chain.
+     *
+     * @return array{float, float}|null lower and upper, %
+     */
+    public function contradicts(WearReadingResult $reading): ?array
+    {
+        $now = self::reading($this->input->nowKm, $reading);
+        $x = $this->input->nowKm / 1000.0;
+        $middle = $this->belief->quantile($x, 0.5);
+        $wide = fn(float $p): float => hypot($this->belief->quantile($x, $p) - $middle, Normal::quantile(self::LIKELY) * $now->sigmaPct);
+        [$lower, $upper] = [$middle - $wide(1.0 - self::LIKELY), $middle + $wide(self::LIKELY)];
+
+        return ($now->valuePct ?? $now->lowerPct ?? -INF) > $upper || ($now->valuePct ?? $now->upperPct ?? INF) < $lower ? [$lower, $upper] : null;
     }
 
     private static function reading(float $km, WearReadingResult $reading): ForecastReading

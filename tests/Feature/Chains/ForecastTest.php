@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use App\Models\Chain;
+use App\Models\Reading;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
 use Tests\Feature\Bench;
 
@@ -60,4 +62,19 @@ it('keeps silent where nobody knows how far a chain went', function (): void {
     $this->post('/arrive', ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'date' => gmdate('Y-m-d', Bench::NOW), 'chains' => [['label' => 'U', 'state' => 'unsure']]])->assertSessionHasNoErrors();
     $this->chain = Chain::query()->orderByDesc('id')->firstOrFail();
     expect(($this->forecast)())->toBeNull();
+});
+
+it('questions a reading that hardly fits before it is kept, and keeps it where somebody is sure', function (): void {
+    ($this->ride)(900, 800);
+    ($this->read)(['kind' => 'digital', 'value_pct' => '0.08'], 700);
+    ($this->ride)(600, 600);
+    $post = fn(array $with): TestResponse => $this->post("/chains/{$this->chain->id}/readings", $with + ['action_id' => (string) Str::uuid(), 'kind' => 'digital'] + Bench::form(500));
+    $post(['value_pct' => '0.12', 'sure' => false])->assertSessionHasNoErrors();
+    $post(['value_pct' => '1.2', 'sure' => false])->assertSessionHasErrors('sure');
+    // In inches what should be millimetres, or a pitch too many picked: the same question.
+    $post(['kind' => 'drop_in', 'results' => [['mark_pct' => 0.75, 'seat' => 'enters']], 'sure' => false])->assertSessionHasErrors('sure');
+    $post(['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']], 'sure' => false])->assertSessionHasNoErrors();
+    expect(Reading::query()->count())->toBe(3);
+    $post(['value_pct' => '1.2', 'sure' => true])->assertSessionHasNoErrors();
+    expect(Reading::query()->count())->toBe(4)->and(($this->forecast)()['verdict'])->toBe('retire');
 });

@@ -14,6 +14,6 @@ final class ReadingController extends Controller
 {
     public function store(ReadingRequest $request, Chain $chain, RecordReading $recordReading): RedirectResponse
     {
-        return $this->done($recordReading($request->context(), $chain, $request->reading(), $request->moment()));
+        return $this->done($recordReading($request->context(), $chain, $request->reading(), $request->moment(), $request->asks()));
     }
 }

@@ -20,8 +20,15 @@ final class ReadingRequest extends ActionRequest
             'results' => ['required_if:kind,drop_in', 'array'],
             'results.*.mark_pct' => ['required', 'numeric', 'gt:0', 'lte:2'],
             'results.*.seat' => ['required', 'in:rests,part,enters'],
+            'sure' => ['boolean'],
             ...self::dayAndTime(),
         ];
+    }
+
+    /** Whether somebody sits at the form who can be asked, and has not said yet that it is so. */
+    public function asks(): bool
+    {
+        return $this->has('sure') && ! $this->boolean('sure');
     }
 
     /** @return array<string, mixed> input of wear.reading */

@@ -22,6 +22,7 @@ const { form, submit } = useActionForm({
   value_pct: '',
   zero_pct: '0',
   seats: {} as Record<string, string>,
+  sure: false,
   date: props.forms.date,
   time: props.forms.time,
 })
@@ -42,7 +43,7 @@ const save = () => submit('post', `/chains/${props.chain.id}/readings`, () => (o
     :verb="t('measure.do')"
     :busy="form.processing"
     :errors="form.errors"
-    :known="['date', 'time', 'pitches', 'length_mm', 'value_pct', 'zero_pct']"
+    :known="['date', 'time', 'pitches', 'length_mm', 'value_pct', 'zero_pct', 'sure']"
     test="measure-form"
     @submit="save">
     <TapChoice v-model="form.kind" :legend="t('measure.with')" :options="kinds" test="kind" />
@@ -88,6 +89,12 @@ const save = () => submit('post', `/chains/${props.chain.id}/readings`, () => (o
     </div>
     <p class="muted small note">{{ t('measure.worst') }}</p>
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
+    <v-checkbox
+      v-if="form.errors.sure || form.sure"
+      v-model="form.sure"
+      :label="t('measure.sure')"
+      :error-messages="form.errors.sure"
+      data-test="sure" />
   </ActionDialog>
 </template>
 
