@@ -17,6 +17,7 @@ use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Wear\ChainForecast;
+use Dripel\Core\Wear\RulerReading;
 use Dripel\Core\Wear\WearReading;
 use Dripel\Core\Wear\WearReadingResult;
 
@@ -26,7 +27,8 @@ final readonly class RecordReading
     public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
 
     /**
-     * Refused with NotPossible at `sure` for a reading that hardly can be, if somebody is there to be asked.
+     * If somebody is there to be asked: refused with NotPossible at `length_mm` for a length that no chain has, at `sure` for a
+     * reading that hardly can be.
      *
      * @param array<string, mixed> $input of wear.reading
      *
@@ -34,7 +36,10 @@ final readonly class RecordReading
      */
     public function __invoke(ActionContext $by, Chain $chain, array $input, Moment $at, bool $ask = false): Action
     {
-        $result = (new WearReading)(WearReading::input(Fields::fromJson((string) json_encode($input))));
+        $reading = WearReading::input(Fields::fromJson((string) json_encode($input)));
+        $slip = $ask && $reading instanceof RulerReading ? $reading->slip() : null;
+        $slip === null || throw new NotPossible('length_mm', "reading_{$slip->value}", ['pitches' => (string) $reading->pitches]);
+        $result = (new WearReading)($reading);
         $ask && $this->expectLikely($by, $chain, $result, $at);
 
         return $this->ledger->record($by, ActionKind::RecordReading, function (Draft $draft) use ($chain, $input, $at, $result): array {

@@ -15,6 +15,11 @@ final readonly class RulerReading implements WearReadingInput
     /** House rule: half a millimetre of rule, read at both ends. */
     public const UNCERTAINTY_MM = 0.25;
 
+    /** House rules: a new chain is no shorter than its play allows, and none is ridden until it is so long. */
+    private const PLAY_PCT = 0.1;
+
+    private const LONGEST_PCT = 3.0;
+
     /** More pitches than any chain has. */
     private const MAX_PITCHES = 1000;
 
@@ -38,6 +43,21 @@ final readonly class RulerReading implements WearReadingInput
             $in->number('length_mm'),
             $in->number('uncertainty_mm', self::UNCERTAINTY_MM),
         );
+    }
+
+    /** A length that no chain has, and what it more likely is; null where it can be. */
+    public function slip(): ?RulerSlip
+    {
+        $nominalMm = $this->pitches * Pitch::MM;
+        $short = $this->lengthMm < $nominalMm * (1 - self::PLAY_PCT / 100) - 2 * $this->uncertaintyMm;
+        $long = $this->lengthMm > $nominalMm * (1 + self::LONGEST_PCT / 100);
+
+        return match (true) {
+            ! $short && ! $long => null,
+            abs($this->lengthMm * TypedLength::MM_PER_INCH / $nominalMm - 1) <= self::LONGEST_PCT / 100 => RulerSlip::Inches,
+            $long, $this->lengthMm <= $nominalMm - Pitch::MM / 2 => RulerSlip::Miscounted,
+            default => RulerSlip::Short,
+        };
     }
 
     public function result(): WearReadingResult

@@ -5,10 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Requests\Chains;
 
 use App\Http\Requests\ActionRequest;
+use Dripel\Core\Wear\TypedLength;
 
 /** A plain reading: rule, drop-in gauge (one seat a mark, left out where not tried) or digital gauge. */
 final class ReadingRequest extends ActionRequest
 {
+    /** Inches with their mark are as good as millimetres. */
+    protected function prepareForValidation(): void
+    {
+        parent::prepareForValidation();
+        if (is_string($this->input('length_mm'))) {
+            $this->merge(['length_mm' => TypedLength::mm($this->input('length_mm')) ?? $this->input('length_mm')]);
+        }
+    }
+
     protected function fields(): array
     {
         return [

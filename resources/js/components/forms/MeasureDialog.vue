@@ -56,12 +56,7 @@ const save = () => submit('post', `/chains/${props.chain.id}/readings`, () => (o
         persistent-hint
         :error-messages="form.errors.pitches"
         name="pitches" />
-      <v-text-field
-        v-model="form.length_mm"
-        inputmode="decimal"
-        :label="t('measure.length')"
-        :error-messages="form.errors.length_mm"
-        name="length_mm" />
+      <v-text-field v-model="form.length_mm" :label="t('measure.length')" :error-messages="form.errors.length_mm" name="length_mm" />
     </div>
     <div v-else-if="form.kind === 'digital'" class="two">
       <v-text-field
