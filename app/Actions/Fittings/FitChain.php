@@ -52,7 +52,7 @@ final readonly class FitChain
 
     private function expectFitting(Book $book, Bike $bike, Chain $chain, Moment $at, FitTerms $terms): void
     {
-        $notes = FitNote::all($book, $chain->id, $bike->id, $at->unixS);
+        $notes = FitNote::all($book, $book->chain($chain->id, $at->unixS), $bike->id);
         if (in_array(FitNote::WrongSpeed, $notes, true) && $terms->note === null) {
             throw new NotPossible('note', 'wrong_speed', [
                 'chain' => $book->settings->whole(SettingKey::ChainSpeeds, $chain->id), 'bike' => $book->settings->whole(SettingKey::BikeSpeeds, $bike->id),

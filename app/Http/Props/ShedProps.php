@@ -108,7 +108,7 @@ final readonly class ShedProps
             'note' => $note->value,
             'forbids' => $note->forbids(),
             'text' => $this->voice->say($note->forbids() ? "errors.{$note->value}" : "chain.fit.{$note->value}", $parameters),
-        ], FitNote::all($this->book, $chain->chainId, $bikeId, $this->voice->nowS));
+        ], FitNote::all($this->book, $chain, $bikeId));
     }
 
     /** @return array<string, mixed> */

@@ -35,11 +35,11 @@ enum FitNote: string
      *
      * @return list<self>
      */
-    public static function all(Book $book, int $chainId, int $bikeId, int $nowS): array
+    public static function all(Book $book, ChainState $chain, int $bikeId): array
     {
+        [$chainId, $nowS] = [$chain->chainId, $chain->nowS];
         $chainSpeeds = $book->settings->whole(SettingKey::ChainSpeeds, $chainId);
         $bikeSpeeds = $book->settings->whole(SettingKey::BikeSpeeds, $bikeId);
-        $chain = $book->chain($chainId, $nowS);
         $link = $book->linkOf($chainId, $nowS);
         $off = $book->fittings->chainOn($bikeId, $nowS);
         $left = $link?->part->closingsAllowed === null ? null : $link->part->closingsAllowed - $link->closings;

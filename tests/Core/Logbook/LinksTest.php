@@ -54,7 +54,7 @@ it('says what speaks against a fitting, and what is worth a word', function (arr
     }
     // Chain 2 is on the bike; chain 1 was closed twice.
     $book = linked([10 => 1, 20 => 2, 30 => 1, 40 => 2], [5 => 10], $set, $allowed);
-    expect(array_map(fn(FitNote $note) => $note->value, FitNote::all($book, 1, 7, 3600 * 99)))->toBe($notes);
+    expect(array_map(fn(FitNote $note) => $note->value, FitNote::all($book, $book->chain(1, 3600 * 99), 7)))->toBe($notes);
 })->with([
     'nothing' => [[], 9, []],
     'the last closing' => [[], 3, ['last_closing']],
