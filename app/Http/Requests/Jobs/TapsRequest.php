@@ -28,8 +28,8 @@ final class TapsRequest extends FormRequest
             'taps.*.about.text' => ['nullable', 'string', 'max:300'],
             'taps.*.about.celsius' => ['nullable', 'numeric', 'between:-30,400'],
             'taps.*.about.chain' => ['nullable', 'integer'],
-            'taps.*.about.before_g' => ['nullable', 'numeric', 'between:50,2000'],
-            'taps.*.about.after_g' => ['nullable', 'numeric', 'between:50,2000'],
+            'taps.*.about.before_g' => ['nullable', 'numeric', 'gt:0', 'lte:5000'],
+            'taps.*.about.after_g' => ['nullable', 'numeric', 'gt:0', 'lte:5000'],
         ];
     }
 

@@ -96,8 +96,12 @@ const weighs = computed(() => {
   return when[step.value?.code ?? ''] ?? null
 })
 const masses = ref<Record<number, string>>({})
-const weigh = (chain: number) =>
-  weighs.value && masses.value[chain] && tap('note', [], { chain, [weighs.value]: masses.value[chain].replace(',', '.') })
+// What is no number is not sent: it would hold up the taps that go with it.
+const mass = (chain: number) => (masses.value[chain] ?? '').trim().replace(',', '.')
+const isMass = (chain: number) => mass(chain) === '' || Number(mass(chain)) > 0
+function weigh(chain: number): void {
+  if (weighs.value && mass(chain) !== '' && isMass(chain)) tap('note', [], { chain, [weighs.value]: mass(chain) })
+}
 const again = () => mayAct.value && step.value?.question && tap('again')
 const pause = () => mayAct.value && seconds.value !== null && tap(state.current?.paused ? 'resume' : 'pause')
 const longer = () => mayAct.value && seconds.value !== null && tap('longer')
@@ -181,7 +185,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
               v-model="masses[chain.id]"
               inputmode="decimal"
               density="compact"
-              hide-details
+              hide-details="auto"
+              :error-messages="isMass(chain.id) ? '' : t('job.not_number')"
               :label="`${chain.name}, ${t(weighs === 'before_g' ? 'job.before' : 'job.after')}`"
               :suffix="job.units.mass"
               :name="`mass-${chain.name}`"

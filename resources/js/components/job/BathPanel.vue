@@ -13,9 +13,13 @@ const here = useHere()
 const typed = ref('')
 const speed = ref('1')
 const simulating = ref(false)
+const problem = ref('')
 function keep(): void {
-  if (typed.value.trim() === '') return
-  emit('typed', typed.value.replace(',', '.'))
+  const said = typed.value.trim().replace(',', '.')
+  // What is no number is not sent: it would hold up the taps that go with it.
+  problem.value = said === '' || Number.isFinite(Number(said)) ? '' : t('job.not_number')
+  if (said === '' || problem.value) return
+  emit('typed', said)
   typed.value = ''
 }
 async function simulate(): Promise<void> {
@@ -38,7 +42,8 @@ async function simulate(): Promise<void> {
         v-model="typed"
         inputmode="decimal"
         density="compact"
-        hide-details
+        hide-details="auto"
+        :error-messages="problem"
         :label="t('job.celsius')"
         :suffix="`°${job.units.temperature}`"
         name="celsius" />
