@@ -6,6 +6,8 @@ use Dripel\Core\Interval\Condition;
 use Dripel\Core\Job\JobEvent;
 use Dripel\Core\Job\JobEventKind;
 use Dripel\Core\Job\JobRun;
+use Dripel\Core\Job\JobStep;
+use Dripel\Core\Job\JobVerdict;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Dip;
@@ -18,11 +20,13 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Slot;
+use Dripel\Core\Pot\WaxKind;
 use Dripel\Core\PotDay\JarRinse;
 use Dripel\Core\PotDay\PotDayBlock;
 use Dripel\Core\PotDay\PotDayChain;
 use Dripel\Core\PotDay\PotDayLanes;
 use Dripel\Core\PotDay\PotDayPlan;
+use Dripel\Core\PotDay\PotDayTerms;
 use Dripel\Core\PotDay\PotRefusal;
 use Dripel\Core\PotDay\ReadySchool;
 use Dripel\Core\PotDay\RinseSchool;
@@ -31,6 +35,8 @@ use Dripel\Core\Strip\JarRole;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Strip\Solvent;
 use Dripel\Core\Wear\DigitalReading;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Tests\Core\PotDay\ShedPot;
 
 const POT_DAY_NOW = 1_000_000;
@@ -131,4 +137,38 @@ it('takes the dirty and the clean jar that can serve, and fresh spirit where non
         ->and($ids([$dirty, $clean], [2]))->toBe([1, null])
         ->and($ids([]))->toBe([null, null])
         ->and(JarRinse::about(null))->toBe(['jar' => null, 'into' => null, 'volume_ml' => 200.0]);
+});
+
+it('keeps its time axis in order through any taps, and comes back from what a job keeps', function (): void {
+    $dice = new Randomizer(new Mt19937(21));
+    for ($try = 0; $try < 40; $try++) {
+        $chains = array_map(fn(int $id) => new PotDayChain($id, $dice->getInt(0, 2) === 0, RinseSchool::cases()[$dice->getInt(0, 1)]), range(1, $dice->getInt(1, 4)));
+        $plan = PotDayPlan::of(ShedPot::terms(wax: WaxKind::cases()[$dice->getInt(0, 2)], targetC: 70, limitC: 80, weigh: $dice->getInt(0, 1) === 1), $chains);
+        $kept = array_map(fn(JobStep $step) => JobStep::fromArray(json_decode((string) json_encode($step->toArray()), true)), $plan->steps);
+        [$run, $events, $nowS] = [JobRun::of($plan->steps, 0, []), [], 0];
+        while (($turn = $run->current()) !== null && count($events) < 300) {
+            // Somebody taps anything at any time; what may not be is refused.
+            $nowS += $dice->getInt(0, 600);
+            $event = new JobEvent(JobEventKind::cases()[$dice->getInt(0, count(JobEventKind::cases()) - 1)], $turn->position, $nowS);
+            $verdict = $run->verdict($event);
+            if ($verdict === JobVerdict::Take) {
+                $events[] = $event;
+                $run = $run->after($event);
+            }
+            $spans = $run->spans($nowS);
+            expect(count($spans))->toBe(count($run->turns) + count($run->ahead))->and($run->aboutS($nowS))->toBeGreaterThanOrEqual($run->current() === null ? 0 : $nowS);
+            foreach ($spans as $i => $span) {
+                $before = $spans[max(0, $i - 1)];
+                expect($span->endS >= $span->startS && $span->fromS <= $span->endS && $span->startS >= $before->startS)->toBeTrue();
+            }
+            // A dip has been checked by somebody right before, whatever was passed over.
+            $step = $run->step();
+            if ($step?->code === PotDayPlan::IN) {
+                $last = $run->turns[count($run->turns) - 2];
+                expect([$plan->steps[$last->step]->code, $last->answer])->toBe(['check', JobEventKind::Done]);
+            }
+        }
+        expect(JobRun::of($kept, 0, $events)->turns)->toEqual($run->turns)
+            ->and(PotDayTerms::fromArray(json_decode((string) json_encode($plan->terms->toArray(), JSON_PRESERVE_ZERO_FRACTION), true))->toArray())->toEqual($plan->terms->toArray());
+    }
 });
