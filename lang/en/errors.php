@@ -34,6 +34,7 @@ return [
     'reading_inches' => 'That looks like inches. Write it with its mark, 23 1/16" or 23.07 in, or measure in mm.',
     'reading_miscounted' => 'No chain of :pitches pitches is so long or so short. Count the pitches between the two marks again.',
     'reading_short' => 'That is shorter than a new chain. Pull it straight, lay the rule along the pins and read again.',
+    'reading_before_bought' => 'That day lies before this chain was bought. Correct it, or the day of buying on the chain’s page.',
     'reading_unlikely' => 'That hardly fits what is known of this chain: :low to :high % were expected. Zero the gauge or pull the chain straight and look again; if it is so, say so.',
     'job_not_begun' => 'It has not begun. Begin it first.',
     'skip_why' => 'Say why it is passed over.',

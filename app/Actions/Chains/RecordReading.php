@@ -16,6 +16,8 @@ use App\Models\Reading;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Wear\ChainForecast;
 use Dripel\Core\Wear\RulerReading;
 use Dripel\Core\Wear\WearReading;
@@ -27,6 +29,8 @@ final readonly class RecordReading
     public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
 
     /**
+     * Refused with NotPossible at `date` where it lies before the day the chain was bought.
+     *
      * If somebody is there to be asked: refused with NotPossible at `length_mm` for a length that no chain has, at `sure` for a
      * reading that hardly can be.
      *
@@ -37,6 +41,7 @@ final readonly class RecordReading
     public function __invoke(ActionContext $by, Chain $chain, array $input, Moment $at, bool $ask = false): Action
     {
         $reading = WearReading::input(Fields::fromJson((string) json_encode($input)));
+        $this->expectBought($by, $chain, $at);
         $slip = $ask && $reading instanceof RulerReading ? $reading->slip() : null;
         $slip === null || throw new NotPossible('length_mm', "reading_{$slip->value}", ['pitches' => (string) $reading->pitches]);
         $result = (new WearReading)($reading);
@@ -47,6 +52,15 @@ final readonly class RecordReading
 
             return ['chain' => $chain->id, 'at' => $at->unixS] + $result->toArray();
         });
+    }
+
+    private function expectBought(ActionContext $by, Chain $chain, Moment $at): void
+    {
+        $settings = $this->readBook->settings($by->workshop);
+        $bought = $settings->text(SettingKey::ChainBoughtOn, $chain->id);
+        if ($bought !== '' && $at->unixS < LocalDay::named($bought, $settings->zone())->startS()) {
+            throw new NotPossible('date', 'reading_before_bought');
+        }
     }
 
     private function expectLikely(ActionContext $by, Chain $chain, WearReadingResult $result, Moment $at): void

@@ -85,3 +85,15 @@ it('questions a reading that hardly fits before it is kept, and keeps it where s
     $post(['value_pct' => '1.2', 'sure' => true])->assertSessionHasNoErrors();
     expect(Reading::query()->count())->toBe(5)->and(($this->forecast)()['verdict'])->toBe('retire');
 });
+
+it('refuses a reading that lies before the chain was bought, until one of the two days is corrected', function (): void {
+    $bought = fn(string $day) => $this->put("/chains/{$this->chain->id}", ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'label' => 'A', 'speeds' => 12, 'bought_on' => $day])->assertSessionHasNoErrors();
+    $post = fn(float $ago): TestResponse => $this->post("/chains/{$this->chain->id}/readings", ['action_id' => (string) Str::uuid(), 'kind' => 'digital', 'value_pct' => '0.02'] + Bench::form($ago));
+    $bought(gmdate('Y-m-d', Bench::ago(240)->unixS));
+    $post(300)->assertSessionHasErrors(['date' => __('errors.reading_before_bought')]);
+    // On the day itself, in the morning, it may have been measured.
+    $post(240)->assertSessionHasNoErrors();
+    $bought(gmdate('Y-m-d', Bench::ago(320)->unixS));
+    $post(300)->assertSessionHasNoErrors();
+    expect(Reading::query()->count())->toBe(2);
+});
