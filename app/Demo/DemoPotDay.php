@@ -36,7 +36,7 @@ final readonly class DemoPotDay
         $endS = (int) $run->doneS();
         $rows = array_map(fn(int $atS) => ['workshop_id' => $job->workshop_id, 'pot_id' => $pot->id, 'at' => $atS, 'received_at' => $atS, 'temp_c' => $this->probe->celsius($job, $run, $atS)], range($job->started_at, $endS, self::EVERY_S));
         Temperature::query()->insert($rows);
-        $this->clock->set($endS);
+        $this->clock->stopAt($endS);
         ($this->tapJob)($job, $by->user, $taps);
     }
 

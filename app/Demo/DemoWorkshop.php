@@ -108,7 +108,7 @@ final class DemoWorkshop
         $this->today = LocalDay::of($nowS, new DateTimeZone(self::ZONE));
 
         return WriteTransaction::run(function () use ($nowS): Workshop {
-            $this->clock->set($this->day(self::FIRST_DAY, '08:00'));
+            $this->clock->stopAt($this->day(self::FIRST_DAY, '08:00'));
             $rider = User::query()->create(['name' => 'Jory Venn', 'email' => 'demo@dripel.example', 'password' => Str::random(40)]);
             $workshop = ($this->openWorkshop)($rider, 'Lean-to on the Ostermoor', self::ZONE, true);
             $this->solvents->shelf($this->scribbler, $this->day(self::FIRST_DAY, '09:00'));

@@ -11,8 +11,8 @@ use App\Support\AppClock;
 use Closure;
 
 /**
- * Collects what the demo rider did and then does it in order of time, through the app's own actions, with the clock put
- * to each moment. Ids come from the seed, so that the same seed gives the same demo.
+ * Collects what the demo rider did and then does it in order of time, through the app's own actions, with the clock stopped
+ * at each moment. Ids come from the seed, so that the same seed gives the same demo.
  */
 final class Scribbler
 {
@@ -33,7 +33,7 @@ final class Scribbler
     {
         usort($this->plan, fn(array $a, array $b) => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
         foreach ($this->plan as [$unixS, , $action]) {
-            $this->clock->set($unixS);
+            $this->clock->stopAt($unixS);
             $action($this->context($workshop, $rider));
         }
         $this->plan = [];

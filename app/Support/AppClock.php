@@ -15,6 +15,8 @@ final class AppClock implements ClockInterface
 
     private float $startS;
 
+    private bool $stands = false;
+
     /** @param float|null $since the real instant (Unix seconds) at which it showed $start; null: this one */
     public function __construct(?string $start = null, private readonly float $speed = 1.0, ?float $since = null)
     {
@@ -29,7 +31,7 @@ final class AppClock implements ClockInterface
 
     public function unixS(): int
     {
-        return (int) floor($this->startS + (microtime(true) - $this->realStartS) * $this->speed);
+        return (int) floor($this->startS + ($this->stands ? 0.0 : (microtime(true) - $this->realStartS) * $this->speed));
     }
 
     /** Puts the clock to an instant, from where it goes on running. */
@@ -37,5 +39,13 @@ final class AppClock implements ClockInterface
     {
         $this->realStartS = microtime(true);
         $this->startS = $unixS;
+        $this->stands = false;
+    }
+
+    /** Stops it at an instant until it is put to another: what is written there has that very time, however long it takes. */
+    public function stopAt(int $unixS): void
+    {
+        $this->set($unixS);
+        $this->stands = true;
     }
 }
