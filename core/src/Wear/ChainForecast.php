@@ -59,6 +59,12 @@ final readonly class ChainForecast
         }, range(0, self::POINTS));
     }
 
+    /** @return list<LimitOutcome> what each school of limits would make of it; costs in minor units */
+    public function schools(int $speeds, float $chainMinor, float $cassetteMinor): array
+    {
+        return LimitOutcome::all($this->belief, $speeds, $chainMinor, $cassetteMinor);
+    }
+
     /** To where the limit is reached most likely, but not out of all proportion to what was ridden. */
     public function farKm(): float
     {

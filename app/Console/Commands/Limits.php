@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Logbook\ReadBook;
+use App\Models\Workshop;
+use App\Strip\ReadPrices;
+use App\Support\AppClock;
+use App\Text\Voice;
+use Dripel\Core\Cost\Supply;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Wear\ChainForecast;
+use Illuminate\Console\Command;
+
+/** The schools of wear limits on one chain of the demo, as docs/wear.md has them: when each retires it, and what that costs. */
+final class Limits extends Command
+{
+    private const KM = 30_000;
+
+    protected $signature = 'dripel:limits {chain=Heron B : with its bike} {--cassette=60 : what a new cassette costs}';
+
+    protected $description = 'Prints the schools of wear limits on a chain of the demo as a table';
+
+    public function handle(AppClock $clock, ReadBook $readBook, ReadPrices $readPrices): int
+    {
+        $workshop = Workshop::query()->where('demo', true)->first();
+        if ($workshop === null) {
+            $this->error('The demo is not there. Write it with php artisan dripel:demo.');
+
+            return self::FAILURE;
+        }
+        $book = $readBook($workshop);
+        $voice = new Voice($book->settings, $clock->unixS());
+        $q = $voice->quantities;
+        $named = array_values(array_filter($book->chainIds, fn(int $id) => $voice->names->fullChain($id) === $this->argument('chain')));
+        $forecast = $named === [] ? null : ChainForecast::of($book, $book->chain($named[0], $voice->nowS));
+        if ($forecast === null) {
+            $this->error('No such chain, or nobody knows how far it went. Name it with its bike, like “Heron B”.');
+
+            return self::FAILURE;
+        }
+        $schools = $forecast->schools(
+            $book->settings->whole(SettingKey::ChainSpeeds, $named[0]),
+            $readPrices($workshop)->costMinor(Supply::Chain, 1, $voice->nowS) ?? 0.0,
+            $q->toMinor((float) $this->option('cassette')),
+        );
+        $range = fn(string $least, string $most): string => $least === $most ? $least : "{$least} to {$most}";
+        $this->line(sprintf('| school | limit | retired at | chains in %1$s | cassettes in %1$s | both, per %2$s |', $q->distance(self::KM), $q->distance(1000)));
+        $this->line('|---|---|---|---|---|---|');
+        foreach ($schools as $school) {
+            $chains = $school->retireKm === null ? 0.0 : self::KM / $school->retireKm;
+            $row = [
+                $voice->say("schools.{$school->school->value}.name"),
+                $q->mark($school->limitPct),
+                $school->retireKm === null ? 'not foreseen' : $q->distance($school->retireKm),
+                $q->number($chains, 1),
+                $range($q->number($chains / $school->chainsPerCassetteAtBest, 1), $q->number($chains / $school->chainsPerCassetteAtWorst, 1)),
+                $range($q->money($school->leastPer1000Km ?? 0.0), $q->money($school->mostPer1000Km ?? 0.0)),
+            ];
+            $this->line('| '.str_replace("\u{a0}", ' ', implode(' | ', $row)).' |');
+        }
+
+        return self::SUCCESS;
+    }
+}
