@@ -100,7 +100,7 @@ final readonly class PotDayWords
     private function cautions(string $code, PotDayTerms $terms): array
     {
         return match ($code) {
-            'jar_first', 'jar_second' => ['solvent', 'gloves', 'waste'],
+            PotDayPlan::JAR_FIRST, PotDayPlan::JAR_SECOND => ['solvent', 'gloves', 'waste'],
             'jar_dry' => ['no_heat', 'solvent'],
             PotDayPlan::RINSE => ['boiling', 'gloves'],
             'dry' => ['water'],

@@ -24,7 +24,7 @@ use Dripel\Core\Pot\PotCalibrate;
 use Dripel\Core\Pot\PotCalibrateInput;
 use Dripel\Core\Pot\PotCalibrateResult;
 use Dripel\Core\Pot\PotHeatInput;
-use Dripel\Core\PotDay\PotDayPlan;
+use Dripel\Core\PotDay\PotDayRecord;
 
 /** Finds the losses of a pot from a logged heat-up, of a pot day or typed, and keeps them; or goes back to the house rule. */
 final readonly class CalibratePot
@@ -82,18 +82,12 @@ final readonly class CalibratePot
         return (new PotCalibrate)(new PotCalibrateInput(new PotHeatInput($pot->waxG, $startC, $pot->ambientC, $pot->powerW, 0.0, $startC), $observed));
     }
 
-    /** @return list<array{int, float}> from plugging in to the first chain or the change of power */
+    /** @return list<array{int, float}> while the wax alone was heated */
     private static function readings(GuidedJob $job): array
     {
-        $run = $job->run();
-        $ended = [];
-        foreach ($run->turns as $turn) {
-            $ended[$run->steps[$turn->step]->code] ??= $turn->endS;
-        }
-        $fromS = $ended[PotDayPlan::PLUG_IN] ?? null;
-        $untilS = min($ended[PotDayPlan::TO_LOW] ?? PHP_INT_MAX, $ended['check'] ?? PHP_INT_MAX, $ended['heat'] ?? PHP_INT_MAX);
+        $between = PotDayRecord::heatUp($job->run());
 
-        return $fromS === null || $untilS === PHP_INT_MAX ? [] : array_values(Temperature::query()->where('pot_id', PotDayJob::wish($job)->potId)
-            ->whereBetween('at', [$fromS, $untilS])->orderBy('at')->orderBy('id')->limit(2000)->get()->map(fn(Temperature $row): array => [$row->at, $row->temp_c])->all());
+        return $between === null ? [] : array_values(Temperature::query()->where('pot_id', PotDayJob::wish($job)->potId)
+            ->whereBetween('at', $between)->orderBy('at')->orderBy('id')->limit(2000)->get()->map(fn(Temperature $row): array => [$row->at, $row->temp_c])->all());
     }
 }

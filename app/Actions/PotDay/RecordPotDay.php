@@ -23,6 +23,7 @@ use Dripel\Core\Job\JobRun;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\PotDay\DippedThen;
 use Dripel\Core\PotDay\JarRinse;
+use Dripel\Core\PotDay\PotDayPlan;
 use Dripel\Core\PotDay\PotDayRecord;
 
 /** Writes a pot day into the logbook, all of it as one action: dips, the hottest the bath was, oil that was added. */
@@ -48,7 +49,7 @@ final readonly class RecordPotDay
             }
             foreach ($run->turns as $turn) {
                 $step = $run->steps[$turn->step];
-                in_array($step->code, ['jar_first', 'jar_second'], true) && $turn->answer === JobEventKind::Done && $draft->enter(Bath::class, new Moment((int) $turn->endS), [
+                in_array($step->code, [PotDayPlan::JAR_FIRST, PotDayPlan::JAR_SECOND], true) && $turn->answer === JobEventKind::Done && $draft->enter(Bath::class, new Moment((int) $turn->endS), [
                     'component_id' => $step->about['jar'] ?? null, 'into_id' => $step->about['into'] ?? null, 'solvent' => JarRinse::SOLVENT, 'volume_ml' => (float) ($step->about['volume_ml'] ?? 0.0),
                     'chains' => count($step->chains), 'start_g' => JarRinse::LEAVES_G, 'look' => null,
                 ]);
@@ -70,9 +71,8 @@ final readonly class RecordPotDay
         $last = fn(string $key): ?float => $job->taps
             ->filter(fn(GuidedTap $tap) => ($tap->about['chain'] ?? null) === $chainId && isset($tap->about[$key]))
             ->map(fn(GuidedTap $tap) => (float) ($tap->about[$key] ?? 0.0))->last();
-        [$beforeG, $afterG] = [$last('before_g'), $last('after_g')];
 
-        return $beforeG === null || $afterG === null || $afterG < $beforeG ? null : $afterG - $beforeG;
+        return PotDayRecord::pickupG($last('before_g'), $last('after_g'));
     }
 
     private function bathC(int $potId, DippedThen $dip): ?float

@@ -50,15 +50,13 @@ final class Limits extends Command
         $this->line(sprintf('| school | limit | retired at | chains in %1$s | cassettes in %1$s | both, per %2$s |', $q->distance(self::KM), $q->distance(1000)));
         $this->line('|---|---|---|---|---|---|');
         foreach ($schools as $school) {
-            $chains = $school->retireKm === null ? 0.0 : self::KM / $school->retireKm;
-            $row = [
-                $voice->say("schools.{$school->school->value}.name"),
-                $q->mark($school->limitPct),
-                $school->retireKm === null ? 'not foreseen' : $q->distance($school->retireKm),
+            $chains = $school->retireKm === null ? null : self::KM / $school->retireKm;
+            $row = [$voice->say("schools.{$school->school->value}.name"), $q->mark($school->limitPct), ...($chains === null ? ['not foreseen', '–', '–', '–'] : [
+                $q->distance((float) $school->retireKm),
                 $q->number($chains, 1),
                 $range($q->number($chains / $school->chainsPerCassetteAtBest, 1), $q->number($chains / $school->chainsPerCassetteAtWorst, 1)),
-                $range($q->money($school->leastPer1000Km ?? 0.0), $q->money($school->mostPer1000Km ?? 0.0)),
-            ];
+                $range($q->money((float) $school->leastPer1000Km), $q->money((float) $school->mostPer1000Km)),
+            ])];
             $this->line('| '.str_replace("\u{a0}", ' ', implode(' | ', $row)).' |');
         }
 

@@ -58,12 +58,6 @@ final readonly class LifeCurve
         return exp(log($a->intervalKm) + log($lifeKm / $a->lifeKm) * log($b->intervalKm / $a->intervalKm) / log($b->lifeKm / $a->lifeKm));
     }
 
-    /** Whether an interval lies beyond the points, where the curve is only guessed on. */
-    public function extrapolates(float $intervalKm): bool
-    {
-        return $intervalKm < $this->points[0]->intervalKm || $intervalKm > $this->points[count($this->points) - 1]->intervalKm;
-    }
-
     /**
      * @param callable(LifePoint): bool $before whether the place lies before the end of a segment
      *

@@ -88,7 +88,7 @@ final class PotDayDraft
         }
         $plugged = $this->add(new JobStep(PotDayPlan::PLUG_IN, about: ['power_w' => $this->terms->pot->powerW, 'program' => $this->terms->program->value], skippable: true, handlingS: 30));
         $minutes = (new PotHeat)($this->terms->pot)->minutesToTarget;
-        $heat = new JobStep('heat', $minutes === null ? null : (int) ceil(self::S_PER_MIN * $minutes), ['target_c' => $this->terms->pot->targetC, 'limit_c' => $this->terms->limitC], since: $plugged, skippable: true);
+        $heat = new JobStep(PotDayPlan::HEAT, $minutes === null ? null : (int) ceil(self::S_PER_MIN * $minutes), ['target_c' => $this->terms->pot->targetC, 'limit_c' => $this->terms->limitC], since: $plugged, skippable: true);
         $this->wait($heat, 1, function (): void {
             $this->hot = true;
             $this->terms->program === PowerProgram::HighThenLow && $this->add(new JobStep(PotDayPlan::TO_LOW, about: ['power_w' => $this->terms->holdW], skippable: true, handlingS: 10));
@@ -112,8 +112,8 @@ final class PotDayDraft
         if ($chains === []) {
             return;
         }
-        $this->add(new JobStep('jar_first', self::JAR_S, JarRinse::about($this->terms->jars[0] ?? null), chains: $chains, skippable: true));
-        $second = $this->add(new JobStep('jar_second', self::JAR_S, JarRinse::about($this->terms->jars[1] ?? null), chains: $chains, skippable: true));
+        $this->add(new JobStep(PotDayPlan::JAR_FIRST, self::JAR_S, JarRinse::about($this->terms->jars[0] ?? null), chains: $chains, skippable: true));
+        $second = $this->add(new JobStep(PotDayPlan::JAR_SECOND, self::JAR_S, JarRinse::about($this->terms->jars[1] ?? null), chains: $chains, skippable: true));
         $this->add(new JobStep('jar_dry', self::JAR_DRY_S, ticks: ['jars_away', 'no_smell'], chains: $chains, since: $second));
     }
 
@@ -164,7 +164,7 @@ final class PotDayDraft
         $this->terms->wax->wantsStirring() && $this->add(new JobStep('stir', skippable: true));
         $this->terms->weigh && $this->add(new JobStep('weigh_before', chains: $ids, skippable: true, handlingS: 30 * count($ids)));
         $rust = array_filter($group, fn(PotDayChain $chain) => $chain->rust) === [] ? [] : ['rust_looked'];
-        $this->add(new JobStep('check', ticks: ['dry', 'no_smell', ...$rust], chains: $ids, handlingS: 30));
+        $this->add(new JobStep(PotDayPlan::CHECK, ticks: ['dry', 'no_smell', ...$rust], chains: $ids, handlingS: 30));
         $this->batch++;
         $bathC = $this->bathC();
         $met = $this->dip($group, $bathC);

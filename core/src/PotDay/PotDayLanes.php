@@ -15,7 +15,7 @@ final readonly class PotDayLanes
     public const POT = 0;
 
     private const DRAWN = [
-        'jar_first' => 'jars', 'jar_second' => 'jars', 'jar_dry' => 'dry', 'rinse' => 'rinse', 'dry' => 'dry', 'under' => 'under', 'lift' => 'drain', 'set' => 'set', 'flex' => 'flex',
+        PotDayPlan::JAR_FIRST => 'jars', PotDayPlan::JAR_SECOND => 'jars', 'jar_dry' => 'dry', 'rinse' => 'rinse', 'dry' => 'dry', 'under' => 'under', 'lift' => 'drain', 'set' => 'set', 'flex' => 'flex',
     ];
 
     /**
@@ -57,7 +57,7 @@ final readonly class PotDayLanes
 
             return null;
         };
-        [$plugged, $hot, $off] = [$of(PotDayPlan::PLUG_IN), $of('heat'), $of(PotDayPlan::OFF)];
+        [$plugged, $hot, $off] = [$of(PotDayPlan::PLUG_IN), $of(PotDayPlan::HEAT), $of(PotDayPlan::OFF)];
         if ($plugged === null || $hot === null || $off === null) {
             return [];
         }

@@ -22,6 +22,10 @@ final readonly class PotDayPlan
 {
     public const PLUG_IN = 'plug_in';
 
+    public const HEAT = 'heat';
+
+    public const CHECK = 'check';
+
     public const TO_LOW = 'to_low';
 
     public const OFF = 'off';
@@ -37,6 +41,10 @@ final readonly class PotDayPlan
     public const RINSE = 'rinse';
 
     public const POWDER = 'powder';
+
+    public const JAR_FIRST = 'jar_first';
+
+    public const JAR_SECOND = 'jar_second';
 
     public const SMEAR = 'smear';
 

@@ -12,7 +12,7 @@ use Dripel\Core\Job\JobTurn;
 final readonly class PotDayRecord
 {
     /** What was had only if it was not passed over. */
-    private const HAD = [PotDayPlan::IN, PotDayPlan::RINSE, PotDayPlan::POWDER, 'jar_first', 'jar_second'];
+    private const HAD = [PotDayPlan::IN, PotDayPlan::RINSE, PotDayPlan::POWDER, PotDayPlan::JAR_FIRST, PotDayPlan::JAR_SECOND];
 
     /** @return list<DippedThen> in the order in which they were hung */
     public static function of(JobRun $run): array
@@ -61,12 +61,34 @@ final readonly class PotDayRecord
         return is_numeric($grams) ? (float) $grams : null;
     }
 
+    /** What a chain took along, in g, from its mass before and after; null where one was not weighed, or it cannot have grown lighter. */
+    public static function pickupG(?float $beforeG, ?float $afterG): ?float
+    {
+        return $beforeG === null || $afterG === null || $afterG < $beforeG ? null : $afterG - $beforeG;
+    }
+
+    /**
+     * While the wax alone was heated at one power: from plugging in to the change of power or the first chain.
+     *
+     * @return array{int, int}|null Unix seconds; null where it never came so far
+     */
+    public static function heatUp(JobRun $run): ?array
+    {
+        $ended = [];
+        foreach ($run->turns as $turn) {
+            $ended[$run->steps[$turn->step]->code] ??= $turn->endS;
+        }
+        $until = array_filter([$ended[PotDayPlan::TO_LOW] ?? null, $ended[PotDayPlan::CHECK] ?? null, $ended[PotDayPlan::HEAT] ?? null]);
+
+        return isset($ended[PotDayPlan::PLUG_IN]) && $until !== [] ? [$ended[PotDayPlan::PLUG_IN], min($until)] : null;
+    }
+
     /** @param array<string, JobTurn> $turns the last of each code */
     private static function dip(int $chainId, array $turns, JobTurn $hung): DippedThen
     {
         $inS = (int) $turns[PotDayPlan::IN]->endS;
         $outS = isset($turns[PotDayPlan::LIFT]) ? $turns[PotDayPlan::LIFT]->startS : $hung->startS;
 
-        return new DippedThen($chainId, (int) $hung->endS, $turns[PotDayPlan::IN]->startS, max(0, $outS - $inS), ($turns[PotDayPlan::UNDER] ?? null)?->signS, isset($turns[PotDayPlan::RINSE]) || isset($turns['jar_second']), isset($turns[PotDayPlan::POWDER]));
+        return new DippedThen($chainId, (int) $hung->endS, $turns[PotDayPlan::IN]->startS, max(0, $outS - $inS), ($turns[PotDayPlan::UNDER] ?? null)?->signS, isset($turns[PotDayPlan::RINSE]) || isset($turns[PotDayPlan::JAR_SECOND]), isset($turns[PotDayPlan::POWDER]));
     }
 }
