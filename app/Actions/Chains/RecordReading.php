@@ -18,7 +18,7 @@ use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\LocalDay;
-use Dripel\Core\Wear\ChainForecast;
+use Dripel\Core\Wear\WorkshopWear;
 use Dripel\Core\Wear\RulerReading;
 use Dripel\Core\Wear\WearReading;
 use Dripel\Core\Wear\WearReadingResult;
@@ -66,7 +66,7 @@ final readonly class RecordReading
     private function expectLikely(ActionContext $by, Chain $chain, WearReadingResult $result, Moment $at): void
     {
         $book = ($this->readBook)($by->workshop);
-        $range = ChainForecast::of($book, $book->chain($chain->id, $at->unixS))?->contradicts($result);
+        $range = (new WorkshopWear($book, $at->unixS))->of($chain->id)?->contradicts($result);
         $percent = fn(float $value): string => (string) round(max(0.0, $value), 2);
         $range === null || throw new NotPossible('sure', 'reading_unlikely', ['low' => $percent($range[0]), 'high' => $percent($range[1])]);
     }

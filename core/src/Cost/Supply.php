@@ -10,6 +10,9 @@ use Dripel\Core\Strip\Solvent;
 enum Supply: string
 {
     case Chain = 'chain';
+    case Cassette = 'cassette';
+    case Ring = 'ring';
+    case JockeyWheels = 'jockey_wheels';
     case QuickLink = 'quick_link';
     case Wax = 'wax';
     case DripWax = 'drip_wax';
@@ -25,7 +28,7 @@ enum Supply: string
     public function unit(): SupplyUnit
     {
         return match ($this) {
-            self::Chain, self::QuickLink => SupplyUnit::Piece,
+            self::Chain, self::Cassette, self::Ring, self::JockeyWheels, self::QuickLink => SupplyUnit::Piece,
             self::Wax => SupplyUnit::Gram,
             default => SupplyUnit::Millilitre,
         };

@@ -38,6 +38,31 @@ final readonly class LifeCurve
         return new self([new LifePoint(200.0, 25_000.0), new LifePoint(300.0, 15_000.0), new LifePoint(400.0, 9_000.0)]);
     }
 
+    /**
+     * As it is kept: "200:25000 300:15000", km and km.
+     *
+     * @throws InvalidInput at `life_points`
+     */
+    public static function named(string $points): self
+    {
+        return new self(array_map(function (string $point): LifePoint {
+            preg_match('/^([\d.]+):([\d.]+)$/', $point, $found) === 1 || throw new InvalidInput('life_points', 'must be interval and life in km, like 300:15000');
+
+            return new LifePoint((float) $found[1], (float) $found[2]);
+        }, preg_split('/\s+/', trim($points), -1, PREG_SPLIT_NO_EMPTY) ?: []));
+    }
+
+    public function name(): string
+    {
+        return implode(' ', array_map(fn(LifePoint $point) => "{$point->intervalKm}:{$point->lifeKm}", $this->points));
+    }
+
+    /** @return non-empty-list<LifePoint> the shortest interval first */
+    public function points(): array
+    {
+        return $this->points;
+    }
+
     public static function in(Fields $in): self
     {
         return $in->has('life_points') ? new self($in->list('life_points', LifePoint::from(...))) : self::usual();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
+use Dripel\Core\Interval\Condition;
 use LogicException;
 
 /** The logbook of a workshop: what happened, and what follows from it. Nothing here is ever stored. */
@@ -85,6 +86,43 @@ final class Book
     public function spareLinks(): array
     {
         return array_values(array_filter($this->parts, fn(Part $part) => $part->kind === PartKind::QuickLink && $part->chainId === null));
+    }
+
+    public function partOn(Slot $slot, int $bikeId, int $atS): ?Part
+    {
+        $partId = $this->fittingsOf($slot)->chainOn($bikeId, $atS);
+
+        return array_column($this->parts, null, 'id')[$partId ?? 0] ?? null;
+    }
+
+    /**
+     * The rides of a cassette, chainring or pair of jockey wheels. What is ridden indoors wears the cassette of the trainer, where
+     * the bike has one, and spares the one on its wheel.
+     *
+     * @return list<Ride> in order, up to an instant
+     */
+    public function ridesOn(Part $part, int $untilS): array
+    {
+        $slot = $part->slot();
+        if ($slot === null) {
+            return [];
+        }
+        $trainer = $this->fittingsOf(Slot::Trainer);
+        $wears = fn(Ride $ride): bool => match ($slot) {
+            Slot::Trainer => $ride->condition === Condition::Indoor,
+            Slot::Cassette => $ride->condition !== Condition::Indoor || $trainer->chainOn((int) $ride->bikeId, $ride->moment->unixS) === null,
+            default => true,
+        };
+        $rides = [];
+        foreach ($this->fittingsOf($slot)->spansOf($part->id) as $span) {
+            foreach ($this->ridesOf($span->bikeId) as $ride) {
+                if ($span->holdsAt($ride->moment->unixS) && $ride->moment->unixS <= $untilS && $wears($ride)) {
+                    $rides[] = $ride;
+                }
+            }
+        }
+
+        return $rides;
     }
 
     /** How an estimate would be spread, as the logbook stands. */

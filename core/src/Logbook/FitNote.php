@@ -23,6 +23,11 @@ enum FitNote: string
     case NotReady = 'not_ready';
     /** It is kept for an event that is still to come. */
     case Kept = 'kept';
+    /** It is new, and the cassette has outlived its chains or was ridden with a worn one: it may skip under load. */
+    case MaySkip = 'may_skip';
+
+    /** What was ridden less was not ridden in: house rule, km. */
+    private const NEW_KM = 50.0;
 
     public function forbids(): bool
     {
@@ -52,7 +57,15 @@ enum FitNote: string
             self::PinOn->value => self::pinned($book, $chainId),
             self::NotReady->value => $chain->readyAtS !== null,
             self::Kept->value => $chain->keptFor?->waits($nowS, $book->settings) === true,
+            self::MaySkip->value => $chain->km->whole && $chain->km->km < self::NEW_KM && self::wornCassette($book, $bikeId, $nowS),
         ])));
+    }
+
+    private static function wornCassette(Book $book, int $bikeId, int $nowS): bool
+    {
+        $cassette = $book->partOn(Slot::Cassette, $bikeId, $nowS);
+
+        return $cassette !== null && PartWear::of($cassette, $book, $nowS)->mayMakeSkip();
     }
 
     /** Common practice: every removal of a pin widens its hole, and each closing wants a new pin. */

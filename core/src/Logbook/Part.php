@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
-/** A cassette, a chainring or a quick link. A quick link goes with a chain, the others sit on bikes. */
+/** A cassette, a chainring, jockey wheels or a quick link. A quick link goes with a chain, the others sit on bikes. */
 final readonly class Part
 {
     public function __construct(
@@ -16,7 +16,15 @@ final readonly class Part
         public ?int $closingsAllowed = null,
         /** Of a quick link: for how many speeds it is made, null if unknown. */
         public ?int $speeds = null,
+        /** Of a cassette: it sits on a home trainer. */
+        public bool $onTrainer = false,
     ) {}
+
+    /** Where it sits on a bike; null for what goes with a chain. */
+    public function slot(): ?Slot
+    {
+        return $this->onTrainer && $this->kind === PartKind::Cassette ? Slot::Trainer : $this->kind->slot();
+    }
 
     /** Whether it closes a chain of so many speeds; where either is unknown (0 for the chain) nothing speaks against it. */
     public function closes(int $chainSpeeds): bool

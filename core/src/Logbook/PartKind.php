@@ -8,6 +8,7 @@ enum PartKind: string
 {
     case Cassette = 'cassette';
     case Ring = 'ring';
+    case JockeyWheels = 'jockey_wheels';
     case QuickLink = 'quick_link';
 
     /** Where it sits on a bike; null for what goes with a chain. */
@@ -16,6 +17,7 @@ enum PartKind: string
         return match ($this) {
             self::Cassette => Slot::Cassette,
             self::Ring => Slot::Ring,
+            self::JockeyWheels => Slot::JockeyWheels,
             self::QuickLink => null,
         };
     }

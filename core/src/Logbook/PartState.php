@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
-/** What follows from the logbook for a cassette, a chainring or a quick link at one instant. */
+/** What follows from the logbook for a cassette, a chainring, jockey wheels or a quick link at one instant. */
 final readonly class PartState
 {
     private function __construct(
@@ -17,28 +17,25 @@ final readonly class PartState
         public ?int $closings,
         /** Whether all closings are known; if not, `closings` is a least value. */
         public bool $closingsKnown,
+        /** When it went out of use, null: it has not. */
+        public ?int $retiredS = null,
     ) {}
 
     public static function derive(Part $part, Book $book, ChainHistory $history, int $nowS): self
     {
         $opening = $history->until($nowS)->last(Opening::class);
-        $slot = $part->kind->slot();
+        $slot = $part->slot();
+        $retiredS = $history->until($nowS)->last(Retirement::class)?->moment->unixS;
 
         return $slot === null
             ? self::quickLink($part, $book, $opening, $nowS)
-            : new self($part, $opening, $book->fittingsOf($slot)->bikeOf($part->id, $nowS), self::onBikes($part->id, $slot, $book, $opening, $nowS), null, true);
+            : new self($part, $opening, $book->fittingsOf($slot)->bikeOf($part->id, $nowS), self::onBikes($part, $book, $opening, $nowS), null, true, $retiredS);
     }
 
-    private static function onBikes(int $partId, Slot $slot, Book $book, ?Opening $opening, int $nowS): Distance
+    private static function onBikes(Part $part, Book $book, ?Opening $opening, int $nowS): Distance
     {
-        $km = $opening->km ?? 0.0;
-        foreach ($book->fittingsOf($slot)->spansOf($partId) as $span) {
-            foreach ($book->ridesOf($span->bikeId) as $ride) {
-                if ($span->holdsAt($ride->moment->unixS) && $ride->moment->unixS <= $nowS && ($opening === null || Entry::compare($ride, $opening) > 0)) {
-                    $km += $ride->km;
-                }
-            }
-        }
+        $rides = array_filter($book->ridesOn($part, $nowS), fn(Ride $ride) => $opening === null || Entry::compare($ride, $opening) > 0);
+        $km = ($opening->km ?? 0.0) + array_sum(array_map(fn(Ride $ride) => $ride->km, $rides));
 
         return new Distance($km, $opening === null || $opening->km !== null);
     }

@@ -15,6 +15,12 @@ enum SettingKey: string
     /** Hours between two dips, null: only distance counts. */
     case IntervalHours = 'bike.interval_hours';
     case LimitSchool = 'bike.limit_school';
+    /** How many km a chain should live, for the advice on the interval. */
+    case TargetLifeKm = 'bike.target_life_km';
+    /** An interval that was advised and declined, in km. */
+    case DeclinedKm = 'bike.declined_km';
+    /** How many chains in use the bike wants: with fewer it is told to buy. */
+    case ChainsWanted = 'bike.chains_wanted';
     case ChainLabel = 'chain.label';
     case ChainSpeeds = 'chain.speeds';
     case ChainPitches = 'chain.pitches';
@@ -35,8 +41,25 @@ enum SettingKey: string
     case ChainDippedAfter = 'chain.dipped_after';
     /** The bike whose rail a chain hangs on. */
     case ChainHome = 'chain.home';
-    /** What a cassette, chainring or quick link is called. */
+    /** What a cassette, chainring, pair of jockey wheels or quick link is called. */
     case PartName = 'part.name';
+    /** In minor units of the workshop's currency. */
+    case PartPrice = 'part.price_minor';
+    /** 1: a cassette that sits on a home trainer; indoor rides go to it. */
+    case OnTrainer = 'part.on_trainer';
+    /** What an instrument is called, and how it reads. */
+    case InstrumentName = 'instrument.name';
+    case InstrumentKind = 'instrument.kind';
+    /** Of a drop-in gauge: its marks in percent, "0.5 0.75". */
+    case InstrumentMarks = 'instrument.marks';
+    /** Of a rule: over how many pitches it reads. */
+    case InstrumentPitches = 'instrument.pitches';
+    /** In mm of a rule, in percent of a digital gauge. */
+    case InstrumentUncertainty = 'instrument.uncertainty';
+    /** Of a digital gauge: what it shows when closed. */
+    case InstrumentZero = 'instrument.zero_pct';
+    /** 1: it is not used any more. */
+    case InstrumentGone = 'instrument.gone';
     /** The chain that a quick link closes. */
     case LinkChain = 'link.chain';
     /** How many closings the maker of a quick link allows; null: unknown. */
@@ -75,6 +98,8 @@ enum SettingKey: string
     case Language = 'workshop.language';
     /** When a dipped chain may be ridden. */
     case ReadySchool = 'workshop.ready_school';
+    /** How long a chain is expected to live by its interval, "200:25000 300:15000": LifeCurve. */
+    case LifePoints = 'workshop.life_points';
     /** What a new bike starts with: km between two dips. */
     case UsualIntervalKm = 'workshop.interval_km';
     /** What a new bike starts with: the school of its wear limit. */

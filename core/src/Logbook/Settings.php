@@ -7,6 +7,7 @@ namespace Dripel\Core\Logbook;
 use DateTimeZone;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\Factors;
+use Dripel\Core\Interval\LifeCurve;
 use Dripel\Core\PotDay\ReadySchool;
 use Dripel\Core\Wear\LimitSchool;
 
@@ -84,6 +85,20 @@ final class Settings
     public function zone(): DateTimeZone
     {
         return new DateTimeZone($this->text(SettingKey::TimeZone, 0, 'UTC'));
+    }
+
+    /** How many chains in use a bike wants; null: nobody said. */
+    public function chainsWanted(int $bikeId): ?int
+    {
+        return $this->whole(SettingKey::ChainsWanted, $bikeId) ?: null;
+    }
+
+    /** What is expected of a chain's life by the interval it is waxed at. */
+    public function lifeCurve(): LifeCurve
+    {
+        $points = $this->text(SettingKey::LifePoints, 0);
+
+        return $points === '' ? LifeCurve::usual() : LifeCurve::named($points);
     }
 
     public function home(int $chainId, int $atS): ?int

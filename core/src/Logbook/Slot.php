@@ -10,4 +10,7 @@ enum Slot: string
     case Chain = 'chain';
     case Cassette = 'cassette';
     case Ring = 'ring';
+    case JockeyWheels = 'jockey_wheels';
+    /** The cassette of the home trainer that the bike is put on: what is ridden indoors goes to it. */
+    case Trainer = 'trainer';
 }

@@ -8,6 +8,7 @@ use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Strip\JarState;
+use Dripel\Core\Wear\WearForecastResult;
 
 /** One line of Next: what, for which bike and chains, until when, and the action that settles it. Codes, no sentences. */
 final readonly class NextItem
@@ -34,5 +35,7 @@ final readonly class NextItem
         public ?OpenJob $job = null,
         public ?JarState $jar = null,
         public ?BathState $bath = null,
+        public ?ChainSupply $supply = null,
+        public ?WearForecastResult $wear = null,
     ) {}
 }

@@ -27,6 +27,10 @@ enum NextKind: string
     case SpentWaiting = 'spent_waiting';
     /** A chain is past its wear limit. */
     case Worn = 'worn';
+    /** A chain may be past its limit: it wants to be measured. */
+    case Measure = 'measure';
+    /** A bike has, or will soon have, too few chains. */
+    case Buy = 'buy';
     /** A ride has no chain to go to. */
     case NoChain = 'no_chain';
     /** A ride has no bike. */

@@ -13,6 +13,8 @@ use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Strip\BareState;
 use Dripel\Core\Strip\JarState;
+use Dripel\Core\Wear\ReadingDue;
+use Dripel\Core\Wear\WearForecastResult;
 
 /** What to do next, in order of its day: derived from the rails, never entered. */
 final readonly class NextList
@@ -22,15 +24,18 @@ final readonly class NextList
 
     private const NONE_WAXED_DAYS = 14;
 
+    private const BUY_DAYS = 28;
+
     /**
      * @param list<Rail> $rails of the same logbook and instant
      * @param list<OpenJob> $jobs
      * @param array<int, JarState> $jars
      * @param array<int, BathState> $baths
+     * @param array<int, WearForecastResult> $forecasts by chain
      *
      * @return list<NextItem>
      */
-    public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone, array $jobs = [], array $jars = [], array $baths = []): array
+    public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone, array $jobs = [], array $jars = [], array $baths = [], array $forecasts = []): array
     {
         $today = LocalDay::of($nowS, $zone);
         $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->chainIds, $jobs));
@@ -40,6 +45,8 @@ final readonly class NextList
                 $items,
                 ...self::bare($rail, $zone, $inJob),
                 ...self::worn($rail, $today),
+                ...self::measure($rail, $today, $forecasts),
+                ...self::buy($book, $rail, $today, $forecasts),
                 ...self::eventDips($book, $rail, $inJob),
                 ...($rail->fitted === null ? [] : [
                     ...self::fitted($rail, $rail->fitted, $today, $zone),
@@ -83,6 +90,33 @@ final readonly class NextList
             fn(ChainState $chain) => new NextItem(NextKind::Worn, $rail->bikeId, [$chain], $chain === $rail->fitted ? $today->date : null, null, $chain === $rail->fitted, Verb::Retire),
             array_filter($chains, fn(ChainState $chain) => $chain->pastLimit),
         ));
+    }
+
+    /**
+     * @param array<int, WearForecastResult> $forecasts
+     *
+     * @return list<NextItem>
+     */
+    private static function measure(Rail $rail, LocalDay $today, array $forecasts): array
+    {
+        return array_values(array_map(
+            fn(ChainState $chain) => new NextItem(NextKind::Measure, $rail->bikeId, [$chain], $chain === $rail->fitted ? $today->date : null, null, false, Verb::Measure, wear: $forecasts[$chain->chainId] ?? null),
+            array_filter($rail->chains(), fn(ChainState $chain) => ReadingDue::of($chain, $forecasts[$chain->chainId] ?? null)),
+        ));
+    }
+
+    /**
+     * @param array<int, WearForecastResult> $forecasts
+     *
+     * @return list<NextItem>
+     */
+    private static function buy(Book $book, Rail $rail, LocalDay $today, array $forecasts): array
+    {
+        $supply = ChainSupply::of($book, $rail, $forecasts, $today);
+
+        return $supply->buyBy === null || $supply->buyBy > $today->plus(self::BUY_DAYS)->date || $rail->chains() === [] ? [] : [
+            new NextItem(NextKind::Buy, $rail->bikeId, $supply->goes === null ? [] : [$supply->goes], $supply->buyBy, null, false, Verb::Add, supply: $supply),
+        ];
     }
 
     /**

@@ -53,9 +53,16 @@ final readonly class Rail
         return $ready[0] ?? null;
     }
 
-    private function kept(ChainState $chain): bool
+    /** Kept for an event that is still to come. */
+    public function kept(ChainState $chain): bool
     {
         return $chain->keptFor !== null && $chain->keptFor->waits($chain->nowS, $this->settings);
+    }
+
+    /** @return list<ChainState> all that are in use, the one on the bike first */
+    public function chains(): array
+    {
+        return [...($this->fitted === null ? [] : [$this->fitted]), ...$this->hanging];
     }
 
     /** @return list<ChainState> the hanging chains whose next place is the pot */

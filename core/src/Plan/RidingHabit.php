@@ -24,6 +24,8 @@ final readonly class RidingHabit
     /** @param array<int, float> $usualKm by weekday, 1 Monday to 7 Sunday */
     private function __construct(
         public float $weeklyKm,
+        /** The same in km as ridden: what wears a chain. */
+        public float $weeklyRiddenKm,
         public array $usualKm,
         /** Effective km per hour of riding, null if no hours are known. */
         public ?float $kmPerHour,
@@ -35,7 +37,7 @@ final readonly class RidingHabit
     {
         $today = LocalDay::of($nowS, $zone);
         [$fromS, $todayS] = [$today->plus(-7 * self::WEEKS)->startS(), $today->startS()];
-        [$byDay, $total, $timedKm, $hours, $riddenToday] = [[], 0.0, 0.0, 0.0, false];
+        [$byDay, $total, $ridden, $timedKm, $hours, $riddenToday] = [[], 0.0, 0.0, 0.0, 0.0, false];
         for ($i = count($rides) - 1; $i >= 0 && $rides[$i]->moment->unixS >= $fromS; $i--) {
             $ride = $rides[$i];
             if ($ride->moment->unixS >= $todayS) {
@@ -47,6 +49,7 @@ final readonly class RidingHabit
             $day = LocalDay::of($ride->moment->unixS, $zone);
             $byDay[$day->weekday()][$day->date] = ($byDay[$day->weekday()][$day->date] ?? 0.0) + $km;
             $total += $km;
+            $ridden += $ride->km;
             if ($ride->hours !== null && $ride->hours > 0) {
                 $timedKm += $km;
                 $hours += $ride->hours;
@@ -59,6 +62,7 @@ final readonly class RidingHabit
 
         return new self(
             weeklyKm: $total / $weeks,
+            weeklyRiddenKm: $ridden / $weeks,
             usualKm: array_sum($usual) >= self::USUAL_SHARE * $total / $weeks ? $usual : [],
             kmPerHour: $hours > 0 ? $timedKm / $hours : null,
             riddenToday: $riddenToday,

@@ -13,6 +13,9 @@ enum Verb: string
     case Fit = 'fit';
     case ChooseBike = 'choose_bike';
     case Confirm = 'confirm';
+    case Measure = 'measure';
+    /** Adds a new chain. */
+    case Add = 'add';
     /** Goes on with a guided job. */
     case Go = 'go';
     /** Looks after a jar. */

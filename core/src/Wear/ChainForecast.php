@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Wear;
 
-use Dripel\Core\Interval\LifeCurve;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Reading;
 use Dripel\Core\Maths\Normal;
 
-/** The wear of one chain of the logbook: its readings as wear.forecast takes them, and what follows. Null where its km are not known. */
-final readonly class ChainForecast
+/** The wear of one chain of the logbook: its readings as wear.forecast takes them, and what follows. */
+final class ChainForecast
 {
     /** A cycle that was really ridden lies within these, in km; anything else is a gap in the book. */
     private const SHORTEST_KM = 50.0;
@@ -26,9 +25,12 @@ final readonly class ChainForecast
     /** 99 % lie between one minus this and this. */
     private const LIKELY = 0.995;
 
-    private function __construct(public WearForecastInput $input, public float $intervalKm, public WearForecastResult $result, private WearBelief $belief) {}
+    private ?WearBelief $belief = null;
 
-    public static function of(Book $book, ChainState $chain): ?self
+    public function __construct(public readonly WearForecastInput $input, public readonly float $intervalKm, public readonly WearForecastResult $result) {}
+
+    /** What wear.forecast takes of a chain by the house rule; null where its km are not known. */
+    public static function input(Book $book, ChainState $chain): ?WearForecastInput
     {
         if (! $chain->km->whole) {
             return null;
@@ -40,11 +42,14 @@ final readonly class ChainForecast
                 $readings[] = self::reading($history->kmBefore($event)->km, (new WearReading)($event->input()));
             }
         }
-        $intervalKm = $chain->dips > 1 && $chain->opening === null ? min(self::LONGEST_KM, max(self::SHORTEST_KM, $chain->km->km / $chain->dips)) : $chain->terms->intervalKm;
-        $input = new WearForecastInput($chain->terms->limitPct, $readings, WearPrior::ofInterval($chain->terms->limitPct, $intervalKm, LifeCurve::usual()), $chain->km->km);
-        $belief = WearForecast::belief($input);
 
-        return new self($input, $intervalKm, (new WearForecast)->from($input, $belief), $belief);
+        return new WearForecastInput($chain->terms->limitPct, $readings, WearPrior::ofInterval($chain->terms->limitPct, self::intervalKm($chain), $book->settings->lifeCurve()), $chain->km->km);
+    }
+
+    /** The interval at which a chain was really waxed; the one it should be, where nobody knows. */
+    public static function intervalKm(ChainState $chain): float
+    {
+        return $chain->dips > 1 && $chain->opening === null ? min(self::LONGEST_KM, max(self::SHORTEST_KM, $chain->km->km / $chain->dips)) : $chain->terms->intervalKm;
     }
 
     /** @return list<array{float, float, float, float}> km, and the elongation there: 10 %, mean, 90 % */
@@ -55,14 +60,14 @@ final readonly class ChainForecast
         return array_map(function (int $i) use ($farKm): array {
             $x = $farKm * $i / self::POINTS / 1000.0;
 
-            return [1000.0 * $x, $this->belief->quantile($x, 0.1), $this->belief->mean($x), $this->belief->quantile($x, 0.9)];
+            return [1000.0 * $x, $this->belief()->quantile($x, 0.1), $this->belief()->mean($x), $this->belief()->quantile($x, 0.9)];
         }, range(0, self::POINTS));
     }
 
     /** @return list<LimitOutcome> what each school of limits would make of it; costs in minor units */
     public function schools(int $speeds, float $chainMinor, float $cassetteMinor): array
     {
-        return LimitOutcome::all($this->belief, $speeds, $chainMinor, $cassetteMinor);
+        return LimitOutcome::all($this->belief(), $speeds, $chainMinor, $cassetteMinor);
     }
 
     /** To where the limit is reached most likely, but not out of all proportion to what was ridden. */
@@ -83,11 +88,24 @@ final readonly class ChainForecast
     {
         $now = self::reading($this->input->nowKm, $reading);
         $x = $this->input->nowKm / 1000.0;
-        $middle = $this->belief->quantile($x, 0.5);
-        $wide = fn(float $p): float => hypot($this->belief->quantile($x, $p) - $middle, Normal::quantile(self::LIKELY) * $now->sigmaPct);
+        $middle = $this->belief()->quantile($x, 0.5);
+        $wide = fn(float $p): float => hypot($this->belief()->quantile($x, $p) - $middle, Normal::quantile(self::LIKELY) * $now->sigmaPct);
         [$lower, $upper] = [$middle - $wide(1.0 - self::LIKELY), $middle + $wide(self::LIKELY)];
 
         return ($now->valuePct ?? $now->lowerPct ?? -INF) > $upper || ($now->valuePct ?? $now->upperPct ?? INF) < $lower ? [$lower, $upper] : null;
+    }
+
+    /** The same chain with one more reading, taken now. */
+    public function with(WearReadingResult $reading): self
+    {
+        $input = $this->input->with(self::reading($this->input->nowKm, $reading));
+
+        return new self($input, $this->intervalKm, (new WearForecast)($input));
+    }
+
+    private function belief(): WearBelief
+    {
+        return $this->belief ??= WearForecast::belief($this->input);
     }
 
     private static function reading(float $km, WearReadingResult $reading): ForecastReading

@@ -30,6 +30,16 @@ final readonly class WearForecastInput
         }
     }
 
+    public function with(ForecastReading $reading): self
+    {
+        return new self($this->limitPct, [...$this->readings, $reading], $this->prior, $this->nowKm, $this->horizonKm);
+    }
+
+    public function expecting(WearPrior $prior): self
+    {
+        return new self($this->limitPct, $this->readings, $prior, $this->nowKm, $this->horizonKm);
+    }
+
     public static function from(Fields $in): self
     {
         $in->only('limit_pct', 'readings', 'prior', 'now_km', 'horizon_km');

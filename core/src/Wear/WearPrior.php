@@ -11,7 +11,8 @@ use Dripel\Core\Interval\LifeCurve;
 /** What is known of a kind of chain before one is measured: its rate log-normal in % per 1000 km, its first elongation normal in %. */
 final readonly class WearPrior
 {
-    private const RATE_LOG_SD = 0.6;
+    /** A factor of two now and then. */
+    public const RATE_LOG_SD = 0.6;
 
     private const INITIAL_PCT = 0.02;
 

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Interval\AdviseBecause;
+use Dripel\Core\Interval\BikeAdvice;
 use Dripel\Core\Interval\IntervalAdvise;
 use Dripel\Core\Interval\LifeCurve;
+use Dripel\Core\Wear\ChainRate;
+use Dripel\Core\Wear\OwnChains;
 
 /** @return array<string, mixed> */
 function advise(array $with = []): array
@@ -60,3 +64,22 @@ it('refuses what cannot be', function (array $with, string $path): void {
     'a point of nothing' => [['life_points' => [['interval_km' => 200, 'life_km' => 0], ['interval_km' => 300, 'life_km' => 20000]]], 'life_points.0.life_km'],
     'misspelt' => [['caps' => 1], 'caps'],
 ]);
+
+it('advises a bike by how its own chains wear', function (float $logFactor, ?float $targetKm, float $intervalKm, AdviseBecause $because): void {
+    // One chain that is known so well that only the shared spread shrinks it: 0.25 ÷ (0.25 + 0.11).
+    $chains = OwnChains::of([new ChainRate($logFactor * 0.36 / 0.25, 1e9)]);
+    $advice = BikeAdvice::of($chains, LifeCurve::usual(), $targetKm);
+    expect($advice?->result->intervalKm)->toEqualWithDelta($intervalKm, 0.01)->and($advice?->result->because)->toBe($because)
+        ->and($advice?->is($intervalKm * 1.04))->toBeTrue()->and($advice?->is($intervalKm * 1.06))->toBeFalse()->and($advice?->is(null))->toBeFalse();
+})->with([
+    // Twice as fast: to live 12,500 km it is waxed as if it should live 25,000.
+    'fast' => [log(2), 12_500.0, 200.0, AdviseBecause::Wear],
+    'as expected, the middle school’s life' => [0.0, null, 300.0, AdviseBecause::Wear],
+    'slow: no longer than the long school' => [-log(2), null, 400.0, AdviseBecause::Cap],
+]);
+
+it('advises nothing where no chain says anything, and keeps the curve that a rider writes', function (): void {
+    expect(BikeAdvice::of(OwnChains::of([]), LifeCurve::usual(), null))->toBeNull()
+        ->and(LifeCurve::named('300:15000 200:25000')->name())->toBe('200:25000 300:15000')
+        ->and(fn() => LifeCurve::named('300'))->toThrow(InvalidInput::class);
+});

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Wear\Instrument;
+use Dripel\Core\Wear\InstrumentKind;
 use Dripel\Core\Wear\LimitSchool;
+use Dripel\Core\Wear\SpotsAgree;
 use Dripel\Core\Wear\WearReading;
 
 function reading(array $input): array
@@ -198,3 +201,32 @@ it('knows the limit of each school (common practice)', function (
     [LimitSchool::OneMark, 12, 0.75],
     [LimitSchool::Digital, 9, 0.8],
 ]);
+
+it('judges the spread of several spots by what the instrument can tell apart', function (array $spots, SpotsAgree $agree): void {
+    $input = WearReading::input(Fields::fromJson((string) json_encode(['kind' => 'spots', 'spots' => $spots])));
+    expect(SpotsAgree::of($input))->toBe($agree);
+})->with([
+    // A digital gauge of 0.05 %: up to 0.212 % apart is its own error.
+    'as the gauge reads' => [[['kind' => 'digital', 'value_pct' => 0.2], ['kind' => 'digital', 'value_pct' => 0.4]], SpotsAgree::Even],
+    'a stiff stretch' => [[['kind' => 'digital', 'value_pct' => 0.2], ['kind' => 'digital', 'value_pct' => 0.45]], SpotsAgree::Uneven],
+    'seats that one chain can have' => [[['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']]], ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'part']]]], SpotsAgree::Even],
+    'seats that no even chain has' => [[['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']]], ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters']]]], SpotsAgree::Uneven],
+    'one spot' => [[['kind' => 'digital', 'value_pct' => 0.2]], SpotsAgree::One],
+]);
+
+it('makes of what an instrument showed an input of wear.reading', function (Instrument $instrument, array $spots, ?float $value, ?float $sigma, ?float $upper): void {
+    $result = (new WearReading)(WearReading::input(Fields::fromJson((string) json_encode($instrument->input($spots)))));
+    expect($result->valuePct === null ? null : round($result->valuePct, 3))->toBe($value)
+        ->and($result->sigmaPct === null ? null : round($result->sigmaPct, 3))->toBe($sigma)
+        ->and($result->upperPct)->toBe($upper);
+})->with([
+    // 46 pitches are 584.2 mm; 0.25 mm of them are 0.043 %, of 24 pitches 0.082 %: the reason for the longer rule.
+    'rule' => [Instrument::usual(InstrumentKind::Ruler), [['length_mm' => 585.4]], 0.205, 0.043, null],
+    'short rule' => [new Instrument(1, InstrumentKind::Ruler, pitches: Instrument::SHORT_PITCHES), [['length_mm' => 305.4]], 0.197, 0.082, null],
+    'digital, zeroed at 0.02' => [new Instrument(1, InstrumentKind::Digital, uncertainty: 0.03, zeroPct: 0.02), [['value_pct' => 0.2], ['value_pct' => 0.27]], 0.25, 0.03, null],
+    'drop-in' => [Instrument::usual(InstrumentKind::DropIn), [['results' => [['mark_pct' => 0.5, 'seat' => 'rests']]]], null, null, 0.5],
+]);
+
+it('refuses an instrument that cannot be', function (array $marks, float $uncertainty, string $field): void {
+    expect(fn() => new Instrument(1, InstrumentKind::DropIn, $marks, uncertainty: $uncertainty))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($field));
+})->with([[[0.75, 0.5], 0.05, 'marks'], [[0.5, 0.5], 0.05, 'marks'], [[], 0.05, 'marks'], [[2.5], 0.05, 'marks'], [[0.5], 0.0, 'uncertainty']]);

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Cost;
+
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Distance;
+use Dripel\Core\Logbook\Entry;
+use Dripel\Core\Logbook\Opening;
+use Dripel\Core\Logbook\Part;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\TopUp;
+use Dripel\Core\Plan\LocalDay;
+
+/** The life of a chain in figures, and what it cost: itself, its quick links, the wax of its dips. Minor units of money, km. */
+final readonly class ChainLife
+{
+    private const KM = 1000.0;
+
+    private function __construct(
+        public Distance $km,
+        public int $rides,
+        public int $dips,
+        public int $topUps,
+        public ?int $firstS,
+        public ?float $chainMinor,
+        public ?float $linksMinor,
+        public ?float $waxMinor,
+    ) {}
+
+    /** @param float $dipG what a dip takes out of the bath */
+    public static function of(Book $book, ChainState $chain, PriceList $prices, float $dipG): self
+    {
+        $history = $book->history($chain->chainId)->until($chain->nowS);
+        $settings = $book->settings;
+        $bought = $settings->text(SettingKey::ChainBoughtOn, $chain->chainId);
+        $first = [...$history->events, ...$history->rides];
+        $firstS = $bought !== '' ? LocalDay::named($bought, $settings->zone())->startS() : ($first === [] ? null : min(array_map(fn(Entry $entry) => $entry->moment->unixS, $first)));
+        $own = fn(SettingKey $key, int $id): ?float => is_numeric($settings->at($key, $id, PHP_INT_MAX)) ? (float) $settings->at($key, $id, PHP_INT_MAX) : null;
+        $links = array_map(fn(Part $link): ?float => $own(SettingKey::LinkPrice, $link->id) ?? $prices->costMinor(Supply::QuickLink, 1, $book->history($link->id)->last(Opening::class)->moment->unixS ?? $chain->nowS), $book->linksOf($chain->chainId));
+        $dips = array_values(array_filter($history->events, fn(Entry $entry) => $entry instanceof Dip));
+        $wax = array_map(fn(Dip $dip): ?float => $prices->costMinor(Supply::Wax, $dipG, $dip->moment->unixS), $dips);
+
+        return new self(
+            $chain->km,
+            count($history->rides),
+            count($dips),
+            count(array_filter($history->events, fn(Entry $entry) => $entry instanceof TopUp)),
+            $firstS,
+            $own(SettingKey::ChainPrice, $chain->chainId) ?? $prices->costMinor(Supply::Chain, 1, $firstS ?? $chain->nowS),
+            self::sum($links),
+            self::sum($wax),
+        );
+    }
+
+    /** Null unless every price is known. */
+    public function totalMinor(): ?float
+    {
+        return $this->chainMinor === null || $this->linksMinor === null || $this->waxMinor === null ? null : $this->chainMinor + $this->linksMinor + $this->waxMinor;
+    }
+
+    /** For 1000 km; the most it can be where some of its km are unknown. Null without a price, and before it was ridden. */
+    public function per1000KmMinor(): ?float
+    {
+        return $this->totalMinor() === null || $this->km->km <= 0.0 ? null : self::KM * $this->totalMinor() / $this->km->km;
+    }
+
+    /** @param list<float|null> $parts */
+    private static function sum(array $parts): ?float
+    {
+        return in_array(null, $parts, true) ? null : array_sum($parts);
+    }
+}

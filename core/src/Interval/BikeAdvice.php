@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Interval;
+
+use Dripel\Core\Wear\OwnChains;
+
+/** What interval a bike is advised, from how its own chains wear. km. */
+final readonly class BikeAdvice
+{
+    /** The long school: nobody rides further on purpose. Common practice. */
+    public const CAP_KM = 400.0;
+
+    /** Figures closer together than this are the same advice: house rule, in parts of the interval. */
+    private const SAME = 0.05;
+
+    private function __construct(public IntervalAdviseInput $input, public IntervalAdviseResult $result, public OwnChains $chains) {}
+
+    /**
+     * Null while none of the bike's chains says anything of its wear.
+     *
+     * @param OwnChains $chains those of the bike
+     * @param float|null $targetLifeKm null: what the curve lets expect of the middle school
+     */
+    public static function of(OwnChains $chains, LifeCurve $curve, ?float $targetLifeKm): ?self
+    {
+        if ($chains->chains === 0) {
+            return null;
+        }
+        $input = new IntervalAdviseInput(self::CAP_KM, null, $targetLifeKm ?? self::usualLifeKm($curve), 1.0 / $chains->factor(), $curve);
+
+        return new self($input, (new IntervalAdvise)($input), $chains);
+    }
+
+    /** What a chain lives that is waxed by the middle school. */
+    public static function usualLifeKm(LifeCurve $curve): float
+    {
+        return $curve->lifeKm(300.0);
+    }
+
+    /** Whether an interval is what is advised, near enough. */
+    public function is(?float $intervalKm): bool
+    {
+        return $intervalKm !== null && abs($intervalKm / $this->result->intervalKm - 1.0) <= self::SAME;
+    }
+}

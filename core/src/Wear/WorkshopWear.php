@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Wear;
+
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Maths\Memo;
+use Dripel\Core\Maths\NoMemo;
+
+/** The wear of all chains of a logbook at one instant: each expected to wear as the others did, and none by its own example. */
+final class WorkshopWear
+{
+    /** So many of the newest chains speak for the rider's ways: house rule. */
+    private const NEWEST = 20;
+
+    /** @var array<int, ChainRate>|null by chain */
+    private ?array $rates = null;
+
+    /** @var array<int, ChainForecast|null> by chain */
+    private array $forecasts = [];
+
+    public function __construct(private readonly Book $book, private readonly int $nowS, private readonly Memo $memo = new NoMemo) {}
+
+    /** Null where the km of the chain are not known. */
+    public function of(ChainState|int $chain): ?ChainForecast
+    {
+        $chain = is_int($chain) ? $this->book->chain($chain, $this->nowS) : $chain;
+
+        return array_key_exists($chain->chainId, $this->forecasts) ? $this->forecasts[$chain->chainId] : $this->forecasts[$chain->chainId] = $this->forecast($chain);
+    }
+
+    /** The rider's own chains, one left out that is to be told by the others, or only those of one bike's rail. */
+    public function own(?int $withoutChainId = null, ?int $bikeId = null): OwnChains
+    {
+        $this->rates ??= $this->rates();
+
+        return OwnChains::of(array_values(array_filter(
+            $this->rates,
+            fn(int $id) => $id !== $withoutChainId && ($bikeId === null || $this->book->settings->home($id, $this->nowS) === $bikeId),
+            ARRAY_FILTER_USE_KEY,
+        )));
+    }
+
+    private function forecast(ChainState $chain): ?ChainForecast
+    {
+        $house = ChainForecast::input($this->book, $chain);
+        if ($house === null || $house->prior === null) {
+            return null;
+        }
+        $input = $house->expecting($this->own($chain->chainId)->sharpen($house->prior));
+
+        return new ChainForecast($input, ChainForecast::intervalKm($chain), $this->memo->of('wear '.self::key($input), fn() => (new WearForecast)($input)));
+    }
+
+    /** @return array<int, ChainRate> */
+    private function rates(): array
+    {
+        $rates = [];
+        foreach (array_slice($this->book->chainIds, -self::NEWEST) as $chainId) {
+            $input = ChainForecast::input($this->book, $this->book->chain($chainId, $this->nowS));
+            if ($input !== null && $input->readings !== []) {
+                // Its rate follows from its readings; where it is now makes no difference.
+                $last = $input->readings[count($input->readings) - 1]->km;
+                $rates[$chainId] = $this->memo->of('rate '.self::key(new WearForecastInput($input->limitPct, $input->readings, $input->prior, $last)), fn() => ChainRate::of($input));
+            }
+        }
+
+        return $rates;
+    }
+
+    private static function key(WearForecastInput $input): string
+    {
+        return sha1(serialize($input));
+    }
+}

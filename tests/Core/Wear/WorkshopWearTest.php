@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\LifeCurve;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\DatedSetting;
+use Dripel\Core\Logbook\Fitting;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Part;
+use Dripel\Core\Logbook\PartKind;
+use Dripel\Core\Logbook\PartWear;
+use Dripel\Core\Logbook\Reading;
+use Dripel\Core\Logbook\Retirement;
+use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Logbook\Slot;
+use Dripel\Core\Maths\Memo;
+use Dripel\Core\Plan\ChainSupply;
+use Dripel\Core\Plan\EvenWear;
+use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\NextItem;
+use Dripel\Core\Plan\NextList;
+use Dripel\Core\Plan\Rail;
+use Dripel\Core\Wear\ChainRate;
+use Dripel\Core\Wear\DigitalReading;
+use Dripel\Core\Wear\ForecastReading;
+use Dripel\Core\Wear\OwnChains;
+use Dripel\Core\Wear\ReadingDue;
+use Dripel\Core\Wear\WearForecastInput;
+use Dripel\Core\Wear\WearForecastResult;
+use Dripel\Core\Wear\WearPrior;
+use Dripel\Core\Wear\WearVerdict;
+use Dripel\Core\Wear\WorkshopWear;
+
+const DAY_S = 86400;
+
+/**
+ * One bike, 100 km a day, each chain for the same number of days one after the other, then measured with a digital gauge.
+ *
+ * @param array<int, float> $ratePct in % per 1000 km by chain
+ * @param list<int> $retired
+ */
+function worn(array $ratePct, int $days = 40, array $retired = [], array $parts = [], array $fittings = [], array $settings = [], Condition $condition = Condition::Dry): Book
+{
+    [$rides, $events, $day] = [[], [], 0];
+    foreach ($ratePct as $chain => $rate) {
+        $fittings[] = new Fitting(1000 + $chain, new Moment(DAY_S * $day), 1, $chain);
+        for ($i = 0; $i < $days; $i++) {
+            $rides[] = new Ride(++$day, new Moment(DAY_S * $day - 3600), 1, 100.0, 4.0, $condition);
+            if ($i % 10 === 9) {
+                $events[] = new Reading($day, new Moment(DAY_S * $day - 60), $chain, new DigitalReading(0.02 + $rate * ($i + 1) / 10, 0.01));
+            }
+        }
+        if (in_array($chain, $retired, true)) {
+            $fittings[] = new Fitting(2000 + $chain, new Moment(DAY_S * $day - 30), 1, null);
+            $events[] = new Retirement(3000 + $chain, new Moment(DAY_S * $day - 20), $chain);
+        }
+    }
+    $homes = array_map(fn(int $chain) => new DatedSetting(SettingKey::ChainHome, $chain, new Moment(0), 1), array_keys($ratePct));
+
+    return new Book([1], array_keys($ratePct), new Settings([...$homes, ...$settings]), $fittings, $rides, $events, parts: $parts);
+}
+
+it('takes from the readings of a chain what they alone say of its rate', function (): void {
+    // Many exact readings on a line of 0.05 % per 1000 km, where 0.02 was expected: the data, not the prior.
+    $readings = array_map(fn(int $i) => ForecastReading::exact(500.0 * $i, 0.02 + 0.025 * $i, 0.005), range(1, 20));
+    $rate = ChainRate::of(new WearForecastInput(0.5, $readings, new WearPrior(0.02, 0.6, 0.02, 0.02), 10_000.0));
+    expect($rate->logFactor)->toEqualWithDelta(log(0.05 / 0.02), 0.01)->and($rate->precision)->toBeGreaterThan(500.0)
+        ->and(ChainRate::of(new WearForecastInput(0.5, [], new WearPrior(0.02, 0.6, 0.02, 0.02), 10_000.0))->precision)->toBe(0.0);
+});
+
+it('sharpens what is expected of a chain by the others, as two levels of normals do', function (): void {
+    // By hand: 0.36 = 0.25 shared + 0.11 apart; weight 1/(0.11 + 0.1) each; mean 0.5·14.2857/18.2857, variance 1/18.2857 + 0.11.
+    $own = OwnChains::of([...array_fill(0, 3, new ChainRate(0.5, 10.0)), new ChainRate(9.0, 0.5)]);
+    $prior = $own->sharpen(new WearPrior(0.03, 0.6, 0.02, 0.02));
+    expect($own->chains)->toBe(3)
+        ->and($own->logFactor)->toEqualWithDelta(0.390625, 1e-9)
+        ->and($prior->rateMedian)->toEqualWithDelta(0.03 * exp(0.390625), 1e-12)
+        ->and($prior->rateLogSd)->toEqualWithDelta(sqrt(0.0546875 + 0.11), 1e-9)
+        // Two are too few to be listened to.
+        ->and(OwnChains::of([new ChainRate(0.5, 10.0), new ChainRate(0.5, 10.0)])->sharpen($house = new WearPrior(0.03, 0.6, 0.02, 0.02)))->toBe($house);
+});
+
+it('expects a new chain to wear as the others did, and none by its own example', function (): void {
+    $book = worn([1 => 0.08, 2 => 0.09, 3 => 0.085, 4 => 0.03], settings: [new DatedSetting(SettingKey::ChainHome, 5, new Moment(0), 1)]);
+    $wear = new WorkshopWear(new Book([1], [...$book->chainIds, 5], $book->settings, [], [], []), 161 * DAY_S);
+    expect($wear->own()->chains)->toBe(0);
+    $wear = new WorkshopWear($book, 161 * DAY_S);
+    $house = 1000.0 * 0.5 / LifeCurve::usual()->lifeKm(300.0);
+    expect($wear->own()->chains)->toBe(4)->and($wear->own(4)->chains)->toBe(3)->and($wear->own(bikeId: 2)->chains)->toBe(0)
+        ->and($wear->of(4)?->input->prior?->rateMedian)->toBeGreaterThan(1.7 * $house)
+        ->and($wear->of(4)?->input->prior?->rateLogSd)->toBeLessThan(0.5)
+        // What it was measured to do itself still weighs most.
+        ->and($wear->of(4)?->result->rateP50)->toEqualWithDelta(0.03, 0.004);
+});
+
+it('finds the same with what was kept as without', function (): void {
+    $book = worn([1 => 0.08, 2 => 0.09, 3 => 0.02]);
+    $memo = new class implements Memo {
+        public array $known = [];
+
+        public int $made = 0;
+
+        public function of(string $key, Closure $make): mixed
+        {
+            array_key_exists($key, $this->known) || $this->made++;
+
+            return $this->known[$key] ??= unserialize(serialize($make()));
+        }
+    };
+    $found = fn(Memo ...$with) => array_map(fn(int $id) => (new WorkshopWear($book, 130 * DAY_S, ...$with))->of($id)?->result->toArray(), [1, 2, 3]);
+    $derived = $found();
+    expect($found($memo))->toBe($derived)->and($memo->made)->toBe(6)->and($found($memo))->toBe($derived)->and($memo->made)->toBe(6);
+    // A ride later it is worked out anew: the place of a chain is part of what it follows from.
+    (new WorkshopWear($book->withRide(new Ride(999, new Moment(129 * DAY_S), 1, 80.0, null, Condition::Dry)), 130 * DAY_S, $memo))->of(3);
+    expect($memo->made)->toBe(7);
+});
+
+/** @param array<int, array{float, float|null}> $of mean now, km to the limit in the earliest of ten cases; by chain */
+function forecasts(array $of): array
+{
+    return array_map(fn(array $f) => new WearForecastResult(0.05, 0.04, 0.05, 0.06, 0.0, $f[0], $f[0] - 0.02, $f[0] + 0.02, $f[1], null, null, 0.0, null, $f[2] ?? WearVerdict::Keep), $of);
+}
+
+it('says when a bike will have too few chains, and when to buy', function (array $forecasts, ?int $wanted, ?string $shortOn, ?string $buyBy, ?int $goes): void {
+    // 700 km a week; chain 3 is on the bike. By hand: two chains share it 350 km a week each, three 233.
+    $set = $wanted === null ? [] : [new DatedSetting(SettingKey::ChainsWanted, 1, new Moment(0), $wanted)];
+    $book = worn([1 => 0.01, 2 => 0.01, 3 => 0.01], settings: $set);
+    $zone = new DateTimeZone('UTC');
+    $supply = ChainSupply::of($book, Rail::all($book, 120 * DAY_S, $zone)[0], forecasts($forecasts), LocalDay::of(120 * DAY_S, $zone));
+    expect([$supply->shortOn, $supply->buyBy, $supply->goes?->chainId])->toBe([$shortOn, $buyBy, $goes]);
+})->with([
+    // 120 days after the epoch is 1 May 1970. First to go after 700·3/700 = 3 weeks, then two left until (1750 − 700)·2/700 = 3 weeks more.
+    'the second to go' => [[1 => [0.1, 700.0], 2 => [0.1, 1750.0], 3 => [0.1, 99_000.0]], null, '1970-06-12', '1970-05-29', 2],
+    'three wanted: the first' => [[1 => [0.1, 700.0], 2 => [0.1, 1750.0], 3 => [0.1, null]], 3, '1970-05-22', '1970-05-08', 1],
+    'four wanted: too few now' => [[1 => [0.1, 700.0]], 4, '1970-05-01', '1970-05-01', null],
+    'nothing is foreseen' => [[1 => [0.1, null]], null, null, null, null],
+    'beyond five years' => [[1 => [0.1, 90_000.0], 2 => [0.1, 91_000.0], 3 => [0.1, 99_000.0]], null, null, null, null],
+]);
+
+it('names the chain to ride next so that all wear evenly, and the one to measure', function (): void {
+    $book = worn([1 => 0.01, 2 => 0.01, 3 => 0.01]);
+    $zone = new DateTimeZone('UTC');
+    $rail = Rail::all($book, 120 * DAY_S, $zone)[0];
+    $of = forecasts([1 => [0.21, 9000.0], 2 => [0.33, 900.0, WearVerdict::Measure], 3 => [0.30, 900.0]]);
+    $even = EvenWear::of($rail, $of);
+    expect([$even?->least->chainId, $even?->most->chainId, $even?->even(), $even?->ready])->toBe([1, 2, false, false])
+        ->and($even?->apartPct)->toEqualWithDelta(0.12, 1e-9)
+        ->and(EvenWear::of($rail, forecasts([1 => [0.2, 1.0]])))->toBeNull()
+        // Measured after its last ride: nothing new would be learnt. Ridden 100 km since, it is due.
+        ->and(ReadingDue::of($book->chain(2, 120 * DAY_S), $of[2]))->toBeFalse();
+    $later = $book->withRide(new Ride(998, new Moment(120 * DAY_S + 3600), 1, 100.0, null, Condition::Dry));
+    $onBike = forecasts([3 => [0.4, 100.0, WearVerdict::Measure], 1 => [0.1, 9000.0], 2 => [0.1, 9000.0]]);
+    $kinds = array_map(fn(NextItem $item) => "{$item->kind->value} {$item->verb?->value}", NextList::of($later, Rail::all($later, 121 * DAY_S, $zone), 121 * DAY_S, $zone, forecasts: $onBike));
+    expect(ReadingDue::of($later->chain(3, 121 * DAY_S), $onBike[3]))->toBeTrue()->and($kinds)->toContain('measure measure')->not->toContain('buy add');
+});
+
+it('counts what the chains did to a cassette, and spares it what the trainer took', function (): void {
+    $wheel = new Part(50, PartKind::Cassette);
+    $trainer = new Part(51, PartKind::Cassette, onTrainer: true);
+    $fit = [new Fitting(1, new Moment(0), 1, 50, Slot::Cassette), new Fitting(2, new Moment(DAY_S * 80), 1, 51, Slot::Trainer)];
+    // Chains 1 and 2 reach 0.5 % after 3,000 and 4,000 km of the 4,000 that they ran; 3 does not.
+    $book = worn([1 => 0.17, 2 => 0.125, 3 => 0.01], retired: [1, 2], parts: [$wheel, $trainer], fittings: $fit);
+    $of = PartWear::of($wheel, $book, 200 * DAY_S);
+    expect([$of->outlived, $of->pastLimitKm, $of->chainsKm])->toBe([2, 1000.0, [1 => 4000.0, 2 => 4000.0, 3 => 4000.0]])
+        ->and($of->mayMakeSkip())->toBeTrue()
+        ->and(PartWear::of($trainer, $book, 200 * DAY_S)->chainsKm)->toBe([])
+        ->and($book->part(50, 200 * DAY_S)->km->km)->toBe(12_000.0);
+    $indoors = worn([1 => 0.01, 2 => 0.01, 3 => 0.01], parts: [$wheel, $trainer], fittings: $fit, condition: Condition::Indoor);
+    expect([$indoors->part(50, 200 * DAY_S)->km->km, $indoors->part(51, 200 * DAY_S)->km->km])->toBe([8_000.0, 4_000.0])
+        ->and(PartWear::of($wheel, $indoors, 200 * DAY_S)->mayMakeSkip())->toBeFalse();
+});
