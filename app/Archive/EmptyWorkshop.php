@@ -38,7 +38,7 @@ final readonly class EmptyWorkshop
     /** Its settings stay unless they go too. */
     public function rows(Workshop $workshop): void
     {
-        foreach (['tracks', 'guided_taps', 'guided_jobs', 'temperatures', 'devices'] as $table) {
+        foreach (['tracks', 'guided_taps', 'guided_jobs', 'temperatures', 'gauge_values', 'devices'] as $table) {
             DB::table($table)->where('workshop_id', $workshop->id)->delete();
         }
         foreach (array_reverse(WorkshopFile::tables()) as $table) {

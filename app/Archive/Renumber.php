@@ -12,7 +12,7 @@ use Dripel\Core\Logbook\SettingKey;
 final class Renumber
 {
     /** What a table's row names by id: column => table. */
-    private const REFERENCES = ['bike_id' => 'bikes', 'component_id' => 'components', 'into_id' => 'components', 'pot_id' => 'components', 'action_id' => 'actions', 'voided_by' => 'actions', 'reverted_by' => 'actions'];
+    private const REFERENCES = ['bike_id' => 'bikes', 'component_id' => 'components', 'into_id' => 'components', 'pot_id' => 'components', 'instrument_id' => 'components', 'action_id' => 'actions', 'voided_by' => 'actions', 'reverted_by' => 'actions'];
 
     /** @var array<string, array<int|string, int|string>> by table, then by id in the file */
     private array $ids = [];
@@ -66,7 +66,7 @@ final class Renumber
                 }
             }
         }
-        foreach (['part' => 'components', 'jar' => 'components', 'pot' => 'components', 'ride' => 'rides'] as $key => $table) {
+        foreach (['part' => 'components', 'before' => 'components', 'instrument' => 'components', 'jar' => 'components', 'pot' => 'components', 'ride' => 'rides'] as $key => $table) {
             if (isset($about[$key])) {
                 $about[$key] = $this->id($table, $about[$key]);
             }

@@ -9,7 +9,7 @@ use App\Models\Pot;
 use App\Models\Workshop;
 use App\Support\AppClock;
 
-/** Connects a probe to a pot, and disconnects it. Its token is told once and kept only as a hash. */
+/** Connects a probe to a pot or a gauge to the bench, and disconnects it. Its token is told once and kept only as a hash. */
 final readonly class Connect
 {
     public function __construct(private AppClock $clock) {}
@@ -24,6 +24,18 @@ final readonly class Connect
         $device = Device::query()->create(['workshop_id' => $workshop->id, 'kind' => Device::PROBE, 'pot_id' => $pot->id, 'name' => $name, 'added_at' => $this->clock->unixS(), 'simulates' => $simulates]);
 
         return [$device->refresh(), $device->createToken($name, [Device::SENDS_TEMPERATURES])->plainTextToken];
+    }
+
+    /**
+     * @param array{chain: int}|null $simulates
+     *
+     * @return array{Device, string} with the token
+     */
+    public function gauge(Workshop $workshop, string $name, ?array $simulates = null): array
+    {
+        $device = Device::query()->create(['workshop_id' => $workshop->id, 'kind' => Device::GAUGE, 'name' => $name, 'added_at' => $this->clock->unixS(), 'simulates' => $simulates]);
+
+        return [$device->refresh(), $device->createToken($name, [Device::SENDS_VALUES])->plainTextToken];
     }
 
     public function disconnect(Device $device): void

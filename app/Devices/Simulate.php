@@ -23,7 +23,7 @@ final readonly class Simulate
     {
         $workshop->demo || throw new NotPossible('job', 'only_demo');
         $job->kind === GuidedKind::PotDay && $job->ended_at === null || throw new NotPossible('job', 'job_over');
-        foreach (Device::query()->in($workshop)->whereNotNull('simulates')->whereNull('gone_at')->get() as $earlier) {
+        foreach (Device::query()->in($workshop)->where('kind', Device::PROBE)->whereNotNull('simulates')->whereNull('gone_at')->get() as $earlier) {
             $this->connect->disconnect($earlier);
         }
         [$device, $token] = $this->connect->probe($workshop, Pot::query()->findOrFail(PotDayJob::wish($job)->potId), 'Simulated probe', ['job' => $job->id, 'speed' => $speed, 'extra_w' => 0.0]);

@@ -48,7 +48,7 @@ final readonly class SimulatedProbe
     /** Reads once and sends it; false where the probe is not wanted any more. A machine that is away is asked again. */
     public function send(Device $device, string $token, GuidedJob $job): bool
     {
-        $simulates = $device->simulates ?? ['speed' => 1.0, 'extra_w' => 0.0];
+        $simulates = ($device->simulates ?? []) + ['speed' => 1.0, 'extra_w' => 0.0];
         $nowS = $this->clock->unixS();
         $at = $this->clock->now()->format('Y-m-d\TH:i:s\Z');
         try {

@@ -39,7 +39,7 @@ final class Problems
         $exceptions->render(fn(AuthenticationException $e, Request $request) => $request->is('api/*') ? response()->json(['message' => (string) __('errors.probe.token')], 401) : null);
         $exceptions->render(fn(NotPossible $e) => self::beside($e->field, (string) __("errors.{$e->reason}", $e->parameters)));
         $exceptions->render(fn(NotRestored $e) => self::beside('file', (string) __("errors.restore.{$e->reason}", $e->parameters)));
-        $exceptions->render(fn(InvalidInput $e) => self::beside(strtok($e->path, '.') ?: 'input', (string) __(
+        $exceptions->render(fn(InvalidInput $e) => self::beside(str_contains($e->path, 'spots.') ? $e->path : (strtok($e->path, '.') ?: 'input'), (string) __(
             $e->path === 'file' ? 'errors.file' : 'errors.input',
             ['problem' => $e->getMessage()],
         )));

@@ -36,6 +36,10 @@ enum ActionKind: string
     case PotDay = 'pot_day';
     case CorrectPotDay = 'correct_pot_day';
     case CalibratePot = 'calibrate_pot';
+    case KeepInstrument = 'keep_instrument';
+    case AddPart = 'add_part';
+    case FitPart = 'fit_part';
+    case RetirePart = 'retire_part';
     case SetPrice = 'set_price';
     case AddLink = 'add_link';
     case KeepProtocol = 'keep_protocol';

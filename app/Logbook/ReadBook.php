@@ -137,6 +137,7 @@ final class ReadBook
             $settings->whole(SettingKey::LinkChain, $row->id) ?: null,
             $settings->whole(SettingKey::LinkClosings, $row->id) ?: null,
             $settings->whole(SettingKey::LinkSpeeds, $row->id) ?: null,
+            $settings->whole(SettingKey::OnTrainer, $row->id) === 1,
         ))->all());
     }
 

@@ -10,16 +10,16 @@ use Laravel\Sanctum\HasApiTokens;
 use Laravel\Sanctum\PersonalAccessToken;
 
 /**
- * A thing that sends readings: of one workshop, at one pot. Its token is its own and can do nothing else.
+ * A thing that sends readings: of one workshop, a probe at one pot, a gauge at none. Its token is its own and can do nothing else.
  *
  * @property int $id
  * @property string $kind
- * @property int $pot_id
+ * @property int|null $pot_id
  * @property string $name
  * @property int $added_at
  * @property int|null $seen_at
  * @property int|null $gone_at null: its token is good
- * @property array{job: string, speed: float, extra_w: float}|null $simulates
+ * @property array{job: string, speed: float, extra_w: float}|array{chain: int}|null $simulates
  */
 final class Device extends WorkshopModel implements CanSignIn
 {
@@ -30,8 +30,13 @@ final class Device extends WorkshopModel implements CanSignIn
 
     public const PROBE = 'probe';
 
+    public const GAUGE = 'gauge';
+
     /** What the token of a probe may do. */
     public const SENDS_TEMPERATURES = 'temperatures:send';
+
+    /** What the token of a gauge may do. */
+    public const SENDS_VALUES = 'values:send';
 
     protected function casts(): array
     {

@@ -7,7 +7,7 @@ namespace App\Models;
 use Dripel\Core\Logbook\Slot;
 
 /**
- * A chain put on a bike, or the bike left without one; in another slot a cassette or a chainring.
+ * A chain put on a bike, or the bike left without one; in another slot a cassette, chainring or jockey wheels.
  *
  * @property int $bike_id
  * @property int|null $component_id

@@ -7,7 +7,7 @@ namespace App\Models;
 use Dripel\Core\Logbook\PartKind;
 use Illuminate\Database\Eloquent\Builder;
 
-/** A cassette, chainring or quick link. */
+/** A cassette, chainring, pair of jockey wheels or quick link. */
 final class Part extends Component
 {
     protected static function booted(): void

@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Logbook\ReadBook;
 use App\Support\AppClock;
 use App\Support\CurrentWorkshop;
+use App\Wear\CacheMemo;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -27,10 +28,12 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->alias(AppClock::class, ClockInterface::class);
         $this->app->scoped(CurrentWorkshop::class);
         $this->app->scoped(ReadBook::class);
+        $this->app->scoped(CacheMemo::class);
     }
 
     public function boot(): void
     {
+        $this->app->terminating(fn() => $this->app->resolved(CacheMemo::class) && $this->app->make(CacheMemo::class)->keep());
         Model::shouldBeStrict(! $this->app->isProduction());
         Vite::useManifestFilename('manifest.json');
         // Ten tries a minute is plenty for a person and too few for a machine that guesses.

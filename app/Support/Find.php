@@ -9,6 +9,7 @@ use App\Models\Action;
 use App\Models\Bike;
 use App\Models\Chain;
 use App\Models\Entry;
+use App\Models\Instrument;
 use App\Models\Jar;
 use App\Models\Part;
 use App\Models\Pot;
@@ -51,7 +52,12 @@ final readonly class Find
         return Pot::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
     }
 
-    /** A quick link that lies in the drawer. */
+    public function instrument(mixed $id): Instrument
+    {
+        return Instrument::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
+    }
+
+    /** A cassette, chainring, pair of jockey wheels or quick link. */
     public function part(mixed $id): Part
     {
         return Part::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();

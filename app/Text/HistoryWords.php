@@ -50,6 +50,7 @@ final readonly class HistoryWords
 
         return match (true) {
             $firstReading => 'estimate_noted',
+            $action->kind === ActionKind::KeepInstrument && ($action->about['gone'] ?? false) === true => 'put_instrument_away',
             $action->kind === ActionKind::PotDay && ($action->about['chains'] ?? []) === [] => 'pot_day_none',
             default => $action->kind->value,
         };
@@ -101,6 +102,8 @@ final readonly class HistoryWords
         return [
             'what' => $this->arrived($about),
             'part' => is_int($about['part'] ?? null) ? ($this->voice->settings->text(SettingKey::PartName, $about['part']) ?: $this->voice->say('ui.parts.quick_link')) : '',
+            'before' => is_int($about['before'] ?? null) ? $this->voice->say(($about['replaces'] ?? false) === true ? 'history.part_replaced' : 'history.part_before', ['name' => $this->voice->settings->text(SettingKey::PartName, $about['before'])]) : '',
+            'measured' => array_key_exists('value_pct', $about) && is_int($about['off'] ?? null) ? $this->voice->say('history.measured_off', ['off' => $this->voice->names->chain($about['off']), 'wear' => $this->wear($about)]) : '',
             'from' => is_string($about['from'] ?? null) ? $this->day($about['from']) : '',
             'until' => is_string($about['until'] ?? null) ? $this->voice->say('history.until_date', ['date' => $this->day($about['until'])]) : '',
             'each' => is_numeric($about['each'] ?? null) ? $q->distance((float) $about['each'], 1) : '',
@@ -197,12 +200,12 @@ final readonly class HistoryWords
 
         return match (true) {
             $value === null || ! is_scalar($value) => $this->voice->say('words.none'),
-            in_array($key, [SettingKey::IntervalKm, SettingKey::UsualIntervalKm], true) => $q->distance((float) $value),
+            in_array($key, [SettingKey::IntervalKm, SettingKey::UsualIntervalKm, SettingKey::TargetLifeKm, SettingKey::DeclinedKm], true) => $q->distance((float) $value),
             $key === SettingKey::IntervalHours => $q->hours((float) $value),
             in_array($key, [SettingKey::LimitSchool, SettingKey::UsualLimitSchool], true) => $this->voice->say("schools.{$value}.name"),
             $key === SettingKey::ReadySchool => $this->voice->say("schools.ready.{$value}"),
             $key === SettingKey::ChainHome => $this->voice->names->bike((int) $value),
-            in_array($key, [SettingKey::ChainPrice, SettingKey::LinkPrice], true) => $q->money((float) $value),
+            in_array($key, [SettingKey::ChainPrice, SettingKey::LinkPrice, SettingKey::PartPrice], true) => $q->money((float) $value),
             $key === SettingKey::ChainMassG => $q->mass((float) $value),
             $key === SettingKey::ChainLoad => $this->voice->say("strip.load.{$value}"),
             $key === SettingKey::ChainJoint => $this->voice->say("ui.size.{$value}"),

@@ -23,7 +23,7 @@ final readonly class NextWords
 
         return [
             $this->voice->say($this->titleCode($item), $parameters),
-            trans_choice($this->reasonCode($item), max(1, count($item->rides)), $parameters),
+            trans_choice($this->reasonCode($item), $item->supply === null ? max(1, count($item->rides)) : $item->supply->inUse, $parameters),
         ];
     }
 
@@ -49,6 +49,11 @@ final readonly class NextWords
         $code = match ($item->kind) {
             NextKind::Overdue => 'overdue_'.($chain?->life?->because->value ?? 'distance'),
             NextKind::Outrun => $item->goodUntil?->shortKm === null ? 'outrun_average' : 'outrun',
+            NextKind::Buy => match (true) {
+                $item->supply?->tooFew() === true => 'buy_now',
+                ($item->supply->inUse ?? 0) === 1 => 'buy_one',
+                default => 'buy',
+            },
             NextKind::Bare => $item->late ? 'bare_late' : ($item->urgent ? 'bare_soon' : 'bare'),
             NextKind::Bath => 'bath_'.($item->bath?->ledger?->next->value ?? 'ok'),
             NextKind::Job => $item->job?->planned === true ? ($item->byS === null ? 'job_planned_now' : 'job_planned') : ($item->byS === null ? 'job' : 'job_rest'),
@@ -119,6 +124,12 @@ final readonly class NextWords
             'wax' => $item->bath?->ledger === null ? '' : $q->mass($item->bath->ledger->waxG),
             'grit' => $item->bath?->ledger === null ? '' : $q->number($item->bath->ledger->grit, 1),
             'grit_limit' => $q->number(BathLedgerInput::GRIT_LIMIT),
+            'now' => $item->wear === null ? '' : $q->number(max(0.0, $item->wear->nowMean), 2),
+            'low' => $item->wear === null ? '' : $q->number(max(0.0, $item->wear->nowP10), 2),
+            'high' => $item->wear === null ? '' : $q->number(max(0.0, $item->wear->nowP90), 2),
+            'measured' => $chain?->reading === null ? $this->voice->say('words.never') : $q->day($chain->reading->moment->unixS),
+            'short' => $item->supply?->shortOn === null ? '' : $this->voice->dayWord($item->supply->shortOn),
+            'wanted' => $item->supply === null ? '' : trans_choice('wear.supply.wanted', $item->supply->wanted),
             'cleanings' => $item->jar === null ? '' : (string) $item->jar->cleanings,
             'ride_km' => $q->distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $item->rides))),
         ];

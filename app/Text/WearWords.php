@@ -4,10 +4,24 @@ declare(strict_types=1);
 
 namespace App\Text;
 
+use Dripel\Core\Cost\ChainLife;
+use Dripel\Core\Interval\AdviseBecause;
+use Dripel\Core\Interval\BikeAdvice;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\PartWear;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\ChainSupply;
+use Dripel\Core\Plan\EvenWear;
+use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Wear\ChainForecast;
+use Dripel\Core\Wear\Instrument;
+use Dripel\Core\Wear\InstrumentKind;
+use Dripel\Core\Wear\OwnChains;
+use Dripel\Core\Wear\SpotsAgree;
+use Dripel\Core\Wear\WearForecastResult;
+use Dripel\Core\Wear\WearReadingResult;
 
-/** The wear of a chain in sentences: what to do, how worn it is, when its limit comes, and why that is believed. */
+/** Wear in sentences: how worn a chain is, what to do, when its limit comes, and why that is believed. */
 final readonly class WearWords
 {
     public function __construct(private Voice $voice) {}
@@ -17,9 +31,8 @@ final readonly class WearWords
     {
         $q = $this->voice->quantities;
         $result = $forecast->result;
-        $pct = fn(float $value): string => $q->number(max(0.0, $value), 2);
         $parameters = [
-            'mean' => $pct($result->nowMean), 'p10' => $pct($result->nowP10), 'p90' => $pct($result->nowP90), 'limit' => $q->mark($forecast->input->limitPct),
+            'mean' => $this->pct($result->nowMean), 'p10' => $this->pct($result->nowP10), 'p90' => $this->pct($result->nowP90), 'limit' => $q->mark($forecast->input->limitPct),
             'likely' => $q->percent(100 * $result->probabilityPastLimit),
             'km10' => $this->about($result->kmToLimitP10), 'km50' => $this->about($result->kmToLimitP50), 'km90' => $this->about($result->kmToLimitP90),
             'at' => $result->nextMeasurementKm === null ? '' : $this->about($result->nextMeasurementKm),
@@ -39,15 +52,183 @@ final readonly class WearWords
         ]));
     }
 
-    /** Where the belief comes from. */
-    public function why(ChainForecast $forecast, ChainState $chain): string
+    /** Where the belief and the limit come from. */
+    public function why(ChainForecast $forecast, ChainState $chain, OwnChains $own): string
     {
         $q = $this->voice->quantities;
         $prior = $forecast->input->prior;
+        $bikeId = $this->voice->settings->home($chain->chainId, $this->voice->nowS) ?? 0;
 
-        return trans_choice('wear.why', count($forecast->input->readings), [
-            'rate' => $q->number($prior->rateMedian ?? 0.0, 3), 'interval' => $q->distance($forecast->intervalKm), 'limit' => $q->mark($chain->terms->limitPct),
+        return implode(' ', array_filter([
+            trans_choice('wear.why', count($forecast->input->readings), [
+                'rate' => $q->number($prior->rateMedian ?? 0.0, 3), 'interval' => $q->distance($forecast->intervalKm), 'limit' => $q->mark($chain->terms->limitPct),
+                'factor' => $q->number(exp($prior->rateLogSd ?? 0.0), 1),
+            ]),
+            $own->count() ? $this->voice->say('wear.why_own', ['count' => (string) $own->chains, 'times' => $this->times($own)]) : '',
+            $this->voice->say('wear.why_limit', ['limit' => $q->mark($chain->terms->limitPct), 'school' => $this->voice->say('schools.'.$this->voice->settings->limitSchool($bikeId, $this->voice->nowS)->value.'.reason')]),
+        ]));
+    }
+
+    /** How the chains of a rider wear against the house rule. */
+    public function times(OwnChains $own): string
+    {
+        $q = $this->voice->quantities;
+
+        return match (true) {
+            abs($own->logFactor) < 0.05 => $this->voice->say('wear.as_expected'),
+            $own->logFactor > 0 => $this->voice->say('wear.faster', ['times' => $q->number($own->factor(), 1)]),
+            default => $this->voice->say('wear.slower', ['times' => $q->number(1.0 / $own->factor(), 1)]),
+        };
+    }
+
+    /** What a reading says by itself. */
+    public function reads(WearReadingResult $reading): string
+    {
+        $q = $this->voice->quantities;
+
+        return $reading->valuePct !== null
+            ? $this->voice->say('wear.reads.value', ['value' => $q->number($reading->valuePct, 2), 'sigma' => $q->number((float) $reading->sigmaPct, 2)])
+            : $this->voice->say('wear.reads.'.($reading->lowerPct === null ? 'below' : ($reading->upperPct === null ? 'above' : 'between')), [
+                'lower' => $q->mark((float) $reading->lowerPct), 'upper' => $q->mark((float) $reading->upperPct),
+            ]);
+    }
+
+    public function agree(SpotsAgree $agree, ?float $spreadPct): ?string
+    {
+        return match ($agree) {
+            SpotsAgree::One => null,
+            SpotsAgree::Even => $this->voice->say($spreadPct === null ? 'wear.spots.even_seats' : 'wear.spots.even', ['spread' => $this->pct($spreadPct ?? 0.0)]),
+            SpotsAgree::Uneven => $this->voice->say($spreadPct === null ? 'wear.spots.uneven_seats' : 'wear.spots.uneven', ['spread' => $this->pct($spreadPct ?? 0.0)]),
+        };
+    }
+
+    /** Of a chain of which nobody knows how far it went: only what the reading says. */
+    public function verdictAlone(WearReadingResult $reading, ChainState $chain): string
+    {
+        return $this->voice->say($reading->reaches($chain->terms->limitPct) ? 'wear.alone.retire' : 'wear.alone.keep', ['limit' => $this->voice->quantities->mark($chain->terms->limitPct)]);
+    }
+
+    /** The wear now beside the limit: "about 0.24 of 0.5 %". */
+    public function now(WearForecastResult $result, float $limitPct): string
+    {
+        return $this->voice->say('wear.now_of', ['mean' => $this->pct($result->nowMean), 'p10' => $this->pct($result->nowP10), 'p90' => $this->pct($result->nowP90), 'limit' => $this->voice->quantities->mark($limitPct)]);
+    }
+
+    public function even(?EvenWear $even): ?string
+    {
+        return $even === null ? null : $this->voice->say('wear.even.'.match (true) {
+            $even->even() => 'even',
+            $even->ready === $even->least => 'ride',
+            $even->ready === null, $even->ready === $even->most => 'dip',
+            default => 'ride_then',
+        }, [
+            'ready' => $even->ready === null ? '' : $this->voice->names->chain($even->ready->chainId),
+            'least' => $this->voice->names->chain($even->least->chainId), 'most' => $this->voice->names->chain($even->most->chainId), 'apart' => $this->pct($even->apartPct),
         ]);
+    }
+
+    public function supply(ChainSupply $supply): string
+    {
+        $code = $supply->tooFew() ? 'too_few' : ($supply->shortOn === null ? 'enough' : 'buy_by');
+
+        return trans_choice("wear.supply.{$code}", $supply->inUse, [
+            'wanted' => trans_choice('wear.supply.wanted', $supply->wanted), 'by' => $this->farDay($supply->buyBy),
+            'short' => $this->farDay($supply->shortOn),
+            'chain' => $supply->goes === null ? '' : $this->voice->names->chain($supply->goes->chainId),
+        ]);
+    }
+
+    /** @return array{string, string} the advice and its reason */
+    public function advice(BikeAdvice $advice): array
+    {
+        $q = $this->voice->quantities;
+        $parameters = ['interval' => $this->about($advice->result->intervalKm), 'times' => $this->times($advice->chains), 'life' => $q->distance((float) $advice->input->targetLifeKm)];
+
+        return [
+            $this->voice->say('wear.advice.interval', $parameters),
+            trans_choice('wear.advice.'.($advice->result->because === AdviseBecause::Cap ? 'cap' : 'wear'), $advice->chains->chains, $parameters),
+        ];
+    }
+
+    /** What an instrument is called, and how well it reads. */
+    public function instrument(Instrument $instrument): string
+    {
+        return $instrument->id === null ? $this->voice->say("wear.instrument.usual.{$instrument->kind->value}") : $this->voice->settings->text(SettingKey::InstrumentName, $instrument->id);
+    }
+
+    public function reading(Instrument $instrument): string
+    {
+        $q = $this->voice->quantities;
+
+        return $this->voice->say("wear.instrument.about.{$instrument->kind->value}", [
+            'marks' => $this->voice->names->list(array_map($q->mark(...), $instrument->marks)), 'pitches' => (string) $instrument->pitches,
+            'sigma' => $q->number($instrument->sigmaPct() ?? 0.0, 2), 'zero' => $q->number($instrument->zeroPct, 2),
+        ]).($instrument->id === null && $instrument->kind !== InstrumentKind::DropIn ? ' '.$this->voice->say('wear.instrument.house') : '');
+    }
+
+    /** Why 46 pitches and not 24. */
+    public function pitches(): string
+    {
+        $rule = Instrument::usual(InstrumentKind::Ruler);
+
+        return $this->voice->say('wear.instrument.pitches', [
+            'long' => (string) Instrument::PITCHES, 'long_sigma' => $this->voice->quantities->number((float) $rule->sigmaPct(), 2),
+            'short' => (string) Instrument::SHORT_PITCHES, 'short_sigma' => $this->voice->quantities->number((float) $rule->sigmaPct(Instrument::SHORT_PITCHES), 2),
+        ]);
+    }
+
+    /** What the chains did to a part: "outlived 2 of 4 to 5 chains". */
+    public function part(PartWear $wear): string
+    {
+        return trans_choice('wear.part.outlived', $wear->outlived, ['least' => (string) PartWear::CHAINS_LEAST, 'most' => (string) PartWear::CHAINS_MOST]);
+    }
+
+    public function partWarning(PartWear $wear): ?string
+    {
+        return match (true) {
+            $wear->pastLimitKm > 0.0 => $this->voice->say('wear.part.past', ['km' => $this->voice->quantities->distance(max(1.0, $wear->pastLimitKm))]),
+            $wear->mayMakeSkip() => $this->voice->say('wear.part.old'),
+            default => null,
+        };
+    }
+
+    /** @return list<array{name: string, value: string}> the life of a chain in figures */
+    public function life(ChainLife $life, ChainState $chain, ?int $endS): array
+    {
+        $q = $this->voice->quantities;
+        $money = fn(?float $minor): string => $minor === null ? $this->voice->say('wear.life.no_price') : $q->money($minor);
+        $lines = [
+            'km' => $q->ridden($life->km),
+            'rides' => (string) $life->rides,
+            'dips' => $life->topUps === 0 ? (string) $life->dips : trans_choice('wear.life.and_topups', $life->topUps, ['dips' => (string) $life->dips]),
+            'days' => $life->firstS === null ? null : trans_choice('wear.life.for_days', max(1, (int) round((($endS ?? $chain->nowS) - $life->firstS) / 86400)), ['from' => $q->date($life->firstS, 'd MMM y')]),
+            'wear' => (new ChainWords($this->voice))->elongation($chain->wear),
+            'cost' => $life->totalMinor() === null ? $this->voice->say('wear.life.no_price') : $this->voice->say('wear.life.parts', ['total' => $q->money($life->totalMinor()), 'chain' => $money($life->chainMinor), 'links' => $money($life->linksMinor), 'wax' => $money($life->waxMinor)]),
+            'per' => $life->per1000KmMinor() === null ? null : $q->money($life->per1000KmMinor()),
+        ];
+
+        return array_map(
+            fn(string $name, string $value) => ['name' => $this->voice->say("wear.life.{$name}", ['distance' => $q->distance(1000)]), 'value' => $value],
+            array_keys(array_filter($lines, fn(?string $value) => $value !== null)),
+            array_filter($lines, fn(?string $value) => $value !== null),
+        );
+    }
+
+    /** A day that may lie years ahead. */
+    private function farDay(?string $date): string
+    {
+        if ($date === null) {
+            return '';
+        }
+
+        return $date < LocalDay::of($this->voice->nowS, $this->voice->zone())->plus(180)->date
+            ? $this->voice->dayWord($date)
+            : $this->voice->quantities->date(LocalDay::named($date, $this->voice->zone())->startS(), 'MMMM y');
+    }
+
+    private function pct(float $value): string
+    {
+        return $this->voice->quantities->number(max(0.0, $value), 2);
     }
 
     /** Two digits are all that such a figure bears. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 return [
     'probe' => [
-        'token' => 'No probe has this token. Connect it anew in Books, at its pot, and send “Authorization: Bearer …”.',
+        'token' => 'No device has this token. Connect it anew, a probe in Books at its pot, a gauge on the Gauge page, and send “Authorization: Bearer …”.',
         'ability' => 'This token may not send temperatures.',
         'pot' => 'This probe belongs to another pot. Its address is in Books, at its pot.',
         'readings' => 'Send {"readings": [{"sequence": 1, "at": "2026-11-25T10:00:00Z", "celsius": 84.2}, …]}, one to :most at a time.',
@@ -28,6 +28,20 @@ return [
         'not_its_dip' => 'One of these dips is not of this pot day. Reload the page.',
         'in_use' => ':pot is in use by another pot day. End that one first.',
     ],
+    'gauge' => [
+        'ability' => 'This token may not send what a gauge shows.',
+        'readings' => 'Send {"readings": [{"sequence": 1, "value_pct": 0.32}, …]}, one to :most at a time.',
+        'object' => 'must be an object with sequence and value_pct',
+        'sequence' => 'sequence must be a whole number, 0 or more, another one for each reading',
+        'value' => 'value_pct must be a number',
+        'range' => 'value_pct must be from -1 to 5; the gauge may be broken',
+    ],
+    'instrument_name_taken' => 'Another instrument is called :name already. Give this one a name of its own.',
+    'part_of_chain' => 'A quick link goes with its chain and sits on no bike by itself.',
+    'part_retired' => 'This part is out of use. Undo that in the history if it goes on again.',
+    'part_on' => 'It is on this bike already.',
+    'no_advice' => 'Nothing is advised: measure a chain of this bike first.',
+    'only_demo_gauge' => 'Only the demo has a simulated gauge. Connect a real one on the Gauge page.',
     'only_demo' => 'Only the demo has a simulated probe. Connect a real one in Books.',
     'no_heat_up' => 'This pot day logged too few temperatures while it heated, or was in another pot. Choose another one, or type a heat-up.',
     'heat_up_line' => '“:line” is not minutes and a temperature. Write “10 43.5”, one reading a line.',

@@ -7,7 +7,7 @@ return [
     'nav' => ['main' => 'Main', 'shed' => 'Shed', 'road' => 'Road', 'books' => 'Books', 'history' => 'History', 'settings' => 'Settings', 'skip' => 'Skip to the content', 'more' => 'More'],
     'verbs' => [
         'swap' => 'Swap', 'ride' => 'Ride', 'topup' => 'Drip', 'measure' => 'Measure', 'loud' => 'Loud', 'dip' => 'Dip', 'strip' => 'Strip',
-        'retire' => 'Retire', 'fit' => 'Fit', 'choose_bike' => 'Choose', 'confirm' => 'Confirm', 'go' => 'Go on', 'jar' => 'See to it', 'undo' => 'Undo', 'edit' => 'Edit', 'delete' => 'Delete', 'move' => 'Move', 'cancel' => 'Cancel', 'close' => 'Close',
+        'retire' => 'Retire', 'fit' => 'Fit', 'choose_bike' => 'Choose', 'confirm' => 'Confirm', 'go' => 'Go on', 'jar' => 'See to it', 'add' => 'Add it', 'undo' => 'Undo', 'edit' => 'Edit', 'delete' => 'Delete', 'move' => 'Move', 'cancel' => 'Cancel', 'close' => 'Close',
         'save' => 'Save', 'keep' => 'Keep', 'sign_out' => 'Sign out', 'show' => 'Show it',
     ],
     'kinds' => ['road' => 'road', 'gravel' => 'gravel', 'mountain' => 'mountain', 'city' => 'city', 'indoor' => 'indoor'],

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'never' => 'never',
     'and' => ':first and :last',
     'today' => 'today',
     'tomorrow' => 'tomorrow',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Fittings;
 
+use App\Actions\Chains\CheckReading;
 use App\Exceptions\NotPossible;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
@@ -16,22 +17,25 @@ use App\Models\Chain;
 use App\Models\Fitting;
 use App\Models\Opening;
 use App\Models\Part;
+use App\Models\Reading;
+use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\FitNote;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\WaxThen;
+use Dripel\Core\Wear\WearReadingResult;
 
 /** A chain goes onto a bike in place of the one that was there; without a chain the bike is left bare. */
 final readonly class FitChain
 {
-    public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
+    public function __construct(private Ledger $ledger, private ReadBook $readBook, private CheckReading $check) {}
 
     /**
      * Refused with NotPossible at `chain_id` if it is on the bike already, at `note` if its speeds are not the bike's and
      * nobody says why it goes on all the same, at `new_link` if its quick link is spent and no new one is opened, at
-     * `link_id` if the spare is of another speed count or in use.
+     * `link_id` if the spare is of another speed count or in use, at `reading.…` as CheckReading says.
      */
     public function __invoke(ActionContext $by, Bike $bike, ?Chain $chain, Moment $at, FitTerms $terms = new FitTerms): Action
     {
@@ -41,13 +45,26 @@ final readonly class FitChain
             if ($off === $chain?->id) {
                 throw new NotPossible('chain_id', $chain === null ? 'no_chain_on' : 'already_on');
             }
+            $measured = $terms->measured === null || $off === null ? null : $this->measured($by, Chain::query()->findOrFail($off), $terms->measured, $at);
             $chain === null || $this->expectFitting($book, $bike, $chain, $at, $terms);
             $chain !== null && $terms->newLink && $this->openLink($draft, $book, $chain, $at, $terms);
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $chain?->id]);
+            $measured === null || $draft->enter(Reading::class, $at, ['component_id' => $off, 'input' => $terms->measured->input, 'instrument_id' => $terms->measured->instrumentId]);
 
             return array_filter(['note' => $terms->note, 'new_link' => $terms->newLink ?: null])
-                + ['bike' => $bike->id, 'chain' => $chain?->id, 'off' => $off, 'at' => $at->unixS];
+                + ['bike' => $bike->id, 'chain' => $chain?->id, 'off' => $off, 'at' => $at->unixS] + ($measured?->toArray() ?? []);
         });
+    }
+
+    private function measured(ActionContext $by, Chain $off, MeasuredOff $measured, Moment $at): WearReadingResult
+    {
+        try {
+            return ($this->check)($by->workshop, $off, $measured->input, $at, $measured->ask);
+        } catch (NotPossible $e) {
+            throw $e->field === 'date' ? $e : new NotPossible("reading.{$e->field}", $e->reason, $e->parameters);
+        } catch (InvalidInput $e) {
+            throw $e->within('reading');
+        }
     }
 
     private function expectFitting(Book $book, Bike $bike, Chain $chain, Moment $at, FitTerms $terms): void

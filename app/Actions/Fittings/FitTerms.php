@@ -18,5 +18,7 @@ final readonly class FitTerms
         public ?int $closingsAllowed = null,
         /** A spare from the drawer that is opened; null: one that is not in the book yet. */
         public ?Part $spare = null,
+        /** How the chain that comes off was measured; null: it was not. */
+        public ?MeasuredOff $measured = null,
     ) {}
 }

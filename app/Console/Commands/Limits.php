@@ -11,7 +11,7 @@ use App\Support\AppClock;
 use App\Text\Voice;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\Wear\ChainForecast;
+use Dripel\Core\Wear\WorkshopWear;
 use Illuminate\Console\Command;
 
 /** The schools of wear limits on one chain of the demo, as docs/wear.md has them: when each retires it, and what that costs. */
@@ -35,7 +35,7 @@ final class Limits extends Command
         $voice = new Voice($book->settings, $clock->unixS());
         $q = $voice->quantities;
         $named = array_values(array_filter($book->chainIds, fn(int $id) => $voice->names->fullChain($id) === $this->argument('chain')));
-        $forecast = $named === [] ? null : ChainForecast::of($book, $book->chain($named[0], $voice->nowS));
+        $forecast = $named === [] ? null : (new WorkshopWear($book, $voice->nowS))->of($named[0]);
         if ($forecast === null) {
             $this->error('No such chain, or nobody knows how far it went. Name it with its bike, like “Heron B”.');
 

@@ -18,15 +18,15 @@ use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\RidingHabit;
-use Dripel\Core\Wear\ChainForecast;
 use Dripel\Core\Wear\ForecastReading;
+use Dripel\Core\Wear\WorkshopWear;
 
 /** The page of one chain, and the form of a new one. */
 final readonly class ChainPageProps
 {
     private const TIMELINE = 60;
 
-    public function __construct(private Book $book, private Voice $voice) {}
+    public function __construct(private Book $book, private Voice $voice, private WorkshopWear $wear) {}
 
     /** @return array<string, mixed> */
     public function show(int $chainId, bool $whole, ?string $jobId = null): array
@@ -41,7 +41,7 @@ final readonly class ChainPageProps
         $q = $this->voice->quantities;
 
         return [
-            'chain' => (new ChainProps($this->voice))->of($chain),
+            'chain' => (new ChainProps($this->voice))->of($chain, $this->wear->of($chain)?->result),
             'bike' => $bikeId === null ? null : ['id' => $bikeId, 'name' => $this->voice->names->bike($bikeId)],
             'on' => $onBike,
             'retired' => $chain->retired(),
@@ -75,7 +75,7 @@ final readonly class ChainPageProps
     public function forecast(int $chainId): ?array
     {
         $chain = $this->book->chain($chainId, $this->voice->nowS);
-        $forecast = ChainForecast::of($this->book, $chain);
+        $forecast = $this->wear->of($chain);
         if ($forecast === null) {
             return null;
         }
@@ -85,7 +85,7 @@ final readonly class ChainPageProps
 
         return [
             'sentences' => $words->sentences($forecast),
-            'why' => $words->why($forecast, $chain),
+            'why' => $words->why($forecast, $chain, $this->wear->tellingOf($chainId)),
             'verdict' => $forecast->result->verdict->value,
             'band' => $forecast->band(),
             'readings' => array_map(fn(ForecastReading $reading) => ['km' => $reading->km, 'value' => $reading->valuePct, 'sigma' => $reading->sigmaPct, 'lower' => $reading->lowerPct, 'upper' => $reading->upperPct], $forecast->input->readings),

@@ -8,11 +8,14 @@ use App\Guided\GuidedKind;
 use App\Text\ChainWords;
 use App\Text\JobWords;
 use App\Text\Voice;
+use App\Text\WearWords;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\OpenJob;
 use Dripel\Core\Strip\BareState;
+use Dripel\Core\Wear\ReadingDue;
+use Dripel\Core\Wear\WearForecastResult;
 
 /** A chain as it is drawn: its coat, its state in words, its wear. */
 final readonly class ChainProps
@@ -26,7 +29,7 @@ final readonly class ChainProps
     }
 
     /** @return array<string, mixed> */
-    public function of(ChainState $chain): array
+    public function of(ChainState $chain, ?WearForecastResult $forecast = null): array
     {
         $job = array_values(array_filter($this->jobs, fn(OpenJob $open) => ! $open->planned && in_array($chain->chainId, $open->chainIds, true)))[0] ?? null;
 
@@ -53,8 +56,12 @@ final readonly class ChainProps
                 'value' => $chain->wear?->valuePct,
                 'lower' => $chain->wear?->lowerPct,
                 'upper' => $chain->wear?->upperPct,
+                'mean' => $forecast === null ? null : max(0.0, $forecast->nowMean),
+                'p10' => $forecast === null ? null : max(0.0, $forecast->nowP10),
+                'p90' => $forecast === null ? null : max(0.0, $forecast->nowP90),
+                'due' => ReadingDue::of($chain, $forecast),
                 'text' => $this->words->elongation($chain->wear),
-                'of' => $this->words->wearAndLimit($chain),
+                'of' => $forecast === null ? $this->words->wearAndLimit($chain) : (new WearWords($this->voice))->now($forecast, $chain->terms->limitPct),
             ],
             'wearLine' => $this->words->wear($chain),
         ];

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Text\Voice;
+use App\Text\WearWords;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Wear\Instrument;
 
 /** What forms start from: now as a local day and time, the bikes with the chain on each, the conditions. */
 final readonly class FormProps
@@ -45,6 +47,7 @@ final readonly class FormProps
                 'title' => ucfirst($this->voice->say("chain.condition.{$condition->value}")),
                 'note' => '× '.$q->number($this->book->settings->factor($condition, $this->voice->nowS), 1),
             ], Condition::cases()),
+            'instruments' => array_map(fn(Instrument $instrument) => GaugeProps::forms($instrument, new WearWords($this->voice)), Instrument::all($this->book->settings)),
             'topUp' => (string) round($q->units->fromKm(WaxTopUp::KM)),
         ];
     }

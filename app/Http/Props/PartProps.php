@@ -5,28 +5,94 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Text\Voice;
+use App\Text\WearWords;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Part;
+use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\PartState;
+use Dripel\Core\Logbook\PartWear;
 use Dripel\Core\Logbook\SettingKey;
 
-/** Cassettes, chainrings and quick links, and what parts brought with them. */
+/** Cassettes, chainrings, jockey wheels and quick links: what they ran, what chains did to them, what they brought with them. */
 final readonly class PartProps
 {
     public function __construct(private Book $book, private Voice $voice) {}
 
-    /** @return list<array<string, mixed>> the cassette and the chainring of a bike */
+    /** @return list<array<string, mixed>> the cassettes, chainring and jockey wheels on a bike */
     public function onBike(int $bikeId): array
     {
-        $states = array_map(fn(Part $part) => $this->book->part($part->id, $this->voice->nowS), $this->book->parts);
-
-        return array_values(array_map(fn(PartState $state) => [
+        return array_map(fn(PartState $state) => [
             'id' => $state->part->id,
-            'name' => $this->voice->settings->text(SettingKey::PartName, $state->part->id),
+            'name' => $this->name($state->part),
+            'kind' => $state->part->kind->value,
             'figure' => $this->voice->quantities->ridden($state->km),
             'opening' => $this->opening($state->opening),
-        ], array_filter($states, fn(PartState $state) => $state->bikeId === $bikeId)));
+        ] + $this->wear($state), $this->states(fn(PartState $state) => $state->bikeId === $bikeId));
+    }
+
+    /** @return list<array<string, mixed>> those that lie in the drawer or sit on another wheel, and can go onto any bike */
+    public function inDrawer(): array
+    {
+        return array_map(fn(PartState $state) => [
+            'id' => $state->part->id,
+            'name' => $this->name($state->part),
+            'figure' => $this->voice->quantities->ridden($state->km),
+        ], $this->states(fn(PartState $state) => $state->bikeId === null && $state->retiredS === null && $state->part->slot() !== null));
+    }
+
+    /** @return list<array<string, mixed>> what the chains of a bike did to what they ran on */
+    public function wearing(int $bikeId): array
+    {
+        return array_map(fn(PartState $state) => ['id' => $state->part->id, 'name' => $this->name($state->part), 'km' => $this->voice->quantities->ridden($state->km)] + $this->wear($state), $this->states(fn(PartState $state) => $state->bikeId === $bikeId));
+    }
+
+    /** @return list<array<string, mixed>> of the whole workshop, for the books */
+    public function all(): array
+    {
+        return array_map(fn(PartState $state) => [
+            'id' => $state->part->id,
+            'name' => $this->name($state->part),
+            'where' => match (true) {
+                $state->retiredS !== null => $this->voice->say('wear.part.retired', ['day' => $this->voice->quantities->date($state->retiredS, 'd MMM y')]),
+                $state->bikeId === null => $this->voice->say('wear.part.drawer'),
+                default => $this->voice->names->bike($state->bikeId),
+            },
+            'km' => $this->voice->quantities->ridden($state->km),
+        ] + $this->wear($state), $this->states(fn(PartState $state) => $state->part->slot() !== null));
+    }
+
+    /** @return array{outlived: string|null, chains: int, least: int, most: int, warning: string|null} */
+    private function wear(PartState $state): array
+    {
+        $wear = PartWear::of($state->part, $this->book, $this->voice->nowS);
+        $words = new WearWords($this->voice);
+        $cassette = $state->part->kind === PartKind::Cassette;
+
+        return [
+            'outlived' => $cassette ? $words->part($wear) : null,
+            'chains' => $wear->outlived,
+            'least' => PartWear::CHAINS_LEAST,
+            'most' => PartWear::CHAINS_MOST,
+            'warning' => $cassette ? $words->partWarning($wear) : null,
+        ];
+    }
+
+    private function name(Part $part): string
+    {
+        $name = $this->voice->settings->text(SettingKey::PartName, $part->id);
+
+        return $part->onTrainer ? $this->voice->say('wear.part.on_trainer', ['name' => $name]) : $name;
+    }
+
+    /**
+     * @param callable(PartState): bool $which
+     *
+     * @return list<PartState>
+     */
+    private function states(callable $which): array
+    {
+        return array_values(array_filter(array_map(fn(Part $part) => $this->book->part($part->id, $this->voice->nowS), $this->book->parts), $which));
     }
 
     /** @return array<string, mixed>|null the quick link of a chain */

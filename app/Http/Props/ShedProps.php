@@ -23,6 +23,8 @@ use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\Verb;
 use Dripel\Core\Strip\BareState;
 use Dripel\Core\Strip\JarState;
+use Dripel\Core\Wear\WearForecastResult;
+use Dripel\Core\Wear\WorkshopWear;
 
 /** The wall: a rail for each bike, what to do next, and what the pot could take. */
 final readonly class ShedProps
@@ -31,13 +33,16 @@ final readonly class ShedProps
 
     private ChainWords $words;
 
+    private WorkshopWear $wear;
+
     /**
      * @param list<OpenJob> $jobs
      * @param array<int, JarState> $jars
      * @param array<int, BathState> $baths
      */
-    public function __construct(private Book $book, private Voice $voice, private array $jobs = [], private array $jars = [], private array $baths = [])
+    public function __construct(private Book $book, private Voice $voice, private array $jobs = [], private array $jars = [], private array $baths = [], ?WorkshopWear $wear = null)
     {
+        $this->wear = $wear ?? new WorkshopWear($book, $voice->nowS);
         $this->chains = new ChainProps($voice, $jobs);
         $this->words = new ChainWords($voice);
     }
@@ -46,7 +51,7 @@ final readonly class ShedProps
     public function all(): array
     {
         $rails = Rail::all($this->book, $this->voice->nowS, $this->voice->zone());
-        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths);
+        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->forecasts($rails));
 
         return [
             'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->spareLinks()),
@@ -76,14 +81,30 @@ final readonly class ShedProps
                 'interval' => $q->distance($settings->intervalKm($rail->bikeId, $this->voice->nowS)),
                 'hours' => $q->hours($settings->intervalHours($rail->bikeId, $this->voice->nowS) ?? 0.0),
             ]),
-            'fitted' => $fitted === null ? null : $this->chains->of($fitted),
+            'fitted' => $fitted === null ? null : $this->chains->of($fitted, $this->wear->of($fitted)?->result),
             'leftNumber' => $fitted?->life === null || ! $fitted->waxKnown ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
             'leftWords' => $fitted?->life === null || ! $fitted->waxKnown ? '' : $this->voice->say(array_filter($fitted->cycleRides, fn(Ride $ride) => $ride->guess !== null) === [] ? 'ui.shed.left_on' : 'ui.shed.left_on_estimated', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
             'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->life?->due() ?? false],
-            'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain) + ['fit' => $this->fit($chain, $rail->bikeId), 'links' => $this->linksFor($chain)], $rail->hanging),
+            'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain, $this->wear->of($chain)?->result) + ['fit' => $this->fit($chain, $rail->bikeId), 'links' => $this->linksFor($chain)], $rail->hanging),
             'offNote' => $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->voice->say('chain.fit.pin_off') : null,
             'best' => $rail->bestHanging()?->chainId,
         ];
+    }
+
+    /**
+     * @param list<Rail> $rails
+     *
+     * @return array<int, WearForecastResult> by chain
+     */
+    private function forecasts(array $rails): array
+    {
+        $found = [];
+        foreach (array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails)) as $chain) {
+            $forecast = $this->wear->of($chain);
+            $forecast === null || $found[$chain->chainId] = $forecast->result;
+        }
+
+        return $found;
     }
 
     /** @return list<int> the spare quick links that suit a chain */

@@ -38,6 +38,12 @@ final class Settings
         return $this->rowAt($key, $subjectId, $atS)?->value;
     }
 
+    /** @return list<int> the bikes or components of which it was ever set */
+    public function subjects(SettingKey $key): array
+    {
+        return array_keys($this->settings[$key->value] ?? []);
+    }
+
     public function text(SettingKey $key, int $subjectId, string $default = ''): string
     {
         return (string) ($this->at($key, $subjectId, PHP_INT_MAX) ?? $default);

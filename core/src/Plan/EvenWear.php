@@ -18,8 +18,8 @@ final readonly class EvenWear
         public ChainState $most,
         /** How much further the most worn is than the least worn. */
         public float $apartPct,
-        /** Whether the least worn can be ridden as it is; else it wants the pot, or its wax to set, first. */
-        public bool $ready,
+        /** The least worn of those that can be ridden as they are; the others want the pot, or their wax to set, first. */
+        public ?ChainState $ready,
     ) {}
 
     /**
@@ -38,10 +38,9 @@ final readonly class EvenWear
             return null;
         }
         $ready = array_values(array_filter($chains, fn(ChainState $chain) => $chain->rideable() && $chain->readyAtS === null));
-        $least = $ready[0] ?? $chains[0];
         $most = $chains[count($chains) - 1];
 
-        return new self($least, $most, $forecasts[$most->chainId]->nowMean - $forecasts[$least->chainId]->nowMean, $ready !== []);
+        return new self($chains[0], $most, $forecasts[$most->chainId]->nowMean - $forecasts[$chains[0]->chainId]->nowMean, $ready[0] ?? null);
     }
 
     public function even(): bool

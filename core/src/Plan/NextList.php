@@ -24,7 +24,7 @@ final readonly class NextList
 
     private const NONE_WAXED_DAYS = 14;
 
-    private const BUY_DAYS = 28;
+    private const BUY_DAYS = 42;
 
     /**
      * @param list<Rail> $rails of the same logbook and instant

@@ -7,6 +7,8 @@ namespace Dripel\Core\Wear;
 use Dripel\Core\Chain\Pitch;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
 
 /** What a chain is measured with, as it is on the bench: its marks, its zero, how far it can be trusted. mm and percent. */
 final readonly class Instrument
@@ -51,6 +53,32 @@ final readonly class Instrument
     public static function usual(InstrumentKind $kind): self
     {
         return new self(null, $kind, uncertainty: $kind === InstrumentKind::Digital ? DigitalReading::UNCERTAINTY_PCT : RulerReading::UNCERTAINTY_MM);
+    }
+
+    /** As a workshop keeps it. */
+    public static function kept(Settings $settings, int $id): self
+    {
+        $usual = self::usual(InstrumentKind::from($settings->text(SettingKey::InstrumentKind, $id, InstrumentKind::Ruler->value)));
+        $marks = array_map(floatval(...), preg_split('/\s+/', trim($settings->text(SettingKey::InstrumentMarks, $id)), -1, PREG_SPLIT_NO_EMPTY) ?: []);
+
+        return new self(
+            $id,
+            $usual->kind,
+            $marks === [] ? $usual->marks : $marks,
+            $settings->whole(SettingKey::InstrumentPitches, $id, $usual->pitches),
+            (float) ($settings->at(SettingKey::InstrumentUncertainty, $id, PHP_INT_MAX) ?? $usual->uncertainty),
+            (float) ($settings->at(SettingKey::InstrumentZero, $id, PHP_INT_MAX) ?? $usual->zeroPct),
+        );
+    }
+
+    /** @return list<self> those of a workshop that are in use, and of each kind that it has none of, one as they usually are */
+    public static function all(Settings $settings): array
+    {
+        $ids = array_filter($settings->subjects(SettingKey::InstrumentKind), fn(int $id) => $settings->whole(SettingKey::InstrumentGone, $id) === 0);
+        $own = array_values(array_map(fn(int $id) => self::kept($settings, $id), $ids));
+        $kinds = array_map(fn(self $instrument) => $instrument->kind, $own);
+
+        return [...$own, ...array_values(array_map(self::usual(...), array_filter(InstrumentKind::cases(), fn(InstrumentKind $kind) => ! in_array($kind, $kinds, true))))];
     }
 
     /** How well it reads a chain, as a standard uncertainty in percent; null for a drop-in gauge, which gives an interval. */

@@ -11,11 +11,16 @@ namespace Dripel\Core\Wear;
  */
 final readonly class OwnChains
 {
-    /** With fewer nothing is said: house rule. */
-    public const FEWEST = 3;
+    /** With fewer nothing is said, the chain itself being one more: house rule. */
+    public const FEWEST = 2;
+
+    /** Fewer show nothing of how they scatter. */
+    private const SCATTER = 3;
 
     /** Of the spread of a prior, what is common to all chains of a rider, as a standard deviation in the logarithm: house rule. */
     private const SHARED_LOG_SD = 0.5;
+
+    private const STEP = 0.05;
 
     /** A chain that says less than this of its rate is not counted: it would only repeat the house rule. */
     private const LEAST_PRECISION = 1.0;
@@ -25,16 +30,35 @@ final readonly class OwnChains
     /** @param list<ChainRate> $rates */
     public static function of(array $rates): self
     {
-        $apart = WearPrior::RATE_LOG_SD ** 2 - self::SHARED_LOG_SD ** 2;
-        [$chains, $precision, $sum] = [0, 1.0 / self::SHARED_LOG_SD ** 2, 0.0];
+        $rates = array_values(array_filter($rates, fn(ChainRate $rate) => $rate->precision >= self::LEAST_PRECISION));
+        $apart = self::apart($rates);
+        [$precision, $sum] = [1.0 / self::SHARED_LOG_SD ** 2, 0.0];
         foreach ($rates as $rate) {
-            if ($rate->precision >= self::LEAST_PRECISION) {
-                $weight = 1.0 / ($apart + 1.0 / $rate->precision);
-                [$chains, $precision, $sum] = [$chains + 1, $precision + $weight, $sum + $weight * $rate->logFactor];
-            }
+            $weight = 1.0 / ($apart + 1.0 / $rate->precision);
+            [$precision, $sum] = [$precision + $weight, $sum + $weight * $rate->logFactor];
         }
 
-        return new self($chains, $sum / $precision, sqrt(1.0 / $precision + $apart));
+        return new self(count($rates), $sum / $precision, sqrt(1.0 / $precision + $apart));
+    }
+
+    /**
+     * The variance from chain to chain: what the house rule leaves for it, or more where these differ more than their readings
+     * explain. By moments.
+     *
+     * @param list<ChainRate> $rates
+     */
+    private static function apart(array $rates): float
+    {
+        $house = WearPrior::RATE_LOG_SD ** 2 - self::SHARED_LOG_SD ** 2;
+        $n = count($rates);
+        if ($n < self::SCATTER) {
+            return $house;
+        }
+        $mean = array_sum(array_map(fn(ChainRate $rate) => $rate->logFactor, $rates)) / $n;
+        $seen = array_sum(array_map(fn(ChainRate $rate) => ($rate->logFactor - $mean) ** 2, $rates)) / ($n - 1);
+        $explained = array_sum(array_map(fn(ChainRate $rate) => 1.0 / $rate->precision, $rates)) / $n;
+
+        return max($house, $seen - $explained);
     }
 
     /** Whether there are enough of them to be listened to. */
@@ -49,9 +73,14 @@ final readonly class OwnChains
         return exp($this->logFactor);
     }
 
-    /** The house rule, moved and narrowed by them; as it was while they are too few. */
+    /**
+     * The house rule, moved by them and as wide as they leave it; as it was while they are too few. Rounded to steps of a twentieth
+     * in the logarithm: no more is known, and what follows from it stays the same while little changes.
+     */
     public function sharpen(WearPrior $house): WearPrior
     {
-        return $this->count() ? new WearPrior($house->rateMedian * $this->factor(), $this->logSd, $house->initialMean, $house->initialSd) : $house;
+        $round = fn(float $log): float => round($log / self::STEP) * self::STEP;
+
+        return $this->count() ? new WearPrior($house->rateMedian * exp($round($this->logFactor)), $round($this->logSd), $house->initialMean, $house->initialSd) : $house;
     }
 }

@@ -40,7 +40,8 @@ final readonly class WearForecast implements Model
         $now = $in->nowKm / self::KM;
         $past = $belief->past($now, $in->limitPct);
         $until = fn(float $q): ?float => self::km($belief->firstPast($now, $now + $in->horizonKm / self::KM, $in->limitPct, $q), $in->nowKm);
-        $measure = $until(self::MEASURE);
+        // The earliest of ten cases: from then on it is to be measured.
+        $p10 = $until(self::MEASURE);
 
         return new WearForecastResult(
             $belief->rateMean(),
@@ -51,11 +52,11 @@ final readonly class WearForecast implements Model
             $belief->mean($now),
             $belief->quantile($now, 0.1),
             $belief->quantile($now, 0.9),
-            $until(0.1),
+            $p10,
             $until(0.5),
             $until(0.9),
             $past,
-            $measure === null ? null : $in->nowKm + $measure,
+            $p10 === null ? null : $in->nowKm + $p10,
             self::verdict($in, $past),
             $belief instanceof WearFit ? $belief->standardErrors() : null,
         );

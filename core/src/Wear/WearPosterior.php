@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Wear;
 
 use Dripel\Core\Maths\CardinalSeries;
+use Dripel\Core\Maths\Normal;
 
 /**
  * What is believed of e0 and r after the readings, by quadrature over u = ln r and v = e(pivot), a lattice laid so that both
@@ -26,6 +27,9 @@ final class WearPosterior implements WearBelief
 
     /** So fine is e0 sought, as a part of its spread in the prior: the profile hardly feels more. */
     private const SETTLED = 1e-7;
+
+    /** What is nearer to none or all than this is not told from it. */
+    private const SURE = 1e-12;
 
     /** A belief wider than that is none. */
     private const MOST_ROWS = 20_000;
@@ -131,9 +135,15 @@ final class WearPosterior implements WearBelief
         if ($this->past($fromX + $low, $limitPct) >= $q) {
             return $fromX;
         }
-        $g = fn(float $log): float => $this->past($fromX + exp($log), $limitPct) - $q;
+        // As a normal quantile it is nearly a straight line in the logarithm: a chord soon finds it.
+        $z = fn(float $p): float => Normal::quantile(max(self::SURE, min(1.0 - self::SURE, $p)));
+        $g = fn(float $log): float => $z($this->past($fromX + exp($log), $limitPct)) - $z($q);
 
-        return $fromX + exp(self::root($g, log($low), log($high)));
+        // Begun around where the most likely of all reaches it, as far as that lies ahead.
+        $likely = ($limitPct - $this->modeV) / exp($this->modeU) + $this->pivotX - $fromX;
+        $start = log(min($high, max($low, $likely)));
+
+        return $fromX + exp(max(log($low), min(log($high), self::solve($g, $start, 0.5))));
     }
 
     private function pastByV(float $ahead, float $limitPct): float
@@ -169,12 +179,17 @@ final class WearPosterior implements WearBelief
     {
         $centre = log($this->prior->rateMedian);
         $width = self::SEARCH_SD * $this->prior->rateLogSd;
-        [$best, $bestU, $this->lastInitial] = [-INF, $centre, $this->prior->initialMean];
-        for ($i = 0; $i <= self::SEARCH_STEPS; $i++) {
-            $u = $centre + $width * (2 * $i / self::SEARCH_STEPS - 1);
-            $log = $this->profile($u);
-            [$best, $bestU] = $log > $best ? [$log, $u] : [$best, $bestU];
+        [$best, $bestU, $bestInitial] = [-INF, $centre, $this->prior->initialMean];
+        // From the middle outward: far out e0 is carried off, and would be long in coming back.
+        foreach ([1, -1] as $direction) {
+            $this->lastInitial = $this->prior->initialMean;
+            for ($i = 0; $i <= self::SEARCH_STEPS / 2; $i++) {
+                $u = $centre + $direction * $width * 2 * $i / self::SEARCH_STEPS;
+                $log = $this->profile($u);
+                [$best, $bestU, $bestInitial] = $log > $best ? [$log, $u, $this->lastInitial] : [$best, $bestU, $bestInitial];
+            }
         }
+        $this->lastInitial = $bestInitial;
         $u = $this->climb($bestU, 2 * $width / self::SEARCH_STEPS);
         $initial = $this->bestInitial($u, $this->lastInitial);
         $rate = exp($u);
@@ -296,7 +311,7 @@ final class WearPosterior implements WearBelief
         [$a, $b] = [$u - $around, $u + $around];
         [$c, $d] = [$b - $golden * ($b - $a), $a + $golden * ($b - $a)];
         [$fc, $fd] = [$this->profile($c), $this->profile($d)];
-        while ($b - $a > 1e-3 * $around) {
+        while ($b - $a > 1e-5 * $around) {
             if ($fc > $fd) {
                 [$b, $d, $fd] = [$d, $c, $fc];
                 $c = $b - $golden * ($b - $a);
@@ -350,10 +365,10 @@ final class WearPosterior implements WearBelief
     private static function root(callable $g, float $low, float $high): float
     {
         [$atLow, $atHigh, $side] = [$g($low), $g($high), 0];
-        for ($i = 0; $i < 100 && abs($high - $low) > 1e-9 * (1 + abs($low)); $i++) {
+        for ($i = 0; $i < 100 && abs($high - $low) > 1e-8 * (1 + abs($low)); $i++) {
             $middle = $atHigh === $atLow ? ($low + $high) / 2 : ($low * $atHigh - $high * $atLow) / ($atHigh - $atLow);
             $at = $g($middle);
-            if (abs($at) < 1e-10) {
+            if (abs($at) < 1e-8) {
                 return $middle;
             }
             if (($at > 0.0) === ($atHigh > 0.0)) {

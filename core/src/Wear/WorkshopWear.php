@@ -9,7 +9,10 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Maths\Memo;
 use Dripel\Core\Maths\NoMemo;
 
-/** The wear of all chains of a logbook at one instant: each expected to wear as the others did, and none by its own example. */
+/**
+ * The wear of all chains of a logbook at one instant: each expected to wear as the others of its bike did, where these are enough,
+ * else as all of the rider's; none by its own example.
+ */
 final class WorkshopWear
 {
     /** So many of the newest chains speak for the rider's ways: house rule. */
@@ -31,6 +34,15 @@ final class WorkshopWear
         return array_key_exists($chain->chainId, $this->forecasts) ? $this->forecasts[$chain->chainId] : $this->forecasts[$chain->chainId] = $this->forecast($chain);
     }
 
+    /** Those that a chain is told by. */
+    public function tellingOf(int $chainId): OwnChains
+    {
+        $bikeId = $this->book->settings->home($chainId, $this->nowS);
+        $ofBike = $bikeId === null ? null : $this->own($chainId, $bikeId);
+
+        return $ofBike?->count() === true ? $ofBike : $this->own($chainId);
+    }
+
     /** The rider's own chains, one left out that is to be told by the others, or only those of one bike's rail. */
     public function own(?int $withoutChainId = null, ?int $bikeId = null): OwnChains
     {
@@ -49,7 +61,7 @@ final class WorkshopWear
         if ($house === null || $house->prior === null) {
             return null;
         }
-        $input = $house->expecting($this->own($chain->chainId)->sharpen($house->prior));
+        $input = $house->expecting($this->tellingOf($chain->chainId)->sharpen($house->prior));
 
         return new ChainForecast($input, ChainForecast::intervalKm($chain), $this->memo->of('wear '.self::key($input), fn() => (new WearForecast)($input)));
     }

@@ -157,3 +157,10 @@ it('finds the maximum where intervals hem it in from both sides', function (): v
     $result = forecast([['km' => 500, 'lower_pct' => 0.1, 'upper_pct' => null], ['km' => 1500, 'lower_pct' => null, 'upper_pct' => 0.2], ['km' => 2500, 'lower_pct' => 0.2, 'upper_pct' => null], ['km' => 3500, 'lower_pct' => null, 'upper_pct' => 0.4]], 3500, prior: null);
     expect($result['rate_pct_per_1000km']['mean'])->toBeGreaterThan(0.0)->toBeLessThan(0.3)->and($result['standard_error']['rate'])->toBeGreaterThan(0.0);
 });
+
+it('finds exact readings wherever they are, however little was known before', function (float $sigma, float $logSd): void {
+    // A line of 0.05 % per 1000 km where 0.02 was expected: the data, not the prior, and not the place where the search began.
+    $readings = array_map(fn(int $i) => ForecastReading::exact(500.0 * $i, 0.02 + 0.025 * $i, $sigma), range(1, 20));
+    $result = (new WearForecast)(new WearForecastInput(0.5, $readings, new WearPrior(0.02, $logSd, 0.02, 0.02), 10_000.0));
+    expect($result->rateP50)->toEqualWithDelta(0.05, 0.05 * 5e-3)->and($result->rateP10)->toBeLessThan($result->rateP50)->and($result->nowMean)->toEqualWithDelta(0.52, 3e-3);
+})->with([0.02, 0.005, 0.001])->with([0.6, 1.5, 3.0]);

@@ -78,10 +78,14 @@ it('sharpens what is expected of a chain by the others, as two levels of normals
     $prior = $own->sharpen(new WearPrior(0.03, 0.6, 0.02, 0.02));
     expect($own->chains)->toBe(3)
         ->and($own->logFactor)->toEqualWithDelta(0.390625, 1e-9)
-        ->and($prior->rateMedian)->toEqualWithDelta(0.03 * exp(0.390625), 1e-12)
-        ->and($prior->rateLogSd)->toEqualWithDelta(sqrt(0.0546875 + 0.11), 1e-9)
-        // Two are too few to be listened to.
-        ->and(OwnChains::of([new ChainRate(0.5, 10.0), new ChainRate(0.5, 10.0)])->sharpen($house = new WearPrior(0.03, 0.6, 0.02, 0.02)))->toBe($house);
+        ->and($own->logSd)->toEqualWithDelta(sqrt(0.0546875 + 0.11), 1e-9)
+        // In steps of a twentieth.
+        ->and($prior->rateMedian)->toEqualWithDelta(0.03 * exp(0.4), 1e-12)
+        ->and($prior->rateLogSd)->toEqualWithDelta(0.4, 1e-9)
+        // Chains that differ more than their readings explain leave more open: variance (1 + 0 + 1) ÷ 2 less 0.001 from one to the next.
+        ->and(OwnChains::of([new ChainRate(-1.0, 1000.0), new ChainRate(0.0, 1000.0), new ChainRate(1.0, 1000.0)])->logSd)->toEqualWithDelta(sqrt(1.0 / (4.0 + 3.0 / 1.0) + 0.999), 1e-9)
+        // One is too few to be listened to.
+        ->and(OwnChains::of([new ChainRate(0.5, 10.0)])->sharpen($house = new WearPrior(0.03, 0.6, 0.02, 0.02)))->toBe($house);
 });
 
 it('expects a new chain to wear as the others did, and none by its own example', function (): void {
@@ -147,7 +151,7 @@ it('names the chain to ride next so that all wear evenly, and the one to measure
     $rail = Rail::all($book, 120 * DAY_S, $zone)[0];
     $of = forecasts([1 => [0.21, 9000.0], 2 => [0.33, 900.0, WearVerdict::Measure], 3 => [0.30, 900.0]]);
     $even = EvenWear::of($rail, $of);
-    expect([$even?->least->chainId, $even?->most->chainId, $even?->even(), $even?->ready])->toBe([1, 2, false, false])
+    expect([$even?->least->chainId, $even?->most->chainId, $even?->even(), $even?->ready])->toBe([1, 2, false, null])
         ->and($even?->apartPct)->toEqualWithDelta(0.12, 1e-9)
         ->and(EvenWear::of($rail, forecasts([1 => [0.2, 1.0]])))->toBeNull()
         // Measured after its last ride: nothing new would be learnt. Ridden 100 km since, it is due.

@@ -19,6 +19,7 @@ use App\Pot\ReadBaths;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
 use App\Text\Speaker;
+use App\Wear\ReadWear;
 use Dripel\Core\Chain\Joint;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Strip\Load;
@@ -29,7 +30,7 @@ use Inertia\Response;
 
 final class ChainController extends Controller
 {
-    public function __construct(private readonly CurrentWorkshop $current, private readonly ReadBook $readBook, private readonly Speaker $speaker) {}
+    public function __construct(private readonly CurrentWorkshop $current, private readonly ReadBook $readBook, private readonly Speaker $speaker, private readonly ReadWear $readWear) {}
 
     public function show(Request $request, Chain $chain, OpenJobs $openJobs, ReadBaths $readBaths): Response
     {
@@ -83,6 +84,6 @@ final class ChainController extends Controller
 
     private function props(): ChainPageProps
     {
-        return new ChainPageProps(($this->readBook)($this->current->workshop()), $this->speaker->voice());
+        return new ChainPageProps(($this->readBook)($this->current->workshop()), $this->speaker->voice(), ($this->readWear)($this->current->workshop()));
     }
 }

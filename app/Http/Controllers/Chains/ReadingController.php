@@ -6,14 +6,29 @@ namespace App\Http\Controllers\Chains;
 
 use App\Actions\Chains\RecordReading;
 use App\Http\Controllers\Controller;
+use App\Http\Props\MeaningProps;
 use App\Http\Requests\Chains\ReadingRequest;
+use App\Logbook\ReadBook;
 use App\Models\Chain;
+use App\Text\Speaker;
+use App\Wear\ReadWear;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 
 final class ReadingController extends Controller
 {
     public function store(ReadingRequest $request, Chain $chain, RecordReading $recordReading): RedirectResponse
     {
-        return $this->done($recordReading($request->context(), $chain, $request->reading(), $request->moment(), $request->asks()));
+        $reading = $request->reading();
+
+        return $this->done($recordReading($request->context(), $chain, $reading->input(), $request->moment(), $reading->asks(), $reading->instrumentId()));
+    }
+
+    /** What it would mean, before it is kept. */
+    public function meaning(ReadingRequest $request, Chain $chain, ReadBook $readBook, ReadWear $readWear, Speaker $speaker): JsonResponse
+    {
+        $props = new MeaningProps($readBook($request->workshop()), $speaker->voice(), $readWear($request->workshop()));
+
+        return response()->json($props->of($chain->id, $request->reading()->input()));
     }
 }

@@ -6,12 +6,21 @@ namespace App\Http\Controllers\Chains;
 
 use App\Actions\Chains\RetireChain;
 use App\Http\Controllers\Controller;
+use App\Http\Props\RetireProps;
 use App\Http\Requests\Chains\MomentRequest;
 use App\Models\Chain;
+use App\Support\CurrentWorkshop;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 
 final class RetirementController extends Controller
 {
+    /** What it did in its life, and what would be left. */
+    public function show(Chain $chain, CurrentWorkshop $current, RetireProps $props): JsonResponse
+    {
+        return response()->json($props->of($current->workshop(), $chain->id));
+    }
+
     public function store(MomentRequest $request, Chain $chain, RetireChain $retireChain): RedirectResponse
     {
         return $this->done($retireChain($request->context(), $chain, $request->moment()));

@@ -12,12 +12,13 @@ use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
+use App\Wear\ReadWear;
 use Inertia\Inertia;
 use Inertia\Response;
 
 final class ShedController extends Controller
 {
-    public function __invoke(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, OpenJobs $openJobs, ReadJars $readJars, ReadBaths $readBaths): Response
+    public function __invoke(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, OpenJobs $openJobs, ReadJars $readJars, ReadBaths $readBaths, ReadWear $readWear): Response
     {
         return Inertia::render('Shed/Shed', (new ShedProps(
             $readBook($current->workshop()),
@@ -25,6 +26,7 @@ final class ShedController extends Controller
             $openJobs($current->workshop()),
             $readJars($current->workshop()),
             $readBaths($current->workshop()),
+            $readWear($current->workshop()),
         ))->all());
     }
 }

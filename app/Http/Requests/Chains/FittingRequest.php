@@ -10,12 +10,18 @@ use App\Http\Requests\ActionRequest;
 use App\Models\Role;
 use App\Support\CurrentWorkshop;
 
-/** Which chain goes on, and on which terms if it would be refused. */
+/** Which chain goes on, on which terms if it would be refused, and how worn the one that comes off was measured to be. */
 final class FittingRequest extends ActionRequest
 {
+    protected function prepareForValidation(): void
+    {
+        parent::prepareForValidation();
+        is_array($this->input('reading')) && $this->merge(['reading' => ReadingFields::tidy($this->array('reading'))]);
+    }
+
     protected function fields(): array
     {
-        return [
+        return (is_array($this->input('reading')) ? ReadingFields::rules('reading.') : []) + [
             'chain_id' => ['present', 'nullable', 'integer'],
             'note' => ['nullable', 'string', 'max:200'],
             'new_link' => ['boolean'],
@@ -36,6 +42,7 @@ final class FittingRequest extends ActionRequest
             $this->boolean('new_link'),
             $this->filled('closings_allowed') ? $this->integer('closings_allowed') : null,
             $this->boolean('new_link') && $this->filled('link_id') ? $this->find()->part($this->input('link_id')) : null,
+            is_array($this->input('reading')) ? (new ReadingFields((array) $this->validated('reading'), $this->find(), $this->voice()->settings))->measuredOff() : null,
         );
     }
 }

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Gauge;
+
+use App\Actions\Workshop\ChangeSettings;
+use App\Exceptions\NotPossible;
+use App\Logbook\ActionContext;
+use App\Logbook\ReadBook;
+use App\Models\Action;
+use App\Models\Bike;
+use App\Text\Units;
+use App\Wear\ReadWear;
+use Dripel\Core\Interval\BikeAdvice;
+use Dripel\Core\Logbook\SettingKey;
+
+/** The rider takes an advised interval for a bike, or declines it: it is not advised again until it says something else. */
+final readonly class AnswerAdvice
+{
+    /** Nobody rides to the kilometre: tens of the workshop's unit. */
+    private const ROUND = 10;
+
+    public function __construct(private ReadBook $readBook, private ReadWear $readWear, private ChangeSettings $changeSettings) {}
+
+    /** Refused with NotPossible at `accept` where nothing is advised. */
+    public function __invoke(ActionContext $by, Bike $bike, bool $accept): Action
+    {
+        $settings = $this->readBook->settings($by->workshop);
+        $target = $settings->at(SettingKey::TargetLifeKm, $bike->id, PHP_INT_MAX);
+        $advice = BikeAdvice::of(($this->readWear)($by->workshop)->own(bikeId: $bike->id), $settings->lifeCurve(), is_numeric($target) ? (float) $target : null)
+            ?? throw new NotPossible('accept', 'no_advice');
+        $units = Units::of($settings);
+        $km = round($units->toKm(self::ROUND * round($units->fromKm($advice->result->intervalKm) / self::ROUND)), 3);
+
+        return ($this->changeSettings)($by, $bike, $accept ? [SettingKey::IntervalKm->value => $km, SettingKey::DeclinedKm->value => null] : [SettingKey::DeclinedKm->value => $km], false);
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Models\Device;
+use App\Models\Workshop;
+use App\Text\ChainWords;
+use App\Text\Voice;
+use App\Text\WearWords;
+use Dripel\Core\Interval\BikeAdvice;
+use Dripel\Core\Interval\LifePoint;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\ChainSupply;
+use Dripel\Core\Plan\EvenWear;
+use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\Rail;
+use Dripel\Core\Wear\Instrument;
+use Dripel\Core\Wear\ReadingDue;
+use Dripel\Core\Wear\WearForecastResult;
+use Dripel\Core\Wear\WorkshopWear;
+
+/** The bench of measuring: each bike's chains against one another and the cassette, the instruments, what is expected. */
+final readonly class GaugeProps
+{
+    private WearWords $words;
+
+    public function __construct(private Book $book, private Voice $voice, private WorkshopWear $wear)
+    {
+        $this->words = new WearWords($voice);
+    }
+
+    /** @return array<string, mixed> */
+    public function all(Workshop $workshop): array
+    {
+        return [
+            'bikes' => array_map($this->bike(...), Rail::all($this->book, $this->voice->nowS, $this->voice->zone())),
+            'instruments' => array_values(array_map(fn(Instrument $instrument) => $this->instrument($instrument), array_filter(Instrument::all($this->book->settings), fn(Instrument $instrument) => $instrument->id !== null))),
+            'gauges' => array_values(Device::query()->in($workshop)->where('kind', Device::GAUGE)->whereNull('gone_at')->orderBy('id')->get()->map(fn(Device $device) => ['id' => $device->id, 'name' => $device->name])->all()),
+            'expected' => $this->expected(),
+            'forms' => (new FormProps($this->book, $this->voice))->all(),
+            'unit' => $this->voice->quantities->units->distance,
+        ];
+    }
+
+    /**
+     * @param list<ChainState> $chains
+     *
+     * @return array<int, WearForecastResult> by chain
+     */
+    private function forecasts(array $chains): array
+    {
+        $found = [];
+        foreach ($chains as $chain) {
+            $forecast = $this->wear->of($chain);
+            $forecast === null || $found[$chain->chainId] = $forecast->result;
+        }
+
+        return $found;
+    }
+
+    /** @return array<string, mixed> */
+    private function bike(Rail $rail): array
+    {
+        $settings = $this->book->settings;
+        $q = $this->voice->quantities;
+        $forecasts = $this->forecasts($rail->chains());
+        $school = $settings->limitSchool($rail->bikeId, $this->voice->nowS);
+        $chains = $rail->chains();
+        usort($chains, fn(ChainState $a, ChainState $b) => ($forecasts[$b->chainId]->nowMean ?? -1.0) <=> ($forecasts[$a->chainId]->nowMean ?? -1.0));
+        $limit = $this->book->settings->limitSchool($rail->bikeId, $this->voice->nowS)->limitPct($settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 1));
+
+        return [
+            'id' => $rail->bikeId,
+            'name' => $this->voice->names->bike($rail->bikeId),
+            'limit' => $limit,
+            'limitText' => $q->mark($limit),
+            'school' => $this->voice->say("schools.{$school->value}.name"),
+            // The scale goes a little past the limit, or past the worst of them.
+            'top' => max([1.15 * $limit, ...array_map(fn(WearForecastResult $result) => 1.05 * $result->nowP90, array_values($forecasts))]),
+            'chains' => array_map(fn(ChainState $chain) => $this->chain($chain, $forecasts[$chain->chainId] ?? null, $chain === $rail->fitted), $chains),
+            'even' => $this->words->even(EvenWear::of($rail, $forecasts)),
+            'supply' => $rail->chains() === [] ? null : $this->words->supply(ChainSupply::of($this->book, $rail, $forecasts, LocalDay::of($this->voice->nowS, $this->voice->zone()))),
+            'parts' => (new PartProps($this->book, $this->voice))->wearing($rail->bikeId),
+            'advice' => $this->advice($rail->bikeId),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function chain(ChainState $chain, ?WearForecastResult $result, bool $fitted): array
+    {
+        $q = $this->voice->quantities;
+        $forecast = $this->wear->of($chain);
+
+        return [
+            'id' => $chain->chainId,
+            'label' => $this->voice->names->chain($chain->chainId),
+            'name' => $this->voice->names->fullChain($chain->chainId),
+            'fitted' => $fitted,
+            'ready' => $chain->rideable() && $chain->readyAtS === null,
+            'km' => $q->ridden($chain->km),
+            'mean' => $result === null ? null : max(0.0, $result->nowMean),
+            'p10' => $result === null ? null : max(0.0, $result->nowP10),
+            'p90' => $result === null ? null : max(0.0, $result->nowP90),
+            'now' => $result === null ? $this->voice->say('wear.unknown_km') : $this->words->now($result, $chain->terms->limitPct),
+            'last' => $chain->reading === null ? $this->voice->say('wear.never') : $this->voice->say('wear.last', ['wear' => (new ChainWords($this->voice))->elongation($chain->wear), 'day' => $q->date($chain->reading->moment->unixS, 'd MMM')]),
+            'verdict' => $chain->pastLimit ? 'retire' : ($result->verdict->value ?? null),
+            'due' => ReadingDue::of($chain, $result),
+            'sentences' => $forecast === null ? [] : $this->words->sentences($forecast),
+        ];
+    }
+
+    /** @return array<string, mixed>|null nothing where it is what is ridden, or was declined */
+    private function advice(int $bikeId): ?array
+    {
+        $settings = $this->book->settings;
+        $target = $settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX);
+        $declined = $settings->at(SettingKey::DeclinedKm, $bikeId, PHP_INT_MAX);
+        $advice = BikeAdvice::of($this->wear->own(bikeId: $bikeId), $settings->lifeCurve(), is_numeric($target) ? (float) $target : null);
+        if ($advice === null) {
+            return null;
+        }
+        [$text, $reason] = $this->words->advice($advice);
+        $now = $settings->intervalKm($bikeId, $this->voice->nowS);
+
+        return [
+            'text' => $text,
+            'reason' => $reason,
+            'now' => $this->voice->say('wear.advice.'.($advice->is($now) ? 'is' : 'now'), ['interval' => $this->voice->quantities->distance($now)]),
+            'open' => ! $advice->is($now) && ! $advice->is(is_numeric($declined) ? (float) $declined : null),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function expected(): array
+    {
+        $units = $this->voice->quantities->units;
+        $own = $this->wear->own();
+
+        return [
+            'points' => array_map(fn(LifePoint $point) => ['interval' => (string) round($units->fromKm($point->intervalKm), 1), 'life' => (string) round($units->fromKm($point->lifeKm))], $this->book->settings->lifeCurve()->points()),
+            'house' => $this->book->settings->text(SettingKey::LifePoints, 0) === '',
+            'own' => $own->count()
+                ? $this->voice->say('wear.own.counts', ['count' => (string) $own->chains, 'times' => $this->words->times($own)])
+                : trans_choice('wear.own.few', $own->chains, ['fewest' => (string) $own::FEWEST]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function instrument(Instrument $instrument): array
+    {
+        return self::forms($instrument, $this->words) + ['uncertainty' => (string) $instrument->uncertainty, 'marks_text' => implode(' ', $instrument->marks)];
+    }
+
+    /** @return array<string, mixed> what a form that measures needs of an instrument */
+    public static function forms(Instrument $instrument, WearWords $words): array
+    {
+        return [
+            'id' => $instrument->id,
+            'kind' => $instrument->kind->value,
+            'name' => $words->instrument($instrument),
+            'about' => $words->reading($instrument),
+            'marks' => array_map(fn(float $mark) => (string) $mark, $instrument->marks),
+            'pitches' => $instrument->pitches,
+            'zero' => (string) $instrument->zeroPct,
+        ];
+    }
+}

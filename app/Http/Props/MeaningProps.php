@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Actions\Chains\CheckReading;
+use App\Text\Voice;
+use App\Text\WearWords;
+use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Wear\SpotsAgree;
+use Dripel\Core\Wear\WearReading;
+use Dripel\Core\Wear\WorkshopWear;
+
+/** What a reading would mean, before it is kept. */
+final readonly class MeaningProps
+{
+    public function __construct(private Book $book, private Voice $voice, private WorkshopWear $wear) {}
+
+    /**
+     * @param array<string, mixed> $input of wear.reading
+     *
+     * @return array<string, mixed>
+     *
+     * @throws InvalidInput at `spots.N…`
+     */
+    public function of(int $chainId, array $input): array
+    {
+        $reading = CheckReading::reading($input);
+        $result = (new WearReading)($reading);
+        $chain = $this->book->chain($chainId, $this->voice->nowS);
+        $before = $this->wear->of($chain);
+        $words = new WearWords($this->voice);
+        $agree = SpotsAgree::of($reading);
+        $after = $before?->with($result);
+        $range = $before?->contradicts($result);
+        $alone = $result->reaches($chain->terms->limitPct);
+
+        return [
+            'reads' => $words->reads($result),
+            'agree' => $words->agree($agree, $result->spreadPct),
+            'uneven' => $agree === SpotsAgree::Uneven,
+            'verdict' => $after->result->verdict->value ?? ($alone ? 'retire' : 'keep'),
+            'sentences' => $after === null ? [$words->verdictAlone($result, $chain)] : $words->sentences($after),
+            'why' => $after === null ? null : $words->why($after, $chain, $this->wear->tellingOf($chainId)),
+            'unlikely' => $range === null ? null : (string) __('errors.reading_unlikely', ['low' => (string) round(max(0.0, $range[0]), 2), 'high' => (string) round(max(0.0, $range[1]), 2)]),
+            'wear' => ['limit' => $chain->terms->limitPct, 'mean' => $after?->result->nowMean, 'p10' => $after?->result->nowP10, 'p90' => $after?->result->nowP90, 'value' => $result->valuePct, 'lower' => $result->lowerPct, 'upper' => $result->upperPct, 'of' => $words->reads($result)],
+        ];
+    }
+}
