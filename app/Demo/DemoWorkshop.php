@@ -98,6 +98,7 @@ final class DemoWorkshop
         private readonly SetCommute $setCommute,
         private readonly DemoSolvents $solvents,
         private readonly DemoPotDay $potDay,
+        private readonly DemoBench $bench,
     ) {}
 
     public function __invoke(int $nowS, int $seed): Workshop
@@ -113,10 +114,12 @@ final class DemoWorkshop
             $workshop = ($this->openWorkshop)($rider, 'Lean-to on the Ostermoor', self::ZONE, true);
             $this->solvents->shelf($this->scribbler, $this->day(self::FIRST_DAY, '09:00'));
             $this->solvents->pots($this->scribbler, $this->day(self::FIRST_DAY, '09:30'), $this->day(self::TOLD_FROM, '17:30'), $this->day(5, '17:00'));
+            $this->bench->instruments($this->scribbler, $this->day(self::FIRST_DAY, '09:10'));
             $this->solvents->refill($this->scribbler, $this->day(210, '10:30'));
             foreach (self::bikes() as $bike) {
                 $this->open($bike, $workshop, $rider);
             }
+            $this->bench->parts($this->scribbler, $this->bikes, $this->day(self::FIRST_DAY, '22:00'), $this->day(36, '15:00'));
             foreach (self::bikes() as $bike) {
                 $this->throwDice($bike);
             }
@@ -134,10 +137,10 @@ final class DemoWorkshop
         $year = range(1, 12);
 
         return [
-            new DemoBike('Heron', 'road', 12, 300, null, 'strict', 116, ['A', 'B', 'C'], ['D'], [3 => 36, 6 => 50, 7 => 74], '09:10', 27, $year, 0.085),
-            new DemoBike('Badger', 'gravel', 11, 250, null, 'strict', 112, ['A', 'B', 'C'], ['D'], [2 => 26, 6 => 44], '14:20', 19, [1, 2, 3, 4, 5, 9, 10, 11, 12], 0.28),
-            new DemoBike('Tram', 'city', 1, 300, 10, 'by_speeds', 98, ['A', 'B', 'C'], [], array_fill(1, 5, 11.4), '07:35', 18, $year, 0.42),
-            new DemoBike('Lantern', 'indoor', 9, 400, null, 'by_speeds', 108, ['A', 'C', 'D'], ['B'], [2 => 24, 4 => 30], '19:05', 29, [1, 2, 3, 10, 11, 12], 0.3),
+            new DemoBike('Heron', 'road', 12, 300, null, 'strict', 116, ['A', 'B', 'C'], ['D'], [3 => 36, 6 => 50, 7 => 74], '09:10', 27, $year, 0.075),
+            new DemoBike('Badger', 'gravel', 11, 250, null, 'strict', 112, ['A', 'B', 'C'], ['D'], [2 => 26, 6 => 44], '14:20', 19, [1, 2, 3, 4, 5, 9, 10, 11, 12], 0.2),
+            new DemoBike('Tram', 'city', 1, 300, 10, 'by_speeds', 98, ['A', 'B', 'C'], [], array_fill(1, 5, 11.4), '07:35', 18, $year, 0.4),
+            new DemoBike('Lantern', 'indoor', 9, 400, null, 'by_speeds', 108, ['A', 'C', 'D'], ['B'], [2 => 24, 4 => 30], '19:05', 29, [1, 2, 3, 10, 11, 12], 0.15),
         ];
     }
 
@@ -150,6 +153,8 @@ final class DemoWorkshop
             SettingKey::IntervalKm->value => $bike->intervalKm,
             SettingKey::IntervalHours->value => $bike->intervalHours,
             SettingKey::LimitSchool->value => $bike->school,
+            // One is past its limit and one is retired: time to buy.
+            ...($bike->indoor() ? [SettingKey::ChainsWanted->value => 3] : []),
         ]);
         $this->bikes[$bike->name] = Bike::query()->whereKey($action->about['bike'])->sole();
         $start = self::FIRST_DAY;
@@ -398,7 +403,8 @@ final class DemoWorkshop
             ]],
         };
         $atS = $this->day($ago, $time);
-        $this->scribbler->at($atS, fn(ActionContext $by) => ($this->recordReading)($by, $this->chains[$name], $input, new Moment($atS)));
+        // One chain that nobody ever measured: it is due.
+        $name === 'Tram A' || $this->scribbler->at($atS, fn(ActionContext $by) => ($this->recordReading)($by, $this->chains[$name], $input, new Moment($atS), instrumentId: DemoBench::instrument($by, $input)));
     }
 
     private function leastUsed(DemoBike $bike): string

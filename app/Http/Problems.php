@@ -40,7 +40,11 @@ final class Problems
         $exceptions->render(fn(NotPossible $e) => self::beside($e->field, (string) __("errors.{$e->reason}", $e->parameters)));
         $exceptions->render(fn(NotRestored $e) => self::beside('file', (string) __("errors.restore.{$e->reason}", $e->parameters)));
         $exceptions->render(fn(InvalidInput $e) => self::beside(str_contains($e->path, 'spots.') ? $e->path : (strtok($e->path, '.') ?: 'input'), (string) __(
-            $e->path === 'file' ? 'errors.file' : 'errors.input',
+            match (true) {
+                $e->path === 'file' => 'errors.file',
+                str_ends_with($e->path, 'results') => 'errors.seats',
+                default => 'errors.input',
+            },
             ['problem' => $e->getMessage()],
         )));
         $exceptions->render(fn(LogbookConflict $e) => self::beside('conflict', self::conflict($e)));

@@ -49,6 +49,7 @@ final readonly class NextWords
         $code = match ($item->kind) {
             NextKind::Overdue => 'overdue_'.($chain?->life?->because->value ?? 'distance'),
             NextKind::Outrun => $item->goodUntil?->shortKm === null ? 'outrun_average' : 'outrun',
+            NextKind::Measure => $chain?->reading === null ? 'measure_first' : 'measure',
             NextKind::Buy => match (true) {
                 $item->supply?->tooFew() === true => 'buy_now',
                 ($item->supply->inUse ?? 0) === 1 => 'buy_one',
@@ -96,7 +97,7 @@ final readonly class NextWords
             'chain' => $chain === null ? '' : $names->chain($chain->chainId),
             'full' => $chain === null ? '' : $names->fullChain($chain->chainId),
             'chains' => $names->chains($item->kind === NextKind::NoneWaxed ? array_slice($ids, 1) : $ids),
-            'count' => count($item->chains),
+            'count' => $item->supply === null ? count($item->chains) : $item->supply->inUse,
             'swap' => $item->swapTo === null ? '' : $names->chain($item->swapTo->chainId),
             'swap_left' => $item->swapTo === null ? '' : $q->left($item->swapTo->leftKm()),
             'left' => $chain === null ? '' : $q->left($chain->leftKm()),
@@ -127,7 +128,7 @@ final readonly class NextWords
             'now' => $item->wear === null ? '' : $q->number(max(0.0, $item->wear->nowMean), 2),
             'low' => $item->wear === null ? '' : $q->number(max(0.0, $item->wear->nowP10), 2),
             'high' => $item->wear === null ? '' : $q->number(max(0.0, $item->wear->nowP90), 2),
-            'measured' => $chain?->reading === null ? $this->voice->say('words.never') : $q->day($chain->reading->moment->unixS),
+            'measured' => $chain?->reading === null ? '' : $q->day($chain->reading->moment->unixS),
             'short' => $item->supply?->shortOn === null ? '' : $this->voice->dayWord($item->supply->shortOn),
             'wanted' => $item->supply === null ? '' : trans_choice('wear.supply.wanted', $item->supply->wanted),
             'cleanings' => $item->jar === null ? '' : (string) $item->jar->cleanings,

@@ -142,11 +142,15 @@ final readonly class WearWords
     public function advice(BikeAdvice $advice): array
     {
         $q = $this->voice->quantities;
-        $parameters = ['interval' => $this->about($advice->result->intervalKm), 'times' => $this->times($advice->chains), 'life' => $q->distance((float) $advice->input->targetLifeKm)];
+        $parameters = ['interval' => $this->about($advice->intervalKm), 'lives' => $this->about($advice->lifeKm()), 'times' => $this->times($advice->chains), 'life' => $q->distance((float) $advice->input->targetLifeKm)];
 
         return [
             $this->voice->say('wear.advice.interval', $parameters),
-            trans_choice('wear.advice.'.($advice->result->because === AdviseBecause::Cap ? 'cap' : 'wear'), $advice->chains->chains, $parameters),
+            trans_choice('wear.advice.'.match (true) {
+                $advice->intervalKm > $advice->result->intervalKm => 'floor',
+                $advice->result->because === AdviseBecause::Cap => 'cap',
+                default => 'wear',
+            }, $advice->chains->chains, $parameters),
         ];
     }
 

@@ -142,6 +142,7 @@ return [
     'upload_failed' => 'The file did not arrive whole. Try again.',
     'file' => 'This file :problem',
     'input' => 'This :problem.',
+    'seats' => 'That cannot be: a tooth that rests at a mark enters at no higher one. Look again at the marks and measure once more.',
     'action_taken' => 'This form was used for something else already. Reload the page and try again.',
     'conflict' => [
         'on_another_bike' => ':chain is on :bike at that time. Take it off there first, or check the time.',

@@ -50,6 +50,7 @@ return [
         'spent_waiting' => 'Spent and waiting for the pot. Together they take hardly longer than one.',
         'worn' => 'Measured :wear, its limit is :limit. A worn chain eats the cassette.',
         'measure' => 'About :now %, :low to :high in eight of ten cases; its limit is :limit. Measured last :measured.',
+        'measure_first' => 'About :now %, :low to :high in eight of ten cases; its limit is :limit. Never measured.',
         'buy' => 'By :short there may be fewer than :wanted within their limit, when :chain reaches its own.',
         'buy_one' => ':chain may reach its limit by :short, and it is the last.',
         'buy_now' => '{0} None is left within its limit, and it wants :wanted.|{1} Only one is left within its limit, and it wants :wanted.|[2,*] Only :count are left within their limit, and it wants :wanted.',

@@ -10,6 +10,7 @@ return [
         'retire' => 'Retire it: about :mean % now, and the limit is :limit. A worn chain eats the cassette.',
     ],
     'now_of' => 'about :mean of :limit',
+    'point' => 'Waxed every :interval it lives :life',
     'unknown_km' => 'how far it went is not known',
     'never' => 'never measured',
     'last' => 'measured :wear on :day',
@@ -57,6 +58,7 @@ return [
     ],
     'advice' => [
         'interval' => 'Re-wax it about every :interval.',
+        'floor' => '{1} One chain of it wears :times: even so waxed it would live about :lives, not :life.|[2,*] :count chains of it wear :times: even so waxed they would live about :lives, not :life.',
         'is' => 'It is re-waxed every :interval: near enough.',
         'now' => 'It is re-waxed every :interval now.',
         'cap' => '{1} One chain of it wears :times; further than the long school nobody rides.|[2,*] :count chains of it wear :times; further than the long school nobody rides.',

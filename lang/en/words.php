@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 return [
-    'never' => 'never',
     'and' => ':first and :last',
     'today' => 'today',
     'tomorrow' => 'tomorrow',

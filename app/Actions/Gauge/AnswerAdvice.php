@@ -31,7 +31,7 @@ final readonly class AnswerAdvice
         $advice = BikeAdvice::of(($this->readWear)($by->workshop)->own(bikeId: $bike->id), $settings->lifeCurve(), is_numeric($target) ? (float) $target : null)
             ?? throw new NotPossible('accept', 'no_advice');
         $units = Units::of($settings);
-        $km = round($units->toKm(self::ROUND * round($units->fromKm($advice->result->intervalKm) / self::ROUND)), 3);
+        $km = round($units->toKm(self::ROUND * round($units->fromKm($advice->intervalKm) / self::ROUND)), 3);
 
         return ($this->changeSettings)($by, $bike, $accept ? [SettingKey::IntervalKm->value => $km, SettingKey::DeclinedKm->value => null] : [SettingKey::DeclinedKm->value => $km], false);
     }

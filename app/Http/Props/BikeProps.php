@@ -8,6 +8,7 @@ use App\Http\Requests\Bikes\BikeRequest;
 use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Commute;
+use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Wear\LimitSchool;
 
@@ -33,8 +34,12 @@ final readonly class BikeProps
                 'interval' => (string) round($units->fromKm($bikeId === null ? $settings->usualIntervalKm() : $settings->intervalKm($bikeId, $nowS)), 1),
                 'interval_hours' => $bikeId === null ? null : $settings->intervalHours($bikeId, $nowS),
                 'limit_school' => $school->value,
+                'chains_wanted' => $bikeId === null ? '' : (string) $settings->chainsWanted($bikeId),
+                'target_life' => $bikeId === null || ! is_numeric($settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX)) ? '' : (string) round($units->fromKm((float) $settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX))),
             ],
             'parts' => $bikeId === null ? [] : (new PartProps($this->book, $this->voice))->onBike($bikeId),
+            'drawer' => (new PartProps($this->book, $this->voice))->inDrawer(),
+            'partKinds' => array_values(array_map(fn(PartKind $kind) => ['value' => $kind->value, 'title' => $this->voice->say("ui.parts.{$kind->value}")], array_filter(PartKind::cases(), fn(PartKind $kind) => $kind->slot() !== null))),
             'commutes' => $bikeId === null ? [] : array_map($this->commute(...), $this->book->fillIn?->commutesOf($bikeId) ?? []),
             'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->voice->weekday($day)], range(1, 7)),
             'forms' => (new FormProps($this->book, $this->voice))->all(),

@@ -48,6 +48,7 @@ final readonly class FormProps
                 'note' => '× '.$q->number($this->book->settings->factor($condition, $this->voice->nowS), 1),
             ], Condition::cases()),
             'instruments' => array_map(fn(Instrument $instrument) => GaugeProps::forms($instrument, new WearWords($this->voice)), Instrument::all($this->book->settings)),
+            'pitchesHint' => (new WearWords($this->voice))->pitches(),
             'topUp' => (string) round($q->units->fromKm(WaxTopUp::KM)),
         ];
     }

@@ -141,7 +141,7 @@ final readonly class GaugeProps
         $own = $this->wear->own();
 
         return [
-            'points' => array_map(fn(LifePoint $point) => ['interval' => (string) round($units->fromKm($point->intervalKm), 1), 'life' => (string) round($units->fromKm($point->lifeKm))], $this->book->settings->lifeCurve()->points()),
+            'points' => array_map(fn(LifePoint $point) => ['interval' => (string) round($units->fromKm($point->intervalKm), 1), 'life' => (string) round($units->fromKm($point->lifeKm)), 'text' => $this->voice->say('wear.point', ['interval' => $this->voice->quantities->distance($point->intervalKm), 'life' => $this->voice->quantities->distance($point->lifeKm)])], $this->book->settings->lifeCurve()->points()),
             'house' => $this->book->settings->text(SettingKey::LifePoints, 0) === '',
             'own' => $own->count()
                 ? $this->voice->say('wear.own.counts', ['count' => (string) $own->chains, 'times' => $this->words->times($own)])

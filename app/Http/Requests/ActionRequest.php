@@ -36,7 +36,7 @@ abstract class ActionRequest extends FormRequest
         $named = fn(string $field) => array_filter((array) $this->input($field), is_scalar(...));
         array_map($this->find()->bike(...), $named('bike_id'));
         array_map($this->find()->chain(...), [...$named('chain_id'), ...$named('chains')]);
-        foreach (['distance', 'odometer', 'km', 'since_wax', 'interval', 'interval_hours', 'length_mm', 'value_pct', 'zero_pct', 'start', 'total_ml', 'target_pct', 'volume_ml', 'flash', 'boiling', 'diameter', 'height', 'low', 'high', 'room', 'wax', 'oil', 'removed', 'temp', 'target', 'amount', 'quantity', 'mass', 'price'] as $field) {
+        foreach (['distance', 'odometer', 'km', 'since_wax', 'interval', 'interval_hours', 'target_life', 'length_mm', 'value_pct', 'zero_pct', 'start', 'total_ml', 'target_pct', 'volume_ml', 'flash', 'boiling', 'diameter', 'height', 'low', 'high', 'room', 'wax', 'oil', 'removed', 'temp', 'target', 'amount', 'quantity', 'mass', 'price'] as $field) {
             if (is_string($this->input($field))) {
                 $this->merge([$field => str_replace(',', '.', trim($this->input($field)))]);
             }

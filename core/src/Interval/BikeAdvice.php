@@ -12,10 +12,13 @@ final readonly class BikeAdvice
     /** The long school: nobody rides further on purpose. Common practice. */
     public const CAP_KM = 400.0;
 
+    /** More often nobody heats a pot: house rule. */
+    public const FLOOR_KM = 100.0;
+
     /** Figures closer together than this are the same advice: house rule, in parts of the interval. */
     private const SAME = 0.05;
 
-    private function __construct(public IntervalAdviseInput $input, public IntervalAdviseResult $result, public OwnChains $chains) {}
+    private function __construct(public IntervalAdviseInput $input, public IntervalAdviseResult $result, public OwnChains $chains, public float $intervalKm) {}
 
     /**
      * Null while none of the bike's chains says anything of its wear.
@@ -30,7 +33,9 @@ final readonly class BikeAdvice
         }
         $input = new IntervalAdviseInput(self::CAP_KM, null, $targetLifeKm ?? self::usualLifeKm($curve), 1.0 / $chains->factor(), $curve);
 
-        return new self($input, (new IntervalAdvise)($input), $chains);
+        $result = (new IntervalAdvise)($input);
+
+        return new self($input, $result, $chains, max(self::FLOOR_KM, $result->intervalKm));
     }
 
     /** What a chain lives that is waxed by the middle school. */
@@ -39,9 +44,15 @@ final readonly class BikeAdvice
         return $curve->lifeKm(300.0);
     }
 
+    /** How long a chain of the bike would live so. */
+    public function lifeKm(): float
+    {
+        return $this->input->lifeFactor * $this->input->curve->lifeKm($this->intervalKm);
+    }
+
     /** Whether an interval is what is advised, near enough. */
     public function is(?float $intervalKm): bool
     {
-        return $intervalKm !== null && abs($intervalKm / $this->result->intervalKm - 1.0) <= self::SAME;
+        return $intervalKm !== null && abs($intervalKm / $this->intervalKm - 1.0) <= self::SAME;
     }
 }

@@ -1,3 +1,5 @@
+import type { Instrument } from './gauge'
+
 /** What the server sends. Figures and sentences come ready; nothing here is computed in the browser. */
 export interface Here {
   person: string
@@ -17,10 +19,14 @@ export interface Done {
 
 export interface Wear {
   limit: number
+  mean?: number | null
+  p10?: number | null
+  p90?: number | null
+  due?: boolean
   value: number | null
   lower: number | null
   upper: number | null
-  text: string
+  text?: string
   of: string
 }
 
@@ -72,7 +78,7 @@ export interface NextLine {
   job: string | null
   jar: number | null
   urgent: boolean
-  verb: 'dip' | 'swap' | 'topup' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'go' | 'jar' | null
+  verb: 'dip' | 'swap' | 'topup' | 'measure' | 'retire' | 'fit' | 'add' | 'choose_bike' | 'confirm' | 'go' | 'jar' | null
   verbText: string | null
   bike: number | null
   chains: number[]
@@ -115,6 +121,8 @@ export interface FormDefaults {
   }[]
   conditions: { value: string; title: string; note: string }[]
   topUp: string
+  instruments: Instrument[]
+  pitchesHint: string
 }
 
 export interface Ride {

@@ -69,12 +69,13 @@ it('advises a bike by how its own chains wear', function (float $logFactor, ?flo
     // One chain that is known so well that only the shared spread shrinks it: 0.25 ÷ (0.25 + 0.11).
     $chains = OwnChains::of([new ChainRate($logFactor * 0.36 / 0.25, 1e9)]);
     $advice = BikeAdvice::of($chains, LifeCurve::usual(), $targetKm);
-    expect($advice?->result->intervalKm)->toEqualWithDelta($intervalKm, 0.01)->and($advice?->result->because)->toBe($because)
+    expect($advice?->intervalKm)->toEqualWithDelta($intervalKm, 0.01)->and($advice?->result->because)->toBe($because)
         ->and($advice?->is($intervalKm * 1.04))->toBeTrue()->and($advice?->is($intervalKm * 1.06))->toBeFalse()->and($advice?->is(null))->toBeFalse();
 })->with([
     // Twice as fast: to live 12,500 km it is waxed as if it should live 25,000.
     'fast' => [log(2), 12_500.0, 200.0, AdviseBecause::Wear],
     'as expected, the middle school’s life' => [0.0, null, 300.0, AdviseBecause::Wear],
+    'far too fast: no pot is heated so often' => [log(8), null, 100.0, AdviseBecause::Wear],
     'slow: no longer than the long school' => [-log(2), null, 400.0, AdviseBecause::Cap],
 ]);
 

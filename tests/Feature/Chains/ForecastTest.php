@@ -76,10 +76,10 @@ it('questions a reading that hardly fits before it is kept, and keeps it where s
     $post(['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']], 'sure' => false])->assertSessionHasNoErrors();
     expect(Reading::query()->count())->toBe(3);
     $ruler = fn(string $length) => $post(['kind' => 'ruler', 'pitches' => 46, 'length_mm' => $length, 'sure' => false]);
-    $ruler('23.03')->assertSessionHasErrors(['length_mm' => __('errors.reading_inches')]);
-    $ruler('571,9')->assertSessionHasErrors(['length_mm' => __('errors.reading_miscounted', ['pitches' => 46])]);
-    $ruler('582')->assertSessionHasErrors(['length_mm' => __('errors.reading_short')]);
-    $ruler('about 585')->assertSessionHasErrors('length_mm');
+    $ruler('23.03')->assertSessionHasErrors(['spots.0.length_mm' => __('errors.reading_inches')]);
+    $ruler('571,9')->assertSessionHasErrors(['spots.0.length_mm' => __('errors.reading_miscounted', ['pitches' => 46])]);
+    $ruler('582')->assertSessionHasErrors(['spots.0.length_mm' => __('errors.reading_short')]);
+    $ruler('about 585')->assertSessionHasErrors('spots.0.length_mm');
     $ruler('23 1/32"')->assertSessionHasNoErrors();
     expect(Reading::query()->orderByDesc('id')->firstOrFail()->input['length_mm'])->toEqualWithDelta(584.99375, 1e-6);
     $post(['value_pct' => '1.2', 'sure' => true])->assertSessionHasNoErrors();

@@ -322,7 +322,7 @@ it('refuses what cannot be, with a remedy, and stores nothing', function (
                 ],
             ] + Bench::form(1),
         ],
-        'results',
+        'spots.0.results',
         'measure once more',
     ],
     'a letter that is taken' => [

@@ -7,10 +7,12 @@ use App\Models\Commute;
 use App\Models\Device;
 use App\Models\Dip;
 use App\Models\Estimate;
+use App\Models\Instrument;
 use App\Models\Invitation;
 use App\Models\Jar;
 use App\Models\Membership;
 use App\Models\Opening;
+use App\Models\Part;
 use App\Models\Pot;
 use App\Models\Protocol;
 use App\Models\Ride;
@@ -74,6 +76,8 @@ function furnish(Bench $bench): array
     test()->post('/pots', ['action_id' => (string) Str::uuid(), 'name' => 'Pot', 'kind' => 'pan', 'diameter' => 120, 'height' => 90, 'wax' => 'plain'])->assertSessionHasNoErrors();
     test()->post('/pots/'.Pot::query()->in($bench->workshop)->sole()->id.'/bath', ['act' => 'fill', 'wax' => 400] + Bench::form(2))->assertSessionHasNoErrors();
     test()->postJson('/pots/'.Pot::query()->in($bench->workshop)->sole()->id.'/devices', ['name' => 'Probe'])->assertOk();
+    test()->post('/instruments', ['action_id' => (string) Str::uuid(), 'name' => 'Gauge', 'kind' => 'drop_in', 'marks' => '0.5'])->assertSessionHasNoErrors();
+    test()->post("/bikes/{$bike->id}/parts", ['action_id' => (string) Str::uuid(), 'kind' => 'cassette', 'name' => 'Cassette'] + Bench::form(2))->assertSessionHasNoErrors();
     $boxed = $bench->chain($bike, 'N', null);
     $job = (string) Str::uuid();
     test()->post('/strip', ['action_id' => $job, 'chains' => [$boxed->id], 'protocol' => 'two_bottles'])->assertRedirect("/jobs/{$job}");
@@ -86,6 +90,8 @@ function furnish(Bench $bench): array
         'job' => $job,
         'device' => Device::query()->in($bench->workshop)->sole()->id,
         'pot' => Pot::query()->in($bench->workshop)->sole()->id,
+        'instrument' => Instrument::query()->in($bench->workshop)->sole()->id,
+        'part' => Part::query()->in($bench->workshop)->where('kind', 'cassette')->sole()->id,
         'jar' => Jar::query()->in($bench->workshop)->sole()->id,
         'protocol' => Protocol::query()->in($bench->workshop)->sole()->id,
         'code' => 'own-'.Protocol::query()->in($bench->workshop)->sole()->id,
@@ -187,6 +193,9 @@ it(
         $expectClosed('GET', "/history?chain={$foreign['chain']}", []);
         $expectClosed('GET', "/strip?chains[]={$foreign['chain']}", []);
         $expectClosed('GET', "/pot-day?chains[]={$foreign['chain']}", []);
+        foreach (["/chains/{$own['chain']}/readings", "/chains/{$own['chain']}/readings/meaning"] as $url) {
+            $expectClosed('POST', $url, ['kind' => 'digital', 'value_pct' => 0.1, 'instrument_id' => $foreign['instrument']] + formWith($own));
+        }
         foreach (['jar', 'into'] as $field) {
             $expectClosed('POST', '/strip/plan', ['sources' => [[$field => $foreign['jar']]]] + formWith($own));
         }
@@ -204,6 +213,7 @@ it(
                 ['POST', '/rides/move', 'rides', 'ride'],
                 ['POST', "/rides/{$own['ride']}/split", 'chain_id', 'chain'],
                 ['POST', "/bikes/{$own['bike']}/corrections", 'chain_id', 'chain'],
+                ['POST', "/parts/{$own['part']}/fittings", 'bike_id', 'bike'],
                 ['POST', '/dips', 'chains', 'chain'],
                 ['POST', '/dips', 'pot_id', 'pot'],
                 ['POST', '/pot-day', 'chains', 'chain'],

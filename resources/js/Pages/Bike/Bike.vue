@@ -3,12 +3,14 @@ import { Link } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
 import ChangesPreview from '@/components/forms/ChangesPreview.vue'
 import CommuteDialog, { type CommuteValues } from '@/components/forms/CommuteDialog.vue'
+import PartsPanel from '@/components/gauge/PartsPanel.vue'
 import OpeningDialog from '@/components/forms/OpeningDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
+import type { PartOnBike } from '@/types/gauge'
 import type { ChangedChain, FormDefaults, Opening } from '@/types/props'
 
 const props = defineProps<{
@@ -20,8 +22,12 @@ const props = defineProps<{
     interval: string
     interval_hours: number | null
     limit_school: string
+    chains_wanted: string
+    target_life: string
   }
-  parts: { id: number; name: string; figure: string; opening: Opening | null }[]
+  parts: PartOnBike[]
+  drawer: { id: number; name: string; figure: string }[]
+  partKinds: { value: string; title: string }[]
   commutes: { id: number; text: string; values: CommuteValues }[]
   weekdays: { value: number; title: string }[]
   forms: FormDefaults
@@ -91,6 +97,25 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
         :hint="reason"
         persistent-hint
         :error-messages="form.errors.limit_school" />
+      <div class="two">
+        <v-text-field
+          v-model="form.chains_wanted"
+          inputmode="numeric"
+          :label="t('bike.chains_wanted')"
+          :hint="t('bike.chains_wanted_hint')"
+          persistent-hint
+          :error-messages="form.errors.chains_wanted"
+          name="chains_wanted" />
+        <v-text-field
+          v-model="form.target_life"
+          inputmode="decimal"
+          :label="t('bike.target')"
+          :suffix="here.distanceUnit"
+          :hint="t('bike.target_hint')"
+          persistent-hint
+          :error-messages="form.errors.target_life"
+          name="target_life" />
+      </div>
       <v-checkbox v-if="bike !== null" v-model="form.also_past" :label="t('bike.past')" :hint="t('bike.past_hint')" persistent-hint />
       <ChangesPreview v-if="preview?.chains.length" :chains="preview.chains" />
       <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
@@ -114,17 +139,7 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
         </ul>
         <v-btn data-test="new-commute" @click="commuting = { commute: null }">{{ t('commute.add') }}</v-btn>
       </section>
-      <section v-if="parts.length" aria-labelledby="parts">
-        <h2 id="parts">{{ t('parts.title') }}</h2>
-        <ul>
-          <li v-for="one in parts" :key="one.id" class="row">
-            <span>{{ one.name }}, {{ one.figure }}</span>
-            <v-btn v-if="one.opening" size="small" data-test="correct-part" @click="part = { name: one.name, opening: one.opening }">{{
-              t('opening.correct')
-            }}</v-btn>
-          </li>
-        </ul>
-      </section>
+      <PartsPanel :bike="bike" :parts="parts" :drawer="drawer" :kinds="partKinds" :forms="forms" @correct="part = $event" />
       <CommuteDialog v-if="commuting" v-model="commuteOpen" :forms="forms" :bike="bike" :weekdays="weekdays" :commute="commuting.commute" />
       <OpeningDialog v-if="part" v-model="partOpen" :opening="part.opening" :subject="part.name" kind="part" />
     </div>

@@ -12,6 +12,7 @@ import DipDialog from '@/components/forms/DipDialog.vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
 import OpeningDialog from '@/components/forms/OpeningDialog.vue'
 import MomentDialog from '@/components/forms/MomentDialog.vue'
+import RetireDialog from '@/components/forms/RetireDialog.vue'
 import TopUpDialog from '@/components/forms/TopUpDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId, useActionForm } from '@/composables/useActionForm'
@@ -260,7 +261,7 @@ useKeys({
         :chain="chain.id"
         :subject="chain.name" />
       <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="asPot" :pots="pots" :list="[chain.id]" />
-      <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" />
+      <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" @retire="form = 'retire'" />
       <TopUpDialog v-if="topupOpen" v-model="topupOpen" :forms="forms" :chain="chain" />
       <MomentDialog
         v-if="stripOpen"
@@ -270,14 +271,7 @@ useKeys({
         :url="`/chains/${chain.id}/strips`"
         :date="forms.date"
         :time="forms.time" />
-      <MomentDialog
-        v-if="retireOpen"
-        v-model="retireOpen"
-        what="retire"
-        :subject="chain.name"
-        :url="`/chains/${chain.id}/retirement`"
-        :date="forms.date"
-        :time="forms.time" />
+      <RetireDialog v-if="retireOpen" v-model="retireOpen" :forms="forms" :chain="chain" />
       <MomentDialog
         v-if="moveOpen && moving"
         v-model="moveOpen"

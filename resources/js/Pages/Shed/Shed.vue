@@ -6,6 +6,7 @@ import CorrectDialog from '@/components/forms/CorrectDialog.vue'
 import DipDialog from '@/components/forms/DipDialog.vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
 import MomentDialog from '@/components/forms/MomentDialog.vue'
+import RetireDialog from '@/components/forms/RetireDialog.vue'
 import MoveRidesDialog from '@/components/forms/MoveRidesDialog.vue'
 import RideDialog from '@/components/forms/RideDialog.vue'
 import SwapDialog from '@/components/forms/SwapDialog.vue'
@@ -72,8 +73,8 @@ function open(verb: RailVerb, id: number): void {
 function swapNow(bikeId: number, chainId: number): void {
   problem.value = null
   const hanging = props.rails.find((other) => other.id === bikeId)?.hanging.find((other) => other.id === chainId)
-  if (hanging?.fit?.length) {
-    // Something speaks against it: the form says what, and how it can be done.
+  if (hanging?.fit?.length || props.rails.find((other) => other.id === bikeId)?.fitted?.wear.due) {
+    // Something speaks against it, or the one that comes off is to be measured: the form says what, and how it can be done.
     bike.value = bikeId
     wanted.value = chainId
     when.value = { date: null, time: null }
@@ -109,10 +110,15 @@ function act(line: NextLine): void {
       { action_id: newActionId(), dates: line.days.map((day) => day.date), ridden: true },
       { preserveScroll: true },
     )
-  } else if (line.verb === 'retire') {
+  } else if (line.verb === 'add') router.visit(`/chains/new?bike=${line.bike}`)
+  else if (line.verb === 'retire' || line.verb === 'measure') {
     chain.value = { id: line.chains[0] ?? 0, name: line.subject }
-    form.value = 'retire'
+    form.value = line.verb
   }
+}
+function retire(worn: { id: number; name: string }): void {
+  chain.value = worn
+  form.value = 'retire'
 }
 const { grab } = useChainDrag((id, place) => {
   if (place === 'pot') {
@@ -189,7 +195,8 @@ useKeys({
         :spares="spares"
         :date="when.date"
         :time="when.time"
-        :wanted="wanted" />
+        :wanted="wanted"
+        @retire="retire" />
       <CatchUpDialog v-if="catchUpOpen" v-model="catchUpOpen" :forms="forms" :bike="rail.id" />
       <CorrectDialog v-if="correctOpen" v-model="correctOpen" :forms="forms" :bike="rail.id" />
       <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="pot.chains" :pots="pot.pots" :list="list" />
@@ -203,15 +210,8 @@ useKeys({
         :time="forms.time" />
       <template v-if="chain">
         <TopUpDialog v-if="topupOpen" v-model="topupOpen" :forms="forms" :chain="chain" />
-        <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" />
-        <MomentDialog
-          v-if="retireOpen"
-          v-model="retireOpen"
-          what="retire"
-          :subject="chain.name"
-          :url="`/chains/${chain.id}/retirement`"
-          :date="forms.date"
-          :time="forms.time" />
+        <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" @retire="form = 'retire'" />
+        <RetireDialog v-if="retireOpen" v-model="retireOpen" :forms="forms" :chain="chain" />
       </template>
     </template>
     <MoveRidesDialog

@@ -2,10 +2,21 @@
 import { computed } from 'vue'
 import type { Wear } from '@/types/props'
 
-/** A small rule with its stop at the limit. A value is a pointer; an interval is drawn as the stretch it leaves open, never as a point. */
+/**
+ * A small rule with its stop at the limit. What is believed of the wear now is a band with a pointer at its middle; without a
+ * belief a value is a pointer, an interval the stretch it leaves open, never a point.
+ */
 const props = withDefaults(defineProps<{ wear: Wear; width?: number }>(), { width: 90 })
 const at = (percent: number) => 4 + (props.width - 12) * Math.max(0, Math.min(1.06, percent / props.wear.limit))
-const pointer = computed(() => (props.wear.value === null ? null : at(props.wear.value)))
+const band = computed(() =>
+  props.wear.p10 == null || props.wear.p90 == null
+    ? null
+    : { from: at(props.wear.p10), to: Math.max(at(props.wear.p10) + 2, at(props.wear.p90)) },
+)
+const pointer = computed(() => {
+  const known = props.wear.mean ?? props.wear.value
+  return known === null ? null : at(known)
+})
 const stretch = computed(() =>
   props.wear.lower === null && props.wear.upper === null
     ? null
@@ -33,6 +44,7 @@ const ticks = [0, 0.2, 0.4, 0.6, 0.8, 1]
     <line x1="4" y1="9" :x2="width - 8" y2="9" stroke="var(--ink)" stroke-width="1.2" />
     <line v-for="tick in ticks" :key="tick" :x1="4 + (width - 12) * tick" y1="6" :x2="4 + (width - 12) * tick" y2="9" stroke="var(--ink)" />
     <rect :x="width - 9" y="1" width="2.4" height="10" fill="var(--ember)" />
+    <rect v-if="band" :x="band.from" y="11" :width="band.to - band.from" height="6" fill="var(--ink)" opacity=".3" data-test="wear-band" />
     <path v-if="pointer !== null" :d="`M${pointer} 10l-4.5 7h9Z`" fill="var(--ink)" data-test="wear-pointer" />
     <g v-else-if="stretch" data-test="wear-stretch" :data-open="stretch.open">
       <rect :x="stretch.from" y="12" :width="Math.max(2, stretch.to - stretch.from)" height="4" fill="var(--ink)" opacity=".35" />

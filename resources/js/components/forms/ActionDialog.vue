@@ -11,6 +11,8 @@ const props = defineProps<{
   errors: Record<string, string | undefined>
   known?: string[]
   caution?: string
+  /** Drawings beside what they mean want room. */
+  wide?: boolean
   test?: string
 }>()
 const emit = defineEmits<{ submit: [] }>()
@@ -22,7 +24,7 @@ const beside = computed(() => Object.entries(props.errors).filter(([field]) => !
 </script>
 
 <template>
-  <v-dialog v-model="open" :aria-labelledby="id">
+  <v-dialog v-model="open" :aria-labelledby="id" :max-width="wide ? 1020 : undefined">
     <v-card :data-test="test">
       <form novalidate @submit.prevent="emit('submit')">
         <div class="body">

@@ -4,10 +4,10 @@ import { t } from '@/composables/useText'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
 
-/** Something that only needs its moment: a noise, a strip, a retirement, an entry that is moved. */
+/** Something that only needs its moment: a noise, a strip, an entry that is moved. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{
-  what: 'loud' | 'strip' | 'retire' | 'move'
+  what: 'loud' | 'strip' | 'move'
   subject: string
   url: string
   date: string

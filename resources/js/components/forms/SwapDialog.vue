@@ -1,9 +1,12 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
+import MeasureFields from '@/components/gauge/MeasureFields.vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
+import { useMeasuring } from '@/composables/useMeasuring'
 import { t } from '@/composables/useText'
+import type { Meaning } from '@/types/gauge'
 import type { FormDefaults, Rail, SpareLink } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
@@ -18,6 +21,7 @@ const props = defineProps<{
   time?: string | null
   wanted?: number | null
 }>()
+const emit = defineEmits<{ retire: [chain: { id: number; name: string }] }>()
 const here = useHere()
 const choices = computed(() => props.rail.hanging.concat(props.rail.fitted && props.date ? [props.rail.fitted] : []))
 const { form, submit } = useActionForm<{
@@ -37,6 +41,18 @@ const { form, submit } = useActionForm<{
   date: props.date ?? props.forms.date,
   time: props.time ?? props.forms.time,
 })
+// A chain that comes off is measured before it goes into the pot; one that is due is asked for.
+const off = computed(() => (props.date ? null : props.rail.fitted))
+const measuring = ref(off.value?.wear.due ?? false)
+const { reading, choose, payload } = useMeasuring(props.forms.instruments)
+const meaning = ref<Meaning | null>(null)
+form.transform((data) => ({ ...data, ...(measuring.value && off.value ? { reading: payload() } : {}) }))
+const readingErrors = computed(() =>
+  Object.fromEntries(
+    Object.entries(form.errors as Record<string, string | undefined>).map(([field, text]) => [field.replace(/^reading\./, ''), text]),
+  ),
+)
+const beside = computed(() => Object.fromEntries(Object.entries(form.errors).filter(([field]) => !field.startsWith('reading.'))))
 const chosen = computed(() => choices.value.find((chain) => chain.id === form.chain_id))
 const warning = computed(() =>
   !chosen.value || chosen.value.ready
@@ -62,7 +78,13 @@ const known = computed(() => [
   ...(asksNote.value ? ['note'] : []),
   ...(asksLink.value ? ['new_link', 'link_id', 'closings_allowed'] : []),
 ])
-const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (open.value = false))
+function save(): void {
+  const worn = measuring.value && meaning.value?.verdict === 'retire' ? off.value : null
+  submit('post', `/bikes/${props.rail.id}/fittings`, () => {
+    open.value = false
+    if (worn) emit('retire', { id: worn.id, name: worn.name })
+  })
+}
 </script>
 
 <template>
@@ -71,8 +93,9 @@ const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (ope
     :title="`${t('swap.title')}: ${rail.name}`"
     :verb="t('swap.do')"
     :busy="form.processing"
-    :errors="form.errors"
+    :errors="beside"
     :known="known"
+    :wide="measuring"
     :caution="t('swap.caution')"
     test="swap-form"
     @submit="save">
@@ -124,6 +147,21 @@ const save = () => submit('post', `/bikes/${props.rail.id}/fittings`, () => (ope
         persistent-hint
         :error-messages="form.errors.closings_allowed"
         name="closings_allowed" />
+    </template>
+    <template v-if="off">
+      <p v-if="off.wear.due" class="warning" data-test="measure-due">{{ t('swap.measure_due') }} {{ off.name }}: {{ off.wear.of }}.</p>
+      <v-checkbox v-model="measuring" :label="`${t('swap.measure')} ${off.name}`" data-test="measure-off" />
+      <MeasureFields
+        v-if="measuring"
+        v-model:reading="reading"
+        :chain="off"
+        :instruments="forms.instruments"
+        :pitches-hint="forms.pitchesHint"
+        :payload="payload"
+        :errors="readingErrors"
+        :when="{ date: form.date, time: form.time }"
+        @choose="choose"
+        @meaning="meaning = $event" />
     </template>
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
   </ActionDialog>

@@ -23,6 +23,7 @@ const lineOpen = ref(false)
 const doneBar = ref<InstanceType<typeof DoneBar> | null>(null)
 const places = computed(() => [
   { name: 'shed', href: '/', title: t('nav.shed') },
+  { name: 'gauge', href: '/gauge', title: t('nav.gauge') },
   { name: 'road', href: '/road', title: t('nav.road') },
   { name: 'books', href: '/books', title: t('nav.books') },
   { name: 'history', href: '/history', title: t('nav.history') },
@@ -32,6 +33,7 @@ useKeys({
   '?': () => (keysOpen.value = true),
   '/': () => here.value.mayWrite && (lineOpen.value = true),
   S: () => router.visit('/'),
+  G: () => router.visit('/gauge'),
   R: () => router.visit('/road'),
   B: () => router.visit('/books'),
   H: () => router.visit('/history'),

@@ -18,6 +18,7 @@ const keys: [string, string][] = [
   ['x', 'correct'],
   ['u', 'undo'],
   ['S', 'shed'],
+  ['G', 'gauge'],
   ['R', 'road'],
   ['B', 'books'],
   ['H', 'history'],

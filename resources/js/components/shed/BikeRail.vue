@@ -69,7 +69,8 @@ const verbs = (): RailVerb[] =>
           ><ChainRun :coat="rail.fitted.coat" :left="rail.fitted.left" :unsure="rail.fitted.unsure"
         /></Link>
         <div class="measured">
-          <WearRule :wear="rail.fitted.wear" :width="172" /><span class="muted">{{ rail.fitted.wear.of }}</span>
+          <WearRule :wear="rail.fitted.wear" :width="172" /><span class="muted">{{ rail.fitted.wear.of }}</span
+          ><b v-if="rail.fitted.wear.due" :data-test="`due-${rail.fitted.name}`">{{ t('shed.measure_due') }}</b>
         </div>
       </template>
       <p v-else class="until">{{ rail.until.before }}</p>
@@ -185,6 +186,7 @@ p {
 }
 .measured {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 8px;
   margin-top: 4px;

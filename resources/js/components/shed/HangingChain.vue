@@ -36,6 +36,10 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
       <span v-else class="detail muted">{{ chain.detail }}</span>
       <WearRule :wear="chain.wear" />
       <span class="measured muted">{{ chain.wearLine }}</span>
+      <Link v-if="chain.wear.due && draggable" :href="`/gauge?measure=${chain.id}`" class="due" :data-test="`due-${chain.name}`">{{
+        t('shed.measure_due')
+      }}</Link>
+      <span v-else-if="chain.wear.due" class="due">{{ t('shed.measure_due') }}</span>
     </div>
   </li>
 </template>
@@ -88,6 +92,13 @@ a.detail {
   font-size: 12px;
   margin-bottom: 8px;
   min-height: 16px;
+}
+.due {
+  font-size: 12px;
+  font-weight: 680;
+  min-height: 24px;
+  display: inline-flex;
+  align-items: center;
 }
 .measured {
   font-size: 11.5px;

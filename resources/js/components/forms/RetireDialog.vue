@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { Link } from '@inertiajs/vue3'
+import { onMounted, ref } from 'vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { t } from '@/composables/useText'
+import type { FormDefaults } from '@/types/props'
+import ActionDialog from './ActionDialog.vue'
+import DayAndTime from './DayAndTime.vue'
+
+/** A chain goes out of use: what it did in its life, and what its bike is left with. */
+const open = defineModel<boolean>({ required: true })
+const props = defineProps<{ forms: FormDefaults; chain: { id: number; name: string } }>()
+const story = ref<{
+  life: { name: string; value: string }[]
+  on: string | null
+  left: string | null
+  few: boolean
+  bike: number | null
+} | null>(null)
+onMounted(async () => {
+  try {
+    const response = await fetch(`/chains/${props.chain.id}/retirement`, { headers: { Accept: 'application/json' } })
+    if (response.ok) story.value = (await response.json()) as NonNullable<typeof story.value>
+  } catch {
+    // Without its story it can be retired all the same.
+  }
+})
+const { form, submit } = useActionForm({ date: props.forms.date, time: props.forms.time })
+const save = () => submit('post', `/chains/${props.chain.id}/retirement`, () => (open.value = false))
+</script>
+
+<template>
+  <ActionDialog
+    v-model="open"
+    :title="`${t('moment.retire.title')}: ${chain.name}`"
+    :verb="t('moment.retire.do')"
+    :busy="form.processing"
+    :errors="form.errors"
+    :known="['date', 'time']"
+    :caution="t('moment.retire.caution')"
+    test="retire-form"
+    @submit="save">
+    <p class="text">{{ t('moment.retire.text') }}</p>
+    <dl v-if="story" data-test="life-story">
+      <div v-for="line in story.life" :key="line.name">
+        <dt>{{ line.name }}</dt>
+        <dd>{{ line.value }}</dd>
+      </div>
+    </dl>
+    <p v-if="story?.on" class="text">{{ story.on }}</p>
+    <p v-if="story?.left" class="text" :class="{ heavy: story.few }" data-test="chains-left">
+      {{ story.left }}
+      <Link v-if="story.few && story.bike" :href="`/chains/new?bike=${story.bike}`">{{ t('shed.add_chain') }}</Link>
+    </p>
+    <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
+  </ActionDialog>
+</template>
+
+<style scoped>
+.text {
+  margin: 0;
+}
+.heavy {
+  font-weight: 620;
+}
+dl {
+  margin: 0;
+  border-top: 1px solid var(--ink);
+}
+dl div {
+  display: grid;
+  grid-template-columns: 130px 1fr;
+  gap: 12px;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--line);
+}
+dt {
+  color: var(--steel);
+}
+dd {
+  margin: 0;
+  font-weight: 620;
+}
+</style>

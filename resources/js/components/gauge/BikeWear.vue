@@ -1,0 +1,255 @@
+<script setup lang="ts">
+import { Link } from '@inertiajs/vue3'
+import HookTag from '@/components/chain/HookTag.vue'
+import { t } from '@/composables/useText'
+import type { WornBike, WornChain } from '@/types/gauge'
+import PartLife from './PartLife.vue'
+
+/** One bike: its chains on one scale against one another, the limit and the cassette; what to ride next, when to buy. */
+const props = defineProps<{ bike: WornBike; mayWrite: boolean }>()
+const emit = defineEmits<{ measure: [chain: WornChain]; retire: [chain: WornChain]; advice: [accept: boolean] }>()
+const WIDE = 420
+const x = (pct: number) => 2 + (WIDE - 6) * Math.min(1, pct / props.bike.top)
+</script>
+
+<template>
+  <section class="bike" :aria-labelledby="`worn-${bike.id}`" :data-test="`worn-${bike.name}`">
+    <div class="head">
+      <h2 :id="`worn-${bike.id}`" class="name wide">
+        <Link v-if="mayWrite" :href="`/bikes/${bike.id}`">{{ bike.name }}</Link><template v-else>{{ bike.name }}</template>
+      </h2>
+      <span class="muted small">{{ bike.school }}</span>
+    </div>
+    <p v-if="!bike.chains.length" class="muted">{{ t('gauge.no_chain') }}</p>
+    <ul v-else :aria-label="t('gauge.axis', { bike: bike.name })">
+      <li v-for="chain in bike.chains" :key="chain.id" :data-test="`wear-${chain.name}`" :data-verdict="chain.verdict">
+        <Link :href="`/chains/${chain.id}`" class="label" :aria-label="chain.name"
+          ><HookTag :label="chain.label" :ready="chain.ready"
+        /></Link>
+        <svg :viewBox="`0 0 ${WIDE} 30`" preserveAspectRatio="none" role="img" :aria-label="`${chain.name}: ${chain.now}`">
+          <line x1="2" y1="22" :x2="WIDE - 4" y2="22" class="ground" vector-effect="non-scaling-stroke" />
+          <rect
+            v-if="chain.p10 !== null && chain.p90 !== null"
+            :x="x(chain.p10)"
+            y="9"
+            :width="Math.max(3, x(chain.p90) - x(chain.p10))"
+            height="13"
+            class="band" />
+          <line
+            v-if="chain.mean !== null"
+            :x1="x(chain.mean)"
+            y1="5"
+            :x2="x(chain.mean)"
+            y2="25"
+            class="mean"
+            vector-effect="non-scaling-stroke" />
+          <line :x1="x(bike.limit)" y1="0" :x2="x(bike.limit)" y2="30" class="limit" vector-effect="non-scaling-stroke" />
+        </svg>
+        <span class="say">
+          <b :class="{ ember: chain.verdict === 'retire' }">{{ chain.now }}</b>
+          <span class="muted small"
+            >{{ chain.km }}<template v-if="chain.fitted">, {{ t('gauge.on_bike') }}</template
+            >, {{ chain.last }}</span
+          >
+        </span>
+        <span class="act">
+          <span v-if="chain.verdict === 'retire'" class="state ember">{{ t('gauge.past') }}</span>
+          <span v-else-if="chain.due" class="state">{{ t('gauge.due') }}</span>
+          <template v-if="mayWrite">
+            <v-btn
+              v-if="chain.verdict === 'retire'"
+              size="small"
+              :aria-label="`${t('gauge.retire')}: ${chain.name}`"
+              :data-test="`retire-${chain.name}`"
+              @click="emit('retire', chain)"
+              >{{ t('gauge.retire') }}</v-btn
+            >
+            <v-btn
+              size="small"
+              :variant="chain.due ? 'flat' : 'outlined'"
+              :color="chain.due ? 'primary' : undefined"
+              :aria-label="`${t('gauge.measure')}: ${chain.name}`"
+              :data-test="`measure-${chain.name}`"
+              @click="emit('measure', chain)"
+              >{{ t('gauge.measure') }}</v-btn
+            >
+          </template>
+        </span>
+      </li>
+    </ul>
+    <p v-if="bike.chains.length" class="scale muted">
+      <span>0 %</span
+      ><span class="ember" :style="{ left: `${(100 * x(bike.limit)) / WIDE}%` }">{{ t('gauge.limit', { limit: bike.limitText }) }}</span>
+    </p>
+    <dl>
+      <div v-if="bike.even">
+        <dt>{{ t('gauge.even') }}</dt>
+        <dd data-test="even">{{ bike.even }}</dd>
+      </div>
+      <div v-if="bike.supply">
+        <dt>{{ t('gauge.supply') }}</dt>
+        <dd data-test="supply">{{ bike.supply }}</dd>
+      </div>
+      <div v-if="bike.advice" data-test="advice">
+        <dt>{{ t('gauge.advice') }}</dt>
+        <dd>
+          <template v-if="bike.advice.open"
+            ><b>{{ bike.advice.text }}</b> {{ bike.advice.reason }} {{ bike.advice.now }}
+            <span v-if="mayWrite" class="answer">
+              <v-btn size="small" data-test="accept" @click="emit('advice', true)">{{ t('gauge.accept') }}</v-btn>
+              <v-btn size="small" variant="text" data-test="decline" @click="emit('advice', false)">{{ t('gauge.decline') }}</v-btn>
+            </span></template
+          >
+          <template v-else>{{ bike.advice.now }} {{ bike.advice.reason }}</template>
+        </dd>
+      </div>
+      <div>
+        <dt>{{ t('gauge.parts') }}</dt>
+        <dd>
+          <PartLife v-for="part in bike.parts" :key="part.id" :part="part" />
+          <template v-if="!bike.parts.length">{{ `${t('gauge.no_parts')} ` }}</template>
+          <Link v-if="mayWrite && !bike.parts.length" :href="`/bikes/${bike.id}`">{{ t('part_form.add') }}</Link>
+        </dd>
+      </div>
+    </dl>
+  </section>
+</template>
+
+<style scoped>
+.bike {
+  padding: 16px 0 18px;
+  border-bottom: 1.5px solid var(--ink);
+}
+.head {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  margin-bottom: 6px;
+}
+.name {
+  font-size: 20px;
+  color: var(--ink);
+}
+.name a {
+  text-decoration: none;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 34px minmax(120px, 1fr) 290px auto;
+  gap: 12px;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  min-height: 46px;
+  padding: 2px 0;
+}
+.label {
+  display: grid;
+  min-height: 44px;
+  align-content: center;
+}
+svg {
+  width: 100%;
+  height: 44px;
+}
+.ground {
+  stroke: var(--steel-2);
+}
+.band {
+  fill: var(--steel-2);
+  opacity: 0.6;
+}
+.mean {
+  stroke: var(--ink);
+  stroke-width: 2.5;
+}
+.limit {
+  stroke: var(--ember);
+  stroke-width: 2;
+}
+.say {
+  line-height: 1.25;
+}
+.say span {
+  display: block;
+}
+.act {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  justify-content: flex-end;
+}
+.state {
+  font-weight: 680;
+  font-size: 12.5px;
+}
+.scale {
+  position: relative;
+  margin: 2px 0 8px 46px;
+  width: calc(100% - 46px - 302px - 96px);
+  min-width: 120px;
+  font-size: 12px;
+}
+.scale .ember {
+  position: absolute;
+  transform: translateX(-50%);
+  white-space: nowrap;
+  font-weight: 620;
+}
+dl {
+  margin: 10px 0 0;
+}
+dl div {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  gap: 12px;
+  padding: 4px 0;
+}
+dt {
+  color: var(--steel);
+}
+dd {
+  margin: 0;
+}
+.answer {
+  white-space: nowrap;
+}
+@media (max-width: 800px) {
+  li {
+    grid-template-columns: 34px minmax(0, 1fr) auto;
+    padding: 4px 0;
+  }
+  svg {
+    grid-column: 2 / 4;
+    grid-row: 1;
+  }
+  .label {
+    grid-row: 1;
+  }
+  .say {
+    grid-column: 1 / 3;
+    grid-row: 2;
+  }
+  .act {
+    grid-column: 3;
+    grid-row: 2;
+    flex-direction: column;
+    align-items: flex-end;
+    gap: 2px;
+  }
+  .act :deep(.v-btn.v-btn) {
+    --v-btn-height: 44px;
+  }
+  .scale {
+    display: none;
+  }
+  dl div {
+    grid-template-columns: 1fr;
+    gap: 0;
+  }
+}
+</style>

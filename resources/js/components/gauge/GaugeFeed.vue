@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
+import { onMounted, ref } from 'vue'
+import { ask } from '@/composables/usePreview'
+import { useHere } from '@/composables/useHere'
+import { t } from '@/composables/useText'
+
+/** Listens for what a digital gauge sends while the form is open, and starts the simulated one in the demo. */
+const props = defineProps<{ chain: number }>()
+const emit = defineEmits<{ value: [value: string] }>()
+const here = useHere()
+const since = ref<number | null>(null)
+const came = ref(0)
+const problem = ref('')
+async function look(): Promise<void> {
+  try {
+    const response = await fetch(since.value === null ? '/gauges/values' : `/gauges/values?since=${since.value}`, {
+      headers: { Accept: 'application/json' },
+    })
+    if (!response.ok) return
+    const answer = (await response.json()) as { values: string[]; last: number }
+    since.value = answer.last
+    for (const value of answer.values) {
+      came.value++
+      emit('value', value)
+    }
+  } catch {
+    // The page says by itself that the machine is away.
+  }
+}
+onMounted(look)
+useIntervalFn(look, 1500)
+async function simulate(): Promise<void> {
+  await look()
+  const result = await ask<{ spots: number }>('post', `/chains/${props.chain}/simulated-gauge`, {})
+  problem.value = 'errors' in result ? (Object.values(result.errors)[0] ?? '') : ''
+}
+</script>
+
+<template>
+  <div class="feed" role="status" data-test="feed">
+    <span class="muted small">{{ came ? t('measure.came', { count: came }) : t('measure.listening') }}</span>
+    <v-btn v-if="here.demo" size="small" data-test="simulate" @click="simulate">{{ t('measure.simulate') }}</v-btn>
+    <span v-if="problem" class="ember">{{ problem }}</span>
+  </div>
+</template>
+
+<style scoped>
+.feed {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+</style>

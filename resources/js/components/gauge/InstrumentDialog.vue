@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import ActionDialog from '@/components/forms/ActionDialog.vue'
+import TapChoice from '@/components/forms/TapChoice.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { t } from '@/composables/useText'
+import type { KeptInstrument } from '@/types/gauge'
+
+/** An instrument of one's own: its marks, its zero, how far it can be trusted. */
+const open = defineModel<boolean>({ required: true })
+const props = defineProps<{ instrument: KeptInstrument | null }>()
+const kinds = ['ruler', 'drop_in', 'digital'].map((value) => ({ value, title: t(`measure.${value}`) }))
+const one = props.instrument
+const { form, submit } = useActionForm({
+  name: one?.name ?? '',
+  kind: (one?.kind ?? 'drop_in') as string,
+  marks: one?.marks_text ?? '0.5 0.75',
+  pitches: String(one?.pitches ?? 46),
+  uncertainty: one?.uncertainty ?? '',
+  zero: one?.zero ?? '0',
+  gone: false,
+})
+const save = (gone: boolean) => {
+  form.gone = gone
+  submit(one ? 'put' : 'post', one ? `/instruments/${one.id}` : '/instruments', () => (open.value = false))
+}
+</script>
+
+<template>
+  <ActionDialog
+    v-model="open"
+    :title="t('gauge.instruments')"
+    :verb="t('gauge.keep')"
+    :busy="form.processing"
+    :errors="form.errors"
+    :known="['name', 'marks', 'pitches', 'uncertainty', 'zero']"
+    test="instrument-form"
+    @submit="save(false)">
+    <TapChoice v-if="!one" v-model="form.kind" :legend="t('gauge.kind')" :options="kinds" test="instrument-kind" />
+    <v-text-field v-model="form.name" :label="t('gauge.name')" :error-messages="form.errors.name" name="name" />
+    <v-text-field
+      v-if="form.kind === 'drop_in'"
+      v-model="form.marks"
+      :label="t('gauge.marks')"
+      :hint="t('gauge.marks_hint')"
+      persistent-hint
+      :error-messages="form.errors.marks"
+      name="marks" />
+    <div v-else class="two">
+      <v-text-field
+        v-if="form.kind === 'ruler'"
+        v-model="form.pitches"
+        inputmode="numeric"
+        :label="t('gauge.pitches')"
+        :error-messages="form.errors.pitches"
+        name="pitches" />
+      <v-text-field
+        v-else
+        v-model="form.zero"
+        inputmode="decimal"
+        :label="t('gauge.zero')"
+        :error-messages="form.errors.zero"
+        name="zero" />
+      <v-text-field
+        v-model="form.uncertainty"
+        inputmode="decimal"
+        :label="t(form.kind === 'ruler' ? 'gauge.uncertainty_mm' : 'gauge.uncertainty_pct')"
+        :hint="t(form.kind === 'ruler' ? 'gauge.uncertainty_mm_hint' : 'gauge.uncertainty_pct_hint')"
+        persistent-hint
+        :error-messages="form.errors.uncertainty"
+        name="uncertainty" />
+    </div>
+    <div v-if="one" class="row">
+      <v-btn size="small" data-test="put-away" @click="save(true)">{{ t('gauge.put_away') }}</v-btn>
+    </div>
+  </ActionDialog>
+</template>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import ActionDialog from '@/components/forms/ActionDialog.vue'
+import DayAndTime from '@/components/forms/DayAndTime.vue'
+import TapChoice from '@/components/forms/TapChoice.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { useHere } from '@/composables/useHere'
+import { t } from '@/composables/useText'
+import type { PartOnBike } from '@/types/gauge'
+import type { FormDefaults, Opening } from '@/types/props'
+import PartLife from './PartLife.vue'
+
+/** The cassettes, chainring and jockey wheels of a bike: put on, changed for another wheel, replaced. */
+const props = defineProps<{
+  bike: number
+  parts: PartOnBike[]
+  drawer: { id: number; name: string; figure: string }[]
+  kinds: { value: string; title: string }[]
+  forms: FormDefaults
+}>()
+const emit = defineEmits<{ correct: [part: { name: string; opening: Opening }] }>()
+const here = useHere()
+const open = ref<'add' | 'fit' | 'retire' | null>(null)
+const part = ref<{ id: number; name: string } | null>(null)
+const adding = computed({ get: () => open.value === 'add', set: (on: boolean) => !on && (open.value = null) })
+const moving = computed({ get: () => open.value === 'fit' || open.value === 'retire', set: (on: boolean) => !on && (open.value = null) })
+const now = { date: props.forms.date, time: props.forms.time }
+const { form, submit } = useActionForm({
+  kind: 'cassette',
+  name: '',
+  km: '',
+  price: '',
+  on_trainer: false,
+  replaces: true,
+  ...now,
+})
+const { form: move, submit: submitMove } = useActionForm({ bike_id: props.bike, ...now })
+const before = computed(() => props.parts.some((one) => one.kind === form.kind))
+function add(): void {
+  submit('post', `/bikes/${props.bike}/parts`, () => {
+    open.value = null
+    form.name = ''
+  })
+}
+function about(what: 'fit' | 'retire', one: { id: number; name: string }): void {
+  part.value = one
+  open.value = what
+}
+const go = () =>
+  submitMove('post', `/parts/${part.value?.id}/${open.value === 'fit' ? 'fittings' : 'retirement'}`, () => (open.value = null))
+</script>
+
+<template>
+  <section aria-labelledby="parts">
+    <h2 id="parts">{{ t('part_form.title') }}</h2>
+    <p v-if="!parts.length" class="muted">{{ t('part_form.none') }}</p>
+    <ul>
+      <li v-for="one in parts" :key="one.id">
+        <PartLife :part="{ ...one, km: one.figure }" />
+        <span class="acts">
+          <v-btn
+            v-if="one.opening"
+            size="small"
+            :aria-label="`${t('opening.correct')}: ${one.name}`"
+            data-test="correct-part"
+            @click="emit('correct', { name: one.name, opening: one.opening })"
+            >{{ t('opening.correct') }}</v-btn
+          >
+          <v-btn
+            size="small"
+            :aria-label="`${t('part_form.retire')}: ${one.name}`"
+            :data-test="`retire-part-${one.name}`"
+            @click="about('retire', one)"
+            >{{ t('part_form.retire') }}</v-btn
+          >
+        </span>
+      </li>
+    </ul>
+    <template v-if="drawer.length">
+      <h3 class="small muted">{{ t('part_form.drawer') }}</h3>
+      <ul>
+        <li v-for="one in drawer" :key="one.id">
+          <span
+            ><b>{{ one.name }}</b
+            >, {{ one.figure }}</span
+          >
+          <v-btn
+            size="small"
+            :aria-label="`${t('part_form.fit')}: ${one.name}`"
+            :data-test="`fit-part-${one.name}`"
+            @click="about('fit', one)"
+            >{{ t('part_form.fit') }}</v-btn
+          >
+        </li>
+      </ul>
+    </template>
+    <v-btn data-test="add-part" @click="open = 'add'">{{ t('part_form.add') }}</v-btn>
+    <ActionDialog
+      v-model="adding"
+      :title="t('part_form.title')"
+      :verb="t('part_form.do')"
+      :busy="form.processing"
+      :errors="form.errors"
+      :known="['kind', 'name', 'km', 'price', 'date', 'time']"
+      test="part-form"
+      @submit="add">
+      <TapChoice v-model="form.kind" :legend="t('part_form.kind')" :options="kinds" test="part-kind" />
+      <v-text-field v-model="form.name" :label="t('part_form.name')" :error-messages="form.errors.name" name="part-name" />
+      <div class="two">
+        <v-text-field
+          v-model="form.km"
+          inputmode="decimal"
+          :label="t('part_form.km')"
+          :suffix="here.distanceUnit"
+          :hint="t('part_form.km_hint')"
+          persistent-hint
+          :error-messages="form.errors.km"
+          name="part-km" />
+        <v-text-field
+          v-model="form.price"
+          inputmode="decimal"
+          :label="t('part_form.price')"
+          :error-messages="form.errors.price"
+          name="part-price" />
+      </div>
+      <v-checkbox v-if="form.kind === 'cassette'" v-model="form.on_trainer" :label="t('part_form.on_trainer')" data-test="on-trainer" />
+      <v-checkbox
+        v-if="before"
+        v-model="form.replaces"
+        :label="t('part_form.replaces')"
+        :hint="t('part_form.replaces_hint')"
+        persistent-hint
+        data-test="replaces" />
+      <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
+    </ActionDialog>
+    <ActionDialog
+      v-if="part"
+      v-model="moving"
+      :title="`${t(open === 'fit' ? 'part_form.fit' : 'part_form.retire')}: ${part.name}`"
+      :verb="t(open === 'fit' ? 'part_form.fit' : 'part_form.retire')"
+      :busy="move.processing"
+      :errors="move.errors"
+      :known="['date', 'time']"
+      test="part-move-form"
+      @submit="go">
+      <p v-if="open === 'retire'" class="muted">{{ t('part_form.retire_text') }}</p>
+      <DayAndTime v-model:date="move.date" v-model:time="move.time" :errors="move.errors" />
+    </ActionDialog>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 10px;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 14px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line);
+}
+h3 {
+  margin: 10px 0 0;
+  font-weight: 620;
+}
+.acts {
+  display: flex;
+  gap: 6px;
+}
+</style>

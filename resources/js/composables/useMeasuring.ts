@@ -1,0 +1,55 @@
+import { useLocalStorage } from '@vueuse/core'
+import { reactive } from 'vue'
+import type { Instrument, Measuring, Spot } from '@/types/gauge'
+
+export const emptySpot = (): Spot => ({ length_mm: '', value_pct: '', seats: {} })
+const name = (instrument: Instrument) => `${instrument.kind} ${instrument.id ?? ''}`
+
+/** A reading as it is being taken: begins with the instrument that was used last on this device. */
+export function useMeasuring(instruments: Instrument[]) {
+  const last = useLocalStorage('dripel-instrument', '')
+  const begin = instruments.find((one) => name(one) === last.value) ?? instruments[0]
+  const reading = reactive<Measuring>({
+    instrument: begin,
+    pitches: String(begin?.pitches ?? ''),
+    zero_pct: begin?.zero ?? '0',
+    spots: [emptySpot()],
+    sure: false,
+  })
+  function choose(instrument: Instrument): void {
+    last.value = name(instrument)
+    Object.assign(reading, {
+      instrument,
+      pitches: String(instrument.pitches),
+      zero_pct: instrument.zero,
+      spots: [emptySpot()],
+      sure: false,
+    })
+  }
+  /** As the server takes it; a spot of which nothing was said yet is left out. */
+  function payload() {
+    const kind = reading.instrument?.kind ?? 'ruler'
+    const spots = reading.spots
+      .map((spot) => ({
+        ...(kind === 'ruler' ? { length_mm: spot.length_mm } : {}),
+        ...(kind === 'digital' ? { value_pct: spot.value_pct } : {}),
+        ...(kind === 'drop_in'
+          ? {
+              results: Object.entries(spot.seats)
+                .filter(([, seat]) => seat !== '')
+                .map(([mark, seat]) => ({ mark_pct: Number(mark), seat })),
+            }
+          : {}),
+      }))
+      .filter((spot) => ('results' in spot ? (spot.results?.length ?? 0) > 0 : (spot.length_mm ?? spot.value_pct) !== ''))
+    return {
+      instrument_id: reading.instrument?.id ?? null,
+      kind,
+      ...(kind === 'ruler' ? { pitches: reading.pitches } : {}),
+      ...(kind === 'digital' ? { zero_pct: reading.zero_pct } : {}),
+      spots,
+      sure: reading.sure,
+    }
+  }
+  return { reading, choose, payload }
+}
