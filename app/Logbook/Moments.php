@@ -20,9 +20,10 @@ final readonly class Moments
 
     public function __construct(private AppClock $clock) {}
 
+    /** The minute that it is: forms know no seconds, and what is done in the same minute keeps the order in which it is done. */
     public function now(): Moment
     {
-        return new Moment($this->clock->unixS());
+        return new Moment($this->clock->unixS() - $this->clock->unixS() % 60);
     }
 
     /** @throws NotPossible at $field if it lies ahead */

@@ -20,6 +20,7 @@ use Dripel\Core\Wear\OwnChains;
 use Dripel\Core\Wear\SpotsAgree;
 use Dripel\Core\Wear\WearForecastResult;
 use Dripel\Core\Wear\WearReadingResult;
+use Dripel\Core\Wear\WearVerdict;
 
 /** Wear in sentences: how worn a chain is, what to do, when its limit comes, and why that is believed. */
 final readonly class WearWords
@@ -39,6 +40,11 @@ final readonly class WearWords
             'ahead' => $result->nextMeasurementKm === null ? '' : $this->about($result->nextMeasurementKm - $forecast->input->nowKm),
         ];
         $say = fn(string $code): string => $this->voice->say("wear.{$code}", $parameters);
+
+        if ($result->verdict === WearVerdict::Retire) {
+            // Its last reading alone may say so, whatever was believed before.
+            return [$say($result->nowMean < $forecast->input->limitPct ? 'retire_reading' : 'now.retire')];
+        }
 
         return array_values(array_filter([
             $say("now.{$result->verdict->value}"),

@@ -9,6 +9,7 @@ return [
         'measure' => 'Measure it whenever it comes off: about :mean % now, :p10 to :p90 in eight of ten cases, so with :likely it is past :limit already.',
         'retire' => 'Retire it: about :mean % now, and the limit is :limit. A worn chain eats the cassette.',
     ],
+    'retire_reading' => 'Retire it: measured to have reached its limit of :limit. A worn chain eats the cassette.',
     'now_of' => 'about :mean of :limit',
     'point' => 'Waxed every :interval it lives :life',
     'unknown_km' => 'how far it went is not known',

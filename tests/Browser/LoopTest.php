@@ -102,30 +102,6 @@ it('swaps and fills the pot by dragging, and by keys', function (): void {
     $this->shed->press(Keys::ESCAPE);
 });
 
-it('draws a reading of the drop-in gauge as its interval, never as a point', function (): void {
-    $this->shed
-        ->click('measure-Heron')
-        ->click('kind-drop_in')
-        ->click('seat-0.5-part')
-        ->click('submit')
-        // It was 0.20 % a few hundred km ago: asked whether that is so, and told that it is.
-        ->awaitText('sure', 'hardly fits')
-        ->click('sure')
-        ->submit('measure-form')
-        ->awaitText('done', 'Measured Heron A: 0.40 to 0.5 %');
-    $rule = $this->shed->part('rail-Heron')->findElement(By::cssSelector('[data-test="wear"]'));
-    expect([
-        $rule->getAttribute('data-lower'),
-        $rule->getAttribute('data-upper'),
-        $rule->getAttribute('data-value'),
-    ])
-        ->toBe(['0.4', '0.5', ''])
-        ->and($rule->findElements(By::cssSelector('[data-test="wear-pointer"]')))
-        ->toBe([])
-        ->and($rule->findElements(By::cssSelector('[data-test="wear-stretch"]')))
-        ->toHaveCount(1);
-});
-
 it('creates nothing twice by two tabs, double clicks or a reload', function (): void {
     $driver = $this->chromium->driver;
     $this->shed->click('ride-Heron')->fill('distance', '10');

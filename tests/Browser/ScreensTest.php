@@ -39,6 +39,7 @@ it(
         foreach (
             [
                 'swap-Heron',
+                'swap-Tram',
                 'ride-Heron',
                 'topup-Heron',
                 'measure-Heron',
@@ -73,6 +74,8 @@ it(
         $clean($shed, 'keys');
         foreach (
             [
+                '/gauge',
+                '/gauge?measure=3',
                 '/road',
                 '/chains/1',
                 '/chains/1?why=left',
@@ -103,6 +106,9 @@ it(
                 Page::open($this->driver, $this->server->url, '/chains/1')->click($opens),
                 "chain: {$opens}",
             );
+        }
+        foreach ([['/gauge', 'add-instrument'], ['/gauge', 'change-expected'], ['/gauge', 'edit-Drawer gauge'], ['/bikes/1', 'add-part'], ['/bikes/1', 'fit-part-Light wheel cassette']] as [$path, $opens]) {
+            $clean(Page::open($this->driver, $this->server->url, $path)->click($opens), "{$path}: {$opens}");
         }
         foreach (['edit-ride', 'split-ride', 'catch-up', 'which-bike'] as $opens) {
             $clean(Page::open($this->driver, $this->server->url, '/road')->click($opens), $opens);

@@ -43,13 +43,18 @@ final class ChainForecast
             }
         }
 
-        return new WearForecastInput($chain->terms->limitPct, $readings, WearPrior::ofInterval($chain->terms->limitPct, self::intervalKm($chain), $book->settings->lifeCurve()), $chain->km->km);
+        return new WearForecastInput($chain->terms->limitPct, $readings, WearPrior::ofInterval($chain->terms->limitPct, self::intervalKm($book, $chain), $book->settings->lifeCurve()), $chain->km->km);
     }
 
-    /** The interval at which a chain was really waxed; the one it should be, where nobody knows. */
-    public static function intervalKm(ChainState $chain): float
+    /** The interval at which a chain was really waxed; where nobody knows, the one that was set when it was waxed. */
+    public static function intervalKm(Book $book, ChainState $chain): float
     {
-        return $chain->dips > 1 && $chain->opening === null ? min(self::LONGEST_KM, max(self::SHORTEST_KM, $chain->km->km / $chain->dips)) : $chain->terms->intervalKm;
+        if ($chain->dips > 1 && $chain->opening === null) {
+            return min(self::LONGEST_KM, max(self::SHORTEST_KM, $chain->km->km / $chain->dips));
+        }
+        $bikeId = $book->bikeOfChain($chain->chainId, $chain->nowS);
+
+        return $bikeId === null ? $chain->terms->intervalKm : $book->settings->intervalKm($bikeId, $chain->dip->moment->unixS ?? $chain->nowS);
     }
 
     /** @return list<array{float, float, float, float}> km, and the elongation there: 10 %, mean, 90 % */

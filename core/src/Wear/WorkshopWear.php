@@ -63,7 +63,7 @@ final class WorkshopWear
         }
         $input = $house->expecting($this->tellingOf($chain->chainId)->sharpen($house->prior));
 
-        return new ChainForecast($input, ChainForecast::intervalKm($chain), $this->memo->of('wear '.self::key($input), fn() => (new WearForecast)($input)));
+        return new ChainForecast($input, ChainForecast::intervalKm($this->book, $chain), $this->memo->of('wear '.self::key($input), fn() => (new WearForecast)($input)));
     }
 
     /** @return array<int, ChainRate> */

@@ -6,12 +6,14 @@ import JarOnShelf from '@/components/books/JarOnShelf.vue'
 import PotDialog from '@/components/books/PotDialog.vue'
 import PotOnShelf from '@/components/books/PotOnShelf.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
+import PartLife from '@/components/gauge/PartLife.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId, useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import type { Jar, SolventChoice } from '@/types/books'
 import type { PotInBooks } from '@/types/pots'
+import type { WornPart } from '@/types/gauge'
 import type { FormDefaults } from '@/types/props'
 
 const props = defineProps<{
@@ -19,6 +21,7 @@ const props = defineProps<{
   potChoices: { kinds: { value: string; title: string }[]; waxes: { value: string; title: string }[] }
   jars: Jar[]
   prices: { id: number; supply: string; amount: string; quantity: string; from: string }[]
+  parts: (WornPart & { where: string })[]
   links: { id: number; name: string; about: string; price: string }[]
   solvents: SolventChoice[]
   roles: { value: string; title: string }[]
@@ -146,6 +149,15 @@ const remove = (type: string, id: number) =>
               </tbody>
             </table>
           </section>
+          <section aria-labelledby="parts">
+            <h2 id="parts">{{ t('books.parts') }}</h2>
+            <p class="muted small">{{ parts.length ? t('books.parts_text') : t('books.no_parts') }}</p>
+            <ul v-if="parts.length" class="parts">
+              <li v-for="part in parts" :key="part.id">
+                <PartLife :part="part" /><span class="muted small">{{ part.where }}</span>
+              </li>
+            </ul>
+          </section>
           <section aria-labelledby="links">
             <div class="row title">
               <h2 id="links">{{ t('books.links') }}</h2>
@@ -255,6 +267,18 @@ const remove = (type: string, id: number) =>
 </template>
 
 <style scoped>
+.parts {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0 0;
+}
+.parts li {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line);
+}
 .head {
   gap: 18px;
   align-items: baseline;

@@ -46,15 +46,16 @@ const x = (pct: number) => 2 + (WIDE - 6) * Math.min(1, pct / props.bike.top)
           <line :x1="x(bike.limit)" y1="0" :x2="x(bike.limit)" y2="30" class="limit" vector-effect="non-scaling-stroke" />
         </svg>
         <span class="say">
-          <b :class="{ ember: chain.verdict === 'retire' }">{{ chain.now }}</b>
+          <b :class="{ ember: chain.verdict === 'retire' }"
+            >{{ chain.now }}<template v-if="chain.verdict === 'retire'">, {{ t('gauge.past') }}</template
+            ><template v-else-if="chain.due">, {{ t('gauge.due') }}</template></b
+          >
           <span class="muted small"
             >{{ chain.km }}<template v-if="chain.fitted">, {{ t('gauge.on_bike') }}</template
             >, {{ chain.last }}</span
           >
         </span>
         <span class="act">
-          <span v-if="chain.verdict === 'retire'" class="state ember">{{ t('gauge.past') }}</span>
-          <span v-else-if="chain.due" class="state">{{ t('gauge.due') }}</span>
           <template v-if="mayWrite">
             <v-btn
               v-if="chain.verdict === 'retire'"
@@ -140,7 +141,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: 34px minmax(120px, 1fr) 290px auto;
+  grid-template-columns: 34px minmax(120px, 1fr) 266px 160px;
   gap: 12px;
   align-items: center;
   border-bottom: 1px solid var(--line);
@@ -183,14 +184,10 @@ svg {
   align-items: center;
   justify-content: flex-end;
 }
-.state {
-  font-weight: 680;
-  font-size: 12.5px;
-}
 .scale {
   position: relative;
   margin: 2px 0 8px 46px;
-  width: calc(100% - 46px - 302px - 96px);
+  width: calc(100% - 46px - 450px);
   min-width: 120px;
   font-size: 12px;
 }

@@ -78,14 +78,12 @@ small {
   color: var(--steel);
 }
 @media (max-width: 700px) {
-  .seats {
-    grid-template-columns: 1fr;
-  }
   label {
-    display: grid;
-    grid-template-columns: 118px 1fr;
-    gap: 12px;
-    align-items: center;
+    padding: 5px 4px 7px;
+    text-align: center;
+  }
+  small {
+    font-size: 11px;
   }
 }
 </style>

@@ -10,7 +10,7 @@ const rollers = computed(() => [0, 1, 2, 3, 4].map((i) => 14 + i * { rests: 25.9
 </script>
 
 <template>
-  <svg viewBox="0 -7 140 69" aria-hidden="true">
+  <svg viewBox="-6 -9 152 71" aria-hidden="true">
     <g class="chain">
       <rect v-for="(x, i) in rollers.slice(0, -1)" :key="x" :x="x - 8" :y="i % 2 ? 40 : 37" width="44" :height="i % 2 ? 13 : 19" rx="7" />
       <circle v-for="x in rollers" :key="`r${x}`" :cx="x" cy="46.5" r="7.2" />

@@ -59,7 +59,7 @@ const signOut = () => router.post('/sign-out')
           v-for="place in places"
           :key="place.name"
           :href="place.href"
-          :class="{ on: place.name === at, desk: place.name === 'settings' }"
+          :class="{ on: place.name === at, desk: place.name === 'settings' || place.name === 'history' }"
           :aria-current="place.name === at ? 'page' : undefined"
           :data-test="`nav-${place.name}`"
           >{{ place.title }}</Link
@@ -80,6 +80,7 @@ const signOut = () => router.post('/sign-out')
             :prepend-icon="light === 'day' ? mdiWeatherNight : mdiWhiteBalanceSunny"
             data-test="light"
             @click="toggle" />
+          <v-list-item class="phone" :title="t('nav.history')" data-test="menu-history" @click="router.visit('/history')" />
           <v-list-item class="phone" :title="t('nav.settings')" data-test="menu-settings" @click="router.visit('/settings')" />
           <v-list-item :title="t('keys.title')" data-test="keys" @click="keysOpen = true"
             ><template #append><kbd>?</kbd></template></v-list-item
