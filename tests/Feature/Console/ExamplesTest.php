@@ -28,6 +28,12 @@ it('reckons the worked example of each model as its documentation has it', funct
         fn(array $r) => [sprintf('%.3f %%', $r['now_pct']['mean']), number_format($r['km_to_limit']['p50']).' km', number_format($r['next_measurement_km']).' km'],
     ],
     'interval.advise' => ['interval.advise', '{"cap_km":400,"learned_km":320,"target_life_km":12000,"life_factor":0.7}', fn(array $r) => [sprintf('%.0f km', $r['interval_km']), $r['because']]],
+    'interval.learn' => [
+        'interval.learn',
+        '{"cycles":[{"km":320,"ended":"noise"},{"km":280,"ended":"noise"},{"km":300,"ended":"pulled"}],"prior":{"median_km":300,"log_sd":0.4,"shape_median":3,"shape_log_sd":0.3}}',
+        fn(array $r) => [sprintf('%.0f km', $r['interval_km']), sprintf('%.0f km', $r['median_km'])],
+    ],
+    'drip.dose' => ['drip.dose', '{"pitches":116,"bottle_ml":120,"applied_at":"2026-11-25T20:00:00Z"}', fn(array $r) => [sprintf('%.1f ml', $r['ml']), (string) $r['applications_left']]],
     'bare.clock' => [
         'bare.clock',
         '{"stripped_at":"2026-11-25T07:40:00Z","now":"2026-11-25T12:20:00Z"}',
