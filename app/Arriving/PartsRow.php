@@ -70,10 +70,10 @@ final readonly class PartsRow
         $fitted = mb_strtolower($cells['on_bike'] ?? '');
         ($cells['bike'] ?? '') !== '' && mb_strlen($cells['bike']) <= 40 || $errors['bike'] ??= 'bike';
         in_array($kind, [Chain::KIND, ...array_column(PartKind::cases(), 'value')], true) || $errors['part'] = 'part';
-        in_array($kind, [PartKind::Cassette->value, PartKind::Ring->value], true) || preg_match('/^[\p{L}\p{N}]{1,3}$/u', $letter) === 1 || $errors['letter'] = 'letter';
+        self::sitsOnBike($kind) || preg_match('/^[\p{L}\p{N}]{1,3}$/u', $letter) === 1 || $errors['letter'] = 'letter';
         in_array($fitted, [...self::YES, ...self::NO], true) || $errors['on_bike'] = 'yes_or_no';
-        // A cassette or ring counts on the bike it is on; in a drawer it has no place here yet.
-        $fitted !== '' && in_array($fitted, self::NO, true) && in_array($kind, [PartKind::Cassette->value, PartKind::Ring->value], true) && $errors['on_bike'] ??= 'spare_part';
+        // A cassette, ring or pair of jockey wheels counts on the bike it is on; in a drawer it has no place here yet.
+        $fitted !== '' && in_array($fitted, self::NO, true) && self::sitsOnBike($kind) && $errors['on_bike'] ??= 'spare_part';
         $sinceKm !== null && $km !== null && $sinceKm > $km && $errors['since_wax'] = 'since_wax';
         $pitches = $whole('pitches', 60, 180);
         $pitches !== null && $pitches % 2 !== 0 && $errors['pitches'] = 'even';
@@ -97,11 +97,16 @@ final readonly class PartsRow
         );
     }
 
+    private static function sitsOnBike(string $kind): bool
+    {
+        return PartKind::tryFrom($kind)?->slot() !== null;
+    }
+
     public function part(): ArrivingPart
     {
         return new ArrivingPart(
             $this->kind,
-            in_array($this->kind, [PartKind::Cassette->value, PartKind::Ring->value], true) && $this->letter === '' ? (string) __("ui.parts.{$this->kind}") : $this->letter,
+            self::sitsOnBike($this->kind) && $this->letter === '' ? (string) __("ui.parts.{$this->kind}") : $this->letter,
             $this->speeds,
             $this->pitches,
             $this->km,

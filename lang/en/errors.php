@@ -82,7 +82,7 @@ return [
         'too_long' => 'More than 500 rows. Take them in several tables.',
         'too_many_cells' => 'more cells than columns; put text with a comma in quotes',
         'bike' => 'the name of a bike, at most 40 characters',
-        'part' => 'chain, cassette, ring or quick_link',
+        'part' => 'chain, cassette, ring, jockey_wheels or quick_link',
         'letter' => 'the letter of the chain: one to three letters or digits',
         'number' => 'a number that can be, or empty for unknown',
         'since_wax' => 'not more than the distance in all',

@@ -35,7 +35,7 @@ it(
             expect($page->fitted('Otter'))->toBe('A')->and($page->left('Otter'))->toBe(250);
             // It was put on just now: a ride from an hour ago has no chain, and Next asks.
             $page->ride('Otter', '40', 'damp')->awaitText('next-no_chain', 'One ride');
-            $page->click('nav-history')->awaitText('action', 'Logged 40 km damp on Otter');
+            $page->click('more')->click('menu-history')->awaitText('action', 'Logged 40 km damp on Otter');
 
             $page->click('more')->click('menu-settings')->click('invite');
             $link = $page->text('invitation-link');

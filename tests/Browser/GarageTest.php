@@ -32,7 +32,7 @@ it(
                 "bike;part;letter;distance;since_wax;on_bike\nHeron;chain;A;2100;60;yes\nHeron;chane;B;;unknown;\n",
             );
             $page->part('table-file')->sendKeys($csv);
-            $page->awaitText('row-error', 'chain, cassette, ring or quick_link');
+            $page->awaitText('row-error', 'chain, cassette, ring, jockey_wheels or quick_link');
             expect($page->has('keep-table'))
                 ->toBeFalse()
                 ->and($page->scrollsSideways())

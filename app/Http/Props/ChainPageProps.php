@@ -92,6 +92,11 @@ final readonly class ChainPageProps
             'limit' => $forecast->input->limitPct,
             'limitText' => $q->mark($forecast->input->limitPct),
             'now' => $forecast->input->nowKm,
+            // Where on its way the limit is reached, in eight of ten cases.
+            'atLimit' => $forecast->result->kmToLimitP10 === null || $forecast->result->kmToLimitP10 <= 0.0 ? null : array_map(
+                fn(?float $ahead) => $ahead === null ? null : $forecast->input->nowKm + $ahead,
+                ['p10' => $forecast->result->kmToLimitP10, 'p50' => $forecast->result->kmToLimitP50, 'p90' => $forecast->result->kmToLimitP90],
+            ),
             'far' => $farKm,
             'farText' => $q->distance($farKm),
         ];

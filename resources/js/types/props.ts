@@ -219,6 +219,7 @@ export interface Forecast {
   limit: number
   limitText: string
   now: number
+  atLimit: { p10: number; p50: number | null; p90: number | null } | null
   far: number
   farText: string
 }

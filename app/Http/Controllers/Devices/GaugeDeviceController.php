@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Devices;
 
 use App\Devices\Connect;
+use App\Devices\ReadGaugeValues;
 use App\Exceptions\NotPossible;
 use App\Http\Controllers\Controller;
 use App\Jobs\RunSimulatedGauge;
 use App\Models\Chain;
-use App\Models\GaugeValue;
 use App\Support\CurrentWorkshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -25,17 +25,11 @@ final class GaugeDeviceController extends Controller
         return response()->json(['id' => $device->id, 'token' => $token, 'address' => url('/api/v1/gauges/values')]);
     }
 
-    /** What came since; without `since` only where one is now. */
-    public function values(Request $request, CurrentWorkshop $current): JsonResponse
+    public function values(Request $request, CurrentWorkshop $current, ReadGaugeValues $values): JsonResponse
     {
         $since = $request->validate(['since' => ['nullable', 'integer', 'min:0']])['since'] ?? null;
-        $query = GaugeValue::query()->in($current->workshop());
-        $values = $since === null ? collect() : (clone $query)->where('id', '>', (int) $since)->orderBy('id')->limit(12)->get();
 
-        return response()->json([
-            'values' => $values->map(fn(GaugeValue $value) => (string) $value->value_pct)->values(),
-            'last' => $values->last()->id ?? (int) ($since ?? $query->max('id') ?? 0),
-        ]);
+        return response()->json($values($current->workshop(), $since === null ? null : (int) $since));
     }
 
     public function simulate(CurrentWorkshop $current, Chain $chain, Connect $connect): JsonResponse

@@ -38,6 +38,18 @@ const scale = computed(() => {
       <path :d="scale.mean" class="mean" />
       <line :x1="LEFT" :x2="WIDE" :y1="scale.y(forecast.limit)" :y2="scale.y(forecast.limit)" class="limit" />
       <text :x="LEFT" :y="scale.y(forecast.limit) - 5" class="limit-text">{{ t('forecast.limit', { limit: forecast.limitText }) }}</text>
+      <g v-if="forecast.atLimit" class="at-limit" data-test="at-limit">
+        <line
+          :x1="scale.x(forecast.atLimit.p10)"
+          :x2="scale.x(Math.min(forecast.far, forecast.atLimit.p90 ?? forecast.far))"
+          :y1="scale.y(forecast.limit)"
+          :y2="scale.y(forecast.limit)" />
+        <circle
+          v-if="forecast.atLimit.p50 !== null && forecast.atLimit.p50 <= forecast.far"
+          :cx="scale.x(forecast.atLimit.p50)"
+          :cy="scale.y(forecast.limit)"
+          r="5" />
+      </g>
       <line :x1="scale.x(forecast.now)" :x2="scale.x(forecast.now)" y1="0" :y2="HIGH" class="now" />
       <text :x="scale.x(forecast.now)" y="-4" text-anchor="middle">{{ t('forecast.now') }}</text>
       <g v-for="(reading, i) in forecast.readings" :key="i">
@@ -99,6 +111,15 @@ svg {
 .limit-text {
   fill: var(--ember);
   font-weight: 620;
+}
+.at-limit line {
+  stroke: var(--ember);
+  stroke-width: 7;
+  opacity: 0.45;
+}
+.at-limit circle {
+  fill: var(--ember);
+  stroke: var(--wall);
 }
 .now {
   stroke: var(--ink);

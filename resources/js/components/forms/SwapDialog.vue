@@ -44,9 +44,10 @@ const { form, submit } = useActionForm<{
 // A chain that comes off is measured before it goes into the pot; one that is due is asked for.
 const off = computed(() => (props.date ? null : props.rail.fitted))
 const measuring = ref(off.value?.wear.due ?? false)
+// Asked for, not demanded: with nothing read it is only swapped.
 const { reading, choose, payload } = useMeasuring(props.forms.instruments)
 const meaning = ref<Meaning | null>(null)
-form.transform((data) => ({ ...data, ...(measuring.value && off.value ? { reading: payload() } : {}) }))
+form.transform((data) => ({ ...data, ...(measuring.value && off.value && payload().spots.length ? { reading: payload() } : {}) }))
 const readingErrors = computed(() =>
   Object.fromEntries(
     Object.entries(form.errors as Record<string, string | undefined>).map(([field, text]) => [field.replace(/^reading\./, ''), text]),

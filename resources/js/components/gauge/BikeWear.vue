@@ -141,7 +141,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: 34px minmax(120px, 1fr) 266px 160px;
+  grid-template-columns: 34px minmax(120px, 1fr) 286px 160px;
   gap: 12px;
   align-items: center;
   border-bottom: 1px solid var(--line);
@@ -187,7 +187,7 @@ svg {
 .scale {
   position: relative;
   margin: 2px 0 8px 46px;
-  width: calc(100% - 46px - 450px);
+  width: calc(100% - 46px - 470px);
   min-width: 120px;
   font-size: 12px;
 }

@@ -29,6 +29,7 @@ defineProps<{ part: WornPart }>()
   display: inline-flex;
   gap: 3px;
   align-items: center;
+  vertical-align: middle;
   margin-left: 8px;
 }
 .boxes span {
