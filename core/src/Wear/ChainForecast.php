@@ -38,8 +38,8 @@ final class ChainForecast
         $history = $book->history($chain->chainId)->until($chain->nowS);
         $readings = [];
         foreach ($history->events as $event) {
-            if ($event instanceof Reading && $history->kmBefore($event)->whole) {
-                $readings[] = self::reading($history->kmBefore($event)->km, (new WearReading)($event->input()));
+            if ($event instanceof Reading && ($before = $history->kmBefore($event))->whole) {
+                $readings[] = self::reading($before->km, (new WearReading)($event->input()));
             }
         }
 

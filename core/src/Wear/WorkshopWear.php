@@ -21,6 +21,9 @@ final class WorkshopWear
     /** @var array<int, ChainRate>|null by chain */
     private ?array $rates = null;
 
+    /** @var array<int, WearForecastInput|null> by the house rule, by chain */
+    private array $inputs = [];
+
     /** @var array<int, ChainForecast|null> by chain */
     private array $forecasts = [];
 
@@ -57,7 +60,7 @@ final class WorkshopWear
 
     private function forecast(ChainState $chain): ?ChainForecast
     {
-        $house = ChainForecast::input($this->book, $chain);
+        $house = $this->house($chain);
         if ($house === null || $house->prior === null) {
             return null;
         }
@@ -66,12 +69,19 @@ final class WorkshopWear
         return new ChainForecast($input, ChainForecast::intervalKm($this->book, $chain), $this->memo->of('wear '.self::key($input), fn() => (new WearForecast)($input)));
     }
 
+    private function house(ChainState|int $chain): ?WearForecastInput
+    {
+        $id = is_int($chain) ? $chain : $chain->chainId;
+
+        return array_key_exists($id, $this->inputs) ? $this->inputs[$id] : $this->inputs[$id] = ChainForecast::input($this->book, is_int($chain) ? $this->book->chain($chain, $this->nowS) : $chain);
+    }
+
     /** @return array<int, ChainRate> */
     private function rates(): array
     {
         $rates = [];
         foreach (array_slice($this->book->chainIds, -self::NEWEST) as $chainId) {
-            $input = ChainForecast::input($this->book, $this->book->chain($chainId, $this->nowS));
+            $input = $this->house($chainId);
             if ($input !== null && $input->readings !== []) {
                 // Its rate follows from its readings; where it is now makes no difference.
                 $last = $input->readings[count($input->readings) - 1]->km;
