@@ -7,6 +7,8 @@ namespace App\Text;
 use Dripel\Core\Cost\ChainLife;
 use Dripel\Core\Interval\AdviseBecause;
 use Dripel\Core\Interval\BikeAdvice;
+use Dripel\Core\Interval\IntervalLearnResult;
+use Dripel\Core\Interval\LearnedByEar;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\PartWear;
 use Dripel\Core\Logbook\SettingKey;
@@ -148,16 +150,28 @@ final readonly class WearWords
     public function advice(BikeAdvice $advice): array
     {
         $q = $this->voice->quantities;
-        $parameters = ['interval' => $this->about($advice->intervalKm), 'lives' => $this->about($advice->lifeKm()), 'times' => $this->times($advice->chains), 'life' => $q->distance((float) $advice->input->targetLifeKm)];
+        $parameters = ['interval' => $this->about($advice->intervalKm), 'lives' => $this->about($advice->lifeKm()), 'times' => $this->times($advice->chains), 'life' => $advice->input->targetLifeKm === null ? '' : $q->distance($advice->input->targetLifeKm)];
 
         return [
             $this->voice->say('wear.advice.interval', $parameters),
             trans_choice('wear.advice.'.match (true) {
+                $advice->result->because === AdviseBecause::Noise => 'noise',
                 $advice->intervalKm > $advice->result->intervalKm => 'floor',
                 $advice->result->because === AdviseBecause::Cap => 'cap',
                 default => 'wear',
             }, $advice->chains->chains, $parameters),
         ];
+    }
+
+    /** @return list<string> when a bike's chains get loud, how sure that is, and by season where that is known */
+    public function ear(LearnedByEar $learned): array
+    {
+        $say = fn(string $code, IntervalLearnResult $of): string => trans_choice("wear.ear.{$code}", $of->noises, [
+            'interval' => $this->about($of->intervalKm), 'low' => $this->about($of->intervalP10Km), 'high' => $this->about($of->intervalP90Km),
+            'median' => $this->about($of->medianKm), 'quiet' => (string) ($of->cycles - $of->noises),
+        ]);
+
+        return [$say('all', $learned->result), ...array_map(fn(string $season) => $say($season, $learned->seasons[$season]), array_keys($learned->seasons))];
     }
 
     /** What an instrument is called, and how well it reads. */

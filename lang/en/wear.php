@@ -62,8 +62,15 @@ return [
         'floor' => '{1} One chain of it wears :times: even so waxed it would live about :lives, not :life.|[2,*] :count chains of it wear :times: even so waxed they would live about :lives, not :life.',
         'is' => 'It is re-waxed every :interval: near enough.',
         'now' => 'It is re-waxed every :interval now.',
-        'cap' => '{1} One chain of it wears :times; further than the long school nobody rides.|[2,*] :count chains of it wear :times; further than the long school nobody rides.',
+        'noise' => '[0,*] By then one dip in five has been heard; its wear would let it go further.',
+        'cap' => '{0} Further than the long school nobody rides.|{1} One chain of it wears :times; further than the long school nobody rides.|[2,*] :count chains of it wear :times; further than the long school nobody rides.',
         'wear' => '{1} One chain of it wears :times; so waxed, chains should live :life.|[2,*] :count chains of it wear :times; so waxed, chains should live :life.',
+    ],
+    'ear' => [
+        'all' => '{1} One dip in five is heard within :interval of dry road (:low to :high in eight of ten cases), half by :median. From one that got loud and :quiet that were still quiet.|[2,*] One dip in five is heard within :interval of dry road (:low to :high in eight of ten cases), half by :median. From :count that got loud and :quiet that were still quiet.',
+        'summer' => '[1,*] April to September: within :interval (:low to :high), from :count that got loud and :quiet that were quiet.',
+        'winter' => '[1,*] October to March: within :interval (:low to :high), from :count that got loud and :quiet that were quiet.',
+        'cycle' => ['noise' => ':chain loud after :km, :day', 'pulled' => ':chain quiet until :km, :day', 'open' => ':chain quiet so far, :km'],
     ],
     'instrument' => [
         'usual' => ['ruler' => 'A steel rule', 'drop_in' => 'A drop-in gauge', 'digital' => 'A digital gauge'],

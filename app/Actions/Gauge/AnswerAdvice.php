@@ -10,9 +10,11 @@ use App\Logbook\ActionContext;
 use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Bike;
+use App\Support\AppClock;
 use App\Text\Units;
 use App\Wear\ReadWear;
 use Dripel\Core\Interval\BikeAdvice;
+use Dripel\Core\Interval\LearnedByEar;
 use Dripel\Core\Logbook\SettingKey;
 
 /** The rider takes an advised interval for a bike, or declines it: it is not advised again until it says something else. */
@@ -21,14 +23,15 @@ final readonly class AnswerAdvice
     /** Nobody rides to the kilometre: tens of the workshop's unit. */
     private const ROUND = 10;
 
-    public function __construct(private ReadBook $readBook, private ReadWear $readWear, private ChangeSettings $changeSettings) {}
+    public function __construct(private ReadBook $readBook, private ReadWear $readWear, private ChangeSettings $changeSettings, private AppClock $clock) {}
 
     /** Refused with NotPossible at `accept` where nothing is advised. */
     public function __invoke(ActionContext $by, Bike $bike, bool $accept): Action
     {
-        $settings = $this->readBook->settings($by->workshop);
+        $book = ($this->readBook)($by->workshop);
+        $settings = $book->settings;
         $target = $settings->at(SettingKey::TargetLifeKm, $bike->id, PHP_INT_MAX);
-        $advice = BikeAdvice::of(($this->readWear)($by->workshop)->own(bikeId: $bike->id), $settings->lifeCurve(), is_numeric($target) ? (float) $target : null)
+        $advice = BikeAdvice::of(($this->readWear)($by->workshop)->own(bikeId: $bike->id), $settings->lifeCurve(), is_numeric($target) ? (float) $target : null, LearnedByEar::of($book, $bike->id, $this->clock->unixS()))
             ?? throw new NotPossible('accept', 'no_advice');
         $units = Units::of($settings);
         $km = round($units->toKm(self::ROUND * round($units->fromKm($advice->intervalKm) / self::ROUND)), 3);

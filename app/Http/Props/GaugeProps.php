@@ -10,6 +10,9 @@ use App\Text\ChainWords;
 use App\Text\Voice;
 use App\Text\WearWords;
 use Dripel\Core\Interval\BikeAdvice;
+use Dripel\Core\Interval\CycleEnd;
+use Dripel\Core\Interval\EarCycle;
+use Dripel\Core\Interval\LearnedByEar;
 use Dripel\Core\Interval\LifePoint;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
@@ -26,6 +29,11 @@ use Dripel\Core\Wear\WorkshopWear;
 /** The bench of measuring: each bike's chains against one another and the cassette, the instruments, what is expected. */
 final readonly class GaugeProps
 {
+    /** The newest that a chart shows, and the steps of its curve. */
+    private const CYCLES = 24;
+
+    private const CURVE = 40;
+
     private WearWords $words;
 
     public function __construct(private Book $book, private Voice $voice, private WorkshopWear $wear)
@@ -69,6 +77,7 @@ final readonly class GaugeProps
         $q = $this->voice->quantities;
         $forecasts = $this->forecasts($rail->chains());
         $school = $settings->limitSchool($rail->bikeId, $this->voice->nowS);
+        $learned = LearnedByEar::of($this->book, $rail->bikeId, $this->voice->nowS);
         $chains = $rail->chains();
         usort($chains, fn(ChainState $a, ChainState $b) => ($forecasts[$b->chainId]->nowMean ?? -1.0) <=> ($forecasts[$a->chainId]->nowMean ?? -1.0));
         $limit = $this->book->settings->limitSchool($rail->bikeId, $this->voice->nowS)->limitPct($settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 1));
@@ -85,7 +94,8 @@ final readonly class GaugeProps
             'even' => $this->words->even(EvenWear::of($rail, $forecasts)),
             'supply' => $rail->chains() === [] ? null : $this->words->supply(ChainSupply::of($this->book, $rail, $forecasts, LocalDay::of($this->voice->nowS, $this->voice->zone()))),
             'parts' => (new PartProps($this->book, $this->voice))->wearing($rail->bikeId),
-            'advice' => $this->advice($rail->bikeId),
+            'advice' => $this->advice($rail->bikeId, $learned),
+            'ear' => $learned === null ? null : $this->ear($learned),
         ];
     }
 
@@ -114,12 +124,12 @@ final readonly class GaugeProps
     }
 
     /** @return array<string, mixed>|null nothing where it is what is ridden, or was declined */
-    private function advice(int $bikeId): ?array
+    private function advice(int $bikeId, ?LearnedByEar $learned): ?array
     {
         $settings = $this->book->settings;
         $target = $settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX);
         $declined = $settings->at(SettingKey::DeclinedKm, $bikeId, PHP_INT_MAX);
-        $advice = BikeAdvice::of($this->wear->own(bikeId: $bikeId), $settings->lifeCurve(), is_numeric($target) ? (float) $target : null);
+        $advice = BikeAdvice::of($this->wear->own(bikeId: $bikeId), $settings->lifeCurve(), is_numeric($target) ? (float) $target : null, $learned);
         if ($advice === null) {
             return null;
         }
@@ -131,6 +141,30 @@ final readonly class GaugeProps
             'reason' => $reason,
             'now' => $this->voice->say('wear.advice.'.($advice->is($now) ? 'is' : 'now'), ['interval' => $this->voice->quantities->distance($now)]),
             'open' => ! $advice->is($now) && ! $advice->is(is_numeric($declined) ? (float) $declined : null),
+        ];
+    }
+
+    /** @return array<string, mixed> when its chains get loud, and the cycles behind it */
+    private function ear(LearnedByEar $learned): array
+    {
+        $q = $this->voice->quantities;
+        $shown = array_slice($learned->cycles, -self::CYCLES);
+        $farKm = max([1.2 * $learned->result->medianKm, ...array_map(fn(EarCycle $one) => 1.05 * $one->cycle->km, $shown)]);
+
+        return [
+            'sentences' => $this->words->ear($learned),
+            'cycles' => array_map(fn(EarCycle $one) => [
+                'share' => $one->cycle->km / $farKm,
+                'loud' => $one->cycle->ended === CycleEnd::Noise,
+                'open' => $one->open,
+                'text' => $this->voice->say('wear.ear.cycle.'.($one->open ? 'open' : $one->cycle->ended->value), [
+                    'chain' => $this->voice->names->chain($one->chainId), 'km' => $q->distance($one->cycle->km), 'day' => $q->date($one->endS, 'd MMM'),
+                ]),
+            ], $shown),
+            'quiet' => array_map(fn(int $i) => $learned->result->quietAfter($farKm * $i / self::CURVE), range(0, self::CURVE)),
+            'interval' => $learned->result->intervalKm / $farKm,
+            'intervalText' => $q->distance($learned->result->intervalKm),
+            'farText' => $q->distance($farKm),
         ];
     }
 

@@ -6,7 +6,7 @@ namespace Dripel\Core\Interval;
 
 use Dripel\Core\Wear\OwnChains;
 
-/** What interval a bike is advised, from how its own chains wear. km. */
+/** What interval a bike is advised, from how its own chains wear and when they get loud. km. */
 final readonly class BikeAdvice
 {
     /** The long school: nobody rides further on purpose. Common practice. */
@@ -21,17 +21,17 @@ final readonly class BikeAdvice
     private function __construct(public IntervalAdviseInput $input, public IntervalAdviseResult $result, public OwnChains $chains, public float $intervalKm) {}
 
     /**
-     * Null while none of the bike's chains says anything of its wear.
+     * Null while none of the bike's chains says anything of its wear, and none was ever heard.
      *
      * @param OwnChains $chains those of the bike
      * @param float|null $targetLifeKm null: what the curve lets expect of the middle school
      */
-    public static function of(OwnChains $chains, LifeCurve $curve, ?float $targetLifeKm): ?self
+    public static function of(OwnChains $chains, LifeCurve $curve, ?float $targetLifeKm, ?LearnedByEar $learned = null): ?self
     {
-        if ($chains->chains === 0) {
+        if ($chains->chains === 0 && $learned === null) {
             return null;
         }
-        $input = new IntervalAdviseInput(self::CAP_KM, null, $targetLifeKm ?? self::usualLifeKm($curve), 1.0 / $chains->factor(), $curve);
+        $input = new IntervalAdviseInput(self::CAP_KM, $learned?->result->intervalKm, $chains->chains === 0 ? null : $targetLifeKm ?? self::usualLifeKm($curve), 1.0 / $chains->factor(), $curve);
 
         $result = (new IntervalAdvise)($input);
 

@@ -78,6 +78,16 @@ export interface PartOnBike extends Omit<WornPart, 'km'> {
   opening: Opening | null
 }
 
+/** When the chains of a bike get loud. */
+export interface Ear {
+  sentences: string[]
+  cycles: { share: number; loud: boolean; open: boolean; text: string }[]
+  quiet: number[]
+  interval: number
+  intervalText: string
+  farText: string
+}
+
 export interface WornBike {
   id: number
   name: string
@@ -89,6 +99,7 @@ export interface WornBike {
   even: string | null
   supply: string | null
   parts: WornPart[]
+  ear: Ear | null
   advice: { text: string; reason: string; now: string; open: boolean } | null
 }
 

@@ -4,12 +4,25 @@ declare(strict_types=1);
 
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\CycleEnd;
+use Dripel\Core\Interval\EarCycle;
 use Dripel\Core\Interval\IntervalLearn;
 use Dripel\Core\Interval\IntervalLearnInput;
 use Dripel\Core\Interval\IntervalLearnResult;
+use Dripel\Core\Interval\LearnedByEar;
 use Dripel\Core\Interval\LearnPrior;
 use Dripel\Core\Interval\WaxCycle;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\DatedSetting;
+use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Fitting;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Noise;
+use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Logbook\TopUp;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -64,4 +77,27 @@ it('keeps its head where the cycles are nearly alike, and asks for enough of the
         expect(fn() => learnt($few))->toThrow(InvalidInput::class);
     }
     expect(fn() => learnt([[300.0, 'noise'], [200.0, 'noise']], quantile: 1.0))->toThrow(InvalidInput::class);
+});
+
+it('reads the cycles of a bike out of its logbook: heard, topped up, dipped anew, still quiet', function (): void {
+    $h = 3600;
+    $ride = fn(int $id, int $hour, float $km, Condition $condition = Condition::Dry) => new Ride($id, new Moment($h * $hour), 1, $km, 3.0, $condition);
+    $book = fn(array $events) => new Book(
+        [1],
+        [7],
+        new Settings([new DatedSetting(SettingKey::ChainHome, 7, new Moment(0), 1)]),
+        [new Fitting(1, new Moment($h * 2), 1, 7)],
+        [$ride(1, 3, 100.0), $ride(2, 4, 100.0, Condition::Damp), $ride(3, 13, 150.0), $ride(4, 14, 60.0), $ride(5, 33, 220.0), $ride(6, 34, 10.0), $ride(7, 43, 40.0)],
+        $events,
+    );
+    $events = [new Dip(1, new Moment($h), 7), new Noise(2, new Moment($h * 5), 1), new Dip(3, new Moment($h * 12), 7), new TopUp(4, new Moment($h * 15), 7, 200.0), new Dip(5, new Moment($h * 32), 7), new Dip(6, new Moment($h * 40), 7)];
+    $found = LearnedByEar::of($book($events), 1, $h * 50);
+    // 100 + 1.5 · 100 heard; 150 + 60 until the drip; 230 until the next dip; 40 so far.
+    expect(array_map(fn(EarCycle $one) => [$one->cycle->km, $one->cycle->ended->value, $one->open], $found->cycles ?? []))
+        ->toBe([[250.0, 'noise', false], [210.0, 'pulled', false], [230.0, 'pulled', false], [40.0, 'pulled', true]])
+        ->and($found?->result->noises)->toBe(1)->and($found?->seasons)->toBe([])
+        ->and($found?->result->intervalKm)->toBeLessThan(300.0)->toBeGreaterThan(150.0)
+        // Before anything is heard nothing is learned, and the prior says what was set: one in five by 300 km.
+        ->and(LearnedByEar::of($book([$events[0]]), 1, $h * 50))->toBeNull()
+        ->and((new IntervalLearn)(new IntervalLearnInput([], LearnedByEar::prior(300.0)))->intervalKm)->toEqualWithDelta(300.0, 1e-9);
 });

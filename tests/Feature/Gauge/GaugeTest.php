@@ -194,3 +194,23 @@ it('takes what a digital gauge sends once, refuses what it cannot have shown, an
     $this->delete('/devices/'.Device::query()->where('kind', 'gauge')->sole()->id)->assertRedirect();
     $send([['sequence' => 6, 'value_pct' => 0.3]])->assertUnauthorized();
 });
+
+it('learns by ear when the chains of a bike get loud, and advises it where it comes first', function (): void {
+    $bike = fn(): array => ($this->props)('/gauge')['bikes'][0];
+    expect($bike()['ear'])->toBeNull();
+    foreach ([[1900, 150], [1700, 170], [1500, 140]] as [$ago, $km]) {
+        ($this->ride)($km, $ago);
+        ($this->does)("/bikes/{$this->heron->id}/noises", [], $ago - 10);
+        ($this->does)('/dips', ['chains' => [$this->a->id], 'dry' => true], $ago - 20);
+    }
+    ($this->ride)(60, 1000);
+    $found = $bike();
+    expect(($this->plain)($found['ear']['sentences'][0]))->toContain('From 3 that got loud and 1 that were still quiet')
+        ->and(array_column($found['ear']['cycles'], 'loud'))->toBe([true, true, true, false])
+        ->and($found['ear']['cycles'][3]['open'])->toBeTrue()
+        ->and($found['ear']['quiet'][0])->toEqual(1)
+        ->and(($this->plain)($found['advice']['text']))->toMatch('/^Re-wax it about every 1[0-4]0 km\.$/')
+        ->and(($this->plain)($found['advice']['reason']))->toContain('one dip in five has been heard');
+    ($this->does)("/bikes/{$this->heron->id}/advice", ['accept' => true]);
+    expect($bike()['advice']['open'])->toBeFalse()->and($this->bench->state($this->a)->terms->intervalKm)->toBeLessThan(150.0);
+});

@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/vue3'
 import HookTag from '@/components/chain/HookTag.vue'
 import { t } from '@/composables/useText'
 import type { WornBike, WornChain } from '@/types/gauge'
+import EarCycles from './EarCycles.vue'
 import PartLife from './PartLife.vue'
 
 /** One bike: its chains on one scale against one another, the limit and the cassette; what to ride next, when to buy. */
@@ -91,6 +92,13 @@ const x = (pct: number) => 2 + (WIDE - 6) * Math.min(1, pct / props.bike.top)
         <dt>{{ t('gauge.supply') }}</dt>
         <dd data-test="supply">{{ bike.supply }}</dd>
       </div>
+      <div v-if="bike.ear" data-test="ear">
+        <dt>{{ t('gauge.ear') }}</dt>
+        <dd>
+          <p v-for="sentence in bike.ear.sentences" :key="sentence" class="said">{{ sentence }}</p>
+          <EarCycles :ear="bike.ear" />
+        </dd>
+      </div>
       <div v-if="bike.advice" data-test="advice">
         <dt>{{ t('gauge.advice') }}</dt>
         <dd>
@@ -153,7 +161,7 @@ li {
   min-height: 44px;
   align-content: center;
 }
-svg {
+li > svg {
   width: 100%;
   height: 44px;
 }
@@ -212,6 +220,9 @@ dt {
 dd {
   margin: 0;
 }
+.said {
+  margin: 0 0 2px;
+}
 .answer {
   white-space: nowrap;
 }
@@ -220,7 +231,7 @@ dd {
     grid-template-columns: 34px minmax(0, 1fr) auto;
     padding: 4px 0;
   }
-  svg {
+  li > svg {
     grid-column: 2 / 4;
     grid-row: 1;
   }

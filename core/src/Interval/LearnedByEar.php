@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Interval;
+
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainHistory;
+use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Entry;
+use Dripel\Core\Logbook\Noise;
+use Dripel\Core\Logbook\Opening;
+use Dripel\Core\Logbook\Reading;
+use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Logbook\WaxThen;
+
+/**
+ * When a bike's chains get loud, by the logbook: its wax cycles as interval.learn takes them, and what follows. A cycle ends at its
+ * first dry sound; a top-up, the next dip, a strip and today cut it short while it is quiet.
+ */
+final readonly class LearnedByEar
+{
+    /** So many dry sounds, and a season of its own is learned: common sense, house rule. */
+    private const SEASON_NOISES = 3;
+
+    /** What is known before: a chain kept to its interval is heard in one of five cases, give or take this in the logarithm; house rules. */
+    private const LOG_SD = 0.5;
+
+    private const SHAPE = 3.0;
+
+    private const SHAPE_LOG_SD = 0.3;
+
+    /**
+     * @param list<EarCycle> $cycles in order of their ends
+     * @param array<string, IntervalLearnResult> $seasons by EarSeason, those that were heard often enough
+     */
+    private function __construct(public array $cycles, public IntervalLearnResult $result, public array $seasons) {}
+
+    /** Null while no chain of the bike was ever heard. */
+    public static function of(Book $book, int $bikeId, int $nowS): ?self
+    {
+        $cycles = [];
+        foreach ($book->chainIds as $chainId) {
+            if ($book->settings->home($chainId, $nowS) === $bikeId) {
+                array_push($cycles, ...self::ofChain($book, $book->history($chainId)->until($nowS), $nowS));
+            }
+        }
+        usort($cycles, fn(EarCycle $a, EarCycle $b) => $a->endS <=> $b->endS ?: $a->chainId <=> $b->chainId);
+        // Of the middle school, whatever is set: what is learned must not follow what it advised.
+        $prior = self::prior(Settings::INTERVAL_KM);
+        $learn = fn(array $of): IntervalLearnResult => (new IntervalLearn)(new IntervalLearnInput(array_map(fn(EarCycle $one) => $one->cycle, array_values($of)), $prior));
+        $all = $learn($cycles);
+        if ($all->noises === 0) {
+            return null;
+        }
+        $seasons = [];
+        foreach (EarSeason::cases() as $season) {
+            $found = $learn(array_filter($cycles, fn(EarCycle $one) => EarSeason::of($one->endS, $book->settings->zone()) === $season));
+            $found->noises < self::SEASON_NOISES || $seasons[$season->value] = $found;
+        }
+
+        return new self($cycles, $all, $seasons);
+    }
+
+    public static function prior(float $intervalKm): LearnPrior
+    {
+        return new LearnPrior($intervalKm * (M_LN2 / -log(1.0 - IntervalLearnInput::QUANTILE)) ** (1.0 / self::SHAPE), self::LOG_SD, self::SHAPE, self::SHAPE_LOG_SD);
+    }
+
+    /** @return list<EarCycle> */
+    private static function ofChain(Book $book, ChainHistory $history, int $nowS): array
+    {
+        /** @var list<EarCycle> $found */
+        $found = [];
+        /** @var Dip|Opening|null $begun the wax under way */
+        $begun = null;
+        $km = 0.0;
+        foreach (self::inOrder($history) as $entry) {
+            if ($entry instanceof Ride) {
+                $km += $entry->km * $book->settings->factor($entry->condition, $entry->moment->unixS);
+                continue;
+            }
+            if ($entry instanceof Reading) {
+                continue;
+            }
+            if ($begun !== null && $km > 0.0) {
+                $how = $entry instanceof Noise ? CycleEnd::Noise : CycleEnd::Pulled;
+                $found[] = new EarCycle($history->chainId, $begun->moment->unixS, $entry->moment->unixS, new WaxCycle($km, $how), false);
+            }
+            $begun = $entry instanceof Dip || $entry instanceof Opening && $entry->wax === WaxThen::Known ? $entry : null;
+            $km = $entry instanceof Opening ? $entry->sinceWaxKm ?? 0.0 : 0.0;
+        }
+        if ($begun !== null && $km > 0.0) {
+            $found[] = new EarCycle($history->chainId, $begun->moment->unixS, $nowS, new WaxCycle($km, CycleEnd::Pulled), true);
+        }
+
+        return $found;
+    }
+
+    /** @return list<Entry> */
+    private static function inOrder(ChainHistory $history): array
+    {
+        $all = [...$history->rides, ...$history->events];
+        usort($all, Entry::compare(...));
+
+        return $all;
+    }
+}
