@@ -85,7 +85,11 @@ Route::middleware('auth')->group(function (): void {
         Route::put('/rides/{ride}', [RideController::class, 'update'])->whereNumber('ride');
         Route::post('/rides/move', [RideController::class, 'move']);
         Route::post('/rides/{ride}/split', [RideController::class, 'split'])->whereNumber('ride');
+        Route::get('/tracks', [TrackController::class, 'index'])->name('tracks');
         Route::post('/tracks', [TrackController::class, 'store']);
+        Route::delete('/tracks', [TrackController::class, 'leave']);
+        Route::post('/tracks/one', [TrackController::class, 'storeOne']);
+        Route::post('/tracks/take-in', [TrackController::class, 'takeIn']);
         Route::get('/tracks/{track}', [TrackController::class, 'show'])->name('track')->whereUuid('track');
         Route::post('/tracks/{track}/keep', [TrackController::class, 'keep'])->whereUuid('track');
         Route::delete('/tracks/{track}', [TrackController::class, 'destroy'])->whereUuid('track');

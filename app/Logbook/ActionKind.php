@@ -24,6 +24,7 @@ enum ActionKind: string
     case RetireChain = 'retire_chain';
     case FitChain = 'fit_chain';
     case LogRide = 'log_ride';
+    case TakeInRides = 'take_in_rides';
     case EditRide = 'edit_ride';
     case DipChains = 'dip_chains';
     case StripChain = 'strip_chain';

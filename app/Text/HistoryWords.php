@@ -209,6 +209,7 @@ final readonly class HistoryWords
             $key === SettingKey::ChainMassG => $q->mass((float) $value),
             $key === SettingKey::ChainLoad => $this->voice->say("strip.load.{$value}"),
             $key === SettingKey::ChainJoint => $this->voice->say("ui.size.{$value}"),
+            in_array($key, [SettingKey::ByEar, SettingKey::OnTrainer], true) => $this->voice->say($value ? 'ui.device.yes' : 'ui.device.no'),
             $key === SettingKey::ChainDirectional => $this->voice->say($value ? 'ui.device.yes' : 'ui.device.no'),
             str_starts_with($key->value, 'factor.') => $q->number((float) $value, 1),
             default => (string) $value,

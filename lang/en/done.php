@@ -22,6 +22,7 @@ return [
     'retire_chain' => 'Retired :chain.',
     'fit_chain' => 'Swapped :bike to :letter.',
     'log_ride' => 'Logged :km on :bike.',
+    'take_in_rides' => 'Took in :rides, :km.',
     'edit_ride' => 'Changed the ride: now :km on :bike.',
     'dip_chains' => 'Dipped :chains.',
     'finish_strip' => ':chains bare since :at. Wax within 12 hours.',

@@ -40,6 +40,7 @@ return [
     'part_of_chain' => 'A quick link goes with its chain and sits on no bike by itself.',
     'part_retired' => 'This part is out of use. Undo that in the history if it goes on again.',
     'part_on' => 'It is on this bike already.',
+    'track_without_time' => 'This file has no times. Take it in by itself, with its day.',
     'no_advice' => 'Nothing is advised: measure a chain of this bike first.',
     'only_demo_gauge' => 'Only the demo has a simulated gauge. Connect a real one on the Gauge page.',
     'only_demo' => 'Only the demo has a simulated probe. Connect a real one in Books.',

@@ -24,6 +24,7 @@ return [
     'fit_first' => 'Put :letter on :bike on :at:terms',
     'fit_none' => 'Took :off off :bike on :at:measured',
     'log_ride' => 'Logged :km :condition on :bike, :at:loud',
+    'take_in_rides' => 'Took in :rides from files, :km',
     'edit_ride' => 'Changed a ride of :was to :km :condition on :bike, :at',
     'dip_chains' => 'Dipped :chains on :at',
     'finish_strip' => 'Stripped :chains by “:school” in :baths, bare since :at',

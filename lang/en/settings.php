@@ -9,6 +9,7 @@ return [
     'bike.interval_km' => 'interval',
     'bike.interval_hours' => 'interval in hours',
     'bike.limit_school' => 'wear limit',
+    'bike.by_ear' => 'by ear',
     'bike.target_life_km' => 'life wanted of a chain',
     'bike.declined_km' => 'interval not taken',
     'bike.chains_wanted' => 'chains wanted',

@@ -13,7 +13,7 @@ use Dripel\Core\Logbook\Moment;
 final readonly class RideFacts
 {
     /** More in one go is a slip of the finger or two files in one. */
-    private const MAX_KM = 2000.0;
+    public const MAX_KM = 2000.0;
 
     /** @throws NotPossible at `distance` unless above 0 and at most 2000 km */
     public function __construct(

@@ -34,6 +34,7 @@ final readonly class BikeProps
                 'interval' => (string) round($units->fromKm($bikeId === null ? $settings->usualIntervalKm() : $settings->intervalKm($bikeId, $nowS)), 1),
                 'interval_hours' => $bikeId === null ? null : $settings->intervalHours($bikeId, $nowS),
                 'limit_school' => $school->value,
+                'by_ear' => $bikeId !== null && $settings->byEar($bikeId, $nowS),
                 'chains_wanted' => $bikeId === null ? '' : (string) $settings->chainsWanted($bikeId),
                 'target_life' => $bikeId === null || ! is_numeric($settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX)) ? '' : (string) round($units->fromKm((float) $settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX))),
             ],

@@ -71,15 +71,20 @@ final readonly class ShedProps
             ? [$this->voice->say('ui.shed.no_chain'), '', '']
             : $this->words->outlook($fitted, $rail->goodUntil, $rail->habit->weeklyKm);
         $settings = $this->book->settings;
+        $terms = $this->book->termsOfBike($rail->bikeId, $this->voice->nowS);
 
         return [
             'id' => $rail->bikeId,
             'name' => $this->voice->names->bike($rail->bikeId),
-            'about' => $this->voice->say($settings->intervalHours($rail->bikeId, $this->voice->nowS) === null ? 'ui.shed.about' : 'ui.shed.about_hours', [
+            'about' => $this->voice->say(match (true) {
+                $terms->learned => 'ui.shed.about_ear',
+                $terms->intervalHours === null => 'ui.shed.about',
+                default => 'ui.shed.about_hours',
+            }, [
                 'kind' => $this->voice->say('ui.kinds.'.$settings->text(SettingKey::BikeKind, $rail->bikeId, 'road')),
                 'speeds' => trans_choice('ui.speeds', $settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 1)),
-                'interval' => $q->distance($settings->intervalKm($rail->bikeId, $this->voice->nowS)),
-                'hours' => $q->hours($settings->intervalHours($rail->bikeId, $this->voice->nowS) ?? 0.0),
+                'interval' => $q->distance($terms->intervalKm),
+                'hours' => $q->hours($terms->intervalHours ?? 0.0),
             ]),
             'fitted' => $fitted === null ? null : $this->chains->of($fitted, $this->wear->of($fitted)?->result),
             'leftNumber' => $fitted?->life === null || ! $fitted->waxKnown ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),

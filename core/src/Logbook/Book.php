@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Logbook;
 
 use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\LearnedByEar;
 use LogicException;
 
 /** The logbook of a workshop: what happened, and what follows from it. Nothing here is ever stored. */
@@ -17,6 +18,9 @@ final class Book
 
     /** @var array<int, ChainHistory>|null by chain */
     private ?array $histories = null;
+
+    /** @var array<string, float|null> by bike and instant: every chain of a bike asks */
+    private array $learned = [];
 
     /** @var list<Ride> found while distributing */
     private array $ridesWithoutChain = [];
@@ -194,13 +198,33 @@ final class Book
     /** What the bike of a chain asks of it; without a bike, the defaults. */
     public function termsOf(int $chainId, int $atS): Terms
     {
-        $bikeId = $this->bikeOfChain($chainId, $atS) ?? 0;
+        return $this->termsOfBike($this->bikeOfChain($chainId, $atS) ?? 0, $atS);
+    }
+
+    public function termsOfBike(int $bikeId, int $atS): Terms
+    {
+        $learnedKm = $this->learnedKm($bikeId, $atS);
 
         return new Terms(
-            $this->settings->intervalKm($bikeId, $atS),
+            $learnedKm ?? $this->settings->intervalKm($bikeId, $atS),
             $this->settings->intervalHours($bikeId, $atS),
             $this->settings->limitSchool($bikeId, $atS)->limitPct($this->settings->whole(SettingKey::BikeSpeeds, $bikeId, 1)),
+            $learnedKm !== null,
         );
+    }
+
+    /** Of a bike that goes by ear: when its chains get loud; null before the first noise, and for any other. */
+    private function learnedKm(int $bikeId, int $atS): ?float
+    {
+        if (! $this->settings->byEar($bikeId, $atS)) {
+            return null;
+        }
+        $key = "{$bikeId} {$atS}";
+        if (! array_key_exists($key, $this->learned)) {
+            $this->learned[$key] = LearnedByEar::of($this, $bikeId, $atS)?->result->intervalKm;
+        }
+
+        return $this->learned[$key];
     }
 
     /** @return list<Conflict> empty if everything in the logbook can have happened */

@@ -15,6 +15,8 @@ enum SettingKey: string
     /** Hours between two dips, null: only distance counts. */
     case IntervalHours = 'bike.interval_hours';
     case LimitSchool = 'bike.limit_school';
+    /** 1: the bike is re-waxed by ear, at the interval that was learned. */
+    case ByEar = 'bike.by_ear';
     /** How many km a chain should live, for the advice on the interval. */
     case TargetLifeKm = 'bike.target_life_km';
     /** An interval that was advised and declined, in km. */
@@ -109,7 +111,7 @@ enum SettingKey: string
     public function isDated(): bool
     {
         return match ($this) {
-            self::IntervalKm, self::IntervalHours, self::LimitSchool, self::ChainHome,
+            self::IntervalKm, self::IntervalHours, self::ByEar, self::LimitSchool, self::ChainHome,
             self::FactorIndoor, self::FactorDry, self::FactorDusty, self::FactorDamp, self::FactorWet, self::FactorMuddy => true,
             default => false,
         };

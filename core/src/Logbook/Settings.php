@@ -66,6 +66,12 @@ final class Settings
         return $hours === null ? null : (float) $hours;
     }
 
+    /** Whether a bike is re-waxed by ear. */
+    public function byEar(int $bikeId, int $atS): bool
+    {
+        return (int) $this->at(SettingKey::ByEar, $bikeId, $atS) === 1;
+    }
+
     public function limitSchool(int $bikeId, int $atS): LimitSchool
     {
         return LimitSchool::tryFrom((string) $this->at(SettingKey::LimitSchool, $bikeId, $atS)) ?? LimitSchool::Strict;

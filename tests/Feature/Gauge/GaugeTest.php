@@ -214,3 +214,22 @@ it('learns by ear when the chains of a bike get loud, and advises it where it co
     ($this->does)("/bikes/{$this->heron->id}/advice", ['accept' => true]);
     expect($bike()['advice']['open'])->toBeFalse()->and($this->bench->state($this->a)->terms->intervalKm)->toBeLessThan(150.0);
 });
+
+it('re-waxes a bike by ear at the interval that it learned, and by the set one until it is heard', function (): void {
+    $bike = ($this->props)("/bikes/{$this->heron->id}")['values'];
+    $this->put("/bikes/{$this->heron->id}", ['action_id' => (string) Str::uuid(), 'by_ear' => true, 'also_past' => true] + $bike)->assertSessionHasNoErrors();
+    ($this->ride)(100, 1900);
+    expect($this->bench->state($this->a)->terms->intervalKm)->toBe(300.0)->and($this->bench->state($this->a)->leftKm())->toEqualWithDelta(200.0, 1e-6);
+    foreach ([[1800, 60], [1500, 150], [1200, 140]] as [$ago, $km]) {
+        ($this->ride)($km, $ago);
+        ($this->does)("/bikes/{$this->heron->id}/noises", [], $ago - 10);
+        ($this->does)('/dips', ['chains' => [$this->a->id], 'dry' => true], $ago - 20);
+    }
+    ($this->ride)(40, 1000);
+    $terms = $this->bench->state($this->a)->terms;
+    expect($terms->learned)->toBeTrue()->and($terms->intervalKm)->toBeGreaterThan(90.0)->toBeLessThan(170.0)
+        ->and($this->bench->state($this->a)->leftKm())->toEqualWithDelta($terms->intervalKm - 40.0, 1e-6)
+        // The other chain of the rail goes by the same ear.
+        ->and($this->bench->state($this->b)->terms->intervalKm)->toBe($terms->intervalKm)
+        ->and(($this->plain)(($this->props)('/')['rails'][0]['about']))->toContain('by ear: about 1');
+});

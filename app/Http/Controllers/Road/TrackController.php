@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Road;
 
 use App\Actions\Rides\KeepTrack;
+use App\Actions\Rides\LeaveTracks;
 use App\Actions\Rides\ReadTrack;
+use App\Actions\Rides\TakeInRides;
 use App\Http\Controllers\Controller;
 use App\Http\Props\TrackProps;
+use App\Http\Props\TracksProps;
 use App\Http\Requests\Road\KeepTrackRequest;
+use App\Http\Requests\Road\TakeInRequest;
 use App\Http\Requests\UploadRequest;
 use App\Logbook\ReadBook;
 use App\Models\Track;
@@ -16,6 +20,7 @@ use App\Support\CurrentWorkshop;
 use App\Support\Find;
 use App\Text\Speaker;
 use Dripel\Core\Interval\Condition;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -29,6 +34,31 @@ final class TrackController extends Controller
         $file = $request->upload();
 
         return redirect()->route('track', $readTrack($current->workshop(), $file->getPathname(), $file->getClientOriginalName()));
+    }
+
+    /** One of many: what came of it, for the page that sends them one by one. */
+    public function storeOne(UploadRequest $request, CurrentWorkshop $current, ReadTrack $readTrack): JsonResponse
+    {
+        $file = $request->upload();
+
+        return response()->json(['id' => $readTrack($current->workshop(), $file->getPathname(), $file->getClientOriginalName())->id]);
+    }
+
+    public function index(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    {
+        return Inertia::render('Road/Tracks', (new TracksProps($readBook($current->workshop()), $speaker->voice()))->all($current->workshop()));
+    }
+
+    public function takeIn(TakeInRequest $request, TakeInRides $takeIn): RedirectResponse
+    {
+        return $this->done($takeIn($request->context(), $request->rides()), route('road'));
+    }
+
+    public function leave(CurrentWorkshop $current, LeaveTracks $leave): RedirectResponse
+    {
+        $leave($current->workshop());
+
+        return redirect()->route('road');
     }
 
     public function show(Request $request, Track $track, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, Find $find): Response

@@ -25,6 +25,7 @@ final class BikeRequest extends ActionRequest
             'limit_school' => ['required', Rule::enum(LimitSchool::class)],
             'chains_wanted' => ['nullable', 'integer', 'between:1,12'],
             'target_life' => ['nullable', 'numeric', 'gt:0', 'lte:200000'],
+            'by_ear' => ['boolean'],
             'also_past' => ['boolean'],
         ];
     }
@@ -39,7 +40,8 @@ final class BikeRequest extends ActionRequest
             SettingKey::IntervalKm->value => round(Units::of($this->voice()->settings)->toKm($this->float('interval')), 3),
             SettingKey::IntervalHours->value => $this->filled('interval_hours') ? $this->float('interval_hours') : null,
             SettingKey::LimitSchool->value => $this->string('limit_school')->toString(),
-        ] + ($this->has('chains_wanted') ? [SettingKey::ChainsWanted->value => $this->filled('chains_wanted') ? $this->integer('chains_wanted') : null] : [])
+        ] + ($this->has('by_ear') ? [SettingKey::ByEar->value => (int) $this->boolean('by_ear')] : [])
+            + ($this->has('chains_wanted') ? [SettingKey::ChainsWanted->value => $this->filled('chains_wanted') ? $this->integer('chains_wanted') : null] : [])
             + ($this->has('target_life') ? [SettingKey::TargetLifeKm->value => $this->filled('target_life') ? round($this->km('target_life'), 3) : null] : []);
     }
 }

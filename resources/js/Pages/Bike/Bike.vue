@@ -22,6 +22,7 @@ const props = defineProps<{
     interval: string
     interval_hours: number | null
     limit_school: string
+    by_ear: boolean
     chains_wanted: string
     target_life: string
   }
@@ -90,6 +91,7 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
           :error-messages="form.errors.interval_hours"
           name="interval_hours" />
       </div>
+      <v-checkbox v-model="form.by_ear" :label="t('bike.by_ear')" :hint="t('bike.by_ear_hint')" persistent-hint data-test="by-ear" />
       <v-select
         v-model="form.limit_school"
         :items="schools"

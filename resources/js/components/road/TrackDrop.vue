@@ -1,20 +1,54 @@
 <script setup lang="ts">
-import { useForm } from '@inertiajs/vue3'
+import { router, useForm } from '@inertiajs/vue3'
 import { ref } from 'vue'
+import { token } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
 
-/** Takes one ride file, by drop or by choice, and shows what came of it. */
+/** Takes ride files, by drop or by choice: one is looked at at once, many are read one after the other, to be looked at together. */
 defineProps<{ megabytes: number }>()
 const form = useForm<{ file: File | null }>({ file: null })
 const over = ref(false)
 const input = ref<HTMLInputElement | null>(null)
+const many = ref<{ count: number; done: number; read: number; failed: string[]; stopped: boolean } | null>(null)
+const busy = () => form.processing || (many.value !== null && many.value.done < many.value.count && !many.value.stopped)
 
 function send(files: FileList | null | undefined): void {
   over.value = false
-  const file = files?.[0]
-  if (!file || form.processing) return
-  form.file = file
+  const list = [...(files ?? [])]
+  if (!list[0] || busy()) return
+  if (list.length > 1) return void sendMany(list)
+  form.file = list[0]
   form.post('/tracks', { forceFormData: true, onFinish: () => input.value && (input.value.value = '') })
+}
+async function sendMany(files: File[]): Promise<void> {
+  many.value = { count: files.length, done: 0, read: 0, failed: [], stopped: false }
+  const state = many.value
+  for (const file of files) {
+    if (state.stopped) break
+    const why = await sendOne(file)
+    state.done++
+    if (why === null) state.read++
+    else state.failed.push(t('tracks.failed', { name: file.name, why }))
+  }
+  if (input.value) input.value.value = ''
+  if (!state.failed.length && !state.stopped) router.visit('/tracks')
+}
+/** Null, or what is wrong with it. */
+async function sendOne(file: File): Promise<string | null> {
+  const data = new FormData()
+  data.append('file', file)
+  try {
+    const response = await fetch('/tracks/one', {
+      method: 'POST',
+      headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token() },
+      body: data,
+    })
+    if (response.ok) return null
+    const body = (await response.json()) as { errors?: { file?: string[] }; message?: string }
+    return body.errors?.file?.[0] ?? body.message ?? response.statusText
+  } catch {
+    return t('offline.text')
+  }
 }
 </script>
 
@@ -30,6 +64,7 @@ function send(files: FileList | null | undefined): void {
       ><input
         ref="input"
         type="file"
+        multiple
         accept=".gpx,application/gpx+xml"
         class="sr"
         data-test="track-file"
@@ -38,6 +73,15 @@ function send(files: FileList | null | undefined): void {
     <progress v-if="form.progress" :value="form.progress.percentage" max="100" :aria-label="t('road.reading')" />
     <span class="muted small">{{ t('road.drop_hint', { megabytes }) }}</span>
     <p v-if="form.errors.file" class="ember" role="alert" data-test="track-error">{{ form.errors.file }}</p>
+    <div v-if="many" class="many" role="status" data-test="many">
+      <progress :value="many.done" :max="many.count" :aria-label="t('road.reading')" />
+      <span>{{ many.stopped ? t('tracks.stopped') : t('tracks.sending', { done: many.done, count: many.count }) }}</span>
+      <v-btn v-if="busy()" size="small" data-test="stop-reading" @click="many.stopped = true">{{ t('tracks.stop') }}</v-btn>
+      <v-btn v-else-if="many.read" size="small" data-test="look" @click="router.visit('/tracks')">{{
+        t('tracks.look', { count: many.read })
+      }}</v-btn>
+      <p v-for="line in many.failed" :key="line" class="ember" data-test="failed">{{ line }}</p>
+    </div>
   </div>
 </template>
 
@@ -64,6 +108,13 @@ label {
 label:focus-within {
   outline: 2.5px solid var(--ink);
   outline-offset: 2px;
+}
+.many {
+  flex-basis: 100%;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: center;
 }
 p {
   margin: 4px 0 0;
