@@ -4,7 +4,7 @@ import { computed, onMounted, ref } from 'vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
 import RetireDialog from '@/components/forms/RetireDialog.vue'
 import BikeWear from '@/components/gauge/BikeWear.vue'
-import ConnectGauge from '@/components/gauge/ConnectGauge.vue'
+import ConnectDevice from '@/components/devices/ConnectDevice.vue'
 import ExpectedDialog from '@/components/gauge/ExpectedDialog.vue'
 import InstrumentDialog from '@/components/gauge/InstrumentDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
@@ -95,7 +95,14 @@ onMounted(() => {
           </section>
           <section v-if="here.mayWrite" aria-labelledby="connected">
             <h2 id="connected">{{ t('gauge.connected') }}</h2>
-            <ConnectGauge :gauges="gauges" />
+            <ConnectDevice
+              :devices="gauges"
+              url="/gauges"
+              :name-label="t('gauge.device_name')"
+              :verb="t('gauge.connect')"
+              example='{"readings": [{"sequence": 1, "value_pct": 0.32}]}'
+              reload="gauges"
+              test="gauge" />
           </section>
         </aside>
       </div>

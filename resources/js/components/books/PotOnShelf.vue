@@ -7,7 +7,7 @@ import BathHistory from './BathHistory.vue'
 import CalibratePanel from './CalibratePanel.vue'
 import HeatPanel from './HeatPanel.vue'
 import PotDrawing from './PotDrawing.vue'
-import ProbePanel from './ProbePanel.vue'
+import ConnectDevice from '@/components/devices/ConnectDevice.vue'
 
 defineProps<{ pot: PotInBooks; mayWrite: boolean; temperature: string }>()
 type Panel = 'heat' | 'calibrate' | 'probe'
@@ -59,7 +59,16 @@ const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
     <BathHistory v-if="pot.historyAbout" class="whole" :history="pot.history" :about="pot.historyAbout" />
     <HeatPanel v-if="open === 'heat'" class="whole" :pot="pot.id" :temperature="temperature" />
     <CalibratePanel v-if="open === 'calibrate'" class="whole" :pot="pot" :temperature="temperature" />
-    <ProbePanel v-if="open === 'probe'" class="whole" :pot="pot" />
+    <ConnectDevice
+      v-if="open === 'probe'"
+      class="whole panel"
+      :devices="pot.probes"
+      :url="`/pots/${pot.id}/devices`"
+      :name-label="t('probe.name')"
+      :verb="t('probe.connect')"
+      example='{"readings": [{"sequence": 1, "at": "2026-11-25T10:00:00Z", "celsius": 84.2}]}'
+      reload="pots"
+      test="probe" />
   </article>
 </template>
 
