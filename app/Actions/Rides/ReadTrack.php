@@ -8,6 +8,7 @@ use App\Models\Track;
 use App\Models\Workshop;
 use App\Support\AppClock;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Ride\AnyTrackReader;
 use Dripel\Core\Ride\RideTrack;
 use Illuminate\Support\Str;
 use RuntimeException;
@@ -24,7 +25,7 @@ final readonly class ReadTrack
     {
         $stream = fopen($path, 'rb') ?: throw new RuntimeException('The uploaded file cannot be opened.');
         try {
-            $result = (new RideTrack)($stream);
+            $result = (new RideTrack(new AnyTrackReader))($stream);
         } finally {
             fclose($stream);
         }

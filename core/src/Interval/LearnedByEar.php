@@ -49,14 +49,13 @@ final readonly class LearnedByEar
         usort($cycles, fn(EarCycle $a, EarCycle $b) => $a->endS <=> $b->endS ?: $a->chainId <=> $b->chainId);
         // Of the middle school, whatever is set: what is learned must not follow what it advised.
         $prior = self::prior(Settings::INTERVAL_KM);
-        $learn = fn(array $of): IntervalLearnResult => (new IntervalLearn)(new IntervalLearnInput(array_map(fn(EarCycle $one) => $one->cycle, array_values($of)), $prior));
-        $all = $learn($cycles);
+        $all = self::learn($cycles, $prior);
         if ($all->noises === 0) {
             return null;
         }
         $seasons = [];
         foreach (EarSeason::cases() as $season) {
-            $found = $learn(array_filter($cycles, fn(EarCycle $one) => EarSeason::of($one->endS, $book->settings->zone()) === $season));
+            $found = self::learn(array_values(array_filter($cycles, fn(EarCycle $one) => EarSeason::of($one->endS, $book->settings->zone()) === $season)), $prior);
             $found->noises < self::SEASON_NOISES || $seasons[$season->value] = $found;
         }
 
@@ -66,6 +65,12 @@ final readonly class LearnedByEar
     public static function prior(float $intervalKm): LearnPrior
     {
         return new LearnPrior($intervalKm * (M_LN2 / -log(1.0 - IntervalLearnInput::QUANTILE)) ** (1.0 / self::SHAPE), self::LOG_SD, self::SHAPE, self::SHAPE_LOG_SD);
+    }
+
+    /** @param list<EarCycle> $cycles */
+    private static function learn(array $cycles, LearnPrior $prior): IntervalLearnResult
+    {
+        return (new IntervalLearn)(new IntervalLearnInput(array_map(fn(EarCycle $one) => $one->cycle, $cycles), $prior));
     }
 
     /** @return list<EarCycle> */

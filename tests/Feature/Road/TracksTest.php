@@ -45,6 +45,11 @@ it('takes many files in at once: duplicates are told, a bike is proposed, one un
         ($this->send)(gpxRide($name, $ago, $km))->assertOk();
     }
     ($this->send)(UploadedFile::fake()->createWithContent('broken.gpx', '<gpx><trk>'))->assertJsonValidationErrors('file');
+    // TCX is as welcome; a FIT file is told how it becomes one.
+    ($this->send)(UploadedFile::fake()->createWithContent('evening.gpx', '<TrainingCenterDatabase><Activities><Activity><Lap><Track><Trackpoint><Time>2026-11-20T18:00:00Z</Time><Position><LatitudeDegrees>52</LatitudeDegrees><LongitudeDegrees>6</LongitudeDegrees></Position></Trackpoint><Trackpoint><Time>2026-11-20T18:30:00Z</Time><Position><LatitudeDegrees>52.1</LatitudeDegrees><LongitudeDegrees>6</LongitudeDegrees></Position></Trackpoint></Track></Lap></Activity></Activities></TrainingCenterDatabase>'))->assertOk();
+    expect(Track::query()->where('name', 'evening.gpx')->sole()->km)->toEqualWithDelta(11.126, 0.01);
+    Track::query()->where('name', 'evening.gpx')->delete();
+    ($this->send)(UploadedFile::fake()->createWithContent('a.fit', "\x0e\x20\x8b\x08\x10\x00\x00\x00.FIT\x00\x00"))->assertJsonValidationErrors('file');
     ($this->send)(gpxRide('no-times.gpx', 50, 10.0, times: false))->assertOk();
     ($this->send)(gpxRide('tomorrow.gpx', -20, 10.0))->assertOk();
     $rows = ($this->page)();

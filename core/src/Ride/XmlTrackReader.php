@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Ride;
+
+use Closure;
+use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Input\IsoTime;
+use Generator;
+use XMLParser;
+
+/**
+ * What ride files in XML have in common: read piece by piece, an element at a time. A document type declaration is refused
+ * before the parser sees it, so no entity is ever expanded or fetched.
+ */
+abstract class XmlTrackReader implements TrackReader
+{
+    private const CHUNK_BYTES = 65536;
+
+    /** A declaration must stand before the root element; no honest prolog is longer than this. */
+    private const PROLOG_BYTES = 65536;
+
+    private string $prolog = '';
+
+    private bool $rootSeen = false;
+
+    private string $minuteText = '-';
+
+    private float $minuteS = 0.0;
+
+    private ?Closure $textHandler = null;
+
+    private bool $listening = false;
+
+    protected string $text = '';
+
+    protected int $depth = 0;
+
+    protected int $segment = -1;
+
+    protected int $pointCount = 0;
+
+    /** @var list<TrackPoint> */
+    protected array $ready = [];
+
+    final public function __construct() {}
+
+    public function points($stream): Generator
+    {
+        return (new static)->read($stream);
+    }
+
+    /** @param array<string, string> $attributes */
+    abstract protected function open(XMLParser $parser, string $name, array $attributes): void;
+
+    abstract protected function close(XMLParser $parser, string $name): void;
+
+    /** Why there is no point in it. */
+    abstract protected function nothing(): string;
+
+    /**
+     * @param resource $stream
+     *
+     * @return Generator<int, TrackPoint>
+     */
+    private function read($stream): Generator
+    {
+        $parser = xml_parser_create();
+        xml_parser_set_option($parser, XML_OPTION_CASE_FOLDING, 0);
+        xml_set_element_handler($parser, $this->open(...), $this->close(...));
+        $empty = true;
+        do {
+            $chunk = (string) fread($stream, self::CHUNK_BYTES);
+            $last = feof($stream);
+            $empty = $empty && trim($chunk) === '';
+            if ($empty && $last) {
+                throw new InvalidInput('file', 'is empty: export the ride again as GPX');
+            }
+            $this->refuseDeclaration($chunk);
+            if (xml_parse($parser, $chunk, $last) !== 1) {
+                throw self::broken($parser);
+            }
+            yield from $this->ready;
+            $this->ready = [];
+        } while (! $last);
+        if ($this->pointCount === 0) {
+            throw new InvalidInput('file', $this->nothing());
+        }
+    }
+
+    private function refuseDeclaration(string $chunk): void
+    {
+        if ($this->rootSeen || strlen($this->prolog) > self::PROLOG_BYTES) {
+            return;
+        }
+        $this->prolog .= $chunk;
+        // NULs are dropped so that a wide encoding does not hide it.
+        $start = str_replace("\0", '', $this->prolog);
+        if (stripos($start, '<!DOCTYPE') !== false || stripos($start, '<!ENTITY') !== false) {
+            $line = 1 + substr_count(strtoupper(substr($start, 0, (int) stripos($start, '<!'))), "\n");
+            throw new InvalidInput('file', "line {$line}: has a document type declaration, which a ride file never needs; it is not read");
+        }
+    }
+
+    /** Whether this is the outermost element; it must be the one that the format has. */
+    protected function isRoot(XMLParser $parser, string $name, string $wanted, string $format): bool
+    {
+        if ($this->rootSeen) {
+            return false;
+        }
+        if ($name !== $wanted) {
+            throw self::at($parser, "is not a {$format} file: its outermost element is <{$name}>");
+        }
+        $this->rootSeen = true;
+        $this->prolog = '';
+
+        return true;
+    }
+
+    /** From here to the end of the element its text is of interest; asking for all of it costs a call for every piece of white space. */
+    protected function listen(XMLParser $parser): void
+    {
+        $this->text = '';
+        $this->textHandler ??= function (XMLParser $parser, string $text): void {
+            $this->text .= $text;
+        };
+        xml_set_character_data_handler($parser, $this->textHandler);
+        $this->listening = true;
+    }
+
+    protected function stopListening(XMLParser $parser): void
+    {
+        if ($this->listening) {
+            xml_set_character_data_handler($parser, null);
+            $this->listening = false;
+        }
+    }
+
+    protected function seconds(XMLParser $parser, string $text): ?float
+    {
+        $text = trim($text);
+        if ($text === '') {
+            return null;
+        }
+        // Nearly every point has the shape 2026-03-29T07:40:05Z within the minute of the point before it.
+        $second = substr($text, 17, 2);
+        if (strlen($text) === 20 && $text[19] === 'Z' && strncmp($text, $this->minuteText, 17) === 0 && ctype_digit($second) && $second < 60) {
+            return $this->minuteS + (float) $second;
+        }
+        try {
+            $seconds = IsoTime::parse('file', $text)->unixSeconds;
+            if ($text[16] === ':') {
+                $this->minuteText = substr($text, 0, 17);
+                $this->minuteS = IsoTime::parse('file', "{$this->minuteText}00Z")->unixSeconds;
+            }
+
+            return $seconds;
+        } catch (InvalidInput $e) {
+            throw self::at($parser, 'has a time that '.$e->getMessage());
+        }
+    }
+
+    protected static function latitude(XMLParser $parser, string $text): float
+    {
+        return self::degrees($text, 90.0) ?? throw self::at($parser, 'has a point without a valid latitude (-90 to 90)');
+    }
+
+    protected static function longitude(XMLParser $parser, string $text): float
+    {
+        return self::degrees($text, 180.0) ?? throw self::at($parser, 'has a point without a valid longitude (-180 to 180)');
+    }
+
+    protected static function localName(string $name): string
+    {
+        $colon = strpos($name, ':');
+
+        return $colon === false ? $name : substr($name, $colon + 1);
+    }
+
+    protected static function at(XMLParser $parser, string $what): InvalidInput
+    {
+        return new InvalidInput('file', 'line '.xml_get_current_line_number($parser).': '.$what);
+    }
+
+    private static function degrees(string $text, float $most): ?float
+    {
+        $degrees = is_numeric($text) ? (float) $text : INF;
+
+        return abs($degrees) <= $most ? $degrees : null;
+    }
+
+    private static function broken(XMLParser $parser): InvalidInput
+    {
+        return self::at($parser, 'is not well-formed XML ('.xml_error_string(xml_get_error_code($parser)).'): the file is damaged or cut short; export it again');
+    }
+}
