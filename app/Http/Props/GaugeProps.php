@@ -77,6 +77,7 @@ final readonly class GaugeProps
         $q = $this->voice->quantities;
         $forecasts = $this->forecasts($rail->chains());
         $school = $settings->limitSchool($rail->bikeId, $this->voice->nowS);
+        $supply = ChainSupply::of($this->book, $rail, $forecasts, LocalDay::of($this->voice->nowS, $this->voice->zone()));
         $learned = LearnedByEar::of($this->book, $rail->bikeId, $this->voice->nowS);
         $chains = $rail->chains();
         usort($chains, fn(ChainState $a, ChainState $b) => ($forecasts[$b->chainId]->nowMean ?? -1.0) <=> ($forecasts[$a->chainId]->nowMean ?? -1.0));
@@ -92,7 +93,7 @@ final readonly class GaugeProps
             'top' => max([1.15 * $limit, ...array_map(fn(WearForecastResult $result) => 1.05 * $result->nowP90, array_values($forecasts))]),
             'chains' => array_map(fn(ChainState $chain) => $this->chain($chain, $forecasts[$chain->chainId] ?? null, $chain === $rail->fitted), $chains),
             'even' => $this->words->even(EvenWear::of($rail, $forecasts)),
-            'supply' => $rail->chains() === [] ? null : $this->words->supply(ChainSupply::of($this->book, $rail, $forecasts, LocalDay::of($this->voice->nowS, $this->voice->zone()))),
+            'supply' => $supply === null ? null : $this->words->supply($supply),
             'parts' => (new PartProps($this->book, $this->voice))->wearing($rail->bikeId),
             'advice' => $this->advice($rail->bikeId, $learned),
             'ear' => $learned === null ? null : $this->ear($learned),

@@ -13,10 +13,10 @@ use Dripel\Core\Wear\SpotsAgree;
 use Dripel\Core\Wear\WearReading;
 use Dripel\Core\Wear\WorkshopWear;
 
-/** What a reading would mean, before it is kept. */
+/** What a reading would mean at its moment, before it is kept. */
 final readonly class MeaningProps
 {
-    public function __construct(private Book $book, private Voice $voice, private WorkshopWear $wear) {}
+    public function __construct(private Book $book, private Voice $voice, private WorkshopWear $wear, private int $atS) {}
 
     /**
      * @param array<string, mixed> $input of wear.reading
@@ -29,7 +29,7 @@ final readonly class MeaningProps
     {
         $reading = CheckReading::reading($input);
         $result = (new WearReading)($reading);
-        $chain = $this->book->chain($chainId, $this->voice->nowS);
+        $chain = $this->book->chain($chainId, $this->atS);
         $before = $this->wear->of($chain);
         $words = new WearWords($this->voice);
         $agree = SpotsAgree::of($reading);

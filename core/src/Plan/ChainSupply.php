@@ -35,10 +35,18 @@ final readonly class ChainSupply
         public ?ChainState $goes,
     ) {}
 
-    /** @param array<int, WearForecastResult> $forecasts by chain; one without is taken to last */
-    public static function of(Book $book, Rail $rail, array $forecasts, LocalDay $today): self
+    /**
+     * Null of a bike that never had a chain.
+     *
+     * @param array<int, WearForecastResult> $forecasts by chain; one without is taken to last
+     */
+    public static function of(Book $book, Rail $rail, array $forecasts, LocalDay $today): ?self
     {
-        $wanted = $book->settings->chainsWanted($rail->bikeId) ?? min(self::WANTED, max(1, self::everHad($book, $rail->bikeId, $today->endS())));
+        $everHad = self::everHad($book, $rail->bikeId, $today->endS());
+        if ($everHad === 0) {
+            return null;
+        }
+        $wanted = $book->settings->chainsWanted($rail->bikeId) ?? min(self::WANTED, $everHad);
         $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => ! $chain->pastLimit));
         if (count($chains) < $wanted) {
             return new self($rail->bikeId, count($chains), $wanted, $today->date, $today->date, null);

@@ -114,7 +114,7 @@ final readonly class NextList
     {
         $supply = ChainSupply::of($book, $rail, $forecasts, $today);
 
-        return $supply->buyBy === null || $supply->buyBy > $today->plus(self::BUY_DAYS)->date || $rail->chains() === [] ? [] : [
+        return $supply === null || $supply->buyBy === null || $supply->buyBy > $today->plus(self::BUY_DAYS)->date ? [] : [
             new NextItem(NextKind::Buy, $rail->bikeId, $supply->goes === null ? [] : [$supply->goes], $supply->buyBy, null, false, Verb::Add, supply: $supply),
         ];
     }

@@ -6,6 +6,7 @@ namespace Dripel\Core\Wear;
 
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Reading;
 use Dripel\Core\Maths\Normal;
 
@@ -32,7 +33,9 @@ final class ChainForecast
     /** What wear.forecast takes of a chain by the house rule; null where its km are not known. */
     public static function input(Book $book, ChainState $chain): ?WearForecastInput
     {
-        if (! $chain->km->whole) {
+        // Before it came, used, nobody counted.
+        $opening = $book->history($chain->chainId)->last(Opening::class);
+        if (! $chain->km->whole || $opening !== null && $opening->moment->unixS > $chain->nowS) {
             return null;
         }
         $history = $book->history($chain->chainId)->until($chain->nowS);

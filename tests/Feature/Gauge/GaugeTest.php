@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Devices\Connect;
+use App\Models\Chain;
 use App\Models\Device;
 use App\Models\GaugeValue;
 use App\Models\Part;
@@ -54,6 +55,10 @@ it('says before it is kept what a reading means, and what cannot be', function (
         ->and($spots('0.10', '0.40')['wear']['value'])->toBe(0.4);
     // Nothing was kept by asking.
     expect(Reading::query()->count())->toBe(0);
+    // Of a chain that came used nobody knows what it had run a minute before: nothing to compare with.
+    ($this->does)('/arrive', ['bike_id' => $this->heron->id, 'date' => gmdate('Y-m-d', Bench::NOW), 'chains' => [['label' => 'U', 'state' => 'unsure']]]);
+    $used = Chain::query()->orderByDesc('id')->firstOrFail();
+    $this->post("/chains/{$used->id}/readings", ['action_id' => (string) Str::uuid(), 'kind' => 'digital', 'value_pct' => '0.4', 'sure' => false] + Bench::form(0.01))->assertSessionHasNoErrors();
 });
 
 it('keeps instruments with their marks, zero and uncertainty, and each reading with its own', function (): void {
@@ -113,6 +118,9 @@ it('tells the life of a chain as it is retired, and the bike when too few are le
     $bike = ($this->props)("/bikes/{$this->heron->id}")['values'];
     $this->put("/bikes/{$this->heron->id}", ['action_id' => (string) Str::uuid(), 'chains_wanted' => '1', 'target_life' => '9000'] + $bike)->assertSessionHasNoErrors();
     expect(implode(' ', $next()))->not->toContain('Buy a chain');
+    // The last one gone, it has none.
+    ($this->does)("/chains/{$this->b->id}/retirement");
+    expect(implode(' ', $next()))->toContain('Buy a chain for Heron. None is left within its limit, and it wants one chain.');
 });
 
 it('keeps cassettes through wheels, a trainer and worn chains, and warns of a new chain on an old one', function (): void {

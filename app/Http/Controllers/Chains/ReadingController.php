@@ -27,7 +27,8 @@ final class ReadingController extends Controller
     /** What it would mean, before it is kept. */
     public function meaning(ReadingRequest $request, Chain $chain, ReadBook $readBook, ReadWear $readWear, Speaker $speaker): JsonResponse
     {
-        $props = new MeaningProps($readBook($request->workshop()), $speaker->voice(), $readWear($request->workshop()));
+        $atS = $request->moment()->unixS;
+        $props = new MeaningProps($readBook($request->workshop()), $speaker->voice(), $readWear($request->workshop(), $atS), $atS);
 
         return response()->json($props->of($chain->id, $request->reading()->input()));
     }
