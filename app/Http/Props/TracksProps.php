@@ -23,7 +23,8 @@ final readonly class TracksProps
     {
         $names = array_combine($this->book->bikeIds, array_map($this->voice->names->bike(...), $this->book->bikeIds));
         $which = new WhichBike($this->book, $names);
-        $tracks = Track::query()->in($workshop)->orderBy('start')->orderBy('uploaded_at')->orderBy('id')->get();
+        // Of two alike the one that came first, or has the plainer name, goes before its copy.
+        $tracks = Track::query()->in($workshop)->orderBy('start')->orderBy('uploaded_at')->orderByRaw('length(name)')->orderBy('name')->orderBy('id')->get();
         $logged = Ride::query()->in($workshop)->live()->whereIn('track_fingerprint', $tracks->pluck('fingerprint'))->pluck('bike_id', 'track_fingerprint')->all();
         $seen = [];
         $rows = [];
