@@ -16,7 +16,7 @@ use Dripel\Core\Plan\LocalDay;
 final readonly class Moments
 {
     /** A phone's clock may be a little ahead of the server's. */
-    private const SLACK_S = 300;
+    public const SLACK_S = 300;
 
     public function __construct(private AppClock $clock) {}
 

@@ -23,4 +23,10 @@ final class Track extends WorkshopModel
     public $incrementing = false;
 
     protected $keyType = 'string';
+
+    /** @return array<string, string|int> what a ride keeps of it */
+    public function kept(): array
+    {
+        return ['track_fingerprint' => $this->fingerprint, 'track_from' => 0, 'track_to' => $this->points - 1];
+    }
 }

@@ -86,7 +86,8 @@ return [
     ],
     'retire' => [
         'on' => 'It is on :bike and comes off: fit another one before the next ride.',
-        'left' => '{0} Then no chain is left for :bike. Buy one.|{1} Then only :chains is left for :bike: none to swap to while it waits for the pot. Buy one.|[2,*] :bike has :chains left.',
+        'few' => '{0} Then no chain is left for :bike. Buy one.|{1} Then only :chains is left for :bike: none to swap to while it waits for the pot. Buy one.|[2,*] Then only :chains are left for :bike, and it wants more. Buy one.',
+        'left' => '{1} :bike has :chains left.|[0,*] :bike has :chains left.',
     ],
     'life' => [
         'km' => 'Ran', 'rides' => 'Rides', 'dips' => 'Dips', 'days' => 'In use', 'wear' => 'Last measured', 'cost' => 'Cost', 'per' => 'Per :distance',

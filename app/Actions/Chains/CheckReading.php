@@ -74,7 +74,18 @@ final readonly class CheckReading
     private function expectLikely(Workshop $workshop, Chain $chain, WearReadingResult $result, Moment $at): void
     {
         $range = ($this->readWear)($workshop, $at->unixS)->of($chain->id)?->contradicts($result);
+        $range === null || throw new NotPossible('sure', 'reading_unlikely', self::expected($range));
+    }
+
+    /**
+     * @param array{float, float} $range what was expected, %
+     *
+     * @return array{low: string, high: string}
+     */
+    public static function expected(array $range): array
+    {
         $percent = fn(float $value): string => (string) round(max(0.0, $value), 2);
-        $range === null || throw new NotPossible('sure', 'reading_unlikely', ['low' => $percent($range[0]), 'high' => $percent($range[1])]);
+
+        return ['low' => $percent($range[0]), 'high' => $percent($range[1])];
     }
 }

@@ -30,8 +30,7 @@ final readonly class AnswerAdvice
     {
         $book = ($this->readBook)($by->workshop);
         $settings = $book->settings;
-        $target = $settings->at(SettingKey::TargetLifeKm, $bike->id, PHP_INT_MAX);
-        $advice = BikeAdvice::of(($this->readWear)($by->workshop)->own(bikeId: $bike->id), $settings->lifeCurve(), is_numeric($target) ? (float) $target : null, LearnedByEar::of($book, $bike->id, $this->clock->unixS()))
+        $advice = BikeAdvice::ofBike($book, ($this->readWear)($by->workshop), $bike->id, LearnedByEar::of($book, $bike->id, $this->clock->unixS()))
             ?? throw new NotPossible('accept', 'no_advice');
         $units = Units::of($settings);
         $km = round($units->toKm(self::ROUND * round($units->fromKm($advice->intervalKm) / self::ROUND)), 3);

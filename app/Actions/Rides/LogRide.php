@@ -23,11 +23,7 @@ final readonly class LogRide
     public function __invoke(ActionContext $by, RideFacts $facts, ?Track $track = null, bool $loud = false): Action
     {
         return $this->ledger->record($by, ActionKind::LogRide, function (Draft $draft) use ($facts, $track, $loud): array {
-            $ride = $draft->enter(Ride::class, $facts->at, $facts->columns() + [
-                'track_fingerprint' => $track?->fingerprint,
-                'track_from' => $track === null ? null : 0,
-                'track_to' => $track === null ? null : $track->points - 1,
-            ]);
+            $ride = $draft->enter(Ride::class, $facts->at, $facts->columns() + ($track?->kept() ?? []));
             if ($loud) {
                 $bike = $facts->bike ?? throw new NotPossible('loud', 'bike_first');
                 $draft->enter(Noise::class, $facts->at, ['bike_id' => $bike->id]);

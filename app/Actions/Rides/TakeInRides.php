@@ -29,7 +29,7 @@ final readonly class TakeInRides
             $about = ['rides' => count($rides), 'km' => 0.0, 'bikes' => []];
             foreach ($rides as $n => [$track, $facts]) {
                 KeepTrack::logged($by->workshop->id, $track) === null || throw new NotPossible("rides.{$n}", 'same_track_short');
-                $draft->enter(Ride::class, $facts->at, $facts->columns() + ['track_fingerprint' => $track->fingerprint, 'track_from' => 0, 'track_to' => $track->points - 1]);
+                $draft->enter(Ride::class, $facts->at, $facts->columns() + $track->kept());
                 $about['km'] += $facts->km;
                 $about['bikes'] = array_values(array_unique(array_filter([...$about['bikes'], $facts->bike?->id])));
             }

@@ -19,7 +19,7 @@ final class Limits extends Command
 {
     private const KM = 30_000;
 
-    protected $signature = 'dripel:limits {chain=Heron B : with its bike} {--cassette=60 : what a new cassette costs}';
+    protected $signature = 'dripel:limits {chain=Heron B : with its bike} {--cassette= : what a new cassette costs; by the price list, if left out}';
 
     protected $description = 'Prints the schools of wear limits on a chain of the demo as a table';
 
@@ -41,10 +41,11 @@ final class Limits extends Command
 
             return self::FAILURE;
         }
+        $prices = $readPrices($workshop);
         $schools = $forecast->schools(
             $book->settings->whole(SettingKey::ChainSpeeds, $named[0]),
-            $readPrices($workshop)->costMinor(Supply::Chain, 1, $voice->nowS) ?? 0.0,
-            $q->toMinor((float) $this->option('cassette')),
+            $prices->costMinor(Supply::Chain, 1, $voice->nowS) ?? 0.0,
+            is_numeric($this->option('cassette')) ? $q->toMinor((float) $this->option('cassette')) : $prices->costMinor(Supply::Cassette, 1, $voice->nowS) ?? 0.0,
         );
         $range = fn(string $least, string $most): string => $least === $most ? $least : "{$least} to {$most}";
         $this->line(sprintf('| school | limit | retired at | chains in %1$s | cassettes in %1$s | both, per %2$s |', $q->distance(self::KM), $q->distance(1000)));

@@ -46,7 +46,7 @@ final readonly class BooksProps
             'potChoices' => $pots->choices(),
             'jars' => array_values(array_map(fn(JarState $jar) => $this->jar($workshop, $jar, in_array($jar->jarId, $busy, true), $words, $voice), ($this->readJars)($workshop))),
             'prices' => $this->prices($workshop, $voice),
-            'parts' => (new PartProps($book, $voice))->all(),
+            'parts' => (new PartProps($book, $voice))->all(($this->readPrices)($workshop)),
             'links' => array_map(fn(Part $link) => $this->link($link, $voice), $book->spareLinks()),
             'solvents' => array_map(fn(Solvent $solvent) => ['value' => $solvent->value, 'title' => ucfirst($words->solvent($solvent)), 'hazard' => $words->hazard($solvent, $solvent->hazard())], Solvent::stocked()),
             'roles' => array_map(fn(JarRole $role) => ['value' => $role->value, 'title' => ucfirst($voice->say("strip.jar.role.{$role->value}"))], JarRole::cases()),

@@ -54,34 +54,17 @@ final readonly class GaugeProps
         ];
     }
 
-    /**
-     * @param list<ChainState> $chains
-     *
-     * @return array<int, WearForecastResult> by chain
-     */
-    private function forecasts(array $chains): array
-    {
-        $found = [];
-        foreach ($chains as $chain) {
-            $forecast = $this->wear->of($chain);
-            $forecast === null || $found[$chain->chainId] = $forecast->result;
-        }
-
-        return $found;
-    }
-
     /** @return array<string, mixed> */
     private function bike(Rail $rail): array
     {
-        $settings = $this->book->settings;
         $q = $this->voice->quantities;
-        $forecasts = $this->forecasts($rail->chains());
-        $school = $settings->limitSchool($rail->bikeId, $this->voice->nowS);
+        $forecasts = $this->wear->results($rail->chains());
+        $school = $this->book->settings->limitSchool($rail->bikeId, $this->voice->nowS);
         $supply = ChainSupply::of($this->book, $rail, $forecasts, LocalDay::of($this->voice->nowS, $this->voice->zone()));
         $learned = LearnedByEar::of($this->book, $rail->bikeId, $this->voice->nowS);
         $chains = $rail->chains();
         usort($chains, fn(ChainState $a, ChainState $b) => ($forecasts[$b->chainId]->nowMean ?? -1.0) <=> ($forecasts[$a->chainId]->nowMean ?? -1.0));
-        $limit = $this->book->settings->limitSchool($rail->bikeId, $this->voice->nowS)->limitPct($settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 1));
+        $limit = $this->book->termsOfBike($rail->bikeId, $this->voice->nowS)->limitPct;
 
         return [
             'id' => $rail->bikeId,
@@ -94,7 +77,7 @@ final readonly class GaugeProps
             'chains' => array_map(fn(ChainState $chain) => $this->chain($chain, $forecasts[$chain->chainId] ?? null, $chain === $rail->fitted), $chains),
             'even' => $this->words->even(EvenWear::of($rail, $forecasts)),
             'supply' => $supply === null ? null : $this->words->supply($supply),
-            'parts' => (new PartProps($this->book, $this->voice))->wearing($rail->bikeId),
+            'parts' => (new PartProps($this->book, $this->voice))->onBike($rail->bikeId),
             'advice' => $this->advice($rail->bikeId, $learned),
             'ear' => $learned === null ? null : $this->ear($learned),
         ];
@@ -127,21 +110,19 @@ final readonly class GaugeProps
     /** @return array<string, mixed>|null nothing where it is what is ridden, or was declined */
     private function advice(int $bikeId, ?LearnedByEar $learned): ?array
     {
-        $settings = $this->book->settings;
-        $target = $settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX);
-        $declined = $settings->at(SettingKey::DeclinedKm, $bikeId, PHP_INT_MAX);
-        $advice = BikeAdvice::of($this->wear->own(bikeId: $bikeId), $settings->lifeCurve(), is_numeric($target) ? (float) $target : null, $learned);
+        $advice = BikeAdvice::ofBike($this->book, $this->wear, $bikeId, $learned);
         if ($advice === null) {
             return null;
         }
         [$text, $reason] = $this->words->advice($advice);
-        $now = $settings->intervalKm($bikeId, $this->voice->nowS);
+        // Of a bike that goes by ear, what it learned.
+        $now = $this->book->termsOfBike($bikeId, $this->voice->nowS)->intervalKm;
 
         return [
             'text' => $text,
             'reason' => $reason,
             'now' => $this->voice->say('wear.advice.'.($advice->is($now) ? 'is' : 'now'), ['interval' => $this->voice->quantities->distance($now)]),
-            'open' => ! $advice->is($now) && ! $advice->is(is_numeric($declined) ? (float) $declined : null),
+            'open' => ! $advice->is($now) && ! $advice->is($this->book->settings->declinedKm($bikeId)),
         ];
     }
 

@@ -44,7 +44,7 @@ final readonly class MeaningProps
             'verdict' => $after->result->verdict->value ?? ($alone ? 'retire' : 'keep'),
             'sentences' => $after === null ? [$words->verdictAlone($result, $chain)] : $words->sentences($after),
             'why' => $after === null ? null : $words->why($after, $chain, $this->wear->tellingOf($chainId)),
-            'unlikely' => $range === null ? null : (string) __('errors.reading_unlikely', ['low' => (string) round(max(0.0, $range[0]), 2), 'high' => (string) round(max(0.0, $range[1]), 2)]),
+            'unlikely' => $range === null ? null : (string) __('errors.reading_unlikely', CheckReading::expected($range)),
             'wear' => ['limit' => $chain->terms->limitPct, 'mean' => $after?->result->nowMean, 'p10' => $after?->result->nowP10, 'p90' => $after?->result->nowP90, 'value' => $result->valuePct, 'lower' => $result->lowerPct, 'upper' => $result->upperPct, 'of' => $words->reads($result)],
         ];
     }

@@ -6,6 +6,8 @@ namespace App\Http\Props;
 
 use App\Text\Voice;
 use App\Text\WearWords;
+use Dripel\Core\Cost\PriceList;
+use Dripel\Core\Cost\Supply;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Part;
@@ -25,10 +27,10 @@ final readonly class PartProps
         return array_map(fn(PartState $state) => [
             'id' => $state->part->id,
             'name' => $this->name($state->part),
-            'kind' => $state->part->kind->value,
-            'figure' => $this->voice->quantities->ridden($state->km),
+            'slot' => $state->part->slot()?->value,
+            'km' => $this->voice->quantities->ridden($state->km),
             'opening' => $this->opening($state->opening),
-        ] + $this->wear($state), $this->states(fn(PartState $state) => $state->bikeId === $bikeId));
+        ] + $this->wear($state), $this->states(fn(Part $part) => $this->bikeOf($part) === $bikeId));
     }
 
     /** @return list<array<string, mixed>> those that lie in the drawer or sit on another wheel, and can go onto any bike */
@@ -37,18 +39,12 @@ final readonly class PartProps
         return array_map(fn(PartState $state) => [
             'id' => $state->part->id,
             'name' => $this->name($state->part),
-            'figure' => $this->voice->quantities->ridden($state->km),
-        ], $this->states(fn(PartState $state) => $state->bikeId === null && $state->retiredS === null && $state->part->slot() !== null));
-    }
-
-    /** @return list<array<string, mixed>> what the chains of a bike did to what they ran on */
-    public function wearing(int $bikeId): array
-    {
-        return array_map(fn(PartState $state) => ['id' => $state->part->id, 'name' => $this->name($state->part), 'km' => $this->voice->quantities->ridden($state->km)] + $this->wear($state), $this->states(fn(PartState $state) => $state->bikeId === $bikeId));
+            'km' => $this->voice->quantities->ridden($state->km),
+        ], array_values(array_filter($this->states(fn(Part $part) => $part->slot() !== null && $this->bikeOf($part) === null), fn(PartState $state) => $state->retiredS === null)));
     }
 
     /** @return list<array<string, mixed>> of the whole workshop, for the books */
-    public function all(): array
+    public function all(PriceList $prices): array
     {
         return array_map(fn(PartState $state) => [
             'id' => $state->part->id,
@@ -59,7 +55,8 @@ final readonly class PartProps
                 default => $this->voice->names->bike($state->bikeId),
             },
             'km' => $this->voice->quantities->ridden($state->km),
-        ] + $this->wear($state), $this->states(fn(PartState $state) => $state->part->slot() !== null));
+            'price' => $this->price($state->part, $prices),
+        ] + $this->wear($state), $this->states(fn(Part $part) => $part->slot() !== null));
     }
 
     /** @return array{outlived: string|null, chains: int, least: int, most: int, warning: string|null} */
@@ -85,14 +82,30 @@ final readonly class PartProps
         return $part->onTrainer ? $this->voice->say('wear.part.on_trainer', ['name' => $name]) : $name;
     }
 
+    /** Its own price, else that of its kind now; empty where none is known. */
+    private function price(Part $part, PriceList $prices): string
+    {
+        $own = $this->voice->settings->at(SettingKey::PartPrice, $part->id, PHP_INT_MAX);
+        $minor = is_numeric($own) ? (float) $own : $prices->costMinor(Supply::from($part->kind->value), 1, $this->voice->nowS);
+
+        return $minor === null ? '' : $this->voice->quantities->money($minor);
+    }
+
+    private function bikeOf(Part $part): ?int
+    {
+        $slot = $part->slot();
+
+        return $slot === null ? null : $this->book->fittingsOf($slot)->bikeOf($part->id, $this->voice->nowS);
+    }
+
     /**
-     * @param callable(PartState): bool $which
+     * @param callable(Part): bool $which
      *
      * @return list<PartState>
      */
     private function states(callable $which): array
     {
-        return array_values(array_filter(array_map(fn(Part $part) => $this->book->part($part->id, $this->voice->nowS), $this->book->parts), $which));
+        return array_map(fn(Part $part) => $this->book->part($part->id, $this->voice->nowS), array_values(array_filter($this->book->parts, $which)));
     }
 
     /** @return array<string, mixed>|null the quick link of a chain */

@@ -10,9 +10,12 @@ use App\Pot\ReadBaths;
 use App\Strip\ReadPrices;
 use App\Text\Speaker;
 use App\Text\WearWords;
-use Dripel\Core\Bath\BathLedgerInput;
+use Dripel\Core\Bath\BathState;
 use Dripel\Core\Cost\ChainLife;
+use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Retirement;
+use Dripel\Core\Plan\ChainSupply;
+use Dripel\Core\Plan\Rail;
 
 /** The life of a chain in figures, and what would be left of its rail without it. */
 final readonly class RetireProps
@@ -24,19 +27,28 @@ final readonly class RetireProps
     {
         $book = ($this->readBook)($workshop);
         $voice = $this->speaker->voice();
-        $chain = $book->chain($chainId, $voice->nowS);
-        $pickups = array_filter(array_map(fn($bath) => $bath->ledger?->pickupG, ($this->readBaths)($workshop)));
-        $life = ChainLife::of($book, $chain, ($this->readPrices)($workshop), $pickups === [] ? BathLedgerInput::PICKUP_G : array_sum($pickups) / count($pickups));
         $bikeId = $book->bikeOfChain($chainId, $voice->nowS);
-        $left = array_values(array_filter($book->chainIds, fn(int $id) => $id !== $chainId && $bikeId !== null && $book->settings->home($id, $voice->nowS) === $bikeId
-            && $book->history($id)->until($voice->nowS)->last(Retirement::class) === null && ! $book->chain($id, $voice->nowS)->pastLimit));
+        $rail = array_column(Rail::all($book, $voice->nowS, $voice->zone()), null, 'bikeId')[$bikeId ?? 0] ?? null;
+        $left = array_map(fn(ChainState $one) => $voice->names->chain($one->chainId), $rail?->leftWithout($chainId) ?? []);
+        $few = $bikeId !== null && count($left) < ChainSupply::wanted($book, $bikeId, $voice->nowS);
 
         return [
-            'life' => (new WearWords($voice))->life($life, $chain, null),
+            'life' => $this->life($workshop, $chainId),
             'on' => $book->fittings->bikeOf($chainId, $voice->nowS) !== null ? $voice->say('wear.retire.on', ['bike' => $voice->names->bike($bikeId)]) : null,
-            'left' => $bikeId === null ? null : trans_choice('wear.retire.left', count($left), ['bike' => $voice->names->bike($bikeId), 'chains' => $voice->names->list(array_map($voice->names->chain(...), $left))]),
-            'few' => $bikeId !== null && count($left) < 2,
+            'left' => $bikeId === null ? null : trans_choice($few ? 'wear.retire.few' : 'wear.retire.left', count($left), ['bike' => $voice->names->bike($bikeId), 'chains' => $voice->names->list($left)]),
+            'few' => $few,
             'bike' => $bikeId,
         ];
+    }
+
+    /** @return list<array{name: string, value: string}> */
+    public function life(Workshop $workshop, int $chainId): array
+    {
+        $book = ($this->readBook)($workshop);
+        $voice = $this->speaker->voice();
+        $chain = $book->chain($chainId, $voice->nowS);
+        $life = ChainLife::of($book, $chain, ($this->readPrices)($workshop), BathState::pickupG(($this->readBaths)($workshop)));
+
+        return (new WearWords($voice))->life($life, $chain, $book->history($chainId)->last(Retirement::class)?->moment->unixS);
     }
 }

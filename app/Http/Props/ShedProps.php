@@ -23,7 +23,6 @@ use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\Verb;
 use Dripel\Core\Strip\BareState;
 use Dripel\Core\Strip\JarState;
-use Dripel\Core\Wear\WearForecastResult;
 use Dripel\Core\Wear\WorkshopWear;
 
 /** The wall: a rail for each bike, what to do next, and what the pot could take. */
@@ -51,7 +50,7 @@ final readonly class ShedProps
     public function all(): array
     {
         $rails = Rail::all($this->book, $this->voice->nowS, $this->voice->zone());
-        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->forecasts($rails));
+        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))));
 
         return [
             'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->spareLinks()),
@@ -94,22 +93,6 @@ final readonly class ShedProps
             'offNote' => $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->voice->say('chain.fit.pin_off') : null,
             'best' => $rail->bestHanging()?->chainId,
         ];
-    }
-
-    /**
-     * @param list<Rail> $rails
-     *
-     * @return array<int, WearForecastResult> by chain
-     */
-    private function forecasts(array $rails): array
-    {
-        $found = [];
-        foreach (array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails)) as $chain) {
-            $forecast = $this->wear->of($chain);
-            $forecast === null || $found[$chain->chainId] = $forecast->result;
-        }
-
-        return $found;
     }
 
     /** @return list<int> the spare quick links that suit a chain */

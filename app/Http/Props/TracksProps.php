@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Actions\Rides\RideFacts;
+use App\Logbook\Moments;
 use App\Models\Ride;
 use App\Models\Track;
 use App\Models\Workshop;
@@ -54,7 +55,7 @@ final readonly class TracksProps
             array_key_exists($track->fingerprint, $logged) => 'logged',
             isset($seen[$track->fingerprint]) => 'twice',
             $track->start === null => 'no_time',
-            $track->start > $this->voice->nowS + 300 => 'future',
+            $track->start > $this->voice->nowS + Moments::SLACK_S => 'future',
             $track->km <= 0 || $track->km > RideFacts::MAX_KM => 'km',
             default => null,
         };

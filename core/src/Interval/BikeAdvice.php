@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Interval;
 
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Wear\OwnChains;
+use Dripel\Core\Wear\WorkshopWear;
 
 /** What interval a bike is advised, from how its own chains wear and when they get loud. km. */
 final readonly class BikeAdvice
@@ -38,10 +41,16 @@ final readonly class BikeAdvice
         return new self($input, $result, $chains, max(self::FLOOR_KM, $result->intervalKm));
     }
 
+    /** Of a bike of the logbook: its own chains, what is wanted of them, and when they get loud. */
+    public static function ofBike(Book $book, WorkshopWear $wear, int $bikeId, ?LearnedByEar $learned): ?self
+    {
+        return self::of($wear->own(bikeId: $bikeId), $book->settings->lifeCurve(), $book->settings->targetLifeKm($bikeId), $learned);
+    }
+
     /** What a chain lives that is waxed by the middle school. */
     public static function usualLifeKm(LifeCurve $curve): float
     {
-        return $curve->lifeKm(300.0);
+        return $curve->lifeKm(Settings::INTERVAL_KM);
     }
 
     /** How long a chain of the bike would live so. */

@@ -22,6 +22,9 @@ final class Book
     /** @var array<string, float|null> by bike and instant: every chain of a bike asks */
     private array $learned = [];
 
+    /** @var array<string, Fittings> by slot */
+    private array $fittingsBySlot = [];
+
     /** @var list<Ride> found while distributing */
     private array $ridesWithoutChain = [];
 
@@ -65,7 +68,7 @@ final class Book
     /** What was in one slot of which bike, and when; `chainId` is then the part's. */
     public function fittingsOf(Slot $slot): Fittings
     {
-        return new Fittings(array_values(array_filter($this->fittingEntries, fn(Fitting $fitting) => $fitting->slot === $slot)));
+        return $this->fittingsBySlot[$slot->value] ??= new Fittings(array_values(array_filter($this->fittingEntries, fn(Fitting $fitting) => $fitting->slot === $slot)));
     }
 
     /** The quick link that closes a chain: of several the one that came last. */

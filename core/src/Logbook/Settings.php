@@ -99,6 +99,22 @@ final class Settings
         return new DateTimeZone($this->text(SettingKey::TimeZone, 0, 'UTC'));
     }
 
+    /** How long a chain of a bike should live; null: nobody said. */
+    public function targetLifeKm(int $bikeId): ?float
+    {
+        $km = $this->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX);
+
+        return $km === null ? null : (float) $km;
+    }
+
+    /** An advised interval of a bike that was left; null: none. */
+    public function declinedKm(int $bikeId): ?float
+    {
+        $km = $this->at(SettingKey::DeclinedKm, $bikeId, PHP_INT_MAX);
+
+        return $km === null ? null : (float) $km;
+    }
+
     /** How many chains in use a bike wants; null: nobody said. */
     public function chainsWanted(int $bikeId): ?int
     {

@@ -42,11 +42,10 @@ final readonly class ChainSupply
      */
     public static function of(Book $book, Rail $rail, array $forecasts, LocalDay $today): ?self
     {
-        $everHad = self::everHad($book, $rail->bikeId, $today->endS());
-        if ($everHad === 0) {
+        $wanted = self::wanted($book, $rail->bikeId, $today->endS());
+        if ($wanted === 0) {
             return null;
         }
-        $wanted = $book->settings->chainsWanted($rail->bikeId) ?? min(self::WANTED, $everHad);
         $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => ! $chain->pastLimit));
         if (count($chains) < $wanted) {
             return new self($rail->bikeId, count($chains), $wanted, $today->date, $today->date, null);
@@ -73,10 +72,10 @@ final readonly class ChainSupply
         return new self($rail->bikeId, count($chains), $wanted, null, null, null);
     }
 
-    /** A bike that always made do with one chain is not told to have two. */
-    private static function everHad(Book $book, int $bikeId, int $atS): int
+    /** How many chains a bike wants: one that always made do with one is not told to have two; 0 if it never had any and nobody said. */
+    public static function wanted(Book $book, int $bikeId, int $atS): int
     {
-        return count(array_filter($book->chainIds, fn(int $id) => $book->settings->home($id, $atS) === $bikeId));
+        return $book->settings->chainsWanted($bikeId) ?? min(self::WANTED, count(array_filter($book->chainIds, fn(int $id) => $book->settings->home($id, $atS) === $bikeId)));
     }
 
     public function tooFew(): bool

@@ -65,6 +65,12 @@ final readonly class Rail
         return [...($this->fitted === null ? [] : [$this->fitted]), ...$this->hanging];
     }
 
+    /** @return list<ChainState> those within their limit that would be left without one of them */
+    public function leftWithout(int $chainId): array
+    {
+        return array_values(array_filter($this->chains(), fn(ChainState $chain) => $chain->chainId !== $chainId && ! $chain->pastLimit));
+    }
+
     /** @return list<ChainState> the hanging chains whose next place is the pot */
     public function forThePot(): array
     {

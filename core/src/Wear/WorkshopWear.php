@@ -37,6 +37,22 @@ final class WorkshopWear
         return array_key_exists($chain->chainId, $this->forecasts) ? $this->forecasts[$chain->chainId] : $this->forecasts[$chain->chainId] = $this->forecast($chain);
     }
 
+    /**
+     * @param list<ChainState> $chains
+     *
+     * @return array<int, WearForecastResult> by chain, those of which the km are known
+     */
+    public function results(array $chains): array
+    {
+        $results = [];
+        foreach ($chains as $chain) {
+            $forecast = $this->of($chain);
+            $forecast === null || $results[$chain->chainId] = $forecast->result;
+        }
+
+        return $results;
+    }
+
     /** Those that a chain is told by. */
     public function tellingOf(int $chainId): OwnChains
     {

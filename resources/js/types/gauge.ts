@@ -72,9 +72,8 @@ export interface WornPart {
 }
 
 /** A cassette, chainring or pair of jockey wheels on its bike. */
-export interface PartOnBike extends Omit<WornPart, 'km'> {
-  kind: string
-  figure: string
+export interface PartOnBike extends WornPart {
+  slot: string
   opening: Opening | null
 }
 

@@ -114,10 +114,14 @@ it('tells the life of a chain as it is retired, and the bike when too few are le
     ($this->does)("/chains/{$this->a->id}/retirement");
     expect(implode(' ', $next()))->not->toContain('Retire Heron A')->toContain('Buy a chain for Heron.')
         ->and(array_column(($this->props)('/')['rails'][0]['hanging'], 'label'))->toBe(['B']);
+    // Its story stays on its page.
+    expect(array_map($this->plain, array_column(($this->props)("/chains/{$this->a->id}")['story'], 'value')))->toContain('800 km', '€31.36')
+        ->and(($this->props)("/chains/{$this->b->id}")['story'])->toBe([]);
     // One is enough for a rider who says so.
     $bike = ($this->props)("/bikes/{$this->heron->id}")['values'];
     $this->put("/bikes/{$this->heron->id}", ['action_id' => (string) Str::uuid(), 'chains_wanted' => '1', 'target_life' => '9000'] + $bike)->assertSessionHasNoErrors();
     expect(implode(' ', $next()))->not->toContain('Buy a chain');
+    expect($this->getJson("/chains/{$this->b->id}/retirement")->json())->toMatchArray(['few' => true]);
     // The last one gone, it has none.
     ($this->does)("/chains/{$this->b->id}/retirement");
     expect(implode(' ', $next()))->toContain('Buy a chain for Heron. None is left within its limit, and it wants one chain.');
@@ -125,7 +129,7 @@ it('tells the life of a chain as it is retired, and the bike when too few are le
 
 it('keeps cassettes through wheels, a trainer and worn chains, and warns of a new chain on an old one', function (): void {
     $part = fn(string $name): Part => Part::query()->findOrFail(Setting::query()->where('key', SettingKey::PartName)->where('value', json_encode($name))->sole()->component_id);
-    $on = fn(): array => array_map(fn(array $one) => ($this->plain)("{$one['name']} {$one['figure']}"), ($this->props)("/bikes/{$this->heron->id}")['parts']);
+    $on = fn(): array => array_map(fn(array $one) => ($this->plain)("{$one['name']} {$one['km']}"), ($this->props)("/bikes/{$this->heron->id}")['parts']);
     ($this->does)("/bikes/{$this->heron->id}/parts", ['kind' => 'cassette', 'name' => 'Summer', 'km' => '1000'], 1900);
     ($this->does)("/bikes/{$this->heron->id}/parts", ['kind' => 'jockey_wheels', 'name' => 'Jockeys'], 1900);
     ($this->ride)(400, 1800);
@@ -149,7 +153,8 @@ it('keeps cassettes through wheels, a trainer and worn chains, and warns of a ne
     // Replaced, the warning goes with it.
     ($this->does)("/bikes/{$this->heron->id}/parts", ['kind' => 'cassette', 'name' => 'Fresh', 'replaces' => true, 'price' => '64'], 900);
     expect(array_column(($this->props)('/')['rails'][0]['hanging'][0]['fit'], 'note'))->toBe([])
-        ->and(array_column(($this->props)('/books')['parts'], 'where'))->toContain('in the drawer')->toContain('Heron');
+        ->and(array_column(($this->props)('/books')['parts'], 'where'))->toContain('in the drawer')->toContain('Heron')
+        ->and(array_filter(array_column(($this->props)('/books')['parts'], 'price', 'name')))->toBe(['Fresh' => '€64.00']);
     ($this->does)("/parts/{$part('Jockeys')->id}/retirement", [], 800);
     expect($on())->toBe(['Roller, on the trainer 50 km', 'Fresh 0 km']);
 });

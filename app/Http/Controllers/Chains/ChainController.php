@@ -11,6 +11,7 @@ use App\Guided\OpenJobs;
 use App\Http\Controllers\Controller;
 use App\Http\Props\ChainPageProps;
 use App\Http\Props\PotProps;
+use App\Http\Props\RetireProps;
 use App\Http\Requests\Chains\ChainRequest;
 use App\Logbook\Moments;
 use App\Logbook\ReadBook;
@@ -32,9 +33,12 @@ final class ChainController extends Controller
 {
     public function __construct(private readonly CurrentWorkshop $current, private readonly ReadBook $readBook, private readonly Speaker $speaker, private readonly ReadWear $readWear) {}
 
-    public function show(Request $request, Chain $chain, OpenJobs $openJobs, ReadBaths $readBaths): Response
+    public function show(Request $request, Chain $chain, OpenJobs $openJobs, ReadBaths $readBaths, RetireProps $retire): Response
     {
-        return Inertia::render('Chain/Chain', $this->props()->show($chain->id, $request->boolean('all'), $openJobs->byChain($this->current->workshop())[$chain->id] ?? null) + [
+        $page = $this->props()->show($chain->id, $request->boolean('all'), $openJobs->byChain($this->current->workshop())[$chain->id] ?? null);
+
+        return Inertia::render('Chain/Chain', $page + [
+            'story' => $page['retired'] ? $retire->life($this->current->workshop(), $chain->id) : [],
             'forecast' => Inertia::defer(fn() => $this->props()->forecast($chain->id)),
             'pots' => array_values(array_map((new PotProps($this->speaker->voice()))->of(...), $readBaths($this->current->workshop()))),
         ]);

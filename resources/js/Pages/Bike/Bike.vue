@@ -27,7 +27,7 @@ const props = defineProps<{
     target_life: string
   }
   parts: PartOnBike[]
-  drawer: { id: number; name: string; figure: string }[]
+  drawer: { id: number; name: string; km: string }[]
   partKinds: { value: string; title: string }[]
   commutes: { id: number; text: string; values: CommuteValues }[]
   weekdays: { value: number; title: string }[]

@@ -21,7 +21,7 @@ const props = defineProps<{
   potChoices: { kinds: { value: string; title: string }[]; waxes: { value: string; title: string }[] }
   jars: Jar[]
   prices: { id: number; supply: string; amount: string; quantity: string; from: string }[]
-  parts: (WornPart & { where: string })[]
+  parts: (WornPart & { where: string; price: string })[]
   links: { id: number; name: string; about: string; price: string }[]
   solvents: SolventChoice[]
   roles: { value: string; title: string }[]
@@ -154,7 +154,9 @@ const remove = (type: string, id: number) =>
             <p class="muted small">{{ parts.length ? t('books.parts_text') : t('books.no_parts') }}</p>
             <ul v-if="parts.length" class="parts">
               <li v-for="part in parts" :key="part.id">
-                <PartLife :part="part" /><span class="muted small">{{ part.where }}</span>
+                <PartLife :part="part" /><span class="muted small where"
+                  >{{ part.where }}<b v-if="part.price">{{ part.price }}</b></span
+                >
               </li>
             </ul>
           </section>
@@ -267,6 +269,12 @@ const remove = (type: string, id: number) =>
 </template>
 
 <style scoped>
+.where {
+  text-align: right;
+}
+.where b {
+  display: block;
+}
 .parts {
   list-style: none;
   padding: 0;

@@ -2,6 +2,7 @@
 import { Link, router } from '@inertiajs/vue3'
 import { computed, onMounted, ref } from 'vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
+import LifeStory from '@/components/chain/LifeStory.vue'
 import WearForecast from '@/components/chain/WearForecast.vue'
 import ChainFacts from '@/components/chain/ChainFacts.vue'
 import HookTag from '@/components/chain/HookTag.vue'
@@ -27,6 +28,7 @@ const props = defineProps<{
   bike: { id: number; name: string } | null
   on: number | null
   retired: boolean
+  story: { name: string; value: string }[]
   outlook: [string, string, string] | null
   facts: { name: string; value: string; why: string | null }[]
   why: Why[]
@@ -217,6 +219,7 @@ useKeys({
         <v-btn data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
       </div>
       <WearForecast v-if="forecast && !retired" :forecast="forecast" />
+      <LifeStory v-if="retired" :story="story" />
       <h2 id="life">{{ t('chain.life') }}</h2>
       <p v-if="!timeline.entries.length" class="muted">{{ t('chain.no_entries') }}</p>
       <ol v-else class="life" aria-labelledby="life">

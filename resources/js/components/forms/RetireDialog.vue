@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import { onMounted, ref } from 'vue'
+import LifeStory from '@/components/chain/LifeStory.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { FormDefaults } from '@/types/props'
@@ -41,12 +42,7 @@ const save = () => submit('post', `/chains/${props.chain.id}/retirement`, () => 
     test="retire-form"
     @submit="save">
     <p class="text">{{ t('moment.retire.text') }}</p>
-    <dl v-if="story" data-test="life-story">
-      <div v-for="line in story.life" :key="line.name">
-        <dt>{{ line.name }}</dt>
-        <dd>{{ line.value }}</dd>
-      </div>
-    </dl>
+    <LifeStory v-if="story" :story="story.life" />
     <p v-if="story?.on" class="text">{{ story.on }}</p>
     <p v-if="story?.left" class="text" :class="{ heavy: story.few }" data-test="chains-left">
       {{ story.left }}
@@ -61,24 +57,6 @@ const save = () => submit('post', `/chains/${props.chain.id}/retirement`, () => 
   margin: 0;
 }
 .heavy {
-  font-weight: 620;
-}
-dl {
-  margin: 0;
-  border-top: 1px solid var(--ink);
-}
-dl div {
-  display: grid;
-  grid-template-columns: 130px 1fr;
-  gap: 12px;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--line);
-}
-dt {
-  color: var(--steel);
-}
-dd {
-  margin: 0;
   font-weight: 620;
 }
 </style>

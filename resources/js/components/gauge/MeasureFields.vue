@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import WearRule from '@/components/chain/WearRule.vue'
+import { newActionId } from '@/composables/useActionForm'
 import { emptySpot } from '@/composables/useMeasuring'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
@@ -19,13 +20,15 @@ const props = defineProps<{
   when: { date: string; time: string }
 }>()
 const emit = defineEmits<{ choose: [instrument: Instrument]; meaning: [meaning: Meaning | null] }>()
+// Nothing is done by asking; every form brings an id all the same.
+const asking = newActionId()
 const spot = ref(0)
 const at = computed(() => reading.value.spots[spot.value] ?? reading.value.spots[0])
 const kind = computed(() => reading.value.instrument?.kind)
 const { preview, problems } = usePreview<Meaning>(
   'post',
   () => `/chains/${props.chain.id}/readings/meaning`,
-  () => (props.payload().spots.length ? { ...props.payload(), ...props.when, action_id: '00000000-0000-4000-8000-000000000000' } : null),
+  () => (props.payload().spots.length ? { ...props.payload(), ...props.when, action_id: asking } : null),
 )
 watch(preview, (meaning) => emit('meaning', meaning))
 watch(

@@ -14,7 +14,7 @@ import PartLife from './PartLife.vue'
 const props = defineProps<{
   bike: number
   parts: PartOnBike[]
-  drawer: { id: number; name: string; figure: string }[]
+  drawer: { id: number; name: string; km: string }[]
   kinds: { value: string; title: string }[]
   forms: FormDefaults
 }>()
@@ -35,7 +35,7 @@ const { form, submit } = useActionForm({
   ...now,
 })
 const { form: move, submit: submitMove } = useActionForm({ bike_id: props.bike, ...now })
-const before = computed(() => props.parts.some((one) => one.kind === form.kind))
+const before = computed(() => props.parts.some((one) => one.slot === (form.kind === 'cassette' && form.on_trainer ? 'trainer' : form.kind)))
 function add(): void {
   submit('post', `/bikes/${props.bike}/parts`, () => {
     open.value = null
@@ -56,7 +56,7 @@ const go = () =>
     <p v-if="!parts.length" class="muted">{{ t('part_form.none') }}</p>
     <ul>
       <li v-for="one in parts" :key="one.id">
-        <PartLife :part="{ ...one, km: one.figure }" />
+        <PartLife :part="one" />
         <span class="acts">
           <v-btn
             v-if="one.opening"
@@ -82,7 +82,7 @@ const go = () =>
         <li v-for="one in drawer" :key="one.id">
           <span
             ><b>{{ one.name }}</b
-            >, {{ one.figure }}</span
+            >, {{ one.km }}</span
           >
           <v-btn
             size="small"
