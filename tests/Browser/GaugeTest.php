@@ -43,6 +43,9 @@ it('measures a chain as it comes off, says when again, and retires it the next t
         $page->awaitText('next-measure', 'Measure Heron A');
         $page->click('swap-Heron')->click('choose-B')->awaitText('measure-due', 'Heron A')->click('seat-0.5-enters')->awaitText('meaning', 'Retire it');
         $page->click('another-spot')->click('seat-0.5-rests')->awaitText('agree', 'differently from spot to spot');
+        // A spot that was opened and not read does not count, and what is wrong with another one is said there.
+        $page->click('another-spot')->click('another-spot')->click('seat-0.5-rests')->click('seat-0.75-enters')->awaitText('wrong-seats', 'cannot be')->click('spot-1')->awaitText('measure-fields', 'Spot 4: That cannot be');
+        $page->click('spot-4')->click('seat-0.75-rests')->click('seat-0.5-enters');
         $page->click('spot-2')->click('seat-0.5-enters')->awaitText('agree', 'The spots agree')->submit('swap-form');
         $page->awaitText('life-story', '3,850 km')->awaitText('chains-left', 'only B is left for Heron');
         $page->submit('retire-form')->awaitText('done', 'Retired Heron A');

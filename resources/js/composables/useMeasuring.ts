@@ -3,6 +3,11 @@ import { reactive } from 'vue'
 import type { Instrument, Measuring, Spot } from '@/types/gauge'
 
 export const emptySpot = (): Spot => ({ length_mm: '', value_pct: '', seats: {} })
+/** Whether anything was said of a spot yet. */
+export function isRead(spot: Spot, kind: Instrument['kind'] | undefined): boolean {
+  if (kind === 'drop_in') return Object.values(spot.seats).some((seat) => seat !== '')
+  return (kind === 'digital' ? spot.value_pct : spot.length_mm) !== ''
+}
 const name = (instrument: Instrument) => `${instrument.kind} ${instrument.id ?? ''}`
 
 /** A reading as it is being taken: begins with the instrument that was used last on this device. */
@@ -30,6 +35,7 @@ export function useMeasuring(instruments: Instrument[]) {
   function payload() {
     const kind = reading.instrument?.kind ?? 'ruler'
     const spots = reading.spots
+      .filter((spot) => isRead(spot, kind))
       .map((spot) => ({
         ...(kind === 'ruler' ? { length_mm: spot.length_mm } : {}),
         ...(kind === 'digital' ? { value_pct: spot.value_pct } : {}),
@@ -41,7 +47,6 @@ export function useMeasuring(instruments: Instrument[]) {
             }
           : {}),
       }))
-      .filter((spot) => ('results' in spot ? (spot.results?.length ?? 0) > 0 : (spot.length_mm ?? spot.value_pct) !== ''))
     return {
       instrument_id: reading.instrument?.id ?? null,
       kind,

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import { newActionId } from '@/composables/useActionForm'
-import { emptySpot } from '@/composables/useMeasuring'
+import { emptySpot, isRead } from '@/composables/useMeasuring'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
 import type { Instrument, Meaning, Measuring } from '@/types/gauge'
@@ -36,7 +36,19 @@ watch(
   () => (spot.value = 0),
 )
 const wrong = (field: string) => props.errors[field] ?? problems.value[field]
-const wrongSeats = computed(() => Object.entries({ ...problems.value, ...props.errors }).find(([field]) => field.endsWith('.results'))?.[1])
+// The server counts only the spots of which something was said.
+const sent = computed(() =>
+  reading.value.spots.map((_, i) => reading.value.spots.slice(0, i).filter((one) => isRead(one, kind.value)).length),
+)
+const wrongSpots = computed(() =>
+  reading.value.spots.flatMap((one, i) => {
+    if (!isRead(one, kind.value)) return []
+    const found = Object.entries({ ...problems.value, ...props.errors }).find(([field]) => field.startsWith(`spots.${sent.value[i]}.`))
+    return found ? [{ spot: i, text: found[1] ?? '' }] : []
+  }),
+)
+const here = computed(() => wrongSpots.value.find((one) => one.spot === spot.value)?.text)
+const elsewhere = computed(() => wrongSpots.value.filter((one) => one.spot !== spot.value))
 function another(): void {
   const spots = reading.value.spots
   spots.push(emptySpot())
@@ -96,22 +108,13 @@ const said = (i: number) => {
               :label="t('measure.pitches')"
               :error-messages="wrong('pitches')"
               name="pitches" />
-            <v-text-field
-              v-model="at.length_mm"
-              :label="t('measure.length')"
-              :error-messages="wrong(`spots.${spot}.length_mm`)"
-              name="length_mm" />
+            <v-text-field v-model="at.length_mm" :label="t('measure.length')" :error-messages="here" name="length_mm" />
           </div>
           <p class="muted small">{{ pitchesHint }}</p>
         </template>
         <template v-else-if="kind === 'digital'">
           <div class="two">
-            <v-text-field
-              v-model="at.value_pct"
-              inputmode="decimal"
-              :label="t('measure.value')"
-              :error-messages="wrong(`spots.${spot}.value_pct`)"
-              name="value_pct" />
+            <v-text-field v-model="at.value_pct" inputmode="decimal" :label="t('measure.value')" :error-messages="here" name="value_pct" />
             <v-text-field
               v-model="reading.zero_pct"
               inputmode="decimal"
@@ -124,9 +127,10 @@ const said = (i: number) => {
         </template>
         <template v-else>
           <SeatChoice v-for="mark in reading.instrument?.marks ?? []" :key="`${spot} ${mark}`" v-model="at.seats[mark]!" :mark="mark" />
-          <p v-if="wrongSeats" class="ember" role="alert" data-test="wrong-seats">{{ wrongSeats }}</p>
+          <p v-if="here" class="ember" role="alert" data-test="wrong-seats">{{ here }}</p>
         </template>
       </template>
+      <p v-for="one in elsewhere" :key="one.spot" class="ember" role="alert">{{ t('measure.spot') }} {{ one.spot + 1 }}: {{ one.text }}</p>
       <div class="row more">
         <v-btn size="small" data-test="another-spot" @click="another">{{ t('measure.another') }}</v-btn>
         <span class="muted small">{{ t('measure.worst') }}</span>
