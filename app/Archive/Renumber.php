@@ -12,7 +12,7 @@ use Dripel\Core\Logbook\SettingKey;
 final class Renumber
 {
     /** What a table's row names by id: column => table. */
-    private const REFERENCES = ['bike_id' => 'bikes', 'component_id' => 'components', 'into_id' => 'components', 'pot_id' => 'components', 'instrument_id' => 'components', 'action_id' => 'actions', 'voided_by' => 'actions', 'reverted_by' => 'actions'];
+    private const REFERENCES = ['bike_id' => 'bikes', 'component_id' => 'components', 'into_id' => 'components', 'pot_id' => 'components', 'instrument_id' => 'components', 'bottle_id' => 'components', 'action_id' => 'actions', 'voided_by' => 'actions', 'reverted_by' => 'actions'];
 
     /** @var array<string, array<int|string, int|string>> by table, then by id in the file */
     private array $ids = [];

@@ -15,15 +15,16 @@ final class WorkshopFile
     public const FORMAT = 'dripel-workshop';
 
     /** Rises when a table or column changes its meaning; files of older versions must stay readable. */
-    public const VERSION = 3;
+    public const VERSION = 4;
 
     /** Tables that files of earlier versions do not have yet, by the version that brought them. */
-    private const TABLES_SINCE = [2 => ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols']];
+    private const TABLES_SINCE = [2 => ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'], 4 => ['cares']];
 
     /** Columns likewise, with what they mean in earlier files. */
     private const COLUMNS_SINCE = [
         2 => ['dips' => ['pot_id' => null, 'pickup_g' => null, 'rinsed' => 0]],
         3 => ['dips' => ['temp_c' => null, 'soak_s' => null, 'powder' => 0]],
+        4 => ['topups' => ['ml' => null, 'bottle_id' => null]],
     ];
 
     /** Columns whose text is JSON and stands in the file as such. */

@@ -7,7 +7,8 @@ namespace App\Command;
 use App\Actions\CatchUp\EstimateDistance;
 use App\Actions\Chains\RecordReading;
 use App\Actions\Chains\ReportNoise;
-use App\Actions\Chains\TopUpChain;
+use App\Actions\Drip\DripFacts;
+use App\Actions\Drip\TopUpChain;
 use App\Actions\Fittings\FitChain;
 use App\Actions\History\UndoActions;
 use App\Actions\Rides\LogRide;
@@ -127,7 +128,7 @@ final readonly class Understand
 
         return new Command(
             $this->say('drip', ['chain' => $voice->names->fullChain($chain->id), 'km' => $voice->quantities->distance($km), 'at' => $said->when->words()]),
-            fn(ActionContext $by): Action => ($this->topUpChain)($by, $chain, $km, $said->when->moment()),
+            fn(ActionContext $by): Action => ($this->topUpChain)($by, $chain, new DripFacts($km), $said->when->moment()),
             $voice->say('ui.topup.hint'),
         );
     }

@@ -5,14 +5,21 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Actions\Costs\SetPrice;
+use App\Actions\Drip\DripFacts;
+use App\Actions\Drip\KeepBottle;
 use App\Actions\Gauge\KeepInstrument;
 use App\Actions\Parts\AddPart;
 use App\Logbook\ActionContext;
 use App\Models\Bike;
+use App\Models\Bottle;
 use App\Models\Instrument;
 use Dripel\Core\Cost\Supply;
+use Dripel\Core\Drip\DripDose;
+use Dripel\Core\Drip\DripDoseInput;
+use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\PartKind;
+use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Wear\Instrument as CoreInstrument;
 use Dripel\Core\Wear\InstrumentKind;
 
@@ -21,7 +28,7 @@ final readonly class DemoBench
 {
     private const NAMES = ['ruler' => 'Bench rule', 'drop_in' => 'Two-mark gauge', 'digital' => 'Drawer gauge'];
 
-    public function __construct(private KeepInstrument $keepInstrument, private AddPart $addPart, private SetPrice $setPrice) {}
+    public function __construct(private KeepBottle $keepBottle, private KeepInstrument $keepInstrument, private AddPart $addPart, private SetPrice $setPrice) {}
 
     public function instruments(Scribbler $scribbler, int $atS): void
     {
@@ -32,9 +39,21 @@ final readonly class DemoBench
         ] as $instrument) {
             $scribbler->at($atS, fn(ActionContext $by) => ($this->keepInstrument)($by, null, self::NAMES[$instrument->kind->value], $instrument));
         }
+        $scribbler->at($atS, fn(ActionContext $by) => ($this->keepBottle)($by, null, [
+            SettingKey::BottleName->value => 'Winter drip', SettingKey::BottleVolumeMl->value => 250.0, SettingKey::BottleOpenedOn->value => gmdate('Y-m-d', $atS), SettingKey::BottlePrice->value => 1490,
+        ]));
         foreach ([[Supply::Cassette, 6400], [Supply::Ring, 4200], [Supply::JockeyWheels, 1500]] as [$supply, $minor]) {
             $scribbler->at($atS, fn(ActionContext $by) => ($this->setPrice)($by, $supply, $minor, 1, new Moment($atS)));
         }
+    }
+
+    /** A coat from the one bottle of the demo. */
+    public static function dose(ActionContext $by): DripFacts
+    {
+        $bottle = Bottle::query()->in($by->workshop)->first();
+        $dose = (new DripDose)(new DripDoseInput(DripDoseInput::USUAL_PITCHES, 1.0, 1, DripDoseInput::ML_PER_DROP, null, 0.0));
+
+        return new DripFacts(WaxTopUp::KM, $dose->ml, $bottle);
     }
 
     /** @param array<string, mixed> $input of wear.reading */

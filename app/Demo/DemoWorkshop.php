@@ -14,7 +14,7 @@ use App\Actions\Chains\AddChain;
 use App\Actions\Chains\RecordReading;
 use App\Actions\Chains\ReportNoise;
 use App\Actions\Chains\RetireChain;
-use App\Actions\Chains\TopUpChain;
+use App\Actions\Drip\TopUpChain;
 use App\Actions\Fittings\FitChain;
 use App\Actions\Pot\DipChains;
 use App\Actions\Pot\DipTerms;
@@ -386,7 +386,7 @@ final class DemoWorkshop
     {
         $this->used[$name] = max(0.0, $this->used[$name] - WaxTopUp::KM);
         $atS = $this->day($ago, '20:45');
-        $this->scribbler->at($atS, fn(ActionContext $by) => ($this->topUpChain)($by, $this->chains[$name], WaxTopUp::KM, new Moment($atS)));
+        $this->scribbler->at($atS, fn(ActionContext $by) => ($this->topUpChain)($by, $this->chains[$name], DemoBench::dose($by), new Moment($atS)));
     }
 
     /** With the rule, the drop-in gauge or the digital gauge, as it lies at hand; each errs in its own way. */

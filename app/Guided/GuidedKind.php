@@ -8,4 +8,5 @@ enum GuidedKind: string
 {
     case Strip = 'strip';
     case PotDay = 'pot_day';
+    case Drip = 'drip';
 }

@@ -18,7 +18,7 @@ final readonly class OpenJobs
             $run = $job->run();
 
             return $job->begun_at === null
-                ? new OpenJob($job->id, $job->kind->value, $job->chains, $run->step()->code ?? '', $job->started_at, true)
+                ? new OpenJob($job->id, $job->kind->value, $job->chains, $run->step()->code ?? '', $job->started_at, true, $job->kind === GuidedKind::PotDay ? $run->aboutS($job->started_at) : null)
                 : new OpenJob($job->id, $job->kind->value, $job->chains, $run->step()->code ?? '', $run->step()?->leavable() === true ? $run->dueS() : null);
         })->all());
     }

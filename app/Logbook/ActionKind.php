@@ -15,6 +15,7 @@ enum ActionKind: string
     case ConfirmCommute = 'confirm_commute';
     case NotRidden = 'not_ridden';
     case MoveRides = 'move_rides';
+    case SetCondition = 'set_condition';
     case SplitRide = 'split_ride';
     case CorrectFitting = 'correct_fitting';
     case AddBike = 'add_bike';
@@ -46,6 +47,8 @@ enum ActionKind: string
     case KeepProtocol = 'keep_protocol';
     case DropProtocol = 'drop_protocol';
     case TopUpChain = 'top_up_chain';
+    case CareForChain = 'care_for_chain';
+    case KeepBottle = 'keep_bottle';
     case RecordReading = 'record_reading';
     case ReportNoise = 'report_noise';
     case MoveEntry = 'move_entry';

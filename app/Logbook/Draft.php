@@ -10,6 +10,7 @@ use App\Models\Setting;
 use App\Models\Workshop;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
 
 /** What one action writes: new rows, and earlier rows that it voids or brings back. */
 final class Draft
@@ -64,6 +65,21 @@ final class Draft
         $this->create(Setting::class, [
             'at' => $fromS, 'precision' => 'minute', 'key' => $key, 'value' => $value, 'bike_id' => $bikeId, 'component_id' => $chainId,
         ]);
+    }
+
+    /**
+     * What a thing on the bench is like, from the beginning: what is the same as before is left alone.
+     *
+     * @param array<string, string|int|float|null> $settings by SettingKey
+     */
+    public function describe(Settings $before, int $componentId, array $settings): void
+    {
+        foreach ($settings as $key => $value) {
+            if ((string) $before->at(SettingKey::from($key), $componentId, PHP_INT_MAX) !== (string) $value) {
+                Setting::query()->in($this->workshop)->live()->where('key', $key)->where('component_id', $componentId)->get()->each(fn(Setting $old) => $this->void($old));
+                $this->set(SettingKey::from($key), $value, 0, chainId: $componentId);
+            }
+        }
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Logbook;
 use App\Models\Bath;
 use App\Models\BathEntry;
 use App\Models\Bike;
+use App\Models\Care;
 use App\Models\Commute;
 use App\Models\Component;
 use App\Models\Dip;
@@ -39,6 +40,7 @@ enum EntryType: string
     case Strip = 'strips';
     case Dip = 'dips';
     case TopUp = 'topups';
+    case Care = 'cares';
     case Noise = 'noises';
     case Reading = 'readings';
     case Retirement = 'retirements';
@@ -64,6 +66,7 @@ enum EntryType: string
             self::Strip => Strip::class,
             self::Dip => Dip::class,
             self::TopUp => TopUp::class,
+            self::Care => Care::class,
             self::Noise => Noise::class,
             self::Reading => Reading::class,
             self::Retirement => Retirement::class,
@@ -93,7 +96,7 @@ enum EntryType: string
     /** Whether it decides which chain was where or still in use, so that it can contradict another entry. */
     public function canConflict(): bool
     {
-        return in_array($this, [self::Opening, self::Fitting, self::Strip, self::Dip, self::TopUp, self::Reading, self::Retirement], true);
+        return in_array($this, [self::Opening, self::Fitting, self::Strip, self::Dip, self::TopUp, self::Care, self::Reading, self::Retirement], true);
     }
 
     /** @return class-string<Entry> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Logbook;
 
 use App\Exceptions\NotPossible;
+use App\Models\Bottle;
 use App\Models\Instrument;
 use App\Models\Jar;
 use App\Models\Pot;
@@ -44,6 +45,12 @@ final readonly class FreeNames
     public function expectInstrument(Workshop $workshop, string $name, ?int $exceptId): void
     {
         $this->expect($workshop, SettingKey::InstrumentName, Instrument::query()->in($workshop)->live()->whereKeyNot($exceptId ?? 0)->pluck('id')->all(), $name, 'instrument_name_taken');
+    }
+
+    /** Refused with NotPossible at `name`. */
+    public function expectBottle(Workshop $workshop, string $name, ?int $exceptId): void
+    {
+        $this->expect($workshop, SettingKey::BottleName, Bottle::query()->in($workshop)->live()->whereKeyNot($exceptId ?? 0)->pluck('id')->all(), $name, 'bottle_name_taken');
     }
 
     /** Refused with NotPossible at `label`. Letters of retired chains are free again. */

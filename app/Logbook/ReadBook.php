@@ -11,6 +11,8 @@ use DateTimeZone;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Care;
+use Dripel\Core\Logbook\CareKind;
 use Dripel\Core\Logbook\Commute;
 use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Dip;
@@ -95,7 +97,8 @@ final class ReadBook
                 ),
                 ...array_map(fn(array $row) => new Strip($row[0], self::moment($row), $row[4]), self::rows($workshop, 'strips', 'component_id')),
                 ...array_map(fn(array $row) => new Dip($row[0], self::moment($row), $row[4], self::float($row[5]), $row[6], (bool) $row[7]), self::rows($workshop, 'dips', 'component_id', 'temp_c', 'soak_s', 'powder')),
-                ...array_map(fn(array $row) => new TopUp($row[0], self::moment($row), $row[4], (float) $row[5]), self::rows($workshop, 'topups', 'component_id', 'km')),
+                ...array_map(fn(array $row) => new TopUp($row[0], self::moment($row), $row[4], (float) $row[5], self::float($row[6]), $row[7]), self::rows($workshop, 'topups', 'component_id', 'km', 'ml', 'bottle_id')),
+                ...array_map(fn(array $row) => new Care($row[0], self::moment($row), $row[4], CareKind::from($row[5])), self::rows($workshop, 'cares', 'component_id', 'care')),
                 ...array_map(fn(array $row) => new Noise($row[0], self::moment($row), $row[4]), self::rows($workshop, 'noises', 'bike_id')),
                 ...array_map(
                     fn(array $row) => new Reading($row[0], self::moment($row), $row[4], fn() => WearReading::input(Fields::fromJson($row[5]))),

@@ -9,6 +9,8 @@ namespace App\Models;
  *
  * @property int $component_id
  * @property float $km
+ * @property float|null $ml
+ * @property int|null $bottle_id
  */
 final class TopUp extends Entry
 {

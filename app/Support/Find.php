@@ -7,6 +7,7 @@ namespace App\Support;
 use App\Logbook\EntryType;
 use App\Models\Action;
 use App\Models\Bike;
+use App\Models\Bottle;
 use App\Models\Chain;
 use App\Models\Entry;
 use App\Models\Instrument;
@@ -50,6 +51,16 @@ final readonly class Find
     public function pot(mixed $id): Pot
     {
         return Pot::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
+    }
+
+    public function bottle(mixed $id): Bottle
+    {
+        return Bottle::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
+    }
+
+    public function bottleIfNamed(mixed $id): ?Bottle
+    {
+        return $id === null || $id === '' ? null : $this->bottle($id);
     }
 
     public function instrument(mixed $id): Instrument

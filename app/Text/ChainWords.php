@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Text;
 
+use Dripel\Core\Interval\DueBecause;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Plan\GoodUntil;
@@ -110,7 +111,9 @@ final readonly class ChainWords
         return match (true) {
             $chain->life === null => $plain($chain->bare === null ? 'no_wax' : 'bare'),
             $chain->status === ChainStatus::Unsure => $plain('unsure', $q->ridden($chain->cycleKm())),
+            $because === DueBecause::Wet && $chain->driedS !== null => $plain('due_wet_dried'),
             $because !== null => $plain("due_{$because->value}"),
+            $chain->readyAtS !== null => [$this->voice->say($chain->topUps > 0 || $chain->terms->dripOnly ? 'chain.outlook.drying' : 'chain.outlook.setting'), (new DripWords($this->voice))->at($chain->readyAtS), $this->voice->say('chain.outlook.drying_then')],
             $weeklyKm <= 0.0 => $plain('no_rides'),
             $until === null => $plain('long', $q->distance($weeklyKm)),
             $until->shortKm !== null => [

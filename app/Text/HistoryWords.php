@@ -41,7 +41,7 @@ final readonly class HistoryWords
     {
         $code = $action->kind === ActionKind::FitChain && ($action->about['chain'] ?? null) === null ? 'fit_none' : $this->plainCode($action);
 
-        return $this->voice->say("done.{$code}", $this->parameters($action->about));
+        return $this->voice->say("done.{$code}", ['early' => ($action->about['early'] ?? false) === true ? $this->voice->say('done.early') : ''] + $this->parameters($action->about));
     }
 
     private function plainCode(Action $action): string
@@ -51,6 +51,8 @@ final readonly class HistoryWords
         return match (true) {
             $firstReading => 'estimate_noted',
             $action->kind === ActionKind::KeepInstrument && ($action->about['gone'] ?? false) === true => 'put_instrument_away',
+            $action->kind === ActionKind::CareForChain => "care_{$action->about['care']}",
+            $action->kind === ActionKind::KeepBottle && ($action->about['gone'] ?? false) === true => 'bottle_gone',
             $action->kind === ActionKind::PotDay && ($action->about['chains'] ?? []) === [] => 'pot_day_none',
             default => $action->kind->value,
         };
@@ -79,8 +81,10 @@ final readonly class HistoryWords
             'was' => is_numeric($about['was']['km'] ?? null) ? $q->distance((float) $about['was']['km']) : '',
             'condition' => isset($about['condition']) ? $this->voice->say("chain.condition.{$about['condition']}") : '',
             'loud' => ($about['loud'] ?? false) === true ? $this->voice->say('history.loud') : '',
+            'early' => ($about['early'] ?? false) === true ? $this->voice->say('history.early') : '',
             'wear' => $this->wear($about),
             'at' => $at('at'),
+            'left_ml' => is_numeric($about['left_ml'] ?? null) ? $this->voice->say('history.left_ml', ['ml' => $q->volume((float) $about['left_ml'])]) : '',
             'to' => is_string($about['to'] ?? null) ? $this->day($about['to']) : $at('to'),
             'changed' => $this->changed($about['changed'] ?? []),
             'past' => ($about['past'] ?? false) === true ? $this->voice->say('history.past') : '',
@@ -209,7 +213,8 @@ final readonly class HistoryWords
             $key === SettingKey::ChainMassG => $q->mass((float) $value),
             $key === SettingKey::ChainLoad => $this->voice->say("strip.load.{$value}"),
             $key === SettingKey::ChainJoint => $this->voice->say("ui.size.{$value}"),
-            in_array($key, [SettingKey::ByEar, SettingKey::OnTrainer], true) => $this->voice->say($value ? 'ui.device.yes' : 'ui.device.no'),
+            $key === SettingKey::ExcessSchool => $this->voice->say("drip.excess.{$value}"),
+            in_array($key, [SettingKey::ByEar, SettingKey::DripOnly, SettingKey::OnTrainer], true) => $this->voice->say($value ? 'ui.device.yes' : 'ui.device.no'),
             $key === SettingKey::ChainDirectional => $this->voice->say($value ? 'ui.device.yes' : 'ui.device.no'),
             str_starts_with($key->value, 'factor.') => $q->number((float) $value, 1),
             default => (string) $value,

@@ -17,6 +17,7 @@ final readonly class JobWords
         return match (GuidedKind::from($job->kind)) {
             GuidedKind::Strip => (new StripWords($this->voice))->title($job->step),
             GuidedKind::PotDay => (new PotDayWords($this->voice))->title($job->step),
+            GuidedKind::Drip => (new DripWords($this->voice))->title($job->step),
         };
     }
 }

@@ -34,6 +34,11 @@ final readonly class Names
         return $potId === null ? '' : $this->settings->text(SettingKey::PotName, $potId);
     }
 
+    public function bottle(?int $bottleId): string
+    {
+        return $bottleId === null ? '' : $this->settings->text(SettingKey::BottleName, $bottleId);
+    }
+
     public function jar(?int $jarId): string
     {
         return $jarId === null ? '' : $this->settings->text(SettingKey::JarName, $jarId);

@@ -10,6 +10,7 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Plan\NextItem;
 use Dripel\Core\Plan\NextKind;
+use Dripel\Core\Plan\Verb;
 
 /** The Next list in sentences: what to do and why, with figures. */
 final readonly class NextWords
@@ -23,8 +24,19 @@ final readonly class NextWords
 
         return [
             $this->voice->say($this->titleCode($item), $parameters),
-            trans_choice($this->reasonCode($item), $item->supply === null ? max(1, count($item->rides)) : $item->supply->inUse, $parameters),
+            trans_choice($this->reasonCode($item), $this->count($item), $parameters),
         ];
+    }
+
+    /** What the reason counts. */
+    private function count(NextItem $item): int
+    {
+        return match (true) {
+            $item->supply !== null => $item->supply->inUse,
+            $item->kind === NextKind::Wipe => $item->chains[0]->ridesSinceCare,
+            $item->kind === NextKind::RidesIn => $item->files,
+            default => max(1, count($item->rides)),
+        };
     }
 
     private function titleCode(NextItem $item): string
@@ -32,11 +44,15 @@ final readonly class NextWords
         $code = match (true) {
             $item->kind === NextKind::NoneWaxed && $item->verb === null => 'none_waxed_strip',
             $item->kind === NextKind::Job => match (true) {
+                $item->job?->kind === GuidedKind::Drip->value => 'job_drip',
                 $item->job?->kind !== GuidedKind::PotDay->value => 'job',
                 default => $item->job->planned ? 'job_planned' : 'job_pot_day',
             },
             $item->kind === NextKind::Bath => 'bath_'.($item->bath?->ledger?->next->value ?? 'ok'),
-            in_array($item->kind, [NextKind::Wet, NextKind::Overdue, NextKind::Unsure], true) && $item->swapTo === null => "{$item->kind->value}_dip",
+            $item->kind === NextKind::WetDried => 'wet_dried'.($item->wet === null || $item->wet->options === [] ? '' : "_{$item->wet->options[0]->way->value}"),
+            $item->kind === NextKind::ToppedUp && $item->swapTo !== null => 'topped_up_swap',
+            $item->kind === NextKind::Overdue && $item->verb === Verb::TopUp => 'overdue_drip',
+            in_array($item->kind, [NextKind::Overdue, NextKind::Unsure], true) && $item->swapTo === null => "{$item->kind->value}_dip",
             default => $item->kind->value,
         };
 
@@ -56,6 +72,7 @@ final readonly class NextWords
                 default => 'buy',
             },
             NextKind::Bare => $item->late ? 'bare_late' : ($item->urgent ? 'bare_soon' : 'bare'),
+            NextKind::WetDried => $item->swapTo === null ? 'wet_dried' : 'wet_dried_swap',
             NextKind::Bath => 'bath_'.($item->bath?->ledger?->next->value ?? 'ok'),
             NextKind::Job => $item->job?->planned === true ? ($item->byS === null ? 'job_planned_now' : 'job_planned') : ($item->byS === null ? 'job' : 'job_rest'),
             default => $item->kind->value,
@@ -97,7 +114,8 @@ final readonly class NextWords
             'chain' => $chain === null ? '' : $names->chain($chain->chainId),
             'full' => $chain === null ? '' : $names->fullChain($chain->chainId),
             'chains' => $names->chains($item->kind === NextKind::NoneWaxed ? array_slice($ids, 1) : $ids),
-            'count' => $item->supply === null ? count($item->chains) : $item->supply->inUse,
+            'count' => $item->supply === null && $item->kind !== NextKind::Wipe && $item->kind !== NextKind::RidesIn ? count($item->chains) : $this->count($item),
+            'topups' => $chain === null ? '' : trans_choice('words.times', $chain->topUps),
             'swap' => $item->swapTo === null ? '' : $names->chain($item->swapTo->chainId),
             'swap_left' => $item->swapTo === null ? '' : $q->left($item->swapTo->leftKm()),
             'left' => $chain === null ? '' : $q->left($chain->leftKm()),

@@ -82,9 +82,9 @@ final class Quantities
         };
     }
 
-    public function volume(float $ml): string
+    public function volume(float $ml, int $decimals = 0): string
     {
-        return $ml < 1000 ? $this->number($ml)."\u{a0}ml" : $this->number($ml / 1000, fmod($ml, 1000.0) < 0.5 ? 0 : (fmod($ml, 100.0) < 0.5 ? 1 : 2))."\u{a0}l";
+        return $ml < 1000 ? $this->number($ml, $decimals)."\u{a0}ml" : $this->number($ml / 1000, fmod($ml, 1000.0) < 0.5 ? 0 : (fmod($ml, 100.0) < 0.5 ? 1 : 2))."\u{a0}l";
     }
 
     /** Residues span many orders of magnitude: two figures that count, in grams or ounces. */

@@ -11,4 +11,5 @@ return [
     'below' => 'below :figure',
     'at_least' => 'at least :figure',
     'unknown' => 'unknown',
+    'times' => '{1} once|{2} twice|[3,*] :count times',
 ];

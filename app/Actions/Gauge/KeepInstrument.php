@@ -12,7 +12,6 @@ use App\Logbook\Ledger;
 use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Instrument;
-use App\Models\Setting;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Wear\Instrument as CoreInstrument;
 
@@ -26,9 +25,8 @@ final readonly class KeepInstrument
     {
         return $this->ledger->record($by, ActionKind::KeepInstrument, function (Draft $draft) use ($by, $instrument, $name, $facts, $gone): array {
             $this->freeNames->expectInstrument($by->workshop, $name, $instrument?->id);
-            $before = $this->readBook->settings($by->workshop);
             $row = $instrument ?? $draft->create(Instrument::class, ['kind' => Instrument::KIND]);
-            foreach ([
+            $draft->describe($this->readBook->settings($by->workshop), $row->id, [
                 SettingKey::InstrumentName->value => $name,
                 SettingKey::InstrumentKind->value => $facts->kind->value,
                 SettingKey::InstrumentMarks->value => implode(' ', $facts->marks),
@@ -36,12 +34,7 @@ final readonly class KeepInstrument
                 SettingKey::InstrumentUncertainty->value => $facts->uncertainty,
                 SettingKey::InstrumentZero->value => $facts->zeroPct,
                 SettingKey::InstrumentGone->value => (int) $gone,
-            ] as $key => $value) {
-                if ((string) $before->at(SettingKey::from($key), $row->id, PHP_INT_MAX) !== (string) $value) {
-                    Setting::query()->in($by->workshop)->live()->where('key', $key)->where('component_id', $row->id)->get()->each(fn(Setting $old) => $draft->void($old));
-                    $draft->set(SettingKey::from($key), $value, 0, chainId: $row->id);
-                }
-            }
+            ]);
 
             return ['instrument' => $row->id, 'name' => $name, 'new' => $instrument === null, 'gone' => $gone];
         });

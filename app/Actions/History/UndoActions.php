@@ -181,6 +181,7 @@ final readonly class UndoActions
             EntryKind::Fitting => EntryType::Fitting,
             EntryKind::TopUp => EntryType::TopUp,
             EntryKind::Ride => EntryType::Ride,
+            EntryKind::Care => EntryType::Care,
             EntryKind::Noise => EntryType::Noise,
             EntryKind::Reading => EntryType::Reading,
             EntryKind::Retirement => EntryType::Retirement,

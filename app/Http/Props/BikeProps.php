@@ -35,6 +35,7 @@ final readonly class BikeProps
                 'interval_hours' => $bikeId === null ? null : $settings->intervalHours($bikeId, $nowS),
                 'limit_school' => $school->value,
                 'by_ear' => $bikeId !== null && $settings->byEar($bikeId, $nowS),
+                'drip_only' => $bikeId !== null && $settings->dripOnly($bikeId, $nowS),
                 'chains_wanted' => $bikeId === null ? '' : (string) $settings->chainsWanted($bikeId),
                 'target_life' => $bikeId === null || ! is_numeric($settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX)) ? '' : (string) round($units->fromKm((float) $settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX))),
             ],

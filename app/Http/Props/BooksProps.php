@@ -45,6 +45,7 @@ final readonly class BooksProps
             'pots' => array_values(array_map(fn(BathState $bath) => $pots->inBooks($workshop, $bath, ($this->readPrices)($workshop)), ($this->readBaths)($workshop))),
             'potChoices' => $pots->choices(),
             'jars' => array_values(array_map(fn(JarState $jar) => $this->jar($workshop, $jar, in_array($jar->jarId, $busy, true), $words, $voice), ($this->readJars)($workshop))),
+            'bottles' => (new DripProps($book, $voice))->shelf(),
             'prices' => $this->prices($workshop, $voice),
             'parts' => (new PartProps($book, $voice))->all(($this->readPrices)($workshop)),
             'links' => array_map(fn(Part $link) => $this->link($link, $voice), $book->spareLinks()),

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Guided\GuidedKind;
 use App\Text\ChainWords;
 use App\Text\JobWords;
 use App\Text\Voice;
@@ -41,7 +40,7 @@ final readonly class ChainProps
             'status' => $chain->status->value,
             'directional' => $this->voice->settings->whole(SettingKey::ChainDirectional, $chain->chainId) === 1,
             'word' => $this->words->status($chain),
-            'detail' => $job === null ? $this->words->detail($chain) : $this->voice->say($job->kind === GuidedKind::PotDay->value ? 'chain.detail.in_pot_day' : 'chain.detail.in_job', ['step' => lcfirst((new JobWords($this->voice))->title($job))]),
+            'detail' => $job === null ? $this->words->detail($chain) : $this->voice->say("chain.detail.in_{$job->kind}", ['step' => lcfirst((new JobWords($this->voice))->title($job))]),
             'job' => $job?->id,
             'late' => $this->late($chain),
             'ready' => $chain->rideable() && $chain->readyAtS === null,

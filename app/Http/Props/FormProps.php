@@ -49,6 +49,7 @@ final readonly class FormProps
             ], Condition::cases()),
             'instruments' => array_map(fn(Instrument $instrument) => GaugeProps::forms($instrument, new WearWords($this->voice)), Instrument::all($this->book->settings)),
             'pitchesHint' => (new WearWords($this->voice))->pitches(),
+            'bottles' => (new DripProps($this->book, $this->voice))->choices(),
             'topUp' => (string) round($q->units->fromKm(WaxTopUp::KM)),
         ];
     }

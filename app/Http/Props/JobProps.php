@@ -18,7 +18,7 @@ use Dripel\Core\Job\JobTurn;
 /** A guided job as its page shows it: every step in words, where it stands, and what its kind shows beside it. */
 final readonly class JobProps
 {
-    public function __construct(private Speaker $speaker, private StripFace $strip, private PotDayFace $potDay) {}
+    public function __construct(private Speaker $speaker, private StripFace $strip, private PotDayFace $potDay, private DripFace $drip) {}
 
     /** @return array<string, mixed> */
     public function of(GuidedJob $job): array
@@ -45,7 +45,7 @@ final readonly class JobProps
                 'skippable' => $step->skippable,
                 'leavable' => $step->leavable(),
                 'chains' => array_map(fn(int $id) => ['id' => $id, 'name' => $voice->names->fullChain($id)], $step->chains),
-                'ticks' => array_map(fn(string $tick) => ['key' => $tick, 'text' => $voice->say(($job->kind === GuidedKind::Strip ? 'strip' : 'pot_day').".tick.{$tick}")], $step->ticks),
+                'ticks' => array_map(fn(string $tick) => ['key' => $tick, 'text' => $voice->say("{$job->kind->value}.tick.{$tick}")], $step->ticks),
                 'time' => $step->seconds === null ? '' : $voice->quantities->seconds($step->seconds),
             ], $run->steps),
             ...$face->page($job, $run, $voice),
@@ -88,6 +88,7 @@ final readonly class JobProps
         return match ($job->kind) {
             GuidedKind::Strip => $this->strip,
             GuidedKind::PotDay => $this->potDay,
+            GuidedKind::Drip => $this->drip,
         };
     }
 

@@ -15,6 +15,7 @@ use App\Models\Workshop;
 use App\Text\Speaker;
 use App\Text\Units;
 use DateTimeZone;
+use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\PotDay\ReadySchool;
@@ -48,6 +49,10 @@ final readonly class SettingsProps
                 'interval' => (string) round($units->fromKm($voice->settings->usualIntervalKm()), 1),
                 'limit_school' => $voice->settings->usualLimitSchool()->value,
                 'ready_school' => $voice->settings->readySchool()->value,
+                'topups_most' => (string) $voice->settings->topUpsMost(),
+                'drip_dry_hours' => (string) $voice->settings->dripDryHours(),
+                'excess_school' => $voice->settings->excessSchool()->value,
+                'wipe_rides' => (string) $voice->settings->wipeRides(),
                 'factors' => array_map(fn(float $factor) => (string) $factor, $factors->toArray()),
             ],
             'factors' => array_map(fn(Condition $condition) => [
@@ -64,6 +69,7 @@ final readonly class SettingsProps
                 'languages' => array_map(fn(string $language) => ['value' => $language, 'title' => Locale::getDisplayLanguage($language, $language)], SettingsRequest::languages()),
                 'schools' => array_map(fn(LimitSchool $school) => ['value' => $school->value, 'title' => $voice->say("schools.{$school->value}.name"), 'reason' => $voice->say("schools.{$school->value}.reason")], LimitSchool::cases()),
                 'ready' => array_map(fn(ReadySchool $school) => ['value' => $school->value, 'title' => $voice->say("schools.ready.{$school->value}")], ReadySchool::cases()),
+                'excess' => array_map(fn(ExcessSchool $school) => ['value' => $school->value, 'title' => ucfirst($voice->say("drip.excess.{$school->value}"))], ExcessSchool::cases()),
                 'intervals' => array_map(fn(string $name, float $km) => [
                     'value' => (string) round($units->fromKm($km)), 'title' => $voice->say("schools.intervals.{$name}.name", ['km' => $voice->quantities->distance($km)]), 'reason' => $voice->say("schools.intervals.{$name}.reason"),
                 ], array_keys(self::INTERVALS), self::INTERVALS),

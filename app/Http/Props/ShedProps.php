@@ -76,6 +76,7 @@ final readonly class ShedProps
             'id' => $rail->bikeId,
             'name' => $this->voice->names->bike($rail->bikeId),
             'about' => $this->voice->say(match (true) {
+                $terms->dripOnly => 'ui.shed.about_drip',
                 $terms->learned => 'ui.shed.about_ear',
                 $terms->intervalHours === null => 'ui.shed.about',
                 default => 'ui.shed.about_hours',

@@ -7,6 +7,7 @@ namespace App\Http\Props;
 use App\Text\ChainWords;
 use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Care;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
@@ -60,7 +61,8 @@ final readonly class TimelineProps
                 $entry->bathC === null ? '' : $this->voice->say('chain.timeline.bath', ['celsius' => $q->temperature($entry->bathC)]),
                 $entry->powder ? $this->voice->say('chain.timeline.powder') : '',
             ]))],
-            $entry instanceof TopUp => ['topups', $this->voice->say('chain.timeline.topup', ['km' => $q->distance($entry->km)])],
+            $entry instanceof TopUp => ['topups', $this->voice->say($entry->ml === null || $entry->bottleId === null ? 'chain.timeline.topup' : 'chain.timeline.topup_ml', ['km' => $q->distance($entry->km), 'ml' => $q->volume((float) $entry->ml, 1), 'bottle' => $this->voice->names->bottle($entry->bottleId)])],
+            $entry instanceof Care => ['cares', $this->voice->say("chain.timeline.care.{$entry->care->value}")],
             $entry instanceof Reading => ['readings', $this->voice->say($history->kmBefore($entry)->whole ? 'chain.timeline.reading' : 'chain.timeline.reading_unknown', [
                 'wear' => (new ChainWords($this->voice))->elongation((new WearReading)($entry->input())),
                 'km' => $q->distance($history->kmBefore($entry)->km),

@@ -7,12 +7,17 @@ namespace Dripel\Core\Drip;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
-use Dripel\Core\Logbook\ChainState;
 
 /** The chain, how it is dripped, what is in the bottle before (ml; null: nobody knows), and when. */
 final readonly class DripDoseInput
 {
     public const ML_PER_DROP = 0.05;
+
+    /** What a chain of which nobody counted the pitches is taken to have. House rule. */
+    public const USUAL_PITCHES = 114;
+
+    /** Common practice: it dries overnight. */
+    public const DRY_HOURS = 10.0;
 
     /** @throws InvalidInput at the field: whole pitches and coats of 1 or more, the rest above 0 */
     public function __construct(
@@ -22,7 +27,7 @@ final readonly class DripDoseInput
         public float $mlPerDrop,
         public ?float $bottleMl,
         public float $appliedAtS,
-        public float $dryHours = ChainState::DRIP_DRY_HOURS,
+        public float $dryHours = self::DRY_HOURS,
     ) {
         Check::between('pitches', $pitches, 1, 1000);
         Check::positive('drops_per_roller', $dropsPerRoller);
@@ -43,7 +48,7 @@ final readonly class DripDoseInput
             $in->number('ml_per_drop', self::ML_PER_DROP),
             $in->numberOrNull('bottle_ml'),
             $in->time('applied_at')->unixSeconds,
-            $in->number('dry_hours', ChainState::DRIP_DRY_HOURS),
+            $in->number('dry_hours', self::DRY_HOURS),
         );
     }
 }

@@ -39,7 +39,7 @@ final class Book
      * @param list<int> $chainIds likewise
      * @param list<Fitting> $fittingEntries
      * @param list<Ride> $logged
-     * @param list<Opening|Strip|Dip|TopUp|Noise|Reading|Retirement> $events
+     * @param list<Opening|Strip|Dip|TopUp|Care|Noise|Reading|Retirement> $events
      * @param list<Part> $parts
      */
     public function __construct(
@@ -140,6 +140,12 @@ final class Book
         return $fillIn->reckon($estimate, $this->logged);
     }
 
+    /** @return list<TopUp> of all chains, in order */
+    public function topUps(): array
+    {
+        return self::sorted(array_values(array_filter($this->events, fn(Entry $event) => $event instanceof TopUp)));
+    }
+
     public function lastOdometer(int $bikeId): ?Estimate
     {
         return $this->fillIn?->lastOdometer($bikeId);
@@ -213,6 +219,7 @@ final class Book
             $this->settings->intervalHours($bikeId, $atS),
             $this->settings->limitSchool($bikeId, $atS)->limitPct($this->settings->whole(SettingKey::BikeSpeeds, $bikeId, 1)),
             $learnedKm !== null,
+            $this->settings->dripOnly($bikeId, $atS),
         );
     }
 

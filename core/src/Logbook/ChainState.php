@@ -23,9 +23,6 @@ use Dripel\Core\Wear\WearReadingResult;
  */
 final readonly class ChainState
 {
-    /** Common practice: drip wax dries overnight. */
-    public const DRIP_DRY_HOURS = 10;
-
     /** @param list<Ride> $cycleRides the rides since the last dip; the first may be what the chain came with */
     private function __construct(
         public int $chainId,
@@ -48,6 +45,10 @@ final readonly class ChainState
         public ?int $bareSinceS,
         /** The ride that wetted it, if nothing was done since. */
         public ?Ride $wetRide,
+        /** When it was dried since. */
+        public ?int $driedS,
+        /** How often it was ridden since wax or a cloth was last on it. */
+        public int $ridesSinceCare,
         /** When it may be ridden, if that is still to come. */
         public ?int $readyAtS,
         public ?WearReadingResult $wear,
@@ -56,7 +57,9 @@ final readonly class ChainState
         public ?Distance $readingKm,
         public bool $pastLimit,
         public int $dips,
+        /** Since the dip. */
         public int $topUps,
+        private int $topUpsMost,
         /** The event that it is kept for. */
         public ?KeptFor $keptFor = null,
     ) {}
@@ -74,6 +77,11 @@ final readonly class ChainState
             : null;
         $opening = $history->last(Opening::class);
         $waxed = self::waxed($dip, $opening, $strip);
+        $drip = $terms->dripOnly ? $history->last(TopUp::class) : null;
+        if ($drip !== null && ($strip === null || Entry::compare($drip, $strip) > 0)) {
+            // Where no pot is heated, drip wax is the wax.
+            $waxed = $waxed === null || Entry::compare($drip, $waxed) > 0 ? $drip : $waxed;
+        }
         $waxKnown = ! $waxed instanceof Opening || $waxed->wax === WaxThen::Known;
         $bare = $waxed === null ? $bare : null;
         $topUps = $waxed === null ? [] : $history->topUpsAfter($waxed);
@@ -85,6 +93,9 @@ final readonly class ChainState
         if ($life !== null && $noise !== null && Entry::compare($noise, $lastCare) > 0) {
             $life = $life->silencedByNoise();
         }
+        $wetRide = $lastCare === null ? null : self::lastSoaking($history->ridesAfter($lastCare));
+        $cloth = $history->last(Care::class);
+        $seenTo = $cloth !== null && ($lastCare === null || Entry::compare($cloth, $lastCare) > 0) ? $cloth : $lastCare;
         $reading = $history->last(Reading::class);
         $wear = $reading === null ? null : (new WearReading)($reading->input());
         [$hours, $hoursComplete] = self::hours($history->rides);
@@ -105,7 +116,9 @@ final readonly class ChainState
             dip: $dip,
             bare: $bare,
             bareSinceS: $bare === null ? null : $strip?->moment->unixS,
-            wetRide: $lastCare === null ? null : self::lastSoaking($history->ridesAfter($lastCare)),
+            wetRide: $wetRide,
+            driedS: $wetRide === null ? null : self::driedS($history, $wetRide),
+            ridesSinceCare: count($seenTo === null ? $history->rides : $history->ridesAfter($seenTo)),
             readyAtS: self::readyAt($dip, $lastCare, $settings, $nowS),
             wear: $wear,
             reading: $reading,
@@ -113,6 +126,7 @@ final readonly class ChainState
             pastLimit: $wear !== null && $wear->reaches($terms->limitPct),
             dips: count(array_filter($history->events, fn(Entry $e) => $e instanceof Dip)),
             topUps: count($topUps),
+            topUpsMost: $settings->topUpsMost(),
             keptFor: KeptFor::of($settings, $history->chainId, $nowS),
         );
     }
@@ -144,10 +158,22 @@ final readonly class ChainState
         return new Distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $this->cycleRides)), $this->waxKnown);
     }
 
+    /** Whether drip wax may still bridge to the next dip; where there is no pot, always. */
+    public function mayTopUp(): bool
+    {
+        return $this->terms->dripOnly || $this->topUps < $this->topUpsMost;
+    }
+
+    /** km of wax that a coat of drip wax would leave it with; without a pot each coat starts the interval anew. */
+    public function leftAfterTopUp(float $km = WaxTopUp::KM): float
+    {
+        return $this->terms->dripOnly ? $this->terms->intervalKm : min($this->terms->intervalKm, $this->leftKm() + $km);
+    }
+
     /** Whether the pot is the next place for it; one past its limit is not worth the wax. */
     public function wantsPot(): bool
     {
-        return $this->status->wantsDip() && ! $this->pastLimit;
+        return $this->status->wantsDip() && ! $this->pastLimit && ! $this->terms->dripOnly;
     }
 
     public function retired(): bool
@@ -209,7 +235,7 @@ final readonly class ChainState
     }
 
     /** @return list<Ride> */
-    private static function cycleRides(ChainHistory $history, Dip|Opening $waxed): array
+    private static function cycleRides(ChainHistory $history, Dip|Opening|TopUp $waxed): array
     {
         $before = $waxed instanceof Opening ? $waxed->rideBefore() : null;
 
@@ -244,11 +270,22 @@ final readonly class ChainState
         return null;
     }
 
+    private static function driedS(ChainHistory $history, Ride $wetRide): ?int
+    {
+        foreach (array_reverse($history->events) as $event) {
+            if ($event instanceof Care && $event->care === CareKind::Dried && Entry::compare($event, $wetRide) > 0) {
+                return $event->moment->unixS;
+            }
+        }
+
+        return null;
+    }
+
     private static function readyAt(?Dip $dip, Dip|Opening|TopUp|null $lastCare, Settings $settings, int $nowS): ?int
     {
         $readyAtS = max(
             $dip === null ? 0 : $settings->readySchool()->readyS($dip->moment->unixS, $settings->zone()),
-            $lastCare instanceof TopUp ? $lastCare->moment->unixS + 3600 * self::DRIP_DRY_HOURS : 0,
+            $lastCare instanceof TopUp ? $lastCare->moment->unixS + (int) round(3600 * $settings->dripDryHours()) : 0,
         );
 
         return $readyAtS > $nowS ? $readyAtS : null;

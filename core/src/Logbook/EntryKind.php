@@ -14,6 +14,7 @@ enum EntryKind: string
     case Fitting = 'fitting';
     case TopUp = 'topup';
     case Ride = 'ride';
+    case Care = 'care';
     case Noise = 'noise';
     case Reading = 'reading';
     case Retirement = 'retirement';
@@ -27,9 +28,10 @@ enum EntryKind: string
             self::Fitting => 2,
             self::TopUp => 3,
             self::Ride => 4,
-            self::Noise => 5,
-            self::Reading => 6,
-            self::Retirement => 7,
+            self::Care => 5,
+            self::Noise => 6,
+            self::Reading => 7,
+            self::Retirement => 8,
         };
     }
 }

@@ -17,6 +17,8 @@ enum SettingKey: string
     case LimitSchool = 'bike.limit_school';
     /** 1: the bike is re-waxed by ear, at the interval that was learned. */
     case ByEar = 'bike.by_ear';
+    /** 1: its chains see no pot and live on drip wax alone, every interval. */
+    case DripOnly = 'bike.drip_only';
     /** How many km a chain should live, for the advice on the interval. */
     case TargetLifeKm = 'bike.target_life_km';
     /** An interval that was advised and declined, in km. */
@@ -71,6 +73,18 @@ enum SettingKey: string
     /** What a solvent jar is called. */
     case JarName = 'jar.name';
     case JarRole = 'jar.role';
+    /** What a bottle of drip wax is called. */
+    case BottleName = 'bottle.name';
+    /** What it held when it was full. */
+    case BottleVolumeMl = 'bottle.volume_ml';
+    /** In minor units of the workshop's currency. */
+    case BottlePrice = 'bottle.price_minor';
+    /** YYYY-MM-DD; null: it is still shut. */
+    case BottleOpenedOn = 'bottle.opened_on';
+    /** What somebody saw to be left in it, from then on. */
+    case BottleLeftMl = 'bottle.left_ml';
+    /** 1: it is empty or was thrown away. */
+    case BottleGone = 'bottle.gone';
     /** What a pot is called. */
     case PotName = 'pot.name';
     case PotKind = 'pot.kind';
@@ -100,6 +114,14 @@ enum SettingKey: string
     case Language = 'workshop.language';
     /** When a dipped chain may be ridden. */
     case ReadySchool = 'workshop.ready_school';
+    /** How often a chain may be topped up between two dips. */
+    case TopUpsMost = 'workshop.topups_most';
+    /** How long drip wax has to dry. */
+    case DripDryHours = 'workshop.drip_dry_hours';
+    /** Whether the excess is wiped off. */
+    case ExcessSchool = 'workshop.excess_school';
+    /** After how many rides a chain wants a cloth; 0: never asked for. */
+    case WipeRides = 'workshop.wipe_rides';
     /** How long a chain is expected to live by its interval, "200:25000 300:15000": LifeCurve. */
     case LifePoints = 'workshop.life_points';
     /** What a new bike starts with: km between two dips. */
@@ -111,7 +133,7 @@ enum SettingKey: string
     public function isDated(): bool
     {
         return match ($this) {
-            self::IntervalKm, self::IntervalHours, self::ByEar, self::LimitSchool, self::ChainHome,
+            self::IntervalKm, self::IntervalHours, self::ByEar, self::DripOnly, self::LimitSchool, self::ChainHome,
             self::FactorIndoor, self::FactorDry, self::FactorDusty, self::FactorDamp, self::FactorWet, self::FactorMuddy => true,
             default => false,
         };

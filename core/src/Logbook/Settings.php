@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Dripel\Core\Logbook;
 
 use DateTimeZone;
+use Dripel\Core\Drip\DripDoseInput;
+use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\Factors;
 use Dripel\Core\Interval\LifeCurve;
@@ -36,6 +38,12 @@ final class Settings
     public function at(SettingKey $key, int $subjectId, int $atS): string|int|float|null
     {
         return $this->rowAt($key, $subjectId, $atS)?->value;
+    }
+
+    /** The newest value with the date it holds from; null: never set. */
+    public function newest(SettingKey $key, int $subjectId): ?DatedSetting
+    {
+        return $this->rowAt($key, $subjectId, PHP_INT_MAX);
     }
 
     /** @return list<int> the bikes or components of which it was ever set */
@@ -70,6 +78,35 @@ final class Settings
     public function byEar(int $bikeId, int $atS): bool
     {
         return (int) $this->at(SettingKey::ByEar, $bikeId, $atS) === 1;
+    }
+
+    /** Whether a bike's chains live on drip wax alone. */
+    public function dripOnly(int $bikeId, int $atS): bool
+    {
+        return (int) $this->at(SettingKey::DripOnly, $bikeId, $atS) === 1;
+    }
+
+    /** How often a chain may be topped up between two dips. Common practice: twice, then a proper clean and a dip. */
+    public function topUpsMost(): int
+    {
+        return $this->whole(SettingKey::TopUpsMost, 0, 2);
+    }
+
+    /** Common practice: drip wax dries overnight. */
+    public function dripDryHours(): float
+    {
+        return (float) ($this->at(SettingKey::DripDryHours, 0, PHP_INT_MAX) ?? DripDoseInput::DRY_HOURS);
+    }
+
+    public function excessSchool(): ExcessSchool
+    {
+        return ExcessSchool::tryFrom($this->text(SettingKey::ExcessSchool, 0)) ?? ExcessSchool::Leave;
+    }
+
+    /** After how many rides a chain wants a cloth; 0: it is not asked for. Common practice: every four or five. */
+    public function wipeRides(): int
+    {
+        return $this->whole(SettingKey::WipeRides, 0, 5);
     }
 
     public function limitSchool(int $bikeId, int $atS): LimitSchool

@@ -13,5 +13,7 @@ final readonly class Terms
         public float $limitPct,
         /** Whether the interval was learned by ear. */
         public bool $learned = false,
+        /** Whether its chains live on drip wax alone: each drip starts the interval anew. */
+        public bool $dripOnly = false,
     ) {}
 }

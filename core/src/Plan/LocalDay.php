@@ -39,6 +39,12 @@ final readonly class LocalDay
         return $this->midnight()->getTimestamp();
     }
 
+    /** The clock on the wall, which may have been changed that day. */
+    public function atHour(int $hour): int
+    {
+        return $this->midnight()->setTime($hour, 0)->getTimestamp();
+    }
+
     /** The last second of the day, which has 23 or 25 hours when the clocks change. */
     public function endS(): int
     {

@@ -37,5 +37,8 @@ final readonly class NextItem
         public ?BathState $bath = null,
         public ?ChainSupply $supply = null,
         public ?WearForecastResult $wear = null,
+        public ?WetPath $wet = null,
+        /** How many files wait. */
+        public int $files = 0,
     ) {}
 }

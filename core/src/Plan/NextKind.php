@@ -11,8 +11,10 @@ enum NextKind: string
     case Bare = 'bare';
     /** A guided job is under way and waits for somebody. */
     case Job = 'job';
-    /** A fitted chain was ridden in the wet and nothing was done since. */
+    /** A chain was ridden in the wet and nobody has dried it. */
     case Wet = 'wet';
+    /** A fitted chain was dried after the wet and wants wax before the next ride. */
+    case WetDried = 'wet_dried';
     /** A fitted chain has no wax left. */
     case Overdue = 'overdue';
     /** A fitted chain came waxed and nobody knows how far it has gone since. */
@@ -21,6 +23,8 @@ enum NextKind: string
     case Outrun = 'outrun';
     /** A bike will soon need a waxed chain and none hangs ready. */
     case NoneWaxed = 'none_waxed';
+    /** A fitted chain was topped up as often as it may be: the pot comes next. */
+    case ToppedUp = 'topped_up';
     /** A chain that is kept for an event wants its dip for it. */
     case EventDip = 'event_dip';
     /** Chains hang spent and wait for the pot. */
@@ -35,6 +39,10 @@ enum NextKind: string
     case NoChain = 'no_chain';
     /** A ride has no bike. */
     case NoBike = 'no_bike';
+    /** A chain wants a dry cloth between two dips. */
+    case Wipe = 'wipe';
+    /** Ride files came in by themselves and wait to be looked at. */
+    case RidesIn = 'rides_in';
     /** A solvent jar has done its cleanings. */
     case JarSpent = 'jar_spent';
     /** A jar has stood long enough to be decanted. */

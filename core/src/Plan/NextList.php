@@ -32,24 +32,28 @@ final readonly class NextList
      * @param array<int, JarState> $jars
      * @param array<int, BathState> $baths
      * @param array<int, WearForecastResult> $forecasts by chain
+     * @param int $ridesIn ride files that came in by themselves
      *
      * @return list<NextItem>
      */
-    public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone, array $jobs = [], array $jars = [], array $baths = [], array $forecasts = []): array
+    public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone, array $jobs = [], array $jars = [], array $baths = [], array $forecasts = [], int $ridesIn = 0): array
     {
         $today = LocalDay::of($nowS, $zone);
         $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->chainIds, $jobs));
-        $items = [...self::spentWaiting($rails, $inJob), ...self::openRides($book, $today), ...self::commutes($book, $today), ...self::jobs($book, $jobs, $nowS, $zone), ...self::jars($jars, $today), ...self::baths($baths)];
+        $underWay = array_merge(...array_map(fn(OpenJob $job) => $job->planned ? [] : $job->chainIds, $jobs));
+        $items = [...self::spentWaiting($rails, $inJob), ...self::openRides($book, $today), ...self::commutes($book, $today), ...self::jobs($book, $jobs, $nowS, $zone), ...self::jars($jars, $today), ...self::baths($baths), ...($ridesIn === 0 ? [] : [new NextItem(NextKind::RidesIn, null, [], $today->date, null, false, Verb::Look, files: $ridesIn)])];
         foreach ($rails as $rail) {
             array_push(
                 $items,
                 ...self::bare($rail, $zone, $inJob),
+                ...self::wet($book, $rail, $jobs, $today, $zone),
                 ...self::worn($rail, $today),
                 ...self::measure($rail, $today, $forecasts),
                 ...self::buy($book, $rail, $today, $forecasts),
                 ...self::eventDips($book, $rail, $inJob),
                 ...($rail->fitted === null ? [] : [
-                    ...self::fitted($rail, $rail->fitted, $today, $zone),
+                    ...(in_array($rail->fitted->chainId, $underWay, true) ? [] : self::fitted($rail, $rail->fitted, $today)),
+                    ...self::wipe($book, $rail->fitted, $rail->bikeId),
                     ...self::noneWaxed($rail, $rail->fitted, $today, $inJob),
                 ]),
             );
@@ -132,14 +136,16 @@ final readonly class NextList
     }
 
     /** @return list<NextItem> */
-    private static function fitted(Rail $rail, ChainState $chain, LocalDay $today, DateTimeZone $zone): array
+    private static function fitted(Rail $rail, ChainState $chain, LocalDay $today): array
     {
         $best = $rail->bestHanging();
-        $verb = $best !== null ? Verb::Swap : Verb::Dip;
+        $verb = match (true) {
+            $best !== null => Verb::Swap,
+            $chain->terms->dripOnly => Verb::TopUp,
+            default => Verb::Dip,
+        };
         if ($chain->wetRide !== null) {
-            $rideDay = LocalDay::of($chain->wetRide->moment->unixS, $zone);
-
-            return [new NextItem(NextKind::Wet, $rail->bikeId, [$chain], $today->date, null, $rideDay->date < $today->date, $verb, $best)];
+            return [];
         }
         if ($chain->life !== null && $chain->life->due()) {
             return [new NextItem(NextKind::Overdue, $rail->bikeId, [$chain], $today->date, null, true, $verb, $best)];
@@ -150,8 +156,43 @@ final readonly class NextList
         if ($rail->goodUntil !== null && $rail->goodUntil->daysAhead <= self::OUTRUN_DAYS && $best !== null) {
             return [new NextItem(NextKind::Outrun, $rail->bikeId, [$chain], $rail->goodUntil->date, null, false, Verb::Swap, $best, $rail->goodUntil)];
         }
+        if ($chain->life !== null && ! $chain->mayTopUp()) {
+            return [new NextItem(NextKind::ToppedUp, $rail->bikeId, [$chain], $rail->goodUntil?->date, null, false, $verb, $best, $rail->goodUntil)];
+        }
 
         return [];
+    }
+
+    /**
+     * @param list<OpenJob> $jobs
+     *
+     * @return list<NextItem> carried until the wet is out of the chain and wax is on it again
+     */
+    private static function wet(Book $book, Rail $rail, array $jobs, LocalDay $today, DateTimeZone $zone): array
+    {
+        $items = [];
+        foreach ($rail->chains() as $chain) {
+            $job = array_values(array_filter($jobs, fn(OpenJob $job) => in_array($chain->chainId, $job->chainIds, true)))[0] ?? null;
+            $path = $chain->pastLimit || ($job !== null && ! $job->planned) ? null : WetPath::of($chain, $rail, $book->settings, $job?->doneS, $zone);
+            if ($path !== null && $path->driedS === null) {
+                $items[] = new NextItem(NextKind::Wet, $rail->bikeId, [$chain], $today->date, $path->late() ? null : $path->dryByS, $path->late(), Verb::Wet, wet: $path);
+            } elseif ($path !== null && $chain === $rail->fitted) {
+                $day = $path->nextRideS === null ? $today : LocalDay::of($path->nextRideS, $zone);
+                $items[] = new NextItem(NextKind::WetDried, $rail->bikeId, [$chain], $day->date, null, false, Verb::Wet, ($path->options[0] ?? null)?->chain, wet: $path);
+            }
+        }
+
+        return $items;
+    }
+
+    /** @return list<NextItem> */
+    private static function wipe(Book $book, ChainState $chain, int $bikeId): array
+    {
+        $after = $book->settings->wipeRides();
+
+        return $after > 0 && $chain->ridesSinceCare >= $after && $chain->life !== null && ! $chain->life->due()
+            ? [new NextItem(NextKind::Wipe, $bikeId, [$chain], null, null, false, Verb::Wipe)]
+            : [];
     }
 
     /**
@@ -166,7 +207,7 @@ final readonly class NextList
         $waxed = array_filter($rail->hanging, fn(ChainState $chain) => $chain->rideable());
         $waiting = array_values(array_filter($rail->forThePot(), fn(ChainState $chain) => ! in_array($chain->chainId, $inJob, true)));
         $dippable = $waiting !== [] ? $waiting : ($due ? [$fitted] : []);
-        if ($waxed !== [] || (! $due && ! $soon)) {
+        if ($waxed !== [] || (! $due && ! $soon) || $fitted->terms->dripOnly) {
             return [];
         }
 

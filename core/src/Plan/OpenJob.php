@@ -20,5 +20,7 @@ final readonly class OpenJob
         public ?int $dueS,
         /** It has not begun: `dueS` is when it should, to be done in time. */
         public bool $planned = false,
+        /** When its chains should be out of the pot, if that is known. */
+        public ?int $doneS = null,
     ) {}
 }

@@ -12,6 +12,9 @@ use Dripel\Core\Logbook\Settings;
 /** One bike as the Shed shows it: the chain on it, the chains on its rail, and how long the wax will do. */
 final readonly class Rail
 {
+    /** Nobody is taken to ride before this hour. House rule. */
+    private const FIRST_HOUR = 8;
+
     /** @param list<ChainState> $hanging in the order of the workshop's chains */
     private function __construct(
         public int $bikeId,
@@ -51,6 +54,19 @@ final readonly class Rail
         usort($ready, fn(ChainState $a, ChainState $b) => $b->leftKm() <=> $a->leftKm() ?: $a->km->km <=> $b->km->km);
 
         return $ready[0] ?? null;
+    }
+
+    /** When the next day after today that is usually ridden can begin; null: none is usual. */
+    public function nextRideS(int $nowS, DateTimeZone $zone): ?int
+    {
+        $today = LocalDay::of($nowS, $zone);
+        for ($ahead = 1; $ahead <= 7; $ahead++) {
+            if ($this->habit->usualOn($today->plus($ahead)->weekday()) > 0.0) {
+                return $today->plus($ahead)->atHour(self::FIRST_HOUR);
+            }
+        }
+
+        return null;
     }
 
     /** Kept for an event that is still to come. */

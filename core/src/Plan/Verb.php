@@ -8,6 +8,11 @@ namespace Dripel\Core\Plan;
 enum Verb: string
 {
     case Dip = 'dip';
+    /** Opens the short path after a wet ride. */
+    case Wet = 'wet';
+    case TopUp = 'topup';
+    /** Runs the chain through a dry cloth. */
+    case Wipe = 'wipe';
     case Swap = 'swap';
     case Retire = 'retire';
     case Fit = 'fit';
@@ -16,6 +21,8 @@ enum Verb: string
     case Measure = 'measure';
     /** Adds a new chain. */
     case Add = 'add';
+    /** Looks at ride files. */
+    case Look = 'look';
     /** Goes on with a guided job. */
     case Go = 'go';
     /** Looks after a jar. */

@@ -22,6 +22,16 @@ export interface Jar {
   acts: { value: string; title: string; volume: boolean }[]
 }
 
+export interface Bottle {
+  id: number
+  name: string
+  share: number
+  left: string
+  about: string
+  price: string
+  values: { volume: string; left: string; opened: string; price: string }
+}
+
 export interface SolventChoice {
   value: string
   title: string

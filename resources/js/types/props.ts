@@ -78,7 +78,22 @@ export interface NextLine {
   job: string | null
   jar: number | null
   urgent: boolean
-  verb: 'dip' | 'swap' | 'topup' | 'measure' | 'retire' | 'fit' | 'add' | 'choose_bike' | 'confirm' | 'go' | 'jar' | null
+  verb:
+    | 'dip'
+    | 'wet'
+    | 'wipe'
+    | 'look'
+    | 'swap'
+    | 'topup'
+    | 'measure'
+    | 'retire'
+    | 'fit'
+    | 'add'
+    | 'choose_bike'
+    | 'confirm'
+    | 'go'
+    | 'jar'
+    | null
   verbText: string | null
   bike: number | null
   chains: number[]
@@ -121,6 +136,7 @@ export interface FormDefaults {
   }[]
   conditions: { value: string; title: string; note: string }[]
   topUp: string
+  bottles: { value: number; title: string }[]
   instruments: Instrument[]
   pitchesHint: string
 }

@@ -9,7 +9,8 @@ use App\Actions\CatchUp\SetCommute;
 use App\Actions\Chains\ReportNoise;
 use App\Actions\Chains\RetireChain;
 use App\Actions\Chains\StripChain;
-use App\Actions\Chains\TopUpChain;
+use App\Actions\Drip\DripFacts;
+use App\Actions\Drip\TopUpChain;
 use App\Actions\Fittings\CorrectFitting;
 use App\Actions\Fittings\FitChain;
 use App\Actions\History\DeleteEntry;
@@ -316,7 +317,7 @@ it(
             ),
             fn() => app(DipChains::class)($bench->by(), [$pick($chains)], $at()),
             fn() => app(StripChain::class)($bench->by(), $pick($chains), $at()),
-            fn() => app(TopUpChain::class)($bench->by(), $pick($chains), 50.0, $at()),
+            fn() => app(TopUpChain::class)($bench->by(), $pick($chains), new DripFacts(50.0), $at()),
             fn() => app(ReportNoise::class)($bench->by(), $pick($bikes), $at()),
             fn() => $dice->getInt(0, 3) === 0
                 ? app(RetireChain::class)(

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\OnlyOwner;
+use App\Models\Bottle;
 use App\Models\Commute;
 use App\Models\Device;
 use App\Models\Dip;
@@ -77,6 +78,7 @@ function furnish(Bench $bench): array
     test()->post('/pots/'.Pot::query()->in($bench->workshop)->sole()->id.'/bath', ['act' => 'fill', 'wax' => 400] + Bench::form(2))->assertSessionHasNoErrors();
     test()->postJson('/pots/'.Pot::query()->in($bench->workshop)->sole()->id.'/devices', ['name' => 'Probe'])->assertOk();
     test()->post('/instruments', ['action_id' => (string) Str::uuid(), 'name' => 'Gauge', 'kind' => 'drop_in', 'marks' => '0.5'])->assertSessionHasNoErrors();
+    test()->post('/bottles', ['action_id' => (string) Str::uuid(), 'name' => 'Drip', 'volume' => 120])->assertSessionHasNoErrors();
     test()->post("/bikes/{$bike->id}/parts", ['action_id' => (string) Str::uuid(), 'kind' => 'cassette', 'name' => 'Cassette'] + Bench::form(2))->assertSessionHasNoErrors();
     $boxed = $bench->chain($bike, 'N', null);
     $job = (string) Str::uuid();
@@ -91,6 +93,7 @@ function furnish(Bench $bench): array
         'device' => Device::query()->in($bench->workshop)->sole()->id,
         'pot' => Pot::query()->in($bench->workshop)->sole()->id,
         'instrument' => Instrument::query()->in($bench->workshop)->sole()->id,
+        'bottle' => Bottle::query()->in($bench->workshop)->sole()->id,
         'part' => Part::query()->in($bench->workshop)->where('kind', 'cassette')->sole()->id,
         'jar' => Jar::query()->in($bench->workshop)->sole()->id,
         'protocol' => Protocol::query()->in($bench->workshop)->sole()->id,
@@ -136,6 +139,12 @@ function formWith(array $ids): array
         'role' => 'member',
         'rides' => [$ids['ride']],
         'pot_id' => $ids['pot'],
+        'bottle_id' => $ids['bottle'],
+        'place' => 'on_bike',
+        'coats' => 1,
+        'excess' => 'leave',
+        'care' => 'wiped',
+        'volume' => 50,
         'program' => 'low',
         'first_soak' => 'hour',
         'rewax_soak' => 'five',

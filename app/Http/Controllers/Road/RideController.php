@@ -15,6 +15,7 @@ use App\Http\Requests\Road\MoveRidesRequest;
 use App\Http\Requests\Road\RideRequest;
 use App\Http\Requests\Road\SplitRequest;
 use App\Logbook\ReadBook;
+use App\Logbook\WetChain;
 use App\Models\Ride;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
@@ -35,9 +36,13 @@ final class RideController extends Controller
             ->all($bike?->id, max(1, $request->integer('page', 1))) + ['uploadMegabytes' => config()->integer('dripel.upload_megabytes')]);
     }
 
-    public function store(RideRequest $request, LogRide $logRide): RedirectResponse
+    /** A wet ride leads to what the chain wants today. */
+    public function store(RideRequest $request, LogRide $logRide, WetChain $wetChain): RedirectResponse
     {
-        return $this->done($logRide($request->context(), $request->facts(), loud: $request->boolean('loud')));
+        $action = $logRide($request->context(), $request->facts(), loud: $request->boolean('loud'));
+        $wet = $wetChain($request->workshop(), $action);
+
+        return $this->done($action, $wet === null ? null : route('wet', $wet));
     }
 
     public function update(RideRequest $request, Ride $ride, EditRide $editRide): RedirectResponse

@@ -15,6 +15,7 @@ use App\Http\Requests\Road\KeepTrackRequest;
 use App\Http\Requests\Road\TakeInRequest;
 use App\Http\Requests\UploadRequest;
 use App\Logbook\ReadBook;
+use App\Logbook\WetChain;
 use App\Models\Track;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
@@ -69,9 +70,12 @@ final class TrackController extends Controller
             ->of($track, $bike?->id, Condition::tryFrom($request->string('condition')->toString()) ?? Condition::Dry));
     }
 
-    public function keep(KeepTrackRequest $request, Track $track, KeepTrack $keepTrack): RedirectResponse
+    public function keep(KeepTrackRequest $request, Track $track, KeepTrack $keepTrack, WetChain $wetChain): RedirectResponse
     {
-        return $this->done($keepTrack($request->context(), $request->facts($track), $track, $request->boolean('loud')), route('road'));
+        $action = $keepTrack($request->context(), $request->facts($track), $track, $request->boolean('loud'));
+        $wet = $wetChain($request->workshop(), $action);
+
+        return $this->done($action, $wet === null ? route('road') : route('wet', $wet));
     }
 
     public function destroy(Track $track): RedirectResponse

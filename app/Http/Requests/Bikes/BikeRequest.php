@@ -26,6 +26,7 @@ final class BikeRequest extends ActionRequest
             'chains_wanted' => ['nullable', 'integer', 'between:1,12'],
             'target_life' => ['nullable', 'numeric', 'gt:0', 'lte:200000'],
             'by_ear' => ['boolean'],
+            'drip_only' => ['boolean'],
             'also_past' => ['boolean'],
         ];
     }
@@ -41,6 +42,7 @@ final class BikeRequest extends ActionRequest
             SettingKey::IntervalHours->value => $this->filled('interval_hours') ? $this->float('interval_hours') : null,
             SettingKey::LimitSchool->value => $this->string('limit_school')->toString(),
         ] + ($this->has('by_ear') ? [SettingKey::ByEar->value => (int) $this->boolean('by_ear')] : [])
+            + ($this->has('drip_only') ? [SettingKey::DripOnly->value => (int) $this->boolean('drip_only')] : [])
             + ($this->has('chains_wanted') ? [SettingKey::ChainsWanted->value => $this->filled('chains_wanted') ? $this->integer('chains_wanted') : null] : [])
             + ($this->has('target_life') ? [SettingKey::TargetLifeKm->value => $this->filled('target_life') ? round($this->km('target_life'), 3) : null] : []);
     }

@@ -6,6 +6,7 @@ namespace App\Http\Requests\Workshop;
 
 use App\Http\Requests\ActionRequest;
 use App\Text\Units;
+use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\PotDay\ReadySchool;
@@ -35,6 +36,10 @@ final class SettingsRequest extends ActionRequest
             'interval' => ['required', 'numeric', 'gte:20', 'lte:2000'],
             'limit_school' => ['required', Rule::enum(LimitSchool::class)],
             'ready_school' => ['sometimes', Rule::enum(ReadySchool::class)],
+            'topups_most' => ['sometimes', 'integer', 'between:0,20'],
+            'drip_dry_hours' => ['sometimes', 'numeric', 'between:0.5,72'],
+            'excess_school' => ['sometimes', Rule::enum(ExcessSchool::class)],
+            'wipe_rides' => ['sometimes', 'integer', 'between:0,50'],
             'factors' => ['required', 'array:'.implode(',', array_column(Condition::cases(), 'value'))],
             'factors.*' => ['required', 'numeric', 'gt:0', 'lte:20'],
             'also_past' => ['boolean'],
@@ -68,6 +73,10 @@ final class SettingsRequest extends ActionRequest
             SettingKey::UsualIntervalKm->value => round((new Units($this->string('distance_unit')->toString()))->toKm($this->float('interval')), 3),
             SettingKey::UsualLimitSchool->value => $this->string('limit_school')->toString(),
             SettingKey::ReadySchool->value => $this->string('ready_school', $this->voice()->settings->readySchool()->value)->toString(),
+            ...($this->has('topups_most') ? [SettingKey::TopUpsMost->value => $this->integer('topups_most')] : []),
+            ...($this->has('drip_dry_hours') ? [SettingKey::DripDryHours->value => $this->float('drip_dry_hours')] : []),
+            ...($this->has('excess_school') ? [SettingKey::ExcessSchool->value => $this->string('excess_school')->toString()] : []),
+            ...($this->has('wipe_rides') ? [SettingKey::WipeRides->value => $this->integer('wipe_rides')] : []),
         ] + $factors;
     }
 }

@@ -23,6 +23,7 @@ const props = defineProps<{
     interval_hours: number | null
     limit_school: string
     by_ear: boolean
+    drip_only: boolean
     chains_wanted: string
     target_life: string
   }
@@ -91,6 +92,12 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
           :error-messages="form.errors.interval_hours"
           name="interval_hours" />
       </div>
+      <v-checkbox
+        v-model="form.drip_only"
+        :label="t('bike.drip_only')"
+        :hint="t('bike.drip_only_hint')"
+        persistent-hint
+        data-test="drip-only" />
       <v-checkbox v-model="form.by_ear" :label="t('bike.by_ear')" :hint="t('bike.by_ear_hint')" persistent-hint data-test="by-ear" />
       <v-select
         v-model="form.limit_school"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
+import BottleShelf from '@/components/books/BottleShelf.vue'
 import JarDialog from '@/components/books/JarDialog.vue'
 import JarOnShelf from '@/components/books/JarOnShelf.vue'
 import PotDialog from '@/components/books/PotDialog.vue'
@@ -11,7 +12,7 @@ import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId, useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { Jar, SolventChoice } from '@/types/books'
+import type { Bottle, Jar, SolventChoice } from '@/types/books'
 import type { PotInBooks } from '@/types/pots'
 import type { WornPart } from '@/types/gauge'
 import type { FormDefaults } from '@/types/props'
@@ -20,6 +21,7 @@ const props = defineProps<{
   pots: PotInBooks[]
   potChoices: { kinds: { value: string; title: string }[]; waxes: { value: string; title: string }[] }
   jars: Jar[]
+  bottles: Bottle[]
   prices: { id: number; supply: string; amount: string; quantity: string; from: string }[]
   parts: (WornPart & { where: string; price: string })[]
   links: { id: number; name: string; about: string; price: string }[]
@@ -111,6 +113,7 @@ const remove = (type: string, id: number) =>
               <p class="small">{{ t('pot_form.reckoned') }}</p>
             </details>
           </section>
+          <BottleShelf :bottles="bottles" :currency="units.currency" :today="forms.date" :may-write="here.mayWrite" />
           <section aria-labelledby="prices">
             <div class="row title">
               <h2 id="prices">{{ t('books.prices') }}</h2>

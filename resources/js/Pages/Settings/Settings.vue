@@ -27,6 +27,10 @@ const props = defineProps<{
     interval: string
     limit_school: string
     ready_school: string
+    topups_most: string
+    drip_dry_hours: string
+    excess_school: string
+    wipe_rides: string
     factors: Record<string, string>
   }
   factors: { value: string; name: string; house: boolean }[]
@@ -40,6 +44,7 @@ const props = defineProps<{
     schools: School[]
     intervals: School[]
     ready: { value: string; title: string }[]
+    excess: { value: string; title: string }[]
   }
   bikes: { id: number; name: string; interval: string; limit: string }[]
   people: Person[]
@@ -100,6 +105,32 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
               persistent-hint />
           </div>
           <v-select v-model="form.ready_school" :items="choices.ready" :label="t('settings.ready')" data-test="ready-school" />
+          <TapChoice v-model="form.excess_school" :legend="t('drip.excess')" :options="choices.excess" test="excess-school" />
+          <div class="four">
+            <v-text-field
+              v-model="form.topups_most"
+              inputmode="numeric"
+              :label="t('settings.topups')"
+              :hint="t('settings.topups_hint')"
+              persistent-hint
+              :error-messages="form.errors.topups_most"
+              name="topups_most" />
+            <v-text-field
+              v-model="form.drip_dry_hours"
+              inputmode="decimal"
+              :label="t('settings.dry_hours')"
+              suffix="h"
+              :error-messages="form.errors.drip_dry_hours"
+              name="drip_dry_hours" />
+            <v-text-field
+              v-model="form.wipe_rides"
+              inputmode="numeric"
+              :label="t('settings.wipe')"
+              :hint="t('settings.wipe_hint')"
+              persistent-hint
+              :error-messages="form.errors.wipe_rides"
+              name="wipe_rides" />
+          </div>
           <ul v-if="bikes.length" class="bikes">
             <li v-for="bike in bikes" :key="bike.id">
               <span

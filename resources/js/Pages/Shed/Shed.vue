@@ -95,6 +95,15 @@ function act(line: NextLine): void {
   bike.value = line.bike ?? bike.value
   if (line.verb === 'go') router.visit(`/jobs/${line.job}`)
   else if (line.verb === 'jar') router.visit('/books')
+  else if (line.verb === 'look') router.visit('/tracks')
+  else if (line.verb === 'wet') router.visit(`/chains/${line.chains[0]}/wet`)
+  else if (line.verb === 'topup') router.visit(`/chains/${line.chains[0]}/drip`)
+  else if (line.verb === 'wipe')
+    router.post(
+      `/chains/${line.chains[0]}/cares`,
+      { action_id: newActionId(), care: 'wiped', date: props.forms.date, time: props.forms.time },
+      { preserveScroll: true },
+    )
   else if (line.verb === 'dip') dip(line.chains)
   else if (line.verb === 'swap' && line.bike !== null && line.swapTo !== null) swapNow(line.bike, line.swapTo)
   else if (line.verb === 'fit') {

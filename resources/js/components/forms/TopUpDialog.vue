@@ -1,17 +1,32 @@
 <script setup lang="ts">
+import { Link, router } from '@inertiajs/vue3'
+import { computed } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import type { FormDefaults } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
+import TapChoice from './TapChoice.vue'
 
+/** A top-up that is done already; one that is not is led step by step. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ forms: FormDefaults; chain: { id: number; name: string } }>()
+const props = defineProps<{ forms: FormDefaults; chain: { id: number; name: string }; to?: string }>()
 const here = useHere()
-const { form, submit } = useActionForm({ distance: props.forms.topUp, date: props.forms.date, time: props.forms.time })
-
-const save = () => submit('post', `/chains/${props.chain.id}/topups`, () => (open.value = false))
+const { form, submit } = useActionForm({
+  distance: props.forms.topUp,
+  bottle_id: props.forms.bottles[0]?.value ?? null,
+  coats: '1',
+  date: props.forms.date,
+  time: props.forms.time,
+})
+const bottles = computed(() => [...props.forms.bottles, { value: null, title: t('drip.no_bottle') }])
+const coats = ['1', '2', '3'].map((value) => ({ value, title: value }))
+const save = () =>
+  submit('post', `/chains/${props.chain.id}/topups`, () => {
+    open.value = false
+    if (props.to) router.visit(props.to)
+  })
 </script>
 
 <template>
@@ -21,10 +36,13 @@ const save = () => submit('post', `/chains/${props.chain.id}/topups`, () => (ope
     :verb="t('topup.do')"
     :busy="form.processing"
     :errors="form.errors"
-    :known="['date', 'time', 'distance']"
+    :known="['date', 'time', 'distance', 'bottle_id', 'coats']"
     :caution="t('topup.hint')"
     test="topup-form"
     @submit="save">
+    <p v-if="!to" class="led">
+      {{ t('drip.not_done') }} <Link :href="`/chains/${chain.id}/drip`" data-test="be-led">{{ t('drip.led') }}</Link>
+    </p>
     <v-text-field
       v-model="form.distance"
       inputmode="decimal"
@@ -32,6 +50,24 @@ const save = () => submit('post', `/chains/${props.chain.id}/topups`, () => (ope
       :suffix="here.distanceUnit"
       :error-messages="form.errors.distance"
       name="distance" />
+    <template v-if="forms.bottles.length">
+      <v-select
+        v-model="form.bottle_id"
+        :items="bottles"
+        :label="t('drip.bottle')"
+        :error-messages="form.errors.bottle_id"
+        data-test="bottle" />
+      <TapChoice v-if="form.bottle_id !== null" v-model="form.coats" :legend="t('drip.coats')" :options="coats" test="coats" />
+    </template>
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
   </ActionDialog>
 </template>
+
+<style scoped>
+.led {
+  margin: 0;
+}
+.led a {
+  font-weight: 680;
+}
+</style>

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Drip;
+
+use App\Logbook\ActionContext;
+use App\Logbook\ActionKind;
+use App\Logbook\Draft;
+use App\Logbook\Ledger;
+use App\Models\Action;
+use App\Models\Care;
+use App\Models\Chain;
+use Dripel\Core\Logbook\CareKind;
+use Dripel\Core\Logbook\Moment;
+
+/** A chain was dried after the wet, or run through a dry cloth. */
+final readonly class CareForChain
+{
+    public function __construct(private Ledger $ledger) {}
+
+    public function __invoke(ActionContext $by, Chain $chain, CareKind $care, Moment $at): Action
+    {
+        return $this->ledger->record($by, ActionKind::CareForChain, function (Draft $draft) use ($chain, $care, $at): array {
+            $draft->enter(Care::class, $at, ['component_id' => $chain->id, 'care' => $care]);
+
+            return ['chain' => $chain->id, 'care' => $care->value, 'at' => $at->unixS];
+        });
+    }
+}

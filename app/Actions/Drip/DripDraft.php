@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Drip;
+
+use Dripel\Core\Drip\BottleState;
+use Dripel\Core\Drip\DripDoseResult;
+use Dripel\Core\Drip\DripPlan;
+use Dripel\Core\Drip\DripWish;
+use Dripel\Core\Logbook\ChainState;
+
+/** A top-up planned with the chain and the bottle as they are. */
+final readonly class DripDraft
+{
+    public function __construct(
+        public ChainState $chain,
+        public DripWish $wish,
+        public DripDoseResult $dose,
+        public DripPlan $plan,
+        public ?BottleState $bottle,
+        /** Whether somebody counted the pitches. */
+        public bool $counted,
+    ) {}
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Drip;
+
+use App\Actions\Jobs\Tap;
+use App\Guided\GuidedWork;
+use App\Logbook\ActionContext;
+use App\Models\Action;
+use App\Models\Bottle;
+use App\Models\Chain;
+use App\Models\GuidedJob;
+use Dripel\Core\Job\JobEventKind;
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\Job\JobTurn;
+use Dripel\Core\Logbook\Moment;
+
+/** A guided top-up: with its last coat the chain has its wax, and dries. Given up between two coats, it has had the first. */
+final readonly class DripWork implements GuidedWork
+{
+    /** The steps with whose end a coat is on. */
+    private const COATED = ['drops', 'lift_slowly'];
+
+    public function __construct(private TopUpChain $topUpChain) {}
+
+    public function noted(GuidedJob $job, Tap $tap): void {}
+
+    public function record(ActionContext $by, GuidedJob $job, JobRun $run): ?Action
+    {
+        foreach ($run->turns as $turn) {
+            if ($turn->step === $job->terms['applied_step'] && $turn->answer === JobEventKind::Done) {
+                return $this->topUp($by, $job, (int) $turn->endS, (int) $job->terms['coats']);
+            }
+        }
+
+        return null;
+    }
+
+    public function recordSoFar(ActionContext $by, GuidedJob $job, JobRun $run): ?Action
+    {
+        $coats = array_values(array_filter($run->turns, fn(JobTurn $turn) => $turn->endS !== null && in_array($run->steps[$turn->step]->code, self::COATED, true)));
+
+        return $coats === [] ? null : $this->topUp($by, $job, (int) $coats[count($coats) - 1]->endS, count($coats));
+    }
+
+    private function topUp(ActionContext $by, GuidedJob $job, int $atS, int $coats): ?Action
+    {
+        $terms = $job->terms;
+        $chain = Chain::query()->live()->whereKey($job->chains)->first();
+        $bottle = Bottle::query()->in($by->workshop)->live()->whereKey($terms['bottle'])->first();
+
+        // One whose coming was taken back meanwhile is no chain any more.
+        return $chain === null ? null : ($this->topUpChain)($by, $chain, new DripFacts((float) $terms['km'], (float) $terms['ml'] * $coats / (int) $terms['coats'], $bottle), new Moment($atS));
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Drip;
+
+use App\Guided\GuidedKind;
+use App\Logbook\ActionContext;
+use App\Models\Bottle;
+use App\Models\Chain;
+use App\Models\GuidedJob;
+use App\Models\Workshop;
+use App\Support\AppClock;
+use App\Support\WriteTransaction;
+use Dripel\Core\Drip\DripWish;
+use Dripel\Core\Interval\WaxTopUp;
+use Dripel\Core\Job\JobStep;
+
+/** The guided top-up begins. Its id comes from the form: sent twice, it begins once. */
+final readonly class StartDrip
+{
+    public function __construct(private PlanDrip $planDrip, private AppClock $clock) {}
+
+    /** Refused as PlanDrip refuses. */
+    public function __invoke(ActionContext $by, Chain $chain, DripWish $wish, ?Bottle $bottle): GuidedJob
+    {
+        return WriteTransaction::run(function () use ($by, $chain, $wish, $bottle): GuidedJob {
+            $begun = GuidedJob::query()->in($by->workshop)->find($by->actionId);
+            if ($begun !== null) {
+                return $begun;
+            }
+            $draft = ($this->planDrip)($by->workshop, $chain, $wish, $bottle);
+            Workshop::query()->whereKey($by->workshop->id)->increment('revision');
+            $by->workshop->refresh();
+
+            return GuidedJob::query()->create([
+                'id' => $by->actionId,
+                'workshop_id' => $by->workshop->id,
+                'user_id' => $by->user?->id,
+                'kind' => GuidedKind::Drip,
+                'title' => $wish->place->value,
+                'steps' => array_map(fn(JobStep $step) => $step->toArray(), $draft->plan->steps),
+                'chains' => [$chain->id],
+                'terms' => ['applied_step' => $draft->plan->appliedStep, 'km' => WaxTopUp::KM, 'ml' => $draft->dose->ml, 'coats' => $wish->coats, 'bottle' => $bottle?->id],
+                'started_at' => $nowS = $this->clock->unixS(),
+                'begun_at' => $nowS,
+            ]);
+        });
+    }
+}

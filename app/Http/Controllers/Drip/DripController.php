@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Drip;
+
+use App\Actions\Drip\PlanDrip;
+use App\Actions\Drip\StartDrip;
+use App\Actions\Drip\TopUpChain;
+use App\Http\Controllers\Controller;
+use App\Http\Props\DripProps;
+use App\Http\Requests\Drip\DripRequest;
+use App\Http\Requests\Drip\TopUpRequest;
+use App\Logbook\ReadBook;
+use App\Models\Chain;
+use App\Support\CurrentWorkshop;
+use App\Text\Speaker;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** Drip top-ups: planned and guided, or done already. */
+final class DripController extends Controller
+{
+    public function create(Chain $chain, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    {
+        return Inertia::render('Drip/Plan', (new DripProps($readBook($current->workshop()), $speaker->voice()))->create($chain->id));
+    }
+
+    public function plan(DripRequest $request, PlanDrip $planDrip, ReadBook $readBook): JsonResponse
+    {
+        $draft = $planDrip($request->workshop(), $request->wanted(), $request->wish(), $request->bottle());
+
+        return response()->json((new DripProps($readBook($request->workshop()), $request->voice()))->plan($draft));
+    }
+
+    public function store(DripRequest $request, StartDrip $startDrip): RedirectResponse
+    {
+        return redirect()->route('job', $startDrip($request->context(), $request->wanted(), $request->wish(), $request->bottle())->id);
+    }
+
+    public function record(TopUpRequest $request, Chain $chain, TopUpChain $topUpChain): RedirectResponse
+    {
+        return $this->done($topUpChain($request->context(), $chain, $request->facts($chain), $request->moment()));
+    }
+}

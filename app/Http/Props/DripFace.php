@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Models\Action;
+use App\Models\GuidedJob;
+use App\Text\DripWords;
+use App\Text\Voice;
+use Dripel\Core\Job\JobRun;
+use Dripel\Core\Job\JobStep;
+
+/** A guided top-up: its steps in words, and what was recorded. */
+final readonly class DripFace implements JobFace
+{
+    /** The stretches of the whole job, by their steps. */
+    private const LANES = [
+        'prepare' => ['protect', 'take_off', 'dry_cloth', 'brush_water', 'blow_dry', 'warm_bottle', 'shake_bottle', 'cross_chain'],
+        'drip' => ['drops', 'flex', 'gears', 'cover', 'shake_box', 'lift_slowly', 'pour_back'],
+        'dry' => ['leave'],
+        'after' => ['wipe_excess', 'leave_excess', 'brush_in', 'put_on'],
+    ];
+
+    public function title(GuidedJob $job, Voice $voice): string
+    {
+        return $voice->say("drip.title.{$job->title}");
+    }
+
+    public function step(GuidedJob $job, JobStep $step, Voice $voice): array
+    {
+        $words = new DripWords($voice);
+
+        return $words->step($step) + ['again' => null, 'question' => null, 'cautions' => $words->cautions($step), 'subject' => $voice->names->fullChain($job->chains[0])];
+    }
+
+    public function page(GuidedJob $job, JobRun $run, Voice $voice): array
+    {
+        $lanes = [];
+        foreach ($run->steps as $i => $step) {
+            $key = array_keys(array_filter(self::LANES, fn(array $codes) => in_array($step->code, $codes, true)))[0] ?? 'prepare';
+            $key .= '-'.($step->about['coat'] ?? 0);
+            $lanes[$key] ??= ['key' => $key, 'text' => $voice->say('ui.drip.lane.'.strtok($key, '-')), 'seconds' => 0, 'steps' => []];
+            $lanes[$key]['seconds'] += $step->seconds ?? 0;
+            $lanes[$key]['steps'][] = $i;
+        }
+
+        return ['dripOnly' => true, 'stretches' => array_values(array_map(fn(array $lane) => ['time' => $lane['seconds'] > 0 ? $voice->quantities->seconds($lane['seconds']) : ''] + $lane, $lanes))];
+    }
+
+    public function live(GuidedJob $job, JobRun $run, Voice $voice): array
+    {
+        return ['residues' => null];
+    }
+
+    public function record(Action $action, Voice $voice): string
+    {
+        $atS = (int) ($action->about['at'] ?? 0);
+
+        return $voice->say('drip.record', [
+            'time' => $voice->quantities->time($atS),
+            'km' => $voice->quantities->distance((float) ($action->about['km'] ?? 0.0)),
+            'ready' => (new DripWords($voice))->at($atS + (int) round(3600 * $voice->settings->dripDryHours())),
+        ]);
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Actions\Drip\DripDraft;
+use App\Text\DripWords;
+use App\Text\Voice;
+use Dripel\Core\Drip\BottleState;
+use Dripel\Core\Drip\DripNeeds;
+use Dripel\Core\Drip\DripPlace;
+use Dripel\Core\Drip\ExcessSchool;
+use Dripel\Core\Job\JobStep;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\Rail;
+
+/** Drip wax: the plan of a top-up, and the bottles. */
+final readonly class DripProps
+{
+    public function __construct(private Book $book, private Voice $voice) {}
+
+    /** @return array<string, mixed> the page that plans a top-up, with what is proposed */
+    public function create(int $chainId): array
+    {
+        $place = $this->book->fittings->bikeOf($chainId, $this->voice->nowS) === null ? DripPlace::InBox : DripPlace::OnBike;
+        $wish = DripNeeds::of($this->book->history($chainId)->until($this->voice->nowS))->wish($place, $this->voice->settings->excessSchool());
+        $title = fn(string $code, string $value): array => ['value' => $value, 'title' => ucfirst($this->voice->say("drip.{$code}.{$value}"))];
+
+        return [
+            'chain' => ['id' => $chainId, 'name' => $this->voice->names->fullChain($chainId)],
+            'proposed' => ['place' => $wish->place->value, 'washed' => $wish->washed, 'warmed' => $wish->warmed, 'coats' => $wish->coats, 'excess' => $wish->excess->value],
+            'places' => array_map(fn(DripPlace $one) => $title('place', $one->value), DripPlace::cases()),
+            'schools' => array_map(fn(ExcessSchool $one) => $title('excess', $one->value), ExcessSchool::cases()),
+            'bottles' => $this->choices(),
+            'forms' => (new FormProps($this->book, $this->voice))->all(),
+        ];
+    }
+
+    /** @return array<string, mixed> what follows from a wish */
+    public function plan(DripDraft $draft): array
+    {
+        $words = new DripWords($this->voice);
+        $needs = DripNeeds::of($this->book->history($draft->chain->chainId)->until($this->voice->nowS));
+
+        return [
+            'lines' => $words->lines($draft, $needs, $this->nextRideS($draft->chain->chainId)),
+            'steps' => array_map(fn(JobStep $step) => ['title' => $words->step($step)['title'], 'time' => $step->seconds === null ? '' : $this->voice->quantities->seconds($step->seconds)], $draft->plan->steps),
+        ];
+    }
+
+    /** @return list<array{value: int, title: string}> the bottles on the shelf */
+    public function choices(): array
+    {
+        return array_map(fn(BottleState $bottle) => ['value' => $bottle->bottleId, 'title' => $this->voice->names->bottle($bottle->bottleId).', '.(new DripWords($this->voice))->bottle($bottle)['left']], BottleState::all($this->book, $this->voice->nowS));
+    }
+
+    /** @return list<array<string, mixed>> for the books */
+    public function shelf(): array
+    {
+        $settings = $this->voice->settings;
+
+        return array_map(fn(BottleState $bottle) => [
+            'id' => $bottle->bottleId,
+            'name' => $this->voice->names->bottle($bottle->bottleId),
+            'share' => $bottle->volumeMl > 0.0 ? min(1.0, $bottle->leftMl / $bottle->volumeMl) : 0.0,
+            'price' => is_numeric($price = $settings->at(SettingKey::BottlePrice, $bottle->bottleId, PHP_INT_MAX)) ? $this->voice->quantities->money((float) $price) : '',
+            'values' => ['volume' => (string) round($bottle->volumeMl), 'left' => (string) round($bottle->leftMl, 1), 'opened' => $bottle->openedOn ?? '', 'price' => is_numeric($price) ? (string) ((float) $price / 10 ** $this->voice->quantities->exponent()) : ''],
+        ] + (new DripWords($this->voice))->bottle($bottle), BottleState::all($this->book, $this->voice->nowS));
+    }
+
+    private function nextRideS(int $chainId): ?int
+    {
+        foreach (Rail::all($this->book, $this->voice->nowS, $this->voice->zone()) as $rail) {
+            if ($rail->fitted?->chainId === $chainId) {
+                return $rail->nextRideS($this->voice->nowS, $this->voice->zone());
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Text\DripWords;
+use App\Text\Voice;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Plan\OpenJob;
+use Dripel\Core\Plan\Rail;
+use Dripel\Core\Plan\WetOption;
+use Dripel\Core\Plan\WetPath;
+use Dripel\Core\Plan\WetWay;
+
+/** The short path after a wet ride: dry it tonight, then one of the ways, each with what it gives and when. */
+final readonly class WetProps
+{
+    /** @param list<OpenJob> $jobs */
+    public function __construct(private Book $book, private Voice $voice, private array $jobs) {}
+
+    /** @return array<string, mixed>|null null for a chain that is not wet */
+    public function of(int $chainId): ?array
+    {
+        foreach (Rail::all($this->book, $this->voice->nowS, $this->voice->zone()) as $rail) {
+            foreach ($rail->chains() as $chain) {
+                if ($chain->chainId === $chainId) {
+                    $job = array_values(array_filter($this->jobs, fn(OpenJob $job) => in_array($chainId, $job->chainIds, true)))[0] ?? null;
+                    $path = WetPath::of($chain, $rail, $this->book->settings, $job?->doneS, $this->voice->zone());
+
+                    return $path === null ? null : $this->page($path, $rail, $chain);
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, mixed> */
+    private function page(WetPath $path, Rail $rail, ChainState $chain): array
+    {
+        $q = $this->voice->quantities;
+        $words = new DripWords($this->voice);
+        $say = fn(string $code, array $parameters = []): string => $this->voice->say("drip.wet.{$code}", $parameters);
+        $ride = $chain->wetRide;
+        assert($ride !== null);
+
+        return [
+            'chain' => ['id' => $chain->chainId, 'name' => $this->voice->names->fullChain($chain->chainId), 'coat' => $chain->coat(), 'left' => $q->left($chain->leftKm())],
+            'bike' => $rail->bikeId,
+            'title' => $say('title', ['chain' => $this->voice->names->fullChain($chain->chainId)]),
+            'ride' => $say('ride', ['km' => $q->distance($ride->km), 'condition' => $this->voice->say("chain.condition.{$ride->condition->value}"), 'day' => $q->day($ride->moment->unixS), 'time' => $q->time($path->rideEndS)]),
+            'why' => $say('why'),
+            'dry' => [
+                'done' => $path->driedS !== null,
+                'late' => $path->late(),
+                'seconds' => $path->driedS === null && ! $path->late() ? $path->dryByS - $chain->nowS : null,
+                'when' => match (true) {
+                    $path->driedS !== null => $say('dry_done', ['at' => $words->at($path->driedS)]),
+                    $path->late() => $say('dry_late'),
+                    default => $say('dry_by', ['time' => $q->time($path->dryByS)]),
+                },
+            ],
+            'next' => $path->nextRideS === null ? $say('no_next') : $say('next_ride', ['day' => $this->voice->dayWord($q->date($path->nextRideS, 'yyyy-MM-dd'))]),
+            'ways' => array_map(fn(WetOption $option, int $rank) => [
+                'way' => $option->way->value,
+                'title' => $say("way.{$option->way->value}.title", $name = ['chain' => $option->chain === null ? '' : $this->voice->names->chain($option->chain->chainId), 'left' => $q->distance($option->leftKm)]),
+                'text' => $say("way.{$option->way->value}.text", $name),
+                'swapTo' => $option->chain?->chainId,
+                'inTime' => $option->inTime,
+                'best' => $rank === 0,
+                'when' => match (true) {
+                    $option->way === WetWay::Swap => $say('in_time'),
+                    $option->readyAtS === null => $say('no_pot'),
+                    default => $say('ready', ['at' => $words->at($option->readyAtS)]).($option->inTime || $path->nextRideS === null ? '' : ', '.$say('too_late', ['day' => $this->voice->dayWord($q->date($path->nextRideS, 'yyyy-MM-dd'))])),
+                },
+            ], $path->options, array_keys($path->options)),
+            'forms' => (new FormProps($this->book, $this->voice))->all(),
+        ];
+    }
+}

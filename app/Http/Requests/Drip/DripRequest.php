@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Drip;
+
+use App\Http\Requests\ActionRequest;
+use App\Models\Bottle;
+use App\Models\Chain;
+use Dripel\Core\Drip\DripPlace;
+use Dripel\Core\Drip\DripWish;
+use Dripel\Core\Drip\ExcessSchool;
+use Illuminate\Validation\Rule;
+
+/** Which chain, from which bottle, how. */
+final class DripRequest extends ActionRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'chain_id' => ['required', 'integer'],
+            'bottle_id' => ['nullable', 'integer'],
+            'place' => ['required', Rule::enum(DripPlace::class)],
+            'washed' => ['boolean'],
+            'warmed' => ['boolean'],
+            'brushed_in' => ['boolean'],
+            'coats' => ['required', 'integer', 'between:1,'.DripWish::MOST_COATS],
+            'excess' => ['required', Rule::enum(ExcessSchool::class)],
+        ];
+    }
+
+    protected function prepareForValidation(): void
+    {
+        parent::prepareForValidation();
+        $this->find()->bottleIfNamed($this->input('bottle_id'));
+    }
+
+    public function wanted(): Chain
+    {
+        return $this->find()->chain($this->input('chain_id'));
+    }
+
+    public function bottle(): ?Bottle
+    {
+        return $this->find()->bottleIfNamed($this->input('bottle_id'));
+    }
+
+    public function wish(): DripWish
+    {
+        return new DripWish(
+            DripPlace::from($this->string('place')->toString()),
+            $this->boolean('washed'),
+            $this->boolean('warmed'),
+            $this->integer('coats'),
+            ExcessSchool::from($this->string('excess')->toString()),
+            $this->boolean('brushed_in'),
+        );
+    }
+}

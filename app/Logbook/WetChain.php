@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+use App\Models\Action;
+use App\Models\Workshop;
+use App\Support\AppClock;
+use Dripel\Core\Interval\Condition;
+
+/** Which chain a ride that was just logged has left wet. */
+final readonly class WetChain
+{
+    public function __construct(private ReadBook $readBook, private AppClock $clock) {}
+
+    /** Null where it was dry, or something was done about it since. */
+    public function __invoke(Workshop $workshop, Action $action): ?int
+    {
+        $about = $action->about;
+        if (! isset($about['bike'], $about['condition'], $about['at']) || ! Condition::from((string) $about['condition'])->soaks()) {
+            return null;
+        }
+        $book = ($this->readBook)($workshop->refresh());
+        $chainId = $book->fittings->chainOn((int) $about['bike'], (int) $about['at']);
+        $wet = $chainId === null ? null : $book->chain($chainId, $this->clock->unixS())->wetRide;
+
+        return $wet !== null && $wet->id === (int) $about['ride'] ? $chainId : null;
+    }
+}

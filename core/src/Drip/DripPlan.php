@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Drip;
+
+use Dripel\Core\Job\JobStep;
+
+/**
+ * The steps of a drip top-up, on the bike or in a box. Times in seconds. Source: common practice; how long the bottle stands in
+ * hot water, the rest in the box and the dripping off are house rules.
+ */
+final readonly class DripPlan
+{
+    public const WARM_S = 300;
+
+    public const REST_S = 120;
+
+    public const DRAIN_S = 600;
+
+    /** @param list<JobStep> $steps */
+    private function __construct(
+        public array $steps,
+        /** The step with whose end the last coat is on. */
+        public int $appliedStep,
+    ) {}
+
+    /** @param int $pitches of the chain: a drop on each roller */
+    public static function of(DripWish $wish, int $pitches, float $dryHours): self
+    {
+        $onBike = $wish->place === DripPlace::OnBike;
+        $steps = [
+            $onBike ? new JobStep('protect', ticks: ['brake_covered', 'tension_out']) : new JobStep('take_off'),
+            ...($wish->washed ? [new JobStep('brush_water', handlingS: 240), new JobStep('blow_dry', handlingS: 240)] : [new JobStep('dry_cloth')]),
+            ...($wish->warmed ? [new JobStep('warm_bottle', self::WARM_S)] : []),
+            new JobStep('shake_bottle'),
+            ...($onBike ? [new JobStep('cross_chain')] : []),
+        ];
+        $applied = 0;
+        for ($coat = 1; $coat <= $wish->coats; $coat++) {
+            $about = ['coat' => $coat, 'coats' => $wish->coats, 'drops' => $pitches];
+            array_push($steps, ...($coat === 1 ? [] : [new JobStep('shake_bottle', about: $about)]), ...($onBike
+                ? [new JobStep('drops', about: $about, handlingS: 3 * $pitches), new JobStep('flex', about: $about), new JobStep('gears', about: $about)]
+                : [new JobStep('cover', about: $about), new JobStep('shake_box', self::REST_S, $about), new JobStep('lift_slowly', self::DRAIN_S, $about), new JobStep('pour_back', about: $about)]));
+            $applied = count($steps) - 1;
+            $steps[] = new JobStep('leave', (int) round(3600 * $dryHours), $about);
+        }
+        $steps[] = new JobStep($wish->excess === ExcessSchool::Wipe ? 'wipe_excess' : 'leave_excess');
+        $wish->brushedIn && $steps[] = new JobStep('brush_in', handlingS: 180);
+        $onBike || $steps[] = new JobStep('put_on');
+
+        return new self($steps, $applied);
+    }
+}

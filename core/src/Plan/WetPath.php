@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use DateTimeZone;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Settings;
+
+/**
+ * The short path after a wet or muddy ride: wiped and dried the same day, for wax hardly keeps rust off; then, before the next ride,
+ * another chain, the pot, or drip wax where the pot is days away. Source: common practice; until which hour is a house rule.
+ */
+final readonly class WetPath
+{
+    /** Until this hour of the evening of the ride; after a later one, within so many hours. House rules. */
+    private const EVENING_HOUR = 21;
+
+    private const LATE_HOURS = 1;
+
+    /** @param list<WetOption> $options the best first */
+    private function __construct(
+        public ChainState $chain,
+        public int $rideEndS,
+        public int $dryByS,
+        /** Null: nobody has dried it yet. */
+        public ?int $driedS,
+        /** The start of the next day that is usually ridden; null: none is usual. */
+        public ?int $nextRideS,
+        public array $options,
+    ) {}
+
+    /**
+     * @param int|null $potDoneS when a pot day that is planned with this chain will be over; null: none is
+     *
+     * @return self|null null for a chain that is not wet
+     */
+    public static function of(ChainState $chain, Rail $rail, Settings $settings, ?int $potDoneS, DateTimeZone $zone): ?self
+    {
+        $ride = $chain->wetRide;
+        if ($ride === null || $chain->retired()) {
+            return null;
+        }
+        $endS = $ride->moment->unixS + (int) round(3600 * ($ride->hours ?? 0.0));
+        $evening = LocalDay::of($ride->moment->unixS, $zone)->atHour(self::EVENING_HOUR);
+        $nextRideS = $rail->nextRideS($chain->nowS, $zone);
+        $inTime = fn(?int $readyS): bool => $readyS !== null && ($nextRideS === null || $readyS <= $nextRideS);
+        $options = [];
+        $best = $rail->fitted?->chainId === $chain->chainId ? $rail->bestHanging() : null;
+        if ($best !== null) {
+            $options[] = new WetOption(WetWay::Swap, $best->leftKm(), $chain->nowS, true, $best);
+        }
+        if (! $chain->terms->dripOnly) {
+            $readyS = $potDoneS === null ? null : $settings->readySchool()->readyS($potDoneS, $zone);
+            $options[] = new WetOption(WetWay::Dip, $chain->terms->intervalKm, $readyS, $inTime($readyS));
+        }
+        if ($chain->mayTopUp() && $chain->life !== null) {
+            $readyS = $chain->nowS + (int) round(3600 * $settings->dripDryHours());
+            $options[] = new WetOption(WetWay::TopUp, $chain->leftAfterTopUp(), $readyS, $inTime($readyS));
+        }
+        // In time before too late, then as the ways stand; a pot that nobody has planned comes after the bottle.
+        usort($options, fn(WetOption $a, WetOption $b) => $b->inTime <=> $a->inTime ?: ($a->readyAtS === null) <=> ($b->readyAtS === null) ?: self::rank($a) <=> self::rank($b));
+
+        return new self($chain, $endS, max($evening, $endS + 3600 * self::LATE_HOURS), $chain->driedS, $nextRideS, $options);
+    }
+
+    public function late(): bool
+    {
+        return $this->driedS === null && $this->chain->nowS > $this->dryByS;
+    }
+
+    private static function rank(WetOption $option): int
+    {
+        return (int) array_search($option->way, WetWay::cases(), true);
+    }
+}

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import ActionDialog from '@/components/forms/ActionDialog.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { t } from '@/composables/useText'
+import type { Bottle } from '@/types/books'
+
+/** The bottles of drip wax, each as full as it is, and when it runs out. */
+const props = defineProps<{ bottles: Bottle[]; currency: string; today: string; mayWrite: boolean }>()
+const chosen = ref<Bottle | null>(null)
+const open = ref(false)
+const { form, submit } = useActionForm({ name: '', volume: '', left: '', opened: '', price: '', gone: false })
+function tend(bottle: Bottle | null): void {
+  chosen.value = bottle
+  Object.assign(form, bottle ? { ...bottle.values, name: bottle.name } : { name: '', volume: '', opened: props.today, price: '' }, {
+    left: '',
+    gone: false,
+  })
+  form.clearErrors()
+  open.value = true
+}
+function save(gone: boolean): void {
+  form.gone = gone
+  submit(chosen.value ? 'put' : 'post', chosen.value ? `/bottles/${chosen.value.id}` : '/bottles', () => (open.value = false))
+}
+const BOTTOM = 58
+const level = (bottle: Bottle) => BOTTOM - bottle.share * 38
+const title = computed(() => (chosen.value ? `${t('books.tend')}: ${chosen.value.name}` : t('bottles.add')))
+</script>
+
+<template>
+  <section aria-labelledby="bottles">
+    <div class="row title">
+      <h2 id="bottles">{{ t('bottles.title') }}</h2>
+      <v-btn v-if="mayWrite" size="small" data-test="add-bottle" @click="tend(null)">{{ t('bottles.add') }}</v-btn>
+    </div>
+    <p class="muted small">{{ bottles.length ? t('bottles.text') : t('bottles.none') }}</p>
+    <ul>
+      <li v-for="bottle in bottles" :key="bottle.id" :data-test="`bottle-${bottle.name}`">
+        <svg viewBox="0 0 30 62" width="30" height="62" aria-hidden="true">
+          <path d="M6 20 12 8V2h6v6l6 12v36a4 4 0 0 1-4 4H10a4 4 0 0 1-4-4Z" fill="var(--paper)" stroke="var(--ink)" stroke-width="1.6" />
+          <rect x="7.5" :y="level(bottle)" width="15" :height="BOTTOM - level(bottle)" fill="var(--amber)" />
+        </svg>
+        <div>
+          <b>{{ bottle.name }}</b>
+          <p>{{ bottle.left }}</p>
+          <p class="muted small">{{ bottle.about }}</p>
+        </div>
+        <span class="end"
+          >{{ bottle.price
+          }}<v-btn v-if="mayWrite" size="small" :aria-label="`${t('books.tend')}: ${bottle.name}`" @click="tend(bottle)">{{
+            t('books.tend')
+          }}</v-btn></span
+        >
+      </li>
+    </ul>
+    <ActionDialog
+      v-if="open"
+      v-model="open"
+      :title="title"
+      :verb="t('verbs.keep')"
+      :busy="form.processing"
+      :errors="form.errors"
+      :known="['name', 'volume', 'left', 'opened', 'price']"
+      test="bottle-form"
+      @submit="save(false)">
+      <v-text-field v-model="form.name" :label="t('books.name')" :error-messages="form.errors.name" name="name" />
+      <div class="two">
+        <v-text-field
+          v-model="form.volume"
+          inputmode="decimal"
+          :label="t('bottles.volume')"
+          suffix="ml"
+          :error-messages="form.errors.volume"
+          name="volume" />
+        <v-text-field
+          v-model="form.left"
+          inputmode="decimal"
+          :label="t('bottles.left')"
+          suffix="ml"
+          :hint="t('bottles.left_hint')"
+          persistent-hint
+          :error-messages="form.errors.left"
+          name="left" />
+      </div>
+      <div class="two">
+        <v-text-field v-model="form.opened" type="date" :label="t('bottles.opened')" :error-messages="form.errors.opened" name="opened" />
+        <v-text-field
+          v-model="form.price"
+          inputmode="decimal"
+          :label="t('books.amount')"
+          :suffix="currency"
+          :error-messages="form.errors.price"
+          name="price" />
+      </div>
+      <div v-if="chosen" class="row">
+        <v-btn size="small" data-test="bottle-gone" @click="save(true)">{{ t('bottles.gone') }}</v-btn>
+      </div>
+    </ActionDialog>
+  </section>
+</template>
+
+<style scoped>
+.title {
+  justify-content: space-between;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 30px minmax(0, 1fr) auto;
+  gap: 14px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--line);
+  align-items: center;
+}
+p {
+  margin: 2px 0;
+}
+.end {
+  display: grid;
+  justify-items: end;
+  gap: 4px;
+}
+</style>
