@@ -10,6 +10,7 @@ use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Drip\DripNeeds;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Job\JobStep;
+use Dripel\Core\Plan\LocalDay;
 
 /** Drip wax in sentences: the steps of a top-up, what a bottle still does, what follows from a plan. */
 final readonly class DripWords
@@ -76,9 +77,9 @@ final readonly class DripWords
         return [
             'left' => $this->voice->say('drip.bottle.left', ['left' => $q->volume($bottle->leftMl), 'volume' => $q->volume($bottle->volumeMl)]),
             'about' => implode(', ', array_filter([
-                $bottle->openedOn === null ? $this->voice->say('drip.bottle.shut') : $this->voice->say('drip.bottle.opened', ['day' => $this->voice->dayWord($bottle->openedOn)]),
+                $bottle->openedOn === null ? $this->voice->say('drip.bottle.shut') : $this->voice->say('drip.bottle.opened', ['day' => $this->longDay($bottle->openedOn)]),
                 trans_choice('drip.bottle.given', $bottle->given),
-                $bottle->emptyOn === null ? '' : $this->voice->say('drip.bottle.empty_on', ['day' => $this->voice->dayWord($bottle->emptyOn)]),
+                $bottle->emptyOn === null ? '' : $this->voice->say('drip.bottle.empty_on', ['day' => $this->longDay($bottle->emptyOn)]),
                 $bottle->paceMl > 0.0 ? $this->voice->say('drip.bottle.pace', ['ml' => $q->volume(7 * $bottle->paceMl, 1)]) : '',
             ])),
         ];
@@ -90,6 +91,12 @@ final readonly class DripWords
         $q = $this->voice->quantities;
 
         return $this->voice->dayWord($q->date($unixS, 'yyyy-MM-dd')).', '.$q->time($unixS);
+    }
+
+    /** A bottle lasts for years. */
+    private function longDay(string $date): string
+    {
+        return $this->voice->quantities->date(LocalDay::named($date, $this->voice->zone())->startS(), 'd MMM y');
     }
 
     private function after(DripDraft $draft, BottleState $bottle): string

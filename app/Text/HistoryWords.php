@@ -51,7 +51,6 @@ final readonly class HistoryWords
         return match (true) {
             $firstReading => 'estimate_noted',
             $action->kind === ActionKind::KeepInstrument && ($action->about['gone'] ?? false) === true => 'put_instrument_away',
-            $action->kind === ActionKind::CareForChain => "care_{$action->about['care']}",
             $action->kind === ActionKind::KeepBottle && ($action->about['gone'] ?? false) === true => 'bottle_gone',
             $action->kind === ActionKind::PotDay && ($action->about['chains'] ?? []) === [] => 'pot_day_none',
             default => $action->kind->value,
@@ -81,6 +80,7 @@ final readonly class HistoryWords
             'was' => is_numeric($about['was']['km'] ?? null) ? $q->distance((float) $about['was']['km']) : '',
             'condition' => isset($about['condition']) ? $this->voice->say("chain.condition.{$about['condition']}") : '',
             'loud' => ($about['loud'] ?? false) === true ? $this->voice->say('history.loud') : '',
+            'cared' => isset($about['care']) ? $this->voice->say("history.cared.{$about['care']}", ['chain' => is_int($about['chain'] ?? null) ? $names->fullChain($about['chain']) : '']) : '',
             'early' => ($about['early'] ?? false) === true ? $this->voice->say('history.early') : '',
             'wear' => $this->wear($about),
             'at' => $at('at'),

@@ -53,6 +53,15 @@ final readonly class Voice
             ->format(86400 * ($weekday + 3)) ?: '';
     }
 
+    /** The hour, with its day where that is another one: "16:40", "tomorrow, 07:40". */
+    public function soon(int $unixS): string
+    {
+        $date = $this->quantities->date($unixS, 'yyyy-MM-dd');
+        $time = $this->quantities->time($unixS);
+
+        return $date === $this->quantities->date($this->nowS, 'yyyy-MM-dd') ? $time : "{$this->dayWord($date)}, {$time}";
+    }
+
     /** "today", "yesterday", "Sunday" within a week ahead, else "9 Dec". */
     public function dayWord(string $date): string
     {

@@ -38,7 +38,8 @@ final readonly class DripFace implements JobFace
     {
         $lanes = [];
         foreach ($run->steps as $i => $step) {
-            $key = array_keys(array_filter(self::LANES, fn(array $codes) => in_array($step->code, $codes, true)))[0] ?? 'prepare';
+            // The bottle is shaken again for a second coat.
+            $key = isset($step->about['coat']) && $step->code === 'shake_bottle' ? 'drip' : array_keys(array_filter(self::LANES, fn(array $codes) => in_array($step->code, $codes, true)))[0] ?? 'prepare';
             $key .= '-'.($step->about['coat'] ?? 0);
             $lanes[$key] ??= ['key' => $key, 'text' => $voice->say('ui.drip.lane.'.strtok($key, '-')), 'seconds' => 0, 'steps' => []];
             $lanes[$key]['seconds'] += $step->seconds ?? 0;

@@ -76,7 +76,7 @@ final readonly class JobProps
             'begun' => $job->begun_at !== null,
             'ended' => $job->ended_at !== null,
             'givenUp' => $job->ended_at !== null && $run->doneS() === null,
-            'about' => $voice->quantities->time($run->aboutS($voice->nowS)),
+            'about' => $voice->soon($run->aboutS($voice->nowS)),
             'notes' => $this->notes($job, $run, $voice),
             'recorded' => $this->recorded($job, $voice),
             ...$this->face($job)->live($job, $run, $voice),

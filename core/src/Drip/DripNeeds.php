@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Dripel\Core\Drip;
 
 use Dripel\Core\Interval\Condition;
-use Dripel\Core\Logbook\Care;
 use Dripel\Core\Logbook\ChainHistory;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Opening;
@@ -15,8 +14,11 @@ use Dripel\Core\Logbook\TopUp;
 /** What a chain wants before it is dripped, by what happened to it. Source: common practice. */
 final readonly class DripNeeds
 {
+    /** A chain new to drip wax has a second coat before its first ride. */
+    public const COATS_NEW = 2;
+
     private function __construct(
-        /** The dirtiest ride since it was last seen to, if that is more than a dry cloth takes off. */
+        /** The dirtiest ride since it last had wax, if that is more than a dry cloth takes off. */
         public ?Condition $wash,
         /** Whether it never had drip wax before. */
         public bool $new,
@@ -24,13 +26,13 @@ final readonly class DripNeeds
 
     public static function of(ChainHistory $history): self
     {
-        $seenTo = null;
+        $waxed = null;
         foreach ($history->events as $event) {
-            if ($event instanceof Dip || $event instanceof TopUp || $event instanceof Care || $event instanceof Opening) {
-                $seenTo = $event;
+            if ($event instanceof Dip || $event instanceof TopUp || $event instanceof Opening) {
+                $waxed = $event;
             }
         }
-        $rides = $seenTo === null ? $history->rides : $history->ridesAfter($seenTo);
+        $rides = $waxed === null ? $history->rides : $history->ridesAfter($waxed);
         $dirty = array_filter(array_map(fn(Ride $ride) => $ride->condition, $rides), fn(Condition $condition) => $condition->wantsRinse());
         usort($dirty, fn(Condition $a, Condition $b) => $b->dirt() <=> $a->dirt());
 
@@ -39,6 +41,6 @@ final readonly class DripNeeds
 
     public function wish(DripPlace $place, ExcessSchool $excess): DripWish
     {
-        return new DripWish($place, $this->wash !== null, true, $this->new ? 2 : 1, $excess);
+        return new DripWish($place, $this->wash !== null, true, $this->new ? self::COATS_NEW : 1, $excess);
     }
 }

@@ -60,6 +60,8 @@ final readonly class ChainState
         /** Since the dip. */
         public int $topUps,
         private int $topUpsMost,
+        /** Whether it ever had drip wax. */
+        public bool $drippedBefore,
         /** The event that it is kept for. */
         public ?KeptFor $keptFor = null,
     ) {}
@@ -127,6 +129,7 @@ final readonly class ChainState
             dips: count(array_filter($history->events, fn(Entry $e) => $e instanceof Dip)),
             topUps: count($topUps),
             topUpsMost: $settings->topUpsMost(),
+            drippedBefore: $history->last(TopUp::class) !== null,
             keptFor: KeptFor::of($settings, $history->chainId, $nowS),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use DateTimeZone;
+use Dripel\Core\Drip\DripNeeds;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Settings;
 
@@ -56,7 +57,7 @@ final readonly class WetPath
             $options[] = new WetOption(WetWay::Dip, $chain->terms->intervalKm, $readyS, $inTime($readyS));
         }
         if ($chain->mayTopUp() && $chain->life !== null) {
-            $readyS = $chain->nowS + (int) round(3600 * $settings->dripDryHours());
+            $readyS = $chain->nowS + (int) round(3600 * $settings->dripDryHours() * ($chain->drippedBefore ? 1 : DripNeeds::COATS_NEW));
             $options[] = new WetOption(WetWay::TopUp, $chain->leftAfterTopUp(), $readyS, $inTime($readyS));
         }
         // In time before too late, then as the ways stand; a pot that nobody has planned comes after the bottle.

@@ -70,16 +70,18 @@ it('leads a wet ride through drying to wax again, and Next carries it', function
         return array_map(fn(NextItem $item) => $item->kind->value.($item->late ? ' late' : '').($item->byS === null ? '' : ' '.gmdate('H:i', $item->byS)), NextList::of($book, Rail::all($book, $nowS, new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC'), $jobs));
     };
     // Home at 15:00: dry it by the evening. 300 − 2.5·40 = 200 left; 200 more would be 400, so a top-up fills it up to 300.
+    $dripped = [fn($s) => new TopUp(6, $s('2026-11-02 19:00'), 1, 200.0)];
     [$path, $ways] = wetPath(wetBook($wet), '2026-11-25 16:00');
     expect(gmdate('H:i', $path->dryByS))->toBe('21:00')->and($path->driedS)->toBeNull()
-        ->and($ways)->toBe(['topup!', 'dip'])->and($path->options[0]->leftKm)->toBe(300.0)->and(gmdate('d H:i', $path->options[0]->readyAtS))->toBe('26 02:00')
+        // New to drip wax, it wants two coats and two nights: too late for tomorrow.
+        ->and($ways)->toBe(['topup', 'dip'])->and(gmdate('d H:i', $path->options[0]->readyAtS))->toBe('26 12:00')->and($path->options[0]->leftKm)->toBe(300.0)->and(gmdate('d H:i', wetPath(wetBook($wet, $dripped), '2026-11-25 16:00')[0]->options[0]->readyAtS))->toBe('26 02:00')
         ->and($next(wetBook($wet), '2026-11-25 16:00'))->toContain('wet 21:00')
         ->and($next(wetBook($wet), '2026-11-25 22:00'))->toContain('wet late');
     // Late in the evening there is an hour; a chain that hangs ready goes before the bottle; a pot that is planned and in time before it too.
     expect(gmdate('H:i', wetPath(wetBook([['2026-11-25 21:00', 10.0, Condition::Muddy]]), '2026-11-25 22:10')[0]->dryByS))->toBe('23:00')
-        ->and(wetPath(wetBook($wet, spare: true), '2026-11-25 16:00')[1])->toBe(['swap!', 'topup!', 'dip'])
-        ->and(wetPath(wetBook($wet), '2026-11-25 16:00', '2026-11-25 20:00')[1])->toBe(['dip!', 'topup!'])
-        ->and(wetPath(wetBook($wet), '2026-11-25 16:00', '2026-11-28 20:00')[1])->toBe(['topup!', 'dip']);
+        ->and(wetPath(wetBook($wet, $dripped, spare: true), '2026-11-25 16:00')[1])->toBe(['swap!', 'topup!', 'dip'])
+        ->and(wetPath(wetBook($wet, $dripped), '2026-11-25 16:00', '2026-11-25 20:00')[1])->toBe(['dip!', 'topup!'])
+        ->and(wetPath(wetBook($wet, $dripped), '2026-11-25 16:00', '2026-11-28 20:00')[1])->toBe(['topup!', 'dip']);
     // Dried in the evening, it still wants wax: before tomorrow's ride.
     $dried = [fn($s) => new Care(5, $s('2026-11-25 18:00'), 1, CareKind::Dried)];
     expect(gmdate('H:i', wetPath(wetBook($wet, $dried), '2026-11-25 18:30')[0]->driedS))->toBe('18:00')
@@ -141,7 +143,8 @@ it('proposes what a chain wants before it is dripped', function (): void {
     $damp = ['2026-11-20 10:00', 30.0, Condition::Damp];
     expect($needs([])->wash)->toBeNull()->and($needs([])->new)->toBeTrue()
         ->and($needs([$damp, ['2026-11-21 10:00', 30.0, Condition::Muddy]])->wash)->toBe(Condition::Muddy)
-        ->and($needs([$damp], [fn($s) => new Care(5, $s('2026-11-20 18:00'), 1, CareKind::Dried)])->wash)->toBeNull()
+        // A dry cloth does not take that off.
+        ->and($needs([$damp], [fn($s) => new Care(5, $s('2026-11-20 18:00'), 1, CareKind::Dried)])->wash)->toBe(Condition::Damp)
         ->and($needs([$damp], [fn($s) => new TopUp(5, $s('2026-11-19 18:00'), 1, 200.0)])->wish(DripPlace::OnBike, ExcessSchool::Leave))
         ->toEqual(new DripWish(DripPlace::OnBike, true, true, 1, ExcessSchool::Leave));
 });

@@ -51,7 +51,7 @@ it('leads a wet ride through drying to a guided top-up, and warns who rides befo
 
     // The plan: brush and water, since it was wet; two coats, since it is new to drip; 116 drops a coat are 11.6 ml.
     $page = ($this->props)("/chains/{$this->a->id}/drip");
-    expect($page['proposed'])->toMatchArray(['place' => 'on_bike', 'coats' => 2, 'washed' => false]);
+    expect($page['proposed'])->toMatchArray(['place' => 'on_bike', 'coats' => 2, 'washed' => true]);
     $wish = ['chain_id' => $this->a->id, 'bottle_id' => $bottle, 'coats' => 1, 'washed' => true, 'warmed' => false, 'place' => 'on_bike', 'excess' => 'leave'];
     $lines = str_replace("\u{a0}", ' ', implode("\n", $this->postJson('/drip/plan', $wish + ['action_id' => (string) Str::uuid()])->assertOk()->json('lines')));
     expect($lines)->toContain('116 drops, 5.8 ml')->toContain('Winter drip does 19 more after it.')->toContain('it may be ridden from today, 22:00')->toContain('The first top-up since its dip, of at most 2');

@@ -190,7 +190,7 @@ it('says what to do and why, with figures', function (): void {
         $props['next'],
     );
     expect($said)->toBe([
-        'Today late: Dry Badger A and dip it. Ridden 41 km in the wet on Tue 24 Nov and not seen to since. Bare spots rust overnight.',
+        'Today late: Wipe and dry Badger A. Ridden 41 km in the wet on Tue 24 Nov. Wax keeps little rust off: where it is gone, bare steel rusts overnight.',
         'Today late: Swap Tram to B. A has been ridden for its 10 h.',
         'Today by 19:40: Wax Heron D before it rusts. Bare for 4 h 40. Steel rusts after 12 h.',
         'Today by 14:15: Go on stripping Badger D. Dry in the air until 14:15; then it goes on.',
@@ -206,6 +206,7 @@ it('says what to do and why, with figures', function (): void {
         'Sunday before 74 km: Swap Heron to C. A has 140 km left and Sunday is usually 74 km. C hangs ready with 300 km.',
         '7 Dec : Dip Heron R for the Ostermoor crossing. Its day: 7 Dec. It wants a chain dipped after yesterday.',
         'Any day : Retire Lantern C. Measured 0.75 % or more, its limit is 0.75 %. A worn chain eats the cassette.',
+        'Any day : A dry cloth for Moth A. Ridden 7 times since wax or a cloth was on it: once through a dry cloth, nothing else.',
         'Any day : Hand in Dirty spirit. It has done 10 cleanings. Spent solvent is hazardous waste; fill it anew afterwards.',
         'Any day : Top up Race pot. 130 g left: a coiled chain will soon not be covered any more.',
     ]);
