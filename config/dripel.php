@@ -14,6 +14,9 @@ return [
     ],
     // What bin/start tells the server to accept; the screens promise the same.
     'upload_megabytes' => 64,
+    // Where archives and tables of rides lie while they are read, and the folders that are watched for rides, one a workshop.
+    'imports' => env('DRIPEL_IMPORTS', storage_path('app/imports')),
+    'inbox' => env('DRIPEL_INBOX', storage_path('app/inbox')),
     // Where copies of the database are kept.
     'backups' => env('DRIPEL_BACKUPS', storage_path('app/backups')),
     // Where phones reach this machine, if they do: codes to scan lead there.

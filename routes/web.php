@@ -39,6 +39,7 @@ use App\Http\Controllers\People\RegistrationController;
 use App\Http\Controllers\People\SessionController;
 use App\Http\Controllers\Pot\DipController;
 use App\Http\Controllers\PotDay\PotDayController;
+use App\Http\Controllers\Road\ImportController;
 use App\Http\Controllers\Road\RideController;
 use App\Http\Controllers\Road\TrackController;
 use App\Http\Controllers\Shed\ShedController;
@@ -85,6 +86,7 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware(OnlyWriters::class)->group(function (): void {
         Route::post('/rides', [RideController::class, 'store']);
         Route::put('/rides/{ride}', [RideController::class, 'update'])->whereNumber('ride');
+        Route::post('/rides/condition', [RideController::class, 'condition']);
         Route::post('/rides/move', [RideController::class, 'move']);
         Route::post('/rides/{ride}/split', [RideController::class, 'split'])->whereNumber('ride');
         Route::get('/tracks', [TrackController::class, 'index'])->name('tracks');
@@ -92,6 +94,13 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/tracks', [TrackController::class, 'leave']);
         Route::post('/tracks/one', [TrackController::class, 'storeOne']);
         Route::post('/tracks/take-in', [TrackController::class, 'takeIn']);
+        Route::get('/ride-imports', [ImportController::class, 'index']);
+        Route::get('/ride-imports/{import}/columns', [ImportController::class, 'columns'])->name('ride-table')->whereUuid('import');
+        Route::post('/ride-imports/{import}/preview', [ImportController::class, 'preview'])->whereUuid('import');
+        Route::post('/ride-imports/{import}/read', [ImportController::class, 'read'])->whereUuid('import');
+        Route::post('/ride-imports/{import}/stop', [ImportController::class, 'stop'])->whereUuid('import');
+        Route::post('/ride-imports/{import}/go-on', [ImportController::class, 'goOn'])->whereUuid('import');
+        Route::delete('/ride-imports/{import}', [ImportController::class, 'destroy'])->whereUuid('import');
         Route::get('/tracks/{track}', [TrackController::class, 'show'])->name('track')->whereUuid('track');
         Route::post('/tracks/{track}/keep', [TrackController::class, 'keep'])->whereUuid('track');
         Route::delete('/tracks/{track}', [TrackController::class, 'destroy'])->whereUuid('track');

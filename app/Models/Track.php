@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Rides\TrackSource;
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Logbook\Precision;
+
 /**
  * An uploaded ride that was looked at and not kept yet. No part of the logbook.
  *
@@ -17,6 +21,10 @@ namespace App\Models;
  * @property int $segments
  * @property string $fingerprint
  * @property int $uploaded_at Unix seconds
+ * @property TrackSource $source
+ * @property Precision $precision
+ * @property int|null $bike_id which bike its table says
+ * @property Condition|null $condition what its table says
  */
 final class Track extends WorkshopModel
 {
@@ -24,9 +32,14 @@ final class Track extends WorkshopModel
 
     protected $keyType = 'string';
 
+    protected function casts(): array
+    {
+        return ['source' => TrackSource::class, 'precision' => Precision::class, 'condition' => Condition::class];
+    }
+
     /** @return array<string, string|int> what a ride keeps of it */
     public function kept(): array
     {
-        return ['track_fingerprint' => $this->fingerprint, 'track_from' => 0, 'track_to' => $this->points - 1];
+        return ['track_fingerprint' => $this->fingerprint, 'track_from' => 0, 'track_to' => max(0, $this->points - 1)];
     }
 }

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $id
  * @property int $revision
  * @property bool $demo
+ * @property array<string, array{at: array<string, int>, distance: string, duration: string, dayFirst: bool}>|null $ride_columns by the names of a table's columns
  */
 final class Workshop extends Model
 {
@@ -20,7 +21,7 @@ final class Workshop extends Model
 
     protected function casts(): array
     {
-        return ['demo' => 'boolean'];
+        return ['demo' => 'boolean', 'ride_columns' => 'array'];
     }
 
     /** @return HasMany<Membership, $this> */

@@ -41,6 +41,8 @@ return [
     'bottle_gone' => 'This bottle is off the shelf. Choose another.',
     'drip_retired' => ':chain is retired. Take it back into use first.',
     'drip_no_wax' => ':chain has no wax on it to add to. Strip it if it is new, and dip it; or set its bike to drip wax alone.',
+    'zip_locked' => 'It is locked with a password. Pack it again without one.',
+    'zip_bomb' => 'It unpacks to far more than a ride can be and was not opened.',
     'part_of_chain' => 'A quick link goes with its chain and sits on no bike by itself.',
     'part_retired' => 'This part is out of use. Undo that in the history if it goes on again.',
     'part_on' => 'It is on this bike already.',

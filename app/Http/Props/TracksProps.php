@@ -5,13 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Actions\Rides\RideFacts;
+use App\Http\Requests\Road\TakeInRequest;
 use App\Logbook\Moments;
 use App\Models\Ride;
+use App\Models\RideImport;
 use App\Models\Track;
 use App\Models\Workshop;
+use App\Rides\TrackSource;
 use App\Text\Voice;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Precision;
+use Dripel\Core\Ride\AlikeRide;
+use Dripel\Core\Ride\BikeGuess;
+use Dripel\Core\Ride\GuessBecause;
+use Dripel\Core\Ride\LikelyCondition;
 use Dripel\Core\Ride\WhichBike;
 
 /** The ride files that wait to be taken in: what each says, which bike it probably was, and what stands against it. */
@@ -24,21 +32,35 @@ final readonly class TracksProps
     {
         $names = array_combine($this->book->bikeIds, array_map($this->voice->names->bike(...), $this->book->bikeIds));
         $which = new WhichBike($this->book, $names);
+        $likely = new LikelyCondition($this->book);
+        $alike = new AlikeRide($this->book->rides, $this->voice->zone());
         // Of two alike the one that came first, or has the plainer name, goes before its copy.
         $tracks = Track::query()->in($workshop)->orderBy('start')->orderBy('uploaded_at')->orderByRaw('length(name)')->orderBy('name')->orderBy('id')->get();
         $logged = Ride::query()->in($workshop)->live()->whereIn('track_fingerprint', $tracks->pluck('fingerprint'))->pluck('bike_id', 'track_fingerprint')->all();
         $seen = [];
         $rows = [];
         foreach ($tracks as $track) {
-            $rows[] = $this->row($track, $which, $logged, $seen);
+            $rows[] = $this->row($track, $which, $likely, $alike, $logged, $seen);
             $seen[$track->fingerprint] = true;
         }
 
         return [
             'tracks' => $rows,
+            'imports' => self::imports($workshop),
+            'most' => TakeInRequest::MOST,
             'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $names[$id]], $this->book->bikeIds),
             'conditions' => array_map(fn(Condition $condition) => ['value' => $condition->value, 'title' => ucfirst($this->voice->say("chain.condition.{$condition->value}"))], Condition::cases()),
         ];
+    }
+
+    /** @return list<array<string, mixed>> archives and tables, how far they are */
+    public static function imports(Workshop $workshop): array
+    {
+        return array_values(RideImport::query()->in($workshop)->orderBy('started_at')->get()->map(fn(RideImport $import) => [
+            'id' => $import->id, 'name' => $import->name, 'state' => $import->state->value, 'done' => $import->done, 'total' => $import->total,
+            'text' => trans_choice("ui.tracks.import.{$import->state->value}", $import->read, ['done' => $import->done, 'total' => $import->total]),
+            'failures' => array_map(fn(array $one) => (string) __('ui.tracks.failed', ['name' => $one['name'], 'why' => $one['why']]), $import->failures),
+        ])->all());
     }
 
     /**
@@ -47,27 +69,41 @@ final readonly class TracksProps
      *
      * @return array<string, mixed>
      */
-    private function row(Track $track, WhichBike $which, array $logged, array $seen): array
+    private function row(Track $track, WhichBike $which, LikelyCondition $likely, AlikeRide $alike, array $logged, array $seen): array
     {
         $q = $this->voice->quantities;
-        $guess = $which->of($track->name, $track->start, $track->km, $track->moving_hours);
+        $guess = $track->bike_id !== null && in_array($track->bike_id, $this->book->bikeIds, true)
+            ? new BikeGuess($track->bike_id, GuessBecause::Said)
+            : $which->of($track->name, $track->start, $track->km, $track->moving_hours);
+        $condition = $track->start === null ? null : $likely->of($guess->bikeId, $track->start);
         $against = match (true) {
             array_key_exists($track->fingerprint, $logged) => 'logged',
             isset($seen[$track->fingerprint]) => 'twice',
             $track->start === null => 'no_time',
-            $track->start > $this->voice->nowS + Moments::SLACK_S => 'future',
+            $track->start - ($track->precision === Precision::Day ? 86399 : 0) > $this->voice->nowS + Moments::SLACK_S => 'future',
             $track->km <= 0 || $track->km > RideFacts::MAX_KM => 'km',
             default => null,
         };
+        $same = $against !== null ? null : $alike->of($track->start, $track->precision === Precision::Minute, $track->km);
 
         return [
             'id' => $track->id,
             'name' => $track->name,
-            'start' => $track->start === null ? '—' : $q->date($track->start, 'EEE d MMM y, HH:mm'),
+            'start' => $track->start === null ? '—' : $q->date($track->start, $track->precision === Precision::Minute ? 'EEE d MMM y, HH:mm' : 'EEE d MMM y'),
             'km' => $q->distance($track->km, 1),
             'moving' => $track->moving_hours === null ? '' : $q->hours($track->moving_hours),
             'bike' => $guess->bikeId,
             'because' => $this->voice->say("ui.tracks.because.{$guess->because->value}"),
+            'condition' => $track->condition?->value,
+            'likely' => $track->condition !== null || $condition === null ? null : [
+                'value' => $condition->condition->value,
+                'text' => $this->voice->say($condition->late ? 'ui.tracks.likely.late' : 'ui.tracks.likely.season', [
+                    'condition' => $this->voice->say("chain.condition.{$condition->condition->value}"), 'count' => (string) $condition->count, 'of' => (string) $condition->of,
+                    'month' => $q->date((int) $track->start, 'MMMM'),
+                ]),
+            ],
+            'alike' => $same === null ? null : $this->voice->say('ui.tracks.alike', ['km' => $q->distance($same->km, 1), 'bike' => $same->bikeId === null ? $this->voice->say('ui.road.no_bike') : $this->voice->names->bike($same->bikeId)]),
+            'inbox' => $track->source === TrackSource::Inbox,
             'byItself' => $against === 'no_time',
             'against' => $against === null ? null : $this->voice->say("ui.tracks.against.{$against}", ['bike' => $this->voice->names->bike($logged[$track->fingerprint] ?? null)]),
         ];

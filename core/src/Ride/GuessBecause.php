@@ -7,6 +7,8 @@ namespace Dripel\Core\Ride;
 /** What says which bike it was. */
 enum GuessBecause: string
 {
+    /** The table that it comes from says so. */
+    case Said = 'said';
     /** There is only one. */
     case Only = 'only';
     /** Its name is in the name of the file. */

@@ -41,12 +41,25 @@ final readonly class WhichBike
         return $best - $next > log(self::MARGIN) ? new BikeGuess((int) array_key_first($scores), GuessBecause::Habit) : new BikeGuess(null, GuessBecause::Nothing);
     }
 
+    /** @return list<Ride> its last rides before an instant */
+    private function newest(int $bikeId, ?int $beforeS): array
+    {
+        $all = $this->book->ridesOf($bikeId);
+        $rides = [];
+        for ($i = count($all) - 1; $i >= 0 && count($rides) < self::RIDES; $i--) {
+            if ($all[$i]->guess === null && ($beforeS === null || $all[$i]->moment->unixS < $beforeS)) {
+                $rides[] = $all[$i];
+            }
+        }
+
+        return $rides;
+    }
+
     /** How likely it is on a bike, in logarithms: how often it goes on such a weekday, and how near its usual speed. */
     private function score(int $bikeId, ?int $startS, float $km, ?float $hours): float
     {
         $zone = $this->book->settings->zone();
-        $rides = array_values(array_filter($this->book->ridesOf($bikeId), fn(Ride $ride) => $ride->guess === null && ($startS === null || $ride->moment->unixS < $startS)));
-        $rides = array_slice($rides, -self::RIDES);
+        $rides = $this->newest($bikeId, $startS);
         $weekday = $startS === null ? null : LocalDay::of($startS, $zone)->weekday();
         $onDay = $weekday === null ? count($rides) : count(array_filter($rides, fn(Ride $ride) => LocalDay::of($ride->moment->unixS, $zone)->weekday() === $weekday));
         $speeds = array_values(array_map(fn(Ride $ride) => $ride->km / (float) $ride->hours, array_filter($rides, fn(Ride $ride) => (float) $ride->hours > 0.0)));

@@ -18,6 +18,9 @@ abstract class XmlTrackReader implements TrackReader
 {
     private const CHUNK_BYTES = 65536;
 
+    /** A day of riding recorded ten times a second is smaller; a bomb in an archive is not. */
+    private const MOST_BYTES = 268_435_456;
+
     /** A declaration must stand before the root element; no honest prolog is longer than this. */
     private const PROLOG_BYTES = 65536;
 
@@ -46,9 +49,10 @@ abstract class XmlTrackReader implements TrackReader
 
     final public function __construct() {}
 
-    public function points($stream): Generator
+    /** @param string $start what was read of it already: a file in an archive cannot be rewound */
+    public function points($stream, string $start = ''): Generator
     {
-        return (new static)->read($stream);
+        return (new static)->read($stream, $start);
     }
 
     /** @param array<string, string> $attributes */
@@ -64,15 +68,20 @@ abstract class XmlTrackReader implements TrackReader
      *
      * @return Generator<int, TrackPoint>
      */
-    private function read($stream): Generator
+    private function read($stream, string $start): Generator
     {
         $parser = xml_parser_create();
         xml_parser_set_option($parser, XML_OPTION_CASE_FOLDING, 0);
         xml_set_element_handler($parser, $this->open(...), $this->close(...));
-        $empty = true;
+        [$empty, $bytes] = [true, 0];
         do {
-            $chunk = (string) fread($stream, self::CHUNK_BYTES);
+            $chunk = $start.fread($stream, self::CHUNK_BYTES);
+            $start = '';
             $last = feof($stream);
+            $bytes += strlen($chunk);
+            if ($bytes > self::MOST_BYTES) {
+                throw new InvalidInput('file', 'is larger than 256 MB: no ride is; export it again with fewer points');
+            }
             $empty = $empty && trim($chunk) === '';
             if ($empty && $last) {
                 throw new InvalidInput('file', 'is empty: export the ride again as GPX');

@@ -7,10 +7,12 @@ namespace App\Http\Controllers\Road;
 use App\Actions\Rides\EditRide;
 use App\Actions\Rides\LogRide;
 use App\Actions\Rides\MoveRides;
+use App\Actions\Rides\SetCondition;
 use App\Actions\Rides\SplitRide;
 use App\Exceptions\NotPossible;
 use App\Http\Controllers\Controller;
 use App\Http\Props\RoadProps;
+use App\Http\Requests\Road\ConditionRequest;
 use App\Http\Requests\Road\MoveRidesRequest;
 use App\Http\Requests\Road\RideRequest;
 use App\Http\Requests\Road\SplitRequest;
@@ -53,6 +55,11 @@ final class RideController extends Controller
     public function move(MoveRidesRequest $request, MoveRides $moveRides): RedirectResponse|JsonResponse
     {
         return $this->doOrPreview($request, fn() => $moveRides($request->context(), $request->rides(), $request->bike()));
+    }
+
+    public function condition(ConditionRequest $request, SetCondition $setCondition): RedirectResponse|JsonResponse
+    {
+        return $this->doOrPreview($request, fn() => $setCondition($request->context(), $request->rides(), $request->condition()));
     }
 
     public function split(SplitRequest $request, Ride $ride, SplitRide $splitRide): RedirectResponse|JsonResponse

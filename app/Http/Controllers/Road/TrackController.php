@@ -6,7 +6,7 @@ namespace App\Http\Controllers\Road;
 
 use App\Actions\Rides\KeepTrack;
 use App\Actions\Rides\LeaveTracks;
-use App\Actions\Rides\ReadTrack;
+use App\Actions\Rides\TakeFile;
 use App\Actions\Rides\TakeInRides;
 use App\Http\Controllers\Controller;
 use App\Http\Props\TrackProps;
@@ -21,6 +21,7 @@ use App\Support\CurrentWorkshop;
 use App\Support\Find;
 use App\Text\Speaker;
 use Dripel\Core\Interval\Condition;
+use Dripel\Core\Ride\RideFileKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -30,19 +31,23 @@ use Inertia\Response;
 /** A ride file: looked at first, then kept or left. */
 final class TrackController extends Controller
 {
-    public function store(UploadRequest $request, CurrentWorkshop $current, ReadTrack $readTrack): RedirectResponse
+    public function store(UploadRequest $request, CurrentWorkshop $current, TakeFile $takeFile): RedirectResponse
     {
-        $file = $request->upload();
+        $taken = $takeFile($current->workshop(), $request->upload()->getPathname(), $request->upload()->getClientOriginalName());
 
-        return redirect()->route('track', $readTrack($current->workshop(), $file->getPathname(), $file->getClientOriginalName()));
+        return match (true) {
+            $taken instanceof Track => redirect()->route('track', $taken),
+            $taken->kind === RideFileKind::Table => redirect()->route('ride-table', $taken),
+            default => redirect()->route('tracks'),
+        };
     }
 
     /** One of many: what came of it, for the page that sends them one by one. */
-    public function storeOne(UploadRequest $request, CurrentWorkshop $current, ReadTrack $readTrack): JsonResponse
+    public function storeOne(UploadRequest $request, CurrentWorkshop $current, TakeFile $takeFile): JsonResponse
     {
-        $file = $request->upload();
+        $taken = $takeFile($current->workshop(), $request->upload()->getPathname(), $request->upload()->getClientOriginalName());
 
-        return response()->json(['id' => $readTrack($current->workshop(), $file->getPathname(), $file->getClientOriginalName())->id]);
+        return response()->json(['id' => $taken->id]);
     }
 
     public function index(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response

@@ -11,13 +11,15 @@ use App\Logbook\Moments;
 use App\Models\Action;
 use App\Models\Track;
 use Dripel\Core\Interval\Condition;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Precision;
 use Illuminate\Validation\Rule;
 
 /** Many rides out of files: of each the bike and what it was like. */
 final class TakeInRequest extends ActionRequest
 {
     /** More go in several times. */
-    public const MOST = 500;
+    public const MOST = 5000;
 
     protected function fields(): array
     {
@@ -43,7 +45,7 @@ final class TakeInRequest extends ActionRequest
 
             return [$track, new RideFacts(
                 $this->find()->bikeIfNamed($ride['bike_id']),
-                app(Moments::class)->notAhead($track->start, "rides.{$n}"),
+                $track->precision === Precision::Day ? new Moment(app(Moments::class)->notAhead($track->start - 86399, "rides.{$n}")->unixS + 86399, Precision::Day) : app(Moments::class)->notAhead($track->start, "rides.{$n}"),
                 $track->km,
                 $track->moving_hours === null || $track->moving_hours <= 0 ? null : $track->moving_hours,
                 Condition::from($ride['condition']),

@@ -2,6 +2,7 @@
 import { Link, router } from '@inertiajs/vue3'
 import { computed, onMounted, ref } from 'vue'
 import CatchUpDialog from '@/components/forms/CatchUpDialog.vue'
+import ConditionDialog from '@/components/forms/ConditionDialog.vue'
 import MoveRidesDialog from '@/components/forms/MoveRidesDialog.vue'
 import RideDialog from '@/components/forms/RideDialog.vue'
 import SplitDialog from '@/components/forms/SplitDialog.vue'
@@ -36,6 +37,14 @@ const movingOpen = computed({
   get: () => moving.value,
   set: (on: boolean) => {
     moving.value = on
+    if (!on) chosen.value = []
+  },
+})
+const setting = ref(false)
+const settingOpen = computed({
+  get: () => setting.value,
+  set: (on: boolean) => {
+    setting.value = on
     if (!on) chosen.value = []
   },
 })
@@ -104,9 +113,10 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
           t('road.log')
         }}</v-btn>
         <v-btn v-if="here.mayWrite && forms.bikes.length" data-test="catch-up" @click="catchUp">{{ t('catch_up.title') }}</v-btn>
-        <v-btn v-if="chosen.length" data-test="move-chosen" @click="moving = true">{{
+        <v-btn v-if="chosen.length && forms.bikes.length > 1" data-test="move-chosen" @click="moving = true">{{
           t('move_rides.chosen', { count: chosen.length })
         }}</v-btn>
+        <v-btn v-if="chosen.length" data-test="set-condition" @click="setting = true">{{ t('set_condition.verb') }}</v-btn>
         <span class="grow" />
         <v-select
           :model-value="bike ?? 0"
@@ -139,7 +149,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
           <tr v-for="ride in rides" :key="ride.id" data-test="ride" :class="{ estimated: ride.estimated }">
             <td>
               <input
-                v-if="here.mayWrite && !ride.estimated && forms.bikes.length > 1"
+                v-if="here.mayWrite && !ride.estimated"
                 v-model="chosen"
                 type="checkbox"
                 class="desk"
@@ -188,6 +198,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
       :bike="estimate?.bike ?? bike ?? forms.bikes[0]?.id ?? 0"
       :estimate="estimate" />
     <SplitDialog v-if="splitting" v-model="splitOpen" :forms="forms" :ride="splitting" />
+    <ConditionDialog v-if="setting" v-model="settingOpen" :forms="forms" :rides="chosen" />
     <MoveRidesDialog v-if="moving" v-model="movingOpen" :forms="forms" :rides="chosen" />
     <RideDialog v-if="here.mayWrite && open" v-model="open" :forms="forms" :bike="bike" :ride="editing" />
   </AppShell>

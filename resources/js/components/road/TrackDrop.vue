@@ -65,7 +65,7 @@ async function sendOne(file: File): Promise<string | null> {
         ref="input"
         type="file"
         multiple
-        accept=".gpx,.tcx,application/gpx+xml"
+        accept=".gpx,.tcx,.csv,.tsv,.txt,.zip,application/gpx+xml"
         class="sr"
         data-test="track-file"
         @change="send(($event.target as HTMLInputElement).files)" /><b>{{ form.processing ? t('road.reading') : t('road.drop') }}</b></label

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { Link, router } from '@inertiajs/vue3'
+import { useIntervalFn } from '@vueuse/core'
+import { ref, watch } from 'vue'
+import { t } from '@/composables/useText'
+
+/** Archives and tables of rides: how far they are read. An archive can be stopped, and goes on where it was. */
+export interface RideImport {
+  id: string
+  name: string
+  state: 'running' | 'stopped' | 'waiting' | 'done'
+  done: number
+  total: number
+  text: string
+  failures: string[]
+}
+const props = defineProps<{ imports: RideImport[] }>()
+const now = ref(props.imports)
+watch(
+  () => props.imports,
+  (fresh) => (now.value = fresh),
+)
+const EVERY_MS = 1500
+const running = () => now.value.some((one) => one.state === 'running')
+const { pause, resume } = useIntervalFn(look, EVERY_MS)
+watch(running, (on) => (on ? resume() : pause()), { immediate: true })
+async function look(): Promise<void> {
+  try {
+    const response = await fetch('/ride-imports', { headers: { Accept: 'application/json' } })
+    if (response.ok) now.value = (await response.json()) as RideImport[]
+  } catch {
+    // The server is away for a moment: asked again.
+  }
+  if (!running()) router.reload({ only: ['tracks', 'imports'] })
+}
+const steer = (one: RideImport, how: 'stop' | 'go-on') => router.post(`/ride-imports/${one.id}/${how}`, {}, { preserveScroll: true })
+const putAside = (one: RideImport) => router.delete(`/ride-imports/${one.id}`, { preserveScroll: true })
+</script>
+
+<template>
+  <ul>
+    <li v-for="one in now" :key="one.id" :data-test="`import-${one.name}`">
+      <div class="row">
+        <b>{{ one.name }}</b>
+        <progress v-if="one.state === 'running'" :value="one.done" :max="one.total" :aria-label="one.name" />
+        <span role="status" data-test="import-text">{{ one.text }}</span>
+        <v-btn v-if="one.state === 'running'" size="small" data-test="stop-import" @click="steer(one, 'stop')">{{
+          t('tracks.stop')
+        }}</v-btn>
+        <v-btn v-if="one.state === 'stopped'" size="small" data-test="go-on" @click="steer(one, 'go-on')">{{ t('tracks.go_on') }}</v-btn>
+        <Link v-if="one.state === 'waiting'" :href="`/ride-imports/${one.id}/columns`" data-test="columns">{{ t('tracks.columns') }}</Link>
+        <v-btn v-if="one.state !== 'running'" size="small" variant="text" data-test="put-aside" @click="putAside(one)">{{
+          t('tracks.put_aside')
+        }}</v-btn>
+      </div>
+      <details v-if="one.failures.length">
+        <summary>{{ one.failures[0] }}</summary>
+        <p v-for="failure in one.failures.slice(1)" :key="failure" class="small">{{ failure }}</p>
+      </details>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 10px 0;
+}
+li {
+  background: var(--paper);
+  border: 1px solid var(--line);
+  padding: 10px 14px;
+  margin-bottom: 8px;
+}
+.row {
+  gap: 8px 14px;
+}
+summary {
+  cursor: pointer;
+  min-height: 28px;
+}
+p {
+  margin: 2px 0;
+}
+</style>
