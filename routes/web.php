@@ -21,6 +21,7 @@ use App\Http\Controllers\Chains\RetirementController;
 use App\Http\Controllers\Chains\SizeController;
 use App\Http\Controllers\Chains\StripController;
 use App\Http\Controllers\Command\CommandController;
+use App\Http\Controllers\Devices\BikeComputerController;
 use App\Http\Controllers\Devices\GaugeDeviceController;
 use App\Http\Controllers\Devices\ProbeController;
 use App\Http\Controllers\Drip\BottleController;
@@ -149,6 +150,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/chains/{chain}/readings', [ReadingController::class, 'store'])->whereNumber('chain');
         Route::post('/chains/{chain}/readings/meaning', [ReadingController::class, 'meaning'])->whereNumber('chain');
         Route::post('/chains/{chain}/simulated-gauge', [GaugeDeviceController::class, 'simulate'])->whereNumber('chain');
+        Route::post('/bike-computers', [BikeComputerController::class, 'store']);
+        Route::post('/bike-computers/simulate', [BikeComputerController::class, 'simulate']);
         Route::post('/gauges', [GaugeDeviceController::class, 'store']);
         Route::get('/gauges/values', [GaugeDeviceController::class, 'values']);
         Route::post('/instruments', [GaugeController::class, 'storeInstrument']);

@@ -9,7 +9,7 @@ use App\Models\Pot;
 use App\Models\Workshop;
 use App\Support\AppClock;
 
-/** Connects a probe to a pot or a gauge to the bench, and disconnects it. Its token is told once and kept only as a hash. */
+/** Connects a probe to a pot, a gauge to the bench or a bike computer to the inbox, and disconnects it. Its token is told once and kept only as a hash. */
 final readonly class Connect
 {
     public function __construct(private AppClock $clock) {}
@@ -36,6 +36,14 @@ final readonly class Connect
         $device = Device::query()->create(['workshop_id' => $workshop->id, 'kind' => Device::GAUGE, 'name' => $name, 'added_at' => $this->clock->unixS(), 'simulates' => $simulates]);
 
         return [$device->refresh(), $device->createToken($name, [Device::SENDS_VALUES])->plainTextToken];
+    }
+
+    /** @return array{Device, string} with the token */
+    public function bikeComputer(Workshop $workshop, string $name): array
+    {
+        $device = Device::query()->create(['workshop_id' => $workshop->id, 'kind' => Device::BIKE_COMPUTER, 'name' => $name, 'added_at' => $this->clock->unixS()]);
+
+        return [$device->refresh(), $device->createToken($name, [Device::SENDS_RIDES])->plainTextToken];
     }
 
     public function disconnect(Device $device): void

@@ -10,7 +10,7 @@ use Laravel\Sanctum\HasApiTokens;
 use Laravel\Sanctum\PersonalAccessToken;
 
 /**
- * A thing that sends readings: of one workshop, a probe at one pot, a gauge at none. Its token is its own and can do nothing else.
+ * A thing that sends readings or rides: of one workshop, a probe at one pot, the others at none. Its token is its own and can do nothing else.
  *
  * @property int $id
  * @property string $kind
@@ -32,11 +32,16 @@ final class Device extends WorkshopModel implements CanSignIn
 
     public const GAUGE = 'gauge';
 
+    public const BIKE_COMPUTER = 'bike_computer';
+
     /** What the token of a probe may do. */
     public const SENDS_TEMPERATURES = 'temperatures:send';
 
     /** What the token of a gauge may do. */
     public const SENDS_VALUES = 'values:send';
+
+    /** What the token of a bike computer may do. */
+    public const SENDS_RIDES = 'rides:send';
 
     protected function casts(): array
     {

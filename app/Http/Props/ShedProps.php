@@ -39,7 +39,7 @@ final readonly class ShedProps
      * @param array<int, JarState> $jars
      * @param array<int, BathState> $baths
      */
-    public function __construct(private Book $book, private Voice $voice, private array $jobs = [], private array $jars = [], private array $baths = [], ?WorkshopWear $wear = null)
+    public function __construct(private Book $book, private Voice $voice, private array $jobs = [], private array $jars = [], private array $baths = [], ?WorkshopWear $wear = null, private int $ridesIn = 0)
     {
         $this->wear = $wear ?? new WorkshopWear($book, $voice->nowS);
         $this->chains = new ChainProps($voice, $jobs);
@@ -50,7 +50,7 @@ final readonly class ShedProps
     public function all(): array
     {
         $rails = Rail::all($this->book, $this->voice->nowS, $this->voice->zone());
-        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))));
+        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))), $this->ridesIn);
 
         return [
             'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->spareLinks()),

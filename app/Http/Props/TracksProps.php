@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Actions\Rides\RideFacts;
+use App\Devices\RideFolder;
 use App\Http\Requests\Road\TakeInRequest;
 use App\Logbook\Moments;
+use App\Models\Device;
 use App\Models\Ride;
 use App\Models\RideImport;
 use App\Models\Track;
@@ -50,6 +52,23 @@ final readonly class TracksProps
             'most' => TakeInRequest::MOST,
             'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $names[$id]], $this->book->bikeIds),
             'conditions' => array_map(fn(Condition $condition) => ['value' => $condition->value, 'title' => ucfirst($this->voice->say("chain.condition.{$condition->value}"))], Condition::cases()),
+        ];
+    }
+
+    /** How many files wait to be taken in, in words; empty: none. */
+    public static function waiting(Workshop $workshop): string
+    {
+        $count = Track::query()->in($workshop)->count() + RideImport::query()->in($workshop)->count();
+
+        return $count === 0 ? '' : trans_choice('ui.tracks.waiting', $count);
+    }
+
+    /** @return array{folder: string, devices: list<array{id: int, name: string}>} where rides come in by themselves */
+    public static function inbox(Workshop $workshop): array
+    {
+        return [
+            'folder' => RideFolder::path($workshop),
+            'devices' => array_values(Device::query()->in($workshop)->where('kind', Device::BIKE_COMPUTER)->whereNull('gone_at')->orderBy('id')->get()->map(fn(Device $device) => ['id' => $device->id, 'name' => $device->name])->all()),
         ];
     }
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Ride;
 
+use DateTimeZone;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Plan\LocalDay;
-use DateTimeZone;
 
 /**
  * Whether a ride is in the logbook already though its file is another one: logged by hand, or exported a second time. House rules:

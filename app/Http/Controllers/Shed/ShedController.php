@@ -9,6 +9,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Props\ShedProps;
 use App\Logbook\ReadBook;
 use App\Pot\ReadBaths;
+use App\Rides\Inbox;
 use App\Strip\ReadJars;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
@@ -27,6 +28,7 @@ final class ShedController extends Controller
             $readJars($current->workshop()),
             $readBaths($current->workshop()),
             $readWear($current->workshop()),
+            Inbox::waiting($current->workshop()),
         ))->all());
     }
 }

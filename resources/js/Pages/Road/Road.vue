@@ -8,6 +8,7 @@ import RideDialog from '@/components/forms/RideDialog.vue'
 import SplitDialog from '@/components/forms/SplitDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import DayStrip from '@/components/road/DayStrip.vue'
+import InboxPanel from '@/components/road/InboxPanel.vue'
 import TrackDrop from '@/components/road/TrackDrop.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
@@ -23,6 +24,8 @@ const props = defineProps<{
   bike: number | null
   forms: FormDefaults
   uploadMegabytes: number
+  waiting: string
+  inbox: { folder: string; devices: { id: number; name: string }[] }
 }>()
 const here = useHere()
 const open = ref(false)
@@ -128,6 +131,9 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
       </div>
       <DayStrip :days="strip" />
       <TrackDrop v-if="here.mayWrite && forms.bikes.length" :megabytes="uploadMegabytes" class="drop" />
+      <p v-if="waiting && here.mayWrite" class="waits">
+        <Link href="/tracks" data-test="waiting">{{ waiting }}</Link>
+      </p>
       <h2 id="rides">{{ t('road.rides') }}</h2>
       <p v-if="!rides.length" class="muted">{{ t('road.none') }}</p>
       <table v-else class="plain rides" aria-labelledby="rides">
@@ -191,6 +197,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
         <v-btn v-if="page < pages" @click="show(page + 1)">{{ t('road.older') }}</v-btn>
       </div>
     </div>
+    <InboxPanel v-if="here.mayWrite && forms.bikes.length" :inbox="inbox" class="page" />
     <CatchUpDialog
       v-if="catchingUp"
       v-model="catchingUp"
@@ -235,6 +242,9 @@ input[type='checkbox'] {
 }
 .drop {
   margin: 16px 0 20px;
+}
+.waits {
+  font-weight: 680;
 }
 .acts {
   white-space: nowrap;
