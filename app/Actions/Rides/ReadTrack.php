@@ -58,7 +58,7 @@ final readonly class ReadTrack
     public function remember(Workshop $workshop, TrackSource $source, array $columns): Track
     {
         return Track::query()->create([
-            'id' => (string) Str::uuid(), 'workshop_id' => $workshop->id, 'source' => $source, 'uploaded_at' => $this->clock->unixS(),
+            'id' => (string) Str::uuid7(), 'workshop_id' => $workshop->id, 'source' => $source, 'uploaded_at' => $this->clock->unixS(),
             'name' => Str::limit(basename((string) $columns['name']), 120, ''),
         ] + $columns);
     }

@@ -36,8 +36,8 @@ final readonly class TracksProps
         $which = new WhichBike($this->book, $names);
         $likely = new LikelyCondition($this->book);
         $alike = new AlikeRide($this->book->rides, $this->voice->zone());
-        // Of two alike the one that came first, or has the plainer name, goes before its copy.
-        $tracks = Track::query()->in($workshop)->orderBy('start')->orderBy('uploaded_at')->orderByRaw('length(name)')->orderBy('name')->orderBy('id')->get();
+        // Of two alike the one that came first goes before its copy: ids rise with time.
+        $tracks = Track::query()->in($workshop)->orderBy('start')->orderBy('id')->get();
         $logged = Ride::query()->in($workshop)->live()->whereIn('track_fingerprint', $tracks->pluck('fingerprint'))->pluck('bike_id', 'track_fingerprint')->all();
         $seen = [];
         $rows = [];

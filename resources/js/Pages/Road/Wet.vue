@@ -91,7 +91,7 @@ function go(way: Way): void {
                   v-if="here.mayWrite"
                   :variant="dry.done && way.best ? 'flat' : 'outlined'"
                   :color="dry.done && way.best ? 'primary' : undefined"
-                  :aria-label="way.title"
+                  :aria-label="`${t(`wet.go.${way.way}`)}: ${way.title}`"
                   :data-test="`go-${way.way}`"
                   @click="go(way)"
                   >{{ t(`wet.go.${way.way}`) }}</v-btn
