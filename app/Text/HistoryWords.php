@@ -204,7 +204,7 @@ final readonly class HistoryWords
 
         return match (true) {
             $value === null || ! is_scalar($value) => $this->voice->say('words.none'),
-            in_array($key, [SettingKey::IntervalKm, SettingKey::UsualIntervalKm, SettingKey::TargetLifeKm, SettingKey::DeclinedKm], true) => $q->distance((float) $value),
+            in_array($key, [SettingKey::IntervalKm, SettingKey::UsualIntervalKm, SettingKey::TargetLifeKm, SettingKey::DeclinedKm, SettingKey::ChainDripKm], true) => $q->distance((float) $value),
             $key === SettingKey::IntervalHours => $q->hours((float) $value),
             in_array($key, [SettingKey::LimitSchool, SettingKey::UsualLimitSchool], true) => $this->voice->say("schools.{$value}.name"),
             $key === SettingKey::ReadySchool => $this->voice->say("schools.ready.{$value}"),

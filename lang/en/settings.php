@@ -44,6 +44,7 @@ return [
     'chain.load' => 'came with',
     'chain.joint' => 'closed by',
     'chain.directional' => 'has an outer side',
+    'chain.drip_interval_km' => 'drip wax alone, every',
     'chain.mass_g' => 'mass',
     'chain.price_minor' => 'price',
     'chain.bought_on' => 'bought on',

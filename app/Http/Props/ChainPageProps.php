@@ -114,6 +114,7 @@ final readonly class ChainPageProps
             'joint' => $settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value),
             'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1,
             'mass' => $massG === null ? '' : (string) round($q->units->fromGrams($massG), 2),
+            'drip_interval' => ($dripKm = $this->number(SettingKey::ChainDripKm, $chainId)) === null ? '' : (string) round($q->units->fromKm($dripKm), 1),
             'price' => $minor === null ? '' : (string) ($minor / 10 ** $q->exponent()),
             'bought_on' => $settings->text(SettingKey::ChainBoughtOn, $chainId),
             'event' => $settings->text(SettingKey::ChainEvent, $chainId),
@@ -139,6 +140,7 @@ final readonly class ChainPageProps
             'joint' => $this->voice->say('ui.size.'.$settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value)),
             'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1 ? $this->voice->say('ui.new_chain.outward') : null,
             'mass' => ($massG = $this->number(SettingKey::ChainMassG, $chainId)) === null ? null : $q->mass($massG),
+            'drip_interval' => ($dripKm = $this->number(SettingKey::ChainDripKm, $chainId)) === null ? null : $q->distance($dripKm),
             'price' => ($minor = $this->number(SettingKey::ChainPrice, $chainId)) === null ? null : $q->money($minor),
             'bought_on' => $day === '' ? null : $q->date(LocalDay::named($day, $this->voice->zone())->startS(), 'd MMM y'),
         ];

@@ -207,7 +207,10 @@ final class Book
     /** What the bike of a chain asks of it; without a bike, the defaults. */
     public function termsOf(int $chainId, int $atS): Terms
     {
-        return $this->termsOfBike($this->bikeOfChain($chainId, $atS) ?? 0, $atS);
+        $terms = $this->termsOfBike($this->bikeOfChain($chainId, $atS) ?? 0, $atS);
+        $dripKm = $this->settings->at(SettingKey::ChainDripKm, $chainId, $atS);
+
+        return $dripKm === null ? $terms : new Terms((float) $dripKm, null, $terms->limitPct, false, true);
     }
 
     public function termsOfBike(int $bikeId, int $atS): Terms

@@ -35,6 +35,8 @@ enum SettingKey: string
     /** 1: it has an outer side. */
     case ChainDirectional = 'chain.directional';
     case ChainMassG = 'chain.mass_g';
+    /** km between two drips of a chain that sees no pot, whatever its bike does; null: it goes with its bike. */
+    case ChainDripKm = 'chain.drip_interval_km';
     /** In minor units of the workshop's currency. */
     case ChainPrice = 'chain.price_minor';
     /** YYYY-MM-DD */
@@ -133,7 +135,7 @@ enum SettingKey: string
     public function isDated(): bool
     {
         return match ($this) {
-            self::IntervalKm, self::IntervalHours, self::ByEar, self::DripOnly, self::LimitSchool, self::ChainHome,
+            self::IntervalKm, self::IntervalHours, self::ByEar, self::DripOnly, self::ChainDripKm, self::LimitSchool, self::ChainHome,
             self::FactorIndoor, self::FactorDry, self::FactorDusty, self::FactorDamp, self::FactorWet, self::FactorMuddy => true,
             default => false,
         };

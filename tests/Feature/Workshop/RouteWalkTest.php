@@ -17,8 +17,11 @@ use App\Models\Part;
 use App\Models\Pot;
 use App\Models\Protocol;
 use App\Models\Ride;
+use App\Models\RideImport;
 use App\Models\Role;
 use App\Models\Track;
+use App\Rides\ImportState;
+use Dripel\Core\Ride\RideFileKind;
 use Illuminate\Routing\Route as Path;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
@@ -78,6 +81,7 @@ function furnish(Bench $bench): array
     test()->post('/pots/'.Pot::query()->in($bench->workshop)->sole()->id.'/bath', ['act' => 'fill', 'wax' => 400] + Bench::form(2))->assertSessionHasNoErrors();
     test()->postJson('/pots/'.Pot::query()->in($bench->workshop)->sole()->id.'/devices', ['name' => 'Probe'])->assertOk();
     test()->post('/instruments', ['action_id' => (string) Str::uuid(), 'name' => 'Gauge', 'kind' => 'drop_in', 'marks' => '0.5'])->assertSessionHasNoErrors();
+    RideImport::query()->create(['id' => $import = (string) Str::uuid(), 'workshop_id' => $bench->workshop->id, 'kind' => RideFileKind::Zip, 'name' => 'x.zip', 'state' => ImportState::Stopped, 'total' => 1, 'failures' => [], 'started_at' => Bench::NOW]);
     test()->post('/bottles', ['action_id' => (string) Str::uuid(), 'name' => 'Drip', 'volume' => 120])->assertSessionHasNoErrors();
     test()->post("/bikes/{$bike->id}/parts", ['action_id' => (string) Str::uuid(), 'kind' => 'cassette', 'name' => 'Cassette'] + Bench::form(2))->assertSessionHasNoErrors();
     $boxed = $bench->chain($bike, 'N', null);
@@ -93,6 +97,7 @@ function furnish(Bench $bench): array
         'device' => Device::query()->in($bench->workshop)->sole()->id,
         'pot' => Pot::query()->in($bench->workshop)->sole()->id,
         'instrument' => Instrument::query()->in($bench->workshop)->sole()->id,
+        'import' => $import,
         'bottle' => Bottle::query()->in($bench->workshop)->sole()->id,
         'part' => Part::query()->in($bench->workshop)->where('kind', 'cassette')->sole()->id,
         'jar' => Jar::query()->in($bench->workshop)->sole()->id,

@@ -45,6 +45,7 @@ const props = defineProps<{
     mass: string
     price: string
     bought_on: string
+    drip_interval: string
     event: string
     event_on: string
     dipped_after: string
@@ -104,6 +105,7 @@ const { form: details, submit: submitDetails } = useActionForm<{
   mass: string
   price: string
   bought_on: string
+  drip_interval: string
   event: string
   event_on: string
   dipped_after: string
@@ -290,7 +292,19 @@ useKeys({
         :verb="t('verbs.save')"
         :busy="details.processing"
         :errors="details.errors"
-        :known="['label', 'speeds', 'pitches', 'bike_id', 'mass', 'price', 'bought_on', 'event', 'event_on', 'dipped_after']"
+        :known="[
+          'label',
+          'speeds',
+          'pitches',
+          'bike_id',
+          'mass',
+          'price',
+          'bought_on',
+          'drip_interval',
+          'event',
+          'event_on',
+          'dipped_after',
+        ]"
         @submit="submitDetails('put', `/chains/${chain.id}`, () => (form = null))">
         <v-select
           v-model="details.bike_id"

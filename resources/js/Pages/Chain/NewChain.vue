@@ -32,6 +32,7 @@ const { form, submit } = useActionForm({
   mass: '',
   price: '',
   bought_on: '',
+  drip_interval: '',
   event: '',
   event_on: '',
   dipped_after: '',

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import TapChoice from '@/components/forms/TapChoice.vue'
+import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 
 /** What else is known of a chain; all of it may be left open. */
@@ -10,6 +11,7 @@ export interface KnownFacts {
   mass: string
   price: string
   bought_on: string
+  drip_interval: string
   event: string
   event_on: string
   dipped_after: string
@@ -21,6 +23,7 @@ defineProps<{
   asksLoad?: boolean
   asksEvent?: boolean
 }>()
+const here = useHere()
 const joints = ['quick_link', 'pin'].map((value) => ({ value, title: t(`size.${value}`) }))
 const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, title: t(`new_chain.loads.${value}`) }))
 </script>
@@ -58,6 +61,15 @@ const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, tit
         :error-messages="errors.bought_on"
         name="bought_on" />
     </div>
+    <v-text-field
+      v-model="facts.drip_interval"
+      inputmode="decimal"
+      :label="t('new_chain.drip_interval')"
+      :suffix="here.distanceUnit"
+      :hint="t('new_chain.drip_interval_hint')"
+      persistent-hint
+      :error-messages="errors.drip_interval"
+      name="drip_interval" />
     <div v-if="asksEvent" class="three">
       <v-text-field
         v-model="facts.event"
