@@ -90,6 +90,32 @@ final readonly class Fields
         return is_string($value) ? $value : throw new InvalidInput($name, 'must be a text');
     }
 
+    /** What a thing is called in an input: a text or a whole number. */
+    public function id(string $name): string|int
+    {
+        $value = $this->value($name);
+
+        return is_string($value) || is_int($value) ? $value : throw new InvalidInput($name, 'must be a text or a whole number');
+    }
+
+    /** @return list<float> */
+    public function numbers(string $name): array
+    {
+        $value = $this->value($name);
+        is_array($value) || throw new InvalidInput($name, 'must be a list of numbers');
+
+        return array_map(fn(mixed $item, int $n) => $this->asNumber("{$name}.{$n}", $item), array_values($value), array_keys(array_values($value)));
+    }
+
+    /** @return list<bool> */
+    public function yesOrNos(string $name): array
+    {
+        $value = $this->value($name);
+        is_array($value) || throw new InvalidInput($name, 'must be a list of true and false');
+
+        return array_map(fn(mixed $item, int $n) => is_bool($item) ? $item : throw new InvalidInput("{$name}.{$n}", 'must be true or false'), array_values($value), array_keys(array_values($value)));
+    }
+
     public function time(string $name): IsoTime
     {
         return IsoTime::parse($name, $this->text($name));

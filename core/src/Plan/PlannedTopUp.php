@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use Dripel\Core\Input\Check;
+use Dripel\Core\Input\Fields;
+use Dripel\Core\Input\InvalidInput;
+
+/** What a drip top-up gives (km) and takes (minutes), and how many a chain may have between two dips. */
+final readonly class PlannedTopUp
+{
+    /** @throws InvalidInput at `km` unless above 0, at `minutes` and `max_per_cycle` below 0 */
+    public function __construct(public float $km, public float $minutes, public int $maxPerCycle)
+    {
+        Check::positive('km', $km);
+        Check::notNegative('minutes', $minutes);
+        Check::between('max_per_cycle', $maxPerCycle, 0, 1000);
+    }
+
+    public static function from(Fields $in): self
+    {
+        $in->only('km', 'minutes', 'max_per_cycle');
+
+        return new self($in->number('km'), $in->number('minutes'), $in->whole('max_per_cycle'));
+    }
+}

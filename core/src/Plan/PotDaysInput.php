@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use Dripel\Core\Input\Check;
+use Dripel\Core\Input\Fields;
+use Dripel\Core\Input\InvalidInput;
+
+/** The days ahead, on which of them the pot may be heated, what everything takes in minutes, and the bikes. */
+final readonly class PotDaysInput
+{
+    /** A year and a bit. */
+    public const MOST_DAYS = 400;
+
+    /**
+     * @param list<bool> $allowedDays one for each day
+     * @param int|null $potCapacity chains in one batch; null: any number
+     * @param list<PlannedBike> $bikes
+     *
+     * @throws InvalidInput at the field
+     */
+    public function __construct(
+        public int $days,
+        public array $allowedDays,
+        public float $fixedMinutes,
+        public float $perDipMinutes,
+        public float $batchMinutes,
+        public ?int $potCapacity,
+        public float $swapMinutes,
+        public ?PlannedTopUp $topUp,
+        public array $bikes,
+    ) {
+        Check::between('days', $days, 1, self::MOST_DAYS);
+        count($allowedDays) === $days || throw new InvalidInput('allowed_days', "must be one for each of the {$days} days");
+        foreach (['fixed_minutes' => $fixedMinutes, 'per_dip_minutes' => $perDipMinutes, 'batch_minutes' => $batchMinutes, 'swap_minutes' => $swapMinutes] as $field => $minutes) {
+            Check::notNegative($field, $minutes);
+        }
+        $potCapacity === null || Check::between('pot_capacity', $potCapacity, 1, 1000);
+        foreach ($bikes as $n => $bike) {
+            count($bike->dailyKm) === $days || throw new InvalidInput("bikes.{$n}.daily_km", "must be one for each of the {$days} days");
+        }
+        count(array_unique(array_map(fn(PlannedBike $bike) => $bike->id, $bikes))) === count($bikes) || throw new InvalidInput('bikes', 'must each have an id of its own');
+    }
+
+    public static function from(Fields $in): self
+    {
+        $in->only('days', 'allowed_days', 'fixed_minutes', 'per_dip_minutes', 'batch_minutes', 'pot_capacity', 'swap_minutes', 'topup', 'bikes');
+
+        return new self(
+            $in->whole('days'),
+            $in->yesOrNos('allowed_days'),
+            $in->number('fixed_minutes'),
+            $in->number('per_dip_minutes'),
+            $in->number('batch_minutes', 0.0),
+            $in->has('pot_capacity') && $in->numberOrNull('pot_capacity') !== null ? $in->whole('pot_capacity') : null,
+            $in->number('swap_minutes', 0.0),
+            $in->has('topup') ? $in->nestedOrNull('topup', PlannedTopUp::from(...)) : null,
+            $in->list('bikes', PlannedBike::from(...)),
+        );
+    }
+}
