@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Ahead\AheadController;
+use App\Http\Controllers\Ahead\CalendarController;
 use App\Http\Controllers\Archive\ExportController;
 use App\Http\Controllers\Archive\RestoreController;
 use App\Http\Controllers\Arriving\ArriveController;
@@ -55,6 +57,8 @@ use Illuminate\Support\Facades\Route;
 
 // What a device keeps for when it cannot reach the machine.
 Route::view('/offline', 'offline')->name('offline');
+// Calendars ask without signing in: the address is the secret.
+Route::get('/calendar/{secret}.ics', [CalendarController::class, 'subscribe'])->where('secret', '[A-Za-z0-9]{40}')->middleware('throttle:60,1');
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('sign-in');
@@ -78,6 +82,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/labels', LabelController::class)->name('labels');
     Route::get('/gauge', [GaugeController::class, 'index'])->name('gauge');
     Route::get('/chains/{chain}/retirement', [RetirementController::class, 'show'])->whereNumber('chain');
+    Route::get('/ahead/dripel.ics', [CalendarController::class, 'file']);
+    Route::get('/ahead', [AheadController::class, 'index'])->name('ahead');
     Route::get('/books', [BooksController::class, 'index'])->name('books');
     Route::get('/jobs/{job}', [JobController::class, 'show'])->name('job')->whereUuid('job');
     Route::get('/jobs/{job}/state', [JobController::class, 'state'])->whereUuid('job');
@@ -187,6 +193,13 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/pots/{pot}/bath', [PotController::class, 'tend'])->whereNumber('pot');
         Route::post('/prices', [BooksController::class, 'storePrice']);
         Route::post('/links', [BooksController::class, 'storeLink']);
+        Route::post('/calendar', [CalendarController::class, 'renew']);
+        Route::post('/ahead/try', [AheadController::class, 'try']);
+        Route::post('/ahead/keep', [AheadController::class, 'keep']);
+        Route::post('/ahead/again', [AheadController::class, 'planAgain']);
+        Route::post('/ahead/unfollow', [AheadController::class, 'unfollow']);
+        Route::put('/ahead/terms', [AheadController::class, 'terms']);
+        Route::post('/ahead/rides', [AheadController::class, 'ride']);
         Route::post('/dips', [DipController::class, 'store']);
 
         Route::put('/entries/{type}/{entry}', [EntryController::class, 'update'])->whereNumber('entry');

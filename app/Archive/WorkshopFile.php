@@ -18,7 +18,7 @@ final class WorkshopFile
     public const VERSION = 4;
 
     /** Tables that files of earlier versions do not have yet, by the version that brought them. */
-    private const TABLES_SINCE = [2 => ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'], 4 => ['cares']];
+    private const TABLES_SINCE = [2 => ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'], 4 => ['cares', 'planned_rides']];
 
     /** Columns likewise, with what they mean in earlier files. */
     private const COLUMNS_SINCE = [

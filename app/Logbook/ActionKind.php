@@ -54,5 +54,7 @@ enum ActionKind: string
     case MoveEntry = 'move_entry';
     case DeleteEntry = 'delete_entry';
     case ChangeWorkshop = 'change_workshop';
+    case PlanRide = 'plan_ride';
+    case KeepPlan = 'keep_plan';
     case Undo = 'undo';
 }

@@ -18,6 +18,7 @@ use App\Models\JarEntry;
 use App\Models\LogbookRow;
 use App\Models\Noise;
 use App\Models\Opening;
+use App\Models\PlannedRide;
 use App\Models\Price;
 use App\Models\Protocol;
 use App\Models\Reading;
@@ -51,6 +52,7 @@ enum EntryType: string
     case Bath = 'baths';
     case BathEntry = 'bath_entries';
     case Price = 'prices';
+    case PlannedRide = 'planned_rides';
     case Protocol = 'protocols';
 
     /** @return class-string<LogbookRow> */
@@ -77,6 +79,7 @@ enum EntryType: string
             self::Bath => Bath::class,
             self::BathEntry => BathEntry::class,
             self::Price => Price::class,
+            self::PlannedRide => PlannedRide::class,
             self::Protocol => Protocol::class,
         };
     }

@@ -51,6 +51,8 @@ final readonly class HistoryWords
         return match (true) {
             $firstReading => 'estimate_noted',
             $action->kind === ActionKind::KeepInstrument && ($action->about['gone'] ?? false) === true => 'put_instrument_away',
+            $action->kind === ActionKind::PlanRide && ($action->about['holiday'] ?? false) === true => 'plan_holiday',
+            $action->kind === ActionKind::KeepPlan && ($action->about['by_hand'] ?? false) !== true => 'plan_best',
             $action->kind === ActionKind::KeepBottle && ($action->about['gone'] ?? false) === true => 'bottle_gone',
             $action->kind === ActionKind::PotDay && ($action->about['chains'] ?? []) === [] => 'pot_day_none',
             default => $action->kind->value,
@@ -81,6 +83,7 @@ final readonly class HistoryWords
             'condition' => isset($about['condition']) ? $this->voice->say("chain.condition.{$about['condition']}") : '',
             'loud' => ($about['loud'] ?? false) === true ? $this->voice->say('history.loud') : '',
             'cared' => isset($about['care']) ? $this->voice->say("history.cared.{$about['care']}", ['chain' => is_int($about['chain'] ?? null) ? $names->fullChain($about['chain']) : '']) : '',
+            'pot_days' => implode(', ', array_map($this->day(...), array_filter($about['pot_days'] ?? [], is_string(...)))),
             'early' => ($about['early'] ?? false) === true ? $this->voice->say('history.early') : '',
             'wear' => $this->wear($about),
             'at' => $at('at'),

@@ -36,6 +36,8 @@ final readonly class BikeProps
                 'limit_school' => $school->value,
                 'by_ear' => $bikeId !== null && $settings->byEar($bikeId, $nowS),
                 'drip_only' => $bikeId !== null && $settings->dripOnly($bikeId, $nowS),
+                'week_summer' => $this->week(SettingKey::WeekSummer, $bikeId),
+                'week_winter' => $this->week(SettingKey::WeekWinter, $bikeId),
                 'chains_wanted' => $bikeId === null ? '' : (string) $settings->chainsWanted($bikeId),
                 'target_life' => $bikeId === null || ! is_numeric($settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX)) ? '' : (string) round($units->fromKm((float) $settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX))),
             ],
@@ -71,5 +73,13 @@ final readonly class BikeProps
                 'condition' => $commute->condition->value, 'from' => $commute->fromDate, 'until' => $commute->untilDate ?? '',
             ],
         ];
+    }
+
+    /** What it is ridden by weekday, as a form writes it. */
+    private function week(SettingKey $key, ?int $bikeId): string
+    {
+        $days = $bikeId === null ? [] : (preg_split('/\s+/', $this->book->settings->text($key, $bikeId), -1, PREG_SPLIT_NO_EMPTY) ?: []);
+
+        return implode(' ', array_map(fn(string $km) => (string) round($this->voice->quantities->units->fromKm((float) $km), 1), $days));
     }
 }

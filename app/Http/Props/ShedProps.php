@@ -21,6 +21,7 @@ use Dripel\Core\Plan\NextList;
 use Dripel\Core\Plan\OpenJob;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\Verb;
+use Dripel\Core\Plan\WorkshopPlan;
 use Dripel\Core\Strip\BareState;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Wear\WorkshopWear;
@@ -39,7 +40,7 @@ final readonly class ShedProps
      * @param array<int, JarState> $jars
      * @param array<int, BathState> $baths
      */
-    public function __construct(private Book $book, private Voice $voice, private array $jobs = [], private array $jars = [], private array $baths = [], ?WorkshopWear $wear = null, private int $ridesIn = 0)
+    public function __construct(private Book $book, private Voice $voice, private array $jobs = [], private array $jars = [], private array $baths = [], ?WorkshopWear $wear = null, private int $ridesIn = 0, private ?WorkshopPlan $plan = null)
     {
         $this->wear = $wear ?? new WorkshopWear($book, $voice->nowS);
         $this->chains = new ChainProps($voice, $jobs);
@@ -50,7 +51,7 @@ final readonly class ShedProps
     public function all(): array
     {
         $rails = Rail::all($this->book, $this->voice->nowS, $this->voice->zone());
-        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))), $this->ridesIn);
+        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))), $this->ridesIn, $this->plan?->terms->followed === true ? $this->plan : null);
 
         return [
             'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->spareLinks()),

@@ -146,6 +146,12 @@ final class Book
         return self::sorted(array_values(array_filter($this->events, fn(Entry $event) => $event instanceof TopUp)));
     }
 
+    /** @return list<Dip> of all chains, in order */
+    public function dips(): array
+    {
+        return self::sorted(array_values(array_filter($this->events, fn(Entry $event) => $event instanceof Dip)));
+    }
+
     public function lastOdometer(int $bikeId): ?Estimate
     {
         return $this->fillIn?->lastOdometer($bikeId);
@@ -165,6 +171,18 @@ final class Book
     public function withRide(Ride $ride): self
     {
         return new self($this->bikeIds, $this->chainIds, $this->settings, $this->fittingEntries, [...$this->logged, $ride], $this->events, $this->fillIn, $this->parts);
+    }
+
+    /**
+     * The same logbook as if more had happened.
+     *
+     * @param list<Fitting> $fittings
+     * @param list<Ride> $rides
+     * @param list<Dip|TopUp> $events
+     */
+    public function with(array $fittings, array $rides, array $events): self
+    {
+        return new self($this->bikeIds, $this->chainIds, $this->settings, [...$this->fittingEntries, ...$fittings], [...$this->logged, ...$rides], [...$this->events, ...$events], $this->fillIn, $this->parts);
     }
 
     public function chain(int $chainId, int $nowS): ChainState

@@ -19,6 +19,9 @@ enum SettingKey: string
     case ByEar = 'bike.by_ear';
     /** 1: its chains see no pot and live on drip wax alone, every interval. */
     case DripOnly = 'bike.drip_only';
+    /** What it is ridden in summer and winter, km by weekday from Monday: "0 36 0 0 0 50 74"; null: as in the last eight weeks. */
+    case WeekSummer = 'bike.week_summer';
+    case WeekWinter = 'bike.week_winter';
     /** How many km a chain should live, for the advice on the interval. */
     case TargetLifeKm = 'bike.target_life_km';
     /** An interval that was advised and declined, in km. */
@@ -124,6 +127,28 @@ enum SettingKey: string
     case ExcessSchool = 'workshop.excess_school';
     /** After how many rides a chain wants a cloth; 0: never asked for. */
     case WipeRides = 'workshop.wipe_rides';
+    /** Weekdays on which the pot may be heated, 1 Monday to 7 Sunday: "4 6 7". */
+    case PlanWeekdays = 'plan.weekdays';
+    /** In the evening, so that its chains are there the next day, or in the morning. */
+    case PlanPotTime = 'plan.pot_time';
+    /** Minutes of a pot day, of each dip, of each batch, of a swap and of a top-up. */
+    case PlanFixedMinutes = 'plan.fixed_minutes';
+    case PlanDipMinutes = 'plan.dip_minutes';
+    case PlanBatchMinutes = 'plan.batch_minutes';
+    case PlanSwapMinutes = 'plan.swap_minutes';
+    case PlanTopUpMinutes = 'plan.topup_minutes';
+    /** So many percent more than expected the wax has to do. */
+    case PlanMarginPct = 'plan.margin_pct';
+    /** Days of the plan by hand, "2026-12-05 2026-12-19"; null: the best ones. */
+    case PlanByHand = 'plan.by_hand';
+    /** 1: the plan by hand may use the bottle. */
+    case PlanBottle = 'plan.bottle';
+    case PlanPinned = 'plan.pinned';
+    case PlanForbidden = 'plan.forbidden';
+    /** 1: Next and the calendar go by the plan. */
+    case PlanFollowed = 'plan.followed';
+    /** What an hour is worth, in minor units, for the what-if; null: nothing. */
+    case PlanHourValue = 'plan.hour_minor';
     /** How long a chain is expected to live by its interval, "200:25000 300:15000": LifeCurve. */
     case LifePoints = 'workshop.life_points';
     /** What a new bike starts with: km between two dips. */

@@ -12,10 +12,10 @@ use Dripel\Core\Input\Check;
  */
 final class BikeRun
 {
-    /** @var list<float> by chain */
+    /** @var array<int, float> by chain */
     public array $used;
 
-    /** @var list<int> top-ups since its last dip, by chain */
+    /** @var array<int, int> top-ups since its last dip, by chain */
     public array $topUps;
 
     public int $on;
@@ -33,11 +33,15 @@ final class BikeRun
     {
         $this->used = $bike->usedKm;
         // What is bare has no wax to add to and none to ride on.
-        $this->topUps = array_map(fn(int $n) => ($bike->bare[$n] ?? false) ? PHP_INT_MAX : 0, array_keys($bike->chains));
+        $this->topUps = array_map(fn(int $n) => ($bike->bare[$n] ?? false) ? PHP_INT_MAX : $bike->topUps[$n] ?? 0, array_keys($bike->chains));
         $this->on = $bike->onBike;
     }
 
-    /** The pot: every chain that was ridden, and what hangs bare, is fresh. @return list<int> those that were dipped */
+    /**
+     * The pot: every chain that was ridden, and what hangs bare, is fresh.
+     *
+     * @return list<int> those that were dipped
+     */
     public function dip(): array
     {
         $dips = $this->worn();

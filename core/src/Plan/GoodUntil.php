@@ -31,7 +31,7 @@ final readonly class GoodUntil
         if ($chain->life === null || ! $chain->waxKnown || $habit->weeklyKm <= 0.0) {
             return null;
         }
-        $leftKm = self::rideableKm($chain, $habit);
+        $leftKm = $habit->rideableKm($chain);
         $today = LocalDay::of($chain->nowS, $zone);
         $weekday = $today->weekday();
         if ($habit->usualKm === []) {
@@ -48,18 +48,5 @@ final readonly class GoodUntil
         }
 
         return null;
-    }
-
-    /** Hours that run out first are turned into km at the bike's recent pace. */
-    private static function rideableKm(ChainState $chain, RidingHabit $habit): float
-    {
-        if ($chain->life === null || $chain->life->due()) {
-            return 0.0;
-        }
-        $hoursLeft = $chain->terms->intervalHours === null ? null : $chain->terms->intervalHours - $chain->life->hours;
-
-        return $hoursLeft === null || $habit->kmPerHour === null
-            ? $chain->life->leftKm
-            : min($chain->life->leftKm, $hoursLeft * $habit->kmPerHour);
     }
 }

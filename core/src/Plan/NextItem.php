@@ -38,6 +38,9 @@ final readonly class NextItem
         public ?ChainSupply $supply = null,
         public ?WearForecastResult $wear = null,
         public ?WetPath $wet = null,
+        /** What is planned, with the plan that says so. */
+        public ?PlannedPotDay $pot = null,
+        public ?WorkshopPlan $plan = null,
         /** How many files wait. */
         public int $files = 0,
     ) {}

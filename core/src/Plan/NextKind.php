@@ -27,6 +27,10 @@ enum NextKind: string
     case ToppedUp = 'topped_up';
     /** A chain that is kept for an event wants its dip for it. */
     case EventDip = 'event_dip';
+    /** By the plan the pot is to be heated. */
+    case PlannedPot = 'planned_pot';
+    /** By the plan a chain is to be dripped. */
+    case PlannedDrip = 'planned_drip';
     /** Chains hang spent and wait for the pot. */
     case SpentWaiting = 'spent_waiting';
     /** A chain is past its wear limit. */

@@ -33,10 +33,11 @@ final readonly class NextList
      * @param array<int, BathState> $baths
      * @param array<int, WearForecastResult> $forecasts by chain
      * @param int $ridesIn ride files that came in by themselves
+     * @param WorkshopPlan|null $plan that is followed
      *
      * @return list<NextItem>
      */
-    public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone, array $jobs = [], array $jars = [], array $baths = [], array $forecasts = [], int $ridesIn = 0): array
+    public static function of(Book $book, array $rails, int $nowS, DateTimeZone $zone, array $jobs = [], array $jars = [], array $baths = [], array $forecasts = [], int $ridesIn = 0, ?WorkshopPlan $plan = null): array
     {
         $today = LocalDay::of($nowS, $zone);
         $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->chainIds, $jobs));
@@ -58,10 +59,36 @@ final readonly class NextList
                 ]),
             );
         }
+        $items = $plan === null ? $items : self::planned($book, $plan, $items, $nowS);
         usort($items, fn(NextItem $a, NextItem $b) => $b->urgent <=> $a->urgent
             ?: ($a->date ?? '9999') <=> ($b->date ?? '9999')
             ?: $b->late <=> $a->late
             ?: $a->kind->rank() <=> $b->kind->rank());
+
+        return $items;
+    }
+
+    /**
+     * What the plan asks for in the coming days, in the place of what would be asked without it.
+     *
+     * @param list<NextItem> $items
+     *
+     * @return list<NextItem>
+     */
+    private static function planned(Book $book, WorkshopPlan $plan, array $items, int $nowS): array
+    {
+        $held = $plan->held();
+        $pot = $held->potDays[0] ?? null;
+        if ($pot !== null && $pot->dips !== [] && $pot->day <= self::NONE_WAXED_DAYS) {
+            $chains = array_map(fn(string|int $id) => $book->chain((int) $id, $nowS), $pot->dips);
+            $items = array_values(array_filter($items, fn(NextItem $item) => $item->kind !== NextKind::SpentWaiting && $item->kind !== NextKind::NoneWaxed));
+            $items[] = new NextItem(NextKind::PlannedPot, null, $chains, $plan->potOn($pot->day), null, false, Verb::PotDay, pot: $pot, plan: $plan);
+        }
+        foreach ($held->topUps as $drip) {
+            if ($drip->day <= self::OUTRUN_DAYS) {
+                $items[] = new NextItem(NextKind::PlannedDrip, (int) $drip->bike, [$book->chain((int) $drip->chain, $nowS)], $plan->date(max(0, $drip->day - 1)), null, false, Verb::TopUp, plan: $plan, files: $drip->day);
+            }
+        }
 
         return $items;
     }

@@ -28,6 +28,8 @@ final readonly class PlannedBike
         public array $usedKm,
         public int $onBike,
         public array $bare = [],
+        /** @var list<int> top-ups that each chain has had since its last dip */
+        public array $topUps = [],
     ) {
         Check::positive('interval_km', $intervalKm);
         foreach ($dailyKm as $day => $km) {

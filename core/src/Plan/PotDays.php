@@ -26,7 +26,7 @@ final readonly class PotDays implements Model
                 continue;
             }
             foreach ($stretches as $from => $stretch) {
-                if (! isset($best[$from]) || $from >= $day || $stretch['blocked'] < $day) {
+                if (! isset($best[$from]) || $from >= $day || $stretch['blocked'] < $day || self::jumps($in, $from, $day)) {
                     continue;
                 }
                 [$cost, $count, $first] = $best[$from];
@@ -42,7 +42,7 @@ final readonly class PotDays implements Model
         $end = null;
         $last = null;
         foreach ($best as $from => [$cost, $count, $first]) {
-            if ($stretches[$from]['blocked'] >= $in->days) {
+            if ($stretches[$from]['blocked'] >= $in->days && ! self::jumps($in, $from, $in->days)) {
                 $candidate = [$cost + $stretches[$from]['minutes'][$in->days], $count, $first, $from];
                 if ($end === null || self::beats($candidate, $end)) {
                     [$end, $last] = [$candidate, $from];
@@ -74,7 +74,9 @@ final readonly class PotDays implements Model
             if (in_array($day, $potDays, true)) {
                 $dips = [];
                 foreach ($runs as $n => $run) {
-                    array_push($dips, ...array_map(fn(int $chain) => $in->bikes[$n]->chains[$chain], $run->dip()));
+                    foreach ($run->dip() as $chain) {
+                        $dips[] = $in->bikes[$n]->chains[$chain];
+                    }
                 }
                 $pots[] = new PlannedPotDay($day, self::batches($in, count($dips)), $dips);
                 $minutes += $this->potMinutes($in, count($dips));
@@ -140,16 +142,29 @@ final readonly class PotDays implements Model
      */
     private function block(PotDaysInput $in, array $stretches): array
     {
-        $latest = max(array_column($stretches, 'blocked'));
+        $latest = max(0, ...array_column($stretches, 'blocked'));
         $found = [];
         foreach ($stretches as $stretch) {
             foreach ($stretch['blocked'] === $latest ? $stretch['bikes'] : [] as $i => $bike) {
                 $found[$bike] = $stretch['tooLong'][$i];
             }
         }
-        $bike = min(array_keys($found));
+        ksort($found);
+        $bike = (int) array_key_first($found);
 
         return [$latest, $in->bikes[$bike]->id, $found[$bike]];
+    }
+
+    /** Whether a pinned day lies between two others. */
+    private static function jumps(PotDaysInput $in, int $from, int $to): bool
+    {
+        foreach ($in->pinned as $day) {
+            if ($day > $from && $day < $to) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function potMinutes(PotDaysInput $in, int $dips): float

@@ -31,6 +31,8 @@ final readonly class PotDaysInput
         public float $swapMinutes,
         public ?PlannedTopUp $topUp,
         public array $bikes,
+        /** @var list<int> days on which the pot is heated whatever it costs */
+        public array $pinned = [],
     ) {
         Check::between('days', $days, 1, self::MOST_DAYS);
         count($allowedDays) === $days || throw new InvalidInput('allowed_days', "must be one for each of the {$days} days");
@@ -42,6 +44,24 @@ final readonly class PotDaysInput
             count($bike->dailyKm) === $days || throw new InvalidInput("bikes.{$n}.daily_km", "must be one for each of the {$days} days");
         }
         count(array_unique(array_map(fn(PlannedBike $bike) => $bike->id, $bikes))) === count($bikes) || throw new InvalidInput('bikes', 'must each have an id of its own');
+    }
+
+    /** The same with or without the bottle. */
+    public function withTopUp(?PlannedTopUp $topUp): self
+    {
+        return new self($this->days, $this->allowedDays, $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $topUp, $this->bikes, $this->pinned);
+    }
+
+    /** @param list<bool> $allowedDays */
+    public function allowing(array $allowedDays): self
+    {
+        return new self($this->days, $allowedDays, $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $this->topUp, $this->bikes, $this->pinned);
+    }
+
+    /** @param list<PlannedBike> $bikes */
+    public function riding(array $bikes): self
+    {
+        return new self($this->days, $this->allowedDays, $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $this->topUp, $bikes, $this->pinned);
     }
 
     public static function from(Fields $in): self

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use DateTimeZone;
+use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\Settings;
 
@@ -73,6 +74,19 @@ final readonly class RidingHabit
     public function usualOn(int $weekday): float
     {
         return $this->usualKm[$weekday] ?? 0.0;
+    }
+
+    /** Effective km that a chain is still good for: none where it is due; hours that run out first are turned into km at the bike's recent pace. */
+    public function rideableKm(ChainState $chain): float
+    {
+        if ($chain->life === null || $chain->life->due() || ! $chain->waxKnown) {
+            return 0.0;
+        }
+        $hoursLeft = $chain->terms->intervalHours === null ? null : $chain->terms->intervalHours - $chain->life->hours;
+
+        return $hoursLeft === null || $this->kmPerHour === null
+            ? $chain->life->leftKm
+            : min($chain->life->leftKm, $hoursLeft * $this->kmPerHour);
     }
 
     /** @param non-empty-array<string, float> $days */

@@ -10,6 +10,8 @@ enum Verb: string
     case Dip = 'dip';
     /** Opens the short path after a wet ride. */
     case Wet = 'wet';
+    /** Opens the pot day with the chains of the plan. */
+    case PotDay = 'pot_day';
     case TopUp = 'topup';
     /** Runs the chain through a dry cloth. */
     case Wipe = 'wipe';

@@ -80,6 +80,7 @@ export interface NextLine {
   urgent: boolean
   verb:
     | 'dip'
+    | 'pot_day'
     | 'wet'
     | 'wipe'
     | 'look'

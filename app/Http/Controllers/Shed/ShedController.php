@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Shed;
 
+use App\Ahead\ReadPlan;
 use App\Guided\OpenJobs;
 use App\Http\Controllers\Controller;
 use App\Http\Props\ShedProps;
@@ -14,12 +15,13 @@ use App\Strip\ReadJars;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
 use App\Wear\ReadWear;
+use Dripel\Core\Logbook\SettingKey;
 use Inertia\Inertia;
 use Inertia\Response;
 
 final class ShedController extends Controller
 {
-    public function __invoke(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, OpenJobs $openJobs, ReadJars $readJars, ReadBaths $readBaths, ReadWear $readWear): Response
+    public function __invoke(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, OpenJobs $openJobs, ReadJars $readJars, ReadBaths $readBaths, ReadWear $readWear, ReadPlan $readPlan): Response
     {
         return Inertia::render('Shed/Shed', (new ShedProps(
             $readBook($current->workshop()),
@@ -29,6 +31,7 @@ final class ShedController extends Controller
             $readBaths($current->workshop()),
             $readWear($current->workshop()),
             Inbox::waiting($current->workshop()),
+            $readBook->settings($current->workshop())->whole(SettingKey::PlanFollowed, 0) === 1 ? $readPlan($current->workshop()) : null,
         ))->all());
     }
 }

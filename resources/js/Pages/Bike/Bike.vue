@@ -24,6 +24,8 @@ const props = defineProps<{
     limit_school: string
     by_ear: boolean
     drip_only: boolean
+    week_summer: string
+    week_winter: string
     chains_wanted: string
     target_life: string
   }
@@ -106,6 +108,22 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
         :hint="reason"
         persistent-hint
         :error-messages="form.errors.limit_school" />
+      <div class="two">
+        <v-text-field
+          v-model="form.week_summer"
+          :label="t('bike.week_summer')"
+          :hint="t('bike.week_hint')"
+          persistent-hint
+          :error-messages="form.errors.week_summer"
+          name="week_summer" />
+        <v-text-field
+          v-model="form.week_winter"
+          :label="t('bike.week_winter')"
+          :hint="t('bike.week_empty')"
+          persistent-hint
+          :error-messages="form.errors.week_winter"
+          name="week_winter" />
+      </div>
       <div class="two">
         <v-text-field
           v-model="form.chains_wanted"

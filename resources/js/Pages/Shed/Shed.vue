@@ -95,6 +95,7 @@ function act(line: NextLine): void {
   bike.value = line.bike ?? bike.value
   if (line.verb === 'go') router.visit(`/jobs/${line.job}`)
   else if (line.verb === 'jar') router.visit('/books')
+  else if (line.verb === 'pot_day') router.visit(`/pot-day?${line.chains.map((id) => `chains[]=${id}`).join('&')}`)
   else if (line.verb === 'look') router.visit('/tracks')
   else if (line.verb === 'wet') router.visit(`/chains/${line.chains[0]}/wet`)
   else if (line.verb === 'topup') router.visit(`/chains/${line.chains[0]}/drip`)

@@ -25,6 +25,7 @@ const places = computed(() => [
   { name: 'shed', href: '/', title: t('nav.shed') },
   { name: 'gauge', href: '/gauge', title: t('nav.gauge') },
   { name: 'road', href: '/road', title: t('nav.road') },
+  { name: 'ahead', href: '/ahead', title: t('nav.ahead') },
   { name: 'books', href: '/books', title: t('nav.books') },
   { name: 'history', href: '/history', title: t('nav.history') },
   { name: 'settings', href: '/settings', title: t('nav.settings') },
@@ -35,6 +36,7 @@ useKeys({
   S: () => router.visit('/'),
   G: () => router.visit('/gauge'),
   R: () => router.visit('/road'),
+  A: () => router.visit('/ahead'),
   B: () => router.visit('/books'),
   H: () => router.visit('/history'),
   u: () => doneBar.value?.undo(),
@@ -59,7 +61,7 @@ const signOut = () => router.post('/sign-out')
           v-for="place in places"
           :key="place.name"
           :href="place.href"
-          :class="{ on: place.name === at, desk: place.name === 'settings' || place.name === 'history' }"
+          :class="{ on: place.name === at, desk: ['settings', 'history', 'books'].includes(place.name) }"
           :aria-current="place.name === at ? 'page' : undefined"
           :data-test="`nav-${place.name}`"
           >{{ place.title }}</Link
@@ -80,6 +82,7 @@ const signOut = () => router.post('/sign-out')
             :prepend-icon="light === 'day' ? mdiWeatherNight : mdiWhiteBalanceSunny"
             data-test="light"
             @click="toggle" />
+          <v-list-item class="phone" :title="t('nav.books')" data-test="menu-books" @click="router.visit('/books')" />
           <v-list-item class="phone" :title="t('nav.history')" data-test="menu-history" @click="router.visit('/history')" />
           <v-list-item class="phone" :title="t('nav.settings')" data-test="menu-settings" @click="router.visit('/settings')" />
           <v-list-item :title="t('keys.title')" data-test="keys" @click="keysOpen = true"

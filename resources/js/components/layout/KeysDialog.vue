@@ -20,6 +20,7 @@ const keys: [string, string][] = [
   ['S', 'shed'],
   ['G', 'gauge'],
   ['R', 'road'],
+  ['A', 'ahead'],
   ['B', 'books'],
   ['H', 'history'],
 ]

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Ahead;
+
+use App\Logbook\ActionContext;
+use App\Logbook\ActionKind;
+use App\Logbook\Draft;
+use App\Logbook\Ledger;
+use App\Models\Action;
+use App\Models\Setting;
+use Dripel\Core\Logbook\SettingKey;
+
+/** A plan of the weeks ahead is kept, followed, pinned, or given back to the machine. */
+final readonly class KeepPlan
+{
+    public function __construct(private Ledger $ledger) {}
+
+    /** @param array<string, string|int|float|null> $settings by SettingKey, of the plan alone */
+    public function __invoke(ActionContext $by, array $settings): Action
+    {
+        return $this->ledger->record($by, ActionKind::KeepPlan, function (Draft $draft) use ($settings): array {
+            foreach ($settings as $key => $value) {
+                Setting::query()->in($draft->workshop)->live()->where('key', $key)->whereNull('bike_id')->whereNull('component_id')->get()->each(fn(Setting $old) => $draft->void($old));
+                $value === null || $draft->set(SettingKey::from($key), $value, 0);
+            }
+            $dates = preg_split('/\s+/', (string) ($settings[SettingKey::PlanByHand->value] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+
+            return ['pot_days' => $dates, 'by_hand' => $dates !== []];
+        });
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Ahead;
+
+use App\Ahead\PlanCalendar;
+use App\Http\Controllers\Controller;
+use App\Models\Workshop;
+use App\Support\CurrentWorkshop;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+
+/** The plan for any calendar: as a file, or at an address that nobody can guess. Whoever has it can read the plan and nothing else. */
+final class CalendarController extends Controller
+{
+    public function __construct(private readonly PlanCalendar $calendar) {}
+
+    public function file(CurrentWorkshop $current): Response
+    {
+        return $this->answer($current->workshop(), 'attachment');
+    }
+
+    public function subscribe(string $secret): Response
+    {
+        return $this->answer(Workshop::query()->where('calendar_secret', $secret)->firstOrFail(), 'inline');
+    }
+
+    /** A new address; the one before is good for nothing. */
+    public function renew(CurrentWorkshop $current): RedirectResponse
+    {
+        $current->workshop()->update(['calendar_secret' => Str::random(40)]);
+
+        return back();
+    }
+
+    private function answer(Workshop $workshop, string $how): Response
+    {
+        return response($this->calendar->of($workshop), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => "{$how}; filename=\"dripel.ics\""]);
+    }
+}

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Ahead\ReadPlan;
+use App\Models\PlannedRide;
+use App\Models\Workshop;
+use App\Text\AheadWords;
+use App\Text\Voice;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Plan\LaneDay;
+use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\PlanCheck;
+use Dripel\Core\Plan\PlanDoubt;
+use Dripel\Core\Plan\PlannedPotDay;
+use Dripel\Core\Plan\PlanRemedy;
+use Dripel\Core\Plan\PlanRepair;
+use Dripel\Core\Plan\PotDaysResult;
+use Dripel\Core\Plan\WorkshopPlan;
+
+/** The weeks ahead as lanes, what breaks and what mends it. */
+final readonly class AheadProps
+{
+    /** So many doubts are told. */
+    private const DOUBTS = 3;
+
+    private AheadWords $words;
+
+    public function __construct(private Book $book, private Voice $voice, private WorkshopPlan $plan)
+    {
+        $this->words = new AheadWords($voice, $plan);
+    }
+
+    /**
+     * @param list<PlannedRide> $rides
+     *
+     * @return array<string, mixed>
+     */
+    public function page(Workshop $workshop, array $rides, int $weeks): array
+    {
+        $held = $this->plan->held();
+        $terms = $this->plan->terms;
+        $byHand = $this->plan->byHand();
+        $q = $this->voice->quantities;
+
+        return [
+            'weeks' => $weeks,
+            'mostWeeks' => ReadPlan::MOST_WEEKS,
+            'plan' => $this->plan($held, $byHand === [] ? array_map(fn(PlannedPotDay $one) => $one->day, $held->potDays) : $byHand, $byHand === [] || $terms->bottle),
+            'byHand' => $byHand !== [],
+            'followed' => $terms->followed,
+            'pinned' => $terms->pinned,
+            'forbidden' => $terms->forbidden,
+            'remedies' => array_map(fn(PlanRemedy $remedy) => [
+                'title' => $this->voice->say("ahead.remedy.{$remedy->kind->value}", ['bike' => $this->voice->names->bike((int) $this->plan->best->blocked?->bike)]),
+                'does' => match (true) {
+                    $remedy->plan->feasible => $this->voice->say('ahead.remedy.does', ['time' => $this->words->minutes((float) $remedy->plan->totalMinutes)]),
+                    $remedy->plan->blocked !== null && $remedy->plan->blocked->day > ($this->plan->best->blocked->day ?? 0) => $this->voice->say('ahead.remedy.later', ['day' => $this->words->dayOf($remedy->plan->blocked->day)]),
+                    default => $this->voice->say('ahead.remedy.not'),
+                },
+                'good' => $remedy->plan->feasible,
+            ], $this->plan->remedies()),
+            'terms' => [
+                'weekdays' => $terms->weekdays, 'pot_time' => $terms->evening ? 'evening' : 'morning', 'fixed' => (string) $terms->fixedMinutes, 'dip' => (string) $terms->dipMinutes, 'batch' => (string) $terms->batchMinutes,
+                'swap' => (string) $terms->swapMinutes, 'topup' => (string) $terms->topUpMinutes, 'margin' => (string) $terms->marginPct,
+            ],
+            'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->voice->weekday($day)], range(1, 7)),
+            'rides' => array_map(fn(PlannedRide $ride) => [
+                'id' => $ride->id,
+                'text' => implode(', ', array_filter([
+                    $ride->from_date === $ride->until_date ? $this->words->day($ride->from_date) : $this->words->day($ride->from_date).' – '.$this->words->day($ride->until_date),
+                    $ride->bike_id === null ? $this->voice->say('ui.ahead.all_bikes') : $this->voice->names->bike($ride->bike_id),
+                    $ride->km > 0.0 ? $q->distance($ride->km) : $this->voice->say('ui.ahead.no_rides'),
+                    $ride->condition === null ? '' : $this->voice->say("chain.condition.{$ride->condition->value}"), (string) $ride->name,
+                ])),
+            ], $rides),
+            'calendar' => $workshop->calendar_secret === null ? null : url("/calendar/{$workshop->calendar_secret}.ics"),
+            'forms' => (new FormProps($this->book, $this->voice))->all(),
+        ];
+    }
+
+    /**
+     * A choice of pot days as it is drawn: the lanes, and what breaks.
+     *
+     * @param list<int> $potDays
+     *
+     * @return array<string, mixed>
+     */
+    public function plan(PotDaysResult $result, array $potDays, bool $bottle): array
+    {
+        $lanes = $this->plan->lanes($potDays, $bottle);
+        $doubts = PlanCheck::of($this->book, $this->plan, $lanes, $this->voice->nowS);
+        $q = $this->voice->quantities;
+        $broken = [];
+        foreach ($lanes as $bikeId => $days) {
+            foreach ($days as $day) {
+                if ($day->broken) {
+                    $broken[] = [$day->day, $this->voice->say('ahead.broken', [
+                        'bike' => $this->voice->names->bike($bikeId), 'km' => $q->distance($day->rideKm), 'day' => $this->words->dayOf($day->day), 'left' => $q->distance($day->beforeKm), 'chain' => $this->voice->names->chain($day->chainId),
+                    ])];
+                }
+            }
+        }
+        usort($broken, fn(array $a, array $b) => $a[0] <=> $b[0]);
+        $blocked = $this->plan->best->blocked;
+
+        return [
+            'headline' => $this->words->headline($result),
+            'about' => $this->words->about($result),
+            'feasible' => $result->feasible,
+            'blocked' => $blocked === null || $result->feasible ? null : $this->voice->say($blocked->tooLong ? 'ahead.blocked.long' : 'ahead.blocked.short', [
+                'day' => $this->words->dayOf($blocked->day), 'bike' => $this->voice->names->bike((int) $blocked->bike), 'km' => $q->distance($this->plan->bikes[(int) $blocked->bike]->dailyKm[$blocked->day]),
+            ]),
+            'broken' => array_column($broken, 1),
+            'doubts' => array_map(fn(PlanDoubt $doubt) => $this->voice->say($doubt->notReady ? 'ahead.doubt.ready' : 'ahead.doubt.short', [
+                'day' => $this->words->dayOf($doubt->day), 'bike' => $this->voice->names->bike($doubt->bikeId), 'chain' => $this->voice->names->chain($doubt->chainId), 'left' => $q->distance($doubt->leftKm), 'km' => $q->distance($doubt->needsKm),
+            ]), array_slice($doubts, 0, self::DOUBTS)),
+            'repairs' => $broken === [] ? [] : array_map($this->repair(...), $this->plan->repairs($potDays)),
+            'bottle' => $bottle,
+            'pots' => array_map(fn(int $day) => $this->pot($day, $result), $potDays),
+            'days' => array_map(fn(int $day) => [
+                'date' => $this->plan->date($day), 'potDate' => $this->plan->potOn($day), 'label' => LocalDay::named($this->plan->date($day), $this->voice->zone())->weekday() === 6 || $day === 0 ? $q->date((int) strtotime("{$this->plan->date($day)} 12:00 UTC"), 'd MMM') : '',
+                'weekend' => LocalDay::named($this->plan->date($day), $this->voice->zone())->weekday() >= 6, 'allowed' => $this->plan->input->allowedDays[$day],
+            ], range(0, $this->plan->terms->days - 1)),
+            'lanes' => array_map(fn(int $bikeId, array $days) => $this->lane($bikeId, $days), array_keys($lanes), $lanes),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function repair(PlanRepair $repair): array
+    {
+        $time = ['time' => $this->words->minutes($repair->bottle ? count($repair->plan->topUps) * $this->plan->terms->topUpMinutes : array_sum(array_map(fn(PlannedPotDay $one) => $one->day === $repair->potDay ? $this->words->potMinutes($one) : 0.0, $repair->plan->potDays)))];
+
+        return [
+            'text' => $repair->bottle
+                ? $this->voice->say('ahead.repair.bottle', $time + ['chains' => $this->words->drips($repair->plan->topUps), 'day' => $this->words->day($this->plan->date(max(0, ($repair->plan->topUps[0]->day ?? 1) - 1)))])
+                : $this->voice->say('ahead.repair.pot', $time + ['day' => $this->words->day($this->plan->potOn((int) $repair->potDay))]),
+            'bottle' => $repair->bottle,
+            'dates' => array_map(fn(PlannedPotDay $one) => $this->plan->potOn($one->day), $repair->plan->potDays),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function pot(int $day, PotDaysResult $result): array
+    {
+        $found = array_values(array_filter($result->potDays, fn(PlannedPotDay $one) => $one->day === $day))[0] ?? new PlannedPotDay($day, 0, []);
+
+        return [
+            'day' => $day, 'date' => $this->plan->potOn($day), 'label' => $this->words->day($this->plan->potOn($day)), 'text' => $this->words->pot($found), 'chains' => $found->dips,
+            'pinned' => in_array($this->plan->potOn($day), $this->plan->terms->pinned, true),
+        ];
+    }
+
+    /**
+     * @param list<LaneDay> $days
+     *
+     * @return array<string, mixed>
+     */
+    private function lane(int $bikeId, array $days): array
+    {
+        $bike = $this->plan->bikes[$bikeId] ?? $this->plan->dripBikes[$bikeId];
+        $riding = $this->plan->riding[$bikeId];
+        $longest = max(1.0, ...array_map(fn(LaneDay $day) => $day->rideKm, $days));
+
+        return [
+            'bike' => $bikeId,
+            'name' => $this->voice->names->bike($bikeId),
+            'about' => $this->voice->say(isset($this->plan->dripBikes[$bikeId]) ? 'ahead.lane.drip' : 'ahead.lane.interval', ['interval' => $this->voice->quantities->distance($bike->intervalKm)]).', '.$this->voice->say($riding->byHabit ? 'ahead.lane.habit' : 'ahead.lane.planned'),
+            'days' => array_map(fn(LaneDay $day) => [
+                'before' => $day->beforeKm / $bike->intervalKm,
+                'after' => $day->afterKm / $bike->intervalKm,
+                'ride' => $day->rideKm / $longest,
+                'swap' => $day->offId === null ? null : $this->voice->names->chain($day->chainId),
+                'drip' => $day->dripped === [] ? null : implode(' ', array_map($this->voice->names->chain(...), array_unique($day->dripped))),
+                'pot' => $day->pot,
+                'broken' => $day->broken,
+                'text' => $this->words->laneDay($day, $riding->names[$day->day] ?? ''),
+            ], $days),
+        ];
+    }
+}

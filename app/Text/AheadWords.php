@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use Dripel\Core\Plan\LaneDay;
+use Dripel\Core\Plan\PlannedDrip;
+use Dripel\Core\Plan\PlannedPotDay;
+use Dripel\Core\Plan\PotDaysResult;
+use Dripel\Core\Plan\WorkshopPlan;
+
+/** The weeks ahead in sentences. */
+final readonly class AheadWords
+{
+    public function __construct(private Voice $voice, private WorkshopPlan $plan) {}
+
+    /** "Sat 5 Dec" */
+    public function day(string $date): string
+    {
+        return $this->voice->quantities->date((int) strtotime("{$date} 12:00 UTC"), 'EEE d MMM');
+    }
+
+    public function dayOf(int $day): string
+    {
+        return $this->day($this->plan->date($day));
+    }
+
+    public function minutes(float $minutes): string
+    {
+        return $this->voice->quantities->hours($minutes / 60.0);
+    }
+
+    public function headline(PotDaysResult $result): string
+    {
+        $end = ['day' => $this->dayOf($this->plan->terms->days - 1)];
+
+        return match (true) {
+            $this->plan->bikes === [] && $this->plan->dripBikes === [] => $this->voice->say('ahead.head.nothing'),
+            $result->blocked !== null => $this->voice->say($this->plan->best->feasible ? 'ahead.head.broken' : 'ahead.head.blocked', ['day' => $this->dayOf($result->blocked->day)]),
+            $result->potDays === [] => $this->voice->say('ahead.head.none', $end),
+            default => ucfirst(trans_choice('ahead.head.days', count($result->potDays), $end)),
+        };
+    }
+
+    public function about(PotDaysResult $result): string
+    {
+        if ($result->totalMinutes === null) {
+            return '';
+        }
+        $pots = array_map(fn(PlannedPotDay $one) => $this->day($this->plan->potOn($one->day)), $result->potDays);
+
+        return $this->voice->say('ahead.about', [
+            'pots' => $pots === [] ? '' : $this->voice->names->list($pots).', ', 'time' => $this->minutes($result->totalMinutes), 'drips' => trans_choice('ahead.drips', count($result->topUps)),
+        ]);
+    }
+
+    public function potMinutes(PlannedPotDay $pot): float
+    {
+        $terms = $this->plan->terms;
+
+        return $terms->fixedMinutes + count($pot->dips) * $terms->dipMinutes + $pot->batches * $terms->batchMinutes;
+    }
+
+    public function pot(PlannedPotDay $pot): string
+    {
+        return $this->voice->say($pot->dips === [] ? 'ahead.pot_none' : 'ahead.pot', [
+            'day' => $this->day($this->plan->potOn($pot->day)), 'chains' => $this->chains($pot), 'time' => $this->minutes($this->potMinutes($pot)),
+        ]);
+    }
+
+    public function chains(PlannedPotDay $pot): string
+    {
+        return $this->voice->names->chains(array_map(intval(...), $pot->dips));
+    }
+
+    /** What happens on a day of a lane, for whoever points at it. */
+    public function laneDay(LaneDay $day, string $name): string
+    {
+        $q = $this->voice->quantities;
+        $names = $this->voice->names;
+        $parameters = ['day' => $this->dayOf($day->day), 'km' => $q->distance($day->rideKm), 'chain' => $names->chain($day->chainId), 'left' => $q->distance($day->broken ? $day->beforeKm : $day->afterKm)];
+
+        return implode('; ', array_filter([
+            $this->voice->say('ahead.day.'.($day->broken ? 'broken' : ($day->rideKm > 0.0 ? 'ride' : 'rest')), $parameters),
+            $name,
+            $day->pot ? $this->voice->say('ahead.day.pot') : '',
+            $day->offId === null ? '' : $this->voice->say('ahead.day.swap', ['chain' => $names->chain($day->chainId), 'off' => $names->chain($day->offId)]),
+            $day->dripped === [] ? '' : $this->voice->say('ahead.day.drip', ['chains' => implode(', ', array_map($names->chain(...), array_unique($day->dripped)))]),
+        ]));
+    }
+
+    /** @param list<PlannedDrip> $drips */
+    public function drips(array $drips): string
+    {
+        return $this->voice->names->chains(array_values(array_unique(array_map(fn(PlannedDrip $one) => (int) $one->chain, $drips))));
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+/** One day of one bike in a plan: what is left on the chain before and after its ride (effective km, margin included), and what is done before. */
+final readonly class LaneDay
+{
+    /** @param list<int> $dripped chains topped up for it, the evening before */
+    public function __construct(
+        public int $day,
+        public int $chainId,
+        public float $beforeKm,
+        public float $afterKm,
+        public float $rideKm,
+        /** The chain that came off for it. */
+        public ?int $offId,
+        public array $dripped,
+        /** Whether its chains came out of the pot for it. */
+        public bool $pot,
+        /** Whether no chain could take it. */
+        public bool $broken,
+    ) {}
+}

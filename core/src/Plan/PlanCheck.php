@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use Dripel\Core\Input\Check;
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\WaxTopUp;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Fitting;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\TopUp;
+
+/**
+ * A plan looked at ride by ride with ChainState, as if it had happened: what the shelf, Next and everything else would say of each
+ * chain before each ride. The plan counts in its own simple way; where the two differ that is said.
+ */
+final readonly class PlanCheck
+{
+    /** Hours of a day by the clock on the wall: when the pot, a swap, a ride and a top-up are taken to be. House rules. */
+    private const POT_EVENING = 19;
+
+    private const POT_MORNING = 6;
+
+    private const SWAP = 8;
+
+    private const RIDE = 9;
+
+    private const DRIP = 20;
+
+    /**
+     * @param array<int, list<LaneDay>> $lanes by bike
+     *
+     * @return list<PlanDoubt> rides that a chain would not be fit for after all
+     */
+    public static function of(Book $book, WorkshopPlan $plan, array $lanes, int $nowS): array
+    {
+        $zone = $book->settings->zone();
+        $dryFactor = $book->settings->factor(Condition::Dry, $nowS);
+        $margin = 1.0 + $plan->terms->marginPct / 100.0;
+        [$fittings, $rides, $events, $asked] = [[], [], [], []];
+        $id = 1_000_000_000;
+        foreach ($lanes as $bikeId => $days) {
+            $chains = array_map(intval(...), ($plan->bikes[$bikeId] ?? $plan->dripBikes[$bikeId])->chains);
+            foreach ($days as $day) {
+                $at = fn(int $hour, int $before = 0): Moment => new Moment(max($nowS + 1, $plan->today->plus($day->day - $before)->atHour($hour)), sequence: ++$id);
+                if ($day->pot) {
+                    foreach ($chains as $chain) {
+                        $events[] = new Dip(++$id, $plan->terms->evening ? $at(self::POT_EVENING, 1) : $at(self::POT_MORNING), $chain);
+                    }
+                }
+                foreach ($day->dripped as $chain) {
+                    $events[] = new TopUp(++$id, $at(self::DRIP, 1), $chain, WaxTopUp::KM);
+                }
+                $day->offId === null || $fittings[] = new Fitting(++$id, $at(self::SWAP), $bikeId, $day->chainId);
+                if ($day->rideKm > 0.0 && ! $day->broken) {
+                    $ride = new Ride(++$id, $at(self::RIDE), $bikeId, $day->rideKm / $margin / $dryFactor, null, Condition::Dry);
+                    $rides[] = $ride;
+                    $asked[] = [$day, $bikeId, $ride];
+                }
+            }
+        }
+        $then = $book->with($fittings, $rides, $events);
+        $doubts = [];
+        foreach ($asked as [$day, $bikeId, $ride]) {
+            $chain = $then->chain($day->chainId, $ride->moment->unixS - 60);
+            $needs = min($chain->terms->intervalKm, $day->rideKm / $margin);
+            if (! $chain->rideable() || $chain->readyAtS !== null || $chain->leftKm() < $needs - Check::EPSILON) {
+                $doubts[] = new PlanDoubt($day->day, $bikeId, $day->chainId, $needs, $chain->leftKm(), $chain->readyAtS !== null);
+            }
+        }
+
+        return $doubts;
+    }
+}

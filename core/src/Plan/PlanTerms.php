@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\SettingKey;
+
+/** By which rules the weeks ahead are planned. Minutes are house rules until somebody says better. */
+final readonly class PlanTerms
+{
+    public const FIXED_MINUTES = 45.0;
+
+    public const DIP_MINUTES = 4.0;
+
+    public const BATCH_MINUTES = 10.0;
+
+    public const SWAP_MINUTES = 3.0;
+
+    /** More than the work takes, so that the pot comes first where it can and the bottle bridges. */
+    public const TOPUP_MINUTES = 60.0;
+
+    public const MARGIN_PCT = 10.0;
+
+    /**
+     * @param list<int> $weekdays 1 Monday to 7 Sunday
+     * @param list<string> $pinned local days YYYY-MM-DD
+     * @param list<string> $forbidden
+     * @param list<string> $byHand
+     */
+    public function __construct(
+        public int $days,
+        public array $weekdays,
+        /** Whether the pot is heated the evening before its chains are ridden. */
+        public bool $evening,
+        public float $fixedMinutes = self::FIXED_MINUTES,
+        public float $dipMinutes = self::DIP_MINUTES,
+        public float $batchMinutes = self::BATCH_MINUTES,
+        public float $swapMinutes = self::SWAP_MINUTES,
+        public float $topUpMinutes = self::TOPUP_MINUTES,
+        public float $marginPct = self::MARGIN_PCT,
+        public ?int $potCapacity = null,
+        public array $pinned = [],
+        public array $forbidden = [],
+        public array $byHand = [],
+        public bool $bottle = true,
+        public bool $followed = false,
+    ) {}
+
+    public static function of(Book $book, int $days, ?int $potCapacity, int $nowS): self
+    {
+        $settings = $book->settings;
+        $number = fn(SettingKey $key, float $usual): float => is_numeric($value = $settings->at($key, 0, PHP_INT_MAX)) ? (float) $value : $usual;
+        $list = fn(SettingKey $key): array => preg_split('/\s+/', $settings->text($key, 0), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+
+        return new self(
+            $days,
+            $settings->at(SettingKey::PlanWeekdays, 0, PHP_INT_MAX) === null ? self::usualWeekdays($book, $nowS) : array_map(intval(...), $list(SettingKey::PlanWeekdays)),
+            $settings->text(SettingKey::PlanPotTime, 0, 'evening') !== 'morning',
+            $number(SettingKey::PlanFixedMinutes, self::FIXED_MINUTES),
+            $number(SettingKey::PlanDipMinutes, self::DIP_MINUTES),
+            $number(SettingKey::PlanBatchMinutes, self::BATCH_MINUTES),
+            $number(SettingKey::PlanSwapMinutes, self::SWAP_MINUTES),
+            $number(SettingKey::PlanTopUpMinutes, self::TOPUP_MINUTES),
+            $number(SettingKey::PlanMarginPct, self::MARGIN_PCT),
+            $potCapacity,
+            $list(SettingKey::PlanPinned),
+            $list(SettingKey::PlanForbidden),
+            $list(SettingKey::PlanByHand),
+            $settings->whole(SettingKey::PlanBottle, 0, 1) === 1,
+            $settings->whole(SettingKey::PlanFollowed, 0) === 1,
+        );
+    }
+
+    /**
+     * The weekdays on which the pot was heated at least twice in the last half year; before that Saturday and Sunday, when most have an
+     * hour to stay beside it. House rules.
+     *
+     * @return list<int>
+     */
+    private static function usualWeekdays(Book $book, int $nowS): array
+    {
+        $zone = $book->settings->zone();
+        $dates = [];
+        foreach ($book->dips() as $dip) {
+            if ($dip->moment->unixS <= $nowS && $dip->moment->unixS > $nowS - 182 * 86400) {
+                $day = LocalDay::of($dip->moment->unixS, $zone);
+                $dates[$day->weekday()][$day->date] = true;
+            }
+        }
+        $usual = array_keys(array_filter($dates, fn(array $days) => count($days) >= 2));
+        sort($usual);
+
+        return $usual === [] ? [6, 7] : $usual;
+    }
+}

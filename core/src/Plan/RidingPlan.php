@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use DateTimeZone;
+use Dripel\Core\Interval\EarSeason;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\SettingKey;
+
+/**
+ * What a bike will be ridden day by day, in effective km: single rides that are planned, else nothing on a holiday, else the week as
+ * somebody wrote it down, else as in the last eight weeks. What the road will take is the bike's own past in that half of the year.
+ */
+final readonly class RidingPlan
+{
+    /**
+     * @param list<float> $km effective km for each day from today
+     * @param list<string> $names of planned rides, by day; empty where none is
+     */
+    private function __construct(public array $km, public array $names, public bool $byHabit) {}
+
+    /** @param list<PlannedRide> $planned */
+    public static function of(Book $book, Rail $rail, array $planned, int $days, int $nowS, DateTimeZone $zone): self
+    {
+        $today = LocalDay::of($nowS, $zone);
+        $settings = $book->settings;
+        $factors = array_map(fn(EarSeason $season) => self::factor($book, $rail->bikeId, $season, $zone), array_combine(array_column(EarSeason::cases(), 'value'), EarSeason::cases()));
+        [$km, $names, $byHabit] = [[], [], false];
+        for ($ahead = 0; $ahead < $days; $ahead++) {
+            $day = $today->plus($ahead);
+            $season = EarSeason::of($day->startS() + 43200, $zone);
+            $factor = $factors[$season->value];
+            $mine = array_values(array_filter($planned, fn(PlannedRide $ride) => $ride->concerns($day->date, $rail->bikeId)));
+            $week = $settings->text($season === EarSeason::Summer ? SettingKey::WeekSummer : SettingKey::WeekWinter, $rail->bikeId);
+            $byHabit = $byHabit || ($mine === [] && $week === '');
+            $km[] = match (true) {
+                $mine !== [] => array_sum(array_map(fn(PlannedRide $ride) => $ride->km * ($ride->condition === null ? $factor : $settings->factor($ride->condition, $nowS)), $mine)),
+                $ahead === 0 && $rail->habit->riddenToday => 0.0,
+                $week !== '' => (float) (preg_split('/\s+/', $week)[$day->weekday() - 1] ?? 0.0) * $factor,
+                $rail->habit->usualKm !== [] => $rail->habit->usualOn($day->weekday()),
+                default => $rail->habit->weeklyKm / 7,
+            };
+            $names[] = implode(', ', array_filter(array_map(fn(PlannedRide $ride) => $ride->km > 0.0 ? $ride->name : '', $mine)));
+        }
+
+        return new self($km, $names, $byHabit);
+    }
+
+    /** What a km of the bike takes in one half of the year, by all that it was ridden in it; 1 where it never was. */
+    private static function factor(Book $book, int $bikeId, EarSeason $season, DateTimeZone $zone): float
+    {
+        [$km, $effective] = [0.0, 0.0];
+        foreach ($book->ridesOf($bikeId) as $ride) {
+            if (EarSeason::of($ride->moment->unixS, $zone) === $season) {
+                $km += $ride->km;
+                $effective += $ride->km * $book->settings->factor($ride->condition, $ride->moment->unixS);
+            }
+        }
+
+        return $km > 0.0 ? $effective / $km : 1.0;
+    }
+}

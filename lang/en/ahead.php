@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+/** The weeks ahead in sentences. */
+return [
+    'head' => [
+        'none' => 'No pot day is needed until :day',
+        'days' => '{1} One pot day carries you to :day|[2,*] :count pot days carry you to :day',
+        'blocked' => ':day cannot be ridden on wax',
+        'broken' => 'This plan breaks on :day',
+        'nothing' => 'No bike has a chain to plan with',
+    ],
+    'about' => ':pots:time in all:drips, every ride on wax',
+    'drips' => '{0}|{1}, one top-up|[2,*], :count top-ups',
+    'evening' => 'on the evening of :day', 'morning' => 'on the morning of :day',
+    'pot' => 'Pot day :day: :chains, :time', 'pot_none' => 'Pot day :day: nothing to dip',
+    'broken' => ':bike’s :km on :day would start with :left of wax on :chain.',
+    'blocked' => ['short' => 'On :day no chain of :bike has wax enough for :km, however the pot days are chosen.', 'long' => 'On :day :bike is to go :km, more than its interval: it wants a chain fresh from the pot.'],
+    'remedy' => ['any_day' => 'Heat the pot on any day of the week', 'chain' => 'One more chain for :bike', 'bottle' => 'One top-up more between two dips', 'does' => ':time in all', 'later' => 'carries to :day', 'not' => 'does not help'],
+    'repair' => ['bottle' => 'Drip :chains :day (:time)', 'pot' => 'A pot day on :day (:time)', 'more' => ':time more', 'same' => 'no more time'],
+    'lane' => ['interval' => 're-wax at :interval', 'drip' => 'drip wax every :interval', 'habit' => 'as in the last eight weeks', 'planned' => 'as planned'],
+    'day' => ['rest' => ':day: no ride; :left on :chain', 'ride' => ':day: :km on :chain, then :left', 'swap' => 'swap to :chain, :off comes off', 'drip' => 'dripped the evening before: :chains', 'pot' => 'fresh from the pot', 'broken' => ':day: :km, and no chain can take it; :chain has :left', 'name' => ':name'],
+    'doubt' => ['short' => ':day, :bike: looked at closely, :chain would have :left for :km.', 'ready' => ':day, :bike: :chain would not be dry by then.'],
+    'calendar' => [
+        'name' => 'Dripel: :workshop', 'pot' => 'Heat the pot: :chains', 'swap' => 'Swap :bike to :chain', 'drip' => 'Drip :chain', 'measure' => 'Measure :chain', 'bare' => 'Wax :chain before it rusts', 'ride' => ':name, :bike :km',
+        'pot_text' => 'About :time. Gloves, sleeves, never leave the pot, no flame. Follow the wax’s own sheet.', 'drip_text' => 'Clean and dry first, no solvent. It dries overnight.', 'swap_text' => 'Before the ride of the day. Mind that the quick link clicks.',
+    ],
+];

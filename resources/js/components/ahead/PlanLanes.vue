@@ -1,0 +1,256 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { t } from '@/composables/useText'
+import type { LaneDay, Plan } from '@/types/ahead'
+
+/** The coming weeks: each bike's wax burning down as a saw-tooth, its rides below, the pot days through all of them. */
+const props = defineProps<{ plan: Plan; chosen: string | null; movable: boolean }>()
+const emit = defineEmits<{ choose: [date: string]; move: [from: string, to: string] }>()
+const W = 26
+const HIGH = 74
+const FLOOR = 80
+const LANE = 112
+const wide = computed(() => props.plan.days.length * W)
+const x = (day: number) => day * W
+/** The coat of a lane: level until the ride, falling with it. */
+function coat(days: LaneDay[]): string {
+  const y = (left: number) => (FLOOR - HIGH * left).toFixed(1)
+  let path = `M0 ${FLOOR}`
+  days.forEach((day, i) => {
+    path += `L${x(i)} ${y(day.before)}L${(x(i) + W * 0.35).toFixed(1)} ${y(day.before)}L${(x(i) + W * 0.65).toFixed(1)} ${y(day.after)}L${x(i + 1)} ${y(day.after)}`
+  })
+  return `${path}L${x(days.length)} ${FLOOR}Z`
+}
+const potDay = (date: string) => props.plan.days.findIndex((day) => day.potDate === date)
+const area = ref<HTMLElement | null>(null)
+const held = ref<{ from: string; to: string } | null>(null)
+function dateAt(clientX: number): string | null {
+  const box = area.value?.getBoundingClientRect()
+  if (!box) return null
+  const day = Math.floor(((clientX - box.left) / box.width) * props.plan.days.length)
+  return props.plan.days[Math.min(props.plan.days.length - 1, Math.max(0, day))]?.potDate ?? null
+}
+function grab(event: PointerEvent, date: string): void {
+  emit('choose', date)
+  if (!props.movable || event.button !== 0) return
+  held.value = { from: date, to: date }
+}
+useEventListener(window, 'pointermove', (event: PointerEvent) => {
+  if (!held.value) return
+  held.value.to = dateAt(event.clientX) ?? held.value.to
+})
+useEventListener(window, 'pointerup', () => {
+  if (held.value && held.value.to !== held.value.from) emit('move', held.value.from, held.value.to)
+  held.value = null
+})
+function step(date: string, by: number): void {
+  const to = props.plan.days[potDay(date) + by]?.potDate
+  if (props.movable && to) emit('move', date, to)
+}
+const at = (date: string) => (held.value?.from === date ? held.value.to : date)
+</script>
+
+<template>
+  <div class="scroll">
+    <div class="grid" :style="{ minWidth: `${130 + plan.days.length * 14}px` }">
+      <span class="corner small muted">{{ t('ahead.pot_row') }}</span>
+      <div ref="area" class="axis">
+        <span
+          v-for="(day, i) in plan.days"
+          v-show="day.label"
+          :key="day.date"
+          class="label small muted"
+          :style="{ left: `${(100 * i) / plan.days.length}%` }"
+          >{{ day.label }}</span
+        >
+        <button
+          v-for="pot in plan.pots"
+          :key="pot.date"
+          type="button"
+          class="pot"
+          :class="{ chosen: chosen === pot.date, held: held?.from === pot.date }"
+          :style="{ left: `${(100 * (potDay(at(pot.date)) + 0.5)) / plan.days.length}%` }"
+          :title="pot.text"
+          :aria-label="`${t('ahead.pot_day')}, ${pot.label}. ${pot.text}`"
+          :aria-pressed="chosen === pot.date"
+          :data-test="`pot-${pot.date}`"
+          @pointerdown="grab($event, pot.date)"
+          @focus="emit('choose', pot.date)"
+          @keydown.left.prevent="step(pot.date, -1)"
+          @keydown.right.prevent="step(pot.date, 1)">
+          {{ pot.label }}<span v-if="pot.pinned" aria-hidden="true"> •</span>
+        </button>
+      </div>
+      <template v-for="lane in plan.lanes" :key="lane.bike">
+        <div class="who">
+          <b class="wide">{{ lane.name }}</b><span class="small muted">{{ lane.about }}</span>
+        </div>
+        <svg
+          :viewBox="`0 0 ${wide} ${LANE}`"
+          preserveAspectRatio="none"
+          :height="LANE"
+          role="img"
+          :aria-label="t('ahead.lane', { bike: lane.name })"
+          :data-test="`lane-${lane.name}`">
+          <template v-for="(day, i) in plan.days" :key="day.date">
+            <rect v-if="day.weekend" :x="x(i)" y="0" :width="W" :height="LANE" class="weekend" />
+          </template>
+          <rect
+            v-for="pot in plan.pots"
+            :key="pot.date"
+            :x="x(potDay(at(pot.date))) + W * 0.15"
+            y="0"
+            :width="W * 0.7"
+            :height="LANE"
+            class="column" />
+          <path :d="coat(lane.days)" class="coat" />
+          <template v-for="(day, i) in lane.days" :key="i">
+            <rect
+              v-if="day.ride > 0"
+              :x="x(i) + W * 0.3"
+              :y="FLOOR + 4"
+              :width="W * 0.4"
+              :height="3 + 20 * day.ride"
+              :class="day.broken ? 'broken' : 'ride'" />
+            <rect :x="x(i)" y="0" :width="W" :height="LANE" class="touch">
+              <title>{{ day.text }}</title>
+            </rect>
+          </template>
+        </svg>
+        <div class="marks" aria-hidden="true">
+          <template v-for="(day, i) in lane.days" :key="i">
+            <span v-if="day.swap" class="tag" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">{{ day.swap }}</span>
+            <span v-if="day.drip" class="drip" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text"
+              >{{ t('verbs.topup') }} {{ day.drip }}</span
+            >
+            <span v-if="day.broken" class="gap" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">!</span>
+          </template>
+        </div>
+        <ul class="sr">
+          <li v-for="(day, i) in lane.days.filter((one) => one.ride > 0 || one.swap || one.drip || one.pot)" :key="i">{{ day.text }}</li>
+        </ul>
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.scroll {
+  overflow-x: auto;
+}
+.grid {
+  display: grid;
+  grid-template-columns: 130px minmax(0, 1fr);
+  row-gap: 6px;
+  position: relative;
+}
+.axis {
+  position: relative;
+  height: 52px;
+}
+.corner {
+  align-self: end;
+}
+.label {
+  position: absolute;
+  bottom: 2px;
+  white-space: nowrap;
+}
+.pot {
+  position: absolute;
+  top: 2px;
+  transform: translateX(-50%);
+  font: inherit;
+  font-size: 12.5px;
+  font-weight: 700;
+  min-height: 26px;
+  padding: 2px 8px;
+  white-space: nowrap;
+  background: var(--amber);
+  color: #1d1503;
+  border: 1.5px solid var(--amber);
+  border-radius: 3px;
+  cursor: grab;
+  touch-action: none;
+  z-index: 2;
+}
+.pot.chosen {
+  border-color: var(--ink);
+}
+.pot.held {
+  cursor: grabbing;
+  opacity: 0.8;
+}
+.who {
+  align-self: center;
+  padding-right: 10px;
+  line-height: 1.3;
+}
+.who b,
+.who span {
+  display: block;
+}
+svg {
+  width: 100%;
+  grid-column: 2;
+  display: block;
+}
+.weekend {
+  fill: var(--steel-2);
+  opacity: 0.16;
+}
+.column {
+  fill: var(--amber);
+  opacity: 0.45;
+}
+.coat {
+  fill: var(--coat);
+  stroke: var(--coat-line);
+  stroke-width: 1.2;
+  vector-effect: non-scaling-stroke;
+}
+.ride {
+  fill: var(--steel);
+}
+.broken {
+  fill: var(--ember);
+}
+.touch {
+  fill: transparent;
+}
+.marks {
+  grid-column: 2;
+  position: relative;
+  height: 0;
+  top: -118px;
+}
+.tag,
+.drip,
+.gap {
+  position: absolute;
+  font-size: 12px;
+  font-weight: 700;
+  line-height: 1;
+  padding: 3px 6px;
+  border-radius: 3px;
+}
+.tag {
+  background: var(--ready);
+  color: var(--paper);
+  transform: translateX(-30%);
+}
+.drip {
+  top: 84px;
+  font-size: 11px;
+  background: var(--paper);
+  border: 1.2px solid var(--ink);
+  transform: translateX(-60%);
+  white-space: nowrap;
+}
+.gap {
+  top: 62px;
+  background: var(--ember);
+  color: var(--paper);
+}
+</style>

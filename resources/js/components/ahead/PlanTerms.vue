@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import TapChoice from '@/components/forms/TapChoice.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { t } from '@/composables/useText'
+
+/** On which days the pot may be heated, and what everything takes. */
+export interface Terms {
+  weekdays: number[]
+  pot_time: string
+  fixed: string
+  dip: string
+  batch: string
+  swap: string
+  topup: string
+  margin: string
+}
+const props = defineProps<{ terms: Terms; weekdays: { value: number; title: string }[] }>()
+const { form, submit } = useActionForm({ ...props.terms, weekdays: [...props.terms.weekdays] })
+const times = ['evening', 'morning'].map((value) => ({ value, title: t(`ahead.${value}`) }))
+const minutes = ['fixed', 'dip', 'batch', 'swap', 'topup'] as const
+const save = () => submit('put', '/ahead/terms')
+</script>
+
+<template>
+  <form class="fields" novalidate @submit.prevent="save">
+    <h2>{{ t('ahead.terms') }}</h2>
+    <fieldset>
+      <legend>{{ t('ahead.weekdays') }}</legend>
+      <div class="days">
+        <label
+          v-for="day in weekdays"
+          :key="day.value"
+          :class="{ on: form.weekdays.includes(day.value) }"
+          :data-test="`weekday-${day.value}`">
+          <input v-model="form.weekdays" type="checkbox" :value="day.value" />{{ day.title }}
+        </label>
+      </div>
+    </fieldset>
+    <TapChoice v-model="form.pot_time" :legend="t('ahead.pot_time')" :options="times" test="pot-time" />
+    <div class="five">
+      <v-text-field
+        v-for="field in minutes"
+        :key="field"
+        v-model="form[field]"
+        inputmode="decimal"
+        :label="t(`ahead.${field}`)"
+        suffix="min"
+        :hint="field === 'topup' ? t('ahead.topup_hint') : undefined"
+        persistent-hint
+        :error-messages="form.errors[field]"
+        :name="field" />
+      <v-text-field
+        v-model="form.margin"
+        inputmode="decimal"
+        :label="t('ahead.margin')"
+        suffix="%"
+        :hint="t('ahead.margin_hint')"
+        persistent-hint
+        :error-messages="form.errors.margin"
+        name="margin" />
+    </div>
+    <div class="row">
+      <v-btn type="submit" :loading="form.processing" data-test="save-terms">{{ t('ahead.save') }}</v-btn>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.days {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.days label {
+  border: 1.2px solid var(--ink);
+  border-radius: 3px;
+  padding: 7px 12px;
+  font-weight: 620;
+  font-size: 13px;
+  cursor: pointer;
+  position: relative;
+}
+.days label.on {
+  background: var(--ink);
+  color: var(--paper);
+}
+.days label:focus-within {
+  outline: 2.5px solid var(--ink);
+  outline-offset: 2px;
+}
+.days input {
+  position: absolute;
+  opacity: 0;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  margin: 0;
+  cursor: pointer;
+}
+.five {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 12px;
+}
+@media (max-width: 700px) {
+  .five {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+  .days label {
+    min-height: 44px;
+    display: grid;
+    align-content: center;
+  }
+}
+</style>

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\PlannedRide;
+use App\Models\Workshop;
+use App\Support\AppClock;
+use Illuminate\Support\Str;
+use Inertia\Testing\AssertableInertia;
+use Symfony\Component\Process\Process;
+use Tests\Feature\Bench;
+
+beforeEach(function (): void {
+    $this->bench = new Bench;
+    $this->actingAs($this->bench->owner);
+    $this->heron = $this->bench->bike();
+    [$this->a, $this->b] = [$this->bench->chain($this->heron, 'A', 900, fit: true), $this->bench->chain($this->heron, 'B', 900)];
+    $this->does = fn(string $url, array $data = [], string $method = 'post') => $this->{$method}($url, $data + ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    $this->does->call($this, '/rides', ['bike_id' => $this->heron->id, 'distance' => 200, 'condition' => 'dry'] + Bench::form(400));
+    ($this->does)("/bikes/{$this->heron->id}", ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'limit_school' => 'strict', 'week_winter' => '0 0 0 0 0 60 90,0'], 'put');
+    ($this->does)('/ahead/terms', ['weekdays' => [4], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0], 'put');
+    $this->page = function (string $url = '/ahead'): array {
+        $found = [];
+        app()->forgetScopedInstances();
+        $this->get($url)->assertInertia(function (AssertableInertia $page) use (&$found): void {
+            $found = $page->toArray()['props'];
+        });
+
+        return $found;
+    };
+    $this->plain = fn(mixed $text): string => str_replace("\u{a0}", ' ', is_array($text) ? implode(' | ', $text) : (string) $text);
+});
+
+it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next and the calendar go by', function (): void {
+    $page = ($this->page)();
+    expect($page['plan']['headline'])->toBe('One pot day carries you to Wed 23 Dec')->and(array_column($page['plan']['pots'], 'date'))->toBe(['2026-11-26'])->and($page['followed'])->toBeFalse()
+        ->and(count($page['plan']['lanes'][0]['days']))->toBe(29)->and($page['plan']['doubts'])->toBe([]);
+    $try = fn(array $dates, bool $bottle) => $this->postJson('/ahead/try', ['action_id' => (string) Str::uuid(), 'dates' => $dates, 'bottle' => $bottle])->assertOk()->json();
+    $moved = $try(['2026-12-17'], false);
+    expect($moved['feasible'])->toBeFalse()->and(($this->plain)($moved['broken']))->toContain('Heron’s 90 km on Sun 13 Dec would start with')->and(($this->plain)($moved['repairs'][0]['text']))->toBe('A pot day on Thu 26 Nov (59 min)');
+    $drip = array_values(array_filter($moved['repairs'], fn(array $one) => $one['bottle']))[0];
+    expect(($this->plain)($drip['text']))->toBe('Drip Heron B Sat 12 Dec (1 h)');
+    $mended = $try($drip['dates'], true);
+    expect($mended['feasible'])->toBeTrue()->and($mended['broken'])->toBe([]);
+    ($this->does)('/ahead/keep', ['dates' => ['2026-12-17'], 'bottle' => true]);
+    $kept = ($this->page)();
+    expect($kept['byHand'])->toBeTrue()->and($kept['followed'])->toBeTrue()->and(array_column($kept['plan']['pots'], 'date'))->toBe(['2026-12-17']);
+    // The Shed asks for the pot only when it comes near, and goes by the plan.
+    app(AppClock::class)->set(Bench::NOW + 10 * 86400);
+    $next = array_column(($this->page)('/')['next'], null, 'kind');
+    expect($next)->toHaveKey('planned_pot')->not->toHaveKey('spent_waiting')->and(($this->plain)($next['planned_pot']['title']))->toContain('Heat the pot: Heron');
+    app(AppClock::class)->set(Bench::NOW);
+    ($this->does)('/ahead/again', ['dates' => [], 'pinned' => ['2026-12-03'], 'forbidden' => ['2026-11-26']]);
+    expect(array_column(($this->page)()['plan']['pots'], 'date'))->toContain('2026-12-03')->not->toContain('2026-11-26');
+    ($this->does)('/ahead/unfollow');
+    expect(($this->page)()['followed'])->toBeFalse();
+});
+
+it('plans with single rides, days off and sensible answers at the edges', function (): void {
+    ($this->does)('/ahead/rides', ['bike_id' => $this->heron->id, 'from' => '2026-11-29', 'distance' => 400, 'name' => 'The long one']);
+    ($this->does)('/ahead/rides', ['holiday' => true, 'from' => '2026-12-05', 'until' => '2026-12-13']);
+    $page = ($this->page)();
+    expect(($this->plain)(array_column($page['rides'], 'text')))->toBe('Sun 29 Nov, Heron, 400 km, The long one | Sat 5 Dec – Sun 13 Dec, all bikes, no rides')->and($page['plan']['feasible'])->toBeTrue()
+        ->and(($this->plain)($page['plan']['lanes'][0]['days'][4]['text']))->toContain('400 km on B')->toContain('The long one')->and($page['plan']['lanes'][0]['days'][10]['ride'])->toEqual(0);
+    $this->post('/ahead/rides', ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'from' => '2026-11-29', 'distance' => -4])->assertSessionHasErrors('distance');
+    $this->post('/ahead/rides', ['action_id' => (string) Str::uuid(), 'holiday' => true, 'from' => '2026-12-05', 'until' => '2026-12-01'])->assertSessionHasErrors('until');
+    $this->delete('/entries/planned_rides/'.PlannedRide::query()->firstOrFail()->id, ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect(($this->page)()['rides'])->toHaveCount(1);
+    // No day for the pot and no bottle: the day that cannot be ridden, and the ways out.
+    ($this->does)('/ahead/terms', ['weekdays' => [], 'pot_time' => 'morning', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0], 'put');
+    ($this->does)('/settings', [
+        'name' => 'S', 'time_zone' => 'UTC', 'distance_unit' => 'km', 'temperature_unit' => 'C', 'mass_unit' => 'g', 'currency' => 'EUR', 'language' => 'en', 'interval' => 300, 'limit_school' => 'strict', 'topups_most' => 0,
+        'factors' => ['indoor' => 0.8, 'dry' => 1, 'dusty' => 1.5, 'damp' => 1.5, 'wet' => 2.5, 'muddy' => 3.5],
+    ], 'put');
+    ($this->does)('/ahead/rides', ['bike_id' => $this->heron->id, 'from' => '2026-12-20', 'distance' => 300]);
+    $stuck = ($this->page)();
+    expect($stuck['plan']['headline'])->toContain('cannot be ridden on wax')->and(($this->plain)($stuck['plan']['blocked']))->toContain('no chain of Heron has wax enough')->and($stuck['remedies'][0]['good'])->toBeTrue();
+    // A workshop without bikes has nothing to plan.
+    $this->actingAs((new Bench('new@test.example'))->owner)->get('/ahead')->assertInertia(fn(AssertableInertia $page) => $page->where('plan.headline', 'No bike has a chain to plan with'));
+});
+
+it('gives the plan to any calendar, at an address that can be renewed, as an independent reader understands it', function (): void {
+    ($this->does)('/ahead/keep', ['dates' => ['2026-12-03'], 'bottle' => true]);
+    $this->post('/calendar');
+    $secret = Workshop::query()->findOrFail($this->bench->workshop->id)->calendar_secret;
+    app('auth')->forgetGuards();
+    $text = $this->get("/calendar/{$secret}.ics")->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+    // Read by ical.js, which knows nothing of how it was written.
+    $read = function (string $text): array {
+        $node = new Process(['node', '--input-type=module', '-e', 'import ICAL from "ical.js"; let t=""; process.stdin.on("data",d=>t+=d).on("end",()=>console.log(JSON.stringify(new ICAL.Component(ICAL.parse(t)).getAllSubcomponents("vevent").map(c=>{const e=new ICAL.Event(c);return {uid:e.uid,summary:e.summary,start:e.startDate.toJSDate().toISOString(),minutes:e.duration.toSeconds()/60,alarms:c.getAllSubcomponents("valarm").length}}))))'], base_path(), null, $text);
+        $node->mustRun();
+
+        return json_decode($node->getOutput(), true);
+    };
+    $all = $read($text);
+    $events = array_column($all, null, 'summary');
+    expect($events['Heat the pot: Heron A and B'])->toMatchArray(['uid' => "pot-2026-12-03-{$this->bench->workshop->id}@dripel", 'start' => '2026-12-03T19:00:00.000Z', 'alarms' => 1])
+        ->and($events['Heat the pot: Heron A and B']['minutes'])->toEqual(63)
+        ->and(array_keys($events))->toContain('Swap Heron to B')
+        // Asked again it has the same ids.
+        ->and(array_column($read((string) $this->get("/calendar/{$secret}.ics")->getContent()), 'uid'))->toBe(array_column($all, 'uid'));
+    // In another zone the pot stands at seven in the evening there.
+    $this->actingAs($this->bench->owner);
+    $this->get('/ahead/dripel.ics')->assertOk();
+    $this->post('/calendar');
+    app('auth')->forgetGuards();
+    $this->get("/calendar/{$secret}.ics")->assertNotFound();
+    $this->get('/calendar/'.str_repeat('x', 40).'.ics')->assertNotFound();
+});
