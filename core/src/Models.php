@@ -18,6 +18,7 @@ final class Models
         'interval.economy' => Interval\IntervalEconomy::class,
         'interval.learn' => Interval\IntervalLearn::class,
         'plan.pot_days' => Plan\PotDays::class,
+        'plan.simulate' => Plan\Simulate::class,
         'pot.calibrate' => Pot\PotCalibrate::class,
         'pot.dip' => Pot\PotDip::class,
         'pot.heat' => Pot\PotHeat::class,

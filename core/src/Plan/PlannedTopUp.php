@@ -16,7 +16,7 @@ final readonly class PlannedTopUp
     {
         Check::positive('km', $km);
         Check::notNegative('minutes', $minutes);
-        Check::between('max_per_cycle', $maxPerCycle, 0, 1000);
+        Check::between('max_per_cycle', $maxPerCycle, 0, 1_000_000);
     }
 
     public static function from(Fields $in): self

@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use Dripel\Core\Bath\BathDip;
+use Dripel\Core\Bath\BathEvent;
+use Dripel\Core\Bath\BathLedger;
+use Dripel\Core\Bath\BathLedgerInput;
+use Dripel\Core\Bath\BathLedgerResult;
+use Dripel\Core\Bath\BathNext;
+use Dripel\Core\Input\Fields;
+use Dripel\Core\Interval\WaxTopUp;
+use Dripel\Core\Model;
+use LogicException;
+
+/**
+ * Years of riding by one policy, week by week: each week plan.pot_days looks two weeks ahead and the first is done as it says; wax goes
+ * by wax.life, the pot by bath.ledger, wear by the rate at the interval (km/1000 · rate, times what the life points say of another
+ * interval). A chain at its limit is replaced the next time the pot is hot; where there is none, at the end of the week.
+ * Deterministic. Weeks begin on Monday. Source: the models named; when a chain is replaced is a house rule.
+ */
+final readonly class Simulate implements Model
+{
+    private const AHEAD_DAYS = 14;
+
+    private const DAY_S = 86400;
+
+    /** A new chain is a little longer than nominal: house rule. */
+    private const NEW_PCT = 0.02;
+
+    /** Where a rider lives on drip wax alone: as often as it takes. */
+    private const ALWAYS = 100_000;
+
+    public function __invoke(SimulateInput $in): SimulateResult
+    {
+        $sheds = array_map(fn(SimulatedBike $bike) => new SimulatedShed($bike, $in->policy, $in->curve), $in->bikes);
+        $bath = [BathEvent::fill(0.0, $in->pot->waxG)];
+        $weeks = [];
+        for ($w = 0; $w < $in->weeks; $w++) {
+            $week = new SimulatedWeek($w);
+            foreach ($sheds as $shed) {
+                $this->buy($in, $shed, $week, $shed->missing());
+            }
+            [$input, $plan] = $this->plan($in, $sheds, $week);
+            for ($day = 0; $day < 7; $day++) {
+                if (array_filter($plan->potDays, fn(PlannedPotDay $pot) => $pot->day === $day) !== []) {
+                    $bath = $this->pot($in, $sheds, $week, $bath, (float) ((7 * $w + $day) * self::DAY_S), $input);
+                }
+                foreach ($plan->swaps as $swap) {
+                    if ($swap->day === $day) {
+                        $shed = $this->shed($sheds, $swap->bike);
+                        $shed->on = $shed->now((string) $swap->to);
+                        $week->swaps++;
+                        $week->minutes += $in->pot->swapMinutes;
+                    }
+                }
+                foreach ($plan->topUps as $drip) {
+                    if ($drip->day === $day) {
+                        $shed = $this->shed($sheds, $drip->bike);
+                        $shed->chains[$shed->now((string) $drip->chain)]->drip($in->policy->dripOnly ? $in->policy->intervalKm : ($in->pot->topUp->km ?? WaxTopUp::KM));
+                        $week->topUps++;
+                        $week->minutes += $in->pot->topUp->minutes ?? PlanTerms::TOPUP_MINUTES;
+                        $week->cost += $in->costs->topUp;
+                    }
+                }
+                foreach ($sheds as $shed) {
+                    $km = $shed->bike->weekKm[$day];
+                    if ($km > 0.0) {
+                        $shed->fitted()->ride($km, $shed->bike->factor, $shed->ratePctPer1000Km);
+                        $week->km += $km;
+                    }
+                }
+            }
+            foreach ($sheds as $shed) {
+                $in->policy->dripOnly && $this->retire($in, $shed, $week, false);
+                $week->wear[(string) $shed->bike->id] = array_map(fn(SimulatedChain $chain) => $chain->wearPct, $shed->chains);
+            }
+            $week->waxG = $in->policy->dripOnly ? $in->pot->waxG : $this->ledger($in, $bath)->waxG;
+            $weeks[] = $week;
+        }
+
+        return new SimulateResult($weeks, $in->costs->hour);
+    }
+
+    public function compute(Fields $input): array
+    {
+        return $this(SimulateInput::from($input))->toArray();
+    }
+
+    /**
+     * @param list<SimulatedShed> $sheds
+     *
+     * @return array{PotDaysInput, PotDaysResult}
+     */
+    private function plan(SimulateInput $in, array $sheds, SimulatedWeek $week): array
+    {
+        $bikes = array_map(fn(SimulatedShed $shed) => $shed->planned(self::AHEAD_DAYS), $sheds);
+        $topUp = $in->policy->dripOnly ? new PlannedTopUp($in->policy->intervalKm, $in->pot->topUp->minutes ?? PlanTerms::TOPUP_MINUTES, self::ALWAYS) : $in->pot->topUp;
+        $allowed = array_map(fn(int $day) => ! $in->policy->dripOnly && $in->pot->weekdays[$day % 7], range(0, self::AHEAD_DAYS - 1));
+        $input = new PotDaysInput(self::AHEAD_DAYS, $allowed, $in->pot->fixedMinutes, $in->pot->perDipMinutes, $in->pot->batchMinutes, $in->pot->capacity, $in->pot->swapMinutes, $topUp, $bikes);
+        $plan = (new PotDays)($input);
+        if (! $plan->feasible) {
+            // Nobody stays at home: the pot is heated on another day.
+            $input = $input->allowing(array_fill(0, self::AHEAD_DAYS, true));
+            $plan = (new PotDays)($input);
+            $week->forced = count(array_filter($plan->potDays, fn(PlannedPotDay $pot) => $pot->day < 7 && ! $allowed[$pot->day]));
+        }
+
+        return [$input, $plan];
+    }
+
+    /**
+     * A pot day: worn chains make room for new ones, all that were ridden are dipped, and the bath gets what it wants.
+     *
+     * @param list<SimulatedShed> $sheds
+     * @param non-empty-list<BathEvent> $bath
+     *
+     * @return non-empty-list<BathEvent>
+     */
+    private function pot(SimulateInput $in, array $sheds, SimulatedWeek $week, array $bath, float $atS, PotDaysInput $input): array
+    {
+        $dips = [];
+        foreach ($sheds as $shed) {
+            $this->retire($in, $shed, $week, true);
+            foreach ($shed->chains as $chain) {
+                if ($chain->cycleKm() > 0.0 || $shed->fresh($chain->id)) {
+                    $dips[] = new BathDip(BathDip::CHAIN_G, null, $chain->cycleKm(), true);
+                    $chain->dip();
+                    $shed->dipped($chain->id);
+                }
+            }
+        }
+        $batches = $dips === [] ? 0 : ($input->potCapacity === null ? 1 : (int) ceil(count($dips) / $input->potCapacity));
+        $week->potDays++;
+        $week->dips += count($dips);
+        $week->minutes += $in->pot->fixedMinutes + count($dips) * $in->pot->perDipMinutes + $batches * $in->pot->batchMinutes;
+        if ($dips === []) {
+            return $bath;
+        }
+        $before = $this->ledger($in, $bath)->waxG;
+        $bath[] = BathEvent::dip($atS, $dips);
+        $after = $this->ledger($in, $bath);
+        $week->waxTakenG += $before - $after->waxG;
+
+        return match ($after->next) {
+            BathNext::TopUp => $this->bought($in, $week, $in->pot->waxG - $after->waxG, [...$bath, BathEvent::topUp($atS, max(1.0, $in->pot->waxG - $after->waxG))]),
+            BathNext::Filter => [...$bath, BathEvent::filter($atS)],
+            BathNext::Replace => $this->replaced($in, $week, $after->waxG, $atS),
+            BathNext::Ok => $bath,
+        };
+    }
+
+    /**
+     * @param non-empty-list<BathEvent> $bath
+     *
+     * @return non-empty-list<BathEvent>
+     */
+    private function bought(SimulateInput $in, SimulatedWeek $week, float $g, array $bath): array
+    {
+        $g = max(1.0, $g);
+        $week->waxBoughtG += $g;
+        $week->cost += $g / 1000.0 * $in->costs->waxKg;
+
+        return $bath;
+    }
+
+    /** @return non-empty-list<BathEvent> */
+    private function replaced(SimulateInput $in, SimulatedWeek $week, float $leftG, float $atS): array
+    {
+        $week->waxThrownG += $leftG;
+
+        return $this->bought($in, $week, $in->pot->waxG, [BathEvent::fill($atS, $in->pot->waxG)]);
+    }
+
+    /** Chains at their limit go, and new ones come in their place. */
+    private function retire(SimulateInput $in, SimulatedShed $shed, SimulatedWeek $week, bool $dip): void
+    {
+        foreach ($shed->worn() as $chain) {
+            $week->retired[] = ['bike' => $shed->bike->id, 'chain' => $chain->id, 'km' => $chain->km, 'wear_pct' => $chain->wearPct];
+            $shed->outlived++;
+            if ($shed->outlived >= $in->costs->chainsPerCassette) {
+                $shed->outlived = 0;
+                $week->cassettes++;
+                $week->cost += $in->costs->cassette;
+            }
+            $shed->replace($chain->id, self::NEW_PCT, $dip);
+            $this->paid($in, $week);
+        }
+    }
+
+    private function buy(SimulateInput $in, SimulatedShed $shed, SimulatedWeek $week, int $count): void
+    {
+        for ($i = 0; $i < $count; $i++) {
+            $chain = $shed->add(self::NEW_PCT);
+            $in->policy->dripOnly && $shed->dipped($chain->id);
+            $this->paid($in, $week);
+        }
+    }
+
+    private function paid(SimulateInput $in, SimulatedWeek $week): void
+    {
+        $week->bought++;
+        $week->cost += $in->costs->chain + $in->costs->strip + $in->costs->quickLink;
+    }
+
+    /** @param non-empty-list<BathEvent> $bath */
+    private function ledger(SimulateInput $in, array $bath): BathLedgerResult
+    {
+        return (new BathLedger)(new BathLedgerInput($in->pot->vessel, $bath, pickupDefaultG: $in->pot->pickupG));
+    }
+
+    /** @param list<SimulatedShed> $sheds */
+    private function shed(array $sheds, string|int $bike): SimulatedShed
+    {
+        foreach ($sheds as $shed) {
+            if ($shed->bike->id === $bike) {
+                return $shed;
+            }
+        }
+        throw new LogicException("There is no bike {$bike}.");
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use Dripel\Core\Input\Check;
+use Dripel\Core\Input\Fields;
+use Dripel\Core\Input\InvalidInput;
+
+/** A bike as it is when a simulation begins: its week (km as ridden, from Monday), how much wax a km takes, and its chains. */
+final readonly class SimulatedBike
+{
+    /**
+     * @param list<float> $weekKm seven of them
+     * @param non-empty-list<array{id: string|int, wear_pct: float, used_km: float}> $chains used_km: effective since the dip
+     * @param float $ratePctPer1000Km wear at the interval `rateIntervalKm`
+     *
+     * @throws InvalidInput at the field
+     */
+    public function __construct(
+        public string|int $id,
+        public array $weekKm,
+        public float $factor,
+        public float $limitPct,
+        public float $ratePctPer1000Km,
+        public float $rateIntervalKm,
+        public array $chains,
+        public string|int $onBike,
+    ) {
+        count($weekKm) === 7 || throw new InvalidInput('week_km', 'must be seven distances, from Monday');
+        foreach ($weekKm as $day => $km) {
+            Check::notNegative("week_km.{$day}", $km);
+        }
+        foreach (['factor' => $factor, 'limit_pct' => $limitPct, 'rate_pct_per_1000km' => $ratePctPer1000Km, 'rate_interval_km' => $rateIntervalKm] as $field => $value) {
+            Check::positive($field, $value);
+        }
+        in_array($onBike, array_column($chains, 'id'), true) || throw new InvalidInput('on_bike', 'must be one of its chains');
+    }
+
+    public static function from(Fields $in): self
+    {
+        $in->only('id', 'week_km', 'factor', 'limit_pct', 'rate_pct_per_1000km', 'rate_interval_km', 'chains', 'on_bike');
+
+        return new self(
+            $in->id('id'),
+            $in->numbers('week_km'),
+            $in->number('factor', 1.0),
+            $in->number('limit_pct'),
+            $in->number('rate_pct_per_1000km'),
+            $in->number('rate_interval_km'),
+            Check::notEmpty('chains', $in->list('chains', function (Fields $chain): array {
+                $chain->only('id', 'wear_pct', 'used_km');
+
+                return ['id' => $chain->id('id'), 'wear_pct' => Check::notNegative('wear_pct', $chain->number('wear_pct')), 'used_km' => Check::notNegative('used_km', $chain->number('used_km'))];
+            })),
+            $in->id('on_bike'),
+        );
+    }
+}

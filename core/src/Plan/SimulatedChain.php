@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\WaxLife;
+use Dripel\Core\Interval\WaxLifeInput;
+use Dripel\Core\Interval\WaxRide;
+use Dripel\Core\Interval\WaxTopUp;
+
+/** A chain while it is simulated: its wear, its wax cycle as wax.life takes it. */
+final class SimulatedChain
+{
+    /** @var list<WaxRide> since its dip */
+    private array $rides = [];
+
+    /** @var list<WaxTopUp> */
+    private array $topUps = [];
+
+    public float $km = 0.0;
+
+    /** @param float $usedKm effective, since its dip */
+    public function __construct(public readonly string $id, public float $wearPct, float $usedKm = 0.0)
+    {
+        $usedKm <= 0.0 || $this->rides[] = new WaxRide($usedKm, 0.0, Condition::Dry, 1.0);
+    }
+
+    public function usedKm(float $intervalKm): float
+    {
+        return $this->rides === [] ? 0.0 : $intervalKm - (new WaxLife)(new WaxLifeInput($intervalKm, null, $this->rides, $this->topUps))->leftKm;
+    }
+
+    public function cycleKm(): float
+    {
+        return array_sum(array_map(fn(WaxRide $ride) => $ride->effectiveKm, $this->rides));
+    }
+
+    public function topUpCount(): int
+    {
+        return count($this->topUps);
+    }
+
+    public function ride(float $km, float $factor, float $ratePctPer1000Km): void
+    {
+        $this->rides[] = new WaxRide($km, 0.0, Condition::Dry, $factor);
+        $this->km += $km;
+        $this->wearPct += $ratePctPer1000Km * $km / 1000.0;
+    }
+
+    public function drip(float $km): void
+    {
+        $this->topUps[] = new WaxTopUp(count($this->rides) - 1, $km);
+    }
+
+    public function dip(): void
+    {
+        [$this->rides, $this->topUps] = [[], []];
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use Dripel\Core\Input\Check;
+use Dripel\Core\Input\Fields;
+
+/** By which rules a rider goes: the interval, how many chains a bike, their order, the limit (null: each bike's own), and whether there is a pot at all. */
+final readonly class SimulatedPolicy
+{
+    public function __construct(
+        public float $intervalKm,
+        public Rotation $rotation = Rotation::Even,
+        /** Null: as many as there are. */
+        public ?int $chains = null,
+        public ?float $limitPct = null,
+        public bool $dripOnly = false,
+    ) {
+        Check::positive('interval_km', $intervalKm);
+        $chains === null || Check::between('chains', $chains, 1, 12);
+        $limitPct === null || Check::positive('limit_pct', $limitPct);
+    }
+
+    public static function from(Fields $in): self
+    {
+        $in->only('interval_km', 'rotation', 'chains', 'limit_pct', 'drip_only');
+
+        return new self(
+            $in->number('interval_km'),
+            $in->has('rotation') ? $in->choice('rotation', Rotation::class) : Rotation::Even,
+            $in->has('chains') && $in->numberOrNull('chains') !== null ? $in->whole('chains') : null,
+            $in->has('limit_pct') ? $in->numberOrNull('limit_pct') : null,
+            $in->has('drip_only') && $in->yesOrNo('drip_only'),
+        );
+    }
+}

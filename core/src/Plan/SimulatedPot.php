@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use Dripel\Core\Bath\BathLedgerInput;
+use Dripel\Core\Bath\Vessel;
+use Dripel\Core\Input\Check;
+use Dripel\Core\Input\Fields;
+use Dripel\Core\Input\InvalidInput;
+
+/** The pot of a simulation: on which weekdays (from Monday), what everything takes in minutes, the vessel and what wax is in it (g). */
+final readonly class SimulatedPot
+{
+    /**
+     * @param list<bool> $weekdays seven of them
+     *
+     * @throws InvalidInput at the field
+     */
+    public function __construct(
+        public array $weekdays,
+        public float $fixedMinutes,
+        public float $perDipMinutes,
+        public float $batchMinutes,
+        public ?int $capacity,
+        public float $swapMinutes,
+        public ?PlannedTopUp $topUp,
+        public Vessel $vessel,
+        public float $waxG,
+        public float $pickupG = BathLedgerInput::PICKUP_G,
+    ) {
+        count($weekdays) === 7 || throw new InvalidInput('weekdays', 'must be seven, from Monday');
+        Check::positive('wax_g', $waxG);
+        Check::positive('pickup_g', $pickupG);
+    }
+
+    public static function from(Fields $in): self
+    {
+        $in->only('weekdays', 'fixed_minutes', 'per_dip_minutes', 'batch_minutes', 'capacity', 'swap_minutes', 'topup', 'vessel', 'wax_g', 'pickup_g');
+
+        return new self(
+            $in->yesOrNos('weekdays'),
+            $in->number('fixed_minutes'),
+            $in->number('per_dip_minutes'),
+            $in->number('batch_minutes', 0.0),
+            $in->has('capacity') && $in->numberOrNull('capacity') !== null ? $in->whole('capacity') : null,
+            $in->number('swap_minutes', 0.0),
+            $in->has('topup') ? $in->nestedOrNull('topup', PlannedTopUp::from(...)) : null,
+            $in->nested('vessel', Vessel::from(...)),
+            $in->number('wax_g'),
+            $in->number('pickup_g', BathLedgerInput::PICKUP_G),
+        );
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+use Dripel\Core\Input\Fields;
+use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Plan\Simulate;
+
+/** @return array{totals: array<string, mixed>, weeks: list<array<string, mixed>>} two bikes for so many weeks, with something else than usual */
+function simulated(array $policy = [], int $weeks = 104, array $pot = [], array $costs = [], array $bike = []): array
+{
+    $chain = fn(string $id, float $wear) => ['id' => $id, 'wear_pct' => $wear, 'used_km' => 0];
+
+    return (new Simulate)->compute(Fields::fromJson((string) json_encode([
+        'weeks' => $weeks,
+        'bikes' => [
+            $bike + ['id' => 'heron', 'week_km' => [0, 0, 36, 0, 0, 50, 74], 'limit_pct' => 0.5, 'rate_pct_per_1000km' => 0.05, 'rate_interval_km' => 300, 'chains' => [$chain('A', 0.1), $chain('B', 0.2), $chain('C', 0.3)], 'on_bike' => 'A'],
+            ['id' => 'badger', 'week_km' => [0, 26, 0, 0, 0, 44, 0], 'factor' => 1.4, 'limit_pct' => 0.5, 'rate_pct_per_1000km' => 0.08, 'rate_interval_km' => 300, 'chains' => [$chain('D', 0.05), $chain('E', 0.4)], 'on_bike' => 'D'],
+        ],
+        'policy' => $policy + ['interval_km' => 300],
+        'pot' => $pot + ['weekdays' => [false, false, false, true, false, true, true], 'fixed_minutes' => 45, 'per_dip_minutes' => 4, 'batch_minutes' => 10, 'capacity' => 3, 'swap_minutes' => 3, 'topup' => null, 'vessel' => ['diameter_mm' => 130, 'height_mm' => 105], 'wax_g' => 500],
+        'costs' => $costs + ['chain' => 30, 'strip' => 3, 'quick_link' => 5, 'cassette' => 64, 'wax_kg' => 14, 'topup' => 1.5],
+    ])));
+}
+
+it('loses no kilometre, no chain and no gram', function (array $policy): void {
+    $found = simulated($policy);
+    $weeks = $found['weeks'];
+    $sum = fn(string $of): float => (float) array_sum(array_column($weeks, $of));
+    // 230 km a week, as ridden.
+    expect($sum('km'))->toEqualWithDelta(104 * 230.0, 1e-6)->and($found['totals']['km'])->toEqualWithDelta($sum('km'), 1e-9);
+    // Wax: what was there and bought is in the pot, on chains or thrown away.
+    expect(500.0 + $sum('wax_bought_g'))->toEqualWithDelta(end($weeks)['wax_g'] + $sum('wax_taken_g') + $sum('wax_thrown_g'), 1e-6);
+    // Chains: those there at the start and those bought hang there, or are worn out; and never fewer than before.
+    $start = min(5, ($policy['chains'] ?? 9) * 2);
+    $hang = array_sum(array_map(count(...), end($weeks)['wear']));
+    $there = $start === 5 ? 5 : min(3, $policy['chains']) + min(2, $policy['chains']);
+    expect($there + $sum('bought'))->toEqualWithDelta($hang + $found['totals']['retired'], 1e-9);
+    // Wear: what the km made, on chains that hang and on those that are gone; money: what was bought.
+    $curve = ['200' => 25_000, '300' => 15_000, '400' => 9_000];
+    $times = 15_000 / $curve[(string) ($policy['interval_km'] ?? 300)];
+    $now = array_sum(array_map(array_sum(...), end($weeks)['wear'])) + array_sum(array_column(array_merge(...array_column($weeks, 'retired')), 'wear_pct'));
+    $kept = isset($policy['chains']) ? ($policy['chains'] === 1 ? 0.1 + 0.05 : 0.1 + 0.2 + 0.05 + 0.4) : 1.05;
+    expect($now)->toEqualWithDelta($kept + 0.02 * $sum('bought') + $times * (104 * 160 * 0.05 + 104 * 70 * 0.08) / 1000, 1e-6)
+        ->and($found['totals']['cost'])->toEqualWithDelta($sum('bought') * 38 + $sum('cassettes') * 64 + $sum('wax_bought_g') / 1000 * 14 + $sum('topups') * 1.5, 1e-6);
+})->with([
+    'even' => [[]], 'in turn' => [['rotation' => 'in_turn']], 'one at a time' => [['rotation' => 'one_at_a_time']], 'short' => [['interval_km' => 200]], 'long' => [['interval_km' => 400]], 'two chains' => [['chains' => 2]], 'drip alone' => [['drip_only' => true]],
+]);
+
+it('goes the way that every input should', function (): void {
+    $of = fn(array $found, string $what) => $found['totals'][$what];
+    $usual = simulated();
+    // A shorter interval: more pot days and minutes, fewer chains.
+    expect($of(simulated(['interval_km' => 200]), 'pot_days'))->toBeGreaterThan($of($usual, 'pot_days'))->and($of(simulated(['interval_km' => 200]), 'retired'))->toBeLessThan($of($usual, 'retired'))
+        ->and($of(simulated(['interval_km' => 400]), 'retired'))->toBeGreaterThan($of($usual, 'retired'))
+        // More chains: fewer pot days. A higher limit: fewer chains bought. Dearer chains: more money.
+        ->and($of(simulated(['chains' => 5]), 'pot_days'))->toBeLessThan($of(simulated(['chains' => 1]), 'pot_days'))
+        ->and($of(simulated(['limit_pct' => 0.75]), 'retired'))->toBeLessThan($of($usual, 'retired'))
+        ->and($of(simulated(costs: ['chain' => 60]), 'cost'))->toBeGreaterThan($of($usual, 'cost'))
+        ->and($of(simulated(costs: ['hour' => 20]), 'per_1000km'))->toBeGreaterThan($of($usual, 'per_1000km'))
+        // Wetter roads: more pot days. Faster wear: more chains. The bottle may save a pot day, never cost one.
+        ->and($of(simulated(bike: ['factor' => 2.0]), 'pot_days'))->toBeGreaterThan($of($usual, 'pot_days'))
+        ->and($of(simulated(bike: ['rate_pct_per_1000km' => 0.1]), 'retired'))->toBeGreaterThan($of($usual, 'retired'))
+        ->and($of(simulated(pot: ['topup' => ['km' => 200, 'minutes' => 1, 'max_per_cycle' => 2]]), 'pot_days'))->toBeLessThan($of($usual, 'pot_days'))
+        ->and($of(simulated(['drip_only' => true]), 'pot_days'))->toBe(0)->and($of(simulated(['drip_only' => true]), 'topups'))->toBeGreaterThan(50)
+        // Even wears the chains of a bike alike; one at a time does not.
+        ->and(max($even = simulated(weeks: 40)['weeks'][39]['wear']['heron']) - min($even))->toBeLessThan(max($one = simulated(['rotation' => 'one_at_a_time'], 40)['weeks'][39]['wear']['heron']) - min($one))
+        // With no day for the pot somebody stays at home on one.
+        ->and($of(simulated(pot: ['weekdays' => array_fill(0, 7, false)]), 'forced'))->toBe($of(simulated(pot: ['weekdays' => array_fill(0, 7, false)]), 'pot_days'))
+        ->and($usual)->toBe(simulated());
+});
+
+it('refuses what cannot be simulated', function (array $bike, array $pot, string $field): void {
+    expect(fn() => simulated(weeks: 2, pot: $pot, bike: $bike))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($field));
+})->with([
+    [['week_km' => [1, 2]], [], 'bikes.0.week_km'], [['on_bike' => 'Z'], [], 'bikes.0.on_bike'], [['limit_pct' => 0], [], 'bikes.0.limit_pct'], [[], ['weekdays' => [true]], 'pot.weekdays'], [[], ['wax_g' => 0], 'pot.wax_g'],
+]);
