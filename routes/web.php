@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\Ahead\AheadController;
 use App\Http\Controllers\Ahead\CalendarController;
+use App\Http\Controllers\Ahead\WhatIfController;
 use App\Http\Controllers\Archive\ExportController;
 use App\Http\Controllers\Archive\RestoreController;
 use App\Http\Controllers\Arriving\ArriveController;
@@ -82,6 +83,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/labels', LabelController::class)->name('labels');
     Route::get('/gauge', [GaugeController::class, 'index'])->name('gauge');
     Route::get('/chains/{chain}/retirement', [RetirementController::class, 'show'])->whereNumber('chain');
+    Route::get('/ahead/what-if', [WhatIfController::class, 'index'])->name('what-if');
+    Route::post('/ahead/what-if', [WhatIfController::class, 'compare']);
     Route::get('/ahead/dripel.ics', [CalendarController::class, 'file']);
     Route::get('/ahead', [AheadController::class, 'index'])->name('ahead');
     Route::get('/books', [BooksController::class, 'index'])->name('books');

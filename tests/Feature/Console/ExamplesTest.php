@@ -33,6 +33,21 @@ it('reckons the worked example of each model as its documentation has it', funct
         '{"cycles":[{"km":320,"ended":"noise"},{"km":280,"ended":"noise"},{"km":300,"ended":"pulled"}],"prior":{"median_km":300,"log_sd":0.4,"shape_median":3,"shape_log_sd":0.3}}',
         fn(array $r) => [sprintf('%.0f km', $r['interval_km']), sprintf('%.0f km', $r['median_km'])],
     ],
+    'interval.economy' => [
+        'interval.economy',
+        '{"chain_cost":30,"quick_link_cost":5,"cassette_cost":60,"rewax_cost":0.5,"minutes_per_rewax":30,"hour_value":10,"min_km":100,"max_km":500,"step_km":100}',
+        fn(array $r) => [sprintf('%.0f km', $r['best']['interval_km']), sprintf('%.2f', $r['best']['cost_per_1000km'])],
+    ],
+    'plan.pot_days' => [
+        'plan.pot_days',
+        '{"days":7,"allowed_days":[true,false,false,true,true,false,false],"fixed_minutes":40,"per_dip_minutes":5,"batch_minutes":20,"pot_capacity":4,"swap_minutes":3,"topup":null,"bikes":[{"id":"heron","interval_km":300,"daily_km":[80,0,80,0,0,150,80],"chains":[{"id":"A","used_km":200},{"id":"B","used_km":100}],"on_bike":"A"}]}',
+        fn(array $r) => [sprintf('%.0f minutes', $r['total_minutes']), "day {$r['pot_days'][0]['day']}"],
+    ],
+    'plan.simulate' => [
+        'plan.simulate',
+        '{"weeks":52,"bikes":[{"id":"heron","week_km":[0,0,0,0,0,100,0],"limit_pct":0.5,"rate_pct_per_1000km":0.05,"rate_interval_km":300,"chains":[{"id":"A","wear_pct":0,"used_km":0},{"id":"B","wear_pct":0,"used_km":0}],"on_bike":"A"}],"policy":{"interval_km":300},"pot":{"weekdays":[false,false,false,false,false,true,true],"fixed_minutes":45,"per_dip_minutes":4,"vessel":{"diameter_mm":130,"height_mm":105},"wax_g":500},"costs":{"chain":30}}',
+        fn(array $r) => [number_format($r['totals']['km']).' km', "{$r['totals']['pot_days']} pot days"],
+    ],
     'drip.dose' => ['drip.dose', '{"pitches":116,"bottle_ml":120,"applied_at":"2026-11-25T20:00:00Z"}', fn(array $r) => [sprintf('%.1f ml', $r['ml']), (string) $r['applications_left']]],
     'bare.clock' => [
         'bare.clock',

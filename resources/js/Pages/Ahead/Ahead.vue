@@ -85,6 +85,7 @@ const unfollow = () => router.post('/ahead/unfollow', { action_id: newActionId()
           </select></label
         >
         <template v-if="here.mayWrite">
+          <Link href="/ahead/what-if" data-test="what-if">{{ t('what_if.title') }}</Link>
           <v-btn data-test="add-ride" @click="adding = 'ride'">{{ t('ahead.add_ride') }}</v-btn>
           <v-btn data-test="add-holiday" @click="adding = 'holiday'">{{ t('ahead.add_holiday') }}</v-btn>
           <v-btn v-if="byHand || tried" data-test="again" @click="again()">{{ t('ahead.again') }}</v-btn>

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Ahead;
+
+use App\Ahead\WhatIf;
+use App\Http\Controllers\Controller;
+use App\Http\Props\WhatIfProps;
+use App\Http\Requests\Ahead\WhatIfRequest;
+use App\Logbook\ReadBook;
+use App\Support\CurrentWorkshop;
+use App\Text\Speaker;
+use Illuminate\Http\JsonResponse;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** Which interval, how many chains, which school: laid side by side over the years. */
+final class WhatIfController extends Controller
+{
+    public function __construct(private readonly CurrentWorkshop $current, private readonly ReadBook $readBook, private readonly Speaker $speaker, private readonly WhatIf $whatIf) {}
+
+    public function index(): Response
+    {
+        return Inertia::render('Ahead/WhatIf', $this->props()->page($this->current->workshop()));
+    }
+
+    public function compare(WhatIfRequest $request): JsonResponse
+    {
+        return response()->json($this->props()->compare($this->current->workshop(), $request->policies(), $request->integer('years'), $request->hourMinor(), $request->bikeIfNamed()?->id));
+    }
+
+    private function props(): WhatIfProps
+    {
+        return new WhatIfProps(($this->readBook)($this->current->workshop()), $this->speaker->voice(), $this->whatIf);
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Ahead\WhatIf;
+use App\Http\Requests\Ahead\WhatIfRequest;
+use App\Models\Workshop;
+use App\Text\Voice;
+use Dripel\Core\Interval\EconomyRow;
+use Dripel\Core\Interval\IntervalEconomy;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Plan\Rotation;
+use Dripel\Core\Plan\Simulate;
+use Dripel\Core\Plan\SimulatedBike;
+use Dripel\Core\Plan\SimulatedPolicy;
+use Dripel\Core\Plan\SimulatedWeek;
+use Dripel\Core\Plan\SimulateResult;
+use Dripel\Core\Wear\LimitSchool;
+
+/** Policies side by side over the years: chain life, cassettes, pot days, hours, wax, money; and the cheapest interval of a bike. */
+final readonly class WhatIfProps
+{
+    /** A wear curve is drawn through so many weeks. */
+    private const POINTS = 60;
+
+    public function __construct(private Book $book, private Voice $voice, private WhatIf $whatIf) {}
+
+    /** @return array<string, mixed> what the page starts from: the schools and what is set now */
+    public function page(Workshop $workshop): array
+    {
+        $units = $this->voice->quantities->units;
+        $bikeId = $this->book->bikeIds[0] ?? null;
+        $row = fn(float $km, string $rotation = 'even', bool $drip = false): array => ['interval' => (string) round($units->fromKm($km)), 'chains' => null, 'rotation' => $rotation, 'limit' => null, 'drip_only' => $drip];
+        $now = $bikeId === null ? 300.0 : $this->book->termsOfBike($bikeId, $this->voice->nowS)->intervalKm;
+
+        return [
+            'policies' => [$row(200.0), $row($now), $row(400.0), $row(200.0, 'even', true)],
+            'most' => WhatIfRequest::MOST,
+            'rotations' => array_map(fn(Rotation $one) => ['value' => $one->value, 'title' => $this->voice->say("ui.what_if.rotation.{$one->value}")], Rotation::cases()),
+            'limits' => array_map(fn(LimitSchool $one) => ['value' => $one->value, 'title' => $this->voice->say("schools.{$one->value}.name")], LimitSchool::cases()),
+            'hour' => ($minor = $this->whatIf->hourMinor($workshop)) > 0.0 ? (string) ($minor / 10 ** $this->voice->quantities->exponent()) : '',
+            'currency' => $units->currency,
+            'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $this->voice->names->bike($id)], $this->book->bikeIds),
+        ];
+    }
+
+    /**
+     * @param list<SimulatedPolicy> $policies
+     *
+     * @return array<string, mixed>
+     */
+    public function compare(Workshop $workshop, array $policies, int $years, float $hourMinor, ?int $bikeId): array
+    {
+        $inputs = array_map(fn(SimulatedPolicy $policy) => $this->whatIf->input($workshop, $policy, $years, $hourMinor), $policies);
+        $results = array_map(fn($input) => (new Simulate)($input), $inputs);
+        $costs = array_filter(array_map(fn(SimulateResult $result) => $result->per1000Km(), $results), fn(?float $cost) => $cost !== null);
+        $bikes = $inputs[0]->bikes ?? [];
+        $bike = array_values(array_filter($bikes, fn(SimulatedBike $one) => $one->id === $bikeId))[0] ?? $bikes[0] ?? null;
+
+        return [
+            'rows' => array_map(fn(SimulateResult $result, SimulatedPolicy $policy) => $this->row($result, $policy, $costs === [] ? null : min($costs), $bike), $results, $policies),
+            'economy' => $bike === null ? null : $this->economy($workshop, $bike, $hourMinor),
+            'bike' => $bike === null ? null : [
+                'id' => $bike->id, 'name' => $this->voice->names->bike((int) $bike->id),
+                'rate' => $this->voice->say('ui.what_if.measured', ['rate' => $this->voice->quantities->number($bike->ratePctPer1000Km, 3), 'interval' => $this->voice->quantities->distance($bike->rateIntervalKm), 'km' => $this->voice->quantities->distance(array_sum($bike->weekKm)), 'factor' => $this->voice->quantities->number($bike->factor, 2)]),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function row(SimulateResult $result, SimulatedPolicy $policy, ?float $least, ?SimulatedBike $bike): array
+    {
+        $q = $this->voice->quantities;
+        $whole = fn(callable $of): string => $q->number($result->sum($of));
+        $life = $result->chainLifeKm();
+
+        return [
+            'name' => $this->voice->say($policy->dripOnly ? 'ui.what_if.drip_every' : 'ui.what_if.wax_every', ['interval' => $q->distance($policy->intervalKm)]),
+            'life' => $life === null ? $this->voice->say('ui.what_if.none_worn') : $q->distance($life),
+            'chains' => $whole(fn(SimulatedWeek $week) => $week->bought),
+            'cassettes' => $whole(fn(SimulatedWeek $week) => $week->cassettes),
+            'potDays' => $whole(fn(SimulatedWeek $week) => $week->potDays),
+            'forced' => (int) $result->sum(fn(SimulatedWeek $week) => $week->forced),
+            'topUps' => $whole(fn(SimulatedWeek $week) => $week->topUps),
+            'hours' => $q->number($result->minutes() / 60.0),
+            'wax' => $q->mass($result->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)),
+            'money' => $q->money($result->cost()),
+            'per1000' => $result->per1000Km() === null ? '—' : $q->money($result->per1000Km()),
+            'best' => $least !== null && $result->per1000Km() !== null && $result->per1000Km() <= $least + 1e-9,
+            'weeks' => array_values(array_map(fn(SimulatedWeek $week) => $this->voice->say('ui.what_if.week', [
+                'week' => (string) ($week->week + 1), 'km' => $q->distance($week->km), 'pots' => (string) $week->potDays, 'dips' => (string) $week->dips, 'topups' => (string) $week->topUps, 'swaps' => (string) $week->swaps,
+                'retired' => (string) count($week->retired), 'minutes' => $q->number($week->minutes), 'money' => $q->money($week->cost), 'wax' => $q->mass($week->waxG),
+            ]), array_filter($result->weeks, fn(SimulatedWeek $week) => $week->potDays > 0 || $week->topUps > 0 || $week->retired !== []))),
+            'curve' => $bike === null ? [] : $this->curve($result, (string) $bike->id, $bike->limitPct),
+        ];
+    }
+
+    /** @return list<float> the mean wear of the chains of a bike, in parts of its limit */
+    private function curve(SimulateResult $result, string $bike, float $limit): array
+    {
+        $step = max(1, intdiv(count($result->weeks), self::POINTS));
+        $points = [];
+        foreach ($result->weeks as $i => $week) {
+            if ($i % $step === 0 && ($wear = $week->wear[$bike] ?? []) !== []) {
+                $points[] = array_sum($wear) / count($wear) / $limit;
+            }
+        }
+
+        return $points;
+    }
+
+    /** @return array<string, mixed> */
+    private function economy(Workshop $workshop, SimulatedBike $bike, float $hourMinor): array
+    {
+        $q = $this->voice->quantities;
+        $found = (new IntervalEconomy)($this->whatIf->economy($workshop, $bike, $hourMinor));
+        $own = $this->book->termsOfBike((int) $bike->id, $this->voice->nowS)->intervalKm;
+        $costs = array_map(fn(EconomyRow $row) => $row->costPer1000Km, $found->rows);
+        $most = max(1e-9, ...$costs);
+        $nearest = $found->rows[0];
+        foreach ($found->rows as $row) {
+            $nearest = abs($row->intervalKm - $own) < abs($nearest->intervalKm - $own) ? $row : $nearest;
+        }
+        [$fromKm, $toKm] = [$found->rows[0]->intervalKm, $found->rows[count($found->rows) - 1]->intervalKm];
+        $at = fn(float $km): float => max(0.0, min(1.0, ($km - $fromKm) / max(1e-9, $toKm - $fromKm)));
+
+        return [
+            'points' => array_map(fn(EconomyRow $row) => ['x' => $at($row->intervalKm), 'y' => $row->costPer1000Km / $most, 'extrapolated' => $row->extrapolated], $found->rows),
+            'own' => ['x' => $at($own), 'y' => $nearest->costPer1000Km / $most],
+            'best' => ['x' => $at($found->best->intervalKm), 'y' => $found->best->costPer1000Km / $most],
+            'from' => $q->distance($fromKm),
+            'to' => $q->distance($toKm),
+            'text' => $this->voice->say($found->atEdge ? 'ui.what_if.best_edge' : 'ui.what_if.best', [
+                'best' => $q->distance($found->best->intervalKm), 'money' => $q->money($found->best->costPer1000Km), 'own' => $q->distance($own), 'own_money' => $q->money($nearest->costPer1000Km), 'bike' => $this->voice->names->bike((int) $bike->id),
+            ]),
+        ];
+    }
+}
