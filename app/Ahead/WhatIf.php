@@ -103,7 +103,7 @@ final readonly class WhatIf
                 $limit,
                 $rates === [] ? 1000.0 * $limit / $book->settings->lifeCurve()->lifeKm($interval) : max(1e-4, array_sum($rates) / count($rates)),
                 $intervals === [] ? $interval : array_sum($intervals) / count($intervals),
-                array_map(fn(ChainState $chain) => ['id' => (string) $chain->chainId, 'wear_pct' => max(0.0, $wear->of($chain)->result->nowMean ?? 0.0), 'used_km' => max(0.0, $interval - $rail->rideableKm($chain))], $chains),
+                array_map(fn(ChainState $chain) => ['id' => (string) $chain->chainId, 'wear_pct' => max(0.0, $wear->of($chain)->result->nowMean ?? 0.0), 'used_km' => max(0.0, $interval - $rail->rideableKm($chain)), 'km' => $chain->km->km], $chains),
                 (string) $rail->fitted->chainId,
             );
         }

@@ -17,6 +17,9 @@ final readonly class Lexicon
     /** @var array<string, list<string>> by verb */
     public array $verbs;
 
+    /** @var array<string, list<string>> by what is planned: the pot, or everything */
+    public array $ahead;
+
     /** @var array<string, list<string>> by condition */
     public array $conditions;
 
@@ -32,6 +35,9 @@ final readonly class Lexicon
     /** @var list<string> */
     public array $yesterday;
 
+    /** @var list<string> */
+    public array $tomorrow;
+
     public string $since;
 
     /** @var array<int, string> by bike */
@@ -39,9 +45,10 @@ final readonly class Lexicon
 
     public function __construct(private Book $book, private Voice $voice)
     {
-        /** @var array{verbs: array<string, list<string>>, conditions: array<string, list<string>>, units: array<string, list<string>>, fillers: list<string>, today: list<string>, yesterday: list<string>, since: string} $words */
+        /** @var array{verbs: array<string, list<string>>, ahead: array<string, list<string>>, tomorrow: list<string>, conditions: array<string, list<string>>, units: array<string, list<string>>, fillers: list<string>, today: list<string>, yesterday: list<string>, since: string} $words */
         $words = __('command');
         [$this->verbs, $this->conditions, $this->units, $this->fillers] = [$words['verbs'], $words['conditions'], $words['units'], $words['fillers']];
+        [$this->ahead, $this->tomorrow] = [$words['ahead'], $words['tomorrow']];
         [$this->today, $this->yesterday, $this->since] = [$words['today'], $words['yesterday'], $words['since']];
         $this->bikes = array_combine($book->bikeIds, array_map(fn(int $id) => mb_strtolower($voice->names->bike($id)), $book->bikeIds));
     }
@@ -75,8 +82,8 @@ final readonly class Lexicon
     /** The known word that is nearest to an unknown one, null if none is near. */
     public function near(string $word): ?string
     {
-        $known = [$this->since, ...$this->fillers, ...array_values($this->bikes), ...$this->today, ...$this->yesterday];
-        foreach ([$this->verbs, $this->conditions, $this->units, $this->weekdays()] as $lists) {
+        $known = [$this->since, ...$this->fillers, ...array_values($this->bikes), ...$this->today, ...$this->tomorrow, ...$this->yesterday];
+        foreach ([$this->verbs, $this->ahead, $this->conditions, $this->units, $this->weekdays()] as $lists) {
             array_push($known, ...array_merge(...array_values($lists)));
         }
         $best = null;

@@ -70,8 +70,12 @@ final readonly class Said
         return [$found === null ? null : (float) $found[1], $unit];
     }
 
-    /** @param list<string> $left */
-    private static function expectNothing(array $left, Lexicon $lexicon, string $text): void
+    /**
+     * @param list<string> $left
+     *
+     * @throws NotUnderstood at the first word that nobody knows
+     */
+    public static function expectNothing(array $left, Lexicon $lexicon, string $text): void
     {
         if ($left === []) {
             return;

@@ -46,6 +46,7 @@ final readonly class Understand
         private TopUpChain $topUpChain,
         private RecordReading $recordReading,
         private UndoActions $undoActions,
+        private PlanAhead $planAhead,
     ) {}
 
     /** @throws NotUnderstood */
@@ -53,7 +54,12 @@ final readonly class Understand
     {
         $book = ($this->readBook)($this->current->workshop());
         $voice = $this->speaker->voice();
-        $said = Said::heard($text, new Lexicon($book, $voice), $voice, $this->moments);
+        $lexicon = new Lexicon($book, $voice);
+        $ahead = ($this->planAhead)($text, $lexicon, $voice);
+        if ($ahead !== null) {
+            return $ahead;
+        }
+        $said = Said::heard($text, $lexicon, $voice, $this->moments);
         $verb = $said->verb ?? ($said->since === null ? ($said->figure === null ? null : 'ride') : 'catch_up');
         if ($verb === 'undo') {
             return $this->undo();

@@ -28,16 +28,24 @@ final readonly class When
         );
     }
 
-    /** @throws NotUnderstood if there is no such day */
-    public static function day(Phrase $phrase, Lexicon $lexicon, Voice $voice, LocalDay $today): ?LocalDay
+    /**
+     * @param bool $ahead whether it is a day to come, not one that was
+     *
+     * @throws NotUnderstood if there is no such day
+     */
+    public static function day(Phrase $phrase, Lexicon $lexicon, Voice $voice, LocalDay $today, bool $ahead = false): ?LocalDay
     {
         $named = function (int $year, int $month, int $day) use ($voice): LocalDay {
             checkdate($month, $day, $year) || throw NotUnderstood::because('no_such_day');
 
             return LocalDay::named(sprintf('%04d-%02d-%02d', $year, $month, $day), $voice->zone());
         };
-        // A day and month without a year is the last one that there was.
-        $lastOne = fn(int $month, int $day): LocalDay => $named((int) substr($today->date, 0, 4) - (sprintf('%02d-%02d', $month, $day) > substr($today->date, 5) ? 1 : 0), $month, $day);
+        // A day and month without a year is the last one that there was, or the next.
+        $nearest = fn(int $month, int $day): LocalDay => $named((int) substr($today->date, 0, 4) + match (sprintf('%02d-%02d', $month, $day) <=> substr($today->date, 5)) {
+            1 => $ahead ? 0 : -1,
+            -1 => $ahead ? 1 : 0,
+            default => 0,
+        }, $month, $day);
         $months = [];
         foreach ($lexicon->months() as $month => $words) {
             foreach ($words as $word) {
@@ -49,10 +57,10 @@ final readonly class When
             return $named((int) $found[1], (int) $found[2], (int) $found[3]);
         }
         if (($found = $phrase->take('/ (\d{1,2})\.(\d{1,2})\.(\d{4})?(?= )/u')) !== null) {
-            return isset($found[3]) && $found[3] !== '' ? $named((int) $found[3], (int) $found[2], (int) $found[1]) : $lastOne((int) $found[2], (int) $found[1]);
+            return isset($found[3]) && $found[3] !== '' ? $named((int) $found[3], (int) $found[2], (int) $found[1]) : $nearest((int) $found[2], (int) $found[1]);
         }
         if (($found = $phrase->take("/ (\\d{1,2})\\.? ({$monthPattern})(?= )/u")) !== null) {
-            return $lastOne($months[$found[2]], (int) $found[1]);
+            return $nearest($months[$found[2]], (int) $found[1]);
         }
         if (($found = $phrase->take((string) __('command.ago'))) !== null) {
             return $today->plus(-(int) $found[1]);
@@ -63,9 +71,16 @@ final readonly class When
         if ($phrase->takeOneOf($lexicon->today) !== null) {
             return $today;
         }
+        if ($ahead && $phrase->takeOneOf($lexicon->tomorrow) !== null) {
+            return $today->plus(1);
+        }
         $weekday = $phrase->takeOneOf($lexicon->weekdays());
 
-        return $weekday === null ? null : $today->plus(-(($today->weekday() - (int) $weekday + 7) % 7 ?: 7));
+        return match (true) {
+            $weekday === null => null,
+            $ahead => $today->plus(((int) $weekday - $today->weekday() + 7) % 7 ?: 7),
+            default => $today->plus(-(($today->weekday() - (int) $weekday + 7) % 7 ?: 7)),
+        };
     }
 
     /** Of what has a time: now, unless a day or time was said; a day alone means its evening. */

@@ -14,6 +14,10 @@ return [
         'dip' => ['dip', 'dipped', 'wax', 'waxed'],
         'undo' => ['undo', 'take back'],
     ],
+    'ahead' => [
+        'pot' => ['pot', 'heat the pot', 'heat'],
+        'plan' => ['plan', 'plan again'],
+    ],
     'conditions' => [
         'indoor' => ['indoor', 'indoors', 'trainer'],
         'dry' => ['dry'],
@@ -23,9 +27,11 @@ return [
         'muddy' => ['muddy', 'mud'],
     ],
     'today' => ['today'],
+    'tomorrow' => ['tomorrow'],
     'yesterday' => ['yesterday'],
     'since' => 'since',
     'at' => 'at',
+    'weeks' => '/ (\d{1,2}) weeks?(?= )/u',
     'ago' => '/ (\d{1,3}) days? ago(?= )/u',
     'units' => ['km' => ['km', 'kilometres', 'kilometers'], 'mi' => ['mi', 'miles', 'mile']],
     'fillers' => ['on', 'the', 'to', 'of', 'for', 'it', 'was', 'got', 'is', 'chain', 'bike', 'last'],
@@ -37,6 +43,8 @@ return [
         'drip' => 'Top up :chain with drip, good for :km, :at.',
         'measure' => 'Measured :chain: :wear, :at.',
         'undo' => 'Take back: :what.',
+        'pot' => 'Heat the pot on :day; the rest is planned around it.',
+        'plan' => 'Follow the best plan. :plan.:about',
     ],
     'problems' => [
         'empty' => 'Say what was done: ride heron 62 wet yesterday',
@@ -48,6 +56,9 @@ return [
         'nothing_to_swap_to' => 'Nothing waxed hangs ready for :bike. Name the letter.',
         'nothing_to_undo' => 'There is nothing of yours left to take back.',
         'dip_in_the_shed' => 'Dip from the shed: there each chain is checked to be dry first.',
+        'pot_when' => 'On which day? For example: pot saturday',
+        'pot_past' => 'A pot day lies ahead: from today, or tomorrow where chains are dipped the evening before, to 26 weeks on.',
+        'plan_weeks' => 'A plan reaches 2 to :most weeks ahead.',
         'no_such_day' => 'There is no such day.',
     ],
 ];

@@ -61,7 +61,7 @@ final readonly class Simulate implements Model
                         $shed = $this->shed($sheds, $drip->bike);
                         $shed->chains[$shed->now((string) $drip->chain)]->drip($in->policy->dripOnly ? $in->policy->intervalKm : ($in->pot->topUp->km ?? WaxTopUp::KM));
                         $week->topUps++;
-                        $week->minutes += $in->pot->topUp->minutes ?? PlanTerms::TOPUP_MINUTES;
+                        $week->minutes += $in->pot->topUpWorkMinutes;
                         $week->cost += $in->costs->topUp;
                     }
                 }

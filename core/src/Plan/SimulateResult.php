@@ -31,7 +31,7 @@ final readonly class SimulateResult
         return $this->km() > 0.0 ? 1000.0 * ($this->cost() + $this->minutes() / 60.0 * $this->hourCost) / $this->km() : null;
     }
 
-    /** Mean km of the chains that were worn out; null: none was. */
+    /** Mean km of the chains that were worn out, with what they had been ridden before; null: none was. */
     public function chainLifeKm(): ?float
     {
         $lives = array_merge(...array_map(fn(SimulatedWeek $week) => array_column($week->retired, 'km'), $this->weeks));

@@ -13,7 +13,7 @@ final readonly class SimulatedBike
 {
     /**
      * @param list<float> $weekKm seven of them
-     * @param non-empty-list<array{id: string|int, wear_pct: float, used_km: float}> $chains used_km: effective since the dip
+     * @param non-empty-list<array{id: string|int, wear_pct: float, used_km: float, km?: float}> $chains used_km: effective since the dip; km: ridden in all
      * @param float $ratePctPer1000Km wear at the interval `rateIntervalKm`
      *
      * @throws InvalidInput at the field
@@ -50,9 +50,9 @@ final readonly class SimulatedBike
             $in->number('rate_pct_per_1000km'),
             $in->number('rate_interval_km'),
             Check::notEmpty('chains', $in->list('chains', function (Fields $chain): array {
-                $chain->only('id', 'wear_pct', 'used_km');
+                $chain->only('id', 'wear_pct', 'used_km', 'km');
 
-                return ['id' => $chain->id('id'), 'wear_pct' => Check::notNegative('wear_pct', $chain->number('wear_pct')), 'used_km' => Check::notNegative('used_km', $chain->number('used_km'))];
+                return ['id' => $chain->id('id'), 'wear_pct' => Check::notNegative('wear_pct', $chain->number('wear_pct')), 'used_km' => Check::notNegative('used_km', $chain->number('used_km')), 'km' => Check::notNegative('km', $chain->number('km', 0.0))];
             })),
             $in->id('on_bike'),
         );

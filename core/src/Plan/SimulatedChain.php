@@ -19,10 +19,11 @@ final class SimulatedChain
     /** @var list<WaxTopUp> */
     private array $topUps = [];
 
-    public float $km = 0.0;
-
-    /** @param float $usedKm effective, since its dip */
-    public function __construct(public readonly string $id, public float $wearPct, float $usedKm = 0.0)
+    /**
+     * @param float $usedKm effective, since its dip
+     * @param float $km it has been ridden in all
+     */
+    public function __construct(public readonly string $id, public float $wearPct, float $usedKm = 0.0, public float $km = 0.0)
     {
         $usedKm <= 0.0 || $this->rides[] = new WaxRide($usedKm, 0.0, Condition::Dry, 1.0);
     }

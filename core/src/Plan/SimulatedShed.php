@@ -31,7 +31,7 @@ final class SimulatedShed
     {
         $this->ratePctPer1000Km = $bike->ratePctPer1000Km * $curve->lifeKm($bike->rateIntervalKm) / $curve->lifeKm($policy->intervalKm);
         foreach ($bike->chains as $chain) {
-            $this->chains[(string) $chain['id']] = new SimulatedChain((string) $chain['id'], $chain['wear_pct'], min($policy->intervalKm, $chain['used_km']));
+            $this->chains[(string) $chain['id']] = new SimulatedChain((string) $chain['id'], $chain['wear_pct'], min($policy->intervalKm, $chain['used_km']), $chain['km'] ?? 0.0);
         }
         $this->on = (string) $bike->onBike;
         // With fewer chains the most worn ones that are not fitted stay in the drawer.

@@ -52,6 +52,9 @@ it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next a
     app(AppClock::class)->set(Bench::NOW);
     ($this->does)('/ahead/again', ['dates' => [], 'pinned' => ['2026-12-03'], 'forbidden' => ['2026-11-26']]);
     expect(array_column(($this->page)()['plan']['pots'], 'date'))->toContain('2026-12-03')->not->toContain('2026-11-26');
+    // Said in words it comes to the same.
+    ($this->does)('/command', ['text' => 'pot 17 dec']);
+    expect(array_column(($this->page)()['plan']['pots'], 'date'))->toContain('2026-12-17');
     ($this->does)('/ahead/unfollow');
     expect(($this->page)()['followed'])->toBeFalse();
 });
@@ -106,4 +109,21 @@ it('gives the plan to any calendar, at an address that can be renewed, as an ind
     app('auth')->forgetGuards();
     $this->get("/calendar/{$secret}.ics")->assertNotFound();
     $this->get('/calendar/'.str_repeat('x', 40).'.ics')->assertNotFound();
+});
+
+it('lays policies side by side over the years', function (): void {
+    ($this->does)('/prices', ['supply' => 'chain', 'amount' => 30, 'quantity' => 1, 'date' => '2026-01-01']);
+    $policy = fn(float $km, bool $drip = false) => ['interval' => (string) $km, 'chains' => null, 'rotation' => 'even', 'limit' => null, 'drip_only' => $drip];
+    $ask = fn(array $policies, array $more = []) => $this->postJson('/ahead/what-if', ['action_id' => (string) Str::uuid(), 'years' => 5, 'hour' => null, 'bike_id' => $this->heron->id, 'policies' => $policies] + $more);
+    $answer = $ask([$policy(200), $policy(400), ['chains' => 4] + $policy(300), $policy(200, true)])->assertOk()->json();
+    [$short, $long, $more, $drip] = $answer['rows'];
+    expect((int) $short['potDays'])->toBeGreaterThan((int) $long['potDays'])->and((int) $more['potDays'])->toBeLessThanOrEqual((int) $short['potDays'])
+        ->and($drip['potDays'])->toBe('0')->and((int) $drip['topUps'])->toBeGreaterThan(0)
+        ->and(array_sum(array_column($answer['rows'], 'best')))->toBeGreaterThan(0)->and($short['weeks'])->not->toBe([])->and($short['curve'])->not->toBe([])
+        ->and($answer['economy']['best']['y'])->toBeLessThanOrEqual($answer['economy']['own']['y'])->and(($this->plain)($answer['bike']['rate']))->toContain('at 300 km');
+    // With an hour at a price a longer interval is cheaper than it was.
+    $dear = $ask([$policy(200), $policy(400)], ['hour' => '40'])->assertOk()->json();
+    expect($dear['economy']['best']['x'])->toBeGreaterThanOrEqual($answer['economy']['best']['x']);
+    $ask([$policy(0)])->assertStatus(422)->assertJsonValidationErrors('policies.0.interval');
+    expect(($this->page)('/ahead/what-if')['policies'])->toHaveCount(4);
 });

@@ -59,6 +59,9 @@ it('says what it understood', function (string $text, string $sentence): void {
     ['measure heron a 0,25', 'Measured Heron A: 0.25 %, today.'],
     ['measure heron 0.25 %', 'Measured Heron A: 0.25 %, today.'],
     ['heron 240 km since monday', 'Heron: 240 km go to 3 days, 80.0 km each.'],
+    ['pot saturday', 'Heat the pot on Sat 28 Nov; the rest is planned around it.'],
+    ['heat the pot on 5 dec', 'Heat the pot on Sat 5 Dec; the rest is planned around it.'],
+    ['plan 4 weeks', 'Follow the best plan. No pot day is needed until Wed 23 Dec. 0 min in all, every ride on wax.'],
     ['catch up heron 30 since yesterday', 'Heron: 30 km go to 2 days, 15.0 km each.'],
 ]);
 
@@ -75,6 +78,10 @@ it('says what is missing or unknown, with a near guess', function (
     ['ride heron 62 yestreday', '"guess":"ride heron 62 yesterday"'],
     ['Swpa heron C', '"guess":"swap heron C"'],
     ['ride heron 62 zebra', '“zebra”.","guess":null'],
+    ['pot', 'On which day?'],
+    ['pot yesterday', 'A pot day lies ahead'],
+    ['plan 99 weeks', '2 to 26 weeks'],
+    ['plan satrday', '“satrday”'],
     ['measure heron', 'What did it show'],
     ['dip heron', 'Dip from the shed'],
     ['swap night owl', 'Nothing waxed hangs ready for Night Owl'],

@@ -58,7 +58,7 @@ const props = defineProps<{
 }>()
 const here = useHere()
 const form = reactive({
-  years: 2,
+  years: 5,
   hour: props.hour,
   bike_id: props.bikes[0]?.value ?? null,
   policies: props.policies.map((one) => ({ ...one })),
@@ -77,6 +77,9 @@ const W = 420
 const H = 170
 const px = (x: number) => (10 + x * (W - 20)).toFixed(1)
 const py = (y: number) => (H - 24 - y * (H - 44)).toFixed(1)
+// Two words over the same spot: one above the other.
+const near = computed(() => !!preview.value?.economy && Math.abs(preview.value.economy.own.x - preview.value.economy.best.x) < 0.15)
+const anchor = (x: number) => (x < 0.12 ? 'start' : x > 0.88 ? 'end' : 'middle')
 const line = (points: Point[]) => points.map((point, i) => `${i ? 'L' : 'M'}${px(point.x)} ${py(point.y)}`).join('')
 const curve = (values: number[]) =>
   line(values.map((y, i) => ({ x: values.length > 1 ? i / (values.length - 1) : 0, y: Math.min(1.15, y) })))
@@ -207,10 +210,16 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
             <path :d="`M${px(preview.economy.best.x)} ${Number(py(preview.economy.best.y)) - 6}l6 6l-6 6l-6 -6Z`" class="diamond" />
             <text x="10" :y="H - 8">{{ preview.economy.from }}</text>
             <text :x="W - 10" :y="H - 8" text-anchor="end">{{ preview.economy.to }}</text>
-            <text :x="px(preview.economy.own.x)" :y="Number(py(preview.economy.own.y)) - 10" text-anchor="middle">
+            <text
+              :x="px(preview.economy.own.x)"
+              :y="Number(py(preview.economy.own.y)) - (near ? 26 : 10)"
+              :text-anchor="anchor(preview.economy.own.x)">
               {{ t('what_if.yours') }}
             </text>
-            <text :x="px(preview.economy.best.x)" :y="Number(py(preview.economy.best.y)) + 20" text-anchor="middle">
+            <text
+              :x="px(preview.economy.best.x)"
+              :y="Number(py(preview.economy.best.y)) - 12"
+              :text-anchor="anchor(preview.economy.best.x)">
               {{ t('what_if.cheapest') }}
             </text>
           </svg>
@@ -340,6 +349,9 @@ summary {
   min-height: 28px;
 }
 @media (max-width: 1000px) {
+  text {
+    font-size: 13px;
+  }
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Command;
+
+use App\Actions\Ahead\KeepPlan;
+use App\Ahead\ReadPlan;
+use App\Logbook\ActionContext;
+use App\Models\Action;
+use App\Support\CurrentWorkshop;
+use App\Text\AheadWords;
+use App\Text\Voice;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\LocalDay;
+
+/** What is said of the weeks to come: "pot saturday", "plan 4 weeks". */
+final readonly class PlanAhead
+{
+    public function __construct(private CurrentWorkshop $current, private ReadPlan $readPlan, private KeepPlan $keepPlan) {}
+
+    /**
+     * @return Command|null null: it does not begin like a plan
+     *
+     * @throws NotUnderstood
+     */
+    public function __invoke(string $text, Lexicon $lexicon, Voice $voice): ?Command
+    {
+        $phrase = new Phrase($text);
+        foreach ($lexicon->ahead as $verb => $words) {
+            usort($words, fn(string $a, string $b) => mb_strlen($b) <=> mb_strlen($a));
+            if ($phrase->take('/^ (?:'.implode('|', array_map(fn(string $word) => preg_quote($word, '/'), $words)).')(?= )/u') !== null) {
+                return $verb === 'pot' ? $this->pot($phrase, $text, $lexicon, $voice) : $this->plan($phrase, $text, $lexicon, $voice);
+            }
+        }
+
+        return null;
+    }
+
+    /** The pot is heated on a day; the best plan goes round it. */
+    private function pot(Phrase $phrase, string $text, Lexicon $lexicon, Voice $voice): Command
+    {
+        $today = LocalDay::of($voice->nowS, $voice->zone());
+        $day = When::day($phrase, $lexicon, $voice, $today, ahead: true);
+        $this->nothingElse($phrase, $text, $lexicon);
+        $date = $day->date ?? throw NotUnderstood::because('pot_when');
+        $plan = ($this->readPlan)($this->current->workshop(), ReadPlan::MOST_WEEKS);
+        $plan->days([$date]) === [] && throw NotUnderstood::because('pot_past');
+        $pinned = array_values(array_unique([...$plan->terms->pinned, $date]));
+        sort($pinned);
+
+        return new Command(
+            (string) __('command.preview.pot', ['day' => (new AheadWords($voice, $plan))->day($date)]),
+            fn(ActionContext $by): Action => ($this->keepPlan)($by, self::best([
+                SettingKey::PlanPinned->value => implode(' ', $pinned),
+                SettingKey::PlanForbidden->value => implode(' ', array_diff($plan->terms->forbidden, [$date])) ?: null,
+            ])),
+        );
+    }
+
+    /** The best plan of so many weeks is followed. */
+    private function plan(Phrase $phrase, string $text, Lexicon $lexicon, Voice $voice): Command
+    {
+        $weeks = $phrase->take((string) __('command.weeks'))[1] ?? ReadPlan::WEEKS;
+        $this->nothingElse($phrase, $text, $lexicon);
+        ($weeks < 2 || $weeks > ReadPlan::MOST_WEEKS) && throw NotUnderstood::because('plan_weeks', ['most' => (string) ReadPlan::MOST_WEEKS]);
+        $plan = ($this->readPlan)($this->current->workshop(), (int) $weeks);
+        $words = new AheadWords($voice, $plan);
+        $about = $words->about($plan->best);
+
+        return new Command(
+            (string) __('command.preview.plan', ['plan' => $words->headline($plan->best), 'about' => $about === '' ? '' : " {$about}."]),
+            fn(ActionContext $by): Action => ($this->keepPlan)($by, self::best([])),
+        );
+    }
+
+    /**
+     * @param array<string, string|null> $settings
+     *
+     * @return array<string, string|int|null>
+     */
+    private static function best(array $settings): array
+    {
+        return [SettingKey::PlanByHand->value => null, SettingKey::PlanBottle->value => null, SettingKey::PlanFollowed->value => 1] + $settings;
+    }
+
+    private function nothingElse(Phrase $phrase, string $text, Lexicon $lexicon): void
+    {
+        while ($phrase->takeOneOf([$lexicon->fillers]) !== null);
+        Said::expectNothing($phrase->left(), $lexicon, $text);
+    }
+}
