@@ -12,6 +12,7 @@ use App\Http\Controllers\Arriving\OpeningController;
 use App\Http\Controllers\Arriving\PartsTableController;
 use App\Http\Controllers\Bikes\BikeController;
 use App\Http\Controllers\Books\BooksController;
+use App\Http\Controllers\Books\MoneyController;
 use App\Http\Controllers\Books\PotController;
 use App\Http\Controllers\CatchUp\CommuteController;
 use App\Http\Controllers\CatchUp\EstimateController;
@@ -88,6 +89,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/ahead/dripel.ics', [CalendarController::class, 'file']);
     Route::get('/ahead', [AheadController::class, 'index'])->name('ahead');
     Route::get('/books', [BooksController::class, 'index'])->name('books');
+    Route::get('/books/money', [MoneyController::class, 'index'])->name('money');
     Route::get('/jobs/{job}', [JobController::class, 'show'])->name('job')->whereUuid('job');
     Route::get('/jobs/{job}/state', [JobController::class, 'state'])->whereUuid('job');
     Route::get('/protocols/{code}', [ProtocolController::class, 'card'])->name('protocol');
@@ -195,6 +197,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/pots/{pot}/calibrate/fit', [PotController::class, 'fit'])->whereNumber('pot');
         Route::post('/pots/{pot}/bath', [PotController::class, 'tend'])->whereNumber('pot');
         Route::post('/prices', [BooksController::class, 'storePrice']);
+        Route::put('/books/money', [MoneyController::class, 'update']);
         Route::post('/links', [BooksController::class, 'storeLink']);
         Route::post('/calendar', [CalendarController::class, 'renew']);
         Route::post('/ahead/try', [AheadController::class, 'try']);

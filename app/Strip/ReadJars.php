@@ -12,11 +12,13 @@ use App\Models\JarEntry;
 use App\Models\Workshop;
 use App\Support\AppClock;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Strip\JarAct;
 use Dripel\Core\Strip\JarBath;
 use Dripel\Core\Strip\JarEntry as CoreEntry;
 use Dripel\Core\Strip\JarRole;
 use Dripel\Core\Strip\JarShelf;
 use Dripel\Core\Strip\JarState;
+use Dripel\Core\Strip\SolventBought;
 
 /** Loads what was done with the jars of a workshop into the core. */
 final readonly class ReadJars
@@ -40,6 +42,24 @@ final readonly class ReadJars
         );
 
         return (new JarShelf($roles, $entries, array_values($baths->all())))->at($this->clock->unixS());
+    }
+
+    /** @return list<SolventBought> what left its can: into jars, or fresh into a bath */
+    public function bought(Workshop $workshop): array
+    {
+        $found = $holds = [];
+        foreach (JarEntry::query()->in($workshop)->live()->orderBy('at')->orderBy('sequence')->orderBy('id')->get() as $row) {
+            $holds[$row->component_id] = $row->solvent ?? $holds[$row->component_id] ?? null;
+            $solvent = $holds[$row->component_id];
+            if ($solvent !== null && $row->volume_ml !== null && in_array($row->act, [JarAct::Fill, JarAct::TopUp], true)) {
+                $found[] = new SolventBought($row->at, $solvent, $row->volume_ml);
+            }
+        }
+        foreach (Bath::query()->in($workshop)->live()->whereNull('component_id')->orderBy('at')->orderBy('id')->get() as $row) {
+            $found[] = new SolventBought($row->at, $row->solvent, $row->volume_ml);
+        }
+
+        return $found;
     }
 
     /** @return list<int> jars that a job has open */

@@ -94,6 +94,6 @@ return [
         'and_topups' => '{1} :dips, and one drip top-up|[2,*] :dips, and :count drip top-ups',
         'for_days' => '{1} one day, from :from|[2,*] :count days, from :from',
         'no_price' => 'no price known',
-        'parts' => ':total (chain :chain, quick links :links, wax :wax)',
+        'parts' => ':total (chain :chain, quick links :links, wax :wax:drip)', 'drip' => ', drip wax :drip',
     ],
 ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Cost;
 
+use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Dip;
@@ -15,10 +16,13 @@ use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Plan\LocalDay;
 
-/** The life of a chain in figures, and what it cost: itself, its quick links, the wax of its dips. Minor units of money, km. */
+/** The life of a chain in figures, and what it cost: itself, its quick links, the wax of its dips and what was dripped on it. Minor units of money, km. */
 final readonly class ChainLife
 {
     private const KM = 1000.0;
+
+    /** What a top-up of which nobody knows more took. */
+    public const DOSE_ML = DripDoseInput::USUAL_PITCHES * DripDoseInput::ML_PER_DROP;
 
     private function __construct(
         public Distance $km,
@@ -29,6 +33,7 @@ final readonly class ChainLife
         public ?float $chainMinor,
         public ?float $linksMinor,
         public ?float $waxMinor,
+        public ?float $dripMinor,
     ) {}
 
     /** @param float $dipG what a dip takes out of the bath */
@@ -44,22 +49,26 @@ final readonly class ChainLife
         $dips = array_values(array_filter($history->events, fn(Entry $entry) => $entry instanceof Dip));
         $wax = array_map(fn(Dip $dip): ?float => $prices->costMinor(Supply::Wax, $dipG, $dip->moment->unixS), $dips);
 
+        $topUps = array_values(array_filter($history->events, fn(Entry $entry) => $entry instanceof TopUp));
+        $drips = array_map(fn(TopUp $topUp): ?float => $prices->costMinor(Supply::DripWax, $topUp->ml ?? self::DOSE_ML, $topUp->moment->unixS), $topUps);
+
         return new self(
             $chain->km,
             count($history->rides),
             count($dips),
-            count(array_filter($history->events, fn(Entry $entry) => $entry instanceof TopUp)),
+            count($topUps),
             $firstS,
             $own(SettingKey::ChainPrice, $chain->chainId) ?? $prices->costMinor(Supply::Chain, 1, $firstS ?? $chain->nowS),
             self::sum($links),
             self::sum($wax),
+            self::sum($drips),
         );
     }
 
     /** Null unless every price is known. */
     public function totalMinor(): ?float
     {
-        return $this->chainMinor === null || $this->linksMinor === null || $this->waxMinor === null ? null : $this->chainMinor + $this->linksMinor + $this->waxMinor;
+        return $this->chainMinor === null || $this->linksMinor === null || $this->waxMinor === null || $this->dripMinor === null ? null : $this->chainMinor + $this->linksMinor + $this->waxMinor + $this->dripMinor;
     }
 
     /** For 1000 km; the most it can be where some of its km are unknown. Null without a price, and before it was ridden. */

@@ -149,6 +149,10 @@ enum SettingKey: string
     case PlanFollowed = 'plan.followed';
     /** What an hour is worth, in minor units, for the what-if; null: nothing. */
     case PlanHourValue = 'plan.hour_minor';
+    /** A chain on plain drip lives so many km; null: as one waxed every 400 km. */
+    case PlainDripLifeKm = 'plain_drip.life_km';
+    /** km between two doses of plain drip; null: as a top-up. */
+    case PlainDripEveryKm = 'plain_drip.every_km';
     /** How long a chain is expected to live by its interval, "200:25000 300:15000": LifeCurve. */
     case LifePoints = 'workshop.life_points';
     /** What a new bike starts with: km between two dips. */

@@ -93,3 +93,32 @@ it('knows what a chain is: its joint, side, mass and price, an odd count only wi
     $this->post("/bikes/{$heron->id}/fittings", ['chain_id' => $b] + Bench::form(1))->assertSessionHasNoErrors();
     expect(array_column($notes()['A'], 'note'))->toBe(['pin_off']);
 });
+
+it('tells what it all costs, by year, bike and chain, and beside plain drip', function (): void {
+    $heron = $this->bench->bike();
+    $this->bench->chain($heron, 'A', 900, fit: true);
+    $this->bench->chain($heron, 'B', 900);
+    $money = function (): array {
+        app()->forgetScopedInstances();
+
+        return json_decode(str_replace("\u{a0}", ' ', json_encode($this->get('/books/money')->viewData('page')['props'], JSON_UNESCAPED_UNICODE)), true);
+    };
+    expect($money()['unpriced'])->toContain('chain')->toContain('wax')->and($money()['chart'])->toBeNull();
+    ($this->add)()->assertSessionHasNoErrors();
+    foreach ([['chain', 30, 1], ['wax', 8, 1000], ['white_spirit', 10, 1000]] as [$supply, $amount, $quantity]) {
+        $this->post('/prices', ['action_id' => (string) Str::uuid(), 'supply' => $supply, 'amount' => $amount, 'quantity' => $quantity, 'date' => '2026-01-01'])->assertSessionHasNoErrors();
+    }
+    $this->post('/rides', ['bike_id' => $heron->id, 'distance' => 200, 'condition' => 'dry'] + Bench::form(400))->assertSessionHasNoErrors();
+    // By hand: two chains at 30, two dips of 6 g at 8 a kilogram, 600 ml at 10 a litre; over 200 km.
+    $page = $money();
+    expect($page['unpriced'])->toBe('')
+        ->and($page['all'])->toMatchArray(['kinds' => ['€60.00', '–', '€0.10', '–', '€6.00'], 'total' => '€66.10', 'km' => '200 km', 'per' => '€330.48'])
+        ->and($page['years'][0])->toMatchArray(['name' => '2026', 'total' => '€66.10'])
+        ->and($page['bikes'][0])->toMatchArray(['name' => 'Heron', 'total' => '€60.10', 'per' => '€300.48'])
+        ->and($page['chains'])->toHaveCount(1)->and($page['chains'][0])->toMatchArray(['name' => 'Heron A', 'total' => '€30.05'])
+        ->and([$page['chart']['waxedSum'], $page['chart']['plainSum']])->toBe(['€66.10', '€30.00'])->and($page['plain'])->toBe(['life' => '9000', 'every' => '200']);
+    // On a chain that lives 100 km those 200 km wear two, and a third is on.
+    $this->put('/books/money', ['action_id' => (string) Str::uuid(), 'life' => '100', 'every' => ''])->assertSessionHasNoErrors();
+    expect($money()['chart']['plainSum'])->toBe('€90.00');
+    $this->put('/books/money', ['action_id' => (string) Str::uuid(), 'life' => '0', 'every' => ''])->assertSessionHasErrors('life');
+});

@@ -135,8 +135,13 @@ it('is the same from the same seed, once only, and open by one click', function 
             ->assertOk()
             ->assertInertia(fn(AssertableInertia $inertia) => $inertia->where('here.demo', true));
     }
-    // The limits side by side are in the documentation as they are reckoned today.
+    // The schools side by side are in the documentation as they are reckoned today.
     $this->artisan('dripel:limits', ['chain' => 'Heron Z'])->assertFailed();
     Artisan::call('dripel:limits');
     expect((string) file_get_contents(base_path('docs/wear.md')))->toContain(trim(Artisan::output()));
+    $this->artisan('dripel:intervals', ['bike' => 'Zebra'])->assertFailed();
+    foreach ([0, 30] as $hour) {
+        Artisan::call('dripel:intervals', ['--hour' => $hour]);
+        expect((string) file_get_contents(base_path('docs/ahead.md')))->toContain(trim(Artisan::output()));
+    }
 });

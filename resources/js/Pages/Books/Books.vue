@@ -68,6 +68,7 @@ const remove = (type: string, id: number) =>
     <div class="page">
       <div class="row head">
         <h1>{{ t('books.title') }}</h1>
+        <Link href="/books/money" data-test="money">{{ t('money.title') }}</Link>
         <Link v-if="here.mayWrite" href="/strip" data-test="plan-strip">{{ t('books.strip') }}</Link>
         <Link v-if="here.mayWrite && pots.length" href="/pot-day" data-test="plan-pot-day">{{ t('pot_day.title') }}</Link>
       </div>

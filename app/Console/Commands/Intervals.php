@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Ahead\WhatIf;
+use App\Logbook\ReadBook;
+use App\Models\Workshop;
+use App\Support\AppClock;
+use App\Text\Voice;
+use Dripel\Core\Interval\IntervalEconomy;
+use Dripel\Core\Plan\Simulate;
+use Dripel\Core\Plan\SimulatedBike;
+use Dripel\Core\Plan\SimulatedPolicy;
+use Dripel\Core\Plan\SimulatedWeek;
+use Dripel\Core\Plan\SimulateInput;
+use Illuminate\Console\Command;
+
+/** The three schools of intervals on one bike of the demo, as docs/ahead.md has them: kilometres, money, hours. */
+final class Intervals extends Command
+{
+    private const YEARS = 5;
+
+    private const SCHOOLS_KM = ['short' => 200.0, 'middle' => 300.0, 'long' => 400.0];
+
+    protected $signature = 'dripel:intervals {bike=Heron} {--hour=0 : what an hour of work is worth}';
+
+    protected $description = 'Prints the schools of intervals on a bike of the demo as a table';
+
+    public function handle(AppClock $clock, ReadBook $readBook, WhatIf $whatIf): int
+    {
+        $workshop = Workshop::query()->where('demo', true)->first();
+        if ($workshop === null) {
+            $this->error('The demo is not there. Write it with php artisan dripel:demo.');
+
+            return self::FAILURE;
+        }
+        $voice = new Voice($readBook($workshop)->settings, $clock->unixS());
+        $q = $voice->quantities;
+        $hour = is_numeric($this->option('hour')) ? (float) $q->toMinor((float) $this->option('hour')) : 0.0;
+        $of = fn(float $km): SimulateInput => $whatIf->input($workshop, new SimulatedPolicy($km), self::YEARS, $hour);
+        $bike = array_values(array_filter($of(300.0)->bikes, fn(SimulatedBike $one) => $voice->names->bike((int) $one->id) === $this->argument('bike')))[0] ?? null;
+        if ($bike === null) {
+            $this->error('No such bike, or it is not ridden. Name it like “Heron”.');
+
+            return self::FAILURE;
+        }
+        $this->line('| school | re-wax at | ridden | chain life | chains | cassettes | pot days | top-ups | hours | wax | money | per 1,000 km |');
+        $this->line('|---|---|---|---|---|---|---|---|---|---|---|---|');
+        foreach (self::SCHOOLS_KM as $school => $km) {
+            $in = $of($km);
+            $years = (new Simulate)(new SimulateInput($in->weeks, [$bike], $in->policy, $in->pot, $in->costs, $in->curve));
+            $count = fn(callable $what): string => $q->number($years->sum($what));
+            $this->row([
+                $school, $q->distance($km), $q->distance($years->km()), $years->chainLifeKm() === null ? '–' : $q->distance($years->chainLifeKm()),
+                $count(fn(SimulatedWeek $week) => $week->bought), $count(fn(SimulatedWeek $week) => $week->cassettes), $count(fn(SimulatedWeek $week) => $week->potDays), $count(fn(SimulatedWeek $week) => $week->topUps),
+                $q->number($years->minutes() / 60.0), $q->mass($years->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)), $q->money($years->cost()), $q->money((float) $years->per1000Km()),
+            ]);
+        }
+        $found = (new IntervalEconomy)($whatIf->economy($workshop, $bike, $hour));
+        $this->line('');
+        $this->line(str_replace("\u{a0}", ' ', sprintf('The cheapest interval of %s: %s, %s per 1,000 km.', $this->argument('bike'), $q->distance($found->best->intervalKm), $q->money($found->best->costPer1000Km))));
+
+        return self::SUCCESS;
+    }
+
+    /** @param list<string> $cells */
+    private function row(array $cells): void
+    {
+        $this->line('| '.str_replace("\u{a0}", ' ', implode(' | ', $cells)).' |');
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Books;
+
+use App\Actions\Workshop\ChangeSettings;
+use App\Http\Controllers\Controller;
+use App\Http\Props\MoneyProps;
+use App\Http\Requests\Books\PlainDripRequest;
+use App\Support\CurrentWorkshop;
+use Dripel\Core\Logbook\SettingKey;
+use Illuminate\Http\RedirectResponse;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** What it all costs, by year, by bike and by chain, and what plain drip would. */
+final class MoneyController extends Controller
+{
+    public function index(CurrentWorkshop $current, MoneyProps $props): Response
+    {
+        return Inertia::render('Books/Money', $props->all($current->workshop()));
+    }
+
+    public function update(PlainDripRequest $request, ChangeSettings $changeSettings): RedirectResponse
+    {
+        return $this->done($changeSettings($request->context(), null, [SettingKey::PlainDripLifeKm->value => $request->kmOrHouse('life'), SettingKey::PlainDripEveryKm->value => $request->kmOrHouse('every')], false));
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Books;
+
+use App\Http\Requests\ActionRequest;
+use App\Text\Units;
+
+/** How plain drip is taken to do, against which waxing is held. */
+final class PlainDripRequest extends ActionRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'life' => ['nullable', 'numeric', 'between:100,100000'],
+            'every' => ['nullable', 'numeric', 'between:10,5000'],
+        ];
+    }
+
+    /** Null: the house rule again. */
+    public function kmOrHouse(string $field): ?float
+    {
+        return $this->filled($field) ? Units::of($this->voice()->settings)->toKm($this->float($field)) : null;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Cost;
+
+use Dripel\Core\Drip\DripDoseInput;
+use Dripel\Core\Input\Check;
+use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Interval\WaxTopUp;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
+
+/**
+ * What a bike would cost on plain drip: one chain after the other, a dose every so many km, no pot. Minor units of money, km.
+ * House rules until somebody knows better: a chain then lives as long as one that is waxed every 400 km, and a dose is a drop on
+ * each roller every 200 km.
+ */
+final readonly class PlainDrip
+{
+    private const LIVES_AS_AT_KM = 400.0;
+
+    /** @throws InvalidInput at `life_km` and `every_km` unless above 0 */
+    public function __construct(
+        public float $lifeKm,
+        public float $everyKm,
+        private float $chainMinor,
+        private float $cassetteMinor,
+        private float $doseMinor,
+        private float $chainsPerCassette,
+    ) {
+        Check::positive('life_km', $lifeKm);
+        Check::positive('every_km', $everyKm);
+    }
+
+    /** At the prices of an instant; what has none costs nothing. */
+    public static function of(Settings $settings, PriceList $prices, float $chainsPerCassette, int $atS): self
+    {
+        $own = fn(SettingKey $key, float $usual): float => is_numeric($value = $settings->at($key, 0, PHP_INT_MAX)) ? (float) $value : $usual;
+
+        return new self(
+            $own(SettingKey::PlainDripLifeKm, $settings->lifeCurve()->lifeKm(self::LIVES_AS_AT_KM)),
+            $own(SettingKey::PlainDripEveryKm, WaxTopUp::KM),
+            ($prices->costMinor(Supply::Chain, 1, $atS) ?? 0.0) + ($prices->costMinor(Supply::QuickLink, 1, $atS) ?? 0.0),
+            $prices->costMinor(Supply::Cassette, 1, $atS) ?? 0.0,
+            $prices->costMinor(Supply::DripWax, DripDoseInput::USUAL_PITCHES * DripDoseInput::ML_PER_DROP, $atS) ?? 0.0,
+            $chainsPerCassette,
+        );
+    }
+
+    /** Of one bike after so many km: its first chain, those that took the place of worn ones, their cassettes, and the drip. */
+    public function costMinor(float $km): float
+    {
+        $worn = floor($km / $this->lifeKm + Check::EPSILON);
+
+        return (1.0 + $worn) * $this->chainMinor + floor($worn / $this->chainsPerCassette + Check::EPSILON) * $this->cassetteMinor + floor($km / $this->everyKm + Check::EPSILON) * $this->doseMinor;
+    }
+}

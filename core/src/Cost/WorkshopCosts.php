@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Cost;
+
+use DateTimeZone;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Entry;
+use Dripel\Core\Logbook\Opening;
+use Dripel\Core\Logbook\Part;
+use Dripel\Core\Logbook\PartKind;
+use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\TopUp;
+use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Strip\SolventBought;
+
+/**
+ * What a workshop used up and put on, each at the price of its day: chains, quick links, cassettes, rings and jockey wheels, wax, drip
+ * wax, solvents. What came used was paid before and is left out; what has no price is named, not guessed. Minor units of money, km.
+ */
+final readonly class WorkshopCosts
+{
+    private const KM = 1000.0;
+
+    /**
+     * @param list<Expense> $expenses in order of time
+     * @param list<Ride> $rides in order of time, of any bike
+     */
+    private function __construct(public array $expenses, private array $rides, private DateTimeZone $zone) {}
+
+    /**
+     * @param float $dipG what a dip takes out of the bath
+     * @param list<SolventBought> $solvents
+     */
+    public static function of(Book $book, PriceList $prices, float $dipG, array $solvents, int $nowS): self
+    {
+        $settings = $book->settings;
+        $own = fn(SettingKey $key, int $id): ?float => is_numeric($settings->at($key, $id, PHP_INT_MAX)) ? (float) $settings->at($key, $id, PHP_INT_MAX) : null;
+        $expenses = [];
+        foreach ($book->chainIds as $chainId) {
+            $history = $book->history($chainId)->until($nowS);
+            $seen = array_map(fn(Entry $entry) => $entry->moment->unixS, [...$history->events, ...$history->rides]);
+            $bought = $settings->text(SettingKey::ChainBoughtOn, $chainId);
+            $atS = $bought !== '' ? LocalDay::named($bought, $settings->zone())->startS() : ($seen === [] ? null : min($seen));
+            if ($atS !== null && ! self::cameUsed($history->last(Opening::class))) {
+                $expenses[] = new Expense($atS, Supply::Chain, $own(SettingKey::ChainPrice, $chainId) ?? $prices->costMinor(Supply::Chain, 1, $atS), $book->bikeOfChain($chainId, $nowS), $chainId);
+            }
+            foreach ($history->events as $event) {
+                $at = $event->moment->unixS;
+                if ($event instanceof Dip) {
+                    $expenses[] = new Expense($at, Supply::Wax, $prices->costMinor(Supply::Wax, $dipG, $at), $book->bikeOfChain($chainId, $at), $chainId);
+                } elseif ($event instanceof TopUp) {
+                    $expenses[] = new Expense($at, Supply::DripWax, $prices->costMinor(Supply::DripWax, $event->ml ?? ChainLife::DOSE_ML, $at), $book->bikeOfChain($chainId, $at), $chainId);
+                }
+            }
+        }
+        foreach ($book->parts as $part) {
+            $opening = $book->history($part->id)->last(Opening::class);
+            if ($opening !== null && $opening->moment->unixS <= $nowS && ! self::cameUsed($opening)) {
+                $supply = Supply::from($part->kind->value);
+                $expenses[] = new Expense($opening->moment->unixS, $supply, $own($part->kind === PartKind::QuickLink ? SettingKey::LinkPrice : SettingKey::PartPrice, $part->id) ?? $prices->costMinor($supply, 1, $opening->moment->unixS), self::bikeOf($book, $part, $nowS), $part->chainId);
+            }
+        }
+        foreach ($solvents as $bought) {
+            $supply = Supply::ofSolvent($bought->solvent);
+            $supply === null || $bought->atS > $nowS || $expenses[] = new Expense($bought->atS, $supply, $prices->costMinor($supply, $bought->ml, $bought->atS));
+        }
+        usort($expenses, fn(Expense $a, Expense $b) => $a->atS <=> $b->atS);
+
+        return new self($expenses, array_values(array_filter($book->rides, fn(Ride $ride) => $ride->moment->unixS <= $nowS)), $settings->zone());
+    }
+
+    /** @param callable(Expense): bool $which */
+    public function minor(?callable $which = null): float
+    {
+        return (float) array_sum(array_map(fn(Expense $one) => $one->minor ?? 0.0, $which === null ? $this->expenses : array_filter($this->expenses, $which)));
+    }
+
+    /** @param callable(Ride): bool $which */
+    public function km(?callable $which = null): float
+    {
+        return (float) array_sum(array_map(fn(Ride $ride) => $ride->km, $which === null ? $this->rides : array_filter($this->rides, $which)));
+    }
+
+    /** Null where nothing was ridden. */
+    public static function per1000Km(float $minor, float $km): ?float
+    {
+        return $km > 0.0 ? self::KM * $minor / $km : null;
+    }
+
+    public function yearOf(Entry|Expense $one): int
+    {
+        return (int) substr(LocalDay::of($one instanceof Expense ? $one->atS : $one->moment->unixS, $this->zone)->date, 0, 4);
+    }
+
+    /** @return list<int> in which something was used up or ridden, the last first */
+    public function years(): array
+    {
+        $years = array_unique(array_map($this->yearOf(...), [...$this->expenses, ...$this->rides]));
+        rsort($years);
+
+        return $years;
+    }
+
+    /** @return list<Supply> of which something was used at no known price */
+    public function unpriced(): array
+    {
+        $found = [];
+        foreach ($this->expenses as $one) {
+            $one->minor === null && $found[$one->supply->value] = $one->supply;
+        }
+
+        return array_values($found);
+    }
+
+    /**
+     * How it added up, beside the same km on plain drip; waxing is its own money, plain drip one chain for each bike that was ridden.
+     *
+     * @return list<CostPoint> at equal steps of time from the first ride
+     */
+    public function against(PlainDrip $plain, int $steps): array
+    {
+        if ($this->rides === []) {
+            return [];
+        }
+        $fromS = $this->rides[0]->moment->unixS;
+        $ends = [...array_slice($this->rides, -1), ...array_slice($this->expenses, -1)];
+        $untilS = max($fromS + 1, ...array_map(fn(Ride|Expense $one) => $one instanceof Ride ? $one->moment->unixS : $one->atS, $ends));
+        $points = [];
+        for ($i = 0; $i <= $steps; $i++) {
+            $atS = $fromS + (int) round(($untilS - $fromS) * $i / $steps);
+            $km = [];
+            foreach ($this->rides as $ride) {
+                $ride->moment->unixS <= $atS && $ride->bikeId !== null && $km[$ride->bikeId] = ($km[$ride->bikeId] ?? 0.0) + $ride->km;
+            }
+            $points[] = new CostPoint($atS, (float) array_sum($km), $this->minor(fn(Expense $one) => $one->atS <= $atS), (float) array_sum(array_map($plain->costMinor(...), $km)));
+        }
+
+        return $points;
+    }
+
+    private static function cameUsed(?Opening $opening): bool
+    {
+        return $opening !== null && $opening->km !== 0.0;
+    }
+
+    private static function bikeOf(Book $book, Part $part, int $nowS): ?int
+    {
+        $slot = $part->slot();
+
+        return $slot === null ? ($part->chainId === null ? null : $book->bikeOfChain($part->chainId, $nowS)) : $book->fittingsOf($slot)->bikeOf($part->id, $nowS);
+    }
+}
