@@ -22,6 +22,10 @@ return [
     'lane' => ['interval' => 're-wax at :interval', 'drip' => 'drip wax every :interval', 'habit' => 'as in the last eight weeks', 'planned' => 'as planned'],
     'day' => ['rest' => ':day: no ride; :left on :chain', 'ride' => ':day: :km on :chain, then :left', 'swap' => 'swap to :chain, :off comes off', 'drip' => 'dripped the evening before: :chains', 'pot' => 'fresh from the pot', 'broken' => ':day: :km, and no chain can take it; :chain has :left', 'name' => ':name'],
     'doubt' => ['short' => ':day, :bike: looked at closely, :chain would have :left for :km.', 'ready' => ':day, :bike: :chain would not be dry by then.'],
+    'buy' => [
+        'pieces' => ':quantity × :supply', 'measured' => ':quantity of :supply', 'worn' => 'a chain of :bike reaches its limit, and too few are left; two weeks to strip and wax it', 'few' => ':bike has fewer chains than it wants', 'new_chain' => 'for the new chain of :bike', 'used_up' => 'one on :bike was closed as often as its maker allows',
+        'bath_low' => 'the planned dips would take the bath too low', 'bath_spent' => 'the bath is spent', 'bottles_empty' => 'the bottles run out', 'no_bottle' => 'top-ups are planned and no bottle is on the shelf', 'strip' => 'to strip the new chain of :bike, unless the jars do it',
+    ],
     'calendar' => [
         'name' => 'Dripel: :workshop', 'pot' => 'Heat the pot: :chains', 'swap' => 'Swap :bike to :chain', 'drip' => 'Drip :chain', 'measure' => 'Measure :chain', 'bare' => 'Wax :chain before it rusts', 'ride' => ':name, :bike :km',
         'pot_text' => 'About :time. Gloves, sleeves, never leave the pot, no flame. Follow the wax’s own sheet.', 'drip_text' => 'Clean and dry first, no solvent. It dries overnight.', 'swap_text' => 'Before the ride of the day. Mind that the quick link clicks.',

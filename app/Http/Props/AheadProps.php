@@ -9,6 +9,8 @@ use App\Models\PlannedRide;
 use App\Models\Workshop;
 use App\Text\AheadWords;
 use App\Text\Voice;
+use Dripel\Core\Cost\PriceList;
+use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\LocalDay;
@@ -18,11 +20,15 @@ use Dripel\Core\Plan\PlannedPotDay;
 use Dripel\Core\Plan\PlanRemedy;
 use Dripel\Core\Plan\PlanRepair;
 use Dripel\Core\Plan\PotDaysResult;
+use Dripel\Core\Plan\ShoppingItem;
 use Dripel\Core\Plan\WorkshopPlan;
 
 /** The weeks ahead as lanes, what breaks and what mends it. */
 final readonly class AheadProps
 {
+    /** What is needed within so many days is soon. */
+    private const SOON_DAYS = 3;
+
     /** So many doubts are told. */
     private const DOUBTS = 3;
 
@@ -79,6 +85,32 @@ final readonly class AheadProps
             'calendar' => $workshop->calendar_secret === null ? null : url("/calendar/{$workshop->calendar_secret}.ics"),
             'forms' => (new FormProps($this->book, $this->voice))->all(),
         ];
+    }
+
+    /**
+     * @param list<ShoppingItem> $items
+     *
+     * @return list<array{what: string, by: string, why: string, cost: string, soon: bool}>
+     */
+    public function shopping(array $items, PriceList $prices): array
+    {
+        $q = $this->voice->quantities;
+
+        return array_map(function (ShoppingItem $item) use ($q, $prices): array {
+            $minor = $prices->costMinor($item->supply, $item->quantity, $this->voice->nowS);
+
+            return [
+                'what' => $this->voice->say($item->supply->unit() === SupplyUnit::Piece ? 'ahead.buy.pieces' : 'ahead.buy.measured', ['quantity' => match ($item->supply->unit()) {
+                    SupplyUnit::Piece => $q->number($item->quantity),
+                    SupplyUnit::Gram => $q->mass($item->quantity),
+                    SupplyUnit::Millilitre => $q->volume($item->quantity),
+                }, 'supply' => $this->voice->say("strip.supply.{$item->supply->value}")]),
+                'by' => $this->words->day($item->neededBy),
+                'why' => $this->voice->say("ahead.buy.{$item->because->value}", ['bike' => $item->bikeId === null ? '' : $this->voice->names->bike($item->bikeId)]),
+                'cost' => $minor === null ? '' : $q->money($minor),
+                'soon' => $item->neededBy <= LocalDay::of($this->voice->nowS, $this->voice->zone())->plus(self::SOON_DAYS)->date,
+            ];
+        }, $items);
     }
 
     /**

@@ -127,3 +127,22 @@ it('lays policies side by side over the years', function (): void {
     $ask([$policy(0)])->assertStatus(422)->assertJsonValidationErrors('policies.0.interval');
     expect(($this->page)('/ahead/what-if')['policies'])->toHaveCount(4);
 });
+
+it('says what to buy and by when, and plans a dozen bikes', function (): void {
+    $buy = fn(): array => array_map(fn(array $one) => ($this->plain)("{$one['what']} by {$one['by']}: {$one['why']}"), ($this->page)()['shopping']);
+    expect($buy())->toBe([]);
+    // A drip that is planned wants a bottle the evening before; a rail with one chain too few wants one today, with all that goes with it.
+    ($this->does)('/ahead/keep', ['dates' => ['2026-12-17'], 'bottle' => true]);
+    $bottle = $buy();
+    expect($bottle)->toHaveCount(1)->and($bottle[0])->toStartWith('6 ml of drip wax by Sat 12 Dec');
+    ($this->does)("/bikes/{$this->heron->id}", ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'limit_school' => 'strict', 'chains_wanted' => 4], 'put');
+    expect($buy()[0])->toBe('2 × chain by Wed 25 Nov: Heron has fewer chains than it wants')->and(implode("\n", $buy()))->toContain('1 × quick link by Wed 25 Nov: for the new chain of Heron')->toContain('white spirit by Wed 25 Nov: to strip');
+    ($this->does)('/ahead/again', ['dates' => [], 'pinned' => [], 'forbidden' => []]);
+    foreach (range(1, 11) as $n) {
+        $bike = $this->bench->bike("Bike {$n}");
+        $this->bench->chain($bike, 'A', 900, fit: true);
+        ($this->does)('/rides', ['bike_id' => $bike->id, 'distance' => 40 + $n, 'condition' => 'dry'] + Bench::form(30 + 24 * $n));
+    }
+    $plan = ($this->page)('/ahead?weeks=26')['plan'];
+    expect($plan['lanes'])->toHaveCount(12)->and($plan['feasible'])->toBeTrue()->and($plan['pots'])->not->toBe([]);
+});

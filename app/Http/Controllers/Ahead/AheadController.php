@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Ahead;
 use App\Actions\Ahead\KeepPlan;
 use App\Actions\Ahead\PlanRide;
 use App\Ahead\ReadPlan;
+use App\Ahead\ReadShopping;
 use App\Http\Controllers\Controller;
 use App\Http\Props\AheadProps;
 use App\Http\Requests\ActionIdRequest;
@@ -16,6 +17,7 @@ use App\Http\Requests\Ahead\PlanTermsRequest;
 use App\Logbook\Moments;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
+use App\Strip\ReadPrices;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
 use Dripel\Core\Logbook\SettingKey;
@@ -30,12 +32,15 @@ final class AheadController extends Controller
 {
     public function __construct(private readonly CurrentWorkshop $current, private readonly ReadPlan $readPlan, private readonly ReadBook $readBook, private readonly Speaker $speaker) {}
 
-    public function index(Request $request): Response
+    public function index(Request $request, ReadShopping $readShopping, ReadPrices $readPrices): Response
     {
         $weeks = min(ReadPlan::MOST_WEEKS, max(2, $request->integer('weeks', ReadPlan::WEEKS)));
         $workshop = $this->current->workshop();
 
-        return Inertia::render('Ahead/Ahead', $this->props($workshop, $weeks)->page($workshop, $this->readPlan->rides($workshop), $weeks));
+        $props = $this->props($workshop, $weeks);
+        $shopping = $readShopping($workshop, ($this->readPlan)($workshop, $weeks));
+
+        return Inertia::render('Ahead/Ahead', ['shopping' => $props->shopping($shopping, $readPrices($workshop))] + $props->page($workshop, $this->readPlan->rides($workshop), $weeks));
     }
 
     /** What comes of pot days by hand; nothing is kept. */

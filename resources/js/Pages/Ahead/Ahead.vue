@@ -18,6 +18,7 @@ const props = defineProps<{
   weeks: number
   mostWeeks: number
   plan: Plan
+  shopping: { what: string; by: string; why: string; cost: string; soon: boolean }[]
   byHand: boolean
   followed: boolean
   pinned: string[]
@@ -162,6 +163,24 @@ const unfollow = () => router.post('/ahead/unfollow', { action_id: newActionId()
                 <b>{{ remedy.title }}</b>
               </td>
               <td :class="{ muted: !remedy.good }">{{ remedy.does }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <section aria-labelledby="buy" data-test="shopping">
+        <h2 id="buy">{{ t('buy.title') }}</h2>
+        <p v-if="!shopping.length" class="muted small">{{ t('buy.none') }}</p>
+        <table v-else class="plain">
+          <tbody>
+            <tr v-for="item in shopping" :key="item.what + item.by + item.why">
+              <td>
+                <b>{{ item.what }}</b>
+              </td>
+              <td class="nowrap">
+                {{ t('buy.by') }} {{ item.by }}<b v-if="item.soon">, {{ t('buy.soon') }}</b>
+              </td>
+              <td class="muted">{{ item.why }}</td>
+              <td class="num">{{ item.cost }}</td>
             </tr>
           </tbody>
         </table>

@@ -100,6 +100,7 @@ const save = () => submit('put', '/ahead/terms')
 .five {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
+  align-items: start;
   gap: 12px;
 }
 @media (max-width: 700px) {
