@@ -50,8 +50,10 @@ final readonly class ShedProps
     /** @return array<string, mixed> */
     public function all(): array
     {
-        $rails = Rail::all($this->book, $this->voice->nowS, $this->voice->zone());
-        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))), $this->ridesIn, $this->plan?->terms->followed === true ? $this->plan : null);
+        $followed = $this->plan?->terms->followed === true ? $this->plan : null;
+        $zone = $this->voice->zone();
+        $rails = array_map(fn(Rail $rail) => isset($followed?->riding[$rail->bikeId]) ? $rail->along($followed->riding[$rail->bikeId], $zone) : $rail, Rail::all($this->book, $this->voice->nowS, $zone));
+        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))), $this->ridesIn, $followed);
 
         return [
             'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->spareLinks()),

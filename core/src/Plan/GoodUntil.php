@@ -39,8 +39,26 @@ final readonly class GoodUntil
 
             return $days > self::HORIZON_DAYS ? null : new self($today->plus($days)->date, null, null, $habit->weeklyKm, $days);
         }
-        for ($ahead = $habit->riddenToday ? 1 : 0; $ahead <= self::HORIZON_DAYS; $ahead++) {
-            $rideKm = $habit->usualOn(($weekday + $ahead - 1) % 7 + 1);
+        $km = array_map(fn(int $ahead) => $ahead === 0 && $habit->riddenToday ? 0.0 : $habit->usualOn(($weekday + $ahead - 1) % 7 + 1), range(0, self::HORIZON_DAYS));
+
+        return self::along($chain, $habit, $km, $zone);
+    }
+
+    /**
+     * By what is planned to be ridden, day by day from today.
+     *
+     * @param list<float> $km effective km
+     *
+     * @return self|null null without wax or knowledge of it, or where the wax outlasts those days
+     */
+    public static function along(ChainState $chain, RidingHabit $habit, array $km, DateTimeZone $zone): ?self
+    {
+        if ($chain->life === null || ! $chain->waxKnown) {
+            return null;
+        }
+        $leftKm = $habit->rideableKm($chain);
+        $today = LocalDay::of($chain->nowS, $zone);
+        foreach ($km as $ahead => $rideKm) {
             if ($rideKm > $leftKm + Check::EPSILON) {
                 return new self($today->plus($ahead)->date, $rideKm - $leftKm, $rideKm, $habit->weeklyKm, $ahead);
             }

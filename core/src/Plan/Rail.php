@@ -47,6 +47,12 @@ final readonly class Rail
         return $rails;
     }
 
+    /** The same rail with its wax reckoned along a plan instead of the usual weeks. */
+    public function along(RidingPlan $plan, DateTimeZone $zone): self
+    {
+        return new self($this->bikeId, $this->fitted, $this->hanging, $this->habit, $this->fitted === null ? null : GoodUntil::along($this->fitted, $this->habit, $plan->km, $zone), $this->settings);
+    }
+
     /** The chain to swap to: of those that can be ridden now and are not kept for something the one with the most wax, then the one ridden least. */
     public function bestHanging(): ?ChainState
     {

@@ -45,6 +45,8 @@ it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next a
     ($this->does)('/ahead/keep', ['dates' => ['2026-12-17'], 'bottle' => true]);
     $kept = ($this->page)();
     expect($kept['byHand'])->toBeTrue()->and($kept['followed'])->toBeTrue()->and(array_column($kept['plan']['pots'], 'date'))->toBe(['2026-12-17']);
+    // How long the wax is good for goes by the plan too: its Saturdays and Sundays, not the one ride of late.
+    expect(($this->plain)(implode(' ', array_map(strval(...), ($this->page)('/')['rails'][0]['until']))))->toContain('Good until Sunday , 50 km short of the 90');
     // The Shed asks for the pot only when it comes near, and goes by the plan.
     app(AppClock::class)->set(Bench::NOW + 10 * 86400);
     $next = array_column(($this->page)('/')['next'], null, 'kind');
