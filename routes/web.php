@@ -60,7 +60,7 @@ use Illuminate\Support\Facades\Route;
 // What a device keeps for when it cannot reach the machine.
 Route::view('/offline', 'offline')->name('offline');
 // Calendars ask without signing in: the address is the secret.
-Route::get('/calendar/{secret}.ics', [CalendarController::class, 'subscribe'])->where('secret', '[A-Za-z0-9]{40}')->middleware('throttle:60,1');
+Route::get('/calendar/{workshop:calendar_secret}.ics', [CalendarController::class, 'subscribe'])->where('workshop', '[A-Za-z0-9]{40}')->middleware('throttle:60,1');
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('sign-in');

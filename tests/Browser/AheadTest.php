@@ -33,6 +33,16 @@ it('plans four weeks of the demo, moves the pot day a week, takes the offered to
         expect($shed->text('next-planned_drip'))->toContain('Friday')->toContain('Drip Badger A')->and($shed->text('next-planned_pot'))->toContain('3 Dec')->toContain('Heat the pot:')->and($shed->has('next-spent_waiting'))->toBeFalse();
         $shed->click('act-planned_pot');
         $chromium->driver->wait(15)->until(fn() => $chromium->driver->executeScript('return location.pathname === "/pot-day" && document.querySelectorAll("input[type=checkbox]:checked").length') >= 5);
+        // Years side by side, figures with the weeks behind them; and what it all cost.
+        $page = ShedPage::open($chromium->driver, $server->url, '/ahead/what-if')->click('open-0');
+        expect($page->text('weeks'))->toContain('Week')->and($page->axe())->toBe([]);
+        $page = ShedPage::open($chromium->driver, $server->url, '/books')->click('money');
+        expect($page->text('against'))->toContain('plain drip')->and($page->axe())->toBe([]);
+        foreach (['/ahead/what-if', '/books/money'] as $path) {
+            $chromium->size(360, 780);
+            $page = ShedPage::open($chromium->driver, $server->url, $path);
+            expect($page->axe())->toBe([])->and($page->scrollsSideways())->toBeFalse();
+        }
         // On the phone it fits, and can be put back.
         $chromium->size(360, 780);
         $page = ShedPage::open($chromium->driver, $server->url, '/ahead');

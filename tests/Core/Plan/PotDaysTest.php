@@ -17,7 +17,7 @@ function planned(array $input): array
  *
  * @return array{minutes: float|null, blocked: int, bikes: list<int>}
  */
-function ridden(array $in, array $potDays): array
+function walked(array $in, array $potDays): array
 {
     $state = array_map(fn(array $bike) => ['used' => array_column($bike['chains'], 'used_km', 'id'), 'tops' => array_fill_keys(array_column($bike['chains'], 'id'), 0), 'on' => $bike['on_bike']], $in['bikes']);
     $minutes = 0.0;
@@ -103,7 +103,7 @@ it('finds the least minutes of all choices of pot days, and says where none will
         [$best, $latest] = [null, ['blocked' => -1, 'bikes' => []]];
         for ($subset = 0; $subset < 1 << count($allowed); $subset++) {
             $days = array_values(array_filter($allowed, fn(int $i) => $subset >> $i & 1, ARRAY_FILTER_USE_KEY));
-            $way = ridden($in, $days);
+            $way = walked($in, $days);
             if ($way['minutes'] !== null) {
                 // Ties: fewer pot days, then the later first one.
                 $key = [round($way['minutes'], 6), count($days), -($days[0] ?? 0)];
@@ -125,7 +125,7 @@ it('finds the least minutes of all choices of pot days, and says where none will
         expect($found['feasible'])->toBeTrue("seed {$seed}")->and($found['total_minutes'])->toEqualWithDelta($best[0][0], 1e-6, "seed {$seed}")
             ->and(count($found['pot_days']))->toBe(count($best[1]), "seed {$seed}")->and($found['pot_days'][0]['day'] ?? 0)->toBe($best[1][0] ?? 0, "seed {$seed}")
             // The plan that it names does cost that.
-            ->and(ridden($in, array_column($found['pot_days'], 'day'))['minutes'])->toEqualWithDelta($found['total_minutes'], 1e-6, "seed {$seed}");
+            ->and(walked($in, array_column($found['pot_days'], 'day'))['minutes'])->toEqualWithDelta($found['total_minutes'], 1e-6, "seed {$seed}");
     }
     // Both happen often enough to mean something.
     expect($feasible)->toBeGreaterThan(100)->and($blocked)->toBeGreaterThan(25);

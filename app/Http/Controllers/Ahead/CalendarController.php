@@ -22,9 +22,9 @@ final class CalendarController extends Controller
         return $this->answer($current->workshop(), 'attachment');
     }
 
-    public function subscribe(string $secret): Response
+    public function subscribe(Workshop $workshop): Response
     {
-        return $this->answer(Workshop::query()->where('calendar_secret', $secret)->firstOrFail(), 'inline');
+        return $this->answer($workshop, 'inline');
     }
 
     /** A new address; the one before is good for nothing. */

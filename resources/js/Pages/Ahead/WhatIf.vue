@@ -110,7 +110,7 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
         >
       </div>
       <p v-for="message in errors" :key="message" class="ember" role="alert">{{ message }}</p>
-      <div class="scroll">
+      <div class="scroll" tabindex="0" role="region" :aria-label="t('what_if.title')">
         <table class="plain" data-test="policies">
           <thead>
             <tr>
@@ -190,7 +190,7 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
       <section v-if="opened !== null && preview?.rows[opened]" class="weeks" data-test="weeks">
         <h2>{{ preview.rows[opened]!.name }}: {{ t('what_if.weeks') }}</h2>
         <p v-if="preview.rows[opened]!.forced" class="ember">{{ t('what_if.forced', { count: preview.rows[opened]!.forced }) }}</p>
-        <ol>
+        <ol tabindex="0" :aria-label="t('what_if.weeks')">
           <li v-for="week in preview.rows[opened]!.weeks" :key="week">{{ week }}</li>
         </ol>
       </section>

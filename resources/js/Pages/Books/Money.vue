@@ -96,7 +96,7 @@ function wordY(own: Point[], other: Point[], upper: boolean): number {
         </svg>
       </section>
       <p v-else class="muted">{{ t('money.none') }}</p>
-      <div class="scroll">
+      <div class="scroll" tabindex="0" role="region" :aria-label="t('money.by')">
         <table class="plain">
           <thead>
             <tr>
@@ -119,7 +119,7 @@ function wordY(own: Point[], other: Point[], upper: boolean): number {
         </table>
       </div>
       <h2>{{ t('money.chains') }}</h2>
-      <div class="scroll">
+      <div class="scroll" tabindex="0" role="region" :aria-label="t('money.chains')">
         <table class="plain narrow">
           <thead>
             <tr>
