@@ -52,7 +52,7 @@ final readonly class AheadWords
 
         return $this->voice->say('ahead.about', [
             'pots' => $pots === [] ? '' : $this->voice->names->list($pots).', ', 'time' => $this->minutes($result->totalMinutes), 'drips' => trans_choice('ahead.drips', count($result->topUps)),
-        ]);
+        ]).(($more = $this->plan->terms->minutesTooMany($result->totalMinutes)) > 0.5 ? $this->voice->say('ahead.too_much', ['more' => $this->minutes($more), 'hours' => $this->minutes(60.0 * (float) $this->plan->terms->hoursWeekly)]) : '');
     }
 
     public function potMinutes(PlannedPotDay $pot): float

@@ -12,6 +12,7 @@ return [
         'nothing' => 'No bike has a chain to plan with',
     ],
     'about' => ':pots:time in all:drips, every ride on wax',
+    'too_much' => '; :more more than :hours a week, all you are willing to spend: a longer interval, one chain more or fewer pot days would save some',
     'drips' => '{0}|{1}, one top-up|[2,*], :count top-ups',
     'evening' => 'on the evening of :day', 'morning' => 'on the morning of :day',
     'pot' => 'Pot day :day: :chains, :time', 'pot_none' => 'Pot day :day: nothing to dip',

@@ -89,6 +89,7 @@ return [
     'plan.swap_minutes' => 'minutes of a swap',
     'plan.topup_minutes' => 'minutes of a top-up',
     'plan.margin_pct' => 'margin',
+    'plan.hours_weekly' => 'hours a week',
     'plan.by_hand' => 'pot days by hand',
     'plan.bottle' => 'with the bottle',
     'plan.pinned' => 'pinned days',

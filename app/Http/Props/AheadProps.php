@@ -70,7 +70,7 @@ final readonly class AheadProps
             ], $this->plan->remedies()),
             'terms' => [
                 'weekdays' => $terms->weekdays, 'pot_time' => $terms->evening ? 'evening' : 'morning', 'fixed' => (string) $terms->fixedMinutes, 'dip' => (string) $terms->dipMinutes, 'batch' => (string) $terms->batchMinutes,
-                'swap' => (string) $terms->swapMinutes, 'topup' => (string) $terms->topUpMinutes, 'margin' => (string) $terms->marginPct,
+                'swap' => (string) $terms->swapMinutes, 'topup' => (string) $terms->topUpMinutes, 'margin' => (string) $terms->marginPct, 'hours' => (string) ($terms->hoursWeekly ?? ''),
             ],
             'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->voice->weekday($day)], range(1, 7)),
             'rides' => array_map(fn(PlannedRide $ride) => [

@@ -10,6 +10,7 @@ use App\Models\Workshop;
 use App\Text\Voice;
 use Dripel\Core\Interval\EconomyRow;
 use Dripel\Core\Interval\IntervalEconomy;
+use Dripel\Core\Interval\LearnedByEar;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Plan\Rotation;
 use Dripel\Core\Plan\Simulate;
@@ -37,6 +38,7 @@ final readonly class WhatIfProps
 
         return [
             'policies' => [$row(200.0), $row($now), $row(400.0), $row(200.0, 'even', true)],
+            'intervals' => $this->intervals(),
             'most' => WhatIfRequest::MOST,
             'rotations' => array_map(fn(Rotation $one) => ['value' => $one->value, 'title' => $this->voice->say("ui.what_if.rotation.{$one->value}")], Rotation::cases()),
             'limits' => array_map(fn(LimitSchool $one) => ['value' => $one->value, 'title' => $this->voice->say("schools.{$one->value}.name")], LimitSchool::cases()),
@@ -44,6 +46,21 @@ final readonly class WhatIfProps
             'currency' => $units->currency,
             'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $this->voice->names->bike($id)], $this->book->bikeIds),
         ];
+    }
+
+    /** @return list<array{value: string, title: string}> the schools, what each bike has now, and what was learned by ear */
+    private function intervals(): array
+    {
+        $choice = fn(float $km, string $title): array => ['value' => (string) round($this->voice->quantities->units->fromKm($km)), 'title' => $title];
+        $found = array_map(fn(float $km, string $school) => $choice($km, $this->voice->say("ui.what_if.school.{$school}")), [200.0, 300.0, 400.0], ['short', 'middle', 'long']);
+        foreach ($this->book->bikeIds as $id) {
+            $learned = LearnedByEar::of($this->book, $id, $this->voice->nowS);
+            if ($learned !== null) {
+                $found[] = $choice($learned->result->intervalKm, $this->voice->say('ui.what_if.school.learned', ['bike' => $this->voice->names->bike($id)]));
+            }
+        }
+
+        return $found;
     }
 
     /**

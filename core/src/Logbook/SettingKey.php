@@ -139,6 +139,8 @@ enum SettingKey: string
     case PlanTopUpMinutes = 'plan.topup_minutes';
     /** So many percent more than expected the wax has to do. */
     case PlanMarginPct = 'plan.margin_pct';
+    /** Hours a week that one is willing to spend on all of it; null: nobody said. */
+    case PlanHoursWeekly = 'plan.hours_weekly';
     /** Days of the plan by hand, "2026-12-05 2026-12-19"; null: the best ones. */
     case PlanByHand = 'plan.by_hand';
     /** 1: the plan by hand may use the bottle. */

@@ -46,7 +46,15 @@ final readonly class PlanTerms
         public array $byHand = [],
         public bool $bottle = true,
         public bool $followed = false,
+        /** Hours a week that one is willing to spend; null: nobody said. */
+        public ?float $hoursWeekly = null,
     ) {}
+
+    /** What a plan takes beyond what one is willing to spend in its weeks; 0 where it does not. */
+    public function minutesTooMany(float $minutes): float
+    {
+        return $this->hoursWeekly === null ? 0.0 : max(0.0, $minutes - 60.0 * $this->hoursWeekly * $this->days / 7);
+    }
 
     public static function of(Book $book, int $days, ?int $potCapacity, int $nowS): self
     {
@@ -70,6 +78,7 @@ final readonly class PlanTerms
             $list(SettingKey::PlanByHand),
             $settings->whole(SettingKey::PlanBottle, 0, 1) === 1,
             $settings->whole(SettingKey::PlanFollowed, 0) === 1,
+            is_numeric($hours = $settings->at(SettingKey::PlanHoursWeekly, 0, PHP_INT_MAX)) ? (float) $hours : null,
         );
     }
 

@@ -23,6 +23,7 @@ final class PlanTermsRequest extends ActionRequest
             'swap' => ['required', 'numeric', 'between:0,1000'],
             'topup' => ['required', 'numeric', 'between:0,1000'],
             'margin' => ['required', 'numeric', 'between:0,100'],
+            'hours' => ['nullable', 'numeric', 'between:0,100'],
         ];
     }
 
@@ -41,6 +42,7 @@ final class PlanTermsRequest extends ActionRequest
             SettingKey::PlanSwapMinutes->value => $this->float('swap'),
             SettingKey::PlanTopUpMinutes->value => $this->float('topup'),
             SettingKey::PlanMarginPct->value => $this->float('margin'),
+            SettingKey::PlanHoursWeekly->value => $this->filled('hours') ? $this->float('hours') : null,
         ];
     }
 }

@@ -50,6 +50,7 @@ interface Answer {
 const props = defineProps<{
   policies: Policy[]
   most: number
+  intervals: { value: string; title: string }[]
   rotations: { value: string; title: string }[]
   limits: { value: string; title: string }[]
   hour: string
@@ -109,6 +110,9 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
           </select></label
         >
       </div>
+      <datalist id="intervals">
+        <option v-for="one in intervals" :key="one.title" :value="one.value">{{ one.title }}</option>
+      </datalist>
       <p v-for="message in errors" :key="message" class="ember" role="alert">{{ message }}</p>
       <div class="scroll" tabindex="0" role="region" :aria-label="t('what_if.title')">
         <table class="plain" data-test="policies">
@@ -140,6 +144,7 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
                   v-model="policy.interval"
                   inputmode="decimal"
                   size="4"
+                  list="intervals"
                   :aria-label="`${t('what_if.interval')} ${i + 1}`"
                   :name="`interval-${i}`" />
                 {{ here.distanceUnit }}

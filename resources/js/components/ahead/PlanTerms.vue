@@ -13,6 +13,7 @@ export interface Terms {
   swap: string
   topup: string
   margin: string
+  hours: string
 }
 const props = defineProps<{ terms: Terms; weekdays: { value: number; title: string }[] }>()
 const { form, submit } = useActionForm({ ...props.terms, weekdays: [...props.terms.weekdays] })
@@ -58,6 +59,15 @@ const save = () => submit('put', '/ahead/terms')
         persistent-hint
         :error-messages="form.errors.margin"
         name="margin" />
+      <v-text-field
+        v-model="form.hours"
+        inputmode="decimal"
+        :label="t('ahead.hours')"
+        suffix="h"
+        :hint="t('ahead.hours_hint')"
+        persistent-hint
+        :error-messages="form.errors.hours"
+        name="hours" />
     </div>
     <div class="row">
       <v-btn type="submit" :loading="form.processing" data-test="save-terms">{{ t('ahead.save') }}</v-btn>
