@@ -15,6 +15,8 @@ use DateTimeZone;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\MeasuringDays;
+use Dripel\Core\Plan\PlannedPotDay;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Wear\ReadingDue;
 use Sabre\VObject\Component\VCalendar;
@@ -63,20 +65,23 @@ final readonly class PlanCalendar
         }
         $rails = Rail::all($book, $voice->nowS, $voice->zone());
         $chains = array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails));
-        $forecasts = ($this->readWear)($workshop)->results($chains);
+        $wear = ($this->readWear)($workshop);
+        $byHand = $plan->byHand();
+        $lanes = $plan->lanes($byHand === [] ? array_map(fn(PlannedPotDay $pot) => $pot->day, $held->potDays) : $byHand, $byHand === [] || $plan->terms->bottle);
+        $measuring = MeasuringDays::of($lanes, $plan->chainIds(), $book, $wear, $voice->nowS);
         foreach ($chains as $chain) {
-            $this->ofChain($add, $voice, $chain, ReadingDue::of($chain, $forecasts[$chain->chainId] ?? null));
+            $day = $measuring[$chain->chainId] ?? (ReadingDue::of($chain, $wear->of($chain)?->result) ? 0 : null);
+            $this->ofChain($add, $voice, $chain, $day === null ? null : $plan->date($day));
         }
 
         return $calendar->serialize();
     }
 
     /** @param callable(string, string, string, int, string, string, int=): void $add */
-    private function ofChain(callable $add, Voice $voice, ChainState $chain, bool $measure): void
+    private function ofChain(callable $add, Voice $voice, ChainState $chain, ?string $measureOn): void
     {
         $name = ['chain' => $voice->names->fullChain($chain->chainId)];
-        $today = LocalDay::of($voice->nowS, $voice->zone())->date;
-        $measure && $add("measure-{$chain->chainId}", $today, self::MEASURE, 10, $voice->say('ahead.calendar.measure', $name), '');
+        $measureOn === null || $add("measure-{$chain->chainId}", $measureOn, self::MEASURE, 10, $voice->say('ahead.calendar.measure', $name), '');
         if ($chain->bare !== null && $chain->bareSinceS !== null) {
             $byS = max($voice->nowS, $chain->nowS + (int) round(3600 * $chain->bare->hoursLeft));
             $add("bare-{$chain->chainId}-{$chain->bareSinceS}", LocalDay::of($byS, $voice->zone())->date, $voice->quantities->date($byS, 'HH:mm'), 30, $voice->say('ahead.calendar.bare', $name), '', 120);

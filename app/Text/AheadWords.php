@@ -74,8 +74,12 @@ final readonly class AheadWords
         return $this->voice->names->chains(array_map(intval(...), $pot->dips));
     }
 
-    /** What happens on a day of a lane, for whoever points at it. */
-    public function laneDay(LaneDay $day, string $name): string
+    /**
+     * What happens on a day of a lane, for whoever points at it.
+     *
+     * @param list<string> $measure chains that are due to be measured
+     */
+    public function laneDay(LaneDay $day, string $name, array $measure = []): string
     {
         $q = $this->voice->quantities;
         $names = $this->voice->names;
@@ -86,6 +90,7 @@ final readonly class AheadWords
             $name,
             $day->pot ? $this->voice->say('ahead.day.pot') : '',
             $day->offId === null ? '' : $this->voice->say('ahead.day.swap', ['chain' => $names->chain($day->chainId), 'off' => $names->chain($day->offId)]),
+            $measure === [] ? '' : $this->voice->say('ahead.day.measure', ['chains' => $this->voice->names->list($measure)]),
             $day->dripped === [] ? '' : $this->voice->say('ahead.day.drip', ['chains' => implode(', ', array_map($names->chain(...), array_unique($day->dripped)))]),
         ]));
     }

@@ -21,7 +21,7 @@ return [
     'remedy' => ['any_day' => 'Heat the pot on any day of the week', 'chain' => 'One more chain for :bike', 'bottle' => 'One top-up more between two dips', 'does' => ':time in all', 'later' => 'carries to :day', 'not' => 'does not help'],
     'repair' => ['bottle' => 'Drip :chains :day (:time)', 'pot' => 'A pot day on :day (:time)', 'more' => ':time more', 'same' => 'no more time'],
     'lane' => ['interval' => 're-wax at :interval', 'drip' => 'drip wax every :interval', 'habit' => 'as in the last eight weeks', 'planned' => 'as planned'],
-    'day' => ['rest' => ':day: no ride; :left on :chain', 'ride' => ':day: :km on :chain, then :left', 'swap' => 'swap to :chain, :off comes off', 'drip' => 'dripped the evening before: :chains', 'pot' => 'fresh from the pot', 'broken' => ':day: :km, and no chain can take it; :chain has :left', 'name' => ':name'],
+    'day' => ['rest' => ':day: no ride; :left on :chain', 'ride' => ':day: :km on :chain, then :left', 'swap' => 'swap to :chain, :off comes off', 'drip' => 'dripped the evening before: :chains', 'pot' => 'fresh from the pot', 'measure' => 'to be measured: :chains', 'broken' => ':day: :km, and no chain can take it; :chain has :left', 'name' => ':name'],
     'doubt' => ['short' => ':day, :bike: looked at closely, :chain would have :left for :km.', 'ready' => ':day, :bike: :chain would not be dry by then.'],
     'buy' => [
         'pieces' => ':quantity × :supply', 'measured' => ':quantity of :supply', 'worn' => 'a chain of :bike reaches its limit, and too few are left; two weeks to strip and wax it', 'few' => ':bike has fewer chains than it wants', 'new_chain' => 'for the new chain of :bike', 'used_up' => 'one on :bike was closed as often as its maker allows',

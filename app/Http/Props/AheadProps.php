@@ -14,14 +14,17 @@ use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\MeasuringDays;
 use Dripel\Core\Plan\PlanCheck;
 use Dripel\Core\Plan\PlanDoubt;
+use Dripel\Core\Plan\PlannedBike;
 use Dripel\Core\Plan\PlannedPotDay;
 use Dripel\Core\Plan\PlanRemedy;
 use Dripel\Core\Plan\PlanRepair;
 use Dripel\Core\Plan\PotDaysResult;
 use Dripel\Core\Plan\ShoppingItem;
 use Dripel\Core\Plan\WorkshopPlan;
+use Dripel\Core\Wear\WorkshopWear;
 
 /** The weeks ahead as lanes, what breaks and what mends it. */
 final readonly class AheadProps
@@ -34,7 +37,7 @@ final readonly class AheadProps
 
     private AheadWords $words;
 
-    public function __construct(private Book $book, private Voice $voice, private WorkshopPlan $plan)
+    public function __construct(private Book $book, private Voice $voice, private WorkshopPlan $plan, private WorkshopWear $wear)
     {
         $this->words = new AheadWords($voice, $plan);
     }
@@ -123,6 +126,7 @@ final readonly class AheadProps
     public function plan(PotDaysResult $result, array $potDays, bool $bottle): array
     {
         $lanes = $this->plan->lanes($potDays, $bottle);
+        $measuring = MeasuringDays::of($lanes, $this->plan->chainIds(), $this->book, $this->wear, $this->voice->nowS);
         $doubts = PlanCheck::of($this->book, $this->plan, $lanes, $this->voice->nowS);
         $q = $this->voice->quantities;
         $broken = [];
@@ -156,7 +160,7 @@ final readonly class AheadProps
                 'date' => $this->plan->date($day), 'potDate' => $this->plan->potOn($day), 'label' => LocalDay::named($this->plan->date($day), $this->voice->zone())->weekday() === 6 || $day === 0 ? $q->date((int) strtotime("{$this->plan->date($day)} 12:00 UTC"), 'd MMM') : '',
                 'weekend' => LocalDay::named($this->plan->date($day), $this->voice->zone())->weekday() >= 6, 'allowed' => $this->plan->input->allowedDays[$day],
             ], range(0, $this->plan->terms->days - 1)),
-            'lanes' => array_map(fn(int $bikeId, array $days) => $this->lane($bikeId, $days), array_keys($lanes), $lanes),
+            'lanes' => array_map(fn(int $bikeId, array $days) => $this->lane($bikeId, $days, $measuring), array_keys($lanes), $lanes),
         ];
     }
 
@@ -186,11 +190,22 @@ final readonly class AheadProps
     }
 
     /**
+     * @param array<int, int> $measuring day by chain
+     *
+     * @return list<string> the chains of a bike that are due to be measured on a day
+     */
+    private function toMeasure(PlannedBike $bike, int $day, array $measuring): array
+    {
+        return array_values(array_map(fn(string|int $id) => $this->voice->names->chain((int) $id), array_filter($bike->chains, fn(string|int $id) => ($measuring[(int) $id] ?? null) === $day)));
+    }
+
+    /**
      * @param list<LaneDay> $days
+     * @param array<int, int> $measuring day by chain
      *
      * @return array<string, mixed>
      */
-    private function lane(int $bikeId, array $days): array
+    private function lane(int $bikeId, array $days, array $measuring): array
     {
         $bike = $this->plan->bikes[$bikeId] ?? $this->plan->dripBikes[$bikeId];
         $riding = $this->plan->riding[$bikeId];
@@ -207,8 +222,9 @@ final readonly class AheadProps
                 'swap' => $day->offId === null ? null : $this->voice->names->chain($day->chainId),
                 'drip' => $day->dripped === [] ? null : implode(' ', array_map($this->voice->names->chain(...), array_unique($day->dripped))),
                 'pot' => $day->pot,
+                'measure' => implode(' ', $this->toMeasure($bike, $day->day, $measuring)) ?: null,
                 'broken' => $day->broken,
-                'text' => $this->words->laneDay($day, $riding->names[$day->day] ?? ''),
+                'text' => $this->words->laneDay($day, $riding->names[$day->day] ?? '', $this->toMeasure($bike, $day->day, $measuring)),
             ], $days),
         ];
     }

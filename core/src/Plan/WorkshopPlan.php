@@ -72,6 +72,12 @@ final readonly class WorkshopPlan
         return new self($terms, $input, (new PotDays)($input), $today, $bikes, $dripBikes, $riding);
     }
 
+    /** @return list<int> the chains that it plans with, on bikes and on hooks */
+    public function chainIds(): array
+    {
+        return array_map(intval(...), array_merge(...array_map(fn(PlannedBike $bike) => $bike->chains, [...array_values($this->bikes), ...array_values($this->dripBikes)])));
+    }
+
     /** The plan that holds: by hand where somebody made one, else the best. */
     public function held(): PotDaysResult
     {

@@ -133,6 +133,16 @@ it('lays policies side by side over the years', function (): void {
     expect(($this->page)('/ahead/what-if')['policies'])->toHaveCount(4);
 });
 
+it('shows on which day a chain is due to be measured', function (): void {
+    expect(array_filter(array_column(($this->page)()['plan']['lanes'][0]['days'], 'measure')))->toBe([]);
+    // Close to its limit and ridden on since: at once. B hangs and has only begun.
+    ($this->does)("/chains/{$this->a->id}/readings", ['kind' => 'digital', 'value_pct' => 0.47] + Bench::form(390));
+    ($this->does)('/rides', ['bike_id' => $this->heron->id, 'distance' => 150, 'condition' => 'dry'] + Bench::form(380));
+    $days = ($this->page)()['plan']['lanes'][0]['days'];
+    expect($days[0]['measure'])->toBe('A')->and(($this->plain)($days[0]['text']))->toContain('to be measured: A')->and(array_filter(array_column($days, 'measure')))->toHaveCount(1);
+    expect($this->get('/ahead/dripel.ics')->getContent())->toContain("UID:measure-{$this->a->id}-");
+});
+
 it('says what to buy and by when, and plans a dozen bikes', function (): void {
     $buy = fn(): array => array_map(fn(array $one) => ($this->plain)("{$one['what']} by {$one['by']}: {$one['why']}"), ($this->page)()['shopping']);
     expect($buy())->toBe([]);

@@ -20,6 +20,7 @@ use App\Models\Workshop;
 use App\Strip\ReadPrices;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
+use App\Wear\ReadWear;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -30,7 +31,7 @@ use Inertia\Response;
 /** The weeks ahead: planned, moved by hand, followed. */
 final class AheadController extends Controller
 {
-    public function __construct(private readonly CurrentWorkshop $current, private readonly ReadPlan $readPlan, private readonly ReadBook $readBook, private readonly Speaker $speaker) {}
+    public function __construct(private readonly CurrentWorkshop $current, private readonly ReadPlan $readPlan, private readonly ReadBook $readBook, private readonly Speaker $speaker, private readonly ReadWear $readWear) {}
 
     public function index(Request $request, ReadShopping $readShopping, ReadPrices $readPrices): Response
     {
@@ -102,6 +103,6 @@ final class AheadController extends Controller
 
     private function props(Workshop $workshop, int $weeks): AheadProps
     {
-        return new AheadProps(($this->readBook)($workshop), $this->speaker->voice(), ($this->readPlan)($workshop, $weeks));
+        return new AheadProps(($this->readBook)($workshop), $this->speaker->voice(), ($this->readPlan)($workshop, $weeks), ($this->readWear)($workshop));
     }
 }

@@ -124,6 +124,9 @@ const at = (date: string) => (held.value?.from === date ? held.value.to : date)
             <span v-if="day.drip" class="drip" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text"
               >{{ t('verbs.topup') }} {{ day.drip }}</span
             >
+            <span v-if="day.measure" class="measure" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text"
+              >{{ t('verbs.measure') }} {{ day.measure }}</span
+            >
             <span v-if="day.broken" class="gap" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">!</span>
           </template>
         </div>
@@ -227,6 +230,7 @@ svg {
 }
 .tag,
 .drip,
+.measure,
 .gap {
   position: absolute;
   font-size: 12px;
@@ -246,6 +250,13 @@ svg {
   background: var(--paper);
   border: 1.2px solid var(--ink);
   transform: translateX(-60%);
+  white-space: nowrap;
+}
+.measure {
+  top: 58px;
+  font-size: 11px;
+  border: 1.2px dashed var(--ink);
+  background: var(--paper);
   white-space: nowrap;
 }
 .gap {
