@@ -8,6 +8,7 @@ use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\PlannedDrip;
 use Dripel\Core\Plan\PlannedPotDay;
 use Dripel\Core\Plan\PotDaysResult;
+use Dripel\Core\Plan\RidingPlan;
 use Dripel\Core\Plan\WorkshopPlan;
 
 /** The weeks ahead in sentences. */
@@ -79,15 +80,20 @@ final readonly class AheadWords
      *
      * @param list<string> $measure chains that are due to be measured
      */
-    public function laneDay(LaneDay $day, string $name, array $measure = []): string
+    public function laneDay(LaneDay $day, RidingPlan $riding, array $measure = []): string
     {
         $q = $this->voice->quantities;
         $names = $this->voice->names;
         $parameters = ['day' => $this->dayOf($day->day), 'km' => $q->distance($day->rideKm), 'chain' => $names->chain($day->chainId), 'left' => $q->distance($day->broken ? $day->beforeKm : $day->afterKm)];
 
+        $kept = $riding->kept[$day->day] ?? null;
+        if ($kept !== null) {
+            $parameters = ['chain' => $names->chain($kept->chainId), 'event' => $kept->keptFor->event ?? ''] + $parameters;
+        }
+
         return implode('; ', array_filter([
-            $this->voice->say('ahead.day.'.($day->broken ? 'broken' : ($day->rideKm > 0.0 ? 'ride' : 'rest')), $parameters),
-            $name,
+            $this->voice->say('ahead.day.'.($kept !== null ? 'kept' : ($day->broken ? 'broken' : ($day->rideKm > 0.0 ? 'ride' : 'rest'))), $parameters),
+            $riding->names[$day->day] ?? '',
             $day->pot ? $this->voice->say('ahead.day.pot') : '',
             $day->offId === null ? '' : $this->voice->say('ahead.day.swap', ['chain' => $names->chain($day->chainId), 'off' => $names->chain($day->offId)]),
             $measure === [] ? '' : $this->voice->say('ahead.day.measure', ['chains' => $this->voice->names->list($measure)]),

@@ -222,9 +222,10 @@ final readonly class AheadProps
                 'swap' => $day->offId === null ? null : $this->voice->names->chain($day->chainId),
                 'drip' => $day->dripped === [] ? null : implode(' ', array_map($this->voice->names->chain(...), array_unique($day->dripped))),
                 'pot' => $day->pot,
+                'kept' => isset($riding->kept[$day->day]) ? $this->voice->names->chain($riding->kept[$day->day]->chainId) : null,
                 'measure' => implode(' ', $this->toMeasure($bike, $day->day, $measuring)) ?: null,
                 'broken' => $day->broken,
-                'text' => $this->words->laneDay($day, $riding->names[$day->day] ?? '', $this->toMeasure($bike, $day->day, $measuring)),
+                'text' => $this->words->laneDay($day, $riding, $this->toMeasure($bike, $day->day, $measuring)),
             ], $days),
         ];
     }

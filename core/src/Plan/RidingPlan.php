@@ -7,19 +7,22 @@ namespace Dripel\Core\Plan;
 use DateTimeZone;
 use Dripel\Core\Interval\EarSeason;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 
 /**
  * What a bike will be ridden day by day, in effective km: single rides that are planned, else nothing on a holiday, else the week as
- * somebody wrote it down, else as in the last eight weeks. What the road will take is the bike's own past in that half of the year.
+ * somebody wrote it down, else as in the last eight weeks. On the day of an event the chain that is kept for it is ridden and no other
+ * loses any wax. What the road will take is the bike's own past in that half of the year.
  */
 final readonly class RidingPlan
 {
     /**
      * @param list<float> $km effective km for each day from today
      * @param list<string> $names of planned rides, by day; empty where none is
+     * @param array<int, ChainState> $kept the chain that is kept for the event of a day, by day
      */
-    private function __construct(public array $km, public array $names, public bool $byHabit) {}
+    private function __construct(public array $km, public array $names, public bool $byHabit, public array $kept = []) {}
 
     /** @param list<PlannedRide> $planned */
     public static function of(Book $book, Rail $rail, array $planned, int $days, int $nowS, DateTimeZone $zone): self
@@ -45,7 +48,16 @@ final readonly class RidingPlan
             $names[] = implode(', ', array_filter(array_map(fn(PlannedRide $ride) => $ride->km > 0.0 ? $ride->name : '', $mine)));
         }
 
-        return new self($km, $names, $byHabit);
+        $kept = [];
+        foreach ($rail->hanging as $chain) {
+            for ($ahead = 0; $ahead < $days; $ahead++) {
+                if ($rail->kept($chain) && $chain->keptFor?->on === $today->plus($ahead)->date) {
+                    [$kept[$ahead], $km[$ahead]] = [$chain, 0.0];
+                }
+            }
+        }
+
+        return new self($km, $names, $byHabit, $kept);
     }
 
     /** What a km of the bike takes in one half of the year, by all that it was ridden in it; 1 where it never was. */

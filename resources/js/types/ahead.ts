@@ -13,6 +13,7 @@ export interface LaneDay {
   swap: string | null
   drip: string | null
   pot: boolean
+  kept: string | null
   measure: string | null
   broken: boolean
   text: string

@@ -110,3 +110,10 @@ it('has sensible answers for a rider with one chain, with none, without rides, o
     [, $long] = planOf([new PlannedRide(1, '2026-11-28', '2026-11-28', 1, 400.0)]);
     expect($long->best->feasible)->toBeTrue()->and($long->best->swaps[0]->day)->toBe(3);
 });
+
+it('rides an event on the chain that is kept for it, and spares the others that day', function (): void {
+    [, $plan] = planOf(chains: 3, settings: [[SettingKey::ChainEvent, 3, 'crossing'], [SettingKey::ChainEventOn, 3, '2026-12-05']]);
+    // Saturday, in ten days: no wax of A or B; on Sunday they ride again. The kept chain is not planned with.
+    expect($plan->riding[1]->kept[10]->chainId)->toBe(3)->and(array_keys($plan->riding[1]->kept))->toBe([10])
+        ->and([$plan->bikes[1]->dailyKm[3], $plan->bikes[1]->dailyKm[10], $plan->bikes[1]->dailyKm[11]])->toBe([60.0, 0.0, 90.0])->and($plan->chainIds())->toBe([1, 2]);
+});

@@ -124,6 +124,7 @@ const at = (date: string) => (held.value?.from === date ? held.value.to : date)
             <span v-if="day.drip" class="drip" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text"
               >{{ t('verbs.topup') }} {{ day.drip }}</span
             >
+            <span v-if="day.kept" class="tag" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">{{ day.kept }}</span>
             <span v-if="day.measure" class="measure" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text"
               >{{ t('verbs.measure') }} {{ day.measure }}</span
             >
