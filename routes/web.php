@@ -74,7 +74,8 @@ Route::middleware('guest')->group(function (): void {
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
-    Route::get('/', ShedController::class)->name('shed');
+    Route::get('/', [ShedController::class, 'index'])->name('shed');
+    Route::get('/reminders', [ShedController::class, 'reminders']);
     Route::get('/road', [RideController::class, 'index'])->name('road');
     Route::get('/chains/{chain}', [ChainController::class, 'show'])->name('chain')->whereNumber('chain');
     Route::get('/history', [HistoryController::class, 'index'])->name('history');

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 use Tests\Browser\Pages\ShedPage;
 use Tests\Browser\Support\Chromium;
@@ -44,6 +45,11 @@ it('plans four weeks of the demo, moves the pot day a week, takes the offered to
             $page = ShedPage::open($chromium->driver, $server->url, $path);
             expect($page->axe())->toBe([])->and($page->scrollsSideways())->toBeFalse();
         }
+        // A browser that was allowed to reminds of what is for today.
+        (new ChromeDevToolsDriver($chromium->driver))->execute('Browser.grantPermissions', ['permissions' => ['notifications'], 'origin' => $server->url]);
+        ShedPage::open($chromium->driver, $server->url, '/settings')->part('remind');
+        $chromium->driver->executeScript('document.querySelector("[data-test=remind] input").click()');
+        $chromium->driver->wait(15, 200)->until(fn() => str_contains((string) $chromium->driver->executeScript('return localStorage.getItem("dripel.reminded")'), 'wet-'));
         // On the phone it fits, and can be put back.
         $chromium->size(360, 780);
         $page = ShedPage::open($chromium->driver, $server->url, '/ahead');

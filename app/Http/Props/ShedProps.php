@@ -15,6 +15,7 @@ use Dripel\Core\Logbook\FitNote;
 use Dripel\Core\Logbook\Part;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\NextItem;
 use Dripel\Core\Plan\NextKind;
 use Dripel\Core\Plan\NextList;
@@ -50,10 +51,8 @@ final readonly class ShedProps
     /** @return array<string, mixed> */
     public function all(): array
     {
-        $followed = $this->plan?->terms->followed === true ? $this->plan : null;
-        $zone = $this->voice->zone();
-        $rails = array_map(fn(Rail $rail) => isset($followed?->riding[$rail->bikeId]) ? $rail->along($followed->riding[$rail->bikeId], $zone) : $rail, Rail::all($this->book, $this->voice->nowS, $zone));
-        $next = NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))), $this->ridesIn, $followed);
+        $rails = $this->rails();
+        $next = $this->items($rails);
 
         return [
             'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->spareLinks()),
@@ -62,6 +61,43 @@ final readonly class ShedProps
             'pot' => $this->pot($rails),
             'forms' => (new FormProps($this->book, $this->voice))->all(),
         ];
+    }
+
+    /** @return list<array{tag: string, title: string, text: string}> what is for today; the tag is the same as long as it is the same thing on the same day */
+    public function reminders(): array
+    {
+        $today = LocalDay::of($this->voice->nowS, $this->voice->zone())->date;
+        $words = new NextWords($this->voice, $this->words);
+
+        return array_values(array_map(function (NextItem $item) use ($words, $today): array {
+            [$title, $reason] = $words->sentences($item);
+
+            return ['tag' => implode('-', [$item->kind->value, $item->bikeId ?? 0, ($item->chains[0] ?? null)->chainId ?? 0, $today]), 'title' => $title, 'text' => $reason];
+        }, array_filter($this->items($this->rails()), fn(NextItem $item) => $item->reminds($today))));
+    }
+
+    /** @return list<Rail> along the plan that is followed */
+    private function rails(): array
+    {
+        $followed = $this->followed();
+        $zone = $this->voice->zone();
+
+        return array_map(fn(Rail $rail) => isset($followed?->riding[$rail->bikeId]) ? $rail->along($followed->riding[$rail->bikeId], $zone) : $rail, Rail::all($this->book, $this->voice->nowS, $zone));
+    }
+
+    /**
+     * @param list<Rail> $rails
+     *
+     * @return list<NextItem>
+     */
+    private function items(array $rails): array
+    {
+        return NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))), $this->ridesIn, $this->followed());
+    }
+
+    private function followed(): ?WorkshopPlan
+    {
+        return $this->plan?->terms->followed === true ? $this->plan : null;
     }
 
     /** @return array<string, mixed> */

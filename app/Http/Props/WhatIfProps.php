@@ -17,6 +17,7 @@ use Dripel\Core\Plan\Simulate;
 use Dripel\Core\Plan\SimulatedBike;
 use Dripel\Core\Plan\SimulatedPolicy;
 use Dripel\Core\Plan\SimulatedWeek;
+use Dripel\Core\Plan\SimulateInput;
 use Dripel\Core\Plan\SimulateResult;
 use Dripel\Core\Wear\LimitSchool;
 
@@ -77,7 +78,7 @@ final readonly class WhatIfProps
         $bike = array_values(array_filter($bikes, fn(SimulatedBike $one) => $one->id === $bikeId))[0] ?? $bikes[0] ?? null;
 
         return [
-            'rows' => array_map(fn(SimulateResult $result, SimulatedPolicy $policy) => $this->row($result, $policy, $costs === [] ? null : min($costs), $bike), $results, $policies),
+            'rows' => array_map(fn(SimulateResult $result, SimulateInput $input) => $this->row($result, $input, $costs === [] ? null : min($costs), $bike), $results, $inputs),
             'economy' => $bike === null ? null : $this->economy($workshop, $bike, $hourMinor),
             'bike' => $bike === null ? null : [
                 'id' => $bike->id, 'name' => $this->voice->names->bike((int) $bike->id),
@@ -87,8 +88,9 @@ final readonly class WhatIfProps
     }
 
     /** @return array<string, mixed> */
-    private function row(SimulateResult $result, SimulatedPolicy $policy, ?float $least, ?SimulatedBike $bike): array
+    private function row(SimulateResult $result, SimulateInput $input, ?float $least, ?SimulatedBike $bike): array
     {
+        $policy = $input->policy;
         $q = $this->voice->quantities;
         $whole = fn(callable $of): string => $q->number($result->sum($of));
         $life = $result->chainLifeKm();
@@ -103,6 +105,7 @@ final readonly class WhatIfProps
             'topUps' => $whole(fn(SimulatedWeek $week) => $week->topUps),
             'hours' => $q->number($result->minutes() / 60.0),
             'wax' => $q->mass($result->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)),
+            'solvents' => $q->money($result->sum(fn(SimulatedWeek $week) => $week->bought) * $input->costs->strip),
             'money' => $q->money($result->cost()),
             'per1000' => $result->per1000Km() === null ? '—' : $q->money($result->per1000Km()),
             'best' => $least !== null && $result->per1000Km() !== null && $result->per1000Km() <= $least + 1e-9,

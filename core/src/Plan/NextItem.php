@@ -44,4 +44,10 @@ final readonly class NextItem
         /** How many files wait. */
         public int $files = 0,
     ) {}
+
+    /** Whether it is worth a word to somebody who is not looking: it is for today, or late, and waiting costs something. */
+    public function reminds(string $today): bool
+    {
+        return in_array($this->kind, [NextKind::Bare, NextKind::Wet, NextKind::EventDip, NextKind::PlannedPot, NextKind::PlannedDrip], true) && ($this->date === null || $this->date <= $today);
+    }
 }

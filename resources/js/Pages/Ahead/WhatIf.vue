@@ -25,6 +25,7 @@ interface Row {
   topUps: string
   hours: string
   wax: string
+  solvents: string
   money: string
   per1000: string
   best: boolean
@@ -130,6 +131,7 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
               <th class="num">{{ t('what_if.topups') }}</th>
               <th class="num">{{ t('what_if.hours') }}</th>
               <th class="num">{{ t('what_if.wax') }}</th>
+              <th class="num">{{ t('what_if.solvents') }}</th>
               <th class="num">{{ t('what_if.money') }}</th>
               <th class="num">{{ t('what_if.per') }}</th>
             </tr>
@@ -176,6 +178,7 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
                 <td class="num">{{ preview.rows[i].topUps }}</td>
                 <td class="num">{{ preview.rows[i].hours }}</td>
                 <td class="num">{{ preview.rows[i].wax }}</td>
+                <td class="num">{{ preview.rows[i].solvents }}</td>
                 <td class="num">{{ preview.rows[i].money }}</td>
                 <td class="num">
                   <button
@@ -283,7 +286,7 @@ th {
   white-space: nowrap;
 }
 td select {
-  max-width: 130px;
+  max-width: 112px;
 }
 tr.best td {
   font-weight: 680;

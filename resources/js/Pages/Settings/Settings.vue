@@ -181,6 +181,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
 .four {
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));
+  align-items: start;
   gap: 10px;
 }
 .factors {

@@ -6,6 +6,7 @@ import { useDayNight } from '@/composables/useDayNight'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { useOffline } from '@/composables/useOffline'
+import { useReminders } from '@/composables/useReminders'
 import { useRevision } from '@/composables/useRevision'
 import { t } from '@/composables/useText'
 import CommandLine from './CommandLine.vue'
@@ -18,6 +19,7 @@ const here = useHere()
 const { light, toggle } = useDayNight()
 const moved = useRevision()
 const offline = useOffline()
+useReminders()
 const keysOpen = ref(false)
 const lineOpen = ref(false)
 const doneBar = ref<InstanceType<typeof DoneBar> | null>(null)

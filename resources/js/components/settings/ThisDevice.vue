@@ -2,11 +2,13 @@
 import QRCode from 'qrcode'
 import { onMounted, ref } from 'vue'
 import { useKeysEnabled } from '@/composables/useKeys'
+import { mayRemind, useRemindersWanted } from '@/composables/useReminders'
 import { t } from '@/composables/useText'
 
 /** What this browser can do here, and what still works where it refuses; the way in for the phone. */
 const props = defineProps<{ lan: string | null }>()
 const keys = useKeysEnabled()
+const { wanted, choose } = useRemindersWanted()
 const code = ref('')
 const can = ref<{ name: string; yes: boolean }[]>([])
 onMounted(async () => {
@@ -15,7 +17,7 @@ onMounted(async () => {
     { name: 'secure', yes: window.isSecureContext },
     { name: 'offline', yes: worker !== undefined },
     { name: 'wake', yes: 'wakeLock' in navigator },
-    { name: 'notify', yes: 'Notification' in window && window.isSecureContext },
+    { name: 'notify', yes: mayRemind() },
   ]
   if (props.lan) code.value = await QRCode.toString(props.lan, { type: 'svg', margin: 1, width: 148 })
 })
@@ -38,6 +40,14 @@ onMounted(async () => {
       </p>
     </div>
     <p v-else class="muted small">{{ t('device.no_lan') }}</p>
+    <v-checkbox
+      v-if="mayRemind()"
+      :model-value="wanted"
+      :label="t('device.remind')"
+      :hint="t('device.remind_hint')"
+      persistent-hint
+      data-test="remind"
+      @update:model-value="(on) => choose(!!on)" />
     <v-checkbox v-model="keys" :label="t('settings.keys')" :hint="t('settings.keys_hint')" persistent-hint />
   </section>
 </template>

@@ -1,0 +1,51 @@
+import { useIntervalFn, useLocalStorage } from '@vueuse/core'
+import { onMounted, type Ref } from 'vue'
+
+const EVERY_MS = 10 * 60_000
+
+interface Reminder {
+  tag: string
+  title: string
+  text: string
+}
+
+const wanted = useLocalStorage('dripel.remind', false)
+const told = useLocalStorage<string[]>('dripel.reminded', [])
+
+export const mayRemind = (): boolean => 'Notification' in window && window.isSecureContext
+
+/** Whether this device is to be reminded; switching it on asks the browser, and stays off where that says no. */
+export function useRemindersWanted(): { wanted: Ref<boolean>; choose: (on: boolean) => Promise<void> } {
+  async function choose(on: boolean): Promise<void> {
+    wanted.value = on && mayRemind() && (await Notification.requestPermission()) === 'granted'
+    if (wanted.value) await remind()
+  }
+  return { wanted, choose }
+}
+
+async function show(one: Reminder): Promise<void> {
+  const options = { body: one.text, tag: one.tag, icon: '/icon.svg' }
+  const worker = await navigator.serviceWorker?.getRegistration().catch(() => undefined)
+  if (worker) await worker.showNotification(one.title, options)
+  else new Notification(one.title, options)
+}
+
+/** Tells what is for today, each thing once a day. */
+async function remind(): Promise<void> {
+  if (!wanted.value || !mayRemind() || Notification.permission !== 'granted') return
+  try {
+    const response = await fetch('/reminders', { headers: { Accept: 'application/json' } })
+    if (!response.ok) return
+    const all = (await response.json()) as Reminder[]
+    for (const one of all.filter((other) => !told.value.includes(other.tag))) await show(one)
+    told.value = all.map((one) => one.tag)
+  } catch {
+    // Out of reach: it is asked again.
+  }
+}
+
+/** Runs while a page is open. */
+export function useReminders(): void {
+  onMounted(remind)
+  useIntervalFn(remind, EVERY_MS)
+}
