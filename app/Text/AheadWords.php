@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Text;
 
 use Dripel\Core\Plan\LaneDay;
+use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\PlanCheck;
 use Dripel\Core\Plan\PlannedDrip;
 use Dripel\Core\Plan\PlannedPotDay;
 use Dripel\Core\Plan\PotDaysResult;
@@ -97,7 +99,10 @@ final readonly class AheadWords
             $day->pot ? $this->voice->say('ahead.day.pot') : '',
             $day->offId === null ? '' : $this->voice->say('ahead.day.swap', ['chain' => $names->chain($day->chainId), 'off' => $names->chain($day->offId)]),
             $measure === [] ? '' : $this->voice->say('ahead.day.measure', ['chains' => $this->voice->names->list($measure)]),
-            $day->dripped === [] ? '' : $this->voice->say('ahead.day.drip', ['chains' => implode(', ', array_map($names->chain(...), array_unique($day->dripped)))]),
+            $day->dripped === [] ? '' : $this->voice->say('ahead.day.drip', [
+                'chains' => implode(', ', array_map($names->chain(...), array_unique($day->dripped))),
+                'time' => $q->time(LocalDay::named($this->plan->date($day->day), $this->voice->zone())->plus(-1)->atHour(PlanCheck::DRIP) + (int) round(3600 * $this->voice->settings->dripDryHours())),
+            ]),
         ]));
     }
 

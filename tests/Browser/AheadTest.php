@@ -15,6 +15,9 @@ it('plans four weeks of the demo, moves the pot day a week, takes the offered to
         ShedPage::open($chromium->driver, $server->url, '/sign-in')->enterDemo();
         $page = ShedPage::open($chromium->driver, $server->url, '/ahead')->awaitText('headline', 'One pot day carries you to Wed 23 Dec');
         expect($page->axe())->toBe([])->and($page->text('about'))->toContain('every ride on wax');
+        // What happens on a day, with the keys.
+        $page->part('lane-Heron')->sendKeys(Keys::ARROW_RIGHT.Keys::ARROW_RIGHT.Keys::ARROW_RIGHT);
+        $page->awaitText('told', 'Heron, Sat 28 Nov');
         // Day by day, with the keys: a week later.
         $day = new DateTimeImmutable('2026-11-26');
         for ($i = 0; $i < 7; $i++) {

@@ -29,7 +29,7 @@ final readonly class PlanCheck
 
     private const RIDE = 9;
 
-    private const DRIP = 20;
+    public const DRIP = 20;
 
     /**
      * @param array<int, list<LaneDay>> $lanes by bike

@@ -57,7 +57,7 @@ final readonly class RidingPlan
             }
         }
 
-        return new self($km, $names, $byHabit, $kept);
+        return new self(array_values($km), $names, $byHabit, $kept);
     }
 
     /** What a km of the bike takes in one half of the year, by all that it was ridden in it; 1 where it never was. */

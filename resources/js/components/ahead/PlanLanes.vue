@@ -22,6 +22,16 @@ function coat(days: LaneDay[]): string {
   })
   return `${path}L${x(days.length)} ${FLOOR}Z`
 }
+// What happens on a day stands below the lanes as soon as somebody points at it, or goes there with the keys.
+const told = ref<{ bike: number; day: number } | null>(null)
+function tell(bike: number, day: number): void {
+  told.value = { bike, day: Math.max(0, Math.min(props.plan.days.length - 1, day)) }
+}
+const toldDay = computed(() => {
+  const lane = props.plan.lanes.find((one) => one.bike === told.value?.bike)
+  const day = lane?.days[told.value?.day ?? 0]
+  return lane && day ? { lane: lane.name, text: day.text } : null
+})
 const potDay = (date: string) => props.plan.days.findIndex((day) => day.potDate === date)
 const area = ref<HTMLElement | null>(null)
 const held = ref<{ from: string; to: string } | null>(null)
@@ -52,90 +62,110 @@ const at = (date: string) => (held.value?.from === date ? held.value.to : date)
 </script>
 
 <template>
-  <div class="scroll">
-    <div class="grid" :style="{ minWidth: `${130 + plan.days.length * 14}px` }">
-      <span class="corner small muted">{{ t('ahead.pot_row') }}</span>
-      <div ref="area" class="axis">
-        <span
-          v-for="(day, i) in plan.days"
-          v-show="day.label"
-          :key="day.date"
-          class="label small muted"
-          :style="{ left: `${(100 * i) / plan.days.length}%` }"
-          >{{ day.label }}</span
-        >
-        <button
-          v-for="pot in plan.pots"
-          :key="pot.date"
-          type="button"
-          class="pot"
-          :class="{ chosen: chosen === pot.date, held: held?.from === pot.date }"
-          :style="{ left: `${(100 * (potDay(at(pot.date)) + 0.5)) / plan.days.length}%` }"
-          :title="pot.text"
-          :aria-label="`${t('ahead.pot_day')}, ${pot.label}. ${pot.text}`"
-          :aria-pressed="chosen === pot.date"
-          :data-test="`pot-${pot.date}`"
-          @pointerdown="grab($event, pot.date)"
-          @focus="emit('choose', pot.date)"
-          @keydown.left.prevent="step(pot.date, -1)"
-          @keydown.right.prevent="step(pot.date, 1)">
-          {{ pot.label }}<span v-if="pot.pinned" aria-hidden="true"> •</span>
-        </button>
-      </div>
-      <template v-for="lane in plan.lanes" :key="lane.bike">
-        <div class="who">
-          <b class="wide">{{ lane.name }}</b><span class="small muted">{{ lane.about }}</span>
-        </div>
-        <svg
-          :viewBox="`0 0 ${wide} ${LANE}`"
-          preserveAspectRatio="none"
-          :height="LANE"
-          role="img"
-          :aria-label="t('ahead.lane', { bike: lane.name })"
-          :data-test="`lane-${lane.name}`">
-          <template v-for="(day, i) in plan.days" :key="day.date">
-            <rect v-if="day.weekend" :x="x(i)" y="0" :width="W" :height="LANE" class="weekend" />
-          </template>
-          <rect
+  <div>
+    <div class="scroll">
+      <div class="grid" :style="{ minWidth: `${130 + plan.days.length * 14}px` }">
+        <span class="corner small muted">{{ t('ahead.pot_row') }}</span>
+        <div ref="area" class="axis">
+          <span
+            v-for="(day, i) in plan.days"
+            v-show="day.label"
+            :key="day.date"
+            class="label small muted"
+            :style="{ left: `${(100 * i) / plan.days.length}%` }"
+            >{{ day.label }}</span
+          >
+          <button
             v-for="pot in plan.pots"
             :key="pot.date"
-            :x="x(potDay(at(pot.date))) + W * 0.15"
-            y="0"
-            :width="W * 0.7"
-            :height="LANE"
-            class="column" />
-          <path :d="coat(lane.days)" class="coat" />
-          <template v-for="(day, i) in lane.days" :key="i">
-            <rect
-              v-if="day.ride > 0"
-              :x="x(i) + W * 0.3"
-              :y="FLOOR + 4"
-              :width="W * 0.4"
-              :height="3 + 20 * day.ride"
-              :class="day.broken ? 'broken' : 'ride'" />
-            <rect :x="x(i)" y="0" :width="W" :height="LANE" class="touch">
-              <title>{{ day.text }}</title>
-            </rect>
-          </template>
-        </svg>
-        <div class="marks" aria-hidden="true">
-          <template v-for="(day, i) in lane.days" :key="i">
-            <span v-if="day.swap" class="tag" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">{{ day.swap }}</span>
-            <span v-if="day.drip" class="drip" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text"
-              >{{ t('verbs.topup') }} {{ day.drip }}</span
-            >
-            <span v-if="day.kept" class="tag" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">{{ day.kept }}</span>
-            <span v-if="day.measure" class="measure" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text"
-              >{{ t('verbs.measure') }} {{ day.measure }}</span
-            >
-            <span v-if="day.broken" class="gap" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">!</span>
-          </template>
+            type="button"
+            class="pot"
+            :class="{ chosen: chosen === pot.date, held: held?.from === pot.date }"
+            :style="{ left: `${(100 * (potDay(at(pot.date)) + 0.5)) / plan.days.length}%` }"
+            :title="pot.text"
+            :aria-label="`${t('ahead.pot_day')}, ${pot.label}. ${pot.text}`"
+            :aria-pressed="chosen === pot.date"
+            :data-test="`pot-${pot.date}`"
+            @pointerdown="grab($event, pot.date)"
+            @focus="emit('choose', pot.date)"
+            @keydown.left.prevent="step(pot.date, -1)"
+            @keydown.right.prevent="step(pot.date, 1)">
+            {{ pot.label }}<span v-if="pot.pinned" aria-hidden="true"> •</span>
+          </button>
         </div>
-        <ul class="sr">
-          <li v-for="(day, i) in lane.days.filter((one) => one.ride > 0 || one.swap || one.drip || one.pot)" :key="i">{{ day.text }}</li>
-        </ul>
-      </template>
+        <template v-for="lane in plan.lanes" :key="lane.bike">
+          <div class="who">
+            <b class="wide">{{ lane.name }}</b><span class="small muted">{{ lane.about }}</span>
+          </div>
+          <svg
+            :viewBox="`0 0 ${wide} ${LANE}`"
+            preserveAspectRatio="none"
+            :height="LANE"
+            role="slider"
+            tabindex="0"
+            aria-valuemin="1"
+            :aria-valuemax="lane.days.length"
+            :aria-valuenow="(told?.bike === lane.bike ? told.day : 0) + 1"
+            :aria-valuetext="lane.days[told?.bike === lane.bike ? told.day : 0]?.text"
+            :aria-label="t('ahead.lane', { bike: lane.name })"
+            :data-test="`lane-${lane.name}`"
+            @focus="tell(lane.bike, 0)"
+            @keydown.left.prevent="tell(lane.bike, (told?.day ?? 0) - 1)"
+            @keydown.right.prevent="tell(lane.bike, (told?.day ?? 0) + 1)">
+            <template v-for="(day, i) in plan.days" :key="day.date">
+              <rect v-if="day.weekend" :x="x(i)" y="0" :width="W" :height="LANE" class="weekend" />
+            </template>
+            <rect
+              v-for="pot in plan.pots"
+              :key="pot.date"
+              :x="x(potDay(at(pot.date))) + W * 0.15"
+              y="0"
+              :width="W * 0.7"
+              :height="LANE"
+              class="column" />
+            <path :d="coat(lane.days)" class="coat" />
+            <template v-for="(day, i) in lane.days" :key="i">
+              <rect
+                v-if="day.ride > 0"
+                :x="x(i) + W * 0.3"
+                :y="FLOOR + 4"
+                :width="W * 0.4"
+                :height="3 + 20 * day.ride"
+                :class="day.broken ? 'broken' : 'ride'" />
+              <rect
+                :x="x(i)"
+                y="0"
+                :width="W"
+                :height="LANE"
+                class="touch"
+                :class="{ on: told?.bike === lane.bike && told.day === i }"
+                @pointerenter="tell(lane.bike, i)" />
+            </template>
+          </svg>
+          <div class="marks" aria-hidden="true">
+            <template v-for="(day, i) in lane.days" :key="i">
+              <span v-if="day.swap" class="tag" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">{{
+                day.swap
+              }}</span>
+              <span v-if="day.drip" class="drip" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text"
+                >{{ t('verbs.topup') }} {{ day.drip }}</span
+              >
+              <span v-if="day.kept" class="tag" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">{{
+                day.kept
+              }}</span>
+              <span v-if="day.measure" class="measure" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text"
+                >{{ t('verbs.measure') }} {{ day.measure }}</span
+              >
+              <span v-if="day.broken" class="gap" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">!</span>
+            </template>
+          </div>
+          <ul class="sr">
+            <li v-for="(day, i) in lane.days.filter((one) => one.ride > 0 || one.swap || one.drip || one.pot)" :key="i">{{ day.text }}</li>
+          </ul>
+        </template>
+      </div>
     </div>
+    <p class="told small" data-test="told">{{ toldDay ? `${toldDay.lane}, ${toldDay.text}` : t('ahead.point') }}</p>
   </div>
 </template>
 
@@ -222,6 +252,15 @@ svg {
 }
 .touch {
   fill: transparent;
+}
+.touch.on {
+  stroke: var(--ink);
+  stroke-width: 1.2;
+  vector-effect: non-scaling-stroke;
+}
+.told {
+  min-height: 20px;
+  margin: 4px 0 0;
 }
 .marks {
   grid-column: 2;
