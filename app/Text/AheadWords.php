@@ -48,7 +48,7 @@ final readonly class AheadWords
 
     public function about(PotDaysResult $result): string
     {
-        if ($result->totalMinutes === null) {
+        if ($result->totalMinutes === null || ($this->plan->bikes === [] && $this->plan->dripBikes === [])) {
             return '';
         }
         $pots = array_map(fn(PlannedPotDay $one) => $this->day($this->plan->potOn($one->day)), $result->potDays);

@@ -137,6 +137,15 @@ it('lays policies side by side over the years', function (): void {
     expect(($this->page)('/ahead/what-if')['policies'])->toHaveCount(4);
 });
 
+it('has nothing to plan or to reckon for an empty shed, and says so', function (): void {
+    $this->actingAs((new Bench('new@test.example'))->owner);
+    $page = ($this->page)();
+    expect([$page['plan']['headline'], $page['plan']['about'], $page['plan']['lanes'], $page['shopping']])->toBe(['No bike has a chain to plan with', '', [], []]);
+    $policy = ['interval' => '300', 'chains' => null, 'rotation' => 'even', 'limit' => null, 'drip_only' => false];
+    expect($this->postJson('/ahead/what-if', ['action_id' => (string) Str::uuid(), 'years' => 1, 'policies' => [$policy]])->assertOk()->json())->toMatchArray(['bike' => null, 'economy' => null]);
+    expect(($this->page)('/books/money'))->toMatchArray(['chart' => null, 'years' => [], 'unpriced' => '']);
+});
+
 it('shows on which day a chain is due to be measured', function (): void {
     expect(array_filter(array_column(($this->page)()['plan']['lanes'][0]['days'], 'measure')))->toBe([]);
     // Close to its limit and ridden on since: at once. B hangs and has only begun.

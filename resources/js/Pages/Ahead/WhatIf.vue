@@ -115,6 +115,7 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
         <option v-for="one in intervals" :key="one.title" :value="one.value">{{ one.title }}</option>
       </datalist>
       <p v-for="message in errors" :key="message" class="ember" role="alert">{{ message }}</p>
+      <p v-if="preview && !preview.bike" class="note" role="note" data-test="nobody">{{ t('what_if.nobody') }}</p>
       <div class="scroll" tabindex="0" role="region" :aria-label="t('what_if.title')">
         <table class="plain" data-test="policies">
           <thead>
