@@ -35,6 +35,7 @@ use Dripel\Core\Plan\YearOfRiding;
 use Dripel\Core\PotDay\PotCapacity;
 use Dripel\Core\Strip\Solvent;
 use Dripel\Core\Strip\SolventCost;
+use Dripel\Core\Wear\LimitSchool;
 use Dripel\Core\Wear\WorkshopWear;
 
 /** A workshop as plan.simulate and interval.economy take it: ridden as in the last year, worn as its own chains wear, at its own prices. */
@@ -45,12 +46,13 @@ final readonly class WhatIf
 
     public function __construct(private ReadBook $readBook, private ReadWear $readWear, private ReadBaths $readBaths, private ReadPrices $readPrices, private Protocols $protocols, private AppClock $clock) {}
 
-    public function input(Workshop $workshop, SimulatedPolicy $policy, int $years, float $hourMinor): SimulateInput
+    /** @param LimitSchool|null $school null: each bike's own */
+    public function input(Workshop $workshop, SimulatedPolicy $policy, int $years, float $hourMinor, ?LimitSchool $school = null): SimulateInput
     {
         $book = ($this->readBook)($workshop);
         $nowS = $this->clock->unixS();
 
-        return new SimulateInput(52 * $years, $this->bikes($book, ($this->readWear)($workshop), $nowS), $policy, $this->pot($workshop, $book, $nowS), $this->costs($workshop, $hourMinor), $book->settings->lifeCurve());
+        return new SimulateInput(52 * $years, $this->bikes($book, ($this->readWear)($workshop), $nowS, $school), $policy, $this->pot($workshop, $book, $nowS), $this->costs($workshop, $hourMinor), $book->settings->lifeCurve());
     }
 
     /** The cheapest interval of a bike; money in minor units. */
@@ -79,7 +81,7 @@ final readonly class WhatIf
     }
 
     /** @return list<SimulatedBike> that have a chain on and are ridden */
-    private function bikes(Book $book, WorkshopWear $wear, int $nowS): array
+    private function bikes(Book $book, WorkshopWear $wear, int $nowS, ?LimitSchool $school): array
     {
         $bikes = [];
         foreach (Rail::all($book, $nowS, $book->settings->zone()) as $rail) {
@@ -95,7 +97,7 @@ final readonly class WhatIf
             $interval = $rail->fitted->terms->intervalKm;
             $rates = array_map(fn($one) => $one->result->rateMean, $forecasts);
             $intervals = array_map(fn($one) => $one->intervalKm, $forecasts);
-            $limit = $rail->fitted->terms->limitPct;
+            $limit = $school?->limitPct($book->settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 12)) ?? $rail->fitted->terms->limitPct;
             $bikes[] = new SimulatedBike(
                 $rail->bikeId,
                 $year->weekKm,

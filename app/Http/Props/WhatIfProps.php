@@ -66,15 +66,17 @@ final readonly class WhatIfProps
 
     /**
      * @param list<SimulatedPolicy> $policies
+     * @param list<LimitSchool|null> $schools of each
      *
      * @return array<string, mixed>
      */
-    public function compare(Workshop $workshop, array $policies, int $years, float $hourMinor, ?int $bikeId): array
+    public function compare(Workshop $workshop, array $policies, array $schools, int $years, float $hourMinor, ?int $bikeId): array
     {
-        $inputs = array_map(fn(SimulatedPolicy $policy) => $this->whatIf->input($workshop, $policy, $years, $hourMinor), $policies);
+        $inputs = array_map(fn(SimulatedPolicy $policy, ?LimitSchool $school) => $this->whatIf->input($workshop, $policy, $years, $hourMinor, $school), $policies, $schools);
         $results = array_map(fn($input) => (new Simulate)($input), $inputs);
         $costs = array_filter(array_map(fn(SimulateResult $result) => $result->per1000Km(), $results), fn(?float $cost) => $cost !== null);
-        $bikes = $inputs[0]->bikes ?? [];
+        // The curve of a bike goes by its own limit, whatever the policies say.
+        $bikes = $policies === [] ? [] : $this->whatIf->input($workshop, $policies[0], $years, $hourMinor)->bikes;
         $bike = array_values(array_filter($bikes, fn(SimulatedBike $one) => $one->id === $bikeId))[0] ?? $bikes[0] ?? null;
 
         return [
@@ -113,7 +115,7 @@ final readonly class WhatIfProps
                 'week' => (string) ($week->week + 1), 'km' => $q->distance($week->km), 'pots' => (string) $week->potDays, 'dips' => (string) $week->dips, 'topups' => (string) $week->topUps, 'swaps' => (string) $week->swaps,
                 'retired' => (string) count($week->retired), 'minutes' => $q->number($week->minutes), 'money' => $q->money($week->cost), 'wax' => $q->mass($week->waxG),
             ]), array_filter($result->weeks, fn(SimulatedWeek $week) => $week->potDays > 0 || $week->topUps > 0 || $week->retired !== []))),
-            'curve' => $bike === null ? [] : $this->curve($result, (string) $bike->id, $bike->limitPct),
+            'curve' => $bike === null ? [] : $this->curve($result, (string) $bike->id, array_column($input->bikes, 'limitPct', 'id')[$bike->id] ?? $bike->limitPct),
         ];
     }
 

@@ -130,6 +130,9 @@ it('lays policies side by side over the years', function (): void {
         ->and($drip['potDays'])->toBe('0')->and((int) $drip['topUps'])->toBeGreaterThan(0)
         ->and(array_sum(array_column($answer['rows'], 'best')))->toBeGreaterThan(0)->and($short['weeks'])->not->toBe([])->and($short['curve'])->not->toBe([])
         ->and($answer['economy']['best']['y'])->toBeLessThanOrEqual($answer['economy']['own']['y'])->and(($this->plain)($answer['bike']['rate']))->toContain('at 300 km');
+    // A later limit wears out fewer chains; on twelve speeds the school by speeds says what the strict one does.
+    $limits = $ask([['limit' => 'strict'] + $policy(400), ['limit' => 'one_mark'] + $policy(400), ['limit' => 'by_speeds'] + $policy(400)])->assertOk()->json('rows');
+    expect((int) $limits[1]['chains'])->toBeLessThanOrEqual((int) $limits[0]['chains'])->and($limits[2]['money'])->toBe($limits[0]['money']);
     // With an hour at a price a longer interval is cheaper than it was.
     $dear = $ask([$policy(200), $policy(400)], ['hour' => '40'])->assertOk()->json();
     expect($dear['economy']['best']['x'])->toBeGreaterThanOrEqual($answer['economy']['best']['x']);

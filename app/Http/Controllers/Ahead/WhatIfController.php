@@ -27,7 +27,7 @@ final class WhatIfController extends Controller
 
     public function compare(WhatIfRequest $request): JsonResponse
     {
-        return response()->json($this->props()->compare($this->current->workshop(), $request->policies(), $request->integer('years'), $request->hourMinor(), $request->bikeIfNamed()?->id));
+        return response()->json($this->props()->compare($this->current->workshop(), $request->policies(), $request->schools(), $request->integer('years'), $request->hourMinor(), $request->bikeIfNamed()?->id));
     }
 
     private function props(): WhatIfProps

@@ -40,9 +40,14 @@ final class WhatIfRequest extends ActionRequest
             $units->toKm((float) $one['interval']),
             Rotation::from((string) $one['rotation']),
             isset($one['chains']) && is_numeric($one['chains']) ? (int) $one['chains'] : null,
-            isset($one['limit']) ? LimitSchool::from((string) $one['limit'])->limitPct(12) : null,
-            (bool) ($one['drip_only'] ?? false),
+            dripOnly: (bool) ($one['drip_only'] ?? false),
         ), array_values($this->array('policies')));
+    }
+
+    /** @return list<LimitSchool|null> of each policy; null: each bike's own */
+    public function schools(): array
+    {
+        return array_map(fn(array $one) => LimitSchool::tryFrom((string) ($one['limit'] ?? '')), array_values($this->array('policies')));
     }
 
     public function hourMinor(): float
