@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Ahead\ReadPlan;
+use App\Guided\OpenJobs;
+use App\Logbook\ReadBook;
+use App\Models\Workshop;
+use App\Pot\ReadBaths;
+use App\Rides\Inbox;
+use App\Strip\ReadJars;
+use App\Text\Speaker;
+use App\Wear\ReadWear;
+use Dripel\Core\Logbook\SettingKey;
+
+/** Brings together all that the Shed shows, and Next goes by. */
+final readonly class ReadShed
+{
+    public function __construct(
+        private ReadBook $readBook,
+        private Speaker $speaker,
+        private OpenJobs $openJobs,
+        private ReadJars $readJars,
+        private ReadBaths $readBaths,
+        private ReadWear $readWear,
+        private ReadPlan $readPlan,
+    ) {}
+
+    public function __invoke(Workshop $workshop): ShedProps
+    {
+        return new ShedProps(
+            ($this->readBook)($workshop),
+            $this->speaker->voice(),
+            ($this->openJobs)($workshop),
+            ($this->readJars)($workshop),
+            ($this->readBaths)($workshop),
+            ($this->readWear)($workshop),
+            Inbox::waiting($workshop),
+            $this->readBook->settings($workshop)->whole(SettingKey::PlanFollowed, 0) === 1 ? ($this->readPlan)($workshop) : null,
+        );
+    }
+}
