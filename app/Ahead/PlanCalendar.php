@@ -12,11 +12,11 @@ use App\Text\Voice;
 use App\Wear\ReadWear;
 use DateTimeImmutable;
 use DateTimeZone;
-use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\MeasuringDays;
-use Dripel\Core\Plan\PlannedPotDay;
+use Dripel\Core\Plan\PlanHours;
+use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Wear\ReadingDue;
 use Sabre\VObject\Component\VCalendar;
@@ -30,15 +30,9 @@ final readonly class PlanCalendar
 {
     public const WEEKS = 8;
 
-    private const POT_EVENING = '19:00';
+    private const MEASURE_MINUTES = 10;
 
-    private const POT_MORNING = '07:00';
-
-    private const SWAP = '08:00';
-
-    private const DRIP = '20:00';
-
-    private const MEASURE = '18:00';
+    private const DIP_MINUTES = 30;
 
     public function __construct(private ReadPlan $readPlan, private ReadBook $readBook, private ReadWear $readWear, private AppClock $clock) {}
 
@@ -47,45 +41,41 @@ final readonly class PlanCalendar
         $book = ($this->readBook)($workshop);
         $voice = Voice::of($workshop, $this->readBook, $this->clock->unixS());
         $plan = ($this->readPlan)($workshop, self::WEEKS);
-        $held = $plan->held();
         $words = new AheadWords($voice, $plan);
         $calendar = $this->empty($voice, $workshop);
-        $add = fn(string $uid, string $date, string $time, int $minutes, string $summary, string $text, int $alarmMinutes = 0) => $this->event($calendar, "{$uid}-{$workshop->id}@dripel", $date, $time, $minutes, $summary, $text, $alarmMinutes, $voice->zone());
-        foreach ($held->potDays as $pot) {
+        $add = fn(string $uid, int $atS, float $minutes, string $summary, string $text, int $alarmMinutes = 0) => $this->event($calendar, "{$uid}-{$workshop->id}@dripel", $atS, (int) ceil($minutes), $summary, $text, $alarmMinutes);
+        $at = fn(string $date, int $hour): int => LocalDay::named($date, $voice->zone())->atHour($hour);
+        foreach ($plan->held()->potDays as $pot) {
             $date = $plan->potOn($pot->day);
-            $minutes = (int) ceil($words->potMinutes($pot));
-            $pot->dips === [] || $add("pot-{$date}", $date, $plan->terms->evening ? self::POT_EVENING : self::POT_MORNING, $minutes, $voice->say('ahead.calendar.pot', ['chains' => $words->chains($pot)]), $voice->say('ahead.calendar.pot_text', ['time' => $words->minutes($minutes)]), 60);
+            $minutes = $words->potMinutes($pot);
+            $pot->dips === [] || $add("pot-{$date}", $at($date, PlanHours::pot($plan->terms)), $minutes, $voice->say('ahead.calendar.pot', ['chains' => $words->chains($pot)]), $voice->say('ahead.calendar.pot_text', ['time' => $words->minutes($minutes)]), 60);
         }
-        foreach ($held->swaps as $swap) {
-            $add("swap-{$swap->bike}-{$plan->date($swap->day)}", $plan->date($swap->day), self::SWAP, (int) ceil($plan->terms->swapMinutes), $voice->say('ahead.calendar.swap', ['bike' => $voice->names->bike((int) $swap->bike), 'chain' => $voice->names->chain((int) $swap->to)]), $voice->say('ahead.calendar.swap_text'), 30);
+        $lanes = $plan->lanes($plan->heldDays(), $plan->heldBottle());
+        foreach ($lanes as $bikeId => $days) {
+            foreach ($days as $day) {
+                $date = $plan->date($day->day);
+                $evening = $plan->date($day->day - 1);
+                $day->offId === null || $add("swap-{$bikeId}-{$date}", $at($date, PlanHours::SWAP), $plan->terms->swapMinutes, $voice->say('ahead.calendar.swap', ['bike' => $voice->names->bike($bikeId), 'chain' => $voice->names->chain($day->chainId)]), $voice->say('ahead.calendar.swap_text'), 30);
+                foreach (array_unique($day->dripped) as $chainId) {
+                    $add("drip-{$chainId}-{$evening}", $at($evening, PlanHours::DRIP), PlanTerms::TOPUP_WORK_MINUTES, $voice->say('ahead.calendar.drip', ['chain' => $voice->names->fullChain($chainId)]), $voice->say('ahead.calendar.drip_text'), 60);
+                }
+            }
         }
-        foreach ($held->topUps as $drip) {
-            $date = LocalDay::named($plan->date($drip->day), $voice->zone())->plus(-1)->date;
-            $add("drip-{$drip->chain}-{$date}", $date, self::DRIP, (int) ceil($plan->terms->topUpMinutes), $voice->say('ahead.calendar.drip', ['chain' => $voice->names->fullChain((int) $drip->chain)]), $voice->say('ahead.calendar.drip_text'), 60);
-        }
-        $rails = Rail::all($book, $voice->nowS, $voice->zone());
-        $chains = array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails));
         $wear = ($this->readWear)($workshop);
-        $byHand = $plan->byHand();
-        $lanes = $plan->lanes($byHand === [] ? array_map(fn(PlannedPotDay $pot) => $pot->day, $held->potDays) : $byHand, $byHand === [] || $plan->terms->bottle);
         $measuring = MeasuringDays::of($lanes, $plan->chainIds(), $book, $wear, $voice->nowS);
-        foreach ($chains as $chain) {
-            $day = $measuring[$chain->chainId] ?? (ReadingDue::of($chain, $wear->of($chain)?->result) ? 0 : null);
-            $this->ofChain($add, $voice, $chain, $day === null ? null : $plan->date($day));
+        foreach (Rail::all($book, $voice->nowS, $voice->zone()) as $rail) {
+            foreach ($rail->chains() as $chain) {
+                $name = ['chain' => $voice->names->fullChain($chain->chainId)];
+                $day = $measuring[$chain->chainId] ?? (ReadingDue::of($chain, $wear->of($chain)?->result) ? 0 : null);
+                $day === null || $add("measure-{$chain->chainId}", $at($plan->date($day), PlanHours::MEASURE), self::MEASURE_MINUTES, $voice->say('ahead.calendar.measure', $name), '');
+                if ($chain->bare !== null && $chain->bareSinceS !== null) {
+                    $byS = max($voice->nowS, $voice->nowS + (int) round(3600 * $chain->bare->hoursLeft));
+                    $add("bare-{$chain->chainId}-{$chain->bareSinceS}", $byS, self::DIP_MINUTES, $voice->say('ahead.calendar.bare', $name), '', 120);
+                }
+            }
         }
 
         return $calendar->serialize();
-    }
-
-    /** @param callable(string, string, string, int, string, string, int=): void $add */
-    private function ofChain(callable $add, Voice $voice, ChainState $chain, ?string $measureOn): void
-    {
-        $name = ['chain' => $voice->names->fullChain($chain->chainId)];
-        $measureOn === null || $add("measure-{$chain->chainId}", $measureOn, self::MEASURE, 10, $voice->say('ahead.calendar.measure', $name), '');
-        if ($chain->bare !== null && $chain->bareSinceS !== null) {
-            $byS = max($voice->nowS, $chain->nowS + (int) round(3600 * $chain->bare->hoursLeft));
-            $add("bare-{$chain->chainId}-{$chain->bareSinceS}", LocalDay::of($byS, $voice->zone())->date, $voice->quantities->date($byS, 'HH:mm'), 30, $voice->say('ahead.calendar.bare', $name), '', 120);
-        }
     }
 
     private function empty(Voice $voice, Workshop $workshop): VCalendar
@@ -100,9 +90,9 @@ final readonly class PlanCalendar
         ]);
     }
 
-    private function event(VCalendar $calendar, string $uid, string $date, string $time, int $minutes, string $summary, string $text, int $alarmMinutes, DateTimeZone $zone): void
+    private function event(VCalendar $calendar, string $uid, int $atS, int $minutes, string $summary, string $text, int $alarmMinutes): void
     {
-        $start = (new DateTimeImmutable("{$date} {$time}", $zone))->setTimezone(new DateTimeZone('UTC'));
+        $start = new DateTimeImmutable("@{$atS}", new DateTimeZone('UTC'));
         $event = $calendar->createComponent('VEVENT', array_filter([
             'UID' => $uid,
             'DTSTAMP' => $this->clock->now(),

@@ -10,16 +10,12 @@ use App\Pot\ReadBaths;
 use App\Strip\Protocols;
 use App\Support\AppClock;
 use App\Wear\ReadWear;
-use Dripel\Core\Cost\Supply;
 use Dripel\Core\Drip\BottleState;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\Shopping;
 use Dripel\Core\Plan\ShoppingItem;
 use Dripel\Core\Plan\WorkshopPlan;
-use Dripel\Core\Strip\BathSource;
-use Dripel\Core\Strip\StripPlan;
-use Dripel\Core\Strip\StripRinseInput;
 
 /** What a workshop must buy for the weeks of its plan. */
 final readonly class ReadShopping
@@ -35,15 +31,6 @@ final readonly class ReadShopping
         $wear = ($this->readWear)($workshop);
         $forecasts = $rails === [] ? [] : array_replace(...array_map(fn(Rail $rail) => $wear->results($rail->chains()), $rails));
 
-        return Shopping::of($book, $plan, $rails, $forecasts, ($this->readBaths)($workshop), BottleState::all($book, $nowS), $this->stripMl($workshop), LocalDay::of($nowS, $book->settings->zone()));
-    }
-
-    /** @return array<string, float> by Supply, of the usual school with nothing in the jars */
-    private function stripMl(Workshop $workshop): array
-    {
-        $protocol = $this->protocols->find($workshop, Protocols::DEFAULT);
-        $fresh = $protocol === null ? [] : StripPlan::of($protocol, array_map(fn() => BathSource::fresh(), $protocol->baths()), 1, StripRinseInput::START_G)->freshMl;
-
-        return array_filter($fresh, fn(string $solvent) => Supply::tryFrom($solvent) !== null, ARRAY_FILTER_USE_KEY);
+        return Shopping::of($book, $plan, $rails, $forecasts, ($this->readBaths)($workshop), BottleState::all($book, $nowS), $this->protocols->find($workshop, Protocols::DEFAULT)?->freshMl() ?? [], LocalDay::of($nowS, $book->settings->zone()));
     }
 }

@@ -6,7 +6,7 @@ namespace App\Text;
 
 use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\LocalDay;
-use Dripel\Core\Plan\PlanCheck;
+use Dripel\Core\Plan\PlanHours;
 use Dripel\Core\Plan\PlannedDrip;
 use Dripel\Core\Plan\PlannedPotDay;
 use Dripel\Core\Plan\PotDaysResult;
@@ -60,9 +60,7 @@ final readonly class AheadWords
 
     public function potMinutes(PlannedPotDay $pot): float
     {
-        $terms = $this->plan->terms;
-
-        return $terms->fixedMinutes + count($pot->dips) * $terms->dipMinutes + $pot->batches * $terms->batchMinutes;
+        return $this->plan->input->potMinutes(count($pot->dips));
     }
 
     public function pot(PlannedPotDay $pot): string
@@ -101,7 +99,7 @@ final readonly class AheadWords
             $measure === [] ? '' : $this->voice->say('ahead.day.measure', ['chains' => $this->voice->names->list($measure)]),
             $day->dripped === [] ? '' : $this->voice->say('ahead.day.drip', [
                 'chains' => implode(', ', array_map($names->chain(...), array_unique($day->dripped))),
-                'time' => $q->time(LocalDay::named($this->plan->date($day->day), $this->voice->zone())->plus(-1)->atHour(PlanCheck::DRIP) + (int) round(3600 * $this->voice->settings->dripDryHours())),
+                'time' => $q->time(LocalDay::named($this->plan->date($day->day), $this->voice->zone())->plus(-1)->atHour(PlanHours::DRIP) + (int) round(3600 * $this->voice->settings->dripDryHours())),
             ]),
         ]));
     }

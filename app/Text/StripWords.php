@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Text;
 
+use Dripel\Core\Cost\Supply;
 use Dripel\Core\Job\JobStep;
 use Dripel\Core\Strip\Move;
 use Dripel\Core\Strip\Protocol;
@@ -176,5 +177,11 @@ final readonly class StripWords
         };
 
         return array_map(fn(string $code) => $this->voice->say("strip.caution.{$code}"), $codes);
+    }
+
+    /** @param list<Supply> $supplies of which no price is known; empty: nothing to say */
+    public function unpriced(array $supplies): string
+    {
+        return $supplies === [] ? '' : $this->voice->say('strip.unpriced', ['supplies' => $this->voice->names->list(array_map(fn(Supply $supply) => $this->voice->say("strip.supply.{$supply->value}"), $supplies))]);
     }
 }

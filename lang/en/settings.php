@@ -97,7 +97,6 @@ return [
     'plan.followed' => 'plan followed',
     'plain_drip.life_km' => 'a chain on plain drip lives',
     'plain_drip.every_km' => 'plain drip every',
-    'plan.hour_minor' => 'an hour is worth',
     'bike.week_summer' => 'week in summer',
     'bike.week_winter' => 'week in winter',
 ];

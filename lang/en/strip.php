@@ -126,6 +126,7 @@ return [
     ],
     'act' => ['fill' => 'Fill', 'top_up' => 'Top up', 'settle' => 'Let it settle', 'decant' => 'Decant', 'filter' => 'Filter', 'hand_in' => 'Hand in'],
     'acted' => ['fill' => 'Filled :jar with :ml of :solvent', 'top_up' => 'Topped up :jar by :ml', 'settle' => 'Left :jar to settle', 'decant' => 'Decanted :jar, :ml kept', 'filter' => 'Filtered :jar, :ml kept', 'hand_in' => 'Handed in :ml from :jar as hazardous waste'],
+    'unpriced' => 'No price is known for :supplies: add it to the price list in Books. It counts as nothing until then.',
     'supply' => [
         'chain' => 'chain', 'cassette' => 'cassette', 'ring' => 'chainring', 'jockey_wheels' => 'jockey wheels', 'quick_link' => 'quick link', 'wax' => 'wax', 'drip_wax' => 'drip wax', 'white_spirit' => 'white spirit', 'methylated_spirit' => 'methylated spirit',
         'isopropyl_alcohol' => 'isopropyl alcohol', 'acetone' => 'acetone', 'petrol' => 'petrol', 'lamp_oil' => 'lamp oil', 'degreaser' => 'water-based degreaser',

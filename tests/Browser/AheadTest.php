@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 use Tests\Browser\Pages\ShedPage;
 use Tests\Browser\Support\Chromium;
@@ -38,7 +39,7 @@ it('plans four weeks of the demo, moves the pot day a week, takes the offered to
         $shed->click('act-planned_pot');
         $chromium->driver->wait(15)->until(fn() => $chromium->driver->executeScript('return location.pathname === "/pot-day" && document.querySelectorAll("input[type=checkbox]:checked").length') >= 5);
         // Years side by side, figures with the weeks behind them; and what it all cost.
-        $page = ShedPage::open($chromium->driver, $server->url, '/ahead/what-if')->click('open-0');
+        $page = ShedPage::open($chromium->driver, $server->url, '/ahead/what-if')->click('open-0-per');
         expect($page->text('weeks'))->toContain('Week')->and($page->axe())->toBe([]);
         ShedPage::open($chromium->driver, $server->url, '/books')->click('money')->awaitText('against', 'plain drip');
         $page = ShedPage::open($chromium->driver, $server->url, '/books/money');
@@ -53,6 +54,11 @@ it('plans four weeks of the demo, moves the pot day a week, takes the offered to
         ShedPage::open($chromium->driver, $server->url, '/settings')->part('remind');
         $chromium->driver->executeScript('document.querySelector("[data-test=remind] input").click()');
         $chromium->driver->wait(15, 200)->until(fn() => str_contains((string) $chromium->driver->executeScript('return localStorage.getItem("dripel.reminded")'), 'wet-'));
+        // By hand, further to the right; nothing is kept.
+        $chromium->size(1280, 800);
+        $page = ShedPage::open($chromium->driver, $server->url, '/ahead');
+        (new WebDriverActions($chromium->driver))->moveToElement($page->part('pot-2026-12-03'))->clickAndHold()->moveByOffset(130, 0)->moveByOffset(136, 0)->release()->perform();
+        $page->part('pot-2026-12-10');
         // On the phone it fits, and can be put back.
         $chromium->size(360, 780);
         $page = ShedPage::open($chromium->driver, $server->url, '/ahead');

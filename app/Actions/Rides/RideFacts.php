@@ -8,12 +8,13 @@ use App\Exceptions\NotPossible;
 use App\Models\Bike;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Ride\RideRow;
 
 /** What is known about a ride: km and hours (null: unknown) as ridden. */
 final readonly class RideFacts
 {
     /** More in one go is a slip of the finger or two files in one. */
-    public const MAX_KM = 2000.0;
+    public const MAX_KM = RideRow::MOST_KM;
 
     /** @throws NotPossible at `distance` unless above 0 and at most 2000 km */
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Ahead\WhatIf;
+use App\Ahead\ReadYears;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Support\AppClock;
@@ -14,7 +14,6 @@ use Dripel\Core\Plan\Simulate;
 use Dripel\Core\Plan\SimulatedBike;
 use Dripel\Core\Plan\SimulatedPolicy;
 use Dripel\Core\Plan\SimulatedWeek;
-use Dripel\Core\Plan\SimulateInput;
 use Illuminate\Console\Command;
 
 /** The three schools of intervals on one bike of the demo, as docs/ahead.md has them: kilometres, money, hours. */
@@ -28,7 +27,7 @@ final class Intervals extends Command
 
     protected $description = 'Prints the schools of intervals on a bike of the demo as a table';
 
-    public function handle(AppClock $clock, ReadBook $readBook, WhatIf $whatIf): int
+    public function handle(AppClock $clock, ReadBook $readBook, ReadYears $readYears): int
     {
         $workshop = Workshop::query()->where('demo', true)->first();
         if ($workshop === null) {
@@ -39,8 +38,8 @@ final class Intervals extends Command
         $voice = new Voice($readBook($workshop)->settings, $clock->unixS());
         $q = $voice->quantities;
         $hour = is_numeric($this->option('hour')) ? (float) $q->toMinor((float) $this->option('hour')) : 0.0;
-        $of = fn(float $km): SimulateInput => $whatIf->input($workshop, new SimulatedPolicy($km), self::YEARS, $hour);
-        $bike = array_values(array_filter($of(300.0)->bikes, fn(SimulatedBike $one) => $voice->names->bike((int) $one->id) === $this->argument('bike')))[0] ?? null;
+        $years = $readYears($workshop, $hour);
+        $bike = array_values(array_filter($years->bikes, fn(SimulatedBike $one) => $voice->names->bike((int) $one->id) === $this->argument('bike')))[0] ?? null;
         if ($bike === null) {
             $this->error('No such bike, or it is not ridden. Name it like “Heron”.');
 
@@ -49,18 +48,17 @@ final class Intervals extends Command
         $this->line('| school | re-wax at | ridden | chain life | chains | cassettes | pot days | top-ups | hours | wax | money | per 1,000 km |');
         $this->line('|---|---|---|---|---|---|---|---|---|---|---|---|');
         foreach (self::SCHOOLS_KM as $school => $km) {
-            $in = $of($km);
-            $years = (new Simulate)(new SimulateInput($in->weeks, [$bike], $in->policy, $in->pot, $in->costs, $in->curve));
-            $count = fn(callable $what): string => $q->number($years->sum($what));
+            $found = (new Simulate)($years->only((int) $bike->id)->input(new SimulatedPolicy($km), self::YEARS));
+            $count = fn(callable $what): string => $q->number($found->sum($what));
             $this->row([
-                $school, $q->distance($km), $q->distance($years->km()), $years->chainLifeKm() === null ? '–' : $q->distance($years->chainLifeKm()),
+                $school, $q->distance($km), $q->distance($found->km()), $found->chainLifeKm() === null ? '–' : $q->distance($found->chainLifeKm()),
                 $count(fn(SimulatedWeek $week) => $week->bought), $count(fn(SimulatedWeek $week) => $week->cassettes), $count(fn(SimulatedWeek $week) => $week->potDays), $count(fn(SimulatedWeek $week) => $week->topUps),
-                $q->number($years->minutes() / 60.0), $q->mass($years->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)), $q->money($years->cost()), $q->money((float) $years->per1000Km()),
+                $q->number($found->minutes() / 60.0), $q->mass($found->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)), $q->money($found->cost()), $q->money((float) $found->per1000Km()),
             ]);
         }
-        $found = (new IntervalEconomy)($whatIf->economy($workshop, $bike, $hour));
+        $cheapest = (new IntervalEconomy)($years->economy($bike));
         $this->line('');
-        $this->line(str_replace("\u{a0}", ' ', sprintf('The cheapest interval of %s: %s, %s per 1,000 km.', $this->argument('bike'), $q->distance($found->best->intervalKm), $q->money($found->best->costPer1000Km))));
+        $this->line(str_replace("\u{a0}", ' ', sprintf('The cheapest interval of %s: %s, %s per 1,000 km.', $this->argument('bike'), $q->distance($cheapest->best->intervalKm), $q->money($cheapest->best->costPer1000Km))));
 
         return self::SUCCESS;
     }

@@ -49,16 +49,14 @@ final readonly class AheadProps
      */
     public function page(Workshop $workshop, array $rides, int $weeks): array
     {
-        $held = $this->plan->held();
         $terms = $this->plan->terms;
-        $byHand = $this->plan->byHand();
         $q = $this->voice->quantities;
 
         return [
             'weeks' => $weeks,
             'mostWeeks' => ReadPlan::MOST_WEEKS,
-            'plan' => $this->plan($held, $byHand === [] ? array_map(fn(PlannedPotDay $one) => $one->day, $held->potDays) : $byHand, $byHand === [] || $terms->bottle),
-            'byHand' => $byHand !== [],
+            'plan' => $this->plan($this->plan->held(), $this->plan->heldDays(), $this->plan->heldBottle()),
+            'byHand' => $this->plan->byHand() !== [],
             'followed' => $terms->followed,
             'pinned' => $terms->pinned,
             'forbidden' => $terms->forbidden,

@@ -10,6 +10,7 @@ use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
 use App\Strip\ReadPrices;
 use App\Text\Speaker;
+use App\Text\StripWords;
 use App\Text\Voice;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Cost\ChainLife;
@@ -47,6 +48,7 @@ final readonly class MoneyProps
         $dipG = BathState::pickupG(($this->readBaths)($workshop));
         $costs = WorkshopCosts::of($book, $prices, $dipG, $this->readJars->bought($workshop), $voice->nowS);
         $plain = PlainDrip::of($book->settings, $prices, IntervalEconomyInput::CHAINS_PER_CASSETTE, $voice->nowS);
+        $chart = $this->chart($voice, $costs, $plain);
         $year = fn(int $year): array => $this->row($voice, (string) $year, $costs, fn(Expense $one) => $costs->yearOf($one) === $year, fn(Ride $ride) => $costs->yearOf($ride) === $year);
         $bike = fn(int $id): array => $this->row($voice, $voice->names->bike($id), $costs, fn(Expense $one) => $one->bikeId === $id, fn(Ride $ride) => $ride->bikeId === $id);
         $chains = array_filter(array_map(fn(int $id) => $book->chain($id, $voice->nowS), $book->chainIds), fn($chain) => $chain->km->km > 0.0);
@@ -65,8 +67,8 @@ final readonly class MoneyProps
                     'total' => $this->money($voice, $life->totalMinor()), 'per' => $this->money($voice, $life->per1000KmMinor()),
                 ];
             }, $chains),
-            'unpriced' => $costs->unpriced() === [] ? '' : $voice->say('ui.money.unpriced', ['supplies' => $voice->names->list(array_map(fn(Supply $supply) => $voice->say("strip.supply.{$supply->value}"), $costs->unpriced()))]),
-            'chart' => $this->chart($voice, $costs, $plain),
+            'unpriced' => (new StripWords($voice))->unpriced($costs->unpriced($chart === null ? [] : $plain->unpriced)),
+            'chart' => $chart,
             'plain' => ['life' => (string) round($voice->quantities->units->fromKm($plain->lifeKm)), 'every' => (string) round($voice->quantities->units->fromKm($plain->everyKm))],
         ];
     }

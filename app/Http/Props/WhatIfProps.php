@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Ahead\WhatIf;
 use App\Http\Requests\Ahead\WhatIfRequest;
-use App\Models\Workshop;
+use App\Text\StripWords;
 use App\Text\Voice;
 use Dripel\Core\Interval\EconomyRow;
 use Dripel\Core\Interval\IntervalEconomy;
@@ -19,6 +18,7 @@ use Dripel\Core\Plan\SimulatedPolicy;
 use Dripel\Core\Plan\SimulatedWeek;
 use Dripel\Core\Plan\SimulateInput;
 use Dripel\Core\Plan\SimulateResult;
+use Dripel\Core\Plan\WorkshopYears;
 use Dripel\Core\Wear\LimitSchool;
 
 /** Policies side by side over the years: chain life, cassettes, pot days, hours, wax, money; and the cheapest interval of a bike. */
@@ -27,10 +27,10 @@ final readonly class WhatIfProps
     /** A wear curve is drawn through so many weeks. */
     private const POINTS = 60;
 
-    public function __construct(private Book $book, private Voice $voice, private WhatIf $whatIf) {}
+    public function __construct(private Book $book, private Voice $voice) {}
 
     /** @return array<string, mixed> what the page starts from: the schools and what is set now */
-    public function page(Workshop $workshop): array
+    public function page(): array
     {
         $units = $this->voice->quantities->units;
         $bikeId = $this->book->bikeIds[0] ?? null;
@@ -43,7 +43,6 @@ final readonly class WhatIfProps
             'most' => WhatIfRequest::MOST,
             'rotations' => array_map(fn(Rotation $one) => ['value' => $one->value, 'title' => $this->voice->say("ui.what_if.rotation.{$one->value}")], Rotation::cases()),
             'limits' => array_map(fn(LimitSchool $one) => ['value' => $one->value, 'title' => $this->voice->say("schools.{$one->value}.name")], LimitSchool::cases()),
-            'hour' => ($minor = $this->whatIf->hourMinor($workshop)) > 0.0 ? (string) ($minor / 10 ** $this->voice->quantities->exponent()) : '',
             'currency' => $units->currency,
             'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $this->voice->names->bike($id)], $this->book->bikeIds),
         ];
@@ -70,81 +69,74 @@ final readonly class WhatIfProps
      *
      * @return array<string, mixed>
      */
-    public function compare(Workshop $workshop, array $policies, array $schools, int $years, float $hourMinor, ?int $bikeId): array
+    public function compare(WorkshopYears $workshop, array $policies, array $schools, int $years, ?int $bikeId): array
     {
-        $inputs = array_map(fn(SimulatedPolicy $policy, ?LimitSchool $school) => $this->whatIf->input($workshop, $policy, $years, $hourMinor, $school), $policies, $schools);
-        $results = array_map(fn($input) => (new Simulate)($input), $inputs);
+        $inputs = array_map(fn(SimulatedPolicy $policy, ?LimitSchool $school) => $workshop->input($policy, $years, $school), $policies, $schools);
+        $results = array_map(fn(SimulateInput $input) => (new Simulate)($input), $inputs);
         $costs = array_filter(array_map(fn(SimulateResult $result) => $result->per1000Km(), $results), fn(?float $cost) => $cost !== null);
-        // The curve of a bike goes by its own limit, whatever the policies say.
-        $bikes = $policies === [] ? [] : $this->whatIf->input($workshop, $policies[0], $years, $hourMinor)->bikes;
-        $bike = array_values(array_filter($bikes, fn(SimulatedBike $one) => $one->id === $bikeId))[0] ?? $bikes[0] ?? null;
+        $bike = array_values(array_filter($workshop->bikes, fn(SimulatedBike $one) => $one->id === $bikeId))[0] ?? $workshop->bikes[0] ?? null;
+        $q = $this->voice->quantities;
 
         return [
             'rows' => array_map(fn(SimulateResult $result, SimulateInput $input) => $this->row($result, $input, $costs === [] ? null : min($costs), $bike), $results, $inputs),
-            'economy' => $bike === null ? null : $this->economy($workshop, $bike, $hourMinor),
+            'economy' => $bike === null ? null : $this->economy($workshop, $bike),
             'bike' => $bike === null ? null : [
                 'id' => $bike->id, 'name' => $this->voice->names->bike((int) $bike->id),
-                'rate' => $this->voice->say('ui.what_if.measured', ['rate' => $this->voice->quantities->number($bike->ratePctPer1000Km, 3), 'interval' => $this->voice->quantities->distance($bike->rateIntervalKm), 'km' => $this->voice->quantities->distance(array_sum($bike->weekKm)), 'factor' => $this->voice->quantities->number($bike->factor, 2)]),
+                'rate' => $this->voice->say('ui.what_if.measured', ['rate' => $q->number($bike->ratePctPer1000Km, 3), 'interval' => $q->distance($bike->rateIntervalKm), 'km' => $q->distance(array_sum($bike->weekKm)), 'factor' => $q->number($bike->factor, 2)]),
             ],
+            'unpriced' => (new StripWords($this->voice))->unpriced($workshop->unpriced),
         ];
     }
 
     /** @return array<string, mixed> */
     private function row(SimulateResult $result, SimulateInput $input, ?float $least, ?SimulatedBike $bike): array
     {
-        $policy = $input->policy;
         $q = $this->voice->quantities;
         $whole = fn(callable $of): string => $q->number($result->sum($of));
         $life = $result->chainLifeKm();
+        $per1000 = $result->per1000Km();
 
         return [
-            'name' => $this->voice->say($policy->dripOnly ? 'ui.what_if.drip_every' : 'ui.what_if.wax_every', ['interval' => $q->distance($policy->intervalKm)]),
-            'life' => $life === null ? $this->voice->say('ui.what_if.none_worn') : $q->distance($life),
-            'chains' => $whole(fn(SimulatedWeek $week) => $week->bought),
-            'cassettes' => $whole(fn(SimulatedWeek $week) => $week->cassettes),
-            'potDays' => $whole(fn(SimulatedWeek $week) => $week->potDays),
+            'name' => $this->voice->say($input->policy->dripOnly ? 'ui.what_if.drip_every' : 'ui.what_if.wax_every', ['interval' => $q->distance($input->policy->intervalKm)]),
+            'figures' => [
+                'life' => $life === null ? $this->voice->say('ui.what_if.none_worn') : $q->distance($life),
+                'bought' => $whole(fn(SimulatedWeek $week) => $week->bought),
+                'cassettes' => $whole(fn(SimulatedWeek $week) => $week->cassettes),
+                'pot_days' => $whole(fn(SimulatedWeek $week) => $week->potDays),
+                'topups' => $whole(fn(SimulatedWeek $week) => $week->topUps),
+                'hours' => $q->number($result->minutes() / 60.0),
+                'wax' => $q->mass($result->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)),
+                'solvents' => $q->money($result->solventCost()),
+                'money' => $q->money($result->cost()),
+                'per' => $per1000 === null ? '—' : $q->money($per1000),
+            ],
             'forced' => (int) $result->sum(fn(SimulatedWeek $week) => $week->forced),
-            'topUps' => $whole(fn(SimulatedWeek $week) => $week->topUps),
-            'hours' => $q->number($result->minutes() / 60.0),
-            'wax' => $q->mass($result->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)),
-            'solvents' => $q->money($result->sum(fn(SimulatedWeek $week) => $week->bought) * $input->costs->strip),
-            'money' => $q->money($result->cost()),
-            'per1000' => $result->per1000Km() === null ? '—' : $q->money($result->per1000Km()),
-            'best' => $least !== null && $result->per1000Km() !== null && $result->per1000Km() <= $least + 1e-9,
+            'best' => $least !== null && $per1000 !== null && $per1000 <= $least + 1e-9,
             'weeks' => array_values(array_map(fn(SimulatedWeek $week) => $this->voice->say('ui.what_if.week', [
                 'week' => (string) ($week->week + 1), 'km' => $q->distance($week->km), 'pots' => (string) $week->potDays, 'dips' => (string) $week->dips, 'topups' => (string) $week->topUps, 'swaps' => (string) $week->swaps,
                 'retired' => (string) count($week->retired), 'minutes' => $q->number($week->minutes), 'money' => $q->money($week->cost), 'wax' => $q->mass($week->waxG),
             ]), array_filter($result->weeks, fn(SimulatedWeek $week) => $week->potDays > 0 || $week->topUps > 0 || $week->retired !== []))),
-            'curve' => $bike === null ? [] : $this->curve($result, (string) $bike->id, array_column($input->bikes, 'limitPct', 'id')[$bike->id] ?? $bike->limitPct),
+            'curve' => $bike === null ? [] : $this->curve($result, $input, $bike),
         ];
     }
 
-    /** @return list<float> the mean wear of the chains of a bike, in parts of its limit */
-    private function curve(SimulateResult $result, string $bike, float $limit): array
+    /** @return list<float> as it is drawn: the mean wear of the chains of a bike against the limit of the policy */
+    private function curve(SimulateResult $result, SimulateInput $input, SimulatedBike $bike): array
     {
-        $step = max(1, intdiv(count($result->weeks), self::POINTS));
-        $points = [];
-        foreach ($result->weeks as $i => $week) {
-            if ($i % $step === 0 && ($wear = $week->wear[$bike] ?? []) !== []) {
-                $points[] = array_sum($wear) / count($wear) / $limit;
-            }
-        }
+        $limitPct = array_column($input->bikes, 'limitPct', 'id')[$bike->id] ?? $bike->limitPct;
 
-        return $points;
+        return array_map(fn(float $wearPct) => $wearPct / $limitPct, $result->meanWearPct($bike->id, max(1, intdiv(count($result->weeks), self::POINTS))));
     }
 
     /** @return array<string, mixed> */
-    private function economy(Workshop $workshop, SimulatedBike $bike, float $hourMinor): array
+    private function economy(WorkshopYears $workshop, SimulatedBike $bike): array
     {
         $q = $this->voice->quantities;
-        $found = (new IntervalEconomy)($this->whatIf->economy($workshop, $bike, $hourMinor));
+        $found = (new IntervalEconomy)($workshop->economy($bike));
         $own = $this->book->termsOfBike((int) $bike->id, $this->voice->nowS)->intervalKm;
         $costs = array_map(fn(EconomyRow $row) => $row->costPer1000Km, $found->rows);
         $most = max(1e-9, ...$costs);
-        $nearest = $found->rows[0];
-        foreach ($found->rows as $row) {
-            $nearest = abs($row->intervalKm - $own) < abs($nearest->intervalKm - $own) ? $row : $nearest;
-        }
+        $nearest = $found->nearest($own);
         [$fromKm, $toKm] = [$found->rows[0]->intervalKm, $found->rows[count($found->rows) - 1]->intervalKm];
         $at = fn(float $km): float => max(0.0, min(1.0, ($km - $fromKm) / max(1e-9, $toKm - $fromKm)));
 

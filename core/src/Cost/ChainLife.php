@@ -21,9 +21,6 @@ final readonly class ChainLife
 {
     private const KM = 1000.0;
 
-    /** What a top-up of which nobody knows more took. */
-    public const DOSE_ML = DripDoseInput::USUAL_PITCHES * DripDoseInput::ML_PER_DROP;
-
     private function __construct(
         public Distance $km,
         public int $rides,
@@ -41,16 +38,13 @@ final readonly class ChainLife
     {
         $history = $book->history($chain->chainId)->until($chain->nowS);
         $settings = $book->settings;
-        $bought = $settings->text(SettingKey::ChainBoughtOn, $chain->chainId);
-        $first = [...$history->events, ...$history->rides];
-        $firstS = $bought !== '' ? LocalDay::named($bought, $settings->zone())->startS() : ($first === [] ? null : min(array_map(fn(Entry $entry) => $entry->moment->unixS, $first)));
-        $own = fn(SettingKey $key, int $id): ?float => is_numeric($settings->at($key, $id, PHP_INT_MAX)) ? (float) $settings->at($key, $id, PHP_INT_MAX) : null;
-        $links = array_map(fn(Part $link): ?float => $own(SettingKey::LinkPrice, $link->id) ?? $prices->costMinor(Supply::QuickLink, 1, $book->history($link->id)->last(Opening::class)->moment->unixS ?? $chain->nowS), $book->linksOf($chain->chainId));
+        $firstS = self::firstS($book, $chain->chainId, $chain->nowS);
+        $links = array_map(fn(Part $link): ?float => $settings->number(SettingKey::LinkPrice, $link->id) ?? $prices->costMinor(Supply::QuickLink, 1, $book->history($link->id)->last(Opening::class)->moment->unixS ?? $chain->nowS), $book->linksOf($chain->chainId));
         $dips = array_values(array_filter($history->events, fn(Entry $entry) => $entry instanceof Dip));
         $wax = array_map(fn(Dip $dip): ?float => $prices->costMinor(Supply::Wax, $dipG, $dip->moment->unixS), $dips);
 
         $topUps = array_values(array_filter($history->events, fn(Entry $entry) => $entry instanceof TopUp));
-        $drips = array_map(fn(TopUp $topUp): ?float => $prices->costMinor(Supply::DripWax, $topUp->ml ?? self::DOSE_ML, $topUp->moment->unixS), $topUps);
+        $drips = array_map(fn(TopUp $topUp): ?float => $prices->costMinor(Supply::DripWax, $topUp->ml ?? DripDoseInput::USUAL_ML, $topUp->moment->unixS), $topUps);
 
         return new self(
             $chain->km,
@@ -58,11 +52,24 @@ final readonly class ChainLife
             count($dips),
             count($topUps),
             $firstS,
-            $own(SettingKey::ChainPrice, $chain->chainId) ?? $prices->costMinor(Supply::Chain, 1, $firstS ?? $chain->nowS),
+            $settings->number(SettingKey::ChainPrice, $chain->chainId) ?? $prices->costMinor(Supply::Chain, 1, $firstS ?? $chain->nowS),
             self::sum($links),
             self::sum($wax),
             self::sum($drips),
         );
+    }
+
+    /** When it was bought, where somebody said so, else when it is first heard of; null: never yet. */
+    public static function firstS(Book $book, int $chainId, int $nowS): ?int
+    {
+        $bought = $book->settings->text(SettingKey::ChainBoughtOn, $chainId);
+        if ($bought !== '') {
+            return LocalDay::named($bought, $book->settings->zone())->startS();
+        }
+        $history = $book->history($chainId)->until($nowS);
+        $seen = array_map(fn(Entry $entry) => $entry->moment->unixS, [...$history->events, ...$history->rides]);
+
+        return $seen === [] ? null : min($seen);
     }
 
     /** Null unless every price is known. */

@@ -28,23 +28,26 @@ final readonly class PlainDrip
         private float $cassetteMinor,
         private float $doseMinor,
         private float $chainsPerCassette,
+        /** @var list<Supply> that count as nothing because nobody noted a price */
+        public array $unpriced = [],
     ) {
         Check::positive('life_km', $lifeKm);
         Check::positive('every_km', $everyKm);
     }
 
-    /** At the prices of an instant; what has none costs nothing. */
+    /** At the prices of an instant. */
     public static function of(Settings $settings, PriceList $prices, float $chainsPerCassette, int $atS): self
     {
-        $own = fn(SettingKey $key, float $usual): float => is_numeric($value = $settings->at($key, 0, PHP_INT_MAX)) ? (float) $value : $usual;
+        $cost = fn(Supply $supply, float $quantity): float => $prices->costMinor($supply, $quantity, $atS) ?? 0.0;
 
         return new self(
-            $own(SettingKey::PlainDripLifeKm, $settings->lifeCurve()->lifeKm(self::LIVES_AS_AT_KM)),
-            $own(SettingKey::PlainDripEveryKm, WaxTopUp::KM),
-            ($prices->costMinor(Supply::Chain, 1, $atS) ?? 0.0) + ($prices->costMinor(Supply::QuickLink, 1, $atS) ?? 0.0),
-            $prices->costMinor(Supply::Cassette, 1, $atS) ?? 0.0,
-            $prices->costMinor(Supply::DripWax, DripDoseInput::USUAL_PITCHES * DripDoseInput::ML_PER_DROP, $atS) ?? 0.0,
+            $settings->number(SettingKey::PlainDripLifeKm, 0) ?? $settings->lifeCurve()->lifeKm(self::LIVES_AS_AT_KM),
+            $settings->number(SettingKey::PlainDripEveryKm, 0) ?? WaxTopUp::KM,
+            $cost(Supply::Chain, 1) + $cost(Supply::QuickLink, 1),
+            $cost(Supply::Cassette, 1),
+            $cost(Supply::DripWax, DripDoseInput::USUAL_ML),
             $chainsPerCassette,
+            $prices->without([Supply::Chain, Supply::QuickLink, Supply::Cassette, Supply::DripWax]),
         );
     }
 

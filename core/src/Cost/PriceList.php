@@ -31,6 +31,16 @@ final readonly class PriceList
         return $found;
     }
 
+    /**
+     * @param list<Supply> $supplies
+     *
+     * @return list<Supply> those of which no price was ever noted
+     */
+    public function without(array $supplies): array
+    {
+        return array_values(array_filter($supplies, fn(Supply $supply) => ! isset($this->prices[$supply->value])));
+    }
+
     /** What a quantity costs, in minor units, unrounded; null where no price is known. */
     public function costMinor(Supply $supply, float $quantity, int $atS): ?float
     {

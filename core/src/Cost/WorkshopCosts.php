@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Dripel\Core\Cost;
 
 use DateTimeZone;
+use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Opening;
-use Dripel\Core\Logbook\Part;
 use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
@@ -38,22 +38,19 @@ final readonly class WorkshopCosts
     public static function of(Book $book, PriceList $prices, float $dipG, array $solvents, int $nowS): self
     {
         $settings = $book->settings;
-        $own = fn(SettingKey $key, int $id): ?float => is_numeric($settings->at($key, $id, PHP_INT_MAX)) ? (float) $settings->at($key, $id, PHP_INT_MAX) : null;
         $expenses = [];
         foreach ($book->chainIds as $chainId) {
             $history = $book->history($chainId)->until($nowS);
-            $seen = array_map(fn(Entry $entry) => $entry->moment->unixS, [...$history->events, ...$history->rides]);
-            $bought = $settings->text(SettingKey::ChainBoughtOn, $chainId);
-            $atS = $bought !== '' ? LocalDay::named($bought, $settings->zone())->startS() : ($seen === [] ? null : min($seen));
+            $atS = ChainLife::firstS($book, $chainId, $nowS);
             if ($atS !== null && ! self::cameUsed($history->last(Opening::class))) {
-                $expenses[] = new Expense($atS, Supply::Chain, $own(SettingKey::ChainPrice, $chainId) ?? $prices->costMinor(Supply::Chain, 1, $atS), $book->bikeOfChain($chainId, $nowS), $chainId);
+                $expenses[] = new Expense($atS, Supply::Chain, $settings->number(SettingKey::ChainPrice, $chainId) ?? $prices->costMinor(Supply::Chain, 1, $atS), $book->bikeOfChain($chainId, $nowS), $chainId);
             }
             foreach ($history->events as $event) {
                 $at = $event->moment->unixS;
                 if ($event instanceof Dip) {
                     $expenses[] = new Expense($at, Supply::Wax, $prices->costMinor(Supply::Wax, $dipG, $at), $book->bikeOfChain($chainId, $at), $chainId);
                 } elseif ($event instanceof TopUp) {
-                    $expenses[] = new Expense($at, Supply::DripWax, $prices->costMinor(Supply::DripWax, $event->ml ?? ChainLife::DOSE_ML, $at), $book->bikeOfChain($chainId, $at), $chainId);
+                    $expenses[] = new Expense($at, Supply::DripWax, $prices->costMinor(Supply::DripWax, $event->ml ?? DripDoseInput::USUAL_ML, $at), $book->bikeOfChain($chainId, $at), $chainId);
                 }
             }
         }
@@ -61,7 +58,7 @@ final readonly class WorkshopCosts
             $opening = $book->history($part->id)->last(Opening::class);
             if ($opening !== null && $opening->moment->unixS <= $nowS && ! self::cameUsed($opening)) {
                 $supply = Supply::from($part->kind->value);
-                $expenses[] = new Expense($opening->moment->unixS, $supply, $own($part->kind === PartKind::QuickLink ? SettingKey::LinkPrice : SettingKey::PartPrice, $part->id) ?? $prices->costMinor($supply, 1, $opening->moment->unixS), self::bikeOf($book, $part, $nowS), $part->chainId);
+                $expenses[] = new Expense($opening->moment->unixS, $supply, $settings->number($part->kind === PartKind::QuickLink ? SettingKey::LinkPrice : SettingKey::PartPrice, $part->id) ?? $prices->costMinor($supply, 1, $opening->moment->unixS), $part->chainId === null ? $book->part($part->id, $nowS)->bikeId : $book->bikeOfChain($part->chainId, $nowS), $part->chainId);
             }
         }
         foreach ($solvents as $bought) {
@@ -105,10 +102,14 @@ final readonly class WorkshopCosts
         return $years;
     }
 
-    /** @return list<Supply> of which something was used at no known price */
-    public function unpriced(): array
+    /**
+     * @param list<Supply> $also without a price
+     *
+     * @return list<Supply> of which something was used at no known price, and those
+     */
+    public function unpriced(array $also = []): array
     {
-        $found = [];
+        $found = array_column($also, null, 'value');
         foreach ($this->expenses as $one) {
             $one->minor === null && $found[$one->supply->value] = $one->supply;
         }
@@ -129,14 +130,17 @@ final readonly class WorkshopCosts
         $fromS = $this->rides[0]->moment->unixS;
         $ends = [...array_slice($this->rides, -1), ...array_slice($this->expenses, -1)];
         $untilS = max($fromS + 1, ...array_map(fn(Ride|Expense $one) => $one instanceof Ride ? $one->moment->unixS : $one->atS, $ends));
-        $points = [];
+        [$points, $km, $minor, $ride, $expense] = [[], [], 0.0, 0, 0];
         for ($i = 0; $i <= $steps; $i++) {
             $atS = $fromS + (int) round(($untilS - $fromS) * $i / $steps);
-            $km = [];
-            foreach ($this->rides as $ride) {
-                $ride->moment->unixS <= $atS && $ride->bikeId !== null && $km[$ride->bikeId] = ($km[$ride->bikeId] ?? 0.0) + $ride->km;
+            for (; isset($this->rides[$ride]) && $this->rides[$ride]->moment->unixS <= $atS; $ride++) {
+                $bikeId = $this->rides[$ride]->bikeId;
+                $bikeId === null || $km[$bikeId] = ($km[$bikeId] ?? 0.0) + $this->rides[$ride]->km;
             }
-            $points[] = new CostPoint($atS, (float) array_sum($km), $this->minor(fn(Expense $one) => $one->atS <= $atS), (float) array_sum(array_map($plain->costMinor(...), $km)));
+            for (; isset($this->expenses[$expense]) && $this->expenses[$expense]->atS <= $atS; $expense++) {
+                $minor += $this->expenses[$expense]->minor ?? 0.0;
+            }
+            $points[] = new CostPoint($atS, (float) array_sum($km), $minor, (float) array_sum(array_map($plain->costMinor(...), $km)));
         }
 
         return $points;
@@ -145,12 +149,5 @@ final readonly class WorkshopCosts
     private static function cameUsed(?Opening $opening): bool
     {
         return $opening !== null && $opening->km !== 0.0;
-    }
-
-    private static function bikeOf(Book $book, Part $part, int $nowS): ?int
-    {
-        $slot = $part->slot();
-
-        return $slot === null ? ($part->chainId === null ? null : $book->bikeOfChain($part->chainId, $nowS)) : $book->fittingsOf($slot)->bikeOf($part->id, $nowS);
     }
 }

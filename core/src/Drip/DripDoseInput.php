@@ -16,6 +16,9 @@ final readonly class DripDoseInput
     /** What a chain of which nobody counted the pitches is taken to have. House rule. */
     public const USUAL_PITCHES = 114;
 
+    /** One coat on such a chain: what a top-up took of which nobody knows more. */
+    public const USUAL_ML = self::USUAL_PITCHES * self::ML_PER_DROP;
+
     /** Common practice: it dries overnight. */
     public const DRY_HOURS = 10.0;
 

@@ -149,8 +149,6 @@ enum SettingKey: string
     case PlanForbidden = 'plan.forbidden';
     /** 1: Next and the calendar go by the plan. */
     case PlanFollowed = 'plan.followed';
-    /** What an hour is worth, in minor units, for the what-if; null: nothing. */
-    case PlanHourValue = 'plan.hour_minor';
     /** A chain on plain drip lives so many km; null: as one waxed every 400 km. */
     case PlainDripLifeKm = 'plain_drip.life_km';
     /** km between two doses of plain drip; null: as a top-up. */

@@ -62,6 +62,14 @@ final class Settings
         return (int) ($this->at($key, $subjectId, PHP_INT_MAX) ?? $default);
     }
 
+    /** The newest value of an undated setting as a number; null: nobody said. */
+    public function number(SettingKey $key, int $subjectId): ?float
+    {
+        $value = $this->at($key, $subjectId, PHP_INT_MAX);
+
+        return is_numeric($value) ? (float) $value : null;
+    }
+
     public function intervalKm(int $bikeId, int $atS): float
     {
         return (float) ($this->at(SettingKey::IntervalKm, $bikeId, $atS) ?? self::INTERVAL_KM);

@@ -47,8 +47,9 @@ final readonly class MeasuringDays
         return match (true) {
             $forecast === null => null,
             ReadingDue::of($book->chain($chainId, $nowS), $forecast->result) => 0.0,
-            $forecast->result->nextMeasurementKm === null => null,
-            default => max(0.0, $forecast->result->nextMeasurementKm - $forecast->input->nowKm) ?: null,
+            // One that lies behind was answered by the reading that was taken since.
+            $forecast->result->nextMeasurementKm === null || $forecast->result->nextMeasurementKm <= $forecast->input->nowKm => null,
+            default => $forecast->result->nextMeasurementKm - $forecast->input->nowKm,
         };
     }
 }

@@ -20,17 +20,6 @@ use Dripel\Core\Logbook\TopUp;
  */
 final readonly class PlanCheck
 {
-    /** Hours of a day by the clock on the wall: when the pot, a swap, a ride and a top-up are taken to be. House rules. */
-    private const POT_EVENING = 19;
-
-    private const POT_MORNING = 6;
-
-    private const SWAP = 8;
-
-    private const RIDE = 9;
-
-    public const DRIP = 20;
-
     /**
      * @param array<int, list<LaneDay>> $lanes by bike
      *
@@ -49,15 +38,15 @@ final readonly class PlanCheck
                 $at = fn(int $hour, int $before = 0): Moment => new Moment(max($nowS + 1, $plan->today->plus($day->day - $before)->atHour($hour)), sequence: ++$id);
                 if ($day->pot) {
                     foreach ($chains as $chain) {
-                        $events[] = new Dip(++$id, $plan->terms->evening ? $at(self::POT_EVENING, 1) : $at(self::POT_MORNING), $chain);
+                        $events[] = new Dip(++$id, $at(PlanHours::pot($plan->terms), $plan->terms->evening ? 1 : 0), $chain);
                     }
                 }
                 foreach ($day->dripped as $chain) {
-                    $events[] = new TopUp(++$id, $at(self::DRIP, 1), $chain, WaxTopUp::KM);
+                    $events[] = new TopUp(++$id, $at(PlanHours::DRIP, 1), $chain, WaxTopUp::KM);
                 }
-                $day->offId === null || $fittings[] = new Fitting(++$id, $at(self::SWAP), $bikeId, $day->chainId);
+                $day->offId === null || $fittings[] = new Fitting(++$id, $at(PlanHours::SWAP), $bikeId, $day->chainId);
                 if ($day->rideKm > 0.0 && ! $day->broken) {
-                    $ride = new Ride(++$id, $at(self::RIDE), $bikeId, $day->rideKm / $margin / $dryFactor, null, Condition::Dry);
+                    $ride = new Ride(++$id, $at(PlanHours::RIDE), $bikeId, $day->rideKm / $margin / $dryFactor, null, Condition::Dry);
                     $rides[] = $ride;
                     $asked[] = [$day, $bikeId, $ride];
                 }

@@ -21,6 +21,9 @@ final readonly class PlanTerms
     /** More than the work takes, so that the pot comes first where it can and the bottle bridges. */
     public const TOPUP_MINUTES = 60.0;
 
+    /** What a top-up takes in truth: wipe, a drop on each roller, wipe again. House rule. */
+    public const TOPUP_WORK_MINUTES = 15.0;
+
     public const MARGIN_PCT = 10.0;
 
     /**
@@ -59,26 +62,25 @@ final readonly class PlanTerms
     public static function of(Book $book, int $days, ?int $potCapacity, int $nowS): self
     {
         $settings = $book->settings;
-        $number = fn(SettingKey $key, float $usual): float => is_numeric($value = $settings->at($key, 0, PHP_INT_MAX)) ? (float) $value : $usual;
         $list = fn(SettingKey $key): array => preg_split('/\s+/', $settings->text($key, 0), -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
         return new self(
             $days,
             $settings->at(SettingKey::PlanWeekdays, 0, PHP_INT_MAX) === null ? self::usualWeekdays($book, $nowS) : array_map(intval(...), $list(SettingKey::PlanWeekdays)),
             $settings->text(SettingKey::PlanPotTime, 0, 'evening') !== 'morning',
-            $number(SettingKey::PlanFixedMinutes, self::FIXED_MINUTES),
-            $number(SettingKey::PlanDipMinutes, self::DIP_MINUTES),
-            $number(SettingKey::PlanBatchMinutes, self::BATCH_MINUTES),
-            $number(SettingKey::PlanSwapMinutes, self::SWAP_MINUTES),
-            $number(SettingKey::PlanTopUpMinutes, self::TOPUP_MINUTES),
-            $number(SettingKey::PlanMarginPct, self::MARGIN_PCT),
+            $settings->number(SettingKey::PlanFixedMinutes, 0) ?? self::FIXED_MINUTES,
+            $settings->number(SettingKey::PlanDipMinutes, 0) ?? self::DIP_MINUTES,
+            $settings->number(SettingKey::PlanBatchMinutes, 0) ?? self::BATCH_MINUTES,
+            $settings->number(SettingKey::PlanSwapMinutes, 0) ?? self::SWAP_MINUTES,
+            $settings->number(SettingKey::PlanTopUpMinutes, 0) ?? self::TOPUP_MINUTES,
+            $settings->number(SettingKey::PlanMarginPct, 0) ?? self::MARGIN_PCT,
             $potCapacity,
             $list(SettingKey::PlanPinned),
             $list(SettingKey::PlanForbidden),
             $list(SettingKey::PlanByHand),
             $settings->whole(SettingKey::PlanBottle, 0, 1) === 1,
             $settings->whole(SettingKey::PlanFollowed, 0) === 1,
-            is_numeric($hours = $settings->at(SettingKey::PlanHoursWeekly, 0, PHP_INT_MAX)) ? (float) $hours : null,
+            $settings->number(SettingKey::PlanHoursWeekly, 0),
         );
     }
 

@@ -11,12 +11,21 @@ use Dripel\Core\Input\InvalidInput;
 /** What a drip top-up gives (km) and takes (minutes), and how many a chain may have between two dips. */
 final readonly class PlannedTopUp
 {
+    /** As often as it takes. */
+    private const ALWAYS = 100_000;
+
     /** @throws InvalidInput at `km` unless above 0, at `minutes` and `max_per_cycle` below 0 */
     public function __construct(public float $km, public float $minutes, public int $maxPerCycle)
     {
         Check::positive('km', $km);
         Check::notNegative('minutes', $minutes);
         Check::between('max_per_cycle', $maxPerCycle, 0, 1_000_000);
+    }
+
+    /** Of a bike that lives on the bottle: each makes the chain as good as it gets. */
+    public static function alone(float $intervalKm, float $minutes): self
+    {
+        return new self($intervalKm, $minutes, self::ALWAYS);
     }
 
     public static function from(Fields $in): self

@@ -30,7 +30,7 @@ final readonly class PotDays implements Model
                     continue;
                 }
                 [$cost, $count, $first] = $best[$from];
-                $candidate = [$cost + $stretch['minutes'][$day] + $this->potMinutes($in, $stretch['dips'][$day]), $count + 1, $from === -1 ? $day : $first, $from];
+                $candidate = [$cost + $stretch['minutes'][$day] + $in->potMinutes($stretch['dips'][$day]), $count + 1, $from === -1 ? $day : $first, $from];
                 if (! isset($best[$day]) || self::beats($candidate, $best[$day])) {
                     $best[$day] = $candidate;
                 }
@@ -78,8 +78,8 @@ final readonly class PotDays implements Model
                         $dips[] = $in->bikes[$n]->chains[$chain];
                     }
                 }
-                $pots[] = new PlannedPotDay($day, self::batches($in, count($dips)), $dips);
-                $minutes += $this->potMinutes($in, count($dips));
+                $pots[] = new PlannedPotDay($day, $in->batches(count($dips)), $dips);
+                $minutes += $in->potMinutes(count($dips));
             }
             foreach ($runs as $n => $run) {
                 if (! $run->ride($day)) {
@@ -165,16 +165,6 @@ final readonly class PotDays implements Model
         }
 
         return false;
-    }
-
-    private function potMinutes(PotDaysInput $in, int $dips): float
-    {
-        return $in->fixedMinutes + $dips * $in->perDipMinutes + self::batches($in, $dips) * $in->batchMinutes;
-    }
-
-    private static function batches(PotDaysInput $in, int $dips): int
-    {
-        return $dips === 0 ? 0 : ($in->potCapacity === null ? 1 : (int) ceil($dips / $in->potCapacity));
     }
 
     /**

@@ -46,6 +46,17 @@ final readonly class PotDaysInput
         count(array_unique(array_map(fn(PlannedBike $bike) => $bike->id, $bikes))) === count($bikes) || throw new InvalidInput('bikes', 'must each have an id of its own');
     }
 
+    /** What a pot day with so many dips takes. */
+    public function potMinutes(int $dips): float
+    {
+        return $this->fixedMinutes + $dips * $this->perDipMinutes + $this->batches($dips) * $this->batchMinutes;
+    }
+
+    public function batches(int $dips): int
+    {
+        return $dips === 0 ? 0 : ($this->potCapacity === null ? 1 : (int) ceil($dips / $this->potCapacity));
+    }
+
     /** The same with or without the bottle. */
     public function withTopUp(?PlannedTopUp $topUp): self
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Plan;
 
+use DateTimeImmutable;
 use DateTimeZone;
 use Dripel\Core\Interval\EarSeason;
 use Dripel\Core\Logbook\Book;
@@ -49,11 +50,10 @@ final readonly class RidingPlan
         }
 
         $kept = [];
-        foreach ($rail->hanging as $chain) {
-            for ($ahead = 0; $ahead < $days; $ahead++) {
-                if ($rail->kept($chain) && $chain->keptFor?->on === $today->plus($ahead)->date) {
-                    [$kept[$ahead], $km[$ahead]] = [$chain, 0.0];
-                }
+        foreach (array_filter($rail->hanging, $rail->kept(...)) as $chain) {
+            $ahead = (int) (new DateTimeImmutable($today->date))->diff(new DateTimeImmutable((string) $chain->keptFor?->on))->days;
+            if ($ahead < $days) {
+                [$kept[$ahead], $km[$ahead]] = [$chain, 0.0];
             }
         }
 

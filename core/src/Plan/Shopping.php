@@ -6,12 +6,13 @@ namespace Dripel\Core\Plan;
 
 use Dripel\Core\Bath\BathNext;
 use Dripel\Core\Bath\BathState;
-use Dripel\Core\Cost\ChainLife;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Drip\BottleState;
+use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Retirement;
+use Dripel\Core\Strip\SolventCost;
 use Dripel\Core\Wear\WearForecastResult;
 
 /**
@@ -26,7 +27,7 @@ final readonly class Shopping
      * @param array<int, WearForecastResult> $forecasts by chain
      * @param array<BathState> $baths
      * @param list<BottleState> $bottles
-     * @param array<string, float> $stripMl fresh solvents of one strip by Supply, of the school that the workshop goes by
+     * @param array<string, float> $stripMl fresh solvents of one strip by solvent, of the school that the workshop goes by
      *
      * @return list<ShoppingItem> the soonest first
      */
@@ -37,7 +38,7 @@ final readonly class Shopping
         $items = [...$chains, ...self::links($book, $chains, $today), ...self::wax($plan, $baths), ...self::drip($plan, $bottles)];
         foreach ($chains as $chain) {
             foreach ($stripMl as $supply => $ml) {
-                $items[] = new ShoppingItem(Supply::from($supply), $ml * $chain->quantity, $chain->neededBy, ShoppingBecause::Strip, $chain->bikeId);
+                $items[] = new ShoppingItem(Supply::from($supply), $ml * ceil($chain->quantity / SolventCost::TOGETHER), $chain->neededBy, ShoppingBecause::Strip, $chain->bikeId);
             }
         }
         $items = array_values(array_filter($items, fn(ShoppingItem $item) => $item->neededBy <= $until));
@@ -125,11 +126,11 @@ final readonly class Shopping
     {
         $topUps = $plan->held()->topUps;
         if ($bottles === []) {
-            return $topUps === [] ? [] : [new ShoppingItem(Supply::DripWax, count($topUps) * ChainLife::DOSE_ML, $plan->date(max(0, $topUps[0]->day - 1)), ShoppingBecause::NoBottle)];
+            return $topUps === [] ? [] : [new ShoppingItem(Supply::DripWax, count($topUps) * DripDoseInput::USUAL_ML, $plan->date(max(0, $topUps[0]->day - 1)), ShoppingBecause::NoBottle)];
         }
         $leftMl = array_sum(array_map(fn(BottleState $bottle) => $bottle->leftMl, $bottles));
         // The planned doses, or the pace of late: whichever empties the shelf sooner.
-        $given = (int) floor($leftMl / ChainLife::DOSE_ML + Check::EPSILON);
+        $given = (int) floor($leftMl / DripDoseInput::USUAL_ML + Check::EPSILON);
         $days = array_filter([isset($topUps[$given]) ? $plan->date(max(0, $topUps[$given]->day - 1)) : null, max(array_map(fn(BottleState $bottle) => $bottle->emptyOn, $bottles))]);
 
         return $days === [] ? [] : [new ShoppingItem(Supply::DripWax, max(array_map(fn(BottleState $bottle) => $bottle->volumeMl, $bottles)), min($days), ShoppingBecause::BottlesEmpty)];

@@ -27,11 +27,10 @@ final readonly class Simulate implements Model
 
     private const DAY_S = 86400;
 
+    private const LEAST_WAX_G = 1.0;
+
     /** A new chain is a little longer than nominal: house rule. */
     private const NEW_PCT = 0.02;
-
-    /** Where a rider lives on drip wax alone: as often as it takes. */
-    private const ALWAYS = 100_000;
 
     public function __invoke(SimulateInput $in): SimulateResult
     {
@@ -81,7 +80,7 @@ final readonly class Simulate implements Model
             $weeks[] = $week;
         }
 
-        return new SimulateResult($weeks, $in->costs->hour);
+        return new SimulateResult($weeks, $in->costs);
     }
 
     public function compute(Fields $input): array
@@ -97,7 +96,7 @@ final readonly class Simulate implements Model
     private function plan(SimulateInput $in, array $sheds, SimulatedWeek $week): array
     {
         $bikes = array_map(fn(SimulatedShed $shed) => $shed->planned(self::AHEAD_DAYS), $sheds);
-        $topUp = $in->policy->dripOnly ? new PlannedTopUp($in->policy->intervalKm, $in->pot->topUp->minutes ?? PlanTerms::TOPUP_MINUTES, self::ALWAYS) : $in->pot->topUp;
+        $topUp = $in->policy->dripOnly ? PlannedTopUp::alone($in->policy->intervalKm, $in->pot->topUp->minutes ?? PlanTerms::TOPUP_MINUTES) : $in->pot->topUp;
         $allowed = array_map(fn(int $day) => ! $in->policy->dripOnly && $in->pot->weekdays[$day % 7], range(0, self::AHEAD_DAYS - 1));
         $input = new PotDaysInput(self::AHEAD_DAYS, $allowed, $in->pot->fixedMinutes, $in->pot->perDipMinutes, $in->pot->batchMinutes, $in->pot->capacity, $in->pot->swapMinutes, $topUp, $bikes);
         $plan = (new PotDays)($input);
@@ -132,10 +131,9 @@ final readonly class Simulate implements Model
                 }
             }
         }
-        $batches = $dips === [] ? 0 : ($input->potCapacity === null ? 1 : (int) ceil(count($dips) / $input->potCapacity));
         $week->potDays++;
         $week->dips += count($dips);
-        $week->minutes += $in->pot->fixedMinutes + count($dips) * $in->pot->perDipMinutes + $batches * $in->pot->batchMinutes;
+        $week->minutes += $input->potMinutes(count($dips));
         if ($dips === []) {
             return $bath;
         }
@@ -145,25 +143,20 @@ final readonly class Simulate implements Model
         $week->waxTakenG += $before - $after->waxG;
 
         return match ($after->next) {
-            BathNext::TopUp => $this->bought($in, $week, $in->pot->waxG - $after->waxG, [...$bath, BathEvent::topUp($atS, max(1.0, $in->pot->waxG - $after->waxG))]),
+            BathNext::TopUp => [...$bath, BathEvent::topUp($atS, $this->bought($in, $week, max(self::LEAST_WAX_G, $in->pot->waxG - $after->waxG)))],
             BathNext::Filter => [...$bath, BathEvent::filter($atS)],
             BathNext::Replace => $this->replaced($in, $week, $after->waxG, $atS),
             BathNext::Ok => $bath,
         };
     }
 
-    /**
-     * @param non-empty-list<BathEvent> $bath
-     *
-     * @return non-empty-list<BathEvent>
-     */
-    private function bought(SimulateInput $in, SimulatedWeek $week, float $g, array $bath): array
+    /** @return float the same grams, paid */
+    private function bought(SimulateInput $in, SimulatedWeek $week, float $g): float
     {
-        $g = max(1.0, $g);
         $week->waxBoughtG += $g;
         $week->cost += $g / 1000.0 * $in->costs->waxKg;
 
-        return $bath;
+        return $g;
     }
 
     /** @return non-empty-list<BathEvent> */
@@ -171,7 +164,7 @@ final readonly class Simulate implements Model
     {
         $week->waxThrownG += $leftG;
 
-        return $this->bought($in, $week, $in->pot->waxG, [BathEvent::fill($atS, $in->pot->waxG)]);
+        return [BathEvent::fill($atS, $this->bought($in, $week, $in->pot->waxG))];
     }
 
     /** Chains at their limit go, and new ones come in their place. */

@@ -8,7 +8,7 @@ namespace Dripel\Core\Plan;
 final readonly class SimulateResult
 {
     /** @param list<SimulatedWeek> $weeks */
-    public function __construct(public array $weeks, private float $hourCost) {}
+    public function __construct(public array $weeks, private SimulatedCosts $costs) {}
 
     public function km(): float
     {
@@ -28,7 +28,7 @@ final readonly class SimulateResult
     /** Money and time, per 1000 km; null where nothing is ridden. */
     public function per1000Km(): ?float
     {
-        return $this->km() > 0.0 ? 1000.0 * ($this->cost() + $this->minutes() / 60.0 * $this->hourCost) / $this->km() : null;
+        return $this->km() > 0.0 ? 1000.0 * ($this->cost() + $this->minutes() / 60.0 * $this->costs->hour) / $this->km() : null;
     }
 
     /** Mean km of the chains that were worn out, with what they had been ridden before; null: none was. */
@@ -37,6 +37,26 @@ final readonly class SimulateResult
         $lives = array_merge(...array_map(fn(SimulatedWeek $week) => array_column($week->retired, 'km'), $this->weeks));
 
         return $lives === [] ? null : array_sum($lives) / count($lives);
+    }
+
+    /** What went into stripping new chains. */
+    public function solventCost(): float
+    {
+        return $this->sum(fn(SimulatedWeek $week) => $week->bought) * $this->costs->strip;
+    }
+
+    /** @return list<float> the mean wear of the chains of a bike, in percent, at the end of every `$step`th week */
+    public function meanWearPct(string|int $bike, int $step): array
+    {
+        $points = [];
+        foreach ($this->weeks as $i => $week) {
+            $wear = $week->wear[(string) $bike] ?? [];
+            if ($i % $step === 0 && $wear !== []) {
+                $points[] = array_sum($wear) / count($wear);
+            }
+        }
+
+        return $points;
     }
 
     /** @param callable(SimulatedWeek): (int|float) $of */

@@ -38,6 +38,12 @@ final readonly class SimulatedBike
         in_array($onBike, array_column($chains, 'id'), true) || throw new InvalidInput('on_bike', 'must be one of its chains');
     }
 
+    /** The same with its chains retired at another limit. */
+    public function upTo(float $limitPct): self
+    {
+        return new self($this->id, $this->weekKm, $this->factor, $limitPct, $this->ratePctPer1000Km, $this->rateIntervalKm, $this->chains, $this->onBike);
+    }
+
     public static function from(Fields $in): self
     {
         $in->only('id', 'week_km', 'factor', 'limit_pct', 'rate_pct_per_1000km', 'rate_interval_km', 'chains', 'on_bike');

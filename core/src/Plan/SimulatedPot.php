@@ -13,9 +13,6 @@ use Dripel\Core\Input\InvalidInput;
 /** The pot of a simulation: on which weekdays (from Monday), what everything takes in minutes, the vessel and what wax is in it (g). */
 final readonly class SimulatedPot
 {
-    /** Wipe, a drop on each roller, wipe again: house rule. What a plan prices a top-up at may be more, so that the pot comes first. */
-    public const TOPUP_WORK_MINUTES = 15.0;
-
     /**
      * @param list<bool> $weekdays seven of them
      *
@@ -32,7 +29,7 @@ final readonly class SimulatedPot
         public Vessel $vessel,
         public float $waxG,
         public float $pickupG = BathLedgerInput::PICKUP_G,
-        public float $topUpWorkMinutes = self::TOPUP_WORK_MINUTES,
+        public float $topUpWorkMinutes = PlanTerms::TOPUP_WORK_MINUTES,
     ) {
         count($weekdays) === 7 || throw new InvalidInput('weekdays', 'must be seven, from Monday');
         Check::positive('wax_g', $waxG);
@@ -54,7 +51,7 @@ final readonly class SimulatedPot
             $in->nested('vessel', Vessel::from(...)),
             $in->number('wax_g'),
             $in->number('pickup_g', BathLedgerInput::PICKUP_G),
-            Check::notNegative('topup_work_minutes', $in->number('topup_work_minutes', self::TOPUP_WORK_MINUTES)),
+            Check::notNegative('topup_work_minutes', $in->number('topup_work_minutes', PlanTerms::TOPUP_WORK_MINUTES)),
         );
     }
 }

@@ -16,9 +16,6 @@ use Dripel\Core\Logbook\ChainStatus;
  */
 final readonly class WorkshopPlan
 {
-    /** A bottle alone, where a bike lives on it: as often as it takes. */
-    private const ALWAYS = 100_000;
-
     /** So many more pot days are told as ways to mend a plan. */
     private const POT_REPAIRS = 2;
 
@@ -81,9 +78,19 @@ final readonly class WorkshopPlan
     /** The plan that holds: by hand where somebody made one, else the best. */
     public function held(): PotDaysResult
     {
-        $days = $this->byHand();
+        return $this->byHand() === [] ? $this->best : $this->along($this->heldDays(), $this->heldBottle());
+    }
 
-        return $days === [] ? $this->best : $this->along($days, $this->terms->bottle);
+    /** @return list<int> the pot days of the plan that holds */
+    public function heldDays(): array
+    {
+        return $this->byHand() ?: array_map(fn(PlannedPotDay $pot) => $pot->day, $this->best->potDays);
+    }
+
+    /** Whether the plan that holds may use the bottle. */
+    public function heldBottle(): bool
+    {
+        return $this->byHand() === [] || $this->terms->bottle;
     }
 
     /** @return list<int> the days of the plan by hand that are still to come; none: there is none */
@@ -134,7 +141,7 @@ final readonly class WorkshopPlan
         $topUp = $bottle ? $this->input->topUp : null;
         foreach ($this->bikes + $this->dripBikes as $bikeId => $bike) {
             $alone = isset($this->dripBikes[$bikeId]);
-            $run = new BikeRun($bike, $alone ? new PlannedTopUp($bike->intervalKm, $this->terms->topUpMinutes, self::ALWAYS) : $topUp);
+            $run = new BikeRun($bike, $alone ? PlannedTopUp::alone($bike->intervalKm, $this->terms->topUpMinutes) : $topUp);
             for ($day = 0; $day < $this->terms->days; $day++) {
                 $pot = ! $alone && in_array($day, $potDays, true) && $run->dip() !== [];
                 [$swaps, $drips] = [count($run->swaps), count($run->dripped)];

@@ -14,7 +14,7 @@ use Dripel\Core\Interval\Condition;
 final readonly class RideRow
 {
     /** Nobody rides further in one go; it would be two rides, or metres. */
-    private const MOST_KM = 2000.0;
+    public const MOST_KM = 2000.0;
 
     private const MOST_HOURS = 240.0;
 

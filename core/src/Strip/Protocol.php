@@ -74,6 +74,14 @@ final readonly class Protocol
         return array_sum(array_map(fn(ProtocolStep $bath) => $bath->solvent === $solvent ? (float) $bath->volumeMl : 0.0, $this->baths()));
     }
 
+    /** @return array<string, float> what a run takes from the can with nothing in the jars, in ml by solvent, of those that are bought */
+    public function freshMl(): array
+    {
+        $stocked = array_filter($this->solvents(), fn(Solvent $solvent) => $solvent->isStocked());
+
+        return array_combine(array_map(fn(Solvent $solvent) => $solvent->value, $stocked), array_map($this->volumeMl(...), $stocked));
+    }
+
     /** How long its timers run, in seconds. */
     public function timedS(): int
     {

@@ -126,18 +126,27 @@ it('lays policies side by side over the years', function (): void {
     $ask = fn(array $policies, array $more = []) => $this->postJson('/ahead/what-if', ['action_id' => (string) Str::uuid(), 'years' => 5, 'hour' => null, 'bike_id' => $this->heron->id, 'policies' => $policies] + $more);
     $answer = $ask([$policy(200), $policy(400), ['chains' => 4] + $policy(300), $policy(200, true)])->assertOk()->json();
     [$short, $long, $more, $drip] = $answer['rows'];
-    expect((int) $short['potDays'])->toBeGreaterThan((int) $long['potDays'])->and((int) $more['potDays'])->toBeLessThanOrEqual((int) $short['potDays'])
-        ->and($drip['potDays'])->toBe('0')->and((int) $drip['topUps'])->toBeGreaterThan(0)
+    expect((int) $short['figures']['pot_days'])->toBeGreaterThan((int) $long['figures']['pot_days'])->and((int) $more['figures']['pot_days'])->toBeLessThanOrEqual((int) $short['figures']['pot_days'])
+        ->and($drip['figures']['pot_days'])->toBe('0')->and((int) $drip['figures']['topups'])->toBeGreaterThan(0)
         ->and(array_sum(array_column($answer['rows'], 'best')))->toBeGreaterThan(0)->and($short['weeks'])->not->toBe([])->and($short['curve'])->not->toBe([])
         ->and($answer['economy']['best']['y'])->toBeLessThanOrEqual($answer['economy']['own']['y'])->and(($this->plain)($answer['bike']['rate']))->toContain('at 300 km');
+    // A price that nobody noted counts as nothing, and that is said.
+    expect($answer['unpriced'])->toContain('cassette')->toContain('drip wax')->not->toContain('for chain')->not->toContain('chain,');
     // A later limit wears out fewer chains; on twelve speeds the school by speeds says what the strict one does.
     $limits = $ask([['limit' => 'strict'] + $policy(400), ['limit' => 'one_mark'] + $policy(400), ['limit' => 'by_speeds'] + $policy(400)])->assertOk()->json('rows');
-    expect((int) $limits[1]['chains'])->toBeLessThanOrEqual((int) $limits[0]['chains'])->and($limits[2]['money'])->toBe($limits[0]['money']);
+    expect((int) $limits[1]['figures']['bought'])->toBeLessThanOrEqual((int) $limits[0]['figures']['bought'])->and($limits[2]['figures']['money'])->toBe($limits[0]['figures']['money']);
     // With an hour at a price a longer interval is cheaper than it was.
     $dear = $ask([$policy(200), $policy(400)], ['hour' => '40'])->assertOk()->json();
     expect($dear['economy']['best']['x'])->toBeGreaterThanOrEqual($answer['economy']['best']['x']);
     $ask([$policy(0)])->assertStatus(422)->assertJsonValidationErrors('policies.0.interval');
     expect(($this->page)('/ahead/what-if')['policies'])->toHaveCount(4);
+});
+
+it('puts the drips of a bike that lives on the bottle into the calendar', function (): void {
+    ($this->does)("/bikes/{$this->heron->id}", ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'limit_school' => 'strict', 'drip_only' => true], 'put');
+    $ics = (string) $this->get('/ahead/dripel.ics')->getContent();
+    // A quarter of an hour on the evening before, whatever the plan prices it at.
+    expect($ics)->toContain('UID:drip-')->toMatch('/DTSTART:(\\d{8})T200000Z\\r\\nDTEND:\\1T201500Z/')->not->toContain('UID:pot-');
 });
 
 it('has nothing to plan or to reckon for an empty shed, and says so', function (): void {

@@ -16,12 +16,12 @@ use App\Http\Requests\Ahead\PlanRequest;
 use App\Http\Requests\Ahead\PlanTermsRequest;
 use App\Logbook\Moments;
 use App\Logbook\ReadBook;
-use App\Models\Workshop;
 use App\Strip\ReadPrices;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
 use App\Wear\ReadWear;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\WorkshopPlan;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -37,21 +37,19 @@ final class AheadController extends Controller
     {
         $weeks = min(ReadPlan::MOST_WEEKS, max(2, $request->integer('weeks', ReadPlan::WEEKS)));
         $workshop = $this->current->workshop();
+        $plan = ($this->readPlan)($workshop, $weeks);
+        $props = $this->props($plan);
 
-        $props = $this->props($workshop, $weeks);
-        $shopping = $readShopping($workshop, ($this->readPlan)($workshop, $weeks));
-
-        return Inertia::render('Ahead/Ahead', ['shopping' => $props->shopping($shopping, $readPrices($workshop))] + $props->page($workshop, $this->readPlan->rides($workshop), $weeks));
+        return Inertia::render('Ahead/Ahead', ['shopping' => $props->shopping($readShopping($workshop, $plan), $readPrices($workshop))] + $props->page($workshop, $this->readPlan->rides($workshop), $weeks));
     }
 
     /** What comes of pot days by hand; nothing is kept. */
     public function try(PlanRequest $request): JsonResponse
     {
-        $weeks = $request->integer('weeks', ReadPlan::WEEKS);
-        $plan = ($this->readPlan)($this->current->workshop(), $weeks);
+        $plan = ($this->readPlan)($this->current->workshop(), $request->integer('weeks', ReadPlan::WEEKS));
         $days = $plan->days($request->dates());
 
-        return response()->json($this->props($this->current->workshop(), $weeks)->plan($plan->along($days, $request->boolean('bottle')), $days, $request->boolean('bottle')));
+        return response()->json($this->props($plan)->plan($plan->along($days, $request->boolean('bottle')), $days, $request->boolean('bottle')));
     }
 
     public function keep(PlanRequest $request, KeepPlan $keepPlan): RedirectResponse
@@ -101,8 +99,10 @@ final class AheadController extends Controller
         ));
     }
 
-    private function props(Workshop $workshop, int $weeks): AheadProps
+    private function props(WorkshopPlan $plan): AheadProps
     {
-        return new AheadProps(($this->readBook)($workshop), $this->speaker->voice(), ($this->readPlan)($workshop, $weeks), ($this->readWear)($workshop));
+        $workshop = $this->current->workshop();
+
+        return new AheadProps(($this->readBook)($workshop), $this->speaker->voice(), $plan, ($this->readWear)($workshop));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Ahead;
 
-use App\Ahead\WhatIf;
+use App\Ahead\ReadYears;
 use App\Http\Controllers\Controller;
 use App\Http\Props\WhatIfProps;
 use App\Http\Requests\Ahead\WhatIfRequest;
@@ -18,20 +18,20 @@ use Inertia\Response;
 /** Which interval, how many chains, which school: laid side by side over the years. */
 final class WhatIfController extends Controller
 {
-    public function __construct(private readonly CurrentWorkshop $current, private readonly ReadBook $readBook, private readonly Speaker $speaker, private readonly WhatIf $whatIf) {}
+    public function __construct(private readonly CurrentWorkshop $current, private readonly ReadBook $readBook, private readonly Speaker $speaker, private readonly ReadYears $readYears) {}
 
     public function index(): Response
     {
-        return Inertia::render('Ahead/WhatIf', $this->props()->page($this->current->workshop()));
+        return Inertia::render('Ahead/WhatIf', $this->props()->page());
     }
 
     public function compare(WhatIfRequest $request): JsonResponse
     {
-        return response()->json($this->props()->compare($this->current->workshop(), $request->policies(), $request->schools(), $request->integer('years'), $request->hourMinor(), $request->bikeIfNamed()?->id));
+        return response()->json($this->props()->compare(($this->readYears)($this->current->workshop(), $request->hourMinor()), $request->policies(), $request->schools(), $request->integer('years'), $request->bikeIfNamed()?->id));
     }
 
     private function props(): WhatIfProps
     {
-        return new WhatIfProps(($this->readBook)($this->current->workshop()), $this->speaker->voice(), $this->whatIf);
+        return new WhatIfProps(($this->readBook)($this->current->workshop()), $this->speaker->voice());
     }
 }

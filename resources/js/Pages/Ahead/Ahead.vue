@@ -276,12 +276,6 @@ li {
   padding: 6px 0;
   border-bottom: 1px solid var(--line);
 }
-summary {
-  cursor: pointer;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 28px;
-}
 @media (max-width: 1000px) {
   .cols {
     grid-template-columns: minmax(0, 1fr);

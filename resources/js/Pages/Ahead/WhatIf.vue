@@ -15,19 +15,11 @@ interface Policy {
   limit: string | null
   drip_only: boolean
 }
+const FIGURES = ['life', 'bought', 'cassettes', 'pot_days', 'topups', 'hours', 'wax', 'solvents', 'money', 'per'] as const
 interface Row {
   name: string
-  life: string
-  chains: string
-  cassettes: string
-  potDays: string
+  figures: Record<(typeof FIGURES)[number], string>
   forced: number
-  topUps: string
-  hours: string
-  wax: string
-  solvents: string
-  money: string
-  per1000: string
   best: boolean
   weeks: string[]
   curve: number[]
@@ -47,6 +39,7 @@ interface Answer {
     text: string
   } | null
   bike: { id: number; name: string; rate: string } | null
+  unpriced: string
 }
 const props = defineProps<{
   policies: Policy[]
@@ -54,14 +47,13 @@ const props = defineProps<{
   intervals: { value: string; title: string }[]
   rotations: { value: string; title: string }[]
   limits: { value: string; title: string }[]
-  hour: string
   currency: string
   bikes: { value: number; title: string }[]
 }>()
 const here = useHere()
 const form = reactive({
   years: 5,
-  hour: props.hour,
+  hour: '',
   bike_id: props.bikes[0]?.value ?? null,
   policies: props.policies.map((one) => ({ ...one })),
 })
@@ -99,18 +91,21 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
       <div class="row over">
         <label
           >{{ t('what_if.over') }}
-          <select v-model.number="form.years" data-test="years">
+          <select v-model.number="form.years" class="slim" data-test="years">
             <option v-for="n in 5" :key="n" :value="n">{{ years(n) }}</option>
           </select></label
         >
-        <label>{{ t('what_if.hour') }} <input v-model="form.hour" inputmode="decimal" size="5" name="hour" /> {{ currency }}</label>
+        <label
+          >{{ t('what_if.hour') }} <input v-model="form.hour" class="slim" inputmode="decimal" size="5" name="hour" /> {{ currency }}</label
+        >
         <label
           >{{ t('what_if.curves_of') }}
-          <select v-model="form.bike_id" data-test="bike">
+          <select v-model="form.bike_id" class="slim" data-test="bike">
             <option v-for="bike in bikes" :key="bike.value" :value="bike.value">{{ bike.title }}</option>
           </select></label
         >
       </div>
+      <p v-if="preview?.unpriced" class="note" role="note">{{ preview.unpriced }}</p>
       <datalist id="intervals">
         <option v-for="one in intervals" :key="one.title" :value="one.value">{{ one.title }}</option>
       </datalist>
@@ -125,16 +120,7 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
               <th>{{ t('what_if.order') }}</th>
               <th>{{ t('what_if.limit') }}</th>
               <th>{{ t('what_if.drip') }}</th>
-              <th class="num">{{ t('what_if.life') }}</th>
-              <th class="num">{{ t('what_if.bought') }}</th>
-              <th class="num">{{ t('what_if.cassettes') }}</th>
-              <th class="num">{{ t('what_if.pot_days') }}</th>
-              <th class="num">{{ t('what_if.topups') }}</th>
-              <th class="num">{{ t('what_if.hours') }}</th>
-              <th class="num">{{ t('what_if.wax') }}</th>
-              <th class="num">{{ t('what_if.solvents') }}</th>
-              <th class="num">{{ t('what_if.money') }}</th>
-              <th class="num">{{ t('what_if.per') }}</th>
+              <th v-for="figure in FIGURES" :key="figure" class="num">{{ t(`what_if.${figure}`) }}</th>
             </tr>
           </thead>
           <tbody>
@@ -145,6 +131,7 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
                 </svg>
                 <input
                   v-model="policy.interval"
+                  class="slim"
                   inputmode="decimal"
                   size="4"
                   list="intervals"
@@ -153,17 +140,21 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
                 {{ here.distanceUnit }}
               </td>
               <td>
-                <select v-model="policy.chains" :aria-label="`${t('what_if.chains_each')} ${i + 1}`" :data-test="`chains-${i}`">
+                <select
+                  v-model="policy.chains"
+                  class="slim"
+                  :aria-label="`${t('what_if.chains_each')} ${i + 1}`"
+                  :data-test="`chains-${i}`">
                   <option v-for="count in chains" :key="String(count)" :value="count">{{ count ?? t('what_if.as_now') }}</option>
                 </select>
               </td>
               <td>
-                <select v-model="policy.rotation" :aria-label="`${t('what_if.order')} ${i + 1}`">
+                <select v-model="policy.rotation" class="slim" :aria-label="`${t('what_if.order')} ${i + 1}`">
                   <option v-for="one in rotations" :key="one.value" :value="one.value">{{ one.title }}</option>
                 </select>
               </td>
               <td>
-                <select v-model="policy.limit" :aria-label="`${t('what_if.limit')} ${i + 1}`">
+                <select v-model="policy.limit" class="slim" :aria-label="`${t('what_if.limit')} ${i + 1}`">
                   <option :value="null">{{ t('what_if.own') }}</option>
                   <option v-for="one in limits" :key="one.value" :value="one.value">{{ one.title }}</option>
                 </select>
@@ -172,23 +163,14 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
                 <input v-model="policy.drip_only" type="checkbox" :aria-label="`${t('what_if.drip')} ${i + 1}`" />
               </td>
               <template v-if="preview?.rows[i]">
-                <td class="num">{{ preview.rows[i].life }}</td>
-                <td class="num">{{ preview.rows[i].chains }}</td>
-                <td class="num">{{ preview.rows[i].cassettes }}</td>
-                <td class="num">{{ preview.rows[i].potDays }}</td>
-                <td class="num">{{ preview.rows[i].topUps }}</td>
-                <td class="num">{{ preview.rows[i].hours }}</td>
-                <td class="num">{{ preview.rows[i].wax }}</td>
-                <td class="num">{{ preview.rows[i].solvents }}</td>
-                <td class="num">{{ preview.rows[i].money }}</td>
-                <td class="num">
+                <td v-for="figure in FIGURES" :key="figure" class="num">
                   <button
                     type="button"
-                    class="as-link"
+                    class="figure"
                     :aria-expanded="opened === i"
-                    :data-test="`open-${i}`"
+                    :data-test="`open-${i}-${figure}`"
                     @click="opened = opened === i ? null : i">
-                    <b>{{ preview.rows[i].per1000 }}</b>
+                    {{ preview.rows[i].figures[figure] }}
                   </button>
                 </td>
               </template>
@@ -264,23 +246,10 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
   gap: 10px 22px;
   margin: 10px 0;
 }
-select,
-input:not([type='checkbox']) {
-  font: inherit;
-  color: inherit;
-  min-height: 30px;
-  padding: 0 6px;
-  background: var(--paper);
-  border: 1px solid var(--steel-2);
-  border-radius: 3px;
-}
 input[type='checkbox'] {
   width: 18px;
   height: 18px;
   accent-color: var(--ink);
-}
-.scroll {
-  overflow-x: auto;
 }
 td,
 th {
@@ -292,6 +261,16 @@ td select {
 tr.best td {
   font-weight: 680;
   background: var(--paper);
+}
+.figure {
+  font: inherit;
+  color: inherit;
+  padding: 4px 0;
+  border: 0;
+  background: none;
+  cursor: pointer;
+  text-decoration: underline dotted var(--steel-2);
+  text-underline-offset: 3px;
 }
 .key {
   stroke: var(--ink);
@@ -350,12 +329,6 @@ svg[role='img'] {
 text {
   font-size: 10.5px;
   fill: var(--steel);
-}
-summary {
-  cursor: pointer;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 28px;
 }
 @media (max-width: 1000px) {
   text {

@@ -97,9 +97,6 @@ const keep = () => submit('post', '/arrive/table/keep')
   margin-bottom: 14px;
   flex-wrap: wrap;
 }
-.scroll {
-  overflow-x: auto;
-}
 td,
 th {
   white-space: nowrap;

@@ -314,12 +314,6 @@ p {
   gap: 18px 26px;
   margin-bottom: 18px;
 }
-summary {
-  cursor: pointer;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 28px;
-}
 .side {
   display: grid;
   gap: 34px;

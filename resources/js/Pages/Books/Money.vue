@@ -67,15 +67,15 @@ function wordY(own: Point[], other: Point[], upper: boolean): number {
           <form class="row" @submit.prevent="submit('put', '/books/money')">
             <label
               >{{ t('money.life') }}
-              <input v-model="form.life" inputmode="decimal" size="6" name="life" :aria-invalid="!!form.errors.life" />
+              <input v-model="form.life" class="slim" inputmode="decimal" size="6" name="life" :aria-invalid="!!form.errors.life" />
               {{ here.distanceUnit }}</label
             >
             <label
               >{{ t('money.every') }}
-              <input v-model="form.every" inputmode="decimal" size="4" name="every" :aria-invalid="!!form.errors.every" />
+              <input v-model="form.every" class="slim" inputmode="decimal" size="4" name="every" :aria-invalid="!!form.errors.every" />
               {{ here.distanceUnit }}</label
             >
-            <button class="btn small" :disabled="form.processing">{{ t('money.keep') }}</button>
+            <v-btn type="submit" :loading="form.processing" data-test="save-plain">{{ t('money.keep') }}</v-btn>
           </form>
           <p v-for="message in form.errors" :key="message" class="ember" role="alert">{{ message }}</p>
         </div>
@@ -165,15 +165,6 @@ function wordY(own: Point[], other: Point[], upper: boolean): number {
   gap: 8px 18px;
   margin-top: 12px;
 }
-input {
-  font: inherit;
-  color: inherit;
-  min-height: 30px;
-  padding: 0 6px;
-  background: var(--paper);
-  border: 1px solid var(--steel-2);
-  border-radius: 3px;
-}
 svg {
   width: 100%;
   height: auto;
@@ -199,9 +190,6 @@ text {
   font-weight: 680;
   fill: var(--ink);
 }
-.scroll {
-  overflow-x: auto;
-}
 th,
 td {
   white-space: nowrap;
@@ -224,12 +212,6 @@ h2:not([id]) {
 }
 .narrow {
   max-width: 720px;
-}
-summary {
-  cursor: pointer;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 28px;
 }
 @media (max-width: 1000px) {
   .against {

@@ -133,12 +133,6 @@ ol li {
 .row {
   gap: 14px;
 }
-summary {
-  cursor: pointer;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 28px;
-}
 @media (max-width: 1000px) {
   .cols {
     grid-template-columns: minmax(0, 1fr);

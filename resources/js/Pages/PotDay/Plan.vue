@@ -342,12 +342,6 @@ th[scope='row'] {
   color: var(--ink);
   font-size: 15px;
 }
-summary {
-  cursor: pointer;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 28px;
-}
 .refused {
   margin: 4px 0;
 }

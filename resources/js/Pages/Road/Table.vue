@@ -121,7 +121,6 @@ const putAside = () => router.delete(`/ride-imports/${props.import.id}`)
 
 <style scoped>
 .scroll {
-  overflow-x: auto;
   margin: 10px 0 18px;
 }
 td,

@@ -308,12 +308,6 @@ em.plain {
   display: grid;
   gap: 4px;
 }
-summary {
-  cursor: pointer;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  min-height: 28px;
-}
 .outcome {
   display: grid;
   gap: 14px;

@@ -170,9 +170,6 @@ const at = (date: string) => (held.value?.from === date ? held.value.to : date)
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
 .grid {
   display: grid;
   grid-template-columns: 130px minmax(0, 1fr);

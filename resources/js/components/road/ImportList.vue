@@ -76,10 +76,6 @@ li {
 .row {
   gap: 8px 14px;
 }
-summary {
-  cursor: pointer;
-  min-height: 28px;
-}
 p {
   margin: 2px 0;
 }

@@ -46,10 +46,6 @@ const EXAMPLE = 'Content-Type: application/gpx+xml\n\n<gpx version="1.1">…</gp
 section {
   padding-top: 0;
 }
-summary {
-  cursor: pointer;
-  min-height: 28px;
-}
 summary h2 {
   display: inline;
 }

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ahead;
+
+use App\Logbook\ReadBook;
+use App\Models\Workshop;
+use App\Pot\PotFacts;
+use App\Pot\ReadBaths;
+use App\Strip\Protocols;
+use App\Strip\ReadPrices;
+use App\Support\AppClock;
+use App\Wear\ReadWear;
+use Dripel\Core\Bath\BathState;
+use Dripel\Core\Plan\WorkshopYears;
+
+/** Loads what the coming years of a workshop are reckoned from. */
+final readonly class ReadYears
+{
+    public function __construct(private ReadBook $readBook, private ReadWear $readWear, private ReadBaths $readBaths, private ReadPrices $readPrices, private Protocols $protocols, private AppClock $clock) {}
+
+    /** @param float $hourMinor what an hour of work is worth, in minor units */
+    public function __invoke(Workshop $workshop, float $hourMinor): WorkshopYears
+    {
+        $book = ($this->readBook)($workshop);
+        $baths = ($this->readBaths)($workshop);
+        $known = array_filter($baths, fn(BathState $bath) => $bath->ledger !== null);
+        $potId = array_key_first($known);
+
+        return WorkshopYears::of(
+            $book,
+            ($this->readWear)($workshop),
+            $potId === null ? null : PotFacts::of($book->settings, $potId)->vessel(),
+            $potId === null ? null : $known[$potId]->ledger?->waxG,
+            BathState::pickupG($baths),
+            ($this->readPrices)($workshop),
+            $this->protocols->find($workshop, Protocols::DEFAULT)?->freshMl() ?? [],
+            $hourMinor,
+            $this->clock->unixS(),
+        );
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+/** When on a planned day things are taken to be done, in hours of the clock on the wall. House rules. */
+final readonly class PlanHours
+{
+    public const POT_EVENING = 19;
+
+    public const POT_MORNING = 6;
+
+    public const SWAP = 8;
+
+    public const RIDE = 9;
+
+    public const MEASURE = 18;
+
+    /** On the evening before the ride that it is for. */
+    public const DRIP = 20;
+
+    public static function pot(PlanTerms $terms): int
+    {
+        return $terms->evening ? self::POT_EVENING : self::POT_MORNING;
+    }
+}

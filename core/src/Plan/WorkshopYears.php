@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use Dripel\Core\Bath\BathDip;
+use Dripel\Core\Bath\Vessel;
+use Dripel\Core\Cost\PriceList;
+use Dripel\Core\Cost\Supply;
+use Dripel\Core\Drip\DripDoseInput;
+use Dripel\Core\Interval\IntervalEconomyInput;
+use Dripel\Core\Interval\LifeCurve;
+use Dripel\Core\Interval\WaxTopUp;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\PotDay\PotCapacity;
+use Dripel\Core\Strip\Solvent;
+use Dripel\Core\Strip\SolventCost;
+use Dripel\Core\Wear\ChainForecast;
+use Dripel\Core\Wear\LimitSchool;
+use Dripel\Core\Wear\WorkshopWear;
+
+/**
+ * A workshop as plan.simulate and interval.economy take it: ridden as in the last year, worn as its own chains wear, its pot, its
+ * minutes, at its prices. Money in minor units.
+ */
+final readonly class WorkshopYears
+{
+    private const WEEKS = 52;
+
+    /** Chains that share a pot day where one interval is looked at alone: house rule. */
+    private const POT_SHARED_BY = 3;
+
+    /** A pot that nobody described: a small slow cooker (diameter and height in mm), half full (g). House rule. */
+    private const USUAL_POT = [130.0, 105.0, 500.0];
+
+    private const LEAST_RATE = 1e-4;
+
+    /**
+     * @param list<SimulatedBike> $bikes that have a chain on and are ridden
+     * @param array<int, int> $speeds of each of them
+     * @param list<Supply> $unpriced that count as nothing because nobody noted a price
+     */
+    private function __construct(public array $bikes, private array $speeds, private SimulatedPot $pot, private SimulatedCosts $costs, private LifeCurve $curve, private PlanTerms $terms, public array $unpriced) {}
+
+    /**
+     * @param Vessel|null $vessel the pot that the dips go into, and the wax in it, in g; null: nobody described one
+     * @param array<string, float> $stripMl by solvent, of the school of stripping
+     * @param float $hourMinor what an hour of work is worth
+     */
+    public static function of(Book $book, WorkshopWear $wear, ?Vessel $vessel, ?float $waxG, float $pickupG, PriceList $prices, array $stripMl, float $hourMinor, int $nowS): self
+    {
+        $terms = PlanTerms::of($book, 7, null, $nowS);
+        [$bikes, $speeds] = [[], []];
+        foreach (Rail::all($book, $nowS, $book->settings->zone()) as $rail) {
+            $bike = self::bike($book, $rail, $wear, $nowS);
+            if ($bike !== null) {
+                $bikes[] = $bike;
+                $speeds[$rail->bikeId] = $book->settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 12);
+            }
+        }
+        $strip = SolventCost::of($stripMl, $prices, $nowS);
+        $cost = fn(Supply $supply, float $quantity): float => $prices->costMinor($supply, $quantity, $nowS) ?? 0.0;
+
+        return new self(
+            $bikes,
+            $speeds,
+            self::pot($book, $terms, $vessel, $waxG, $pickupG),
+            new SimulatedCosts($cost(Supply::Chain, 1), $strip->minor / SolventCost::TOGETHER, $cost(Supply::QuickLink, 1), $cost(Supply::Cassette, 1), IntervalEconomyInput::CHAINS_PER_CASSETTE, $cost(Supply::Wax, 1000), $cost(Supply::DripWax, DripDoseInput::USUAL_ML), $hourMinor),
+            $book->settings->lifeCurve(),
+            $terms,
+            [...$prices->without([Supply::Chain, Supply::QuickLink, Supply::Cassette, Supply::Wax, Supply::DripWax]), ...array_map(fn(Solvent $solvent) => Supply::from($solvent->value), $strip->unpriced)],
+        );
+    }
+
+    /** The same with one of its bikes alone. */
+    public function only(int $bikeId): self
+    {
+        return new self(array_values(array_filter($this->bikes, fn(SimulatedBike $bike) => $bike->id === $bikeId)), $this->speeds, $this->pot, $this->costs, $this->curve, $this->terms, $this->unpriced);
+    }
+
+    /** @param LimitSchool|null $school by which chains are retired; null: each bike's own */
+    public function input(SimulatedPolicy $policy, int $years, ?LimitSchool $school = null): SimulateInput
+    {
+        $bikes = $school === null ? $this->bikes : array_map(fn(SimulatedBike $bike) => $bike->upTo($school->limitPct($this->speeds[$bike->id])), $this->bikes);
+
+        return new SimulateInput(self::WEEKS * $years, $bikes, $policy, $this->pot, $this->costs, $this->curve);
+    }
+
+    /** The cheapest interval of a bike, by its own limit. */
+    public function economy(SimulatedBike $bike): IntervalEconomyInput
+    {
+        return new IntervalEconomyInput(
+            $this->curve,
+            $this->costs->chain,
+            $this->pot->pickupG / 1000.0 * $this->costs->waxKg,
+            1000.0 * $bike->limitPct / $bike->ratePctPer1000Km / $this->curve->lifeKm($bike->rateIntervalKm),
+            $this->costs->strip,
+            $this->costs->quickLink,
+            $this->costs->cassette,
+            $this->costs->chainsPerCassette,
+            $this->terms->dipMinutes + ($this->terms->fixedMinutes + $this->terms->batchMinutes) / self::POT_SHARED_BY,
+            $this->costs->hour,
+        );
+    }
+
+    /** Null where it has no chain on or was not ridden. */
+    private static function bike(Book $book, Rail $rail, WorkshopWear $wear, int $nowS): ?SimulatedBike
+    {
+        $year = YearOfRiding::of($book->ridesOf($rail->bikeId), $book->settings, $nowS, $book->settings->zone());
+        if ($rail->fitted === null || array_sum($year->weekKm) <= 0.0) {
+            return null;
+        }
+        $terms = $rail->fitted->terms;
+        $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => $chain === $rail->fitted || (! $chain->pastLimit && $chain->life !== null && ! $rail->kept($chain))));
+        assert($chains !== []);
+        $forecasts = array_values(array_filter(array_map($wear->of(...), $chains)));
+        $mean = fn(callable $of, float $without): float => $forecasts === [] ? $without : array_sum(array_map($of, $forecasts)) / count($forecasts);
+
+        return new SimulatedBike(
+            $rail->bikeId,
+            $year->weekKm,
+            $year->factor,
+            $terms->limitPct,
+            max(self::LEAST_RATE, $mean(fn(ChainForecast $one) => $one->result->rateMean, 1000.0 * $terms->limitPct / $book->settings->lifeCurve()->lifeKm($terms->intervalKm))),
+            $mean(fn(ChainForecast $one) => $one->intervalKm, $terms->intervalKm),
+            array_map(fn(ChainState $chain) => ['id' => $chain->chainId, 'wear_pct' => max(0.0, $wear->of($chain)->result->nowMean ?? 0.0), 'used_km' => max(0.0, $terms->intervalKm - $rail->rideableKm($chain)), 'km' => $chain->km->km], $chains),
+            $rail->fitted->chainId,
+        );
+    }
+
+    private static function pot(Book $book, PlanTerms $terms, ?Vessel $vessel, ?float $waxG, float $pickupG): SimulatedPot
+    {
+        [$diameterMm, $heightMm, $usualG] = self::USUAL_POT;
+        $vessel ??= new Vessel($diameterMm, $heightMm);
+        $waxG ??= $usualG;
+        $most = $book->settings->topUpsMost();
+
+        return new SimulatedPot(
+            array_map(fn(int $day) => in_array($day, $terms->weekdays, true), range(1, 7)),
+            $terms->fixedMinutes,
+            $terms->dipMinutes,
+            $terms->batchMinutes,
+            max(1, PotCapacity::of($vessel, $waxG, BathDip::CHAIN_G)->chains),
+            $terms->swapMinutes,
+            $most === 0 ? null : new PlannedTopUp(WaxTopUp::KM, $terms->topUpMinutes, $most),
+            $vessel,
+            $waxG,
+            $pickupG,
+        );
+    }
+}
