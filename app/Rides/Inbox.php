@@ -87,8 +87,8 @@ final readonly class Inbox
             WriteTransaction::run(fn(): bool => $this->keep($workshop, $columns));
             $this->putAway($folder, 'taken', $name);
         } catch (InvalidInput $e) {
-            $this->putAway($folder, 'refused', $name);
-            File::put("{$folder}/refused/{$name}.txt", (string) __('errors.file', ['problem' => $e->getMessage()])."\n");
+            $kept = $this->putAway($folder, 'refused', $name);
+            File::put("{$folder}/refused/{$kept}.txt", (string) __('errors.file', ['problem' => $e->getMessage()])."\n");
         } finally {
             fclose($stream);
         }
@@ -107,9 +107,14 @@ final readonly class Inbox
         return true;
     }
 
-    private function putAway(string $folder, string $where, string $name): void
+    /** @return string what it is called there */
+    private function putAway(string $folder, string $where, string $name): string
     {
         File::ensureDirectoryExists("{$folder}/{$where}", 0700);
-        File::move("{$folder}/{$name}", "{$folder}/{$where}/{$name}");
+        // Recorders call all their files alike: none goes in the place of another.
+        $kept = File::exists("{$folder}/{$where}/{$name}") ? "{$this->clock->unixS()}-".bin2hex(random_bytes(3))."-{$name}" : $name;
+        File::move("{$folder}/{$name}", "{$folder}/{$where}/{$kept}");
+
+        return $kept;
     }
 }

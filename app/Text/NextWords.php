@@ -149,7 +149,7 @@ final readonly class NextWords
             'measured' => $chain?->reading === null ? '' : $q->day($chain->reading->moment->unixS),
             'pot_time' => $item->pot === null || $item->plan === null ? '' : (new AheadWords($this->voice, $item->plan))->minutes((new AheadWords($this->voice, $item->plan))->potMinutes($item->pot)),
             'plan_end' => $item->plan === null ? '' : $this->voice->dayWord($item->plan->date($item->plan->terms->days - 1)),
-            'drip_day' => $item->plan === null ? '' : $this->voice->dayWord($item->plan->date($item->files)),
+            'drip_day' => $item->plan === null || $item->drip === null ? '' : $this->voice->dayWord($item->plan->date($item->drip->day)),
             'short' => $item->supply?->shortOn === null ? '' : $this->voice->dayWord($item->supply->shortOn),
             'wanted' => $item->supply === null ? '' : trans_choice('wear.supply.wanted', $item->supply->wanted),
             'cleanings' => $item->jar === null ? '' : (string) $item->jar->cleanings,

@@ -104,14 +104,13 @@ final readonly class PlanPotDay
     private static function chain(Book $book, ChainState $state, PotDayWish $wish): PotDayChain
     {
         $first = $wish->first[$state->chainId] ?? $state->life === null;
-        $massG = $book->settings->at(SettingKey::ChainMassG, $state->chainId, PHP_INT_MAX);
         $usual = $state->worstCondition()?->wantsRinse() ?? false ? RinseSchool::HotWater : RinseSchool::Straight;
 
         return new PotDayChain(
             $state->chainId,
             $first,
             $state->life === null ? RinseSchool::Straight : $wish->rinse[$state->chainId] ?? $usual,
-            is_numeric($massG) ? (float) $massG : BathDip::CHAIN_G,
+            $book->settings->number(SettingKey::ChainMassG, $state->chainId) ?? BathDip::CHAIN_G,
             $state->bare?->state === BareState::Late,
             in_array($state->chainId, $wish->powder, true),
         );

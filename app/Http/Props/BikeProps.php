@@ -39,7 +39,7 @@ final readonly class BikeProps
                 'week_summer' => $this->week(SettingKey::WeekSummer, $bikeId),
                 'week_winter' => $this->week(SettingKey::WeekWinter, $bikeId),
                 'chains_wanted' => $bikeId === null ? '' : (string) $settings->chainsWanted($bikeId),
-                'target_life' => $bikeId === null || ! is_numeric($settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX)) ? '' : (string) round($units->fromKm((float) $settings->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX))),
+                'target_life' => $bikeId === null || $settings->targetLifeKm($bikeId) === null ? '' : (string) round($units->fromKm($settings->targetLifeKm($bikeId))),
             ],
             'parts' => $bikeId === null ? [] : (new PartProps($this->book, $this->voice))->onBike($bikeId),
             'drawer' => (new PartProps($this->book, $this->voice))->inDrawer(),

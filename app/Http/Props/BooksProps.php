@@ -120,13 +120,13 @@ final readonly class BooksProps
     private function link(Part $link, Voice $voice): array
     {
         $settings = $voice->settings;
-        $price = $settings->at(SettingKey::LinkPrice, $link->id, PHP_INT_MAX);
+        $price = $settings->number(SettingKey::LinkPrice, $link->id);
 
         return [
             'id' => $link->id,
             'name' => $settings->text(SettingKey::PartName, $link->id),
             'about' => $voice->say('strip.link', ['speeds' => $link->speeds === null ? $voice->say('words.unknown') : trans_choice('ui.speeds', $link->speeds), 'closings' => self::closings($link, $voice)]),
-            'price' => is_numeric($price) ? $voice->quantities->money((float) $price) : '—',
+            'price' => $price === null ? '—' : $voice->quantities->money($price),
         ];
     }
 

@@ -107,14 +107,14 @@ final readonly class ChainPageProps
     {
         $settings = $this->book->settings;
         $q = $this->voice->quantities;
-        [$massG, $minor] = [$this->number(SettingKey::ChainMassG, $chainId), $this->number(SettingKey::ChainPrice, $chainId)];
+        [$massG, $minor] = [$this->book->settings->number(SettingKey::ChainMassG, $chainId), $this->book->settings->number(SettingKey::ChainPrice, $chainId)];
 
         return [
             'load' => PlanStrip::load($this->book, $chainId)->value,
             'joint' => $settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value),
             'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1,
             'mass' => $massG === null ? '' : (string) round($q->units->fromGrams($massG), 2),
-            'drip_interval' => ($dripKm = $this->number(SettingKey::ChainDripKm, $chainId)) === null ? '' : (string) round($q->units->fromKm($dripKm), 1),
+            'drip_interval' => ($dripKm = $this->book->settings->number(SettingKey::ChainDripKm, $chainId)) === null ? '' : (string) round($q->units->fromKm($dripKm), 1),
             'price' => $minor === null ? '' : (string) ($minor / 10 ** $q->exponent()),
             'bought_on' => $settings->text(SettingKey::ChainBoughtOn, $chainId),
             'event' => $settings->text(SettingKey::ChainEvent, $chainId),
@@ -139,9 +139,9 @@ final readonly class ChainPageProps
             'load' => $this->voice->say('strip.load.'.PlanStrip::load($this->book, $chainId)->value),
             'joint' => $this->voice->say('ui.size.'.$settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value)),
             'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1 ? $this->voice->say('ui.new_chain.outward') : null,
-            'mass' => ($massG = $this->number(SettingKey::ChainMassG, $chainId)) === null ? null : $q->mass($massG),
-            'drip_interval' => ($dripKm = $this->number(SettingKey::ChainDripKm, $chainId)) === null ? null : $q->distance($dripKm),
-            'price' => ($minor = $this->number(SettingKey::ChainPrice, $chainId)) === null ? null : $q->money($minor),
+            'mass' => ($massG = $this->book->settings->number(SettingKey::ChainMassG, $chainId)) === null ? null : $q->mass($massG),
+            'drip_interval' => ($dripKm = $this->book->settings->number(SettingKey::ChainDripKm, $chainId)) === null ? null : $q->distance($dripKm),
+            'price' => ($minor = $this->book->settings->number(SettingKey::ChainPrice, $chainId)) === null ? null : $q->money($minor),
             'bought_on' => $day === '' ? null : $q->date(LocalDay::named($day, $this->voice->zone())->startS(), 'd MMM y'),
         ];
 
@@ -150,13 +150,6 @@ final readonly class ChainPageProps
             array_keys($values),
             $values,
         )));
-    }
-
-    private function number(SettingKey $key, int $chainId): ?float
-    {
-        $value = $this->book->settings->at($key, $chainId, PHP_INT_MAX);
-
-        return is_numeric($value) ? (float) $value : null;
     }
 
     private function hours(ChainState $chain): string

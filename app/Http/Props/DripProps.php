@@ -65,8 +65,8 @@ final readonly class DripProps
             'id' => $bottle->bottleId,
             'name' => $this->voice->names->bottle($bottle->bottleId),
             'share' => $bottle->volumeMl > 0.0 ? min(1.0, $bottle->leftMl / $bottle->volumeMl) : 0.0,
-            'price' => is_numeric($price = $settings->at(SettingKey::BottlePrice, $bottle->bottleId, PHP_INT_MAX)) ? $this->voice->quantities->money((float) $price) : '',
-            'values' => ['volume' => (string) round($bottle->volumeMl), 'left' => (string) round($bottle->leftMl, 1), 'opened' => $bottle->openedOn ?? '', 'price' => is_numeric($price) ? (string) ((float) $price / 10 ** $this->voice->quantities->exponent()) : ''],
+            'price' => ($price = $settings->number(SettingKey::BottlePrice, $bottle->bottleId)) === null ? '' : $this->voice->quantities->money($price),
+            'values' => ['volume' => (string) round($bottle->volumeMl), 'left' => (string) round($bottle->leftMl, 1), 'opened' => $bottle->openedOn ?? '', 'price' => $price === null ? '' : (string) ($price / 10 ** $this->voice->quantities->exponent())],
         ] + (new DripWords($this->voice))->bottle($bottle), BottleState::all($this->book, $this->voice->nowS));
     }
 

@@ -85,8 +85,7 @@ final readonly class PartProps
     /** Its own price, else that of its kind now; empty where none is known. */
     private function price(Part $part, PriceList $prices): string
     {
-        $own = $this->voice->settings->at(SettingKey::PartPrice, $part->id, PHP_INT_MAX);
-        $minor = is_numeric($own) ? (float) $own : $prices->costMinor(Supply::from($part->kind->value), 1, $this->voice->nowS);
+        $minor = $this->voice->settings->number(SettingKey::PartPrice, $part->id) ?? $prices->costMinor(Supply::from($part->kind->value), 1, $this->voice->nowS);
 
         return $minor === null ? '' : $this->voice->quantities->money($minor);
     }

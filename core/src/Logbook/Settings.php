@@ -147,17 +147,13 @@ final class Settings
     /** How long a chain of a bike should live; null: nobody said. */
     public function targetLifeKm(int $bikeId): ?float
     {
-        $km = $this->at(SettingKey::TargetLifeKm, $bikeId, PHP_INT_MAX);
-
-        return $km === null ? null : (float) $km;
+        return $this->number(SettingKey::TargetLifeKm, $bikeId);
     }
 
     /** An advised interval of a bike that was left; null: none. */
     public function declinedKm(int $bikeId): ?float
     {
-        $km = $this->at(SettingKey::DeclinedKm, $bikeId, PHP_INT_MAX);
-
-        return $km === null ? null : (float) $km;
+        return $this->number(SettingKey::DeclinedKm, $bikeId);
     }
 
     /** How many chains in use a bike wants; null: nobody said. */

@@ -40,6 +40,7 @@ final readonly class NextItem
         public ?WetPath $wet = null,
         /** What is planned, with the plan that says so. */
         public ?PlannedPotDay $pot = null,
+        public ?PlannedDrip $drip = null,
         public ?WorkshopPlan $plan = null,
         /** How many files wait. */
         public int $files = 0,

@@ -86,7 +86,7 @@ final readonly class NextList
         }
         foreach ($held->topUps as $drip) {
             if ($drip->day <= self::OUTRUN_DAYS) {
-                $items[] = new NextItem(NextKind::PlannedDrip, (int) $drip->bike, [$book->chain((int) $drip->chain, $nowS)], $plan->date(max(0, $drip->day - 1)), null, false, Verb::TopUp, plan: $plan, files: $drip->day);
+                $items[] = new NextItem(NextKind::PlannedDrip, (int) $drip->bike, [$book->chain((int) $drip->chain, $nowS)], $plan->date(max(0, $drip->day - 1)), null, false, Verb::TopUp, plan: $plan, drip: $drip);
             }
         }
 

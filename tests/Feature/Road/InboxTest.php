@@ -42,6 +42,10 @@ it('takes what lies in the watched folder once it has stopped growing, puts it a
     expect(Track::query()->where('source', TrackSource::Inbox)->count())->toBe(2)
         ->and(count(File::files("{$this->folder}/taken")))->toBe(2)->and(File::get("{$this->folder}/refused/broken.gpx.txt"))->toContain('not well-formed')
         ->and(File::files($this->folder))->toBe([]);
+    // Another file by the same name is not laid over the first.
+    File::put("{$this->folder}/broken.gpx", '<gpx><wpt>');
+    $this->artisan('dripel:inbox', ['--every' => 0])->assertSuccessful();
+    expect(File::get("{$this->folder}/refused/broken.gpx"))->toBe('<gpx><trk>')->and(count(File::glob("{$this->folder}/refused/*broken.gpx")))->toBe(2);
     // The same again brings nothing new.
     foreach (File::files("{$this->folder}/taken") as $file) {
         File::copy($file->getPathname(), "{$this->folder}/again-{$file->getFilename()}");
