@@ -67,6 +67,22 @@ final class Normal
         return $from === -INF ? $log : ($from < $to ? $log + log1p(-exp(self::logCdf($from) - $log)) : -INF);
     }
 
+    /**
+     * How ln of the same changes as both move down together, and how that changes: what a reading pulls at where it stands.
+     *
+     * @return array{float, float}
+     */
+    public static function slopeBetween(float $from, float $to): array
+    {
+        $log = self::logBetween($from, $to);
+        // The densities at the edges as parts of what lies between.
+        $at = fn(float $z): float => is_infinite($z) ? 0.0 : exp(-0.5 * $z * $z - 0.91893853320467274178 - $log);
+        [$lower, $upper] = [$at($from), $at($to)];
+        $slope = $lower - $upper;
+
+        return [$slope, ($lower === 0.0 ? 0.0 : $from * $lower) - ($upper === 0.0 ? 0.0 : $to * $upper) - $slope * $slope];
+    }
+
     public static function density(float $z): float
     {
         return exp(-0.5 * $z * $z) * self::INVERSE_ROOT_PI * M_SQRT1_2;

@@ -95,7 +95,13 @@ final readonly class WearFit implements WearBelief
         if ($this->past($fromX, $limitPct) >= $q) {
             return $fromX;
         }
-        $z = $q === 0.5 ? 0.0 : Normal::quantile($q);
+        if ($q === 0.5) {
+            // The line itself: a square whose root vanishes would lose it to rounding.
+            $x = $this->rate > 0.0 ? ($limitPct - $this->initial) / $this->rate : INF;
+
+            return $x <= $toX ? max($fromX, $x) : null;
+        }
+        $z = Normal::quantile($q);
         [$v00, $v01, $v11] = $this->covariance;
         [$offset, $square] = [$this->initial - $limitPct, $z * $z];
         [$a, $b, $c] = [$this->rate ** 2 - $square * $v11, 2 * ($offset * $this->rate - $square * $v01), $offset ** 2 - $square * $v00];
@@ -104,7 +110,7 @@ final readonly class WearFit implements WearBelief
         $candidates = $root < 0.0 ? [] : array_filter([$a == 0.0 ? null : $stable / $a, $stable == 0.0 ? null : $c / $stable], fn(?float $x) => $x !== null && $x >= $fromX && $x <= $toX);
         sort($candidates);
         foreach ($candidates as $x) {
-            if (($this->mean($x) - $limitPct) * ($z === 0.0 ? 1.0 : $z) >= -1e-12) {
+            if (($this->mean($x) - $limitPct) * $z >= -1e-12) {
                 return $x;
             }
         }

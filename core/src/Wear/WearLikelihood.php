@@ -8,71 +8,99 @@ use Dripel\Core\Maths\Normal;
 
 /**
  * The logarithm of how likely the readings of a chain are, for e0 in % and r in % per 1000 km, with its slopes. Exact readings
- * collapse to sums; intervals are asked one by one, in logarithms, so that nothing is lost far out.
+ * collapse to sums around the line through them; intervals are asked one by one, in logarithms, so that nothing is lost far out.
  */
 final readonly class WearLikelihood
 {
     /** @var list<array{float, float, float, float}> x (1000 km), lower, upper, 1/sigma of each interval */
-    public array $intervals;
+    private array $intervals;
 
+    /** The exact readings around a line through them, by which nothing cancels: sums of their weights, times x, times x², and of what is left over. */
     private float $one;
 
     private float $x;
 
     private float $xx;
 
-    private float $y;
+    private float $left;
 
-    private float $xy;
+    private float $leftX;
 
-    private float $yy;
+    /** Where the last reading was taken, in 1000 km. */
+    public float $lastX;
+
+    /** The line itself: e0 and r. */
+    private float $initial;
+
+    private float $rate;
 
     /** @param list<ForecastReading> $readings */
     public function __construct(array $readings)
     {
-        $sums = array_fill(0, 6, 0.0);
-        $intervals = [];
+        $exact = $intervals = [];
         foreach ($readings as $reading) {
-            $x = $reading->km / 1000.0;
-            if ($reading->valuePct === null) {
-                $intervals[] = [$x, $reading->lowerPct ?? -INF, $reading->upperPct ?? INF, 1.0 / $reading->sigmaPct];
-                continue;
-            }
-            $weight = 1.0 / $reading->sigmaPct ** 2;
-            foreach ([1.0, $x, $x * $x, $reading->valuePct, $x * $reading->valuePct, $reading->valuePct ** 2] as $i => $term) {
-                $sums[$i] += $weight * $term;
-            }
+            $reading->valuePct === null
+                ? $intervals[] = [$reading->km / 1000.0, $reading->lowerPct ?? -INF, $reading->upperPct ?? INF, 1.0 / $reading->sigmaPct]
+                : $exact[] = [$reading->km / 1000.0, $reading->valuePct, 1.0 / $reading->sigmaPct ** 2];
         }
-        [$this->one, $this->x, $this->xx, $this->y, $this->xy, $this->yy] = $sums;
         $this->intervals = $intervals;
+        $this->lastX = max([0.0, ...array_map(fn(ForecastReading $reading) => $reading->km / 1000.0, $readings)]);
+        $sum = fn(callable $of): float => (float) array_sum(array_map(fn(array $one) => $one[2] * $of($one[0], $one[1]), $exact));
+        $this->one = $sum(fn() => 1.0);
+        [$meanX, $meanY] = $this->one > 0.0 ? [$sum(fn(float $x) => $x) / $this->one, $sum(fn(float $x, float $y) => $y) / $this->one] : [0.0, 0.0];
+        $spread = $sum(fn(float $x) => ($x - $meanX) ** 2);
+        $this->rate = $spread > 0.0 ? $sum(fn(float $x, float $y) => ($x - $meanX) * ($y - $meanY)) / $spread : 0.0;
+        $this->initial = $meanY - $this->rate * $meanX;
+        $this->x = $this->one * $meanX;
+        $this->xx = $spread + $this->one * $meanX * $meanX;
+        $this->left = $sum(fn(float $x, float $y) => $y - $this->initial - $this->rate * $x);
+        $this->leftX = $sum(fn(float $x, float $y) => $x * ($y - $this->initial - $this->rate * $x));
     }
 
     /** Up to a constant of the exact readings. */
     public function log(float $initial, float $rate): float
     {
-        $log = -0.5 * ($this->one * $initial * $initial + 2 * $initial * ($this->x * $rate - $this->y) + $this->xx * $rate * $rate - 2 * $this->xy * $rate + $this->yy);
+        [$e, $r] = [$initial - $this->initial, $rate - $this->rate];
+        $log = $this->left * $e + $this->leftX * $r - 0.5 * ($this->one * $e * $e + 2 * $this->x * $e * $r + $this->xx * $r * $r);
         foreach ($this->intervals as [$x, $lower, $upper, $sharp]) {
-            $e = $initial + $rate * $x;
-            $log += Normal::logBetween(($lower - $e) * $sharp, ($upper - $e) * $sharp);
+            $at = $initial + $rate * $x;
+            $log += Normal::logBetween(($lower - $at) * $sharp, ($upper - $at) * $sharp);
         }
 
         return $log;
     }
 
+    /**
+     * What the exact readings and a normal prior of e0 make of e0 at a rate: a normal distribution again.
+     *
+     * @return array{float, float, float} ln of its top (up to the same constant), its middle, one over its variance
+     */
+    public function normal(float $rate, float $mean, float $sd): array
+    {
+        $r = $rate - $this->rate;
+        [$mean, $precision] = [$mean - $this->initial, $this->one + 1.0 / $sd ** 2];
+        $middle = ($this->left - $this->x * $r + $mean / $sd ** 2) / $precision;
+        $log = $this->left * $middle + $this->leftX * $r - 0.5 * ($this->one * $middle * $middle + 2 * $this->x * $middle * $r + $this->xx * $r * $r) - 0.5 * (($middle - $mean) / $sd) ** 2;
+
+        return [$log, $this->initial + $middle, $precision];
+    }
+
+    /** @return list<array{float, float, float}> between what bounds each interval has e0 at a rate, and one over its sharpness */
+    public function between(float $rate): array
+    {
+        return array_map(fn(array $one) => [$one[1] - $rate * $one[0], $one[2] - $rate * $one[0], $one[3]], $this->intervals);
+    }
+
     /** @return array{float, float, float, float, float} d/de0, d/dr, d²/de0², d²/de0dr, d²/dr² */
     public function slopes(float $initial, float $rate): array
     {
-        [$d0, $d1] = [$this->y - $this->one * $initial - $this->x * $rate, $this->xy - $this->x * $initial - $this->xx * $rate];
+        [$e, $r] = [$initial - $this->initial, $rate - $this->rate];
+        [$d0, $d1] = [$this->left - $this->one * $e - $this->x * $r, $this->leftX - $this->x * $e - $this->xx * $r];
         [$d00, $d01, $d11] = [-$this->one, -$this->x, -$this->xx];
         foreach ($this->intervals as [$x, $lower, $upper, $sharp]) {
-            $e = $initial + $rate * $x;
-            [$a, $b] = [($lower - $e) * $sharp, ($upper - $e) * $sharp];
-            $log = Normal::logBetween($a, $b);
-            // The densities at the edges as parts of what lies between.
-            $at = fn(float $z): float => is_infinite($z) ? 0.0 : exp(-0.5 * $z * $z - 0.91893853320467274178 - $log);
-            [$fa, $fb] = [$at($a), $at($b)];
-            $slope = ($fa - $fb) * $sharp;
-            $curve = ((is_infinite($a) ? 0.0 : $a * $fa) - (is_infinite($b) ? 0.0 : $b * $fb)) * $sharp * $sharp - $slope * $slope;
+            $at = $initial + $rate * $x;
+            [$slope, $curve] = Normal::slopeBetween(($lower - $at) * $sharp, ($upper - $at) * $sharp);
+            [$slope, $curve] = [$slope * $sharp, $curve * $sharp * $sharp];
             $d0 += $slope;
             $d1 += $slope * $x;
             $d00 += $curve;

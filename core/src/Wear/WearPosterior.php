@@ -4,72 +4,61 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Wear;
 
-use Dripel\Core\Maths\CardinalSeries;
+use Dripel\Core\Maths\GaussPanel;
 use Dripel\Core\Maths\Normal;
 
 /**
- * What is believed of e0 and r after the readings, by quadrature over u = ln r and v = e(pivot), a lattice laid so that both
- * hardly depend on each other. The density is smooth and dies out on all sides, so the trapezoidal rule converges as fast as it
- * dies out in frequency; how much lies beyond a cut is summed by the cardinal series, which keeps that accuracy.
+ * What is believed of e0 and r after the readings, by quadrature: at each u = ln r a slice over e0 (WearSlice), the slices in panels
+ * over u, halved until nothing is in doubt. How much lies beyond a cut is asked slice by slice where the cut is broad along u;
+ * where it is sharp, quantile by quantile of the slices, each of which it cuts at one u only.
  */
 final class WearPosterior implements WearBelief
 {
-    /** Below that part of the most likely the density counts for nothing: e to this. */
-    private const NOTHING = -24.0;
-
-    /** Steps of the lattice as parts of the narrowest feature. */
-    private const STEP = 0.8;
-
     /** How far the search for the most likely rate goes, in log_sd of the prior, and in how many steps. */
     private const SEARCH_SD = 9.0;
 
     private const SEARCH_STEPS = 24;
 
-    /** So fine is e0 sought, as a part of its spread in the prior: the profile hardly feels more. */
-    private const SETTLED = 1e-7;
+    private const MOST_STEPS = 400;
+
+    /** So much of the whole may be in doubt: of the belief itself, and of what lies beyond a cut. */
+    private const DOUBT = 1e-5;
+
+    private const CUT_DOUBT = 1e-5;
+
+    private const MOST_HALVINGS = 30;
+
+    private const CUT_HALVINGS = 6;
 
     /** What is nearer to none or all than this is not told from it. */
     private const SURE = 1e-12;
 
-    /** A belief wider than that is none. */
-    private const MOST_ROWS = 20_000;
+    /** A normal distribution from end to end, as the bounds of panels. */
+    private const SHEETS = [-4.8, 0.0, 4.8];
 
-    /** @var array<int, array<int, float>> share of each point, by row (u) and column (v) */
-    private array $shares = [];
+    /** @var list<WearPanel> in order of u */
+    private array $panels = [];
 
-    /** @var array<int, array<int, float>> the same by column and row */
-    private array $columns = [];
+    /** @var list<float> what lies before each panel, and all */
+    private array $before = [0.0];
 
-    /** @var array<int, float> share of each row */
-    private array $rows = [];
+    /** @var list<array{float, list<float>, list<GaussPanel>}>|null weight of a quantile of the slices, where it is at the bounds of the panels, and within */
+    private ?array $sheets = null;
 
-    /** @var array<int, float> r of each row, % per 1000 km */
-    private array $rates = [];
+    /** ln of how likely the most likely is. */
+    private float $peak = 0.0;
 
-    /** Where e0 was best for the rate that was asked last: the next one is near. */
-    private float $lastInitial = 0.0;
+    private float $lastX;
 
-    private float $pivotX = 0.0;
-
-    private float $stepU = 1.0;
-
-    private float $stepV = 1.0;
-
-    private float $modeU = 0.0;
-
-    private float $modeV = 0.0;
-
-    private float $sdU = 1.0;
-
-    private float $sdV = 1.0;
-
-    private function __construct(private readonly WearLikelihood $likelihood, private readonly WearPrior $prior) {}
+    private function __construct(private readonly WearLikelihood $likelihood, private readonly WearPrior $prior)
+    {
+        $this->lastX = $likelihood->lastX;
+    }
 
     /** @param list<ForecastReading> $readings */
     public static function of(array $readings, WearPrior $prior): self
     {
         $belief = new self(new WearLikelihood($readings), $prior);
-        $belief->locate();
         $belief->lay();
 
         return $belief;
@@ -77,17 +66,21 @@ final class WearPosterior implements WearBelief
 
     public function rateMean(): float
     {
-        $mean = 0.0;
-        foreach ($this->rows as $j => $share) {
-            $mean += $share * $this->rates[$j];
-        }
-
-        return $mean;
+        return $this->average(fn(WearSlice $slice, float $rate) => $rate);
     }
 
     public function rateQuantile(float $p): float
     {
-        return exp(self::solve(fn(float $u) => CardinalSeries::before($this->rows, ($u - $this->modeU) / $this->stepU) - $p, $this->modeU, $this->sdU));
+        $wanted = $p * $this->all();
+        for ($i = 0; $i < count($this->panels) - 1 && $this->before[$i + 1] < $wanted; $i++);
+        $mass = $this->panels[$i]->mass;
+        [$low, $high] = [$mass->from, $mass->to];
+        for ($n = 0; $n < 60 && $high - $low > 1e-10; $n++) {
+            $u = ($low + $high) / 2;
+            [$low, $high] = $this->before[$i] + $mass->until($u) < $wanted ? [$u, $high] : [$low, $u];
+        }
+
+        return exp(($low + $high) / 2);
     }
 
     public function initialMean(): float
@@ -97,29 +90,22 @@ final class WearPosterior implements WearBelief
 
     public function mean(float $x): float
     {
-        $mean = 0.0;
-        foreach ($this->shares as $j => $row) {
-            foreach ($row as $k => $share) {
-                $mean += $share * ($this->modeV + $k * $this->stepV + $this->rates[$j] * ($x - $this->pivotX));
-            }
-        }
-
-        return $mean;
+        return $this->average(fn(WearSlice $slice, float $rate) => $slice->mean + $rate * $x);
     }
 
     public function quantile(float $x, float $p): float
     {
-        $slope = exp($this->modeU) * ($x - $this->pivotX);
+        $mean = $this->mean($x);
+        [$between, $within] = $this->spread($x, $mean);
 
-        return self::solve(fn(float $e) => 1.0 - $this->past($x, $e) - $p, $this->modeV + $slope, hypot($this->sdV, $slope * $this->sdU));
+        return self::solve(fn(float $e) => 1.0 - $this->past($x, $e) - $p, $mean + Normal::quantile($p) * sqrt($between + $within), 0.3 * sqrt($between + $within));
     }
 
     public function past(float $x, float $limitPct): float
     {
-        $ahead = $x - $this->pivotX;
+        [$between, $within] = $this->spread($x, $this->mean($x));
 
-        // Cut across that direction in which the belief is the wider: the cut is then no sharper than the lattice.
-        return exp($this->modeU) * abs($ahead) * $this->sdU < $this->sdV ? $this->pastByV($ahead, $limitPct) : $this->pastByU($ahead, $limitPct);
+        return max(0.0, min(1.0, $between > $within && $x >= $this->lastX ? $this->pastBySheets($x, $limitPct) : $this->pastBySlices($x, $limitPct)));
     }
 
     public function firstPast(float $fromX, float $toX, float $limitPct, float $q): ?float
@@ -139,169 +125,204 @@ final class WearPosterior implements WearBelief
         $z = fn(float $p): float => Normal::quantile(max(self::SURE, min(1.0 - self::SURE, $p)));
         $g = fn(float $log): float => $z($this->past($fromX + exp($log), $limitPct)) - $z($q);
 
-        // Begun around where the most likely of all reaches it, as far as that lies ahead.
-        $likely = ($limitPct - $this->modeV) / exp($this->modeU) + $this->pivotX - $fromX;
+        // Begun around where the means reach it, as far as that lies ahead.
+        $mean = $this->initialMean();
+        $likely = ($limitPct - $mean) / $this->rateQuantile(1.0 - $q) - $fromX;
         $start = log(min($high, max($low, $likely)));
 
-        return $fromX + exp(max(log($low), min(log($high), self::solve($g, $start, 0.5))));
+        return $fromX + exp(max(log($low), min(log($high), self::solve($g, $start, 0.2))));
     }
 
-    private function pastByV(float $ahead, float $limitPct): float
+    private function all(): float
     {
-        $past = 0.0;
-        foreach ($this->shares as $j => $row) {
-            $past += $this->rows[$j] - CardinalSeries::before($row, ($limitPct - $this->rates[$j] * $ahead - $this->modeV) / $this->stepV);
+        return $this->before[count($this->before) - 1];
+    }
+
+    /** @param callable(WearSlice, float): float $of slice and rate */
+    private function average(callable $of): float
+    {
+        $sum = 0.0;
+        foreach ($this->panels as $panel) {
+            foreach ($panel->slices as $i => $slice) {
+                $sum += $panel->shares[$i] * $of($slice, $panel->rates[$i]);
+            }
         }
 
-        return min(1.0, max(0.0, $past));
+        return $sum / $this->all();
     }
 
-    /** e = v + r·ahead: the rate that just reaches the limit is the cut; ahead is not 0. */
-    private function pastByU(float $ahead, float $limitPct): float
+    /** @return array{float, float} variance of the elongation at x: of the means of the slices, and within them */
+    private function spread(float $x, float $mean): array
     {
+        return [
+            $this->average(fn(WearSlice $slice, float $rate) => ($slice->mean + $rate * $x - $mean) ** 2),
+            $this->average(fn(WearSlice $slice) => $slice->sd ** 2),
+        ];
+    }
+
+    private function pastBySlices(float $x, float $limitPct): float
+    {
+        $sum = 0.0;
+        foreach ($this->panels as $panel) {
+            $sum += $this->pastIn($panel, $x, $limitPct, 0);
+        }
+
+        return $sum / $this->all();
+    }
+
+    private function pastIn(WearPanel $panel, float $x, float $limitPct, int $halved): float
+    {
+        $past = [];
+        foreach ($panel->slices as $i => $slice) {
+            $past[] = $slice->mass * $slice->above($limitPct - $panel->rates[$i] * $x);
+        }
+        $cut = new GaussPanel($panel->mass->from, $panel->mass->to, $past);
+        if ($halved === self::CUT_HALVINGS || $cut->doubt() <= self::CUT_DOUBT * $this->all()) {
+            return $cut->integral();
+        }
+        $sum = 0.0;
+        foreach ($panel->halves($this->slice(...)) as $half) {
+            $sum += $this->pastIn($half, $x, $limitPct, $halved + 1);
+        }
+
+        return $sum;
+    }
+
+    /** From the last reading on each quantile of the slices gives an elongation that grows with the rate. */
+    private function pastBySheets(float $x, float $limitPct): float
+    {
+        $this->sheets ??= $this->sheets();
         $past = 0.0;
-        foreach ($this->columns as $k => $column) {
-            $rate = ($limitPct - $this->modeV - $k * $this->stepV) / $ahead;
-            if ($rate <= 0.0) {
-                // Past it already, however slowly it wears; or, before the pivot, never.
-                $past += $ahead > 0.0 ? array_sum($column) : 0.0;
+        foreach ($this->sheets as [$weight, $bounds, $sheet]) {
+            $at = fn(int $i): float => $bounds[$i] + $x * exp($i === 0 ? $this->panels[0]->mass->from : $this->panels[$i - 1]->mass->to) - $limitPct;
+            [$low, $high] = [0, count($this->panels)];
+            if ($at(0) >= 0.0) {
+                $past += $weight;
                 continue;
             }
-            $before = CardinalSeries::before($column, (log($rate) - $this->modeU) / $this->stepU);
-            $past += $ahead > 0.0 ? array_sum($column) - $before : $before;
+            if ($at($high) < 0.0) {
+                continue;
+            }
+            while ($high - $low > 1) {
+                $middle = intdiv($low + $high, 2);
+                [$low, $high] = $at($middle) < 0.0 ? [$middle, $high] : [$low, $middle];
+            }
+            $mass = $this->panels[$low]->mass;
+            $u = self::root(fn(float $u) => $sheet[$low]->value($u) + $x * exp($u) - $limitPct, $mass->from, $mass->to);
+            $past += $weight * (1.0 - ($this->before[$low] + $mass->until($u)) / $this->all());
         }
 
-        return min(1.0, max(0.0, $past));
+        return $past;
     }
 
-    /** The most likely place, the pivot at which both hardly depend on each other, and how wide it is there. */
-    private function locate(): void
+    /** @return list<array{float, list<float>, list<GaussPanel>}> */
+    private function sheets(): array
     {
-        $centre = log($this->prior->rateMedian);
-        $width = self::SEARCH_SD * $this->prior->rateLogSd;
-        [$best, $bestU, $bestInitial] = [-INF, $centre, $this->prior->initialMean];
-        // From the middle outward: far out e0 is carried off, and would be long in coming back.
-        foreach ([1, -1] as $direction) {
-            $this->lastInitial = $this->prior->initialMean;
-            for ($i = 0; $i <= self::SEARCH_STEPS / 2; $i++) {
-                $u = $centre + $direction * $width * 2 * $i / self::SEARCH_STEPS;
-                $log = $this->profile($u);
-                [$best, $bestU, $bestInitial] = $log > $best ? [$log, $u, $this->lastInitial] : [$best, $bestU, $bestInitial];
+        $sheets = [];
+        for ($i = 1; $i < count(self::SHEETS); $i++) {
+            $half = (self::SHEETS[$i] - self::SHEETS[$i - 1]) / 2;
+            foreach (GaussPanel::places(self::SHEETS[$i - 1], self::SHEETS[$i]) as $k => $z) {
+                $p = Normal::cdf($z);
+                $sheet = array_map(fn(WearPanel $panel) => new GaussPanel($panel->mass->from, $panel->mass->to, array_map(fn(WearSlice $slice) => $slice->quantile($z, $p), $panel->slices)), $this->panels);
+                $bounds = [$sheet[0]->value($sheet[0]->from), ...array_map(fn(GaussPanel $panel) => $panel->value($panel->to), $sheet)];
+                $sheets[] = [$half * GaussPanel::weights()[$k] * Normal::density($z), $bounds, $sheet];
             }
         }
-        $this->lastInitial = $bestInitial;
-        $u = $this->climb($bestU, 2 * $width / self::SEARCH_STEPS);
-        $initial = $this->bestInitial($u, $this->lastInitial);
-        $rate = exp($u);
-        // How the profile bends, over a step that follows its own width.
-        $delta = $this->profileWidth($u, $this->prior->rateLogSd);
-        [$before, $after] = [$this->bestInitial($u - $delta, $initial), $this->bestInitial($u + $delta, $initial)];
-        $this->pivotX = -($after - $before) / (exp($u + $delta) - exp($u - $delta));
-        [, , $d00] = $this->likelihood->slopes($initial, $rate);
-        $this->sdV = 1.0 / sqrt(1.0 / $this->prior->initialSd ** 2 - min(0.0, $d00));
-        $this->sdU = $delta;
-        [$this->modeU, $this->modeV] = [$u, $initial + $rate * $this->pivotX];
-        [$narrowV, $narrowU] = [$this->sdV, min($this->sdU, $this->prior->rateLogSd)];
-        foreach ($this->likelihood->intervals as [, $lower, $upper, $sharp]) {
-            $narrowV = min($narrowV, 1.0 / $sharp);
-            foreach (array_filter([$lower, $upper], is_finite(...)) as $bound) {
-                $narrowU = min($narrowU, 1.0 / $sharp / (abs($bound - $this->modeV) + 3 * $this->sdV));
-            }
-        }
-        [$this->stepU, $this->stepV] = [self::STEP * $narrowU, self::STEP * $narrowV];
+        $all = array_sum(array_column($sheets, 0));
+
+        return array_map(fn(array $sheet) => [$sheet[0] / $all, $sheet[1], $sheet[2]], $sheets);
     }
 
-    /** The whole lattice as far as anything is there, row by row from the most likely one outward. */
+    private function slice(float $u): WearSlice
+    {
+        return WearSlice::at($this->likelihood, $this->prior, $u)->weighed($this->peak);
+    }
+
+    /** The slices, as far as anything is there on either side of the most likely ones. */
     private function lay(): void
     {
-        $peak = $this->at(0, 0);
-        $total = 0.0;
-        foreach ([1, -1] as $direction) {
-            $k = 0;
-            for ($n = 0; $n < self::MOST_ROWS; $n++) {
-                $j = $direction === 1 ? $n : -1 - $n;
-                [$k, $row, $most] = $this->row($j, $k, $peak);
-                if ($most < $peak + self::NOTHING) {
-                    break;
+        $summits = $this->summits();
+        $this->peak = max($summits);
+        $bounds = [];
+        foreach ($summits as $at => $peak) {
+            $u = (float) $at;
+            // How wide it is there: where it has fallen by a half, as a normal has at one standard deviation.
+            [$low, $high] = [0.0, $this->prior->rateLogSd];
+            for ($i = 0; $i < 40 && $high - $low > 0.05 * $high; $i++) {
+                $middle = ($low + $high) / 2;
+                $fall = $peak - 0.5 * ($this->profile($u - $middle) + $this->profile($u + $middle));
+                [$low, $high] = $fall > 0.5 ? [$low, $middle] : [$middle, $high];
+            }
+            $width = max(1e-12 * (1.0 + abs($u)), ($low + $high) / 2);
+            $bounds[] = $u;
+            foreach ([-1, 1] as $side) {
+                for ($far = 2.5 * $width, $n = 0; $n < self::MOST_STEPS; $n++, $far += $width * max(2.5, 0.5 * $n)) {
+                    $bounds[] = $u + $side * $far;
+                    if ($this->profile($u + $side * $far) < $this->peak - WearSlice::NOTHING) {
+                        break;
+                    }
                 }
-                $this->shares[$j] = $row;
-                $this->rates[$j] = exp($this->modeU + $j * $this->stepU);
-                $total += array_sum($row);
             }
         }
-        foreach ($this->shares as $j => $row) {
-            $this->rows[$j] = array_sum($row) / $total;
-            foreach ($row as $k => $share) {
-                $this->shares[$j][$k] = $share / $total;
-                $this->columns[$k][$j] = $share / $total;
+        sort($bounds);
+        [$from, $panels] = [$bounds[0], []];
+        foreach (array_slice($bounds, 1) as $to) {
+            if ($to - $from > 1e-13 * (1.0 + abs($from))) {
+                $panels[] = WearPanel::of($from, $to, $this->slice(...));
+                $from = $to;
             }
+        }
+        $about = (float) array_sum(array_map(fn(WearPanel $panel) => $panel->mass->integral(), $panels));
+        foreach ($panels as $panel) {
+            $this->settle($panel, $about, 0);
+        }
+        foreach ($this->panels as $panel) {
+            $this->before[] = $this->before[count($this->before) - 1] + max(0.0, $panel->mass->integral());
         }
     }
 
-    /** @return array{int, array<int, float>, float} the column of its most likely point, the points that count, how likely the most is (ln) */
-    private function row(int $j, int $k, float $peak): array
+    private function settle(WearPanel $panel, float $about, int $halved): void
     {
-        $known = [];
-        $log = function (int $k) use ($j, &$known): float {
-            return $known[$k] ??= $this->at($j, $k);
-        };
-        for ($step = 1024; $step >= 1; $step = intdiv($step, 2)) {
-            while ($log($k + $step) > $log($k)) {
-                $k += $step;
+        if ($halved < self::MOST_HALVINGS && $panel->mass->doubt() > self::DOUBT * $about) {
+            foreach ($panel->halves($this->slice(...)) as $half) {
+                $this->settle($half, $about, $halved + 1);
             }
-            while ($log($k - $step) > $log($k)) {
-                $k -= $step;
-            }
-        }
-        $row = [];
-        foreach ([1, -1] as $direction) {
-            for ($i = $direction === 1 ? $k : $k - 1; $log($i) > $peak + self::NOTHING; $i += $direction) {
-                $row[$i] = exp($log($i) - $peak);
-            }
-        }
 
-        return [$k, $row, $log($k)];
+            return;
+        }
+        $this->panels[] = $panel;
     }
 
-    private function at(int $j, int $k): float
+    /** @return array<string, float> ln of how likely the most likely places are, by u; those that count beside the first */
+    private function summits(): array
     {
-        $u = $this->modeU + $j * $this->stepU;
-
-        return $this->log($u, $this->modeV + $k * $this->stepV - exp($u) * $this->pivotX);
-    }
-
-    private function log(float $u, float $initial): float
-    {
-        return $this->likelihood->log($initial, exp($u))
-            - 0.5 * (($u - log($this->prior->rateMedian)) / $this->prior->rateLogSd) ** 2
-            - 0.5 * (($initial - $this->prior->initialMean) / $this->prior->initialSd) ** 2;
-    }
-
-    /** The most likely e0 for a rate: the logarithm is concave in it. */
-    private function bestInitial(float $u, float $initial): float
-    {
-        $rate = exp($u);
-        for ($i = 0; $i < 60; $i++) {
-            [$slope, , $curve] = $this->likelihood->slopes($initial, $rate);
-            $variance = $this->prior->initialSd ** 2;
-            $slope -= ($initial - $this->prior->initialMean) / $variance;
-            $step = -$slope / (min(0.0, $curve) - 1.0 / $variance);
-            // Far out an interval pulls like a spring: no step is longer than what the prior allows in one go.
-            $step = max(-8 * $this->prior->initialSd, min(8 * $this->prior->initialSd, $step));
-            $initial += $step;
-            if (abs($step) < self::SETTLED * $this->prior->initialSd) {
-                break;
+        $step = 2 * self::SEARCH_SD * $this->prior->rateLogSd / self::SEARCH_STEPS;
+        $u = fn(int $i): float => log($this->prior->rateMedian) + $i * $step;
+        $logs = [];
+        for ($i = -self::SEARCH_STEPS / 2; $i <= self::SEARCH_STEPS / 2; $i++) {
+            $logs[$i] = $this->profile($u($i));
+        }
+        // Readings may pull it further than anybody expected.
+        foreach ([-1, 1] as $side) {
+            for ($n = 0, $i = $side * self::SEARCH_STEPS / 2; $n < self::MOST_STEPS && $logs[$i] >= $logs[$i - $side] && abs($u($i + $side)) < 300.0; $n++) {
+                $logs[$i += $side] = $this->profile($u($i));
             }
         }
+        $summits = [];
+        foreach ($logs as $i => $log) {
+            if ($log >= ($logs[$i - 1] ?? -INF) && $log >= ($logs[$i + 1] ?? -INF)) {
+                $at = $this->climb($u($i), $step);
+                $summits[(string) $at] = $this->profile($at);
+            }
+        }
+        $most = max([-INF, ...$summits]);
 
-        return $initial;
+        return array_filter($summits, fn(float $log) => $log > $most - WearSlice::NOTHING);
     }
 
     private function profile(float $u): float
     {
-        $this->lastInitial = $this->bestInitial($u, $this->lastInitial);
-
-        return $this->log($u, $this->lastInitial);
+        return WearSlice::at($this->likelihood, $this->prior, $u)->peak;
     }
 
     /** Golden section around the best of the search. */
@@ -326,35 +347,24 @@ final class WearPosterior implements WearBelief
         return ($a + $b) / 2;
     }
 
-    /** So far from the top that it has fallen by a half, as a normal has at one standard deviation. */
-    private function profileWidth(float $u, float $most): float
-    {
-        $top = $this->profile($u);
-        [$low, $high] = [0.0, $most];
-        for ($i = 0; $i < 30; $i++) {
-            $middle = ($low + $high) / 2;
-            $fall = $top - 0.5 * ($this->profile($u - $middle) + $this->profile($u + $middle));
-            [$low, $high] = $fall > 0.5 ? [$low, $middle] : [$middle, $high];
-            if ($high - $low < 0.05 * $high) {
-                break;
-            }
-        }
-
-        return max(($low + $high) / 2, 1e-9);
-    }
-
     /** @param callable(float): float $g growing */
     private static function solve(callable $g, float $start, float $width): float
     {
-        [$low, $high] = [$start - $width, $start + $width];
-        for ($i = 0; $g($low) > 0.0 && $i < 60; $i++) {
-            $low -= $width *= 1.6;
+        $at = $g($start);
+        [$low, $high] = [$start, $start];
+        [$atLow, $atHigh] = [$at, $at];
+        for ($i = 0; $atLow > 0.0 && $i < 60; $i++) {
+            [$high, $atHigh] = [$low, $atLow];
+            $atLow = $g($low -= $width);
+            $width *= 1.6;
         }
-        for ($i = 0; $g($high) < 0.0 && $i < 60; $i++) {
-            $high += $width *= 1.6;
+        for ($i = 0; $atHigh < 0.0 && $i < 60; $i++) {
+            [$low, $atLow] = [$high, $atHigh];
+            $atHigh = $g($high += $width);
+            $width *= 1.6;
         }
 
-        return self::root($g, $low, $high);
+        return self::root($g, $low, $high, $atLow, $atHigh);
     }
 
     /**
@@ -362,13 +372,13 @@ final class WearPosterior implements WearBelief
      *
      * @param callable(float): float $g
      */
-    private static function root(callable $g, float $low, float $high): float
+    private static function root(callable $g, float $low, float $high, ?float $atLow = null, ?float $atHigh = null): float
     {
-        [$atLow, $atHigh, $side] = [$g($low), $g($high), 0];
+        [$atLow, $atHigh, $side] = [$atLow ?? $g($low), $atHigh ?? $g($high), 0];
         for ($i = 0; $i < 100 && abs($high - $low) > 1e-8 * (1 + abs($low)); $i++) {
             $middle = $atHigh === $atLow ? ($low + $high) / 2 : ($low * $atHigh - $high * $atLow) / ($atHigh - $atLow);
             $at = $g($middle);
-            if (abs($at) < 1e-8) {
+            if (abs($at) < 1e-7) {
                 return $middle;
             }
             if (($at > 0.0) === ($atHigh > 0.0)) {
