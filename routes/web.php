@@ -199,6 +199,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/pots/{pot}/bath', [PotController::class, 'tend'])->whereNumber('pot');
         Route::post('/prices', [BooksController::class, 'storePrice']);
         Route::put('/books/money', [MoneyController::class, 'update']);
+        Route::put('/books/hour', [MoneyController::class, 'hour']);
         Route::post('/links', [BooksController::class, 'storeLink']);
         Route::post('/calendar', [CalendarController::class, 'renew']);
         Route::post('/ahead/try', [AheadController::class, 'try']);

@@ -13,15 +13,16 @@ use App\Strip\ReadPrices;
 use App\Support\AppClock;
 use App\Wear\ReadWear;
 use Dripel\Core\Bath\BathState;
+use Dripel\Core\Bath\DipPickup;
 use Dripel\Core\Plan\WorkshopYears;
 
-/** Loads what the coming years of a workshop are reckoned from. */
+/** Loads what the coming years of a workshop are computed from. */
 final readonly class ReadYears
 {
     public function __construct(private ReadBook $readBook, private ReadWear $readWear, private ReadBaths $readBaths, private ReadPrices $readPrices, private Protocols $protocols, private AppClock $clock) {}
 
-    /** @param float $hourMinor what an hour of work is worth, in minor units */
-    public function __invoke(Workshop $workshop, float $hourMinor): WorkshopYears
+    /** @param float|null $hourMinor what an hour of work is worth, in minor units; null: what the workshop says */
+    public function __invoke(Workshop $workshop, ?float $hourMinor = null): WorkshopYears
     {
         $book = ($this->readBook)($workshop);
         $baths = ($this->readBaths)($workshop);
@@ -33,10 +34,10 @@ final readonly class ReadYears
             ($this->readWear)($workshop),
             $potId === null ? null : PotFacts::of($book->settings, $potId)->vessel(),
             $potId === null ? null : $known[$potId]->ledger?->waxG,
-            BathState::pickupG($baths),
+            DipPickup::of($baths)->usual(),
             ($this->readPrices)($workshop),
             $this->protocols->find($workshop, Protocols::DEFAULT)?->freshMl() ?? [],
-            $hourMinor,
+            $hourMinor ?? $book->settings->hourMinor(),
             $this->clock->unixS(),
         );
     }

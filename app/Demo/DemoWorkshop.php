@@ -7,6 +7,7 @@ namespace App\Demo;
 use App\Actions\Arriving\Arrive;
 use App\Actions\Arriving\ArrivingBike;
 use App\Actions\Arriving\ArrivingPart;
+use App\Actions\Arriving\CorrectOpening;
 use App\Actions\Bikes\AddBike;
 use App\Actions\CatchUp\EstimateDistance;
 use App\Actions\CatchUp\SetCommute;
@@ -58,6 +59,9 @@ final class DemoWorkshop
     /** From this many days ago on the story is told, not thrown. */
     private const TOLD_FROM = 30;
 
+    /** Chains that came used: km so far, whether they had been waxed, and how long they were by then, in %. */
+    private const CAME_USED = ['Tram A' => [3_100.0, WaxThen::Known, 0.3], 'Lantern C' => [4_800.0, WaxThen::None, 0.72]];
+
     /** One after the other: a jar serves one job at a time. */
     private const STRIPPED_AT = ['Heron' => '10:00', 'Badger' => '11:00', 'Tram' => '12:00'];
 
@@ -94,6 +98,7 @@ final class DemoWorkshop
         private readonly ReportNoise $reportNoise,
         private readonly RetireChain $retireChain,
         private readonly Arrive $arrive,
+        private readonly CorrectOpening $correctOpening,
         private readonly EstimateDistance $estimateDistance,
         private readonly SetCommute $setCommute,
         private readonly DemoSolvents $solvents,
@@ -137,10 +142,10 @@ final class DemoWorkshop
         $year = range(1, 12);
 
         return [
-            new DemoBike('Heron', 'road', 12, 300, null, 'strict', 116, ['A', 'B', 'C'], ['D'], [3 => 36, 6 => 50, 7 => 74], '09:10', 27, $year, 0.075),
-            new DemoBike('Badger', 'gravel', 11, 250, null, 'strict', 112, ['A', 'B', 'C'], ['D'], [2 => 26, 6 => 44], '14:20', 19, [1, 2, 3, 4, 5, 9, 10, 11, 12], 0.2),
-            new DemoBike('Tram', 'city', 1, 300, 10, 'by_speeds', 98, ['A', 'B', 'C'], [], array_fill(1, 5, 11.4), '07:35', 18, $year, 0.4),
-            new DemoBike('Lantern', 'indoor', 9, 400, null, 'by_speeds', 108, ['A', 'C', 'D'], ['B'], [2 => 24, 4 => 30], '19:05', 29, [1, 2, 3, 10, 11, 12], 0.15),
+            new DemoBike('Heron', 'road', 12, 300, null, 'strict', 116, ['A', 'B', 'C'], ['D'], [3 => 36, 6 => 50, 7 => 74], '09:10', 27, $year, 0.046),
+            new DemoBike('Badger', 'gravel', 11, 250, null, 'strict', 112, ['A', 'B', 'C'], ['D'], [2 => 26, 6 => 44], '14:20', 19, [1, 2, 3, 4, 5, 9, 10, 11, 12], 0.035),
+            new DemoBike('Tram', 'city', 1, 300, 10, 'by_speeds', 98, ['A', 'B', 'C'], [], array_fill(1, 5, 11.4), '07:35', 18, $year, 0.07),
+            new DemoBike('Lantern', 'indoor', 9, 400, null, 'by_speeds', 108, ['A', 'C', 'D'], ['B'], [2 => 24, 4 => 30], '19:05', 29, [1, 2, 3, 10, 11, 12], 0.08),
         ];
     }
 
@@ -177,6 +182,10 @@ final class DemoWorkshop
         $name = "{$bike->name} {$letter}";
         $this->chains[$name] = Chain::query()->whereKey($action->about['chain'])->sole();
         [$this->km[$name], $this->used[$name]] = [0.0, 0.0];
+        if (isset(self::CAME_USED[$name])) {
+            [$km, $wax] = self::CAME_USED[$name];
+            $this->correctOpening->add($this->scribbler->context($workshop, $rider), $this->chains[$name], $km, $wax, $wax === WaxThen::Known ? 0.0 : null);
+        }
     }
 
     /** Thirteen months by the dice: ride as the season lets, swap before the wax runs out, heat the pot on Thursdays. */
@@ -393,7 +402,7 @@ final class DemoWorkshop
     private function measure(string $name, int $ago, string $time): void
     {
         $rates = array_column(array_map(fn(DemoBike $bike) => [$bike->name, $bike->wearPctPer1000Km], self::bikes()), 1, 0);
-        $truePct = 0.01 + $this->km[$name] / 1000 * $rates[strtok($name, ' ') ?: ''];
+        $truePct = (self::CAME_USED[$name][2] ?? 0.01) + $this->km[$name] / 1000 * $rates[strtok($name, ' ') ?: ''];
         $error = fn(float $most) => ($this->throw() - 0.5) * 2 * $most;
         $input = match ($this->dice->getInt(0, 6)) {
             0, 1, 2 => ['kind' => 'ruler', 'pitches' => 46, 'length_mm' => round(46 * 12.7 * (1 + ($truePct + $error(0.03)) / 100), 1)],

@@ -54,8 +54,16 @@ final readonly class AheadWords
         $pots = array_map(fn(PlannedPotDay $one) => $this->day($this->plan->potOn($one->day)), $result->potDays);
 
         return $this->voice->say('ahead.about', [
-            'pots' => $pots === [] ? '' : $this->voice->names->list($pots).', ', 'time' => $this->minutes($result->totalMinutes), 'drips' => trans_choice('ahead.drips', count($result->topUps)),
+            'pots' => $pots === [] ? '' : $this->voice->names->list($pots).', ', 'time' => $this->minutes($result->totalMinutes).$this->worth($result->totalMinutes), 'drips' => trans_choice('ahead.drips', count($result->topUps)),
         ]).(($more = $this->plan->terms->minutesTooMany($result->totalMinutes)) > 0.5 ? $this->voice->say('ahead.too_much', ['more' => $this->minutes($more), 'hours' => $this->minutes(60.0 * (float) $this->plan->terms->hoursWeekly)]) : '');
+    }
+
+    /** What so much time is worth, where an hour has a price. */
+    private function worth(float $minutes): string
+    {
+        $hourMinor = $this->voice->settings->hourMinor();
+
+        return $hourMinor > 0.0 ? $this->voice->say('ahead.worth', ['money' => $this->voice->quantities->money($minutes / 60.0 * $hourMinor)]) : '';
     }
 
     public function potMinutes(PlannedPotDay $pot): float

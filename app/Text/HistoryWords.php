@@ -207,12 +207,12 @@ final readonly class HistoryWords
 
         return match (true) {
             $value === null || ! is_scalar($value) => $this->voice->say('words.none'),
-            in_array($key, [SettingKey::IntervalKm, SettingKey::UsualIntervalKm, SettingKey::TargetLifeKm, SettingKey::DeclinedKm, SettingKey::ChainDripKm], true) => $q->distance((float) $value),
+            in_array($key, [SettingKey::IntervalKm, SettingKey::UsualIntervalKm, SettingKey::TargetLifeKm, SettingKey::DeclinedKm, SettingKey::ChainDripKm, SettingKey::PlainDripEveryKm, SettingKey::PlainDripLifeKm], true) => $q->distance((float) $value),
             $key === SettingKey::IntervalHours => $q->hours((float) $value),
             in_array($key, [SettingKey::LimitSchool, SettingKey::UsualLimitSchool], true) => $this->voice->say("schools.{$value}.name"),
             $key === SettingKey::ReadySchool => $this->voice->say("schools.ready.{$value}"),
             $key === SettingKey::ChainHome => $this->voice->names->bike((int) $value),
-            in_array($key, [SettingKey::ChainPrice, SettingKey::LinkPrice, SettingKey::PartPrice], true) => $q->money((float) $value),
+            in_array($key, [SettingKey::ChainPrice, SettingKey::LinkPrice, SettingKey::PartPrice, SettingKey::HourPrice], true) => $q->money((float) $value),
             $key === SettingKey::ChainMassG => $q->mass((float) $value),
             $key === SettingKey::ChainLoad => $this->voice->say("strip.load.{$value}"),
             $key === SettingKey::ChainJoint => $this->voice->say("ui.size.{$value}"),

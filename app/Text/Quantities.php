@@ -110,6 +110,12 @@ final class Quantities
         return (string) $this->moneyFormatter()->formatCurrency($minor / 10 ** $this->exponent(), $this->units->currency);
     }
 
+    /** An amount as it stands in a field: empty for nothing. */
+    public function amount(?float $minor): string
+    {
+        return $minor === null || $minor === 0.0 ? '' : (string) ($minor / 10 ** $this->exponent());
+    }
+
     /** An amount as a person writes it, in minor units. */
     public function toMinor(float $amount): int
     {

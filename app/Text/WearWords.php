@@ -15,7 +15,9 @@ use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\ChainSupply;
 use Dripel\Core\Plan\EvenWear;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Wear\BikeWear;
 use Dripel\Core\Wear\ChainForecast;
+use Dripel\Core\Wear\ChainRate;
 use Dripel\Core\Wear\Instrument;
 use Dripel\Core\Wear\InstrumentKind;
 use Dripel\Core\Wear\OwnChains;
@@ -72,20 +74,20 @@ final readonly class WearWords
                 'rate' => $q->number($prior->rateMedian ?? 0.0, 3), 'interval' => $q->distance($forecast->intervalKm), 'limit' => $q->mark($chain->terms->limitPct),
                 'factor' => $q->number(exp($prior->rateLogSd ?? 0.0), 1),
             ]),
-            $own->count() ? $this->voice->say('wear.why_own', ['count' => (string) $own->chains, 'times' => $this->times($own)]) : '',
+            $own->count() ? $this->voice->say('wear.why_own', ['count' => (string) $own->chains, 'times' => $this->times($own->logFactor)]) : '',
             $this->voice->say('wear.why_limit', ['limit' => $q->mark($chain->terms->limitPct), 'school' => $this->voice->say('schools.'.$this->voice->settings->limitSchool($bikeId, $this->voice->nowS)->value.'.reason')]),
         ]));
     }
 
     /** How the chains of a rider wear against the house rule. */
-    public function times(OwnChains $own): string
+    public function times(float $logFactor): string
     {
         $q = $this->voice->quantities;
 
         return match (true) {
-            abs($own->logFactor) < 0.05 => $this->voice->say('wear.as_expected'),
-            $own->logFactor > 0 => $this->voice->say('wear.faster', ['times' => $q->number($own->factor(), 1)]),
-            default => $this->voice->say('wear.slower', ['times' => $q->number(1.0 / $own->factor(), 1)]),
+            abs($logFactor) < 0.05 => $this->voice->say('wear.as_expected'),
+            $logFactor > 0 => $this->voice->say('wear.faster', ['times' => $q->number(exp($logFactor), 1)]),
+            default => $this->voice->say('wear.slower', ['times' => $q->number(exp(-$logFactor), 1)]),
         };
     }
 
@@ -150,17 +152,30 @@ final readonly class WearWords
     public function advice(BikeAdvice $advice): array
     {
         $q = $this->voice->quantities;
-        $parameters = ['interval' => $this->about($advice->intervalKm), 'lives' => $this->about($advice->lifeKm()), 'times' => $this->times($advice->chains), 'life' => $advice->input->targetLifeKm === null ? '' : $q->distance($advice->input->targetLifeKm)];
+        $parameters = [
+            'interval' => $this->about($advice->intervalKm), 'lives' => $this->about($advice->lifeKm()), 'times' => $this->times($advice->wear->logFactor), 'floor' => $q->distance($advice::FLOOR_KM),
+            'life' => $advice->input->targetLifeKm === null ? '' : $q->distance($advice->input->targetLifeKm),
+        ];
 
         return [
             $this->voice->say('wear.advice.interval', $parameters),
-            trans_choice('wear.advice.'.match (true) {
-                $advice->result->because === AdviseBecause::Noise => 'noise',
-                $advice->intervalKm > $advice->result->intervalKm => 'floor',
-                $advice->result->because === AdviseBecause::Cap => 'cap',
-                default => 'wear',
-            }, $advice->chains->chains, $parameters),
+            implode(' ', array_filter([
+                trans_choice('wear.advice.'.match (true) {
+                    $advice->result->because === AdviseBecause::Noise => 'noise',
+                    $advice->floored() => 'floor',
+                    $advice->result->because === AdviseBecause::Cap => 'cap',
+                    default => 'wear',
+                }, $advice->wear->enough ? $advice->wear->chains : 0, $parameters),
+                $advice->outside() && $advice->wear->enough ? $this->voice->say('wear.advice.outside') : '',
+                $advice->wear->enough ? '' : $this->missing($advice->wear),
+            ])),
         ];
+    }
+
+    /** What a bike lacks before its wear says anything of its interval. */
+    public function missing(BikeWear $wear): string
+    {
+        return trans_choice('wear.advice.missing', $wear->chains, ['fewest' => (string) OwnChains::FEWEST, 'readings' => (string) ChainRate::ALONE_READINGS, 'over' => $this->voice->quantities->distance(ChainRate::ALONE_KM)]);
     }
 
     /** @return list<string> when a bike's chains get loud, how sure that is, and by season where that is known */
@@ -220,14 +235,14 @@ final readonly class WearWords
     public function life(ChainLife $life, ChainState $chain, ?int $endS): array
     {
         $q = $this->voice->quantities;
-        $money = fn(?float $minor): string => $minor === null ? $this->voice->say('wear.life.no_price') : $q->money($minor);
+        $money = fn(?int $minor): string => $minor === null ? $this->voice->say('wear.life.no_price') : $q->money($minor);
         $lines = [
             'km' => $q->ridden($life->km),
             'rides' => (string) $life->rides,
             'dips' => $life->topUps === 0 ? (string) $life->dips : trans_choice('wear.life.and_topups', $life->topUps, ['dips' => (string) $life->dips]),
             'days' => $life->firstS === null ? null : trans_choice('wear.life.for_days', max(1, (int) round((($endS ?? $chain->nowS) - $life->firstS) / 86400)), ['from' => $q->date($life->firstS, 'd MMM y')]),
             'wear' => (new ChainWords($this->voice))->elongation($chain->wear),
-            'cost' => $life->totalMinor() === null ? $this->voice->say('wear.life.no_price') : $this->voice->say('wear.life.parts', ['total' => $q->money($life->totalMinor()), 'chain' => $money($life->chainMinor), 'links' => $money($life->linksMinor), 'wax' => $money($life->waxMinor), 'drip' => $life->topUps === 0 ? '' : $this->voice->say('wear.life.drip', ['drip' => $money($life->dripMinor)])]),
+            'cost' => $life->totalMinor() === null && ! $life->cameUsed ? $this->voice->say('wear.life.no_price') : $this->voice->say('wear.life.parts', ['total' => $money($life->totalMinor()), 'chain' => $life->cameUsed ? $this->voice->say('wear.life.paid_before') : $money($life->chainMinor), 'links' => $money($life->linksMinor), 'wax' => $money($life->waxMinor), 'drip' => $life->topUps === 0 ? '' : $this->voice->say('wear.life.drip', ['drip' => $money($life->dripMinor)])]),
             'per' => $life->per1000KmMinor() === null ? null : $q->money($life->per1000KmMinor()),
         ];
 

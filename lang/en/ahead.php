@@ -13,6 +13,7 @@ return [
     ],
     'about' => ':pots:time in all:drips, every ride on wax',
     'too_much' => '; :more more than :hours a week, all you are willing to spend: a longer interval, one chain more or fewer pot days would save some',
+    'worth' => ' (worth :money)',
     'drips' => '{0}|{1}, one top-up|[2,*], :count top-ups',
     'evening' => 'on the evening of :day', 'morning' => 'on the morning of :day',
     'pot' => 'Pot day :day: :chains, :time', 'pot_none' => 'Pot day :day: nothing to dip',

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'pot_too_low' => 'The pot holds too little wax for a pot day. Enter a top-up in Books, then compare.',
     'probe' => [
         'token' => 'No device has this token. Connect it anew, a probe in Books at its pot, a gauge on the Gauge page, and send “Authorization: Bearer …”.',
         'ability' => 'This token may not send temperatures.',

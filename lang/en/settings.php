@@ -96,6 +96,8 @@ return [
     'plan.forbidden' => 'forbidden days',
     'plan.followed' => 'plan followed',
     'plain_drip.life_km' => 'a chain on plain drip lives',
+    'plain_drip.as_wax' => 'a drip coat wears like a wax interval as long as its own times',
+    'workshop.hour_minor' => 'an hour is worth',
     'plain_drip.every_km' => 'plain drip every',
     'bike.week_summer' => 'week in summer',
     'bike.week_winter' => 'week in winter',

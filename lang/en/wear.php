@@ -59,7 +59,9 @@ return [
     ],
     'advice' => [
         'interval' => 'Re-wax it about every :interval.',
-        'floor' => '{1} One chain of it wears :times: even so waxed it would live about :lives, not :life.|[2,*] :count chains of it wear :times: even so waxed they would live about :lives, not :life.',
+        'floor' => '{1} One chain of it wears :times. No advice goes below :floor (house rule); even so it would live about :lives, not :life.|[2,*] :count chains of it wear :times. No advice goes below :floor (house rule); even so they would live about :lives, not :life.',
+        'outside' => 'That lies outside what was measured: the life points do not reach so far.',
+        'missing' => '{0} Measure :fewest chains of it on wax before its wear advises an interval.|[1,*] One chain of it was measured. Measure a second, or the same one :readings times over :over, before its wear advises an interval.',
         'is' => 'It is re-waxed every :interval: near enough.',
         'now' => 'It is re-waxed every :interval now.',
         'noise' => '[0,*] By then one dip in five has been heard; its wear would let it go further.',
@@ -93,7 +95,7 @@ return [
         'km' => 'Ran', 'rides' => 'Rides', 'dips' => 'Dips', 'days' => 'In use', 'wear' => 'Last measured', 'cost' => 'Cost', 'per' => 'Per :distance',
         'and_topups' => '{1} :dips, and one drip top-up|[2,*] :dips, and :count drip top-ups',
         'for_days' => '{1} one day, from :from|[2,*] :count days, from :from',
-        'no_price' => 'no price known',
+        'no_price' => 'no price known', 'paid_before' => 'paid before it came',
         'parts' => ':total (chain :chain, quick links :links, wax :wax:drip)', 'drip' => ', drip wax :drip',
     ],
 ];

@@ -35,7 +35,8 @@ final class Intervals extends Command
 
             return self::FAILURE;
         }
-        $voice = new Voice($readBook($workshop)->settings, $clock->unixS());
+        $book = $readBook($workshop);
+        $voice = new Voice($book->settings, $clock->unixS());
         $q = $voice->quantities;
         $hour = is_numeric($this->option('hour')) ? (float) $q->toMinor((float) $this->option('hour')) : 0.0;
         $years = $readYears($workshop, $hour);
@@ -53,10 +54,10 @@ final class Intervals extends Command
             $this->row([
                 $school, $q->distance($km), $q->distance($found->km()), $found->chainLifeKm() === null ? '–' : $q->distance($found->chainLifeKm()),
                 $count(fn(SimulatedWeek $week) => $week->bought), $count(fn(SimulatedWeek $week) => $week->cassettes), $count(fn(SimulatedWeek $week) => $week->potDays), $count(fn(SimulatedWeek $week) => $week->topUps),
-                $q->number($found->minutes() / 60.0), $q->mass($found->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)), $q->money($found->cost()), $q->money((float) $found->per1000Km()),
+                $q->number($found->minutes() / 60.0), $q->mass($found->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)), $q->money($found->cost()), $q->money((float) $found->usedUpPer1000Km()),
             ]);
         }
-        $cheapest = (new IntervalEconomy)($years->economy($bike));
+        $cheapest = (new IntervalEconomy)($years->economy($bike, $book->termsOfBike((int) $bike->id, $voice->nowS)->intervalKm, self::YEARS));
         $this->line('');
         $this->line(str_replace("\u{a0}", ' ', sprintf('The cheapest interval of %s: %s, %s per 1,000 km.', $this->argument('bike'), $q->distance($cheapest->best->intervalKm), $q->money($cheapest->best->costPer1000Km))));
 

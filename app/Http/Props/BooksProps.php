@@ -15,6 +15,7 @@ use App\Text\Speaker;
 use App\Text\StripWords;
 use App\Text\Voice;
 use Dripel\Core\Bath\BathState;
+use Dripel\Core\Bath\DipPickup;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Logbook\Part;
@@ -40,9 +41,11 @@ final readonly class BooksProps
         $book = ($this->readBook)($workshop);
 
         $pots = new PotProps($voice);
+        $baths = ($this->readBaths)($workshop);
+        $pickup = DipPickup::of($baths);
 
         return [
-            'pots' => array_values(array_map(fn(BathState $bath) => $pots->inBooks($workshop, $bath, ($this->readPrices)($workshop)), ($this->readBaths)($workshop))),
+            'pots' => array_values(array_map(fn(BathState $bath) => $pots->inBooks($workshop, $bath, ($this->readPrices)($workshop), $pickup), $baths)),
             'potChoices' => $pots->choices(),
             'jars' => array_values(array_map(fn(JarState $jar) => $this->jar($workshop, $jar, in_array($jar->jarId, $busy, true), $words, $voice), ($this->readJars)($workshop))),
             'bottles' => (new DripProps($book, $voice))->shelf(),

@@ -112,7 +112,9 @@ final readonly class GaugeProps
     {
         $advice = BikeAdvice::ofBike($this->book, $this->wear, $bikeId, $learned);
         if ($advice === null) {
-            return null;
+            $ofBike = $this->wear->ofBike($bikeId);
+
+            return $ofBike->chains === 0 ? null : ['text' => '', 'reason' => $this->words->missing($ofBike), 'now' => '', 'open' => false];
         }
         [$text, $reason] = $this->words->advice($advice);
         // Of a bike that goes by ear, what it learned.
@@ -160,7 +162,7 @@ final readonly class GaugeProps
             'points' => array_map(fn(LifePoint $point) => ['interval' => (string) round($units->fromKm($point->intervalKm), 1), 'life' => (string) round($units->fromKm($point->lifeKm)), 'text' => $this->voice->say('wear.point', ['interval' => $this->voice->quantities->distance($point->intervalKm), 'life' => $this->voice->quantities->distance($point->lifeKm)])], $this->book->settings->lifeCurve()->points()),
             'house' => $this->book->settings->text(SettingKey::LifePoints, 0) === '',
             'own' => $own->count()
-                ? $this->voice->say('wear.own.counts', ['count' => (string) $own->chains, 'times' => $this->words->times($own)])
+                ? $this->voice->say('wear.own.counts', ['count' => (string) $own->chains, 'times' => $this->words->times($own->logFactor)])
                 : trans_choice('wear.own.few', $own->chains, ['fewest' => (string) $own::FEWEST]),
         ];
     }

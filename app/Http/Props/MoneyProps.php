@@ -4,23 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Cost\ReadCosts;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
-use App\Pot\ReadBaths;
-use App\Strip\ReadJars;
 use App\Strip\ReadPrices;
 use App\Text\Speaker;
 use App\Text\StripWords;
 use App\Text\Voice;
-use Dripel\Core\Bath\BathState;
+use App\Wear\ReadWear;
 use Dripel\Core\Cost\ChainLife;
 use Dripel\Core\Cost\CostPoint;
 use Dripel\Core\Cost\Expense;
 use Dripel\Core\Cost\PlainDrip;
 use Dripel\Core\Cost\Supply;
+use Dripel\Core\Cost\WorkDone;
 use Dripel\Core\Cost\WorkshopCosts;
 use Dripel\Core\Interval\IntervalEconomyInput;
+use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Plan\PlanTerms;
 
 /** What it all costs: by year, by bike, by chain, and beside plain drip. */
 final readonly class MoneyProps
@@ -37,39 +39,83 @@ final readonly class MoneyProps
         'solvents' => [Supply::WhiteSpirit, Supply::MethylatedSpirit, Supply::IsopropylAlcohol, Supply::Acetone, Supply::Petrol, Supply::LampOil, Supply::Degreaser],
     ];
 
-    public function __construct(private ReadBook $readBook, private ReadPrices $readPrices, private ReadBaths $readBaths, private ReadJars $readJars, private Speaker $speaker) {}
+    public function __construct(private ReadBook $readBook, private ReadCosts $readCosts, private ReadPrices $readPrices, private ReadWear $readWear, private Speaker $speaker) {}
 
     /** @return array<string, mixed> */
     public function all(Workshop $workshop): array
     {
         $book = ($this->readBook)($workshop);
         $voice = $this->speaker->voice();
-        $prices = ($this->readPrices)($workshop);
-        $dipG = BathState::pickupG(($this->readBaths)($workshop));
-        $costs = WorkshopCosts::of($book, $prices, $dipG, $this->readJars->bought($workshop), $voice->nowS);
-        $plain = PlainDrip::of($book->settings, $prices, IntervalEconomyInput::CHAINS_PER_CASSETTE, $voice->nowS);
+        $costs = ($this->readCosts)($workshop);
+        $plain = $this->plain($workshop, $book, $voice->nowS);
         $chart = $this->chart($voice, $costs, $plain);
-        $year = fn(int $year): array => $this->row($voice, (string) $year, $costs, fn(Expense $one) => $costs->yearOf($one) === $year, fn(Ride $ride) => $costs->yearOf($ride) === $year);
-        $bike = fn(int $id): array => $this->row($voice, $voice->names->bike($id), $costs, fn(Expense $one) => $one->bikeId === $id, fn(Ride $ride) => $ride->bikeId === $id);
-        $chains = array_filter(array_map(fn(int $id) => $book->chain($id, $voice->nowS), $book->chainIds), fn($chain) => $chain->km->km > 0.0);
-        usort($chains, fn($a, $b) => $b->km->km <=> $a->km->km);
+        $row = fn(string $name, callable $which, ?callable $ridden = null): array => $this->row($voice, $name, $costs, $which, $ridden ?? fn() => false);
 
         return [
             'kinds' => array_map(fn(string $kind) => $voice->say("ui.money.kind.{$kind}"), array_keys(self::KINDS)),
-            'all' => $this->row($voice, $voice->say('ui.money.all'), $costs, fn() => true, fn() => true),
-            'years' => array_map($year, $costs->years()),
-            'bikes' => array_map($bike, $book->bikeIds),
-            'chains' => array_map(function ($chain) use ($book, $voice, $prices, $dipG): array {
-                $life = ChainLife::of($book, $chain, $prices, $dipG);
-
-                return [
-                    'id' => $chain->chainId, 'name' => $voice->names->fullChain($chain->chainId), 'km' => $voice->quantities->ridden($chain->km),
-                    'total' => $this->money($voice, $life->totalMinor()), 'per' => $this->money($voice, $life->per1000KmMinor()),
-                ];
-            }, $chains),
+            'all' => $row($voice->say('ui.money.all'), fn() => true, fn() => true),
+            'years' => array_map(fn(int $year) => $row((string) $year, fn(Expense $one) => $costs->yearOf($one) === $year, fn(Ride $ride) => $costs->yearOf($ride) === $year), $costs->years()),
+            'bikes' => [
+                ...array_map(fn(int $id) => $row($voice->names->bike($id), fn(Expense $one) => $one->bikeId === $id, fn(Ride $ride) => $ride->bikeId === $id), $book->bikeIds),
+                $row($voice->say('ui.money.common'), fn(Expense $one) => ! in_array($one->bikeId, $book->bikeIds, true), fn(Ride $ride) => ! in_array($ride->bikeId, $book->bikeIds, true)),
+            ],
+            'chains' => $this->chains($book, $voice, $costs),
+            'beside' => [
+                ['name' => $voice->say('ui.money.kind.parts'), 'total' => $voice->quantities->money($costs->minor(fn(Expense $one) => $one->chainId === null && in_array($one->supply, self::KINDS['parts'], true)))],
+                ['name' => $voice->say('ui.money.beside'), 'total' => $voice->quantities->money($costs->minor(fn(Expense $one) => $one->chainId === null && ! in_array($one->supply, self::KINDS['parts'], true)))],
+            ],
             'unpriced' => (new StripWords($voice))->unpriced($costs->unpriced($chart === null ? [] : $plain->unpriced)),
             'chart' => $chart,
-            'plain' => ['life' => (string) round($voice->quantities->units->fromKm($plain->lifeKm)), 'every' => (string) round($voice->quantities->units->fromKm($plain->everyKm))],
+            'plain' => $this->terms($voice, $book, $plain),
+            'work' => $this->work($voice, $book),
+        ];
+    }
+
+    private function plain(Workshop $workshop, Book $book, int $nowS): PlainDrip
+    {
+        $wear = ($this->readWear)($workshop);
+        $factors = array_combine($book->bikeIds, array_map(fn(int $id) => $wear->ofBike($id)->factor(), $book->bikeIds));
+
+        return PlainDrip::of($book->settings, $factors, ($this->readPrices)($workshop), IntervalEconomyInput::CHAINS_PER_CASSETTE, $nowS);
+    }
+
+    /** @return list<array<string, mixed>> the most ridden first; what was bought and never ridden too */
+    private function chains(Book $book, Voice $voice, WorkshopCosts $costs): array
+    {
+        $lives = array_map(fn(int $id) => [$id, ChainLife::of($book, $book->chain($id, $voice->nowS), $costs)], $book->chainIds);
+        usort($lives, fn(array $a, array $b) => $b[1]->km->km <=> $a[1]->km->km ?: $a[0] <=> $b[0]);
+
+        return array_map(fn(array $one) => [
+            'id' => $one[0], 'name' => $voice->names->fullChain($one[0]), 'km' => $voice->quantities->ridden($one[1]->km),
+            'total' => $voice->quantities->money($costs->minor(fn(Expense $expense) => $expense->chainId === $one[0])),
+            'used' => $one[1]->cameUsed,
+            'per' => $this->money($voice, $one[1]->per1000KmMinor()),
+        ], $lives);
+    }
+
+    /** @return array<string, mixed> how plain drip is taken to do */
+    private function terms(Voice $voice, Book $book, PlainDrip $plain): array
+    {
+        $q = $voice->quantities;
+        $lives = array_filter($plain->livesKm, fn(int $id) => $book->ridesOf($id) !== [], ARRAY_FILTER_USE_KEY);
+
+        return [
+            'as_wax' => $q->number($book->settings->dripAsWax(), 2),
+            'every' => (string) round($q->units->fromKm($plain->everyKm)),
+            'lives' => $lives === [] ? '' : $voice->say('ui.money.lives', ['lives' => $voice->names->list(array_map(fn(int $id, float $km) => $voice->say('ui.money.life_of', ['bike' => $voice->names->bike($id), 'km' => $q->distance(round($km, -2))]), array_keys($lives), $lives))]),
+        ];
+    }
+
+    /** @return array{hour: string, text: string} what an hour is worth, and what the book took of them */
+    private function work(Voice $voice, Book $book): array
+    {
+        $q = $voice->quantities;
+        $minor = $book->settings->hourMinor();
+        $minutes = WorkDone::of($book, PlanTerms::of($book, 7, null, $voice->nowS), $voice->nowS)->minutes;
+
+        return [
+            'hour' => $q->amount($minor),
+            'text' => $voice->say($minor > 0.0 ? 'ui.money.work_worth' : 'ui.money.work', ['hours' => $q->number($minutes / 60.0), 'worth' => $q->money($minutes / 60.0 * $minor)]),
         ];
     }
 
@@ -89,7 +135,7 @@ final readonly class MoneyProps
             'kinds' => array_map(function (array $supplies) use ($voice, $costs, $which): string {
                 $minor = $costs->minor(fn(Expense $one) => in_array($one->supply, $supplies, true) && $which($one));
 
-                return $minor > 0.0 ? $voice->quantities->money($minor) : '–';
+                return $minor > 0 ? $voice->quantities->money($minor) : '–';
             }, array_values(self::KINDS)),
             'total' => $voice->quantities->money($total),
             'km' => $voice->quantities->distance($km),

@@ -19,6 +19,7 @@ use Dripel\Core\Bath\BathLedgerInput;
 use Dripel\Core\Bath\BathMoment;
 use Dripel\Core\Bath\BathNext;
 use Dripel\Core\Bath\BathState;
+use Dripel\Core\Bath\DipPickup;
 use Dripel\Core\Cost\PriceList;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Logbook\SettingKey;
@@ -73,7 +74,7 @@ final readonly class PotProps
     }
 
     /** @return array<string, mixed> with what was done lately and what can be done */
-    public function inBooks(Workshop $workshop, BathState $bath, PriceList $prices): array
+    public function inBooks(Workshop $workshop, BathState $bath, PriceList $prices, DipPickup $pickup): array
     {
         $ledger = $bath->ledger;
         $facts = PotFacts::of($this->voice->settings, $bath->potId);
@@ -81,11 +82,12 @@ final readonly class PotProps
         $rows = BathEntry::query()->in($workshop)->live()->where('component_id', $bath->potId)->orderByDesc('at')->orderByDesc('id')->limit(self::ENTRIES)->get();
         $acts = array_filter(BathEventKind::cases(), fn(BathEventKind $kind) => $kind !== BathEventKind::Dip && ($bath->filledS !== null || $kind === BathEventKind::Fill));
 
-        $costMinor = $ledger === null || $bath->filledS === null ? null : $prices->costMinor(Supply::Wax, $ledger->pickupG, $bath->filledS);
+        $dipG = $pickup->ofPot($bath->potId);
+        $costMinor = $ledger === null ? null : $prices->costMinor(Supply::Wax, $dipG, $this->voice->nowS);
         $oil = $ledger === null || $facts->wax !== WaxKind::Softened ? [] : LampOil::stepsG($ledger->waxG, $ledger->oilFraction, 1);
 
         return $this->of($bath) + [
-            'cost' => $costMinor === null ? '' : $this->voice->say('pot.cost', ['cost' => $q->money($costMinor), 'pickup' => $q->mass($ledger->pickupG)]),
+            'cost' => $costMinor === null ? '' : $this->voice->say('pot.cost', ['cost' => $q->money($costMinor), 'pickup' => $q->mass($dipG)]),
             'smear' => $oil === [] ? '' : $this->voice->say('pot.smear', ['oil' => $q->mass($oil[0]), 'more' => $q->number(100 * ($ledger->oilFraction + LampOil::STEP), 1)."\u{a0}%"]),
             'calibrated' => $facts->calibrated ? $this->voice->say('pot.calibrated', ['loss' => $q->number($facts->lossWPerK, 2), 'efficiency' => $q->number(100 * $facts->efficiency)."\u{a0}%"]) : $this->voice->say('pot.not_calibrated', ['loss' => $q->number($facts->lossWPerK, 1)]),
             'isCalibrated' => $facts->calibrated,

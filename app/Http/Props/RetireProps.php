@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Cost\ReadCosts;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
-use App\Pot\ReadBaths;
-use App\Strip\ReadPrices;
 use App\Text\Speaker;
 use App\Text\WearWords;
-use Dripel\Core\Bath\BathState;
 use Dripel\Core\Cost\ChainLife;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Retirement;
@@ -20,7 +18,7 @@ use Dripel\Core\Plan\Rail;
 /** The life of a chain in figures, and what would be left of its rail without it. */
 final readonly class RetireProps
 {
-    public function __construct(private ReadBook $readBook, private ReadPrices $readPrices, private ReadBaths $readBaths, private Speaker $speaker) {}
+    public function __construct(private ReadBook $readBook, private ReadCosts $readCosts, private Speaker $speaker) {}
 
     /** @return array<string, mixed> */
     public function of(Workshop $workshop, int $chainId): array
@@ -47,7 +45,7 @@ final readonly class RetireProps
         $book = ($this->readBook)($workshop);
         $voice = $this->speaker->voice();
         $chain = $book->chain($chainId, $voice->nowS);
-        $life = ChainLife::of($book, $chain, ($this->readPrices)($workshop), BathState::pickupG(($this->readBaths)($workshop)));
+        $life = ChainLife::of($book, $chain, ($this->readCosts)($workshop));
 
         return (new WearWords($voice))->life($life, $chain, $book->history($chainId)->last(Retirement::class)?->moment->unixS);
     }

@@ -43,7 +43,7 @@ final readonly class WhatIfProps
             'most' => WhatIfRequest::MOST,
             'rotations' => array_map(fn(Rotation $one) => ['value' => $one->value, 'title' => $this->voice->say("ui.what_if.rotation.{$one->value}")], Rotation::cases()),
             'limits' => array_map(fn(LimitSchool $one) => ['value' => $one->value, 'title' => $this->voice->say("schools.{$one->value}.name")], LimitSchool::cases()),
-            'currency' => $units->currency,
+            'hour' => $this->voice->quantities->amount($this->book->settings->hourMinor()),
             'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $this->voice->names->bike($id)], $this->book->bikeIds),
         ];
     }
@@ -71,16 +71,19 @@ final readonly class WhatIfProps
      */
     public function compare(WorkshopYears $workshop, array $policies, array $schools, int $years, ?int $bikeId): array
     {
+        if ($workshop->bikes === []) {
+            return ['rows' => [], 'economy' => null, 'bike' => null, 'unpriced' => ''];
+        }
         $inputs = array_map(fn(SimulatedPolicy $policy, ?LimitSchool $school) => $workshop->input($policy, $years, $school), $policies, $schools);
         $results = array_map(fn(SimulateInput $input) => (new Simulate)($input), $inputs);
-        $costs = array_filter(array_map(fn(SimulateResult $result) => $result->per1000Km(), $results), fn(?float $cost) => $cost !== null);
-        $bike = array_values(array_filter($workshop->bikes, fn(SimulatedBike $one) => $one->id === $bikeId))[0] ?? $workshop->bikes[0] ?? null;
+        $costs = array_filter(array_map(fn(SimulateResult $result) => $result->usedUpPer1000Km(), $results), fn(?float $cost) => $cost !== null);
+        $bike = array_values(array_filter($workshop->bikes, fn(SimulatedBike $one) => $one->id === $bikeId))[0] ?? $workshop->bikes[0];
         $q = $this->voice->quantities;
 
         return [
             'rows' => array_map(fn(SimulateResult $result, SimulateInput $input) => $this->row($result, $input, $costs === [] ? null : min($costs), $bike), $results, $inputs),
-            'economy' => $bike === null ? null : $this->economy($workshop, $bike),
-            'bike' => $bike === null ? null : [
+            'economy' => $this->economy($workshop, $bike, $years),
+            'bike' => [
                 'id' => $bike->id, 'name' => $this->voice->names->bike((int) $bike->id),
                 'rate' => $this->voice->say('ui.what_if.measured', ['rate' => $q->number($bike->ratePctPer1000Km, 3), 'interval' => $q->distance($bike->rateIntervalKm), 'km' => $q->distance(array_sum($bike->weekKm)), 'factor' => $q->number($bike->factor, 2)]),
             ],
@@ -89,12 +92,12 @@ final readonly class WhatIfProps
     }
 
     /** @return array<string, mixed> */
-    private function row(SimulateResult $result, SimulateInput $input, ?float $least, ?SimulatedBike $bike): array
+    private function row(SimulateResult $result, SimulateInput $input, ?float $least, SimulatedBike $bike): array
     {
         $q = $this->voice->quantities;
         $whole = fn(callable $of): string => $q->number($result->sum($of));
         $life = $result->chainLifeKm();
-        $per1000 = $result->per1000Km();
+        $per1000 = $result->usedUpPer1000Km();
 
         return [
             'name' => $this->voice->say($input->policy->dripOnly ? 'ui.what_if.drip_every' : 'ui.what_if.wax_every', ['interval' => $q->distance($input->policy->intervalKm)]),
@@ -116,7 +119,7 @@ final readonly class WhatIfProps
                 'week' => (string) ($week->week + 1), 'km' => $q->distance($week->km), 'pots' => (string) $week->potDays, 'dips' => (string) $week->dips, 'topups' => (string) $week->topUps, 'swaps' => (string) $week->swaps,
                 'retired' => (string) count($week->retired), 'minutes' => $q->number($week->minutes), 'money' => $q->money($week->cost), 'wax' => $q->mass($week->waxG),
             ]), array_filter($result->weeks, fn(SimulatedWeek $week) => $week->potDays > 0 || $week->topUps > 0 || $week->retired !== []))),
-            'curve' => $bike === null ? [] : $this->curve($result, $input, $bike),
+            'curve' => $this->curve($result, $input, $bike),
         ];
     }
 
@@ -129,11 +132,11 @@ final readonly class WhatIfProps
     }
 
     /** @return array<string, mixed> */
-    private function economy(WorkshopYears $workshop, SimulatedBike $bike): array
+    private function economy(WorkshopYears $workshop, SimulatedBike $bike, int $years): array
     {
         $q = $this->voice->quantities;
-        $found = (new IntervalEconomy)($workshop->economy($bike));
         $own = $this->book->termsOfBike((int) $bike->id, $this->voice->nowS)->intervalKm;
+        $found = (new IntervalEconomy)($workshop->economy($bike, $own, $years));
         $costs = array_map(fn(EconomyRow $row) => $row->costPer1000Km, $found->rows);
         $most = max(1e-9, ...$costs);
         $nearest = $found->nearest($own);

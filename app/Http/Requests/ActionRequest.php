@@ -30,17 +30,47 @@ abstract class ActionRequest extends FormRequest
     /** @return array<string, mixed> */
     abstract protected function fields(): array;
 
-    /** Another workshop's ids are not found, whatever else is wrong with the form. Decimal commas are welcome. */
+    /** Another workshop's ids are not found, whatever else is wrong with the form. */
     protected function prepareForValidation(): void
     {
         $named = fn(string $field) => array_filter((array) $this->input($field), is_scalar(...));
         array_map($this->find()->bike(...), $named('bike_id'));
         array_map($this->find()->chain(...), [...$named('chain_id'), ...$named('chains')]);
-        foreach (['distance', 'odometer', 'km', 'since_wax', 'interval', 'interval_hours', 'target_life', 'length_mm', 'value_pct', 'zero_pct', 'start', 'total_ml', 'target_pct', 'volume_ml', 'flash', 'boiling', 'diameter', 'height', 'low', 'high', 'room', 'wax', 'oil', 'removed', 'temp', 'target', 'amount', 'quantity', 'mass', 'price'] as $field) {
-            if (is_string($this->input($field))) {
-                $this->merge([$field => str_replace(',', '.', trim($this->input($field)))]);
+        $this->tidyNumbers();
+    }
+
+    /** "1,5" and "25 000" are numbers wherever one is asked for: by the rule of the field. */
+    protected function tidyNumbers(): void
+    {
+        $this->replace(self::withDecimalPoints($this->all(), array_keys(array_filter($this->fields(), self::isNumber(...)))));
+    }
+
+    /** Whether a field takes a number, by its own rule. */
+    public static function isNumber(mixed $rules): bool
+    {
+        return array_intersect(['numeric', 'integer'], is_string($rules) ? explode('|', $rules) : (is_array($rules) ? array_filter($rules, is_string(...)) : [])) !== [];
+    }
+
+    /**
+     * @param array<array-key, mixed> $input
+     * @param list<string> $fields those that take numbers, dotted, with stars for any key
+     *
+     * @return array<array-key, mixed> "1,5" there as "1.5"
+     */
+    private static function withDecimalPoints(array $input, array $fields): array
+    {
+        foreach ($fields as $field) {
+            [$key, $rest] = [...explode('.', $field, 2), null];
+            foreach ($key === '*' ? array_keys($input) : array_intersect(array_keys($input), [$key]) as $one) {
+                $input[$one] = match (true) {
+                    $rest !== null => is_array($input[$one]) ? self::withDecimalPoints($input[$one], [$rest]) : $input[$one],
+                    is_string($input[$one]) => preg_match('/^\s*[+-]?[\d\s]*([.,]\d+)?\s*$/u', $input[$one]) === 1 ? str_replace(',', '.', (string) preg_replace('/\s+/u', '', $input[$one])) : $input[$one],
+                    default => $input[$one],
+                };
             }
         }
+
+        return $input;
     }
 
     protected function find(): Find

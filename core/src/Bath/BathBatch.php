@@ -76,6 +76,11 @@ final class BathBatch
         $this->filterings++;
     }
 
+    public function weighed(): bool
+    {
+        return array_sum($this->weighedG) > 0.0;
+    }
+
     /** The mean of what was weighed in this batch so far, else the house rule. */
     public function meanPickupG(float $defaultG): float
     {

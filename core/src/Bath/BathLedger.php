@@ -117,6 +117,7 @@ final readonly class BathLedger implements Model
             },
             $pickupG,
             $neededG,
+            $batch->weighed(),
         );
     }
 }

@@ -23,6 +23,8 @@ final readonly class BathLedgerResult
         public float $pickupG,
         /** So much has to stay in it for a coil to be covered. */
         public float $neededG,
+        /** Whether any dip of the batch was weighed. */
+        public bool $weighed,
     ) {}
 
     /** @return array<string, mixed> */

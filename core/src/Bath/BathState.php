@@ -18,19 +18,4 @@ final readonly class BathState
         public ?string $problem = null,
         public array $history = [],
     ) {}
-
-    /**
-     * What a chain takes along from the baths of a workshop: their mean, else the house rule. g
-     *
-     * @param iterable<self> $baths
-     */
-    public static function pickupG(iterable $baths): float
-    {
-        $pickups = [];
-        foreach ($baths as $bath) {
-            $bath->ledger === null || $pickups[] = $bath->ledger->pickupG;
-        }
-
-        return $pickups === [] ? BathLedgerInput::PICKUP_G : array_sum($pickups) / count($pickups);
-    }
 }

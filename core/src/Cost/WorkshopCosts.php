@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Dripel\Core\Cost;
 
 use DateTimeZone;
+use Dripel\Core\Bath\DipPickup;
 use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainHistory;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Opening;
@@ -31,39 +33,36 @@ final readonly class WorkshopCosts
      */
     private function __construct(public array $expenses, private array $rides, private DateTimeZone $zone) {}
 
-    /**
-     * @param float $dipG what a dip takes out of the bath
-     * @param list<SolventBought> $solvents
-     */
-    public static function of(Book $book, PriceList $prices, float $dipG, array $solvents, int $nowS): self
+    /** @param list<SolventBought> $solvents */
+    public static function of(Book $book, PriceList $prices, DipPickup $pickup, array $solvents, int $nowS): self
     {
         $settings = $book->settings;
         $expenses = [];
         foreach ($book->chainIds as $chainId) {
             $history = $book->history($chainId)->until($nowS);
             $atS = ChainLife::firstS($book, $chainId, $nowS);
-            if ($atS !== null && ! self::cameUsed($history->last(Opening::class))) {
-                $expenses[] = new Expense($atS, Supply::Chain, $settings->number(SettingKey::ChainPrice, $chainId) ?? $prices->costMinor(Supply::Chain, 1, $atS), $book->bikeOfChain($chainId, $nowS), $chainId);
+            if ($atS !== null && ! self::cameUsed($history)) {
+                $expenses[] = Expense::of($atS, Supply::Chain, $settings->number(SettingKey::ChainPrice, $chainId) ?? $prices->costMinor(Supply::Chain, 1, $atS), $book->bikeOfChain($chainId, $nowS), $chainId);
             }
             foreach ($history->events as $event) {
                 $at = $event->moment->unixS;
                 if ($event instanceof Dip) {
-                    $expenses[] = new Expense($at, Supply::Wax, $prices->costMinor(Supply::Wax, $dipG, $at), $book->bikeOfChain($chainId, $at), $chainId);
+                    $expenses[] = Expense::of($at, Supply::Wax, $prices->costMinor(Supply::Wax, $pickup->ofDip($event), $at), $book->bikeOfChain($chainId, $at), $chainId);
                 } elseif ($event instanceof TopUp) {
-                    $expenses[] = new Expense($at, Supply::DripWax, $prices->costMinor(Supply::DripWax, $event->ml ?? DripDoseInput::USUAL_ML, $at), $book->bikeOfChain($chainId, $at), $chainId);
+                    $expenses[] = Expense::of($at, Supply::DripWax, $prices->costMinor(Supply::DripWax, $event->ml ?? DripDoseInput::USUAL_ML, $at), $book->bikeOfChain($chainId, $at), $chainId);
                 }
             }
         }
         foreach ($book->parts as $part) {
             $opening = $book->history($part->id)->last(Opening::class);
-            if ($opening !== null && $opening->moment->unixS <= $nowS && ! self::cameUsed($opening)) {
+            if ($opening !== null && $opening->moment->unixS <= $nowS && $opening->km === 0.0) {
                 $supply = Supply::from($part->kind->value);
-                $expenses[] = new Expense($opening->moment->unixS, $supply, $settings->number($part->kind === PartKind::QuickLink ? SettingKey::LinkPrice : SettingKey::PartPrice, $part->id) ?? $prices->costMinor($supply, 1, $opening->moment->unixS), $part->chainId === null ? $book->part($part->id, $nowS)->bikeId : $book->bikeOfChain($part->chainId, $nowS), $part->chainId);
+                $expenses[] = Expense::of($opening->moment->unixS, $supply, $settings->number($part->kind === PartKind::QuickLink ? SettingKey::LinkPrice : SettingKey::PartPrice, $part->id) ?? $prices->costMinor($supply, 1, $opening->moment->unixS), $part->chainId === null ? $book->part($part->id, $nowS)->bikeId : $book->bikeOfChain($part->chainId, $nowS), $part->chainId);
             }
         }
         foreach ($solvents as $bought) {
             $supply = Supply::ofSolvent($bought->solvent);
-            $supply === null || $bought->atS > $nowS || $expenses[] = new Expense($bought->atS, $supply, $prices->costMinor($supply, $bought->ml, $bought->atS));
+            $supply === null || $bought->atS > $nowS || $expenses[] = Expense::of($bought->atS, $supply, $prices->costMinor($supply, $bought->ml, $bought->atS));
         }
         usort($expenses, fn(Expense $a, Expense $b) => $a->atS <=> $b->atS);
 
@@ -71,9 +70,21 @@ final readonly class WorkshopCosts
     }
 
     /** @param callable(Expense): bool $which */
-    public function minor(?callable $which = null): float
+    public function minor(?callable $which = null): int
     {
-        return (float) array_sum(array_map(fn(Expense $one) => $one->minor ?? 0.0, $which === null ? $this->expenses : array_filter($this->expenses, $which)));
+        return array_sum(array_map(fn(Expense $one) => $one->minor ?? 0, $which === null ? $this->expenses : array_filter($this->expenses, $which)));
+    }
+
+    /**
+     * What one chain cost by supply; null where no price is known for something of it.
+     *
+     * @param list<Supply> $supplies
+     */
+    public function ofChain(int $chainId, array $supplies): ?int
+    {
+        $found = array_filter($this->expenses, fn(Expense $one) => $one->chainId === $chainId && in_array($one->supply, $supplies, true));
+
+        return array_filter($found, fn(Expense $one) => $one->minor === null) !== [] ? null : array_sum(array_map(fn(Expense $one) => (int) $one->minor, $found));
     }
 
     /** @param callable(Ride): bool $which */
@@ -83,7 +94,7 @@ final readonly class WorkshopCosts
     }
 
     /** Null where nothing was ridden. */
-    public static function per1000Km(float $minor, float $km): ?float
+    public static function per1000Km(int $minor, float $km): ?float
     {
         return $km > 0.0 ? self::KM * $minor / $km : null;
     }
@@ -130,7 +141,7 @@ final readonly class WorkshopCosts
         $fromS = $this->rides[0]->moment->unixS;
         $ends = [...array_slice($this->rides, -1), ...array_slice($this->expenses, -1)];
         $untilS = max($fromS + 1, ...array_map(fn(Ride|Expense $one) => $one instanceof Ride ? $one->moment->unixS : $one->atS, $ends));
-        [$points, $km, $minor, $ride, $expense] = [[], [], 0.0, 0, 0];
+        [$points, $km, $minor, $ride, $expense] = [[], [], 0, 0, 0];
         for ($i = 0; $i <= $steps; $i++) {
             $atS = $fromS + (int) round(($untilS - $fromS) * $i / $steps);
             for (; isset($this->rides[$ride]) && $this->rides[$ride]->moment->unixS <= $atS; $ride++) {
@@ -138,16 +149,19 @@ final readonly class WorkshopCosts
                 $bikeId === null || $km[$bikeId] = ($km[$bikeId] ?? 0.0) + $this->rides[$ride]->km;
             }
             for (; isset($this->expenses[$expense]) && $this->expenses[$expense]->atS <= $atS; $expense++) {
-                $minor += $this->expenses[$expense]->minor ?? 0.0;
+                $minor += $this->expenses[$expense]->minor ?? 0;
             }
-            $points[] = new CostPoint($atS, (float) array_sum($km), $minor, (float) array_sum(array_map($plain->costMinor(...), $km)));
+            $points[] = new CostPoint($atS, (float) array_sum($km), $minor, (float) array_sum(array_map($plain->costMinor(...), $km, array_keys($km))));
         }
 
         return $points;
     }
 
-    private static function cameUsed(?Opening $opening): bool
+    /** Whether a chain was paid before it came into the book. */
+    public static function cameUsed(ChainHistory $history): bool
     {
+        $opening = $history->last(Opening::class);
+
         return $opening !== null && $opening->km !== 0.0;
     }
 }

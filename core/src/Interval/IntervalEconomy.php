@@ -16,8 +16,6 @@ final readonly class IntervalEconomy implements Model
 {
     public function __invoke(IntervalEconomyInput $in): IntervalEconomyResult
     {
-        $points = $in->curve->points();
-        [$first, $last] = [$points[0]->intervalKm, $points[count($points) - 1]->intervalKm];
         $rows = [];
         for ($i = 0; ($km = $in->minKm + $i * $in->stepKm) <= $in->maxKm + Check::EPSILON; $i++) {
             $lifeKm = $in->lifeFactor * $in->curve->lifeKm($km);
@@ -27,7 +25,7 @@ final readonly class IntervalEconomy implements Model
                 1000.0 * (($in->chainCost + $in->stripCost + $in->quickLinkCost + $in->cassetteCost / $in->chainsPerCassette) / $lifeKm + ($in->rewaxCost + $in->minutesPerRewax * $in->hourValue / 60.0) / $km),
                 1000.0 / $km,
                 1000.0 * $in->minutesPerRewax / $km,
-                $km < $first - Check::EPSILON || $km > $last + Check::EPSILON,
+                $in->curve->extrapolates($km),
             );
         }
         $best = 0;

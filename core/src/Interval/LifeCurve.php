@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Interval;
 
+use Dripel\Core\Input\Check;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 
 /**
  * Chain life over the interval between two dips: straight between its points in the logarithms of both, beyond them on with the
- * slope of the end. The three points that ship are one tester's round figures (common practice), 400 km in the middle of
- * 8,000 to 10,000.
+ * slope of the end. Intervals in effective km. The three points that ship are round figures of common practice, 400 km in the middle
+ * of 8,000 to 10,000.
  */
 final readonly class LifeCurve
 {
@@ -73,6 +74,12 @@ final readonly class LifeCurve
         [$a, $b] = $this->segment(fn(LifePoint $end) => $intervalKm <= $end->intervalKm);
 
         return exp(log($a->lifeKm) + log($intervalKm / $a->intervalKm) * log($b->lifeKm / $a->lifeKm) / log($b->intervalKm / $a->intervalKm));
+    }
+
+    /** Whether an interval lies beyond the points, where only the slope of the end speaks. */
+    public function extrapolates(float $intervalKm): bool
+    {
+        return $intervalKm < $this->points[0]->intervalKm - Check::EPSILON || $intervalKm > $this->points[count($this->points) - 1]->intervalKm + Check::EPSILON;
     }
 
     /** The longest interval with which a chain lives so long. */

@@ -17,6 +17,11 @@ final readonly class Dip extends Entry
         public ?int $soakS = null,
         /** Dusted with a friction powder. */
         public bool $powder = false,
+        public ?int $potId = null,
+        /** g of wax that it took along, weighed before and after; null: nobody weighed. */
+        public ?float $pickupG = null,
+        /** Whether it was rinsed before it went in. */
+        public bool $rinsed = false,
     ) {
         parent::__construct($id, $moment);
     }

@@ -78,6 +78,12 @@ final readonly class Fittings
         return $span !== null && $span->holdsAt($atS) ? $span : null;
     }
 
+    /** How often something was put on a bike by an instant. */
+    public function timesFitted(int $bikeId, int $untilS): int
+    {
+        return count(array_filter($this->spansByBike[$bikeId] ?? [], fn(Span $span) => $span->fromS <= $untilS));
+    }
+
     /** @return list<Span> of one chain, in order of time */
     public function spansOf(int $chainId): array
     {

@@ -149,10 +149,14 @@ enum SettingKey: string
     case PlanForbidden = 'plan.forbidden';
     /** 1: Next and the calendar go by the plan. */
     case PlanFollowed = 'plan.followed';
-    /** A chain on plain drip lives so many km; null: as one waxed every 400 km. */
+    /** Not asked any more: how many km a chain on plain drip lives. What was said is read as DripAsWax. */
     case PlainDripLifeKm = 'plain_drip.life_km';
+    /** A coat of drip wax wears like a wax interval so many times as long; null: the house rule. */
+    case DripAsWax = 'plain_drip.as_wax';
     /** km between two doses of plain drip; null: as a top-up. */
     case PlainDripEveryKm = 'plain_drip.every_km';
+    /** What an hour of one's time is worth, in minor units of the workshop's currency; null: nothing. */
+    case HourPrice = 'workshop.hour_minor';
     /** How long a chain is expected to live by its interval, "200:25000 300:15000": LifeCurve. */
     case LifePoints = 'workshop.life_points';
     /** What a new bike starts with: km between two dips. */

@@ -10,6 +10,7 @@ use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\Factors;
 use Dripel\Core\Interval\LifeCurve;
+use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\PotDay\ReadySchool;
 use Dripel\Core\Wear\LimitSchool;
 
@@ -18,6 +19,9 @@ final class Settings
 {
     /** The middle school: re-wax every 250 to 300 km. Common practice. */
     public const INTERVAL_KM = 300.0;
+
+    /** House rule: drip wax does not reach all that a bath does. */
+    private const DRIP_AS_WAX = 1.5;
 
     /** @var array<string, array<int, list<DatedSetting>>> in order of time */
     private array $settings = [];
@@ -120,6 +124,26 @@ final class Settings
     public function limitSchool(int $bikeId, int $atS): LimitSchool
     {
         return LimitSchool::tryFrom((string) $this->at(SettingKey::LimitSchool, $bikeId, $atS)) ?? LimitSchool::Strict;
+    }
+
+    /** So many times as long a wax interval as its own a coat of drip wax wears like. */
+    public function dripAsWax(): float
+    {
+        $lifeKm = $this->number(SettingKey::PlainDripLifeKm, 0);
+
+        return $this->number(SettingKey::DripAsWax, 0) ?? ($lifeKm === null ? self::DRIP_AS_WAX : $this->lifeCurve()->intervalKm($lifeKm) / $this->plainDripEveryKm());
+    }
+
+    /** km between two doses of plain drip. */
+    public function plainDripEveryKm(): float
+    {
+        return $this->number(SettingKey::PlainDripEveryKm, 0) ?? WaxTopUp::KM;
+    }
+
+    /** What an hour of one's time is worth, in minor units; 0 until somebody says. */
+    public function hourMinor(): float
+    {
+        return $this->number(SettingKey::HourPrice, 0) ?? 0.0;
     }
 
     /** What a new bike starts with. */

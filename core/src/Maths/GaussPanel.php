@@ -95,6 +95,7 @@ final readonly class GaussPanel
     /** @return array{nodes: list<float>, weights: list<float>, project: list<list<float>>} */
     private static function rule(): array
     {
+        /** @var array{nodes: list<float>, weights: list<float>, project: list<list<float>>}|null $rule */
         static $rule = null;
         if ($rule !== null) {
             return $rule;

@@ -20,7 +20,7 @@ final readonly class PotDays implements Model
     {
         // From today (-1) and from each allowed day: how long it lasts, and what each day costs.
         $stretches = [-1 => $this->stretch($in, -1)];
-        $best = [-1 => [0.0, 0, 0, null]];
+        $best = [-1 => [0.0, 0, 0, 0, null]];
         for ($day = 0; $day < $in->days; $day++) {
             if (! $in->allowedDays[$day]) {
                 continue;
@@ -29,8 +29,8 @@ final readonly class PotDays implements Model
                 if (! isset($best[$from]) || $from >= $day || $stretch['blocked'] < $day || self::jumps($in, $from, $day)) {
                     continue;
                 }
-                [$cost, $count, $first] = $best[$from];
-                $candidate = [$cost + $stretch['minutes'][$day] + $in->potMinutes($stretch['dips'][$day]), $count + 1, $from === -1 ? $day : $first, $from];
+                [$cost, $reluctant, $count, $first] = $best[$from];
+                $candidate = [$cost + $stretch['minutes'][$day] + $in->potMinutes($stretch['dips'][$day]), $reluctant + (in_array($day, $in->reluctant, true) ? 1 : 0), $count + 1, $from === -1 ? $day : $first, $from];
                 if (! isset($best[$day]) || self::beats($candidate, $best[$day])) {
                     $best[$day] = $candidate;
                 }
@@ -41,9 +41,9 @@ final readonly class PotDays implements Model
         }
         $end = null;
         $last = null;
-        foreach ($best as $from => [$cost, $count, $first]) {
+        foreach ($best as $from => [$cost, $reluctant, $count, $first]) {
             if ($stretches[$from]['blocked'] >= $in->days && ! self::jumps($in, $from, $in->days)) {
-                $candidate = [$cost + $stretches[$from]['minutes'][$in->days], $count, $first, $from];
+                $candidate = [$cost + $stretches[$from]['minutes'][$in->days], $reluctant, $count, $first, $from];
                 if ($end === null || self::beats($candidate, $end)) {
                     [$end, $last] = [$candidate, $from];
                 }
@@ -53,7 +53,7 @@ final readonly class PotDays implements Model
             return PotDaysResult::blocked(...$this->block($in, $stretches));
         }
         $days = [];
-        for ($day = $last; $day !== -1; $day = $best[$day][3] ?? -1) {
+        for ($day = $last; $day !== -1; $day = $best[$day][4] ?? -1) {
             array_unshift($days, $day);
         }
 
@@ -168,14 +168,17 @@ final readonly class PotDays implements Model
     }
 
     /**
-     * @param array{float, int, int, mixed} $a cost, pot days, the first of them
-     * @param array{float, int, int, mixed} $b
+     * @param array{float, int, int, int, mixed} $a cost, pot days that nobody wants, pot days, the first of them
+     * @param array{float, int, int, int, mixed} $b
      */
     private static function beats(array $a, array $b): bool
     {
+        if ($a[1] !== $b[1]) {
+            return $a[1] < $b[1];
+        }
         $tie = abs($a[0] - $b[0]) <= Check::EPSILON * max(1.0, $a[0], $b[0]);
 
-        return $tie ? ($a[1] <=> $b[1] ?: $b[2] <=> $a[2]) < 0 : $a[0] < $b[0];
+        return $tie ? ($a[2] <=> $b[2] ?: $b[3] <=> $a[3]) < 0 : $a[0] < $b[0];
     }
 
     /**

@@ -11,6 +11,8 @@ use Dripel\Core\Input\InvalidInput;
 /** The days ahead, on which of them the pot may be heated, what everything takes in minutes, and the bikes. */
 final readonly class PotDaysInput
 {
+    public const MOST_CAPACITY = 1000;
+
     /** A year and a bit. */
     public const MOST_DAYS = 400;
 
@@ -33,13 +35,15 @@ final readonly class PotDaysInput
         public array $bikes,
         /** @var list<int> days on which the pot is heated whatever it costs */
         public array $pinned = [],
+        /** @var list<int> days that are taken only where nothing else will do, and as few of them as will */
+        public array $reluctant = [],
     ) {
         Check::between('days', $days, 1, self::MOST_DAYS);
         count($allowedDays) === $days || throw new InvalidInput('allowed_days', "must be one for each of the {$days} days");
         foreach (['fixed_minutes' => $fixedMinutes, 'per_dip_minutes' => $perDipMinutes, 'batch_minutes' => $batchMinutes, 'swap_minutes' => $swapMinutes] as $field => $minutes) {
             Check::notNegative($field, $minutes);
         }
-        $potCapacity === null || Check::between('pot_capacity', $potCapacity, 1, 1000);
+        $potCapacity === null || Check::between('pot_capacity', $potCapacity, 1, self::MOST_CAPACITY);
         foreach ($bikes as $n => $bike) {
             count($bike->dailyKm) === $days || throw new InvalidInput("bikes.{$n}.daily_km", "must be one for each of the {$days} days");
         }
@@ -60,19 +64,25 @@ final readonly class PotDaysInput
     /** The same with or without the bottle. */
     public function withTopUp(?PlannedTopUp $topUp): self
     {
-        return new self($this->days, $this->allowedDays, $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $topUp, $this->bikes, $this->pinned);
+        return new self($this->days, $this->allowedDays, $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $topUp, $this->bikes, $this->pinned, $this->reluctant);
     }
 
     /** @param list<bool> $allowedDays */
     public function allowing(array $allowedDays): self
     {
-        return new self($this->days, $allowedDays, $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $this->topUp, $this->bikes, $this->pinned);
+        return new self($this->days, $allowedDays, $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $this->topUp, $this->bikes, $this->pinned, $this->reluctant);
+    }
+
+    /** The same on any day, but on those that were not allowed only where nothing else will do. */
+    public function reluctantly(): self
+    {
+        return new self($this->days, array_fill(0, $this->days, true), $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $this->topUp, $this->bikes, $this->pinned, array_keys($this->allowedDays, false, true));
     }
 
     /** @param list<PlannedBike> $bikes */
     public function riding(array $bikes): self
     {
-        return new self($this->days, $this->allowedDays, $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $this->topUp, $bikes, $this->pinned);
+        return new self($this->days, $this->allowedDays, $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $this->topUp, $bikes, $this->pinned, $this->reluctant);
     }
 
     public static function from(Fields $in): self

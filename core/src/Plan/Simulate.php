@@ -10,7 +10,9 @@ use Dripel\Core\Bath\BathLedger;
 use Dripel\Core\Bath\BathLedgerInput;
 use Dripel\Core\Bath\BathLedgerResult;
 use Dripel\Core\Bath\BathNext;
+use Dripel\Core\Input\Check;
 use Dripel\Core\Input\Fields;
+use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Model;
 use LogicException;
@@ -29,8 +31,11 @@ final readonly class Simulate implements Model
 
     private const LEAST_WAX_G = 1.0;
 
+    /** So much past its limit a chain ruins the cassette: house rule. */
+    private const TOO_FAR_PCT = 0.1;
+
     /** A new chain is a little longer than nominal: house rule. */
-    private const NEW_PCT = 0.02;
+    public const NEW_PCT = 0.02;
 
     public function __invoke(SimulateInput $in): SimulateResult
     {
@@ -67,8 +72,7 @@ final readonly class Simulate implements Model
                 foreach ($sheds as $shed) {
                     $km = $shed->bike->weekKm[$day];
                     if ($km > 0.0) {
-                        $shed->fitted()->ride($km, $shed->bike->factor, $shed->ratePctPer1000Km);
-                        $week->km += $km;
+                        $this->ride($in, $shed, $week, $km);
                     }
                 }
             }
@@ -101,13 +105,30 @@ final readonly class Simulate implements Model
         $input = new PotDaysInput(self::AHEAD_DAYS, $allowed, $in->pot->fixedMinutes, $in->pot->perDipMinutes, $in->pot->batchMinutes, $in->pot->capacity, $in->pot->swapMinutes, $topUp, $bikes);
         $plan = (new PotDays)($input);
         if (! $plan->feasible) {
-            // Nobody stays at home: the pot is heated on another day.
-            $input = $input->allowing(array_fill(0, self::AHEAD_DAYS, true));
+            // Nobody stays at home: the pot is heated on another day, on as few of them as will do.
+            $input = $input->reluctantly();
             $plan = (new PotDays)($input);
             $week->forced = count(array_filter($plan->potDays, fn(PlannedPotDay $pot) => $pot->day < 7 && ! $allowed[$pot->day]));
         }
 
         return [$input, $plan];
+    }
+
+    /** A ride on the fitted chain. Run too far past its limit, a chain takes its share of the cassette with it: house rule. */
+    private function ride(SimulateInput $in, SimulatedShed $shed, SimulatedWeek $week, float $km): void
+    {
+        $chain = $shed->fitted();
+        [$limit, $before] = [$shed->limitPct(), $chain->wearPct];
+        $chain->ride($km, $shed->bike->factor, $shed->ratePctPer1000Km);
+        $week->km += $km;
+        $week->worn += ($chain->wearPct - $before) / max(Check::EPSILON, $limit - self::NEW_PCT);
+        if ($chain->wearPct > $limit) {
+            $week->kmPastLimit += $km * min(1.0, ($chain->wearPct - $limit) / ($chain->wearPct - $before));
+        }
+        if ($chain->wearPct >= $limit + self::TOO_FAR_PCT - Check::EPSILON && ! $chain->ruinous) {
+            $chain->ruinous = true;
+            $week->cost += $in->costs->cassette / $in->costs->chainsPerCassette;
+        }
     }
 
     /**
@@ -125,7 +146,7 @@ final readonly class Simulate implements Model
             $this->retire($in, $shed, $week, true);
             foreach ($shed->chains as $chain) {
                 if ($chain->cycleKm() > 0.0 || $shed->fresh($chain->id)) {
-                    $dips[] = new BathDip(BathDip::CHAIN_G, null, $chain->cycleKm(), true);
+                    $dips[] = new BathDip(BathDip::CHAIN_G, null, $chain->cycleKm(), $in->pot->rinsed);
                     $chain->dip();
                     $shed->dipped($chain->id);
                 }
@@ -139,7 +160,11 @@ final readonly class Simulate implements Model
         }
         $before = $this->ledger($in, $bath)->waxG;
         $bath[] = BathEvent::dip($atS, $dips);
-        $after = $this->ledger($in, $bath);
+        try {
+            $after = $this->ledger($in, $bath);
+        } catch (InvalidInput) {
+            throw new InvalidInput('pot.wax_g', 'is too little for the '.count($dips).' dips of a pot day; start with more wax');
+        }
         $week->waxTakenG += $before - $after->waxG;
 
         return match ($after->next) {

@@ -11,6 +11,9 @@ use Dripel\Core\Input\InvalidInput;
 /** A bike as it is when a simulation begins: its week (km as ridden, from Monday), how much wax a km takes, and its chains. */
 final readonly class SimulatedBike
 {
+    /** What the ids of the chains begin with that are bought on the way. */
+    public const BOUGHT = 'new ';
+
     /**
      * @param list<float> $weekKm seven of them
      * @param non-empty-list<array{id: string|int, wear_pct: float, used_km: float, km?: float}> $chains used_km: effective since the dip; km: ridden in all
@@ -34,6 +37,13 @@ final readonly class SimulatedBike
         }
         foreach (['factor' => $factor, 'limit_pct' => $limitPct, 'rate_pct_per_1000km' => $ratePctPer1000Km, 'rate_interval_km' => $rateIntervalKm] as $field => $value) {
             Check::positive($field, $value);
+        }
+        $seen = [];
+        foreach ($chains as $n => $chain) {
+            $id = (string) $chain['id'];
+            ! isset($seen[$id]) || throw new InvalidInput("chains.{$n}.id", 'must be its own: another chain has it');
+            preg_match('/^'.self::BOUGHT.'\d+$/', $id) !== 1 || throw new InvalidInput("chains.{$n}.id", 'must not be “'.self::BOUGHT.'” and a number: so are the chains called that are bought on the way');
+            $seen[$id] = true;
         }
         in_array($onBike, array_column($chains, 'id'), true) || throw new InvalidInput('on_bike', 'must be one of its chains');
     }

@@ -19,6 +19,9 @@ final class SimulatedChain
     /** @var list<WaxTopUp> */
     private array $topUps = [];
 
+    /** Whether it was run so far past its limit that the cassette went with it. */
+    public bool $ruinous = false;
+
     /**
      * @param float $usedKm effective, since its dip
      * @param float $km it has been ridden in all

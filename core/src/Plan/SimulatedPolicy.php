@@ -17,15 +17,24 @@ final readonly class SimulatedPolicy
         public ?int $chains = null,
         public ?float $limitPct = null,
         public bool $dripOnly = false,
+        /** The wax interval that a chain wears as with; null: the interval itself. */
+        public ?float $wearsAsKm = null,
     ) {
+        $wearsAsKm === null || Check::positive('wears_as_km', $wearsAsKm);
         Check::positive('interval_km', $intervalKm);
         $chains === null || Check::between('chains', $chains, 1, 12);
         $limitPct === null || Check::positive('limit_pct', $limitPct);
     }
 
+    /** The same, wearing its chains as a wax interval does. */
+    public function wearingAs(float $km): self
+    {
+        return new self($this->intervalKm, $this->rotation, $this->chains, $this->limitPct, $this->dripOnly, $km);
+    }
+
     public static function from(Fields $in): self
     {
-        $in->only('interval_km', 'rotation', 'chains', 'limit_pct', 'drip_only');
+        $in->only('interval_km', 'rotation', 'chains', 'limit_pct', 'drip_only', 'wears_as_km');
 
         return new self(
             $in->number('interval_km'),
@@ -33,6 +42,7 @@ final readonly class SimulatedPolicy
             $in->has('chains') && $in->numberOrNull('chains') !== null ? $in->whole('chains') : null,
             $in->has('limit_pct') ? $in->numberOrNull('limit_pct') : null,
             $in->has('drip_only') && $in->yesOrNo('drip_only'),
+            $in->has('wears_as_km') ? $in->numberOrNull('wears_as_km') : null,
         );
     }
 }

@@ -30,15 +30,21 @@ final readonly class SimulatedPot
         public float $waxG,
         public float $pickupG = BathLedgerInput::PICKUP_G,
         public float $topUpWorkMinutes = PlanTerms::TOPUP_WORK_MINUTES,
+        /** Whether chains are rinsed before they go in. */
+        public bool $rinsed = true,
     ) {
         count($weekdays) === 7 || throw new InvalidInput('weekdays', 'must be seven, from Monday');
+        foreach (['fixed_minutes' => $fixedMinutes, 'per_dip_minutes' => $perDipMinutes, 'batch_minutes' => $batchMinutes, 'swap_minutes' => $swapMinutes, 'topup_work_minutes' => $topUpWorkMinutes] as $field => $minutes) {
+            Check::notNegative($field, $minutes);
+        }
+        $capacity === null || Check::between('capacity', $capacity, 1, PotDaysInput::MOST_CAPACITY);
         Check::positive('wax_g', $waxG);
         Check::positive('pickup_g', $pickupG);
     }
 
     public static function from(Fields $in): self
     {
-        $in->only('weekdays', 'fixed_minutes', 'per_dip_minutes', 'batch_minutes', 'capacity', 'swap_minutes', 'topup', 'vessel', 'wax_g', 'pickup_g', 'topup_work_minutes');
+        $in->only('weekdays', 'fixed_minutes', 'per_dip_minutes', 'batch_minutes', 'capacity', 'swap_minutes', 'topup', 'vessel', 'wax_g', 'pickup_g', 'topup_work_minutes', 'rinsed');
 
         return new self(
             $in->yesOrNos('weekdays'),
@@ -51,7 +57,8 @@ final readonly class SimulatedPot
             $in->nested('vessel', Vessel::from(...)),
             $in->number('wax_g'),
             $in->number('pickup_g', BathLedgerInput::PICKUP_G),
-            Check::notNegative('topup_work_minutes', $in->number('topup_work_minutes', PlanTerms::TOPUP_WORK_MINUTES)),
+            $in->number('topup_work_minutes', PlanTerms::TOPUP_WORK_MINUTES),
+            ! $in->has('rinsed') || $in->yesOrNo('rinsed'),
         );
     }
 }

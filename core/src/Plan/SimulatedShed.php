@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Plan;
 
+use Dripel\Core\Input\Check;
 use Dripel\Core\Interval\LifeCurve;
 
 /** A bike and its chains while they are simulated. */
@@ -29,7 +30,7 @@ final class SimulatedShed
 
     public function __construct(public readonly SimulatedBike $bike, private readonly SimulatedPolicy $policy, LifeCurve $curve)
     {
-        $this->ratePctPer1000Km = $bike->ratePctPer1000Km * $curve->lifeKm($bike->rateIntervalKm) / $curve->lifeKm($policy->intervalKm);
+        $this->ratePctPer1000Km = $bike->ratePctPer1000Km * $curve->lifeKm($bike->rateIntervalKm) / $curve->lifeKm($policy->wearsAsKm ?? $policy->intervalKm);
         foreach ($bike->chains as $chain) {
             $this->chains[(string) $chain['id']] = new SimulatedChain((string) $chain['id'], $chain['wear_pct'], min($policy->intervalKm, $chain['used_km']), $chain['km'] ?? 0.0);
         }
@@ -55,7 +56,7 @@ final class SimulatedShed
 
     public function add(float $wearPct): SimulatedChain
     {
-        $id = 'new '.++$this->came;
+        $id = SimulatedBike::BOUGHT.++$this->came;
         $this->undipped[$id] = true;
 
         return $this->chains[$id] = new SimulatedChain($id, $wearPct);
@@ -93,12 +94,15 @@ final class SimulatedShed
         unset($this->undipped[$id]);
     }
 
+    public function limitPct(): float
+    {
+        return $this->policy->limitPct ?? $this->bike->limitPct;
+    }
+
     /** @return list<SimulatedChain> at their limit */
     public function worn(): array
     {
-        $limit = $this->policy->limitPct ?? $this->bike->limitPct;
-
-        return array_values(array_filter($this->chains, fn(SimulatedChain $chain) => $chain->wearPct >= $limit));
+        return array_values(array_filter($this->chains, fn(SimulatedChain $chain) => $chain->wearPct >= $this->limitPct() - Check::EPSILON));
     }
 
     public function planned(int $days): PlannedBike

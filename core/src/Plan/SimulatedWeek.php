@@ -11,6 +11,9 @@ final class SimulatedWeek
 
     public int $potDays = 0;
 
+    /** Of them, those on a chain past its limit. */
+    public float $kmPastLimit = 0.0;
+
     /** Pot days on a weekday that is not meant for it: nothing else would have carried the rides. */
     public int $forced = 0;
 
@@ -22,6 +25,9 @@ final class SimulatedWeek
 
     /** @var list<array{bike: string|int, chain: string, km: float, wear_pct: float}> chains worn out */
     public array $retired = [];
+
+    /** Chains by the share of their lives that was worn off them. */
+    public float $worn = 0.0;
 
     public int $bought = 0;
 
@@ -49,7 +55,7 @@ final class SimulatedWeek
     public function toArray(): array
     {
         return [
-            'week' => $this->week, 'km' => $this->km, 'pot_days' => $this->potDays, 'forced' => $this->forced, 'dips' => $this->dips, 'topups' => $this->topUps, 'swaps' => $this->swaps, 'retired' => $this->retired, 'bought' => $this->bought,
+            'week' => $this->week, 'km' => $this->km, 'km_past_limit' => $this->kmPastLimit, 'pot_days' => $this->potDays, 'forced' => $this->forced, 'dips' => $this->dips, 'topups' => $this->topUps, 'swaps' => $this->swaps, 'retired' => $this->retired, 'bought' => $this->bought,
             'cassettes' => $this->cassettes, 'wax_bought_g' => $this->waxBoughtG, 'wax_taken_g' => $this->waxTakenG, 'wax_thrown_g' => $this->waxThrownG, 'wax_g' => $this->waxG, 'minutes' => $this->minutes, 'cost' => $this->cost, 'wear' => $this->wear,
         ];
     }

@@ -9,6 +9,7 @@ use Dripel\Core\Bath\Vessel;
 use Dripel\Core\Cost\PriceList;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Drip\DripDoseInput;
+use Dripel\Core\Interval\IntervalAdvise;
 use Dripel\Core\Interval\IntervalEconomyInput;
 use Dripel\Core\Interval\LifeCurve;
 use Dripel\Core\Interval\WaxTopUp;
@@ -18,7 +19,6 @@ use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\PotDay\PotCapacity;
 use Dripel\Core\Strip\Solvent;
 use Dripel\Core\Strip\SolventCost;
-use Dripel\Core\Wear\ChainForecast;
 use Dripel\Core\Wear\LimitSchool;
 use Dripel\Core\Wear\WorkshopWear;
 
@@ -30,20 +30,17 @@ final readonly class WorkshopYears
 {
     private const WEEKS = 52;
 
-    /** Chains that share a pot day where one interval is looked at alone: house rule. */
-    private const POT_SHARED_BY = 3;
+    private const LEAST_LIFE_PCT = 0.01;
 
     /** A pot that nobody described: a small slow cooker (diameter and height in mm), half full (g). House rule. */
     private const USUAL_POT = [130.0, 105.0, 500.0];
-
-    private const LEAST_RATE = 1e-4;
 
     /**
      * @param list<SimulatedBike> $bikes that have a chain on and are ridden
      * @param array<int, int> $speeds of each of them
      * @param list<Supply> $unpriced that count as nothing because nobody noted a price
      */
-    private function __construct(public array $bikes, private array $speeds, private SimulatedPot $pot, private SimulatedCosts $costs, private LifeCurve $curve, private PlanTerms $terms, public array $unpriced) {}
+    private function __construct(public array $bikes, private array $speeds, private SimulatedPot $pot, private SimulatedCosts $costs, private LifeCurve $curve, private float $dripAsWax, public array $unpriced) {}
 
     /**
      * @param Vessel|null $vessel the pot that the dips go into, and the wax in it, in g; null: nobody described one
@@ -70,7 +67,7 @@ final readonly class WorkshopYears
             self::pot($book, $terms, $vessel, $waxG, $pickupG),
             new SimulatedCosts($cost(Supply::Chain, 1), $strip->minor / SolventCost::TOGETHER, $cost(Supply::QuickLink, 1), $cost(Supply::Cassette, 1), IntervalEconomyInput::CHAINS_PER_CASSETTE, $cost(Supply::Wax, 1000), $cost(Supply::DripWax, DripDoseInput::USUAL_ML), $hourMinor),
             $book->settings->lifeCurve(),
-            $terms,
+            $book->settings->dripAsWax(),
             [...$prices->without([Supply::Chain, Supply::QuickLink, Supply::Cassette, Supply::Wax, Supply::DripWax]), ...array_map(fn(Solvent $solvent) => Supply::from($solvent->value), $strip->unpriced)],
         );
     }
@@ -78,30 +75,41 @@ final readonly class WorkshopYears
     /** The same with one of its bikes alone. */
     public function only(int $bikeId): self
     {
-        return new self(array_values(array_filter($this->bikes, fn(SimulatedBike $bike) => $bike->id === $bikeId)), $this->speeds, $this->pot, $this->costs, $this->curve, $this->terms, $this->unpriced);
+        return new self(array_values(array_filter($this->bikes, fn(SimulatedBike $bike) => $bike->id === $bikeId)), $this->speeds, $this->pot, $this->costs, $this->curve, $this->dripAsWax, $this->unpriced);
     }
 
     /** @param LimitSchool|null $school by which chains are retired; null: each bike's own */
     public function input(SimulatedPolicy $policy, int $years, ?LimitSchool $school = null): SimulateInput
     {
+        $policy = $policy->dripOnly ? $policy->wearingAs($this->dripAsWax * $policy->intervalKm) : $policy;
         $bikes = $school === null ? $this->bikes : array_map(fn(SimulatedBike $bike) => $bike->upTo($school->limitPct($this->speeds[$bike->id])), $this->bikes);
 
         return new SimulateInput(self::WEEKS * $years, $bikes, $policy, $this->pot, $this->costs, $this->curve);
     }
 
-    /** The cheapest interval of a bike, by its own limit. */
-    public function economy(SimulatedBike $bike): IntervalEconomyInput
+    /**
+     * The cheapest interval of a bike, by its own limit. What a re-wax takes is what it takes in its simulated years at its own
+     * interval, by each interval of wax used up, so that curve and years say the same there.
+     *
+     * @param float $ownKm the interval that it has now
+     */
+    public function economy(SimulatedBike $bike, float $ownKm, int $years): IntervalEconomyInput
     {
+        $year = (new Simulate)($this->only((int) $bike->id)->input(new SimulatedPolicy($ownKm), $years));
+        $rewaxes = max(1.0, $year->km() / $ownKm);
+        $waxG = $year->sum(fn(SimulatedWeek $week) => $week->waxTakenG + $week->waxThrownG);
+
         return new IntervalEconomyInput(
             $this->curve,
             $this->costs->chain,
-            $this->pot->pickupG / 1000.0 * $this->costs->waxKg,
-            1000.0 * $bike->limitPct / $bike->ratePctPer1000Km / $this->curve->lifeKm($bike->rateIntervalKm),
+            ($waxG / 1000.0 * $this->costs->waxKg + $year->sum(fn(SimulatedWeek $week) => $week->topUps) * $this->costs->topUp) / $rewaxes,
+            // It lives from where it is new to its limit, as it is simulated.
+            IntervalAdvise::lifeFactor(max(self::LEAST_LIFE_PCT, $bike->limitPct - Simulate::NEW_PCT), $bike->ratePctPer1000Km, $bike->rateIntervalKm, $this->curve),
             $this->costs->strip,
             $this->costs->quickLink,
             $this->costs->cassette,
             $this->costs->chainsPerCassette,
-            $this->terms->dipMinutes + ($this->terms->fixedMinutes + $this->terms->batchMinutes) / self::POT_SHARED_BY,
+            $year->minutes() / $rewaxes,
             $this->costs->hour,
         );
     }
@@ -116,16 +124,15 @@ final readonly class WorkshopYears
         $terms = $rail->fitted->terms;
         $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => $chain === $rail->fitted || (! $chain->pastLimit && $chain->life !== null && ! $rail->kept($chain))));
         assert($chains !== []);
-        $forecasts = array_values(array_filter(array_map($wear->of(...), $chains)));
-        $mean = fn(callable $of, float $without): float => $forecasts === [] ? $without : array_sum(array_map($of, $forecasts)) / count($forecasts);
+        $ofBike = $wear->ofBike($rail->bikeId);
 
         return new SimulatedBike(
             $rail->bikeId,
             $year->weekKm,
             $year->factor,
             $terms->limitPct,
-            max(self::LEAST_RATE, $mean(fn(ChainForecast $one) => $one->result->rateMean, 1000.0 * $terms->limitPct / $book->settings->lifeCurve()->lifeKm($terms->intervalKm))),
-            $mean(fn(ChainForecast $one) => $one->intervalKm, $terms->intervalKm),
+            $ofBike->ratePctPer1000Km(),
+            $ofBike->intervalKm,
             array_map(fn(ChainState $chain) => ['id' => $chain->chainId, 'wear_pct' => max(0.0, $wear->of($chain)->result->nowMean ?? 0.0), 'used_km' => max(0.0, $terms->intervalKm - $rail->rideableKm($chain)), 'km' => $chain->km->km], $chains),
             $rail->fitted->chainId,
         );

@@ -4,16 +4,23 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Wear;
 
+use Dripel\Core\Input\Check;
+use Dripel\Core\Interval\LifeCurve;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainHistory;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Reading;
+use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Maths\Normal;
 
 /** The wear of one chain of the logbook: its readings as wear.forecast takes them, and what follows. */
 final class ChainForecast
 {
-    /** A cycle that was really ridden lies within these, in km; anything else is a gap in the book. */
+    /** A cycle that was really ridden lies within these, in effective km; anything else is a gap in the book. */
     private const SHORTEST_KM = 50.0;
 
     private const LONGEST_KM = 1000.0;
@@ -30,7 +37,11 @@ final class ChainForecast
 
     public function __construct(public readonly WearForecastInput $input, public readonly float $intervalKm, public readonly WearForecastResult $result) {}
 
-    /** What wear.forecast takes of a chain by the house rule; null where its km are not known. */
+    /**
+     * What wear.forecast takes of a chain by the house rule; null where its km are not known. What it was ridden on oil before its
+     * first wax says nothing of how it wears on wax: only readings from its first coat on count then, and where its line begins is
+     * left open.
+     */
     public static function input(Book $book, ChainState $chain): ?WearForecastInput
     {
         // Before it came, used, nobody counted.
@@ -39,25 +50,52 @@ final class ChainForecast
             return null;
         }
         $history = $book->history($chain->chainId)->until($chain->nowS);
+        $firstKm = self::firstWaxKm($history) ?? 0.0;
         $readings = [];
         foreach ($history->events as $event) {
-            if ($event instanceof Reading && ($before = $history->kmBefore($event))->whole) {
+            if ($event instanceof Reading && ($before = $history->kmBefore($event))->whole && $before->km >= $firstKm - Check::EPSILON) {
                 $readings[] = self::reading($before->km, (new WearReading)($event->input()));
             }
         }
+        $prior = WearPrior::ofInterval($chain->terms->limitPct, self::intervalKm($book, $chain), $book->settings->lifeCurve());
 
-        return new WearForecastInput($chain->terms->limitPct, $readings, WearPrior::ofInterval($chain->terms->limitPct, self::intervalKm($book, $chain), $book->settings->lifeCurve()), $chain->km->km);
+        return new WearForecastInput($chain->terms->limitPct, $readings, $firstKm > 0.0 ? $prior->startingAnywhere() : $prior, $chain->km->km);
     }
 
-    /** The interval at which a chain was really waxed; where nobody knows, the one that was set when it was waxed. */
+    /** Its km at its first coat of wax, 0 where it came with one; null: it never had any. */
+    public static function firstWaxKm(ChainHistory $history): ?float
+    {
+        if ($history->last(Opening::class)?->waxed() === true) {
+            return 0.0;
+        }
+        foreach ($history->events as $event) {
+            if ($event instanceof Dip || $event instanceof TopUp) {
+                return $history->kmBefore($event)->km;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The interval at which a chain was really waxed, in effective km: from its first coat to its last, by coat; where nobody knows,
+     * the one that was set when it was waxed. A coat of drip wax counts as the wax interval that it wears like.
+     */
     public static function intervalKm(Book $book, ChainState $chain): float
     {
-        if ($chain->dips > 1 && $chain->opening === null) {
-            return min(self::LONGEST_KM, max(self::SHORTEST_KM, $chain->km->km / $chain->dips));
+        $history = $book->history($chain->chainId)->until($chain->nowS);
+        $drip = $chain->terms->dripOnly;
+        $asWax = fn(float $km): float => $drip ? $book->settings->dripAsWax() * $km : $km;
+        $coats = array_values(array_filter($history->events, fn(Entry $entry) => $entry instanceof Dip || $drip && $entry instanceof TopUp));
+        if (count($coats) > 1) {
+            $effective = fn(Entry $since): float => array_sum(array_map(fn(Ride $ride) => $ride->km * $book->settings->factor($ride->condition, $ride->moment->unixS), $history->ridesAfter($since)));
+            $km = ($effective($coats[0]) - $effective($coats[count($coats) - 1])) / (count($coats) - 1);
+
+            return min(self::LONGEST_KM, max(self::SHORTEST_KM, $asWax($km)));
         }
         $bikeId = $book->bikeOfChain($chain->chainId, $chain->nowS);
 
-        return $bikeId === null ? $chain->terms->intervalKm : $book->settings->intervalKm($bikeId, $chain->dip->moment->unixS ?? $chain->nowS);
+        return $asWax($bikeId === null ? $chain->terms->intervalKm : $book->settings->intervalKm($bikeId, $chain->dip->moment->unixS ?? $chain->nowS));
     }
 
     /** @return list<array{float, float, float, float}> km, and the elongation there: 10 %, mean, 90 % */
@@ -70,6 +108,12 @@ final class ChainForecast
 
             return [1000.0 * $x, $this->belief()->quantile($x, 0.1), $this->belief()->mean($x), $this->belief()->quantile($x, 0.9)];
         }, range(0, self::POINTS));
+    }
+
+    /** How many times as fast as the life points expect at its interval it wears. */
+    public function factor(LifeCurve $curve): float
+    {
+        return $this->result->rateP50 * $curve->lifeKm($this->intervalKm) / (1000.0 * $this->input->limitPct);
     }
 
     /** @return list<LimitOutcome> what each school of limits would make of it; costs in minor units */

@@ -22,15 +22,12 @@ final readonly class OwnChains
 
     private const STEP = 0.05;
 
-    /** A chain that says less than this of its rate is not counted: it would only repeat the house rule. */
-    private const LEAST_PRECISION = 1.0;
-
     private function __construct(public int $chains, public float $logFactor, public float $logSd) {}
 
     /** @param list<ChainRate> $rates */
     public static function of(array $rates): self
     {
-        $rates = array_values(array_filter($rates, fn(ChainRate $rate) => $rate->precision >= self::LEAST_PRECISION));
+        $rates = array_values(array_filter($rates, fn(ChainRate $rate) => $rate->counts()));
         $apart = self::apart($rates);
         [$precision, $sum] = [1.0 / self::SHARED_LOG_SD ** 2, 0.0];
         foreach ($rates as $rate) {

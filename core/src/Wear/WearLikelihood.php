@@ -45,16 +45,23 @@ final readonly class WearLikelihood
         }
         $this->intervals = $intervals;
         $this->lastX = max([0.0, ...array_map(fn(ForecastReading $reading) => $reading->km / 1000.0, $readings)]);
-        $sum = fn(callable $of): float => (float) array_sum(array_map(fn(array $one) => $one[2] * $of($one[0], $one[1]), $exact));
-        $this->one = $sum(fn() => 1.0);
-        [$meanX, $meanY] = $this->one > 0.0 ? [$sum(fn(float $x) => $x) / $this->one, $sum(fn(float $x, float $y) => $y) / $this->one] : [0.0, 0.0];
-        $spread = $sum(fn(float $x) => ($x - $meanX) ** 2);
-        $this->rate = $spread > 0.0 ? $sum(fn(float $x, float $y) => ($x - $meanX) * ($y - $meanY)) / $spread : 0.0;
+        [$one, $sumX, $sumY] = [0.0, 0.0, 0.0];
+        foreach ($exact as [$x, $y, $weight]) {
+            [$one, $sumX, $sumY] = [$one + $weight, $sumX + $weight * $x, $sumY + $weight * $y];
+        }
+        [$meanX, $meanY] = $one > 0.0 ? [$sumX / $one, $sumY / $one] : [0.0, 0.0];
+        [$spread, $slope] = [0.0, 0.0];
+        foreach ($exact as [$x, $y, $weight]) {
+            [$spread, $slope] = [$spread + $weight * ($x - $meanX) ** 2, $slope + $weight * ($x - $meanX) * ($y - $meanY)];
+        }
+        $this->rate = $spread > 0.0 ? $slope / $spread : 0.0;
         $this->initial = $meanY - $this->rate * $meanX;
-        $this->x = $this->one * $meanX;
-        $this->xx = $spread + $this->one * $meanX * $meanX;
-        $this->left = $sum(fn(float $x, float $y) => $y - $this->initial - $this->rate * $x);
-        $this->leftX = $sum(fn(float $x, float $y) => $x * ($y - $this->initial - $this->rate * $x));
+        [$left, $leftX] = [0.0, 0.0];
+        foreach ($exact as [$x, $y, $weight]) {
+            $off = $weight * ($y - $this->initial - $this->rate * $x);
+            [$left, $leftX] = [$left + $off, $leftX + $off * $x];
+        }
+        [$this->one, $this->x, $this->xx, $this->left, $this->leftX] = [$one, $one * $meanX, $spread + $one * $meanX * $meanX, $left, $leftX];
     }
 
     /** Up to a constant of the exact readings. */

@@ -33,6 +33,9 @@ final class WearPosterior implements WearBelief
     /** What is nearer to none or all than this is not told from it. */
     private const SURE = 1e-12;
 
+    /** So many times the variance within the slices lies between their means where a cut along u is called sharp. */
+    private const SHARP = 16.0;
+
     /** A normal distribution from end to end, as the bounds of panels. */
     private const SHEETS = [-4.8, 0.0, 4.8];
 
@@ -105,7 +108,7 @@ final class WearPosterior implements WearBelief
     {
         [$between, $within] = $this->spread($x, $this->mean($x));
 
-        return max(0.0, min(1.0, $between > $within && $x >= $this->lastX ? $this->pastBySheets($x, $limitPct) : $this->pastBySlices($x, $limitPct)));
+        return max(0.0, min(1.0, $between > self::SHARP * $within && $x >= $this->lastX ? $this->pastBySheets($x, $limitPct) : $this->pastBySlices($x, $limitPct)));
     }
 
     public function firstPast(float $fromX, float $toX, float $limitPct, float $q): ?float
@@ -192,9 +195,10 @@ final class WearPosterior implements WearBelief
     private function pastBySheets(float $x, float $limitPct): float
     {
         $this->sheets ??= $this->sheets();
+        $ends = [exp($this->panels[0]->mass->from), ...array_map(fn(WearPanel $panel) => exp($panel->mass->to), $this->panels)];
         $past = 0.0;
         foreach ($this->sheets as [$weight, $bounds, $sheet]) {
-            $at = fn(int $i): float => $bounds[$i] + $x * exp($i === 0 ? $this->panels[0]->mass->from : $this->panels[$i - 1]->mass->to) - $limitPct;
+            $at = fn(int $i): float => $bounds[$i] + $x * $ends[$i] - $limitPct;
             [$low, $high] = [0, count($this->panels)];
             if ($at(0) >= 0.0) {
                 $past += $weight;
@@ -242,10 +246,9 @@ final class WearPosterior implements WearBelief
     private function lay(): void
     {
         $summits = $this->summits();
-        $this->peak = max($summits);
+        $this->peak = max(array_column($summits, 1));
         $bounds = [];
-        foreach ($summits as $at => $peak) {
-            $u = (float) $at;
+        foreach ($summits as [$u, $peak]) {
             // How wide it is there: where it has fallen by a half, as a normal has at one standard deviation.
             [$low, $high] = [0.0, $this->prior->rateLogSd];
             for ($i = 0; $i < 40 && $high - $low > 0.05 * $high; $i++) {
@@ -293,7 +296,7 @@ final class WearPosterior implements WearBelief
         $this->panels[] = $panel;
     }
 
-    /** @return array<string, float> ln of how likely the most likely places are, by u; those that count beside the first */
+    /** @return non-empty-list<array{float, float}> u of the most likely places, and ln of how likely they are; those that count beside the first */
     private function summits(): array
     {
         $step = 2 * self::SEARCH_SD * $this->prior->rateLogSd / self::SEARCH_STEPS;
@@ -312,12 +315,14 @@ final class WearPosterior implements WearBelief
         foreach ($logs as $i => $log) {
             if ($log >= ($logs[$i - 1] ?? -INF) && $log >= ($logs[$i + 1] ?? -INF)) {
                 $at = $this->climb($u($i), $step);
-                $summits[(string) $at] = $this->profile($at);
+                $summits[] = [$at, $this->profile($at)];
             }
         }
-        $most = max([-INF, ...$summits]);
+        $most = max([-INF, ...array_column($summits, 1)]);
+        $summits = array_values(array_filter($summits, fn(array $one) => $one[1] > $most - WearSlice::NOTHING));
+        assert($summits !== []);
 
-        return array_filter($summits, fn(float $log) => $log > $most - WearSlice::NOTHING);
+        return $summits;
     }
 
     private function profile(float $u): float

@@ -18,6 +18,8 @@ final readonly class WearPrior
 
     private const INITIAL_SD_PCT = 0.02;
 
+    private const ANYWHERE_SD_PCT = 0.5;
+
     public function __construct(public float $rateMedian, public float $rateLogSd, public float $initialMean, public float $initialSd)
     {
         Check::positive('rate_pct_per_1000km.median', $rateMedian);
@@ -33,6 +35,12 @@ final readonly class WearPrior
     public static function ofInterval(float $limitPct, float $intervalKm, LifeCurve $curve): self
     {
         return new self(1000.0 * Check::positive('limit_pct', $limitPct) / $curve->lifeKm(Check::positive('interval_km', $intervalKm)), self::RATE_LOG_SD, self::INITIAL_PCT, self::INITIAL_SD_PCT);
+    }
+
+    /** Of a chain that was ridden on something else before: how long it was when its wax began, nobody knows. House rule. */
+    public function startingAnywhere(): self
+    {
+        return new self($this->rateMedian, $this->rateLogSd, $this->initialMean, self::ANYWHERE_SD_PCT);
     }
 
     public static function from(Fields $in): self

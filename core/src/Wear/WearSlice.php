@@ -35,12 +35,12 @@ final class WearSlice
     public readonly float $mode;
 
     /** How likely this rate is, over all e0, in parts of e to the reference. */
-    public readonly float $mass;
+    public float $mass = 0.0;
 
     /** Mean and standard deviation of e0. */
-    public readonly float $mean;
+    public float $mean = 0.0;
 
-    public readonly float $sd;
+    public float $sd = 0.0;
 
     /** @var list<GaussPanel> the density, in order; none where it is normal */
     private array $panels = [];

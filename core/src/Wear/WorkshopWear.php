@@ -15,11 +15,11 @@ use Dripel\Core\Maths\NoMemo;
  */
 final class WorkshopWear
 {
-    /** So many of the newest chains speak for the rider's ways: house rule. */
+    /** So many of the newest measured chains speak for the rider's ways: house rule. */
     private const NEWEST = 20;
 
-    /** @var array<int, ChainRate>|null by chain */
-    private ?array $rates = null;
+    /** @var array<int, ChainRate> by chain */
+    private array $rates = [];
 
     /** @var array<int, WearForecastInput|null> by the house rule, by chain */
     private array $inputs = [];
@@ -62,16 +62,33 @@ final class WorkshopWear
         return $ofBike?->count() === true ? $ofBike : $this->own($chainId);
     }
 
-    /** The rider's own chains, one left out that is to be told by the others, or only those of one bike's rail. */
+    /** The rider's own chains, one left out that is to be told by the others: the newest that were measured, or all of one bike's rail. */
     public function own(?int $withoutChainId = null, ?int $bikeId = null): OwnChains
     {
-        $this->rates ??= $this->rates();
+        $rates = [];
+        foreach (array_reverse($this->book->chainIds) as $chainId) {
+            if ($bikeId === null && count($rates) === self::NEWEST) {
+                break;
+            }
+            if ($bikeId === null || $this->book->settings->home($chainId, $this->nowS) === $bikeId) {
+                $rate = $this->rate($chainId);
+                $rate->counts() && $rates[$chainId] = $rate;
+            }
+        }
+        unset($rates[$withoutChainId]);
 
-        return OwnChains::of(array_values(array_filter(
-            $this->rates,
-            fn(int $id) => $id !== $withoutChainId && ($bikeId === null || $this->book->settings->home($id, $this->nowS) === $bikeId),
-            ARRAY_FILTER_USE_KEY,
-        )));
+        return OwnChains::of(array_values(array_reverse($rates)));
+    }
+
+    /** How the chains of a bike wear, those that were retired too: what every figure of the bike goes by. */
+    public function ofBike(int $bikeId): BikeWear
+    {
+        $ofBike = array_values(array_filter($this->book->chainIds, fn(int $id) => $this->book->settings->home($id, $this->nowS) === $bikeId));
+        $measured = array_values(array_filter($ofBike, fn(int $id) => $this->rate($id)->counts()));
+        $inUse = array_filter($ofBike, fn(int $id) => ! $this->book->chain($id, $this->nowS)->retired());
+        $forecasts = array_values(array_filter(array_map($this->of(...), $measured === [] ? $inUse : $measured)));
+
+        return BikeWear::of($forecasts, array_map($this->rate(...), $measured), $this->book->settings->lifeCurve(), $this->book->termsOfBike($bikeId, $this->nowS));
     }
 
     private function forecast(ChainState $chain): ?ChainForecast
@@ -92,20 +109,22 @@ final class WorkshopWear
         return array_key_exists($id, $this->inputs) ? $this->inputs[$id] : $this->inputs[$id] = ChainForecast::input($this->book, is_int($chain) ? $this->book->chain($chain, $this->nowS) : $chain);
     }
 
-    /** @return array<int, ChainRate> */
-    private function rates(): array
+    /** What the readings of a chain say of its rate: nothing where they were all taken before its first wax. */
+    private function rate(int $chainId): ChainRate
     {
-        $rates = [];
-        foreach (array_slice($this->book->chainIds, -self::NEWEST) as $chainId) {
-            $input = $this->house($chainId);
-            if ($input !== null && $input->readings !== []) {
-                // Its rate follows from its readings; where it is now makes no difference.
-                $last = $input->readings[count($input->readings) - 1]->km;
-                $rates[$chainId] = $this->memo->of('rate '.self::key(new WearForecastInput($input->limitPct, $input->readings, $input->prior, $last)), fn() => ChainRate::of($input));
-            }
-        }
+        return $this->rates[$chainId] ??= $this->findRate($chainId);
+    }
 
-        return $rates;
+    private function findRate(int $chainId): ChainRate
+    {
+        $input = $this->house($chainId);
+        if ($input === null || $input->readings === [] || ChainForecast::firstWaxKm($this->book->history($chainId)->until($this->nowS)) === null) {
+            return new ChainRate(0.0, 0.0);
+        }
+        // Its rate follows from its readings; where it is now makes no difference.
+        $last = $input->readings[count($input->readings) - 1]->km;
+
+        return $this->memo->of('rate '.self::key(new WearForecastInput($input->limitPct, $input->readings, $input->prior, $last)), fn() => ChainRate::of($input));
     }
 
     private static function key(WearForecastInput $input): string

@@ -7,7 +7,7 @@ use Dripel\Core\Input\InvalidInput;
 
 it('costs one chain after the other, their cassettes, and the drip', function (float $km, float $minor): void {
     // By hand: a chain and its link at 35.00 live 5,000 km; a cassette at 60.00 goes with every fourth; a dose at 0.50 every 200 km.
-    expect((new PlainDrip(5000.0, 200.0, 3500.0, 6000.0, 50.0, 4.0))->costMinor($km))->toEqualWithDelta($minor, 1e-9);
+    expect((new PlainDrip([7 => 5000.0], 200.0, 3500.0, 6000.0, 50.0, 4.0))->costMinor($km, 7))->toEqualWithDelta($minor, 1e-9);
 })->with([
     'not ridden: the chain that is on' => [0.0, 3500.0],
     'nearly through' => [4999.0, 3500.0 + 24 * 50.0],
@@ -15,4 +15,4 @@ it('costs one chain after the other, their cassettes, and the drip', function (f
     'the fourth is worn, and the cassette with it' => [20_000.0, 5 * 3500.0 + 6000.0 + 100 * 50.0],
 ]);
 
-it('refuses a life that is none', fn() => expect(fn() => new PlainDrip(0.0, 200.0, 1.0, 1.0, 1.0, 4.0))->toThrow(InvalidInput::class));
+it('refuses a life that is none', fn() => expect(fn() => new PlainDrip([7 => 0.0], 200.0, 1.0, 1.0, 1.0, 4.0))->toThrow(InvalidInput::class));

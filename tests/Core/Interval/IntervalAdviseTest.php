@@ -8,8 +8,14 @@ use Dripel\Core\Interval\AdviseBecause;
 use Dripel\Core\Interval\BikeAdvice;
 use Dripel\Core\Interval\IntervalAdvise;
 use Dripel\Core\Interval\LifeCurve;
+use Dripel\Core\Logbook\Terms;
+use Dripel\Core\Wear\BikeWear;
+use Dripel\Core\Wear\ChainForecast;
 use Dripel\Core\Wear\ChainRate;
-use Dripel\Core\Wear\OwnChains;
+use Dripel\Core\Wear\WearForecastInput;
+use Dripel\Core\Wear\WearForecastResult;
+use Dripel\Core\Wear\WearPrior;
+use Dripel\Core\Wear\WearVerdict;
 
 /** @return array<string, mixed> */
 function advise(array $with = []): array
@@ -65,22 +71,38 @@ it('refuses what cannot be', function (array $with, string $path): void {
     'misspelt' => [['caps' => 1], 'caps'],
 ]);
 
-it('advises a bike by how its own chains wear', function (float $logFactor, ?float $targetKm, float $intervalKm, AdviseBecause $because): void {
-    // One chain that is known so well that only the shared spread shrinks it: 0.25 ÷ (0.25 + 0.11).
-    $chains = OwnChains::of([new ChainRate($logFactor * 0.36 / 0.25, 1e9)]);
-    $advice = BikeAdvice::of($chains, LifeCurve::usual(), $targetKm);
+/** One chain waxed every 300 km that wears so many times as fast as the curve expects, read so often over 1,600 km. */
+function wearsTimes(float $times, int $readings = 3, int $chains = 1): BikeWear
+{
+    $ratePct = $times * 1000.0 * 0.5 / LifeCurve::usual()->lifeKm(300.0);
+    $input = new WearForecastInput(0.5, [], new WearPrior($ratePct, 0.5, 0.02, 0.02), 3000.0);
+    $forecast = new ChainForecast($input, 300.0, new WearForecastResult($ratePct, $ratePct, $ratePct, $ratePct, 0.02, 0.1, 0.1, 0.1, null, null, null, 0.0, null, WearVerdict::Keep));
+
+    return BikeWear::of(array_fill(0, max(1, $chains), $forecast), array_fill(0, $chains, new ChainRate(log($times), 50.0, $readings, 1600.0)), LifeCurve::usual(), new Terms(300.0, null, 0.5));
+}
+
+it('advises a bike by how its own chains wear', function (float $times, ?float $targetKm, float $intervalKm, AdviseBecause $because): void {
+    $advice = BikeAdvice::of(wearsTimes($times), LifeCurve::usual(), $targetKm);
     expect($advice?->intervalKm)->toEqualWithDelta($intervalKm, 0.01)->and($advice?->result->because)->toBe($because)
-        ->and($advice?->is($intervalKm * 1.04))->toBeTrue()->and($advice?->is($intervalKm * 1.06))->toBeFalse()->and($advice?->is(null))->toBeFalse();
+        ->and($advice?->is($intervalKm * 1.04))->toBeTrue()->and($advice?->is($intervalKm * 1.06))->toBeFalse()->and($advice?->is(null))->toBeFalse()
+        ->and($advice?->outside())->toBe($intervalKm < 200.0)->and($advice?->floored())->toBe($intervalKm === 100.0);
 })->with([
     // Twice as fast: to live 12,500 km it is waxed as if it should live 25,000.
-    'fast' => [log(2), 12_500.0, 200.0, AdviseBecause::Wear],
-    'as expected, the middle school’s life' => [0.0, null, 300.0, AdviseBecause::Wear],
-    'far too fast: no pot is heated so often' => [log(8), null, 100.0, AdviseBecause::Wear],
-    'slow: no longer than the long school' => [-log(2), null, 400.0, AdviseBecause::Cap],
+    'fast' => [2.0, 12_500.0, 200.0, AdviseBecause::Wear],
+    'as expected, the middle school’s life' => [1.0, null, 300.0, AdviseBecause::Wear],
+    'far too fast: no pot is heated so often' => [8.0, null, 100.0, AdviseBecause::Wear],
+    'slow: no longer than the long school' => [0.5, null, 400.0, AdviseBecause::Cap],
 ]);
 
-it('advises nothing where no chain says anything, and keeps the curve that a rider writes', function (): void {
-    expect(BikeAdvice::of(OwnChains::of([]), LifeCurve::usual(), null))->toBeNull()
-        ->and(LifeCurve::named('300:15000 200:25000')->name())->toBe('200:25000 300:15000')
+it('advises by wear only on evidence: two measured chains, or one with three readings over 1,500 km', function (): void {
+    $curve = LifeCurve::usual();
+    expect(BikeAdvice::of(wearsTimes(2.0, chains: 0), $curve, null))->toBeNull()
+        ->and(BikeAdvice::of(wearsTimes(2.0, readings: 2), $curve, null))->toBeNull()
+        ->and(BikeAdvice::of(wearsTimes(2.0, readings: 3), $curve, null))->not->toBeNull()
+        ->and(BikeAdvice::of(wearsTimes(2.0, readings: 1, chains: 2), $curve, null))->not->toBeNull();
+});
+
+it('keeps the curve that a rider writes', function (): void {
+    expect(LifeCurve::named('300:15000 200:25000')->name())->toBe('200:25000 300:15000')
         ->and(fn() => LifeCurve::named('300'))->toThrow(InvalidInput::class);
 });

@@ -48,6 +48,33 @@ it('agrees with a posterior by brute force on a dense grid (R; forecast.R)', fun
         ->and($result['probability_past_limit'])->toEqualWithDelta($case['past'], 1e-3);
 })->with(references('posterior'));
 
+it('agrees with brute force on 200 random mixed inputs, sharp edges and far tails among them (R; mixed.R)', function (): void {
+    $errors = [];
+    foreach (json_decode((string) file_get_contents(__DIR__.'/data/mixed.json'), true) as $n => $case) {
+        $found = (new WearForecast)->compute(Fields::fromJson((string) json_encode($case['input'], JSON_PRESERVE_ZERO_FRACTION)));
+        $figures = [
+            ...array_map(null, array_values($found['rate_pct_per_1000km']), $case['rate']),
+            ...array_map(null, array_values($found['now_pct']), $case['now']),
+            ...array_map(null, array_values($found['km_to_limit']), $case['km']),
+            [$found['initial_pct']['mean'], $case['initial']],
+            [$found['probability_past_limit'], $case['past']],
+        ];
+        foreach ($figures as $i => [$ours, $theirs]) {
+            if ($ours === null || $theirs === null) {
+                // Beyond the horizon for both, or right at it.
+                ($ours ?? $theirs ?? 1e9) > 99_900.0 || throw new RuntimeException("Case {$n}, figure {$i}: one is beyond the horizon, the other is not.");
+                continue;
+            }
+            // In parts of what the contract allows: 1e-3 relative or 1e-5 absolute.
+            $errors["case {$n}, figure {$i}: {$ours} for {$theirs}"] = abs($ours - $theirs) / max(1e-5, 1e-3 * abs($theirs));
+        }
+    }
+    asort($errors);
+    $sorted = array_values($errors);
+    fwrite(STDERR, sprintf("    wear.forecast against brute force, %d figures, in parts of the tolerance: median %.1e, 99 %% %.1e, worst %.2f\n", count($sorted), $sorted[intdiv(count($sorted), 2)], $sorted[(int) (0.99 * count($sorted))], end($sorted)));
+    expect(end($sorted))->toBeLessThan(1.0, (string) array_key_last($errors));
+});
+
 it('is the censored regression of survival::survreg, without a prior (R; forecast.R)', function (array $case): void {
     $km = max(array_column($case['readings'], 'km')) + 100.0;
     $result = forecast($case['readings'], $km, prior: null);
@@ -125,6 +152,11 @@ it('says when to measure, when to retire, and keeps what lies beyond the horizon
     expect($short['km_to_limit'])->toBe(['p10' => null, 'p50' => null, 'p90' => null])->and($short['next_measurement_km'])->toBeNull();
     $next = forecast([$value(1000, 0.1)], 1000);
     expect($next['next_measurement_km'])->toEqualWithDelta(1000 + $next['km_to_limit']['p10'], 1e-6);
+    // Without a prior the median is where the line meets the limit, whatever rounding does to a square.
+    for ($i = 1; $i <= 50; $i++) {
+        $fit = forecast([$value(700, 0.01 * $i), $value(1900, 0.013 * $i + 0.05), $value(3100, 0.021 * $i + 0.1)], 3100, prior: null, limitPct: 3.0);
+        expect($fit['km_to_limit']['p50'])->toEqualWithDelta(1000 * (3.0 - $fit['initial_pct']['mean']) / $fit['rate_pct_per_1000km']['mean'] - 3100, 1e-6);
+    }
     // Without a prior a flat fit never gets there.
     expect(forecast([$value(1000, 0.1), $value(2000, 0.1)], 2000, prior: null)['km_to_limit']['p50'])->toBeNull();
 });

@@ -2,12 +2,21 @@
 
 declare(strict_types=1);
 
+use Dripel\Core\Cost\Price;
+use Dripel\Core\Cost\PriceList;
+use Dripel\Core\Cost\Supply;
+use Dripel\Core\Interval\BikeAdvice;
 use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\Factors;
+use Dripel\Core\Interval\IntervalEconomy;
 use Dripel\Core\Interval\LifeCurve;
+use Dripel\Core\Interval\LifePoint;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\DatedSetting;
+use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Fitting;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Part;
 use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\PartWear;
@@ -17,6 +26,7 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Slot;
+use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Maths\Memo;
 use Dripel\Core\Plan\ChainSupply;
 use Dripel\Core\Plan\EvenWear;
@@ -24,6 +34,9 @@ use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\NextItem;
 use Dripel\Core\Plan\NextList;
 use Dripel\Core\Plan\Rail;
+use Dripel\Core\Plan\Simulate;
+use Dripel\Core\Plan\SimulatedPolicy;
+use Dripel\Core\Plan\WorkshopYears;
 use Dripel\Core\Wear\ChainRate;
 use Dripel\Core\Wear\DigitalReading;
 use Dripel\Core\Wear\ForecastReading;
@@ -38,17 +51,19 @@ use Dripel\Core\Wear\WorkshopWear;
 const DAY_S = 86400;
 
 /**
- * One bike, 100 km a day, each chain for the same number of days one after the other, then measured with a digital gauge.
+ * One bike, 100 km a day, each chain for the same number of days one after the other, waxed every third day, measured every tenth
+ * with a digital gauge.
  *
  * @param array<int, float> $ratePct in % per 1000 km by chain
  * @param list<int> $retired
  */
-function worn(array $ratePct, int $days = 40, array $retired = [], array $parts = [], array $fittings = [], array $settings = [], Condition $condition = Condition::Dry): Book
+function worn(array $ratePct, int $days = 40, array $retired = [], array $parts = [], array $fittings = [], array $settings = [], Condition $condition = Condition::Dry, bool $waxed = true): Book
 {
     [$rides, $events, $day] = [[], [], 0];
     foreach ($ratePct as $chain => $rate) {
         $fittings[] = new Fitting(1000 + $chain, new Moment(DAY_S * $day), 1, $chain);
         for ($i = 0; $i < $days; $i++) {
+            $waxed && $i % 3 === 0 && $events[] = new Dip(10_000 + $day, new Moment(DAY_S * $day), $chain);
             $rides[] = new Ride(++$day, new Moment(DAY_S * $day - 3600), 1, 100.0, 4.0, $condition);
             if ($i % 10 === 9) {
                 $events[] = new Reading($day, new Moment(DAY_S * $day - 60), $chain, new DigitalReading(0.02 + $rate * ($i + 1) / 10, 0.01));
@@ -123,6 +138,66 @@ it('finds the same with what was kept as without', function (): void {
     expect($memo->made)->toBe(7);
 });
 
+it('files what it finds in effective kilometres: all factors and intervals times c change no life, no advice, no money', function (float $c): void {
+    $settings = [
+        ...array_map(fn(Condition $one) => new DatedSetting(SettingKey::from("factor.{$one->value}"), 0, new Moment(0), $c * Factors::houseRule()->of($one)), Condition::cases()),
+        new DatedSetting(SettingKey::IntervalKm, 1, new Moment(0), 300.0 * $c),
+        new DatedSetting(SettingKey::LifePoints, 0, new Moment(0), (new LifeCurve(array_map(fn(LifePoint $point) => new LifePoint($c * $point->intervalKm, $point->lifeKm), LifeCurve::usual()->points())))->name()),
+        new DatedSetting(SettingKey::TargetLifeKm, 1, new Moment(0), 20_000.0),
+        // The km of a top-up and the grit that a bath may hold are figures of their own: neither takes part.
+        new DatedSetting(SettingKey::TopUpsMost, 0, new Moment(0), 0),
+        new DatedSetting(SettingKey::BikeSpeeds, 1, new Moment(0), 12),
+    ];
+    $book = worn([1 => 0.05, 2 => 0.06, 3 => 0.055], settings: $settings, condition: Condition::Damp);
+    $nowS = 120 * DAY_S;
+    $wear = new WorkshopWear($book, $nowS);
+    $advice = BikeAdvice::ofBike($book, $wear, 1, null);
+    $years = WorkshopYears::of($book, $wear, null, null, 6.0, new PriceList([new Price(1, Supply::Chain, 0, 3000, 1.0)]), [], 500.0, $nowS);
+    $bike = $years->bikes[0];
+    $found = (new Simulate)($years->input(new SimulatedPolicy(300.0 * $c), 1));
+    $economy = (new IntervalEconomy)($years->economy($bike, 300.0 * $c, 1));
+    static $once = [];
+    $figures = [$wear->ofBike(1)->factor(), $advice?->lifeKm(), $advice?->intervalKm / $c, $found->chainLifeKm(), $found->cost(), $found->usedUpPer1000Km(), $economy->nearest(300.0 * $c)->lifeKm, $economy->nearest(300.0 * $c)->costPer1000Km];
+    // The years and the curve answer alike.
+    expect($economy->nearest(300.0 * $c)->costPer1000Km)->toEqualWithDelta((float) $found->usedUpPer1000Km(), 0.02 * (float) $found->usedUpPer1000Km());
+    $once = $once === [] ? $figures : $once;
+    expect($figures)->toEqualWithDelta($once, 1e-6)
+        // Every 300 km as ridden in the damp.
+        ->and($bike->rateIntervalKm)->toEqualWithDelta(450.0 * $c, 1e-6)->and($advice?->lifeKm())->toEqualWithDelta(20_000.0, 1e-6);
+})->with([1.0, 0.8, 1.25]);
+
+it('lets the newest twenty measured chains speak, a bike’s own always among them', function (): void {
+    // Five measured chains of bike 1, then 25 new ones of other bikes that nobody measured.
+    $book = worn([1 => 0.05, 2 => 0.06, 3 => 0.055, 4 => 0.05, 5 => 0.06], 10);
+    $homes = array_map(fn(int $id) => new DatedSetting(SettingKey::ChainHome, $id, new Moment(0), 2), range(6, 30));
+    $many = new Book([1, 2], range(1, 30), new Settings([...$homes, ...array_map(fn(int $id) => new DatedSetting(SettingKey::ChainHome, $id, new Moment(0), 1), range(1, 5))]), (fn() => $this->fittingEntries)->call($book), (fn() => $this->logged)->call($book), (fn() => $this->events)->call($book));
+    $wear = new WorkshopWear($many, 60 * DAY_S);
+    expect($wear->own()->chains)->toBe(5)->and($wear->own(bikeId: 1)->chains)->toBe(5)->and($wear->ofBike(1)->enough)->toBeTrue();
+});
+
+it('does not judge wax by what was ridden on oil before it', function (): void {
+    // 3,000 km on oil to 0.35 %, then wax at 0.03 % per 1000 km: alone what was read on wax says how it wears on wax.
+    $rides = $events = [];
+    for ($day = 1; $day <= 60; $day++) {
+        $rides[] = new Ride($day, new Moment(DAY_S * $day - 3600), 1, 100.0, 4.0, Condition::Dry);
+        $day >= 30 && $day % 3 === 0 && $events[] = new Dip(1000 + $day, new Moment(DAY_S * $day), 1);
+        if ($day % 10 === 0) {
+            $events[] = new Reading(2000 + $day, new Moment(DAY_S * $day - 60), 1, new DigitalReading($day <= 30 ? 0.02 + 0.011 * $day : 0.35 + 0.003 * ($day - 30), 0.01));
+        }
+    }
+    $of = fn(?Opening $opening, array $rides) => new Book([1], [1], new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1)]), [new Fitting(1, new Moment(0), 1, 1)], $rides, [...$events, ...($opening === null ? [] : [$opening])]);
+    $logged = new WorkshopWear($of(null, $rides), 60 * DAY_S);
+    $late = array_values(array_filter($rides, fn(Ride $ride) => $ride->id > 30));
+    $came = new WorkshopWear($of(new Opening(1, new Moment(DAY_S * 30 - 120), 1, 3000.0, WaxThen::None), $late), 60 * DAY_S);
+    foreach ([$logged, $came] as $wear) {
+        expect($wear->of(1)?->result->rateP50)->toEqualWithDelta(0.03, 0.004)->and($wear->of(1)?->result->nowMean)->toEqualWithDelta(0.44, 0.01)
+            ->and(count($wear->of(1)->input->readings))->toBe(4);
+    }
+    // Never waxed: measured, but no witness of wax.
+    $oil = new WorkshopWear(new Book([1], [1], new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1)]), [new Fitting(1, new Moment(0), 1, 1)], $rides, array_values(array_filter($events, fn(object $one) => $one instanceof Reading))), 60 * DAY_S);
+    expect($oil->own()->chains)->toBe(0)->and($oil->ofBike(1)->chains)->toBe(0)->and(count($oil->of(1)->input->readings))->toBe(6);
+});
+
 /** @param array<int, array{float, float|null}> $of mean now, km to the limit in the earliest of ten cases; by chain */
 function forecasts(array $of): array
 {
@@ -146,7 +221,7 @@ it('says when a bike will have too few chains, and when to buy', function (array
 ]);
 
 it('names the chain to ride next so that all wear evenly, and the one to measure', function (): void {
-    $book = worn([1 => 0.01, 2 => 0.01, 3 => 0.01]);
+    $book = worn([1 => 0.01, 2 => 0.01, 3 => 0.01], waxed: false);
     $zone = new DateTimeZone('UTC');
     $rail = Rail::all($book, 120 * DAY_S, $zone)[0];
     $of = forecasts([1 => [0.21, 9000.0], 2 => [0.33, 900.0, WearVerdict::Measure], 3 => [0.30, 900.0]]);

@@ -123,7 +123,7 @@ it('gives the plan to any calendar, at an address that can be renewed, as an ind
 it('lays policies side by side over the years', function (): void {
     ($this->does)('/prices', ['supply' => 'chain', 'amount' => 30, 'quantity' => 1, 'date' => '2026-01-01']);
     $policy = fn(float $km, bool $drip = false) => ['interval' => (string) $km, 'chains' => null, 'rotation' => 'even', 'limit' => null, 'drip_only' => $drip];
-    $ask = fn(array $policies, array $more = []) => $this->postJson('/ahead/what-if', ['action_id' => (string) Str::uuid(), 'years' => 5, 'hour' => null, 'bike_id' => $this->heron->id, 'policies' => $policies] + $more);
+    $ask = fn(array $policies, array $more = []) => $this->postJson('/ahead/what-if', ['action_id' => (string) Str::uuid(), 'years' => 5, 'bike_id' => $this->heron->id, 'policies' => $policies] + $more);
     $answer = $ask([$policy(200), $policy(400), ['chains' => 4] + $policy(300), $policy(200, true)])->assertOk()->json();
     [$short, $long, $more, $drip] = $answer['rows'];
     expect((int) $short['figures']['pot_days'])->toBeGreaterThan((int) $long['figures']['pot_days'])->and((int) $more['figures']['pot_days'])->toBeLessThanOrEqual((int) $short['figures']['pot_days'])
@@ -136,8 +136,13 @@ it('lays policies side by side over the years', function (): void {
     $limits = $ask([['limit' => 'strict'] + $policy(400), ['limit' => 'one_mark'] + $policy(400), ['limit' => 'by_speeds'] + $policy(400)])->assertOk()->json('rows');
     expect((int) $limits[1]['figures']['bought'])->toBeLessThanOrEqual((int) $limits[0]['figures']['bought'])->and($limits[2]['figures']['money'])->toBe($limits[0]['figures']['money']);
     // With an hour at a price a longer interval is cheaper than it was.
-    $dear = $ask([$policy(200), $policy(400)], ['hour' => '40'])->assertOk()->json();
-    expect($dear['economy']['best']['x'])->toBeGreaterThanOrEqual($answer['economy']['best']['x']);
+    ($this->does)('/books/hour', ['hour' => '40'], 'put');
+    $dear = $ask([$policy(200), $policy(400)])->assertOk()->json();
+    expect($dear['economy']['best']['x'])->toBeGreaterThan($answer['economy']['best']['x'])->and(($this->page)('/ahead/what-if')['hour'])->toBe('40')->and(($this->page)('/ahead')['plan']['about'])->toContain('worth €');
+    // Years and curve answer the same question alike, at the interval that the bike has.
+    $row = (float) str_replace(['€', ','], '', $ask([$policy(300)])->json('rows.0.figures.per'));
+    preg_match('/it is €([\d.]+)\.$/', $dear['economy']['text'], $own);
+    expect((float) ($own[1] ?? 0))->toEqualWithDelta($row, 0.01 * $row);
     $ask([$policy(0)])->assertStatus(422)->assertJsonValidationErrors('policies.0.interval');
     expect(($this->page)('/ahead/what-if')['policies'])->toHaveCount(4);
 });

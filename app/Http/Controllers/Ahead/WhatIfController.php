@@ -11,7 +11,9 @@ use App\Http\Requests\Ahead\WhatIfRequest;
 use App\Logbook\ReadBook;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
+use Dripel\Core\Input\InvalidInput;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -27,7 +29,11 @@ final class WhatIfController extends Controller
 
     public function compare(WhatIfRequest $request): JsonResponse
     {
-        return response()->json($this->props()->compare(($this->readYears)($this->current->workshop(), $request->hourMinor()), $request->policies(), $request->schools(), $request->integer('years'), $request->bikeIfNamed()?->id));
+        try {
+            return response()->json($this->props()->compare(($this->readYears)($this->current->workshop()), $request->policies(), $request->schools(), $request->integer('years'), $request->bikeIfNamed()?->id));
+        } catch (InvalidInput $e) {
+            throw $e->path === 'pot.wax_g' ? ValidationException::withMessages(['pot' => (string) __('errors.pot_too_low')]) : $e;
+        }
     }
 
     private function props(): WhatIfProps

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Books;
 use App\Actions\Workshop\ChangeSettings;
 use App\Http\Controllers\Controller;
 use App\Http\Props\MoneyProps;
+use App\Http\Requests\Books\HourRequest;
 use App\Http\Requests\Books\PlainDripRequest;
 use App\Support\CurrentWorkshop;
 use Dripel\Core\Logbook\SettingKey;
@@ -24,6 +25,12 @@ final class MoneyController extends Controller
 
     public function update(PlainDripRequest $request, ChangeSettings $changeSettings): RedirectResponse
     {
-        return $this->done($changeSettings($request->context(), null, [SettingKey::PlainDripLifeKm->value => $request->kmOrHouse('life'), SettingKey::PlainDripEveryKm->value => $request->kmOrHouse('every')], false));
+        return $this->done($changeSettings($request->context(), null, [SettingKey::DripAsWax->value => $request->asWaxOrHouse(), SettingKey::PlainDripEveryKm->value => $request->kmOrHouse('every')], false));
+    }
+
+    /** What an hour is worth: for money, years to come and the plan. */
+    public function hour(HourRequest $request, ChangeSettings $changeSettings): RedirectResponse
+    {
+        return $this->done($changeSettings($request->context(), null, [SettingKey::HourPrice->value => $request->hourMinor()], false));
     }
 }

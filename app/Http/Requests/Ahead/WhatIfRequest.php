@@ -20,7 +20,6 @@ final class WhatIfRequest extends ActionRequest
     {
         return [
             'years' => ['required', 'integer', 'between:1,5'],
-            'hour' => ['nullable', 'numeric', 'between:0,1000'],
             'bike_id' => ['nullable', 'integer'],
             'policies' => ['required', 'array', 'min:1', 'max:'.self::MOST],
             'policies.*.interval' => ['required', 'numeric', 'gte:20', 'lte:2000'],
@@ -48,10 +47,5 @@ final class WhatIfRequest extends ActionRequest
     public function schools(): array
     {
         return array_map(fn(array $one) => LimitSchool::tryFrom((string) ($one['limit'] ?? '')), array_values($this->array('policies')));
-    }
-
-    public function hourMinor(): float
-    {
-        return $this->filled('hour') ? (float) $this->voice()->quantities->toMinor($this->float('hour')) : 0.0;
     }
 }

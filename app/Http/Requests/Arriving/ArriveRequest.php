@@ -54,16 +54,13 @@ final class ArriveRequest extends ActionRequest
         $chains = $this->input('chains');
         $this->offsetUnset('chains');
         parent::prepareForValidation();
-        $plain = fn(mixed $value) => is_string($value) ? str_replace(',', '.', trim($value)) : $value;
         $this->merge(['chains' => array_map(
             fn(mixed $chain) => is_array($chain)
-                ? ['label' => is_string($chain['label'] ?? null) ? mb_strtoupper(trim($chain['label'])) : null] + array_map($plain, array_diff_key($chain, ['label' => 0]))
+                ? ['label' => is_string($chain['label'] ?? null) ? mb_strtoupper(trim($chain['label'])) : null] + $chain
                 : $chain,
             is_array($chains) ? array_values($chains) : [],
         )]);
-        foreach (['cassette', 'ring'] as $part) {
-            is_array($this->input($part)) && $this->merge([$part => array_map($plain, $this->array($part))]);
-        }
+        $this->tidyNumbers();
     }
 
     public function arrival(): ArrivingBike

@@ -13,9 +13,15 @@ final class PlainDripRequest extends ActionRequest
     protected function fields(): array
     {
         return [
-            'life' => ['nullable', 'numeric', 'between:100,100000'],
+            'as_wax' => ['nullable', 'numeric', 'between:0.2,5'],
             'every' => ['nullable', 'numeric', 'between:10,5000'],
         ];
+    }
+
+    /** Null: the house rule again. */
+    public function asWaxOrHouse(): ?float
+    {
+        return $this->filled('as_wax') ? $this->float('as_wax') : null;
     }
 
     /** Null: the house rule again. */

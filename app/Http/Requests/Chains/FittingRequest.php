@@ -17,6 +17,7 @@ final class FittingRequest extends ActionRequest
     {
         parent::prepareForValidation();
         is_array($this->input('reading')) && $this->merge(['reading' => ReadingFields::tidy($this->array('reading'))]);
+        $this->tidyNumbers();
     }
 
     protected function fields(): array

@@ -43,7 +43,7 @@ final readonly class ReadingFields
     }
 
     /**
-     * Decimal commas are welcome, and inches with their mark are as good as millimetres. Without `spots` the fields of one may
+     * Inches with their mark are as good as millimetres. Without `spots` the fields of one may
      * stand beside the instrument.
      *
      * @param array<string, mixed> $data as it was sent
@@ -52,14 +52,12 @@ final readonly class ReadingFields
      */
     public static function tidy(array $data): array
     {
-        $number = fn(mixed $typed): mixed => is_string($typed) ? str_replace(',', '.', trim($typed)) : $typed;
         $spots = $data['spots'] ?? [array_intersect_key($data, ['length_mm' => 1, 'value_pct' => 1, 'results' => 1])];
         $data['spots'] = ! is_array($spots) ? $spots : array_map(fn(mixed $spot): mixed => ! is_array($spot) ? $spot : array_filter([
-            'length_mm' => is_string($spot['length_mm'] ?? null) ? TypedLength::mm($spot['length_mm']) ?? $number($spot['length_mm']) : $spot['length_mm'] ?? null,
-            'value_pct' => $number($spot['value_pct'] ?? null),
+            'length_mm' => is_string($spot['length_mm'] ?? null) ? TypedLength::mm($spot['length_mm']) ?? $spot['length_mm'] : $spot['length_mm'] ?? null,
+            'value_pct' => $spot['value_pct'] ?? null,
             'results' => $spot['results'] ?? null,
         ], fn(mixed $value) => $value !== null && $value !== ''), array_values($spots));
-        $data['zero_pct'] = $number($data['zero_pct'] ?? null);
 
         return $data;
     }

@@ -13,6 +13,7 @@ final class ReadingRequest extends ActionRequest
     {
         parent::prepareForValidation();
         $this->merge(ReadingFields::tidy($this->all()));
+        $this->tidyNumbers();
     }
 
     protected function fields(): array

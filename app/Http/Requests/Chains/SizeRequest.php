@@ -27,12 +27,6 @@ final class SizeRequest extends ActionRequest
         ];
     }
 
-    protected function prepareForValidation(): void
-    {
-        parent::prepareForValidation();
-        is_string($this->input('chainstay_mm')) && $this->merge(['chainstay_mm' => str_replace(',', '.', trim($this->input('chainstay_mm')))]);
-    }
-
     public function copies(): bool
     {
         return $this->input('by') === 'copy';

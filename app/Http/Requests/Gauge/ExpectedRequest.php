@@ -13,14 +13,6 @@ use Dripel\Core\Interval\LifePoint;
 /** How long a chain is expected to live by the interval at which it is waxed. */
 final class ExpectedRequest extends ActionRequest
 {
-    protected function prepareForValidation(): void
-    {
-        parent::prepareForValidation();
-        if (is_array($this->input('points'))) {
-            $this->merge(['points' => array_map(fn(mixed $point): mixed => ! is_array($point) ? $point : array_map(fn(mixed $typed): mixed => is_string($typed) ? str_replace([',', ' '], ['.', ''], $typed) : $typed, $point), array_values($this->input('points')))]);
-        }
-    }
-
     protected function fields(): array
     {
         return [

@@ -13,14 +13,6 @@ use Illuminate\Validation\Rule;
 /** An instrument on the bench. */
 final class InstrumentRequest extends ActionRequest
 {
-    protected function prepareForValidation(): void
-    {
-        parent::prepareForValidation();
-        foreach (['uncertainty', 'zero'] as $field) {
-            is_string($this->input($field)) && $this->merge([$field => str_replace(',', '.', trim($this->input($field)))]);
-        }
-    }
-
     protected function fields(): array
     {
         return [

@@ -10,8 +10,6 @@ use App\Logbook\Moments;
 /** The record of a pot day as somebody puts it right; what is left empty is unknown. */
 final class RecordRequest extends ActionRequest
 {
-    private const NUMBERS = ['soak', 'temp', 'pickup'];
-
     protected function fields(): array
     {
         return [
@@ -26,18 +24,6 @@ final class RecordRequest extends ActionRequest
         ];
     }
 
-    protected function prepareForValidation(): void
-    {
-        parent::prepareForValidation();
-        $this->merge(['dips' => array_map(function (mixed $dip): mixed {
-            foreach (is_array($dip) ? self::NUMBERS : [] as $field) {
-                $dip[$field] = is_string($dip[$field] ?? null) ? str_replace(',', '.', trim($dip[$field])) : $dip[$field] ?? null;
-            }
-
-            return $dip;
-        }, $this->array('dips'))]);
-    }
-
     /** @return array<int, array{at: int, soak_s: int|null, temp_c: float|null, pickup_g: float|null, rinsed: bool}> by dip */
     public function dips(): array
     {
@@ -45,7 +31,7 @@ final class RecordRequest extends ActionRequest
         $number = fn(mixed $value): ?float => is_numeric($value) ? (float) $value : null;
         $dips = [];
         foreach ($this->array('dips') as $dip) {
-            [$soak, $temp, $pickup] = [$number($dip['soak']), $number($dip['temp']), $number($dip['pickup'])];
+            [$soak, $temp, $pickup] = [$number($dip['soak'] ?? null), $number($dip['temp'] ?? null), $number($dip['pickup'] ?? null)];
             $dips[(int) $dip['id']] = [
                 'at' => app(Moments::class)->local((string) $dip['date'], (string) $dip['time'], $this->voice()->zone())->unixS,
                 'soak_s' => $soak === null ? null : (int) round(60 * $soak),

@@ -46,14 +46,6 @@ final class SettingsRequest extends ActionRequest
         ];
     }
 
-    protected function prepareForValidation(): void
-    {
-        parent::prepareForValidation();
-        if (is_array($this->input('factors'))) {
-            $this->merge(['factors' => array_map(fn(mixed $f) => is_string($f) ? str_replace(',', '.', $f) : $f, $this->input('factors'))]);
-        }
-    }
-
     /** @return array<string, string|int|float|null> by SettingKey */
     public function settings(): array
     {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import { computed, reactive, ref } from 'vue'
+import HourField from '@/components/books/HourField.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
@@ -47,13 +48,12 @@ const props = defineProps<{
   intervals: { value: string; title: string }[]
   rotations: { value: string; title: string }[]
   limits: { value: string; title: string }[]
-  currency: string
+  hour: string
   bikes: { value: number; title: string }[]
 }>()
 const here = useHere()
 const form = reactive({
   years: 5,
-  hour: '',
   bike_id: props.bikes[0]?.value ?? null,
   policies: props.policies.map((one) => ({ ...one })),
 })
@@ -61,7 +61,7 @@ const actionId = newActionId()
 const { preview, problems } = usePreview<Answer>(
   'post',
   () => '/ahead/what-if',
-  () => ({ ...form, action_id: actionId, hour: form.hour || null }),
+  () => ({ ...form, action_id: actionId, hour: props.hour }),
 )
 const opened = ref<number | null>(null)
 const errors = computed(() => Object.values(problems.value))
@@ -95,9 +95,7 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
             <option v-for="n in 5" :key="n" :value="n">{{ years(n) }}</option>
           </select></label
         >
-        <label
-          >{{ t('what_if.hour') }} <input v-model="form.hour" class="slim" inputmode="decimal" size="5" name="hour" /> {{ currency }}</label
-        >
+        <HourField :hour="hour" />
         <label
           >{{ t('what_if.curves_of') }}
           <select v-model="form.bike_id" class="slim" data-test="bike">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
+import HourField from '@/components/books/HourField.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
@@ -22,7 +23,8 @@ const props = defineProps<{
   all: Row
   years: Row[]
   bikes: Row[]
-  chains: { id: number; name: string; km: string; total: string; per: string }[]
+  chains: { id: number; name: string; km: string; total: string; used: boolean; per: string }[]
+  beside: { name: string; total: string }[]
   unpriced: string
   chart: {
     waxed: Point[]
@@ -33,10 +35,11 @@ const props = defineProps<{
     to: string
     text: string
   } | null
-  plain: { life: string; every: string }
+  plain: { as_wax: string; every: string; lives: string }
+  work: { hour: string; text: string }
 }>()
 const here = useHere()
-const { form, submit } = useActionForm({ life: props.plain.life, every: props.plain.every })
+const { form, submit } = useActionForm({ as_wax: props.plain.as_wax, every: props.plain.every })
 const W = 660
 const H = 210
 const px = (x: number) => 8 + x * (W - 190)
@@ -66,9 +69,9 @@ function wordY(own: Point[], other: Point[], upper: boolean): number {
           <p data-test="against">{{ chart.text }}</p>
           <form class="row" @submit.prevent="submit('put', '/books/money')">
             <label
-              >{{ t('money.life') }}
-              <input v-model="form.life" class="slim" inputmode="decimal" size="6" name="life" :aria-invalid="!!form.errors.life" />
-              {{ here.distanceUnit }}</label
+              >{{ t('money.as_wax') }}
+              <input v-model="form.as_wax" class="slim" inputmode="decimal" size="4" name="as_wax" :aria-invalid="!!form.errors.as_wax" />
+              {{ t('money.times_as_long') }}</label
             >
             <label
               >{{ t('money.every') }}
@@ -78,6 +81,10 @@ function wordY(own: Point[], other: Point[], upper: boolean): number {
             <v-btn type="submit" :loading="form.processing" data-test="save-plain">{{ t('money.keep') }}</v-btn>
           </form>
           <p v-for="message in form.errors" :key="message" class="ember" role="alert">{{ message }}</p>
+          <p class="small">{{ plain.lives }}</p>
+          <div class="row">
+            <span data-test="work">{{ work.text }}</span> <HourField :hour="work.hour" />
+          </div>
         </div>
         <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="chart.text">
           <line x1="8" :x2="px(1)" :y1="py(0)" :y2="py(0)" class="ground" />
@@ -136,7 +143,21 @@ function wordY(own: Point[], other: Point[], upper: boolean): number {
               </th>
               <td class="num">{{ chain.km }}</td>
               <td class="num strong">{{ chain.total }}</td>
-              <td class="num">{{ chain.per }}</td>
+              <td class="num">{{ chain.used ? t('money.paid_before') : chain.per }}</td>
+            </tr>
+          </tbody>
+          <tbody>
+            <tr v-for="row in beside" :key="row.name">
+              <th scope="row">{{ row.name }}</th>
+              <td></td>
+              <td class="num strong">{{ row.total }}</td>
+              <td></td>
+            </tr>
+            <tr class="sum" data-test="chains-sum">
+              <th scope="row">{{ all.name }}</th>
+              <td class="num">{{ all.km }}</td>
+              <td class="num">{{ all.total }}</td>
+              <td class="num">{{ all.per }}</td>
             </tr>
           </tbody>
         </table>
