@@ -61,29 +61,30 @@ final readonly class ChainWords
         };
     }
 
-    /** Wear and distance: "0.21 of 0.5 %, 4,880 km". */
+    /** The last reading and its day: "measured 0.21 % on 3 Oct". What is believed now is told apart from it. */
+    public function measured(ChainState $chain): string
+    {
+        return $chain->reading === null ? $this->voice->say('chain.wear.none') : $this->voice->say('chain.wear.measured', [
+            'wear' => $this->elongation($chain->wear), 'day' => $this->voice->quantities->date($chain->reading->moment->unixS, 'd MMM'),
+        ]);
+    }
+
+    /** Reading and distance: "measured 0.21 % on 3 Oct, 4,880 km". */
     public function wear(ChainState $chain): string
     {
         return $this->voice->say('chain.wear_line', [
-            'wear' => $this->elongation($chain->wear),
+            'wear' => $this->measured($chain),
             'km' => $this->voice->quantities->ridden($chain->km),
         ]);
     }
 
-    /** The reading beside the limit: "0.21 of 0.5 %", "below 0.5 %, limit 0.75 %". */
+    /** The reading beside the limit: "measured 0.21 % on 3 Oct, limit 0.5 %". */
     public function wearAndLimit(ChainState $chain): string
     {
-        $q = $this->voice->quantities;
-        $limit = ['limit' => $q->mark($chain->terms->limitPct)];
-
-        return match (true) {
-            $chain->wear === null => $this->voice->say('chain.wear.none_limit', $limit),
-            $chain->wear->valuePct !== null => $this->voice->say('chain.wear.of', $limit + ['wear' => $q->number($chain->wear->valuePct, 2)]),
-            default => $this->voice->say('chain.wear.with_limit', $limit + ['wear' => $this->elongation($chain->wear)]),
-        };
+        return $this->voice->say('chain.wear.with_limit', ['limit' => $this->voice->quantities->mark($chain->terms->limitPct), 'wear' => $this->measured($chain)]);
     }
 
-    /** A reading as it was made: a value, or the interval that it proves. */
+    /** A reading as it was made: a value, or between which marks. */
     public function elongation(?WearReadingResult $wear): string
     {
         $q = $this->voice->quantities;

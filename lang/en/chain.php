@@ -44,8 +44,7 @@ return [
     'wear_line' => ':wear, :km',
     'wear' => [
         'none' => 'not measured',
-        'none_limit' => 'not measured',
-        'of' => ':wear of :limit',
+        'measured' => 'measured :wear on :day',
         'with_limit' => ':wear, limit :limit',
         'below' => 'below :upper',
         'above' => ':lower or more',

@@ -47,7 +47,7 @@ return [
         'settings_of' => 'Settings of', 'measure_due' => 'measure it',
     ],
     'chain' => [
-        'km' => 'Distance', 'hours' => 'Hours', 'wear' => 'Wear', 'dips' => 'Dips', 'pitches' => 'Pitches',
+        'km' => 'Distance', 'hours' => 'Hours', 'wear' => 'Last reading', 'dips' => 'Dips', 'pitches' => 'Pitches',
         'why' => 'Why?', 'life' => 'Its life', 'older' => 'Show what is older', 'on' => 'on', 'hangs' => 'hangs with', 'retired' => 'retired',
         'details' => 'Letter, rail, pitches', 'coat' => 'Wax left', 'no_entries' => 'Nothing has happened to it yet.',
         'input' => 'From', 'value' => 'Value', 'origin' => 'Origin',

@@ -10,11 +10,10 @@ return [
         'retire' => 'Retire it: about :mean % now, and the limit is :limit. A worn chain eats the cassette.',
     ],
     'retire_reading' => 'Retire it: measured to have reached its limit of :limit. A worn chain eats the cassette.',
-    'now_of' => 'about :mean of :limit',
+    'now_of' => 'about :mean % now, limit :limit',
     'point' => 'Waxed every :interval it lives :life',
     'unknown_km' => 'how far it went is not known',
-    'never' => 'never measured',
-    'last' => 'measured :wear on :day',
+    'never' => 'never measured', 'new' => 'new, not ridden yet',
     'own' => [
         'counts' => 'Moved by :count chains of your own: they wear :times. A chain is told by the others of its bike, where two or more were measured, else by all.',
         'few' => '{0} From :fewest measured chains of your own on, these move it.|[1,*] One measured chain of your own speaks so far; from :fewest on they move it.',
@@ -35,9 +34,9 @@ return [
     'slower' => ':times times as slowly as the house rule expects',
     'reads' => [
         'value' => 'That reads :value %, give or take :sigma.',
-        'below' => 'That proves less than :upper.',
-        'above' => 'That proves :lower or more.',
-        'between' => 'That proves between :lower and :upper.',
+        'below' => 'That reads less than :upper.',
+        'above' => 'That reads :lower or more.',
+        'between' => 'That reads between :lower and :upper.',
     ],
     'spots' => [
         'even' => 'The spots lie :spread % apart: no more than the instrument. The worst counts.',

@@ -41,6 +41,7 @@ final class HandleInertiaRequests extends Middleware
             'demo' => $current->workshop()->demo,
             'revision' => $current->workshop()->revision,
             'distanceUnit' => $voice->quantities->units->distance,
+            'currency' => $voice->quantities->units->currency,
         ];
     }
 }

@@ -49,7 +49,7 @@ final readonly class ChainPageProps
             'facts' => [
                 ['name' => $this->voice->say('ui.chain.km'), 'value' => $q->ridden($chain->km), 'why' => 'km'],
                 ['name' => $this->voice->say('ui.chain.hours'), 'value' => $this->hours($chain), 'why' => null],
-                ['name' => $this->voice->say('ui.chain.wear'), 'value' => (new ChainWords($this->voice))->elongation($chain->wear), 'why' => $chain->wear === null ? null : 'wear'],
+                ['name' => $this->voice->say('ui.chain.wear'), 'value' => ucfirst((new ChainWords($this->voice))->measured($chain)), 'why' => $chain->wear === null ? null : 'wear'],
                 ['name' => $this->voice->say('ui.chain.dips'), 'value' => (string) $chain->dips, 'why' => null],
                 ['name' => $this->voice->say('ui.chain.pitches'), 'value' => $settings->whole(SettingKey::ChainPitches, $chainId) === 0 ? '—' : (string) $settings->whole(SettingKey::ChainPitches, $chainId), 'why' => null],
             ],
@@ -75,7 +75,7 @@ final readonly class ChainPageProps
     public function forecast(int $chainId): ?array
     {
         $chain = $this->book->chain($chainId, $this->voice->nowS);
-        $forecast = $this->wear->of($chain);
+        $forecast = $chain->wears() ? $this->wear->of($chain) : null;
         if ($forecast === null) {
             return null;
         }

@@ -32,6 +32,8 @@ final readonly class ChainProps
     {
         $job = array_values(array_filter($this->jobs, fn(OpenJob $open) => ! $open->planned && in_array($chain->chainId, $open->chainIds, true)))[0] ?? null;
 
+        $forecast = $chain->wears() ? $forecast : null;
+
         return [
             'id' => $chain->chainId,
             'label' => $this->voice->names->chain($chain->chainId),

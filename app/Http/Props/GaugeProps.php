@@ -87,7 +87,7 @@ final readonly class GaugeProps
     private function chain(ChainState $chain, ?WearForecastResult $result, bool $fitted): array
     {
         $q = $this->voice->quantities;
-        $forecast = $this->wear->of($chain);
+        [$forecast, $result] = $chain->wears() ? [$this->wear->of($chain), $result] : [null, null];
 
         return [
             'id' => $chain->chainId,
@@ -99,8 +99,8 @@ final readonly class GaugeProps
             'mean' => $result === null ? null : max(0.0, $result->nowMean),
             'p10' => $result === null ? null : max(0.0, $result->nowP10),
             'p90' => $result === null ? null : max(0.0, $result->nowP90),
-            'now' => $result === null ? $this->voice->say('wear.unknown_km') : $this->words->now($result, $chain->terms->limitPct),
-            'last' => $chain->reading === null ? $this->voice->say('wear.never') : $this->voice->say('wear.last', ['wear' => (new ChainWords($this->voice))->elongation($chain->wear), 'day' => $q->date($chain->reading->moment->unixS, 'd MMM')]),
+            'now' => ! $chain->wears() ? '' : ($result === null ? $this->voice->say('wear.unknown_km') : $this->words->now($result, $chain->terms->limitPct)),
+            'last' => $chain->wears() ? ($chain->reading === null ? $this->voice->say('wear.never') : (new ChainWords($this->voice))->measured($chain)) : $this->voice->say('wear.new'),
             'verdict' => $chain->pastLimit ? 'retire' : ($result->verdict->value ?? null),
             'due' => ReadingDue::of($chain, $result),
             'sentences' => $forecast === null ? [] : $this->words->sentences($forecast),

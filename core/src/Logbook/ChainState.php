@@ -179,6 +179,12 @@ final readonly class ChainState
         return $this->status->wantsDip() && ! $this->pastLimit && ! $this->terms->dripOnly;
     }
 
+    /** Whether it was ridden or measured: a new one has no wear of its own to show. */
+    public function wears(): bool
+    {
+        return $this->reading !== null || $this->km->km > 0.0 || ! $this->km->whole;
+    }
+
     public function retired(): bool
     {
         return $this->status === ChainStatus::Retired;

@@ -9,6 +9,7 @@ export interface Here {
   demo: boolean
   revision: number
   distanceUnit: string
+  currency: string
 }
 
 export interface Done {

@@ -41,7 +41,7 @@ it('says before it is kept what a reading means, and what cannot be', function (
     ($this->ride)(1500, 800);
     $seat = fn(array $seats): array => ['kind' => 'drop_in', 'spots' => [['results' => array_map(fn(string $mark, string $seat) => ['mark_pct' => (float) $mark, 'seat' => $seat], array_keys($seats), $seats)]]];
     $said = ($this->meaning)($seat(['0.5' => 'part', '0.75' => 'rests']))->assertOk()->json();
-    expect(($this->plain)($said['reads']))->toBe('That proves between 0.4 % and 0.5 %.')
+    expect(($this->plain)($said['reads']))->toBe('That reads between 0.4 % and 0.5 %.')
         ->and($said['wear'])->toMatchArray(['lower' => 0.4, 'upper' => 0.5, 'limit' => 0.5])
         ->and(($this->plain)($said['why']))->toContain('From one reading')->toContain('The limit is 0.5 %.')
         ->and(($this->meaning)($seat(['0.5' => 'enters']))->json('verdict'))->toBe('retire');
