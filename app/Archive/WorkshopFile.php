@@ -39,7 +39,7 @@ final class WorkshopFile
     }
 
     /** Columns that belong to this installation and not to the file. */
-    public const NOT_IN_FILE = ['workshop_id', 'user_id', 'user_name'];
+    public const NOT_IN_FILE = ['workshop_id', 'user_id', 'user_name', 'sent'];
 
     public static function mayLack(int $version, string $table): bool
     {

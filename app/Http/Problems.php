@@ -50,7 +50,9 @@ final class Problems
         $exceptions->render(fn(LogbookConflict $e) => self::beside('conflict', self::conflict($e)));
         $exceptions->render(fn(UndoBlocked $e): RedirectResponse => redirect()->route('undo', $e->target->id));
         $exceptions->render(fn(JobMovedOn $e) => response()->json(app(JobProps::class)->state($e->job), 409));
-        $exceptions->render(fn(ActionIdTaken $e) => self::beside('action_id', (string) __('errors.action_taken')));
+        $exceptions->render(fn(ActionIdTaken $e, Request $request): Response => $request->expectsJson() && ! $request->inertia()
+            ? response()->json(['message' => (string) __('errors.action_taken'), 'errors' => ['action_id' => [(string) __('errors.action_taken')]]], 409)
+            : Inertia::render('Problem', ['status' => 409])->toResponse($request)->setStatusCode(409));
         $exceptions->render(fn(PostTooLargeException $e) => self::beside('file', (string) __('errors.file_too_large', ['megabytes' => config()->integer('dripel.upload_megabytes')])));
         $exceptions->render(fn(VersionMoved $e, Request $request): Response => self::moved($e, $request));
         $exceptions->respond(self::page(...));

@@ -28,6 +28,7 @@ use App\Models\Ride;
 use App\Models\Setting;
 use App\Models\Strip;
 use App\Models\TopUp;
+use Dripel\Core\Logbook\EntryKind;
 
 /** The tables of the logbook by the name that stands in links and in `actions.effects`. */
 enum EntryType: string
@@ -96,10 +97,37 @@ enum EntryType: string
         return ! in_array($this, [self::Bike, self::Component, self::Setting, self::Bath, self::Protocol], true);
     }
 
+    /** Whether it was done to the chain that it names, so that it goes along when two tags turn out to have been mixed up. */
+    public function followsChain(): bool
+    {
+        return match ($this) {
+            self::Fitting, self::Strip, self::Dip, self::TopUp, self::Care, self::Reading, self::Retirement => true,
+            // What it came with stays with the tag that it came under; a noise and a ride are of the bike, the rest is of the bench.
+            self::Opening, self::Noise, self::Ride, self::Bike, self::Component, self::Setting, self::Estimate, self::Commute, self::RestDay,
+            self::JarEntry, self::Bath, self::BathEntry, self::Price, self::PlannedRide, self::Protocol => false,
+        };
+    }
+
+    public static function ofKind(EntryKind $kind): self
+    {
+        return match ($kind) {
+            EntryKind::Opening => self::Opening,
+            EntryKind::Strip => self::Strip,
+            EntryKind::Dip => self::Dip,
+            EntryKind::Fitting => self::Fitting,
+            EntryKind::TopUp => self::TopUp,
+            EntryKind::Ride => self::Ride,
+            EntryKind::Care => self::Care,
+            EntryKind::Noise => self::Noise,
+            EntryKind::Reading => self::Reading,
+            EntryKind::Retirement => self::Retirement,
+        };
+    }
+
     /** Whether it decides which chain was where or still in use, so that it can contradict another entry. */
     public function canConflict(): bool
     {
-        return in_array($this, [self::Opening, self::Fitting, self::Strip, self::Dip, self::TopUp, self::Care, self::Reading, self::Retirement], true);
+        return $this->followsChain() || $this === self::Opening;
     }
 
     /** @return class-string<Entry> */

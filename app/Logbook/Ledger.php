@@ -20,7 +20,7 @@ final readonly class Ledger
     /**
      * @param Closure(Draft): array<string, mixed> $write writes the rows, returns what the history says about it
      *
-     * @throws ActionIdTaken if the id was used for something else
+     * @throws ActionIdTaken if the id was used for something else, or with other content
      * @throws LogbookConflict if two entries could not both be true
      */
     public function record(ActionContext $by, ActionKind $kind, Closure $write): Action
@@ -37,7 +37,9 @@ final readonly class Ledger
     {
         $done = Action::query()->find($by->actionId);
         if ($done !== null) {
-            return $done->workshop_id === $by->workshop->id && $done->kind === $kind ? $done : throw new ActionIdTaken;
+            $same = $done->workshop_id === $by->workshop->id && $done->kind === $kind && ($done->sent === null || $by->sent === null || $done->sent === $by->sent);
+
+            return $same ? $done : throw new ActionIdTaken;
         }
         Workshop::query()->whereKey($by->workshop->id)->increment('revision');
         $by->workshop->refresh();
@@ -46,6 +48,7 @@ final readonly class Ledger
             'workshop_id' => $by->workshop->id,
             'user_id' => $by->user?->id,
             'kind' => $kind,
+            'sent' => $by->sent,
             'recorded_at' => $this->clock->unixS(),
             'revision' => $by->workshop->revision,
             'about' => [],

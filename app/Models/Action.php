@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $user_id
  * @property string|null $user_name who did it, where the account is not here
  * @property ActionKind $kind
+ * @property string|null $sent a digest of what its form held
  * @property int $recorded_at Unix seconds
  * @property int $revision
  * @property array<string, mixed> $about

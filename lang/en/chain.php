@@ -70,10 +70,11 @@ return [
         'due_noise' => 'Due: it got loud',
     ],
     'timeline' => [
+        'wet_past' => ':ride, ridden on undried: look for rust',
         'soak' => ':time under', 'bath' => 'at :celsius', 'powder' => 'dusted with powder',
         'opening' => 'Came with :km in all; :wax',
         'opening_unknown' => 'Came in, nobody knows after what distance; :wax',
-        'opening_wax' => ['known' => 'waxed :since ago', 'unknown' => 'waxed, nobody knows when', 'none' => 'no wax on it'],
+        'opening_wax' => ['known' => 'waxed :since ago', 'unknown' => 'waxed, nobody knows when', 'none' => 'ridden on oil, no wax on it'],
         'estimated' => ':km, :condition, estimated',
         'strip' => 'Stripped to bare metal',
         'dip' => 'Dipped',

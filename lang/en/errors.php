@@ -63,6 +63,7 @@ return [
     'job_not_begun' => 'It has not begun. Begin it first.',
     'skip_why' => 'Say why it is passed over.',
     'in_the_future' => 'This lies in the future. Log what has happened; check day and time.',
+    'opening_holds' => 'Rides on this bike between this day and the one on which the chain came in: :rides. Do its figures hold them?',
     'already_on' => 'This chain is on the bike already at that time. Choose another chain or another time.',
     'no_chain_on' => 'No chain is on the bike at that time, so none can come off.',
     'already_undone' => 'This was taken back already.',
@@ -153,7 +154,7 @@ return [
     'file' => 'This file :problem',
     'input' => 'This :problem.',
     'seats' => 'That cannot be: a tooth that rests at a mark enters at no higher one. Look again at the marks and measure once more.',
-    'action_taken' => 'This form was used for something else already. Reload the page and try again.',
+    'action_taken' => 'This form was sent before with other content. What was sent first is in History; reload the page and enter the rest anew.',
     'conflict' => [
         'on_another_bike' => ':chain is on :bike at that time. Take it off there first, or check the time.',
         'after_retirement' => ':chain was retired before that. Take it back into use first, or check the time.',

@@ -10,6 +10,7 @@ return [
     'title' => [
         'bare' => 'Wax :full before it rusts',
         'wet' => 'Wipe and dry :full',
+        'wet_past' => 'Look for rust on :full',
         'wet_dried' => 'Wax for :full, or another chain',
         'wet_dried_swap' => 'Swap :bike to :swap',
         'wet_dried_dip' => 'Rinse and dip :full',
@@ -51,6 +52,7 @@ return [
         'bare_soon' => 'Bare for :bare, only :left_bare until steel rusts. Wax it now.',
         'bare_late' => 'Bare for :bare: check for rust before you dip it.',
         'wet' => 'Ridden :wet_km in the wet on :wet_day. Wax keeps little rust off: where it is gone, bare steel rusts overnight.',
+        'wet_past' => 'Ridden in the wet and then again, undried. Flex each joint, look for rust, run it through a dry cloth.',
         'wet_dried' => 'Dried after :wet_km in the wet; before the next ride it wants the pot, or drip wax to bridge.',
         'wet_dried_swap' => 'Dried after :wet_km in the wet; it waits for the pot. :swap hangs ready with :swap_left.',
         'topped_up' => 'Topped up :topups since its dip: now a proper clean and a dip. :left left.',

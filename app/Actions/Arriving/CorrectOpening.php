@@ -26,15 +26,15 @@ final readonly class CorrectOpening
     public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
 
     /** Refused with VersionMoved if somebody changed it since. */
-    public function __invoke(ActionContext $by, Opening $seen, ?float $km, WaxThen $wax, ?float $sinceWaxKm, ?int $closings): Action
+    public function __invoke(ActionContext $by, Opening $seen, ?float $km, WaxThen $wax, ?float $sinceWaxKm, ?int $closings, ?Moment $asOf = null): Action
     {
-        return $this->ledger->record($by, ActionKind::CorrectOpening, function (Draft $draft) use ($seen, $km, $wax, $sinceWaxKm, $closings): array {
+        return $this->ledger->record($by, ActionKind::CorrectOpening, function (Draft $draft) use ($seen, $km, $wax, $sinceWaxKm, $closings, $asOf): array {
             $row = $seen->refresh();
             $row->voided_by === null || throw VersionMoved::of($row, ['km' => $km]);
-            new CoreOpening(0, $row->moment(), $row->component_id, $km, $wax, $sinceWaxKm, $closings);
-            $draft->replace($row, ['km' => $km, 'wax' => $wax, 'since_wax_km' => $sinceWaxKm, 'closings' => $closings]);
+            new CoreOpening(0, $asOf ?? $row->moment(), $row->component_id, $km, $wax, $sinceWaxKm, $closings);
+            $draft->replace($row, ['km' => $km, 'wax' => $wax, 'since_wax_km' => $sinceWaxKm, 'closings' => $closings] + ($asOf === null ? [] : ['at' => $asOf->unixS, 'precision' => $asOf->precision]));
 
-            return [Chain::query()->whereKey($row->component_id)->exists() ? 'chain' : 'part' => $row->component_id, 'at' => $row->at];
+            return [Chain::query()->whereKey($row->component_id)->exists() ? 'chain' : 'part' => $row->component_id, 'at' => $asOf->unixS ?? $row->at];
         });
     }
 

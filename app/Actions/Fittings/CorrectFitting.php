@@ -19,13 +19,10 @@ use Dripel\Core\Logbook\Moment;
 
 /**
  * The tag says C, the logbook says B: another chain has been on the bike since a moment, until the next swap there. With
- * `exchange` the two tags were mixed up altogether: swaps, dips, strips, top-ups and readings of the two change places
- * from then on.
+ * `exchange` the two tags were mixed up altogether: all that was done to either of the two from then on changes places.
  */
 final readonly class CorrectFitting
 {
-    private const EXCHANGED = [EntryType::Fitting, EntryType::Dip, EntryType::Strip, EntryType::TopUp, EntryType::Reading];
-
     public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
 
     /** Refused with NotPossible at `chain_id` if it was on then anyway. */
@@ -53,7 +50,7 @@ final readonly class CorrectFitting
 
     private function exchange(Draft $draft, int $one, int $other, int $sinceS): void
     {
-        foreach (self::EXCHANGED as $type) {
+        foreach (array_filter(EntryType::cases(), fn(EntryType $type) => $type->followsChain()) as $type) {
             $rows = $type->eventModel()::query()->in($draft->workshop)->live()->where('at', '>=', $sinceS)->whereIn('component_id', [$one, $other])->get();
             foreach ($rows as $row) {
                 $draft->replace($row, ['component_id' => $row->getAttribute('component_id') === $one ? $other : $one]);

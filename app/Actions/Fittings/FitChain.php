@@ -22,7 +22,9 @@ use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\FitNote;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Opening as CoreOpening;
 use Dripel\Core\Logbook\PartKind;
+use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Wear\WearReadingResult;
@@ -35,7 +37,8 @@ final readonly class FitChain
     /**
      * Refused with NotPossible at `chain_id` if it is on the bike already, at `note` if its speeds are not the bike's and
      * nobody says why it goes on all the same, at `new_link` if its quick link is spent and no new one is opened, at
-     * `link_id` if the spare is of another speed count or in use, at `reading.…` as CheckReading says.
+     * `link_id` if the spare is of another speed count or in use, at `opening_holds` if rides would lie between it and what the chain
+     * came with and nobody says whether those figures hold them, at `reading.…` as CheckReading says.
      */
     public function __invoke(ActionContext $by, Bike $bike, ?Chain $chain, Moment $at, FitTerms $terms = new FitTerms): Action
     {
@@ -49,6 +52,7 @@ final readonly class FitChain
             $chain === null || $this->expectFitting($book, $bike, $chain, $at, $terms);
             $chain !== null && $terms->newLink && $this->openLink($draft, $book, $chain, $at, $terms);
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $chain?->id]);
+            $chain === null || $this->settleOpening($draft, $by, $bike, $chain, $at, $terms);
             $measured === null || $draft->enter(Reading::class, $at, ['component_id' => $off, 'input' => $terms->measured->input, 'instrument_id' => $terms->measured->instrumentId]);
 
             return array_filter(['note' => $terms->note, 'new_link' => $terms->newLink ?: null])
@@ -78,6 +82,23 @@ final readonly class FitChain
         if (in_array(FitNote::LinkSpent, $notes, true) && ! $terms->newLink) {
             throw new NotPossible('new_link', 'link_spent');
         }
+    }
+
+    /** Rides before the day of what a chain came with count only if its figures are those of the day it was fitted. */
+    private function settleOpening(Draft $draft, ActionContext $by, Bike $bike, Chain $chain, Moment $at, FitTerms $terms): void
+    {
+        $book = ($this->readBook)($by->workshop);
+        $opening = $book->history($chain->id)->last(CoreOpening::class);
+        if ($opening === null || $opening->moment->unixS <= $at->unixS) {
+            return;
+        }
+        $untilS = min($opening->moment->unixS, $book->fittings->nextS($bike->id, $at->unixS) ?? PHP_INT_MAX);
+        $between = array_filter($book->ridesOf($bike->id), fn(Ride $ride) => $ride->moment->unixS >= $at->unixS && $ride->moment->unixS < $untilS);
+        if ($between === []) {
+            return;
+        }
+        $terms->openingHolds !== null || throw new NotPossible('opening_holds', 'opening_holds', ['rides' => count($between)]);
+        $terms->openingHolds || $draft->replace(Opening::query()->findOrFail($opening->id), ['at' => $at->unixS, 'precision' => $at->precision]);
     }
 
     /** Closed for the first time by this very fitting. */

@@ -18,6 +18,11 @@ final readonly class FitTerms
         public ?int $closingsAllowed = null,
         /** A spare from the drawer that is opened; null: one that is not in the book yet. */
         public ?Part $spare = null,
+        /**
+         * Of a chain that is fitted before the day of what it came with: whether those figures hold the rides between already, or were
+         * those of the day it is fitted, so that the rides come on top; null: nobody said.
+         */
+        public ?bool $openingHolds = null,
         /** How the chain that comes off was measured; null: it was not. */
         public ?MeasuredOff $measured = null,
     ) {}

@@ -21,7 +21,6 @@ use App\Models\LogbookRow;
 use App\Models\Setting;
 use App\Support\WriteTransaction;
 use Dripel\Core\Logbook\Entry;
-use Dripel\Core\Logbook\EntryKind;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -174,19 +173,6 @@ final readonly class UndoActions
 
     private function actionOf(Entry $entry, ActionContext $by): string
     {
-        $type = match ($entry->kind()) {
-            EntryKind::Opening => EntryType::Opening,
-            EntryKind::Strip => EntryType::Strip,
-            EntryKind::Dip => EntryType::Dip,
-            EntryKind::Fitting => EntryType::Fitting,
-            EntryKind::TopUp => EntryType::TopUp,
-            EntryKind::Ride => EntryType::Ride,
-            EntryKind::Care => EntryType::Care,
-            EntryKind::Noise => EntryType::Noise,
-            EntryKind::Reading => EntryType::Reading,
-            EntryKind::Retirement => EntryType::Retirement,
-        };
-
-        return $type->model()::query()->where('workshop_id', $by->workshop->id)->findOrFail($entry->id)->action_id;
+        return EntryType::ofKind($entry->kind())->model()::query()->where('workshop_id', $by->workshop->id)->findOrFail($entry->id)->action_id;
     }
 }

@@ -16,6 +16,8 @@ use App\Models\Chain;
 use App\Models\Ride;
 use App\Models\Setting;
 use App\Support\AppClock;
+use App\Text\Shown;
+use App\Text\Units;
 use DateTimeZone;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\SettingKey;
@@ -26,7 +28,7 @@ final readonly class ChangeSettings
 {
     public function __construct(private Ledger $ledger, private ReadBook $readBook, private FreeNames $freeNames, private AppClock $clock) {}
 
-    /** @param array<string, string|int|float|null> $settings by SettingKey; what is the same as before is left alone */
+    /** @param array<string, string|int|float|null> $settings by SettingKey; what reads the same as before is left alone */
     public function __invoke(ActionContext $by, Bike|Chain|null $subject, array $settings, bool $alsoPast): Action
     {
         $kind = match (true) {
@@ -38,11 +40,12 @@ final readonly class ChangeSettings
         return $this->ledger->record($by, $kind, function (Draft $draft) use ($by, $subject, $settings, $alsoPast): array {
             $before = $this->readBook->settings($by->workshop);
             $this->expectFree($by, $subject, $settings);
+            $shown = new Shown(Units::of($before));
             $changed = [];
             foreach ($settings as $name => $value) {
                 $key = SettingKey::from($name);
                 $old = $before->at($key, $subject->id ?? 0, PHP_INT_MAX);
-                if ($old === $value || (is_numeric($old) && is_numeric($value) && (float) $old === (float) $value)) {
+                if ($shown->same($key, $old, $value)) {
                     continue;
                 }
                 $changed[$name] = [$old, $value];

@@ -132,6 +132,8 @@ final readonly class PartProps
         return $opening === null ? null : [
             'id' => $opening->id,
             'of' => $this->voice->quantities->day($opening->moment->unixS),
+            'date' => $this->voice->quantities->date($opening->moment->unixS, 'yyyy-MM-dd'),
+            'time' => $this->voice->quantities->date($opening->moment->unixS, 'HH:mm'),
             'km' => $text($opening->km),
             'wax' => $opening->wax->value,
             'since_wax' => $text($opening->sinceWaxKm),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Logbook\EntryType;
 use App\Text\ChainWords;
 use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
@@ -49,32 +50,35 @@ final readonly class TimelineProps
     {
         $q = $this->voice->quantities;
         $history = $this->book->history($chain->chainId);
-        [$type, $text] = match (true) {
-            $entry instanceof Opening => ['openings', $this->voice->say($entry->km === null ? 'chain.timeline.opening_unknown' : 'chain.timeline.opening', [
+        $type = $entry instanceof Ride && $entry->guess !== null ? 'guess' : EntryType::ofKind($entry->kind())->value;
+        $text = match (true) {
+            $entry instanceof Opening => $this->voice->say($entry->km === null ? 'chain.timeline.opening_unknown' : 'chain.timeline.opening', [
                 'km' => $q->distance($entry->km ?? 0.0),
                 'wax' => $this->voice->say("chain.timeline.opening_wax.{$entry->wax->value}", ['since' => $q->distance($entry->sinceWaxKm ?? 0.0)]),
-            ])],
-            $entry instanceof Ride => [$entry->guess === null ? 'rides' : 'guess', $this->voice->say($entry->guess === null ? 'chain.timeline.ride' : 'chain.timeline.estimated', ['km' => $q->distance($entry->km, 1), 'condition' => $this->voice->say("chain.condition.{$entry->condition->value}")])],
-            $entry instanceof Dip => ['dips', implode(', ', array_filter([
+            ]),
+            $entry instanceof Ride => $this->voice->say($entry->guess === null ? 'chain.timeline.ride' : 'chain.timeline.estimated', ['km' => $q->distance($entry->km, 1), 'condition' => $this->voice->say("chain.condition.{$entry->condition->value}")]),
+            $entry instanceof Dip => implode(', ', array_filter([
                 $this->voice->say('chain.timeline.dip'),
                 $entry->soakS === null ? '' : $this->voice->say('chain.timeline.soak', ['time' => $q->seconds($entry->soakS)]),
                 $entry->bathC === null ? '' : $this->voice->say('chain.timeline.bath', ['celsius' => $q->temperature($entry->bathC)]),
                 $entry->powder ? $this->voice->say('chain.timeline.powder') : '',
-            ]))],
-            $entry instanceof TopUp => ['topups', $this->voice->say($entry->ml === null || $entry->bottleId === null ? 'chain.timeline.topup' : 'chain.timeline.topup_ml', ['km' => $q->distance($entry->km), 'ml' => $q->volume((float) $entry->ml, 1), 'bottle' => $this->voice->names->bottle($entry->bottleId)])],
-            $entry instanceof Care => ['cares', $this->voice->say("chain.timeline.care.{$entry->care->value}")],
-            $entry instanceof Reading => ['readings', $this->voice->say($history->kmBefore($entry)->whole ? 'chain.timeline.reading' : 'chain.timeline.reading_unknown', [
+            ])),
+            $entry instanceof TopUp => $this->voice->say($entry->ml === null || $entry->bottleId === null ? 'chain.timeline.topup' : 'chain.timeline.topup_ml', ['km' => $q->distance($entry->km), 'ml' => $q->volume((float) $entry->ml, 1), 'bottle' => $this->voice->names->bottle($entry->bottleId)]),
+            $entry instanceof Care => $this->voice->say("chain.timeline.care.{$entry->care->value}"),
+            $entry instanceof Reading => $this->voice->say($history->kmBefore($entry)->whole ? 'chain.timeline.reading' : 'chain.timeline.reading_unknown', [
                 'wear' => (new ChainWords($this->voice))->elongation((new WearReading)($entry->input())),
                 'km' => $q->distance($history->kmBefore($entry)->km),
-            ])],
-            $entry instanceof Retirement => ['retirements', $this->voice->say('chain.timeline.retirement', ['km' => $q->ridden($chain->km)])],
-            default => ["{$entry->kind()->value}s", $this->voice->say("chain.timeline.{$entry->kind()->value}")],
+            ]),
+            $entry instanceof Retirement => $this->voice->say('chain.timeline.retirement', ['km' => $q->ridden($chain->km)]),
+            default => $this->voice->say("chain.timeline.{$entry->kind()->value}"),
         };
         $cycleIndex = $entry instanceof Ride ? array_search($entry, $chain->cycleRides, true) : false;
 
+        $text = $entry === $chain->wetPast ? $this->voice->say('chain.timeline.wet_past', ['ride' => $text]) : $text;
+
         // What was filled in stands in no row that could be moved or deleted.
         return $this->entry($type, $type === 'guess' ? null : $entry->id, $entry->moment->unixS, $entry->moment->precision, $text) + [
-            'left' => $cycleIndex === false || $chain->life === null || ! $chain->waxKnown ? null : $this->left($chain->life->leftAfterKm[$cycleIndex]),
+            'left' => $cycleIndex === false || $chain->life === null || ! $chain->waxKnown ? null : $this->left($chain->life->rideLeftKm[$cycleIndex]),
         ];
     }
 

@@ -13,6 +13,8 @@ use App\Models\Workshop;
 use App\Support\AppClock;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
+use App\Text\Duration;
+use App\Text\Shown;
 use App\Text\Units;
 use App\Text\Voice;
 use Dripel\Core\Logbook\Moment;
@@ -80,7 +82,24 @@ abstract class ActionRequest extends FormRequest
 
     public function context(): ActionContext
     {
-        return new ActionContext($this->workshop(), app(CurrentWorkshop::class)->user(), $this->string('action_id')->lower()->toString());
+        return new ActionContext($this->workshop(), app(CurrentWorkshop::class)->user(), $this->string('action_id')->lower()->toString(), $this->sent());
+    }
+
+    private function sent(): string
+    {
+        $content = $this->except(['action_id', '_token', '_method', 'preview', ...array_keys($this->allFiles())]);
+
+        return sha1($this->path().json_encode(self::sorted($content)));
+    }
+
+    private static function sorted(mixed $content): mixed
+    {
+        if (! is_array($content)) {
+            return is_scalar($content) ? (string) $content : $content;
+        }
+        array_is_list($content) || ksort($content);
+
+        return array_map(self::sorted(...), $content);
     }
 
     public function workshop(): Workshop
@@ -113,10 +132,24 @@ abstract class ActionRequest extends FormRequest
         return Units::of($this->voice()->settings)->toKm($this->float($field));
     }
 
-    /** What may be left out: null is unknown. */
-    public function kmIfNamed(string $field): ?float
+    /**
+     * What may be left out: null is unknown.
+     *
+     * @param float|null $storedKm what the field showed, rounded to so many decimals: it stays as it is while it reads the same
+     */
+    public function kmIfNamed(string $field, ?float $storedKm = null, int $decimals = 1): ?float
     {
-        return $this->filled($field) ? $this->km($field) : null;
+        $km = $this->filled($field) ? $this->km($field) : null;
+
+        return $km !== null && $storedKm !== null && (new Shown(Units::of($this->voice()->settings)))->sameKm($storedKm, $km, $decimals) ? $storedKm : $km;
+    }
+
+    /** Hours as a person writes them; to the minute what is stored stays. */
+    public function hoursIfNamed(string $field, ?float $stored = null): ?float
+    {
+        $hours = $this->filled($field) ? Duration::hours($this->string($field)->toString()) : null;
+
+        return $hours !== null && $stored !== null && round(60 * $stored) === round(60 * $hours) ? $stored : $hours;
     }
 
     public function moment(): Moment

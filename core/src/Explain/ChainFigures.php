@@ -69,7 +69,7 @@ final readonly class ChainFigures
                 $house = $this->settings->factors($entry->moment->unixS)->isHouseRule($ride->condition);
                 $lines[] = new WhyLine($entry->bikeId === null ? 'came_with' : ($entry->guess === null ? 'ride' : 'estimated'), -$ride->effectiveKm, 'km', $house ? Origin::HouseRule : Origin::Setting, [
                     'at' => $entry->moment->unixS, 'km' => $ride->km, 'factor' => $ride->factor, 'condition' => $ride->condition->value,
-                    'left' => isset($topUpsAfter[$i]) ? null : $life->leftAfterKm[$i],
+                    'left' => $life->rideLeftKm[$i],
                 ]);
             }
             foreach ($topUpsAfter[$i] ?? [] as $topUp) {

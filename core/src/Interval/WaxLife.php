@@ -10,8 +10,9 @@ use Dripel\Core\Model;
 
 /**
  * What is left of a chain's wax. Units: km, hours. Each ride takes km·factor from what is left, never below 0 (no debt);
- * a top-up adds its km, never above the interval. Hours count from the dip; top-ups do not reset them. Due when nothing
- * is left, when the hours are up, or after a wet or muddy ride with no top-up since, said in this order.
+ * a top-up adds its km, never above the interval. Hours count from the dip; top-ups do not reset them; a ride without hours takes
+ * the pace that is given. What is not limited is left without a figure. Due when nothing is left, when the hours are up, or after a
+ * wet or muddy ride with no top-up since, said in this order.
  * Source: intervals and top-ups by common practice; the factors are house rules.
  */
 final readonly class WaxLife implements Model
@@ -22,27 +23,38 @@ final readonly class WaxLife implements Model
         foreach ($in->topUps as $topUp) {
             $addedAfter[$topUp->afterRide] = ($addedAfter[$topUp->afterRide] ?? 0.0) + $topUp->km;
         }
-        [$effectiveKm, $hours, $leftKm, $leftAfterKm, $soaked] = [0.0, 0.0, $in->intervalKm, [], false];
+        [$effectiveKm, $hours, $leftKm, $rideLeftKm, $leftAfterKm, $soaked] = [0.0, 0.0, $in->intervalKm ?? INF, [], [], false];
         foreach ($in->rides as $index => $ride) {
             $effectiveKm += $ride->effectiveKm;
-            $hours += $ride->hours;
+            $hours += $ride->hours ?? $ride->km * ($in->hoursPerKm ?? 0.0);
             $leftKm -= $ride->effectiveKm;
             // A sum of doubles that should come to 0 must not leave a hair of wax.
             $leftKm = $leftKm > Check::EPSILON ? $leftKm : 0.0;
+            $rideLeftKm[] = $leftKm;
             $soaked = $soaked || $ride->condition->soaks();
             if (isset($addedAfter[$index])) {
-                $leftKm = min($in->intervalKm, $leftKm + $addedAfter[$index]);
+                $leftKm = min($in->intervalKm ?? INF, $leftKm + $addedAfter[$index]);
                 $soaked = false;
             }
             $leftAfterKm[] = $leftKm;
         }
+        $leftHours = $in->intervalHours === null ? null : ($hours >= $in->intervalHours - Check::EPSILON ? 0.0 : $in->intervalHours - $hours);
 
-        return new WaxLifeResult($effectiveKm, $hours, $leftKm, $leftKm / $in->intervalKm, match (true) {
-            $leftKm === 0.0 => DueBecause::Distance,
-            $in->intervalHours !== null && $hours >= $in->intervalHours - Check::EPSILON => DueBecause::Hours,
-            $soaked => DueBecause::Wet,
-            default => null,
-        }, $leftAfterKm);
+        return new WaxLifeResult(
+            $effectiveKm,
+            $hours,
+            $in->intervalKm === null ? null : $leftKm,
+            $leftHours,
+            min($in->intervalKm === null ? 1.0 : $leftKm / $in->intervalKm, $leftHours === null ? 1.0 : $leftHours / $in->intervalHours),
+            match (true) {
+                $leftKm === 0.0 => DueBecause::Distance,
+                $leftHours === 0.0 => DueBecause::Hours,
+                $soaked => DueBecause::Wet,
+                default => null,
+            },
+            $rideLeftKm,
+            $leftAfterKm,
+        );
     }
 
     public function compute(Fields $input): array

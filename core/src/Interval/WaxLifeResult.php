@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Interval;
 
-/** What is left of one wax cycle. `because` is null unless due. */
+/** What is left of one wax cycle; null: not limited. `because` is null unless due. */
 final readonly class WaxLifeResult
 {
-    /** @param list<float> $leftAfterKm what was left after each ride and the top-ups that followed it */
+    /**
+     * @param list<float> $rideLeftKm what was left after each ride
+     * @param list<float> $leftAfterKm and after the top-ups that followed it
+     */
     public function __construct(
         public float $effectiveKm,
         public float $hours,
-        public float $leftKm,
+        public ?float $leftKm,
+        public ?float $leftHours,
         public float $leftFraction,
         public ?DueBecause $because,
+        public array $rideLeftKm,
         public array $leftAfterKm,
     ) {}
 
@@ -25,7 +30,13 @@ final readonly class WaxLifeResult
     /** The rider's ear overrules the count: nothing is left. */
     public function silencedByNoise(): self
     {
-        return new self($this->effectiveKm, $this->hours, 0.0, 0.0, DueBecause::Noise, $this->leftAfterKm);
+        return new self($this->effectiveKm, $this->hours, $this->leftKm === null ? null : 0.0, $this->leftHours === null ? null : 0.0, 0.0, DueBecause::Noise, $this->rideLeftKm, $this->leftAfterKm);
+    }
+
+    /** Ridden on after the wet, the day for drying is past: it is due by its wax alone. */
+    public function afterTheWet(): self
+    {
+        return $this->because !== DueBecause::Wet ? $this : new self($this->effectiveKm, $this->hours, $this->leftKm, $this->leftHours, $this->leftFraction, null, $this->rideLeftKm, $this->leftAfterKm);
     }
 
     /** @return array<string, mixed> */
@@ -35,6 +46,7 @@ final readonly class WaxLifeResult
             'effective_km' => $this->effectiveKm,
             'hours' => $this->hours,
             'left_km' => $this->leftKm,
+            'left_hours' => $this->leftHours,
             'left_fraction' => $this->leftFraction,
             'due' => $this->due(),
             'because' => $this->because?->value,

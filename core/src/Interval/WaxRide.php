@@ -16,12 +16,13 @@ final readonly class WaxRide
     /** @throws InvalidInput at `km` or `hours` unless 0 or more */
     public function __construct(
         public float $km,
-        public float $hours,
+        /** Null: nobody knows. */
+        public ?float $hours,
         public Condition $condition,
         public float $factor,
     ) {
         Check::notNegative('km', $km);
-        Check::notNegative('hours', $hours);
+        $hours === null || Check::notNegative('hours', $hours);
         $this->effectiveKm = $km * $factor;
     }
 
@@ -30,6 +31,6 @@ final readonly class WaxRide
         $in->only('km', 'hours', 'condition');
         $condition = $in->choice('condition', Condition::class);
 
-        return new self($in->number('km'), $in->number('hours'), $condition, $factors->of($condition));
+        return new self($in->number('km'), $in->numberOrNull('hours'), $condition, $factors->of($condition));
     }
 }

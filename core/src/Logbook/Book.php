@@ -25,6 +25,9 @@ final class Book
     /** @var array<string, Fittings> by slot */
     private array $fittingsBySlot = [];
 
+    /** @var array<int, int> when each part went out of use */
+    private readonly array $retiredS;
+
     /** @var list<Ride> found while distributing */
     private array $ridesWithoutChain = [];
 
@@ -52,6 +55,11 @@ final class Book
         public readonly ?FillIn $fillIn = null,
         public readonly array $parts = [],
     ) {
+        $retiredS = [];
+        foreach ($events as $event) {
+            $event instanceof Retirement && $retiredS[$event->chainId] = min($retiredS[$event->chainId] ?? PHP_INT_MAX, $event->moment->unixS);
+        }
+        $this->retiredS = $retiredS;
         $this->fittings = $this->fittingsOf(Slot::Chain);
         $this->rides = self::sorted([...$logged, ...($fillIn?->rides($logged) ?? [])]);
         $open = [];
@@ -68,7 +76,7 @@ final class Book
     /** What was in one slot of which bike, and when; `chainId` is then the part's. */
     public function fittingsOf(Slot $slot): Fittings
     {
-        return $this->fittingsBySlot[$slot->value] ??= new Fittings(array_values(array_filter($this->fittingEntries, fn(Fitting $fitting) => $fitting->slot === $slot)));
+        return $this->fittingsBySlot[$slot->value] ??= new Fittings(array_values(array_filter($this->fittingEntries, fn(Fitting $fitting) => $fitting->slot === $slot)), $this->retiredS);
     }
 
     /** The quick link that closes a chain: of several the one that came last. */
@@ -264,10 +272,11 @@ final class Book
         $conflicts = $this->fittings->conflicts;
         foreach ($this->chainIds as $chainId) {
             $history = $this->history($chainId);
-            $retirement = $history->last(Retirement::class);
+            $retirement = array_values(array_filter($history->events, fn(Entry $event) => $event instanceof Retirement))[0] ?? null;
             if ($retirement === null) {
                 continue;
             }
+            // What goes on after it, and a second end, cannot be; what was on the bike by then came off.
             foreach ([...$history->events, ...$this->fittingEntries] as $entry) {
                 $concerned = $entry instanceof Fitting ? $entry->chainId === $chainId : ! $entry instanceof Noise && $entry !== $retirement;
                 if ($concerned && Entry::compare($entry, $retirement) > 0) {

@@ -11,6 +11,7 @@ use Dripel\Core\Interval\WaxLifeInput;
 use Dripel\Core\Interval\WaxLifeResult;
 use Dripel\Core\Interval\WaxRide;
 use Dripel\Core\Interval\WaxTopUp;
+use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Strip\BareClock;
 use Dripel\Core\Strip\BareClockInput;
 use Dripel\Core\Strip\BareClockResult;
@@ -45,6 +46,10 @@ final readonly class ChainState
         public ?int $bareSinceS,
         /** The ride that wetted it, if nothing was done since. */
         public ?Ride $wetRide,
+        /** A wet ride after which it was ridden on another day, undried: the day for drying is past, look for rust. */
+        public ?Ride $wetPast,
+        /** When it was ridden on. */
+        public ?int $wetPastS,
         /** When it was dried since. */
         public ?int $driedS,
         /** How often it was ridden since wax or a cloth was last on it. */
@@ -88,14 +93,18 @@ final readonly class ChainState
         $bare = $waxed === null ? $bare : null;
         $topUps = $waxed === null ? [] : $history->topUpsAfter($waxed);
         $cycleRides = $waxed === null ? [] : self::cycleRides($history, $waxed);
-        $cycle = $waxed === null ? null : self::cycle($cycleRides, $topUps, $terms, $settings);
+        $cycle = $waxed === null ? null : self::cycle($cycleRides, $history->rides, $topUps, $terms, $settings);
         $life = $cycle === null ? null : (new WaxLife)($cycle);
         $lastCare = $topUps === [] ? $waxed : $topUps[count($topUps) - 1];
         $noise = $history->last(Noise::class);
         if ($life !== null && $noise !== null && Entry::compare($noise, $lastCare) > 0) {
             $life = $life->silencedByNoise();
         }
-        $wetRide = $lastCare === null ? null : self::lastSoaking($history->ridesAfter($lastCare));
+        $soaking = $lastCare === null ? null : self::lastSoaking($history->ridesAfter($lastCare));
+        $riddenOn = $soaking === null ? null : self::nextDayRide($history, $soaking, $settings);
+        $wetRide = $riddenOn === null ? $soaking : null;
+        // From its next ride on it goes by the wax that is left.
+        $life = $riddenOn === null ? $life : $life?->afterTheWet();
         $cloth = $history->last(Care::class);
         $seenTo = $cloth !== null && ($lastCare === null || Entry::compare($cloth, $lastCare) > 0) ? $cloth : $lastCare;
         $reading = $history->last(Reading::class);
@@ -119,6 +128,8 @@ final readonly class ChainState
             bare: $bare,
             bareSinceS: $bare === null ? null : $strip?->moment->unixS,
             wetRide: $wetRide,
+            wetPast: $riddenOn === null || self::driedS($history, $soaking) !== null ? null : $soaking,
+            wetPastS: $riddenOn?->moment->unixS,
             driedS: $wetRide === null ? null : self::driedS($history, $wetRide),
             ridesSinceCare: count($seenTo === null ? $history->rides : $history->ridesAfter($seenTo)),
             readyAtS: self::readyAt($dip, $lastCare, $settings, $nowS),
@@ -197,17 +208,33 @@ final readonly class ChainState
     }
 
     /**
+     * Hours by the km of the rides of which both are known; where none is, what nobody timed took none.
+     *
      * @param list<Ride> $rides
+     */
+    private static function pace(array $rides): float
+    {
+        [$hours, $km] = [0.0, 0.0];
+        foreach ($rides as $ride) {
+            [$hours, $km] = $ride->hours === null ? [$hours, $km] : [$hours + $ride->hours, $km + $ride->km];
+        }
+
+        return $km > 0.0 ? $hours / $km : 0.0;
+    }
+
+    /**
+     * @param list<Ride> $rides
+     * @param list<Ride> $allRides of the chain
      * @param list<TopUp> $topUps
      */
-    private static function cycle(array $rides, array $topUps, Terms $terms, Settings $settings): WaxLifeInput
+    private static function cycle(array $rides, array $allRides, array $topUps, Terms $terms, Settings $settings): WaxLifeInput
     {
         return new WaxLifeInput(
             $terms->intervalKm,
             $terms->intervalHours,
             array_map(fn(Ride $ride) => new WaxRide(
                 $ride->km,
-                $ride->hours ?? 0.0,
+                $ride->hours,
                 $ride->condition,
                 $settings->factor($ride->condition, $ride->moment->unixS),
             ), $rides),
@@ -215,6 +242,7 @@ final readonly class ChainState
                 count(array_filter($rides, fn(Ride $ride) => Entry::compare($ride, $topUp) < 0)) - 1,
                 $topUp->km,
             ), $topUps),
+            self::pace($allRides),
         );
     }
 
@@ -273,6 +301,19 @@ final readonly class ChainState
         foreach (array_reverse($rides) as $ride) {
             if ($ride->condition->soaks()) {
                 return $ride;
+            }
+        }
+
+        return null;
+    }
+
+    /** The first ride after another on a later local day. */
+    private static function nextDayRide(ChainHistory $history, Ride $ride, Settings $settings): ?Ride
+    {
+        $day = LocalDay::of($ride->moment->unixS, $settings->zone())->date;
+        foreach ($history->ridesAfter($ride) as $later) {
+            if (LocalDay::of($later->moment->unixS, $settings->zone())->date > $day) {
+                return $later;
             }
         }
 

@@ -17,8 +17,11 @@ final readonly class Fittings
     /** @var list<Conflict> */
     public array $conflicts;
 
-    /** @param list<Fitting> $fittings in any order */
-    public function __construct(array $fittings)
+    /**
+     * @param list<Fitting> $fittings in any order
+     * @param array<int, int> $retiredS when a part went out of use: it came off then, whether somebody said so or not
+     */
+    public function __construct(array $fittings, array $retiredS = [])
     {
         usort($fittings, Entry::compare(...));
         [$spans, $on, $conflicts] = [[], [], []];
@@ -43,7 +46,10 @@ final readonly class Fittings
         foreach ($on as $fitting) {
             self::end($spans, $fitting, null);
         }
-        $this->spansByBike = $spans;
+        $this->spansByBike = $retiredS === [] ? $spans : array_map(fn(array $ofBike) => array_values(array_map(
+            fn(Span $span) => $span->until($retiredS[$span->chainId] ?? null),
+            array_filter($ofBike, fn(Span $span) => ($retiredS[$span->chainId] ?? PHP_INT_MAX) > $span->fromS),
+        )), $spans);
         $this->conflicts = $conflicts;
     }
 
@@ -76,6 +82,18 @@ final readonly class Fittings
         $span = $spans[$low - 1] ?? null;
 
         return $span !== null && $span->holdsAt($atS) ? $span : null;
+    }
+
+    /** When something else was put on a bike after an instant; null: never yet. */
+    public function nextS(int $bikeId, int $afterS): ?int
+    {
+        foreach ($this->spansByBike[$bikeId] ?? [] as $span) {
+            if ($span->fromS > $afterS) {
+                return $span->fromS;
+            }
+        }
+
+        return null;
     }
 
     /** How often something was put on a bike by an instant. */

@@ -15,6 +15,12 @@ final readonly class Span
         public int $fittingId,
     ) {}
 
+    /** The same, over at an instant if it was not before. */
+    public function until(?int $endS): self
+    {
+        return $endS === null || $this->untilS !== null && $this->untilS <= $endS ? $this : new self($this->bikeId, $this->chainId, $this->fromS, $endS, $this->fittingId);
+    }
+
     public function holdsAt(int $atS): bool
     {
         return $this->fromS <= $atS && ($this->untilS === null || $atS < $this->untilS);

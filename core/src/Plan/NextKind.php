@@ -15,6 +15,8 @@ enum NextKind: string
     case Wet = 'wet';
     /** A fitted chain was dried after the wet and wants wax before the next ride. */
     case WetDried = 'wet_dried';
+    /** A chain was ridden on after the wet without being dried: its joints want a look for rust. */
+    case WetPast = 'wet_past';
     /** A fitted chain has no wax left. */
     case Overdue = 'overdue';
     /** A fitted chain came waxed and nobody knows how far it has gone since. */

@@ -199,6 +199,10 @@ final readonly class NextList
     {
         $items = [];
         foreach ($rail->chains() as $chain) {
+            // Said once: on the day it was ridden on, and the next.
+            if ($chain->wetPast !== null && ! $chain->pastLimit && LocalDay::of((int) $chain->wetPastS, $zone)->date >= $today->plus(-1)->date) {
+                $items[] = new NextItem(NextKind::WetPast, $rail->bikeId, [$chain], $today->date, null, false, Verb::Wipe);
+            }
             $job = array_values(array_filter($jobs, fn(OpenJob $job) => in_array($chain->chainId, $job->chainIds, true)))[0] ?? null;
             $path = $chain->pastLimit || ($job !== null && ! $job->planned) ? null : WetPath::of($chain, $rail, $book->settings, $job?->doneS, $zone);
             // On its hook it has dried by itself after a day; what rust there is shows before the pot.

@@ -53,10 +53,14 @@ final readonly class Rail
         return new self($this->bikeId, $this->fitted, $this->hanging, $this->habit, $this->fitted === null ? null : GoodUntil::along($this->fitted, $this->habit, $plan->km, $zone), $this->settings);
     }
 
-    /** The chain to swap to: of those that can be ridden now and are not kept for something the one with the most wax, then the one ridden least. */
-    public function bestHanging(): ?ChainState
+    /**
+     * The chain to swap to: of those that can be ridden and are not kept for something the one with the most wax, then the one ridden least.
+     *
+     * @param int|null $byS when it has to be set and dry; null: now
+     */
+    public function bestHanging(?int $byS = null): ?ChainState
     {
-        $ready = array_filter($this->hanging, fn(ChainState $chain) => $chain->rideable() && $chain->readyAtS === null && ! $this->kept($chain));
+        $ready = array_filter($this->hanging, fn(ChainState $chain) => $chain->rideable() && ($chain->readyAtS === null || $byS !== null && $chain->readyAtS <= $byS) && ! $this->kept($chain));
         usort($ready, fn(ChainState $a, ChainState $b) => $b->leftKm() <=> $a->leftKm() ?: $a->km->km <=> $b->km->km);
 
         return $ready[0] ?? null;

@@ -82,11 +82,7 @@ final readonly class RidingHabit
         if ($chain->life === null || $chain->life->due() || ! $chain->waxKnown) {
             return 0.0;
         }
-        $hoursLeft = $chain->terms->intervalHours === null ? null : $chain->terms->intervalHours - $chain->life->hours;
-
-        return $hoursLeft === null || $this->kmPerHour === null
-            ? $chain->life->leftKm
-            : min($chain->life->leftKm, $hoursLeft * $this->kmPerHour);
+        return min($chain->life->leftKm ?? INF, $chain->life->leftHours === null || $this->kmPerHour === null ? INF : $chain->life->leftHours * $this->kmPerHour);
     }
 
     /** @param non-empty-array<string, float> $days */

@@ -48,9 +48,9 @@ final readonly class WetPath
         $nextRideS = $rail->nextRideS($chain->nowS, $zone);
         $inTime = fn(?int $readyS): bool => $readyS !== null && ($nextRideS === null || $readyS <= $nextRideS);
         $options = [];
-        $best = $rail->fitted?->chainId === $chain->chainId ? $rail->bestHanging() : null;
+        $best = $rail->fitted?->chainId === $chain->chainId ? $rail->bestHanging($nextRideS ?? PHP_INT_MAX) : null;
         if ($best !== null) {
-            $options[] = new WetOption(WetWay::Swap, $best->leftKm(), $chain->nowS, true, $best);
+            $options[] = new WetOption(WetWay::Swap, $best->leftKm(), $best->readyAtS ?? $chain->nowS, true, $best);
         }
         if (! $chain->terms->dripOnly) {
             $readyS = $potDoneS === null ? null : $settings->readySchool()->readyS($potDoneS, $zone);

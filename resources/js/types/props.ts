@@ -41,6 +41,7 @@ export interface Chain {
   detail: string
   late: boolean
   ready: boolean
+  setting: boolean
   wantsDip: boolean
   worn: boolean
   waxed: boolean
@@ -191,6 +192,8 @@ export interface TimelineEntry {
 export interface Opening {
   id: number
   of: string
+  date: string
+  time: string
   km: string
   wax: 'known' | 'unknown' | 'none'
   since_wax: string

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\Factors;
@@ -135,3 +136,21 @@ it(
     'refuses a top-up beyond the last ride',
     fn() => waxLife([[10, 1, 'dry']], topUps: [[1, 200.0]]),
 )->throws(InvalidInput::class, 'must not be beyond the last ride');
+
+it('takes an interval in hours as a full one, alone or beside one in km', function (array $input, array $expected): void {
+    $result = (new WaxLife)->compute(Fields::fromJson((string) json_encode($input, JSON_PRESERVE_ZERO_FRACTION)));
+    foreach ($expected as $name => $value) {
+        is_float($value) ? expect($result[$name])->toEqualWithDelta($value, 1e-9, $name) : expect($result[$name])->toBe($value, $name);
+    }
+})->with([
+    // By hand: 2 + 50 · 0.04 of 10 h, and 150 of 300 km: the smaller share counts.
+    'both, a ride without hours at the pace' => [['interval_km' => 300, 'interval_hours' => 10, 'hours_per_km' => 0.04, 'rides' => [['km' => 100, 'hours' => 2, 'condition' => 'dry'], ['km' => 50, 'hours' => null, 'condition' => 'dry']]], ['hours' => 4.0, 'left_km' => 150.0, 'left_hours' => 6.0, 'left_fraction' => 0.5, 'due' => false]],
+    'hours run lower' => [['interval_km' => 300, 'interval_hours' => 10, 'rides' => [['km' => 100, 'hours' => 9, 'condition' => 'dry']]], ['left_hours' => 1.0, 'left_fraction' => 0.1]],
+    'hours alone' => [['interval_km' => null, 'interval_hours' => 10, 'rides' => [['km' => 900, 'hours' => 10, 'condition' => 'wet']]], ['left_km' => null, 'left_hours' => 0.0, 'left_fraction' => 0.0, 'because' => 'hours', 'effective_km' => 2250.0]],
+    'km alone: a ride without hours counts none' => [['interval_km' => 300, 'interval_hours' => null, 'rides' => [['km' => 60, 'hours' => null, 'condition' => 'dry']]], ['hours' => 0.0, 'left_hours' => null, 'left_fraction' => 0.8]],
+]);
+
+it('refuses a cycle without any limit, and hours that nobody knows', function (array $with, string $path): void {
+    expect(fn() => (new WaxLife)->compute(Fields::fromJson((string) json_encode($with + ['interval_km' => null, 'interval_hours' => null, 'rides' => [['km' => 60, 'hours' => null, 'condition' => 'dry']]]))))
+        ->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($path));
+})->with([[[], 'interval_km'], [['interval_hours' => 10], 'rides.0.hours'], [['interval_hours' => 10, 'hours_per_km' => -1], 'hours_per_km']]);

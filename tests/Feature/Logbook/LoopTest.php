@@ -148,7 +148,11 @@ it('does nothing twice, whatever is sent twice', function (): void {
         '/dips',
         ['chains' => [$this->a->id], 'dry' => true, 'action_id' => $ride['action_id']] +
             Bench::form(1),
-    )->assertSessionHasErrors('action_id');
+    )->assertStatus(409);
+    // Nor is the same form with other content what was done; the same again is.
+    $this->post('/rides', ['distance' => 31] + $ride)->assertStatus(409);
+    $this->postJson('/rides', ['distance' => 31] + $ride)->assertStatus(409)->assertJsonValidationErrors('action_id');
+    $this->post('/rides', $ride)->assertRedirect();
     $undo = ['action_id' => (string) Str::uuid()];
     $action = Action::query()->findOrFail($ride['action_id']);
     $this->post("/actions/{$action->id}/undo", $undo)->assertSessionHasNoErrors();

@@ -79,6 +79,7 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
         $all[] = [$guess->at, 5, PHP_INT_MAX, $i, 'rides', $guess];
     }
     sort($all);
+    $wetDay = '';
     [$whole, $unsure] = [true, false];
     [$on, $km, $left, $effective, $wet, $loud, $bare, $waxed, $retired, $ridden] = [
         [],
@@ -96,6 +97,10 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
         if ($table === 'fittings') {
             $on[$row->bike_id] = $row->component_id;
             continue;
+        }
+        if ($table === 'retirements') {
+            // What goes out of use comes off.
+            $on = array_filter($on, fn(?int $id) => $id !== $row->component_id);
         }
         if (($row->component_id ?? ($on[$row->bike_id] ?? null)) !== $chainId) {
             continue;
@@ -148,7 +153,10 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
             $km += $row->km;
             $cost = $row->km * $factors[$row->condition];
             [$left, $effective, $ridden] = [max(0.0, $left - $cost), $effective + $cost, true];
-            $wet = $wet || in_array($row->condition, ['wet', 'muddy'], true);
+            // Ridden on another day, the day for drying is past: it goes by its wax.
+            $soaks = in_array($row->condition, ['wet', 'muddy'], true);
+            $wet = $soaks || ($wet && gmdate('Y-m-d', $row->at) === $wetDay);
+            $wetDay = $soaks ? gmdate('Y-m-d', $row->at) : $wetDay;
         }
     }
 

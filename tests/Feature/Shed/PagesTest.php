@@ -58,7 +58,7 @@ it('tells one chain\'s life, the newest first, with what each ride left', functi
             'Got loud',
             'Measured: 0.21 % at 120 km',
             'Drip top-up, good for 200 km',
-            '20.0 km, wet → 300 km left',
+            '20.0 km, wet → 150 km left',
             '100.0 km, dry → 200 km left',
             'Put on Heron',
             'Dipped',

@@ -24,10 +24,11 @@ final class OpeningController extends Controller
         return $this->doOrPreview($request, fn() => $correctOpening(
             $request->context(),
             $opening,
-            $request->kmIfNamed('km'),
+            $request->kmIfNamed('km', $opening->km),
             $request->wax(),
-            $request->sinceWaxKm(),
+            $request->sinceWaxKm($opening),
             $request->filled('closings') ? $request->integer('closings') : null,
+            $request->asOf($opening),
         ));
     }
 }

@@ -24,7 +24,7 @@ final class CommuteController extends Controller
 
     public function update(CommuteRequest $request, Commute $commute, SetCommute $setCommute, Moments $moments): RedirectResponse
     {
-        return $this->done($setCommute($request->context(), $commute, $request->columns(), $moments->now()));
+        return $this->done($setCommute($request->context(), $commute, $request->columns($commute), $moments->now()));
     }
 
     public function days(CommuteDaysRequest $request, Bike $bike, ConfirmCommute $confirmCommute): RedirectResponse

@@ -52,7 +52,7 @@ final class RideController extends Controller
 
     public function update(RideRequest $request, Ride $ride, EditRide $editRide): RedirectResponse
     {
-        return $this->done($editRide($request->context(), $ride, $request->facts()));
+        return $this->done($editRide($request->context(), $ride, $request->facts($ride)));
     }
 
     public function move(MoveRidesRequest $request, MoveRides $moveRides): RedirectResponse|JsonResponse

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests\Arriving;
 
 use App\Http\Requests\ActionRequest;
+use App\Models\Opening;
+use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\WaxThen;
 use Illuminate\Validation\Rule;
 
@@ -18,7 +20,19 @@ final class OpeningRequest extends ActionRequest
             'wax' => ['required', Rule::enum(WaxThen::class)],
             'since_wax' => ['required_if:wax,known', 'nullable', 'numeric', 'gte:0', 'lte:5000'],
             'closings' => ['nullable', 'integer', 'between:0,100'],
+            // Of when these figures are; without, the day stays.
+            'date' => ['nullable', 'date_format:Y-m-d'],
+            'time' => ['nullable', 'date_format:H:i'],
         ];
+    }
+
+    /** Null: the day stays. */
+    public function asOf(Opening $seen): ?Moment
+    {
+        $shown = $this->voice()->quantities->date($seen->at, 'yyyy-MM-dd');
+        $shownTime = $this->voice()->quantities->date($seen->at, 'HH:mm');
+
+        return ! $this->filled('date') || $this->string('date')->toString() === $shown && (! $this->filled('time') || $this->string('time')->toString() === $shownTime) ? null : $this->moment();
     }
 
     public function wax(): WaxThen
@@ -26,8 +40,8 @@ final class OpeningRequest extends ActionRequest
         return WaxThen::from($this->string('wax')->toString());
     }
 
-    public function sinceWaxKm(): ?float
+    public function sinceWaxKm(?Opening $seen = null): ?float
     {
-        return $this->wax() === WaxThen::Known ? $this->kmIfNamed('since_wax') : null;
+        return $this->wax() === WaxThen::Known ? $this->kmIfNamed('since_wax', $seen?->since_wax_km) : null;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\CatchUp;
 
 use App\Http\Requests\ActionRequest;
+use App\Models\Commute;
 use App\Text\Duration;
 use Closure;
 use Dripel\Core\Interval\Condition;
@@ -30,8 +31,12 @@ final class CommuteRequest extends ActionRequest
         ];
     }
 
-    /** @return array<string, mixed> the columns of its row */
-    public function columns(): array
+    /**
+     * @param Commute|null $seen that is put right
+     *
+     * @return array<string, mixed> the columns of its row
+     */
+    public function columns(?Commute $seen = null): array
     {
         $weekdays = array_map(intval(...), array_values($this->array('weekdays')));
         sort($weekdays);
@@ -40,8 +45,8 @@ final class CommuteRequest extends ActionRequest
             'bike_id' => $this->bike()->id,
             'weekdays' => $weekdays,
             'time' => $this->string('time')->toString(),
-            'km' => $this->km(),
-            'hours' => $this->filled('hours') ? Duration::hours($this->string('hours')->toString()) : null,
+            'km' => $this->kmIfNamed('distance', $seen?->km, 2),
+            'hours' => $this->hoursIfNamed('hours', $seen?->hours),
             'condition' => Condition::from($this->string('condition')->toString()),
             'from_date' => $this->string('from')->toString(),
             'until_date' => $this->filled('until') ? $this->string('until')->toString() : null,

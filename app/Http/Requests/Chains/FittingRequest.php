@@ -28,6 +28,7 @@ final class FittingRequest extends ActionRequest
             'new_link' => ['boolean'],
             'link_id' => ['nullable', 'integer'],
             'closings_allowed' => ['nullable', 'integer', 'between:1,100'],
+            'opening_holds' => ['nullable', 'boolean'],
             ...self::dayAndTime(),
         ];
     }
@@ -43,6 +44,7 @@ final class FittingRequest extends ActionRequest
             $this->boolean('new_link'),
             $this->filled('closings_allowed') ? $this->integer('closings_allowed') : null,
             $this->boolean('new_link') && $this->filled('link_id') ? $this->find()->part($this->input('link_id')) : null,
+            $this->filled('opening_holds') ? $this->boolean('opening_holds') : null,
             is_array($this->input('reading')) ? (new ReadingFields((array) $this->validated('reading'), $this->find(), $this->voice()->settings))->measuredOff() : null,
         );
     }

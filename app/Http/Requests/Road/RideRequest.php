@@ -6,6 +6,7 @@ namespace App\Http\Requests\Road;
 
 use App\Actions\Rides\RideFacts;
 use App\Http\Requests\ActionRequest;
+use App\Models\Ride;
 use App\Text\Duration;
 use Closure;
 use Dripel\Core\Interval\Condition;
@@ -30,13 +31,14 @@ final class RideRequest extends ActionRequest
         ];
     }
 
-    public function facts(): RideFacts
+    /** @param Ride|null $seen that is put right */
+    public function facts(?Ride $seen = null): RideFacts
     {
         return new RideFacts(
             $this->bikeIfNamed(),
             $this->moment(),
-            $this->km(),
-            $this->filled('hours') ? Duration::hours($this->string('hours')->toString()) : null,
+            (float) $this->kmIfNamed('distance', $seen?->km, 2),
+            $this->hoursIfNamed('hours', $seen?->hours),
             Condition::from($this->string('condition')->toString()),
         );
     }

@@ -62,7 +62,8 @@ final class SettingsRequest extends ActionRequest
             SettingKey::MassUnit->value => $this->string('mass_unit')->toString(),
             SettingKey::Currency->value => $this->string('currency')->toString(),
             SettingKey::Language->value => $this->string('language')->toString(),
-            SettingKey::UsualIntervalKm->value => round((new Units($this->string('distance_unit')->toString()))->toKm($this->float('interval')), 3),
+            // In the unit that it was shown in: another one is only another way to show it.
+            SettingKey::UsualIntervalKm->value => round($this->km('interval'), 3),
             SettingKey::UsualLimitSchool->value => $this->string('limit_school')->toString(),
             SettingKey::ReadySchool->value => $this->string('ready_school', $this->voice()->settings->readySchool()->value)->toString(),
             ...($this->has('topups_most') ? [SettingKey::TopUpsMost->value => $this->integer('topups_most')] : []),

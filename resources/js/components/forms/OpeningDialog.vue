@@ -7,6 +7,7 @@ import { t } from '@/composables/useText'
 import type { ChangedChain, Opening } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import ChangesPreview from './ChangesPreview.vue'
+import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
 
 /** What a part brought with it, put right once it is known. */
@@ -18,6 +19,8 @@ const { form, submit } = useActionForm({
   wax: (props.opening?.wax ?? 'none') as string,
   since_wax: props.opening?.since_wax ?? '',
   closings: props.opening?.closings ?? '',
+  date: props.opening?.date ?? '',
+  time: props.opening?.time ?? '',
 })
 const method = props.opening ? 'put' : 'post'
 const url = props.opening ? `/openings/${props.opening.id}` : `/chains/${props.chain}/opening`
@@ -38,10 +41,11 @@ const save = () => submit(method, url, () => (open.value = false))
     :verb="t('opening.do')"
     :busy="form.processing"
     :errors="errors"
-    :known="['km', 'since_wax', 'closings']"
+    :known="['km', 'since_wax', 'closings', 'date', 'time']"
     test="opening-form"
     @submit="save">
     <p class="muted small">{{ opening ? t('opening.as_of', { day: opening.of }) : t('opening.before_all') }}</p>
+    <DayAndTime v-if="opening" v-model:date="form.date" v-model:time="form.time" :errors="errors" />
     <v-text-field
       v-if="kind !== 'link'"
       v-model="form.km"

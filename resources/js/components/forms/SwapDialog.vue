@@ -10,6 +10,7 @@ import type { Meaning } from '@/types/gauge'
 import type { FormDefaults, Rail, SpareLink } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
+import TapChoice from './TapChoice.vue'
 
 /** Which chain goes on, and when. */
 const open = defineModel<boolean>({ required: true })
@@ -32,11 +33,13 @@ const { form, submit } = useActionForm<{
   new_link: boolean
   link_id: number | null
   closings_allowed: string
+  opening_holds: string
 }>({
   note: '',
   new_link: false,
   link_id: null,
   closings_allowed: '',
+  opening_holds: '',
   chain_id: props.wanted ?? props.rail.best ?? choices.value[0]?.id ?? null,
   date: props.date ?? props.forms.date,
   time: props.time ?? props.forms.time,
@@ -56,7 +59,7 @@ const readingErrors = computed(() =>
 const beside = computed(() => Object.fromEntries(Object.entries(form.errors).filter(([field]) => !field.startsWith('reading.'))))
 const chosen = computed(() => choices.value.find((chain) => chain.id === form.chain_id))
 const warning = computed(() =>
-  !chosen.value || chosen.value.ready
+  !chosen.value || chosen.value.ready || chosen.value.setting
     ? null
     : chosen.value.worn
       ? t('swap.worn')
@@ -65,6 +68,12 @@ const warning = computed(() =>
 
 const says = (...notes: string[]) => (chosen.value?.fit ?? []).some((note) => notes.includes(note.note))
 const asksNote = computed(() => here.value.role === 'owner' && says('wrong_speed'))
+// Asked once the server found rides between the fitting and what the chain came with.
+const asksOpening = ref(false)
+watch(
+  () => form.errors.opening_holds,
+  (asked) => (asksOpening.value = asksOpening.value || !!asked),
+)
 const fitting = computed(() => props.spares.filter((spare) => chosen.value?.links?.includes(spare.id)))
 const links = computed(() => [
   ...fitting.value.map((spare) => ({ value: spare.id, title: spare.title })),
@@ -76,6 +85,7 @@ const asksLink = computed(() => fitting.value.length > 0 || says('link_spent', '
 const known = computed(() => [
   'date',
   'time',
+  'opening_holds',
   ...(asksNote.value ? ['note'] : []),
   ...(asksLink.value ? ['new_link', 'link_id', 'closings_allowed'] : []),
 ])
@@ -164,6 +174,15 @@ function save(): void {
         @choose="choose"
         @meaning="meaning = $event" />
     </template>
+    <TapChoice
+      v-if="asksOpening"
+      v-model="form.opening_holds"
+      :legend="form.errors.opening_holds ?? t('swap.opening')"
+      :options="[
+        { value: '1', title: t('swap.opening_holds') },
+        { value: '0', title: t('swap.opening_on_top') },
+      ]"
+      test="opening-holds" />
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
   </ActionDialog>
 </template>
