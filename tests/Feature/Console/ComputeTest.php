@@ -31,6 +31,7 @@ it('computes by name, JSON in, JSON out', function (): void {
             'effective_km' => 200.0,
             'hours' => 4.0,
             'left_km' => 150.0,
+            'left_hours' => null,
             'left_fraction' => 0.5,
             'due' => false,
             'because' => null,

@@ -37,7 +37,7 @@ it(
             ->and(array_values(array_unique(array_map(fn($s) => $s->status->value, $states))))
             ->toEqualCanonicalizing(array_column(ChainStatus::cases(), 'value'))
             // Whether a chain is due to be measured depends on how far it went by that day; the others come of what a visitor does.
-            ->and(array_values(array_unique([...array_column($props['next'], 'kind'), NextKind::Measure->value, NextKind::WetDried->value, NextKind::ToppedUp->value, NextKind::RidesIn->value, NextKind::PlannedPot->value, NextKind::PlannedDrip->value])))
+            ->and(array_values(array_unique([...array_column($props['next'], 'kind'), NextKind::Measure->value, NextKind::WetDried->value, NextKind::WetPast->value, NextKind::ToppedUp->value, NextKind::RidesIn->value, NextKind::PlannedPot->value, NextKind::PlannedDrip->value])))
             ->toEqualCanonicalizing(array_column(NextKind::cases(), 'value'))
             ->and($props['rails'][0]['leftNumber'])
             ->toBe('140')

@@ -253,7 +253,7 @@ it(
         $this->post(
             '/rides',
             ['action_id' => $foreign['action']] + formWith($own),
-        )->assertSessionHasErrors('action_id');
+        )->assertStatus(409);
         expect(Bench::rows())->toBe($rows)->and($walked)->toBeGreaterThan(30);
     },
 );

@@ -77,7 +77,7 @@ it('keeps an interval in the unit in which it was given', function (): void {
     )->assertSessionHasNoErrors();
     $this->get('/settings')->assertInertia(
         fn($page) => $page
-            ->where('values.interval', '150')
+            ->where('values.interval', '93.2')
             ->where('choices.intervals.1.value', '186'),
     );
     $this->put('/settings', ($this->settings)(['language' => 'xx']))->assertSessionHasErrors(
