@@ -15,7 +15,7 @@ final class WorkshopFile
     public const FORMAT = 'dripel-workshop';
 
     /** Rises when a table or column changes its meaning; files of older versions must stay readable. */
-    public const VERSION = 4;
+    public const VERSION = 5;
 
     /** Tables that files of earlier versions do not have yet, by the version that brought them. */
     private const TABLES_SINCE = [2 => ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'], 4 => ['cares', 'planned_rides']];
@@ -25,6 +25,7 @@ final class WorkshopFile
         2 => ['dips' => ['pot_id' => null, 'pickup_g' => null, 'rinsed' => 0]],
         3 => ['dips' => ['temp_c' => null, 'soak_s' => null, 'powder' => 0]],
         4 => ['topups' => ['ml' => null, 'bottle_id' => null]],
+        5 => ['dips' => ['partly' => 0]],
     ];
 
     /** Columns whose text is JSON and stands in the file as such. */

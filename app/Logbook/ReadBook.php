@@ -96,7 +96,7 @@ final class ReadBook
                     self::rows($workshop, 'openings', 'component_id', 'km', 'wax', 'since_wax_km', 'closings'),
                 ),
                 ...array_map(fn(array $row) => new Strip($row[0], self::moment($row), $row[4]), self::rows($workshop, 'strips', 'component_id')),
-                ...array_map(fn(array $row) => new Dip($row[0], self::moment($row), $row[4], self::float($row[5]), $row[6], (bool) $row[7], $row[8], self::float($row[9]), (bool) $row[10]), self::rows($workshop, 'dips', 'component_id', 'temp_c', 'soak_s', 'powder', 'pot_id', 'pickup_g', 'rinsed')),
+                ...array_map(fn(array $row) => new Dip($row[0], self::moment($row), $row[4], self::float($row[5]), $row[6], (bool) $row[7], $row[8], self::float($row[9]), (bool) $row[10], (bool) $row[11]), self::rows($workshop, 'dips', 'component_id', 'temp_c', 'soak_s', 'powder', 'pot_id', 'pickup_g', 'rinsed', 'partly')),
                 ...array_map(fn(array $row) => new TopUp($row[0], self::moment($row), $row[4], (float) $row[5], self::float($row[6]), $row[7]), self::rows($workshop, 'topups', 'component_id', 'km', 'ml', 'bottle_id')),
                 ...array_map(fn(array $row) => new Care($row[0], self::moment($row), $row[4], CareKind::from($row[5])), self::rows($workshop, 'cares', 'component_id', 'care')),
                 ...array_map(fn(array $row) => new Noise($row[0], self::moment($row), $row[4]), self::rows($workshop, 'noises', 'bike_id')),

@@ -14,6 +14,7 @@ namespace App\Models;
  * @property float|null $temp_c of the bath when it went in
  * @property int|null $soak_s how long it was under
  * @property bool $powder dusted with a friction powder
+ * @property bool $partly its soak was cut short
  */
 final class Dip extends Entry
 {
@@ -21,6 +22,6 @@ final class Dip extends Entry
 
     protected function casts(): array
     {
-        return ['pickup_g' => 'float', 'rinsed' => 'boolean', 'temp_c' => 'float', 'powder' => 'boolean'] + parent::casts();
+        return ['pickup_g' => 'float', 'rinsed' => 'boolean', 'temp_c' => 'float', 'powder' => 'boolean', 'partly' => 'boolean'] + parent::casts();
     }
 }

@@ -52,7 +52,7 @@ final class GuidedJob extends WorkshopModel
         return JobRun::of(
             array_map(JobStep::fromArray(...), $this->steps),
             $this->started_at,
-            array_values($this->taps->map(fn(GuidedTap $tap) => new JobEvent($tap->kind, $tap->position, $tap->at))->all()),
+            array_values($this->taps->map(fn(GuidedTap $tap) => new JobEvent($tap->kind, $tap->position, $tap->at, isset($tap->about['waxed']) ? (string) $tap->about['waxed'] : null))->all()),
         );
     }
 

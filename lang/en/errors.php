@@ -61,6 +61,7 @@ return [
     'reading_before_bought' => 'That day lies before this chain was bought. Correct it, or the day of buying on the chain’s page.',
     'reading_unlikely' => 'That hardly fits what is known of this chain: :low to :high % were expected. Zero the gauge or pull the chain straight and look again; if it is so, say so.',
     'job_not_begun' => 'It has not begun. Begin it first.',
+    'skip_waxed' => 'Say whether the chain is waxed: fully, partly, or no.',
     'skip_why' => 'Say why it is passed over.',
     'in_the_future' => 'This lies in the future. Log what has happened; check day and time.',
     'opening_holds' => 'Rides on this bike between this day and the one on which the chain came in: :rides. Do its figures hold them?',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 /** The pot day: its plan, the steps of the job and what is to be minded at each. */
 return [
+    'waxed_so' => ['fully' => 'Waxed fully', 'partly' => 'Partly: counts half', 'no' => 'No'],
     'job_title' => 'Pot day, :day',
     'about' => ':wax, :grams, :chains',
     'chains' => '{1} one chain|[2,*] :count chains',

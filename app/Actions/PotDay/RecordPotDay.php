@@ -44,7 +44,7 @@ final readonly class RecordPotDay
                 // One whose coming was taken back meanwhile is no chain any more.
                 in_array($dip->chainId, $there, true) && $draft->enter(Dip::class, new Moment($dip->atS), [
                     'component_id' => $dip->chainId, 'pot_id' => $potId, 'pickup_g' => self::pickupG($job, $dip->chainId), 'rinsed' => $dip->rinsed,
-                    'temp_c' => $this->bathC($potId, $dip), 'soak_s' => $dip->soakS, 'powder' => $dip->powder,
+                    'temp_c' => $this->bathC($potId, $dip), 'soak_s' => $dip->soakS, 'powder' => $dip->powder, 'partly' => $dip->partly,
                 ]);
             }
             foreach ($run->turns as $turn) {

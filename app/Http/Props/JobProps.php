@@ -43,6 +43,7 @@ final readonly class JobProps
                 'holds' => $step->holds,
                 'sign' => $step->sign === null ? null : $voice->say("ui.job.sign.{$step->sign}"),
                 'skippable' => $step->skippable,
+                'asks' => array_map(fn(string $answer) => ['value' => $answer, 'title' => $voice->say("pot_day.waxed_so.{$answer}")], $step->asks),
                 'leavable' => $step->leavable(),
                 'chains' => array_map(fn(int $id) => ['id' => $id, 'name' => $voice->names->fullChain($id)], $step->chains),
                 'ticks' => array_map(fn(string $tick) => ['key' => $tick, 'text' => $voice->say("{$job->kind->value}.tick.{$tick}")], $step->ticks),

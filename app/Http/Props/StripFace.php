@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Logbook\ActionKind;
 use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Text\StripWords;
@@ -45,7 +46,8 @@ final readonly class StripFace implements JobFace
 
     public function record(Action $action, Voice $voice): string
     {
-        return $voice->say('ui.job.record', ['time' => $voice->quantities->time((int) ($action->about['at'] ?? 0))]);
+        // Given up, only the baths that it had are in the book.
+        return $action->kind === ActionKind::GiveUpStrip ? $voice->say('ui.job.record_baths') : $voice->say('ui.job.record', ['time' => $voice->quantities->time((int) ($action->about['at'] ?? 0))]);
     }
 
     private static function dripOnly(GuidedJob $job): bool

@@ -67,7 +67,7 @@ final readonly class ChainFigures
                 $ride = $cycle->rides[$i];
                 $entry = $this->chain->cycleRides[$i];
                 $house = $this->settings->factors($entry->moment->unixS)->isHouseRule($ride->condition);
-                $lines[] = new WhyLine($entry->bikeId === null ? 'came_with' : ($entry->guess === null ? 'ride' : 'estimated'), -$ride->effectiveKm, 'km', $house ? Origin::HouseRule : Origin::Setting, [
+                $lines[] = new WhyLine($entry->bikeId === null ? ($this->chain->dip?->partly === true ? 'partly' : 'came_with') : ($entry->guess === null ? 'ride' : 'estimated'), -$ride->effectiveKm, 'km', $house ? Origin::HouseRule : Origin::Setting, [
                     'at' => $entry->moment->unixS, 'km' => $ride->km, 'factor' => $ride->factor, 'condition' => $ride->condition->value,
                     'left' => $life->rideLeftKm[$i],
                 ]);

@@ -93,7 +93,8 @@ final readonly class LearnedByEar
                 $how = $entry instanceof Noise ? CycleEnd::Noise : CycleEnd::Pulled;
                 $found[] = new EarCycle($history->chainId, $begun->moment->unixS, $entry->moment->unixS, new WaxCycle($km, $how), false);
             }
-            $begun = $entry instanceof Dip || $entry instanceof Opening && $entry->wax === WaxThen::Known ? $entry : null;
+            // A coat that was only partly there says nothing of a whole one.
+            $begun = $entry instanceof Dip && ! $entry->partly || $entry instanceof Opening && $entry->wax === WaxThen::Known ? $entry : null;
             $km = $entry instanceof Opening ? $entry->sinceWaxKm ?? 0.0 : 0.0;
         }
         if ($begun !== null && $km > 0.0) {

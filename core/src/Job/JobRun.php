@@ -92,14 +92,14 @@ final readonly class JobRun
             JobEventKind::Pause => new self($this->steps, $this->turns, $this->ahead, $atS, $this->stoodS, $this->longerS, $this->signS),
             JobEventKind::Resume => new self($this->steps, $this->turns, $this->ahead, null, $this->stoodS + $atS - (int) $this->pausedS, $this->longerS, $this->signS),
             JobEventKind::Longer => new self($this->steps, $this->turns, $this->ahead, $this->pausedS, $this->stoodS, $this->longerS + self::LONGER_S, $this->signS),
-            default => $this->done($current, $event->kind, $atS),
+            default => $this->done($current, $event->kind, $atS, $event->said),
         };
     }
 
-    private function done(JobTurn $current, JobEventKind $answer, int $atS): self
+    private function done(JobTurn $current, JobEventKind $answer, int $atS, ?string $said = null): self
     {
         $ahead = $answer === JobEventKind::Again ? [...range((int) $this->steps[$current->step]->againFrom, $current->step), ...$this->ahead] : $this->ahead;
-        $turns = [...array_slice($this->turns, 0, -1), new JobTurn($current->position, $current->step, $current->round, $current->startS, $atS, $answer, $this->signS)];
+        $turns = [...array_slice($this->turns, 0, -1), new JobTurn($current->position, $current->step, $current->round, $current->startS, $atS, $answer, $this->signS, $said)];
         $next = array_shift($ahead);
         if ($next !== null) {
             $before = count(array_filter($turns, fn(JobTurn $turn) => $turn->step === $next));

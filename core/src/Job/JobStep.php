@@ -37,6 +37,8 @@ final readonly class JobStep
         public bool $skippable = false,
         /** What it is taken to last where it has no timer, in seconds. */
         public int $handlingS = self::HANDLING_S,
+        /** @var list<string> of which answers one must be given to pass it over */
+        public array $asks = [],
     ) {}
 
     public function leavable(): bool
@@ -49,14 +51,14 @@ final readonly class JobStep
     {
         return [
             'code' => $this->code, 'seconds' => $this->seconds, 'about' => $this->about, 'again_from' => $this->againFrom, 'ticks' => $this->ticks,
-            'chains' => $this->chains, 'since' => $this->since, 'holds' => $this->holds, 'sign' => $this->sign, 'skippable' => $this->skippable, 'handling_s' => $this->handlingS,
+            'chains' => $this->chains, 'since' => $this->since, 'holds' => $this->holds, 'sign' => $this->sign, 'skippable' => $this->skippable, 'handling_s' => $this->handlingS, 'asks' => $this->asks,
         ];
     }
 
     /**
      * What a job of an earlier version did not keep has its default.
      *
-     * @param array{code: string, seconds: int|null, about: array<string, string|int|float|bool|null>, again_from: int|null, ticks: list<string>, chains?: list<int>, since?: int|null, holds?: bool, sign?: string|null, skippable?: bool, handling_s?: int} $kept
+     * @param array{code: string, seconds: int|null, about: array<string, string|int|float|bool|null>, again_from: int|null, ticks: list<string>, chains?: list<int>, since?: int|null, holds?: bool, sign?: string|null, skippable?: bool, handling_s?: int, asks?: list<string>} $kept
      */
     public static function fromArray(array $kept): self
     {
@@ -72,6 +74,7 @@ final readonly class JobStep
             $kept['sign'] ?? null,
             $kept['skippable'] ?? false,
             $kept['handling_s'] ?? self::HANDLING_S,
+            $kept['asks'] ?? [],
         );
     }
 }

@@ -20,5 +20,7 @@ final readonly class JobTurn
         public ?JobEventKind $answer = null,
         /** When the sign it waited for was seen. */
         public ?int $signS = null,
+        /** What was said when it was passed over. */
+        public ?string $said = null,
     ) {}
 }

@@ -92,7 +92,7 @@ final readonly class ChainState
         $waxKnown = ! $waxed instanceof Opening || $waxed->wax === WaxThen::Known;
         $bare = $waxed === null ? $bare : null;
         $topUps = $waxed === null ? [] : $history->topUpsAfter($waxed);
-        $cycleRides = $waxed === null ? [] : self::cycleRides($history, $waxed);
+        $cycleRides = $waxed === null ? [] : self::cycleRides($history, $waxed, $terms);
         $cycle = $waxed === null ? null : self::cycle($cycleRides, $history->rides, $topUps, $terms, $settings);
         $life = $cycle === null ? null : (new WaxLife)($cycle);
         $lastCare = $topUps === [] ? $waxed : $topUps[count($topUps) - 1];
@@ -272,9 +272,13 @@ final readonly class ChainState
     }
 
     /** @return list<Ride> */
-    private static function cycleRides(ChainHistory $history, Dip|Opening|TopUp $waxed): array
+    private static function cycleRides(ChainHistory $history, Dip|Opening|TopUp $waxed, Terms $terms): array
     {
-        $before = $waxed instanceof Opening ? $waxed->rideBefore() : null;
+        $before = match (true) {
+            $waxed instanceof Opening => $waxed->rideBefore(),
+            $waxed instanceof Dip => $waxed->rideBefore($terms->intervalKm),
+            default => null,
+        };
 
         return [...($before === null ? [] : [$before]), ...$history->ridesAfter($waxed)];
     }

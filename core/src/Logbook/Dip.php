@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
+use Dripel\Core\Interval\Condition;
+
 /** A chain was waxed in the pot. */
 final readonly class Dip extends Entry
 {
+    private const PARTLY = 0.5;
+
     public function __construct(
         int $id,
         Moment $moment,
@@ -22,8 +26,16 @@ final readonly class Dip extends Entry
         public ?float $pickupG = null,
         /** Whether it was rinsed before it went in. */
         public bool $rinsed = false,
+        /** Its soak was cut short and it took only part of a coat. */
+        public bool $partly = false,
     ) {
         parent::__construct($id, $moment);
+    }
+
+    /** A chain that was waxed only partly starts with half of its interval used: house rule. */
+    public function rideBefore(float $intervalKm): ?Ride
+    {
+        return $this->partly ? new Ride(0, $this->moment, null, self::PARTLY * $intervalKm, null, Condition::Dry) : null;
     }
 
     public function kind(): EntryKind

@@ -18,5 +18,7 @@ final readonly class DippedThen
         public ?int $bubblesS,
         public bool $rinsed,
         public bool $powder,
+        /** Its soak was cut short, and it was waxed only partly. */
+        public bool $partly = false,
     ) {}
 }

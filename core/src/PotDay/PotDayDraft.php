@@ -186,7 +186,7 @@ final class PotDayDraft
     private function soak(array $chains, float $minutes, PotDipResult $met, int $in): void
     {
         $ids = array_map(fn(PotDayChain $chain) => $chain->id, $chains);
-        $under = new JobStep(PotDayPlan::UNDER, (int) ceil(self::S_PER_MIN * $minutes), ['chain_s' => $met->chainSeconds], chains: $ids, since: $in, holds: true, sign: 'bubbles', skippable: true);
+        $under = new JobStep(PotDayPlan::UNDER, (int) ceil(self::S_PER_MIN * $minutes), ['chain_s' => $met->chainSeconds], chains: $ids, since: $in, holds: true, sign: 'bubbles', skippable: true, asks: array_column(WaxedSo::cases(), 'value'));
         $this->wait($under, 0, function () use ($chains, $ids): void {
             $this->add(new JobStep(PotDayPlan::LIFT, $this->terms->drain->seconds(), ['drain' => $this->terms->drain->value], chains: $ids, skippable: true));
             $hung = $this->add(new JobStep(PotDayPlan::HANG, chains: $ids, skippable: true, handlingS: 20 * count($ids)));

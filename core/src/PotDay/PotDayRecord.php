@@ -27,7 +27,7 @@ final readonly class PotDayRecord
             }
             foreach ($step->chains as $chainId) {
                 $last[$chainId][$step->code] = $turn;
-                if ($step->code === PotDayPlan::HANG && isset($last[$chainId][PotDayPlan::IN])) {
+                if ($step->code === PotDayPlan::HANG && isset($last[$chainId][PotDayPlan::IN]) && ($last[$chainId][PotDayPlan::UNDER]->said ?? null) !== WaxedSo::No->value) {
                     $dipped[$chainId] = [$last[$chainId], $turn];
                 } elseif ($step->code === PotDayPlan::POWDER && isset($dipped[$chainId])) {
                     $dipped[$chainId][0] = $last[$chainId];
@@ -89,6 +89,6 @@ final readonly class PotDayRecord
         $inS = (int) $turns[PotDayPlan::IN]->endS;
         $outS = isset($turns[PotDayPlan::LIFT]) ? $turns[PotDayPlan::LIFT]->startS : $hung->startS;
 
-        return new DippedThen($chainId, (int) $hung->endS, $turns[PotDayPlan::IN]->startS, max(0, $outS - $inS), ($turns[PotDayPlan::UNDER] ?? null)?->signS, isset($turns[PotDayPlan::RINSE]) || isset($turns[PotDayPlan::JAR_SECOND]), isset($turns[PotDayPlan::POWDER]));
+        return new DippedThen($chainId, (int) $hung->endS, $turns[PotDayPlan::IN]->startS, max(0, $outS - $inS), ($turns[PotDayPlan::UNDER] ?? null)?->signS, isset($turns[PotDayPlan::RINSE]) || isset($turns[PotDayPlan::JAR_SECOND]), isset($turns[PotDayPlan::POWDER]), ($turns[PotDayPlan::UNDER]->said ?? null) === WaxedSo::Partly->value);
     }
 }

@@ -11,6 +11,7 @@ export interface JobStep {
   holds: boolean
   sign: string | null
   skippable: boolean
+  asks: { value: string; title: string }[]
   leavable: boolean
   chains: { id: number; name: string }[]
   ticks: { key: string; text: string }[]
@@ -106,6 +107,7 @@ export type TapKind = 'done' | 'again' | 'pause' | 'resume' | 'longer' | 'sign' 
 export interface TapAbout {
   text?: string
   celsius?: string
+  waxed?: string
   chain?: number
   before_g?: string
   after_g?: string

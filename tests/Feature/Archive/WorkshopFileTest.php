@@ -144,8 +144,9 @@ it('reads files of earlier versions, which knew no jars or no bath temperatures 
     $this->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', (string) json_encode(['tables' => array_diff_key($file['tables'], ['jar_entries' => 1])] + $file))])
         ->assertSessionHasErrors(['file' => __('errors.restore.table_missing', ['table' => 'jar_entries'])]);
 })->with([
-    'version 1' => [1, ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'], ['pot_id', 'pickup_g', 'rinsed', 'temp_c', 'soak_s', 'powder']],
-    'version 2' => [2, [], ['temp_c', 'soak_s', 'powder']],
+    'version 1' => [1, ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'], ['pot_id', 'pickup_g', 'rinsed', 'temp_c', 'soak_s', 'powder', 'partly']],
+    'version 2' => [2, [], ['temp_c', 'soak_s', 'powder', 'partly']],
+    'version 4' => [4, [], ['partly']],
 ]);
 
 it('refuses a file that it cannot trust, in words, and changes nothing', function (

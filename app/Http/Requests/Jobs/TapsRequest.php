@@ -7,6 +7,7 @@ namespace App\Http\Requests\Jobs;
 use App\Actions\Jobs\Tap;
 use App\Text\Speaker;
 use Dripel\Core\Job\JobEventKind;
+use Dripel\Core\PotDay\WaxedSo;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -24,9 +25,10 @@ final class TapsRequest extends FormRequest
             'taps.*.at' => ['required', 'integer', 'min:0'],
             'taps.*.ticks' => ['array', 'max:20'],
             'taps.*.ticks.*' => ['string', 'max:40'],
-            'taps.*.about' => ['array:text,celsius,chain,before_g,after_g'],
+            'taps.*.about' => ['array:text,celsius,waxed,chain,before_g,after_g'],
             'taps.*.about.text' => ['nullable', 'string', 'max:300'],
             'taps.*.about.celsius' => ['nullable', 'numeric', 'between:-30,400'],
+            'taps.*.about.waxed' => ['nullable', Rule::enum(WaxedSo::class)],
             'taps.*.about.chain' => ['nullable', 'integer'],
             'taps.*.about.before_g' => ['nullable', 'numeric', 'gt:0', 'lte:5000'],
             'taps.*.about.after_g' => ['nullable', 'numeric', 'gt:0', 'lte:5000'],

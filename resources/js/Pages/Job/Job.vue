@@ -86,10 +86,10 @@ const saying = ref<'note' | 'skip' | null>(null)
 const say = (what: 'note' | 'skip') => () => {
   if (mayAct.value && (what === 'note' || step.value?.skippable)) saying.value = saying.value === what ? null : what
 }
-function said(text: string): void {
+function said(text: string, waxed: string): void {
   const what = saying.value
   saying.value = null
-  if (what) tap(what, [], { text })
+  if (what) tap(what, [], waxed ? { text, waxed } : { text })
 }
 const weighs = computed(() => {
   const when: Record<string, 'before_g' | 'after_g'> = { weigh_before: 'before_g', weigh_after: 'after_g' }
@@ -227,7 +227,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
               </button>
             </template>
           </div>
-          <SayPanel v-if="saying" :key="saying" :what="saying" @said="said" />
+          <SayPanel v-if="saying" :key="saying" :what="saying" :asks="step.asks" @said="said" />
           <p v-if="state.current.signed && early" class="strong" role="status" data-test="signed">{{ t('job.seen') }}</p>
           <p class="then muted">
             <span v-if="nextTitle">{{ t('job.next') }}: {{ nextTitle }}</span>

@@ -1,12 +1,15 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import TapChoice from '@/components/forms/TapChoice.vue'
 import { t } from '@/composables/useText'
 
 /** Words beside a step: a note, or why it is passed over. */
-defineProps<{ what: 'note' | 'skip' }>()
-const emit = defineEmits<{ said: [text: string] }>()
+const props = defineProps<{ what: 'note' | 'skip'; asks: { value: string; title: string }[] }>()
+const emit = defineEmits<{ said: [text: string, answer: string] }>()
 const text = ref('')
-const send = () => text.value.trim() !== '' && emit('said', text.value.trim())
+const answer = ref('')
+const asked = computed(() => props.what === 'skip' && props.asks.length > 0)
+const send = () => text.value.trim() !== '' && (!asked.value || answer.value !== '') && emit('said', text.value.trim(), answer.value)
 </script>
 
 <template>
@@ -18,6 +21,7 @@ const send = () => text.value.trim() !== '' && emit('said', text.value.trim())
       hide-details
       :label="what === 'note' ? t('job.note_text') : t('job.skip_why')"
       name="say" />
+    <TapChoice v-if="asked" v-model="answer" class="asked" :legend="t('job.asks')" :options="asks" test="waxed" />
     <v-btn type="submit" data-test="said">{{ what === 'note' ? t('job.keep') : t('job.skip') }}</v-btn>
   </form>
 </template>
@@ -30,5 +34,9 @@ const send = () => text.value.trim() !== '' && emit('said', text.value.trim())
   align-items: center;
   max-width: 560px;
   margin-bottom: 12px;
+}
+.asked {
+  grid-column: 1 / -1;
+  grid-row: 1;
 }
 </style>
