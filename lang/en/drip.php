@@ -61,7 +61,7 @@ return [
     ],
     'wet' => [
         'title' => 'After the wet: :chain',
-        'ride' => ':km :condition on :day, home about :time',
+        'ride' => ':km :condition on :day, home about :time', 'ride_day' => ':km :condition on :day',
         'why' => 'Wax keeps little rust off: where it has gone the steel is bare, and bare steel rusts overnight.',
         'dry_by' => 'by :time', 'dry_late' => 'late: look for rust as you go', 'dry_done' => 'dried :at',
         'next_ride' => 'the next usual ride is on :day', 'no_next' => 'no ride is usual in the next days',

@@ -13,6 +13,7 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\FitNote;
 use Dripel\Core\Logbook\Part;
+use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\LocalDay;
@@ -187,7 +188,8 @@ final readonly class ShedProps
             'subject' => $ids === [] ? '' : $this->voice->names->fullChain($ids[0]),
             'swapTo' => $item->swapTo?->chainId,
             'date' => $firstS === null ? null : $this->voice->quantities->date($firstS, 'yyyy-MM-dd'),
-            'time' => $firstS === null ? null : $this->voice->quantities->date($firstS, 'HH:mm'),
+            // A ride known only by its day comes after all that is done on it: the chain was on from its beginning.
+            'time' => $firstS === null ? null : ($item->rides[0]->moment->precision === Precision::Day ? '00:00' : $this->voice->quantities->date($firstS, 'HH:mm')),
             'rides' => $item->kind === NextKind::NoBike ? array_map(fn(Ride $ride) => $ride->id, $item->rides) : [],
             'days' => $item->kind === NextKind::Commute ? array_map(fn(Ride $ride) => ['commute' => $ride->guess?->commuteId, 'date' => $ride->guess?->date], $item->rides) : [],
         ];

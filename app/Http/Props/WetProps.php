@@ -50,7 +50,7 @@ final readonly class WetProps
             'chain' => ['id' => $chain->chainId, 'name' => $this->voice->names->fullChain($chain->chainId), 'coat' => $chain->coat(), 'left' => $q->left($chain->leftKm())],
             'bike' => $rail->bikeId,
             'title' => $say('title', ['chain' => $this->voice->names->fullChain($chain->chainId)]),
-            'ride' => $say('ride', ['km' => $q->distance($ride->km), 'condition' => $this->voice->say("chain.condition.{$ride->condition->value}"), 'day' => $q->day($ride->moment->unixS), 'time' => $q->time($path->rideEndS)]),
+            'ride' => $say($path->rideEndS === null ? 'ride_day' : 'ride', ['km' => $q->distance($ride->km), 'condition' => $this->voice->say("chain.condition.{$ride->condition->value}"), 'day' => $q->day($ride->moment->unixS), 'time' => $path->rideEndS === null ? '' : $q->time($path->rideEndS)]),
             'why' => $say('why'),
             'dry' => [
                 'done' => $path->driedS !== null,

@@ -206,7 +206,7 @@ final readonly class NextList
             $job = array_values(array_filter($jobs, fn(OpenJob $job) => in_array($chain->chainId, $job->chainIds, true)))[0] ?? null;
             $path = $chain->pastLimit || ($job !== null && ! $job->planned) ? null : WetPath::of($chain, $rail, $book->settings, $job?->doneS, $zone);
             // On its hook it has dried by itself after a day; what rust there is shows before the pot.
-            $hung = $chain !== $rail->fitted && $path !== null && LocalDay::of($path->rideEndS, $zone)->date < $today->plus(-1)->date;
+            $hung = $chain !== $rail->fitted && $path !== null && LocalDay::of($path->rideEndS ?? $path->dryByS, $zone)->date < $today->plus(-1)->date;
             if ($path !== null && $path->driedS === null && ! $hung) {
                 $items[] = new NextItem(NextKind::Wet, $rail->bikeId, [$chain], $today->date, $path->late() ? null : $path->dryByS, $path->late(), Verb::Wet, wet: $path);
             } elseif ($path !== null && $chain === $rail->fitted) {

@@ -7,6 +7,7 @@ namespace Dripel\Core\Plan;
 use DateTimeZone;
 use Dripel\Core\Drip\DripNeeds;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Settings;
 
 /**
@@ -23,7 +24,8 @@ final readonly class WetPath
     /** @param list<WetOption> $options the best first */
     private function __construct(
         public ChainState $chain,
-        public int $rideEndS,
+        /** Null where only its day is known. */
+        public ?int $rideEndS,
         public int $dryByS,
         /** Null: nobody has dried it yet. */
         public ?int $driedS,
@@ -43,7 +45,7 @@ final readonly class WetPath
         if ($ride === null || $chain->retired()) {
             return null;
         }
-        $endS = $ride->moment->unixS + (int) round(3600 * ($ride->hours ?? 0.0));
+        $endS = $ride->moment->precision === Precision::Day ? null : $ride->moment->unixS + (int) round(3600 * ($ride->hours ?? 0.0));
         $evening = LocalDay::of($ride->moment->unixS, $zone)->atHour(self::EVENING_HOUR);
         $nextRideS = $rail->nextRideS($chain->nowS, $zone);
         $inTime = fn(?int $readyS): bool => $readyS !== null && ($nextRideS === null || $readyS <= $nextRideS);
@@ -63,7 +65,7 @@ final readonly class WetPath
         // In time before too late, then as the ways stand; a pot that nobody has planned comes after the bottle.
         usort($options, fn(WetOption $a, WetOption $b) => $b->inTime <=> $a->inTime ?: ($a->readyAtS === null) <=> ($b->readyAtS === null) ?: self::rank($a) <=> self::rank($b));
 
-        return new self($chain, $endS, max($evening, $endS + 3600 * self::LATE_HOURS), $chain->driedS, $nextRideS, $options);
+        return new self($chain, $endS, max($evening, ($endS ?? 0) + 3600 * self::LATE_HOURS), $chain->driedS, $nextRideS, $options);
     }
 
     public function late(): bool

@@ -92,6 +92,33 @@ it('leads a wet ride through drying to wax again, and Next carries it', function
         ->and($next(wetBook($wet, $dried), '2026-11-25 18:30', [new OpenJob('j', 'drip', [1], 'drops', null)]))->toBe(['job', 'none_waxed']);
 });
 
+it('ends the wet with the next ride of the chain: looked at for rust once, then it goes by its wax', function (): void {
+    $next = function (Book $book, string $now): array {
+        $nowS = (int) strtotime("{$now} UTC");
+
+        return array_map(fn(NextItem $item) => $item->kind->value, NextList::of($book, Rail::all($book, $nowS, new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC')));
+    };
+    $wet = ['2026-11-05 14:00', 3.0, Condition::Wet];
+    $later = [$wet, ['2026-11-12 10:00', 20.0, Condition::Dry], ['2026-11-19 10:00', 20.0, Condition::Dry]];
+    // Another ride of the same day does not end it, one of another day does.
+    expect($next(wetBook([$wet, ['2026-11-05 18:00', 5.0, Condition::Dry]]), '2026-11-05 20:00'))->toContain('wet')->not->toContain('wet_past')
+        ->and($next(wetBook(array_slice($later, 0, 2)), '2026-11-12 12:00'))->toContain('wet_past')->not->toContain('wet')
+        ->and($next(wetBook($later), '2026-11-20 12:00'))->not->toContain('wet_past')->not->toContain('wet');
+    $state = wetBook($later)->chain(1, (int) strtotime('2026-11-20 12:00 UTC'));
+    // 300 − 2.5 · 3 − 40: due by nothing.
+    expect($state->wetRide)->toBeNull()->and($state->wetPast?->km)->toBe(3.0)->and($state->life?->due())->toBeFalse()->and($state->leftKm())->toBe(252.5)->and($state->status)->toBe(ChainStatus::Ridden);
+    // Dried in the evening there is nothing to look for.
+    $dried = wetBook($later, [fn($s) => new Care(5, $s('2026-11-05 18:00'), 1, CareKind::Dried)]);
+    expect($dried->chain(1, (int) strtotime('2026-11-12 12:00 UTC'))->wetPast)->toBeNull();
+});
+
+it('counts a chain that is setting as a way out of the wet, if it is ready before the next ride', function (): void {
+    // Chain 2 was dipped ten minutes ago: ready at 16:05, and tomorrow is ridden.
+    $book = wetBook([['2026-11-25 14:00', 40.0, Condition::Wet]], [fn($s) => new Dip(9, $s('2026-11-25 15:50'), 2)]);
+    [$path, $ways] = wetPath($book, '2026-11-25 16:00');
+    expect($ways[0])->toBe('swap!')->and(gmdate('H:i', $path->options[0]->readyAtS))->toBe('16:05');
+});
+
 it('asks for the pot after two top-ups, and for a cloth after five rides', function (): void {
     $rides = array_map(fn(int $day) => ["2026-11-{$day} 10:00", 10.0, Condition::Dry], range(12, 17));
     $drip = fn(string $at) => fn($s) => new TopUp(7, $s($at), 1, 200.0);

@@ -244,3 +244,46 @@ it('splits an estimate at a swap, and marks what was not logged', function (): v
         ->and($book->withRide(logged('2026-11-26 18:00', 10, 30))->chain(2, $now)->km->km)
         ->toEqualWithDelta(130.0, 1e-9);
 });
+
+/** Another bike's, at its edge, or earlier and later than the one beside it. */
+it('keeps to its period, its bike and its place among several', function (): void {
+    $zone = new DateTimeZone(BERLIN);
+    $other = fn(float $km, int $sequence) => new Estimate($sequence, new Moment(berlin('2026-11-24 20:00'), sequence: $sequence), 8, berlin('2026-11-23 00:00'), '2026-11-23', '2026-11-24', $km, Condition::Dry);
+    $rideOf8 = new Ride(50, new Moment(berlin('2026-11-23 09:00'), sequence: 1), 8, 10.0, null, Condition::Dry);
+    $byBike = fn(FillIn $fillIn, array $rides = []): array => array_map(fn(Ride $ride) => [$ride->bikeId, (string) $ride->guess?->date, round($ride->km, 6)], $fillIn->rides($rides));
+    // Two bikes over the same days: each gives way to its own rides and rests only.
+    $both = new FillIn([estimate(20, 10, '2026-11-23', '2026-11-24', '2026-11-24 20:00'), $other(30.0, 11)], [], [new RestDay(1, new Moment(0, sequence: 1), 7, '2026-11-24')], $zone, berlin('2026-11-28 12:00'));
+    expect($byBike($both, [$rideOf8]))->toBe([[7, '2026-11-23', 20.0], [8, '2026-11-24', 20.0]]);
+    // Before it is made, an estimate knows those of its own bike that were made before it, and no later one.
+    $share = fn(array $estimates, int $sequence) => (new FillIn($estimates, [], [], $zone, 0))->reckon(estimate(240, $sequence), []);
+    $first = estimate(120, 10, '2026-11-23', '2026-11-25', '2026-11-25 23:59');
+    expect([$share([$first, $other(30.0, 9)], 20)->knownKm, $share([$first, $other(30.0, 9)], 20)->kmEach])->toBe([120.0, 40.0])
+        ->and([$share([$first], 5)->knownKm, $share([$first], 5)->kmEach])->toBe([0.0, 40.0]);
+    // Recorded the other way round, the wider one comes first and leaves nothing to the narrower.
+    expect(filledIn(new FillIn([estimate(120, 20, '2026-11-23', '2026-11-25', '2026-11-25 23:59'), estimate(240, 10)], [], [], $zone, berlin('2026-11-28 12:00'))))
+        ->toBe(['23' => 40.0, '24' => 40.0, '25' => 40.0, '26' => 40.0, '27' => 40.0, '28' => 40.0]);
+});
+
+it('holds a ride at the very edges of an estimate as its own, and one a second beyond as none of it', function (string $at, bool $within): void {
+    $edge = new Estimate(10, new Moment(berlin('2026-11-24 20:00:00'), sequence: 10), 7, berlin('2026-11-23 12:00:00'), '2026-11-23', '2026-11-24', 50.0, Condition::Dry, 5050.0);
+    $filled = filledIn(new FillIn([$edge], [], [], new DateTimeZone(BERLIN), berlin('2026-11-28 12:00')), [logged($at, 20.0, 5)]);
+    expect(array_sum($filled))->toBe($within ? 30.0 : 50.0);
+})->with([
+    'as it begins' => ['2026-11-23 12:00:00', true], 'a second before' => ['2026-11-23 11:59:59', false],
+    'as it ends' => ['2026-11-24 20:00:00', true], 'a second after' => ['2026-11-24 20:00:01', false],
+]);
+
+it('rides the commute on its first and last day, and never after it', function (): void {
+    $commute = fn(string $from, ?string $until, int $bike = 7) => new Commute(3, new Moment(0, sequence: 1), $bike, [1, 2, 3, 4, 5, 6, 7], '07:40', 24.0, null, Condition::Dry, $from, $until);
+    $days = fn(array $commutes, array $rides = []) => array_keys(filledIn(new FillIn([], $commutes, [], new DateTimeZone(BERLIN), berlin('2026-11-28 12:00')), $rides));
+    expect($days([$commute('2026-11-25', '2026-11-26')]))->toBe([25, 26])
+        ->and($days([$commute('2026-11-27', null)]))->toBe([27, 28])->and($days([$commute('2026-11-29', null)]))->toBe([])
+        // A ride of another bike does not stand in its way.
+        ->and($days([$commute('2026-11-28', null, 8)], [logged('2026-11-28 09:00', 5, 2)]))->toBe([28]);
+});
+
+it('knows the last reading of each bike’s odometer, by its moment, then by its place', function (): void {
+    $read = fn(int $bike, string $at, float $km, int $sequence) => new Estimate($sequence, new Moment(berlin($at), sequence: $sequence), $bike, 0, '2026-11-01', '2026-11-02', 1.0, Condition::Dry, $km);
+    $fillIn = new FillIn([$read(7, '2026-11-20 08:00', 900.0, 4), $read(7, '2026-11-21 08:00', 950.0, 2), $read(7, '2026-11-21 08:00', 960.0, 3), $read(8, '2026-11-27 08:00', 5.0, 9), estimate(10, 50)], [], [], new DateTimeZone(BERLIN), 0);
+    expect($fillIn->lastOdometer(7)?->odometerKm)->toBe(960.0)->and($fillIn->lastOdometer(8)?->odometerKm)->toBe(5.0)->and($fillIn->lastOdometer(9))->toBeNull();
+});

@@ -10,6 +10,7 @@ import { newActionId } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { ask } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 import type { Plan } from '@/types/ahead'
 import type { FormDefaults } from '@/types/props'
 
@@ -53,12 +54,8 @@ function move(from: string, to: string): void {
     shown.value.bottle && props.plan.bottle && tried.value?.bottle === true,
   )
 }
-const send = (url: string, data: object) =>
-  router.post(
-    url,
-    { action_id: newActionId(), dates: dates.value, bottle: shown.value.bottle, weeks: props.weeks, ...data },
-    { preserveScroll: true },
-  )
+const send = (url: string, data: { pinned?: string[]; forbidden?: string[]; dates?: string[] }) =>
+  write('post', url, { dates: dates.value, bottle: shown.value.bottle, weeks: props.weeks, ...data })
 const keep = () => send('/ahead/keep', {})
 const again = (pinned = props.pinned, forbidden = props.forbidden) => send('/ahead/again', { pinned, forbidden, dates: [] })
 const without = (list: string[], date: string) => list.filter((other) => other !== date)
@@ -68,8 +65,8 @@ const adding = ref<'ride' | 'holiday' | null>(null)
 const addOpen = computed({ get: () => adding.value !== null, set: (on: boolean) => !on && (adding.value = null) })
 const horizons = [2, 4, 8, 13, 26]
 const show = (weeks: number) => router.get('/ahead', { weeks }, { preserveScroll: true })
-const remove = (id: number) => router.delete(`/entries/planned_rides/${id}`, { data: { action_id: newActionId() }, preserveScroll: true })
-const unfollow = () => router.post('/ahead/unfollow', { action_id: newActionId() }, { preserveScroll: true })
+const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
+const unfollow = () => write('post', '/ahead/unfollow')
 </script>
 
 <template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { Link, router } from '@inertiajs/vue3'
+import { Link } from '@inertiajs/vue3'
 import { ref, watch } from 'vue'
 import AppShell from '@/components/layout/AppShell.vue'
-import { newActionId, useActionForm } from '@/composables/useActionForm'
+import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 
 /** Many used parts from a table: what was read, and what is wrong with each row, before anything is taken in. */
 const props = defineProps<{
@@ -26,7 +27,7 @@ async function read(): Promise<void> {
   const text = await file.text()
   // The same file, mended, can be chosen again.
   input.value.value = ''
-  router.post('/arrive/table', { action_id: newActionId(), text })
+  write('post', '/arrive/table', { text }, { preserveScroll: false })
 }
 const keep = () => submit('post', '/arrive/table/keep')
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Link, router } from '@inertiajs/vue3'
+import { Link } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
 import BottleShelf from '@/components/books/BottleShelf.vue'
 import JarDialog from '@/components/books/JarDialog.vue'
@@ -9,9 +9,10 @@ import PotOnShelf from '@/components/books/PotOnShelf.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import PartLife from '@/components/gauge/PartLife.vue'
 import AppShell from '@/components/layout/AppShell.vue'
-import { newActionId, useActionForm } from '@/composables/useActionForm'
+import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 import type { Bottle, Jar, SolventChoice } from '@/types/books'
 import type { PotInBooks } from '@/types/pots'
 import type { WornPart } from '@/types/gauge'
@@ -59,8 +60,7 @@ const { form: link, submit: sendLink } = useActionForm({
   closings_allowed: '',
   price: '',
 })
-const remove = (type: string, id: number) =>
-  router.delete(`/entries/${type}/${id}`, { data: { action_id: newActionId() }, preserveScroll: true })
+const remove = (type: string, id: number) => write('delete', `/entries/${type}/${id}`)
 </script>
 
 <template>

@@ -16,10 +16,11 @@ import MomentDialog from '@/components/forms/MomentDialog.vue'
 import RetireDialog from '@/components/forms/RetireDialog.vue'
 import TopUpDialog from '@/components/forms/TopUpDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
-import { newActionId, useActionForm } from '@/composables/useActionForm'
+import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 import type { Pot } from '@/types/pots'
 import type { Chain, FormDefaults, Opening, TimelineEntry, Why, Forecast } from '@/types/props'
 
@@ -90,8 +91,7 @@ function move(entry: TimelineEntry): void {
   moving.value = entry
   form.value = 'move'
 }
-const remove = (entry: TimelineEntry) =>
-  router.delete(`/entries/${entry.type}/${entry.id}`, { data: { action_id: newActionId() }, preserveScroll: true })
+const remove = (entry: TimelineEntry) => write('delete', `/entries/${entry.type}/${entry.id}`)
 const older = () => router.reload({ data: { all: 1 } })
 
 const { form: details, submit: submitDetails } = useActionForm<{

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Link, router } from '@inertiajs/vue3'
+import { Link } from '@inertiajs/vue3'
 import { computed, onMounted, ref } from 'vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
 import RetireDialog from '@/components/forms/RetireDialog.vue'
@@ -8,9 +8,9 @@ import ConnectDevice from '@/components/devices/ConnectDevice.vue'
 import ExpectedDialog from '@/components/gauge/ExpectedDialog.vue'
 import InstrumentDialog from '@/components/gauge/InstrumentDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
-import { newActionId } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 import type { GaugePage, KeptInstrument } from '@/types/gauge'
 
 const props = defineProps<GaugePage>()
@@ -29,8 +29,7 @@ function describe(one: KeptInstrument | null): void {
   instrument.value = one
   open.value = 'instrument'
 }
-const answer = (bike: number, accept: boolean) =>
-  router.post(`/bikes/${bike}/advice`, { action_id: newActionId(), accept }, { preserveScroll: true })
+const answer = (bike: number, accept: boolean) => write('post', `/bikes/${bike}/advice`, { accept })
 onMounted(() => {
   // The Shed sends here with the chain that is due.
   const id = Number(new URLSearchParams(window.location.search).get('measure'))

@@ -11,13 +11,13 @@ import TimeLanes from '@/components/job/TimeLanes.vue'
 import ResidueBars from '@/components/job/ResidueBars.vue'
 import StepTimer from '@/components/job/StepTimer.vue'
 import PotDayOver from '@/components/job/PotDayOver.vue'
-import { newActionId } from '@/composables/useActionForm'
 import { useBell } from '@/composables/useBell'
 import { useHere } from '@/composables/useHere'
 import { useJob } from '@/composables/useJob'
 import { useKeys } from '@/composables/useKeys'
 import { timerDigits } from '@/composables/timerDigits'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 import type { Job } from '@/types/job'
 
 const props = defineProps<{ job: Job }>()
@@ -111,9 +111,9 @@ function giveUp(): void {
     sure.value = true
     return
   }
-  router.post(`/jobs/${props.job.id}/give-up`, { action_id: newActionId() }, { preserveState: false })
+  write('post', `/jobs/${props.job.id}/give-up`, {}, { preserveState: false })
 }
-const begin = () => router.post(`/jobs/${props.job.id}/begin`, { action_id: newActionId() }, { preserveState: false })
+const begin = () => write('post', `/jobs/${props.job.id}/begin`, {}, { preserveState: false })
 useKeys({ p: pause, '+': longer, c: again, n: say('note'), k: say('skip'), S: () => router.visit('/') })
 // The space bar goes on from wherever the focus is, unless it ticks a box or presses another button.
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {

@@ -10,10 +10,10 @@ import AppShell from '@/components/layout/AppShell.vue'
 import DayStrip from '@/components/road/DayStrip.vue'
 import InboxPanel from '@/components/road/InboxPanel.vue'
 import TrackDrop from '@/components/road/TrackDrop.vue'
-import { newActionId } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 import type { FormDefaults, Ride, StripDay } from '@/types/props'
 
 const props = defineProps<{
@@ -67,11 +67,7 @@ function choose(ride: Ride): void {
   moving.value = true
 }
 const settle = (ride: Ride, ridden: boolean) =>
-  router.post(
-    `/bikes/${ride.bike}/commute-days`,
-    { action_id: newActionId(), dates: [ride.guess?.date ?? ''], ridden },
-    { preserveScroll: true },
-  )
+  write('post', `/bikes/${ride.bike}/commute-days`, { dates: [ride.guess?.date ?? ''], ridden })
 function change(ride: Ride): void {
   if (!ride.guess?.values || !ride.guess.estimate || ride.bike === null) return
   estimate.value = { id: ride.guess.estimate, bike: ride.bike, values: ride.guess.values }
@@ -81,9 +77,8 @@ function catchUp(): void {
   estimate.value = null
   catchingUp.value = true
 }
-const removeEstimate = (ride: Ride) =>
-  router.delete(`/entries/estimates/${ride.guess?.estimate}`, { data: { action_id: newActionId() }, preserveScroll: true })
-const remove = (ride: Ride) => router.delete(`/entries/rides/${ride.id}`, { data: { action_id: newActionId() }, preserveScroll: true })
+const removeEstimate = (ride: Ride) => write('delete', `/entries/estimates/${ride.guess?.estimate}`)
+const remove = (ride: Ride) => write('delete', `/entries/rides/${ride.id}`)
 /** What can be done with a ride: settle what filled itself in, say whose it was, or put it right. */
 const acts = (ride: Ride) =>
   ride.estimated

@@ -5,9 +5,9 @@ import { computed, ref } from 'vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
 import StepTimer from '@/components/job/StepTimer.vue'
 import AppShell from '@/components/layout/AppShell.vue'
-import { newActionId } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 import type { FormDefaults } from '@/types/props'
 
 /** After a wet ride: dry it today, then wax, another chain or the bottle before the next ride. */
@@ -37,17 +37,18 @@ const gone = ref(0)
 const since = Date.now()
 useIntervalFn(() => (gone.value = Math.floor((Date.now() - since) / 1000)), 1000)
 const left = computed(() => (props.dry.seconds === null ? null : props.dry.seconds - gone.value))
-const at = () => ({ action_id: newActionId(), date: props.forms.date, time: props.forms.time })
+const at = () => ({ date: props.forms.date, time: props.forms.time })
 const onError = (errors: Record<string, string>) => (problem.value = Object.values(errors)[0] ?? null)
-const dried = () => router.post(`/chains/${props.chain.id}/cares`, { ...at(), care: 'dried' }, { preserveScroll: true, onError })
+const dried = () => write('post', `/chains/${props.chain.id}/cares`, { ...at(), care: 'dried' }, { onError })
 function go(way: Way): void {
   if (way.way === 'topup') router.visit(`/chains/${props.chain.id}/drip`)
   else if (way.way === 'dip') router.visit(`/pot-day?chains[]=${props.chain.id}`)
   else
-    router.post(
+    write(
+      'post',
       `/bikes/${props.bike}/fittings`,
       { ...at(), chain_id: way.swapTo },
-      { onError, onSuccess: () => props.dry.done && router.visit('/') },
+      { preserveScroll: false, onError, onSuccess: () => void (props.dry.done && router.visit('/')) },
     )
 }
 </script>

@@ -15,11 +15,11 @@ import AppShell from '@/components/layout/AppShell.vue'
 import BikeRail, { type RailVerb } from '@/components/shed/BikeRail.vue'
 import NextPanel from '@/components/shed/NextPanel.vue'
 import PotCard from '@/components/shed/PotCard.vue'
-import { newActionId } from '@/composables/useActionForm'
 import { chainDrag, useChainDrag } from '@/composables/useChainDrag'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 import type { Pot } from '@/types/pots'
 import type { FormDefaults, NextLine, PotChain, Rail, SpareLink } from '@/types/props'
 
@@ -81,10 +81,11 @@ function swapNow(bikeId: number, chainId: number): void {
     form.value = 'swap'
     return
   }
-  router.post(
+  write(
+    'post',
     `/bikes/${bikeId}/fittings`,
-    { action_id: newActionId(), chain_id: chainId, date: props.forms.date, time: props.forms.time },
-    { preserveScroll: true, onError: (errors) => (problem.value = Object.values(errors)[0] ?? null) },
+    { chain_id: chainId, date: props.forms.date, time: props.forms.time },
+    { onError: (errors) => (problem.value = Object.values(errors)[0] ?? null) },
   )
 }
 function dip(chains: number[]): void {
@@ -100,11 +101,7 @@ function act(line: NextLine): void {
   else if (line.verb === 'wet') router.visit(`/chains/${line.chains[0]}/wet`)
   else if (line.verb === 'topup') router.visit(`/chains/${line.chains[0]}/drip`)
   else if (line.verb === 'wipe')
-    router.post(
-      `/chains/${line.chains[0]}/cares`,
-      { action_id: newActionId(), care: 'wiped', date: props.forms.date, time: props.forms.time },
-      { preserveScroll: true },
-    )
+    write('post', `/chains/${line.chains[0]}/cares`, { care: 'wiped', date: props.forms.date, time: props.forms.time })
   else if (line.verb === 'dip') dip(line.chains)
   else if (line.verb === 'swap' && line.bike !== null && line.swapTo !== null) swapNow(line.bike, line.swapTo)
   else if (line.verb === 'fit') {
@@ -115,11 +112,7 @@ function act(line: NextLine): void {
     openRides.value = line
     form.value = 'choose_bike'
   } else if (line.verb === 'confirm' && line.bike !== null) {
-    router.post(
-      `/bikes/${line.bike}/commute-days`,
-      { action_id: newActionId(), dates: line.days.map((day) => day.date), ridden: true },
-      { preserveScroll: true },
-    )
+    write('post', `/bikes/${line.bike}/commute-days`, { dates: line.days.map((day) => day.date), ridden: true })
   } else if (line.verb === 'add') router.visit(`/chains/new?bike=${line.bike}`)
   else if (line.verb === 'retire' || line.verb === 'measure') {
     chain.value = { id: line.chains[0] ?? 0, name: line.subject }

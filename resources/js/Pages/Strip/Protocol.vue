@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { Link, router } from '@inertiajs/vue3'
+import { Link } from '@inertiajs/vue3'
 import { computed } from 'vue'
 import AppShell from '@/components/layout/AppShell.vue'
-import { newActionId, useActionForm } from '@/composables/useActionForm'
+import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 
 type Move = { kind: string; minutes: string }
 type Step = {
@@ -86,7 +87,7 @@ function save(): void {
   form.transform((data) => ({ ...data, steps: data.steps.map(kept) }))
   submit(props.own === null ? 'post' : 'put', props.own === null ? '/protocols' : `/protocols/${props.own}`)
 }
-const drop = () => router.delete(`/protocols/${props.own}`, { data: { action_id: newActionId() } })
+const drop = () => write('delete', `/protocols/${props.own}`)
 </script>
 
 <template>

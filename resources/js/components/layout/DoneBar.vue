@@ -1,18 +1,16 @@
 <script setup lang="ts">
-import { router, usePage } from '@inertiajs/vue3'
-import { computed, ref, watch } from 'vue'
-import { newActionId } from '@/composables/useActionForm'
+import { usePage } from '@inertiajs/vue3'
+import { computed, ref } from 'vue'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 
 /** What was just done, with its Undo; it stays until it is closed or something else is done. */
 const page = usePage()
 const closed = ref<string | null>(null)
 const done = computed(() => (page.props.done && page.props.done.key !== closed.value ? page.props.done : null))
-let actionId = newActionId()
-watch(done, () => (actionId = newActionId()))
 
 function undo(): void {
-  if (done.value?.undo) router.post(`/actions/${done.value.undo}/undo`, { action_id: actionId }, { preserveScroll: true })
+  if (done.value?.undo) write('post', `/actions/${done.value.undo}/undo`)
 }
 defineExpose({ undo })
 </script>

@@ -1,0 +1,34 @@
+import type { FormDataConvertible, VisitOptions } from '@inertiajs/core'
+import { router } from '@inertiajs/vue3'
+import { newActionId } from './useActionForm'
+
+type Data = Record<string, FormDataConvertible>
+
+/** What was asked for and not answered yet: asked again, it goes out as it was, under the same id. */
+const waiting = new Map<string, Data>()
+
+/**
+ * Writes from a button without a form of its own, once only: from the first press until the server has answered, pressing again sends the
+ * very same, so that a lost answer does nothing twice.
+ */
+export function write(method: 'post' | 'put' | 'delete', url: string, data: Data = {}, options: VisitOptions = {}): void {
+  // The time of the first press stays, whatever the clock says by now.
+  const what = Object.entries(data).filter(([field]) => field !== 'date' && field !== 'time')
+  const key = `${method} ${url} ${JSON.stringify(what)}`
+  const sent = waiting.get(key) ?? { ...data, action_id: newActionId() }
+  waiting.set(key, sent)
+  router.visit(url, {
+    preserveScroll: true,
+    ...options,
+    method,
+    data: sent,
+    onSuccess: (page) => {
+      waiting.delete(key)
+      return options.onSuccess?.(page)
+    },
+    onError: (errors) => {
+      waiting.delete(key)
+      return options.onError?.(errors)
+    },
+  })
+}
