@@ -35,7 +35,7 @@ const here = useHere()
 // What is being tried by hand; null: the plan as it holds.
 const tried = ref<Plan | null>(null)
 watch(
-  () => props.plan,
+  () => JSON.stringify(props.plan),
   () => (tried.value = null),
 )
 const shown = computed(() => tried.value ?? props.plan)

@@ -42,9 +42,19 @@ const { form, submit } = useActionForm({
   fit: false,
 })
 const chosen = computed(() => props.defaults.find((other) => other.bike === form.bike_id))
-watch(chosen, (now) => now && Object.assign(form, { label: now.label, speeds: now.speeds, pitches: now.pitches, fit: now.canFit }), {
-  immediate: true,
-})
+// Another bike, other defaults; what a refused form was sent with stays.
+watch(
+  () => form.bike_id,
+  () =>
+    chosen.value &&
+    Object.assign(form, {
+      label: chosen.value.label,
+      speeds: chosen.value.speeds,
+      pitches: chosen.value.pitches,
+      fit: chosen.value.canFit,
+    }),
+  { immediate: true },
+)
 const states = ['boxed', 'factory_waxed', 'bare', 'waxed'].map((value) => ({ value, title: t(`new_chain.${value}`) }))
 const sizing = ref(false)
 function useSize(pitches: number, joint: string): void {

@@ -47,7 +47,10 @@ const form = reactive({
   weigh: false,
 })
 const pot = computed(() => props.pots.find((other) => other.id === form.pot_id))
-watch(pot, (now) => (form.target = now?.target ?? ''))
+watch(
+  () => form.pot_id,
+  () => (form.target = pot.value?.target ?? ''),
+)
 const actionId = newActionId()
 const wish = (later = false) => {
   const own = <T,>(values: Record<number, T>) => Object.fromEntries(form.chains.map((id) => [id, values[id]]))

@@ -59,7 +59,7 @@ const openRides = ref<NextLine | null>(null)
 const proposed = () => props.pot.chains.filter((other) => other.proposed).map((other) => other.id)
 const list = ref<number[]>(proposed())
 watch(
-  () => props.pot.chains,
+  () => proposed().join(),
   () => (list.value = proposed()),
 )
 

@@ -79,7 +79,11 @@ const links = computed(() => [
   ...fitting.value.map((spare) => ({ value: spare.id, title: spare.title })),
   { value: null, title: t('swap.other_link') },
 ])
-watch(fitting, (now) => (form.link_id = now[0]?.id ?? null), { immediate: true })
+watch(
+  () => fitting.value.map((spare) => spare.id).join(),
+  () => (form.link_id = fitting.value[0]?.id ?? null),
+  { immediate: true },
+)
 const asksLink = computed(() => fitting.value.length > 0 || says('link_spent', 'last_closing'))
 // What is wrong with a field that is not asked for is said below.
 const known = computed(() => [

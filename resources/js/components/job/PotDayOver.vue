@@ -15,7 +15,7 @@ const rows = () => (props.state.dips ?? []).map((dip) => ({ ...dip }))
 const { form, submit } = useActionForm({ dips: rows() })
 // What was corrected is a new version, and the next correction is of that one.
 watch(
-  () => props.state.dips,
+  () => JSON.stringify(props.state.dips),
   () => (form.dips = rows()),
 )
 const columns = [
