@@ -92,7 +92,7 @@ final readonly class AheadWords
     {
         $q = $this->voice->quantities;
         $names = $this->voice->names;
-        $parameters = ['day' => $this->dayOf($day->day), 'km' => $q->distance($day->rideKm), 'chain' => $names->chain($day->chainId), 'left' => $q->distance($day->broken ? $day->beforeKm : $day->afterKm)];
+        $parameters = ['day' => $this->dayOf($day->day), 'km' => $q->distance($day->riddenKm), 'needs' => $q->distance($day->rideKm), 'chain' => $names->chain($day->chainId), 'left' => $q->distance($day->broken ? $day->beforeKm : $day->afterKm)];
 
         $kept = $riding->kept[$day->day] ?? null;
         if ($kept !== null) {
@@ -100,7 +100,7 @@ final readonly class AheadWords
         }
 
         return implode('; ', array_filter([
-            $this->voice->say('ahead.day.'.($kept !== null ? 'kept' : ($day->broken ? 'broken' : ($day->rideKm > 0.0 ? 'ride' : 'rest'))), $parameters),
+            $this->voice->say('ahead.day.'.($kept !== null ? 'kept' : ($day->broken ? 'broken' : ($day->rideKm > 0.0 ? ($q->distance($day->rideKm) === $q->distance($day->riddenKm) ? 'ride' : 'ride_wax') : 'rest'))), $parameters),
             $riding->names[$day->day] ?? '',
             $day->pot ? $this->voice->say('ahead.day.pot') : '',
             $day->offId === null ? '' : $this->voice->say('ahead.day.swap', ['chain' => $names->chain($day->chainId), 'off' => $names->chain($day->offId)]),

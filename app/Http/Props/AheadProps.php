@@ -132,7 +132,7 @@ final readonly class AheadProps
             foreach ($days as $day) {
                 if ($day->broken) {
                     $broken[] = [$day->day, $this->voice->say('ahead.broken', [
-                        'bike' => $this->voice->names->bike($bikeId), 'km' => $q->distance($day->rideKm), 'day' => $this->words->dayOf($day->day), 'left' => $q->distance($day->beforeKm), 'chain' => $this->voice->names->chain($day->chainId),
+                        'bike' => $this->voice->names->bike($bikeId), 'km' => $q->distance($day->riddenKm), 'needs' => $q->distance($day->rideKm), 'day' => $this->words->dayOf($day->day), 'left' => $q->distance($day->beforeKm), 'chain' => $this->voice->names->chain($day->chainId),
                     ])];
                 }
             }
@@ -145,7 +145,7 @@ final readonly class AheadProps
             'about' => $this->words->about($result),
             'feasible' => $result->feasible,
             'blocked' => $blocked === null || $result->feasible ? null : $this->voice->say($blocked->tooLong ? 'ahead.blocked.long' : 'ahead.blocked.short', [
-                'day' => $this->words->dayOf($blocked->day), 'bike' => $this->voice->names->bike((int) $blocked->bike), 'km' => $q->distance($this->plan->bikes[(int) $blocked->bike]->dailyKm[$blocked->day]),
+                'day' => $this->words->dayOf($blocked->day), 'bike' => $this->voice->names->bike((int) $blocked->bike), 'km' => $q->distance($this->plan->riding[(int) $blocked->bike]->ridden[$blocked->day]), 'needs' => $q->distance($this->plan->bikes[(int) $blocked->bike]->dailyKm[$blocked->day]),
             ]),
             'broken' => array_column($broken, 1),
             'doubts' => array_map(fn(PlanDoubt $doubt) => $this->voice->say($doubt->notReady ? 'ahead.doubt.ready' : 'ahead.doubt.short', [
@@ -207,7 +207,7 @@ final readonly class AheadProps
     {
         $bike = $this->plan->bikes[$bikeId] ?? $this->plan->dripBikes[$bikeId];
         $riding = $this->plan->riding[$bikeId];
-        $longest = max(1.0, ...array_map(fn(LaneDay $day) => $day->rideKm, $days));
+        $longest = max(1.0, ...array_map(fn(LaneDay $day) => $day->riddenKm, $days));
 
         return [
             'bike' => $bikeId,
@@ -216,7 +216,7 @@ final readonly class AheadProps
             'days' => array_map(fn(LaneDay $day) => [
                 'before' => $day->beforeKm / $bike->intervalKm,
                 'after' => $day->afterKm / $bike->intervalKm,
-                'ride' => $day->rideKm / $longest,
+                'ride' => $day->riddenKm / $longest,
                 'swap' => $day->offId === null ? null : $this->voice->names->chain($day->chainId),
                 'drip' => $day->dripped === [] ? null : implode(' ', array_map($this->voice->names->chain(...), array_unique($day->dripped))),
                 'pot' => $day->pot,

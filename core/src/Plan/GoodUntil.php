@@ -10,7 +10,7 @@ use Dripel\Core\Logbook\ChainState;
 
 /**
  * The day whose usual ride the wax will no longer carry, or, where no rides are usual, the day it runs out at the recent
- * weekly distance. Effective km throughout. An estimate: it supposes that the next weeks are like the last eight.
+ * weekly distance. Wax in effective km, the ride in its own. An estimate: it supposes that the next weeks are like the last eight.
  */
 final readonly class GoodUntil
 {
@@ -20,6 +20,7 @@ final readonly class GoodUntil
         public string $date,
         /** What the wax will fall short of the ride of that day; null when reckoned from the weekly distance. */
         public ?float $shortKm,
+        /** That ride's own km. */
         public ?float $rideKm,
         public float $weeklyKm,
         public int $daysAhead,
@@ -41,28 +42,29 @@ final readonly class GoodUntil
         }
         $km = array_map(fn(int $ahead) => $ahead === 0 && $habit->riddenToday ? 0.0 : $habit->usualOn(($weekday + $ahead - 1) % 7 + 1), range(0, self::HORIZON_DAYS));
 
-        return self::along($chain, $habit, $km, $zone);
+        return self::along($chain, $habit, $km, array_map(fn(int $ahead) => $habit->riddenOn(($weekday + $ahead - 1) % 7 + 1), range(0, self::HORIZON_DAYS)), $zone);
     }
 
     /**
      * By what is planned to be ridden, day by day from today.
      *
      * @param list<float> $km effective km
+     * @param list<float> $ridden the same as ridden
      *
      * @return self|null null without wax or knowledge of it, or where the wax outlasts those days
      */
-    public static function along(ChainState $chain, RidingHabit $habit, array $km, DateTimeZone $zone): ?self
+    public static function along(ChainState $chain, RidingHabit $habit, array $km, array $ridden, DateTimeZone $zone): ?self
     {
         if ($chain->life === null || ! $chain->waxKnown) {
             return null;
         }
         $leftKm = $habit->rideableKm($chain);
         $today = LocalDay::of($chain->nowS, $zone);
-        foreach ($km as $ahead => $rideKm) {
-            if ($rideKm > $leftKm + Check::EPSILON) {
-                return new self($today->plus($ahead)->date, $rideKm - $leftKm, $rideKm, $habit->weeklyKm, $ahead);
+        foreach ($km as $ahead => $takesKm) {
+            if ($takesKm > $leftKm + Check::EPSILON) {
+                return new self($today->plus($ahead)->date, $takesKm - $leftKm, $ridden[$ahead], $habit->weeklyKm, $ahead);
             }
-            $leftKm -= $rideKm;
+            $leftKm -= $takesKm;
         }
 
         return null;

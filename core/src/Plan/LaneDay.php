@@ -14,6 +14,8 @@ final readonly class LaneDay
         public float $beforeKm,
         public float $afterKm,
         public float $rideKm,
+        /** The ride's own km. */
+        public float $riddenKm,
         /** The chain that came off for it. */
         public ?int $offId,
         public array $dripped,

@@ -10,7 +10,7 @@ use Dripel\Core\Wear\WorkshopWear;
 
 /**
  * On which days of a plan chains are due to be measured: at once where wear.forecast says so today, else after the ride that takes
- * them to the km it names. Counts in the effective km of the plan, so rather early than late.
+ * them to the km it names.
  */
 final readonly class MeasuringDays
 {
@@ -29,7 +29,7 @@ final readonly class MeasuringDays
         foreach ($lanes as $lane) {
             foreach ($lane as $day) {
                 $id = $day->chainId;
-                $km[$id] = ($km[$id] ?? 0.0) + ($day->broken ? 0.0 : $day->rideKm);
+                $km[$id] = ($km[$id] ?? 0.0) + ($day->broken ? 0.0 : $day->riddenKm);
                 if (! isset($days[$id]) && isset($dueKm[$id]) && $km[$id] >= $dueKm[$id]) {
                     $days[$id] = $day->day;
                 }

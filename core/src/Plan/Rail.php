@@ -50,7 +50,7 @@ final readonly class Rail
     /** The same rail with its wax reckoned along a plan instead of the usual weeks. */
     public function along(RidingPlan $plan, DateTimeZone $zone): self
     {
-        return new self($this->bikeId, $this->fitted, $this->hanging, $this->habit, $this->fitted === null ? null : GoodUntil::along($this->fitted, $this->habit, $plan->km, $zone), $this->settings);
+        return new self($this->bikeId, $this->fitted, $this->hanging, $this->habit, $this->fitted === null ? null : GoodUntil::along($this->fitted, $this->habit, $plan->km, $plan->ridden, $zone), $this->settings);
     }
 
     /**

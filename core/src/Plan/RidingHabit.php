@@ -22,12 +22,16 @@ final readonly class RidingHabit
 
     private const USUAL_SHARE = 0.7;
 
-    /** @param array<int, float> $usualKm by weekday, 1 Monday to 7 Sunday */
+    /**
+     * @param array<int, float> $usualKm effective km by weekday, 1 Monday to 7 Sunday
+     * @param array<int, float> $usualRiddenKm the same as ridden
+     */
     private function __construct(
         public float $weeklyKm,
         /** The same in km as ridden: what wears a chain. */
         public float $weeklyRiddenKm,
         public array $usualKm,
+        public array $usualRiddenKm,
         /** Effective km per hour of riding, null if no hours are known. */
         public ?float $kmPerHour,
         public bool $riddenToday,
@@ -38,7 +42,7 @@ final readonly class RidingHabit
     {
         $today = LocalDay::of($nowS, $zone);
         [$fromS, $todayS] = [$today->plus(-7 * self::WEEKS)->startS(), $today->startS()];
-        [$byDay, $total, $ridden, $timedKm, $hours, $riddenToday] = [[], 0.0, 0.0, 0.0, 0.0, false];
+        [$byDay, $riddenByDay, $total, $ridden, $timedKm, $hours, $riddenToday] = [[], [], 0.0, 0.0, 0.0, 0.0, false];
         for ($i = count($rides) - 1; $i >= 0 && $rides[$i]->moment->unixS >= $fromS; $i--) {
             $ride = $rides[$i];
             if ($ride->moment->unixS >= $todayS) {
@@ -49,6 +53,7 @@ final readonly class RidingHabit
             $km = $ride->km * $settings->factor($ride->condition, $ride->moment->unixS);
             $day = LocalDay::of($ride->moment->unixS, $zone);
             $byDay[$day->weekday()][$day->date] = ($byDay[$day->weekday()][$day->date] ?? 0.0) + $km;
+            $riddenByDay[$day->weekday()][$day->date] = ($riddenByDay[$day->weekday()][$day->date] ?? 0.0) + $ride->km;
             $total += $km;
             $ridden += $ride->km;
             if ($ride->hours !== null && $ride->hours > 0) {
@@ -60,11 +65,13 @@ final readonly class RidingHabit
         $weeks = $firstS <= $fromS ? self::WEEKS : max(1.0, ($todayS - $firstS) / (7 * 86400));
         $usual = array_map(self::median(...), array_filter($byDay, fn(array $days) => count($days) >= self::USUAL_WEEKS));
         ksort($usual);
+        $isUsual = array_sum($usual) >= self::USUAL_SHARE * $total / $weeks;
 
         return new self(
             weeklyKm: $total / $weeks,
             weeklyRiddenKm: $ridden / $weeks,
-            usualKm: array_sum($usual) >= self::USUAL_SHARE * $total / $weeks ? $usual : [],
+            usualKm: $isUsual ? $usual : [],
+            usualRiddenKm: $isUsual ? array_map(self::median(...), array_intersect_key($riddenByDay, $usual)) : [],
             kmPerHour: $hours > 0 ? $timedKm / $hours : null,
             riddenToday: $riddenToday,
         );
@@ -74,6 +81,12 @@ final readonly class RidingHabit
     public function usualOn(int $weekday): float
     {
         return $this->usualKm[$weekday] ?? 0.0;
+    }
+
+    /** The same as ridden. */
+    public function riddenOn(int $weekday): float
+    {
+        return $this->usualRiddenKm[$weekday] ?? 0.0;
     }
 
     /** Effective km that a chain is still good for: none where it is due; hours that run out first are turned into km at the bike's recent pace. */

@@ -12,7 +12,7 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 
 /**
- * What a bike will be ridden day by day, in effective km: single rides that are planned, else nothing on a holiday, else the week as
+ * What a bike will be ridden day by day, in effective km and as ridden: single rides that are planned, else nothing on a holiday, else the week as
  * somebody wrote it down, else as in the last eight weeks. On the day of an event the chain that is kept for it is ridden and no other
  * loses any wax. What the road will take is the bike's own past in that half of the year.
  */
@@ -20,10 +20,11 @@ final readonly class RidingPlan
 {
     /**
      * @param list<float> $km effective km for each day from today
+     * @param list<float> $ridden the same as ridden
      * @param list<string> $names of planned rides, by day; empty where none is
      * @param array<int, ChainState> $kept the chain that is kept for the event of a day, by day
      */
-    private function __construct(public array $km, public array $names, public bool $byHabit, public array $kept = []) {}
+    private function __construct(public array $km, public array $ridden, public array $names, public bool $byHabit, public array $kept = []) {}
 
     /** @param list<PlannedRide> $planned */
     public static function of(Book $book, Rail $rail, array $planned, int $days, int $nowS, DateTimeZone $zone): self
@@ -31,7 +32,7 @@ final readonly class RidingPlan
         $today = LocalDay::of($nowS, $zone);
         $settings = $book->settings;
         $factors = array_map(fn(EarSeason $season) => self::factor($book, $rail->bikeId, $season, $zone), array_combine(array_column(EarSeason::cases(), 'value'), EarSeason::cases()));
-        [$km, $names, $byHabit] = [[], [], false];
+        [$km, $ridden, $names, $byHabit] = [[], [], [], false];
         for ($ahead = 0; $ahead < $days; $ahead++) {
             $day = $today->plus($ahead);
             $season = EarSeason::of($day->startS() + 43200, $zone);
@@ -39,12 +40,16 @@ final readonly class RidingPlan
             $mine = array_values(array_filter($planned, fn(PlannedRide $ride) => $ride->concerns($day->date, $rail->bikeId)));
             $week = $settings->text($season === EarSeason::Summer ? SettingKey::WeekSummer : SettingKey::WeekWinter, $rail->bikeId);
             $byHabit = $byHabit || ($mine === [] && $week === '');
-            $km[] = match (true) {
-                $mine !== [] => array_sum(array_map(fn(PlannedRide $ride) => $ride->km * ($ride->condition === null ? $factor : $settings->factor($ride->condition, $nowS)), $mine)),
-                $ahead === 0 && $rail->habit->riddenToday => 0.0,
-                $week !== '' => (float) (preg_split('/\s+/', $week)[$day->weekday() - 1] ?? 0.0) * $factor,
-                $rail->habit->usualKm !== [] => $rail->habit->usualOn($day->weekday()),
-                default => $rail->habit->weeklyKm / 7,
+            $ofWeek = (float) (preg_split('/\s+/', $week)[$day->weekday() - 1] ?? 0.0);
+            [$ridden[], $km[]] = match (true) {
+                $mine !== [] => [
+                    array_sum(array_map(fn(PlannedRide $ride) => $ride->km, $mine)),
+                    array_sum(array_map(fn(PlannedRide $ride) => $ride->km * ($ride->condition === null ? $factor : $settings->factor($ride->condition, $nowS)), $mine)),
+                ],
+                $ahead === 0 && $rail->habit->riddenToday => [0.0, 0.0],
+                $week !== '' => [$ofWeek, $ofWeek * $factor],
+                $rail->habit->usualKm !== [] => [$rail->habit->riddenOn($day->weekday()), $rail->habit->usualOn($day->weekday())],
+                default => [$rail->habit->weeklyRiddenKm / 7, $rail->habit->weeklyKm / 7],
             };
             $names[] = implode(', ', array_filter(array_map(fn(PlannedRide $ride) => $ride->km > 0.0 ? $ride->name : '', $mine)));
         }
@@ -53,11 +58,11 @@ final readonly class RidingPlan
         foreach (array_filter($rail->hanging, $rail->kept(...)) as $chain) {
             $ahead = (int) (new DateTimeImmutable($today->date))->diff(new DateTimeImmutable((string) $chain->keptFor?->on))->days;
             if ($ahead < $days) {
-                [$kept[$ahead], $km[$ahead]] = [$chain, 0.0];
+                [$kept[$ahead], $km[$ahead], $ridden[$ahead]] = [$chain, 0.0, 0.0];
             }
         }
 
-        return new self(array_values($km), $names, $byHabit, $kept);
+        return new self(array_values($km), array_values($ridden), $names, $byHabit, $kept);
     }
 
     /** What a km of the bike takes in one half of the year, by all that it was ridden in it; 1 where it never was. */

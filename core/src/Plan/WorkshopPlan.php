@@ -155,6 +155,7 @@ final readonly class WorkshopPlan
                     $ridden && $km > 0.0 ? min($bike->intervalKm, $left + $km) : $left,
                     $left,
                     $km,
+                    $this->riding[$bikeId]->ridden[$day],
                     isset($run->swaps[$swaps]) ? (int) $bike->chains[$run->swaps[$swaps][1]] : null,
                     array_map(fn(array $one) => (int) $bike->chains[$one[1]], array_slice($run->dripped, $drips)),
                     $pot,

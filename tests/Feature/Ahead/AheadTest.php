@@ -37,7 +37,7 @@ it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next a
         ->and(count($page['plan']['lanes'][0]['days']))->toBe(29)->and($page['plan']['doubts'])->toBe([]);
     $try = fn(array $dates, bool $bottle) => $this->postJson('/ahead/try', ['action_id' => (string) Str::uuid(), 'dates' => $dates, 'bottle' => $bottle])->assertOk()->json();
     $moved = $try(['2026-12-17'], false);
-    expect($moved['feasible'])->toBeFalse()->and(($this->plain)($moved['broken']))->toContain('Heron’s 90 km on Sun 13 Dec would start with')->and(($this->plain)($moved['repairs'][0]['text']))->toBe('A pot day on Thu 26 Nov (59 min)');
+    expect($moved['feasible'])->toBeFalse()->and(($this->plain)($moved['broken']))->toContain('Heron’s 90 km on Sun 13 Dec take 90 km of wax, and B would have 0 km.')->and(($this->plain)($moved['repairs'][0]['text']))->toBe('A pot day on Thu 26 Nov (59 min)');
     $drip = array_values(array_filter($moved['repairs'], fn(array $one) => $one['bottle']))[0];
     expect(($this->plain)($drip['text']))->toBe('Drip Heron B Sat 12 Dec (1 h)');
     $mended = $try($drip['dates'], true);
@@ -86,7 +86,7 @@ it('plans with single rides, days off and sensible answers at the edges', functi
     ], 'put');
     ($this->does)('/ahead/rides', ['bike_id' => $this->heron->id, 'from' => '2026-12-20', 'distance' => 300]);
     $stuck = ($this->page)();
-    expect($stuck['plan']['headline'])->toContain('cannot be ridden on wax')->and(($this->plain)($stuck['plan']['blocked']))->toContain('no chain of Heron has wax enough')->and($stuck['remedies'][0]['good'])->toBeTrue();
+    expect($stuck['plan']['headline'])->toContain('cannot be ridden on wax')->and(($this->plain)($stuck['plan']['blocked']))->toContain('no chain of Heron has the 300 km of wax that 300 km take')->and($stuck['remedies'][0]['good'])->toBeTrue();
     // A workshop without bikes has nothing to plan.
     $this->actingAs((new Bench('new@test.example'))->owner)->get('/ahead')->assertInertia(fn(AssertableInertia $page) => $page->where('plan.headline', 'No bike has a chain to plan with'));
 });
@@ -118,6 +118,14 @@ it('gives the plan to any calendar, at an address that can be renewed, as an ind
     app('auth')->forgetGuards();
     $this->get("/calendar/{$secret}.ics")->assertNotFound();
     $this->get('/calendar/'.str_repeat('x', 40).'.ics')->assertNotFound();
+});
+
+it('shows a ride in its own kilometres, and beside them the wax that it takes', function (): void {
+    ($this->does)('/ahead/rides', ['bike_id' => $this->heron->id, 'from' => '2026-11-30', 'distance' => 20, 'condition' => 'damp']);
+    ($this->does)('/ahead/terms', ['weekdays' => [4], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 10], 'put');
+    $days = ($this->page)()['plan']['lanes'][0]['days'];
+    // By hand: 20 · 1.5 · 1.1.
+    expect(($this->plain)(implode(' ', array_column($days, 'text'))))->toContain('Mon 30 Nov: 20 km on')->toContain('take 33 km of wax');
 });
 
 it('lays policies side by side over the years', function (): void {
