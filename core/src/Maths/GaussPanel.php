@@ -7,11 +7,11 @@ namespace Dripel\Core\Maths;
 /**
  * A function between two places, known at the Gauss–Legendre points between them: as a series of Legendre polynomials it can be
  * read and integrated up to any place within, and its last terms tell whether it is known well enough.
- * Source: M. Abramowitz & I. Stegun, Handbook of Mathematical Functions, 25.4.29, 22.7.10 and 8.14.13 (memory).
+ * Source: M. Abramowitz & I. Stegun, Handbook of Mathematical Functions, 22.7.10 and 8.14.13 (memory).
  */
 final readonly class GaussPanel
 {
-    public const POINTS = 10;
+    public const POINTS = GaussRule::POINTS;
 
     /** @var list<float> terms of the series */
     private array $terms;
@@ -19,9 +19,8 @@ final readonly class GaussPanel
     /** @param list<float> $values at `places($from, $to)` */
     public function __construct(public float $from, public float $to, public array $values)
     {
-        $rule = self::rule();
         $terms = [];
-        foreach ($rule['project'] as $row) {
+        foreach (GaussRule::known()->project as $row) {
             $term = 0.0;
             foreach ($row as $i => $weight) {
                 $term += $weight * $values[$i];
@@ -42,13 +41,13 @@ final readonly class GaussPanel
     {
         [$middle, $half] = [($from + $to) / 2, ($to - $from) / 2];
 
-        return array_map(fn(float $x) => $middle + $half * $x, self::rule()['nodes']);
+        return array_map(fn(float $x) => $middle + $half * $x, GaussRule::known()->nodes);
     }
 
     /** @return list<float> what each place counts in an integral from −1 to 1 */
     public static function weights(): array
     {
-        return self::rule()['weights'];
+        return GaussRule::known()->weights;
     }
 
     public function integral(): float
@@ -90,45 +89,5 @@ final readonly class GaussPanel
     public function doubt(): float
     {
         return (abs($this->terms[self::POINTS - 1]) + abs($this->terms[self::POINTS - 2])) * ($this->to - $this->from);
-    }
-
-    /** @return array{nodes: list<float>, weights: list<float>, project: list<list<float>>} */
-    private static function rule(): array
-    {
-        /** @var array{nodes: list<float>, weights: list<float>, project: list<list<float>>}|null $rule */
-        static $rule = null;
-        if ($rule !== null) {
-            return $rule;
-        }
-        [$nodes, $weights, $project] = [[], [], array_fill(0, self::POINTS, [])];
-        for ($i = 0; $i < self::POINTS; $i++) {
-            $x = -cos(M_PI * ($i + 0.75) / (self::POINTS + 0.5));
-            do {
-                $p = self::legendre($x);
-                $slope = self::POINTS * ($x * $p[self::POINTS] - $p[self::POINTS - 1]) / ($x * $x - 1.0);
-                $step = $p[self::POINTS] / $slope;
-                $x -= $step;
-            } while (abs($step) > 1e-15);
-            $p = self::legendre($x);
-            $slope = self::POINTS * ($x * $p[self::POINTS] - $p[self::POINTS - 1]) / ($x * $x - 1.0);
-            $nodes[] = $x;
-            $weights[] = 2.0 / ((1.0 - $x * $x) * $slope * $slope);
-            for ($n = 0; $n < self::POINTS; $n++) {
-                $project[$n][] = (2 * $n + 1) / 2 * $weights[$i] * $p[$n];
-            }
-        }
-
-        return $rule = ['nodes' => $nodes, 'weights' => $weights, 'project' => $project];
-    }
-
-    /** @return list<float> the polynomials up to POINTS */
-    private static function legendre(float $x): array
-    {
-        $p = [1.0, $x];
-        for ($n = 1; $n < self::POINTS; $n++) {
-            $p[] = ((2 * $n + 1) * $x * $p[$n] - $n * $p[$n - 1]) / ($n + 1);
-        }
-
-        return $p;
     }
 }
