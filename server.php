@@ -8,7 +8,8 @@ declare(strict_types=1);
  */
 $path = (string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH);
 $public = __DIR__.'/public';
-$file = realpath($public.rawurldecode($path));
+// No file has a null byte in its name; the application says so on a page.
+$file = str_contains($path, '%00') ? false : realpath($public.rawurldecode($path));
 
 if ($file !== false && is_file($file) && str_starts_with($file, $public.'/') && ! str_ends_with($file, '.php')) {
     if (in_array($path, ['/sw.js', '/manifest.webmanifest'], true)) {

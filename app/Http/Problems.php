@@ -41,7 +41,7 @@ final class Problems
         $exceptions->render(fn(NotRestored $e) => self::beside('file', (string) __("errors.restore.{$e->reason}", $e->parameters)));
         $exceptions->render(fn(InvalidInput $e) => self::beside(str_contains($e->path, 'spots.') ? $e->path : (strtok($e->path, '.') ?: 'input'), (string) __(
             match (true) {
-                $e->path === 'file' => 'errors.file',
+                $e->path === 'file' => str_starts_with($e->getMessage(), 'line ') ? 'errors.file_line' : 'errors.file',
                 str_ends_with($e->path, 'results') => 'errors.seats',
                 default => 'errors.input',
             },
@@ -92,8 +92,11 @@ final class Problems
             return $response;
         }
 
-        return in_array($status, [403, 404, 419, 429, 500, 503], true)
-            ? Inertia::render('Problem', ['status' => $status])->toResponse($request)->setStatusCode($status)
+        // An address that cannot be read leads nowhere either.
+        $told = in_array($status, [400, 405], true) ? 404 : $status;
+
+        return in_array($told, [403, 404, 419, 429, 500, 503], true)
+            ? Inertia::render('Problem', ['status' => $told])->toResponse($request)->setStatusCode($status)
             : $response;
     }
 }

@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Logbook\ReadBook;
 use App\Support\AppClock;
 use App\Support\CurrentWorkshop;
+use App\Text\UnitTranslator;
 use App\Wear\CacheMemo;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -14,6 +15,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
+use Illuminate\Translation\Translator;
 use Psr\Clock\ClockInterface;
 
 final class AppServiceProvider extends ServiceProvider
@@ -26,6 +28,8 @@ final class AppServiceProvider extends ServiceProvider
             config('dripel.clock.since') === null ? null : (float) config('dripel.clock.since'),
         ));
         $this->app->alias(AppClock::class, ClockInterface::class);
+        $this->app->extend('translator', fn(Translator $usual) => UnitTranslator::of($usual));
+        $this->app->alias('translator', UnitTranslator::class);
         $this->app->scoped(CurrentWorkshop::class);
         $this->app->scoped(ReadBook::class);
         $this->app->scoped(CacheMemo::class);

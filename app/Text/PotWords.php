@@ -31,7 +31,7 @@ final readonly class PotWords
                 $heat->minutesToLiquid === null ? null : $say($heat->minutesToLiquid > 0.0 ? 'liquid' : 'liquid_now'),
                 $heat->minutesToTarget === null ? null : $say('hot'),
                 $by === null || $heat->minutesToTarget === null ? null : $say('plug_in', ['by' => $by, 'at' => $q->time($this->byS($by) - (int) ceil(60 * $heat->minutesToTarget))]),
-                $say('reckoned', ['wax' => $q->mass($in->waxG), 'loss' => $q->number($in->lossWPerK, 1)]),
+                $say('reckoned', ['wax' => $q->mass($in->waxG), 'room' => $q->temperature($in->ambientC), 'loss' => $q->number($in->lossWPerK, 1)]),
             ])),
             'warnings' => array_values(array_filter([
                 $heat->minutesToLiquid === null ? $say('never_melts') : ($heat->minutesToTarget === null ? $say('never_hot') : null),

@@ -19,6 +19,8 @@ final class Quantities
     /** Less than this is nothing that anybody could weigh, in grams or ounces. */
     private const LEAST_MASS = 1e-5;
 
+    private const MM_PER_INCH = 25.4;
+
     /** @var array<int, NumberFormatter> */
     private array $formatters = [];
 
@@ -43,6 +45,21 @@ final class Quantities
     public function distance(float $km, int $decimals = 0): string
     {
         return $this->number($this->units->fromKm($km), $decimals)."\u{a0}".$this->units->distance;
+    }
+
+    /** A round figure of the trade, in another unit to three digits. */
+    public function about(float $km): string
+    {
+        $shown = $this->units->fromKm($km);
+        $step = $shown === $km || $shown <= 0.0 ? 1.0 : 10 ** max(0, (int) floor(log10($shown)) - 2);
+
+        return $this->number($step * round($shown / $step))."\u{a0}".$this->units->distance;
+    }
+
+    /** Of something in the hand: mm, or inches where roads are measured in miles. */
+    public function length(float $mm): string
+    {
+        return $this->units->distance === 'mi' ? $this->number($mm / self::MM_PER_INCH, 1)."\u{a0}in" : $this->number($mm)."\u{a0}mm";
     }
 
     /** What has been ridden, or "at least" so much where nobody knows the whole. */

@@ -26,7 +26,7 @@ return [
         'keep' => 'Below its limit of :limit. How far it went is not known, so nothing is foreseen: measure it whenever it comes off.',
         'retire' => 'Retire it: that reaches its limit of :limit. A worn chain eats the cassette.',
     ],
-    'why' => '{0} Nothing was measured yet. Waxed every :interval, a chain is taken to wear :rate % in 1,000 km, up to :factor times as fast or as slow in two of three cases (house rule).|{1} From one reading, and what a chain waxed every :interval is taken to wear: :rate % in 1,000 km, up to :factor times as fast or as slow in two of three cases (house rule).|[2,*] From :count readings, and what a chain waxed every :interval is taken to wear: :rate % in 1,000 km, up to :factor times as fast or as slow in two of three cases (house rule).',
+    'why' => '{0} Nothing was measured yet. Waxed every :interval, a chain is taken to wear :rate % in {km:1000}, up to :factor times as fast or as slow in two of three cases (house rule).|{1} From one reading, and what a chain waxed every :interval is taken to wear: :rate % in {km:1000}, up to :factor times as fast or as slow in two of three cases (house rule).|[2,*] From :count readings, and what a chain waxed every :interval is taken to wear: :rate % in {km:1000}, up to :factor times as fast or as slow in two of three cases (house rule).',
     'why_own' => 'That is moved by :count other chains of yours, which wear :times.',
     'why_limit' => 'The limit is :limit. :school',
     'as_expected' => 'as the house rule expects',

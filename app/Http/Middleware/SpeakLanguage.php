@@ -6,23 +6,26 @@ namespace App\Http\Middleware;
 
 use App\Models\User;
 use App\Text\Speaker;
+use App\Text\UnitTranslator;
 use Closure;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\App;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Speaks the workshop's language, where its texts are shipped: a language is a folder of lang/. */
+/** Speaks the workshop's language and in its units, where its texts are shipped: a language is a folder of lang/. */
 final readonly class SpeakLanguage
 {
-    public function __construct(private Speaker $speaker) {}
+    public function __construct(private Speaker $speaker, private UnitTranslator $translator) {}
 
     /** @param Closure(Request): Response $next */
     public function handle(Request $request, Closure $next): Response
     {
         if ($request->user() instanceof User && $request->user()->workshop_id !== null) {
-            $language = $this->speaker->voice()->settings->text(SettingKey::Language, 0, 'en');
+            $voice = $this->speaker->voice();
+            $language = $voice->settings->text(SettingKey::Language, 0, 'en');
             is_dir(lang_path($language)) && App::setLocale($language);
+            $this->translator->speakIn($voice->quantities);
         }
 
         return $next($request);

@@ -54,7 +54,7 @@ final readonly class PotProps
             'holds' => match (true) {
                 $bath->problem !== null => $this->voice->say('pot.problem'),
                 $ledger === null => $this->voice->say('pot.empty'),
-                default => $this->voice->say('pot.holds', ['grams' => $q->mass($ledger->waxG), 'depth' => $q->number($ledger->depthMm)]),
+                default => $this->voice->say('pot.holds', ['grams' => $q->mass($ledger->waxG), 'depth' => $q->length($ledger->depthMm)]),
             },
             'problem' => $bath->problem !== null,
             'since' => $ledger === null || $bath->filledS === null ? '' : $this->voice->say('pot.since', ['day' => $q->date($bath->filledS, 'd MMM y'), 'dips' => trans_choice('pot.dips', $ledger->dips)]),

@@ -88,7 +88,7 @@ abstract class XmlTrackReader implements TrackReader
             }
             $this->refuseDeclaration($chunk);
             if (xml_parse($parser, $chunk, $last) !== 1) {
-                throw self::broken($parser);
+                throw $this->broken($parser, $bytes);
             }
             yield from $this->ready;
             $this->ready = [];
@@ -199,8 +199,12 @@ abstract class XmlTrackReader implements TrackReader
         return abs($degrees) <= $most ? $degrees : null;
     }
 
-    private static function broken(XMLParser $parser): InvalidInput
+    private function broken(XMLParser $parser, int $bytes): InvalidInput
     {
-        return self::at($parser, 'is not well-formed XML ('.xml_error_string(xml_get_error_code($parser)).'): the file is damaged or cut short; export it again');
+        return self::at($parser, match (true) {
+            ! $this->rootSeen => 'no ride file begins like this: export the ride as GPX or TCX',
+            xml_get_current_byte_index($parser) >= $bytes => 'breaks off here, before the ride is over: it was cut short; copy or export it again',
+            default => 'cannot be read from here on: the file is damaged; export it again',
+        });
     }
 }

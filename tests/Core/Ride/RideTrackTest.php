@@ -155,10 +155,10 @@ it('says clearly what a file lacks', function (string $gpx, string $message): vo
 })->with([
     'empty' => ['', 'is empty'],
     'blank' => ["  \n ", 'is empty'],
-    'not XML' => ['FIT data, perhaps', 'line 1: is not well-formed'],
+    'not XML' => ['FIT data, perhaps', 'line 1: no ride file begins like this'],
     'cut short' => [
         substr(gpx("<trk>\n<trkseg>\n".point(52.0).point(52.1).'</trkseg></trk>'), 0, 220),
-        'line 4: is not well-formed',
+        'line 4: breaks off here, before the ride is over',
     ],
     'not GPX' => [
         "<?xml version=\"1.0\"?>\n<TrainingCenterDatabase/>",

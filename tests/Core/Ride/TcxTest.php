@@ -43,7 +43,7 @@ it('says of any other file what it is and what to do', function (string $content
     'ridden on the spot' => [tcx([[[null, null, '2026-11-20T08:00:00Z'], [null, null, '2026-11-20T08:00:01Z']]]), 'log its distance by hand'],
     'a place that is none' => [tcx([[[95.0, 6.1, '2026-11-20T08:00:00Z']]]), 'valid latitude'],
     'a time that is none' => [tcx([[[52.0, 6.1, 'yesterday']]]), 'has a time that'],
-    'cut short' => [substr(tcx([[[52.0, 6.1, '2026-11-20T08:00:00Z']]]), 0, -40), 'not well-formed XML'],
+    'cut short' => [substr(tcx([[[52.0, 6.1, '2026-11-20T08:00:00Z']]]), 0, -40), 'breaks off here, before the ride is over'],
     'a declaration' => ['<?xml version="1.0"?><!DOCTYPE x [<!ENTITY a "b">]><TrainingCenterDatabase/>', 'document type declaration'],
     'nothing in it' => [tcx([]), 'nothing was recorded'],
     'FIT' => ["\x0e\x20\x8b\x08\x10\x00\x00\x00.FIT\x00\x00", 'FIT file'],

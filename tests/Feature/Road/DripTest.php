@@ -72,10 +72,10 @@ it('leads a wet ride through drying to a guided top-up, and warns who rides befo
         ->and(($this->next)())->toContain('job go')->not->toContain('wet_dried wet')
         ->and(($this->props)('/books')['bottles'][0]['left'])->toContain('114');
     // Ridden at once it is said; the next morning it is dry.
-    app(AppClock::class)->set(Bench::NOW + 7200);
+    app(AppClock::class)->stopAt(Bench::NOW + 7200);
     $this->followingRedirects()->post('/rides', ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'distance' => 5, 'condition' => 'dry', 'date' => '2026-11-25', 'time' => '13:30'])
         ->assertInertia(fn(AssertableInertia $page) => $page->where('done.text', fn(string $text) => str_contains($text, 'before its wax was dry')));
-    app(AppClock::class)->set(Bench::NOW + 20 * 3600);
+    app(AppClock::class)->stopAt(Bench::NOW + 20 * 3600);
     expect($this->bench->state($this->a)->readyAtS)->toBeNull();
     // The rest of the job, and the record says so.
     foreach (range(array_search('leave', $steps, true), count($steps) - 1) as $position) {
@@ -111,7 +111,7 @@ it('keeps bottles: described anew, looked into, thrown away and taken back', fun
     ($this->does)('/bottles', ['name' => 'winter DRIP', 'volume' => '50'])->assertSessionHasErrors('name');
     $this->put("/bottles/{$bottle}", ['action_id' => (string) Str::uuid(), 'name' => 'Winter drip', 'volume' => '120', 'left' => '31', 'opened' => '2026-11-01'])->assertSessionHasNoErrors();
     ($this->does)("/chains/{$this->a->id}/topups", ['distance' => 200, 'bottle_id' => $bottle, 'coats' => 2], 0)->assertSessionHasNoErrors();
-    app(AppClock::class)->set(Bench::NOW + 60);
+    app(AppClock::class)->stopAt(Bench::NOW + 60);
     // 31 less 2 · 5.8: the top-up of the same minute came before the look, so nothing comes off.
     $shelf = ($this->props)('/books')['bottles'];
     expect($shelf[0]['left'])->toContain('31')->and($shelf[0]['about'])->toContain('one top-up so far')->toContain('runs out about');

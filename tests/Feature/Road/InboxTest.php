@@ -40,7 +40,7 @@ it('takes what lies in the watched folder once it has stopped growing, puts it a
     File::put("{$this->folder}/.half.gpx.part", '<gpx');
     $this->artisan('dripel:inbox', ['--every' => 0])->assertSuccessful();
     expect(Track::query()->where('source', TrackSource::Inbox)->count())->toBe(2)
-        ->and(count(File::files("{$this->folder}/taken")))->toBe(2)->and(File::get("{$this->folder}/refused/broken.gpx.txt"))->toContain('not well-formed')
+        ->and(count(File::files("{$this->folder}/taken")))->toBe(2)->and(File::get("{$this->folder}/refused/broken.gpx.txt"))->toContain('breaks off here')
         ->and(File::files($this->folder))->toBe([]);
     // Another file by the same name is not laid over the first.
     File::put("{$this->folder}/broken.gpx", '<gpx><wpt>');

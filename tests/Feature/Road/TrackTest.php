@@ -170,7 +170,7 @@ it('leaves nothing half stored when a file is no ride', function (
     ],
     'a picture' => [
         fn() => UploadedFile::fake()->createWithContent('x.png', "\x89PNG\r\n"),
-        'not well-formed',
+        'no ride file begins like this',
     ],
     'too large' => [fn() => UploadedFile::fake()->create('x.gpx', 70 * 1024), '64 MB'],
     'no file' => [fn() => 'ride.gpx', 'did not arrive'],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Requests\ActionRequest;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\File;
+use Illuminate\Support\Str;
 use Symfony\Component\Finder\SplFileInfo;
 use Tests\Feature\Bench;
 
@@ -37,4 +38,21 @@ it('takes a decimal comma in every numeric field of every form, nested ones too'
         }
     }
     expect(count($seen))->toBeGreaterThan(80)->and($seen)->toContain('hour', 'as_wax', 'factors.*', 'chains.*.km', 'spots.*.value_pct', 'points.*.life', 'fixed', 'volume', 'dips.*.temp');
+});
+
+it('says what is wrong with seven distances, and never that a number wants letters', function (): void {
+    $bench = new Bench;
+    $bike = $bench->bike();
+    $this->actingAs($bench->owner);
+    $bikeIs = ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => '300', 'limit_school' => 'usual'];
+    foreach (['0 30 0 30', '0 30 0 30 0 80 x', '0 30 0 30 0 1080 60'] as $week) {
+        $this->put("/bikes/{$bike->id}", ['action_id' => (string) Str::uuid(), 'week_summer' => $week] + $bikeIs)->assertSessionHasErrors(['week_summer' => __('errors.week')]);
+    }
+    // Any other field with a form of its own says so itself: the general words are for names.
+    foreach (File::allFiles(app_path('Http/Requests')) as $file) {
+        preg_match_all("/'([\\w.*]+)' => \\[[^\\]]*'regex:(?!\\/\\^\\[\\\\p\\{L\\}\\\\p\\{N\\}\\]\\+)/u", $file->getContents(), $found);
+        foreach ($found[1] as $field) {
+            expect($file->getContents())->toContain("'{$field}.regex'");
+        }
+    }
 });

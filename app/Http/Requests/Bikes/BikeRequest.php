@@ -36,6 +36,12 @@ final class BikeRequest extends ActionRequest
         ];
     }
 
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return array_fill_keys(['week_summer.regex', 'week_winter.regex'], (string) __('errors.week'));
+    }
+
     /** @return array<string, string|int|float|null> by SettingKey */
     public function settings(): array
     {

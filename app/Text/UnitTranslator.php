@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use DateTimeZone;
+use Illuminate\Translation\Translator;
+
+/**
+ * Texts that name a quantity of the trade write it as {km:200}, {g:8}, {c:90} or {mm:30}; it is read in the units of whoever is spoken to,
+ * in screens and sentences alike.
+ */
+final class UnitTranslator extends Translator
+{
+    private ?Quantities $quantities = null;
+
+    public static function of(Translator $usual): self
+    {
+        $own = new self($usual->getLoader(), $usual->getLocale());
+        $own->setFallback($usual->getFallback());
+
+        return $own;
+    }
+
+    public function speakIn(Quantities $quantities): void
+    {
+        $this->quantities = $quantities;
+    }
+
+    /**
+     * @param string $key
+     * @param array<string, mixed> $replace
+     * @param string|null $locale
+     * @param bool $fallback
+     *
+     * @return string|array<array-key, mixed>
+     */
+    public function get($key, array $replace = [], $locale = null, $fallback = true)
+    {
+        $found = parent::get($key, $replace, $locale, $fallback);
+        if (is_array($found)) {
+            array_walk_recursive($found, fn(mixed &$text) => $text = is_string($text) ? $this->inUnits($text) : $text);
+
+            return $found;
+        }
+
+        return $this->inUnits($found);
+    }
+
+    private function inUnits(string $text): string
+    {
+        if (! str_contains($text, ':') || preg_match('/\{(km|g|c|mm):/', $text) !== 1) {
+            return $text;
+        }
+        $q = $this->quantities ?? new Quantities(new Units, new DateTimeZone('UTC'));
+
+        return (string) preg_replace_callback('/\{(km|g|c|mm):([\d.]+)\}/', fn(array $found): string => match ($found[1]) {
+            'km' => $q->about((float) $found[2]),
+            'g' => $q->mass((float) $found[2]),
+            'c' => $q->temperature((float) $found[2]),
+            default => $q->length((float) $found[2]),
+        }, $text);
+    }
+}
