@@ -29,7 +29,7 @@ it(
         $this->chromium->size($width, 800);
         $clean = function (Page $page, string $what): void {
             usleep(350_000);
-            expect($page->axe())->toBe([], $what)->and($page->scrollsSideways())->toBeFalse($what);
+            expect($page->axe())->toBe([], $what)->and($page->codeNames())->toBe([], $what)->and($page->scrollsSideways())->toBeFalse($what);
         };
         $shed = ShedPage::open($this->driver, $this->server->url, '/sign-in');
         $shed->part('demo');
@@ -95,6 +95,8 @@ it(
                 '/history',
                 '/settings',
                 '/nowhere',
+                '/%00',
+                '/%ff',
             ] as $path
         ) {
             $clean(Page::open($this->driver, $this->server->url, $path), $path);

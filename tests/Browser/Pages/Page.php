@@ -10,6 +10,7 @@ use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy as By;
 use Facebook\WebDriver\WebDriverExpectedCondition as Until;
 use Facebook\WebDriver\WebDriverKeys as Keys;
+use Tests\Feature\Text\CodeNames;
 
 /** What a person sees and does on any page. Parts are found by their data-test name. */
 class Page
@@ -144,6 +145,12 @@ class Page
             JS
             ,
         );
+    }
+
+    /** @return list<string> names of the code that a person would read: none */
+    public function codeNames(): array
+    {
+        return CodeNames::in((string) $this->driver->executeScript('return document.body.innerText'));
     }
 
     public function scrollsSideways(): bool

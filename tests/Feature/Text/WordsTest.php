@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Archive\WorkshopFile;
 use App\Guided\OpenJobs;
 use App\Http\Props\ShedProps;
 use App\Logbook\ActionKind;
@@ -263,6 +264,7 @@ it('has a text for every code it can say', function (): void {
             ConflictKind::cases(),
         ),
         ...array_map(fn($c) => "ui.roles.{$c->value}", Role::cases()),
+        ...array_map(fn(string $table) => "ui.keep.table.{$table}", WorkshopFile::tables()),
         ...array_merge(
             ...array_map(
                 fn($c) => $c->isEvent()

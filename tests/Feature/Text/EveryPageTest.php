@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\GuidedJob;
+use App\Models\User;
+use App\Support\AppClock;
+use Illuminate\Support\Str;
+use Tests\Feature\Text\CodeNames;
+
+beforeEach(function (): void {
+    $today = '2026-11-25T12:20:00+01:00';
+    app(AppClock::class)->stopAt((new DateTimeImmutable($today))->getTimestamp());
+    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+    $this->actingAs(User::query()->sole());
+    $jobs = GuidedJob::query()->orderBy('id')->get()->unique('kind')->map(fn(GuidedJob $job) => "/jobs/{$job->id}")->all();
+    $this->paths = [
+        '/', '/gauge', '/road', '/tracks', '/chains/1', '/chains/1?why=left', '/chains/1?all=1', '/chains/4', '/chains/5/wet', '/chains/11', '/chains/13', '/chains/new', '/bikes/1', '/bikes/3', '/bikes/5', '/bikes/new', '/arrive', '/arrive?bike=1', '/arrive/table',
+        '/labels', '/books', '/books/money', '/strip', '/protocols/three_and_two/copy', '/protocols/petrol_degreaser_spirit', '/history', '/settings', '/pot-day', '/ahead', '/ahead/what-if', '/chains/1/drip', '/chains/2/retirement', ...$jobs,
+    ];
+    // All the words of a page: the strings of its props, those that come after it too.
+    $this->said = function (string $path): array {
+        app()->forgetScopedInstances();
+        $response = $this->get($path)->assertOk();
+        if (str_starts_with((string) $response->headers->get('content-type'), 'application/json')) {
+            return strings($response->json());
+        }
+        $page = $response->viewData('page');
+        $later = array_merge(...array_values($page['deferredProps'] ?? [[]]));
+        if ($later === []) {
+            return strings($page['props']);
+        }
+        app()->forgetScopedInstances();
+        $more = $this->get($path, ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) $page['version'], 'X-Inertia-Partial-Component' => $page['component'], 'X-Inertia-Partial-Data' => implode(',', $later)]);
+
+        return [...strings($page['props']), ...strings($more->json('props'))];
+    };
+});
+
+/** Keys whose values are for the screen's own use and are never shown; and the units that one may choose. */
+const UNSEEN = ['why', 'unit', 'figure', 'distanceUnit', 'units', 'distance_unit', 'temperature_unit', 'mass_unit', 'choices'];
+
+/** @return list<string> every string within, as "key: words" */
+function strings(mixed $props): array
+{
+    $props = json_decode((string) json_encode($props), true);
+    $strings = [];
+    $walk = function (mixed $value, string $path) use (&$walk, &$strings): void {
+        if (is_array($value)) {
+            foreach ($value as $key => $inner) {
+                if (! in_array($key, UNSEEN, true)) {
+                    $walk($inner, is_int($key) ? $path : "{$path}.{$key}");
+                }
+            }
+        } elseif (is_string($value)) {
+            $strings[] = "{$path}: ".str_replace("\u{a0}", ' ', $value);
+        }
+    };
+    $walk($props, '');
+
+    return array_values(array_unique($strings));
+}
+
+/**
+ * @param list<string> $said
+ *
+ * @return list<string> what is found, with where
+ */
+function found(string $pattern, array $said, string $where): array
+{
+    return array_values(array_map(fn(string $one) => "{$where} {$one}", preg_grep("/{$pattern}/u", $said) ?: []));
+}
+
+it('speaks in the units of the workshop everywhere, and leaves nothing of the others', function (array $units, string $foreign): void {
+    $this->put('/settings', $units + ['action_id' => (string) Str::uuid()] + $this->get('/settings')->viewData('page')['props']['values'])->assertSessionHasNoErrors();
+    $left = [];
+    foreach ($this->paths as $path) {
+        array_push($left, ...found($foreign, ($this->said)($path), $path));
+    }
+    $this->get('/');
+    array_push($left, ...found($foreign, strings(trans('ui')), 'ui'));
+    expect(array_values(array_unique($left)))->toBe([]);
+})->with([
+    'miles, Fahrenheit, ounces' => [['distance_unit' => 'mi', 'temperature_unit' => 'F', 'mass_unit' => 'oz'], '(?<![\w.])\d[\d.,]*[  ]?(?:km|°C|kg|g|mm deep)(?![\w])|: (?:km|°C)$| (?:km|°C)$'],
+    'kilometres, Celsius, grams' => [['distance_unit' => 'km', 'temperature_unit' => 'C', 'mass_unit' => 'g'], '(?<![\w.])\d[\d.,]*[  ]?(?:mi|°F|oz|in deep)(?![\w])| (?:mi|°F)$'],
+]);
+
+it('lets no name of the code reach a person', function (): void {
+    $seen = [];
+    foreach ($this->paths as $path) {
+        // One word alone may be a code that the screen only compares; what stands in a sentence is read. A text that is missing shows its key.
+        foreach (($this->said)($path) as $said) {
+            [$where, $words] = explode(': ', $said, 2);
+            if (str_contains($words, ' ') || preg_match('/^(?:ui|errors|validation|next|chain|wear|pot|strip|drip|command|done|history|settings|ahead|why|units|schools|changes)\.[a-z]/', $words) === 1) {
+                array_push($seen, ...array_map(fn(string $name) => "{$path} {$where}: {$name}", CodeNames::in($words)));
+            }
+        }
+    }
+    foreach (glob(lang_path('en/*.php')) ?: [] as $file) {
+        $name = basename($file, '.php');
+        // Patterns that the command line reads by, and the placeholders of texts, are not shown.
+        foreach (strings(array_diff_key((array) trans($name), $name === 'command' ? ['ago' => 1, 'weeks' => 1] : [])) as $said) {
+            array_push($seen, ...array_map(fn(string $found) => "lang {$name}{$said}: {$found}", CodeNames::in((string) preg_replace('/:[a-z_]+/i', '', explode(': ', $said, 2)[1]))));
+        }
+    }
+    // What a device sends and what stands in the cells of a table is called by its name.
+    expect(array_values(preg_grep('/^lang (?:errors\.gauge\.|errors\.table\.part|ui\.probe\.told)/', array_unique($seen), PREG_GREP_INVERT) ?: []))->toBe([]);
+});
