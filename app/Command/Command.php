@@ -11,6 +11,9 @@ use Closure;
 /** What was understood: in a sentence, and ready to be done. */
 final readonly class Command
 {
-    /** @param Closure(ActionContext): Action $do */
-    public function __construct(public string $sentence, public Closure $do, public ?string $caution = null) {}
+    /**
+     * @param Closure(ActionContext): Action $do
+     * @param list<string> $cautions what the form would say too
+     */
+    public function __construct(public string $sentence, public Closure $do, public array $cautions = []) {}
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Command;
 
 use App\Logbook\Moments;
+use App\Text\Duration;
 use App\Text\Units;
 use App\Text\Voice;
 use Dripel\Core\Interval\Condition;
@@ -25,6 +26,8 @@ final readonly class Said
         public bool $loud,
         public ?LocalDay $since,
         public When $when,
+        /** How long it took. */
+        public ?float $hours = null,
     ) {}
 
     /** @throws NotUnderstood if there is a word in it that nobody knows, or a day that never was */
@@ -39,6 +42,7 @@ final readonly class Said
         $since = $phrase->take('/ '.preg_quote($lexicon->since, '/').'(?= )/u') === null
             ? null
             : When::day($phrase, $lexicon, $voice, LocalDay::of($voice->nowS, $voice->zone()));
+        $hours = self::hours($phrase);
         $when = When::takenFrom($phrase, $lexicon, $voice, $moments);
         $condition = $phrase->takeOneOf($lexicon->conditions);
         [$figure, $unit] = self::figure($phrase, $lexicon);
@@ -57,7 +61,16 @@ final readonly class Said
             $loud,
             $since,
             $when,
+            $hours,
         );
+    }
+
+    /** 2h10, 2 h, 130 min took so long; a time of day has a colon, or "at" before it. */
+    private static function hours(Phrase $phrase): ?float
+    {
+        $found = $phrase->take('/(?<! '.preg_quote((string) __('command.at'), '/').') (\d{1,2}(?:\.\d+)? ?h(?: ?[0-5]\d)?(?: ?min)?|\d{1,4} ?min)(?= )/u');
+
+        return $found === null ? null : Duration::hours($found[1]);
     }
 
     /** @return array{float|null, string|null} a figure and the unit of distance behind it */

@@ -13,6 +13,7 @@ use App\Actions\Fittings\FitChain;
 use App\Actions\History\UndoActions;
 use App\Actions\Rides\LogRide;
 use App\Actions\Rides\RideFacts;
+use App\Http\Props\MeaningProps;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Moments;
@@ -21,8 +22,10 @@ use App\Models\Action;
 use App\Models\Bike;
 use App\Models\Chain;
 use App\Support\CurrentWorkshop;
+use App\Text\FitWords;
 use App\Text\Speaker;
 use App\Text\Voice;
+use App\Wear\ReadWear;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
@@ -47,6 +50,7 @@ final readonly class Understand
         private RecordReading $recordReading,
         private UndoActions $undoActions,
         private PlanAhead $planAhead,
+        private ReadWear $readWear,
     ) {}
 
     /** @throws NotUnderstood */
@@ -64,6 +68,7 @@ final readonly class Understand
         if ($verb === 'undo') {
             return $this->undo();
         }
+        $said->hours !== null && $verb !== 'ride' && throw NotUnderstood::because('only_rides_last');
         $verb === 'dip' && throw NotUnderstood::because('dip_in_the_shed');
         $verb === null && throw NotUnderstood::because('empty');
         $bike = $said->bikeId === null
@@ -76,7 +81,7 @@ final readonly class Understand
             $verb === 'swap' => $this->swap($book, $voice, $bike, $said),
             $verb === 'loud' => $this->loud($voice, $bike, $said),
             $verb === 'drip' => $this->drip($voice, $this->chain($book, $voice, $bike, $said), $said),
-            default => $this->measure($voice, $bike, $this->chain($book, $voice, $bike, $said), $said),
+            default => $this->measure($book, $voice, $bike, $this->chain($book, $voice, $bike, $said), $said),
         };
     }
 
@@ -88,10 +93,11 @@ final readonly class Understand
         return new Command(
             $this->say('ride', [
                 'km' => $voice->quantities->distance($km, fmod($km, 1.0) > 0.05 ? 1 : 0), 'condition' => $voice->say("chain.condition.{$condition->value}"),
+                'hours' => $said->hours === null ? '' : $this->say('in_hours', ['hours' => $voice->quantities->hours($said->hours)]),
                 'bike' => $voice->names->bike($bike->id), 'day' => $said->when->words(), 'loud' => $said->loud ? $this->say('and_loud') : '',
             ]),
-            fn(ActionContext $by): Action => ($this->logRide)($by, new RideFacts($bike, $said->when->ofRide(), $km, null, $condition), loud: $said->loud),
-            $condition->soaks() ? $voice->say('ui.ride.wet_note') : null,
+            fn(ActionContext $by): Action => ($this->logRide)($by, new RideFacts($bike, $said->when->ofRide(), $km, $said->hours, $condition), loud: $said->loud),
+            $condition->soaks() ? [$voice->say('ui.ride.wet_note')] : [],
         );
     }
 
@@ -124,7 +130,7 @@ final readonly class Understand
         return new Command(
             $this->say('swap', ['bike' => $voice->names->bike($bike->id), 'letter' => $voice->names->chain($chainId), 'at' => $said->when->words()]),
             fn(ActionContext $by): Action => ($this->fitChain)($by, $bike, $chain, $said->when->moment()),
-            $voice->say('ui.swap.caution'),
+            [...array_column((new FitWords($book, $voice))->all($book->chain($chainId, $said->when->moment()->unixS), $bike->id), 'text'), $voice->say('ui.swap.caution')],
         );
     }
 
@@ -135,17 +141,22 @@ final readonly class Understand
         return new Command(
             $this->say('drip', ['chain' => $voice->names->fullChain($chain->id), 'km' => $voice->quantities->distance($km), 'at' => $said->when->words()]),
             fn(ActionContext $by): Action => ($this->topUpChain)($by, $chain, new DripFacts($km), $said->when->moment()),
-            $voice->say('ui.topup.hint'),
+            [$voice->say('ui.topup.hint')],
         );
     }
 
-    private function measure(Voice $voice, Bike $bike, Chain $chain, Said $said): Command
+    private function measure(Book $book, Voice $voice, Bike $bike, Chain $chain, Said $said): Command
     {
+        $at = $said->when->moment();
         $percent = $said->figure ?? throw NotUnderstood::because('how_worn', ['bike' => $voice->names->bike($bike->id)]);
+
+        $input = ['kind' => 'digital', 'value_pct' => $percent];
+        $meaning = (new MeaningProps($book, $voice, $this->readWear->of($book, $at->unixS), $at->unixS))->of($chain->id, $input);
 
         return new Command(
             $this->say('measure', ['chain' => $voice->names->fullChain($chain->id), 'wear' => $voice->quantities->percent($percent), 'at' => $said->when->words()]),
-            fn(ActionContext $by): Action => ($this->recordReading)($by, $chain, ['kind' => 'digital', 'value_pct' => $percent], $said->when->moment()),
+            fn(ActionContext $by): Action => ($this->recordReading)($by, $chain, $input, $at),
+            [...$meaning['sentences'], ...array_filter([$meaning['unlikely']])],
         );
     }
 

@@ -40,7 +40,10 @@ return [
         'muddy' => 'muddy',
     ],
     'kept' => ':event, :day',
-    'fit' => ['not_ready' => 'Not ready to ride before :at: the wax has to set, the drip wax to dry.', 'kept' => 'Kept for :event, :day.', 'pin_off' => 'The chain that comes off is joined with a pin: each removal widens its hole. Push a new pin in when it goes on again, or give it a quick link.', 'pin_on' => 'This chain is joined with a pin: use a new one, and have the joint checked. A stiff or loose joint: do not ride.', 'may_skip' => 'A new chain may skip on this cassette under load: it has outlived its chains, or was ridden with a worn one. Try it gently first; if it skips, replace both.', 'last_closing' => 'The last closing that its quick link allows: have a new one at hand for the next swap.'],
+    'fit' => [
+        'worn' => 'This chain is past its wear limit. A worn chain eats the cassette.', 'wax_unknown' => 'Nobody knows how much wax this chain has left.', 'bare_steel' => 'Bare steel: this chain has no wax to ride on, and rusts overnight.', 'no_wax' => 'This chain has no wax to ride on.',
+        'not_ready' => 'Not ready to ride before :at: the wax has to set, the drip wax to dry.', 'kept' => 'Kept for :event, :day.', 'pin_off' => 'The chain that comes off is joined with a pin: each removal widens its hole. Push a new pin in when it goes on again, or give it a quick link.', 'pin_on' => 'This chain is joined with a pin: use a new one, and have the joint checked. A stiff or loose joint: do not ride.', 'may_skip' => 'A new chain may skip on this cassette under load: it has outlived its chains, or was ridden with a worn one. Try it gently first; if it skips, replace both.', 'last_closing' => 'The last closing that its quick link allows: have a new one at hand for the next swap.',
+    ],
     'wear_line' => ':wear, :km',
     'wear' => [
         'none' => 'not measured',

@@ -33,7 +33,7 @@ final class Bench
 
     public function __construct(string $email = 'owner@test.example')
     {
-        app(AppClock::class)->set(self::NOW);
+        app(AppClock::class)->stopAt(self::NOW);
         $this->owner = User::query()
             ->create([
                 'name' => ucfirst(strtok($email, '@')),

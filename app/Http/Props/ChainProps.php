@@ -46,7 +46,6 @@ final readonly class ChainProps
             'job' => $job?->id,
             'late' => $this->late($chain),
             'ready' => $chain->rideable() && $chain->readyAtS === null,
-            'setting' => $chain->rideable() && $chain->readyAtS !== null,
             'wantsDip' => $chain->wantsPot(),
             'worn' => $chain->pastLimit,
             'waxed' => $chain->life !== null,

@@ -21,7 +21,7 @@ final readonly class MeaningProps
     /**
      * @param array<string, mixed> $input of wear.reading
      *
-     * @return array<string, mixed>
+     * @return array{reads: string, sentences: list<string>, unlikely: string|null, ...<string, mixed>}
      *
      * @throws InvalidInput at `spots.N…`
      */

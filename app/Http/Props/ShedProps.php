@@ -6,6 +6,7 @@ namespace App\Http\Props;
 
 use App\Guided\GuidedKind;
 use App\Text\ChainWords;
+use App\Text\FitWords;
 use App\Text\NextWords;
 use App\Text\Voice;
 use Dripel\Core\Bath\BathState;
@@ -105,6 +106,7 @@ final readonly class ShedProps
     private function rail(Rail $rail): array
     {
         $q = $this->voice->quantities;
+        $fit = new FitWords($this->book, $this->voice);
         $fitted = $rail->fitted;
         [$before, $stressed, $after] = $fitted === null
             ? [$this->voice->say('ui.shed.no_chain'), '', '']
@@ -130,7 +132,7 @@ final readonly class ShedProps
             'leftNumber' => $fitted?->life === null || ! $fitted->waxKnown ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
             'leftWords' => $fitted?->life === null || ! $fitted->waxKnown ? '' : $this->voice->say(array_filter($fitted->cycleRides, fn(Ride $ride) => $ride->guess !== null) === [] ? 'ui.shed.left_on' : 'ui.shed.left_on_estimated', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
             'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->life?->due() ?? false],
-            'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain, $this->wear->of($chain)?->result) + ['fit' => $this->fit($chain, $rail->bikeId), 'links' => $this->linksFor($chain)], $rail->hanging),
+            'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain, $this->wear->of($chain)?->result) + ['fit' => $fit->all($chain, $rail->bikeId), 'links' => $this->linksFor($chain)], $rail->hanging),
             'offNote' => $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->voice->say('chain.fit.pin_off') : null,
             'best' => $rail->bestHanging()?->chainId,
         ];
@@ -142,23 +144,6 @@ final readonly class ShedProps
         $speeds = $this->book->settings->whole(SettingKey::ChainSpeeds, $chain->chainId);
 
         return array_values(array_map(fn(Part $link) => $link->id, array_filter($this->book->spareLinks(), fn(Part $link) => $link->closes($speeds))));
-    }
-
-    /** @return list<array{note: string, forbids: bool, text: string}> what speaks against putting it on, or is worth a word */
-    private function fit(ChainState $chain, int $bikeId): array
-    {
-        $settings = $this->book->settings;
-        $q = $this->voice->quantities;
-        $parameters = [
-            'at' => $chain->readyAtS === null ? '' : $q->day($chain->readyAtS).', '.$q->time($chain->readyAtS),
-            'event' => $chain->keptFor->event ?? '', 'day' => $chain->keptFor === null ? '' : $this->voice->dayWord($chain->keptFor->on),
-        ] + ['chain' => $settings->whole(SettingKey::ChainSpeeds, $chain->chainId), 'bike' => $settings->whole(SettingKey::BikeSpeeds, $bikeId)];
-
-        return array_map(fn(FitNote $note) => [
-            'note' => $note->value,
-            'forbids' => $note->forbids(),
-            'text' => $this->voice->say($note->forbids() ? "errors.{$note->value}" : "chain.fit.{$note->value}", $parameters),
-        ], FitNote::all($this->book, $chain, $bikeId));
     }
 
     /** @return array<string, mixed> */

@@ -25,6 +25,14 @@ enum FitNote: string
     case Kept = 'kept';
     /** It is new, and the cassette has outlived its chains or was ridden with a worn one: it may skip under load. */
     case MaySkip = 'may_skip';
+    /** It is worn past its limit. */
+    case Worn = 'worn';
+    /** Nobody knows how much wax it has left. */
+    case WaxUnknown = 'wax_unknown';
+    /** It was stripped and not waxed since. */
+    case BareSteel = 'bare_steel';
+    /** It was never waxed, or its wax is used up. */
+    case NoWax = 'no_wax';
 
     /** What was ridden less was not ridden in: house rule, km. */
     private const NEW_KM = 50.0;
@@ -47,6 +55,7 @@ enum FitNote: string
         $bikeSpeeds = $book->settings->whole(SettingKey::BikeSpeeds, $bikeId);
         $link = $book->linkOf($chainId, $nowS);
         $off = $book->fittings->chainOn($bikeId, $nowS);
+        $waxless = ! $chain->rideable() && ! $chain->pastLimit && $chain->waxKnown;
         $left = $link?->part->closingsAllowed === null ? null : $link->part->closingsAllowed - $link->closings;
 
         return array_map(self::from(...), array_keys(array_filter([
@@ -58,6 +67,10 @@ enum FitNote: string
             self::NotReady->value => $chain->readyAtS !== null,
             self::Kept->value => $chain->keptFor?->waits($nowS, $book->settings) === true,
             self::MaySkip->value => $chain->km->whole && $chain->km->km < self::NEW_KM && self::wornCassette($book, $bikeId, $nowS),
+            self::Worn->value => $chain->pastLimit,
+            self::WaxUnknown->value => ! $chain->waxKnown && ! $chain->pastLimit,
+            self::BareSteel->value => $waxless && $chain->bare !== null,
+            self::NoWax->value => $waxless && $chain->bare === null,
         ])));
     }
 

@@ -41,7 +41,6 @@ export interface Chain {
   detail: string
   late: boolean
   ready: boolean
-  setting: boolean
   wantsDip: boolean
   worn: boolean
   waxed: boolean

@@ -52,9 +52,9 @@ it('says what speaks against a fitting, and what is worth a word', function (arr
     foreach ($settings as $key => [$subject, $value]) {
         $set[] = new DatedSetting(SettingKey::from($key), $subject, new Moment(0), $value);
     }
-    // Chain 2 is on the bike; chain 1 was closed twice.
+    // Chain 2 is on the bike; chain 1 was closed twice, and was never waxed.
     $book = linked([10 => 1, 20 => 2, 30 => 1, 40 => 2], [5 => 10], $set, $allowed);
-    expect(array_map(fn(FitNote $note) => $note->value, FitNote::all($book, $book->chain(1, 3600 * 99), 7)))->toBe($notes);
+    expect(array_map(fn(FitNote $note) => $note->value, FitNote::all($book, $book->chain(1, 3600 * 99), 7)))->toBe([...$notes, 'no_wax']);
 })->with([
     'nothing' => [[], 9, []],
     'the last closing' => [[], 3, ['last_closing']],

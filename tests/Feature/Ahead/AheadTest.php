@@ -48,14 +48,14 @@ it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next a
     // How long the wax is good for goes by the plan too: its Saturdays and Sundays, not the one ride of late.
     expect(($this->plain)(implode(' ', array_map(strval(...), ($this->page)('/')['rails'][0]['until']))))->toContain('Good until Sunday , 50 km short of the 90');
     // The Shed asks for the pot only when it comes near, and goes by the plan.
-    app(AppClock::class)->set(Bench::NOW + 10 * 86400);
+    app(AppClock::class)->stopAt(Bench::NOW + 10 * 86400);
     $next = array_column(($this->page)('/')['next'], null, 'kind');
     expect($next)->toHaveKey('planned_pot')->not->toHaveKey('spent_waiting')->and(($this->plain)($next['planned_pot']['title']))->toContain('Heat the pot: Heron');
     expect($this->getJson('/reminders')->json())->toBe([]);
-    app(AppClock::class)->set(Bench::NOW + 22 * 86400);
+    app(AppClock::class)->stopAt(Bench::NOW + 22 * 86400);
     app()->forgetScopedInstances();
     expect($this->getJson('/reminders')->json('0.tag'))->toBe("planned_pot-0-{$this->a->id}-2026-12-17");
-    app(AppClock::class)->set(Bench::NOW);
+    app(AppClock::class)->stopAt(Bench::NOW);
     ($this->does)('/ahead/again', ['dates' => [], 'pinned' => ['2026-12-03'], 'forbidden' => ['2026-11-26']]);
     expect(array_column(($this->page)()['plan']['pots'], 'date'))->toContain('2026-12-03')->not->toContain('2026-11-26');
     // More than one is willing to spend is said.

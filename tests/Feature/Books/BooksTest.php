@@ -89,7 +89,7 @@ it('knows what a chain is: its joint, side, mass and price, an odd count only wi
     ]));
     // A pin is worth a word when it goes on, and when it comes off.
     $notes = fn() => array_column($this->get('/')->viewData('page')['props']['rails'][0]['hanging'], 'fit', 'label');
-    expect(array_column($notes()['B'], 'note'))->toBe(['pin_on']);
+    expect(array_column($notes()['B'], 'note'))->toBe(['pin_on', 'no_wax']);
     $this->post("/bikes/{$heron->id}/fittings", ['chain_id' => $b] + Bench::form(1))->assertSessionHasNoErrors();
     expect(array_column($notes()['A'], 'note'))->toBe(['pin_off']);
 });

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\Chains\StripChain;
 use App\Models\Estimate;
 use App\Models\Ride;
 use Illuminate\Support\Str;
@@ -49,6 +50,10 @@ it('says what it understood', function (string $text, string $sentence): void {
     ['rode the night owl 12,5 km on monday', 'Log 12.5 km dry on Night Owl, 23 Nov.'],
     ['ride heron 62km rain at 7:40', 'Log 62 km wet on Heron, today 07:40.'],
     ['ride heron 10 miles 3 days ago', 'Log 16.1 km dry on Heron, 22 Nov.'],
+    ['ride heron 62 2h10', 'Log 62 km dry on Heron in 2 h 10, today.'],
+    ['ride heron 62 130 min at 2:10', 'Log 62 km dry on Heron in 2 h 10, today 02:10.'],
+    ['ride heron 62 at 2h10 wet', 'Log 62 km wet on Heron, today 02:10.'],
+    ['ride heron 62 18:30 yesterday 2.5 h', 'Log 62 km dry on Heron in 2 h 30, yesterday 18:30.'],
     ['ride 40 heron 24 nov', 'Log 40 km dry on Heron, yesterday.'],
     ['ride 40 heron 30.12.', 'Log 40 km dry on Heron, 30 Dec.'],
     ['ride heron 40 loud', 'Log 40 km dry on Heron, today, and it got loud.'],
@@ -71,13 +76,13 @@ it('says what is missing or unknown, with a near guess', function (
 ): void {
     expect(($this->ask)($text))->toContain('"sentence":null')->toContain($answer);
 })->with([
-    ['', 'Say what was done'],
+    ['loud heron 2h10', 'Only a ride takes so long'],
     ['ride heron', 'How far?'],
     ['ride 62', 'Which bike? There are Heron, Night Owl.'],
     ['ride herron 62', '"guess":"ride heron 62"'],
     ['ride heron 62 yestreday', '"guess":"ride heron 62 yesterday"'],
     ['Swpa heron C', '"guess":"swap heron C"'],
-    ['ride heron 62 zebra', '“zebra”.","guess":null'],
+    ['ride heron 62 zebra', '“zebra”. “help” gives examples.","guess":null'],
     ['pot', 'On which day?'],
     ['pot yesterday', 'A pot day lies ahead'],
     ['plan 99 weeks', '2 to 26 weeks'],
@@ -120,3 +125,23 @@ it('does what it said, and takes it back', function (): void {
         ->assertStatus(422)
         ->assertJsonValidationErrors('text');
 });
+
+it('says what the form would say: bare steel, no wax, rain, a reading that hardly can be', function (string $text, array $warnings): void {
+    app(StripChain::class)($this->bench->by(), $this->c, Bench::ago(5));
+    $this->bench->chain($this->heron, 'D', null);
+    expect(json_decode(($this->ask)($text), true)['cautions'])->toMatchArray($warnings);
+})->with([
+    ['swap heron c', ['Bare steel: this chain has no wax to ride on, and rusts overnight.']],
+    ['swap heron d', ['This chain has no wax to ride on.']],
+    ['ride heron 20 wet', ['Dry the chain today: wax gives little protection from rust.']],
+    ['measure heron 0.9', ['Retire it: measured to have reached its limit of 0.5 %. A worn chain eats the cassette.']],
+]);
+
+it('gives examples that are of the workshop and that it understands', function (string $help): void {
+    $answer = json_decode(($this->ask)($help), true);
+    expect($answer)->toMatchArray(['problem' => null, 'sentence' => null])
+        ->and($answer['examples'])->toBe(['ride heron 62 wet yesterday', 'ride heron 40 2h10 yesterday at 14:30', 'heron 240 since monday', 'loud heron', 'measure heron 0.25', 'drip heron', 'swap heron c', 'pot saturday', 'undo']);
+    foreach (array_slice($answer['examples'], 0, -1) as $example) {
+        expect(json_decode(($this->ask)($example), true)['sentence'])->not->toBeNull();
+    }
+})->with(['', 'help', 'Help!', 'what can I say?']);

@@ -86,7 +86,7 @@ it('is told to be stale on a later day, unless somebody used it', function (): v
     $this->artisan('dripel:demo')->assertSuccessful();
     $this->artisan('dripel:demo', ['--stale' => true])->assertFailed();
     $clock = app(AppClock::class);
-    $clock->set($clock->unixS() + $day);
+    $clock->stopAt($clock->unixS() + $day);
     $this->artisan('dripel:demo', ['--stale' => true])->assertSuccessful();
     config(['dripel.demo' => true]);
     $this->post('/demo')->assertRedirect('/');
@@ -107,7 +107,7 @@ it('is the same from the same seed, once only, and open by one click', function 
         ]),
     );
     $today = '2026-11-25T12:00:00Z';
-    app(AppClock::class)->set((new DateTimeImmutable($today))->getTimestamp());
+    app(AppClock::class)->stopAt((new DateTimeImmutable($today))->getTimestamp());
     $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
     $first = $print();
     $this->artisan('dripel:demo', ['--today' => $today])->expectsOutputToContain('already');

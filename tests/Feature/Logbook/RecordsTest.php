@@ -104,7 +104,7 @@ it('asks whether the figures of a chain hold the rides before it came, and moves
 it('says that a dipped chain is setting, not that it has no wax', function (): void {
     ($this->send)('/dips', ['chains' => [$this->b->id], 'dry' => true], 0.1)->assertSessionHasNoErrors();
     $b = ($this->props)('/')['rails'][0]['hanging'][0];
-    expect($b)->toMatchArray(['ready' => false, 'waxed' => true, 'setting' => true, 'detail' => 'ready at 12:09'])
+    expect($b)->toMatchArray(['ready' => false, 'waxed' => true, 'detail' => 'ready at 12:09'])
         ->and(implode(' ', array_column($b['fit'] ?? [], 'text')))->toContain('the wax has to set');
 });
 

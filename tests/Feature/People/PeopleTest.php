@@ -71,7 +71,7 @@ it('lets the owner add people by a link that works once and for a week', functio
     $this->actingAs($bench->owner)->post('/invitations', ['role' => 'member']);
     $link = session('invitation');
     $this->post('/sign-out');
-    app(AppClock::class)->set(Bench::NOW + 8 * 86400);
+    app(AppClock::class)->stopAt(Bench::NOW + 8 * 86400);
     $this->post($link, ['email' => 'third@test.example'] + ACCOUNT)->assertSessionHasErrors(
         'token',
     );

@@ -50,7 +50,7 @@ beforeEach(function (): void {
         while (($turn = $job->refresh()->load('taps')->run()->current()) !== null && $job->run()->step()?->code !== $until) {
             $run = $job->run();
             $step = $run->step();
-            app(AppClock::class)->set(max(app(AppClock::class)->unixS() + ($step->seconds === null ? $step->handlingS : 0), (int) $run->dueS()));
+            app(AppClock::class)->stopAt(max(app(AppClock::class)->unixS() + ($step->seconds === null ? $step->handlingS : 0), (int) $run->dueS()));
             $tap = $instead[$step->code] ?? ['kind' => $step->sign === null ? 'done' : 'sign'];
             unset($instead[$step->code]);
             ($this->tap)($job, $tap + ['position' => $turn->position, 'ticks' => $step->ticks])->assertOk();
@@ -289,12 +289,12 @@ it('keeps a race chain for its event, and a dipped one for the next day where th
     $this->post('/dips', ['chains' => [$b->id], 'dry' => true] + Bench::form(0.1))->assertSessionHasNoErrors();
     $this->get('/')->assertInertia(fn($page) => $page->where('next', fn($next) => collect($next)->where('kind', 'event_dip')->isEmpty())
         ->where('rails.0.hanging.0.fit', fn($notes) => collect($notes)->pluck('note')->contains('not_ready')));
-    app(AppClock::class)->set(Bench::NOW + 3600);
+    app(AppClock::class)->stopAt(Bench::NOW + 3600);
     $this->get('/')->assertInertia(fn($page) => $page->where('rails.0.hanging.0.fit', fn($notes) => ! collect($notes)->pluck('note')->contains('not_ready')));
     DB::table('settings')->insert(['workshop_id' => $this->bench->workshop->id, 'action_id' => $this->bench->lastAction()->id, 'sequence' => 1, 'at' => 0, 'precision' => 'minute', 'key' => 'workshop.ready_school', 'value' => '"next_day"']);
     app()->forgetScopedInstances();
     $this->get('/')->assertInertia(fn($page) => $page->where('rails.0.hanging.0.fit', fn($notes) => str_contains((string) collect($notes)->firstWhere('note', 'not_ready')['text'], '00:00')));
-    app(AppClock::class)->set(Bench::NOW + 12 * 86400);
+    app(AppClock::class)->stopAt(Bench::NOW + 12 * 86400);
     app()->forgetScopedInstances();
     $this->get('/')->assertInertia(fn($page) => $page->where('rails.0.best', $b->id));
 });

@@ -40,7 +40,7 @@ beforeEach(function (): void {
     // Taps on through the job as it goes, a minute for each step; answers "still cloudy" at the positions named.
     $this->lead = function (GuidedJob $job, ?string $until = null, array $cloudy = []): GuidedJob {
         while (($turn = $job->load('taps')->run()->current()) !== null && $job->run()->step()?->code !== $until) {
-            app(AppClock::class)->set(app(AppClock::class)->unixS() + 60);
+            app(AppClock::class)->stopAt(app(AppClock::class)->unixS() + 60);
             $kind = in_array($turn->position, $cloudy, true) ? 'again' : 'done';
             ($this->tap)($job, ['kind' => $kind, 'position' => $turn->position, 'ticks' => $job->run()->step()->ticks ?? []])->assertOk();
             $job->refresh();
@@ -106,11 +106,11 @@ it('leads from the box to bare steel, counts each tap once, and writes the recor
 
     // Taps that waited for the server keep their times and their order.
     $nowS = app(AppClock::class)->unixS();
-    app(AppClock::class)->set($nowS + 1200);
+    app(AppClock::class)->stopAt($nowS + 1200);
     ($this->tap)($job, ['position' => 1, 'at' => $nowS + 30], ['position' => 2, 'at' => $nowS + 95], ['position' => 3, 'kind' => 'longer', 'at' => $nowS + 100])
         ->assertJsonPath('current', ['position' => 3, 'step' => 3, 'round' => 1, 'seconds' => 840, 'gone' => 1105, 'paused' => false, 'signed' => false]);
     ($this->tap)($job, ['position' => 3, 'kind' => 'pause'])->assertJsonPath('current.paused', true);
-    app(AppClock::class)->set($nowS + 5000);
+    app(AppClock::class)->stopAt($nowS + 5000);
     $this->getJson("/jobs/{$job->id}/state")->assertJsonPath('current.gone', 1105);
     ($this->tap)($job, ['position' => 3, 'kind' => 'resume'])->assertJsonPath('current.gone', 1105);
 
@@ -227,7 +227,7 @@ it('keeps protocols of one’s own and refuses one that would be dangerous', fun
 it('makes a chain that was bare for too long be looked at before it is dipped', function (): void {
     $this->post("/chains/{$this->box->id}/strips", Bench::form(10))->assertSessionHasNoErrors();
     $this->get('/')->assertInertia(fn($page) => $page->where('next.0.kind', 'bare')->where('next.0.urgent', true)->where('next.0.late', false));
-    app(AppClock::class)->set(Bench::NOW + 3 * 3600);
+    app(AppClock::class)->stopAt(Bench::NOW + 3 * 3600);
     $this->get('/')->assertInertia(fn($page) => $page->where('next.0.late', true)->where('rails.0.hanging.0.detail', 'check for rust')->where('pot.chains.0.rust', true));
     $dip = fn(array $with) => $this->post('/dips', $with + ['chains' => [$this->box->id], 'dry' => true] + Bench::form(-3));
     $dip([])->assertSessionHasErrors(['rust_looked' => __('errors.rust', ['chain' => 'Heron N'])]);

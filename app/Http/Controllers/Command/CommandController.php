@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Command;
 
+use App\Command\Examples;
 use App\Command\NotUnderstood;
 use App\Command\Understand;
 use App\Exceptions\UndoBlocked;
@@ -18,12 +19,17 @@ use Illuminate\Validation\ValidationException;
 /** The command line: said in a sentence first, then done. */
 final class CommandController extends Controller
 {
-    public function preview(CommandRequest $request, Understand $understand, DryRun $dryRun, ChangeWords $words): JsonResponse
+    public function preview(CommandRequest $request, Understand $understand, Examples $examples, DryRun $dryRun, ChangeWords $words): JsonResponse
     {
+        $nothing = ['sentence' => null, 'problem' => null, 'guess' => null, 'chains' => [], 'cautions' => [], 'examples' => []];
+        $text = $request->string('text')->toString();
+        if (Examples::askedFor($text)) {
+            return response()->json(['examples' => $examples->all()] + $nothing);
+        }
         try {
-            $command = $understand($request->string('text')->toString());
+            $command = $understand($text);
         } catch (NotUnderstood $e) {
-            return response()->json(['sentence' => null, 'problem' => $e->getMessage(), 'guess' => $e->guess, 'chains' => [], 'caution' => null]);
+            return response()->json(['problem' => $e->getMessage(), 'guess' => $e->guess] + $nothing);
         }
         try {
             $changes = $dryRun->changes($request->workshop(), fn() => ($command->do)($request->context()));
@@ -32,7 +38,7 @@ final class CommandController extends Controller
             $changes = [];
         }
 
-        return response()->json(['sentence' => $command->sentence, 'problem' => null, 'guess' => null, 'chains' => $words->of($changes), 'caution' => $command->caution]);
+        return response()->json(['sentence' => $command->sentence, 'chains' => $words->of($changes), 'cautions' => $command->cautions] + $nothing);
     }
 
     public function store(CommandRequest $request, Understand $understand): RedirectResponse

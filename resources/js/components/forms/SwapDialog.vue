@@ -58,13 +58,6 @@ const readingErrors = computed(() =>
 )
 const beside = computed(() => Object.fromEntries(Object.entries(form.errors).filter(([field]) => !field.startsWith('reading.'))))
 const chosen = computed(() => choices.value.find((chain) => chain.id === form.chain_id))
-const warning = computed(() =>
-  !chosen.value || chosen.value.ready || chosen.value.setting
-    ? null
-    : chosen.value.worn
-      ? t('swap.worn')
-      : t(chosen.value.unsure ? 'swap.unsure' : 'swap.not_waxed'),
-)
 
 const says = (...notes: string[]) => (chosen.value?.fit ?? []).some((note) => notes.includes(note.note))
 const asksNote = computed(() => here.value.role === 'owner' && says('wrong_speed'))
@@ -126,7 +119,6 @@ function save(): void {
       >
     </fieldset>
     <p v-if="form.chain_id === null && rail.offNote" class="warning" role="status" data-test="off-note">{{ rail.offNote }}</p>
-    <p v-if="warning" class="ember warning" role="status">{{ warning }}</p>
     <p
       v-for="note in chosen?.fit ?? []"
       :key="note.note"

@@ -13,14 +13,15 @@ interface Answer {
   problem: string | null
   guess: string | null
   chains: ChangedChain[]
-  caution: string | null
+  cautions: string[]
+  examples: string[]
 }
 const id = useId()
 const { form, submit } = useActionForm({ text: '' })
 const { preview, problems } = usePreview<Answer>(
   'post',
   () => '/command/preview',
-  () => (form.text.trim() ? form.data() : null),
+  () => form.data(),
 )
 const wrong = computed(() => preview.value?.problem ?? Object.values({ ...problems.value, ...form.errors })[0] ?? null)
 const field = ref<{ focus: () => void } | null>(null)
@@ -45,8 +46,7 @@ const run = () => form.text.trim() && submit('post', '/command', () => (open.val
           autocomplete="off"
           autocapitalize="none"
           spellcheck="false"
-          :hint="t('command.hint')"
-          persistent-hint />
+          hide-details />
         <div class="answer" aria-live="polite">
           <p v-if="preview?.sentence" class="sentence" data-test="understood">{{ preview.sentence }}</p>
           <p v-if="wrong" class="ember" data-test="not-understood">{{ wrong }}</p>
@@ -54,7 +54,13 @@ const run = () => form.text.trim() && submit('post', '/command', () => (open.val
             {{ t('command.guess') }} <b>{{ preview.guess }}</b>
           </button>
           <ChangesPreview v-if="preview?.sentence && preview.chains.length" :chains="preview.chains" />
-          <p v-if="preview?.caution" class="caution">{{ preview.caution }}</p>
+          <p v-for="caution in preview?.cautions ?? []" :key="caution" class="caution">{{ caution }}</p>
+          <div v-if="preview?.examples.length" class="examples" data-test="examples">
+            <span class="muted">{{ t('command.examples') }}</span>
+            <button v-for="example in preview.examples" :key="example" type="button" class="guess" @click="take(example)">
+              {{ example }}
+            </button>
+          </div>
         </div>
         <div class="row">
           <v-btn
@@ -91,6 +97,15 @@ p {
 .sentence {
   font-weight: 680;
   font-size: 16px;
+}
+/* As many beside one another as there is room for, so that the answer to come has its place. */
+.examples {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+  column-gap: 16px;
+}
+.examples > .muted {
+  grid-column: 1 / -1;
 }
 .guess {
   font: inherit;
