@@ -109,3 +109,13 @@ arch('nothing but the one clock tells the time')
     ->expect(['time', 'now', 'today', 'date', 'microtime'])
     ->not->toBeUsedIn('App')
     ->ignoring('App\Support\AppClock');
+
+it('writes through one door, which keeps the once-only id of a button until it is answered', function (): void {
+    $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/resources/js', FilesystemIterator::SKIP_DOTS));
+    foreach ($files as $file) {
+        if (! str_contains((string) $file, '/composables/')) {
+            // An id made in the moment of sending is another one when the button is pressed again.
+            expect((string) file_get_contents((string) $file))->not->toMatch('/router\.(?:post|put|patch|delete)\([^;]*action_id/s', (string) $file)->not->toMatch('/router\.(?:post|put|patch|delete)\([^;]*newActionId/s', (string) $file);
+        }
+    }
+});

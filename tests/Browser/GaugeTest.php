@@ -29,7 +29,7 @@ it('measures a chain as it comes off, says when again, and retires it the next t
         // Off it comes, and is measured in the same step: the gauge rests at 0.75 and goes in part of the way at 0.5.
         $page->click('swap-Heron')->click('choose-B')->part('measure-off')->findElement(By::cssSelector('label'))->click();
         $page->click('kind-drop_in')->click('seat-0.75-enters')->click('seat-0.5-rests')->awaitText('wrong-seats', 'cannot be');
-        $page->click('seat-0.75-rests')->click('seat-0.5-part')->awaitText('meaning', 'That proves between 0.4 % and 0.5 %')->awaitText('meaning', 'Measure again by');
+        $page->click('seat-0.75-rests')->click('seat-0.5-part')->awaitText('meaning', 'That reads between 0.4 % and 0.5 %')->awaitText('meaning', 'Measure again by');
         expect($page->part('meaning')->getAttribute('data-verdict'))->toBe('keep');
         $page->submit('swap-form')->awaitText('done', 'Swapped Heron to B');
         $rule = $page->part('hanging-Heron A')->findElement(By::cssSelector('[data-test="wear"]'));

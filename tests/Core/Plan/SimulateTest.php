@@ -70,8 +70,31 @@ it('goes the way that every input should', function (): void {
         ->and($usual)->toBe(simulated());
 });
 
+it('counts what is ridden past the limit, and what the cassette lost by it', function (): void {
+    // One chain at its limit, no second one, and a pot that is hot on Sundays only: it is ridden on until then.
+    $worn = fn(float $wear) => simulated(['chains' => 1], 1, ['weekdays' => [false, false, false, false, false, false, true]], bike: ['chains' => [['id' => 'A', 'wear_pct' => $wear, 'used_km' => 0]], 'week_km' => [40, 40, 40, 40, 0, 0, 0]]);
+    expect($worn(0.3)['totals']['km_past_limit'])->toEqual(0)->and($worn(0.5)['totals']['km_past_limit'])->toEqual(160)
+        // 0.2 % past it: a fourth of a cassette of 64.
+        ->and($worn(0.7)['totals']['cost'] - $worn(0.5)['totals']['cost'])->toEqual(16);
+});
+
+it('waxes dirtier chains when they are not rinsed: the bath is renewed sooner', function (): void {
+    $thrown = fn(bool $rinsed): float => (float) array_sum(array_column(simulated(pot: ['rinsed' => $rinsed])['weeks'], 'wax_thrown_g'));
+    expect($thrown(false))->toBeGreaterThan($thrown(true));
+});
+
+it('forces no more pot days than carry the week', function (): void {
+    // One chain, 300 km each Tuesday, no day allowed: once a week, and once for the week that is looked ahead at.
+    $found = simulated(['chains' => 1], 8, ['weekdays' => array_fill(0, 7, false)], bike: ['week_km' => [0, 300, 0, 0, 0, 0, 0], 'chains' => [['id' => 'A', 'wear_pct' => 0, 'used_km' => 0]], 'rate_pct_per_1000km' => 0.001]);
+    expect($found['totals']['forced'])->toBe(8);
+});
+
 it('refuses what cannot be simulated', function (array $bike, array $pot, string $field): void {
     expect(fn() => simulated(weeks: 2, pot: $pot, bike: $bike))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($field));
 })->with([
+    [['chains' => []], [], 'bikes.0.chains'], [['chains' => [['id' => 'A', 'wear_pct' => 0, 'used_km' => 0], ['id' => 'A', 'wear_pct' => 0.1, 'used_km' => 0]]], [], 'bikes.0.chains.1.id'],
+    'of another bike too' => [['chains' => [['id' => 'A', 'wear_pct' => 0, 'used_km' => 0], ['id' => 'D', 'wear_pct' => 0.1, 'used_km' => 0]]], [], 'bikes.1.chains.0.id'],
+    'as a bought one would be called' => [['chains' => [['id' => 'A', 'wear_pct' => 0, 'used_km' => 0], ['id' => 'new 1', 'wear_pct' => 0.1, 'used_km' => 0]]], [], 'bikes.0.chains.1.id'],
+    [[], ['fixed_minutes' => -1], 'pot.fixed_minutes'], [[], ['capacity' => 0], 'pot.capacity'], 'too low for its dips' => [['week_km' => [200, 200, 0, 0, 200, 0, 0]], ['wax_g' => 10], 'pot.wax_g'],
     [['week_km' => [1, 2]], [], 'bikes.0.week_km'], [['on_bike' => 'Z'], [], 'bikes.0.on_bike'], [['limit_pct' => 0], [], 'bikes.0.limit_pct'], [[], ['weekdays' => [true]], 'pot.weekdays'], [[], ['wax_g' => 0], 'pot.wax_g'],
 ]);

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\Jar;
+use App\Models\User;
 use App\Strip\ReadJars;
 use Illuminate\Support\Str;
 use Tests\Feature\Bench;
@@ -126,4 +127,25 @@ it('tells what it all costs, by year, bike and chain, and beside plain drip', fu
     // Two dips on one evening and nothing else: 45 + 10 + 2 · 4 minutes at 20 an hour.
     $this->put('/books/hour', ['action_id' => (string) Str::uuid(), 'hour' => '20,00'])->assertSessionHasNoErrors();
     expect($money()['work'])->toBe(['hour' => '20', 'text' => 'It took about 1 h of work, worth €21.00.']);
+});
+
+it('adds up: by year, by bike and by chain it is the same money and the same road, to the cent', function (): void {
+    $this->artisan('dripel:demo', ['--today' => '2026-11-25T12:20:00+01:00'])->assertSuccessful();
+    $page = $this->actingAs(User::query()->latest('id')->first())->get('/books/money')->viewData('page')['props'];
+    $cents = fn(string $money): int => (int) preg_replace('/\D/', '', $money);
+    $sum = fn(array $rows, string $of = 'total'): int => array_sum(array_map($cents, array_column($rows, $of)));
+    expect($cents($page['all']['total']))->toBeGreaterThan(10_000)->toBe(array_sum(array_map($cents, $page['all']['kinds'])))
+        ->toBe($sum($page['years']))->toBe($sum($page['bikes']))->toBe($sum($page['chains']) + $sum($page['beside']))
+        ->and(count($page['years']))->toBe(2)->and($page['chains'])->toHaveCount(count(array_unique(array_column($page['chains'], 'name'))));
+    foreach ([...$page['years'], ...$page['bikes']] as $row) {
+        expect(array_sum(array_map($cents, $row['kinds'])))->toBe($cents($row['total']));
+    }
+    foreach (range(0, 4) as $kind) {
+        $of = fn(array $rows): int => array_sum(array_map(fn(array $row) => $cents($row['kinds'][$kind]), $rows));
+        expect($of($page['years']))->toBe($cents($page['all']['kinds'][$kind]))->toBe($of($page['bikes']));
+    }
+    // Whole kilometres on the page: each row is rounded by itself.
+    foreach (['years', 'bikes'] as $by) {
+        expect($sum($page[$by], 'km'))->toEqualWithDelta($cents($page['all']['km']), count($page[$by]) / 2);
+    }
 });

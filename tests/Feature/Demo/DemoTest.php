@@ -14,7 +14,10 @@ use App\Support\AppClock;
 use App\Text\Voice;
 use Dripel\Core\Explain\ChainFigures;
 use Dripel\Core\Logbook\ChainStatus;
+use Dripel\Core\Logbook\Reading;
 use Dripel\Core\Plan\NextKind;
+use Dripel\Core\Wear\WearReading;
+use Dripel\Core\Wear\WorkshopWear;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
@@ -145,3 +148,21 @@ it('is the same from the same seed, once only, and open by one click', function 
         expect((string) file_get_contents(base_path('docs/ahead.md')))->toContain(trim(Artisan::output()));
     }
 });
+
+it('lies near its own house rules, and no reading of it contradicts what was foretold', function (string $today): void {
+    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+    $book = app(ReadBook::class)(Workshop::query()->sole());
+    $read = 0;
+    foreach ($book->chainIds as $chainId) {
+        foreach ($book->history($chainId)->events as $event) {
+            if ($event instanceof Reading) {
+                $beforeS = $event->moment->unixS - 1;
+                expect((new WorkshopWear($book, $beforeS))->of($chainId)?->contradicts((new WearReading)($event->input())))->toBeNull("chain {$chainId} at {$event->moment->unixS}");
+                $read++;
+            }
+        }
+    }
+    $wear = new WorkshopWear($book, (new DateTimeImmutable($today))->getTimestamp());
+    $factors = array_map(fn(int $id) => $wear->ofBike($id)->factor(), array_filter($book->bikeIds, fn(int $id) => $wear->ofBike($id)->chains > 0));
+    expect($read)->toBeGreaterThan(10)->and($factors)->not->toBe([])->and(min($factors))->toBeGreaterThan(0.7)->and(max($factors))->toBeLessThan(1.4);
+})->with(['2026-11-25T12:00:00+01:00']);

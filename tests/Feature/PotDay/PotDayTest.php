@@ -212,6 +212,16 @@ it('given up, keeps as waxed what hung by then', function (): void {
         ->and($this->bench->state($c)->status)->toBe(ChainStatus::Bare);
 });
 
+it('asks how a chain was waxed whose soak was passed over, and believes the answer', function (string $answer, ?float $left): void {
+    [$a] = threeChains($this);
+    $pot = ($this->pot)();
+    $job = ($this->begin)(($this->wish)($pot, [$a]));
+    ($this->lead)($job, 'under');
+    expect($job->refresh()->run()->step()?->asks)->toBe(['fully', 'partly', 'no']);
+    ($this->lead)($job, null, ['under' => ['kind' => 'skip', 'about' => ['text' => 'no time', 'waxed' => $answer]]]);
+    expect(Dip::query()->where('pot_id', $pot->id)->count())->toBe($left === null ? 0 : 1)->and($left === null ? null : $this->bench->state($a)->leftKm())->toBe($left);
+})->with([['fully', 300.0], ['partly', 150.0], ['no', null]]);
+
 it('takes a probe’s readings once, good beside bad, whatever its clock, and nobody else’s pot', function (): void {
     $pot = ($this->pot)();
     $other = ($this->pot)('blend');
@@ -333,6 +343,9 @@ it('says what a dip costs and draws how the bath came to be as it is', function 
     $pot = ($this->pot)('softened', 400, ['flash' => '110']);
     $this->post('/prices', ['action_id' => (string) Str::uuid(), 'supply' => 'wax', 'amount' => 14, 'quantity' => 1000, 'date' => '2026-11-01'])->assertSessionHasNoErrors();
     $this->post('/dips', ['chains' => [$a->id], 'dry' => true, 'pot_id' => $pot->id, 'pickups' => [$a->id => '5']] + Bench::form(50))->assertSessionHasNoErrors();
+    // The chain's own story says the same: its first dip, which nobody weighed, is taken as those weighed on the average.
+    $this->post('/prices', ['action_id' => (string) Str::uuid(), 'supply' => 'chain', 'amount' => 30, 'quantity' => 1, 'date' => '2026-01-01'])->assertSessionHasNoErrors();
+    expect(implode(' ', array_column($this->get("/chains/{$a->id}/retirement")->json('life'), 'value')))->toContain('wax €0.14');
     // Oil alone, after a smear test.
     $this->post("/pots/{$pot->id}/bath", ['act' => 'top_up', 'oil' => '4'] + Bench::form(40))->assertSessionHasNoErrors();
     $this->post("/pots/{$pot->id}/bath", ['act' => 'top_up'] + Bench::form(39))->assertSessionHasErrors('wax');
