@@ -57,7 +57,8 @@ final readonly class MoneyProps
             'years' => array_map(fn(int $year) => $row((string) $year, fn(Expense $one) => $costs->yearOf($one) === $year, fn(Ride $ride) => $costs->yearOf($ride) === $year), $costs->years()),
             'bikes' => [
                 ...array_map(fn(int $id) => $row($voice->names->bike($id), fn(Expense $one) => $one->bikeId === $id, fn(Ride $ride) => $ride->bikeId === $id), $book->bikeIds),
-                $row($voice->say('ui.money.common'), fn(Expense $one) => ! in_array($one->bikeId, $book->bikeIds, true), fn(Ride $ride) => ! in_array($ride->bikeId, $book->bikeIds, true)),
+                // What is for all bikes was not used up by the km that are on none.
+                ['per' => '–'] + $row($voice->say('ui.money.common'), fn(Expense $one) => ! in_array($one->bikeId, $book->bikeIds, true), fn(Ride $ride) => ! in_array($ride->bikeId, $book->bikeIds, true)),
             ],
             'chains' => $this->chains($book, $voice, $costs),
             'beside' => [

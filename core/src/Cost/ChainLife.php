@@ -72,9 +72,12 @@ final readonly class ChainLife
         return $this->chainMinor === null || $this->linksMinor === null || $this->waxMinor === null || $this->dripMinor === null ? null : $this->chainMinor + $this->linksMinor + $this->waxMinor + $this->dripMinor;
     }
 
-    /** For 1000 km; the most it can be where some of its km are unknown. Null without a price, and before it was ridden. */
+    /**
+     * For 1000 km; the most it can be where some of its km are unknown. Null without a price, before it was ridden, and where it
+     * came used: what it cost before is not known.
+     */
     public function per1000KmMinor(): ?float
     {
-        return $this->totalMinor() === null || $this->km->km <= 0.0 ? null : self::KM * $this->totalMinor() / $this->km->km;
+        return $this->cameUsed || $this->totalMinor() === null || $this->km->km <= 0.0 ? null : self::KM * $this->totalMinor() / $this->km->km;
     }
 }

@@ -93,10 +93,10 @@ final readonly class WorkshopCosts
         return (float) array_sum(array_map(fn(Ride $ride) => $ride->km, $which === null ? $this->rides : array_filter($this->rides, $which)));
     }
 
-    /** Null where nothing was ridden. */
+    /** Null where nothing was ridden, or nothing was paid. */
     public static function per1000Km(int $minor, float $km): ?float
     {
-        return $km > 0.0 ? self::KM * $minor / $km : null;
+        return $km > 0.0 && $minor > 0 ? self::KM * $minor / $km : null;
     }
 
     public function yearOf(Entry|Expense $one): int
