@@ -15,6 +15,8 @@ use Dripel\Core\Interval\LifeCurve;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\PotDay\PotCapacity;
 use Dripel\Core\Strip\Solvent;
@@ -64,7 +66,7 @@ final readonly class WorkshopYears
         return new self(
             $bikes,
             $speeds,
-            self::pot($book, $terms, $vessel, $waxG, $pickupG),
+            self::pot($book, $terms, $vessel, $waxG, $pickupG, $nowS),
             new SimulatedCosts($cost(Supply::Chain, 1), $strip->minor / SolventCost::TOGETHER, $cost(Supply::QuickLink, 1), $cost(Supply::Cassette, 1), IntervalEconomyInput::CHAINS_PER_CASSETTE, $cost(Supply::Wax, 1000), $cost(Supply::DripWax, DripDoseInput::USUAL_ML), $hourMinor),
             $book->settings->lifeCurve(),
             $book->settings->dripAsWax(),
@@ -138,7 +140,7 @@ final readonly class WorkshopYears
         );
     }
 
-    private static function pot(Book $book, PlanTerms $terms, ?Vessel $vessel, ?float $waxG, float $pickupG): SimulatedPot
+    private static function pot(Book $book, PlanTerms $terms, ?Vessel $vessel, ?float $waxG, float $pickupG, int $nowS): SimulatedPot
     {
         [$diameterMm, $heightMm, $usualG] = self::USUAL_POT;
         $vessel ??= new Vessel($diameterMm, $heightMm);
@@ -156,6 +158,19 @@ final readonly class WorkshopYears
             $vessel,
             $waxG,
             $pickupG,
+            rinsed: self::rinses($book, $nowS),
         );
+    }
+
+    /** Whether re-waxes of the last year were rinsed, more often than not; where there is none yet they are taken to be. */
+    private static function rinses(Book $book, int $nowS): bool
+    {
+        $dips = array_merge(...array_map(
+            fn(int $chainId) => array_slice(array_filter($book->history($chainId)->until($nowS)->events, fn(Entry $event) => $event instanceof Dip), 1),
+            $book->chainIds,
+        ));
+        $dips = array_filter($dips, fn(Entry $dip) => $dip->moment->unixS > $nowS - YearOfRiding::DAYS * 86400);
+
+        return 2 * count(array_filter($dips, fn(Entry $dip) => $dip instanceof Dip && $dip->rinsed)) >= count($dips);
     }
 }

@@ -11,7 +11,7 @@ use Dripel\Core\Logbook\Settings;
 /** What a bike was ridden in the last year: the mean week, km as ridden from Monday, and how much wax a km took. */
 final readonly class YearOfRiding
 {
-    private const DAYS = 364;
+    public const DAYS = 364;
 
     private const LEAST_WEEKS = 4.0;
 

@@ -57,13 +57,13 @@ const DAY_S = 86400;
  * @param array<int, float> $ratePct in % per 1000 km by chain
  * @param list<int> $retired
  */
-function worn(array $ratePct, int $days = 40, array $retired = [], array $parts = [], array $fittings = [], array $settings = [], Condition $condition = Condition::Dry, bool $waxed = true): Book
+function worn(array $ratePct, int $days = 40, array $retired = [], array $parts = [], array $fittings = [], array $settings = [], Condition $condition = Condition::Dry, bool $waxed = true, bool $rinsed = true): Book
 {
     [$rides, $events, $day] = [[], [], 0];
     foreach ($ratePct as $chain => $rate) {
         $fittings[] = new Fitting(1000 + $chain, new Moment(DAY_S * $day), 1, $chain);
         for ($i = 0; $i < $days; $i++) {
-            $waxed && $i % 3 === 0 && $events[] = new Dip(10_000 + $day, new Moment(DAY_S * $day), $chain);
+            $waxed && $i % 3 === 0 && $events[] = new Dip(10_000 + $day, new Moment(DAY_S * $day), $chain, rinsed: $rinsed);
             $rides[] = new Ride(++$day, new Moment(DAY_S * $day - 3600), 1, 100.0, 4.0, $condition);
             if ($i % 10 === 9) {
                 $events[] = new Reading($day, new Moment(DAY_S * $day - 60), $chain, new DigitalReading(0.02 + $rate * ($i + 1) / 10, 0.01));
@@ -165,6 +165,12 @@ it('files what it finds in effective kilometres: all factors and intervals times
         // Every 300 km as ridden in the damp.
         ->and($bike->rateIntervalKm)->toEqualWithDelta(450.0 * $c, 1e-6)->and($advice?->lifeKm())->toEqualWithDelta(20_000.0, 1e-6);
 })->with([1.0, 0.8, 1.25]);
+
+it('dirties the bath of the years as the riders do: rinsed where most of the last year’s re-waxes were', function (bool $rinsed): void {
+    $book = worn([1 => 0.05], rinsed: $rinsed);
+    $years = WorkshopYears::of($book, new WorkshopWear($book, 40 * DAY_S), null, null, 6.0, new PriceList([]), [], 0.0, 40 * DAY_S);
+    expect($years->input(new SimulatedPolicy(300.0), 1)->pot->rinsed)->toBe($rinsed);
+})->with([true, false]);
 
 it('lets the newest twenty measured chains speak, a bike’s own always among them', function (): void {
     // Five measured chains of bike 1, then 25 new ones of other bikes that nobody measured.
