@@ -26,7 +26,7 @@ it('plans four weeks of the demo, moves the pot day a week, takes the offered to
             $day = $day->modify('+1 day');
             $page->part('pot-'.$day->format('Y-m-d'));
         }
-        $page->awaitText('headline', 'This plan breaks on Sat 28 Nov')->awaitText('breaks', 'on Sat 28 Nov would start with 0 km of wax on A')->awaitText('repair-0', 'Drip Badger A Fri 27 Nov');
+        $page->awaitText('headline', 'This plan breaks on Sat 28 Nov')->awaitText('breaks', 'Badger’s 44 km on Sat 28 Nov take 61 km of wax, and A would have 0 km')->awaitText('repair-0', 'Drip Badger A Fri 27 Nov');
         expect($page->axe())->toBe([])->and($page->scrollsSideways())->toBeFalse();
         $page->click('repair-0')->awaitText('tried', 'one top-up')->click('keep')->awaitText('done', 'The plan is kept')->awaitText('followed', 'Next and the calendar');
         // The calendar has it.

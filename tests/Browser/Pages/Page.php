@@ -150,7 +150,15 @@ class Page
     /** @return list<string> names of the code that a person would read: none */
     public function codeNames(): array
     {
-        return CodeNames::in((string) $this->driver->executeScript('return document.body.innerText'));
+        return CodeNames::in((string) $this->driver->executeScript(
+            <<<'JS'
+            const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT, (node) =>
+                ['SCRIPT', 'STYLE', 'NOSCRIPT'].includes(node.parentElement.tagName) || !node.parentElement.checkVisibility() ? NodeFilter.FILTER_REJECT : NodeFilter.FILTER_ACCEPT)
+            const texts = []
+            while (walker.nextNode()) texts.push(walker.currentNode.textContent)
+            return texts.join('\n')
+            JS,
+        ));
     }
 
     public function scrollsSideways(): bool
