@@ -102,7 +102,7 @@ final readonly class AheadWords
         return implode('; ', array_filter([
             $this->voice->say('ahead.day.'.($kept !== null ? 'kept' : ($day->broken ? 'broken' : ($day->rideKm > 0.0 ? ($q->distance($day->rideKm) === $q->distance($day->riddenKm) ? 'ride' : 'ride_wax') : 'rest'))), $parameters),
             $riding->names[$day->day] ?? '',
-            $day->pot ? $this->voice->say('ahead.day.pot') : '',
+            $day->dipped !== [] ? $this->voice->say('ahead.day.pot') : '',
             $day->offId === null ? '' : $this->voice->say('ahead.day.swap', ['chain' => $names->chain($day->chainId), 'off' => $names->chain($day->offId)]),
             $measure === [] ? '' : $this->voice->say('ahead.day.measure', ['chains' => $this->voice->names->list($measure)]),
             $day->dripped === [] ? '' : $this->voice->say('ahead.day.drip', [

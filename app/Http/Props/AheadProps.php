@@ -153,7 +153,7 @@ final readonly class AheadProps
             ]), array_slice($doubts, 0, self::DOUBTS)),
             'repairs' => $broken === [] ? [] : array_map($this->repair(...), $this->plan->repairs($potDays)),
             'bottle' => $bottle,
-            'pots' => array_map(fn(int $day) => $this->pot($day, $result), $potDays),
+            'pots' => array_map(fn(int $day) => $this->pot($day, $lanes), $potDays),
             'days' => array_map(fn(int $day) => [
                 'date' => $this->plan->date($day), 'potDate' => $this->plan->potOn($day), 'label' => LocalDay::named($this->plan->date($day), $this->voice->zone())->weekday() === 6 || $day === 0 ? $q->date((int) strtotime("{$this->plan->date($day)} 12:00 UTC"), 'd MMM') : '',
                 'weekend' => LocalDay::named($this->plan->date($day), $this->voice->zone())->weekday() >= 6, 'allowed' => $this->plan->input->allowedDays[$day],
@@ -176,10 +176,15 @@ final readonly class AheadProps
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function pot(int $day, PotDaysResult $result): array
+    /**
+     * @param array<int, list<LaneDay>> $lanes also where the plan broke before
+     *
+     * @return array<string, mixed>
+     */
+    private function pot(int $day, array $lanes): array
     {
-        $found = array_values(array_filter($result->potDays, fn(PlannedPotDay $one) => $one->day === $day))[0] ?? new PlannedPotDay($day, 0, []);
+        $dips = array_merge(...array_map(fn(array $days) => $days[$day]->dipped, array_values($lanes)));
+        $found = new PlannedPotDay($day, $this->plan->input->batches(count($dips)), $dips);
 
         return [
             'day' => $day, 'date' => $this->plan->potOn($day), 'label' => $this->words->day($this->plan->potOn($day)), 'text' => $this->words->pot($found), 'chains' => $found->dips,
@@ -219,7 +224,7 @@ final readonly class AheadProps
                 'ride' => $day->riddenKm / $longest,
                 'swap' => $day->offId === null ? null : $this->voice->names->chain($day->chainId),
                 'drip' => $day->dripped === [] ? null : implode(' ', array_map($this->voice->names->chain(...), array_unique($day->dripped))),
-                'pot' => $day->pot,
+                'pot' => $day->dipped !== [],
                 'kept' => isset($riding->kept[$day->day]) ? $this->voice->names->chain($riding->kept[$day->day]->chainId) : null,
                 'measure' => implode(' ', $this->toMeasure($bike, $day->day, $measuring)) ?: null,
                 'broken' => $day->broken,

@@ -7,7 +7,10 @@ namespace Dripel\Core\Plan;
 /** One day of one bike in a plan: what is left on the chain before and after its ride (effective km, margin included), and what is done before. */
 final readonly class LaneDay
 {
-    /** @param list<int> $dripped chains topped up for it, the evening before */
+    /**
+     * @param list<int> $dripped chains topped up for it, the evening before
+     * @param list<int> $dipped
+     */
     public function __construct(
         public int $day,
         public int $chainId,
@@ -19,8 +22,8 @@ final readonly class LaneDay
         /** The chain that came off for it. */
         public ?int $offId,
         public array $dripped,
-        /** Whether its chains came out of the pot for it. */
-        public bool $pot,
+        /** Its chains that came out of the pot for it. */
+        public array $dipped,
         /** Whether no chain could take it. */
         public bool $broken,
     ) {}

@@ -36,7 +36,7 @@ final readonly class PlanCheck
             $chains = array_map(intval(...), ($plan->bikes[$bikeId] ?? $plan->dripBikes[$bikeId])->chains);
             foreach ($days as $day) {
                 $at = fn(int $hour, int $before = 0): Moment => new Moment(max($nowS + 1, $plan->today->plus($day->day - $before)->atHour($hour)), sequence: ++$id);
-                if ($day->pot) {
+                if ($day->dipped !== []) {
                     foreach ($chains as $chain) {
                         $events[] = new Dip(++$id, $at(PlanHours::pot($plan->terms), $plan->terms->evening ? 1 : 0), $chain);
                     }

@@ -143,7 +143,7 @@ final readonly class WorkshopPlan
             $alone = isset($this->dripBikes[$bikeId]);
             $run = new BikeRun($bike, $alone ? PlannedTopUp::alone($bike->intervalKm, $this->terms->topUpMinutes) : $topUp);
             for ($day = 0; $day < $this->terms->days; $day++) {
-                $pot = ! $alone && in_array($day, $potDays, true) && $run->dip() !== [];
+                $dipped = ! $alone && in_array($day, $potDays, true) ? $run->dip() : [];
                 [$swaps, $drips] = [count($run->swaps), count($run->dripped)];
                 $ridden = $run->ride($day);
                 $chain = $run->on;
@@ -158,7 +158,7 @@ final readonly class WorkshopPlan
                     $this->riding[$bikeId]->ridden[$day],
                     isset($run->swaps[$swaps]) ? (int) $bike->chains[$run->swaps[$swaps][1]] : null,
                     array_map(fn(array $one) => (int) $bike->chains[$one[1]], array_slice($run->dripped, $drips)),
-                    $pot,
+                    array_map(fn(int $n) => (int) $bike->chains[$n], $dipped),
                     ! $ridden,
                 );
             }

@@ -38,6 +38,8 @@ it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next a
     $try = fn(array $dates, bool $bottle) => $this->postJson('/ahead/try', ['action_id' => (string) Str::uuid(), 'dates' => $dates, 'bottle' => $bottle])->assertOk()->json();
     $moved = $try(['2026-12-17'], false);
     expect($moved['feasible'])->toBeFalse()->and(($this->plain)($moved['broken']))->toContain('Heron’s 90 km on Sun 13 Dec take 90 km of wax, and B would have 0 km.')->and(($this->plain)($moved['repairs'][0]['text']))->toBe('A pot day on Thu 26 Nov (59 min)');
+    // What the pot takes on its day is known, though the plan broke before it.
+    expect(($this->plain)($moved['pots'][0]['text']))->toContain('Heron A and B')->and($moved['pots'][0]['chains'])->toHaveCount(2);
     $drip = array_values(array_filter($moved['repairs'], fn(array $one) => $one['bottle']))[0];
     expect(($this->plain)($drip['text']))->toBe('Drip Heron B Sat 12 Dec (1 h)');
     $mended = $try($drip['dates'], true);
