@@ -52,11 +52,13 @@ it('stands in the documentation as it is reckoned by hand, from the rows of the 
         $ratios[$letter] = $forecast->result->rateP50 / $expected;
         expect($docs('wear.md'))->toContain(sprintf('| %s | %.0f km | %.4f | %.4f | %.2f |', $letter, $forecast->intervalKm, $expected, $forecast->result->rateP50, $ratios[$letter]));
     }
-    $factor = array_product($ratios) ** (1 / 3);
+    // B was read with the coarse gauge for the most part: it says too little of its rate to be counted, as the Gauge says ("2 chains").
+    $factor = sqrt($ratios['A'] * $ratios['C']);
     // The middle school's life is wanted: where life ÷ factor is 15,000 km.
     $advised = 200 * (25_000 / (15_000 * $factor)) ** (log(1.5) / log(25 / 15));
-    expect($wear->ofBike(1)->factor())->toEqualWithDelta($factor, 0.01)
+    expect($wear->ofBike(1)->factor())->toEqualWithDelta($factor, 0.001)
         ->and($page('/gauge')['bikes'][0]['advice']['text'])->toBe('Re-wax it about every '.round($advised, -1).' km.')
+        ->and($page('/gauge')['bikes'][0]['advice']['reason'])->toContain('2 chains of it')
         ->and($docs('wear.md'))->toContain(sprintf('their mean %.2f', $factor))->toContain(sprintf('%.0f km, said as %d km', $advised, round($advised, -1)));
 
     // What-if, the middle school: shares of chains, and what the pot and the bottle took, per 1,000 km.
@@ -69,5 +71,5 @@ it('stands in the documentation as it is reckoned by hand, from the rows of the 
     $share = 0.5 * $factor / 15 / (0.5 - 0.02);
     $pot = ($number(10) * $cents['wax'] + $number(8) * $ml * $cents['drip_wax']) / ($number(3) / 1000);
     expect(($share * $one + $pot) / 100)->toEqualWithDelta($number(12), 0.02)
-        ->and($docs('ahead.md'))->toContain(sprintf('%s × %.4f', $euro($one), $share))->toContain(sprintf('%s + %s = %s', $euro($share * $one), $euro($pot), $euro($share * $one + $pot)));
+        ->and($docs('ahead.md'))->toContain(sprintf('%s × %.4f', $euro($one), $share))->toContain(sprintf('€%.3f + €%.3f = %s', $share * $one / 100, $pot / 100, $euro($share * $one + $pot)));
 });
