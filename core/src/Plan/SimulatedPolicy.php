@@ -6,6 +6,7 @@ namespace Dripel\Core\Plan;
 
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\Fields;
+use Dripel\Core\Input\InvalidInput;
 
 /** By which rules a rider goes: the interval, how many chains a bike, their order, the limit (null: each bike's own), and whether there is a pot at all. */
 final readonly class SimulatedPolicy
@@ -34,7 +35,9 @@ final readonly class SimulatedPolicy
 
     public static function from(Fields $in): self
     {
-        $in->only('interval_km', 'rotation', 'chains', 'limit_pct', 'drip_only', 'wears_as_km');
+        $in->only('interval_km', 'rotation', 'chains', 'limit_pct', 'drip_only', 'wears_as_km', 'dips');
+        // A pot day dips all that was ridden; which of them is not yet to be chosen.
+        $in->has('dips') && $in->text('dips') !== 'used' && throw new InvalidInput('dips', 'must be "used": a pot day dips every chain that was ridden');
 
         return new self(
             $in->number('interval_km'),

@@ -165,12 +165,14 @@ final readonly class WorkshopYears
     /** Whether re-waxes of the last year were rinsed, more often than not; where there is none yet they are taken to be. */
     private static function rinses(Book $book, int $nowS): bool
     {
-        $dips = array_merge(...array_map(
-            fn(int $chainId) => array_slice(array_filter($book->history($chainId)->until($nowS)->events, fn(Entry $event) => $event instanceof Dip), 1),
-            $book->chainIds,
-        ));
-        $dips = array_filter($dips, fn(Entry $dip) => $dip->moment->unixS > $nowS - YearOfRiding::DAYS * 86400);
+        $rinsed = [];
+        foreach ($book->chainIds as $chainId) {
+            $dips = array_filter($book->history($chainId)->until($nowS)->events, fn(Entry $event) => $event instanceof Dip);
+            foreach (array_slice($dips, 1) as $dip) {
+                $dip->moment->unixS > $nowS - YearOfRiding::DAYS * 86400 && $rinsed[] = $dip->rinsed;
+            }
+        }
 
-        return 2 * count(array_filter($dips, fn(Entry $dip) => $dip instanceof Dip && $dip->rinsed)) >= count($dips);
+        return 2 * count(array_filter($rinsed)) >= count($rinsed);
     }
 }
