@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\PlannedRide;
+use App\Models\Pot;
 use App\Models\Workshop;
 use App\Support\AppClock;
 use Illuminate\Support\Str;
@@ -154,6 +155,10 @@ it('lays policies side by side over the years', function (): void {
     preg_match('/it is €([\d.]+)\.$/', $dear['economy']['text'], $own);
     expect((float) ($own[1] ?? 0))->toEqualWithDelta($row, 0.01 * $row);
     $ask([$policy(0)])->assertStatus(422)->assertJsonValidationErrors('policies.0.interval');
+    // A pot in which nothing can be dipped: what to do, and no error of the machine.
+    ($this->does)('/pots', ['name' => 'Drawer', 'kind' => 'slow_cooker', 'diameter' => '130', 'height' => '105', 'low' => '90', 'high' => '150', 'wax' => 'plain']);
+    ($this->does)('/pots/'.Pot::query()->latest('id')->firstOrFail()->id.'/bath', ['act' => 'fill', 'wax' => 8] + Bench::form(1));
+    $ask([$policy(300)])->assertStatus(422)->assertJsonValidationErrors(['pot' => __('errors.pot_too_low')]);
     expect(($this->page)('/ahead/what-if')['policies'])->toHaveCount(4);
 });
 
