@@ -258,7 +258,7 @@ it('refuses what cannot be, with a remedy, and stores nothing', function (
             ['bike_id' => $this->heron->id, 'distance' => 40_000, 'condition' => 'dry'] + Bench::form(1),
         ],
         'distance',
-        'at most 2,000 km',
+        'at most 2,000',
     ],
     'no distance' => [
         'post',
