@@ -151,7 +151,7 @@ final readonly class WhatIfProps
             'to' => $q->distance($toKm),
             'text' => $this->voice->say($found->atEdge ? 'ui.what_if.best_edge' : 'ui.what_if.best', [
                 'best' => $q->distance($found->best->intervalKm), 'money' => $q->money($found->best->costPer1000Km), 'own' => $q->distance($own), 'own_money' => $q->money($nearest->costPer1000Km), 'bike' => $this->voice->names->bike((int) $bike->id),
-            ]),
+            ]).($found->best->extrapolated ? ' '.$this->voice->say('wear.advice.outside') : ''),
         ];
     }
 }
