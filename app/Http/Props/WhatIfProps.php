@@ -85,7 +85,7 @@ final readonly class WhatIfProps
             'economy' => $this->economy($workshop, $bike, $years),
             'bike' => [
                 'id' => $bike->id, 'name' => $this->voice->names->bike((int) $bike->id),
-                'rate' => $this->voice->say('ui.what_if.measured', ['rate' => $q->number($bike->ratePctPer1000Km, 3), 'interval' => $q->distance($bike->rateIntervalKm), 'km' => $q->distance(array_sum($bike->weekKm)), 'factor' => $q->number($bike->factor, 2)]),
+                'rate' => $this->voice->say('ui.what_if.measured', ['bike' => $this->voice->names->bike((int) $bike->id), 'rate' => $q->number($bike->ratePctPer1000Km, 3), 'interval' => $q->distance($bike->rateIntervalKm), 'km' => $q->distance(array_sum($bike->weekKm)), 'factor' => $q->number($bike->factor, 2)]),
             ],
             'unpriced' => (new StripWords($this->voice))->unpriced($workshop->unpriced),
         ];
@@ -151,7 +151,8 @@ final readonly class WhatIfProps
             'to' => $q->distance($toKm),
             'text' => $this->voice->say($found->atEdge ? 'ui.what_if.best_edge' : 'ui.what_if.best', [
                 'best' => $q->distance($found->best->intervalKm), 'money' => $q->money($found->best->costPer1000Km), 'own' => $q->distance($own), 'own_money' => $q->money($nearest->costPer1000Km), 'bike' => $this->voice->names->bike((int) $bike->id),
-            ]).($found->best->extrapolated ? ' '.$this->voice->say('wear.advice.outside') : ''),
+                'outside' => $found->best->extrapolated ? $this->voice->say('ui.what_if.outside') : '',
+            ]),
         ];
     }
 }
