@@ -157,8 +157,9 @@ it('lies near its own house rules, and no reading of it contradicts what was for
         foreach ($book->history($chainId)->events as $event) {
             if ($event instanceof Reading) {
                 $beforeS = $event->moment->unixS - 1;
-                expect((new WorkshopWear($book, $beforeS))->of($chainId)?->contradicts((new WearReading)($event->input())))->toBeNull("chain {$chainId} at {$event->moment->unixS}");
-                $read++;
+                $foretold = (new WorkshopWear($book, $beforeS))->of($chainId);
+                expect($foretold?->contradicts((new WearReading)($event->input())))->toBeNull("chain {$chainId} at {$event->moment->unixS}");
+                $foretold === null || $read++;
             }
         }
     }
