@@ -13,7 +13,6 @@ use App\Actions\Fittings\FitChain;
 use App\Actions\History\UndoActions;
 use App\Actions\Rides\LogRide;
 use App\Actions\Rides\RideFacts;
-use App\Http\Props\MeaningProps;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Moments;
@@ -23,6 +22,7 @@ use App\Models\Bike;
 use App\Models\Chain;
 use App\Support\CurrentWorkshop;
 use App\Text\FitWords;
+use App\Text\MeaningWords;
 use App\Text\Speaker;
 use App\Text\Voice;
 use App\Wear\ReadWear;
@@ -151,7 +151,7 @@ final readonly class Understand
         $percent = $said->figure ?? throw NotUnderstood::because('how_worn', ['bike' => $voice->names->bike($bike->id)]);
 
         $input = ['kind' => 'digital', 'value_pct' => $percent];
-        $meaning = (new MeaningProps($book, $voice, $this->readWear->of($book, $at->unixS), $at->unixS))->of($chain->id, $input);
+        $meaning = (new MeaningWords($book, $voice, $this->readWear->of($book, $at->unixS), $at->unixS))->of($chain->id, $input);
 
         return new Command(
             $this->say('measure', ['chain' => $voice->names->fullChain($chain->id), 'wear' => $voice->quantities->percent($percent), 'at' => $said->when->words()]),

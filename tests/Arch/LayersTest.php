@@ -119,3 +119,5 @@ it('writes through one door, which keeps the once-only id of a button until it i
         }
     }
 });
+
+arch('what lies below the pages knows none of them')->expect('App\Http')->not->toBeUsedIn(['App\Command', 'App\Text', 'App\Archive', 'App\Cost', 'App\Ahead']);

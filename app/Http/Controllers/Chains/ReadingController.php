@@ -6,10 +6,10 @@ namespace App\Http\Controllers\Chains;
 
 use App\Actions\Chains\RecordReading;
 use App\Http\Controllers\Controller;
-use App\Http\Props\MeaningProps;
 use App\Http\Requests\Chains\ReadingRequest;
 use App\Logbook\ReadBook;
 use App\Models\Chain;
+use App\Text\MeaningWords;
 use App\Text\Speaker;
 use App\Wear\ReadWear;
 use Illuminate\Http\JsonResponse;
@@ -28,7 +28,7 @@ final class ReadingController extends Controller
     public function meaning(ReadingRequest $request, Chain $chain, ReadBook $readBook, ReadWear $readWear, Speaker $speaker): JsonResponse
     {
         $atS = $request->moment()->unixS;
-        $props = new MeaningProps($readBook($request->workshop()), $speaker->voice(), $readWear($request->workshop(), $atS), $atS);
+        $props = new MeaningWords($readBook($request->workshop()), $speaker->voice(), $readWear($request->workshop(), $atS), $atS);
 
         return response()->json($props->of($chain->id, $request->reading()->input()));
     }

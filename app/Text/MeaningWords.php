@@ -2,11 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Props;
+namespace App\Text;
 
 use App\Actions\Chains\CheckReading;
-use App\Text\Voice;
-use App\Text\WearWords;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Wear\SpotsAgree;
@@ -14,7 +12,7 @@ use Dripel\Core\Wear\WearReading;
 use Dripel\Core\Wear\WorkshopWear;
 
 /** What a reading would mean at its moment, before it is kept. */
-final readonly class MeaningProps
+final readonly class MeaningWords
 {
     public function __construct(private Book $book, private Voice $voice, private WorkshopWear $wear, private int $atS) {}
 
