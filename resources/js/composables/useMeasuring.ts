@@ -9,6 +9,8 @@ export function isRead(spot: Spot, kind: Instrument['kind'] | undefined): boolea
   return (kind === 'digital' ? spot.value_pct : spot.length_mm) !== ''
 }
 const name = (instrument: Instrument) => `${instrument.kind} ${instrument.id ?? ''}`
+/** Whether it is the same one: an answer of the server brings every instrument anew. */
+export const isSame = (one: Instrument, other: Instrument | undefined) => other !== undefined && name(one) === name(other)
 
 /** A reading as it is being taken: begins with the instrument that was used last on this device. */
 export function useMeasuring(instruments: Instrument[]) {

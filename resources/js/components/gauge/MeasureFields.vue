@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import { newActionId } from '@/composables/useActionForm'
-import { emptySpot, isRead } from '@/composables/useMeasuring'
+import { emptySpot, isRead, isSame } from '@/composables/useMeasuring'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
 import type { Instrument, Meaning, Measuring } from '@/types/gauge'
@@ -80,9 +80,9 @@ const said = (i: number) => {
           <label
             v-for="one in instruments"
             :key="`${one.kind} ${one.id}`"
-            :class="{ on: one === reading.instrument }"
+            :class="{ on: isSame(one, reading.instrument) }"
             :data-test="one.id === null ? `kind-${one.kind}` : `instrument-${one.name}`">
-            <input type="radio" name="instrument" :checked="one === reading.instrument" @change="emit('choose', one)" />
+            <input type="radio" name="instrument" :checked="isSame(one, reading.instrument)" @change="emit('choose', one)" />
             <b>{{ one.name }}</b><small>{{ one.about }}</small>
           </label>
         </div>
