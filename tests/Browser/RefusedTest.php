@@ -42,7 +42,7 @@ it('keeps every field of a form that is refused', function (): void {
         ['/', 'ride-Heron'], ['/', 'topup-Heron'], ['/gauge', 'add-instrument'], ['/gauge', 'change-expected'], ['/bikes/1', 'add-part'], ['/bikes/5', 'new-commute'],
         ['/road', 'edit-ride'], ['/road', 'split-ride'], ['/road', 'catch-up'], ['/books', 'add-jar'], ['/books', 'add-pot'], ['/books', 'add-bottle'], ['/books', 'add-link'], ['/books', 'set-price'],
         ['/books', 'tend-Shed pot'], ['/ahead', 'add-ride'], ['/chains/1', 'details'], ['/chains/13', 'correct-opening'],
-        ['/', 'measure-Heron'], ['/gauge', 'edit-Drawer gauge'], ['/books/money', null], ['/arrive?bike=1', null], ['/protocols/three_and_two/copy', null],
+        ['/', 'measure-Heron'], ['/books', 'tend-Clean spirit'], ['/chains/1', 'topup'], ['/gauge', 'edit-Drawer gauge'], ['/books/money', null], ['/arrive?bike=1', null], ['/protocols/three_and_two/copy', null],
         ['/chains/new', null], ['/bikes/new', null], ['/bikes/1', null], ['/settings', null],
     ] as [$path, $opens]) {
         $page = Page::open($this->driver, $this->server->url, $path);
