@@ -199,7 +199,7 @@ final readonly class AheadProps
      */
     private function toMeasure(PlannedBike $bike, int $day, array $measuring): array
     {
-        return array_values(array_map(fn(string|int $id) => $this->voice->names->chain((int) $id), array_filter($bike->chains, fn(string|int $id) => ($measuring[(int) $id] ?? null) === $day)));
+        return array_values(array_map(fn(string|int $id) => $this->voice->names->chain((int) $id), array_filter($bike->ids(), fn(string|int $id) => ($measuring[(int) $id] ?? null) === $day)));
     }
 
     /**
@@ -217,10 +217,10 @@ final readonly class AheadProps
         return [
             'bike' => $bikeId,
             'name' => $this->voice->names->bike($bikeId),
-            'about' => $this->voice->say(isset($this->plan->dripBikes[$bikeId]) ? 'ahead.lane.drip' : 'ahead.lane.interval', ['interval' => $this->voice->quantities->distance($bike->intervalKm)]).', '.$this->voice->say($riding->byHabit ? 'ahead.lane.habit' : 'ahead.lane.planned'),
+            'about' => $this->voice->say(isset($this->plan->dripBikes[$bikeId]) ? 'ahead.lane.drip' : 'ahead.lane.interval', ['interval' => $this->voice->quantities->distance($bike->km())]).', '.$this->voice->say($riding->byHabit ? 'ahead.lane.habit' : 'ahead.lane.planned'),
             'days' => array_map(fn(LaneDay $day) => [
-                'before' => $day->beforeKm / $bike->intervalKm,
-                'after' => $day->afterKm / $bike->intervalKm,
+                'before' => $day->beforeKm / $bike->km(),
+                'after' => $day->afterKm / $bike->km(),
                 'ride' => $day->riddenKm / $longest,
                 'swap' => $day->offId === null ? null : $this->voice->names->chain($day->chainId),
                 'drip' => $day->dripped === [] ? null : implode(' ', array_map($this->voice->names->chain(...), array_unique($day->dripped))),

@@ -76,6 +76,12 @@ final readonly class Fields
         };
     }
 
+    /** Null where it is not there or null. */
+    public function wholeOrNull(string $name): ?int
+    {
+        return $this->has($name) && $this->values[$name] !== null ? $this->whole($name) : null;
+    }
+
     public function yesOrNo(string $name): bool
     {
         $value = $this->value($name);

@@ -7,16 +7,26 @@ namespace Dripel\Core\Plan;
 use Dripel\Core\Input\Check;
 
 /**
- * One bike ridden day after day by the rule, from a pot day or from today: the fitted chain as long as it can, then the least used
- * that can, then top-ups on the fitted one, then on another. Stops at the first day that no chain can take.
+ * One bike ridden day after day by the rule: the fitted chain as long as it can, then the least used that can, then top-ups on the
+ * fitted one, then on another. A chain takes a ride if it takes it in km and in hours, as far as the bike goes by them. It stops at
+ * the first day that no chain can take.
  */
 final class BikeRun
 {
-    /** @var array<int, float> by chain */
+    /** @var array<int, float> effective km, by chain */
     public array $used;
+
+    /** @var array<int, float> by chain; none where the bike does not go by hours */
+    public array $hours;
 
     /** @var array<int, int> top-ups since its last dip, by chain */
     public array $topUps;
+
+    /** @var array<int, true> chains without wax */
+    public array $bare = [];
+
+    /** @var array<int, int> until which day a chain must be dipped, as long as it was not */
+    public array $dipBy = [];
 
     public int $on;
 
@@ -29,35 +39,35 @@ final class BikeRun
     /** Whether the last ride was longer than the interval: why no chain could take it. */
     public bool $tooLong = false;
 
+    private readonly float $intervalKm;
+
+    private readonly float $intervalHours;
+
     public function __construct(private readonly PlannedBike $bike, private readonly ?PlannedTopUp $topUp)
     {
-        $this->used = $bike->usedKm;
-        // What is bare has no wax to add to and none to ride on.
-        $this->topUps = array_map(fn(int $n) => ($bike->bare[$n] ?? false) ? PHP_INT_MAX : $bike->topUps[$n] ?? 0, array_keys($bike->chains));
+        // A measure without an interval is not looked at: nothing is used of it, and its interval is never reached.
+        $this->intervalKm = $bike->intervalKm ?? INF;
+        $this->intervalHours = $bike->intervalHours ?? INF;
+        $this->used = array_map(fn(PlannedChain $chain) => $bike->intervalKm === null ? 0.0 : $chain->usedKm, $bike->chains);
+        $this->hours = $bike->intervalHours === null ? [] : array_map(fn(PlannedChain $chain) => $chain->usedHours, $bike->chains);
+        $this->topUps = array_map(fn(PlannedChain $chain) => $chain->topUps, $bike->chains);
+        foreach ($bike->chains as $n => $chain) {
+            if ($chain->bare) {
+                $this->bare[$n] = true;
+            }
+            if ($chain->dipBy !== null) {
+                $this->dipBy[$n] = $chain->dipBy;
+            }
+        }
         $this->on = $bike->onBike;
     }
 
-    /**
-     * The pot: every chain that was ridden, and what hangs bare, is fresh.
-     *
-     * @return list<int> those that were dipped
-     */
-    public function dip(): array
-    {
-        $dips = $this->worn();
-        foreach ($dips as $n) {
-            [$this->used[$n], $this->topUps[$n]] = [0.0, 0];
-        }
-
-        return $dips;
-    }
-
-    /** @return list<int> the chains that a pot day would dip */
+    /** @return list<int> the chains that a pot day may dip: those that were ridden, that are bare, that must be dipped */
     public function worn(): array
     {
         $worn = [];
         foreach ($this->used as $n => $km) {
-            if ($km > 0.0 || $this->topUps[$n] === PHP_INT_MAX) {
+            if ($km > 0.0 || isset($this->bare[$n]) || isset($this->dipBy[$n]) || ($this->hours[$n] ?? 0.0) > 0.0) {
                 $worn[] = $n;
             }
         }
@@ -65,43 +75,100 @@ final class BikeRun
         return $worn;
     }
 
+    /** @param list<int> $chains that go into the pot, and come out fresh */
+    public function dip(array $chains): void
+    {
+        foreach ($chains as $n) {
+            [$this->used[$n], $this->topUps[$n]] = [0.0, 0];
+            if ($this->hours !== []) {
+                $this->hours[$n] = 0.0;
+            }
+            unset($this->bare[$n], $this->dipBy[$n]);
+        }
+    }
+
+    /** The first chain that must have been dipped by a day and was not. */
+    public function missed(int $day): ?int
+    {
+        $missed = null;
+        foreach ($this->dipBy as $n => $by) {
+            if ($by <= $day && ($missed === null || $n < $missed)) {
+                $missed = $n;
+            }
+        }
+
+        return $missed;
+    }
+
+    /** How much of its wax a chain has used, as far as the least used is chosen by it: 1 is the interval. */
+    public function fraction(int $chain): float
+    {
+        $km = $this->used[$chain] / $this->intervalKm;
+
+        return $this->hours === [] ? $km : max($km, $this->hours[$chain] / $this->intervalHours);
+    }
+
+    /** The wax that all chains have used, each at most once its interval, and all of it where one is bare. */
+    public function spent(): float
+    {
+        $sum = 0.0;
+        foreach ($this->used as $n => $_) {
+            $sum += isset($this->bare[$n]) ? 1.0 : min(1.0, $this->fraction($n));
+        }
+
+        return $sum;
+    }
+
     /** Rides a day; false where no chain can take it, with nothing changed. */
     public function ride(int $day): bool
     {
-        $km = $this->bike->dailyKm[$day];
-        if ($km <= 0.0) {
+        $km = $this->bike->intervalKm === null ? 0.0 : $this->bike->dailyKm[$day];
+        $hours = $this->hours === [] ? 0.0 : $this->bike->dailyHours[$day];
+        if ($km <= 0.0 && $hours <= 0.0) {
             return true;
         }
-        if ($this->takes($this->on, $km, 0)) {
-            return $this->take($this->on, $km);
+        if ($this->takes($this->on, $km, $hours, 0)) {
+            return $this->take($this->on, $km, $hours);
         }
-        $other = $this->leastUsed($km, 0);
+        $other = $this->leastUsed($km, $hours, false);
         if ($other !== null) {
             $this->swap($day, $other);
 
-            return $this->take($other, $km);
+            return $this->take($other, $km, $hours);
         }
-        $this->tooLong = $km > $this->bike->intervalKm;
+        $this->tooLong = $km > $this->intervalKm || $hours > $this->intervalHours;
         if ($this->topUp === null) {
             return false;
         }
-        $chain = $this->takes($this->on, $km, $this->left($this->on)) ? $this->on : $this->leastUsed($km, null);
+        $chain = $this->takes($this->on, $km, $hours, $this->left($this->on)) ? $this->on : $this->leastUsed($km, $hours, true);
         if ($chain === null) {
             return false;
         }
         $chain === $this->on || $this->swap($day, $chain);
-        while (! $this->takes($chain, $km, 0)) {
+        while (! $this->takes($chain, $km, $hours, 0)) {
             $this->used[$chain] = max(0.0, $this->used[$chain] - $this->topUp->km);
             $this->topUps[$chain]++;
             $this->dripped[] = [$day, $chain];
         }
 
-        return $this->take($chain, $km);
+        return $this->take($chain, $km, $hours);
     }
 
-    private function take(int $chain, float $km): bool
+    /** Rides a day that no chain can take on the fitted one all the same: nothing is left on it. */
+    public function rideDry(): void
     {
-        $this->used[$chain] = min($this->bike->intervalKm, $this->used[$chain] + $km);
+        $this->used[$this->on] = $this->bike->intervalKm ?? 0.0;
+        if ($this->hours !== []) {
+            $this->hours[$this->on] = $this->intervalHours;
+        }
+    }
+
+    private function take(int $chain, float $km, float $hours): bool
+    {
+        $this->used[$chain] = min($this->intervalKm, $this->used[$chain] + $km);
+        if ($hours > 0.0) {
+            $this->hours[$chain] = min($this->intervalHours, $this->hours[$chain] + $hours);
+        }
 
         return true;
     }
@@ -113,14 +180,21 @@ final class BikeRun
     }
 
     /** Whether a chain can take a ride after so many top-ups; one longer than the interval wants it fresh. */
-    private function takes(int $chain, float $km, int $topUps): bool
+    private function takes(int $chain, float $km, float $hours, int $topUps): bool
     {
-        if ($this->topUps[$chain] === PHP_INT_MAX) {
+        if (isset($this->bare[$chain])) {
             return false;
         }
         $used = $topUps === 0 || $this->topUp === null ? $this->used[$chain] : max(0.0, $this->used[$chain] - $topUps * $this->topUp->km);
+        if ($used > 0.0 && $used + $km > $this->intervalKm + Check::EPSILON) {
+            return false;
+        }
+        if ($this->hours === []) {
+            return true;
+        }
+        $spent = $this->hours[$chain];
 
-        return $used <= 0.0 || $used + $km <= $this->bike->intervalKm + Check::EPSILON;
+        return $spent <= 0.0 || $spent + $hours <= $this->intervalHours + Check::EPSILON;
     }
 
     private function left(int $chain): int
@@ -128,16 +202,17 @@ final class BikeRun
         return max(0, ($this->topUp->maxPerCycle ?? 0) - $this->topUps[$chain]);
     }
 
-    /** @param int|null $topUps how many may help; null: as many as each still may have */
-    private function leastUsed(float $km, ?int $topUps): ?int
+    /** @param bool $helped whether each may have all the top-ups that it still may */
+    private function leastUsed(float $km, float $hours, bool $helped): ?int
     {
-        $best = null;
-        foreach ($this->used as $n => $used) {
-            if ($n === $this->on || ! $this->takes($n, $km, $topUps ?? $this->left($n))) {
+        [$best, $least] = [null, INF];
+        foreach ($this->used as $n => $_) {
+            if ($n === $this->on || ! $this->takes($n, $km, $hours, $helped ? $this->left($n) : 0)) {
                 continue;
             }
-            if ($best === null || $used < $this->used[$best] || ($used === $this->used[$best] && $this->topUps[$n] < $this->topUps[$best])) {
-                $best = $n;
+            $used = $this->fraction($n);
+            if ($used < $least || ($used === $least && $best !== null && $this->topUps[$n] < $this->topUps[$best])) {
+                [$best, $least] = [$n, $used];
             }
         }
 

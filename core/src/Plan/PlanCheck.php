@@ -33,7 +33,7 @@ final readonly class PlanCheck
         [$fittings, $rides, $events, $asked] = [[], [], [], []];
         $id = 1_000_000_000;
         foreach ($lanes as $bikeId => $days) {
-            $chains = array_map(intval(...), ($plan->bikes[$bikeId] ?? $plan->dripBikes[$bikeId])->chains);
+            $chains = array_map(intval(...), ($plan->bikes[$bikeId] ?? $plan->dripBikes[$bikeId])->ids());
             foreach ($days as $day) {
                 $at = fn(int $hour, int $before = 0): Moment => new Moment(max($nowS + 1, $plan->today->plus($day->day - $before)->atHour($hour)), sequence: ++$id);
                 if ($day->dipped !== []) {

@@ -14,12 +14,14 @@ final readonly class PlannedTopUp
     /** As often as it takes. */
     private const ALWAYS = 100_000;
 
+    public const MOST = 1_000_000;
+
     /** @throws InvalidInput at `km` unless above 0, at `minutes` and `max_per_cycle` below 0 */
     public function __construct(public float $km, public float $minutes, public int $maxPerCycle)
     {
         Check::positive('km', $km);
         Check::notNegative('minutes', $minutes);
-        Check::between('max_per_cycle', $maxPerCycle, 0, 1_000_000);
+        Check::between('max_per_cycle', $maxPerCycle, 0, self::MOST);
     }
 
     /** Of a bike that lives on the bottle: each makes the chain as good as it gets. */

@@ -16,6 +16,12 @@ final readonly class PotDaysInput
     /** A year and a bit. */
     public const MOST_DAYS = 400;
 
+    /** Of a pot that takes any number, where a dip's share of a batch is asked for: house rule. */
+    private const USUAL_CAPACITY = 4;
+
+    /** What a chain without wax at the end of the days will cost: its dip and its share of a batch, where nobody says otherwise. */
+    public float $endMinutesPerChain;
+
     /**
      * @param list<bool> $allowedDays one for each day
      * @param int|null $potCapacity chains in one batch; null: any number
@@ -37,6 +43,8 @@ final readonly class PotDaysInput
         public array $pinned = [],
         /** @var list<int> days that are taken only where nothing else will do, and as few of them as will */
         public array $reluctant = [],
+        public DipRule $dips = DipRule::Used,
+        ?float $endMinutesPerChain = null,
     ) {
         Check::between('days', $days, 1, self::MOST_DAYS);
         count($allowedDays) === $days || throw new InvalidInput('allowed_days', "must be one for each of the {$days} days");
@@ -44,7 +52,13 @@ final readonly class PotDaysInput
             Check::notNegative($field, $minutes);
         }
         $potCapacity === null || Check::between('pot_capacity', $potCapacity, 1, self::MOST_CAPACITY);
+        $this->endMinutesPerChain = $endMinutesPerChain === null
+            ? $perDipMinutes + $batchMinutes / ($potCapacity ?? self::USUAL_CAPACITY)
+            : Check::notNegative('end_minutes_per_chain', $endMinutesPerChain);
         foreach ($bikes as $n => $bike) {
+            foreach ($bike->chains as $m => $chain) {
+                $chain->dipBy === null || $chain->dipBy < $days || throw new InvalidInput("bikes.{$n}.chains.{$m}.dip_by", "must be one of the {$days} days, the first is 0");
+            }
             count($bike->dailyKm) === $days || throw new InvalidInput("bikes.{$n}.daily_km", "must be one for each of the {$days} days");
         }
         count(array_unique(array_map(fn(PlannedBike $bike) => $bike->id, $bikes))) === count($bikes) || throw new InvalidInput('bikes', 'must each have an id of its own');
@@ -64,30 +78,30 @@ final readonly class PotDaysInput
     /** The same with or without the bottle. */
     public function withTopUp(?PlannedTopUp $topUp): self
     {
-        return new self($this->days, $this->allowedDays, $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $topUp, $this->bikes, $this->pinned, $this->reluctant);
+        return $this->with(['topUp' => $topUp]);
     }
 
     /** @param list<bool> $allowedDays */
     public function allowing(array $allowedDays): self
     {
-        return new self($this->days, $allowedDays, $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $this->topUp, $this->bikes, $this->pinned, $this->reluctant);
+        return $this->with(['allowedDays' => $allowedDays]);
     }
 
     /** The same on any day, but on those that were not allowed only where nothing else will do. */
     public function reluctantly(): self
     {
-        return new self($this->days, array_fill(0, $this->days, true), $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $this->topUp, $this->bikes, $this->pinned, array_keys($this->allowedDays, false, true));
+        return $this->with(['allowedDays' => array_fill(0, $this->days, true), 'reluctant' => array_keys($this->allowedDays, false, true)]);
     }
 
     /** @param list<PlannedBike> $bikes */
     public function riding(array $bikes): self
     {
-        return new self($this->days, $this->allowedDays, $this->fixedMinutes, $this->perDipMinutes, $this->batchMinutes, $this->potCapacity, $this->swapMinutes, $this->topUp, $bikes, $this->pinned, $this->reluctant);
+        return $this->with(['bikes' => $bikes]);
     }
 
     public static function from(Fields $in): self
     {
-        $in->only('days', 'allowed_days', 'fixed_minutes', 'per_dip_minutes', 'batch_minutes', 'pot_capacity', 'swap_minutes', 'topup', 'bikes');
+        $in->only('days', 'allowed_days', 'fixed_minutes', 'per_dip_minutes', 'batch_minutes', 'pot_capacity', 'swap_minutes', 'topup', 'bikes', 'dips', 'end_minutes_per_chain');
 
         return new self(
             $in->whole('days'),
@@ -95,10 +109,19 @@ final readonly class PotDaysInput
             $in->number('fixed_minutes'),
             $in->number('per_dip_minutes'),
             $in->number('batch_minutes', 0.0),
-            $in->has('pot_capacity') && $in->numberOrNull('pot_capacity') !== null ? $in->whole('pot_capacity') : null,
+            $in->wholeOrNull('pot_capacity'),
             $in->number('swap_minutes', 0.0),
             $in->has('topup') ? $in->nestedOrNull('topup', PlannedTopUp::from(...)) : null,
             $in->list('bikes', PlannedBike::from(...)),
+            dips: $in->has('dips') ? $in->choice('dips', DipRule::class) : DipRule::Used,
+            endMinutesPerChain: $in->has('end_minutes_per_chain') ? $in->numberOrNull('end_minutes_per_chain') : null,
         );
+    }
+
+    /** @param array<string, mixed> $changes by the name of the field */
+    private function with(array $changes): self
+    {
+        /** @phpstan-ignore argument.type (the fields are its own) */
+        return new self(...[...get_object_vars($this), ...$changes]);
     }
 }

@@ -8,9 +8,12 @@ namespace Dripel\Core\Plan;
 final readonly class PotDaysResult
 {
     /**
+     * @param float|null $totalMinutes with the end minutes, where dips are chosen
      * @param list<PlannedPotDay> $potDays
      * @param list<PlannedSwap> $swaps
      * @param list<PlannedDrip> $topUps
+     * @param float|null $endMinutes what the wax that is used at the end will cost: where dips are chosen
+     * @param float|null $gapMinutes no plan takes fewer minutes than this one less these: where dips are chosen
      */
     public function __construct(
         public bool $feasible,
@@ -19,6 +22,9 @@ final readonly class PotDaysResult
         public array $swaps,
         public array $topUps,
         public ?PlanBlock $blocked,
+        public ?float $endMinutes = null,
+        public ?float $gapMinutes = null,
+        public DipRule $dips = DipRule::Used,
     ) {}
 
     /**
@@ -26,9 +32,21 @@ final readonly class PotDaysResult
      * @param list<PlannedSwap> $swaps
      * @param list<PlannedDrip> $topUps
      */
-    public static function blocked(int $day, string|int $bike, bool $tooLong, array $potDays = [], array $swaps = [], array $topUps = []): self
+    public static function blocked(PlanBlock $block, DipRule $dips, array $potDays = [], array $swaps = [], array $topUps = []): self
     {
-        return new self(false, null, $potDays, $swaps, $topUps, new PlanBlock($day, $bike, $tooLong));
+        return new self(false, null, $potDays, $swaps, $topUps, $block, dips: $dips);
+    }
+
+    /** The same with how far from the best it may be at most. */
+    public function within(float $gapMinutes): self
+    {
+        return new self($this->feasible, $this->totalMinutes, $this->potDays, $this->swaps, $this->topUps, $this->blocked, $this->endMinutes, $gapMinutes, $this->dips);
+    }
+
+    /** How many chains go into the pot in all. */
+    public function dipCount(): int
+    {
+        return array_sum(array_map(fn(PlannedPotDay $pot) => count($pot->dips), $this->potDays));
     }
 
     /** @return array<string, mixed> */
@@ -40,10 +58,7 @@ final readonly class PotDaysResult
             'pot_days' => array_map(fn(PlannedPotDay $one) => ['day' => $one->day, 'batches' => $one->batches, 'dips' => $one->dips], $this->potDays),
             'swaps' => array_map(fn(PlannedSwap $one) => ['day' => $one->day, 'bike' => $one->bike, 'from' => $one->from, 'to' => $one->to], $this->swaps),
             'topups' => array_map(fn(PlannedDrip $one) => ['day' => $one->day, 'bike' => $one->bike, 'chain' => $one->chain], $this->topUps),
-            'blocked' => $this->blocked === null ? null : [
-                'day' => $this->blocked->day, 'bike' => $this->blocked->bike,
-                'why' => $this->blocked->tooLong ? 'the ride is longer than the interval, and no chain is fresh or can be made so by top-ups' : 'no chain has enough wax left for the ride, with or without top-ups',
-            ],
-        ];
+            'blocked' => $this->blocked?->toArray(),
+        ] + ($this->dips === DipRule::Used ? [] : ['end_minutes' => $this->endMinutes, 'gap_minutes' => $this->gapMinutes]);
     }
 }

@@ -42,7 +42,7 @@ final readonly class SimulatedPolicy
         return new self(
             $in->number('interval_km'),
             $in->has('rotation') ? $in->choice('rotation', Rotation::class) : Rotation::Even,
-            $in->has('chains') && $in->numberOrNull('chains') !== null ? $in->whole('chains') : null,
+            $in->wholeOrNull('chains'),
             $in->has('limit_pct') ? $in->numberOrNull('limit_pct') : null,
             $in->has('drip_only') && $in->yesOrNo('drip_only'),
             $in->has('wears_as_km') ? $in->numberOrNull('wears_as_km') : null,

@@ -51,7 +51,7 @@ final readonly class SimulatedPot
             $in->number('fixed_minutes'),
             $in->number('per_dip_minutes'),
             $in->number('batch_minutes', 0.0),
-            $in->has('capacity') && $in->numberOrNull('capacity') !== null ? $in->whole('capacity') : null,
+            $in->wholeOrNull('capacity'),
             $in->number('swap_minutes', 0.0),
             $in->has('topup') ? $in->nestedOrNull('topup', PlannedTopUp::from(...)) : null,
             $in->nested('vessel', Vessel::from(...)),

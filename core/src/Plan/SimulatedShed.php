@@ -113,11 +113,13 @@ final class SimulatedShed
             $this->bike->id,
             $this->policy->intervalKm,
             array_map(fn(int $day) => $this->bike->weekKm[$day % 7] * $this->bike->factor, range(0, $days - 1)),
-            array_map(fn(SimulatedChain $chain) => $chain->id, $order),
-            array_map(fn(SimulatedChain $chain) => $chain->usedKm($this->policy->intervalKm), $order),
+            array_map(fn(SimulatedChain $chain) => new PlannedChain(
+                $chain->id,
+                $chain->usedKm($this->policy->intervalKm),
+                bare: isset($this->undipped[$chain->id]),
+                topUps: $chain->topUpCount(),
+            ), $order),
             (int) array_search($this->on, array_map(fn(SimulatedChain $chain) => $chain->id, $order), true),
-            array_map(fn(SimulatedChain $chain) => isset($this->undipped[$chain->id]), $order),
-            array_map(fn(SimulatedChain $chain) => $chain->topUpCount(), $order),
         );
     }
 

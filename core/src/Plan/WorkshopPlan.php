@@ -72,7 +72,7 @@ final readonly class WorkshopPlan
     /** @return list<int> the chains that it plans with, on bikes and on hooks */
     public function chainIds(): array
     {
-        return array_map(intval(...), array_merge(...array_map(fn(PlannedBike $bike) => $bike->chains, [...array_values($this->bikes), ...array_values($this->dripBikes)])));
+        return array_map(intval(...), array_merge(...array_map(fn(PlannedBike $bike) => $bike->ids(), [...array_values($this->bikes), ...array_values($this->dripBikes)])));
     }
 
     /** The plan that holds: by hand where somebody made one, else the best. */
@@ -141,24 +141,25 @@ final readonly class WorkshopPlan
         $topUp = $bottle ? $this->input->topUp : null;
         foreach ($this->bikes + $this->dripBikes as $bikeId => $bike) {
             $alone = isset($this->dripBikes[$bikeId]);
-            $run = new BikeRun($bike, $alone ? PlannedTopUp::alone($bike->intervalKm, $this->terms->topUpMinutes) : $topUp);
+            $run = new BikeRun($bike, $alone ? PlannedTopUp::alone($bike->km(), $this->terms->topUpMinutes) : $topUp);
             for ($day = 0; $day < $this->terms->days; $day++) {
-                $dipped = ! $alone && in_array($day, $potDays, true) ? $run->dip() : [];
+                $dipped = ! $alone && in_array($day, $potDays, true) ? $run->worn() : [];
+                $run->dip($dipped);
                 [$swaps, $drips] = [count($run->swaps), count($run->dripped)];
                 $ridden = $run->ride($day);
                 $chain = $run->on;
-                $left = max(0.0, $bike->intervalKm - $run->used[$chain]);
+                $left = max(0.0, $bike->km() - $run->used[$chain]);
                 $km = $bike->dailyKm[$day];
                 $lanes[$bikeId][] = new LaneDay(
                     $day,
-                    (int) $bike->chains[$chain],
-                    $ridden && $km > 0.0 ? min($bike->intervalKm, $left + $km) : $left,
+                    (int) $bike->chains[$chain]->id,
+                    $ridden && $km > 0.0 ? min($bike->km(), $left + $km) : $left,
                     $left,
                     $km,
                     $this->riding[$bikeId]->ridden[$day],
-                    isset($run->swaps[$swaps]) ? (int) $bike->chains[$run->swaps[$swaps][1]] : null,
-                    array_map(fn(array $one) => (int) $bike->chains[$one[1]], array_slice($run->dripped, $drips)),
-                    array_map(fn(int $n) => (int) $bike->chains[$n], $dipped),
+                    isset($run->swaps[$swaps]) ? (int) $bike->chains[$run->swaps[$swaps][1]]->id : null,
+                    array_map(fn(array $one) => (int) $bike->chains[$one[1]]->id, array_slice($run->dripped, $drips)),
+                    array_map(fn(int $n) => (int) $bike->chains[$n]->id, $dipped),
                     ! $ridden,
                 );
             }
@@ -179,7 +180,7 @@ final readonly class WorkshopPlan
         }
         $bikeId = (int) $this->best->blocked->bike;
         $bike = $this->bikes[$bikeId];
-        $more = new PlannedBike($bike->id, $bike->intervalKm, $bike->dailyKm, [...$bike->chains, 'new'], [...$bike->usedKm, 0.0], $bike->onBike, array_pad($bike->bare, count($bike->chains), false), array_pad($bike->topUps, count($bike->chains), 0));
+        $more = $bike->withChain('new');
         $first = $this->terms->evening ? 1 : 0;
         $tries = [
             [PlanRemedyKind::AnyDay, $this->input->allowing(array_map(fn(int $day) => $day >= $first, range(0, $this->terms->days - 1)))],
@@ -235,11 +236,8 @@ final readonly class WorkshopPlan
             $rail->bikeId,
             $interval,
             array_map(fn(float $km) => $km * $margin, $plan->km),
-            array_map(fn(ChainState $chain) => $chain->chainId, $chains),
-            array_map(fn(ChainState $chain) => max(0.0, $interval - $rail->rideableKm($chain)), $chains),
+            array_map(fn(ChainState $chain) => new PlannedChain($chain->chainId, max(0.0, $interval - $rail->rideableKm($chain)), bare: $chain->life === null, topUps: $chain->topUps), $chains),
             0,
-            array_map(fn(ChainState $chain) => $chain->life === null, $chains),
-            array_map(fn(ChainState $chain) => $chain->topUps, $chains),
         );
     }
 

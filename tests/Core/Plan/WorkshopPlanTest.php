@@ -14,6 +14,7 @@ use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Strip;
 use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\PlanCheck;
+use Dripel\Core\Plan\PlannedChain;
 use Dripel\Core\Plan\PlannedRide;
 use Dripel\Core\Plan\PlanRemedyKind;
 use Dripel\Core\Plan\PlanTerms;
@@ -52,7 +53,7 @@ it('makes a workshop into what plan.pot_days takes: the week of its page, days o
     $bike = $plan->bikes[1];
     // Saturday 28 November is day 3; on the 5th and 6th nobody rides; a wet ride of 100 km takes 250 of wax.
     expect(array_filter($bike->dailyKm))->toEqualWithDelta([3 => 66.0, 4 => 99.0, 14 => 275.0, 17 => 66.0, 18 => 99.0, 24 => 66.0, 25 => 99.0], 1e-9)
-        ->and($bike->usedKm)->toBe([200.0, 0.0])->and($plan->riding[1]->names[14])->toBe('the moor')
+        ->and(array_map(fn(PlannedChain $chain) => $chain->usedKm, $bike->chains))->toBe([200.0, 0.0])->and($plan->riding[1]->names[14])->toBe('the moor')
         // Thursday evenings serve Fridays; tonight's Wednesday is no Thursday.
         ->and(array_keys(array_filter($plan->input->allowedDays)))->toBe([2, 9, 16, 23])->and($plan->potOn(9))->toBe('2026-12-03');
 });

@@ -1,0 +1,331 @@
+<?php
+
+declare(strict_types=1);
+
+use Dripel\Core\Input\Fields;
+use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Plan\PotDays;
+
+/** @return array<string, mixed> */
+function chosen(array $input): array
+{
+    return (new PotDays)->compute(Fields::fromJson((string) json_encode($input)));
+}
+
+/** The rule of models.md written down once more, with hours, bare chains and deadlines: a shed on one day. */
+final class RuledShed
+{
+    /** @var array<string, array{km: float, h: float, tops: int, bare: bool, by: int|null}> */
+    public array $chains = [];
+
+    /** @var array<string, string> the fitted chain of each bike */
+    public array $on = [];
+
+    public float $minutes = 0.0;
+
+    public int $swaps = 0;
+
+    public int $drips = 0;
+
+    public function __construct(public readonly array $in)
+    {
+        foreach ($in['bikes'] as $bike) {
+            $this->on[$bike['id']] = $bike['on_bike'];
+            foreach ($bike['chains'] as $chain) {
+                $this->chains[$chain['id']] = [
+                    'km' => $bike['interval_km'] === null ? 0 : $chain['used_km'], 'h' => ($bike['interval_hours'] ?? null) === null ? 0 : $chain['used_hours'] ?? 0,
+                    'tops' => $chain['topups'] ?? 0, 'bare' => $chain['bare'] ?? false, 'by' => $chain['dip_by'] ?? null,
+                ];
+            }
+        }
+    }
+
+    /** @return list<string> */
+    public function used(): array
+    {
+        return array_keys(array_filter($this->chains, fn(array $one) => $one['km'] > 0 || $one['h'] > 0 || $one['bare'] || $one['by'] !== null));
+    }
+
+    public function pot(array $dips): void
+    {
+        foreach ($dips as $chain) {
+            $this->chains[$chain] = ['km' => 0, 'h' => 0, 'tops' => 0, 'bare' => false, 'by' => null];
+        }
+        $in = $this->in;
+        $batches = $dips === [] ? 0 : ($in['pot_capacity'] === null ? 1 : ceil(count($dips) / $in['pot_capacity']));
+        $this->minutes += $in['fixed_minutes'] + count($dips) * $in['per_dip_minutes'] + $batches * $in['batch_minutes'];
+    }
+
+    /** @return array{string, string}|null the bike that is stuck, and why */
+    public function day(int $day): ?array
+    {
+        foreach ($this->in['bikes'] as $bike) {
+            foreach ($bike['chains'] as $chain) {
+                if ($this->chains[$chain['id']]['by'] !== null && $this->chains[$chain['id']]['by'] <= $day) {
+                    return [$bike['id'], $chain['id']];
+                }
+            }
+        }
+        foreach ($this->in['bikes'] as $bike) {
+            if (! $this->ride($bike, $bike['interval_km'] === null ? 0 : $bike['daily_km'][$day], ($bike['interval_hours'] ?? null) === null ? 0 : $bike['daily_hours'][$day])) {
+                return [$bike['id'], ''];
+            }
+        }
+
+        return null;
+    }
+
+    private function ride(array $bike, float $km, float $h): bool
+    {
+        [$most, $mostH, $topUp] = [$bike['interval_km'] ?? INF, $bike['interval_hours'] ?? INF, $this->in['topup']];
+        if ($km == 0 && $h == 0) {
+            return true;
+        }
+        $fits = fn(float $used, float $ride, float $interval): bool => $ride > $interval ? $used <= 0 : $used + $ride <= $interval + 1e-9 || $used <= 0;
+        $with = function (string $chain) use ($fits, $km, $h, $most, $mostH, $topUp): ?int {
+            $of = $this->chains[$chain];
+            for ($n = 0; $n <= max(0, ($topUp['max_per_cycle'] ?? 0) - $of['tops']); $n++) {
+                if (! $of['bare'] && $fits(max(0, $of['km'] - $n * ($topUp['km'] ?? 0)), $km, $most) && $fits($of['h'], $h, $mostH)) {
+                    return $n;
+                }
+            }
+
+            return null;
+        };
+        $on = $this->on[$bike['id']];
+        $others = array_values(array_diff(array_column($bike['chains'], 'id'), [$on]));
+        usort($others, fn(string $a, string $b) => $this->share($bike, $a) <=> $this->share($bike, $b) ?: $this->chains[$a]['tops'] <=> $this->chains[$b]['tops']);
+        $free = array_values(array_filter($others, fn(string $chain) => $with($chain) === 0));
+        $helped = array_values(array_filter($others, fn(string $chain) => $with($chain) !== null));
+        $chain = $with($on) === 0 ? $on : ($free[0] ?? ($with($on) !== null ? $on : ($helped[0] ?? null)));
+        if ($chain === null) {
+            return false;
+        }
+        $n = (int) $with($chain);
+        $this->minutes += ($chain === $on ? 0 : $this->in['swap_minutes']) + $n * ($topUp['minutes'] ?? 0);
+        $this->swaps += $chain === $on ? 0 : 1;
+        $this->drips += $n;
+        $this->on[$bike['id']] = $chain;
+        $of = $this->chains[$chain];
+        $this->chains[$chain] = ['km' => min($most, max(0, $of['km'] - $n * ($topUp['km'] ?? 0)) + $km), 'h' => min($mostH, $of['h'] + $h), 'tops' => $of['tops'] + $n] + $of;
+
+        return true;
+    }
+
+    private function share(array $bike, string $chain): float
+    {
+        return max($bike['interval_km'] === null ? 0 : $this->chains[$chain]['km'] / $bike['interval_km'], ($bike['interval_hours'] ?? null) === null ? 0 : $this->chains[$chain]['h'] / $bike['interval_hours']);
+    }
+
+    public function end(): float
+    {
+        $in = $this->in;
+        $each = $in['end_minutes_per_chain'] ?? $in['per_dip_minutes'] + $in['batch_minutes'] / ($in['pot_capacity'] ?? 4);
+        $sum = 0.0;
+        foreach ($in['bikes'] as $bike) {
+            foreach ($bike['chains'] as $chain) {
+                $sum += $this->chains[$chain['id']]['bare'] ? 1 : min(1, $this->share($bike, $chain['id']));
+            }
+        }
+
+        return $each * $sum;
+    }
+}
+
+/** Every choice of pot days and of chains, tried one by one: the best by minutes, pot days, the later first one, dips; and how far any comes. */
+function everyChoice(RuledShed $shed, int $day, array $pots, array &$best, array &$latest): void
+{
+    $in = $shed->in;
+    if ($day === $in['days']) {
+        $key = [round($shed->minutes + $shed->end(), 7), count($pots), -(array_key_first($pots) ?? 0), array_sum(array_map(count(...), $pots))];
+        $best = $best === [] || $key < $best ? $key : $best;
+
+        return;
+    }
+    $used = $in['allowed_days'][$day] ? $shed->used() : [];
+    for ($choice = 0; $choice < 1 << count($used); $choice++) {
+        $next = clone $shed;
+        $dips = array_values(array_filter($used, fn(int $i) => $choice >> $i & 1, ARRAY_FILTER_USE_KEY));
+        $dips === [] || $next->pot($dips);
+        $stuck = $next->day($day);
+        if ($stuck !== null) {
+            $latest = max($latest, [$day]);
+            continue;
+        }
+        everyChoice($next, $day + 1, $dips === [] ? $pots : $pots + [$day => $dips], $best, $latest);
+    }
+}
+
+/** A small shed by the dice. @return array<string, mixed> */
+function diceShed(int $seed): array
+{
+    mt_srand($seed);
+    $pick = fn(array $of) => $of[mt_rand(0, count($of) - 1)];
+    $days = mt_rand(3, 7);
+    $bikes = [];
+    for ($b = 0; $b < mt_rand(1, 2); $b++) {
+        $by = $pick(['km', 'km', 'both', 'hours']);
+        $chains = array_map(fn(int $n) => array_filter([
+            'id' => $b.'ABC'[$n], 'used_km' => $pick([0, 0, 40, 80, 100]), 'used_hours' => $by === 'km' ? null : $pick([0, 2, 3]), 'topups' => $pick([null, null, 1]),
+            'bare' => $n > 0 && mt_rand(0, 4) === 0 ? true : null, 'dip_by' => mt_rand(0, 6) === 0 ? mt_rand(0, $days - 1) : null,
+        ], fn(mixed $value) => $value !== null), range(0, mt_rand(0, 2)));
+        $bikes[] = ['id' => "bike {$b}", 'interval_km' => $by === 'hours' ? null : 100, 'daily_km' => array_map(fn() => $pick([0, 0, 20, 40, 60, 130]), range(1, $days)), 'chains' => $chains, 'on_bike' => $chains[0]['id']]
+            + ($by === 'km' ? [] : ['interval_hours' => 5, 'daily_hours' => array_map(fn() => $pick([0, 0, 1, 2, 3, 6]), range(1, $days))]);
+    }
+    $left = 3;
+
+    return [
+        'days' => $days, 'allowed_days' => array_map(function () use ($pick, &$left) {
+            return $left > 0 && $pick([true, true, false]) && $left-- > 0;
+        }, range(1, $days)), 'fixed_minutes' => $pick([0, 30, 45]), 'per_dip_minutes' => $pick([0, 5, 8]), 'batch_minutes' => $pick([0, 20]),
+        'pot_capacity' => $pick([null, 1, 2, 3]), 'swap_minutes' => $pick([0, 3]), 'topup' => $pick([null, ['km' => 50, 'minutes' => $pick([0, 3, 20]), 'max_per_cycle' => 2], ['km' => 80, 'minutes' => 25, 'max_per_cycle' => 1]]), 'bikes' => $bikes,
+        'dips' => 'chosen',
+    ] + $pick([[], [], ['end_minutes_per_chain' => 0], ['end_minutes_per_chain' => 20]]);
+}
+
+it('finds the best of all pot days and chains that there are, on 300 small sheds', function (): void {
+    [$feasible, $blocked] = [0, 0];
+    for ($seed = 1; $seed <= 300; $seed++) {
+        $in = diceShed($seed);
+        [$best, $latest] = [[], [-1]];
+        everyChoice(new RuledShed($in), 0, [], $best, $latest);
+        $found = chosen($in);
+        if ($best === []) {
+            $blocked++;
+            expect($found)->toMatchArray(['feasible' => false, 'total_minutes' => null, 'pot_days' => [], 'swaps' => [], 'topups' => [], 'end_minutes' => null, 'gap_minutes' => null], "seed {$seed}")
+                ->and($found['blocked']['day'])->toBe($latest[0], "seed {$seed}");
+            continue;
+        }
+        $feasible++;
+        expect($found['feasible'])->toBeTrue("seed {$seed}")->and($found['gap_minutes'])->toBe(0.0)
+            ->and([round($found['total_minutes'], 7), count($found['pot_days']), -($found['pot_days'][0]['day'] ?? 0), array_sum(array_map(count(...), array_column($found['pot_days'], 'dips')))])->toEqual($best, "seed {$seed}");
+        // Ridden once more by the rule: it costs that, and every dip is of a chain that was used.
+        $shed = new RuledShed($in);
+        for ($day = 0; $day < $in['days']; $day++) {
+            foreach ($found['pot_days'] as $pot) {
+                if ($pot['day'] === $day) {
+                    expect(array_diff($pot['dips'], $shed->used()))->toBe([])->and($pot['dips'])->not->toBe([])->and($in['allowed_days'][$day])->toBeTrue();
+                    $shed->pot($pot['dips']);
+                }
+            }
+            expect($shed->day($day))->toBeNull("seed {$seed}");
+        }
+        expect($shed->minutes + $shed->end())->toEqualWithDelta($found['total_minutes'], 1e-6, "seed {$seed}")->and($shed->end())->toEqualWithDelta($found['end_minutes'], 1e-6)
+            ->and([$shed->swaps, $shed->drips])->toBe([count($found['swaps']), count($found['topups'])]);
+    }
+    expect($feasible)->toBeGreaterThan(120)->and($blocked)->toBeGreaterThan(40);
+});
+
+/** A shed as large as one likes, by the dice. @return array<string, mixed> */
+function largeShed(int $seed, int $days, int $allowed, int $bikeCount, int $chainCount): array
+{
+    mt_srand($seed);
+    $heat = array_rand(array_fill(0, $days, true), $allowed);
+    $bikes = [];
+    for ($b = 0; $b < $bikeCount; $b++) {
+        $interval = [300, 400, 500][mt_rand(0, 2)];
+        $km = array_map(fn() => [0, 0, mt_rand(20, 90)][mt_rand(0, 2)], range(1, $days));
+        $chains = array_map(fn(int $n) => ['id' => "{$b}-{$n}", 'used_km' => mt_rand(0, 2) * 60, 'bare' => $n > 0 && mt_rand(0, 8) === 0], range(1, intdiv($chainCount * ($b + 1), $bikeCount) - intdiv($chainCount * $b, $bikeCount)));
+        $bikes[] = ['id' => "bike {$b}", 'interval_km' => $interval, 'daily_km' => $km, 'chains' => $chains, 'on_bike' => $chains[0]['id']] + (mt_rand(0, 2) > 0 ? [] : ['interval_hours' => 14, 'daily_hours' => array_map(fn(float $one) => $one / 22, $km)]);
+        $bikes[$b]['chains'][0]['bare'] = false;
+    }
+
+    return [
+        'days' => $days, 'allowed_days' => array_map(fn(int $day) => in_array($day, (array) $heat, true), range(0, $days - 1)), 'fixed_minutes' => 45, 'per_dip_minutes' => 8, 'batch_minutes' => 20, 'pot_capacity' => 4, 'swap_minutes' => 3,
+        'topup' => ['km' => 100, 'minutes' => 25, 'max_per_cycle' => 1], 'bikes' => $bikes, 'dips' => 'chosen',
+    ];
+}
+
+it('is exact up to four weeks of five bikes, and never worse than to dip everything', function (int $days, int $allowed, int $bikes, int $chains, bool $exact): void {
+    $plans = 0;
+    for ($seed = 1; $seed <= 3; $seed++) {
+        $in = largeShed($seed, $days, $allowed, $bikes, $chains);
+        $found = chosen($in);
+        // To dip all that was used on its best pot days is one of the choices; ridden by the rule it costs what it is said to.
+        $every = chosen(['dips' => 'used'] + $in);
+        expect($found['feasible'])->toBe($every['feasible']);
+        if (! $found['feasible']) {
+            continue;
+        }
+        $plans++;
+        $cost = function (array $plan) use ($in): float {
+            $shed = new RuledShed($in);
+            for ($day = 0; $day < $in['days']; $day++) {
+                foreach ($plan['pot_days'] as $pot) {
+                    $pot['day'] === $day && $shed->pot($pot['dips']);
+                }
+                expect($shed->day($day))->toBeNull();
+            }
+
+            return $shed->minutes + $shed->end();
+        };
+        expect($found['total_minutes'])->toEqualWithDelta($cost($found), 1e-6)->toBeLessThanOrEqual($cost($every) + 1e-6)
+            ->and($found['gap_minutes'])->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual($found['total_minutes']);
+        $exact && expect($found['gap_minutes'])->toBe(0.0);
+    }
+    expect($plans)->toBeGreaterThan(1);
+})->with(['four weeks' => [28, 8, 5, 14, true], 'half a year, a shed of ten bikes' => [180, 60, 10, 40, false]]);
+
+it('keeps its word about what better there could be, where it does not look at everything', function (): void {
+    for ($seed = 1; $seed <= 4; $seed++) {
+        // The pot on any of sixteen days is more than it goes through; one chain, so that every choice can be tried here.
+        $in = largeShed($seed, 16, 16, 1, 1);
+        $in['bikes'][0]['interval_km'] = 120;
+        [$best, $latest] = [[], [-1]];
+        everyChoice(new RuledShed($in), 0, [], $best, $latest);
+        $found = chosen($in);
+        expect($found['total_minutes'])->toBeGreaterThanOrEqual($best[0] - 1e-6)->and($found['total_minutes'] - $found['gap_minutes'])->toBeLessThanOrEqual($best[0] + 1e-6);
+    }
+});
+
+it('dips the four that need it, and not the fourteen that were ridden', function (): void {
+    // A fortnight as the demo has it: most chains are far from done, and the pot is hot once.
+    $bike = fn(string $id, float $interval, array $days, array $used, array $with = []) => $with + [
+        'id' => $id, 'interval_km' => $interval, 'daily_km' => array_map(fn(int $day) => $days[$day % 7] ?? 0, range(0, 13)), 'on_bike' => "{$id}0",
+        'chains' => array_map(fn(float $km, int $n) => ['id' => $id.$n, 'used_km' => $km], $used, array_keys($used)),
+    ];
+    $in = [
+        'days' => 14, 'allowed_days' => array_map(fn(int $day) => $day % 7 === 3 || $day % 7 === 5, range(0, 13)), 'fixed_minutes' => 60, 'per_dip_minutes' => 8, 'batch_minutes' => 20, 'pot_capacity' => 4, 'swap_minutes' => 3, 'topup' => null, 'dips' => 'chosen',
+        'bikes' => [
+            $bike('road', 300, [1 => 40, 5 => 90], [250, 290, 240, 280]), $bike('gravel', 200, [2 => 30, 6 => 60], [150, 190, 170]),
+            $bike('hill', 200, [6 => 70], [20, 140, 30]), $bike('rain', 200, [0 => 15, 1 => 15, 2 => 15, 3 => 15, 4 => 15], [170, 90, 160, 180]),
+        ],
+    ];
+    $found = chosen($in);
+    $every = chosen(['dips' => 'used'] + $in);
+    // 60 for the pot, 4 · 8, one batch of 20, two swaps: 118 minutes of work in place of 60 + 14 · 8 + 4 · 20 + 3 = 255.
+    expect($found['pot_days'])->toHaveCount(1)->and($found['pot_days'][0]['dips'])->toHaveCount(4)->and($found['gap_minutes'])->toBe(0.0)
+        ->and($found['total_minutes'] - $found['end_minutes'])->toEqualWithDelta(118.0, 1e-9)->and($every['pot_days'][0]['dips'])->toHaveCount(14)->and($every['total_minutes'])->toEqualWithDelta(255.0, 1e-9);
+});
+
+it('goes by hours, starts with what is bare and has had top-ups, and meets the days that are set', function (): void {
+    $in = [
+        'days' => 3, 'allowed_days' => [true, true, true], 'fixed_minutes' => 40, 'per_dip_minutes' => 8, 'batch_minutes' => 0, 'pot_capacity' => null, 'swap_minutes' => 3, 'topup' => ['km' => 100, 'minutes' => 25, 'max_per_cycle' => 1], 'dips' => 'chosen',
+        'bikes' => [['id' => 'moor', 'interval_km' => null, 'interval_hours' => 10, 'daily_km' => [400, 0, 90], 'daily_hours' => [4, 0, 4], 'chains' => [['id' => 'A', 'used_km' => 900, 'used_hours' => 3], ['id' => 'B', 'used_km' => 0, 'bare' => true]], 'on_bike' => 'A']],
+    ];
+    // 3 of 10 h, then 4: 7; 4 more are too many, and the km do not count. One dip of A, on the last day that will do: it has 4 h left to come. Each chain at the end: 0.4 and 1.
+    expect(chosen($in))->toMatchArray(['pot_days' => [['day' => 2, 'batches' => 1, 'dips' => ['A']]], 'total_minutes' => 40 + 8 + 8 * 1.4, 'end_minutes' => 8 * 1.4, 'swaps' => []]);
+    $with = fn(array $chain) => array_replace_recursive($in, ['bikes' => [['chains' => [1 => $chain]]]]);
+    // B by the second day: both then, one pot.
+    expect(chosen($with(['dip_by' => 1]))['pot_days'])->toBe([['day' => 1, 'batches' => 1, 'dips' => ['A', 'B']]])
+        // No pot before it: that is what blocks, before the ride that could not be ridden either.
+        ->and(chosen(['allowed_days' => [false, false, false]] + $with(['dip_by' => 2]))['blocked'])->toBe(['day' => 2, 'bike' => 'moor', 'chain' => 'B', 'why' => 'dip_by'])
+        ->and(chosen(['allowed_days' => [false, false, false]] + $in)['blocked'])->toBe(['day' => 2, 'bike' => 'moor', 'chain' => null, 'why' => 'ride'])
+        // The same where every chain that was used is dipped: what must be dipped counts as used until it is.
+        ->and(chosen(['dips' => 'used'] + $with(['bare' => false, 'dip_by' => 1]))['pot_days'])->toBe([['day' => 1, 'batches' => 1, 'dips' => ['A', 'B']]]);
+    // The one top-up that it may have was had.
+    $drip = fn(int $topUps) => chosen(['allowed_days' => [false, false, false], 'bikes' => [['id' => 'moor', 'interval_km' => 300, 'daily_km' => [50, 0, 0], 'chains' => [['id' => 'A', 'used_km' => 290, 'topups' => $topUps]], 'on_bike' => 'A']]] + $in);
+    expect($drip(0)['topups'])->toHaveCount(1)->and($drip(1)['feasible'])->toBeFalse();
+});
+
+it('refuses hours, deadlines and bare chains that say nothing', function (array $bike, string $field, array $with = []): void {
+    $in = $with + ['days' => 2, 'allowed_days' => [true, true], 'fixed_minutes' => 40, 'per_dip_minutes' => 5, 'dips' => 'chosen',
+        'bikes' => [$bike + ['id' => 1, 'interval_km' => 300, 'daily_km' => [1, 1], 'chains' => [['id' => 'A', 'used_km' => 0]], 'on_bike' => 'A']]];
+    expect(fn() => chosen($in))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($field));
+})->with([
+    'no interval at all' => [['interval_km' => null], 'bikes.0.interval_km'], 'hours without days' => [['interval_hours' => 10], 'bikes.0.daily_hours'], 'days without hours' => [['daily_hours' => [1, 1]], 'bikes.0.interval_hours'],
+    'a day too few' => [['interval_hours' => 10, 'daily_hours' => [1]], 'bikes.0.daily_hours'], 'no time' => [['interval_hours' => 0, 'daily_hours' => [1, 1]], 'bikes.0.interval_hours'], 'below nothing' => [['interval_hours' => 10, 'daily_hours' => [1, -1]], 'bikes.0.daily_hours.1'],
+    'a bare chain on the bike' => [['chains' => [['id' => 'A', 'used_km' => 0, 'bare' => true]]], 'bikes.0.on_bike'], 'a deadline past the end' => [['chains' => [['id' => 'A', 'used_km' => 0, 'dip_by' => 2]]], 'bikes.0.chains.0.dip_by'],
+    'a deadline before today' => [['chains' => [['id' => 'A', 'used_km' => 0, 'dip_by' => -1]]], 'bikes.0.chains.0.dip_by'], 'fewer top-ups than none' => [['chains' => [['id' => 'A', 'used_km' => 0, 'topups' => -1]]], 'bikes.0.chains.0.topups'],
+    'another rule' => [[], 'dips', ['dips' => 'some']], 'an end that pays' => [[], 'end_minutes_per_chain', ['end_minutes_per_chain' => -1]],
+]);
