@@ -113,6 +113,32 @@ final readonly class Fields
         return array_map(fn(mixed $item, int $n) => $this->asNumber("{$name}.{$n}", $item), array_values($value), array_keys(array_values($value)));
     }
 
+    /** @return list<list<float>> */
+    public function rows(string $name): array
+    {
+        $value = $this->value($name);
+        is_array($value) || throw new InvalidInput($name, 'must be a list of lists of numbers');
+
+        return array_map(function (mixed $row, int $n) use ($name): array {
+            is_array($row) || throw new InvalidInput("{$name}.{$n}", 'must be a list of numbers');
+
+            return array_map(fn(mixed $item, int $m) => $this->asNumber("{$name}.{$n}.{$m}", $item), array_values($row), array_keys(array_values($row)));
+        }, array_values($value), array_keys(array_values($value)));
+    }
+
+    /** @return list<string|int> */
+    public function ids(string $name): array
+    {
+        $value = $this->value($name);
+        is_array($value) || throw new InvalidInput($name, 'must be a list of names');
+
+        return array_map(
+            fn(mixed $item, int $n) => is_string($item) || is_int($item) ? $item : throw new InvalidInput("{$name}.{$n}", 'must be a text or a whole number'),
+            array_values($value),
+            array_keys(array_values($value)),
+        );
+    }
+
     /** @return list<bool> */
     public function yesOrNos(string $name): array
     {
