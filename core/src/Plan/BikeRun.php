@@ -87,6 +87,12 @@ final class BikeRun
         }
     }
 
+    /** The pot on all chains: they are alike, and which is on makes no difference. */
+    public function renew(): void
+    {
+        $this->dip(array_keys($this->used));
+    }
+
     /** The first chain that must have been dipped by a day and was not. */
     public function missed(int $day): ?int
     {

@@ -49,8 +49,10 @@ final readonly class Simulate implements Model
             }
             [$input, $plan] = $this->plan($in, $sheds, $week);
             for ($day = 0; $day < 7; $day++) {
-                if (array_filter($plan->potDays, fn(PlannedPotDay $pot) => $pot->day === $day) !== []) {
-                    $bath = $this->pot($in, $sheds, $week, $bath, (float) ((7 * $w + $day) * self::DAY_S), $input);
+                foreach ($plan->potDays as $pot) {
+                    if ($pot->day === $day) {
+                        $bath = $this->pot($in, $sheds, $week, $bath, (float) ((7 * $w + $day) * self::DAY_S), $input, $pot);
+                    }
                 }
                 foreach ($plan->swaps as $swap) {
                     if ($swap->day === $day) {
@@ -102,7 +104,7 @@ final readonly class Simulate implements Model
         $bikes = array_map(fn(SimulatedShed $shed) => $shed->planned(self::AHEAD_DAYS), $sheds);
         $topUp = $in->policy->dripOnly ? PlannedTopUp::alone($in->policy->intervalKm, $in->pot->topUp->minutes ?? PlanTerms::TOPUP_MINUTES) : $in->pot->topUp;
         $allowed = array_map(fn(int $day) => ! $in->policy->dripOnly && $in->pot->weekdays[$day % 7], range(0, self::AHEAD_DAYS - 1));
-        $input = new PotDaysInput(self::AHEAD_DAYS, $allowed, $in->pot->fixedMinutes, $in->pot->perDipMinutes, $in->pot->batchMinutes, $in->pot->capacity, $in->pot->swapMinutes, $topUp, $bikes);
+        $input = new PotDaysInput(self::AHEAD_DAYS, $allowed, $in->pot->fixedMinutes, $in->pot->perDipMinutes, $in->pot->batchMinutes, $in->pot->capacity, $in->pot->swapMinutes, $topUp, $bikes, dips: $in->policy->dips, endMinutesPerChain: $in->pot->endMinutesPerChain);
         $plan = (new PotDays)($input);
         if (! $plan->feasible) {
             // Nobody stays at home: the pot is heated on another day, on as few of them as will do.
@@ -132,20 +134,24 @@ final readonly class Simulate implements Model
     }
 
     /**
-     * A pot day: worn chains make room for new ones, all that were ridden are dipped, and the bath gets what it wants.
+     * A pot day: worn chains make room for new ones, which are dipped with all that were ridden or with those that the plan chose, and
+     * the bath gets what it wants.
      *
      * @param list<SimulatedShed> $sheds
      * @param non-empty-list<BathEvent> $bath
      *
      * @return non-empty-list<BathEvent>
      */
-    private function pot(SimulateInput $in, array $sheds, SimulatedWeek $week, array $bath, float $atS, PotDaysInput $input): array
+    private function pot(SimulateInput $in, array $sheds, SimulatedWeek $week, array $bath, float $atS, PotDaysInput $input, PlannedPotDay $pot): array
     {
         $dips = [];
         foreach ($sheds as $shed) {
+            $there = $shed->chains;
             $this->retire($in, $shed, $week, true);
+            $chosen = array_map($shed->now(...), array_intersect(array_map(strval(...), $pot->dips), array_map(strval(...), array_keys($there))));
             foreach ($shed->chains as $chain) {
-                if ($chain->cycleKm() > 0.0 || $shed->fresh($chain->id)) {
+                $wants = $chain->cycleKm() > 0.0 || $shed->fresh($chain->id);
+                if ($wants && ($input->dips === DipRule::Used || ! isset($there[$chain->id]) || in_array($chain->id, $chosen, true))) {
                     $dips[] = new BathDip(BathDip::CHAIN_G, null, $chain->cycleKm(), $in->pot->rinsed);
                     $chain->dip();
                     $shed->dipped($chain->id);

@@ -6,7 +6,6 @@ namespace Dripel\Core\Plan;
 
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\Fields;
-use Dripel\Core\Input\InvalidInput;
 
 /** By which rules a rider goes: the interval, how many chains a bike, their order, the limit (null: each bike's own), and whether there is a pot at all. */
 final readonly class SimulatedPolicy
@@ -20,6 +19,7 @@ final readonly class SimulatedPolicy
         public bool $dripOnly = false,
         /** The wax interval that a chain wears as with; null: the interval itself. */
         public ?float $wearsAsKm = null,
+        public DipRule $dips = DipRule::Used,
     ) {
         $wearsAsKm === null || Check::positive('wears_as_km', $wearsAsKm);
         Check::positive('interval_km', $intervalKm);
@@ -30,14 +30,12 @@ final readonly class SimulatedPolicy
     /** The same, wearing its chains as a wax interval does. */
     public function wearingAs(float $km): self
     {
-        return new self($this->intervalKm, $this->rotation, $this->chains, $this->limitPct, $this->dripOnly, $km);
+        return new self($this->intervalKm, $this->rotation, $this->chains, $this->limitPct, $this->dripOnly, $km, $this->dips);
     }
 
     public static function from(Fields $in): self
     {
         $in->only('interval_km', 'rotation', 'chains', 'limit_pct', 'drip_only', 'wears_as_km', 'dips');
-        // A pot day dips all that was ridden; which of them is not yet to be chosen.
-        $in->has('dips') && $in->text('dips') !== 'used' && throw new InvalidInput('dips', 'must be "used": a pot day dips every chain that was ridden');
 
         return new self(
             $in->number('interval_km'),
@@ -46,6 +44,7 @@ final readonly class SimulatedPolicy
             $in->has('limit_pct') ? $in->numberOrNull('limit_pct') : null,
             $in->has('drip_only') && $in->yesOrNo('drip_only'),
             $in->has('wears_as_km') ? $in->numberOrNull('wears_as_km') : null,
+            $in->has('dips') ? $in->choice('dips', DipRule::class) : DipRule::Used,
         );
     }
 }

@@ -18,13 +18,16 @@ function everyChoice(RuledShed $shed, int $day, array $pots, array &$best, array
 {
     $in = $shed->in;
     if ($day === $in['days']) {
-        $key = [round($shed->minutes + $shed->end(), 7), count($pots), -(array_key_first($pots) ?? 0), array_sum(array_map(count(...), $pots))];
+        $key = [round($shed->minutes + ($in['dips'] === 'chosen' ? $shed->end() : 0), 7), count($pots), -(array_key_first($pots) ?? 0), array_sum(array_map(count(...), $pots))];
         $best = $best === [] || $key < $best ? $key : $best;
 
         return;
     }
     $used = $in['allowed_days'][$day] ? $shed->used() : [];
     for ($choice = 0; $choice < 1 << count($used); $choice++) {
+        if ($in['dips'] === 'used' && $choice > 0 && $choice + 1 < 1 << count($used)) {
+            continue;
+        }
         $next = clone $shed;
         $dips = array_values(array_filter($used, fn(int $i) => $choice >> $i & 1, ARRAY_FILTER_USE_KEY));
         $dips === [] || $next->pot($dips);
@@ -95,6 +98,24 @@ it('finds the best of all pot days and chains that there are, on 300 small sheds
             ->and([$shed->swaps, $shed->drips])->toBe([count($found['swaps']), count($found['topups'])]);
     }
     expect($feasible)->toBeGreaterThan(120)->and($blocked)->toBeGreaterThan(40);
+});
+
+it('finds the best days where every used chain is dipped, with hours, bare chains and deadlines too', function (): void {
+    $blocked = 0;
+    for ($seed = 1; $seed <= 300; $seed++) {
+        $in = ['dips' => 'used'] + diceShed($seed);
+        [$best, $latest] = [[], [-1]];
+        everyChoice(new RuledShed($in), 0, [], $best, $latest);
+        $found = chosen($in);
+        expect($found['feasible'])->toBe($best !== [], "seed {$seed}");
+        if ($best === []) {
+            $blocked++;
+            expect($found['blocked']['day'])->toBe($latest[0], "seed {$seed}");
+            continue;
+        }
+        expect([round($found['total_minutes'], 7), count($found['pot_days']), -($found['pot_days'][0]['day'] ?? 0)])->toEqual(array_slice($best, 0, 3), "seed {$seed}");
+    }
+    expect($blocked)->toBeGreaterThan(40);
 });
 
 /** A shed as large as one likes, by the dice. @return array<string, mixed> */

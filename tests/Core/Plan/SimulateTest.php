@@ -40,11 +40,12 @@ it('loses no kilometre, no chain and no gram', function (array $policy): void {
     $curve = ['200' => 25_000, '300' => 15_000, '400' => 9_000];
     $times = 15_000 / $curve[(string) ($policy['interval_km'] ?? 300)];
     $now = array_sum(array_map(array_sum(...), end($weeks)['wear'])) + array_sum(array_column(array_merge(...array_column($weeks, 'retired')), 'wear_pct'));
-    $kept = isset($policy['chains']) ? ($policy['chains'] === 1 ? 0.1 + 0.05 : 0.1 + 0.2 + 0.05 + 0.4) : 1.05;
+    $kept = ($policy['chains'] ?? 3) < 3 ? ($policy['chains'] === 1 ? 0.1 + 0.05 : 0.1 + 0.2 + 0.05 + 0.4) : 1.05;
     expect($now)->toEqualWithDelta($kept + 0.02 * $sum('bought') + $times * (104 * 160 * 0.05 + 104 * 70 * 0.08) / 1000, 1e-6)
         ->and($found['totals']['cost'])->toEqualWithDelta($sum('bought') * 38 + $sum('cassettes') * 64 + $sum('wax_bought_g') / 1000 * 14 + $sum('topups') * 1.5, 1e-6);
 })->with([
     'even' => [[]], 'in turn' => [['rotation' => 'in_turn']], 'one at a time' => [['rotation' => 'one_at_a_time']], 'short' => [['interval_km' => 200]], 'long' => [['interval_km' => 400]], 'two chains' => [['chains' => 2]], 'drip alone' => [['drip_only' => true]],
+    'dips that are chosen' => [['dips' => 'chosen']], 'chosen, in turn, four chains' => [['dips' => 'chosen', 'rotation' => 'in_turn', 'chains' => 4]],
 ]);
 
 it('goes the way that every input should', function (): void {
@@ -69,6 +70,13 @@ it('goes the way that every input should', function (): void {
         ->and($of(simulated(pot: ['weekdays' => array_fill(0, 7, false)]), 'forced'))->toBe($of(simulated(pot: ['weekdays' => array_fill(0, 7, false)]), 'pot_days'))
         ->and($usual)->toBe(simulated());
 });
+
+it('takes no more minutes over the years where dips are chosen, if wax at the end of a fortnight is worth its share of a pot day', function (array $policy): void {
+    [$every, $chosen] = [simulated($policy)['totals'], simulated(['dips' => 'chosen'] + $policy, pot: ['end_minutes_per_chain' => 4 + 10 / 3 + 45 / 4])['totals']];
+    expect($chosen['minutes'])->toBeLessThanOrEqual($every['minutes'])->and($chosen['pot_days'])->toBeLessThanOrEqual($every['pot_days'])->and($chosen['km'])->toEqualWithDelta($every['km'], 1e-9)
+        // Worth a dip alone it is given away: the plan of each fortnight heats the pot for a few, and soon again.
+        ->and(simulated(['dips' => 'chosen'] + $policy)['totals']['pot_days'])->toBeGreaterThanOrEqual($chosen['pot_days']);
+})->with(['as they hang' => [[]], 'four chains' => [['chains' => 4]], 'short' => [['interval_km' => 200]]]);
 
 it('counts what is ridden past the limit, and what the cassette lost by it', function (): void {
     // One chain at its limit, no second one, and a pot that is hot on Sundays only: it is ridden on until then.
