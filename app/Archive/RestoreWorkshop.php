@@ -69,12 +69,26 @@ final readonly class RestoreWorkshop
                 if (! is_array($row) || array_diff(array_keys($row), $columns) !== [] || array_diff($columns, array_keys($row)) !== []) {
                     throw new NotRestored('malformed', ['table' => $table, 'row' => $i + 1]);
                 }
-                $tables[$table][] = $row;
+                $tables[$table][] = $file['version'] < WorkshopFile::LISTS_SINCE ? self::withLists($table, $row) : $row;
             }
             $tables[$table] ??= [];
         }
 
         return $tables;
+    }
+
+    /**
+     * @param array<string, mixed> $row of an older file
+     *
+     * @return array<string, mixed>
+     */
+    private static function withLists(string $table, array $row): array
+    {
+        return match ($table) {
+            'settings' => ['value' => TextLists::read((string) $row['key'], $row['value'])] + $row,
+            WorkshopFile::ACTIONS => ['about' => TextLists::about((array) $row['about'])] + $row,
+            default => $row,
+        };
     }
 
     /** @return list<string> */

@@ -15,7 +15,10 @@ final class WorkshopFile
     public const FORMAT = 'dripel-workshop';
 
     /** Rises when a table or column changes its meaning; files of older versions must stay readable. */
-    public const VERSION = 5;
+    public const VERSION = 6;
+
+    /** Before this version lists among the settings are texts. */
+    public const LISTS_SINCE = 6;
 
     /** Tables that files of earlier versions do not have yet, by the version that brought them. */
     private const TABLES_SINCE = [2 => ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'], 4 => ['cares', 'planned_rides']];

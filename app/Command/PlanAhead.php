@@ -52,8 +52,8 @@ final readonly class PlanAhead
         return new Command(
             (string) __('command.preview.pot', ['day' => (new AheadWords($voice, $plan))->day($date)]),
             fn(ActionContext $by): Action => ($this->keepPlan)($by, self::best([
-                SettingKey::PlanPinned->value => implode(' ', $pinned),
-                SettingKey::PlanForbidden->value => implode(' ', array_diff($plan->terms->forbidden, [$date])) ?: null,
+                SettingKey::PlanPinned->value => $pinned,
+                SettingKey::PlanForbidden->value => array_values(array_diff($plan->terms->forbidden, [$date])) ?: null,
             ])),
         );
     }
@@ -75,9 +75,9 @@ final readonly class PlanAhead
     }
 
     /**
-     * @param array<string, string|null> $settings
+     * @param array<string, list<string>|null> $settings
      *
-     * @return array<string, string|int|null>
+     * @return array<string, list<string>|int|null>
      */
     private static function best(array $settings): array
     {

@@ -60,7 +60,8 @@ final class Draft
         return $this->create($model, ['at' => $moment->unixS, 'precision' => $moment->precision] + $values);
     }
 
-    public function set(SettingKey $key, string|int|float|null $value, int $fromS, ?int $bikeId = null, ?int $chainId = null): void
+    /** @param string|int|float|list<mixed>|null $value */
+    public function set(SettingKey $key, string|int|float|array|null $value, int $fromS, ?int $bikeId = null, ?int $chainId = null): void
     {
         $this->create(Setting::class, [
             'at' => $fromS, 'precision' => 'minute', 'key' => $key, 'value' => $value, 'bike_id' => $bikeId, 'component_id' => $chainId,
@@ -70,12 +71,13 @@ final class Draft
     /**
      * What a thing on the bench is like, from the beginning: what is the same as before is left alone.
      *
-     * @param array<string, string|int|float|null> $settings by SettingKey
+     * @param array<string, string|int|float|list<mixed>|null> $settings by SettingKey
      */
     public function describe(Settings $before, int $componentId, array $settings): void
     {
         foreach ($settings as $key => $value) {
-            if ((string) $before->at(SettingKey::from($key), $componentId, PHP_INT_MAX) !== (string) $value) {
+            $old = $before->newest(SettingKey::from($key), $componentId)?->value;
+            if (is_array($value) || is_array($old) ? $value !== $old : (string) $old !== (string) $value) {
                 Setting::query()->in($this->workshop)->live()->where('key', $key)->where('component_id', $componentId)->get()->each(fn(Setting $old) => $this->void($old));
                 $this->set(SettingKey::from($key), $value, 0, chainId: $componentId);
             }

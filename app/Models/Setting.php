@@ -12,7 +12,7 @@ use Dripel\Core\Logbook\SettingKey;
  * @property SettingKey $key
  * @property int|null $bike_id
  * @property int|null $component_id
- * @property string|int|float|null $value
+ * @property string|int|float|list<mixed>|null $value
  */
 final class Setting extends Entry
 {

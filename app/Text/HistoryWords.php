@@ -201,11 +201,26 @@ final readonly class HistoryWords
         ]), array_keys($changed), $changed));
     }
 
+    /** One of a list. */
+    private function entry(SettingKey $key, mixed $one): string
+    {
+        $q = $this->voice->quantities;
+
+        return match (true) {
+            is_array($one) => implode(': ', array_map(fn(mixed $km) => $q->distance(is_numeric($km) ? (float) $km : 0.0), $one)),
+            is_string($one) => $this->day($one),
+            in_array($key, [SettingKey::WeekSummer, SettingKey::WeekWinter], true) && is_numeric($one) => $q->distance((float) $one, fmod((float) $one, 1.0) > 0.05 ? 1 : 0),
+            $key === SettingKey::PlanWeekdays && is_int($one) => $this->voice->weekday($one),
+            default => is_numeric($one) ? $q->number((float) $one) : '',
+        };
+    }
+
     private function setting(SettingKey $key, mixed $value): string
     {
         $q = $this->voice->quantities;
 
         return match (true) {
+            is_array($value) => implode(', ', array_map(fn(mixed $one) => $this->entry($key, $one), $value)) ?: $this->voice->say('words.none'),
             $value === null || ! is_scalar($value) => $this->voice->say('words.none'),
             in_array($key, [SettingKey::IntervalKm, SettingKey::UsualIntervalKm, SettingKey::TargetLifeKm, SettingKey::DeclinedKm, SettingKey::ChainDripKm, SettingKey::PlainDripEveryKm, SettingKey::PlainDripLifeKm], true) => $q->distance((float) $value),
             $key === SettingKey::IntervalHours => $q->hours((float) $value),

@@ -14,19 +14,29 @@ final readonly class Shown
 {
     public function __construct(private Units $units) {}
 
-    /** Whether two values of a setting read the same in the form that shows them. */
-    public function same(SettingKey $key, string|int|float|null $old, string|int|float|null $new): bool
+    /**
+     * Whether two values of a setting read the same in the form that shows them.
+     *
+     * @param string|int|float|list<mixed>|null $old
+     * @param string|int|float|list<mixed>|null $new
+     */
+    public function same(SettingKey $key, string|int|float|array|null $old, string|int|float|array|null $new): bool
     {
         if ($old === $new || $old === null || $new === null) {
             return $old === $new;
+        }
+        if (is_array($old) || is_array($new)) {
+            return is_array($old) && is_array($new) && match ($key) {
+                SettingKey::WeekSummer, SettingKey::WeekWinter => $this->kms($old, 1) === $this->kms($new, 1),
+                SettingKey::LifePoints => $this->points($old) === $this->points($new),
+                default => $old === $new,
+            };
         }
 
         return match ($key) {
             SettingKey::IntervalKm, SettingKey::UsualIntervalKm, SettingKey::ChainDripKm => $this->sameKm((float) $old, (float) $new, 1),
             SettingKey::TargetLifeKm, SettingKey::PlainDripEveryKm, SettingKey::DeclinedKm => $this->sameKm((float) $old, (float) $new, 0),
             SettingKey::ChainMassG => round($this->units->fromGrams((float) $old), 2) === round($this->units->fromGrams((float) $new), 2),
-            SettingKey::WeekSummer, SettingKey::WeekWinter => $this->list((string) $old, 1) === $this->list((string) $new, 1),
-            SettingKey::LifePoints => $this->samePoints((string) $old, (string) $new),
             default => is_numeric($old) && is_numeric($new) && (float) $old === (float) $new,
         };
     }
@@ -36,16 +46,23 @@ final readonly class Shown
         return round($this->units->fromKm($oldKm), $decimals) === round($this->units->fromKm($newKm), $decimals);
     }
 
-    /** @return list<float> */
-    private function list(string $kms, int $decimals): array
+    /**
+     * @param list<mixed> $kms
+     *
+     * @return list<float>
+     */
+    private function kms(array $kms, int $decimals): array
     {
-        return array_map(fn(string $km) => round($this->units->fromKm((float) $km), $decimals), preg_split('/\s+/', trim($kms), -1, PREG_SPLIT_NO_EMPTY) ?: []);
+        return array_map(fn(mixed $km) => round($this->units->fromKm(is_numeric($km) ? (float) $km : 0.0), $decimals), $kms);
     }
 
-    private function samePoints(string $old, string $new): bool
+    /**
+     * @param list<mixed> $points interval and life
+     *
+     * @return list<list<float>>
+     */
+    private function points(array $points): array
     {
-        $read = fn(string $points): array => array_map(fn(string $point): array => [$this->list(explode(':', $point)[0], 1), $this->list(explode(':', $point)[1] ?? '', 0)], preg_split('/\s+/', trim($points), -1, PREG_SPLIT_NO_EMPTY) ?: []);
-
-        return $read($old) === $read($new);
+        return array_map(fn(mixed $point) => is_array($point) ? [...$this->kms([$point[0] ?? 0], 1), ...$this->kms([$point[1] ?? 0], 0)] : [], $points);
     }
 }

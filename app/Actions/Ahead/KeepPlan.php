@@ -17,7 +17,7 @@ final readonly class KeepPlan
 {
     public function __construct(private Ledger $ledger) {}
 
-    /** @param array<string, string|int|float|null> $settings by SettingKey, of the plan alone */
+    /** @param array<string, string|int|float|list<mixed>|null> $settings by SettingKey, of the plan alone */
     public function __invoke(ActionContext $by, array $settings): Action
     {
         return $this->ledger->record($by, ActionKind::KeepPlan, function (Draft $draft) use ($settings): array {
@@ -25,7 +25,7 @@ final readonly class KeepPlan
                 Setting::query()->in($draft->workshop)->live()->where('key', $key)->whereNull('bike_id')->whereNull('component_id')->get()->each(fn(Setting $old) => $draft->void($old));
                 $value === null || $draft->set(SettingKey::from($key), $value, 0);
             }
-            $dates = preg_split('/\s+/', (string) ($settings[SettingKey::PlanByHand->value] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+            $dates = (array) ($settings[SettingKey::PlanByHand->value] ?? []);
 
             return ['pot_days' => $dates, 'by_hand' => $dates !== []];
         });

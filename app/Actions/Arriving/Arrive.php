@@ -66,10 +66,11 @@ final readonly class Arrive
         });
     }
 
-    /** @param array<string, string|int|float|null> $settings */
+    /** @param array<string, string|int|float|list<mixed>|null> $settings */
     private function bike(Draft $draft, array $settings): Bike
     {
-        $this->freeNames->expectBike($draft->workshop, (string) $settings[SettingKey::BikeName->value]);
+        $name = $settings[SettingKey::BikeName->value];
+        $this->freeNames->expectBike($draft->workshop, is_string($name) ? $name : '');
         $bike = $draft->create(Bike::class);
         foreach ($settings as $key => $value) {
             $draft->set(SettingKey::from($key), $value, 0, bikeId: $bike->id);

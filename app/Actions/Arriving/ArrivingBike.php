@@ -10,7 +10,7 @@ use App\Models\Bike;
 final readonly class ArrivingBike
 {
     /**
-     * @param Bike|array<string, string|int|float|null> $bike settings by SettingKey for a new one
+     * @param Bike|array<string, string|int|float|list<mixed>|null> $bike settings by SettingKey for a new one
      * @param list<ArrivingPart> $parts
      */
     public function __construct(public Bike|array $bike, public array $parts) {}

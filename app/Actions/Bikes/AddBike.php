@@ -18,11 +18,12 @@ final readonly class AddBike
 {
     public function __construct(private Ledger $ledger, private FreeNames $freeNames) {}
 
-    /** @param array<string, string|int|float|null> $settings by SettingKey; they hold from the beginning */
+    /** @param array<string, string|int|float|list<mixed>|null> $settings by SettingKey; they hold from the beginning */
     public function __invoke(ActionContext $by, array $settings): Action
     {
         return $this->ledger->record($by, ActionKind::AddBike, function (Draft $draft) use ($settings): array {
-            $this->freeNames->expectBike($draft->workshop, (string) $settings[SettingKey::BikeName->value]);
+            $name = $settings[SettingKey::BikeName->value];
+            $this->freeNames->expectBike($draft->workshop, is_string($name) ? $name : '');
             $bike = $draft->create(Bike::class);
             foreach ($settings as $key => $value) {
                 $draft->set(SettingKey::from($key), $value, 0, bikeId: $bike->id);

@@ -29,7 +29,7 @@ final readonly class KeepInstrument
             $draft->describe($this->readBook->settings($by->workshop), $row->id, [
                 SettingKey::InstrumentName->value => $name,
                 SettingKey::InstrumentKind->value => $facts->kind->value,
-                SettingKey::InstrumentMarks->value => implode(' ', $facts->marks),
+                SettingKey::InstrumentMarks->value => $facts->marks,
                 SettingKey::InstrumentPitches->value => $facts->pitches,
                 SettingKey::InstrumentUncertainty->value => $facts->uncertainty,
                 SettingKey::InstrumentZero->value => $facts->zeroPct,

@@ -28,7 +28,7 @@ final readonly class ChangeSettings
 {
     public function __construct(private Ledger $ledger, private ReadBook $readBook, private FreeNames $freeNames, private AppClock $clock) {}
 
-    /** @param array<string, string|int|float|null> $settings by SettingKey; what reads the same as before is left alone */
+    /** @param array<string, string|int|float|list<mixed>|null> $settings by SettingKey; what reads the same as before is left alone */
     public function __invoke(ActionContext $by, Bike|Chain|null $subject, array $settings, bool $alsoPast): Action
     {
         $kind = match (true) {
@@ -44,7 +44,7 @@ final readonly class ChangeSettings
             $changed = [];
             foreach ($settings as $name => $value) {
                 $key = SettingKey::from($name);
-                $old = $before->at($key, $subject->id ?? 0, PHP_INT_MAX);
+                $old = $before->newest($key, $subject->id ?? 0)?->value;
                 if ($shown->same($key, $old, $value)) {
                     continue;
                 }
@@ -53,7 +53,7 @@ final readonly class ChangeSettings
                 $past && $this->forget($draft, $key, $subject);
                 $draft->set($key, $value, $past ? 0 : $this->clock->unixS(), $subject instanceof Bike ? $subject->id : null, $subject instanceof Chain ? $subject->id : null);
                 if ($key === SettingKey::TimeZone) {
-                    $this->keepDays($draft, new DateTimeZone(is_string($old) ? $old : 'UTC'), new DateTimeZone((string) $value));
+                    $this->keepDays($draft, new DateTimeZone(is_string($old) ? $old : 'UTC'), new DateTimeZone(self::text($value)));
                 }
             }
 
@@ -64,15 +64,20 @@ final readonly class ChangeSettings
         });
     }
 
-    /** @param array<string, string|int|float|null> $settings */
+    /** @param array<string, string|int|float|list<mixed>|null> $settings */
     private function expectFree(ActionContext $by, Bike|Chain|null $subject, array $settings): void
     {
         if ($subject instanceof Bike && isset($settings[SettingKey::BikeName->value])) {
-            $this->freeNames->expectBike($by->workshop, (string) $settings[SettingKey::BikeName->value], $subject->id);
+            $this->freeNames->expectBike($by->workshop, self::text($settings[SettingKey::BikeName->value]), $subject->id);
         }
         if ($subject instanceof Chain && isset($settings[SettingKey::ChainLabel->value], $settings[SettingKey::ChainHome->value])) {
-            $this->freeNames->expectChain($by->workshop, (int) $settings[SettingKey::ChainHome->value], (string) $settings[SettingKey::ChainLabel->value], $subject->id);
+            $this->freeNames->expectChain($by->workshop, (int) self::text($settings[SettingKey::ChainHome->value]), self::text($settings[SettingKey::ChainLabel->value]), $subject->id);
         }
+    }
+
+    private static function text(mixed $value): string
+    {
+        return is_scalar($value) ? (string) $value : '';
     }
 
     private function forget(Draft $draft, SettingKey $key, Bike|Chain|null $subject): void

@@ -78,8 +78,8 @@ final readonly class BikeProps
     /** What it is ridden by weekday, as a form writes it. */
     private function week(SettingKey $key, ?int $bikeId): string
     {
-        $days = $bikeId === null ? [] : (preg_split('/\s+/', $this->book->settings->text($key, $bikeId), -1, PREG_SPLIT_NO_EMPTY) ?: []);
+        $days = $bikeId === null ? [] : $this->book->settings->numbers($key, $bikeId);
 
-        return implode(' ', array_map(fn(string $km) => (string) round($this->voice->quantities->units->fromKm((float) $km), 1), $days));
+        return implode(' ', array_map(fn(float $km) => (string) round($this->voice->quantities->units->fromKm($km), 1), $days));
     }
 }

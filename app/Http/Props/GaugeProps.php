@@ -160,7 +160,7 @@ final readonly class GaugeProps
 
         return [
             'points' => array_map(fn(LifePoint $point) => ['interval' => (string) round($units->fromKm($point->intervalKm), 1), 'life' => (string) round($units->fromKm($point->lifeKm)), 'text' => $this->voice->say('wear.point', ['interval' => $this->voice->quantities->distance($point->intervalKm), 'life' => $this->voice->quantities->distance($point->lifeKm)])], $this->book->settings->lifeCurve()->points()),
-            'house' => $this->book->settings->text(SettingKey::LifePoints, 0) === '',
+            'house' => $this->book->settings->newest(SettingKey::LifePoints, 0)?->value === null,
             'own' => $own->count()
                 ? $this->voice->say('wear.own.counts', ['count' => (string) $own->chains, 'times' => $this->words->times($own->logFactor)])
                 : trans_choice('wear.own.few', $own->chains, ['fewest' => (string) $own::FEWEST]),

@@ -40,22 +40,25 @@ final readonly class LifeCurve
     }
 
     /**
-     * As it is kept: "200:25000 300:15000", km and km.
+     * As it is kept: interval and life, km and km.
+     *
+     * @param list<array<mixed>> $pairs
      *
      * @throws InvalidInput at `life_points`
      */
-    public static function named(string $points): self
+    public static function ofPairs(array $pairs): self
     {
-        return new self(array_map(function (string $point): LifePoint {
-            preg_match('/^([\d.]+):([\d.]+)$/', $point, $found) === 1 || throw new InvalidInput('life_points', 'must be interval and life in km, like 300:15000');
+        return new self(array_map(function (array $pair): LifePoint {
+            [$interval, $life] = [$pair[0] ?? null, $pair[1] ?? null];
 
-            return new LifePoint((float) $found[1], (float) $found[2]);
-        }, preg_split('/\s+/', trim($points), -1, PREG_SPLIT_NO_EMPTY) ?: []));
+            return is_numeric($interval) && is_numeric($life) ? new LifePoint((float) $interval, (float) $life) : throw new InvalidInput('life_points', 'must be interval and life in km, like [300, 15000]');
+        }, $pairs));
     }
 
-    public function name(): string
+    /** @return non-empty-list<array{float, float}> as it is kept */
+    public function pairs(): array
     {
-        return implode(' ', array_map(fn(LifePoint $point) => "{$point->intervalKm}:{$point->lifeKm}", $this->points));
+        return array_map(fn(LifePoint $point) => [$point->intervalKm, $point->lifeKm], $this->points);
     }
 
     /** @return non-empty-list<LifePoint> the shortest interval first */

@@ -19,7 +19,7 @@ enum SettingKey: string
     case ByEar = 'bike.by_ear';
     /** 1: its chains see no pot and live on drip wax alone, every interval. */
     case DripOnly = 'bike.drip_only';
-    /** What it is ridden in summer and winter, km by weekday from Monday: "0 36 0 0 0 50 74"; null: as in the last eight weeks. */
+    /** What it is ridden in summer and winter, km by weekday from Monday: [0, 36, 0, 0, 0, 50, 74]; null: as in the last eight weeks. */
     case WeekSummer = 'bike.week_summer';
     case WeekWinter = 'bike.week_winter';
     /** How many km a chain should live, for the advice on the interval. */
@@ -59,7 +59,7 @@ enum SettingKey: string
     /** What an instrument is called, and how it reads. */
     case InstrumentName = 'instrument.name';
     case InstrumentKind = 'instrument.kind';
-    /** Of a drop-in gauge: its marks in percent, "0.5 0.75". */
+    /** Of a drop-in gauge: its marks in percent, [0.5, 0.75]. */
     case InstrumentMarks = 'instrument.marks';
     /** Of a rule: over how many pitches it reads. */
     case InstrumentPitches = 'instrument.pitches';
@@ -127,7 +127,7 @@ enum SettingKey: string
     case ExcessSchool = 'workshop.excess_school';
     /** After how many rides a chain wants a cloth; 0: never asked for. */
     case WipeRides = 'workshop.wipe_rides';
-    /** Weekdays on which the pot may be heated, 1 Monday to 7 Sunday: "4 6 7". */
+    /** Weekdays on which the pot may be heated, 1 Monday to 7 Sunday: [4, 6, 7]. */
     case PlanWeekdays = 'plan.weekdays';
     /** In the evening, so that its chains are there the next day, or in the morning. */
     case PlanPotTime = 'plan.pot_time';
@@ -141,7 +141,7 @@ enum SettingKey: string
     case PlanMarginPct = 'plan.margin_pct';
     /** Hours a week that one is willing to spend on all of it; null: nobody said. */
     case PlanHoursWeekly = 'plan.hours_weekly';
-    /** Days of the plan by hand, "2026-12-05 2026-12-19"; null: the best ones. */
+    /** Days of the plan by hand, ["2026-12-05", "2026-12-19"]; null: the best ones. */
     case PlanByHand = 'plan.by_hand';
     /** 1: the plan by hand may use the bottle. */
     case PlanBottle = 'plan.bottle';
@@ -157,12 +157,21 @@ enum SettingKey: string
     case PlainDripEveryKm = 'plain_drip.every_km';
     /** What an hour of one's time is worth, in minor units of the workshop's currency; null: nothing. */
     case HourPrice = 'workshop.hour_minor';
-    /** How long a chain is expected to live by its interval, "200:25000 300:15000": LifeCurve. */
+    /** How long a chain is expected to live by its interval, km and km, [[200, 25000], [300, 15000]]: LifeCurve. */
     case LifePoints = 'workshop.life_points';
     /** What a new bike starts with: km between two dips. */
     case UsualIntervalKm = 'workshop.interval_km';
     /** What a new bike starts with: the school of its wear limit. */
     case UsualLimitSchool = 'workshop.limit_school';
+
+    /** Whether its value is a list. */
+    public function isList(): bool
+    {
+        return match ($this) {
+            self::WeekSummer, self::WeekWinter, self::InstrumentMarks, self::PlanWeekdays, self::PlanByHand, self::PlanPinned, self::PlanForbidden, self::LifePoints => true,
+            default => false,
+        };
+    }
 
     /** Whether derivations ask for the value of a past day: only then does the date of a change matter. */
     public function isDated(): bool

@@ -38,10 +38,24 @@ final class Settings
         }
     }
 
-    /** The value in force at an instant; for what is not dated, the newest one. */
+    /** The value in force at an instant; for what is not dated, the newest one. Lists are asked for by `numbers`, `texts` or by name. */
     public function at(SettingKey $key, int $subjectId, int $atS): string|int|float|null
     {
-        return $this->rowAt($key, $subjectId, $atS)?->value;
+        $value = $this->rowAt($key, $subjectId, $atS)?->value;
+
+        return is_array($value) ? null : $value;
+    }
+
+    /** @return list<float> the newest list of an undated setting; empty: nobody said */
+    public function numbers(SettingKey $key, int $subjectId): array
+    {
+        return array_values(array_map(floatval(...), array_filter($this->list($key, $subjectId), is_numeric(...))));
+    }
+
+    /** @return list<string> likewise, of texts or days */
+    public function texts(SettingKey $key, int $subjectId): array
+    {
+        return array_values(array_filter($this->list($key, $subjectId), is_string(...)));
     }
 
     /** The newest value with the date it holds from; null: never set. */
@@ -189,9 +203,9 @@ final class Settings
     /** What is expected of a chain's life by the interval it is waxed at. */
     public function lifeCurve(): LifeCurve
     {
-        $points = $this->text(SettingKey::LifePoints, 0);
+        $points = array_values(array_filter($this->list(SettingKey::LifePoints, 0), is_array(...)));
 
-        return $points === '' ? LifeCurve::usual() : LifeCurve::named($points);
+        return $points === [] ? LifeCurve::usual() : LifeCurve::ofPairs($points);
     }
 
     public function home(int $chainId, int $atS): ?int
@@ -207,11 +221,11 @@ final class Settings
         foreach (Condition::cases() as $condition) {
             $rows[$condition->value] = $this->rowAt(SettingKey::from("factor.{$condition->value}"), 0, $atS);
         }
-        $key = implode(' ', array_map(fn(?DatedSetting $row) => $row === null ? '-' : (string) $row->value, $rows));
+        $key = implode(' ', array_map(fn(?DatedSetting $row) => $row === null || is_array($row->value) ? '-' : (string) $row->value, $rows));
 
         return $this->factorsCache[$key] ??= array_reduce(
             Condition::cases(),
-            fn(Factors $factors, Condition $c) => $rows[$c->value] === null ? $factors : $factors->with($c, (float) $rows[$c->value]->value),
+            fn(Factors $factors, Condition $c) => $rows[$c->value] === null || is_array($rows[$c->value]->value) ? $factors : $factors->with($c, (float) $rows[$c->value]->value),
             Factors::houseRule(),
         );
     }
@@ -221,6 +235,14 @@ final class Settings
         return isset($this->settings["factor.{$condition->value}"])
             ? $this->factors($atS)->of($condition)
             : Factors::houseRule()->of($condition);
+    }
+
+    /** @return list<mixed> */
+    private function list(SettingKey $key, int $subjectId): array
+    {
+        $value = $this->newest($key, $subjectId)?->value;
+
+        return is_array($value) ? $value : [];
     }
 
     private function rowAt(SettingKey $key, int $subjectId, int $atS): ?DatedSetting

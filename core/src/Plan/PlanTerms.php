@@ -62,11 +62,10 @@ final readonly class PlanTerms
     public static function of(Book $book, int $days, ?int $potCapacity, int $nowS): self
     {
         $settings = $book->settings;
-        $list = fn(SettingKey $key): array => preg_split('/\s+/', $settings->text($key, 0), -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
         return new self(
             $days,
-            $settings->at(SettingKey::PlanWeekdays, 0, PHP_INT_MAX) === null ? self::usualWeekdays($book, $nowS) : array_map(intval(...), $list(SettingKey::PlanWeekdays)),
+            $settings->newest(SettingKey::PlanWeekdays, 0)?->value === null ? self::usualWeekdays($book, $nowS) : array_map(intval(...), $settings->numbers(SettingKey::PlanWeekdays, 0)),
             $settings->text(SettingKey::PlanPotTime, 0, 'evening') !== 'morning',
             $settings->number(SettingKey::PlanFixedMinutes, 0) ?? self::FIXED_MINUTES,
             $settings->number(SettingKey::PlanDipMinutes, 0) ?? self::DIP_MINUTES,
@@ -75,9 +74,9 @@ final readonly class PlanTerms
             $settings->number(SettingKey::PlanTopUpMinutes, 0) ?? self::TOPUP_MINUTES,
             $settings->number(SettingKey::PlanMarginPct, 0) ?? self::MARGIN_PCT,
             $potCapacity,
-            $list(SettingKey::PlanPinned),
-            $list(SettingKey::PlanForbidden),
-            $list(SettingKey::PlanByHand),
+            $settings->texts(SettingKey::PlanPinned, 0),
+            $settings->texts(SettingKey::PlanForbidden, 0),
+            $settings->texts(SettingKey::PlanByHand, 0),
             $settings->whole(SettingKey::PlanBottle, 0, 1) === 1,
             $settings->whole(SettingKey::PlanFollowed, 0) === 1,
             $settings->number(SettingKey::PlanHoursWeekly, 0),

@@ -38,16 +38,16 @@ final readonly class RidingPlan
             $season = EarSeason::of($day->startS() + 43200, $zone);
             $factor = $factors[$season->value];
             $mine = array_values(array_filter($planned, fn(PlannedRide $ride) => $ride->concerns($day->date, $rail->bikeId)));
-            $week = $settings->text($season === EarSeason::Summer ? SettingKey::WeekSummer : SettingKey::WeekWinter, $rail->bikeId);
-            $byHabit = $byHabit || ($mine === [] && $week === '');
-            $ofWeek = (float) (preg_split('/\s+/', $week)[$day->weekday() - 1] ?? 0.0);
+            $week = $settings->numbers($season === EarSeason::Summer ? SettingKey::WeekSummer : SettingKey::WeekWinter, $rail->bikeId);
+            $byHabit = $byHabit || ($mine === [] && $week === []);
+            $ofWeek = $week[$day->weekday() - 1] ?? 0.0;
             [$ridden[], $km[]] = match (true) {
                 $mine !== [] => [
                     array_sum(array_map(fn(PlannedRide $ride) => $ride->km, $mine)),
                     array_sum(array_map(fn(PlannedRide $ride) => $ride->km * ($ride->condition === null ? $factor : $settings->factor($ride->condition, $nowS)), $mine)),
                 ],
                 $ahead === 0 && $rail->habit->riddenToday => [0.0, 0.0],
-                $week !== '' => [$ofWeek, $ofWeek * $factor],
+                $week !== [] => [$ofWeek, $ofWeek * $factor],
                 $rail->habit->usualKm !== [] => [$rail->habit->riddenOn($day->weekday()), $rail->habit->usualOn($day->weekday())],
                 default => [$rail->habit->weeklyRiddenKm / 7, $rail->habit->weeklyKm / 7],
             };

@@ -59,7 +59,7 @@ final readonly class Instrument
     public static function kept(Settings $settings, int $id): self
     {
         $usual = self::usual(InstrumentKind::from($settings->text(SettingKey::InstrumentKind, $id, InstrumentKind::Ruler->value)));
-        $marks = array_map(floatval(...), preg_split('/\s+/', trim($settings->text(SettingKey::InstrumentMarks, $id)), -1, PREG_SPLIT_NO_EMPTY) ?: []);
+        $marks = $settings->numbers(SettingKey::InstrumentMarks, $id);
 
         return new self(
             $id,

@@ -103,6 +103,6 @@ it('advises by wear only on evidence: two measured chains, or one with three rea
 });
 
 it('keeps the curve that a rider writes', function (): void {
-    expect(LifeCurve::named('300:15000 200:25000')->name())->toBe('200:25000 300:15000')
-        ->and(fn() => LifeCurve::named('300'))->toThrow(InvalidInput::class);
+    expect(LifeCurve::ofPairs([[300, 15000], [200, 25000]])->pairs())->toBe([[200.0, 25000.0], [300.0, 15000.0]])
+        ->and(fn() => LifeCurve::ofPairs([[300]]))->toThrow(InvalidInput::class);
 });

@@ -35,7 +35,7 @@ function planOf(array $planned = [], int $chains = 2, bool $bare = false, array 
         [1],
         range(1, $chains),
         new Settings(array_map(fn(array $one) => new DatedSetting($one[0], $one[1], new Moment(0), $one[2]), [
-            ...array_map(fn(int $id) => [SettingKey::ChainHome, $id, 1], range(1, $chains)), [SettingKey::WeekWinter, 1, '0 0 0 0 0 60 90'], ...$settings,
+            ...array_map(fn(int $id) => [SettingKey::ChainHome, $id, 1], range(1, $chains)), [SettingKey::WeekWinter, 1, [0, 0, 0, 0, 0, 60, 90]], ...$settings,
         ])),
         [new Fitting(1, $at('2026-10-01 08:00'), 1, 1)],
         [new Ride(1, $at('2026-11-10 09:00'), 1, 200.0, 8.0, Condition::Dry)],
@@ -105,7 +105,7 @@ it('gives ways out where nothing will do', function (): void {
 
 it('has sensible answers for a rider with one chain, with none, without rides, on a day of 400 km', function (): void {
     expect(planOf(chains: 1)[1]->best->feasible)->toBeTrue();
-    [, $none] = planOf(settings: [[SettingKey::WeekWinter, 1, '0 0 0 0 0 0 0']]);
+    [, $none] = planOf(settings: [[SettingKey::WeekWinter, 1, [0, 0, 0, 0, 0, 0, 0]]]);
     expect($none->best)->feasible->toBeTrue()->potDays->toBe([]);
     // 400 km want a fresh chain that Saturday: 2 hangs waxed.
     [, $long] = planOf([new PlannedRide(1, '2026-11-28', '2026-11-28', 1, 400.0)]);

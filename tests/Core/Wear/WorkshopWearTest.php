@@ -143,7 +143,7 @@ it('files what it finds in effective kilometres: all factors and intervals times
         $settings = [
             ...array_map(fn(Condition $one) => new DatedSetting(SettingKey::from("factor.{$one->value}"), 0, new Moment(0), $c * Factors::houseRule()->of($one)), Condition::cases()),
             new DatedSetting(SettingKey::IntervalKm, 1, new Moment(0), 300.0 * $c),
-            new DatedSetting(SettingKey::LifePoints, 0, new Moment(0), (new LifeCurve(array_map(fn(LifePoint $point) => new LifePoint($c * $point->intervalKm, $point->lifeKm), LifeCurve::usual()->points())))->name()),
+            new DatedSetting(SettingKey::LifePoints, 0, new Moment(0), (new LifeCurve(array_map(fn(LifePoint $point) => new LifePoint($c * $point->intervalKm, $point->lifeKm), LifeCurve::usual()->points())))->pairs()),
             new DatedSetting(SettingKey::TargetLifeKm, 1, new Moment(0), 20_000.0),
             // The km of a top-up and the grit that a bath may hold are figures of their own: neither takes part.
             new DatedSetting(SettingKey::TopUpsMost, 0, new Moment(0), 0),

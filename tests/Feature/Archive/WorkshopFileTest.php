@@ -9,15 +9,19 @@ use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Chain;
 use App\Models\Ride;
+use App\Models\Setting;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
+use App\Support\AppClock;
 use App\Text\ChainWords;
 use App\Text\HistoryWords;
 use App\Text\Voice;
 use Dripel\Core\Logbook\PartState;
+use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
 use Tests\Feature\Bench;
@@ -148,6 +152,51 @@ it('reads files of earlier versions, which knew no jars or no bath temperatures 
     'version 2' => [2, [], ['temp_c', 'soak_s', 'powder', 'partly']],
     'version 4' => [4, [], ['partly']],
 ]);
+
+it('reads the lists among the settings where they are still texts: from files up to version 5, and in a database from before', function (): void {
+    config(['dripel.demo' => true]);
+    $today = '2026-11-25T12:20:00+01:00';
+    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+    $nowS = (new DateTimeImmutable($today))->getTimestamp();
+    app(AppClock::class)->stopAt($nowS);
+    $demo = Workshop::query()->sole();
+    $this->actingAs(User::query()->sole());
+    $does = fn(string $path, array $fields, string $method = 'post') => $this->{$method}($path, ['action_id' => (string) Str::uuid()] + $fields)->assertSessionHasNoErrors();
+    $does('/ahead/again', ['dates' => [], 'pinned' => ['2026-12-05'], 'forbidden' => ['2026-12-06', '2026-12-12']]);
+    $does('/ahead/keep', ['dates' => ['2026-12-05', '2026-12-13'], 'bottle' => true]);
+    $does('/ahead/terms', ['weekdays' => [4, 6], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 10], 'put');
+    $does('/bikes/1', ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'limit_school' => 'strict', 'week_winter' => '0 36 0 0 0 50 74,5'], 'put');
+    $does('/gauge/expected', ['points' => [['interval' => '200', 'life' => '20000'], ['interval' => '400', 'life' => '9000']]], 'put');
+    $kept = fn(Workshop $workshop): array => Setting::query()->in($workshop)->orderBy('id')->get()->filter(fn(Setting $one) => $one->key->isList())->map(fn(Setting $one) => [$one->key->value, $one->value])->values()->all();
+    [$before, $lists] = [everythingOf($demo, $nowS), $kept($demo)];
+    expect(count(array_unique(array_column($lists, 0))))->toBe(7)->and(preg_match('/week in winter 0.km, 36.km, 0.km, 0.km, 0.km, 50.km, 74\.5.km\n.*expected life 200.km: 20,000.km, 400.km: 9,000.km$/u', implode("\n", $before[1])))->toBe(1);
+    // As version 5 wrote them.
+    $text = fn(mixed $list): mixed => is_array($list) ? implode(' ', array_map(fn(mixed $one) => is_array($one) ? implode(':', $one) : $one, $list)) : $list;
+    $about = function (array $about) use ($text): array {
+        foreach ($about['changed'] ?? [] as $key => $values) {
+            $about['changed'][$key] = SettingKey::from($key)->isList() ? array_map($text, $values) : $values;
+        }
+
+        return $about;
+    };
+    $file = json_decode($this->get('/export/workshop.json')->streamedContent(), true);
+    $file['version'] = 5;
+    $file['tables']['settings'] = array_map(fn(array $row) => SettingKey::from($row['key'])->isList() ? ['value' => $text($row['value'])] + $row : $row, $file['tables']['settings']);
+    $file['tables']['actions'] = array_map(fn(array $row) => ['about' => $about($row['about'])] + $row, $file['tables']['actions']);
+    $bench = new Bench;
+    $this->actingAs($bench->owner)->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', (string) json_encode($file))])->assertSessionHasNoErrors();
+    expect(everythingOf($bench->workshop, $nowS))->toBe($before)->and($kept($bench->workshop))->toEqual($lists);
+    // A database from before, moved on.
+    foreach ($file['tables']['settings'] as $row) {
+        DB::table('settings')->where('id', $row['id'])->update(['value' => json_encode($row['value'])]);
+    }
+    foreach ($file['tables']['actions'] as $row) {
+        DB::table('actions')->where('id', $row['id'])->update(['about' => json_encode($row['about'], JSON_PRESERVE_ZERO_FRACTION)]);
+    }
+    expect($kept($demo))->not->toEqual($lists);
+    (require database_path('migrations/2026_12_05_000001_lists_among_the_settings.php'))->up();
+    expect(everythingOf($demo, $nowS))->toBe($before)->and($kept($demo))->toEqual($lists);
+});
 
 it('refuses a file that it cannot trust, in words, and changes nothing', function (
     Closure $spoil,

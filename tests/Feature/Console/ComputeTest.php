@@ -19,7 +19,7 @@ function compute(array $arguments, string $input = ''): array
 }
 
 it('computes by name, JSON in, JSON out', function (): void {
-    expect(compute(['--list']))->toBe([0, "bare.clock\nbath.ledger\nchain.length\nchain.match\ndrip.dose\ninterval.advise\ninterval.economy\ninterval.learn\nplan.pot_days\nplan.simulate\npot.calibrate\npot.dip\npot.heat\nride.track\nsolvent.hazard\nstrip.cascade\nstrip.rinse\nwax.life\nwear.forecast\nwear.reading\n"]);
+    expect(compute(['--list']))->toBe([0, "bare.clock\nbath.ledger\nchain.length\nchain.match\ndrip.dose\nfactors.learn\ninterval.advise\ninterval.economy\ninterval.learn\nplan.pot_days\nplan.risk\nplan.simulate\npot.calibrate\npot.dip\npot.heat\nride.track\nsolvent.hazard\nstrip.cascade\nstrip.rinse\nwax.life\nwear.forecast\nwear.reading\n"]);
     [$exit, $output] = compute(
         ['wax.life'],
         '{"interval_km":300,"interval_hours":null,"rides":[{"km":100,"hours":4,"condition":"damp"}],"factors":{"damp":2},"topups":[{"after_ride":0,"km":50}]}',

@@ -43,6 +43,16 @@ it('reckons the worked example of each model as its documentation has it', funct
         '{"days":7,"allowed_days":[true,false,false,true,true,false,false],"fixed_minutes":40,"per_dip_minutes":5,"batch_minutes":20,"pot_capacity":4,"swap_minutes":3,"topup":null,"bikes":[{"id":"heron","interval_km":300,"daily_km":[80,0,80,0,0,150,80],"chains":[{"id":"A","used_km":200},{"id":"B","used_km":100}],"on_bike":"A"}]}',
         fn(array $r) => [sprintf('%.0f minutes', $r['total_minutes']), "day {$r['pot_days'][0]['day']}"],
     ],
+    'plan.risk' => [
+        'plan.risk',
+        '{"plan":{"days":7,"allowed_days":[true,true,true,true,true,true,true],"fixed_minutes":45,"per_dip_minutes":4,"bikes":[{"id":"heron","interval_km":300,"daily_km":[0,0,40,0,0,90,70],"chains":[{"id":"A","used_km":120}],"on_bike":"A"}]},"pot_days":[],"weeks":{"heron":[[0,0,40,0,0,90,0],[0,0,40,0,0,60,70],[0,0,0,0,0,130,90],[0,0,30,0,0,70,60]]},"start_weekday":0}',
+        fn(array $r) => sprintf('%.0f of 100', 100 * $r['all_waxed']),
+    ],
+    'factors.learn' => [
+        'factors.learn',
+        '{"cycles":[{"km":{"dry":300},"last":"dry","ended":"noise"},{"km":{"dry":300},"last":"dry","ended":"noise"},{"km":{"dry":300},"last":"dry","ended":"noise"},{"km":{"wet":60},"last":"wet","ended":"noise"},{"km":{"wet":60},"last":"wet","ended":"noise"},{"km":{"wet":60},"last":"wet","ended":"noise"},{"km":{"wet":60},"last":"wet","ended":"noise"},{"km":{"wet":60},"last":"wet","ended":"noise"},{"km":{"wet":60},"last":"wet","ended":"noise"}],"prior":{"median_km":300,"log_sd":0.5,"shape_median":3,"shape_log_sd":0.4}}',
+        fn(array $r) => [sprintf('%.2f', $r['factors']['wet']['factor']), sprintf('%.2f', $r['factors']['wet']['p10']), sprintf('%.2f', $r['factors']['wet']['p90'])],
+    ],
     'plan.simulate' => [
         'plan.simulate',
         '{"weeks":52,"bikes":[{"id":"heron","week_km":[0,0,0,0,0,100,0],"limit_pct":0.5,"rate_pct_per_1000km":0.05,"rate_interval_km":300,"chains":[{"id":"A","wear_pct":0,"used_km":0},{"id":"B","wear_pct":0,"used_km":0}],"on_bike":"A"}],"policy":{"interval_km":300},"pot":{"weekdays":[false,false,false,false,false,true,true],"fixed_minutes":45,"per_dip_minutes":4,"vessel":{"diameter_mm":130,"height_mm":105},"wax_g":500},"costs":{"chain":30}}',

@@ -55,7 +55,7 @@ final class AheadController extends Controller
     public function keep(PlanRequest $request, KeepPlan $keepPlan): RedirectResponse
     {
         return $this->done($keepPlan($request->context(), [
-            SettingKey::PlanByHand->value => implode(' ', $request->dates()) ?: null,
+            SettingKey::PlanByHand->value => $request->dates() ?: null,
             SettingKey::PlanBottle->value => (int) $request->boolean('bottle'),
             SettingKey::PlanFollowed->value => 1,
         ]));
@@ -68,8 +68,8 @@ final class AheadController extends Controller
             SettingKey::PlanByHand->value => null,
             SettingKey::PlanBottle->value => null,
             SettingKey::PlanFollowed->value => 1,
-            SettingKey::PlanPinned->value => implode(' ', $request->dates('pinned')) ?: null,
-            SettingKey::PlanForbidden->value => implode(' ', $request->dates('forbidden')) ?: null,
+            SettingKey::PlanPinned->value => $request->dates('pinned') ?: null,
+            SettingKey::PlanForbidden->value => $request->dates('forbidden') ?: null,
         ]));
     }
 

@@ -43,7 +43,7 @@ final class GaugeController extends Controller
 
     public function expect(ExpectedRequest $request, ChangeSettings $changeSettings): RedirectResponse
     {
-        return $this->done($changeSettings($request->context(), null, [SettingKey::LifePoints->value => $request->curve()?->name()], false));
+        return $this->done($changeSettings($request->context(), null, [SettingKey::LifePoints->value => $request->curve()?->pairs()], false));
     }
 
     public function advice(AdviceRequest $request, Bike $bike, AnswerAdvice $answer): RedirectResponse

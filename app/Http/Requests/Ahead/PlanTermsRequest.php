@@ -27,14 +27,14 @@ final class PlanTermsRequest extends ActionRequest
         ];
     }
 
-    /** @return array<string, string|int|float|null> by SettingKey */
+    /** @return array<string, string|int|float|list<mixed>|null> by SettingKey */
     public function settings(): array
     {
         $days = array_map(intval(...), array_values($this->array('weekdays')));
         sort($days);
 
         return [
-            SettingKey::PlanWeekdays->value => implode(' ', $days),
+            SettingKey::PlanWeekdays->value => $days,
             SettingKey::PlanPotTime->value => $this->string('pot_time')->toString(),
             SettingKey::PlanFixedMinutes->value => $this->float('fixed'),
             SettingKey::PlanDipMinutes->value => $this->float('dip'),

@@ -42,7 +42,7 @@ final class BikeRequest extends ActionRequest
         return array_fill_keys(['week_summer.regex', 'week_winter.regex'], (string) __('errors.week'));
     }
 
-    /** @return array<string, string|int|float|null> by SettingKey */
+    /** @return array<string, string|int|float|list<mixed>|null> by SettingKey */
     public function settings(): array
     {
         return [
@@ -59,7 +59,7 @@ final class BikeRequest extends ActionRequest
             + ($this->has('target_life') ? [SettingKey::TargetLifeKm->value => $this->filled('target_life') ? round($this->km('target_life'), 3) : null] : []);
     }
 
-    /** @return array<string, string|null> what it is ridden by weekday, in km */
+    /** @return array<string, list<float>|null> what it is ridden by weekday, in km */
     private function weeks(): array
     {
         $units = Units::of($this->voice()->settings);
@@ -67,7 +67,7 @@ final class BikeRequest extends ActionRequest
         foreach (['week_summer' => SettingKey::WeekSummer, 'week_winter' => SettingKey::WeekWinter] as $field => $key) {
             if ($this->has($field)) {
                 $days = preg_split('/\s+/', trim(str_replace(',', '.', $this->string($field)->toString())), -1, PREG_SPLIT_NO_EMPTY) ?: [];
-                $weeks[$key->value] = $days === [] ? null : implode(' ', array_map(fn(string $day) => (string) round($units->toKm((float) $day), 2), $days));
+                $weeks[$key->value] = $days === [] ? null : array_map(fn(string $day) => round($units->toKm((float) $day), 2), $days);
             }
         }
 
