@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bench;
 
 use App\Actions\Workshop\OpenWorkshop;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -43,7 +44,7 @@ final readonly class TwentyYears
         $workshop = ($this->openWorkshop)($user, 'Twenty years', 'Europe/Amsterdam', true);
         $startS = $this->clock->unixS() - 86400 * self::DAYS;
         // One action for all of it: what is measured is reading, not writing.
-        $this->ledger->record(new ActionContext($workshop, $user, (string) Str::uuid()), ActionKind::AddBike, function (Draft $draft) use ($startS): array {
+        $this->ledger->record(new ActionContext($workshop, $user, (string) Str::uuid()), ActionKind::AddBike, function (Draft $draft) use ($startS): About {
             $bikes = array_map(fn(int $b) => $this->bike($draft, $b), range(0, self::BIKES - 1));
             $chains = array_map(fn(Bike $bike) => array_map(fn(int $c) => $this->chain($draft, $bike, chr(65 + $c)), range(0, self::CHAINS_PER_BIKE - 1)), $bikes);
             $on = array_fill(0, self::BIKES, 0);
@@ -61,7 +62,7 @@ final readonly class TwentyYears
                 }
             }
 
-            return ['bike' => $bikes[0]->id];
+            return new About(bike: $bikes[0]->id);
         });
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
-use App\Logbook\Concerns;
+use App\Logbook\About;
 use App\Logbook\EntryType;
 use Dripel\Core\Logbook\SettingKey;
 
@@ -58,21 +58,10 @@ final class Renumber
      */
     public function about(array $about): array
     {
-        $tables = ['bikes' => 'bikes', 'chains' => 'components'];
-        foreach ($tables as $kind => $table) {
-            foreach (Concerns::keys($kind) as $key) {
-                if (isset($about[$key])) {
-                    $about[$key] = is_array($about[$key]) ? array_map(fn(mixed $id) => $this->id($table, $id), $about[$key]) : $this->id($table, $about[$key]);
-                }
-            }
-        }
-        foreach (['part' => 'components', 'before' => 'components', 'instrument' => 'components', 'jar' => 'components', 'pot' => 'components', 'ride' => 'rides'] as $key => $table) {
+        foreach (About::REFERENCES as $key => $table) {
             if (isset($about[$key])) {
-                $about[$key] = $this->id($table, $about[$key]);
+                $about[$key] = is_array($about[$key]) ? array_map(fn(mixed $id) => $this->id($table, $id), $about[$key]) : $this->id($table, $about[$key]);
             }
-        }
-        if (isset($about['undid'])) {
-            $about['undid'] = array_map(fn(mixed $id) => $this->id('actions', $id), (array) $about['undid']);
         }
         if (isset($about['was']['bike'])) {
             $about['was']['bike'] = $this->id('bikes', $about['was']['bike']);

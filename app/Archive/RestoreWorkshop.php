@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
+use App\Logbook\About;
 use App\Logbook\EntryType;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
@@ -134,10 +135,13 @@ final readonly class RestoreWorkshop
             if ($action['reverted_by'] !== null) {
                 $reverted[$id] = $numbers->id(WorkshopFile::ACTIONS, $action['reverted_by']);
             }
+            $about = $numbers->about((array) $action['about']);
+            // What the history could not say is not kept.
+            About::from($about);
             DB::table(WorkshopFile::ACTIONS)->insert(self::encoded([
                 'id' => $id, 'workshop_id' => $workshop->id, 'user_id' => $userId, 'user_name' => $userId === null ? $by['name'] ?? null : null,
                 'kind' => $action['kind'], 'recorded_at' => $action['recorded_at'], 'revision' => $action['revision'],
-                'about' => $numbers->about((array) $action['about']), 'effects' => $numbers->effects(array_values((array) $action['effects'])),
+                'about' => $about, 'effects' => $numbers->effects(array_values((array) $action['effects'])),
             ]));
         }
         foreach ($reverted as $id => $by) {

@@ -161,7 +161,7 @@ final class DemoWorkshop
             // One is past its limit and one is retired: time to buy.
             ...($bike->indoor() ? [SettingKey::ChainsWanted->value => 3] : []),
         ]);
-        $this->bikes[$bike->name] = Bike::query()->whereKey($action->about['bike'])->sole();
+        $this->bikes[$bike->name] = Bike::query()->whereKey($action->about->bike)->sole();
         $start = self::FIRST_DAY;
         foreach ($bike->inTurn as $index => $letter) {
             // Of three bikes the first chains went through the jars, three at a time.
@@ -180,7 +180,7 @@ final class DemoWorkshop
         $at = fn(?int $unixS) => $unixS === null ? null : new Moment($unixS);
         $action = ($this->addChain)($this->scribbler->context($workshop, $rider), $this->bikes[$bike->name], $letter, $bike->speeds, $bike->pitches, $at($strippedS), $at($dippedS), $at($fittedS));
         $name = "{$bike->name} {$letter}";
-        $this->chains[$name] = Chain::query()->whereKey($action->about['chain'])->sole();
+        $this->chains[$name] = Chain::query()->whereKey($action->about->chain)->sole();
         [$this->km[$name], $this->used[$name]] = [0.0, 0.0];
         if (isset(self::CAME_USED[$name])) {
             [$km, $wax] = self::CAME_USED[$name];
@@ -303,7 +303,7 @@ final class DemoWorkshop
                 new ArrivingPart(PartKind::Cassette->value, 'Cassette', km: 5200.0),
                 new ArrivingPart(PartKind::Ring->value, 'Chainring'),
             ])], new Moment($cameS));
-            $this->bikes['Moth'] = Bike::query()->whereKey($action->about['bikes'][0])->firstOrFail();
+            $this->bikes['Moth'] = Bike::query()->whereKey($action->about->bikes[0])->firstOrFail();
         });
         $this->scribbler->at($this->day(5, '20:00'), fn(ActionContext $by) => ($this->estimateDistance)($by, new Estimate(
             0,

@@ -18,7 +18,7 @@ final readonly class Ledger
     public function __construct(private AppClock $clock, private ReadBook $readBook) {}
 
     /**
-     * @param Closure(Draft): array<string, mixed> $write writes the rows, returns what the history says about it
+     * @param Closure(Draft): About $write writes the rows, returns what the history says about it
      *
      * @throws ActionIdTaken if the id was used for something else, or with other content
      * @throws LogbookConflict if two entries could not both be true
@@ -32,7 +32,7 @@ final readonly class Ledger
         }
     }
 
-    /** @param Closure(Draft): array<string, mixed> $write */
+    /** @param Closure(Draft): About $write */
     private function write(ActionContext $by, ActionKind $kind, Closure $write): Action
     {
         $done = Action::query()->find($by->actionId);
@@ -51,7 +51,7 @@ final readonly class Ledger
             'sent' => $by->sent,
             'recorded_at' => $this->clock->unixS(),
             'revision' => $by->workshop->revision,
-            'about' => [],
+            'about' => new About,
             'effects' => [],
         ]);
         $draft = new Draft($by->workshop, $action->id, $by->workshop->revision);

@@ -18,13 +18,13 @@ final readonly class WetChain
     public function __invoke(Workshop $workshop, Action $action): ?int
     {
         $about = $action->about;
-        if (! isset($about['bike'], $about['condition'], $about['at']) || ! Condition::from((string) $about['condition'])->soaks()) {
+        if ($about->bike === null || $about->condition === null || $about->at === null || ! Condition::from($about->condition)->soaks()) {
             return null;
         }
         $book = ($this->readBook)($workshop->refresh());
-        $chainId = $book->fittings->chainOn((int) $about['bike'], (int) $about['at']);
+        $chainId = $book->fittings->chainOn($about->bike, $about->at);
         $wet = $chainId === null ? null : $book->chain($chainId, $this->clock->unixS())->wetRide;
 
-        return $wet !== null && $wet->id === (int) $about['ride'] ? $chainId : null;
+        return $wet !== null && $wet->id === $about->ride ? $chainId : null;
     }
 }

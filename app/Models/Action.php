@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Logbook\About;
 use App\Logbook\ActionKind;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -17,7 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $sent a digest of what its form held
  * @property int $recorded_at Unix seconds
  * @property int $revision
- * @property array<string, mixed> $about
+ * @property About $about
  * @property list<array{string, int, string|null, string|null}> $effects
  * @property string|null $reverted_by
  * @property-read User|null $user
@@ -30,7 +31,7 @@ final class Action extends WorkshopModel
 
     protected function casts(): array
     {
-        return ['kind' => ActionKind::class, 'about' => 'array', 'effects' => 'array'];
+        return ['kind' => ActionKind::class, 'about' => About::class, 'effects' => 'array'];
     }
 
     public function who(): string

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Text;
 
+use App\Logbook\About;
 use App\Logbook\ActionKind;
 use App\Models\Action;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\SupplyUnit;
+use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\LocalDay;
-use Dripel\Core\Wear\WearReadingResult;
 
 /** What somebody did, in one sentence. */
 final readonly class HistoryWords
@@ -21,15 +22,15 @@ final readonly class HistoryWords
     {
         $about = $action->about;
         if ($action->kind === ActionKind::Undo) {
-            $undone = Action::query()->where('workshop_id', $action->workshop_id)->whereKey($about['undid'])->orderByDesc('revision')->get();
+            $undone = Action::query()->where('workshop_id', $action->workshop_id)->whereKey($about->undid)->orderByDesc('revision')->get();
 
             return $this->voice->say('history.undo', ['what' => $undone->map(fn(Action $a) => lcfirst($this->sentence($a)))->implode('; ')]);
         }
         $code = match (true) {
-            $action->kind === ActionKind::FitChain && ($about['chain'] ?? null) === null => 'fit_none',
-            $action->kind === ActionKind::FitChain && ($about['off'] ?? null) === null => 'fit_first',
-            $action->kind === ActionKind::CorrectFitting && ($about['off'] ?? null) === null => 'correct_fitting_bare',
-            in_array($action->kind, [ActionKind::DeleteEntry, ActionKind::MoveEntry], true) => "{$action->kind->value}.{$about['type']}",
+            $action->kind === ActionKind::FitChain && $about->chain === null => 'fit_none',
+            $action->kind === ActionKind::FitChain && $about->off === null => 'fit_first',
+            $action->kind === ActionKind::CorrectFitting && $about->off === null => 'correct_fitting_bare',
+            in_array($action->kind, [ActionKind::DeleteEntry, ActionKind::MoveEntry], true) => "{$action->kind->value}.{$about->type}",
             default => $this->plainCode($action),
         };
 
@@ -39,144 +40,155 @@ final readonly class HistoryWords
     /** The same in short, for the one who just did it. */
     public function done(Action $action): string
     {
-        $code = $action->kind === ActionKind::FitChain && ($action->about['chain'] ?? null) === null ? 'fit_none' : $this->plainCode($action);
+        $code = $action->kind === ActionKind::FitChain && $action->about->chain === null ? 'fit_none' : $this->plainCode($action);
 
-        return $this->voice->say("done.{$code}", ['early' => ($action->about['early'] ?? false) === true ? $this->voice->say('done.early') : ''] + $this->parameters($action->about));
+        return $this->voice->say("done.{$code}", ['early' => $action->about->early ? $this->voice->say('done.early') : ''] + $this->parameters($action->about));
     }
 
     private function plainCode(Action $action): string
     {
-        $firstReading = $action->kind === ActionKind::EstimateDistance && ($action->about['km'] ?? 0) <= 0;
+        $about = $action->about;
 
         return match (true) {
-            $firstReading => 'estimate_noted',
-            $action->kind === ActionKind::KeepInstrument && ($action->about['gone'] ?? false) === true => 'put_instrument_away',
-            $action->kind === ActionKind::PlanRide && ($action->about['holiday'] ?? false) === true => 'plan_holiday',
-            $action->kind === ActionKind::KeepPlan && ($action->about['by_hand'] ?? false) !== true => 'plan_best',
-            $action->kind === ActionKind::KeepBottle && ($action->about['gone'] ?? false) === true => 'bottle_gone',
-            $action->kind === ActionKind::PotDay && ($action->about['chains'] ?? []) === [] => 'pot_day_none',
+            $action->kind === ActionKind::EstimateDistance && (float) $about->km <= 0.0 => 'estimate_noted',
+            $action->kind === ActionKind::KeepInstrument && $about->gone => 'put_instrument_away',
+            $action->kind === ActionKind::PlanRide && $about->holiday => 'plan_holiday',
+            $action->kind === ActionKind::KeepPlan && ! $about->byHand => 'plan_best',
+            $action->kind === ActionKind::KeepBottle && $about->gone => 'bottle_gone',
+            $action->kind === ActionKind::PotDay && ($about->chains ?? []) === [] => 'pot_day_none',
             default => $action->kind->value,
         };
     }
 
-    /**
-     * @param array<string, mixed> $about
-     *
-     * @return array<string, string>
-     */
-    private function parameters(array $about): array
+    /** @return array<string, string> */
+    private function parameters(About $about): array
     {
-        $q = $this->voice->quantities;
-        $names = $this->voice->names;
-        $at = fn(string $key): string => is_int($about[$key] ?? null)
-            ? (($about['day'] ?? '') === 'day' && $key === 'at' ? $q->day($about[$key]) : $q->day($about[$key]).', '.$q->time($about[$key]))
-            : '';
-
-        return [
-            'bike' => array_key_exists('bike', $about) && $about['bike'] === null ? $this->voice->say('history.unnamed_bike') : $names->bike($about['bike'] ?? null),
-            'chain' => is_int($about['chain'] ?? null) ? $names->fullChain($about['chain']) : '',
-            'letter' => is_int($about['chain'] ?? null) ? $names->chain($about['chain']) : '',
-            'off' => is_int($about['off'] ?? null) ? $names->chain($about['off']) : '',
-            'chains' => $names->chains($about['chains'] ?? []),
-            'km' => is_numeric($about['km'] ?? null) ? $q->distance((float) $about['km'], $about['km'] < 100 && fmod((float) $about['km'], 1.0) > 0.05 ? 1 : 0) : '',
-            'was' => is_numeric($about['was']['km'] ?? null) ? $q->distance((float) $about['was']['km']) : '',
-            'condition' => isset($about['condition']) ? $this->voice->say("chain.condition.{$about['condition']}") : '',
-            'loud' => ($about['loud'] ?? false) === true ? $this->voice->say('history.loud') : '',
-            'cared' => isset($about['care']) ? $this->voice->say("history.cared.{$about['care']}", ['chain' => is_int($about['chain'] ?? null) ? $names->fullChain($about['chain']) : '']) : '',
-            'pot_days' => implode(', ', array_map($this->day(...), array_filter($about['pot_days'] ?? [], is_string(...)))),
-            'early' => ($about['early'] ?? false) === true ? $this->voice->say('history.early') : '',
-            'wear' => $this->wear($about),
-            'at' => $at('at'),
-            'left_ml' => is_numeric($about['left_ml'] ?? null) ? $this->voice->say('history.left_ml', ['ml' => $q->volume((float) $about['left_ml'])]) : '',
-            'to' => is_string($about['to'] ?? null) ? $this->day($about['to']) : $at('to'),
-            'changed' => $this->changed($about['changed'] ?? []),
-            'past' => ($about['past'] ?? false) === true ? $this->voice->say('history.past') : '',
-        ] + $this->arrivingAndCatchingUp($about) + $this->stripping($about);
+        return $this->things($about) + $this->quantities($about) + $this->days($about) + $this->asides($about) + $this->onTheBench($about);
     }
 
-    /**
-     * @param array<string, mixed> $about
-     *
-     * @return array<string, string>
-     */
-    private function arrivingAndCatchingUp(array $about): array
+    /** @return array<string, string> bikes, chains, parts, pots by their names */
+    private function things(About $about): array
     {
-        $q = $this->voice->quantities;
-        $km = fn(string $key): string => is_numeric($about[$key] ?? null) ? $q->distance((float) $about[$key]) : '';
-        $count = fn(string $key): string => is_int($about[$key] ?? null) ? trans_choice("history.{$key}", $about[$key]) : '';
-        $fromBikes = array_map($this->voice->names->bike(...), $about['bikes'] ?? []);
+        $names = $this->voice->names;
+        $called = fn(?int $id): string => $id === null ? '' : $this->voice->settings->text(SettingKey::PartName, $id);
 
         return [
+            'bike' => $about->bike === null ? $this->voice->say('history.unnamed_bike') : $names->bike($about->bike),
+            'chain' => $about->chain === null ? '' : $names->fullChain($about->chain),
+            'letter' => $about->chain === null ? '' : $names->chain($about->chain),
+            'off' => $about->off === null ? '' : $names->chain($about->off),
+            'chains' => $names->chains($about->chains ?? []),
+            'part' => $about->part === null ? '' : ($called($about->part) ?: $this->voice->say('ui.parts.quick_link')),
+            'before' => $about->before === null ? '' : $this->voice->say($about->replaces ? 'history.part_replaced' : 'history.part_before', ['name' => $called($about->before)]),
+            'jar' => $names->jar($about->jar),
+            'pot' => $names->pot($about->pot),
+            'name' => (string) $about->name,
             'what' => $this->arrived($about),
-            'part' => is_int($about['part'] ?? null) ? ($this->voice->settings->text(SettingKey::PartName, $about['part']) ?: $this->voice->say('ui.parts.quick_link')) : '',
-            'before' => is_int($about['before'] ?? null) ? $this->voice->say(($about['replaces'] ?? false) === true ? 'history.part_replaced' : 'history.part_before', ['name' => $this->voice->settings->text(SettingKey::PartName, $about['before'])]) : '',
-            'measured' => array_key_exists('value_pct', $about) && is_int($about['off'] ?? null) ? $this->voice->say('history.measured_off', ['off' => $this->voice->names->chain($about['off']), 'wear' => $this->wear($about)]) : '',
-            'from' => is_string($about['from'] ?? null) ? $this->day($about['from']) : '',
-            'until' => is_string($about['until'] ?? null) ? $this->voice->say('history.until_date', ['date' => $this->day($about['until'])]) : '',
-            'each' => is_numeric($about['each'] ?? null) ? $q->distance((float) $about['each'], 1) : '',
-            'first' => $km('first'),
-            'odometer' => $km('odometer'),
-            'days' => $count('days'),
-            'rides' => $count('rides'),
-            'weekdays' => implode(', ', array_map($this->voice->weekday(...), $about['weekdays'] ?? [])),
-            'from_bikes' => $fromBikes === [] ? '' : $this->voice->say('history.from_bikes', ['bikes' => implode(', ', $fromBikes)]),
-            'terms' => (($about['new_link'] ?? false) === true ? $this->voice->say('history.new_link') : '')
-                .(is_string($about['note'] ?? null) ? $this->voice->say('history.note', ['note' => $about['note']]) : ''),
-            'exchange' => ($about['exchange'] ?? false) === true ? $this->voice->say('history.exchange') : '',
+            'from_bikes' => $about->bikes === [] ? '' : $this->voice->say('history.from_bikes', ['bikes' => implode(', ', array_map($names->bike(...), $about->bikes))]),
         ];
     }
 
-    /**
-     * @param array<string, mixed> $about
-     *
-     * @return array<string, string>
-     */
-    private function stripping(array $about): array
+    /** @return array<string, string> */
+    private function quantities(About $about): array
     {
         $q = $this->voice->quantities;
-        $jar = $this->voice->names->jar(is_int($about['jar'] ?? null) ? $about['jar'] : null);
-        $supply = Supply::tryFrom((string) ($about['supply'] ?? ''));
-        $name = (string) ($about['name'] ?? '');
+        $km = fn(?float $km, int $decimals = 0): string => $km === null ? '' : $q->distance($km, $decimals);
+        $count = fn(string $of, ?int $count, array $with = []): string => $count === null ? '' : trans_choice("history.{$of}", $count, $with);
 
         return [
-            'jar' => $jar,
-            'pot' => $this->voice->names->pot(is_int($about['pot'] ?? null) ? $about['pot'] : null),
-            'bathed' => $this->bathed($about),
-            'name' => $name,
-            'school' => isset($about['school']) ? (new StripWords($this->voice))->school((string) $about['school']) : '',
-            'baths' => is_int($about['baths'] ?? null) ? trans_choice('history.baths', $about['baths']) : '',
-            'links' => is_int($about['count'] ?? null) ? trans_choice('history.links', $about['count'], ['name' => $name]) : '',
-            'supply' => $supply === null ? '' : $this->voice->say("strip.supply.{$supply->value}"),
-            'priced' => $supply === null || ! isset($about['amount_minor'], $about['quantity']) ? '' : $this->voice->say('strip.priced', [
-                'supply' => $this->voice->say("strip.supply.{$supply->value}"),
-                'amount' => $q->money((float) $about['amount_minor']),
-                'quantity' => $supply->unit() === SupplyUnit::Piece ? $q->number((float) $about['quantity']) : ($supply->unit() === SupplyUnit::Gram ? $q->mass((float) $about['quantity']) : $q->volume((float) $about['quantity'])),
-            ]),
-            'acted' => ! isset($about['act']) ? '' : $this->voice->say("strip.acted.{$about['act']}", [
-                'jar' => $jar, 'ml' => $q->volume((float) ($about['ml'] ?? 0)), 'solvent' => isset($about['solvent']) ? $this->voice->say("strip.solvent.{$about['solvent']}") : '',
-            ]),
-            'receipt' => is_string($about['note'] ?? null) && isset($about['jar']) ? $this->voice->say('history.note', ['note' => $about['note']]) : '',
+            'km' => $km($about->km, $about->km !== null && $about->km < 100.0 && fmod($about->km, 1.0) > 0.05 ? 1 : 0),
+            'was' => $km($about->was['km'] ?? null),
+            'each' => $km($about->each, 1),
+            'first' => $km($about->first),
+            'odometer' => $km($about->odometer),
+            'wear' => $this->wear($about),
+            'measured' => $about->measured && $about->off !== null ? $this->voice->say('history.measured_off', ['off' => $this->voice->names->chain($about->off), 'wear' => $this->wear($about)]) : '',
+            'left_ml' => $about->leftMl === null ? '' : $this->voice->say('history.left_ml', ['ml' => $q->volume($about->leftMl)]),
+            'days' => $count('days', $about->days),
+            'rides' => $count('rides', $about->rides),
+            'baths' => $count('baths', $about->baths),
+            'links' => $count('links', $about->count, ['name' => (string) $about->name]),
+            'changed' => $this->changed($about->changed ?? []),
         ];
     }
 
-    /** @param array<string, mixed> $about */
-    private function bathed(array $about): string
+    /** @return array<string, string> */
+    private function days(About $about): array
     {
-        return ! isset($about['bath']) ? '' : $this->voice->say("pot.done.{$about['bath']}", [
-            'pot' => $this->voice->names->pot(is_int($about['pot'] ?? null) ? $about['pot'] : null),
-            'grams' => is_numeric($about['grams'] ?? null) ? $this->voice->quantities->mass((float) $about['grams']) : '',
-            'celsius' => is_numeric($about['celsius'] ?? null) ? $this->voice->quantities->temperature((float) $about['celsius']) : '',
-        ]);
+        $q = $this->voice->quantities;
+
+        return [
+            'at' => match (true) {
+                $about->at === null => '',
+                $about->day === Precision::Day->value => $q->day($about->at),
+                default => $q->day($about->at).', '.$q->time($about->at),
+            },
+            'from' => $about->from === null ? '' : $this->day($about->from),
+            'until' => $about->until === null ? '' : $this->voice->say('history.until_date', ['date' => $this->day($about->until)]),
+            'to' => match (true) {
+                $about->to === null => '',
+                is_string($about->to) => $this->day($about->to),
+                default => $q->day($about->to).', '.$q->time($about->to),
+            },
+            'pot_days' => implode(', ', array_map($this->day(...), $about->potDays)),
+            'weekdays' => implode(', ', array_map($this->voice->weekday(...), $about->weekdays)),
+        ];
     }
 
-    /** @param array<string, mixed> $about */
-    private function arrived(array $about): string
+    /** @return array<string, string> what is said besides, if it was so */
+    private function asides(About $about): array
+    {
+        $note = $about->note === null ? '' : $this->voice->say('history.note', ['note' => $about->note]);
+        $if = fn(bool $so, string $says): string => $so ? $this->voice->say("history.{$says}") : '';
+
+        return [
+            'loud' => $if($about->loud, 'loud'),
+            'early' => $if($about->early, 'early'),
+            'past' => $if($about->past, 'past'),
+            'exchange' => $if($about->exchange, 'exchange'),
+            'terms' => $if($about->newLink, 'new_link').$note,
+            'receipt' => $about->jar === null ? '' : $note,
+            'condition' => $about->condition === null ? '' : $this->voice->say("chain.condition.{$about->condition}"),
+            'cared' => $about->care === null ? '' : $this->voice->say("history.cared.{$about->care}", ['chain' => $about->chain === null ? '' : $this->voice->names->fullChain($about->chain)]),
+        ];
+    }
+
+    /** @return array<string, string> */
+    private function onTheBench(About $about): array
+    {
+        $q = $this->voice->quantities;
+        $supply = Supply::tryFrom((string) $about->supply);
+
+        return [
+            'school' => $about->school === null ? '' : (new StripWords($this->voice))->school($about->school),
+            'supply' => $supply === null ? '' : $this->voice->say("strip.supply.{$supply->value}"),
+            'priced' => $supply === null || $about->amountMinor === null || $about->quantity === null ? '' : $this->voice->say('strip.priced', [
+                'supply' => $this->voice->say("strip.supply.{$supply->value}"),
+                'amount' => $q->money((float) $about->amountMinor),
+                'quantity' => match ($supply->unit()) {
+                    SupplyUnit::Piece => $q->number($about->quantity),
+                    SupplyUnit::Gram => $q->mass($about->quantity),
+                    default => $q->volume($about->quantity),
+                },
+            ]),
+            'acted' => $about->act === null ? '' : $this->voice->say("strip.acted.{$about->act}", [
+                'jar' => $this->voice->names->jar($about->jar), 'ml' => $q->volume((float) $about->ml), 'solvent' => $about->solvent === null ? '' : $this->voice->say("strip.solvent.{$about->solvent}"),
+            ]),
+            'bathed' => $about->bath === null ? '' : $this->voice->say("pot.done.{$about->bath}", [
+                'pot' => $this->voice->names->pot($about->pot),
+                'grams' => $about->grams === null ? '' : $q->mass($about->grams),
+                'celsius' => $about->celsius === null ? '' : $q->temperature($about->celsius),
+            ]),
+        ];
+    }
+
+    private function arrived(About $about): string
     {
         $names = $this->voice->names;
-        $chains = $names->chains($about['chains'] ?? []);
-        $parts = is_int($about['parts'] ?? null) && $about['parts'] > 0 ? trans_choice('history.parts', $about['parts']) : '';
+        $chains = $names->chains($about->chains ?? []);
+        $parts = (int) $about->parts > 0 ? trans_choice('history.parts', (int) $about->parts) : '';
 
-        return implode(', ', array_filter([$chains === '' ? implode(', ', array_map($names->bike(...), $about['bikes'] ?? [])) : $chains, $parts]));
+        return implode(', ', array_filter([$chains === '' ? implode(', ', array_map($names->bike(...), $about->bikes)) : $chains, $parts]));
     }
 
     private function day(string $date): string
@@ -184,12 +196,11 @@ final readonly class HistoryWords
         return $this->voice->quantities->day(LocalDay::named($date, $this->voice->zone())->startS());
     }
 
-    /** @param array<string, mixed> $about */
-    private function wear(array $about): string
+    private function wear(About $about): string
     {
-        return array_key_exists('value_pct', $about)
-            ? $this->chainWords->elongation(new WearReadingResult($about['value_pct'], $about['sigma_pct'], $about['lower_pct'], $about['upper_pct']))
-            : '';
+        $reading = $about->reading();
+
+        return $reading === null ? '' : $this->chainWords->elongation($reading);
     }
 
     /** @param array<string, array{mixed, mixed}> $changed */

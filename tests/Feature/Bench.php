@@ -79,7 +79,7 @@ final class Bench
             'bike.limit_school' => 'strict',
         ]);
 
-        return Bike::query()->findOrFail($action->about['bike']);
+        return Bike::query()->findOrFail($action->about->bike);
     }
 
     /** @param int|null $dippedAgo hours ago; null: in its box */
@@ -100,7 +100,7 @@ final class Bench
             $fit ? self::ago($dippedAgo ?? 200) : null,
         );
 
-        return Chain::query()->findOrFail($action->about['chain']);
+        return Chain::query()->findOrFail($action->about->chain);
     }
 
     public static function ago(float $hours): Moment

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Ahead;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -20,14 +21,14 @@ final readonly class KeepPlan
     /** @param array<string, string|int|float|list<mixed>|null> $settings by SettingKey, of the plan alone */
     public function __invoke(ActionContext $by, array $settings): Action
     {
-        return $this->ledger->record($by, ActionKind::KeepPlan, function (Draft $draft) use ($settings): array {
+        return $this->ledger->record($by, ActionKind::KeepPlan, function (Draft $draft) use ($settings): About {
             foreach ($settings as $key => $value) {
                 Setting::query()->in($draft->workshop)->live()->where('key', $key)->whereNull('bike_id')->whereNull('component_id')->get()->each(fn(Setting $old) => $draft->void($old));
                 $value === null || $draft->set(SettingKey::from($key), $value, 0);
             }
             $dates = (array) ($settings[SettingKey::PlanByHand->value] ?? []);
 
-            return ['pot_days' => $dates, 'by_hand' => $dates !== []];
+            return new About(potDays: $dates, byHand: $dates !== []);
         });
     }
 }

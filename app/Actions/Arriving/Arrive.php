@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Arriving;
 
 use App\Exceptions\NotPossible;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -39,11 +40,11 @@ final readonly class Arrive
      */
     public function __invoke(ActionContext $by, array $arrivals, Moment $at): Action
     {
-        return $this->ledger->record($by, ActionKind::Arrive, function (Draft $draft) use ($arrivals, $at): array {
-            $about = ['bikes' => [], 'chains' => [], 'parts' => 0, 'at' => $at->unixS];
+        return $this->ledger->record($by, ActionKind::Arrive, function (Draft $draft) use ($arrivals, $at): About {
+            [$bikes, $arrived, $count] = [[], [], 0];
             foreach ($arrivals as $n => $arrival) {
                 $bike = $arrival->bike instanceof Bike ? $arrival->bike : $this->at("bikes.{$n}", fn() => $this->bike($draft, $arrival->bike));
-                $about['bikes'][] = $bike->id;
+                $bikes[] = $bike->id;
                 $chains = $this->chainsOn($draft, $bike);
                 // Quick links come after the chains that they close.
                 $parts = $arrival->parts;
@@ -53,16 +54,16 @@ final readonly class Arrive
                     if ($part->kind === Chain::KIND) {
                         $chain = $this->at($where, fn() => $this->chain($draft, $bike, $part, $at));
                         $chains[$part->label] = $chain->id;
-                        $about['chains'][] = $chain->id;
-                        $about['parts'] += $part->hasLink() ? 1 : 0;
+                        $arrived[] = $chain->id;
+                        $count += $part->hasLink() ? 1 : 0;
                     } else {
                         $this->at($where, fn() => $this->part($draft, $bike, $part, $at, $chains));
-                        $about['parts']++;
+                        $count++;
                     }
                 }
             }
 
-            return $about;
+            return new About(bikes: $bikes, chains: $arrived, at: $at->unixS, parts: $count);
         });
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Bikes;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -21,7 +22,7 @@ final readonly class AddBike
     /** @param array<string, string|int|float|list<mixed>|null> $settings by SettingKey; they hold from the beginning */
     public function __invoke(ActionContext $by, array $settings): Action
     {
-        return $this->ledger->record($by, ActionKind::AddBike, function (Draft $draft) use ($settings): array {
+        return $this->ledger->record($by, ActionKind::AddBike, function (Draft $draft) use ($settings): About {
             $name = $settings[SettingKey::BikeName->value];
             $this->freeNames->expectBike($draft->workshop, is_string($name) ? $name : '');
             $bike = $draft->create(Bike::class);
@@ -29,7 +30,7 @@ final readonly class AddBike
                 $draft->set(SettingKey::from($key), $value, 0, bikeId: $bike->id);
             }
 
-            return ['bike' => $bike->id];
+            return new About(bike: $bike->id);
         });
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\CatchUp;
 
 use App\Exceptions\NotPossible;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -29,7 +30,7 @@ final readonly class ConfirmCommute
      */
     public function __invoke(ActionContext $by, Bike $bike, array $dates, bool $ridden): Action
     {
-        return $this->ledger->record($by, $ridden ? ActionKind::ConfirmCommute : ActionKind::NotRidden, function (Draft $draft) use ($by, $bike, $dates, $ridden): array {
+        return $this->ledger->record($by, $ridden ? ActionKind::ConfirmCommute : ActionKind::NotRidden, function (Draft $draft) use ($by, $bike, $dates, $ridden): About {
             $filled = array_values(array_filter(
                 ($this->readBook)($by->workshop)->ridesOf($bike->id),
                 fn(CoreRide $ride) => $ride->guess !== null && in_array($ride->guess->date, $dates, true),
@@ -42,10 +43,13 @@ final readonly class ConfirmCommute
                     : $draft->enter(RestDay::class, $at, ['bike_id' => $bike->id, 'date' => $ride->guess?->date]);
             }
 
-            return [
-                'bike' => $bike->id, 'days' => count($filled), 'km' => array_sum(array_map(fn(CoreRide $ride) => $ride->km, $filled)),
-                'at' => $filled[0]->moment->unixS, 'day' => 'day',
-            ];
+            return new About(
+                bike: $bike->id,
+                days: count($filled),
+                km: array_sum(array_map(fn(CoreRide $ride) => $ride->km, $filled)),
+                at: $filled[0]->moment->unixS,
+                day: 'day',
+            );
         });
     }
 }

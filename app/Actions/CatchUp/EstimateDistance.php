@@ -6,6 +6,7 @@ namespace App\Actions\CatchUp;
 
 use App\Exceptions\NotPossible;
 use App\Exceptions\VersionMoved;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -25,7 +26,7 @@ final readonly class EstimateDistance
     /** Refused with NotPossible at `from` if every day of it is known already, at `distance` if more than that is logged. */
     public function __invoke(ActionContext $by, CoreEstimate $estimate): Action
     {
-        return $this->ledger->record($by, ActionKind::EstimateDistance, function (Draft $draft) use ($by, $estimate): array {
+        return $this->ledger->record($by, ActionKind::EstimateDistance, function (Draft $draft) use ($by, $estimate): About {
             $share = $this->share($by, $estimate);
             $draft->enter(Estimate::class, new Moment($estimate->moment->unixS), self::columns($estimate));
 
@@ -36,7 +37,7 @@ final readonly class EstimateDistance
     /** It was another distance, other days, another condition. Refused as above, or with VersionMoved if somebody changed it since. */
     public function change(ActionContext $by, Estimate $seen, CoreEstimate $estimate): Action
     {
-        return $this->ledger->record($by, ActionKind::ChangeEstimate, function (Draft $draft) use ($by, $seen, $estimate): array {
+        return $this->ledger->record($by, ActionKind::ChangeEstimate, function (Draft $draft) use ($by, $seen, $estimate): About {
             $row = $seen->refresh();
             $row->voided_by === null || throw VersionMoved::of($row, ['km' => $estimate->km]);
             // Seen from where it stands in the logbook, so that it does not count itself.
@@ -44,7 +45,7 @@ final readonly class EstimateDistance
             // What the odometer showed stays known.
             $draft->replace($row, ['at' => $estimate->moment->unixS, 'odometer_km' => $row->odometer_km] + self::columns($estimate));
 
-            return ['was' => ['km' => $row->km]] + self::about($estimate, $share);
+            return self::about($estimate, $share, ['km' => $row->km]);
         });
     }
 
@@ -70,12 +71,18 @@ final readonly class EstimateDistance
         ];
     }
 
-    /** @return array<string, mixed> for the history */
-    private static function about(CoreEstimate $estimate, EstimateShare $share): array
+    /** @param array{km: float}|null $was */
+    private static function about(CoreEstimate $estimate, EstimateShare $share, ?array $was = null): About
     {
-        return [
-            'bike' => $estimate->bikeId, 'km' => $estimate->km, 'from' => $estimate->fromDate, 'to' => $estimate->toDate,
-            'days' => count($share->dates), 'each' => $share->kmEach, 'odometer' => $estimate->odometerKm,
-        ];
+        return new About(
+            bike: $estimate->bikeId,
+            was: $was,
+            from: $estimate->fromDate,
+            to: $estimate->toDate,
+            km: $estimate->km,
+            each: $share->kmEach,
+            odometer: $estimate->odometerKm,
+            days: count($share->dates),
+        );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\CatchUp;
 
 use App\Exceptions\VersionMoved;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -26,14 +27,18 @@ final readonly class SetCommute
      */
     public function __invoke(ActionContext $by, ?Commute $seen, array $values, Moment $at): Action
     {
-        return $this->ledger->record($by, ActionKind::SetCommute, function (Draft $draft) use ($seen, $values, $at): array {
+        return $this->ledger->record($by, ActionKind::SetCommute, function (Draft $draft) use ($seen, $values, $at): About {
             $seen?->refresh();
             $seen?->voided_by === null || throw VersionMoved::of($seen, $values);
             $row = $seen === null ? $draft->enter(Commute::class, $at, $values) : $draft->replace($seen, $values);
 
-            return [
-                'bike' => $row->bike_id, 'km' => $row->km, 'weekdays' => $row->weekdays, 'from' => $row->from_date, 'until' => $row->until_date,
-            ];
+            return new About(
+                bike: $row->bike_id,
+                km: $row->km,
+                weekdays: $row->weekdays,
+                from: $row->from_date,
+                until: $row->until_date,
+            );
         });
     }
 }

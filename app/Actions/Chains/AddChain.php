@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Chains;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -38,7 +39,7 @@ final readonly class AddChain
         ?Moment $factoryWaxedAt = null,
         array $facts = [],
     ): Action {
-        return $this->ledger->record($by, ActionKind::AddChain, function (Draft $draft) use ($home, $label, $speeds, $pitches, $strippedAt, $dippedAt, $fittedAt, $factoryWaxedAt, $facts): array {
+        return $this->ledger->record($by, ActionKind::AddChain, function (Draft $draft) use ($home, $label, $speeds, $pitches, $strippedAt, $dippedAt, $fittedAt, $factoryWaxedAt, $facts): About {
             $this->freeNames->expectChain($draft->workshop, $home->id, $label);
             $chain = $draft->create(Chain::class, ['kind' => Chain::KIND]);
             $draft->set(SettingKey::ChainLabel, $label, 0, chainId: $chain->id);
@@ -54,7 +55,7 @@ final readonly class AddChain
             $dippedAt === null || $draft->enter(Dip::class, $dippedAt, ['component_id' => $chain->id]);
             $fittedAt === null || $draft->enter(Fitting::class, $fittedAt, ['bike_id' => $home->id, 'component_id' => $chain->id]);
 
-            return ['chain' => $chain->id, 'bike' => $home->id];
+            return new About(chain: $chain->id, bike: $home->id);
         });
     }
 }

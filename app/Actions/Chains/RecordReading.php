@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Chains;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -32,10 +33,10 @@ final readonly class RecordReading
     {
         $result = ($this->check)($by->workshop, $chain, $input, $at, $ask);
 
-        return $this->ledger->record($by, ActionKind::RecordReading, function (Draft $draft) use ($chain, $input, $at, $result, $instrumentId): array {
+        return $this->ledger->record($by, ActionKind::RecordReading, function (Draft $draft) use ($chain, $input, $at, $result, $instrumentId): About {
             $draft->enter(Reading::class, $at, ['component_id' => $chain->id, 'input' => $input, 'instrument_id' => $instrumentId]);
 
-            return ['chain' => $chain->id, 'at' => $at->unixS] + $result->toArray();
+            return (new About(chain: $chain->id, at: $at->unixS))->measuring($result);
         });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Chains;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -20,10 +21,10 @@ final readonly class ReportNoise
 
     public function __invoke(ActionContext $by, Bike $bike, Moment $at): Action
     {
-        return $this->ledger->record($by, ActionKind::ReportNoise, function (Draft $draft) use ($bike, $at): array {
+        return $this->ledger->record($by, ActionKind::ReportNoise, function (Draft $draft) use ($bike, $at): About {
             $draft->enter(Noise::class, $at, ['bike_id' => $bike->id]);
 
-            return ['bike' => $bike->id, 'at' => $at->unixS];
+            return new About(bike: $bike->id, at: $at->unixS);
         });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Chains;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -22,12 +23,12 @@ final readonly class RetireChain
 
     public function __invoke(ActionContext $by, Chain $chain, Moment $at): Action
     {
-        return $this->ledger->record($by, ActionKind::RetireChain, function (Draft $draft) use ($by, $chain, $at): array {
+        return $this->ledger->record($by, ActionKind::RetireChain, function (Draft $draft) use ($by, $chain, $at): About {
             $bikeId = $this->readBook->withoutRides($by->workshop)->fittings->bikeOf($chain->id, $at->unixS);
             $bikeId === null || $draft->enter(Fitting::class, $at, ['bike_id' => $bikeId, 'component_id' => null]);
             $draft->enter(Retirement::class, $at, ['component_id' => $chain->id]);
 
-            return ['chain' => $chain->id, 'bike' => $bikeId, 'at' => $at->unixS];
+            return new About(chain: $chain->id, bike: $bikeId, at: $at->unixS);
         });
     }
 }

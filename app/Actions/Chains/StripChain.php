@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Chains;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -20,10 +21,10 @@ final readonly class StripChain
 
     public function __invoke(ActionContext $by, Chain $chain, Moment $at): Action
     {
-        return $this->ledger->record($by, ActionKind::StripChain, function (Draft $draft) use ($chain, $at): array {
+        return $this->ledger->record($by, ActionKind::StripChain, function (Draft $draft) use ($chain, $at): About {
             $draft->enter(Strip::class, $at, ['component_id' => $chain->id]);
 
-            return ['chain' => $chain->id, 'at' => $at->unixS];
+            return new About(chain: $chain->id, at: $at->unixS);
         });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Costs;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -21,11 +22,11 @@ final readonly class SetPrice
 
     public function __invoke(ActionContext $by, Supply $supply, int $amountMinor, float $quantity, Moment $from): Action
     {
-        return $this->ledger->record($by, ActionKind::SetPrice, function (Draft $draft) use ($supply, $amountMinor, $quantity, $from): array {
+        return $this->ledger->record($by, ActionKind::SetPrice, function (Draft $draft) use ($supply, $amountMinor, $quantity, $from): About {
             new CorePrice(0, $supply, $from->unixS, $amountMinor, $quantity);
             $draft->enter(Price::class, $from, ['supply' => $supply, 'amount_minor' => $amountMinor, 'quantity' => $quantity]);
 
-            return ['supply' => $supply->value, 'amount_minor' => $amountMinor, 'quantity' => $quantity, 'at' => $from->unixS];
+            return new About(supply: $supply->value, amountMinor: $amountMinor, quantity: $quantity, at: $from->unixS);
         });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Drip;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -21,10 +22,10 @@ final readonly class CareForChain
 
     public function __invoke(ActionContext $by, Chain $chain, CareKind $care, Moment $at): Action
     {
-        return $this->ledger->record($by, ActionKind::CareForChain, function (Draft $draft) use ($chain, $care, $at): array {
+        return $this->ledger->record($by, ActionKind::CareForChain, function (Draft $draft) use ($chain, $care, $at): About {
             $draft->enter(Care::class, $at, ['component_id' => $chain->id, 'care' => $care]);
 
-            return ['chain' => $chain->id, 'care' => $care->value, 'at' => $at->unixS];
+            return new About(chain: $chain->id, care: $care->value, at: $at->unixS);
         });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Drip;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -28,14 +29,14 @@ final readonly class KeepBottle
      */
     public function __invoke(ActionContext $by, ?Bottle $bottle, array $settings, ?float $leftMl = null): Action
     {
-        return $this->ledger->record($by, ActionKind::KeepBottle, function (Draft $draft) use ($by, $bottle, $settings, $leftMl): array {
+        return $this->ledger->record($by, ActionKind::KeepBottle, function (Draft $draft) use ($by, $bottle, $settings, $leftMl): About {
             $name = (string) $settings[SettingKey::BottleName->value];
             $this->freeNames->expectBottle($by->workshop, $name, $bottle?->id);
             $row = $bottle ?? $draft->create(Bottle::class, ['kind' => Bottle::KIND]);
             $draft->describe($this->readBook->settings($by->workshop), $row->id, $settings);
             $leftMl === null || $draft->set(SettingKey::BottleLeftMl, $leftMl, $this->clock->unixS(), chainId: $row->id);
 
-            return ['bottle' => $row->id, 'name' => $name, 'new' => $bottle === null, 'gone' => ($settings[SettingKey::BottleGone->value] ?? 0) === 1, 'left_ml' => $leftMl];
+            return new About(bottle: $row->id, name: $name, new: $bottle === null, gone: ($settings[SettingKey::BottleGone->value] ?? 0) === 1, leftMl: $leftMl);
         });
     }
 }

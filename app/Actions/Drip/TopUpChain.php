@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Drip;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -20,10 +21,10 @@ final readonly class TopUpChain
 
     public function __invoke(ActionContext $by, Chain $chain, DripFacts $facts, Moment $at): Action
     {
-        return $this->ledger->record($by, ActionKind::TopUpChain, function (Draft $draft) use ($chain, $facts, $at): array {
+        return $this->ledger->record($by, ActionKind::TopUpChain, function (Draft $draft) use ($chain, $facts, $at): About {
             $draft->enter(TopUp::class, $at, ['component_id' => $chain->id] + $facts->columns());
 
-            return ['chain' => $chain->id, 'km' => $facts->km, 'ml' => $facts->ml, 'bottle' => $facts->bottle?->id, 'at' => $at->unixS];
+            return new About(chain: $chain->id, km: $facts->km, ml: $facts->ml, bottle: $facts->bottle?->id, at: $at->unixS);
         });
     }
 }

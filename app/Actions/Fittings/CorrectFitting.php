@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Fittings;
 
 use App\Exceptions\NotPossible;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -28,7 +29,7 @@ final readonly class CorrectFitting
     /** Refused with NotPossible at `chain_id` if it was on then anyway. */
     public function __invoke(ActionContext $by, Bike $bike, Chain $really, Moment $since, bool $exchange): Action
     {
-        return $this->ledger->record($by, ActionKind::CorrectFitting, function (Draft $draft) use ($by, $bike, $really, $since, $exchange): array {
+        return $this->ledger->record($by, ActionKind::CorrectFitting, function (Draft $draft) use ($by, $bike, $really, $since, $exchange): About {
             $fittings = $this->readBook->withoutRides($by->workshop)->fittings;
             // People name a swap by its minute; what is meant is the swap itself.
             $since = new Moment(max($since->unixS, $fittings->spanAt($bike->id, $since->unixS + 59)->fromS ?? 0));
@@ -44,7 +45,7 @@ final readonly class CorrectFitting
                 $draft->enter(Fitting::class, $since, ['bike_id' => $bike->id, 'component_id' => $really->id]);
             }
 
-            return ['bike' => $bike->id, 'chain' => $really->id, 'off' => $span?->chainId, 'at' => $since->unixS, 'exchange' => $exchange && $span !== null];
+            return new About(bike: $bike->id, chain: $really->id, off: $span?->chainId, at: $since->unixS, exchange: $exchange && $span !== null);
         });
     }
 

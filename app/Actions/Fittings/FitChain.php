@@ -6,6 +6,7 @@ namespace App\Actions\Fittings;
 
 use App\Actions\Chains\CheckReading;
 use App\Exceptions\NotPossible;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -42,7 +43,7 @@ final readonly class FitChain
      */
     public function __invoke(ActionContext $by, Bike $bike, ?Chain $chain, Moment $at, FitTerms $terms = new FitTerms): Action
     {
-        return $this->ledger->record($by, ActionKind::FitChain, function (Draft $draft) use ($by, $bike, $chain, $at, $terms): array {
+        return $this->ledger->record($by, ActionKind::FitChain, function (Draft $draft) use ($by, $bike, $chain, $at, $terms): About {
             $book = $this->readBook->withoutRides($by->workshop);
             $off = $book->fittings->chainOn($bike->id, $at->unixS);
             if ($off === $chain?->id) {
@@ -55,8 +56,9 @@ final readonly class FitChain
             $chain === null || $this->settleOpening($draft, $by, $bike, $chain, $at, $terms);
             $measured === null || $draft->enter(Reading::class, $at, ['component_id' => $off, 'input' => $terms->measured->input, 'instrument_id' => $terms->measured->instrumentId]);
 
-            return array_filter(['note' => $terms->note, 'new_link' => $terms->newLink ?: null])
-                + ['bike' => $bike->id, 'chain' => $chain?->id, 'off' => $off, 'at' => $at->unixS] + ($measured?->toArray() ?? []);
+            $about = new About(bike: $bike->id, chain: $chain?->id, off: $off, at: $at->unixS, note: $terms->note, newLink: $terms->newLink);
+
+            return $measured === null ? $about : $about->measuring($measured);
         });
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Gauge;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -23,7 +24,7 @@ final readonly class KeepInstrument
     /** Refused with NotPossible at `name` if another one has it. */
     public function __invoke(ActionContext $by, ?Instrument $instrument, string $name, CoreInstrument $facts, bool $gone = false): Action
     {
-        return $this->ledger->record($by, ActionKind::KeepInstrument, function (Draft $draft) use ($by, $instrument, $name, $facts, $gone): array {
+        return $this->ledger->record($by, ActionKind::KeepInstrument, function (Draft $draft) use ($by, $instrument, $name, $facts, $gone): About {
             $this->freeNames->expectInstrument($by->workshop, $name, $instrument?->id);
             $row = $instrument ?? $draft->create(Instrument::class, ['kind' => Instrument::KIND]);
             $draft->describe($this->readBook->settings($by->workshop), $row->id, [
@@ -36,7 +37,7 @@ final readonly class KeepInstrument
                 SettingKey::InstrumentGone->value => (int) $gone,
             ]);
 
-            return ['instrument' => $row->id, 'name' => $name, 'new' => $instrument === null, 'gone' => $gone];
+            return new About(instrument: $row->id, name: $name, new: $instrument === null, gone: $gone);
         });
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\History;
 
 use App\Exceptions\VersionMoved;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -20,7 +21,7 @@ final readonly class DeleteEntry
     /** Refused with VersionMoved if somebody changed it since. */
     public function __invoke(ActionContext $by, Entry $seen): Action
     {
-        return $this->ledger->record($by, ActionKind::DeleteEntry, function (Draft $draft) use ($seen): array {
+        return $this->ledger->record($by, ActionKind::DeleteEntry, function (Draft $draft) use ($seen): About {
             $row = $seen->refresh();
             $row->voided_by === null || throw VersionMoved::of($row, ['deleted' => true]);
             $draft->void($row);

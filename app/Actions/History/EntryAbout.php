@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\History;
 
+use App\Logbook\About;
 use App\Logbook\EntryType;
 use App\Models\BathEntry;
 use App\Models\Entry;
@@ -12,23 +13,23 @@ use App\Models\JarEntry;
 /** What the history says about a single entry. */
 final class EntryAbout
 {
-    /** @return array<string, mixed> */
-    public static function of(Entry $row): array
+    /** @param int|null $to the instant that it is moved to */
+    public static function of(Entry $row, ?int $to = null): About
     {
         $columns = $row->getAttributes();
+        $component = $columns['component_id'] ?? null;
 
-        return array_filter([
-            'type' => EntryType::of($row)->value,
-            'bike' => $columns['bike_id'] ?? null,
-            match (true) {
-                $row instanceof JarEntry => 'jar',
-                $row instanceof BathEntry => 'pot',
-                default => 'chain',
-            } => $columns['component_id'] ?? null,
-            'supply' => $columns['supply'] ?? null,
-            'km' => $columns['km'] ?? null,
-            'at' => $row->at,
-            'day' => $row->precision->value,
-        ], fn(mixed $value) => $value !== null);
+        return new About(
+            bike: $columns['bike_id'] ?? null,
+            chain: $row instanceof JarEntry || $row instanceof BathEntry ? null : $component,
+            jar: $row instanceof JarEntry ? $component : null,
+            pot: $row instanceof BathEntry ? $component : null,
+            at: $row->at,
+            day: $row->precision->value,
+            to: $to,
+            type: EntryType::of($row)->value,
+            km: $columns['km'] ?? null,
+            supply: $columns['supply'] ?? null,
+        );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\History;
 
 use App\Exceptions\VersionMoved;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -21,12 +22,12 @@ final readonly class MoveEntry
     /** Refused with VersionMoved if somebody changed it since. */
     public function __invoke(ActionContext $by, Entry $seen, Moment $at): Action
     {
-        return $this->ledger->record($by, ActionKind::MoveEntry, function (Draft $draft) use ($seen, $at): array {
+        return $this->ledger->record($by, ActionKind::MoveEntry, function (Draft $draft) use ($seen, $at): About {
             $row = $seen->refresh();
             $row->voided_by === null || throw VersionMoved::of($row, ['at' => $at->unixS]);
             $draft->replace($row, ['at' => $at->unixS, 'precision' => $at->precision]);
 
-            return ['to' => $at->unixS] + EntryAbout::of($row);
+            return EntryAbout::of($row, $at->unixS);
         });
     }
 }

@@ -8,9 +8,9 @@ use App\Exceptions\LogbookConflict;
 use App\Exceptions\NotPossible;
 use App\Exceptions\StandsInTheWay;
 use App\Exceptions\UndoBlocked;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
-use App\Logbook\Concerns;
 use App\Logbook\Draft;
 use App\Logbook\EntryType;
 use App\Logbook\Ledger;
@@ -78,9 +78,8 @@ final readonly class UndoActions
     /**
      * @param array<int, Action> $actions the newest first
      *
-     * @return array<string, mixed>
      */
-    private function revert(Draft $draft, array $actions): array
+    private function revert(Draft $draft, array $actions): About
     {
         foreach ($actions as $action) {
             $action->refresh();
@@ -98,7 +97,7 @@ final readonly class UndoActions
             $this->putOutOfForce($action, $draft->actionId);
         }
 
-        return Concerns::of($actions) + ['undid' => array_map(fn(Action $action) => $action->id, array_values($actions))];
+        return About::undone(array_values($actions));
     }
 
     /** @return iterable<LogbookRow> */
@@ -152,7 +151,7 @@ final readonly class UndoActions
         if ($action->kind !== ActionKind::Undo) {
             return;
         }
-        foreach (Action::query()->findMany($action->about['undid']) as $undone) {
+        foreach (Action::query()->findMany($action->about->undid) as $undone) {
             $this->putOutOfForce($undone, $by === null ? $action->id : null);
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Jars;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -26,7 +27,7 @@ final readonly class AddJar
     /** Refused with NotPossible at `name` if another jar has it. */
     public function __invoke(ActionContext $by, string $name, JarRole $role, Moment $at, ?CoreEntry $filled): Action
     {
-        return $this->ledger->record($by, ActionKind::AddJar, function (Draft $draft) use ($by, $name, $role, $at, $filled): array {
+        return $this->ledger->record($by, ActionKind::AddJar, function (Draft $draft) use ($by, $name, $role, $at, $filled): About {
             $this->freeNames->expectJar($by->workshop, $name);
             $jar = $draft->create(Jar::class, ['kind' => Jar::KIND]);
             $draft->set(SettingKey::JarName, $name, 0, chainId: $jar->id);
@@ -35,7 +36,7 @@ final readonly class AddJar
                 'component_id' => $jar->id, 'act' => JarAct::Fill, 'volume_ml' => $filled->volumeMl, 'solvent' => $filled->solvent, 'flash_c' => $filled->flashC, 'boiling_c' => $filled->boilingC,
             ]);
 
-            return ['jar' => $jar->id, 'at' => $at->unixS];
+            return new About(jar: $jar->id, at: $at->unixS);
         });
     }
 }

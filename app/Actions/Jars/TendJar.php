@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Jars;
 
 use App\Exceptions\NotPossible;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -26,7 +27,7 @@ final readonly class TendJar
     /** Refused with NotPossible at `jar` while a job has it open or it is empty, at `volume_ml` if more than is in it. */
     public function __invoke(ActionContext $by, Jar $jar, CoreEntry $entry, Moment $at, ?string $note): Action
     {
-        return $this->ledger->record($by, ActionKind::TendJar, function (Draft $draft) use ($by, $jar, $entry, $at, $note): array {
+        return $this->ledger->record($by, ActionKind::TendJar, function (Draft $draft) use ($by, $jar, $entry, $at, $note): About {
             in_array($jar->id, $this->readJars->busy($by->workshop), true) && throw new NotPossible('jar', 'jar_in_job');
             $has = ($this->readJars)($by->workshop)[$jar->id] ?? null;
             if ($entry->act !== JarAct::Fill) {
@@ -39,7 +40,7 @@ final readonly class TendJar
                 'flash_c' => $entry->flashC, 'boiling_c' => $entry->boilingC, 'note' => $note,
             ]);
 
-            return ['jar' => $jar->id, 'act' => $entry->act->value, 'ml' => $entry->volumeMl, 'solvent' => ($entry->solvent ?? $has?->solvent)?->value, 'note' => $note, 'at' => $at->unixS];
+            return new About(jar: $jar->id, act: $entry->act->value, ml: $entry->volumeMl, solvent: ($entry->solvent ?? $has?->solvent)?->value, note: $note, at: $at->unixS);
         });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Links;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -21,7 +22,7 @@ final readonly class AddLink
     /** @param int|null $closingsAllowed 1: single use; null: unknown */
     public function __invoke(ActionContext $by, string $name, int $count, ?int $speeds, ?int $closingsAllowed, ?int $priceMinor): Action
     {
-        return $this->ledger->record($by, ActionKind::AddLink, function (Draft $draft) use ($name, $count, $speeds, $closingsAllowed, $priceMinor): array {
+        return $this->ledger->record($by, ActionKind::AddLink, function (Draft $draft) use ($name, $count, $speeds, $closingsAllowed, $priceMinor): About {
             for ($n = 0; $n < $count; $n++) {
                 $link = $draft->create(Part::class, ['kind' => PartKind::QuickLink->value]);
                 $draft->set(SettingKey::PartName, $name, 0, chainId: $link->id);
@@ -30,7 +31,7 @@ final readonly class AddLink
                 $draft->set(SettingKey::LinkPrice, $priceMinor, 0, chainId: $link->id);
             }
 
-            return ['name' => $name, 'count' => $count];
+            return new About(name: $name, count: $count);
         });
     }
 }

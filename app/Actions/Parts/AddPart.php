@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Parts;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -33,7 +34,7 @@ final readonly class AddPart
      */
     public function __invoke(ActionContext $by, Bike $bike, PartKind $kind, string $name, Moment $at, ?float $km = null, bool $onTrainer = false, bool $replaces = false, ?int $priceMinor = null): Action
     {
-        return $this->ledger->record($by, ActionKind::AddPart, function (Draft $draft) use ($by, $bike, $kind, $name, $at, $km, $onTrainer, $replaces, $priceMinor): array {
+        return $this->ledger->record($by, ActionKind::AddPart, function (Draft $draft) use ($by, $bike, $kind, $name, $at, $km, $onTrainer, $replaces, $priceMinor): About {
             $slot = (new CorePart(0, $kind, onTrainer: $onTrainer))->slot() ?? throw new LogicException('A quick link sits on no bike.');
             $before = $this->readBook->withoutRides($by->workshop)->fittingsOf($slot)->chainOn($bike->id, $at->unixS);
             $part = $draft->create(Part::class, ['kind' => $kind->value]);
@@ -44,7 +45,7 @@ final readonly class AddPart
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $part->id, 'slot' => $slot]);
             $before !== null && $replaces && $draft->enter(Retirement::class, $at, ['component_id' => $before]);
 
-            return ['part' => $part->id, 'bike' => $bike->id, 'before' => $before, 'replaces' => $before !== null && $replaces, 'at' => $at->unixS];
+            return new About(part: $part->id, bike: $bike->id, before: $before, replaces: $before !== null && $replaces, at: $at->unixS);
         });
     }
 }

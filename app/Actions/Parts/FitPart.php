@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Parts;
 
 use App\Exceptions\NotPossible;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -24,7 +25,7 @@ final readonly class FitPart
     /** Refused with NotPossible at `part` if it is there already, out of use, or goes with a chain. */
     public function __invoke(ActionContext $by, Part $part, Bike $bike, Moment $at): Action
     {
-        return $this->ledger->record($by, ActionKind::FitPart, function (Draft $draft) use ($by, $part, $bike, $at): array {
+        return $this->ledger->record($by, ActionKind::FitPart, function (Draft $draft) use ($by, $part, $bike, $at): About {
             $book = $this->readBook->withoutRides($by->workshop);
             $state = $book->part($part->id, $at->unixS);
             $slot = $state->part->slot() ?? throw new NotPossible('part', 'part_of_chain');
@@ -34,7 +35,7 @@ final readonly class FitPart
             $before = $book->fittingsOf($slot)->chainOn($bike->id, $at->unixS);
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $part->id, 'slot' => $slot]);
 
-            return ['part' => $part->id, 'bike' => $bike->id, 'before' => $before, 'at' => $at->unixS];
+            return new About(part: $part->id, bike: $bike->id, before: $before, at: $at->unixS);
         });
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Parts;
 
 use App\Exceptions\NotPossible;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -24,14 +25,14 @@ final readonly class RetirePart
     /** Refused with NotPossible at `part` if it is out of use already, or goes with a chain. */
     public function __invoke(ActionContext $by, Part $part, Moment $at): Action
     {
-        return $this->ledger->record($by, ActionKind::RetirePart, function (Draft $draft) use ($by, $part, $at): array {
+        return $this->ledger->record($by, ActionKind::RetirePart, function (Draft $draft) use ($by, $part, $at): About {
             $state = $this->readBook->withoutRides($by->workshop)->part($part->id, $at->unixS);
             $slot = $state->part->slot() ?? throw new NotPossible('part', 'part_of_chain');
             $state->retiredS === null || throw new NotPossible('part', 'part_retired');
             $state->bikeId === null || $draft->enter(Fitting::class, $at, ['bike_id' => $state->bikeId, 'component_id' => null, 'slot' => $slot]);
             $draft->enter(Retirement::class, $at, ['component_id' => $part->id]);
 
-            return ['part' => $part->id, 'bike' => $state->bikeId, 'at' => $at->unixS];
+            return new About(part: $part->id, bike: $state->bikeId, at: $at->unixS);
         });
     }
 }

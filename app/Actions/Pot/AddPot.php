@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Pot;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -25,14 +26,14 @@ final readonly class AddPot
      */
     public function __invoke(ActionContext $by, array $settings): Action
     {
-        return $this->ledger->record($by, ActionKind::AddPot, function (Draft $draft) use ($by, $settings): array {
+        return $this->ledger->record($by, ActionKind::AddPot, function (Draft $draft) use ($by, $settings): About {
             $this->freeNames->expectPot($by->workshop, (string) $settings[SettingKey::PotName->value]);
             $pot = $draft->create(Pot::class, ['kind' => Pot::KIND]);
             foreach ($settings as $key => $value) {
                 $value === null || $draft->set(SettingKey::from($key), $value, 0, chainId: $pot->id);
             }
 
-            return ['pot' => $pot->id];
+            return new About(pot: $pot->id);
         });
     }
 }

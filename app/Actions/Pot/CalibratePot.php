@@ -6,6 +6,7 @@ namespace App\Actions\Pot;
 
 use App\Actions\PotDay\PotDayJob;
 use App\Exceptions\NotPossible;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -35,11 +36,11 @@ final readonly class CalibratePot
 
     public function __invoke(ActionContext $by, Pot $pot, ?PotCalibrateResult $found): Action
     {
-        return $this->ledger->record($by, ActionKind::CalibratePot, function (Draft $draft) use ($pot, $found): array {
+        return $this->ledger->record($by, ActionKind::CalibratePot, function (Draft $draft) use ($pot, $found): About {
             $draft->set(SettingKey::PotEfficiency, $found?->efficiency, 0, chainId: $pot->id);
             $draft->set(SettingKey::PotLossWPerK, $found?->lossWPerK, 0, chainId: $pot->id);
 
-            return ['pot' => $pot->id];
+            return new About(pot: $pot->id);
         });
     }
 

@@ -6,6 +6,7 @@ namespace App\Actions\Pot;
 
 use App\Exceptions\NotPossible;
 use App\Guided\OpenJobs;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -31,7 +32,7 @@ final readonly class DipChains
      */
     public function __invoke(ActionContext $by, array $chains, Moment $at, bool $rustLooked = false, DipTerms $terms = new DipTerms): Action
     {
-        return $this->ledger->record($by, ActionKind::DipChains, function (Draft $draft) use ($by, $chains, $at, $rustLooked, $terms): array {
+        return $this->ledger->record($by, ActionKind::DipChains, function (Draft $draft) use ($by, $chains, $at, $rustLooked, $terms): About {
             $this->expectDippable($by, $chains, $at, $rustLooked);
             foreach ($chains as $chain) {
                 $draft->enter(Dip::class, $at, [
@@ -39,7 +40,7 @@ final readonly class DipChains
                 ]);
             }
 
-            return array_filter(['pot' => $terms->pot?->id]) + ['chains' => array_map(fn(Chain $chain) => $chain->id, $chains), 'at' => $at->unixS];
+            return new About(pot: $terms->pot?->id, chains: array_map(fn(Chain $chain) => $chain->id, $chains), at: $at->unixS);
         });
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Pot;
 
 use App\Exceptions\NotPossible;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -26,7 +27,7 @@ final readonly class TendBath
     /** Refused with NotPossible at `pot` before the first fill, at `wax` if more is taken out than is in it. */
     public function __invoke(ActionContext $by, Pot $pot, BathEvent $event, Moment $at): Action
     {
-        return $this->ledger->record($by, ActionKind::TendBath, function (Draft $draft) use ($by, $pot, $event, $at): array {
+        return $this->ledger->record($by, ActionKind::TendBath, function (Draft $draft) use ($by, $pot, $event, $at): About {
             $bath = ($this->readBaths)($by->workshop)[$pot->id] ?? null;
             $event->kind === BathEventKind::Fill || $bath?->filledS !== null || throw new NotPossible('pot', 'pot_empty');
             $has = $bath?->ledger?->waxG;
@@ -41,7 +42,7 @@ final readonly class TendBath
                 'temp_c' => $event->kind === BathEventKind::Reading ? $event->tempC : null,
             ]);
 
-            return ['pot' => $pot->id, 'bath' => $event->kind->value, 'grams' => $wax ? $event->waxG + $event->oilG : null, 'celsius' => $event->kind === BathEventKind::Reading ? $event->tempC : null, 'at' => $at->unixS];
+            return new About(pot: $pot->id, bath: $event->kind->value, grams: $wax ? $event->waxG + $event->oilG : null, celsius: $event->kind === BathEventKind::Reading ? $event->tempC : null, at: $at->unixS);
         });
     }
 }

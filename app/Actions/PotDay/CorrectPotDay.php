@@ -6,6 +6,7 @@ namespace App\Actions\PotDay;
 
 use App\Exceptions\NotPossible;
 use App\Exceptions\VersionMoved;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -31,7 +32,7 @@ final readonly class CorrectPotDay
      */
     public function __invoke(ActionContext $by, GuidedJob $job, array $values): Action
     {
-        return $this->ledger->record($by, ActionKind::CorrectPotDay, function (Draft $draft) use ($job, $values): array {
+        return $this->ledger->record($by, ActionKind::CorrectPotDay, function (Draft $draft) use ($job, $values): About {
             $dips = array_column(array_map(fn(Dip $dip) => [$dip->id, $dip], PotDayJob::dips($job)), 1, 0);
             $lastS = 0;
             foreach ($values as $id => $wanted) {
@@ -46,7 +47,7 @@ final readonly class CorrectPotDay
                 $lastS = max($lastS, $wanted['at']);
             }
 
-            return ['pot' => PotDayJob::wish($job)->potId, 'chains' => array_map(fn(Dip $dip) => $dip->component_id, array_values($dips)), 'at' => $lastS];
+            return new About(pot: PotDayJob::wish($job)->potId, chains: array_map(fn(Dip $dip) => $dip->component_id, array_values($dips)), at: $lastS);
         });
     }
 

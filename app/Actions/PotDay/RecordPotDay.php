@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\PotDay;
 
 use App\Devices\ReadTemperatures;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -36,7 +37,7 @@ final readonly class RecordPotDay
 
     public function __invoke(ActionContext $by, GuidedJob $job, JobRun $run): Action
     {
-        return $this->ledger->record($by, ActionKind::PotDay, function (Draft $draft) use ($job, $run): array {
+        return $this->ledger->record($by, ActionKind::PotDay, function (Draft $draft) use ($job, $run): About {
             $potId = PotDayJob::wish($job)->potId;
             $dipped = PotDayRecord::of($run);
             $there = Chain::query()->live()->whereKey($job->chains)->pluck('id')->all();
@@ -61,7 +62,7 @@ final readonly class RecordPotDay
                 $draft->enter(BathEntry::class, new Moment($atS), ['component_id' => $potId, 'kind' => BathEventKind::TopUp, 'oil_g' => $grams]);
             }
 
-            return ['pot' => $potId, 'chains' => array_map(fn(DippedThen $dip) => $dip->chainId, $dipped), 'at' => $lastS];
+            return new About(pot: $potId, chains: array_map(fn(DippedThen $dip) => $dip->chainId, $dipped), at: $lastS);
         });
     }
 

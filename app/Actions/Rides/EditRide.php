@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Rides;
 
 use App\Exceptions\VersionMoved;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -20,12 +21,12 @@ final readonly class EditRide
     /** Refused with VersionMoved if somebody changed it since. */
     public function __invoke(ActionContext $by, Ride $seen, RideFacts $facts): Action
     {
-        return $this->ledger->record($by, ActionKind::EditRide, function (Draft $draft) use ($seen, $facts): array {
+        return $this->ledger->record($by, ActionKind::EditRide, function (Draft $draft) use ($seen, $facts): About {
             $ride = $seen->refresh();
-            $ride->voided_by === null || throw VersionMoved::of($ride, $facts->about());
+            $ride->voided_by === null || throw VersionMoved::of($ride, $facts->about()->toArray());
             $version = $draft->replace($ride, $facts->columns());
 
-            return ['ride' => $version->id, 'was' => ['km' => $ride->km, 'bike' => $ride->bike_id, 'condition' => $ride->condition->value]] + $facts->about();
+            return $facts->about(ride: $version->id, was: ['km' => $ride->km, 'bike' => $ride->bike_id, 'condition' => $ride->condition->value]);
         });
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Rides;
 
 use App\Exceptions\NotPossible;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -24,7 +25,7 @@ final readonly class LogRide
     /** Refused with NotPossible at `loud` if it got loud and nobody says which bike it was. */
     public function __invoke(ActionContext $by, RideFacts $facts, ?Track $track = null, bool $loud = false): Action
     {
-        return $this->ledger->record($by, ActionKind::LogRide, function (Draft $draft) use ($by, $facts, $track, $loud): array {
+        return $this->ledger->record($by, ActionKind::LogRide, function (Draft $draft) use ($by, $facts, $track, $loud): About {
             $early = $this->early($by, $facts);
             $ride = $draft->enter(Ride::class, $facts->at, $facts->columns() + ($track?->kept() ?? []));
             if ($loud) {
@@ -33,7 +34,7 @@ final readonly class LogRide
             }
             $track?->delete();
 
-            return ['ride' => $ride->id, 'loud' => $loud] + ($early ? ['early' => true] : []) + $facts->about();
+            return $facts->about(ride: $ride->id, loud: $loud, early: $early);
         });
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Rides;
 
 use App\Exceptions\VersionMoved;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -25,7 +26,7 @@ final readonly class MoveRides
      */
     public function __invoke(ActionContext $by, array $seen, Bike $to): Action
     {
-        return $this->ledger->record($by, ActionKind::MoveRides, function (Draft $draft) use ($seen, $to): array {
+        return $this->ledger->record($by, ActionKind::MoveRides, function (Draft $draft) use ($seen, $to): About {
             $from = [];
             foreach ($seen as $ride) {
                 $ride->refresh();
@@ -35,10 +36,14 @@ final readonly class MoveRides
             }
             $from = array_values(array_unique(array_filter($from)));
 
-            return [
-                'bike' => $to->id, 'bikes' => $from, 'rides' => count($seen),
-                'km' => array_sum(array_map(fn(Ride $ride) => $ride->km, $seen)), 'at' => $seen[0]->at, 'day' => $seen[0]->precision->value,
-            ];
+            return new About(
+                bike: $to->id,
+                bikes: $from,
+                rides: count($seen),
+                km: array_sum(array_map(fn(Ride $ride) => $ride->km, $seen)),
+                at: $seen[0]->at,
+                day: $seen[0]->precision->value,
+            );
         });
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Rides;
 
 use App\Exceptions\NotPossible;
+use App\Logbook\About;
 use App\Models\Bike;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Moment;
@@ -43,12 +44,9 @@ final readonly class RideFacts
         ];
     }
 
-    /** @return array<string, mixed> for the history */
-    public function about(): array
+    /** @param array{km?: float, bike?: int|null, condition?: string}|null $was */
+    public function about(?int $ride = null, bool $loud = false, bool $early = false, ?array $was = null): About
     {
-        return [
-            'bike' => $this->bike?->id, 'km' => $this->km, 'condition' => $this->condition->value,
-            'at' => $this->at->unixS, 'day' => $this->at->precision->value,
-        ];
+        return new About(bike: $this->bike?->id, ride: $ride, was: $was, at: $this->at->unixS, day: $this->at->precision->value, km: $this->km, condition: $this->condition->value, loud: $loud, early: $early);
     }
 }

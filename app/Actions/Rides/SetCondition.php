@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Rides;
 
 use App\Exceptions\VersionMoved;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -25,17 +26,20 @@ final readonly class SetCondition
      */
     public function __invoke(ActionContext $by, array $seen, Condition $condition): Action
     {
-        return $this->ledger->record($by, ActionKind::SetCondition, function (Draft $draft) use ($seen, $condition): array {
+        return $this->ledger->record($by, ActionKind::SetCondition, function (Draft $draft) use ($seen, $condition): About {
             foreach ($seen as $ride) {
                 $ride->refresh();
                 $ride->voided_by === null || throw VersionMoved::of($ride, ['condition' => $condition->value]);
                 $ride->condition === $condition || $draft->replace($ride, ['condition' => $condition]);
             }
 
-            return [
-                'condition' => $condition->value, 'rides' => count($seen),
-                'km' => array_sum(array_map(fn(Ride $ride) => $ride->km, $seen)), 'at' => $seen[0]->at, 'day' => $seen[0]->precision->value,
-            ];
+            return new About(
+                condition: $condition->value,
+                rides: count($seen),
+                km: array_sum(array_map(fn(Ride $ride) => $ride->km, $seen)),
+                at: $seen[0]->at,
+                day: $seen[0]->precision->value,
+            );
         });
     }
 }

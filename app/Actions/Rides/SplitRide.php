@@ -6,6 +6,7 @@ namespace App\Actions\Rides;
 
 use App\Exceptions\NotPossible;
 use App\Exceptions\VersionMoved;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -28,7 +29,7 @@ final readonly class SplitRide
      */
     public function __invoke(ActionContext $by, Ride $seen, float $afterKm, Moment $changeAt, Chain $to): Action
     {
-        return $this->ledger->record($by, ActionKind::SplitRide, function (Draft $draft) use ($seen, $afterKm, $changeAt, $to): array {
+        return $this->ledger->record($by, ActionKind::SplitRide, function (Draft $draft) use ($seen, $afterKm, $changeAt, $to): About {
             $ride = $seen->refresh();
             $ride->voided_by === null || throw VersionMoved::of($ride, ['km' => $afterKm]);
             $ride->bike_id !== null || throw new NotPossible('chain_id', 'bike_first');
@@ -47,7 +48,7 @@ final readonly class SplitRide
                 'track_from' => $cut, 'track_to' => $ride->track_to,
             ]);
 
-            return ['bike' => $ride->bike_id, 'chain' => $to->id, 'km' => $ride->km, 'first' => $afterKm, 'at' => $changeAt->unixS];
+            return new About(bike: $ride->bike_id, chain: $to->id, km: $ride->km, first: $afterKm, at: $changeAt->unixS);
         });
     }
 }

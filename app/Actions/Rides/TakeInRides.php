@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Rides;
 
 use App\Exceptions\NotPossible;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -25,17 +26,17 @@ final readonly class TakeInRides
      */
     public function __invoke(ActionContext $by, array $rides): Action
     {
-        return $this->ledger->record($by, ActionKind::TakeInRides, function (Draft $draft) use ($by, $rides): array {
-            $about = ['rides' => count($rides), 'km' => 0.0, 'bikes' => []];
+        return $this->ledger->record($by, ActionKind::TakeInRides, function (Draft $draft) use ($by, $rides): About {
+            [$km, $bikes] = [0.0, []];
             foreach ($rides as $n => [$track, $facts]) {
                 KeepTrack::logged($by->workshop->id, $track) === null || throw new NotPossible("rides.{$n}", 'same_track_short');
                 $draft->enter(Ride::class, $facts->at, $facts->columns() + $track->kept());
-                $about['km'] += $facts->km;
-                $about['bikes'] = array_values(array_unique(array_filter([...$about['bikes'], $facts->bike?->id])));
+                $km += $facts->km;
+                $bikes[] = $facts->bike?->id;
             }
             Track::query()->in($by->workshop)->whereKey(array_map(fn(array $ride) => $ride[0]->id, $rides))->delete();
 
-            return $about;
+            return new About(bikes: array_values(array_unique(array_filter($bikes))), km: $km, rides: count($rides));
         });
     }
 }

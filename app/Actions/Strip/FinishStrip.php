@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Strip;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -22,13 +23,13 @@ final readonly class FinishStrip
 
     public function __invoke(ActionContext $by, GuidedJob $job, JobRun $run, int $bareS): Action
     {
-        return $this->ledger->record($by, ActionKind::FinishStrip, function (Draft $draft) use ($job, $run, $bareS): array {
+        return $this->ledger->record($by, ActionKind::FinishStrip, function (Draft $draft) use ($job, $run, $bareS): About {
             // One whose coming was taken back meanwhile is no chain any more.
             foreach (Chain::query()->live()->whereKey($job->chains)->pluck('id') as $chainId) {
                 $draft->enter(Strip::class, new Moment($bareS), ['component_id' => $chainId]);
             }
 
-            return ['chains' => $job->chains, 'at' => $bareS, 'school' => $job->title, 'baths' => RecordBaths::of($draft, $job, $run)];
+            return new About(chains: $job->chains, at: $bareS, school: $job->title, baths: RecordBaths::of($draft, $job, $run));
         });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Strip;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -20,20 +21,20 @@ final readonly class KeepProtocol
 
     public function __invoke(ActionContext $by, ?Row $before, string $name, Protocol $protocol): Action
     {
-        return $this->ledger->record($by, ActionKind::KeepProtocol, function (Draft $draft) use ($before, $name, $protocol): array {
+        return $this->ledger->record($by, ActionKind::KeepProtocol, function (Draft $draft) use ($before, $name, $protocol): About {
             $before === null || $draft->void($before->refresh());
             $draft->create(Row::class, ['name' => $name, 'steps' => array_map(fn(ProtocolStep $step) => $step->toArray(), $protocol->steps), 'drip_only' => $protocol->dripOnly]);
 
-            return ['name' => $name];
+            return new About(name: $name);
         });
     }
 
     public function drop(ActionContext $by, Row $row): Action
     {
-        return $this->ledger->record($by, ActionKind::DropProtocol, function (Draft $draft) use ($row): array {
+        return $this->ledger->record($by, ActionKind::DropProtocol, function (Draft $draft) use ($row): About {
             $draft->void($row->refresh());
 
-            return ['name' => $row->name];
+            return new About(name: $row->name);
         });
     }
 }

@@ -6,6 +6,7 @@ namespace App\Actions\Strip;
 
 use App\Actions\Jobs\Tap;
 use App\Guided\GuidedWork;
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -40,8 +41,6 @@ final readonly class StripWork implements GuidedWork
     {
         $had = array_filter($run->turns, fn(JobTurn $turn) => $turn->endS !== null && in_array($run->steps[$turn->step]->code, StripPlan::ENDS_BATH, true));
 
-        return $had === [] ? null : $this->ledger->record($by, ActionKind::GiveUpStrip, fn(Draft $draft) => [
-            'chains' => $job->chains, 'at' => $this->clock->unixS(), 'baths' => RecordBaths::of($draft, $job, $run),
-        ]);
+        return $had === [] ? null : $this->ledger->record($by, ActionKind::GiveUpStrip, fn(Draft $draft) => new About(chains: $job->chains, at: $this->clock->unixS(), baths: RecordBaths::of($draft, $job, $run)));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Workshop;
 
+use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
 use App\Logbook\Draft;
@@ -37,7 +38,7 @@ final readonly class ChangeSettings
             default => ActionKind::ChangeWorkshop,
         };
 
-        return $this->ledger->record($by, $kind, function (Draft $draft) use ($by, $subject, $settings, $alsoPast): array {
+        return $this->ledger->record($by, $kind, function (Draft $draft) use ($by, $subject, $settings, $alsoPast): About {
             $before = $this->readBook->settings($by->workshop);
             $this->expectFree($by, $subject, $settings);
             $shown = new Shown(Units::of($before));
@@ -57,10 +58,7 @@ final readonly class ChangeSettings
                 }
             }
 
-            return array_filter([
-                'bike' => $subject instanceof Bike ? $subject->id : null,
-                'chain' => $subject instanceof Chain ? $subject->id : null,
-            ]) + ['changed' => $changed, 'past' => $alsoPast];
+            return new About(bike: $subject instanceof Bike ? $subject->id : null, chain: $subject instanceof Chain ? $subject->id : null, changed: $changed, past: $alsoPast);
         });
     }
 

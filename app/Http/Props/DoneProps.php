@@ -16,7 +16,7 @@ final readonly class DoneProps
     /** @return array{text: string, undo: string|null, key: string} */
     public function of(Action $action): array
     {
-        $nothing = ($action->about['changed'] ?? null) === [];
+        $nothing = $action->about->changed === [];
 
         return [
             'text' => $nothing ? (string) __('done.nothing_changed') : $this->speaker->history()->done($action),

@@ -56,11 +56,11 @@ final readonly class DripFace implements JobFace
 
     public function record(Action $action, Voice $voice): string
     {
-        $atS = (int) ($action->about['at'] ?? 0);
+        $atS = (int) $action->about->at;
 
         return $voice->say('drip.record', [
             'time' => $voice->quantities->time($atS),
-            'km' => $voice->quantities->distance((float) ($action->about['km'] ?? 0.0)),
+            'km' => $voice->quantities->distance((float) $action->about->km),
             'ready' => (new DripWords($voice))->at($atS + (int) round(3600 * $voice->settings->dripDryHours())),
         ]);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Logbook\Concerns;
+use App\Logbook\About;
 use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Workshop;
@@ -52,7 +52,7 @@ final readonly class HistoryProps
      */
     private function concerning(Builder $query, string $kind, int $id): Builder
     {
-        foreach (Concerns::keys($kind) as $key) {
+        foreach ($kind === 'bikes' ? About::OF_BIKES : About::OF_CHAINS as $key) {
             $key === $kind ? $query->orWhereJsonContains("about->{$key}", $id) : $query->orWhere("about->{$key}", $id);
         }
 

@@ -64,7 +64,7 @@ final readonly class PotDayFace implements JobFace
 
     public function record(Action $action, Voice $voice): string
     {
-        return $voice->say(($action->about['chains'] ?? []) === [] ? 'pot_day.recorded_none' : 'pot_day.recorded', ['time' => $voice->quantities->time((int) ($action->about['at'] ?? 0))]);
+        return $voice->say(($action->about->chains ?? []) === [] ? 'pot_day.recorded_none' : 'pot_day.recorded', ['time' => $voice->quantities->time((int) $action->about->at)]);
     }
 
     /** @return array<string, mixed> as the record is corrected */

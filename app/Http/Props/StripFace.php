@@ -47,7 +47,7 @@ final readonly class StripFace implements JobFace
     public function record(Action $action, Voice $voice): string
     {
         // Given up, only the baths that it had are in the book.
-        return $action->kind === ActionKind::GiveUpStrip ? $voice->say('ui.job.record_baths') : $voice->say('ui.job.record', ['time' => $voice->quantities->time((int) ($action->about['at'] ?? 0))]);
+        return $action->kind === ActionKind::GiveUpStrip ? $voice->say('ui.job.record_baths') : $voice->say('ui.job.record', ['time' => $voice->quantities->time((int) $action->about->at)]);
     }
 
     private static function dripOnly(GuidedJob $job): bool

@@ -82,8 +82,8 @@ it('knows what a chain is: its joint, side, mass and price, an odd count only wi
     $add(['pitches' => 95, 'speeds' => 1])->assertSessionHasErrors(['pitches' => __('errors.half_link')]);
     $add(['pitches' => 95, 'speeds' => 1, 'half_link' => true, 'label' => 'H'])->assertSessionHasNoErrors();
     $add(['joint' => 'pin', 'directional' => true, 'mass' => '254,5', 'price' => '26,90', 'bought_on' => '2026-10-02', 'strip_next' => true])
-        ->assertSessionHasNoErrors()->assertRedirect('/strip?'.http_build_query(['chains' => [$this->bench->lastAction()->about['chain']]]));
-    $b = $this->bench->lastAction()->about['chain'];
+        ->assertSessionHasNoErrors()->assertRedirect('/strip?'.http_build_query(['chains' => [$this->bench->lastAction()->about->chain]]));
+    $b = $this->bench->lastAction()->about->chain;
     $this->get("/chains/{$b}")->assertInertia(fn($page) => $page->where('about', [
         ['name' => 'Suits', 'value' => 'Heron'], ['name' => 'Came with', 'value' => 'storage grease'], ['name' => 'Closed by', 'value' => 'a pin'], ['name' => 'Outer side', 'value' => 'lettering outward'],
         ['name' => 'Mass', 'value' => "255\u{a0}g"], ['name' => 'Price', 'value' => '€26.90'], ['name' => 'Bought on', 'value' => '2 Oct 2026'],

@@ -17,7 +17,7 @@ beforeEach(function (): void {
     $this->heron = $this->bench->bike();
     $this->a = $this->bench->chain($this->heron, 'A', fit: true);
     $this->part = fn(ArrivingPart $part): Chain => Chain::query()->findOrFail(
-        app(Arrive::class)($this->bench->by(), [new ArrivingBike($this->heron, [$part])], Bench::ago(100))->about['chains'][0],
+        app(Arrive::class)($this->bench->by(), [new ArrivingBike($this->heron, [$part])], Bench::ago(100))->about->chains[0],
     );
     $this->fit = fn(?Chain $chain, float $hoursAgo, array $with = []) => $this->post(
         "/bikes/{$this->heron->id}/fittings",

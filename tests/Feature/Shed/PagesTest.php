@@ -198,7 +198,7 @@ it('takes back and gives again, as often as one likes', function (): void {
         'condition' => 'dry',
     ]);
     $logged = $this->bench->lastAction();
-    ($this->does)("/entries/rides/{$logged->about['ride']}", 5, ['_method' => 'delete']);
+    ($this->does)("/entries/rides/{$logged->about->ride}", 5, ['_method' => 'delete']);
     $last = $this->bench->lastAction();
     $km = [];
     foreach (range(1, 5) as $time) {

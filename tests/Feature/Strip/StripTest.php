@@ -27,7 +27,7 @@ beforeEach(function (): void {
     $this->jar = function (string $name, string $role, ?string $solvent, ?int $ml): Jar {
         $this->post('/jars', ['action_id' => (string) Str::uuid(), 'name' => $name, 'role' => $role, 'solvent' => $solvent, 'volume_ml' => $ml] + Bench::form(50))->assertSessionHasNoErrors();
 
-        return Jar::query()->findOrFail($this->bench->lastAction()->about['jar']);
+        return Jar::query()->findOrFail($this->bench->lastAction()->about->jar);
     };
     $this->jars = fn(): array => app(ReadJars::class)($this->bench->workshop->refresh());
     $this->plan = fn(array $with = []): TestResponse => $this->postJson('/strip/plan', $with + ['action_id' => (string) Str::uuid(), 'chains' => [$this->box->id], 'protocol' => Protocols::DEFAULT]);
@@ -77,7 +77,7 @@ it('plans with the jars at hand: what each bath leaves, what it costs, when it i
 
     // What cannot be is said where it is.
     ($this->jar)('Small', 'dirty', 'methylated_spirit', 150);
-    $small = $this->bench->lastAction()->about['jar'];
+    $small = $this->bench->lastAction()->about->jar;
     $from = fn(int $bath, int $jar) => ['sources' => array_map(fn(int $n) => ['jar' => $n === $bath ? $jar : null, 'into' => null], range(0, 4))];
     ($this->plan)($from(3, $small))->assertJsonValidationErrors(['sources.3' => __('errors.jar_too_little', ['has' => 150, 'needs' => 200])]);
     ($this->plan)($from(3, $dirty->id))->assertJsonValidationErrors(['sources.3' => __('errors.jar_other_solvent')]);
@@ -122,7 +122,7 @@ it('leads from the box to bare steel, counts each tap once, and writes the recor
         [$dirty->id, null, 600.0, null], [null, $can->id, 200.0, null], [null, $can->id, 200.0, 'cloudy'], [null, $can->id, 200.0, 'clear'], [null, null, 200.0, null], [null, null, 200.0, 'clear'],
     ])
         ->and($this->bench->state($this->box)->status)->toBe(ChainStatus::Bare)
-        ->and($this->bench->state($this->box)->bareSinceS)->toBe($action->about['at'])
+        ->and($this->bench->state($this->box)->bareSinceS)->toBe($action->about->at)
         ->and(array_map(fn(JarState $jar) => [$jar->cleanings, round($jar->volumeMl)], ($this->jars)()))->toBe([$dirty->id => [1, 600.0], $can->id => [0, 600.0]]);
     $this->get('/history')->assertInertia(fn($page) => $page->where('actions.0.sentence', fn(string $text) => str_starts_with($text, 'Stripped Heron N by “Three shakes and two” in 6 baths')));
     $this->getJson("/jobs/{$job->id}/state")->assertJsonPath('residues.3.seen', 'seen: cloudy')->assertJsonPath('residues.4.name', '3 again')->assertJsonPath('residues.4.seen', 'seen: clear');
@@ -156,7 +156,7 @@ it('lets one job at a time have a jar or a chain, and remembers the baths of one
     $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()])->assertSessionHasErrors('job');
     expect(($this->jars)()[$dirty->id]->cleanings)->toBe(1)
         ->and($this->bench->state($this->box)->status)->toBe(ChainStatus::Unwaxed)
-        ->and(Action::query()->findOrFail($job->refresh()->action_id)->about['baths'])->toBe(2);
+        ->and(Action::query()->findOrFail($job->refresh()->action_id)->about->baths)->toBe(2);
     $this->get("/jobs/{$job->id}")->assertInertia(fn($page) => $page->where('job.givenUp', true));
     // One that had no bath leaves nothing behind, and its chain can be stripped again.
     $none = ($this->begin)();
@@ -190,13 +190,13 @@ it('says which chains are not for this, and what an oil-ridden one costs against
     ($this->plan)(['chains' => [$fitted->id]])->assertJsonValidationErrors(['chains' => __('errors.strip_on_bike', ['chain' => 'Heron F'])]);
     ($this->plan)(['protocol' => 'on_the_bike'])->assertJsonValidationErrors(['chains' => __('errors.strip_off_bike', ['chain' => 'Heron N'])]);
     $this->post('/chains', ['bike_id' => $this->heron->id, 'label' => 'W', 'speeds' => 12, 'state' => 'factory_waxed'] + Bench::form(1))->assertSessionHasNoErrors();
-    $waxed = Chain::query()->findOrFail($this->bench->lastAction()->about['chain']);
+    $waxed = Chain::query()->findOrFail($this->bench->lastAction()->about->chain);
     expect($this->bench->state($waxed)->status)->toBe(ChainStatus::Waxed)->and($this->bench->state($waxed)->leftKm())->toBe(300.0);
     ($this->plan)(['chains' => [$waxed->id]])->assertJsonValidationErrors(['chains' => __('errors.strip_factory_waxed', ['chain' => 'Heron W'])]);
     $this->get('/strip')->assertInertia(fn($page) => $page->count('chains', 1));
 
     $this->post('/arrive', ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'date' => '2026-11-25', 'chains' => [['label' => 'O', 'state' => 'none', 'km' => '900']]])->assertSessionHasNoErrors();
-    $oiled = $this->bench->lastAction()->about['chains'][0];
+    $oiled = $this->bench->lastAction()->about->chains[0];
     ($this->plan)(['chains' => [$oiled]])->assertJsonPath('start', '16')->assertJsonPath('lines.4', fn(string $line) => str_contains($line, 'it takes 4 baths of white spirit') && str_contains($line, 'where a new chain takes 3'));
     foreach (['white_spirit' => 30, 'methylated_spirit' => 6, 'chain' => 22] as $supply => $amount) {
         $this->post('/prices', ['action_id' => (string) Str::uuid(), 'supply' => $supply, 'amount' => $amount, 'quantity' => $supply === 'chain' ? 1 : 1000, 'date' => '2026-11-01']);
@@ -263,13 +263,13 @@ it('shows the sheet of the very solvent at the step', function (): void {
 it('says nothing new of a chain when its letter is changed', function (): void {
     $edit = fn(array $with) => $this->put("/chains/{$this->box->id}", $with + ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'label' => 'N', 'speeds' => 12, 'pitches' => 116, 'load' => 'greased', 'joint' => 'quick_link']);
     $edit(['label' => 'Q'])->assertSessionHasNoErrors();
-    expect($this->bench->lastAction()->about['changed'])->toBe(['chain.label' => ['N', 'Q']]);
+    expect($this->bench->lastAction()->about->changed)->toBe(['chain.label' => ['N', 'Q']]);
     $edit(['label' => 'Q', 'load' => 'oiled', 'price' => '19,5'])->assertSessionHasNoErrors();
-    expect($this->bench->lastAction()->about['changed'])->toBe(['chain.load' => [null, 'oiled'], 'chain.price_minor' => [null, 1950]]);
+    expect($this->bench->lastAction()->about->changed)->toBe(['chain.load' => [null, 'oiled'], 'chain.price_minor' => [null, 1950]]);
     $this->get('/history')->assertInertia(fn($page) => $page->where('actions.0.sentence', 'Changed Heron Q: came with old oil, price €19.50'));
     // What was said can be taken back by saying otherwise.
     $edit(['label' => 'Q'])->assertSessionHasNoErrors();
-    expect($this->bench->lastAction()->about['changed'])->toBe(['chain.load' => ['oiled', 'greased'], 'chain.price_minor' => [1950, null]]);
+    expect($this->bench->lastAction()->about->changed)->toBe(['chain.load' => ['oiled', 'greased'], 'chain.price_minor' => [1950, null]]);
 });
 
 it('mixes no solvents in one can, and keeps a can that something was poured into', function (): void {

@@ -68,7 +68,7 @@ final class ChainController extends Controller
         );
 
         // In its box it is greased: on to the strip, with the chain chosen already.
-        return $this->done($action, $request->boolean('strip_next') ? route('strip', ['chains' => [$action->about['chain']]]) : route('shed'));
+        return $this->done($action, $request->boolean('strip_next') ? route('strip', ['chains' => [$action->about->chain]]) : route('shed'));
     }
 
     public function update(ChainRequest $request, Chain $chain, ChangeSettings $changeSettings): RedirectResponse
