@@ -9,6 +9,9 @@ use Facebook\WebDriver\WebDriverBy as By;
 /** A guided job, tapped through. */
 final class JobPage extends Page
 {
+    /** The longest step takes two hours of its own, 36 s at the pace of the tests, and a slow machine its time besides. */
+    private const STEP_S = 120;
+
     /** Waits for a step of this kind. */
     public function at(string $code): self
     {
@@ -49,14 +52,14 @@ final class JobPage extends Page
             $box->isSelected() || $box->click();
         }
         $tap = function () use ($gone): void {
-            $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $gone() || $this->driver->executeScript("return document.querySelector('[data-test=job-done]')?.disabled === false"));
+            $this->driver->wait(self::STEP_S, 50)->until(fn() => $gone() || $this->driver->executeScript("return document.querySelector('[data-test=job-done]')?.disabled === false"));
             $gone() || $this->click('job-done');
         };
         $tap();
         // The first tap may only have been the sign.
-        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $gone() || $this->has('signed'));
+        $this->driver->wait(self::STEP_S, 50)->until(fn() => $gone() || $this->has('signed'));
         $tap();
-        $this->driver->wait(self::PATIENCE_S, 50)->until($gone);
+        $this->driver->wait(self::STEP_S, 50)->until($gone);
 
         return $this;
     }
