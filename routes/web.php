@@ -11,6 +11,7 @@ use App\Http\Controllers\Arriving\ArriveController;
 use App\Http\Controllers\Arriving\OpeningController;
 use App\Http\Controllers\Arriving\PartsTableController;
 use App\Http\Controllers\Bikes\BikeController;
+use App\Http\Controllers\Bikes\BrushingController;
 use App\Http\Controllers\Books\BooksController;
 use App\Http\Controllers\Books\MoneyController;
 use App\Http\Controllers\Books\PotController;
@@ -143,6 +144,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/bikes/{bike}/estimates', [EstimateController::class, 'store'])->whereNumber('bike');
         Route::post('/bikes/{bike}/estimates/reckon', [EstimateController::class, 'reckon'])->whereNumber('bike');
         Route::post('/bikes/{bike}/commute-days', [CommuteController::class, 'days'])->whereNumber('bike');
+        Route::post('/bikes/{bike}/brushings', [BrushingController::class, 'store'])->whereNumber('bike');
         Route::post('/bikes/{bike}/noises', [NoiseController::class, 'store'])->whereNumber('bike');
 
         Route::get('/chains/new', [ChainController::class, 'create'])->name('chains.new');

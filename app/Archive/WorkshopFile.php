@@ -21,7 +21,7 @@ final class WorkshopFile
     public const LISTS_SINCE = 6;
 
     /** Tables that files of earlier versions do not have yet, by the version that brought them. */
-    private const TABLES_SINCE = [2 => ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'], 4 => ['cares', 'planned_rides']];
+    private const TABLES_SINCE = [2 => ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'], 4 => ['cares', 'planned_rides'], 6 => ['brushings']];
 
     /** Columns likewise, with what they mean in earlier files. */
     private const COLUMNS_SINCE = [

@@ -9,6 +9,7 @@ use App\Actions\Arriving\ArrivingBike;
 use App\Actions\Arriving\ArrivingPart;
 use App\Actions\Arriving\CorrectOpening;
 use App\Actions\Bikes\AddBike;
+use App\Actions\Bikes\BrushDrivetrain;
 use App\Actions\CatchUp\EstimateDistance;
 use App\Actions\CatchUp\SetCommute;
 use App\Actions\Chains\AddChain;
@@ -96,6 +97,7 @@ final class DemoWorkshop
         private readonly TopUpChain $topUpChain,
         private readonly RecordReading $recordReading,
         private readonly ReportNoise $reportNoise,
+        private readonly BrushDrivetrain $brushDrivetrain,
         private readonly RetireChain $retireChain,
         private readonly Arrive $arrive,
         private readonly CorrectOpening $correctOpening,
@@ -246,6 +248,7 @@ final class DemoWorkshop
         $this->rideOf($badger, 20, 22.5, Condition::Muddy, 'C');
         $this->put('Badger B', 20, '20:00');
         $this->rides($badger, 19, 10, fn(int $ago) => Condition::Dusty, 'B');
+        $this->scribbler->at($this->day(12, '17:20'), fn(ActionContext $by) => ($this->brushDrivetrain)($by, $this->bikes['Heron'], new Moment($this->day(12, '17:20'))));
         $this->scribbler->at($this->day(10, '18:45'), fn(ActionContext $by) => ($this->reportNoise)($by, $this->bikes['Badger'], new Moment($this->day(10, '18:45'))));
         $this->put('Badger A', 10, '20:00');
         $this->measure('Badger B', 10, '20:10');

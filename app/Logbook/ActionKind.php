@@ -50,6 +50,7 @@ enum ActionKind: string
     case CareForChain = 'care_for_chain';
     case KeepBottle = 'keep_bottle';
     case RecordReading = 'record_reading';
+    case BrushDrivetrain = 'brush_drivetrain';
     case ReportNoise = 'report_noise';
     case MoveEntry = 'move_entry';
     case DeleteEntry = 'delete_entry';

@@ -7,6 +7,7 @@ namespace App\Logbook;
 use App\Models\Bath;
 use App\Models\BathEntry;
 use App\Models\Bike;
+use App\Models\Brushing;
 use App\Models\Care;
 use App\Models\Commute;
 use App\Models\Component;
@@ -29,6 +30,7 @@ use App\Models\Setting;
 use App\Models\Strip;
 use App\Models\TopUp;
 use Dripel\Core\Logbook\EntryKind;
+use LogicException;
 
 /** The tables of the logbook by the name that stands in links and in `actions.effects`. */
 enum EntryType: string
@@ -43,6 +45,7 @@ enum EntryType: string
     case Dip = 'dips';
     case TopUp = 'topups';
     case Care = 'cares';
+    case Brushing = 'brushings';
     case Noise = 'noises';
     case Reading = 'readings';
     case Retirement = 'retirements';
@@ -70,6 +73,7 @@ enum EntryType: string
             self::Dip => Dip::class,
             self::TopUp => TopUp::class,
             self::Care => Care::class,
+            self::Brushing => Brushing::class,
             self::Noise => Noise::class,
             self::Reading => Reading::class,
             self::Retirement => Retirement::class,
@@ -102,26 +106,54 @@ enum EntryType: string
     {
         return match ($this) {
             self::Fitting, self::Strip, self::Dip, self::TopUp, self::Care, self::Reading, self::Retirement => true,
-            // What it came with stays with the tag that it came under; a noise and a ride are of the bike, the rest is of the bench.
-            self::Opening, self::Noise, self::Ride, self::Bike, self::Component, self::Setting, self::Estimate, self::Commute, self::RestDay,
+            // What it came with stays with the tag that it came under; a brushing, a noise and a ride are of the bike, the rest is of the bench.
+            self::Opening, self::Brushing, self::Noise, self::Ride, self::Bike, self::Component, self::Setting, self::Estimate, self::Commute, self::RestDay,
             self::JarEntry, self::Bath, self::BathEntry, self::Price, self::PlannedRide, self::Protocol => false,
+        };
+    }
+
+    /** The kind that a chain, part or bike has it in its book as; null: it is of the bench, or derived from. */
+    public function kind(): ?EntryKind
+    {
+        return match ($this) {
+            self::Opening => EntryKind::Opening,
+            self::Fitting => EntryKind::Fitting,
+            self::Ride => EntryKind::Ride,
+            self::Strip => EntryKind::Strip,
+            self::Dip => EntryKind::Dip,
+            self::TopUp => EntryKind::TopUp,
+            self::Care => EntryKind::Care,
+            self::Brushing => EntryKind::Brushing,
+            self::Noise => EntryKind::Noise,
+            self::Reading => EntryKind::Reading,
+            self::Retirement => EntryKind::Retirement,
+            self::Bike, self::Component, self::Setting, self::Estimate, self::Commute, self::RestDay, self::JarEntry, self::Bath, self::BathEntry, self::Price, self::PlannedRide, self::Protocol => null,
         };
     }
 
     public static function ofKind(EntryKind $kind): self
     {
-        return match ($kind) {
-            EntryKind::Opening => self::Opening,
-            EntryKind::Strip => self::Strip,
-            EntryKind::Dip => self::Dip,
-            EntryKind::Fitting => self::Fitting,
-            EntryKind::TopUp => self::TopUp,
-            EntryKind::Ride => self::Ride,
-            EntryKind::Care => self::Care,
-            EntryKind::Noise => self::Noise,
-            EntryKind::Reading => self::Reading,
-            EntryKind::Retirement => self::Retirement,
-        };
+        foreach (self::cases() as $type) {
+            if ($type->kind() === $kind) {
+                return $type;
+            }
+        }
+        throw new LogicException("No table holds the kind {$kind->value}.");
+    }
+
+    /** @return list<self> those whose rows are events, in the order of their kinds */
+    public static function events(): array
+    {
+        return array_map(self::ofKind(...), array_values(array_filter(EntryKind::cases(), fn(EntryKind $kind) => $kind->isEvent())));
+    }
+
+    /** @return class-string<IsEvent> */
+    public function event(): string
+    {
+        $model = $this->model();
+        assert(is_subclass_of($model, IsEvent::class));
+
+        return $model;
     }
 
     /** Whether it decides which chain was where or still in use, so that it can contradict another entry. */

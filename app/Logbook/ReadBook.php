@@ -8,34 +8,23 @@ use App\Models\Chain;
 use App\Models\Workshop;
 use App\Support\AppClock;
 use DateTimeZone;
-use Dripel\Core\Input\Fields;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\Care;
-use Dripel\Core\Logbook\CareKind;
 use Dripel\Core\Logbook\Commute;
 use Dripel\Core\Logbook\DatedSetting;
-use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Estimate;
+use Dripel\Core\Logbook\Event;
 use Dripel\Core\Logbook\FillIn;
 use Dripel\Core\Logbook\Fitting;
 use Dripel\Core\Logbook\Moment;
-use Dripel\Core\Logbook\Noise;
-use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Part;
 use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\Precision;
-use Dripel\Core\Logbook\Reading;
 use Dripel\Core\Logbook\RestDay;
-use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Slot;
-use Dripel\Core\Logbook\Strip;
-use Dripel\Core\Logbook\TopUp;
-use Dripel\Core\Logbook\WaxThen;
-use Dripel\Core\Wear\WearReading;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use PDO;
@@ -90,25 +79,18 @@ final class ReadBook
             $this->settings($workshop),
             array_map(fn(array $row) => new Fitting($row[0], self::moment($row), $row[4], $row[5], Slot::from($row[6])), self::rows($workshop, 'fittings', 'bike_id', 'component_id', 'slot')),
             $rides,
-            [
-                ...array_map(
-                    fn(array $row) => new Opening($row[0], self::moment($row), $row[4], self::float($row[5]), WaxThen::from($row[6]), self::float($row[7]), $row[8]),
-                    self::rows($workshop, 'openings', 'component_id', 'km', 'wax', 'since_wax_km', 'closings'),
-                ),
-                ...array_map(fn(array $row) => new Strip($row[0], self::moment($row), $row[4]), self::rows($workshop, 'strips', 'component_id')),
-                ...array_map(fn(array $row) => new Dip($row[0], self::moment($row), $row[4], self::float($row[5]), $row[6], (bool) $row[7], $row[8], self::float($row[9]), (bool) $row[10], (bool) $row[11]), self::rows($workshop, 'dips', 'component_id', 'temp_c', 'soak_s', 'powder', 'pot_id', 'pickup_g', 'rinsed', 'partly')),
-                ...array_map(fn(array $row) => new TopUp($row[0], self::moment($row), $row[4], (float) $row[5], self::float($row[6]), $row[7]), self::rows($workshop, 'topups', 'component_id', 'km', 'ml', 'bottle_id')),
-                ...array_map(fn(array $row) => new Care($row[0], self::moment($row), $row[4], CareKind::from($row[5])), self::rows($workshop, 'cares', 'component_id', 'care')),
-                ...array_map(fn(array $row) => new Noise($row[0], self::moment($row), $row[4]), self::rows($workshop, 'noises', 'bike_id')),
-                ...array_map(
-                    fn(array $row) => new Reading($row[0], self::moment($row), $row[4], fn() => WearReading::input(Fields::fromJson($row[5]))),
-                    self::rows($workshop, 'readings', 'component_id', 'input'),
-                ),
-                ...array_map(fn(array $row) => new Retirement($row[0], self::moment($row), $row[4]), self::rows($workshop, 'retirements', 'component_id')),
-            ],
+            array_merge(...array_map(fn(EntryType $type) => self::events($workshop, $type), EntryType::events())),
             $this->fillIn($workshop),
             $this->parts($workshop),
         );
+    }
+
+    /** @return list<Event> */
+    private static function events(Workshop $workshop, EntryType $type): array
+    {
+        $model = $type->event();
+
+        return array_map(fn(array $row) => $model::event($row[0], self::moment($row), array_slice($row, 4)), self::rows($workshop, $type->value, ...$model::columns()));
     }
 
     private function fillIn(Workshop $workshop): FillIn

@@ -21,6 +21,11 @@ abstract class Entry extends LogbookRow
         return ['precision' => Precision::class];
     }
 
+    protected static function float(mixed $value): ?float
+    {
+        return is_numeric($value) ? (float) $value : null;
+    }
+
     public function moment(): Moment
     {
         return new Moment($this->at, $this->precision, $this->sequence);

@@ -4,12 +4,26 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Logbook\IsEvent;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Strip as Core;
+
 /**
  * A chain taken to bare metal.
  *
  * @property int $component_id
  */
-final class Strip extends Entry
+final class Strip extends Entry implements IsEvent
 {
     protected $table = 'strips';
+
+    public static function columns(): array
+    {
+        return ['component_id'];
+    }
+
+    public static function event(int $id, Moment $moment, array $row): Core
+    {
+        return new Core($id, $moment, $row[0]);
+    }
 }

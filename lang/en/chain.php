@@ -72,6 +72,8 @@ return [
         'setting' => 'The wax sets until',
         'due_noise' => 'Due: it got loud',
     ],
+    'brushed' => 'Brushed :km ago, on :day.',
+    'brushed_never' => 'No brushing in the book yet.',
     'timeline' => [
         'wet_past' => ':ride, ridden on undried: look for rust',
         'soak' => ':time under', 'bath' => 'at :celsius', 'powder' => 'dusted with powder',

@@ -52,6 +52,7 @@ return [
     'bottle_gone' => ':name is off the shelf.',
     'set_condition' => 'Set :rides to :condition.',
     'record_reading' => 'Measured :chain: :wear.',
+    'brush_drivetrain' => 'Drivetrain of :bike brushed.',
     'report_noise' => ':bike got loud: its chain is due.',
     'move_entry' => 'Moved.',
     'delete_entry' => 'Deleted.',

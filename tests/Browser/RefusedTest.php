@@ -62,7 +62,7 @@ it('keeps every field of a form that is refused', function (): void {
     foreach ([
         ['/', ['ride-Heron'], $dialog], ['/', ['topup-Heron'], $dialog], ['/', ['measure-Heron'], $dialog], ['/', ['swap-Heron'], $dialog], ['/', ['more-Badger', 'correct-Badger'], $dialog],
         ['/gauge', ['add-instrument'], $dialog], ['/gauge', ['change-expected'], $dialog], ['/gauge', ['edit-Drawer gauge'], $dialog],
-        ['/bikes/1', ['add-part'], $dialog], ['/bikes/5', ['new-commute'], $dialog], ['/bikes/1', [], $main], ['/bikes/new', [], $main],
+        ['/bikes/1', ['add-part'], $dialog], ['/bikes/5', ['new-commute'], $dialog], ['/bikes/1', ['brush'], $dialog], ['/bikes/1', [], $main], ['/bikes/new', [], $main],
         ['/road', ['edit-ride'], $dialog], ['/road', ['split-ride'], $dialog], ['/road', ['catch-up'], $dialog], ['/road', ['choose-ride', 'set-condition'], $dialog], ['/road', ['choose-ride', 'move-chosen'], $dialog],
         ['/books', ['add-jar'], $dialog], ['/books', ['add-pot'], $dialog], ['/books', ['add-bottle'], $dialog], ['/books', ['add-link'], $dialog], ['/books', ['set-price'], $dialog],
         ['/books', ['tend-Shed pot'], $dialog], ['/books', ['tend-Clean spirit'], $dialog], ['/books/money', [], $main],

@@ -44,6 +44,7 @@ final readonly class BikeProps
             'parts' => $bikeId === null ? [] : (new PartProps($this->book, $this->voice))->onBike($bikeId),
             'drawer' => (new PartProps($this->book, $this->voice))->inDrawer(),
             'partKinds' => array_values(array_map(fn(PartKind $kind) => ['value' => $kind->value, 'title' => $this->voice->say("ui.parts.{$kind->value}")], array_filter(PartKind::cases(), fn(PartKind $kind) => $kind->slot() !== null))),
+            'brushed' => $bikeId === null ? '' : $this->brushed($bikeId),
             'commutes' => $bikeId === null ? [] : array_map($this->commute(...), $this->book->fillIn?->commutesOf($bikeId) ?? []),
             'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->voice->weekday($day)], range(1, 7)),
             'forms' => (new FormProps($this->book, $this->voice))->all(),
@@ -73,6 +74,16 @@ final readonly class BikeProps
                 'condition' => $commute->condition->value, 'from' => $commute->fromDate, 'until' => $commute->untilDate ?? '',
             ],
         ];
+    }
+
+    private function brushed(int $bikeId): string
+    {
+        $brushed = $this->book->brushed($bikeId, $this->voice->nowS);
+        $q = $this->voice->quantities;
+
+        return $brushed === null
+            ? $this->voice->say('chain.brushed_never')
+            : $this->voice->say('chain.brushed', ['km' => $q->distance($brushed->km), 'day' => $q->day($brushed->last->moment->unixS)]);
     }
 
     /** What it is ridden by weekday, as a form writes it. */

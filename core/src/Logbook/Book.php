@@ -42,7 +42,7 @@ final class Book
      * @param list<int> $chainIds likewise
      * @param list<Fitting> $fittingEntries
      * @param list<Ride> $logged
-     * @param list<Opening|Strip|Dip|TopUp|Care|Noise|Reading|Retirement> $events
+     * @param list<Event> $events
      * @param list<Part> $parts
      */
     public function __construct(
@@ -158,6 +158,20 @@ final class Book
     public function dips(): array
     {
         return self::sorted(array_values(array_filter($this->events, fn(Entry $event) => $event instanceof Dip)));
+    }
+
+    /** What was ridden since the drivetrain of a bike was brushed; null: nobody said that it ever was. */
+    public function brushed(int $bikeId, int $nowS): ?Brushed
+    {
+        $last = null;
+        foreach (self::sorted($this->events) as $event) {
+            $last = $event instanceof Brushing && $event->bikeId === $bikeId && $event->moment->unixS <= $nowS ? $event : $last;
+        }
+
+        return $last === null ? null : new Brushed($last, array_sum(array_map(
+            fn(Ride $ride) => Entry::compare($ride, $last) > 0 && $ride->moment->unixS <= $nowS ? $ride->km : 0.0,
+            $this->ridesOf($bikeId),
+        )));
     }
 
     public function lastOdometer(int $bikeId): ?Estimate
@@ -307,11 +321,7 @@ final class Book
             }
         }
         foreach (self::sorted($this->events) as $event) {
-            $chainId = match (true) {
-                $event instanceof Noise => $this->fittings->chainOn($event->bikeId, $event->moment->unixS),
-                $event instanceof Opening => $event->componentId,
-                default => $event->chainId,
-            };
+            $chainId = $event->component($this->fittings);
             if ($chainId !== null) {
                 $events[$chainId][] = $event;
             }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Logbook;
 
 /** A chain was seen to with a cloth. It takes no wax away and puts none on. */
-final readonly class Care extends Entry
+final readonly class Care extends Event
 {
     public function __construct(int $id, Moment $moment, public int $chainId, public CareKind $care)
     {
@@ -15,5 +15,10 @@ final readonly class Care extends Entry
     public function kind(): EntryKind
     {
         return EntryKind::Care;
+    }
+
+    public function component(Fittings $fittings): int
+    {
+        return $this->chainId;
     }
 }

@@ -9,7 +9,7 @@ final readonly class ChainHistory
 {
     /**
      * @param list<Ride> $rides
-     * @param list<Opening|Strip|Dip|TopUp|Care|Noise|Reading|Retirement> $events
+     * @param list<Event> $events
      */
     public function __construct(public int $chainId, public array $rides, public array $events) {}
 

@@ -7,7 +7,7 @@ namespace Dripel\Core\Logbook;
 use Dripel\Core\Interval\Condition;
 
 /** A chain was waxed in the pot. */
-final readonly class Dip extends Entry
+final readonly class Dip extends Event
 {
     private const PARTLY = 0.5;
 
@@ -41,5 +41,10 @@ final readonly class Dip extends Entry
     public function kind(): EntryKind
     {
         return EntryKind::Dip;
+    }
+
+    public function component(Fittings $fittings): int
+    {
+        return $this->chainId;
     }
 }

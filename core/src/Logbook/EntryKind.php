@@ -15,9 +15,19 @@ enum EntryKind: string
     case TopUp = 'topup';
     case Ride = 'ride';
     case Care = 'care';
+    case Brushing = 'brushing';
     case Noise = 'noise';
     case Reading = 'reading';
     case Retirement = 'retirement';
+
+    /** Whether it is an Event: neither a ride nor a fitting, which are many and have a life of their own. */
+    public function isEvent(): bool
+    {
+        return match ($this) {
+            self::Ride, self::Fitting => false,
+            self::Opening, self::Strip, self::Dip, self::TopUp, self::Care, self::Brushing, self::Noise, self::Reading, self::Retirement => true,
+        };
+    }
 
     public function rank(): int
     {
@@ -29,9 +39,10 @@ enum EntryKind: string
             self::TopUp => 3,
             self::Ride => 4,
             self::Care => 5,
-            self::Noise => 6,
-            self::Reading => 7,
-            self::Retirement => 8,
+            self::Brushing => 6,
+            self::Noise => 7,
+            self::Reading => 8,
+            self::Retirement => 9,
         };
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Logbook;
 
 /** A rider heard the chain of a bike run dry. */
-final readonly class Noise extends Entry
+final readonly class Noise extends Event
 {
     public function __construct(int $id, Moment $moment, public int $bikeId)
     {
@@ -15,5 +15,10 @@ final readonly class Noise extends Entry
     public function kind(): EntryKind
     {
         return EntryKind::Noise;
+    }
+
+    public function component(Fittings $fittings): ?int
+    {
+        return $fittings->chainOn($this->bikeId, $this->moment->unixS);
     }
 }

@@ -12,7 +12,7 @@ use Dripel\Core\Interval\Condition;
  * What a used part brought with it when it came into the workshop: its km so far, what is known of its wax, closings
  * of a quick link. Null is unknown: then figures are least values, never guesses.
  */
-final readonly class Opening extends Entry
+final readonly class Opening extends Event
 {
     /** @throws InvalidInput at `km`, `since_wax_km` or `closings` if below 0, at `since_wax_km` if above `km` */
     public function __construct(
@@ -50,5 +50,10 @@ final readonly class Opening extends Entry
         return $this->wax === WaxThen::Known && $this->sinceWaxKm > 0.0
             ? new Ride(0, $this->moment, null, $this->sinceWaxKm, null, Condition::Dry)
             : null;
+    }
+
+    public function component(Fittings $fittings): int
+    {
+        return $this->componentId;
     }
 }

@@ -8,7 +8,7 @@ use Closure;
 use Dripel\Core\Wear\WearReadingInput;
 
 /** A chain was measured. */
-final readonly class Reading extends Entry
+final readonly class Reading extends Event
 {
     /** @param WearReadingInput|Closure(): WearReadingInput $source made when it is first asked for: of many readings few are */
     public function __construct(int $id, Moment $moment, public int $chainId, private WearReadingInput|Closure $source)
@@ -24,5 +24,10 @@ final readonly class Reading extends Entry
     public function kind(): EntryKind
     {
         return EntryKind::Reading;
+    }
+
+    public function component(Fittings $fittings): int
+    {
+        return $this->chainId;
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Logbook;
 
 /** A chain was taken out of use. */
-final readonly class Retirement extends Entry
+final readonly class Retirement extends Event
 {
     public function __construct(int $id, Moment $moment, public int $chainId)
     {
@@ -15,5 +15,10 @@ final readonly class Retirement extends Entry
     public function kind(): EntryKind
     {
         return EntryKind::Retirement;
+    }
+
+    public function component(Fittings $fittings): int
+    {
+        return $this->chainId;
     }
 }

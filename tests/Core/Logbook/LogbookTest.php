@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Brushing;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\ConflictKind;
 use Dripel\Core\Logbook\DatedSetting;
@@ -321,4 +322,13 @@ it('is ready when the wax has set and the drip has dried', function (): void {
         ->toBeNull()
         ->and($book->chain(1, 21 * HOUR)->readyAtS)
         ->toBe(30 * HOUR);
+});
+
+it('counts what a bike was ridden since its drivetrain was brushed, and leaves its chains as they were', function (): void {
+    $events = [new Dip(1, at(1), 1), new Brushing(2, at(5), 1), new Brushing(3, at(20), 1), new Brushing(4, at(6), 2)];
+    $book = book([new Fitting(1, at(2), 1, 1)], [ride(1, 3, 40), ride(2, 5, 30), ride(3, 8, 25), ride(4, 22, 10)], $events);
+    // At one instant the ride comes first, and the brush after it.
+    expect($book->brushed(1, 3600 * 10)?->km)->toBe(25.0)->and($book->brushed(1, 3600 * 10)?->last->id)->toBe(2)
+        ->and($book->brushed(1, 3600 * 30)?->km)->toBe(10.0)->and($book->brushed(2, 3600 * 30)?->km)->toEqual(0)->and($book->brushed(1, 3600 * 4))->toBeNull()
+        ->and($book->history(1)->events)->toHaveCount(1)->and($book->conflicts())->toBe([]);
 });

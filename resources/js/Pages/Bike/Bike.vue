@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
 import ChangesPreview from '@/components/forms/ChangesPreview.vue'
+import MomentDialog from '@/components/forms/MomentDialog.vue'
 import CommuteDialog, { type CommuteValues } from '@/components/forms/CommuteDialog.vue'
 import PartsPanel from '@/components/gauge/PartsPanel.vue'
 import OpeningDialog from '@/components/forms/OpeningDialog.vue'
@@ -30,6 +31,7 @@ const props = defineProps<{
     target_life: string
   }
   parts: PartOnBike[]
+  brushed: string
   drawer: { id: number; name: string; km: string }[]
   partKinds: { value: string; title: string }[]
   commutes: { id: number; text: string; values: CommuteValues }[]
@@ -53,6 +55,7 @@ const { preview } = usePreview<{ chains: ChangedChain[] }>(
 const reason = computed(() => props.schools.find((school) => school.value === form.limit_school)?.reason)
 const commuting = ref<{ commute: { id: number; values: CommuteValues } | null } | null>(null)
 const commuteOpen = computed({ get: () => commuting.value !== null, set: (on: boolean) => !on && (commuting.value = null) })
+const brushing = ref(false)
 const part = ref<{ name: string; opening: Opening } | null>(null)
 const partOpen = computed({ get: () => part.value !== null, set: (on: boolean) => !on && (part.value = null) })
 const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === null ? '/bikes' : `/bikes/${props.bike}`)
@@ -166,8 +169,21 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
         </ul>
         <v-btn data-test="new-commute" @click="commuting = { commute: null }">{{ t('commute.add') }}</v-btn>
       </section>
+      <section aria-labelledby="drivetrain">
+        <h2 id="drivetrain">{{ t('bike.drivetrain') }}</h2>
+        <p class="muted" data-test="brushed">{{ brushed }}</p>
+        <v-btn data-test="brush" @click="brushing = true">{{ t('bike.brush') }}</v-btn>
+      </section>
       <PartsPanel :bike="bike" :parts="parts" :drawer="drawer" :kinds="partKinds" :forms="forms" @correct="part = $event" />
       <CommuteDialog v-if="commuting" v-model="commuteOpen" :forms="forms" :bike="bike" :weekdays="weekdays" :commute="commuting.commute" />
+      <MomentDialog
+        v-if="brushing"
+        v-model="brushing"
+        what="brush"
+        :subject="values.name"
+        :url="`/bikes/${bike}/brushings`"
+        :date="forms.date"
+        :time="forms.time" />
       <OpeningDialog v-if="part" v-model="partOpen" :opening="part.opening" :subject="part.name" kind="part" />
     </div>
   </AppShell>
