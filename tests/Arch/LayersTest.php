@@ -121,3 +121,18 @@ it('writes through one door, which keeps the once-only id of a button until it i
 });
 
 arch('what lies below the pages knows none of them')->expect('App\Http')->not->toBeUsedIn(['App\Command', 'App\Text', 'App\Archive', 'App\Cost', 'App\Ahead']);
+
+it('lets no controller keep anything from one request to the next', function (): void {
+    // A process that lives long keeps its controllers: what they need they are given with each request.
+    foreach (glob(dirname(__DIR__, 2).'/app/Http/Controllers/*/*.php') ?: [] as $path) {
+        $class = new ReflectionClass('App\\Http\\Controllers\\'.basename(dirname($path)).'\\'.basename($path, '.php'));
+        expect($class->getConstructor())->toBeNull($class->getName())->and($class->getProperties())->toBe([], $class->getName());
+    }
+});
+
+it('asks the server through one door besides the pages', function (): void {
+    $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/resources/js', FilesystemIterator::SKIP_DOTS));
+    foreach ($files as $file) {
+        $file->getFilename() === 'http.ts' || expect(preg_match('/\\bfetch\\(|XSRF/', (string) file_get_contents((string) $file)))->toBe(0, (string) $file);
+    }
+});

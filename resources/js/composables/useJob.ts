@@ -1,8 +1,8 @@
 import { useIntervalFn, useLocalStorage, useNow } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import type { Job, JobState, Tap, TapAbout, TapKind } from '@/types/job'
+import { http } from './http'
 import { newActionId } from './useActionForm'
-import { token } from './usePreview'
 
 const ASK_EVERY_MS = 3000
 const LIVE_EVERY_MS = 1500
@@ -84,26 +84,18 @@ export function useJob(job: Job) {
   }
 
   async function ask(path: string, taps?: Tap[]): Promise<void> {
-    try {
-      const response = await fetch(`/jobs/${job.id}/${path}`, {
-        method: taps ? 'POST' : 'GET',
-        headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token() },
-        body: taps ? JSON.stringify({ taps }) : undefined,
-      })
-      const body = (await response.json()) as JobState & { errors?: Record<string, string[]>; message?: string }
-      away.value = false
-      // Taken, or refused for good; whoever has to sign in again first loses nothing.
-      const settled = response.ok || response.status === 409 || response.status === 422
-      if (taps && settled) queue.value = queue.value.filter((tap) => !taps.some((sent) => sent.id === tap.id))
-      if (response.ok || response.status === 409) {
-        if (response.status === 409) moved.value = true
-        if (!queue.value.length) take(body)
-      } else {
-        problem.value = Object.values(body.errors ?? {})[0]?.[0] ?? body.message ?? response.statusText
-        if (taps && settled) await ask('state')
-      }
-    } catch {
-      away.value = true
+    const answer = await http<JobState>(taps ? 'post' : 'get', `/jobs/${job.id}/${path}`, taps ? { taps } : undefined)
+    away.value = answer === null
+    if (!answer) return
+    // Taken, or refused for good; whoever has to sign in again first loses nothing.
+    const settled = answer.ok || answer.status === 409 || answer.status === 422
+    if (taps && settled) queue.value = queue.value.filter((tap) => !taps.some((sent) => sent.id === tap.id))
+    if (answer.ok || answer.status === 409) {
+      if (answer.status === 409) moved.value = true
+      if (!queue.value.length) take(answer.body)
+    } else {
+      problem.value = Object.values(answer.errors)[0] ?? ''
+      if (taps && settled) await ask('state')
     }
   }
 

@@ -1,12 +1,9 @@
 import { useDebounceFn } from '@vueuse/core'
 import { ref, watch, type Ref } from 'vue'
+import { http } from './http'
 import { t } from './useText'
 
 const AFTER_MS = 250
-
-export function token(): string {
-  return decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '')
-}
 
 /** Asks the server, without doing anything. Resolves to the answer, or to what is wrong, by field. */
 export async function ask<T>(
@@ -14,19 +11,9 @@ export async function ask<T>(
   url: string,
   data: object,
 ): Promise<{ answer: T } | { errors: Record<string, string> }> {
-  try {
-    const response = await fetch(url, {
-      method: method.toUpperCase(),
-      headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token() },
-      body: JSON.stringify(data),
-    })
-    const body = (await response.json()) as T & { errors?: Record<string, string[]>; message?: string }
-    if (response.ok) return { answer: body }
-    const errors = Object.entries(body.errors ?? { page: [body.message ?? response.statusText] })
-    return { errors: Object.fromEntries(errors.map(([field, texts]) => [field, texts[0] ?? ''])) }
-  } catch {
-    return { errors: { page: t('offline.text') } }
-  }
+  const answer = await http<T>(method, url, data)
+  if (!answer) return { errors: { page: t('offline.text') } }
+  return answer.ok ? { answer: answer.body } : { errors: answer.errors }
 }
 
 /** What a form would do, asked anew whenever it changes; `data` returns null while there is nothing to ask. */

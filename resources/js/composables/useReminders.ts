@@ -1,5 +1,6 @@
 import { useIntervalFn, useLocalStorage } from '@vueuse/core'
 import { onMounted, type Ref } from 'vue'
+import { http } from './http'
 
 const EVERY_MS = 10 * 60_000
 
@@ -33,15 +34,11 @@ async function show(one: Reminder): Promise<void> {
 /** Tells what is for today, each thing once a day. */
 async function remind(): Promise<void> {
   if (!wanted.value || !mayRemind() || Notification.permission !== 'granted') return
-  try {
-    const response = await fetch('/reminders', { headers: { Accept: 'application/json' } })
-    if (!response.ok) return
-    const all = (await response.json()) as Reminder[]
-    for (const one of all.filter((other) => !told.value.includes(other.tag))) await show(one)
-    told.value = all.map((one) => one.tag)
-  } catch {
-    // Out of reach: it is asked again.
-  }
+  const answer = await http<Reminder[]>('get', '/reminders')
+  // Out of reach: it is asked again.
+  if (!answer?.ok) return
+  for (const one of answer.body.filter((other) => !told.value.includes(other.tag))) await show(one)
+  told.value = answer.body.map((one) => one.tag)
 }
 
 /** Runs while a page is open. */

@@ -1,6 +1,7 @@
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
 import { ref, watch, type Ref } from 'vue'
 import { useHere } from './useHere'
+import { http } from './http'
 
 const EVERY_MS = 15_000
 
@@ -12,12 +13,9 @@ export function useRevision(): Ref<boolean> {
   async function ask(): Promise<void> {
     if (visibility.value !== 'visible') return
     const shown = here.value.revision
-    try {
-      const response = await fetch('/revision', { headers: { Accept: 'application/json' } })
-      if (response.ok) moved.value = ((await response.json()) as { revision: number }).revision > shown && shown === here.value.revision
-    } catch {
-      // Without the server there is nothing to compare with; the next question will tell.
-    }
+    // Without the server there is nothing to compare with; the next question will tell.
+    const answer = await http<{ revision: number }>('get', '/revision')
+    if (answer?.ok) moved.value = answer.body.revision > shown && shown === here.value.revision
   }
   useIntervalFn(ask, EVERY_MS)
   watch(visibility, ask)

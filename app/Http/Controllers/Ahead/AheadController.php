@@ -21,7 +21,6 @@ use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
 use App\Wear\ReadWear;
 use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\Plan\WorkshopPlan;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -31,25 +30,25 @@ use Inertia\Response;
 /** The weeks ahead: planned, moved by hand, followed. */
 final class AheadController extends Controller
 {
-    public function __construct(private readonly CurrentWorkshop $current, private readonly ReadPlan $readPlan, private readonly ReadBook $readBook, private readonly Speaker $speaker, private readonly ReadWear $readWear) {}
-
-    public function index(Request $request, ReadShopping $readShopping, ReadPrices $readPrices): Response
+    public function index(Request $request, CurrentWorkshop $current, ReadPlan $readPlan, ReadBook $readBook, Speaker $speaker, ReadWear $readWear, ReadShopping $readShopping, ReadPrices $readPrices): Response
     {
         $weeks = min(ReadPlan::MOST_WEEKS, max(2, $request->integer('weeks', ReadPlan::WEEKS)));
-        $workshop = $this->current->workshop();
-        $plan = ($this->readPlan)($workshop, $weeks);
-        $props = $this->props($plan);
+        $workshop = $current->workshop();
+        $plan = $readPlan($workshop, $weeks);
+        $props = new AheadProps($readBook($workshop), $speaker->voice(), $plan, $readWear($workshop));
 
-        return Inertia::render('Ahead/Ahead', ['shopping' => $props->shopping($readShopping($workshop, $plan), $readPrices($workshop))] + $props->page($workshop, $this->readPlan->rides($workshop), $weeks));
+        return Inertia::render('Ahead/Ahead', ['shopping' => $props->shopping($readShopping($workshop, $plan), $readPrices($workshop))] + $props->page($workshop, $readPlan->rides($workshop), $weeks));
     }
 
     /** What comes of pot days by hand; nothing is kept. */
-    public function try(PlanRequest $request): JsonResponse
+    public function try(PlanRequest $request, CurrentWorkshop $current, ReadPlan $readPlan, ReadBook $readBook, Speaker $speaker, ReadWear $readWear): JsonResponse
     {
-        $plan = ($this->readPlan)($this->current->workshop(), $request->integer('weeks', ReadPlan::WEEKS));
+        $workshop = $current->workshop();
+        $plan = $readPlan($workshop, $request->integer('weeks', ReadPlan::WEEKS));
+        $props = new AheadProps($readBook($workshop), $speaker->voice(), $plan, $readWear($workshop));
         $days = $plan->days($request->dates());
 
-        return response()->json($this->props($plan)->plan($plan->along($days, $request->boolean('bottle')), $days, $request->boolean('bottle')));
+        return response()->json($props->plan($plan->along($days, $request->boolean('bottle')), $days, $request->boolean('bottle')));
     }
 
     public function keep(PlanRequest $request, KeepPlan $keepPlan): RedirectResponse
@@ -97,12 +96,5 @@ final class AheadController extends Controller
             $request->string('name')->trim()->toString(),
             $moments->now(),
         ));
-    }
-
-    private function props(WorkshopPlan $plan): AheadProps
-    {
-        $workshop = $this->current->workshop();
-
-        return new AheadProps(($this->readBook)($workshop), $this->speaker->voice(), $plan, ($this->readWear)($workshop));
     }
 }

@@ -15,16 +15,14 @@ use Illuminate\Support\Str;
 /** The plan for any calendar: as a file, or at an address that nobody can guess. Whoever has it can read the plan and nothing else. */
 final class CalendarController extends Controller
 {
-    public function __construct(private readonly PlanCalendar $calendar) {}
-
-    public function file(CurrentWorkshop $current): Response
+    public function file(CurrentWorkshop $current, PlanCalendar $calendar): Response
     {
-        return $this->answer($current->workshop(), 'attachment');
+        return self::answer($calendar->of($current->workshop()), 'attachment');
     }
 
-    public function subscribe(Workshop $workshop): Response
+    public function subscribe(Workshop $workshop, PlanCalendar $calendar): Response
     {
-        return $this->answer($workshop, 'inline');
+        return self::answer($calendar->of($workshop), 'inline');
     }
 
     /** A new address; the one before is good for nothing. */
@@ -35,8 +33,8 @@ final class CalendarController extends Controller
         return back();
     }
 
-    private function answer(Workshop $workshop, string $how): Response
+    private static function answer(string $calendar, string $how): Response
     {
-        return response($this->calendar->of($workshop), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => "{$how}; filename=\"dripel.ics\""]);
+        return response($calendar, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => "{$how}; filename=\"dripel.ics\""]);
     }
 }

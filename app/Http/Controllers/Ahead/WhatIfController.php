@@ -20,24 +20,18 @@ use Inertia\Response;
 /** Which interval, how many chains, which school: laid side by side over the years. */
 final class WhatIfController extends Controller
 {
-    public function __construct(private readonly CurrentWorkshop $current, private readonly ReadBook $readBook, private readonly Speaker $speaker, private readonly ReadYears $readYears) {}
-
-    public function index(): Response
+    public function index(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
     {
-        return Inertia::render('Ahead/WhatIf', $this->props()->page());
+        return Inertia::render('Ahead/WhatIf', (new WhatIfProps($readBook($current->workshop()), $speaker->voice()))->page());
     }
 
-    public function compare(WhatIfRequest $request): JsonResponse
+    public function compare(WhatIfRequest $request, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, ReadYears $readYears): JsonResponse
     {
+        $props = new WhatIfProps($readBook($current->workshop()), $speaker->voice());
         try {
-            return response()->json($this->props()->compare(($this->readYears)($this->current->workshop()), $request->policies(), $request->schools(), $request->integer('years'), $request->bikeIfNamed()?->id));
+            return response()->json($props->compare($readYears($current->workshop()), $request->policies(), $request->schools(), $request->integer('years'), $request->bikeIfNamed()?->id));
         } catch (InvalidInput $e) {
             throw $e->path === 'pot.wax_g' ? ValidationException::withMessages(['pot' => (string) __('errors.pot_too_low')]) : $e;
         }
-    }
-
-    private function props(): WhatIfProps
-    {
-        return new WhatIfProps(($this->readBook)($this->current->workshop()), $this->speaker->voice());
     }
 }

@@ -14,26 +14,24 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** The workshop as a file to keep. */
 final class ExportController extends Controller
 {
-    public function __construct(private readonly CurrentWorkshop $current, private readonly ExportWorkshop $export, private readonly AppClock $clock) {}
-
-    public function workshop(): StreamedResponse
+    public function workshop(CurrentWorkshop $current, ExportWorkshop $export, AppClock $clock): StreamedResponse
     {
-        $workshop = $this->current->workshop();
+        $workshop = $current->workshop();
 
-        return response()->streamDownload(function () use ($workshop): void {
-            echo json_encode($this->export->file($workshop), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
-        }, "dripel-workshop-{$this->clock->now()->format('Y-m-d')}.json", ['Content-Type' => 'application/json']);
+        return response()->streamDownload(function () use ($workshop, $export): void {
+            echo json_encode($export->file($workshop), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
+        }, "dripel-workshop-{$clock->now()->format('Y-m-d')}.json", ['Content-Type' => 'application/json']);
     }
 
-    public function table(string $table): StreamedResponse
+    public function table(string $table, CurrentWorkshop $current, ExportWorkshop $export): StreamedResponse
     {
         abort_unless(in_array($table, WorkshopFile::tables(), true), 404);
-        $workshop = $this->current->workshop();
+        $workshop = $current->workshop();
 
-        return response()->streamDownload(function () use ($workshop, $table): void {
+        return response()->streamDownload(function () use ($workshop, $table, $export): void {
             $out = fopen('php://output', 'w');
             assert(is_resource($out));
-            $this->export->csv($workshop, $table, $out);
+            $export->csv($workshop, $table, $out);
         }, "dripel-{$table}.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
     }
 }

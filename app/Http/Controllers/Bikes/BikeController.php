@@ -20,16 +20,14 @@ use Inertia\Response;
 
 final class BikeController extends Controller
 {
-    public function __construct(private readonly CurrentWorkshop $current, private readonly ReadBook $readBook, private readonly Speaker $speaker) {}
-
-    public function create(): Response
+    public function create(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
     {
-        return Inertia::render('Bike/Bike', $this->props()->of(null));
+        return Inertia::render('Bike/Bike', (new BikeProps($readBook($current->workshop()), $speaker->voice()))->of(null));
     }
 
-    public function edit(Bike $bike): Response
+    public function edit(Bike $bike, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
     {
-        return Inertia::render('Bike/Bike', $this->props()->of($bike->id));
+        return Inertia::render('Bike/Bike', (new BikeProps($readBook($current->workshop()), $speaker->voice()))->of($bike->id));
     }
 
     public function store(BikeRequest $request, AddBike $addBike): RedirectResponse
@@ -40,10 +38,5 @@ final class BikeController extends Controller
     public function update(BikeRequest $request, Bike $bike, ChangeSettings $changeSettings): RedirectResponse|JsonResponse
     {
         return $this->doOrPreview($request, fn() => $changeSettings($request->context(), $bike, $request->settings(), $request->boolean('also_past')), route('shed'));
-    }
-
-    private function props(): BikeProps
-    {
-        return new BikeProps(($this->readBook)($this->current->workshop()), $this->speaker->voice());
     }
 }

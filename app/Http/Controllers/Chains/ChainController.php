@@ -31,22 +31,24 @@ use Inertia\Response;
 
 final class ChainController extends Controller
 {
-    public function __construct(private readonly CurrentWorkshop $current, private readonly ReadBook $readBook, private readonly Speaker $speaker, private readonly ReadWear $readWear) {}
-
-    public function show(Request $request, Chain $chain, OpenJobs $openJobs, ReadBaths $readBaths, RetireProps $retire): Response
+    public function show(Request $request, Chain $chain, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, ReadWear $readWear, OpenJobs $openJobs, ReadBaths $readBaths, RetireProps $retire): Response
     {
-        $page = $this->props()->show($chain->id, $request->boolean('all'), $openJobs->byChain($this->current->workshop())[$chain->id] ?? null);
+        $workshop = $current->workshop();
+        $props = new ChainPageProps($readBook($workshop), $speaker->voice(), $readWear($workshop));
+        $page = $props->show($chain->id, $request->boolean('all'), $openJobs->byChain($workshop)[$chain->id] ?? null);
 
         return Inertia::render('Chain/Chain', $page + [
-            'story' => $page['retired'] ? $retire->life($this->current->workshop(), $chain->id) : [],
-            'forecast' => Inertia::defer(fn() => $this->props()->forecast($chain->id)),
-            'pots' => array_values(array_map((new PotProps($this->speaker->voice()))->of(...), $readBaths($this->current->workshop()))),
+            'story' => $page['retired'] ? $retire->life($workshop, $chain->id) : [],
+            'forecast' => Inertia::defer(fn() => $props->forecast($chain->id)),
+            'pots' => array_values(array_map((new PotProps($speaker->voice()))->of(...), $readBaths($workshop))),
         ]);
     }
 
-    public function create(Request $request, Find $find): Response
+    public function create(Request $request, Find $find, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, ReadWear $readWear): Response
     {
-        return Inertia::render('Chain/NewChain', $this->props()->create($find->bikeIfNamed($request->query('bike'))?->id));
+        $workshop = $current->workshop();
+
+        return Inertia::render('Chain/NewChain', (new ChainPageProps($readBook($workshop), $speaker->voice(), $readWear($workshop)))->create($find->bikeIfNamed($request->query('bike'))?->id));
     }
 
     public function store(ChainRequest $request, AddChain $addChain, Moments $moments): RedirectResponse
@@ -71,10 +73,10 @@ final class ChainController extends Controller
         return $this->done($action, $request->boolean('strip_next') ? route('strip', ['chains' => [$action->about->chain]]) : route('shed'));
     }
 
-    public function update(ChainRequest $request, Chain $chain, ChangeSettings $changeSettings): RedirectResponse
+    public function update(ChainRequest $request, Chain $chain, CurrentWorkshop $current, ReadBook $readBook, ChangeSettings $changeSettings): RedirectResponse
     {
         // What was never said of it is not said now just because the form shows what is supposed.
-        $book = ($this->readBook)($this->current->workshop());
+        $book = $readBook($current->workshop());
         $supposed = [SettingKey::ChainLoad->value => PlanStrip::load($book, $chain->id)->value, SettingKey::ChainJoint->value => Joint::QuickLink->value];
         $facts = array_filter($request->facts(), fn(string|int|float|null $value, string $key) => ($supposed[$key] ?? null) !== $value || $book->settings->at(SettingKey::from($key), $chain->id, PHP_INT_MAX) !== null, ARRAY_FILTER_USE_BOTH);
 
@@ -84,10 +86,5 @@ final class ChainController extends Controller
             SettingKey::ChainPitches->value => $request->filled('pitches') ? $request->integer('pitches') : null,
             SettingKey::ChainHome->value => $request->bike()->id,
         ] + $facts, false));
-    }
-
-    private function props(): ChainPageProps
-    {
-        return new ChainPageProps(($this->readBook)($this->current->workshop()), $this->speaker->voice(), ($this->readWear)($this->current->workshop()));
     }
 }

@@ -22,31 +22,29 @@ use Inertia\Response;
 
 final class HistoryController extends Controller
 {
-    public function __construct(private readonly CurrentWorkshop $current, private readonly HistoryProps $props, private readonly Find $find) {}
-
-    public function index(Request $request): Response
+    public function index(Request $request, CurrentWorkshop $current, HistoryProps $props, Find $find): Response
     {
-        return Inertia::render('History/History', $this->props->all(
-            $this->current->workshop(),
-            $this->find->bikeIfNamed($request->query('bike'))?->id,
-            $this->find->chainIfNamed($request->query('chain'))?->id,
+        return Inertia::render('History/History', $props->all(
+            $current->workshop(),
+            $find->bikeIfNamed($request->query('bike'))?->id,
+            $find->chainIfNamed($request->query('chain'))?->id,
             max(1, $request->integer('page', 1)),
         ));
     }
 
     /** What would have to go with an action, before it is taken back. */
-    public function confirm(Action $action, UndoActions $undoActions, DryRun $dryRun, ChangeWords $words): Response
+    public function confirm(Action $action, CurrentWorkshop $current, HistoryProps $props, UndoActions $undoActions, DryRun $dryRun, ChangeWords $words): Response
     {
-        $by = new ActionContext($this->current->workshop(), $this->current->user(), (string) Str::uuid());
+        $by = new ActionContext($current->workshop(), $current->user(), (string) Str::uuid());
 
         $also = $action->reverted_by === null ? $undoActions->plan($by, $action) : [];
         $changes = $action->reverted_by === null ? $dryRun->changes($by->workshop, fn() => $undoActions($by, $action, $also)) : [];
 
-        return Inertia::render('History/Undo', $this->props->undo($action->refresh(), $also) + ['changes' => $words->of($changes)]);
+        return Inertia::render('History/Undo', $props->undo($action->refresh(), $also) + ['changes' => $words->of($changes)]);
     }
 
-    public function undo(UndoRequest $request, Action $action, UndoActions $undoActions): RedirectResponse
+    public function undo(UndoRequest $request, Action $action, Find $find, UndoActions $undoActions): RedirectResponse
     {
-        return $this->done($undoActions($request->context(), $action, $this->find->actions($request->array('also'))), $request->boolean('to_shed') ? route('shed') : null);
+        return $this->done($undoActions($request->context(), $action, $find->actions($request->array('also'))), $request->boolean('to_shed') ? route('shed') : null);
     }
 }

@@ -21,8 +21,6 @@ use Inertia\Response;
 
 final class InvitationController extends Controller
 {
-    public function __construct(private readonly AppClock $clock) {}
-
     public function store(Request $request, CurrentWorkshop $current, InvitePerson $invitePerson): RedirectResponse
     {
         $given = $request->validate(['role' => ['required', Rule::in([Role::Member->value, Role::Viewer->value])]]);
@@ -39,11 +37,11 @@ final class InvitationController extends Controller
         return back();
     }
 
-    public function show(string $token): Response
+    public function show(string $token, AppClock $clock): Response
     {
         $invitation = Invitation::behind($token);
 
-        return Inertia::render('People/Join', ['token' => $token, 'open' => $invitation->open($this->clock->unixS()), 'role' => $invitation->role->value]);
+        return Inertia::render('People/Join', ['token' => $token, 'open' => $invitation->open($clock->unixS()), 'role' => $invitation->role->value]);
     }
 
     public function accept(AccountRequest $request, string $token, AcceptInvitation $acceptInvitation): RedirectResponse

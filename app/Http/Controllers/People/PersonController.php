@@ -17,34 +17,32 @@ use Illuminate\Validation\Rule;
 /** The people of a workshop: their roles, and who is in it. */
 final class PersonController extends Controller
 {
-    public function __construct(private readonly ManagePeople $people, private readonly CurrentWorkshop $current) {}
-
-    public function update(Request $request, Membership $membership): RedirectResponse
+    public function update(Request $request, Membership $membership, ManagePeople $people): RedirectResponse
     {
         $given = $request->validate(['role' => ['required', Rule::enum(Role::class)]]);
-        $this->people->changeRole($membership, Role::from($given['role']));
+        $people->changeRole($membership, Role::from($given['role']));
 
         return back();
     }
 
-    public function handOver(Membership $membership): RedirectResponse
+    public function handOver(Membership $membership, ManagePeople $people, CurrentWorkshop $current): RedirectResponse
     {
-        $this->people->handOver($this->current->workshop(), $this->current->user(), $membership);
+        $people->handOver($current->workshop(), $current->user(), $membership);
 
         return back();
     }
 
-    public function destroy(Membership $membership): RedirectResponse
+    public function destroy(Membership $membership, ManagePeople $people): RedirectResponse
     {
-        $this->people->remove($membership);
+        $people->remove($membership);
 
         return back();
     }
 
     /** Of one's own will. */
-    public function leave(Request $request): RedirectResponse
+    public function leave(Request $request, ManagePeople $people, CurrentWorkshop $current): RedirectResponse
     {
-        $this->people->remove($this->current->membership());
+        $people->remove($current->membership());
         Auth::logout();
         $request->session()->invalidate();
 

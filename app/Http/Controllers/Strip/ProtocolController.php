@@ -12,7 +12,6 @@ use App\Http\Requests\Strip\ProtocolRequest;
 use App\Models\Protocol as Row;
 use App\Strip\Protocols;
 use App\Support\CurrentWorkshop;
-use Dripel\Core\Strip\Protocol;
 use Illuminate\Http\RedirectResponse;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -20,16 +19,14 @@ use Inertia\Response;
 /** Protocols: on paper, copied, changed, dropped. */
 final class ProtocolController extends Controller
 {
-    public function __construct(private readonly Protocols $protocols, private readonly CurrentWorkshop $current) {}
-
-    public function card(string $code, ProtocolProps $props): Response
+    public function card(string $code, CurrentWorkshop $current, Protocols $protocols, ProtocolProps $props): Response
     {
-        return Inertia::render('Strip/Card', $props->card($this->current->workshop(), $this->named($code)));
+        return Inertia::render('Strip/Card', $props->card($current->workshop(), $protocols->find($current->workshop(), $code) ?? abort(404)));
     }
 
-    public function edit(string $code, ProtocolProps $props): Response
+    public function edit(string $code, CurrentWorkshop $current, Protocols $protocols, ProtocolProps $props): Response
     {
-        return Inertia::render('Strip/Protocol', $props->edit($this->current->workshop(), $this->named($code)));
+        return Inertia::render('Strip/Protocol', $props->edit($current->workshop(), $protocols->find($current->workshop(), $code) ?? abort(404)));
     }
 
     public function store(ProtocolRequest $request, KeepProtocol $keepProtocol): RedirectResponse
@@ -45,10 +42,5 @@ final class ProtocolController extends Controller
     public function destroy(ActionIdRequest $request, Row $protocol, KeepProtocol $keepProtocol): RedirectResponse
     {
         return $this->done($keepProtocol->drop($request->context(), $protocol), route('strip'));
-    }
-
-    private function named(string $code): Protocol
-    {
-        return $this->protocols->find($this->current->workshop(), $code) ?? abort(404);
     }
 }

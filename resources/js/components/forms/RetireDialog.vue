@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3'
 import { onMounted, ref } from 'vue'
 import LifeStory from '@/components/chain/LifeStory.vue'
+import { http } from '@/composables/http'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { FormDefaults } from '@/types/props'
@@ -11,20 +12,18 @@ import DayAndTime from './DayAndTime.vue'
 /** A chain goes out of use: what it did in its life, and what its bike is left with. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; chain: { id: number; name: string } }>()
-const story = ref<{
+interface Story {
   life: { name: string; value: string }[]
   on: string | null
   left: string | null
   few: boolean
   bike: number | null
-} | null>(null)
+}
+const story = ref<Story | null>(null)
 onMounted(async () => {
-  try {
-    const response = await fetch(`/chains/${props.chain.id}/retirement`, { headers: { Accept: 'application/json' } })
-    if (response.ok) story.value = (await response.json()) as NonNullable<typeof story.value>
-  } catch {
-    // Without its story it can be retired all the same.
-  }
+  // Without its story it can be retired all the same.
+  const answer = await http<Story>('get', `/chains/${props.chain.id}/retirement`)
+  if (answer?.ok) story.value = answer.body
 })
 const { form, submit } = useActionForm({ date: props.forms.date, time: props.forms.time })
 const save = () => submit('post', `/chains/${props.chain.id}/retirement`, () => (open.value = false))

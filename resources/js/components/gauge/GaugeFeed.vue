@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
 import { onMounted, ref } from 'vue'
+import { http } from '@/composables/http'
 import { ask } from '@/composables/usePreview'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -13,19 +14,14 @@ const since = ref<number | null>(null)
 const came = ref(0)
 const problem = ref('')
 async function look(): Promise<void> {
-  try {
-    const response = await fetch(since.value === null ? '/gauges/values' : `/gauges/values?since=${since.value}`, {
-      headers: { Accept: 'application/json' },
-    })
-    if (!response.ok) return
-    const answer = (await response.json()) as { values: string[]; last: number }
-    since.value = answer.last
-    for (const value of answer.values) {
-      came.value++
-      emit('value', value)
-    }
-  } catch {
-    // The page says by itself that the machine is away.
+  const url = since.value === null ? '/gauges/values' : `/gauges/values?since=${since.value}`
+  const answer = await http<{ values: string[]; last: number }>('get', url)
+  // The page says by itself that the machine is away.
+  if (!answer?.ok) return
+  since.value = answer.body.last
+  for (const value of answer.body.values) {
+    came.value++
+    emit('value', value)
   }
 }
 onMounted(look)

@@ -3,6 +3,7 @@ import { Link, router } from '@inertiajs/vue3'
 import { useIntervalFn } from '@vueuse/core'
 import { ref, watch } from 'vue'
 import { t } from '@/composables/useText'
+import { http } from '@/composables/http'
 
 /** Archives and tables of rides: how far they are read. An archive can be stopped, and goes on where it was. */
 export interface RideImport {
@@ -25,12 +26,9 @@ const running = () => now.value.some((one) => one.state === 'running')
 const { pause, resume } = useIntervalFn(look, EVERY_MS)
 watch(running, (on) => (on ? resume() : pause()), { immediate: true })
 async function look(): Promise<void> {
-  try {
-    const response = await fetch('/ride-imports', { headers: { Accept: 'application/json' } })
-    if (response.ok) now.value = (await response.json()) as RideImport[]
-  } catch {
-    // The server is away for a moment: asked again.
-  }
+  // Away for a moment: it is asked again.
+  const answer = await http<RideImport[]>('get', '/ride-imports')
+  if (answer?.ok) now.value = answer.body
   if (!running()) router.reload({ only: ['tracks', 'imports'] })
 }
 const steer = (one: RideImport, how: 'stop' | 'go-on') => router.post(`/ride-imports/${one.id}/${how}`, {}, { preserveScroll: true })

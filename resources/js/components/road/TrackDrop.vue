@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { router, useForm } from '@inertiajs/vue3'
 import { ref } from 'vue'
-import { token } from '@/composables/usePreview'
+import { http } from '@/composables/http'
 import { t } from '@/composables/useText'
 
 /** Takes ride files, by drop or by choice: one is looked at at once, many are read one after the other, to be looked at together. */
@@ -37,18 +37,9 @@ async function sendMany(files: File[]): Promise<void> {
 async function sendOne(file: File): Promise<string | null> {
   const data = new FormData()
   data.append('file', file)
-  try {
-    const response = await fetch('/tracks/one', {
-      method: 'POST',
-      headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token() },
-      body: data,
-    })
-    if (response.ok) return null
-    const body = (await response.json()) as { errors?: { file?: string[] }; message?: string }
-    return body.errors?.file?.[0] ?? body.message ?? response.statusText
-  } catch {
-    return t('offline.text')
-  }
+  const answer = await http('post', '/tracks/one', data)
+  if (!answer) return t('offline.text')
+  return answer.ok ? null : (answer.errors.file ?? Object.values(answer.errors)[0] ?? '')
 }
 </script>
 
