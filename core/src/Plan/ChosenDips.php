@@ -71,7 +71,7 @@ final class ChosenDips
     public function best(): PotDaysResult
     {
         $allowed = array_keys(array_filter($this->in->allowedDays));
-        $searched = count($allowed) <= min(self::MOST_ALLOWED, ...array_map(BikeDips::mostAllowed(...), $this->in->bikes));
+        $searched = count($allowed) <= min([self::MOST_ALLOWED, ...array_map(BikeDips::mostAllowed(...), $this->in->bikes)]);
         if (is_array($this->every)) {
             $this->offer(array_fill_keys($this->every, null));
             $this->improve($this->every, $searched ? self::FIRST_STEPS : self::ONLY_STEPS);

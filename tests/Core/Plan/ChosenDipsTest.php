@@ -220,6 +220,16 @@ it('goes by hours, starts with what is bare and has had top-ups, and meets the d
     expect($drip(0)['topups'])->toHaveCount(1)->and($drip(1)['feasible'])->toBeFalse();
 });
 
+it('plans for no bike, for none that rides, and for a pot that is never hot', function (): void {
+    $in = fn(array $bikes, bool $hot = true) => ['days' => 2, 'allowed_days' => [$hot, $hot], 'fixed_minutes' => 40, 'per_dip_minutes' => 5, 'batch_minutes' => 10, 'pot_capacity' => 2, 'dips' => 'chosen', 'bikes' => $bikes];
+    $bike = fn(float $km, float $used) => ['id' => 1, 'interval_km' => 100, 'daily_km' => [0, $km], 'chains' => [['id' => 'A', 'used_km' => $used]], 'on_bike' => 'A'];
+    expect(chosen($in([])))->toMatchArray(['feasible' => true, 'total_minutes' => 0.0, 'pot_days' => [], 'end_minutes' => 0.0, 'gap_minutes' => 0.0])
+        // Half of a coat is used: half of a dip, 5, and its share of a batch, 5.
+        ->and(chosen($in([$bike(0, 50)])))->toMatchArray(['total_minutes' => 5.0, 'pot_days' => []])
+        ->and(chosen($in([$bike(50, 50)], false)))->toMatchArray(['total_minutes' => 10.0, 'pot_days' => []])
+        ->and(chosen($in([$bike(51, 50)], false))['blocked'])->toBe(['day' => 1, 'bike' => 1, 'chain' => null, 'why' => 'ride']);
+});
+
 it('refuses hours, deadlines and bare chains that say nothing', function (array $bike, string $field, array $with = []): void {
     $in = $with + ['days' => 2, 'allowed_days' => [true, true], 'fixed_minutes' => 40, 'per_dip_minutes' => 5, 'dips' => 'chosen',
         'bikes' => [$bike + ['id' => 1, 'interval_km' => 300, 'daily_km' => [1, 1], 'chains' => [['id' => 'A', 'used_km' => 0]], 'on_bike' => 'A']]];
