@@ -175,7 +175,7 @@ final readonly class Understand
     /** The chain that was named, else the one on the bike at that time. */
     private function chain(Book $book, Voice $voice, Bike $bike, Said $said): Chain
     {
-        $id = $said->chainId ?? $book->fittings->chainOn($bike->id, $said->when->moment()->unixS) ?? throw NotUnderstood::because('no_chain_on', ['bike' => $voice->names->bike($bike->id)]);
+        $id = $said->chainId ?? $book->fittings->componentOn($bike->id, $said->when->moment()->unixS) ?? throw NotUnderstood::because('no_chain_on', ['bike' => $voice->names->bike($bike->id)]);
 
         return Chain::query()->in($this->current->workshop())->live()->findOrFail($id);
     }

@@ -95,7 +95,7 @@ final readonly class Arrive
             $draft->enter(Reading::class, $at, ['component_id' => $chain->id, 'input' => $part->reading]);
         }
         if ($part->fitted) {
-            $on = $this->readBook->withoutRides($draft->workshop)->fittings->chainOn($bike->id, $at->unixS);
+            $on = $this->readBook->withoutRides($draft->workshop)->fittings->componentOn($bike->id, $at->unixS);
             $on === null || throw new NotPossible('fitted', 'one_chain_on');
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $chain->id]);
         }
@@ -119,7 +119,7 @@ final readonly class Arrive
             $draft->set(SettingKey::LinkClosings, $arriving->closingsAllowed, 0, chainId: $part->id);
         } else {
             $slot = Slot::from($kind->value);
-            $this->readBook->withoutRides($draft->workshop)->fittingsOf($slot)->chainOn($bike->id, $at->unixS) === null || throw new NotPossible('fitted', 'one_part_on');
+            $this->readBook->withoutRides($draft->workshop)->fittingsOf($slot)->componentOn($bike->id, $at->unixS) === null || throw new NotPossible('fitted', 'one_part_on');
             $draft->set(SettingKey::PartName, $arriving->label, 0, chainId: $part->id);
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $part->id, 'slot' => $slot]);
         }

@@ -34,9 +34,9 @@ final readonly class CorrectFitting
             // People name a swap by its minute; what is meant is the swap itself.
             $since = new Moment(max($since->unixS, $fittings->spanAt($bike->id, $since->unixS + 59)->fromS ?? 0));
             $span = $fittings->spanAt($bike->id, $since->unixS);
-            $span?->chainId !== $really->id || throw new NotPossible('chain_id', 'already_on');
+            $span?->componentId !== $really->id || throw new NotPossible('chain_id', 'already_on');
             if ($exchange && $span !== null) {
-                $this->exchange($draft, $span->chainId, $really->id, $since->unixS);
+                $this->exchange($draft, $span->componentId, $really->id, $since->unixS);
             }
             if ($span !== null && $span->fromS === $since->unixS) {
                 // An exchange has put this very fitting right already.
@@ -45,7 +45,7 @@ final readonly class CorrectFitting
                 $draft->enter(Fitting::class, $since, ['bike_id' => $bike->id, 'component_id' => $really->id]);
             }
 
-            return new About(bike: $bike->id, chain: $really->id, off: $span?->chainId, at: $since->unixS, exchange: $exchange && $span !== null);
+            return new About(bike: $bike->id, chain: $really->id, off: $span?->componentId, at: $since->unixS, exchange: $exchange && $span !== null);
         });
     }
 

@@ -45,7 +45,7 @@ final readonly class FitChain
     {
         return $this->ledger->record($by, ActionKind::FitChain, function (Draft $draft) use ($by, $bike, $chain, $at, $terms): About {
             $book = $this->readBook->withoutRides($by->workshop);
-            $off = $book->fittings->chainOn($bike->id, $at->unixS);
+            $off = $book->fittings->componentOn($bike->id, $at->unixS);
             if ($off === $chain?->id) {
                 throw new NotPossible('chain_id', $chain === null ? 'no_chain_on' : 'already_on');
             }

@@ -36,7 +36,7 @@ final readonly class AddPart
     {
         return $this->ledger->record($by, ActionKind::AddPart, function (Draft $draft) use ($by, $bike, $kind, $name, $at, $km, $onTrainer, $replaces, $priceMinor): About {
             $slot = (new CorePart(0, $kind, onTrainer: $onTrainer))->slot() ?? throw new LogicException('A quick link sits on no bike.');
-            $before = $this->readBook->withoutRides($by->workshop)->fittingsOf($slot)->chainOn($bike->id, $at->unixS);
+            $before = $this->readBook->withoutRides($by->workshop)->fittingsOf($slot)->componentOn($bike->id, $at->unixS);
             $part = $draft->create(Part::class, ['kind' => $kind->value]);
             $draft->set(SettingKey::PartName, $name, 0, chainId: $part->id);
             $onTrainer && $draft->set(SettingKey::OnTrainer, 1, 0, chainId: $part->id);

@@ -32,7 +32,7 @@ final readonly class FitPart
             $state->retiredS === null || throw new NotPossible('part', 'part_retired');
             $state->bikeId !== $bike->id || throw new NotPossible('part', 'part_on');
             $state->bikeId === null || $draft->enter(Fitting::class, $at, ['bike_id' => $state->bikeId, 'component_id' => null, 'slot' => $slot]);
-            $before = $book->fittingsOf($slot)->chainOn($bike->id, $at->unixS);
+            $before = $book->fittingsOf($slot)->componentOn($bike->id, $at->unixS);
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $part->id, 'slot' => $slot]);
 
             return new About(part: $part->id, bike: $bike->id, before: $before, at: $at->unixS);

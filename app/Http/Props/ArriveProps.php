@@ -28,7 +28,7 @@ final readonly class ArriveProps
                 'id' => $bikeId,
                 'name' => $voice->names->bike($bikeId),
                 'letters' => array_map(fn(int $id) => $voice->names->chain($id), array_values(array_filter($book->chainIds, fn(int $id) => $book->settings->home($id, $voice->nowS) === $bikeId && ! $book->chain($id, $voice->nowS)->retired()))),
-                'free' => $book->fittings->chainOn($bikeId, $voice->nowS) === null,
+                'free' => $book->fittings->componentOn($bikeId, $voice->nowS) === null,
             ],
             'interval' => (string) round($voice->quantities->units->fromKm($book->settings->usualIntervalKm())),
             'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($voice->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),

@@ -173,7 +173,7 @@ final readonly class ChainPageProps
                 'label' => $this->freeLabel($id),
                 'speeds' => $this->book->settings->whole(SettingKey::BikeSpeeds, $id, 1),
                 'pitches' => $this->usualPitches($id),
-                'canFit' => $this->book->fittings->chainOn($id, $this->voice->nowS) === null,
+                'canFit' => $this->book->fittings->componentOn($id, $this->voice->nowS) === null,
             ], $this->book->bikeIds),
             'units' => ['mass' => $this->voice->quantities->units->mass, 'currency' => $this->voice->quantities->units->currency],
             'forms' => (new FormProps($this->book, $this->voice))->all(),

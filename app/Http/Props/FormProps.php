@@ -31,7 +31,7 @@ final readonly class FormProps
             'massUnit' => $q->units->mass,
             'bikes' => array_map(function (int $bikeId) use ($q): array {
                 $span = $this->book->fittings->spanAt($bikeId, $this->voice->nowS);
-                $chainId = $span?->chainId;
+                $chainId = $span?->componentId;
 
                 return [
                     'id' => $bikeId,

@@ -49,7 +49,7 @@ final readonly class TrackProps
     private function outcome(Track $track, int $bikeId, Condition $condition): array
     {
         $atS = $track->start ?? $this->voice->nowS;
-        $chainId = $this->book->fittings->chainOn($bikeId, $atS);
+        $chainId = $this->book->fittings->componentOn($bikeId, $atS);
         if ($chainId === null) {
             return ['chain' => null, 'coat' => null, 'text' => $this->voice->say('ui.track.no_chain', ['bike' => $this->voice->names->bike($bikeId)])];
         }

@@ -73,7 +73,7 @@ final class Book
         $this->ridesWithoutBike = $open;
     }
 
-    /** What was in one slot of which bike, and when; `chainId` is then the part's. */
+    /** What was in one slot of which bike, and when. */
     public function fittingsOf(Slot $slot): Fittings
     {
         return $this->fittingsBySlot[$slot->value] ??= new Fittings(array_values(array_filter($this->fittingEntries, fn(Fitting $fitting) => $fitting->slot === $slot)), $this->retiredS);
@@ -105,7 +105,7 @@ final class Book
 
     public function partOn(Slot $slot, int $bikeId, int $atS): ?Part
     {
-        $partId = $this->fittingsOf($slot)->chainOn($bikeId, $atS);
+        $partId = $this->fittingsOf($slot)->componentOn($bikeId, $atS);
 
         return array_column($this->parts, null, 'id')[$partId ?? 0] ?? null;
     }
@@ -125,7 +125,7 @@ final class Book
         $trainer = $this->fittingsOf(Slot::Trainer);
         $wears = fn(Ride $ride): bool => match ($slot) {
             Slot::Trainer => $ride->condition === Condition::Indoor,
-            Slot::Cassette => $ride->condition !== Condition::Indoor || $trainer->chainOn((int) $ride->bikeId, $ride->moment->unixS) === null,
+            Slot::Cassette => $ride->condition !== Condition::Indoor || $trainer->componentOn((int) $ride->bikeId, $ride->moment->unixS) === null,
             default => true,
         };
         $rides = [];
@@ -221,7 +221,7 @@ final class Book
 
     public function chainOfRide(Ride $ride): ?int
     {
-        return $ride->bikeId === null ? null : $this->fittings->chainOn($ride->bikeId, $ride->moment->unixS);
+        return $ride->bikeId === null ? null : $this->fittings->componentOn($ride->bikeId, $ride->moment->unixS);
     }
 
     /** @return list<Ride> of one bike, in order */
@@ -292,7 +292,7 @@ final class Book
             }
             // What goes on after it, and a second end, cannot be; what was on the bike by then came off.
             foreach ([...$history->events, ...$this->fittingEntries] as $entry) {
-                $concerned = $entry instanceof Fitting ? $entry->chainId === $chainId : ! $entry instanceof Noise && $entry !== $retirement;
+                $concerned = $entry instanceof Fitting ? $entry->componentId === $chainId : ! $entry instanceof Noise && $entry !== $retirement;
                 if ($concerned && Entry::compare($entry, $retirement) > 0) {
                     $conflicts[] = new Conflict(ConflictKind::AfterRetirement, $chainId, $entry, $retirement);
                 }
@@ -314,7 +314,7 @@ final class Book
                     $span = $this->fittings->spanAt($bikeId, $ride->moment->unixS);
                 }
                 if ($span !== null) {
-                    $rides[$span->chainId][] = $ride;
+                    $rides[$span->componentId][] = $ride;
                 } else {
                     $this->ridesWithoutChain[] = $ride;
                 }

@@ -54,7 +54,7 @@ enum FitNote: string
         $chainSpeeds = $book->settings->whole(SettingKey::ChainSpeeds, $chainId);
         $bikeSpeeds = $book->settings->whole(SettingKey::BikeSpeeds, $bikeId);
         $link = $book->linkOf($chainId, $nowS);
-        $off = $book->fittings->chainOn($bikeId, $nowS);
+        $off = $book->fittings->componentOn($bikeId, $nowS);
         $waxless = ! $chain->rideable() && ! $chain->pastLimit && $chain->waxKnown;
         $left = $link?->part->closingsAllowed === null ? null : $link->part->closingsAllowed - $link->closings;
 

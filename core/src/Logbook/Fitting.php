@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Dripel\Core\Logbook;
 
 /**
- * A chain came onto a bike, in place of the one before; without a chain the bike was left bare. Holds until the next
- * fitting there. In another slot it is a cassette or a chainring, under the same rules.
+ * A component came onto a bike, in place of the one before: a chain, or in another slot a cassette, chainring or pair of jockey wheels;
+ * without one the slot was left bare. Holds until the next fitting there.
  */
 final readonly class Fitting extends Entry
 {
-    public function __construct(int $id, Moment $moment, public int $bikeId, public ?int $chainId, public Slot $slot = Slot::Chain)
+    public function __construct(int $id, Moment $moment, public int $bikeId, public ?int $componentId, public Slot $slot = Slot::Chain)
     {
         parent::__construct($id, $moment);
     }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Dripel\Core\Logbook;
 
 /**
- * Which chain was on which bike, and when. A fitting holds from its moment until the next fitting on the same bike, so
+ * What was on which bike, and when: chains, or in another slot cassettes, chainrings, jockey wheels. A fitting holds from its moment until the next fitting on the same bike, so
  * the spans of one bike never overlap, and a fitting entered late or moved in time shifts its neighbours by itself.
- * A chain put on a bike while it is on another one is a conflict.
+ * What is put on a bike while it is on another one is a conflict.
  */
 final readonly class Fittings
 {
@@ -27,19 +27,19 @@ final readonly class Fittings
         [$spans, $on, $conflicts] = [[], [], []];
         foreach ($fittings as $fitting) {
             foreach ($on as $bikeId => $earlier) {
-                if ($fitting->chainId !== null && $earlier->chainId === $fitting->chainId && $bikeId !== $fitting->bikeId) {
-                    $conflicts[] = new Conflict(ConflictKind::OnAnotherBike, $fitting->chainId, $fitting, $earlier);
+                if ($fitting->componentId !== null && $earlier->componentId === $fitting->componentId && $bikeId !== $fitting->bikeId) {
+                    $conflicts[] = new Conflict(ConflictKind::OnAnotherBike, $fitting->componentId, $fitting, $earlier);
                 }
             }
             $before = $on[$fitting->bikeId] ?? null;
-            if ($before !== null && $before->chainId === $fitting->chainId) {
+            if ($before !== null && $before->componentId === $fitting->componentId) {
                 continue;
             }
             if ($before !== null) {
                 self::end($spans, $before, $fitting->moment->unixS);
             }
             unset($on[$fitting->bikeId]);
-            if ($fitting->chainId !== null) {
+            if ($fitting->componentId !== null) {
                 $on[$fitting->bikeId] = $fitting;
             }
         }
@@ -47,23 +47,23 @@ final readonly class Fittings
             self::end($spans, $fitting, null);
         }
         $this->spansByBike = $retiredS === [] ? $spans : array_map(fn(array $ofBike) => array_values(array_map(
-            fn(Span $span) => $span->until($retiredS[$span->chainId] ?? null),
-            array_filter($ofBike, fn(Span $span) => ($retiredS[$span->chainId] ?? PHP_INT_MAX) > $span->fromS),
+            fn(Span $span) => $span->until($retiredS[$span->componentId] ?? null),
+            array_filter($ofBike, fn(Span $span) => ($retiredS[$span->componentId] ?? PHP_INT_MAX) > $span->fromS),
         )), $spans);
         $this->conflicts = $conflicts;
     }
 
-    /** The chain on a bike at an instant, null if none. */
-    public function chainOn(int $bikeId, int $atS): ?int
+    /** What is on a bike at an instant, null if nothing. */
+    public function componentOn(int $bikeId, int $atS): ?int
     {
-        return $this->spanAt($bikeId, $atS)?->chainId;
+        return $this->spanAt($bikeId, $atS)?->componentId;
     }
 
-    /** The bike that carries a chain at an instant, null if none. */
-    public function bikeOf(int $chainId, int $atS): ?int
+    /** The bike that carries it at an instant, null if none. */
+    public function bikeOf(int $componentId, int $atS): ?int
     {
         foreach ($this->spansByBike as $bikeId => $_) {
-            if ($this->chainOn($bikeId, $atS) === $chainId) {
+            if ($this->componentOn($bikeId, $atS) === $componentId) {
                 return $bikeId;
             }
         }
@@ -102,10 +102,10 @@ final readonly class Fittings
         return count(array_filter($this->spansByBike[$bikeId] ?? [], fn(Span $span) => $span->fromS <= $untilS));
     }
 
-    /** @return list<Span> of one chain, in order of time */
-    public function spansOf(int $chainId): array
+    /** @return list<Span> of one chain or part, in order of time */
+    public function spansOf(int $componentId): array
     {
-        $spans = array_filter(array_merge(...array_values($this->spansByBike)), fn(Span $span) => $span->chainId === $chainId);
+        $spans = array_filter(array_merge(...array_values($this->spansByBike)), fn(Span $span) => $span->componentId === $componentId);
         usort($spans, fn(Span $a, Span $b) => $a->fromS <=> $b->fromS);
 
         return $spans;
@@ -114,8 +114,8 @@ final readonly class Fittings
     /** @param array<int, list<Span>> $spans */
     private static function end(array &$spans, Fitting $fitting, ?int $untilS): void
     {
-        if ($fitting->chainId !== null && $untilS !== $fitting->moment->unixS) {
-            $spans[$fitting->bikeId][] = new Span($fitting->bikeId, $fitting->chainId, $fitting->moment->unixS, $untilS, $fitting->id);
+        if ($fitting->componentId !== null && $untilS !== $fitting->moment->unixS) {
+            $spans[$fitting->bikeId][] = new Span($fitting->bikeId, $fitting->componentId, $fitting->moment->unixS, $untilS, $fitting->id);
         }
     }
 }

@@ -19,6 +19,6 @@ final readonly class Noise extends Event
 
     public function component(Fittings $fittings): ?int
     {
-        return $fittings->chainOn($this->bikeId, $this->moment->unixS);
+        return $fittings->componentOn($this->bikeId, $this->moment->unixS);
     }
 }

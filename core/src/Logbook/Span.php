@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
-/** A chain on a bike from an instant (included) until another (not included; null: still on). Unix seconds. */
+/** A chain or part on a bike from an instant (included) until another (not included; null: still on). Unix seconds. */
 final readonly class Span
 {
     public function __construct(
         public int $bikeId,
-        public int $chainId,
+        public int $componentId,
         public int $fromS,
         public ?int $untilS,
         public int $fittingId,
@@ -18,7 +18,7 @@ final readonly class Span
     /** The same, over at an instant if it was not before. */
     public function until(?int $endS): self
     {
-        return $endS === null || $this->untilS !== null && $this->untilS <= $endS ? $this : new self($this->bikeId, $this->chainId, $this->fromS, $endS, $this->fittingId);
+        return $endS === null || $this->untilS !== null && $this->untilS <= $endS ? $this : new self($this->bikeId, $this->componentId, $this->fromS, $endS, $this->fittingId);
     }
 
     public function holdsAt(int $atS): bool

@@ -38,7 +38,7 @@ final readonly class Rail
         }
         $rails = [];
         foreach ($book->bikeIds as $bikeId) {
-            $chainId = $book->fittings->chainOn($bikeId, $nowS);
+            $chainId = $book->fittings->componentOn($bikeId, $nowS);
             $fitted = $chainId === null ? null : $book->chain($chainId, $nowS);
             $habit = RidingHabit::of($book->ridesOf($bikeId), $book->settings, $nowS, $zone);
             $rails[] = new self($bikeId, $fitted, $hanging[$bikeId] ?? [], $habit, $fitted === null ? null : GoodUntil::of($fitted, $habit, $zone), $book->settings);

@@ -66,7 +66,7 @@ it(
             ->assertRedirect('/');
         $book = bookOf($bench);
         [$a, $b, $c] = [chainNamed($bench, 'A'), chainNamed($bench, 'B'), chainNamed($bench, 'C')];
-        expect($book->fittings->chainOn($book->bikeIds[0], Bench::NOW))
+        expect($book->fittings->componentOn($book->bikeIds[0], Bench::NOW))
             ->toBe($a->chainId)
             ->and([$a->status, $a->km->km, $a->leftKm(), $a->wear?->valuePct])
             ->toBe([ChainStatus::Ridden, 2100.5, 180.0, 0.21])
@@ -248,7 +248,7 @@ it('takes many parts from a table, and says of each row what is wrong', function
         ->toHaveCount(3)
         ->and(
             array_map(
-                fn(int $bike) => $book->fittings->chainOn($bike, Bench::NOW) !== null,
+                fn(int $bike) => $book->fittings->componentOn($bike, Bench::NOW) !== null,
                 $book->bikeIds,
             ),
         )
