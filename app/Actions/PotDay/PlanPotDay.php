@@ -104,12 +104,11 @@ final readonly class PlanPotDay
     private static function chain(Book $book, ChainState $state, PotDayWish $wish): PotDayChain
     {
         $first = $wish->first[$state->chainId] ?? $state->life === null;
-        $usual = $state->worstCondition()?->wantsRinse() ?? false ? RinseSchool::HotWater : RinseSchool::Straight;
 
         return new PotDayChain(
             $state->chainId,
             $first,
-            $state->life === null ? RinseSchool::Straight : $wish->rinse[$state->chainId] ?? $usual,
+            $state->life === null ? RinseSchool::Straight : $wish->rinse[$state->chainId] ?? RinseSchool::usual($state),
             $book->settings->number(SettingKey::ChainMassG, $state->chainId) ?? BathDip::CHAIN_G,
             $state->bare?->state === BareState::Late,
             in_array($state->chainId, $wish->powder, true),

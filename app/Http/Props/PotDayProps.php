@@ -212,7 +212,6 @@ final readonly class PotDayProps
         $words = new ChainWords($voice);
         $id = $state->chainId;
         $refusal = PotRefusal::of($state, Load::tryFrom($voice->settings->text(SettingKey::ChainLoad, $id)) === Load::FactoryWaxed);
-        $usual = $state->worstCondition()?->wantsRinse() ?? false ? RinseSchool::HotWater : RinseSchool::Straight;
 
         return [
             'id' => $id,
@@ -222,7 +221,7 @@ final readonly class PotDayProps
             'onBike' => $onBike,
             'first' => $state->life === null,
             'waxed' => $state->life !== null,
-            'rinse' => $usual->value,
+            'rinse' => RinseSchool::usual($state)->value,
             'refusal' => $refusal === null ? null : ['code' => $refusal->value, 'text' => $voice->say("errors.pot_day.{$refusal->value}", ['chain' => $voice->names->fullChain($id)])],
             'proposed' => $state->wantsPot() && ! $onBike && $refusal === null,
         ];

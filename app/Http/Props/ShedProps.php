@@ -25,6 +25,7 @@ use Dripel\Core\Plan\OpenJob;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\Verb;
 use Dripel\Core\Plan\WorkshopPlan;
+use Dripel\Core\PotDay\RinseSchool;
 use Dripel\Core\Strip\BareState;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Wear\WorkshopWear;
@@ -197,7 +198,7 @@ final readonly class ShedProps
                         'name' => $this->voice->names->fullChain($chain->chainId),
                         'word' => $this->words->status($chain),
                         'detail' => $this->words->detail($chain),
-                        'rinse' => $chain->worstCondition()?->wantsRinse() ?? false,
+                        'rinse' => RinseSchool::usual($chain) !== RinseSchool::Straight,
                         'rust' => $chain->bare?->state === BareState::Late,
                         'proposed' => $chain->wantsPot() && $chain !== $rail->fitted,
                     ];

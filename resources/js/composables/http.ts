@@ -24,7 +24,8 @@ export async function http<T>(method: Method, url: string, data?: object | FormD
       },
       body: data === undefined ? undefined : form ? data : JSON.stringify(data),
     })
-    const body = (await response.json()) as T & { errors?: Record<string, string[]>; message?: string }
+    // What was only taken is answered with nothing.
+    const body = JSON.parse((await response.text()) || '{}') as T & { errors?: Record<string, string[]>; message?: string }
     const errors = response.ok ? {} : (body.errors ?? { page: [body.message ?? response.statusText] })
     return {
       ok: response.ok,

@@ -32,3 +32,8 @@ export function write(method: 'post' | 'put' | 'delete', url: string, data: Data
     },
   })
 }
+
+/** Puts a chain on a bike, at the moment that the page was drawn for. */
+export function swap(bike: number, chain: number | null, at: { date: string; time: string }, options: VisitOptions = {}): void {
+  write('post', `/bikes/${bike}/fittings`, { chain_id: chain, date: at.date, time: at.time }, options)
+}

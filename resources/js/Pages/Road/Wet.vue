@@ -7,7 +7,7 @@ import StepTimer from '@/components/job/StepTimer.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import { write } from '@/composables/useWrite'
+import { swap, write } from '@/composables/useWrite'
 import type { FormDefaults } from '@/types/props'
 
 /** After a wet ride: dry it today, then wax, another chain or the bottle before the next ride. */
@@ -43,13 +43,7 @@ const dried = () => write('post', `/chains/${props.chain.id}/cares`, { ...at(), 
 function go(way: Way): void {
   if (way.way === 'topup') router.visit(`/chains/${props.chain.id}/drip`)
   else if (way.way === 'dip') router.visit(`/pot-day?chains[]=${props.chain.id}`)
-  else
-    write(
-      'post',
-      `/bikes/${props.bike}/fittings`,
-      { ...at(), chain_id: way.swapTo },
-      { preserveScroll: false, onError, onSuccess: () => void (props.dry.done && router.visit('/')) },
-    )
+  else swap(props.bike, way.swapTo, at(), { preserveScroll: false, onError, onSuccess: () => void (props.dry.done && router.visit('/')) })
 }
 </script>
 

@@ -19,7 +19,7 @@ import { chainDrag, useChainDrag } from '@/composables/useChainDrag'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
-import { write } from '@/composables/useWrite'
+import { swap, write } from '@/composables/useWrite'
 import type { Pot } from '@/types/pots'
 import type { FormDefaults, NextLine, PotChain, Rail, SpareLink } from '@/types/props'
 
@@ -81,12 +81,7 @@ function swapNow(bikeId: number, chainId: number): void {
     form.value = 'swap'
     return
   }
-  write(
-    'post',
-    `/bikes/${bikeId}/fittings`,
-    { chain_id: chainId, date: props.forms.date, time: props.forms.time },
-    { onError: (errors) => (problem.value = Object.values(errors)[0] ?? null) },
-  )
+  swap(bikeId, chainId, props.forms, { onError: (errors) => (problem.value = Object.values(errors)[0] ?? null) })
 }
 function dip(chains: number[]): void {
   list.value = chains
