@@ -130,6 +130,8 @@ class Page
     /** @return list<string> what axe finds in the open dialog, else on the page; nothing if all is well */
     public function axe(): array
     {
+        // A page is looked at once it is there: the bar over it tells that something is still on its way.
+        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $this->driver->findElements(By::cssSelector('#nprogress')) === []);
         $this->driver->executeScript(
             (string) file_get_contents(dirname(__DIR__, 3).'/node_modules/axe-core/axe.min.js'),
         );
