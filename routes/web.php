@@ -142,7 +142,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/bikes/{bike}/fittings', [FittingController::class, 'store'])->whereNumber('bike');
         Route::post('/bikes/{bike}/corrections', [CorrectionController::class, 'store'])->whereNumber('bike');
         Route::post('/bikes/{bike}/estimates', [EstimateController::class, 'store'])->whereNumber('bike');
-        Route::post('/bikes/{bike}/estimates/reckon', [EstimateController::class, 'reckon'])->whereNumber('bike');
+        Route::post('/bikes/{bike}/estimates/spread', [EstimateController::class, 'spread'])->whereNumber('bike');
         Route::post('/bikes/{bike}/commute-days', [CommuteController::class, 'days'])->whereNumber('bike');
         Route::post('/bikes/{bike}/brushings', [BrushingController::class, 'store'])->whereNumber('bike');
         Route::post('/bikes/{bike}/noises', [NoiseController::class, 'store'])->whereNumber('bike');

@@ -87,6 +87,6 @@ final readonly class PlanAhead
     private function nothingElse(Phrase $phrase, string $text, Lexicon $lexicon): void
     {
         while ($phrase->takeOneOf([$lexicon->fillers]) !== null);
-        Said::expectNothing($phrase->left(), $lexicon, $text);
+        ParsedPhrase::expectNothing($phrase->left(), $lexicon, $text);
     }
 }

@@ -30,20 +30,20 @@ final readonly class DemoBench
 
     public function __construct(private KeepBottle $keepBottle, private KeepInstrument $keepInstrument, private AddPart $addPart, private SetPrice $setPrice) {}
 
-    public function instruments(Scribbler $scribbler, int $atS): void
+    public function instruments(DemoTimeline $timeline, int $atS): void
     {
         foreach ([
             CoreInstrument::usual(InstrumentKind::Ruler),
             CoreInstrument::usual(InstrumentKind::DropIn),
             new CoreInstrument(null, InstrumentKind::Digital, uncertainty: 0.05, zeroPct: 0.02),
         ] as $instrument) {
-            $scribbler->at($atS, fn(ActionContext $by) => ($this->keepInstrument)($by, null, self::NAMES[$instrument->kind->value], $instrument));
+            $timeline->at($atS, fn(ActionContext $by) => ($this->keepInstrument)($by, null, self::NAMES[$instrument->kind->value], $instrument));
         }
-        $scribbler->at($atS, fn(ActionContext $by) => ($this->keepBottle)($by, null, [
+        $timeline->at($atS, fn(ActionContext $by) => ($this->keepBottle)($by, null, [
             SettingKey::BottleName->value => 'Winter drip', SettingKey::BottleVolumeMl->value => 250.0, SettingKey::BottleOpenedOn->value => gmdate('Y-m-d', $atS), SettingKey::BottlePrice->value => 1490,
         ]));
         foreach ([[Supply::Cassette, 6400], [Supply::Ring, 4200], [Supply::JockeyWheels, 1500]] as [$supply, $minor]) {
-            $scribbler->at($atS, fn(ActionContext $by) => ($this->setPrice)($by, $supply, $minor, 1, new Moment($atS)));
+            $timeline->at($atS, fn(ActionContext $by) => ($this->setPrice)($by, $supply, $minor, 1, new Moment($atS)));
         }
     }
 
@@ -69,7 +69,7 @@ final readonly class DemoBench
      *
      * @param array<string, Bike> $bikes by name
      */
-    public function parts(Scribbler $scribbler, array $bikes, int $atS, int $wheelsChangedS): void
+    public function parts(DemoTimeline $timeline, array $bikes, int $atS, int $wheelsChangedS): void
     {
         foreach ([
             ['Heron', PartKind::Cassette, 'Light wheel cassette', null, false], ['Heron', PartKind::Ring, 'Chainrings', null, false], ['Heron', PartKind::JockeyWheels, 'Jockey wheels', null, false],
@@ -77,8 +77,8 @@ final readonly class DemoBench
             ['Tram', PartKind::Cassette, 'Freewheel sprocket', null, false],
             ['Lantern', PartKind::Cassette, 'Wheel cassette', 2100.0, false], ['Lantern', PartKind::Cassette, 'Trainer cassette', null, true],
         ] as [$bike, $kind, $name, $km, $trainer]) {
-            $scribbler->at($atS, fn(ActionContext $by) => ($this->addPart)($by, $bikes[$bike], $kind, $name, new Moment($atS), $km, $trainer));
+            $timeline->at($atS, fn(ActionContext $by) => ($this->addPart)($by, $bikes[$bike], $kind, $name, new Moment($atS), $km, $trainer));
         }
-        $scribbler->at($wheelsChangedS, fn(ActionContext $by) => ($this->addPart)($by, $bikes['Heron'], PartKind::Cassette, 'Winter wheel cassette', new Moment($wheelsChangedS), 3300.0));
+        $timeline->at($wheelsChangedS, fn(ActionContext $by) => ($this->addPart)($by, $bikes['Heron'], PartKind::Cassette, 'Winter wheel cassette', new Moment($wheelsChangedS), 3300.0));
     }
 }

@@ -52,7 +52,7 @@ final readonly class DemoSolvents
         private TapJob $tapJob,
     ) {}
 
-    public function shelf(Scribbler $scribbler, int $atS): void
+    public function shelf(DemoTimeline $timeline, int $atS): void
     {
         $jars = [
             ['Dirty spirit', JarRole::Dirty, Solvent::WhiteSpirit, 750.0], ['Clean spirit', JarRole::Clean, Solvent::WhiteSpirit, 700.0],
@@ -60,22 +60,22 @@ final readonly class DemoSolvents
             ['Spirit waste', JarRole::Waste, null, null], ['Alcohol waste', JarRole::Waste, null, null],
         ];
         foreach ($jars as [$name, $role, $solvent, $ml]) {
-            $scribbler->at($atS, fn(ActionContext $by) => ($this->addJar)($by, $name, $role, new Moment($atS), $solvent === null ? null : new JarEntry($atS, JarAct::Fill, $ml, $solvent)));
+            $timeline->at($atS, fn(ActionContext $by) => ($this->addJar)($by, $name, $role, new Moment($atS), $solvent === null ? null : new JarEntry($atS, JarAct::Fill, $ml, $solvent)));
         }
         $prices = [[Supply::Chain, 2690, 1], [Supply::QuickLink, 480, 1], [Supply::WhiteSpirit, 790, 1000], [Supply::MethylatedSpirit, 620, 1000], [Supply::Wax, 1400, 1000], [Supply::DripWax, 1490, 120]];
         foreach ($prices as [$supply, $minor, $quantity]) {
-            $scribbler->at($atS, fn(ActionContext $by) => ($this->setPrice)($by, $supply, $minor, $quantity, new Moment($atS)));
+            $timeline->at($atS, fn(ActionContext $by) => ($this->setPrice)($by, $supply, $minor, $quantity, new Moment($atS)));
         }
-        $scribbler->at($atS, fn(ActionContext $by) => ($this->addLink)($by, 'Silver link', 2, 12, 1, 480));
-        $scribbler->at($atS, fn(ActionContext $by) => ($this->addLink)($by, 'Black link', 1, 11, 5, 690));
+        $timeline->at($atS, fn(ActionContext $by) => ($this->addLink)($by, 'Silver link', 2, 12, 1, 480));
+        $timeline->at($atS, fn(ActionContext $by) => ($this->addLink)($by, 'Black link', 1, 11, 5, 690));
     }
 
     /** What is spent is handed in, and the jars are filled anew. */
-    public function refill(Scribbler $scribbler, int $atS): void
+    public function refill(DemoTimeline $timeline, int $atS): void
     {
         foreach ([1 => [Solvent::WhiteSpirit, 700.0], 3 => [Solvent::MethylatedSpirit, 600.0]] as $nth => [$solvent, $ml]) {
             foreach ([new JarEntry($atS, JarAct::HandIn, $ml), new JarEntry($atS, JarAct::Fill, $ml, $solvent)] as $entry) {
-                $scribbler->at($atS, fn(ActionContext $by) => ($this->tendJar)($by, self::jar($by, $nth), $entry, new Moment($atS), $entry->act === JarAct::HandIn ? 'collecting point' : null));
+                $timeline->at($atS, fn(ActionContext $by) => ($this->tendJar)($by, self::jar($by, $nth), $entry, new Moment($atS), $entry->act === JarAct::HandIn ? 'collecting point' : null));
             }
         }
     }
@@ -86,15 +86,15 @@ final readonly class DemoSolvents
     }
 
     /** Two pots: one for every day, filled a month ago, and a small one for races that has run low. */
-    public function pots(Scribbler $scribbler, int $addedS, int $filledS, int $toppedS): void
+    public function pots(DemoTimeline $timeline, int $addedS, int $filledS, int $toppedS): void
     {
         foreach ([['Shed pot', 130.0, 105.0, WaxKind::Plain], ['Race pot', 110.0, 80.0, WaxKind::Blend]] as [$name, $diameter, $height, $wax]) {
-            $scribbler->at($addedS, fn(ActionContext $by) => ($this->addPot)($by, [
+            $timeline->at($addedS, fn(ActionContext $by) => ($this->addPot)($by, [
                 SettingKey::PotName->value => $name, SettingKey::PotKind->value => PotKind::SlowCooker->value, SettingKey::PotDiameterMm->value => $diameter,
                 SettingKey::PotHeightMm->value => $height, SettingKey::PotLowW->value => 90.0, SettingKey::PotHighW->value => 140.0, SettingKey::PotWax->value => $wax->value,
             ]));
         }
-        $tend = fn(int $nth, BathEvent $event) => $scribbler->at((int) $event->atS, fn(ActionContext $by) => ($this->tendBath)($by, self::pot($by, $nth), $event, new Moment((int) $event->atS)));
+        $tend = fn(int $nth, BathEvent $event) => $timeline->at((int) $event->atS, fn(ActionContext $by) => ($this->tendBath)($by, self::pot($by, $nth), $event, new Moment((int) $event->atS)));
         $tend(0, BathEvent::fill($filledS, 560.0));
         $tend(0, BathEvent::reading($filledS + 5400, 84.0));
         $tend(0, BathEvent::topUp($toppedS, 60.0));
@@ -106,9 +106,9 @@ final readonly class DemoSolvents
         return Pot::query()->in($by->workshop)->orderBy('id')->skip($nth)->firstOrFail();
     }
 
-    public function settle(Scribbler $scribbler, int $atS): void
+    public function settle(DemoTimeline $timeline, int $atS): void
     {
-        $scribbler->at($atS, fn(ActionContext $by) => ($this->tendJar)($by, self::jar($by, 2), new JarEntry($atS, JarAct::Settle), new Moment($atS), null));
+        $timeline->at($atS, fn(ActionContext $by) => ($this->tendJar)($by, self::jar($by, 2), new JarEntry($atS, JarAct::Settle), new Moment($atS), null));
     }
 
     /**
@@ -116,12 +116,12 @@ final readonly class DemoSolvents
      *
      * @param list<Chain> $chains
      */
-    public function strip(Scribbler $scribbler, array $chains, int $startS, int $untilS = PHP_INT_MAX): void
+    public function strip(DemoTimeline $timeline, array $chains, int $startS, int $untilS = PHP_INT_MAX): void
     {
-        $scribbler->at($startS, fn(ActionContext $by) => ($this->startStrip)($by, new StripWish($chains, Protocols::DEFAULT), false));
+        $timeline->at($startS, fn(ActionContext $by) => ($this->startStrip)($by, new StripWish($chains, Protocols::DEFAULT), false));
         // The baths as they end, so that the jars are free for the next; then the drying. Each tap has its own time.
         foreach ([$startS + self::BATHS_S, min($untilS, $startS + 6 * 3600)] as $atS) {
-            $scribbler->at($atS, function (ActionContext $by) use ($chains, $startS, $atS): void {
+            $timeline->at($atS, function (ActionContext $by) use ($chains, $startS, $atS): void {
                 $job = GuidedJob::query()->in($by->workshop)->where('started_at', $startS)->whereJsonContains('chains', $chains[0]->id)->firstOrFail();
                 ($this->tapJob)($job, $by->user, self::taps($job, $atS));
             });

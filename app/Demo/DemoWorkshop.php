@@ -66,7 +66,7 @@ final class DemoWorkshop
     /** One after the other: a jar serves one job at a time. */
     private const STRIPPED_AT = ['Heron' => '10:00', 'Badger' => '11:00', 'Tram' => '12:00'];
 
-    private Scribbler $scribbler;
+    private DemoTimeline $timeline;
 
     private Randomizer $dice;
 
@@ -110,7 +110,7 @@ final class DemoWorkshop
 
     public function __invoke(int $nowS, int $seed): Workshop
     {
-        $this->scribbler = new Scribbler($this->clock, $seed);
+        $this->timeline = new DemoTimeline($this->clock, $seed);
         $this->dice = new Randomizer(new Mt19937($seed));
         $this->nowS = $nowS;
         $this->today = LocalDay::of($nowS, new DateTimeZone(self::ZONE));
@@ -119,19 +119,19 @@ final class DemoWorkshop
             $this->clock->stopAt($this->day(self::FIRST_DAY, '08:00'));
             $rider = User::query()->create(['name' => 'Jory Venn', 'email' => 'demo@dripel.example', 'password' => Str::random(40)]);
             $workshop = ($this->openWorkshop)($rider, 'Lean-to on the Ostermoor', self::ZONE, true);
-            $this->solvents->shelf($this->scribbler, $this->day(self::FIRST_DAY, '09:00'));
-            $this->solvents->pots($this->scribbler, $this->day(self::FIRST_DAY, '09:30'), $this->day(self::TOLD_FROM, '17:30'), $this->day(5, '17:00'));
-            $this->bench->instruments($this->scribbler, $this->day(self::FIRST_DAY, '09:10'));
-            $this->solvents->refill($this->scribbler, $this->day(210, '10:30'));
+            $this->solvents->shelf($this->timeline, $this->day(self::FIRST_DAY, '09:00'));
+            $this->solvents->pots($this->timeline, $this->day(self::FIRST_DAY, '09:30'), $this->day(self::TOLD_FROM, '17:30'), $this->day(5, '17:00'));
+            $this->bench->instruments($this->timeline, $this->day(self::FIRST_DAY, '09:10'));
+            $this->solvents->refill($this->timeline, $this->day(210, '10:30'));
             foreach (self::bikes() as $bike) {
                 $this->open($bike, $workshop, $rider);
             }
-            $this->bench->parts($this->scribbler, $this->bikes, $this->day(self::FIRST_DAY, '22:00'), $this->day(36, '15:00'));
+            $this->bench->parts($this->timeline, $this->bikes, $this->day(self::FIRST_DAY, '22:00'), $this->day(36, '15:00'));
             foreach (self::bikes() as $bike) {
                 $this->throwDice($bike);
             }
             $this->tell();
-            $this->scribbler->write($workshop, $rider);
+            $this->timeline->write($workshop, $rider);
             $this->clock->set($nowS);
 
             return $workshop;
@@ -153,7 +153,7 @@ final class DemoWorkshop
 
     private function open(DemoBike $bike, Workshop $workshop, User $rider): void
     {
-        $action = ($this->addBike)($this->scribbler->context($workshop, $rider), [
+        $action = ($this->addBike)($this->timeline->context($workshop, $rider), [
             SettingKey::BikeName->value => $bike->name,
             SettingKey::BikeKind->value => $bike->kind,
             SettingKey::BikeSpeeds->value => $bike->speeds,
@@ -170,7 +170,7 @@ final class DemoWorkshop
             $this->addChain($workshop, $rider, $bike, $letter, $bike->indoor() ? $this->day($start, '18:00') : null, $this->day($start, '20:30'), $index === 0 ? $this->day($start, '21:00') : null);
         }
         if (! $bike->indoor()) {
-            $this->solvents->strip($this->scribbler, array_map(fn(string $letter) => $this->chains["{$bike->name} {$letter}"], $bike->inTurn), $this->day($start, self::STRIPPED_AT[$bike->name]));
+            $this->solvents->strip($this->timeline, array_map(fn(string $letter) => $this->chains["{$bike->name} {$letter}"], $bike->inTurn), $this->day($start, self::STRIPPED_AT[$bike->name]));
         }
         foreach ($bike->asOld as $letter) {
             $this->addChain($workshop, $rider, $bike, $letter, null, null, null);
@@ -180,13 +180,13 @@ final class DemoWorkshop
     private function addChain(Workshop $workshop, User $rider, DemoBike $bike, string $letter, ?int $strippedS, ?int $dippedS, ?int $fittedS): void
     {
         $at = fn(?int $unixS) => $unixS === null ? null : new Moment($unixS);
-        $action = ($this->addChain)($this->scribbler->context($workshop, $rider), $this->bikes[$bike->name], $letter, $bike->speeds, $bike->pitches, $at($strippedS), $at($dippedS), $at($fittedS));
+        $action = ($this->addChain)($this->timeline->context($workshop, $rider), $this->bikes[$bike->name], $letter, $bike->speeds, $bike->pitches, $at($strippedS), $at($dippedS), $at($fittedS));
         $name = "{$bike->name} {$letter}";
         $this->chains[$name] = Chain::query()->whereKey($action->about->chain)->sole();
         [$this->km[$name], $this->used[$name]] = [0.0, 0.0];
         if (isset(self::CAME_USED[$name])) {
             [$km, $wax] = self::CAME_USED[$name];
-            $this->correctOpening->add($this->scribbler->context($workshop, $rider), $this->chains[$name], $km, $wax, $wax === WaxThen::Known ? 0.0 : null);
+            $this->correctOpening->add($this->timeline->context($workshop, $rider), $this->chains[$name], $km, $wax, $wax === WaxThen::Known ? 0.0 : null);
         }
     }
 
@@ -239,8 +239,8 @@ final class DemoWorkshop
         foreach (['Heron C', 'Tram B'] as $name) {
             $this->used[$name] = 0.0;
         }
-        $this->scribbler->at($this->day(5, '17:40'), fn(ActionContext $by) => $this->potDay->lead($by, [$this->chains['Heron C'], $this->chains['Tram B']]));
-        $this->solvents->strip($this->scribbler, [$this->chains['Heron D']], $this->nowS - 16800 - DemoSolvents::BATHS_S, $this->nowS);
+        $this->timeline->at($this->day(5, '17:40'), fn(ActionContext $by) => $this->potDay->lead($by, [$this->chains['Heron C'], $this->chains['Tram B']]));
+        $this->solvents->strip($this->timeline, [$this->chains['Heron D']], $this->nowS - 16800 - DemoSolvents::BATHS_S, $this->nowS);
 
         // Badger: C came off muddy, B got loud, A was ridden in yesterday's rain, and nothing waxed hangs ready.
         $this->put('Badger C', self::TOLD_FROM, '21:40');
@@ -248,12 +248,12 @@ final class DemoWorkshop
         $this->rideOf($badger, 20, 22.5, Condition::Muddy, 'C');
         $this->put('Badger B', 20, '20:00');
         $this->rides($badger, 19, 10, fn(int $ago) => Condition::Dusty, 'B');
-        $this->scribbler->at($this->day(12, '17:20'), fn(ActionContext $by) => ($this->brushDrivetrain)($by, $this->bikes['Heron'], new Moment($this->day(12, '17:20'))));
-        $this->scribbler->at($this->day(10, '18:45'), fn(ActionContext $by) => ($this->reportNoise)($by, $this->bikes['Badger'], new Moment($this->day(10, '18:45'))));
+        $this->timeline->at($this->day(12, '17:20'), fn(ActionContext $by) => ($this->brushDrivetrain)($by, $this->bikes['Heron'], new Moment($this->day(12, '17:20'))));
+        $this->timeline->at($this->day(10, '18:45'), fn(ActionContext $by) => ($this->reportNoise)($by, $this->bikes['Badger'], new Moment($this->day(10, '18:45'))));
         $this->put('Badger A', 10, '20:00');
         $this->measure('Badger B', 10, '20:10');
-        $this->solvents->strip($this->scribbler, [$this->chains['Badger D']], $this->nowS - 3900 - DemoSolvents::BATHS_S, $this->nowS);
-        $this->solvents->settle($this->scribbler, $this->day(2, '11:00'));
+        $this->solvents->strip($this->timeline, [$this->chains['Badger D']], $this->nowS - 3900 - DemoSolvents::BATHS_S, $this->nowS);
+        $this->solvents->settle($this->timeline, $this->day(2, '11:00'));
         $this->rides($badger, 9, 2, $dry, 'A');
         $this->rideOf($badger, 1, 41.2, Condition::Wet, 'A');
 
@@ -267,11 +267,11 @@ final class DemoWorkshop
         // Lantern: D was retired, C is past its limit, B is still in its box; one evening no chain was on.
         $this->put('Lantern A', self::TOLD_FROM, '22:00');
         $this->rides($lantern, 29, 20, fn(int $ago) => Condition::Indoor, 'A');
-        $this->scribbler->at($this->day(25, '17:00'), fn(ActionContext $by) => ($this->recordReading)($by, $this->chains['Lantern C'], [
+        $this->timeline->at($this->day(25, '17:00'), fn(ActionContext $by) => ($this->recordReading)($by, $this->chains['Lantern C'], [
             'kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters'], ['mark_pct' => 0.75, 'seat' => 'enters']],
         ], new Moment($this->day(25, '17:00'))));
-        $this->scribbler->at($this->day(26, '17:00'), fn(ActionContext $by) => ($this->retireChain)($by, $this->chains['Lantern D'], new Moment($this->day(26, '17:00'))));
-        $this->scribbler->at($this->day(20, '21:00'), fn(ActionContext $by) => ($this->fitChain)($by, $this->bikes['Lantern'], null, new Moment($this->day(20, '21:00'))));
+        $this->timeline->at($this->day(26, '17:00'), fn(ActionContext $by) => ($this->retireChain)($by, $this->chains['Lantern D'], new Moment($this->day(26, '17:00'))));
+        $this->timeline->at($this->day(20, '21:00'), fn(ActionContext $by) => ($this->fitChain)($by, $this->bikes['Lantern'], null, new Moment($this->day(20, '21:00'))));
         $this->rideOf($lantern, 19, 25, Condition::Indoor, 'A');
         $this->put('Lantern A', 18, '08:00');
         $this->measure('Lantern A', 18, '08:05');
@@ -284,7 +284,7 @@ final class DemoWorkshop
     /** A race chain came three weeks ago, waxed in the small pot; it is kept for its event, and wants a fresh dip for it from today on. */
     private function tellOfTheRace(): void
     {
-        $this->scribbler->at($this->day(20, '18:30'), fn(ActionContext $by) => ($this->addChain)($by, $this->bikes['Heron'], 'R', 12, 116, dippedAt: new Moment($this->day(20, '18:00')), facts: [
+        $this->timeline->at($this->day(20, '18:30'), fn(ActionContext $by) => ($this->addChain)($by, $this->bikes['Heron'], 'R', 12, 116, dippedAt: new Moment($this->day(20, '18:00')), facts: [
             SettingKey::ChainEvent->value => 'the Ostermoor crossing', SettingKey::ChainEventOn->value => $this->today->plus(12)->date, SettingKey::ChainDippedAfter->value => $this->today->plus(-1)->date,
         ]));
     }
@@ -296,7 +296,7 @@ final class DemoWorkshop
     private function tellOfMoth(): void
     {
         $cameS = $this->day(9, '17:30');
-        $this->scribbler->at($cameS, function (ActionContext $by) use ($cameS): void {
+        $this->timeline->at($cameS, function (ActionContext $by) use ($cameS): void {
             $action = ($this->arrive)($by, [new ArrivingBike([
                 SettingKey::BikeName->value => 'Moth', SettingKey::BikeKind->value => 'city', SettingKey::BikeSpeeds->value => 10,
                 SettingKey::IntervalKm->value => 300.0, SettingKey::IntervalHours->value => null, SettingKey::LimitSchool->value => 'by_speeds',
@@ -308,7 +308,7 @@ final class DemoWorkshop
             ])], new Moment($cameS));
             $this->bikes['Moth'] = Bike::query()->whereKey($action->about->bikes[0])->firstOrFail();
         });
-        $this->scribbler->at($this->day(5, '20:00'), fn(ActionContext $by) => ($this->estimateDistance)($by, new Estimate(
+        $this->timeline->at($this->day(5, '20:00'), fn(ActionContext $by) => ($this->estimateDistance)($by, new Estimate(
             0,
             new Moment($this->day(6, '23:59'), sequence: PHP_INT_MAX),
             $this->bikes['Moth']->id,
@@ -318,11 +318,11 @@ final class DemoWorkshop
             36.0,
             Condition::Dry,
         )));
-        $this->scribbler->at($this->day(5, '20:05'), fn(ActionContext $by) => ($this->setCommute)($by, null, [
+        $this->timeline->at($this->day(5, '20:05'), fn(ActionContext $by) => ($this->setCommute)($by, null, [
             'bike_id' => $this->bikes['Moth']->id, 'weekdays' => range(1, 7), 'time' => '07:50', 'km' => 11.0, 'hours' => 0.6,
             'condition' => Condition::Dry, 'from_date' => $this->today->plus(-3)->date, 'until_date' => null,
         ], new Moment($this->day(5, '20:05'))));
-        $this->scribbler->at($this->day(2, '19:00'), fn(ActionContext $by) => ($this->logRide)($by, new RideFacts(null, new Moment($this->day(2, '16:40')), 18.4, 0.9, Condition::Dry)));
+        $this->timeline->at($this->day(2, '19:00'), fn(ActionContext $by) => ($this->logRide)($by, new RideFacts(null, new Moment($this->day(2, '16:40')), 18.4, 0.9, Condition::Dry)));
     }
 
     /** @param callable(int): Condition $condition */
@@ -348,7 +348,7 @@ final class DemoWorkshop
         $this->used[$name] += $km * Factors::houseRule()->of($condition);
         $hours = round($km / ($bike->kmh * ($condition->soaks() ? 0.92 : 1.0)), 3);
         $startS = $this->day($ago, $time ?? $bike->startsAt);
-        $this->scribbler->at($startS + (int) (3600 * $hours) + 600, fn(ActionContext $by) => ($this->logRide)($by, new RideFacts($this->bikes[$bike->name], new Moment($startS), $km, $hours, $condition)));
+        $this->timeline->at($startS + (int) (3600 * $hours) + 600, fn(ActionContext $by) => ($this->logRide)($by, new RideFacts($this->bikes[$bike->name], new Moment($startS), $km, $hours, $condition)));
     }
 
     private function swap(DemoBike $bike, int $ago, string $on, string $off): void
@@ -363,7 +363,7 @@ final class DemoWorkshop
     {
         $atS = $this->day($ago, $time);
         $bike = $this->bikes[strtok($chain, ' ') ?: ''];
-        $this->scribbler->at($atS, function (ActionContext $by) use ($chain, $bike, $atS): void {
+        $this->timeline->at($atS, function (ActionContext $by) use ($chain, $bike, $atS): void {
             if (app(ReadBook::class)->withoutRides($by->workshop)->fittings->componentOn($bike->id, $atS) !== $this->chains[$chain]->id) {
                 ($this->fitChain)($by, $bike, $this->chains[$chain], new Moment($atS));
             }
@@ -386,7 +386,7 @@ final class DemoWorkshop
         }
         $atS = $this->day($ago, '19:30');
         // The book of the pot begins with its last fill.
-        $this->scribbler->at($atS, fn(ActionContext $by) => ($this->dipChains)(
+        $this->timeline->at($atS, fn(ActionContext $by) => ($this->dipChains)(
             $by,
             array_map(fn(string $name) => $this->chains[$name], $names),
             new Moment($atS),
@@ -398,7 +398,7 @@ final class DemoWorkshop
     {
         $this->used[$name] = max(0.0, $this->used[$name] - WaxTopUp::KM);
         $atS = $this->day($ago, '20:45');
-        $this->scribbler->at($atS, fn(ActionContext $by) => ($this->topUpChain)($by, $this->chains[$name], DemoBench::dose($by), new Moment($atS)));
+        $this->timeline->at($atS, fn(ActionContext $by) => ($this->topUpChain)($by, $this->chains[$name], DemoBench::dose($by), new Moment($atS)));
     }
 
     /** With the rule, the drop-in gauge or the digital gauge, as it lies at hand; each errs in its own way. */
@@ -416,7 +416,7 @@ final class DemoWorkshop
         };
         $atS = $this->day($ago, $time);
         // One chain that nobody ever measured: it is due.
-        $name === 'Tram A' || $this->scribbler->at($atS, fn(ActionContext $by) => ($this->recordReading)($by, $this->chains[$name], $input, new Moment($atS), instrumentId: DemoBench::instrument($by, $input)));
+        $name === 'Tram A' || $this->timeline->at($atS, fn(ActionContext $by) => ($this->recordReading)($by, $this->chains[$name], $input, new Moment($atS), instrumentId: DemoBench::instrument($by, $input)));
     }
 
     private function leastUsed(DemoBike $bike): string

@@ -51,7 +51,7 @@ final readonly class EstimateDistance
 
     private function share(ActionContext $by, CoreEstimate $estimate): EstimateShare
     {
-        $share = ($this->readBook)($by->workshop)->reckon($estimate);
+        $share = ($this->readBook)($by->workshop)->shareOf($estimate);
         if ($estimate->km > 0 && $share->dates === []) {
             throw new NotPossible('from', 'no_free_day');
         }

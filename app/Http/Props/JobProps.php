@@ -18,24 +18,24 @@ use Dripel\Core\Job\JobTurn;
 /** A guided job as its page shows it: every step in words, where it stands, and what its kind shows beside it. */
 final readonly class JobProps
 {
-    public function __construct(private Speaker $speaker, private StripFace $strip, private PotDayFace $potDay, private DripFace $drip) {}
+    public function __construct(private Speaker $speaker, private StripPresenter $strip, private PotDayPresenter $potDay, private DripPresenter $drip) {}
 
     /** @return array<string, mixed> */
     public function of(GuidedJob $job): array
     {
         $voice = $this->speaker->voice();
-        $face = $this->face($job);
+        $presenter = $this->presenter($job);
         $run = $job->run();
 
         return [
             'id' => $job->id,
             'kind' => $job->kind->value,
-            'title' => $face->title($job, $voice),
+            'title' => $presenter->title($job, $voice),
             'chains' => array_map($voice->names->fullChain(...), $job->chains),
             'chainIds' => $job->chains,
             'speed' => config()->float('dripel.clock.speed'),
             'units' => ['temperature' => $voice->quantities->units->temperature, 'mass' => $voice->quantities->units->mass],
-            'steps' => array_map(fn(JobStep $step) => $face->step($job, $step, $voice) + [
+            'steps' => array_map(fn(JobStep $step) => $presenter->step($job, $step, $voice) + [
                 'code' => $step->code,
                 'seconds' => $step->seconds,
                 'againFrom' => $step->againFrom,
@@ -49,7 +49,7 @@ final readonly class JobProps
                 'ticks' => array_map(fn(string $tick) => ['key' => $tick, 'text' => $voice->say("{$job->kind->value}.tick.{$tick}")], $step->ticks),
                 'time' => $step->seconds === null ? '' : $voice->quantities->seconds($step->seconds),
             ], $run->steps),
-            ...$face->page($job, $run, $voice),
+            ...$presenter->page($job, $run, $voice),
             ...$this->state($job, $run, $voice),
         ];
     }
@@ -80,11 +80,11 @@ final readonly class JobProps
             'about' => $voice->soon($run->aboutS($voice->nowS)),
             'notes' => $this->notes($job, $run, $voice),
             'recorded' => $this->recorded($job, $voice),
-            ...$this->face($job)->live($job, $run, $voice),
+            ...$this->presenter($job)->live($job, $run, $voice),
         ];
     }
 
-    private function face(GuidedJob $job): JobFace
+    private function presenter(GuidedJob $job): JobPresenter
     {
         return match ($job->kind) {
             GuidedKind::Strip => $this->strip,
@@ -107,7 +107,7 @@ final readonly class JobProps
         $action = $job->action_id === null ? null : Action::query()->find($job->action_id);
 
         return $action === null ? null : [
-            'text' => $this->face($job)->record($action, $voice),
+            'text' => $this->presenter($job)->record($action, $voice),
             'undone' => $action->reverted_by !== null,
         ];
     }

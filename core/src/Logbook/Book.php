@@ -141,11 +141,11 @@ final class Book
     }
 
     /** How an estimate would be spread, as the logbook stands. */
-    public function reckon(Estimate $estimate): EstimateShare
+    public function shareOf(Estimate $estimate): EstimateShare
     {
         $fillIn = $this->fillIn ?? throw new LogicException('A logbook without days to fill in.');
 
-        return $fillIn->reckon($estimate, $this->logged);
+        return $fillIn->shareOf($estimate, $this->logged);
     }
 
     /** @return list<TopUp> of all chains, in order */

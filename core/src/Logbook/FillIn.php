@@ -61,7 +61,7 @@ final readonly class FillIn
      *
      * @param list<Ride> $rides as logged
      */
-    public function reckon(Estimate $estimate, array $rides): EstimateShare
+    public function shareOf(Estimate $estimate, array $rides): EstimateShare
     {
         $known = $this->knownDays($rides, $estimate)[$estimate->bikeId] ?? [];
         $covered = [];

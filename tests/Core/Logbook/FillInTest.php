@@ -156,7 +156,7 @@ it('spreads an estimate over its days', function (
 ]);
 
 it('says how an estimate would be spread before it is made', function (): void {
-    $share = (new FillIn([], [], [], new DateTimeZone(BERLIN), 0))->reckon(estimate(240, 99), [
+    $share = (new FillIn([], [], [], new DateTimeZone(BERLIN), 0))->shareOf(estimate(240, 99), [
         logged('2026-11-25 18:00', 90, 5),
     ]);
     expect([$share->knownKm, count($share->dates), $share->kmEach])->toBe([90.0, 5, 30.0]);
@@ -255,7 +255,7 @@ it('keeps to its period, its bike and its place among several', function (): voi
     $both = new FillIn([estimate(20, 10, '2026-11-23', '2026-11-24', '2026-11-24 20:00'), $other(30.0, 11)], [], [new RestDay(1, new Moment(0, sequence: 1), 7, '2026-11-24')], $zone, berlin('2026-11-28 12:00'));
     expect($byBike($both, [$rideOf8]))->toBe([[7, '2026-11-23', 20.0], [8, '2026-11-24', 20.0]]);
     // Before it is made, an estimate knows those of its own bike that were made before it, and no later one.
-    $share = fn(array $estimates, int $sequence) => (new FillIn($estimates, [], [], $zone, 0))->reckon(estimate(240, $sequence), []);
+    $share = fn(array $estimates, int $sequence) => (new FillIn($estimates, [], [], $zone, 0))->shareOf(estimate(240, $sequence), []);
     $first = estimate(120, 10, '2026-11-23', '2026-11-25', '2026-11-25 23:59');
     expect([$share([$first, $other(30.0, 9)], 20)->knownKm, $share([$first, $other(30.0, 9)], 20)->kmEach])->toBe([120.0, 40.0])
         ->and([$share([$first], 5)->knownKm, $share([$first], 5)->kmEach])->toBe([0.0, 40.0]);

@@ -30,7 +30,7 @@ it('catches up with an estimate that real rides replace day by day', function ()
         'condition' => 'dry',
     ];
     $this->actingAs($bench->owner)
-        ->postJson("/bikes/{$heron->id}/estimates/reckon", $spread)
+        ->postJson("/bikes/{$heron->id}/estimates/spread", $spread)
         ->assertJson(['text' => "240\u{a0}km go to 6 days, 40.0\u{a0}km each."]);
     $this->post("/bikes/{$heron->id}/estimates", $spread)->assertSessionHasNoErrors();
     expect($bench->state($a)->leftKm())->toEqualWithDelta(60, 1e-9);

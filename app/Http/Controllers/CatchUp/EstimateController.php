@@ -29,11 +29,11 @@ final class EstimateController extends Controller
     }
 
     /** How it would be spread, in a sentence. */
-    public function reckon(EstimateRequest $request, Bike $bike, ReadBook $readBook, Speaker $speaker): JsonResponse
+    public function spread(EstimateRequest $request, Bike $bike, ReadBook $readBook, Speaker $speaker): JsonResponse
     {
         $book = $readBook($request->workshop());
         $estimate = $request->estimate($bike, $book);
 
-        return response()->json(['text' => $speaker->catchUp()->spread($estimate, $book->reckon($estimate))]);
+        return response()->json(['text' => $speaker->catchUp()->spread($estimate, $book->shareOf($estimate))]);
     }
 }

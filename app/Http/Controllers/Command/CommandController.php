@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Command;
 
+use App\Command\CommandParser;
 use App\Command\Examples;
 use App\Command\NotUnderstood;
-use App\Command\Understand;
 use App\Exceptions\UndoBlocked;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Command\CommandRequest;
@@ -19,7 +19,7 @@ use Illuminate\Validation\ValidationException;
 /** The command line: said in a sentence first, then done. */
 final class CommandController extends Controller
 {
-    public function preview(CommandRequest $request, Understand $understand, Examples $examples, DryRun $dryRun, ChangeWords $words): JsonResponse
+    public function preview(CommandRequest $request, CommandParser $parser, Examples $examples, DryRun $dryRun, ChangeWords $words): JsonResponse
     {
         $nothing = ['sentence' => null, 'problem' => null, 'guess' => null, 'chains' => [], 'cautions' => [], 'examples' => []];
         $text = $request->string('text')->toString();
@@ -27,7 +27,7 @@ final class CommandController extends Controller
             return response()->json(['examples' => $examples->all()] + $nothing);
         }
         try {
-            $command = $understand($text);
+            $command = $parser($text);
         } catch (NotUnderstood $e) {
             return response()->json(['problem' => $e->getMessage(), 'guess' => $e->guess] + $nothing);
         }
@@ -41,10 +41,10 @@ final class CommandController extends Controller
         return response()->json(['sentence' => $command->sentence, 'chains' => $words->of($changes), 'cautions' => $command->cautions] + $nothing);
     }
 
-    public function store(CommandRequest $request, Understand $understand): RedirectResponse
+    public function store(CommandRequest $request, CommandParser $parser): RedirectResponse
     {
         try {
-            return $this->done(($understand($request->string('text')->toString())->do)($request->context()));
+            return $this->done(($parser($request->string('text')->toString())->do)($request->context()));
         } catch (NotUnderstood $e) {
             throw ValidationException::withMessages(['text' => $e->getMessage()]);
         }

@@ -29,7 +29,7 @@ const { form, submit } = useActionForm({
 const ways = ['distance', 'odometer'].map((value) => ({ value, title: t(`catch_up.by_${value}`) }))
 const { preview, problems } = usePreview<{ text: string }>(
   'post',
-  () => `/bikes/${props.bike}/estimates/reckon`,
+  () => `/bikes/${props.bike}/estimates/spread`,
   () => (!props.estimate && (form.by === 'distance' ? form.distance : form.odometer) ? form.data() : null),
 )
 const errors = computed(() => ({ ...problems.value, ...form.errors }) as Record<string, string | undefined>)

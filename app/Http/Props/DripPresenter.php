@@ -12,7 +12,7 @@ use Dripel\Core\Job\JobRun;
 use Dripel\Core\Job\JobStep;
 
 /** A guided top-up: its steps in words, and what was recorded. */
-final readonly class DripFace implements JobFace
+final readonly class DripPresenter implements JobPresenter
 {
     /** The stretches of the whole job, by their steps. */
     private const LANES = [

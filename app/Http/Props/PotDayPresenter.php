@@ -17,7 +17,7 @@ use Dripel\Core\Pot\HeatPoint;
 use Dripel\Core\PotDay\PotDayLanes;
 
 /** A pot day: its steps in words, the bath as it is over the bath as predicted, and all chains as lanes on one time axis. */
-final readonly class PotDayFace implements JobFace
+final readonly class PotDayPresenter implements JobPresenter
 {
     /** Between two points of the predicted curve, in seconds. */
     private const CURVE_S = 120.0;

@@ -12,7 +12,7 @@ use Dripel\Core\Interval\Condition;
 use Dripel\Core\Plan\LocalDay;
 
 /** What somebody said: a verb, a bike, the letter of a chain, a figure, a condition, a day, in any order and each perhaps not. */
-final readonly class Said
+final readonly class ParsedPhrase
 {
     private function __construct(
         public ?string $verb,
@@ -31,7 +31,7 @@ final readonly class Said
     ) {}
 
     /** @throws NotUnderstood if there is a word in it that nobody knows, or a day that never was */
-    public static function heard(string $text, Lexicon $lexicon, Voice $voice, Moments $moments): self
+    public static function of(string $text, Lexicon $lexicon, Voice $voice, Moments $moments): self
     {
         $phrase = new Phrase($text);
         $phrase->left() === [] && throw NotUnderstood::because('empty');

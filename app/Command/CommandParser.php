@@ -35,7 +35,7 @@ use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\Rail;
 
 /** Reads the command line: a verb, a bike or a chain, figures, a condition, a day, in any order. */
-final readonly class Understand
+final readonly class CommandParser
 {
     public function __construct(
         private CurrentWorkshop $current,
@@ -63,98 +63,98 @@ final readonly class Understand
         if ($ahead !== null) {
             return $ahead;
         }
-        $said = Said::heard($text, $lexicon, $voice, $this->moments);
-        $verb = $said->verb ?? ($said->since === null ? ($said->figure === null ? null : 'ride') : 'catch_up');
+        $phrase = ParsedPhrase::of($text, $lexicon, $voice, $this->moments);
+        $verb = $phrase->verb ?? ($phrase->since === null ? ($phrase->figure === null ? null : 'ride') : 'catch_up');
         if ($verb === 'undo') {
             return $this->undo();
         }
-        $said->hours !== null && $verb !== 'ride' && throw NotUnderstood::because('only_rides_last');
+        $phrase->hours !== null && $verb !== 'ride' && throw NotUnderstood::because('only_rides_last');
         $verb === 'dip' && throw NotUnderstood::because('dip_in_the_shed');
         $verb === null && throw NotUnderstood::because('empty');
-        $bike = $said->bikeId === null
+        $bike = $phrase->bikeId === null
             ? throw NotUnderstood::because('which_bike', ['bikes' => implode(', ', array_map($voice->names->bike(...), $book->bikeIds))])
-            : Bike::query()->in($this->current->workshop())->live()->findOrFail($said->bikeId);
+            : Bike::query()->in($this->current->workshop())->live()->findOrFail($phrase->bikeId);
 
         return match (true) {
-            $verb === 'catch_up', $verb === 'ride' && $said->since !== null => $this->catchUp($book, $voice, $bike, $said),
-            $verb === 'ride' => $this->ride($voice, $bike, $said),
-            $verb === 'swap' => $this->swap($book, $voice, $bike, $said),
-            $verb === 'loud' => $this->loud($voice, $bike, $said),
-            $verb === 'drip' => $this->drip($voice, $this->chain($book, $voice, $bike, $said), $said),
-            default => $this->measure($book, $voice, $bike, $this->chain($book, $voice, $bike, $said), $said),
+            $verb === 'catch_up', $verb === 'ride' && $phrase->since !== null => $this->catchUp($book, $voice, $bike, $phrase),
+            $verb === 'ride' => $this->ride($voice, $bike, $phrase),
+            $verb === 'swap' => $this->swap($book, $voice, $bike, $phrase),
+            $verb === 'loud' => $this->loud($voice, $bike, $phrase),
+            $verb === 'drip' => $this->drip($voice, $this->chain($book, $voice, $bike, $phrase), $phrase),
+            default => $this->measure($book, $voice, $bike, $this->chain($book, $voice, $bike, $phrase), $phrase),
         };
     }
 
-    private function ride(Voice $voice, Bike $bike, Said $said): Command
+    private function ride(Voice $voice, Bike $bike, ParsedPhrase $phrase): Command
     {
-        $km = $said->km ?? throw NotUnderstood::because('how_far', ['bike' => $voice->names->bike($bike->id)]);
-        $condition = $said->condition ?? Condition::Dry;
+        $km = $phrase->km ?? throw NotUnderstood::because('how_far', ['bike' => $voice->names->bike($bike->id)]);
+        $condition = $phrase->condition ?? Condition::Dry;
 
         return new Command(
             $this->say('ride', [
                 'km' => $voice->quantities->distance($km, fmod($km, 1.0) > 0.05 ? 1 : 0), 'condition' => $voice->say("chain.condition.{$condition->value}"),
-                'hours' => $said->hours === null ? '' : $this->say('in_hours', ['hours' => $voice->quantities->hours($said->hours)]),
-                'bike' => $voice->names->bike($bike->id), 'day' => $said->when->words(), 'loud' => $said->loud ? $this->say('and_loud') : '',
+                'hours' => $phrase->hours === null ? '' : $this->say('in_hours', ['hours' => $voice->quantities->hours($phrase->hours)]),
+                'bike' => $voice->names->bike($bike->id), 'day' => $phrase->when->words(), 'loud' => $phrase->loud ? $this->say('and_loud') : '',
             ]),
-            fn(ActionContext $by): Action => ($this->logRide)($by, new RideFacts($bike, $said->when->ofRide(), $km, $said->hours, $condition), loud: $said->loud),
+            fn(ActionContext $by): Action => ($this->logRide)($by, new RideFacts($bike, $phrase->when->ofRide(), $km, $phrase->hours, $condition), loud: $phrase->loud),
             $condition->soaks() ? [$voice->say('ui.ride.wet_note')] : [],
         );
     }
 
-    private function catchUp(Book $book, Voice $voice, Bike $bike, Said $said): Command
+    private function catchUp(Book $book, Voice $voice, Bike $bike, ParsedPhrase $phrase): Command
     {
-        $km = $said->km ?? throw NotUnderstood::because('how_far', ['bike' => $voice->names->bike($bike->id)]);
+        $km = $phrase->km ?? throw NotUnderstood::because('how_far', ['bike' => $voice->names->bike($bike->id)]);
         $today = LocalDay::of($voice->nowS, $voice->zone());
-        $since = $said->since ?? $today;
-        $estimate = new Estimate(0, new Moment($voice->nowS, sequence: PHP_INT_MAX), $bike->id, $since->startS(), $since->date, $today->date, $km, $said->condition ?? Condition::Dry);
+        $since = $phrase->since ?? $today;
+        $estimate = new Estimate(0, new Moment($voice->nowS, sequence: PHP_INT_MAX), $bike->id, $since->startS(), $since->date, $today->date, $km, $phrase->condition ?? Condition::Dry);
 
         return new Command(
-            $voice->names->bike($bike->id).': '.$this->speaker->catchUp()->spread($estimate, $book->reckon($estimate)),
+            $voice->names->bike($bike->id).': '.$this->speaker->catchUp()->spread($estimate, $book->shareOf($estimate)),
             fn(ActionContext $by): Action => ($this->estimateDistance)($by, $estimate),
         );
     }
 
-    private function loud(Voice $voice, Bike $bike, Said $said): Command
+    private function loud(Voice $voice, Bike $bike, ParsedPhrase $phrase): Command
     {
         return new Command(
-            $this->say('loud', ['bike' => $voice->names->bike($bike->id), 'at' => $said->when->words()]),
-            fn(ActionContext $by): Action => ($this->reportNoise)($by, $bike, $said->when->moment()),
+            $this->say('loud', ['bike' => $voice->names->bike($bike->id), 'at' => $phrase->when->words()]),
+            fn(ActionContext $by): Action => ($this->reportNoise)($by, $bike, $phrase->when->moment()),
         );
     }
 
-    private function swap(Book $book, Voice $voice, Bike $bike, Said $said): Command
+    private function swap(Book $book, Voice $voice, Bike $bike, ParsedPhrase $phrase): Command
     {
-        $chainId = $said->chainId ?? $this->bestFor($book, $voice, $bike) ?? throw NotUnderstood::because('nothing_to_swap_to', ['bike' => $voice->names->bike($bike->id)]);
+        $chainId = $phrase->chainId ?? $this->bestFor($book, $voice, $bike) ?? throw NotUnderstood::because('nothing_to_swap_to', ['bike' => $voice->names->bike($bike->id)]);
         $chain = Chain::query()->in($this->current->workshop())->live()->findOrFail($chainId);
 
         return new Command(
-            $this->say('swap', ['bike' => $voice->names->bike($bike->id), 'letter' => $voice->names->chain($chainId), 'at' => $said->when->words()]),
-            fn(ActionContext $by): Action => ($this->fitChain)($by, $bike, $chain, $said->when->moment()),
-            [...array_column((new FitWords($book, $voice))->all($book->chain($chainId, $said->when->moment()->unixS), $bike->id), 'text'), $voice->say('ui.swap.caution')],
+            $this->say('swap', ['bike' => $voice->names->bike($bike->id), 'letter' => $voice->names->chain($chainId), 'at' => $phrase->when->words()]),
+            fn(ActionContext $by): Action => ($this->fitChain)($by, $bike, $chain, $phrase->when->moment()),
+            [...array_column((new FitWords($book, $voice))->all($book->chain($chainId, $phrase->when->moment()->unixS), $bike->id), 'text'), $voice->say('ui.swap.caution')],
         );
     }
 
-    private function drip(Voice $voice, Chain $chain, Said $said): Command
+    private function drip(Voice $voice, Chain $chain, ParsedPhrase $phrase): Command
     {
-        $km = $said->km ?? WaxTopUp::KM;
+        $km = $phrase->km ?? WaxTopUp::KM;
 
         return new Command(
-            $this->say('drip', ['chain' => $voice->names->fullChain($chain->id), 'km' => $voice->quantities->distance($km), 'at' => $said->when->words()]),
-            fn(ActionContext $by): Action => ($this->topUpChain)($by, $chain, new DripFacts($km), $said->when->moment()),
+            $this->say('drip', ['chain' => $voice->names->fullChain($chain->id), 'km' => $voice->quantities->distance($km), 'at' => $phrase->when->words()]),
+            fn(ActionContext $by): Action => ($this->topUpChain)($by, $chain, new DripFacts($km), $phrase->when->moment()),
             [$voice->say('ui.topup.hint')],
         );
     }
 
-    private function measure(Book $book, Voice $voice, Bike $bike, Chain $chain, Said $said): Command
+    private function measure(Book $book, Voice $voice, Bike $bike, Chain $chain, ParsedPhrase $phrase): Command
     {
-        $at = $said->when->moment();
-        $percent = $said->figure ?? throw NotUnderstood::because('how_worn', ['bike' => $voice->names->bike($bike->id)]);
+        $at = $phrase->when->moment();
+        $percent = $phrase->figure ?? throw NotUnderstood::because('how_worn', ['bike' => $voice->names->bike($bike->id)]);
 
         $input = ['kind' => 'digital', 'value_pct' => $percent];
         $meaning = (new MeaningWords($book, $voice, $this->readWear->of($book, $at->unixS), $at->unixS))->of($chain->id, $input);
 
         return new Command(
-            $this->say('measure', ['chain' => $voice->names->fullChain($chain->id), 'wear' => $voice->quantities->percent($percent), 'at' => $said->when->words()]),
+            $this->say('measure', ['chain' => $voice->names->fullChain($chain->id), 'wear' => $voice->quantities->percent($percent), 'at' => $phrase->when->words()]),
             fn(ActionContext $by): Action => ($this->recordReading)($by, $chain, $input, $at),
             [...$meaning['sentences'], ...array_filter([$meaning['unlikely']])],
         );
@@ -173,9 +173,9 @@ final readonly class Understand
     }
 
     /** The chain that was named, else the one on the bike at that time. */
-    private function chain(Book $book, Voice $voice, Bike $bike, Said $said): Chain
+    private function chain(Book $book, Voice $voice, Bike $bike, ParsedPhrase $phrase): Chain
     {
-        $id = $said->chainId ?? $book->fittings->componentOn($bike->id, $said->when->moment()->unixS) ?? throw NotUnderstood::because('no_chain_on', ['bike' => $voice->names->bike($bike->id)]);
+        $id = $phrase->chainId ?? $book->fittings->componentOn($bike->id, $phrase->when->moment()->unixS) ?? throw NotUnderstood::because('no_chain_on', ['bike' => $voice->names->bike($bike->id)]);
 
         return Chain::query()->in($this->current->workshop())->live()->findOrFail($id);
     }

@@ -16,7 +16,7 @@ use Dripel\Core\Strip\JobResidues;
 use Dripel\Core\Strip\Solvent;
 
 /** A guided strip: its baths in words, and what is expected beside what was seen. */
-final readonly class StripFace implements JobFace
+final readonly class StripPresenter implements JobPresenter
 {
     public function title(GuidedJob $job, Voice $voice): string
     {

@@ -11,7 +11,7 @@ use Dripel\Core\Job\JobRun;
 use Dripel\Core\Job\JobStep;
 
 /** How one kind of guided job looks on the page that all of them share. */
-interface JobFace
+interface JobPresenter
 {
     public function title(GuidedJob $job, Voice $voice): string;
 

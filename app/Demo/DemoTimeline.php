@@ -14,7 +14,7 @@ use Closure;
  * Collects what the demo rider did and then does it in order of time, through the app's own actions, with the clock stopped
  * at each moment. Ids come from the seed, so that the same seed gives the same demo.
  */
-final class Scribbler
+final class DemoTimeline
 {
     /** @var list<array{int, int, Closure(ActionContext): mixed}> */
     private array $plan = [];
