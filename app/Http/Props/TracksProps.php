@@ -92,7 +92,7 @@ final readonly class TracksProps
     {
         $q = $this->voice->quantities;
         $guess = $track->bike_id !== null && in_array($track->bike_id, $this->book->bikeIds, true)
-            ? new BikeGuess($track->bike_id, GuessBecause::ParsedPhrase)
+            ? new BikeGuess($track->bike_id, GuessBecause::Said)
             : $which->of($track->name, $track->start, $track->km, $track->moving_hours);
         $condition = $track->start === null ? null : $likely->of($guess->bikeId, $track->start);
         $against = match (true) {

@@ -11,6 +11,6 @@ enum DueBecause: string
     case Hours = 'hours';
     /** A wet or muddy ride with no top-up since. */
     case Wet = 'wet';
-    /** The rider heard it. ParsedPhrase by the logbook, never by wax.life itself. */
+    /** The rider heard it. Said by the logbook, never by wax.life itself. */
     case Noise = 'noise';
 }

@@ -199,7 +199,7 @@ final readonly class NextList
     {
         $items = [];
         foreach ($rail->chains() as $chain) {
-            // ParsedPhrase once: on the day it was ridden on, and the next.
+            // Said once: on the day it was ridden on, and the next.
             if ($chain->wetPast !== null && ! $chain->pastLimit && LocalDay::of((int) $chain->wetPastS, $zone)->date >= $today->plus(-1)->date) {
                 $items[] = new NextItem(NextKind::WetPast, $rail->bikeId, [$chain], $today->date, null, false, Verb::Wipe);
             }

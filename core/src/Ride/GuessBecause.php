@@ -8,7 +8,7 @@ namespace Dripel\Core\Ride;
 enum GuessBecause: string
 {
     /** The table that it comes from says so. */
-    case ParsedPhrase = 'said';
+    case Said = 'said';
     /** There is only one. */
     case Only = 'only';
     /** Its name is in the name of the file. */

@@ -287,3 +287,21 @@ it('knows the last reading of each bike’s odometer, by its moment, then by its
     $fillIn = new FillIn([$read(7, '2026-11-20 08:00', 900.0, 4), $read(7, '2026-11-21 08:00', 950.0, 2), $read(7, '2026-11-21 08:00', 960.0, 3), $read(8, '2026-11-27 08:00', 5.0, 9), estimate(10, 50)], [], [], new DateTimeZone(BERLIN), 0);
     expect($fillIn->lastOdometer(7)?->odometerKm)->toBe(960.0)->and($fillIn->lastOdometer(8)?->odometerKm)->toBe(5.0)->and($fillIn->lastOdometer(9))->toBeNull();
 });
+
+it('numbers what it fills in apart, finds its estimates and commutes, and takes no rest for a ride', function (): void {
+    $zone = new DateTimeZone(BERLIN);
+    $now = berlin('2026-11-28 12:00');
+    $commute = fn(int $id, int $bike) => new Commute($id, new Moment(0, sequence: $id), $bike, [1], '07:30', 5.0, null, Condition::Dry, '2026-11-23', null);
+    // Half a kilometre a day is one, too.
+    $fillIn = new FillIn([estimate(3, 10)], [$commute(21, 7), $commute(22, 8)], [], $zone, $now);
+    expect(array_map(fn(Ride $ride) => $ride->id, $fillIn->rides([])))->toBe([-1, -2, -3, -4, -5, -6, -7])->and(filledIn($fillIn)['24'])->toBe(0.5)
+        ->and($fillIn->estimate(10)?->km)->toBe(3.0)->and($fillIn->estimate(11))->toBeNull()->and(array_map(fn(Commute $one) => $one->id, $fillIn->commutesOf(8)))->toBe([22]);
+    // Seen from its own place an estimate does not count itself.
+    expect((new FillIn([estimate(120, 10)], [], [], $zone, $now))->shareOf(estimate(240, 10), [])->knownKm)->toBe(0.0);
+    // A rest that was said before it leaves five days for all of it; one said later leaves its share of the first unridden, and none of the second.
+    $rest = fn(int $sequence) => new RestDay(1, new Moment(0, sequence: $sequence), 7, '2026-11-24');
+    $share = (new FillIn([], [], [$rest(1)], $zone, $now))->shareOf(estimate(240, 20), []);
+    expect([$share->knownKm, $share->kmEach, count($share->dates)])->toBe([0.0, 48.0, 5]);
+    $two = new FillIn([estimate(60, 10, '2026-11-23', '2026-11-25', '2026-11-25 23:59'), estimate(240, 20)], [], [$rest(30)], $zone, $now);
+    expect(filledIn($two))->toEqual(['23' => 20.0, '25' => 20.0, '26' => 66.666667, '27' => 66.666667, '28' => 66.666667]);
+});

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use Dripel\Core\Bath\BathLedgerResult;
+use Dripel\Core\Bath\BathNext;
+use Dripel\Core\Bath\BathState;
 use Dripel\Core\Explain\ChainFigures;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
@@ -263,4 +266,54 @@ it('puts steel that is about to rust before everything, lets a job speak for its
         // 48 hours after it was left to stand, from the morning of that day on.
         ->and($next(8, [], [$jar(9, clockAt('2026-11-23 18:00'))]))->toContain('jar_settled')
         ->and($next(8, [], [$jar(9, clockAt('2026-11-24 18:00'))]))->not->toContain('jar_settled');
+});
+
+/** The list as kinds, each with its bike, chains and day. @return list<string> */
+function namedNext(Book $book, string $now = '2026-11-25 12:00', array $jobs = [], array $baths = [], int $ridesIn = 0): array
+{
+    $nowS = clockAt($now);
+
+    return array_map(
+        fn(NextItem $item) => trim(sprintf('%s %s %s %s %s', $item->kind->value, $item->bikeId ?? '-', implode('+', array_map(fn($chain) => $chain->chainId, $item->chains)) ?: '-', $item->date ?? 'any day', ($item->late ? 'late' : '').($item->urgent ? 'urgent' : ''))),
+        NextList::of($book, Rail::all($book, $nowS, zone()), $nowS, zone(), $jobs, baths: $baths, ridesIn: $ridesIn),
+    );
+}
+
+it('asks to wipe a chain after so many rides, as long as its wax lasts, and never where nobody wants to', function (): void {
+    $rides = fn(int $count, float $km = 10.0) => array_map(fn(int $n) => ['2026-11-'.str_pad((string) (10 + $n), 2, '0', STR_PAD_LEFT).' 09:00', $km], range(1, $count));
+    $wipes = fn(Book $book) => array_values(array_filter(namedNext($book), fn(string $line) => str_starts_with($line, 'wipe')));
+    expect($wipes(oneBike($rides(4), '2026-11-01 08:00', '2026-11-01 08:00')))->toBe([])
+        ->and($wipes(oneBike($rides(5), '2026-11-01 08:00', '2026-11-01 08:00')))->toBe(['wipe 1 1 any day'])
+        // Done with its wax it goes into the pot.
+        ->and($wipes(oneBike($rides(5, 70.0), '2026-11-01 08:00', '2026-11-01 08:00')))->toBe([]);
+    $never = new Book([1], [1], new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1), new DatedSetting(SettingKey::WipeRides, 0, new Moment(0), 0)]), [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 1)], array_map(fn(int $n) => new Ride($n, new Moment(clockAt("2026-11-{$n} 09:00")), 1, 5.0, null, Condition::Dry), range(11, 20)), [new Dip(1, new Moment(clockAt('2026-11-01 08:00')), 1)]);
+    expect($wipes($never))->toBe([]);
+});
+
+it('names what waits for the pot once, by the first day that a bike needs it, and the bike that has nothing waxed', function (): void {
+    // 1 has 60 of 300 km left before the weekend of 130; 2 hangs spent after 310.
+    $spent = [...array_map(fn(int $n) => ['2026-09-'.(10 + $n).' 09:00', 62.0], range(1, 5))];
+    $book = new Book(
+        [1],
+        [1, 2],
+        new Settings(array_map(fn(int $chain) => new DatedSetting(SettingKey::ChainHome, $chain, new Moment(0), 1), [1, 2])),
+        [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 2), new Fitting(2, new Moment(clockAt('2026-09-20 08:00')), 1, 1)],
+        array_map(fn(array $ride, int $n) => new Ride($n, new Moment(clockAt($ride[0])), 1, $ride[1], 1.0, Condition::Dry), [...$spent, ...weekends(8)], range(1, 21)),
+        [new Dip(1, new Moment(clockAt('2026-08-01 07:00')), 2), new Dip(2, new Moment(clockAt('2026-11-10 07:00')), 1)],
+    );
+    // After the dip of the 10th two weekends of 130 were ridden: 40 km are left, Saturday's 50 are too many.
+    expect(namedNext($book))->toBe(['none_waxed 1 1+2 2026-11-28', 'spent_waiting - 2 2026-11-28'])
+        // A job that has them speaks for them.
+        ->and(namedNext($book, jobs: [new OpenJob('j', 'pot_day', [2], 'under', clockAt('2026-11-25 13:00'))]))->not->toContain('spent_waiting - 2 2026-11-28');
+});
+
+it('asks for rides that came in, for a bath that wants something, for rides without a bike or a chain, each once', function (): void {
+    $bath = fn(BathNext $next) => new BathState(9, new BathLedgerResult(300.0, 0.0, 40, 45.0, true, false, 12, 1.0, 85.0, false, $next, 6.0, 260.0, false), 100.0, 105.0, 0);
+    $idle = new Book([1, 2], [1], new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1)]), [new Fitting(1, new Moment(clockAt('2026-11-20 08:00')), 1, 1)], [
+        new Ride(1, new Moment(clockAt('2026-11-22 09:00')), null, 30.0, null, Condition::Dry), new Ride(2, new Moment(clockAt('2026-11-18 09:00')), 1, 30.0, null, Condition::Dry),
+        new Ride(3, new Moment(clockAt('2026-11-19 09:00')), 1, 30.0, null, Condition::Dry), new Ride(4, new Moment(clockAt('2026-11-19 09:00')), 2, 30.0, null, Condition::Dry),
+    ], [new Dip(1, new Moment(clockAt('2026-11-01 08:00')), 1)]);
+    $lines = namedNext($idle, baths: [$bath(BathNext::Ok), $bath(BathNext::Filter)], ridesIn: 3);
+    expect(array_values(array_filter($lines, fn(string $line) => preg_match('/^(no_|rides_in|bath)/', $line) === 1)))->toEqualCanonicalizing(['no_bike - - 2026-11-25', 'no_chain 1 - 2026-11-25', 'no_chain 2 - 2026-11-25', 'rides_in - - 2026-11-25', 'bath - - any day'])
+        ->and(implode(' ', namedNext($idle)))->not->toContain('rides_in')->not->toContain('bath ');
 });

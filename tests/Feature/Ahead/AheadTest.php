@@ -64,7 +64,7 @@ it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next a
     // More than one is willing to spend is said.
     ($this->does)('/ahead/terms', ['weekdays' => [4], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0, 'hours' => 0.1], 'put');
     expect(($this->plain)(($this->page)()['plan']['about']))->toContain('more than 6 min a week');
-    // ParsedPhrase in words it comes to the same.
+    // Said in words it comes to the same.
     ($this->does)('/command', ['text' => 'pot 17 dec']);
     expect(array_column(($this->page)()['plan']['pots'], 'date'))->toContain('2026-12-17');
     ($this->does)('/ahead/unfollow');
