@@ -196,6 +196,10 @@ final class BikeDips
         [$ways, $this->steps, $share] = [[$this->start()], 0, $this->prices[$price]->share];
         for ($day = 0; $day < $this->in->days; $day++) {
             if (in_array($day, $allowed, true)) {
+                // As many choices as there are sets of used chains: not begun where they are too many.
+                if ($this->steps + array_sum(array_map(fn(DipWay $way) => 2 ** count($way->run->worn()), $ways)) > $mostSteps) {
+                    return $this->least($price);
+                }
                 $ways = $this->dipped($ways, $day, 0, null, $share);
             }
             $this->steps += count($ways);
@@ -218,7 +222,6 @@ final class BikeDips
      *
      * @param list<DipWay> $ways
      * @param list<list<list<float>>>|null $room null: all are of interest, and how they came there makes no difference
-     *
      * @param float|null $share see beats
      *
      * @return list<DipWay>
