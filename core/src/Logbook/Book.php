@@ -163,10 +163,11 @@ final class Book
     /** What was ridden since the drivetrain of a bike was brushed; null: nobody said that it ever was. */
     public function brushed(int $bikeId, int $nowS): ?Brushed
     {
-        $last = null;
-        foreach (self::sorted($this->events) as $event) {
-            $last = $event instanceof Brushing && $event->bikeId === $bikeId && $event->moment->unixS <= $nowS ? $event : $last;
-        }
+        $brushings = array_values(array_filter(
+            $this->events,
+            fn(Entry $event) => $event instanceof Brushing && $event->bikeId === $bikeId && $event->moment->unixS <= $nowS,
+        ));
+        $last = array_last(self::sorted($brushings));
 
         return $last === null ? null : new Brushed($last, array_sum(array_map(
             fn(Ride $ride) => Entry::compare($ride, $last) > 0 && $ride->moment->unixS <= $nowS ? $ride->km : 0.0,

@@ -371,23 +371,24 @@ final class ChosenDips
     private function improve(array $pots, int $steps): void
     {
         $this->steps = $steps;
-        $tried = [];
-        do {
+        $tried = [implode(',', $pots) => true];
+        $this->along($pots);
+        for ($better = true; $better && $this->best !== null;) {
             $better = false;
-            foreach ($this->best === null || $tried === [] ? [$pots] : $this->variants() as $days) {
-                $key = implode(',', $days);
+            foreach ($this->variants() as $days) {
                 if ($this->steps < 0) {
                     return;
                 }
+                $key = implode(',', $days);
                 if (! isset($tried[$key])) {
                     $tried[$key] = true;
-                    if ($this->along($days) || count($tried) === 1) {
+                    if ($this->along($days)) {
                         $better = true;
                         break;
                     }
                 }
             }
-        } while ($better);
+        }
     }
 
     /**
