@@ -68,7 +68,7 @@ final class Problems
     {
         $response = Inertia::render('History/Conflict', app(ConflictProps::class)->of($e))->toResponse($request)->setStatusCode(409);
         if ($response instanceof JsonResponse) {
-            $response->setData(['url' => parse_url(url()->previousPath(), PHP_URL_PATH)] + $response->getData(true));
+            $response->setData(['url' => parse_url(url()->previousPath(), PHP_URL_PATH)] + (array) $response->getData(true));
         }
 
         return $response;

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Attributes\Scope;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use LogicException;
 
 /**
  * A guided job: its protocol as it was when it began, and the taps that were made since. It guides and is no part of the
@@ -67,5 +68,13 @@ final class GuidedJob extends WorkshopModel
     protected function open(Builder $query): void
     {
         $query->whereNull('ended_at')->orderBy('started_at');
+    }
+
+    /** A term that its kind keeps as a number. */
+    public function number(string $term): float
+    {
+        $value = $this->terms[$term] ?? null;
+
+        return is_numeric($value) ? (float) $value : throw new LogicException("The job {$this->id} has no {$term}.");
     }
 }

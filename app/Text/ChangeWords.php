@@ -7,7 +7,11 @@ namespace App\Text;
 use Dripel\Core\Explain\Change;
 use Dripel\Core\Logbook\Distance;
 
-/** What would change, in words: by chain, each figure before and after. */
+/**
+ * What would change, in words: by chain, each figure before and after.
+ *
+ * @phpstan-type ChangedChain array{chain: string, lines: list<array{name: string, before: string, after: string}>}
+ */
 final readonly class ChangeWords
 {
     public function __construct(private Speaker $speaker) {}
@@ -15,7 +19,7 @@ final readonly class ChangeWords
     /**
      * @param array<int, non-empty-list<Change>> $changes by chain
      *
-     * @return list<array{chain: string, lines: list<array{name: string, before: string, after: string}>}>
+     * @return list<ChangedChain>
      */
     public function of(array $changes): array
     {

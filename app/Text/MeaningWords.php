@@ -9,9 +9,25 @@ use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Wear\SpotsAgree;
 use Dripel\Core\Wear\WearReading;
+use Dripel\Core\Wear\WearVerdict;
 use Dripel\Core\Wear\WorkshopWear;
 
-/** What a reading would mean at its moment, before it is kept. */
+/**
+ * What a reading would mean at its moment, before it is kept.
+ *
+ * @phpstan-import-type WearView from WearWords
+ *
+ * @phpstan-type Meaning array{
+ *     reads: string,
+ *     agree: string|null,
+ *     uneven: bool,
+ *     verdict: value-of<WearVerdict>,
+ *     sentences: list<string>,
+ *     why: string|null,
+ *     unlikely: string|null,
+ *     wear: WearView,
+ * }
+ */
 final readonly class MeaningWords
 {
     public function __construct(private Book $book, private Voice $voice, private WorkshopWear $wear, private int $atS) {}
@@ -19,7 +35,7 @@ final readonly class MeaningWords
     /**
      * @param array<string, mixed> $input of wear.reading
      *
-     * @return array{reads: string, sentences: list<string>, unlikely: string|null, ...<string, mixed>}
+     * @return Meaning
      *
      * @throws InvalidInput at `spots.N…`
      */

@@ -7,15 +7,26 @@ namespace App\Text;
 use DateTimeImmutable;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Pot\HeatPoint;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PotHeatResult;
 
-/** How a pot heats up, in sentences: when it is liquid, when it is hot, when to plug it in, and what could go wrong. */
+/**
+ * How a pot heats up, in sentences: when it is liquid, when it is hot, when to plug it in, and what could go wrong.
+ *
+ * @phpstan-type HeatView array{
+ *     lines: list<string>,
+ *     warnings: list<string>,
+ *     curve: list<array{float, float}>,
+ *     limit: float,
+ *     melts: array{float, float},
+ * }
+ */
 final readonly class PotWords
 {
     public function __construct(private Voice $voice) {}
 
-    /** @return array{lines: list<string>, warnings: list<string>} */
+    /** @return HeatView */
     public function heat(BathState $bath, PotHeatInput $in, PotHeatResult $heat, ?string $by): array
     {
         $q = $this->voice->quantities;
@@ -38,6 +49,9 @@ final readonly class PotWords
                 $in->targetC > $bath->limitC ? $say('target_too_hot') : null,
                 $heat->equilibriumC !== null && $heat->equilibriumC > $bath->limitC ? $say('overheats') : null,
             ])),
+            'curve' => array_map(fn(HeatPoint $point) => [$point->min, $point->tempC], $heat->curve),
+            'limit' => $bath->limitC,
+            'melts' => [$in->wax->meltFromC, $in->wax->meltToC],
         ];
     }
 

@@ -26,7 +26,22 @@ use Dripel\Core\Wear\WearForecastResult;
 use Dripel\Core\Wear\WearReadingResult;
 use Dripel\Core\Wear\WearVerdict;
 
-/** Wear in sentences: how worn a chain is, what to do, when its limit comes, and why that is believed. */
+/**
+ * Wear in sentences: how worn a chain is, what to do, when its limit comes, and why that is believed.
+ *
+ * @phpstan-type WearView array{
+ *     limit: float,
+ *     value: float|null,
+ *     lower: float|null,
+ *     upper: float|null,
+ *     mean: float|null,
+ *     p10: float|null,
+ *     p90: float|null,
+ *     due?: bool,
+ *     text?: string,
+ *     of: string,
+ * }
+ */
 final readonly class WearWords
 {
     public function __construct(private Voice $voice) {}

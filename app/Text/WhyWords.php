@@ -7,12 +7,25 @@ namespace App\Text;
 use Dripel\Core\Explain\Why;
 use Dripel\Core\Explain\WhyLine;
 
-/** The explanation of a figure, ready to be read; the bare numbers stay beside the sentences. */
+/**
+ * The explanation of a figure, ready to be read; the bare numbers stay beside the sentences.
+ *
+ * @phpstan-type WhyLineView array{code: string, text: string, value: string, number: float|null, left: string|null, origin: string}
+ * @phpstan-type WhyView array{
+ *     figure: string,
+ *     title: string,
+ *     formula: string,
+ *     source: string,
+ *     value: float|null,
+ *     unit: string,
+ *     lines: list<WhyLineView>,
+ * }
+ */
 final readonly class WhyWords
 {
     public function __construct(private Voice $voice) {}
 
-    /** @return array<string, mixed> */
+    /** @return WhyView */
     public function of(Why $why): array
     {
         return [
@@ -26,7 +39,7 @@ final readonly class WhyWords
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return WhyLineView */
     private function line(WhyLine $line): array
     {
         $q = $this->voice->quantities;

@@ -13,6 +13,12 @@ return [
     'kinds' => ['road' => 'road', 'gravel' => 'gravel', 'mountain' => 'mountain', 'city' => 'city', 'indoor' => 'indoor'],
     'roles' => ['owner' => 'owner', 'member' => 'member', 'viewer' => 'viewer'],
     'speeds' => '{1} single speed|[2,*] :count speeds',
+    'number' => [
+        'any' => 'A number, such as 12.5 or 12,5.',
+        'whole' => 'A whole number.',
+        'least' => 'At least :least.',
+        'most' => 'At most :most.',
+    ],
     'theme' => ['day' => 'Day', 'night' => 'Night shift'],
     'changed_elsewhere' => 'Something changed elsewhere.',
     'shed' => [

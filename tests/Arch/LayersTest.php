@@ -136,3 +136,15 @@ it('asks the server through one door besides the pages', function (): void {
         $file->getFilename() === 'http.ts' || expect(preg_match('/\\bfetch\\(|XSRF/', (string) file_get_contents((string) $file)))->toBe(0, (string) $file);
     }
 });
+
+it('sends pages nothing whose shape is not said, and pages say no shape of their own', function (): void {
+    $root = dirname(__DIR__, 2);
+    foreach (glob("{$root}/app/Http/Props/*.php") ?: [] as $file) {
+        // What a form said goes back as it came.
+        expect(preg_replace('/@return array<string, mixed> what the form said/', '', (string) file_get_contents($file)))->not->toMatch('/@return (list<)?array<string, mixed>/', $file);
+    }
+    foreach (glob("{$root}/resources/js/Pages/*/*.vue") ?: [] as $file) {
+        preg_match('/defineProps<(.*?)>\(\)/s', (string) file_get_contents($file), $props);
+        expect($props[1] ?? 'nothing')->toMatch('/^(nothing|[A-Z]\w+Page( & .*)?|\{ job: JobView \}|\{( \w+: (string|boolean|number)(\[\])?;?)+ \})$/', $file);
+    }
+});

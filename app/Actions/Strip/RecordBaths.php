@@ -31,7 +31,7 @@ final class RecordBaths
                 'solvent' => $step->about['solvent'],
                 'volume_ml' => $again ? $step->about['fresh_ml'] : $step->about['volume_ml'],
                 'chains' => count($job->chains),
-                'start_g' => (float) $job->terms['start_g'],
+                'start_g' => $job->number('start_g'),
                 'look' => $step->code === 'lift' ? null : ($turn->answer === JobEventKind::Again ? 'cloudy' : 'clear'),
             ]);
             $baths++;

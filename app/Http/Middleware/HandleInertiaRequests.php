@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Models\Role;
 use App\Models\User;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
@@ -11,7 +12,20 @@ use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 
-/** What every page has: who is here, where, in which units, and what was just done. */
+/**
+ * What every page has: who is here, where, in which units, and what was just done.
+ *
+ * @phpstan-type HereView array{
+ *     person: string,
+ *     role: value-of<Role>,
+ *     mayWrite: bool,
+ *     workshop: string,
+ *     demo: bool,
+ *     revision: int,
+ *     distanceUnit: string,
+ *     currency: string,
+ * }
+ */
 final class HandleInertiaRequests extends Middleware
 {
     protected $rootView = 'app';
@@ -27,7 +41,7 @@ final class HandleInertiaRequests extends Middleware
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return HereView */
     private function here(): array
     {
         $current = app(CurrentWorkshop::class);

@@ -26,7 +26,73 @@ use Dripel\Core\Plan\ShoppingItem;
 use Dripel\Core\Plan\WorkshopPlan;
 use Dripel\Core\Wear\WorkshopWear;
 
-/** The weeks ahead as lanes, what breaks and what mends it. */
+/**
+ * The weeks ahead as lanes, what breaks and what mends it.
+ *
+ * @phpstan-import-type FormDefaults from FormProps
+ *
+ * @phpstan-type PlanRepairLine array{text: string, bottle: bool, dates: list<string>}
+ * @phpstan-type PlanPot array{day: int, date: string, label: string, text: string, chains: list<int>, pinned: bool}
+ * @phpstan-type LaneDayView array{
+ *     before: float,
+ *     after: float,
+ *     ride: float,
+ *     swap: string|null,
+ *     drip: string|null,
+ *     pot: bool,
+ *     kept: string|null,
+ *     measure: string|null,
+ *     broken: bool,
+ *     text: string,
+ * }
+ * @phpstan-type PlanLane array{
+ *     bike: int,
+ *     name: string,
+ *     about: string,
+ *     days: list<LaneDayView>,
+ * }
+ * @phpstan-type PlanDay array{date: string, potDate: string, label: string, weekend: bool, allowed: bool}
+ * @phpstan-type PlanView array{
+ *     headline: string,
+ *     about: string,
+ *     feasible: bool,
+ *     blocked: string|null,
+ *     broken: list<string>,
+ *     doubts: list<string>,
+ *     repairs: list<PlanRepairLine>,
+ *     bottle: bool,
+ *     pots: list<PlanPot>,
+ *     days: list<PlanDay>,
+ *     lanes: list<PlanLane>,
+ * }
+ * @phpstan-type PlanTermsView array{
+ *     weekdays: list<int>,
+ *     pot_time: 'evening'|'morning',
+ *     fixed: string,
+ *     dip: string,
+ *     batch: string,
+ *     swap: string,
+ *     topup: string,
+ *     margin: string,
+ *     hours: string,
+ * }
+ * @phpstan-type AheadPage array{
+ *     weeks: int,
+ *     mostWeeks: int,
+ *     plan: PlanView,
+ *     shopping: list<array{what: string, by: string, why: string, cost: string, soon: bool}>,
+ *     byHand: bool,
+ *     followed: bool,
+ *     pinned: list<string>,
+ *     forbidden: list<string>,
+ *     remedies: list<array{title: string, does: string, good: bool}>,
+ *     terms: PlanTermsView,
+ *     weekdays: list<array{value: int, title: string}>,
+ *     rides: list<array{id: int, text: string}>,
+ *     calendar: string|null,
+ *     forms: FormDefaults,
+ * }
+ */
 final readonly class AheadProps
 {
     /** What is needed within so many days is soon. */
@@ -44,10 +110,11 @@ final readonly class AheadProps
 
     /**
      * @param list<PlannedRide> $rides
+     * @param list<ShoppingItem> $shopping
      *
-     * @return array<string, mixed>
+     * @return AheadPage
      */
-    public function page(Workshop $workshop, array $rides, int $weeks): array
+    public function page(Workshop $workshop, array $rides, array $shopping, PriceList $prices, int $weeks): array
     {
         $terms = $this->plan->terms;
         $q = $this->voice->quantities;
@@ -56,6 +123,7 @@ final readonly class AheadProps
             'weeks' => $weeks,
             'mostWeeks' => ReadPlan::MOST_WEEKS,
             'plan' => $this->plan($this->plan->held(), $this->plan->heldDays(), $this->plan->heldBottle()),
+            'shopping' => $this->shopping($shopping, $prices),
             'byHand' => $this->plan->byHand() !== [],
             'followed' => $terms->followed,
             'pinned' => $terms->pinned,
@@ -93,7 +161,7 @@ final readonly class AheadProps
      *
      * @return list<array{what: string, by: string, why: string, cost: string, soon: bool}>
      */
-    public function shopping(array $items, PriceList $prices): array
+    private function shopping(array $items, PriceList $prices): array
     {
         $q = $this->voice->quantities;
 
@@ -119,7 +187,7 @@ final readonly class AheadProps
      *
      * @param list<int> $potDays
      *
-     * @return array<string, mixed>
+     * @return PlanView
      */
     public function plan(PotDaysResult $result, array $potDays, bool $bottle): array
     {
@@ -162,7 +230,7 @@ final readonly class AheadProps
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return PlanRepairLine */
     private function repair(PlanRepair $repair): array
     {
         $time = ['time' => $this->words->minutes($repair->bottle ? count($repair->plan->topUps) * $this->plan->terms->topUpMinutes : array_sum(array_map(fn(PlannedPotDay $one) => $one->day === $repair->potDay ? $this->words->potMinutes($one) : 0.0, $repair->plan->potDays)))];
@@ -179,7 +247,7 @@ final readonly class AheadProps
     /**
      * @param array<int, list<LaneDay>> $lanes also where the plan broke before
      *
-     * @return array<string, mixed>
+     * @return PlanPot
      */
     private function pot(int $day, array $lanes): array
     {
@@ -187,7 +255,7 @@ final readonly class AheadProps
         $found = new PlannedPotDay($day, $this->plan->input->batches(count($dips)), $dips);
 
         return [
-            'day' => $day, 'date' => $this->plan->potOn($day), 'label' => $this->words->day($this->plan->potOn($day)), 'text' => $this->words->pot($found), 'chains' => $found->dips,
+            'day' => $day, 'date' => $this->plan->potOn($day), 'label' => $this->words->day($this->plan->potOn($day)), 'text' => $this->words->pot($found), 'chains' => array_map(intval(...), $found->dips),
             'pinned' => in_array($this->plan->potOn($day), $this->plan->terms->pinned, true),
         ];
     }
@@ -206,7 +274,7 @@ final readonly class AheadProps
      * @param list<LaneDay> $days
      * @param array<int, int> $measuring day by chain
      *
-     * @return array<string, mixed>
+     * @return PlanLane
      */
     private function lane(int $bikeId, array $days, array $measuring): array
     {

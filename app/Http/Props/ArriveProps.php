@@ -13,12 +13,36 @@ use App\Text\Speaker;
 use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
 
-/** The forms by which used bikes and parts come in. */
+/**
+ * The forms by which used bikes and parts come in.
+ *
+ * @phpstan-import-type Choice from FormProps
+ * @phpstan-import-type FormDefaults from FormProps
+ *
+ * @phpstan-type PartsTablePage array{
+ *     columns: list<string>,
+ *     text: string|null,
+ *     problem: string|null,
+ *     ready: bool,
+ *     rows: list<array{
+ *         line: int,
+ *         cells: list<string>,
+ *         errors: list<array{column: string, text: string}>,
+ *         newBike: bool,
+ *     }>,
+ * }
+ * @phpstan-type ArrivePage array{
+ *     bike: array{id: int, name: string, letters: list<string>, free: bool}|null,
+ *     interval: string,
+ *     kinds: list<Choice>,
+ *     forms: FormDefaults,
+ * }
+ */
 final readonly class ArriveProps
 {
     public function __construct(private CurrentWorkshop $current, private ReadBook $readBook, private Speaker $speaker) {}
 
-    /** @return array<string, mixed> */
+    /** @return ArrivePage */
     public function form(?int $bikeId): array
     {
         [$book, $voice] = $this->read();
@@ -39,7 +63,7 @@ final readonly class ArriveProps
     /**
      * @param string|null $text null: nothing chosen yet
      *
-     * @return array<string, mixed>
+     * @return PartsTablePage
      */
     public function table(?string $text): array
     {

@@ -6,18 +6,67 @@ namespace App\Http\Props;
 
 use App\Http\Requests\Bikes\BikeRequest;
 use App\Text\Voice;
+use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Commute;
 use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Wear\LimitSchool;
 
-/** The form of a bike, new or known. */
+/**
+ * The form of a bike, new or known.
+ *
+ * @phpstan-import-type Choice from FormProps
+ * @phpstan-import-type FormDefaults from FormProps
+ * @phpstan-import-type PartInDrawer from PartProps
+ * @phpstan-import-type PartOnBike from PartProps
+ *
+ * @phpstan-type CommuteValues array{
+ *     weekdays: list<int>,
+ *     time: string,
+ *     distance: string,
+ *     hours: string,
+ *     condition: value-of<Condition>,
+ *     from: string,
+ *     until: string,
+ * }
+ * @phpstan-type CommuteLine array{
+ *     id: int,
+ *     text: string,
+ *     values: CommuteValues,
+ * }
+ * @phpstan-type BikePage array{
+ *     bike: int|null,
+ *     values: array{
+ *         name: string,
+ *         kind: string,
+ *         speeds: int,
+ *         interval: string,
+ *         interval_hours: float|null,
+ *         limit_school: value-of<LimitSchool>,
+ *         by_ear: bool,
+ *         drip_only: bool,
+ *         week_summer: string,
+ *         week_winter: string,
+ *         chains_wanted: string,
+ *         target_life: string,
+ *     },
+ *     parts: list<PartOnBike>,
+ *     drawer: list<PartInDrawer>,
+ *     partKinds: list<array{value: value-of<PartKind>, title: string}>,
+ *     brushed: string,
+ *     commutes: list<CommuteLine>,
+ *     weekdays: list<array{value: int, title: string}>,
+ *     forms: FormDefaults,
+ *     kinds: list<Choice>,
+ *     schools: list<array{value: string, title: string, reason: string}>,
+ * }
+ */
 final readonly class BikeProps
 {
     public function __construct(private Book $book, private Voice $voice) {}
 
-    /** @return array<string, mixed> */
+    /** @return BikePage */
     public function of(?int $bikeId): array
     {
         $settings = $this->book->settings;
@@ -57,7 +106,7 @@ final readonly class BikeProps
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return CommuteLine */
     private function commute(Commute $commute): array
     {
         $q = $this->voice->quantities;

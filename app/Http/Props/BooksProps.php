@@ -25,14 +25,68 @@ use Dripel\Core\Strip\JarRole;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Strip\Solvent;
 
-/** The books: solvent jars, the price list, spare quick links. */
+/**
+ * The books: solvent jars, the price list, spare quick links.
+ *
+ * @phpstan-import-type BottleView from DripProps
+ * @phpstan-import-type Choice from FormProps
+ * @phpstan-import-type FormDefaults from FormProps
+ * @phpstan-import-type PartInBooks from PartProps
+ * @phpstan-import-type PotChoices from PotProps
+ * @phpstan-import-type PotInBooks from PotProps
+ *
+ * @phpstan-type JarView array{
+ *     id: int,
+ *     name: string,
+ *     role: value-of<JarRole>,
+ *     roleName: string,
+ *     holds: string,
+ *     empty: bool,
+ *     since: string,
+ *     done: int,
+ *     allowed: int|null,
+ *     cleanings: string,
+ *     because: string,
+ *     grease: string,
+ *     spent: string|null,
+ *     settling: string|null,
+ *     inJob: string|null,
+ *     hazard: string,
+ *     hazardBy: string,
+ *     signal: string|null,
+ *     volume: string,
+ *     entries: list<array{id: int, day: string, text: string}>,
+ *     acts: list<array{value: value-of<JarAct>, title: string, volume: bool}>,
+ * }
+ * @phpstan-type PriceLine array{id: int, supply: string, amount: string, quantity: string, from: string}
+ * @phpstan-type LinkInDrawer array{id: int, name: string, about: string, price: string}
+ * @phpstan-type SolventChoice array{
+ *     value: value-of<Solvent>,
+ *     title: string,
+ *     hazard: string,
+ * }
+ * @phpstan-type BooksPage array{
+ *     pots: list<PotInBooks>,
+ *     potChoices: PotChoices,
+ *     jars: list<JarView>,
+ *     bottles: list<BottleView>,
+ *     prices: list<PriceLine>,
+ *     parts: list<PartInBooks>,
+ *     links: list<LinkInDrawer>,
+ *     solvents: list<SolventChoice>,
+ *     roles: list<Choice>,
+ *     supplies: list<array{value: string, title: string, unit: string, usual: '1'|'1000'}>,
+ *     units: array{mass: string, temperature: string, currency: string},
+ *     forms: FormDefaults,
+ * }
+ */
 final readonly class BooksProps
 {
     private const ENTRIES = 8;
 
     public function __construct(private ReadBook $readBook, private ReadJars $readJars, private ReadBaths $readBaths, private ReadPrices $readPrices, private Speaker $speaker) {}
 
-    /** @return array<string, mixed> */
+    /** @return BooksPage */
     public function all(Workshop $workshop): array
     {
         $voice = $this->speaker->voice();
@@ -60,7 +114,7 @@ final readonly class BooksProps
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return JarView */
     private function jar(Workshop $workshop, JarState $jar, bool $busy, StripWords $words, Voice $voice): array
     {
         $q = $voice->quantities;
@@ -99,7 +153,7 @@ final readonly class BooksProps
         ];
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<PriceLine> */
     private function prices(Workshop $workshop, Voice $voice): array
     {
         $q = $voice->quantities;
@@ -119,7 +173,7 @@ final readonly class BooksProps
         ])->all());
     }
 
-    /** @return array<string, mixed> */
+    /** @return LinkInDrawer */
     private function link(Part $link, Voice $voice): array
     {
         $settings = $voice->settings;

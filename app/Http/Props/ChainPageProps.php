@@ -18,18 +18,121 @@ use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\RidingHabit;
+use Dripel\Core\Strip\Load;
 use Dripel\Core\Wear\ForecastReading;
+use Dripel\Core\Wear\WearVerdict;
 use Dripel\Core\Wear\WorkshopWear;
 
-/** The page of one chain, and the form of a new one. */
+/**
+ * The page of one chain, and the form of a new one.
+ *
+ * @phpstan-import-type ChainView from ChainProps
+ * @phpstan-import-type PotChain from ChainProps
+ * @phpstan-import-type FormDefaults from FormProps
+ * @phpstan-import-type LinkOfChain from PartProps
+ * @phpstan-import-type OpeningView from PartProps
+ * @phpstan-import-type PotView from PotProps
+ * @phpstan-import-type WhyView from WhyWords
+ *
+ * @phpstan-type ForecastView array{
+ *     sentences: list<string>,
+ *     why: string,
+ *     verdict: value-of<WearVerdict>,
+ *     band: list<array{float, float, float, float}>,
+ *     readings: list<array{km: float, value: float|null, sigma: float, lower: float|null, upper: float|null}>,
+ *     limit: float,
+ *     limitText: string,
+ *     now: float,
+ *     atLimit: array{p10: float, p50: float|null, p90: float|null}|null,
+ *     far: float,
+ *     farText: string,
+ * }
+ * @phpstan-type ChainKnown array{
+ *     load: value-of<Load>,
+ *     joint: string,
+ *     directional: bool,
+ *     mass: string,
+ *     drip_interval: string,
+ *     price: string,
+ *     bought_on: string,
+ *     event: string,
+ *     event_on: string,
+ *     dipped_after: string,
+ *     half_link: bool,
+ * }
+ * @phpstan-type NewChainPage array{
+ *     bike: int|null,
+ *     defaults: list<array{bike: int, label: string, speeds: int, pitches: int|null, canFit: bool}>,
+ *     units: array{mass: string, currency: string},
+ *     forms: FormDefaults,
+ * }
+ * @phpstan-type ChainPage array{
+ *     chain: ChainView,
+ *     forPot: PotChain,
+ *     bike: array{id: int, name: string}|null,
+ *     on: int|null,
+ *     retired: bool,
+ *     story: list<array{name: string, value: string}>,
+ *     pots: list<PotView>,
+ *     outlook: list<string>|null,
+ *     facts: array{
+ *         array{name: string, value: string, why: string},
+ *         array{name: string, value: string, why: null},
+ *         array{name: string, value: string, why: string|null},
+ *         array{name: string, value: string, why: null},
+ *         array{name: string, value: string, why: null},
+ *     },
+ *     opening: OpeningView|null,
+ *     link: LinkOfChain|null,
+ *     why: list<WhyView>,
+ *     timeline: array{
+ *         entries: list<array{
+ *             type: string,
+ *             id: int|null,
+ *             day: string,
+ *             time: string|null,
+ *             date: string,
+ *             text: string,
+ *             left?: string|null,
+ *         }>,
+ *         more: int,
+ *     },
+ *     edit: array{
+ *         label: string,
+ *         speeds: string,
+ *         pitches: string,
+ *         bike_id: int|null,
+ *         load: value-of<Load>,
+ *         joint: string,
+ *         directional: bool,
+ *         mass: string,
+ *         drip_interval: string,
+ *         price: string,
+ *         bought_on: string,
+ *         event: string,
+ *         event_on: string,
+ *         dipped_after: string,
+ *         half_link: bool,
+ *     },
+ *     units: array{mass: string, currency: string},
+ *     about: list<array{name: string, value: string}>,
+ *     job: string|null,
+ *     forms: FormDefaults,
+ * }
+ */
 final readonly class ChainPageProps
 {
     private const TIMELINE = 60;
 
     public function __construct(private Book $book, private Voice $voice, private WorkshopWear $wear) {}
 
-    /** @return array<string, mixed> */
-    public function show(int $chainId, bool $whole, ?string $jobId = null): array
+    /**
+     * @param list<array{name: string, value: string}> $story of a retired chain
+     * @param list<PotView> $pots
+     *
+     * @return ChainPage
+     */
+    public function show(int $chainId, bool $whole, ?string $jobId, array $story, array $pots): array
     {
         $chain = $this->book->chain($chainId, $this->voice->nowS);
         $settings = $this->book->settings;
@@ -42,9 +145,12 @@ final readonly class ChainPageProps
 
         return [
             'chain' => (new ChainProps($this->voice))->of($chain, $this->wear->of($chain)?->result),
+            'forPot' => (new ChainProps($this->voice))->forPot($chain, true),
             'bike' => $bikeId === null ? null : ['id' => $bikeId, 'name' => $this->voice->names->bike($bikeId)],
             'on' => $onBike,
             'retired' => $chain->retired(),
+            'story' => $story,
+            'pots' => $pots,
             'outlook' => $onBike === null ? null : (new ChainWords($this->voice))->outlook($chain, $goodUntil, $habit->weeklyKm ?? 0.0),
             'facts' => [
                 ['name' => $this->voice->say('ui.chain.km'), 'value' => $q->ridden($chain->km), 'why' => 'km'],
@@ -59,8 +165,8 @@ final readonly class ChainPageProps
             'timeline' => (new TimelineProps($this->book, $this->voice))->of($chain, $whole ? PHP_INT_MAX : self::TIMELINE),
             'edit' => [
                 'label' => $this->voice->names->chain($chainId),
-                'speeds' => $settings->whole(SettingKey::ChainSpeeds, $chainId, 1),
-                'pitches' => $settings->whole(SettingKey::ChainPitches, $chainId) ?: null,
+                'speeds' => (string) $settings->whole(SettingKey::ChainSpeeds, $chainId, 1),
+                'pitches' => (string) ($settings->whole(SettingKey::ChainPitches, $chainId) ?: ''),
                 'bike_id' => $settings->home($chainId, $this->voice->nowS),
                 ...$this->known($chainId),
             ],
@@ -71,7 +177,7 @@ final readonly class ChainPageProps
         ];
     }
 
-    /** @return array<string, mixed>|null how worn it is and when its limit comes; null where nobody knows its km */
+    /** @return ForecastView|null how worn it is and when its limit comes; null where nobody knows its km */
     public function forecast(int $chainId): ?array
     {
         $chain = $this->book->chain($chainId, $this->voice->nowS);
@@ -83,6 +189,10 @@ final readonly class ChainPageProps
         $q = $this->voice->quantities;
         $farKm = $forecast->farKm();
 
+        $now = $forecast->input->nowKm;
+        $firstKm = $forecast->result->kmToLimitP10;
+        $on = fn(?float $aheadKm): ?float => $aheadKm === null ? null : $now + $aheadKm;
+
         return [
             'sentences' => $words->sentences($forecast),
             'why' => $words->why($forecast, $chain, $this->wear->tellingOf($chainId)),
@@ -91,18 +201,15 @@ final readonly class ChainPageProps
             'readings' => array_map(fn(ForecastReading $reading) => ['km' => $reading->km, 'value' => $reading->valuePct, 'sigma' => $reading->sigmaPct, 'lower' => $reading->lowerPct, 'upper' => $reading->upperPct], $forecast->input->readings),
             'limit' => $forecast->input->limitPct,
             'limitText' => $q->mark($forecast->input->limitPct),
-            'now' => $forecast->input->nowKm,
+            'now' => $now,
             // Where on its way the limit is reached, in eight of ten cases.
-            'atLimit' => $forecast->result->kmToLimitP10 === null || $forecast->result->kmToLimitP10 <= 0.0 ? null : array_map(
-                fn(?float $ahead) => $ahead === null ? null : $forecast->input->nowKm + $ahead,
-                ['p10' => $forecast->result->kmToLimitP10, 'p50' => $forecast->result->kmToLimitP50, 'p90' => $forecast->result->kmToLimitP90],
-            ),
+            'atLimit' => $firstKm === null || $firstKm <= 0.0 ? null : ['p10' => $now + $firstKm, 'p50' => $on($forecast->result->kmToLimitP50), 'p90' => $on($forecast->result->kmToLimitP90)],
             'far' => $farKm,
             'farText' => $q->distance($farKm),
         ];
     }
 
-    /** @return array<string, mixed> what a form about it starts from */
+    /** @return ChainKnown what a form about it starts from */
     private function known(int $chainId): array
     {
         $settings = $this->book->settings;
@@ -163,7 +270,7 @@ final readonly class ChainPageProps
         };
     }
 
-    /** @return array<string, mixed> */
+    /** @return NewChainPage */
     public function create(?int $bikeId): array
     {
         return [

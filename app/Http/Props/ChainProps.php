@@ -12,11 +12,41 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\OpenJob;
+use Dripel\Core\PotDay\RinseSchool;
 use Dripel\Core\Strip\BareState;
 use Dripel\Core\Wear\ReadingDue;
 use Dripel\Core\Wear\WearForecastResult;
 
-/** A chain as it is drawn: its coat, its state in words, its wear. */
+/**
+ * A chain as it is drawn: its coat, its state in words, its wear.
+ *
+ * @phpstan-import-type WearView from WearWords
+ *
+ * @phpstan-type PotChain array{id: int, name: string, word: string, detail: string, rinse: bool, rust: bool, proposed: bool}
+ * @phpstan-type ChainView array{
+ *     id: int,
+ *     label: string,
+ *     name: string,
+ *     coat: float,
+ *     status: value-of<ChainStatus>,
+ *     directional: bool,
+ *     word: string,
+ *     detail: string,
+ *     job: string|null,
+ *     late: bool,
+ *     ready: bool,
+ *     wantsDip: bool,
+ *     worn: bool,
+ *     waxed: bool,
+ *     unsure: bool,
+ *     leftKm: float,
+ *     left: string,
+ *     wear: WearView,
+ *     wearLine: string,
+ *     fit: list<array{note: string, forbids: bool, text: string}>,
+ *     links: list<int>,
+ * }
+ */
 final readonly class ChainProps
 {
     private ChainWords $words;
@@ -27,8 +57,13 @@ final readonly class ChainProps
         $this->words = new ChainWords($voice);
     }
 
-    /** @return array<string, mixed> */
-    public function of(ChainState $chain, ?WearForecastResult $forecast = null): array
+    /**
+     * @param list<array{note: string, forbids: bool, text: string}> $fit what speaks for and against hanging it on a bike
+     * @param list<int> $links the spare quick links that suit it
+     *
+     * @return ChainView
+     */
+    public function of(ChainState $chain, ?WearForecastResult $forecast = null, array $fit = [], array $links = []): array
     {
         $job = array_values(array_filter($this->jobs, fn(OpenJob $open) => ! $open->planned && in_array($chain->chainId, $open->chainIds, true)))[0] ?? null;
 
@@ -65,6 +100,22 @@ final readonly class ChainProps
                 'of' => $forecast === null ? $this->words->wearAndLimit($chain) : (new WearWords($this->voice))->now($forecast, $chain->terms->limitPct),
             ],
             'wearLine' => $this->words->wear($chain),
+            'fit' => $fit,
+            'links' => $links,
+        ];
+    }
+
+    /** @return PotChain as the pot would take it */
+    public function forPot(ChainState $chain, bool $proposed): array
+    {
+        return [
+            'id' => $chain->chainId,
+            'name' => $this->voice->names->fullChain($chain->chainId),
+            'word' => $this->words->status($chain),
+            'detail' => $this->words->detail($chain),
+            'rinse' => RinseSchool::usual($chain) !== RinseSchool::Straight,
+            'rust' => $chain->bare?->state === BareState::Late,
+            'proposed' => $proposed,
         ];
     }
 

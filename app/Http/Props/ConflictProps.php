@@ -15,7 +15,28 @@ use App\Support\CurrentWorkshop;
 use App\Text\Speaker;
 use Dripel\Core\Logbook\Ride as CoreRide;
 
-/** Two versions of one entry side by side: what is there now, and what was about to be written. */
+/**
+ * Two versions of one entry side by side: what is there now, and what was about to be written.
+ *
+ * @phpstan-type ConflictVersion array{
+ *     id: int,
+ *     day: string,
+ *     time: string|null,
+ *     bikeName?: string,
+ *     km?: string,
+ *     hours?: string|null,
+ *     conditionName?: string,
+ * }
+ * @phpstan-type ConflictPage array{
+ *     seen: ConflictVersion,
+ *     current: ConflictVersion|null,
+ *     by: string|null,
+ *     wanted: array<string, mixed>,
+ *     yours: string,
+ *     deleting: bool,
+ *     again: array{method: 'put'|'post'|'delete', url: string}|null,
+ * }
+ */
 final readonly class ConflictProps
 {
     /** What of a form is shown as what somebody entered. */
@@ -23,13 +44,12 @@ final readonly class ConflictProps
 
     public function __construct(private Speaker $speaker, private CurrentWorkshop $current, private ReadBook $readBook) {}
 
-    /** @return array<string, mixed> */
+    /** @return ConflictPage */
     public function of(VersionMoved $e): array
     {
         $by = $e->current?->action()->with('user')->first()?->who();
 
         return [
-            'type' => $e->seen->getTable(),
             'seen' => $this->version($e->seen),
             'current' => $e->current === null ? null : $this->version($e->current),
             'by' => $by,
@@ -40,11 +60,15 @@ final readonly class ConflictProps
         ];
     }
 
-    /** @return array{method: string, url: string} where the form went, with the version that is there now in the place of the one that was seen */
+    /** @return array{method: 'put'|'post'|'delete', url: string} where the form went, with the version that is there now in the place of the one that was seen */
     private function again(int $seenId, int $currentId): array
     {
         return [
-            'method' => strtolower(request()->method()),
+            'method' => match (request()->method()) {
+                'DELETE' => 'delete',
+                'PUT' => 'put',
+                default => 'post',
+            },
             'url' => (string) preg_replace("#/{$seenId}(?=/|$)#", "/{$currentId}", '/'.request()->path()),
         ];
     }
@@ -54,7 +78,7 @@ final readonly class ConflictProps
     {
         $wanted = request()->except(['action_id', '_token', '_method']);
         if (is_array($wanted['rides'] ?? null)) {
-            $wanted['rides'] = array_map(fn(mixed $id) => (int) $id === $seenId ? $currentId : $id, $wanted['rides']);
+            $wanted['rides'] = array_map(fn(mixed $id) => is_numeric($id) && (int) $id === $seenId ? $currentId : $id, $wanted['rides']);
         }
 
         return $wanted;
@@ -73,7 +97,7 @@ final readonly class ConflictProps
         };
     }
 
-    /** @return array<string, mixed> */
+    /** @return ConflictVersion */
     private function version(Entry $row): array
     {
         $voice = $this->speaker->voice();

@@ -8,12 +8,16 @@ use App\Logbook\ActionKind;
 use App\Models\Action;
 use App\Text\Speaker;
 
-/** The bar after an action: what was done, and the id with which it can be taken back. */
+/**
+ * The bar after an action: what was done, and the id with which it can be taken back.
+ *
+ * @phpstan-type DoneView array{text: string, undo: string|null, key: string}
+ */
 final readonly class DoneProps
 {
     public function __construct(private Speaker $speaker) {}
 
-    /** @return array{text: string, undo: string|null, key: string} */
+    /** @return DoneView */
     public function of(Action $action): array
     {
         $nothing = $action->about->changed === [];

@@ -16,12 +16,36 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\Rail;
 
-/** Drip wax: the plan of a top-up, and the bottles. */
+/**
+ * Drip wax: the plan of a top-up, and the bottles.
+ *
+ * @phpstan-import-type Choice from FormProps
+ * @phpstan-import-type FormDefaults from FormProps
+ *
+ * @phpstan-type DripPlan array{lines: list<string>, steps: list<array{title: string, time: string}>}
+ * @phpstan-type BottleView array{
+ *     left: string,
+ *     about: string,
+ *     id: int,
+ *     name: string,
+ *     share: float,
+ *     price: string,
+ *     values: array{volume: string, left: string, opened: string, price: string},
+ * }
+ * @phpstan-type DripPlanPage array{
+ *     chain: array{id: int, name: string},
+ *     proposed: array{place: 'on_bike'|'in_box', washed: bool, warmed: bool, coats: int, excess: 'wipe'|'leave'},
+ *     places: list<Choice>,
+ *     schools: list<Choice>,
+ *     bottles: list<array{value: int, title: string}>,
+ *     forms: FormDefaults,
+ * }
+ */
 final readonly class DripProps
 {
     public function __construct(private Book $book, private Voice $voice) {}
 
-    /** @return array<string, mixed> the page that plans a top-up, with what is proposed */
+    /** @return DripPlanPage the page that plans a top-up, with what is proposed */
     public function create(int $chainId): array
     {
         $place = $this->book->fittings->bikeOf($chainId, $this->voice->nowS) === null ? DripPlace::InBox : DripPlace::OnBike;
@@ -38,7 +62,7 @@ final readonly class DripProps
         ];
     }
 
-    /** @return array<string, mixed> what follows from a wish */
+    /** @return DripPlan what follows from a wish */
     public function plan(DripDraft $draft): array
     {
         $words = new DripWords($this->voice);
@@ -56,7 +80,7 @@ final readonly class DripProps
         return array_map(fn(BottleState $bottle) => ['value' => $bottle->bottleId, 'title' => $this->voice->names->bottle($bottle->bottleId).', '.(new DripWords($this->voice))->bottle($bottle)['left']], BottleState::all($this->book, $this->voice->nowS));
     }
 
-    /** @return list<array<string, mixed>> for the books */
+    /** @return list<BottleView> for the books */
     public function shelf(): array
     {
         $settings = $this->voice->settings;

@@ -13,12 +13,37 @@ use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Wear\Instrument;
 
-/** What forms start from: now as a local day and time, the bikes with the chain on each, the conditions. */
+/**
+ * What forms start from: now as a local day and time, the bikes with the chain on each, the conditions.
+ *
+ * @phpstan-import-type InstrumentView from GaugeProps
+ *
+ * @phpstan-type Choice array{value: string, title: string}
+ * @phpstan-type FormDefaults array{
+ *     date: string,
+ *     time: string,
+ *     rideTime: string,
+ *     massUnit: string,
+ *     bikes: list<array{
+ *         id: int,
+ *         name: string,
+ *         chain: string|null,
+ *         chainId: int|null,
+ *         since: array{date: string, time: string}|null,
+ *         chains: list<array{id: int, label: string}>,
+ *     }>,
+ *     conditions: list<array{value: string, title: string, note: string}>,
+ *     instruments: list<InstrumentView>,
+ *     pitchesHint: string,
+ *     bottles: list<array{value: int, title: string}>,
+ *     topUp: string,
+ * }
+ */
 final readonly class FormProps
 {
     public function __construct(private Book $book, private Voice $voice) {}
 
-    /** @return array<string, mixed> */
+    /** @return FormDefaults */
     public function all(): array
     {
         $q = $this->voice->quantities;

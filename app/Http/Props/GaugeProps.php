@@ -22,11 +22,87 @@ use Dripel\Core\Plan\EvenWear;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Wear\Instrument;
+use Dripel\Core\Wear\InstrumentKind;
 use Dripel\Core\Wear\ReadingDue;
 use Dripel\Core\Wear\WearForecastResult;
+use Dripel\Core\Wear\WearVerdict;
 use Dripel\Core\Wear\WorkshopWear;
 
-/** The bench of measuring: each bike's chains against one another and the cassette, the instruments, what is expected. */
+/**
+ * The bench of measuring: each bike's chains against one another and the cassette, the instruments, what is expected.
+ *
+ * @phpstan-import-type FormDefaults from FormProps
+ * @phpstan-import-type PartOnBike from PartProps
+ *
+ * @phpstan-type WornChain array{
+ *     id: int,
+ *     label: string,
+ *     name: string,
+ *     fitted: bool,
+ *     ready: bool,
+ *     km: string,
+ *     mean: float|null,
+ *     p10: float|null,
+ *     p90: float|null,
+ *     now: string,
+ *     last: string,
+ *     verdict: value-of<WearVerdict>|null,
+ *     due: bool,
+ *     sentences: list<string>,
+ * }
+ * @phpstan-type EarAdvice array{text: string, reason: string, now: string, open: bool}
+ * @phpstan-type EarView array{
+ *     sentences: list<string>,
+ *     cycles: list<array{share: float, loud: bool, open: bool, text: string}>,
+ *     quiet: list<float>,
+ *     interval: float,
+ *     intervalText: string,
+ *     farText: string,
+ * }
+ * @phpstan-type ExpectedLife array{points: list<array{interval: string, life: string, text: string}>, house: bool, own: string}
+ * @phpstan-type InstrumentView array{
+ *     id: int|null,
+ *     kind: value-of<InstrumentKind>,
+ *     name: string,
+ *     about: string,
+ *     marks: list<string>,
+ *     pitches: int,
+ *     zero: string,
+ * }
+ * @phpstan-type KeptInstrument array{
+ *     uncertainty: string,
+ *     marks_text: string,
+ *     id: int|null,
+ *     kind: value-of<InstrumentKind>,
+ *     name: string,
+ *     about: string,
+ *     marks: list<string>,
+ *     pitches: int,
+ *     zero: string,
+ * }
+ * @phpstan-type WornBike array{
+ *     id: int,
+ *     name: string,
+ *     limit: float,
+ *     limitText: string,
+ *     school: string,
+ *     top: float,
+ *     chains: list<WornChain>,
+ *     even: string|null,
+ *     supply: string|null,
+ *     parts: list<PartOnBike>,
+ *     advice: EarAdvice|null,
+ *     ear: EarView|null,
+ * }
+ * @phpstan-type GaugePage array{
+ *     bikes: list<WornBike>,
+ *     instruments: list<KeptInstrument>,
+ *     gauges: list<array{id: int, name: string}>,
+ *     expected: ExpectedLife,
+ *     forms: FormDefaults,
+ *     unit: string,
+ * }
+ */
 final readonly class GaugeProps
 {
     /** The newest that a chart shows, and the steps of its curve. */
@@ -41,7 +117,7 @@ final readonly class GaugeProps
         $this->words = new WearWords($voice);
     }
 
-    /** @return array<string, mixed> */
+    /** @return GaugePage */
     public function all(Workshop $workshop): array
     {
         return [
@@ -54,7 +130,7 @@ final readonly class GaugeProps
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return WornBike */
     private function bike(Rail $rail): array
     {
         $q = $this->voice->quantities;
@@ -83,7 +159,7 @@ final readonly class GaugeProps
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return WornChain */
     private function chain(ChainState $chain, ?WearForecastResult $result, bool $fitted): array
     {
         $q = $this->voice->quantities;
@@ -107,7 +183,7 @@ final readonly class GaugeProps
         ];
     }
 
-    /** @return array<string, mixed>|null nothing where it is what is ridden, or was declined */
+    /** @return EarAdvice|null nothing where it is what is ridden, or was declined */
     private function advice(int $bikeId, ?LearnedByEar $learned): ?array
     {
         $advice = BikeAdvice::ofBike($this->book, $this->wear, $bikeId, $learned);
@@ -128,7 +204,7 @@ final readonly class GaugeProps
         ];
     }
 
-    /** @return array<string, mixed> when its chains get loud, and the cycles behind it */
+    /** @return EarView when its chains get loud, and the cycles behind it */
     private function ear(LearnedByEar $learned): array
     {
         $q = $this->voice->quantities;
@@ -152,7 +228,7 @@ final readonly class GaugeProps
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return ExpectedLife */
     private function expected(): array
     {
         $units = $this->voice->quantities->units;
@@ -167,13 +243,13 @@ final readonly class GaugeProps
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return KeptInstrument */
     private function instrument(Instrument $instrument): array
     {
         return self::forms($instrument, $this->words) + ['uncertainty' => (string) $instrument->uncertainty, 'marks_text' => implode(' ', $instrument->marks)];
     }
 
-    /** @return array<string, mixed> what a form that measures needs of an instrument */
+    /** @return InstrumentView what a form that measures needs of an instrument */
     public static function forms(Instrument $instrument, WearWords $words): array
     {
         return [

@@ -8,6 +8,7 @@ use App\Logbook\About;
 use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Workshop;
+use App\Text\ChangeWords;
 use App\Text\Speaker;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Ride;
@@ -16,14 +17,34 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Support\Facades\DB;
 
-/** Who did what, in sentences, the newest first. */
+/**
+ * Who did what, in sentences, the newest first.
+ *
+ * @phpstan-import-type ChangedChain from ChangeWords
+ *
+ * @phpstan-type HistoryLine array{id: string, sentence: string, who: string, when: string, undone: bool}
+ * @phpstan-type HistoryPage array{
+ *     actions: list<HistoryLine>,
+ *     page: int,
+ *     pages: int,
+ *     bike: int|null,
+ *     chain: int|null,
+ *     bikes: list<array{value: int, title: string}>,
+ *     chains: list<array{value: int, title: string}>,
+ * }
+ * @phpstan-type UndoPage array{
+ *     action: HistoryLine,
+ *     also: list<HistoryLine>,
+ *     changes: list<array{chain: string, lines: list<array{name: string, before: string, after: string}>}>,
+ * }
+ */
 final readonly class HistoryProps
 {
     private const PAGE = 40;
 
     public function __construct(private Speaker $speaker, private ReadBook $readBook) {}
 
-    /** @return array<string, mixed> */
+    /** @return HistoryPage */
     public function all(Workshop $workshop, ?int $bikeId, ?int $chainId, int $page): array
     {
         $book = ($this->readBook)($workshop);
@@ -69,21 +90,23 @@ final readonly class HistoryProps
 
     /**
      * @param list<Action> $inTheWay
+     * @param list<ChangedChain> $changes
      *
-     * @return array<string, mixed>
+     * @return UndoPage
      */
-    public function undo(Action $action, array $inTheWay): array
+    public function undo(Action $action, array $inTheWay, array $changes): array
     {
         return [
             'action' => $this->lines(new Collection([$action->load('user', 'workshop')]))[0],
             'also' => $this->lines(new Collection(array_map(fn(Action $a) => $a->load('user', 'workshop'), $inTheWay))),
+            'changes' => $changes,
         ];
     }
 
     /**
      * @param Collection<int, Action> $actions
      *
-     * @return list<array<string, mixed>>
+     * @return list<HistoryLine>
      */
     private function lines(Collection $actions): array
     {

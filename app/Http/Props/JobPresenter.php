@@ -10,18 +10,43 @@ use App\Text\Voice;
 use Dripel\Core\Job\JobRun;
 use Dripel\Core\Job\JobStep;
 
-/** How one kind of guided job looks on the page that all of them share. */
+/**
+ * How one kind of guided job looks on the page that all of them share.
+ *
+ * @phpstan-import-type PotDayBath from PotDayPresenter
+ * @phpstan-import-type RecordedDip from PotDayPresenter
+ * @phpstan-import-type ResidueView from StripPresenter
+ * @phpstan-import-type TimeAxis from PotDayProps
+ *
+ * @phpstan-type JobStepWords array{
+ *     title: string,
+ *     text: string,
+ *     again: array{title: string, text: string}|null,
+ *     cautions: list<string>,
+ *     subject: string,
+ *     question: array{yes: string, no: string}|null,
+ * }
+ * @phpstan-type JobStretch array{key: string, text: string, time: string, steps: list<int>}
+ * @phpstan-type JobFixed array{
+ *     dripOnly?: bool,
+ *     stretches?: list<JobStretch>,
+ *     pot?: array{id: int, name: string},
+ *     aboutPot?: string,
+ *     planned?: string,
+ * }
+ * @phpstan-type JobLive array{axis?: TimeAxis, bath?: PotDayBath, dips?: list<RecordedDip>, residues?: list<ResidueView>|null}
+ */
 interface JobPresenter
 {
     public function title(GuidedJob $job, Voice $voice): string;
 
-    /** @return array{title: string, text: string, again: array{title: string, text: string}|null, cautions: list<string>, subject: string, question: array{yes: string, no: string}|null} */
+    /** @return JobStepWords */
     public function step(GuidedJob $job, JobStep $step, Voice $voice): array;
 
-    /** @return array<string, mixed> what stays while it runs */
+    /** @return JobFixed what stays while it runs */
     public function page(GuidedJob $job, JobRun $run, Voice $voice): array;
 
-    /** @return array<string, mixed> what changes while it runs */
+    /** @return JobLive what changes while it runs */
     public function live(GuidedJob $job, JobRun $run, Voice $voice): array;
 
     /** What was recorded of it, in a sentence. */

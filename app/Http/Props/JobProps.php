@@ -15,12 +15,88 @@ use Dripel\Core\Job\JobRun;
 use Dripel\Core\Job\JobStep;
 use Dripel\Core\Job\JobTurn;
 
-/** A guided job as its page shows it: every step in words, where it stands, and what its kind shows beside it. */
+/**
+ * A guided job as its page shows it: every step in words, where it stands, and what its kind shows beside it.
+ *
+ * @phpstan-import-type Choice from FormProps
+ * @phpstan-import-type PotDayBath from PotDayPresenter
+ * @phpstan-import-type RecordedDip from PotDayPresenter
+ * @phpstan-import-type ResidueView from StripPresenter
+ * @phpstan-import-type TimeAxis from PotDayProps
+ *
+ * @phpstan-type JobNow array{position: int, step: int, round: int, seconds: int|null, gone: int, paused: bool, signed: bool}
+ * @phpstan-type JobTurnView array{position: int, step: int, round: int, answer: value-of<JobEventKind>|null, end: int|null}
+ * @phpstan-type JobStateView array{
+ *     now: int,
+ *     turns: list<JobTurnView>,
+ *     ahead: list<int>,
+ *     current: JobNow|null,
+ *     begun: bool,
+ *     ended: bool,
+ *     givenUp: bool,
+ *     about: string,
+ *     notes: list<string>,
+ *     recorded: array{text: string, undone: bool}|null,
+ *     axis?: TimeAxis,
+ *     bath?: PotDayBath,
+ *     dips?: list<RecordedDip>,
+ *     residues?: list<ResidueView>|null,
+ * }
+ * @phpstan-type JobStepView array{
+ *     code: string,
+ *     seconds: int|null,
+ *     againFrom: int|null,
+ *     since: int|null,
+ *     holds: bool,
+ *     sign: string|null,
+ *     skippable: bool,
+ *     asks: list<Choice>,
+ *     leavable: bool,
+ *     chains: list<array{id: int, name: string}>,
+ *     ticks: list<array{key: string, text: string}>,
+ *     time: string,
+ *     title: string,
+ *     text: string,
+ *     again: array{title: string, text: string}|null,
+ *     cautions: list<string>,
+ *     subject: string,
+ *     question: array{yes: string, no: string}|null,
+ * }
+ * @phpstan-type JobView array{
+ *     id: string,
+ *     kind: value-of<GuidedKind>,
+ *     title: string,
+ *     chains: list<string>,
+ *     chainIds: list<int>,
+ *     speed: float,
+ *     units: array{temperature: string, mass: string},
+ *     steps: list<JobStepView>,
+ *     dripOnly?: bool,
+ *     stretches?: list<array{key: string, text: string, time: string, steps: list<int>}>,
+ *     pot?: array{id: int, name: string},
+ *     aboutPot?: string,
+ *     planned?: string,
+ *     now: int,
+ *     turns: list<JobTurnView>,
+ *     ahead: list<int>,
+ *     current: JobNow|null,
+ *     begun: bool,
+ *     ended: bool,
+ *     givenUp: bool,
+ *     about: string,
+ *     notes: list<string>,
+ *     recorded: array{text: string, undone: bool}|null,
+ *     axis?: TimeAxis,
+ *     bath?: PotDayBath,
+ *     dips?: list<RecordedDip>,
+ *     residues?: list<ResidueView>|null,
+ * }
+ */
 final readonly class JobProps
 {
     public function __construct(private Speaker $speaker, private StripPresenter $strip, private PotDayPresenter $potDay, private DripPresenter $drip) {}
 
-    /** @return array<string, mixed> */
+    /** @return JobView */
     public function of(GuidedJob $job): array
     {
         $voice = $this->speaker->voice();
@@ -54,7 +130,7 @@ final readonly class JobProps
         ];
     }
 
-    /** @return array<string, mixed> what changes while it runs */
+    /** @return JobStateView what changes while it runs */
     public function state(GuidedJob $job, ?JobRun $run = null, ?Voice $voice = null): array
     {
         $run ??= $job->run();

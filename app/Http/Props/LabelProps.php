@@ -6,21 +6,28 @@ namespace App\Http\Props;
 
 use App\Logbook\ReadBook;
 use App\Support\CurrentWorkshop;
+use App\Support\Reach;
 use App\Text\Speaker;
 use Dripel\Core\Logbook\SettingKey;
 
-/** A tag for each chain in use, with the address that opens it on the phone, and a label for each bike's place. */
+/**
+ * A tag for each chain in use, with the address that opens it on the phone, and a label for each bike's place.
+ *
+ * @phpstan-type LabelsPage array{
+ *     tags: list<array{id: int, letter: string, bike: string, about: string, url: string}>,
+ *     bikes: list<array{id: int, name: string, interval: string, limit: string, letters: list<string>}>,
+ *     reachable: bool,
+ * }
+ */
 final readonly class LabelProps
 {
     public function __construct(private CurrentWorkshop $current, private ReadBook $readBook, private Speaker $speaker) {}
 
-    /** @return array<string, mixed> */
+    /** @return LabelsPage */
     public function all(): array
     {
         $book = ($this->readBook)($this->current->workshop());
         $voice = $this->speaker->voice();
-        // Where phones reach this machine; the machine's own address is of no use on paper.
-        $root = config('dripel.lan_url') ?? url('/');
         $tags = [];
         foreach ($book->chainIds as $id) {
             $bikeId = $book->settings->home($id, $voice->nowS);
@@ -33,7 +40,7 @@ final readonly class LabelProps
                         trans_choice('ui.speeds', $book->settings->whole(SettingKey::ChainSpeeds, $id, 1)),
                         ($pitches = $book->settings->whole(SettingKey::ChainPitches, $id)) > 0 ? trans_choice('ui.labels.pitches', $pitches) : null,
                     ])),
-                    'url' => "{$root}/chains/{$id}",
+                    'url' => Reach::url("/chains/{$id}"),
                 ];
             }
         }
@@ -47,7 +54,7 @@ final readonly class LabelProps
                 'limit' => $voice->say('ui.labels.limit', ['limit' => $voice->quantities->mark($book->settings->limitSchool($id, $voice->nowS)->limitPct($book->settings->whole(SettingKey::BikeSpeeds, $id, 1)))]),
                 'letters' => array_values(array_map(fn(array $tag) => $tag['letter'], array_filter($tags, fn(array $tag) => $tag['bike'] === $voice->names->bike($id)))),
             ], $book->bikeIds),
-            'reachable' => config('dripel.lan_url') !== null,
+            'reachable' => Reach::lan() !== null,
         ];
     }
 }

@@ -24,7 +24,34 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Plan\PlanTerms;
 
-/** What it all costs: by year, by bike, by chain, and beside plain drip. */
+/**
+ * What it all costs: by year, by bike, by chain, and beside plain drip.
+ *
+ * @phpstan-type MoneyChain array{id: int, name: string, km: string, total: string, used: bool, per: string}
+ * @phpstan-type PlainDripTerms array{as_wax: string, every: string, lives: string}
+ * @phpstan-type MoneyChart array{
+ *     waxed: list<array{x: float, y: float}>,
+ *     plain: list<array{x: float, y: float}>,
+ *     waxedSum: string,
+ *     plainSum: string,
+ *     from: string,
+ *     to: string,
+ *     text: string,
+ * }
+ * @phpstan-type MoneyRow array{name: string, kinds: list<string>, total: string, km: string, per: string}
+ * @phpstan-type MoneyPage array{
+ *     kinds: list<string>,
+ *     all: MoneyRow,
+ *     years: list<MoneyRow>,
+ *     bikes: list<MoneyRow>,
+ *     chains: list<MoneyChain>,
+ *     beside: list<array{name: string, total: string}>,
+ *     unpriced: string,
+ *     chart: MoneyChart|null,
+ *     plain: PlainDripTerms,
+ *     work: array{hour: string, text: string},
+ * }
+ */
 final readonly class MoneyProps
 {
     /** The chart is drawn through so many points. */
@@ -41,7 +68,7 @@ final readonly class MoneyProps
 
     public function __construct(private ReadBook $readBook, private ReadCosts $readCosts, private ReadPrices $readPrices, private ReadWear $readWear, private Speaker $speaker) {}
 
-    /** @return array<string, mixed> */
+    /** @return MoneyPage */
     public function all(Workshop $workshop): array
     {
         $book = ($this->readBook)($workshop);
@@ -80,7 +107,7 @@ final readonly class MoneyProps
         return PlainDrip::of($book->settings, $factors, ($this->readPrices)($workshop), IntervalEconomyInput::CHAINS_PER_CASSETTE, $nowS);
     }
 
-    /** @return list<array<string, mixed>> the most ridden first; what was bought and never ridden too */
+    /** @return list<MoneyChain> the most ridden first; what was bought and never ridden too */
     private function chains(Book $book, Voice $voice, WorkshopCosts $costs): array
     {
         $lives = array_map(fn(int $id) => [$id, ChainLife::of($book, $book->chain($id, $voice->nowS), $costs)], $book->chainIds);
@@ -94,7 +121,7 @@ final readonly class MoneyProps
         ], $lives);
     }
 
-    /** @return array<string, mixed> how plain drip is taken to do */
+    /** @return PlainDripTerms how plain drip is taken to do */
     private function terms(Voice $voice, Book $book, PlainDrip $plain): array
     {
         $q = $voice->quantities;
@@ -124,7 +151,7 @@ final readonly class MoneyProps
      * @param callable(Expense): bool $which
      * @param callable(Ride): bool $ridden
      *
-     * @return array{name: string, kinds: list<string>, total: string, km: string, per: string}
+     * @return MoneyRow
      */
     private function row(Voice $voice, string $name, WorkshopCosts $costs, callable $which, callable $ridden): array
     {
@@ -144,7 +171,7 @@ final readonly class MoneyProps
         ];
     }
 
-    /** @return array<string, mixed>|null */
+    /** @return MoneyChart|null */
     private function chart(Voice $voice, WorkshopCosts $costs, PlainDrip $plain): ?array
     {
         $points = $costs->against($plain, self::STEPS);

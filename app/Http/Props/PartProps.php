@@ -15,13 +15,55 @@ use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\PartState;
 use Dripel\Core\Logbook\PartWear;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Slot;
+use Dripel\Core\Logbook\WaxThen;
 
-/** Cassettes, chainrings, jockey wheels and quick links: what they ran, what chains did to them, what they brought with them. */
+/**
+ * Cassettes, chainrings, jockey wheels and quick links: what they ran, what chains did to them, what they brought with them.
+ *
+ * @phpstan-type PartWearView array{outlived: string|null, chains: int, least: int, most: int, warning: string|null}
+ * @phpstan-type PartInDrawer array{id: int, name: string, km: string}
+ * @phpstan-type PartInBooks array{
+ *     outlived: string|null,
+ *     chains: int,
+ *     least: int,
+ *     most: int,
+ *     warning: string|null,
+ *     id: int,
+ *     name: string,
+ *     where: string,
+ *     km: string,
+ *     price: string,
+ * }
+ * @phpstan-type OpeningView array{
+ *     id: int,
+ *     of: string,
+ *     date: string,
+ *     time: string,
+ *     km: string,
+ *     wax: value-of<WaxThen>,
+ *     since_wax: string,
+ *     closings: string,
+ * }
+ * @phpstan-type PartOnBike array{
+ *     outlived: string|null,
+ *     chains: int,
+ *     least: int,
+ *     most: int,
+ *     warning: string|null,
+ *     id: int,
+ *     name: string,
+ *     slot: value-of<Slot>|null,
+ *     km: string,
+ *     opening: OpeningView|null,
+ * }
+ * @phpstan-type LinkOfChain array{figure: string, usedUp: bool, opening: OpeningView|null}
+ */
 final readonly class PartProps
 {
     public function __construct(private Book $book, private Voice $voice) {}
 
-    /** @return list<array<string, mixed>> the cassettes, chainring and jockey wheels on a bike */
+    /** @return list<PartOnBike> the cassettes, chainring and jockey wheels on a bike */
     public function onBike(int $bikeId): array
     {
         return array_map(fn(PartState $state) => [
@@ -33,7 +75,7 @@ final readonly class PartProps
         ] + $this->wear($state), $this->states(fn(Part $part) => $this->bikeOf($part) === $bikeId));
     }
 
-    /** @return list<array<string, mixed>> those that lie in the drawer or sit on another wheel, and can go onto any bike */
+    /** @return list<PartInDrawer> those that lie in the drawer or sit on another wheel, and can go onto any bike */
     public function inDrawer(): array
     {
         return array_map(fn(PartState $state) => [
@@ -43,7 +85,7 @@ final readonly class PartProps
         ], array_values(array_filter($this->states(fn(Part $part) => $part->slot() !== null && $this->bikeOf($part) === null), fn(PartState $state) => $state->retiredS === null)));
     }
 
-    /** @return list<array<string, mixed>> of the whole workshop, for the books */
+    /** @return list<PartInBooks> of the whole workshop, for the books */
     public function all(PriceList $prices): array
     {
         return array_map(fn(PartState $state) => [
@@ -59,7 +101,7 @@ final readonly class PartProps
         ] + $this->wear($state), $this->states(fn(Part $part) => $part->slot() !== null));
     }
 
-    /** @return array{outlived: string|null, chains: int, least: int, most: int, warning: string|null} */
+    /** @return PartWearView */
     private function wear(PartState $state): array
     {
         $wear = PartWear::of($state->part, $this->book, $this->voice->nowS);
@@ -107,7 +149,7 @@ final readonly class PartProps
         return array_map(fn(Part $part) => $this->book->part($part->id, $this->voice->nowS), array_values(array_filter($this->book->parts, $which)));
     }
 
-    /** @return array<string, mixed>|null the quick link of a chain */
+    /** @return LinkOfChain|null the quick link of a chain */
     public function linkOf(int $chainId): ?array
     {
         $state = $this->book->linkOf($chainId, $this->voice->nowS);
@@ -123,7 +165,7 @@ final readonly class PartProps
         ];
     }
 
-    /** @return array<string, mixed>|null what a form to correct it starts from */
+    /** @return OpeningView|null what a form to correct it starts from */
     public function opening(?Opening $opening): ?array
     {
         $units = $this->voice->quantities->units;

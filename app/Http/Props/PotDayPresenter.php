@@ -16,7 +16,24 @@ use Dripel\Core\Job\JobStep;
 use Dripel\Core\Pot\HeatPoint;
 use Dripel\Core\PotDay\PotDayLanes;
 
-/** A pot day: its steps in words, the bath as it is over the bath as predicted, and all chains as lanes on one time axis. */
+/**
+ * A pot day: its steps in words, the bath as it is over the bath as predicted, and all chains as lanes on one time axis.
+ *
+ * @phpstan-type RecordedDip array{id: int, chain: string, date: string, time: string, soak: string, temp: string, pickup: string, rinsed: bool}
+ * @phpstan-type PotDayBath array{
+ *     text: string,
+ *     since: string,
+ *     expected: string,
+ *     over: string|null,
+ *     limit: float,
+ *     melts: array{float, float},
+ *     from: int,
+ *     until: int,
+ *     measured: list<array{int, float}>,
+ *     predicted: list<array{int, float}>,
+ *     marks: list<array{at: int, text: string}>,
+ * }
+ */
 final readonly class PotDayPresenter implements JobPresenter
 {
     /** Between two points of the predicted curve, in seconds. */
@@ -67,7 +84,7 @@ final readonly class PotDayPresenter implements JobPresenter
         return $voice->say(($action->about->chains ?? []) === [] ? 'pot_day.recorded_none' : 'pot_day.recorded', ['time' => $voice->quantities->time((int) $action->about->at)]);
     }
 
-    /** @return array<string, mixed> as the record is corrected */
+    /** @return RecordedDip as the record is corrected */
     private static function dip(Dip $dip, Voice $voice): array
     {
         $q = $voice->quantities;
@@ -82,7 +99,7 @@ final readonly class PotDayPresenter implements JobPresenter
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return PotDayBath */
     private function bath(GuidedJob $job, JobRun $run, int $nowS, Voice $voice): array
     {
         $q = $voice->quantities;

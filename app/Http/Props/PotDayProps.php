@@ -40,7 +40,80 @@ use Dripel\Core\PotDay\RinseSchool;
 use Dripel\Core\PotDay\SoakSchool;
 use Dripel\Core\Strip\Load;
 
-/** The pot day before it begins: which chains, in which pot, by which schools; then the plan with its lanes and warnings. */
+/**
+ * The pot day before it begins: which chains, in which pot, by which schools; then the plan with its lanes and warnings.
+ *
+ * @phpstan-import-type Choice from FormProps
+ * @phpstan-import-type FormDefaults from FormProps
+ *
+ * @phpstan-type TimeAxis array{
+ *     from: int,
+ *     until: int,
+ *     now: int|null,
+ *     nowText: string,
+ *     marks: list<array{at: int, text: string}>,
+ *     lanes: list<array{
+ *         name: string,
+ *         blocks: list<array{
+ *             code: string,
+ *             text: string,
+ *             title: string,
+ *             from: int,
+ *             to: int,
+ *             state: 'done'|'now'|'ahead',
+ *         }>,
+ *     }>,
+ * }
+ * @phpstan-type PotDayChain array{
+ *     id: int,
+ *     name: string,
+ *     word: string,
+ *     detail: string,
+ *     onBike: bool,
+ *     first: bool,
+ *     waxed: bool,
+ *     rinse: value-of<RinseSchool>,
+ *     refusal: array{code: value-of<PotRefusal>, text: string}|null,
+ *     proposed: bool,
+ * }
+ * @phpstan-type PotChoice array{id: int, name: string, empty: bool, about: string, target: string, limit: string}
+ * @phpstan-type BathCurve array{
+ *     limit: float,
+ *     melts: array{float, float},
+ *     from: int,
+ *     until: int,
+ *     measured: list<array{int, float}>,
+ *     predicted: list<array{int, float}>,
+ *     marks: list<array{at: int, text: string}>,
+ * }
+ * @phpstan-type PotDayPlanView array{
+ *     lines: list<string>,
+ *     steps: list<array{at: string, title: string, text: string, subject: string, lasts: string}>,
+ *     dips: list<array{chain: string, batch: int, soak: string, because: string, shock: string}>,
+ *     warnings: list<array{text: string, forbids: bool}>,
+ *     unmeasured: string|null,
+ *     later: bool,
+ *     forbidden: bool,
+ *     target: string,
+ *     axis: TimeAxis,
+ *     bath: BathCurve,
+ * }
+ * @phpstan-type PotDayPage array{
+ *     chains: list<PotDayChain>,
+ *     chosen: list<int>,
+ *     pots: list<PotChoice>,
+ *     choices: array{
+ *         program: list<Choice>,
+ *         soak: list<Choice>,
+ *         drain: list<Choice>,
+ *         rinse: list<Choice>,
+ *         dryBy: list<Choice>,
+ *     },
+ *     room: string,
+ *     temperature: string,
+ *     forms: FormDefaults,
+ * }
+ */
 final readonly class PotDayProps
 {
     private const CURVE_S = 120.0;
@@ -55,7 +128,7 @@ final readonly class PotDayProps
     /**
      * @param list<int> $chosen chains that somebody came with; empty: those that wait
      *
-     * @return array<string, mixed>
+     * @return PotDayPage
      */
     public function create(Workshop $workshop, array $chosen): array
     {
@@ -88,7 +161,7 @@ final readonly class PotDayProps
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return PotDayPlanView */
     public function plan(Workshop $workshop, PotDayProposal $proposal, ?int $byS): array
     {
         $voice = $this->speaker->voice();
@@ -169,7 +242,7 @@ final readonly class PotDayProps
      *
      * @param array<int, list<PotDayBlock>> $lanes by chain; the pot's first
      *
-     * @return array<string, mixed>
+     * @return TimeAxis
      */
     public function axis(array $lanes, int $fromS, int $untilS, ?int $nowS, Voice $voice): array
     {
@@ -206,7 +279,7 @@ final readonly class PotDayProps
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return PotDayChain */
     private function chain(ChainState $state, bool $onBike, Voice $voice): array
     {
         $words = new ChainWords($voice);
@@ -227,7 +300,7 @@ final readonly class PotDayProps
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return PotChoice */
     private function pot(BathState $bath, Voice $voice): array
     {
         $facts = PotFacts::of($voice->settings, $bath->potId);
@@ -245,10 +318,10 @@ final readonly class PotDayProps
     /**
      * @param list<BackedEnum> $cases
      *
-     * @return list<array{value: int|string, title: string}>
+     * @return list<array{value: string, title: string}>
      */
     private static function choices(array $cases, string $key, Voice $voice): array
     {
-        return array_map(fn(BackedEnum $case) => ['value' => $case->value, 'title' => $voice->say("pot_day.{$key}.{$case->value}")], $cases);
+        return array_map(fn(BackedEnum $case) => ['value' => (string) $case->value, 'title' => $voice->say("pot_day.{$key}.{$case->value}")], $cases);
     }
 }

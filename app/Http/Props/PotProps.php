@@ -27,14 +27,77 @@ use Dripel\Core\Pot\LampOil;
 use Dripel\Core\Pot\PotKind;
 use Dripel\Core\Pot\WaxKind;
 
-/** Pots as they stand in Books and on the Shed: how full, how dirty, how hot they were, and what they want. */
+/**
+ * Pots as they stand in Books and on the Shed: how full, how dirty, how hot they were, and what they want.
+ *
+ * @phpstan-import-type Choice from FormProps
+ *
+ * @phpstan-type PotView array{
+ *     id: int,
+ *     name: string,
+ *     about: string,
+ *     caution: string,
+ *     empty: bool,
+ *     level: float,
+ *     coil: float,
+ *     holds: string,
+ *     problem: bool,
+ *     since: string,
+ *     left: string,
+ *     oil: string,
+ *     grit: string,
+ *     gritShare: float,
+ *     max: string,
+ *     next: string,
+ *     late: bool,
+ * }
+ * @phpstan-type PotChoices array{kinds: list<Choice>, waxes: list<Choice>}
+ * @phpstan-type PotInBooks array{
+ *     cost: string,
+ *     smear: string,
+ *     calibrated: string,
+ *     isCalibrated: bool,
+ *     history: list<array{int, float, float}>,
+ *     historyAbout: array{
+ *         now: int,
+ *         from: string,
+ *         until: string,
+ *         most: string,
+ *         needed: float,
+ *         neededText: string,
+ *         grit: string,
+ *         gritLimit: float,
+ *     }|null,
+ *     probes: list<array{id: int, name: string, seen: string}>,
+ *     heatUps: list<Choice>,
+ *     entries: list<array{id: int, day: string, text: string}>,
+ *     acts: list<array{value: 'reading'|'remove'|'filter'|'top_up'|'fill', title: string}>,
+ *     id: int,
+ *     name: string,
+ *     about: string,
+ *     caution: string,
+ *     empty: bool,
+ *     level: float,
+ *     coil: float,
+ *     holds: string,
+ *     problem: bool,
+ *     since: string,
+ *     left: string,
+ *     oil: string,
+ *     grit: string,
+ *     gritShare: float,
+ *     max: string,
+ *     next: string,
+ *     late: bool,
+ * }
+ */
 final readonly class PotProps
 {
     private const ENTRIES = 8;
 
     public function __construct(private Voice $voice) {}
 
-    /** @return array<string, mixed> */
+    /** @return PotView */
     public function of(BathState $bath): array
     {
         $q = $this->voice->quantities;
@@ -73,7 +136,7 @@ final readonly class PotProps
         ];
     }
 
-    /** @return array<string, mixed> with what was done lately and what can be done */
+    /** @return PotInBooks with what was done lately and what can be done */
     public function inBooks(Workshop $workshop, BathState $bath, PriceList $prices, DipPickup $pickup): array
     {
         $ledger = $bath->ledger;
@@ -121,7 +184,7 @@ final readonly class PotProps
         return array_values($jobs->map(fn(GuidedJob $job) => ['value' => $job->id, 'title' => $this->voice->say('pot_day.job_title', ['day' => $this->voice->quantities->day($job->started_at)])])->all());
     }
 
-    /** @return array<string, mixed> what a form of a new pot offers */
+    /** @return PotChoices what a form of a new pot offers */
     public function choices(): array
     {
         $choice = fn(string $group, string $value) => ['value' => $value, 'title' => ucfirst($this->voice->say("pot.{$group}.{$value}"))];

@@ -17,12 +17,46 @@ use Dripel\Core\Strip\StepKind;
 use Dripel\Core\Strip\StripPlan;
 use Dripel\Core\Strip\StripRinseInput;
 
-/** A protocol by itself: on paper for the bench, and as a form to make one's own from it. */
+/**
+ * A protocol by itself: on paper for the bench, and as a form to make one's own from it.
+ *
+ * @phpstan-import-type Choice from FormProps
+ *
+ * @phpstan-type ProtocolCardPage array{
+ *     name: string,
+ *     takes: string,
+ *     before: list<string>,
+ *     lines: list<string>,
+ *     after: list<string>,
+ *     left: string,
+ *     hazards: list<array{solvent: string, text: string}>,
+ *     cautions: list<string>,
+ *     notAdvised: string|null,
+ * }
+ * @phpstan-type ProtocolPage array{
+ *     code: string,
+ *     own: int|null,
+ *     name: string,
+ *     steps: list<array{
+ *         kind: string,
+ *         solvent?: string,
+ *         volume_ml?: float,
+ *         moves?: list<array{kind: string, seconds: int}>,
+ *         until_clear?: bool,
+ *         seconds?: int,
+ *     }>,
+ *     dripOnly: bool,
+ *     kinds: list<string>,
+ *     bathKinds: list<value-of<StepKind>>,
+ *     moveKinds: list<string>,
+ *     solvents: list<Choice>,
+ * }
+ */
 final readonly class ProtocolProps
 {
     public function __construct(private Speaker $speaker) {}
 
-    /** @return array<string, mixed> */
+    /** @return ProtocolCardPage */
     public function card(Workshop $workshop, Protocol $protocol): array
     {
         $voice = $this->speaker->voice();
@@ -46,7 +80,7 @@ final readonly class ProtocolProps
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return ProtocolPage */
     public function edit(Workshop $workshop, Protocol $protocol): array
     {
         $words = new StripWords($this->speaker->voice());

@@ -15,12 +15,16 @@ use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Plan\ChainSupply;
 use Dripel\Core\Plan\Rail;
 
-/** The life of a chain in figures, and what would be left of its rail without it. */
+/**
+ * The life of a chain in figures, and what would be left of its rail without it.
+ *
+ * @phpstan-type Retiring array{life: list<array{name: string, value: string}>, on: string|null, left: string|null, few: bool, bike: int|null}
+ */
 final readonly class RetireProps
 {
     public function __construct(private ReadBook $readBook, private ReadCosts $readCosts, private Speaker $speaker) {}
 
-    /** @return array<string, mixed> */
+    /** @return Retiring */
     public function of(Workshop $workshop, int $chainId): array
     {
         $book = ($this->readBook)($workshop);
@@ -39,8 +43,14 @@ final readonly class RetireProps
         ];
     }
 
+    /** @return list<array{name: string, value: string}> the life of a retired chain; empty before */
+    public function story(Workshop $workshop, int $chainId): array
+    {
+        return ($this->readBook)($workshop)->chain($chainId, $this->speaker->voice()->nowS)->retired() ? $this->life($workshop, $chainId) : [];
+    }
+
     /** @return list<array{name: string, value: string}> */
-    public function life(Workshop $workshop, int $chainId): array
+    private function life(Workshop $workshop, int $chainId): array
     {
         $book = ($this->readBook)($workshop);
         $voice = $this->speaker->voice();

@@ -13,14 +13,31 @@ use Dripel\Core\Ride\RideColumn;
 use Dripel\Core\Ride\RideColumns;
 use Dripel\Core\Ride\RideRow;
 
-/** A table of rides before it is read: its columns, what they seem to be, and what comes of the first rows. */
+/**
+ * A table of rides before it is read: its columns, what they seem to be, and what comes of the first rows.
+ *
+ * @phpstan-import-type Choice from FormProps
+ *
+ * @phpstan-type RideTablePage array{
+ *     import: array{id: string, name: string, rows: string},
+ *     header: list<array{value: int, title: string}>,
+ *     sample: list<list<string>>,
+ *     columns: list<array{value: string, title: string, needed: bool}>,
+ *     proposed: array{at: array<string, int>, distance: string, duration: string, day_first: bool, remembered: bool},
+ *     units: array{
+ *         distance: list<Choice>,
+ *         duration: list<Choice>,
+ *     },
+ * }
+ * @phpstan-type RideTablePreview array{rides: list<string>, count: string, faults: list<string>, faulty: string}
+ */
 final readonly class RideTableProps
 {
     private const SHOWN = 8;
 
     public function __construct(private Voice $voice) {}
 
-    /** @return array<string, mixed> */
+    /** @return RideTablePage */
     public function page(Workshop $workshop, RideImport $import): array
     {
         $table = RideTable::of($import);
@@ -31,13 +48,13 @@ final readonly class RideTableProps
             'header' => array_map(fn(string $name, int $index) => ['value' => $index, 'title' => $name === '' ? $this->voice->say('ui.ride_table.column', ['n' => (string) ($index + 1)]) : $name], $table->header(), array_keys($table->header())),
             'sample' => $table->sample(self::SHOWN),
             'columns' => array_map(fn(RideColumn $column) => ['value' => $column->value, 'title' => $this->voice->say("ui.ride_table.columns.{$column->value}"), 'needed' => $column === RideColumn::Start || $column === RideColumn::Distance], RideColumn::cases()),
-            'proposed' => ['at' => (object) $proposed['at'], 'distance' => $proposed['distance'], 'duration' => $proposed['duration'], 'day_first' => $proposed['dayFirst'], 'remembered' => $proposed['remembered']],
+            'proposed' => ['at' => $proposed['at'], 'distance' => $proposed['distance'], 'duration' => $proposed['duration'], 'day_first' => $proposed['dayFirst'], 'remembered' => $proposed['remembered']],
             'units' => ['distance' => $this->choices('distance', array_keys(RideColumns::DISTANCES)), 'duration' => $this->choices('duration', array_keys(RideColumns::DURATIONS))],
         ];
     }
 
     /**
-     * @return array<string, mixed> what the columns make of it
+     * @return RideTablePreview what the columns make of it
      *
      * @throws InvalidInput at `file`
      */

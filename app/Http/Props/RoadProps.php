@@ -4,13 +4,60 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Models\Workshop;
 use App\Text\Voice;
+use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Plan\LocalDay;
 
-/** The strip of days and the rides, the newest first, each with the chain it went to and what that left. */
+/**
+ * The strip of days and the rides, the newest first, each with the chain it went to and what that left.
+ *
+ * @phpstan-import-type FormDefaults from FormProps
+ *
+ * @phpstan-type EstimateValues array{distance: string, from: string, to: string, condition: string}
+ * @phpstan-type RideView array{
+ *     id: int,
+ *     day: string,
+ *     date: string,
+ *     time: string|null,
+ *     bike: int|null,
+ *     bikeName: string,
+ *     estimated: bool,
+ *     guess: array{values: EstimateValues|null, estimate: int|null, commute: int|null, date: string}|null,
+ *     km: string,
+ *     distance: string,
+ *     hours: string|null,
+ *     hoursText: string,
+ *     condition: value-of<Condition>,
+ *     conditionName: string,
+ *     soaked: bool,
+ *     chain: array{id: int, name: string}|null,
+ *     left: string|null,
+ * }
+ * @phpstan-type StripDay array{
+ *     date: string,
+ *     weekday: string,
+ *     number: string,
+ *     name: string,
+ *     weekend: bool,
+ *     total: string|null,
+ *     bars: list<array{share: float, soaked: bool, estimated: bool, text: string}>,
+ * }
+ * @phpstan-type RoadPage array{
+ *     strip: list<StripDay>,
+ *     rides: list<RideView>,
+ *     page: int,
+ *     pages: int,
+ *     bike: int|null,
+ *     uploadMegabytes: int,
+ *     waiting: string,
+ *     inbox: array{folder: string, devices: list<array{id: int, name: string}>},
+ *     forms: FormDefaults,
+ * }
+ */
 final readonly class RoadProps
 {
     private const STRIP_DAYS = 28;
@@ -19,8 +66,8 @@ final readonly class RoadProps
 
     public function __construct(private Book $book, private Voice $voice) {}
 
-    /** @return array<string, mixed> */
-    public function all(?int $bikeId, int $page): array
+    /** @return RoadPage */
+    public function all(Workshop $workshop, ?int $bikeId, int $page): array
     {
         $rides = array_reverse($bikeId === null ? $this->book->rides : $this->book->ridesOf($bikeId));
 
@@ -30,11 +77,14 @@ final readonly class RoadProps
             'page' => $page,
             'pages' => max(1, (int) ceil(count($rides) / self::PAGE)),
             'bike' => $bikeId,
+            'uploadMegabytes' => config()->integer('dripel.upload_megabytes'),
+            'waiting' => TracksProps::waiting($workshop),
+            'inbox' => TracksProps::inbox($workshop),
             'forms' => (new FormProps($this->book, $this->voice))->all(),
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return RideView */
     public function ride(Ride $ride): array
     {
         $q = $this->voice->quantities;
@@ -67,7 +117,7 @@ final readonly class RoadProps
         ];
     }
 
-    /** @return array<string, string>|null what a form to change it starts from; what the odometer showed is not changed that way */
+    /** @return EstimateValues|null what a form to change it starts from; what the odometer showed is not changed that way */
     private function estimate(?int $id): ?array
     {
         $estimate = $id === null ? null : $this->book->fillIn?->estimate($id);
@@ -80,7 +130,7 @@ final readonly class RoadProps
     /**
      * @param list<Ride> $rides the newest first
      *
-     * @return list<array<string, mixed>> the days up to today, the oldest first
+     * @return list<StripDay> the days up to today, the oldest first
      */
     private function strip(array $rides): array
     {

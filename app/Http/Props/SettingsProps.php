@@ -12,6 +12,7 @@ use App\Models\Membership;
 use App\Models\Role;
 use App\Models\User;
 use App\Models\Workshop;
+use App\Support\Reach;
 use App\Text\Speaker;
 use App\Text\Units;
 use DateTimeZone;
@@ -23,6 +24,59 @@ use Dripel\Core\Wear\LimitSchool;
 use Illuminate\Support\Facades\DB;
 use Locale;
 
+/**
+ * What the workshop, the person and this device can set.
+ *
+ * @phpstan-import-type Choice from FormProps
+ *
+ * @phpstan-type PersonView array{
+ *     id: int,
+ *     me: bool,
+ *     owner: bool,
+ *     roleValue: 'owner'|'member'|'viewer',
+ *     name: string,
+ *     email: string,
+ *     role: string,
+ * }
+ * @phpstan-type SettingsPage array{
+ *     values: array{
+ *         name: string,
+ *         time_zone: string,
+ *         distance_unit: string,
+ *         temperature_unit: string,
+ *         mass_unit: string,
+ *         currency: string,
+ *         language: string,
+ *         interval: string,
+ *         limit_school: 'strict'|'by_speeds'|'one_mark'|'digital',
+ *         ready_school: 'cold'|'next_day',
+ *         topups_most: string,
+ *         drip_dry_hours: string,
+ *         excess_school: 'wipe'|'leave',
+ *         wipe_rides: string,
+ *         factors: array<string, string>,
+ *     },
+ *     factors: list<array{value: string, name: string, house: bool}>,
+ *     choices: array{
+ *         zones: list<string>,
+ *         distance: list<string>,
+ *         temperature: list<Choice>,
+ *         mass: list<string>,
+ *         currencies: list<string>,
+ *         languages: list<Choice>,
+ *         schools: list<array{value: string, title: string, reason: string}>,
+ *         ready: list<Choice>,
+ *         excess: list<Choice>,
+ *         intervals: list<array{value: string, title: string, reason: string}>,
+ *     },
+ *     people: list<PersonView>,
+ *     bikes: list<array{id: int, name: string, interval: string, limit: string}>,
+ *     devices: list<array{phone: bool, here: bool, address: string, seen: string}>,
+ *     tables: list<string>,
+ *     lan: string|null,
+ *     invitations: list<array{id: int, role: string, until: string}>,
+ * }
+ */
 final readonly class SettingsProps
 {
     /** The schools of re-waxing, in km. Common practice. */
@@ -30,7 +84,7 @@ final readonly class SettingsProps
 
     public function __construct(private Speaker $speaker, private ReadBook $readBook) {}
 
-    /** @return array<string, mixed> */
+    /** @return SettingsPage */
     public function all(Workshop $workshop, User $user, Role $role, string $session): array
     {
         $voice = $this->speaker->voice();
@@ -66,7 +120,7 @@ final readonly class SettingsProps
                 'temperature' => array_map(fn(string $unit) => ['value' => $unit, 'title' => "°{$unit}"], Units::TEMPERATURE),
                 'mass' => Units::MASS,
                 'currencies' => SettingsRequest::CURRENCIES,
-                'languages' => array_map(fn(string $language) => ['value' => $language, 'title' => Locale::getDisplayLanguage($language, $language)], SettingsRequest::languages()),
+                'languages' => array_map(fn(string $language) => ['value' => $language, 'title' => (string) Locale::getDisplayLanguage($language, $language)], SettingsRequest::languages()),
                 'schools' => array_map(fn(LimitSchool $school) => ['value' => $school->value, 'title' => $voice->say("schools.{$school->value}.name"), 'reason' => $voice->say("schools.{$school->value}.reason")], LimitSchool::cases()),
                 'ready' => array_map(fn(ReadySchool $school) => ['value' => $school->value, 'title' => $voice->say("schools.ready.{$school->value}")], ReadySchool::cases()),
                 'excess' => array_map(fn(ExcessSchool $school) => ['value' => $school->value, 'title' => ucfirst($voice->say("drip.excess.{$school->value}"))], ExcessSchool::cases()),
@@ -74,7 +128,7 @@ final readonly class SettingsProps
                     'value' => (string) round($units->fromKm($km)), 'title' => $voice->say("schools.intervals.{$name}.name", ['km' => $voice->quantities->distance($km)]), 'reason' => $voice->say("schools.intervals.{$name}.reason"),
                 ], array_keys(self::INTERVALS), self::INTERVALS),
             ],
-            'people' => $workshop->memberships()->with('user')->get()->map(fn(Membership $membership) => [
+            'people' => array_values($workshop->memberships()->with('user')->get()->map(fn(Membership $membership) => [
                 'id' => $membership->id,
                 'me' => $membership->user_id === $user->id,
                 'owner' => $membership->role === Role::Owner,
@@ -82,20 +136,20 @@ final readonly class SettingsProps
                 'name' => $membership->user->name,
                 'email' => $membership->user->email,
                 'role' => $voice->say("ui.roles.{$membership->role->value}"),
-            ])->values()->all(),
+            ])->all()),
             'bikes' => array_map(fn(int $id) => [
                 'id' => $id, 'name' => $voice->names->bike($id), 'interval' => $voice->quantities->distance($voice->settings->intervalKm($id, $voice->nowS)),
                 'limit' => $voice->say("schools.{$voice->settings->limitSchool($id, $voice->nowS)->value}.name"),
             ], ($this->readBook)($workshop)->bikeIds),
             'devices' => $this->devices($user, $session),
             'tables' => WorkshopFile::tables(),
-            'lan' => config('dripel.lan_url'),
-            'invitations' => $role !== Role::Owner ? [] : Invitation::query()->in($workshop)->whereNull('accepted_by')
+            'lan' => Reach::lan(),
+            'invitations' => $role !== Role::Owner ? [] : array_values(Invitation::query()->in($workshop)->whereNull('accepted_by')
                 ->where('expires_at', '>', $voice->nowS)->get()->map(fn(Invitation $invitation) => [
                     'id' => $invitation->id,
                     'role' => $voice->say("ui.roles.{$invitation->role->value}"),
                     'until' => $voice->quantities->day($invitation->expires_at),
-                ])->values()->all(),
+                ])->all()),
         ];
     }
 

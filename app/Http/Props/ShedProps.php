@@ -25,12 +25,65 @@ use Dripel\Core\Plan\OpenJob;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\Verb;
 use Dripel\Core\Plan\WorkshopPlan;
-use Dripel\Core\PotDay\RinseSchool;
-use Dripel\Core\Strip\BareState;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Wear\WorkshopWear;
 
-/** The wall: a rail for each bike, what to do next, and what the pot could take. */
+/**
+ * The wall: a rail for each bike, what to do next, and what the pot could take.
+ *
+ * @phpstan-import-type ChainView from ChainProps
+ * @phpstan-import-type PotChain from ChainProps
+ * @phpstan-import-type FormDefaults from FormProps
+ * @phpstan-import-type PotView from PotProps
+ *
+ * @phpstan-type NextLine array{
+ *     key: string,
+ *     kind: value-of<NextKind>,
+ *     day: string,
+ *     hour: string,
+ *     late: bool,
+ *     title: string,
+ *     reason: string,
+ *     job: string|null,
+ *     jar: int|null,
+ *     urgent: bool,
+ *     verb: value-of<Verb>|null,
+ *     verbText: string|null,
+ *     bike: int|null,
+ *     chains: list<int>,
+ *     subject: string,
+ *     swapTo: int|null,
+ *     date: string|null,
+ *     time: string|null,
+ *     rides: list<int>,
+ *     days: list<array{commute: int|null, date: string|null}>,
+ * }
+ * @phpstan-type PotWall array{
+ *     chains: list<PotChain>,
+ *     solventOut: bool,
+ *     pots: list<PotView>,
+ * }
+ * @phpstan-type RailView array{
+ *     id: int,
+ *     name: string,
+ *     about: string,
+ *     fitted: ChainView|null,
+ *     leftNumber: string|null,
+ *     leftWords: string,
+ *     until: array{before: string, stressed: string, after: string, due: bool},
+ *     hanging: list<ChainView>,
+ *     offNote: string|null,
+ *     best: int|null,
+ * }
+ * @phpstan-type SpareLink array{id: int, title: string}
+ * @phpstan-type ShedPage array{
+ *     spares: list<SpareLink>,
+ *     rails: list<RailView>,
+ *     next: list<NextLine>,
+ *     pot: PotWall,
+ *     forms: FormDefaults,
+ * }
+ */
 final readonly class ShedProps
 {
     private ChainProps $chains;
@@ -51,7 +104,7 @@ final readonly class ShedProps
         $this->words = new ChainWords($voice);
     }
 
-    /** @return array<string, mixed> */
+    /** @return ShedPage */
     public function all(): array
     {
         $rails = $this->rails();
@@ -103,7 +156,7 @@ final readonly class ShedProps
         return $this->plan?->terms->followed === true ? $this->plan : null;
     }
 
-    /** @return array<string, mixed> */
+    /** @return RailView */
     private function rail(Rail $rail): array
     {
         $q = $this->voice->quantities;
@@ -133,7 +186,7 @@ final readonly class ShedProps
             'leftNumber' => $fitted?->life === null || ! $fitted->waxKnown ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
             'leftWords' => $fitted?->life === null || ! $fitted->waxKnown ? '' : $this->voice->say(array_filter($fitted->cycleRides, fn(Ride $ride) => $ride->guess !== null) === [] ? 'ui.shed.left_on' : 'ui.shed.left_on_estimated', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
             'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->life?->due() ?? false],
-            'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain, $this->wear->of($chain)?->result) + ['fit' => $fit->all($chain, $rail->bikeId), 'links' => $this->linksFor($chain)], $rail->hanging),
+            'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain, $this->wear->of($chain)?->result, $fit->all($chain, $rail->bikeId), $this->linksFor($chain)), $rail->hanging),
             'offNote' => $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->voice->say('chain.fit.pin_off') : null,
             'best' => $rail->bestHanging()?->chainId,
         ];
@@ -147,7 +200,7 @@ final readonly class ShedProps
         return array_values(array_map(fn(Part $link) => $link->id, array_filter($this->book->spareLinks(), fn(Part $link) => $link->closes($speeds))));
     }
 
-    /** @return array<string, mixed> */
+    /** @return NextLine */
     private function next(NextItem $item, int $index): array
     {
         $words = new NextWords($this->voice, $this->words);
@@ -184,7 +237,7 @@ final readonly class ShedProps
     /**
      * @param list<Rail> $rails
      *
-     * @return array<string, mixed>
+     * @return PotWall
      */
     private function pot(array $rails): array
     {
@@ -193,15 +246,7 @@ final readonly class ShedProps
         foreach ($rails as $rail) {
             foreach ([...$rail->hanging, ...($rail->fitted === null ? [] : [$rail->fitted])] as $chain) {
                 if (! $chain->pastLimit && ! in_array($chain->chainId, $inJob, true)) {
-                    $chains[] = [
-                        'id' => $chain->chainId,
-                        'name' => $this->voice->names->fullChain($chain->chainId),
-                        'word' => $this->words->status($chain),
-                        'detail' => $this->words->detail($chain),
-                        'rinse' => RinseSchool::usual($chain) !== RinseSchool::Straight,
-                        'rust' => $chain->bare?->state === BareState::Late,
-                        'proposed' => $chain->wantsPot() && $chain !== $rail->fitted,
-                    ];
+                    $chains[] = $this->chains->forPot($chain, $chain->wantsPot() && $chain !== $rail->fitted);
                 }
             }
         }

@@ -15,7 +15,11 @@ use Dripel\Core\Job\JobStep;
 use Dripel\Core\Strip\JobResidues;
 use Dripel\Core\Strip\Solvent;
 
-/** A guided strip: its baths in words, and what is expected beside what was seen. */
+/**
+ * A guided strip: its baths in words, and what is expected beside what was seen.
+ *
+ * @phpstan-type ResidueView array{name: string, share: float, text: string, seen: string|null, done: bool}
+ */
 final readonly class StripPresenter implements JobPresenter
 {
     public function title(GuidedJob $job, Voice $voice): string
@@ -99,15 +103,16 @@ final readonly class StripPresenter implements JobPresenter
         };
     }
 
-    /** @return list<array<string, mixed>> what each bath should leave, and what was seen where somebody looked */
+    /** @return list<ResidueView> what each bath should leave, and what was seen where somebody looked */
     private function residues(GuidedJob $job, JobRun $run, Voice $voice): array
     {
         $q = $voice->quantities;
-        $residues = [['name' => $voice->say('strip.residue.start'), 'share' => 1.0, 'text' => $q->mass((float) $job->terms['start_g']), 'seen' => null, 'done' => true]];
-        foreach (JobResidues::of($run, (float) $job->terms['start_g'], count($job->chains)) as $left) {
+        $startG = $job->number('start_g');
+        $residues = [['name' => $voice->say('strip.residue.start'), 'share' => 1.0, 'text' => $q->mass($startG), 'seen' => null, 'done' => true]];
+        foreach (JobResidues::of($run, $startG, count($job->chains)) as $left) {
             $residues[] = [
                 'name' => $voice->say($left->round === 1 ? 'strip.residue.bath' : 'strip.residue.again', ['bath' => (string) $left->bath]),
-                'share' => self::share($left->expectedG, (float) $job->terms['start_g']),
+                'share' => self::share($left->expectedG, $startG),
                 'text' => $q->mass($left->expectedG),
                 'seen' => $left->seen === null ? null : $voice->say('strip.residue.'.($left->seen === JobEventKind::Again ? 'cloudy' : 'clear')),
                 'done' => $left->done,

@@ -31,7 +31,52 @@ use Dripel\Core\Strip\StepKind;
 use Dripel\Core\Strip\StripOrBuy;
 use Dripel\Core\Strip\StripPlan;
 
-/** The plan of a strip before it begins: what can be chosen, and what follows from the choice. */
+/**
+ * The plan of a strip before it begins: what can be chosen, and what follows from the choice.
+ *
+ * @phpstan-type StripChain array{id: int, name: string, load: string, onBike: bool}
+ * @phpstan-type PlannedBath array{
+ *     solvent: string,
+ *     takes: string,
+ *     untilClear: bool,
+ *     left: string,
+ *     jar: int|null,
+ *     into: int|null,
+ *     stocked: bool,
+ *     from: list<array{value: int|null, title: string, disabled: bool}>,
+ *     intoChoices: list<array{value: int|null, title: string}>,
+ * }
+ * @phpstan-type ProtocolChoice array{
+ *     code: string,
+ *     name: string,
+ *     reason: string,
+ *     takes: string,
+ *     lines: list<string>,
+ *     advised: bool,
+ *     dripOnly: bool,
+ *     own: int|null,
+ *     solvents: list<array{
+ *         value: value-of<Solvent>,
+ *         title: string,
+ *     }>,
+ * }
+ * @phpstan-type StripPlanPage array{
+ *     chains: list<StripChain>,
+ *     chosen: list<int>,
+ *     usual: string,
+ *     protocols: list<ProtocolChoice>,
+ *     notAdvised: string,
+ *     massUnit: string,
+ * }
+ * @phpstan-type StripPlanView array{
+ *     start: string,
+ *     baths: list<PlannedBath>,
+ *     hazards: list<array{solvent: string, text: string}>,
+ *     lines: list<string>,
+ *     warnings: list<string>,
+ *     advised: bool,
+ * }
+ */
 final readonly class StripProps
 {
     public function __construct(private ReadBook $readBook, private Protocols $protocols, private ReadPrices $readPrices, private OpenJobs $openJobs, private Speaker $speaker) {}
@@ -39,7 +84,7 @@ final readonly class StripProps
     /**
      * @param list<Chain> $chosen
      *
-     * @return array<string, mixed>
+     * @return StripPlanPage
      */
     public function create(Workshop $workshop, array $chosen): array
     {
@@ -73,7 +118,7 @@ final readonly class StripProps
     /**
      * @param list<int> $chosen
      *
-     * @return list<array<string, mixed>> what may want stripping: never waxed, or chosen by whoever came here
+     * @return list<StripChain> what may want stripping: never waxed, or chosen by whoever came here
      */
     private function chains(Workshop $workshop, Book $book, Voice $voice, array $chosen): array
     {
@@ -90,7 +135,7 @@ final readonly class StripProps
         return $chains;
     }
 
-    /** @return array<string, mixed> what follows from a wish */
+    /** @return StripPlanView what follows from a wish */
     public function plan(Workshop $workshop, StripWish $wish, StripDraft $draft): array
     {
         $voice = $this->speaker->voice();
@@ -139,7 +184,7 @@ final readonly class StripProps
         return $solvents;
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<PlannedBath> */
     private function baths(StripDraft $draft, StripWords $words, Voice $voice): array
     {
         $q = $voice->quantities;

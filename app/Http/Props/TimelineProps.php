@@ -20,12 +20,17 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Wear\WearReading;
 
-/** One chain's life, the newest first. */
+/**
+ * One chain's life, the newest first.
+ *
+ * @phpstan-type TimelineEntryView array{type: string, id: int|null, day: string, time: string|null, date: string, text: string, left?: string|null}
+ * @phpstan-type TimelineView array{entries: list<TimelineEntryView>, more: int}
+ */
 final readonly class TimelineProps
 {
     public function __construct(private Book $book, private Voice $voice) {}
 
-    /** @return array{entries: list<array<string, mixed>>, more: int} */
+    /** @return TimelineView */
     public function of(ChainState $chain, int $most): array
     {
         $history = $this->book->history($chain->chainId);
@@ -45,7 +50,7 @@ final readonly class TimelineProps
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return TimelineEntryView */
     private function line(Entry $entry, ChainState $chain): array
     {
         $q = $this->voice->quantities;
@@ -89,7 +94,7 @@ final readonly class TimelineProps
             : $this->voice->say('chain.timeline.nothing_left');
     }
 
-    /** @return array<string, mixed> */
+    /** @return TimelineEntryView */
     private function entry(string $type, ?int $id, int $atS, Precision $precision, string $text): array
     {
         $q = $this->voice->quantities;

@@ -12,12 +12,34 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Ride;
 
-/** A ride file before it is kept: what it says, which chain it will go to, and what that leaves. */
+/**
+ * A ride file before it is kept: what it says, which chain it will go to, and what that leaves.
+ *
+ * @phpstan-import-type FormDefaults from FormProps
+ *
+ * @phpstan-type TrackPage array{
+ *     track: array{
+ *         id: string,
+ *         name: string,
+ *         start: string|null,
+ *         km: string,
+ *         moving: string|null,
+ *         elapsed: string|null,
+ *         extent: string,
+ *     },
+ *     bike: int|null,
+ *     condition: value-of<Condition>,
+ *     outcomes: list<array{chain: string|null, coat: float|null, text: string, bike: int}>,
+ *     same: string|null,
+ *     overlap: string|null,
+ *     forms: FormDefaults,
+ * }
+ */
 final readonly class TrackProps
 {
     public function __construct(private Book $book, private Voice $voice) {}
 
-    /** @return array<string, mixed> */
+    /** @return TrackPage */
     public function of(Track $track, ?int $bikeId, Condition $condition): array
     {
         $q = $this->voice->quantities;

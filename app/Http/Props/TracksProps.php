@@ -13,6 +13,7 @@ use App\Models\Ride;
 use App\Models\RideImport;
 use App\Models\Track;
 use App\Models\Workshop;
+use App\Rides\ImportState;
 use App\Rides\TrackSource;
 use App\Text\Voice;
 use Dripel\Core\Interval\Condition;
@@ -24,12 +25,48 @@ use Dripel\Core\Ride\GuessBecause;
 use Dripel\Core\Ride\LikelyCondition;
 use Dripel\Core\Ride\WhichBike;
 
-/** The ride files that wait to be taken in: what each says, which bike it probably was, and what stands against it. */
+/**
+ * The ride files that wait to be taken in: what each says, which bike it probably was, and what stands against it.
+ *
+ * @phpstan-import-type Choice from FormProps
+ *
+ * @phpstan-type RideImportView array{
+ *     id: string,
+ *     name: string,
+ *     state: value-of<ImportState>,
+ *     done: int,
+ *     total: int,
+ *     text: string,
+ *     failures: list<string>,
+ * }
+ * @phpstan-type WaitingTrack array{
+ *     id: string,
+ *     name: string,
+ *     start: string,
+ *     km: string,
+ *     moving: string,
+ *     bike: int|null,
+ *     because: string,
+ *     condition: value-of<Condition>|null,
+ *     likely: array{value: value-of<Condition>, text: string}|null,
+ *     alike: string|null,
+ *     inbox: bool,
+ *     byItself: bool,
+ *     against: string|null,
+ * }
+ * @phpstan-type TracksPage array{
+ *     tracks: list<WaitingTrack>,
+ *     imports: list<RideImportView>,
+ *     most: int,
+ *     bikes: list<array{value: int, title: string}>,
+ *     conditions: list<Choice>,
+ * }
+ */
 final readonly class TracksProps
 {
     public function __construct(private Book $book, private Voice $voice) {}
 
-    /** @return array<string, mixed> */
+    /** @return TracksPage */
     public function all(Workshop $workshop): array
     {
         $names = array_combine($this->book->bikeIds, array_map($this->voice->names->bike(...), $this->book->bikeIds));
@@ -38,6 +75,7 @@ final readonly class TracksProps
         $alike = new AlikeRide($this->book->rides, $this->voice->zone());
         // Of two alike the one that came first goes before its copy: ids rise with time.
         $tracks = Track::query()->in($workshop)->orderBy('start')->orderBy('id')->get();
+        /** @var array<string, int|null> $logged */
         $logged = Ride::query()->in($workshop)->live()->whereIn('track_fingerprint', $tracks->pluck('fingerprint'))->pluck('bike_id', 'track_fingerprint')->all();
         $seen = [];
         $rows = [];
@@ -72,7 +110,7 @@ final readonly class TracksProps
         ];
     }
 
-    /** @return list<array<string, mixed>> archives and tables, how far they are */
+    /** @return list<RideImportView> archives and tables, how far they are */
     public static function imports(Workshop $workshop): array
     {
         return array_values(RideImport::query()->in($workshop)->orderBy('started_at')->get()->map(fn(RideImport $import) => [
@@ -86,7 +124,7 @@ final readonly class TracksProps
      * @param array<string, int|null> $logged bike by fingerprint
      * @param array<string, true> $seen fingerprints of the rows before
      *
-     * @return array<string, mixed>
+     * @return WaitingTrack
      */
     private function row(Track $track, WhichBike $which, LikelyCondition $likely, AlikeRide $alike, array $logged, array $seen): array
     {

@@ -14,13 +14,38 @@ use Dripel\Core\Plan\WetOption;
 use Dripel\Core\Plan\WetPath;
 use Dripel\Core\Plan\WetWay;
 
-/** The short path after a wet ride: dry it tonight, then one of the ways, each with what it gives and when. */
+/**
+ * The short path after a wet ride: dry it tonight, then one of the ways, each with what it gives and when.
+ *
+ * @phpstan-import-type FormDefaults from FormProps
+ *
+ * @phpstan-type WetWayView array{
+ *     way: value-of<WetWay>,
+ *     title: string,
+ *     text: string,
+ *     swapTo: int|null,
+ *     inTime: bool,
+ *     best: bool,
+ *     when: string,
+ * }
+ * @phpstan-type WetPage array{
+ *     chain: array{id: int, name: string, coat: float, left: string},
+ *     bike: int,
+ *     title: string,
+ *     ride: string,
+ *     why: string,
+ *     dry: array{done: bool, late: bool, seconds: int|null, when: string},
+ *     next: string,
+ *     ways: list<WetWayView>,
+ *     forms: FormDefaults,
+ * }
+ */
 final readonly class WetProps
 {
     /** @param list<OpenJob> $jobs */
     public function __construct(private Book $book, private Voice $voice, private array $jobs) {}
 
-    /** @return array<string, mixed>|null null for a chain that is not wet */
+    /** @return WetPage|null null for a chain that is not wet */
     public function of(int $chainId): ?array
     {
         foreach (Rail::all($this->book, $this->voice->nowS, $this->voice->zone()) as $rail) {
@@ -37,7 +62,7 @@ final readonly class WetProps
         return null;
     }
 
-    /** @return array<string, mixed> */
+    /** @return WetPage */
     private function page(WetPath $path, Rail $rail, ChainState $chain): array
     {
         $q = $this->voice->quantities;

@@ -21,7 +21,54 @@ use Dripel\Core\Plan\SimulateResult;
 use Dripel\Core\Plan\WorkshopYears;
 use Dripel\Core\Wear\LimitSchool;
 
-/** Policies side by side over the years: chain life, cassettes, pot days, hours, wax, money; and the cheapest interval of a bike. */
+/**
+ * Policies side by side over the years: chain life, cassettes, pot days, hours, wax, money; and the cheapest interval of a bike.
+ *
+ * @phpstan-import-type Choice from FormProps
+ *
+ * @phpstan-type WhatIfPage array{
+ *     policies: list<array{interval: string, chains: null, rotation: string, limit: null, drip_only: bool}>,
+ *     intervals: list<Choice>,
+ *     most: int,
+ *     rotations: list<Choice>,
+ *     limits: list<Choice>,
+ *     hour: string,
+ *     bikes: list<array{value: int, title: string}>,
+ * }
+ * @phpstan-type ComparedRow array{
+ *     name: string,
+ *     figures: array{
+ *         life: string,
+ *         bought: string,
+ *         cassettes: string,
+ *         pot_days: string,
+ *         topups: string,
+ *         hours: string,
+ *         wax: string,
+ *         solvents: string,
+ *         money: string,
+ *         per: string,
+ *     },
+ *     forced: int,
+ *     best: bool,
+ *     weeks: list<string>,
+ *     curve: list<float>,
+ * }
+ * @phpstan-type Economy array{
+ *     points: list<array{x: float, y: float, extrapolated: bool}>,
+ *     own: array{x: float, y: float},
+ *     best: array{x: float, y: float},
+ *     from: string,
+ *     to: string,
+ *     text: string,
+ * }
+ * @phpstan-type Comparison array{
+ *     rows: list<ComparedRow>,
+ *     economy: Economy|null,
+ *     bike: array{id: int, name: string, rate: string}|null,
+ *     unpriced: string,
+ * }
+ */
 final readonly class WhatIfProps
 {
     /** A wear curve is drawn through so many weeks. */
@@ -29,7 +76,7 @@ final readonly class WhatIfProps
 
     public function __construct(private Book $book, private Voice $voice) {}
 
-    /** @return array<string, mixed> what the page starts from: the schools and what is set now */
+    /** @return WhatIfPage what the page starts from: the schools and what is set now */
     public function page(): array
     {
         $units = $this->voice->quantities->units;
@@ -67,7 +114,7 @@ final readonly class WhatIfProps
      * @param list<SimulatedPolicy> $policies
      * @param list<LimitSchool|null> $schools of each
      *
-     * @return array<string, mixed>
+     * @return Comparison
      */
     public function compare(WorkshopYears $workshop, array $policies, array $schools, int $years, ?int $bikeId): array
     {
@@ -84,14 +131,14 @@ final readonly class WhatIfProps
             'rows' => array_map(fn(SimulateResult $result, SimulateInput $input) => $this->row($result, $input, $costs === [] ? null : min($costs), $bike), $results, $inputs),
             'economy' => $this->economy($workshop, $bike, $years),
             'bike' => [
-                'id' => $bike->id, 'name' => $this->voice->names->bike((int) $bike->id),
+                'id' => (int) $bike->id, 'name' => $this->voice->names->bike((int) $bike->id),
                 'rate' => $this->voice->say('ui.what_if.measured', ['bike' => $this->voice->names->bike((int) $bike->id), 'rate' => $q->number($bike->ratePctPer1000Km, 3), 'interval' => $q->distance($bike->rateIntervalKm), 'km' => $q->distance(array_sum($bike->weekKm)), 'factor' => $q->number($bike->factor, 2)]),
             ],
             'unpriced' => (new StripWords($this->voice))->unpriced($workshop->unpriced),
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return ComparedRow */
     private function row(SimulateResult $result, SimulateInput $input, ?float $least, SimulatedBike $bike): array
     {
         $q = $this->voice->quantities;
@@ -131,7 +178,7 @@ final readonly class WhatIfProps
         return array_map(fn(float $wearPct) => $wearPct / $limitPct, $result->meanWearPct($bike->id, max(1, intdiv(count($result->weeks), self::POINTS))));
     }
 
-    /** @return array<string, mixed> */
+    /** @return Economy */
     private function economy(WorkshopYears $workshop, SimulatedBike $bike, int $years): array
     {
         $q = $this->voice->quantities;

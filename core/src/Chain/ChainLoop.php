@@ -38,7 +38,7 @@ final readonly class ChainLoop
         );
     }
 
-    /** @return array<string, float> */
+    /** @return array{chainstay: float, front: float, rear: float, rearX: float, rearY: float, frontX: float, frontY: float} */
     public function toArray(): array
     {
         return [

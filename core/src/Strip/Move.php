@@ -27,7 +27,7 @@ final readonly class Move
         return new self($in->choice('kind', MoveKind::class), $in->whole('seconds'));
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{kind: string, seconds: int} */
     public function toArray(): array
     {
         return ['kind' => $this->kind->value, 'seconds' => $this->seconds];

@@ -128,7 +128,7 @@ final readonly class Protocol
         return new self($this->code, $steps, $this->dripOnly);
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{code: string, steps: list<array{kind: string, solvent?: string, volume_ml?: float, moves?: list<array{kind: string, seconds: int}>, until_clear?: bool, seconds?: int}>, drip_only: bool} */
     public function toArray(): array
     {
         return ['code' => $this->code, 'steps' => array_map(fn(ProtocolStep $step) => $step->toArray(), $this->steps), 'drip_only' => $this->dripOnly];

@@ -79,7 +79,7 @@ final readonly class ProtocolStep
         return array_sum(array_map(fn(Move $move) => $move->seconds, $this->moves)) + ($this->seconds ?? 0);
     }
 
-    /** @return array<string, mixed> only what it has */
+    /** @return array{kind: string, solvent?: string, volume_ml?: float, moves?: list<array{kind: string, seconds: int}>, until_clear?: bool, seconds?: int} only what it has */
     public function toArray(): array
     {
         return ['kind' => $this->kind->value] + array_filter([

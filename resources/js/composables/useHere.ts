@@ -1,9 +1,9 @@
 import { usePage } from '@inertiajs/vue3'
 import { computed, type ComputedRef } from 'vue'
-import type { Here } from '@/types/props'
+import type { HereView } from '@/types/server'
 
 /** Who is signed in and where. Only for pages behind the sign-in. */
-export function useHere(): ComputedRef<Here> {
+export function useHere(): ComputedRef<HereView> {
   const page = usePage()
   return computed(() => {
     if (!page.props.here) throw new Error('useHere is for pages behind the sign-in')

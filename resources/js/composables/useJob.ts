@@ -1,8 +1,9 @@
 import { useIntervalFn, useLocalStorage, useNow } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
-import type { Job, JobState, Tap, TapAbout, TapKind } from '@/types/job'
 import { http } from './http'
 import { newActionId } from './useActionForm'
+import type { Tap, TapAbout } from '@/types/job'
+import type { JobEventKind, JobStateView, JobView } from '@/types/server'
 
 const ASK_EVERY_MS = 3000
 const LIVE_EVERY_MS = 1500
@@ -12,8 +13,8 @@ const LONGER_S = 60
  * A guided job on this device: its timer counts from the server's time, taps are shown at once and sent in their order.
  * Without the server the job goes on here step by step; the server's answer takes the place of what was shown meanwhile.
  */
-export function useJob(job: Job) {
-  const state = reactive<JobState>({ ...job })
+export function useJob(job: JobView) {
+  const state = reactive<JobStateView>({ ...job })
   const clock = useNow({ interval: 250 })
   // What the server's clock showed, and this device's when it said so.
   const serverS = ref(job.now)
@@ -37,7 +38,7 @@ export function useJob(job: Job) {
   })
   const left = computed(() => (state.current?.seconds == null ? null : state.current.seconds - gone.value))
 
-  function take(fresh: JobState): void {
+  function take(fresh: JobStateView): void {
     Object.assign(state, fresh)
     serverS.value = fresh.now
     takenMs.value = Date.now()
@@ -84,7 +85,7 @@ export function useJob(job: Job) {
   }
 
   async function ask(path: string, taps?: Tap[]): Promise<void> {
-    const answer = await http<JobState>(taps ? 'post' : 'get', `/jobs/${job.id}/${path}`, taps ? { taps } : undefined)
+    const answer = await http<JobStateView>(taps ? 'post' : 'get', `/jobs/${job.id}/${path}`, taps ? { taps } : undefined)
     away.value = answer === null
     if (!answer) return
     // Taken, or refused for good; whoever has to sign in again first loses nothing.
@@ -110,7 +111,7 @@ export function useJob(job: Job) {
     if (first && !away.value && !taps.some((sent) => sent.id === first.id)) await talk()
   }
 
-  function tap(kind: TapKind, ticks: string[] = [], about?: TapAbout): void {
+  function tap(kind: JobEventKind, ticks: string[] = [], about?: TapAbout): void {
     if (!state.current) return
     problem.value = null
     moved.value = false

@@ -1,19 +1,20 @@
 import { useLocalStorage } from '@vueuse/core'
 import { reactive } from 'vue'
-import type { Instrument, Measuring, Spot } from '@/types/gauge'
+import type { Measuring, Spot } from '@/types/gauge'
+import type { InstrumentView } from '@/types/server'
 
 export const emptySpot = (): Spot => ({ length_mm: '', value_pct: '', seats: {} })
 /** Whether anything was said of a spot yet. */
-export function isRead(spot: Spot, kind: Instrument['kind'] | undefined): boolean {
+export function isRead(spot: Spot, kind: InstrumentView['kind'] | undefined): boolean {
   if (kind === 'drop_in') return Object.values(spot.seats).some((seat) => seat !== '')
   return (kind === 'digital' ? spot.value_pct : spot.length_mm) !== ''
 }
-const name = (instrument: Instrument) => `${instrument.kind} ${instrument.id ?? ''}`
+const name = (instrument: InstrumentView) => `${instrument.kind} ${instrument.id ?? ''}`
 /** Whether it is the same one: an answer of the server brings every instrument anew. */
-export const isSame = (one: Instrument, other: Instrument | undefined) => other !== undefined && name(one) === name(other)
+export const isSame = (one: InstrumentView, other: InstrumentView | undefined) => other !== undefined && name(one) === name(other)
 
 /** A reading as it is being taken: begins with the instrument that was used last on this device. */
-export function useMeasuring(instruments: Instrument[]) {
+export function useMeasuring(instruments: InstrumentView[]) {
   const last = useLocalStorage('dripel-instrument', '')
   const begin = instruments.find((one) => name(one) === last.value) ?? instruments[0]
   const reading = reactive<Measuring>({
@@ -23,7 +24,7 @@ export function useMeasuring(instruments: Instrument[]) {
     spots: [emptySpot()],
     sure: false,
   })
-  function choose(instrument: Instrument): void {
+  function choose(instrument: InstrumentView): void {
     last.value = name(instrument)
     Object.assign(reading, {
       instrument,

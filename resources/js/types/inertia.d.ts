@@ -1,9 +1,9 @@
-import type { Done, Here } from './props'
+import type { DoneView, HereView } from './server'
 
 declare module '@inertiajs/core' {
   interface PageProps {
-    here: Here | null
-    done: Done | null
+    here: HereView | null
+    done: DoneView | null
     invitation: string | null
   }
 }

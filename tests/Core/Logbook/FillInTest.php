@@ -60,7 +60,7 @@ function logged(
 /**
  * @param list<Ride> $rides
  *
- * @return array<string, float> km filled in, by day of the month
+ * @return array<int|string, float> km filled in, by day of the month
  */
 function filledIn(FillIn $fillIn, array $rides = []): array
 {

@@ -29,7 +29,7 @@ function everyChoice(RuledShed $shed, int $day, array $pots, array &$best, array
             continue;
         }
         $next = clone $shed;
-        $dips = array_values(array_filter($used, fn(int $i) => $choice >> $i & 1, ARRAY_FILTER_USE_KEY));
+        $dips = array_values(array_filter($used, fn(int $i) => ($choice >> $i & 1) === 1, ARRAY_FILTER_USE_KEY));
         $dips === [] || $next->pot($dips);
         $stuck = $next->day($day);
         if ($stuck !== null) {
@@ -60,7 +60,7 @@ function diceShed(int $seed): array
 
     return [
         'days' => $days, 'allowed_days' => array_map(function () use ($pick, &$left) {
-            return $left > 0 && $pick([true, true, false]) && $left-- > 0;
+            return $pick([true, true, false]) && $left-- > 0;
         }, range(1, $days)), 'fixed_minutes' => $pick([0, 30, 45]), 'per_dip_minutes' => $pick([0, 5, 8]), 'batch_minutes' => $pick([0, 20]),
         'pot_capacity' => $pick([null, 1, 2, 3]), 'swap_minutes' => $pick([0, 3]), 'topup' => $pick([null, ['km' => 50, 'minutes' => $pick([0, 3, 20]), 'max_per_cycle' => 2], ['km' => 80, 'minutes' => 25, 'max_per_cycle' => 1]]), 'bikes' => $bikes,
         'dips' => 'chosen',

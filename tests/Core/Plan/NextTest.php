@@ -67,12 +67,10 @@ function oneBike(
                 $ride[2] ?? Condition::Dry,
             );
         }, $rides),
-        array_values(
-            array_filter([
-                new Dip(1, new Moment(clockAt($dipped)), 1),
-                $otherDipped === null ? null : new Dip(2, new Moment(clockAt($otherDipped)), 2),
-            ]),
-        ),
+        array_filter([
+            new Dip(1, new Moment(clockAt($dipped)), 1),
+            $otherDipped === null ? null : new Dip(2, new Moment(clockAt($otherDipped)), 2),
+        ]),
     );
 }
 /** Every Saturday 50 and Sunday 80 for so many weeks, the last of them the weekend of 21 November. */

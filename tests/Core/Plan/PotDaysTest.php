@@ -102,7 +102,7 @@ it('finds the least minutes of all choices of pot days, and says where none will
         $allowed = array_keys(array_filter($in['allowed_days']));
         [$best, $latest] = [null, ['blocked' => -1, 'bikes' => []]];
         for ($subset = 0; $subset < 1 << count($allowed); $subset++) {
-            $days = array_values(array_filter($allowed, fn(int $i) => $subset >> $i & 1, ARRAY_FILTER_USE_KEY));
+            $days = array_values(array_filter($allowed, fn(int $i) => ($subset >> $i & 1) === 1, ARRAY_FILTER_USE_KEY));
             $way = walked($in, $days);
             if ($way['minutes'] !== null) {
                 // Ties: fewer pot days, then the later first one.

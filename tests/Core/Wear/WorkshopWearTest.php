@@ -211,7 +211,7 @@ it('does not judge wax by what was ridden on oil before it', function (): void {
     expect($oil->own()->chains)->toBe(0)->and($oil->ofBike(1)->chains)->toBe(0)->and(count($oil->of(1)->input->readings))->toBe(6);
 });
 
-/** @param array<int, array{float, float|null}> $of mean now, km to the limit in the earliest of ten cases; by chain */
+/** @param array<int, array{0: float, 1: float|null, 2?: WearVerdict}> $of mean now, km to the limit in the earliest of ten cases; by chain */
 function forecasts(array $of): array
 {
     return array_map(fn(array $f) => new WearForecastResult(0.05, 0.04, 0.05, 0.06, 0.0, $f[0], $f[0] - 0.02, $f[0] + 0.02, $f[1], null, null, 0.0, null, $f[2] ?? WearVerdict::Keep), $of);

@@ -18,7 +18,6 @@ use App\Support\AppClock;
 use App\Text\ChainWords;
 use App\Text\HistoryWords;
 use App\Text\Voice;
-use Dripel\Core\Logbook\PartState;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -57,7 +56,6 @@ function everythingOf(Workshop $workshop, int $nowS): array
     }
     foreach ($book->parts as $part) {
         $state = $book->part($part->id, $nowS);
-        assert($state instanceof PartState);
         $figures["part {$part->kind->value} ".count($figures)] = [
             $state->km->km,
             $state->closings,

@@ -54,5 +54,6 @@ match ($task) {
         json_encode(app(ExportWorkshop::class)->file(Workshop::query()->firstOrFail())),
     ),
     'migration' => app(Kernel::class)->call('dripel:migrate'),
+    default => throw new InvalidArgumentException("There is no task {$task}."),
 };
 echo "done\n";

@@ -65,6 +65,7 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
         'wet' => 2.5,
         'muddy' => 3.5,
     ];
+    /** @var list<array{int, int, int, int, string, object}> $all */
     $all = [];
     foreach (
         ['openings', 'strips', 'dips', 'fittings', 'topups', 'rides', 'noises', 'retirements'] as $rank => $table
@@ -147,7 +148,7 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
                 : null,
             'noises' => ($loud = $waxed),
             'retirements' => ($retired = true),
-            'rides' => null,
+            default => null,
         };
         if ($table === 'rides') {
             $km += $row->km;

@@ -37,7 +37,7 @@ final class AheadController extends Controller
         $plan = $readPlan($workshop, $weeks);
         $props = new AheadProps($readBook($workshop), $speaker->voice(), $plan, $readWear($workshop));
 
-        return Inertia::render('Ahead/Ahead', ['shopping' => $props->shopping($readShopping($workshop, $plan), $readPrices($workshop))] + $props->page($workshop, $readPlan->rides($workshop), $weeks));
+        return Inertia::render('Ahead/Ahead', $props->page($workshop, $readPlan->rides($workshop), $readShopping($workshop, $plan), $readPrices($workshop), $weeks));
     }
 
     /** What comes of pot days by hand; nothing is kept. */

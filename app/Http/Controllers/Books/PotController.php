@@ -15,7 +15,6 @@ use App\Http\Requests\Books\HeatRequest;
 use App\Http\Requests\Books\PotRequest;
 use App\Models\Pot;
 use App\Text\PotWords;
-use Dripel\Core\Pot\HeatPoint;
 use Dripel\Core\Pot\PotCalibrateResult;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -64,10 +63,6 @@ final class PotController extends Controller
         [$bath, $in, $heat] = $heatPot($request->workshop(), $pot, $request->string('power')->toString(), $request->celsius('start'), $request->celsius('target'));
         $by = $request->filled('by') ? $request->string('by')->toString() : null;
 
-        return response()->json((new PotWords($request->voice()))->heat($bath, $in, $heat, $by) + [
-            'curve' => array_map(fn(HeatPoint $point) => [$point->min, $point->tempC], $heat->curve),
-            'limit' => $bath->limitC,
-            'melts' => [$in->wax->meltFromC, $in->wax->meltToC],
-        ]);
+        return response()->json((new PotWords($request->voice()))->heat($bath, $in, $heat, $by));
     }
 }

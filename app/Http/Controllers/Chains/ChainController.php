@@ -35,13 +35,13 @@ final class ChainController extends Controller
     {
         $workshop = $current->workshop();
         $props = new ChainPageProps($readBook($workshop), $speaker->voice(), $readWear($workshop));
-        $page = $props->show($chain->id, $request->boolean('all'), $openJobs->byChain($workshop)[$chain->id] ?? null);
-
-        return Inertia::render('Chain/Chain', $page + [
-            'story' => $page['retired'] ? $retire->life($workshop, $chain->id) : [],
-            'forecast' => Inertia::defer(fn() => $props->forecast($chain->id)),
-            'pots' => array_values(array_map((new PotProps($speaker->voice()))->of(...), $readBaths($workshop))),
-        ]);
+        return Inertia::render('Chain/Chain', $props->show(
+            $chain->id,
+            $request->boolean('all'),
+            $openJobs->byChain($workshop)[$chain->id] ?? null,
+            $retire->story($workshop, $chain->id),
+            array_values(array_map((new PotProps($speaker->voice()))->of(...), $readBaths($workshop))),
+        ) + ['forecast' => Inertia::defer(fn() => $props->forecast($chain->id))]);
     }
 
     public function create(Request $request, Find $find, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, ReadWear $readWear): Response

@@ -12,7 +12,12 @@ use Dripel\Core\Chain\ChainLoop;
 use Dripel\Core\Chain\ChainMatch;
 use Illuminate\Http\JsonResponse;
 
-/** Sizes a new chain; nothing is stored. */
+/**
+ * Sizes a new chain; nothing is stored.
+ *
+ * @phpstan-type Loop array{chainstay: float, front: float, rear: float, rearX: float, rearY: float, frontX: float, frontY: float}
+ * @phpstan-type SizeAnswer array{pitches: int, cut: string, lines: list<string>, loop: Loop|null}
+ */
 final class SizeController extends Controller
 {
     public function __invoke(SizeRequest $request, SizeWords $words): JsonResponse
@@ -20,17 +25,24 @@ final class SizeController extends Controller
         if ($request->copies()) {
             $match = (new ChainMatch)($request->match($request->integer('old_pitches')));
 
-            return response()->json(['pitches' => $match->pitches, 'cut' => $words->cut($match), 'lines' => $words->copied($match), 'loop' => null]);
+            return $this->answer($match->pitches, $words->cut($match), $words->copied($match), null);
         }
         $in = $request->length();
         $length = (new ChainLength)($in);
         $match = (new ChainMatch)($request->match($length->pitches, $request->newJoint()));
 
-        return response()->json([
-            'pitches' => $length->pitches,
-            'cut' => $words->cut($match),
-            'lines' => $words->computed($in, $length, $match),
-            'loop' => ChainLoop::of($in)->toArray(),
-        ]);
+        return $this->answer($length->pitches, $words->cut($match), $words->computed($in, $length, $match), ChainLoop::of($in)->toArray());
+    }
+
+    /**
+     * @param list<string> $lines
+     * @param Loop|null $loop
+     */
+    private function answer(int $pitches, string $cut, array $lines, ?array $loop): JsonResponse
+    {
+        /** @var SizeAnswer $answer */
+        $answer = ['pitches' => $pitches, 'cut' => $cut, 'lines' => $lines, 'loop' => $loop];
+
+        return response()->json($answer);
     }
 }

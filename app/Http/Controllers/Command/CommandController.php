@@ -16,20 +16,39 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Validation\ValidationException;
 
-/** The command line: said in a sentence first, then done. */
+/**
+ * The command line: said in a sentence first, then done.
+ *
+ * @phpstan-import-type ChangedChain from ChangeWords
+ *
+ * @phpstan-type CommandAnswer array{
+ *     sentence: string|null,
+ *     problem: string|null,
+ *     guess: string|null,
+ *     chains: list<ChangedChain>,
+ *     cautions: list<string>,
+ *     examples: list<string>,
+ * }
+ */
 final class CommandController extends Controller
 {
     public function preview(CommandRequest $request, CommandParser $parser, Examples $examples, DryRun $dryRun, ChangeWords $words): JsonResponse
     {
+        return response()->json($this->answer($request, $parser, $examples, $dryRun, $words));
+    }
+
+    /** @return CommandAnswer */
+    private function answer(CommandRequest $request, CommandParser $parser, Examples $examples, DryRun $dryRun, ChangeWords $words): array
+    {
         $nothing = ['sentence' => null, 'problem' => null, 'guess' => null, 'chains' => [], 'cautions' => [], 'examples' => []];
         $text = $request->string('text')->toString();
         if (Examples::askedFor($text)) {
-            return response()->json(['examples' => $examples->all()] + $nothing);
+            return ['examples' => $examples->all()] + $nothing;
         }
         try {
             $command = $parser($text);
         } catch (NotUnderstood $e) {
-            return response()->json(['problem' => $e->getMessage(), 'guess' => $e->guess] + $nothing);
+            return ['problem' => $e->getMessage(), 'guess' => $e->guess] + $nothing;
         }
         try {
             $changes = $dryRun->changes($request->workshop(), fn() => ($command->do)($request->context()));
@@ -38,7 +57,7 @@ final class CommandController extends Controller
             $changes = [];
         }
 
-        return response()->json(['sentence' => $command->sentence, 'chains' => $words->of($changes), 'cautions' => $command->cautions] + $nothing);
+        return ['sentence' => $command->sentence, 'chains' => $words->of($changes), 'cautions' => $command->cautions] + $nothing;
     }
 
     public function store(CommandRequest $request, CommandParser $parser): RedirectResponse

@@ -40,7 +40,7 @@ final class HistoryController extends Controller
         $also = $action->reverted_by === null ? $undoActions->plan($by, $action) : [];
         $changes = $action->reverted_by === null ? $dryRun->changes($by->workshop, fn() => $undoActions($by, $action, $also)) : [];
 
-        return Inertia::render('History/Undo', $props->undo($action->refresh(), $also) + ['changes' => $words->of($changes)]);
+        return Inertia::render('History/Undo', $props->undo($action->refresh(), $also, $words->of($changes)));
     }
 
     public function undo(UndoRequest $request, Action $action, Find $find, UndoActions $undoActions): RedirectResponse

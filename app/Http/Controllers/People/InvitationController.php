@@ -12,6 +12,7 @@ use App\Models\Invitation;
 use App\Models\Role;
 use App\Support\AppClock;
 use App\Support\CurrentWorkshop;
+use App\Support\Reach;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -26,8 +27,7 @@ final class InvitationController extends Controller
         $given = $request->validate(['role' => ['required', Rule::in([Role::Member->value, Role::Viewer->value])]]);
         $token = $invitePerson($current->workshop(), $current->user(), Role::from($given['role']));
 
-        // Where others reach this machine, if they do.
-        return back()->with('invitation', (config('dripel.lan_url') ?? url('/')).route('join', $token, false));
+        return back()->with('invitation', Reach::url(route('join', $token, false)));
     }
 
     public function destroy(Invitation $invitation): RedirectResponse

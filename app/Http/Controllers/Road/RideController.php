@@ -12,7 +12,6 @@ use App\Actions\Rides\SplitRide;
 use App\Exceptions\NotPossible;
 use App\Http\Controllers\Controller;
 use App\Http\Props\RoadProps;
-use App\Http\Props\TracksProps;
 use App\Http\Requests\Road\ConditionRequest;
 use App\Http\Requests\Road\MoveRidesRequest;
 use App\Http\Requests\Road\RideRequest;
@@ -36,9 +35,7 @@ final class RideController extends Controller
         $bike = $find->bikeIfNamed($request->query('bike'));
 
         return Inertia::render('Road/Road', (new RoadProps($readBook($current->workshop()), $speaker->voice()))
-            ->all($bike?->id, max(1, $request->integer('page', 1))) + [
-                'uploadMegabytes' => config()->integer('dripel.upload_megabytes'), 'waiting' => TracksProps::waiting($current->workshop()), 'inbox' => TracksProps::inbox($current->workshop()),
-            ]);
+            ->all($current->workshop(), $bike?->id, max(1, $request->integer('page', 1))));
     }
 
     /** A wet ride leads to what the chain wants today. */

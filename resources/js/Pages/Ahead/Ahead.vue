@@ -3,7 +3,7 @@ import { Link, router } from '@inertiajs/vue3'
 import { computed, ref, watch } from 'vue'
 import PlanLanes from '@/components/ahead/PlanLanes.vue'
 import PlannedRideDialog from '@/components/ahead/PlannedRideDialog.vue'
-import PlanTerms, { type Terms } from '@/components/ahead/PlanTerms.vue'
+import PlanTerms from '@/components/ahead/PlanTerms.vue'
 import CalendarPanel from '@/components/ahead/CalendarPanel.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId } from '@/composables/useActionForm'
@@ -11,29 +11,13 @@ import { useHere } from '@/composables/useHere'
 import { ask } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { Plan } from '@/types/ahead'
-import type { FormDefaults } from '@/types/props'
+import type { AheadPage, PlanView } from '@/types/server'
 
 /** The coming weeks: when to heat the pot, what breaks when a day is moved, and what mends it. */
-const props = defineProps<{
-  weeks: number
-  mostWeeks: number
-  plan: Plan
-  shopping: { what: string; by: string; why: string; cost: string; soon: boolean }[]
-  byHand: boolean
-  followed: boolean
-  pinned: string[]
-  forbidden: string[]
-  remedies: { title: string; does: string; good: boolean }[]
-  terms: Terms
-  weekdays: { value: number; title: string }[]
-  rides: { id: number; text: string }[]
-  calendar: string | null
-  forms: FormDefaults
-}>()
+const props = defineProps<AheadPage>()
 const here = useHere()
 // What is being tried by hand; null: the plan as it holds.
-const tried = ref<Plan | null>(null)
+const tried = ref<PlanView | null>(null)
 watch(
   () => JSON.stringify(props.plan),
   () => (tried.value = null),
@@ -43,7 +27,7 @@ const dates = computed(() => shown.value.pots.map((pot) => pot.date))
 const chosen = ref<string | null>(null)
 const problem = ref('')
 async function tryOut(wanted: string[], bottle: boolean): Promise<void> {
-  const result = await ask<Plan>('post', '/ahead/try', { action_id: newActionId(), dates: wanted, bottle, weeks: props.weeks })
+  const result = await ask<PlanView>('post', '/ahead/try', { action_id: newActionId(), dates: wanted, bottle, weeks: props.weeks })
   if ('answer' in result) tried.value = result.answer
   else problem.value = Object.values(result.errors)[0] ?? ''
 }

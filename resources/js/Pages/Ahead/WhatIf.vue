@@ -4,53 +4,19 @@ import { computed, reactive, ref } from 'vue'
 import HourField from '@/components/books/HourField.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId } from '@/composables/useActionForm'
+import NumberField from '@/components/forms/NumberField.vue'
 import { useHere } from '@/composables/useHere'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
+import type { Comparison, WhatIfPage } from '@/types/server'
 
 /** Policies side by side: what each interval, number of chains and order comes to over the years. */
-interface Policy {
-  interval: string
-  chains: number | null
-  rotation: string
-  limit: string | null
-  drip_only: boolean
-}
 const FIGURES = ['life', 'bought', 'cassettes', 'pot_days', 'topups', 'hours', 'wax', 'solvents', 'money', 'per'] as const
-interface Row {
-  name: string
-  figures: Record<(typeof FIGURES)[number], string>
-  forced: number
-  best: boolean
-  weeks: string[]
-  curve: number[]
-}
 interface Point {
   x: number
   y: number
 }
-interface Answer {
-  rows: Row[]
-  economy: {
-    points: (Point & { extrapolated: boolean })[]
-    own: Point
-    best: Point
-    from: string
-    to: string
-    text: string
-  } | null
-  bike: { id: number; name: string; rate: string } | null
-  unpriced: string
-}
-const props = defineProps<{
-  policies: Policy[]
-  most: number
-  intervals: { value: string; title: string }[]
-  rotations: { value: string; title: string }[]
-  limits: { value: string; title: string }[]
-  hour: string
-  bikes: { value: number; title: string }[]
-}>()
+const props = defineProps<WhatIfPage>()
 const here = useHere()
 const form = reactive({
   years: 5,
@@ -58,7 +24,7 @@ const form = reactive({
   policies: props.policies.map((one) => ({ ...one })),
 })
 const actionId = newActionId()
-const { preview, problems } = usePreview<Answer>(
+const { preview, problems } = usePreview<Comparison>(
   'post',
   () => '/ahead/what-if',
   () => ({ ...form, action_id: actionId, hour: props.hour }),
@@ -127,10 +93,9 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
                 <svg width="26" height="8" aria-hidden="true">
                   <line x1="0" x2="26" y1="4" y2="4" class="key" :stroke-dasharray="DASHES[i]" />
                 </svg>
-                <input
+                <NumberField
                   v-model="policy.interval"
-                  class="slim"
-                  inputmode="decimal"
+                  slim
                   size="4"
                   list="intervals"
                   :aria-label="`${t('what_if.interval')} ${i + 1}`"

@@ -2,19 +2,15 @@
 import { Link } from '@inertiajs/vue3'
 import { computed, nextTick } from 'vue'
 import HookTag from '@/components/chain/HookTag.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { FormDefaults } from '@/types/props'
+import type { ArrivePage } from '@/types/server'
 
-const props = defineProps<{
-  bike: { id: number; name: string; letters: string[]; free: boolean } | null
-  interval: string
-  kinds: { value: string; title: string }[]
-  forms: FormDefaults
-}>()
+const props = defineProps<ArrivePage>()
 const here = useHere()
 
 interface ArrivingChain {
@@ -105,12 +101,11 @@ const save = () => submit('post', '/arrive')
             name="name"
             autofocus />
           <v-select v-model="form.kind" :items="kinds" :label="t('bike.kind')" :error-messages="errors.kind" />
-          <v-text-field v-model="form.speeds" inputmode="numeric" :label="t('bike.speeds')" :error-messages="errors.speeds" name="speeds" />
-          <v-text-field
+          <NumberField v-model="form.speeds" whole :label="t('bike.speeds')" :error-messages="errors.speeds" name="speeds" />
+          <NumberField
             v-model="form.interval"
-            inputmode="decimal"
             :label="t('bike.interval')"
-            :suffix="here.distanceUnit"
+            :unit="here.distanceUnit"
             :error-messages="errors.interval"
             name="interval" />
         </div>
@@ -160,13 +155,13 @@ const save = () => submit('post', '/arrive')
         <p v-if="errorOf(i, 'fitted')" class="ember" role="alert">{{ errorOf(i, 'fitted') }}</p>
         <TapChoice v-model="one.state" :legend="t('arrive.it_is')" :options="states" :test="`state-${i}`" />
         <div v-if="one.state !== 'new'" class="figures">
-          <v-text-field
+          <NumberField
             v-for="figure in figures(one.state)"
             :key="figure.field"
             v-model="one[figure.field]"
-            :inputmode="figure.whole ? 'numeric' : 'decimal'"
+            :whole="figure.whole"
             :label="t(`arrive.${figure.name}`)"
-            :suffix="figure.suffix"
+            :unit="figure.suffix"
             :persistent-placeholder="!figure.needed"
             :placeholder="figure.needed ? undefined : t('arrive.unknown')"
             :error-messages="errorOf(i, figure.field)"
@@ -178,20 +173,18 @@ const save = () => submit('post', '/arrive')
         <v-btn data-test="another-chain" @click="add">{{ t('arrive.another') }}</v-btn>
       </div>
       <section v-if="form.cassette && form.ring" class="sheet parts" :aria-label="t('arrive.parts')">
-        <v-text-field
+        <NumberField
           v-model="form.cassette.km"
-          inputmode="decimal"
           :label="`${t('parts.cassette')} ${t('arrive.so_far')}`"
-          :suffix="here.distanceUnit"
+          :unit="here.distanceUnit"
           persistent-placeholder
           :placeholder="t('arrive.unknown')"
           :error-messages="errors['cassette.km']"
           name="cassette" />
-        <v-text-field
+        <NumberField
           v-model="form.ring.km"
-          inputmode="decimal"
           :label="`${t('parts.ring')} ${t('arrive.so_far')}`"
-          :suffix="here.distanceUnit"
+          :unit="here.distanceUnit"
           persistent-placeholder
           :placeholder="t('arrive.unknown')"
           :error-messages="errors['ring.km']"

@@ -5,15 +5,10 @@ import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
+import type { PartsTablePage } from '@/types/server'
 
 /** Many used parts from a table: what was read, and what is wrong with each row, before anything is taken in. */
-const props = defineProps<{
-  columns: string[]
-  text: string | null
-  problem: string | null
-  ready: boolean
-  rows: { line: number; cells: string[]; errors: { column: string; text: string }[]; newBike: boolean }[]
-}>()
+const props = defineProps<PartsTablePage>()
 const { form, submit } = useActionForm({ text: props.text ?? '' })
 watch(
   () => props.text,

@@ -3,7 +3,9 @@ import { Link } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
 import ChangesPreview from '@/components/forms/ChangesPreview.vue'
 import MomentDialog from '@/components/forms/MomentDialog.vue'
-import CommuteDialog, { type CommuteValues } from '@/components/forms/CommuteDialog.vue'
+import CommuteDialog from '@/components/forms/CommuteDialog.vue'
+import NumberField from '@/components/forms/NumberField.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import PartsPanel from '@/components/gauge/PartsPanel.vue'
 import OpeningDialog from '@/components/forms/OpeningDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
@@ -11,40 +13,14 @@ import { useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { PartOnBike } from '@/types/gauge'
-import type { ChangedChain, FormDefaults, Opening } from '@/types/props'
+import type { BikePage, ChangedChain, CommuteValues, OpeningView } from '@/types/server'
 
-const props = defineProps<{
-  bike: number | null
-  values: {
-    name: string
-    kind: string
-    speeds: number
-    interval: string
-    interval_hours: number | null
-    limit_school: string
-    by_ear: boolean
-    drip_only: boolean
-    week_summer: string
-    week_winter: string
-    chains_wanted: string
-    target_life: string
-  }
-  parts: PartOnBike[]
-  brushed: string
-  drawer: { id: number; name: string; km: string }[]
-  partKinds: { value: string; title: string }[]
-  commutes: { id: number; text: string; values: CommuteValues }[]
-  weekdays: { value: number; title: string }[]
-  forms: FormDefaults
-  kinds: { value: string; title: string }[]
-  schools: { value: string; title: string; reason: string }[]
-}>()
+const props = defineProps<BikePage>()
 const here = useHere()
 const { form, submit } = useActionForm({
   ...props.values,
-  speeds: props.values.speeds as number | string,
-  interval_hours: props.values.interval_hours as number | string | null,
+  speeds: String(props.values.speeds),
+  interval_hours: String(props.values.interval_hours ?? ''),
   also_past: false,
 })
 const { preview } = usePreview<{ chains: ChangedChain[] }>(
@@ -56,7 +32,7 @@ const reason = computed(() => props.schools.find((school) => school.value === fo
 const commuting = ref<{ commute: { id: number; values: CommuteValues } | null } | null>(null)
 const commuteOpen = computed({ get: () => commuting.value !== null, set: (on: boolean) => !on && (commuting.value = null) })
 const brushing = ref(false)
-const part = ref<{ name: string; opening: Opening } | null>(null)
+const part = ref<{ name: string; opening: OpeningView } | null>(null)
 const partOpen = computed({ get: () => part.value !== null, set: (on: boolean) => !on && (part.value = null) })
 const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === null ? '/bikes' : `/bikes/${props.bike}`)
 </script>
@@ -68,9 +44,9 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
       <v-text-field v-model="form.name" :label="t('bike.name')" :error-messages="form.errors.name" name="name" :autofocus="bike === null" />
       <div class="two">
         <v-select v-model="form.kind" :items="kinds" :label="t('bike.kind')" :error-messages="form.errors.kind" />
-        <v-text-field
+        <NumberField
           v-model="form.speeds"
-          inputmode="numeric"
+          whole
           :label="t('bike.speeds')"
           :hint="t('bike.speeds_hint')"
           persistent-hint
@@ -78,32 +54,30 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
           name="speeds" />
       </div>
       <div class="two">
-        <v-text-field
+        <NumberField
           v-model="form.interval"
-          inputmode="decimal"
           :label="t('bike.interval')"
-          :suffix="here.distanceUnit"
+          :unit="here.distanceUnit"
           :hint="t('bike.interval_hint')"
           persistent-hint
           :error-messages="form.errors.interval"
           name="interval" />
-        <v-text-field
+        <NumberField
           v-model="form.interval_hours"
-          inputmode="decimal"
           :label="t('bike.hours')"
-          suffix="h"
+          unit="h"
           :hint="t('bike.hours_hint')"
           persistent-hint
           :error-messages="form.errors.interval_hours"
           name="interval_hours" />
       </div>
-      <v-checkbox
+      <TickBox
         v-model="form.drip_only"
         :label="t('bike.drip_only')"
         :hint="t('bike.drip_only_hint')"
         persistent-hint
         data-test="drip-only" />
-      <v-checkbox v-model="form.by_ear" :label="t('bike.by_ear')" :hint="t('bike.by_ear_hint')" persistent-hint data-test="by-ear" />
+      <TickBox v-model="form.by_ear" :label="t('bike.by_ear')" :hint="t('bike.by_ear_hint')" persistent-hint data-test="by-ear" />
       <v-select
         v-model="form.limit_school"
         :items="schools"
@@ -128,25 +102,24 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
           name="week_winter" />
       </div>
       <div class="two">
-        <v-text-field
+        <NumberField
           v-model="form.chains_wanted"
-          inputmode="numeric"
+          whole
           :label="t('bike.chains_wanted')"
           :hint="t('bike.chains_wanted_hint')"
           persistent-hint
           :error-messages="form.errors.chains_wanted"
           name="chains_wanted" />
-        <v-text-field
+        <NumberField
           v-model="form.target_life"
-          inputmode="decimal"
           :label="t('bike.target')"
-          :suffix="here.distanceUnit"
+          :unit="here.distanceUnit"
           :hint="t('bike.target_hint')"
           persistent-hint
           :error-messages="form.errors.target_life"
           name="target_life" />
       </div>
-      <v-checkbox v-if="bike !== null" v-model="form.also_past" :label="t('bike.past')" :hint="t('bike.past_hint')" persistent-hint />
+      <TickBox v-if="bike !== null" v-model="form.also_past" :label="t('bike.past')" :hint="t('bike.past_hint')" persistent-hint />
       <ChangesPreview v-if="preview?.chains.length" :chains="preview.chains" />
       <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
       <div class="row">

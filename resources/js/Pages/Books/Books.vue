@@ -7,34 +7,19 @@ import JarOnShelf from '@/components/books/JarOnShelf.vue'
 import PotDialog from '@/components/books/PotDialog.vue'
 import PotOnShelf from '@/components/books/PotOnShelf.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import PartLife from '@/components/gauge/PartLife.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { Bottle, Jar, SolventChoice } from '@/types/books'
-import type { PotInBooks } from '@/types/pots'
-import type { WornPart } from '@/types/gauge'
-import type { FormDefaults } from '@/types/props'
+import type { BooksPage, JarView, PotInBooks } from '@/types/server'
 
-const props = defineProps<{
-  pots: PotInBooks[]
-  potChoices: { kinds: { value: string; title: string }[]; waxes: { value: string; title: string }[] }
-  jars: Jar[]
-  bottles: Bottle[]
-  prices: { id: number; supply: string; amount: string; quantity: string; from: string }[]
-  parts: (WornPart & { where: string; price: string })[]
-  links: { id: number; name: string; about: string; price: string }[]
-  solvents: SolventChoice[]
-  roles: { value: string; title: string }[]
-  supplies: { value: string; title: string; unit: string; usual: string }[]
-  units: { mass: string; temperature: string; currency: string }
-  forms: FormDefaults
-}>()
+const props = defineProps<BooksPage>()
 const here = useHere()
 const open = ref<'jar' | 'tend' | 'price' | 'link' | 'pot' | null>(null)
-const tending = ref<Jar | null>(null)
+const tending = ref<JarView | null>(null)
 const shown = (...names: string[]) =>
   computed({ get: () => open.value !== null && names.includes(open.value), set: (on: boolean) => !on && (open.value = null) })
 const [jarOpen, priceOpen, linkOpen, potOpen] = [shown('jar', 'tend'), shown('price'), shown('link'), shown('pot')]
@@ -43,7 +28,7 @@ function tendPot(chosen: PotInBooks | null): void {
   pot.value = chosen
   open.value = 'pot'
 }
-function tend(jar: Jar | null): void {
+function tend(jar: JarView | null): void {
   tending.value = jar
   open.value = jar === null ? 'jar' : 'tend'
 }
@@ -208,18 +193,16 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
           data-test="supply"
           @update:model-value="chooseSupply" />
         <div class="two">
-          <v-text-field
+          <NumberField
             v-model="price.amount"
-            inputmode="decimal"
             :label="t('books.amount')"
-            :suffix="units.currency"
+            :unit="units.currency"
             :error-messages="price.errors.amount"
             name="amount" />
-          <v-text-field
+          <NumberField
             v-model="price.quantity"
-            inputmode="decimal"
             :label="t('books.quantity')"
-            :suffix="supply?.unit"
+            :unit="supply?.unit"
             :error-messages="price.errors.quantity"
             name="quantity" />
         </div>
@@ -237,34 +220,23 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
         @submit="sendLink('post', '/links', () => (open = null))">
         <div class="two">
           <v-text-field v-model="link.name" :label="t('books.name')" :error-messages="link.errors.name" name="name" />
-          <v-text-field
-            v-model="link.count"
-            inputmode="numeric"
-            :label="t('books.count')"
-            :error-messages="link.errors.count"
-            name="count" />
+          <NumberField v-model="link.count" whole :label="t('books.count')" :error-messages="link.errors.count" name="count" />
         </div>
         <div class="two">
-          <v-text-field
-            v-model="link.speeds"
-            inputmode="numeric"
-            :label="t('books.speeds')"
-            :error-messages="link.errors.speeds"
-            name="speeds" />
-          <v-text-field
+          <NumberField v-model="link.speeds" whole :label="t('books.speeds')" :error-messages="link.errors.speeds" name="speeds" />
+          <NumberField
             v-model="link.closings_allowed"
-            inputmode="numeric"
+            whole
             :label="t('books.closings')"
             :hint="t('books.closings_hint')"
             persistent-hint
             :error-messages="link.errors.closings_allowed"
             name="closings_allowed" />
         </div>
-        <v-text-field
+        <NumberField
           v-model="link.price"
-          inputmode="decimal"
           :label="t('books.price')"
-          :suffix="units.currency"
+          :unit="units.currency"
           :error-messages="link.errors.price"
           name="price" />
       </ActionDialog>

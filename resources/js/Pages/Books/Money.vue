@@ -1,43 +1,19 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import HourField from '@/components/books/HourField.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
+import type { MoneyPage } from '@/types/server'
 
 /** What it all costs: beside plain drip, by year, by bike, by chain. */
-interface Row {
-  name: string
-  kinds: string[]
-  total: string
-  km: string
-  per: string
-}
 interface Point {
   x: number
   y: number
 }
-const props = defineProps<{
-  kinds: string[]
-  all: Row
-  years: Row[]
-  bikes: Row[]
-  chains: { id: number; name: string; km: string; total: string; used: boolean; per: string }[]
-  beside: { name: string; total: string }[]
-  unpriced: string
-  chart: {
-    waxed: Point[]
-    plain: Point[]
-    waxedSum: string
-    plainSum: string
-    from: string
-    to: string
-    text: string
-  } | null
-  plain: { as_wax: string; every: string; lives: string }
-  work: { hour: string; text: string }
-}>()
+const props = defineProps<MoneyPage>()
 const here = useHere()
 const { form, submit } = useActionForm({ as_wax: props.plain.as_wax, every: props.plain.every })
 const W = 660
@@ -70,12 +46,12 @@ function wordY(own: Point[], other: Point[], upper: boolean): number {
           <form class="row" @submit.prevent="submit('put', '/books/money')">
             <label
               >{{ t('money.as_wax') }}
-              <input v-model="form.as_wax" class="slim" inputmode="decimal" size="4" name="as_wax" :aria-invalid="!!form.errors.as_wax" />
+              <NumberField v-model="form.as_wax" slim size="4" name="as_wax" :error-messages="form.errors.as_wax" />
               {{ t('money.times_as_long') }}</label
             >
             <label
               >{{ t('money.every') }}
-              <input v-model="form.every" class="slim" inputmode="decimal" size="4" name="every" :aria-invalid="!!form.errors.every" />
+              <NumberField v-model="form.every" slim size="4" name="every" :error-messages="form.errors.every" />
               {{ here.distanceUnit }}</label
             >
             <v-btn type="submit" :loading="form.processing" data-test="save-plain">{{ t('money.keep') }}</v-btn>

@@ -11,9 +11,11 @@ import WhyPanel from '@/components/chain/WhyPanel.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import DipDialog from '@/components/forms/DipDialog.vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import OpeningDialog from '@/components/forms/OpeningDialog.vue'
 import MomentDialog from '@/components/forms/MomentDialog.vue'
 import RetireDialog from '@/components/forms/RetireDialog.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import TopUpDialog from '@/components/forms/TopUpDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
@@ -21,46 +23,10 @@ import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { Pot } from '@/types/pots'
-import type { Chain, FormDefaults, Opening, TimelineEntry, Why, Forecast } from '@/types/props'
+import type { ChainPage, ForecastView, OpeningView, TimelineEntryView } from '@/types/server'
 
-const props = defineProps<{
-  chain: Chain
-  bike: { id: number; name: string } | null
-  on: number | null
-  retired: boolean
-  story: { name: string; value: string }[]
-  outlook: [string, string, string] | null
-  facts: { name: string; value: string; why: string | null }[]
-  why: Why[]
-  timeline: { entries: TimelineEntry[]; more: number }
-  forecast?: Forecast | null
-  edit: {
-    label: string
-    speeds: number
-    pitches: number | null
-    bike_id: number | null
-    load: string | null
-    joint: string
-    directional: boolean
-    mass: string
-    price: string
-    bought_on: string
-    drip_interval: string
-    event: string
-    event_on: string
-    dipped_after: string
-    half_link: boolean
-  }
-  about: { name: string; value: string }[]
-  job: string | null
-  pots: Pot[]
-  units: { mass: string; currency: string }
-  forms: FormDefaults
-  opening: Opening | null
-  link: { figure: string; usedUp: boolean; opening: Opening | null } | null
-}>()
-const correcting = ref<{ opening: Opening | null; kind: 'chain' | 'link' } | null>(null)
+const props = defineProps<ChainPage & { forecast?: ForecastView | null }>()
+const correcting = ref<{ opening: OpeningView | null; kind: 'chain' | 'link' } | null>(null)
 const correctingOpen = computed({ get: () => correcting.value !== null, set: (on: boolean) => !on && (correcting.value = null) })
 const here = useHere()
 const figure = ref<string | null>(null)
@@ -82,35 +48,16 @@ const [dipOpen, measureOpen, topupOpen, stripOpen, retireOpen, moveOpen, editOpe
   shown('move'),
   shown('edit'),
 ]
-const moving = ref<TimelineEntry | null>(null)
-const asPot = computed(() => [
-  { id: props.chain.id, name: props.chain.name, word: props.chain.word, detail: props.chain.detail, proposed: true },
-])
+const moving = ref<TimelineEntryView | null>(null)
 
-function move(entry: TimelineEntry): void {
+function move(entry: TimelineEntryView): void {
   moving.value = entry
   form.value = 'move'
 }
-const remove = (entry: TimelineEntry) => write('delete', `/entries/${entry.type}/${entry.id}`)
+const remove = (entry: TimelineEntryView) => write('delete', `/entries/${entry.type}/${entry.id}`)
 const older = () => router.reload({ data: { all: 1 } })
 
-const { form: details, submit: submitDetails } = useActionForm<{
-  label: string
-  speeds: number
-  pitches: number | string | null
-  bike_id: number | null
-  load: string | null
-  joint: string
-  directional: boolean
-  mass: string
-  price: string
-  bought_on: string
-  drip_interval: string
-  event: string
-  event_on: string
-  dipped_after: string
-  half_link: boolean
-}>({ ...props.edit })
+const { form: details, submit: submitDetails } = useActionForm({ ...props.edit })
 function editDetails(): void {
   Object.assign(details, props.edit)
   details.clearErrors()
@@ -265,7 +212,7 @@ useKeys({
         :kind="correcting.kind"
         :chain="chain.id"
         :subject="chain.name" />
-      <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="asPot" :pots="pots" :list="[chain.id]" />
+      <DipDialog v-if="dipOpen" v-model="dipOpen" :forms="forms" :chains="[forPot]" :pots="pots" :list="[chain.id]" />
       <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" @retire="form = 'retire'" />
       <TopUpDialog v-if="topupOpen" v-model="topupOpen" :forms="forms" :chain="chain" />
       <MomentDialog
@@ -315,18 +262,10 @@ useKeys({
           :error-messages="details.errors.bike_id" />
         <div class="two">
           <v-text-field v-model="details.label" :label="t('new_chain.label')" :error-messages="details.errors.label" />
-          <v-text-field
-            v-model="details.speeds"
-            inputmode="numeric"
-            :label="t('new_chain.speeds')"
-            :error-messages="details.errors.speeds" />
+          <NumberField v-model="details.speeds" whole :label="t('new_chain.speeds')" :error-messages="details.errors.speeds" />
         </div>
-        <v-text-field
-          v-model="details.pitches"
-          inputmode="numeric"
-          :label="t('new_chain.pitches')"
-          :error-messages="details.errors.pitches" />
-        <v-checkbox v-if="Number(details.speeds) === 1" v-model="details.half_link" :label="t('new_chain.half_link')" />
+        <NumberField v-model="details.pitches" whole :label="t('new_chain.pitches')" :error-messages="details.errors.pitches" />
+        <TickBox v-if="Number(details.speeds) === 1" v-model="details.half_link" :label="t('new_chain.half_link')" />
         <ChainFacts v-model="details" asks-load asks-event :errors="details.errors" :units="units" />
       </ActionDialog>
     </template>

@@ -4,26 +4,21 @@ import { computed, ref, watch } from 'vue'
 import ChainFacts from '@/components/chain/ChainFacts.vue'
 import SizeChain from '@/components/chain/SizeChain.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import FlowSteps from '@/components/strip/FlowSteps.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { FormDefaults } from '@/types/props'
+import type { NewChainPage } from '@/types/server'
 
-interface Defaults {
-  bike: number
-  label: string
-  speeds: number
-  pitches: number | null
-  canFit: boolean
-}
-const props = defineProps<{ bike: number | null; defaults: Defaults[]; forms: FormDefaults; units: { mass: string; currency: string } }>()
+const props = defineProps<NewChainPage>()
 const { form, submit } = useActionForm({
   bike_id: props.bike,
   label: '',
-  speeds: 12 as number | string,
-  pitches: null as number | string | null,
+  speeds: '12',
+  pitches: '',
   state: 'boxed',
   half_link: false,
   load: null as string | null,
@@ -49,8 +44,8 @@ watch(
     chosen.value &&
     Object.assign(form, {
       label: chosen.value.label,
-      speeds: chosen.value.speeds,
-      pitches: chosen.value.pitches,
+      speeds: String(chosen.value.speeds),
+      pitches: String(chosen.value.pitches ?? ''),
       fit: chosen.value.canFit,
     }),
   { immediate: true },
@@ -58,7 +53,7 @@ watch(
 const states = ['boxed', 'factory_waxed', 'bare', 'waxed'].map((value) => ({ value, title: t(`new_chain.${value}`) }))
 const sizing = ref(false)
 function useSize(pitches: number, joint: string): void {
-  form.pitches = pitches
+  form.pitches = String(pitches)
   form.joint = joint
   sizing.value = false
 }
@@ -90,22 +85,17 @@ function save(strip: boolean): void {
         :error-messages="form.errors.bike_id" />
       <div class="two">
         <v-text-field v-model="form.label" :label="t('new_chain.label')" :error-messages="form.errors.label" name="label" />
-        <v-text-field
-          v-model="form.speeds"
-          inputmode="numeric"
-          :label="t('new_chain.speeds')"
-          :error-messages="form.errors.speeds"
-          name="speeds" />
+        <NumberField v-model="form.speeds" whole :label="t('new_chain.speeds')" :error-messages="form.errors.speeds" name="speeds" />
       </div>
-      <v-text-field
+      <NumberField
         v-model="form.pitches"
-        inputmode="numeric"
+        whole
         :label="t('new_chain.pitches')"
         :hint="t('new_chain.pitches_hint')"
         persistent-hint
         :error-messages="form.errors.pitches"
         name="pitches" />
-      <v-checkbox v-if="single" v-model="form.half_link" :label="t('new_chain.half_link')" data-test="half-link" />
+      <TickBox v-if="single" v-model="form.half_link" :label="t('new_chain.half_link')" data-test="half-link" />
       <button type="button" class="as-link" :aria-expanded="sizing" data-test="open-size" @click="sizing = !sizing">
         {{ t('size.title') }}
       </button>
@@ -119,7 +109,7 @@ function save(strip: boolean): void {
         <p class="muted small">{{ t(`new_chain.${form.state}_hint`) }}</p>
       </div>
       <DayAndTime v-if="form.state !== 'boxed'" v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
-      <v-checkbox v-if="chosen?.canFit && rideable" v-model="form.fit" :label="t('new_chain.fit')" />
+      <TickBox v-if="chosen?.canFit && rideable" v-model="form.fit" :label="t('new_chain.fit')" />
       <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
       <div class="row">
         <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{

@@ -2,26 +2,16 @@
 import { Link, router } from '@inertiajs/vue3'
 import { computed, reactive, ref } from 'vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import TopUpDialog from '@/components/forms/TopUpDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import type { FormDefaults } from '@/types/props'
+import type { DripPlan, DripPlanPage } from '@/types/server'
 
 /** A drip top-up before it begins: how, from which bottle, and what follows. */
-interface Choice {
-  value: string
-  title: string
-}
-const props = defineProps<{
-  chain: { id: number; name: string }
-  proposed: { place: string; washed: boolean; warmed: boolean; coats: number; excess: string }
-  places: Choice[]
-  schools: Choice[]
-  bottles: { value: number; title: string }[]
-  forms: FormDefaults
-}>()
+const props = defineProps<DripPlanPage>()
 const form = reactive({
   ...props.proposed,
   coats: String(props.proposed.coats),
@@ -31,7 +21,7 @@ const form = reactive({
 const bottles = computed(() => [...props.bottles, { value: null, title: t('drip.no_bottle') }])
 const actionId = newActionId()
 const wish = () => ({ ...form, chain_id: props.chain.id, action_id: actionId })
-const { preview, problems } = usePreview<{ lines: string[]; steps: { title: string; time: string }[] }>('post', () => '/drip/plan', wish)
+const { preview, problems } = usePreview<DripPlan>('post', () => '/drip/plan', wish)
 const starting = ref(false)
 const refused = ref<Record<string, string>>({})
 const errors = computed(() => Object.values({ ...problems.value, ...refused.value }))
@@ -56,9 +46,9 @@ const coats = ['1', '2', '3'].map((value) => ({ value, title: value }))
           <TapChoice v-model="form.coats" :legend="t('drip.coats')" :options="coats" test="coats" />
           <TapChoice v-model="form.excess" :legend="t('drip.excess')" :options="schools" test="excess" />
           <div>
-            <v-checkbox v-model="form.washed" :label="t('drip.washed')" data-test="washed" />
-            <v-checkbox v-model="form.warmed" :label="t('drip.warmed')" data-test="warmed" />
-            <v-checkbox v-model="form.brushed_in" :label="t('drip.brushed_in')" data-test="brushed-in" />
+            <TickBox v-model="form.washed" :label="t('drip.washed')" data-test="washed" />
+            <TickBox v-model="form.warmed" :label="t('drip.warmed')" data-test="warmed" />
+            <TickBox v-model="form.brushed_in" :label="t('drip.brushed_in')" data-test="brushed-in" />
           </div>
           <p class="caution">{{ t('topup.hint') }}</p>
         </div>

@@ -11,7 +11,7 @@ import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { GaugePage, KeptInstrument } from '@/types/gauge'
+import type { GaugePage, KeptInstrument } from '@/types/server'
 
 const props = defineProps<GaugePage>()
 const here = useHere()

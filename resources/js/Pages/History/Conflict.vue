@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
+import type { ConflictPage } from '@/types/server'
 
 interface Version {
   id: number
@@ -15,15 +16,7 @@ interface Version {
   hours?: string | null
   conditionName?: string
 }
-const props = defineProps<{
-  seen: Version
-  current: Version | null
-  by: string | null
-  wanted: Record<string, FormDataConvertible>
-  deleting: boolean
-  yours: string
-  again: { method: 'put' | 'post' | 'delete'; url: string } | null
-}>()
+const props = defineProps<ConflictPage>()
 const rows = computed(() => [
   { title: t('conflict.seen'), version: props.seen },
   ...(props.current
@@ -38,7 +31,7 @@ const rows = computed(() => [
 const actionId = newActionId()
 function insist(): void {
   if (!props.again) return
-  const data = { ...props.wanted, action_id: actionId }
+  const data = { ...(props.wanted as Record<string, FormDataConvertible>), action_id: actionId }
   if (props.again.method === 'delete') router.delete(props.again.url, { data })
   else router[props.again.method](props.again.url, data)
 }

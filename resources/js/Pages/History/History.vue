@@ -4,21 +4,9 @@ import { computed } from 'vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { HistoryLine } from '@/types/props'
+import type { HistoryPage } from '@/types/server'
 
-interface Choice {
-  value: number
-  title: string
-}
-const props = defineProps<{
-  actions: HistoryLine[]
-  page: number
-  pages: number
-  bike: number | null
-  chain: number | null
-  bikes: Choice[]
-  chains: Choice[]
-}>()
+const props = defineProps<HistoryPage>()
 const here = useHere()
 const bikes = computed(() => [{ value: 0, title: t('history.all_bikes') }, ...props.bikes])
 const chains = computed(() => [{ value: 0, title: t('history.all_chains') }, ...props.chains])

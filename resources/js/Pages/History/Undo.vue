@@ -4,9 +4,9 @@ import ChangesPreview from '@/components/forms/ChangesPreview.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { ChangedChain, HistoryLine } from '@/types/props'
+import type { UndoPage } from '@/types/server'
 
-const props = defineProps<{ action: HistoryLine; also: HistoryLine[]; changes: ChangedChain[] }>()
+const props = defineProps<UndoPage>()
 const { form, submit } = useActionForm({ also: props.also.map((other) => other.id), to_shed: true })
 const undo = () => submit('post', `/actions/${props.action.id}/undo`)
 </script>

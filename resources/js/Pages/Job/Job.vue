@@ -3,6 +3,7 @@ import { Head, Link, router } from '@inertiajs/vue3'
 import { mdiBell, mdiBellOff } from '@mdi/js'
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import FlowSteps from '@/components/strip/FlowSteps.vue'
 import BathPanel from '@/components/job/BathPanel.vue'
 import JobLanes from '@/components/job/JobLanes.vue'
@@ -18,9 +19,9 @@ import { useKeys } from '@/composables/useKeys'
 import { timerDigits } from '@/composables/timerDigits'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { Job } from '@/types/job'
+import type { JobView } from '@/types/server'
 
-const props = defineProps<{ job: Job }>()
+const props = defineProps<{ job: JobView }>()
 const here = useHere()
 const { state, step, left, away, moved, problem, waiting, tap } = useJob(props.job)
 const { on: bellOn, locked, ring, stop } = useBell()
@@ -181,14 +182,13 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             <p v-if="askTicks" class="ember" role="alert" data-test="tick-all">{{ t('job.tick_all') }}</p>
           </fieldset>
           <form v-for="chain in weighs && mayAct ? step.chains : []" :key="chain.id" class="weigh" @submit.prevent="weigh(chain.id)">
-            <v-text-field
+            <NumberField
               v-model="masses[chain.id]"
-              inputmode="decimal"
               density="compact"
               hide-details="auto"
               :error-messages="isMass(chain.id) ? '' : t('job.not_number')"
               :label="`${chain.name}, ${t(weighs === 'before_g' ? 'job.before' : 'job.after')}`"
-              :suffix="job.units.mass"
+              :unit="job.units.mass"
               :name="`mass-${chain.name}`"
               @change="weigh(chain.id)" />
           </form>

@@ -2,7 +2,9 @@
 import { Link, router } from '@inertiajs/vue3'
 import { computed, reactive, ref, watch } from 'vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import TimeLanes from '@/components/job/TimeLanes.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import BathChart from '@/components/pot/BathChart.vue'
@@ -10,18 +12,9 @@ import ChainForPot from '@/components/pot/ChainForPot.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import type { Choice, PotChoice, PotDayChain, PotDayPlan } from '@/types/potday'
-import type { FormDefaults } from '@/types/props'
+import type { PotDayChain, PotDayPage, PotDayPlanView } from '@/types/server'
 
-const props = defineProps<{
-  chains: PotDayChain[]
-  chosen: number[]
-  pots: PotChoice[]
-  choices: { program: Choice[]; soak: Choice[]; drain: Choice[]; rinse: Choice[]; dryBy: Choice[] }
-  room: string
-  temperature: string
-  forms: FormDefaults
-}>()
+const props = defineProps<PotDayPage>()
 const usable = computed(() => props.chains.filter((chain) => !chain.refusal))
 // Those that wait stand first; any other may go in with them.
 const waiting = computed(() => usable.value.filter((chain) => chain.proposed || props.chosen.includes(chain.id)))
@@ -65,7 +58,7 @@ const wish = (later = false) => {
     action_id: actionId,
   }
 }
-const { preview, problems } = usePreview<PotDayPlan>(
+const { preview, problems } = usePreview<PotDayPlanView>(
   'post',
   () => '/pot-day/plan',
   () => (form.chains.length && form.pot_id ? wish() : null),
@@ -176,21 +169,19 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               :disabled="!form.by"
               :error-messages="errors.by_date"
               name="by_date" />
-            <v-text-field
+            <NumberField
               v-model="form.target"
-              inputmode="decimal"
               :label="t('pot_day.target')"
-              :suffix="`°${temperature}`"
+              :unit="`°${temperature}`"
               :hint="pot ? t('pot_day.limit', { limit: pot.limit }) : ''"
               persistent-hint
               data-test="target"
               :error-messages="errors.target"
               name="target" />
-            <v-text-field
+            <NumberField
               v-model="form.room"
-              inputmode="decimal"
               :label="t('pot_day.room')"
-              :suffix="`°${temperature}`"
+              :unit="`°${temperature}`"
               :error-messages="errors.room"
               name="room" />
           </div>
@@ -207,7 +198,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               <v-select v-model="form.dry_by" :items="choices.dryBy" :label="t('pot_day.dry_by')" />
             </div>
             <TapChoice v-model="link" :legend="t('pot_day.link')" :options="links" test="link" />
-            <v-checkbox v-model="form.weigh" :label="t('pot_day.weigh')" data-test="weigh-all" />
+            <TickBox v-model="form.weigh" :label="t('pot_day.weigh')" data-test="weigh-all" />
           </div>
         </div>
         <div class="plan">

@@ -14,25 +14,15 @@ import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { FormDefaults, Ride, StripDay } from '@/types/props'
+import type { RideView, RoadPage } from '@/types/server'
 
-const props = defineProps<{
-  strip: StripDay[]
-  rides: Ride[]
-  page: number
-  pages: number
-  bike: number | null
-  forms: FormDefaults
-  uploadMegabytes: number
-  waiting: string
-  inbox: { folder: string; devices: { id: number; name: string }[] }
-}>()
+const props = defineProps<RoadPage>()
 const here = useHere()
 const open = ref(false)
-const editing = ref<Ride | null>(null)
-const splitting = ref<Ride | null>(null)
+const editing = ref<RideView | null>(null)
+const splitting = ref<RideView | null>(null)
 const catchingUp = ref(false)
-const estimate = ref<{ id: number; bike: number; values: NonNullable<NonNullable<Ride['guess']>['values']> } | null>(null)
+const estimate = ref<{ id: number; bike: number; values: NonNullable<NonNullable<RideView['guess']>['values']> } | null>(null)
 const moving = ref(false)
 const chosen = ref<number[]>([])
 const splitOpen = computed({ get: () => splitting.value !== null, set: (on: boolean) => !on && (splitting.value = null) })
@@ -58,17 +48,17 @@ const bikes = computed(() => [
 const query = (page: number, bike = props.bike) => ({ ...(bike ? { bike } : {}), ...(page > 1 ? { page } : {}) })
 const show = (page: number, bike = props.bike) => router.get('/road', query(page, bike), { preserveScroll: true })
 
-function log(ride: Ride | null): void {
+function log(ride: RideView | null): void {
   editing.value = ride
   open.value = true
 }
-function choose(ride: Ride): void {
+function choose(ride: RideView): void {
   chosen.value = [ride.id]
   moving.value = true
 }
-const settle = (ride: Ride, ridden: boolean) =>
+const settle = (ride: RideView, ridden: boolean) =>
   write('post', `/bikes/${ride.bike}/commute-days`, { dates: [ride.guess?.date ?? ''], ridden })
-function change(ride: Ride): void {
+function change(ride: RideView): void {
   if (!ride.guess?.values || !ride.guess.estimate || ride.bike === null) return
   estimate.value = { id: ride.guess.estimate, bike: ride.bike, values: ride.guess.values }
   catchingUp.value = true
@@ -77,10 +67,10 @@ function catchUp(): void {
   estimate.value = null
   catchingUp.value = true
 }
-const removeEstimate = (ride: Ride) => write('delete', `/entries/estimates/${ride.guess?.estimate}`)
-const remove = (ride: Ride) => write('delete', `/entries/rides/${ride.id}`)
+const removeEstimate = (ride: RideView) => write('delete', `/entries/estimates/${ride.guess?.estimate}`)
+const remove = (ride: RideView) => write('delete', `/entries/rides/${ride.id}`)
 /** What can be done with a ride: settle what filled itself in, say whose it was, or put it right. */
-const acts = (ride: Ride) =>
+const acts = (ride: RideView) =>
   ride.estimated
     ? [
         { test: 'confirm-day', text: t('road.confirm'), do: () => settle(ride, true) },

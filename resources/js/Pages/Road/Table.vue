@@ -5,20 +5,10 @@ import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
+import type { RideTablePage, RideTablePreview } from '@/types/server'
 
 /** A table of rides: which column holds what, and what comes of it. */
-interface Choice {
-  value: string
-  title: string
-}
-const props = defineProps<{
-  import: { id: string; name: string; rows: string }
-  header: { value: number; title: string }[]
-  sample: string[][]
-  columns: (Choice & { needed: boolean })[]
-  proposed: { at: Record<string, number>; distance: string; duration: string; day_first: boolean; remembered: boolean }
-  units: { distance: Choice[]; duration: Choice[] }
-}>()
+const props = defineProps<RideTablePage>()
 const at = reactive<Record<string, number | null>>({
   ...Object.fromEntries(props.columns.map((column) => [column.value, null])),
   ...props.proposed.at,
@@ -29,11 +19,7 @@ const form = reactive({
   days: props.proposed.day_first ? 'day_first' : 'month_first',
 })
 const said = () => ({ at: { ...at }, distance: form.distance, duration: form.duration, day_first: form.days === 'day_first' })
-const { preview, problems } = usePreview<{ rides: string[]; count: string; faults: string[]; faulty: string }>(
-  'post',
-  () => `/ride-imports/${props.import.id}/preview`,
-  said,
-)
+const { preview, problems } = usePreview<RideTablePreview>('post', () => `/ride-imports/${props.import.id}/preview`, said)
 const choices = computed(() => [{ value: null, title: t('ride_table.none') }, ...props.header])
 const days = ['day_first', 'month_first'].map((value) => ({ value, title: t(`ride_table.${value}`) }))
 const reading = ref(false)

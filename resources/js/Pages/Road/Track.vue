@@ -4,28 +4,13 @@ import { computed } from 'vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { FormDefaults } from '@/types/props'
+import type { TrackPage } from '@/types/server'
 
-const props = defineProps<{
-  track: {
-    id: string
-    name: string
-    start: string | null
-    km: string
-    moving: string | null
-    elapsed: string | null
-    extent: string
-  }
-  bike: number | null
-  condition: string
-  outcomes: { bike: number; chain: string | null; coat: number | null; text: string }[]
-  same: string | null
-  overlap: string | null
-  forms: FormDefaults
-}>()
+const props = defineProps<TrackPage>()
 const { form, submit } = useActionForm({
   bike_id: props.bike,
   condition: props.condition,
@@ -83,7 +68,7 @@ const discard = () => router.delete(`/tracks/${props.track.id}`)
             v-model:time="form.time"
             :errors="form.errors"
             :time-hint="t('ride.time_hint')" />
-          <v-checkbox v-model="form.loud" :label="t('ride.loud')" />
+          <TickBox v-model="form.loud" :label="t('ride.loud')" />
         </div>
         <p class="goes" data-test="outcome">{{ form.bike_id === null ? t('track.no_bike') : outcome?.text }}</p>
         <ChainRun v-if="outcome && outcome.coat !== null" :coat="outcome.coat" :left="outcome.text" class="after" />

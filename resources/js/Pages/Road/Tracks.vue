@@ -3,32 +3,13 @@ import { Link, router } from '@inertiajs/vue3'
 import { computed, reactive, watch } from 'vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
-import ImportList, { type RideImport } from '@/components/road/ImportList.vue'
+import ImportList from '@/components/road/ImportList.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
+import type { TracksPage, WaitingTrack } from '@/types/server'
 
 /** Many ride files at once: of each the bike and what it was like, then all of them in one action. */
-interface Track {
-  id: string
-  name: string
-  start: string
-  km: string
-  moving: string
-  bike: number | null
-  because: string
-  condition: string | null
-  likely: { value: string; text: string } | null
-  alike: string | null
-  inbox: boolean
-  against: string | null
-  byItself: boolean
-}
-const props = defineProps<{
-  tracks: Track[]
-  imports: RideImport[]
-  bikes: { value: number; title: string }[]
-  conditions: { value: string; title: string }[]
-}>()
+const props = defineProps<TracksPage>()
 interface Choice {
   bike: number | null
   condition: string
@@ -62,7 +43,7 @@ const all = computed({
   set: (condition: string) => Object.values(chosen).forEach((one) => (one.condition = condition)),
 })
 const likely = computed(() => props.tracks.filter((track) => track.likely && chosen[track.id]?.condition !== track.likely.value))
-const pick = (track: Track) => {
+const pick = (track: WaitingTrack) => {
   const one = chosen[track.id]
   if (one && track.likely) one.condition = track.likely.value
 }

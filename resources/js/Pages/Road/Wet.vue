@@ -8,29 +8,10 @@ import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import { swap, write } from '@/composables/useWrite'
-import type { FormDefaults } from '@/types/props'
+import type { WetPage, WetWayView } from '@/types/server'
 
 /** After a wet ride: dry it today, then wax, another chain or the bottle before the next ride. */
-interface Way {
-  way: 'swap' | 'dip' | 'topup'
-  title: string
-  text: string
-  swapTo: number | null
-  inTime: boolean
-  best: boolean
-  when: string
-}
-const props = defineProps<{
-  chain: { id: number; name: string; coat: number; left: string }
-  bike: number
-  title: string
-  ride: string
-  why: string
-  dry: { done: boolean; late: boolean; seconds: number | null; when: string }
-  next: string
-  ways: Way[]
-  forms: FormDefaults
-}>()
+const props = defineProps<WetPage>()
 const here = useHere()
 const problem = ref<string | null>(null)
 const gone = ref(0)
@@ -40,7 +21,7 @@ const left = computed(() => (props.dry.seconds === null ? null : props.dry.secon
 const at = () => ({ date: props.forms.date, time: props.forms.time })
 const onError = (errors: Record<string, string>) => (problem.value = Object.values(errors)[0] ?? null)
 const dried = () => write('post', `/chains/${props.chain.id}/cares`, { ...at(), care: 'dried' }, { onError })
-function go(way: Way): void {
+function go(way: WetWayView): void {
   if (way.way === 'topup') router.visit(`/chains/${props.chain.id}/drip`)
   else if (way.way === 'dip') router.visit(`/pot-day?chains[]=${props.chain.id}`)
   else swap(props.bike, way.swapTo, at(), { preserveScroll: false, onError, onSuccess: () => void (props.dry.done && router.visit('/')) })

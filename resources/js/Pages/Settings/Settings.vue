@@ -1,58 +1,24 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import { computed } from 'vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import KeepPanel from '@/components/settings/KeepPanel.vue'
-import PeoplePanel, { type Person } from '@/components/settings/PeoplePanel.vue'
+import PeoplePanel from '@/components/settings/PeoplePanel.vue'
 import ThisDevice from '@/components/settings/ThisDevice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
+import type { SettingsPage } from '@/types/server'
 
 interface School {
   value: string
   title: string
   reason: string
 }
-const props = defineProps<{
-  values: {
-    name: string
-    time_zone: string
-    distance_unit: string
-    temperature_unit: string
-    mass_unit: string
-    currency: string
-    language: string
-    interval: string
-    limit_school: string
-    ready_school: string
-    topups_most: string
-    drip_dry_hours: string
-    excess_school: string
-    wipe_rides: string
-    factors: Record<string, string>
-  }
-  factors: { value: string; name: string; house: boolean }[]
-  choices: {
-    zones: string[]
-    distance: string[]
-    temperature: { value: string; title: string }[]
-    mass: string[]
-    currencies: string[]
-    languages: { value: string; title: string }[]
-    schools: School[]
-    intervals: School[]
-    ready: { value: string; title: string }[]
-    excess: { value: string; title: string }[]
-  }
-  bikes: { id: number; name: string; interval: string; limit: string }[]
-  people: Person[]
-  invitations: { id: number; role: string; until: string }[]
-  devices: { phone: boolean; here: boolean; address: string; seen: string }[]
-  tables: string[]
-  lan: string | null
-}>()
+const props = defineProps<SettingsPage>()
 const here = useHere()
 const { form, submit } = useActionForm({ ...props.values, factors: { ...props.values.factors }, also_past: false })
 const save = () => submit('put', '/settings')
@@ -85,11 +51,10 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
           <div>
             <TapChoice v-model="form.interval" :legend="t('settings.interval')" :options="choices.intervals" test="interval" />
             <div class="own">
-              <v-text-field
+              <NumberField
                 v-model="form.interval"
-                inputmode="decimal"
                 :label="t('bike.interval')"
-                :suffix="here.distanceUnit"
+                :unit="here.distanceUnit"
                 :error-messages="form.errors.interval"
                 name="interval"
                 class="half" />
@@ -107,24 +72,23 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
           <v-select v-model="form.ready_school" :items="choices.ready" :label="t('settings.ready')" data-test="ready-school" />
           <TapChoice v-model="form.excess_school" :legend="t('drip.excess')" :options="choices.excess" test="excess-school" />
           <div class="four">
-            <v-text-field
+            <NumberField
               v-model="form.topups_most"
-              inputmode="numeric"
+              whole
               :label="t('settings.topups')"
               :hint="t('settings.topups_hint')"
               persistent-hint
               :error-messages="form.errors.topups_most"
               name="topups_most" />
-            <v-text-field
+            <NumberField
               v-model="form.drip_dry_hours"
-              inputmode="decimal"
               :label="t('settings.dry_hours')"
-              suffix="h"
+              unit="h"
               :error-messages="form.errors.drip_dry_hours"
               name="drip_dry_hours" />
-            <v-text-field
+            <NumberField
               v-model="form.wipe_rides"
-              inputmode="numeric"
+              whole
               :label="t('settings.wipe')"
               :hint="t('settings.wipe_hint')"
               persistent-hint
@@ -143,11 +107,10 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
           <h2>{{ t('settings.factors') }}</h2>
           <p class="muted small">{{ t('settings.factors_hint') }}</p>
           <div class="factors">
-            <v-text-field
+            <NumberField
               v-for="factor in factors"
               :key="factor.value"
               v-model="form.factors[factor.value]"
-              inputmode="decimal"
               prefix="×"
               :label="factor.name"
               :hint="factor.house ? t('settings.house') : t('settings.own')"
@@ -155,7 +118,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
               :error-messages="errorOf(factor.value)"
               :name="`factor-${factor.value}`" />
           </div>
-          <v-checkbox v-model="form.also_past" :label="t('settings.past')" />
+          <TickBox v-model="form.also_past" :label="t('settings.past')" />
           <div v-if="here.mayWrite" class="row">
             <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
               t('settings.save')

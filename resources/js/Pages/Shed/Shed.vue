@@ -20,16 +20,9 @@ import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
 import { swap, write } from '@/composables/useWrite'
-import type { Pot } from '@/types/pots'
-import type { FormDefaults, NextLine, PotChain, Rail, SpareLink } from '@/types/props'
+import type { NextLine, ShedPage } from '@/types/server'
 
-const props = defineProps<{
-  rails: Rail[]
-  next: NextLine[]
-  pot: { chains: PotChain[]; solventOut: boolean; pots: Pot[] }
-  spares: SpareLink[]
-  forms: FormDefaults
-}>()
+const props = defineProps<ShedPage>()
 const here = useHere()
 
 type Form = RailVerb | 'dip' | 'retire' | 'choose_bike'

@@ -2,18 +2,9 @@
 import { Link } from '@inertiajs/vue3'
 import AppShell from '@/components/layout/AppShell.vue'
 import { t } from '@/composables/useText'
+import type { ProtocolCardPage } from '@/types/server'
 
-defineProps<{
-  name: string
-  takes: string
-  before: string[]
-  lines: string[]
-  after: string[]
-  left: string
-  hazards: { solvent: string; text: string }[]
-  cautions: string[]
-  notAdvised: string | null
-}>()
+defineProps<ProtocolCardPage>()
 const print = () => window.print()
 </script>
 

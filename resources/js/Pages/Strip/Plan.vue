@@ -1,22 +1,17 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { computed, reactive, ref, watch } from 'vue'
+import NumberField from '@/components/forms/NumberField.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import BathTable from '@/components/strip/BathTable.vue'
 import FlowSteps from '@/components/strip/FlowSteps.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import type { ProtocolChoice, StripPlan } from '@/types/strip'
+import type { StripPlanPage, StripPlanView } from '@/types/server'
 
-const props = defineProps<{
-  chains: { id: number; name: string; load: string; onBike: boolean }[]
-  chosen: number[]
-  usual: string
-  protocols: ProtocolChoice[]
-  notAdvised: string
-  massUnit: string
-}>()
+const props = defineProps<StripPlanPage>()
 const form = reactive({
   // Only one waits: that one.
   chains: props.chosen.length ? [...props.chosen] : props.chains.slice(0, props.chains.length === 1 ? 1 : 0).map((chain) => chain.id),
@@ -51,7 +46,7 @@ const wish = () => ({
   split: form.split && form.total_ml && form.target_pct ? form.split : null,
   total_ml: form.total_ml || null,
 })
-const { preview, problems } = usePreview<StripPlan>(
+const { preview, problems } = usePreview<StripPlanView>(
   'post',
   () => '/strip/plan',
   () => (form.chains.length ? wish() : null),
@@ -144,8 +139,8 @@ function start(): void {
         <div class="fields plan">
           <div v-if="school && !school.advised" class="caution fields" data-test="not-advised">
             <span>{{ notAdvised }}</span>
-            <v-checkbox v-model="form.without_petrol" :label="t('strip_plan.instead')" data-test="instead" />
-            <v-checkbox
+            <TickBox v-model="form.without_petrol" :label="t('strip_plan.instead')" data-test="instead" />
+            <TickBox
               v-if="!form.without_petrol"
               v-model="form.not_advised"
               :label="t('strip_plan.agree')"
@@ -166,13 +161,12 @@ function start(): void {
             </div>
           </div>
           <div class="two">
-            <v-text-field
+            <NumberField
               v-model="form.start"
-              inputmode="decimal"
               :label="t('strip_plan.load')"
               :placeholder="preview?.start"
               persistent-placeholder
-              :suffix="massUnit"
+              :unit="massUnit"
               :hint="t('strip_plan.load_hint')"
               persistent-hint
               :error-messages="errors.start ?? errors.start_g"
@@ -180,18 +174,16 @@ function start(): void {
             <v-select v-model="form.split" :items="splits" :label="t('strip_plan.at_hand')" data-test="split" />
           </div>
           <div v-if="form.split" class="two">
-            <v-text-field
+            <NumberField
               v-model="form.total_ml"
-              inputmode="decimal"
               :label="t('strip_plan.total')"
-              suffix="ml"
+              unit="ml"
               :hint="t('strip_plan.at_hand_hint')"
               persistent-hint
               :error-messages="errors.total_ml"
               name="total_ml" />
-            <v-text-field
+            <NumberField
               v-model="form.target_pct"
-              inputmode="decimal"
               :label="t('strip_plan.leave')"
               :error-messages="errors.target_pct ?? errors.target_fraction"
               name="target_pct" />

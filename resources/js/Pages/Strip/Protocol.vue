@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import { computed } from 'vue'
+import NumberField from '@/components/forms/NumberField.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
+import type { ProtocolPage } from '@/types/server'
 
 type Move = { kind: string; minutes: string }
 type Step = {
@@ -23,22 +26,12 @@ interface Kept {
   until_clear?: boolean
   seconds?: number
 }
-const props = defineProps<{
-  code: string
-  own: number | null
-  name: string
-  steps: Kept[]
-  dripOnly: boolean
-  kinds: string[]
-  bathKinds: string[]
-  moveKinds: string[]
-  solvents: { value: string; title: string }[]
-}>()
+const props = defineProps<ProtocolPage>()
 const SECONDS = 60
 const TIMED = ['hang', 'dry', 'blow_dry']
 const minutes = (seconds: number | undefined): string => (seconds === undefined ? '' : String(Number((seconds / SECONDS).toFixed(2))))
 const seconds = (text: string): number => Math.round(Number(text.replace(',', '.')) * SECONDS) || 0
-const isBath = (kind: string) => props.bathKinds.includes(kind)
+const isBath = (kind: string) => props.bathKinds.some((one) => one === kind)
 const { form, submit } = useActionForm<{ name: string; drip_only: boolean; steps: Step[] }>({
   name: props.own === null ? '' : props.name,
   drip_only: props.dripOnly,
@@ -99,7 +92,7 @@ const drop = () => write('delete', `/protocols/${props.own}`)
       </p>
       <div class="head">
         <v-text-field v-model="form.name" :label="t('protocol.name')" :error-messages="form.errors.name" name="name" />
-        <v-checkbox v-model="form.drip_only" :label="t('protocol.drip_only')" />
+        <TickBox v-model="form.drip_only" :label="t('protocol.drip_only')" />
       </div>
       <ol>
         <li v-for="(step, i) in form.steps" :key="i" :data-test="`step-${i + 1}`">
@@ -108,19 +101,17 @@ const drop = () => write('delete', `/protocols/${props.own}`)
             <v-select v-model="step.kind" :items="kinds" :label="`${t('protocol.kind')} ${i + 1}`" density="compact" class="kind" />
             <template v-if="isBath(step.kind)">
               <v-select v-model="step.solvent" :items="solvents" :label="t('protocol.solvent')" density="compact" class="solvent" />
-              <v-text-field
+              <NumberField
                 v-model="step.volume_ml"
-                inputmode="decimal"
                 :label="t('protocol.volume')"
                 density="compact"
                 class="short"
                 :name="`volume-${i + 1}`" />
-              <v-checkbox v-model="step.until_clear" :label="t('protocol.until_clear')" />
+              <TickBox v-model="step.until_clear" :label="t('protocol.until_clear')" />
             </template>
-            <v-text-field
+            <NumberField
               v-else-if="TIMED.includes(step.kind)"
               v-model="step.minutes"
-              inputmode="decimal"
               :label="t('protocol.minutes')"
               density="compact"
               class="short" />
@@ -133,9 +124,8 @@ const drop = () => write('delete', `/protocols/${props.own}`)
           <div v-if="isBath(step.kind)" class="line moves">
             <template v-for="(move, m) in step.moves" :key="m">
               <v-select v-model="move.kind" :items="moves" :label="t('protocol.moves')" density="compact" class="move" />
-              <v-text-field
+              <NumberField
                 v-model="move.minutes"
-                inputmode="decimal"
                 :label="t('protocol.minutes')"
                 density="compact"
                 class="short"

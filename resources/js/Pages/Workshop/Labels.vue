@@ -4,12 +4,9 @@ import QRCode from 'qrcode'
 import { onMounted, ref } from 'vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { t } from '@/composables/useText'
+import type { LabelsPage } from '@/types/server'
 
-const props = defineProps<{
-  tags: { id: number; letter: string; bike: string; about: string; url: string }[]
-  bikes: { id: number; name: string; interval: string; limit: string; letters: string[] }[]
-  reachable: boolean
-}>()
+const props = defineProps<LabelsPage>()
 const codes = ref<Record<number, string>>({})
 onMounted(async () => {
   const drawn = await Promise.all(

@@ -2,10 +2,10 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { t } from '@/composables/useText'
-import type { LaneDay, Plan } from '@/types/ahead'
+import type { LaneDayView, PlanView } from '@/types/server'
 
 /** The coming weeks: each bike's wax burning down as a saw-tooth, its rides below, the pot days through all of them. */
-const props = defineProps<{ plan: Plan; chosen: string | null; movable: boolean }>()
+const props = defineProps<{ plan: PlanView; chosen: string | null; movable: boolean }>()
 const emit = defineEmits<{ choose: [date: string]; move: [from: string, to: string] }>()
 const W = 26
 const HIGH = 74
@@ -14,7 +14,7 @@ const LANE = 112
 const wide = computed(() => props.plan.days.length * W)
 const x = (day: number) => day * W
 /** The coat of a lane: level until the ride, falling with it. */
-function coat(days: LaneDay[]): string {
+function coat(days: LaneDayView[]): string {
   const y = (left: number) => (FLOOR - HIGH * left).toFixed(1)
   let path = `M0 ${FLOOR}`
   days.forEach((day, i) => {

@@ -1,21 +1,12 @@
 <script setup lang="ts">
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
+import type { PlanTermsView } from '@/types/server'
 
 /** On which days the pot may be heated, and what everything takes. */
-export interface Terms {
-  weekdays: number[]
-  pot_time: string
-  fixed: string
-  dip: string
-  batch: string
-  swap: string
-  topup: string
-  margin: string
-  hours: string
-}
-const props = defineProps<{ terms: Terms; weekdays: { value: number; title: string }[] }>()
+const props = defineProps<{ terms: PlanTermsView; weekdays: { value: number; title: string }[] }>()
 const { form, submit } = useActionForm({ ...props.terms, weekdays: [...props.terms.weekdays] })
 const times = ['evening', 'morning'].map((value) => ({ value, title: t(`ahead.${value}`) }))
 const minutes = ['fixed', 'dip', 'batch', 'swap', 'topup'] as const
@@ -39,31 +30,28 @@ const save = () => submit('put', '/ahead/terms')
     </fieldset>
     <TapChoice v-model="form.pot_time" :legend="t('ahead.pot_time')" :options="times" test="pot-time" />
     <div class="five">
-      <v-text-field
+      <NumberField
         v-for="field in minutes"
         :key="field"
         v-model="form[field]"
-        inputmode="decimal"
         :label="t(`ahead.${field}`)"
-        suffix="min"
+        unit="min"
         :hint="field === 'topup' ? t('ahead.topup_hint') : undefined"
         persistent-hint
         :error-messages="form.errors[field]"
         :name="field" />
-      <v-text-field
+      <NumberField
         v-model="form.margin"
-        inputmode="decimal"
         :label="t('ahead.margin')"
-        suffix="%"
+        unit="%"
         :hint="t('ahead.margin_hint')"
         persistent-hint
         :error-messages="form.errors.margin"
         name="margin" />
-      <v-text-field
+      <NumberField
         v-model="form.hours"
-        inputmode="decimal"
         :label="t('ahead.hours')"
-        suffix="h"
+        unit="h"
         :hint="t('ahead.hours_hint')"
         persistent-hint
         :error-messages="form.errors.hours"

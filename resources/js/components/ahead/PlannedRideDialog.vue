@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { FormDefaults } from '@/types/props'
+import type { FormDefaults } from '@/types/server'
 
 /** A ride that is meant, or days on which nothing is ridden. */
 const open = defineModel<boolean>({ required: true })
@@ -53,12 +54,11 @@ const save = () => submit('post', '/ahead/rides', () => (open.value = false))
         :label="t('ahead.until')"
         :error-messages="form.errors.until"
         name="until" />
-      <v-text-field
+      <NumberField
         v-else
         v-model="form.distance"
-        inputmode="decimal"
         :label="t('ride.distance')"
-        :suffix="here.distanceUnit"
+        :unit="here.distanceUnit"
         :error-messages="form.errors.distance"
         name="distance" />
     </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { t } from '@/composables/useText'
-import type { PotInBooks } from '@/types/pots'
+import type { PotInBooks } from '@/types/server'
 
 /** The wax in a pot since it was filled: grams as steps over what covers a coil, grit as a thin line against its limit. */
 const props = defineProps<{ history: PotInBooks['history']; about: NonNullable<PotInBooks['historyAbout']> }>()

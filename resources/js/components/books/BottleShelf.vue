@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { Bottle } from '@/types/books'
+import type { BottleView } from '@/types/server'
 
 /** The bottles of drip wax, each as full as it is, and when it runs out. */
-const props = defineProps<{ bottles: Bottle[]; currency: string; today: string; mayWrite: boolean }>()
-const chosen = ref<Bottle | null>(null)
+const props = defineProps<{ bottles: BottleView[]; currency: string; today: string; mayWrite: boolean }>()
+const chosen = ref<BottleView | null>(null)
 const open = ref(false)
 const { form, submit } = useActionForm({ name: '', volume: '', left: '', opened: '', price: '', gone: false })
-function tend(bottle: Bottle | null): void {
+function tend(bottle: BottleView | null): void {
   chosen.value = bottle
   Object.assign(form, bottle ? { ...bottle.values, name: bottle.name } : { name: '', volume: '', opened: props.today, price: '' }, {
     left: '',
@@ -24,7 +25,7 @@ function save(gone: boolean): void {
   submit(chosen.value ? 'put' : 'post', chosen.value ? `/bottles/${chosen.value.id}` : '/bottles', () => (open.value = false))
 }
 const BOTTOM = 58
-const level = (bottle: Bottle) => BOTTOM - bottle.share * 38
+const level = (bottle: BottleView) => BOTTOM - bottle.share * 38
 const title = computed(() => (chosen.value ? `${t('books.tend')}: ${chosen.value.name}` : t('bottles.add')))
 </script>
 
@@ -66,18 +67,11 @@ const title = computed(() => (chosen.value ? `${t('books.tend')}: ${chosen.value
       @submit="save(false)">
       <v-text-field v-model="form.name" :label="t('books.name')" :error-messages="form.errors.name" name="name" />
       <div class="two">
-        <v-text-field
-          v-model="form.volume"
-          inputmode="decimal"
-          :label="t('bottles.volume')"
-          suffix="ml"
-          :error-messages="form.errors.volume"
-          name="volume" />
-        <v-text-field
+        <NumberField v-model="form.volume" :label="t('bottles.volume')" unit="ml" :error-messages="form.errors.volume" name="volume" />
+        <NumberField
           v-model="form.left"
-          inputmode="decimal"
           :label="t('bottles.left')"
-          suffix="ml"
+          unit="ml"
           :hint="t('bottles.left_hint')"
           persistent-hint
           :error-messages="form.errors.left"
@@ -85,13 +79,7 @@ const title = computed(() => (chosen.value ? `${t('books.tend')}: ${chosen.value
       </div>
       <div class="two">
         <v-text-field v-model="form.opened" type="date" :label="t('bottles.opened')" :error-messages="form.errors.opened" name="opened" />
-        <v-text-field
-          v-model="form.price"
-          inputmode="decimal"
-          :label="t('books.amount')"
-          :suffix="currency"
-          :error-messages="form.errors.price"
-          name="price" />
+        <NumberField v-model="form.price" :label="t('books.amount')" :unit="currency" :error-messages="form.errors.price" name="price" />
       </div>
       <div v-if="chosen" class="row">
         <v-btn size="small" data-test="bottle-gone" @click="save(true)">{{ t('bottles.gone') }}</v-btn>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { newActionId, useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import type { PotInBooks } from '@/types/pots'
+import type { PotInBooks } from '@/types/server'
 
 /** What a pot really loses, from a heat-up that was logged. */
 const props = defineProps<{ pot: PotInBooks; temperature: string }>()
@@ -40,11 +41,10 @@ const keep = (forget: boolean) => {
       :error-messages="problems.heat_up" />
     <template v-if="!values.heat_up">
       <TapChoice v-model="values.power" :legend="t('heat.power')" :options="powers" test="calibrate-power" />
-      <v-text-field
+      <NumberField
         v-model="values.room"
-        inputmode="decimal"
         :label="t('pot_day.room')"
-        :suffix="`°${temperature}`"
+        :unit="`°${temperature}`"
         :error-messages="problems.room"
         density="compact"
         name="calibrate-room" />

@@ -1,26 +1,21 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
+import type { HeatView } from '@/types/server'
 
 /** How the wax would heat up: when it is liquid, when to plug it in, and what could go wrong. */
 const props = defineProps<{ pot: number; temperature: string }>()
-interface Heat {
-  lines: string[]
-  warnings: string[]
-  curve: [number, number][]
-  limit: number
-  melts: [number, number]
-}
 const form = reactive({
   power: 'low',
   start: props.temperature === 'F' ? '64' : '18',
   target: props.temperature === 'F' ? '185' : '85',
   by: '',
 })
-const { preview, problems } = usePreview<Heat>(
+const { preview, problems } = usePreview<HeatView>(
   'post',
   () => `/pots/${props.pot}/heat`,
   () => (form.start && form.target ? { ...form, by: form.by || null, action_id: newActionId() } : null),
@@ -45,19 +40,17 @@ const scale = computed(() => {
     <TapChoice v-model="form.power" :legend="t('heat.power')" :options="powers" test="power" />
     <p v-if="problems.power" class="ember" role="alert">{{ problems.power }}</p>
     <div class="three">
-      <v-text-field
+      <NumberField
         v-model="form.start"
-        inputmode="decimal"
         :label="t('heat.start')"
-        :suffix="`°${temperature}`"
+        :unit="`°${temperature}`"
         :error-messages="problems.start"
         density="compact"
         name="start" />
-      <v-text-field
+      <NumberField
         v-model="form.target"
-        inputmode="decimal"
         :label="t('heat.target')"
-        :suffix="`°${temperature}`"
+        :unit="`°${temperature}`"
         :error-messages="problems.target"
         density="compact"
         name="target" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { watch } from 'vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -21,13 +22,12 @@ function save() {
   <form class="row" @submit.prevent="save">
     <label
       >{{ t('what_if.hour') }}
-      <input
+      <NumberField
         v-model="form.hour"
-        class="slim"
-        inputmode="decimal"
+        slim
         size="5"
         name="hour"
-        :aria-invalid="!!form.errors.hour"
+        :error-messages="form.errors.hour"
         :disabled="!here.mayWrite"
         @change="save" />
       {{ here.currency }}</label

@@ -2,16 +2,16 @@
 import { computed } from 'vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { Jar, SolventChoice } from '@/types/books'
-import type { FormDefaults } from '@/types/props'
+import type { FormDefaults, JarView, SolventChoice } from '@/types/server'
 
 /** A new jar, or what is done with one that stands there. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{
-  jar: Jar | null
+  jar: JarView | null
   solvents: SolventChoice[]
   roles: { value: string; title: string }[]
   forms: FormDefaults
@@ -70,29 +70,26 @@ const save = () => submit('post', props.jar === null ? '/jars' : `/jars/${props.
         data-test="solvent" />
       <p v-if="hazard" class="small muted">{{ hazard }}</p>
     </template>
-    <v-text-field
+    <NumberField
       v-if="jar === null ? fills && form.solvent : act?.volume"
       v-model="form.volume_ml"
-      inputmode="decimal"
       :label="volumeLabel"
-      suffix="ml"
+      unit="ml"
       :error-messages="form.errors.volume_ml"
       name="volume_ml" />
     <div v-if="fills && form.solvent" class="two">
-      <v-text-field
+      <NumberField
         v-model="form.flash"
-        inputmode="decimal"
         :label="t('books.flash')"
-        :suffix="`°${temperature}`"
+        :unit="`°${temperature}`"
         :hint="t('books.flash_hint')"
         persistent-hint
         :error-messages="form.errors.flash"
         name="flash" />
-      <v-text-field
+      <NumberField
         v-model="form.boiling"
-        inputmode="decimal"
         :label="t('books.boiling')"
-        :suffix="`°${temperature}`"
+        :unit="`°${temperature}`"
         :error-messages="form.errors.boiling"
         name="boiling" />
     </div>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { t } from '@/composables/useText'
-import type { Jar } from '@/types/books'
 import BookEntries from './BookEntries.vue'
+import type { JarView } from '@/types/server'
 
 /** A jar as it stands on the shelf: its cleanings are drawn as marks on the glass, the dirtier the darker. */
-const props = defineProps<{ jar: Jar; mayWrite: boolean }>()
+const props = defineProps<{ jar: JarView; mayWrite: boolean }>()
 const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
 const marks = computed(() => Array.from({ length: props.jar.allowed ?? 0 }, (_, i) => i < props.jar.done))
 const dirt = computed(() => (props.jar.allowed ? Math.min(1, props.jar.done / props.jar.allowed) : 0))

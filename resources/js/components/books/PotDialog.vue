@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { PotInBooks } from '@/types/pots'
-import type { FormDefaults } from '@/types/props'
+import type { FormDefaults, PotInBooks } from '@/types/server'
 
 /** A new pot, or what is done with the wax in one. */
 const open = defineModel<boolean>({ required: true })
@@ -56,44 +56,24 @@ const weighs = () => ['fill', 'top_up', 'remove'].includes(act.act)
       <p v-if="made.errors.kind" class="ember" role="alert">{{ made.errors.kind }}</p>
     </div>
     <div class="two">
-      <v-text-field
+      <NumberField
         v-model="made.diameter"
-        inputmode="decimal"
         :label="t('pot_form.diameter')"
-        suffix="mm"
+        unit="mm"
         :error-messages="made.errors.diameter"
         name="diameter" />
-      <v-text-field
-        v-model="made.height"
-        inputmode="decimal"
-        :label="t('pot_form.height')"
-        suffix="mm"
-        :error-messages="made.errors.height"
-        name="height" />
+      <NumberField v-model="made.height" :label="t('pot_form.height')" unit="mm" :error-messages="made.errors.height" name="height" />
     </div>
     <div class="two">
-      <v-text-field
-        v-model="made.low"
-        inputmode="decimal"
-        :label="t('pot_form.low')"
-        suffix="W"
-        :error-messages="made.errors.low"
-        name="low" />
-      <v-text-field
-        v-model="made.high"
-        inputmode="decimal"
-        :label="t('pot_form.high')"
-        suffix="W"
-        :error-messages="made.errors.high"
-        name="high" />
+      <NumberField v-model="made.low" :label="t('pot_form.low')" unit="W" :error-messages="made.errors.low" name="low" />
+      <NumberField v-model="made.high" :label="t('pot_form.high')" unit="W" :error-messages="made.errors.high" name="high" />
     </div>
     <TapChoice v-model="made.wax" :legend="t('pot_form.wax')" :options="choices.waxes" test="pot-wax" />
-    <v-text-field
+    <NumberField
       v-if="made.wax === 'softened'"
       v-model="made.flash"
-      inputmode="decimal"
       :label="t('pot_form.flash')"
-      :suffix="`°${units.temperature}`"
+      :unit="`°${units.temperature}`"
       :error-messages="made.errors.flash"
       name="flash" />
   </ActionDialog>
@@ -110,37 +90,28 @@ const weighs = () => ['fill', 'top_up', 'remove'].includes(act.act)
     @submit="tend('post', `/pots/${pot.id}/bath`, close)">
     <TapChoice v-model="act.act" :legend="pot.holds" :options="pot.acts" test="bath" />
     <div v-if="weighs()" class="two">
-      <v-text-field
-        v-model="act.wax"
-        inputmode="decimal"
-        :label="t('pot_form.mass')"
-        :suffix="units.mass"
-        :error-messages="act.errors.wax"
-        name="wax" />
-      <v-text-field
+      <NumberField v-model="act.wax" :label="t('pot_form.mass')" :unit="units.mass" :error-messages="act.errors.wax" name="wax" />
+      <NumberField
         v-if="act.act !== 'remove'"
         v-model="act.oil"
-        inputmode="decimal"
         :label="t('pot_form.oil')"
-        :suffix="units.mass"
+        :unit="units.mass"
         :error-messages="act.errors.oil"
         name="oil" />
     </div>
-    <v-text-field
+    <NumberField
       v-else-if="act.act === 'filter'"
       v-model="act.removed"
-      inputmode="decimal"
       :label="t('pot_form.removed')"
       :hint="t('pot_form.removed_hint')"
       persistent-hint
       :error-messages="act.errors.removed"
       name="removed" />
-    <v-text-field
+    <NumberField
       v-else
       v-model="act.temp"
-      inputmode="decimal"
       :label="t('pot_form.temp')"
-      :suffix="`°${units.temperature}`"
+      :unit="`°${units.temperature}`"
       :error-messages="act.errors.temp"
       name="temp" />
     <DayAndTime v-model:date="act.date" v-model:time="act.time" :errors="act.errors" />

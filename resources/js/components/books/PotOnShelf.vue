@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { t } from '@/composables/useText'
-import type { PotInBooks } from '@/types/pots'
 import BookEntries from './BookEntries.vue'
 import BathHistory from './BathHistory.vue'
 import CalibratePanel from './CalibratePanel.vue'
 import HeatPanel from './HeatPanel.vue'
 import PotDrawing from './PotDrawing.vue'
 import ConnectDevice from '@/components/devices/ConnectDevice.vue'
+import type { PotInBooks } from '@/types/server'
 
 defineProps<{ pot: PotInBooks; mayWrite: boolean; temperature: string }>()
 type Panel = 'heat' | 'calibrate' | 'probe'

@@ -1,5 +1,7 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="F extends KnownFacts">
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 
@@ -16,7 +18,7 @@ export interface KnownFacts {
   event_on: string
   dipped_after: string
 }
-const facts = defineModel<KnownFacts>({ required: true })
+const facts = defineModel<F>({ required: true })
 defineProps<{
   errors: Record<string, string | undefined>
   units: { mass: string; currency: string }
@@ -38,22 +40,10 @@ const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, tit
       :options="loads"
       test="load"
       @update:model-value="facts.load = $event" />
-    <v-checkbox v-model="facts.directional" :label="t('new_chain.directional_yes')" data-test="directional" />
+    <TickBox v-model="facts.directional" :label="t('new_chain.directional_yes')" data-test="directional" />
     <div class="three">
-      <v-text-field
-        v-model="facts.mass"
-        inputmode="decimal"
-        :label="t('new_chain.mass')"
-        :suffix="units.mass"
-        :error-messages="errors.mass"
-        name="mass" />
-      <v-text-field
-        v-model="facts.price"
-        inputmode="decimal"
-        :label="t('new_chain.price')"
-        :suffix="units.currency"
-        :error-messages="errors.price"
-        name="price" />
+      <NumberField v-model="facts.mass" :label="t('new_chain.mass')" :unit="units.mass" :error-messages="errors.mass" name="mass" />
+      <NumberField v-model="facts.price" :label="t('new_chain.price')" :unit="units.currency" :error-messages="errors.price" name="price" />
       <v-text-field
         v-model="facts.bought_on"
         type="date"
@@ -61,11 +51,10 @@ const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, tit
         :error-messages="errors.bought_on"
         name="bought_on" />
     </div>
-    <v-text-field
+    <NumberField
       v-model="facts.drip_interval"
-      inputmode="decimal"
       :label="t('new_chain.drip_interval')"
-      :suffix="here.distanceUnit"
+      :unit="here.distanceUnit"
       :hint="t('new_chain.drip_interval_hint')"
       persistent-hint
       :error-messages="errors.drip_interval"

@@ -1,16 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Loop } from '@/types/server'
 
 /** A chain around its ring and sprocket, to scale; the figures come from the core, in mm. */
-export interface Loop {
-  chainstay: number
-  front: number
-  rear: number
-  rearX: number
-  rearY: number
-  frontX: number
-  frontY: number
-}
 const props = defineProps<{ loop: Loop; cut: string; label: string }>()
 const MARGIN = 14
 const view = computed(() => {

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import LoopDrawing, { type Loop } from './LoopDrawing.vue'
+import LoopDrawing from './LoopDrawing.vue'
+import type { SizeAnswer } from '@/types/server'
 
 /** How long the new chain has to be: copied from the old one, or from chainstay and teeth. */
 const props = defineProps<{ oldPitches: number | null; singleSpeed: boolean }>()
@@ -20,7 +23,7 @@ const form = reactive({
   derailleur: !props.singleSpeed,
 })
 const ready = computed(() => (form.by === 'copy' ? form.old_pitches : form.chainstay_mm && form.front_teeth && form.rear_teeth))
-const { preview, problems } = usePreview<{ pitches: number; cut: string; lines: string[]; loop: Loop | null }>(
+const { preview, problems } = usePreview<SizeAnswer>(
   'post',
   () => '/chains/size',
   () => (ready.value ? { ...form, action_id: newActionId() } : null),
@@ -33,39 +36,28 @@ const joints = ['quick_link', 'pin'].map((value) => ({ value, title: t(`size.${v
   <div class="size fields" data-test="size">
     <TapChoice v-model="form.by" :legend="t('size.by')" :options="ways" test="size-by" />
     <template v-if="form.by === 'copy'">
-      <v-text-field
+      <NumberField
         v-model="form.old_pitches"
-        inputmode="numeric"
+        whole
         :label="t('size.old_pitches')"
         :error-messages="problems.old_pitches"
         name="old_pitches" />
       <TapChoice v-model="form.old_joint" :legend="t('size.old_joint')" :options="joints" test="old-joint" />
     </template>
     <template v-else>
-      <v-text-field
+      <NumberField
         v-model="form.chainstay_mm"
-        inputmode="decimal"
         :label="t('size.chainstay')"
         :hint="t('size.chainstay_hint')"
         persistent-hint
-        suffix="mm"
+        unit="mm"
         :error-messages="problems.chainstay_mm"
         name="chainstay_mm" />
       <div class="two">
-        <v-text-field
-          v-model="form.front_teeth"
-          inputmode="numeric"
-          :label="t('size.front')"
-          :error-messages="problems.front_teeth"
-          name="front_teeth" />
-        <v-text-field
-          v-model="form.rear_teeth"
-          inputmode="numeric"
-          :label="t('size.rear')"
-          :error-messages="problems.rear_teeth"
-          name="rear_teeth" />
+        <NumberField v-model="form.front_teeth" whole :label="t('size.front')" :error-messages="problems.front_teeth" name="front_teeth" />
+        <NumberField v-model="form.rear_teeth" whole :label="t('size.rear')" :error-messages="problems.rear_teeth" name="rear_teeth" />
       </div>
-      <v-checkbox v-model="form.derailleur" :label="t('size.derailleur')" />
+      <TickBox v-model="form.derailleur" :label="t('size.derailleur')" />
     </template>
     <TapChoice v-model="form.new_joint" :legend="t('size.new_joint')" :options="joints" test="new-joint" />
     <p v-if="problems.page" class="ember" role="alert">{{ problems.page }}</p>

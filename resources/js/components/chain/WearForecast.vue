@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { t } from '@/composables/useText'
-import type { Forecast } from '@/types/props'
+import type { ForecastView } from '@/types/server'
 
 /** How worn a chain is over its km: readings as points or as the stretch they leave open, the forecast as a band, the limit. */
-const props = defineProps<{ forecast: Forecast }>()
+const props = defineProps<{ forecast: ForecastView }>()
 const WIDE = 560
 const HIGH = 150
 const LEFT = 8

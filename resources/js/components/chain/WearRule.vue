@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Wear } from '@/types/props'
+import type { WearView } from '@/types/server'
 
 /**
  * A small rule with its stop at the limit. What is believed of the wear now is a band with a pointer at its middle; without a
  * belief a value is a pointer, an interval the stretch it leaves open, never a point.
  */
-const props = withDefaults(defineProps<{ wear: Wear; width?: number }>(), { width: 90 })
+const props = withDefaults(defineProps<{ wear: WearView; width?: number }>(), { width: 90 })
 const at = (percent: number) => 4 + (props.width - 12) * Math.max(0, Math.min(1.06, percent / props.wear.limit))
 const band = computed(() =>
   props.wear.p10 == null || props.wear.p90 == null

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { t } from '@/composables/useText'
-import type { Why } from '@/types/props'
+import type { WhyView } from '@/types/server'
 
-/** Why a figure is what it is: formula, inputs, steps, source. All of it told by the core. */
+/** WhyView a figure is what it is: formula, inputs, steps, source. All of it told by the core. */
 const figure = defineModel<string | null>({ required: true })
-const props = defineProps<{ why: Why[] }>()
+const props = defineProps<{ why: WhyView[] }>()
 const shown = computed(() => props.why.find((other) => other.figure === figure.value) ?? null)
 </script>
 

@@ -4,9 +4,10 @@ import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import type { FormDefaults } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import TapChoice from './TapChoice.vue'
+import type { FormDefaults } from '@/types/server'
+import NumberField from '@/components/forms/NumberField.vue'
 
 /** "240 km since Monday", or what the odometer shows: one estimate for days that nobody logged one by one. */
 const open = defineModel<boolean>({ required: true })
@@ -53,11 +54,10 @@ const save = () =>
     @submit="save">
     <TapChoice v-if="!estimate" v-model="form.by" :legend="t('catch_up.by')" :options="ways" test="by" />
     <template v-if="form.by === 'distance'">
-      <v-text-field
+      <NumberField
         v-model="form.distance"
-        inputmode="decimal"
         :label="t('ride.distance')"
-        :suffix="here.distanceUnit"
+        :unit="here.distanceUnit"
         :error-messages="errors.distance"
         name="distance"
         autofocus />
@@ -66,12 +66,11 @@ const save = () =>
         <v-text-field v-model="form.to" type="date" :label="t('catch_up.to')" :error-messages="errors.to" name="to" />
       </div>
     </template>
-    <v-text-field
+    <NumberField
       v-else
       v-model="form.odometer"
-      inputmode="decimal"
       :label="t('catch_up.odometer')"
-      :suffix="here.distanceUnit"
+      :unit="here.distanceUnit"
       :error-messages="errors.odometer"
       name="odometer" />
     <TapChoice v-model="form.condition" :legend="t('ride.condition')" :options="forms.conditions" test="condition" even />

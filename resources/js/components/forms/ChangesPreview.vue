@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '@/composables/useText'
-import type { ChangedChain } from '@/types/props'
+import type { ChangedChain } from '@/types/server'
 
 /** Every figure that would change, of every chain concerned, before it is done. */
 defineProps<{ chains: ChangedChain[] | null }>()

@@ -2,19 +2,10 @@
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { FormDefaults } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import TapChoice from './TapChoice.vue'
-
-export interface CommuteValues {
-  weekdays: number[]
-  time: string
-  distance: string
-  hours: string
-  condition: string
-  from: string
-  until: string
-}
+import type { CommuteValues, FormDefaults } from '@/types/server'
+import NumberField from '@/components/forms/NumberField.vue'
 
 /** The weekly commute of a bike, new or known. */
 const open = defineModel<boolean>({ required: true })
@@ -65,11 +56,10 @@ const save = () =>
       </div>
     </fieldset>
     <div class="two">
-      <v-text-field
+      <NumberField
         v-model="form.distance"
-        inputmode="decimal"
         :label="t('commute.distance')"
-        :suffix="here.distanceUnit"
+        :unit="here.distanceUnit"
         :error-messages="form.errors.distance"
         name="distance" />
       <v-text-field

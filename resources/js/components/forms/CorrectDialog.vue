@@ -3,11 +3,12 @@ import { computed } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import type { ChangedChain, FormDefaults } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import ChangesPreview from './ChangesPreview.vue'
 import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
+import type { ChangedChain, FormDefaults } from '@/types/server'
+import TickBox from '@/components/forms/TickBox.vue'
 
 /** The tag says C, Dripel says B: which chain has really been on, and since when. */
 const open = defineModel<boolean>({ required: true })
@@ -47,12 +48,7 @@ const save = () => submit('post', url.value, () => (open.value = false))
       :options="others.map((chain) => ({ value: String(chain.id), title: chain.label }))"
       test="really" />
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="errors" :time-label="t('correct.since')" />
-    <v-checkbox
-      v-if="bike?.chain"
-      v-model="form.exchange"
-      :label="t('correct.exchange')"
-      :hint="t('correct.exchange_hint')"
-      persistent-hint />
+    <TickBox v-if="bike?.chain" v-model="form.exchange" :label="t('correct.exchange')" :hint="t('correct.exchange_hint')" persistent-hint />
     <ChangesPreview :chains="preview?.chains ?? null" />
   </ActionDialog>
 </template>

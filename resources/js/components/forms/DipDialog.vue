@@ -3,14 +3,15 @@ import { Link } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { Pot } from '@/types/pots'
-import type { FormDefaults, PotChain } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
+import type { FormDefaults, PotChain, PotView } from '@/types/server'
+import NumberField from '@/components/forms/NumberField.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 
 /** Chains that were waxed together, recorded plainly. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ forms: FormDefaults; chains: PotChain[]; list: number[]; pots?: Pot[] }>()
+const props = defineProps<{ forms: FormDefaults; chains: PotChain[]; list: number[]; pots?: PotView[] }>()
 const { form, submit } = useActionForm<{
   chains: number[]
   date: string
@@ -63,9 +64,10 @@ const save = () => submit('post', '/dips', () => (open.value = false))
       <v-checkbox
         v-for="chain in offered"
         :key="chain.id"
-        v-model="form.chains"
+        :model-value="form.chains"
         :value="chain.id"
-        :label="`${chain.name}: ${chain.word}${chain.detail ? ', ' + chain.detail : ''}`" />
+        :label="`${chain.name}: ${chain.word}${chain.detail ? ', ' + chain.detail : ''}`"
+        @update:model-value="form.chains = $event ?? []" />
     </fieldset>
     <template v-if="props.pots?.length">
       <v-select v-model="form.pot_id" :items="potChoices" :label="t('dip.pot')" :error-messages="form.errors.pot_id" data-test="dip-pot" />
@@ -73,19 +75,22 @@ const save = () => submit('post', '/dips', () => (open.value = false))
         {{ t('dip.weigh') }}
       </button>
       <div v-for="chain in weighing ? offered.filter((one) => form.chains.includes(one.id)) : []" :key="chain.id" class="two weighed">
-        <v-text-field
+        <NumberField
           v-model="form.pickups[chain.id]"
-          inputmode="decimal"
           :label="`${chain.name}: ${t('dip.pickup')}`"
-          :suffix="forms.massUnit"
+          :unit="forms.massUnit"
           :error-messages="(form.errors as Record<string, string>)[`pickups.${chain.id}`]"
           :name="`pickup-${chain.name}`" />
-        <v-checkbox v-model="form.rinsed" :value="chain.id" :label="t('dip.rinsed')" />
+        <v-checkbox
+          :model-value="form.rinsed"
+          :value="chain.id"
+          :label="t('dip.rinsed')"
+          @update:model-value="form.rinsed = $event ?? []" />
       </div>
     </template>
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
-    <v-checkbox v-model="form.dry" :label="t('dip.dry')" :error-messages="form.errors.dry" data-test="dry" />
-    <v-checkbox
+    <TickBox v-model="form.dry" :label="t('dip.dry')" :error-messages="form.errors.dry" data-test="dry" />
+    <TickBox
       v-if="rusty || form.errors.rust_looked"
       v-model="form.rust_looked"
       :label="t('dip.rust')"

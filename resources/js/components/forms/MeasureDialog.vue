@@ -4,10 +4,9 @@ import MeasureFields from '@/components/gauge/MeasureFields.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useMeasuring } from '@/composables/useMeasuring'
 import { t } from '@/composables/useText'
-import type { Meaning } from '@/types/gauge'
-import type { FormDefaults } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
+import type { FormDefaults, Meaning } from '@/types/server'
 
 /** A chain is measured; one past its limit then goes on to be retired. */
 const open = defineModel<boolean>({ required: true })

@@ -3,10 +3,10 @@ import { computed } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import type { ChangedChain, FormDefaults } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import ChangesPreview from './ChangesPreview.vue'
 import TapChoice from './TapChoice.vue'
+import type { ChangedChain, FormDefaults } from '@/types/server'
 
 /** Rides that were on another bike, or on one that nobody had named yet. */
 const open = defineModel<boolean>({ required: true })

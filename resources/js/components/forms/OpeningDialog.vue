@@ -4,15 +4,16 @@ import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import type { ChangedChain, Opening } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import ChangesPreview from './ChangesPreview.vue'
 import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
+import type { ChangedChain, OpeningView } from '@/types/server'
+import NumberField from '@/components/forms/NumberField.vue'
 
 /** What a part brought with it, put right once it is known. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ opening: Opening | null; chain?: number; subject: string; kind: 'chain' | 'part' | 'link' }>()
+const props = defineProps<{ opening: OpeningView | null; chain?: number; subject: string; kind: 'chain' | 'part' | 'link' }>()
 const here = useHere()
 const { form, submit } = useActionForm({
   km: props.opening?.km ?? '',
@@ -46,31 +47,29 @@ const save = () => submit(method, url, () => (open.value = false))
     @submit="save">
     <p class="muted small">{{ opening ? t('opening.as_of', { day: opening.of }) : t('opening.before_all') }}</p>
     <DayAndTime v-if="opening" v-model:date="form.date" v-model:time="form.time" :errors="errors" />
-    <v-text-field
+    <NumberField
       v-if="kind !== 'link'"
       v-model="form.km"
-      inputmode="decimal"
       :label="t('opening.km')"
       :hint="t('opening.unknown')"
       persistent-hint
-      :suffix="here.distanceUnit"
+      :unit="here.distanceUnit"
       :error-messages="errors.km"
       name="km" />
     <template v-if="kind === 'chain'">
       <TapChoice v-model="form.wax" :legend="t('opening.wax')" :options="states" test="wax" />
-      <v-text-field
+      <NumberField
         v-if="form.wax === 'known'"
         v-model="form.since_wax"
-        inputmode="decimal"
         :label="t('opening.since')"
-        :suffix="here.distanceUnit"
+        :unit="here.distanceUnit"
         :error-messages="errors.since_wax"
         name="since_wax" />
     </template>
-    <v-text-field
+    <NumberField
       v-if="kind === 'link'"
       v-model="form.closings"
-      inputmode="numeric"
+      whole
       :label="t('opening.closings')"
       :hint="t('opening.unknown')"
       persistent-hint

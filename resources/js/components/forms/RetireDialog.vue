@@ -5,24 +5,17 @@ import LifeStory from '@/components/chain/LifeStory.vue'
 import { http } from '@/composables/http'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { FormDefaults } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
+import type { FormDefaults, Retiring } from '@/types/server'
 
 /** A chain goes out of use: what it did in its life, and what its bike is left with. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; chain: { id: number; name: string } }>()
-interface Story {
-  life: { name: string; value: string }[]
-  on: string | null
-  left: string | null
-  few: boolean
-  bike: number | null
-}
-const story = ref<Story | null>(null)
+const story = ref<Retiring | null>(null)
 onMounted(async () => {
   // Without its story it can be retired all the same.
-  const answer = await http<Story>('get', `/chains/${props.chain.id}/retirement`)
+  const answer = await http<Retiring>('get', `/chains/${props.chain.id}/retirement`)
   if (answer?.ok) story.value = answer.body
 })
 const { form, submit } = useActionForm({ date: props.forms.date, time: props.forms.time })

@@ -3,14 +3,16 @@ import { computed } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { FormDefaults, Ride } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import TapChoice from './TapChoice.vue'
 import DayAndTime from './DayAndTime.vue'
+import type { FormDefaults, RideView } from '@/types/server'
+import NumberField from '@/components/forms/NumberField.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 
 /** A ride by hand, new or edited. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ forms: FormDefaults; bike: number | null; ride?: Ride | null }>()
+const props = defineProps<{ forms: FormDefaults; bike: number | null; ride?: RideView | null }>()
 const here = useHere()
 const { form, submit } = useActionForm({
   bike_id: props.ride ? props.ride.bike : (props.bike ?? props.forms.bikes[0]?.id ?? null),
@@ -42,11 +44,10 @@ const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${pr
     @submit="save">
     <v-select v-model="form.bike_id" :items="bikes" :label="t('ride.bike')" :error-messages="form.errors.bike_id" />
     <div class="two">
-      <v-text-field
+      <NumberField
         v-model="form.distance"
-        inputmode="decimal"
         :label="t('ride.distance')"
-        :suffix="here.distanceUnit"
+        :unit="here.distanceUnit"
         :error-messages="form.errors.distance"
         name="distance"
         autofocus />
@@ -64,6 +65,6 @@ const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${pr
       :errors="form.errors"
       :time-label="t('ride.time')"
       :time-hint="t('ride.time_hint')" />
-    <v-checkbox v-if="!ride" v-model="form.loud" :label="t('ride.loud')" :error-messages="form.errors.loud" />
+    <TickBox v-if="!ride" v-model="form.loud" :label="t('ride.loud')" :error-messages="form.errors.loud" />
   </ActionDialog>
 </template>

@@ -4,15 +4,16 @@ import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import type { ChangedChain, FormDefaults, Ride } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import ChangesPreview from './ChangesPreview.vue'
 import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
+import type { ChangedChain, FormDefaults, RideView } from '@/types/server'
+import NumberField from '@/components/forms/NumberField.vue'
 
 /** The chain was changed at the roadside: after how far, when, and to which. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ forms: FormDefaults; ride: Ride }>()
+const props = defineProps<{ forms: FormDefaults; ride: RideView }>()
 const here = useHere()
 const chains = computed(() =>
   (props.forms.bikes.find((bike) => bike.id === props.ride.bike)?.chains ?? []).filter((chain) => chain.id !== props.ride.chain?.id),
@@ -40,11 +41,10 @@ const save = () => submit('post', url, () => (open.value = false))
     test="split-form"
     @submit="save">
     <p class="text">{{ ride.day }}{{ ride.time ? `, ${ride.time}` : '' }}, {{ ride.bikeName }}, {{ ride.km }}</p>
-    <v-text-field
+    <NumberField
       v-model="form.distance"
-      inputmode="decimal"
       :label="t('split.after')"
-      :suffix="here.distanceUnit"
+      :unit="here.distanceUnit"
       :error-messages="errors.distance"
       name="distance"
       autofocus />

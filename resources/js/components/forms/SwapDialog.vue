@@ -1,22 +1,23 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import NumberField from '@/components/forms/NumberField.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import MeasureFields from '@/components/gauge/MeasureFields.vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { useMeasuring } from '@/composables/useMeasuring'
 import { t } from '@/composables/useText'
-import type { Meaning } from '@/types/gauge'
-import type { FormDefaults, Rail, SpareLink } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
+import type { FormDefaults, Meaning, RailView, SpareLink } from '@/types/server'
 
 /** Which chain goes on, and when. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{
   forms: FormDefaults
-  rail: Rail
+  rail: RailView
   spares: SpareLink[]
   date?: string | null
   time?: string | null
@@ -137,7 +138,7 @@ function save(): void {
     <p v-if="chosen?.directional" class="small" data-test="directional">{{ t('swap.directional') }}</p>
     <v-text-field v-if="asksNote" v-model="form.note" :label="t('swap.note')" :error-messages="form.errors.note" name="note" />
     <template v-if="asksLink">
-      <v-checkbox v-model="form.new_link" :label="t('swap.new_link')" :error-messages="form.errors.new_link" data-test="new-link" />
+      <TickBox v-model="form.new_link" :label="t('swap.new_link')" :error-messages="form.errors.new_link" data-test="new-link" />
       <v-select
         v-if="form.new_link && fitting.length"
         v-model="form.link_id"
@@ -145,10 +146,10 @@ function save(): void {
         :label="t('swap.which_link')"
         :error-messages="form.errors.link_id"
         data-test="link" />
-      <v-text-field
+      <NumberField
         v-if="form.new_link && form.link_id === null"
         v-model="form.closings_allowed"
-        inputmode="numeric"
+        whole
         :label="t('swap.closings')"
         :hint="t('swap.closings_hint')"
         persistent-hint
@@ -157,7 +158,7 @@ function save(): void {
     </template>
     <template v-if="off">
       <p v-if="off.wear.due" class="warning" data-test="measure-due">{{ t('swap.measure_due') }} {{ off.name }}: {{ off.wear.of }}.</p>
-      <v-checkbox v-model="measuring" :label="`${t('swap.measure')} ${off.name}`" data-test="measure-off" />
+      <TickBox v-model="measuring" :label="`${t('swap.measure')} ${off.name}`" data-test="measure-off" />
       <MeasureFields
         v-if="measuring"
         v-model:reading="reading"

@@ -1,8 +1,8 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="T extends string">
 import { useId } from 'vue'
 
 /** One of a few, in one tap: radio buttons drawn as a row of keys. */
-const chosen = defineModel<string>({ required: true })
+const chosen = defineModel<T>({ required: true })
 defineProps<{ legend: string; options: { value: string; title: string; note?: string }[]; test: string; even?: boolean }>()
 const name = useId()
 </script>
@@ -12,7 +12,7 @@ const name = useId()
     <legend>{{ legend }}</legend>
     <div class="taps" :class="{ even }">
       <label v-for="option in options" :key="option.value" :class="{ on: chosen === option.value }" :data-test="`${test}-${option.value}`">
-        <input v-model="chosen" type="radio" :name="name" :value="option.value" />
+        <input type="radio" :name="name" :value="option.value" :checked="chosen === option.value" @change="chosen = option.value as T" />
         {{ option.title }}<small v-if="option.note">{{ option.note }}</small>
       </label>
     </div>

@@ -4,10 +4,11 @@ import { computed } from 'vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { FormDefaults } from '@/types/props'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
+import type { FormDefaults } from '@/types/server'
+import NumberField from '@/components/forms/NumberField.vue'
 
 /** A top-up that is done already; one that is not is led step by step. */
 const open = defineModel<boolean>({ required: true })
@@ -43,11 +44,10 @@ const save = () =>
     <p v-if="!to" class="led">
       {{ t('drip.not_done') }} <Link :href="`/chains/${chain.id}/drip`" data-test="be-led">{{ t('drip.led') }}</Link>
     </p>
-    <v-text-field
+    <NumberField
       v-model="form.distance"
-      inputmode="decimal"
       :label="t('topup.km')"
-      :suffix="here.distanceUnit"
+      :unit="here.distanceUnit"
       :error-messages="form.errors.distance"
       name="distance" />
     <template v-if="forms.bottles.length">

@@ -2,9 +2,9 @@
 import { Link } from '@inertiajs/vue3'
 import HookTag from '@/components/chain/HookTag.vue'
 import { t } from '@/composables/useText'
-import type { WornBike, WornChain } from '@/types/gauge'
 import EarCycles from './EarCycles.vue'
 import PartLife from './PartLife.vue'
+import type { WornBike, WornChain } from '@/types/server'
 
 /** One bike: its chains on one scale against one another, the limit and the cassette; what to ride next, when to buy. */
 const props = defineProps<{ bike: WornBike; mayWrite: boolean }>()

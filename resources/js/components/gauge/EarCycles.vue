@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { t } from '@/composables/useText'
-import type { Ear } from '@/types/gauge'
+import type { EarView } from '@/types/server'
 
 /** Wax cycles as bars that lie on one scale of kilometres, loud ends marked; over them how many are still quiet so far. */
-const props = defineProps<{ ear: Ear }>()
+const props = defineProps<{ ear: EarView }>()
 const WIDE = 420
 const ROW = 7
 const top = 46

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import ActionDialog from '@/components/forms/ActionDialog.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 
@@ -25,18 +26,16 @@ const errors = () => form.errors as Record<string, string | undefined>
     @submit="save(false)">
     <p class="muted small">{{ t('gauge.expected_text') }}</p>
     <div v-for="(point, i) in form.points" :key="i" class="two">
-      <v-text-field
+      <NumberField
         v-model="point.interval"
-        inputmode="decimal"
         :label="t('gauge.interval')"
-        :suffix="unit"
+        :unit="unit"
         :error-messages="errors()[`points.${i}.interval`]"
         :name="`interval-${i}`" />
-      <v-text-field
+      <NumberField
         v-model="point.life"
-        inputmode="decimal"
         :label="t('gauge.life')"
-        :suffix="unit"
+        :unit="unit"
         :error-messages="errors()[`points.${i}.life`]"
         :name="`life-${i}`" />
     </div>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import ActionDialog from '@/components/forms/ActionDialog.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { KeptInstrument } from '@/types/gauge'
+import type { KeptInstrument } from '@/types/server'
 
 /** An instrument of one's own: its marks, its zero, how far it can be trusted. */
 const open = defineModel<boolean>({ required: true })
@@ -46,23 +47,16 @@ const save = (gone: boolean) => {
       :error-messages="form.errors.marks"
       name="marks" />
     <div v-else class="two">
-      <v-text-field
+      <NumberField
         v-if="form.kind === 'ruler'"
         v-model="form.pitches"
-        inputmode="numeric"
+        whole
         :label="t('gauge.pitches')"
         :error-messages="form.errors.pitches"
         name="pitches" />
-      <v-text-field
-        v-else
-        v-model="form.zero"
-        inputmode="decimal"
-        :label="t('gauge.zero')"
-        :error-messages="form.errors.zero"
-        name="zero" />
-      <v-text-field
+      <NumberField v-else v-model="form.zero" :label="t('gauge.zero')" :error-messages="form.errors.zero" name="zero" />
+      <NumberField
         v-model="form.uncertainty"
-        inputmode="decimal"
         :label="t(form.kind === 'ruler' ? 'gauge.uncertainty_mm' : 'gauge.uncertainty_pct')"
         :hint="t(form.kind === 'ruler' ? 'gauge.uncertainty_mm_hint' : 'gauge.uncertainty_pct_hint')"
         persistent-hint

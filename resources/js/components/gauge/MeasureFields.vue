@@ -1,25 +1,27 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import WearRule from '@/components/chain/WearRule.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { emptySpot, isRead, isSame } from '@/composables/useMeasuring'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import type { Instrument, Meaning, Measuring } from '@/types/gauge'
 import GaugeFeed from './GaugeFeed.vue'
 import SeatChoice from './SeatChoice.vue'
+import type { Measuring } from '@/types/gauge'
+import type { InstrumentView, Meaning } from '@/types/server'
 
 /** Takes a reading: the instrument, what it showed at each spot, and at once what that means for the chain. */
 const reading = defineModel<Measuring>('reading', { required: true })
 const props = defineProps<{
   chain: { id: number; name: string }
-  instruments: Instrument[]
+  instruments: InstrumentView[]
   pitchesHint: string
   payload: () => { spots: unknown[] }
   errors: Record<string, string | undefined>
   when: { date: string; time: string }
 }>()
-const emit = defineEmits<{ choose: [instrument: Instrument]; meaning: [meaning: Meaning | null] }>()
+const emit = defineEmits<{ choose: [instrument: InstrumentView]; meaning: [meaning: Meaning | null] }>()
 // Nothing is done by asking; every form brings an id all the same.
 const asking = newActionId()
 const spot = ref(0)
@@ -102,25 +104,15 @@ const said = (i: number) => {
       <template v-if="at">
         <template v-if="kind === 'ruler'">
           <div class="two">
-            <v-text-field
-              v-model="reading.pitches"
-              inputmode="numeric"
-              :label="t('measure.pitches')"
-              :error-messages="wrong('pitches')"
-              name="pitches" />
+            <NumberField v-model="reading.pitches" whole :label="t('measure.pitches')" :error-messages="wrong('pitches')" name="pitches" />
             <v-text-field v-model="at.length_mm" :label="t('measure.length')" :error-messages="here" name="length_mm" />
           </div>
           <p class="muted small">{{ pitchesHint }}</p>
         </template>
         <template v-else-if="kind === 'digital'">
           <div class="two">
-            <v-text-field v-model="at.value_pct" inputmode="decimal" :label="t('measure.value')" :error-messages="here" name="value_pct" />
-            <v-text-field
-              v-model="reading.zero_pct"
-              inputmode="decimal"
-              :label="t('measure.zero')"
-              :error-messages="wrong('zero_pct')"
-              name="zero_pct" />
+            <NumberField v-model="at.value_pct" :label="t('measure.value')" :error-messages="here" name="value_pct" />
+            <NumberField v-model="reading.zero_pct" :label="t('measure.zero')" :error-messages="wrong('zero_pct')" name="zero_pct" />
           </div>
           <p class="muted small">{{ t('measure.digital_hint') }}</p>
           <GaugeFeed :chain="chain.id" @value="take" />

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { t } from '@/composables/useText'
-import type { WornPart } from '@/types/gauge'
+import type { PartWearView } from '@/types/server'
 
 /** What a part ran; of a cassette the chains that it has outlived, a box each, out of the four to five that it does. */
-defineProps<{ part: WornPart }>()
+defineProps<{ part: PartWearView & { name: string; km: string } }>()
 </script>
 
 <template>

@@ -2,13 +2,14 @@
 import { computed, ref } from 'vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { PartOnBike } from '@/types/gauge'
-import type { FormDefaults, Opening } from '@/types/props'
 import PartLife from './PartLife.vue'
+import type { FormDefaults, OpeningView, PartOnBike } from '@/types/server'
 
 /** The cassettes, chainring and jockey wheels of a bike: put on, changed for another wheel, replaced. */
 const props = defineProps<{
@@ -18,7 +19,7 @@ const props = defineProps<{
   kinds: { value: string; title: string }[]
   forms: FormDefaults
 }>()
-const emit = defineEmits<{ correct: [part: { name: string; opening: Opening }] }>()
+const emit = defineEmits<{ correct: [part: { name: string; opening: OpeningView }] }>()
 const here = useHere()
 const open = ref<'add' | 'fit' | 'retire' | null>(null)
 const part = ref<{ id: number; name: string } | null>(null)
@@ -107,24 +108,18 @@ const go = () =>
       <TapChoice v-model="form.kind" :legend="t('part_form.kind')" :options="kinds" test="part-kind" />
       <v-text-field v-model="form.name" :label="t('part_form.name')" :error-messages="form.errors.name" name="part-name" />
       <div class="two">
-        <v-text-field
+        <NumberField
           v-model="form.km"
-          inputmode="decimal"
           :label="t('part_form.km')"
-          :suffix="here.distanceUnit"
+          :unit="here.distanceUnit"
           :hint="t('part_form.km_hint')"
           persistent-hint
           :error-messages="form.errors.km"
           name="part-km" />
-        <v-text-field
-          v-model="form.price"
-          inputmode="decimal"
-          :label="t('part_form.price')"
-          :error-messages="form.errors.price"
-          name="part-price" />
+        <NumberField v-model="form.price" :label="t('part_form.price')" :error-messages="form.errors.price" name="part-price" />
       </div>
-      <v-checkbox v-if="form.kind === 'cassette'" v-model="form.on_trainer" :label="t('part_form.on_trainer')" data-test="on-trainer" />
-      <v-checkbox
+      <TickBox v-if="form.kind === 'cassette'" v-model="form.on_trainer" :label="t('part_form.on_trainer')" data-test="on-trainer" />
+      <TickBox
         v-if="before"
         v-model="form.replaces"
         :label="t('part_form.replaces')"

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import BathChart from '@/components/pot/BathChart.vue'
 import { ask } from '@/composables/usePreview'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { Job, JobState } from '@/types/job'
+import type { JobStateView, JobView } from '@/types/server'
 
 /** How hot the bath is, over what was predicted; typed where no probe is in it. */
-const props = defineProps<{ job: Job; bath: NonNullable<JobState['bath']>; mayAct: boolean }>()
+const props = defineProps<{ job: JobView; bath: NonNullable<JobStateView['bath']>; mayAct: boolean }>()
 const emit = defineEmits<{ typed: [celsius: string] }>()
 const here = useHere()
 const typed = ref('')
@@ -38,14 +39,13 @@ async function simulate(): Promise<void> {
     <p v-if="bath.over" class="alarm" role="alert" data-test="over">{{ bath.over }}</p>
     <BathChart :bath="bath" />
     <form v-if="mayAct" class="typed" @submit.prevent="keep">
-      <v-text-field
+      <NumberField
         v-model="typed"
-        inputmode="decimal"
         density="compact"
         hide-details="auto"
         :error-messages="problem"
         :label="t('job.celsius')"
-        :suffix="`°${job.units.temperature}`"
+        :unit="`°${job.units.temperature}`"
         name="celsius" />
       <v-btn type="submit" data-test="keep-celsius">{{ t('job.keep') }}</v-btn>
     </form>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { t } from '@/composables/useText'
-import type { Job, JobState } from '@/types/job'
+import type { JobStateView, JobView } from '@/types/server'
 
 /** The whole job in its stretches: what is done, what is under way, what comes. */
-const props = defineProps<{ job: Job; state: JobState }>()
+const props = defineProps<{ job: JobView; state: JobStateView }>()
 function at(steps: number[]): 'done' | 'now' | 'ahead' {
   if (props.state.current && steps.includes(props.state.current.step)) return 'now'
   return steps.some((step) => props.state.ahead.includes(step)) ? 'ahead' : 'done'

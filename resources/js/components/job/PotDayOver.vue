@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { watch } from 'vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import TimeLanes from '@/components/job/TimeLanes.vue'
 import DoneBar from '@/components/layout/DoneBar.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { Job, JobState } from '@/types/job'
+import type { JobStateView, JobView } from '@/types/server'
 
 /** After a pot day: what was done is the record, to be corrected rather than typed. */
-const props = defineProps<{ job: Job; state: JobState }>()
+const props = defineProps<{ job: JobView; state: JobStateView }>()
 const here = useHere()
 const rows = () => (props.state.dips ?? []).map((dip) => ({ ...dip }))
 const { form, submit } = useActionForm({ dips: rows() })
@@ -64,11 +65,7 @@ const save = () => submit('put', `/jobs/${props.job.id}/record`)
                 :disabled="!here.mayWrite" />
             </td>
             <td>
-              <v-checkbox
-                v-model="dip.rinsed"
-                hide-details
-                :aria-label="`${dip.chain}: ${t('pot_over.rinsed')}`"
-                :disabled="!here.mayWrite" />
+              <TickBox v-model="dip.rinsed" hide-details :aria-label="`${dip.chain}: ${t('pot_over.rinsed')}`" :disabled="!here.mayWrite" />
             </td>
           </tr>
         </tbody>

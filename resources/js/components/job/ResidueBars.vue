@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { t } from '@/composables/useText'
-import type { JobState } from '@/types/job'
+import type { JobStateView } from '@/types/server'
 
 /** What each bath should leave, by order of magnitude, beside what was seen. */
-defineProps<{ residues: NonNullable<JobState['residues']> }>()
+defineProps<{ residues: NonNullable<JobStateView['residues']> }>()
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { t } from '@/composables/useText'
-import type { TimeAxis } from '@/types/job'
+import type { TimeAxis } from '@/types/server'
 
 /** The whole day on one time axis: a lane for the pot and one for each chain, and where now is. */
 const props = defineProps<{ axis: TimeAxis }>()

@@ -4,21 +4,13 @@ import ChangesPreview from '@/components/forms/ChangesPreview.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import type { ChangedChain } from '@/types/props'
+import type { CommandAnswer } from '@/types/server'
 
 /** One line of words; the server says what it understood and what that changes, then does it. */
 const open = defineModel<boolean>({ required: true })
-interface Answer {
-  sentence: string | null
-  problem: string | null
-  guess: string | null
-  chains: ChangedChain[]
-  cautions: string[]
-  examples: string[]
-}
 const id = useId()
 const { form, submit } = useActionForm({ text: '' })
-const { preview, problems } = usePreview<Answer>(
+const { preview, problems } = usePreview<CommandAnswer>(
   'post',
   () => '/command/preview',
   () => form.data(),

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { t } from '@/composables/useText'
-import type { Bath } from '@/types/job'
+import type { BathCurve } from '@/types/server'
 
 /** The bath over time: measured over predicted, the melting range and the limit of the wax. Only the drawing's scale is made here. */
-const props = defineProps<{ bath: Bath }>()
+const props = defineProps<{ bath: BathCurve }>()
 const WIDE = 460
 const HIGH = 210
 const LEFT = 52

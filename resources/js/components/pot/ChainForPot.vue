@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '@/composables/useText'
-import type { Choice, PotDayChain } from '@/types/potday'
+import type { Choice, PotDayChain } from '@/types/server'
 
 /** A chain that could go in, and how. */
 defineProps<{ chain: PotDayChain; rinses: Choice[] }>()

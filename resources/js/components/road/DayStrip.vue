@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '@/composables/useText'
-import type { StripDay } from '@/types/props'
+import type { StripDay } from '@/types/server'
 
 /** Four weeks as a strip: a bar for each ride, hatched where it was wet. */
 defineProps<{ days: StripDay[] }>()

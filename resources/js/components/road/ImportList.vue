@@ -4,18 +4,10 @@ import { useIntervalFn } from '@vueuse/core'
 import { ref, watch } from 'vue'
 import { t } from '@/composables/useText'
 import { http } from '@/composables/http'
+import type { RideImportView } from '@/types/server'
 
 /** Archives and tables of rides: how far they are read. An archive can be stopped, and goes on where it was. */
-export interface RideImport {
-  id: string
-  name: string
-  state: 'running' | 'stopped' | 'waiting' | 'done'
-  done: number
-  total: number
-  text: string
-  failures: string[]
-}
-const props = defineProps<{ imports: RideImport[] }>()
+const props = defineProps<{ imports: RideImportView[] }>()
 const now = ref(props.imports)
 watch(
   () => props.imports,
@@ -27,12 +19,12 @@ const { pause, resume } = useIntervalFn(look, EVERY_MS)
 watch(running, (on) => (on ? resume() : pause()), { immediate: true })
 async function look(): Promise<void> {
   // Away for a moment: it is asked again.
-  const answer = await http<RideImport[]>('get', '/ride-imports')
+  const answer = await http<RideImportView[]>('get', '/ride-imports')
   if (answer?.ok) now.value = answer.body
   if (!running()) router.reload({ only: ['tracks', 'imports'] })
 }
-const steer = (one: RideImport, how: 'stop' | 'go-on') => router.post(`/ride-imports/${one.id}/${how}`, {}, { preserveScroll: true })
-const putAside = (one: RideImport) => router.delete(`/ride-imports/${one.id}`, { preserveScroll: true })
+const steer = (one: RideImportView, how: 'stop' | 'go-on') => router.post(`/ride-imports/${one.id}/${how}`, {}, { preserveScroll: true })
+const putAside = (one: RideImportView) => router.delete(`/ride-imports/${one.id}`, { preserveScroll: true })
 </script>
 
 <template>

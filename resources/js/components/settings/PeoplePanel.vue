@@ -3,19 +3,11 @@ import { router, useForm, usePage } from '@inertiajs/vue3'
 import { ref } from 'vue'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
+import type { PersonView } from '@/types/server'
 
-export interface Person {
-  id: number
-  me: boolean
-  owner: boolean
-  roleValue: string
-  name: string
-  email: string
-  role: string
-}
 /** Who is in the workshop, as what, and on which devices; the owner invites, changes roles, hands over. */
 defineProps<{
-  people: Person[]
+  people: PersonView[]
   invitations: { id: number; role: string; until: string }[]
   devices: { phone: boolean; here: boolean; address: string; seen: string }[]
 }>()
@@ -33,9 +25,9 @@ function twice(key: string, act: () => void): void {
   sure.value = null
   act()
 }
-const change = (person: Person, role: string) => router.put(`/people/${person.id}`, { role }, { preserveScroll: true })
-const remove = (person: Person) => twice(`remove-${person.id}`, () => router.delete(`/people/${person.id}`, { preserveScroll: true }))
-const handOver = (person: Person) =>
+const change = (person: PersonView, role: string) => router.put(`/people/${person.id}`, { role }, { preserveScroll: true })
+const remove = (person: PersonView) => twice(`remove-${person.id}`, () => router.delete(`/people/${person.id}`, { preserveScroll: true }))
+const handOver = (person: PersonView) =>
   twice(`hand-${person.id}`, () => router.post(`/people/${person.id}/hand-over`, {}, { preserveScroll: true }))
 const leave = () => twice('leave', () => router.post('/leave'))
 const signOutOthers = () => router.post('/devices/sign-out-others', {}, { preserveScroll: true })

@@ -4,6 +4,7 @@ import { onMounted, ref } from 'vue'
 import { useKeysEnabled } from '@/composables/useKeys'
 import { mayRemind, useRemindersWanted } from '@/composables/useReminders'
 import { t } from '@/composables/useText'
+import TickBox from '@/components/forms/TickBox.vue'
 
 /** What this browser can do here, and what still works where it refuses; the way in for the phone. */
 const props = defineProps<{ lan: string | null }>()
@@ -48,7 +49,7 @@ onMounted(async () => {
       persistent-hint
       data-test="remind"
       @update:model-value="(on) => choose(!!on)" />
-    <v-checkbox v-model="keys" :label="t('settings.keys')" :hint="t('settings.keys_hint')" persistent-hint />
+    <TickBox v-model="keys" :label="t('settings.keys')" :hint="t('settings.keys_hint')" persistent-hint />
   </section>
 </template>
 

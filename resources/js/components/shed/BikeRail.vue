@@ -5,12 +5,12 @@ import ChainRun from '@/components/chain/ChainRun.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import { chainDrag } from '@/composables/useChainDrag'
 import { t } from '@/composables/useText'
-import type { Chain, Rail } from '@/types/props'
 import HangingChain from './HangingChain.vue'
+import type { ChainView, RailView } from '@/types/server'
 
 export type RailVerb = 'swap' | 'ride' | 'topup' | 'measure' | 'loud' | 'catch_up' | 'correct'
-const props = defineProps<{ rail: Rail; chosen: boolean; mayWrite: boolean }>()
-const emit = defineEmits<{ verb: [verb: RailVerb]; grab: [event: PointerEvent, chain: Chain] }>()
+const props = defineProps<{ rail: RailView; chosen: boolean; mayWrite: boolean }>()
+const emit = defineEmits<{ verb: [verb: RailVerb]; grab: [event: PointerEvent, chain: ChainView] }>()
 const verbs = (): RailVerb[] =>
   props.rail.fitted
     ? [...(props.rail.hanging.length ? (['swap'] as const) : []), 'ride', 'topup', 'measure', 'loud']

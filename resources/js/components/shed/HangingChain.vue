@@ -4,9 +4,9 @@ import ChainOnHook from '@/components/chain/ChainOnHook.vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import { t } from '@/composables/useText'
-import type { Chain } from '@/types/props'
+import type { ChainView } from '@/types/server'
 
-defineProps<{ chain: Chain; draggable: boolean }>()
+defineProps<{ chain: ChainView; draggable: boolean }>()
 const emit = defineEmits<{ grab: [event: PointerEvent] }>()
 </script>
 

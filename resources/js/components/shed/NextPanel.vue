@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '@/composables/useText'
-import type { NextLine } from '@/types/props'
+import type { NextLine } from '@/types/server'
 
 defineProps<{ lines: NextLine[]; mayWrite: boolean }>()
 const emit = defineEmits<{ act: [line: NextLine] }>()

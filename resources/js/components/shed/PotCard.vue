@@ -5,12 +5,11 @@ import { computed } from 'vue'
 import PotDrawing from '@/components/books/PotDrawing.vue'
 import { chainDrag } from '@/composables/useChainDrag'
 import { t } from '@/composables/useText'
-import type { Pot } from '@/types/pots'
-import type { PotChain } from '@/types/props'
+import type { PotChain, PotView } from '@/types/server'
 
 /** The pot and the list of what goes in together. The list is only a plan: nothing is dipped until it is recorded. */
 const list = defineModel<number[]>({ required: true })
-const props = defineProps<{ chains: PotChain[]; solventOut: boolean; pots: Pot[]; mayWrite: boolean }>()
+const props = defineProps<{ chains: PotChain[]; solventOut: boolean; pots: PotView[]; mayWrite: boolean }>()
 const emit = defineEmits<{ dip: [] }>()
 const listed = computed(() => props.chains.filter((chain) => list.value.includes(chain.id)))
 const others = computed(() =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '@/composables/useText'
-import type { PlannedBath } from '@/types/strip'
+import type { PlannedBath } from '@/types/server'
 
 /** Each bath of the plan: where its solvent comes from and goes to, and what it should leave. */
 defineProps<{ baths: PlannedBath[]; problems: Record<string, string | undefined> }>()

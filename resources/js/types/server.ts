@@ -1,0 +1,1464 @@
+// Written by bin/types from the shapes in PHP. What is changed here by hand is lost.
+
+export type ChainStatus = 'retired' | 'bare' | 'unwaxed' | 'loud' | 'spent' | 'overtime' | 'wet' | 'unsure' | 'ridden' | 'waxed'
+
+export type Condition = 'indoor' | 'dry' | 'dusty' | 'damp' | 'wet' | 'muddy'
+
+export type GuidedKind = 'strip' | 'pot_day' | 'drip'
+
+export type ImportState = 'running' | 'stopped' | 'waiting' | 'done'
+
+export type InstrumentKind = 'ruler' | 'drop_in' | 'digital'
+
+export type JarAct = 'fill' | 'top_up' | 'settle' | 'decant' | 'filter' | 'hand_in'
+
+export type JarRole = 'dirty' | 'clean' | 'waste'
+
+export type JobEventKind = 'done' | 'again' | 'pause' | 'resume' | 'longer' | 'sign' | 'skip' | 'note'
+
+export type LimitSchool = 'strict' | 'by_speeds' | 'one_mark' | 'digital'
+
+export type Load = 'greased' | 'oiled' | 'factory_waxed'
+
+export type NextKind =
+  | 'bare'
+  | 'job'
+  | 'wet'
+  | 'wet_dried'
+  | 'wet_past'
+  | 'overdue'
+  | 'unsure'
+  | 'outrun'
+  | 'none_waxed'
+  | 'topped_up'
+  | 'event_dip'
+  | 'planned_pot'
+  | 'planned_drip'
+  | 'spent_waiting'
+  | 'worn'
+  | 'measure'
+  | 'buy'
+  | 'no_chain'
+  | 'no_bike'
+  | 'wipe'
+  | 'rides_in'
+  | 'jar_spent'
+  | 'jar_settled'
+  | 'bath'
+  | 'commute'
+
+export type PartKind = 'cassette' | 'ring' | 'jockey_wheels' | 'quick_link'
+
+export type PotRefusal = 'retired' | 'worn' | 'measure' | 'greased'
+
+export type RinseSchool = 'straight' | 'hot_water' | 'two_jars'
+
+export type Role = 'owner' | 'member' | 'viewer'
+
+export type Slot = 'chain' | 'cassette' | 'ring' | 'jockey_wheels' | 'trainer'
+
+export type Solvent =
+  'white_spirit' | 'methylated_spirit' | 'isopropyl_alcohol' | 'acetone' | 'petrol' | 'lamp_oil' | 'degreaser' | 'soapy_water' | 'water'
+
+export type StepKind = 'bath' | 'ultrasonic' | 'sieve' | 'scrub' | 'rinse' | 'wipe' | 'hang' | 'dry' | 'blow_dry'
+
+export type Verb =
+  | 'dip'
+  | 'wet'
+  | 'pot_day'
+  | 'topup'
+  | 'wipe'
+  | 'swap'
+  | 'retire'
+  | 'fit'
+  | 'choose_bike'
+  | 'confirm'
+  | 'measure'
+  | 'add'
+  | 'look'
+  | 'go'
+  | 'jar'
+
+export type WaxThen = 'known' | 'unknown' | 'none'
+
+export type WearVerdict = 'keep' | 'measure' | 'retire'
+
+export type WetWay = 'swap' | 'dip' | 'topup'
+
+export interface AheadPage {
+  weeks: number
+  mostWeeks: number
+  plan: PlanView
+  shopping: { what: string; by: string; why: string; cost: string; soon: boolean }[]
+  byHand: boolean
+  followed: boolean
+  pinned: string[]
+  forbidden: string[]
+  remedies: { title: string; does: string; good: boolean }[]
+  terms: PlanTermsView
+  weekdays: { value: number; title: string }[]
+  rides: { id: number; text: string }[]
+  calendar: string | null
+  forms: FormDefaults
+}
+
+export interface ArrivePage {
+  bike: { id: number; name: string; letters: string[]; free: boolean } | null
+  interval: string
+  kinds: Choice[]
+  forms: FormDefaults
+}
+
+export interface BathCurve {
+  limit: number
+  melts: [number, number]
+  from: number
+  until: number
+  measured: [number, number][]
+  predicted: [number, number][]
+  marks: { at: number; text: string }[]
+}
+
+export interface BikePage {
+  bike: number | null
+  values: {
+    name: string
+    kind: string
+    speeds: number
+    interval: string
+    interval_hours: number | null
+    limit_school: LimitSchool
+    by_ear: boolean
+    drip_only: boolean
+    week_summer: string
+    week_winter: string
+    chains_wanted: string
+    target_life: string
+  }
+  parts: PartOnBike[]
+  drawer: PartInDrawer[]
+  partKinds: { value: PartKind; title: string }[]
+  brushed: string
+  commutes: CommuteLine[]
+  weekdays: { value: number; title: string }[]
+  forms: FormDefaults
+  kinds: Choice[]
+  schools: { value: string; title: string; reason: string }[]
+}
+
+export interface BooksPage {
+  pots: PotInBooks[]
+  potChoices: PotChoices
+  jars: JarView[]
+  bottles: BottleView[]
+  prices: PriceLine[]
+  parts: PartInBooks[]
+  links: LinkInDrawer[]
+  solvents: SolventChoice[]
+  roles: Choice[]
+  supplies: { value: string; title: string; unit: string; usual: '1' | '1000' }[]
+  units: { mass: string; temperature: string; currency: string }
+  forms: FormDefaults
+}
+
+export interface BottleView {
+  left: string
+  about: string
+  id: number
+  name: string
+  share: number
+  price: string
+  values: { volume: string; left: string; opened: string; price: string }
+}
+
+export interface ChainKnown {
+  load: Load
+  joint: string
+  directional: boolean
+  mass: string
+  drip_interval: string
+  price: string
+  bought_on: string
+  event: string
+  event_on: string
+  dipped_after: string
+  half_link: boolean
+}
+
+export interface ChainPage {
+  chain: ChainView
+  forPot: PotChain
+  bike: { id: number; name: string } | null
+  on: number | null
+  retired: boolean
+  story: { name: string; value: string }[]
+  pots: PotView[]
+  outlook: string[] | null
+  facts: [
+    { name: string; value: string; why: string },
+    { name: string; value: string; why: null },
+    { name: string; value: string; why: string | null },
+    { name: string; value: string; why: null },
+    { name: string; value: string; why: null },
+  ]
+  opening: OpeningView | null
+  link: LinkOfChain | null
+  why: WhyView[]
+  timeline: {
+    entries: { type: string; id: number | null; day: string; time: string | null; date: string; text: string; left?: string | null }[]
+    more: number
+  }
+  edit: {
+    label: string
+    speeds: string
+    pitches: string
+    bike_id: number | null
+    load: Load
+    joint: string
+    directional: boolean
+    mass: string
+    drip_interval: string
+    price: string
+    bought_on: string
+    event: string
+    event_on: string
+    dipped_after: string
+    half_link: boolean
+  }
+  units: { mass: string; currency: string }
+  about: { name: string; value: string }[]
+  job: string | null
+  forms: FormDefaults
+}
+
+export interface ChainView {
+  id: number
+  label: string
+  name: string
+  coat: number
+  status: ChainStatus
+  directional: boolean
+  word: string
+  detail: string
+  job: string | null
+  late: boolean
+  ready: boolean
+  wantsDip: boolean
+  worn: boolean
+  waxed: boolean
+  unsure: boolean
+  leftKm: number
+  left: string
+  wear: WearView
+  wearLine: string
+  fit: { note: string; forbids: boolean; text: string }[]
+  links: number[]
+}
+
+export interface ChangedChain {
+  chain: string
+  lines: { name: string; before: string; after: string }[]
+}
+
+export interface Choice {
+  value: string
+  title: string
+}
+
+export interface CommandAnswer {
+  sentence: string | null
+  problem: string | null
+  guess: string | null
+  chains: ChangedChain[]
+  cautions: string[]
+  examples: string[]
+}
+
+export interface CommuteLine {
+  id: number
+  text: string
+  values: CommuteValues
+}
+
+export interface CommuteValues {
+  weekdays: number[]
+  time: string
+  distance: string
+  hours: string
+  condition: Condition
+  from: string
+  until: string
+}
+
+export interface ComparedRow {
+  name: string
+  figures: {
+    life: string
+    bought: string
+    cassettes: string
+    pot_days: string
+    topups: string
+    hours: string
+    wax: string
+    solvents: string
+    money: string
+    per: string
+  }
+  forced: number
+  best: boolean
+  weeks: string[]
+  curve: number[]
+}
+
+export interface Comparison {
+  rows: ComparedRow[]
+  economy: Economy | null
+  bike: { id: number; name: string; rate: string } | null
+  unpriced: string
+}
+
+export interface ConflictPage {
+  seen: ConflictVersion
+  current: ConflictVersion | null
+  by: string | null
+  wanted: Record<string, unknown>
+  yours: string
+  deleting: boolean
+  again: { method: 'put' | 'post' | 'delete'; url: string } | null
+}
+
+export interface ConflictVersion {
+  id: number
+  day: string
+  time: string | null
+  bikeName?: string
+  km?: string
+  hours?: string | null
+  conditionName?: string
+}
+
+export interface DoneView {
+  text: string
+  undo: string | null
+  key: string
+}
+
+export interface DripPlan {
+  lines: string[]
+  steps: { title: string; time: string }[]
+}
+
+export interface DripPlanPage {
+  chain: { id: number; name: string }
+  proposed: { place: 'on_bike' | 'in_box'; washed: boolean; warmed: boolean; coats: number; excess: 'wipe' | 'leave' }
+  places: Choice[]
+  schools: Choice[]
+  bottles: { value: number; title: string }[]
+  forms: FormDefaults
+}
+
+export interface EarAdvice {
+  text: string
+  reason: string
+  now: string
+  open: boolean
+}
+
+export interface EarView {
+  sentences: string[]
+  cycles: { share: number; loud: boolean; open: boolean; text: string }[]
+  quiet: number[]
+  interval: number
+  intervalText: string
+  farText: string
+}
+
+export interface Economy {
+  points: { x: number; y: number; extrapolated: boolean }[]
+  own: { x: number; y: number }
+  best: { x: number; y: number }
+  from: string
+  to: string
+  text: string
+}
+
+export interface EstimateValues {
+  distance: string
+  from: string
+  to: string
+  condition: string
+}
+
+export interface ExpectedLife {
+  points: { interval: string; life: string; text: string }[]
+  house: boolean
+  own: string
+}
+
+export interface ForecastView {
+  sentences: string[]
+  why: string
+  verdict: WearVerdict
+  band: [number, number, number, number][]
+  readings: { km: number; value: number | null; sigma: number; lower: number | null; upper: number | null }[]
+  limit: number
+  limitText: string
+  now: number
+  atLimit: { p10: number; p50: number | null; p90: number | null } | null
+  far: number
+  farText: string
+}
+
+export interface FormDefaults {
+  date: string
+  time: string
+  rideTime: string
+  massUnit: string
+  bikes: {
+    id: number
+    name: string
+    chain: string | null
+    chainId: number | null
+    since: { date: string; time: string } | null
+    chains: { id: number; label: string }[]
+  }[]
+  conditions: { value: string; title: string; note: string }[]
+  instruments: InstrumentView[]
+  pitchesHint: string
+  bottles: { value: number; title: string }[]
+  topUp: string
+}
+
+export interface GaugePage {
+  bikes: WornBike[]
+  instruments: KeptInstrument[]
+  gauges: { id: number; name: string }[]
+  expected: ExpectedLife
+  forms: FormDefaults
+  unit: string
+}
+
+export interface HeatView {
+  lines: string[]
+  warnings: string[]
+  curve: [number, number][]
+  limit: number
+  melts: [number, number]
+}
+
+export interface HereView {
+  person: string
+  role: Role
+  mayWrite: boolean
+  workshop: string
+  demo: boolean
+  revision: number
+  distanceUnit: string
+  currency: string
+}
+
+export interface HistoryLine {
+  id: string
+  sentence: string
+  who: string
+  when: string
+  undone: boolean
+}
+
+export interface HistoryPage {
+  actions: HistoryLine[]
+  page: number
+  pages: number
+  bike: number | null
+  chain: number | null
+  bikes: { value: number; title: string }[]
+  chains: { value: number; title: string }[]
+}
+
+export interface InstrumentView {
+  id: number | null
+  kind: InstrumentKind
+  name: string
+  about: string
+  marks: string[]
+  pitches: number
+  zero: string
+}
+
+export interface JarView {
+  id: number
+  name: string
+  role: JarRole
+  roleName: string
+  holds: string
+  empty: boolean
+  since: string
+  done: number
+  allowed: number | null
+  cleanings: string
+  because: string
+  grease: string
+  spent: string | null
+  settling: string | null
+  inJob: string | null
+  hazard: string
+  hazardBy: string
+  signal: string | null
+  volume: string
+  entries: { id: number; day: string; text: string }[]
+  acts: { value: JarAct; title: string; volume: boolean }[]
+}
+
+export interface JobFixed {
+  dripOnly?: boolean
+  stretches?: JobStretch[]
+  pot?: { id: number; name: string }
+  aboutPot?: string
+  planned?: string
+}
+
+export interface JobLive {
+  axis?: TimeAxis
+  bath?: PotDayBath
+  dips?: RecordedDip[]
+  residues?: ResidueView[] | null
+}
+
+export interface JobNow {
+  position: number
+  step: number
+  round: number
+  seconds: number | null
+  gone: number
+  paused: boolean
+  signed: boolean
+}
+
+export interface JobStateView {
+  now: number
+  turns: JobTurnView[]
+  ahead: number[]
+  current: JobNow | null
+  begun: boolean
+  ended: boolean
+  givenUp: boolean
+  about: string
+  notes: string[]
+  recorded: { text: string; undone: boolean } | null
+  axis?: TimeAxis
+  bath?: PotDayBath
+  dips?: RecordedDip[]
+  residues?: ResidueView[] | null
+}
+
+export interface JobStepView {
+  code: string
+  seconds: number | null
+  againFrom: number | null
+  since: number | null
+  holds: boolean
+  sign: string | null
+  skippable: boolean
+  asks: Choice[]
+  leavable: boolean
+  chains: { id: number; name: string }[]
+  ticks: { key: string; text: string }[]
+  time: string
+  title: string
+  text: string
+  again: { title: string; text: string } | null
+  cautions: string[]
+  subject: string
+  question: { yes: string; no: string } | null
+}
+
+export interface JobStepWords {
+  title: string
+  text: string
+  again: { title: string; text: string } | null
+  cautions: string[]
+  subject: string
+  question: { yes: string; no: string } | null
+}
+
+export interface JobStretch {
+  key: string
+  text: string
+  time: string
+  steps: number[]
+}
+
+export interface JobTurnView {
+  position: number
+  step: number
+  round: number
+  answer: JobEventKind | null
+  end: number | null
+}
+
+export interface JobView {
+  id: string
+  kind: GuidedKind
+  title: string
+  chains: string[]
+  chainIds: number[]
+  speed: number
+  units: { temperature: string; mass: string }
+  steps: JobStepView[]
+  dripOnly?: boolean
+  stretches?: { key: string; text: string; time: string; steps: number[] }[]
+  pot?: { id: number; name: string }
+  aboutPot?: string
+  planned?: string
+  now: number
+  turns: JobTurnView[]
+  ahead: number[]
+  current: JobNow | null
+  begun: boolean
+  ended: boolean
+  givenUp: boolean
+  about: string
+  notes: string[]
+  recorded: { text: string; undone: boolean } | null
+  axis?: TimeAxis
+  bath?: PotDayBath
+  dips?: RecordedDip[]
+  residues?: ResidueView[] | null
+}
+
+export interface KeptInstrument {
+  uncertainty: string
+  marks_text: string
+  id: number | null
+  kind: InstrumentKind
+  name: string
+  about: string
+  marks: string[]
+  pitches: number
+  zero: string
+}
+
+export interface LabelsPage {
+  tags: { id: number; letter: string; bike: string; about: string; url: string }[]
+  bikes: { id: number; name: string; interval: string; limit: string; letters: string[] }[]
+  reachable: boolean
+}
+
+export interface LaneDayView {
+  before: number
+  after: number
+  ride: number
+  swap: string | null
+  drip: string | null
+  pot: boolean
+  kept: string | null
+  measure: string | null
+  broken: boolean
+  text: string
+}
+
+export interface LinkInDrawer {
+  id: number
+  name: string
+  about: string
+  price: string
+}
+
+export interface LinkOfChain {
+  figure: string
+  usedUp: boolean
+  opening: OpeningView | null
+}
+
+export interface Loop {
+  chainstay: number
+  front: number
+  rear: number
+  rearX: number
+  rearY: number
+  frontX: number
+  frontY: number
+}
+
+export interface Meaning {
+  reads: string
+  agree: string | null
+  uneven: boolean
+  verdict: WearVerdict
+  sentences: string[]
+  why: string | null
+  unlikely: string | null
+  wear: WearView
+}
+
+export interface MoneyChain {
+  id: number
+  name: string
+  km: string
+  total: string
+  used: boolean
+  per: string
+}
+
+export interface MoneyChart {
+  waxed: { x: number; y: number }[]
+  plain: { x: number; y: number }[]
+  waxedSum: string
+  plainSum: string
+  from: string
+  to: string
+  text: string
+}
+
+export interface MoneyPage {
+  kinds: string[]
+  all: MoneyRow
+  years: MoneyRow[]
+  bikes: MoneyRow[]
+  chains: MoneyChain[]
+  beside: { name: string; total: string }[]
+  unpriced: string
+  chart: MoneyChart | null
+  plain: PlainDripTerms
+  work: { hour: string; text: string }
+}
+
+export interface MoneyRow {
+  name: string
+  kinds: string[]
+  total: string
+  km: string
+  per: string
+}
+
+export interface NewChainPage {
+  bike: number | null
+  defaults: { bike: number; label: string; speeds: number; pitches: number | null; canFit: boolean }[]
+  units: { mass: string; currency: string }
+  forms: FormDefaults
+}
+
+export interface NextLine {
+  key: string
+  kind: NextKind
+  day: string
+  hour: string
+  late: boolean
+  title: string
+  reason: string
+  job: string | null
+  jar: number | null
+  urgent: boolean
+  verb: Verb | null
+  verbText: string | null
+  bike: number | null
+  chains: number[]
+  subject: string
+  swapTo: number | null
+  date: string | null
+  time: string | null
+  rides: number[]
+  days: { commute: number | null; date: string | null }[]
+}
+
+export interface OpeningView {
+  id: number
+  of: string
+  date: string
+  time: string
+  km: string
+  wax: WaxThen
+  since_wax: string
+  closings: string
+}
+
+export interface PartInBooks {
+  outlived: string | null
+  chains: number
+  least: number
+  most: number
+  warning: string | null
+  id: number
+  name: string
+  where: string
+  km: string
+  price: string
+}
+
+export interface PartInDrawer {
+  id: number
+  name: string
+  km: string
+}
+
+export interface PartOnBike {
+  outlived: string | null
+  chains: number
+  least: number
+  most: number
+  warning: string | null
+  id: number
+  name: string
+  slot: Slot | null
+  km: string
+  opening: OpeningView | null
+}
+
+export interface PartWearView {
+  outlived: string | null
+  chains: number
+  least: number
+  most: number
+  warning: string | null
+}
+
+export interface PartsTablePage {
+  columns: string[]
+  text: string | null
+  problem: string | null
+  ready: boolean
+  rows: { line: number; cells: string[]; errors: { column: string; text: string }[]; newBike: boolean }[]
+}
+
+export interface PersonView {
+  id: number
+  me: boolean
+  owner: boolean
+  roleValue: 'owner' | 'member' | 'viewer'
+  name: string
+  email: string
+  role: string
+}
+
+export interface PlainDripTerms {
+  as_wax: string
+  every: string
+  lives: string
+}
+
+export interface PlanDay {
+  date: string
+  potDate: string
+  label: string
+  weekend: boolean
+  allowed: boolean
+}
+
+export interface PlanLane {
+  bike: number
+  name: string
+  about: string
+  days: LaneDayView[]
+}
+
+export interface PlanPot {
+  day: number
+  date: string
+  label: string
+  text: string
+  chains: number[]
+  pinned: boolean
+}
+
+export interface PlanRepairLine {
+  text: string
+  bottle: boolean
+  dates: string[]
+}
+
+export interface PlanTermsView {
+  weekdays: number[]
+  pot_time: 'evening' | 'morning'
+  fixed: string
+  dip: string
+  batch: string
+  swap: string
+  topup: string
+  margin: string
+  hours: string
+}
+
+export interface PlanView {
+  headline: string
+  about: string
+  feasible: boolean
+  blocked: string | null
+  broken: string[]
+  doubts: string[]
+  repairs: PlanRepairLine[]
+  bottle: boolean
+  pots: PlanPot[]
+  days: PlanDay[]
+  lanes: PlanLane[]
+}
+
+export interface PlannedBath {
+  solvent: string
+  takes: string
+  untilClear: boolean
+  left: string
+  jar: number | null
+  into: number | null
+  stocked: boolean
+  from: { value: number | null; title: string; disabled: boolean }[]
+  intoChoices: { value: number | null; title: string }[]
+}
+
+export interface PotChain {
+  id: number
+  name: string
+  word: string
+  detail: string
+  rinse: boolean
+  rust: boolean
+  proposed: boolean
+}
+
+export interface PotChoice {
+  id: number
+  name: string
+  empty: boolean
+  about: string
+  target: string
+  limit: string
+}
+
+export interface PotChoices {
+  kinds: Choice[]
+  waxes: Choice[]
+}
+
+export interface PotDayBath {
+  text: string
+  since: string
+  expected: string
+  over: string | null
+  limit: number
+  melts: [number, number]
+  from: number
+  until: number
+  measured: [number, number][]
+  predicted: [number, number][]
+  marks: { at: number; text: string }[]
+}
+
+export interface PotDayChain {
+  id: number
+  name: string
+  word: string
+  detail: string
+  onBike: boolean
+  first: boolean
+  waxed: boolean
+  rinse: RinseSchool
+  refusal: { code: PotRefusal; text: string } | null
+  proposed: boolean
+}
+
+export interface PotDayPage {
+  chains: PotDayChain[]
+  chosen: number[]
+  pots: PotChoice[]
+  choices: { program: Choice[]; soak: Choice[]; drain: Choice[]; rinse: Choice[]; dryBy: Choice[] }
+  room: string
+  temperature: string
+  forms: FormDefaults
+}
+
+export interface PotDayPlanView {
+  lines: string[]
+  steps: { at: string; title: string; text: string; subject: string; lasts: string }[]
+  dips: { chain: string; batch: number; soak: string; because: string; shock: string }[]
+  warnings: { text: string; forbids: boolean }[]
+  unmeasured: string | null
+  later: boolean
+  forbidden: boolean
+  target: string
+  axis: TimeAxis
+  bath: BathCurve
+}
+
+export interface PotInBooks {
+  cost: string
+  smear: string
+  calibrated: string
+  isCalibrated: boolean
+  history: [number, number, number][]
+  historyAbout: {
+    now: number
+    from: string
+    until: string
+    most: string
+    needed: number
+    neededText: string
+    grit: string
+    gritLimit: number
+  } | null
+  probes: { id: number; name: string; seen: string }[]
+  heatUps: Choice[]
+  entries: { id: number; day: string; text: string }[]
+  acts: { value: 'reading' | 'remove' | 'filter' | 'top_up' | 'fill'; title: string }[]
+  id: number
+  name: string
+  about: string
+  caution: string
+  empty: boolean
+  level: number
+  coil: number
+  holds: string
+  problem: boolean
+  since: string
+  left: string
+  oil: string
+  grit: string
+  gritShare: number
+  max: string
+  next: string
+  late: boolean
+}
+
+export interface PotView {
+  id: number
+  name: string
+  about: string
+  caution: string
+  empty: boolean
+  level: number
+  coil: number
+  holds: string
+  problem: boolean
+  since: string
+  left: string
+  oil: string
+  grit: string
+  gritShare: number
+  max: string
+  next: string
+  late: boolean
+}
+
+export interface PotWall {
+  chains: PotChain[]
+  solventOut: boolean
+  pots: PotView[]
+}
+
+export interface PriceLine {
+  id: number
+  supply: string
+  amount: string
+  quantity: string
+  from: string
+}
+
+export interface ProtocolCardPage {
+  name: string
+  takes: string
+  before: string[]
+  lines: string[]
+  after: string[]
+  left: string
+  hazards: { solvent: string; text: string }[]
+  cautions: string[]
+  notAdvised: string | null
+}
+
+export interface ProtocolChoice {
+  code: string
+  name: string
+  reason: string
+  takes: string
+  lines: string[]
+  advised: boolean
+  dripOnly: boolean
+  own: number | null
+  solvents: { value: Solvent; title: string }[]
+}
+
+export interface ProtocolPage {
+  code: string
+  own: number | null
+  name: string
+  steps: {
+    kind: string
+    solvent?: string
+    volume_ml?: number
+    moves?: { kind: string; seconds: number }[]
+    until_clear?: boolean
+    seconds?: number
+  }[]
+  dripOnly: boolean
+  kinds: string[]
+  bathKinds: StepKind[]
+  moveKinds: string[]
+  solvents: Choice[]
+}
+
+export interface RailView {
+  id: number
+  name: string
+  about: string
+  fitted: ChainView | null
+  leftNumber: string | null
+  leftWords: string
+  until: { before: string; stressed: string; after: string; due: boolean }
+  hanging: ChainView[]
+  offNote: string | null
+  best: number | null
+}
+
+export interface RecordedDip {
+  id: number
+  chain: string
+  date: string
+  time: string
+  soak: string
+  temp: string
+  pickup: string
+  rinsed: boolean
+}
+
+export interface ResidueView {
+  name: string
+  share: number
+  text: string
+  seen: string | null
+  done: boolean
+}
+
+export interface Retiring {
+  life: { name: string; value: string }[]
+  on: string | null
+  left: string | null
+  few: boolean
+  bike: number | null
+}
+
+export interface RideImportView {
+  id: string
+  name: string
+  state: ImportState
+  done: number
+  total: number
+  text: string
+  failures: string[]
+}
+
+export interface RideTablePage {
+  import: { id: string; name: string; rows: string }
+  header: { value: number; title: string }[]
+  sample: string[][]
+  columns: { value: string; title: string; needed: boolean }[]
+  proposed: { at: Record<string, number>; distance: string; duration: string; day_first: boolean; remembered: boolean }
+  units: { distance: Choice[]; duration: Choice[] }
+}
+
+export interface RideTablePreview {
+  rides: string[]
+  count: string
+  faults: string[]
+  faulty: string
+}
+
+export interface RideView {
+  id: number
+  day: string
+  date: string
+  time: string | null
+  bike: number | null
+  bikeName: string
+  estimated: boolean
+  guess: { values: EstimateValues | null; estimate: number | null; commute: number | null; date: string } | null
+  km: string
+  distance: string
+  hours: string | null
+  hoursText: string
+  condition: Condition
+  conditionName: string
+  soaked: boolean
+  chain: { id: number; name: string } | null
+  left: string | null
+}
+
+export interface RoadPage {
+  strip: StripDay[]
+  rides: RideView[]
+  page: number
+  pages: number
+  bike: number | null
+  uploadMegabytes: number
+  waiting: string
+  inbox: { folder: string; devices: { id: number; name: string }[] }
+  forms: FormDefaults
+}
+
+export interface SettingsPage {
+  values: {
+    name: string
+    time_zone: string
+    distance_unit: string
+    temperature_unit: string
+    mass_unit: string
+    currency: string
+    language: string
+    interval: string
+    limit_school: 'strict' | 'by_speeds' | 'one_mark' | 'digital'
+    ready_school: 'cold' | 'next_day'
+    topups_most: string
+    drip_dry_hours: string
+    excess_school: 'wipe' | 'leave'
+    wipe_rides: string
+    factors: Record<string, string>
+  }
+  factors: { value: string; name: string; house: boolean }[]
+  choices: {
+    zones: string[]
+    distance: string[]
+    temperature: Choice[]
+    mass: string[]
+    currencies: string[]
+    languages: Choice[]
+    schools: { value: string; title: string; reason: string }[]
+    ready: Choice[]
+    excess: Choice[]
+    intervals: { value: string; title: string; reason: string }[]
+  }
+  people: PersonView[]
+  bikes: { id: number; name: string; interval: string; limit: string }[]
+  devices: { phone: boolean; here: boolean; address: string; seen: string }[]
+  tables: string[]
+  lan: string | null
+  invitations: { id: number; role: string; until: string }[]
+}
+
+export interface ShedPage {
+  spares: SpareLink[]
+  rails: RailView[]
+  next: NextLine[]
+  pot: PotWall
+  forms: FormDefaults
+}
+
+export interface SizeAnswer {
+  pitches: number
+  cut: string
+  lines: string[]
+  loop: Loop | null
+}
+
+export interface SolventChoice {
+  value: Solvent
+  title: string
+  hazard: string
+}
+
+export interface SpareLink {
+  id: number
+  title: string
+}
+
+export interface StripChain {
+  id: number
+  name: string
+  load: string
+  onBike: boolean
+}
+
+export interface StripDay {
+  date: string
+  weekday: string
+  number: string
+  name: string
+  weekend: boolean
+  total: string | null
+  bars: { share: number; soaked: boolean; estimated: boolean; text: string }[]
+}
+
+export interface StripPlanPage {
+  chains: StripChain[]
+  chosen: number[]
+  usual: string
+  protocols: ProtocolChoice[]
+  notAdvised: string
+  massUnit: string
+}
+
+export interface StripPlanView {
+  start: string
+  baths: PlannedBath[]
+  hazards: { solvent: string; text: string }[]
+  lines: string[]
+  warnings: string[]
+  advised: boolean
+}
+
+export interface TimeAxis {
+  from: number
+  until: number
+  now: number | null
+  nowText: string
+  marks: { at: number; text: string }[]
+  lanes: {
+    name: string
+    blocks: { code: string; text: string; title: string; from: number; to: number; state: 'done' | 'now' | 'ahead' }[]
+  }[]
+}
+
+export interface TimelineEntryView {
+  type: string
+  id: number | null
+  day: string
+  time: string | null
+  date: string
+  text: string
+  left?: string | null
+}
+
+export interface TimelineView {
+  entries: TimelineEntryView[]
+  more: number
+}
+
+export interface TrackPage {
+  track: {
+    id: string
+    name: string
+    start: string | null
+    km: string
+    moving: string | null
+    elapsed: string | null
+    extent: string
+  }
+  bike: number | null
+  condition: Condition
+  outcomes: { chain: string | null; coat: number | null; text: string; bike: number }[]
+  same: string | null
+  overlap: string | null
+  forms: FormDefaults
+}
+
+export interface TracksPage {
+  tracks: WaitingTrack[]
+  imports: RideImportView[]
+  most: number
+  bikes: { value: number; title: string }[]
+  conditions: Choice[]
+}
+
+export interface UndoPage {
+  action: HistoryLine
+  also: HistoryLine[]
+  changes: { chain: string; lines: { name: string; before: string; after: string }[] }[]
+}
+
+export interface WaitingTrack {
+  id: string
+  name: string
+  start: string
+  km: string
+  moving: string
+  bike: number | null
+  because: string
+  condition: Condition | null
+  likely: { value: Condition; text: string } | null
+  alike: string | null
+  inbox: boolean
+  byItself: boolean
+  against: string | null
+}
+
+export interface WearView {
+  limit: number
+  value: number | null
+  lower: number | null
+  upper: number | null
+  mean: number | null
+  p10: number | null
+  p90: number | null
+  due?: boolean
+  text?: string
+  of: string
+}
+
+export interface WetPage {
+  chain: { id: number; name: string; coat: number; left: string }
+  bike: number
+  title: string
+  ride: string
+  why: string
+  dry: { done: boolean; late: boolean; seconds: number | null; when: string }
+  next: string
+  ways: WetWayView[]
+  forms: FormDefaults
+}
+
+export interface WetWayView {
+  way: WetWay
+  title: string
+  text: string
+  swapTo: number | null
+  inTime: boolean
+  best: boolean
+  when: string
+}
+
+export interface WhatIfPage {
+  policies: { interval: string; chains: null; rotation: string; limit: null; drip_only: boolean }[]
+  intervals: Choice[]
+  most: number
+  rotations: Choice[]
+  limits: Choice[]
+  hour: string
+  bikes: { value: number; title: string }[]
+}
+
+export interface WhyLineView {
+  code: string
+  text: string
+  value: string
+  number: number | null
+  left: string | null
+  origin: string
+}
+
+export interface WhyView {
+  figure: string
+  title: string
+  formula: string
+  source: string
+  value: number | null
+  unit: string
+  lines: WhyLineView[]
+}
+
+export interface WornBike {
+  id: number
+  name: string
+  limit: number
+  limitText: string
+  school: string
+  top: number
+  chains: WornChain[]
+  even: string | null
+  supply: string | null
+  parts: PartOnBike[]
+  advice: EarAdvice | null
+  ear: EarView | null
+}
+
+export interface WornChain {
+  id: number
+  label: string
+  name: string
+  fitted: boolean
+  ready: boolean
+  km: string
+  mean: number | null
+  p10: number | null
+  p90: number | null
+  now: string
+  last: string
+  verdict: WearVerdict | null
+  due: boolean
+  sentences: string[]
+}
