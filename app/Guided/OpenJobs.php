@@ -6,7 +6,7 @@ namespace App\Guided;
 
 use App\Models\GuidedJob;
 use App\Models\Workshop;
-use Dripel\Core\Plan\OpenJob;
+use Dripel\Core\Next\OpenJob;
 
 /** The guided jobs that are under way. */
 final readonly class OpenJobs

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Text;
 
 use App\Guided\GuidedKind;
-use Dripel\Core\Plan\OpenJob;
+use Dripel\Core\Next\OpenJob;
 
 /** What an open job of any kind is at, where there is no room for more. */
 final readonly class JobWords

@@ -6,11 +6,21 @@ namespace App\Text;
 
 use App\Guided\GuidedKind;
 use Dripel\Core\Bath\BathLedgerInput;
+use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
-use Dripel\Core\Plan\NextItem;
-use Dripel\Core\Plan\NextKind;
-use Dripel\Core\Plan\Verb;
+use Dripel\Core\Next\DripOfPlan;
+use Dripel\Core\Next\NextItem;
+use Dripel\Core\Next\NextKind;
+use Dripel\Core\Next\OpenJob;
+use Dripel\Core\Next\PotOfPlan;
+use Dripel\Core\Next\Verb;
+use Dripel\Core\Next\WaitingFiles;
+use Dripel\Core\Plan\ChainSupply;
+use Dripel\Core\Plan\GoodUntil;
+use Dripel\Core\Plan\WetPath;
+use Dripel\Core\Strip\JarState;
+use Dripel\Core\Wear\WearForecastResult;
 
 /** The Next list in sentences: what to do and why, with figures. */
 final readonly class NextWords
@@ -32,9 +42,9 @@ final readonly class NextWords
     private function count(NextItem $item): int
     {
         return match (true) {
-            $item->supply !== null => $item->supply->inUse,
+            $item->about instanceof ChainSupply => $item->about->inUse,
             $item->kind === NextKind::Wipe => $item->chains[0]->ridesSinceCare,
-            $item->kind === NextKind::RidesIn => $item->files,
+            $item->about instanceof WaitingFiles => $item->about->count,
             default => max(1, count($item->rides)),
         };
     }
@@ -43,13 +53,13 @@ final readonly class NextWords
     {
         $code = match (true) {
             $item->kind === NextKind::NoneWaxed && $item->verb === null => 'none_waxed_strip',
-            $item->kind === NextKind::Job => match (true) {
-                $item->job?->kind === GuidedKind::Drip->value => 'job_drip',
-                $item->job?->kind !== GuidedKind::PotDay->value => 'job',
-                default => $item->job->planned ? 'job_planned' : 'job_pot_day',
+            $item->about instanceof OpenJob => match ($item->about->kind) {
+                GuidedKind::Drip->value => 'job_drip',
+                GuidedKind::PotDay->value => $item->about->planned ? 'job_planned' : 'job_pot_day',
+                default => 'job',
             },
-            $item->kind === NextKind::Bath => 'bath_'.($item->bath?->ledger?->next->value ?? 'ok'),
-            $item->kind === NextKind::WetDried => 'wet_dried'.($item->wet === null || $item->wet->options === [] ? '' : "_{$item->wet->options[0]->way->value}"),
+            $item->about instanceof BathState => 'bath_'.($item->about->ledger?->next->value ?? 'ok'),
+            $item->kind === NextKind::WetDried && $item->about instanceof WetPath => 'wet_dried'.($item->about->options === [] ? '' : "_{$item->about->options[0]->way->value}"),
             $item->kind === NextKind::ToppedUp && $item->swapTo !== null => 'topped_up_swap',
             $item->kind === NextKind::Overdue && $item->verb === Verb::TopUp => 'overdue_drip',
             in_array($item->kind, [NextKind::Overdue, NextKind::Unsure], true) && $item->swapTo === null => "{$item->kind->value}_dip",
@@ -62,19 +72,20 @@ final readonly class NextWords
     private function reasonCode(NextItem $item): string
     {
         $chain = $item->chains[0] ?? null;
+        $about = $item->about;
         $code = match ($item->kind) {
             NextKind::Overdue => 'overdue_'.($chain?->life?->because->value ?? 'distance'),
-            NextKind::Outrun => $item->goodUntil?->shortKm === null ? 'outrun_average' : 'outrun',
+            NextKind::Outrun => $about instanceof GoodUntil && $about->shortKm !== null ? 'outrun' : 'outrun_average',
             NextKind::Measure => $chain?->reading === null ? 'measure_first' : 'measure',
             NextKind::Buy => match (true) {
-                $item->supply?->tooFew() === true => 'buy_now',
-                ($item->supply->inUse ?? 0) === 1 => 'buy_one',
+                $about instanceof ChainSupply && $about->tooFew() => 'buy_now',
+                $about instanceof ChainSupply && $about->inUse === 1 => 'buy_one',
                 default => 'buy',
             },
             NextKind::Bare => $item->late ? 'bare_late' : ($item->urgent ? 'bare_soon' : 'bare'),
             NextKind::WetDried => $item->swapTo === null ? 'wet_dried' : 'wet_dried_swap',
-            NextKind::Bath => 'bath_'.($item->bath?->ledger?->next->value ?? 'ok'),
-            NextKind::Job => $item->job?->planned === true ? ($item->byS === null ? 'job_planned_now' : 'job_planned') : ($item->byS === null ? 'job' : 'job_rest'),
+            NextKind::Bath => 'bath_'.($about instanceof BathState ? $about->ledger->next->value ?? 'ok' : 'ok'),
+            NextKind::Job => $about instanceof OpenJob && $about->planned ? ($item->byS === null ? 'job_planned_now' : 'job_planned') : ($item->byS === null ? 'job' : 'job_rest'),
             default => $item->kind->value,
         };
 
@@ -95,7 +106,7 @@ final readonly class NextWords
             match (true) {
                 $item->late => $this->voice->say('next.late'),
                 $item->byS !== null => $this->voice->say('next.by', ['time' => $q->time($item->byS)]),
-                $item->goodUntil?->rideKm !== null && $item->kind === NextKind::Outrun => $this->voice->say('next.before', ['km' => $q->distance($item->goodUntil->rideKm)]),
+                $item->kind === NextKind::Outrun && $item->about instanceof GoodUntil && $item->about->rideKm !== null => $this->voice->say('next.before', ['km' => $q->distance($item->about->rideKm)]),
                 default => '',
             },
         ];
@@ -108,13 +119,14 @@ final readonly class NextWords
         $names = $this->voice->names;
         $chain = $item->chains[0] ?? null;
         $ids = array_map(fn(ChainState $c) => $c->chainId, $item->chains);
+        $counts = $item->about instanceof ChainSupply || $item->about instanceof WaitingFiles || $item->kind === NextKind::Wipe;
 
-        return [
+        return $this->details($item) + [
             'bike' => $names->bike($item->bikeId),
             'chain' => $chain === null ? '' : $names->chain($chain->chainId),
             'full' => $chain === null ? '' : $names->fullChain($chain->chainId),
             'chains' => $names->chains($item->kind === NextKind::NoneWaxed ? array_slice($ids, 1) : $ids),
-            'count' => $item->supply === null && $item->kind !== NextKind::Wipe && $item->kind !== NextKind::RidesIn ? count($item->chains) : $this->count($item),
+            'count' => $counts ? $this->count($item) : count($item->chains),
             'topups' => $chain === null ? '' : trans_choice('words.times', $chain->topUps),
             'swap' => $item->swapTo === null ? '' : $names->chain($item->swapTo->chainId),
             'swap_left' => $item->swapTo === null ? '' : $q->left($item->swapTo->leftKm()),
@@ -128,32 +140,53 @@ final readonly class NextWords
             'time' => $item->byS === null ? '' : $q->time($item->byS),
             'wet_day' => $chain?->wetRide === null ? '' : $q->day($chain->wetRide->moment->unixS),
             'wet_km' => $chain?->wetRide === null ? '' : $q->distance($chain->wetRide->km),
-            'ride' => $item->goodUntil?->rideKm === null ? '' : $q->distance($item->goodUntil->rideKm),
-            'weekly' => $item->goodUntil === null ? '' : $q->distance($item->goodUntil->weeklyKm),
-            'day' => $item->goodUntil === null ? '' : $this->voice->dayWord($item->goodUntil->date),
             'rides' => count($item->rides),
             'ride_day' => $item->rides === [] ? '' : $q->day($item->rides[0]->moment->unixS),
             'event' => $chain->keptFor->event ?? '',
             'event_day' => $chain?->keptFor === null ? '' : $this->voice->dayWord($chain->keptFor->on),
             'dipped_after' => $chain?->keptFor?->dippedAfter === null ? '' : $this->voice->dayWord($chain->keptFor->dippedAfter),
             'left_bare' => $chain?->bare === null ? '' : $q->hours(max(0.0, $chain->bare->hoursLeft)),
-            'step' => $item->job === null ? '' : (new JobWords($this->voice))->title($item->job),
-            'jar' => $names->jar($item->jar?->jarId),
-            'pot' => $names->pot($item->bath?->potId),
-            'wax' => $item->bath?->ledger === null ? '' : $q->mass($item->bath->ledger->waxG),
-            'grit' => $item->bath?->ledger === null ? '' : $q->number($item->bath->ledger->grit, 1),
-            'grit_limit' => $q->number(BathLedgerInput::GRIT_LIMIT),
-            'now' => $item->wear === null ? '' : $q->number(max(0.0, $item->wear->nowMean), 2),
-            'low' => $item->wear === null ? '' : $q->number(max(0.0, $item->wear->nowP10), 2),
-            'high' => $item->wear === null ? '' : $q->number(max(0.0, $item->wear->nowP90), 2),
             'measured' => $chain?->reading === null ? '' : $q->day($chain->reading->moment->unixS),
-            'pot_time' => $item->pot === null || $item->plan === null ? '' : (new AheadWords($this->voice, $item->plan))->minutes((new AheadWords($this->voice, $item->plan))->potMinutes($item->pot)),
-            'plan_end' => $item->plan === null ? '' : $this->voice->dayWord($item->plan->date($item->plan->terms->days - 1)),
-            'drip_day' => $item->plan === null || $item->drip === null ? '' : $this->voice->dayWord($item->plan->date($item->drip->day)),
-            'short' => $item->supply?->shortOn === null ? '' : $this->voice->dayWord($item->supply->shortOn),
-            'wanted' => $item->supply === null ? '' : trans_choice('wear.supply.wanted', $item->supply->wanted),
-            'cleanings' => $item->jar === null ? '' : (string) $item->jar->cleanings,
             'ride_km' => $q->distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $item->rides))),
         ];
+    }
+
+    /** @return array<string, string> what only its kind knows; the rest of what a sentence may ask for is empty */
+    private function details(NextItem $item): array
+    {
+        $q = $this->voice->quantities;
+        $names = $this->voice->names;
+        $about = $item->about;
+
+        return match (true) {
+            $about instanceof GoodUntil => [
+                'ride' => $about->rideKm === null ? '' : $q->distance($about->rideKm),
+                'weekly' => $q->distance($about->weeklyKm),
+                'day' => $this->voice->dayWord($about->date),
+            ],
+            $about instanceof OpenJob => ['step' => (new JobWords($this->voice))->title($about)],
+            $about instanceof JarState => ['jar' => $names->jar($about->jarId), 'cleanings' => (string) $about->cleanings],
+            $about instanceof BathState => [
+                'pot' => $names->pot($about->potId),
+                'wax' => $about->ledger === null ? '' : $q->mass($about->ledger->waxG),
+                'grit' => $about->ledger === null ? '' : $q->number($about->ledger->grit, 1),
+                'grit_limit' => $q->number(BathLedgerInput::GRIT_LIMIT),
+            ],
+            $about instanceof WearForecastResult => [
+                'now' => $q->number(max(0.0, $about->nowMean), 2),
+                'low' => $q->number(max(0.0, $about->nowP10), 2),
+                'high' => $q->number(max(0.0, $about->nowP90), 2),
+            ],
+            $about instanceof PotOfPlan => [
+                'pot_time' => ($words = new AheadWords($this->voice, $about->plan))->minutes($words->potMinutes($about->pot)),
+                'plan_end' => $this->voice->dayWord($about->plan->date($about->plan->terms->days - 1)),
+            ],
+            $about instanceof DripOfPlan => ['drip_day' => $this->voice->dayWord($about->plan->date($about->drip->day))],
+            $about instanceof ChainSupply => [
+                'short' => $about->shortOn === null ? '' : $this->voice->dayWord($about->shortOn),
+                'wanted' => trans_choice('wear.supply.wanted', $about->wanted),
+            ],
+            default => [],
+        };
     }
 }

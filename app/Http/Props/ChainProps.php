@@ -11,7 +11,7 @@ use App\Text\WearWords;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\Plan\OpenJob;
+use Dripel\Core\Next\OpenJob;
 use Dripel\Core\PotDay\RinseSchool;
 use Dripel\Core\Strip\BareState;
 use Dripel\Core\Wear\ReadingDue;

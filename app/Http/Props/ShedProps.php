@@ -17,13 +17,14 @@ use Dripel\Core\Logbook\Part;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Next\NextInput;
+use Dripel\Core\Next\NextItem;
+use Dripel\Core\Next\NextKind;
+use Dripel\Core\Next\NextList;
+use Dripel\Core\Next\OpenJob;
+use Dripel\Core\Next\Verb;
 use Dripel\Core\Plan\LocalDay;
-use Dripel\Core\Plan\NextItem;
-use Dripel\Core\Plan\NextKind;
-use Dripel\Core\Plan\NextList;
-use Dripel\Core\Plan\OpenJob;
 use Dripel\Core\Plan\Rail;
-use Dripel\Core\Plan\Verb;
 use Dripel\Core\Plan\WorkshopPlan;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Wear\WorkshopWear;
@@ -148,7 +149,7 @@ final readonly class ShedProps
      */
     private function items(array $rails): array
     {
-        return NextList::of($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))), $this->ridesIn, $this->followed());
+        return NextList::of(new NextInput($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))), $this->ridesIn, $this->followed()));
     }
 
     private function followed(): ?WorkshopPlan
@@ -217,8 +218,8 @@ final readonly class ShedProps
             'late' => $item->late,
             'title' => $title,
             'reason' => $reason,
-            'job' => $item->job?->id,
-            'jar' => $item->jar?->jarId,
+            'job' => $item->about instanceof OpenJob ? $item->about->id : null,
+            'jar' => $item->about instanceof JarState ? $item->about->jarId : null,
             'urgent' => $item->urgent,
             'verb' => $item->verb?->value,
             'verbText' => $item->verb === null ? null : $this->voice->say("ui.verbs.{$item->verb->value}"),

@@ -8,7 +8,7 @@ use App\Text\DripWords;
 use App\Text\Voice;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
-use Dripel\Core\Plan\OpenJob;
+use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WetOption;
 use Dripel\Core\Plan\WetPath;

@@ -22,9 +22,10 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\TopUp;
-use Dripel\Core\Plan\NextItem;
-use Dripel\Core\Plan\NextList;
-use Dripel\Core\Plan\OpenJob;
+use Dripel\Core\Next\NextInput;
+use Dripel\Core\Next\NextItem;
+use Dripel\Core\Next\NextList;
+use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WetOption;
 use Dripel\Core\Plan\WetPath;
@@ -67,7 +68,7 @@ it('leads a wet ride through drying to wax again, and Next carries it', function
     $next = function (Book $book, string $now, array $jobs = []): array {
         $nowS = (int) strtotime("{$now} UTC");
 
-        return array_map(fn(NextItem $item) => $item->kind->value.($item->late ? ' late' : '').($item->byS === null ? '' : ' '.gmdate('H:i', $item->byS)), NextList::of($book, Rail::all($book, $nowS, new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC'), $jobs));
+        return array_map(fn(NextItem $item) => $item->kind->value.($item->late ? ' late' : '').($item->byS === null ? '' : ' '.gmdate('H:i', $item->byS)), NextList::of(new NextInput($book, Rail::all($book, $nowS, new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC'), $jobs)));
     };
     // Home at 15:00: dry it by the evening. 300 − 2.5·40 = 200 left; 200 more would be 400, so a top-up fills it up to 300.
     $dripped = [fn($s) => new TopUp(6, $s('2026-11-02 19:00'), 1, 200.0)];
@@ -96,7 +97,7 @@ it('ends the wet with the next ride of the chain: looked at for rust once, then 
     $next = function (Book $book, string $now): array {
         $nowS = (int) strtotime("{$now} UTC");
 
-        return array_map(fn(NextItem $item) => $item->kind->value, NextList::of($book, Rail::all($book, $nowS, new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC')));
+        return array_map(fn(NextItem $item) => $item->kind->value, NextList::of(new NextInput($book, Rail::all($book, $nowS, new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC'))));
     };
     $wet = ['2026-11-05 14:00', 3.0, Condition::Wet];
     $later = [$wet, ['2026-11-12 10:00', 20.0, Condition::Dry], ['2026-11-19 10:00', 20.0, Condition::Dry]];
@@ -122,7 +123,7 @@ it('counts a chain that is setting as a way out of the wet, if it is ready befor
 it('asks for the pot after two top-ups, and for a cloth after five rides', function (): void {
     $rides = array_map(fn(int $day) => ["2026-11-{$day} 10:00", 10.0, Condition::Dry], range(12, 17));
     $drip = fn(string $at) => fn($s) => new TopUp(7, $s($at), 1, 200.0);
-    $kinds = fn(Book $book) => array_map(fn(NextItem $item) => $item->kind->value, NextList::of($book, Rail::all($book, $nowS = (int) strtotime('2026-11-18 12:00 UTC'), new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC')));
+    $kinds = fn(Book $book) => array_map(fn(NextItem $item) => $item->kind->value, NextList::of(new NextInput($book, Rail::all($book, $nowS = (int) strtotime('2026-11-18 12:00 UTC'), new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC'))));
     expect($kinds(wetBook($rides)))->toContain('wipe')->not->toContain('topped_up')
         ->and($kinds(wetBook($rides, [fn($s) => new Care(5, $s('2026-11-16 18:00'), 1, CareKind::Wiped)])))->not->toContain('wipe')
         ->and($kinds(wetBook($rides, [], [[SettingKey::WipeRides, 0, 0]])))->not->toContain('wipe')
@@ -144,7 +145,7 @@ it('keeps a bike that lives on drip wax alone: each drip starts its interval ane
     $one = wetBook([['2026-11-20 10:00', 60.0, Condition::Dry]], [$drip('2026-11-14 20:00')], [[SettingKey::ChainDripKm, 1, 180.0]]);
     expect($one->chain(1, (int) strtotime('2026-11-25 12:00 UTC'))->leftKm())->toBe(120.0)->and($one->termsOf(2, PHP_INT_MAX)->dripOnly)->toBeFalse();
     $spent = wetBook([['2026-11-20 10:00', 210.0, Condition::Dry]], [$drip('2026-11-14 20:00')], $alone);
-    $next = NextList::of($spent, Rail::all($spent, $nowS = (int) strtotime('2026-11-25 12:00 UTC'), new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC'));
+    $next = NextList::of(new NextInput($spent, Rail::all($spent, $nowS = (int) strtotime('2026-11-25 12:00 UTC'), new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC')));
     expect($spent->chain(1, $nowS)->status)->toBe(ChainStatus::Spent)->and($spent->chain(1, $nowS)->wantsPot())->toBeFalse()
         ->and(array_map(fn(NextItem $item) => "{$item->kind->value} {$item->verb?->value}", $next))->toBe(['overdue topup']);
 });

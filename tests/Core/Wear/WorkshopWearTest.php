@@ -28,11 +28,12 @@ use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Slot;
 use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Maths\Memo;
+use Dripel\Core\Next\NextInput;
+use Dripel\Core\Next\NextItem;
+use Dripel\Core\Next\NextList;
 use Dripel\Core\Plan\ChainSupply;
 use Dripel\Core\Plan\EvenWear;
 use Dripel\Core\Plan\LocalDay;
-use Dripel\Core\Plan\NextItem;
-use Dripel\Core\Plan\NextList;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\Simulate;
 use Dripel\Core\Plan\SimulatedPolicy;
@@ -246,7 +247,7 @@ it('names the chain to ride next so that all wear evenly, and the one to measure
         ->and(ReadingDue::of($book->chain(2, 120 * DAY_S), $of[2]))->toBeFalse();
     $later = $book->withRide(new Ride(998, new Moment(120 * DAY_S + 3600), 1, 100.0, null, Condition::Dry));
     $onBike = forecasts([3 => [0.4, 100.0, WearVerdict::Measure], 1 => [0.1, 9000.0], 2 => [0.1, 9000.0]]);
-    $kinds = array_map(fn(NextItem $item) => "{$item->kind->value} {$item->verb?->value}", NextList::of($later, Rail::all($later, 121 * DAY_S, $zone), 121 * DAY_S, $zone, forecasts: $onBike));
+    $kinds = array_map(fn(NextItem $item) => "{$item->kind->value} {$item->verb?->value}", NextList::of(new NextInput($later, Rail::all($later, 121 * DAY_S, $zone), 121 * DAY_S, $zone, forecasts: $onBike)));
     expect(ReadingDue::of($later->chain(3, 121 * DAY_S), $onBike[3]))->toBeTrue()->and($kinds)->toContain('measure measure')->not->toContain('buy add');
 });
 

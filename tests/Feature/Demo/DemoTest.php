@@ -15,7 +15,7 @@ use App\Text\Voice;
 use Dripel\Core\Explain\ChainFigures;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\Reading;
-use Dripel\Core\Plan\NextKind;
+use Dripel\Core\Next\NextKind;
 use Dripel\Core\Wear\WearReading;
 use Dripel\Core\Wear\WorkshopWear;
 use Illuminate\Support\Facades\Artisan;

@@ -16,11 +16,12 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Strip;
+use Dripel\Core\Next\NextInput;
+use Dripel\Core\Next\NextItem;
+use Dripel\Core\Next\NextList;
+use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\LocalDay;
-use Dripel\Core\Plan\NextItem;
-use Dripel\Core\Plan\NextList;
-use Dripel\Core\Plan\OpenJob;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\RidingHabit;
 use Dripel\Core\Strip\JarRole;
@@ -91,7 +92,7 @@ function nextOf(Book $book, string $now = '2026-11-25 12:00'): array
 
     return array_map(
         fn(NextItem $item) => [$item->kind->value, $item->date, $item->late],
-        NextList::of($book, Rail::all($book, $nowS, zone()), $nowS, zone()),
+        NextList::of(new NextInput($book, Rail::all($book, $nowS, zone()), $nowS, zone())),
     );
 }
 
@@ -244,7 +245,7 @@ it('puts steel that is about to rust before everything, lets a job speak for its
     );
     $next = fn(float $hoursAgo, array $jobs = [], array $jars = []) => array_map(
         fn(NextItem $item) => $item->kind->value.($item->urgent ? '!' : '').($item->byS === null ? '' : ' '.(new DateTimeImmutable("@{$item->byS}"))->setTimezone(zone())->format('H:i')),
-        NextList::of($bare($hoursAgo), Rail::all($bare($hoursAgo), $nowS, zone()), $nowS, zone(), $jobs, $jars),
+        NextList::of(new NextInput($bare($hoursAgo), Rail::all($bare($hoursAgo), $nowS, zone()), $nowS, zone(), $jobs, $jars)),
     );
     expect($next(8))->toBe(['overdue', 'bare 16:00', 'none_waxed'])
         // The last quarter of twelve hours.
@@ -273,7 +274,7 @@ function namedNext(Book $book, string $now = '2026-11-25 12:00', array $jobs = [
 
     return array_map(
         fn(NextItem $item) => trim(sprintf('%s %s %s %s %s', $item->kind->value, $item->bikeId ?? '-', implode('+', array_map(fn($chain) => $chain->chainId, $item->chains)) ?: '-', $item->date ?? 'any day', ($item->late ? 'late' : '').($item->urgent ? 'urgent' : ''))),
-        NextList::of($book, Rail::all($book, $nowS, zone()), $nowS, zone(), $jobs, baths: $baths, ridesIn: $ridesIn),
+        NextList::of(new NextInput($book, Rail::all($book, $nowS, zone()), $nowS, zone(), $jobs, baths: $baths, ridesIn: $ridesIn)),
     );
 }
 

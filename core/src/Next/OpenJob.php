@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Dripel\Core\Plan;
+namespace Dripel\Core\Next;
 
 /** A guided job under way, as Next sees it: its chains, the step it is at, and when that step's timer rings. */
 final readonly class OpenJob

@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Dripel\Core\Plan;
+namespace Dripel\Core\Next;
 
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Plan\ChainSupply;
+use Dripel\Core\Plan\GoodUntil;
+use Dripel\Core\Plan\WetPath;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Wear\WearForecastResult;
 
@@ -16,34 +19,23 @@ final readonly class NextItem
     /**
      * @param list<ChainState> $chains the chains concerned, the subject first
      * @param string|null $date local day YYYY-MM-DD it should be done by, null: whenever it suits
+     * @param bool $urgent goes before everything else, whatever its day
      * @param int|null $byS Unix seconds, where the hour matters
+     * @param list<Ride> $rides that wait for something
+     * @param OpenJob|JarState|BathState|ChainSupply|WearForecastResult|WetPath|GoodUntil|PotOfPlan|DripOfPlan|WaitingFiles|null $about what its kind knows beyond that
      */
     public function __construct(
         public NextKind $kind,
         public ?int $bikeId,
         public array $chains,
         public ?string $date,
-        public ?int $byS,
-        public bool $late,
         public ?Verb $verb,
-        public ?ChainState $swapTo = null,
-        public ?GoodUntil $goodUntil = null,
-        /** @var list<Ride> the rides that wait for something */
-        public array $rides = [],
-        /** Goes before everything else, whatever its day. */
+        public bool $late = false,
         public bool $urgent = false,
-        public ?OpenJob $job = null,
-        public ?JarState $jar = null,
-        public ?BathState $bath = null,
-        public ?ChainSupply $supply = null,
-        public ?WearForecastResult $wear = null,
-        public ?WetPath $wet = null,
-        /** What is planned, with the plan that says so. */
-        public ?PlannedPotDay $pot = null,
-        public ?PlannedDrip $drip = null,
-        public ?WorkshopPlan $plan = null,
-        /** How many files wait. */
-        public int $files = 0,
+        public ?int $byS = null,
+        public ?ChainState $swapTo = null,
+        public array $rides = [],
+        public OpenJob|JarState|BathState|ChainSupply|WearForecastResult|WetPath|GoodUntil|PotOfPlan|DripOfPlan|WaitingFiles|null $about = null,
     ) {}
 
     /** Whether it is worth a word to somebody who is not looking: it is for today, or late, and waiting costs something. */

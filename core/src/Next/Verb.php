@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Dripel\Core\Plan;
+namespace Dripel\Core\Next;
 
 /** The action that settles something of the Next list. */
 enum Verb: string

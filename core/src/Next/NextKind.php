@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Dripel\Core\Plan;
+namespace Dripel\Core\Next;
 
 /** What the Shed asks for next, the most pressing first among those of one day. */
 enum NextKind: string

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Next;
+
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Strip\BareState;
+
+/** Stripped chains that must be waxed before they rust. */
+final readonly class BareChains implements NextSource
+{
+    public function items(NextInput $in): array
+    {
+        $items = [];
+        foreach ($in->rails as $rail) {
+            foreach ([...$rail->hanging, ...($rail->fitted === null ? [] : [$rail->fitted])] as $chain) {
+                if ($chain->bare !== null && ! $chain->pastLimit && ! $in->inJob($chain)) {
+                    $byS = $chain->nowS + (int) round(3600 * $chain->bare->hoursLeft);
+                    $day = max(LocalDay::of($byS, $in->zone)->date, LocalDay::of($chain->nowS, $in->zone)->date);
+                    $items[] = new NextItem(NextKind::Bare, $rail->bikeId, [$chain], $day, Verb::Dip, $chain->bare->state === BareState::Late, self::presses($chain), $byS);
+                }
+            }
+        }
+
+        return $items;
+    }
+
+    /** Whether bare steel can wait no longer. */
+    public static function presses(ChainState $chain): bool
+    {
+        return $chain->bare !== null && $chain->bare->state !== BareState::Ok;
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Next;
+
+/** Rides that have no chain or no bike to go to. */
+final readonly class RidesWithoutPlace implements NextSource
+{
+    public function items(NextInput $in): array
+    {
+        $items = [];
+        foreach ($in->book->ridesWithoutBike as $ride) {
+            $items[] = new NextItem(NextKind::NoBike, null, [], $in->today->date, Verb::ChooseBike, rides: [$ride]);
+        }
+        $byBike = [];
+        foreach ($in->book->ridesWithoutChain() as $ride) {
+            $byBike[(int) $ride->bikeId][] = $ride;
+        }
+        foreach ($byBike as $bikeId => $rides) {
+            $items[] = new NextItem(NextKind::NoChain, $bikeId, [], $in->today->date, Verb::Fit, rides: $rides);
+        }
+
+        return $items;
+    }
+}
