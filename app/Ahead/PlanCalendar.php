@@ -68,9 +68,9 @@ final readonly class PlanCalendar
                 $name = ['chain' => $voice->names->fullChain($chain->chainId)];
                 $day = $measuring[$chain->chainId] ?? (ReadingDue::of($chain, $wear->of($chain)?->result) ? 0 : null);
                 $day === null || $add("measure-{$chain->chainId}", $at($plan->date($day), PlanHours::MEASURE), self::MEASURE_MINUTES, $voice->say('ahead.calendar.measure', $name), '');
-                if ($chain->bare !== null && $chain->bareSinceS !== null) {
-                    $byS = max($voice->nowS, $voice->nowS + (int) round(3600 * $chain->bare->hoursLeft));
-                    $add("bare-{$chain->chainId}-{$chain->bareSinceS}", $byS, self::DIP_MINUTES, $voice->say('ahead.calendar.bare', $name), '', 120);
+                if ($chain->dryness->bare !== null && $chain->dryness->bareSinceS !== null) {
+                    $byS = max($voice->nowS, $voice->nowS + (int) round(3600 * $chain->dryness->bare->hoursLeft));
+                    $add("bare-{$chain->chainId}-{$chain->dryness->bareSinceS}", $byS, self::DIP_MINUTES, $voice->say('ahead.calendar.bare', $name), '', 120);
                 }
             }
         }

@@ -23,7 +23,7 @@ final readonly class WetChain
         }
         $book = ($this->readBook)($workshop->refresh());
         $chainId = $book->fittings->componentOn($about->bike, $about->at);
-        $wet = $chainId === null ? null : $book->chain($chainId, $this->clock->unixS())->wetRide;
+        $wet = $chainId === null ? null : $book->chain($chainId, $this->clock->unixS())->dryness->wetRide;
 
         return $wet !== null && $wet->id === $about->ride ? $chainId : null;
     }

@@ -93,7 +93,7 @@ final readonly class ReadBaths
         return new BathDip(
             is_numeric($massG) ? (float) $massG : BathDip::CHAIN_G,
             $dip->pickup_g,
-            $book->chain($dip->component_id, $dip->at - 1)->life->effectiveKm ?? 0.0,
+            $book->chain($dip->component_id, $dip->at - 1)->wax->life->effectiveKm ?? 0.0,
             $dip->rinsed,
         );
     }

@@ -22,9 +22,9 @@ final readonly class ChainWords
         $q = $this->voice->quantities;
 
         return $this->voice->say("chain.status.{$chain->status->value}", [
-            'km' => $q->ridden($chain->cycleKm()),
+            'km' => $q->ridden($chain->wax->cycleKm()),
             'left' => $q->left($chain->leftKm()),
-            'bare' => $chain->bareSinceS === null ? '' : $q->hours(($chain->nowS - $chain->bareSinceS) / 3600),
+            'bare' => $chain->dryness->bareSinceS === null ? '' : $q->hours(($chain->nowS - $chain->dryness->bareSinceS) / 3600),
         ]);
     }
 
@@ -32,7 +32,7 @@ final readonly class ChainWords
     public function detail(ChainState $chain): string
     {
         $q = $this->voice->quantities;
-        if ($chain->pastLimit && ! $chain->retired()) {
+        if ($chain->wear->pastLimit && ! $chain->retired()) {
             return $this->voice->say('chain.detail.worn', ['limit' => $q->mark($chain->terms->limitPct)]);
         }
         if ($chain->readyAtS !== null) {
@@ -45,15 +45,15 @@ final readonly class ChainWords
         if ($chain->keptFor?->waits($chain->nowS, $this->voice->settings) === true && $chain->status === ChainStatus::Waxed) {
             return $this->voice->say('chain.detail.kept', ['event' => $chain->keptFor->event]);
         }
-        $worst = $chain->worstCondition();
+        $worst = $chain->wax->worstCondition();
 
         return match ($chain->status) {
-            ChainStatus::Waxed => $chain->dip === null ? '' : $q->day($chain->dip->moment->unixS),
-            ChainStatus::Bare => $this->voice->say($chain->bare !== null && $chain->bare->hoursLeft <= 0 ? 'chain.detail.rusting' : 'chain.detail.rusts', [
-                'time' => $q->time($chain->nowS + (int) round(3600 * ($chain->bare->hoursLeft ?? 0))),
+            ChainStatus::Waxed => $chain->wax->dip === null ? '' : $q->day($chain->wax->dip->moment->unixS),
+            ChainStatus::Bare => $this->voice->say($chain->dryness->bare !== null && $chain->dryness->bare->hoursLeft <= 0 ? 'chain.detail.rusting' : 'chain.detail.rusts', [
+                'time' => $q->time($chain->nowS + (int) round(3600 * ($chain->dryness->bare->hoursLeft ?? 0))),
             ]),
             ChainStatus::Unwaxed => $this->voice->say('chain.detail.strip_first'),
-            ChainStatus::Unsure => $this->voice->say('chain.detail.unsure', ['km' => $q->ridden($chain->cycleKm())]),
+            ChainStatus::Unsure => $this->voice->say('chain.detail.unsure', ['km' => $q->ridden($chain->wax->cycleKm())]),
             ChainStatus::Retired => '',
             default => $worst === null ? '' : $this->voice->say($worst->wantsRinse() ? 'chain.detail.rinse' : 'chain.detail.no_rinse', [
                 'condition' => $this->voice->say("chain.condition.{$worst->value}"),
@@ -64,8 +64,8 @@ final readonly class ChainWords
     /** The last reading and its day: "measured 0.21 % on 3 Oct". What is believed now is told apart from it. */
     public function measured(ChainState $chain): string
     {
-        return $chain->reading === null ? $this->voice->say('chain.wear.none') : $this->voice->say('chain.wear.measured', [
-            'wear' => $this->elongation($chain->wear), 'day' => $this->voice->quantities->date($chain->reading->moment->unixS, 'd MMM'),
+        return $chain->wear->reading === null ? $this->voice->say('chain.wear.none') : $this->voice->say('chain.wear.measured', [
+            'wear' => $this->elongation($chain->wear->result), 'day' => $this->voice->quantities->date($chain->wear->reading->moment->unixS, 'd MMM'),
         ]);
     }
 
@@ -106,15 +106,15 @@ final readonly class ChainWords
     public function outlook(ChainState $chain, ?GoodUntil $until, float $weeklyKm): array
     {
         $q = $this->voice->quantities;
-        $because = $chain->life?->because;
+        $because = $chain->wax->life?->because;
         $plain = fn(string $code, string $km = '') => [$this->voice->say("chain.outlook.{$code}", ['km' => $km]), '', ''];
 
         return match (true) {
-            $chain->life === null => $plain($chain->bare === null ? 'no_wax' : 'bare'),
-            $chain->status === ChainStatus::Unsure => $plain('unsure', $q->ridden($chain->cycleKm())),
-            $because === DueBecause::Wet && $chain->driedS !== null => $plain('due_wet_dried'),
+            $chain->wax->life === null => $plain($chain->dryness->bare === null ? 'no_wax' : 'bare'),
+            $chain->status === ChainStatus::Unsure => $plain('unsure', $q->ridden($chain->wax->cycleKm())),
+            $because === DueBecause::Wet && $chain->dryness->driedS !== null => $plain('due_wet_dried'),
             $because !== null => $plain("due_{$because->value}"),
-            $chain->readyAtS !== null => [$this->voice->say($chain->topUps > 0 || $chain->terms->dripOnly ? 'chain.outlook.drying' : 'chain.outlook.setting'), (new DripWords($this->voice))->at($chain->readyAtS), $this->voice->say('chain.outlook.drying_then')],
+            $chain->readyAtS !== null => [$this->voice->say($chain->wax->topUps > 0 || $chain->terms->dripOnly ? 'chain.outlook.drying' : 'chain.outlook.setting'), (new DripWords($this->voice))->at($chain->readyAtS), $this->voice->say('chain.outlook.drying_then')],
             $weeklyKm <= 0.0 => $plain('no_rides'),
             $until === null => $plain('long', $q->distance($weeklyKm)),
             $until->shortKm !== null => [

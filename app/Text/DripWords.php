@@ -62,8 +62,8 @@ final readonly class DripWords
             $nextRideS !== null && $nextRideS < $readyS ? $say('too_late', ['day' => $this->voice->dayWord($q->date($nextRideS, 'yyyy-MM-dd'))]) : '',
             $chain->terms->dripOnly ? $say('dry_only', ['interval' => $q->distance($chain->terms->intervalKm)]) : $say('good_for', ['km' => $q->distance(WaxTopUp::KM), 'left' => $q->distance($chain->leftAfterTopUp())]),
             $chain->terms->dripOnly ? '' : ($chain->mayTopUp()
-                ? trans_choice('drip.plan.which', $chain->topUps + 1, ['most' => (string) $this->voice->settings->topUpsMost()])
-                : $say('too_many', ['count' => (string) $chain->topUps])),
+                ? trans_choice('drip.plan.which', $chain->wax->topUps + 1, ['most' => (string) $this->voice->settings->topUpsMost()])
+                : $say('too_many', ['count' => (string) $chain->wax->topUps])),
             $needs->new ? $say('new') : '',
             $needs->wash === null ? '' : $say('washed', ['condition' => $this->voice->say("chain.condition.{$needs->wash->value}")]),
         ]));

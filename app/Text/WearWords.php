@@ -256,7 +256,7 @@ final readonly class WearWords
             'rides' => (string) $life->rides,
             'dips' => $life->topUps === 0 ? (string) $life->dips : trans_choice('wear.life.and_topups', $life->topUps, ['dips' => (string) $life->dips]),
             'days' => $life->firstS === null ? null : trans_choice('wear.life.for_days', max(1, (int) round((($endS ?? $chain->nowS) - $life->firstS) / 86400)), ['from' => $q->date($life->firstS, 'd MMM y')]),
-            'wear' => (new ChainWords($this->voice))->elongation($chain->wear),
+            'wear' => (new ChainWords($this->voice))->elongation($chain->wear->result),
             'cost' => $life->totalMinor() === null && ! $life->cameUsed ? $this->voice->say('wear.life.no_price') : $this->voice->say('wear.life.parts', ['total' => $money($life->totalMinor()), 'chain' => $life->cameUsed ? $this->voice->say('wear.life.paid_before') : $money($life->chainMinor), 'links' => $money($life->linksMinor), 'wax' => $money($life->waxMinor), 'drip' => $life->topUps === 0 ? '' : $this->voice->say('wear.life.drip', ['drip' => $money($life->dripMinor)])]),
             'per' => $life->per1000KmMinor() === null ? null : $q->money($life->per1000KmMinor()),
         ];

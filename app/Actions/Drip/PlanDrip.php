@@ -33,7 +33,7 @@ final readonly class PlanDrip
         $reason = match (true) {
             $state->retired() => 'drip_retired',
             isset($this->openJobs->byChain($workshop)[$chain->id]) => 'chain_in_job',
-            $state->life === null && ! $state->terms->dripOnly => 'drip_no_wax',
+            $state->wax->life === null && ! $state->terms->dripOnly => 'drip_no_wax',
             default => null,
         };
         $reason === null || throw new NotPossible('chain', $reason, ['chain' => (new Names($settings))->fullChain($chain->id)]);

@@ -52,7 +52,7 @@ final readonly class DipChains
         $jobs = $this->openJobs->byChain($by->workshop);
         foreach ($chains as $chain) {
             isset($jobs[$chain->id]) && throw new NotPossible('chains', 'chain_in_job', ['chain' => $names->fullChain($chain->id)]);
-            $bare = $book->chain($chain->id, $at->unixS)->bare;
+            $bare = $book->chain($chain->id, $at->unixS)->dryness->bare;
             $bare?->state === BareState::Late && ! $rustLooked && throw new NotPossible('rust_looked', 'rust', ['chain' => $names->fullChain($chain->id)]);
         }
     }

@@ -103,14 +103,14 @@ final readonly class PlanPotDay
 
     private static function chain(Book $book, ChainState $state, PotDayWish $wish): PotDayChain
     {
-        $first = $wish->first[$state->chainId] ?? $state->life === null;
+        $first = $wish->first[$state->chainId] ?? $state->wax->life === null;
 
         return new PotDayChain(
             $state->chainId,
             $first,
-            $state->life === null ? RinseSchool::Straight : $wish->rinse[$state->chainId] ?? RinseSchool::usual($state),
+            $state->wax->life === null ? RinseSchool::Straight : $wish->rinse[$state->chainId] ?? RinseSchool::usual($state),
             $book->settings->number(SettingKey::ChainMassG, $state->chainId) ?? BathDip::CHAIN_G,
-            $state->bare?->state === BareState::Late,
+            $state->dryness->bare?->state === BareState::Late,
             in_array($state->chainId, $wish->powder, true),
         );
     }

@@ -155,7 +155,7 @@ final readonly class ChainPageProps
             'facts' => [
                 ['name' => $this->voice->say('ui.chain.km'), 'value' => $q->ridden($chain->km), 'why' => 'km'],
                 ['name' => $this->voice->say('ui.chain.hours'), 'value' => $this->hours($chain), 'why' => null],
-                ['name' => $this->voice->say('ui.chain.wear'), 'value' => ucfirst((new ChainWords($this->voice))->measured($chain)), 'why' => $chain->wear === null ? null : 'wear'],
+                ['name' => $this->voice->say('ui.chain.wear'), 'value' => ucfirst((new ChainWords($this->voice))->measured($chain)), 'why' => $chain->wear->result === null ? null : 'wear'],
                 ['name' => $this->voice->say('ui.chain.dips'), 'value' => (string) $chain->dips, 'why' => null],
                 ['name' => $this->voice->say('ui.chain.pitches'), 'value' => $settings->whole(SettingKey::ChainPitches, $chainId) === 0 ? '—' : (string) $settings->whole(SettingKey::ChainPitches, $chainId), 'why' => null],
             ],

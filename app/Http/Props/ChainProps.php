@@ -82,21 +82,21 @@ final readonly class ChainProps
             'late' => $this->late($chain),
             'ready' => $chain->rideable() && $chain->readyAtS === null,
             'wantsDip' => $chain->wantsPot(),
-            'worn' => $chain->pastLimit,
-            'waxed' => $chain->life !== null,
-            'unsure' => ! $chain->waxKnown,
+            'worn' => $chain->wear->pastLimit,
+            'waxed' => $chain->wax->life !== null,
+            'unsure' => ! $chain->wax->known,
             'leftKm' => $chain->leftKm(),
             'left' => $this->voice->quantities->left($chain->leftKm()),
             'wear' => [
                 'limit' => $chain->terms->limitPct,
-                'value' => $chain->wear?->valuePct,
-                'lower' => $chain->wear?->lowerPct,
-                'upper' => $chain->wear?->upperPct,
+                'value' => $chain->wear->result?->valuePct,
+                'lower' => $chain->wear->result?->lowerPct,
+                'upper' => $chain->wear->result?->upperPct,
                 'mean' => $forecast === null ? null : max(0.0, $forecast->nowMean),
                 'p10' => $forecast === null ? null : max(0.0, $forecast->nowP10),
                 'p90' => $forecast === null ? null : max(0.0, $forecast->nowP90),
                 'due' => ReadingDue::of($chain, $forecast),
-                'text' => $this->words->elongation($chain->wear),
+                'text' => $this->words->elongation($chain->wear->result),
                 'of' => $forecast === null ? $this->words->wearAndLimit($chain) : (new WearWords($this->voice))->now($forecast, $chain->terms->limitPct),
             ],
             'wearLine' => $this->words->wear($chain),
@@ -114,7 +114,7 @@ final readonly class ChainProps
             'word' => $this->words->status($chain),
             'detail' => $this->words->detail($chain),
             'rinse' => RinseSchool::usual($chain) !== RinseSchool::Straight,
-            'rust' => $chain->bare?->state === BareState::Late,
+            'rust' => $chain->dryness->bare?->state === BareState::Late,
             'proposed' => $proposed,
         ];
     }
@@ -122,8 +122,8 @@ final readonly class ChainProps
     /** What wears the ember red: only what is late or past a limit. */
     private function late(ChainState $chain): bool
     {
-        return $chain->pastLimit || match ($chain->status) {
-            ChainStatus::Bare => $chain->bare !== null && $chain->bare->state !== BareState::Ok,
+        return $chain->wear->pastLimit || match ($chain->status) {
+            ChainStatus::Bare => $chain->dryness->bare !== null && $chain->dryness->bare->state !== BareState::Ok,
             default => false,
         };
     }

@@ -176,8 +176,8 @@ final readonly class GaugeProps
             'p10' => $result === null ? null : max(0.0, $result->nowP10),
             'p90' => $result === null ? null : max(0.0, $result->nowP90),
             'now' => ! $chain->wears() ? '' : ($result === null ? $this->voice->say('wear.unknown_km') : $this->words->now($result, $chain->terms->limitPct)),
-            'last' => $chain->wears() ? ($chain->reading === null ? $this->voice->say('wear.never') : (new ChainWords($this->voice))->measured($chain)) : $this->voice->say('wear.new'),
-            'verdict' => $chain->pastLimit ? 'retire' : ($result->verdict->value ?? null),
+            'last' => $chain->wears() ? ($chain->wear->reading === null ? $this->voice->say('wear.never') : (new ChainWords($this->voice))->measured($chain)) : $this->voice->say('wear.new'),
+            'verdict' => $chain->wear->pastLimit ? 'retire' : ($result->verdict->value ?? null),
             'due' => ReadingDue::of($chain, $result),
             'sentences' => $forecast === null ? [] : $this->words->sentences($forecast),
         ];

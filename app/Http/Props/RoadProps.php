@@ -110,8 +110,8 @@ final readonly class RoadProps
             'soaked' => $ride->condition->soaks(),
             'chain' => $chainId === null ? null : ['id' => $chainId, 'name' => $this->voice->names->fullChain($chainId)],
             'left' => match (true) {
-                $after?->life === null => null,
-                ! $after->waxKnown => $this->voice->say('chain.timeline.unknown_left'),
+                $after?->wax->life === null => null,
+                ! $after->wax->known => $this->voice->say('chain.timeline.unknown_left'),
                 default => $this->voice->say($after->leftKm() > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', ['left' => $q->left($after->leftKm())]),
             },
         ];

@@ -184,9 +184,9 @@ final readonly class ShedProps
                 'hours' => $q->hours($terms->intervalHours ?? 0.0),
             ]),
             'fitted' => $fitted === null ? null : $this->chains->of($fitted, $this->wear->of($fitted)?->result),
-            'leftNumber' => $fitted?->life === null || ! $fitted->waxKnown ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
-            'leftWords' => $fitted?->life === null || ! $fitted->waxKnown ? '' : $this->voice->say(array_filter($fitted->cycleRides, fn(Ride $ride) => $ride->guess !== null) === [] ? 'ui.shed.left_on' : 'ui.shed.left_on_estimated', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
-            'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->life?->due() ?? false],
+            'leftNumber' => $fitted?->wax->life === null || ! $fitted->wax->known ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
+            'leftWords' => $fitted?->wax->life === null || ! $fitted->wax->known ? '' : $this->voice->say(array_filter($fitted->wax->rides, fn(Ride $ride) => $ride->guess !== null) === [] ? 'ui.shed.left_on' : 'ui.shed.left_on_estimated', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
+            'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->wax->life?->due() ?? false],
             'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain, $this->wear->of($chain)?->result, $fit->all($chain, $rail->bikeId), $this->linksFor($chain)), $rail->hanging),
             'offNote' => $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->voice->say('chain.fit.pin_off') : null,
             'best' => $rail->bestHanging()?->chainId,
@@ -246,7 +246,7 @@ final readonly class ShedProps
         $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->planned ? [] : $job->chainIds, $this->jobs));
         foreach ($rails as $rail) {
             foreach ([...$rail->hanging, ...($rail->fitted === null ? [] : [$rail->fitted])] as $chain) {
-                if (! $chain->pastLimit && ! in_array($chain->chainId, $inJob, true)) {
+                if (! $chain->wear->pastLimit && ! in_array($chain->chainId, $inJob, true)) {
                     $chains[] = $this->chains->forPot($chain, $chain->wantsPot() && $chain !== $rail->fitted);
                 }
             }

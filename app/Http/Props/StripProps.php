@@ -127,7 +127,7 @@ final readonly class StripProps
         foreach ($book->chainIds as $id) {
             $state = $book->chain($id, $voice->nowS);
             $load = PlanStrip::load($book, $id);
-            if (! $state->retired() && ! isset($jobs[$id]) && (in_array($id, $chosen, true) || ($state->life === null && $state->bare === null && $load !== Load::FactoryWaxed))) {
+            if (! $state->retired() && ! isset($jobs[$id]) && (in_array($id, $chosen, true) || ($state->wax->life === null && $state->dryness->bare === null && $load !== Load::FactoryWaxed))) {
                 $chains[] = ['id' => $id, 'name' => $voice->names->fullChain($id), 'load' => $voice->say("strip.load.{$load->value}"), 'onBike' => $book->fittings->bikeOf($id, $voice->nowS) !== null];
             }
         }

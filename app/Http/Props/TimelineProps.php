@@ -77,13 +77,13 @@ final readonly class TimelineProps
             $entry instanceof Retirement => $this->voice->say('chain.timeline.retirement', ['km' => $q->ridden($chain->km)]),
             default => $this->voice->say("chain.timeline.{$entry->kind()->value}"),
         };
-        $cycleIndex = $entry instanceof Ride ? array_search($entry, $chain->cycleRides, true) : false;
+        $cycleIndex = $entry instanceof Ride ? array_search($entry, $chain->wax->rides, true) : false;
 
-        $text = $entry === $chain->wetPast ? $this->voice->say('chain.timeline.wet_past', ['ride' => $text]) : $text;
+        $text = $entry === $chain->dryness->wetPast ? $this->voice->say('chain.timeline.wet_past', ['ride' => $text]) : $text;
 
         // What was filled in stands in no row that could be moved or deleted.
         return $this->entry($type, $type === 'guess' ? null : $entry->id, $entry->moment->unixS, $entry->moment->precision, $text) + [
-            'left' => $cycleIndex === false || $chain->life === null || ! $chain->waxKnown ? null : $this->left($chain->life->rideLeftKm[$cycleIndex]),
+            'left' => $cycleIndex === false || $chain->wax->life === null || ! $chain->wax->known ? null : $this->left($chain->wax->life->rideLeftKm[$cycleIndex]),
         ];
     }
 

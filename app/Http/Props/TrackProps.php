@@ -78,7 +78,7 @@ final readonly class TrackProps
         $ride = new Ride(PHP_INT_MAX, new Moment($atS, sequence: PHP_INT_MAX), $bikeId, $track->km, $track->moving_hours, $condition);
         $after = $this->book->withRide($ride)->chain($chainId, max($atS, $this->voice->nowS));
 
-        return ['chain' => $this->voice->names->chain($chainId), 'coat' => $after->life?->leftFraction, 'text' => $after->life === null
+        return ['chain' => $this->voice->names->chain($chainId), 'coat' => $after->wax->life?->leftFraction, 'text' => $after->wax->life === null
             ? $this->voice->say('ui.track.no_wax', ['chain' => $this->voice->names->fullChain($chainId)])
             : $this->voice->say('ui.track.leaves', ['chain' => $this->voice->names->fullChain($chainId), 'left' => $this->voice->quantities->left($after->leftKm())])];
     }

@@ -68,7 +68,7 @@ final readonly class WetProps
         $q = $this->voice->quantities;
         $words = new DripWords($this->voice);
         $say = fn(string $code, array $parameters = []): string => $this->voice->say("drip.wet.{$code}", $parameters);
-        $ride = $chain->wetRide;
+        $ride = $chain->dryness->wetRide;
         assert($ride !== null);
 
         return [

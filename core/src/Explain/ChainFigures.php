@@ -39,8 +39,8 @@ final readonly class ChainFigures
 
     private function left(): ?Why
     {
-        [$life, $cycle] = [$this->chain->life, $this->chain->cycle];
-        if ($life === null || $cycle === null || ! $this->chain->waxKnown) {
+        [$life, $cycle] = [$this->chain->wax->life, $this->chain->wax->cycle];
+        if ($life === null || $cycle === null || ! $this->chain->wax->known) {
             return null;
         }
         $lines = [new WhyLine('interval', $cycle->intervalKm, 'km', Origin::Setting), ...$this->cycleLines($cycle, $life)];
@@ -65,9 +65,9 @@ final readonly class ChainFigures
         for ($i = -1; $i < count($cycle->rides); $i++) {
             if ($i >= 0) {
                 $ride = $cycle->rides[$i];
-                $entry = $this->chain->cycleRides[$i];
+                $entry = $this->chain->wax->rides[$i];
                 $house = $this->settings->factors($entry->moment->unixS)->isHouseRule($ride->condition);
-                $lines[] = new WhyLine($entry->bikeId === null ? ($this->chain->dip?->partly === true ? 'partly' : 'came_with') : ($entry->guess === null ? 'ride' : 'estimated'), -$ride->effectiveKm, 'km', $house ? Origin::HouseRule : Origin::Setting, [
+                $lines[] = new WhyLine($entry->bikeId === null ? ($this->chain->wax->dip?->partly === true ? 'partly' : 'came_with') : ($entry->guess === null ? 'ride' : 'estimated'), -$ride->effectiveKm, 'km', $house ? Origin::HouseRule : Origin::Setting, [
                     'at' => $entry->moment->unixS, 'km' => $ride->km, 'factor' => $ride->factor, 'condition' => $ride->condition->value,
                     'left' => $life->rideLeftKm[$i],
                 ]);
@@ -95,19 +95,19 @@ final readonly class ChainFigures
 
     private function bare(): ?Why
     {
-        $bare = $this->chain->bare;
+        $bare = $this->chain->dryness->bare;
 
         return $bare === null ? null : new Why('bare', $bare->hoursLeft, 'h', [
             new WhyLine('limit', BareClock::LIMIT_HOURS, 'h', Origin::CommonPractice),
-            new WhyLine('bare_since', -($this->chain->nowS - (int) $this->chain->bareSinceS) / 3600, 'h', Origin::Logbook, ['at' => $this->chain->bareSinceS]),
+            new WhyLine('bare_since', -($this->chain->nowS - (int) $this->chain->dryness->bareSinceS) / 3600, 'h', Origin::Logbook, ['at' => $this->chain->dryness->bareSinceS]),
         ]);
     }
 
     private function distance(): Why
     {
         $km = $this->chain->km->km;
-        $cycleKm = $this->chain->cycleKm()->km;
-        $estimatedKm = array_sum(array_map(fn(Ride $ride) => $ride->guess === null ? 0.0 : $ride->km, $this->chain->cycleRides));
+        $cycleKm = $this->chain->wax->cycleKm()->km;
+        $estimatedKm = array_sum(array_map(fn(Ride $ride) => $ride->guess === null ? 0.0 : $ride->km, $this->chain->wax->rides));
 
         $opening = $this->chain->opening;
 
@@ -125,14 +125,14 @@ final readonly class ChainFigures
 
     private function wear(): ?Why
     {
-        [$wear, $reading] = [$this->chain->wear, $this->chain->reading];
+        [$wear, $reading] = [$this->chain->wear->result, $this->chain->wear->reading];
         if ($wear === null || $reading === null) {
             return null;
         }
 
         return new Why('wear', $wear->atLeastPct(), '%', [
             ...$this->readingLines($reading->input()),
-            new WhyLine('measured_at', $this->chain->readingKm?->whole === true ? $this->chain->readingKm->km : null, 'km', Origin::Logbook, ['at' => $reading->moment->unixS]),
+            new WhyLine('measured_at', $this->chain->wear->atKm?->whole === true ? $this->chain->wear->atKm->km : null, 'km', Origin::Logbook, ['at' => $reading->moment->unixS]),
             new WhyLine('limit', $this->chain->terms->limitPct, '%', Origin::Setting),
         ]);
     }

@@ -63,11 +63,11 @@ final readonly class Changes
         return [
             'place' => $bikeId === null ? null : (string) $bikeId,
             'status' => $chain->status->value,
-            'left' => $chain->life === null || ! $chain->waxKnown ? null : $chain->leftKm(),
-            'since' => $chain->life === null ? null : $chain->cycleKm(),
+            'left' => $chain->wax->life === null || ! $chain->wax->known ? null : $chain->leftKm(),
+            'since' => $chain->wax->life === null ? null : $chain->wax->cycleKm(),
             'km' => $chain->km,
-            'wear' => $chain->wear?->atLeastPct(),
-            'measured_at' => $chain->readingKm?->whole === true ? $chain->readingKm->km : null,
+            'wear' => $chain->wear->result?->atLeastPct(),
+            'measured_at' => $chain->wear->atKm?->whole === true ? $chain->wear->atKm->km : null,
             'limit' => $chain->terms->limitPct,
         ];
     }

@@ -55,7 +55,7 @@ enum FitNote: string
         $bikeSpeeds = $book->settings->whole(SettingKey::BikeSpeeds, $bikeId);
         $link = $book->linkOf($chainId, $nowS);
         $off = $book->fittings->componentOn($bikeId, $nowS);
-        $waxless = ! $chain->rideable() && ! $chain->pastLimit && $chain->waxKnown;
+        $waxless = ! $chain->rideable() && ! $chain->wear->pastLimit && $chain->wax->known;
         $left = $link?->part->closingsAllowed === null ? null : $link->part->closingsAllowed - $link->closings;
 
         return array_map(self::from(...), array_keys(array_filter([
@@ -67,10 +67,10 @@ enum FitNote: string
             self::NotReady->value => $chain->readyAtS !== null,
             self::Kept->value => $chain->keptFor?->waits($nowS, $book->settings) === true,
             self::MaySkip->value => $chain->km->whole && $chain->km->km < self::NEW_KM && self::wornCassette($book, $bikeId, $nowS),
-            self::Worn->value => $chain->pastLimit,
-            self::WaxUnknown->value => ! $chain->waxKnown && ! $chain->pastLimit,
-            self::BareSteel->value => $waxless && $chain->bare !== null,
-            self::NoWax->value => $waxless && $chain->bare === null,
+            self::Worn->value => $chain->wear->pastLimit,
+            self::WaxUnknown->value => ! $chain->wax->known && ! $chain->wear->pastLimit,
+            self::BareSteel->value => $waxless && $chain->dryness->bare !== null,
+            self::NoWax->value => $waxless && $chain->dryness->bare === null,
         ])));
     }
 

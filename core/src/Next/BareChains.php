@@ -16,10 +16,10 @@ final readonly class BareChains implements NextSource
         $items = [];
         foreach ($in->rails as $rail) {
             foreach ([...$rail->hanging, ...($rail->fitted === null ? [] : [$rail->fitted])] as $chain) {
-                if ($chain->bare !== null && ! $chain->pastLimit && ! $in->inJob($chain)) {
-                    $byS = $chain->nowS + (int) round(3600 * $chain->bare->hoursLeft);
+                if ($chain->dryness->bare !== null && ! $chain->wear->pastLimit && ! $in->inJob($chain)) {
+                    $byS = $chain->nowS + (int) round(3600 * $chain->dryness->bare->hoursLeft);
                     $day = max(LocalDay::of($byS, $in->zone)->date, LocalDay::of($chain->nowS, $in->zone)->date);
-                    $items[] = new NextItem(NextKind::Bare, $rail->bikeId, [$chain], $day, Verb::Dip, $chain->bare->state === BareState::Late, self::presses($chain), $byS);
+                    $items[] = new NextItem(NextKind::Bare, $rail->bikeId, [$chain], $day, Verb::Dip, $chain->dryness->bare->state === BareState::Late, self::presses($chain), $byS);
                 }
             }
         }
@@ -30,6 +30,6 @@ final readonly class BareChains implements NextSource
     /** Whether bare steel can wait no longer. */
     public static function presses(ChainState $chain): bool
     {
-        return $chain->bare !== null && $chain->bare->state !== BareState::Ok;
+        return $chain->dryness->bare !== null && $chain->dryness->bare->state !== BareState::Ok;
     }
 }

@@ -36,11 +36,11 @@ final readonly class FittedChains implements NextSource
         };
 
         return match (true) {
-            $chain->wetRide !== null => null,
-            $chain->life !== null && $chain->life->due() => new NextItem(NextKind::Overdue, $rail->bikeId, [$chain], $today, $verb, true, swapTo: $best),
+            $chain->dryness->wetRide !== null => null,
+            $chain->wax->life !== null && $chain->wax->life->due() => new NextItem(NextKind::Overdue, $rail->bikeId, [$chain], $today, $verb, true, swapTo: $best),
             $chain->status === ChainStatus::Unsure => new NextItem(NextKind::Unsure, $rail->bikeId, [$chain], $today, $verb, swapTo: $best),
             $until !== null && $until->daysAhead <= self::DAYS && $best !== null => new NextItem(NextKind::Outrun, $rail->bikeId, [$chain], $until->date, Verb::Swap, swapTo: $best, about: $until),
-            $chain->life !== null && ! $chain->mayTopUp() => new NextItem(NextKind::ToppedUp, $rail->bikeId, [$chain], $until?->date, $verb, swapTo: $best, about: $until),
+            $chain->wax->life !== null && ! $chain->mayTopUp() => new NextItem(NextKind::ToppedUp, $rail->bikeId, [$chain], $until?->date, $verb, swapTo: $best, about: $until),
             default => null,
         };
     }

@@ -20,7 +20,7 @@ final readonly class NoneWaxed implements NextSource
             if ($fitted === null || $fitted->terms->dripOnly || array_filter($rail->hanging, fn(ChainState $chain) => $chain->rideable()) !== []) {
                 continue;
             }
-            $due = $fitted->life !== null && $fitted->life->due();
+            $due = $fitted->wax->life !== null && $fitted->wax->life->due();
             if ($due || ($rail->goodUntil !== null && $rail->goodUntil->daysAhead <= self::DAYS)) {
                 $waiting = array_values(array_filter($rail->forThePot(), fn(ChainState $chain) => ! $in->inJob($chain)));
                 $dippable = $waiting !== [] ? $waiting : ($due ? [$fitted] : []);

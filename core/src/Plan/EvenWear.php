@@ -31,7 +31,7 @@ final readonly class EvenWear
     {
         $chains = array_values(array_filter(
             $rail->chains(),
-            fn(ChainState $chain) => isset($forecasts[$chain->chainId]) && ! $chain->pastLimit && ! $rail->kept($chain),
+            fn(ChainState $chain) => isset($forecasts[$chain->chainId]) && ! $chain->wear->pastLimit && ! $rail->kept($chain),
         ));
         usort($chains, fn(ChainState $a, ChainState $b) => $forecasts[$a->chainId]->nowMean <=> $forecasts[$b->chainId]->nowMean ?: $a->chainId <=> $b->chainId);
         if (count($chains) < 2) {

@@ -29,7 +29,7 @@ final readonly class GoodUntil
     /** @return self|null null without wax or knowledge of it, without recent rides, or beyond the horizon */
     public static function of(ChainState $chain, RidingHabit $habit, DateTimeZone $zone): ?self
     {
-        if ($chain->life === null || ! $chain->waxKnown || $habit->weeklyKm <= 0.0) {
+        if ($chain->wax->life === null || ! $chain->wax->known || $habit->weeklyKm <= 0.0) {
             return null;
         }
         $leftKm = $habit->rideableKm($chain);
@@ -55,7 +55,7 @@ final readonly class GoodUntil
      */
     public static function along(ChainState $chain, RidingHabit $habit, array $km, array $ridden, DateTimeZone $zone): ?self
     {
-        if ($chain->life === null || ! $chain->waxKnown) {
+        if ($chain->wax->life === null || ! $chain->wax->known) {
             return null;
         }
         $leftKm = $habit->rideableKm($chain);

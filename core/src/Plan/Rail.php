@@ -100,7 +100,7 @@ final readonly class Rail
     /** @return list<ChainState> those within their limit that would be left without one of them */
     public function leftWithout(int $chainId): array
     {
-        return array_values(array_filter($this->chains(), fn(ChainState $chain) => $chain->chainId !== $chainId && ! $chain->pastLimit));
+        return array_values(array_filter($this->chains(), fn(ChainState $chain) => $chain->chainId !== $chainId && ! $chain->wear->pastLimit));
     }
 
     /** @return list<ChainState> the hanging chains whose next place is the pot */

@@ -92,10 +92,10 @@ final readonly class RidingHabit
     /** Effective km that a chain is still good for: none where it is due; hours that run out first are turned into km at the bike's recent pace. */
     public function rideableKm(ChainState $chain): float
     {
-        if ($chain->life === null || $chain->life->due() || ! $chain->waxKnown) {
+        if ($chain->wax->life === null || $chain->wax->life->due() || ! $chain->wax->known) {
             return 0.0;
         }
-        return min($chain->life->leftKm ?? INF, $chain->life->leftHours === null || $this->kmPerHour === null ? INF : $chain->life->leftHours * $this->kmPerHour);
+        return min($chain->wax->life->leftKm ?? INF, $chain->wax->life->leftHours === null || $this->kmPerHour === null ? INF : $chain->wax->life->leftHours * $this->kmPerHour);
     }
 
     /** @param non-empty-array<string, float> $days */

@@ -41,7 +41,7 @@ final readonly class WetPath
      */
     public static function of(ChainState $chain, Rail $rail, Settings $settings, ?int $potDoneS, DateTimeZone $zone): ?self
     {
-        $ride = $chain->wetRide;
+        $ride = $chain->dryness->wetRide;
         if ($ride === null || $chain->retired()) {
             return null;
         }
@@ -58,14 +58,14 @@ final readonly class WetPath
             $readyS = $potDoneS === null ? null : $settings->readySchool()->readyS($potDoneS, $zone);
             $options[] = new WetOption(WetWay::Dip, $chain->terms->intervalKm, $readyS, $inTime($readyS));
         }
-        if ($chain->mayTopUp() && $chain->life !== null) {
+        if ($chain->mayTopUp() && $chain->wax->life !== null) {
             $readyS = $chain->nowS + (int) round(3600 * $settings->dripDryHours() * ($chain->drippedBefore ? 1 : DripNeeds::COATS_NEW));
             $options[] = new WetOption(WetWay::TopUp, $chain->leftAfterTopUp(), $readyS, $inTime($readyS));
         }
         // In time before too late, then as the ways stand; a pot that nobody has planned comes after the bottle.
         usort($options, fn(WetOption $a, WetOption $b) => $b->inTime <=> $a->inTime ?: ($a->readyAtS === null) <=> ($b->readyAtS === null) ?: self::rank($a) <=> self::rank($b));
 
-        return new self($chain, $endS, max($evening, ($endS ?? 0) + 3600 * self::LATE_HOURS), $chain->driedS, $nextRideS, $options);
+        return new self($chain, $endS, max($evening, ($endS ?? 0) + 3600 * self::LATE_HOURS), $chain->dryness->driedS, $nextRideS, $options);
     }
 
     public function late(): bool

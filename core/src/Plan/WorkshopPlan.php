@@ -226,7 +226,7 @@ final readonly class WorkshopPlan
     /** Null for a bike without any chain that could be ridden. */
     private static function bike(Rail $rail, RidingPlan $plan, float $margin): ?PlannedBike
     {
-        $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => $chain === $rail->fitted || (! $chain->pastLimit && ! $rail->kept($chain) && $chain->status !== ChainStatus::Unwaxed)));
+        $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => $chain === $rail->fitted || (! $chain->wear->pastLimit && ! $rail->kept($chain) && $chain->status !== ChainStatus::Unwaxed)));
         if ($rail->fitted === null || $chains === []) {
             return null;
         }
@@ -236,7 +236,7 @@ final readonly class WorkshopPlan
             $rail->bikeId,
             $interval,
             array_map(fn(float $km) => $km * $margin, $plan->km),
-            array_map(fn(ChainState $chain) => new PlannedChain($chain->chainId, max(0.0, $interval - $rail->rideableKm($chain)), bare: $chain->life === null, topUps: $chain->topUps), $chains),
+            array_map(fn(ChainState $chain) => new PlannedChain($chain->chainId, max(0.0, $interval - $rail->rideableKm($chain)), bare: $chain->wax->life === null, topUps: $chain->wax->topUps), $chains),
             0,
         );
     }

@@ -124,7 +124,7 @@ final readonly class WorkshopYears
             return null;
         }
         $terms = $rail->fitted->terms;
-        $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => $chain === $rail->fitted || (! $chain->pastLimit && $chain->life !== null && ! $rail->kept($chain))));
+        $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => $chain === $rail->fitted || (! $chain->wear->pastLimit && $chain->wax->life !== null && ! $rail->kept($chain))));
         assert($chains !== []);
         $ofBike = $wear->ofBike($rail->bikeId);
 

@@ -28,7 +28,7 @@ enum PotRefusal: string
     {
         return match (true) {
             $chain->retired() => self::Retired,
-            $chain->pastLimit => self::Worn,
+            $chain->wear->pastLimit => self::Worn,
             self::unmeasured($chain) && self::nearLimit($chain) => self::Measure,
             $chain->status === ChainStatus::Unwaxed && ! $factoryWaxed => self::Greased,
             default => null,
@@ -38,12 +38,12 @@ enum PotRefusal: string
     /** Common practice: a chain is measured every time it comes off, before it goes into the pot. */
     public static function unmeasured(ChainState $chain): bool
     {
-        return $chain->km->km - ($chain->readingKm->km ?? 0.0) >= 1.0;
+        return $chain->km->km - ($chain->wear->atKm->km ?? 0.0) >= 1.0;
     }
 
     private static function nearLimit(ChainState $chain): bool
     {
-        $sincePct = $chain->wear === null ? null : $chain->wear->valuePct ?? $chain->wear->lowerPct ?? 0.0;
+        $sincePct = $chain->wear->result === null ? null : $chain->wear->result->valuePct ?? $chain->wear->result->lowerPct ?? 0.0;
 
         return $sincePct === null ? $chain->km->km >= self::UNMEASURED_KM : $sincePct >= self::NEAR_LIMIT * $chain->terms->limitPct;
     }

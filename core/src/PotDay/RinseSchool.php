@@ -19,6 +19,6 @@ enum RinseSchool: string
     /** What a chain wants by the worst that it was ridden in since its dip; one without wax goes in as it is. */
     public static function usual(ChainState $chain): self
     {
-        return $chain->life !== null && $chain->worstCondition()?->wantsRinse() === true ? self::HotWater : self::Straight;
+        return $chain->wax->life !== null && $chain->wax->worstCondition()?->wantsRinse() === true ? self::HotWater : self::Straight;
     }
 }

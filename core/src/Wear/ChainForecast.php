@@ -95,7 +95,7 @@ final class ChainForecast
         }
         $bikeId = $book->bikeOfChain($chain->chainId, $chain->nowS);
 
-        return $asWax($bikeId === null ? $chain->terms->intervalKm : $book->settings->intervalKm($bikeId, $chain->dip->moment->unixS ?? $chain->nowS));
+        return $asWax($bikeId === null ? $chain->terms->intervalKm : $book->settings->intervalKm($bikeId, $chain->wax->dip->moment->unixS ?? $chain->nowS));
     }
 
     /** @return list<array{float, float, float, float}> km, and the elongation there: 10 %, mean, 90 % */

@@ -16,8 +16,8 @@ final readonly class ReadingDue
     {
         return $forecast !== null
             && ! $chain->retired()
-            && ! $chain->pastLimit
+            && ! $chain->wear->pastLimit
             && $forecast->verdict !== WearVerdict::Keep
-            && ($chain->readingKm === null || $chain->km->km - $chain->readingKm->km >= self::FRESH_KM);
+            && ($chain->wear->atKm === null || $chain->km->km - $chain->wear->atKm->km >= self::FRESH_KM);
     }
 }

@@ -107,10 +107,10 @@ it('ends the wet with the next ride of the chain: looked at for rust once, then 
         ->and($next(wetBook($later), '2026-11-20 12:00'))->not->toContain('wet_past')->not->toContain('wet');
     $state = wetBook($later)->chain(1, (int) strtotime('2026-11-20 12:00 UTC'));
     // 300 − 2.5 · 3 − 40: due by nothing.
-    expect($state->wetRide)->toBeNull()->and($state->wetPast?->km)->toBe(3.0)->and($state->life?->due())->toBeFalse()->and($state->leftKm())->toBe(252.5)->and($state->status)->toBe(ChainStatus::Ridden);
+    expect($state->dryness->wetRide)->toBeNull()->and($state->dryness->wetPast?->km)->toBe(3.0)->and($state->wax->life?->due())->toBeFalse()->and($state->leftKm())->toBe(252.5)->and($state->status)->toBe(ChainStatus::Ridden);
     // Dried in the evening there is nothing to look for.
     $dried = wetBook($later, [fn($s) => new Care(5, $s('2026-11-05 18:00'), 1, CareKind::Dried)]);
-    expect($dried->chain(1, (int) strtotime('2026-11-12 12:00 UTC'))->wetPast)->toBeNull();
+    expect($dried->chain(1, (int) strtotime('2026-11-12 12:00 UTC'))->dryness->wetPast)->toBeNull();
 });
 
 it('counts a chain that is setting as a way out of the wet, if it is ready before the next ride', function (): void {
@@ -140,7 +140,7 @@ it('keeps a bike that lives on drip wax alone: each drip starts its interval ane
     $book = wetBook([['2026-11-12 10:00', 150.0, Condition::Dry], ['2026-11-20 10:00', 60.0, Condition::Dry]], [$drip('2026-11-10 20:00'), $drip('2026-11-14 20:00')], $alone);
     $state = $book->chain(1, (int) strtotime('2026-11-25 12:00 UTC'));
     // 200 − 60 since the drip of the 14th.
-    expect($state->leftKm())->toBe(140.0)->and($state->topUps)->toBe(0)->and($state->mayTopUp())->toBeTrue()->and($state->leftAfterTopUp())->toBe(200.0);
+    expect($state->leftKm())->toBe(140.0)->and($state->wax->topUps)->toBe(0)->and($state->mayTopUp())->toBeTrue()->and($state->leftAfterTopUp())->toBe(200.0);
     // A single chain may live so on a bike that is waxed in the pot, with an interval of its own.
     $one = wetBook([['2026-11-20 10:00', 60.0, Condition::Dry]], [$drip('2026-11-14 20:00')], [[SettingKey::ChainDripKm, 1, 180.0]]);
     expect($one->chain(1, (int) strtotime('2026-11-25 12:00 UTC'))->leftKm())->toBe(120.0)->and($one->termsOf(2, PHP_INT_MAX)->dripOnly)->toBeFalse();

@@ -300,17 +300,17 @@ it('says how worn, since which distance, and whether past the limit', function (
             [SettingKey::LimitSchool, 1, 50, 'by_speeds'],
         ],
     );
-    expect($book->chain(1, 8 * HOUR)->pastLimit)
+    expect($book->chain(1, 8 * HOUR)->wear->pastLimit)
         ->toBeFalse()
-        ->and($book->chain(1, 8 * HOUR)->readingKm?->km)
+        ->and($book->chain(1, 8 * HOUR)->wear->atKm?->km)
         ->toBe(20.0)
-        ->and($book->chain(1, 30 * HOUR)->pastLimit)
+        ->and($book->chain(1, 30 * HOUR)->wear->pastLimit)
         ->toBeTrue()
-        ->and($book->chain(1, 30 * HOUR)->readingKm?->km)
+        ->and($book->chain(1, 30 * HOUR)->wear->atKm?->km)
         ->toBe(50.0)
         ->and($book->chain(1, 30 * HOUR)->km->km)
         ->toBe(90.0)
-        ->and($book->chain(1, 60 * HOUR)->pastLimit)
+        ->and($book->chain(1, 60 * HOUR)->wear->pastLimit)
         ->toBeFalse('the school of that day counts');
 });
 

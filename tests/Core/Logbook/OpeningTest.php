@@ -67,7 +67,7 @@ it('counts what a chain brought with it', function (
         ->toBe($whole)
         ->and($chain->leftKm())
         ->toEqualWithDelta($left, 1e-9)
-        ->and($chain->cycleKm()->km)
+        ->and($chain->wax->cycleKm()->km)
         ->toEqualWithDelta($since, 1e-9);
 })->with([
     'all known' => [
@@ -129,7 +129,7 @@ it('becomes due for certain where even the most that can be left is gone', funct
     );
     expect($chain->status)
         ->toBe(ChainStatus::Spent)
-        ->and($chain->life?->due())
+        ->and($chain->wax->life?->due())
         ->toBeTrue()
         ->and($chain->rideable())
         ->toBeFalse();
@@ -138,9 +138,9 @@ it('becomes due for certain where even the most that can be left is gone', funct
 it('knows the distance of a reading only where the logbook does', function (): void {
     $at = fn(int $hour) => new Reading(9, new Moment(3600 * $hour), 1, new DigitalReading(0.2));
     $opening = new Opening(1, new Moment(3600 * 4), 1, 1000.0, WaxThen::None);
-    expect(arrived($opening, [[5, 40.0]], [$at(6)])->chain(1, 3600 * 24)->readingKm?->km)
+    expect(arrived($opening, [[5, 40.0]], [$at(6)])->chain(1, 3600 * 24)->wear->atKm?->km)
         ->toBe(1040.0)
-        ->and(arrived($opening, [[5, 40.0]], [$at(3)])->chain(1, 3600 * 24)->readingKm?->whole)
+        ->and(arrived($opening, [[5, 40.0]], [$at(3)])->chain(1, 3600 * 24)->wear->atKm?->whole)
         ->toBeFalse();
 });
 

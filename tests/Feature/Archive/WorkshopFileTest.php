@@ -40,11 +40,11 @@ function everythingOf(Workshop $workshop, int $nowS): array
             $chain->km->whole,
             $chain->hours,
             $chain->leftKm(),
-            $chain->cycleKm()->km,
+            $chain->wax->cycleKm()->km,
             $chain->dips,
-            $chain->topUps,
-            $chain->wear?->toArray(),
-            $chain->readingKm?->km,
+            $chain->wax->topUps,
+            $chain->wear->result?->toArray(),
+            $chain->wear->atKm?->km,
             $voice->names->bike($book->fittings->bikeOf($id, $nowS)),
         ];
     }

@@ -68,7 +68,7 @@ it(
         [$a, $b, $c] = [chainNamed($bench, 'A'), chainNamed($bench, 'B'), chainNamed($bench, 'C')];
         expect($book->fittings->componentOn($book->bikeIds[0], Bench::NOW))
             ->toBe($a->chainId)
-            ->and([$a->status, $a->km->km, $a->leftKm(), $a->wear?->valuePct])
+            ->and([$a->status, $a->km->km, $a->leftKm(), $a->wear->result?->valuePct])
             ->toBe([ChainStatus::Ridden, 2100.5, 180.0, 0.21])
             ->and([$b->status, $b->km->whole])
             ->toBe([ChainStatus::Unsure, false])

@@ -57,7 +57,7 @@ it(
 
         foreach ($states as $state) {
             foreach ((new ChainFigures($state, $book->settings))->all() as $why) {
-                if ($why->figure === 'left' && $state->life?->because?->value !== 'noise') {
+                if ($why->figure === 'left' && $state->wax->life?->because?->value !== 'noise') {
                     expect(
                         max(
                             0.0,

@@ -266,7 +266,7 @@ function derivedState(ChainState $state, ?int $on): array
         'km' => round($state->km->km, 6),
         'whole' => $state->km->whole,
         'left' => round($state->leftKm(), 6),
-        'effective' => $state->life === null ? null : round($state->life->effectiveKm, 6),
+        'effective' => $state->wax->life === null ? null : round($state->wax->life->effectiveKm, 6),
         'status' => $state->status->value,
         'on' => $on,
     ];

@@ -194,7 +194,7 @@ it(
             ->toBe(0.0)
             ->and($bench->state($c)->leftKm())
             ->toBe(200.0)
-            ->and($bench->state($b)->topUps)
+            ->and($bench->state($b)->wax->topUps)
             ->toBe(1);
         $this->post(
             "/bikes/{$heron->id}/corrections",
@@ -216,11 +216,11 @@ it(
             "/bikes/{$heron->id}/corrections",
             ['action_id' => (string) Str::uuid(), 'exchange' => true] + $correction,
         )->assertSessionHasNoErrors();
-        expect($bench->state($c)->topUps)
+        expect($bench->state($c)->wax->topUps)
             ->toBe(1)
             ->and($bench->state($c)->leftKm())
             ->toBe(230.0)
-            ->and($bench->state($b)->topUps)
+            ->and($bench->state($b)->wax->topUps)
             ->toBe(0)
             ->and($bench->state($a)->km->km)
             ->toBe(0.0);

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Strip\BareClock;
+use Dripel\Core\Strip\BareClockInput;
+use Dripel\Core\Strip\BareClockResult;
+
+/** What water can do to a chain: bare steel that rusts, and wet joints. Instants in Unix seconds. */
+final readonly class Dryness
+{
+    private function __construct(
+        public ?BareClockResult $bare,
+        public ?int $bareSinceS,
+        /** The ride that wetted it, if nothing was done since. */
+        public ?Ride $wetRide,
+        /** A wet ride after which it was ridden on another day, undried: the day for drying is past, look for rust. */
+        public ?Ride $wetPast,
+        /** When it was ridden on after the wet; null: it was not. */
+        public ?int $riddenOnS,
+        /** When it was dried since. */
+        public ?int $driedS,
+    ) {}
+
+    public static function derive(ChainHistory $history, WaxState $wax, Settings $settings, int $nowS): self
+    {
+        $strip = $wax->start === null && $wax->dip === null ? $history->last(Strip::class) : null;
+        $soaking = $wax->last === null ? null : self::lastSoaking($history->ridesAfter($wax->last));
+        $riddenOn = $soaking === null ? null : self::nextDayRide($history, $soaking, $settings);
+        $driedS = $soaking === null ? null : self::driedS($history, $soaking);
+
+        return new self(
+            $strip === null ? null : (new BareClock)(new BareClockInput($strip->moment->unixS, $nowS)),
+            $strip?->moment->unixS,
+            $riddenOn === null ? $soaking : null,
+            $riddenOn === null || $driedS !== null ? null : $soaking,
+            $riddenOn?->moment->unixS,
+            $riddenOn === null ? $driedS : null,
+        );
+    }
+
+    /** @param list<Ride> $rides */
+    private static function lastSoaking(array $rides): ?Ride
+    {
+        foreach (array_reverse($rides) as $ride) {
+            if ($ride->condition->soaks()) {
+                return $ride;
+            }
+        }
+
+        return null;
+    }
+
+    /** The first ride after another on a later local day. */
+    private static function nextDayRide(ChainHistory $history, Ride $ride, Settings $settings): ?Ride
+    {
+        $day = LocalDay::of($ride->moment->unixS, $settings->zone())->date;
+        foreach ($history->ridesAfter($ride) as $later) {
+            if (LocalDay::of($later->moment->unixS, $settings->zone())->date > $day) {
+                return $later;
+            }
+        }
+
+        return null;
+    }
+
+    private static function driedS(ChainHistory $history, Ride $wetRide): ?int
+    {
+        foreach (array_reverse($history->events) as $event) {
+            if ($event instanceof Care && $event->care === CareKind::Dried && Entry::compare($event, $wetRide) > 0) {
+                return $event->moment->unixS;
+            }
+        }
+
+        return null;
+    }
+}
