@@ -158,7 +158,7 @@ final readonly class RestoreWorkshop
             $book->chain($chainId, $this->clock->unixS());
         }
         foreach ($book->parts as $part) {
-            $book->part($part->id, $this->clock->unixS());
+            $book->inventory()->part($part->id, $this->clock->unixS());
         }
         $book->conflicts() === [] || throw new NotRestored('contents');
     }

@@ -110,7 +110,7 @@ final readonly class FitChain
         if ($terms->spare === null) {
             $draft->set(SettingKey::LinkClosings, $terms->closingsAllowed, 0, chainId: $link->id);
         } else {
-            $spare = array_column($book->spareLinks(), null, 'id')[$link->id] ?? throw new NotPossible('link_id', 'link_taken');
+            $spare = array_column($book->inventory()->spareLinks(), null, 'id')[$link->id] ?? throw new NotPossible('link_id', 'link_taken');
             $speeds = $book->settings->whole(SettingKey::ChainSpeeds, $chain->id);
             $spare->closes($speeds) || throw new NotPossible('link_id', 'link_wrong_speed', ['link' => (int) $spare->speeds, 'chain' => $speeds]);
         }

@@ -27,7 +27,7 @@ final readonly class FitPart
     {
         return $this->ledger->record($by, ActionKind::FitPart, function (Draft $draft) use ($by, $part, $bike, $at): About {
             $book = $this->readBook->withoutRides($by->workshop);
-            $state = $book->part($part->id, $at->unixS);
+            $state = $book->inventory()->part($part->id, $at->unixS);
             $slot = $state->part->slot() ?? throw new NotPossible('part', 'part_of_chain');
             $state->retiredS === null || throw new NotPossible('part', 'part_retired');
             $state->bikeId !== $bike->id || throw new NotPossible('part', 'part_on');

@@ -26,7 +26,7 @@ final readonly class RetirePart
     public function __invoke(ActionContext $by, Part $part, Moment $at): Action
     {
         return $this->ledger->record($by, ActionKind::RetirePart, function (Draft $draft) use ($by, $part, $at): About {
-            $state = $this->readBook->withoutRides($by->workshop)->part($part->id, $at->unixS);
+            $state = $this->readBook->withoutRides($by->workshop)->inventory()->part($part->id, $at->unixS);
             $slot = $state->part->slot() ?? throw new NotPossible('part', 'part_of_chain');
             $state->retiredS === null || throw new NotPossible('part', 'part_retired');
             $state->bikeId === null || $draft->enter(Fitting::class, $at, ['bike_id' => $state->bikeId, 'component_id' => null, 'slot' => $slot]);

@@ -57,7 +57,7 @@ final class Intervals extends Command
                 $q->number($found->minutes() / 60.0), $q->mass($found->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)), $q->money($found->cost()), $q->money((float) $found->usedUpPer1000Km()),
             ]);
         }
-        $cheapest = (new IntervalEconomy)($years->economy($bike, $book->termsOfBike((int) $bike->id, $voice->nowS)->intervalKm, self::YEARS));
+        $cheapest = (new IntervalEconomy)($years->economy($bike, $book->terms()->ofBike((int) $bike->id, $voice->nowS)->intervalKm, self::YEARS));
         $this->line('');
         $this->line(str_replace("\u{a0}", ' ', sprintf('The cheapest interval of %s: %s, %s per 1,000 km.', $this->argument('bike'), $q->distance($cheapest->best->intervalKm), $q->money($cheapest->best->costPer1000Km))));
 

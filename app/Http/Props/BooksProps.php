@@ -105,7 +105,7 @@ final readonly class BooksProps
             'bottles' => (new DripProps($book, $voice))->shelf(),
             'prices' => $this->prices($workshop, $voice),
             'parts' => (new PartProps($book, $voice))->all(($this->readPrices)($workshop)),
-            'links' => array_map(fn(Part $link) => $this->link($link, $voice), $book->spareLinks()),
+            'links' => array_map(fn(Part $link) => $this->link($link, $voice), $book->inventory()->spareLinks()),
             'solvents' => array_map(fn(Solvent $solvent) => ['value' => $solvent->value, 'title' => ucfirst($words->solvent($solvent)), 'hazard' => $words->hazard($solvent, $solvent->hazard())], Solvent::stocked()),
             'roles' => array_map(fn(JarRole $role) => ['value' => $role->value, 'title' => ucfirst($voice->say("strip.jar.role.{$role->value}"))], JarRole::cases()),
             'supplies' => array_map(fn(Supply $supply) => ['value' => $supply->value, 'title' => ucfirst($voice->say("strip.supply.{$supply->value}")), 'unit' => $voice->say("strip.unit.{$supply->unit()->value}"), 'usual' => $supply->unit() === SupplyUnit::Piece ? '1' : '1000'], Supply::cases()),

@@ -140,7 +140,7 @@ final readonly class GaugeProps
         $learned = LearnedByEar::of($this->book, $rail->bikeId, $this->voice->nowS);
         $chains = $rail->chains();
         usort($chains, fn(ChainState $a, ChainState $b) => ($forecasts[$b->chainId]->nowMean ?? -1.0) <=> ($forecasts[$a->chainId]->nowMean ?? -1.0));
-        $limit = $this->book->termsOfBike($rail->bikeId, $this->voice->nowS)->limitPct;
+        $limit = $this->book->terms()->ofBike($rail->bikeId, $this->voice->nowS)->limitPct;
 
         return [
             'id' => $rail->bikeId,
@@ -194,7 +194,7 @@ final readonly class GaugeProps
         }
         [$text, $reason] = $this->words->advice($advice);
         // Of a bike that goes by ear, what it learned.
-        $now = $this->book->termsOfBike($bikeId, $this->voice->nowS)->intervalKm;
+        $now = $this->book->terms()->ofBike($bikeId, $this->voice->nowS)->intervalKm;
 
         return [
             'text' => $text,

@@ -146,13 +146,13 @@ final readonly class PartProps
      */
     private function states(callable $which): array
     {
-        return array_map(fn(Part $part) => $this->book->part($part->id, $this->voice->nowS), array_values(array_filter($this->book->parts, $which)));
+        return array_map(fn(Part $part) => $this->book->inventory()->part($part->id, $this->voice->nowS), array_values(array_filter($this->book->parts, $which)));
     }
 
     /** @return LinkOfChain|null the quick link of a chain */
     public function linkOf(int $chainId): ?array
     {
-        $state = $this->book->linkOf($chainId, $this->voice->nowS);
+        $state = $this->book->inventory()->linkOf($chainId, $this->voice->nowS);
         if ($state === null) {
             return null;
         }

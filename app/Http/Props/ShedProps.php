@@ -112,7 +112,7 @@ final readonly class ShedProps
         $next = $this->items($rails);
 
         return [
-            'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->spareLinks()),
+            'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->inventory()->spareLinks()),
             'rails' => array_map($this->rail(...), $rails),
             'next' => array_map($this->next(...), $next, array_keys($next)),
             'pot' => $this->pot($rails),
@@ -167,7 +167,7 @@ final readonly class ShedProps
             ? [$this->voice->say('ui.shed.no_chain'), '', '']
             : $this->words->outlook($fitted, $rail->goodUntil, $rail->habit->weeklyKm);
         $settings = $this->book->settings;
-        $terms = $this->book->termsOfBike($rail->bikeId, $this->voice->nowS);
+        $terms = $this->book->terms()->ofBike($rail->bikeId, $this->voice->nowS);
 
         return [
             'id' => $rail->bikeId,
@@ -198,7 +198,7 @@ final readonly class ShedProps
     {
         $speeds = $this->book->settings->whole(SettingKey::ChainSpeeds, $chain->chainId);
 
-        return array_values(array_map(fn(Part $link) => $link->id, array_filter($this->book->spareLinks(), fn(Part $link) => $link->closes($speeds))));
+        return array_values(array_map(fn(Part $link) => $link->id, array_filter($this->book->inventory()->spareLinks(), fn(Part $link) => $link->closes($speeds))));
     }
 
     /** @return NextLine */

@@ -82,7 +82,7 @@ final readonly class WhatIfProps
         $units = $this->voice->quantities->units;
         $bikeId = $this->book->bikeIds[0] ?? null;
         $row = fn(float $km, string $rotation = 'even', bool $drip = false): array => ['interval' => (string) round($units->fromKm($km)), 'chains' => null, 'rotation' => $rotation, 'limit' => null, 'drip_only' => $drip];
-        $now = $bikeId === null ? 300.0 : $this->book->termsOfBike($bikeId, $this->voice->nowS)->intervalKm;
+        $now = $bikeId === null ? 300.0 : $this->book->terms()->ofBike($bikeId, $this->voice->nowS)->intervalKm;
 
         return [
             'policies' => [$row(200.0), $row($now), $row(400.0), $row(200.0, 'even', true)],
@@ -182,7 +182,7 @@ final readonly class WhatIfProps
     private function economy(WorkshopYears $workshop, SimulatedBike $bike, int $years): array
     {
         $q = $this->voice->quantities;
-        $own = $this->book->termsOfBike((int) $bike->id, $this->voice->nowS)->intervalKm;
+        $own = $this->book->terms()->ofBike((int) $bike->id, $this->voice->nowS)->intervalKm;
         $found = (new IntervalEconomy)($workshop->economy($bike, $own, $years));
         $costs = array_map(fn(EconomyRow $row) => $row->costPer1000Km, $found->rows);
         $most = max(1e-9, ...$costs);

@@ -57,7 +57,7 @@ final readonly class WorkshopCosts
             $opening = $book->history($part->id)->last(Opening::class);
             if ($opening !== null && $opening->moment->unixS <= $nowS && $opening->km === 0.0) {
                 $supply = Supply::from($part->kind->value);
-                $expenses[] = Expense::of($opening->moment->unixS, $supply, $settings->number($part->kind === PartKind::QuickLink ? SettingKey::LinkPrice : SettingKey::PartPrice, $part->id) ?? $prices->costMinor($supply, 1, $opening->moment->unixS), $part->chainId === null ? $book->part($part->id, $nowS)->bikeId : $book->bikeOfChain($part->chainId, $nowS), $part->chainId);
+                $expenses[] = Expense::of($opening->moment->unixS, $supply, $settings->number($part->kind === PartKind::QuickLink ? SettingKey::LinkPrice : SettingKey::PartPrice, $part->id) ?? $prices->costMinor($supply, 1, $opening->moment->unixS), $part->chainId === null ? $book->inventory()->part($part->id, $nowS)->bikeId : $book->bikeOfChain($part->chainId, $nowS), $part->chainId);
             }
         }
         foreach ($solvents as $bought) {

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
-use Dripel\Core\Interval\Condition;
-use Dripel\Core\Interval\LearnedByEar;
 use LogicException;
 
 /** The logbook of a workshop: what happened, and what follows from it. Nothing here is ever stored. */
@@ -16,20 +14,15 @@ final class Book
     /** @var array<int, list<Ride>> by bike, in order */
     private array $ridesByBike = [];
 
-    /** @var array<int, ChainHistory>|null by chain */
-    private ?array $histories = null;
+    private ?Histories $histories = null;
 
-    /** @var array<string, float|null> by bike and instant: every chain of a bike asks */
-    private array $learned = [];
+    private ?BookTerms $terms = null;
 
     /** @var array<string, Fittings> by slot */
     private array $fittingsBySlot = [];
 
     /** @var array<int, int> when each part went out of use */
     private readonly array $retiredS;
-
-    /** @var list<Ride> found while distributing */
-    private array $ridesWithoutChain = [];
 
     /** @var list<Ride> in order, those that were filled in among them */
     public readonly array $rides;
@@ -61,7 +54,7 @@ final class Book
         }
         $this->retiredS = $retiredS;
         $this->fittings = $this->fittingsOf(Slot::Chain);
-        $this->rides = self::sorted([...$logged, ...($fillIn?->rides($logged) ?? [])]);
+        $this->rides = InOrder::of([...$logged, ...($fillIn?->rides($logged) ?? [])]);
         $open = [];
         foreach ($this->rides as $ride) {
             if ($ride->bikeId === null) {
@@ -79,67 +72,6 @@ final class Book
         return $this->fittingsBySlot[$slot->value] ??= new Fittings(array_values(array_filter($this->fittingEntries, fn(Fitting $fitting) => $fitting->slot === $slot)), $this->retiredS);
     }
 
-    /** The quick link that closes a chain: of several the one that came last. */
-    public function linkOf(int $chainId, int $nowS): ?PartState
-    {
-        $links = $this->linksOf($chainId);
-
-        return $links === [] ? null : PartState::derive($links[count($links) - 1], $this, $this->history($links[count($links) - 1]->id), $nowS);
-    }
-
-    /** @return list<Part> the quick links of a chain in the order in which they were opened; a spare may be older than the one before it */
-    public function linksOf(int $chainId): array
-    {
-        $links = array_values(array_filter($this->parts, fn(Part $part) => $part->kind === PartKind::QuickLink && $part->chainId === $chainId));
-        $openedS = fn(Part $link): int => $this->history($link->id)->last(Opening::class)->moment->unixS ?? PHP_INT_MIN;
-        usort($links, fn(Part $a, Part $b) => $openedS($a) <=> $openedS($b) ?: $a->id <=> $b->id);
-
-        return $links;
-    }
-
-    /** @return list<Part> the quick links that lie in a drawer, not opened yet */
-    public function spareLinks(): array
-    {
-        return array_values(array_filter($this->parts, fn(Part $part) => $part->kind === PartKind::QuickLink && $part->chainId === null));
-    }
-
-    public function partOn(Slot $slot, int $bikeId, int $atS): ?Part
-    {
-        $partId = $this->fittingsOf($slot)->componentOn($bikeId, $atS);
-
-        return array_column($this->parts, null, 'id')[$partId ?? 0] ?? null;
-    }
-
-    /**
-     * The rides of a cassette, chainring or pair of jockey wheels. What is ridden indoors wears the cassette of the trainer, where
-     * the bike has one, and spares the one on its wheel.
-     *
-     * @return list<Ride> in order, up to an instant
-     */
-    public function ridesOn(Part $part, int $untilS): array
-    {
-        $slot = $part->slot();
-        if ($slot === null) {
-            return [];
-        }
-        $trainer = $this->fittingsOf(Slot::Trainer);
-        $wears = fn(Ride $ride): bool => match ($slot) {
-            Slot::Trainer => $ride->condition === Condition::Indoor,
-            Slot::Cassette => $ride->condition !== Condition::Indoor || $trainer->componentOn((int) $ride->bikeId, $ride->moment->unixS) === null,
-            default => true,
-        };
-        $rides = [];
-        foreach ($this->fittingsOf($slot)->spansOf($part->id) as $span) {
-            foreach ($this->ridesOf($span->bikeId) as $ride) {
-                if ($span->holdsAt($ride->moment->unixS) && $ride->moment->unixS <= $untilS && $wears($ride)) {
-                    $rides[] = $ride;
-                }
-            }
-        }
-
-        return $rides;
-    }
-
     /** How an estimate would be spread, as the logbook stands. */
     public function shareOf(Estimate $estimate): EstimateShare
     {
@@ -151,13 +83,13 @@ final class Book
     /** @return list<TopUp> of all chains, in order */
     public function topUps(): array
     {
-        return self::sorted(array_values(array_filter($this->events, fn(Entry $event) => $event instanceof TopUp)));
+        return InOrder::of(array_values(array_filter($this->events, fn(Entry $event) => $event instanceof TopUp)));
     }
 
     /** @return list<Dip> of all chains, in order */
     public function dips(): array
     {
-        return self::sorted(array_values(array_filter($this->events, fn(Entry $event) => $event instanceof Dip)));
+        return InOrder::of(array_values(array_filter($this->events, fn(Entry $event) => $event instanceof Dip)));
     }
 
     /** What was ridden since the drivetrain of a bike was brushed; null: nobody said that it ever was. */
@@ -167,7 +99,7 @@ final class Book
             $this->events,
             fn(Entry $event) => $event instanceof Brushing && $event->bikeId === $bikeId && $event->moment->unixS <= $nowS,
         ));
-        $last = array_last(self::sorted($brushings));
+        $last = array_last(InOrder::of($brushings));
 
         return $last === null ? null : new Brushed($last, array_sum(array_map(
             fn(Ride $ride) => Entry::compare($ride, $last) > 0 && $ride->moment->unixS <= $nowS ? $ride->km : 0.0,
@@ -178,16 +110,6 @@ final class Book
     public function lastOdometer(int $bikeId): ?Estimate
     {
         return $this->fillIn?->lastOdometer($bikeId);
-    }
-
-    public function part(int $partId, int $nowS): PartState
-    {
-        foreach ($this->parts as $part) {
-            if ($part->id === $partId) {
-                return PartState::derive($part, $this, $this->history($partId), $nowS);
-            }
-        }
-        throw new LogicException("There is no part {$partId}.");
     }
 
     /** The same logbook with one more ride, as if it had been logged. */
@@ -210,14 +132,12 @@ final class Book
 
     public function chain(int $chainId, int $nowS): ChainState
     {
-        return ChainState::derive($this->history($chainId), $this->termsOf($chainId, $nowS), $this->settings, $nowS);
+        return ChainState::derive($this->history($chainId), $this->terms()->ofChain($chainId, $nowS), $this->settings, $nowS);
     }
 
     public function history(int $chainId): ChainHistory
     {
-        $this->histories ??= $this->distribute();
-
-        return $this->histories[$chainId] ?? new ChainHistory($chainId, [], []);
+        return $this->histories()->of($chainId);
     }
 
     public function chainOfRide(Ride $ride): ?int
@@ -234,51 +154,13 @@ final class Book
     /** @return list<Ride> that no chain was on the bike for */
     public function ridesWithoutChain(): array
     {
-        $this->histories ??= $this->distribute();
-
-        return $this->ridesWithoutChain;
+        return $this->histories()->ridesWithoutChain;
     }
 
     /** The bike whose rail a chain hangs on, or whose frame it is on. */
     public function bikeOfChain(int $chainId, int $atS): ?int
     {
         return $this->fittings->bikeOf($chainId, $atS) ?? $this->settings->home($chainId, $atS);
-    }
-
-    /** What the bike of a chain asks of it; without a bike, the defaults. */
-    public function termsOf(int $chainId, int $atS): Terms
-    {
-        $terms = $this->termsOfBike($this->bikeOfChain($chainId, $atS) ?? 0, $atS);
-        $dripKm = $this->settings->at(SettingKey::ChainDripKm, $chainId, $atS);
-
-        return $dripKm === null ? $terms : new Terms((float) $dripKm, null, $terms->limitPct, false, true);
-    }
-
-    public function termsOfBike(int $bikeId, int $atS): Terms
-    {
-        $learnedKm = $this->learnedKm($bikeId, $atS);
-
-        return new Terms(
-            $learnedKm ?? $this->settings->intervalKm($bikeId, $atS),
-            $this->settings->intervalHours($bikeId, $atS),
-            $this->settings->limitSchool($bikeId, $atS)->limitPct($this->settings->whole(SettingKey::BikeSpeeds, $bikeId, 1)),
-            $learnedKm !== null,
-            $this->settings->dripOnly($bikeId, $atS),
-        );
-    }
-
-    /** Of a bike that goes by ear: when its chains get loud; null before the first noise, and for any other. */
-    private function learnedKm(int $bikeId, int $atS): ?float
-    {
-        if (! $this->settings->byEar($bikeId, $atS)) {
-            return null;
-        }
-        $key = "{$bikeId} {$atS}";
-        if (! array_key_exists($key, $this->learned)) {
-            $this->learned[$key] = LearnedByEar::of($this, $bikeId, $atS)?->result->intervalKm;
-        }
-
-        return $this->learned[$key];
     }
 
     /** @return list<Conflict> empty if everything in the logbook can have happened */
@@ -303,83 +185,18 @@ final class Book
         return $conflicts;
     }
 
-    /** @return array<int, ChainHistory> */
-    private function distribute(): array
+    public function inventory(): Inventory
     {
-        [$rides, $events] = [[], []];
-        foreach ($this->ridesByBike as $bikeId => $bikeRides) {
-            $span = null;
-            foreach ($bikeRides as $ride) {
-                // Rides come in order, so the span of the ride before nearly always still holds.
-                if ($span === null || ! $span->holdsAt($ride->moment->unixS)) {
-                    $span = $this->fittings->spanAt($bikeId, $ride->moment->unixS);
-                }
-                if ($span !== null) {
-                    $rides[$span->componentId][] = $ride;
-                } else {
-                    $this->ridesWithoutChain[] = $ride;
-                }
-            }
-        }
-        foreach (self::sorted($this->events) as $event) {
-            $chainId = $event->component($this->fittings);
-            if ($chainId !== null) {
-                $events[$chainId][] = $event;
-            }
-        }
-        $this->ridesWithoutChain = self::sorted($this->ridesWithoutChain);
-        $histories = [];
-        foreach ([...array_keys($rides), ...array_keys($events)] as $chainId) {
-            $histories[$chainId] ??= new ChainHistory($chainId, self::sorted($rides[$chainId] ?? []), $events[$chainId] ?? []);
-        }
-
-        return $histories;
+        return new Inventory($this, $this->parts);
     }
 
-    /**
-     * @template T of Entry
-     *
-     * @param list<T> $entries
-     *
-     * @return list<T>
-     */
-    private static function sorted(array $entries): array
+    public function terms(): BookTerms
     {
-        // Rows mostly arrive in order; finding that out is far cheaper than sorting them again.
-        $before = null;
-        foreach ($entries as $entry) {
-            if ($before !== null && $before->moment->unixS >= $entry->moment->unixS
-                && ($before->moment->unixS > $entry->moment->unixS || Entry::compare($before, $entry) > 0)) {
-                return self::sort($entries);
-            }
-            $before = $entry;
-        }
-
-        return $entries;
+        return $this->terms ??= new BookTerms($this);
     }
 
-    /**
-     * By instant first, which needs no comparisons; then within each instant.
-     *
-     * @template T of Entry
-     *
-     * @param list<T> $entries
-     *
-     * @return list<T>
-     */
-    private static function sort(array $entries): array
+    private function histories(): Histories
     {
-        $byInstant = [];
-        foreach ($entries as $entry) {
-            $byInstant[$entry->moment->unixS][] = $entry;
-        }
-        ksort($byInstant);
-        $sorted = [];
-        foreach ($byInstant as $atOnce) {
-            count($atOnce) > 1 && usort($atOnce, Entry::compare(...));
-            array_push($sorted, ...$atOnce);
-        }
-
-        return $sorted;
+        return $this->histories ??= new Histories($this->ridesByBike, $this->events, $this->fittings);
     }
 }

@@ -53,7 +53,7 @@ enum FitNote: string
         [$chainId, $nowS] = [$chain->chainId, $chain->nowS];
         $chainSpeeds = $book->settings->whole(SettingKey::ChainSpeeds, $chainId);
         $bikeSpeeds = $book->settings->whole(SettingKey::BikeSpeeds, $bikeId);
-        $link = $book->linkOf($chainId, $nowS);
+        $link = $book->inventory()->linkOf($chainId, $nowS);
         $off = $book->fittings->componentOn($bikeId, $nowS);
         $waxless = ! $chain->rideable() && ! $chain->wear->pastLimit && $chain->wax->known;
         $left = $link?->part->closingsAllowed === null ? null : $link->part->closingsAllowed - $link->closings;
@@ -76,7 +76,7 @@ enum FitNote: string
 
     private static function wornCassette(Book $book, int $bikeId, int $nowS): bool
     {
-        $cassette = $book->partOn(Slot::Cassette, $bikeId, $nowS);
+        $cassette = $book->inventory()->partOn(Slot::Cassette, $bikeId, $nowS);
 
         return $cassette !== null && PartWear::of($cassette, $book, $nowS)->mayMakeSkip();
     }

@@ -34,7 +34,7 @@ final readonly class PartState
 
     private static function onBikes(Part $part, Book $book, ?Opening $opening, int $nowS): Distance
     {
-        $rides = array_filter($book->ridesOn($part, $nowS), fn(Ride $ride) => $opening === null || Entry::compare($ride, $opening) > 0);
+        $rides = array_filter($book->inventory()->ridesOn($part, $nowS), fn(Ride $ride) => $opening === null || Entry::compare($ride, $opening) > 0);
         $km = ($opening->km ?? 0.0) + array_sum(array_map(fn(Ride $ride) => $ride->km, $rides));
 
         return new Distance($km, $opening === null || $opening->km !== null);
@@ -54,7 +54,7 @@ final readonly class PartState
     /** When the next quick link took its place. */
     private static function replacedS(Part $link, Book $book): int
     {
-        $links = $book->linksOf((int) $link->chainId);
+        $links = $book->inventory()->linksOf((int) $link->chainId);
         $next = $links[(int) array_search($link, $links, true) + 1] ?? null;
         $opening = $next === null ? null : $book->history($next->id)->last(Opening::class);
 

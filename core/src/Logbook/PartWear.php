@@ -27,7 +27,7 @@ final readonly class PartWear
     public static function of(Part $part, Book $book, int $nowS): self
     {
         [$chainsKm, $pastKm, $wornS] = [[], 0.0, []];
-        foreach ($book->ridesOn($part, $nowS) as $ride) {
+        foreach ($book->inventory()->ridesOn($part, $nowS) as $ride) {
             $chainId = $book->chainOfRide($ride);
             if ($chainId !== null) {
                 $chainsKm[$chainId] = ($chainsKm[$chainId] ?? 0.0) + $ride->km;
@@ -53,7 +53,7 @@ final readonly class PartWear
     /** When a reading first said that a chain had reached its limit; never, if none did. */
     private static function wornS(int $chainId, Book $book, int $nowS): int
     {
-        $limitPct = $book->termsOf($chainId, $nowS)->limitPct;
+        $limitPct = $book->terms()->ofChain($chainId, $nowS)->limitPct;
         foreach ($book->history($chainId)->events as $event) {
             if ($event instanceof Reading && $event->input()->result()->reaches($limitPct)) {
                 return $event->moment->unixS;

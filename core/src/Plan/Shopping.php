@@ -75,7 +75,7 @@ final readonly class Shopping
     {
         $wants = [];
         foreach ($book->chainIds as $chainId) {
-            if ($book->history($chainId)->last(Retirement::class) === null && $book->linkOf($chainId, $today->endS())?->usedUp() === true) {
+            if ($book->history($chainId)->last(Retirement::class) === null && $book->inventory()->linkOf($chainId, $today->endS())?->usedUp() === true) {
                 $wants[] = new ShoppingItem(Supply::QuickLink, 1, $today->date, ShoppingBecause::UsedUp, $book->bikeOfChain($chainId, $today->endS()));
             }
         }
@@ -86,7 +86,7 @@ final readonly class Shopping
         }
         usort($wants, fn(ShoppingItem $a, ShoppingItem $b) => $a->neededBy <=> $b->neededBy);
 
-        return array_slice($wants, count($book->spareLinks()));
+        return array_slice($wants, count($book->inventory()->spareLinks()));
     }
 
     /**

@@ -88,7 +88,7 @@ final class WorkshopWear
         $inUse = array_filter($ofBike, fn(int $id) => ! $this->book->chain($id, $this->nowS)->retired());
         $forecasts = array_values(array_filter(array_map($this->of(...), $measured === [] ? $inUse : $measured)));
 
-        return BikeWear::of($forecasts, array_map($this->rate(...), $measured), $this->book->settings->lifeCurve(), $this->book->termsOfBike($bikeId, $this->nowS));
+        return BikeWear::of($forecasts, array_map($this->rate(...), $measured), $this->book->settings->lifeCurve(), $this->book->terms()->ofBike($bikeId, $this->nowS));
     }
 
     private function forecast(ChainState $chain): ?ChainForecast

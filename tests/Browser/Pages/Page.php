@@ -32,10 +32,12 @@ class Page
 
     public function click(string $part): static
     {
-        $element = $this->driver->wait(self::PATIENCE_S, 50)->until(Until::elementToBeClickable($this->by($part)));
-        // As a person does: not under the header, nor under the bar at the foot.
-        $this->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
-        $element->click();
+        $this->steadily(function () use ($part): void {
+            $element = $this->driver->wait(self::PATIENCE_S, 50)->until(Until::elementToBeClickable($this->by($part)));
+            // As a person does: not under the header, nor under the bar at the foot.
+            $this->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
+            $element->click();
+        });
 
         return $this;
     }
@@ -89,19 +91,33 @@ class Page
 
     public function text(string $part): string
     {
-        return str_replace("\u{a0}", ' ', $this->part($part)->getText());
+        return $this->steadily(fn(): string => str_replace("\u{a0}", ' ', $this->part($part)->getText()));
+    }
+
+    /**
+     * What was drawn anew between finding and using it is found once more.
+     *
+     * @template T
+     *
+     * @param callable(): T $do
+     *
+     * @return T
+     */
+    private function steadily(callable $do): mixed
+    {
+        for ($once = 0; ; $once++) {
+            try {
+                return $do();
+            } catch (StaleElementReferenceException $e) {
+                $once < 20 ?: throw $e;
+            }
+        }
     }
 
     public function awaitText(string $part, string $text): static
     {
-        $this->driver->wait(self::PATIENCE_S, 50)->until(function () use ($part, $text): bool {
-            try {
-                return str_contains(str_replace("\u{a0}", ' ', implode("\n", array_map(fn($e) => $e->getText(), $this->driver->findElements($this->by($part))))), $text);
-            } catch (StaleElementReferenceException) {
-                // Drawn anew meanwhile: looked at once more.
-                return false;
-            }
-        }, "{$part} never said {$text}");
+        $said = fn(): string => str_replace("\u{a0}", ' ', implode("\n", array_map(fn($e) => $e->getText(), $this->driver->findElements($this->by($part)))));
+        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => str_contains($this->steadily($said), $text), "{$part} never said {$text}");
 
         return $this;
     }

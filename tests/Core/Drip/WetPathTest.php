@@ -143,7 +143,7 @@ it('keeps a bike that lives on drip wax alone: each drip starts its interval ane
     expect($state->leftKm())->toBe(140.0)->and($state->wax->topUps)->toBe(0)->and($state->mayTopUp())->toBeTrue()->and($state->leftAfterTopUp())->toBe(200.0);
     // A single chain may live so on a bike that is waxed in the pot, with an interval of its own.
     $one = wetBook([['2026-11-20 10:00', 60.0, Condition::Dry]], [$drip('2026-11-14 20:00')], [[SettingKey::ChainDripKm, 1, 180.0]]);
-    expect($one->chain(1, (int) strtotime('2026-11-25 12:00 UTC'))->leftKm())->toBe(120.0)->and($one->termsOf(2, PHP_INT_MAX)->dripOnly)->toBeFalse();
+    expect($one->chain(1, (int) strtotime('2026-11-25 12:00 UTC'))->leftKm())->toBe(120.0)->and($one->terms()->ofChain(2, PHP_INT_MAX)->dripOnly)->toBeFalse();
     $spent = wetBook([['2026-11-20 10:00', 210.0, Condition::Dry]], [$drip('2026-11-14 20:00')], $alone);
     $next = NextList::of(new NextInput($spent, Rail::all($spent, $nowS = (int) strtotime('2026-11-25 12:00 UTC'), new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC')));
     expect($spent->chain(1, $nowS)->status)->toBe(ChainStatus::Spent)->and($spent->chain(1, $nowS)->wantsPot())->toBeFalse()

@@ -39,12 +39,12 @@ it('counts the closings of each link while it is the one in use, whichever came 
     foreach ([[5 => 10, 6 => 50], [6 => 10, 5 => 50]] as $opened) {
         [$first, $second] = array_keys($opened);
         $book = linked($swaps, $opened);
-        expect([$book->part($first, 3600 * 99)->closings, $book->part($second, 3600 * 99)->closings])->toBe([2, 2])
-            ->and($book->linkOf(1, 3600 * 99)?->part->id)->toBe($second)
-            ->and(array_map(fn(Part $part) => $part->id, $book->linksOf(1)))->toBe([$first, $second])
-            ->and(array_map(fn(Part $part) => $part->id, $book->spareLinks()))->toBe([8]);
+        expect([$book->inventory()->part($first, 3600 * 99)->closings, $book->inventory()->part($second, 3600 * 99)->closings])->toBe([2, 2])
+            ->and($book->inventory()->linkOf(1, 3600 * 99)?->part->id)->toBe($second)
+            ->and(array_map(fn(Part $part) => $part->id, $book->inventory()->linksOf(1)))->toBe([$first, $second])
+            ->and(array_map(fn(Part $part) => $part->id, $book->inventory()->spareLinks()))->toBe([8]);
     }
-    expect(array_map(fn(Part $part) => $part->id, linked($swaps, [5 => 10])->spareLinks()))->toBe([6, 8]);
+    expect(array_map(fn(Part $part) => $part->id, linked($swaps, [5 => 10])->inventory()->spareLinks()))->toBe([6, 8]);
 });
 
 it('says what speaks against a fitting, and what is worth a word', function (array $settings, int $allowed, array $notes): void {

@@ -152,9 +152,9 @@ it(
             new Fitting(4, new Moment(3600 * 9), 7, 1),
         ];
         $book = fn(Opening $opening) => arrived($opening, [[5, 40.0], [8, 25.0]], [], $swaps);
-        $cassette = $book(new Opening(1, new Moment(0), 5, 8000.0))->part(5, 3600 * 24);
-        $link = $book(new Opening(1, new Moment(0), 6, null, closings: 2))->part(6, 3600 * 24);
-        $unknown = $book(new Opening(1, new Moment(0), 6, null))->part(6, 3600 * 24);
+        $cassette = $book(new Opening(1, new Moment(0), 5, 8000.0))->inventory()->part(5, 3600 * 24);
+        $link = $book(new Opening(1, new Moment(0), 6, null, closings: 2))->inventory()->part(6, 3600 * 24);
+        $unknown = $book(new Opening(1, new Moment(0), 6, null))->inventory()->part(6, 3600 * 24);
         expect($cassette->km->km)
             ->toBe(8065.0)
             ->and($cassette->bikeId)

@@ -261,8 +261,8 @@ it('counts what the chains did to a cassette, and spares it what the trainer too
     expect([$of->outlived, $of->pastLimitKm, $of->chainsKm])->toBe([2, 1000.0, [1 => 4000.0, 2 => 4000.0, 3 => 4000.0]])
         ->and($of->mayMakeSkip())->toBeTrue()
         ->and(PartWear::of($trainer, $book, 200 * DAY_S)->chainsKm)->toBe([])
-        ->and($book->part(50, 200 * DAY_S)->km->km)->toBe(12_000.0);
+        ->and($book->inventory()->part(50, 200 * DAY_S)->km->km)->toBe(12_000.0);
     $indoors = worn([1 => 0.01, 2 => 0.01, 3 => 0.01], parts: [$wheel, $trainer], fittings: $fit, condition: Condition::Indoor);
-    expect([$indoors->part(50, 200 * DAY_S)->km->km, $indoors->part(51, 200 * DAY_S)->km->km])->toBe([8_000.0, 4_000.0])
+    expect([$indoors->inventory()->part(50, 200 * DAY_S)->km->km, $indoors->inventory()->part(51, 200 * DAY_S)->km->km])->toBe([8_000.0, 4_000.0])
         ->and(PartWear::of($wheel, $indoors, 200 * DAY_S)->mayMakeSkip())->toBeFalse();
 });

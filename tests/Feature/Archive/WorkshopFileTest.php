@@ -55,7 +55,7 @@ function everythingOf(Workshop $workshop, int $nowS): array
         $figures["pot {$voice->names->pot($id)}"] = [$bath->ledger?->toArray(), $bath->limitC, $bath->problem];
     }
     foreach ($book->parts as $part) {
-        $state = $book->part($part->id, $nowS);
+        $state = $book->inventory()->part($part->id, $nowS);
         $figures["part {$part->kind->value} ".count($figures)] = [
             $state->km->km,
             $state->closings,

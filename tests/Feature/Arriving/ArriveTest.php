@@ -76,7 +76,7 @@ it(
             ->toBe([ChainStatus::Unwaxed, null]);
         $parts = [];
         foreach ($book->parts as $part) {
-            $parts[$part->kind->value] = $book->part($part->id, Bench::NOW);
+            $parts[$part->kind->value] = $book->inventory()->part($part->id, Bench::NOW);
         }
         expect($parts[PartKind::Cassette->value]->km->km)
             ->toBe(8400.0)

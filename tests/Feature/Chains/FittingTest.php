@@ -26,7 +26,7 @@ beforeEach(function (): void {
     $this->link = function (Chain $chain): PartState {
         app()->forgetScopedInstances();
 
-        return app(ReadBook::class)($this->bench->workshop->refresh())->linkOf($chain->id, Bench::NOW);
+        return app(ReadBook::class)($this->bench->workshop->refresh())->inventory()->linkOf($chain->id, Bench::NOW);
     };
 });
 
@@ -69,7 +69,7 @@ it('says which closing is the last, refuses a spent quick link, and opens a new 
     // The new one was closed twice; the spent one stays what it was.
     expect([($this->link)($b)->closings, ($this->link)($b)->part->closingsAllowed])
         ->toBe([2, 5])
-        ->and($book->part($spent, Bench::NOW)->closings)
+        ->and($book->inventory()->part($spent, Bench::NOW)->closings)
         ->toBe(3);
     $this->get("/chains/{$b->id}")->assertInertia(fn($page) => $page->where('link.figure', '2 of 5 closings')->where('link.usedUp', false));
     $this->get('/history')->assertInertia(

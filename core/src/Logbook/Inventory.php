@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Logbook;
+
+use Dripel\Core\Interval\Condition;
+use LogicException;
+
+/** The cassettes, chainrings, jockey wheels and quick links of a logbook: where they are and what they ran. */
+final readonly class Inventory
+{
+    /** @param list<Part> $parts */
+    public function __construct(private Book $book, public array $parts) {}
+
+    /** The quick link that closes a chain: of several the one that came last. */
+    public function linkOf(int $chainId, int $nowS): ?PartState
+    {
+        $links = $this->linksOf($chainId);
+
+        return $links === [] ? null : PartState::derive($links[count($links) - 1], $this->book, $this->book->history($links[count($links) - 1]->id), $nowS);
+    }
+
+    /** @return list<Part> the quick links of a chain in the order in which they were opened; a spare may be older than the one before it */
+    public function linksOf(int $chainId): array
+    {
+        $links = array_values(array_filter($this->parts, fn(Part $part) => $part->kind === PartKind::QuickLink && $part->chainId === $chainId));
+        $openedS = fn(Part $link): int => $this->book->history($link->id)->last(Opening::class)->moment->unixS ?? PHP_INT_MIN;
+        usort($links, fn(Part $a, Part $b) => $openedS($a) <=> $openedS($b) ?: $a->id <=> $b->id);
+
+        return $links;
+    }
+
+    /** @return list<Part> the quick links that lie in a drawer, not opened yet */
+    public function spareLinks(): array
+    {
+        return array_values(array_filter($this->parts, fn(Part $part) => $part->kind === PartKind::QuickLink && $part->chainId === null));
+    }
+
+    public function partOn(Slot $slot, int $bikeId, int $atS): ?Part
+    {
+        $partId = $this->book->fittingsOf($slot)->componentOn($bikeId, $atS);
+
+        return array_column($this->parts, null, 'id')[$partId ?? 0] ?? null;
+    }
+
+    /**
+     * The rides of a cassette, chainring or pair of jockey wheels. What is ridden indoors wears the cassette of the trainer, where
+     * the bike has one, and spares the one on its wheel.
+     *
+     * @return list<Ride> in order, up to an instant
+     */
+    public function ridesOn(Part $part, int $untilS): array
+    {
+        $slot = $part->slot();
+        if ($slot === null) {
+            return [];
+        }
+        $trainer = $this->book->fittingsOf(Slot::Trainer);
+        $wears = fn(Ride $ride): bool => match ($slot) {
+            Slot::Trainer => $ride->condition === Condition::Indoor,
+            Slot::Cassette => $ride->condition !== Condition::Indoor || $trainer->componentOn((int) $ride->bikeId, $ride->moment->unixS) === null,
+            default => true,
+        };
+        $rides = [];
+        foreach ($this->book->fittingsOf($slot)->spansOf($part->id) as $span) {
+            foreach ($this->book->ridesOf($span->bikeId) as $ride) {
+                if ($span->holdsAt($ride->moment->unixS) && $ride->moment->unixS <= $untilS && $wears($ride)) {
+                    $rides[] = $ride;
+                }
+            }
+        }
+
+        return $rides;
+    }
+
+    public function part(int $partId, int $nowS): PartState
+    {
+        foreach ($this->parts as $part) {
+            if ($part->id === $partId) {
+                return PartState::derive($part, $this->book, $this->book->history($partId), $nowS);
+            }
+        }
+        throw new LogicException("There is no part {$partId}.");
+    }
+}
