@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use App\Actions\Rides\ReadArchive;
-use App\Actions\Rides\RideFacts;
-use App\Actions\Rides\TakeFile;
-use App\Actions\Rides\TakeInRides;
+use App\Actions\Ride\ReadArchive;
+use App\Actions\Ride\RideFacts;
+use App\Actions\Ride\TakeFile;
+use App\Actions\Ride\TakeInRides;
 use App\Devices\SimulatedBikeComputer;
 use App\Logbook\ActionContext;
 use App\Models\Bike;

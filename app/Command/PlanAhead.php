@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Command;
 
-use App\Actions\Ahead\KeepPlan;
-use App\Ahead\ReadPlan;
+use App\Actions\Plan\KeepPlan;
 use App\Logbook\ActionContext;
 use App\Models\Action;
+use App\Plan\ReadPlan;
 use App\Support\CurrentWorkshop;
 use App\Text\AheadWords;
 use App\Text\Voice;

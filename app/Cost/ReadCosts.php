@@ -8,7 +8,6 @@ use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
-use App\Strip\ReadPrices;
 use App\Support\AppClock;
 use Dripel\Core\Bath\DipPickup;
 use Dripel\Core\Cost\WorkshopCosts;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Actions\Costs\SetPrice;
+use App\Actions\Cost\SetPrice;
 use App\Actions\Drip\DripFacts;
 use App\Actions\Drip\KeepBottle;
-use App\Actions\Gauge\KeepInstrument;
-use App\Actions\Parts\AddPart;
+use App\Actions\Part\AddPart;
+use App\Actions\Wear\KeepInstrument;
 use App\Logbook\ActionContext;
 use App\Models\Bike;
 use App\Models\Bottle;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Actions\Jobs\Tap;
-use App\Actions\Jobs\TapJob;
+use App\Actions\Guided\Tap;
+use App\Actions\Guided\TapJob;
 use App\Actions\PotDay\PotDayWish;
 use App\Actions\PotDay\StartPotDay;
 use App\Devices\SimulatedProbe;
@@ -13,9 +13,9 @@ use App\Logbook\ActionContext;
 use App\Models\Chain;
 use App\Models\Temperature;
 use App\Support\AppClock;
-use Dripel\Core\Job\JobEvent;
-use Dripel\Core\Job\JobEventKind;
-use Dripel\Core\Job\JobRun;
+use Dripel\Core\Guided\JobEvent;
+use Dripel\Core\Guided\JobEventKind;
+use Dripel\Core\Guided\JobRun;
 use Dripel\Core\PotDay\PowerProgram;
 use Illuminate\Support\Str;
 

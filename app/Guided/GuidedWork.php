@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Guided;
 
-use App\Actions\Jobs\Tap;
+use App\Actions\Guided\Tap;
 use App\Logbook\ActionContext;
 use App\Models\Action;
 use App\Models\GuidedJob;
-use Dripel\Core\Job\JobRun;
+use Dripel\Core\Guided\JobRun;
 
 /** What a kind of guided job leads to, beyond its steps. */
 interface GuidedWork

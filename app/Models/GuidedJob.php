@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Guided\GuidedKind;
-use Dripel\Core\Job\JobEvent;
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobEvent;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobStep;
 use Illuminate\Database\Eloquent\Attributes\Scope;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Dripel\Core\Job\JobEventKind;
+use Dripel\Core\Guided\JobEventKind;
 
 /**
  * One tap while a guided job runs, with the time at which it was made.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Rides\ImportState;
+use App\Ride\ImportState;
 use Dripel\Core\Ride\RideFileKind;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Rides\TrackSource;
+use App\Ride\TrackSource;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Precision;
 

@@ -8,8 +8,8 @@ use App\Actions\Drip\DripDraft;
 use Dripel\Core\Drip\BottleState;
 use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Drip\DripNeeds;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Interval\WaxTopUp;
-use Dripel\Core\Job\JobStep;
 use Dripel\Core\Plan\LocalDay;
 
 /** Drip wax in sentences: the steps of a top-up, what a bottle still does, what follows from a plan. */

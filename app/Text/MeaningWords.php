@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Text;
 
-use App\Actions\Chains\CheckReading;
+use App\Actions\Chain\CheckReading;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Wear\SpotsAgree;

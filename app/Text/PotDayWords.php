@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Text;
 
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Pot\WaxKind;
 use Dripel\Core\PotDay\PotDayPlan;
 use Dripel\Core\PotDay\PotDayRecord;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Text;
 
 use Dripel\Core\Cost\Supply;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Strip\Move;
 use Dripel\Core\Strip\Protocol;
 use Dripel\Core\Strip\ProtocolStep;

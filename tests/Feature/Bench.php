@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\Bikes\AddBike;
-use App\Actions\Chains\AddChain;
+use App\Actions\Bike\AddBike;
+use App\Actions\Chain\AddChain;
 use App\Actions\Workshop\OpenWorkshop;
 use App\Logbook\ActionContext;
 use App\Logbook\ReadBook;

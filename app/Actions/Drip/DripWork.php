@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Actions\Drip;
 
-use App\Actions\Jobs\Tap;
+use App\Actions\Guided\Tap;
 use App\Guided\GuidedWork;
 use App\Logbook\ActionContext;
 use App\Models\Action;
 use App\Models\Bottle;
 use App\Models\Chain;
 use App\Models\GuidedJob;
-use Dripel\Core\Job\JobEventKind;
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobTurn;
+use Dripel\Core\Guided\JobEventKind;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobTurn;
 use Dripel\Core\Logbook\Moment;
 
 /** A guided top-up: with its last coat the chain has its wax, and dries. Given up between two coats, it has had the first. */

@@ -13,8 +13,8 @@ use App\Models\Workshop;
 use App\Support\AppClock;
 use App\Support\WriteTransaction;
 use Dripel\Core\Drip\DripWish;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Interval\WaxTopUp;
-use Dripel\Core\Job\JobStep;
 
 /** The guided top-up begins. Its id comes from the form: sent twice, it begins once. */
 final readonly class StartDrip

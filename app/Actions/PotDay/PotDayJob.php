@@ -6,7 +6,7 @@ namespace App\Actions\PotDay;
 
 use App\Models\Dip;
 use App\Models\GuidedJob;
-use Dripel\Core\Job\JobRun;
+use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Pot\PotCourse;
 use Dripel\Core\PotDay\PotDayCourse;
 use Dripel\Core\PotDay\PotDayTerms;

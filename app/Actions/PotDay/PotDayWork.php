@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\PotDay;
 
-use App\Actions\Jobs\Tap;
+use App\Actions\Guided\Tap;
 use App\Guided\GuidedWork;
 use App\Logbook\ActionContext;
 use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Models\Temperature;
 use App\Support\AppClock;
-use Dripel\Core\Job\JobRun;
+use Dripel\Core\Guided\JobRun;
 
 /** A pot day: once the last chain hangs and the pot is off, the run is the record. Given up, what was done by then was done. */
 final readonly class PotDayWork implements GuidedWork

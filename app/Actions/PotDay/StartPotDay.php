@@ -13,7 +13,7 @@ use App\Models\Workshop;
 use App\Support\AppClock;
 use App\Support\WriteTransaction;
 use App\Text\Names;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\PotDay\PotWarning;
 
 /** A pot day begins, or is put down for later and begins when somebody is there. Sent twice, it is there once. */

@@ -13,7 +13,7 @@ use App\Models\Action;
 use App\Models\Chain;
 use App\Models\GuidedJob;
 use App\Models\Strip;
-use Dripel\Core\Job\JobRun;
+use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Logbook\Moment;
 
 /** The last bath of a guided strip has ended: its chains are bare from then on, and the jars have done their work. */

@@ -7,8 +7,8 @@ namespace App\Actions\Strip;
 use App\Logbook\Draft;
 use App\Models\Bath;
 use App\Models\GuidedJob;
-use Dripel\Core\Job\JobEventKind;
-use Dripel\Core\Job\JobRun;
+use Dripel\Core\Guided\JobEventKind;
+use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Strip\StripPlan;
 

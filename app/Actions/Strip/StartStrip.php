@@ -13,7 +13,7 @@ use App\Models\Workshop;
 use App\Strip\Protocols;
 use App\Support\AppClock;
 use App\Support\WriteTransaction;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobStep;
 
 /** The guided job begins. Its id comes from the form: sent twice, it begins once. */
 final readonly class StartStrip

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Strip;
 
-use App\Actions\Jobs\Tap;
+use App\Actions\Guided\Tap;
 use App\Guided\GuidedWork;
 use App\Logbook\About;
 use App\Logbook\ActionContext;
@@ -14,9 +14,9 @@ use App\Logbook\Ledger;
 use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Support\AppClock;
-use Dripel\Core\Job\JobEventKind;
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobTurn;
+use Dripel\Core\Guided\JobEventKind;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobTurn;
 use Dripel\Core\Strip\StripPlan;
 
 /** A guided strip: after its last bath the chains are bare. Given up, the baths it had were had: the jars remember them. */

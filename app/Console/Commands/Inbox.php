@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Workshop;
-use App\Rides\Inbox as RideInbox;
+use App\Ride\Inbox as RideInbox;
 use Illuminate\Console\Command;
 
 /** Watches the folders of the workshops for ride files: bin/start keeps it beside the server. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Ahead\ReadYears;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
+use App\Plan\ReadYears;
 use App\Support\AppClock;
 use App\Text\Voice;
 use Dripel\Core\Interval\IntervalEconomy;

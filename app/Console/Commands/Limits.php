@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
-use App\Strip\ReadPrices;
 use App\Support\AppClock;
 use App\Text\Voice;
 use Dripel\Core\Cost\Supply;

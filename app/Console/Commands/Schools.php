@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use App\Strip\Protocols;
 use App\Text\StripWords;
 use App\Text\Voice;
-use Dripel\Core\Job\JobRun;
+use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Strip\BathSource;
 use Dripel\Core\Strip\StripPlan;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Ahead\ReadPlan;
 use App\Models\PlannedRide;
 use App\Models\Workshop;
+use App\Plan\ReadPlan;
 use App\Text\AheadWords;
 use App\Text\Voice;
 use Dripel\Core\Cost\PriceList;

@@ -6,7 +6,7 @@ namespace App\Http\Props;
 
 use App\Arriving\PartsRow;
 use App\Arriving\PartsTable;
-use App\Http\Requests\Bikes\BikeRequest;
+use App\Http\Requests\Bike\BikeRequest;
 use App\Logbook\ReadBook;
 use App\Support\CurrentWorkshop;
 use App\Text\Speaker;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Http\Requests\Bikes\BikeRequest;
+use App\Http\Requests\Bike\BikeRequest;
 use App\Text\Voice;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;

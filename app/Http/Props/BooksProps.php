@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
 use App\Models\JarEntry;
 use App\Models\Price;
 use App\Models\Workshop;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
-use App\Strip\ReadPrices;
 use App\Text\Speaker;
 use App\Text\StripWords;
 use App\Text\Voice;

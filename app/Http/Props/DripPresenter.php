@@ -8,8 +8,8 @@ use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Text\DripWords;
 use App\Text\Voice;
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobStep;
 
 /** A guided top-up: its steps in words, and what was recorded. */
 final readonly class DripPresenter implements JobPresenter

@@ -11,7 +11,7 @@ use Dripel\Core\Drip\BottleState;
 use Dripel\Core\Drip\DripNeeds;
 use Dripel\Core\Drip\DripPlace;
 use Dripel\Core\Drip\ExcessSchool;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\Rail;

@@ -7,8 +7,8 @@ namespace App\Http\Props;
 use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Text\Voice;
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobStep;
 
 /**
  * How one kind of guided job looks on the page that all of them share.

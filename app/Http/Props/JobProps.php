@@ -10,10 +10,10 @@ use App\Models\GuidedJob;
 use App\Models\GuidedTap;
 use App\Text\Speaker;
 use App\Text\Voice;
-use Dripel\Core\Job\JobEventKind;
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobStep;
-use Dripel\Core\Job\JobTurn;
+use Dripel\Core\Guided\JobEventKind;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobStep;
+use Dripel\Core\Guided\JobTurn;
 
 /**
  * A guided job as its page shows it: every step in words, where it stands, and what its kind shows beside it.

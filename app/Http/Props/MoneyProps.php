@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Cost\ReadCosts;
+use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
-use App\Strip\ReadPrices;
 use App\Text\Speaker;
 use App\Text\StripWords;
 use App\Text\Voice;

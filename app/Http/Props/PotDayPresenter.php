@@ -11,8 +11,8 @@ use App\Models\Dip;
 use App\Models\GuidedJob;
 use App\Text\PotDayWords;
 use App\Text\Voice;
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Pot\HeatPoint;
 use Dripel\Core\PotDay\PotDayLanes;
 

@@ -7,7 +7,7 @@ namespace App\Http\Props;
 use App\Actions\Pot\CalibratePot;
 use App\Actions\PotDay\PotDayJob;
 use App\Guided\GuidedKind;
-use App\Http\Requests\Books\PotRequest;
+use App\Http\Requests\Pot\PotRequest;
 use App\Models\BathEntry;
 use App\Models\Device;
 use App\Models\GuidedJob;

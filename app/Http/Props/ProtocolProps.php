@@ -8,7 +8,7 @@ use App\Models\Workshop;
 use App\Strip\Protocols;
 use App\Text\Speaker;
 use App\Text\StripWords;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Strip\BathSource;
 use Dripel\Core\Strip\MoveKind;
 use Dripel\Core\Strip\Protocol;

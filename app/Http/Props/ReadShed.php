@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Ahead\ReadPlan;
 use App\Guided\OpenJobs;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
+use App\Plan\ReadPlan;
 use App\Pot\ReadBaths;
-use App\Rides\Inbox;
+use App\Ride\Inbox;
 use App\Strip\ReadJars;
 use App\Text\Speaker;
 use App\Wear\ReadWear;

@@ -6,7 +6,7 @@ namespace App\Http\Props;
 
 use App\Models\RideImport;
 use App\Models\Workshop;
-use App\Rides\RideTable;
+use App\Ride\RideTable;
 use App\Text\Voice;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Ride\RideColumn;

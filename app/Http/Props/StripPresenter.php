@@ -9,9 +9,9 @@ use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Text\StripWords;
 use App\Text\Voice;
-use Dripel\Core\Job\JobEventKind;
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobEventKind;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Strip\JobResidues;
 use Dripel\Core\Strip\Solvent;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Actions\Rides\KeepTrack;
+use App\Actions\Ride\KeepTrack;
 use App\Models\Track;
 use App\Text\Voice;
 use Dripel\Core\Interval\Condition;

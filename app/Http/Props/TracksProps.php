@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Actions\Rides\RideFacts;
+use App\Actions\Ride\RideFacts;
 use App\Devices\RideFolder;
-use App\Http\Requests\Road\TakeInRequest;
+use App\Http\Requests\Ride\TakeInRequest;
 use App\Logbook\Moments;
 use App\Models\Device;
 use App\Models\Ride;
 use App\Models\RideImport;
 use App\Models\Track;
 use App\Models\Workshop;
-use App\Rides\ImportState;
-use App\Rides\TrackSource;
+use App\Ride\ImportState;
+use App\Ride\TrackSource;
 use App\Text\Voice;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;

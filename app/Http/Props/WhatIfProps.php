@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Http\Requests\Ahead\WhatIfRequest;
+use App\Http\Requests\Plan\WhatIfRequest;
 use App\Text\StripWords;
 use App\Text\Voice;
 use Dripel\Core\Interval\EconomyRow;

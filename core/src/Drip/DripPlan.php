@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Drip;
 
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobStep;
 
 /**
  * The steps of a drip top-up, on the bike or in a box. Times in seconds. Source: common practice; how long the bottle stands in

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Dripel\Core\PotDay;
 
-use Dripel\Core\Job\JobEventKind;
-use Dripel\Core\Job\JobSpan;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobEventKind;
+use Dripel\Core\Guided\JobSpan;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Pot\DippedChain;
 use Dripel\Core\Pot\PotChange;
 use Dripel\Core\Pot\PotCourse;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Dripel\Core\PotDay;
 
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Pot\DippedChain;
 use Dripel\Core\Pot\LampOil;
 use Dripel\Core\Pot\PotDip;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Dripel\Core\PotDay;
 
-use Dripel\Core\Job\JobEventKind;
-use Dripel\Core\Job\JobSpan;
-use Dripel\Core\Job\JobStep;
+use Dripel\Core\Guided\JobEventKind;
+use Dripel\Core\Guided\JobSpan;
+use Dripel\Core\Guided\JobStep;
 
 /** A pot day as lanes on one time axis: the pot, and each chain. What takes no time worth drawing is left out. */
 final readonly class PotDayLanes

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Dripel\Core\PotDay;
 
 use Dripel\Core\Bath\BathLedgerInput;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobSpan;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\InvalidInput;
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobSpan;
-use Dripel\Core\Job\JobStep;
 use Dripel\Core\Pot\PotCourse;
 use Dripel\Core\Pot\PotHeat;
 

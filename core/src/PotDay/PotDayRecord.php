@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Dripel\Core\PotDay;
 
-use Dripel\Core\Job\JobEventKind;
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobTurn;
+use Dripel\Core\Guided\JobEventKind;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobTurn;
 
 /** What really became of the chains of a pot day: a chain was waxed if it went in and was hung. */
 final readonly class PotDayRecord

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Strip;
 
-use Dripel\Core\Job\JobEventKind;
+use Dripel\Core\Guided\JobEventKind;
 
 /** What one bath of a job should leave on each chain, in grams, and what was seen. */
 final readonly class BathLeft

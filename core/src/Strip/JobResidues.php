@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Strip;
 
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobTurn;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobTurn;
 
 /** What the baths of a strip that runs should leave: those it had, repeats with fresh solvent among them, and those to come. */
 final readonly class JobResidues

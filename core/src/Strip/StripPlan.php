@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Strip;
 
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\InvalidInput;
-use Dripel\Core\Job\JobStep;
 
 /**
  * A protocol made ready for a job: its steps one by one, what each bath should leave, and the fresh solvent it takes if

@@ -2,7 +2,7 @@ import { useIntervalFn, useLocalStorage, useNow } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import { http } from './http'
 import { newActionId } from './useActionForm'
-import type { Tap, TapAbout } from '@/types/job'
+import type { Tap, TapAbout } from '@/types/guided'
 import type { JobEventKind, JobStateView, JobView } from '@/types/server'
 
 const ASK_EVERY_MS = 3000

@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { reactive } from 'vue'
-import type { Measuring, Spot } from '@/types/gauge'
+import type { Measuring, Spot } from '@/types/wear'
 import type { InstrumentView } from '@/types/server'
 
 export const emptySpot = (): Spot => ({ length_mm: '', value_pct: '', seats: {} })

@@ -3,12 +3,12 @@
 declare(strict_types=1);
 
 use Dripel\Core\Bath\Vessel;
+use Dripel\Core\Guided\JobEvent;
+use Dripel\Core\Guided\JobEventKind;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobSpan;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Input\InvalidInput;
-use Dripel\Core\Job\JobEvent;
-use Dripel\Core\Job\JobEventKind;
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobSpan;
-use Dripel\Core\Job\JobStep;
 use Dripel\Core\Pot\LampOil;
 use Dripel\Core\Pot\PotHeat;
 use Dripel\Core\Pot\WaxKind;

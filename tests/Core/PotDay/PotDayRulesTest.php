@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
+use Dripel\Core\Guided\JobEvent;
+use Dripel\Core\Guided\JobEventKind;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobStep;
+use Dripel\Core\Guided\JobVerdict;
 use Dripel\Core\Interval\Condition;
-use Dripel\Core\Job\JobEvent;
-use Dripel\Core\Job\JobEventKind;
-use Dripel\Core\Job\JobRun;
-use Dripel\Core\Job\JobStep;
-use Dripel\Core\Job\JobVerdict;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Dip;

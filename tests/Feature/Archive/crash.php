@@ -5,8 +5,8 @@ declare(strict_types=1);
 // Does something to the database of the environment and stops dead in the middle of it: says "ready" once it has
 // written so many rows of a table, and waits to be killed. php crash.php TASK TABLE ROWS [FILE]
 
-use App\Actions\Rides\LogRide;
-use App\Actions\Rides\RideFacts;
+use App\Actions\Ride\LogRide;
+use App\Actions\Ride\RideFacts;
 use App\Archive\ExportWorkshop;
 use App\Archive\RestoreWorkshop;
 use App\Logbook\ActionContext;

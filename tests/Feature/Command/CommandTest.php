@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Actions\Chains\StripChain;
+use App\Actions\Chain\StripChain;
 use App\Models\Estimate;
 use App\Models\Ride;
 use Illuminate\Support\Str;

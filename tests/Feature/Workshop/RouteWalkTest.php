@@ -20,7 +20,7 @@ use App\Models\Ride;
 use App\Models\RideImport;
 use App\Models\Role;
 use App\Models\Track;
-use App\Rides\ImportState;
+use App\Ride\ImportState;
 use Dripel\Core\Ride\RideFileKind;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;

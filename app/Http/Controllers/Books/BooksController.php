@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Books;
 
-use App\Actions\Costs\SetPrice;
-use App\Actions\Jars\AddJar;
-use App\Actions\Jars\TendJar;
-use App\Actions\Links\AddLink;
+use App\Actions\Cost\SetPrice;
+use App\Actions\Part\AddLink;
+use App\Actions\Strip\AddJar;
+use App\Actions\Strip\TendJar;
 use App\Http\Controllers\Controller;
 use App\Http\Props\BooksProps;
-use App\Http\Requests\Books\JarRequest;
-use App\Http\Requests\Books\LinkRequest;
-use App\Http\Requests\Books\PriceRequest;
-use App\Http\Requests\Books\TendRequest;
+use App\Http\Requests\Cost\PriceRequest;
+use App\Http\Requests\Part\LinkRequest;
+use App\Http\Requests\Strip\JarRequest;
+use App\Http\Requests\Strip\TendRequest;
 use App\Models\Jar;
 use App\Support\CurrentWorkshop;
 use Dripel\Core\Cost\Supply;

@@ -24,7 +24,7 @@ final class CareController extends Controller
     {
         $page = (new WetProps($readBook($current->workshop()), $speaker->voice(), $jobs($current->workshop())))->of($chain->id);
 
-        return $page === null ? redirect()->route('chain', $chain) : Inertia::render('Road/Wet', $page);
+        return $page === null ? redirect()->route('chain', $chain) : Inertia::render('Ride/Wet', $page);
     }
 
     public function store(CareRequest $request, Chain $chain, CareForChain $care): RedirectResponse

@@ -7,7 +7,7 @@ namespace App\Http\Requests\Arriving;
 use App\Actions\Arriving\ArrivingBike;
 use App\Actions\Arriving\ArrivingPart;
 use App\Http\Requests\ActionRequest;
-use App\Http\Requests\Bikes\BikeRequest;
+use App\Http\Requests\Bike\BikeRequest;
 use App\Logbook\Moments;
 use App\Models\Chain;
 use App\Text\Units;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import MeasureFields from '@/components/gauge/MeasureFields.vue'
+import MeasureFields from '@/components/wear/MeasureFields.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useMeasuring } from '@/composables/useMeasuring'
 import { t } from '@/composables/useText'

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TickBox from '@/components/forms/TickBox.vue'
-import MeasureFields from '@/components/gauge/MeasureFields.vue'
+import MeasureFields from '@/components/wear/MeasureFields.vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'

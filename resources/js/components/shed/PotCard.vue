@@ -2,7 +2,7 @@
 import { router } from '@inertiajs/vue3'
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
-import PotDrawing from '@/components/books/PotDrawing.vue'
+import PotDrawing from '@/components/pot/PotDrawing.vue'
 import { chainDrag } from '@/composables/useChainDrag'
 import { t } from '@/composables/useText'
 import type { PotChain, PotView } from '@/types/server'

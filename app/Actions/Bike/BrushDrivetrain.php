@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Bike;
+
+use App\Logbook\About;
+use App\Logbook\ActionContext;
+use App\Logbook\ActionKind;
+use App\Logbook\Draft;
+use App\Logbook\Ledger;
+use App\Models\Action;
+use App\Models\Bike;
+use App\Models\Brushing;
+use Dripel\Core\Logbook\Moment;
+
+/** The drivetrain of a bike was brushed clean. */
+final readonly class BrushDrivetrain
+{
+    public function __construct(private Ledger $ledger) {}
+
+    public function __invoke(ActionContext $by, Bike $bike, Moment $at): Action
+    {
+        return $this->ledger->record($by, ActionKind::BrushDrivetrain, function (Draft $draft) use ($bike, $at): About {
+            $draft->enter(Brushing::class, $at, ['bike_id' => $bike->id]);
+
+            return new About(bike: $bike->id, at: $at->unixS);
+        });
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Cost;
+
+use App\Logbook\About;
+use App\Logbook\ActionContext;
+use App\Logbook\ActionKind;
+use App\Logbook\Draft;
+use App\Logbook\Ledger;
+use App\Models\Action;
+use App\Models\Price;
+use Dripel\Core\Cost\Price as CorePrice;
+use Dripel\Core\Cost\Supply;
+use Dripel\Core\Logbook\Moment;
+
+/** A supply costs so much from a day on; earlier costs keep the price of their day. */
+final readonly class SetPrice
+{
+    public function __construct(private Ledger $ledger) {}
+
+    public function __invoke(ActionContext $by, Supply $supply, int $amountMinor, float $quantity, Moment $from): Action
+    {
+        return $this->ledger->record($by, ActionKind::SetPrice, function (Draft $draft) use ($supply, $amountMinor, $quantity, $from): About {
+            new CorePrice(0, $supply, $from->unixS, $amountMinor, $quantity);
+            $draft->enter(Price::class, $from, ['supply' => $supply, 'amount_minor' => $amountMinor, 'quantity' => $quantity]);
+
+            return new About(supply: $supply->value, amountMinor: $amountMinor, quantity: $quantity, at: $from->unixS);
+        });
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Ride;
+
+use App\Models\RideImport;
+use App\Models\Workshop;
+use App\Ride\ImportState;
+use App\Ride\RideZip;
+use App\Ride\TrackSource;
+use App\Support\WriteTransaction;
+use Dripel\Core\Input\InvalidInput;
+use Illuminate\Support\Facades\File;
+
+/**
+ * Reads an archive file by file, for a while: each is remembered together with the count, so that whoever goes on where it was
+ * stopped takes nothing twice. Memory does not grow with the archive.
+ */
+final readonly class ReadArchive
+{
+    /** So many failures are told one by one. */
+    private const TOLD = 100;
+
+    public function __construct(private ReadTrack $readTrack) {}
+
+    /** @return bool whether more of it is to be read */
+    public function __invoke(RideImport $import, float $seconds): bool
+    {
+        try {
+            $zip = RideZip::open($import->path());
+        } catch (InvalidInput $e) {
+            $this->end($import, [['name' => $import->name, 'why' => self::why($e)]]);
+
+            return false;
+        }
+        $workshop = Workshop::query()->findOrFail($import->workshop_id);
+        $untilNs = hrtime(true) + (int) (1e9 * $seconds);
+        while (hrtime(true) < $untilNs) {
+            $import->refresh();
+            if ($import->state !== ImportState::Running) {
+                return false;
+            }
+            $file = $zip->files[$import->done] ?? null;
+            if ($file === null) {
+                $this->end($import, $import->failures);
+
+                return false;
+            }
+            $this->one($workshop, $import, $zip, $file);
+        }
+
+        return true;
+    }
+
+    /** @param array{index: int, name: string, why: string|null} $file */
+    private function one(Workshop $workshop, RideImport $import, RideZip $zip, array $file): void
+    {
+        $columns = null;
+        $why = $file['why'] === null ? null : (string) __("errors.{$file['why']}");
+        if ($why === null) {
+            try {
+                $columns = $this->readTrack->look($zip->stream($file['index']), $file['name']);
+            } catch (InvalidInput $e) {
+                $why = self::why($e);
+            }
+        }
+        WriteTransaction::run(function () use ($workshop, $import, $file, $columns, $why): void {
+            $told = $why === null || count($import->failures) >= self::TOLD ? $import->failures : [...$import->failures, ['name' => $file['name'], 'why' => $why]];
+            $counted = RideImport::query()->whereKey($import->id)->where('done', $import->done)->update([
+                'done' => $import->done + 1, 'read' => $import->read + ($columns === null ? 0 : 1), 'failures' => json_encode($told, JSON_INVALID_UTF8_SUBSTITUTE),
+            ]);
+            // Where another worker was here first nothing is taken twice.
+            $counted === 0 || $columns === null || $this->readTrack->remember($workshop, TrackSource::Archive, $columns + ['import_id' => $import->id, 'position' => $import->done]);
+        });
+    }
+
+    /** @param list<array{name: string, why: string}> $failures */
+    private function end(RideImport $import, array $failures): void
+    {
+        RideImport::query()->whereKey($import->id)->where('state', ImportState::Running)->update(['state' => ImportState::Done, 'failures' => json_encode($failures)]);
+        File::delete($import->path());
+    }
+
+    private static function why(InvalidInput $e): string
+    {
+        return (string) __('errors.file', ['problem' => $e->getMessage()]);
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Pot;
+
+use App\Actions\Pot\AddPot;
+use App\Actions\Pot\CalibratePot;
+use App\Actions\Pot\HeatPot;
+use App\Actions\Pot\TendBath;
+use App\Http\Controllers\Controller;
+use App\Http\Requests\Pot\BathRequest;
+use App\Http\Requests\Pot\CalibrateRequest;
+use App\Http\Requests\Pot\HeatRequest;
+use App\Http\Requests\Pot\PotRequest;
+use App\Models\Pot;
+use App\Text\PotWords;
+use Dripel\Core\Pot\PotCalibrateResult;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+
+/** Pots and the wax in them. */
+final class PotController extends Controller
+{
+    public function store(PotRequest $request, AddPot $addPot): RedirectResponse
+    {
+        return $this->done($addPot($request->context(), $request->settings()));
+    }
+
+    public function tend(BathRequest $request, Pot $pot, TendBath $tendBath): RedirectResponse
+    {
+        return $this->done($tendBath($request->context(), $pot, $request->event(), $request->moment()));
+    }
+
+    public function fit(CalibrateRequest $request, Pot $pot, CalibratePot $calibratePot): JsonResponse
+    {
+        $found = $this->found($request, $pot, $calibratePot);
+        $q = $request->voice()->quantities;
+
+        return response()->json(['text' => $found === null ? '' : $request->voice()->say('pot.fitted', [
+            'loss' => $q->number($found->lossWPerK, 2), 'efficiency' => $q->number(100 * $found->efficiency)."\u{a0}%", 'rms' => $q->number($found->rmsC, 1)."\u{a0}K",
+        ])]);
+    }
+
+    public function calibrate(CalibrateRequest $request, Pot $pot, CalibratePot $calibratePot): RedirectResponse
+    {
+        return $this->done($calibratePot($request->context(), $pot, $this->found($request, $pot, $calibratePot)));
+    }
+
+    private function found(CalibrateRequest $request, Pot $pot, CalibratePot $calibratePot): ?PotCalibrateResult
+    {
+        $job = $request->job();
+
+        return match (true) {
+            $request->boolean('forget') => null,
+            $job !== null => $calibratePot->fromPotDay($pot, $job),
+            default => $calibratePot->fromTyped($request->workshop(), $pot, $request->string('power')->toString(), $request->roomC(), $request->observed()),
+        };
+    }
+
+    public function heat(HeatRequest $request, Pot $pot, HeatPot $heatPot): JsonResponse
+    {
+        [$bath, $in, $heat] = $heatPot($request->workshop(), $pot, $request->string('power')->toString(), $request->celsius('start'), $request->celsius('target'));
+        $by = $request->filled('by') ? $request->string('by')->toString() : null;
+
+        return response()->json((new PotWords($request->voice()))->heat($bath, $in, $heat, $by));
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Logbook\ReadBook;
+use App\Models\Workshop;
+use App\Support\AppClock;
+use App\Text\AheadWords;
+use App\Text\Voice;
+use App\Wear\ReadWear;
+use DateTimeImmutable;
+use DateTimeZone;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\MeasuringDays;
+use Dripel\Core\Plan\PlanHours;
+use Dripel\Core\Plan\PlanTerms;
+use Dripel\Core\Plan\Rail;
+use Dripel\Core\Wear\ReadingDue;
+use Sabre\VObject\Component\VCalendar;
+
+/**
+ * The plan as a calendar: pot days, swaps, top-ups, measurements that are due and bare chains. Each event keeps its UID as long as it
+ * is the same thing on the same day, so that a calendar that asks again changes what it has. Times are UTC, made from the clock on
+ * the wall, so that summer time is the calendar's own.
+ */
+final readonly class PlanCalendar
+{
+    public const WEEKS = 8;
+
+    private const MEASURE_MINUTES = 10;
+
+    private const DIP_MINUTES = 30;
+
+    public function __construct(private ReadPlan $readPlan, private ReadBook $readBook, private ReadWear $readWear, private AppClock $clock) {}
+
+    public function of(Workshop $workshop): string
+    {
+        $book = ($this->readBook)($workshop);
+        $voice = Voice::of($workshop, $this->readBook, $this->clock->unixS());
+        $plan = ($this->readPlan)($workshop, self::WEEKS);
+        $words = new AheadWords($voice, $plan);
+        $calendar = $this->empty($voice, $workshop);
+        $add = fn(string $uid, int $atS, float $minutes, string $summary, string $text, int $alarmMinutes = 0) => $this->event($calendar, "{$uid}-{$workshop->id}@dripel", $atS, (int) ceil($minutes), $summary, $text, $alarmMinutes);
+        $at = fn(string $date, int $hour): int => LocalDay::named($date, $voice->zone())->atHour($hour);
+        foreach ($plan->held()->potDays as $pot) {
+            $date = $plan->potOn($pot->day);
+            $minutes = $words->potMinutes($pot);
+            $pot->dips === [] || $add("pot-{$date}", $at($date, PlanHours::pot($plan->terms)), $minutes, $voice->say('ahead.calendar.pot', ['chains' => $words->chains($pot)]), $voice->say('ahead.calendar.pot_text', ['time' => $words->minutes($minutes)]), 60);
+        }
+        $lanes = $plan->lanes($plan->heldDays(), $plan->heldBottle());
+        foreach ($lanes as $bikeId => $days) {
+            foreach ($days as $day) {
+                $date = $plan->date($day->day);
+                $evening = $plan->date($day->day - 1);
+                $day->offId === null || $add("swap-{$bikeId}-{$date}", $at($date, PlanHours::SWAP), $plan->terms->swapMinutes, $voice->say('ahead.calendar.swap', ['bike' => $voice->names->bike($bikeId), 'chain' => $voice->names->chain($day->chainId)]), $voice->say('ahead.calendar.swap_text'), 30);
+                foreach (array_unique($day->dripped) as $chainId) {
+                    $add("drip-{$chainId}-{$evening}", $at($evening, PlanHours::DRIP), PlanTerms::TOPUP_WORK_MINUTES, $voice->say('ahead.calendar.drip', ['chain' => $voice->names->fullChain($chainId)]), $voice->say('ahead.calendar.drip_text'), 60);
+                }
+            }
+        }
+        $wear = ($this->readWear)($workshop);
+        $measuring = MeasuringDays::of($lanes, $plan->chainIds(), $book, $wear, $voice->nowS);
+        foreach (Rail::all($book, $voice->nowS, $voice->zone()) as $rail) {
+            foreach ($rail->chains() as $chain) {
+                $name = ['chain' => $voice->names->fullChain($chain->chainId)];
+                $day = $measuring[$chain->chainId] ?? (ReadingDue::of($chain, $wear->of($chain)?->result) ? 0 : null);
+                $day === null || $add("measure-{$chain->chainId}", $at($plan->date($day), PlanHours::MEASURE), self::MEASURE_MINUTES, $voice->say('ahead.calendar.measure', $name), '');
+                if ($chain->dryness->bare !== null && $chain->dryness->bareSinceS !== null) {
+                    $byS = max($voice->nowS, $voice->nowS + (int) round(3600 * $chain->dryness->bare->hoursLeft));
+                    $add("bare-{$chain->chainId}-{$chain->dryness->bareSinceS}", $byS, self::DIP_MINUTES, $voice->say('ahead.calendar.bare', $name), '', 120);
+                }
+            }
+        }
+
+        return $calendar->serialize();
+    }
+
+    private function empty(Voice $voice, Workshop $workshop): VCalendar
+    {
+        return new VCalendar([
+            'PRODID' => '-//Dripel//Plan//EN',
+            'CALSCALE' => 'GREGORIAN',
+            'METHOD' => 'PUBLISH',
+            'X-WR-CALNAME' => $voice->say('ahead.calendar.name', ['workshop' => $voice->settings->text(SettingKey::WorkshopName, 0)]),
+            'X-WR-TIMEZONE' => $voice->zone()->getName(),
+            'REFRESH-INTERVAL' => 'PT6H',
+        ]);
+    }
+
+    private function event(VCalendar $calendar, string $uid, int $atS, int $minutes, string $summary, string $text, int $alarmMinutes): void
+    {
+        $start = new DateTimeImmutable("@{$atS}", new DateTimeZone('UTC'));
+        $event = $calendar->createComponent('VEVENT', array_filter([
+            'UID' => $uid,
+            'DTSTAMP' => $this->clock->now(),
+            'DTSTART' => $start,
+            'DTEND' => $start->modify('+'.max(5, $minutes).' minutes'),
+            'SUMMARY' => $summary,
+            'DESCRIPTION' => $text,
+        ], fn(mixed $value) => $value !== ''));
+        if ($alarmMinutes > 0) {
+            $event->add($calendar->createComponent('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $summary, 'TRIGGER' => "-PT{$alarmMinutes}M"]));
+        }
+        $calendar->add($event);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Logbook\ReadBook;
+use App\Models\PlannedRide;
+use App\Models\Workshop;
+use App\Pot\PotFacts;
+use App\Pot\ReadBaths;
+use App\Support\AppClock;
+use Dripel\Core\Bath\BathDip;
+use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\PlanTerms;
+use Dripel\Core\Plan\Rail;
+use Dripel\Core\Plan\WorkshopPlan;
+use Dripel\Core\PotDay\PotCapacity;
+
+/** The weeks ahead of a workshop, with what was planned by hand. */
+final readonly class ReadPlan
+{
+    public const WEEKS = 4;
+
+    public const MOST_WEEKS = 26;
+
+    public function __construct(private ReadBook $readBook, private ReadBaths $readBaths, private AppClock $clock) {}
+
+    public function __invoke(Workshop $workshop, int $weeks = self::WEEKS): WorkshopPlan
+    {
+        $book = ($this->readBook)($workshop);
+        $nowS = $this->clock->unixS();
+        $zone = $book->settings->zone();
+
+        return WorkshopPlan::of($book, Rail::all($book, $nowS, $zone), PlanTerms::of($book, 7 * $weeks + 1, $this->capacity($workshop), $nowS), array_map(fn(PlannedRide $ride) => $ride->toCore(), $this->rides($workshop)), $nowS, $zone);
+    }
+
+    /** @return list<PlannedRide> that are still to come, the next first */
+    public function rides(Workshop $workshop): array
+    {
+        $today = LocalDay::of($this->clock->unixS(), $this->readBook->settings($workshop)->zone())->date;
+
+        return array_values(PlannedRide::query()->in($workshop)->live()->where('until_date', '>=', $today)->orderBy('from_date')->orderBy('id')->get()->all());
+    }
+
+    /** Chains that the largest pot takes at once, as full as it is; null: no pot is known. */
+    private function capacity(Workshop $workshop): ?int
+    {
+        $settings = $this->readBook->settings($workshop);
+        $most = null;
+        foreach (($this->readBaths)($workshop) as $potId => $bath) {
+            if ($bath->ledger !== null) {
+                $most = max($most ?? 1, PotCapacity::of(PotFacts::of($settings, $potId)->vessel(), $bath->ledger->waxG, BathDip::CHAIN_G)->chains);
+            }
+        }
+
+        return $most;
+    }
+}

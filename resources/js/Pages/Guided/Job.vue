@@ -1,0 +1,573 @@
+<script setup lang="ts">
+import { Head, Link, router } from '@inertiajs/vue3'
+import { mdiBell, mdiBellOff } from '@mdi/js'
+import { useEventListener, useWakeLock } from '@vueuse/core'
+import { computed, onMounted, ref, watch } from 'vue'
+import NumberField from '@/components/forms/NumberField.vue'
+import FlowSteps from '@/components/strip/FlowSteps.vue'
+import BathPanel from '@/components/guided/BathPanel.vue'
+import JobLanes from '@/components/guided/JobLanes.vue'
+import SayPanel from '@/components/guided/SayPanel.vue'
+import TimeLanes from '@/components/guided/TimeLanes.vue'
+import ResidueBars from '@/components/guided/ResidueBars.vue'
+import StepTimer from '@/components/guided/StepTimer.vue'
+import PotDayOver from '@/components/guided/PotDayOver.vue'
+import { useBell } from '@/composables/useBell'
+import { useHere } from '@/composables/useHere'
+import { useJob } from '@/composables/useJob'
+import { useKeys } from '@/composables/useKeys'
+import { timerDigits } from '@/composables/timerDigits'
+import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
+import type { JobView } from '@/types/server'
+
+const props = defineProps<{ job: JobView }>()
+const here = useHere()
+const { state, step, left, away, moved, problem, waiting, tap } = useJob(props.job)
+const { on: bellOn, locked, ring, stop } = useBell()
+// The page came anew, after a correction or an undo.
+watch(
+  () => props.job,
+  (fresh) => Object.assign(state, fresh),
+)
+const wake = useWakeLock()
+onMounted(() => wake.isSupported.value && wake.request('screen').catch(() => undefined))
+
+const ticked = ref<string[]>([])
+const askTicks = ref(false)
+const position = computed(() => state.current?.position ?? -1)
+watch(position, () => {
+  ticked.value = []
+  askTicks.value = false
+  sure.value = false
+  saying.value = null
+  stop()
+})
+// Rings once when a timer runs out; not for one that had run out before the page was opened.
+watch(left, (now, before) => {
+  if (now !== null && before !== null && before !== undefined && before > 0 && now <= 0) ring()
+})
+
+// Too hot: rings until somebody has seen it.
+watch(
+  () => state.bath?.over ?? null,
+  (now, before) => now && !before && ring(),
+)
+
+const words = computed(() => {
+  const now = step.value
+  return now && now.again && (state.current?.round ?? 1) > 1 ? now.again : now
+})
+const COMING = 6
+const coming = computed(() => state.ahead.slice(0, COMING).flatMap((next) => props.job.steps[next] ?? []))
+const nextTitle = computed(() => coming.value[0]?.title ?? null)
+const total = computed(() => state.turns.length + state.ahead.length)
+const seconds = computed(() => state.current?.seconds ?? null)
+const clock = computed(() => (left.value === null ? '' : `${timerDigits(Math.max(0, left.value))} `))
+const mayAct = computed(() => here.value.mayWrite && state.begun && state.current !== null && !state.ended)
+
+function done(): void {
+  if (!mayAct.value || !step.value) return
+  if (early.value && (!step.value.sign || state.current?.signed)) return
+  if (step.value.ticks.some((tick) => !ticked.value.includes(tick.key))) {
+    askTicks.value = true
+    return
+  }
+  // The sign ends the step once its time is up; before, it is only seen.
+  tap(step.value.sign && !state.current?.signed ? 'sign' : 'done', ticked.value)
+}
+const early = computed(() => (step.value?.holds ?? false) && (left.value ?? 0) > 0)
+const mainText = computed(() => {
+  if (!step.value) return ''
+  if (step.value.question) return step.value.question.yes
+  if (step.value.sign && !state.current?.signed) return step.value.sign
+  return step.value.holds ? t('job.lift') : t('job.done')
+})
+const saying = ref<'note' | 'skip' | null>(null)
+const say = (what: 'note' | 'skip') => () => {
+  if (mayAct.value && (what === 'note' || step.value?.skippable)) saying.value = saying.value === what ? null : what
+}
+function said(text: string, waxed: string): void {
+  const what = saying.value
+  saying.value = null
+  if (what) tap(what, [], waxed ? { text, waxed } : { text })
+}
+const weighs = computed(() => {
+  const when: Record<string, 'before_g' | 'after_g'> = { weigh_before: 'before_g', weigh_after: 'after_g' }
+  return when[step.value?.code ?? ''] ?? null
+})
+const masses = ref<Record<number, string>>({})
+// What is no number is not sent: it would hold up the taps that go with it.
+const mass = (chain: number) => (masses.value[chain] ?? '').trim().replace(',', '.')
+const isMass = (chain: number) => mass(chain) === '' || Number(mass(chain)) > 0
+function weigh(chain: number): void {
+  if (weighs.value && mass(chain) !== '' && isMass(chain)) tap('note', [], { chain, [weighs.value]: mass(chain) })
+}
+const again = () => mayAct.value && step.value?.question && tap('again')
+const pause = () => mayAct.value && seconds.value !== null && tap(state.current?.paused ? 'resume' : 'pause')
+const longer = () => mayAct.value && seconds.value !== null && tap('longer')
+const sure = ref(false)
+function giveUp(): void {
+  if (!sure.value) {
+    sure.value = true
+    return
+  }
+  write('post', `/jobs/${props.job.id}/give-up`, {}, { preserveState: false })
+}
+const begin = () => write('post', `/jobs/${props.job.id}/begin`, {}, { preserveState: false })
+useKeys({ p: pause, '+': longer, c: again, n: say('note'), k: say('skip'), S: () => router.visit('/') })
+// The space bar goes on from wherever the focus is, unless it ticks a box or presses another button.
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const on = event.target as HTMLElement
+  if (event.key !== ' ' || on.closest('button:not([data-test="job-done"]), a, input, .v-overlay--active')) return
+  event.preventDefault()
+  if (!event.repeat) done()
+})
+</script>
+
+<template>
+  <Head :title="`${clock}${words?.title ?? job.title}`" />
+  <v-app>
+    <header class="bar">
+      <Link href="/" class="mark" :aria-label="`Dripel, ${t('nav.shed')}`">
+        <svg width="16" height="23" viewBox="0 0 18 26" aria-hidden="true">
+          <path d="M9 1c4 8 8 11 8 16a8 8 0 0 1-16 0C1 12 5 9 9 1Z" fill="var(--amber)" />
+          <path d="M1 17a8 8 0 0 0 16 0Z" fill="var(--ink)" />
+        </svg>
+      </Link>
+      <b class="wide">{{ job.title }}</b>
+      <span class="muted who">{{ job.aboutPot ?? job.chains.join(', ') }}</span>
+      <span class="grow" />
+      <template v-if="state.current">
+        <span class="muted desk">{{ t('job.about', { time: state.about }) }}</span>
+        <span class="muted" data-test="job-step">{{ t('job.step', { n: state.turns.length, of: total }) }}</span>
+      </template>
+      <v-btn
+        :icon="bellOn ? mdiBell : mdiBellOff"
+        variant="text"
+        size="small"
+        :aria-label="bellOn ? t('job.bell_on') : t('job.bell_off')"
+        :aria-pressed="bellOn"
+        data-test="bell"
+        @click="bellOn = !bellOn" />
+    </header>
+    <p v-if="away" class="note" role="alert" data-test="away">{{ t('job.away') }}</p>
+    <p v-else-if="moved" class="note" role="status">{{ t('job.moved') }}</p>
+    <p v-if="waiting && away" class="note" role="status" data-test="waiting">{{ t('job.kept') }}: {{ waiting }}</p>
+    <p v-if="problem" class="note ember" role="alert">{{ problem }}</p>
+    <main id="content">
+      <div v-if="!state.begun && !state.ended" class="over page" data-test="job-planned">
+        <h1>{{ job.title }}</h1>
+        <p>{{ job.planned }}</p>
+        <div v-if="here.mayWrite" class="row">
+          <v-btn variant="flat" color="primary" data-test="begin" @click="begin">{{ t('job.begin') }}</v-btn>
+          <v-btn data-test="give-up" @click="giveUp">{{ sure ? t('job.sure') : t('job.drop') }}</v-btn>
+        </div>
+        <TimeLanes v-if="state.axis" :axis="state.axis" class="planned" />
+      </div>
+      <div v-else-if="state.current && step && words" class="running">
+        <section class="step" aria-live="polite" :data-test="`step-${step.code}`" :data-position="state.current.position">
+          <p class="subject muted">{{ step.subject }}</p>
+          <h1>{{ words.title }}</h1>
+          <StepTimer v-if="left !== null && seconds !== null" :left="left" :seconds="seconds" :paused="state.current.paused" />
+          <p class="text">{{ words.text }}</p>
+          <p v-if="state.recorded && !state.recorded.undone" class="strong" data-test="recorded">{{ state.recorded.text }}</p>
+          <fieldset v-if="step.ticks.length" class="ticks">
+            <legend class="sr">{{ words.title }}</legend>
+            <label v-for="tick in step.ticks" :key="tick.key"
+              ><input v-model="ticked" type="checkbox" :value="tick.key" :data-test="`tick-${tick.key}`" /><span>{{
+                tick.text
+              }}</span></label
+            >
+            <p v-if="askTicks" class="ember" role="alert" data-test="tick-all">{{ t('job.tick_all') }}</p>
+          </fieldset>
+          <form v-for="chain in weighs && mayAct ? step.chains : []" :key="chain.id" class="weigh" @submit.prevent="weigh(chain.id)">
+            <NumberField
+              v-model="masses[chain.id]"
+              density="compact"
+              hide-details="auto"
+              :error-messages="isMass(chain.id) ? '' : t('job.not_number')"
+              :label="`${chain.name}, ${t(weighs === 'before_g' ? 'job.before' : 'job.after')}`"
+              :unit="job.units.mass"
+              :name="`mass-${chain.name}`"
+              @change="weigh(chain.id)" />
+          </form>
+          <div v-if="mayAct" class="acts">
+            <button
+              type="button"
+              class="act main"
+              data-test="job-done"
+              :disabled="early && (!step.sign || state.current.signed)"
+              @click="done">
+              {{ mainText }}<kbd class="desk">space</kbd>
+            </button>
+            <button v-if="step.question" type="button" class="act answer" data-test="job-again" @click="again">
+              {{ step.question.no }}<kbd class="desk">c</kbd>
+            </button>
+            <template v-if="seconds !== null">
+              <button type="button" class="act" data-test="job-longer" @click="longer">
+                {{ t('job.longer') }}<kbd class="desk">+</kbd>
+              </button>
+              <button type="button" class="act" data-test="job-pause" @click="pause">
+                {{ state.current.paused ? t('job.resume') : t('job.pause') }}<kbd class="desk">p</kbd>
+              </button>
+            </template>
+            <template v-if="job.kind === 'pot_day'">
+              <button type="button" class="act small-act" data-test="job-note" :aria-expanded="saying === 'note'" @click="say('note')()">
+                {{ t('job.note') }}<kbd class="desk">n</kbd>
+              </button>
+              <button
+                v-if="step.skippable"
+                type="button"
+                class="act small-act"
+                data-test="job-skip"
+                :aria-expanded="saying === 'skip'"
+                @click="say('skip')()">
+                {{ t('job.skip') }}<kbd class="desk">k</kbd>
+              </button>
+            </template>
+          </div>
+          <SayPanel v-if="saying" :key="saying" :what="saying" :asks="step.asks" @said="said" />
+          <p v-if="state.current.signed && early" class="strong" role="status" data-test="signed">{{ t('job.seen') }}</p>
+          <p class="then muted">
+            <span v-if="nextTitle">{{ t('job.next') }}: {{ nextTitle }}</span>
+            <Link v-if="step.leavable" href="/" data-test="leave">{{ t('job.leave') }}</Link>
+          </p>
+          <p v-if="seconds !== null" class="small muted silent">
+            <template v-if="locked && bellOn">{{ t('job.bell_tap') }}. </template>{{ t('job.silent') }}
+            <template v-if="wake.isActive.value">{{ t('job.awake') }}</template>
+          </p>
+        </section>
+        <ul class="cautions">
+          <li v-for="caution in step.cautions" :key="caution">{{ caution }}</li>
+        </ul>
+        <div class="side">
+          <ResidueBars v-if="state.residues" :residues="state.residues" />
+          <BathPanel v-if="state.bath" :job="job" :bath="state.bath" :may-act="mayAct" @typed="(celsius) => tap('note', [], { celsius })" />
+          <ul v-if="state.notes.length" class="notes">
+            <li v-for="note in state.notes.slice(0, 3)" :key="note">{{ note }}</li>
+          </ul>
+          <template v-if="coming.length && !state.bath">
+            <h2 id="ahead">{{ t('job.ahead') }}</h2>
+            <ol class="coming" aria-labelledby="ahead">
+              <li v-for="(other, i) in coming" :key="i">
+                <span>{{ other.title }}</span><span class="muted">{{ other.time }}</span>
+              </li>
+            </ol>
+          </template>
+        </div>
+      </div>
+      <PotDayOver v-else-if="job.kind === 'pot_day'" :job="job" :state="state" />
+      <div v-else class="over page" data-test="job-over">
+        <FlowSteps v-if="!state.givenUp && !job.dripOnly" at="pot" />
+        <h1>{{ state.givenUp ? t('job.given_up') : job.dripOnly ? t('job.finished_drip') : t('job.finished') }}</h1>
+        <p v-if="state.givenUp">{{ t('job.given_up_text') }}</p>
+        <p v-else-if="!job.dripOnly">{{ t('job.finished_text') }}</p>
+        <p v-if="state.recorded" data-test="recorded">{{ state.recorded.undone ? t('job.undone') : state.recorded.text }}</p>
+        <div class="row">
+          <v-btn variant="flat" color="primary" data-test="to-shed" @click="router.visit('/')">{{ t('job.shed') }}</v-btn>
+          <Link v-for="(name, i) in job.chains" :key="name" :href="`/chains/${job.chainIds[i]}`">{{ name }}</Link>
+        </div>
+        <ResidueBars v-if="state.residues" class="after" :residues="state.residues" />
+      </div>
+      <template v-if="state.current && step && state.begun">
+        <TimeLanes v-if="state.axis" :axis="state.axis" />
+        <JobLanes v-else :job="job" :state="state" />
+        <p v-if="mayAct" class="end">
+          <button type="button" data-test="give-up" @click="giveUp">{{ sure ? t('job.sure') : t('job.give_up') }}</button>
+        </p>
+      </template>
+    </main>
+  </v-app>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  min-height: 50px;
+  padding: 0 14px 0 24px;
+  background: var(--paper);
+  border-bottom: 1.5px solid var(--ink);
+}
+.mark {
+  display: flex;
+  min-height: 44px;
+  min-width: 28px;
+  align-items: center;
+}
+.grow {
+  flex: 1;
+}
+.bar b {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.bar [data-test='job-step'] {
+  white-space: nowrap;
+}
+.who {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.note {
+  margin: 0;
+  padding: 8px 24px;
+  background: var(--paper);
+  border-bottom: 1px solid var(--line);
+  font-weight: 560;
+}
+main {
+  flex: 1;
+  display: grid;
+  grid-template-rows: 1fr;
+  grid-auto-rows: auto;
+}
+.running {
+  display: grid;
+  grid-template:
+    'step side' 1fr
+    'cautions cautions' auto / minmax(0, 1fr) 400px;
+}
+.strong {
+  font-weight: 680;
+  margin: 0;
+}
+.coming {
+  list-style: none;
+  padding: 0;
+  margin: 8px 0 0;
+}
+.coming li {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line);
+}
+h2#ahead {
+  margin-top: 26px;
+}
+.step {
+  grid-area: step;
+  padding: 24px;
+  max-width: 860px;
+}
+.subject {
+  margin: 0 0 4px;
+  font-weight: 560;
+  min-height: 19px;
+}
+h1 {
+  font-size: clamp(34px, 5vw, 58px);
+  letter-spacing: -1px;
+  line-height: 1.05;
+}
+.text {
+  font-size: clamp(16px, 1.6vw, 19px);
+  line-height: 1.4;
+  max-width: 660px;
+  margin: 16px 0;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 20px 0 12px;
+}
+.act {
+  font: inherit;
+  font-size: 18px;
+  font-weight: 680;
+  min-height: 58px;
+  padding: 0 24px;
+  border: 1.5px solid var(--ink);
+  border-radius: 3px;
+  background: var(--paper);
+  color: var(--ink);
+  cursor: pointer;
+  display: inline-flex;
+  gap: 14px;
+  align-items: center;
+  justify-content: center;
+  touch-action: manipulation;
+}
+.main {
+  background: var(--ink);
+  color: var(--paper);
+  min-width: 240px;
+}
+.acts:has(.small-act) .act {
+  font-size: 17px;
+  padding: 0 17px;
+  gap: 10px;
+}
+.main:disabled {
+  background: var(--steel-2);
+  border-color: var(--steel-2);
+  color: var(--ink);
+  cursor: default;
+}
+.notes {
+  list-style: none;
+  padding: 0;
+  margin: 12px 0 0;
+  font-size: 13.5px;
+}
+.weigh {
+  max-width: 320px;
+  margin-bottom: 8px;
+}
+.act kbd {
+  color: inherit;
+  border-color: currentcolor;
+}
+.ticks {
+  display: grid;
+  gap: 6px;
+  max-width: 660px;
+}
+.ticks label {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  min-height: 48px;
+  padding: 6px 12px;
+  border: 1.2px solid var(--steel-2);
+  border-radius: 3px;
+  background: var(--paper);
+  font-size: 16px;
+  cursor: pointer;
+}
+.ticks label:has(:checked) {
+  border-color: var(--ink);
+}
+.ticks input {
+  width: 24px;
+  height: 24px;
+  accent-color: var(--ink);
+  flex: none;
+}
+.ticks p {
+  margin: 4px 0 0;
+  font-weight: 620;
+}
+.then {
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  font-size: 15px;
+}
+.silent {
+  margin: 10px 0 0;
+  max-width: 560px;
+}
+.side {
+  grid-area: side;
+  background: var(--paper);
+  border-left: 1.5px solid var(--ink);
+  padding: 24px;
+}
+.cautions {
+  grid-area: cautions;
+  list-style: none;
+  margin: 0;
+  padding: 9px 24px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 26px;
+  background: var(--ink);
+  color: var(--paper);
+  font-weight: 620;
+  min-height: 40px;
+  align-items: center;
+}
+.end {
+  margin: 0;
+  padding: 0 24px 14px;
+  text-align: right;
+}
+.end button {
+  font: inherit;
+  color: var(--steel);
+  background: none;
+  border: 0;
+  min-height: 32px;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+.over {
+  max-width: 720px;
+  margin-inline: auto;
+}
+.planned {
+  margin: 0 -24px;
+}
+.over p {
+  font-size: 17px;
+  margin: 12px 0 0;
+}
+.over .row {
+  margin: 20px 0 28px;
+  gap: 16px;
+}
+@media (max-width: 900px) {
+  .bar {
+    padding: 0 4px 0 12px;
+    gap: 8px;
+  }
+  .running {
+    grid-template: 'step' auto 'cautions' auto 'side' auto / minmax(0, 1fr);
+    align-content: start;
+  }
+  /* The first screen holds the step, its keys within reach of a thumb, and what is to be minded. */
+  .step {
+    padding: 14px 14px 10px;
+    min-height: calc(100svh - 158px);
+    display: flex;
+    flex-direction: column;
+  }
+  .acts {
+    margin-top: auto;
+  }
+  .side {
+    border-left: 0;
+    border-top: 1px solid var(--line);
+    padding: 14px;
+  }
+  .note,
+  .cautions {
+    padding-inline: 14px;
+  }
+  .acts {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+  }
+  .act {
+    min-height: 64px;
+    padding: 0 10px;
+  }
+  .answer {
+    grid-column: 1 / -1;
+  }
+  .main {
+    grid-column: 1 / -1;
+    min-height: 76px;
+    min-width: 0;
+    font-size: 21px;
+  }
+  .end {
+    padding: 0 14px 14px;
+  }
+}
+@media (max-width: 600px) {
+  .who {
+    display: none;
+  }
+}
+</style>

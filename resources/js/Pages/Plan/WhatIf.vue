@@ -1,0 +1,304 @@
+<script setup lang="ts">
+import { Link } from '@inertiajs/vue3'
+import { computed, reactive, ref } from 'vue'
+import HourField from '@/components/cost/HourField.vue'
+import AppShell from '@/components/layout/AppShell.vue'
+import { newActionId } from '@/composables/useActionForm'
+import NumberField from '@/components/forms/NumberField.vue'
+import { useHere } from '@/composables/useHere'
+import { usePreview } from '@/composables/usePreview'
+import { t } from '@/composables/useText'
+import type { Comparison, WhatIfPage } from '@/types/server'
+
+/** Policies side by side: what each interval, number of chains and order comes to over the years. */
+const FIGURES = ['life', 'bought', 'cassettes', 'pot_days', 'topups', 'hours', 'wax', 'solvents', 'money', 'per'] as const
+interface Point {
+  x: number
+  y: number
+}
+const props = defineProps<WhatIfPage>()
+const here = useHere()
+const form = reactive({
+  years: 5,
+  bike_id: props.bikes[0]?.value ?? null,
+  policies: props.policies.map((one) => ({ ...one })),
+})
+const actionId = newActionId()
+const { preview, problems } = usePreview<Comparison>(
+  'post',
+  () => '/ahead/what-if',
+  () => ({ ...form, action_id: actionId, hour: props.hour }),
+)
+const opened = ref<number | null>(null)
+const errors = computed(() => Object.values(problems.value))
+const years = (count: number) => (count === 1 ? t('what_if.one_year') : t('what_if.years', { count }))
+const chains = [null, 1, 2, 3, 4, 5, 6]
+const W = 420
+const H = 170
+const px = (x: number) => (10 + x * (W - 20)).toFixed(1)
+const py = (y: number) => (H - 24 - y * (H - 44)).toFixed(1)
+// Two words over the same spot: one above the other.
+const near = computed(() => !!preview.value?.economy && Math.abs(preview.value.economy.own.x - preview.value.economy.best.x) < 0.15)
+const anchor = (x: number) => (x < 0.12 ? 'start' : x > 0.88 ? 'end' : 'middle')
+const line = (points: Point[]) => points.map((point, i) => `${i ? 'L' : 'M'}${px(point.x)} ${py(point.y)}`).join('')
+const curve = (values: number[]) =>
+  line(values.map((y, i) => ({ x: values.length > 1 ? i / (values.length - 1) : 0, y: Math.min(1.15, y) })))
+const DASHES = ['', '7 3', '2 3', '9 3 2 3']
+</script>
+
+<template>
+  <AppShell :title="t('what_if.title')" at="ahead">
+    <div class="page">
+      <div class="row head">
+        <h1>{{ t('what_if.title') }}</h1>
+        <Link href="/ahead">{{ t('ahead.title') }}</Link>
+      </div>
+      <p class="muted">{{ preview?.bike?.rate ?? t('what_if.text') }}</p>
+      <div class="row over">
+        <label
+          >{{ t('what_if.over') }}
+          <select v-model.number="form.years" class="slim" data-test="years">
+            <option v-for="n in 5" :key="n" :value="n">{{ years(n) }}</option>
+          </select></label
+        >
+        <HourField :hour="hour" />
+        <label
+          >{{ t('what_if.curves_of') }}
+          <select v-model="form.bike_id" class="slim" data-test="bike">
+            <option v-for="bike in bikes" :key="bike.value" :value="bike.value">{{ bike.title }}</option>
+          </select></label
+        >
+      </div>
+      <p v-if="preview?.unpriced" class="note" role="note">{{ preview.unpriced }}</p>
+      <datalist id="intervals">
+        <option v-for="one in intervals" :key="one.title" :value="one.value">{{ one.title }}</option>
+      </datalist>
+      <p v-for="message in errors" :key="message" class="ember" role="alert">{{ message }}</p>
+      <p v-if="preview && !preview.bike" class="note" role="note" data-test="nobody">{{ t('what_if.nobody') }}</p>
+      <div class="scroll" tabindex="0" role="region" :aria-label="t('what_if.title')">
+        <table class="plain" data-test="policies">
+          <thead>
+            <tr>
+              <th>{{ t('what_if.interval') }}</th>
+              <th>{{ t('what_if.chains_each') }}</th>
+              <th>{{ t('what_if.order') }}</th>
+              <th>{{ t('what_if.limit') }}</th>
+              <th>{{ t('what_if.drip') }}</th>
+              <th v-for="figure in FIGURES" :key="figure" class="num">{{ t(`what_if.${figure}`) }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(policy, i) in form.policies" :key="i" :class="{ best: preview?.rows[i]?.best }" :data-test="`policy-${i}`">
+              <td class="nowrap">
+                <svg width="26" height="8" aria-hidden="true">
+                  <line x1="0" x2="26" y1="4" y2="4" class="key" :stroke-dasharray="DASHES[i]" />
+                </svg>
+                <NumberField
+                  v-model="policy.interval"
+                  slim
+                  size="4"
+                  list="intervals"
+                  :aria-label="`${t('what_if.interval')} ${i + 1}`"
+                  :name="`interval-${i}`" />
+                {{ here.distanceUnit }}
+              </td>
+              <td>
+                <select
+                  v-model="policy.chains"
+                  class="slim"
+                  :aria-label="`${t('what_if.chains_each')} ${i + 1}`"
+                  :data-test="`chains-${i}`">
+                  <option v-for="count in chains" :key="String(count)" :value="count">{{ count ?? t('what_if.as_now') }}</option>
+                </select>
+              </td>
+              <td>
+                <select v-model="policy.rotation" class="slim" :aria-label="`${t('what_if.order')} ${i + 1}`">
+                  <option v-for="one in rotations" :key="one.value" :value="one.value">{{ one.title }}</option>
+                </select>
+              </td>
+              <td>
+                <select v-model="policy.limit" class="slim" :aria-label="`${t('what_if.limit')} ${i + 1}`">
+                  <option :value="null">{{ t('what_if.own') }}</option>
+                  <option v-for="one in limits" :key="one.value" :value="one.value">{{ one.title }}</option>
+                </select>
+              </td>
+              <td>
+                <input v-model="policy.drip_only" type="checkbox" :aria-label="`${t('what_if.drip')} ${i + 1}`" />
+              </td>
+              <template v-if="preview?.rows[i]">
+                <td v-for="figure in FIGURES" :key="figure" class="num">
+                  <button
+                    type="button"
+                    class="figure"
+                    :aria-expanded="opened === i"
+                    :data-test="`open-${i}-${figure}`"
+                    @click="opened = opened === i ? null : i">
+                    {{ preview.rows[i].figures[figure] }}
+                  </button>
+                </td>
+              </template>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <section v-if="opened !== null && preview?.rows[opened]" class="weeks" data-test="weeks">
+        <h2>{{ preview.rows[opened]!.name }}: {{ t('what_if.weeks') }}</h2>
+        <p v-if="preview.rows[opened]!.forced" class="ember">{{ t('what_if.forced', { count: preview.rows[opened]!.forced }) }}</p>
+        <ol tabindex="0" :aria-label="t('what_if.weeks')">
+          <li v-for="week in preview.rows[opened]!.weeks" :key="week">{{ week }}</li>
+        </ol>
+      </section>
+      <div v-if="preview" class="cols">
+        <section v-if="preview.economy" aria-labelledby="economy">
+          <h2 id="economy">{{ t('what_if.economy') }}: {{ preview.bike?.name }}</h2>
+          <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="preview.economy.text" data-test="economy">
+            <line x1="10" :x2="W - 10" :y1="H - 24" :y2="H - 24" class="ground" />
+            <path :d="line(preview.economy.points)" class="curve" />
+            <line
+              :x1="px(preview.economy.own.x)"
+              :x2="px(preview.economy.own.x)"
+              :y1="py(preview.economy.own.y)"
+              :y2="H - 24"
+              class="own" />
+            <circle :cx="px(preview.economy.own.x)" :cy="py(preview.economy.own.y)" r="4" class="dot" />
+            <path :d="`M${px(preview.economy.best.x)} ${Number(py(preview.economy.best.y)) - 6}l6 6l-6 6l-6 -6Z`" class="diamond" />
+            <text x="10" :y="H - 8">{{ preview.economy.from }}</text>
+            <text :x="W - 10" :y="H - 8" text-anchor="end">{{ preview.economy.to }}</text>
+            <text
+              :x="px(preview.economy.own.x)"
+              :y="Number(py(preview.economy.own.y)) - (near ? 26 : 10)"
+              :text-anchor="anchor(preview.economy.own.x)">
+              {{ t('what_if.yours') }}
+            </text>
+            <text
+              :x="px(preview.economy.best.x)"
+              :y="Number(py(preview.economy.best.y)) - 12"
+              :text-anchor="anchor(preview.economy.best.x)">
+              {{ t('what_if.cheapest') }}
+            </text>
+          </svg>
+          <p>{{ preview.economy.text }}</p>
+        </section>
+        <section aria-labelledby="wear">
+          <h2 id="wear">{{ t('what_if.wear') }}: {{ preview.bike?.name }}</h2>
+          <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="t('what_if.wear')">
+            <line x1="10" :x2="W - 10" :y1="py(1)" :y2="py(1)" class="limit" />
+            <text x="12" :y="Number(py(1)) - 4">{{ t('what_if.at_limit') }}</text>
+            <line x1="10" :x2="W - 10" :y1="H - 24" :y2="H - 24" class="ground" />
+            <path v-for="(row, i) in preview.rows" :key="i" :d="curve(row.curve)" class="curve" :stroke-dasharray="DASHES[i]">
+              <title>{{ row.name }}</title>
+            </path>
+            <text :x="W - 10" :y="H - 8" text-anchor="end">{{ years(form.years) }}</text>
+          </svg>
+        </section>
+      </div>
+      <details>
+        <summary>{{ t('strip_plan.why') }}</summary>
+        <p class="small">{{ t('what_if.reckoned') }}</p>
+      </details>
+    </div>
+  </AppShell>
+</template>
+
+<style scoped>
+.head {
+  gap: 18px;
+  align-items: baseline;
+}
+.over {
+  gap: 10px 22px;
+  margin: 10px 0;
+}
+input[type='checkbox'] {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--ink);
+}
+td,
+th {
+  white-space: nowrap;
+}
+td select {
+  max-width: 112px;
+}
+tr.best td {
+  font-weight: 680;
+  background: var(--paper);
+}
+.figure {
+  font: inherit;
+  color: inherit;
+  padding: 4px 0;
+  border: 0;
+  background: none;
+  cursor: pointer;
+  text-decoration: underline dotted var(--steel-2);
+  text-underline-offset: 3px;
+}
+.key {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.weeks {
+  margin: 14px 0;
+}
+.weeks ol {
+  max-height: 260px;
+  overflow-y: auto;
+  padding-left: 0;
+  list-style: none;
+  background: var(--paper);
+  border: 1px solid var(--line);
+}
+.weeks li {
+  padding: 4px 12px;
+  border-bottom: 1px solid var(--line);
+  font-size: 13px;
+}
+.cols {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 40px;
+  margin: 22px 0;
+}
+svg[role='img'] {
+  width: 100%;
+  height: auto;
+  display: block;
+}
+.ground {
+  stroke: var(--steel-2);
+}
+.curve {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.8;
+}
+.own {
+  stroke: var(--steel);
+  stroke-dasharray: 3 3;
+}
+.dot {
+  fill: var(--ink);
+}
+.diamond {
+  fill: var(--amber);
+  stroke: var(--ink);
+}
+.limit {
+  stroke: var(--ember);
+  stroke-width: 1.5;
+}
+text {
+  font-size: 10.5px;
+  fill: var(--steel);
+}
+@media (max-width: 1000px) {
+  text {
+    font-size: 13px;
+  }
+  .cols {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

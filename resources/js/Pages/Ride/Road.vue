@@ -1,0 +1,278 @@
+<script setup lang="ts">
+import { Link, router } from '@inertiajs/vue3'
+import { computed, onMounted, ref } from 'vue'
+import CatchUpDialog from '@/components/forms/CatchUpDialog.vue'
+import ConditionDialog from '@/components/forms/ConditionDialog.vue'
+import MoveRidesDialog from '@/components/forms/MoveRidesDialog.vue'
+import RideDialog from '@/components/forms/RideDialog.vue'
+import SplitDialog from '@/components/forms/SplitDialog.vue'
+import AppShell from '@/components/layout/AppShell.vue'
+import DayStrip from '@/components/ride/DayStrip.vue'
+import InboxPanel from '@/components/ride/InboxPanel.vue'
+import TrackDrop from '@/components/ride/TrackDrop.vue'
+import { useHere } from '@/composables/useHere'
+import { useKeys } from '@/composables/useKeys'
+import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
+import type { RideView, RoadPage } from '@/types/server'
+
+const props = defineProps<RoadPage>()
+const here = useHere()
+const open = ref(false)
+const editing = ref<RideView | null>(null)
+const splitting = ref<RideView | null>(null)
+const catchingUp = ref(false)
+const estimate = ref<{ id: number; bike: number; values: NonNullable<NonNullable<RideView['guess']>['values']> } | null>(null)
+const moving = ref(false)
+const chosen = ref<number[]>([])
+const splitOpen = computed({ get: () => splitting.value !== null, set: (on: boolean) => !on && (splitting.value = null) })
+const movingOpen = computed({
+  get: () => moving.value,
+  set: (on: boolean) => {
+    moving.value = on
+    if (!on) chosen.value = []
+  },
+})
+const setting = ref(false)
+const settingOpen = computed({
+  get: () => setting.value,
+  set: (on: boolean) => {
+    setting.value = on
+    if (!on) chosen.value = []
+  },
+})
+const bikes = computed(() => [
+  { value: 0, title: t('road.all') },
+  ...props.forms.bikes.map((bike) => ({ value: bike.id, title: bike.name })),
+])
+const query = (page: number, bike = props.bike) => ({ ...(bike ? { bike } : {}), ...(page > 1 ? { page } : {}) })
+const show = (page: number, bike = props.bike) => router.get('/road', query(page, bike), { preserveScroll: true })
+
+function log(ride: RideView | null): void {
+  editing.value = ride
+  open.value = true
+}
+function choose(ride: RideView): void {
+  chosen.value = [ride.id]
+  moving.value = true
+}
+const settle = (ride: RideView, ridden: boolean) =>
+  write('post', `/bikes/${ride.bike}/commute-days`, { dates: [ride.guess?.date ?? ''], ridden })
+function change(ride: RideView): void {
+  if (!ride.guess?.values || !ride.guess.estimate || ride.bike === null) return
+  estimate.value = { id: ride.guess.estimate, bike: ride.bike, values: ride.guess.values }
+  catchingUp.value = true
+}
+function catchUp(): void {
+  estimate.value = null
+  catchingUp.value = true
+}
+const removeEstimate = (ride: RideView) => write('delete', `/entries/estimates/${ride.guess?.estimate}`)
+const remove = (ride: RideView) => write('delete', `/entries/rides/${ride.id}`)
+/** What can be done with a ride: settle what filled itself in, say whose it was, or put it right. */
+const acts = (ride: RideView) =>
+  ride.estimated
+    ? [
+        { test: 'confirm-day', text: t('road.confirm'), do: () => settle(ride, true) },
+        { test: 'not-ridden', text: t('road.not_ridden'), do: () => settle(ride, false) },
+        ...(ride.guess?.values ? [{ test: 'change-estimate', text: t('verbs.edit'), do: () => change(ride) }] : []),
+        ...(ride.guess?.estimate ? [{ test: 'drop-estimate', text: t('road.drop_estimate'), do: () => removeEstimate(ride) }] : []),
+      ]
+    : [
+        ride.bike === null
+          ? { test: 'which-bike', text: t('move_rides.which'), do: () => choose(ride) }
+          : { test: 'split-ride', text: t('split.verb'), do: () => (splitting.value = ride) },
+        { test: 'edit-ride', text: t('verbs.edit'), do: () => log(ride) },
+        { test: 'delete-ride', text: t('verbs.delete'), do: () => remove(ride) },
+      ]
+// The phone's home screen leads here with the form open.
+onMounted(() => {
+  if (new URLSearchParams(window.location.search).has('log') && here.value.mayWrite && props.forms.bikes.length) log(null)
+})
+useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) })
+</script>
+
+<template>
+  <AppShell :title="t('road.title')" at="road">
+    <div class="page">
+      <div class="row head">
+        <h1>{{ t('road.title') }}</h1>
+        <v-btn v-if="here.mayWrite && forms.bikes.length" variant="flat" color="primary" data-test="log-ride" @click="log(null)">{{
+          t('road.log')
+        }}</v-btn>
+        <v-btn v-if="here.mayWrite && forms.bikes.length" data-test="catch-up" @click="catchUp">{{ t('catch_up.title') }}</v-btn>
+        <v-btn v-if="chosen.length && forms.bikes.length > 1" data-test="move-chosen" @click="moving = true">{{
+          t('move_rides.chosen', { count: chosen.length })
+        }}</v-btn>
+        <v-btn v-if="chosen.length" data-test="set-condition" @click="setting = true">{{ t('set_condition.verb') }}</v-btn>
+        <span class="grow" />
+        <v-select
+          :model-value="bike ?? 0"
+          :items="bikes"
+          :label="t('road.filter')"
+          class="filter"
+          density="compact"
+          @update:model-value="show(1, $event || null)" />
+      </div>
+      <DayStrip :days="strip" />
+      <TrackDrop v-if="here.mayWrite && forms.bikes.length" :megabytes="uploadMegabytes" class="drop" />
+      <p v-if="waiting && here.mayWrite" class="waits">
+        <Link href="/tracks" data-test="waiting">{{ waiting }}</Link>
+      </p>
+      <h2 id="rides">{{ t('road.rides') }}</h2>
+      <p v-if="!rides.length" class="muted">{{ t('road.none') }}</p>
+      <table v-else class="plain rides" aria-labelledby="rides">
+        <thead>
+          <tr>
+            <th>{{ t('road.day') }}</th>
+            <th>{{ t('road.bike') }}</th>
+            <th class="num">{{ t('road.distance') }}</th>
+            <th class="num desk">{{ t('road.hours') }}</th>
+            <th>{{ t('road.condition') }}</th>
+            <th>{{ t('road.chain') }}</th>
+            <th class="desk">{{ t('road.left') }}</th>
+            <th v-if="here.mayWrite">
+              <span class="sr">{{ t('road.actions') }}</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="ride in rides" :key="ride.id" data-test="ride" :class="{ estimated: ride.estimated }">
+            <td>
+              <input
+                v-if="here.mayWrite && !ride.estimated"
+                v-model="chosen"
+                type="checkbox"
+                class="desk"
+                :value="ride.id"
+                :aria-label="`${t('move_rides.choose')}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
+                data-test="choose-ride" />
+              {{ ride.day }}<span class="muted desk">{{ ride.time ? `, ${ride.time}` : '' }}</span>
+            </td>
+            <td :class="{ ember: ride.bike === null }">{{ ride.bikeName }}</td>
+            <td class="num">
+              <b>{{ ride.km }}</b><span v-if="ride.estimated" class="muted mark">{{ t('road.estimated') }}</span>
+            </td>
+            <td class="num desk">{{ ride.hours ?? '—' }}</td>
+            <td>{{ ride.conditionName }}</td>
+            <td>
+              <Link v-if="ride.chain" :href="`/chains/${ride.chain.id}`">{{ ride.chain.name }}</Link><span
+                v-else-if="ride.bike !== null"
+                class="ember"
+                >{{ t('road.no_chain') }}</span
+              ><span v-else>–</span>
+            </td>
+            <td class="muted desk">{{ ride.left ?? '' }}</td>
+            <td v-if="here.mayWrite" class="acts">
+              <button
+                v-for="act in acts(ride)"
+                :key="act.test"
+                type="button"
+                :aria-label="`${act.text}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
+                :data-test="act.test"
+                @click="act.do">
+                {{ act.text }}
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <div v-if="pages > 1" class="row pages">
+        <v-btn v-if="page > 1" @click="show(page - 1)">{{ t('road.newer') }}</v-btn>
+        <v-btn v-if="page < pages" @click="show(page + 1)">{{ t('road.older') }}</v-btn>
+      </div>
+    </div>
+    <InboxPanel v-if="here.mayWrite && forms.bikes.length" :inbox="inbox" class="page" />
+    <CatchUpDialog
+      v-if="catchingUp"
+      v-model="catchingUp"
+      :forms="forms"
+      :bike="estimate?.bike ?? bike ?? forms.bikes[0]?.id ?? 0"
+      :estimate="estimate" />
+    <SplitDialog v-if="splitting" v-model="splitOpen" :forms="forms" :ride="splitting" />
+    <ConditionDialog v-if="setting" v-model="settingOpen" :forms="forms" :rides="chosen" />
+    <MoveRidesDialog v-if="moving" v-model="movingOpen" :forms="forms" :rides="chosen" />
+    <RideDialog v-if="here.mayWrite && open" v-model="open" :forms="forms" :bike="bike" :ride="editing" />
+  </AppShell>
+</template>
+
+<style scoped>
+.head {
+  gap: 16px;
+  margin-bottom: 12px;
+}
+.grow {
+  flex: 1;
+}
+.filter {
+  max-width: 200px;
+  min-width: 150px;
+}
+.estimated td {
+  color: var(--steel);
+}
+.estimated td:first-child {
+  padding-left: 25px;
+}
+.mark {
+  display: block;
+  font-size: 11.5px;
+}
+input[type='checkbox'] {
+  accent-color: var(--ink);
+  margin: 0 6px 0 0;
+  width: 16px;
+  height: 16px;
+  vertical-align: -2px;
+}
+.drop {
+  margin: 16px 0 20px;
+}
+.waits {
+  font-weight: 680;
+}
+.acts {
+  white-space: nowrap;
+  text-align: right;
+}
+.acts button {
+  background: none;
+  border: 0;
+  font: inherit;
+  color: var(--steel);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+  padding: 2px 6px;
+  min-height: 24px;
+}
+.pages {
+  margin-top: 14px;
+}
+@media (max-width: 700px) {
+  .estimated td:first-child {
+    padding-left: 0;
+  }
+  .rides thead {
+    display: none;
+  }
+  .rides tr {
+    display: grid;
+    grid-template-columns: 84px 1fr auto;
+    padding: 8px 0;
+    border-bottom: 1px solid var(--line);
+  }
+  .rides td {
+    border: 0;
+    padding: 1px 6px 1px 0;
+  }
+  .rides td.acts {
+    grid-column: 1 / -1;
+    text-align: left;
+  }
+  .acts button {
+    min-height: 44px;
+    padding: 2px 16px 2px 0;
+  }
+}
+</style>

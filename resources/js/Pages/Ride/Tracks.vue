@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import { Link, router } from '@inertiajs/vue3'
+import { computed, reactive, watch } from 'vue'
+import TapChoice from '@/components/forms/TapChoice.vue'
+import AppShell from '@/components/layout/AppShell.vue'
+import ImportList from '@/components/ride/ImportList.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { t } from '@/composables/useText'
+import type { TracksPage, WaitingTrack } from '@/types/server'
+
+/** Many ride files at once: of each the bike and what it was like, then all of them in one action. */
+const props = defineProps<TracksPage>()
+interface Choice {
+  bike: number | null
+  condition: string
+  out: boolean
+}
+const chosen = reactive<Record<string, Choice>>({})
+// More come while an archive is read; what was chosen of the others stays.
+watch(
+  () => props.tracks,
+  (tracks) => {
+    for (const track of tracks)
+      chosen[track.id] ??= {
+        bike: track.bike,
+        condition: track.condition ?? 'dry',
+        out: track.against !== null || track.alike !== null,
+      }
+  },
+  { immediate: true },
+)
+const bikes = computed(() => [...props.bikes, { value: null, title: t('tracks.unsure') }])
+const rides = computed(() =>
+  props.tracks
+    .filter((track) => !chosen[track.id]?.out)
+    .map((track) => ({ track: track.id, bike_id: chosen[track.id]?.bike ?? null, condition: chosen[track.id]?.condition ?? 'dry' })),
+)
+const all = computed({
+  get: () => {
+    const found = new Set(rides.value.map((ride) => ride.condition))
+    return found.size === 1 ? ([...found][0] ?? '') : ''
+  },
+  set: (condition: string) => Object.values(chosen).forEach((one) => (one.condition = condition)),
+})
+const likely = computed(() => props.tracks.filter((track) => track.likely && chosen[track.id]?.condition !== track.likely.value))
+const pick = (track: WaitingTrack) => {
+  const one = chosen[track.id]
+  if (one && track.likely) one.condition = track.likely.value
+}
+const { form, submit } = useActionForm({})
+form.transform((data) => ({ ...data, rides: rides.value }))
+const take = () => submit('post', '/tracks/take-in')
+const wrong = computed(() => Object.entries(form.errors as Record<string, string | undefined>))
+const leave = () => router.delete('/tracks')
+</script>
+
+<template>
+  <AppShell :title="t('tracks.title')" at="road">
+    <div class="page">
+      <h1>{{ t('tracks.title') }}</h1>
+      <ImportList v-if="imports.length" :imports="imports" />
+      <p class="muted">{{ tracks.length ? t('tracks.text') : t('tracks.none') }}</p>
+      <template v-if="tracks.length">
+        <div class="row">
+          <TapChoice v-model="all" :legend="t('tracks.all')" :options="conditions" test="all" />
+          <v-btn v-if="likely.length > 1" size="small" data-test="take-likely" @click="likely.forEach(pick)">{{
+            t('tracks.take_likely')
+          }}</v-btn>
+        </div>
+        <ol>
+          <li v-for="track in tracks" :key="track.id" :class="{ out: track.against }" :data-test="`track-${track.name}`">
+            <span class="what"
+              ><b>{{ track.start }}</b> {{ track.km }}<template v-if="track.moving">, {{ track.moving }}</template
+              ><span class="muted small"
+                >{{ track.name }}<template v-if="track.inbox">, {{ t('tracks.from_device') }}</template></span
+              ><label v-if="track.alike && chosen[track.id]" class="small alike"
+                ><b>{{ track.alike }}</b>
+                <input
+                  type="checkbox"
+                  :checked="!chosen[track.id]!.out"
+                  :aria-label="`${t('tracks.all_the_same')}: ${track.name}`"
+                  @change="chosen[track.id]!.out = !($event.target as HTMLInputElement).checked" />
+                {{ t('tracks.all_the_same') }}</label
+              ></span
+            >
+            <template v-if="track.against === null && chosen[track.id]">
+              <span class="bike">
+                <select v-model="chosen[track.id]!.bike" :aria-label="`${t('tracks.bike')}: ${track.name}`" data-test="track-bike">
+                  <option v-for="bike in bikes" :key="String(bike.value)" :value="bike.value">{{ bike.title }}</option>
+                </select>
+                <span class="muted small">{{ track.because }}</span>
+              </span>
+              <span class="bike">
+                <select
+                  v-model="chosen[track.id]!.condition"
+                  :aria-label="`${t('tracks.condition')}: ${track.name}`"
+                  data-test="track-condition">
+                  <option v-for="one in conditions" :key="one.value" :value="one.value">{{ one.title }}</option>
+                </select>
+                <button
+                  v-if="track.likely && chosen[track.id]!.condition !== track.likely.value"
+                  type="button"
+                  class="likely"
+                  data-test="likely"
+                  :aria-label="`${track.likely.text}: ${track.name}`"
+                  @click="pick(track)">
+                  {{ track.likely.text }}
+                </button>
+              </span>
+            </template>
+            <span v-else class="against"
+              ><b>{{ t('tracks.skip') }}</b
+              >: {{ track.against }} <Link v-if="track.byItself" :href="`/tracks/${track.id}`">{{ t('tracks.by_itself') }}</Link></span
+            >
+          </li>
+        </ol>
+        <p v-for="[field, message] in wrong" :key="field" class="ember" role="alert">{{ message }}</p>
+        <div class="row acts">
+          <v-btn variant="flat" color="primary" :disabled="!rides.length" :loading="form.processing" data-test="take-in" @click="take">{{
+            t('tracks.take_in', { count: rides.length })
+          }}</v-btn>
+          <v-btn data-test="leave" @click="leave">{{ t('tracks.leave') }}</v-btn>
+        </div>
+      </template>
+      <Link v-else href="/road">{{ t('nav.road') }}</Link>
+    </div>
+  </AppShell>
+</template>
+
+<style scoped>
+ol {
+  list-style: none;
+  padding: 0;
+  margin: 14px 0;
+  border-top: 1px solid var(--ink);
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 260px 260px;
+  gap: 14px;
+  align-items: start;
+  padding: 9px 0 8px;
+  border-bottom: 1px solid var(--line);
+  /* A thousand of them: what is not in sight is not laid out. */
+  content-visibility: auto;
+  contain-intrinsic-size: auto 64px;
+}
+li.out {
+  grid-template-columns: minmax(0, 1fr) 534px;
+}
+.row {
+  align-items: end;
+  gap: 14px;
+}
+select {
+  font: inherit;
+  color: inherit;
+  width: 100%;
+  min-height: 34px;
+  padding: 0 8px;
+  background: var(--paper);
+  border: 1px solid var(--steel-2);
+  border-radius: 3px;
+}
+.what span,
+.bike span.small,
+.alike {
+  display: block;
+}
+.alike input {
+  width: 16px;
+  height: 16px;
+  vertical-align: -3px;
+  margin-left: 8px;
+  accent-color: var(--ink);
+}
+.likely {
+  font: inherit;
+  font-size: 12.5px;
+  color: var(--steel);
+  background: none;
+  border: 0;
+  padding: 3px 0;
+  min-height: 24px;
+  text-align: left;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+.acts {
+  gap: 12px;
+}
+@media (max-width: 700px) {
+  li,
+  li.out {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
+  }
+  select,
+  .likely {
+    min-height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { Link } from '@inertiajs/vue3'
+import { computed, onMounted, ref } from 'vue'
+import MeasureDialog from '@/components/forms/MeasureDialog.vue'
+import RetireDialog from '@/components/forms/RetireDialog.vue'
+import BikeWear from '@/components/wear/BikeWear.vue'
+import ConnectDevice from '@/components/devices/ConnectDevice.vue'
+import ExpectedDialog from '@/components/wear/ExpectedDialog.vue'
+import InstrumentDialog from '@/components/wear/InstrumentDialog.vue'
+import AppShell from '@/components/layout/AppShell.vue'
+import { useHere } from '@/composables/useHere'
+import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
+import type { GaugePage, KeptInstrument } from '@/types/server'
+
+const props = defineProps<GaugePage>()
+const here = useHere()
+type Open = 'measure' | 'retire' | 'instrument' | 'expected'
+const open = ref<Open | null>(null)
+const shown = (name: Open) => computed({ get: () => open.value === name, set: (on: boolean) => (open.value = on ? name : null) })
+const [measuring, retiring, describing, expecting] = [shown('measure'), shown('retire'), shown('instrument'), shown('expected')]
+const chain = ref<{ id: number; name: string } | null>(null)
+const instrument = ref<KeptInstrument | null>(null)
+function about(name: 'measure' | 'retire', one: { id: number; name: string }): void {
+  chain.value = one
+  open.value = name
+}
+function describe(one: KeptInstrument | null): void {
+  instrument.value = one
+  open.value = 'instrument'
+}
+const answer = (bike: number, accept: boolean) => write('post', `/bikes/${bike}/advice`, { accept })
+onMounted(() => {
+  // The Shed sends here with the chain that is due.
+  const id = Number(new URLSearchParams(window.location.search).get('measure'))
+  const due = props.bikes.flatMap((bike) => bike.chains).find((one) => one.id === id)
+  if (due && here.value.mayWrite) about('measure', due)
+})
+</script>
+
+<template>
+  <AppShell :title="t('gauge.title')" at="gauge">
+    <div class="page">
+      <h1>{{ t('gauge.title') }}</h1>
+      <p class="muted intro">{{ bikes.length ? t('gauge.text') : t('gauge.none') }}</p>
+      <div class="cols">
+        <div>
+          <BikeWear
+            v-for="bike in bikes"
+            :key="bike.id"
+            :bike="bike"
+            :may-write="here.mayWrite"
+            @measure="about('measure', $event)"
+            @retire="about('retire', $event)"
+            @advice="answer(bike.id, $event)" />
+          <Link v-if="!bikes.length && here.mayWrite" href="/arrive">{{ t('shed.arrive_first') }}</Link>
+        </div>
+        <aside>
+          <section aria-labelledby="instruments">
+            <div class="row title">
+              <h2 id="instruments">{{ t('gauge.instruments') }}</h2>
+              <v-btn v-if="here.mayWrite" size="small" data-test="add-instrument" @click="describe(null)">{{ t('gauge.add') }}</v-btn>
+            </div>
+            <p class="muted small">{{ t('gauge.instruments_text') }}</p>
+            <ul class="plain">
+              <li v-for="one in instruments" :key="String(one.id)">
+                <span
+                  ><b>{{ one.name }}</b
+                  ><span class="muted small">{{ t(`measure.${one.kind}`) }}, {{ one.about }}</span></span
+                >
+                <v-btn
+                  v-if="here.mayWrite"
+                  size="small"
+                  :aria-label="`${t('verbs.edit')}: ${one.name}`"
+                  :data-test="`edit-${one.name}`"
+                  @click="describe(one)"
+                  >{{ t('verbs.edit') }}</v-btn
+                >
+              </li>
+            </ul>
+          </section>
+          <section aria-labelledby="expected">
+            <div class="row title">
+              <h2 id="expected">{{ t('gauge.expected') }}</h2>
+              <v-btn v-if="here.mayWrite" size="small" data-test="change-expected" @click="open = 'expected'">{{
+                t('gauge.change')
+              }}</v-btn>
+            </div>
+            <ul>
+              <li v-for="point in expected.points" :key="point.interval">{{ point.text }}</li>
+            </ul>
+            <p class="muted small">{{ expected.house ? t('gauge.expected_text') : t('settings.own') }}</p>
+            <p class="small" data-test="own-chains">{{ expected.own }}</p>
+          </section>
+          <section v-if="here.mayWrite" aria-labelledby="connected">
+            <h2 id="connected">{{ t('gauge.connected') }}</h2>
+            <ConnectDevice
+              :devices="gauges"
+              url="/gauges"
+              :name-label="t('gauge.device_name')"
+              :verb="t('gauge.connect')"
+              example='{"readings": [{"sequence": 1, "value_pct": 0.32}]}'
+              reload="gauges"
+              test="gauge" />
+          </section>
+        </aside>
+      </div>
+    </div>
+    <template v-if="here.mayWrite">
+      <template v-if="chain">
+        <MeasureDialog v-if="measuring" v-model="measuring" :forms="forms" :chain="chain" @retire="open = 'retire'" />
+        <RetireDialog v-if="retiring" v-model="retiring" :forms="forms" :chain="chain" />
+      </template>
+      <InstrumentDialog v-if="describing" v-model="describing" :instrument="instrument" />
+      <ExpectedDialog v-if="expecting" v-model="expecting" :points="expected.points" :unit="unit" />
+    </template>
+  </AppShell>
+</template>
+
+<style scoped>
+.intro {
+  margin: 4px 0 6px;
+}
+.cols {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 320px;
+  gap: 36px;
+}
+aside {
+  display: grid;
+  gap: 26px;
+  align-content: start;
+  padding-top: 16px;
+}
+.title {
+  justify-content: space-between;
+}
+section p {
+  margin: 4px 0 6px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 10px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line);
+}
+li span span {
+  display: block;
+}
+@media (max-width: 1000px) {
+  .cols {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
