@@ -23,8 +23,8 @@ use App\Models\Chain;
 use App\Support\CurrentWorkshop;
 use App\Text\FitWords;
 use App\Text\MeaningWords;
-use App\Text\Speaker;
-use App\Text\Voice;
+use App\Text\Translator;
+use App\Text\Translators;
 use App\Wear\ReadWear;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\WaxTopUp;
@@ -40,7 +40,7 @@ final readonly class CommandParser
     public function __construct(
         private CurrentWorkshop $current,
         private ReadBook $readBook,
-        private Speaker $speaker,
+        private Translators $translators,
         private Moments $moments,
         private LogRide $logRide,
         private EstimateDistance $estimateDistance,
@@ -57,13 +57,13 @@ final readonly class CommandParser
     public function __invoke(string $text): Command
     {
         $book = ($this->readBook)($this->current->workshop());
-        $voice = $this->speaker->voice();
-        $lexicon = new Lexicon($book, $voice);
-        $ahead = ($this->planAhead)($text, $lexicon, $voice);
+        $translator = $this->translators->current();
+        $lexicon = new Lexicon($book, $translator);
+        $ahead = ($this->planAhead)($text, $lexicon, $translator);
         if ($ahead !== null) {
             return $ahead;
         }
-        $phrase = ParsedPhrase::of($text, $lexicon, $voice, $this->moments);
+        $phrase = ParsedPhrase::of($text, $lexicon, $translator, $this->moments);
         $verb = $phrase->verb ?? ($phrase->since === null ? ($phrase->figure === null ? null : 'ride') : 'catch_up');
         if ($verb === 'undo') {
             return $this->undo();
@@ -72,89 +72,89 @@ final readonly class CommandParser
         $verb === 'dip' && throw NotUnderstood::because('dip_in_the_shed');
         $verb === null && throw NotUnderstood::because('empty');
         $bike = $phrase->bikeId === null
-            ? throw NotUnderstood::because('which_bike', ['bikes' => implode(', ', array_map($voice->names->bike(...), $book->bikeIds))])
+            ? throw NotUnderstood::because('which_bike', ['bikes' => implode(', ', array_map($translator->names->bike(...), $book->bikeIds))])
             : Bike::query()->in($this->current->workshop())->live()->findOrFail($phrase->bikeId);
 
         return match (true) {
-            $verb === 'catch_up', $verb === 'ride' && $phrase->since !== null => $this->catchUp($book, $voice, $bike, $phrase),
-            $verb === 'ride' => $this->ride($voice, $bike, $phrase),
-            $verb === 'swap' => $this->swap($book, $voice, $bike, $phrase),
-            $verb === 'loud' => $this->loud($voice, $bike, $phrase),
-            $verb === 'drip' => $this->drip($voice, $this->chain($book, $voice, $bike, $phrase), $phrase),
-            default => $this->measure($book, $voice, $bike, $this->chain($book, $voice, $bike, $phrase), $phrase),
+            $verb === 'catch_up', $verb === 'ride' && $phrase->since !== null => $this->catchUp($book, $translator, $bike, $phrase),
+            $verb === 'ride' => $this->ride($translator, $bike, $phrase),
+            $verb === 'swap' => $this->swap($book, $translator, $bike, $phrase),
+            $verb === 'loud' => $this->loud($translator, $bike, $phrase),
+            $verb === 'drip' => $this->drip($translator, $this->chain($book, $translator, $bike, $phrase), $phrase),
+            default => $this->measure($book, $translator, $bike, $this->chain($book, $translator, $bike, $phrase), $phrase),
         };
     }
 
-    private function ride(Voice $voice, Bike $bike, ParsedPhrase $phrase): Command
+    private function ride(Translator $translator, Bike $bike, ParsedPhrase $phrase): Command
     {
-        $km = $phrase->km ?? throw NotUnderstood::because('how_far', ['bike' => $voice->names->bike($bike->id)]);
+        $km = $phrase->km ?? throw NotUnderstood::because('how_far', ['bike' => $translator->names->bike($bike->id)]);
         $condition = $phrase->condition ?? Condition::Dry;
 
         return new Command(
             $this->say('ride', [
-                'km' => $voice->quantities->distance($km, fmod($km, 1.0) > 0.05 ? 1 : 0), 'condition' => $voice->say("chain.condition.{$condition->value}"),
-                'hours' => $phrase->hours === null ? '' : $this->say('in_hours', ['hours' => $voice->quantities->hours($phrase->hours)]),
-                'bike' => $voice->names->bike($bike->id), 'day' => $phrase->when->words(), 'loud' => $phrase->loud ? $this->say('and_loud') : '',
+                'km' => $translator->quantities->distance($km, fmod($km, 1.0) > 0.05 ? 1 : 0), 'condition' => $translator->say("chain.condition.{$condition->value}"),
+                'hours' => $phrase->hours === null ? '' : $this->say('in_hours', ['hours' => $translator->quantities->hours($phrase->hours)]),
+                'bike' => $translator->names->bike($bike->id), 'day' => $phrase->when->words(), 'loud' => $phrase->loud ? $this->say('and_loud') : '',
             ]),
             fn(ActionContext $by): Action => ($this->logRide)($by, new RideFacts($bike, $phrase->when->ofRide(), $km, $phrase->hours, $condition), loud: $phrase->loud),
-            $condition->soaks() ? [$voice->say('ui.ride.wet_note')] : [],
+            $condition->soaks() ? [$translator->say('ui.ride.wet_note')] : [],
         );
     }
 
-    private function catchUp(Book $book, Voice $voice, Bike $bike, ParsedPhrase $phrase): Command
+    private function catchUp(Book $book, Translator $translator, Bike $bike, ParsedPhrase $phrase): Command
     {
-        $km = $phrase->km ?? throw NotUnderstood::because('how_far', ['bike' => $voice->names->bike($bike->id)]);
-        $today = LocalDay::of($voice->nowS, $voice->zone());
+        $km = $phrase->km ?? throw NotUnderstood::because('how_far', ['bike' => $translator->names->bike($bike->id)]);
+        $today = LocalDay::of($translator->nowS, $translator->zone());
         $since = $phrase->since ?? $today;
-        $estimate = new Estimate(0, new Moment($voice->nowS, sequence: PHP_INT_MAX), $bike->id, $since->startS(), $since->date, $today->date, $km, $phrase->condition ?? Condition::Dry);
+        $estimate = new Estimate(0, new Moment($translator->nowS, sequence: PHP_INT_MAX), $bike->id, $since->startS(), $since->date, $today->date, $km, $phrase->condition ?? Condition::Dry);
 
         return new Command(
-            $voice->names->bike($bike->id).': '.$this->speaker->catchUp()->spread($estimate, $book->shareOf($estimate)),
+            $translator->names->bike($bike->id).': '.$this->translators->catchUp()->spread($estimate, $book->shareOf($estimate)),
             fn(ActionContext $by): Action => ($this->estimateDistance)($by, $estimate),
         );
     }
 
-    private function loud(Voice $voice, Bike $bike, ParsedPhrase $phrase): Command
+    private function loud(Translator $translator, Bike $bike, ParsedPhrase $phrase): Command
     {
         return new Command(
-            $this->say('loud', ['bike' => $voice->names->bike($bike->id), 'at' => $phrase->when->words()]),
+            $this->say('loud', ['bike' => $translator->names->bike($bike->id), 'at' => $phrase->when->words()]),
             fn(ActionContext $by): Action => ($this->reportNoise)($by, $bike, $phrase->when->moment()),
         );
     }
 
-    private function swap(Book $book, Voice $voice, Bike $bike, ParsedPhrase $phrase): Command
+    private function swap(Book $book, Translator $translator, Bike $bike, ParsedPhrase $phrase): Command
     {
-        $chainId = $phrase->chainId ?? $this->bestFor($book, $voice, $bike) ?? throw NotUnderstood::because('nothing_to_swap_to', ['bike' => $voice->names->bike($bike->id)]);
+        $chainId = $phrase->chainId ?? $this->bestFor($book, $translator, $bike) ?? throw NotUnderstood::because('nothing_to_swap_to', ['bike' => $translator->names->bike($bike->id)]);
         $chain = Chain::query()->in($this->current->workshop())->live()->findOrFail($chainId);
 
         return new Command(
-            $this->say('swap', ['bike' => $voice->names->bike($bike->id), 'letter' => $voice->names->chain($chainId), 'at' => $phrase->when->words()]),
+            $this->say('swap', ['bike' => $translator->names->bike($bike->id), 'letter' => $translator->names->chain($chainId), 'at' => $phrase->when->words()]),
             fn(ActionContext $by): Action => ($this->fitChain)($by, $bike, $chain, $phrase->when->moment()),
-            [...array_column((new FitWords($book, $voice))->all($book->chain($chainId, $phrase->when->moment()->unixS), $bike->id), 'text'), $voice->say('ui.swap.caution')],
+            [...array_column((new FitWords($book, $translator))->all($book->chain($chainId, $phrase->when->moment()->unixS), $bike->id), 'text'), $translator->say('ui.swap.caution')],
         );
     }
 
-    private function drip(Voice $voice, Chain $chain, ParsedPhrase $phrase): Command
+    private function drip(Translator $translator, Chain $chain, ParsedPhrase $phrase): Command
     {
         $km = $phrase->km ?? WaxTopUp::KM;
 
         return new Command(
-            $this->say('drip', ['chain' => $voice->names->fullChain($chain->id), 'km' => $voice->quantities->distance($km), 'at' => $phrase->when->words()]),
+            $this->say('drip', ['chain' => $translator->names->fullChain($chain->id), 'km' => $translator->quantities->distance($km), 'at' => $phrase->when->words()]),
             fn(ActionContext $by): Action => ($this->topUpChain)($by, $chain, new DripFacts($km), $phrase->when->moment()),
-            [$voice->say('ui.topup.hint')],
+            [$translator->say('ui.topup.hint')],
         );
     }
 
-    private function measure(Book $book, Voice $voice, Bike $bike, Chain $chain, ParsedPhrase $phrase): Command
+    private function measure(Book $book, Translator $translator, Bike $bike, Chain $chain, ParsedPhrase $phrase): Command
     {
         $at = $phrase->when->moment();
-        $percent = $phrase->figure ?? throw NotUnderstood::because('how_worn', ['bike' => $voice->names->bike($bike->id)]);
+        $percent = $phrase->figure ?? throw NotUnderstood::because('how_worn', ['bike' => $translator->names->bike($bike->id)]);
 
         $input = ['kind' => 'digital', 'value_pct' => $percent];
-        $meaning = (new MeaningWords($book, $voice, $this->readWear->of($book, $at->unixS), $at->unixS))->of($chain->id, $input);
+        $meaning = (new MeaningWords($book, $translator, $this->readWear->of($book, $at->unixS), $at->unixS))->of($chain->id, $input);
 
         return new Command(
-            $this->say('measure', ['chain' => $voice->names->fullChain($chain->id), 'wear' => $voice->quantities->percent($percent), 'at' => $phrase->when->words()]),
+            $this->say('measure', ['chain' => $translator->names->fullChain($chain->id), 'wear' => $translator->quantities->percent($percent), 'at' => $phrase->when->words()]),
             fn(ActionContext $by): Action => ($this->recordReading)($by, $chain, $input, $at),
             [...$meaning['sentences'], ...array_filter([$meaning['unlikely']])],
         );
@@ -167,22 +167,22 @@ final readonly class CommandParser
             ->where('kind', '!=', ActionKind::Undo)->orderByDesc('revision')->first() ?? throw NotUnderstood::because('nothing_to_undo');
 
         return new Command(
-            $this->say('undo', ['what' => lcfirst($this->speaker->history()->sentence($last))]),
+            $this->say('undo', ['what' => lcfirst($this->translators->history()->sentence($last))]),
             fn(ActionContext $by): Action => ($this->undoActions)($by, $last),
         );
     }
 
     /** The chain that was named, else the one on the bike at that time. */
-    private function chain(Book $book, Voice $voice, Bike $bike, ParsedPhrase $phrase): Chain
+    private function chain(Book $book, Translator $translator, Bike $bike, ParsedPhrase $phrase): Chain
     {
-        $id = $phrase->chainId ?? $book->fittings->componentOn($bike->id, $phrase->when->moment()->unixS) ?? throw NotUnderstood::because('no_chain_on', ['bike' => $voice->names->bike($bike->id)]);
+        $id = $phrase->chainId ?? $book->fittings->componentOn($bike->id, $phrase->when->moment()->unixS) ?? throw NotUnderstood::because('no_chain_on', ['bike' => $translator->names->bike($bike->id)]);
 
         return Chain::query()->in($this->current->workshop())->live()->findOrFail($id);
     }
 
-    private function bestFor(Book $book, Voice $voice, Bike $bike): ?int
+    private function bestFor(Book $book, Translator $translator, Bike $bike): ?int
     {
-        foreach (Rail::all($book, $voice->nowS, $voice->zone()) as $rail) {
+        foreach (Rail::all($book, $translator->nowS, $translator->zone()) as $rail) {
             if ($rail->bikeId === $bike->id) {
                 return $rail->bestHanging()?->chainId;
             }

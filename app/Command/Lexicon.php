@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Command;
 
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Retirement;
 
@@ -43,30 +43,30 @@ final readonly class Lexicon
     /** @var array<int, string> by bike */
     public array $bikes;
 
-    public function __construct(private Book $book, private Voice $voice)
+    public function __construct(private Book $book, private Translator $translator)
     {
         /** @var array{verbs: array<string, list<string>>, ahead: array<string, list<string>>, tomorrow: list<string>, conditions: array<string, list<string>>, units: array<string, list<string>>, fillers: list<string>, today: list<string>, yesterday: list<string>, since: string} $words */
         $words = __('command');
         [$this->verbs, $this->conditions, $this->units, $this->fillers] = [$words['verbs'], $words['conditions'], $words['units'], $words['fillers']];
         [$this->ahead, $this->tomorrow] = [$words['ahead'], $words['tomorrow']];
         [$this->today, $this->yesterday, $this->since] = [$words['today'], $words['yesterday'], $words['since']];
-        $this->bikes = array_combine($book->bikeIds, array_map(fn(int $id) => mb_strtolower($voice->names->bike($id)), $book->bikeIds));
+        $this->bikes = array_combine($book->bikeIds, array_map(fn(int $id) => mb_strtolower($translator->names->bike($id)), $book->bikeIds));
     }
 
     /** @return array<int, string> the letters of a bike's chains in use, by chain */
     public function lettersOf(int $bikeId): array
     {
-        $ids = array_values(array_filter($this->book->chainIds, fn(int $id) => $this->book->settings->home($id, $this->voice->nowS) === $bikeId
+        $ids = array_values(array_filter($this->book->chainIds, fn(int $id) => $this->book->settings->home($id, $this->translator->nowS) === $bikeId
             && $this->book->history($id)->last(Retirement::class) === null));
 
-        return array_combine($ids, array_map($this->voice->names->chain(...), $ids));
+        return array_combine($ids, array_map($this->translator->names->chain(...), $ids));
     }
 
     /** @return array<int, list<string>> long and short, by weekday */
     public function weekdays(): array
     {
         return array_combine(range(1, 7), array_map(
-            fn(int $day) => [mb_strtolower($this->voice->weekday($day, 'EEEE')), mb_strtolower($this->voice->weekday($day))],
+            fn(int $day) => [mb_strtolower($this->translator->weekday($day, 'EEEE')), mb_strtolower($this->translator->weekday($day))],
             range(1, 7),
         ));
     }
@@ -74,7 +74,7 @@ final readonly class Lexicon
     /** @return array<int, list<string>> long and short, by month */
     public function months(): array
     {
-        $name = fn(int $month, string $pattern) => rtrim(mb_strtolower($this->voice->quantities->date((int) gmmktime(12, 0, 0, $month, 15, 2026), $pattern)), '.');
+        $name = fn(int $month, string $pattern) => rtrim(mb_strtolower($this->translator->quantities->date((int) gmmktime(12, 0, 0, $month, 15, 2026), $pattern)), '.');
 
         return array_combine(range(1, 12), array_map(fn(int $month) => [$name($month, 'LLLL'), $name($month, 'LLL')], range(1, 12)));
     }

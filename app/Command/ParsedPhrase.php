@@ -6,8 +6,8 @@ namespace App\Command;
 
 use App\Logbook\Moments;
 use App\Text\Duration;
+use App\Text\Translator;
 use App\Text\Units;
-use App\Text\Voice;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Plan\LocalDay;
 
@@ -31,7 +31,7 @@ final readonly class ParsedPhrase
     ) {}
 
     /** @throws NotUnderstood if there is a word in it that nobody knows, or a day that never was */
-    public static function of(string $text, Lexicon $lexicon, Voice $voice, Moments $moments): self
+    public static function of(string $text, Lexicon $lexicon, Translator $translator, Moments $moments): self
     {
         $phrase = new Phrase($text);
         $phrase->left() === [] && throw NotUnderstood::because('empty');
@@ -41,15 +41,15 @@ final readonly class ParsedPhrase
         $loud = $verb === 'ride' && $phrase->takeOneOf([$lexicon->verbs['loud']]) !== null;
         $since = $phrase->take('/ '.preg_quote($lexicon->since, '/').'(?= )/u') === null
             ? null
-            : When::day($phrase, $lexicon, $voice, LocalDay::of($voice->nowS, $voice->zone()));
+            : When::day($phrase, $lexicon, $translator, LocalDay::of($translator->nowS, $translator->zone()));
         $hours = self::hours($phrase);
-        $when = When::takenFrom($phrase, $lexicon, $voice, $moments);
+        $when = When::takenFrom($phrase, $lexicon, $translator, $moments);
         $condition = $phrase->takeOneOf($lexicon->conditions);
         [$figure, $unit] = self::figure($phrase, $lexicon);
         $chainId = $bikeId === null ? null : $phrase->takeOneOf($lexicon->lettersOf((int) $bikeId));
         while ($phrase->takeOneOf([$lexicon->fillers]) !== null);
         self::expectNothing($phrase->left(), $lexicon, $text);
-        $units = $unit === null ? Units::of($voice->settings) : new Units($unit);
+        $units = $unit === null ? Units::of($translator->settings) : new Units($unit);
 
         return new self(
             $verb === null ? null : (string) $verb,

@@ -9,8 +9,8 @@ use App\Logbook\ActionContext;
 use App\Models\Action;
 use App\Plan\ReadPlan;
 use App\Support\CurrentWorkshop;
-use App\Text\AheadWords;
-use App\Text\Voice;
+use App\Text\PlanWords;
+use App\Text\Translator;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\LocalDay;
 
@@ -24,13 +24,13 @@ final readonly class PlanAhead
      *
      * @throws NotUnderstood
      */
-    public function __invoke(string $text, Lexicon $lexicon, Voice $voice): ?Command
+    public function __invoke(string $text, Lexicon $lexicon, Translator $translator): ?Command
     {
         $phrase = new Phrase($text);
         foreach ($lexicon->ahead as $verb => $words) {
             usort($words, fn(string $a, string $b) => mb_strlen($b) <=> mb_strlen($a));
             if ($phrase->take('/^ (?:'.implode('|', array_map(fn(string $word) => preg_quote($word, '/'), $words)).')(?= )/u') !== null) {
-                return $verb === 'pot' ? $this->pot($phrase, $text, $lexicon, $voice) : $this->plan($phrase, $text, $lexicon, $voice);
+                return $verb === 'pot' ? $this->pot($phrase, $text, $lexicon, $translator) : $this->plan($phrase, $text, $lexicon, $translator);
             }
         }
 
@@ -38,10 +38,10 @@ final readonly class PlanAhead
     }
 
     /** The pot is heated on a day; the best plan goes round it. */
-    private function pot(Phrase $phrase, string $text, Lexicon $lexicon, Voice $voice): Command
+    private function pot(Phrase $phrase, string $text, Lexicon $lexicon, Translator $translator): Command
     {
-        $today = LocalDay::of($voice->nowS, $voice->zone());
-        $day = When::day($phrase, $lexicon, $voice, $today, ahead: true);
+        $today = LocalDay::of($translator->nowS, $translator->zone());
+        $day = When::day($phrase, $lexicon, $translator, $today, ahead: true);
         $this->nothingElse($phrase, $text, $lexicon);
         $date = $day->date ?? throw NotUnderstood::because('pot_when');
         $plan = ($this->readPlan)($this->current->workshop(), ReadPlan::MOST_WEEKS);
@@ -50,7 +50,7 @@ final readonly class PlanAhead
         sort($pinned);
 
         return new Command(
-            (string) __('command.preview.pot', ['day' => (new AheadWords($voice, $plan))->day($date)]),
+            (string) __('command.preview.pot', ['day' => (new PlanWords($translator, $plan))->day($date)]),
             fn(ActionContext $by): Action => ($this->keepPlan)($by, self::best([
                 SettingKey::PlanPinned->value => $pinned,
                 SettingKey::PlanForbidden->value => array_values(array_diff($plan->terms->forbidden, [$date])) ?: null,
@@ -59,13 +59,13 @@ final readonly class PlanAhead
     }
 
     /** The best plan of so many weeks is followed. */
-    private function plan(Phrase $phrase, string $text, Lexicon $lexicon, Voice $voice): Command
+    private function plan(Phrase $phrase, string $text, Lexicon $lexicon, Translator $translator): Command
     {
         $weeks = $phrase->take((string) __('command.weeks'))[1] ?? ReadPlan::WEEKS;
         $this->nothingElse($phrase, $text, $lexicon);
         ($weeks < 2 || $weeks > ReadPlan::MOST_WEEKS) && throw NotUnderstood::because('plan_weeks', ['most' => (string) ReadPlan::MOST_WEEKS]);
         $plan = ($this->readPlan)($this->current->workshop(), (int) $weeks);
-        $words = new AheadWords($voice, $plan);
+        $words = new PlanWords($translator, $plan);
         $about = $words->about($plan->best);
 
         return new Command(

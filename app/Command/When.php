@@ -5,25 +5,25 @@ declare(strict_types=1);
 namespace App\Command;
 
 use App\Logbook\Moments;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Plan\LocalDay;
 
 /** Days and times in words: yesterday, on Monday, 3 days ago, 24 Nov, 24.11., 2026-11-24, at 18:30. */
 final readonly class When
 {
-    private function __construct(private ?LocalDay $day, private ?string $time, private Voice $voice, private Moments $moments) {}
+    private function __construct(private ?LocalDay $day, private ?string $time, private Translator $translator, private Moments $moments) {}
 
     /** @throws NotUnderstood if there is no such day */
-    public static function takenFrom(Phrase $phrase, Lexicon $lexicon, Voice $voice, Moments $moments): self
+    public static function takenFrom(Phrase $phrase, Lexicon $lexicon, Translator $translator, Moments $moments): self
     {
-        $today = LocalDay::of($voice->nowS, $voice->zone());
+        $today = LocalDay::of($translator->nowS, $translator->zone());
         $time = $phrase->take('/(?: '.preg_quote((string) __('command.at'), '/').')? ([01]?\d|2[0-3])[:h]([0-5]\d)(?= )/u');
 
         return new self(
-            self::day($phrase, $lexicon, $voice, $today),
+            self::day($phrase, $lexicon, $translator, $today),
             $time === null ? null : sprintf('%02d:%02d', $time[1], $time[2]),
-            $voice,
+            $translator,
             $moments,
         );
     }
@@ -33,12 +33,12 @@ final readonly class When
      *
      * @throws NotUnderstood if there is no such day
      */
-    public static function day(Phrase $phrase, Lexicon $lexicon, Voice $voice, LocalDay $today, bool $ahead = false): ?LocalDay
+    public static function day(Phrase $phrase, Lexicon $lexicon, Translator $translator, LocalDay $today, bool $ahead = false): ?LocalDay
     {
-        $named = function (int $year, int $month, int $day) use ($voice): LocalDay {
+        $named = function (int $year, int $month, int $day) use ($translator): LocalDay {
             checkdate($month, $day, $year) || throw NotUnderstood::because('no_such_day');
 
-            return LocalDay::named(sprintf('%04d-%02d-%02d', $year, $month, $day), $voice->zone());
+            return LocalDay::named(sprintf('%04d-%02d-%02d', $year, $month, $day), $translator->zone());
         };
         // A day and month without a year is the last one that there was, or the next.
         $nearest = fn(int $month, int $day): LocalDay => $named((int) substr($today->date, 0, 4) + match (sprintf('%02d-%02d', $month, $day) <=> substr($today->date, 5)) {
@@ -88,28 +88,28 @@ final readonly class When
     {
         return match (true) {
             $this->day === null && $this->time === null => $this->moments->now(),
-            default => $this->moments->local($this->date(), $this->time ?? $this->latest(), $this->voice->zone(), 'text'),
+            default => $this->moments->local($this->date(), $this->time ?? $this->latest(), $this->translator->zone(), 'text'),
         };
     }
 
     /** Of a ride: known by its day alone unless a time was said. */
     public function ofRide(): Moment
     {
-        return $this->moments->local($this->date(), $this->time, $this->voice->zone(), 'text');
+        return $this->moments->local($this->date(), $this->time, $this->translator->zone(), 'text');
     }
 
     public function words(): string
     {
-        return trim($this->voice->dayWord($this->date()).' '.($this->time ?? ''));
+        return trim($this->translator->dayWord($this->date()).' '.($this->time ?? ''));
     }
 
     private function date(): string
     {
-        return ($this->day ?? LocalDay::of($this->voice->nowS, $this->voice->zone()))->date;
+        return ($this->day ?? LocalDay::of($this->translator->nowS, $this->translator->zone()))->date;
     }
 
     private function latest(): string
     {
-        return $this->date() === LocalDay::of($this->voice->nowS, $this->voice->zone())->date ? $this->voice->quantities->time($this->voice->nowS) : '20:00';
+        return $this->date() === LocalDay::of($this->translator->nowS, $this->translator->zone())->date ? $this->translator->quantities->time($this->translator->nowS) : '20:00';
     }
 }

@@ -6,7 +6,7 @@ namespace App\Demo;
 
 use App\Actions\Guided\Tap;
 use App\Actions\Guided\TapJob;
-use App\Actions\PotDay\PotDayWish;
+use App\Actions\PotDay\PotDayChoices;
 use App\Actions\PotDay\StartPotDay;
 use App\Devices\SimulatedProbe;
 use App\Logbook\ActionContext;
@@ -31,7 +31,7 @@ final readonly class DemoPotDay
     public function lead(ActionContext $by, array $chains): void
     {
         $pot = DemoSolvents::pot($by, 0);
-        $job = ($this->startPotDay)($by, new PotDayWish($pot->id, array_map(fn(Chain $chain) => $chain->id, $chains), PowerProgram::HighThenLow), false);
+        $job = ($this->startPotDay)($by, new PotDayChoices($pot->id, array_map(fn(Chain $chain) => $chain->id, $chains), PowerProgram::HighThenLow), false);
         [$run, $taps] = self::asAsked($job->load('taps')->run());
         $endS = (int) $run->doneS();
         $rows = array_map(fn(int $atS) => ['workshop_id' => $job->workshop_id, 'pot_id' => $pot->id, 'at' => $atS, 'received_at' => $atS, 'temp_c' => $this->probe->celsius($job, $run, $atS)], range($job->started_at, $endS, self::EVERY_S));

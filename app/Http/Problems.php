@@ -13,7 +13,7 @@ use App\Exceptions\UndoBlocked;
 use App\Exceptions\VersionMoved;
 use App\Http\Props\ConflictProps;
 use App\Http\Props\JobProps;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Fitting;
 use Illuminate\Auth\AuthenticationException;
@@ -76,7 +76,7 @@ final class Problems
 
     private static function conflict(LogbookConflict $e): string
     {
-        $names = app(Speaker::class)->voice()->names;
+        $names = app(Translators::class)->current()->names;
         $conflict = $e->conflicts[0];
 
         return (string) __("errors.conflict.{$conflict->kind->value}", [

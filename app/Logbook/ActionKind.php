@@ -47,7 +47,7 @@ enum ActionKind: string
     case KeepProtocol = 'keep_protocol';
     case DropProtocol = 'drop_protocol';
     case TopUpChain = 'top_up_chain';
-    case CareForChain = 'care_for_chain';
+    case WipeDownChain = 'care_for_chain';
     case KeepBottle = 'keep_bottle';
     case RecordReading = 'record_reading';
     case BrushDrivetrain = 'brush_drivetrain';

@@ -8,7 +8,6 @@ use App\Models\Bath;
 use App\Models\BathEntry;
 use App\Models\Bike;
 use App\Models\Brushing;
-use App\Models\Care;
 use App\Models\Commute;
 use App\Models\Component;
 use App\Models\Dip;
@@ -29,6 +28,7 @@ use App\Models\Ride;
 use App\Models\Setting;
 use App\Models\Strip;
 use App\Models\TopUp;
+use App\Models\WipeDown;
 use Dripel\Core\Logbook\EntryKind;
 use LogicException;
 
@@ -44,7 +44,7 @@ enum EntryType: string
     case Strip = 'strips';
     case Dip = 'dips';
     case TopUp = 'topups';
-    case Care = 'cares';
+    case WipeDown = 'cares';
     case Brushing = 'brushings';
     case Noise = 'noises';
     case Reading = 'readings';
@@ -72,7 +72,7 @@ enum EntryType: string
             self::Strip => Strip::class,
             self::Dip => Dip::class,
             self::TopUp => TopUp::class,
-            self::Care => Care::class,
+            self::WipeDown => WipeDown::class,
             self::Brushing => Brushing::class,
             self::Noise => Noise::class,
             self::Reading => Reading::class,
@@ -105,7 +105,7 @@ enum EntryType: string
     public function followsChain(): bool
     {
         return match ($this) {
-            self::Fitting, self::Strip, self::Dip, self::TopUp, self::Care, self::Reading, self::Retirement => true,
+            self::Fitting, self::Strip, self::Dip, self::TopUp, self::WipeDown, self::Reading, self::Retirement => true,
             // What it came with stays with the tag that it came under; a brushing, a noise and a ride are of the bike, the rest is of the bench.
             self::Opening, self::Brushing, self::Noise, self::Ride, self::Bike, self::Component, self::Setting, self::Estimate, self::Commute, self::RestDay,
             self::JarEntry, self::Bath, self::BathEntry, self::Price, self::PlannedRide, self::Protocol => false,
@@ -122,7 +122,7 @@ enum EntryType: string
             self::Strip => EntryKind::Strip,
             self::Dip => EntryKind::Dip,
             self::TopUp => EntryKind::TopUp,
-            self::Care => EntryKind::Care,
+            self::WipeDown => EntryKind::WipeDown,
             self::Brushing => EntryKind::Brushing,
             self::Noise => EntryKind::Noise,
             self::Reading => EntryKind::Reading,

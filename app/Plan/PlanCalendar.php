@@ -7,8 +7,8 @@ namespace App\Plan;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Support\AppClock;
-use App\Text\AheadWords;
-use App\Text\Voice;
+use App\Text\PlanWords;
+use App\Text\Translator;
 use App\Wear\ReadWear;
 use DateTimeImmutable;
 use DateTimeZone;
@@ -39,38 +39,38 @@ final readonly class PlanCalendar
     public function of(Workshop $workshop): string
     {
         $book = ($this->readBook)($workshop);
-        $voice = Voice::of($workshop, $this->readBook, $this->clock->unixS());
+        $translator = Translator::of($workshop, $this->readBook, $this->clock->unixS());
         $plan = ($this->readPlan)($workshop, self::WEEKS);
-        $words = new AheadWords($voice, $plan);
-        $calendar = $this->empty($voice, $workshop);
+        $words = new PlanWords($translator, $plan);
+        $calendar = $this->empty($translator, $workshop);
         $add = fn(string $uid, int $atS, float $minutes, string $summary, string $text, int $alarmMinutes = 0) => $this->event($calendar, "{$uid}-{$workshop->id}@dripel", $atS, (int) ceil($minutes), $summary, $text, $alarmMinutes);
-        $at = fn(string $date, int $hour): int => LocalDay::named($date, $voice->zone())->atHour($hour);
+        $at = fn(string $date, int $hour): int => LocalDay::named($date, $translator->zone())->atHour($hour);
         foreach ($plan->held()->potDays as $pot) {
             $date = $plan->potOn($pot->day);
             $minutes = $words->potMinutes($pot);
-            $pot->dips === [] || $add("pot-{$date}", $at($date, PlanHours::pot($plan->terms)), $minutes, $voice->say('ahead.calendar.pot', ['chains' => $words->chains($pot)]), $voice->say('ahead.calendar.pot_text', ['time' => $words->minutes($minutes)]), 60);
+            $pot->dips === [] || $add("pot-{$date}", $at($date, PlanHours::pot($plan->terms)), $minutes, $translator->say('ahead.calendar.pot', ['chains' => $words->chains($pot)]), $translator->say('ahead.calendar.pot_text', ['time' => $words->minutes($minutes)]), 60);
         }
         $lanes = $plan->lanes($plan->heldDays(), $plan->heldBottle());
         foreach ($lanes as $bikeId => $days) {
             foreach ($days as $day) {
                 $date = $plan->date($day->day);
                 $evening = $plan->date($day->day - 1);
-                $day->offId === null || $add("swap-{$bikeId}-{$date}", $at($date, PlanHours::SWAP), $plan->terms->swapMinutes, $voice->say('ahead.calendar.swap', ['bike' => $voice->names->bike($bikeId), 'chain' => $voice->names->chain($day->chainId)]), $voice->say('ahead.calendar.swap_text'), 30);
+                $day->offId === null || $add("swap-{$bikeId}-{$date}", $at($date, PlanHours::SWAP), $plan->terms->swapMinutes, $translator->say('ahead.calendar.swap', ['bike' => $translator->names->bike($bikeId), 'chain' => $translator->names->chain($day->chainId)]), $translator->say('ahead.calendar.swap_text'), 30);
                 foreach (array_unique($day->dripped) as $chainId) {
-                    $add("drip-{$chainId}-{$evening}", $at($evening, PlanHours::DRIP), PlanTerms::TOPUP_WORK_MINUTES, $voice->say('ahead.calendar.drip', ['chain' => $voice->names->fullChain($chainId)]), $voice->say('ahead.calendar.drip_text'), 60);
+                    $add("drip-{$chainId}-{$evening}", $at($evening, PlanHours::DRIP), PlanTerms::TOPUP_WORK_MINUTES, $translator->say('ahead.calendar.drip', ['chain' => $translator->names->fullChain($chainId)]), $translator->say('ahead.calendar.drip_text'), 60);
                 }
             }
         }
         $wear = ($this->readWear)($workshop);
-        $measuring = MeasuringDays::of($lanes, $plan->chainIds(), $book, $wear, $voice->nowS);
-        foreach (Rail::all($book, $voice->nowS, $voice->zone()) as $rail) {
+        $measuring = MeasuringDays::of($lanes, $plan->chainIds(), $book, $wear, $translator->nowS);
+        foreach (Rail::all($book, $translator->nowS, $translator->zone()) as $rail) {
             foreach ($rail->chains() as $chain) {
-                $name = ['chain' => $voice->names->fullChain($chain->chainId)];
+                $name = ['chain' => $translator->names->fullChain($chain->chainId)];
                 $day = $measuring[$chain->chainId] ?? (ReadingDue::of($chain, $wear->of($chain)?->result) ? 0 : null);
-                $day === null || $add("measure-{$chain->chainId}", $at($plan->date($day), PlanHours::MEASURE), self::MEASURE_MINUTES, $voice->say('ahead.calendar.measure', $name), '');
+                $day === null || $add("measure-{$chain->chainId}", $at($plan->date($day), PlanHours::MEASURE), self::MEASURE_MINUTES, $translator->say('ahead.calendar.measure', $name), '');
                 if ($chain->dryness->bare !== null && $chain->dryness->bareSinceS !== null) {
-                    $byS = max($voice->nowS, $voice->nowS + (int) round(3600 * $chain->dryness->bare->hoursLeft));
-                    $add("bare-{$chain->chainId}-{$chain->dryness->bareSinceS}", $byS, self::DIP_MINUTES, $voice->say('ahead.calendar.bare', $name), '', 120);
+                    $byS = max($translator->nowS, $translator->nowS + (int) round(3600 * $chain->dryness->bare->hoursLeft));
+                    $add("bare-{$chain->chainId}-{$chain->dryness->bareSinceS}", $byS, self::DIP_MINUTES, $translator->say('ahead.calendar.bare', $name), '', 120);
                 }
             }
         }
@@ -78,14 +78,14 @@ final readonly class PlanCalendar
         return $calendar->serialize();
     }
 
-    private function empty(Voice $voice, Workshop $workshop): VCalendar
+    private function empty(Translator $translator, Workshop $workshop): VCalendar
     {
         return new VCalendar([
             'PRODID' => '-//Dripel//Plan//EN',
             'CALSCALE' => 'GREGORIAN',
             'METHOD' => 'PUBLISH',
-            'X-WR-CALNAME' => $voice->say('ahead.calendar.name', ['workshop' => $voice->settings->text(SettingKey::WorkshopName, 0)]),
-            'X-WR-TIMEZONE' => $voice->zone()->getName(),
+            'X-WR-CALNAME' => $translator->say('ahead.calendar.name', ['workshop' => $translator->settings->text(SettingKey::WorkshopName, 0)]),
+            'X-WR-TIMEZONE' => $translator->zone()->getName(),
             'REFRESH-INTERVAL' => 'PT6H',
         ]);
     }

@@ -10,13 +10,13 @@ use Dripel\Core\Logbook\EstimateShare;
 /** What an estimate comes to, before it is made. */
 final readonly class CatchUpWords
 {
-    public function __construct(private Voice $voice) {}
+    public function __construct(private Translator $translator) {}
 
     public function spread(Estimate $estimate, EstimateShare $share): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         if ($estimate->odometerKm !== null && $estimate->km <= 0.0) {
-            return $this->voice->say('catch_up.noted', ['km' => $q->distance($estimate->odometerKm)]);
+            return $this->translator->say('catch_up.noted', ['km' => $q->distance($estimate->odometerKm)]);
         }
         $code = match (true) {
             $share->kmEach <= 0.0 => 'nothing_left',

@@ -14,14 +14,14 @@ use Dripel\Core\Wear\WearReadingResult;
 /** The state of a chain in words. */
 final readonly class ChainWords
 {
-    public function __construct(private Voice $voice) {}
+    public function __construct(private Translator $translator) {}
 
     /** The short word under a hanging chain: "waxed", "ridden 297 km", "bare 4 h 40". */
     public function status(ChainState $chain): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
-        return $this->voice->say("chain.status.{$chain->status->value}", [
+        return $this->translator->say("chain.status.{$chain->status->value}", [
             'km' => $q->ridden($chain->wax->cycleKm()),
             'left' => $q->left($chain->leftKm()),
             'bare' => $chain->dryness->bareSinceS === null ? '' : $q->hours(($chain->nowS - $chain->dryness->bareSinceS) / 3600),
@@ -31,32 +31,32 @@ final readonly class ChainWords
     /** The line below it: since when, or what it needs before the pot. */
     public function detail(ChainState $chain): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         if ($chain->wear->pastLimit && ! $chain->retired()) {
-            return $this->voice->say('chain.detail.worn', ['limit' => $q->mark($chain->terms->limitPct)]);
+            return $this->translator->say('chain.detail.worn', ['limit' => $q->mark($chain->terms->limitPct)]);
         }
         if ($chain->readyAtS !== null) {
-            $day = LocalDay::of($chain->readyAtS, $this->voice->zone())->date;
+            $day = LocalDay::of($chain->readyAtS, $this->translator->zone())->date;
 
-            return $day === LocalDay::of($chain->nowS, $this->voice->zone())->date
-                ? $this->voice->say('chain.detail.not_ready', ['time' => $q->time($chain->readyAtS)])
-                : $this->voice->say('chain.detail.not_ready_day', ['day' => $this->voice->dayWord($day)]);
+            return $day === LocalDay::of($chain->nowS, $this->translator->zone())->date
+                ? $this->translator->say('chain.detail.not_ready', ['time' => $q->time($chain->readyAtS)])
+                : $this->translator->say('chain.detail.not_ready_day', ['day' => $this->translator->dayWord($day)]);
         }
-        if ($chain->keptFor?->waits($chain->nowS, $this->voice->settings) === true && $chain->status === ChainStatus::Waxed) {
-            return $this->voice->say('chain.detail.kept', ['event' => $chain->keptFor->event]);
+        if ($chain->keptFor?->waits($chain->nowS, $this->translator->settings) === true && $chain->status === ChainStatus::Waxed) {
+            return $this->translator->say('chain.detail.kept', ['event' => $chain->keptFor->event]);
         }
         $worst = $chain->wax->worstCondition();
 
         return match ($chain->status) {
             ChainStatus::Waxed => $chain->wax->dip === null ? '' : $q->day($chain->wax->dip->moment->unixS),
-            ChainStatus::Bare => $this->voice->say($chain->dryness->bare !== null && $chain->dryness->bare->hoursLeft <= 0 ? 'chain.detail.rusting' : 'chain.detail.rusts', [
+            ChainStatus::Bare => $this->translator->say($chain->dryness->bare !== null && $chain->dryness->bare->hoursLeft <= 0 ? 'chain.detail.rusting' : 'chain.detail.rusts', [
                 'time' => $q->time($chain->nowS + (int) round(3600 * ($chain->dryness->bare->hoursLeft ?? 0))),
             ]),
-            ChainStatus::Unwaxed => $this->voice->say('chain.detail.strip_first'),
-            ChainStatus::Unsure => $this->voice->say('chain.detail.unsure', ['km' => $q->ridden($chain->wax->cycleKm())]),
+            ChainStatus::Unwaxed => $this->translator->say('chain.detail.strip_first'),
+            ChainStatus::Unsure => $this->translator->say('chain.detail.unsure', ['km' => $q->ridden($chain->wax->cycleKm())]),
             ChainStatus::Retired => '',
-            default => $worst === null ? '' : $this->voice->say($worst->wantsRinse() ? 'chain.detail.rinse' : 'chain.detail.no_rinse', [
-                'condition' => $this->voice->say("chain.condition.{$worst->value}"),
+            default => $worst === null ? '' : $this->translator->say($worst->wantsRinse() ? 'chain.detail.rinse' : 'chain.detail.no_rinse', [
+                'condition' => $this->translator->say("chain.condition.{$worst->value}"),
             ]),
         };
     }
@@ -64,37 +64,37 @@ final readonly class ChainWords
     /** The last reading and its day: "measured 0.21 % on 3 Oct". What is believed now is told apart from it. */
     public function measured(ChainState $chain): string
     {
-        return $chain->wear->reading === null ? $this->voice->say('chain.wear.none') : $this->voice->say('chain.wear.measured', [
-            'wear' => $this->elongation($chain->wear->result), 'day' => $this->voice->quantities->date($chain->wear->reading->moment->unixS, 'd MMM'),
+        return $chain->wear->reading === null ? $this->translator->say('chain.wear.none') : $this->translator->say('chain.wear.measured', [
+            'wear' => $this->elongation($chain->wear->result), 'day' => $this->translator->quantities->date($chain->wear->reading->moment->unixS, 'd MMM'),
         ]);
     }
 
     /** Reading and distance: "measured 0.21 % on 3 Oct, 4,880 km". */
     public function wear(ChainState $chain): string
     {
-        return $this->voice->say('chain.wear_line', [
+        return $this->translator->say('chain.wear_line', [
             'wear' => $this->measured($chain),
-            'km' => $this->voice->quantities->ridden($chain->km),
+            'km' => $this->translator->quantities->ridden($chain->km),
         ]);
     }
 
     /** The reading beside the limit: "measured 0.21 % on 3 Oct, limit 0.5 %". */
     public function wearAndLimit(ChainState $chain): string
     {
-        return $this->voice->say('chain.wear.with_limit', ['limit' => $this->voice->quantities->mark($chain->terms->limitPct), 'wear' => $this->measured($chain)]);
+        return $this->translator->say('chain.wear.with_limit', ['limit' => $this->translator->quantities->mark($chain->terms->limitPct), 'wear' => $this->measured($chain)]);
     }
 
     /** A reading as it was made: a value, or between which marks. */
     public function elongation(?WearReadingResult $wear): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return match (true) {
-            $wear === null => $this->voice->say('chain.wear.none'),
+            $wear === null => $this->translator->say('chain.wear.none'),
             $wear->valuePct !== null => $q->percent($wear->valuePct),
-            $wear->lowerPct === null => $this->voice->say('chain.wear.below', ['upper' => $q->mark((float) $wear->upperPct)]),
-            $wear->upperPct === null => $this->voice->say('chain.wear.above', ['lower' => $q->mark($wear->lowerPct)]),
-            default => $this->voice->say('chain.wear.between', ['lower' => $q->number($wear->lowerPct, 2), 'upper' => $q->mark($wear->upperPct)]),
+            $wear->lowerPct === null => $this->translator->say('chain.wear.below', ['upper' => $q->mark((float) $wear->upperPct)]),
+            $wear->upperPct === null => $this->translator->say('chain.wear.above', ['lower' => $q->mark($wear->lowerPct)]),
+            default => $this->translator->say('chain.wear.between', ['lower' => $q->number($wear->lowerPct, 2), 'upper' => $q->mark($wear->upperPct)]),
         };
     }
 
@@ -105,27 +105,27 @@ final readonly class ChainWords
      */
     public function outlook(ChainState $chain, ?GoodUntil $until, float $weeklyKm): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $because = $chain->wax->life?->because;
-        $plain = fn(string $code, string $km = '') => [$this->voice->say("chain.outlook.{$code}", ['km' => $km]), '', ''];
+        $plain = fn(string $code, string $km = '') => [$this->translator->say("chain.outlook.{$code}", ['km' => $km]), '', ''];
 
         return match (true) {
             $chain->wax->life === null => $plain($chain->dryness->bare === null ? 'no_wax' : 'bare'),
             $chain->status === ChainStatus::Unsure => $plain('unsure', $q->ridden($chain->wax->cycleKm())),
             $because === DueBecause::Wet && $chain->dryness->driedS !== null => $plain('due_wet_dried'),
             $because !== null => $plain("due_{$because->value}"),
-            $chain->readyAtS !== null => [$this->voice->say($chain->wax->topUps > 0 || $chain->terms->dripOnly ? 'chain.outlook.drying' : 'chain.outlook.setting'), (new DripWords($this->voice))->at($chain->readyAtS), $this->voice->say('chain.outlook.drying_then')],
+            $chain->readyAtS !== null => [$this->translator->say($chain->wax->topUps > 0 || $chain->terms->dripOnly ? 'chain.outlook.drying' : 'chain.outlook.setting'), (new DripWords($this->translator))->at($chain->readyAtS), $this->translator->say('chain.outlook.drying_then')],
             $weeklyKm <= 0.0 => $plain('no_rides'),
             $until === null => $plain('long', $q->distance($weeklyKm)),
             $until->shortKm !== null => [
-                $this->voice->say('chain.outlook.until'),
-                $this->voice->dayWord($until->date),
-                $this->voice->say('chain.outlook.short', ['short' => $q->distance(max(1.0, $until->shortKm)), 'ride' => $q->number($q->units->fromKm((float) $until->rideKm))]),
+                $this->translator->say('chain.outlook.until'),
+                $this->translator->dayWord($until->date),
+                $this->translator->say('chain.outlook.short', ['short' => $q->distance(max(1.0, $until->shortKm)), 'ride' => $q->number($q->units->fromKm((float) $until->rideKm))]),
             ],
             default => [
-                $this->voice->say('chain.outlook.until'),
-                $this->voice->say('chain.outlook.about', ['day' => $this->voice->dayWord($until->date)]),
-                $this->voice->say('chain.outlook.rate', ['km' => $q->distance($weeklyKm)]),
+                $this->translator->say('chain.outlook.until'),
+                $this->translator->say('chain.outlook.about', ['day' => $this->translator->dayWord($until->date)]),
+                $this->translator->say('chain.outlook.rate', ['km' => $q->distance($weeklyKm)]),
             ],
         };
     }

@@ -14,7 +14,7 @@ use Dripel\Core\Logbook\Distance;
  */
 final readonly class ChangeWords
 {
-    public function __construct(private Speaker $speaker) {}
+    public function __construct(private Translators $translators) {}
 
     /**
      * @param array<int, non-empty-list<Change>> $changes by chain
@@ -23,15 +23,15 @@ final readonly class ChangeWords
      */
     public function of(array $changes): array
     {
-        $voice = $this->speaker->voice();
+        $translator = $this->translators->current();
         $chains = [];
         foreach ($changes as $chainId => $ofChain) {
             $chains[] = [
-                'chain' => $voice->names->fullChain($chainId),
+                'chain' => $translator->names->fullChain($chainId),
                 'lines' => array_map(fn(Change $change) => [
-                    'name' => $voice->say("changes.{$change->figure}"),
-                    'before' => $this->value($voice, $change->figure, $change->before),
-                    'after' => $this->value($voice, $change->figure, $change->after),
+                    'name' => $translator->say("changes.{$change->figure}"),
+                    'before' => $this->value($translator, $change->figure, $change->before),
+                    'after' => $this->value($translator, $change->figure, $change->after),
                 ], $ofChain),
             ];
         }
@@ -39,15 +39,15 @@ final readonly class ChangeWords
         return $chains;
     }
 
-    private function value(Voice $voice, string $figure, Distance|float|string|null $value): string
+    private function value(Translator $translator, string $figure, Distance|float|string|null $value): string
     {
-        $q = $voice->quantities;
+        $q = $translator->quantities;
 
         return match (true) {
             $value instanceof Distance => $q->ridden($value, 1),
-            $figure === 'place' => $value === null ? $voice->say('changes.on_hook') : $voice->names->bike((int) $value),
+            $figure === 'place' => $value === null ? $translator->say('changes.on_hook') : $translator->names->bike((int) $value),
             $value === null => '—',
-            $figure === 'status' => $voice->say("changes.statuses.{$value}"),
+            $figure === 'status' => $translator->say("changes.statuses.{$value}"),
             $figure === 'left' => $q->left((float) $value),
             in_array($figure, ['wear', 'limit'], true) => $q->percent((float) $value),
             default => $q->distance((float) $value, 1),

@@ -20,7 +20,7 @@ final readonly class DripWords
         'drops' => ['brake', 'fingers'], 'flex' => ['fingers'], 'gears' => ['brake', 'fingers'], 'leave' => ['dry'], 'brush_in' => ['brake', 'fingers'], 'put_on' => ['link', 'brake'],
     ];
 
-    public function __construct(private Voice $voice) {}
+    public function __construct(private Translator $translator) {}
 
     /** @return array{title: string, text: string} */
     public function step(JobStep $step): array
@@ -29,58 +29,58 @@ final readonly class DripWords
         $again = $step->code === 'drops' && ($step->about['coat'] ?? 1) > 1;
 
         return [
-            'title' => $this->voice->say("drip.step.{$step->code}.".($again ? 'again_title' : 'title'), $parameters),
-            'text' => $this->voice->say("drip.step.{$step->code}.".($again ? 'again' : 'text'), $parameters),
+            'title' => $this->translator->say("drip.step.{$step->code}.".($again ? 'again_title' : 'title'), $parameters),
+            'text' => $this->translator->say("drip.step.{$step->code}.".($again ? 'again' : 'text'), $parameters),
         ];
     }
 
     /** What a step is called where there is no room for more. */
     public function title(string $code): string
     {
-        return $this->voice->say($code === 'drops' ? 'drip.step.cross_chain.title' : "drip.step.{$code}.title");
+        return $this->translator->say($code === 'drops' ? 'drip.step.cross_chain.title' : "drip.step.{$code}.title");
     }
 
     /** @return list<string> */
     public function cautions(JobStep $step): array
     {
-        return array_map(fn(string $code) => $this->voice->say("drip.caution.{$code}"), self::CAUTIONS[$step->code] ?? ['sheet']);
+        return array_map(fn(string $code) => $this->translator->say("drip.caution.{$code}"), self::CAUTIONS[$step->code] ?? ['sheet']);
     }
 
     /** @return list<string> what follows from a plan, the dose first */
     public function lines(DripDraft $draft, DripNeeds $needs, ?int $nextRideS): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $chain = $draft->chain;
         $readyS = (int) $draft->dose->readyAtS;
-        $say = fn(string $code, array $parameters = []): string => $this->voice->say("drip.plan.{$code}", $parameters);
+        $say = fn(string $code, array $parameters = []): string => $this->translator->say("drip.plan.{$code}", $parameters);
 
         return array_values(array_filter([
-            trans_choice('drip.plan.dose', $draft->wish->coats, ['drops' => $q->number($draft->dose->drops), 'ml' => $q->volume($draft->dose->ml, 1)]),
+            trans_choice('drip.plan.dose', $draft->choices->coats, ['drops' => $q->number($draft->dose->drops), 'ml' => $q->volume($draft->dose->ml, 1)]),
             $draft->counted ? '' : $say('uncounted', ['pitches' => (string) DripDoseInput::USUAL_PITCHES]),
             $draft->bottle === null ? '' : $this->after($draft, $draft->bottle),
             $say('ready', ['ready' => $this->at($readyS)]),
-            $nextRideS !== null && $nextRideS < $readyS ? $say('too_late', ['day' => $this->voice->dayWord($q->date($nextRideS, 'yyyy-MM-dd'))]) : '',
+            $nextRideS !== null && $nextRideS < $readyS ? $say('too_late', ['day' => $this->translator->dayWord($q->date($nextRideS, 'yyyy-MM-dd'))]) : '',
             $chain->terms->dripOnly ? $say('dry_only', ['interval' => $q->distance($chain->terms->intervalKm)]) : $say('good_for', ['km' => $q->distance(WaxTopUp::KM), 'left' => $q->distance($chain->leftAfterTopUp())]),
             $chain->terms->dripOnly ? '' : ($chain->mayTopUp()
-                ? trans_choice('drip.plan.which', $chain->wax->topUps + 1, ['most' => (string) $this->voice->settings->topUpsMost()])
+                ? trans_choice('drip.plan.which', $chain->wax->topUps + 1, ['most' => (string) $this->translator->settings->topUpsMost()])
                 : $say('too_many', ['count' => (string) $chain->wax->topUps])),
             $needs->new ? $say('new') : '',
-            $needs->wash === null ? '' : $say('washed', ['condition' => $this->voice->say("chain.condition.{$needs->wash->value}")]),
+            $needs->wash === null ? '' : $say('washed', ['condition' => $this->translator->say("chain.condition.{$needs->wash->value}")]),
         ]));
     }
 
     /** @return array{left: string, about: string} */
     public function bottle(BottleState $bottle): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return [
-            'left' => $this->voice->say('drip.bottle.left', ['left' => $q->volume($bottle->leftMl), 'volume' => $q->volume($bottle->volumeMl)]),
+            'left' => $this->translator->say('drip.bottle.left', ['left' => $q->volume($bottle->leftMl), 'volume' => $q->volume($bottle->volumeMl)]),
             'about' => implode(', ', array_filter([
-                $bottle->openedOn === null ? $this->voice->say('drip.bottle.shut') : $this->voice->say('drip.bottle.opened', ['day' => $this->longDay($bottle->openedOn)]),
+                $bottle->openedOn === null ? $this->translator->say('drip.bottle.shut') : $this->translator->say('drip.bottle.opened', ['day' => $this->longDay($bottle->openedOn)]),
                 trans_choice('drip.bottle.given', $bottle->given),
-                $bottle->emptyOn === null ? '' : $this->voice->say('drip.bottle.empty_on', ['day' => $this->longDay($bottle->emptyOn)]),
-                $bottle->paceMl > 0.0 ? $this->voice->say('drip.bottle.pace', ['ml' => $q->volume(7 * $bottle->paceMl, 1)]) : '',
+                $bottle->emptyOn === null ? '' : $this->translator->say('drip.bottle.empty_on', ['day' => $this->longDay($bottle->emptyOn)]),
+                $bottle->paceMl > 0.0 ? $this->translator->say('drip.bottle.pace', ['ml' => $q->volume(7 * $bottle->paceMl, 1)]) : '',
             ])),
         ];
     }
@@ -88,24 +88,24 @@ final readonly class DripWords
     /** A day in a word and the hour: "tomorrow, 07:40". */
     public function at(int $unixS): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
-        return $this->voice->dayWord($q->date($unixS, 'yyyy-MM-dd')).', '.$q->time($unixS);
+        return $this->translator->dayWord($q->date($unixS, 'yyyy-MM-dd')).', '.$q->time($unixS);
     }
 
     /** A bottle lasts for years. */
     private function longDay(string $date): string
     {
-        return $this->voice->quantities->date(LocalDay::named($date, $this->voice->zone())->startS(), 'd MMM y');
+        return $this->translator->quantities->date(LocalDay::named($date, $this->translator->zone())->startS(), 'd MMM y');
     }
 
     private function after(DripDraft $draft, BottleState $bottle): string
     {
-        $q = $this->voice->quantities;
-        $name = ['bottle' => $this->voice->names->bottle($bottle->bottleId)];
+        $q = $this->translator->quantities;
+        $name = ['bottle' => $this->translator->names->bottle($bottle->bottleId)];
 
         return $bottle->does($draft->dose->ml)
             ? trans_choice('drip.plan.bottle', $draft->dose->applicationsLeft ?? 0, $name)
-            : $this->voice->say('drip.plan.short', $name + ['left' => $q->volume($bottle->leftMl, 1), 'ml' => $q->volume($draft->dose->ml, 1)]);
+            : $this->translator->say('drip.plan.short', $name + ['left' => $q->volume($bottle->leftMl, 1), 'ml' => $q->volume($draft->dose->ml, 1)]);
     }
 }

@@ -16,7 +16,7 @@ use Dripel\Core\Plan\LocalDay;
 /** What somebody did, in one sentence. */
 final readonly class HistoryWords
 {
-    public function __construct(private Voice $voice, private ChainWords $chainWords) {}
+    public function __construct(private Translator $translator, private ChainWords $chainWords) {}
 
     public function sentence(Action $action): string
     {
@@ -24,7 +24,7 @@ final readonly class HistoryWords
         if ($action->kind === ActionKind::Undo) {
             $undone = Action::query()->where('workshop_id', $action->workshop_id)->whereKey($about->undid)->orderByDesc('revision')->get();
 
-            return $this->voice->say('history.undo', ['what' => $undone->map(fn(Action $a) => lcfirst($this->sentence($a)))->implode('; ')]);
+            return $this->translator->say('history.undo', ['what' => $undone->map(fn(Action $a) => lcfirst($this->sentence($a)))->implode('; ')]);
         }
         $code = match (true) {
             $action->kind === ActionKind::FitChain && $about->chain === null => 'fit_none',
@@ -34,7 +34,7 @@ final readonly class HistoryWords
             default => $this->plainCode($action),
         };
 
-        return $this->voice->say("history.{$code}", $this->parameters($about));
+        return $this->translator->say("history.{$code}", $this->parameters($about));
     }
 
     /** The same in short, for the one who just did it. */
@@ -42,7 +42,7 @@ final readonly class HistoryWords
     {
         $code = $action->kind === ActionKind::FitChain && $action->about->chain === null ? 'fit_none' : $this->plainCode($action);
 
-        return $this->voice->say("done.{$code}", ['early' => $action->about->early ? $this->voice->say('done.early') : ''] + $this->parameters($action->about));
+        return $this->translator->say("done.{$code}", ['early' => $action->about->early ? $this->translator->say('done.early') : ''] + $this->parameters($action->about));
     }
 
     private function plainCode(Action $action): string
@@ -69,29 +69,29 @@ final readonly class HistoryWords
     /** @return array<string, string> bikes, chains, parts, pots by their names */
     private function things(About $about): array
     {
-        $names = $this->voice->names;
-        $called = fn(?int $id): string => $id === null ? '' : $this->voice->settings->text(SettingKey::PartName, $id);
+        $names = $this->translator->names;
+        $called = fn(?int $id): string => $id === null ? '' : $this->translator->settings->text(SettingKey::PartName, $id);
 
         return [
-            'bike' => $about->bike === null ? $this->voice->say('history.unnamed_bike') : $names->bike($about->bike),
+            'bike' => $about->bike === null ? $this->translator->say('history.unnamed_bike') : $names->bike($about->bike),
             'chain' => $about->chain === null ? '' : $names->fullChain($about->chain),
             'letter' => $about->chain === null ? '' : $names->chain($about->chain),
             'off' => $about->off === null ? '' : $names->chain($about->off),
             'chains' => $names->chains($about->chains ?? []),
-            'part' => $about->part === null ? '' : ($called($about->part) ?: $this->voice->say('ui.parts.quick_link')),
-            'before' => $about->before === null ? '' : $this->voice->say($about->replaces ? 'history.part_replaced' : 'history.part_before', ['name' => $called($about->before)]),
+            'part' => $about->part === null ? '' : ($called($about->part) ?: $this->translator->say('ui.parts.quick_link')),
+            'before' => $about->before === null ? '' : $this->translator->say($about->replaces ? 'history.part_replaced' : 'history.part_before', ['name' => $called($about->before)]),
             'jar' => $names->jar($about->jar),
             'pot' => $names->pot($about->pot),
             'name' => (string) $about->name,
             'what' => $this->arrived($about),
-            'from_bikes' => $about->bikes === [] ? '' : $this->voice->say('history.from_bikes', ['bikes' => implode(', ', array_map($names->bike(...), $about->bikes))]),
+            'from_bikes' => $about->bikes === [] ? '' : $this->translator->say('history.from_bikes', ['bikes' => implode(', ', array_map($names->bike(...), $about->bikes))]),
         ];
     }
 
     /** @return array<string, string> */
     private function quantities(About $about): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $km = fn(?float $km, int $decimals = 0): string => $km === null ? '' : $q->distance($km, $decimals);
         $count = fn(string $of, ?int $count, array $with = []): string => $count === null ? '' : trans_choice("history.{$of}", $count, $with);
 
@@ -102,8 +102,8 @@ final readonly class HistoryWords
             'first' => $km($about->first),
             'odometer' => $km($about->odometer),
             'wear' => $this->wear($about),
-            'measured' => $about->measured && $about->off !== null ? $this->voice->say('history.measured_off', ['off' => $this->voice->names->chain($about->off), 'wear' => $this->wear($about)]) : '',
-            'left_ml' => $about->leftMl === null ? '' : $this->voice->say('history.left_ml', ['ml' => $q->volume($about->leftMl)]),
+            'measured' => $about->measured && $about->off !== null ? $this->translator->say('history.measured_off', ['off' => $this->translator->names->chain($about->off), 'wear' => $this->wear($about)]) : '',
+            'left_ml' => $about->leftMl === null ? '' : $this->translator->say('history.left_ml', ['ml' => $q->volume($about->leftMl)]),
             'days' => $count('days', $about->days),
             'rides' => $count('rides', $about->rides),
             'baths' => $count('baths', $about->baths),
@@ -115,7 +115,7 @@ final readonly class HistoryWords
     /** @return array<string, string> */
     private function days(About $about): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return [
             'at' => match (true) {
@@ -124,22 +124,22 @@ final readonly class HistoryWords
                 default => $q->day($about->at).', '.$q->time($about->at),
             },
             'from' => $about->from === null ? '' : $this->day($about->from),
-            'until' => $about->until === null ? '' : $this->voice->say('history.until_date', ['date' => $this->day($about->until)]),
+            'until' => $about->until === null ? '' : $this->translator->say('history.until_date', ['date' => $this->day($about->until)]),
             'to' => match (true) {
                 $about->to === null => '',
                 is_string($about->to) => $this->day($about->to),
                 default => $q->day($about->to).', '.$q->time($about->to),
             },
             'pot_days' => implode(', ', array_map($this->day(...), $about->potDays)),
-            'weekdays' => implode(', ', array_map($this->voice->weekday(...), $about->weekdays)),
+            'weekdays' => implode(', ', array_map($this->translator->weekday(...), $about->weekdays)),
         ];
     }
 
     /** @return array<string, string> what is said besides, if it was so */
     private function asides(About $about): array
     {
-        $note = $about->note === null ? '' : $this->voice->say('history.note', ['note' => $about->note]);
-        $if = fn(bool $so, string $says): string => $so ? $this->voice->say("history.{$says}") : '';
+        $note = $about->note === null ? '' : $this->translator->say('history.note', ['note' => $about->note]);
+        $if = fn(bool $so, string $says): string => $so ? $this->translator->say("history.{$says}") : '';
 
         return [
             'loud' => $if($about->loud, 'loud'),
@@ -148,22 +148,22 @@ final readonly class HistoryWords
             'exchange' => $if($about->exchange, 'exchange'),
             'terms' => $if($about->newLink, 'new_link').$note,
             'receipt' => $about->jar === null ? '' : $note,
-            'condition' => $about->condition === null ? '' : $this->voice->say("chain.condition.{$about->condition}"),
-            'cared' => $about->care === null ? '' : $this->voice->say("history.cared.{$about->care}", ['chain' => $about->chain === null ? '' : $this->voice->names->fullChain($about->chain)]),
+            'condition' => $about->condition === null ? '' : $this->translator->say("chain.condition.{$about->condition}"),
+            'cared' => $about->care === null ? '' : $this->translator->say("history.cared.{$about->care}", ['chain' => $about->chain === null ? '' : $this->translator->names->fullChain($about->chain)]),
         ];
     }
 
     /** @return array<string, string> */
     private function onTheBench(About $about): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $supply = Supply::tryFrom((string) $about->supply);
 
         return [
-            'school' => $about->school === null ? '' : (new StripWords($this->voice))->school($about->school),
-            'supply' => $supply === null ? '' : $this->voice->say("strip.supply.{$supply->value}"),
-            'priced' => $supply === null || $about->amountMinor === null || $about->quantity === null ? '' : $this->voice->say('strip.priced', [
-                'supply' => $this->voice->say("strip.supply.{$supply->value}"),
+            'school' => $about->school === null ? '' : (new StripWords($this->translator))->school($about->school),
+            'supply' => $supply === null ? '' : $this->translator->say("strip.supply.{$supply->value}"),
+            'priced' => $supply === null || $about->amountMinor === null || $about->quantity === null ? '' : $this->translator->say('strip.priced', [
+                'supply' => $this->translator->say("strip.supply.{$supply->value}"),
                 'amount' => $q->money((float) $about->amountMinor),
                 'quantity' => match ($supply->unit()) {
                     SupplyUnit::Piece => $q->number($about->quantity),
@@ -171,11 +171,11 @@ final readonly class HistoryWords
                     default => $q->volume($about->quantity),
                 },
             ]),
-            'acted' => $about->act === null ? '' : $this->voice->say("strip.acted.{$about->act}", [
-                'jar' => $this->voice->names->jar($about->jar), 'ml' => $q->volume((float) $about->ml), 'solvent' => $about->solvent === null ? '' : $this->voice->say("strip.solvent.{$about->solvent}"),
+            'acted' => $about->act === null ? '' : $this->translator->say("strip.acted.{$about->act}", [
+                'jar' => $this->translator->names->jar($about->jar), 'ml' => $q->volume((float) $about->ml), 'solvent' => $about->solvent === null ? '' : $this->translator->say("strip.solvent.{$about->solvent}"),
             ]),
-            'bathed' => $about->bath === null ? '' : $this->voice->say("pot.done.{$about->bath}", [
-                'pot' => $this->voice->names->pot($about->pot),
+            'bathed' => $about->bath === null ? '' : $this->translator->say("pot.done.{$about->bath}", [
+                'pot' => $this->translator->names->pot($about->pot),
                 'grams' => $about->grams === null ? '' : $q->mass($about->grams),
                 'celsius' => $about->celsius === null ? '' : $q->temperature($about->celsius),
             ]),
@@ -184,7 +184,7 @@ final readonly class HistoryWords
 
     private function arrived(About $about): string
     {
-        $names = $this->voice->names;
+        $names = $this->translator->names;
         $chains = $names->chains($about->chains ?? []);
         $parts = (int) $about->parts > 0 ? trans_choice('history.parts', (int) $about->parts) : '';
 
@@ -193,7 +193,7 @@ final readonly class HistoryWords
 
     private function day(string $date): string
     {
-        return $this->voice->quantities->day(LocalDay::named($date, $this->voice->zone())->startS());
+        return $this->translator->quantities->day(LocalDay::named($date, $this->translator->zone())->startS());
     }
 
     private function wear(About $about): string
@@ -206,8 +206,8 @@ final readonly class HistoryWords
     /** @param array<string, array{mixed, mixed}> $changed */
     private function changed(array $changed): string
     {
-        return implode(', ', array_map(fn(string $key, array $values) => $this->voice->say('history.setting', [
-            'name' => $this->voice->say('settings.'.SettingKey::from($key)->value),
+        return implode(', ', array_map(fn(string $key, array $values) => $this->translator->say('history.setting', [
+            'name' => $this->translator->say('settings.'.SettingKey::from($key)->value),
             'value' => $this->setting(SettingKey::from($key), $values[1]),
         ]), array_keys($changed), $changed));
     }
@@ -215,36 +215,36 @@ final readonly class HistoryWords
     /** One of a list. */
     private function entry(SettingKey $key, mixed $one): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return match (true) {
             is_array($one) => implode(': ', array_map(fn(mixed $km) => $q->distance(is_numeric($km) ? (float) $km : 0.0), $one)),
             is_string($one) => $this->day($one),
             in_array($key, [SettingKey::WeekSummer, SettingKey::WeekWinter], true) && is_numeric($one) => $q->distance((float) $one, fmod((float) $one, 1.0) > 0.05 ? 1 : 0),
-            $key === SettingKey::PlanWeekdays && is_int($one) => $this->voice->weekday($one),
+            $key === SettingKey::PlanWeekdays && is_int($one) => $this->translator->weekday($one),
             default => is_numeric($one) ? $q->number((float) $one) : '',
         };
     }
 
     private function setting(SettingKey $key, mixed $value): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return match (true) {
-            is_array($value) => implode(', ', array_map(fn(mixed $one) => $this->entry($key, $one), $value)) ?: $this->voice->say('words.none'),
-            $value === null || ! is_scalar($value) => $this->voice->say('words.none'),
+            is_array($value) => implode(', ', array_map(fn(mixed $one) => $this->entry($key, $one), $value)) ?: $this->translator->say('words.none'),
+            $value === null || ! is_scalar($value) => $this->translator->say('words.none'),
             in_array($key, [SettingKey::IntervalKm, SettingKey::UsualIntervalKm, SettingKey::TargetLifeKm, SettingKey::DeclinedKm, SettingKey::ChainDripKm, SettingKey::PlainDripEveryKm, SettingKey::PlainDripLifeKm], true) => $q->distance((float) $value),
             $key === SettingKey::IntervalHours => $q->hours((float) $value),
-            in_array($key, [SettingKey::LimitSchool, SettingKey::UsualLimitSchool], true) => $this->voice->say("schools.{$value}.name"),
-            $key === SettingKey::ReadySchool => $this->voice->say("schools.ready.{$value}"),
-            $key === SettingKey::ChainHome => $this->voice->names->bike((int) $value),
+            in_array($key, [SettingKey::LimitSchool, SettingKey::UsualLimitSchool], true) => $this->translator->say("schools.{$value}.name"),
+            $key === SettingKey::ReadySchool => $this->translator->say("schools.ready.{$value}"),
+            $key === SettingKey::ChainHome => $this->translator->names->bike((int) $value),
             in_array($key, [SettingKey::ChainPrice, SettingKey::LinkPrice, SettingKey::PartPrice, SettingKey::HourPrice], true) => $q->money((float) $value),
             $key === SettingKey::ChainMassG => $q->mass((float) $value),
-            $key === SettingKey::ChainLoad => $this->voice->say("strip.load.{$value}"),
-            $key === SettingKey::ChainJoint => $this->voice->say("ui.size.{$value}"),
-            $key === SettingKey::ExcessSchool => $this->voice->say("drip.excess.{$value}"),
-            in_array($key, [SettingKey::ByEar, SettingKey::DripOnly, SettingKey::OnTrainer], true) => $this->voice->say($value ? 'ui.device.yes' : 'ui.device.no'),
-            $key === SettingKey::ChainDirectional => $this->voice->say($value ? 'ui.device.yes' : 'ui.device.no'),
+            $key === SettingKey::ChainLoad => $this->translator->say("strip.load.{$value}"),
+            $key === SettingKey::ChainJoint => $this->translator->say("ui.size.{$value}"),
+            $key === SettingKey::ExcessSchool => $this->translator->say("drip.excess.{$value}"),
+            in_array($key, [SettingKey::ByEar, SettingKey::DripOnly, SettingKey::OnTrainer], true) => $this->translator->say($value ? 'ui.device.yes' : 'ui.device.no'),
+            $key === SettingKey::ChainDirectional => $this->translator->say($value ? 'ui.device.yes' : 'ui.device.no'),
             str_starts_with($key->value, 'factor.') => $q->number((float) $value, 1),
             default => (string) $value,
         };

@@ -30,7 +30,7 @@ use Dripel\Core\Wear\WorkshopWear;
  */
 final readonly class MeaningWords
 {
-    public function __construct(private Book $book, private Voice $voice, private WorkshopWear $wear, private int $atS) {}
+    public function __construct(private Book $book, private Translator $translator, private WorkshopWear $wear, private int $atS) {}
 
     /**
      * @param array<string, mixed> $input of wear.reading
@@ -45,7 +45,7 @@ final readonly class MeaningWords
         $result = (new WearReading)($reading);
         $chain = $this->book->chain($chainId, $this->atS);
         $before = $this->wear->of($chain);
-        $words = new WearWords($this->voice);
+        $words = new WearWords($this->translator);
         $agree = SpotsAgree::of($reading);
         $after = $before?->with($result);
         $range = $before?->contradicts($result);

@@ -25,7 +25,7 @@ use Dripel\Core\Wear\WearForecastResult;
 /** The Next list in sentences: what to do and why, with figures. */
 final readonly class NextWords
 {
-    public function __construct(private Voice $voice, private ChainWords $chainWords) {}
+    public function __construct(private Translator $translator, private ChainWords $chainWords) {}
 
     /** @return array{string, string} the title and the reason */
     public function sentences(NextItem $item): array
@@ -33,7 +33,7 @@ final readonly class NextWords
         $parameters = $this->parameters($item);
 
         return [
-            $this->voice->say($this->titleCode($item), $parameters),
+            $this->translator->say($this->titleCode($item), $parameters),
             trans_choice($this->reasonCode($item), $this->count($item), $parameters),
         ];
     }
@@ -99,14 +99,14 @@ final readonly class NextWords
      */
     public function when(NextItem $item): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return [
-            $item->date === null ? $this->voice->say('next.any_day') : ucfirst($this->voice->dayWord($item->date)),
+            $item->date === null ? $this->translator->say('next.any_day') : ucfirst($this->translator->dayWord($item->date)),
             match (true) {
-                $item->late => $this->voice->say('next.late'),
-                $item->byS !== null => $this->voice->say('next.by', ['time' => $q->time($item->byS)]),
-                $item->kind === NextKind::Outrun && $item->about instanceof GoodUntil && $item->about->rideKm !== null => $this->voice->say('next.before', ['km' => $q->distance($item->about->rideKm)]),
+                $item->late => $this->translator->say('next.late'),
+                $item->byS !== null => $this->translator->say('next.by', ['time' => $q->time($item->byS)]),
+                $item->kind === NextKind::Outrun && $item->about instanceof GoodUntil && $item->about->rideKm !== null => $this->translator->say('next.before', ['km' => $q->distance($item->about->rideKm)]),
                 default => '',
             },
         ];
@@ -115,8 +115,8 @@ final readonly class NextWords
     /** @return array<string, string|int|float> */
     private function parameters(NextItem $item): array
     {
-        $q = $this->voice->quantities;
-        $names = $this->voice->names;
+        $q = $this->translator->quantities;
+        $names = $this->translator->names;
         $chain = $item->chains[0] ?? null;
         $ids = array_map(fn(ChainState $c) => $c->chainId, $item->chains);
         $counts = $item->about instanceof ChainSupply || $item->about instanceof WaitingFiles || $item->kind === NextKind::Wipe;
@@ -143,8 +143,8 @@ final readonly class NextWords
             'rides' => count($item->rides),
             'ride_day' => $item->rides === [] ? '' : $q->day($item->rides[0]->moment->unixS),
             'event' => $chain->keptFor->event ?? '',
-            'event_day' => $chain?->keptFor === null ? '' : $this->voice->dayWord($chain->keptFor->on),
-            'dipped_after' => $chain?->keptFor?->dippedAfter === null ? '' : $this->voice->dayWord($chain->keptFor->dippedAfter),
+            'event_day' => $chain?->keptFor === null ? '' : $this->translator->dayWord($chain->keptFor->on),
+            'dipped_after' => $chain?->keptFor?->dippedAfter === null ? '' : $this->translator->dayWord($chain->keptFor->dippedAfter),
             'left_bare' => $chain?->dryness->bare === null ? '' : $q->hours(max(0.0, $chain->dryness->bare->hoursLeft)),
             'measured' => $chain?->wear->reading === null ? '' : $q->day($chain->wear->reading->moment->unixS),
             'ride_km' => $q->distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $item->rides))),
@@ -154,17 +154,17 @@ final readonly class NextWords
     /** @return array<string, string> what only its kind knows; the rest of what a sentence may ask for is empty */
     private function details(NextItem $item): array
     {
-        $q = $this->voice->quantities;
-        $names = $this->voice->names;
+        $q = $this->translator->quantities;
+        $names = $this->translator->names;
         $about = $item->about;
 
         return match (true) {
             $about instanceof GoodUntil => [
                 'ride' => $about->rideKm === null ? '' : $q->distance($about->rideKm),
                 'weekly' => $q->distance($about->weeklyKm),
-                'day' => $this->voice->dayWord($about->date),
+                'day' => $this->translator->dayWord($about->date),
             ],
-            $about instanceof OpenJob => ['step' => (new JobWords($this->voice))->title($about)],
+            $about instanceof OpenJob => ['step' => (new JobWords($this->translator))->title($about)],
             $about instanceof JarState => ['jar' => $names->jar($about->jarId), 'cleanings' => (string) $about->cleanings],
             $about instanceof BathState => [
                 'pot' => $names->pot($about->potId),
@@ -178,12 +178,12 @@ final readonly class NextWords
                 'high' => $q->number(max(0.0, $about->nowP90), 2),
             ],
             $about instanceof PotOfPlan => [
-                'pot_time' => ($words = new AheadWords($this->voice, $about->plan))->minutes($words->potMinutes($about->pot)),
-                'plan_end' => $this->voice->dayWord($about->plan->date($about->plan->terms->days - 1)),
+                'pot_time' => ($words = new PlanWords($this->translator, $about->plan))->minutes($words->potMinutes($about->pot)),
+                'plan_end' => $this->translator->dayWord($about->plan->date($about->plan->terms->days - 1)),
             ],
-            $about instanceof DripOfPlan => ['drip_day' => $this->voice->dayWord($about->plan->date($about->drip->day))],
+            $about instanceof DripOfPlan => ['drip_day' => $this->translator->dayWord($about->plan->date($about->drip->day))],
             $about instanceof ChainSupply => [
-                'short' => $about->shortOn === null ? '' : $this->voice->dayWord($about->shortOn),
+                'short' => $about->shortOn === null ? '' : $this->translator->dayWord($about->shortOn),
                 'wanted' => trans_choice('wear.supply.wanted', $about->wanted),
             ],
             default => [],

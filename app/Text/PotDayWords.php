@@ -14,7 +14,7 @@ use Dripel\Core\PotDay\PotWarning;
 /** A pot day in sentences: the steps of the job, what to look for, what to be minded, and what could go wrong. */
 final readonly class PotDayWords
 {
-    public function __construct(private Voice $voice) {}
+    public function __construct(private Translator $translator) {}
 
     /** @return array{title: string, text: string, again: array{title: string, text: string}|null, cautions: list<string>, subject: string, question: array{yes: string, no: string}|null} */
     public function step(JobStep $step, PotDayTerms $terms): array
@@ -28,27 +28,27 @@ final readonly class PotDayWords
         };
 
         return [
-            'title' => $this->voice->say("pot_day.step.{$step->code}.title", $parameters),
-            'text' => $this->voice->say("pot_day.text.{$variant}", $parameters),
-            'again' => $step->code !== PotDayPlan::SMEAR ? null : ['title' => $this->voice->say('pot_day.step.smear.title'), 'text' => $this->smearAgain($step)],
-            'cautions' => array_map(fn(string $code) => $this->voice->say("pot_day.caution.{$code}"), $this->cautions($step->code, $terms)),
-            'subject' => $step->chains === [] ? '' : $this->voice->names->chains($step->chains),
-            'question' => $step->againFrom === null ? null : ['yes' => $this->voice->say('pot_day.smear.yes'), 'no' => $this->voice->say('pot_day.smear.no')],
+            'title' => $this->translator->say("pot_day.step.{$step->code}.title", $parameters),
+            'text' => $this->translator->say("pot_day.text.{$variant}", $parameters),
+            'again' => $step->code !== PotDayPlan::SMEAR ? null : ['title' => $this->translator->say('pot_day.step.smear.title'), 'text' => $this->smearAgain($step)],
+            'cautions' => array_map(fn(string $code) => $this->translator->say("pot_day.caution.{$code}"), $this->cautions($step->code, $terms)),
+            'subject' => $step->chains === [] ? '' : $this->translator->names->chains($step->chains),
+            'question' => $step->againFrom === null ? null : ['yes' => $this->translator->say('pot_day.smear.yes'), 'no' => $this->translator->say('pot_day.smear.no')],
         ];
     }
 
     /** What a step is called where there is no room for more. */
     public function title(string $code): string
     {
-        return $this->voice->say("pot_day.step.{$code}.title", ['chains' => '']);
+        return $this->translator->say("pot_day.step.{$code}.title", ['chains' => '']);
     }
 
     public function warning(PotWarning $warning, PotDayPlan $plan, int $startS): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $pot = $plan->terms->pot;
 
-        return $this->voice->say("pot_day.warning.{$warning->value}", [
+        return $this->translator->say("pot_day.warning.{$warning->value}", [
             'power' => $q->number($pot->powerW),
             'end' => $q->temperature((float) $pot->course()->equilibriumC()),
             'target' => $q->temperature($pot->targetC),
@@ -62,11 +62,11 @@ final readonly class PotDayWords
     /** @return array<string, string> */
     private function parameters(JobStep $step, PotDayTerms $terms): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $celsius = fn(string $key): string => is_numeric($step->about[$key] ?? null) ? $q->temperature((float) $step->about[$key]) : '';
 
         return [
-            'chains' => $this->voice->names->chains($step->chains),
+            'chains' => $this->translator->names->chains($step->chains),
             'power' => $q->number((float) ($step->about['power_w'] ?? $terms->pot->powerW)),
             'target' => $q->temperature($terms->pot->targetC),
             'limit' => $q->temperature($terms->limitC),
@@ -75,10 +75,10 @@ final readonly class PotDayWords
             'least' => $step->seconds === null ? '' : $q->seconds($step->seconds),
             'warm' => is_numeric($step->about['chain_s'] ?? null) ? $q->seconds((int) ceil((float) $step->about['chain_s'])) : '',
             'oil' => $step->code !== PotDayPlan::SMEAR ? '' : $this->oil($step, 1),
-            'link' => $step->code !== PotDayPlan::IN ? '' : $this->voice->say(($step->about['link_in'] ?? false) === true ? 'pot_day.link_in' : 'pot_day.link_out'),
-            'jar' => is_int($step->about['jar'] ?? null) ? $this->voice->names->jar($step->about['jar']) : $this->voice->say('pot_day.fresh_jar', ['ml' => $q->volume((float) ($step->about['volume_ml'] ?? 0.0))]),
+            'link' => $step->code !== PotDayPlan::IN ? '' : $this->translator->say(($step->about['link_in'] ?? false) === true ? 'pot_day.link_in' : 'pot_day.link_out'),
+            'jar' => is_int($step->about['jar'] ?? null) ? $this->translator->names->jar($step->about['jar']) : $this->translator->say('pot_day.fresh_jar', ['ml' => $q->volume((float) ($step->about['volume_ml'] ?? 0.0))]),
             'many' => trans_choice('pot_day.it_them', max(1, count($step->chains))),
-            'kind' => $this->voice->say("pot.caution.{$terms->kind->value}"),
+            'kind' => $this->translator->say("pot.caution.{$terms->kind->value}"),
         ];
     }
 
@@ -86,14 +86,14 @@ final readonly class PotDayWords
     {
         $second = $this->oil($step, 2);
 
-        return $second === '' ? $this->voice->say('pot_day.smear.enough') : $this->voice->say('pot_day.smear.again', ['oil' => $this->oil($step, 1), 'second' => $second]);
+        return $second === '' ? $this->translator->say('pot_day.smear.enough') : $this->translator->say('pot_day.smear.again', ['oil' => $this->oil($step, 1), 'second' => $second]);
     }
 
     private function oil(JobStep $step, int $round): string
     {
         $grams = PotDayRecord::oilG((string) $step->about['oil_g'], $round);
 
-        return $grams === null ? '' : $this->voice->quantities->mass($grams);
+        return $grams === null ? '' : $this->translator->quantities->mass($grams);
     }
 
     /** @return list<string> the most dangerous first */

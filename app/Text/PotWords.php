@@ -24,25 +24,25 @@ use Dripel\Core\Pot\PotHeatResult;
  */
 final readonly class PotWords
 {
-    public function __construct(private Voice $voice) {}
+    public function __construct(private Translator $translator) {}
 
     /** @return HeatView */
     public function heat(BathState $bath, PotHeatInput $in, PotHeatResult $heat, ?string $by): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $minutes = fn(?float $value): string => $value === null ? '' : $q->hours($value / 60);
         $figures = [
             'liquid' => $minutes($heat->minutesToLiquid), 'hot' => $minutes($heat->minutesToTarget), 'target' => $q->temperature($in->targetC),
             'limit' => $q->temperature($bath->limitC), 'end' => $heat->equilibriumC === null ? '' : $q->temperature($heat->equilibriumC), 'power' => $q->number($in->powerW),
         ];
-        $say = fn(string $code, array $more = []): string => $this->voice->say("pot.heat.{$code}", $more + $figures);
+        $say = fn(string $code, array $more = []): string => $this->translator->say("pot.heat.{$code}", $more + $figures);
 
         return [
             'lines' => array_values(array_filter([
                 $heat->minutesToLiquid === null ? null : $say($heat->minutesToLiquid > 0.0 ? 'liquid' : 'liquid_now'),
                 $heat->minutesToTarget === null ? null : $say('hot'),
                 $by === null || $heat->minutesToTarget === null ? null : $say('plug_in', ['by' => $by, 'at' => $q->time($this->byS($by) - (int) ceil(60 * $heat->minutesToTarget))]),
-                $say('reckoned', ['wax' => $q->mass($in->waxG), 'room' => $q->temperature($in->ambientC), 'loss' => $q->number($in->lossWPerK, 1)]),
+                $say('worked_out', ['wax' => $q->mass($in->waxG), 'room' => $q->temperature($in->ambientC), 'loss' => $q->number($in->lossWPerK, 1)]),
             ])),
             'warnings' => array_values(array_filter([
                 $heat->minutesToLiquid === null ? $say('never_melts') : ($heat->minutesToTarget === null ? $say('never_hot') : null),
@@ -58,9 +58,9 @@ final readonly class PotWords
     /** The next time that the clock shows it. */
     private function byS(string $by): int
     {
-        $today = LocalDay::of($this->voice->nowS, $this->voice->zone());
-        $at = fn(LocalDay $day): int => (new DateTimeImmutable("{$day->date} {$by}", $this->voice->zone()))->getTimestamp();
+        $today = LocalDay::of($this->translator->nowS, $this->translator->zone());
+        $at = fn(LocalDay $day): int => (new DateTimeImmutable("{$day->date} {$by}", $this->translator->zone()))->getTimestamp();
 
-        return $at($today) > $this->voice->nowS ? $at($today) : $at($today->plus(1));
+        return $at($today) > $this->translator->nowS ? $at($today) : $at($today->plus(1));
     }
 }

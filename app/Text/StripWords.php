@@ -16,24 +16,24 @@ use Dripel\Core\Strip\StepKind;
 /** Stripping in words: solvents with their dangers, schools, and the steps of a job. */
 final readonly class StripWords
 {
-    public function __construct(private Voice $voice) {}
+    public function __construct(private Translator $translator) {}
 
     public function solvent(Solvent $solvent): string
     {
-        return $this->voice->say("strip.solvent.{$solvent->value}");
+        return $this->translator->say("strip.solvent.{$solvent->value}");
     }
 
     /** The name of a school by its code; a protocol of one's own is its own name. */
     public function school(string $codeOrName): string
     {
-        $known = $this->voice->say("strip.protocol.{$codeOrName}.name");
+        $known = $this->translator->say("strip.protocol.{$codeOrName}.name");
 
         return str_starts_with($known, 'strip.protocol.') ? $codeOrName : $known;
     }
 
     public function reason(string $code): string
     {
-        $known = $this->voice->say("strip.protocol.{$code}.reason");
+        $known = $this->translator->say("strip.protocol.{$code}.reason");
 
         return str_starts_with($known, 'strip.protocol.') ? '' : $known;
     }
@@ -43,12 +43,12 @@ final readonly class StripWords
     {
         $flash = $flashC ?? $solvent->flashC();
         if ($flash === null) {
-            return $this->voice->say($solvent->flammable() || $solvent->isStocked() ? 'strip.hazard.sheet' : 'strip.hazard.water');
+            return $this->translator->say($solvent->flammable() || $solvent->isStocked() ? 'strip.hazard.sheet' : 'strip.hazard.water');
         }
         $class = $hazard?->class;
 
-        return $this->voice->say($class === null ? 'strip.hazard.none' : 'strip.hazard.known', [
-            'flash' => $this->voice->quantities->temperature($flash),
+        return $this->translator->say($class === null ? 'strip.hazard.none' : 'strip.hazard.known', [
+            'flash' => $this->translator->quantities->temperature($flash),
             'category' => (string) ($class->value ?? ''),
             'signal' => $class?->signal() ?? '',
             'statement' => lcfirst($class?->statement() ?? ''),
@@ -58,8 +58,8 @@ final readonly class StripWords
     /** @param array<string, float> $ml by solvent: "600 ml white spirit and 400 ml methylated spirit" */
     public function volumes(array $ml): string
     {
-        return $this->voice->names->list(array_map(
-            fn(string $solvent, float $volume) => $this->voice->quantities->volume($volume).' '.$this->solvent(Solvent::from($solvent)),
+        return $this->translator->names->list(array_map(
+            fn(string $solvent, float $volume) => $this->translator->quantities->volume($volume).' '.$this->solvent(Solvent::from($solvent)),
             array_keys($ml),
             array_values($ml),
         ));
@@ -73,7 +73,7 @@ final readonly class StripWords
             $solvent->isStocked() && $ml[$solvent->value] = $protocol->volumeMl($solvent);
         }
 
-        return $this->voice->say('strip.takes', ['volumes' => $this->volumes($ml), 'time' => $this->voice->quantities->seconds($protocol->timedS())]);
+        return $this->translator->say('strip.takes', ['volumes' => $this->volumes($ml), 'time' => $this->translator->quantities->seconds($protocol->timedS())]);
     }
 
     /** @return list<string> a protocol as it is written on paper, step by step */
@@ -84,16 +84,16 @@ final readonly class StripWords
 
     private function line(ProtocolStep $step): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         if (! $step->kind->isBath() || $step->solvent === null) {
-            return ucfirst($this->voice->say("strip.card.{$step->kind->value}", ['time' => $q->seconds((int) $step->seconds)]));
+            return ucfirst($this->translator->say("strip.card.{$step->kind->value}", ['time' => $q->seconds((int) $step->seconds)]));
         }
 
-        return $this->voice->say('strip.card.bath', [
+        return $this->translator->say('strip.card.bath', [
             'ml' => $q->volume((float) $step->volumeMl),
-            'solvent' => $this->solvent($step->solvent).$this->voice->say("strip.card.kind.{$step->kind->value}"),
-            'moves' => implode(', ', array_map(fn(Move $move) => $this->voice->say("strip.card.{$move->kind->value}", ['time' => $q->seconds($move->seconds)]), $step->moves)),
-        ]).($step->untilClear ? $this->voice->say('strip.card.until_clear') : '');
+            'solvent' => $this->solvent($step->solvent).$this->translator->say("strip.card.kind.{$step->kind->value}"),
+            'moves' => implode(', ', array_map(fn(Move $move) => $this->translator->say("strip.card.{$move->kind->value}", ['time' => $q->seconds($move->seconds)]), $step->moves)),
+        ]).($step->untilClear ? $this->translator->say('strip.card.until_clear') : '');
     }
 
     /**
@@ -110,26 +110,26 @@ final readonly class StripWords
         }
         $kind = (string) ($step->about['kind'] ?? '');
         $code = $step->code === 'brush' && $kind === StepKind::Scrub->value ? 'scrub' : $step->code;
-        $text = $this->voice->say($step->code === 'check' && $dripOnly ? 'strip.step.check.drip' : "strip.step.{$code}.text", ['chains' => $this->voice->names->chains($chains)]);
+        $text = $this->translator->say($step->code === 'check' && $dripOnly ? 'strip.step.check.drip' : "strip.step.{$code}.text", ['chains' => $this->translator->names->chains($chains)]);
         $more = match (true) {
-            $step->code === 'rest' && $step->leavable() => $this->voice->say('strip.step.rest.leave'),
-            $step->code === 'look' => $this->voice->say('strip.step.look.after'),
-            $step->code === 'lift' && ($step->about['jar'] ?? null) === null && Solvent::from((string) $step->about['solvent'])->isStocked() => $this->voice->say('strip.step.lift.fresh', ['into' => $this->into($step)]),
+            $step->code === 'rest' && $step->leavable() => $this->translator->say('strip.step.rest.leave'),
+            $step->code === 'look' => $this->translator->say('strip.step.look.after'),
+            $step->code === 'lift' && ($step->about['jar'] ?? null) === null && Solvent::from((string) $step->about['solvent'])->isStocked() => $this->translator->say('strip.step.lift.fresh', ['into' => $this->into($step)]),
             default => '',
         };
 
-        return ['title' => $this->voice->say("strip.step.{$code}.title"), 'text' => trim("{$text} {$more}"), 'again' => null];
+        return ['title' => $this->translator->say("strip.step.{$code}.title"), 'text' => trim("{$text} {$more}"), 'again' => null];
     }
 
     /** @return array{title: string, text: string, again: array{title: string, text: string}} */
     private function open(JobStep $step): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $solvent = Solvent::from((string) $step->about['solvent']);
         $kind = StepKind::from((string) $step->about['kind']);
         $parameters = [
             'bath' => (string) $step->about['bath'], 'baths' => (string) $step->about['baths'], 'ml' => $q->volume((float) $step->about['volume_ml']), 'fresh' => $q->volume((float) $step->about['fresh_ml']),
-            'solvent' => $this->solvent($solvent), 'jar' => $this->voice->names->jar(is_int($step->about['jar'] ?? null) ? $step->about['jar'] : null), 'into' => $solvent->isStocked() ? $this->into($step) : '',
+            'solvent' => $this->solvent($solvent), 'jar' => $this->translator->names->jar(is_int($step->about['jar'] ?? null) ? $step->about['jar'] : null), 'into' => $solvent->isStocked() ? $this->into($step) : '',
         ];
         $how = match (true) {
             $kind !== StepKind::Bath => $kind->value,
@@ -138,9 +138,9 @@ final readonly class StripWords
         };
 
         return [
-            'title' => $this->voice->say('strip.step.open.title', $parameters),
-            'text' => $this->voice->say("strip.step.open.{$how}", $parameters),
-            'again' => ['title' => $this->voice->say('strip.step.open.again_title'), 'text' => $this->voice->say('strip.step.open.again', $parameters)],
+            'title' => $this->translator->say('strip.step.open.title', $parameters),
+            'text' => $this->translator->say("strip.step.open.{$how}", $parameters),
+            'again' => ['title' => $this->translator->say('strip.step.open.again_title'), 'text' => $this->translator->say('strip.step.open.again', $parameters)],
         ];
     }
 
@@ -149,14 +149,14 @@ final readonly class StripWords
         $into = $step->about['into'] ?? null;
 
         return is_int($into)
-            ? $this->voice->say('strip.step.open.into', ['jar' => $this->voice->names->jar($into)])
-            : $this->voice->say('strip.step.open.into_nothing');
+            ? $this->translator->say('strip.step.open.into', ['jar' => $this->translator->names->jar($into)])
+            : $this->translator->say('strip.step.open.into_nothing');
     }
 
     /** What a job's step is called where there is no room for more. */
     public function title(string $code): string
     {
-        return $code === 'open' ? $this->voice->say('strip.step.open.short') : $this->voice->say("strip.step.{$code}.title");
+        return $code === 'open' ? $this->translator->say('strip.step.open.short') : $this->translator->say("strip.step.{$code}.title");
     }
 
     /** @return list<string> what is to be minded at a step, the most dangerous first */
@@ -176,12 +176,12 @@ final readonly class StripWords
             default => ['air', 'gloves', 'waste'],
         };
 
-        return array_map(fn(string $code) => $this->voice->say("strip.caution.{$code}"), $codes);
+        return array_map(fn(string $code) => $this->translator->say("strip.caution.{$code}"), $codes);
     }
 
     /** @param list<Supply> $supplies of which no price is known; empty: nothing to say */
     public function unpriced(array $supplies): string
     {
-        return $supplies === [] ? '' : $this->voice->say('strip.unpriced', ['supplies' => $this->voice->names->list(array_map(fn(Supply $supply) => $this->voice->say("strip.supply.{$supply->value}"), $supplies))]);
+        return $supplies === [] ? '' : $this->translator->say('strip.unpriced', ['supplies' => $this->translator->names->list(array_map(fn(Supply $supply) => $this->translator->say("strip.supply.{$supply->value}"), $supplies))]);
     }
 }

@@ -44,12 +44,12 @@ use Dripel\Core\Wear\WearVerdict;
  */
 final readonly class WearWords
 {
-    public function __construct(private Voice $voice) {}
+    public function __construct(private Translator $translator) {}
 
     /** @return list<string> */
     public function sentences(ChainForecast $forecast): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $result = $forecast->result;
         $parameters = [
             'mean' => $this->pct($result->nowMean), 'p10' => $this->pct($result->nowP10), 'p90' => $this->pct($result->nowP90), 'limit' => $q->mark($forecast->input->limitPct),
@@ -58,7 +58,7 @@ final readonly class WearWords
             'at' => $result->nextMeasurementKm === null ? '' : $this->about($result->nextMeasurementKm),
             'ahead' => $result->nextMeasurementKm === null ? '' : $this->about($result->nextMeasurementKm - $forecast->input->nowKm),
         ];
-        $say = fn(string $code): string => $this->voice->say("wear.{$code}", $parameters);
+        $say = fn(string $code): string => $this->translator->say("wear.{$code}", $parameters);
 
         if ($result->verdict === WearVerdict::Retire) {
             // Its last reading alone may say so, whatever was believed before.
@@ -80,40 +80,40 @@ final readonly class WearWords
     /** Where the belief and the limit come from. */
     public function why(ChainForecast $forecast, ChainState $chain, OwnChains $own): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $prior = $forecast->input->prior;
-        $bikeId = $this->voice->settings->home($chain->chainId, $this->voice->nowS) ?? 0;
+        $bikeId = $this->translator->settings->home($chain->chainId, $this->translator->nowS) ?? 0;
 
         return implode(' ', array_filter([
             trans_choice('wear.why', count($forecast->input->readings), [
                 'rate' => $q->number($prior->rateMedian ?? 0.0, 3), 'interval' => $q->distance($forecast->intervalKm), 'limit' => $q->mark($chain->terms->limitPct),
                 'factor' => $q->number(exp($prior->rateLogSd ?? 0.0), 1),
             ]),
-            $own->count() ? $this->voice->say('wear.why_own', ['count' => (string) $own->chains, 'times' => $this->times($own->logFactor)]) : '',
-            $this->voice->say('wear.why_limit', ['limit' => $q->mark($chain->terms->limitPct), 'school' => $this->voice->say('schools.'.$this->voice->settings->limitSchool($bikeId, $this->voice->nowS)->value.'.reason')]),
+            $own->count() ? $this->translator->say('wear.why_own', ['count' => (string) $own->chains, 'times' => $this->times($own->logFactor)]) : '',
+            $this->translator->say('wear.why_limit', ['limit' => $q->mark($chain->terms->limitPct), 'school' => $this->translator->say('schools.'.$this->translator->settings->limitSchool($bikeId, $this->translator->nowS)->value.'.reason')]),
         ]));
     }
 
     /** How the chains of a rider wear against the house rule. */
     public function times(float $logFactor): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return match (true) {
-            abs($logFactor) < 0.05 => $this->voice->say('wear.as_expected'),
-            $logFactor > 0 => $this->voice->say('wear.faster', ['times' => $q->number(exp($logFactor), 1)]),
-            default => $this->voice->say('wear.slower', ['times' => $q->number(exp(-$logFactor), 1)]),
+            abs($logFactor) < 0.05 => $this->translator->say('wear.as_expected'),
+            $logFactor > 0 => $this->translator->say('wear.faster', ['times' => $q->number(exp($logFactor), 1)]),
+            default => $this->translator->say('wear.slower', ['times' => $q->number(exp(-$logFactor), 1)]),
         };
     }
 
     /** What a reading says by itself. */
     public function reads(WearReadingResult $reading): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return $reading->valuePct !== null
-            ? $this->voice->say('wear.reads.value', ['value' => $q->number($reading->valuePct, 2), 'sigma' => $q->number((float) $reading->sigmaPct, 2)])
-            : $this->voice->say('wear.reads.'.($reading->lowerPct === null ? 'below' : ($reading->upperPct === null ? 'above' : 'between')), [
+            ? $this->translator->say('wear.reads.value', ['value' => $q->number($reading->valuePct, 2), 'sigma' => $q->number((float) $reading->sigmaPct, 2)])
+            : $this->translator->say('wear.reads.'.($reading->lowerPct === null ? 'below' : ($reading->upperPct === null ? 'above' : 'between')), [
                 'lower' => $q->mark((float) $reading->lowerPct), 'upper' => $q->mark((float) $reading->upperPct),
             ]);
     }
@@ -122,33 +122,33 @@ final readonly class WearWords
     {
         return match ($agree) {
             SpotsAgree::One => null,
-            SpotsAgree::Even => $this->voice->say($spreadPct === null ? 'wear.spots.even_seats' : 'wear.spots.even', ['spread' => $this->pct($spreadPct ?? 0.0)]),
-            SpotsAgree::Uneven => $this->voice->say($spreadPct === null ? 'wear.spots.uneven_seats' : 'wear.spots.uneven', ['spread' => $this->pct($spreadPct ?? 0.0)]),
+            SpotsAgree::Even => $this->translator->say($spreadPct === null ? 'wear.spots.even_seats' : 'wear.spots.even', ['spread' => $this->pct($spreadPct ?? 0.0)]),
+            SpotsAgree::Uneven => $this->translator->say($spreadPct === null ? 'wear.spots.uneven_seats' : 'wear.spots.uneven', ['spread' => $this->pct($spreadPct ?? 0.0)]),
         };
     }
 
     /** Of a chain of which nobody knows how far it went: only what the reading says. */
     public function verdictAlone(WearReadingResult $reading, ChainState $chain): string
     {
-        return $this->voice->say($reading->reaches($chain->terms->limitPct) ? 'wear.alone.retire' : 'wear.alone.keep', ['limit' => $this->voice->quantities->mark($chain->terms->limitPct)]);
+        return $this->translator->say($reading->reaches($chain->terms->limitPct) ? 'wear.alone.retire' : 'wear.alone.keep', ['limit' => $this->translator->quantities->mark($chain->terms->limitPct)]);
     }
 
     /** The wear now beside the limit: "about 0.24 of 0.5 %". */
     public function now(WearForecastResult $result, float $limitPct): string
     {
-        return $this->voice->say('wear.now_of', ['mean' => $this->pct($result->nowMean), 'p10' => $this->pct($result->nowP10), 'p90' => $this->pct($result->nowP90), 'limit' => $this->voice->quantities->mark($limitPct)]);
+        return $this->translator->say('wear.now_of', ['mean' => $this->pct($result->nowMean), 'p10' => $this->pct($result->nowP10), 'p90' => $this->pct($result->nowP90), 'limit' => $this->translator->quantities->mark($limitPct)]);
     }
 
     public function even(?EvenWear $even): ?string
     {
-        return $even === null ? null : $this->voice->say('wear.even.'.match (true) {
+        return $even === null ? null : $this->translator->say('wear.even.'.match (true) {
             $even->even() => 'even',
             $even->ready === $even->least => 'ride',
             $even->ready === null, $even->ready === $even->most => 'dip',
             default => 'ride_then',
         }, [
-            'ready' => $even->ready === null ? '' : $this->voice->names->chain($even->ready->chainId),
-            'least' => $this->voice->names->chain($even->least->chainId), 'most' => $this->voice->names->chain($even->most->chainId), 'apart' => $this->pct($even->apartPct),
+            'ready' => $even->ready === null ? '' : $this->translator->names->chain($even->ready->chainId),
+            'least' => $this->translator->names->chain($even->least->chainId), 'most' => $this->translator->names->chain($even->most->chainId), 'apart' => $this->pct($even->apartPct),
         ]);
     }
 
@@ -159,21 +159,21 @@ final readonly class WearWords
         return trans_choice("wear.supply.{$code}", $supply->inUse, [
             'wanted' => trans_choice('wear.supply.wanted', $supply->wanted), 'by' => $this->farDay($supply->buyBy),
             'short' => $this->farDay($supply->shortOn),
-            'chain' => $supply->goes === null ? '' : $this->voice->names->chain($supply->goes->chainId),
+            'chain' => $supply->goes === null ? '' : $this->translator->names->chain($supply->goes->chainId),
         ]);
     }
 
     /** @return array{string, string} the advice and its reason */
     public function advice(BikeAdvice $advice): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $parameters = [
             'interval' => $this->about($advice->intervalKm), 'lives' => $this->about($advice->lifeKm()), 'times' => $this->times($advice->wear->logFactor), 'floor' => $q->distance($advice::FLOOR_KM),
             'life' => $advice->input->targetLifeKm === null ? '' : $q->distance($advice->input->targetLifeKm),
         ];
 
         return [
-            $this->voice->say('wear.advice.interval', $parameters),
+            $this->translator->say('wear.advice.interval', $parameters),
             implode(' ', array_filter([
                 trans_choice('wear.advice.'.match (true) {
                     $advice->result->because === AdviseBecause::Noise => 'noise',
@@ -181,7 +181,7 @@ final readonly class WearWords
                     $advice->result->because === AdviseBecause::Cap => 'cap',
                     default => 'wear',
                 }, $advice->wear->enough ? $advice->wear->chains : 0, $parameters),
-                $advice->outside() && $advice->wear->enough ? $this->voice->say('wear.advice.outside') : '',
+                $advice->outside() && $advice->wear->enough ? $this->translator->say('wear.advice.outside') : '',
                 $advice->wear->enough ? '' : $this->missing($advice->wear),
             ])),
         ];
@@ -190,7 +190,7 @@ final readonly class WearWords
     /** What a bike lacks before its wear says anything of its interval. */
     public function missing(BikeWear $wear): string
     {
-        return trans_choice('wear.advice.missing', $wear->chains, ['fewest' => (string) OwnChains::FEWEST, 'readings' => (string) ChainRate::ALONE_READINGS, 'over' => $this->voice->quantities->distance(ChainRate::ALONE_KM)]);
+        return trans_choice('wear.advice.missing', $wear->chains, ['fewest' => (string) OwnChains::FEWEST, 'readings' => (string) ChainRate::ALONE_READINGS, 'over' => $this->translator->quantities->distance(ChainRate::ALONE_KM)]);
     }
 
     /** @return list<string> when a bike's chains get loud, how sure that is, and by season where that is known */
@@ -207,17 +207,17 @@ final readonly class WearWords
     /** What an instrument is called, and how well it reads. */
     public function instrument(Instrument $instrument): string
     {
-        return $instrument->id === null ? $this->voice->say("wear.instrument.usual.{$instrument->kind->value}") : $this->voice->settings->text(SettingKey::InstrumentName, $instrument->id);
+        return $instrument->id === null ? $this->translator->say("wear.instrument.usual.{$instrument->kind->value}") : $this->translator->settings->text(SettingKey::InstrumentName, $instrument->id);
     }
 
     public function reading(Instrument $instrument): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
-        return $this->voice->say("wear.instrument.about.{$instrument->kind->value}", [
-            'marks' => $this->voice->names->list(array_map($q->mark(...), $instrument->marks)), 'pitches' => (string) $instrument->pitches,
+        return $this->translator->say("wear.instrument.about.{$instrument->kind->value}", [
+            'marks' => $this->translator->names->list(array_map($q->mark(...), $instrument->marks)), 'pitches' => (string) $instrument->pitches,
             'sigma' => $q->number($instrument->sigmaPct() ?? 0.0, 2), 'zero' => $q->number($instrument->zeroPct, 2),
-        ]).($instrument->id === null && $instrument->kind !== InstrumentKind::DropIn ? ' '.$this->voice->say('wear.instrument.house') : '');
+        ]).($instrument->id === null && $instrument->kind !== InstrumentKind::DropIn ? ' '.$this->translator->say('wear.instrument.house') : '');
     }
 
     /** Why 46 pitches and not 24. */
@@ -225,9 +225,9 @@ final readonly class WearWords
     {
         $rule = Instrument::usual(InstrumentKind::Ruler);
 
-        return $this->voice->say('wear.instrument.pitches', [
-            'long' => (string) Instrument::PITCHES, 'long_sigma' => $this->voice->quantities->number((float) $rule->sigmaPct(), 2),
-            'short' => (string) Instrument::SHORT_PITCHES, 'short_sigma' => $this->voice->quantities->number((float) $rule->sigmaPct(Instrument::SHORT_PITCHES), 2),
+        return $this->translator->say('wear.instrument.pitches', [
+            'long' => (string) Instrument::PITCHES, 'long_sigma' => $this->translator->quantities->number((float) $rule->sigmaPct(), 2),
+            'short' => (string) Instrument::SHORT_PITCHES, 'short_sigma' => $this->translator->quantities->number((float) $rule->sigmaPct(Instrument::SHORT_PITCHES), 2),
         ]);
     }
 
@@ -240,8 +240,8 @@ final readonly class WearWords
     public function partWarning(PartWear $wear): ?string
     {
         return match (true) {
-            $wear->pastLimitKm > 0.0 => $this->voice->say('wear.part.past', ['km' => $this->voice->quantities->distance(max(1.0, $wear->pastLimitKm))]),
-            $wear->mayMakeSkip() => $this->voice->say('wear.part.old'),
+            $wear->pastLimitKm > 0.0 => $this->translator->say('wear.part.past', ['km' => $this->translator->quantities->distance(max(1.0, $wear->pastLimitKm))]),
+            $wear->mayMakeSkip() => $this->translator->say('wear.part.old'),
             default => null,
         };
     }
@@ -249,20 +249,20 @@ final readonly class WearWords
     /** @return list<array{name: string, value: string}> the life of a chain in figures */
     public function life(ChainLife $life, ChainState $chain, ?int $endS): array
     {
-        $q = $this->voice->quantities;
-        $money = fn(?int $minor): string => $minor === null ? $this->voice->say('wear.life.no_price') : $q->money($minor);
+        $q = $this->translator->quantities;
+        $money = fn(?int $minor): string => $minor === null ? $this->translator->say('wear.life.no_price') : $q->money($minor);
         $lines = [
             'km' => $q->ridden($life->km),
             'rides' => (string) $life->rides,
             'dips' => $life->topUps === 0 ? (string) $life->dips : trans_choice('wear.life.and_topups', $life->topUps, ['dips' => (string) $life->dips]),
             'days' => $life->firstS === null ? null : trans_choice('wear.life.for_days', max(1, (int) round((($endS ?? $chain->nowS) - $life->firstS) / 86400)), ['from' => $q->date($life->firstS, 'd MMM y')]),
-            'wear' => (new ChainWords($this->voice))->elongation($chain->wear->result),
-            'cost' => $life->totalMinor() === null && ! $life->cameUsed ? $this->voice->say('wear.life.no_price') : $this->voice->say('wear.life.parts', ['total' => $money($life->totalMinor()), 'chain' => $life->cameUsed ? $this->voice->say('wear.life.paid_before') : $money($life->chainMinor), 'links' => $money($life->linksMinor), 'wax' => $money($life->waxMinor), 'drip' => $life->topUps === 0 ? '' : $this->voice->say('wear.life.drip', ['drip' => $money($life->dripMinor)])]),
+            'wear' => (new ChainWords($this->translator))->elongation($chain->wear->result),
+            'cost' => $life->totalMinor() === null && ! $life->cameUsed ? $this->translator->say('wear.life.no_price') : $this->translator->say('wear.life.parts', ['total' => $money($life->totalMinor()), 'chain' => $life->cameUsed ? $this->translator->say('wear.life.paid_before') : $money($life->chainMinor), 'links' => $money($life->linksMinor), 'wax' => $money($life->waxMinor), 'drip' => $life->topUps === 0 ? '' : $this->translator->say('wear.life.drip', ['drip' => $money($life->dripMinor)])]),
             'per' => $life->per1000KmMinor() === null ? null : $q->money($life->per1000KmMinor()),
         ];
 
         return array_map(
-            fn(string $name, string $value) => ['name' => $this->voice->say("wear.life.{$name}", ['distance' => $q->distance(1000)]), 'value' => $value],
+            fn(string $name, string $value) => ['name' => $this->translator->say("wear.life.{$name}", ['distance' => $q->distance(1000)]), 'value' => $value],
             array_keys(array_filter($lines, fn(?string $value) => $value !== null)),
             array_filter($lines, fn(?string $value) => $value !== null),
         );
@@ -275,14 +275,14 @@ final readonly class WearWords
             return '';
         }
 
-        return $date < LocalDay::of($this->voice->nowS, $this->voice->zone())->plus(180)->date
-            ? $this->voice->dayWord($date)
-            : $this->voice->quantities->date(LocalDay::named($date, $this->voice->zone())->startS(), 'MMMM y');
+        return $date < LocalDay::of($this->translator->nowS, $this->translator->zone())->plus(180)->date
+            ? $this->translator->dayWord($date)
+            : $this->translator->quantities->date(LocalDay::named($date, $this->translator->zone())->startS(), 'MMMM y');
     }
 
     private function pct(float $value): string
     {
-        return $this->voice->quantities->number(max(0.0, $value), 2);
+        return $this->translator->quantities->number(max(0.0, $value), 2);
     }
 
     /** Two digits are all that such a figure bears. */
@@ -291,9 +291,9 @@ final readonly class WearWords
         if ($km === null) {
             return '';
         }
-        $shown = $this->voice->quantities->units->fromKm(max(0.0, $km));
+        $shown = $this->translator->quantities->units->fromKm(max(0.0, $km));
         $step = 10 ** max(1, (int) floor(log10(max(1.0, $shown))) - 1);
 
-        return $this->voice->quantities->number(round($shown / $step) * $step)."\u{a0}{$this->voice->quantities->units->distance}";
+        return $this->translator->quantities->number(round($shown / $step) * $step)."\u{a0}{$this->translator->quantities->units->distance}";
     }
 }

@@ -23,16 +23,16 @@ use Dripel\Core\Explain\WhyLine;
  */
 final readonly class WhyWords
 {
-    public function __construct(private Voice $voice) {}
+    public function __construct(private Translator $translator) {}
 
     /** @return WhyView */
     public function of(Why $why): array
     {
         return [
             'figure' => $why->figure,
-            'title' => $this->voice->say("why.title.{$why->figure}", ['value' => $this->value($why->value, $why->unit, $why->figure === 'left')]),
-            'formula' => $this->voice->say("why.formula.{$why->figure}"),
-            'source' => $this->voice->say("why.source.{$why->figure}"),
+            'title' => $this->translator->say("why.title.{$why->figure}", ['value' => $this->value($why->value, $why->unit, $why->figure === 'left')]),
+            'formula' => $this->translator->say("why.formula.{$why->figure}"),
+            'source' => $this->translator->say("why.source.{$why->figure}"),
             'value' => $why->value,
             'unit' => $why->unit,
             'lines' => array_map($this->line(...), $why->lines),
@@ -42,33 +42,33 @@ final readonly class WhyWords
     /** @return WhyLineView */
     private function line(WhyLine $line): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $p = $line->parameters;
         $left = is_numeric($p['left'] ?? null) ? (float) $p['left'] : null;
 
         return [
             'code' => $line->code,
-            'text' => $this->voice->say("why.line.{$line->code}", [
+            'text' => $this->translator->say("why.line.{$line->code}", [
                 'at' => is_numeric($p['at'] ?? null) ? $q->day((int) $p['at']) : '',
                 'km' => is_numeric($p['km'] ?? null) ? $q->distance((float) $p['km'], 1) : '',
                 'factor' => is_numeric($p['factor'] ?? null) ? $q->number((float) $p['factor'], 1) : '',
-                'condition' => is_string($p['condition'] ?? null) ? $this->voice->say("chain.condition.{$p['condition']}") : '',
+                'condition' => is_string($p['condition'] ?? null) ? $this->translator->say("chain.condition.{$p['condition']}") : '',
                 'limit' => is_numeric($p['limit'] ?? null) ? $q->hours((float) $p['limit']) : '',
                 'pitches' => (string) ($p['pitches'] ?? ''),
                 'zero' => is_numeric($p['zero'] ?? null) ? $q->percent((float) $p['zero']) : '',
-                'weekday' => is_numeric($p['weekday'] ?? null) ? $this->voice->weekday((int) $p['weekday'], 'EEEE') : '',
-                'date' => is_string($p['date'] ?? null) ? $this->voice->dayWord($p['date']) : '',
+                'weekday' => is_numeric($p['weekday'] ?? null) ? $this->translator->weekday((int) $p['weekday'], 'EEEE') : '',
+                'date' => is_string($p['date'] ?? null) ? $this->translator->dayWord($p['date']) : '',
             ]),
             'value' => $this->value($line->value, $line->unit, false),
             'number' => $line->value,
-            'left' => $left === null ? null : $this->voice->say('why.left_after', ['left' => $q->distance($left, 1)]),
-            'origin' => $this->voice->say("why.origin.{$line->origin->value}"),
+            'left' => $left === null ? null : $this->translator->say('why.left_after', ['left' => $q->distance($left, 1)]),
+            'origin' => $this->translator->say("why.origin.{$line->origin->value}"),
         ];
     }
 
     private function value(?float $value, string $unit, bool $floor): string
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return match (true) {
             $value === null => '—',

@@ -59,7 +59,7 @@ return [
         'about' => 'about :day',
         'rate' => ' at :km a week',
         'long' => 'Good for over eight weeks at :km a week',
-        'no_rides' => 'No rides lately to reckon with',
+        'no_rides' => 'No rides lately to work with',
         'no_wax' => 'No wax on it yet',
         'bare' => 'Bare steel: wax it before you ride',
         'unsure' => 'Nobody knows how much wax is left: ridden :km since its dip',

@@ -41,7 +41,7 @@ return [
     'record' => 'Topped up at :time, good for :km; dry at :ready.',
     'plan' => [
         'dose' => '{1} :drops drops, :ml: one a roller|[2,*] :drops drops, :ml: one a roller, in :count coats',
-        'uncounted' => 'Nobody counted its pitches: reckoned with :pitches, house rule.',
+        'uncounted' => 'Nobody counted its pitches: worked out with :pitches, house rule.',
         'bottle' => '{0} After it :bottle is as good as empty.|{1} :bottle does one more after it.|[2,*] :bottle does :count more after it.',
         'short' => ':bottle holds :left and this takes :ml. Have another at hand.',
         'ready' => 'Begun now it may be ridden from :ready.',

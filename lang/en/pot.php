@@ -30,7 +30,7 @@ return [
         'liquid_now' => 'It is liquid already.',
         'hot' => ':target after :hot.',
         'plug_in' => 'For :by be there and plug it in at :at: a reminder for somebody who stays, never a timer socket.',
-        'reckoned' => 'For :wax in a room of :room, lid on, losing :loss W for each degree (house rules).',
+        'worked_out' => 'For :wax in a room of :room, lid on, losing :loss W for each degree (house rules).',
         'never_melts' => 'On :power W it never melts: it would stay at :end. Take high, or less wax.',
         'never_hot' => 'On :power W it never reaches :target: it would stay at :end.',
         'target_too_hot' => ':target is above the limit of this wax, :limit.',

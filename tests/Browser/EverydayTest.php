@@ -60,7 +60,7 @@ it(
             $page->click('more-Heron')->click('catch_up-Heron')->fill('distance', '240');
             $date($page, 'from', '2026-11-20');
             $page
-                ->awaitText('reckoned', '240 km go to 6 days, 40.0 km each.')
+                ->awaitText('worked-out', '240 km go to 6 days, 40.0 km each.')
                 ->submit('catch-up-form')
                 ->awaitText('done', 'Estimated 240 km');
             expect($page->left('Heron'))->toBe(100);

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Drip;
 
 use Dripel\Core\Drip\BottleState;
+use Dripel\Core\Drip\DripChoices;
 use Dripel\Core\Drip\DripDoseResult;
 use Dripel\Core\Drip\DripPlan;
-use Dripel\Core\Drip\DripWish;
 use Dripel\Core\Logbook\ChainState;
 
 /** A top-up planned with the chain and the bottle as they are. */
@@ -15,7 +15,7 @@ final readonly class DripDraft
 {
     public function __construct(
         public ChainState $chain,
-        public DripWish $wish,
+        public DripChoices $choices,
         public DripDoseResult $dose,
         public DripPlan $plan,
         public ?BottleState $bottle,

@@ -13,10 +13,10 @@ use App\Models\Workshop;
 use App\Support\AppClock;
 use App\Text\Names;
 use Dripel\Core\Drip\BottleState;
+use Dripel\Core\Drip\DripChoices;
 use Dripel\Core\Drip\DripDose;
 use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Drip\DripPlan;
-use Dripel\Core\Drip\DripWish;
 use Dripel\Core\Logbook\SettingKey;
 
 /** Makes a wish into a plan, with the chain and the bottle as they are; nothing is stored. */
@@ -25,7 +25,7 @@ final readonly class PlanDrip
     public function __construct(private ReadBook $readBook, private OpenJobs $openJobs, private AppClock $clock) {}
 
     /** Refused with NotPossible at `chain` for one that is retired, in a job, or has no wax to add to. */
-    public function __invoke(Workshop $workshop, Chain $chain, DripWish $wish, ?Bottle $bottle): DripDraft
+    public function __invoke(Workshop $workshop, Chain $chain, DripChoices $choices, ?Bottle $bottle): DripDraft
     {
         $book = ($this->readBook)($workshop);
         $settings = $book->settings;
@@ -43,13 +43,13 @@ final readonly class PlanDrip
         $dose = (new DripDose)(new DripDoseInput(
             $pitches ?: DripDoseInput::USUAL_PITCHES,
             1.0,
-            $wish->coats,
+            $choices->coats,
             DripDoseInput::ML_PER_DROP,
             $from === null || $from->leftMl <= 0.0 ? null : $from->leftMl,
             $this->clock->unixS(),
-            $settings->dripDryHours() * $wish->coats,
+            $settings->dripDryHours() * $choices->coats,
         ));
 
-        return new DripDraft($state, $wish, $dose, DripPlan::of($wish, $pitches ?: DripDoseInput::USUAL_PITCHES, $settings->dripDryHours()), $from, $pitches > 0);
+        return new DripDraft($state, $choices, $dose, DripPlan::of($choices, $pitches ?: DripDoseInput::USUAL_PITCHES, $settings->dripDryHours()), $from, $pitches > 0);
     }
 }

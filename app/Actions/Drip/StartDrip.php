@@ -12,7 +12,7 @@ use App\Models\GuidedJob;
 use App\Models\Workshop;
 use App\Support\AppClock;
 use App\Support\WriteTransaction;
-use Dripel\Core\Drip\DripWish;
+use Dripel\Core\Drip\DripChoices;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Interval\WaxTopUp;
 
@@ -22,14 +22,14 @@ final readonly class StartDrip
     public function __construct(private PlanDrip $planDrip, private AppClock $clock) {}
 
     /** Refused as PlanDrip refuses. */
-    public function __invoke(ActionContext $by, Chain $chain, DripWish $wish, ?Bottle $bottle): GuidedJob
+    public function __invoke(ActionContext $by, Chain $chain, DripChoices $choices, ?Bottle $bottle): GuidedJob
     {
-        return WriteTransaction::run(function () use ($by, $chain, $wish, $bottle): GuidedJob {
+        return WriteTransaction::run(function () use ($by, $chain, $choices, $bottle): GuidedJob {
             $begun = GuidedJob::query()->in($by->workshop)->find($by->actionId);
             if ($begun !== null) {
                 return $begun;
             }
-            $draft = ($this->planDrip)($by->workshop, $chain, $wish, $bottle);
+            $draft = ($this->planDrip)($by->workshop, $chain, $choices, $bottle);
             Workshop::query()->whereKey($by->workshop->id)->increment('revision');
             $by->workshop->refresh();
 
@@ -38,10 +38,10 @@ final readonly class StartDrip
                 'workshop_id' => $by->workshop->id,
                 'user_id' => $by->user?->id,
                 'kind' => GuidedKind::Drip,
-                'title' => $wish->place->value,
+                'title' => $choices->place->value,
                 'steps' => array_map(fn(JobStep $step) => $step->toArray(), $draft->plan->steps),
                 'chains' => [$chain->id],
-                'terms' => ['applied_step' => $draft->plan->appliedStep, 'km' => WaxTopUp::KM, 'ml' => $draft->dose->ml, 'coats' => $wish->coats, 'bottle' => $bottle?->id],
+                'terms' => ['applied_step' => $draft->plan->appliedStep, 'km' => WaxTopUp::KM, 'ml' => $draft->dose->ml, 'coats' => $choices->coats, 'bottle' => $bottle?->id],
                 'started_at' => $nowS = $this->clock->unixS(),
                 'begun_at' => $nowS,
             ]);

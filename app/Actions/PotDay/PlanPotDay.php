@@ -13,7 +13,7 @@ use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
 use App\Support\AppClock;
 use App\Text\Names;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\Book;
@@ -38,45 +38,45 @@ final readonly class PlanPotDay
     public function __construct(private ReadBook $readBook, private ReadBaths $readBaths, private ReadJars $readJars, private OpenJobs $openJobs, private AppClock $clock) {}
 
     /** Refused with NotPossible at `chains`, `pot`, `program` or `target`, with InvalidInput where the core refuses. */
-    public function __invoke(Workshop $workshop, PotDayWish $wish): PotDayProposal
+    public function __invoke(Workshop $workshop, PotDayChoices $choices): PotDayProposal
     {
-        $wish->chainIds !== [] || throw new NotPossible('chains', 'pot_day.no_chains');
+        $choices->chainIds !== [] || throw new NotPossible('chains', 'pot_day.no_chains');
         $book = ($this->readBook)($workshop);
         $jobs = $this->openJobs->byChain($workshop);
         $nowS = $this->clock->unixS();
-        $states = array_map(fn(int $id) => $book->chain($id, $nowS), $wish->chainIds);
+        $states = array_map(fn(int $id) => $book->chain($id, $nowS), $choices->chainIds);
         foreach ($states as $state) {
             $name = ['chain' => (new Names($book->settings))->fullChain($state->chainId)];
             isset($jobs[$state->chainId]) && throw new NotPossible('chains', 'chain_in_job', $name);
             $refusal = PotRefusal::of($state, Load::tryFrom($book->settings->text(SettingKey::ChainLoad, $state->chainId)) === Load::FactoryWaxed);
             $refusal === null || throw new NotPossible('chains', "pot_day.{$refusal->value}", $name);
         }
-        $bath = ($this->readBaths)($workshop)[$wish->potId] ?? throw new NotPossible('pot', 'pot_empty');
-        $chains = array_map(fn(ChainState $state) => self::chain($book, $state, $wish), $states);
+        $bath = ($this->readBaths)($workshop)[$choices->potId] ?? throw new NotPossible('pot', 'pot_empty');
+        $chains = array_map(fn(ChainState $state) => self::chain($book, $state, $choices), $states);
         $jars = JarRinse::sources(($this->readJars)($workshop), $this->readJars->busy($workshop));
-        $plan = PotDayPlan::of($this->terms($book, $bath, $wish, $jars), $chains);
+        $plan = PotDayPlan::of($this->terms($book, $bath, $choices, $jars), $chains);
         $unmeasured = array_values(array_map(fn(ChainState $state) => $state->chainId, array_filter($states, PotRefusal::unmeasured(...))));
 
-        return new PotDayProposal($plan, $chains, $unmeasured, $wish->byS === null ? $nowS : $wish->byS - $plan->seconds());
+        return new PotDayProposal($plan, $chains, $unmeasured, $choices->byS === null ? $nowS : $choices->byS - $plan->seconds());
     }
 
     /** @param list<BathSource> $jars */
-    private function terms(Book $book, BathState $bath, PotDayWish $wish, array $jars): PotDayTerms
+    private function terms(Book $book, BathState $bath, PotDayChoices $choices, array $jars): PotDayTerms
     {
         $ledger = $bath->ledger;
         $ledger !== null && $ledger->waxG > 0.0 || throw new NotPossible('pot', 'pot_empty');
         $facts = PotFacts::of($book->settings, $bath->potId);
         [$low, $high] = [$facts->lowW, $facts->highW];
-        [$heatW, $holdW] = match ($wish->program) {
+        [$heatW, $holdW] = match ($choices->program) {
             PowerProgram::Low => [$low, $low],
             PowerProgram::High => [$high, $high],
             PowerProgram::HighThenLow => [$high, $low],
         };
         $heatW !== null && $holdW !== null || throw new NotPossible('program', 'pot_no_power');
-        $roomC = $wish->roomC ?? PotHeatInput::AMBIENT_C;
-        $targetC = $wish->targetC ?? PotDayTerms::usualTargetC($facts->limitC);
+        $roomC = $choices->roomC ?? PotHeatInput::AMBIENT_C;
+        $targetC = $choices->targetC ?? PotDayTerms::usualTargetC($facts->limitC);
         $meltC = (new WaxProperties)->meltToC;
-        $quantities = (new Voice($book->settings, $this->clock->unixS()))->quantities;
+        $quantities = (new Translator($book->settings, $this->clock->unixS()))->quantities;
         $targetC <= $facts->limitC || throw new NotPossible('target', 'pot_day.too_hot', ['limit' => $quantities->temperature($facts->limitC)]);
         $targetC >= $meltC || throw new NotPossible('target', 'pot_day.too_cold', ['melt' => $quantities->temperature($meltC)]);
 
@@ -86,32 +86,32 @@ final readonly class PlanPotDay
             $facts->kind,
             $facts->wax,
             $facts->limitC,
-            $wish->program,
+            $choices->program,
             $holdW,
             $ledger->oilFraction,
             $ledger->grit,
             $ledger->overheated,
-            $wish->firstSoak,
-            $wish->rewaxSoak,
-            $wish->drain,
-            $wish->dryBy,
-            $wish->linkIn,
-            $wish->weigh,
+            $choices->firstSoak,
+            $choices->rewaxSoak,
+            $choices->drain,
+            $choices->dryBy,
+            $choices->linkIn,
+            $choices->weigh,
             $jars,
         );
     }
 
-    private static function chain(Book $book, ChainState $state, PotDayWish $wish): PotDayChain
+    private static function chain(Book $book, ChainState $state, PotDayChoices $choices): PotDayChain
     {
-        $first = $wish->first[$state->chainId] ?? $state->wax->life === null;
+        $first = $choices->first[$state->chainId] ?? $state->wax->life === null;
 
         return new PotDayChain(
             $state->chainId,
             $first,
-            $state->wax->life === null ? RinseSchool::Straight : $wish->rinse[$state->chainId] ?? RinseSchool::usual($state),
+            $state->wax->life === null ? RinseSchool::Straight : $choices->rinse[$state->chainId] ?? RinseSchool::usual($state),
             $book->settings->number(SettingKey::ChainMassG, $state->chainId) ?? BathDip::CHAIN_G,
             $state->dryness->bare?->state === BareState::Late,
-            in_array($state->chainId, $wish->powder, true),
+            in_array($state->chainId, $choices->powder, true),
         );
     }
 }

@@ -14,9 +14,9 @@ use Dripel\Core\PotDay\PotDayTerms;
 /** What a job of the kind pot day keeps in its terms. */
 final class PotDayJob
 {
-    public static function wish(GuidedJob $job): PotDayWish
+    public static function wish(GuidedJob $job): PotDayChoices
     {
-        return PotDayWish::fromArray($job->terms['wish']);
+        return PotDayChoices::fromArray($job->terms['wish']);
     }
 
     public static function terms(GuidedJob $job): PotDayTerms

@@ -22,16 +22,16 @@ final readonly class StartPotDay
     public function __construct(private PlanPotDay $planPotDay, private ReadBook $readBook, private AppClock $clock) {}
 
     /** Refused as PlanPotDay refuses, and with NotPossible at `pot` where it would be dangerous or in vain, or the pot is in use. */
-    public function __invoke(ActionContext $by, PotDayWish $wish, bool $later): GuidedJob
+    public function __invoke(ActionContext $by, PotDayChoices $choices, bool $later): GuidedJob
     {
-        return WriteTransaction::run(function () use ($by, $wish, $later): GuidedJob {
+        return WriteTransaction::run(function () use ($by, $choices, $later): GuidedJob {
             $begun = GuidedJob::query()->in($by->workshop)->find($by->actionId);
             if ($begun !== null) {
                 return $begun;
             }
-            $later || $this->expectPotFree($by->workshop, $wish->potId);
+            $later || $this->expectPotFree($by->workshop, $choices->potId);
             $nowS = $this->clock->unixS();
-            $planned = $this->planned($by->workshop, $wish);
+            $planned = $this->planned($by->workshop, $choices);
             Workshop::query()->whereKey($by->workshop->id)->increment('revision');
             $by->workshop->refresh();
 
@@ -61,17 +61,17 @@ final readonly class StartPotDay
     }
 
     /** @return array{start: int, job: array<string, mixed>} */
-    private function planned(Workshop $workshop, PotDayWish $wish): array
+    private function planned(Workshop $workshop, PotDayChoices $choices): array
     {
-        $proposal = ($this->planPotDay)($workshop, $wish);
+        $proposal = ($this->planPotDay)($workshop, $choices);
         $plan = $proposal->plan;
         $forbidding = array_values(array_filter($plan->warnings, fn(PotWarning $warning) => $warning->forbids()));
         $forbidding === [] || throw new NotPossible('pot', "pot_day.{$forbidding[0]->value}");
 
         return ['start' => $proposal->startS, 'job' => [
             'steps' => array_map(fn(JobStep $step) => $step->toArray(), $plan->steps),
-            'chains' => $wish->chainIds,
-            'terms' => ['wish' => $wish->toArray(), 'day' => $plan->terms->toArray(), 'masses' => $plan->massesG, 'record_step' => $plan->recordStep],
+            'chains' => $choices->chainIds,
+            'terms' => ['wish' => $choices->toArray(), 'day' => $plan->terms->toArray(), 'masses' => $plan->massesG, 'record_step' => $plan->recordStep],
         ]];
     }
 

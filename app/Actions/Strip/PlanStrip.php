@@ -31,20 +31,20 @@ final readonly class PlanStrip
     public function __construct(private ReadBook $readBook, private ReadJars $readJars, private Protocols $protocols, private OpenJobs $openJobs, private AppClock $clock) {}
 
     /** Refused with NotPossible at `chains`, `protocol` or `sources.N`, with InvalidInput where the core refuses. */
-    public function __invoke(Workshop $workshop, StripWish $wish): StripDraft
+    public function __invoke(Workshop $workshop, StripChoices $choices): StripDraft
     {
-        $wish->chains !== [] || throw new NotPossible('chains', 'no_chains');
-        $protocol = $this->protocol($workshop, $wish);
+        $choices->chains !== [] || throw new NotPossible('chains', 'no_chains');
+        $protocol = $this->protocol($workshop, $choices);
         $book = $this->readBook->withoutRides($workshop);
         $jobs = $this->openJobs->byChain($workshop);
-        foreach ($wish->chains as $chain) {
+        foreach ($choices->chains as $chain) {
             $this->expectStrippable($book, $chain, $protocol, isset($jobs[$chain->id]));
         }
         [$jars, $busy] = [($this->readJars)($workshop), $this->readJars->busy($workshop)];
-        $sources = $wish->sources === null ? JarChoice::propose($protocol, $jars, $busy) : $this->sources($wish->sources, $protocol, $jars, $busy);
-        $startG = $wish->startG ?? max([0.0, ...array_map(fn(Chain $chain) => self::load($book, $chain->id)->grams(), $wish->chains)]);
+        $sources = $choices->sources === null ? JarChoice::propose($protocol, $jars, $busy) : $this->sources($choices->sources, $protocol, $jars, $busy);
+        $startG = $choices->startG ?? max([0.0, ...array_map(fn(Chain $chain) => self::load($book, $chain->id)->grams(), $choices->chains)]);
 
-        return new StripDraft($protocol, $sources, StripPlan::of($protocol, $sources, count($wish->chains), $startG), $startG, $jars, $busy);
+        return new StripDraft($protocol, $sources, StripPlan::of($protocol, $sources, count($choices->chains), $startG), $startG, $jars, $busy);
     }
 
     /** What is on a chain when it is stripped: what it came with, or oil once it was ridden. */
@@ -54,12 +54,12 @@ final readonly class PlanStrip
             ?? ($book->chain($chainId, PHP_INT_MAX)->opening === null ? Load::Greased : Load::Oiled);
     }
 
-    private function protocol(Workshop $workshop, StripWish $wish): Protocol
+    private function protocol(Workshop $workshop, StripChoices $choices): Protocol
     {
-        $protocol = $this->protocols->find($workshop, $wish->protocol) ?? throw new NotPossible('protocol', 'no_protocol');
-        $protocol = $wish->withoutPetrol ? $protocol->withoutPetrol() : $protocol;
+        $protocol = $this->protocols->find($workshop, $choices->protocol) ?? throw new NotPossible('protocol', 'no_protocol');
+        $protocol = $choices->withoutPetrol ? $protocol->withoutPetrol() : $protocol;
 
-        return $wish->split === null ? $protocol : $protocol->split($wish->split, $wish->totalMl, $wish->targetFraction);
+        return $choices->split === null ? $protocol : $protocol->split($choices->split, $choices->totalMl, $choices->targetFraction);
     }
 
     private function expectStrippable(Book $book, Chain $chain, Protocol $protocol, bool $inJob): void

@@ -21,14 +21,14 @@ final readonly class StartStrip
     public function __construct(private PlanStrip $planStrip, private AppClock $clock) {}
 
     /** Refused as PlanStrip refuses, and with NotPossible at `not_advised` unless a petrol school is agreed to. */
-    public function __invoke(ActionContext $by, StripWish $wish, bool $notAdvisedAgreed): GuidedJob
+    public function __invoke(ActionContext $by, StripChoices $choices, bool $notAdvisedAgreed): GuidedJob
     {
-        return WriteTransaction::run(function () use ($by, $wish, $notAdvisedAgreed): GuidedJob {
+        return WriteTransaction::run(function () use ($by, $choices, $notAdvisedAgreed): GuidedJob {
             $begun = GuidedJob::query()->in($by->workshop)->find($by->actionId);
             if ($begun !== null) {
                 return $begun;
             }
-            $draft = ($this->planStrip)($by->workshop, $wish);
+            $draft = ($this->planStrip)($by->workshop, $choices);
             $draft->protocol->advised() || $notAdvisedAgreed || throw new NotPossible('not_advised', 'not_advised');
             Workshop::query()->whereKey($by->workshop->id)->increment('revision');
             $by->workshop->refresh();
@@ -38,9 +38,9 @@ final readonly class StartStrip
                 'workshop_id' => $by->workshop->id,
                 'user_id' => $by->user?->id,
                 'kind' => GuidedKind::Strip,
-                'title' => Protocols::nameOf($by->workshop, $wish->protocol) ?? $wish->protocol,
+                'title' => Protocols::nameOf($by->workshop, $choices->protocol) ?? $choices->protocol,
                 'steps' => array_map(fn(JobStep $step) => $step->toArray(), $draft->plan->steps),
-                'chains' => array_map(fn(Chain $chain) => $chain->id, $wish->chains),
+                'chains' => array_map(fn(Chain $chain) => $chain->id, $choices->chains),
                 'terms' => ['start_g' => $draft->startG, 'bare_step' => $draft->plan->bareStep],
                 'started_at' => $nowS = $this->clock->unixS(),
                 'begun_at' => $nowS,

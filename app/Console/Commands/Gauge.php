@@ -9,7 +9,7 @@ use App\Devices\SimulatedGauge;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Support\AppClock;
-use App\Text\Voice;
+use App\Text\Translator;
 use Illuminate\Console\Command;
 
 /** The simulated digital gauge, from the command line: it measures a chain of the demo. */
@@ -27,7 +27,7 @@ final class Gauge extends Command
     {
         $workshop = Workshop::query()->where('demo', true)->first();
         $book = $workshop === null ? null : $readBook($workshop);
-        $names = $book === null ? null : (new Voice($book->settings, $clock->unixS()))->names;
+        $names = $book === null ? null : (new Translator($book->settings, $clock->unixS()))->names;
         $chainId = array_values(array_filter($book->chainIds ?? [], fn(int $id) => $names?->fullChain($id) === $this->argument('chain')))[0] ?? null;
         if ($workshop === null || $chainId === null) {
             $this->error('No such chain in the demo. Name it with its bike, like “Heron B”.');

@@ -8,7 +8,7 @@ use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Plan\ReadYears;
 use App\Support\AppClock;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Interval\IntervalEconomy;
 use Dripel\Core\Plan\Simulate;
 use Dripel\Core\Plan\SimulatedBike;
@@ -36,11 +36,11 @@ final class Intervals extends Command
             return self::FAILURE;
         }
         $book = $readBook($workshop);
-        $voice = new Voice($book->settings, $clock->unixS());
-        $q = $voice->quantities;
+        $translator = new Translator($book->settings, $clock->unixS());
+        $q = $translator->quantities;
         $hour = is_numeric($this->option('hour')) ? (float) $q->toMinor((float) $this->option('hour')) : 0.0;
         $years = $readYears($workshop, $hour);
-        $bike = array_values(array_filter($years->bikes, fn(SimulatedBike $one) => $voice->names->bike((int) $one->id) === $this->argument('bike')))[0] ?? null;
+        $bike = array_values(array_filter($years->bikes, fn(SimulatedBike $one) => $translator->names->bike((int) $one->id) === $this->argument('bike')))[0] ?? null;
         if ($bike === null) {
             $this->error('No such bike, or it is not ridden. Name it like “Heron”.');
 
@@ -57,7 +57,7 @@ final class Intervals extends Command
                 $q->number($found->minutes() / 60.0), $q->mass($found->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)), $q->money($found->cost()), $q->money((float) $found->usedUpPer1000Km()),
             ]);
         }
-        $cheapest = (new IntervalEconomy)($years->economy($bike, $book->terms()->ofBike((int) $bike->id, $voice->nowS)->intervalKm, self::YEARS));
+        $cheapest = (new IntervalEconomy)($years->economy($bike, $book->terms()->ofBike((int) $bike->id, $translator->nowS)->intervalKm, self::YEARS));
         $this->line('');
         $this->line(str_replace("\u{a0}", ' ', sprintf('The cheapest interval of %s: %s, %s per 1,000 km.', $this->argument('bike'), $q->distance($cheapest->best->intervalKm), $q->money($cheapest->best->costPer1000Km))));
 

@@ -8,7 +8,7 @@ use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Support\AppClock;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Wear\WorkshopWear;
@@ -32,10 +32,10 @@ final class Limits extends Command
             return self::FAILURE;
         }
         $book = $readBook($workshop);
-        $voice = new Voice($book->settings, $clock->unixS());
-        $q = $voice->quantities;
-        $named = array_values(array_filter($book->chainIds, fn(int $id) => $voice->names->fullChain($id) === $this->argument('chain')));
-        $forecast = $named === [] ? null : (new WorkshopWear($book, $voice->nowS))->of($named[0]);
+        $translator = new Translator($book->settings, $clock->unixS());
+        $q = $translator->quantities;
+        $named = array_values(array_filter($book->chainIds, fn(int $id) => $translator->names->fullChain($id) === $this->argument('chain')));
+        $forecast = $named === [] ? null : (new WorkshopWear($book, $translator->nowS))->of($named[0]);
         if ($forecast === null) {
             $this->error('No such chain, or nobody knows how far it went. Name it with its bike, like “Heron B”.');
 
@@ -44,15 +44,15 @@ final class Limits extends Command
         $prices = $readPrices($workshop);
         $schools = $forecast->schools(
             $book->settings->whole(SettingKey::ChainSpeeds, $named[0]),
-            $prices->costMinor(Supply::Chain, 1, $voice->nowS) ?? 0.0,
-            is_numeric($this->option('cassette')) ? $q->toMinor((float) $this->option('cassette')) : $prices->costMinor(Supply::Cassette, 1, $voice->nowS) ?? 0.0,
+            $prices->costMinor(Supply::Chain, 1, $translator->nowS) ?? 0.0,
+            is_numeric($this->option('cassette')) ? $q->toMinor((float) $this->option('cassette')) : $prices->costMinor(Supply::Cassette, 1, $translator->nowS) ?? 0.0,
         );
         $range = fn(string $least, string $most): string => $least === $most ? $least : "{$least} to {$most}";
         $this->line(sprintf('| school | limit | retired at | chains in %1$s | cassettes in %1$s | both, per %2$s |', $q->distance(self::KM), $q->distance(1000)));
         $this->line('|---|---|---|---|---|---|');
         foreach ($schools as $school) {
             $chains = $school->retireKm === null ? null : self::KM / $school->retireKm;
-            $row = [$voice->say("schools.{$school->school->value}.name"), $q->mark($school->limitPct), ...($chains === null ? ['not foreseen', '–', '–', '–'] : [
+            $row = [$translator->say("schools.{$school->school->value}.name"), $q->mark($school->limitPct), ...($chains === null ? ['not foreseen', '–', '–', '–'] : [
                 $q->distance((float) $school->retireKm),
                 $q->number($chains, 1),
                 $range($q->number($chains / $school->chainsPerCassetteAtBest, 1), $q->number($chains / $school->chainsPerCassetteAtWorst, 1)),

@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Strip\Protocols;
 use App\Text\StripWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Strip\BathSource;
@@ -23,9 +23,9 @@ final class Schools extends Command
 
     public function handle(Protocols $protocols): int
     {
-        $voice = new Voice(new Settings([]), 0);
-        $words = new StripWords($voice);
-        $q = $voice->quantities;
+        $translator = new Translator(new Settings([]), 0);
+        $words = new StripWords($translator);
+        $q = $translator->quantities;
         $this->line('| school | fresh solvent | timers | bare after about | left of 8 g | |');
         $this->line('|---|---|---|---|---|---|');
         foreach ($protocols->schools() as $code => $protocol) {

@@ -7,7 +7,7 @@ namespace App\Http\Middleware;
 use App\Models\Role;
 use App\Models\User;
 use App\Support\CurrentWorkshop;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
@@ -45,17 +45,17 @@ final class HandleInertiaRequests extends Middleware
     private function here(): array
     {
         $current = app(CurrentWorkshop::class);
-        $voice = app(Speaker::class)->voice();
+        $translator = app(Translators::class)->current();
 
         return [
             'person' => $current->user()->name,
             'role' => $current->role()->value,
             'mayWrite' => $current->role()->mayWrite(),
-            'workshop' => $voice->settings->text(SettingKey::WorkshopName, 0),
+            'workshop' => $translator->settings->text(SettingKey::WorkshopName, 0),
             'demo' => $current->workshop()->demo,
             'revision' => $current->workshop()->revision,
-            'distanceUnit' => $voice->quantities->units->distance,
-            'currency' => $voice->quantities->units->currency,
+            'distanceUnit' => $translator->quantities->units->distance,
+            'currency' => $translator->quantities->units->currency,
         ];
     }
 }

@@ -9,8 +9,8 @@ use App\Arriving\PartsTable;
 use App\Http\Requests\Bike\BikeRequest;
 use App\Logbook\ReadBook;
 use App\Support\CurrentWorkshop;
-use App\Text\Speaker;
-use App\Text\Voice;
+use App\Text\Translator;
+use App\Text\Translators;
 use Dripel\Core\Logbook\Book;
 
 /**
@@ -40,23 +40,23 @@ use Dripel\Core\Logbook\Book;
  */
 final readonly class ArriveProps
 {
-    public function __construct(private CurrentWorkshop $current, private ReadBook $readBook, private Speaker $speaker) {}
+    public function __construct(private CurrentWorkshop $current, private ReadBook $readBook, private Translators $translators) {}
 
     /** @return ArrivePage */
     public function form(?int $bikeId): array
     {
-        [$book, $voice] = $this->read();
+        [$book, $translator] = $this->read();
 
         return [
             'bike' => $bikeId === null ? null : [
                 'id' => $bikeId,
-                'name' => $voice->names->bike($bikeId),
-                'letters' => array_map(fn(int $id) => $voice->names->chain($id), array_values(array_filter($book->chainIds, fn(int $id) => $book->settings->home($id, $voice->nowS) === $bikeId && ! $book->chain($id, $voice->nowS)->retired()))),
-                'free' => $book->fittings->componentOn($bikeId, $voice->nowS) === null,
+                'name' => $translator->names->bike($bikeId),
+                'letters' => array_map(fn(int $id) => $translator->names->chain($id), array_values(array_filter($book->chainIds, fn(int $id) => $book->settings->home($id, $translator->nowS) === $bikeId && ! $book->chain($id, $translator->nowS)->retired()))),
+                'free' => $book->fittings->componentOn($bikeId, $translator->nowS) === null,
             ],
-            'interval' => (string) round($voice->quantities->units->fromKm($book->settings->usualIntervalKm())),
-            'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($voice->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
-            'forms' => (new FormProps($book, $voice))->all(),
+            'interval' => (string) round($translator->quantities->units->fromKm($book->settings->usualIntervalKm())),
+            'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($translator->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
+            'forms' => (new FormProps($book, $translator))->all(),
         ];
     }
 
@@ -67,27 +67,27 @@ final readonly class ArriveProps
      */
     public function table(?string $text): array
     {
-        [$book, $voice] = $this->read();
-        $table = $text === null ? null : PartsTable::read($text, $voice->quantities->units);
-        $known = array_map(fn(int $id) => mb_strtolower($voice->names->bike($id)), $book->bikeIds);
+        [$book, $translator] = $this->read();
+        $table = $text === null ? null : PartsTable::read($text, $translator->quantities->units);
+        $known = array_map(fn(int $id) => mb_strtolower($translator->names->bike($id)), $book->bikeIds);
 
         return [
             'columns' => PartsTable::COLUMNS,
             'text' => $text,
-            'problem' => $table?->problem === null ? null : $voice->say("errors.table.{$table->problem}"),
+            'problem' => $table?->problem === null ? null : $translator->say("errors.table.{$table->problem}"),
             'ready' => $table?->faultless() ?? false,
             'rows' => $table === null ? [] : array_map(fn(PartsRow $row) => [
                 'line' => $row->line,
                 'cells' => array_map(fn(string $column) => $row->cells[$column] ?? '', PartsTable::COLUMNS),
-                'errors' => array_map(fn(string $column, string $code) => ['column' => $column, 'text' => $voice->say("errors.table.{$code}")], array_keys($row->errors), $row->errors),
+                'errors' => array_map(fn(string $column, string $code) => ['column' => $column, 'text' => $translator->say("errors.table.{$code}")], array_keys($row->errors), $row->errors),
                 'newBike' => ! in_array(mb_strtolower($row->bike), $known, true),
             ], $table->rows),
         ];
     }
 
-    /** @return array{Book, Voice} */
+    /** @return array{Book, Translator} */
     private function read(): array
     {
-        return [($this->readBook)($this->current->workshop()), $this->speaker->voice()];
+        return [($this->readBook)($this->current->workshop()), $this->translators->current()];
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Http\Requests\Bike\BikeRequest;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Commute;
@@ -64,20 +64,20 @@ use Dripel\Core\Wear\LimitSchool;
  */
 final readonly class BikeProps
 {
-    public function __construct(private Book $book, private Voice $voice) {}
+    public function __construct(private Book $book, private Translator $translator) {}
 
     /** @return BikePage */
     public function of(?int $bikeId): array
     {
         $settings = $this->book->settings;
-        $nowS = $this->voice->nowS;
-        $units = $this->voice->quantities->units;
+        $nowS = $this->translator->nowS;
+        $units = $this->translator->quantities->units;
         $school = $bikeId === null ? $settings->usualLimitSchool() : $settings->limitSchool($bikeId, $nowS);
 
         return [
             'bike' => $bikeId,
             'values' => [
-                'name' => $this->voice->names->bike($bikeId),
+                'name' => $this->translator->names->bike($bikeId),
                 'kind' => $bikeId === null ? 'road' : $settings->text(SettingKey::BikeKind, $bikeId, 'road'),
                 'speeds' => $bikeId === null ? 12 : $settings->whole(SettingKey::BikeSpeeds, $bikeId, 12),
                 'interval' => (string) round($units->fromKm($bikeId === null ? $settings->usualIntervalKm() : $settings->intervalKm($bikeId, $nowS)), 1),
@@ -90,18 +90,18 @@ final readonly class BikeProps
                 'chains_wanted' => $bikeId === null ? '' : (string) $settings->chainsWanted($bikeId),
                 'target_life' => $bikeId === null || $settings->targetLifeKm($bikeId) === null ? '' : (string) round($units->fromKm($settings->targetLifeKm($bikeId))),
             ],
-            'parts' => $bikeId === null ? [] : (new PartProps($this->book, $this->voice))->onBike($bikeId),
-            'drawer' => (new PartProps($this->book, $this->voice))->inDrawer(),
-            'partKinds' => array_values(array_map(fn(PartKind $kind) => ['value' => $kind->value, 'title' => $this->voice->say("ui.parts.{$kind->value}")], array_filter(PartKind::cases(), fn(PartKind $kind) => $kind->slot() !== null))),
+            'parts' => $bikeId === null ? [] : (new PartProps($this->book, $this->translator))->onBike($bikeId),
+            'drawer' => (new PartProps($this->book, $this->translator))->inDrawer(),
+            'partKinds' => array_values(array_map(fn(PartKind $kind) => ['value' => $kind->value, 'title' => $this->translator->say("ui.parts.{$kind->value}")], array_filter(PartKind::cases(), fn(PartKind $kind) => $kind->slot() !== null))),
             'brushed' => $bikeId === null ? '' : $this->brushed($bikeId),
             'commutes' => $bikeId === null ? [] : array_map($this->commute(...), $this->book->fillIn?->commutesOf($bikeId) ?? []),
-            'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->voice->weekday($day)], range(1, 7)),
-            'forms' => (new FormProps($this->book, $this->voice))->all(),
-            'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($this->voice->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
+            'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->translator->weekday($day)], range(1, 7)),
+            'forms' => (new FormProps($this->book, $this->translator))->all(),
+            'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($this->translator->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
             'schools' => array_map(fn(LimitSchool $case) => [
                 'value' => $case->value,
-                'title' => $this->voice->say("schools.{$case->value}.name"),
-                'reason' => $this->voice->say("schools.{$case->value}.reason"),
+                'title' => $this->translator->say("schools.{$case->value}.name"),
+                'reason' => $this->translator->say("schools.{$case->value}.reason"),
             ], LimitSchool::cases()),
         ];
     }
@@ -109,13 +109,13 @@ final readonly class BikeProps
     /** @return CommuteLine */
     private function commute(Commute $commute): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $minutes = (int) round(60 * ($commute->hours ?? 0.0));
 
         return [
             'id' => $commute->id,
-            'text' => $this->voice->say('ui.commute.line', [
-                'km' => $q->distance($commute->km, 1), 'days' => implode(', ', array_map(fn(int $day) => $this->voice->weekday($day), $commute->weekdays)), 'time' => $commute->time,
+            'text' => $this->translator->say('ui.commute.line', [
+                'km' => $q->distance($commute->km, 1), 'days' => implode(', ', array_map(fn(int $day) => $this->translator->weekday($day), $commute->weekdays)), 'time' => $commute->time,
             ]),
             'values' => [
                 'weekdays' => $commute->weekdays, 'time' => $commute->time, 'distance' => (string) round($q->units->fromKm($commute->km), 2),
@@ -127,12 +127,12 @@ final readonly class BikeProps
 
     private function brushed(int $bikeId): string
     {
-        $brushed = $this->book->brushed($bikeId, $this->voice->nowS);
-        $q = $this->voice->quantities;
+        $brushed = $this->book->brushed($bikeId, $this->translator->nowS);
+        $q = $this->translator->quantities;
 
         return $brushed === null
-            ? $this->voice->say('chain.brushed_never')
-            : $this->voice->say('chain.brushed', ['km' => $q->distance($brushed->km), 'day' => $q->day($brushed->last->moment->unixS)]);
+            ? $this->translator->say('chain.brushed_never')
+            : $this->translator->say('chain.brushed', ['km' => $q->distance($brushed->km), 'day' => $q->day($brushed->last->moment->unixS)]);
     }
 
     /** What it is ridden by weekday, as a form writes it. */
@@ -140,6 +140,6 @@ final readonly class BikeProps
     {
         $days = $bikeId === null ? [] : $this->book->settings->numbers($key, $bikeId);
 
-        return implode(' ', array_map(fn(float $km) => (string) round($this->voice->quantities->units->fromKm($km), 1), $days));
+        return implode(' ', array_map(fn(float $km) => (string) round($this->translator->quantities->units->fromKm($km), 1), $days));
     }
 }

@@ -11,9 +11,9 @@ use App\Models\Price;
 use App\Models\Workshop;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
-use App\Text\Speaker;
 use App\Text\StripWords;
-use App\Text\Voice;
+use App\Text\Translator;
+use App\Text\Translators;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Bath\DipPickup;
 use Dripel\Core\Cost\Supply;
@@ -84,79 +84,79 @@ final readonly class BooksProps
 {
     private const ENTRIES = 8;
 
-    public function __construct(private ReadBook $readBook, private ReadJars $readJars, private ReadBaths $readBaths, private ReadPrices $readPrices, private Speaker $speaker) {}
+    public function __construct(private ReadBook $readBook, private ReadJars $readJars, private ReadBaths $readBaths, private ReadPrices $readPrices, private Translators $translators) {}
 
     /** @return BooksPage */
     public function all(Workshop $workshop): array
     {
-        $voice = $this->speaker->voice();
-        $words = new StripWords($voice);
+        $translator = $this->translators->current();
+        $words = new StripWords($translator);
         $busy = $this->readJars->busy($workshop);
         $book = ($this->readBook)($workshop);
 
-        $pots = new PotProps($voice);
+        $pots = new PotProps($translator);
         $baths = ($this->readBaths)($workshop);
         $pickup = DipPickup::of($baths);
 
         return [
             'pots' => array_values(array_map(fn(BathState $bath) => $pots->inBooks($workshop, $bath, ($this->readPrices)($workshop), $pickup), $baths)),
             'potChoices' => $pots->choices(),
-            'jars' => array_values(array_map(fn(JarState $jar) => $this->jar($workshop, $jar, in_array($jar->jarId, $busy, true), $words, $voice), ($this->readJars)($workshop))),
-            'bottles' => (new DripProps($book, $voice))->shelf(),
-            'prices' => $this->prices($workshop, $voice),
-            'parts' => (new PartProps($book, $voice))->all(($this->readPrices)($workshop)),
-            'links' => array_map(fn(Part $link) => $this->link($link, $voice), $book->inventory()->spareLinks()),
+            'jars' => array_values(array_map(fn(JarState $jar) => $this->jar($workshop, $jar, in_array($jar->jarId, $busy, true), $words, $translator), ($this->readJars)($workshop))),
+            'bottles' => (new DripProps($book, $translator))->shelf(),
+            'prices' => $this->prices($workshop, $translator),
+            'parts' => (new PartProps($book, $translator))->all(($this->readPrices)($workshop)),
+            'links' => array_map(fn(Part $link) => $this->link($link, $translator), $book->inventory()->spareLinks()),
             'solvents' => array_map(fn(Solvent $solvent) => ['value' => $solvent->value, 'title' => ucfirst($words->solvent($solvent)), 'hazard' => $words->hazard($solvent, $solvent->hazard())], Solvent::stocked()),
-            'roles' => array_map(fn(JarRole $role) => ['value' => $role->value, 'title' => ucfirst($voice->say("strip.jar.role.{$role->value}"))], JarRole::cases()),
-            'supplies' => array_map(fn(Supply $supply) => ['value' => $supply->value, 'title' => ucfirst($voice->say("strip.supply.{$supply->value}")), 'unit' => $voice->say("strip.unit.{$supply->unit()->value}"), 'usual' => $supply->unit() === SupplyUnit::Piece ? '1' : '1000'], Supply::cases()),
-            'units' => ['mass' => $voice->quantities->units->mass, 'temperature' => $voice->quantities->units->temperature, 'currency' => $voice->quantities->units->currency],
-            'forms' => (new FormProps($book, $voice))->all(),
+            'roles' => array_map(fn(JarRole $role) => ['value' => $role->value, 'title' => ucfirst($translator->say("strip.jar.role.{$role->value}"))], JarRole::cases()),
+            'supplies' => array_map(fn(Supply $supply) => ['value' => $supply->value, 'title' => ucfirst($translator->say("strip.supply.{$supply->value}")), 'unit' => $translator->say("strip.unit.{$supply->unit()->value}"), 'usual' => $supply->unit() === SupplyUnit::Piece ? '1' : '1000'], Supply::cases()),
+            'units' => ['mass' => $translator->quantities->units->mass, 'temperature' => $translator->quantities->units->temperature, 'currency' => $translator->quantities->units->currency],
+            'forms' => (new FormProps($book, $translator))->all(),
         ];
     }
 
     /** @return JarView */
-    private function jar(Workshop $workshop, JarState $jar, bool $busy, StripWords $words, Voice $voice): array
+    private function jar(Workshop $workshop, JarState $jar, bool $busy, StripWords $words, Translator $translator): array
     {
-        $q = $voice->quantities;
+        $q = $translator->quantities;
         $solvent = $jar->solvent;
         $rows = JarEntry::query()->in($workshop)->live()->where('component_id', $jar->jarId)->orderByDesc('at')->orderByDesc('id')->limit(self::ENTRIES)->get();
 
         return [
             'id' => $jar->jarId,
-            'name' => $voice->names->jar($jar->jarId),
+            'name' => $translator->names->jar($jar->jarId),
             'role' => $jar->role->value,
-            'roleName' => $voice->say("strip.jar.role.{$jar->role->value}"),
-            'holds' => $solvent === null || $jar->volumeMl <= 0.0 ? $voice->say('strip.jar.empty') : $voice->say('strip.jar.holds', ['ml' => $q->volume($jar->volumeMl), 'solvent' => $words->solvent($solvent)]),
+            'roleName' => $translator->say("strip.jar.role.{$jar->role->value}"),
+            'holds' => $solvent === null || $jar->volumeMl <= 0.0 ? $translator->say('strip.jar.empty') : $translator->say('strip.jar.holds', ['ml' => $q->volume($jar->volumeMl), 'solvent' => $words->solvent($solvent)]),
             'empty' => $jar->volumeMl <= 0.0,
-            'since' => $jar->filledS === null ? '' : $voice->say($jar->role === JarRole::Waste ? 'strip.jar.collected' : 'strip.jar.filled', ['day' => $q->date($jar->filledS, 'd MMM y')]),
+            'since' => $jar->filledS === null ? '' : $translator->say($jar->role === JarRole::Waste ? 'strip.jar.collected' : 'strip.jar.filled', ['day' => $q->date($jar->filledS, 'd MMM y')]),
             'done' => $jar->cleanings,
             'allowed' => $jar->volumeMl > 0.0 ? $jar->cleaningsAllowed : null,
-            'cleanings' => $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0 ? '' : $voice->say('strip.jar.cleanings', ['done' => (string) $jar->cleanings, 'allowed' => (string) $jar->cleaningsAllowed]),
-            'because' => $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0 ? '' : $voice->say($jar->byCascade ? 'strip.jar.by_cascade' : 'strip.jar.by_practice'),
-            'grease' => $jar->greaseG > 0.0 ? $voice->say('strip.jar.grease', ['grams' => $q->mass($jar->greaseG)]) : '',
-            'spent' => $jar->spent() ? $voice->say('strip.jar.spent') : null,
-            'settling' => $jar->settlingS === null ? null : $voice->say('strip.jar.settling', ['day' => $q->day($jar->settlingS), 'until' => $q->day((int) $jar->settledS())]),
-            'inJob' => $busy ? $voice->say('strip.jar.in_job') : null,
+            'cleanings' => $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0 ? '' : $translator->say('strip.jar.cleanings', ['done' => (string) $jar->cleanings, 'allowed' => (string) $jar->cleaningsAllowed]),
+            'because' => $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0 ? '' : $translator->say($jar->byCascade ? 'strip.jar.by_cascade' : 'strip.jar.by_practice'),
+            'grease' => $jar->greaseG > 0.0 ? $translator->say('strip.jar.grease', ['grams' => $q->mass($jar->greaseG)]) : '',
+            'spent' => $jar->spent() ? $translator->say('strip.jar.spent') : null,
+            'settling' => $jar->settlingS === null ? null : $translator->say('strip.jar.settling', ['day' => $q->day($jar->settlingS), 'until' => $q->day((int) $jar->settledS())]),
+            'inJob' => $busy ? $translator->say('strip.jar.in_job') : null,
             'hazard' => $solvent === null ? '' : $words->hazard($solvent, $jar->hazard, $jar->flashC),
-            'hazardBy' => $solvent === null ? '' : $voice->say($jar->flashC === null ? 'strip.hazard.kind' : 'strip.hazard.own'),
+            'hazardBy' => $solvent === null ? '' : $translator->say($jar->flashC === null ? 'strip.hazard.kind' : 'strip.hazard.own'),
             'signal' => $jar->hazard?->class?->signal(),
             'volume' => (string) round($jar->volumeMl),
             'entries' => array_values($rows->map(fn(JarEntry $row) => [
                 'id' => $row->id,
                 'day' => $q->day($row->at),
-                'text' => $voice->say("strip.acted.{$row->act->value}", ['jar' => $voice->names->jar($jar->jarId), 'ml' => $q->volume((float) $row->volume_ml), 'solvent' => $row->solvent === null ? '' : $words->solvent($row->solvent)]).($row->note === null ? '' : ": {$row->note}"),
+                'text' => $translator->say("strip.acted.{$row->act->value}", ['jar' => $translator->names->jar($jar->jarId), 'ml' => $q->volume((float) $row->volume_ml), 'solvent' => $row->solvent === null ? '' : $words->solvent($row->solvent)]).($row->note === null ? '' : ": {$row->note}"),
             ])->all()),
             'acts' => array_values(array_map(
-                fn(JarAct $act) => ['value' => $act->value, 'title' => $voice->say("strip.act.{$act->value}"), 'volume' => $act->hasVolume()],
+                fn(JarAct $act) => ['value' => $act->value, 'title' => $translator->say("strip.act.{$act->value}"), 'volume' => $act->hasVolume()],
                 array_filter(JarAct::cases(), fn(JarAct $act) => $jar->volumeMl > 0.0 ? ($jar->role !== JarRole::Waste || $act === JarAct::HandIn) : $act === JarAct::Fill && $jar->role !== JarRole::Waste),
             )),
         ];
     }
 
     /** @return list<PriceLine> */
-    private function prices(Workshop $workshop, Voice $voice): array
+    private function prices(Workshop $workshop, Translator $translator): array
     {
-        $q = $voice->quantities;
+        $q = $translator->quantities;
         $rows = Price::query()->in($workshop)->live()->orderBy('supply')->orderByDesc('at')->orderByDesc('id')->get();
         $quantity = fn(Price $row): string => match ($row->supply->unit()) {
             SupplyUnit::Piece => $q->number($row->quantity),
@@ -166,7 +166,7 @@ final readonly class BooksProps
 
         return array_values($rows->map(fn(Price $row) => [
             'id' => $row->id,
-            'supply' => ucfirst($voice->say("strip.supply.{$row->supply->value}")),
+            'supply' => ucfirst($translator->say("strip.supply.{$row->supply->value}")),
             'amount' => $q->money((float) $row->amount_minor),
             'quantity' => $quantity($row),
             'from' => $q->date($row->at, 'd MMM y'),
@@ -174,25 +174,25 @@ final readonly class BooksProps
     }
 
     /** @return LinkInDrawer */
-    private function link(Part $link, Voice $voice): array
+    private function link(Part $link, Translator $translator): array
     {
-        $settings = $voice->settings;
+        $settings = $translator->settings;
         $price = $settings->number(SettingKey::LinkPrice, $link->id);
 
         return [
             'id' => $link->id,
             'name' => $settings->text(SettingKey::PartName, $link->id),
-            'about' => $voice->say('strip.link', ['speeds' => $link->speeds === null ? $voice->say('words.unknown') : trans_choice('ui.speeds', $link->speeds), 'closings' => self::closings($link, $voice)]),
-            'price' => $price === null ? '—' : $voice->quantities->money($price),
+            'about' => $translator->say('strip.link', ['speeds' => $link->speeds === null ? $translator->say('words.unknown') : trans_choice('ui.speeds', $link->speeds), 'closings' => self::closings($link, $translator)]),
+            'price' => $price === null ? '—' : $translator->quantities->money($price),
         ];
     }
 
-    public static function closings(Part $link, Voice $voice): string
+    public static function closings(Part $link, Translator $translator): string
     {
         return match ($link->closingsAllowed) {
-            null => $voice->say('strip.closings.unknown'),
-            1 => $voice->say('strip.closings.single'),
-            default => $voice->say('strip.closings.many', ['count' => (string) $link->closingsAllowed]),
+            null => $translator->say('strip.closings.unknown'),
+            1 => $translator->say('strip.closings.single'),
+            default => $translator->say('strip.closings.many', ['count' => (string) $link->closingsAllowed]),
         };
     }
 }

@@ -6,7 +6,7 @@ namespace App\Http\Props;
 
 use App\Actions\Strip\PlanStrip;
 use App\Text\ChainWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use App\Text\WearWords;
 use App\Text\WhyWords;
 use Dripel\Core\Chain\Joint;
@@ -124,7 +124,7 @@ final readonly class ChainPageProps
 {
     private const TIMELINE = 60;
 
-    public function __construct(private Book $book, private Voice $voice, private WorkshopWear $wear) {}
+    public function __construct(private Book $book, private Translator $translator, private WorkshopWear $wear) {}
 
     /**
      * @param list<array{name: string, value: string}> $story of a retired chain
@@ -134,59 +134,59 @@ final readonly class ChainPageProps
      */
     public function show(int $chainId, bool $whole, ?string $jobId, array $story, array $pots): array
     {
-        $chain = $this->book->chain($chainId, $this->voice->nowS);
+        $chain = $this->book->chain($chainId, $this->translator->nowS);
         $settings = $this->book->settings;
-        $onBike = $this->book->fittings->bikeOf($chainId, $this->voice->nowS);
-        $bikeId = $this->book->bikeOfChain($chainId, $this->voice->nowS);
-        $habit = $bikeId === null ? null : RidingHabit::of($this->book->ridesOf($bikeId), $settings, $this->voice->nowS, $this->voice->zone());
-        $goodUntil = $habit === null ? null : GoodUntil::of($chain, $habit, $this->voice->zone());
-        $why = new WhyWords($this->voice);
-        $q = $this->voice->quantities;
+        $onBike = $this->book->fittings->bikeOf($chainId, $this->translator->nowS);
+        $bikeId = $this->book->bikeOfChain($chainId, $this->translator->nowS);
+        $habit = $bikeId === null ? null : RidingHabit::of($this->book->ridesOf($bikeId), $settings, $this->translator->nowS, $this->translator->zone());
+        $goodUntil = $habit === null ? null : GoodUntil::of($chain, $habit, $this->translator->zone());
+        $why = new WhyWords($this->translator);
+        $q = $this->translator->quantities;
 
         return [
-            'chain' => (new ChainProps($this->voice))->of($chain, $this->wear->of($chain)?->result),
-            'forPot' => (new ChainProps($this->voice))->forPot($chain, true),
-            'bike' => $bikeId === null ? null : ['id' => $bikeId, 'name' => $this->voice->names->bike($bikeId)],
+            'chain' => (new ChainProps($this->translator))->of($chain, $this->wear->of($chain)?->result),
+            'forPot' => (new ChainProps($this->translator))->forPot($chain, true),
+            'bike' => $bikeId === null ? null : ['id' => $bikeId, 'name' => $this->translator->names->bike($bikeId)],
             'on' => $onBike,
             'retired' => $chain->retired(),
             'story' => $story,
             'pots' => $pots,
-            'outlook' => $onBike === null ? null : (new ChainWords($this->voice))->outlook($chain, $goodUntil, $habit->weeklyKm ?? 0.0),
+            'outlook' => $onBike === null ? null : (new ChainWords($this->translator))->outlook($chain, $goodUntil, $habit->weeklyKm ?? 0.0),
             'facts' => [
-                ['name' => $this->voice->say('ui.chain.km'), 'value' => $q->ridden($chain->km), 'why' => 'km'],
-                ['name' => $this->voice->say('ui.chain.hours'), 'value' => $this->hours($chain), 'why' => null],
-                ['name' => $this->voice->say('ui.chain.wear'), 'value' => ucfirst((new ChainWords($this->voice))->measured($chain)), 'why' => $chain->wear->result === null ? null : 'wear'],
-                ['name' => $this->voice->say('ui.chain.dips'), 'value' => (string) $chain->dips, 'why' => null],
-                ['name' => $this->voice->say('ui.chain.pitches'), 'value' => $settings->whole(SettingKey::ChainPitches, $chainId) === 0 ? '—' : (string) $settings->whole(SettingKey::ChainPitches, $chainId), 'why' => null],
+                ['name' => $this->translator->say('ui.chain.km'), 'value' => $q->ridden($chain->km), 'why' => 'km'],
+                ['name' => $this->translator->say('ui.chain.hours'), 'value' => $this->hours($chain), 'why' => null],
+                ['name' => $this->translator->say('ui.chain.wear'), 'value' => ucfirst((new ChainWords($this->translator))->measured($chain)), 'why' => $chain->wear->result === null ? null : 'wear'],
+                ['name' => $this->translator->say('ui.chain.dips'), 'value' => (string) $chain->dips, 'why' => null],
+                ['name' => $this->translator->say('ui.chain.pitches'), 'value' => $settings->whole(SettingKey::ChainPitches, $chainId) === 0 ? '—' : (string) $settings->whole(SettingKey::ChainPitches, $chainId), 'why' => null],
             ],
-            'opening' => (new PartProps($this->book, $this->voice))->opening($chain->opening),
-            'link' => (new PartProps($this->book, $this->voice))->linkOf($chainId),
+            'opening' => (new PartProps($this->book, $this->translator))->opening($chain->opening),
+            'link' => (new PartProps($this->book, $this->translator))->linkOf($chainId),
             'why' => array_map(fn(Why $figure) => $why->of($figure), (new ChainFigures($chain, $settings))->all($habit, $onBike === null ? null : $goodUntil)),
-            'timeline' => (new TimelineProps($this->book, $this->voice))->of($chain, $whole ? PHP_INT_MAX : self::TIMELINE),
+            'timeline' => (new TimelineProps($this->book, $this->translator))->of($chain, $whole ? PHP_INT_MAX : self::TIMELINE),
             'edit' => [
-                'label' => $this->voice->names->chain($chainId),
+                'label' => $this->translator->names->chain($chainId),
                 'speeds' => (string) $settings->whole(SettingKey::ChainSpeeds, $chainId, 1),
                 'pitches' => (string) ($settings->whole(SettingKey::ChainPitches, $chainId) ?: ''),
-                'bike_id' => $settings->home($chainId, $this->voice->nowS),
+                'bike_id' => $settings->home($chainId, $this->translator->nowS),
                 ...$this->known($chainId),
             ],
             'units' => ['mass' => $q->units->mass, 'currency' => $q->units->currency],
             'about' => $this->about($chainId),
             'job' => $jobId,
-            'forms' => (new FormProps($this->book, $this->voice))->all(),
+            'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }
 
     /** @return ForecastView|null how worn it is and when its limit comes; null where nobody knows its km */
     public function forecast(int $chainId): ?array
     {
-        $chain = $this->book->chain($chainId, $this->voice->nowS);
+        $chain = $this->book->chain($chainId, $this->translator->nowS);
         $forecast = $chain->wears() ? $this->wear->of($chain) : null;
         if ($forecast === null) {
             return null;
         }
-        $words = new WearWords($this->voice);
-        $q = $this->voice->quantities;
+        $words = new WearWords($this->translator);
+        $q = $this->translator->quantities;
         $farKm = $forecast->farKm();
 
         $now = $forecast->input->nowKm;
@@ -213,7 +213,7 @@ final readonly class ChainPageProps
     private function known(int $chainId): array
     {
         $settings = $this->book->settings;
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         [$massG, $minor] = [$this->book->settings->number(SettingKey::ChainMassG, $chainId), $this->book->settings->number(SettingKey::ChainPrice, $chainId)];
 
         return [
@@ -235,25 +235,25 @@ final readonly class ChainPageProps
     private function about(int $chainId): array
     {
         $settings = $this->book->settings;
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $speeds = $settings->whole(SettingKey::ChainSpeeds, $chainId);
         $suits = array_filter($this->book->bikeIds, fn(int $id) => $speeds === 0 || $settings->whole(SettingKey::BikeSpeeds, $id) === $speeds);
         $day = $settings->text(SettingKey::ChainBoughtOn, $chainId);
-        $kept = $this->book->chain($chainId, $this->voice->nowS)->keptFor;
+        $kept = $this->book->chain($chainId, $this->translator->nowS)->keptFor;
         $values = [
-            'suits' => $suits === [] ? $this->voice->say('words.none') : $this->voice->names->list(array_values(array_map($this->voice->names->bike(...), $suits))),
-            'kept' => $kept === null ? null : $this->voice->say('chain.kept', ['event' => $kept->event, 'day' => $this->voice->dayWord($kept->on)]),
-            'load' => $this->voice->say('strip.load.'.PlanStrip::load($this->book, $chainId)->value),
-            'joint' => $this->voice->say('ui.size.'.$settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value)),
-            'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1 ? $this->voice->say('ui.new_chain.outward') : null,
+            'suits' => $suits === [] ? $this->translator->say('words.none') : $this->translator->names->list(array_values(array_map($this->translator->names->bike(...), $suits))),
+            'kept' => $kept === null ? null : $this->translator->say('chain.kept', ['event' => $kept->event, 'day' => $this->translator->dayWord($kept->on)]),
+            'load' => $this->translator->say('strip.load.'.PlanStrip::load($this->book, $chainId)->value),
+            'joint' => $this->translator->say('ui.size.'.$settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value)),
+            'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1 ? $this->translator->say('ui.new_chain.outward') : null,
             'mass' => ($massG = $this->book->settings->number(SettingKey::ChainMassG, $chainId)) === null ? null : $q->mass($massG),
             'drip_interval' => ($dripKm = $this->book->settings->number(SettingKey::ChainDripKm, $chainId)) === null ? null : $q->distance($dripKm),
             'price' => ($minor = $this->book->settings->number(SettingKey::ChainPrice, $chainId)) === null ? null : $q->money($minor),
-            'bought_on' => $day === '' ? null : $q->date(LocalDay::named($day, $this->voice->zone())->startS(), 'd MMM y'),
+            'bought_on' => $day === '' ? null : $q->date(LocalDay::named($day, $this->translator->zone())->startS(), 'd MMM y'),
         ];
 
         return array_values(array_filter(array_map(
-            fn(string $name, ?string $value) => $value === null ? null : ['name' => $this->voice->say("ui.new_chain.{$name}"), 'value' => $value],
+            fn(string $name, ?string $value) => $value === null ? null : ['name' => $this->translator->say("ui.new_chain.{$name}"), 'value' => $value],
             array_keys($values),
             $values,
         )));
@@ -261,12 +261,12 @@ final readonly class ChainPageProps
 
     private function hours(ChainState $chain): string
     {
-        $hours = $this->voice->quantities->hours($chain->hours);
+        $hours = $this->translator->quantities->hours($chain->hours);
 
         return match (true) {
             $chain->hoursComplete => $hours,
-            $chain->hours > 0 => $this->voice->say('words.at_least', ['figure' => $hours]),
-            default => $this->voice->say('words.unknown'),
+            $chain->hours > 0 => $this->translator->say('words.at_least', ['figure' => $hours]),
+            default => $this->translator->say('words.unknown'),
         };
     }
 
@@ -280,10 +280,10 @@ final readonly class ChainPageProps
                 'label' => $this->freeLabel($id),
                 'speeds' => $this->book->settings->whole(SettingKey::BikeSpeeds, $id, 1),
                 'pitches' => $this->usualPitches($id),
-                'canFit' => $this->book->fittings->componentOn($id, $this->voice->nowS) === null,
+                'canFit' => $this->book->fittings->componentOn($id, $this->translator->nowS) === null,
             ], $this->book->bikeIds),
-            'units' => ['mass' => $this->voice->quantities->units->mass, 'currency' => $this->voice->quantities->units->currency],
-            'forms' => (new FormProps($this->book, $this->voice))->all(),
+            'units' => ['mass' => $this->translator->quantities->units->mass, 'currency' => $this->translator->quantities->units->currency],
+            'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }
 
@@ -292,8 +292,8 @@ final readonly class ChainPageProps
     {
         $labels = [];
         foreach ($this->book->chainIds as $chainId) {
-            if ($this->book->settings->home($chainId, PHP_INT_MAX) === $bikeId && ! $this->book->chain($chainId, $this->voice->nowS)->retired()) {
-                $labels[$chainId] = $this->voice->names->chain($chainId);
+            if ($this->book->settings->home($chainId, PHP_INT_MAX) === $bikeId && ! $this->book->chain($chainId, $this->translator->nowS)->retired()) {
+                $labels[$chainId] = $this->translator->names->chain($chainId);
             }
         }
 

@@ -6,7 +6,7 @@ namespace App\Http\Props;
 
 use App\Text\ChainWords;
 use App\Text\JobWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use App\Text\WearWords;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
@@ -52,9 +52,9 @@ final readonly class ChainProps
     private ChainWords $words;
 
     /** @param list<OpenJob> $jobs those that chains may be in */
-    public function __construct(private Voice $voice, private array $jobs = [])
+    public function __construct(private Translator $translator, private array $jobs = [])
     {
-        $this->words = new ChainWords($voice);
+        $this->words = new ChainWords($translator);
     }
 
     /**
@@ -71,13 +71,13 @@ final readonly class ChainProps
 
         return [
             'id' => $chain->chainId,
-            'label' => $this->voice->names->chain($chain->chainId),
-            'name' => $this->voice->names->fullChain($chain->chainId),
+            'label' => $this->translator->names->chain($chain->chainId),
+            'name' => $this->translator->names->fullChain($chain->chainId),
             'coat' => $chain->coat(),
             'status' => $chain->status->value,
-            'directional' => $this->voice->settings->whole(SettingKey::ChainDirectional, $chain->chainId) === 1,
+            'directional' => $this->translator->settings->whole(SettingKey::ChainDirectional, $chain->chainId) === 1,
             'word' => $this->words->status($chain),
-            'detail' => $job === null ? $this->words->detail($chain) : $this->voice->say("chain.detail.in_{$job->kind}", ['step' => lcfirst((new JobWords($this->voice))->title($job))]),
+            'detail' => $job === null ? $this->words->detail($chain) : $this->translator->say("chain.detail.in_{$job->kind}", ['step' => lcfirst((new JobWords($this->translator))->title($job))]),
             'job' => $job?->id,
             'late' => $this->late($chain),
             'ready' => $chain->rideable() && $chain->readyAtS === null,
@@ -86,7 +86,7 @@ final readonly class ChainProps
             'waxed' => $chain->wax->life !== null,
             'unsure' => ! $chain->wax->known,
             'leftKm' => $chain->leftKm(),
-            'left' => $this->voice->quantities->left($chain->leftKm()),
+            'left' => $this->translator->quantities->left($chain->leftKm()),
             'wear' => [
                 'limit' => $chain->terms->limitPct,
                 'value' => $chain->wear->result?->valuePct,
@@ -97,7 +97,7 @@ final readonly class ChainProps
                 'p90' => $forecast === null ? null : max(0.0, $forecast->nowP90),
                 'due' => ReadingDue::of($chain, $forecast),
                 'text' => $this->words->elongation($chain->wear->result),
-                'of' => $forecast === null ? $this->words->wearAndLimit($chain) : (new WearWords($this->voice))->now($forecast, $chain->terms->limitPct),
+                'of' => $forecast === null ? $this->words->wearAndLimit($chain) : (new WearWords($this->translator))->now($forecast, $chain->terms->limitPct),
             ],
             'wearLine' => $this->words->wear($chain),
             'fit' => $fit,
@@ -110,7 +110,7 @@ final readonly class ChainProps
     {
         return [
             'id' => $chain->chainId,
-            'name' => $this->voice->names->fullChain($chain->chainId),
+            'name' => $this->translator->names->fullChain($chain->chainId),
             'word' => $this->words->status($chain),
             'detail' => $this->words->detail($chain),
             'rinse' => RinseSchool::usual($chain) !== RinseSchool::Straight,

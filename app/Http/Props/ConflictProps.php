@@ -12,7 +12,7 @@ use App\Models\Estimate;
 use App\Models\Opening;
 use App\Models\Ride;
 use App\Support\CurrentWorkshop;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Dripel\Core\Logbook\Ride as CoreRide;
 
 /**
@@ -42,7 +42,7 @@ final readonly class ConflictProps
     /** What of a form is shown as what somebody entered. */
     private const SHOWN = ['date', 'time', 'distance', 'hours', 'condition', 'km', 'since_wax', 'closings', 'until', 'from', 'to'];
 
-    public function __construct(private Speaker $speaker, private CurrentWorkshop $current, private ReadBook $readBook) {}
+    public function __construct(private Translators $translators, private CurrentWorkshop $current, private ReadBook $readBook) {}
 
     /** @return ConflictPage */
     public function of(VersionMoved $e): array
@@ -87,12 +87,12 @@ final readonly class ConflictProps
     private function text(string $field): string
     {
         $value = request()->input($field);
-        $voice = $this->speaker->voice();
+        $translator = $this->translators->current();
 
         return match (true) {
             ! is_scalar($value) || is_bool($value) || $value === '' => '',
-            $field === 'condition' => $voice->say("chain.condition.{$value}"),
-            in_array($field, ['distance', 'km', 'since_wax'], true) => "{$value}\u{a0}{$voice->quantities->units->distance}",
+            $field === 'condition' => $translator->say("chain.condition.{$value}"),
+            in_array($field, ['distance', 'km', 'since_wax'], true) => "{$value}\u{a0}{$translator->quantities->units->distance}",
             default => (string) $value,
         };
     }
@@ -100,26 +100,26 @@ final readonly class ConflictProps
     /** @return ConflictVersion */
     private function version(Entry $row): array
     {
-        $voice = $this->speaker->voice();
+        $translator = $this->translators->current();
         if ($row instanceof Ride) {
             $ride = new CoreRide($row->id, $row->moment(), $row->bike_id, $row->km, $row->hours, $row->condition);
 
-            return (new RoadProps(($this->readBook)($this->current->workshop()), $voice))->ride($ride);
+            return (new RideProps(($this->readBook)($this->current->workshop()), $translator))->ride($ride);
         }
 
         if ($row instanceof Opening) {
-            return ['id' => $row->id, 'day' => $voice->quantities->day($row->at), 'time' => null, 'km' => $row->km === null ? $voice->say('words.unknown') : $voice->quantities->distance($row->km, 1),
-                'conditionName' => $voice->say("chain.timeline.opening_wax.{$row->wax->value}", ['since' => $voice->quantities->distance($row->since_wax_km ?? 0.0)])];
+            return ['id' => $row->id, 'day' => $translator->quantities->day($row->at), 'time' => null, 'km' => $row->km === null ? $translator->say('words.unknown') : $translator->quantities->distance($row->km, 1),
+                'conditionName' => $translator->say("chain.timeline.opening_wax.{$row->wax->value}", ['since' => $translator->quantities->distance($row->since_wax_km ?? 0.0)])];
         }
         if ($row instanceof Estimate) {
-            return ['id' => $row->id, 'day' => "{$row->from_date} – {$row->to_date}", 'time' => null, 'bikeName' => $voice->names->bike($row->bike_id), 'km' => $voice->quantities->distance($row->km, 1),
-                'conditionName' => $voice->say("chain.condition.{$row->condition->value}")];
+            return ['id' => $row->id, 'day' => "{$row->from_date} – {$row->to_date}", 'time' => null, 'bikeName' => $translator->names->bike($row->bike_id), 'km' => $translator->quantities->distance($row->km, 1),
+                'conditionName' => $translator->say("chain.condition.{$row->condition->value}")];
         }
         if ($row instanceof Commute) {
-            return ['id' => $row->id, 'day' => implode(', ', array_map(fn(int $day) => $voice->weekday($day), $row->weekdays)), 'time' => $row->time,
-                'bikeName' => $voice->names->bike($row->bike_id), 'km' => $voice->quantities->distance($row->km, 1)];
+            return ['id' => $row->id, 'day' => implode(', ', array_map(fn(int $day) => $translator->weekday($day), $row->weekdays)), 'time' => $row->time,
+                'bikeName' => $translator->names->bike($row->bike_id), 'km' => $translator->quantities->distance($row->km, 1)];
         }
 
-        return ['id' => $row->id, 'day' => $voice->quantities->day($row->at), 'time' => $voice->quantities->time($row->at)];
+        return ['id' => $row->id, 'day' => $translator->quantities->day($row->at), 'time' => $translator->quantities->time($row->at)];
     }
 }

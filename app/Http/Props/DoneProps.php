@@ -6,7 +6,7 @@ namespace App\Http\Props;
 
 use App\Logbook\ActionKind;
 use App\Models\Action;
-use App\Text\Speaker;
+use App\Text\Translators;
 
 /**
  * The bar after an action: what was done, and the id with which it can be taken back.
@@ -15,7 +15,7 @@ use App\Text\Speaker;
  */
 final readonly class DoneProps
 {
-    public function __construct(private Speaker $speaker) {}
+    public function __construct(private Translators $translators) {}
 
     /** @return DoneView */
     public function of(Action $action): array
@@ -23,7 +23,7 @@ final readonly class DoneProps
         $nothing = $action->about->changed === [];
 
         return [
-            'text' => $nothing ? (string) __('done.nothing_changed') : $this->speaker->history()->done($action),
+            'text' => $nothing ? (string) __('done.nothing_changed') : $this->translators->history()->done($action),
             'undo' => $nothing || $action->kind === ActionKind::Undo ? null : $action->id,
             'key' => $action->id,
         ];

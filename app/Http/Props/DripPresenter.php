@@ -7,7 +7,7 @@ namespace App\Http\Props;
 use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Text\DripWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobStep;
 
@@ -22,46 +22,46 @@ final readonly class DripPresenter implements JobPresenter
         'after' => ['wipe_excess', 'leave_excess', 'brush_in', 'put_on'],
     ];
 
-    public function title(GuidedJob $job, Voice $voice): string
+    public function title(GuidedJob $job, Translator $translator): string
     {
-        return $voice->say("drip.title.{$job->title}");
+        return $translator->say("drip.title.{$job->title}");
     }
 
-    public function step(GuidedJob $job, JobStep $step, Voice $voice): array
+    public function step(GuidedJob $job, JobStep $step, Translator $translator): array
     {
-        $words = new DripWords($voice);
+        $words = new DripWords($translator);
 
-        return $words->step($step) + ['again' => null, 'question' => null, 'cautions' => $words->cautions($step), 'subject' => $voice->names->fullChain($job->chains[0])];
+        return $words->step($step) + ['again' => null, 'question' => null, 'cautions' => $words->cautions($step), 'subject' => $translator->names->fullChain($job->chains[0])];
     }
 
-    public function page(GuidedJob $job, JobRun $run, Voice $voice): array
+    public function page(GuidedJob $job, JobRun $run, Translator $translator): array
     {
         $lanes = [];
         foreach ($run->steps as $i => $step) {
             // The bottle is shaken again for a second coat.
             $key = isset($step->about['coat']) && $step->code === 'shake_bottle' ? 'drip' : array_keys(array_filter(self::LANES, fn(array $codes) => in_array($step->code, $codes, true)))[0] ?? 'prepare';
             $key .= '-'.($step->about['coat'] ?? 0);
-            $lanes[$key] ??= ['key' => $key, 'text' => $voice->say('ui.drip.lane.'.strtok($key, '-')), 'seconds' => 0, 'steps' => []];
+            $lanes[$key] ??= ['key' => $key, 'text' => $translator->say('ui.drip.lane.'.strtok($key, '-')), 'seconds' => 0, 'steps' => []];
             $lanes[$key]['seconds'] += $step->seconds ?? 0;
             $lanes[$key]['steps'][] = $i;
         }
 
-        return ['dripOnly' => true, 'stretches' => array_values(array_map(fn(array $lane) => ['time' => $lane['seconds'] > 0 ? $voice->quantities->seconds($lane['seconds']) : ''] + $lane, $lanes))];
+        return ['dripOnly' => true, 'stretches' => array_values(array_map(fn(array $lane) => ['time' => $lane['seconds'] > 0 ? $translator->quantities->seconds($lane['seconds']) : ''] + $lane, $lanes))];
     }
 
-    public function live(GuidedJob $job, JobRun $run, Voice $voice): array
+    public function live(GuidedJob $job, JobRun $run, Translator $translator): array
     {
         return ['residues' => null];
     }
 
-    public function record(Action $action, Voice $voice): string
+    public function record(Action $action, Translator $translator): string
     {
         $atS = (int) $action->about->at;
 
-        return $voice->say('drip.record', [
-            'time' => $voice->quantities->time($atS),
-            'km' => $voice->quantities->distance((float) $action->about->km),
-            'ready' => (new DripWords($voice))->at($atS + (int) round(3600 * $voice->settings->dripDryHours())),
+        return $translator->say('drip.record', [
+            'time' => $translator->quantities->time($atS),
+            'km' => $translator->quantities->distance((float) $action->about->km),
+            'ready' => (new DripWords($translator))->at($atS + (int) round(3600 * $translator->settings->dripDryHours())),
         ]);
     }
 }

@@ -6,7 +6,7 @@ namespace App\Http\Props;
 
 use App\Actions\Drip\DripDraft;
 use App\Text\DripWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Drip\BottleState;
 use Dripel\Core\Drip\DripNeeds;
 use Dripel\Core\Drip\DripPlace;
@@ -43,62 +43,62 @@ use Dripel\Core\Plan\Rail;
  */
 final readonly class DripProps
 {
-    public function __construct(private Book $book, private Voice $voice) {}
+    public function __construct(private Book $book, private Translator $translator) {}
 
     /** @return DripPlanPage the page that plans a top-up, with what is proposed */
     public function create(int $chainId): array
     {
-        $place = $this->book->fittings->bikeOf($chainId, $this->voice->nowS) === null ? DripPlace::InBox : DripPlace::OnBike;
-        $wish = DripNeeds::of($this->book->history($chainId)->until($this->voice->nowS))->wish($place, $this->voice->settings->excessSchool());
-        $title = fn(string $code, string $value): array => ['value' => $value, 'title' => ucfirst($this->voice->say("drip.{$code}.{$value}"))];
+        $place = $this->book->fittings->bikeOf($chainId, $this->translator->nowS) === null ? DripPlace::InBox : DripPlace::OnBike;
+        $choices = DripNeeds::of($this->book->history($chainId)->until($this->translator->nowS))->wish($place, $this->translator->settings->excessSchool());
+        $title = fn(string $code, string $value): array => ['value' => $value, 'title' => ucfirst($this->translator->say("drip.{$code}.{$value}"))];
 
         return [
-            'chain' => ['id' => $chainId, 'name' => $this->voice->names->fullChain($chainId)],
-            'proposed' => ['place' => $wish->place->value, 'washed' => $wish->washed, 'warmed' => $wish->warmed, 'coats' => $wish->coats, 'excess' => $wish->excess->value],
+            'chain' => ['id' => $chainId, 'name' => $this->translator->names->fullChain($chainId)],
+            'proposed' => ['place' => $choices->place->value, 'washed' => $choices->washed, 'warmed' => $choices->warmed, 'coats' => $choices->coats, 'excess' => $choices->excess->value],
             'places' => array_map(fn(DripPlace $one) => $title('place', $one->value), DripPlace::cases()),
             'schools' => array_map(fn(ExcessSchool $one) => $title('excess', $one->value), ExcessSchool::cases()),
             'bottles' => $this->choices(),
-            'forms' => (new FormProps($this->book, $this->voice))->all(),
+            'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }
 
     /** @return DripPlan what follows from a wish */
     public function plan(DripDraft $draft): array
     {
-        $words = new DripWords($this->voice);
-        $needs = DripNeeds::of($this->book->history($draft->chain->chainId)->until($this->voice->nowS));
+        $words = new DripWords($this->translator);
+        $needs = DripNeeds::of($this->book->history($draft->chain->chainId)->until($this->translator->nowS));
 
         return [
             'lines' => $words->lines($draft, $needs, $this->nextRideS($draft->chain->chainId)),
-            'steps' => array_map(fn(JobStep $step) => ['title' => $words->step($step)['title'], 'time' => $step->seconds === null ? '' : $this->voice->quantities->seconds($step->seconds)], $draft->plan->steps),
+            'steps' => array_map(fn(JobStep $step) => ['title' => $words->step($step)['title'], 'time' => $step->seconds === null ? '' : $this->translator->quantities->seconds($step->seconds)], $draft->plan->steps),
         ];
     }
 
     /** @return list<array{value: int, title: string}> the bottles on the shelf */
     public function choices(): array
     {
-        return array_map(fn(BottleState $bottle) => ['value' => $bottle->bottleId, 'title' => $this->voice->names->bottle($bottle->bottleId).', '.(new DripWords($this->voice))->bottle($bottle)['left']], BottleState::all($this->book, $this->voice->nowS));
+        return array_map(fn(BottleState $bottle) => ['value' => $bottle->bottleId, 'title' => $this->translator->names->bottle($bottle->bottleId).', '.(new DripWords($this->translator))->bottle($bottle)['left']], BottleState::all($this->book, $this->translator->nowS));
     }
 
     /** @return list<BottleView> for the books */
     public function shelf(): array
     {
-        $settings = $this->voice->settings;
+        $settings = $this->translator->settings;
 
         return array_map(fn(BottleState $bottle) => [
             'id' => $bottle->bottleId,
-            'name' => $this->voice->names->bottle($bottle->bottleId),
+            'name' => $this->translator->names->bottle($bottle->bottleId),
             'share' => $bottle->volumeMl > 0.0 ? min(1.0, $bottle->leftMl / $bottle->volumeMl) : 0.0,
-            'price' => ($price = $settings->number(SettingKey::BottlePrice, $bottle->bottleId)) === null ? '' : $this->voice->quantities->money($price),
-            'values' => ['volume' => (string) round($bottle->volumeMl), 'left' => (string) round($bottle->leftMl, 1), 'opened' => $bottle->openedOn ?? '', 'price' => $price === null ? '' : (string) ($price / 10 ** $this->voice->quantities->exponent())],
-        ] + (new DripWords($this->voice))->bottle($bottle), BottleState::all($this->book, $this->voice->nowS));
+            'price' => ($price = $settings->number(SettingKey::BottlePrice, $bottle->bottleId)) === null ? '' : $this->translator->quantities->money($price),
+            'values' => ['volume' => (string) round($bottle->volumeMl), 'left' => (string) round($bottle->leftMl, 1), 'opened' => $bottle->openedOn ?? '', 'price' => $price === null ? '' : (string) ($price / 10 ** $this->translator->quantities->exponent())],
+        ] + (new DripWords($this->translator))->bottle($bottle), BottleState::all($this->book, $this->translator->nowS));
     }
 
     private function nextRideS(int $chainId): ?int
     {
-        foreach (Rail::all($this->book, $this->voice->nowS, $this->voice->zone()) as $rail) {
+        foreach (Rail::all($this->book, $this->translator->nowS, $this->translator->zone()) as $rail) {
             if ($rail->fitted?->chainId === $chainId) {
-                return $rail->nextRideS($this->voice->nowS, $this->voice->zone());
+                return $rail->nextRideS($this->translator->nowS, $this->translator->zone());
             }
         }
 

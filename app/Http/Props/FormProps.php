@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Text\Voice;
+use App\Text\Translator;
 use App\Text\WearWords;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\WaxTopUp;
@@ -41,27 +41,27 @@ use Dripel\Core\Wear\Instrument;
  */
 final readonly class FormProps
 {
-    public function __construct(private Book $book, private Voice $voice) {}
+    public function __construct(private Book $book, private Translator $translator) {}
 
     /** @return FormDefaults */
     public function all(): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return [
-            'date' => $q->date($this->voice->nowS, 'yyyy-MM-dd'),
-            'time' => $q->date($this->voice->nowS, 'HH:mm'),
+            'date' => $q->date($this->translator->nowS, 'yyyy-MM-dd'),
+            'time' => $q->date($this->translator->nowS, 'HH:mm'),
             // A ride is logged after it: it began an hour ago if nothing else is said, but still today.
-            'rideTime' => $q->date(max($this->voice->nowS - 3600, LocalDay::of($this->voice->nowS, $this->voice->zone())->startS()), 'HH:mm'),
+            'rideTime' => $q->date(max($this->translator->nowS - 3600, LocalDay::of($this->translator->nowS, $this->translator->zone())->startS()), 'HH:mm'),
             'massUnit' => $q->units->mass,
             'bikes' => array_map(function (int $bikeId) use ($q): array {
-                $span = $this->book->fittings->spanAt($bikeId, $this->voice->nowS);
+                $span = $this->book->fittings->spanAt($bikeId, $this->translator->nowS);
                 $chainId = $span?->componentId;
 
                 return [
                     'id' => $bikeId,
-                    'name' => $this->voice->names->bike($bikeId),
-                    'chain' => $chainId === null ? null : $this->voice->names->chain($chainId),
+                    'name' => $this->translator->names->bike($bikeId),
+                    'chain' => $chainId === null ? null : $this->translator->names->chain($chainId),
                     'chainId' => $chainId,
                     'since' => $span === null ? null : ['date' => $q->date($span->fromS, 'yyyy-MM-dd'), 'time' => $q->time($span->fromS)],
                     'chains' => $this->chainsOf($bikeId),
@@ -69,12 +69,12 @@ final readonly class FormProps
             }, $this->book->bikeIds),
             'conditions' => array_map(fn(Condition $condition) => [
                 'value' => $condition->value,
-                'title' => ucfirst($this->voice->say("chain.condition.{$condition->value}")),
-                'note' => '× '.$q->number($this->book->settings->factor($condition, $this->voice->nowS), 1),
+                'title' => ucfirst($this->translator->say("chain.condition.{$condition->value}")),
+                'note' => '× '.$q->number($this->book->settings->factor($condition, $this->translator->nowS), 1),
             ], Condition::cases()),
-            'instruments' => array_map(fn(Instrument $instrument) => GaugeProps::forms($instrument, new WearWords($this->voice)), Instrument::all($this->book->settings)),
-            'pitchesHint' => (new WearWords($this->voice))->pitches(),
-            'bottles' => (new DripProps($this->book, $this->voice))->choices(),
+            'instruments' => array_map(fn(Instrument $instrument) => GaugeProps::forms($instrument, new WearWords($this->translator)), Instrument::all($this->book->settings)),
+            'pitchesHint' => (new WearWords($this->translator))->pitches(),
+            'bottles' => (new DripProps($this->book, $this->translator))->choices(),
             'topUp' => (string) round($q->units->fromKm(WaxTopUp::KM)),
         ];
     }
@@ -82,9 +82,9 @@ final readonly class FormProps
     /** @return list<array{id: int, label: string}> the chains of a bike's rail that are in use */
     private function chainsOf(int $bikeId): array
     {
-        $ids = array_filter($this->book->chainIds, fn(int $id) => $this->book->settings->home($id, $this->voice->nowS) === $bikeId
+        $ids = array_filter($this->book->chainIds, fn(int $id) => $this->book->settings->home($id, $this->translator->nowS) === $bikeId
             && $this->book->history($id)->last(Retirement::class) === null);
 
-        return array_values(array_map(fn(int $id) => ['id' => $id, 'label' => $this->voice->names->chain($id)], $ids));
+        return array_values(array_map(fn(int $id) => ['id' => $id, 'label' => $this->translator->names->chain($id)], $ids));
     }
 }

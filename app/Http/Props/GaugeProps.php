@@ -7,7 +7,7 @@ namespace App\Http\Props;
 use App\Models\Device;
 use App\Models\Workshop;
 use App\Text\ChainWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use App\Text\WearWords;
 use Dripel\Core\Interval\BikeAdvice;
 use Dripel\Core\Interval\CycleEnd;
@@ -112,48 +112,48 @@ final readonly class GaugeProps
 
     private WearWords $words;
 
-    public function __construct(private Book $book, private Voice $voice, private WorkshopWear $wear)
+    public function __construct(private Book $book, private Translator $translator, private WorkshopWear $wear)
     {
-        $this->words = new WearWords($voice);
+        $this->words = new WearWords($translator);
     }
 
     /** @return GaugePage */
     public function all(Workshop $workshop): array
     {
         return [
-            'bikes' => array_map($this->bike(...), Rail::all($this->book, $this->voice->nowS, $this->voice->zone())),
+            'bikes' => array_map($this->bike(...), Rail::all($this->book, $this->translator->nowS, $this->translator->zone())),
             'instruments' => array_values(array_map(fn(Instrument $instrument) => $this->instrument($instrument), array_filter(Instrument::all($this->book->settings), fn(Instrument $instrument) => $instrument->id !== null))),
             'gauges' => array_values(Device::query()->in($workshop)->where('kind', Device::GAUGE)->whereNull('gone_at')->orderBy('id')->get()->map(fn(Device $device) => ['id' => $device->id, 'name' => $device->name])->all()),
             'expected' => $this->expected(),
-            'forms' => (new FormProps($this->book, $this->voice))->all(),
-            'unit' => $this->voice->quantities->units->distance,
+            'forms' => (new FormProps($this->book, $this->translator))->all(),
+            'unit' => $this->translator->quantities->units->distance,
         ];
     }
 
     /** @return WornBike */
     private function bike(Rail $rail): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $forecasts = $this->wear->results($rail->chains());
-        $school = $this->book->settings->limitSchool($rail->bikeId, $this->voice->nowS);
-        $supply = ChainSupply::of($this->book, $rail, $forecasts, LocalDay::of($this->voice->nowS, $this->voice->zone()));
-        $learned = LearnedByEar::of($this->book, $rail->bikeId, $this->voice->nowS);
+        $school = $this->book->settings->limitSchool($rail->bikeId, $this->translator->nowS);
+        $supply = ChainSupply::of($this->book, $rail, $forecasts, LocalDay::of($this->translator->nowS, $this->translator->zone()));
+        $learned = LearnedByEar::of($this->book, $rail->bikeId, $this->translator->nowS);
         $chains = $rail->chains();
         usort($chains, fn(ChainState $a, ChainState $b) => ($forecasts[$b->chainId]->nowMean ?? -1.0) <=> ($forecasts[$a->chainId]->nowMean ?? -1.0));
-        $limit = $this->book->terms()->ofBike($rail->bikeId, $this->voice->nowS)->limitPct;
+        $limit = $this->book->terms()->ofBike($rail->bikeId, $this->translator->nowS)->limitPct;
 
         return [
             'id' => $rail->bikeId,
-            'name' => $this->voice->names->bike($rail->bikeId),
+            'name' => $this->translator->names->bike($rail->bikeId),
             'limit' => $limit,
             'limitText' => $q->mark($limit),
-            'school' => $this->voice->say("schools.{$school->value}.name"),
+            'school' => $this->translator->say("schools.{$school->value}.name"),
             // The scale goes a little past the limit, or past the worst of them.
             'top' => max([1.15 * $limit, ...array_map(fn(WearForecastResult $result) => 1.05 * $result->nowP90, array_values($forecasts))]),
             'chains' => array_map(fn(ChainState $chain) => $this->chain($chain, $forecasts[$chain->chainId] ?? null, $chain === $rail->fitted), $chains),
             'even' => $this->words->even(EvenWear::of($rail, $forecasts)),
             'supply' => $supply === null ? null : $this->words->supply($supply),
-            'parts' => (new PartProps($this->book, $this->voice))->onBike($rail->bikeId),
+            'parts' => (new PartProps($this->book, $this->translator))->onBike($rail->bikeId),
             'advice' => $this->advice($rail->bikeId, $learned),
             'ear' => $learned === null ? null : $this->ear($learned),
         ];
@@ -162,21 +162,21 @@ final readonly class GaugeProps
     /** @return WornChain */
     private function chain(ChainState $chain, ?WearForecastResult $result, bool $fitted): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         [$forecast, $result] = $chain->wears() ? [$this->wear->of($chain), $result] : [null, null];
 
         return [
             'id' => $chain->chainId,
-            'label' => $this->voice->names->chain($chain->chainId),
-            'name' => $this->voice->names->fullChain($chain->chainId),
+            'label' => $this->translator->names->chain($chain->chainId),
+            'name' => $this->translator->names->fullChain($chain->chainId),
             'fitted' => $fitted,
             'ready' => $chain->rideable() && $chain->readyAtS === null,
             'km' => $q->ridden($chain->km),
             'mean' => $result === null ? null : max(0.0, $result->nowMean),
             'p10' => $result === null ? null : max(0.0, $result->nowP10),
             'p90' => $result === null ? null : max(0.0, $result->nowP90),
-            'now' => ! $chain->wears() ? '' : ($result === null ? $this->voice->say('wear.unknown_km') : $this->words->now($result, $chain->terms->limitPct)),
-            'last' => $chain->wears() ? ($chain->wear->reading === null ? $this->voice->say('wear.never') : (new ChainWords($this->voice))->measured($chain)) : $this->voice->say('wear.new'),
+            'now' => ! $chain->wears() ? '' : ($result === null ? $this->translator->say('wear.unknown_km') : $this->words->now($result, $chain->terms->limitPct)),
+            'last' => $chain->wears() ? ($chain->wear->reading === null ? $this->translator->say('wear.never') : (new ChainWords($this->translator))->measured($chain)) : $this->translator->say('wear.new'),
             'verdict' => $chain->wear->pastLimit ? 'retire' : ($result->verdict->value ?? null),
             'due' => ReadingDue::of($chain, $result),
             'sentences' => $forecast === null ? [] : $this->words->sentences($forecast),
@@ -194,12 +194,12 @@ final readonly class GaugeProps
         }
         [$text, $reason] = $this->words->advice($advice);
         // Of a bike that goes by ear, what it learned.
-        $now = $this->book->terms()->ofBike($bikeId, $this->voice->nowS)->intervalKm;
+        $now = $this->book->terms()->ofBike($bikeId, $this->translator->nowS)->intervalKm;
 
         return [
             'text' => $text,
             'reason' => $reason,
-            'now' => $this->voice->say('wear.advice.'.($advice->is($now) ? 'is' : 'now'), ['interval' => $this->voice->quantities->distance($now)]),
+            'now' => $this->translator->say('wear.advice.'.($advice->is($now) ? 'is' : 'now'), ['interval' => $this->translator->quantities->distance($now)]),
             'open' => ! $advice->is($now) && ! $advice->is($this->book->settings->declinedKm($bikeId)),
         ];
     }
@@ -207,7 +207,7 @@ final readonly class GaugeProps
     /** @return EarView when its chains get loud, and the cycles behind it */
     private function ear(LearnedByEar $learned): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $shown = array_slice($learned->cycles, -self::CYCLES);
         $farKm = max([1.2 * $learned->result->medianKm, ...array_map(fn(EarCycle $one) => 1.05 * $one->cycle->km, $shown)]);
 
@@ -217,8 +217,8 @@ final readonly class GaugeProps
                 'share' => $one->cycle->km / $farKm,
                 'loud' => $one->cycle->ended === CycleEnd::Noise,
                 'open' => $one->open,
-                'text' => $this->voice->say('wear.ear.cycle.'.($one->open ? 'open' : $one->cycle->ended->value), [
-                    'chain' => $this->voice->names->chain($one->chainId), 'km' => $q->distance($one->cycle->km), 'day' => $q->date($one->endS, 'd MMM'),
+                'text' => $this->translator->say('wear.ear.cycle.'.($one->open ? 'open' : $one->cycle->ended->value), [
+                    'chain' => $this->translator->names->chain($one->chainId), 'km' => $q->distance($one->cycle->km), 'day' => $q->date($one->endS, 'd MMM'),
                 ]),
             ], $shown),
             'quiet' => array_map(fn(int $i) => $learned->result->quietAfter($farKm * $i / self::CURVE), range(0, self::CURVE)),
@@ -231,14 +231,14 @@ final readonly class GaugeProps
     /** @return ExpectedLife */
     private function expected(): array
     {
-        $units = $this->voice->quantities->units;
+        $units = $this->translator->quantities->units;
         $own = $this->wear->own();
 
         return [
-            'points' => array_map(fn(LifePoint $point) => ['interval' => (string) round($units->fromKm($point->intervalKm), 1), 'life' => (string) round($units->fromKm($point->lifeKm)), 'text' => $this->voice->say('wear.point', ['interval' => $this->voice->quantities->distance($point->intervalKm), 'life' => $this->voice->quantities->distance($point->lifeKm)])], $this->book->settings->lifeCurve()->points()),
+            'points' => array_map(fn(LifePoint $point) => ['interval' => (string) round($units->fromKm($point->intervalKm), 1), 'life' => (string) round($units->fromKm($point->lifeKm)), 'text' => $this->translator->say('wear.point', ['interval' => $this->translator->quantities->distance($point->intervalKm), 'life' => $this->translator->quantities->distance($point->lifeKm)])], $this->book->settings->lifeCurve()->points()),
             'house' => $this->book->settings->newest(SettingKey::LifePoints, 0)?->value === null,
             'own' => $own->count()
-                ? $this->voice->say('wear.own.counts', ['count' => (string) $own->chains, 'times' => $this->words->times($own->logFactor)])
+                ? $this->translator->say('wear.own.counts', ['count' => (string) $own->chains, 'times' => $this->words->times($own->logFactor)])
                 : trans_choice('wear.own.few', $own->chains, ['fewest' => (string) $own::FEWEST]),
         ];
     }

@@ -9,7 +9,7 @@ use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Workshop;
 use App\Text\ChangeWords;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Ride;
 use Illuminate\Database\Eloquent\Builder;
@@ -42,7 +42,7 @@ final readonly class HistoryProps
 {
     private const PAGE = 40;
 
-    public function __construct(private Speaker $speaker, private ReadBook $readBook) {}
+    public function __construct(private Translators $translators, private ReadBook $readBook) {}
 
     /** @return HistoryPage */
     public function all(Workshop $workshop, ?int $bikeId, ?int $chainId, int $page): array
@@ -53,7 +53,7 @@ final readonly class HistoryProps
             ->when($chainId !== null, fn(Builder $q) => $q->where(fn(Builder $any) => $this->concerning($any, 'chains', (int) $chainId)
                 ->orWhereIn('id', $this->ridesOn($book, (int) $chainId))));
         $count = $query->count();
-        $names = $this->speaker->voice()->names;
+        $names = $this->translators->current()->names;
 
         return [
             'actions' => $this->lines($query->with('user', 'workshop')->orderByDesc('revision')->forPage($page, self::PAGE)->get()),
@@ -110,8 +110,8 @@ final readonly class HistoryProps
      */
     private function lines(Collection $actions): array
     {
-        $words = $this->speaker->history();
-        $q = $this->speaker->voice()->quantities;
+        $words = $this->translators->history();
+        $q = $this->translators->current()->quantities;
 
         return array_values($actions->map(fn(Action $action) => [
             'id' => $action->id,

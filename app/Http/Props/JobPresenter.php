@@ -6,7 +6,7 @@ namespace App\Http\Props;
 
 use App\Models\Action;
 use App\Models\GuidedJob;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobStep;
 
@@ -38,17 +38,17 @@ use Dripel\Core\Guided\JobStep;
  */
 interface JobPresenter
 {
-    public function title(GuidedJob $job, Voice $voice): string;
+    public function title(GuidedJob $job, Translator $translator): string;
 
     /** @return JobStepWords */
-    public function step(GuidedJob $job, JobStep $step, Voice $voice): array;
+    public function step(GuidedJob $job, JobStep $step, Translator $translator): array;
 
     /** @return JobFixed what stays while it runs */
-    public function page(GuidedJob $job, JobRun $run, Voice $voice): array;
+    public function page(GuidedJob $job, JobRun $run, Translator $translator): array;
 
     /** @return JobLive what changes while it runs */
-    public function live(GuidedJob $job, JobRun $run, Voice $voice): array;
+    public function live(GuidedJob $job, JobRun $run, Translator $translator): array;
 
     /** What was recorded of it, in a sentence. */
-    public function record(Action $action, Voice $voice): string;
+    public function record(Action $action, Translator $translator): string;
 }

@@ -8,8 +8,8 @@ use App\Guided\GuidedKind;
 use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Models\GuidedTap;
-use App\Text\Speaker;
-use App\Text\Voice;
+use App\Text\Translator;
+use App\Text\Translators;
 use Dripel\Core\Guided\JobEventKind;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobStep;
@@ -94,51 +94,51 @@ use Dripel\Core\Guided\JobTurn;
  */
 final readonly class JobProps
 {
-    public function __construct(private Speaker $speaker, private StripPresenter $strip, private PotDayPresenter $potDay, private DripPresenter $drip) {}
+    public function __construct(private Translators $translators, private StripPresenter $strip, private PotDayPresenter $potDay, private DripPresenter $drip) {}
 
     /** @return JobView */
     public function of(GuidedJob $job): array
     {
-        $voice = $this->speaker->voice();
+        $translator = $this->translators->current();
         $presenter = $this->presenter($job);
         $run = $job->run();
 
         return [
             'id' => $job->id,
             'kind' => $job->kind->value,
-            'title' => $presenter->title($job, $voice),
-            'chains' => array_map($voice->names->fullChain(...), $job->chains),
+            'title' => $presenter->title($job, $translator),
+            'chains' => array_map($translator->names->fullChain(...), $job->chains),
             'chainIds' => $job->chains,
             'speed' => config()->float('dripel.clock.speed'),
-            'units' => ['temperature' => $voice->quantities->units->temperature, 'mass' => $voice->quantities->units->mass],
-            'steps' => array_map(fn(JobStep $step) => $presenter->step($job, $step, $voice) + [
+            'units' => ['temperature' => $translator->quantities->units->temperature, 'mass' => $translator->quantities->units->mass],
+            'steps' => array_map(fn(JobStep $step) => $presenter->step($job, $step, $translator) + [
                 'code' => $step->code,
                 'seconds' => $step->seconds,
                 'againFrom' => $step->againFrom,
                 'since' => $step->since,
                 'holds' => $step->holds,
-                'sign' => $step->sign === null ? null : $voice->say("ui.job.sign.{$step->sign}"),
+                'sign' => $step->sign === null ? null : $translator->say("ui.job.sign.{$step->sign}"),
                 'skippable' => $step->skippable,
-                'asks' => array_map(fn(string $answer) => ['value' => $answer, 'title' => $voice->say("pot_day.waxed_so.{$answer}")], $step->asks),
+                'asks' => array_map(fn(string $answer) => ['value' => $answer, 'title' => $translator->say("pot_day.waxed_so.{$answer}")], $step->asks),
                 'leavable' => $step->leavable(),
-                'chains' => array_map(fn(int $id) => ['id' => $id, 'name' => $voice->names->fullChain($id)], $step->chains),
-                'ticks' => array_map(fn(string $tick) => ['key' => $tick, 'text' => $voice->say("{$job->kind->value}.tick.{$tick}")], $step->ticks),
-                'time' => $step->seconds === null ? '' : $voice->quantities->seconds($step->seconds),
+                'chains' => array_map(fn(int $id) => ['id' => $id, 'name' => $translator->names->fullChain($id)], $step->chains),
+                'ticks' => array_map(fn(string $tick) => ['key' => $tick, 'text' => $translator->say("{$job->kind->value}.tick.{$tick}")], $step->ticks),
+                'time' => $step->seconds === null ? '' : $translator->quantities->seconds($step->seconds),
             ], $run->steps),
-            ...$presenter->page($job, $run, $voice),
-            ...$this->state($job, $run, $voice),
+            ...$presenter->page($job, $run, $translator),
+            ...$this->state($job, $run, $translator),
         ];
     }
 
     /** @return JobStateView what changes while it runs */
-    public function state(GuidedJob $job, ?JobRun $run = null, ?Voice $voice = null): array
+    public function state(GuidedJob $job, ?JobRun $run = null, ?Translator $translator = null): array
     {
         $run ??= $job->run();
-        $voice ??= $this->speaker->voice();
+        $translator ??= $this->translators->current();
         $current = $job->ended_at === null ? $run->current() : null;
 
         return [
-            'now' => $voice->nowS,
+            'now' => $translator->nowS,
             'turns' => array_map(fn(JobTurn $turn) => ['position' => $turn->position, 'step' => $turn->step, 'round' => $turn->round, 'answer' => $turn->answer?->value, 'end' => $turn->endS], $run->turns),
             'ahead' => $run->ahead,
             'current' => $current === null ? null : [
@@ -146,17 +146,17 @@ final readonly class JobProps
                 'step' => $current->step,
                 'round' => $current->round,
                 'seconds' => $run->seconds(),
-                'gone' => $run->goneS($voice->nowS),
+                'gone' => $run->goneS($translator->nowS),
                 'paused' => $run->pausedS !== null,
                 'signed' => $run->signS !== null,
             ],
             'begun' => $job->begun_at !== null,
             'ended' => $job->ended_at !== null,
             'givenUp' => $job->ended_at !== null && $run->doneS() === null,
-            'about' => $voice->soon($run->aboutS($voice->nowS)),
-            'notes' => $this->notes($job, $run, $voice),
-            'recorded' => $this->recorded($job, $voice),
-            ...$this->presenter($job)->live($job, $run, $voice),
+            'about' => $translator->soon($run->aboutS($translator->nowS)),
+            'notes' => $this->notes($job, $run, $translator),
+            'recorded' => $this->recorded($job, $translator),
+            ...$this->presenter($job)->live($job, $run, $translator),
         ];
     }
 
@@ -170,20 +170,20 @@ final readonly class JobProps
     }
 
     /** @return list<string> what was noted and why steps were passed over, the newest first */
-    private function notes(GuidedJob $job, JobRun $run, Voice $voice): array
+    private function notes(GuidedJob $job, JobRun $run, Translator $translator): array
     {
         $said = $job->taps->filter(fn(GuidedTap $tap) => in_array($tap->kind, [JobEventKind::Note, JobEventKind::Skip], true) && ($tap->about['text'] ?? '') !== '');
 
-        return array_values($said->reverse()->map(fn(GuidedTap $tap) => $voice->say("ui.job.said.{$tap->kind->value}", ['time' => $voice->quantities->time($tap->at), 'text' => (string) ($tap->about['text'] ?? '')]))->all());
+        return array_values($said->reverse()->map(fn(GuidedTap $tap) => $translator->say("ui.job.said.{$tap->kind->value}", ['time' => $translator->quantities->time($tap->at), 'text' => (string) ($tap->about['text'] ?? '')]))->all());
     }
 
     /** @return array{text: string, undone: bool}|null */
-    private function recorded(GuidedJob $job, Voice $voice): ?array
+    private function recorded(GuidedJob $job, Translator $translator): ?array
     {
         $action = $job->action_id === null ? null : Action::query()->find($job->action_id);
 
         return $action === null ? null : [
-            'text' => $this->presenter($job)->record($action, $voice),
+            'text' => $this->presenter($job)->record($action, $translator),
             'undone' => $action->reverted_by !== null,
         ];
     }

@@ -7,7 +7,7 @@ namespace App\Http\Props;
 use App\Logbook\ReadBook;
 use App\Support\CurrentWorkshop;
 use App\Support\Reach;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Dripel\Core\Logbook\SettingKey;
 
 /**
@@ -21,21 +21,21 @@ use Dripel\Core\Logbook\SettingKey;
  */
 final readonly class LabelProps
 {
-    public function __construct(private CurrentWorkshop $current, private ReadBook $readBook, private Speaker $speaker) {}
+    public function __construct(private CurrentWorkshop $current, private ReadBook $readBook, private Translators $translators) {}
 
     /** @return LabelsPage */
     public function all(): array
     {
         $book = ($this->readBook)($this->current->workshop());
-        $voice = $this->speaker->voice();
+        $translator = $this->translators->current();
         $tags = [];
         foreach ($book->chainIds as $id) {
-            $bikeId = $book->settings->home($id, $voice->nowS);
-            if ($bikeId !== null && ! $book->chain($id, $voice->nowS)->retired()) {
+            $bikeId = $book->settings->home($id, $translator->nowS);
+            if ($bikeId !== null && ! $book->chain($id, $translator->nowS)->retired()) {
                 $tags[] = [
                     'id' => $id,
-                    'letter' => $voice->names->chain($id),
-                    'bike' => $voice->names->bike($bikeId),
+                    'letter' => $translator->names->chain($id),
+                    'bike' => $translator->names->bike($bikeId),
                     'about' => implode(', ', array_filter([
                         trans_choice('ui.speeds', $book->settings->whole(SettingKey::ChainSpeeds, $id, 1)),
                         ($pitches = $book->settings->whole(SettingKey::ChainPitches, $id)) > 0 ? trans_choice('ui.labels.pitches', $pitches) : null,
@@ -49,10 +49,10 @@ final readonly class LabelProps
             'tags' => $tags,
             'bikes' => array_map(fn(int $id) => [
                 'id' => $id,
-                'name' => $voice->names->bike($id),
-                'interval' => $voice->say('ui.labels.interval', ['km' => $voice->quantities->distance($book->settings->intervalKm($id, $voice->nowS))]),
-                'limit' => $voice->say('ui.labels.limit', ['limit' => $voice->quantities->mark($book->settings->limitSchool($id, $voice->nowS)->limitPct($book->settings->whole(SettingKey::BikeSpeeds, $id, 1)))]),
-                'letters' => array_values(array_map(fn(array $tag) => $tag['letter'], array_filter($tags, fn(array $tag) => $tag['bike'] === $voice->names->bike($id)))),
+                'name' => $translator->names->bike($id),
+                'interval' => $translator->say('ui.labels.interval', ['km' => $translator->quantities->distance($book->settings->intervalKm($id, $translator->nowS))]),
+                'limit' => $translator->say('ui.labels.limit', ['limit' => $translator->quantities->mark($book->settings->limitSchool($id, $translator->nowS)->limitPct($book->settings->whole(SettingKey::BikeSpeeds, $id, 1)))]),
+                'letters' => array_values(array_map(fn(array $tag) => $tag['letter'], array_filter($tags, fn(array $tag) => $tag['bike'] === $translator->names->bike($id)))),
             ], $book->bikeIds),
             'reachable' => Reach::lan() !== null,
         ];

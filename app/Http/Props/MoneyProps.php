@@ -8,9 +8,9 @@ use App\Cost\ReadCosts;
 use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
-use App\Text\Speaker;
 use App\Text\StripWords;
-use App\Text\Voice;
+use App\Text\Translator;
+use App\Text\Translators;
 use App\Wear\ReadWear;
 use Dripel\Core\Cost\ChainLife;
 use Dripel\Core\Cost\CostPoint;
@@ -66,36 +66,36 @@ final readonly class MoneyProps
         'solvents' => [Supply::WhiteSpirit, Supply::MethylatedSpirit, Supply::IsopropylAlcohol, Supply::Acetone, Supply::Petrol, Supply::LampOil, Supply::Degreaser],
     ];
 
-    public function __construct(private ReadBook $readBook, private ReadCosts $readCosts, private ReadPrices $readPrices, private ReadWear $readWear, private Speaker $speaker) {}
+    public function __construct(private ReadBook $readBook, private ReadCosts $readCosts, private ReadPrices $readPrices, private ReadWear $readWear, private Translators $translators) {}
 
     /** @return MoneyPage */
     public function all(Workshop $workshop): array
     {
         $book = ($this->readBook)($workshop);
-        $voice = $this->speaker->voice();
+        $translator = $this->translators->current();
         $costs = ($this->readCosts)($workshop);
-        $plain = $this->plain($workshop, $book, $voice->nowS);
-        $chart = $this->chart($voice, $costs, $plain);
-        $row = fn(string $name, callable $which, ?callable $ridden = null): array => $this->row($voice, $name, $costs, $which, $ridden ?? fn() => false);
+        $plain = $this->plain($workshop, $book, $translator->nowS);
+        $chart = $this->chart($translator, $costs, $plain);
+        $row = fn(string $name, callable $which, ?callable $ridden = null): array => $this->row($translator, $name, $costs, $which, $ridden ?? fn() => false);
 
         return [
-            'kinds' => array_map(fn(string $kind) => $voice->say("ui.money.kind.{$kind}"), array_keys(self::KINDS)),
-            'all' => $row($voice->say('ui.money.all'), fn() => true, fn() => true),
+            'kinds' => array_map(fn(string $kind) => $translator->say("ui.money.kind.{$kind}"), array_keys(self::KINDS)),
+            'all' => $row($translator->say('ui.money.all'), fn() => true, fn() => true),
             'years' => array_map(fn(int $year) => $row((string) $year, fn(Expense $one) => $costs->yearOf($one) === $year, fn(Ride $ride) => $costs->yearOf($ride) === $year), $costs->years()),
             'bikes' => [
-                ...array_map(fn(int $id) => $row($voice->names->bike($id), fn(Expense $one) => $one->bikeId === $id, fn(Ride $ride) => $ride->bikeId === $id), $book->bikeIds),
+                ...array_map(fn(int $id) => $row($translator->names->bike($id), fn(Expense $one) => $one->bikeId === $id, fn(Ride $ride) => $ride->bikeId === $id), $book->bikeIds),
                 // What is for all bikes was not used up by the km that are on none.
-                ['per' => '–'] + $row($voice->say('ui.money.common'), fn(Expense $one) => ! in_array($one->bikeId, $book->bikeIds, true), fn(Ride $ride) => ! in_array($ride->bikeId, $book->bikeIds, true)),
+                ['per' => '–'] + $row($translator->say('ui.money.common'), fn(Expense $one) => ! in_array($one->bikeId, $book->bikeIds, true), fn(Ride $ride) => ! in_array($ride->bikeId, $book->bikeIds, true)),
             ],
-            'chains' => $this->chains($book, $voice, $costs),
+            'chains' => $this->chains($book, $translator, $costs),
             'beside' => [
-                ['name' => $voice->say('ui.money.kind.parts'), 'total' => $voice->quantities->money($costs->minor(fn(Expense $one) => $one->chainId === null && in_array($one->supply, self::KINDS['parts'], true)))],
-                ['name' => $voice->say('ui.money.beside'), 'total' => $voice->quantities->money($costs->minor(fn(Expense $one) => $one->chainId === null && ! in_array($one->supply, self::KINDS['parts'], true)))],
+                ['name' => $translator->say('ui.money.kind.parts'), 'total' => $translator->quantities->money($costs->minor(fn(Expense $one) => $one->chainId === null && in_array($one->supply, self::KINDS['parts'], true)))],
+                ['name' => $translator->say('ui.money.beside'), 'total' => $translator->quantities->money($costs->minor(fn(Expense $one) => $one->chainId === null && ! in_array($one->supply, self::KINDS['parts'], true)))],
             ],
-            'unpriced' => (new StripWords($voice))->unpriced($costs->unpriced($chart === null ? [] : $plain->unpriced)),
+            'unpriced' => (new StripWords($translator))->unpriced($costs->unpriced($chart === null ? [] : $plain->unpriced)),
             'chart' => $chart,
-            'plain' => $this->terms($voice, $book, $plain),
-            'work' => $this->work($voice, $book),
+            'plain' => $this->terms($translator, $book, $plain),
+            'work' => $this->work($translator, $book),
         ];
     }
 
@@ -108,42 +108,42 @@ final readonly class MoneyProps
     }
 
     /** @return list<MoneyChain> the most ridden first; what was bought and never ridden too */
-    private function chains(Book $book, Voice $voice, WorkshopCosts $costs): array
+    private function chains(Book $book, Translator $translator, WorkshopCosts $costs): array
     {
-        $lives = array_map(fn(int $id) => [$id, ChainLife::of($book, $book->chain($id, $voice->nowS), $costs)], $book->chainIds);
+        $lives = array_map(fn(int $id) => [$id, ChainLife::of($book, $book->chain($id, $translator->nowS), $costs)], $book->chainIds);
         usort($lives, fn(array $a, array $b) => $b[1]->km->km <=> $a[1]->km->km ?: $a[0] <=> $b[0]);
 
         return array_map(fn(array $one) => [
-            'id' => $one[0], 'name' => $voice->names->fullChain($one[0]), 'km' => $voice->quantities->ridden($one[1]->km),
-            'total' => $voice->quantities->money($costs->minor(fn(Expense $expense) => $expense->chainId === $one[0])),
+            'id' => $one[0], 'name' => $translator->names->fullChain($one[0]), 'km' => $translator->quantities->ridden($one[1]->km),
+            'total' => $translator->quantities->money($costs->minor(fn(Expense $expense) => $expense->chainId === $one[0])),
             'used' => $one[1]->cameUsed,
-            'per' => $this->money($voice, $one[1]->per1000KmMinor()),
+            'per' => $this->money($translator, $one[1]->per1000KmMinor()),
         ], $lives);
     }
 
     /** @return PlainDripTerms how plain drip is taken to do */
-    private function terms(Voice $voice, Book $book, PlainDrip $plain): array
+    private function terms(Translator $translator, Book $book, PlainDrip $plain): array
     {
-        $q = $voice->quantities;
+        $q = $translator->quantities;
         $lives = array_filter($plain->livesKm, fn(int $id) => $book->ridesOf($id) !== [], ARRAY_FILTER_USE_KEY);
 
         return [
             'as_wax' => $q->number($book->settings->dripAsWax(), 2),
             'every' => (string) round($q->units->fromKm($plain->everyKm)),
-            'lives' => $lives === [] ? '' : $voice->say('ui.money.lives', ['lives' => $voice->names->list(array_map(fn(int $id, float $km) => $voice->say('ui.money.life_of', ['bike' => $voice->names->bike($id), 'km' => $q->distance(round($km, -2))]), array_keys($lives), $lives))]),
+            'lives' => $lives === [] ? '' : $translator->say('ui.money.lives', ['lives' => $translator->names->list(array_map(fn(int $id, float $km) => $translator->say('ui.money.life_of', ['bike' => $translator->names->bike($id), 'km' => $q->distance(round($km, -2))]), array_keys($lives), $lives))]),
         ];
     }
 
     /** @return array{hour: string, text: string} what an hour is worth, and what the book took of them */
-    private function work(Voice $voice, Book $book): array
+    private function work(Translator $translator, Book $book): array
     {
-        $q = $voice->quantities;
+        $q = $translator->quantities;
         $minor = $book->settings->hourMinor();
-        $minutes = WorkDone::of($book, PlanTerms::of($book, 7, null, $voice->nowS), $voice->nowS)->minutes;
+        $minutes = WorkDone::of($book, PlanTerms::of($book, 7, null, $translator->nowS), $translator->nowS)->minutes;
 
         return [
             'hour' => $q->amount($minor),
-            'text' => $voice->say($minor > 0.0 ? 'ui.money.work_worth' : 'ui.money.work', ['hours' => $q->number($minutes / 60.0), 'worth' => $q->money($minutes / 60.0 * $minor)]),
+            'text' => $translator->say($minor > 0.0 ? 'ui.money.work_worth' : 'ui.money.work', ['hours' => $q->number($minutes / 60.0), 'worth' => $q->money($minutes / 60.0 * $minor)]),
         ];
     }
 
@@ -153,26 +153,26 @@ final readonly class MoneyProps
      *
      * @return MoneyRow
      */
-    private function row(Voice $voice, string $name, WorkshopCosts $costs, callable $which, callable $ridden): array
+    private function row(Translator $translator, string $name, WorkshopCosts $costs, callable $which, callable $ridden): array
     {
         $total = $costs->minor($which);
         $km = $costs->km($ridden);
 
         return [
             'name' => $name,
-            'kinds' => array_map(function (array $supplies) use ($voice, $costs, $which): string {
+            'kinds' => array_map(function (array $supplies) use ($translator, $costs, $which): string {
                 $minor = $costs->minor(fn(Expense $one) => in_array($one->supply, $supplies, true) && $which($one));
 
-                return $minor > 0 ? $voice->quantities->money($minor) : '–';
+                return $minor > 0 ? $translator->quantities->money($minor) : '–';
             }, array_values(self::KINDS)),
-            'total' => $voice->quantities->money($total),
-            'km' => $voice->quantities->distance($km),
-            'per' => $this->money($voice, WorkshopCosts::per1000Km($total, $km)),
+            'total' => $translator->quantities->money($total),
+            'km' => $translator->quantities->distance($km),
+            'per' => $this->money($translator, WorkshopCosts::per1000Km($total, $km)),
         ];
     }
 
     /** @return MoneyChart|null */
-    private function chart(Voice $voice, WorkshopCosts $costs, PlainDrip $plain): ?array
+    private function chart(Translator $translator, WorkshopCosts $costs, PlainDrip $plain): ?array
     {
         $points = $costs->against($plain, self::STEPS);
         if ($points === []) {
@@ -180,7 +180,7 @@ final readonly class MoneyProps
         }
         $last = $points[self::STEPS];
         $most = max(1e-9, ...array_map(fn(CostPoint $point) => max($point->waxedMinor, $point->plainMinor), $points));
-        $q = $voice->quantities;
+        $q = $translator->quantities;
         $line = fn(callable $of): array => array_map(fn(CostPoint $point, int $i) => ['x' => $i / self::STEPS, 'y' => $of($point) / $most], $points, array_keys($points));
 
         return [
@@ -190,14 +190,14 @@ final readonly class MoneyProps
             'plainSum' => $q->money($last->plainMinor),
             'from' => $q->date($points[0]->atS, 'MMM y'),
             'to' => $q->date($last->atS, 'MMM y'),
-            'text' => $voice->say($last->waxedMinor <= $last->plainMinor ? 'ui.money.waxed_less' : 'ui.money.plain_less', [
+            'text' => $translator->say($last->waxedMinor <= $last->plainMinor ? 'ui.money.waxed_less' : 'ui.money.plain_less', [
                 'km' => $q->distance($last->km), 'waxed' => $q->money($last->waxedMinor), 'plain' => $q->money($last->plainMinor), 'difference' => $q->money(abs($last->waxedMinor - $last->plainMinor)),
             ]),
         ];
     }
 
-    private function money(Voice $voice, ?float $minor): string
+    private function money(Translator $translator, ?float $minor): string
     {
-        return $minor === null ? '–' : $voice->quantities->money($minor);
+        return $minor === null ? '–' : $translator->quantities->money($minor);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Text\Voice;
+use App\Text\Translator;
 use App\Text\WearWords;
 use Dripel\Core\Cost\PriceList;
 use Dripel\Core\Cost\Supply;
@@ -61,7 +61,7 @@ use Dripel\Core\Logbook\WaxThen;
  */
 final readonly class PartProps
 {
-    public function __construct(private Book $book, private Voice $voice) {}
+    public function __construct(private Book $book, private Translator $translator) {}
 
     /** @return list<PartOnBike> the cassettes, chainring and jockey wheels on a bike */
     public function onBike(int $bikeId): array
@@ -70,7 +70,7 @@ final readonly class PartProps
             'id' => $state->part->id,
             'name' => $this->name($state->part),
             'slot' => $state->part->slot()?->value,
-            'km' => $this->voice->quantities->ridden($state->km),
+            'km' => $this->translator->quantities->ridden($state->km),
             'opening' => $this->opening($state->opening),
         ] + $this->wear($state), $this->states(fn(Part $part) => $this->bikeOf($part) === $bikeId));
     }
@@ -81,7 +81,7 @@ final readonly class PartProps
         return array_map(fn(PartState $state) => [
             'id' => $state->part->id,
             'name' => $this->name($state->part),
-            'km' => $this->voice->quantities->ridden($state->km),
+            'km' => $this->translator->quantities->ridden($state->km),
         ], array_values(array_filter($this->states(fn(Part $part) => $part->slot() !== null && $this->bikeOf($part) === null), fn(PartState $state) => $state->retiredS === null)));
     }
 
@@ -92,11 +92,11 @@ final readonly class PartProps
             'id' => $state->part->id,
             'name' => $this->name($state->part),
             'where' => match (true) {
-                $state->retiredS !== null => $this->voice->say('wear.part.retired', ['day' => $this->voice->quantities->date($state->retiredS, 'd MMM y')]),
-                $state->bikeId === null => $this->voice->say('wear.part.drawer'),
-                default => $this->voice->names->bike($state->bikeId),
+                $state->retiredS !== null => $this->translator->say('wear.part.retired', ['day' => $this->translator->quantities->date($state->retiredS, 'd MMM y')]),
+                $state->bikeId === null => $this->translator->say('wear.part.drawer'),
+                default => $this->translator->names->bike($state->bikeId),
             },
-            'km' => $this->voice->quantities->ridden($state->km),
+            'km' => $this->translator->quantities->ridden($state->km),
             'price' => $this->price($state->part, $prices),
         ] + $this->wear($state), $this->states(fn(Part $part) => $part->slot() !== null));
     }
@@ -104,8 +104,8 @@ final readonly class PartProps
     /** @return PartWearView */
     private function wear(PartState $state): array
     {
-        $wear = PartWear::of($state->part, $this->book, $this->voice->nowS);
-        $words = new WearWords($this->voice);
+        $wear = PartWear::of($state->part, $this->book, $this->translator->nowS);
+        $words = new WearWords($this->translator);
         $cassette = $state->part->kind === PartKind::Cassette;
 
         return [
@@ -119,24 +119,24 @@ final readonly class PartProps
 
     private function name(Part $part): string
     {
-        $name = $this->voice->settings->text(SettingKey::PartName, $part->id);
+        $name = $this->translator->settings->text(SettingKey::PartName, $part->id);
 
-        return $part->onTrainer ? $this->voice->say('wear.part.on_trainer', ['name' => $name]) : $name;
+        return $part->onTrainer ? $this->translator->say('wear.part.on_trainer', ['name' => $name]) : $name;
     }
 
     /** Its own price, else that of its kind now; empty where none is known. */
     private function price(Part $part, PriceList $prices): string
     {
-        $minor = $this->voice->settings->number(SettingKey::PartPrice, $part->id) ?? $prices->costMinor(Supply::from($part->kind->value), 1, $this->voice->nowS);
+        $minor = $this->translator->settings->number(SettingKey::PartPrice, $part->id) ?? $prices->costMinor(Supply::from($part->kind->value), 1, $this->translator->nowS);
 
-        return $minor === null ? '' : $this->voice->quantities->money($minor);
+        return $minor === null ? '' : $this->translator->quantities->money($minor);
     }
 
     private function bikeOf(Part $part): ?int
     {
         $slot = $part->slot();
 
-        return $slot === null ? null : $this->book->fittingsOf($slot)->bikeOf($part->id, $this->voice->nowS);
+        return $slot === null ? null : $this->book->fittingsOf($slot)->bikeOf($part->id, $this->translator->nowS);
     }
 
     /**
@@ -146,13 +146,13 @@ final readonly class PartProps
      */
     private function states(callable $which): array
     {
-        return array_map(fn(Part $part) => $this->book->inventory()->part($part->id, $this->voice->nowS), array_values(array_filter($this->book->parts, $which)));
+        return array_map(fn(Part $part) => $this->book->inventory()->part($part->id, $this->translator->nowS), array_values(array_filter($this->book->parts, $which)));
     }
 
     /** @return LinkOfChain|null the quick link of a chain */
     public function linkOf(int $chainId): ?array
     {
-        $state = $this->book->inventory()->linkOf($chainId, $this->voice->nowS);
+        $state = $this->book->inventory()->linkOf($chainId, $this->translator->nowS);
         if ($state === null) {
             return null;
         }
@@ -168,14 +168,14 @@ final readonly class PartProps
     /** @return OpeningView|null what a form to correct it starts from */
     public function opening(?Opening $opening): ?array
     {
-        $units = $this->voice->quantities->units;
+        $units = $this->translator->quantities->units;
         $text = fn(?float $km): string => $km === null ? '' : (string) round($units->fromKm($km), 1);
 
         return $opening === null ? null : [
             'id' => $opening->id,
-            'of' => $this->voice->quantities->day($opening->moment->unixS),
-            'date' => $this->voice->quantities->date($opening->moment->unixS, 'yyyy-MM-dd'),
-            'time' => $this->voice->quantities->date($opening->moment->unixS, 'HH:mm'),
+            'of' => $this->translator->quantities->day($opening->moment->unixS),
+            'date' => $this->translator->quantities->date($opening->moment->unixS, 'yyyy-MM-dd'),
+            'time' => $this->translator->quantities->date($opening->moment->unixS, 'HH:mm'),
             'km' => $text($opening->km),
             'wax' => $opening->wax->value,
             'since_wax' => $text($opening->sinceWaxKm),

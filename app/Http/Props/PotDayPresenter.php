@@ -10,7 +10,7 @@ use App\Models\Action;
 use App\Models\Dip;
 use App\Models\GuidedJob;
 use App\Text\PotDayWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Pot\HeatPoint;
@@ -44,54 +44,54 @@ final readonly class PotDayPresenter implements JobPresenter
 
     public function __construct(private ReadTemperatures $readTemperatures, private PotDayProps $props) {}
 
-    public function title(GuidedJob $job, Voice $voice): string
+    public function title(GuidedJob $job, Translator $translator): string
     {
-        return $voice->say('pot_day.job_title', ['day' => $voice->quantities->day($job->started_at)]);
+        return $translator->say('pot_day.job_title', ['day' => $translator->quantities->day($job->started_at)]);
     }
 
-    public function step(GuidedJob $job, JobStep $step, Voice $voice): array
+    public function step(GuidedJob $job, JobStep $step, Translator $translator): array
     {
-        return (new PotDayWords($voice))->step($step, PotDayJob::terms($job));
+        return (new PotDayWords($translator))->step($step, PotDayJob::terms($job));
     }
 
-    public function page(GuidedJob $job, JobRun $run, Voice $voice): array
+    public function page(GuidedJob $job, JobRun $run, Translator $translator): array
     {
         $terms = PotDayJob::terms($job);
 
         return [
-            'pot' => ['id' => PotDayJob::wish($job)->potId, 'name' => $voice->names->pot(PotDayJob::wish($job)->potId)],
-            'aboutPot' => $voice->say('pot_day.about', ['wax' => $voice->say("pot.wax.{$terms->wax->value}"), 'grams' => $voice->quantities->mass($terms->pot->waxG), 'chains' => trans_choice('pot_day.chains', count($job->chains))]),
-            'planned' => $job->begun_at !== null ? '' : $voice->say('pot_day.planned', [
-                'at' => $voice->quantities->day($job->started_at).', '.$voice->quantities->time($job->started_at),
-                'done' => $voice->quantities->time($run->aboutS($job->started_at)),
+            'pot' => ['id' => PotDayJob::wish($job)->potId, 'name' => $translator->names->pot(PotDayJob::wish($job)->potId)],
+            'aboutPot' => $translator->say('pot_day.about', ['wax' => $translator->say("pot.wax.{$terms->wax->value}"), 'grams' => $translator->quantities->mass($terms->pot->waxG), 'chains' => trans_choice('pot_day.chains', count($job->chains))]),
+            'planned' => $job->begun_at !== null ? '' : $translator->say('pot_day.planned', [
+                'at' => $translator->quantities->day($job->started_at).', '.$translator->quantities->time($job->started_at),
+                'done' => $translator->quantities->time($run->aboutS($job->started_at)),
             ]),
         ];
     }
 
-    public function live(GuidedJob $job, JobRun $run, Voice $voice): array
+    public function live(GuidedJob $job, JobRun $run, Translator $translator): array
     {
-        $nowS = $job->begun_at === null ? $job->started_at : ($job->ended_at ?? $voice->nowS);
+        $nowS = $job->begun_at === null ? $job->started_at : ($job->ended_at ?? $translator->nowS);
 
         return [
-            'axis' => $this->props->axis(PotDayLanes::of($run->steps, $run->spans($nowS), $nowS), $job->started_at, $run->aboutS($nowS), $nowS, $voice),
-            'bath' => $this->bath($job, $run, $nowS, $voice),
-            'dips' => array_map(fn(Dip $dip) => self::dip($dip, $voice), PotDayJob::dips($job)),
+            'axis' => $this->props->axis(PotDayLanes::of($run->steps, $run->spans($nowS), $nowS), $job->started_at, $run->aboutS($nowS), $nowS, $translator),
+            'bath' => $this->bath($job, $run, $nowS, $translator),
+            'dips' => array_map(fn(Dip $dip) => self::dip($dip, $translator), PotDayJob::dips($job)),
         ];
     }
 
-    public function record(Action $action, Voice $voice): string
+    public function record(Action $action, Translator $translator): string
     {
-        return $voice->say(($action->about->chains ?? []) === [] ? 'pot_day.recorded_none' : 'pot_day.recorded', ['time' => $voice->quantities->time((int) $action->about->at)]);
+        return $translator->say(($action->about->chains ?? []) === [] ? 'pot_day.recorded_none' : 'pot_day.recorded', ['time' => $translator->quantities->time((int) $action->about->at)]);
     }
 
     /** @return RecordedDip as the record is corrected */
-    private static function dip(Dip $dip, Voice $voice): array
+    private static function dip(Dip $dip, Translator $translator): array
     {
-        $q = $voice->quantities;
+        $q = $translator->quantities;
         $plain = fn(?float $value): string => $value === null ? '' : (string) round($value, 1);
 
         return [
-            'id' => $dip->id, 'chain' => $voice->names->fullChain($dip->component_id), 'date' => $q->date($dip->at, 'yyyy-MM-dd'), 'time' => $q->date($dip->at, 'HH:mm'),
+            'id' => $dip->id, 'chain' => $translator->names->fullChain($dip->component_id), 'date' => $q->date($dip->at, 'yyyy-MM-dd'), 'time' => $q->date($dip->at, 'HH:mm'),
             'soak' => $plain($dip->soak_s === null ? null : $dip->soak_s / 60),
             'temp' => $plain($dip->temp_c === null ? null : $q->units->fromCelsius($dip->temp_c)),
             'pickup' => $plain($dip->pickup_g === null ? null : $q->units->fromGrams($dip->pickup_g)),
@@ -100,9 +100,9 @@ final readonly class PotDayPresenter implements JobPresenter
     }
 
     /** @return PotDayBath */
-    private function bath(GuidedJob $job, JobRun $run, int $nowS, Voice $voice): array
+    private function bath(GuidedJob $job, JobRun $run, int $nowS, Translator $translator): array
     {
-        $q = $voice->quantities;
+        $q = $translator->quantities;
         $terms = PotDayJob::terms($job);
         $potId = PotDayJob::wish($job)->potId;
         $latest = $this->readTemperatures->latest($potId, $job->started_at);
@@ -114,13 +114,13 @@ final readonly class PotDayPresenter implements JobPresenter
         return [
             'text' => $latest === null ? '' : $q->temperature($latest->temp_c, 1),
             'since' => match (true) {
-                $latest === null => $voice->say('pot_day.bath.none'),
-                $latest->device_id === null => $voice->say('pot_day.bath.typed', ['time' => $q->time($latest->at)]),
-                $agoS > self::SILENT_S => $voice->say('pot_day.bath.silent', ['time' => $q->time($latest->at)]),
-                default => $voice->say('pot_day.bath.probe', ['seconds' => $q->seconds($agoS)]),
+                $latest === null => $translator->say('pot_day.bath.none'),
+                $latest->device_id === null => $translator->say('pot_day.bath.typed', ['time' => $q->time($latest->at)]),
+                $agoS > self::SILENT_S => $translator->say('pot_day.bath.silent', ['time' => $q->time($latest->at)]),
+                default => $translator->say('pot_day.bath.probe', ['seconds' => $q->seconds($agoS)]),
             },
-            'expected' => $job->begun_at === null ? '' : $voice->say('pot_day.bath.expected', ['celsius' => $q->temperature($course->celsius($nowS - $job->started_at))]),
-            'over' => $over ? $voice->say('pot_day.bath.over', ['limit' => $q->temperature($terms->limitC)]) : null,
+            'expected' => $job->begun_at === null ? '' : $translator->say('pot_day.bath.expected', ['celsius' => $q->temperature($course->celsius($nowS - $job->started_at))]),
+            'over' => $over ? $translator->say('pot_day.bath.over', ['limit' => $q->temperature($terms->limitC)]) : null,
             'limit' => $terms->limitC,
             'melts' => [$terms->pot->wax->meltFromC, $terms->pot->wax->meltToC],
             'from' => $job->started_at,

@@ -13,8 +13,8 @@ use App\Pot\PotFacts;
 use App\Pot\ReadBaths;
 use App\Text\ChainWords;
 use App\Text\PotDayWords;
-use App\Text\Speaker;
-use App\Text\Voice;
+use App\Text\Translator;
+use App\Text\Translators;
 use BackedEnum;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Guided\JobRun;
@@ -123,7 +123,7 @@ final readonly class PotDayProps
 
     private const MOST_MARKS = 9;
 
-    public function __construct(private ReadBook $readBook, private ReadBaths $readBaths, private OpenJobs $openJobs, private Speaker $speaker) {}
+    public function __construct(private ReadBook $readBook, private ReadBaths $readBaths, private OpenJobs $openJobs, private Translators $translators) {}
 
     /**
      * @param list<int> $chosen chains that somebody came with; empty: those that wait
@@ -132,14 +132,14 @@ final readonly class PotDayProps
      */
     public function create(Workshop $workshop, array $chosen): array
     {
-        $voice = $this->speaker->voice();
+        $translator = $this->translators->current();
         $book = ($this->readBook)($workshop);
         $jobs = $this->openJobs->byChain($workshop);
         $chains = [];
         foreach ($book->chainIds as $id) {
-            $state = $book->chain($id, $voice->nowS);
-            if (! $state->retired() && ! isset($jobs[$id]) && $book->bikeOfChain($id, $voice->nowS) !== null) {
-                $chains[] = $this->chain($state, $book->fittings->bikeOf($id, $voice->nowS) !== null, $voice);
+            $state = $book->chain($id, $translator->nowS);
+            if (! $state->retired() && ! isset($jobs[$id]) && $book->bikeOfChain($id, $translator->nowS) !== null) {
+                $chains[] = $this->chain($state, $book->fittings->bikeOf($id, $translator->nowS) !== null, $translator);
             }
         }
         $proposed = array_values(array_map(fn(array $chain) => $chain['id'], array_filter($chains, fn(array $chain) => $chain['proposed'])));
@@ -147,37 +147,37 @@ final readonly class PotDayProps
         return [
             'chains' => $chains,
             'chosen' => $chosen === [] ? $proposed : $chosen,
-            'pots' => array_values(array_map(fn(BathState $bath) => $this->pot($bath, $voice), ($this->readBaths)($workshop))),
+            'pots' => array_values(array_map(fn(BathState $bath) => $this->pot($bath, $translator), ($this->readBaths)($workshop))),
             'choices' => [
-                'program' => self::choices(PowerProgram::cases(), 'program', $voice),
-                'soak' => self::choices(SoakSchool::cases(), 'soak', $voice),
-                'drain' => self::choices(DrainSchool::cases(), 'drain', $voice),
-                'rinse' => self::choices(RinseSchool::cases(), 'rinse', $voice),
-                'dryBy' => self::choices(DryBy::cases(), 'dry_by', $voice),
+                'program' => self::choices(PowerProgram::cases(), 'program', $translator),
+                'soak' => self::choices(SoakSchool::cases(), 'soak', $translator),
+                'drain' => self::choices(DrainSchool::cases(), 'drain', $translator),
+                'rinse' => self::choices(RinseSchool::cases(), 'rinse', $translator),
+                'dryBy' => self::choices(DryBy::cases(), 'dry_by', $translator),
             ],
-            'room' => (string) round($voice->quantities->units->fromCelsius(PotHeatInput::AMBIENT_C)),
-            'temperature' => $voice->quantities->units->temperature,
-            'forms' => (new FormProps($book, $voice))->all(),
+            'room' => (string) round($translator->quantities->units->fromCelsius(PotHeatInput::AMBIENT_C)),
+            'temperature' => $translator->quantities->units->temperature,
+            'forms' => (new FormProps($book, $translator))->all(),
         ];
     }
 
     /** @return PotDayPlanView */
     public function plan(Workshop $workshop, PotDayProposal $proposal, ?int $byS): array
     {
-        $voice = $this->speaker->voice();
-        $q = $voice->quantities;
-        $words = new PotDayWords($voice);
+        $translator = $this->translators->current();
+        $q = $translator->quantities;
+        $words = new PotDayWords($translator);
         $plan = $proposal->plan;
-        $startS = max($proposal->startS, $voice->nowS);
+        $startS = max($proposal->startS, $translator->nowS);
         $doneS = $startS + $plan->seconds();
         $spans = JobRun::of($plan->steps, $startS, [])->spans($startS);
         $plugS = $startS + (int) $plan->startsS(PotDayPlan::PLUG_IN);
 
         return [
             'lines' => array_values(array_filter([
-                $byS !== null && $proposal->startS < $voice->nowS ? $voice->say('pot_day.too_late', ['by' => $q->time($byS), 'done' => $q->time($doneS)]) : null,
-                $voice->say($byS === null ? 'pot_day.starts_now' : 'pot_day.starts', ['at' => self::when($startS, $voice), 'plug' => $q->time($plugS), 'done' => $q->time($doneS), 'all' => $q->seconds($plan->seconds())]),
-                $voice->say('pot_day.ready', ['at' => self::when($voice->settings->readySchool()->readyS(self::lastHangS($plan->steps, $spans), $voice->zone()), $voice)]),
+                $byS !== null && $proposal->startS < $translator->nowS ? $translator->say('pot_day.too_late', ['by' => $q->time($byS), 'done' => $q->time($doneS)]) : null,
+                $translator->say($byS === null ? 'pot_day.starts_now' : 'pot_day.starts', ['at' => self::when($startS, $translator), 'plug' => $q->time($plugS), 'done' => $q->time($doneS), 'all' => $q->seconds($plan->seconds())]),
+                $translator->say('pot_day.ready', ['at' => self::when($translator->settings->readySchool()->readyS(self::lastHangS($plan->steps, $spans), $translator->zone()), $translator)]),
                 trans_choice('pot_day.batches', max([1, ...array_map(fn(PotDayDip $dip) => $dip->batch, $plan->dips)]), ['capacity' => trans_choice('pot_day.at_once', max(1, $plan->capacity->chains))]),
             ])),
             'steps' => array_map(fn(JobSpan $span) => [
@@ -186,22 +186,22 @@ final readonly class PotDayProps
                 'lasts' => $plan->steps[$span->step]->seconds === null ? '' : $q->seconds($plan->steps[$span->step]->seconds),
             ], $spans),
             'dips' => array_map(fn(PotDayDip $dip) => [
-                'chain' => $voice->names->fullChain($dip->chainId),
+                'chain' => $translator->names->fullChain($dip->chainId),
                 'batch' => $dip->batch,
                 'soak' => $q->seconds((int) ceil(60 * $dip->minutes)),
-                'because' => $voice->say($dip->byBath ? 'pot_day.by_bath' : 'pot_day.by_school'),
-                'shock' => $voice->say('pot_day.shock', ['bath' => $q->temperature($dip->bathC), 'mixed' => $q->temperature($dip->mixedC)]),
+                'because' => $translator->say($dip->byBath ? 'pot_day.by_bath' : 'pot_day.by_school'),
+                'shock' => $translator->say('pot_day.shock', ['bath' => $q->temperature($dip->bathC), 'mixed' => $q->temperature($dip->mixedC)]),
             ], $plan->dips),
             'warnings' => [
                 // No pot is plugged in while a jar of solvent is open or a chain wet with it hangs about.
-                ...($this->solventOut($workshop) ? [['text' => $voice->say('ui.shed.solvent_out'), 'forbids' => false]] : []),
+                ...($this->solventOut($workshop) ? [['text' => $translator->say('ui.shed.solvent_out'), 'forbids' => false]] : []),
                 ...array_map(fn(PotWarning $warning) => ['text' => $words->warning($warning, $plan, $startS), 'forbids' => $warning->forbids()], $plan->warnings),
             ],
-            'unmeasured' => $proposal->unmeasured === [] ? null : $voice->say('pot_day.unmeasured', ['chains' => $voice->names->chains($proposal->unmeasured)]),
-            'later' => $startS - $voice->nowS > 60,
+            'unmeasured' => $proposal->unmeasured === [] ? null : $translator->say('pot_day.unmeasured', ['chains' => $translator->names->chains($proposal->unmeasured)]),
+            'later' => $startS - $translator->nowS > 60,
             'forbidden' => $plan->forbidden(),
             'target' => (string) round($q->units->fromCelsius($plan->terms->pot->targetC)),
-            'axis' => $this->axis(PotDayLanes::of($plan->steps, $spans, $startS), $startS, $doneS, null, $voice),
+            'axis' => $this->axis(PotDayLanes::of($plan->steps, $spans, $startS), $startS, $doneS, null, $translator),
             'bath' => [
                 'limit' => $plan->terms->limitC,
                 'melts' => [$plan->terms->pot->wax->meltFromC, $plan->terms->pot->wax->meltToC],
@@ -229,12 +229,12 @@ final readonly class PotDayProps
     }
 
     /** "06:28", or "tomorrow, 06:28". */
-    private static function when(int $atS, Voice $voice): string
+    private static function when(int $atS, Translator $translator): string
     {
-        $date = LocalDay::of($atS, $voice->zone())->date;
-        $time = $voice->quantities->time($atS);
+        $date = LocalDay::of($atS, $translator->zone())->date;
+        $time = $translator->quantities->time($atS);
 
-        return $date === LocalDay::of($voice->nowS, $voice->zone())->date ? $voice->say('pot_day.when_today', ['time' => $time]) : $voice->say('pot_day.when', ['day' => $voice->dayWord($date), 'time' => $time]);
+        return $date === LocalDay::of($translator->nowS, $translator->zone())->date ? $translator->say('pot_day.when_today', ['time' => $time]) : $translator->say('pot_day.when', ['day' => $translator->dayWord($date), 'time' => $time]);
     }
 
     /**
@@ -244,7 +244,7 @@ final readonly class PotDayProps
      *
      * @return TimeAxis
      */
-    public function axis(array $lanes, int $fromS, int $untilS, ?int $nowS, Voice $voice): array
+    public function axis(array $lanes, int $fromS, int $untilS, ?int $nowS, Translator $translator): array
     {
         $untilS = max($fromS + 60, $untilS);
         $stepS = 60 * self::MARKS_MIN[0];
@@ -256,21 +256,21 @@ final readonly class PotDayProps
         }
         $marks = [];
         for ($atS = (int) ceil($fromS / $stepS) * $stepS; $atS <= $untilS; $atS += $stepS) {
-            $marks[] = ['at' => $atS, 'text' => $voice->quantities->time($atS)];
+            $marks[] = ['at' => $atS, 'text' => $translator->quantities->time($atS)];
         }
 
         return [
             'from' => $fromS,
             'until' => $untilS,
             'now' => $nowS,
-            'nowText' => $nowS === null ? '' : $voice->quantities->time($nowS),
+            'nowText' => $nowS === null ? '' : $translator->quantities->time($nowS),
             'marks' => $marks,
             'lanes' => array_map(fn(int $id, array $blocks) => [
-                'name' => $id === PotDayLanes::POT ? $voice->say('pot_day.lane.pot') : $voice->names->fullChain($id),
+                'name' => $id === PotDayLanes::POT ? $translator->say('pot_day.lane.pot') : $translator->names->fullChain($id),
                 'blocks' => array_map(fn(PotDayBlock $block) => [
                     'code' => $block->code,
-                    'text' => $voice->say("pot_day.block.{$block->code}"),
-                    'title' => $voice->say('pot_day.block_title', ['what' => $voice->say("pot_day.block.{$block->code}"), 'from' => $voice->quantities->time($block->fromS), 'to' => $voice->quantities->time($block->toS), 'state' => $voice->say('pot_day.block_state.'.($block->done ? 'done' : ($block->underWay ? 'now' : 'ahead')))]),
+                    'text' => $translator->say("pot_day.block.{$block->code}"),
+                    'title' => $translator->say('pot_day.block_title', ['what' => $translator->say("pot_day.block.{$block->code}"), 'from' => $translator->quantities->time($block->fromS), 'to' => $translator->quantities->time($block->toS), 'state' => $translator->say('pot_day.block_state.'.($block->done ? 'done' : ($block->underWay ? 'now' : 'ahead')))]),
                     'from' => $block->fromS,
                     'to' => $block->toS,
                     'state' => $block->done ? 'done' : ($block->underWay ? 'now' : 'ahead'),
@@ -280,38 +280,38 @@ final readonly class PotDayProps
     }
 
     /** @return PotDayChain */
-    private function chain(ChainState $state, bool $onBike, Voice $voice): array
+    private function chain(ChainState $state, bool $onBike, Translator $translator): array
     {
-        $words = new ChainWords($voice);
+        $words = new ChainWords($translator);
         $id = $state->chainId;
-        $refusal = PotRefusal::of($state, Load::tryFrom($voice->settings->text(SettingKey::ChainLoad, $id)) === Load::FactoryWaxed);
+        $refusal = PotRefusal::of($state, Load::tryFrom($translator->settings->text(SettingKey::ChainLoad, $id)) === Load::FactoryWaxed);
 
         return [
             'id' => $id,
-            'name' => $voice->names->fullChain($id),
+            'name' => $translator->names->fullChain($id),
             'word' => $words->status($state),
             'detail' => $words->detail($state),
             'onBike' => $onBike,
             'first' => $state->wax->life === null,
             'waxed' => $state->wax->life !== null,
             'rinse' => RinseSchool::usual($state)->value,
-            'refusal' => $refusal === null ? null : ['code' => $refusal->value, 'text' => $voice->say("errors.pot_day.{$refusal->value}", ['chain' => $voice->names->fullChain($id)])],
+            'refusal' => $refusal === null ? null : ['code' => $refusal->value, 'text' => $translator->say("errors.pot_day.{$refusal->value}", ['chain' => $translator->names->fullChain($id)])],
             'proposed' => $state->wantsPot() && ! $onBike && $refusal === null,
         ];
     }
 
     /** @return PotChoice */
-    private function pot(BathState $bath, Voice $voice): array
+    private function pot(BathState $bath, Translator $translator): array
     {
-        $facts = PotFacts::of($voice->settings, $bath->potId);
+        $facts = PotFacts::of($translator->settings, $bath->potId);
 
         return [
             'id' => $bath->potId,
-            'name' => $voice->names->pot($bath->potId),
+            'name' => $translator->names->pot($bath->potId),
             'empty' => ($bath->ledger->waxG ?? 0.0) <= 0.0,
-            'about' => $bath->ledger === null ? $voice->say('pot.empty') : $voice->say("pot.wax.{$facts->wax->value}").', '.$voice->say('pot.holds', ['grams' => $voice->quantities->mass($bath->ledger->waxG), 'depth' => $voice->quantities->number($bath->ledger->depthMm)]),
-            'target' => (string) round($voice->quantities->units->fromCelsius(PotDayTerms::usualTargetC($facts->limitC))),
-            'limit' => $voice->quantities->temperature($facts->limitC),
+            'about' => $bath->ledger === null ? $translator->say('pot.empty') : $translator->say("pot.wax.{$facts->wax->value}").', '.$translator->say('pot.holds', ['grams' => $translator->quantities->mass($bath->ledger->waxG), 'depth' => $translator->quantities->number($bath->ledger->depthMm)]),
+            'target' => (string) round($translator->quantities->units->fromCelsius(PotDayTerms::usualTargetC($facts->limitC))),
+            'limit' => $translator->quantities->temperature($facts->limitC),
         ];
     }
 
@@ -320,8 +320,8 @@ final readonly class PotDayProps
      *
      * @return list<array{value: string, title: string}>
      */
-    private static function choices(array $cases, string $key, Voice $voice): array
+    private static function choices(array $cases, string $key, Translator $translator): array
     {
-        return array_map(fn(BackedEnum $case) => ['value' => (string) $case->value, 'title' => $voice->say("pot_day.{$key}.{$case->value}")], $cases);
+        return array_map(fn(BackedEnum $case) => ['value' => (string) $case->value, 'title' => $translator->say("pot_day.{$key}.{$case->value}")], $cases);
     }
 }

@@ -6,8 +6,8 @@ namespace App\Http\Props;
 
 use App\Models\Workshop;
 use App\Strip\Protocols;
-use App\Text\Speaker;
 use App\Text\StripWords;
+use App\Text\Translators;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Strip\BathSource;
 use Dripel\Core\Strip\MoveKind;
@@ -54,15 +54,15 @@ use Dripel\Core\Strip\StripRinseInput;
  */
 final readonly class ProtocolProps
 {
-    public function __construct(private Speaker $speaker) {}
+    public function __construct(private Translators $translators) {}
 
     /** @return ProtocolCardPage */
     public function card(Workshop $workshop, Protocol $protocol): array
     {
-        $voice = $this->speaker->voice();
-        $words = new StripWords($voice);
+        $translator = $this->translators->current();
+        $words = new StripWords($translator);
         $plan = StripPlan::of($protocol, array_map(fn() => BathSource::fresh(), $protocol->baths()), 1, StripRinseInput::START_G);
-        $ticks = fn(JobStep $step): array => array_map(fn(string $tick) => $voice->say("strip.tick.{$tick}"), $step->ticks);
+        $ticks = fn(JobStep $step): array => array_map(fn(string $tick) => $translator->say("strip.tick.{$tick}"), $step->ticks);
 
         return [
             'name' => $words->school(Protocols::nameOf($workshop, $protocol->code) ?? $protocol->code),
@@ -70,20 +70,20 @@ final readonly class ProtocolProps
             'before' => $ticks($plan->steps[0]),
             'lines' => $words->lines($protocol),
             'after' => $ticks($plan->steps[count($plan->steps) - 1]),
-            'left' => $voice->say('strip.plan.residue', ['start' => $voice->quantities->mass(StripRinseInput::START_G), 'left' => $voice->quantities->mass($plan->residuesG[count($plan->residuesG) - 1])]),
+            'left' => $translator->say('strip.plan.residue', ['start' => $translator->quantities->mass(StripRinseInput::START_G), 'left' => $translator->quantities->mass($plan->residuesG[count($plan->residuesG) - 1])]),
             'hazards' => array_values(array_map(
                 fn(Solvent $solvent) => ['solvent' => ucfirst($words->solvent($solvent)), 'text' => $words->hazard($solvent, $solvent->hazard())],
                 array_filter($protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked()),
             )),
-            'cautions' => array_map(fn(string $code) => $voice->say("strip.caution.{$code}"), ['sheet', 'air', 'vent', 'no_heat', 'waste', 'bare']),
-            'notAdvised' => $protocol->advised() ? null : $voice->say('strip.not_advised'),
+            'cautions' => array_map(fn(string $code) => $translator->say("strip.caution.{$code}"), ['sheet', 'air', 'vent', 'no_heat', 'waste', 'bare']),
+            'notAdvised' => $protocol->advised() ? null : $translator->say('strip.not_advised'),
         ];
     }
 
     /** @return ProtocolPage */
     public function edit(Workshop $workshop, Protocol $protocol): array
     {
-        $words = new StripWords($this->speaker->voice());
+        $words = new StripWords($this->translators->current());
 
         return [
             'code' => $protocol->code,

@@ -11,7 +11,7 @@ use App\Plan\ReadPlan;
 use App\Pot\ReadBaths;
 use App\Ride\Inbox;
 use App\Strip\ReadJars;
-use App\Text\Speaker;
+use App\Text\Translators;
 use App\Wear\ReadWear;
 use Dripel\Core\Logbook\SettingKey;
 
@@ -20,7 +20,7 @@ final readonly class ReadShed
 {
     public function __construct(
         private ReadBook $readBook,
-        private Speaker $speaker,
+        private Translators $translators,
         private OpenJobs $openJobs,
         private ReadJars $readJars,
         private ReadBaths $readBaths,
@@ -32,7 +32,7 @@ final readonly class ReadShed
     {
         return new ShedProps(
             ($this->readBook)($workshop),
-            $this->speaker->voice(),
+            $this->translators->current(),
             ($this->openJobs)($workshop),
             ($this->readJars)($workshop),
             ($this->readBaths)($workshop),

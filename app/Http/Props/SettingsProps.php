@@ -13,7 +13,7 @@ use App\Models\Role;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Support\Reach;
-use App\Text\Speaker;
+use App\Text\Translators;
 use App\Text\Units;
 use DateTimeZone;
 use Dripel\Core\Drip\ExcessSchool;
@@ -82,36 +82,36 @@ final readonly class SettingsProps
     /** The schools of re-waxing, in km. Common practice. */
     private const INTERVALS = ['short' => 200.0, 'middle' => 300.0, 'long' => 400.0];
 
-    public function __construct(private Speaker $speaker, private ReadBook $readBook) {}
+    public function __construct(private Translators $translators, private ReadBook $readBook) {}
 
     /** @return SettingsPage */
     public function all(Workshop $workshop, User $user, Role $role, string $session): array
     {
-        $voice = $this->speaker->voice();
-        $factors = $voice->settings->factors($voice->nowS);
-        $units = $voice->quantities->units;
+        $translator = $this->translators->current();
+        $factors = $translator->settings->factors($translator->nowS);
+        $units = $translator->quantities->units;
 
         return [
             'values' => [
-                'name' => $voice->settings->text(SettingKey::WorkshopName, 0),
-                'time_zone' => $voice->zone()->getName(),
+                'name' => $translator->settings->text(SettingKey::WorkshopName, 0),
+                'time_zone' => $translator->zone()->getName(),
                 'distance_unit' => $units->distance,
                 'temperature_unit' => $units->temperature,
                 'mass_unit' => $units->mass,
                 'currency' => $units->currency,
-                'language' => $voice->settings->text(SettingKey::Language, 0, 'en'),
-                'interval' => (string) round($units->fromKm($voice->settings->usualIntervalKm()), 1),
-                'limit_school' => $voice->settings->usualLimitSchool()->value,
-                'ready_school' => $voice->settings->readySchool()->value,
-                'topups_most' => (string) $voice->settings->topUpsMost(),
-                'drip_dry_hours' => (string) $voice->settings->dripDryHours(),
-                'excess_school' => $voice->settings->excessSchool()->value,
-                'wipe_rides' => (string) $voice->settings->wipeRides(),
+                'language' => $translator->settings->text(SettingKey::Language, 0, 'en'),
+                'interval' => (string) round($units->fromKm($translator->settings->usualIntervalKm()), 1),
+                'limit_school' => $translator->settings->usualLimitSchool()->value,
+                'ready_school' => $translator->settings->readySchool()->value,
+                'topups_most' => (string) $translator->settings->topUpsMost(),
+                'drip_dry_hours' => (string) $translator->settings->dripDryHours(),
+                'excess_school' => $translator->settings->excessSchool()->value,
+                'wipe_rides' => (string) $translator->settings->wipeRides(),
                 'factors' => array_map(fn(float $factor) => (string) $factor, $factors->toArray()),
             ],
             'factors' => array_map(fn(Condition $condition) => [
                 'value' => $condition->value,
-                'name' => ucfirst($voice->say("chain.condition.{$condition->value}")),
+                'name' => ucfirst($translator->say("chain.condition.{$condition->value}")),
                 'house' => $factors->isHouseRule($condition),
             ], Condition::cases()),
             'choices' => [
@@ -121,11 +121,11 @@ final readonly class SettingsProps
                 'mass' => Units::MASS,
                 'currencies' => SettingsRequest::CURRENCIES,
                 'languages' => array_map(fn(string $language) => ['value' => $language, 'title' => (string) Locale::getDisplayLanguage($language, $language)], SettingsRequest::languages()),
-                'schools' => array_map(fn(LimitSchool $school) => ['value' => $school->value, 'title' => $voice->say("schools.{$school->value}.name"), 'reason' => $voice->say("schools.{$school->value}.reason")], LimitSchool::cases()),
-                'ready' => array_map(fn(ReadySchool $school) => ['value' => $school->value, 'title' => $voice->say("schools.ready.{$school->value}")], ReadySchool::cases()),
-                'excess' => array_map(fn(ExcessSchool $school) => ['value' => $school->value, 'title' => ucfirst($voice->say("drip.excess.{$school->value}"))], ExcessSchool::cases()),
+                'schools' => array_map(fn(LimitSchool $school) => ['value' => $school->value, 'title' => $translator->say("schools.{$school->value}.name"), 'reason' => $translator->say("schools.{$school->value}.reason")], LimitSchool::cases()),
+                'ready' => array_map(fn(ReadySchool $school) => ['value' => $school->value, 'title' => $translator->say("schools.ready.{$school->value}")], ReadySchool::cases()),
+                'excess' => array_map(fn(ExcessSchool $school) => ['value' => $school->value, 'title' => ucfirst($translator->say("drip.excess.{$school->value}"))], ExcessSchool::cases()),
                 'intervals' => array_map(fn(string $name, float $km) => [
-                    'value' => (string) round($units->fromKm($km)), 'title' => $voice->say("schools.intervals.{$name}.name", ['km' => $voice->quantities->distance($km)]), 'reason' => $voice->say("schools.intervals.{$name}.reason"),
+                    'value' => (string) round($units->fromKm($km)), 'title' => $translator->say("schools.intervals.{$name}.name", ['km' => $translator->quantities->distance($km)]), 'reason' => $translator->say("schools.intervals.{$name}.reason"),
                 ], array_keys(self::INTERVALS), self::INTERVALS),
             ],
             'people' => array_values($workshop->memberships()->with('user')->get()->map(fn(Membership $membership) => [
@@ -135,20 +135,20 @@ final readonly class SettingsProps
                 'roleValue' => $membership->role->value,
                 'name' => $membership->user->name,
                 'email' => $membership->user->email,
-                'role' => $voice->say("ui.roles.{$membership->role->value}"),
+                'role' => $translator->say("ui.roles.{$membership->role->value}"),
             ])->all()),
             'bikes' => array_map(fn(int $id) => [
-                'id' => $id, 'name' => $voice->names->bike($id), 'interval' => $voice->quantities->distance($voice->settings->intervalKm($id, $voice->nowS)),
-                'limit' => $voice->say("schools.{$voice->settings->limitSchool($id, $voice->nowS)->value}.name"),
+                'id' => $id, 'name' => $translator->names->bike($id), 'interval' => $translator->quantities->distance($translator->settings->intervalKm($id, $translator->nowS)),
+                'limit' => $translator->say("schools.{$translator->settings->limitSchool($id, $translator->nowS)->value}.name"),
             ], ($this->readBook)($workshop)->bikeIds),
             'devices' => $this->devices($user, $session),
             'tables' => WorkshopFile::tables(),
             'lan' => Reach::lan(),
             'invitations' => $role !== Role::Owner ? [] : array_values(Invitation::query()->in($workshop)->whereNull('accepted_by')
-                ->where('expires_at', '>', $voice->nowS)->get()->map(fn(Invitation $invitation) => [
+                ->where('expires_at', '>', $translator->nowS)->get()->map(fn(Invitation $invitation) => [
                     'id' => $invitation->id,
-                    'role' => $voice->say("ui.roles.{$invitation->role->value}"),
-                    'until' => $voice->quantities->day($invitation->expires_at),
+                    'role' => $translator->say("ui.roles.{$invitation->role->value}"),
+                    'until' => $translator->quantities->day($invitation->expires_at),
                 ])->all()),
         ];
     }
@@ -156,7 +156,7 @@ final readonly class SettingsProps
     /** @return list<array{phone: bool, here: bool, address: string, seen: string}> where somebody is signed in, the last seen first */
     private function devices(User $user, string $session): array
     {
-        $q = $this->speaker->voice()->quantities;
+        $q = $this->translators->current()->quantities;
 
         return array_values(DB::table('sessions')->where('user_id', $user->id)->orderByDesc('last_activity')->limit(20)->get()->map(fn(object $row) => [
             'phone' => str_contains((string) $row->user_agent, 'Mobile'),

@@ -8,7 +8,7 @@ use App\Guided\GuidedKind;
 use App\Text\ChainWords;
 use App\Text\FitWords;
 use App\Text\NextWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
@@ -98,11 +98,11 @@ final readonly class ShedProps
      * @param array<int, JarState> $jars
      * @param array<int, BathState> $baths
      */
-    public function __construct(private Book $book, private Voice $voice, private array $jobs = [], private array $jars = [], private array $baths = [], ?WorkshopWear $wear = null, private int $ridesIn = 0, private ?WorkshopPlan $plan = null)
+    public function __construct(private Book $book, private Translator $translator, private array $jobs = [], private array $jars = [], private array $baths = [], ?WorkshopWear $wear = null, private int $ridesIn = 0, private ?WorkshopPlan $plan = null)
     {
-        $this->wear = $wear ?? new WorkshopWear($book, $voice->nowS);
-        $this->chains = new ChainProps($voice, $jobs);
-        $this->words = new ChainWords($voice);
+        $this->wear = $wear ?? new WorkshopWear($book, $translator->nowS);
+        $this->chains = new ChainProps($translator, $jobs);
+        $this->words = new ChainWords($translator);
     }
 
     /** @return ShedPage */
@@ -112,19 +112,19 @@ final readonly class ShedProps
         $next = $this->items($rails);
 
         return [
-            'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->voice->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->voice)], $this->book->inventory()->spareLinks()),
+            'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->translator->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->translator)], $this->book->inventory()->spareLinks()),
             'rails' => array_map($this->rail(...), $rails),
             'next' => array_map($this->next(...), $next, array_keys($next)),
             'pot' => $this->pot($rails),
-            'forms' => (new FormProps($this->book, $this->voice))->all(),
+            'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }
 
     /** @return list<array{tag: string, title: string, text: string}> what is for today; the tag is the same as long as it is the same thing on the same day */
     public function reminders(): array
     {
-        $today = LocalDay::of($this->voice->nowS, $this->voice->zone())->date;
-        $words = new NextWords($this->voice, $this->words);
+        $today = LocalDay::of($this->translator->nowS, $this->translator->zone())->date;
+        $words = new NextWords($this->translator, $this->words);
 
         return array_values(array_map(function (NextItem $item) use ($words, $today): array {
             [$title, $reason] = $words->sentences($item);
@@ -137,9 +137,9 @@ final readonly class ShedProps
     private function rails(): array
     {
         $followed = $this->followed();
-        $zone = $this->voice->zone();
+        $zone = $this->translator->zone();
 
-        return array_map(fn(Rail $rail) => isset($followed?->riding[$rail->bikeId]) ? $rail->along($followed->riding[$rail->bikeId], $zone) : $rail, Rail::all($this->book, $this->voice->nowS, $zone));
+        return array_map(fn(Rail $rail) => isset($followed?->riding[$rail->bikeId]) ? $rail->along($followed->riding[$rail->bikeId], $zone) : $rail, Rail::all($this->book, $this->translator->nowS, $zone));
     }
 
     /**
@@ -149,7 +149,7 @@ final readonly class ShedProps
      */
     private function items(array $rails): array
     {
-        return NextList::of(new NextInput($this->book, $rails, $this->voice->nowS, $this->voice->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))), $this->ridesIn, $this->followed()));
+        return NextList::of(new NextInput($this->book, $rails, $this->translator->nowS, $this->translator->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))), $this->ridesIn, $this->followed()));
     }
 
     private function followed(): ?WorkshopPlan
@@ -160,35 +160,35 @@ final readonly class ShedProps
     /** @return RailView */
     private function rail(Rail $rail): array
     {
-        $q = $this->voice->quantities;
-        $fit = new FitWords($this->book, $this->voice);
+        $q = $this->translator->quantities;
+        $fit = new FitWords($this->book, $this->translator);
         $fitted = $rail->fitted;
         [$before, $stressed, $after] = $fitted === null
-            ? [$this->voice->say('ui.shed.no_chain'), '', '']
+            ? [$this->translator->say('ui.shed.no_chain'), '', '']
             : $this->words->outlook($fitted, $rail->goodUntil, $rail->habit->weeklyKm);
         $settings = $this->book->settings;
-        $terms = $this->book->terms()->ofBike($rail->bikeId, $this->voice->nowS);
+        $terms = $this->book->terms()->ofBike($rail->bikeId, $this->translator->nowS);
 
         return [
             'id' => $rail->bikeId,
-            'name' => $this->voice->names->bike($rail->bikeId),
-            'about' => $this->voice->say(match (true) {
+            'name' => $this->translator->names->bike($rail->bikeId),
+            'about' => $this->translator->say(match (true) {
                 $terms->dripOnly => 'ui.shed.about_drip',
                 $terms->learned => 'ui.shed.about_ear',
                 $terms->intervalHours === null => 'ui.shed.about',
                 default => 'ui.shed.about_hours',
             }, [
-                'kind' => $this->voice->say('ui.kinds.'.$settings->text(SettingKey::BikeKind, $rail->bikeId, 'road')),
+                'kind' => $this->translator->say('ui.kinds.'.$settings->text(SettingKey::BikeKind, $rail->bikeId, 'road')),
                 'speeds' => trans_choice('ui.speeds', $settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 1)),
                 'interval' => $q->distance($terms->intervalKm),
                 'hours' => $q->hours($terms->intervalHours ?? 0.0),
             ]),
             'fitted' => $fitted === null ? null : $this->chains->of($fitted, $this->wear->of($fitted)?->result),
             'leftNumber' => $fitted?->wax->life === null || ! $fitted->wax->known ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
-            'leftWords' => $fitted?->wax->life === null || ! $fitted->wax->known ? '' : $this->voice->say(array_filter($fitted->wax->rides, fn(Ride $ride) => $ride->guess !== null) === [] ? 'ui.shed.left_on' : 'ui.shed.left_on_estimated', ['unit' => $q->units->distance, 'chain' => $this->voice->names->chain($fitted->chainId)]),
+            'leftWords' => $fitted?->wax->life === null || ! $fitted->wax->known ? '' : $this->translator->say(array_filter($fitted->wax->rides, fn(Ride $ride) => $ride->guess !== null) === [] ? 'ui.shed.left_on' : 'ui.shed.left_on_estimated', ['unit' => $q->units->distance, 'chain' => $this->translator->names->chain($fitted->chainId)]),
             'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->wax->life?->due() ?? false],
             'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain, $this->wear->of($chain)?->result, $fit->all($chain, $rail->bikeId), $this->linksFor($chain)), $rail->hanging),
-            'offNote' => $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->voice->say('chain.fit.pin_off') : null,
+            'offNote' => $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->translator->say('chain.fit.pin_off') : null,
             'best' => $rail->bestHanging()?->chainId,
         ];
     }
@@ -204,7 +204,7 @@ final readonly class ShedProps
     /** @return NextLine */
     private function next(NextItem $item, int $index): array
     {
-        $words = new NextWords($this->voice, $this->words);
+        $words = new NextWords($this->translator, $this->words);
         [$day, $hour] = $words->when($item);
         [$title, $reason] = $words->sentences($item);
         $ids = array_map(fn(ChainState $chain) => $chain->chainId, $item->chains);
@@ -222,14 +222,14 @@ final readonly class ShedProps
             'jar' => $item->about instanceof JarState ? $item->about->jarId : null,
             'urgent' => $item->urgent,
             'verb' => $item->verb?->value,
-            'verbText' => $item->verb === null ? null : $this->voice->say("ui.verbs.{$item->verb->value}"),
+            'verbText' => $item->verb === null ? null : $this->translator->say("ui.verbs.{$item->verb->value}"),
             'bike' => $item->bikeId,
             'chains' => $item->verb === Verb::Dip && $item->kind->value === 'none_waxed' ? array_slice($ids, 1) : $ids,
-            'subject' => $ids === [] ? '' : $this->voice->names->fullChain($ids[0]),
+            'subject' => $ids === [] ? '' : $this->translator->names->fullChain($ids[0]),
             'swapTo' => $item->swapTo?->chainId,
-            'date' => $firstS === null ? null : $this->voice->quantities->date($firstS, 'yyyy-MM-dd'),
+            'date' => $firstS === null ? null : $this->translator->quantities->date($firstS, 'yyyy-MM-dd'),
             // A ride known only by its day comes after all that is done on it: the chain was on from its beginning.
-            'time' => $firstS === null ? null : ($item->rides[0]->moment->precision === Precision::Day ? '00:00' : $this->voice->quantities->date($firstS, 'HH:mm')),
+            'time' => $firstS === null ? null : ($item->rides[0]->moment->precision === Precision::Day ? '00:00' : $this->translator->quantities->date($firstS, 'HH:mm')),
             'rides' => $item->kind === NextKind::NoBike ? array_map(fn(Ride $ride) => $ride->id, $item->rides) : [],
             'days' => $item->kind === NextKind::Commute ? array_map(fn(Ride $ride) => ['commute' => $ride->guess?->commuteId, 'date' => $ride->guess?->date], $item->rides) : [],
         ];
@@ -253,6 +253,6 @@ final readonly class ShedProps
         }
 
         // No pot is plugged in while a jar of solvent is open or a chain wet with it hangs about.
-        return ['chains' => $chains, 'solventOut' => array_filter($this->jobs, fn(OpenJob $job) => $job->kind === GuidedKind::Strip->value) !== [], 'pots' => array_values(array_map((new PotProps($this->voice))->of(...), $this->baths))];
+        return ['chains' => $chains, 'solventOut' => array_filter($this->jobs, fn(OpenJob $job) => $job->kind === GuidedKind::Strip->value) !== [], 'pots' => array_values(array_map((new PotProps($this->translator))->of(...), $this->baths))];
     }
 }

@@ -8,7 +8,7 @@ use App\Logbook\ActionKind;
 use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Text\StripWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Guided\JobEventKind;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobStep;
@@ -22,36 +22,36 @@ use Dripel\Core\Strip\Solvent;
  */
 final readonly class StripPresenter implements JobPresenter
 {
-    public function title(GuidedJob $job, Voice $voice): string
+    public function title(GuidedJob $job, Translator $translator): string
     {
-        return (new StripWords($voice))->school($job->title);
+        return (new StripWords($translator))->school($job->title);
     }
 
-    public function step(GuidedJob $job, JobStep $step, Voice $voice): array
+    public function step(GuidedJob $job, JobStep $step, Translator $translator): array
     {
-        $words = new StripWords($voice);
+        $words = new StripWords($translator);
 
         return $words->step($step, $job->chains, self::dripOnly($job)) + [
-            'question' => $step->againFrom === null ? null : ['yes' => $voice->say('strip.step.look.yes'), 'no' => $voice->say('strip.step.look.no')],
+            'question' => $step->againFrom === null ? null : ['yes' => $translator->say('strip.step.look.yes'), 'no' => $translator->say('strip.step.look.no')],
             'cautions' => $words->cautions($step),
             'subject' => $this->subject($step, $words),
         ];
     }
 
-    public function page(GuidedJob $job, JobRun $run, Voice $voice): array
+    public function page(GuidedJob $job, JobRun $run, Translator $translator): array
     {
-        return ['dripOnly' => self::dripOnly($job), 'stretches' => $this->lanes($run->steps, new StripWords($voice), $voice)];
+        return ['dripOnly' => self::dripOnly($job), 'stretches' => $this->lanes($run->steps, new StripWords($translator), $translator)];
     }
 
-    public function live(GuidedJob $job, JobRun $run, Voice $voice): array
+    public function live(GuidedJob $job, JobRun $run, Translator $translator): array
     {
-        return ['residues' => $this->residues($job, $run, $voice)];
+        return ['residues' => $this->residues($job, $run, $translator)];
     }
 
-    public function record(Action $action, Voice $voice): string
+    public function record(Action $action, Translator $translator): string
     {
         // Given up, only the baths that it had are in the book.
-        return $action->kind === ActionKind::GiveUpStrip ? $voice->say('ui.job.record_baths') : $voice->say('ui.job.record', ['time' => $voice->quantities->time((int) $action->about->at)]);
+        return $action->kind === ActionKind::GiveUpStrip ? $translator->say('ui.job.record_baths') : $translator->say('ui.job.record', ['time' => $translator->quantities->time((int) $action->about->at)]);
     }
 
     private static function dripOnly(GuidedJob $job): bool
@@ -75,46 +75,46 @@ final readonly class StripPresenter implements JobPresenter
      *
      * @return list<array{key: string, text: string, time: string, steps: list<int>}> the whole job, stretch by stretch
      */
-    private function lanes(array $steps, StripWords $words, Voice $voice): array
+    private function lanes(array $steps, StripWords $words, Translator $translator): array
     {
         $lanes = [];
         foreach ($steps as $i => $step) {
-            ['key' => $key, 'text' => $text] = $this->lane($step, $words, $voice);
+            ['key' => $key, 'text' => $text] = $this->lane($step, $words, $translator);
             $lanes[$key] ??= ['key' => $key, 'text' => $text, 'seconds' => 0, 'steps' => []];
             $lanes[$key]['seconds'] += $step->seconds ?? 0;
             $lanes[$key]['steps'][] = $i;
         }
 
         return array_values(array_map(fn(array $lane) => [
-            'key' => $lane['key'], 'text' => $lane['text'], 'steps' => $lane['steps'], 'time' => $lane['seconds'] > 0 ? $voice->quantities->seconds($lane['seconds']) : '',
+            'key' => $lane['key'], 'text' => $lane['text'], 'steps' => $lane['steps'], 'time' => $lane['seconds'] > 0 ? $translator->quantities->seconds($lane['seconds']) : '',
         ], $lanes));
     }
 
     /** @return array{key: string, text: string} the stretch of the whole job that a step belongs to */
-    private function lane(JobStep $step, StripWords $words, Voice $voice): array
+    private function lane(JobStep $step, StripWords $words, Translator $translator): array
     {
         $bath = $step->about['bath'] ?? null;
 
         return match (true) {
             is_int($bath) => ['key' => "bath-{$bath}", 'text' => $words->solvent(Solvent::from((string) $step->about['solvent']))],
-            in_array($step->code, ['prepare', 'dry', 'check'], true) => ['key' => $step->code, 'text' => $voice->say("strip.lane.{$step->code}")],
-            $step->code === 'blow_dry' => ['key' => 'dry', 'text' => $voice->say('strip.lane.dry')],
-            default => ['key' => $step->code, 'text' => $voice->say('strip.lane.between')],
+            in_array($step->code, ['prepare', 'dry', 'check'], true) => ['key' => $step->code, 'text' => $translator->say("strip.lane.{$step->code}")],
+            $step->code === 'blow_dry' => ['key' => 'dry', 'text' => $translator->say('strip.lane.dry')],
+            default => ['key' => $step->code, 'text' => $translator->say('strip.lane.between')],
         };
     }
 
     /** @return list<ResidueView> what each bath should leave, and what was seen where somebody looked */
-    private function residues(GuidedJob $job, JobRun $run, Voice $voice): array
+    private function residues(GuidedJob $job, JobRun $run, Translator $translator): array
     {
-        $q = $voice->quantities;
+        $q = $translator->quantities;
         $startG = $job->number('start_g');
-        $residues = [['name' => $voice->say('strip.residue.start'), 'share' => 1.0, 'text' => $q->mass($startG), 'seen' => null, 'done' => true]];
+        $residues = [['name' => $translator->say('strip.residue.start'), 'share' => 1.0, 'text' => $q->mass($startG), 'seen' => null, 'done' => true]];
         foreach (JobResidues::of($run, $startG, count($job->chains)) as $left) {
             $residues[] = [
-                'name' => $voice->say($left->round === 1 ? 'strip.residue.bath' : 'strip.residue.again', ['bath' => (string) $left->bath]),
+                'name' => $translator->say($left->round === 1 ? 'strip.residue.bath' : 'strip.residue.again', ['bath' => (string) $left->bath]),
                 'share' => self::share($left->expectedG, $startG),
                 'text' => $q->mass($left->expectedG),
-                'seen' => $left->seen === null ? null : $voice->say('strip.residue.'.($left->seen === JobEventKind::Again ? 'cloudy' : 'clear')),
+                'seen' => $left->seen === null ? null : $translator->say('strip.residue.'.($left->seen === JobEventKind::Again ? 'cloudy' : 'clear')),
                 'done' => $left->done,
             ];
         }

@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Actions\Strip\PlanStrip;
+use App\Actions\Strip\StripChoices;
 use App\Actions\Strip\StripDraft;
-use App\Actions\Strip\StripWish;
 use App\Cost\ReadPrices;
 use App\Guided\OpenJobs;
 use App\Logbook\ReadBook;
 use App\Models\Chain;
 use App\Models\Workshop;
 use App\Strip\Protocols;
-use App\Text\Speaker;
 use App\Text\StripWords;
-use App\Text\Voice;
+use App\Text\Translator;
+use App\Text\Translators;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Strip\BareClock;
@@ -79,7 +79,7 @@ use Dripel\Core\Strip\StripPlan;
  */
 final readonly class StripProps
 {
-    public function __construct(private ReadBook $readBook, private Protocols $protocols, private ReadPrices $readPrices, private OpenJobs $openJobs, private Speaker $speaker) {}
+    public function __construct(private ReadBook $readBook, private Protocols $protocols, private ReadPrices $readPrices, private OpenJobs $openJobs, private Translators $translators) {}
 
     /**
      * @param list<Chain> $chosen
@@ -88,12 +88,12 @@ final readonly class StripProps
      */
     public function create(Workshop $workshop, array $chosen): array
     {
-        $voice = $this->speaker->voice();
-        $words = new StripWords($voice);
+        $translator = $this->translators->current();
+        $words = new StripWords($translator);
         $ids = array_map(fn(Chain $chain) => $chain->id, $chosen);
 
         return [
-            'chains' => $this->chains($workshop, ($this->readBook)($workshop), $voice, $ids),
+            'chains' => $this->chains($workshop, ($this->readBook)($workshop), $translator, $ids),
             'chosen' => $ids,
             'usual' => Protocols::DEFAULT,
             'protocols' => array_map(fn(string $code, Protocol $protocol) => [
@@ -110,8 +110,8 @@ final readonly class StripProps
                     array_filter($protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked()),
                 )),
             ], array_keys($all = $this->protocols->all($workshop)), $all),
-            'notAdvised' => $voice->say('strip.not_advised'),
-            'massUnit' => $voice->quantities->units->mass,
+            'notAdvised' => $translator->say('strip.not_advised'),
+            'massUnit' => $translator->quantities->units->mass,
         ];
     }
 
@@ -120,15 +120,15 @@ final readonly class StripProps
      *
      * @return list<StripChain> what may want stripping: never waxed, or chosen by whoever came here
      */
-    private function chains(Workshop $workshop, Book $book, Voice $voice, array $chosen): array
+    private function chains(Workshop $workshop, Book $book, Translator $translator, array $chosen): array
     {
         $jobs = $this->openJobs->byChain($workshop);
         $chains = [];
         foreach ($book->chainIds as $id) {
-            $state = $book->chain($id, $voice->nowS);
+            $state = $book->chain($id, $translator->nowS);
             $load = PlanStrip::load($book, $id);
             if (! $state->retired() && ! isset($jobs[$id]) && (in_array($id, $chosen, true) || ($state->wax->life === null && $state->dryness->bare === null && $load !== Load::FactoryWaxed))) {
-                $chains[] = ['id' => $id, 'name' => $voice->names->fullChain($id), 'load' => $voice->say("strip.load.{$load->value}"), 'onBike' => $book->fittings->bikeOf($id, $voice->nowS) !== null];
+                $chains[] = ['id' => $id, 'name' => $translator->names->fullChain($id), 'load' => $translator->say("strip.load.{$load->value}"), 'onBike' => $book->fittings->bikeOf($id, $translator->nowS) !== null];
             }
         }
 
@@ -136,35 +136,35 @@ final readonly class StripProps
     }
 
     /** @return StripPlanView what follows from a wish */
-    public function plan(Workshop $workshop, StripWish $wish, StripDraft $draft): array
+    public function plan(Workshop $workshop, StripChoices $choices, StripDraft $draft): array
     {
-        $voice = $this->speaker->voice();
-        $words = new StripWords($voice);
-        $q = $voice->quantities;
+        $translator = $this->translators->current();
+        $words = new StripWords($translator);
+        $q = $translator->quantities;
         $plan = $draft->plan;
-        $run = JobRun::of($plan->steps, $voice->nowS, []);
-        [$bareS, $dryS] = [$run->aboutS($voice->nowS, $plan->bareStep + 1), $run->aboutS($voice->nowS)];
-        $times = ['bare' => $q->time($bareS), 'dry' => $this->at($voice, $dryS), 'rust' => $this->at($voice, $bareS + 3600 * (int) BareClock::LIMIT_HOURS)];
+        $run = JobRun::of($plan->steps, $translator->nowS, []);
+        [$bareS, $dryS] = [$run->aboutS($translator->nowS, $plan->bareStep + 1), $run->aboutS($translator->nowS)];
+        $times = ['bare' => $q->time($bareS), 'dry' => $this->at($translator, $dryS), 'rust' => $this->at($translator, $bareS + 3600 * (int) BareClock::LIMIT_HOURS)];
         $stocked = array_filter($draft->protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked());
         $noCan = $this->withoutCan($draft);
 
         return [
             'start' => (string) round($q->units->fromGrams($draft->startG), 2),
-            'baths' => $this->baths($draft, $words, $voice),
+            'baths' => $this->baths($draft, $words, $translator),
             'hazards' => array_values(array_map(fn(Solvent $solvent) => [
                 'solvent' => ucfirst($words->solvent($solvent)),
                 'text' => $words->hazard($solvent, $solvent->hazard()),
             ], $stocked)),
             'lines' => array_values(array_filter([
-                $voice->say('strip.plan.residue', ['start' => $q->mass($draft->startG), 'left' => $q->mass($plan->residuesG[count($plan->residuesG) - 1])]),
-                $voice->say('strip.plan.done', $times),
-                $voice->say($draft->protocol->dripOnly ? 'strip.plan.drip' : 'strip.plan.pot', $times),
-                $this->cost($workshop, $plan, $words, $voice),
-                $this->ridden($workshop, $wish, $draft, $words, $voice),
+                $translator->say('strip.plan.residue', ['start' => $q->mass($draft->startG), 'left' => $q->mass($plan->residuesG[count($plan->residuesG) - 1])]),
+                $translator->say('strip.plan.done', $times),
+                $translator->say($draft->protocol->dripOnly ? 'strip.plan.drip' : 'strip.plan.pot', $times),
+                $this->cost($workshop, $plan, $words, $translator),
+                $this->ridden($workshop, $choices, $draft, $words, $translator),
             ])),
             'warnings' => array_values(array_filter([
-                $draft->protocol->endsWithAlcohol() ? null : $voice->say('strip.no_alcohol'),
-                $noCan === [] ? null : $voice->say('strip.plan.no_waste', ['solvents' => $voice->names->list(array_map($words->solvent(...), $noCan))]),
+                $draft->protocol->endsWithAlcohol() ? null : $translator->say('strip.no_alcohol'),
+                $noCan === [] ? null : $translator->say('strip.plan.no_waste', ['solvents' => $translator->names->list(array_map($words->solvent(...), $noCan))]),
             ])),
             'advised' => $draft->protocol->advised(),
         ];
@@ -185,9 +185,9 @@ final readonly class StripProps
     }
 
     /** @return list<PlannedBath> */
-    private function baths(StripDraft $draft, StripWords $words, Voice $voice): array
+    private function baths(StripDraft $draft, StripWords $words, Translator $translator): array
     {
-        $q = $voice->quantities;
+        $q = $translator->quantities;
 
         return array_map(fn(ProtocolStep $bath, BathSource $source, float $leftG) => [
             'solvent' => ucfirst($words->solvent($bath->solvent ?? Solvent::Water)),
@@ -197,69 +197,69 @@ final readonly class StripProps
             'jar' => $source->jarId,
             'into' => $source->intoId,
             'stocked' => $bath->solvent?->isStocked() ?? false,
-            'from' => $this->from($bath, $draft, $voice),
-            'intoChoices' => $this->into($bath, $draft, $voice),
+            'from' => $this->from($bath, $draft, $translator),
+            'intoChoices' => $this->into($bath, $draft, $translator),
         ], $draft->protocol->baths(), $draft->sources, $draft->plan->residuesG);
     }
 
     /** @return list<array{value: int|null, title: string, disabled: bool}> */
-    private function from(ProtocolStep $bath, StripDraft $draft, Voice $voice): array
+    private function from(ProtocolStep $bath, StripDraft $draft, Translator $translator): array
     {
-        $q = $voice->quantities;
-        $choices = [['value' => null, 'title' => $voice->say('strip.source.fresh'), 'disabled' => false]];
+        $q = $translator->quantities;
+        $choices = [['value' => null, 'title' => $translator->say('strip.source.fresh'), 'disabled' => false]];
         foreach ($bath->kind === StepKind::Bath ? $draft->jars : [] as $jar) {
             if ($jar->solvent !== $bath->solvent || $jar->role === JarRole::Waste) {
                 continue;
             }
-            $parameters = ['jar' => $voice->names->jar($jar->jarId), 'ml' => $q->volume($jar->volumeMl), 'cleanings' => trans_choice('strip.source.cleanings', $jar->cleanings)];
+            $parameters = ['jar' => $translator->names->jar($jar->jarId), 'ml' => $q->volume($jar->volumeMl), 'cleanings' => trans_choice('strip.source.cleanings', $jar->cleanings)];
             $why = match (true) {
                 in_array($jar->jarId, $draft->busy, true) => 'in_job',
                 $jar->volumeMl < (float) $bath->volumeMl => 'too_little',
                 default => $jar->spent() ? 'spent' : null,
             };
             // A spent jar may still be chosen: it is the rider's solvent.
-            $choices[] = ['value' => $jar->jarId, 'title' => $voice->say('strip.source.'.($why ?? 'jar'), $parameters), 'disabled' => $why === 'in_job' || $why === 'too_little'];
+            $choices[] = ['value' => $jar->jarId, 'title' => $translator->say('strip.source.'.($why ?? 'jar'), $parameters), 'disabled' => $why === 'in_job' || $why === 'too_little'];
         }
 
         return $choices;
     }
 
     /** @return list<array{value: int|null, title: string}> */
-    private function into(ProtocolStep $bath, StripDraft $draft, Voice $voice): array
+    private function into(ProtocolStep $bath, StripDraft $draft, Translator $translator): array
     {
         $jars = array_filter($draft->jars, fn(JarState $jar) => ! in_array($jar->jarId, $draft->busy, true) && ($jar->solvent === $bath->solvent || $jar->solvent === null) && $jar->role !== JarRole::Clean);
 
         return [
-            ['value' => null, 'title' => $voice->say('strip.into.none')],
-            ...array_values(array_map(fn(JarState $jar) => ['value' => $jar->jarId, 'title' => $voice->names->jar($jar->jarId)], $jars)),
+            ['value' => null, 'title' => $translator->say('strip.into.none')],
+            ...array_values(array_map(fn(JarState $jar) => ['value' => $jar->jarId, 'title' => $translator->names->jar($jar->jarId)], $jars)),
         ];
     }
 
-    private function cost(Workshop $workshop, StripPlan $plan, StripWords $words, Voice $voice): string
+    private function cost(Workshop $workshop, StripPlan $plan, StripWords $words, Translator $translator): string
     {
         if ($plan->freshMl === []) {
-            return $voice->say('strip.plan.no_fresh');
+            return $translator->say('strip.plan.no_fresh');
         }
-        $cost = SolventCost::of($plan->freshMl, ($this->readPrices)($workshop), $voice->nowS);
+        $cost = SolventCost::of($plan->freshMl, ($this->readPrices)($workshop), $translator->nowS);
 
-        return $voice->say($cost->known() ? 'strip.plan.cost' : 'strip.plan.cost_unknown', [
+        return $translator->say($cost->known() ? 'strip.plan.cost' : 'strip.plan.cost_unknown', [
             'volumes' => $words->volumes($plan->freshMl),
-            'cost' => $voice->quantities->money($cost->minor),
-            'solvents' => $voice->names->list(array_map($words->solvent(...), $cost->unpriced)),
+            'cost' => $translator->quantities->money($cost->minor),
+            'solvents' => $translator->names->list(array_map($words->solvent(...), $cost->unpriced)),
         ]);
     }
 
     /** For a chain that was ridden on oil: what stripping it costs against a new one. */
-    private function ridden(Workshop $workshop, StripWish $wish, StripDraft $draft, StripWords $words, Voice $voice): ?string
+    private function ridden(Workshop $workshop, StripChoices $choices, StripDraft $draft, StripWords $words, Translator $translator): ?string
     {
         $book = $this->readBook->withoutRides($workshop);
-        if (array_filter($wish->chains, fn(Chain $chain) => PlanStrip::load($book, $chain->id) === Load::Oiled) === []) {
+        if (array_filter($choices->chains, fn(Chain $chain) => PlanStrip::load($book, $chain->id) === Load::Oiled) === []) {
             return null;
         }
-        $q = $voice->quantities;
-        $compared = StripOrBuy::of($draft->protocol, $draft->startG, ($this->readPrices)($workshop), $voice->nowS);
+        $q = $translator->quantities;
+        $compared = StripOrBuy::of($draft->protocol, $draft->startG, ($this->readPrices)($workshop), $translator->nowS);
 
-        return $voice->say(match ($compared->dearer()) {
+        return $translator->say(match ($compared->dearer()) {
             true => 'strip.plan.ridden_buy',
             false => 'strip.plan.ridden',
             null => 'strip.plan.ridden_unknown',
@@ -269,10 +269,10 @@ final readonly class StripProps
         ]);
     }
 
-    private function at(Voice $voice, int $unixS): string
+    private function at(Translator $translator, int $unixS): string
     {
-        $q = $voice->quantities;
+        $q = $translator->quantities;
 
-        return $q->date($unixS, 'yyyy-MM-dd') === $q->date($voice->nowS, 'yyyy-MM-dd') ? $q->time($unixS) : $q->time($unixS).' '.$voice->dayWord($q->date($unixS, 'yyyy-MM-dd'));
+        return $q->date($unixS, 'yyyy-MM-dd') === $q->date($translator->nowS, 'yyyy-MM-dd') ? $q->time($unixS) : $q->time($unixS).' '.$translator->dayWord($q->date($unixS, 'yyyy-MM-dd'));
     }
 }

@@ -6,9 +6,8 @@ namespace App\Http\Props;
 
 use App\Logbook\EntryType;
 use App\Text\ChainWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\Care;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
@@ -18,6 +17,7 @@ use Dripel\Core\Logbook\Reading;
 use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\TopUp;
+use Dripel\Core\Logbook\WipeDown;
 use Dripel\Core\Wear\WearReading;
 
 /**
@@ -28,7 +28,7 @@ use Dripel\Core\Wear\WearReading;
  */
 final readonly class TimelineProps
 {
-    public function __construct(private Book $book, private Voice $voice) {}
+    public function __construct(private Book $book, private Translator $translator) {}
 
     /** @return TimelineView */
     public function of(ChainState $chain, int $most): array
@@ -36,10 +36,10 @@ final readonly class TimelineProps
         $history = $this->book->history($chain->chainId);
         $lines = array_map(fn(Entry $entry) => [$entry->moment->unixS, $entry->kind()->rank(), $this->line($entry, $chain)], [...$history->rides, ...$history->events]);
         foreach ($this->book->fittings->spansOf($chain->chainId) as $span) {
-            $bike = ['bike' => $this->voice->names->bike($span->bikeId)];
-            $lines[] = [$span->fromS, 2, $this->entry('fittings', $span->fittingId, $span->fromS, Precision::Minute, $this->voice->say('chain.timeline.on', $bike))];
+            $bike = ['bike' => $this->translator->names->bike($span->bikeId)];
+            $lines[] = [$span->fromS, 2, $this->entry('fittings', $span->fittingId, $span->fromS, Precision::Minute, $this->translator->say('chain.timeline.on', $bike))];
             if ($span->untilS !== null) {
-                $lines[] = [$span->untilS, 2, $this->entry('off', null, $span->untilS, Precision::Minute, $this->voice->say('chain.timeline.off', $bike))];
+                $lines[] = [$span->untilS, 2, $this->entry('off', null, $span->untilS, Precision::Minute, $this->translator->say('chain.timeline.off', $bike))];
             }
         }
         usort($lines, fn(array $a, array $b) => $b[0] <=> $a[0] ?: $b[1] <=> $a[1]);
@@ -53,33 +53,33 @@ final readonly class TimelineProps
     /** @return TimelineEntryView */
     private function line(Entry $entry, ChainState $chain): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $history = $this->book->history($chain->chainId);
         $type = $entry instanceof Ride && $entry->guess !== null ? 'guess' : EntryType::ofKind($entry->kind())->value;
         $text = match (true) {
-            $entry instanceof Opening => $this->voice->say($entry->km === null ? 'chain.timeline.opening_unknown' : 'chain.timeline.opening', [
+            $entry instanceof Opening => $this->translator->say($entry->km === null ? 'chain.timeline.opening_unknown' : 'chain.timeline.opening', [
                 'km' => $q->distance($entry->km ?? 0.0),
-                'wax' => $this->voice->say("chain.timeline.opening_wax.{$entry->wax->value}", ['since' => $q->distance($entry->sinceWaxKm ?? 0.0)]),
+                'wax' => $this->translator->say("chain.timeline.opening_wax.{$entry->wax->value}", ['since' => $q->distance($entry->sinceWaxKm ?? 0.0)]),
             ]),
-            $entry instanceof Ride => $this->voice->say($entry->guess === null ? 'chain.timeline.ride' : 'chain.timeline.estimated', ['km' => $q->distance($entry->km, 1), 'condition' => $this->voice->say("chain.condition.{$entry->condition->value}")]),
+            $entry instanceof Ride => $this->translator->say($entry->guess === null ? 'chain.timeline.ride' : 'chain.timeline.estimated', ['km' => $q->distance($entry->km, 1), 'condition' => $this->translator->say("chain.condition.{$entry->condition->value}")]),
             $entry instanceof Dip => implode(', ', array_filter([
-                $this->voice->say('chain.timeline.dip'),
-                $entry->soakS === null ? '' : $this->voice->say('chain.timeline.soak', ['time' => $q->seconds($entry->soakS)]),
-                $entry->bathC === null ? '' : $this->voice->say('chain.timeline.bath', ['celsius' => $q->temperature($entry->bathC)]),
-                $entry->powder ? $this->voice->say('chain.timeline.powder') : '',
+                $this->translator->say('chain.timeline.dip'),
+                $entry->soakS === null ? '' : $this->translator->say('chain.timeline.soak', ['time' => $q->seconds($entry->soakS)]),
+                $entry->bathC === null ? '' : $this->translator->say('chain.timeline.bath', ['celsius' => $q->temperature($entry->bathC)]),
+                $entry->powder ? $this->translator->say('chain.timeline.powder') : '',
             ])),
-            $entry instanceof TopUp => $this->voice->say($entry->ml === null || $entry->bottleId === null ? 'chain.timeline.topup' : 'chain.timeline.topup_ml', ['km' => $q->distance($entry->km), 'ml' => $q->volume((float) $entry->ml, 1), 'bottle' => $this->voice->names->bottle($entry->bottleId)]),
-            $entry instanceof Care => $this->voice->say("chain.timeline.care.{$entry->care->value}"),
-            $entry instanceof Reading => $this->voice->say($history->kmBefore($entry)->whole ? 'chain.timeline.reading' : 'chain.timeline.reading_unknown', [
-                'wear' => (new ChainWords($this->voice))->elongation((new WearReading)($entry->input())),
+            $entry instanceof TopUp => $this->translator->say($entry->ml === null || $entry->bottleId === null ? 'chain.timeline.topup' : 'chain.timeline.topup_ml', ['km' => $q->distance($entry->km), 'ml' => $q->volume((float) $entry->ml, 1), 'bottle' => $this->translator->names->bottle($entry->bottleId)]),
+            $entry instanceof WipeDown => $this->translator->say("chain.timeline.care.{$entry->care->value}"),
+            $entry instanceof Reading => $this->translator->say($history->kmBefore($entry)->whole ? 'chain.timeline.reading' : 'chain.timeline.reading_unknown', [
+                'wear' => (new ChainWords($this->translator))->elongation((new WearReading)($entry->input())),
                 'km' => $q->distance($history->kmBefore($entry)->km),
             ]),
-            $entry instanceof Retirement => $this->voice->say('chain.timeline.retirement', ['km' => $q->ridden($chain->km)]),
-            default => $this->voice->say("chain.timeline.{$entry->kind()->value}"),
+            $entry instanceof Retirement => $this->translator->say('chain.timeline.retirement', ['km' => $q->ridden($chain->km)]),
+            default => $this->translator->say("chain.timeline.{$entry->kind()->value}"),
         };
         $cycleIndex = $entry instanceof Ride ? array_search($entry, $chain->wax->rides, true) : false;
 
-        $text = $entry === $chain->dryness->wetPast ? $this->voice->say('chain.timeline.wet_past', ['ride' => $text]) : $text;
+        $text = $entry === $chain->dryness->wetPast ? $this->translator->say('chain.timeline.wet_past', ['ride' => $text]) : $text;
 
         // What was filled in stands in no row that could be moved or deleted.
         return $this->entry($type, $type === 'guess' ? null : $entry->id, $entry->moment->unixS, $entry->moment->precision, $text) + [
@@ -90,14 +90,14 @@ final readonly class TimelineProps
     private function left(float $leftKm): string
     {
         return $leftKm > 0
-            ? $this->voice->say('chain.timeline.left', ['left' => $this->voice->quantities->left($leftKm)])
-            : $this->voice->say('chain.timeline.nothing_left');
+            ? $this->translator->say('chain.timeline.left', ['left' => $this->translator->quantities->left($leftKm)])
+            : $this->translator->say('chain.timeline.nothing_left');
     }
 
     /** @return TimelineEntryView */
     private function entry(string $type, ?int $id, int $atS, Precision $precision, string $text): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return [
             'type' => $type,

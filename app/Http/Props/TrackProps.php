@@ -6,7 +6,7 @@ namespace App\Http\Props;
 
 use App\Actions\Ride\KeepTrack;
 use App\Models\Track;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Moment;
@@ -37,12 +37,12 @@ use Dripel\Core\Logbook\Ride;
  */
 final readonly class TrackProps
 {
-    public function __construct(private Book $book, private Voice $voice) {}
+    public function __construct(private Book $book, private Translator $translator) {}
 
     /** @return TrackPage */
     public function of(Track $track, ?int $bikeId, Condition $condition): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $bikeId ??= $this->book->bikeIds[0] ?? null;
         $same = KeepTrack::logged($track->workshop_id, $track);
 
@@ -59,28 +59,28 @@ final readonly class TrackProps
             'bike' => $bikeId,
             'condition' => $condition->value,
             'outcomes' => array_map(fn(int $id) => ['bike' => $id] + $this->outcome($track, $id, $condition), $this->book->bikeIds),
-            'same' => $same === null ? null : $this->voice->say('errors.same_track', [
-                'km' => $q->distance($same->km, 1), 'bike' => $this->voice->names->bike($same->bike_id), 'at' => $q->day($same->at),
+            'same' => $same === null ? null : $this->translator->say('errors.same_track', [
+                'km' => $q->distance($same->km, 1), 'bike' => $this->translator->names->bike($same->bike_id), 'at' => $q->day($same->at),
             ]),
             'overlap' => $same === null && $bikeId !== null ? $this->overlap($track, $bikeId) : null,
-            'forms' => (new FormProps($this->book, $this->voice))->all(),
+            'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }
 
     /** @return array{chain: string|null, coat: float|null, text: string} */
     private function outcome(Track $track, int $bikeId, Condition $condition): array
     {
-        $atS = $track->start ?? $this->voice->nowS;
+        $atS = $track->start ?? $this->translator->nowS;
         $chainId = $this->book->fittings->componentOn($bikeId, $atS);
         if ($chainId === null) {
-            return ['chain' => null, 'coat' => null, 'text' => $this->voice->say('ui.track.no_chain', ['bike' => $this->voice->names->bike($bikeId)])];
+            return ['chain' => null, 'coat' => null, 'text' => $this->translator->say('ui.track.no_chain', ['bike' => $this->translator->names->bike($bikeId)])];
         }
         $ride = new Ride(PHP_INT_MAX, new Moment($atS, sequence: PHP_INT_MAX), $bikeId, $track->km, $track->moving_hours, $condition);
-        $after = $this->book->withRide($ride)->chain($chainId, max($atS, $this->voice->nowS));
+        $after = $this->book->withRide($ride)->chain($chainId, max($atS, $this->translator->nowS));
 
-        return ['chain' => $this->voice->names->chain($chainId), 'coat' => $after->wax->life?->leftFraction, 'text' => $after->wax->life === null
-            ? $this->voice->say('ui.track.no_wax', ['chain' => $this->voice->names->fullChain($chainId)])
-            : $this->voice->say('ui.track.leaves', ['chain' => $this->voice->names->fullChain($chainId), 'left' => $this->voice->quantities->left($after->leftKm())])];
+        return ['chain' => $this->translator->names->chain($chainId), 'coat' => $after->wax->life?->leftFraction, 'text' => $after->wax->life === null
+            ? $this->translator->say('ui.track.no_wax', ['chain' => $this->translator->names->fullChain($chainId)])
+            : $this->translator->say('ui.track.leaves', ['chain' => $this->translator->names->fullChain($chainId), 'left' => $this->translator->quantities->left($after->leftKm())])];
     }
 
     /** A ride logged by hand for the same hours is probably the same ride. */
@@ -90,9 +90,9 @@ final readonly class TrackProps
         foreach ($track->start === null ? [] : $this->book->ridesOf($bikeId) as $ride) {
             $rideEndS = $ride->moment->unixS + (int) (3600 * ($ride->hours ?? 0.0));
             if ($ride->moment->unixS <= $endS && $rideEndS >= $track->start) {
-                return $this->voice->say('ui.track.overlap', [
-                    'km' => $this->voice->quantities->distance($ride->km, 1),
-                    'at' => $this->voice->quantities->day($ride->moment->unixS).', '.$this->voice->quantities->time($ride->moment->unixS),
+                return $this->translator->say('ui.track.overlap', [
+                    'km' => $this->translator->quantities->distance($ride->km, 1),
+                    'at' => $this->translator->quantities->day($ride->moment->unixS).', '.$this->translator->quantities->time($ride->moment->unixS),
                 ]);
             }
         }

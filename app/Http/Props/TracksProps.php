@@ -15,7 +15,7 @@ use App\Models\Track;
 use App\Models\Workshop;
 use App\Ride\ImportState;
 use App\Ride\TrackSource;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Precision;
@@ -64,15 +64,15 @@ use Dripel\Core\Ride\WhichBike;
  */
 final readonly class TracksProps
 {
-    public function __construct(private Book $book, private Voice $voice) {}
+    public function __construct(private Book $book, private Translator $translator) {}
 
     /** @return TracksPage */
     public function all(Workshop $workshop): array
     {
-        $names = array_combine($this->book->bikeIds, array_map($this->voice->names->bike(...), $this->book->bikeIds));
+        $names = array_combine($this->book->bikeIds, array_map($this->translator->names->bike(...), $this->book->bikeIds));
         $which = new WhichBike($this->book, $names);
         $likely = new LikelyCondition($this->book);
-        $alike = new AlikeRide($this->book->rides, $this->voice->zone());
+        $alike = new AlikeRide($this->book->rides, $this->translator->zone());
         // Of two alike the one that came first goes before its copy: ids rise with time.
         $tracks = Track::query()->in($workshop)->orderBy('start')->orderBy('id')->get();
         /** @var array<string, int|null> $logged */
@@ -89,7 +89,7 @@ final readonly class TracksProps
             'imports' => self::imports($workshop),
             'most' => TakeInRequest::MOST,
             'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $names[$id]], $this->book->bikeIds),
-            'conditions' => array_map(fn(Condition $condition) => ['value' => $condition->value, 'title' => ucfirst($this->voice->say("chain.condition.{$condition->value}"))], Condition::cases()),
+            'conditions' => array_map(fn(Condition $condition) => ['value' => $condition->value, 'title' => ucfirst($this->translator->say("chain.condition.{$condition->value}"))], Condition::cases()),
         ];
     }
 
@@ -128,7 +128,7 @@ final readonly class TracksProps
      */
     private function row(Track $track, WhichBike $which, LikelyCondition $likely, AlikeRide $alike, array $logged, array $seen): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $guess = $track->bike_id !== null && in_array($track->bike_id, $this->book->bikeIds, true)
             ? new BikeGuess($track->bike_id, GuessBecause::Said)
             : $which->of($track->name, $track->start, $track->km, $track->moving_hours);
@@ -137,7 +137,7 @@ final readonly class TracksProps
             array_key_exists($track->fingerprint, $logged) => 'logged',
             isset($seen[$track->fingerprint]) => 'twice',
             $track->start === null => 'no_time',
-            $track->start - ($track->precision === Precision::Day ? 86399 : 0) > $this->voice->nowS + Moments::SLACK_S => 'future',
+            $track->start - ($track->precision === Precision::Day ? 86399 : 0) > $this->translator->nowS + Moments::SLACK_S => 'future',
             $track->km <= 0 || $track->km > RideFacts::MAX_KM => 'km',
             default => null,
         };
@@ -150,19 +150,19 @@ final readonly class TracksProps
             'km' => $q->distance($track->km, 1),
             'moving' => $track->moving_hours === null ? '' : $q->hours($track->moving_hours),
             'bike' => $guess->bikeId,
-            'because' => $this->voice->say("ui.tracks.because.{$guess->because->value}"),
+            'because' => $this->translator->say("ui.tracks.because.{$guess->because->value}"),
             'condition' => $track->condition?->value,
             'likely' => $track->condition !== null || $condition === null ? null : [
                 'value' => $condition->condition->value,
-                'text' => $this->voice->say($condition->late ? 'ui.tracks.likely.late' : 'ui.tracks.likely.season', [
-                    'condition' => $this->voice->say("chain.condition.{$condition->condition->value}"), 'count' => (string) $condition->count, 'of' => (string) $condition->of,
+                'text' => $this->translator->say($condition->late ? 'ui.tracks.likely.late' : 'ui.tracks.likely.season', [
+                    'condition' => $this->translator->say("chain.condition.{$condition->condition->value}"), 'count' => (string) $condition->count, 'of' => (string) $condition->of,
                     'month' => $q->date((int) $track->start, 'MMMM'),
                 ]),
             ],
-            'alike' => $same === null ? null : $this->voice->say('ui.tracks.alike', ['km' => $q->distance($same->km, 1), 'bike' => $same->bikeId === null ? $this->voice->say('ui.road.no_bike') : $this->voice->names->bike($same->bikeId)]),
+            'alike' => $same === null ? null : $this->translator->say('ui.tracks.alike', ['km' => $q->distance($same->km, 1), 'bike' => $same->bikeId === null ? $this->translator->say('ui.road.no_bike') : $this->translator->names->bike($same->bikeId)]),
             'inbox' => $track->source === TrackSource::Inbox,
             'byItself' => $against === 'no_time',
-            'against' => $against === null ? null : $this->voice->say("ui.tracks.against.{$against}", ['bike' => $this->voice->names->bike($logged[$track->fingerprint] ?? null)]),
+            'against' => $against === null ? null : $this->translator->say("ui.tracks.against.{$against}", ['bike' => $this->translator->names->bike($logged[$track->fingerprint] ?? null)]),
         ];
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Text\DripWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Next\OpenJob;
@@ -43,16 +43,16 @@ use Dripel\Core\Plan\WetWay;
 final readonly class WetProps
 {
     /** @param list<OpenJob> $jobs */
-    public function __construct(private Book $book, private Voice $voice, private array $jobs) {}
+    public function __construct(private Book $book, private Translator $translator, private array $jobs) {}
 
     /** @return WetPage|null null for a chain that is not wet */
     public function of(int $chainId): ?array
     {
-        foreach (Rail::all($this->book, $this->voice->nowS, $this->voice->zone()) as $rail) {
+        foreach (Rail::all($this->book, $this->translator->nowS, $this->translator->zone()) as $rail) {
             foreach ($rail->chains() as $chain) {
                 if ($chain->chainId === $chainId) {
                     $job = array_values(array_filter($this->jobs, fn(OpenJob $job) => in_array($chainId, $job->chainIds, true)))[0] ?? null;
-                    $path = WetPath::of($chain, $rail, $this->book->settings, $job?->doneS, $this->voice->zone());
+                    $path = WetPath::of($chain, $rail, $this->book->settings, $job?->doneS, $this->translator->zone());
 
                     return $path === null ? null : $this->page($path, $rail, $chain);
                 }
@@ -65,17 +65,17 @@ final readonly class WetProps
     /** @return WetPage */
     private function page(WetPath $path, Rail $rail, ChainState $chain): array
     {
-        $q = $this->voice->quantities;
-        $words = new DripWords($this->voice);
-        $say = fn(string $code, array $parameters = []): string => $this->voice->say("drip.wet.{$code}", $parameters);
+        $q = $this->translator->quantities;
+        $words = new DripWords($this->translator);
+        $say = fn(string $code, array $parameters = []): string => $this->translator->say("drip.wet.{$code}", $parameters);
         $ride = $chain->dryness->wetRide;
         assert($ride !== null);
 
         return [
-            'chain' => ['id' => $chain->chainId, 'name' => $this->voice->names->fullChain($chain->chainId), 'coat' => $chain->coat(), 'left' => $q->left($chain->leftKm())],
+            'chain' => ['id' => $chain->chainId, 'name' => $this->translator->names->fullChain($chain->chainId), 'coat' => $chain->coat(), 'left' => $q->left($chain->leftKm())],
             'bike' => $rail->bikeId,
-            'title' => $say('title', ['chain' => $this->voice->names->fullChain($chain->chainId)]),
-            'ride' => $say($path->rideEndS === null ? 'ride_day' : 'ride', ['km' => $q->distance($ride->km), 'condition' => $this->voice->say("chain.condition.{$ride->condition->value}"), 'day' => $q->day($ride->moment->unixS), 'time' => $path->rideEndS === null ? '' : $q->time($path->rideEndS)]),
+            'title' => $say('title', ['chain' => $this->translator->names->fullChain($chain->chainId)]),
+            'ride' => $say($path->rideEndS === null ? 'ride_day' : 'ride', ['km' => $q->distance($ride->km), 'condition' => $this->translator->say("chain.condition.{$ride->condition->value}"), 'day' => $q->day($ride->moment->unixS), 'time' => $path->rideEndS === null ? '' : $q->time($path->rideEndS)]),
             'why' => $say('why'),
             'dry' => [
                 'done' => $path->driedS !== null,
@@ -87,10 +87,10 @@ final readonly class WetProps
                     default => $say('dry_by', ['time' => $q->time($path->dryByS)]),
                 },
             ],
-            'next' => $path->nextRideS === null ? $say('no_next') : $say('next_ride', ['day' => $this->voice->dayWord($q->date($path->nextRideS, 'yyyy-MM-dd'))]),
+            'next' => $path->nextRideS === null ? $say('no_next') : $say('next_ride', ['day' => $this->translator->dayWord($q->date($path->nextRideS, 'yyyy-MM-dd'))]),
             'ways' => array_map(fn(WetOption $option, int $rank) => [
                 'way' => $option->way->value,
-                'title' => $say("way.{$option->way->value}.title", $name = ['chain' => $option->chain === null ? '' : $this->voice->names->chain($option->chain->chainId), 'left' => $q->distance($option->leftKm)]),
+                'title' => $say("way.{$option->way->value}.title", $name = ['chain' => $option->chain === null ? '' : $this->translator->names->chain($option->chain->chainId), 'left' => $q->distance($option->leftKm)]),
                 'text' => $say("way.{$option->way->value}.text", $name),
                 'swapTo' => $option->chain?->chainId,
                 'inTime' => $option->inTime,
@@ -98,10 +98,10 @@ final readonly class WetProps
                 'when' => match (true) {
                     $option->way === WetWay::Swap => $say('in_time'),
                     $option->readyAtS === null => $say('no_pot'),
-                    default => $say('ready', ['at' => $words->at($option->readyAtS)]).($option->inTime || $path->nextRideS === null ? '' : ', '.$say('too_late', ['day' => $this->voice->dayWord($q->date($path->nextRideS, 'yyyy-MM-dd'))])),
+                    default => $say('ready', ['at' => $words->at($option->readyAtS)]).($option->inTime || $path->nextRideS === null ? '' : ', '.$say('too_late', ['day' => $this->translator->dayWord($q->date($path->nextRideS, 'yyyy-MM-dd'))])),
                 },
             ], $path->options, array_keys($path->options)),
-            'forms' => (new FormProps($this->book, $this->voice))->all(),
+            'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }
 }

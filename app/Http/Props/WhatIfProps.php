@@ -6,7 +6,7 @@ namespace App\Http\Props;
 
 use App\Http\Requests\Plan\WhatIfRequest;
 use App\Text\StripWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Interval\EconomyRow;
 use Dripel\Core\Interval\IntervalEconomy;
 use Dripel\Core\Interval\LearnedByEar;
@@ -74,36 +74,36 @@ final readonly class WhatIfProps
     /** A wear curve is drawn through so many weeks. */
     private const POINTS = 60;
 
-    public function __construct(private Book $book, private Voice $voice) {}
+    public function __construct(private Book $book, private Translator $translator) {}
 
     /** @return WhatIfPage what the page starts from: the schools and what is set now */
     public function page(): array
     {
-        $units = $this->voice->quantities->units;
+        $units = $this->translator->quantities->units;
         $bikeId = $this->book->bikeIds[0] ?? null;
         $row = fn(float $km, string $rotation = 'even', bool $drip = false): array => ['interval' => (string) round($units->fromKm($km)), 'chains' => null, 'rotation' => $rotation, 'limit' => null, 'drip_only' => $drip];
-        $now = $bikeId === null ? 300.0 : $this->book->terms()->ofBike($bikeId, $this->voice->nowS)->intervalKm;
+        $now = $bikeId === null ? 300.0 : $this->book->terms()->ofBike($bikeId, $this->translator->nowS)->intervalKm;
 
         return [
             'policies' => [$row(200.0), $row($now), $row(400.0), $row(200.0, 'even', true)],
             'intervals' => $this->intervals(),
             'most' => WhatIfRequest::MOST,
-            'rotations' => array_map(fn(Rotation $one) => ['value' => $one->value, 'title' => $this->voice->say("ui.what_if.rotation.{$one->value}")], Rotation::cases()),
-            'limits' => array_map(fn(LimitSchool $one) => ['value' => $one->value, 'title' => $this->voice->say("schools.{$one->value}.name")], LimitSchool::cases()),
-            'hour' => $this->voice->quantities->amount($this->book->settings->hourMinor()),
-            'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $this->voice->names->bike($id)], $this->book->bikeIds),
+            'rotations' => array_map(fn(Rotation $one) => ['value' => $one->value, 'title' => $this->translator->say("ui.what_if.rotation.{$one->value}")], Rotation::cases()),
+            'limits' => array_map(fn(LimitSchool $one) => ['value' => $one->value, 'title' => $this->translator->say("schools.{$one->value}.name")], LimitSchool::cases()),
+            'hour' => $this->translator->quantities->amount($this->book->settings->hourMinor()),
+            'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $this->translator->names->bike($id)], $this->book->bikeIds),
         ];
     }
 
     /** @return list<array{value: string, title: string}> the schools, what each bike has now, and what was learned by ear */
     private function intervals(): array
     {
-        $choice = fn(float $km, string $title): array => ['value' => (string) round($this->voice->quantities->units->fromKm($km)), 'title' => $title];
-        $found = array_map(fn(float $km, string $school) => $choice($km, $this->voice->say("ui.what_if.school.{$school}")), [200.0, 300.0, 400.0], ['short', 'middle', 'long']);
+        $choice = fn(float $km, string $title): array => ['value' => (string) round($this->translator->quantities->units->fromKm($km)), 'title' => $title];
+        $found = array_map(fn(float $km, string $school) => $choice($km, $this->translator->say("ui.what_if.school.{$school}")), [200.0, 300.0, 400.0], ['short', 'middle', 'long']);
         foreach ($this->book->bikeIds as $id) {
-            $learned = LearnedByEar::of($this->book, $id, $this->voice->nowS);
+            $learned = LearnedByEar::of($this->book, $id, $this->translator->nowS);
             if ($learned !== null) {
-                $found[] = $choice($learned->result->intervalKm, $this->voice->say('ui.what_if.school.learned', ['bike' => $this->voice->names->bike($id)]));
+                $found[] = $choice($learned->result->intervalKm, $this->translator->say('ui.what_if.school.learned', ['bike' => $this->translator->names->bike($id)]));
             }
         }
 
@@ -125,31 +125,31 @@ final readonly class WhatIfProps
         $results = array_map(fn(SimulateInput $input) => (new Simulate)($input), $inputs);
         $costs = array_filter(array_map(fn(SimulateResult $result) => $result->usedUpPer1000Km(), $results), fn(?float $cost) => $cost !== null);
         $bike = array_values(array_filter($workshop->bikes, fn(SimulatedBike $one) => $one->id === $bikeId))[0] ?? $workshop->bikes[0];
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return [
             'rows' => array_map(fn(SimulateResult $result, SimulateInput $input) => $this->row($result, $input, $costs === [] ? null : min($costs), $bike), $results, $inputs),
             'economy' => $this->economy($workshop, $bike, $years),
             'bike' => [
-                'id' => (int) $bike->id, 'name' => $this->voice->names->bike((int) $bike->id),
-                'rate' => $this->voice->say('ui.what_if.measured', ['bike' => $this->voice->names->bike((int) $bike->id), 'rate' => $q->number($bike->ratePctPer1000Km, 3), 'interval' => $q->distance($bike->rateIntervalKm), 'km' => $q->distance(array_sum($bike->weekKm)), 'factor' => $q->number($bike->factor, 2)]),
+                'id' => (int) $bike->id, 'name' => $this->translator->names->bike((int) $bike->id),
+                'rate' => $this->translator->say('ui.what_if.measured', ['bike' => $this->translator->names->bike((int) $bike->id), 'rate' => $q->number($bike->ratePctPer1000Km, 3), 'interval' => $q->distance($bike->rateIntervalKm), 'km' => $q->distance(array_sum($bike->weekKm)), 'factor' => $q->number($bike->factor, 2)]),
             ],
-            'unpriced' => (new StripWords($this->voice))->unpriced($workshop->unpriced),
+            'unpriced' => (new StripWords($this->translator))->unpriced($workshop->unpriced),
         ];
     }
 
     /** @return ComparedRow */
     private function row(SimulateResult $result, SimulateInput $input, ?float $least, SimulatedBike $bike): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $whole = fn(callable $of): string => $q->number($result->sum($of));
         $life = $result->chainLifeKm();
         $per1000 = $result->usedUpPer1000Km();
 
         return [
-            'name' => $this->voice->say($input->policy->dripOnly ? 'ui.what_if.drip_every' : 'ui.what_if.wax_every', ['interval' => $q->distance($input->policy->intervalKm)]),
+            'name' => $this->translator->say($input->policy->dripOnly ? 'ui.what_if.drip_every' : 'ui.what_if.wax_every', ['interval' => $q->distance($input->policy->intervalKm)]),
             'figures' => [
-                'life' => $life === null ? $this->voice->say('ui.what_if.none_worn') : $q->distance($life),
+                'life' => $life === null ? $this->translator->say('ui.what_if.none_worn') : $q->distance($life),
                 'bought' => $whole(fn(SimulatedWeek $week) => $week->bought),
                 'cassettes' => $whole(fn(SimulatedWeek $week) => $week->cassettes),
                 'pot_days' => $whole(fn(SimulatedWeek $week) => $week->potDays),
@@ -162,7 +162,7 @@ final readonly class WhatIfProps
             ],
             'forced' => (int) $result->sum(fn(SimulatedWeek $week) => $week->forced),
             'best' => $least !== null && $per1000 !== null && $per1000 <= $least + 1e-9,
-            'weeks' => array_values(array_map(fn(SimulatedWeek $week) => $this->voice->say('ui.what_if.week', [
+            'weeks' => array_values(array_map(fn(SimulatedWeek $week) => $this->translator->say('ui.what_if.week', [
                 'week' => (string) ($week->week + 1), 'km' => $q->distance($week->km), 'pots' => (string) $week->potDays, 'dips' => (string) $week->dips, 'topups' => (string) $week->topUps, 'swaps' => (string) $week->swaps,
                 'retired' => (string) count($week->retired), 'minutes' => $q->number($week->minutes), 'money' => $q->money($week->cost), 'wax' => $q->mass($week->waxG),
             ]), array_filter($result->weeks, fn(SimulatedWeek $week) => $week->potDays > 0 || $week->topUps > 0 || $week->retired !== []))),
@@ -181,8 +181,8 @@ final readonly class WhatIfProps
     /** @return Economy */
     private function economy(WorkshopYears $workshop, SimulatedBike $bike, int $years): array
     {
-        $q = $this->voice->quantities;
-        $own = $this->book->terms()->ofBike((int) $bike->id, $this->voice->nowS)->intervalKm;
+        $q = $this->translator->quantities;
+        $own = $this->book->terms()->ofBike((int) $bike->id, $this->translator->nowS)->intervalKm;
         $found = (new IntervalEconomy)($workshop->economy($bike, $own, $years));
         $costs = array_map(fn(EconomyRow $row) => $row->costPer1000Km, $found->rows);
         $most = max(1e-9, ...$costs);
@@ -196,9 +196,9 @@ final readonly class WhatIfProps
             'best' => ['x' => $at($found->best->intervalKm), 'y' => $found->best->costPer1000Km / $most],
             'from' => $q->distance($fromKm),
             'to' => $q->distance($toKm),
-            'text' => $this->voice->say($found->atEdge ? 'ui.what_if.best_edge' : 'ui.what_if.best', [
-                'best' => $q->distance($found->best->intervalKm), 'money' => $q->money($found->best->costPer1000Km), 'own' => $q->distance($own), 'own_money' => $q->money($nearest->costPer1000Km), 'bike' => $this->voice->names->bike((int) $bike->id),
-                'outside' => $found->best->extrapolated ? $this->voice->say('ui.what_if.outside') : '',
+            'text' => $this->translator->say($found->atEdge ? 'ui.what_if.best_edge' : 'ui.what_if.best', [
+                'best' => $q->distance($found->best->intervalKm), 'money' => $q->money($found->best->costPer1000Km), 'own' => $q->distance($own), 'own_money' => $q->money($nearest->costPer1000Km), 'bike' => $this->translator->names->bike((int) $bike->id),
+                'outside' => $found->best->extrapolated ? $this->translator->say('ui.what_if.outside') : '',
             ]),
         ];
     }

@@ -15,8 +15,8 @@ use App\Support\CurrentWorkshop;
 use App\Support\Find;
 use App\Text\Duration;
 use App\Text\Shown;
+use App\Text\Translator;
 use App\Text\Units;
-use App\Text\Voice;
 use Dripel\Core\Logbook\Moment;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -107,9 +107,9 @@ abstract class ActionRequest extends FormRequest
         return app(CurrentWorkshop::class)->workshop();
     }
 
-    public function voice(): Voice
+    public function translator(): Translator
     {
-        return Voice::of($this->workshop(), app(ReadBook::class), app(AppClock::class)->unixS());
+        return Translator::of($this->workshop(), app(ReadBook::class), app(AppClock::class)->unixS());
     }
 
     public function bike(): Bike
@@ -129,7 +129,7 @@ abstract class ActionRequest extends FormRequest
 
     public function km(string $field = 'distance'): float
     {
-        return Units::of($this->voice()->settings)->toKm($this->float($field));
+        return Units::of($this->translator()->settings)->toKm($this->float($field));
     }
 
     /**
@@ -141,7 +141,7 @@ abstract class ActionRequest extends FormRequest
     {
         $km = $this->filled($field) ? $this->km($field) : null;
 
-        return $km !== null && $storedKm !== null && (new Shown(Units::of($this->voice()->settings)))->sameKm($storedKm, $km, $decimals) ? $storedKm : $km;
+        return $km !== null && $storedKm !== null && (new Shown(Units::of($this->translator()->settings)))->sameKm($storedKm, $km, $decimals) ? $storedKm : $km;
     }
 
     /** Hours as a person writes them; to the minute what is stored stays. */
@@ -156,7 +156,7 @@ abstract class ActionRequest extends FormRequest
     {
         $time = $this->input('time');
 
-        return app(Moments::class)->local($this->string('date')->toString(), is_string($time) && $time !== '' ? $time : null, $this->voice()->zone());
+        return app(Moments::class)->local($this->string('date')->toString(), is_string($time) && $time !== '' ? $time : null, $this->translator()->zone());
     }
 
     /** @return array<string, mixed> a day and a time, both known */

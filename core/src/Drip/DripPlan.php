@@ -26,27 +26,27 @@ final readonly class DripPlan
     ) {}
 
     /** @param int $pitches of the chain: a drop on each roller */
-    public static function of(DripWish $wish, int $pitches, float $dryHours): self
+    public static function of(DripChoices $choices, int $pitches, float $dryHours): self
     {
-        $onBike = $wish->place === DripPlace::OnBike;
+        $onBike = $choices->place === DripPlace::OnBike;
         $steps = [
             $onBike ? new JobStep('protect', ticks: ['brake_covered', 'tension_out']) : new JobStep('take_off'),
-            ...($wish->washed ? [new JobStep('brush_water', handlingS: 240), new JobStep('blow_dry', handlingS: 240)] : [new JobStep('dry_cloth')]),
-            ...($wish->warmed ? [new JobStep('warm_bottle', self::WARM_S)] : []),
+            ...($choices->washed ? [new JobStep('brush_water', handlingS: 240), new JobStep('blow_dry', handlingS: 240)] : [new JobStep('dry_cloth')]),
+            ...($choices->warmed ? [new JobStep('warm_bottle', self::WARM_S)] : []),
             new JobStep('shake_bottle'),
             ...($onBike ? [new JobStep('cross_chain')] : []),
         ];
         $applied = 0;
-        for ($coat = 1; $coat <= $wish->coats; $coat++) {
-            $about = ['coat' => $coat, 'coats' => $wish->coats, 'drops' => $pitches];
+        for ($coat = 1; $coat <= $choices->coats; $coat++) {
+            $about = ['coat' => $coat, 'coats' => $choices->coats, 'drops' => $pitches];
             array_push($steps, ...($coat === 1 ? [] : [new JobStep('shake_bottle', about: $about)]), ...($onBike
                 ? [new JobStep('drops', about: $about, handlingS: 3 * $pitches), new JobStep('flex', about: $about), new JobStep('gears', about: $about)]
                 : [new JobStep('cover', about: $about), new JobStep('shake_box', self::REST_S, $about), new JobStep('lift_slowly', self::DRAIN_S, $about), new JobStep('pour_back', about: $about)]));
             $applied = count($steps) - 1;
             $steps[] = new JobStep('leave', (int) round(3600 * $dryHours), $about);
         }
-        $steps[] = new JobStep($wish->excess === ExcessSchool::Wipe ? 'wipe_excess' : 'leave_excess');
-        $wish->brushedIn && $steps[] = new JobStep('brush_in', handlingS: 180);
+        $steps[] = new JobStep($choices->excess === ExcessSchool::Wipe ? 'wipe_excess' : 'leave_excess');
+        $choices->brushedIn && $steps[] = new JobStep('brush_in', handlingS: 180);
         $onBike || $steps[] = new JobStep('put_on');
 
         return new self($steps, $applied);

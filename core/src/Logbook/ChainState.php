@@ -44,7 +44,7 @@ final readonly class ChainState
         $wax = WaxState::derive($history, $terms, $settings);
         $dryness = Dryness::derive($history, $wax, $settings, $nowS);
         $wax = $dryness->riddenOnS === null ? $wax : $wax->afterTheWet();
-        $cloth = $history->last(Care::class);
+        $cloth = $history->last(WipeDown::class);
         $seenTo = $cloth !== null && ($wax->last === null || Entry::compare($cloth, $wax->last) > 0) ? $cloth : $wax->last;
         $opening = $history->last(Opening::class);
         [$hours, $hoursComplete] = self::hours($history->rides);

@@ -70,7 +70,7 @@ final readonly class Dryness
     private static function driedS(ChainHistory $history, Ride $wetRide): ?int
     {
         foreach (array_reverse($history->events) as $event) {
-            if ($event instanceof Care && $event->care === CareKind::Dried && Entry::compare($event, $wetRide) > 0) {
+            if ($event instanceof WipeDown && $event->care === WipeDownKind::Dried && Entry::compare($event, $wetRide) > 0) {
                 return $event->moment->unixS;
             }
         }

@@ -14,7 +14,7 @@ enum EntryKind: string
     case Fitting = 'fitting';
     case TopUp = 'topup';
     case Ride = 'ride';
-    case Care = 'care';
+    case WipeDown = 'care';
     case Brushing = 'brushing';
     case Noise = 'noise';
     case Reading = 'reading';
@@ -25,7 +25,7 @@ enum EntryKind: string
     {
         return match ($this) {
             self::Ride, self::Fitting => false,
-            self::Opening, self::Strip, self::Dip, self::TopUp, self::Care, self::Brushing, self::Noise, self::Reading, self::Retirement => true,
+            self::Opening, self::Strip, self::Dip, self::TopUp, self::WipeDown, self::Brushing, self::Noise, self::Reading, self::Retirement => true,
         };
     }
 
@@ -38,7 +38,7 @@ enum EntryKind: string
             self::Fitting => 2,
             self::TopUp => 3,
             self::Ride => 4,
-            self::Care => 5,
+            self::WipeDown => 5,
             self::Brushing => 6,
             self::Noise => 7,
             self::Reading => 8,

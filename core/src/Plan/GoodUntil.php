@@ -18,7 +18,7 @@ final readonly class GoodUntil
 
     private function __construct(
         public string $date,
-        /** What the wax will fall short of the ride of that day; null when reckoned from the weekly distance. */
+        /** What the wax will fall short of the ride of that day; null when worked out from the weekly distance. */
         public ?float $shortKm,
         /** That ride's own km. */
         public ?float $rideKm,

@@ -47,7 +47,7 @@ final readonly class Rail
         return $rails;
     }
 
-    /** The same rail with its wax reckoned along a plan instead of the usual weeks. */
+    /** The same rail with its wax worked out along a plan instead of the usual weeks. */
     public function along(RidingPlan $plan, DateTimeZone $zone): self
     {
         return new self($this->bikeId, $this->fitted, $this->hanging, $this->habit, $this->fitted === null ? null : GoodUntil::along($this->fitted, $this->habit, $plan->km, $plan->ridden, $zone), $this->settings);

@@ -20,7 +20,32 @@ export type LimitSchool = 'strict' | 'by_speeds' | 'one_mark' | 'digital'
 
 export type Load = 'greased' | 'oiled' | 'factory_waxed'
 
-export type NextKind = 'bare' | 'job' | 'wet' | 'wet_dried' | 'wet_past' | 'overdue' | 'unsure' | 'outrun' | 'none_waxed' | 'topped_up' | 'event_dip' | 'planned_pot' | 'planned_drip' | 'spent_waiting' | 'worn' | 'measure' | 'buy' | 'no_chain' | 'no_bike' | 'wipe' | 'rides_in' | 'jar_spent' | 'jar_settled' | 'bath' | 'commute'
+export type NextKind =
+  | 'bare'
+  | 'job'
+  | 'wet'
+  | 'wet_dried'
+  | 'wet_past'
+  | 'overdue'
+  | 'unsure'
+  | 'outrun'
+  | 'none_waxed'
+  | 'topped_up'
+  | 'event_dip'
+  | 'planned_pot'
+  | 'planned_drip'
+  | 'spent_waiting'
+  | 'worn'
+  | 'measure'
+  | 'buy'
+  | 'no_chain'
+  | 'no_bike'
+  | 'wipe'
+  | 'rides_in'
+  | 'jar_spent'
+  | 'jar_settled'
+  | 'bath'
+  | 'commute'
 
 export type PartKind = 'cassette' | 'ring' | 'jockey_wheels' | 'quick_link'
 
@@ -32,34 +57,33 @@ export type Role = 'owner' | 'member' | 'viewer'
 
 export type Slot = 'chain' | 'cassette' | 'ring' | 'jockey_wheels' | 'trainer'
 
-export type Solvent = 'white_spirit' | 'methylated_spirit' | 'isopropyl_alcohol' | 'acetone' | 'petrol' | 'lamp_oil' | 'degreaser' | 'soapy_water' | 'water'
+export type Solvent =
+  'white_spirit' | 'methylated_spirit' | 'isopropyl_alcohol' | 'acetone' | 'petrol' | 'lamp_oil' | 'degreaser' | 'soapy_water' | 'water'
 
 export type StepKind = 'bath' | 'ultrasonic' | 'sieve' | 'scrub' | 'rinse' | 'wipe' | 'hang' | 'dry' | 'blow_dry'
 
-export type Verb = 'dip' | 'wet' | 'pot_day' | 'topup' | 'wipe' | 'swap' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'measure' | 'add' | 'look' | 'go' | 'jar'
+export type Verb =
+  | 'dip'
+  | 'wet'
+  | 'pot_day'
+  | 'topup'
+  | 'wipe'
+  | 'swap'
+  | 'retire'
+  | 'fit'
+  | 'choose_bike'
+  | 'confirm'
+  | 'measure'
+  | 'add'
+  | 'look'
+  | 'go'
+  | 'jar'
 
 export type WaxThen = 'known' | 'unknown' | 'none'
 
 export type WearVerdict = 'keep' | 'measure' | 'retire'
 
 export type WetWay = 'swap' | 'dip' | 'topup'
-
-export interface AheadPage {
-  weeks: number
-  mostWeeks: number
-  plan: PlanView
-  shopping: { what: string; by: string; why: string; cost: string; soon: boolean }[]
-  byHand: boolean
-  followed: boolean
-  pinned: string[]
-  forbidden: string[]
-  remedies: { title: string; does: string; good: boolean }[]
-  terms: PlanTermsView
-  weekdays: { value: number; title: string }[]
-  rides: { id: number; text: string }[]
-  calendar: string | null
-  forms: FormDefaults
-}
 
 export interface ArrivePage {
   bike: { id: number; name: string; letters: string[]; free: boolean } | null
@@ -153,7 +177,13 @@ export interface ChainPage {
   story: { name: string; value: string }[]
   pots: PotView[]
   outlook: string[] | null
-  facts: [{ name: string; value: string; why: string }, { name: string; value: string; why: null }, { name: string; value: string; why: string | null }, { name: string; value: string; why: null }, { name: string; value: string; why: null }]
+  facts: [
+    { name: string; value: string; why: string },
+    { name: string; value: string; why: null },
+    { name: string; value: string; why: string | null },
+    { name: string; value: string; why: null },
+    { name: string; value: string; why: null },
+  ]
   opening: OpeningView | null
   link: LinkOfChain | null
   why: WhyView[]
@@ -804,6 +834,23 @@ export interface PlanLane {
   days: LaneDayView[]
 }
 
+export interface PlanPage {
+  weeks: number
+  mostWeeks: number
+  plan: PlanView
+  shopping: { what: string; by: string; why: string; cost: string; soon: boolean }[]
+  byHand: boolean
+  followed: boolean
+  pinned: string[]
+  forbidden: string[]
+  remedies: { title: string; does: string; good: boolean }[]
+  terms: PlanTermsView
+  weekdays: { value: number; title: string }[]
+  rides: { id: number; text: string }[]
+  calendar: string | null
+  forms: FormDefaults
+}
+
 export interface PlanPot {
   day: number
   date: string
@@ -1097,6 +1144,18 @@ export interface RideImportView {
   failures: string[]
 }
 
+export interface RidePage {
+  strip: StripDay[]
+  rides: RideView[]
+  page: number
+  pages: number
+  bike: number | null
+  uploadMegabytes: number
+  waiting: string
+  inbox: { folder: string; devices: { id: number; name: string }[] }
+  forms: FormDefaults
+}
+
 export interface RideTablePage {
   import: { id: string; name: string; rows: string }
   header: { value: number; title: string }[]
@@ -1131,18 +1190,6 @@ export interface RideView {
   soaked: boolean
   chain: { id: number; name: string } | null
   left: string | null
-}
-
-export interface RoadPage {
-  strip: StripDay[]
-  rides: RideView[]
-  page: number
-  pages: number
-  bike: number | null
-  uploadMegabytes: number
-  waiting: string
-  inbox: { folder: string; devices: { id: number; name: string }[] }
-  forms: FormDefaults
 }
 
 export interface SettingsPage {

@@ -3,16 +3,14 @@
 declare(strict_types=1);
 
 use Dripel\Core\Drip\BottleState;
+use Dripel\Core\Drip\DripChoices;
 use Dripel\Core\Drip\DripNeeds;
 use Dripel\Core\Drip\DripPlace;
 use Dripel\Core\Drip\DripPlan;
-use Dripel\Core\Drip\DripWish;
 use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\Care;
-use Dripel\Core\Logbook\CareKind;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Dip;
@@ -22,6 +20,8 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\TopUp;
+use Dripel\Core\Logbook\WipeDown;
+use Dripel\Core\Logbook\WipeDownKind;
 use Dripel\Core\Next\NextInput;
 use Dripel\Core\Next\NextItem;
 use Dripel\Core\Next\NextList;
@@ -84,7 +84,7 @@ it('leads a wet ride through drying to wax again, and Next carries it', function
         ->and(wetPath(wetBook($wet, $dripped), '2026-11-25 16:00', '2026-11-25 20:00')[1])->toBe(['dip!', 'topup!'])
         ->and(wetPath(wetBook($wet, $dripped), '2026-11-25 16:00', '2026-11-28 20:00')[1])->toBe(['topup!', 'dip']);
     // Dried in the evening, it still wants wax: before tomorrow's ride.
-    $dried = [fn($s) => new Care(5, $s('2026-11-25 18:00'), 1, CareKind::Dried)];
+    $dried = [fn($s) => new WipeDown(5, $s('2026-11-25 18:00'), 1, WipeDownKind::Dried)];
     expect(gmdate('H:i', wetPath(wetBook($wet, $dried), '2026-11-25 18:30')[0]->driedS))->toBe('18:00')
         ->and($next(wetBook($wet, $dried), '2026-11-25 18:30'))->toContain('wet_dried')->not->toContain('wet')
         // After the bottle nothing is wet any more.
@@ -109,7 +109,7 @@ it('ends the wet with the next ride of the chain: looked at for rust once, then 
     // 300 − 2.5 · 3 − 40: due by nothing.
     expect($state->dryness->wetRide)->toBeNull()->and($state->dryness->wetPast?->km)->toBe(3.0)->and($state->wax->life?->due())->toBeFalse()->and($state->leftKm())->toBe(252.5)->and($state->status)->toBe(ChainStatus::Ridden);
     // Dried in the evening there is nothing to look for.
-    $dried = wetBook($later, [fn($s) => new Care(5, $s('2026-11-05 18:00'), 1, CareKind::Dried)]);
+    $dried = wetBook($later, [fn($s) => new WipeDown(5, $s('2026-11-05 18:00'), 1, WipeDownKind::Dried)]);
     expect($dried->chain(1, (int) strtotime('2026-11-12 12:00 UTC'))->dryness->wetPast)->toBeNull();
 });
 
@@ -125,7 +125,7 @@ it('asks for the pot after two top-ups, and for a cloth after five rides', funct
     $drip = fn(string $at) => fn($s) => new TopUp(7, $s($at), 1, 200.0);
     $kinds = fn(Book $book) => array_map(fn(NextItem $item) => $item->kind->value, NextList::of(new NextInput($book, Rail::all($book, $nowS = (int) strtotime('2026-11-18 12:00 UTC'), new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC'))));
     expect($kinds(wetBook($rides)))->toContain('wipe')->not->toContain('topped_up')
-        ->and($kinds(wetBook($rides, [fn($s) => new Care(5, $s('2026-11-16 18:00'), 1, CareKind::Wiped)])))->not->toContain('wipe')
+        ->and($kinds(wetBook($rides, [fn($s) => new WipeDown(5, $s('2026-11-16 18:00'), 1, WipeDownKind::Wiped)])))->not->toContain('wipe')
         ->and($kinds(wetBook($rides, [], [[SettingKey::WipeRides, 0, 0]])))->not->toContain('wipe')
         ->and($kinds(wetBook($rides, [$drip('2026-11-13 20:00')])))->not->toContain('topped_up')
         ->and($kinds(wetBook($rides, [$drip('2026-11-13 20:00'), $drip('2026-11-15 20:00')])))->toContain('topped_up')
@@ -150,21 +150,21 @@ it('keeps a bike that lives on drip wax alone: each drip starts its interval ane
         ->and(array_map(fn(NextItem $item) => "{$item->kind->value} {$item->verb?->value}", $next))->toBe(['overdue topup']);
 });
 
-it('writes the steps of a top-up, on the bike and in a box', function (DripWish $wish, array $codes, string $applied): void {
-    $plan = DripPlan::of($wish, 116, 10.0);
+it('writes the steps of a top-up, on the bike and in a box', function (DripChoices $choices, array $codes, string $applied): void {
+    $plan = DripPlan::of($choices, 116, 10.0);
     expect(array_map(fn(JobStep $step) => $step->code.($step->seconds === null ? '' : " {$step->seconds}"), $plan->steps))->toBe($codes)
         ->and($plan->steps[$plan->appliedStep]->code)->toBe($applied);
 })->with([
     'dry, one coat, left as it is' => [
-        new DripWish(DripPlace::OnBike, false, true, 1, ExcessSchool::Leave),
+        new DripChoices(DripPlace::OnBike, false, true, 1, ExcessSchool::Leave),
         ['protect', 'dry_cloth', 'warm_bottle 300', 'shake_bottle', 'cross_chain', 'drops', 'flex', 'gears', 'leave 36000', 'leave_excess'], 'gears',
     ],
     'washed, two coats, wiped and brushed in' => [
-        new DripWish(DripPlace::OnBike, true, false, 2, ExcessSchool::Wipe, true),
+        new DripChoices(DripPlace::OnBike, true, false, 2, ExcessSchool::Wipe, true),
         ['protect', 'brush_water', 'blow_dry', 'shake_bottle', 'cross_chain', 'drops', 'flex', 'gears', 'leave 36000', 'shake_bottle', 'drops', 'flex', 'gears', 'leave 36000', 'wipe_excess', 'brush_in'], 'gears',
     ],
     'in a box' => [
-        new DripWish(DripPlace::InBox, false, false, 1, ExcessSchool::Leave),
+        new DripChoices(DripPlace::InBox, false, false, 1, ExcessSchool::Leave),
         ['take_off', 'dry_cloth', 'shake_bottle', 'cover', 'shake_box 120', 'lift_slowly 600', 'pour_back', 'leave 36000', 'leave_excess', 'put_on'], 'pour_back',
     ],
 ]);
@@ -175,9 +175,9 @@ it('proposes what a chain wants before it is dripped', function (): void {
     expect($needs([])->wash)->toBeNull()->and($needs([])->new)->toBeTrue()
         ->and($needs([$damp, ['2026-11-21 10:00', 30.0, Condition::Muddy]])->wash)->toBe(Condition::Muddy)
         // A dry cloth does not take that off.
-        ->and($needs([$damp], [fn($s) => new Care(5, $s('2026-11-20 18:00'), 1, CareKind::Dried)])->wash)->toBe(Condition::Damp)
+        ->and($needs([$damp], [fn($s) => new WipeDown(5, $s('2026-11-20 18:00'), 1, WipeDownKind::Dried)])->wash)->toBe(Condition::Damp)
         ->and($needs([$damp], [fn($s) => new TopUp(5, $s('2026-11-19 18:00'), 1, 200.0)])->wish(DripPlace::OnBike, ExcessSchool::Leave))
-        ->toEqual(new DripWish(DripPlace::OnBike, true, true, 1, ExcessSchool::Leave));
+        ->toEqual(new DripChoices(DripPlace::OnBike, true, true, 1, ExcessSchool::Leave));
 });
 
 it('keeps account of the bottles and says when they run out, by hand', function (): void {

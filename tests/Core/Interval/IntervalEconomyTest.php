@@ -11,7 +11,7 @@ function economy(array $input): array
     return (new IntervalEconomy)->compute(Fields::fromJson((string) json_encode($input)));
 }
 
-it('reckons rows by hand', function (): void {
+it('works out rows by hand', function (): void {
     // A chain of 30 with a link of 5 and a quarter of a cassette of 60 is 50; a re-wax is 0.50 and half an hour at 10: 5.50.
     $found = economy(['chain_cost' => 30, 'quick_link_cost' => 5, 'cassette_cost' => 60, 'rewax_cost' => 0.5, 'minutes_per_rewax' => 30, 'hour_value' => 10, 'min_km' => 100, 'max_km' => 500, 'step_km' => 100]);
     // 200 km: 50/25,000 + 5.5/200; 300: 50/15,000 + 5.5/300; 400: 50/9,000 + 5.5/400.

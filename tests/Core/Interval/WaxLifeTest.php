@@ -34,7 +34,7 @@ function waxLife(array $rides, float $km = 300, ?float $hours = null, array $top
     )->toArray();
 }
 
-it('reckons what is left, by hand', function (array $rides, array $more, array $expected): void {
+it('works out what is left, by hand', function (array $rides, array $more, array $expected): void {
     $result = waxLife($rides, ...$more);
     foreach ($expected as $field => $value) {
         is_float($value)

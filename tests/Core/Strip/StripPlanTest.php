@@ -197,7 +197,7 @@ it('proposes the jars that a person would take', function (string $school, array
     'water comes from no jar and goes into none' => ['sieve_box', [jar(1, JarRole::Waste, null, 0)], [], ['fresh 1', 'fresh ', 'fresh ', 'fresh ']],
 ]);
 
-it('reckons a repeat with fresh solvent into all that follows', function (): void {
+it('works out a repeat with fresh solvent into all that follows', function (): void {
     $plan = StripPlan::of(schools()['two_soaks'], [BathSource::jar(4, 300, 5.0), BathSource::fresh()], 2, 8.0);
     $tap = fn(JobEventKind $kind, int $position) => new JobEvent($kind, $position, 60 * $position);
     // Steps: prepare, open, leave, shake, look, wipe, open, shake, look, dry, check.

@@ -17,7 +17,7 @@ use App\Strip\ReadJars;
 use App\Support\AppClock;
 use App\Text\ChainWords;
 use App\Text\HistoryWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -30,11 +30,11 @@ function everythingOf(Workshop $workshop, int $nowS): array
 {
     app()->forgetScopedInstances();
     $book = app(ReadBook::class)($workshop->refresh());
-    $voice = Voice::of($workshop, app(ReadBook::class), $nowS);
+    $translator = Translator::of($workshop, app(ReadBook::class), $nowS);
     $figures = [];
     foreach ($book->chainIds as $id) {
         $chain = $book->chain($id, $nowS);
-        $figures[$voice->names->fullChain($id)] = [
+        $figures[$translator->names->fullChain($id)] = [
             $chain->status->value,
             $chain->km->km,
             $chain->km->whole,
@@ -45,14 +45,14 @@ function everythingOf(Workshop $workshop, int $nowS): array
             $chain->wax->topUps,
             $chain->wear->result?->toArray(),
             $chain->wear->atKm?->km,
-            $voice->names->bike($book->fittings->bikeOf($id, $nowS)),
+            $translator->names->bike($book->fittings->bikeOf($id, $nowS)),
         ];
     }
     foreach (app(ReadJars::class)($workshop) as $id => $jar) {
-        $figures["jar {$voice->names->jar($id)}"] = [$jar->role->value, $jar->solvent?->value, $jar->volumeMl, round($jar->greaseG, 9), $jar->cleanings, $jar->settlingS];
+        $figures["jar {$translator->names->jar($id)}"] = [$jar->role->value, $jar->solvent?->value, $jar->volumeMl, round($jar->greaseG, 9), $jar->cleanings, $jar->settlingS];
     }
     foreach (app(ReadBaths::class)($workshop) as $id => $bath) {
-        $figures["pot {$voice->names->pot($id)}"] = [$bath->ledger?->toArray(), $bath->limitC, $bath->problem];
+        $figures["pot {$translator->names->pot($id)}"] = [$bath->ledger?->toArray(), $bath->limitC, $bath->problem];
     }
     foreach ($book->parts as $part) {
         $state = $book->inventory()->part($part->id, $nowS);
@@ -61,7 +61,7 @@ function everythingOf(Workshop $workshop, int $nowS): array
             $state->closings,
         ];
     }
-    $words = new HistoryWords($voice, new ChainWords($voice));
+    $words = new HistoryWords($translator, new ChainWords($translator));
     $history = Action::query()
         ->in($workshop)
         ->with('user')

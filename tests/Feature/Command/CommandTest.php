@@ -105,7 +105,7 @@ it('does what it said, and takes it back', function (): void {
     ]);
     ($this->say)('swap heron c')->assertSessionHasNoErrors();
     ($this->say)('measure heron 0.3')->assertSessionHasNoErrors();
-    expect($this->bench->state($this->c)->wear?->valuePct)->toBe(0.3);
+    expect($this->bench->state($this->c)->wear->result?->valuePct)->toBe(0.3);
     ($this->say)('heron 92 since monday')->assertSessionHasNoErrors();
     expect(Estimate::query()->live()->count())->toBe(1);
     expect(($this->ask)('undo'))->toContain('Take back: estimated 92 km on Heron');

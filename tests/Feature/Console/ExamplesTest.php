@@ -5,8 +5,8 @@ declare(strict_types=1);
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Models;
 
-/** Every model's worked example in docs/models.md, reckoned by the model itself: what is bold there is what comes out. */
-it('reckons the worked example of each model as its documentation has it', function (string $model, string $input, Closure $bold): void {
+/** Every model's worked example in docs/models.md, worked out by the model itself: what is bold there is what comes out. */
+it('works out the worked example of each model as its documentation has it', function (string $model, string $input, Closure $bold): void {
     $docs = (string) file_get_contents(base_path('docs/models.md'));
     preg_match('/^## '.preg_quote($model, '/').'\n(.*?)(?=^## |\z)/ms', $docs, $section);
     preg_match('/^- Example:(.*?)(?=^- |^## |\z)/ms', $section[1] ?? '', $example);

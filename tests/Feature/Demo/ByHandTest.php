@@ -10,7 +10,7 @@ use Dripel\Core\Wear\WorkshopWear;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
-it('stands in the documentation as it is reckoned by hand, from the rows of the database and the house rules alone', function (): void {
+it('stands in the documentation as it is worked out by hand, from the rows of the database and the house rules alone', function (): void {
     $today = '2026-11-25T12:00:00Z';
     app(AppClock::class)->stopAt((new DateTimeImmutable($today))->getTimestamp());
     $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();

@@ -11,7 +11,7 @@ use App\Models\Workshop;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
 use App\Support\AppClock;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Explain\ChainFigures;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\Reading;
@@ -31,7 +31,7 @@ it(
         $nowS = (new DateTimeImmutable($today))->getTimestamp();
         $book = app(ReadBook::class)($workshop);
         $states = array_map(fn(int $id) => $book->chain($id, $nowS), $book->chainIds);
-        $props = (new ShedProps($book, Voice::of($workshop, app(ReadBook::class), $nowS), app(OpenJobs::class)($workshop), app(ReadJars::class)($workshop), app(ReadBaths::class)($workshop)))->all();
+        $props = (new ShedProps($book, Translator::of($workshop, app(ReadBook::class), $nowS), app(OpenJobs::class)($workshop), app(ReadJars::class)($workshop), app(ReadBaths::class)($workshop)))->all();
 
         expect($book->bikeIds)
             ->toHaveCount(5)
@@ -138,7 +138,7 @@ it('is the same from the same seed, once only, and open by one click', function 
             ->assertOk()
             ->assertInertia(fn(AssertableInertia $inertia) => $inertia->where('here.demo', true));
     }
-    // The schools side by side are in the documentation as they are reckoned today.
+    // The schools side by side are in the documentation as they are worked out today.
     $this->artisan('dripel:limits', ['chain' => 'Heron Z'])->assertFailed();
     Artisan::call('dripel:limits');
     expect((string) file_get_contents(base_path('docs/wear.md')))->toContain(trim(Artisan::output()));

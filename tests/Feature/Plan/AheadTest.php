@@ -169,7 +169,7 @@ it('puts the drips of a bike that lives on the bottle into the calendar', functi
     expect($ics)->toContain('UID:drip-')->toMatch('/DTSTART:(\\d{8})T200000Z\\r\\nDTEND:\\1T201500Z/')->not->toContain('UID:pot-');
 });
 
-it('has nothing to plan or to reckon for an empty shed, and says so', function (): void {
+it('has nothing to plan or to work out for an empty shed, and says so', function (): void {
     $this->actingAs((new Bench('new@test.example'))->owner);
     $page = ($this->page)();
     expect([$page['plan']['headline'], $page['plan']['about'], $page['plan']['lanes'], $page['shopping']])->toBe(['No bike has a chain to plan with', '', [], []]);

@@ -33,14 +33,14 @@ beforeEach(function (): void {
         return $pot;
     };
     $this->ride = fn(float $km, string $condition, float $ago) => $this->post('/rides', ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'distance' => $km, 'condition' => $condition] + Bench::form($ago))->assertSessionHasNoErrors();
-    $this->wish = fn(Pot $pot, array $chains, array $with = []): array => $with + [
+    $this->choices = fn(Pot $pot, array $chains, array $with = []): array => $with + [
         'action_id' => (string) Str::uuid(), 'pot_id' => $pot->id, 'chains' => array_map(fn($chain) => $chain->id, $chains), 'program' => 'low', 'target' => '80', 'room' => '18',
         'first_soak' => 'hour', 'rewax_soak' => 'five', 'drain' => 'slow', 'dry_by' => 'warm_air',
     ];
-    $this->begin = function (array $wish): GuidedJob {
-        $this->post('/pot-day', $wish)->assertSessionHasNoErrors()->assertRedirect("/jobs/{$wish['action_id']}");
+    $this->begin = function (array $choices): GuidedJob {
+        $this->post('/pot-day', $choices)->assertSessionHasNoErrors()->assertRedirect("/jobs/{$choices['action_id']}");
 
-        return GuidedJob::query()->findOrFail($wish['action_id']);
+        return GuidedJob::query()->findOrFail($choices['action_id']);
     };
     $this->tap = fn(GuidedJob $job, array ...$taps): TestResponse => $this->postJson("/jobs/{$job->id}/taps", [
         'taps' => array_map(fn(array $tap) => $tap + ['id' => (string) Str::uuid(), 'kind' => 'done', 'at' => app(AppClock::class)->unixS()], $taps),
@@ -85,7 +85,7 @@ it('plans a batch for ten o’clock: which first, when to plug in, what each cha
     $pot = ($this->pot)();
     $this->get('/pot-day')->assertInertia(fn($page) => $page->component('PotDay/Plan')
         ->where('chosen', [$a->id, $b->id, $c->id])->where('chains.1.rinse', 'hot_water')->where('chains.0.rinse', 'straight')->where('chains.2.first', true)->where('pots.0.target', '80'));
-    $plan = $this->postJson('/pot-day/plan', ($this->wish)($pot, [$a, $b, $c], ['by' => '10:00', 'by_date' => '2026-11-26']))->assertOk();
+    $plan = $this->postJson('/pot-day/plan', ($this->choices)($pot, [$a, $b, $c], ['by' => '10:00', 'by_date' => '2026-11-26']))->assertOk();
     // 3 h 31 in all (PotDayPlanTest), so begun at 6:29 and plugged in three minutes later.
     expect($plan->json('lines.0'))->toBe('Begin tomorrow at 06:28, plug in at 06:31, and all is done about 10:00. A reminder for somebody who is there, never a timer socket.')
         ->and($plan->json('lines.1'))->toBe('The last may be ridden tomorrow at 09:58.')
@@ -94,17 +94,17 @@ it('plans a batch for ten o’clock: which first, when to plug in, what each cha
         ->and($plan->json('dips.0.soak'))->toBe("1\u{a0}h")
         ->and(array_column($plan->json('axis.lanes'), 'name'))->toEqualCanonicalizing(['Pot', 'Heron A', 'Heron B', 'Heron C'])
         ->and($plan->json('later'))->toBeTrue()->and($plan->json('warnings'))->toBe([]);
-    $late = $this->postJson('/pot-day/plan', ($this->wish)($pot, [$a], ['by' => date('H:i', Bench::NOW + 600), 'by_date' => date('Y-m-d', Bench::NOW + 600)]))->json('lines.0');
+    $late = $this->postJson('/pot-day/plan', ($this->choices)($pot, [$a], ['by' => date('H:i', Bench::NOW + 600), 'by_date' => date('Y-m-d', Bench::NOW + 600)]))->json('lines.0');
     expect($late)->toStartWith('Too late for');
 });
 
 it('leads three chains through the day and writes its record by itself', function (): void {
     [$a, $b, $c] = threeChains($this);
     $pot = ($this->pot)();
-    $job = ($this->begin)($wish = ($this->wish)($pot, [$a, $b, $c], ['weigh' => true]));
+    $job = ($this->begin)($choices = ($this->choices)($pot, [$a, $b, $c], ['weigh' => true]));
     // Sent twice it begins once; its chains and its pot are in no other.
-    ($this->begin)($wish);
-    $this->post('/pot-day', ($this->wish)($pot, [$a]))->assertSessionHasErrors();
+    ($this->begin)($choices);
+    $this->post('/pot-day', ($this->choices)($pot, [$a]))->assertSessionHasErrors();
     $this->post('/dips', ['chains' => [$a->id], 'dry' => true] + Bench::form(0))->assertSessionHasErrors('chains');
     $position = fn(): int => (int) $job->refresh()->load('taps')->run()->current()?->position;
     ($this->tap)($job, ['position' => 0])->assertJsonValidationErrors('ticks');
@@ -149,7 +149,7 @@ it('softens the wax until it smears, and books the oil', function (): void {
     $a = $this->bench->chain($this->heron, 'A', 290);
     $pot = ($this->pot)('softened', 400, ['flash' => '110']);
     $this->post("/pots/{$pot->id}/bath", ['act' => 'top_up', 'wax' => 180, 'oil' => 20] + Bench::form(299));
-    $job = ($this->begin)(($this->wish)($pot, [$a]));
+    $job = ($this->begin)(($this->choices)($pot, [$a]));
     ($this->lead)($job, 'smear');
     $turn = $job->run()->current();
     ($this->tap)($job, ['position' => $turn->position, 'kind' => 'again'])->assertOk()->assertJsonPath('current.round', 2);
@@ -163,7 +163,7 @@ it('softens the wax until it smears, and books the oil', function (): void {
 it('refuses worn, greased and unmeasured chains, and pots that would be dangerous or in vain, with the reason', function (): void {
     [$a] = threeChains($this);
     $pot = ($this->pot)();
-    $refused = fn(array $chains, string $why, string $name) => $this->postJson('/pot-day/plan', ($this->wish)($pot, $chains))->assertJsonValidationErrors(['chains' => __("errors.pot_day.{$why}", ['chain' => $name])]);
+    $refused = fn(array $chains, string $why, string $name) => $this->postJson('/pot-day/plan', ($this->choices)($pot, $chains))->assertJsonValidationErrors(['chains' => __("errors.pot_day.{$why}", ['chain' => $name])]);
     $boxed = $this->bench->chain($this->heron, 'N', null);
     $refused([$boxed], 'greased', 'Heron N');
     // Measured at 0.42 before it was ridden: near 0.5.
@@ -171,24 +171,24 @@ it('refuses worn, greased and unmeasured chains, and pots that would be dangerou
     $read(0.42, 285);
     $refused([$a], 'measure', 'Heron A');
     $read(0.44, 20);
-    $this->postJson('/pot-day/plan', ($this->wish)($pot, [$a]))->assertOk();
+    $this->postJson('/pot-day/plan', ($this->choices)($pot, [$a]))->assertOk();
     $read(0.51, 10);
     $refused([$a], 'worn', 'Heron A');
     $refused([], 'no_chains', '');
     $b = $this->bench->chain($this->heron, 'D', 290);
     $weak = ($this->pot)('blend', 620, ['low' => '45']);
-    $plan = $this->postJson('/pot-day/plan', ($this->wish)($weak, [$b], ['target' => '75']))->assertOk()->assertJsonPath('forbidden', true);
+    $plan = $this->postJson('/pot-day/plan', ($this->choices)($weak, [$b], ['target' => '75']))->assertOk()->assertJsonPath('forbidden', true);
     expect($plan->json('warnings.0.text'))->toContain('never melts');
-    $this->post('/pot-day', ($this->wish)($weak, [$b], ['target' => '75']))->assertSessionHasErrors(['pot' => __('errors.pot_day.never_melts')]);
-    $this->postJson('/pot-day/plan', ($this->wish)($weak, [$b], ['program' => 'high', 'target' => '95']))->assertJsonValidationErrors(['target' => __('errors.pot_day.too_hot', ['limit' => "90\u{a0}°C"])]);
-    $this->postJson('/pot-day/plan', ($this->wish)($weak, [$b], ['target' => '50']))->assertJsonValidationErrors('target');
-    expect($this->postJson('/pot-day/plan', ($this->wish)($weak, [$b], ['program' => 'high', 'target' => '85', 'rewax_soak' => 'hour']))->json('warnings.0.text'))->toContain('pass 90');
+    $this->post('/pot-day', ($this->choices)($weak, [$b], ['target' => '75']))->assertSessionHasErrors(['pot' => __('errors.pot_day.never_melts')]);
+    $this->postJson('/pot-day/plan', ($this->choices)($weak, [$b], ['program' => 'high', 'target' => '95']))->assertJsonValidationErrors(['target' => __('errors.pot_day.too_hot', ['limit' => "90\u{a0}°C"])]);
+    $this->postJson('/pot-day/plan', ($this->choices)($weak, [$b], ['target' => '50']))->assertJsonValidationErrors('target');
+    expect($this->postJson('/pot-day/plan', ($this->choices)($weak, [$b], ['program' => 'high', 'target' => '85', 'rewax_soak' => 'hour']))->json('warnings.0.text'))->toContain('pass 90');
 });
 
 it('is put down for later, comes back in Next, and begins with what is true then', function (): void {
     [$a, $b] = threeChains($this);
     $pot = ($this->pot)();
-    $job = ($this->begin)(($this->wish)($pot, [$a, $b], ['by' => '10:00', 'by_date' => '2026-11-26', 'later' => true]));
+    $job = ($this->begin)(($this->choices)($pot, [$a, $b], ['by' => '10:00', 'by_date' => '2026-11-26', 'later' => true]));
     expect($job->begun_at)->toBeNull();
     ($this->tap)($job, ['position' => 0, 'ticks' => ['gloves']])->assertJsonValidationErrors('job');
     $this->get('/')->assertInertia(fn($page) => $page->where('next', fn($next) => str_starts_with(collect($next)->firstWhere('kind', 'job')['title'], 'Begin the pot day: Heron A and B')));
@@ -197,7 +197,7 @@ it('is put down for later, comes back in Next, and begins with what is true then
     $this->post("/chains/{$b->id}/retirement", ['action_id' => (string) Str::uuid()] + Bench::form(0))->assertSessionHasNoErrors();
     $this->post("/jobs/{$job->id}/begin", ['action_id' => (string) Str::uuid()])->assertSessionHasErrors('chains');
     $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
-    $later = ($this->begin)(($this->wish)($pot, [$a], ['by' => '10:00', 'by_date' => '2026-11-26', 'later' => true]));
+    $later = ($this->begin)(($this->choices)($pot, [$a], ['by' => '10:00', 'by_date' => '2026-11-26', 'later' => true]));
     $this->post("/jobs/{$later->id}/begin", ['action_id' => (string) Str::uuid()])->assertRedirect("/jobs/{$later->id}");
     expect($later->refresh()->begun_at)->toBe($later->started_at)->and($later->begun_at)->toBeLessThanOrEqual(app(AppClock::class)->unixS());
 });
@@ -205,7 +205,7 @@ it('is put down for later, comes back in Next, and begins with what is true then
 it('given up, keeps as waxed what hung by then', function (): void {
     [$a, $b, $c] = threeChains($this);
     $pot = ($this->pot)();
-    $job = ($this->begin)(($this->wish)($pot, [$a, $c]));
+    $job = ($this->begin)(($this->choices)($pot, [$a, $c]));
     ($this->lead)($job, 'set');
     $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     expect(Dip::query()->where('pot_id', $pot->id)->pluck('component_id')->all())->toBe([$a->id])
@@ -215,7 +215,7 @@ it('given up, keeps as waxed what hung by then', function (): void {
 it('asks how a chain was waxed whose soak was passed over, and believes the answer', function (string $answer, ?float $left): void {
     [$a] = threeChains($this);
     $pot = ($this->pot)();
-    $job = ($this->begin)(($this->wish)($pot, [$a]));
+    $job = ($this->begin)(($this->choices)($pot, [$a]));
     ($this->lead)($job, 'under');
     expect($job->refresh()->run()->step()?->asks)->toBe(['fully', 'partly', 'no']);
     ($this->lead)($job, null, ['under' => ['kind' => 'skip', 'about' => ['text' => 'no time', 'waxed' => $answer]]]);
@@ -267,7 +267,7 @@ it('takes a probe’s readings once, good beside bad, whatever its clock, and no
 it('simulates a probe that sees what the wax would: heat, cold chains, noise, and somebody’s hand at the dial', function (): void {
     [$a] = threeChains($this);
     $pot = ($this->pot)();
-    $job = ($this->begin)(($this->wish)($pot, [$a]));
+    $job = ($this->begin)(($this->choices)($pot, [$a]));
     $probe = app(SimulatedProbe::class);
     expect($probe->celsius($job, $job->run(), $job->started_at + 60))->toEqualWithDelta(18, 0.6);
     ($this->lead)($job, 'under');
@@ -312,7 +312,7 @@ it('keeps a race chain for its event, and a dipped one for the next day where th
 it('calibrates a pot from the heat-up of a pot day or from typed readings, and goes back to the house rule', function (): void {
     $a = $this->bench->chain($this->heron, 'A', 290);
     $pot = ($this->pot)();
-    $job = ($this->begin)(($this->wish)($pot, [$a], ['room' => '20']));
+    $job = ($this->begin)(($this->choices)($pot, [$a], ['room' => '20']));
     ($this->lead)($job, 'heat');
     // A pot that loses 1.6 W for each degree where the house rule says 1.3, and of whose power 0.95 arrives; read every five minutes.
     $true = new PotHeatInput(620, 20, 20, 90, 1.6, 70, 0.95);
@@ -326,9 +326,9 @@ it('calibrates a pot from the heat-up of a pot day or from typed readings, and g
     $fit = ['action_id' => (string) Str::uuid(), 'heat_up' => $job->id];
     expect($this->postJson("/pots/{$pot->id}/calibrate/fit", $fit)->json('text'))->toContain('1.60 W')->toContain("95\u{a0}%");
     $this->post("/pots/{$pot->id}/calibrate", $fit)->assertSessionHasNoErrors();
-    // From now on plans reckon with it: with 1.6 W it stays at 73 °C, and never gets to 80.
+    // From now on plans work out with it: with 1.6 W it stays at 73 °C, and never gets to 80.
     $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()]);
-    expect($this->postJson('/pot-day/plan', ($this->wish)($pot, [$a]))->json('warnings.0.text'))->toContain('never reaches');
+    expect($this->postJson('/pot-day/plan', ($this->choices)($pot, [$a]))->json('warnings.0.text'))->toContain('never reaches');
     $this->post("/pots/{$pot->id}/calibrate", ['action_id' => (string) Str::uuid(), 'forget' => true])->assertSessionHasNoErrors();
     $this->get('/books')->assertInertia(fn($page) => $page->where('pots.0.isCalibrated', false));
     $typed = fn(string $readings) => $this->postJson("/pots/{$pot->id}/calibrate/fit", ['action_id' => (string) Str::uuid(), 'power' => 'low', 'room' => '20', 'readings' => $readings]);
@@ -361,10 +361,10 @@ it('takes a chain through the two jars before the heat, counts their cleanings, 
     foreach (['Dirty' => 'dirty', 'Clean' => 'clean'] as $name => $role) {
         $this->post('/jars', ['action_id' => (string) Str::uuid(), 'name' => $name, 'role' => $role, 'solvent' => 'white_spirit', 'volume_ml' => 500] + Bench::form(50))->assertSessionHasNoErrors();
     }
-    $plan = $this->postJson('/pot-day/plan', $wish = ($this->wish)($pot, [$a], ['rinse' => [$a->id => 'two_jars']]))->assertOk();
+    $plan = $this->postJson('/pot-day/plan', $choices = ($this->choices)($pot, [$a], ['rinse' => [$a->id => 'two_jars']]))->assertOk();
     expect(array_slice(array_column($plan->json('steps'), 'title'), 0, 5))->toBe(['Before the heat', 'Dirty jar', 'Clean jar', 'Air until no smell is left', 'Plug in'])
         ->and($plan->json('steps.1.text'))->toContain('into Dirty');
-    $job = ($this->begin)($wish);
+    $job = ($this->begin)($choices);
     ($this->lead)($job, 'jar_dry');
     // It can be left for its hours, and comes back in Next; the jars are taken meanwhile.
     $this->get('/')->assertInertia(fn($page) => $page->where('next', fn($next) => collect($next)->firstWhere('kind', 'job')['hour'] !== ''));
@@ -381,7 +381,7 @@ it('takes a chain through the two jars before the heat, counts their cleanings, 
 it('is corrected on one screen: what changed is a new version, what did not stays, and all of it is taken back together', function (): void {
     [$a, $b] = threeChains($this);
     $pot = ($this->pot)();
-    $job = ($this->lead)(($this->begin)(($this->wish)($pot, [$a, $b])));
+    $job = ($this->lead)(($this->begin)(($this->choices)($pot, [$a, $b])));
     $rows = fn(): array => $this->getJson("/jobs/{$job->id}/state")->json('dips');
     [$first, $second] = $seen = $rows();
     $put = fn(array $dips): TestResponse => $this->put("/jobs/{$job->id}/record", ['action_id' => (string) Str::uuid(), 'dips' => $dips]);
@@ -413,7 +413,7 @@ it('is corrected on one screen: what changed is a new version, what did not stay
 it('lets the simulated probe send through the door of a real one, from the screen in the demo only, and stop with its job', function (): void {
     [$a] = threeChains($this);
     $pot = ($this->pot)();
-    $job = ($this->begin)(($this->wish)($pot, [$a]));
+    $job = ($this->begin)(($this->choices)($pot, [$a]));
     $this->postJson("/jobs/{$job->id}/probe", ['speed' => 10])->assertJsonValidationErrors(['job' => __('errors.only_demo')]);
     $this->bench->workshop->forceFill(['demo' => true])->save();
     app()->forgetScopedInstances();

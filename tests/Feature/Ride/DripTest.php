@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use App\Models\Bottle;
-use App\Models\Care;
 use App\Models\GuidedJob;
 use App\Models\TopUp;
+use App\Models\WipeDown;
 use App\Support\AppClock;
 use Dripel\Core\Logbook\ChainStatus;
 use Illuminate\Support\Str;
@@ -52,12 +52,12 @@ it('leads a wet ride through drying to a guided top-up, and warns who rides befo
     // The plan: brush and water, since it was wet; two coats, since it is new to drip; 116 drops a coat are 11.6 ml.
     $page = ($this->props)("/chains/{$this->a->id}/drip");
     expect($page['proposed'])->toMatchArray(['place' => 'on_bike', 'coats' => 2, 'washed' => true]);
-    $wish = ['chain_id' => $this->a->id, 'bottle_id' => $bottle, 'coats' => 1, 'washed' => true, 'warmed' => false, 'place' => 'on_bike', 'excess' => 'leave'];
-    $lines = str_replace("\u{a0}", ' ', implode("\n", $this->postJson('/drip/plan', $wish + ['action_id' => (string) Str::uuid()])->assertOk()->json('lines')));
+    $choices = ['chain_id' => $this->a->id, 'bottle_id' => $bottle, 'coats' => 1, 'washed' => true, 'warmed' => false, 'place' => 'on_bike', 'excess' => 'leave'];
+    $lines = str_replace("\u{a0}", ' ', implode("\n", $this->postJson('/drip/plan', $choices + ['action_id' => (string) Str::uuid()])->assertOk()->json('lines')));
     expect($lines)->toContain('116 drops, 5.8 ml')->toContain('Winter drip does 19 more after it.')->toContain('it may be ridden from today, 22:00')->toContain('The first top-up since its dip, of at most 2');
 
     $job = (string) Str::uuid();
-    ($this->does)('/drip', ['action_id' => $job] + $wish)->assertRedirect("/jobs/{$job}");
+    ($this->does)('/drip', ['action_id' => $job] + $choices)->assertRedirect("/jobs/{$job}");
     $steps = array_column(GuidedJob::query()->findOrFail($job)->steps, 'code');
     $tap = fn(int $position, array $ticks = []) => $this->postJson("/jobs/{$job}/taps", ['taps' => [['id' => (string) Str::uuid(), 'kind' => 'done', 'position' => $position, 'at' => app(AppClock::class)->unixS(), 'ticks' => $ticks]]]);
     $tap(0)->assertUnprocessable();
@@ -87,15 +87,15 @@ it('leads a wet ride through drying to a guided top-up, and warns who rides befo
 
 it('books what was given of two coats when the job is given up, and refuses what has no wax to add to', function (): void {
     ($this->ride)(30, 26);
-    $wish = ['chain_id' => $this->a->id, 'coats' => 2, 'washed' => false, 'warmed' => false, 'place' => 'in_box', 'excess' => 'wipe'];
+    $choices = ['chain_id' => $this->a->id, 'coats' => 2, 'washed' => false, 'warmed' => false, 'place' => 'in_box', 'excess' => 'wipe'];
     $job = (string) Str::uuid();
-    ($this->does)('/drip', ['action_id' => $job] + $wish)->assertRedirect("/jobs/{$job}");
+    ($this->does)('/drip', ['action_id' => $job] + $choices)->assertRedirect("/jobs/{$job}");
     foreach (['take_off', 'dry_cloth', 'shake_bottle', 'cover', 'shake_box', 'lift_slowly'] as $position => $code) {
         $this->postJson("/jobs/{$job}/taps", ['taps' => [['id' => (string) Str::uuid(), 'kind' => 'done', 'position' => $position, 'at' => Bench::NOW, 'ticks' => []]]])->assertOk();
     }
     ($this->does)("/jobs/{$job}/give-up");
     expect(TopUp::query()->sole()->ml)->toEqualWithDelta(5.8, 1e-9);
-    $plan = fn(int $chain, array $more = []) => $this->postJson('/drip/plan', ['chain_id' => $chain, 'action_id' => (string) Str::uuid()] + $more + $wish);
+    $plan = fn(int $chain, array $more = []) => $this->postJson('/drip/plan', ['chain_id' => $chain, 'action_id' => (string) Str::uuid()] + $more + $choices);
     $boxed = $this->bench->chain($this->heron, 'N', null);
     $plan($boxed->id)->assertJsonValidationErrors('chain');
     $plan($this->a->id, ['coats' => 9])->assertJsonValidationErrors('coats');
@@ -121,6 +121,6 @@ it('keeps bottles: described anew, looked into, thrown away and taken back', fun
     expect(($this->props)('/books')['bottles'])->toHaveCount(1);
     // A cloth is an entry like any other: it can be deleted.
     ($this->does)("/chains/{$this->a->id}/cares", ['care' => 'wiped'])->assertSessionHasNoErrors();
-    $this->delete('/entries/cares/'.Care::query()->sole()->id, ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
-    expect(Care::query()->live()->count())->toBe(0);
+    $this->delete('/entries/cares/'.WipeDown::query()->sole()->id, ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect(WipeDown::query()->live()->count())->toBe(0);
 });

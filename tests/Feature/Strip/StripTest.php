@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\Strip\StartStrip;
-use App\Actions\Strip\StripWish;
+use App\Actions\Strip\StripChoices;
 use App\Models\Action;
 use App\Models\Bath;
 use App\Models\Chain;
@@ -122,7 +122,7 @@ it('leads from the box to bare steel, counts each tap once, and writes the recor
         [$dirty->id, null, 600.0, null], [null, $can->id, 200.0, null], [null, $can->id, 200.0, 'cloudy'], [null, $can->id, 200.0, 'clear'], [null, null, 200.0, null], [null, null, 200.0, 'clear'],
     ])
         ->and($this->bench->state($this->box)->status)->toBe(ChainStatus::Bare)
-        ->and($this->bench->state($this->box)->bareSinceS)->toBe($action->about->at)
+        ->and($this->bench->state($this->box)->dryness->bareSinceS)->toBe($action->about->at)
         ->and(array_map(fn(JarState $jar) => [$jar->cleanings, round($jar->volumeMl)], ($this->jars)()))->toBe([$dirty->id => [1, 600.0], $can->id => [0, 600.0]]);
     $this->get('/history')->assertInertia(fn($page) => $page->where('actions.0.sentence', fn(string $text) => str_starts_with($text, 'Stripped Heron N by “Three shakes and two” in 6 baths')));
     $this->getJson("/jobs/{$job->id}/state")->assertJsonPath('residues.3.seen', 'seen: cloudy')->assertJsonPath('residues.4.name', '3 again')->assertJsonPath('residues.4.seen', 'seen: clear');
@@ -210,7 +210,7 @@ it('keeps protocols of one’s own and refuses one that would be dangerous', fun
     $keep($steps)->assertSessionHasNoErrors()->assertRedirect('/strip');
     $this->get('/strip')->assertInertia(fn($page) => $page->count('protocols', 11)->where('protocols.10.name', 'Mine')->etc());
     $code = 'own-'.DB::table('protocols')->value('id');
-    $job = app(StartStrip::class)($this->bench->by(), new StripWish([$this->box], $code), false);
+    $job = app(StartStrip::class)($this->bench->by(), new StripChoices([$this->box], $code), false);
     expect($job->title)->toBe('Mine');
     // Changed while a job runs: the job keeps what it began with.
     $steps[0]['volume_ml'] = 400;

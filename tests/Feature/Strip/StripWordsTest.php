@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 use App\Strip\Protocols;
 use App\Text\StripWords;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Strip\BathSource;
 use Dripel\Core\Strip\Solvent;
 use Dripel\Core\Strip\StripPlan;
 
 beforeEach(function (): void {
-    $this->words = new StripWords(new Voice(new Settings([]), 0));
+    $this->words = new StripWords(new Translator(new Settings([]), 0));
 });
 
 it('names the danger of each solvent, by its kind or by its own sheet', function (string $solvent, ?float $flashC, string $text): void {

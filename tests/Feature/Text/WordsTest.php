@@ -15,8 +15,8 @@ use App\Strip\ReadJars;
 use App\Text\Duration;
 use App\Text\Names;
 use App\Text\Quantities;
+use App\Text\Translator;
 use App\Text\Units;
-use App\Text\Voice;
 use Dripel\Core\Bath\BathNext;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Explain\Origin;
@@ -183,7 +183,7 @@ it('says what to do and why, with figures', function (): void {
     $nowS = (new DateTimeImmutable('2026-11-25T12:20:00+01:00'))->getTimestamp();
     $workshop = Workshop::query()->sole();
     $book = app(ReadBook::class)($workshop);
-    $props = (new ShedProps($book, Voice::of($workshop, app(ReadBook::class), $nowS), app(OpenJobs::class)($workshop), app(ReadJars::class)($workshop), app(ReadBaths::class)($workshop)))->all();
+    $props = (new ShedProps($book, Translator::of($workshop, app(ReadBook::class), $nowS), app(OpenJobs::class)($workshop), app(ReadJars::class)($workshop), app(ReadBaths::class)($workshop)))->all();
     $said = array_map(
         fn(array $line) => plain(
             "{$line['day']} {$line['hour']}: {$line['title']}. {$line['reason']}",

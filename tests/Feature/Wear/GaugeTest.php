@@ -75,10 +75,10 @@ it('keeps instruments with their marks, zero and uncertainty, and each reading w
     $reading = Reading::query()->sole();
     expect($reading->instrument_id)->toBe($instrument['id'])
         ->and($reading->input)->toEqual(['kind' => 'digital', 'value_pct' => 0.13, 'uncertainty_pct' => 0.08, 'zero_pct' => 0.03])
-        ->and($this->bench->state($this->a)->wear?->valuePct)->toEqualWithDelta(0.10, 1e-9);
+        ->and($this->bench->state($this->a)->wear->result?->valuePct)->toEqualWithDelta(0.10, 1e-9);
     // Zeroed anew it reads as it reads; what was read before stays.
     $this->put("/instruments/{$instrument['id']}", ['action_id' => (string) Str::uuid(), 'name' => 'Old gauge', 'kind' => 'digital', 'zero' => '0', 'gone' => true])->assertSessionHasNoErrors();
-    expect($this->bench->state($this->a)->wear?->valuePct)->toEqualWithDelta(0.10, 1e-9)->and(($this->props)('/gauge')['instruments'])->toBe([]);
+    expect($this->bench->state($this->a)->wear->result?->valuePct)->toEqualWithDelta(0.10, 1e-9)->and(($this->props)('/gauge')['instruments'])->toBe([]);
 });
 
 it('takes the measurement of the chain that comes off in the same step as the swap, and takes both back together', function (): void {
@@ -90,10 +90,10 @@ it('takes the measurement of the chain that comes off in the same step as the sw
     $swap(['kind' => 'digital', 'spots' => [['value_pct' => '2.2']], 'sure' => false])->assertSessionHasErrors('reading.sure');
     expect(Bench::rows())->toBe($rows);
     $swap(['kind' => 'digital', 'spots' => [['value_pct' => '0.05']], 'sure' => false])->assertSessionHasNoErrors();
-    expect($this->bench->state($this->a)->wear?->valuePct)->toBe(0.05)->and($this->bench->state($this->b)->wear)->toBeNull()
+    expect($this->bench->state($this->a)->wear->result?->valuePct)->toBe(0.05)->and($this->bench->state($this->b)->wear->result)->toBeNull()
         ->and(($this->plain)(($this->props)('/history')['actions'][0]['sentence']))->toContain('A measured 0.05 %');
     ($this->does)("/actions/{$this->bench->lastAction()->id}/undo");
-    expect($this->bench->state($this->a)->wear)->toBeNull();
+    expect($this->bench->state($this->a)->wear->result)->toBeNull();
 });
 
 it('tells the life of a chain as it is retired, and the bike when too few are left', function (): void {

@@ -10,7 +10,7 @@ use App\Exceptions\NotPossible;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\UploadRequest;
 use App\Support\CurrentWorkshop;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,9 +26,9 @@ final class RestoreController extends Controller
     }
 
     /** The name is typed, so that nobody empties by a slip of the finger what cannot be undone. */
-    public function destroy(Request $request, CurrentWorkshop $current, EmptyWorkshop $empty, Speaker $speaker): RedirectResponse
+    public function destroy(Request $request, CurrentWorkshop $current, EmptyWorkshop $empty, Translators $translators): RedirectResponse
     {
-        $name = $speaker->voice()->settings->text(SettingKey::WorkshopName, 0);
+        $name = $translators->current()->settings->text(SettingKey::WorkshopName, 0);
         trim($request->string('name')->toString()) === trim($name) || throw new NotPossible('empty_name', 'name_differs', ['name' => $name]);
         $empty($current->workshop());
 

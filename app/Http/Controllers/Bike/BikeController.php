@@ -12,7 +12,7 @@ use App\Http\Requests\Bike\BikeRequest;
 use App\Logbook\ReadBook;
 use App\Models\Bike;
 use App\Support\CurrentWorkshop;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Inertia\Inertia;
@@ -20,14 +20,14 @@ use Inertia\Response;
 
 final class BikeController extends Controller
 {
-    public function create(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    public function create(CurrentWorkshop $current, ReadBook $readBook, Translators $translators): Response
     {
-        return Inertia::render('Bike/Bike', (new BikeProps($readBook($current->workshop()), $speaker->voice()))->of(null));
+        return Inertia::render('Bike/Bike', (new BikeProps($readBook($current->workshop()), $translators->current()))->of(null));
     }
 
-    public function edit(Bike $bike, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    public function edit(Bike $bike, CurrentWorkshop $current, ReadBook $readBook, Translators $translators): Response
     {
-        return Inertia::render('Bike/Bike', (new BikeProps($readBook($current->workshop()), $speaker->voice()))->of($bike->id));
+        return Inertia::render('Bike/Bike', (new BikeProps($readBook($current->workshop()), $translators->current()))->of($bike->id));
     }
 
     public function store(BikeRequest $request, AddBike $addBike): RedirectResponse

@@ -11,7 +11,7 @@ use App\Logbook\ReadBook;
 use App\Models\Bike;
 use App\Models\Estimate;
 use App\Support\Find;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 
@@ -29,11 +29,11 @@ final class EstimateController extends Controller
     }
 
     /** How it would be spread, in a sentence. */
-    public function spread(EstimateRequest $request, Bike $bike, ReadBook $readBook, Speaker $speaker): JsonResponse
+    public function spread(EstimateRequest $request, Bike $bike, ReadBook $readBook, Translators $translators): JsonResponse
     {
         $book = $readBook($request->workshop());
         $estimate = $request->estimate($bike, $book);
 
-        return response()->json(['text' => $speaker->catchUp()->spread($estimate, $book->shareOf($estimate))]);
+        return response()->json(['text' => $translators->catchUp()->spread($estimate, $book->shareOf($estimate))]);
     }
 }

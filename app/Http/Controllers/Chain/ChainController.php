@@ -19,7 +19,7 @@ use App\Models\Chain;
 use App\Pot\ReadBaths;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
-use App\Text\Speaker;
+use App\Text\Translators;
 use App\Wear\ReadWear;
 use Dripel\Core\Chain\Joint;
 use Dripel\Core\Logbook\SettingKey;
@@ -31,24 +31,24 @@ use Inertia\Response;
 
 final class ChainController extends Controller
 {
-    public function show(Request $request, Chain $chain, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, ReadWear $readWear, OpenJobs $openJobs, ReadBaths $readBaths, RetireProps $retire): Response
+    public function show(Request $request, Chain $chain, CurrentWorkshop $current, ReadBook $readBook, Translators $translators, ReadWear $readWear, OpenJobs $openJobs, ReadBaths $readBaths, RetireProps $retire): Response
     {
         $workshop = $current->workshop();
-        $props = new ChainPageProps($readBook($workshop), $speaker->voice(), $readWear($workshop));
+        $props = new ChainPageProps($readBook($workshop), $translators->current(), $readWear($workshop));
         return Inertia::render('Chain/Chain', $props->show(
             $chain->id,
             $request->boolean('all'),
             $openJobs->byChain($workshop)[$chain->id] ?? null,
             $retire->story($workshop, $chain->id),
-            array_values(array_map((new PotProps($speaker->voice()))->of(...), $readBaths($workshop))),
+            array_values(array_map((new PotProps($translators->current()))->of(...), $readBaths($workshop))),
         ) + ['forecast' => Inertia::defer(fn() => $props->forecast($chain->id))]);
     }
 
-    public function create(Request $request, Find $find, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, ReadWear $readWear): Response
+    public function create(Request $request, Find $find, CurrentWorkshop $current, ReadBook $readBook, Translators $translators, ReadWear $readWear): Response
     {
         $workshop = $current->workshop();
 
-        return Inertia::render('Chain/NewChain', (new ChainPageProps($readBook($workshop), $speaker->voice(), $readWear($workshop)))->create($find->bikeIfNamed($request->query('bike'))?->id));
+        return Inertia::render('Chain/NewChain', (new ChainPageProps($readBook($workshop), $translators->current(), $readWear($workshop)))->create($find->bikeIfNamed($request->query('bike'))?->id));
     }
 
     public function store(ChainRequest $request, AddChain $addChain, Moments $moments): RedirectResponse

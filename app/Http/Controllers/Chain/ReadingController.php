@@ -10,7 +10,7 @@ use App\Http\Requests\Chain\ReadingRequest;
 use App\Logbook\ReadBook;
 use App\Models\Chain;
 use App\Text\MeaningWords;
-use App\Text\Speaker;
+use App\Text\Translators;
 use App\Wear\ReadWear;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -25,10 +25,10 @@ final class ReadingController extends Controller
     }
 
     /** What it would mean, before it is kept. */
-    public function meaning(ReadingRequest $request, Chain $chain, ReadBook $readBook, ReadWear $readWear, Speaker $speaker): JsonResponse
+    public function meaning(ReadingRequest $request, Chain $chain, ReadBook $readBook, ReadWear $readWear, Translators $translators): JsonResponse
     {
         $atS = $request->moment()->unixS;
-        $props = new MeaningWords($readBook($request->workshop()), $speaker->voice(), $readWear($request->workshop(), $atS), $atS);
+        $props = new MeaningWords($readBook($request->workshop()), $translators->current(), $readWear($request->workshop(), $atS), $atS);
 
         return response()->json($props->of($chain->id, $request->reading()->input()));
     }

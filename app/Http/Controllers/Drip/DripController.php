@@ -14,7 +14,7 @@ use App\Http\Requests\Drip\TopUpRequest;
 use App\Logbook\ReadBook;
 use App\Models\Chain;
 use App\Support\CurrentWorkshop;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Inertia\Inertia;
@@ -23,16 +23,16 @@ use Inertia\Response;
 /** Drip top-ups: planned and guided, or done already. */
 final class DripController extends Controller
 {
-    public function create(Chain $chain, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    public function create(Chain $chain, CurrentWorkshop $current, ReadBook $readBook, Translators $translators): Response
     {
-        return Inertia::render('Drip/Plan', (new DripProps($readBook($current->workshop()), $speaker->voice()))->create($chain->id));
+        return Inertia::render('Drip/Plan', (new DripProps($readBook($current->workshop()), $translators->current()))->create($chain->id));
     }
 
     public function plan(DripRequest $request, PlanDrip $planDrip, ReadBook $readBook): JsonResponse
     {
         $draft = $planDrip($request->workshop(), $request->wanted(), $request->wish(), $request->bottle());
 
-        return response()->json((new DripProps($readBook($request->workshop()), $request->voice()))->plan($draft));
+        return response()->json((new DripProps($readBook($request->workshop()), $request->translator()))->plan($draft));
     }
 
     public function store(DripRequest $request, StartDrip $startDrip): RedirectResponse

@@ -10,7 +10,7 @@ use App\Http\Requests\Plan\WhatIfRequest;
 use App\Logbook\ReadBook;
 use App\Plan\ReadYears;
 use App\Support\CurrentWorkshop;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Dripel\Core\Input\InvalidInput;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
@@ -20,14 +20,14 @@ use Inertia\Response;
 /** Which interval, how many chains, which school: laid side by side over the years. */
 final class WhatIfController extends Controller
 {
-    public function index(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    public function index(CurrentWorkshop $current, ReadBook $readBook, Translators $translators): Response
     {
-        return Inertia::render('Plan/WhatIf', (new WhatIfProps($readBook($current->workshop()), $speaker->voice()))->page());
+        return Inertia::render('Plan/WhatIf', (new WhatIfProps($readBook($current->workshop()), $translators->current()))->page());
     }
 
-    public function compare(WhatIfRequest $request, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, ReadYears $readYears): JsonResponse
+    public function compare(WhatIfRequest $request, CurrentWorkshop $current, ReadBook $readBook, Translators $translators, ReadYears $readYears): JsonResponse
     {
-        $props = new WhatIfProps($readBook($current->workshop()), $speaker->voice());
+        $props = new WhatIfProps($readBook($current->workshop()), $translators->current());
         try {
             return response()->json($props->compare($readYears($current->workshop()), $request->policies(), $request->schools(), $request->integer('years'), $request->bikeIfNamed()?->id));
         } catch (InvalidInput $e) {

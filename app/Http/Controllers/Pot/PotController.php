@@ -35,9 +35,9 @@ final class PotController extends Controller
     public function fit(CalibrateRequest $request, Pot $pot, CalibratePot $calibratePot): JsonResponse
     {
         $found = $this->found($request, $pot, $calibratePot);
-        $q = $request->voice()->quantities;
+        $q = $request->translator()->quantities;
 
-        return response()->json(['text' => $found === null ? '' : $request->voice()->say('pot.fitted', [
+        return response()->json(['text' => $found === null ? '' : $request->translator()->say('pot.fitted', [
             'loss' => $q->number($found->lossWPerK, 2), 'efficiency' => $q->number(100 * $found->efficiency)."\u{a0}%", 'rms' => $q->number($found->rmsC, 1)."\u{a0}K",
         ])]);
     }
@@ -63,6 +63,6 @@ final class PotController extends Controller
         [$bath, $in, $heat] = $heatPot($request->workshop(), $pot, $request->string('power')->toString(), $request->celsius('start'), $request->celsius('target'));
         $by = $request->filled('by') ? $request->string('by')->toString() : null;
 
-        return response()->json((new PotWords($request->voice()))->heat($bath, $in, $heat, $by));
+        return response()->json((new PotWords($request->translator()))->heat($bath, $in, $heat, $by));
     }
 }

@@ -33,9 +33,9 @@ final class PotDayController extends Controller
 
     public function plan(PotDayRequest $request, PlanPotDay $planPotDay, PotDayProps $props): JsonResponse
     {
-        $wish = $request->wish();
+        $choices = $request->wish();
 
-        return response()->json($props->plan($request->workshop(), $planPotDay($request->workshop(), $wish), $wish->byS));
+        return response()->json($props->plan($request->workshop(), $planPotDay($request->workshop(), $choices), $choices->byS));
     }
 
     public function store(PotDayRequest $request, StartPotDay $startPotDay): RedirectResponse

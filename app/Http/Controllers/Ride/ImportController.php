@@ -13,7 +13,7 @@ use App\Http\Requests\Ride\RideColumnsRequest;
 use App\Models\RideImport;
 use App\Ride\ImportState;
 use App\Support\CurrentWorkshop;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Inertia\Inertia;
@@ -28,16 +28,16 @@ final class ImportController extends Controller
         return response()->json(TracksProps::imports($current->workshop()));
     }
 
-    public function columns(RideImport $import, CurrentWorkshop $current, Speaker $speaker): Response|RedirectResponse
+    public function columns(RideImport $import, CurrentWorkshop $current, Translators $translators): Response|RedirectResponse
     {
         return $import->state !== ImportState::Waiting
             ? redirect()->route('tracks')
-            : Inertia::render('Ride/Table', (new RideTableProps($speaker->voice()))->page($current->workshop(), $import));
+            : Inertia::render('Ride/Table', (new RideTableProps($translators->current()))->page($current->workshop(), $import));
     }
 
-    public function preview(RideColumnsRequest $request, RideImport $import, Speaker $speaker): JsonResponse
+    public function preview(RideColumnsRequest $request, RideImport $import, Translators $translators): JsonResponse
     {
-        return response()->json((new RideTableProps($speaker->voice()))->preview($import, $request->columns()));
+        return response()->json((new RideTableProps($translators->current()))->preview($import, $request->columns()));
     }
 
     public function read(RideColumnsRequest $request, RideImport $import, CurrentWorkshop $current, ReadTable $readTable): RedirectResponse

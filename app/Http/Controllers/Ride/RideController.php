@@ -11,7 +11,7 @@ use App\Actions\Ride\SetCondition;
 use App\Actions\Ride\SplitRide;
 use App\Exceptions\NotPossible;
 use App\Http\Controllers\Controller;
-use App\Http\Props\RoadProps;
+use App\Http\Props\RideProps;
 use App\Http\Requests\Ride\ConditionRequest;
 use App\Http\Requests\Ride\MoveRidesRequest;
 use App\Http\Requests\Ride\RideRequest;
@@ -21,7 +21,7 @@ use App\Logbook\WetChain;
 use App\Models\Ride;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -30,11 +30,11 @@ use Inertia\Response;
 
 final class RideController extends Controller
 {
-    public function index(Request $request, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, Find $find): Response
+    public function index(Request $request, CurrentWorkshop $current, ReadBook $readBook, Translators $translators, Find $find): Response
     {
         $bike = $find->bikeIfNamed($request->query('bike'));
 
-        return Inertia::render('Ride/Road', (new RoadProps($readBook($current->workshop()), $speaker->voice()))
+        return Inertia::render('Ride/Road', (new RideProps($readBook($current->workshop()), $translators->current()))
             ->all($current->workshop(), $bike?->id, max(1, $request->integer('page', 1))));
     }
 

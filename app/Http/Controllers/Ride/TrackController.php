@@ -19,7 +19,7 @@ use App\Logbook\WetChain;
 use App\Models\Track;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Ride\RideFileKind;
 use Illuminate\Http\JsonResponse;
@@ -50,9 +50,9 @@ final class TrackController extends Controller
         return response()->json(['id' => $taken->id]);
     }
 
-    public function index(CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker): Response
+    public function index(CurrentWorkshop $current, ReadBook $readBook, Translators $translators): Response
     {
-        return Inertia::render('Ride/Tracks', (new TracksProps($readBook($current->workshop()), $speaker->voice()))->all($current->workshop()));
+        return Inertia::render('Ride/Tracks', (new TracksProps($readBook($current->workshop()), $translators->current()))->all($current->workshop()));
     }
 
     public function takeIn(TakeInRequest $request, TakeInRides $takeIn): RedirectResponse
@@ -67,11 +67,11 @@ final class TrackController extends Controller
         return redirect()->route('road');
     }
 
-    public function show(Request $request, Track $track, CurrentWorkshop $current, ReadBook $readBook, Speaker $speaker, Find $find): Response
+    public function show(Request $request, Track $track, CurrentWorkshop $current, ReadBook $readBook, Translators $translators, Find $find): Response
     {
         $bike = $find->bikeIfNamed($request->query('bike'));
 
-        return Inertia::render('Ride/Track', (new TrackProps($readBook($current->workshop()), $speaker->voice()))
+        return Inertia::render('Ride/Track', (new TrackProps($readBook($current->workshop()), $translators->current()))
             ->of($track, $bike?->id, Condition::tryFrom($request->string('condition')->toString()) ?? Condition::Dry));
     }
 

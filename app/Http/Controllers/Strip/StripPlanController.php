@@ -27,9 +27,9 @@ final class StripPlanController extends Controller
 
     public function plan(StripRequest $request, PlanStrip $planStrip, StripProps $props): JsonResponse
     {
-        $wish = $request->wish();
+        $choices = $request->wish();
 
-        return response()->json($props->plan($request->workshop(), $wish, $planStrip($request->workshop(), $wish)));
+        return response()->json($props->plan($request->workshop(), $choices, $planStrip($request->workshop(), $choices)));
     }
 
     public function store(StripRequest $request, StartStrip $startStrip): RedirectResponse

@@ -16,7 +16,7 @@ use App\Logbook\ReadBook;
 use App\Models\Bike;
 use App\Models\Instrument;
 use App\Support\CurrentWorkshop;
-use App\Text\Speaker;
+use App\Text\Translators;
 use App\Wear\ReadWear;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\RedirectResponse;
@@ -26,9 +26,9 @@ use Inertia\Response;
 /** Measuring: the wear of every bike, the instruments, what is expected of a chain, and the advice on intervals. */
 final class GaugeController extends Controller
 {
-    public function index(CurrentWorkshop $current, ReadBook $readBook, ReadWear $readWear, Speaker $speaker): Response
+    public function index(CurrentWorkshop $current, ReadBook $readBook, ReadWear $readWear, Translators $translators): Response
     {
-        return Inertia::render('Wear/Gauge', (new GaugeProps($readBook($current->workshop()), $speaker->voice(), $readWear($current->workshop())))->all($current->workshop()));
+        return Inertia::render('Wear/Gauge', (new GaugeProps($readBook($current->workshop()), $translators->current(), $readWear($current->workshop())))->all($current->workshop()));
     }
 
     public function storeInstrument(InstrumentRequest $request, KeepInstrument $keep): RedirectResponse

@@ -78,7 +78,7 @@ final class ArriveRequest extends ActionRequest
             SettingKey::BikeKind->value => $this->string('kind')->toString(),
             SettingKey::BikeSpeeds->value => $this->integer('speeds'),
             SettingKey::IntervalKm->value => round($this->km('interval'), 3),
-            SettingKey::LimitSchool->value => $this->voice()->settings->usualLimitSchool()->value,
+            SettingKey::LimitSchool->value => $this->translator()->settings->usualLimitSchool()->value,
         ], $parts);
     }
 
@@ -89,15 +89,15 @@ final class ArriveRequest extends ActionRequest
         $moments = app(Moments::class);
         $now = $moments->now();
 
-        return LocalDay::of($now->unixS, $this->voice()->zone())->date === $date
+        return LocalDay::of($now->unixS, $this->translator()->zone())->date === $date
             ? $now
-            : $moments->notAhead(LocalDay::named($date, $this->voice()->zone())->startS(), 'date');
+            : $moments->notAhead(LocalDay::named($date, $this->translator()->zone())->startS(), 'date');
     }
 
     /** @param array<string, mixed> $chain */
     private function arriving(array $chain): ArrivingPart
     {
-        $units = Units::of($this->voice()->settings);
+        $units = Units::of($this->translator()->settings);
         $number = fn(string $key): ?float => is_numeric($chain[$key] ?? null) ? (float) $chain[$key] : null;
         $whole = fn(string $key): ?int => is_numeric($chain[$key] ?? null) ? (int) $chain[$key] : null;
         $km = fn(string $key): ?float => $number($key) === null ? null : $units->toKm($number($key));

@@ -29,8 +29,8 @@ final class OpeningRequest extends ActionRequest
     /** Null: the day stays. */
     public function asOf(Opening $seen): ?Moment
     {
-        $shown = $this->voice()->quantities->date($seen->at, 'yyyy-MM-dd');
-        $shownTime = $this->voice()->quantities->date($seen->at, 'HH:mm');
+        $shown = $this->translator()->quantities->date($seen->at, 'yyyy-MM-dd');
+        $shownTime = $this->translator()->quantities->date($seen->at, 'HH:mm');
 
         return ! $this->filled('date') || $this->string('date')->toString() === $shown && (! $this->filled('time') || $this->string('time')->toString() === $shownTime) ? null : $this->moment();
     }

@@ -18,6 +18,6 @@ final class PartsTableRequest extends ActionRequest
 
     public function table(): PartsTable
     {
-        return PartsTable::read($this->string('text')->toString(), Units::of($this->voice()->settings));
+        return PartsTable::read($this->string('text')->toString(), Units::of($this->translator()->settings));
     }
 }

@@ -49,7 +49,7 @@ final class BikeRequest extends ActionRequest
             SettingKey::BikeName->value => trim($this->string('name')->toString()),
             SettingKey::BikeKind->value => $this->string('kind')->toString(),
             SettingKey::BikeSpeeds->value => $this->integer('speeds'),
-            SettingKey::IntervalKm->value => round(Units::of($this->voice()->settings)->toKm($this->float('interval')), 3),
+            SettingKey::IntervalKm->value => round(Units::of($this->translator()->settings)->toKm($this->float('interval')), 3),
             SettingKey::IntervalHours->value => $this->filled('interval_hours') ? $this->float('interval_hours') : null,
             SettingKey::LimitSchool->value => $this->string('limit_school')->toString(),
         ] + ($this->has('by_ear') ? [SettingKey::ByEar->value => (int) $this->boolean('by_ear')] : [])
@@ -62,7 +62,7 @@ final class BikeRequest extends ActionRequest
     /** @return array<string, list<float>|null> what it is ridden by weekday, in km */
     private function weeks(): array
     {
-        $units = Units::of($this->voice()->settings);
+        $units = Units::of($this->translator()->settings);
         $weeks = [];
         foreach (['week_summer' => SettingKey::WeekSummer, 'week_winter' => SettingKey::WeekWinter] as $field => $key) {
             if ($this->has($field)) {

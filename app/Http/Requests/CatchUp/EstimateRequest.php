@@ -36,7 +36,7 @@ final class EstimateRequest extends ActionRequest
     /** Refused with NotPossible at `from` or `to` if the days cannot be, at `odometer` if it went backwards. */
     public function estimate(Bike $bike, Book $book): Estimate
     {
-        $zone = $this->voice()->zone();
+        $zone = $this->translator()->zone();
         $now = app(Moments::class)->now();
         $condition = Condition::from($this->string('condition')->toString());
         $today = LocalDay::of($now->unixS, $zone)->date;
@@ -50,7 +50,7 @@ final class EstimateRequest extends ActionRequest
             }
             $km = $showsKm - (float) $last->odometerKm;
             $km >= 0 || throw new NotPossible('odometer', 'odometer_back', [
-                'day' => $this->voice()->quantities->day($last->moment->unixS), 'km' => $this->voice()->quantities->distance((float) $last->odometerKm),
+                'day' => $this->translator()->quantities->day($last->moment->unixS), 'km' => $this->translator()->quantities->distance((float) $last->odometerKm),
             ]);
 
             return new Estimate(0, $made($now->unixS), $bike->id, $last->moment->unixS, LocalDay::of($last->moment->unixS, $zone)->date, $today, $km, $condition, $showsKm);

@@ -66,7 +66,7 @@ final class ChainRequest extends ActionRequest
     /** @return array<string, string|int|float|null> by SettingKey; null: not known */
     public function facts(): array
     {
-        $quantities = $this->voice()->quantities;
+        $quantities = $this->translator()->quantities;
         $text = fn(string $field): ?string => $this->filled($field) ? $this->string($field)->trim()->toString() : null;
 
         return [

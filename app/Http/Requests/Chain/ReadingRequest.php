@@ -23,6 +23,6 @@ final class ReadingRequest extends ActionRequest
 
     public function reading(): ReadingFields
     {
-        return new ReadingFields((array) $this->validated(), $this->find(), $this->voice()->settings);
+        return new ReadingFields((array) $this->validated(), $this->find(), $this->translator()->settings);
     }
 }

@@ -17,7 +17,7 @@ final class HourRequest extends ActionRequest
     /** Null: nothing. */
     public function hourMinor(): ?int
     {
-        $minor = $this->filled('hour') ? $this->voice()->quantities->toMinor($this->float('hour')) : 0;
+        $minor = $this->filled('hour') ? $this->translator()->quantities->toMinor($this->float('hour')) : 0;
 
         return $minor > 0 ? $minor : null;
     }

@@ -27,6 +27,6 @@ final class PlainDripRequest extends ActionRequest
     /** Null: the house rule again. */
     public function kmOrHouse(string $field): ?float
     {
-        return $this->filled($field) ? Units::of($this->voice()->settings)->toKm($this->float($field)) : null;
+        return $this->filled($field) ? Units::of($this->translator()->settings)->toKm($this->float($field)) : null;
     }
 }

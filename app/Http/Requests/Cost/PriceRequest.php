@@ -25,7 +25,7 @@ final class PriceRequest extends ActionRequest
 
     public function amountMinor(): int
     {
-        return $this->voice()->quantities->toMinor($this->float('amount'));
+        return $this->translator()->quantities->toMinor($this->float('amount'));
     }
 
     /** A price holds from the beginning of its day. */
@@ -33,6 +33,6 @@ final class PriceRequest extends ActionRequest
     {
         $this->moment();
 
-        return new Moment(LocalDay::named($this->string('date')->toString(), $this->voice()->zone())->startS());
+        return new Moment(LocalDay::named($this->string('date')->toString(), $this->translator()->zone())->startS());
     }
 }

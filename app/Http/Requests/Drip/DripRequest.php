@@ -7,8 +7,8 @@ namespace App\Http\Requests\Drip;
 use App\Http\Requests\ActionRequest;
 use App\Models\Bottle;
 use App\Models\Chain;
+use Dripel\Core\Drip\DripChoices;
 use Dripel\Core\Drip\DripPlace;
-use Dripel\Core\Drip\DripWish;
 use Dripel\Core\Drip\ExcessSchool;
 use Illuminate\Validation\Rule;
 
@@ -24,7 +24,7 @@ final class DripRequest extends ActionRequest
             'washed' => ['boolean'],
             'warmed' => ['boolean'],
             'brushed_in' => ['boolean'],
-            'coats' => ['required', 'integer', 'between:1,'.DripWish::MOST_COATS],
+            'coats' => ['required', 'integer', 'between:1,'.DripChoices::MOST_COATS],
             'excess' => ['required', Rule::enum(ExcessSchool::class)],
         ];
     }
@@ -45,9 +45,9 @@ final class DripRequest extends ActionRequest
         return $this->find()->bottleIfNamed($this->input('bottle_id'));
     }
 
-    public function wish(): DripWish
+    public function wish(): DripChoices
     {
-        return new DripWish(
+        return new DripChoices(
             DripPlace::from($this->string('place')->toString()),
             $this->boolean('washed'),
             $this->boolean('warmed'),

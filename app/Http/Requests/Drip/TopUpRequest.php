@@ -7,9 +7,9 @@ namespace App\Http\Requests\Drip;
 use App\Actions\Drip\DripFacts;
 use App\Http\Requests\ActionRequest;
 use App\Models\Chain;
+use Dripel\Core\Drip\DripChoices;
 use Dripel\Core\Drip\DripDose;
 use Dripel\Core\Drip\DripDoseInput;
-use Dripel\Core\Drip\DripWish;
 use Dripel\Core\Logbook\SettingKey;
 
 /** A top-up that is done: what it is good for, and perhaps from which bottle. */
@@ -20,7 +20,7 @@ final class TopUpRequest extends ActionRequest
         return [
             'distance' => ['required', 'numeric', 'gt:0', 'lte:2000'],
             'bottle_id' => ['nullable', 'integer'],
-            'coats' => ['nullable', 'integer', 'between:1,'.DripWish::MOST_COATS],
+            'coats' => ['nullable', 'integer', 'between:1,'.DripChoices::MOST_COATS],
             ...self::dayAndTime(),
         ];
     }
@@ -34,7 +34,7 @@ final class TopUpRequest extends ActionRequest
     public function facts(Chain $chain): DripFacts
     {
         $bottle = $this->find()->bottleIfNamed($this->input('bottle_id'));
-        $pitches = $this->voice()->settings->whole(SettingKey::ChainPitches, $chain->id) ?: DripDoseInput::USUAL_PITCHES;
+        $pitches = $this->translator()->settings->whole(SettingKey::ChainPitches, $chain->id) ?: DripDoseInput::USUAL_PITCHES;
         $dose = (new DripDose)(new DripDoseInput($pitches, 1.0, $this->filled('coats') ? $this->integer('coats') : 1, DripDoseInput::ML_PER_DROP, null, 0.0));
 
         return new DripFacts($this->km(), $bottle === null ? null : $dose->ml, $bottle);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Guided;
 
 use App\Actions\Guided\Tap;
-use App\Text\Speaker;
+use App\Text\Translators;
 use Dripel\Core\Guided\JobEventKind;
 use Dripel\Core\PotDay\WaxedSo;
 use Illuminate\Foundation\Http\FormRequest;
@@ -55,7 +55,7 @@ final class TapsRequest extends FormRequest
      */
     private static function about(array $about): array
     {
-        $units = app(Speaker::class)->voice()->quantities->units;
+        $units = app(Translators::class)->current()->quantities->units;
         $made = [];
         foreach ($about as $key => $value) {
             $made[$key] = match ($key) {

@@ -22,7 +22,7 @@ final class LinkRequest extends ActionRequest
 
     public function priceMinor(): ?int
     {
-        return $this->filled('price') ? $this->voice()->quantities->toMinor($this->float('price')) : null;
+        return $this->filled('price') ? $this->translator()->quantities->toMinor($this->float('price')) : null;
     }
 
     public function wholeIfNamed(string $field): ?int

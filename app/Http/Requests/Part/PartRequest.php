@@ -26,6 +26,6 @@ final class PartRequest extends ActionRequest
 
     public function priceMinor(): ?int
     {
-        return $this->filled('price') ? $this->voice()->quantities->toMinor($this->float('price')) : null;
+        return $this->filled('price') ? $this->translator()->quantities->toMinor($this->float('price')) : null;
     }
 }

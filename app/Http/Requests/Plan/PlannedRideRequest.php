@@ -28,7 +28,7 @@ final class PlannedRideRequest extends ActionRequest
 
     public function plannedKm(): float
     {
-        return $this->boolean('holiday') ? 0.0 : Units::of($this->voice()->settings)->toKm($this->float('distance'));
+        return $this->boolean('holiday') ? 0.0 : Units::of($this->translator()->settings)->toKm($this->float('distance'));
     }
 
     public function condition(): ?Condition

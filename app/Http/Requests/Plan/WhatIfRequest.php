@@ -33,7 +33,7 @@ final class WhatIfRequest extends ActionRequest
     /** @return list<SimulatedPolicy> */
     public function policies(): array
     {
-        $units = Units::of($this->voice()->settings);
+        $units = Units::of($this->translator()->settings);
 
         return array_map(fn(array $one) => new SimulatedPolicy(
             $units->toKm((float) $one['interval']),

@@ -26,7 +26,7 @@ final class BathRequest extends ActionRequest
 
     public function event(): BathEvent
     {
-        $units = $this->voice()->quantities->units;
+        $units = $this->translator()->quantities->units;
         $atS = $this->moment()->unixS;
         $waxG = $units->toGrams($this->float('wax'));
 

@@ -31,7 +31,7 @@ final class CalibrateRequest extends ActionRequest
 
     public function roomC(): float
     {
-        return $this->voice()->quantities->units->toCelsius($this->float('room'));
+        return $this->translator()->quantities->units->toCelsius($this->float('room'));
     }
 
     /** @return list<ObservedTemp> "minutes temperature", one a line; refused with NotPossible at `readings` for a line that is something else */
@@ -40,7 +40,7 @@ final class CalibrateRequest extends ActionRequest
         $observed = [];
         foreach (preg_split('/[\r\n;]+/', trim($this->string('readings')->toString())) ?: [] as $line) {
             preg_match('/^\s*(\d+(?:[.,]\d+)?)\s+(-?\d+(?:[.,]\d+)?)\s*$/', $line, $found) === 1 || throw new NotPossible('readings', 'heat_up_line', ['line' => mb_substr($line, 0, 40)]);
-            $observed[] = new ObservedTemp((float) str_replace(',', '.', $found[1]), $this->voice()->quantities->units->toCelsius((float) str_replace(',', '.', $found[2])));
+            $observed[] = new ObservedTemp((float) str_replace(',', '.', $found[1]), $this->translator()->quantities->units->toCelsius((float) str_replace(',', '.', $found[2])));
         }
 
         return $observed;

@@ -36,7 +36,7 @@ final class DipRequest extends ActionRequest
 
     public function terms(): DipTerms
     {
-        $units = $this->voice()->quantities->units;
+        $units = $this->translator()->quantities->units;
         $pickups = array_filter($this->array('pickups'), is_numeric(...));
 
         return new DipTerms(

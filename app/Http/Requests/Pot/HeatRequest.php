@@ -21,6 +21,6 @@ final class HeatRequest extends ActionRequest
 
     public function celsius(string $field): float
     {
-        return $this->voice()->quantities->units->toCelsius($this->float($field));
+        return $this->translator()->quantities->units->toCelsius($this->float($field));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\PotDay;
 
-use App\Actions\PotDay\PotDayWish;
+use App\Actions\PotDay\PotDayChoices;
 use App\Http\Requests\ActionRequest;
 use DateTimeImmutable;
 use Dripel\Core\Plan\LocalDay;
@@ -52,12 +52,12 @@ final class PotDayRequest extends ActionRequest
         $this->filled('pot_id') && $this->find()->pot($this->input('pot_id'));
     }
 
-    public function wish(): PotDayWish
+    public function wish(): PotDayChoices
     {
-        $units = $this->voice()->quantities->units;
+        $units = $this->translator()->quantities->units;
         $celsius = fn(string $field): ?float => $this->filled($field) ? $units->toCelsius($this->float($field)) : null;
 
-        return new PotDayWish(
+        return new PotDayChoices(
             $this->integer('pot_id'),
             array_map(fn(mixed $id) => $this->find()->chain($id)->id, array_values($this->array('chains'))),
             PowerProgram::from($this->string('program')->toString()),
@@ -82,13 +82,13 @@ final class PotDayRequest extends ActionRequest
         if (! $this->filled('by')) {
             return null;
         }
-        $voice = $this->voice();
-        $today = LocalDay::of($voice->nowS, $voice->zone());
-        $at = fn(string $date): int => (new DateTimeImmutable("{$date} {$this->string('by')}", $voice->zone()))->getTimestamp();
+        $translator = $this->translator();
+        $today = LocalDay::of($translator->nowS, $translator->zone());
+        $at = fn(string $date): int => (new DateTimeImmutable("{$date} {$this->string('by')}", $translator->zone()))->getTimestamp();
         if ($this->filled('by_date')) {
             return $at($this->string('by_date')->toString());
         }
 
-        return $at($today->date) > $voice->nowS ? $at($today->date) : $at($today->plus(1)->date);
+        return $at($today->date) > $translator->nowS ? $at($today->date) : $at($today->plus(1)->date);
     }
 }

@@ -27,13 +27,13 @@ final class RecordRequest extends ActionRequest
     /** @return array<int, array{at: int, soak_s: int|null, temp_c: float|null, pickup_g: float|null, rinsed: bool}> by dip */
     public function dips(): array
     {
-        $units = $this->voice()->quantities->units;
+        $units = $this->translator()->quantities->units;
         $number = fn(mixed $value): ?float => is_numeric($value) ? (float) $value : null;
         $dips = [];
         foreach ($this->array('dips') as $dip) {
             [$soak, $temp, $pickup] = [$number($dip['soak'] ?? null), $number($dip['temp'] ?? null), $number($dip['pickup'] ?? null)];
             $dips[(int) $dip['id']] = [
-                'at' => app(Moments::class)->local((string) $dip['date'], (string) $dip['time'], $this->voice()->zone())->unixS,
+                'at' => app(Moments::class)->local((string) $dip['date'], (string) $dip['time'], $this->translator()->zone())->unixS,
                 'soak_s' => $soak === null ? null : (int) round(60 * $soak),
                 'temp_c' => $temp === null ? null : $units->toCelsius($temp),
                 'pickup_g' => $pickup === null ? null : $units->toGrams($pickup),

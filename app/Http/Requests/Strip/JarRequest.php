@@ -47,7 +47,7 @@ final class JarRequest extends ActionRequest
 
     public static function entry(ActionRequest $request, JarAct $act): JarEntry
     {
-        $units = $request->voice()->quantities->units;
+        $units = $request->translator()->quantities->units;
         $celsius = fn(string $field): ?float => $request->filled($field) ? $units->toCelsius($request->float($field)) : null;
 
         return new JarEntry(

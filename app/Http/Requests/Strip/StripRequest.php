@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Strip;
 
-use App\Actions\Strip\StripWish;
+use App\Actions\Strip\StripChoices;
 use App\Http\Requests\ActionRequest;
 use App\Models\Chain;
 use Dripel\Core\Strip\Solvent;
@@ -40,15 +40,15 @@ final class StripRequest extends ActionRequest
         }
     }
 
-    public function wish(): StripWish
+    public function wish(): StripChoices
     {
         $id = fn(mixed $id): ?int => is_numeric($id) ? (int) $id : null;
         $split = $this->filled('split') ? Solvent::from($this->string('split')->toString()) : null;
 
-        return new StripWish(
+        return new StripChoices(
             array_map(fn(mixed $chain): Chain => $this->find()->chain($chain), array_values($this->array('chains'))),
             $this->string('protocol')->toString(),
-            $this->filled('start') ? $this->voice()->quantities->units->toGrams($this->float('start')) : null,
+            $this->filled('start') ? $this->translator()->quantities->units->toGrams($this->float('start')) : null,
             $this->filled('sources') ? array_map(fn(array $source) => ['jar' => $id($source['jar'] ?? null), 'into' => $id($source['into'] ?? null)], array_values($this->array('sources'))) : null,
             $this->boolean('without_petrol'),
             $split,

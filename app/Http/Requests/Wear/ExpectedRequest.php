@@ -30,7 +30,7 @@ final class ExpectedRequest extends ActionRequest
      */
     public function curve(): ?LifeCurve
     {
-        $units = Units::of($this->voice()->settings);
+        $units = Units::of($this->translator()->settings);
 
         return $this->boolean('house') ? null : new LifeCurve(array_map(
             fn(array $point) => new LifePoint($units->toKm((float) $point['interval']), $units->toKm((float) $point['life'])),

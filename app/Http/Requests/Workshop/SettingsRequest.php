@@ -65,7 +65,7 @@ final class SettingsRequest extends ActionRequest
             // In the unit that it was shown in: another one is only another way to show it.
             SettingKey::UsualIntervalKm->value => round($this->km('interval'), 3),
             SettingKey::UsualLimitSchool->value => $this->string('limit_school')->toString(),
-            SettingKey::ReadySchool->value => $this->string('ready_school', $this->voice()->settings->readySchool()->value)->toString(),
+            SettingKey::ReadySchool->value => $this->string('ready_school', $this->translator()->settings->readySchool()->value)->toString(),
             ...($this->has('topups_most') ? [SettingKey::TopUpsMost->value => $this->integer('topups_most')] : []),
             ...($this->has('drip_dry_hours') ? [SettingKey::DripDryHours->value => $this->float('drip_dry_hours')] : []),
             ...($this->has('excess_school') ? [SettingKey::ExcessSchool->value => $this->string('excess_school')->toString()] : []),

@@ -76,7 +76,7 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
           <p class="caution">{{ t('books.waste') }}</p>
           <details v-if="jars.length">
             <summary>{{ t('strip_plan.why') }}</summary>
-            <p class="small">{{ t('books.reckoned') }}</p>
+            <p class="small">{{ t('books.worked_out') }}</p>
           </details>
         </section>
         <div class="side">
@@ -96,7 +96,7 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
               @remove="remove('bath_entries', $event)" />
             <details v-if="pots.length">
               <summary>{{ t('strip_plan.why') }}</summary>
-              <p class="small">{{ t('pot_form.reckoned') }}</p>
+              <p class="small">{{ t('pot_form.worked_out') }}</p>
             </details>
           </section>
           <BottleShelf :bottles="bottles" :currency="units.currency" :today="forms.date" :may-write="here.mayWrite" />

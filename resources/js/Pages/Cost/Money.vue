@@ -140,7 +140,7 @@ function wordY(own: Point[], other: Point[], upper: boolean): number {
       </div>
       <details>
         <summary>{{ t('strip_plan.why') }}</summary>
-        <p class="small">{{ t('money.reckoned') }}</p>
+        <p class="small">{{ t('money.worked_out') }}</p>
       </details>
     </div>
   </AppShell>

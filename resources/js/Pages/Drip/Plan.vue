@@ -76,7 +76,7 @@ const coats = ['1', '2', '3'].map((value) => ({ value, title: value }))
           </section>
           <details>
             <summary>{{ t('strip_plan.why') }}</summary>
-            <p class="small">{{ t('drip.reckoned') }}</p>
+            <p class="small">{{ t('drip.worked_out') }}</p>
           </details>
         </div>
       </form>

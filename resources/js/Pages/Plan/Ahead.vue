@@ -11,10 +11,10 @@ import { useHere } from '@/composables/useHere'
 import { ask } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { AheadPage, PlanView } from '@/types/server'
+import type { PlanPage, PlanView } from '@/types/server'
 
 /** The coming weeks: when to heat the pot, what breaks when a day is moved, and what mends it. */
-const props = defineProps<AheadPage>()
+const props = defineProps<PlanPage>()
 const here = useHere()
 // What is being tried by hand; null: the plan as it holds.
 const tried = ref<PlanView | null>(null)
@@ -186,7 +186,7 @@ const unfollow = () => write('post', '/ahead/unfollow')
           <CalendarPanel :address="calendar" :may-write="here.mayWrite" />
           <details>
             <summary>{{ t('strip_plan.why') }}</summary>
-            <p class="small">{{ t('ahead.reckoned') }}</p>
+            <p class="small">{{ t('ahead.worked_out') }}</p>
           </details>
         </section>
         <PlanTerms v-if="here.mayWrite" :terms="terms" :weekdays="weekdays" />

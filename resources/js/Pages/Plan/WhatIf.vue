@@ -194,7 +194,7 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
       </div>
       <details>
         <summary>{{ t('strip_plan.why') }}</summary>
-        <p class="small">{{ t('what_if.reckoned') }}</p>
+        <p class="small">{{ t('what_if.worked_out') }}</p>
       </details>
     </div>
   </AppShell>

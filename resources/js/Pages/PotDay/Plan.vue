@@ -262,7 +262,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
           </details>
           <details>
             <summary>{{ t('pot_day.why') }}</summary>
-            <p class="small">{{ t('pot_day.reckoned') }}</p>
+            <p class="small">{{ t('pot_day.worked_out') }}</p>
           </details>
         </div>
       </form>

@@ -14,9 +14,9 @@ import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { RideView, RoadPage } from '@/types/server'
+import type { RideView, RidePage } from '@/types/server'
 
-const props = defineProps<RoadPage>()
+const props = defineProps<RidePage>()
 const here = useHere()
 const open = ref(false)
 const editing = ref<RideView | null>(null)

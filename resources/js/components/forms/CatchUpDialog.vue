@@ -74,7 +74,7 @@ const save = () =>
       :error-messages="errors.odometer"
       name="odometer" />
     <TapChoice v-model="form.condition" :legend="t('ride.condition')" :options="forms.conditions" test="condition" even />
-    <p v-if="preview" class="reckoned" role="status" data-test="reckoned">{{ preview.text }}</p>
+    <p v-if="preview" class="worked-out" role="status" data-test="worked-out">{{ preview.text }}</p>
     <p class="muted small">{{ t('catch_up.hint') }}</p>
   </ActionDialog>
 </template>
@@ -83,7 +83,7 @@ const save = () =>
 p {
   margin: 0;
 }
-.reckoned {
+.worked-out {
   font-weight: 620;
 }
 </style>

@@ -14,14 +14,14 @@ use Dripel\Core\Plan\RidingPlan;
 use Dripel\Core\Plan\WorkshopPlan;
 
 /** The weeks ahead in sentences. */
-final readonly class AheadWords
+final readonly class PlanWords
 {
-    public function __construct(private Voice $voice, private WorkshopPlan $plan) {}
+    public function __construct(private Translator $translator, private WorkshopPlan $plan) {}
 
     /** "Sat 5 Dec" */
     public function day(string $date): string
     {
-        return $this->voice->quantities->date((int) strtotime("{$date} 12:00 UTC"), 'EEE d MMM');
+        return $this->translator->quantities->date((int) strtotime("{$date} 12:00 UTC"), 'EEE d MMM');
     }
 
     public function dayOf(int $day): string
@@ -31,7 +31,7 @@ final readonly class AheadWords
 
     public function minutes(float $minutes): string
     {
-        return $this->voice->quantities->hours($minutes / 60.0);
+        return $this->translator->quantities->hours($minutes / 60.0);
     }
 
     public function headline(PotDaysResult $result): string
@@ -39,9 +39,9 @@ final readonly class AheadWords
         $end = ['day' => $this->dayOf($this->plan->terms->days - 1)];
 
         return match (true) {
-            $this->plan->bikes === [] && $this->plan->dripBikes === [] => $this->voice->say('ahead.head.nothing'),
-            $result->blocked !== null => $this->voice->say($this->plan->best->feasible ? 'ahead.head.broken' : 'ahead.head.blocked', ['day' => $this->dayOf($result->blocked->day)]),
-            $result->potDays === [] => $this->voice->say('ahead.head.none', $end),
+            $this->plan->bikes === [] && $this->plan->dripBikes === [] => $this->translator->say('ahead.head.nothing'),
+            $result->blocked !== null => $this->translator->say($this->plan->best->feasible ? 'ahead.head.broken' : 'ahead.head.blocked', ['day' => $this->dayOf($result->blocked->day)]),
+            $result->potDays === [] => $this->translator->say('ahead.head.none', $end),
             default => ucfirst(trans_choice('ahead.head.days', count($result->potDays), $end)),
         };
     }
@@ -53,17 +53,17 @@ final readonly class AheadWords
         }
         $pots = array_map(fn(PlannedPotDay $one) => $this->day($this->plan->potOn($one->day)), $result->potDays);
 
-        return $this->voice->say('ahead.about', [
-            'pots' => $pots === [] ? '' : $this->voice->names->list($pots).', ', 'time' => $this->minutes($result->totalMinutes).$this->worth($result->totalMinutes), 'drips' => trans_choice('ahead.drips', count($result->topUps)),
-        ]).(($more = $this->plan->terms->minutesTooMany($result->totalMinutes)) > 0.5 ? $this->voice->say('ahead.too_much', ['more' => $this->minutes($more), 'hours' => $this->minutes(60.0 * (float) $this->plan->terms->hoursWeekly)]) : '');
+        return $this->translator->say('ahead.about', [
+            'pots' => $pots === [] ? '' : $this->translator->names->list($pots).', ', 'time' => $this->minutes($result->totalMinutes).$this->worth($result->totalMinutes), 'drips' => trans_choice('ahead.drips', count($result->topUps)),
+        ]).(($more = $this->plan->terms->minutesTooMany($result->totalMinutes)) > 0.5 ? $this->translator->say('ahead.too_much', ['more' => $this->minutes($more), 'hours' => $this->minutes(60.0 * (float) $this->plan->terms->hoursWeekly)]) : '');
     }
 
     /** What so much time is worth, where an hour has a price. */
     private function worth(float $minutes): string
     {
-        $hourMinor = $this->voice->settings->hourMinor();
+        $hourMinor = $this->translator->settings->hourMinor();
 
-        return $hourMinor > 0.0 ? $this->voice->say('ahead.worth', ['money' => $this->voice->quantities->money($minutes / 60.0 * $hourMinor)]) : '';
+        return $hourMinor > 0.0 ? $this->translator->say('ahead.worth', ['money' => $this->translator->quantities->money($minutes / 60.0 * $hourMinor)]) : '';
     }
 
     public function potMinutes(PlannedPotDay $pot): float
@@ -73,14 +73,14 @@ final readonly class AheadWords
 
     public function pot(PlannedPotDay $pot): string
     {
-        return $this->voice->say($pot->dips === [] ? 'ahead.pot_none' : 'ahead.pot', [
+        return $this->translator->say($pot->dips === [] ? 'ahead.pot_none' : 'ahead.pot', [
             'day' => $this->day($this->plan->potOn($pot->day)), 'chains' => $this->chains($pot), 'time' => $this->minutes($this->potMinutes($pot)),
         ]);
     }
 
     public function chains(PlannedPotDay $pot): string
     {
-        return $this->voice->names->chains(array_map(intval(...), $pot->dips));
+        return $this->translator->names->chains(array_map(intval(...), $pot->dips));
     }
 
     /**
@@ -90,8 +90,8 @@ final readonly class AheadWords
      */
     public function laneDay(LaneDay $day, RidingPlan $riding, array $measure = []): string
     {
-        $q = $this->voice->quantities;
-        $names = $this->voice->names;
+        $q = $this->translator->quantities;
+        $names = $this->translator->names;
         $parameters = ['day' => $this->dayOf($day->day), 'km' => $q->distance($day->riddenKm), 'needs' => $q->distance($day->rideKm), 'chain' => $names->chain($day->chainId), 'left' => $q->distance($day->broken ? $day->beforeKm : $day->afterKm)];
 
         $kept = $riding->kept[$day->day] ?? null;
@@ -100,14 +100,14 @@ final readonly class AheadWords
         }
 
         return implode('; ', array_filter([
-            $this->voice->say('ahead.day.'.($kept !== null ? 'kept' : ($day->broken ? 'broken' : ($day->rideKm > 0.0 ? ($q->distance($day->rideKm) === $q->distance($day->riddenKm) ? 'ride' : 'ride_wax') : 'rest'))), $parameters),
+            $this->translator->say('ahead.day.'.($kept !== null ? 'kept' : ($day->broken ? 'broken' : ($day->rideKm > 0.0 ? ($q->distance($day->rideKm) === $q->distance($day->riddenKm) ? 'ride' : 'ride_wax') : 'rest'))), $parameters),
             $riding->names[$day->day] ?? '',
-            $day->dipped !== [] ? $this->voice->say('ahead.day.pot') : '',
-            $day->offId === null ? '' : $this->voice->say('ahead.day.swap', ['chain' => $names->chain($day->chainId), 'off' => $names->chain($day->offId)]),
-            $measure === [] ? '' : $this->voice->say('ahead.day.measure', ['chains' => $this->voice->names->list($measure)]),
-            $day->dripped === [] ? '' : $this->voice->say('ahead.day.drip', [
+            $day->dipped !== [] ? $this->translator->say('ahead.day.pot') : '',
+            $day->offId === null ? '' : $this->translator->say('ahead.day.swap', ['chain' => $names->chain($day->chainId), 'off' => $names->chain($day->offId)]),
+            $measure === [] ? '' : $this->translator->say('ahead.day.measure', ['chains' => $this->translator->names->list($measure)]),
+            $day->dripped === [] ? '' : $this->translator->say('ahead.day.drip', [
                 'chains' => implode(', ', array_map($names->chain(...), array_unique($day->dripped))),
-                'time' => $q->time(LocalDay::named($this->plan->date($day->day), $this->voice->zone())->plus(-1)->atHour(PlanHours::DRIP) + (int) round(3600 * $this->voice->settings->dripDryHours())),
+                'time' => $q->time(LocalDay::named($this->plan->date($day->day), $this->translator->zone())->plus(-1)->atHour(PlanHours::DRIP) + (int) round(3600 * $this->translator->settings->dripDryHours())),
             ]),
         ]));
     }
@@ -115,6 +115,6 @@ final readonly class AheadWords
     /** @param list<PlannedDrip> $drips */
     public function drips(array $drips): string
     {
-        return $this->voice->names->chains(array_values(array_unique(array_map(fn(PlannedDrip $one) => (int) $one->chain, $drips))));
+        return $this->translator->names->chains(array_values(array_unique(array_map(fn(PlannedDrip $one) => (int) $one->chain, $drips))));
     }
 }

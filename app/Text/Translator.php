@@ -13,7 +13,7 @@ use Dripel\Core\Plan\LocalDay;
 use IntlDateFormatter;
 
 /** How Dripel speaks in one workshop: its language, units, zone and names. */
-final readonly class Voice
+final readonly class Translator
 {
     public Names $names;
 

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Dripel\Core\Logbook;
 
 /** A chain was seen to with a cloth. It takes no wax away and puts none on. */
-final readonly class Care extends Event
+final readonly class WipeDown extends Event
 {
-    public function __construct(int $id, Moment $moment, public int $chainId, public CareKind $care)
+    public function __construct(int $id, Moment $moment, public int $chainId, public WipeDownKind $care)
     {
         parent::__construct($id, $moment);
     }
 
     public function kind(): EntryKind
     {
-        return EntryKind::Care;
+        return EntryKind::WipeDown;
     }
 
     public function component(Fittings $fittings): int

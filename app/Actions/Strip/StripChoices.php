@@ -8,7 +8,7 @@ use App\Models\Chain;
 use Dripel\Core\Strip\Solvent;
 
 /** What somebody wants to strip and how; what is left open is proposed. */
-final readonly class StripWish
+final readonly class StripChoices
 {
     /**
      * @param list<Chain> $chains

@@ -8,7 +8,7 @@ use Dripel\Core\Input\Check;
 use Dripel\Core\Input\InvalidInput;
 
 /** How somebody wants to drip a chain. */
-final readonly class DripWish
+final readonly class DripChoices
 {
     public const MOST_COATS = 3;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Models\Workshop;
-use App\Text\Voice;
+use App\Text\Translator;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Precision;
@@ -46,7 +46,7 @@ use Dripel\Core\Plan\LocalDay;
  *     total: string|null,
  *     bars: list<array{share: float, soaked: bool, estimated: bool, text: string}>,
  * }
- * @phpstan-type RoadPage array{
+ * @phpstan-type RidePage array{
  *     strip: list<StripDay>,
  *     rides: list<RideView>,
  *     page: int,
@@ -58,15 +58,15 @@ use Dripel\Core\Plan\LocalDay;
  *     forms: FormDefaults,
  * }
  */
-final readonly class RoadProps
+final readonly class RideProps
 {
     private const STRIP_DAYS = 28;
 
     private const PAGE = 40;
 
-    public function __construct(private Book $book, private Voice $voice) {}
+    public function __construct(private Book $book, private Translator $translator) {}
 
-    /** @return RoadPage */
+    /** @return RidePage */
     public function all(Workshop $workshop, ?int $bikeId, int $page): array
     {
         $rides = array_reverse($bikeId === null ? $this->book->rides : $this->book->ridesOf($bikeId));
@@ -80,14 +80,14 @@ final readonly class RoadProps
             'uploadMegabytes' => config()->integer('dripel.upload_megabytes'),
             'waiting' => TracksProps::waiting($workshop),
             'inbox' => TracksProps::inbox($workshop),
-            'forms' => (new FormProps($this->book, $this->voice))->all(),
+            'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }
 
     /** @return RideView */
     public function ride(Ride $ride): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
         $chainId = $this->book->chainOfRide($ride);
         $after = $chainId === null ? null : $this->book->chain($chainId, $ride->moment->unixS);
         $km = $q->units->fromKm($ride->km);
@@ -98,7 +98,7 @@ final readonly class RoadProps
             'date' => $q->date($ride->moment->unixS, 'yyyy-MM-dd'),
             'time' => $ride->moment->precision === Precision::Day ? null : $q->time($ride->moment->unixS),
             'bike' => $ride->bikeId,
-            'bikeName' => $ride->bikeId === null ? $this->voice->say('ui.road.no_bike') : $this->voice->names->bike($ride->bikeId),
+            'bikeName' => $ride->bikeId === null ? $this->translator->say('ui.road.no_bike') : $this->translator->names->bike($ride->bikeId),
             'estimated' => $ride->guess !== null,
             'guess' => $ride->guess === null ? null : ['values' => $this->estimate($ride->guess->estimateId), 'estimate' => $ride->guess->estimateId, 'commute' => $ride->guess->commuteId, 'date' => $ride->guess->date],
             'km' => $q->distance($ride->km, 1),
@@ -106,13 +106,13 @@ final readonly class RoadProps
             'hours' => $ride->hours === null ? null : $q->hours($ride->hours),
             'hoursText' => $ride->hours === null ? '' : sprintf('%d:%02d', intdiv((int) round(60 * $ride->hours), 60), (int) round(60 * $ride->hours) % 60),
             'condition' => $ride->condition->value,
-            'conditionName' => $this->voice->say("chain.condition.{$ride->condition->value}"),
+            'conditionName' => $this->translator->say("chain.condition.{$ride->condition->value}"),
             'soaked' => $ride->condition->soaks(),
-            'chain' => $chainId === null ? null : ['id' => $chainId, 'name' => $this->voice->names->fullChain($chainId)],
+            'chain' => $chainId === null ? null : ['id' => $chainId, 'name' => $this->translator->names->fullChain($chainId)],
             'left' => match (true) {
                 $after?->wax->life === null => null,
-                ! $after->wax->known => $this->voice->say('chain.timeline.unknown_left'),
-                default => $this->voice->say($after->leftKm() > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', ['left' => $q->left($after->leftKm())]),
+                ! $after->wax->known => $this->translator->say('chain.timeline.unknown_left'),
+                default => $this->translator->say($after->leftKm() > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', ['left' => $q->left($after->leftKm())]),
             },
         ];
     }
@@ -123,7 +123,7 @@ final readonly class RoadProps
         $estimate = $id === null ? null : $this->book->fillIn?->estimate($id);
 
         return $estimate === null || $estimate->odometerKm !== null ? null : [
-            'distance' => (string) round($this->voice->quantities->units->fromKm($estimate->km), 2), 'from' => $estimate->fromDate, 'to' => $estimate->toDate, 'condition' => $estimate->condition->value,
+            'distance' => (string) round($this->translator->quantities->units->fromKm($estimate->km), 2), 'from' => $estimate->fromDate, 'to' => $estimate->toDate, 'condition' => $estimate->condition->value,
         ];
     }
 
@@ -134,8 +134,8 @@ final readonly class RoadProps
      */
     private function strip(array $rides): array
     {
-        $q = $this->voice->quantities;
-        $today = LocalDay::of($this->voice->nowS, $this->voice->zone());
+        $q = $this->translator->quantities;
+        $today = LocalDay::of($this->translator->nowS, $this->translator->zone());
         $fromS = $today->plus(1 - self::STRIP_DAYS)->startS();
         $byDay = [];
         foreach ($rides as $ride) {
@@ -160,7 +160,7 @@ final readonly class RoadProps
                     'share' => $ride->km / $longest,
                     'soaked' => $ride->condition->soaks(),
                     'estimated' => $ride->guess !== null,
-                    'text' => ($ride->guess === null ? '' : $this->voice->say('ui.road.estimated').': ').$this->voice->names->bike($ride->bikeId).', '.$q->distance($ride->km).', '.$this->voice->say("chain.condition.{$ride->condition->value}"),
+                    'text' => ($ride->guess === null ? '' : $this->translator->say('ui.road.estimated').': ').$this->translator->names->bike($ride->bikeId).', '.$q->distance($ride->km).', '.$this->translator->say("chain.condition.{$ride->condition->value}"),
                 ], $ofDay),
             ];
         }

@@ -11,7 +11,7 @@ use Dripel\Core\PotDay\RinseSchool;
 use Dripel\Core\PotDay\SoakSchool;
 
 /** Which chains, in which pot, how and by when; what is left open is proposed. Kept with a job, so that it can be planned anew. */
-final readonly class PotDayWish
+final readonly class PotDayChoices
 {
     /**
      * @param list<int> $chainIds

@@ -7,8 +7,8 @@ namespace App\Http\Props;
 use App\Models\PlannedRide;
 use App\Models\Workshop;
 use App\Plan\ReadPlan;
-use App\Text\AheadWords;
-use App\Text\Voice;
+use App\Text\PlanWords;
+use App\Text\Translator;
 use Dripel\Core\Cost\PriceList;
 use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Logbook\Book;
@@ -76,7 +76,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     margin: string,
  *     hours: string,
  * }
- * @phpstan-type AheadPage array{
+ * @phpstan-type PlanPage array{
  *     weeks: int,
  *     mostWeeks: int,
  *     plan: PlanView,
@@ -93,7 +93,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     forms: FormDefaults,
  * }
  */
-final readonly class AheadProps
+final readonly class PlanProps
 {
     /** What is needed within so many days is soon. */
     private const SOON_DAYS = 3;
@@ -101,23 +101,23 @@ final readonly class AheadProps
     /** So many doubts are told. */
     private const DOUBTS = 3;
 
-    private AheadWords $words;
+    private PlanWords $words;
 
-    public function __construct(private Book $book, private Voice $voice, private WorkshopPlan $plan, private WorkshopWear $wear)
+    public function __construct(private Book $book, private Translator $translator, private WorkshopPlan $plan, private WorkshopWear $wear)
     {
-        $this->words = new AheadWords($voice, $plan);
+        $this->words = new PlanWords($translator, $plan);
     }
 
     /**
      * @param list<PlannedRide> $rides
      * @param list<ShoppingItem> $shopping
      *
-     * @return AheadPage
+     * @return PlanPage
      */
     public function page(Workshop $workshop, array $rides, array $shopping, PriceList $prices, int $weeks): array
     {
         $terms = $this->plan->terms;
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return [
             'weeks' => $weeks,
@@ -129,11 +129,11 @@ final readonly class AheadProps
             'pinned' => $terms->pinned,
             'forbidden' => $terms->forbidden,
             'remedies' => array_map(fn(PlanRemedy $remedy) => [
-                'title' => $this->voice->say("ahead.remedy.{$remedy->kind->value}", ['bike' => $this->voice->names->bike((int) $this->plan->best->blocked?->bike)]),
+                'title' => $this->translator->say("ahead.remedy.{$remedy->kind->value}", ['bike' => $this->translator->names->bike((int) $this->plan->best->blocked?->bike)]),
                 'does' => match (true) {
-                    $remedy->plan->feasible => $this->voice->say('ahead.remedy.does', ['time' => $this->words->minutes((float) $remedy->plan->totalMinutes)]),
-                    $remedy->plan->blocked !== null && $remedy->plan->blocked->day > ($this->plan->best->blocked->day ?? 0) => $this->voice->say('ahead.remedy.later', ['day' => $this->words->dayOf($remedy->plan->blocked->day)]),
-                    default => $this->voice->say('ahead.remedy.not'),
+                    $remedy->plan->feasible => $this->translator->say('ahead.remedy.does', ['time' => $this->words->minutes((float) $remedy->plan->totalMinutes)]),
+                    $remedy->plan->blocked !== null && $remedy->plan->blocked->day > ($this->plan->best->blocked->day ?? 0) => $this->translator->say('ahead.remedy.later', ['day' => $this->words->dayOf($remedy->plan->blocked->day)]),
+                    default => $this->translator->say('ahead.remedy.not'),
                 },
                 'good' => $remedy->plan->feasible,
             ], $this->plan->remedies()),
@@ -141,18 +141,18 @@ final readonly class AheadProps
                 'weekdays' => $terms->weekdays, 'pot_time' => $terms->evening ? 'evening' : 'morning', 'fixed' => (string) $terms->fixedMinutes, 'dip' => (string) $terms->dipMinutes, 'batch' => (string) $terms->batchMinutes,
                 'swap' => (string) $terms->swapMinutes, 'topup' => (string) $terms->topUpMinutes, 'margin' => (string) $terms->marginPct, 'hours' => (string) ($terms->hoursWeekly ?? ''),
             ],
-            'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->voice->weekday($day)], range(1, 7)),
+            'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->translator->weekday($day)], range(1, 7)),
             'rides' => array_map(fn(PlannedRide $ride) => [
                 'id' => $ride->id,
                 'text' => implode(', ', array_filter([
                     $ride->from_date === $ride->until_date ? $this->words->day($ride->from_date) : $this->words->day($ride->from_date).' – '.$this->words->day($ride->until_date),
-                    $ride->bike_id === null ? $this->voice->say('ui.ahead.all_bikes') : $this->voice->names->bike($ride->bike_id),
-                    $ride->km > 0.0 ? $q->distance($ride->km) : $this->voice->say('ui.ahead.no_rides'),
-                    $ride->condition === null ? '' : $this->voice->say("chain.condition.{$ride->condition->value}"), (string) $ride->name,
+                    $ride->bike_id === null ? $this->translator->say('ui.ahead.all_bikes') : $this->translator->names->bike($ride->bike_id),
+                    $ride->km > 0.0 ? $q->distance($ride->km) : $this->translator->say('ui.ahead.no_rides'),
+                    $ride->condition === null ? '' : $this->translator->say("chain.condition.{$ride->condition->value}"), (string) $ride->name,
                 ])),
             ], $rides),
             'calendar' => $workshop->calendar_secret === null ? null : url("/calendar/{$workshop->calendar_secret}.ics"),
-            'forms' => (new FormProps($this->book, $this->voice))->all(),
+            'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }
 
@@ -163,21 +163,21 @@ final readonly class AheadProps
      */
     private function shopping(array $items, PriceList $prices): array
     {
-        $q = $this->voice->quantities;
+        $q = $this->translator->quantities;
 
         return array_map(function (ShoppingItem $item) use ($q, $prices): array {
-            $minor = $prices->costMinor($item->supply, $item->quantity, $this->voice->nowS);
+            $minor = $prices->costMinor($item->supply, $item->quantity, $this->translator->nowS);
 
             return [
-                'what' => $this->voice->say($item->supply->unit() === SupplyUnit::Piece ? 'ahead.buy.pieces' : 'ahead.buy.measured', ['quantity' => match ($item->supply->unit()) {
+                'what' => $this->translator->say($item->supply->unit() === SupplyUnit::Piece ? 'ahead.buy.pieces' : 'ahead.buy.measured', ['quantity' => match ($item->supply->unit()) {
                     SupplyUnit::Piece => $q->number($item->quantity),
                     SupplyUnit::Gram => $q->mass($item->quantity),
                     SupplyUnit::Millilitre => $q->volume($item->quantity),
-                }, 'supply' => $this->voice->say("strip.supply.{$item->supply->value}")]),
+                }, 'supply' => $this->translator->say("strip.supply.{$item->supply->value}")]),
                 'by' => $this->words->day($item->neededBy),
-                'why' => $this->voice->say("ahead.buy.{$item->because->value}", ['bike' => $item->bikeId === null ? '' : $this->voice->names->bike($item->bikeId)]),
+                'why' => $this->translator->say("ahead.buy.{$item->because->value}", ['bike' => $item->bikeId === null ? '' : $this->translator->names->bike($item->bikeId)]),
                 'cost' => $minor === null ? '' : $q->money($minor),
-                'soon' => $item->neededBy <= LocalDay::of($this->voice->nowS, $this->voice->zone())->plus(self::SOON_DAYS)->date,
+                'soon' => $item->neededBy <= LocalDay::of($this->translator->nowS, $this->translator->zone())->plus(self::SOON_DAYS)->date,
             ];
         }, $items);
     }
@@ -192,15 +192,15 @@ final readonly class AheadProps
     public function plan(PotDaysResult $result, array $potDays, bool $bottle): array
     {
         $lanes = $this->plan->lanes($potDays, $bottle);
-        $measuring = MeasuringDays::of($lanes, $this->plan->chainIds(), $this->book, $this->wear, $this->voice->nowS);
-        $doubts = PlanCheck::of($this->book, $this->plan, $lanes, $this->voice->nowS);
-        $q = $this->voice->quantities;
+        $measuring = MeasuringDays::of($lanes, $this->plan->chainIds(), $this->book, $this->wear, $this->translator->nowS);
+        $doubts = PlanCheck::of($this->book, $this->plan, $lanes, $this->translator->nowS);
+        $q = $this->translator->quantities;
         $broken = [];
         foreach ($lanes as $bikeId => $days) {
             foreach ($days as $day) {
                 if ($day->broken) {
-                    $broken[] = [$day->day, $this->voice->say('ahead.broken', [
-                        'bike' => $this->voice->names->bike($bikeId), 'km' => $q->distance($day->riddenKm), 'needs' => $q->distance($day->rideKm), 'day' => $this->words->dayOf($day->day), 'left' => $q->distance($day->beforeKm), 'chain' => $this->voice->names->chain($day->chainId),
+                    $broken[] = [$day->day, $this->translator->say('ahead.broken', [
+                        'bike' => $this->translator->names->bike($bikeId), 'km' => $q->distance($day->riddenKm), 'needs' => $q->distance($day->rideKm), 'day' => $this->words->dayOf($day->day), 'left' => $q->distance($day->beforeKm), 'chain' => $this->translator->names->chain($day->chainId),
                     ])];
                 }
             }
@@ -212,19 +212,19 @@ final readonly class AheadProps
             'headline' => $this->words->headline($result),
             'about' => $this->words->about($result),
             'feasible' => $result->feasible,
-            'blocked' => $blocked === null || $result->feasible ? null : $this->voice->say($blocked->tooLong ? 'ahead.blocked.long' : 'ahead.blocked.short', [
-                'day' => $this->words->dayOf($blocked->day), 'bike' => $this->voice->names->bike((int) $blocked->bike), 'km' => $q->distance($this->plan->riding[(int) $blocked->bike]->ridden[$blocked->day]), 'needs' => $q->distance($this->plan->bikes[(int) $blocked->bike]->dailyKm[$blocked->day]),
+            'blocked' => $blocked === null || $result->feasible ? null : $this->translator->say($blocked->tooLong ? 'ahead.blocked.long' : 'ahead.blocked.short', [
+                'day' => $this->words->dayOf($blocked->day), 'bike' => $this->translator->names->bike((int) $blocked->bike), 'km' => $q->distance($this->plan->riding[(int) $blocked->bike]->ridden[$blocked->day]), 'needs' => $q->distance($this->plan->bikes[(int) $blocked->bike]->dailyKm[$blocked->day]),
             ]),
             'broken' => array_column($broken, 1),
-            'doubts' => array_map(fn(PlanDoubt $doubt) => $this->voice->say($doubt->notReady ? 'ahead.doubt.ready' : 'ahead.doubt.short', [
-                'day' => $this->words->dayOf($doubt->day), 'bike' => $this->voice->names->bike($doubt->bikeId), 'chain' => $this->voice->names->chain($doubt->chainId), 'left' => $q->distance($doubt->leftKm), 'km' => $q->distance($doubt->needsKm),
+            'doubts' => array_map(fn(PlanDoubt $doubt) => $this->translator->say($doubt->notReady ? 'ahead.doubt.ready' : 'ahead.doubt.short', [
+                'day' => $this->words->dayOf($doubt->day), 'bike' => $this->translator->names->bike($doubt->bikeId), 'chain' => $this->translator->names->chain($doubt->chainId), 'left' => $q->distance($doubt->leftKm), 'km' => $q->distance($doubt->needsKm),
             ]), array_slice($doubts, 0, self::DOUBTS)),
             'repairs' => $broken === [] ? [] : array_map($this->repair(...), $this->plan->repairs($potDays)),
             'bottle' => $bottle,
             'pots' => array_map(fn(int $day) => $this->pot($day, $lanes), $potDays),
             'days' => array_map(fn(int $day) => [
-                'date' => $this->plan->date($day), 'potDate' => $this->plan->potOn($day), 'label' => LocalDay::named($this->plan->date($day), $this->voice->zone())->weekday() === 6 || $day === 0 ? $q->date((int) strtotime("{$this->plan->date($day)} 12:00 UTC"), 'd MMM') : '',
-                'weekend' => LocalDay::named($this->plan->date($day), $this->voice->zone())->weekday() >= 6, 'allowed' => $this->plan->input->allowedDays[$day],
+                'date' => $this->plan->date($day), 'potDate' => $this->plan->potOn($day), 'label' => LocalDay::named($this->plan->date($day), $this->translator->zone())->weekday() === 6 || $day === 0 ? $q->date((int) strtotime("{$this->plan->date($day)} 12:00 UTC"), 'd MMM') : '',
+                'weekend' => LocalDay::named($this->plan->date($day), $this->translator->zone())->weekday() >= 6, 'allowed' => $this->plan->input->allowedDays[$day],
             ], range(0, $this->plan->terms->days - 1)),
             'lanes' => array_map(fn(int $bikeId, array $days) => $this->lane($bikeId, $days, $measuring), array_keys($lanes), $lanes),
         ];
@@ -237,8 +237,8 @@ final readonly class AheadProps
 
         return [
             'text' => $repair->bottle
-                ? $this->voice->say('ahead.repair.bottle', $time + ['chains' => $this->words->drips($repair->plan->topUps), 'day' => $this->words->day($this->plan->date(max(0, ($repair->plan->topUps[0]->day ?? 1) - 1)))])
-                : $this->voice->say('ahead.repair.pot', $time + ['day' => $this->words->day($this->plan->potOn((int) $repair->potDay))]),
+                ? $this->translator->say('ahead.repair.bottle', $time + ['chains' => $this->words->drips($repair->plan->topUps), 'day' => $this->words->day($this->plan->date(max(0, ($repair->plan->topUps[0]->day ?? 1) - 1)))])
+                : $this->translator->say('ahead.repair.pot', $time + ['day' => $this->words->day($this->plan->potOn((int) $repair->potDay))]),
             'bottle' => $repair->bottle,
             'dates' => array_map(fn(PlannedPotDay $one) => $this->plan->potOn($one->day), $repair->plan->potDays),
         ];
@@ -267,7 +267,7 @@ final readonly class AheadProps
      */
     private function toMeasure(PlannedBike $bike, int $day, array $measuring): array
     {
-        return array_values(array_map(fn(string|int $id) => $this->voice->names->chain((int) $id), array_filter($bike->ids(), fn(string|int $id) => ($measuring[(int) $id] ?? null) === $day)));
+        return array_values(array_map(fn(string|int $id) => $this->translator->names->chain((int) $id), array_filter($bike->ids(), fn(string|int $id) => ($measuring[(int) $id] ?? null) === $day)));
     }
 
     /**
@@ -284,16 +284,16 @@ final readonly class AheadProps
 
         return [
             'bike' => $bikeId,
-            'name' => $this->voice->names->bike($bikeId),
-            'about' => $this->voice->say(isset($this->plan->dripBikes[$bikeId]) ? 'ahead.lane.drip' : 'ahead.lane.interval', ['interval' => $this->voice->quantities->distance($bike->km())]).', '.$this->voice->say($riding->byHabit ? 'ahead.lane.habit' : 'ahead.lane.planned'),
+            'name' => $this->translator->names->bike($bikeId),
+            'about' => $this->translator->say(isset($this->plan->dripBikes[$bikeId]) ? 'ahead.lane.drip' : 'ahead.lane.interval', ['interval' => $this->translator->quantities->distance($bike->km())]).', '.$this->translator->say($riding->byHabit ? 'ahead.lane.habit' : 'ahead.lane.planned'),
             'days' => array_map(fn(LaneDay $day) => [
                 'before' => $day->beforeKm / $bike->km(),
                 'after' => $day->afterKm / $bike->km(),
                 'ride' => $day->riddenKm / $longest,
-                'swap' => $day->offId === null ? null : $this->voice->names->chain($day->chainId),
-                'drip' => $day->dripped === [] ? null : implode(' ', array_map($this->voice->names->chain(...), array_unique($day->dripped))),
+                'swap' => $day->offId === null ? null : $this->translator->names->chain($day->chainId),
+                'drip' => $day->dripped === [] ? null : implode(' ', array_map($this->translator->names->chain(...), array_unique($day->dripped))),
                 'pot' => $day->dipped !== [],
-                'kept' => isset($riding->kept[$day->day]) ? $this->voice->names->chain($riding->kept[$day->day]->chainId) : null,
+                'kept' => isset($riding->kept[$day->day]) ? $this->translator->names->chain($riding->kept[$day->day]->chainId) : null,
                 'measure' => implode(' ', $this->toMeasure($bike, $day->day, $measuring)) ?: null,
                 'broken' => $day->broken,
                 'text' => $this->words->laneDay($day, $riding, $this->toMeasure($bike, $day->day, $measuring)),

@@ -8,7 +8,7 @@ use App\Actions\Plan\KeepPlan;
 use App\Actions\Plan\PlanRide;
 use App\Cost\ReadPrices;
 use App\Http\Controllers\Controller;
-use App\Http\Props\AheadProps;
+use App\Http\Props\PlanProps;
 use App\Http\Requests\ActionIdRequest;
 use App\Http\Requests\Plan\PlannedRideRequest;
 use App\Http\Requests\Plan\PlanRequest;
@@ -18,7 +18,7 @@ use App\Logbook\ReadBook;
 use App\Plan\ReadPlan;
 use App\Plan\ReadShopping;
 use App\Support\CurrentWorkshop;
-use App\Text\Speaker;
+use App\Text\Translators;
 use App\Wear\ReadWear;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\JsonResponse;
@@ -28,24 +28,24 @@ use Inertia\Inertia;
 use Inertia\Response;
 
 /** The weeks ahead: planned, moved by hand, followed. */
-final class AheadController extends Controller
+final class PlanController extends Controller
 {
-    public function index(Request $request, CurrentWorkshop $current, ReadPlan $readPlan, ReadBook $readBook, Speaker $speaker, ReadWear $readWear, ReadShopping $readShopping, ReadPrices $readPrices): Response
+    public function index(Request $request, CurrentWorkshop $current, ReadPlan $readPlan, ReadBook $readBook, Translators $translators, ReadWear $readWear, ReadShopping $readShopping, ReadPrices $readPrices): Response
     {
         $weeks = min(ReadPlan::MOST_WEEKS, max(2, $request->integer('weeks', ReadPlan::WEEKS)));
         $workshop = $current->workshop();
         $plan = $readPlan($workshop, $weeks);
-        $props = new AheadProps($readBook($workshop), $speaker->voice(), $plan, $readWear($workshop));
+        $props = new PlanProps($readBook($workshop), $translators->current(), $plan, $readWear($workshop));
 
         return Inertia::render('Plan/Ahead', $props->page($workshop, $readPlan->rides($workshop), $readShopping($workshop, $plan), $readPrices($workshop), $weeks));
     }
 
     /** What comes of pot days by hand; nothing is kept. */
-    public function try(PlanRequest $request, CurrentWorkshop $current, ReadPlan $readPlan, ReadBook $readBook, Speaker $speaker, ReadWear $readWear): JsonResponse
+    public function try(PlanRequest $request, CurrentWorkshop $current, ReadPlan $readPlan, ReadBook $readBook, Translators $translators, ReadWear $readWear): JsonResponse
     {
         $workshop = $current->workshop();
         $plan = $readPlan($workshop, $request->integer('weeks', ReadPlan::WEEKS));
-        $props = new AheadProps($readBook($workshop), $speaker->voice(), $plan, $readWear($workshop));
+        $props = new PlanProps($readBook($workshop), $translators->current(), $plan, $readWear($workshop));
         $days = $plan->days($request->dates());
 
         return response()->json($props->plan($plan->along($days, $request->boolean('bottle')), $days, $request->boolean('bottle')));

@@ -9,24 +9,24 @@ use App\Support\AppClock;
 use App\Support\CurrentWorkshop;
 
 /** Everything that makes sentences, for the current workshop as its logbook stands at this moment. */
-final readonly class Speaker
+final readonly class Translators
 {
     public function __construct(private CurrentWorkshop $current, private ReadBook $readBook, private AppClock $clock) {}
 
-    public function voice(): Voice
+    public function current(): Translator
     {
-        return Voice::of($this->current->workshop(), $this->readBook, $this->clock->unixS());
+        return Translator::of($this->current->workshop(), $this->readBook, $this->clock->unixS());
     }
 
     public function catchUp(): CatchUpWords
     {
-        return new CatchUpWords($this->voice());
+        return new CatchUpWords($this->current());
     }
 
     public function history(): HistoryWords
     {
-        $voice = $this->voice();
+        $translator = $this->current();
 
-        return new HistoryWords($voice, new ChainWords($voice));
+        return new HistoryWords($translator, new ChainWords($translator));
     }
 }
