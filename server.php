@@ -7,31 +7,31 @@ declare(strict_types=1);
  * ever. Other files of public/ are left to the server; everything else is the application's.
  */
 $path = (string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH);
-$public = __DIR__.'/public';
+$public = __DIR__ . '/public';
 // No file has a null byte in its name; the application says so on a page.
-$file = str_contains($path, '%00') ? false : realpath($public.rawurldecode($path));
+$file = str_contains($path, '%00') ? false : realpath($public . rawurldecode($path));
 
-if ($file !== false && is_file($file) && str_starts_with($file, $public.'/') && ! str_ends_with($file, '.php')) {
+if ($file !== false && is_file($file) && str_starts_with($file, $public . '/') && !str_ends_with($file, '.php')) {
     if (in_array($path, ['/sw.js', '/manifest.webmanifest'], true)) {
         // Looked at anew each time, or an old one would rule for ever.
-        header('Content-Type: '.($path === '/sw.js' ? 'text/javascript' : 'application/manifest+json'));
+        header('Content-Type: ' . ($path === '/sw.js' ? 'text/javascript' : 'application/manifest+json'));
         header('Cache-Control: no-cache');
         readfile($file);
 
         return true;
     }
-    if (! str_starts_with($file, "{$public}/build/assets/")) {
+    if (!str_starts_with($file, "{$public}/build/assets/")) {
         return false;
     }
     $types = ['js' => 'text/javascript', 'css' => 'text/css', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml'];
-    header('Content-Type: '.($types[pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
+    header('Content-Type: ' . ($types[pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
     header('Cache-Control: public, max-age=31536000, immutable');
     header('Vary: Accept-Encoding');
     if (is_file("{$file}.gz") && str_contains($_SERVER['HTTP_ACCEPT_ENCODING'] ?? '', 'gzip')) {
         header('Content-Encoding: gzip');
         $file .= '.gz';
     }
-    header('Content-Length: '.filesize($file));
+    header('Content-Length: ' . filesize($file));
     readfile($file);
 
     return true;

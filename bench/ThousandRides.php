@@ -43,10 +43,10 @@ final readonly class ThousandRides
         // Read here, and measured, not by a queue.
         Queue::fake();
         $path = (string) tempnam(sys_get_temp_dir(), 'zip');
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($path, ZipArchive::OVERWRITE);
         $first = strtotime('2001-01-01 08:00 UTC');
-        $roads = array_map(fn(int $seed) => (new SimulatedBikeComputer)->gpx($first, self::KM, 25.0, $seed), range(1, self::ROADS));
+        $roads = array_map(fn(int $seed) => (new SimulatedBikeComputer())->gpx($first, self::KM, 25.0, $seed), range(1, self::ROADS));
         for ($n = 0; $n < self::RIDES; $n++) {
             $zip->addFromString("ride-{$n}.gpx", str_replace('2001-01-01', gmdate('Y-m-d', $first + 86400 * $n), $roads[$n % self::ROADS]));
         }
@@ -66,7 +66,15 @@ final readonly class ThousandRides
     public function takeIn(): void
     {
         $bike = Bike::query()->in($this->workshop)->firstOrFail();
-        $rides = Track::query()->in($this->workshop)->get()->map(fn(Track $track) => [$track, new RideFacts($bike, new Moment((int) $track->start), $track->km, $track->moving_hours, Condition::Dry)]);
+        $rides = Track::query()
+            ->in($this->workshop)
+            ->get()
+            ->map(
+                fn(Track $track) => [
+                    $track,
+                    new RideFacts($bike, new Moment((int) $track->start), $track->km, $track->moving_hours, Condition::Dry),
+                ],
+            );
         app(TakeInRides::class)(new ActionContext($this->workshop->refresh(), null, (string) Str::uuid()), array_values($rides->all()));
     }
 }

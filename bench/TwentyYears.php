@@ -44,9 +44,14 @@ final readonly class TwentyYears
         $workshop = ($this->openWorkshop)($user, 'Twenty years', 'Europe/Amsterdam', true);
         $startS = $this->clock->unixS() - 86400 * self::DAYS;
         // One action for all of it: what is measured is reading, not writing.
-        $this->ledger->record(new ActionContext($workshop, $user, (string) Str::uuid()), ActionKind::AddBike, function (Draft $draft) use ($startS): About {
+        $this->ledger->record(new ActionContext($workshop, $user, (string) Str::uuid()), ActionKind::AddBike, function (Draft $draft) use (
+            $startS,
+        ): About {
             $bikes = array_map(fn(int $b) => $this->bike($draft, $b), range(0, self::BIKES - 1));
-            $chains = array_map(fn(Bike $bike) => array_map(fn(int $c) => $this->chain($draft, $bike, chr(65 + $c)), range(0, self::CHAINS_PER_BIKE - 1)), $bikes);
+            $chains = array_map(
+                fn(Bike $bike) => array_map(fn(int $c) => $this->chain($draft, $bike, chr(65 + $c)), range(0, self::CHAINS_PER_BIKE - 1)),
+                $bikes,
+            );
             $on = array_fill(0, self::BIKES, 0);
             foreach ($bikes as $b => $bike) {
                 $this->swap($draft, $bike, $chains[$b][0], $startS);
@@ -54,8 +59,13 @@ final readonly class TwentyYears
             $conditions = [Condition::Dry, Condition::Dry, Condition::Damp, Condition::Dusty, Condition::Wet];
             for ($i = 0; $i < self::RIDES; $i++) {
                 $b = $i % self::BIKES;
-                $atS = $startS + (int) (86400 * self::DAYS * ($i + 1) / (self::RIDES + 1));
-                $draft->enter(Ride::class, new Moment($atS), ['bike_id' => $bikes[$b]->id, 'km' => 30 + $i % 50, 'hours' => 1.5, 'condition' => $conditions[$i % 5]]);
+                $atS = $startS + (int) ((86400 * self::DAYS * ($i + 1)) / (self::RIDES + 1));
+                $draft->enter(Ride::class, new Moment($atS), [
+                    'bike_id' => $bikes[$b]->id,
+                    'km' => 30 + ($i % 50),
+                    'hours' => 1.5,
+                    'condition' => $conditions[$i % 5],
+                ]);
                 if (intdiv($i, self::BIKES) % self::RIDES_PER_SWAP === self::RIDES_PER_SWAP - 1) {
                     $on[$b] = ($on[$b] + 1) % self::CHAINS_PER_BIKE;
                     $this->swap($draft, $bikes[$b], $chains[$b][$on[$b]], $atS + 20_000);
@@ -87,7 +97,10 @@ final readonly class TwentyYears
     private function swap(Draft $draft, Bike $bike, Chain $chain, int $atS): void
     {
         $draft->enter(Dip::class, new Moment($atS), ['component_id' => $chain->id]);
-        $draft->enter(Reading::class, new Moment($atS), ['component_id' => $chain->id, 'input' => ['kind' => 'digital', 'value_pct' => 0.1]]);
+        $draft->enter(Reading::class, new Moment($atS), [
+            'component_id' => $chain->id,
+            'input' => ['kind' => 'digital', 'value_pct' => 0.1],
+        ]);
         $draft->enter(Fitting::class, new Moment($atS + 60), ['bike_id' => $bike->id, 'component_id' => $chain->id]);
     }
 }

@@ -42,12 +42,14 @@ final readonly class Visitor
         }
         $together = curl_multi_init();
         $all = array_map(function (array $form) use ($together, $cookies): CurlHandle {
-            $curl = curl_init($this->url.$form[0]) ?: throw new RuntimeException('curl');
+            $curl = curl_init($this->url . $form[0]) ?: throw new RuntimeException('curl');
             curl_setopt_array($curl, [
                 CURLOPT_RETURNTRANSFER => true,
                 CURLOPT_POSTFIELDS => http_build_query($form[1]),
-                CURLOPT_COOKIE => 'bench=1; '.implode('; ', array_map(fn(string $name, string $value) => "{$name}={$value}", array_keys($cookies), $cookies)),
-                CURLOPT_HTTPHEADER => ['X-XSRF-TOKEN: '.urldecode($cookies['XSRF-TOKEN'])],
+                CURLOPT_COOKIE =>
+                    'bench=1; ' .
+                    implode('; ', array_map(fn(string $name, string $value) => "{$name}={$value}", array_keys($cookies), $cookies)),
+                CURLOPT_HTTPHEADER => ['X-XSRF-TOKEN: ' . urldecode($cookies['XSRF-TOKEN'])],
             ]);
             curl_multi_add_handle($together, $curl);
 
@@ -80,7 +82,7 @@ final readonly class Visitor
 
     private function ask(string $path): void
     {
-        curl_setopt($this->curl, CURLOPT_URL, $this->url.$path);
+        curl_setopt($this->curl, CURLOPT_URL, $this->url . $path);
         curl_exec($this->curl);
         $status = curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
         $status === 200 || throw new RuntimeException("{$path}: HTTP {$status}");

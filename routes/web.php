@@ -61,7 +61,9 @@ use Illuminate\Support\Facades\Route;
 // What a device keeps for when it cannot reach the machine.
 Route::view('/offline', 'offline')->name('offline');
 // Calendars ask without signing in: the address is the secret.
-Route::get('/calendar/{workshop:calendar_secret}.ics', [CalendarController::class, 'subscribe'])->where('workshop', '[A-Za-z0-9]{40}')->middleware('throttle:60,1');
+Route::get('/calendar/{workshop:calendar_secret}.ics', [CalendarController::class, 'subscribe'])
+    ->where('workshop', '[A-Za-z0-9]{40}')
+    ->middleware('throttle:60,1');
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('sign-in');
@@ -78,7 +80,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/', [ShedController::class, 'index'])->name('shed');
     Route::get('/reminders', [ShedController::class, 'reminders']);
     Route::get('/road', [RideController::class, 'index'])->name('road');
-    Route::get('/chains/{chain}', [ChainController::class, 'show'])->name('chain')->whereNumber('chain');
+    Route::get('/chains/{chain}', [ChainController::class, 'show'])
+        ->name('chain')
+        ->whereNumber('chain');
     Route::get('/history', [HistoryController::class, 'index'])->name('history');
     Route::get('/settings', [SettingsController::class, 'show'])->name('settings');
     Route::post('/leave', [PersonController::class, 'leave'])->name('leave');
@@ -92,7 +96,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/ahead', [PlanController::class, 'index'])->name('ahead');
     Route::get('/books', [BooksController::class, 'index'])->name('books');
     Route::get('/books/money', [MoneyController::class, 'index'])->name('money');
-    Route::get('/jobs/{job}', [JobController::class, 'show'])->name('job')->whereUuid('job');
+    Route::get('/jobs/{job}', [JobController::class, 'show'])
+        ->name('job')
+        ->whereUuid('job');
     Route::get('/jobs/{job}/state', [JobController::class, 'state'])->whereUuid('job');
     Route::get('/protocols/{code}', [ProtocolController::class, 'card'])->name('protocol');
     Route::get('/revision', RevisionController::class)->name('revision');
@@ -109,13 +115,17 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/tracks/one', [TrackController::class, 'storeOne']);
         Route::post('/tracks/take-in', [TrackController::class, 'takeIn']);
         Route::get('/ride-imports', [ImportController::class, 'index']);
-        Route::get('/ride-imports/{import}/columns', [ImportController::class, 'columns'])->name('ride-table')->whereUuid('import');
+        Route::get('/ride-imports/{import}/columns', [ImportController::class, 'columns'])
+            ->name('ride-table')
+            ->whereUuid('import');
         Route::post('/ride-imports/{import}/preview', [ImportController::class, 'preview'])->whereUuid('import');
         Route::post('/ride-imports/{import}/read', [ImportController::class, 'read'])->whereUuid('import');
         Route::post('/ride-imports/{import}/stop', [ImportController::class, 'stop'])->whereUuid('import');
         Route::post('/ride-imports/{import}/go-on', [ImportController::class, 'goOn'])->whereUuid('import');
         Route::delete('/ride-imports/{import}', [ImportController::class, 'destroy'])->whereUuid('import');
-        Route::get('/tracks/{track}', [TrackController::class, 'show'])->name('track')->whereUuid('track');
+        Route::get('/tracks/{track}', [TrackController::class, 'show'])
+            ->name('track')
+            ->whereUuid('track');
         Route::post('/tracks/{track}/keep', [TrackController::class, 'keep'])->whereUuid('track');
         Route::delete('/tracks/{track}', [TrackController::class, 'destroy'])->whereUuid('track');
 
@@ -137,7 +147,9 @@ Route::middleware('auth')->group(function (): void {
 
         Route::get('/bikes/new', [BikeController::class, 'create'])->name('bikes.new');
         Route::post('/bikes', [BikeController::class, 'store']);
-        Route::get('/bikes/{bike}', [BikeController::class, 'edit'])->name('bike')->whereNumber('bike');
+        Route::get('/bikes/{bike}', [BikeController::class, 'edit'])
+            ->name('bike')
+            ->whereNumber('bike');
         Route::put('/bikes/{bike}', [BikeController::class, 'update'])->whereNumber('bike');
         Route::post('/bikes/{bike}/fittings', [FittingController::class, 'store'])->whereNumber('bike');
         Route::post('/bikes/{bike}/corrections', [CorrectionController::class, 'store'])->whereNumber('bike');
@@ -154,12 +166,16 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/chains/{chain}/retirement', [RetirementController::class, 'store'])->whereNumber('chain');
         Route::post('/chains/{chain}/strips', [StripController::class, 'store'])->whereNumber('chain');
         Route::post('/chains/{chain}/topups', [DripController::class, 'record'])->whereNumber('chain');
-        Route::get('/chains/{chain}/drip', [DripController::class, 'create'])->name('drip')->whereNumber('chain');
+        Route::get('/chains/{chain}/drip', [DripController::class, 'create'])
+            ->name('drip')
+            ->whereNumber('chain');
         Route::post('/drip/plan', [DripController::class, 'plan']);
         Route::post('/drip', [DripController::class, 'store']);
         Route::post('/bottles', [BottleController::class, 'store']);
         Route::put('/bottles/{bottle}', [BottleController::class, 'update'])->whereNumber('bottle');
-        Route::get('/chains/{chain}/wet', [WipeDownController::class, 'show'])->name('wet')->whereNumber('chain');
+        Route::get('/chains/{chain}/wet', [WipeDownController::class, 'show'])
+            ->name('wet')
+            ->whereNumber('chain');
         Route::post('/chains/{chain}/cares', [WipeDownController::class, 'store'])->whereNumber('chain');
         Route::post('/chains/{chain}/readings', [ReadingController::class, 'store'])->whereNumber('chain');
         Route::post('/chains/{chain}/readings/meaning', [ReadingController::class, 'meaning'])->whereNumber('chain');
@@ -214,7 +230,9 @@ Route::middleware('auth')->group(function (): void {
 
         Route::put('/entries/{type}/{entry}', [EntryController::class, 'update'])->whereNumber('entry');
         Route::delete('/entries/{type}/{entry}', [EntryController::class, 'destroy'])->whereNumber('entry');
-        Route::get('/actions/{action}/undo', [HistoryController::class, 'confirm'])->name('undo')->whereUuid('action');
+        Route::get('/actions/{action}/undo', [HistoryController::class, 'confirm'])
+            ->name('undo')
+            ->whereUuid('action');
         Route::post('/actions/{action}/undo', [HistoryController::class, 'undo'])->whereUuid('action');
 
         Route::get('/export/workshop.json', [ExportController::class, 'workshop'])->name('export');

@@ -56,12 +56,14 @@ final class PageTypes
     {
         $reflection = new ReflectionClass($class);
         foreach ($this->doc((string) $reflection->getDocComment())->getTagsByName('@phpstan-type') as $tag) {
-            if (! $tag->value instanceof TypeAliasTagValueNode) {
+            if (!($tag->value instanceof TypeAliasTagValueNode)) {
                 throw new RuntimeException("{$class}: {$tag->value}");
             }
             $type = $this->type($tag->value->type, $reflection, '');
             if (($this->types[$tag->value->alias] ?? $type) !== $type) {
-                throw new RuntimeException("{$class}: there is another {$tag->value->alias}. Two shapes cannot have one name on the pages.");
+                throw new RuntimeException(
+                    "{$class}: there is another {$tag->value->alias}. Two shapes cannot have one name on the pages.",
+                );
             }
             $this->types[$tag->value->alias] = $type;
         }
@@ -73,13 +75,16 @@ final class PageTypes
         ksort($this->enums);
         ksort($this->types);
         foreach ($this->enums as $name => $values) {
-            $lines[] = "export type {$name} = ".implode(' | ', array_map(fn(string $value) => "'{$value}'", $values));
+            $lines[] = "export type {$name} = " . implode(' | ', array_map(fn(string $value) => "'{$value}'", $values));
         }
         foreach ($this->types as $name => $type) {
-            $lines[] = str_starts_with($type, '{') && str_ends_with($type, "\n}") ? "export interface {$name} {$type}" : "export type {$name} = {$type}";
+            $lines[] =
+                str_starts_with($type, '{') && str_ends_with($type, "\n}")
+                    ? "export interface {$name} {$type}"
+                    : "export type {$name} = {$type}";
         }
 
-        return implode("\n\n", $lines)."\n";
+        return implode("\n\n", $lines) . "\n";
     }
 
     private function doc(string $text): PhpDocNode
@@ -115,7 +120,7 @@ final class PageTypes
         $of = $this->type($type->genericTypes[count($type->genericTypes) - 1], $in, $indent);
 
         return match (true) {
-            $type->type->name === 'list' => (str_contains($of, ' | ') && ! str_ends_with($of, '}') ? "({$of})" : $of).'[]',
+            $type->type->name === 'list' => (str_contains($of, ' | ') && !str_ends_with($of, '}') ? "({$of})" : $of) . '[]',
             count($type->genericTypes) === 2 && (string) $type->genericTypes[0] === 'string' => "Record<string, {$of}>",
             default => throw new RuntimeException("{$in->getName()}: {$type} is neither a list nor a map of strings."),
         };
@@ -125,21 +130,31 @@ final class PageTypes
     private function shape(ArrayShapeNode $shape, ReflectionClass $in, string $indent): string
     {
         if (array_filter($shape->items, fn(ArrayShapeItemNode $item) => $item->keyName !== null) === []) {
-            return '['.implode(', ', array_map(fn(ArrayShapeItemNode $item) => $this->type($item->valueType, $in, $indent), $shape->items)).']';
+            return '[' .
+                implode(', ', array_map(fn(ArrayShapeItemNode $item) => $this->type($item->valueType, $in, $indent), $shape->items)) .
+                ']';
         }
-        $lines = array_map(fn(ArrayShapeItemNode $item) => trim((string) $item->keyName, "'").($item->optional ? '?' : '').': '.$this->type($item->valueType, $in, $indent.'  '), $shape->items);
+        $lines = array_map(
+            fn(ArrayShapeItemNode $item) => trim((string) $item->keyName, "'") .
+                ($item->optional ? '?' : '') .
+                ': ' .
+                $this->type($item->valueType, $in, $indent . '  '),
+            $shape->items,
+        );
 
-        $line = '{ '.implode('; ', $lines).' }';
+        $line = '{ ' . implode('; ', $lines) . ' }';
 
-        return $indent !== '' && strlen($line) <= self::WIDE && ! str_contains($line, "\n") ? $line : "{\n{$indent}  ".implode("\n{$indent}  ", $lines)."\n{$indent}}";
+        return $indent !== '' && strlen($line) <= self::WIDE && !str_contains($line, "\n")
+            ? $line
+            : "{\n{$indent}  " . implode("\n{$indent}  ", $lines) . "\n{$indent}}";
     }
 
     /** @param ReflectionClass<object> $in */
     private function enum(string $name, ReflectionClass $in): string
     {
-        preg_match('/^use (\S+\\\\'.$name.');/m', (string) file_get_contents((string) $in->getFileName()), $use);
-        $class = $use[1] ?? $in->getNamespaceName().'\\'.$name;
-        if (! is_subclass_of($class, BackedEnum::class)) {
+        preg_match('/^use (\S+\\\\' . $name . ');/m', (string) file_get_contents((string) $in->getFileName()), $use);
+        $class = $use[1] ?? $in->getNamespaceName() . '\\' . $name;
+        if (!is_subclass_of($class, BackedEnum::class)) {
             throw new RuntimeException("{$in->getName()}: {$class} is no enum with values.");
         }
         $this->enums[$name] = array_map(fn(BackedEnum $case) => (string) $case->value, $class::cases());

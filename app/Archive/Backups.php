@@ -56,7 +56,7 @@ final readonly class Backups
     /** @return list<string> the newest first */
     public function all(): array
     {
-        $files = glob(self::folder().'/'.pathinfo(self::database(), PATHINFO_FILENAME).'-*.sqlite') ?: [];
+        $files = glob(self::folder() . '/' . pathinfo(self::database(), PATHINFO_FILENAME) . '-*.sqlite') ?: [];
         rsort($files);
 
         return $files;
@@ -75,12 +75,12 @@ final readonly class Backups
         } catch (\Exception) {
             [$sound, $ours] = [false, false];
         }
-        $sound && $ours || throw new RuntimeException("{$file} is no sound database of Dripel. Nothing was changed.");
+        ($sound && $ours) || throw new RuntimeException("{$file} is no sound database of Dripel. Nothing was changed.");
     }
 
     private function rotate(string $name): void
     {
-        $files = glob(self::folder()."/{$name}-*.sqlite") ?: [];
+        $files = glob(self::folder() . "/{$name}-*.sqlite") ?: [];
         sort($files);
         array_map(unlink(...), array_slice($files, 0, max(0, count($files) - self::KEPT)));
     }

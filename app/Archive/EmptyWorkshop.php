@@ -43,7 +43,9 @@ final readonly class EmptyWorkshop
         }
         foreach (array_reverse(WorkshopFile::tables()) as $table) {
             if ($table === WorkshopFile::ACTIONS) {
-                DB::table($table)->where('workshop_id', $workshop->id)->update(['reverted_by' => null]);
+                DB::table($table)
+                    ->where('workshop_id', $workshop->id)
+                    ->update(['reverted_by' => null]);
             }
             DB::table($table)->where('workshop_id', $workshop->id)->delete();
         }

@@ -12,7 +12,17 @@ use Dripel\Core\Logbook\SettingKey;
 final class Renumber
 {
     /** What a table's row names by id: column => table. */
-    private const REFERENCES = ['bike_id' => 'bikes', 'component_id' => 'components', 'into_id' => 'components', 'pot_id' => 'components', 'instrument_id' => 'components', 'bottle_id' => 'components', 'action_id' => 'actions', 'voided_by' => 'actions', 'reverted_by' => 'actions'];
+    private const REFERENCES = [
+        'bike_id' => 'bikes',
+        'component_id' => 'components',
+        'into_id' => 'components',
+        'pot_id' => 'components',
+        'instrument_id' => 'components',
+        'bottle_id' => 'components',
+        'action_id' => 'actions',
+        'voided_by' => 'actions',
+        'reverted_by' => 'actions',
+    ];
 
     /** @var array<string, array<int|string, int|string>> by table, then by id in the file */
     private array $ids = [];
@@ -25,8 +35,8 @@ final class Renumber
     /** @throws NotRestored if the file speaks of a row that it does not hold */
     public function id(string $table, mixed $inFile): int|string
     {
-        return (is_int($inFile) || is_string($inFile) ? $this->ids[$table][$inFile] ?? null : null)
-            ?? throw new NotRestored('dangling', ['table' => $table]);
+        return (is_int($inFile) || is_string($inFile) ? $this->ids[$table][$inFile] ?? null : null) ??
+            throw new NotRestored('dangling', ['table' => $table]);
     }
 
     /**
@@ -60,14 +70,19 @@ final class Renumber
     {
         foreach (About::REFERENCES as $key => $table) {
             if (isset($about[$key])) {
-                $about[$key] = is_array($about[$key]) ? array_map(fn(mixed $id) => $this->id($table, $id), $about[$key]) : $this->id($table, $about[$key]);
+                $about[$key] = is_array($about[$key])
+                    ? array_map(fn(mixed $id) => $this->id($table, $id), $about[$key])
+                    : $this->id($table, $about[$key]);
             }
         }
         if (isset($about['was']['bike'])) {
             $about['was']['bike'] = $this->id('bikes', $about['was']['bike']);
         }
         foreach ((array) ($about['changed'] ?? []) as $key => $values) {
-            $about['changed'][$key] = array_map(fn(mixed $value) => $value === null ? null : $this->setting((string) $key, $value), (array) $values);
+            $about['changed'][$key] = array_map(
+                fn(mixed $value) => $value === null ? null : $this->setting((string) $key, $value),
+                (array) $values,
+            );
         }
 
         return $about;
@@ -81,12 +96,17 @@ final class Renumber
     public function effects(array $effects): array
     {
         return array_map(function (mixed $effect): array {
-            if (! is_array($effect) || count($effect) !== 4) {
+            if (!is_array($effect) || count($effect) !== 4) {
                 throw new NotRestored('malformed', ['table' => 'actions', 'row' => '?']);
             }
             [$table, $id, $before, $after] = array_values($effect);
 
-            return [(string) $table, $this->id((string) $table, $id), $before === null ? null : $this->id('actions', $before), $after === null ? null : $this->id('actions', $after)];
+            return [
+                (string) $table,
+                $this->id((string) $table, $id),
+                $before === null ? null : $this->id('actions', $before),
+                $after === null ? null : $this->id('actions', $after),
+            ];
         }, $effects);
     }
 

@@ -37,7 +37,7 @@ final readonly class RestoreWorkshop
                 $this->write($workshop, $tables);
                 $this->check($workshop);
             });
-        } catch (QueryException|ValueError|TypeError|InvalidInput) {
+        } catch (QueryException | ValueError | TypeError | InvalidInput) {
             throw new NotRestored('contents');
         } finally {
             $workshop->refresh();
@@ -53,7 +53,7 @@ final readonly class RestoreWorkshop
         } catch (JsonException) {
             throw new NotRestored(str_contains(substr($json, 0, 200), WorkshopFile::FORMAT) ? 'cut' : 'foreign');
         }
-        if (! is_array($file) || ($file['format'] ?? null) !== WorkshopFile::FORMAT || ! is_int($file['version'] ?? null)) {
+        if (!is_array($file) || ($file['format'] ?? null) !== WorkshopFile::FORMAT || !is_int($file['version'] ?? null)) {
             throw new NotRestored('foreign');
         }
         if ($file['version'] > WorkshopFile::VERSION) {
@@ -61,13 +61,16 @@ final readonly class RestoreWorkshop
         }
         $tables = [];
         foreach (WorkshopFile::tables() as $table) {
-            $rows = $file['tables'][$table] ?? (WorkshopFile::mayLack($file['version'], $table) ? [] : null) ?? throw new NotRestored('table_missing', ['table' => $table]);
+            $rows =
+                $file['tables'][$table] ??
+                ((WorkshopFile::mayLack($file['version'], $table) ? [] : null) ??
+                    throw new NotRestored('table_missing', ['table' => $table]));
             $columns = $this->columns($table);
             foreach (is_array($rows) ? array_values($rows) : throw new NotRestored('table_missing', ['table' => $table]) as $i => $row) {
                 if (is_array($row)) {
                     $row += WorkshopFile::unsaid($file['version'], $table);
                 }
-                if (! is_array($row) || array_diff(array_keys($row), $columns) !== [] || array_diff($columns, array_keys($row)) !== []) {
+                if (!is_array($row) || array_diff(array_keys($row), $columns) !== [] || array_diff($columns, array_keys($row)) !== []) {
                     throw new NotRestored('malformed', ['table' => $table, 'row' => $i + 1]);
                 }
                 $tables[$table][] = $file['version'] < WorkshopFile::LISTS_SINCE ? self::withLists($table, $row) : $row;
@@ -95,13 +98,16 @@ final readonly class RestoreWorkshop
     /** @return list<string> */
     private function columns(string $table): array
     {
-        return [...array_values(array_diff(Schema::getColumnListing($table), WorkshopFile::NOT_IN_FILE)), ...($table === WorkshopFile::ACTIONS ? ['by'] : [])];
+        return [
+            ...array_values(array_diff(Schema::getColumnListing($table), WorkshopFile::NOT_IN_FILE)),
+            ...$table === WorkshopFile::ACTIONS ? ['by'] : [],
+        ];
     }
 
     /** @param array<string, list<array<string, mixed>>> $tables */
     private function write(Workshop $workshop, array $tables): void
     {
-        $numbers = new Renumber;
+        $numbers = new Renumber();
         foreach ($tables[WorkshopFile::ACTIONS] as $action) {
             $taken = DB::table(WorkshopFile::ACTIONS)->where('id', $action['id'])->exists();
             $numbers->learn(WorkshopFile::ACTIONS, (string) $action['id'], $taken ? (string) Str::uuid() : (string) $action['id']);
@@ -114,19 +120,29 @@ final readonly class RestoreWorkshop
         }
         $this->writeActions($workshop, $tables[WorkshopFile::ACTIONS], $numbers);
         foreach (EntryType::cases() as $type) {
-            $rows = array_map(fn(array $row) => self::encoded(['id' => $numbers->id($type->value, $row['id']), 'workshop_id' => $workshop->id] + $numbers->row($type->value, $row)), $tables[$type->value]);
+            $rows = array_map(
+                fn(array $row) => self::encoded(
+                    ['id' => $numbers->id($type->value, $row['id']), 'workshop_id' => $workshop->id] + $numbers->row($type->value, $row),
+                ),
+                $tables[$type->value],
+            );
             foreach (array_chunk($rows, self::AT_ONCE) as $chunk) {
                 DB::table($type->value)->insert($chunk);
             }
         }
         $last = max([0, ...array_column($tables[WorkshopFile::ACTIONS], 'revision')]);
-        Workshop::query()->whereKey($workshop->id)->update(['revision' => max($workshop->revision, $last) + 1]);
+        Workshop::query()
+            ->whereKey($workshop->id)
+            ->update(['revision' => max($workshop->revision, $last) + 1]);
     }
 
     /** @param list<array<string, mixed>> $actions */
     private function writeActions(Workshop $workshop, array $actions, Renumber $numbers): void
     {
-        $accounts = DB::table('users')->join('memberships', 'memberships.user_id', '=', 'users.id')->where('memberships.workshop_id', $workshop->id)->pluck('users.id', 'users.email');
+        $accounts = DB::table('users')
+            ->join('memberships', 'memberships.user_id', '=', 'users.id')
+            ->where('memberships.workshop_id', $workshop->id)
+            ->pluck('users.id', 'users.email');
         $reverted = [];
         foreach ($actions as $action) {
             $by = is_array($action['by']) ? $action['by'] : [];
@@ -138,14 +154,24 @@ final readonly class RestoreWorkshop
             $about = $numbers->about((array) $action['about']);
             // What the history could not say is not kept.
             About::from($about);
-            DB::table(WorkshopFile::ACTIONS)->insert(self::encoded([
-                'id' => $id, 'workshop_id' => $workshop->id, 'user_id' => $userId, 'user_name' => $userId === null ? $by['name'] ?? null : null,
-                'kind' => $action['kind'], 'recorded_at' => $action['recorded_at'], 'revision' => $action['revision'],
-                'about' => $about, 'effects' => $numbers->effects(array_values((array) $action['effects'])),
-            ]));
+            DB::table(WorkshopFile::ACTIONS)->insert(
+                self::encoded([
+                    'id' => $id,
+                    'workshop_id' => $workshop->id,
+                    'user_id' => $userId,
+                    'user_name' => $userId === null ? $by['name'] ?? null : null,
+                    'kind' => $action['kind'],
+                    'recorded_at' => $action['recorded_at'],
+                    'revision' => $action['revision'],
+                    'about' => $about,
+                    'effects' => $numbers->effects(array_values((array) $action['effects'])),
+                ]),
+            );
         }
         foreach ($reverted as $id => $by) {
-            DB::table(WorkshopFile::ACTIONS)->where('id', $id)->update(['reverted_by' => $by]);
+            DB::table(WorkshopFile::ACTIONS)
+                ->where('id', $id)
+                ->update(['reverted_by' => $by]);
         }
     }
 
@@ -171,7 +197,7 @@ final readonly class RestoreWorkshop
     private static function encoded(array $row): array
     {
         foreach (WorkshopFile::JSON as $column) {
-            if (array_key_exists($column, $row) && ($row[$column] !== null)) {
+            if (array_key_exists($column, $row) && $row[$column] !== null) {
                 $row[$column] = json_encode($row[$column], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
             }
         }

@@ -15,7 +15,7 @@ final class TextLists
     public static function read(string $key, mixed $value): mixed
     {
         $setting = SettingKey::tryFrom($key);
-        if (! is_string($value) || $setting === null || ! $setting->isList()) {
+        if (!is_string($value) || $setting === null || !$setting->isList()) {
             return $value;
         }
         $entries = preg_split('/\s+/', trim($value), -1, PREG_SPLIT_NO_EMPTY) ?: [];

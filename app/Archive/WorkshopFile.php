@@ -21,7 +21,11 @@ final class WorkshopFile
     public const LISTS_SINCE = 6;
 
     /** Tables that files of earlier versions do not have yet, by the version that brought them. */
-    private const TABLES_SINCE = [2 => ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'], 4 => ['cares', 'planned_rides'], 6 => ['brushings']];
+    private const TABLES_SINCE = [
+        2 => ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'],
+        4 => ['cares', 'planned_rides'],
+        6 => ['brushings'],
+    ];
 
     /** Columns likewise, with what they mean in earlier files. */
     private const COLUMNS_SINCE = [
@@ -47,12 +51,23 @@ final class WorkshopFile
 
     public static function mayLack(int $version, string $table): bool
     {
-        return in_array($table, array_merge(...array_values(array_filter(self::TABLES_SINCE, fn(int $since) => $since > $version, ARRAY_FILTER_USE_KEY))), true);
+        return in_array(
+            $table,
+            array_merge(...array_values(array_filter(self::TABLES_SINCE, fn(int $since) => $since > $version, ARRAY_FILTER_USE_KEY))),
+            true,
+        );
     }
 
     /** @return array<string, int|null> what a row of a file of this version does not say yet */
     public static function unsaid(int $version, string $table): array
     {
-        return array_merge(...array_values(array_map(fn(array $columns) => $columns[$table] ?? [], array_filter(self::COLUMNS_SINCE, fn(int $since) => $since > $version, ARRAY_FILTER_USE_KEY))));
+        return array_merge(
+            ...array_values(
+                array_map(
+                    fn(array $columns) => $columns[$table] ?? [],
+                    array_filter(self::COLUMNS_SINCE, fn(int $since) => $since > $version, ARRAY_FILTER_USE_KEY),
+                ),
+            ),
+        );
     }
 }

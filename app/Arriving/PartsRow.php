@@ -48,7 +48,7 @@ final readonly class PartsRow
             if ($text === '' || mb_strtolower($text) === 'unknown') {
                 return null;
             }
-            if (! is_numeric($text) || (float) $text < $least || (float) $text > $most) {
+            if (!is_numeric($text) || (float) $text < $least || (float) $text > $most) {
                 $errors[$column] = 'number';
 
                 return null;
@@ -56,7 +56,9 @@ final readonly class PartsRow
 
             return (float) $text;
         };
-        $whole = fn(string $column, int $least, int $most): ?int => ($value = $number($column, $least, $most)) === null ? null : (int) $value;
+        $whole = fn(string $column, int $least, int $most): ?int => ($value = $number($column, $least, $most)) === null
+            ? null
+            : (int) $value;
         $since = mb_strtolower($cells['since_wax'] ?? '');
         $wax = match ($since) {
             '', 'none' => WaxThen::None,
@@ -68,15 +70,15 @@ final readonly class PartsRow
         $kind = mb_strtolower(str_replace(' ', '_', $cells['part'] ?? ''));
         $letter = mb_strtoupper($cells['letter'] ?? '');
         $fitted = mb_strtolower($cells['on_bike'] ?? '');
-        ($cells['bike'] ?? '') !== '' && mb_strlen($cells['bike']) <= 40 || $errors['bike'] ??= 'bike';
-        in_array($kind, [Chain::KIND, ...array_column(PartKind::cases(), 'value')], true) || $errors['part'] = 'part';
-        self::sitsOnBike($kind) || preg_match('/^[\p{L}\p{N}]{1,3}$/u', $letter) === 1 || $errors['letter'] = 'letter';
-        in_array($fitted, [...self::YES, ...self::NO], true) || $errors['on_bike'] = 'yes_or_no';
+        (($cells['bike'] ?? '') !== '' && mb_strlen($cells['bike']) <= 40) || ($errors['bike'] ??= 'bike');
+        in_array($kind, [Chain::KIND, ...array_column(PartKind::cases(), 'value')], true) || ($errors['part'] = 'part');
+        self::sitsOnBike($kind) || preg_match('/^[\p{L}\p{N}]{1,3}$/u', $letter) === 1 || ($errors['letter'] = 'letter');
+        in_array($fitted, [...self::YES, ...self::NO], true) || ($errors['on_bike'] = 'yes_or_no');
         // A cassette, ring or pair of jockey wheels counts on the bike it is on; in a drawer it has no place here yet.
-        $fitted !== '' && in_array($fitted, self::NO, true) && self::sitsOnBike($kind) && $errors['on_bike'] ??= 'spare_part';
-        $sinceKm !== null && $km !== null && $sinceKm > $km && $errors['since_wax'] = 'since_wax';
+        $fitted !== '' && in_array($fitted, self::NO, true) && self::sitsOnBike($kind) && ($errors['on_bike'] ??= 'spare_part');
+        $sinceKm !== null && $km !== null && $sinceKm > $km && ($errors['since_wax'] = 'since_wax');
         $pitches = $whole('pitches', 60, 180);
-        $pitches !== null && $pitches % 2 !== 0 && $errors['pitches'] = 'even';
+        $pitches !== null && $pitches % 2 !== 0 && ($errors['pitches'] = 'even');
 
         return new self(
             $line,

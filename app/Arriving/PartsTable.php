@@ -18,7 +18,19 @@ use Dripel\Core\Logbook\SettingKey;
  */
 final readonly class PartsTable
 {
-    public const COLUMNS = ['bike', 'part', 'letter', 'speeds', 'pitches', 'distance', 'since_wax', 'wear_pct', 'closings', 'closings_allowed', 'on_bike'];
+    public const COLUMNS = [
+        'bike',
+        'part',
+        'letter',
+        'speeds',
+        'pitches',
+        'distance',
+        'since_wax',
+        'wear_pct',
+        'closings',
+        'closings_allowed',
+        'on_bike',
+    ];
 
     /** More than anybody hangs in a shed. */
     private const MAX_ROWS = 500;
@@ -38,12 +50,17 @@ final readonly class PartsTable
             'Heron,chain,C,12,116,,none,,,,no',
             'Heron,cassette,,,,8400,,,,,yes',
             'Heron,ring,,,,,,,,,yes',
-        ])."\n";
+        ]) . "\n";
     }
 
     public static function read(string $text, Units $units): self
     {
-        $text = preg_replace('/^\x{FEFF}/u', '', mb_check_encoding($text, 'UTF-8') ? $text : mb_convert_encoding($text, 'UTF-8', 'Windows-1252')) ?? '';
+        $text =
+            preg_replace(
+                '/^\x{FEFF}/u',
+                '',
+                mb_check_encoding($text, 'UTF-8') ? $text : mb_convert_encoding($text, 'UTF-8', 'Windows-1252'),
+            ) ?? '';
         $lines = array_values(array_filter(preg_split('/\R/', $text) ?: [], fn(string $line) => trim($line, " \t,;") !== ''));
         if ($lines === []) {
             return new self([], 'empty');
@@ -62,7 +79,12 @@ final readonly class PartsTable
         $rows = [];
         foreach (array_slice($lines, 1) as $i => $line) {
             $cells = array_map(fn(?string $cell) => trim((string) $cell), str_getcsv($line, $separator, '"', ''));
-            $rows[] = PartsRow::read($i + 2, array_combine($header, array_slice(array_pad($cells, count($header), ''), 0, count($header))), count($cells) > count($header), $units);
+            $rows[] = PartsRow::read(
+                $i + 2,
+                array_combine($header, array_slice(array_pad($cells, count($header), ''), 0, count($header))),
+                count($cells) > count($header),
+                $units,
+            );
         }
 
         return new self($rows, $rows === [] ? 'empty' : null);
@@ -86,16 +108,22 @@ final readonly class PartsTable
             $byBike[mb_strtolower($row->bike)][] = $row;
         }
 
-        return array_map(fn(array $rows, string $name) => new ArrivingBike(
-            isset($known[$name]) ? Bike::query()->in($workshop)->findOrFail($known[$name]) : [
-                SettingKey::BikeName->value => $rows[0]->bike,
-                SettingKey::BikeKind->value => 'road',
-                SettingKey::BikeSpeeds->value => max(array_map(fn(PartsRow $row) => $row->speeds ?? 1, $rows)),
-                SettingKey::IntervalKm->value => $book->settings->usualIntervalKm(),
-                SettingKey::LimitSchool->value => $book->settings->usualLimitSchool()->value,
-            ],
-            array_map(fn(PartsRow $row) => $row->part(), $rows),
-        ), $byBike, array_map(strval(...), array_keys($byBike)));
+        return array_map(
+            fn(array $rows, string $name) => new ArrivingBike(
+                isset($known[$name])
+                    ? Bike::query()->in($workshop)->findOrFail($known[$name])
+                    : [
+                        SettingKey::BikeName->value => $rows[0]->bike,
+                        SettingKey::BikeKind->value => 'road',
+                        SettingKey::BikeSpeeds->value => max(array_map(fn(PartsRow $row) => $row->speeds ?? 1, $rows)),
+                        SettingKey::IntervalKm->value => $book->settings->usualIntervalKm(),
+                        SettingKey::LimitSchool->value => $book->settings->usualLimitSchool()->value,
+                    ],
+                array_map(fn(PartsRow $row) => $row->part(), $rows),
+            ),
+            $byBike,
+            array_map(strval(...), array_keys($byBike)),
+        );
     }
 
     private static function separator(string $line): string

@@ -71,9 +71,12 @@ final readonly class CommandParser
         $phrase->hours !== null && $verb !== 'ride' && throw NotUnderstood::because('only_rides_last');
         $verb === 'dip' && throw NotUnderstood::because('dip_in_the_shed');
         $verb === null && throw NotUnderstood::because('empty');
-        $bike = $phrase->bikeId === null
-            ? throw NotUnderstood::because('which_bike', ['bikes' => implode(', ', array_map($translator->names->bike(...), $book->bikeIds))])
-            : Bike::query()->in($this->current->workshop())->live()->findOrFail($phrase->bikeId);
+        $bike =
+            $phrase->bikeId === null
+                ? throw NotUnderstood::because('which_bike', [
+                    'bikes' => implode(', ', array_map($translator->names->bike(...), $book->bikeIds)),
+                ])
+                : Bike::query()->in($this->current->workshop())->live()->findOrFail($phrase->bikeId);
 
         return match (true) {
             $verb === 'catch_up', $verb === 'ride' && $phrase->since !== null => $this->catchUp($book, $translator, $bike, $phrase),
@@ -92,11 +95,19 @@ final readonly class CommandParser
 
         return new Command(
             $this->say('ride', [
-                'km' => $translator->quantities->distance($km, fmod($km, 1.0) > 0.05 ? 1 : 0), 'condition' => $translator->say("chain.condition.{$condition->value}"),
-                'hours' => $phrase->hours === null ? '' : $this->say('in_hours', ['hours' => $translator->quantities->hours($phrase->hours)]),
-                'bike' => $translator->names->bike($bike->id), 'day' => $phrase->when->words(), 'loud' => $phrase->loud ? $this->say('and_loud') : '',
+                'km' => $translator->quantities->distance($km, fmod($km, 1.0) > 0.05 ? 1 : 0),
+                'condition' => $translator->say("chain.condition.{$condition->value}"),
+                'hours' =>
+                    $phrase->hours === null ? '' : $this->say('in_hours', ['hours' => $translator->quantities->hours($phrase->hours)]),
+                'bike' => $translator->names->bike($bike->id),
+                'day' => $phrase->when->words(),
+                'loud' => $phrase->loud ? $this->say('and_loud') : '',
             ]),
-            fn(ActionContext $by): Action => ($this->logRide)($by, new RideFacts($bike, $phrase->when->ofRide(), $km, $phrase->hours, $condition), loud: $phrase->loud),
+            fn(ActionContext $by): Action => ($this->logRide)(
+                $by,
+                new RideFacts($bike, $phrase->when->ofRide(), $km, $phrase->hours, $condition),
+                loud: $phrase->loud,
+            ),
             $condition->soaks() ? [$translator->say('ui.ride.wet_note')] : [],
         );
     }
@@ -106,10 +117,19 @@ final readonly class CommandParser
         $km = $phrase->km ?? throw NotUnderstood::because('how_far', ['bike' => $translator->names->bike($bike->id)]);
         $today = LocalDay::of($translator->nowS, $translator->zone());
         $since = $phrase->since ?? $today;
-        $estimate = new Estimate(0, new Moment($translator->nowS, sequence: PHP_INT_MAX), $bike->id, $since->startS(), $since->date, $today->date, $km, $phrase->condition ?? Condition::Dry);
+        $estimate = new Estimate(
+            0,
+            new Moment($translator->nowS, sequence: PHP_INT_MAX),
+            $bike->id,
+            $since->startS(),
+            $since->date,
+            $today->date,
+            $km,
+            $phrase->condition ?? Condition::Dry,
+        );
 
         return new Command(
-            $translator->names->bike($bike->id).': '.$this->translators->catchUp()->spread($estimate, $book->shareOf($estimate)),
+            $translator->names->bike($bike->id) . ': ' . $this->translators->catchUp()->spread($estimate, $book->shareOf($estimate)),
             fn(ActionContext $by): Action => ($this->estimateDistance)($by, $estimate),
         );
     }
@@ -124,13 +144,26 @@ final readonly class CommandParser
 
     private function swap(Book $book, Translator $translator, Bike $bike, ParsedPhrase $phrase): Command
     {
-        $chainId = $phrase->chainId ?? $this->bestFor($book, $translator, $bike) ?? throw NotUnderstood::because('nothing_to_swap_to', ['bike' => $translator->names->bike($bike->id)]);
+        $chainId =
+            $phrase->chainId ??
+            ($this->bestFor($book, $translator, $bike) ??
+                throw NotUnderstood::because('nothing_to_swap_to', ['bike' => $translator->names->bike($bike->id)]));
         $chain = Chain::query()->in($this->current->workshop())->live()->findOrFail($chainId);
 
         return new Command(
-            $this->say('swap', ['bike' => $translator->names->bike($bike->id), 'letter' => $translator->names->chain($chainId), 'at' => $phrase->when->words()]),
+            $this->say('swap', [
+                'bike' => $translator->names->bike($bike->id),
+                'letter' => $translator->names->chain($chainId),
+                'at' => $phrase->when->words(),
+            ]),
             fn(ActionContext $by): Action => ($this->fitChain)($by, $bike, $chain, $phrase->when->moment()),
-            [...array_column((new FitWords($book, $translator))->all($book->chain($chainId, $phrase->when->moment()->unixS), $bike->id), 'text'), $translator->say('ui.swap.caution')],
+            [
+                ...array_column(
+                    (new FitWords($book, $translator))->all($book->chain($chainId, $phrase->when->moment()->unixS), $bike->id),
+                    'text',
+                ),
+                $translator->say('ui.swap.caution'),
+            ],
         );
     }
 
@@ -139,7 +172,11 @@ final readonly class CommandParser
         $km = $phrase->km ?? WaxTopUp::KM;
 
         return new Command(
-            $this->say('drip', ['chain' => $translator->names->fullChain($chain->id), 'km' => $translator->quantities->distance($km), 'at' => $phrase->when->words()]),
+            $this->say('drip', [
+                'chain' => $translator->names->fullChain($chain->id),
+                'km' => $translator->quantities->distance($km),
+                'at' => $phrase->when->words(),
+            ]),
             fn(ActionContext $by): Action => ($this->topUpChain)($by, $chain, new DripFacts($km), $phrase->when->moment()),
             [$translator->say('ui.topup.hint')],
         );
@@ -154,7 +191,11 @@ final readonly class CommandParser
         $meaning = (new MeaningWords($book, $translator, $this->readWear->of($book, $at->unixS), $at->unixS))->of($chain->id, $input);
 
         return new Command(
-            $this->say('measure', ['chain' => $translator->names->fullChain($chain->id), 'wear' => $translator->quantities->percent($percent), 'at' => $phrase->when->words()]),
+            $this->say('measure', [
+                'chain' => $translator->names->fullChain($chain->id),
+                'wear' => $translator->quantities->percent($percent),
+                'at' => $phrase->when->words(),
+            ]),
             fn(ActionContext $by): Action => ($this->recordReading)($by, $chain, $input, $at),
             [...$meaning['sentences'], ...array_filter([$meaning['unlikely']])],
         );
@@ -163,8 +204,14 @@ final readonly class CommandParser
     /** The last thing that this person did and that still holds. */
     private function undo(): Command
     {
-        $last = Action::query()->in($this->current->workshop())->where('user_id', $this->current->user()->id)->whereNull('reverted_by')
-            ->where('kind', '!=', ActionKind::Undo)->orderByDesc('revision')->first() ?? throw NotUnderstood::because('nothing_to_undo');
+        $last =
+            Action::query()
+                ->in($this->current->workshop())
+                ->where('user_id', $this->current->user()->id)
+                ->whereNull('reverted_by')
+                ->where('kind', '!=', ActionKind::Undo)
+                ->orderByDesc('revision')
+                ->first() ?? throw NotUnderstood::because('nothing_to_undo');
 
         return new Command(
             $this->say('undo', ['what' => lcfirst($this->translators->history()->sentence($last))]),
@@ -175,7 +222,10 @@ final readonly class CommandParser
     /** The chain that was named, else the one on the bike at that time. */
     private function chain(Book $book, Translator $translator, Bike $bike, ParsedPhrase $phrase): Chain
     {
-        $id = $phrase->chainId ?? $book->fittings->componentOn($bike->id, $phrase->when->moment()->unixS) ?? throw NotUnderstood::because('no_chain_on', ['bike' => $translator->names->bike($bike->id)]);
+        $id =
+            $phrase->chainId ??
+            ($book->fittings->componentOn($bike->id, $phrase->when->moment()->unixS) ??
+                throw NotUnderstood::because('no_chain_on', ['bike' => $translator->names->bike($bike->id)]));
 
         return Chain::query()->in($this->current->workshop())->live()->findOrFail($id);
     }

@@ -36,12 +36,14 @@ final readonly class Examples
         $letter = ($ready[0] ?? null)?->bestHanging()?->chainId;
         $one = fn(string $code, ?array $names): ?string => $names === [] ? null : (string) __("command.examples.{$code}", $names ?? []);
 
-        return array_values(array_filter([
-            ...array_map(fn(string $code) => $one($code, $bike($fitted[0] ?? $rails[0] ?? null)), ['ride', 'timed', 'since']),
-            ...array_map(fn(string $code) => $one($code, $bike($fitted[0] ?? null)), ['loud', 'measure', 'drip']),
-            $letter === null ? null : $one('swap', $bike($ready[0]) + ['letter' => mb_strtolower($translator->names->chain($letter))]),
-            $one('pot', null),
-            $one('undo', null),
-        ]));
+        return array_values(
+            array_filter([
+                ...array_map(fn(string $code) => $one($code, $bike($fitted[0] ?? ($rails[0] ?? null))), ['ride', 'timed', 'since']),
+                ...array_map(fn(string $code) => $one($code, $bike($fitted[0] ?? null)), ['loud', 'measure', 'drip']),
+                $letter === null ? null : $one('swap', $bike($ready[0]) + ['letter' => mb_strtolower($translator->names->chain($letter))]),
+                $one('pot', null),
+                $one('undo', null),
+            ]),
+        );
     }
 }

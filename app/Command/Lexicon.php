@@ -47,17 +47,30 @@ final readonly class Lexicon
     {
         /** @var array{verbs: array<string, list<string>>, ahead: array<string, list<string>>, tomorrow: list<string>, conditions: array<string, list<string>>, units: array<string, list<string>>, fillers: list<string>, today: list<string>, yesterday: list<string>, since: string} $words */
         $words = __('command');
-        [$this->verbs, $this->conditions, $this->units, $this->fillers] = [$words['verbs'], $words['conditions'], $words['units'], $words['fillers']];
+        [$this->verbs, $this->conditions, $this->units, $this->fillers] = [
+            $words['verbs'],
+            $words['conditions'],
+            $words['units'],
+            $words['fillers'],
+        ];
         [$this->ahead, $this->tomorrow] = [$words['ahead'], $words['tomorrow']];
         [$this->today, $this->yesterday, $this->since] = [$words['today'], $words['yesterday'], $words['since']];
-        $this->bikes = array_combine($book->bikeIds, array_map(fn(int $id) => mb_strtolower($translator->names->bike($id)), $book->bikeIds));
+        $this->bikes = array_combine(
+            $book->bikeIds,
+            array_map(fn(int $id) => mb_strtolower($translator->names->bike($id)), $book->bikeIds),
+        );
     }
 
     /** @return array<int, string> the letters of a bike's chains in use, by chain */
     public function lettersOf(int $bikeId): array
     {
-        $ids = array_values(array_filter($this->book->chainIds, fn(int $id) => $this->book->settings->home($id, $this->translator->nowS) === $bikeId
-            && $this->book->history($id)->last(Retirement::class) === null));
+        $ids = array_values(
+            array_filter(
+                $this->book->chainIds,
+                fn(int $id) => $this->book->settings->home($id, $this->translator->nowS) === $bikeId &&
+                    $this->book->history($id)->last(Retirement::class) === null,
+            ),
+        );
 
         return array_combine($ids, array_map($this->translator->names->chain(...), $ids));
     }
@@ -65,16 +78,22 @@ final readonly class Lexicon
     /** @return array<int, list<string>> long and short, by weekday */
     public function weekdays(): array
     {
-        return array_combine(range(1, 7), array_map(
-            fn(int $day) => [mb_strtolower($this->translator->weekday($day, 'EEEE')), mb_strtolower($this->translator->weekday($day))],
+        return array_combine(
             range(1, 7),
-        ));
+            array_map(
+                fn(int $day) => [mb_strtolower($this->translator->weekday($day, 'EEEE')), mb_strtolower($this->translator->weekday($day))],
+                range(1, 7),
+            ),
+        );
     }
 
     /** @return array<int, list<string>> long and short, by month */
     public function months(): array
     {
-        $name = fn(int $month, string $pattern) => rtrim(mb_strtolower($this->translator->quantities->date((int) gmmktime(12, 0, 0, $month, 15, 2026), $pattern)), '.');
+        $name = fn(int $month, string $pattern) => rtrim(
+            mb_strtolower($this->translator->quantities->date((int) gmmktime(12, 0, 0, $month, 15, 2026), $pattern)),
+            '.',
+        );
 
         return array_combine(range(1, 12), array_map(fn(int $month) => [$name($month, 'LLLL'), $name($month, 'LLL')], range(1, 12)));
     }

@@ -39,9 +39,10 @@ final readonly class ParsedPhrase
         $bikeId = $phrase->takeOneOf($lexicon->bikes) ?? (count($lexicon->bikes) === 1 ? array_key_first($lexicon->bikes) : null);
         $verb = $phrase->takeOneOf($lexicon->verbs);
         $loud = $verb === 'ride' && $phrase->takeOneOf([$lexicon->verbs['loud']]) !== null;
-        $since = $phrase->take('/ '.preg_quote($lexicon->since, '/').'(?= )/u') === null
-            ? null
-            : When::day($phrase, $lexicon, $translator, LocalDay::of($translator->nowS, $translator->zone()));
+        $since =
+            $phrase->take('/ ' . preg_quote($lexicon->since, '/') . '(?= )/u') === null
+                ? null
+                : When::day($phrase, $lexicon, $translator, LocalDay::of($translator->nowS, $translator->zone()));
         $hours = self::hours($phrase);
         $when = When::takenFrom($phrase, $lexicon, $translator, $moments);
         $condition = $phrase->takeOneOf($lexicon->conditions);
@@ -68,7 +69,9 @@ final readonly class ParsedPhrase
     /** 2h10, 2 h, 130 min took so long; a time of day has a colon, or "at" before it. */
     private static function hours(Phrase $phrase): ?float
     {
-        $found = $phrase->take('/(?<! '.preg_quote((string) __('command.at'), '/').') (\d{1,2}(?:\.\d+)? ?h(?: ?[0-5]\d)?(?: ?min)?|\d{1,4} ?min)(?= )/u');
+        $found = $phrase->take(
+            '/(?<! ' . preg_quote((string) __('command.at'), '/') . ') (\d{1,2}(?:\.\d+)? ?h(?: ?[0-5]\d)?(?: ?min)?|\d{1,4} ?min)(?= )/u',
+        );
 
         return $found === null ? null : Duration::hours($found[1]);
     }
@@ -77,7 +80,7 @@ final readonly class ParsedPhrase
     private static function figure(Phrase $phrase, Lexicon $lexicon): array
     {
         $words = array_map(fn(string $unit) => preg_quote($unit, '/'), ['%', ...array_merge(...array_values($lexicon->units))]);
-        $found = $phrase->take('/ (\d+(?:\.\d+)?) ?('.implode('|', $words).')?(?= )/u');
+        $found = $phrase->take('/ (\d+(?:\.\d+)?) ?(' . implode('|', $words) . ')?(?= )/u');
         $unit = array_key_first(array_filter($lexicon->units, fn(array $all) => in_array($found[2] ?? '', $all, true)));
 
         return [$found === null ? null : (float) $found[1], $unit];
@@ -94,7 +97,10 @@ final readonly class ParsedPhrase
             return;
         }
         $near = $lexicon->near($left[0]);
-        $guess = $near === null ? null : preg_replace('/(?<![\p{L}\p{N}])'.preg_quote($left[0], '/').'(?![\p{L}\p{N}])/iu', $near, trim($text), 1);
+        $guess =
+            $near === null
+                ? null
+                : preg_replace('/(?<![\p{L}\p{N}])' . preg_quote($left[0], '/') . '(?![\p{L}\p{N}])/iu', $near, trim($text), 1);
         throw NotUnderstood::because('unknown', ['word' => $left[0]], $guess);
     }
 }

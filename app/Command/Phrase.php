@@ -31,7 +31,10 @@ final class Phrase
         return array_map(fn(array $group) => (string) $group[0], $found);
     }
 
-    /** @param array<int|string, string|list<string>> $words lists of words by what they mean, or words that mean themselves; the longest first */
+    /**
+     * @param array<int|string, string|list<string>> $words lists of words by what they mean, or words that mean themselves; the longest
+     * first
+     */
     public function takeOneOf(array $words): int|string|null
     {
         $meanings = [];
@@ -42,7 +45,7 @@ final class Phrase
         }
         uksort($meanings, fn(int|string $a, int|string $b) => mb_strlen((string) $b) <=> mb_strlen((string) $a));
         foreach ($meanings as $word => $meaning) {
-            if ($this->take('/ '.preg_quote((string) $word, '/').'(?= )/u') !== null) {
+            if ($this->take('/ ' . preg_quote((string) $word, '/') . '(?= )/u') !== null) {
                 return $meaning;
             }
         }

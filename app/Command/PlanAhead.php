@@ -29,8 +29,12 @@ final readonly class PlanAhead
         $phrase = new Phrase($text);
         foreach ($lexicon->ahead as $verb => $words) {
             usort($words, fn(string $a, string $b) => mb_strlen($b) <=> mb_strlen($a));
-            if ($phrase->take('/^ (?:'.implode('|', array_map(fn(string $word) => preg_quote($word, '/'), $words)).')(?= )/u') !== null) {
-                return $verb === 'pot' ? $this->pot($phrase, $text, $lexicon, $translator) : $this->plan($phrase, $text, $lexicon, $translator);
+            if (
+                $phrase->take('/^ (?:' . implode('|', array_map(fn(string $word) => preg_quote($word, '/'), $words)) . ')(?= )/u') !== null
+            ) {
+                return $verb === 'pot'
+                    ? $this->pot($phrase, $text, $lexicon, $translator)
+                    : $this->plan($phrase, $text, $lexicon, $translator);
             }
         }
 
@@ -51,10 +55,13 @@ final readonly class PlanAhead
 
         return new Command(
             (string) __('command.preview.pot', ['day' => (new PlanWords($translator, $plan))->day($date)]),
-            fn(ActionContext $by): Action => ($this->keepPlan)($by, self::best([
-                SettingKey::PlanPinned->value => $pinned,
-                SettingKey::PlanForbidden->value => array_values(array_diff($plan->terms->forbidden, [$date])) ?: null,
-            ])),
+            fn(ActionContext $by): Action => ($this->keepPlan)(
+                $by,
+                self::best([
+                    SettingKey::PlanPinned->value => $pinned,
+                    SettingKey::PlanForbidden->value => array_values(array_diff($plan->terms->forbidden, [$date])) ?: null,
+                ]),
+            ),
         );
     }
 
@@ -63,7 +70,8 @@ final readonly class PlanAhead
     {
         $weeks = $phrase->take((string) __('command.weeks'))[1] ?? ReadPlan::WEEKS;
         $this->nothingElse($phrase, $text, $lexicon);
-        ($weeks < 2 || $weeks > ReadPlan::MOST_WEEKS) && throw NotUnderstood::because('plan_weeks', ['most' => (string) ReadPlan::MOST_WEEKS]);
+        ($weeks < 2 || $weeks > ReadPlan::MOST_WEEKS) &&
+            throw NotUnderstood::because('plan_weeks', ['most' => (string) ReadPlan::MOST_WEEKS]);
         $plan = ($this->readPlan)($this->current->workshop(), (int) $weeks);
         $words = new PlanWords($translator, $plan);
         $about = $words->about($plan->best);
@@ -81,7 +89,8 @@ final readonly class PlanAhead
      */
     private static function best(array $settings): array
     {
-        return [SettingKey::PlanByHand->value => null, SettingKey::PlanBottle->value => null, SettingKey::PlanFollowed->value => 1] + $settings;
+        return [SettingKey::PlanByHand->value => null, SettingKey::PlanBottle->value => null, SettingKey::PlanFollowed->value => 1] +
+            $settings;
     }
 
     private function nothingElse(Phrase $phrase, string $text, Lexicon $lexicon): void

@@ -18,7 +18,7 @@ final readonly class When
     public static function takenFrom(Phrase $phrase, Lexicon $lexicon, Translator $translator, Moments $moments): self
     {
         $today = LocalDay::of($translator->nowS, $translator->zone());
-        $time = $phrase->take('/(?: '.preg_quote((string) __('command.at'), '/').')? ([01]?\d|2[0-3])[:h]([0-5]\d)(?= )/u');
+        $time = $phrase->take('/(?: ' . preg_quote((string) __('command.at'), '/') . ')? ([01]?\d|2[0-3])[:h]([0-5]\d)(?= )/u');
 
         return new self(
             self::day($phrase, $lexicon, $translator, $today),
@@ -41,11 +41,16 @@ final readonly class When
             return LocalDay::named(sprintf('%04d-%02d-%02d', $year, $month, $day), $translator->zone());
         };
         // A day and month without a year is the last one that there was, or the next.
-        $nearest = fn(int $month, int $day): LocalDay => $named((int) substr($today->date, 0, 4) + match (sprintf('%02d-%02d', $month, $day) <=> substr($today->date, 5)) {
-            1 => $ahead ? 0 : -1,
-            -1 => $ahead ? 1 : 0,
-            default => 0,
-        }, $month, $day);
+        $nearest = fn(int $month, int $day): LocalDay => $named(
+            (int) substr($today->date, 0, 4) +
+                match (sprintf('%02d-%02d', $month, $day) <=> substr($today->date, 5)) {
+                    1 => $ahead ? 0 : -1,
+                    -1 => $ahead ? 1 : 0,
+                    default => 0,
+                },
+            $month,
+            $day,
+        );
         $months = [];
         foreach ($lexicon->months() as $month => $words) {
             foreach ($words as $word) {
@@ -57,7 +62,9 @@ final readonly class When
             return $named((int) $found[1], (int) $found[2], (int) $found[3]);
         }
         if (($found = $phrase->take('/ (\d{1,2})\.(\d{1,2})\.(\d{4})?(?= )/u')) !== null) {
-            return isset($found[3]) && $found[3] !== '' ? $named((int) $found[3], (int) $found[2], (int) $found[1]) : $nearest((int) $found[2], (int) $found[1]);
+            return isset($found[3]) && $found[3] !== ''
+                ? $named((int) $found[3], (int) $found[2], (int) $found[1])
+                : $nearest((int) $found[2], (int) $found[1]);
         }
         if (($found = $phrase->take("/ (\\d{1,2})\\.? ({$monthPattern})(?= )/u")) !== null) {
             return $nearest($months[$found[2]], (int) $found[1]);
@@ -100,7 +107,7 @@ final readonly class When
 
     public function words(): string
     {
-        return trim($this->translator->dayWord($this->date()).' '.($this->time ?? ''));
+        return trim($this->translator->dayWord($this->date()) . ' ' . ($this->time ?? ''));
     }
 
     private function date(): string
@@ -110,6 +117,8 @@ final readonly class When
 
     private function latest(): string
     {
-        return $this->date() === LocalDay::of($this->translator->nowS, $this->translator->zone())->date ? $this->translator->quantities->time($this->translator->nowS) : '20:00';
+        return $this->date() === LocalDay::of($this->translator->nowS, $this->translator->zone())->date
+            ? $this->translator->quantities->time($this->translator->nowS)
+            : '20:00';
     }
 }

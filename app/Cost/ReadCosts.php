@@ -15,7 +15,13 @@ use Dripel\Core\Cost\WorkshopCosts;
 /** Loads what a workshop used up and put on, each at the price of its day. */
 final readonly class ReadCosts
 {
-    public function __construct(private ReadBook $readBook, private ReadPrices $readPrices, private ReadBaths $readBaths, private ReadJars $readJars, private AppClock $clock) {}
+    public function __construct(
+        private ReadBook $readBook,
+        private ReadPrices $readPrices,
+        private ReadBaths $readBaths,
+        private ReadJars $readJars,
+        private AppClock $clock,
+    ) {}
 
     public function __invoke(Workshop $workshop): WorkshopCosts
     {

@@ -14,8 +14,15 @@ final readonly class ReadPrices
 {
     public function __invoke(Workshop $workshop): PriceList
     {
-        return new PriceList(array_values(Price::query()->in($workshop)->live()->get()->map(
-            fn(Price $row) => new CorePrice($row->id, $row->supply, $row->at, $row->amount_minor, $row->quantity),
-        )->all()));
+        return new PriceList(
+            array_values(
+                Price::query()
+                    ->in($workshop)
+                    ->live()
+                    ->get()
+                    ->map(fn(Price $row) => new CorePrice($row->id, $row->supply, $row->at, $row->amount_minor, $row->quantity))
+                    ->all(),
+            ),
+        );
     }
 }

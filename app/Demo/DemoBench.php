@@ -28,20 +28,37 @@ final readonly class DemoBench
 {
     private const NAMES = ['ruler' => 'Bench rule', 'drop_in' => 'Two-mark gauge', 'digital' => 'Drawer gauge'];
 
-    public function __construct(private KeepBottle $keepBottle, private KeepInstrument $keepInstrument, private AddPart $addPart, private SetPrice $setPrice) {}
+    public function __construct(
+        private KeepBottle $keepBottle,
+        private KeepInstrument $keepInstrument,
+        private AddPart $addPart,
+        private SetPrice $setPrice,
+    ) {}
 
     public function instruments(DemoTimeline $timeline, int $atS): void
     {
-        foreach ([
-            CoreInstrument::usual(InstrumentKind::Ruler),
-            CoreInstrument::usual(InstrumentKind::DropIn),
-            new CoreInstrument(null, InstrumentKind::Digital, uncertainty: 0.05, zeroPct: 0.02),
-        ] as $instrument) {
-            $timeline->at($atS, fn(ActionContext $by) => ($this->keepInstrument)($by, null, self::NAMES[$instrument->kind->value], $instrument));
+        foreach (
+            [
+                CoreInstrument::usual(InstrumentKind::Ruler),
+                CoreInstrument::usual(InstrumentKind::DropIn),
+                new CoreInstrument(null, InstrumentKind::Digital, uncertainty: 0.05, zeroPct: 0.02),
+            ]
+            as $instrument
+        ) {
+            $timeline->at(
+                $atS,
+                fn(ActionContext $by) => ($this->keepInstrument)($by, null, self::NAMES[$instrument->kind->value], $instrument),
+            );
         }
-        $timeline->at($atS, fn(ActionContext $by) => ($this->keepBottle)($by, null, [
-            SettingKey::BottleName->value => 'Winter drip', SettingKey::BottleVolumeMl->value => 250.0, SettingKey::BottleOpenedOn->value => gmdate('Y-m-d', $atS), SettingKey::BottlePrice->value => 1490,
-        ]));
+        $timeline->at(
+            $atS,
+            fn(ActionContext $by) => ($this->keepBottle)($by, null, [
+                SettingKey::BottleName->value => 'Winter drip',
+                SettingKey::BottleVolumeMl->value => 250.0,
+                SettingKey::BottleOpenedOn->value => gmdate('Y-m-d', $atS),
+                SettingKey::BottlePrice->value => 1490,
+            ]),
+        );
         foreach ([[Supply::Cassette, 6400], [Supply::Ring, 4200], [Supply::JockeyWheels, 1500]] as [$supply, $minor]) {
             $timeline->at($atS, fn(ActionContext $by) => ($this->setPrice)($by, $supply, $minor, 1, new Moment($atS)));
         }
@@ -51,7 +68,7 @@ final readonly class DemoBench
     public static function dose(ActionContext $by): DripFacts
     {
         $bottle = Bottle::query()->in($by->workshop)->first();
-        $dose = (new DripDose)(new DripDoseInput(DripDoseInput::USUAL_PITCHES, 1.0, 1, DripDoseInput::ML_PER_DROP, null, 0.0));
+        $dose = (new DripDose())(new DripDoseInput(DripDoseInput::USUAL_PITCHES, 1.0, 1, DripDoseInput::ML_PER_DROP, null, 0.0));
 
         return new DripFacts(WaxTopUp::KM, $dose->ml, $bottle);
     }
@@ -71,14 +88,34 @@ final readonly class DemoBench
      */
     public function parts(DemoTimeline $timeline, array $bikes, int $atS, int $wheelsChangedS): void
     {
-        foreach ([
-            ['Heron', PartKind::Cassette, 'Light wheel cassette', null, false], ['Heron', PartKind::Ring, 'Chainrings', null, false], ['Heron', PartKind::JockeyWheels, 'Jockey wheels', null, false],
-            ['Badger', PartKind::Cassette, 'Gravel cassette', 6800.0, false], ['Badger', PartKind::Ring, 'Single ring', 6800.0, false],
-            ['Tram', PartKind::Cassette, 'Freewheel sprocket', null, false],
-            ['Lantern', PartKind::Cassette, 'Wheel cassette', 2100.0, false], ['Lantern', PartKind::Cassette, 'Trainer cassette', null, true],
-        ] as [$bike, $kind, $name, $km, $trainer]) {
-            $timeline->at($atS, fn(ActionContext $by) => ($this->addPart)($by, $bikes[$bike], $kind, $name, new Moment($atS), $km, $trainer));
+        foreach (
+            [
+                ['Heron', PartKind::Cassette, 'Light wheel cassette', null, false],
+                ['Heron', PartKind::Ring, 'Chainrings', null, false],
+                ['Heron', PartKind::JockeyWheels, 'Jockey wheels', null, false],
+                ['Badger', PartKind::Cassette, 'Gravel cassette', 6800.0, false],
+                ['Badger', PartKind::Ring, 'Single ring', 6800.0, false],
+                ['Tram', PartKind::Cassette, 'Freewheel sprocket', null, false],
+                ['Lantern', PartKind::Cassette, 'Wheel cassette', 2100.0, false],
+                ['Lantern', PartKind::Cassette, 'Trainer cassette', null, true],
+            ]
+            as [$bike, $kind, $name, $km, $trainer]
+        ) {
+            $timeline->at(
+                $atS,
+                fn(ActionContext $by) => ($this->addPart)($by, $bikes[$bike], $kind, $name, new Moment($atS), $km, $trainer),
+            );
         }
-        $timeline->at($wheelsChangedS, fn(ActionContext $by) => ($this->addPart)($by, $bikes['Heron'], PartKind::Cassette, 'Winter wheel cassette', new Moment($wheelsChangedS), 3300.0));
+        $timeline->at(
+            $wheelsChangedS,
+            fn(ActionContext $by) => ($this->addPart)(
+                $by,
+                $bikes['Heron'],
+                PartKind::Cassette,
+                'Winter wheel cassette',
+                new Moment($wheelsChangedS),
+                3300.0,
+            ),
+        );
     }
 }

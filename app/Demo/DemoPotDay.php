@@ -25,16 +25,34 @@ final readonly class DemoPotDay
     /** Between two readings of the probe, in seconds. */
     private const EVERY_S = 120;
 
-    public function __construct(private StartPotDay $startPotDay, private TapJob $tapJob, private SimulatedProbe $probe, private AppClock $clock) {}
+    public function __construct(
+        private StartPotDay $startPotDay,
+        private TapJob $tapJob,
+        private SimulatedProbe $probe,
+        private AppClock $clock,
+    ) {}
 
     /** @param list<Chain> $chains */
     public function lead(ActionContext $by, array $chains): void
     {
         $pot = DemoSolvents::pot($by, 0);
-        $job = ($this->startPotDay)($by, new PotDayChoices($pot->id, array_map(fn(Chain $chain) => $chain->id, $chains), PowerProgram::HighThenLow), false);
+        $job = ($this->startPotDay)(
+            $by,
+            new PotDayChoices($pot->id, array_map(fn(Chain $chain) => $chain->id, $chains), PowerProgram::HighThenLow),
+            false,
+        );
         [$run, $taps] = self::asAsked($job->load('taps')->run());
         $endS = (int) $run->doneS();
-        $rows = array_map(fn(int $atS) => ['workshop_id' => $job->workshop_id, 'pot_id' => $pot->id, 'at' => $atS, 'received_at' => $atS, 'temp_c' => $this->probe->celsius($job, $run, $atS)], range($job->started_at, $endS, self::EVERY_S));
+        $rows = array_map(
+            fn(int $atS) => [
+                'workshop_id' => $job->workshop_id,
+                'pot_id' => $pot->id,
+                'at' => $atS,
+                'received_at' => $atS,
+                'temp_c' => $this->probe->celsius($job, $run, $atS),
+            ],
+            range($job->started_at, $endS, self::EVERY_S),
+        );
         Temperature::query()->insert($rows);
         $this->clock->stopAt($endS);
         ($this->tapJob)($job, $by->user, $taps);

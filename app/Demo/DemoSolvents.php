@@ -55,14 +55,33 @@ final readonly class DemoSolvents
     public function shelf(DemoTimeline $timeline, int $atS): void
     {
         $jars = [
-            ['Dirty spirit', JarRole::Dirty, Solvent::WhiteSpirit, 750.0], ['Clean spirit', JarRole::Clean, Solvent::WhiteSpirit, 700.0],
-            ['First alcohol', JarRole::Dirty, Solvent::MethylatedSpirit, 600.0], ['Last alcohol', JarRole::Clean, Solvent::MethylatedSpirit, 600.0],
-            ['Spirit waste', JarRole::Waste, null, null], ['Alcohol waste', JarRole::Waste, null, null],
+            ['Dirty spirit', JarRole::Dirty, Solvent::WhiteSpirit, 750.0],
+            ['Clean spirit', JarRole::Clean, Solvent::WhiteSpirit, 700.0],
+            ['First alcohol', JarRole::Dirty, Solvent::MethylatedSpirit, 600.0],
+            ['Last alcohol', JarRole::Clean, Solvent::MethylatedSpirit, 600.0],
+            ['Spirit waste', JarRole::Waste, null, null],
+            ['Alcohol waste', JarRole::Waste, null, null],
         ];
         foreach ($jars as [$name, $role, $solvent, $ml]) {
-            $timeline->at($atS, fn(ActionContext $by) => ($this->addJar)($by, $name, $role, new Moment($atS), $solvent === null ? null : new JarEntry($atS, JarAct::Fill, $ml, $solvent)));
+            $timeline->at(
+                $atS,
+                fn(ActionContext $by) => ($this->addJar)(
+                    $by,
+                    $name,
+                    $role,
+                    new Moment($atS),
+                    $solvent === null ? null : new JarEntry($atS, JarAct::Fill, $ml, $solvent),
+                ),
+            );
         }
-        $prices = [[Supply::Chain, 2690, 1], [Supply::QuickLink, 480, 1], [Supply::WhiteSpirit, 790, 1000], [Supply::MethylatedSpirit, 620, 1000], [Supply::Wax, 1400, 1000], [Supply::DripWax, 1490, 120]];
+        $prices = [
+            [Supply::Chain, 2690, 1],
+            [Supply::QuickLink, 480, 1],
+            [Supply::WhiteSpirit, 790, 1000],
+            [Supply::MethylatedSpirit, 620, 1000],
+            [Supply::Wax, 1400, 1000],
+            [Supply::DripWax, 1490, 120],
+        ];
         foreach ($prices as [$supply, $minor, $quantity]) {
             $timeline->at($atS, fn(ActionContext $by) => ($this->setPrice)($by, $supply, $minor, $quantity, new Moment($atS)));
         }
@@ -75,7 +94,16 @@ final readonly class DemoSolvents
     {
         foreach ([1 => [Solvent::WhiteSpirit, 700.0], 3 => [Solvent::MethylatedSpirit, 600.0]] as $nth => [$solvent, $ml]) {
             foreach ([new JarEntry($atS, JarAct::HandIn, $ml), new JarEntry($atS, JarAct::Fill, $ml, $solvent)] as $entry) {
-                $timeline->at($atS, fn(ActionContext $by) => ($this->tendJar)($by, self::jar($by, $nth), $entry, new Moment($atS), $entry->act === JarAct::HandIn ? 'collecting point' : null));
+                $timeline->at(
+                    $atS,
+                    fn(ActionContext $by) => ($this->tendJar)(
+                        $by,
+                        self::jar($by, $nth),
+                        $entry,
+                        new Moment($atS),
+                        $entry->act === JarAct::HandIn ? 'collecting point' : null,
+                    ),
+                );
             }
         }
     }
@@ -88,13 +116,27 @@ final readonly class DemoSolvents
     /** Two pots: one for every day, filled a month ago, and a small one for races that has run low. */
     public function pots(DemoTimeline $timeline, int $addedS, int $filledS, int $toppedS): void
     {
-        foreach ([['Shed pot', 130.0, 105.0, WaxKind::Plain], ['Race pot', 110.0, 80.0, WaxKind::Blend]] as [$name, $diameter, $height, $wax]) {
-            $timeline->at($addedS, fn(ActionContext $by) => ($this->addPot)($by, [
-                SettingKey::PotName->value => $name, SettingKey::PotKind->value => PotKind::SlowCooker->value, SettingKey::PotDiameterMm->value => $diameter,
-                SettingKey::PotHeightMm->value => $height, SettingKey::PotLowW->value => 90.0, SettingKey::PotHighW->value => 140.0, SettingKey::PotWax->value => $wax->value,
-            ]));
+        foreach (
+            [['Shed pot', 130.0, 105.0, WaxKind::Plain], ['Race pot', 110.0, 80.0, WaxKind::Blend]]
+            as [$name, $diameter, $height, $wax]
+        ) {
+            $timeline->at(
+                $addedS,
+                fn(ActionContext $by) => ($this->addPot)($by, [
+                    SettingKey::PotName->value => $name,
+                    SettingKey::PotKind->value => PotKind::SlowCooker->value,
+                    SettingKey::PotDiameterMm->value => $diameter,
+                    SettingKey::PotHeightMm->value => $height,
+                    SettingKey::PotLowW->value => 90.0,
+                    SettingKey::PotHighW->value => 140.0,
+                    SettingKey::PotWax->value => $wax->value,
+                ]),
+            );
         }
-        $tend = fn(int $nth, BathEvent $event) => $timeline->at((int) $event->atS, fn(ActionContext $by) => ($this->tendBath)($by, self::pot($by, $nth), $event, new Moment((int) $event->atS)));
+        $tend = fn(int $nth, BathEvent $event) => $timeline->at(
+            (int) $event->atS,
+            fn(ActionContext $by) => ($this->tendBath)($by, self::pot($by, $nth), $event, new Moment((int) $event->atS)),
+        );
         $tend(0, BathEvent::fill($filledS, 560.0));
         $tend(0, BathEvent::reading($filledS + 5400, 84.0));
         $tend(0, BathEvent::topUp($toppedS, 60.0));
@@ -108,7 +150,10 @@ final readonly class DemoSolvents
 
     public function settle(DemoTimeline $timeline, int $atS): void
     {
-        $timeline->at($atS, fn(ActionContext $by) => ($this->tendJar)($by, self::jar($by, 2), new JarEntry($atS, JarAct::Settle), new Moment($atS), null));
+        $timeline->at(
+            $atS,
+            fn(ActionContext $by) => ($this->tendJar)($by, self::jar($by, 2), new JarEntry($atS, JarAct::Settle), new Moment($atS), null),
+        );
     }
 
     /**
@@ -122,7 +167,11 @@ final readonly class DemoSolvents
         // The baths as they end, so that the jars are free for the next; then the drying. Each tap has its own time.
         foreach ([$startS + self::BATHS_S, min($untilS, $startS + 6 * 3600)] as $atS) {
             $timeline->at($atS, function (ActionContext $by) use ($chains, $startS, $atS): void {
-                $job = GuidedJob::query()->in($by->workshop)->where('started_at', $startS)->whereJsonContains('chains', $chains[0]->id)->firstOrFail();
+                $job = GuidedJob::query()
+                    ->in($by->workshop)
+                    ->where('started_at', $startS)
+                    ->whereJsonContains('chains', $chains[0]->id)
+                    ->firstOrFail();
                 ($this->tapJob)($job, $by->user, self::taps($job, $atS));
             });
         }

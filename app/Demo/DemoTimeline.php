@@ -41,10 +41,18 @@ final class DemoTimeline
 
     public function context(Workshop $workshop, User $rider): ActionContext
     {
-        $hash = md5("{$this->seed} ".$this->written++);
+        $hash = md5("{$this->seed} " . $this->written++);
 
-        return new ActionContext($workshop, $rider, implode('-', [
-            substr($hash, 0, 8), substr($hash, 8, 4), '4'.substr($hash, 13, 3), 'a'.substr($hash, 17, 3), substr($hash, 20, 12),
-        ]));
+        return new ActionContext(
+            $workshop,
+            $rider,
+            implode('-', [
+                substr($hash, 0, 8),
+                substr($hash, 8, 4),
+                '4' . substr($hash, 13, 3),
+                'a' . substr($hash, 17, 3),
+                substr($hash, 20, 12),
+            ]),
+        );
     }
 }

@@ -120,7 +120,12 @@ final class DemoWorkshop
             $rider = User::query()->create(['name' => 'Jory Venn', 'email' => 'demo@dripel.example', 'password' => Str::random(40)]);
             $workshop = ($this->openWorkshop)($rider, 'Lean-to on the Ostermoor', self::ZONE, true);
             $this->solvents->shelf($this->timeline, $this->day(self::FIRST_DAY, '09:00'));
-            $this->solvents->pots($this->timeline, $this->day(self::FIRST_DAY, '09:30'), $this->day(self::TOLD_FROM, '17:30'), $this->day(5, '17:00'));
+            $this->solvents->pots(
+                $this->timeline,
+                $this->day(self::FIRST_DAY, '09:30'),
+                $this->day(self::TOLD_FROM, '17:30'),
+                $this->day(5, '17:00'),
+            );
             $this->bench->instruments($this->timeline, $this->day(self::FIRST_DAY, '09:10'));
             $this->solvents->refill($this->timeline, $this->day(210, '10:30'));
             foreach (self::bikes() as $bike) {
@@ -144,10 +149,70 @@ final class DemoWorkshop
         $year = range(1, 12);
 
         return [
-            new DemoBike('Heron', 'road', 12, 300, null, 'strict', 116, ['A', 'B', 'C'], ['D'], [3 => 36, 6 => 50, 7 => 74], '09:10', 27, $year, 0.046),
-            new DemoBike('Badger', 'gravel', 11, 250, null, 'strict', 112, ['A', 'B', 'C'], ['D'], [2 => 26, 6 => 44], '14:20', 19, [1, 2, 3, 4, 5, 9, 10, 11, 12], 0.035),
-            new DemoBike('Tram', 'city', 1, 300, 10, 'by_speeds', 98, ['A', 'B', 'C'], [], array_fill(1, 5, 11.4), '07:35', 18, $year, 0.07),
-            new DemoBike('Lantern', 'indoor', 9, 400, null, 'by_speeds', 108, ['A', 'C', 'D'], ['B'], [2 => 24, 4 => 30], '19:05', 29, [1, 2, 3, 10, 11, 12], 0.08),
+            new DemoBike(
+                'Heron',
+                'road',
+                12,
+                300,
+                null,
+                'strict',
+                116,
+                ['A', 'B', 'C'],
+                ['D'],
+                [3 => 36, 6 => 50, 7 => 74],
+                '09:10',
+                27,
+                $year,
+                0.046,
+            ),
+            new DemoBike(
+                'Badger',
+                'gravel',
+                11,
+                250,
+                null,
+                'strict',
+                112,
+                ['A', 'B', 'C'],
+                ['D'],
+                [2 => 26, 6 => 44],
+                '14:20',
+                19,
+                [1, 2, 3, 4, 5, 9, 10, 11, 12],
+                0.035,
+            ),
+            new DemoBike(
+                'Tram',
+                'city',
+                1,
+                300,
+                10,
+                'by_speeds',
+                98,
+                ['A', 'B', 'C'],
+                [],
+                array_fill(1, 5, 11.4),
+                '07:35',
+                18,
+                $year,
+                0.07,
+            ),
+            new DemoBike(
+                'Lantern',
+                'indoor',
+                9,
+                400,
+                null,
+                'by_speeds',
+                108,
+                ['A', 'C', 'D'],
+                ['B'],
+                [2 => 24, 4 => 30],
+                '19:05',
+                29,
+                [1, 2, 3, 10, 11, 12],
+                0.08,
+            ),
         ];
     }
 
@@ -161,32 +226,66 @@ final class DemoWorkshop
             SettingKey::IntervalHours->value => $bike->intervalHours,
             SettingKey::LimitSchool->value => $bike->school,
             // One is past its limit and one is retired: time to buy.
-            ...($bike->indoor() ? [SettingKey::ChainsWanted->value => 3] : []),
+            ...$bike->indoor() ? [SettingKey::ChainsWanted->value => 3] : [],
         ]);
         $this->bikes[$bike->name] = Bike::query()->whereKey($action->about->bike)->sole();
         $start = self::FIRST_DAY;
         foreach ($bike->inTurn as $index => $letter) {
             // Of three bikes the first chains went through the jars, three at a time.
-            $this->addChain($workshop, $rider, $bike, $letter, $bike->indoor() ? $this->day($start, '18:00') : null, $this->day($start, '20:30'), $index === 0 ? $this->day($start, '21:00') : null);
+            $this->addChain(
+                $workshop,
+                $rider,
+                $bike,
+                $letter,
+                $bike->indoor() ? $this->day($start, '18:00') : null,
+                $this->day($start, '20:30'),
+                $index === 0 ? $this->day($start, '21:00') : null,
+            );
         }
-        if (! $bike->indoor()) {
-            $this->solvents->strip($this->timeline, array_map(fn(string $letter) => $this->chains["{$bike->name} {$letter}"], $bike->inTurn), $this->day($start, self::STRIPPED_AT[$bike->name]));
+        if (!$bike->indoor()) {
+            $this->solvents->strip(
+                $this->timeline,
+                array_map(fn(string $letter) => $this->chains["{$bike->name} {$letter}"], $bike->inTurn),
+                $this->day($start, self::STRIPPED_AT[$bike->name]),
+            );
         }
         foreach ($bike->asOld as $letter) {
             $this->addChain($workshop, $rider, $bike, $letter, null, null, null);
         }
     }
 
-    private function addChain(Workshop $workshop, User $rider, DemoBike $bike, string $letter, ?int $strippedS, ?int $dippedS, ?int $fittedS): void
-    {
+    private function addChain(
+        Workshop $workshop,
+        User $rider,
+        DemoBike $bike,
+        string $letter,
+        ?int $strippedS,
+        ?int $dippedS,
+        ?int $fittedS,
+    ): void {
         $at = fn(?int $unixS) => $unixS === null ? null : new Moment($unixS);
-        $action = ($this->addChain)($this->timeline->context($workshop, $rider), $this->bikes[$bike->name], $letter, $bike->speeds, $bike->pitches, $at($strippedS), $at($dippedS), $at($fittedS));
+        $action = ($this->addChain)(
+            $this->timeline->context($workshop, $rider),
+            $this->bikes[$bike->name],
+            $letter,
+            $bike->speeds,
+            $bike->pitches,
+            $at($strippedS),
+            $at($dippedS),
+            $at($fittedS),
+        );
         $name = "{$bike->name} {$letter}";
         $this->chains[$name] = Chain::query()->whereKey($action->about->chain)->sole();
         [$this->km[$name], $this->used[$name]] = [0.0, 0.0];
         if (isset(self::CAME_USED[$name])) {
             [$km, $wax] = self::CAME_USED[$name];
-            $this->correctOpening->add($this->timeline->context($workshop, $rider), $this->chains[$name], $km, $wax, $wax === WaxThen::Known ? 0.0 : null);
+            $this->correctOpening->add(
+                $this->timeline->context($workshop, $rider),
+                $this->chains[$name],
+                $km,
+                $wax,
+                $wax === WaxThen::Known ? 0.0 : null,
+            );
         }
     }
 
@@ -199,7 +298,7 @@ final class DemoWorkshop
             $month = (int) substr($day->date, 5, 2);
             $km = $bike->week[$day->weekday()] ?? 0.0;
             $recent = $ago <= 60;
-            if ($km > 0 && ($recent || (in_array($month, $bike->months, true) && ! $this->chance(0.14)))) {
+            if ($km > 0 && ($recent || (in_array($month, $bike->months, true) && !$this->chance(0.14)))) {
                 $condition = $this->weather($bike, $month);
                 $km = $recent ? $km : round($km * (0.8 + 0.4 * $this->throw()), 1);
                 $this->ride($bike, $ago, $km, $condition, $on);
@@ -224,7 +323,19 @@ final class DemoWorkshop
     private function tell(): void
     {
         [$heron, $badger, $tram, $lantern] = self::bikes();
-        $this->dip(self::TOLD_FROM, ['Heron A', 'Heron B', 'Heron C', 'Badger A', 'Badger B', 'Badger C', 'Tram A', 'Tram B', 'Tram C', 'Lantern A', 'Lantern C']);
+        $this->dip(self::TOLD_FROM, [
+            'Heron A',
+            'Heron B',
+            'Heron C',
+            'Badger A',
+            'Badger B',
+            'Badger C',
+            'Tram A',
+            'Tram B',
+            'Tram C',
+            'Lantern A',
+            'Lantern C',
+        ]);
         $dry = fn(int $ago) => Condition::Dry;
 
         // Heron: A has some left, B is spent, C hangs waxed, D was stripped this morning.
@@ -239,7 +350,10 @@ final class DemoWorkshop
         foreach (['Heron C', 'Tram B'] as $name) {
             $this->used[$name] = 0.0;
         }
-        $this->timeline->at($this->day(5, '17:40'), fn(ActionContext $by) => $this->potDay->lead($by, [$this->chains['Heron C'], $this->chains['Tram B']]));
+        $this->timeline->at(
+            $this->day(5, '17:40'),
+            fn(ActionContext $by) => $this->potDay->lead($by, [$this->chains['Heron C'], $this->chains['Tram B']]),
+        );
         $this->solvents->strip($this->timeline, [$this->chains['Heron D']], $this->nowS - 16800 - DemoSolvents::BATHS_S, $this->nowS);
 
         // Badger: C came off muddy, B got loud, A was ridden in yesterday's rain, and nothing waxed hangs ready.
@@ -248,8 +362,14 @@ final class DemoWorkshop
         $this->rideOf($badger, 20, 22.5, Condition::Muddy, 'C');
         $this->put('Badger B', 20, '20:00');
         $this->rides($badger, 19, 10, fn(int $ago) => Condition::Dusty, 'B');
-        $this->timeline->at($this->day(12, '17:20'), fn(ActionContext $by) => ($this->brushDrivetrain)($by, $this->bikes['Heron'], new Moment($this->day(12, '17:20'))));
-        $this->timeline->at($this->day(10, '18:45'), fn(ActionContext $by) => ($this->reportNoise)($by, $this->bikes['Badger'], new Moment($this->day(10, '18:45'))));
+        $this->timeline->at(
+            $this->day(12, '17:20'),
+            fn(ActionContext $by) => ($this->brushDrivetrain)($by, $this->bikes['Heron'], new Moment($this->day(12, '17:20'))),
+        );
+        $this->timeline->at(
+            $this->day(10, '18:45'),
+            fn(ActionContext $by) => ($this->reportNoise)($by, $this->bikes['Badger'], new Moment($this->day(10, '18:45'))),
+        );
         $this->put('Badger A', 10, '20:00');
         $this->measure('Badger B', 10, '20:10');
         $this->solvents->strip($this->timeline, [$this->chains['Badger D']], $this->nowS - 3900 - DemoSolvents::BATHS_S, $this->nowS);
@@ -267,11 +387,26 @@ final class DemoWorkshop
         // Lantern: D was retired, C is past its limit, B is still in its box; one evening no chain was on.
         $this->put('Lantern A', self::TOLD_FROM, '22:00');
         $this->rides($lantern, 29, 20, fn(int $ago) => Condition::Indoor, 'A');
-        $this->timeline->at($this->day(25, '17:00'), fn(ActionContext $by) => ($this->recordReading)($by, $this->chains['Lantern C'], [
-            'kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters'], ['mark_pct' => 0.75, 'seat' => 'enters']],
-        ], new Moment($this->day(25, '17:00'))));
-        $this->timeline->at($this->day(26, '17:00'), fn(ActionContext $by) => ($this->retireChain)($by, $this->chains['Lantern D'], new Moment($this->day(26, '17:00'))));
-        $this->timeline->at($this->day(20, '21:00'), fn(ActionContext $by) => ($this->fitChain)($by, $this->bikes['Lantern'], null, new Moment($this->day(20, '21:00'))));
+        $this->timeline->at(
+            $this->day(25, '17:00'),
+            fn(ActionContext $by) => ($this->recordReading)(
+                $by,
+                $this->chains['Lantern C'],
+                [
+                    'kind' => 'drop_in',
+                    'results' => [['mark_pct' => 0.5, 'seat' => 'enters'], ['mark_pct' => 0.75, 'seat' => 'enters']],
+                ],
+                new Moment($this->day(25, '17:00')),
+            ),
+        );
+        $this->timeline->at(
+            $this->day(26, '17:00'),
+            fn(ActionContext $by) => ($this->retireChain)($by, $this->chains['Lantern D'], new Moment($this->day(26, '17:00'))),
+        );
+        $this->timeline->at(
+            $this->day(20, '21:00'),
+            fn(ActionContext $by) => ($this->fitChain)($by, $this->bikes['Lantern'], null, new Moment($this->day(20, '21:00'))),
+        );
         $this->rideOf($lantern, 19, 25, Condition::Indoor, 'A');
         $this->put('Lantern A', 18, '08:00');
         $this->measure('Lantern A', 18, '08:05');
@@ -284,9 +419,22 @@ final class DemoWorkshop
     /** A race chain came three weeks ago, waxed in the small pot; it is kept for its event, and wants a fresh dip for it from today on. */
     private function tellOfTheRace(): void
     {
-        $this->timeline->at($this->day(20, '18:30'), fn(ActionContext $by) => ($this->addChain)($by, $this->bikes['Heron'], 'R', 12, 116, dippedAt: new Moment($this->day(20, '18:00')), facts: [
-            SettingKey::ChainEvent->value => 'the Ostermoor crossing', SettingKey::ChainEventOn->value => $this->today->plus(12)->date, SettingKey::ChainDippedAfter->value => $this->today->plus(-1)->date,
-        ]));
+        $this->timeline->at(
+            $this->day(20, '18:30'),
+            fn(ActionContext $by) => ($this->addChain)(
+                $by,
+                $this->bikes['Heron'],
+                'R',
+                12,
+                116,
+                dippedAt: new Moment($this->day(20, '18:00')),
+                facts: [
+                    SettingKey::ChainEvent->value => 'the Ostermoor crossing',
+                    SettingKey::ChainEventOn->value => $this->today->plus(12)->date,
+                    SettingKey::ChainDippedAfter->value => $this->today->plus(-1)->date,
+                ],
+            ),
+        );
     }
 
     /**
@@ -297,32 +445,87 @@ final class DemoWorkshop
     {
         $cameS = $this->day(9, '17:30');
         $this->timeline->at($cameS, function (ActionContext $by) use ($cameS): void {
-            $action = ($this->arrive)($by, [new ArrivingBike([
-                SettingKey::BikeName->value => 'Moth', SettingKey::BikeKind->value => 'city', SettingKey::BikeSpeeds->value => 10,
-                SettingKey::IntervalKm->value => 300.0, SettingKey::IntervalHours->value => null, SettingKey::LimitSchool->value => 'by_speeds',
-            ], [
-                new ArrivingPart(Chain::KIND, 'A', km: null, wax: WaxThen::Unknown, reading: ['kind' => 'digital', 'value_pct' => 0.31], fitted: true),
-                new ArrivingPart(Chain::KIND, 'B', pitches: 110, km: 640.0, wax: WaxThen::Known, sinceWaxKm: 180.0, closings: 3, closingsAllowed: 5),
-                new ArrivingPart(PartKind::Cassette->value, 'Cassette', km: 5200.0),
-                new ArrivingPart(PartKind::Ring->value, 'Chainring'),
-            ])], new Moment($cameS));
+            $action = ($this->arrive)(
+                $by,
+                [
+                    new ArrivingBike(
+                        [
+                            SettingKey::BikeName->value => 'Moth',
+                            SettingKey::BikeKind->value => 'city',
+                            SettingKey::BikeSpeeds->value => 10,
+                            SettingKey::IntervalKm->value => 300.0,
+                            SettingKey::IntervalHours->value => null,
+                            SettingKey::LimitSchool->value => 'by_speeds',
+                        ],
+                        [
+                            new ArrivingPart(
+                                Chain::KIND,
+                                'A',
+                                km: null,
+                                wax: WaxThen::Unknown,
+                                reading: ['kind' => 'digital', 'value_pct' => 0.31],
+                                fitted: true,
+                            ),
+                            new ArrivingPart(
+                                Chain::KIND,
+                                'B',
+                                pitches: 110,
+                                km: 640.0,
+                                wax: WaxThen::Known,
+                                sinceWaxKm: 180.0,
+                                closings: 3,
+                                closingsAllowed: 5,
+                            ),
+                            new ArrivingPart(PartKind::Cassette->value, 'Cassette', km: 5200.0),
+                            new ArrivingPart(PartKind::Ring->value, 'Chainring'),
+                        ],
+                    ),
+                ],
+                new Moment($cameS),
+            );
             $this->bikes['Moth'] = Bike::query()->whereKey($action->about->bikes[0])->firstOrFail();
         });
-        $this->timeline->at($this->day(5, '20:00'), fn(ActionContext $by) => ($this->estimateDistance)($by, new Estimate(
-            0,
-            new Moment($this->day(6, '23:59'), sequence: PHP_INT_MAX),
-            $this->bikes['Moth']->id,
-            $this->day(8, '00:00'),
-            $this->today->plus(-8)->date,
-            $this->today->plus(-6)->date,
-            36.0,
-            Condition::Dry,
-        )));
-        $this->timeline->at($this->day(5, '20:05'), fn(ActionContext $by) => ($this->setCommute)($by, null, [
-            'bike_id' => $this->bikes['Moth']->id, 'weekdays' => range(1, 7), 'time' => '07:50', 'km' => 11.0, 'hours' => 0.6,
-            'condition' => Condition::Dry, 'from_date' => $this->today->plus(-3)->date, 'until_date' => null,
-        ], new Moment($this->day(5, '20:05'))));
-        $this->timeline->at($this->day(2, '19:00'), fn(ActionContext $by) => ($this->logRide)($by, new RideFacts(null, new Moment($this->day(2, '16:40')), 18.4, 0.9, Condition::Dry)));
+        $this->timeline->at(
+            $this->day(5, '20:00'),
+            fn(ActionContext $by) => ($this->estimateDistance)(
+                $by,
+                new Estimate(
+                    0,
+                    new Moment($this->day(6, '23:59'), sequence: PHP_INT_MAX),
+                    $this->bikes['Moth']->id,
+                    $this->day(8, '00:00'),
+                    $this->today->plus(-8)->date,
+                    $this->today->plus(-6)->date,
+                    36.0,
+                    Condition::Dry,
+                ),
+            ),
+        );
+        $this->timeline->at(
+            $this->day(5, '20:05'),
+            fn(ActionContext $by) => ($this->setCommute)(
+                $by,
+                null,
+                [
+                    'bike_id' => $this->bikes['Moth']->id,
+                    'weekdays' => range(1, 7),
+                    'time' => '07:50',
+                    'km' => 11.0,
+                    'hours' => 0.6,
+                    'condition' => Condition::Dry,
+                    'from_date' => $this->today->plus(-3)->date,
+                    'until_date' => null,
+                ],
+                new Moment($this->day(5, '20:05')),
+            ),
+        );
+        $this->timeline->at(
+            $this->day(2, '19:00'),
+            fn(ActionContext $by) => ($this->logRide)(
+                $by,
+                new RideFacts(null, new Moment($this->day(2, '16:40')), 18.4, 0.9, Condition::Dry),
+            ),
+        );
     }
 
     /** @param callable(int): Condition $condition */
@@ -348,7 +551,13 @@ final class DemoWorkshop
         $this->used[$name] += $km * Factors::houseRule()->of($condition);
         $hours = round($km / ($bike->kmh * ($condition->soaks() ? 0.92 : 1.0)), 3);
         $startS = $this->day($ago, $time ?? $bike->startsAt);
-        $this->timeline->at($startS + (int) (3600 * $hours) + 600, fn(ActionContext $by) => ($this->logRide)($by, new RideFacts($this->bikes[$bike->name], new Moment($startS), $km, $hours, $condition)));
+        $this->timeline->at(
+            $startS + (int) (3600 * $hours) + 600,
+            fn(ActionContext $by) => ($this->logRide)(
+                $by,
+                new RideFacts($this->bikes[$bike->name], new Moment($startS), $km, $hours, $condition),
+            ),
+        );
     }
 
     private function swap(DemoBike $bike, int $ago, string $on, string $off): void
@@ -372,7 +581,9 @@ final class DemoWorkshop
 
     private function potEvening(DemoBike $bike, int $ago, string $on): void
     {
-        $spent = array_values(array_filter($bike->inTurn, fn(string $letter) => $letter !== $on && $this->used["{$bike->name} {$letter}"] > 0));
+        $spent = array_values(
+            array_filter($bike->inTurn, fn(string $letter) => $letter !== $on && $this->used["{$bike->name} {$letter}"] > 0),
+        );
         if (count($spent) >= 2) {
             $this->dip($ago, array_map(fn(string $letter) => "{$bike->name} {$letter}", $spent));
         }
@@ -386,43 +597,66 @@ final class DemoWorkshop
         }
         $atS = $this->day($ago, '19:30');
         // The book of the pot begins with its last fill.
-        $this->timeline->at($atS, fn(ActionContext $by) => ($this->dipChains)(
-            $by,
-            array_map(fn(string $name) => $this->chains[$name], $names),
-            new Moment($atS),
-            terms: new DipTerms($ago <= self::TOLD_FROM ? DemoSolvents::pot($by, 0) : null),
-        ));
+        $this->timeline->at(
+            $atS,
+            fn(ActionContext $by) => ($this->dipChains)(
+                $by,
+                array_map(fn(string $name) => $this->chains[$name], $names),
+                new Moment($atS),
+                terms: new DipTerms($ago <= self::TOLD_FROM ? DemoSolvents::pot($by, 0) : null),
+            ),
+        );
     }
 
     private function topUp(string $name, int $ago): void
     {
         $this->used[$name] = max(0.0, $this->used[$name] - WaxTopUp::KM);
         $atS = $this->day($ago, '20:45');
-        $this->timeline->at($atS, fn(ActionContext $by) => ($this->topUpChain)($by, $this->chains[$name], DemoBench::dose($by), new Moment($atS)));
+        $this->timeline->at(
+            $atS,
+            fn(ActionContext $by) => ($this->topUpChain)($by, $this->chains[$name], DemoBench::dose($by), new Moment($atS)),
+        );
     }
 
     /** With the rule, the drop-in gauge or the digital gauge, as it lies at hand; each errs in its own way. */
     private function measure(string $name, int $ago, string $time): void
     {
         $rates = array_column(array_map(fn(DemoBike $bike) => [$bike->name, $bike->wearPctPer1000Km], self::bikes()), 1, 0);
-        $truePct = (self::CAME_USED[$name][2] ?? 0.01) + $this->km[$name] / 1000 * $rates[strtok($name, ' ') ?: ''];
+        $truePct = (self::CAME_USED[$name][2] ?? 0.01) + ($this->km[$name] / 1000) * $rates[strtok($name, ' ') ?: ''];
         $error = fn(float $most) => ($this->throw() - 0.5) * 2 * $most;
         $input = match ($this->dice->getInt(0, 6)) {
             0, 1, 2 => ['kind' => 'ruler', 'pitches' => 46, 'length_mm' => round(46 * 12.7 * (1 + ($truePct + $error(0.03)) / 100), 1)],
             3, 4 => ['kind' => 'digital', 'value_pct' => round($truePct + 0.02 + $error(0.03), 2), 'zero_pct' => 0.02],
-            default => ['kind' => 'drop_in', 'results' => [
-                ['mark_pct' => 0.5, 'seat' => $truePct >= 0.5 ? 'enters' : ($truePct >= 0.4 ? 'part' : 'rests')],
-            ]],
+            default => [
+                'kind' => 'drop_in',
+                'results' => [['mark_pct' => 0.5, 'seat' => $truePct >= 0.5 ? 'enters' : ($truePct >= 0.4 ? 'part' : 'rests')]],
+            ],
         };
         $atS = $this->day($ago, $time);
         // One chain that nobody ever measured: it is due.
-        $name === 'Tram A' || $this->timeline->at($atS, fn(ActionContext $by) => ($this->recordReading)($by, $this->chains[$name], $input, new Moment($atS), instrumentId: DemoBench::instrument($by, $input)));
+        $name === 'Tram A' ||
+            $this->timeline->at(
+                $atS,
+                fn(ActionContext $by) => ($this->recordReading)(
+                    $by,
+                    $this->chains[$name],
+                    $input,
+                    new Moment($atS),
+                    instrumentId: DemoBench::instrument($by, $input),
+                ),
+            );
     }
 
     private function leastUsed(DemoBike $bike): string
     {
         $letters = $bike->inTurn;
-        usort($letters, fn(string $a, string $b) => [$this->used["{$bike->name} {$a}"], $this->km["{$bike->name} {$a}"]] <=> [$this->used["{$bike->name} {$b}"], $this->km["{$bike->name} {$b}"]]);
+        usort(
+            $letters,
+            fn(string $a, string $b) => [$this->used["{$bike->name} {$a}"], $this->km["{$bike->name} {$a}"]] <=> [
+                $this->used["{$bike->name} {$b}"],
+                $this->km["{$bike->name} {$b}"],
+            ],
+        );
 
         return $letters[0];
     }

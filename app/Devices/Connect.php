@@ -9,7 +9,10 @@ use App\Models\Pot;
 use App\Models\Workshop;
 use App\Support\AppClock;
 
-/** Connects a probe to a pot, a gauge to the bench or a bike computer to the inbox, and disconnects it. Its token is told once and kept only as a hash. */
+/**
+ * Connects a probe to a pot, a gauge to the bench or a bike computer to the inbox, and disconnects it. Its token is told once and kept only
+ * as a hash.
+ */
 final readonly class Connect
 {
     public function __construct(private AppClock $clock) {}
@@ -21,7 +24,14 @@ final readonly class Connect
      */
     public function probe(Workshop $workshop, Pot $pot, string $name, ?array $simulates = null): array
     {
-        $device = Device::query()->create(['workshop_id' => $workshop->id, 'kind' => Device::PROBE, 'pot_id' => $pot->id, 'name' => $name, 'added_at' => $this->clock->unixS(), 'simulates' => $simulates]);
+        $device = Device::query()->create([
+            'workshop_id' => $workshop->id,
+            'kind' => Device::PROBE,
+            'pot_id' => $pot->id,
+            'name' => $name,
+            'added_at' => $this->clock->unixS(),
+            'simulates' => $simulates,
+        ]);
 
         return [$device->refresh(), $device->createToken($name, [Device::SENDS_TEMPERATURES])->plainTextToken];
     }
@@ -33,7 +43,13 @@ final readonly class Connect
      */
     public function gauge(Workshop $workshop, string $name, ?array $simulates = null): array
     {
-        $device = Device::query()->create(['workshop_id' => $workshop->id, 'kind' => Device::GAUGE, 'name' => $name, 'added_at' => $this->clock->unixS(), 'simulates' => $simulates]);
+        $device = Device::query()->create([
+            'workshop_id' => $workshop->id,
+            'kind' => Device::GAUGE,
+            'name' => $name,
+            'added_at' => $this->clock->unixS(),
+            'simulates' => $simulates,
+        ]);
 
         return [$device->refresh(), $device->createToken($name, [Device::SENDS_VALUES])->plainTextToken];
     }
@@ -41,7 +57,12 @@ final readonly class Connect
     /** @return array{Device, string} with the token */
     public function bikeComputer(Workshop $workshop, string $name): array
     {
-        $device = Device::query()->create(['workshop_id' => $workshop->id, 'kind' => Device::BIKE_COMPUTER, 'name' => $name, 'added_at' => $this->clock->unixS()]);
+        $device = Device::query()->create([
+            'workshop_id' => $workshop->id,
+            'kind' => Device::BIKE_COMPUTER,
+            'name' => $name,
+            'added_at' => $this->clock->unixS(),
+        ]);
 
         return [$device->refresh(), $device->createToken($name, [Device::SENDS_RIDES])->plainTextToken];
     }

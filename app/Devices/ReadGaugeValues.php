@@ -20,12 +20,13 @@ final readonly class ReadGaugeValues
     public function __invoke(Workshop $workshop, ?int $since): array
     {
         $query = GaugeValue::query()->in($workshop);
-        $values = $since === null ? [] : array_values((clone $query)->where('id', '>', $since)->orderBy('id')->limit(self::MOST)->get()->all());
+        $values =
+            $since === null ? [] : array_values((clone $query)->where('id', '>', $since)->orderBy('id')->limit(self::MOST)->get()->all());
         $last = $values === [] ? null : $values[count($values) - 1];
 
         return [
             'values' => array_map(fn(GaugeValue $value) => (string) $value->value_pct, $values),
-            'last' => $last->id ?? $since ?? (int) $query->max('id'),
+            'last' => $last->id ?? ($since ?? (int) $query->max('id')),
         ];
     }
 }

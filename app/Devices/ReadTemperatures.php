@@ -13,7 +13,12 @@ final readonly class ReadTemperatures
 
     public function hottest(int $potId, int $fromS, int $untilS): ?Temperature
     {
-        return Temperature::query()->where('pot_id', $potId)->whereBetween('at', [$fromS, $untilS])->orderByDesc('temp_c')->orderBy('at')->first();
+        return Temperature::query()
+            ->where('pot_id', $potId)
+            ->whereBetween('at', [$fromS, $untilS])
+            ->orderByDesc('temp_c')
+            ->orderBy('at')
+            ->first();
     }
 
     public function latest(int $potId, int $fromS): ?Temperature
@@ -25,8 +30,14 @@ final readonly class ReadTemperatures
     public function curve(int $potId, int $fromS, int $untilS): array
     {
         $stretchS = max(1, intdiv($untilS - $fromS, self::MOST_POINTS));
-        $rows = Temperature::query()->where('pot_id', $potId)->whereBetween('at', [$fromS, $untilS])
-            ->selectRaw('max(at) as at, max(temp_c) as temp_c')->groupByRaw('at / ?', [$stretchS])->orderByRaw('min(at)')->toBase()->get();
+        $rows = Temperature::query()
+            ->where('pot_id', $potId)
+            ->whereBetween('at', [$fromS, $untilS])
+            ->selectRaw('max(at) as at, max(temp_c) as temp_c')
+            ->groupByRaw('at / ?', [$stretchS])
+            ->orderByRaw('min(at)')
+            ->toBase()
+            ->get();
 
         return array_values($rows->map(fn(object $row): array => [(int) $row->at, (float) $row->temp_c])->all());
     }

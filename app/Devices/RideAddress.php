@@ -15,8 +15,11 @@ final readonly class RideAddress implements RideSource
     public function deliver(string $name, string $gpx): bool
     {
         try {
-            return Http::withToken($this->token)->timeout(20)->withBody($gpx, 'application/gpx+xml')
-                ->post(config()->string('app.url').'/api/v1/rides?'.http_build_query(['sequence' => crc32($gpx), 'name' => $name]))->successful();
+            return Http::withToken($this->token)
+                ->timeout(20)
+                ->withBody($gpx, 'application/gpx+xml')
+                ->post(config()->string('app.url') . '/api/v1/rides?' . http_build_query(['sequence' => crc32($gpx), 'name' => $name]))
+                ->successful();
         } catch (ConnectionException) {
             return false;
         }

@@ -14,7 +14,7 @@ final readonly class RideFolder implements RideSource
 
     public static function path(Workshop $workshop): string
     {
-        return config()->string('dripel.inbox')."/{$workshop->id}";
+        return config()->string('dripel.inbox') . "/{$workshop->id}";
     }
 
     public function deliver(string $name, string $gpx): bool

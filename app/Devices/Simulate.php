@@ -22,11 +22,18 @@ final readonly class Simulate
     public function __invoke(Workshop $workshop, GuidedJob $job, float $speed): Device
     {
         $workshop->demo || throw new NotPossible('job', 'only_demo');
-        $job->kind === GuidedKind::PotDay && $job->ended_at === null || throw new NotPossible('job', 'job_over');
-        foreach (Device::query()->in($workshop)->where('kind', Device::PROBE)->whereNotNull('simulates')->whereNull('gone_at')->get() as $earlier) {
+        ($job->kind === GuidedKind::PotDay && $job->ended_at === null) || throw new NotPossible('job', 'job_over');
+        foreach (
+            Device::query()->in($workshop)->where('kind', Device::PROBE)->whereNotNull('simulates')->whereNull('gone_at')->get()
+            as $earlier
+        ) {
             $this->connect->disconnect($earlier);
         }
-        [$device, $token] = $this->connect->probe($workshop, Pot::query()->findOrFail(PotDayJob::wish($job)->potId), 'Simulated probe', ['job' => $job->id, 'speed' => $speed, 'extra_w' => 0.0]);
+        [$device, $token] = $this->connect->probe($workshop, Pot::query()->findOrFail(PotDayJob::wish($job)->potId), 'Simulated probe', [
+            'job' => $job->id,
+            'speed' => $speed,
+            'extra_w' => 0.0,
+        ]);
         RunSimulatedProbe::dispatch($device->id, $token);
 
         return $device;

@@ -32,7 +32,9 @@ final readonly class SimulatedBikeComputer
      */
     public function habit(Book $book, int $bikeId, int $seed): array
     {
-        $rides = array_values(array_filter(array_slice($book->ridesOf($bikeId), -20), fn(Ride $ride) => $ride->guess === null && (float) $ride->hours > 0.0));
+        $rides = array_values(
+            array_filter(array_slice($book->ridesOf($bikeId), -20), fn(Ride $ride) => $ride->guess === null && (float) $ride->hours > 0.0),
+        );
         if ($rides === []) {
             return [30.0, 24.0];
         }
@@ -54,11 +56,16 @@ final readonly class SimulatedBikeComputer
             $back = $gone > 500 * $km;
             $home = atan2((self::START[1] - $lon) * $shrink, self::START[0] - $lat);
             $heading += 0.12 * $throw() + ($back ? 0.05 * sin($home - $heading) : 0.0);
-            $step = max(1.0, $kmh / 3.6 * (1 + 0.25 * $throw())) * self::EVERY_S;
+            $step = max(1.0, ($kmh / 3.6) * (1 + 0.25 * $throw())) * self::EVERY_S;
             $gone += $step;
-            $lat += cos($heading) * $step / self::METRES_PER_DEGREE;
-            $lon += sin($heading) * $step / self::METRES_PER_DEGREE / $shrink;
-            $points .= sprintf("      <trkpt lat=\"%.6f\" lon=\"%.6f\"><time>%s</time></trkpt>\n", $lat + $throw() * self::WANDER_M / self::METRES_PER_DEGREE, $lon + $throw() * self::WANDER_M / self::METRES_PER_DEGREE, gmdate('Y-m-d\TH:i:s\Z', $atS));
+            $lat += (cos($heading) * $step) / self::METRES_PER_DEGREE;
+            $lon += (sin($heading) * $step) / self::METRES_PER_DEGREE / $shrink;
+            $points .= sprintf(
+                "      <trkpt lat=\"%.6f\" lon=\"%.6f\"><time>%s</time></trkpt>\n",
+                $lat + ($throw() * self::WANDER_M) / self::METRES_PER_DEGREE,
+                $lon + ($throw() * self::WANDER_M) / self::METRES_PER_DEGREE,
+                gmdate('Y-m-d\TH:i:s\Z', $atS),
+            );
             $atS += self::EVERY_S + ($dice->getInt(1, 400) === 1 ? $dice->getInt(30, 240) : 0);
         }
 

@@ -32,17 +32,34 @@ final readonly class SimulatedProbe
 
     public function __construct(private AppClock $clock) {}
 
-    /** What it would show at an instant of a run of the job, in °C: in accelerated time, or with more power than the pot is told to take. */
+    /**
+     * What it would show at an instant of a run of the job, in °C: in accelerated time, or with more power than the pot is told to take.
+     */
     public function celsius(GuidedJob $job, JobRun $run, int $atS, float $speed = 1.0, float $extraW = 0.0): float
     {
         $terms = self::stronger(PotDayJob::terms($job), $extraW);
         // What has not happened yet, the wax does not know of.
         $done = array_values(array_filter($run->spans($atS), fn(JobSpan $span) => $span->done));
-        $fast = array_map(fn(JobSpan $span) => new JobSpan($span->step, $span->round, self::faster($span->startS, $job, $speed), self::faster($span->fromS, $job, $speed), self::faster($span->endS, $job, $speed), true, $span->answer), $done);
+        $fast = array_map(
+            fn(JobSpan $span) => new JobSpan(
+                $span->step,
+                $span->round,
+                self::faster($span->startS, $job, $speed),
+                self::faster($span->fromS, $job, $speed),
+                self::faster($span->endS, $job, $speed),
+                true,
+                $span->answer,
+            ),
+            $done,
+        );
         $course = PotDayCourse::of($terms, array_map(floatval(...), $job->terms['masses']), $run->steps, $fast, $job->started_at);
         $dice = new Randomizer(new Mt19937($atS));
 
-        return round($course->celsius($speed * ($atS - $job->started_at)) + self::NOISE_C * ($dice->getInt(-100, 100) + $dice->getInt(-100, 100)) / 100, self::DECIMALS);
+        return round(
+            $course->celsius($speed * ($atS - $job->started_at)) +
+                (self::NOISE_C * ($dice->getInt(-100, 100) + $dice->getInt(-100, 100))) / 100,
+            self::DECIMALS,
+        );
     }
 
     /** Reads once and sends it; false where the probe is not wanted any more. A machine that is away is asked again. */
@@ -52,10 +69,25 @@ final readonly class SimulatedProbe
         $nowS = $this->clock->unixS();
         $at = $this->clock->now()->format('Y-m-d\TH:i:s\Z');
         try {
-            return Http::withToken($token)->timeout(5)->post(config()->string('app.url')."/api/v1/pots/{$device->pot_id}/temperatures", [
-                'sent_at' => $at,
-                'readings' => [['sequence' => (int) floor(microtime(true) * 1000), 'at' => $at, 'celsius' => $this->celsius($job, $job->run(), $nowS, (float) $simulates['speed'], (float) $simulates['extra_w'])]],
-            ])->successful();
+            return Http::withToken($token)
+                ->timeout(5)
+                ->post(config()->string('app.url') . "/api/v1/pots/{$device->pot_id}/temperatures", [
+                    'sent_at' => $at,
+                    'readings' => [
+                        [
+                            'sequence' => (int) floor(microtime(true) * 1000),
+                            'at' => $at,
+                            'celsius' => $this->celsius(
+                                $job,
+                                $job->run(),
+                                $nowS,
+                                (float) $simulates['speed'],
+                                (float) $simulates['extra_w'],
+                            ),
+                        ],
+                    ],
+                ])
+                ->successful();
         } catch (ConnectionException) {
             return true;
         }
@@ -71,8 +103,24 @@ final readonly class SimulatedProbe
     private static function stronger(PotDayTerms $terms, float $extraW): PotDayTerms
     {
         $pot = $terms->pot;
-        $stronger = new PotHeatInput($pot->waxG, $pot->startC, $pot->ambientC, $pot->powerW + $extraW, $pot->lossWPerK, $pot->targetC, $pot->efficiency);
+        $stronger = new PotHeatInput(
+            $pot->waxG,
+            $pot->startC,
+            $pot->ambientC,
+            $pot->powerW + $extraW,
+            $pot->lossWPerK,
+            $pot->targetC,
+            $pot->efficiency,
+        );
 
-        return new PotDayTerms($stronger, $terms->vessel, $terms->kind, $terms->wax, $terms->limitC, $terms->program, $terms->holdW + $extraW);
+        return new PotDayTerms(
+            $stronger,
+            $terms->vessel,
+            $terms->kind,
+            $terms->wax,
+            $terms->limitC,
+            $terms->program,
+            $terms->holdW + $extraW,
+        );
     }
 }

@@ -24,17 +24,17 @@ final readonly class SimulatedRides
     {
         $book = ($this->readBook)($workshop);
         $names = new Names($book->settings);
-        $dice = new Randomizer(new Secure);
+        $dice = new Randomizer(new Secure());
         $endS = $this->clock->unixS() - 600;
         for ($n = 0; $n < $count && $book->bikeIds !== []; $n++) {
             $seed = $dice->getInt(1, 1_000_000);
             $bike = $bikeId ?? $book->bikeIds[$n % count($book->bikeIds)];
             [$usualKm, $kmh] = $this->computer->habit($book, $bike, $seed);
-            $distance = $km ?? max(3.0, $usualKm * $dice->getInt(85, 115) / 100);
+            $distance = $km ?? max(3.0, ($usualKm * $dice->getInt(85, 115)) / 100);
             // Stops on the way make it a little longer.
-            $startS = $endS - (int) (3600 * $distance / $kmh * 1.15) - 300;
-            $name = preg_replace('/[^a-z0-9]+/', '-', mb_strtolower($names->bike($bike))).gmdate('-Y-m-d-Hi', $startS).'.gpx';
-            if (! $source->deliver($name, $this->computer->gpx($startS, $distance, $kmh, $seed))) {
+            $startS = $endS - (int) (((3600 * $distance) / $kmh) * 1.15) - 300;
+            $name = preg_replace('/[^a-z0-9]+/', '-', mb_strtolower($names->bike($bike))) . gmdate('-Y-m-d-Hi', $startS) . '.gpx';
+            if (!$source->deliver($name, $this->computer->gpx($startS, $distance, $kmh, $seed))) {
                 return $n;
             }
             $endS = $startS - self::BETWEEN_S;

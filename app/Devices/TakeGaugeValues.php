@@ -30,14 +30,23 @@ final readonly class TakeGaugeValues
         $good = $refused = [];
         foreach ($readings as $index => $reading) {
             $read = self::read($reading);
-            is_string($read) ? $refused[] = ['index' => $index, 'reason' => (string) __("errors.gauge.{$read}")] : $good[] = $read;
+            is_string($read) ? ($refused[] = ['index' => $index, 'reason' => (string) __("errors.gauge.{$read}")]) : ($good[] = $read);
         }
         $taken = WriteTransaction::run(function () use ($device, $good, $nowS): int {
             $device->update(['seen_at' => $nowS]);
 
-            return GaugeValue::query()->insertOrIgnore(array_map(fn(array $reading) => [
-                'workshop_id' => $device->workshop_id, 'device_id' => $device->id, 'sequence' => $reading[0], 'received_at' => $nowS, 'value_pct' => $reading[1],
-            ], $good));
+            return GaugeValue::query()->insertOrIgnore(
+                array_map(
+                    fn(array $reading) => [
+                        'workshop_id' => $device->workshop_id,
+                        'device_id' => $device->id,
+                        'sequence' => $reading[0],
+                        'received_at' => $nowS,
+                        'value_pct' => $reading[1],
+                    ],
+                    $good,
+                ),
+            );
         });
 
         return ['taken' => $taken, 'known' => count($good) - $taken, 'refused' => $refused];
@@ -46,14 +55,14 @@ final readonly class TakeGaugeValues
     /** @return array{int, float}|string sequence and percent; or what is wrong */
     private static function read(mixed $reading): array|string
     {
-        if (! is_array($reading)) {
+        if (!is_array($reading)) {
             return 'object';
         }
         ['sequence' => $sequence, 'value_pct' => $value] = $reading + ['sequence' => null, 'value_pct' => null];
 
         return match (true) {
-            ! is_int($sequence) || $sequence < 0 => 'sequence',
-            ! is_int($value) && ! is_float($value) => 'value',
+            !is_int($sequence) || $sequence < 0 => 'sequence',
+            !is_int($value) && !is_float($value) => 'value',
             $value < self::LEAST_PCT || $value > self::MOST_PCT => 'range',
             default => [$sequence, (float) $value],
         };

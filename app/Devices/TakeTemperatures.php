@@ -39,25 +39,42 @@ final readonly class TakeTemperatures
         $good = $refused = [];
         foreach ($readings as $index => $reading) {
             $read = self::read($reading);
-            is_string($read) ? $refused[] = ['index' => $index, 'reason' => (string) __("errors.probe.{$read}")] : $good[] = $read;
+            is_string($read) ? ($refused[] = ['index' => $index, 'reason' => (string) __("errors.probe.{$read}")]) : ($good[] = $read);
         }
         $skewS = self::skewS($good, $sentAt, $nowS);
         $taken = WriteTransaction::run(function () use ($device, $good, $skewS, $nowS): int {
             $device->update(['seen_at' => $nowS]);
 
-            return Temperature::query()->insertOrIgnore(array_map(fn(array $reading) => [
-                'workshop_id' => $device->workshop_id, 'pot_id' => $device->pot_id, 'device_id' => $device->id, 'sequence' => $reading[0],
-                'at' => min($nowS, $reading[1] + $skewS), 'device_at' => $reading[1], 'received_at' => $nowS, 'temp_c' => $reading[2],
-            ], $good));
+            return Temperature::query()->insertOrIgnore(
+                array_map(
+                    fn(array $reading) => [
+                        'workshop_id' => $device->workshop_id,
+                        'pot_id' => $device->pot_id,
+                        'device_id' => $device->id,
+                        'sequence' => $reading[0],
+                        'at' => min($nowS, $reading[1] + $skewS),
+                        'device_at' => $reading[1],
+                        'received_at' => $nowS,
+                        'temp_c' => $reading[2],
+                    ],
+                    $good,
+                ),
+            );
         });
 
-        return ['taken' => $taken, 'known' => count($good) - $taken, 'refused' => $refused, 'clock_skew_s' => $skewS, 'clock' => $skewS === 0 ? 'good' : 'corrected'];
+        return [
+            'taken' => $taken,
+            'known' => count($good) - $taken,
+            'refused' => $refused,
+            'clock_skew_s' => $skewS,
+            'clock' => $skewS === 0 ? 'good' : 'corrected',
+        ];
     }
 
     /** @return array{int, int, float}|string sequence, instant, °C; or what is wrong */
     private static function read(mixed $reading): array|string
     {
-        if (! is_array($reading)) {
+        if (!is_array($reading)) {
             return 'object';
         }
         ['sequence' => $sequence, 'at' => $at, 'celsius' => $celsius] = $reading + ['sequence' => null, 'at' => null, 'celsius' => null];
@@ -68,9 +85,9 @@ final readonly class TakeTemperatures
         }
 
         return match (true) {
-            ! is_int($sequence) || $sequence < 0 => 'sequence',
+            !is_int($sequence) || $sequence < 0 => 'sequence',
             $atS === null || $atS < 0 => 'at',
-            ! is_int($celsius) && ! is_float($celsius) => 'celsius',
+            !is_int($celsius) && !is_float($celsius) => 'celsius',
             $celsius < self::COLDEST_C || $celsius > self::HOTTEST_C => 'range',
             default => [$sequence, $atS, (float) $celsius],
         };
@@ -90,6 +107,6 @@ final readonly class TakeTemperatures
         }
         $skewS = $nowS - ($sentS ?? max([$nowS - self::SKEW_S, ...array_column($readings, 1)]));
 
-        return abs($skewS) > self::SKEW_S || $sentS === null && $skewS < 0 ? $skewS : 0;
+        return abs($skewS) > self::SKEW_S || ($sentS === null && $skewS < 0) ? $skewS : 0;
     }
 }

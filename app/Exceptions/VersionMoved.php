@@ -11,11 +11,8 @@ use RuntimeException;
 final class VersionMoved extends RuntimeException
 {
     /** @param array<string, mixed> $wanted what was about to be written */
-    public function __construct(
-        public readonly Entry $seen,
-        public readonly ?Entry $current,
-        public readonly array $wanted,
-    ) {
+    public function __construct(public readonly Entry $seen, public readonly ?Entry $current, public readonly array $wanted)
+    {
         parent::__construct('The entry was changed elsewhere.');
     }
 
@@ -24,7 +21,12 @@ final class VersionMoved extends RuntimeException
     {
         $current = $seen;
         while ($current !== null && $current->voided_by !== null) {
-            $current = $seen->newQuery()->where('workshop_id', $seen->workshop_id)->where('replaces_id', $current->id)->orderByDesc('id')->first();
+            $current = $seen
+                ->newQuery()
+                ->where('workshop_id', $seen->workshop_id)
+                ->where('replaces_id', $current->id)
+                ->orderByDesc('id')
+                ->first();
         }
 
         return new self($seen, $current, $wanted);

@@ -14,13 +14,35 @@ final readonly class OpenJobs
     /** @return list<OpenJob> */
     public function __invoke(Workshop $workshop): array
     {
-        return array_values(GuidedJob::query()->in($workshop)->open()->with('taps')->get()->map(function (GuidedJob $job): OpenJob {
-            $run = $job->run();
+        return array_values(
+            GuidedJob::query()
+                ->in($workshop)
+                ->open()
+                ->with('taps')
+                ->get()
+                ->map(function (GuidedJob $job): OpenJob {
+                    $run = $job->run();
 
-            return $job->begun_at === null
-                ? new OpenJob($job->id, $job->kind->value, $job->chains, $run->step()->code ?? '', $job->started_at, true, $job->kind === GuidedKind::PotDay ? $run->aboutS($job->started_at) : null)
-                : new OpenJob($job->id, $job->kind->value, $job->chains, $run->step()->code ?? '', $run->step()?->leavable() === true ? $run->dueS() : null);
-        })->all());
+                    return $job->begun_at === null
+                        ? new OpenJob(
+                            $job->id,
+                            $job->kind->value,
+                            $job->chains,
+                            $run->step()->code ?? '',
+                            $job->started_at,
+                            true,
+                            $job->kind === GuidedKind::PotDay ? $run->aboutS($job->started_at) : null,
+                        )
+                        : new OpenJob(
+                            $job->id,
+                            $job->kind->value,
+                            $job->chains,
+                            $run->step()->code ?? '',
+                            $run->step()?->leavable() === true ? $run->dueS() : null,
+                        );
+                })
+                ->all(),
+        );
     }
 
     /** @return array<int, string> the job by the chain that is in it; one that is only planned holds no chain */

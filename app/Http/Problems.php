@@ -34,26 +34,56 @@ final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([NotPossible::class, NotRestored::class, InvalidInput::class, LogbookConflict::class, UndoBlocked::class, JobMovedOn::class, VersionMoved::class, ActionIdTaken::class]);
+        $exceptions->dontReport([
+            NotPossible::class,
+            NotRestored::class,
+            InvalidInput::class,
+            LogbookConflict::class,
+            UndoBlocked::class,
+            JobMovedOn::class,
+            VersionMoved::class,
+            ActionIdTaken::class,
+        ]);
         $exceptions->shouldRenderJsonWhen(fn(Request $request) => $request->is('api/*') || $request->expectsJson());
-        $exceptions->render(fn(AuthenticationException $e, Request $request) => $request->is('api/*') ? response()->json(['message' => (string) __('errors.probe.token')], 401) : null);
+        $exceptions->render(
+            fn(AuthenticationException $e, Request $request) => $request->is('api/*')
+                ? response()->json(['message' => (string) __('errors.probe.token')], 401)
+                : null,
+        );
         $exceptions->render(fn(NotPossible $e) => self::beside($e->field, (string) __("errors.{$e->reason}", $e->parameters)));
         $exceptions->render(fn(NotRestored $e) => self::beside('file', (string) __("errors.restore.{$e->reason}", $e->parameters)));
-        $exceptions->render(fn(InvalidInput $e) => self::beside(str_contains($e->path, 'spots.') ? $e->path : (strtok($e->path, '.') ?: 'input'), (string) __(
-            match (true) {
-                $e->path === 'file' => str_starts_with($e->getMessage(), 'line ') ? 'errors.file_line' : 'errors.file',
-                str_ends_with($e->path, 'results') => 'errors.seats',
-                default => 'errors.input',
-            },
-            ['problem' => $e->getMessage()],
-        )));
+        $exceptions->render(
+            fn(InvalidInput $e) => self::beside(
+                str_contains($e->path, 'spots.') ? $e->path : (strtok($e->path, '.') ?: 'input'),
+                (string) __(
+                    match (true) {
+                        $e->path === 'file' => str_starts_with($e->getMessage(), 'line ') ? 'errors.file_line' : 'errors.file',
+                        str_ends_with($e->path, 'results') => 'errors.seats',
+                        default => 'errors.input',
+                    },
+                    ['problem' => $e->getMessage()],
+                ),
+            ),
+        );
         $exceptions->render(fn(LogbookConflict $e) => self::beside('conflict', self::conflict($e)));
         $exceptions->render(fn(UndoBlocked $e): RedirectResponse => redirect()->route('undo', $e->target->id));
         $exceptions->render(fn(JobMovedOn $e) => response()->json(app(JobProps::class)->state($e->job), 409));
-        $exceptions->render(fn(ActionIdTaken $e, Request $request): Response => $request->expectsJson() && ! $request->inertia()
-            ? response()->json(['message' => (string) __('errors.action_taken'), 'errors' => ['action_id' => [(string) __('errors.action_taken')]]], 409)
-            : Inertia::render('Problem', ['status' => 409])->toResponse($request)->setStatusCode(409));
-        $exceptions->render(fn(PostTooLargeException $e) => self::beside('file', (string) __('errors.file_too_large', ['megabytes' => config()->integer('dripel.upload_megabytes')])));
+        $exceptions->render(
+            fn(ActionIdTaken $e, Request $request): Response => $request->expectsJson() && !$request->inertia()
+                ? response()->json(
+                    ['message' => (string) __('errors.action_taken'), 'errors' => ['action_id' => [(string) __('errors.action_taken')]]],
+                    409,
+                )
+                : Inertia::render('Problem', ['status' => 409])
+                    ->toResponse($request)
+                    ->setStatusCode(409),
+        );
+        $exceptions->render(
+            fn(PostTooLargeException $e) => self::beside(
+                'file',
+                (string) __('errors.file_too_large', ['megabytes' => config()->integer('dripel.upload_megabytes')]),
+            ),
+        );
         $exceptions->render(fn(VersionMoved $e, Request $request): Response => self::moved($e, $request));
         $exceptions->respond(self::page(...));
     }
@@ -88,7 +118,11 @@ final class Problems
     private static function page(Response $response, Throwable $e, Request $request): Response
     {
         $status = $response->getStatusCode();
-        if ($request->is('api/*') || $request->expectsJson() && ! $request->inertia() || ! $e instanceof HttpExceptionInterface && config('app.debug')) {
+        if (
+            $request->is('api/*') ||
+            ($request->expectsJson() && !$request->inertia()) ||
+            (!($e instanceof HttpExceptionInterface) && config('app.debug'))
+        ) {
             return $response;
         }
 
@@ -96,7 +130,9 @@ final class Problems
         $told = in_array($status, [400, 405], true) ? 404 : $status;
 
         return in_array($told, [403, 404, 419, 429, 500, 503], true)
-            ? Inertia::render('Problem', ['status' => $told])->toResponse($request)->setStatusCode($status)
+            ? Inertia::render('Problem', ['status' => $told])
+                ->toResponse($request)
+                ->setStatusCode($status)
             : $response;
     }
 }

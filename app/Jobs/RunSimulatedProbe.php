@@ -25,8 +25,11 @@ final class RunSimulatedProbe implements ShouldQueue
     {
         for ($i = 0; $i < self::READINGS; $i++) {
             $device = Device::query()->find($this->deviceId);
-            $job = ! isset($device->simulates['job']) || $device->gone_at !== null ? null : GuidedJob::query()->with('taps')->find($device->simulates['job']);
-            if ($device === null || $job === null || $job->ended_at !== null || ! $probe->send($device, $this->token, $job)) {
+            $job =
+                !isset($device->simulates['job']) || $device->gone_at !== null
+                    ? null
+                    : GuidedJob::query()->with('taps')->find($device->simulates['job']);
+            if ($device === null || $job === null || $job->ended_at !== null || !$probe->send($device, $this->token, $job)) {
                 return;
             }
             sleep(self::EVERY_S);

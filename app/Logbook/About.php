@@ -19,8 +19,19 @@ final readonly class About implements Castable
 {
     /** What is an id, and of what: so that a restored workshop finds its own again. Lists and single ones alike. */
     public const REFERENCES = [
-        'bike' => 'bikes', 'bikes' => 'bikes', 'chain' => 'components', 'chains' => 'components', 'off' => 'components', 'part' => 'components',
-        'before' => 'components', 'instrument' => 'components', 'jar' => 'components', 'pot' => 'components', 'bottle' => 'components', 'ride' => 'rides', 'undid' => 'actions',
+        'bike' => 'bikes',
+        'bikes' => 'bikes',
+        'chain' => 'components',
+        'chains' => 'components',
+        'off' => 'components',
+        'part' => 'components',
+        'before' => 'components',
+        'instrument' => 'components',
+        'jar' => 'components',
+        'pot' => 'components',
+        'bottle' => 'components',
+        'ride' => 'rides',
+        'undid' => 'actions',
     ];
 
     /** Whose history the action belongs to. */
@@ -137,12 +148,27 @@ final readonly class About implements Castable
      */
     public static function undone(array $actions): self
     {
-        $all = fn(array $properties): array => array_values(array_unique(array_merge(...array_map(
-            fn(Action $action) => array_merge(...array_map(fn(string $property) => array_filter((array) $action->about->{$property}, is_int(...)), $properties)),
-            $actions,
-        ))));
+        $all = fn(array $properties): array => array_values(
+            array_unique(
+                array_merge(
+                    ...array_map(
+                        fn(Action $action) => array_merge(
+                            ...array_map(
+                                fn(string $property) => array_filter((array) $action->about->{$property}, is_int(...)),
+                                $properties,
+                            ),
+                        ),
+                        $actions,
+                    ),
+                ),
+            ),
+        );
 
-        return new self(bikes: $all(self::OF_BIKES), chains: $all(self::OF_CHAINS), undid: array_map(fn(Action $action) => $action->id, $actions));
+        return new self(
+            bikes: $all(self::OF_BIKES),
+            chains: $all(self::OF_CHAINS),
+            undid: array_map(fn(Action $action) => $action->id, $actions),
+        );
     }
 
     /** The same with a reading. */

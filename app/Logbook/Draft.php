@@ -20,11 +20,7 @@ final class Draft
 
     private bool $canConflict = false;
 
-    public function __construct(
-        public readonly Workshop $workshop,
-        public readonly string $actionId,
-        private readonly int $sequence,
-    ) {}
+    public function __construct(public readonly Workshop $workshop, public readonly string $actionId, private readonly int $sequence) {}
 
     /**
      * @template T of LogbookRow
@@ -36,11 +32,13 @@ final class Draft
      */
     public function create(string $model, array $values = []): LogbookRow
     {
-        $row = new $model($values + [
-            'workshop_id' => $this->workshop->id,
-            'action_id' => $this->actionId,
-            'sequence' => $this->sequence,
-        ]);
+        $row = new $model(
+            $values + [
+                'workshop_id' => $this->workshop->id,
+                'action_id' => $this->actionId,
+                'sequence' => $this->sequence,
+            ],
+        );
         $row->save();
         $this->note($row);
 
@@ -64,7 +62,12 @@ final class Draft
     public function set(SettingKey $key, string|int|float|array|null $value, int $fromS, ?int $bikeId = null, ?int $chainId = null): void
     {
         $this->create(Setting::class, [
-            'at' => $fromS, 'precision' => 'minute', 'key' => $key, 'value' => $value, 'bike_id' => $bikeId, 'component_id' => $chainId,
+            'at' => $fromS,
+            'precision' => 'minute',
+            'key' => $key,
+            'value' => $value,
+            'bike_id' => $bikeId,
+            'component_id' => $chainId,
         ]);
     }
 
@@ -78,7 +81,13 @@ final class Draft
         foreach ($settings as $key => $value) {
             $old = $before->newest(SettingKey::from($key), $componentId)?->value;
             if (is_array($value) || is_array($old) ? $value !== $old : (string) $old !== (string) $value) {
-                Setting::query()->in($this->workshop)->live()->where('key', $key)->where('component_id', $componentId)->get()->each(fn(Setting $old) => $this->void($old));
+                Setting::query()
+                    ->in($this->workshop)
+                    ->live()
+                    ->where('key', $key)
+                    ->where('component_id', $componentId)
+                    ->get()
+                    ->each(fn(Setting $old) => $this->void($old));
                 $this->set(SettingKey::from($key), $value, 0, chainId: $componentId);
             }
         }
@@ -97,7 +106,9 @@ final class Draft
     public function replace(Entry $row, array $values): Entry
     {
         $this->void($row);
-        $kept = collect($row->getAttributes())->except(['id', 'action_id', 'voided_by', 'replaces_id'])->all();
+        $kept = collect($row->getAttributes())
+            ->except(['id', 'action_id', 'voided_by', 'replaces_id'])
+            ->all();
         $version = $row->newInstance();
         $version->setRawAttributes(['action_id' => $this->actionId, 'replaces_id' => $row->id] + $kept);
         $version->fill($values)->save();

@@ -98,7 +98,7 @@ enum EntryType: string
     public function isEvent(): bool
     {
         // A bath goes with its stripping.
-        return ! in_array($this, [self::Bike, self::Component, self::Setting, self::Bath, self::Protocol], true);
+        return !in_array($this, [self::Bike, self::Component, self::Setting, self::Bath, self::Protocol], true);
     }
 
     /** Whether it was done to the chain that it names, so that it goes along when two tags turn out to have been mixed up. */
@@ -106,9 +106,25 @@ enum EntryType: string
     {
         return match ($this) {
             self::Fitting, self::Strip, self::Dip, self::TopUp, self::WipeDown, self::Reading, self::Retirement => true,
-            // What it came with stays with the tag that it came under; a brushing, a noise and a ride are of the bike, the rest is of the bench.
-            self::Opening, self::Brushing, self::Noise, self::Ride, self::Bike, self::Component, self::Setting, self::Estimate, self::Commute, self::RestDay,
-            self::JarEntry, self::Bath, self::BathEntry, self::Price, self::PlannedRide, self::Protocol => false,
+            // What it came with stays with the tag that it came under; a brushing, a noise and a ride are of the bike, the rest is of the
+            // bench.
+            self::Opening,
+            self::Brushing,
+            self::Noise,
+            self::Ride,
+            self::Bike,
+            self::Component,
+            self::Setting,
+            self::Estimate,
+            self::Commute,
+            self::RestDay,
+            self::JarEntry,
+            self::Bath,
+            self::BathEntry,
+            self::Price,
+            self::PlannedRide,
+            self::Protocol
+                => false,
         };
     }
 
@@ -127,7 +143,19 @@ enum EntryType: string
             self::Noise => EntryKind::Noise,
             self::Reading => EntryKind::Reading,
             self::Retirement => EntryKind::Retirement,
-            self::Bike, self::Component, self::Setting, self::Estimate, self::Commute, self::RestDay, self::JarEntry, self::Bath, self::BathEntry, self::Price, self::PlannedRide, self::Protocol => null,
+            self::Bike,
+            self::Component,
+            self::Setting,
+            self::Estimate,
+            self::Commute,
+            self::RestDay,
+            self::JarEntry,
+            self::Bath,
+            self::BathEntry,
+            self::Price,
+            self::PlannedRide,
+            self::Protocol
+                => null,
         };
     }
 

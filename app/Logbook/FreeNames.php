@@ -44,13 +44,35 @@ final readonly class FreeNames
     /** Refused with NotPossible at `name`. */
     public function expectInstrument(Workshop $workshop, string $name, ?int $exceptId): void
     {
-        $this->expect($workshop, SettingKey::InstrumentName, Instrument::query()->in($workshop)->live()->whereKeyNot($exceptId ?? 0)->pluck('id')->all(), $name, 'instrument_name_taken');
+        $this->expect(
+            $workshop,
+            SettingKey::InstrumentName,
+            Instrument::query()
+                ->in($workshop)
+                ->live()
+                ->whereKeyNot($exceptId ?? 0)
+                ->pluck('id')
+                ->all(),
+            $name,
+            'instrument_name_taken',
+        );
     }
 
     /** Refused with NotPossible at `name`. */
     public function expectBottle(Workshop $workshop, string $name, ?int $exceptId): void
     {
-        $this->expect($workshop, SettingKey::BottleName, Bottle::query()->in($workshop)->live()->whereKeyNot($exceptId ?? 0)->pluck('id')->all(), $name, 'bottle_name_taken');
+        $this->expect(
+            $workshop,
+            SettingKey::BottleName,
+            Bottle::query()
+                ->in($workshop)
+                ->live()
+                ->whereKeyNot($exceptId ?? 0)
+                ->pluck('id')
+                ->all(),
+            $name,
+            'bottle_name_taken',
+        );
     }
 
     /** Refused with NotPossible at `label`. Letters of retired chains are free again. */
@@ -58,8 +80,12 @@ final readonly class FreeNames
     {
         $book = $this->readBook->withoutRides($workshop);
         foreach ($book->chainIds as $id) {
-            if ($id !== $exceptId && $book->settings->home($id, PHP_INT_MAX) === $bikeId
-                && $book->settings->text(SettingKey::ChainLabel, $id) === $label && $book->history($id)->last(Retirement::class) === null) {
+            if (
+                $id !== $exceptId &&
+                $book->settings->home($id, PHP_INT_MAX) === $bikeId &&
+                $book->settings->text(SettingKey::ChainLabel, $id) === $label &&
+                $book->history($id)->last(Retirement::class) === null
+            ) {
                 throw new NotPossible('label', 'label_taken', ['label' => $label]);
             }
         }

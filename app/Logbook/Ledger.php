@@ -37,9 +37,12 @@ final readonly class Ledger
     {
         $done = Action::query()->find($by->actionId);
         if ($done !== null) {
-            $same = $done->workshop_id === $by->workshop->id && $done->kind === $kind && ($done->sent === null || $by->sent === null || $done->sent === $by->sent);
+            $same =
+                $done->workshop_id === $by->workshop->id &&
+                $done->kind === $kind &&
+                ($done->sent === null || $by->sent === null || $done->sent === $by->sent);
 
-            return $same ? $done : throw new ActionIdTaken;
+            return $same ? $done : throw new ActionIdTaken();
         }
         Workshop::query()->whereKey($by->workshop->id)->increment('revision');
         $by->workshop->refresh();
@@ -51,7 +54,7 @@ final readonly class Ledger
             'sent' => $by->sent,
             'recorded_at' => $this->clock->unixS(),
             'revision' => $by->workshop->revision,
-            'about' => new About,
+            'about' => new About(),
             'effects' => [],
         ]);
         $draft = new Draft($by->workshop, $action->id, $by->workshop->revision);

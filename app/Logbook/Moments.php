@@ -23,7 +23,7 @@ final readonly class Moments
     /** The minute that it is: forms know no seconds, and what is done in the same minute keeps the order in which it is done. */
     public function now(): Moment
     {
-        return new Moment($this->clock->unixS() - $this->clock->unixS() % 60);
+        return new Moment($this->clock->unixS() - ($this->clock->unixS() % 60));
     }
 
     /** @throws NotPossible at $field if it lies ahead */

@@ -59,15 +59,17 @@ final class ReadBook
 
     public function settings(Workshop $workshop): Settings
     {
-        return $this->settings["{$workshop->id} {$workshop->revision}"] ??= new Settings(array_map(
-            fn(array $row) => new DatedSetting(
-                SettingKey::from($row[4]),
-                $row[5] ?? $row[6] ?? 0,
-                new Moment($row[1], Precision::Minute, $row[0]),
-                $row[7] === null ? null : json_decode($row[7]),
+        return $this->settings["{$workshop->id} {$workshop->revision}"] ??= new Settings(
+            array_map(
+                fn(array $row) => new DatedSetting(
+                    SettingKey::from($row[4]),
+                    $row[5] ?? ($row[6] ?? 0),
+                    new Moment($row[1], Precision::Minute, $row[0]),
+                    $row[7] === null ? null : json_decode($row[7]),
+                ),
+                self::rows($workshop, 'settings', 'key', 'bike_id', 'component_id', 'value'),
             ),
-            self::rows($workshop, 'settings', 'key', 'bike_id', 'component_id', 'value'),
-        ));
+        );
     }
 
     /** @param list<Ride> $rides */
@@ -77,7 +79,10 @@ final class ReadBook
             self::ids($workshop, DB::table('bikes')),
             self::ids($workshop, DB::table('components')->where('kind', Chain::KIND)),
             $this->settings($workshop),
-            array_map(fn(array $row) => new Fitting($row[0], self::moment($row), $row[4], $row[5], Slot::from($row[6])), self::rows($workshop, 'fittings', 'bike_id', 'component_id', 'slot')),
+            array_map(
+                fn(array $row) => new Fitting($row[0], self::moment($row), $row[4], $row[5], Slot::from($row[6])),
+                self::rows($workshop, 'fittings', 'bike_id', 'component_id', 'slot'),
+            ),
             $rides,
             array_merge(...array_map(fn(EntryType $type) => self::events($workshop, $type), EntryType::events())),
             $this->fillIn($workshop),
@@ -90,21 +95,48 @@ final class ReadBook
     {
         $model = $type->event();
 
-        return array_map(fn(array $row) => $model::event($row[0], self::moment($row), array_slice($row, 4)), self::rows($workshop, $type->value, ...$model::columns()));
+        return array_map(
+            fn(array $row) => $model::event($row[0], self::moment($row), array_slice($row, 4)),
+            self::rows($workshop, $type->value, ...$model::columns()),
+        );
     }
 
     private function fillIn(Workshop $workshop): FillIn
     {
         return new FillIn(
             array_map(
-                fn(array $row) => new Estimate($row[0], self::moment($row), $row[4], $row[5], $row[6], $row[7], (float) $row[8], Condition::from($row[9]), self::float($row[10])),
+                fn(array $row) => new Estimate(
+                    $row[0],
+                    self::moment($row),
+                    $row[4],
+                    $row[5],
+                    $row[6],
+                    $row[7],
+                    (float) $row[8],
+                    Condition::from($row[9]),
+                    self::float($row[10]),
+                ),
                 self::rows($workshop, 'estimates', 'bike_id', 'from_at', 'from_date', 'to_date', 'km', 'condition', 'odometer_km'),
             ),
             array_map(
-                fn(array $row) => new Commute($row[0], self::moment($row), $row[4], json_decode($row[5]), $row[6], (float) $row[7], self::float($row[8]), Condition::from($row[9]), $row[10], $row[11]),
+                fn(array $row) => new Commute(
+                    $row[0],
+                    self::moment($row),
+                    $row[4],
+                    json_decode($row[5]),
+                    $row[6],
+                    (float) $row[7],
+                    self::float($row[8]),
+                    Condition::from($row[9]),
+                    $row[10],
+                    $row[11],
+                ),
                 self::rows($workshop, 'commutes', 'bike_id', 'weekdays', 'time', 'km', 'hours', 'condition', 'from_date', 'until_date'),
             ),
-            array_map(fn(array $row) => new RestDay($row[0], self::moment($row), $row[4], $row[5]), self::rows($workshop, 'rest_days', 'bike_id', 'date')),
+            array_map(
+                fn(array $row) => new RestDay($row[0], self::moment($row), $row[4], $row[5]),
+                self::rows($workshop, 'rest_days', 'bike_id', 'date'),
+            ),
             new DateTimeZone($this->settings($workshop)->text(SettingKey::TimeZone, 0, 'UTC')),
             $this->clock->unixS(),
         );
@@ -114,23 +146,41 @@ final class ReadBook
     private function parts(Workshop $workshop): array
     {
         $settings = $this->settings($workshop);
-        $rows = DB::table('components')->where('workshop_id', $workshop->id)->whereNull('voided_by')->whereIn('kind', array_column(PartKind::cases(), 'value'))->orderBy('id')->get(['id', 'kind']);
+        $rows = DB::table('components')
+            ->where('workshop_id', $workshop->id)
+            ->whereNull('voided_by')
+            ->whereIn('kind', array_column(PartKind::cases(), 'value'))
+            ->orderBy('id')
+            ->get(['id', 'kind']);
 
-        return array_values($rows->map(fn(object $row) => new Part(
-            $row->id,
-            PartKind::from($row->kind),
-            $settings->whole(SettingKey::LinkChain, $row->id) ?: null,
-            $settings->whole(SettingKey::LinkClosings, $row->id) ?: null,
-            $settings->whole(SettingKey::LinkSpeeds, $row->id) ?: null,
-            $settings->whole(SettingKey::OnTrainer, $row->id) === 1,
-        ))->all());
+        return array_values(
+            $rows
+                ->map(
+                    fn(object $row) => new Part(
+                        $row->id,
+                        PartKind::from($row->kind),
+                        $settings->whole(SettingKey::LinkChain, $row->id) ?: null,
+                        $settings->whole(SettingKey::LinkClosings, $row->id) ?: null,
+                        $settings->whole(SettingKey::LinkSpeeds, $row->id) ?: null,
+                        $settings->whole(SettingKey::OnTrainer, $row->id) === 1,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /** @return list<Ride> */
     private function rides(Workshop $workshop): array
     {
         return array_map(
-            fn(array $row) => new Ride($row[0], self::moment($row), $row[4], (float) $row[5], self::float($row[6]), Condition::from($row[7])),
+            fn(array $row) => new Ride(
+                $row[0],
+                self::moment($row),
+                $row[4],
+                (float) $row[5],
+                self::float($row[6]),
+                Condition::from($row[7]),
+            ),
             self::rows($workshop, 'rides', 'bike_id', 'km', 'hours', 'condition'),
         );
     }
@@ -146,7 +196,9 @@ final class ReadBook
     {
         // Written out: a page asks for a dozen tables, and building each query costs as much as running it.
         $names = implode(', ', array_map(fn(string $column) => "\"{$column}\"", ['id', 'at', 'precision', 'sequence', ...$columns]));
-        $statement = DB::connection()->getPdo()->prepare("select {$names} from \"{$table}\" where \"workshop_id\" = ? and \"voided_by\" is null order by \"at\", \"id\"");
+        $statement = DB::connection()
+            ->getPdo()
+            ->prepare("select {$names} from \"{$table}\" where \"workshop_id\" = ? and \"voided_by\" is null order by \"at\", \"id\"");
         $statement->execute([$workshop->id]);
 
         return array_values($statement->fetchAll(PDO::FETCH_NUM));

@@ -18,7 +18,7 @@ final readonly class WetChain
     public function __invoke(Workshop $workshop, Action $action): ?int
     {
         $about = $action->about;
-        if ($about->bike === null || $about->condition === null || $about->at === null || ! Condition::from($about->condition)->soaks()) {
+        if ($about->bike === null || $about->condition === null || $about->at === null || !Condition::from($about->condition)->soaks()) {
             return null;
         }
         $book = ($this->readBook)($workshop->refresh());

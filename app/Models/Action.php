@@ -36,7 +36,7 @@ final class Action extends WorkshopModel
 
     public function who(): string
     {
-        return $this->user->name ?? $this->user_name ?? '';
+        return $this->user->name ?? ($this->user_name ?? '');
     }
 
     /** @return BelongsTo<User, $this> */

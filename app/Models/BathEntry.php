@@ -22,6 +22,12 @@ final class BathEntry extends Entry
 
     protected function casts(): array
     {
-        return ['kind' => BathEventKind::class, 'wax_g' => 'float', 'oil_g' => 'float', 'removed_fraction' => 'float', 'temp_c' => 'float'] + parent::casts();
+        return [
+            'kind' => BathEventKind::class,
+            'wax_g' => 'float',
+            'oil_g' => 'float',
+            'removed_fraction' => 'float',
+            'temp_c' => 'float',
+        ] + parent::casts();
     }
 }

@@ -10,7 +10,8 @@ use Laravel\Sanctum\HasApiTokens;
 use Laravel\Sanctum\PersonalAccessToken;
 
 /**
- * A thing that sends readings or rides: of one workshop, a probe at one pot, the others at none. Its token is its own and can do nothing else.
+ * A thing that sends readings or rides: of one workshop, a probe at one pot, the others at none. Its token is its own and can do nothing
+ * else.
  *
  * @property int $id
  * @property string $kind

@@ -26,7 +26,8 @@ final class Dip extends Entry implements IsEvent
 
     protected function casts(): array
     {
-        return ['pickup_g' => 'float', 'rinsed' => 'boolean', 'temp_c' => 'float', 'powder' => 'boolean', 'partly' => 'boolean'] + parent::casts();
+        return ['pickup_g' => 'float', 'rinsed' => 'boolean', 'temp_c' => 'float', 'powder' => 'boolean', 'partly' => 'boolean'] +
+            parent::casts();
     }
 
     public static function columns(): array
@@ -36,6 +37,17 @@ final class Dip extends Entry implements IsEvent
 
     public static function event(int $id, Moment $moment, array $row): Core
     {
-        return new Core($id, $moment, $row[0], self::float($row[1]), $row[2], (bool) $row[3], $row[4], self::float($row[5]), (bool) $row[6], (bool) $row[7]);
+        return new Core(
+            $id,
+            $moment,
+            $row[0],
+            self::float($row[1]),
+            $row[2],
+            (bool) $row[3],
+            $row[4],
+            self::float($row[5]),
+            (bool) $row[6],
+            (bool) $row[7],
+        );
     }
 }

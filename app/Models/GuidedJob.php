@@ -53,14 +53,27 @@ final class GuidedJob extends WorkshopModel
         return JobRun::of(
             array_map(JobStep::fromArray(...), $this->steps),
             $this->started_at,
-            array_values($this->taps->map(fn(GuidedTap $tap) => new JobEvent($tap->kind, $tap->position, $tap->at, isset($tap->about['waxed']) ? (string) $tap->about['waxed'] : null))->all()),
+            array_values(
+                $this->taps
+                    ->map(
+                        fn(GuidedTap $tap) => new JobEvent(
+                            $tap->kind,
+                            $tap->position,
+                            $tap->at,
+                            isset($tap->about['waxed']) ? (string) $tap->about['waxed'] : null,
+                        ),
+                    )
+                    ->all(),
+            ),
         );
     }
 
     /** @return list<int> the jars it still needs: none once its baths are recorded */
     public function jars(): array
     {
-        return $this->action_id !== null ? [] : array_values(array_unique(array_filter(array_map(fn(array $step) => (int) ($step['about']['jar'] ?? 0), $this->steps))));
+        return $this->action_id !== null
+            ? []
+            : array_values(array_unique(array_filter(array_map(fn(array $step) => (int) ($step['about']['jar'] ?? 0), $this->steps))));
     }
 
     /** @param Builder<static> $query */

@@ -24,6 +24,7 @@ final class JarEntry extends Entry
 
     protected function casts(): array
     {
-        return ['act' => JarAct::class, 'solvent' => Solvent::class, 'volume_ml' => 'float', 'flash_c' => 'float', 'boiling_c' => 'float'] + parent::casts();
+        return ['act' => JarAct::class, 'solvent' => Solvent::class, 'volume_ml' => 'float', 'flash_c' => 'float', 'boiling_c' => 'float'] +
+            parent::casts();
     }
 }

@@ -30,7 +30,7 @@ abstract class LogbookRow extends WorkshopModel
     {
         $row = parent::resolveRouteBinding($value, $field);
 
-        return $row instanceof self && ! $row instanceof Entry && $row->voided_by !== null ? null : $row;
+        return $row instanceof self && !($row instanceof Entry) && $row->voided_by !== null ? null : $row;
     }
 
     /** @param Builder<static> $query */

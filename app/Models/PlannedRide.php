@@ -26,6 +26,14 @@ final class PlannedRide extends Entry
 
     public function toCore(): CoreRide
     {
-        return new CoreRide($this->id, $this->from_date, $this->until_date, $this->bike_id, $this->km, $this->condition, (string) $this->name);
+        return new CoreRide(
+            $this->id,
+            $this->from_date,
+            $this->until_date,
+            $this->bike_id,
+            $this->km,
+            $this->condition,
+            (string) $this->name,
+        );
     }
 }

@@ -34,6 +34,6 @@ final class RideImport extends WorkshopModel
     /** Where its file lies until it is read. */
     public function path(): string
     {
-        return config()->string('dripel.imports')."/{$this->id}";
+        return config()->string('dripel.imports') . "/{$this->id}";
     }
 }

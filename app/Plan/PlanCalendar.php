@@ -34,7 +34,12 @@ final readonly class PlanCalendar
 
     private const DIP_MINUTES = 30;
 
-    public function __construct(private ReadPlan $readPlan, private ReadBook $readBook, private ReadWear $readWear, private AppClock $clock) {}
+    public function __construct(
+        private ReadPlan $readPlan,
+        private ReadBook $readBook,
+        private ReadWear $readWear,
+        private AppClock $clock,
+    ) {}
 
     public function of(Workshop $workshop): string
     {
@@ -43,21 +48,55 @@ final readonly class PlanCalendar
         $plan = ($this->readPlan)($workshop, self::WEEKS);
         $words = new PlanWords($translator, $plan);
         $calendar = $this->empty($translator, $workshop);
-        $add = fn(string $uid, int $atS, float $minutes, string $summary, string $text, int $alarmMinutes = 0) => $this->event($calendar, "{$uid}-{$workshop->id}@dripel", $atS, (int) ceil($minutes), $summary, $text, $alarmMinutes);
+        $add = fn(string $uid, int $atS, float $minutes, string $summary, string $text, int $alarmMinutes = 0) => $this->event(
+            $calendar,
+            "{$uid}-{$workshop->id}@dripel",
+            $atS,
+            (int) ceil($minutes),
+            $summary,
+            $text,
+            $alarmMinutes,
+        );
         $at = fn(string $date, int $hour): int => LocalDay::named($date, $translator->zone())->atHour($hour);
         foreach ($plan->held()->potDays as $pot) {
             $date = $plan->potOn($pot->day);
             $minutes = $words->potMinutes($pot);
-            $pot->dips === [] || $add("pot-{$date}", $at($date, PlanHours::pot($plan->terms)), $minutes, $translator->say('ahead.calendar.pot', ['chains' => $words->chains($pot)]), $translator->say('ahead.calendar.pot_text', ['time' => $words->minutes($minutes)]), 60);
+            $pot->dips === [] ||
+                $add(
+                    "pot-{$date}",
+                    $at($date, PlanHours::pot($plan->terms)),
+                    $minutes,
+                    $translator->say('ahead.calendar.pot', ['chains' => $words->chains($pot)]),
+                    $translator->say('ahead.calendar.pot_text', ['time' => $words->minutes($minutes)]),
+                    60,
+                );
         }
         $lanes = $plan->lanes($plan->heldDays(), $plan->heldBottle());
         foreach ($lanes as $bikeId => $days) {
             foreach ($days as $day) {
                 $date = $plan->date($day->day);
                 $evening = $plan->date($day->day - 1);
-                $day->offId === null || $add("swap-{$bikeId}-{$date}", $at($date, PlanHours::SWAP), $plan->terms->swapMinutes, $translator->say('ahead.calendar.swap', ['bike' => $translator->names->bike($bikeId), 'chain' => $translator->names->chain($day->chainId)]), $translator->say('ahead.calendar.swap_text'), 30);
+                $day->offId === null ||
+                    $add(
+                        "swap-{$bikeId}-{$date}",
+                        $at($date, PlanHours::SWAP),
+                        $plan->terms->swapMinutes,
+                        $translator->say('ahead.calendar.swap', [
+                            'bike' => $translator->names->bike($bikeId),
+                            'chain' => $translator->names->chain($day->chainId),
+                        ]),
+                        $translator->say('ahead.calendar.swap_text'),
+                        30,
+                    );
                 foreach (array_unique($day->dripped) as $chainId) {
-                    $add("drip-{$chainId}-{$evening}", $at($evening, PlanHours::DRIP), PlanTerms::TOPUP_WORK_MINUTES, $translator->say('ahead.calendar.drip', ['chain' => $translator->names->fullChain($chainId)]), $translator->say('ahead.calendar.drip_text'), 60);
+                    $add(
+                        "drip-{$chainId}-{$evening}",
+                        $at($evening, PlanHours::DRIP),
+                        PlanTerms::TOPUP_WORK_MINUTES,
+                        $translator->say('ahead.calendar.drip', ['chain' => $translator->names->fullChain($chainId)]),
+                        $translator->say('ahead.calendar.drip_text'),
+                        60,
+                    );
                 }
             }
         }
@@ -67,10 +106,24 @@ final readonly class PlanCalendar
             foreach ($rail->chains() as $chain) {
                 $name = ['chain' => $translator->names->fullChain($chain->chainId)];
                 $day = $measuring[$chain->chainId] ?? (ReadingDue::of($chain, $wear->of($chain)?->result) ? 0 : null);
-                $day === null || $add("measure-{$chain->chainId}", $at($plan->date($day), PlanHours::MEASURE), self::MEASURE_MINUTES, $translator->say('ahead.calendar.measure', $name), '');
+                $day === null ||
+                    $add(
+                        "measure-{$chain->chainId}",
+                        $at($plan->date($day), PlanHours::MEASURE),
+                        self::MEASURE_MINUTES,
+                        $translator->say('ahead.calendar.measure', $name),
+                        '',
+                    );
                 if ($chain->dryness->bare !== null && $chain->dryness->bareSinceS !== null) {
                     $byS = max($translator->nowS, $translator->nowS + (int) round(3600 * $chain->dryness->bare->hoursLeft));
-                    $add("bare-{$chain->chainId}-{$chain->dryness->bareSinceS}", $byS, self::DIP_MINUTES, $translator->say('ahead.calendar.bare', $name), '', 120);
+                    $add(
+                        "bare-{$chain->chainId}-{$chain->dryness->bareSinceS}",
+                        $byS,
+                        self::DIP_MINUTES,
+                        $translator->say('ahead.calendar.bare', $name),
+                        '',
+                        120,
+                    );
                 }
             }
         }
@@ -84,7 +137,9 @@ final readonly class PlanCalendar
             'PRODID' => '-//Dripel//Plan//EN',
             'CALSCALE' => 'GREGORIAN',
             'METHOD' => 'PUBLISH',
-            'X-WR-CALNAME' => $translator->say('ahead.calendar.name', ['workshop' => $translator->settings->text(SettingKey::WorkshopName, 0)]),
+            'X-WR-CALNAME' => $translator->say('ahead.calendar.name', [
+                'workshop' => $translator->settings->text(SettingKey::WorkshopName, 0),
+            ]),
             'X-WR-TIMEZONE' => $translator->zone()->getName(),
             'REFRESH-INTERVAL' => 'PT6H',
         ]);
@@ -93,16 +148,28 @@ final readonly class PlanCalendar
     private function event(VCalendar $calendar, string $uid, int $atS, int $minutes, string $summary, string $text, int $alarmMinutes): void
     {
         $start = new DateTimeImmutable("@{$atS}", new DateTimeZone('UTC'));
-        $event = $calendar->createComponent('VEVENT', array_filter([
-            'UID' => $uid,
-            'DTSTAMP' => $this->clock->now(),
-            'DTSTART' => $start,
-            'DTEND' => $start->modify('+'.max(5, $minutes).' minutes'),
-            'SUMMARY' => $summary,
-            'DESCRIPTION' => $text,
-        ], fn(mixed $value) => $value !== ''));
+        $event = $calendar->createComponent(
+            'VEVENT',
+            array_filter(
+                [
+                    'UID' => $uid,
+                    'DTSTAMP' => $this->clock->now(),
+                    'DTSTART' => $start,
+                    'DTEND' => $start->modify('+' . max(5, $minutes) . ' minutes'),
+                    'SUMMARY' => $summary,
+                    'DESCRIPTION' => $text,
+                ],
+                fn(mixed $value) => $value !== '',
+            ),
+        );
         if ($alarmMinutes > 0) {
-            $event->add($calendar->createComponent('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $summary, 'TRIGGER' => "-PT{$alarmMinutes}M"]));
+            $event->add(
+                $calendar->createComponent('VALARM', [
+                    'ACTION' => 'DISPLAY',
+                    'DESCRIPTION' => $summary,
+                    'TRIGGER' => "-PT{$alarmMinutes}M",
+                ]),
+            );
         }
         $calendar->add($event);
     }

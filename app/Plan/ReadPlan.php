@@ -32,7 +32,14 @@ final readonly class ReadPlan
         $nowS = $this->clock->unixS();
         $zone = $book->settings->zone();
 
-        return WorkshopPlan::of($book, Rail::all($book, $nowS, $zone), PlanTerms::of($book, 7 * $weeks + 1, $this->capacity($workshop), $nowS), array_map(fn(PlannedRide $ride) => $ride->toCore(), $this->rides($workshop)), $nowS, $zone);
+        return WorkshopPlan::of(
+            $book,
+            Rail::all($book, $nowS, $zone),
+            PlanTerms::of($book, 7 * $weeks + 1, $this->capacity($workshop), $nowS),
+            array_map(fn(PlannedRide $ride) => $ride->toCore(), $this->rides($workshop)),
+            $nowS,
+            $zone,
+        );
     }
 
     /** @return list<PlannedRide> that are still to come, the next first */
@@ -40,7 +47,16 @@ final readonly class ReadPlan
     {
         $today = LocalDay::of($this->clock->unixS(), $this->readBook->settings($workshop)->zone())->date;
 
-        return array_values(PlannedRide::query()->in($workshop)->live()->where('until_date', '>=', $today)->orderBy('from_date')->orderBy('id')->get()->all());
+        return array_values(
+            PlannedRide::query()
+                ->in($workshop)
+                ->live()
+                ->where('until_date', '>=', $today)
+                ->orderBy('from_date')
+                ->orderBy('id')
+                ->get()
+                ->all(),
+        );
     }
 
     /** Chains that the largest pot takes at once, as full as it is; null: no pot is known. */
@@ -50,7 +66,10 @@ final readonly class ReadPlan
         $most = null;
         foreach (($this->readBaths)($workshop) as $potId => $bath) {
             if ($bath->ledger !== null) {
-                $most = max($most ?? 1, PotCapacity::of(PotFacts::of($settings, $potId)->vessel(), $bath->ledger->waxG, BathDip::CHAIN_G)->chains);
+                $most = max(
+                    $most ?? 1,
+                    PotCapacity::of(PotFacts::of($settings, $potId)->vessel(), $bath->ledger->waxG, BathDip::CHAIN_G)->chains,
+                );
             }
         }
 

@@ -20,7 +20,13 @@ use Dripel\Core\Plan\WorkshopPlan;
 /** What a workshop must buy for the weeks of its plan. */
 final readonly class ReadShopping
 {
-    public function __construct(private ReadBook $readBook, private ReadWear $readWear, private ReadBaths $readBaths, private Protocols $protocols, private AppClock $clock) {}
+    public function __construct(
+        private ReadBook $readBook,
+        private ReadWear $readWear,
+        private ReadBaths $readBaths,
+        private Protocols $protocols,
+        private AppClock $clock,
+    ) {}
 
     /** @return list<ShoppingItem> the soonest first */
     public function __invoke(Workshop $workshop, WorkshopPlan $plan): array
@@ -31,6 +37,15 @@ final readonly class ReadShopping
         $wear = ($this->readWear)($workshop);
         $forecasts = $rails === [] ? [] : array_replace(...array_map(fn(Rail $rail) => $wear->results($rail->chains()), $rails));
 
-        return Shopping::of($book, $plan, $rails, $forecasts, ($this->readBaths)($workshop), BottleState::all($book, $nowS), $this->protocols->find($workshop, Protocols::DEFAULT)?->freshMl() ?? [], LocalDay::of($nowS, $book->settings->zone()));
+        return Shopping::of(
+            $book,
+            $plan,
+            $rails,
+            $forecasts,
+            ($this->readBaths)($workshop),
+            BottleState::all($book, $nowS),
+            $this->protocols->find($workshop, Protocols::DEFAULT)?->freshMl() ?? [],
+            LocalDay::of($nowS, $book->settings->zone()),
+        );
     }
 }

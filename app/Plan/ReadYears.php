@@ -19,7 +19,14 @@ use Dripel\Core\Plan\WorkshopYears;
 /** Loads what the coming years of a workshop are computed from. */
 final readonly class ReadYears
 {
-    public function __construct(private ReadBook $readBook, private ReadWear $readWear, private ReadBaths $readBaths, private ReadPrices $readPrices, private Protocols $protocols, private AppClock $clock) {}
+    public function __construct(
+        private ReadBook $readBook,
+        private ReadWear $readWear,
+        private ReadBaths $readBaths,
+        private ReadPrices $readPrices,
+        private Protocols $protocols,
+        private AppClock $clock,
+    ) {}
 
     /** @param float|null $hourMinor what an hour of work is worth, in minor units; null: what the workshop says */
     public function __invoke(Workshop $workshop, ?float $hourMinor = null): WorkshopYears

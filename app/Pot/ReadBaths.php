@@ -40,18 +40,25 @@ final readonly class ReadBaths
     {
         $facts = PotFacts::of($book->settings, $pot->id);
         [$limitC, $heightMm] = [$facts->limitC, $facts->heightMm];
-        $fill = BathEntry::query()->in($workshop)->live()->where('component_id', $pot->id)->where('kind', BathEventKind::Fill)->orderByDesc('at')->orderByDesc('sequence')->first();
+        $fill = BathEntry::query()
+            ->in($workshop)
+            ->live()
+            ->where('component_id', $pot->id)
+            ->where('kind', BathEventKind::Fill)
+            ->orderByDesc('at')
+            ->orderByDesc('sequence')
+            ->first();
         if ($fill === null) {
             return new BathState($pot->id, null, $limitC, $heightMm, null);
         }
         try {
             $in = new BathLedgerInput($facts->vessel(), $this->events($workshop, $book, $pot, $fill), $limitC);
-            $ledger = (new BathLedger)($in);
+            $ledger = (new BathLedger())($in);
         } catch (InvalidInput $e) {
             return new BathState($pot->id, null, $limitC, $heightMm, $fill->at, $e->path);
         }
 
-        return new BathState($pot->id, $ledger, $limitC, $heightMm, $fill->at, null, (new BathLedger)->history($in));
+        return new BathState($pot->id, $ledger, $limitC, $heightMm, $fill->at, null, (new BathLedger())->history($in));
     }
 
     /** @return list<BathEvent> from the last fill on; the chains of one action are one dip */
@@ -64,10 +71,21 @@ final readonly class ReadBaths
                 $events[] = [$row->at, $row->sequence, self::event($row)];
             }
         }
-        $dips = Dip::query()->in($workshop)->live()->where('pot_id', $pot->id)->where('at', '>=', $fill->at)->orderBy('id')->get()->groupBy(fn(Dip $dip) => "{$dip->at} {$dip->action_id}");
+        $dips = Dip::query()
+            ->in($workshop)
+            ->live()
+            ->where('pot_id', $pot->id)
+            ->where('at', '>=', $fill->at)
+            ->orderBy('id')
+            ->get()
+            ->groupBy(fn(Dip $dip) => "{$dip->at} {$dip->action_id}");
         foreach ($dips as $together) {
             $first = $together->firstOrFail();
-            $events[] = [$first->at, $first->sequence, BathEvent::dip($first->at, array_values($together->map(fn(Dip $dip) => $this->dip($book, $dip))->all()))];
+            $events[] = [
+                $first->at,
+                $first->sequence,
+                BathEvent::dip($first->at, array_values($together->map(fn(Dip $dip) => $this->dip($book, $dip))->all())),
+            ];
         }
         usort($events, fn(array $a, array $b) => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
 
@@ -78,7 +96,9 @@ final readonly class ReadBaths
     {
         return match ($row->kind) {
             BathEventKind::Fill => BathEvent::fill($row->at, (float) $row->wax_g, (float) $row->oil_g),
-            BathEventKind::TopUp => $row->wax_g === null ? BathEvent::oil($row->at, (float) $row->oil_g) : BathEvent::topUp($row->at, $row->wax_g, (float) $row->oil_g),
+            BathEventKind::TopUp => $row->wax_g === null
+                ? BathEvent::oil($row->at, (float) $row->oil_g)
+                : BathEvent::topUp($row->at, $row->wax_g, (float) $row->oil_g),
             BathEventKind::Filter => BathEvent::filter($row->at, $row->removed_fraction ?? BathEvent::FILTERED),
             BathEventKind::Remove => BathEvent::remove($row->at, (float) $row->wax_g),
             BathEventKind::Reading, BathEventKind::Dip => BathEvent::reading($row->at, (float) $row->temp_c),

@@ -22,11 +22,14 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(AppClock::class, fn() => new AppClock(
-            config('dripel.clock.start'),
-            config()->float('dripel.clock.speed'),
-            config('dripel.clock.since') === null ? null : (float) config('dripel.clock.since'),
-        ));
+        $this->app->singleton(
+            AppClock::class,
+            fn() => new AppClock(
+                config('dripel.clock.start'),
+                config()->float('dripel.clock.speed'),
+                config('dripel.clock.since') === null ? null : (float) config('dripel.clock.since'),
+            ),
+        );
         $this->app->alias(AppClock::class, ClockInterface::class);
         $this->app->extend('translator', fn(Translator $usual) => UnitTranslator::of($usual));
         $this->app->alias('translator', UnitTranslator::class);
@@ -38,12 +41,15 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         $this->app->terminating(fn() => $this->app->resolved(CacheMemo::class) && $this->app->make(CacheMemo::class)->keep());
-        Model::shouldBeStrict(! $this->app->isProduction());
+        Model::shouldBeStrict(!$this->app->isProduction());
         Vite::useManifestFilename('manifest.json');
         // Ten tries a minute is plenty for a person and too few for a machine that guesses.
-        RateLimiter::for('sign-in', fn(Request $request) => [
-            Limit::perMinute(10)->by('ip '.$request->ip()),
-            Limit::perMinute(5)->by('email '.mb_strtolower((string) $request->string('email')).' '.$request->ip()),
-        ]);
+        RateLimiter::for(
+            'sign-in',
+            fn(Request $request) => [
+                Limit::perMinute(10)->by('ip ' . $request->ip()),
+                Limit::perMinute(5)->by('email ' . mb_strtolower((string) $request->string('email')) . ' ' . $request->ip()),
+            ],
+        );
     }
 }

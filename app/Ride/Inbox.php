@@ -45,7 +45,13 @@ final readonly class Inbox
 
         return WriteTransaction::run(function () use ($workshop, $device, $sequence, $columns): bool {
             $device->update(['seen_at' => $this->clock->unixS()]);
-            $new = RideFile::query()->insertOrIgnore(['workshop_id' => $workshop->id, 'device_id' => $device->id, 'sequence' => $sequence, 'received_at' => $this->clock->unixS()]) > 0;
+            $new =
+                RideFile::query()->insertOrIgnore([
+                    'workshop_id' => $workshop->id,
+                    'device_id' => $device->id,
+                    'sequence' => $sequence,
+                    'received_at' => $this->clock->unixS(),
+                ]) > 0;
 
             return $new && $this->keep($workshop, $columns);
         });
@@ -88,7 +94,7 @@ final readonly class Inbox
             $this->putAway($folder, 'taken', $name);
         } catch (InvalidInput $e) {
             $kept = $this->putAway($folder, 'refused', $name);
-            File::put("{$folder}/refused/{$kept}.txt", (string) __('errors.file', ['problem' => $e->getMessage()])."\n");
+            File::put("{$folder}/refused/{$kept}.txt", (string) __('errors.file', ['problem' => $e->getMessage()]) . "\n");
         } finally {
             fclose($stream);
         }
@@ -112,7 +118,7 @@ final readonly class Inbox
     {
         File::ensureDirectoryExists("{$folder}/{$where}", 0700);
         // Recorders call all their files alike: none goes in the place of another.
-        $kept = File::exists("{$folder}/{$where}/{$name}") ? "{$this->clock->unixS()}-".bin2hex(random_bytes(3))."-{$name}" : $name;
+        $kept = File::exists("{$folder}/{$where}/{$name}") ? "{$this->clock->unixS()}-" . bin2hex(random_bytes(3)) . "-{$name}" : $name;
         File::move("{$folder}/{$name}", "{$folder}/{$where}/{$kept}");
 
         return $kept;

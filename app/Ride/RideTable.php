@@ -52,12 +52,25 @@ final readonly class RideTable
     {
         $kept = $workshop->ride_columns[$this->signature()] ?? null;
 
-        return $kept === null ? RideColumns::guess($this->header(), $this->sample()) + ['remembered' => false] : $kept + ['remembered' => true];
+        return $kept === null
+            ? RideColumns::guess($this->header(), $this->sample()) + ['remembered' => false]
+            : $kept + ['remembered' => true];
     }
 
     public function remember(Workshop $workshop, RideColumns $columns): void
     {
-        $workshop->update(['ride_columns' => [$this->signature() => ['at' => $columns->at, 'distance' => $columns->distance, 'duration' => $columns->duration, 'dayFirst' => $columns->dayFirst]] + ($workshop->ride_columns ?? [])]);
+        $workshop->update([
+            'ride_columns' =>
+                [
+                    $this->signature() => [
+                        'at' => $columns->at,
+                        'distance' => $columns->distance,
+                        'duration' => $columns->duration,
+                        'dayFirst' => $columns->dayFirst,
+                    ],
+                ] +
+                ($workshop->ride_columns ?? []),
+        ]);
     }
 
     /**
@@ -69,7 +82,8 @@ final readonly class RideTable
     {
         [$rides, $faults] = [[], []];
         foreach ($this->csv->rows() as [$line, $cells]) {
-            count($rides) + count($faults) < self::MOST_ROWS || throw new InvalidInput('file', 'has more than '.self::MOST_ROWS.' rides: take the table in parts');
+            count($rides) + count($faults) < self::MOST_ROWS ||
+                throw new InvalidInput('file', 'has more than ' . self::MOST_ROWS . ' rides: take the table in parts');
             try {
                 $rides[] = RideRow::read($line, $cells, $columns, $zone);
             } catch (InvalidInput $e) {

@@ -32,14 +32,14 @@ final readonly class RideZip
     /** @throws InvalidInput at `file` if it is no archive, or one that nobody should unpack */
     public static function open(string $path): self
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
             throw new InvalidInput('file', 'is no zip that can be opened: it is damaged or cut short; pack it again');
         }
         $files = [];
         $bytes = 0;
         if ($zip->numFiles > 3 * self::MOST_FILES) {
-            throw new InvalidInput('file', 'holds more than '.self::MOST_FILES.' files: pack the rides in several zips');
+            throw new InvalidInput('file', 'holds more than ' . self::MOST_FILES . ' files: pack the rides in several zips');
         }
         for ($index = 0; $index < $zip->numFiles; $index++) {
             $stat = $zip->statIndex($index);
@@ -48,14 +48,20 @@ final readonly class RideZip
                 continue;
             }
             $bytes += $stat['size'];
-            $files[] = ['index' => $index, 'name' => $name, 'why' => match (true) {
-                $stat['encryption_method'] !== ZipArchive::EM_NONE => 'zip_locked',
-                $stat['size'] > self::MOST_FILE_BYTES, $stat['size'] > self::SMALL_BYTES && $stat['size'] > self::MOST_RATIO * max(1, $stat['comp_size']) => 'zip_bomb',
-                default => null,
-            }];
+            $files[] = [
+                'index' => $index,
+                'name' => $name,
+                'why' => match (true) {
+                    $stat['encryption_method'] !== ZipArchive::EM_NONE => 'zip_locked',
+                    $stat['size'] > self::MOST_FILE_BYTES,
+                    $stat['size'] > self::SMALL_BYTES && $stat['size'] > self::MOST_RATIO * max(1, $stat['comp_size'])
+                        => 'zip_bomb',
+                    default => null,
+                },
+            ];
         }
         if (count($files) > self::MOST_FILES) {
-            throw new InvalidInput('file', 'holds more than '.self::MOST_FILES.' files: pack the rides in several zips');
+            throw new InvalidInput('file', 'holds more than ' . self::MOST_FILES . ' files: pack the rides in several zips');
         }
         if ($bytes > self::MOST_BYTES) {
             throw new InvalidInput('file', 'unpacks to more than 8 GB: pack the rides in several zips');
@@ -82,6 +88,8 @@ final readonly class RideZip
         $path = str_replace('\\', '/', mb_check_encoding($path, 'UTF-8') ? $path : mb_convert_encoding($path, 'UTF-8', 'Windows-1252'));
         $name = trim((string) preg_replace('/[\x00-\x1f]/', '', basename($path)));
 
-        return str_ends_with($path, '/') || str_starts_with($path, '__MACOSX/') || str_starts_with($name, '.') ? '' : mb_substr($name, 0, 120);
+        return str_ends_with($path, '/') || str_starts_with($path, '__MACOSX/') || str_starts_with($name, '.')
+            ? ''
+            : mb_substr($name, 0, 120);
     }
 }

@@ -24,7 +24,10 @@ final class Protocols
     public function schools(): array
     {
         if ($this->schools === null) {
-            $protocols = Fields::fromJson((string) file_get_contents(resource_path('protocols/strip.json')))->list('protocols', Protocol::from(...));
+            $protocols = Fields::fromJson((string) file_get_contents(resource_path('protocols/strip.json')))->list(
+                'protocols',
+                Protocol::from(...),
+            );
             $this->schools = array_combine(array_map(fn(Protocol $protocol) => $protocol->code, $protocols), $protocols);
         }
 
@@ -36,7 +39,7 @@ final class Protocols
     {
         $all = $this->schools();
         foreach (Row::query()->in($workshop)->live()->orderBy('id')->get() as $row) {
-            $all[self::OWN.$row->id] = self::own($row);
+            $all[self::OWN . $row->id] = self::own($row);
         }
 
         return $all;
@@ -62,6 +65,10 @@ final class Protocols
 
     private static function own(Row $row): Protocol
     {
-        return Protocol::from(Fields::fromJson((string) json_encode(['code' => self::OWN.$row->id, 'steps' => $row->steps, 'drip_only' => $row->drip_only])));
+        return Protocol::from(
+            Fields::fromJson(
+                (string) json_encode(['code' => self::OWN . $row->id, 'steps' => $row->steps, 'drip_only' => $row->drip_only]),
+            ),
+        );
     }
 }

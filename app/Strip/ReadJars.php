@@ -35,11 +35,33 @@ final readonly class ReadJars
             $entries[$jar->id] = [];
         }
         foreach (JarEntry::query()->in($workshop)->live()->orderBy('at')->orderBy('sequence')->orderBy('id')->get() as $row) {
-            $entries[$row->component_id][] = new CoreEntry($row->at, $row->act, $row->volume_ml, $row->solvent, $row->flash_c, $row->boiling_c);
+            $entries[$row->component_id][] = new CoreEntry(
+                $row->at,
+                $row->act,
+                $row->volume_ml,
+                $row->solvent,
+                $row->flash_c,
+                $row->boiling_c,
+            );
         }
-        $baths = Bath::query()->in($workshop)->live()->orderBy('at')->orderBy('id')->get()->map(
-            fn(Bath $row) => new JarBath($row->at, $row->action_id, $row->component_id, $row->into_id, $row->solvent, $row->volume_ml, $row->chains, $row->start_g),
-        );
+        $baths = Bath::query()
+            ->in($workshop)
+            ->live()
+            ->orderBy('at')
+            ->orderBy('id')
+            ->get()
+            ->map(
+                fn(Bath $row) => new JarBath(
+                    $row->at,
+                    $row->action_id,
+                    $row->component_id,
+                    $row->into_id,
+                    $row->solvent,
+                    $row->volume_ml,
+                    $row->chains,
+                    $row->start_g,
+                ),
+            );
 
         return (new JarShelf($roles, $entries, array_values($baths->all())))->at($this->clock->unixS());
     }
@@ -49,7 +71,7 @@ final readonly class ReadJars
     {
         $found = $holds = [];
         foreach (JarEntry::query()->in($workshop)->live()->orderBy('at')->orderBy('sequence')->orderBy('id')->get() as $row) {
-            $holds[$row->component_id] = $row->solvent ?? $holds[$row->component_id] ?? null;
+            $holds[$row->component_id] = $row->solvent ?? ($holds[$row->component_id] ?? null);
             $solvent = $holds[$row->component_id];
             if ($solvent !== null && $row->volume_ml !== null && in_array($row->act, [JarAct::Fill, JarAct::TopUp], true)) {
                 $found[] = new SolventBought($row->at, $solvent, $row->volume_ml);
@@ -65,6 +87,8 @@ final readonly class ReadJars
     /** @return list<int> jars that a job has open */
     public function busy(Workshop $workshop): array
     {
-        return array_merge(...array_values(GuidedJob::query()->in($workshop)->open()->get()->map(fn(GuidedJob $job) => $job->jars())->all()));
+        return array_merge(
+            ...array_values(GuidedJob::query()->in($workshop)->open()->get()->map(fn(GuidedJob $job) => $job->jars())->all()),
+        );
     }
 }

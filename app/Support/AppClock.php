@@ -26,7 +26,7 @@ final class AppClock implements ClockInterface
 
     public function now(): DateTimeImmutable
     {
-        return (new DateTimeImmutable('@'.$this->unixS()))->setTimezone(new DateTimeZone('UTC'));
+        return (new DateTimeImmutable('@' . $this->unixS()))->setTimezone(new DateTimeZone('UTC'));
     }
 
     public function unixS(): int

@@ -24,14 +24,14 @@ final class CurrentWorkshop
     {
         $this->resolve();
 
-        return $this->workshop ?? throw new AuthenticationException;
+        return $this->workshop ?? throw new AuthenticationException();
     }
 
     public function role(): Role
     {
         $this->resolve();
 
-        return $this->role ?? throw new AuthenticationException;
+        return $this->role ?? throw new AuthenticationException();
     }
 
     public function membership(): Membership
@@ -43,7 +43,7 @@ final class CurrentWorkshop
     {
         $user = Auth::user();
 
-        return $user instanceof User ? $user : throw new AuthenticationException;
+        return $user instanceof User ? $user : throw new AuthenticationException();
     }
 
     private function resolve(): void

@@ -83,8 +83,8 @@ final readonly class Find
     public function entry(string $type, int $id): Entry
     {
         $known = EntryType::tryFrom($type);
-        if ($known === null || ! $known->isEvent()) {
-            throw new ModelNotFoundException;
+        if ($known === null || !$known->isEvent()) {
+            throw new ModelNotFoundException();
         }
 
         return $known->eventModel()::query()->in($this->current->workshop())->whereKey($id)->firstOrFail();

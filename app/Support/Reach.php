@@ -17,6 +17,6 @@ final class Reach
 
     public static function url(string $path): string
     {
-        return (self::lan() ?? url('/')).$path;
+        return (self::lan() ?? url('/')) . $path;
     }
 }

@@ -24,7 +24,9 @@ final class WriteTransaction
     {
         return DB::transaction(function () use ($work): mixed {
             // No row is concerned, but the statement takes the write lock.
-            DB::table('workshops')->where('id', 0)->update(['revision' => 0]);
+            DB::table('workshops')
+                ->where('id', 0)
+                ->update(['revision' => 0]);
 
             return $work();
         });

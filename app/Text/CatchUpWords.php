@@ -25,8 +25,10 @@ final readonly class CatchUpWords
         };
 
         return trans_choice("catch_up.{$code}", count($share->dates), [
-            'total' => $q->distance($estimate->km), 'known' => $q->distance($share->knownKm),
-            'rest' => $q->distance($share->kmEach * count($share->dates)), 'each' => $q->distance($share->kmEach, 1),
+            'total' => $q->distance($estimate->km),
+            'known' => $q->distance($share->knownKm),
+            'rest' => $q->distance($share->kmEach * count($share->dates)),
+            'each' => $q->distance($share->kmEach, 1),
         ]);
     }
 }

@@ -32,7 +32,7 @@ final readonly class ChainWords
     public function detail(ChainState $chain): string
     {
         $q = $this->translator->quantities;
-        if ($chain->wear->pastLimit && ! $chain->retired()) {
+        if ($chain->wear->pastLimit && !$chain->retired()) {
             return $this->translator->say('chain.detail.worn', ['limit' => $q->mark($chain->terms->limitPct)]);
         }
         if ($chain->readyAtS !== null) {
@@ -49,24 +49,32 @@ final readonly class ChainWords
 
         return match ($chain->status) {
             ChainStatus::Waxed => $chain->wax->dip === null ? '' : $q->day($chain->wax->dip->moment->unixS),
-            ChainStatus::Bare => $this->translator->say($chain->dryness->bare !== null && $chain->dryness->bare->hoursLeft <= 0 ? 'chain.detail.rusting' : 'chain.detail.rusts', [
-                'time' => $q->time($chain->nowS + (int) round(3600 * ($chain->dryness->bare->hoursLeft ?? 0))),
-            ]),
+            ChainStatus::Bare => $this->translator->say(
+                $chain->dryness->bare !== null && $chain->dryness->bare->hoursLeft <= 0 ? 'chain.detail.rusting' : 'chain.detail.rusts',
+                [
+                    'time' => $q->time($chain->nowS + (int) round(3600 * ($chain->dryness->bare->hoursLeft ?? 0))),
+                ],
+            ),
             ChainStatus::Unwaxed => $this->translator->say('chain.detail.strip_first'),
             ChainStatus::Unsure => $this->translator->say('chain.detail.unsure', ['km' => $q->ridden($chain->wax->cycleKm())]),
             ChainStatus::Retired => '',
-            default => $worst === null ? '' : $this->translator->say($worst->wantsRinse() ? 'chain.detail.rinse' : 'chain.detail.no_rinse', [
-                'condition' => $this->translator->say("chain.condition.{$worst->value}"),
-            ]),
+            default => $worst === null
+                ? ''
+                : $this->translator->say($worst->wantsRinse() ? 'chain.detail.rinse' : 'chain.detail.no_rinse', [
+                    'condition' => $this->translator->say("chain.condition.{$worst->value}"),
+                ]),
         };
     }
 
     /** The last reading and its day: "measured 0.21 % on 3 Oct". What is believed now is told apart from it. */
     public function measured(ChainState $chain): string
     {
-        return $chain->wear->reading === null ? $this->translator->say('chain.wear.none') : $this->translator->say('chain.wear.measured', [
-            'wear' => $this->elongation($chain->wear->result), 'day' => $this->translator->quantities->date($chain->wear->reading->moment->unixS, 'd MMM'),
-        ]);
+        return $chain->wear->reading === null
+            ? $this->translator->say('chain.wear.none')
+            : $this->translator->say('chain.wear.measured', [
+                'wear' => $this->elongation($chain->wear->result),
+                'day' => $this->translator->quantities->date($chain->wear->reading->moment->unixS, 'd MMM'),
+            ]);
     }
 
     /** Reading and distance: "measured 0.21 % on 3 Oct, 4,880 km". */
@@ -81,7 +89,10 @@ final readonly class ChainWords
     /** The reading beside the limit: "measured 0.21 % on 3 Oct, limit 0.5 %". */
     public function wearAndLimit(ChainState $chain): string
     {
-        return $this->translator->say('chain.wear.with_limit', ['limit' => $this->translator->quantities->mark($chain->terms->limitPct), 'wear' => $this->measured($chain)]);
+        return $this->translator->say('chain.wear.with_limit', [
+            'limit' => $this->translator->quantities->mark($chain->terms->limitPct),
+            'wear' => $this->measured($chain),
+        ]);
     }
 
     /** A reading as it was made: a value, or between which marks. */
@@ -94,7 +105,10 @@ final readonly class ChainWords
             $wear->valuePct !== null => $q->percent($wear->valuePct),
             $wear->lowerPct === null => $this->translator->say('chain.wear.below', ['upper' => $q->mark((float) $wear->upperPct)]),
             $wear->upperPct === null => $this->translator->say('chain.wear.above', ['lower' => $q->mark($wear->lowerPct)]),
-            default => $this->translator->say('chain.wear.between', ['lower' => $q->number($wear->lowerPct, 2), 'upper' => $q->mark($wear->upperPct)]),
+            default => $this->translator->say('chain.wear.between', [
+                'lower' => $q->number($wear->lowerPct, 2),
+                'upper' => $q->mark($wear->upperPct),
+            ]),
         };
     }
 
@@ -114,13 +128,22 @@ final readonly class ChainWords
             $chain->status === ChainStatus::Unsure => $plain('unsure', $q->ridden($chain->wax->cycleKm())),
             $because === DueBecause::Wet && $chain->dryness->driedS !== null => $plain('due_wet_dried'),
             $because !== null => $plain("due_{$because->value}"),
-            $chain->readyAtS !== null => [$this->translator->say($chain->wax->topUps > 0 || $chain->terms->dripOnly ? 'chain.outlook.drying' : 'chain.outlook.setting'), (new DripWords($this->translator))->at($chain->readyAtS), $this->translator->say('chain.outlook.drying_then')],
+            $chain->readyAtS !== null => [
+                $this->translator->say(
+                    $chain->wax->topUps > 0 || $chain->terms->dripOnly ? 'chain.outlook.drying' : 'chain.outlook.setting',
+                ),
+                (new DripWords($this->translator))->at($chain->readyAtS),
+                $this->translator->say('chain.outlook.drying_then'),
+            ],
             $weeklyKm <= 0.0 => $plain('no_rides'),
             $until === null => $plain('long', $q->distance($weeklyKm)),
             $until->shortKm !== null => [
                 $this->translator->say('chain.outlook.until'),
                 $this->translator->dayWord($until->date),
-                $this->translator->say('chain.outlook.short', ['short' => $q->distance(max(1.0, $until->shortKm)), 'ride' => $q->number($q->units->fromKm((float) $until->rideKm))]),
+                $this->translator->say('chain.outlook.short', [
+                    'short' => $q->distance(max(1.0, $until->shortKm)),
+                    'ride' => $q->number($q->units->fromKm((float) $until->rideKm)),
+                ]),
             ],
             default => [
                 $this->translator->say('chain.outlook.until'),

@@ -28,11 +28,14 @@ final readonly class ChangeWords
         foreach ($changes as $chainId => $ofChain) {
             $chains[] = [
                 'chain' => $translator->names->fullChain($chainId),
-                'lines' => array_map(fn(Change $change) => [
-                    'name' => $translator->say("changes.{$change->figure}"),
-                    'before' => $this->value($translator, $change->figure, $change->before),
-                    'after' => $this->value($translator, $change->figure, $change->after),
-                ], $ofChain),
+                'lines' => array_map(
+                    fn(Change $change) => [
+                        'name' => $translator->say("changes.{$change->figure}"),
+                        'before' => $this->value($translator, $change->figure, $change->before),
+                        'after' => $this->value($translator, $change->figure, $change->after),
+                    ],
+                    $ofChain,
+                ),
             ];
         }
 

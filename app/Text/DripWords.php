@@ -16,8 +16,18 @@ use Dripel\Core\Plan\LocalDay;
 final readonly class DripWords
 {
     private const CAUTIONS = [
-        'protect' => ['brake'], 'take_off' => ['link'], 'brush_water' => ['brake', 'fingers'], 'blow_dry' => ['brake'], 'warm_bottle' => ['hot_water', 'sheet'], 'shake_bottle' => ['sheet'],
-        'drops' => ['brake', 'fingers'], 'flex' => ['fingers'], 'gears' => ['brake', 'fingers'], 'leave' => ['dry'], 'brush_in' => ['brake', 'fingers'], 'put_on' => ['link', 'brake'],
+        'protect' => ['brake'],
+        'take_off' => ['link'],
+        'brush_water' => ['brake', 'fingers'],
+        'blow_dry' => ['brake'],
+        'warm_bottle' => ['hot_water', 'sheet'],
+        'shake_bottle' => ['sheet'],
+        'drops' => ['brake', 'fingers'],
+        'flex' => ['fingers'],
+        'gears' => ['brake', 'fingers'],
+        'leave' => ['dry'],
+        'brush_in' => ['brake', 'fingers'],
+        'put_on' => ['link', 'brake'],
     ];
 
     public function __construct(private Translator $translator) {}
@@ -29,8 +39,8 @@ final readonly class DripWords
         $again = $step->code === 'drops' && ($step->about['coat'] ?? 1) > 1;
 
         return [
-            'title' => $this->translator->say("drip.step.{$step->code}.".($again ? 'again_title' : 'title'), $parameters),
-            'text' => $this->translator->say("drip.step.{$step->code}.".($again ? 'again' : 'text'), $parameters),
+            'title' => $this->translator->say("drip.step.{$step->code}." . ($again ? 'again_title' : 'title'), $parameters),
+            'text' => $this->translator->say("drip.step.{$step->code}." . ($again ? 'again' : 'text'), $parameters),
         ];
     }
 
@@ -54,19 +64,34 @@ final readonly class DripWords
         $readyS = (int) $draft->dose->readyAtS;
         $say = fn(string $code, array $parameters = []): string => $this->translator->say("drip.plan.{$code}", $parameters);
 
-        return array_values(array_filter([
-            trans_choice('drip.plan.dose', $draft->choices->coats, ['drops' => $q->number($draft->dose->drops), 'ml' => $q->volume($draft->dose->ml, 1)]),
-            $draft->counted ? '' : $say('uncounted', ['pitches' => (string) DripDoseInput::USUAL_PITCHES]),
-            $draft->bottle === null ? '' : $this->after($draft, $draft->bottle),
-            $say('ready', ['ready' => $this->at($readyS)]),
-            $nextRideS !== null && $nextRideS < $readyS ? $say('too_late', ['day' => $this->translator->dayWord($q->date($nextRideS, 'yyyy-MM-dd'))]) : '',
-            $chain->terms->dripOnly ? $say('dry_only', ['interval' => $q->distance($chain->terms->intervalKm)]) : $say('good_for', ['km' => $q->distance(WaxTopUp::KM), 'left' => $q->distance($chain->leftAfterTopUp())]),
-            $chain->terms->dripOnly ? '' : ($chain->mayTopUp()
-                ? trans_choice('drip.plan.which', $chain->wax->topUps + 1, ['most' => (string) $this->translator->settings->topUpsMost()])
-                : $say('too_many', ['count' => (string) $chain->wax->topUps])),
-            $needs->new ? $say('new') : '',
-            $needs->wash === null ? '' : $say('washed', ['condition' => $this->translator->say("chain.condition.{$needs->wash->value}")]),
-        ]));
+        return array_values(
+            array_filter([
+                trans_choice('drip.plan.dose', $draft->choices->coats, [
+                    'drops' => $q->number($draft->dose->drops),
+                    'ml' => $q->volume($draft->dose->ml, 1),
+                ]),
+                $draft->counted ? '' : $say('uncounted', ['pitches' => (string) DripDoseInput::USUAL_PITCHES]),
+                $draft->bottle === null ? '' : $this->after($draft, $draft->bottle),
+                $say('ready', ['ready' => $this->at($readyS)]),
+                $nextRideS !== null && $nextRideS < $readyS
+                    ? $say('too_late', ['day' => $this->translator->dayWord($q->date($nextRideS, 'yyyy-MM-dd'))])
+                    : '',
+                $chain->terms->dripOnly
+                    ? $say('dry_only', ['interval' => $q->distance($chain->terms->intervalKm)])
+                    : $say('good_for', ['km' => $q->distance(WaxTopUp::KM), 'left' => $q->distance($chain->leftAfterTopUp())]),
+                $chain->terms->dripOnly
+                    ? ''
+                    : ($chain->mayTopUp()
+                        ? trans_choice('drip.plan.which', $chain->wax->topUps + 1, [
+                            'most' => (string) $this->translator->settings->topUpsMost(),
+                        ])
+                        : $say('too_many', ['count' => (string) $chain->wax->topUps])),
+                $needs->new ? $say('new') : '',
+                $needs->wash === null
+                    ? ''
+                    : $say('washed', ['condition' => $this->translator->say("chain.condition.{$needs->wash->value}")]),
+            ]),
+        );
     }
 
     /** @return array{left: string, about: string} */
@@ -75,13 +100,23 @@ final readonly class DripWords
         $q = $this->translator->quantities;
 
         return [
-            'left' => $this->translator->say('drip.bottle.left', ['left' => $q->volume($bottle->leftMl), 'volume' => $q->volume($bottle->volumeMl)]),
-            'about' => implode(', ', array_filter([
-                $bottle->openedOn === null ? $this->translator->say('drip.bottle.shut') : $this->translator->say('drip.bottle.opened', ['day' => $this->longDay($bottle->openedOn)]),
-                trans_choice('drip.bottle.given', $bottle->given),
-                $bottle->emptyOn === null ? '' : $this->translator->say('drip.bottle.empty_on', ['day' => $this->longDay($bottle->emptyOn)]),
-                $bottle->paceMl > 0.0 ? $this->translator->say('drip.bottle.pace', ['ml' => $q->volume(7 * $bottle->paceMl, 1)]) : '',
-            ])),
+            'left' => $this->translator->say('drip.bottle.left', [
+                'left' => $q->volume($bottle->leftMl),
+                'volume' => $q->volume($bottle->volumeMl),
+            ]),
+            'about' => implode(
+                ', ',
+                array_filter([
+                    $bottle->openedOn === null
+                        ? $this->translator->say('drip.bottle.shut')
+                        : $this->translator->say('drip.bottle.opened', ['day' => $this->longDay($bottle->openedOn)]),
+                    trans_choice('drip.bottle.given', $bottle->given),
+                    $bottle->emptyOn === null
+                        ? ''
+                        : $this->translator->say('drip.bottle.empty_on', ['day' => $this->longDay($bottle->emptyOn)]),
+                    $bottle->paceMl > 0.0 ? $this->translator->say('drip.bottle.pace', ['ml' => $q->volume(7 * $bottle->paceMl, 1)]) : '',
+                ]),
+            ),
         ];
     }
 
@@ -90,7 +125,7 @@ final readonly class DripWords
     {
         $q = $this->translator->quantities;
 
-        return $this->translator->dayWord($q->date($unixS, 'yyyy-MM-dd')).', '.$q->time($unixS);
+        return $this->translator->dayWord($q->date($unixS, 'yyyy-MM-dd')) . ', ' . $q->time($unixS);
     }
 
     /** A bottle lasts for years. */
@@ -106,6 +141,9 @@ final readonly class DripWords
 
         return $bottle->does($draft->dose->ml)
             ? trans_choice('drip.plan.bottle', $draft->dose->applicationsLeft ?? 0, $name)
-            : $this->translator->say('drip.plan.short', $name + ['left' => $q->volume($bottle->leftMl, 1), 'ml' => $q->volume($draft->dose->ml, 1)]);
+            : $this->translator->say(
+                'drip.plan.short',
+                $name + ['left' => $q->volume($bottle->leftMl, 1), 'ml' => $q->volume($draft->dose->ml, 1)],
+            );
     }
 }

@@ -20,14 +20,21 @@ final readonly class FitWords
         $settings = $this->book->settings;
         $q = $this->translator->quantities;
         $parameters = [
-            'at' => $chain->readyAtS === null ? '' : $q->day($chain->readyAtS).', '.$q->time($chain->readyAtS),
-            'event' => $chain->keptFor->event ?? '', 'day' => $chain->keptFor === null ? '' : $this->translator->dayWord($chain->keptFor->on),
-        ] + ['chain' => $settings->whole(SettingKey::ChainSpeeds, $chain->chainId), 'bike' => $settings->whole(SettingKey::BikeSpeeds, $bikeId)];
+            'at' => $chain->readyAtS === null ? '' : $q->day($chain->readyAtS) . ', ' . $q->time($chain->readyAtS),
+            'event' => $chain->keptFor->event ?? '',
+            'day' => $chain->keptFor === null ? '' : $this->translator->dayWord($chain->keptFor->on),
+        ] + [
+            'chain' => $settings->whole(SettingKey::ChainSpeeds, $chain->chainId),
+            'bike' => $settings->whole(SettingKey::BikeSpeeds, $bikeId),
+        ];
 
-        return array_map(fn(FitNote $note) => [
-            'note' => $note->value,
-            'forbids' => $note->forbids(),
-            'text' => $this->translator->say($note->forbids() ? "errors.{$note->value}" : "chain.fit.{$note->value}", $parameters),
-        ], FitNote::all($this->book, $chain, $bikeId));
+        return array_map(
+            fn(FitNote $note) => [
+                'note' => $note->value,
+                'forbids' => $note->forbids(),
+                'text' => $this->translator->say($note->forbids() ? "errors.{$note->value}" : "chain.fit.{$note->value}", $parameters),
+            ],
+            FitNote::all($this->book, $chain, $bikeId),
+        );
     }
 }

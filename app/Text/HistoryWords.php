@@ -24,7 +24,9 @@ final readonly class HistoryWords
         if ($action->kind === ActionKind::Undo) {
             $undone = Action::query()->where('workshop_id', $action->workshop_id)->whereKey($about->undid)->orderByDesc('revision')->get();
 
-            return $this->translator->say('history.undo', ['what' => $undone->map(fn(Action $a) => lcfirst($this->sentence($a)))->implode('; ')]);
+            return $this->translator->say('history.undo', [
+                'what' => $undone->map(fn(Action $a) => lcfirst($this->sentence($a)))->implode('; '),
+            ]);
         }
         $code = match (true) {
             $action->kind === ActionKind::FitChain && $about->chain === null => 'fit_none',
@@ -42,7 +44,10 @@ final readonly class HistoryWords
     {
         $code = $action->kind === ActionKind::FitChain && $action->about->chain === null ? 'fit_none' : $this->plainCode($action);
 
-        return $this->translator->say("done.{$code}", ['early' => $action->about->early ? $this->translator->say('done.early') : ''] + $this->parameters($action->about));
+        return $this->translator->say(
+            "done.{$code}",
+            ['early' => $action->about->early ? $this->translator->say('done.early') : ''] + $this->parameters($action->about),
+        );
     }
 
     private function plainCode(Action $action): string
@@ -53,7 +58,7 @@ final readonly class HistoryWords
             $action->kind === ActionKind::EstimateDistance && (float) $about->km <= 0.0 => 'estimate_noted',
             $action->kind === ActionKind::KeepInstrument && $about->gone => 'put_instrument_away',
             $action->kind === ActionKind::PlanRide && $about->holiday => 'plan_holiday',
-            $action->kind === ActionKind::KeepPlan && ! $about->byHand => 'plan_best',
+            $action->kind === ActionKind::KeepPlan && !$about->byHand => 'plan_best',
             $action->kind === ActionKind::KeepBottle && $about->gone => 'bottle_gone',
             $action->kind === ActionKind::PotDay && ($about->chains ?? []) === [] => 'pot_day_none',
             default => $action->kind->value,
@@ -79,12 +84,20 @@ final readonly class HistoryWords
             'off' => $about->off === null ? '' : $names->chain($about->off),
             'chains' => $names->chains($about->chains ?? []),
             'part' => $about->part === null ? '' : ($called($about->part) ?: $this->translator->say('ui.parts.quick_link')),
-            'before' => $about->before === null ? '' : $this->translator->say($about->replaces ? 'history.part_replaced' : 'history.part_before', ['name' => $called($about->before)]),
+            'before' =>
+                $about->before === null
+                    ? ''
+                    : $this->translator->say($about->replaces ? 'history.part_replaced' : 'history.part_before', [
+                        'name' => $called($about->before),
+                    ]),
             'jar' => $names->jar($about->jar),
             'pot' => $names->pot($about->pot),
             'name' => (string) $about->name,
             'what' => $this->arrived($about),
-            'from_bikes' => $about->bikes === [] ? '' : $this->translator->say('history.from_bikes', ['bikes' => implode(', ', array_map($names->bike(...), $about->bikes))]),
+            'from_bikes' =>
+                $about->bikes === []
+                    ? ''
+                    : $this->translator->say('history.from_bikes', ['bikes' => implode(', ', array_map($names->bike(...), $about->bikes))]),
         ];
     }
 
@@ -93,7 +106,9 @@ final readonly class HistoryWords
     {
         $q = $this->translator->quantities;
         $km = fn(?float $km, int $decimals = 0): string => $km === null ? '' : $q->distance($km, $decimals);
-        $count = fn(string $of, ?int $count, array $with = []): string => $count === null ? '' : trans_choice("history.{$of}", $count, $with);
+        $count = fn(string $of, ?int $count, array $with = []): string => $count === null
+            ? ''
+            : trans_choice("history.{$of}", $count, $with);
 
         return [
             'km' => $km($about->km, $about->km !== null && $about->km < 100.0 && fmod($about->km, 1.0) > 0.05 ? 1 : 0),
@@ -102,7 +117,13 @@ final readonly class HistoryWords
             'first' => $km($about->first),
             'odometer' => $km($about->odometer),
             'wear' => $this->wear($about),
-            'measured' => $about->measured && $about->off !== null ? $this->translator->say('history.measured_off', ['off' => $this->translator->names->chain($about->off), 'wear' => $this->wear($about)]) : '',
+            'measured' =>
+                $about->measured && $about->off !== null
+                    ? $this->translator->say('history.measured_off', [
+                        'off' => $this->translator->names->chain($about->off),
+                        'wear' => $this->wear($about),
+                    ])
+                    : '',
             'left_ml' => $about->leftMl === null ? '' : $this->translator->say('history.left_ml', ['ml' => $q->volume($about->leftMl)]),
             'days' => $count('days', $about->days),
             'rides' => $count('rides', $about->rides),
@@ -121,14 +142,14 @@ final readonly class HistoryWords
             'at' => match (true) {
                 $about->at === null => '',
                 $about->day === Precision::Day->value => $q->day($about->at),
-                default => $q->day($about->at).', '.$q->time($about->at),
+                default => $q->day($about->at) . ', ' . $q->time($about->at),
             },
             'from' => $about->from === null ? '' : $this->day($about->from),
             'until' => $about->until === null ? '' : $this->translator->say('history.until_date', ['date' => $this->day($about->until)]),
             'to' => match (true) {
                 $about->to === null => '',
                 is_string($about->to) => $this->day($about->to),
-                default => $q->day($about->to).', '.$q->time($about->to),
+                default => $q->day($about->to) . ', ' . $q->time($about->to),
             },
             'pot_days' => implode(', ', array_map($this->day(...), $about->potDays)),
             'weekdays' => implode(', ', array_map($this->translator->weekday(...), $about->weekdays)),
@@ -146,10 +167,15 @@ final readonly class HistoryWords
             'early' => $if($about->early, 'early'),
             'past' => $if($about->past, 'past'),
             'exchange' => $if($about->exchange, 'exchange'),
-            'terms' => $if($about->newLink, 'new_link').$note,
+            'terms' => $if($about->newLink, 'new_link') . $note,
             'receipt' => $about->jar === null ? '' : $note,
             'condition' => $about->condition === null ? '' : $this->translator->say("chain.condition.{$about->condition}"),
-            'cared' => $about->care === null ? '' : $this->translator->say("history.cared.{$about->care}", ['chain' => $about->chain === null ? '' : $this->translator->names->fullChain($about->chain)]),
+            'cared' =>
+                $about->care === null
+                    ? ''
+                    : $this->translator->say("history.cared.{$about->care}", [
+                        'chain' => $about->chain === null ? '' : $this->translator->names->fullChain($about->chain),
+                    ]),
         ];
     }
 
@@ -162,23 +188,34 @@ final readonly class HistoryWords
         return [
             'school' => $about->school === null ? '' : (new StripWords($this->translator))->school($about->school),
             'supply' => $supply === null ? '' : $this->translator->say("strip.supply.{$supply->value}"),
-            'priced' => $supply === null || $about->amountMinor === null || $about->quantity === null ? '' : $this->translator->say('strip.priced', [
-                'supply' => $this->translator->say("strip.supply.{$supply->value}"),
-                'amount' => $q->money((float) $about->amountMinor),
-                'quantity' => match ($supply->unit()) {
-                    SupplyUnit::Piece => $q->number($about->quantity),
-                    SupplyUnit::Gram => $q->mass($about->quantity),
-                    default => $q->volume($about->quantity),
-                },
-            ]),
-            'acted' => $about->act === null ? '' : $this->translator->say("strip.acted.{$about->act}", [
-                'jar' => $this->translator->names->jar($about->jar), 'ml' => $q->volume((float) $about->ml), 'solvent' => $about->solvent === null ? '' : $this->translator->say("strip.solvent.{$about->solvent}"),
-            ]),
-            'bathed' => $about->bath === null ? '' : $this->translator->say("pot.done.{$about->bath}", [
-                'pot' => $this->translator->names->pot($about->pot),
-                'grams' => $about->grams === null ? '' : $q->mass($about->grams),
-                'celsius' => $about->celsius === null ? '' : $q->temperature($about->celsius),
-            ]),
+            'priced' =>
+                $supply === null || $about->amountMinor === null || $about->quantity === null
+                    ? ''
+                    : $this->translator->say('strip.priced', [
+                        'supply' => $this->translator->say("strip.supply.{$supply->value}"),
+                        'amount' => $q->money((float) $about->amountMinor),
+                        'quantity' => match ($supply->unit()) {
+                            SupplyUnit::Piece => $q->number($about->quantity),
+                            SupplyUnit::Gram => $q->mass($about->quantity),
+                            default => $q->volume($about->quantity),
+                        },
+                    ]),
+            'acted' =>
+                $about->act === null
+                    ? ''
+                    : $this->translator->say("strip.acted.{$about->act}", [
+                        'jar' => $this->translator->names->jar($about->jar),
+                        'ml' => $q->volume((float) $about->ml),
+                        'solvent' => $about->solvent === null ? '' : $this->translator->say("strip.solvent.{$about->solvent}"),
+                    ]),
+            'bathed' =>
+                $about->bath === null
+                    ? ''
+                    : $this->translator->say("pot.done.{$about->bath}", [
+                        'pot' => $this->translator->names->pot($about->pot),
+                        'grams' => $about->grams === null ? '' : $q->mass($about->grams),
+                        'celsius' => $about->celsius === null ? '' : $q->temperature($about->celsius),
+                    ]),
         ];
     }
 
@@ -206,10 +243,17 @@ final readonly class HistoryWords
     /** @param array<string, array{mixed, mixed}> $changed */
     private function changed(array $changed): string
     {
-        return implode(', ', array_map(fn(string $key, array $values) => $this->translator->say('history.setting', [
-            'name' => $this->translator->say('settings.'.SettingKey::from($key)->value),
-            'value' => $this->setting(SettingKey::from($key), $values[1]),
-        ]), array_keys($changed), $changed));
+        return implode(
+            ', ',
+            array_map(
+                fn(string $key, array $values) => $this->translator->say('history.setting', [
+                    'name' => $this->translator->say('settings.' . SettingKey::from($key)->value),
+                    'value' => $this->setting(SettingKey::from($key), $values[1]),
+                ]),
+                array_keys($changed),
+                $changed,
+            ),
+        );
     }
 
     /** One of a list. */
@@ -220,7 +264,10 @@ final readonly class HistoryWords
         return match (true) {
             is_array($one) => implode(': ', array_map(fn(mixed $km) => $q->distance(is_numeric($km) ? (float) $km : 0.0), $one)),
             is_string($one) => $this->day($one),
-            in_array($key, [SettingKey::WeekSummer, SettingKey::WeekWinter], true) && is_numeric($one) => $q->distance((float) $one, fmod((float) $one, 1.0) > 0.05 ? 1 : 0),
+            in_array($key, [SettingKey::WeekSummer, SettingKey::WeekWinter], true) && is_numeric($one) => $q->distance(
+                (float) $one,
+                fmod((float) $one, 1.0) > 0.05 ? 1 : 0,
+            ),
             $key === SettingKey::PlanWeekdays && is_int($one) => $this->translator->weekday($one),
             default => is_numeric($one) ? $q->number((float) $one) : '',
         };
@@ -231,19 +278,38 @@ final readonly class HistoryWords
         $q = $this->translator->quantities;
 
         return match (true) {
-            is_array($value) => implode(', ', array_map(fn(mixed $one) => $this->entry($key, $one), $value)) ?: $this->translator->say('words.none'),
-            $value === null || ! is_scalar($value) => $this->translator->say('words.none'),
-            in_array($key, [SettingKey::IntervalKm, SettingKey::UsualIntervalKm, SettingKey::TargetLifeKm, SettingKey::DeclinedKm, SettingKey::ChainDripKm, SettingKey::PlainDripEveryKm, SettingKey::PlainDripLifeKm], true) => $q->distance((float) $value),
+            is_array($value) => implode(', ', array_map(fn(mixed $one) => $this->entry($key, $one), $value)) ?:
+            $this->translator->say('words.none'),
+            $value === null || !is_scalar($value) => $this->translator->say('words.none'),
+            in_array(
+                $key,
+                [
+                    SettingKey::IntervalKm,
+                    SettingKey::UsualIntervalKm,
+                    SettingKey::TargetLifeKm,
+                    SettingKey::DeclinedKm,
+                    SettingKey::ChainDripKm,
+                    SettingKey::PlainDripEveryKm,
+                    SettingKey::PlainDripLifeKm,
+                ],
+                true,
+            )
+                => $q->distance((float) $value),
             $key === SettingKey::IntervalHours => $q->hours((float) $value),
-            in_array($key, [SettingKey::LimitSchool, SettingKey::UsualLimitSchool], true) => $this->translator->say("schools.{$value}.name"),
+            in_array($key, [SettingKey::LimitSchool, SettingKey::UsualLimitSchool], true) => $this->translator->say(
+                "schools.{$value}.name",
+            ),
             $key === SettingKey::ReadySchool => $this->translator->say("schools.ready.{$value}"),
             $key === SettingKey::ChainHome => $this->translator->names->bike((int) $value),
-            in_array($key, [SettingKey::ChainPrice, SettingKey::LinkPrice, SettingKey::PartPrice, SettingKey::HourPrice], true) => $q->money((float) $value),
+            in_array($key, [SettingKey::ChainPrice, SettingKey::LinkPrice, SettingKey::PartPrice, SettingKey::HourPrice], true)
+                => $q->money((float) $value),
             $key === SettingKey::ChainMassG => $q->mass((float) $value),
             $key === SettingKey::ChainLoad => $this->translator->say("strip.load.{$value}"),
             $key === SettingKey::ChainJoint => $this->translator->say("ui.size.{$value}"),
             $key === SettingKey::ExcessSchool => $this->translator->say("drip.excess.{$value}"),
-            in_array($key, [SettingKey::ByEar, SettingKey::DripOnly, SettingKey::OnTrainer], true) => $this->translator->say($value ? 'ui.device.yes' : 'ui.device.no'),
+            in_array($key, [SettingKey::ByEar, SettingKey::DripOnly, SettingKey::OnTrainer], true) => $this->translator->say(
+                $value ? 'ui.device.yes' : 'ui.device.no',
+            ),
             $key === SettingKey::ChainDirectional => $this->translator->say($value ? 'ui.device.yes' : 'ui.device.no'),
             str_starts_with($key->value, 'factor.') => $q->number((float) $value, 1),
             default => (string) $value,

@@ -42,7 +42,7 @@ final readonly class MeaningWords
     public function of(int $chainId, array $input): array
     {
         $reading = CheckReading::reading($input);
-        $result = (new WearReading)($reading);
+        $result = (new WearReading())($reading);
         $chain = $this->book->chain($chainId, $this->atS);
         $before = $this->wear->of($chain);
         $words = new WearWords($this->translator);
@@ -59,7 +59,16 @@ final readonly class MeaningWords
             'sentences' => $after === null ? [$words->verdictAlone($result, $chain)] : $words->sentences($after),
             'why' => $after === null ? null : $words->why($after, $chain, $this->wear->tellingOf($chainId)),
             'unlikely' => $range === null ? null : (string) __('errors.reading_unlikely', CheckReading::expected($range)),
-            'wear' => ['limit' => $chain->terms->limitPct, 'mean' => $after?->result->nowMean, 'p10' => $after?->result->nowP10, 'p90' => $after?->result->nowP90, 'value' => $result->valuePct, 'lower' => $result->lowerPct, 'upper' => $result->upperPct, 'of' => $words->reads($result)],
+            'wear' => [
+                'limit' => $chain->terms->limitPct,
+                'mean' => $after?->result->nowMean,
+                'p10' => $after?->result->nowP10,
+                'p90' => $after?->result->nowP90,
+                'value' => $result->valuePct,
+                'lower' => $result->lowerPct,
+                'upper' => $result->upperPct,
+                'of' => $words->reads($result),
+            ],
         ];
     }
 }

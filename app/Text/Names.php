@@ -26,7 +26,7 @@ final readonly class Names
     /** "Heron A": the letter with the bike it hangs with. */
     public function fullChain(int $chainId): string
     {
-        return trim($this->bike($this->settings->home($chainId, PHP_INT_MAX)).' '.$this->chain($chainId));
+        return trim($this->bike($this->settings->home($chainId, PHP_INT_MAX)) . ' ' . $this->chain($chainId));
     }
 
     public function pot(?int $potId): string
@@ -52,7 +52,9 @@ final readonly class Names
             $byBike[$this->bike($this->settings->home($chainId, PHP_INT_MAX))][] = $this->chain($chainId);
         }
 
-        return $this->list(array_map(fn(string $bike, array $letters) => trim($bike.' '.$this->list($letters)), array_keys($byBike), $byBike));
+        return $this->list(
+            array_map(fn(string $bike, array $letters) => trim($bike . ' ' . $this->list($letters)), array_keys($byBike), $byBike),
+        );
     }
 
     /** @param list<string> $items */

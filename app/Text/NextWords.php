@@ -58,8 +58,9 @@ final readonly class NextWords
                 GuidedKind::PotDay->value => $item->about->planned ? 'job_planned' : 'job_pot_day',
                 default => 'job',
             },
-            $item->about instanceof BathState => 'bath_'.($item->about->ledger?->next->value ?? 'ok'),
-            $item->kind === NextKind::WetDried && $item->about instanceof WetPath => 'wet_dried'.($item->about->options === [] ? '' : "_{$item->about->options[0]->way->value}"),
+            $item->about instanceof BathState => 'bath_' . ($item->about->ledger?->next->value ?? 'ok'),
+            $item->kind === NextKind::WetDried && $item->about instanceof WetPath => 'wet_dried' .
+                ($item->about->options === [] ? '' : "_{$item->about->options[0]->way->value}"),
             $item->kind === NextKind::ToppedUp && $item->swapTo !== null => 'topped_up_swap',
             $item->kind === NextKind::Overdue && $item->verb === Verb::TopUp => 'overdue_drip',
             in_array($item->kind, [NextKind::Overdue, NextKind::Unsure], true) && $item->swapTo === null => "{$item->kind->value}_dip",
@@ -74,7 +75,7 @@ final readonly class NextWords
         $chain = $item->chains[0] ?? null;
         $about = $item->about;
         $code = match ($item->kind) {
-            NextKind::Overdue => 'overdue_'.($chain?->wax->life?->because->value ?? 'distance'),
+            NextKind::Overdue => 'overdue_' . ($chain?->wax->life?->because->value ?? 'distance'),
             NextKind::Outrun => $about instanceof GoodUntil && $about->shortKm !== null ? 'outrun' : 'outrun_average',
             NextKind::Measure => $chain?->wear->reading === null ? 'measure_first' : 'measure',
             NextKind::Buy => match (true) {
@@ -84,8 +85,14 @@ final readonly class NextWords
             },
             NextKind::Bare => $item->late ? 'bare_late' : ($item->urgent ? 'bare_soon' : 'bare'),
             NextKind::WetDried => $item->swapTo === null ? 'wet_dried' : 'wet_dried_swap',
-            NextKind::Bath => 'bath_'.($about instanceof BathState ? $about->ledger->next->value ?? 'ok' : 'ok'),
-            NextKind::Job => $about instanceof OpenJob && $about->planned ? ($item->byS === null ? 'job_planned_now' : 'job_planned') : ($item->byS === null ? 'job' : 'job_rest'),
+            NextKind::Bath => 'bath_' . ($about instanceof BathState ? $about->ledger->next->value ?? 'ok' : 'ok'),
+            NextKind::Job => $about instanceof OpenJob && $about->planned
+                ? ($item->byS === null
+                    ? 'job_planned_now'
+                    : 'job_planned')
+                : ($item->byS === null
+                    ? 'job'
+                    : 'job_rest'),
             default => $item->kind->value,
         };
 
@@ -106,7 +113,8 @@ final readonly class NextWords
             match (true) {
                 $item->late => $this->translator->say('next.late'),
                 $item->byS !== null => $this->translator->say('next.by', ['time' => $q->time($item->byS)]),
-                $item->kind === NextKind::Outrun && $item->about instanceof GoodUntil && $item->about->rideKm !== null => $this->translator->say('next.before', ['km' => $q->distance($item->about->rideKm)]),
+                $item->kind === NextKind::Outrun && $item->about instanceof GoodUntil && $item->about->rideKm !== null
+                    => $this->translator->say('next.before', ['km' => $q->distance($item->about->rideKm)]),
                 default => '',
             },
         ];

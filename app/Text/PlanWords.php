@@ -40,7 +40,9 @@ final readonly class PlanWords
 
         return match (true) {
             $this->plan->bikes === [] && $this->plan->dripBikes === [] => $this->translator->say('ahead.head.nothing'),
-            $result->blocked !== null => $this->translator->say($this->plan->best->feasible ? 'ahead.head.broken' : 'ahead.head.blocked', ['day' => $this->dayOf($result->blocked->day)]),
+            $result->blocked !== null => $this->translator->say($this->plan->best->feasible ? 'ahead.head.broken' : 'ahead.head.blocked', [
+                'day' => $this->dayOf($result->blocked->day),
+            ]),
             $result->potDays === [] => $this->translator->say('ahead.head.none', $end),
             default => ucfirst(trans_choice('ahead.head.days', count($result->potDays), $end)),
         };
@@ -54,8 +56,16 @@ final readonly class PlanWords
         $pots = array_map(fn(PlannedPotDay $one) => $this->day($this->plan->potOn($one->day)), $result->potDays);
 
         return $this->translator->say('ahead.about', [
-            'pots' => $pots === [] ? '' : $this->translator->names->list($pots).', ', 'time' => $this->minutes($result->totalMinutes).$this->worth($result->totalMinutes), 'drips' => trans_choice('ahead.drips', count($result->topUps)),
-        ]).(($more = $this->plan->terms->minutesTooMany($result->totalMinutes)) > 0.5 ? $this->translator->say('ahead.too_much', ['more' => $this->minutes($more), 'hours' => $this->minutes(60.0 * (float) $this->plan->terms->hoursWeekly)]) : '');
+            'pots' => $pots === [] ? '' : $this->translator->names->list($pots) . ', ',
+            'time' => $this->minutes($result->totalMinutes) . $this->worth($result->totalMinutes),
+            'drips' => trans_choice('ahead.drips', count($result->topUps)),
+        ]) .
+            (($more = $this->plan->terms->minutesTooMany($result->totalMinutes)) > 0.5
+                ? $this->translator->say('ahead.too_much', [
+                    'more' => $this->minutes($more),
+                    'hours' => $this->minutes(60.0 * (float) $this->plan->terms->hoursWeekly),
+                ])
+                : '');
     }
 
     /** What so much time is worth, where an hour has a price. */
@@ -63,7 +73,9 @@ final readonly class PlanWords
     {
         $hourMinor = $this->translator->settings->hourMinor();
 
-        return $hourMinor > 0.0 ? $this->translator->say('ahead.worth', ['money' => $this->translator->quantities->money($minutes / 60.0 * $hourMinor)]) : '';
+        return $hourMinor > 0.0
+            ? $this->translator->say('ahead.worth', ['money' => $this->translator->quantities->money(($minutes / 60.0) * $hourMinor)])
+            : '';
     }
 
     public function potMinutes(PlannedPotDay $pot): float
@@ -74,7 +86,9 @@ final readonly class PlanWords
     public function pot(PlannedPotDay $pot): string
     {
         return $this->translator->say($pot->dips === [] ? 'ahead.pot_none' : 'ahead.pot', [
-            'day' => $this->day($this->plan->potOn($pot->day)), 'chains' => $this->chains($pot), 'time' => $this->minutes($this->potMinutes($pot)),
+            'day' => $this->day($this->plan->potOn($pot->day)),
+            'chains' => $this->chains($pot),
+            'time' => $this->minutes($this->potMinutes($pot)),
         ]);
     }
 
@@ -92,24 +106,56 @@ final readonly class PlanWords
     {
         $q = $this->translator->quantities;
         $names = $this->translator->names;
-        $parameters = ['day' => $this->dayOf($day->day), 'km' => $q->distance($day->riddenKm), 'needs' => $q->distance($day->rideKm), 'chain' => $names->chain($day->chainId), 'left' => $q->distance($day->broken ? $day->beforeKm : $day->afterKm)];
+        $parameters = [
+            'day' => $this->dayOf($day->day),
+            'km' => $q->distance($day->riddenKm),
+            'needs' => $q->distance($day->rideKm),
+            'chain' => $names->chain($day->chainId),
+            'left' => $q->distance($day->broken ? $day->beforeKm : $day->afterKm),
+        ];
 
         $kept = $riding->kept[$day->day] ?? null;
         if ($kept !== null) {
             $parameters = ['chain' => $names->chain($kept->chainId), 'event' => $kept->keptFor->event ?? ''] + $parameters;
         }
 
-        return implode('; ', array_filter([
-            $this->translator->say('ahead.day.'.($kept !== null ? 'kept' : ($day->broken ? 'broken' : ($day->rideKm > 0.0 ? ($q->distance($day->rideKm) === $q->distance($day->riddenKm) ? 'ride' : 'ride_wax') : 'rest'))), $parameters),
-            $riding->names[$day->day] ?? '',
-            $day->dipped !== [] ? $this->translator->say('ahead.day.pot') : '',
-            $day->offId === null ? '' : $this->translator->say('ahead.day.swap', ['chain' => $names->chain($day->chainId), 'off' => $names->chain($day->offId)]),
-            $measure === [] ? '' : $this->translator->say('ahead.day.measure', ['chains' => $this->translator->names->list($measure)]),
-            $day->dripped === [] ? '' : $this->translator->say('ahead.day.drip', [
-                'chains' => implode(', ', array_map($names->chain(...), array_unique($day->dripped))),
-                'time' => $q->time(LocalDay::named($this->plan->date($day->day), $this->translator->zone())->plus(-1)->atHour(PlanHours::DRIP) + (int) round(3600 * $this->translator->settings->dripDryHours())),
+        return implode(
+            '; ',
+            array_filter([
+                $this->translator->say(
+                    'ahead.day.' .
+                        ($kept !== null
+                            ? 'kept'
+                            : ($day->broken
+                                ? 'broken'
+                                : ($day->rideKm > 0.0
+                                    ? ($q->distance($day->rideKm) === $q->distance($day->riddenKm)
+                                        ? 'ride'
+                                        : 'ride_wax')
+                                    : 'rest'))),
+                    $parameters,
+                ),
+                $riding->names[$day->day] ?? '',
+                $day->dipped !== [] ? $this->translator->say('ahead.day.pot') : '',
+                $day->offId === null
+                    ? ''
+                    : $this->translator->say('ahead.day.swap', [
+                        'chain' => $names->chain($day->chainId),
+                        'off' => $names->chain($day->offId),
+                    ]),
+                $measure === [] ? '' : $this->translator->say('ahead.day.measure', ['chains' => $this->translator->names->list($measure)]),
+                $day->dripped === []
+                    ? ''
+                    : $this->translator->say('ahead.day.drip', [
+                        'chains' => implode(', ', array_map($names->chain(...), array_unique($day->dripped))),
+                        'time' => $q->time(
+                            LocalDay::named($this->plan->date($day->day), $this->translator->zone())
+                                ->plus(-1)
+                                ->atHour(PlanHours::DRIP) + (int) round(3600 * $this->translator->settings->dripDryHours()),
+                        ),
+                    ]),
             ]),
-        ]));
+        );
     }
 
     /** @param list<PlannedDrip> $drips */

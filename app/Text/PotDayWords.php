@@ -30,10 +30,19 @@ final readonly class PotDayWords
         return [
             'title' => $this->translator->say("pot_day.step.{$step->code}.title", $parameters),
             'text' => $this->translator->say("pot_day.text.{$variant}", $parameters),
-            'again' => $step->code !== PotDayPlan::SMEAR ? null : ['title' => $this->translator->say('pot_day.step.smear.title'), 'text' => $this->smearAgain($step)],
-            'cautions' => array_map(fn(string $code) => $this->translator->say("pot_day.caution.{$code}"), $this->cautions($step->code, $terms)),
+            'again' =>
+                $step->code !== PotDayPlan::SMEAR
+                    ? null
+                    : ['title' => $this->translator->say('pot_day.step.smear.title'), 'text' => $this->smearAgain($step)],
+            'cautions' => array_map(
+                fn(string $code) => $this->translator->say("pot_day.caution.{$code}"),
+                $this->cautions($step->code, $terms),
+            ),
             'subject' => $step->chains === [] ? '' : $this->translator->names->chains($step->chains),
-            'question' => $step->againFrom === null ? null : ['yes' => $this->translator->say('pot_day.smear.yes'), 'no' => $this->translator->say('pot_day.smear.no')],
+            'question' =>
+                $step->againFrom === null
+                    ? null
+                    : ['yes' => $this->translator->say('pot_day.smear.yes'), 'no' => $this->translator->say('pot_day.smear.no')],
         ];
     }
 
@@ -75,8 +84,13 @@ final readonly class PotDayWords
             'least' => $step->seconds === null ? '' : $q->seconds($step->seconds),
             'warm' => is_numeric($step->about['chain_s'] ?? null) ? $q->seconds((int) ceil((float) $step->about['chain_s'])) : '',
             'oil' => $step->code !== PotDayPlan::SMEAR ? '' : $this->oil($step, 1),
-            'link' => $step->code !== PotDayPlan::IN ? '' : $this->translator->say(($step->about['link_in'] ?? false) === true ? 'pot_day.link_in' : 'pot_day.link_out'),
-            'jar' => is_int($step->about['jar'] ?? null) ? $this->translator->names->jar($step->about['jar']) : $this->translator->say('pot_day.fresh_jar', ['ml' => $q->volume((float) ($step->about['volume_ml'] ?? 0.0))]),
+            'link' =>
+                $step->code !== PotDayPlan::IN
+                    ? ''
+                    : $this->translator->say(($step->about['link_in'] ?? false) === true ? 'pot_day.link_in' : 'pot_day.link_out'),
+            'jar' => is_int($step->about['jar'] ?? null)
+                ? $this->translator->names->jar($step->about['jar'])
+                : $this->translator->say('pot_day.fresh_jar', ['ml' => $q->volume((float) ($step->about['volume_ml'] ?? 0.0))]),
             'many' => trans_choice('pot_day.it_them', max(1, count($step->chains))),
             'kind' => $this->translator->say("pot.caution.{$terms->kind->value}"),
         ];
@@ -86,7 +100,9 @@ final readonly class PotDayWords
     {
         $second = $this->oil($step, 2);
 
-        return $second === '' ? $this->translator->say('pot_day.smear.enough') : $this->translator->say('pot_day.smear.again', ['oil' => $this->oil($step, 1), 'second' => $second]);
+        return $second === ''
+            ? $this->translator->say('pot_day.smear.enough')
+            : $this->translator->say('pot_day.smear.again', ['oil' => $this->oil($step, 1), 'second' => $second]);
     }
 
     private function oil(JobStep $step, int $round): string
@@ -107,7 +123,7 @@ final readonly class PotDayWords
             'flex', 'set', 'weigh_after' => ['brakes', 'hot_still'],
             PotDayPlan::POWDER => ['powder', 'gloves'],
             PotDayPlan::OFF => ['cooling'],
-            default => ['gloves', 'smoke', 'wet', ...($terms->wax === WaxKind::Softened ? ['flash'] : [])],
+            default => ['gloves', 'smoke', 'wet', ...$terms->wax === WaxKind::Softened ? ['flash'] : []],
         };
     }
 }

@@ -44,7 +44,7 @@ final class Quantities
 
     public function distance(float $km, int $decimals = 0): string
     {
-        return $this->number($this->units->fromKm($km), $decimals)."\u{a0}".$this->units->distance;
+        return $this->number($this->units->fromKm($km), $decimals) . "\u{a0}" . $this->units->distance;
     }
 
     /** A round figure of the trade, in another unit to three digits. */
@@ -53,13 +53,13 @@ final class Quantities
         $shown = $this->units->fromKm($km);
         $step = $shown === $km || $shown <= 0.0 ? 1.0 : 10 ** max(0, (int) floor(log10($shown)) - 2);
 
-        return $this->number($step * round($shown / $step))."\u{a0}".$this->units->distance;
+        return $this->number($step * round($shown / $step)) . "\u{a0}" . $this->units->distance;
     }
 
     /** Of something in the hand: mm, or inches where roads are measured in miles. */
     public function length(float $mm): string
     {
-        return $this->units->distance === 'mi' ? $this->number($mm / self::MM_PER_INCH, 1)."\u{a0}in" : $this->number($mm)."\u{a0}mm";
+        return $this->units->distance === 'mi' ? $this->number($mm / self::MM_PER_INCH, 1) . "\u{a0}in" : $this->number($mm) . "\u{a0}mm";
     }
 
     /** What has been ridden, or "at least" so much where nobody knows the whole. */
@@ -73,18 +73,18 @@ final class Quantities
     /** Wax that is left is never rounded up. */
     public function left(float $km): string
     {
-        return $this->number(floor($this->units->fromKm($km) + 1e-9))."\u{a0}".$this->units->distance;
+        return $this->number(floor($this->units->fromKm($km) + 1e-9)) . "\u{a0}" . $this->units->distance;
     }
 
     public function percent(float $percent): string
     {
-        return $this->number($percent, 2)."\u{a0}%";
+        return $this->number($percent, 2) . "\u{a0}%";
     }
 
     /** A mark or limit, as it is printed on a gauge: 0.5 %, 0.75 %. */
     public function mark(float $percent): string
     {
-        return $this->number($percent, abs(10 * $percent - round(10 * $percent)) < 1e-6 ? 1 : 2)."\u{a0}%";
+        return $this->number($percent, abs(10 * $percent - round(10 * $percent)) < 1e-6 ? 1 : 2) . "\u{a0}%";
     }
 
     public function hours(float $hours): string
@@ -101,7 +101,9 @@ final class Quantities
 
     public function volume(float $ml, int $decimals = 0): string
     {
-        return $ml < 1000 ? $this->number($ml, $decimals)."\u{a0}ml" : $this->number($ml / 1000, fmod($ml, 1000.0) < 0.5 ? 0 : (fmod($ml, 100.0) < 0.5 ? 1 : 2))."\u{a0}l";
+        return $ml < 1000
+            ? $this->number($ml, $decimals) . "\u{a0}ml"
+            : $this->number($ml / 1000, fmod($ml, 1000.0) < 0.5 ? 0 : (fmod($ml, 100.0) < 0.5 ? 1 : 2)) . "\u{a0}l";
     }
 
     /** Residues span many orders of magnitude: two figures that count, in grams or ounces. */
@@ -109,16 +111,16 @@ final class Quantities
     {
         $amount = $this->units->fromGrams($grams);
         if ($amount > 0.0 && $amount < self::LEAST_MASS) {
-            return (string) __('words.below', ['figure' => $this->number(self::LEAST_MASS, 5)."\u{a0}{$this->units->mass}"]);
+            return (string) __('words.below', ['figure' => $this->number(self::LEAST_MASS, 5) . "\u{a0}{$this->units->mass}"]);
         }
         $decimals = $amount <= 0.0 ? 0 : max(0, min(5, 1 - (int) floor(log10($amount))));
 
-        return $this->number($amount, $decimals)."\u{a0}{$this->units->mass}";
+        return $this->number($amount, $decimals) . "\u{a0}{$this->units->mass}";
     }
 
     public function temperature(float $celsius, int $decimals = 0): string
     {
-        return $this->number($this->units->fromCelsius($celsius), $decimals)."\u{a0}°{$this->units->temperature}";
+        return $this->number($this->units->fromCelsius($celsius), $decimals) . "\u{a0}°{$this->units->temperature}";
     }
 
     /** @param float $minor in minor units of the workshop's currency */
@@ -150,7 +152,7 @@ final class Quantities
     {
         return match (true) {
             $seconds >= 3600 => $this->hours($seconds / 3600),
-            $seconds % 60 === 0 => intdiv($seconds, 60)."\u{a0}min",
+            $seconds % 60 === 0 => intdiv($seconds, 60) . "\u{a0}min",
             $seconds < 60 => "{$seconds}\u{a0}s",
             default => sprintf("%d\u{a0}min\u{a0}%02d", intdiv($seconds, 60), $seconds % 60),
         };
@@ -171,8 +173,14 @@ final class Quantities
         if (isset(self::BARE[$pattern])) {
             return (new DateTimeImmutable("@{$unixS}"))->setTimezone($this->zone)->format(self::BARE[$pattern]);
         }
-        $formatter = $this->dateFormatters[$pattern]
-            ??= new IntlDateFormatter($this->language, IntlDateFormatter::NONE, IntlDateFormatter::NONE, $this->zone, null, $pattern);
+        $formatter = $this->dateFormatters[$pattern] ??= new IntlDateFormatter(
+            $this->language,
+            IntlDateFormatter::NONE,
+            IntlDateFormatter::NONE,
+            $this->zone,
+            null,
+            $pattern,
+        );
 
         return (string) $formatter->format($unixS);
     }

@@ -26,11 +26,13 @@ final readonly class Shown
             return $old === $new;
         }
         if (is_array($old) || is_array($new)) {
-            return is_array($old) && is_array($new) && match ($key) {
-                SettingKey::WeekSummer, SettingKey::WeekWinter => $this->kms($old, 1) === $this->kms($new, 1),
-                SettingKey::LifePoints => $this->points($old) === $this->points($new),
-                default => $old === $new,
-            };
+            return is_array($old) &&
+                is_array($new) &&
+                match ($key) {
+                    SettingKey::WeekSummer, SettingKey::WeekWinter => $this->kms($old, 1) === $this->kms($new, 1),
+                    SettingKey::LifePoints => $this->points($old) === $this->points($new),
+                    default => $old === $new,
+                };
         }
 
         return match ($key) {
@@ -63,6 +65,9 @@ final readonly class Shown
      */
     private function points(array $points): array
     {
-        return array_map(fn(mixed $point) => is_array($point) ? [...$this->kms([$point[0] ?? 0], 1), ...$this->kms([$point[1] ?? 0], 0)] : [], $points);
+        return array_map(
+            fn(mixed $point) => is_array($point) ? [...$this->kms([$point[0] ?? 0], 1), ...$this->kms([$point[1] ?? 0], 0)] : [],
+            $points,
+        );
     }
 }

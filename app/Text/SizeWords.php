@@ -27,12 +27,16 @@ final readonly class SizeWords
     {
         $translator = $this->translators->current();
         $q = $translator->quantities;
-        $figures = ['exact' => $q->number($length->exactPitches, 1), 'handbook' => $q->number($length->handbookPitches, 1), 'pitches' => (string) $length->pitches];
+        $figures = [
+            'exact' => $q->number($length->exactPitches, 1),
+            'handbook' => $q->number($length->handbookPitches, 1),
+            'pitches' => (string) $length->pitches,
+        ];
 
         return [
             $this->keep($match, $translator),
             $translator->say($in->derailleur ? 'size.derailleur' : 'size.single', $figures),
-            ...($in->derailleur ? [] : [$this->axle($in, $length, $translator)]),
+            ...$in->derailleur ? [] : [$this->axle($in, $length, $translator)],
             $translator->say($in->derailleur ? 'size.check' : 'size.check_single'),
         ];
     }
@@ -45,14 +49,22 @@ final readonly class SizeWords
 
     private function keep(ChainMatchResult $match, Translator $translator): string
     {
-        return $translator->say($match->pitches === $match->cutToPitches ? 'size.keep_all' : 'size.keep', ['pitches' => (string) $match->pitches, 'cut' => (string) $match->cutToPitches]);
+        return $translator->say($match->pitches === $match->cutToPitches ? 'size.keep_all' : 'size.keep', [
+            'pitches' => (string) $match->pitches,
+            'cut' => (string) $match->cutToPitches,
+        ]);
     }
 
     private function axle(ChainLengthInput $in, ChainLengthResult $length, Translator $translator): string
     {
-        $model = new ChainLength;
+        $model = new ChainLength();
         $mm = fn(int $pitches): string => $translator->quantities->number(abs($model->axleMoveMm($in, $pitches)), 1);
 
-        return $translator->say('size.axle', ['back' => $mm($length->pitches), 'pitches' => (string) $length->pitches, 'forward' => $mm($length->pitches - 2), 'shorter' => (string) ($length->pitches - 2)]);
+        return $translator->say('size.axle', [
+            'back' => $mm($length->pitches),
+            'pitches' => (string) $length->pitches,
+            'forward' => $mm($length->pitches - 2),
+            'shorter' => (string) ($length->pitches - 2),
+        ]);
     }
 }

@@ -58,11 +58,15 @@ final readonly class StripWords
     /** @param array<string, float> $ml by solvent: "600 ml white spirit and 400 ml methylated spirit" */
     public function volumes(array $ml): string
     {
-        return $this->translator->names->list(array_map(
-            fn(string $solvent, float $volume) => $this->translator->quantities->volume($volume).' '.$this->solvent(Solvent::from($solvent)),
-            array_keys($ml),
-            array_values($ml),
-        ));
+        return $this->translator->names->list(
+            array_map(
+                fn(string $solvent, float $volume) => $this->translator->quantities->volume($volume) .
+                    ' ' .
+                    $this->solvent(Solvent::from($solvent)),
+                array_keys($ml),
+                array_values($ml),
+            ),
+        );
     }
 
     /** What a protocol takes of each solvent, and how long its timers run. */
@@ -70,10 +74,13 @@ final readonly class StripWords
     {
         $ml = [];
         foreach ($protocol->solvents() as $solvent) {
-            $solvent->isStocked() && $ml[$solvent->value] = $protocol->volumeMl($solvent);
+            $solvent->isStocked() && ($ml[$solvent->value] = $protocol->volumeMl($solvent));
         }
 
-        return $this->translator->say('strip.takes', ['volumes' => $this->volumes($ml), 'time' => $this->translator->quantities->seconds($protocol->timedS())]);
+        return $this->translator->say('strip.takes', [
+            'volumes' => $this->volumes($ml),
+            'time' => $this->translator->quantities->seconds($protocol->timedS()),
+        ]);
     }
 
     /** @return list<string> a protocol as it is written on paper, step by step */
@@ -85,15 +92,21 @@ final readonly class StripWords
     private function line(ProtocolStep $step): string
     {
         $q = $this->translator->quantities;
-        if (! $step->kind->isBath() || $step->solvent === null) {
+        if (!$step->kind->isBath() || $step->solvent === null) {
             return ucfirst($this->translator->say("strip.card.{$step->kind->value}", ['time' => $q->seconds((int) $step->seconds)]));
         }
 
         return $this->translator->say('strip.card.bath', [
             'ml' => $q->volume((float) $step->volumeMl),
-            'solvent' => $this->solvent($step->solvent).$this->translator->say("strip.card.kind.{$step->kind->value}"),
-            'moves' => implode(', ', array_map(fn(Move $move) => $this->translator->say("strip.card.{$move->kind->value}", ['time' => $q->seconds($move->seconds)]), $step->moves)),
-        ]).($step->untilClear ? $this->translator->say('strip.card.until_clear') : '');
+            'solvent' => $this->solvent($step->solvent) . $this->translator->say("strip.card.kind.{$step->kind->value}"),
+            'moves' => implode(
+                ', ',
+                array_map(
+                    fn(Move $move) => $this->translator->say("strip.card.{$move->kind->value}", ['time' => $q->seconds($move->seconds)]),
+                    $step->moves,
+                ),
+            ),
+        ]) . ($step->untilClear ? $this->translator->say('strip.card.until_clear') : '');
     }
 
     /**
@@ -110,11 +123,14 @@ final readonly class StripWords
         }
         $kind = (string) ($step->about['kind'] ?? '');
         $code = $step->code === 'brush' && $kind === StepKind::Scrub->value ? 'scrub' : $step->code;
-        $text = $this->translator->say($step->code === 'check' && $dripOnly ? 'strip.step.check.drip' : "strip.step.{$code}.text", ['chains' => $this->translator->names->chains($chains)]);
+        $text = $this->translator->say($step->code === 'check' && $dripOnly ? 'strip.step.check.drip' : "strip.step.{$code}.text", [
+            'chains' => $this->translator->names->chains($chains),
+        ]);
         $more = match (true) {
             $step->code === 'rest' && $step->leavable() => $this->translator->say('strip.step.rest.leave'),
             $step->code === 'look' => $this->translator->say('strip.step.look.after'),
-            $step->code === 'lift' && ($step->about['jar'] ?? null) === null && Solvent::from((string) $step->about['solvent'])->isStocked() => $this->translator->say('strip.step.lift.fresh', ['into' => $this->into($step)]),
+            $step->code === 'lift' && ($step->about['jar'] ?? null) === null && Solvent::from((string) $step->about['solvent'])->isStocked()
+                => $this->translator->say('strip.step.lift.fresh', ['into' => $this->into($step)]),
             default => '',
         };
 
@@ -128,19 +144,27 @@ final readonly class StripWords
         $solvent = Solvent::from((string) $step->about['solvent']);
         $kind = StepKind::from((string) $step->about['kind']);
         $parameters = [
-            'bath' => (string) $step->about['bath'], 'baths' => (string) $step->about['baths'], 'ml' => $q->volume((float) $step->about['volume_ml']), 'fresh' => $q->volume((float) $step->about['fresh_ml']),
-            'solvent' => $this->solvent($solvent), 'jar' => $this->translator->names->jar(is_int($step->about['jar'] ?? null) ? $step->about['jar'] : null), 'into' => $solvent->isStocked() ? $this->into($step) : '',
+            'bath' => (string) $step->about['bath'],
+            'baths' => (string) $step->about['baths'],
+            'ml' => $q->volume((float) $step->about['volume_ml']),
+            'fresh' => $q->volume((float) $step->about['fresh_ml']),
+            'solvent' => $this->solvent($solvent),
+            'jar' => $this->translator->names->jar(is_int($step->about['jar'] ?? null) ? $step->about['jar'] : null),
+            'into' => $solvent->isStocked() ? $this->into($step) : '',
         ];
         $how = match (true) {
             $kind !== StepKind::Bath => $kind->value,
-            ! $solvent->isStocked() => 'water',
+            !$solvent->isStocked() => 'water',
             default => ($step->about['jar'] ?? null) === null ? 'fresh' : 'jar',
         };
 
         return [
             'title' => $this->translator->say('strip.step.open.title', $parameters),
             'text' => $this->translator->say("strip.step.open.{$how}", $parameters),
-            'again' => ['title' => $this->translator->say('strip.step.open.again_title'), 'text' => $this->translator->say('strip.step.open.again', $parameters)],
+            'again' => [
+                'title' => $this->translator->say('strip.step.open.again_title'),
+                'text' => $this->translator->say('strip.step.open.again', $parameters),
+            ],
         ];
     }
 
@@ -170,8 +194,8 @@ final readonly class StripWords
             $solvent === Solvent::Petrol => ['petrol', 'air', 'gloves', 'waste'],
             $step->code === 'ultrasonic', ($step->about['kind'] ?? '') === StepKind::Ultrasonic->value => ['ultrasonic', 'gloves', 'waste'],
             ($step->about['kind'] ?? '') === StepKind::Scrub->value => ['disc', 'air', 'waste'],
-            ! $solvent->isStocked() => ['gloves', 'waste'],
-            ! $solvent->flammable() => ['gloves', 'waste'],
+            !$solvent->isStocked() => ['gloves', 'waste'],
+            !$solvent->flammable() => ['gloves', 'waste'],
             $step->code === 'shake' => ['vent', 'air', 'gloves'],
             default => ['air', 'gloves', 'waste'],
         };
@@ -182,6 +206,12 @@ final readonly class StripWords
     /** @param list<Supply> $supplies of which no price is known; empty: nothing to say */
     public function unpriced(array $supplies): string
     {
-        return $supplies === [] ? '' : $this->translator->say('strip.unpriced', ['supplies' => $this->translator->names->list(array_map(fn(Supply $supply) => $this->translator->say("strip.supply.{$supply->value}"), $supplies))]);
+        return $supplies === []
+            ? ''
+            : $this->translator->say('strip.unpriced', [
+                'supplies' => $this->translator->names->list(
+                    array_map(fn(Supply $supply) => $this->translator->say("strip.supply.{$supply->value}"), $supplies),
+                ),
+            ]);
     }
 }

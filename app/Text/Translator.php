@@ -49,8 +49,15 @@ final readonly class Translator
     public function weekday(int $weekday, string $pattern = 'EEE'): string
     {
         // The epoch was a Thursday; noon in UTC is that day in every zone but the farthest.
-        return (new IntlDateFormatter($this->settings->text(SettingKey::Language, 0, 'en'), IntlDateFormatter::NONE, IntlDateFormatter::NONE, 'UTC', null, $pattern))
-            ->format(86400 * ($weekday + 3)) ?: '';
+        return (new IntlDateFormatter(
+            $this->settings->text(SettingKey::Language, 0, 'en'),
+            IntlDateFormatter::NONE,
+            IntlDateFormatter::NONE,
+            'UTC',
+            null,
+            $pattern,
+        ))->format(86400 * ($weekday + 3)) ?:
+            '';
     }
 
     /** The hour, with its day where that is another one: "16:40", "tomorrow, 07:40". */

@@ -40,7 +40,7 @@ final class UnitTranslator extends Translator
     {
         $found = parent::get($key, $replace, $locale, $fallback);
         if (is_array($found)) {
-            array_walk_recursive($found, fn(mixed &$text) => $text = is_string($text) ? $this->inUnits($text) : $text);
+            array_walk_recursive($found, fn(mixed &$text) => ($text = is_string($text) ? $this->inUnits($text) : $text));
 
             return $found;
         }
@@ -50,16 +50,20 @@ final class UnitTranslator extends Translator
 
     private function inUnits(string $text): string
     {
-        if (! str_contains($text, ':') || preg_match('/\{(km|g|c|mm):/', $text) !== 1) {
+        if (!str_contains($text, ':') || preg_match('/\{(km|g|c|mm):/', $text) !== 1) {
             return $text;
         }
-        $q = $this->quantities ?? new Quantities(new Units, new DateTimeZone('UTC'));
+        $q = $this->quantities ?? new Quantities(new Units(), new DateTimeZone('UTC'));
 
-        return (string) preg_replace_callback('/\{(km|g|c|mm):([\d.]+)\}/', fn(array $found): string => match ($found[1]) {
-            'km' => $q->about((float) $found[2]),
-            'g' => $q->mass((float) $found[2]),
-            'c' => $q->temperature((float) $found[2]),
-            default => $q->length((float) $found[2]),
-        }, $text);
+        return (string) preg_replace_callback(
+            '/\{(km|g|c|mm):([\d.]+)\}/',
+            fn(array $found): string => match ($found[1]) {
+                'km' => $q->about((float) $found[2]),
+                'g' => $q->mass((float) $found[2]),
+                'c' => $q->temperature((float) $found[2]),
+                default => $q->length((float) $found[2]),
+            },
+            $text,
+        );
     }
 }

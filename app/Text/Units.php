@@ -49,12 +49,12 @@ final readonly class Units
 
     public function fromCelsius(float $celsius): float
     {
-        return $this->temperature === 'F' ? $celsius * 9 / 5 + 32 : $celsius;
+        return $this->temperature === 'F' ? ($celsius * 9) / 5 + 32 : $celsius;
     }
 
     public function toCelsius(float $temperature): float
     {
-        return $this->temperature === 'F' ? ($temperature - 32) * 5 / 9 : $temperature;
+        return $this->temperature === 'F' ? (($temperature - 32) * 5) / 9 : $temperature;
     }
 
     public function toKm(float $distance): float

@@ -30,7 +30,9 @@ final readonly class WhyWords
     {
         return [
             'figure' => $why->figure,
-            'title' => $this->translator->say("why.title.{$why->figure}", ['value' => $this->value($why->value, $why->unit, $why->figure === 'left')]),
+            'title' => $this->translator->say("why.title.{$why->figure}", [
+                'value' => $this->value($why->value, $why->unit, $why->figure === 'left'),
+            ]),
             'formula' => $this->translator->say("why.formula.{$why->figure}"),
             'source' => $this->translator->say("why.source.{$why->figure}"),
             'value' => $why->value,
@@ -73,9 +75,9 @@ final readonly class WhyWords
         return match (true) {
             $value === null => '—',
             $unit === 'km' => $floor ? $q->left($value) : $q->distance($value, 1),
-            $unit === 'h' => ($value < 0 ? '−' : '').$q->hours($value),
+            $unit === 'h' => ($value < 0 ? '−' : '') . $q->hours($value),
             $unit === '%' => $q->percent($value),
-            $unit === 'mm' => $q->number($value, 2)."\u{a0}mm",
+            $unit === 'mm' => $q->number($value, 2) . "\u{a0}mm",
             default => $q->number($value),
         };
     }

@@ -28,7 +28,7 @@ final class CacheMemo implements Memo
     public function of(string $key, Closure $make): mixed
     {
         $this->known ??= (array) $this->cache->get($this->name(), []);
-        if (! array_key_exists($key, $this->known)) {
+        if (!array_key_exists($key, $this->known)) {
             $this->known[$key] = $make();
             $this->grown = true;
         }
@@ -46,6 +46,6 @@ final class CacheMemo implements Memo
 
     private function name(): string
     {
-        return 'wear v'.self::VERSION;
+        return 'wear v' . self::VERSION;
     }
 }

@@ -6,7 +6,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Many rides at once: archives and tables being read, what came in by itself, and what a file says of its bike and road. No part of the logbook. */
+/**
+ * Many rides at once: archives and tables being read, what came in by itself, and what a file says of its bike and road. No part of the
+ * logbook.
+ */
 return new class extends Migration {
     public function up(): void
     {

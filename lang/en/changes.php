@@ -14,7 +14,15 @@ return [
     'measured_at' => 'Measured at',
     'limit' => 'Limit',
     'statuses' => [
-        'retired' => 'retired', 'bare' => 'bare', 'unwaxed' => 'not waxed yet', 'loud' => 'loud', 'spent' => 'spent', 'overtime' => 'hours up',
-        'wet' => 'wet', 'unsure' => 'wax unknown', 'ridden' => 'ridden', 'waxed' => 'waxed',
+        'retired' => 'retired',
+        'bare' => 'bare',
+        'unwaxed' => 'not waxed yet',
+        'loud' => 'loud',
+        'spent' => 'spent',
+        'overtime' => 'hours up',
+        'wet' => 'wet',
+        'unsure' => 'wax unknown',
+        'ridden' => 'ridden',
+        'waxed' => 'waxed',
     ],
 ];

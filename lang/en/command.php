@@ -5,37 +5,132 @@ declare(strict_types=1);
 /** The words of the command line and what it answers. Words are in lower case; the first of each is the one it is called. */
 return [
     'verbs' => [
-        'ride' => ['ride', 'rode', 'ridden', 'log'],
-        'swap' => ['swap', 'swapped', 'fit', 'put'],
-        'loud' => ['loud', 'noisy', 'noise'],
-        'drip' => ['drip', 'dripped', 'top-up', 'topup', 'top up'],
-        'measure' => ['measure', 'measured', 'wear'],
-        'catch_up' => ['catch up', 'caught up', 'estimate'],
-        'dip' => ['dip', 'dipped', 'wax', 'waxed'],
-        'undo' => ['undo', 'take back'],
+        'ride' => [
+            'ride',
+            'rode',
+            'ridden',
+            'log',
+        ],
+        'swap' => [
+            'swap',
+            'swapped',
+            'fit',
+            'put',
+        ],
+        'loud' => [
+            'loud',
+            'noisy',
+            'noise',
+        ],
+        'drip' => [
+            'drip',
+            'dripped',
+            'top-up',
+            'topup',
+            'top up',
+        ],
+        'measure' => [
+            'measure',
+            'measured',
+            'wear',
+        ],
+        'catch_up' => [
+            'catch up',
+            'caught up',
+            'estimate',
+        ],
+        'dip' => [
+            'dip',
+            'dipped',
+            'wax',
+            'waxed',
+        ],
+        'undo' => [
+            'undo',
+            'take back',
+        ],
     ],
     'ahead' => [
-        'pot' => ['pot', 'heat the pot', 'heat'],
-        'plan' => ['plan', 'plan again'],
+        'pot' => [
+            'pot',
+            'heat the pot',
+            'heat',
+        ],
+        'plan' => [
+            'plan',
+            'plan again',
+        ],
     ],
     'conditions' => [
-        'indoor' => ['indoor', 'indoors', 'trainer'],
-        'dry' => ['dry'],
-        'dusty' => ['dusty', 'dust'],
-        'damp' => ['damp'],
-        'wet' => ['wet', 'rain', 'rainy'],
-        'muddy' => ['muddy', 'mud'],
+        'indoor' => [
+            'indoor',
+            'indoors',
+            'trainer',
+        ],
+        'dry' => [
+            'dry',
+        ],
+        'dusty' => [
+            'dusty',
+            'dust',
+        ],
+        'damp' => [
+            'damp',
+        ],
+        'wet' => [
+            'wet',
+            'rain',
+            'rainy',
+        ],
+        'muddy' => [
+            'muddy',
+            'mud',
+        ],
     ],
-    'today' => ['today'],
-    'tomorrow' => ['tomorrow'],
-    'yesterday' => ['yesterday'],
+    'today' => [
+        'today',
+    ],
+    'tomorrow' => [
+        'tomorrow',
+    ],
+    'yesterday' => [
+        'yesterday',
+    ],
     'since' => 'since',
     'at' => 'at',
     'weeks' => '/ (\d{1,2}) weeks?(?= )/u',
     'ago' => '/ (\d{1,3}) days? ago(?= )/u',
-    'help' => ['help', 'examples', 'what can i say'],
-    'units' => ['km' => ['km', 'kilometres', 'kilometers'], 'mi' => ['mi', 'miles', 'mile']],
-    'fillers' => ['on', 'the', 'to', 'of', 'for', 'it', 'was', 'got', 'is', 'chain', 'bike', 'last'],
+    'help' => [
+        'help',
+        'examples',
+        'what can i say',
+    ],
+    'units' => [
+        'km' => [
+            'km',
+            'kilometres',
+            'kilometers',
+        ],
+        'mi' => [
+            'mi',
+            'miles',
+            'mile',
+        ],
+    ],
+    'fillers' => [
+        'on',
+        'the',
+        'to',
+        'of',
+        'for',
+        'it',
+        'was',
+        'got',
+        'is',
+        'chain',
+        'bike',
+        'last',
+    ],
     // What can be said, with a bike and a chain of the workshop's own.
     'examples' => [
         'ride' => 'ride :bike 62 wet yesterday',

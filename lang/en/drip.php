@@ -4,32 +4,106 @@ declare(strict_types=1);
 
 /** Drip top-ups: the steps, the bottle, the short path after a wet ride. */
 return [
-    'place' => ['on_bike' => 'on the bike', 'in_box' => 'in a lidded box'],
-    'title' => ['on_bike' => 'Drip on the bike', 'in_box' => 'Drip in a box'],
-    'excess' => ['wipe' => 'wipe it off: a clean chain', 'leave' => 'leave it: it runs quieter'],
-    'step' => [
-        'protect' => ['title' => 'Keep it off the brake', 'text' => 'Cover the brake disc and pads, and take the tension out of the rear derailleur if yours lets you. Wax on a brake surface is worse than a dry chain.'],
-        'take_off' => ['title' => 'Take it off', 'text' => 'Open the quick link with gloves and hang the chain up. Have a small box with a lid at hand, just larger than the coiled chain.'],
-        'dry_cloth' => ['title' => 'Dry cloth', 'text' => 'Run the chain through a dry microfibre cloth, all the way round, until the cloth stays clean. No solvent: it would take the wax out.'],
-        'brush_water' => ['title' => 'Brush and water', 'text' => 'Brush the dirt out with water, rollers and plates. No solvent and no soap: they take the wax out.'],
-        'blow_dry' => ['title' => 'Blow it dry', 'text' => 'Blow it dry, a hair dryer does well. Wax does not go where water stands, and bare spots rust.'],
-        'warm_bottle' => ['title' => 'Warm the bottle', 'text' => 'Stand the shut bottle in hot, not boiling, water, so that it runs in between the plates.'],
-        'shake_bottle' => ['title' => 'Shake the bottle', 'text' => 'Shake it well: the wax settles in its carrier.'],
-        'cross_chain' => ['title' => 'Cross-chain it', 'text' => 'Big ring, second-biggest sprocket: the plates open a little. On one ring, the biggest sprocket but one.'],
-        'drops' => ['title' => ':drops drops, one a roller', 'text' => 'Begin at the quick link and pedal backwards: one drop on each roller until the link comes round again.', 'again_title' => 'Coat :coat: :drops drops', 'again' => 'Again from the quick link, one drop on each roller.'],
-        'flex' => ['title' => 'Flex it', 'text' => 'Pedal backwards and flex each link sideways until wax shows between the plates.'],
-        'gears' => ['title' => 'Through all the gears', 'text' => 'Put the tension back and run once through all the gears, so that it sits everywhere. Then uncover the brake.'],
-        'cover' => ['title' => 'Lay it in and cover it', 'text' => 'Lay the chain into the box and pour cold drip wax over it until it is just covered. Shut the lid.'],
-        'shake_box' => ['title' => 'Shake and rest', 'text' => 'Shake the shut box, let it rest, shake again, a few times.'],
-        'lift_slowly' => ['title' => 'Lift slowly, let it drip', 'text' => 'Lift the chain slowly and hang it over the box until it drips no more.'],
-        'pour_back' => ['title' => 'Pour the rest back', 'text' => 'Pour what is left back into the bottle, through a filter if it is dirty.'],
-        'leave' => ['title' => 'Leave it overnight', 'text' => 'It must dry before it is ridden: wet drip wax is flung off and picks up dirt. You can leave; Next carries it.'],
-        'wipe_excess' => ['title' => 'Wipe the excess off', 'text' => 'Run it through a dry cloth once: what stands on the plates only collects dirt.'],
-        'leave_excess' => ['title' => 'Ready to ride', 'text' => 'Leave the excess: it runs quieter. What is too much falls off in the first kilometres.'],
-        'brush_in' => ['title' => 'Brush it in', 'text' => 'Turn the cranks and brush the set coat in, first with a wire brush, then with nylon.'],
-        'put_on' => ['title' => 'Put it on', 'text' => 'Clean jockey wheels and sprockets with a dry cloth, put the chain on, close the quick link until it clicks, and look at it under load.'],
+    'place' => [
+        'on_bike' => 'on the bike',
+        'in_box' => 'in a lidded box',
     ],
-    'tick' => ['brake_covered' => 'disc and pads are covered', 'tension_out' => 'the derailleur is slack, or cannot be'],
+    'title' => [
+        'on_bike' => 'Drip on the bike',
+        'in_box' => 'Drip in a box',
+    ],
+    'excess' => [
+        'wipe' => 'wipe it off: a clean chain',
+        'leave' => 'leave it: it runs quieter',
+    ],
+    'step' => [
+        'protect' => [
+            'title' => 'Keep it off the brake',
+            'text' => 'Cover the brake disc and pads, and take the tension out of the rear derailleur if yours lets you. Wax on a brake surface is worse than a dry chain.',
+        ],
+        'take_off' => [
+            'title' => 'Take it off',
+            'text' => 'Open the quick link with gloves and hang the chain up. Have a small box with a lid at hand, just larger than the coiled chain.',
+        ],
+        'dry_cloth' => [
+            'title' => 'Dry cloth',
+            'text' => 'Run the chain through a dry microfibre cloth, all the way round, until the cloth stays clean. No solvent: it would take the wax out.',
+        ],
+        'brush_water' => [
+            'title' => 'Brush and water',
+            'text' => 'Brush the dirt out with water, rollers and plates. No solvent and no soap: they take the wax out.',
+        ],
+        'blow_dry' => [
+            'title' => 'Blow it dry',
+            'text' => 'Blow it dry, a hair dryer does well. Wax does not go where water stands, and bare spots rust.',
+        ],
+        'warm_bottle' => [
+            'title' => 'Warm the bottle',
+            'text' => 'Stand the shut bottle in hot, not boiling, water, so that it runs in between the plates.',
+        ],
+        'shake_bottle' => [
+            'title' => 'Shake the bottle',
+            'text' => 'Shake it well: the wax settles in its carrier.',
+        ],
+        'cross_chain' => [
+            'title' => 'Cross-chain it',
+            'text' => 'Big ring, second-biggest sprocket: the plates open a little. On one ring, the biggest sprocket but one.',
+        ],
+        'drops' => [
+            'title' => ':drops drops, one a roller',
+            'text' => 'Begin at the quick link and pedal backwards: one drop on each roller until the link comes round again.',
+            'again_title' => 'Coat :coat: :drops drops',
+            'again' => 'Again from the quick link, one drop on each roller.',
+        ],
+        'flex' => [
+            'title' => 'Flex it',
+            'text' => 'Pedal backwards and flex each link sideways until wax shows between the plates.',
+        ],
+        'gears' => [
+            'title' => 'Through all the gears',
+            'text' => 'Put the tension back and run once through all the gears, so that it sits everywhere. Then uncover the brake.',
+        ],
+        'cover' => [
+            'title' => 'Lay it in and cover it',
+            'text' => 'Lay the chain into the box and pour cold drip wax over it until it is just covered. Shut the lid.',
+        ],
+        'shake_box' => [
+            'title' => 'Shake and rest',
+            'text' => 'Shake the shut box, let it rest, shake again, a few times.',
+        ],
+        'lift_slowly' => [
+            'title' => 'Lift slowly, let it drip',
+            'text' => 'Lift the chain slowly and hang it over the box until it drips no more.',
+        ],
+        'pour_back' => [
+            'title' => 'Pour the rest back',
+            'text' => 'Pour what is left back into the bottle, through a filter if it is dirty.',
+        ],
+        'leave' => [
+            'title' => 'Leave it overnight',
+            'text' => 'It must dry before it is ridden: wet drip wax is flung off and picks up dirt. You can leave; Next carries it.',
+        ],
+        'wipe_excess' => [
+            'title' => 'Wipe the excess off',
+            'text' => 'Run it through a dry cloth once: what stands on the plates only collects dirt.',
+        ],
+        'leave_excess' => [
+            'title' => 'Ready to ride',
+            'text' => 'Leave the excess: it runs quieter. What is too much falls off in the first kilometres.',
+        ],
+        'brush_in' => [
+            'title' => 'Brush it in',
+            'text' => 'Turn the cranks and brush the set coat in, first with a wire brush, then with nylon.',
+        ],
+        'put_on' => [
+            'title' => 'Put it on',
+            'text' => 'Clean jockey wheels and sprockets with a dry cloth, put the chain on, close the quick link until it clicks, and look at it under load.',
+        ],
+    ],
+    'tick' => [
+        'brake_covered' => 'disc and pads are covered',
+        'tension_out' => 'the derailleur is slack, or cannot be',
+    ],
     'caution' => [
         'brake' => 'Keep drip wax off discs, pads and rims. Clean brakes before you ride, or ask a mechanic.',
         'fingers' => 'Keep fingers, cloth and sleeves out of the spokes and the sprockets while the cranks turn.',
@@ -55,21 +129,40 @@ return [
     ],
     'bottle' => [
         'left' => ':left of :volume left',
-        'opened' => 'opened :day', 'shut' => 'not opened yet',
+        'opened' => 'opened :day',
+        'shut' => 'not opened yet',
         'given' => '{0} nothing dripped from it yet|{1} one top-up so far|[2,*] :count top-ups so far',
-        'empty_on' => 'runs out about :day', 'pace' => ':ml a week of late', 'no_pace' => 'no pace yet',
+        'empty_on' => 'runs out about :day',
+        'pace' => ':ml a week of late',
+        'no_pace' => 'no pace yet',
     ],
     'wet' => [
         'title' => 'After the wet: :chain',
-        'ride' => ':km :condition on :day, home about :time', 'ride_day' => ':km :condition on :day',
+        'ride' => ':km :condition on :day, home about :time',
+        'ride_day' => ':km :condition on :day',
         'why' => 'Wax keeps little rust off: where it has gone the steel is bare, and bare steel rusts overnight.',
-        'dry_by' => 'by :time', 'dry_late' => 'late: look for rust as you go', 'dry_done' => 'dried :at',
-        'next_ride' => 'the next usual ride is on :day', 'no_next' => 'no ride is usual in the next days',
+        'dry_by' => 'by :time',
+        'dry_late' => 'late: look for rust as you go',
+        'dry_done' => 'dried :at',
+        'next_ride' => 'the next usual ride is on :day',
+        'no_next' => 'no ride is usual in the next days',
         'way' => [
-            'swap' => ['title' => 'Swap to :chain', 'text' => ':left on it, ready now. This one waits for the pot.'],
-            'dip' => ['title' => 'Rinse and dip it', 'text' => 'Hot water first, dried, then the pot: a full coat of :left.'],
-            'topup' => ['title' => 'Top it up', 'text' => 'Drip wax bridges: :left on it then.'],
+            'swap' => [
+                'title' => 'Swap to :chain',
+                'text' => ':left on it, ready now. This one waits for the pot.',
+            ],
+            'dip' => [
+                'title' => 'Rinse and dip it',
+                'text' => 'Hot water first, dried, then the pot: a full coat of :left.',
+            ],
+            'topup' => [
+                'title' => 'Top it up',
+                'text' => 'Drip wax bridges: :left on it then.',
+            ],
         ],
-        'ready' => 'ready :at', 'no_pot' => 'no pot day is planned', 'in_time' => 'in time', 'too_late' => 'too late for :day',
+        'ready' => 'ready :at',
+        'no_pot' => 'no pot day is planned',
+        'in_time' => 'in time',
+        'too_late' => 'too late for :day',
     ],
 ];

@@ -37,7 +37,10 @@ return [
         'value' => 'value_pct must be a number',
         'range' => 'value_pct must be from -1 to 5; the gauge may be broken',
     ],
-    'rides' => ['ability' => 'This token may not send rides.', 'sequence' => 'Give each file a whole number of its own: ?sequence=1&name=ride.gpx'],
+    'rides' => [
+        'ability' => 'This token may not send rides.',
+        'sequence' => 'Give each file a whole number of its own: ?sequence=1&name=ride.gpx',
+    ],
     'only_demo_rides' => 'Only the demo has a simulated bike computer. Connect a real one on the Road page.',
     'instrument_name_taken' => 'Another instrument is called :name already. Give this one a name of its own.',
     'bottle_name_taken' => 'Another bottle is called :name already. Give this one a name of its own.',

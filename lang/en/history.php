@@ -51,7 +51,10 @@ return [
     'drop_protocol' => 'Dropped the protocol :name',
     'strip_chain' => 'Stripped :chain, bare since :at',
     'care_for_chain' => ':cared on :at',
-    'cared' => ['dried' => 'Wiped and dried :chain', 'wiped' => 'Ran :chain through a dry cloth'],
+    'cared' => [
+        'dried' => 'Wiped and dried :chain',
+        'wiped' => 'Ran :chain through a dry cloth',
+    ],
     'keep_bottle' => 'Kept the drip bottle :name:left_ml',
     'bottle_gone' => 'Took the drip bottle :name off the shelf',
     'left_ml' => ', :ml left in it',

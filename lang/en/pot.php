@@ -4,16 +4,41 @@ declare(strict_types=1);
 
 /** Pots and the wax in them. */
 return [
-    'kind' => ['slow_cooker' => 'slow cooker', 'rice_cooker' => 'rice cooker', 'pan' => 'pan with a thermometer', 'stove' => 'pot on a stove'],
+    'kind' => [
+        'slow_cooker' => 'slow cooker',
+        'rice_cooker' => 'rice cooker',
+        'pan' => 'pan with a thermometer',
+        'stove' => 'pot on a stove',
+    ],
     'caution' => [
         'slow_cooker' => 'Low, lid on, somebody there. Never used for food again.',
         'rice_cooker' => 'Runs hotter than a slow cooker: watch the thermometer. Never used for food again.',
         'pan' => 'Only while you stand beside it with the thermometer in it. Never on an open flame.',
     ],
-    'wax' => ['plain' => 'plain paraffin', 'softened' => 'paraffin softened with lamp oil', 'blend' => 'blend with additives'],
-    'wax_note' => ['plain' => '', 'softened' => 'Without the lamp oil’s flash point it is kept below {c:80} (house rule).', 'blend' => 'Stir before every dip; turn the set block over before melting.'],
-    'kind_act' => ['fill' => 'Fill anew', 'top_up' => 'Top up', 'filter' => 'Filter', 'remove' => 'Take out', 'reading' => 'Read its temperature'],
-    'done' => ['fill' => 'Filled :pot with :grams', 'top_up' => 'Topped up :pot by :grams', 'filter' => 'Filtered :pot', 'remove' => 'Took :grams out of :pot', 'reading' => 'Read :celsius in :pot'],
+    'wax' => [
+        'plain' => 'plain paraffin',
+        'softened' => 'paraffin softened with lamp oil',
+        'blend' => 'blend with additives',
+    ],
+    'wax_note' => [
+        'plain' => '',
+        'softened' => 'Without the lamp oil’s flash point it is kept below {c:80} (house rule).',
+        'blend' => 'Stir before every dip; turn the set block over before melting.',
+    ],
+    'kind_act' => [
+        'fill' => 'Fill anew',
+        'top_up' => 'Top up',
+        'filter' => 'Filter',
+        'remove' => 'Take out',
+        'reading' => 'Read its temperature',
+    ],
+    'done' => [
+        'fill' => 'Filled :pot with :grams',
+        'top_up' => 'Topped up :pot by :grams',
+        'filter' => 'Filtered :pot',
+        'remove' => 'Took :grams out of :pot',
+        'reading' => 'Read :celsius in :pot',
+    ],
     'holds' => ':grams, :depth deep',
     'oil' => ':percent of it lamp oil',
     'since' => 'filled :day, :dips',
@@ -24,7 +49,12 @@ return [
     'grit' => 'grit :grit of :limit',
     'max' => 'at most :max, limit :limit',
     'never_read' => 'temperature never read, limit :limit',
-    'next' => ['ok' => '', 'top_up' => 'Top it up', 'filter' => 'Filter it', 'replace' => 'Replace the wax'],
+    'next' => [
+        'ok' => '',
+        'top_up' => 'Top it up',
+        'filter' => 'Filter it',
+        'replace' => 'Replace the wax',
+    ],
     'heat' => [
         'liquid' => 'On :power W all of it is liquid after :liquid.',
         'liquid_now' => 'It is liquid already.',
@@ -41,7 +71,10 @@ return [
     'calibrated' => 'Calibrated: it loses :loss W for each degree, :efficiency of its power reaches the wax.',
     'not_calibrated' => 'Not calibrated: :loss W for each degree (house rule).',
     'fitted' => 'It loses :loss W for each degree and :efficiency of its power reaches the wax; the curve then fits within :rms.',
-    'probe' => ['never' => 'has sent nothing yet', 'seen' => 'last seen :at'],
+    'probe' => [
+        'never' => 'has sent nothing yet',
+        'seen' => 'last seen :at',
+    ],
     'empty' => 'no wax in its book yet',
     'problem' => 'Its book cannot be: more was taken out than was in it. Correct a mass, or fill it anew.',
 ];

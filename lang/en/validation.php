@@ -6,7 +6,9 @@ declare(strict_types=1);
 return [
     'accepted' => 'Check it and tick the box: it cannot be skipped.',
     'array' => 'Choose from what is offered.',
-    'between' => ['numeric' => 'Enter a number from :min to :max.'],
+    'between' => [
+        'numeric' => 'Enter a number from :min to :max.',
+    ],
     'boolean' => 'Say yes or no.',
     'date_format' => 'Enter it in the shape :format.',
     'distinct' => 'It is in the list twice.',
@@ -14,18 +16,36 @@ return [
     'email' => 'Enter an e-mail address.',
     'enum' => 'Choose one of those offered.',
     'file' => 'Choose a file.',
-    'gt' => ['numeric' => 'Enter a number above :value.'],
-    'gte' => ['numeric' => 'Enter :value or more.'],
+    'gt' => [
+        'numeric' => 'Enter a number above :value.',
+    ],
+    'gte' => [
+        'numeric' => 'Enter :value or more.',
+    ],
     'in' => 'Choose one of those offered.',
     'integer' => 'Enter a whole number.',
     'lowercase' => 'Use small letters.',
-    'lt' => ['numeric' => 'Enter less than :value.'],
-    'lte' => ['numeric' => 'Enter :value or less.'],
-    'max' => ['string' => 'Use at most :max characters.', 'array' => 'Choose at most :max.', 'numeric' => 'Enter :max or less.'],
-    'min' => ['string' => 'Use at least :min characters.', 'array' => 'Choose at least :min.', 'numeric' => 'Enter :min or more.'],
+    'lt' => [
+        'numeric' => 'Enter less than :value.',
+    ],
+    'lte' => [
+        'numeric' => 'Enter :value or less.',
+    ],
+    'max' => [
+        'string' => 'Use at most :max characters.',
+        'array' => 'Choose at most :max.',
+        'numeric' => 'Enter :max or less.',
+    ],
+    'min' => [
+        'string' => 'Use at least :min characters.',
+        'array' => 'Choose at least :min.',
+        'numeric' => 'Enter :min or more.',
+    ],
     'multiple_of' => 'A chain has an even number of pitches, its quick link counted. Count again.',
     'numeric' => 'Enter a number.',
-    'password' => ['min' => 'Use at least :min characters.'],
+    'password' => [
+        'min' => 'Use at least :min characters.',
+    ],
     'present' => 'This is missing.',
     'regex' => 'Use letters and digits only.',
     'required' => 'This is missing.',

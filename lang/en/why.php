@@ -27,7 +27,8 @@ return [
     'line' => [
         'interval' => 'Interval of the bike',
         'ride' => ':at: :km :condition × :factor',
-        'came_with' => ':km on this wax when it came, taken as dry', 'partly' => 'waxed only partly: half a coat, :km (house rule)',
+        'came_with' => ':km on this wax when it came, taken as dry',
+        'partly' => 'waxed only partly: half a coat, :km (house rule)',
         'estimated' => ':at: :km :condition × :factor, estimated',
         'topup' => 'Drip top-up',
         'hours' => 'Hours ridden, of :limit',

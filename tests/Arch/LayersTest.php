@@ -41,12 +41,8 @@ arch('the core asks neither clock nor dice nor disk nor the world')
 
 it('never asks for "now" by the back door, nor for globals, in the core', function (): void {
     foreach (
-        new RecursiveIteratorIterator(
-            new RecursiveDirectoryIterator(
-                dirname(__DIR__, 2).'/core/src',
-                FilesystemIterator::SKIP_DOTS,
-            ),
-        ) as $file
+        new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2) . '/core/src', FilesystemIterator::SKIP_DOTS))
+        as $file
     ) {
         $code = php_strip_whitespace((string) $file);
         expect($code)->not->toMatch(
@@ -64,14 +60,9 @@ arch('every value and model of the core is final or an enum or a contract')
 
 it('lists every model of the core, each in its topic', function (): void {
     $found = [];
-    foreach (glob(dirname(__DIR__, 2).'/core/src/*/*.php') ?: [] as $path) {
-        $class = 'Dripel\Core\\'.basename(dirname($path)).'\\'.basename($path, '.php');
-        if (
-            array_intersect((array) class_implements($class), [
-                Model::class,
-                FileModel::class,
-            ])
-        ) {
+    foreach (glob(dirname(__DIR__, 2) . '/core/src/*/*.php') ?: [] as $path) {
+        $class = 'Dripel\Core\\' . basename(dirname($path)) . '\\' . basename($path, '.php');
+        if (array_intersect((array) class_implements($class), [Model::class, FileModel::class])) {
             $found[] = $class;
         }
     }
@@ -88,11 +79,9 @@ arch('actions know no request and no page')
 it('keeps queries out of controllers', function (): void {
     foreach (
         new RecursiveIteratorIterator(
-            new RecursiveDirectoryIterator(
-                dirname(__DIR__, 2).'/app/Http/Controllers',
-                FilesystemIterator::SKIP_DOTS,
-            ),
-        ) as $file
+            new RecursiveDirectoryIterator(dirname(__DIR__, 2) . '/app/Http/Controllers', FilesystemIterator::SKIP_DOTS),
+        )
+        as $file
     ) {
         expect((string) file_get_contents((string) $file))->not->toMatch(
             '/\bDB::|::query\(|->(where\w*|get|first\w*|pluck|findOrFail|orderBy\w*)\(/',
@@ -111,29 +100,38 @@ arch('nothing but the one clock tells the time')
     ->ignoring('App\Support\AppClock');
 
 it('writes through one door, which keeps the once-only id of a button until it is answered', function (): void {
-    $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/resources/js', FilesystemIterator::SKIP_DOTS));
+    $files = new RecursiveIteratorIterator(
+        new RecursiveDirectoryIterator(dirname(__DIR__, 2) . '/resources/js', FilesystemIterator::SKIP_DOTS),
+    );
     foreach ($files as $file) {
-        if (! str_contains((string) $file, '/composables/')) {
+        if (!str_contains((string) $file, '/composables/')) {
             // An id made in the moment of sending is another one when the button is pressed again.
-            expect((string) file_get_contents((string) $file))->not->toMatch('/router\.(?:post|put|patch|delete)\([^;]*action_id/s', (string) $file)->not->toMatch('/router\.(?:post|put|patch|delete)\([^;]*newActionId/s', (string) $file);
+            expect((string) file_get_contents((string) $file))
+                ->not->toMatch('/router\.(?:post|put|patch|delete)\([^;]*action_id/s', (string) $file)
+                ->not->toMatch('/router\.(?:post|put|patch|delete)\([^;]*newActionId/s', (string) $file);
         }
     }
 });
 
-arch('what lies below the pages knows none of them')->expect('App\Http')->not->toBeUsedIn(['App\Command', 'App\Text', 'App\Archive', 'App\Cost', 'App\Ahead']);
+arch('what lies below the pages knows none of them')
+    ->expect('App\Http')
+    ->not->toBeUsedIn(['App\Command', 'App\Text', 'App\Archive', 'App\Cost', 'App\Ahead']);
 
 it('lets no controller keep anything from one request to the next', function (): void {
     // A process that lives long keeps its controllers: what they need they are given with each request.
-    foreach (glob(dirname(__DIR__, 2).'/app/Http/Controllers/*/*.php') ?: [] as $path) {
-        $class = new ReflectionClass('App\\Http\\Controllers\\'.basename(dirname($path)).'\\'.basename($path, '.php'));
+    foreach (glob(dirname(__DIR__, 2) . '/app/Http/Controllers/*/*.php') ?: [] as $path) {
+        $class = new ReflectionClass('App\\Http\\Controllers\\' . basename(dirname($path)) . '\\' . basename($path, '.php'));
         expect($class->getConstructor())->toBeNull($class->getName())->and($class->getProperties())->toBe([], $class->getName());
     }
 });
 
 it('asks the server through one door besides the pages', function (): void {
-    $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/resources/js', FilesystemIterator::SKIP_DOTS));
+    $files = new RecursiveIteratorIterator(
+        new RecursiveDirectoryIterator(dirname(__DIR__, 2) . '/resources/js', FilesystemIterator::SKIP_DOTS),
+    );
     foreach ($files as $file) {
-        $file->getFilename() === 'http.ts' || expect(preg_match('/\\bfetch\\(|XSRF/', (string) file_get_contents((string) $file)))->toBe(0, (string) $file);
+        $file->getFilename() === 'http.ts' ||
+            expect(preg_match('/\\bfetch\\(|XSRF/', (string) file_get_contents((string) $file)))->toBe(0, (string) $file);
     }
 });
 
@@ -141,10 +139,43 @@ it('sends pages nothing whose shape is not said, and pages say no shape of their
     $root = dirname(__DIR__, 2);
     foreach (glob("{$root}/app/Http/Props/*.php") ?: [] as $file) {
         // What a form said goes back as it came.
-        expect(preg_replace('/@return array<string, mixed> what the form said/', '', (string) file_get_contents($file)))->not->toMatch('/@return (list<)?array<string, mixed>/', $file);
+        expect(preg_replace('/@return array<string, mixed> what the form said/', '', (string) file_get_contents($file)))->not->toMatch(
+            '/@return (list<)?array<string, mixed>/',
+            $file,
+        );
     }
     foreach (glob("{$root}/resources/js/Pages/*/*.vue") ?: [] as $file) {
         preg_match('/defineProps<(.*?)>\(\)/s', (string) file_get_contents($file), $props);
-        expect($props[1] ?? 'nothing')->toMatch('/^(nothing|[A-Z]\w+Page( & .*)?|\{ job: JobView \}|\{( \w+: (string|boolean|number)(\[\])?;?)+ \})$/', $file);
+        expect($props[1] ?? 'nothing')->toMatch(
+            '/^(nothing|[A-Z]\w+Page( & .*)?|\{ job: JobView \}|\{( \w+: (string|boolean|number)(\[\])?;?)+ \})$/',
+            $file,
+        );
     }
 });
+
+it(
+    'has no line longer than 140 characters but for a text or a shape that cannot be broken, and one key a line among the texts',
+    function (): void {
+        $root = dirname(__DIR__, 2);
+        foreach (
+            explode("\n", trim((string) shell_exec("cd {$root} && git ls-files app core tests database routes bench tools lang")))
+            as $file
+        ) {
+            foreach (str_ends_with($file, '.php') ? (file("{$root}/{$file}", FILE_IGNORE_NEW_LINES) ?: []) : [] as $n => $line) {
+                $breakable = mb_strlen(
+                    (string) preg_replace(
+                        '/"(?:\\\\.|[^"\\\\]){60,}"|\'.{60,}\'|array\{.*|`.*|@phpstan.*|exec\(.*|^\s*(public|const) .*/u',
+                        '',
+                        $line,
+                    ),
+                );
+                expect($breakable)->toBeLessThanOrEqual(140, "{$file}:" . ($n + 1));
+                str_starts_with($file, 'lang/') &&
+                    expect(substr_count((string) preg_replace("/'(\\\\'|[^'])*'/", '', $line), '=>'))->toBeLessThan(
+                        2,
+                        "{$file}:" . ($n + 1),
+                    );
+            }
+        }
+    },
+);

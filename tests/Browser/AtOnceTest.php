@@ -11,9 +11,7 @@ it('creates nothing twice and loses nothing when many save at the same moment', 
         $visitor = new Visitor($server->url);
         $database = new PDO("sqlite:{$server->database()}");
         $bike = (int) $database->query('select min(id) from bikes')->fetchColumn();
-        $count = fn(): int => (int) $database
-            ->query('select count(*) from rides where voided_by is null')
-            ->fetchColumn();
+        $count = fn(): int => (int) $database->query('select count(*) from rides where voided_by is null')->fetchColumn();
         $ride = fn(string $id, float $km): array => [
             '/rides',
             [
@@ -27,31 +25,17 @@ it('creates nothing twice and loses nothing when many save at the same moment', 
         ];
         $before = $count();
         $same = '11111111-1111-4111-8111-111111111111';
-        $others = array_map(
-            fn(int $i) => sprintf('22222222-2222-4222-8222-%012d', $i),
-            range(1, 8),
-        );
+        $others = array_map(fn(int $i) => sprintf('22222222-2222-4222-8222-%012d', $i), range(1, 8));
 
-        $answers = $visitor->postAtOnce([
-            ...array_fill(0, 8, $ride($same, 5)),
-            ...array_map(fn(string $id) => $ride($id, 7), $others),
-        ]);
+        $answers = $visitor->postAtOnce([...array_fill(0, 8, $ride($same, 5)), ...array_map(fn(string $id) => $ride($id, 7), $others)]);
 
         expect(array_unique($answers))
             ->toBe([302])
             ->and($count() - $before)
             ->toBe(9)
-            ->and(
-                (int) $database
-                    ->query("select count(*) from actions where id = '{$same}'")
-                    ->fetchColumn(),
-            )
+            ->and((int) $database->query("select count(*) from actions where id = '{$same}'")->fetchColumn())
             ->toBe(1)
-            ->and(
-                (int) $database
-                    ->query('select count(distinct revision) - count(*) from actions')
-                    ->fetchColumn(),
-            )
+            ->and((int) $database->query('select count(distinct revision) - count(*) from actions')->fetchColumn())
             ->toBe(0);
     } finally {
         $server->stop();
@@ -65,21 +49,42 @@ it('counts a step once, however many devices tap it at the same moment', functio
         $database = new PDO("sqlite:{$server->database()}");
         // The demo has one job under way: its chain dries.
         $job = (string) $database->query('select id from guided_jobs where ended_at is null')->fetchColumn();
-        $taps = fn(): array => $database->query("select position, kind from guided_taps where job_id = '{$job}' order by number desc limit 2")->fetchAll(PDO::FETCH_NUM);
+        $taps = fn(): array => $database
+            ->query("select position, kind from guided_taps where job_id = '{$job}' order by number desc limit 2")
+            ->fetchAll(PDO::FETCH_NUM);
         [[$position]] = $taps();
         $tap = fn(int $device, int $at, array $ticks = []): array => [
             "/jobs/{$job}/taps",
-            ['taps' => [['id' => sprintf('33333333-3333-4333-8333-%012d', $device), 'kind' => 'done', 'position' => $at, 'at' => 1795605600, 'ticks' => $ticks]]],
+            [
+                'taps' => [
+                    [
+                        'id' => sprintf('33333333-3333-4333-8333-%012d', $device),
+                        'kind' => 'done',
+                        'position' => $at,
+                        'at' => 1795605600,
+                        'ticks' => $ticks,
+                    ],
+                ],
+            ],
         ];
         $answers = $visitor->postAtOnce(array_map(fn(int $device) => $tap($device, $position + 1), range(1, 8)));
-        expect(array_unique($answers))->toBe([200])
-            ->and($taps())->toBe([[$position + 1, 'done'], [$position, 'done']]);
+        expect(array_unique($answers))
+            ->toBe([200])
+            ->and($taps())
+            ->toBe([[$position + 1, 'done'], [$position, 'done']]);
         // The last step twice over: the job ends once.
         $all = ['jars_away', 'dry', 'no_smell'];
         $answers = $visitor->postAtOnce(array_map(fn(int $device) => $tap($device, $position + 2, $all), range(11, 18)));
-        expect(array_unique($answers))->toBe([200])
-            ->and((int) $database->query("select count(*) from guided_taps where job_id = '{$job}' and position = ".($position + 2))->fetchColumn())->toBe(1)
-            ->and((int) $database->query("select count(*) from guided_jobs where id = '{$job}' and ended_at is not null")->fetchColumn())->toBe(1);
+        expect(array_unique($answers))
+            ->toBe([200])
+            ->and(
+                (int) $database
+                    ->query("select count(*) from guided_taps where job_id = '{$job}' and position = " . ($position + 2))
+                    ->fetchColumn(),
+            )
+            ->toBe(1)
+            ->and((int) $database->query("select count(*) from guided_jobs where id = '{$job}' and ended_at is not null")->fetchColumn())
+            ->toBe(1);
     } finally {
         $server->stop();
     }

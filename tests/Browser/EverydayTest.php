@@ -12,7 +12,7 @@ it(
         $server = Server::start('2026-11-25T12:20:00+00:00', demo: false);
         $chromium = Chromium::start();
         $driver = $chromium->driver;
-        $gpx = sys_get_temp_dir().'/tuesday-'.bin2hex(random_bytes(4)).'.gpx';
+        $gpx = sys_get_temp_dir() . '/tuesday-' . bin2hex(random_bytes(4)) . '.gpx';
         $date = fn(ShedPage $page, string $field, string $value) => $driver->executeScript(
             "const i = document.querySelector('input[name=\"{$field}\"]'); i.value = arguments[0]; i.dispatchEvent(new Event('input', { bubbles: true }))",
             [$value],
@@ -77,30 +77,19 @@ it(
                     range(0, 30),
                 ),
             );
-            file_put_contents(
-                $gpx,
-                "<gpx version=\"1.1\"><trk><trkseg>{$points}</trkseg></trk></gpx>",
-            );
+            file_put_contents($gpx, "<gpx version=\"1.1\"><trk><trkseg>{$points}</trkseg></trk></gpx>");
             $page->click('nav-road')->part('track-file')->sendKeys($gpx);
             expect($page->text('track-km'))->toContain('15.0 km');
-            $page
-                ->awaitText('outcome', 'leaves 125 km')
-                ->click('keep-track')
-                ->awaitText('done', 'Logged 15.0 km');
+            $page->awaitText('outcome', 'leaves 125 km')->click('keep-track')->awaitText('done', 'Logged 15.0 km');
             $page->click('nav-shed');
-            expect($page->left('Heron'))
-                ->toBe(125)
-                ->and($page->text('rail-Heron'))
-                ->not->toContain('no chain');
+            expect($page->left('Heron'))->toBe(125)->and($page->text('rail-Heron'))->not->toContain('no chain');
 
             // The tag says C since Monday: every figure is shown before it is done.
             $page->click('more-Heron')->click('correct-Heron')->part('correct-form');
             $page->click((string) $labelled('really-', 'C'));
             $date($page, 'date', '2026-11-23');
             $date($page, 'time', '00:00');
-            $page
-                ->awaitText('changes', 'Now on Heron its hook')
-                ->awaitText('changes', 'Wax left 400 km 305 km');
+            $page->awaitText('changes', 'Now on Heron its hook')->awaitText('changes', 'Wax left 400 km 305 km');
             expect($page->left('Heron'))->toBe(125);
             $page->submit('correct-form')->awaitText('done', 'Put right: C was on Heron');
             expect([$page->fitted('Heron'), $page->left('Heron')])
@@ -113,10 +102,7 @@ it(
             $page->click('nav-road')->click('split-ride')->fill('distance', '5');
             $page->click((string) $labelled('split-to-', 'B'));
             $date($page, 'time', '17:10');
-            $page
-                ->awaitText('changes', 'Heron B')
-                ->submit('split-form')
-                ->awaitText('done', 'Split the ride after 5 km');
+            $page->awaitText('changes', 'Heron B')->submit('split-form')->awaitText('done', 'Split the ride after 5 km');
             $page->click('nav-shed');
             expect($page->fitted('Heron'))
                 ->toBe('B')
@@ -132,10 +118,7 @@ it(
             // All of it is told in the history, and the command line takes the last of it back.
             $page
                 ->click('nav-history')
-                ->awaitText(
-                    'action',
-                    'Split a ride of 15.0 km on Heron after 5 km: put B on at Tue 24 Nov, 17:10',
-                )
+                ->awaitText('action', 'Split a ride of 15.0 km on Heron after 5 km: put B on at Tue 24 Nov, 17:10')
                 ->awaitText('action', 'Put right that C was on Heron');
             $page
                 ->press('/')

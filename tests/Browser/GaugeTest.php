@@ -11,11 +11,19 @@ it('measures a chain as it comes off, says when again, and retires it the next t
     // Half an hour goes by in a second.
     $server = Server::start('2026-11-25T08:20:00+00:00', demo: false, speed: 1800.0);
     $chromium = Chromium::start();
-    $csv = sys_get_temp_dir().'/parts-'.bin2hex(random_bytes(4)).'.csv';
+    $csv = sys_get_temp_dir() . '/parts-' . bin2hex(random_bytes(4)) . '.csv';
     try {
         $page = ShedPage::open($chromium->driver, $server->url);
-        $page->fill('name', 'Mave')->fill('email', 'mave@test.example')->fill('password', 'long-enough-1')->fill('workshop', 'Barn')->click('submit');
-        file_put_contents($csv, "bike;part;letter;distance;since_wax;on_bike\nHeron;chain;A;3600;60;yes\nHeron;chain;B;900;0;\nHeron;cassette;;3600;;\n");
+        $page
+            ->fill('name', 'Mave')
+            ->fill('email', 'mave@test.example')
+            ->fill('password', 'long-enough-1')
+            ->fill('workshop', 'Barn')
+            ->click('submit');
+        file_put_contents(
+            $csv,
+            "bike;part;letter;distance;since_wax;on_bike\nHeron;chain;A;3600;60;yes\nHeron;chain;B;900;0;\nHeron;cassette;;3600;;\n",
+        );
         $page->click('first-used')->click('to-table')->part('table-file')->sendKeys($csv);
         $page->click('keep-table')->awaitText('done', 'Brought in Heron A and B');
         $later = function () use ($chromium, $server): ShedPage {
@@ -29,32 +37,61 @@ it('measures a chain as it comes off, says when again, and retires it the next t
         // Off it comes, and is measured in the same step: the gauge rests at 0.75 and goes in part of the way at 0.5.
         $page->click('swap-Heron')->click('choose-B')->part('measure-off')->findElement(By::cssSelector('label'))->click();
         $page->click('kind-drop_in')->click('seat-0.75-enters')->click('seat-0.5-rests')->awaitText('wrong-seats', 'cannot be');
-        $page->click('seat-0.75-rests')->click('seat-0.5-part')->awaitText('meaning', 'That reads between 0.4 % and 0.5 %')->awaitText('meaning', 'Measure again by');
+        $page
+            ->click('seat-0.75-rests')
+            ->click('seat-0.5-part')
+            ->awaitText('meaning', 'That reads between 0.4 % and 0.5 %')
+            ->awaitText('meaning', 'Measure again by');
         expect($page->part('meaning')->getAttribute('data-verdict'))->toBe('keep');
         $page->submit('swap-form')->awaitText('done', 'Swapped Heron to B');
         $rule = $page->part('hanging-Heron A')->findElement(By::cssSelector('[data-test="wear"]'));
-        expect([$rule->getAttribute('data-lower'), $rule->getAttribute('data-upper')])->toBe(['0.4', '0.5'])
-            ->and($rule->findElements(By::cssSelector('[data-test="wear-band"]')))->toHaveCount(1)
-            ->and($page->text('hanging-Heron A'))->toContain('0.40 to 0.5 %');
+        expect([$rule->getAttribute('data-lower'), $rule->getAttribute('data-upper')])
+            ->toBe(['0.4', '0.5'])
+            ->and($rule->findElements(By::cssSelector('[data-test="wear-band"]')))
+            ->toHaveCount(1)
+            ->and($page->text('hanging-Heron A'))
+            ->toContain('0.40 to 0.5 %');
 
         // It goes on again, as it is, and is measured the next time it comes off: the tooth enters.
         $later()->click('swap-Heron')->click('choose-A')->submit('swap-form')->awaitText('done', 'Swapped Heron to A');
         $ride('110');
         $page->awaitText('next-measure', 'Measure Heron A');
-        $page->click('swap-Heron')->click('choose-B')->awaitText('measure-due', 'Heron A')->click('seat-0.5-enters')->awaitText('meaning', 'Retire it');
+        $page
+            ->click('swap-Heron')
+            ->click('choose-B')
+            ->awaitText('measure-due', 'Heron A')
+            ->click('seat-0.5-enters')
+            ->awaitText('meaning', 'Retire it');
         $page->click('another-spot')->click('seat-0.5-rests')->awaitText('agree', 'differently from spot to spot');
         // A spot that was opened and not read does not count, and what is wrong with another one is said there.
-        $page->click('another-spot')->click('another-spot')->click('seat-0.5-rests')->click('seat-0.75-enters')->awaitText('wrong-seats', 'cannot be')->click('spot-1')->awaitText('measure-fields', 'Spot 4: That cannot be');
+        $page
+            ->click('another-spot')
+            ->click('another-spot')
+            ->click('seat-0.5-rests')
+            ->click('seat-0.75-enters')
+            ->awaitText('wrong-seats', 'cannot be')
+            ->click('spot-1')
+            ->awaitText('measure-fields', 'Spot 4: That cannot be');
         $page->click('spot-4')->click('seat-0.75-rests')->click('seat-0.5-enters');
         $page->click('spot-2')->click('seat-0.5-enters')->awaitText('agree', 'The spots agree')->submit('swap-form');
         $page->awaitText('life-story', '3,850 km')->awaitText('chains-left', 'only B is left for Heron');
         $page->submit('retire-form')->awaitText('done', 'Retired Heron A');
-        expect($page->fitted('Heron'))->toBe('B')->and($page->has('hanging-Heron A'))->toBeFalse()
-            ->and($page->text('next-buy'))->toContain('Buy a chain for Heron')->and($page->has('next-worn'))->toBeFalse();
+        expect($page->fitted('Heron'))
+            ->toBe('B')
+            ->and($page->has('hanging-Heron A'))
+            ->toBeFalse()
+            ->and($page->text('next-buy'))
+            ->toContain('Buy a chain for Heron')
+            ->and($page->has('next-worn'))
+            ->toBeFalse();
         // The cassette remembers, and the Gauge says what is left.
         $gauge = ShedPage::open($chromium->driver, $server->url, '/gauge');
-        expect($gauge->text('part-Cassette'))->toContain('3,850 km')->and($gauge->text('supply'))->toContain('Buy one.')
-            ->and($gauge->count('wear-Heron A'))->toBe(0);
+        expect($gauge->text('part-Cassette'))
+            ->toContain('3,850 km')
+            ->and($gauge->text('supply'))
+            ->toContain('Buy one.')
+            ->and($gauge->count('wear-Heron A'))
+            ->toBe(0);
     } finally {
         $chromium->stop();
         $server->stop();

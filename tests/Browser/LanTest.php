@@ -6,105 +6,89 @@ use Symfony\Component\Process\Process;
 use Tests\Browser\Support\Ports;
 use Tests\Browser\Support\Server;
 
-it(
-    'hands the app on over https for the phone, says where, and tells the app who calls',
-    function (): void {
-        $server = Server::start('2026-11-25T12:20:00+01:00', demo: false);
-        $folder = sys_get_temp_dir().'/dripel-lan-'.bin2hex(random_bytes(5));
-        mkdir($folder);
-        (new Process([
-            'openssl',
-            'req',
-            '-x509',
-            '-newkey',
-            'ec',
-            '-pkeyopt',
-            'ec_paramgen_curve:prime256v1',
-            '-nodes',
-            '-days',
-            '2',
-            '-subj',
-            '/CN=Dripel',
-            '-keyout',
-            "{$folder}/key.pem",
-            '-out',
+it('hands the app on over https for the phone, says where, and tells the app who calls', function (): void {
+    $server = Server::start('2026-11-25T12:20:00+01:00', demo: false);
+    $folder = sys_get_temp_dir() . '/dripel-lan-' . bin2hex(random_bytes(5));
+    mkdir($folder);
+    (new Process([
+        'openssl',
+        'req',
+        '-x509',
+        '-newkey',
+        'ec',
+        '-pkeyopt',
+        'ec_paramgen_curve:prime256v1',
+        '-nodes',
+        '-days',
+        '2',
+        '-subj',
+        '/CN=Dripel',
+        '-keyout',
+        "{$folder}/key.pem",
+        '-out',
+        "{$folder}/cert.pem",
+    ]))->mustRun();
+    $port = Ports::free();
+    $lan = new Process(
+        [
+            'node',
+            'bin/lan.mjs',
+            'serve',
+            (string) $port,
+            (string) parse_url($server->url, PHP_URL_PORT),
             "{$folder}/cert.pem",
-        ]))->mustRun();
-        $port = Ports::free();
-        $lan = new Process(
-            [
-                'node',
-                'bin/lan.mjs',
-                'serve',
-                (string) $port,
-                (string) parse_url($server->url, PHP_URL_PORT),
-                "{$folder}/cert.pem",
-                "{$folder}/key.pem",
-            ],
-            dirname(__DIR__, 2),
-        );
-        $lan->start();
-        try {
-            $lan->waitUntil(
-                fn(string $type, string $text) => str_contains($lan->getOutput(), 'certificate'),
-            );
-            expect($lan->getOutput())
-                ->toContain('In the garage: https://')
-                ->toContain((string) $port)
-                ->toContain('▄');
-            $get = function (string $path, array $headers = []) use ($port): array {
-                $curl = curl_init("https://127.0.0.1:{$port}{$path}");
-                curl_setopt_array($curl, [
-                    CURLOPT_RETURNTRANSFER => true,
-                    CURLOPT_SSL_VERIFYPEER => false,
-                    CURLOPT_SSL_VERIFYHOST => 0,
-                    CURLOPT_HEADER => true,
-                    CURLOPT_HTTPHEADER => $headers,
-                ]);
-                $answer = (string) curl_exec($curl);
-
-                return [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $answer];
-            };
-            // Redirects stay on https and this port; a caller cannot claim to be another host.
-            [$status, $answer] = $get('/', [
-                'X-Forwarded-Host: evil.example',
-                'X-Forwarded-Proto: http',
+            "{$folder}/key.pem",
+        ],
+        dirname(__DIR__, 2),
+    );
+    $lan->start();
+    try {
+        $lan->waitUntil(fn(string $type, string $text) => str_contains($lan->getOutput(), 'certificate'));
+        expect($lan->getOutput())->toContain('In the garage: https://')->toContain((string) $port)->toContain('▄');
+        $get = function (string $path, array $headers = []) use ($port): array {
+            $curl = curl_init("https://127.0.0.1:{$port}{$path}");
+            curl_setopt_array($curl, [
+                CURLOPT_RETURNTRANSFER => true,
+                CURLOPT_SSL_VERIFYPEER => false,
+                CURLOPT_SSL_VERIFYHOST => 0,
+                CURLOPT_HEADER => true,
+                CURLOPT_HTTPHEADER => $headers,
             ]);
+            $answer = (string) curl_exec($curl);
+
+            return [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $answer];
+        };
+        // Redirects stay on https and this port; a caller cannot claim to be another host.
+        [$status, $answer] = $get('/', ['X-Forwarded-Host: evil.example', 'X-Forwarded-Proto: http']);
+        expect($status)
+            ->toBe(302)
+            ->and($answer)
+            ->toContain("https://127.0.0.1:{$port}/sign-in")
+            ->not->toContain('evil.example');
+        expect(strtolower($get('/register')[1]))->toContain('; secure')->toContain('rel="manifest"');
+        foreach (
+            [
+                '/manifest.webmanifest' => 'application/manifest+json',
+                '/sw.js' => 'text/javascript',
+                '/offline' => 'text/html',
+                '/icons/dripel-192.png' => 'image/png',
+            ]
+            as $path => $type
+        ) {
+            [$status, $answer] = $get($path);
             expect($status)
-                ->toBe(302)
-                ->and($answer)
-                ->toContain("https://127.0.0.1:{$port}/sign-in")
-                ->not->toContain('evil.example');
-            expect(strtolower($get('/register')[1]))
-                ->toContain('; secure')
-                ->toContain('rel="manifest"');
-            foreach (
-                [
-                    '/manifest.webmanifest' => 'application/manifest+json',
-                    '/sw.js' => 'text/javascript',
-                    '/offline' => 'text/html',
-                    '/icons/dripel-192.png' => 'image/png',
-                ] as $path => $type
-            ) {
-                [$status, $answer] = $get($path);
-                expect($status)
-                    ->toBe(200)
-                    ->and(strtolower($answer))
-                    ->toContain("content-type: {$type}");
-            }
-            $manifest = json_decode(
-                (string) file_get_contents('public/manifest.webmanifest'),
-                true,
-                flags: JSON_THROW_ON_ERROR,
-            );
-            foreach ($manifest['icons'] as $icon) {
-                expect(is_file("public{$icon['src']}"))->toBeTrue();
-            }
-            $server->stop();
-            expect($get('/')[0])->toBe(502);
-        } finally {
-            $lan->stop(0);
-            (new Process(['rm', '-rf', $folder]))->run();
+                ->toBe(200)
+                ->and(strtolower($answer))
+                ->toContain("content-type: {$type}");
         }
-    },
-);
+        $manifest = json_decode((string) file_get_contents('public/manifest.webmanifest'), true, flags: JSON_THROW_ON_ERROR);
+        foreach ($manifest['icons'] as $icon) {
+            expect(is_file("public{$icon['src']}"))->toBeTrue();
+        }
+        $server->stop();
+        expect($get('/')[0])->toBe(502);
+    } finally {
+        $lan->stop(0);
+        (new Process(['rm', '-rf', $folder]))->run();
+    }
+});

@@ -35,10 +35,7 @@ it('rides, counts, swaps, dips, and takes the swap back', function (): void {
         ->toEqualWithDelta(78 / 300, 1e-3);
 
     $this->shed->swap('Heron', 'C');
-    expect($this->shed->left('Heron'))
-        ->toBe(300)
-        ->and($this->shed->text('hanging-Heron A'))
-        ->toContain('78 km left');
+    expect($this->shed->left('Heron'))->toBe(300)->and($this->shed->text('hanging-Heron A'))->toContain('78 km left');
 
     $this->shed->dipThePot();
     foreach (['Heron B', 'Heron D', 'Badger B', 'Badger C'] as $chain) {
@@ -119,11 +116,7 @@ it('creates nothing twice by two tabs, double clicks or a reload', function (): 
     $road->click('edit-ride')->fill('distance', '11');
     $driver->switchTo()->newWindow();
     $second = Page::open($driver, $this->server->url, '/road');
-    $second
-        ->click('edit-ride')
-        ->fill('distance', '12')
-        ->submit('ride-form')
-        ->awaitText('ride', '12.0 km');
+    $second->click('edit-ride')->fill('distance', '12')->submit('ride-form')->awaitText('ride', '12.0 km');
     $driver->close();
     $driver->switchTo()->window($first);
     $driver->findElement(By::cssSelector('[data-test="ride-form"] [data-test="submit"]'))->click();
@@ -133,25 +126,18 @@ it('creates nothing twice by two tabs, double clicks or a reload', function (): 
 });
 
 it('takes a GPX file by hand, shows where it goes, and keeps it', function (): void {
-    $file = sys_get_temp_dir().'/evening.gpx';
+    $file = sys_get_temp_dir() . '/evening.gpx';
     $points = implode(
         '',
         array_map(
-            fn(int $i) => sprintf(
-                '<trkpt lat="%.4f" lon="5"><time>2026-11-24T18:%02d:00Z</time></trkpt>',
-                52 + $i * 0.005,
-                $i,
-            ),
+            fn(int $i) => sprintf('<trkpt lat="%.4f" lon="5"><time>2026-11-24T18:%02d:00Z</time></trkpt>', 52 + $i * 0.005, $i),
             range(0, 40),
         ),
     );
     file_put_contents($file, "<gpx version=\"1.1\"><trk><trkseg>{$points}</trkseg></trk></gpx>");
     $road = Page::open($this->chromium->driver, $this->server->url, '/road');
     $road->part('track-file')->sendKeys($file);
-    expect($road->text('track-km'))
-        ->toContain('22.3 km')
-        ->and($road->text('outcome'))
-        ->toContain('Heron A and leaves 117 km');
+    expect($road->text('track-km'))->toContain('22.3 km')->and($road->text('outcome'))->toContain('Heron A and leaves 117 km');
     $road->click('condition-damp')->awaitText('outcome', 'leaves 106 km');
     $road->click('keep-track')->awaitText('done', 'Logged 22.3 km on Heron');
     file_put_contents($file, '<gpx><trk><trkseg><trkpt lat="5');
@@ -159,7 +145,7 @@ it('takes a GPX file by hand, shows where it goes, and keeps it', function (): v
     $road->awaitText('track-error', 'line 1');
 
     // 40 MB is a long ride and is read; more than is promised is refused in words.
-    $points = str_repeat(str_repeat('<trkpt lat="52.1" lon="5.1"><ele>4</ele></trkpt>'."\n", 1000), 820);
+    $points = str_repeat(str_repeat('<trkpt lat="52.1" lon="5.1"><ele>4</ele></trkpt>' . "\n", 1000), 820);
     file_put_contents($file, "<gpx><trk><trkseg>{$points}<trkpt lat=\"52.2\" lon=\"5.1\"/></trkseg></trk></gpx>");
     expect(filesize($file))->toBeGreaterThan(40_000_000);
     $road->part('track-file')->sendKeys($file);

@@ -22,7 +22,10 @@ beforeEach(function (): void {
     };
     $this->page = fn(string $path): Page => Page::open($this->driver, $this->server->url, $path);
     // A bare chain, one ridden dry, one ridden in the mud; the fourth that waits stays out.
-    $this->choose = fn(): Page => ($this->page)('/pot-day')->awaitText('plan-lines', 'all is done')->click('take-Badger B')->choose('program', 'high until');
+    $this->choose = fn(): Page => ($this->page)('/pot-day')
+        ->awaitText('plan-lines', 'all is done')
+        ->click('take-Badger B')
+        ->choose('program', 'high until');
 });
 
 afterEach(function (): void {
@@ -30,64 +33,76 @@ afterEach(function (): void {
     $this->server->stop();
 });
 
-it('plans three chains for ten, is led by a simulated probe through heat, reload and an alarm, and has its record written by itself', function (): void {
-    ($this->serve)(POT_DAY_SPEED);
-    $grams = fn(): float => (float) (preg_match('/([\d.]+)\s*g, /u', ($this->page)('/books')->text('book-Shed pot'), $found) ? $found[1] : 0);
-    $before = $grams();
-    $plan = ($this->choose)()->awaitText('lane-Badger C', 'dry')->fill('by', '1000AM')->awaitText('plan-lines', 'done about 10:00');
-    expect($plan->text('plan-lines'))->toContain('Begin tomorrow')->toContain('never a timer socket')
-        ->and($plan->text('lane-Heron B'))->not->toContain('rinse')->and($plan->has('lane-Badger B'))->toBeFalse();
-    $plan->click('later')->part('job-planned');
-    ($this->page)('/')->awaitText('next-job', 'Begin the pot day');
-    $this->driver->executeScript("[...document.querySelectorAll('[data-test=next-job]')].find((line) => line.innerText.includes('pot day')).querySelector('button').click()");
-    $job = new JobPage($this->driver, $this->server->url);
-    $job->click('begin')->at('prepare')->press(' ');
-    $address = (string) parse_url($this->driver->getCurrentURL(), PHP_URL_PATH);
-    $job->part('tick-all');
-    $job->lead('rinse');
-    expect($job->text('step-rinse'))->toContain('Badger C')->not->toContain('Heron');
-    $probe = $this->server->beside('dripel:probe', '--every=0.15');
-    try {
-        $job->lead('heat')->awaitText('bath-now', '°C');
-        // A reload in the middle: it is where it was, and the probe’s curve with it.
-        $this->driver->navigate()->refresh();
-        $job->at('heat')->awaitText('bath-now', '°C');
-        $this->driver->wait(60, 300)->until(fn() => (float) $job->text('bath-now') >= 79.0);
-        $job->lead('check');
-        // The check before a dip cannot be skipped.
-        expect($job->has('job-skip'))->toBeFalse();
-        $job->lead('under');
-    } finally {
-        $probe->stop(1);
-    }
-    // Somebody turned it up: the alarm says what to do; turned down again, it is over.
-    $wild = $this->server->beside('dripel:probe', '--every=0.15', '--extra-watts=160');
-    try {
-        $job->awaitText('over', 'Switch off at the plug');
-    } finally {
-        $wild->stop(1);
-    }
-    $probe = $this->server->beside('dripel:probe', '--every=0.15');
-    try {
-        $this->driver->wait(30, 200)->until(fn() => ! $job->has('over'));
-        $job->lead('nothing')->part('job-over');
-    } finally {
-        $probe->stop(1);
-    }
-    expect($job->text('recorded'))->toContain('the chains are waxed')->and($job->text('dip-Badger C'))->toContain('Badger C');
-    // Three coated chains, eighteen grams less (six each where nobody weighed: house rule), Next empty of them.
-    expect($grams())->toEqualWithDelta($before - 18.0, 0.6);
-    $shed = ($this->page)('/');
-    foreach (['Heron B', 'Heron D', 'Badger C'] as $chain) {
-        expect($shed->text("hanging-{$chain}"))->toContain('waxed')->and($shed->text('pot'))->not->toContain($chain);
-    }
-    expect($shed->has('next-job') && str_contains($shed->text('next-job'), 'pot day'))->toBeFalse();
-    // What was not weighed in the run is put right afterwards, on one screen.
-    $over = JobPage::open($this->driver, $this->server->url, $address);
-    $over->part('job-over');
-    $over->fill('pickup-Heron D', '9')->click('correct')->awaitText('done', 'Corrected');
-    expect($grams())->toEqualWithDelta($before - 6.0 - 6.0 - 9.0, 0.6);
-});
+it(
+    'plans three chains for ten, is led by a simulated probe through heat, reload and an alarm, and has its record written by itself',
+    function (): void {
+        ($this->serve)(POT_DAY_SPEED);
+        $grams = fn(): float => (float) (preg_match('/([\d.]+)\s*g, /u', ($this->page)('/books')->text('book-Shed pot'), $found)
+            ? $found[1]
+            : 0);
+        $before = $grams();
+        $plan = ($this->choose)()->awaitText('lane-Badger C', 'dry')->fill('by', '1000AM')->awaitText('plan-lines', 'done about 10:00');
+        expect($plan->text('plan-lines'))
+            ->toContain('Begin tomorrow')
+            ->toContain('never a timer socket')
+            ->and($plan->text('lane-Heron B'))
+            ->not->toContain('rinse')
+            ->and($plan->has('lane-Badger B'))
+            ->toBeFalse();
+        $plan->click('later')->part('job-planned');
+        ($this->page)('/')->awaitText('next-job', 'Begin the pot day');
+        $this->driver->executeScript(
+            "[...document.querySelectorAll('[data-test=next-job]')].find((line) => line.innerText.includes('pot day')).querySelector('button').click()",
+        );
+        $job = new JobPage($this->driver, $this->server->url);
+        $job->click('begin')->at('prepare')->press(' ');
+        $address = (string) parse_url($this->driver->getCurrentURL(), PHP_URL_PATH);
+        $job->part('tick-all');
+        $job->lead('rinse');
+        expect($job->text('step-rinse'))->toContain('Badger C')->not->toContain('Heron');
+        $probe = $this->server->beside('dripel:probe', '--every=0.15');
+        try {
+            $job->lead('heat')->awaitText('bath-now', '°C');
+            // A reload in the middle: it is where it was, and the probe’s curve with it.
+            $this->driver->navigate()->refresh();
+            $job->at('heat')->awaitText('bath-now', '°C');
+            $this->driver->wait(60, 300)->until(fn() => (float) $job->text('bath-now') >= 79.0);
+            $job->lead('check');
+            // The check before a dip cannot be skipped.
+            expect($job->has('job-skip'))->toBeFalse();
+            $job->lead('under');
+        } finally {
+            $probe->stop(1);
+        }
+        // Somebody turned it up: the alarm says what to do; turned down again, it is over.
+        $wild = $this->server->beside('dripel:probe', '--every=0.15', '--extra-watts=160');
+        try {
+            $job->awaitText('over', 'Switch off at the plug');
+        } finally {
+            $wild->stop(1);
+        }
+        $probe = $this->server->beside('dripel:probe', '--every=0.15');
+        try {
+            $this->driver->wait(30, 200)->until(fn() => !$job->has('over'));
+            $job->lead('nothing')->part('job-over');
+        } finally {
+            $probe->stop(1);
+        }
+        expect($job->text('recorded'))->toContain('the chains are waxed')->and($job->text('dip-Badger C'))->toContain('Badger C');
+        // Three coated chains, eighteen grams less (six each where nobody weighed: house rule), Next empty of them.
+        expect($grams())->toEqualWithDelta($before - 18.0, 0.6);
+        $shed = ($this->page)('/');
+        foreach (['Heron B', 'Heron D', 'Badger C'] as $chain) {
+            expect($shed->text("hanging-{$chain}"))->toContain('waxed')->and($shed->text('pot'))->not->toContain($chain);
+        }
+        expect($shed->has('next-job') && str_contains($shed->text('next-job'), 'pot day'))->toBeFalse();
+        // What was not weighed in the run is put right afterwards, on one screen.
+        $over = JobPage::open($this->driver, $this->server->url, $address);
+        $over->part('job-over');
+        $over->fill('pickup-Heron D', '9')->click('correct')->awaitText('done', 'Corrected');
+        expect($grams())->toEqualWithDelta($before - 6.0 - 6.0 - 9.0, 0.6);
+    },
+);
 
 it('goes on at the right step after a power cut, and on another device', function (): void {
     ($this->serve)(1.0);
@@ -98,9 +113,11 @@ it('goes on at the right step after a power cut, and on another device', functio
     $this->server->powerCut();
     $job->part('away');
     $this->server->powerBack();
-    $this->driver->wait(20, 200)->until(fn() => ! $job->has('away'));
+    $this->driver->wait(20, 200)->until(fn() => !$job->has('away'));
     $job->at('dry');
-    expect($job->left())->toBeLessThan($left)->toBeGreaterThan($left - 60);
+    expect($job->left())
+        ->toBeLessThan($left)
+        ->toBeGreaterThan($left - 60);
     $phone = Chromium::start();
     try {
         $phone->size(360, 780);

@@ -22,22 +22,39 @@ afterEach(function (): void {
 
 it('keeps every field of a form that is refused', function (): void {
     // Every field of the open dialog, else of the page's form, as it stands; and every free one filled with what no form takes.
-    $values = fn(string $form): array => (array) $this->driver->executeScript(<<<'JS'
+    $values = fn(string $form): array => (array) $this->driver->executeScript(
+        <<<'JS'
         const form = document.querySelector(arguments[0])
-        return [...form.querySelectorAll('input:not([type=hidden]), textarea, select')].map((field) => field.type === 'checkbox' || field.type === 'radio' ? String(field.checked) : field.value)
-        JS, [$form]);
-    $spoil = fn(string $form): int => (int) $this->driver->executeScript(<<<'JS'
+        return [...form.querySelectorAll('input:not([type=hidden]), textarea, select')]
+            .map((field) => ['checkbox', 'radio'].includes(field.type) ? String(field.checked) : field.value)
+        JS
+        ,
+        [$form],
+    );
+    $spoil = fn(string $form): int => (int) $this->driver->executeScript(
+        <<<'JS'
         const form = document.querySelector(arguments[0])
         const setter = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set
-        const fields = [...form.querySelectorAll('input')].filter((field) => ['text', 'number', ''].includes(field.type) && !field.readOnly && !field.closest('.v-select'))
+        const fields = [...form.querySelectorAll('input')]
+            .filter((field) => ['text', 'number', ''].includes(field.type) && !field.readOnly && !field.closest('.v-select'))
         const days = [...form.querySelectorAll('input[type=date]')].filter((field) => !field.readOnly)
         days.forEach((field) => { setter.call(field, '2031-05-05'); field.dispatchEvent(new Event('input', { bubbles: true })) })
-        fields.forEach((field, i) => { setter.call(field, field.inputMode === 'decimal' || field.inputMode === 'numeric' || field.type === 'number' ? String(-7 - i) : `Zz${i}`); field.dispatchEvent(new Event('input', { bubbles: true })) })
+        fields.forEach((field, i) => {
+            setter.call(field, ['decimal', 'numeric'].includes(field.inputMode) || field.type === 'number' ? String(-7 - i) : `Zz${i}`)
+            field.dispatchEvent(new Event('input', { bubbles: true }))
+        })
         return fields.length + days.length
-        JS, [$form]);
+        JS
+        ,
+        [$form],
+    );
     // An answer has come once one more request of a form is over, and what it says is drawn once no button turns any more.
-    $answers = fn(): int => (int) $this->driver->executeScript("return performance.getEntriesByType('resource').filter((one) => one.initiatorType === 'xmlhttprequest').length");
-    $still = fn(): bool => $this->driver->findElements(By::cssSelector('.v-btn--loading, .v-overlay--active.fade-transition-leave-active, .dialog-transition-leave-active')) === [];
+    $answers = fn(): int => (int) $this->driver->executeScript(
+        "return performance.getEntriesByType('resource').filter((one) => one.initiatorType === 'xmlhttprequest').length",
+    );
+    $still = fn(): bool => $this->driver->findElements(
+        By::cssSelector('.v-btn--loading, .v-overlay--active.fade-transition-leave-active, .dialog-transition-leave-active'),
+    ) === [];
     [$dialog, $main] = ['.v-overlay--active form', 'main form'];
     $sent = null;
     $refuse = function (string $form, string $at) use ($values, $spoil, $answers, $still, &$sent): void {
@@ -56,27 +73,65 @@ it('keeps every field of a form that is refused', function (): void {
         $this->driver->executeScript('document.querySelector(arguments[0]).requestSubmit()', [$form]);
         $this->driver->wait(10, 50)->until(fn() => $answers() > $before && $still(), "{$at}: no answer");
         // A day that is not yet is one for a holiday: that alone is taken.
-        expect($open())->toBe($at !== '/ahead add-holiday', "{$at}: ".substr($this->driver->findElement(By::cssSelector('body'))->getText(), 0, 600));
+        expect($open())->toBe(
+            $at !== '/ahead add-holiday',
+            "{$at}: " . substr($this->driver->findElement(By::cssSelector('body'))->getText(), 0, 600),
+        );
         $open() && expect($values($form))->toBe($sent, $at);
     };
-    foreach ([
-        ['/', ['ride-Heron'], $dialog], ['/', ['topup-Heron'], $dialog], ['/', ['measure-Heron'], $dialog], ['/', ['swap-Heron'], $dialog], ['/', ['more-Badger', 'correct-Badger'], $dialog],
-        ['/gauge', ['add-instrument'], $dialog], ['/gauge', ['change-expected'], $dialog], ['/gauge', ['edit-Drawer gauge'], $dialog],
-        ['/bikes/1', ['add-part'], $dialog], ['/bikes/5', ['new-commute'], $dialog], ['/bikes/1', ['brush'], $dialog], ['/bikes/1', [], $main], ['/bikes/new', [], $main],
-        ['/road', ['edit-ride'], $dialog], ['/road', ['split-ride'], $dialog], ['/road', ['catch-up'], $dialog], ['/road', ['choose-ride', 'set-condition'], $dialog], ['/road', ['choose-ride', 'move-chosen'], $dialog],
-        ['/books', ['add-jar'], $dialog], ['/books', ['add-pot'], $dialog], ['/books', ['add-bottle'], $dialog], ['/books', ['add-link'], $dialog], ['/books', ['set-price'], $dialog],
-        ['/books', ['tend-Shed pot'], $dialog], ['/books', ['tend-Clean spirit'], $dialog], ['/books/money', [], $main],
-        ['/ahead', ['add-ride'], $dialog], ['/ahead', ['add-holiday'], $dialog], ['/ahead', [], $main],
-        ['/chains/1', ['details'], $dialog], ['/chains/1', ['retire'], $dialog], ['/chains/1', ['topup'], $dialog], ['/chains/13', ['correct-opening'], $dialog], ['/', ['dip-these', 'weigh'], $dialog], ['/chains/new', [], $main],
-        ['/arrive?bike=1', [], $main], ['/protocols/three_and_two/copy', [], $main], ['/pot-day', [], $main], ['/strip', [], $main], ['/chains/1/drip', ['already'], $dialog],
-        ['/settings', [], $main], ['/settings', ['empty'], 'form:has(input[name="empty-name"])'],
-    ] as [$path, $opens, $form]) {
+    foreach (
+        [
+            ['/', ['ride-Heron'], $dialog],
+            ['/', ['topup-Heron'], $dialog],
+            ['/', ['measure-Heron'], $dialog],
+            ['/', ['swap-Heron'], $dialog],
+            ['/', ['more-Badger', 'correct-Badger'], $dialog],
+            ['/gauge', ['add-instrument'], $dialog],
+            ['/gauge', ['change-expected'], $dialog],
+            ['/gauge', ['edit-Drawer gauge'], $dialog],
+            ['/bikes/1', ['add-part'], $dialog],
+            ['/bikes/5', ['new-commute'], $dialog],
+            ['/bikes/1', ['brush'], $dialog],
+            ['/bikes/1', [], $main],
+            ['/bikes/new', [], $main],
+            ['/road', ['edit-ride'], $dialog],
+            ['/road', ['split-ride'], $dialog],
+            ['/road', ['catch-up'], $dialog],
+            ['/road', ['choose-ride', 'set-condition'], $dialog],
+            ['/road', ['choose-ride', 'move-chosen'], $dialog],
+            ['/books', ['add-jar'], $dialog],
+            ['/books', ['add-pot'], $dialog],
+            ['/books', ['add-bottle'], $dialog],
+            ['/books', ['add-link'], $dialog],
+            ['/books', ['set-price'], $dialog],
+            ['/books', ['tend-Shed pot'], $dialog],
+            ['/books', ['tend-Clean spirit'], $dialog],
+            ['/books/money', [], $main],
+            ['/ahead', ['add-ride'], $dialog],
+            ['/ahead', ['add-holiday'], $dialog],
+            ['/ahead', [], $main],
+            ['/chains/1', ['details'], $dialog],
+            ['/chains/1', ['retire'], $dialog],
+            ['/chains/1', ['topup'], $dialog],
+            ['/chains/13', ['correct-opening'], $dialog],
+            ['/', ['dip-these', 'weigh'], $dialog],
+            ['/chains/new', [], $main],
+            ['/arrive?bike=1', [], $main],
+            ['/protocols/three_and_two/copy', [], $main],
+            ['/pot-day', [], $main],
+            ['/strip', [], $main],
+            ['/chains/1/drip', ['already'], $dialog],
+            ['/settings', [], $main],
+            ['/settings', ['empty'], 'form:has(input[name="empty-name"])'],
+        ]
+        as [$path, $opens, $form]
+    ) {
         $page = Page::open($this->driver, $this->server->url, $path);
         array_map($page->click(...), $opens);
         $refuse($form, implode(' ', [$path, ...$opens]));
     }
     // A track that does not say when it was asks for its day.
-    $track = sys_get_temp_dir().'/refused.gpx';
+    $track = sys_get_temp_dir() . '/refused.gpx';
     file_put_contents($track, '<gpx version="1.1"><trk><trkseg><trkpt lat="50" lon="8"/><trkpt lat="50.1" lon="8"/></trkseg></trk></gpx>');
     $page = Page::open($this->driver, $this->server->url, '/road');
     $page->part('track-file')->sendKeys($track);

@@ -17,9 +17,17 @@ beforeEach(function (): void {
     $this->shed = ShedPage::open($this->driver, $this->server->url)->enterDemo();
     $this->page = fn(string $path): Page => Page::open($this->driver, $this->server->url, $path);
     $this->offline = function (bool $off): void {
-        $tell = fn(string $cmd, array $params) => $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $cmd, 'params' => $params]);
+        $tell = fn(string $cmd, array $params) => $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => $cmd,
+            'params' => $params,
+        ]);
         $tell('Network.enable', ['maxPostDataSize' => 65536]);
-        $tell('Network.emulateNetworkConditions', ['offline' => $off, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $tell('Network.emulateNetworkConditions', [
+            'offline' => $off,
+            'latency' => 0,
+            'downloadThroughput' => -1,
+            'uploadThroughput' => -1,
+        ]);
     };
 });
 
@@ -33,7 +41,12 @@ it('leads a greased chain from its box to bare steel with a clock on the Shed', 
     expect($before->text('jar-Clean spirit'))->toContain('2 of 10 cleanings');
 
     // Choose, size against the old one, on to the strip.
-    $new = ($this->page)('/chains/new')->click('open-size')->awaitText('sized', 'Keep 115 pitches')->click('use-size')->click('submit')->awaitText('plan-lines', 'Bare about');
+    $new = ($this->page)('/chains/new')
+        ->click('open-size')
+        ->awaitText('sized', 'Keep 115 pitches')
+        ->click('use-size')
+        ->click('submit')
+        ->awaitText('plan-lines', 'Bare about');
     expect($new->text('bath-2'))->toContain('Clean spirit')->and($new->text('bath-3'))->toContain('fresh');
     $new->click('start');
     $job = new JobPage($this->driver, $this->server->url);
@@ -47,7 +60,11 @@ it('leads a greased chain from its box to bare steel with a clock on the Shed', 
     sleep(2);
     $this->driver->navigate()->refresh();
     $job->at('shake');
-    expect($job->left())->toBeLessThan($left - 1)->toBeGreaterThan($left - 8)->and($job->text('job-step'))->toBe('Step 3 of 20');
+    expect($job->left())
+        ->toBeLessThan($left - 1)
+        ->toBeGreaterThan($left - 8)
+        ->and($job->text('job-step'))
+        ->toBe('Step 3 of 20');
     expect($this->driver->getTitle())->toMatch('/0:5\d Shake/');
     $job->click('job-longer');
     expect($job->left())->toBeGreaterThan(80);
@@ -60,18 +77,27 @@ it('leads a greased chain from its box to bare steel with a clock on the Shed', 
 
     // Left for the night, it comes back from Next.
     ($this->page)('/')->awaitText('next-job', 'Go on stripping Heron E')->part('solvent-out');
-    $this->driver->executeScript("[...document.querySelectorAll('[data-test=next-job]')].find((line) => line.innerText.includes('Heron E')).querySelector('button').click()");
+    $this->driver->executeScript(
+        "[...document.querySelectorAll('[data-test=next-job]')].find((line) => line.innerText.includes('Heron E')).querySelector('button').click()",
+    );
     $job->at('shake')->until('look');
 
     // Still cloudy: the same bath again, with fresh solvent.
-    $job->click('job-again')->at('open')->awaitText('step-open', 'Again, with fresh solvent')->until('look')->awaitText('seen-Bath 3', 'cloudy');
+    $job->click('job-again')
+        ->at('open')
+        ->awaitText('step-open', 'Again, with fresh solvent')
+        ->until('look')
+        ->awaitText('seen-Bath 3', 'cloudy');
     $job->done()->until('dry')->awaitText('recorded', 'bare since');
     $job->done()->at('check')->done()->part('job-over');
     expect($job->text('job-over'))->toContain('ready for the pot');
 
     $shed = ($this->page)('/');
-    expect($shed->text('hanging-Heron E'))->toMatch('/bare \d+ min/')->toContain('rusts from')
-        ->and($shed->text('pot'))->toContain('Heron E');
+    expect($shed->text('hanging-Heron E'))
+        ->toMatch('/bare \d+ min/')
+        ->toContain('rusts from')
+        ->and($shed->text('pot'))
+        ->toContain('Heron E');
     $books = ($this->page)('/books');
     expect($books->text('jar-Clean spirit'))->toContain('3 of 10 cleanings')->and($books->text('jar-Last alcohol'))->toContain('3 of 10');
 });
@@ -89,12 +115,12 @@ it('goes on without the server and sends the taps later, and counts a step once 
     expect($job->left())->toBeLessThan($left);
     $job->done()->done()->at('shake');
     ($this->offline)(false);
-    $this->driver->wait(12, 100)->until(fn() => ! $job->has('away') && ! $job->has('waiting'));
+    $this->driver->wait(12, 100)->until(fn() => !$job->has('away') && !$job->has('waiting'));
     expect($job->position())->toBe(4);
 
     // The same job in a second window: what is done here is done there, and once.
     $this->driver->switchTo()->newWindow();
-    $there = (new JobPage($this->driver, $this->server->url));
+    $there = new JobPage($this->driver, $this->server->url);
     $this->driver->get($url);
     $there->at('shake')->done()->at('lift');
     $windows = $this->driver->getWindowHandles();
@@ -117,10 +143,14 @@ it('does it all on a phone, names the dangers of petrol, and prints a bench card
     // Within reach of a thumb, large, and what is to be minded still on the screen.
     $thumb = $job->part('job-done');
     $cautions = $this->driver->findElement(By::cssSelector('.cautions'));
-    expect($thumb->getSize()->getHeight())->toBeGreaterThanOrEqual(64)
-        ->and($thumb->getLocation()->getY())->toBeGreaterThan(390)
-        ->and($cautions->getLocation()->getY() + $cautions->getSize()->getHeight())->toBeLessThanOrEqual(780)
-        ->and($job->scrollsSideways())->toBeFalse();
+    expect($thumb->getSize()->getHeight())
+        ->toBeGreaterThanOrEqual(64)
+        ->and($thumb->getLocation()->getY())
+        ->toBeGreaterThan(390)
+        ->and($cautions->getLocation()->getY() + $cautions->getSize()->getHeight())
+        ->toBeLessThanOrEqual(780)
+        ->and($job->scrollsSideways())
+        ->toBeFalse();
 
     $this->chromium->size(1280, 800);
     ($this->page)('/protocols/three_and_two')->awaitText('bench-card', 'repeat with fresh solvent until clear');
@@ -129,7 +159,11 @@ it('does it all on a phone, names the dangers of petrol, and prints a bench card
 });
 
 it('keeps the books: a jar filled and handed in, a price, a spare link that a swap opens, a protocol of one’s own', function (): void {
-    $books = ($this->page)('/books')->click('tend-Dirty spirit')->click('act-hand_in')->fill('volume_ml', '900')->fill('note', 'collecting point');
+    $books = ($this->page)('/books')
+        ->click('tend-Dirty spirit')
+        ->click('act-hand_in')
+        ->fill('volume_ml', '900')
+        ->fill('note', 'collecting point');
     $books->part('jar-form')->findElement(By::cssSelector('[data-test="submit"]'))->click();
     $books->awaitText('jar-form', 'There are only 750 ml in it');
     $books->fill('volume_ml', '750')->submit('jar-form')->awaitText('done', 'Handed in 750 ml from Dirty spirit');
@@ -138,7 +172,13 @@ it('keeps the books: a jar filled and handed in, a price, a spare link that a sw
     $books->fill('volume_ml', '300')->fill('flash', '12')->submit('jar-form')->awaitText('jar-Third jar', '300 ml of isopropyl alcohol');
     expect($books->text('jar-Third jar'))->toContain('By the sheet of this product');
     $books->click('set-price')->fill('amount', '31,50')->submit('price-form')->awaitText('price-Chain', '€31.50');
-    $books->click('add-link')->fill('name', 'Gold link')->fill('speeds', '12')->fill('closings_allowed', '2')->submit('link-form')->awaitText('done', 'Added a quick link, Gold link');
+    $books
+        ->click('add-link')
+        ->fill('name', 'Gold link')
+        ->fill('speeds', '12')
+        ->fill('closings_allowed', '2')
+        ->submit('link-form')
+        ->awaitText('done', 'Added a quick link, Gold link');
     $spares = $books->count('spare');
 
     // Only what suits the chain is offered: nothing for ten speeds.
@@ -150,7 +190,12 @@ it('keeps the books: a jar filled and handed in, a price, a spare link that a sw
     expect(($this->page)('/books')->count('spare'))->toBe($spares - 1);
 
     // A pot that is filled; the next dip takes its wax from it.
-    $pot = ($this->page)('/books')->click('add-pot')->fill('name', 'New pot')->click('pot-kind-stove')->fill('diameter', '120')->fill('height', '90');
+    $pot = ($this->page)('/books')
+        ->click('add-pot')
+        ->fill('name', 'New pot')
+        ->click('pot-kind-stove')
+        ->fill('diameter', '120')
+        ->fill('height', '90');
     $pot->part('pot-form')->findElement(By::cssSelector('[data-test="submit"]'))->click();
     $pot->awaitText('pot-form', 'Not on a stove or a flame');
     $pot->click('pot-kind-rice_cooker')->submit('pot-form')->awaitText('book-New pot', 'no wax in its book yet');
@@ -159,10 +204,19 @@ it('keeps the books: a jar filled and handed in, a price, a spare link that a sw
     $dip = ($this->page)('/');
     expect($dip->text('level-Shed pot'))->toContain('542 g');
     // 5 g weighed, and that for the three that nobody weighed.
-    $dip->click('dip-these')->click('weigh')->fill('pickup-Heron B', '5')->click('dry')->submit('dip-form')->awaitText('level-Shed pot', '522 g');
+    $dip->click('dip-these')
+        ->click('weigh')
+        ->fill('pickup-Heron B', '5')
+        ->click('dry')
+        ->submit('dip-form')
+        ->awaitText('level-Shed pot', '522 g');
     $dip->undo()->awaitText('level-Shed pot', '542 g');
 
-    $own = ($this->page)('/protocols/two_soaks/copy')->fill('name', 'Mine')->fill('volume-1', '20')->click('submit')->awaitText('step-1', '50 to 5,000 ml');
+    $own = ($this->page)('/protocols/two_soaks/copy')
+        ->fill('name', 'Mine')
+        ->fill('volume-1', '20')
+        ->click('submit')
+        ->awaitText('step-1', '50 to 5,000 ml');
     $own->fill('volume-1', '300')->click('submit')->awaitText('done', 'Kept the protocol Mine');
     ($this->page)('/strip')->click('other-schools')->part('school-own-1');
 });

@@ -83,12 +83,8 @@ final class Bench
     }
 
     /** @param int|null $dippedAgo hours ago; null: in its box */
-    public function chain(
-        Bike $home,
-        string $label,
-        ?int $dippedAgo = 200,
-        bool $fit = false,
-    ): Chain {
+    public function chain(Bike $home, string $label, ?int $dippedAgo = 200, bool $fit = false): Chain
+    {
         $action = app(AddChain::class)(
             $this->by(),
             $home,
@@ -113,10 +109,7 @@ final class Bench
         $this->workshop->refresh();
         app()->forgetScopedInstances();
 
-        return app(ReadBook::class)($this->workshop)->chain(
-            $chain->id,
-            app(AppClock::class)->unixS(),
-        );
+        return app(ReadBook::class)($this->workshop)->chain($chain->id, app(AppClock::class)->unixS());
     }
 
     /** @return array<string, string> a local day and time so many hours ago, as forms send them */
@@ -131,10 +124,7 @@ final class Bench
 
     public function lastAction(): Action
     {
-        return Action::query()
-            ->where('workshop_id', $this->workshop->id)
-            ->orderByDesc('revision')
-            ->firstOrFail();
+        return Action::query()->where('workshop_id', $this->workshop->id)->orderByDesc('revision')->firstOrFail();
     }
 
     /** How many rows each table of the logbook has: what "nothing is half stored" is checked with. */

@@ -14,11 +14,11 @@ final readonly class Mutant
     {
         $text = (string) file_get_contents($this->path);
 
-        return substr($text, 0, $this->at).$this->becomes.substr($text, $this->at + strlen($this->was));
+        return substr($text, 0, $this->at) . $this->becomes . substr($text, $this->at + strlen($this->was));
     }
 
     public function __toString(): string
     {
-        return "{$this->path}:{$this->line}  {$this->was} → ".($this->becomes === '' ? '(nothing)' : $this->becomes);
+        return "{$this->path}:{$this->line}  {$this->was} → " . ($this->becomes === '' ? '(nothing)' : $this->becomes);
     }
 }

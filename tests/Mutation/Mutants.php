@@ -16,8 +16,27 @@ final readonly class Mutants
 {
     /** What becomes of an operator or word. */
     private const FAULTS = [
-        '<' => '<=', '<=' => '<', '>' => '>=', '>=' => '>', '===' => '!==', '!==' => '===', '&&' => '||', '||' => '&&', '+' => '-', '-' => '+', '*' => '/', '/' => '*',
-        '+=' => '-=', '-=' => '+=', '++' => '--', 'true' => 'false', 'false' => 'true', 'min' => 'max', 'max' => 'min', '??' => '?:', '!' => '',
+        '<' => '<=',
+        '<=' => '<',
+        '>' => '>=',
+        '>=' => '>',
+        '===' => '!==',
+        '!==' => '===',
+        '&&' => '||',
+        '||' => '&&',
+        '+' => '-',
+        '-' => '+',
+        '*' => '/',
+        '/' => '*',
+        '+=' => '-=',
+        '-=' => '+=',
+        '++' => '--',
+        'true' => 'false',
+        'false' => 'true',
+        'min' => 'max',
+        'max' => 'min',
+        '??' => '?:',
+        '!' => '',
     ];
 
     /**
@@ -70,7 +89,7 @@ final readonly class Mutants
     private static function declares(array $tokens, int $n): bool
     {
         $before = null;
-        for ($i = $n - 1; $i >= 0 && ($before === null); $i--) {
+        for ($i = $n - 1; $i >= 0 && $before === null; $i--) {
             $before = $tokens[$i]->is(T_WHITESPACE) ? null : $tokens[$i];
         }
         $after = null;
@@ -82,7 +101,9 @@ final readonly class Mutants
         }
 
         // A sign that belongs to what follows it; “/” and “?” of a type; strict_types.
-        return (in_array($tokens[$n]->text, ['+', '-'], true) && in_array($before?->text, ['(', '[', ',', '=', 'return', '=>', '?', ':', '==', '===', '<', '>', '*', '/', '+', '-'], true))
-            || $before?->text === 'strict_types' || ($before?->text === '=' && ($tokens[$n - 2]->text ?? '') === 'strict_types');
+        return (in_array($tokens[$n]->text, ['+', '-'], true) &&
+            in_array($before?->text, ['(', '[', ',', '=', 'return', '=>', '?', ':', '==', '===', '<', '>', '*', '/', '+', '-'], true)) ||
+            $before?->text === 'strict_types' ||
+            ($before?->text === '=' && ($tokens[$n - 2]->text ?? '') === 'strict_types');
     }
 }

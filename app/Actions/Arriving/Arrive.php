@@ -43,12 +43,17 @@ final readonly class Arrive
         return $this->ledger->record($by, ActionKind::Arrive, function (Draft $draft) use ($arrivals, $at): About {
             [$bikes, $arrived, $count] = [[], [], 0];
             foreach ($arrivals as $n => $arrival) {
-                $bike = $arrival->bike instanceof Bike ? $arrival->bike : $this->at("bikes.{$n}", fn() => $this->bike($draft, $arrival->bike));
+                $bike =
+                    $arrival->bike instanceof Bike ? $arrival->bike : $this->at("bikes.{$n}", fn() => $this->bike($draft, $arrival->bike));
                 $bikes[] = $bike->id;
                 $chains = $this->chainsOn($draft, $bike);
                 // Quick links come after the chains that they close.
                 $parts = $arrival->parts;
-                uasort($parts, fn(ArrivingPart $a, ArrivingPart $b) => ($a->kind === PartKind::QuickLink->value) <=> ($b->kind === PartKind::QuickLink->value));
+                uasort(
+                    $parts,
+                    fn(ArrivingPart $a, ArrivingPart $b) => ($a->kind === PartKind::QuickLink->value) <=>
+                        ($b->kind === PartKind::QuickLink->value),
+                );
                 foreach ($parts as $m => $part) {
                     $where = "bikes.{$n}.parts.{$m}";
                     if ($part->kind === Chain::KIND) {
@@ -86,12 +91,17 @@ final readonly class Arrive
         $this->freeNames->expectChain($draft->workshop, $bike->id, $part->label);
         $chain = $draft->create(Chain::class, ['kind' => Chain::KIND]);
         $draft->set(SettingKey::ChainLabel, $part->label, 0, chainId: $chain->id);
-        $draft->set(SettingKey::ChainSpeeds, $part->speeds ?? $this->readBook->settings($draft->workshop)->whole(SettingKey::BikeSpeeds, $bike->id, 1), 0, chainId: $chain->id);
+        $draft->set(
+            SettingKey::ChainSpeeds,
+            $part->speeds ?? $this->readBook->settings($draft->workshop)->whole(SettingKey::BikeSpeeds, $bike->id, 1),
+            0,
+            chainId: $chain->id,
+        );
         $draft->set(SettingKey::ChainPitches, $part->pitches, 0, chainId: $chain->id);
         $draft->set(SettingKey::ChainHome, $bike->id, 0, chainId: $chain->id);
         $part->new || $this->open($draft, $chain->id, $part, $at);
         if ($part->reading !== null) {
-            (new WearReading)(WearReading::input(Fields::fromJson((string) json_encode($part->reading))));
+            (new WearReading())(WearReading::input(Fields::fromJson((string) json_encode($part->reading))));
             $draft->enter(Reading::class, $at, ['component_id' => $chain->id, 'input' => $part->reading]);
         }
         if ($part->fitted) {
@@ -100,7 +110,12 @@ final readonly class Arrive
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $chain->id]);
         }
         if ($part->hasLink()) {
-            $link = new ArrivingPart(PartKind::QuickLink->value, $part->label, closings: $part->closings, closingsAllowed: $part->closingsAllowed);
+            $link = new ArrivingPart(
+                PartKind::QuickLink->value,
+                $part->label,
+                closings: $part->closings,
+                closingsAllowed: $part->closingsAllowed,
+            );
             $this->part($draft, $bike, $link, $at, [$part->label => $chain->id]);
         }
         $this->readBook->forget();
@@ -119,7 +134,8 @@ final readonly class Arrive
             $draft->set(SettingKey::LinkClosings, $arriving->closingsAllowed, 0, chainId: $part->id);
         } else {
             $slot = Slot::from($kind->value);
-            $this->readBook->withoutRides($draft->workshop)->fittingsOf($slot)->componentOn($bike->id, $at->unixS) === null || throw new NotPossible('fitted', 'one_part_on');
+            $this->readBook->withoutRides($draft->workshop)->fittingsOf($slot)->componentOn($bike->id, $at->unixS) === null ||
+                throw new NotPossible('fitted', 'one_part_on');
             $draft->set(SettingKey::PartName, $arriving->label, 0, chainId: $part->id);
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $part->id, 'slot' => $slot]);
         }
@@ -130,7 +146,11 @@ final readonly class Arrive
     {
         new CoreOpening(0, $at, $componentId, $part->km, $part->wax, $part->sinceWaxKm, $part->closings);
         $draft->enter(Opening::class, $at, [
-            'component_id' => $componentId, 'km' => $part->km, 'wax' => $part->wax, 'since_wax_km' => $part->sinceWaxKm, 'closings' => $part->closings,
+            'component_id' => $componentId,
+            'km' => $part->km,
+            'wax' => $part->wax,
+            'since_wax_km' => $part->sinceWaxKm,
+            'closings' => $part->closings,
         ]);
     }
 

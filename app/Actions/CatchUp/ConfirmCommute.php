@@ -30,16 +30,28 @@ final readonly class ConfirmCommute
      */
     public function __invoke(ActionContext $by, Bike $bike, array $dates, bool $ridden): Action
     {
-        return $this->ledger->record($by, $ridden ? ActionKind::ConfirmCommute : ActionKind::NotRidden, function (Draft $draft) use ($by, $bike, $dates, $ridden): About {
-            $filled = array_values(array_filter(
-                ($this->readBook)($by->workshop)->ridesOf($bike->id),
-                fn(CoreRide $ride) => $ride->guess !== null && in_array($ride->guess->date, $dates, true),
-            ));
+        return $this->ledger->record($by, $ridden ? ActionKind::ConfirmCommute : ActionKind::NotRidden, function (Draft $draft) use (
+            $by,
+            $bike,
+            $dates,
+            $ridden,
+        ): About {
+            $filled = array_values(
+                array_filter(
+                    ($this->readBook)($by->workshop)->ridesOf($bike->id),
+                    fn(CoreRide $ride) => $ride->guess !== null && in_array($ride->guess->date, $dates, true),
+                ),
+            );
             $filled === [] && throw new NotPossible('dates', 'nothing_filled_in');
             foreach ($filled as $ride) {
                 $at = new Moment($ride->moment->unixS, $ride->moment->precision);
                 $ridden
-                    ? $draft->enter(Ride::class, $at, ['bike_id' => $bike->id, 'km' => $ride->km, 'hours' => $ride->hours, 'condition' => $ride->condition])
+                    ? $draft->enter(Ride::class, $at, [
+                        'bike_id' => $bike->id,
+                        'km' => $ride->km,
+                        'hours' => $ride->hours,
+                        'condition' => $ride->condition,
+                    ])
                     : $draft->enter(RestDay::class, $at, ['bike_id' => $bike->id, 'date' => $ride->guess?->date]);
             }
 

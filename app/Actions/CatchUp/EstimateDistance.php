@@ -66,8 +66,13 @@ final readonly class EstimateDistance
     private static function columns(CoreEstimate $estimate): array
     {
         return [
-            'bike_id' => $estimate->bikeId, 'from_at' => $estimate->fromS, 'from_date' => $estimate->fromDate, 'to_date' => $estimate->toDate,
-            'km' => $estimate->km, 'condition' => $estimate->condition, 'odometer_km' => $estimate->odometerKm,
+            'bike_id' => $estimate->bikeId,
+            'from_at' => $estimate->fromS,
+            'from_date' => $estimate->fromDate,
+            'to_date' => $estimate->toDate,
+            'km' => $estimate->km,
+            'condition' => $estimate->condition,
+            'odometer_km' => $estimate->odometerKm,
         ];
     }
 

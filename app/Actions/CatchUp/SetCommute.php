@@ -32,13 +32,7 @@ final readonly class SetCommute
             $seen?->voided_by === null || throw VersionMoved::of($seen, $values);
             $row = $seen === null ? $draft->enter(Commute::class, $at, $values) : $draft->replace($seen, $values);
 
-            return new About(
-                bike: $row->bike_id,
-                km: $row->km,
-                weekdays: $row->weekdays,
-                from: $row->from_date,
-                until: $row->until_date,
-            );
+            return new About(bike: $row->bike_id, km: $row->km, weekdays: $row->weekdays, from: $row->from_date, until: $row->until_date);
         });
     }
 }

@@ -39,7 +39,17 @@ final readonly class AddChain
         ?Moment $factoryWaxedAt = null,
         array $facts = [],
     ): Action {
-        return $this->ledger->record($by, ActionKind::AddChain, function (Draft $draft) use ($home, $label, $speeds, $pitches, $strippedAt, $dippedAt, $fittedAt, $factoryWaxedAt, $facts): About {
+        return $this->ledger->record($by, ActionKind::AddChain, function (Draft $draft) use (
+            $home,
+            $label,
+            $speeds,
+            $pitches,
+            $strippedAt,
+            $dippedAt,
+            $fittedAt,
+            $factoryWaxedAt,
+            $facts,
+        ): About {
             $this->freeNames->expectChain($draft->workshop, $home->id, $label);
             $chain = $draft->create(Chain::class, ['kind' => Chain::KIND]);
             $draft->set(SettingKey::ChainLabel, $label, 0, chainId: $chain->id);
@@ -50,7 +60,13 @@ final readonly class AddChain
                 $value === null || $draft->set(SettingKey::from($key), $value, 0, chainId: $chain->id);
             }
             // It comes with a full coat and has run nothing on it.
-            $factoryWaxedAt === null || $draft->enter(Opening::class, $factoryWaxedAt, ['component_id' => $chain->id, 'km' => 0.0, 'wax' => WaxThen::Known, 'since_wax_km' => 0.0]);
+            $factoryWaxedAt === null ||
+                $draft->enter(Opening::class, $factoryWaxedAt, [
+                    'component_id' => $chain->id,
+                    'km' => 0.0,
+                    'wax' => WaxThen::Known,
+                    'since_wax_km' => 0.0,
+                ]);
             $strippedAt === null || $draft->enter(Strip::class, $strippedAt, ['component_id' => $chain->id]);
             $dippedAt === null || $draft->enter(Dip::class, $dippedAt, ['component_id' => $chain->id]);
             $fittedAt === null || $draft->enter(Fitting::class, $fittedAt, ['bike_id' => $home->id, 'component_id' => $chain->id]);

@@ -42,7 +42,7 @@ final readonly class CheckReading
                 throw new NotPossible("spots.{$n}.length_mm", "reading_{$spot->slip()->value}", ['pitches' => (string) $spot->pitches]);
             }
         }
-        $result = (new WearReading)($reading);
+        $result = (new WearReading())($reading);
         $ask && $this->expectLikely($workshop, $chain, $result, $at);
 
         return $result;

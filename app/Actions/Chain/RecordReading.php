@@ -29,11 +29,23 @@ final readonly class RecordReading
      *
      * @throws InvalidInput
      */
-    public function __invoke(ActionContext $by, Chain $chain, array $input, Moment $at, bool $ask = false, ?int $instrumentId = null): Action
-    {
+    public function __invoke(
+        ActionContext $by,
+        Chain $chain,
+        array $input,
+        Moment $at,
+        bool $ask = false,
+        ?int $instrumentId = null,
+    ): Action {
         $result = ($this->check)($by->workshop, $chain, $input, $at, $ask);
 
-        return $this->ledger->record($by, ActionKind::RecordReading, function (Draft $draft) use ($chain, $input, $at, $result, $instrumentId): About {
+        return $this->ledger->record($by, ActionKind::RecordReading, function (Draft $draft) use (
+            $chain,
+            $input,
+            $at,
+            $result,
+            $instrumentId,
+        ): About {
             $draft->enter(Reading::class, $at, ['component_id' => $chain->id, 'input' => $input, 'instrument_id' => $instrumentId]);
 
             return (new About(chain: $chain->id, at: $at->unixS))->measuring($result);

@@ -22,7 +22,12 @@ final readonly class SetPrice
 
     public function __invoke(ActionContext $by, Supply $supply, int $amountMinor, float $quantity, Moment $from): Action
     {
-        return $this->ledger->record($by, ActionKind::SetPrice, function (Draft $draft) use ($supply, $amountMinor, $quantity, $from): About {
+        return $this->ledger->record($by, ActionKind::SetPrice, function (Draft $draft) use (
+            $supply,
+            $amountMinor,
+            $quantity,
+            $from,
+        ): About {
             new CorePrice(0, $supply, $from->unixS, $amountMinor, $quantity);
             $draft->enter(Price::class, $from, ['supply' => $supply, 'amount_minor' => $amountMinor, 'quantity' => $quantity]);
 

@@ -39,7 +39,12 @@ final readonly class DripWork implements GuidedWork
 
     public function recordSoFar(ActionContext $by, GuidedJob $job, JobRun $run): ?Action
     {
-        $coats = array_values(array_filter($run->turns, fn(JobTurn $turn) => $turn->endS !== null && in_array($run->steps[$turn->step]->code, self::COATED, true)));
+        $coats = array_values(
+            array_filter(
+                $run->turns,
+                fn(JobTurn $turn) => $turn->endS !== null && in_array($run->steps[$turn->step]->code, self::COATED, true),
+            ),
+        );
 
         return $coats === [] ? null : $this->topUp($by, $job, (int) $coats[count($coats) - 1]->endS, count($coats));
     }
@@ -51,6 +56,13 @@ final readonly class DripWork implements GuidedWork
         $bottle = Bottle::query()->in($by->workshop)->live()->whereKey($terms['bottle'])->first();
 
         // One whose coming was taken back meanwhile is no chain any more.
-        return $chain === null ? null : ($this->topUpChain)($by, $chain, new DripFacts((float) $terms['km'], (float) $terms['ml'] * $coats / (int) $terms['coats'], $bottle), new Moment($atS));
+        return $chain === null
+            ? null
+            : ($this->topUpChain)(
+                $by,
+                $chain,
+                new DripFacts((float) $terms['km'], ((float) $terms['ml'] * $coats) / (int) $terms['coats'], $bottle),
+                new Moment($atS),
+            );
     }
 }

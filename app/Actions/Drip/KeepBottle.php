@@ -19,7 +19,12 @@ use Dripel\Core\Logbook\SettingKey;
 /** A bottle of drip wax comes onto the shelf, is described anew, looked into, or thrown away. What was dripped from it stays. */
 final readonly class KeepBottle
 {
-    public function __construct(private Ledger $ledger, private ReadBook $readBook, private FreeNames $freeNames, private AppClock $clock) {}
+    public function __construct(
+        private Ledger $ledger,
+        private ReadBook $readBook,
+        private FreeNames $freeNames,
+        private AppClock $clock,
+    ) {}
 
     /**
      * Refused with NotPossible at `name` if another one has it.
@@ -36,7 +41,13 @@ final readonly class KeepBottle
             $draft->describe($this->readBook->settings($by->workshop), $row->id, $settings);
             $leftMl === null || $draft->set(SettingKey::BottleLeftMl, $leftMl, $this->clock->unixS(), chainId: $row->id);
 
-            return new About(bottle: $row->id, name: $name, new: $bottle === null, gone: ($settings[SettingKey::BottleGone->value] ?? 0) === 1, leftMl: $leftMl);
+            return new About(
+                bottle: $row->id,
+                name: $name,
+                new: $bottle === null,
+                gone: ($settings[SettingKey::BottleGone->value] ?? 0) === 1,
+                leftMl: $leftMl,
+            );
         });
     }
 }

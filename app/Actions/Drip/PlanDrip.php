@@ -33,23 +33,36 @@ final readonly class PlanDrip
         $reason = match (true) {
             $state->retired() => 'drip_retired',
             isset($this->openJobs->byChain($workshop)[$chain->id]) => 'chain_in_job',
-            $state->wax->life === null && ! $state->terms->dripOnly => 'drip_no_wax',
+            $state->wax->life === null && !$state->terms->dripOnly => 'drip_no_wax',
             default => null,
         };
         $reason === null || throw new NotPossible('chain', $reason, ['chain' => (new Names($settings))->fullChain($chain->id)]);
         $bottles = BottleState::all($book, $this->clock->unixS());
-        $from = $bottle === null ? null : array_values(array_filter($bottles, fn(BottleState $one) => $one->bottleId === $bottle->id))[0] ?? throw new NotPossible('bottle', 'bottle_gone');
+        $from =
+            $bottle === null
+                ? null
+                : array_values(array_filter($bottles, fn(BottleState $one) => $one->bottleId === $bottle->id))[0] ??
+                    throw new NotPossible('bottle', 'bottle_gone');
         $pitches = $settings->whole(SettingKey::ChainPitches, $chain->id);
-        $dose = (new DripDose)(new DripDoseInput(
-            $pitches ?: DripDoseInput::USUAL_PITCHES,
-            1.0,
-            $choices->coats,
-            DripDoseInput::ML_PER_DROP,
-            $from === null || $from->leftMl <= 0.0 ? null : $from->leftMl,
-            $this->clock->unixS(),
-            $settings->dripDryHours() * $choices->coats,
-        ));
+        $dose = (new DripDose())(
+            new DripDoseInput(
+                $pitches ?: DripDoseInput::USUAL_PITCHES,
+                1.0,
+                $choices->coats,
+                DripDoseInput::ML_PER_DROP,
+                $from === null || $from->leftMl <= 0.0 ? null : $from->leftMl,
+                $this->clock->unixS(),
+                $settings->dripDryHours() * $choices->coats,
+            ),
+        );
 
-        return new DripDraft($state, $choices, $dose, DripPlan::of($choices, $pitches ?: DripDoseInput::USUAL_PITCHES, $settings->dripDryHours()), $from, $pitches > 0);
+        return new DripDraft(
+            $state,
+            $choices,
+            $dose,
+            DripPlan::of($choices, $pitches ?: DripDoseInput::USUAL_PITCHES, $settings->dripDryHours()),
+            $from,
+            $pitches > 0,
+        );
     }
 }

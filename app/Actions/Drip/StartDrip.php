@@ -41,8 +41,14 @@ final readonly class StartDrip
                 'title' => $choices->place->value,
                 'steps' => array_map(fn(JobStep $step) => $step->toArray(), $draft->plan->steps),
                 'chains' => [$chain->id],
-                'terms' => ['applied_step' => $draft->plan->appliedStep, 'km' => WaxTopUp::KM, 'ml' => $draft->dose->ml, 'coats' => $choices->coats, 'bottle' => $bottle?->id],
-                'started_at' => $nowS = $this->clock->unixS(),
+                'terms' => [
+                    'applied_step' => $draft->plan->appliedStep,
+                    'km' => WaxTopUp::KM,
+                    'ml' => $draft->dose->ml,
+                    'coats' => $choices->coats,
+                    'bottle' => $bottle?->id,
+                ],
+                'started_at' => ($nowS = $this->clock->unixS()),
                 'begun_at' => $nowS,
             ]);
         });

@@ -29,7 +29,13 @@ final readonly class CorrectFitting
     /** Refused with NotPossible at `chain_id` if it was on then anyway. */
     public function __invoke(ActionContext $by, Bike $bike, Chain $really, Moment $since, bool $exchange): Action
     {
-        return $this->ledger->record($by, ActionKind::CorrectFitting, function (Draft $draft) use ($by, $bike, $really, $since, $exchange): About {
+        return $this->ledger->record($by, ActionKind::CorrectFitting, function (Draft $draft) use (
+            $by,
+            $bike,
+            $really,
+            $since,
+            $exchange,
+        ): About {
             $fittings = $this->readBook->withoutRides($by->workshop)->fittings;
             // People name a swap by its minute; what is meant is the swap itself.
             $since = new Moment(max($since->unixS, $fittings->spanAt($bike->id, $since->unixS + 59)->fromS ?? 0));
@@ -45,14 +51,27 @@ final readonly class CorrectFitting
                 $draft->enter(Fitting::class, $since, ['bike_id' => $bike->id, 'component_id' => $really->id]);
             }
 
-            return new About(bike: $bike->id, chain: $really->id, off: $span?->componentId, at: $since->unixS, exchange: $exchange && $span !== null);
+            return new About(
+                bike: $bike->id,
+                chain: $really->id,
+                off: $span?->componentId,
+                at: $since->unixS,
+                exchange: $exchange && $span !== null,
+            );
         });
     }
 
     private function exchange(Draft $draft, int $one, int $other, int $sinceS): void
     {
         foreach (array_filter(EntryType::cases(), fn(EntryType $type) => $type->followsChain()) as $type) {
-            $rows = $type->eventModel()::query()->in($draft->workshop)->live()->where('at', '>=', $sinceS)->whereIn('component_id', [$one, $other])->get();
+            $rows = $type
+                ->eventModel()
+                ::query()
+                ->in($draft->workshop)
+                ->live()
+                ->where('at', '>=', $sinceS)
+                ->whereIn('component_id', [$one, $other])
+                ->get();
             foreach ($rows as $row) {
                 $draft->replace($row, ['component_id' => $row->getAttribute('component_id') === $one ? $other : $one]);
             }

@@ -41,7 +41,7 @@ final readonly class FitChain
      * `link_id` if the spare is of another speed count or in use, at `opening_holds` if rides would lie between it and what the chain
      * came with and nobody says whether those figures hold them, at `reading.…` as CheckReading says.
      */
-    public function __invoke(ActionContext $by, Bike $bike, ?Chain $chain, Moment $at, FitTerms $terms = new FitTerms): Action
+    public function __invoke(ActionContext $by, Bike $bike, ?Chain $chain, Moment $at, FitTerms $terms = new FitTerms()): Action
     {
         return $this->ledger->record($by, ActionKind::FitChain, function (Draft $draft) use ($by, $bike, $chain, $at, $terms): About {
             $book = $this->readBook->withoutRides($by->workshop);
@@ -49,14 +49,29 @@ final readonly class FitChain
             if ($off === $chain?->id) {
                 throw new NotPossible('chain_id', $chain === null ? 'no_chain_on' : 'already_on');
             }
-            $measured = $terms->measured === null || $off === null ? null : $this->measured($by, Chain::query()->findOrFail($off), $terms->measured, $at);
+            $measured =
+                $terms->measured === null || $off === null
+                    ? null
+                    : $this->measured($by, Chain::query()->findOrFail($off), $terms->measured, $at);
             $chain === null || $this->expectFitting($book, $bike, $chain, $at, $terms);
             $chain !== null && $terms->newLink && $this->openLink($draft, $book, $chain, $at, $terms);
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $chain?->id]);
             $chain === null || $this->settleOpening($draft, $by, $bike, $chain, $at, $terms);
-            $measured === null || $draft->enter(Reading::class, $at, ['component_id' => $off, 'input' => $terms->measured->input, 'instrument_id' => $terms->measured->instrumentId]);
+            $measured === null ||
+                $draft->enter(Reading::class, $at, [
+                    'component_id' => $off,
+                    'input' => $terms->measured->input,
+                    'instrument_id' => $terms->measured->instrumentId,
+                ]);
 
-            $about = new About(bike: $bike->id, chain: $chain?->id, off: $off, at: $at->unixS, note: $terms->note, newLink: $terms->newLink);
+            $about = new About(
+                bike: $bike->id,
+                chain: $chain?->id,
+                off: $off,
+                at: $at->unixS,
+                note: $terms->note,
+                newLink: $terms->newLink,
+            );
 
             return $measured === null ? $about : $about->measuring($measured);
         });
@@ -78,10 +93,11 @@ final readonly class FitChain
         $notes = FitNote::all($book, $book->chain($chain->id, $at->unixS), $bike->id);
         if (in_array(FitNote::WrongSpeed, $notes, true) && $terms->note === null) {
             throw new NotPossible('note', 'wrong_speed', [
-                'chain' => $book->settings->whole(SettingKey::ChainSpeeds, $chain->id), 'bike' => $book->settings->whole(SettingKey::BikeSpeeds, $bike->id),
+                'chain' => $book->settings->whole(SettingKey::ChainSpeeds, $chain->id),
+                'bike' => $book->settings->whole(SettingKey::BikeSpeeds, $bike->id),
             ]);
         }
-        if (in_array(FitNote::LinkSpent, $notes, true) && ! $terms->newLink) {
+        if (in_array(FitNote::LinkSpent, $notes, true) && !$terms->newLink) {
             throw new NotPossible('new_link', 'link_spent');
         }
     }
@@ -95,12 +111,16 @@ final readonly class FitChain
             return;
         }
         $untilS = min($opening->moment->unixS, $book->fittings->nextS($bike->id, $at->unixS) ?? PHP_INT_MAX);
-        $between = array_filter($book->ridesOf($bike->id), fn(Ride $ride) => $ride->moment->unixS >= $at->unixS && $ride->moment->unixS < $untilS);
+        $between = array_filter(
+            $book->ridesOf($bike->id),
+            fn(Ride $ride) => $ride->moment->unixS >= $at->unixS && $ride->moment->unixS < $untilS,
+        );
         if ($between === []) {
             return;
         }
         $terms->openingHolds !== null || throw new NotPossible('opening_holds', 'opening_holds', ['rides' => count($between)]);
-        $terms->openingHolds || $draft->replace(Opening::query()->findOrFail($opening->id), ['at' => $at->unixS, 'precision' => $at->precision]);
+        $terms->openingHolds ||
+            $draft->replace(Opening::query()->findOrFail($opening->id), ['at' => $at->unixS, 'precision' => $at->precision]);
     }
 
     /** Closed for the first time by this very fitting. */
@@ -110,9 +130,11 @@ final readonly class FitChain
         if ($terms->spare === null) {
             $draft->set(SettingKey::LinkClosings, $terms->closingsAllowed, 0, chainId: $link->id);
         } else {
-            $spare = array_column($book->inventory()->spareLinks(), null, 'id')[$link->id] ?? throw new NotPossible('link_id', 'link_taken');
+            $spare =
+                array_column($book->inventory()->spareLinks(), null, 'id')[$link->id] ?? throw new NotPossible('link_id', 'link_taken');
             $speeds = $book->settings->whole(SettingKey::ChainSpeeds, $chain->id);
-            $spare->closes($speeds) || throw new NotPossible('link_id', 'link_wrong_speed', ['link' => (int) $spare->speeds, 'chain' => $speeds]);
+            $spare->closes($speeds) ||
+                throw new NotPossible('link_id', 'link_wrong_speed', ['link' => (int) $spare->speeds, 'chain' => $speeds]);
         }
         $draft->set(SettingKey::LinkChain, $chain->id, 0, chainId: $link->id);
         $draft->enter(Opening::class, $at, ['component_id' => $link->id, 'km' => 0.0, 'wax' => WaxThen::None, 'closings' => 1]);

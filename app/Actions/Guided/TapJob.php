@@ -32,7 +32,8 @@ final readonly class TapJob
      * @param list<Tap> $taps
      *
      * Refused with NotPossible at `ticks` where something was not confirmed that cannot be skipped, at `text` for a step that
-     * is passed over without a reason, at `waxed` for a soak that is without a word on what became of the chain, at `job` before it has begun.
+     * is passed over without a reason, at `waxed` for a soak that is without a word on what became of the chain, at `job` before it has
+     * begun.
      *
      * @throws JobMovedOn if one speaks of a step that the job has not reached; those before it are kept
      */
@@ -48,22 +49,44 @@ final readonly class TapJob
                 if ($job->taps->contains('id', $tap->id)) {
                     continue;
                 }
-                $event = new JobEvent($tap->kind, $tap->position, min($tap->atS, $nowS), isset($tap->about['waxed']) ? (string) $tap->about['waxed'] : null);
+                $event = new JobEvent(
+                    $tap->kind,
+                    $tap->position,
+                    min($tap->atS, $nowS),
+                    isset($tap->about['waxed']) ? (string) $tap->about['waxed'] : null,
+                );
                 $verdict = $job->ended_at === null ? $run->verdict($event) : JobVerdict::AlreadyDone;
                 if ($verdict === JobVerdict::Refused) {
                     $refused = true;
                     break;
                 }
                 if ($verdict === JobVerdict::Take) {
-                    $tap->kind === JobEventKind::Done && array_diff($run->step()->ticks ?? [], $tap->ticks) !== [] && throw new NotPossible('ticks', 'tick_all');
-                    $tap->kind === JobEventKind::Skip && trim((string) ($tap->about['text'] ?? '')) === '' && throw new NotPossible('text', 'skip_why');
+                    $tap->kind === JobEventKind::Done &&
+                        array_diff($run->step()->ticks ?? [], $tap->ticks) !== [] &&
+                        throw new NotPossible('ticks', 'tick_all');
+                    $tap->kind === JobEventKind::Skip &&
+                        trim((string) ($tap->about['text'] ?? '')) === '' &&
+                        throw new NotPossible('text', 'skip_why');
                     $asks = $run->step()->asks ?? [];
-                    $tap->kind === JobEventKind::Skip && $asks !== [] && ! in_array($event->said, $asks, true) && throw new NotPossible('waxed', 'skip_waxed');
+                    $tap->kind === JobEventKind::Skip &&
+                        $asks !== [] &&
+                        !in_array($event->said, $asks, true) &&
+                        throw new NotPossible('waxed', 'skip_waxed');
                     $run = $run->after($event);
-                    $job->taps->push(GuidedTap::query()->create([
-                        'id' => $tap->id, 'job_id' => $job->id, 'workshop_id' => $job->workshop_id, 'user_id' => $user?->id, 'kind' => $tap->kind,
-                        'position' => $tap->position, 'at' => $event->atS, 'received_at' => $nowS, 'number' => $job->taps->count(), 'about' => $tap->about === [] ? null : $tap->about,
-                    ]));
+                    $job->taps->push(
+                        GuidedTap::query()->create([
+                            'id' => $tap->id,
+                            'job_id' => $job->id,
+                            'workshop_id' => $job->workshop_id,
+                            'user_id' => $user?->id,
+                            'kind' => $tap->kind,
+                            'position' => $tap->position,
+                            'at' => $event->atS,
+                            'received_at' => $nowS,
+                            'number' => $job->taps->count(),
+                            'about' => $tap->about === [] ? null : $tap->about,
+                        ]),
+                    );
                     $tap->kind === JobEventKind::Note && $this->works->of($job)->noted($job, $tap);
                 }
             }

@@ -44,7 +44,11 @@ final readonly class UndoActions
         while (true) {
             try {
                 return WriteTransaction::run(function () use ($by, $target, $going, $agreed): Action {
-                    $undo = $this->ledger->record($by, ActionKind::Undo, fn(Draft $draft) => $this->revert($draft, $going->sortByDesc('revision')->values()->all()));
+                    $undo = $this->ledger->record(
+                        $by,
+                        ActionKind::Undo,
+                        fn(Draft $draft) => $this->revert($draft, $going->sortByDesc('revision')->values()->all()),
+                    );
                     $more = array_values($going->diffKeys($agreed)->sortByDesc('revision')->all());
 
                     return $more === [] ? $undo : throw new UndoBlocked($target, $more);
@@ -113,9 +117,13 @@ final readonly class UndoActions
         if ($row->voided_by === $voidedBy) {
             return;
         }
-        $later = Action::query()->where('workshop_id', $row->workshop_id)->whereNull('reverted_by')->whereKeyNot($draft->actionId)
+        $later = Action::query()
+            ->where('workshop_id', $row->workshop_id)
+            ->whereNull('reverted_by')
+            ->whereKeyNot($draft->actionId)
             ->where('effects', 'like', sprintf('%%["%s",%d,%%', $row->getTable(), $row->id))
-            ->orderByDesc('revision')->firstOrFail();
+            ->orderByDesc('revision')
+            ->firstOrFail();
         throw new StandsInTheWay($later);
     }
 
@@ -130,16 +138,30 @@ final readonly class UndoActions
         foreach ($columns as $column) {
             foreach (EntryType::cases() as $type) {
                 $model = $type->model();
-                if (in_array($type, [EntryType::Bike, EntryType::Component], true) || ! DB::getSchemaBuilder()->hasColumn($type->value, $column)) {
+                if (
+                    in_array($type, [EntryType::Bike, EntryType::Component], true) ||
+                    !DB::getSchemaBuilder()->hasColumn($type->value, $column)
+                ) {
                     continue;
                 }
-                $entry = $model::query()->live()->where($column, $row->id)->where('action_id', '!=', $action->id)->orderByDesc('sequence')->first();
+                $entry = $model
+                    ::query()
+                    ->live()
+                    ->where($column, $row->id)
+                    ->where('action_id', '!=', $action->id)
+                    ->orderByDesc('sequence')
+                    ->first();
                 $entry === null || throw new StandsInTheWay(Action::query()->findOrFail($entry->action_id));
             }
         }
         if ($row instanceof Bike) {
-            $home = Setting::query()->live()->where('workshop_id', $row->workshop_id)->where('key', 'chain.home')
-                ->where('value', (string) $row->id)->where('action_id', '!=', $action->id)->first();
+            $home = Setting::query()
+                ->live()
+                ->where('workshop_id', $row->workshop_id)
+                ->where('key', 'chain.home')
+                ->where('value', (string) $row->id)
+                ->where('action_id', '!=', $action->id)
+                ->first();
             $home === null || throw new StandsInTheWay(Action::query()->findOrFail($home->action_id));
         }
     }
@@ -162,7 +184,7 @@ final readonly class UndoActions
         $conflict = $e->conflicts[0];
         foreach ([$conflict->entry, $conflict->against] as $entry) {
             $actionId = $this->actionOf($entry, $by);
-            if (! in_array($actionId, $going, true)) {
+            if (!in_array($actionId, $going, true)) {
                 return Action::query()->find($actionId);
             }
         }
@@ -172,6 +194,10 @@ final readonly class UndoActions
 
     private function actionOf(Entry $entry, ActionContext $by): string
     {
-        return EntryType::ofKind($entry->kind())->model()::query()->where('workshop_id', $by->workshop->id)->findOrFail($entry->id)->action_id;
+        return EntryType::ofKind($entry->kind())
+            ->model()
+            ::query()
+            ->where('workshop_id', $by->workshop->id)
+            ->findOrFail($entry->id)->action_id;
     }
 }

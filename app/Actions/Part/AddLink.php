@@ -22,7 +22,13 @@ final readonly class AddLink
     /** @param int|null $closingsAllowed 1: single use; null: unknown */
     public function __invoke(ActionContext $by, string $name, int $count, ?int $speeds, ?int $closingsAllowed, ?int $priceMinor): Action
     {
-        return $this->ledger->record($by, ActionKind::AddLink, function (Draft $draft) use ($name, $count, $speeds, $closingsAllowed, $priceMinor): About {
+        return $this->ledger->record($by, ActionKind::AddLink, function (Draft $draft) use (
+            $name,
+            $count,
+            $speeds,
+            $closingsAllowed,
+            $priceMinor,
+        ): About {
             for ($n = 0; $n < $count; $n++) {
                 $link = $draft->create(Part::class, ['kind' => PartKind::QuickLink->value]);
                 $draft->set(SettingKey::PartName, $name, 0, chainId: $link->id);

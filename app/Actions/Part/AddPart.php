@@ -32,9 +32,28 @@ final readonly class AddPart
      * @param float|null $km what it has run already; null: new
      * @param bool $replaces whether the one before is worn out; else it lies in the drawer, or sits on another wheel
      */
-    public function __invoke(ActionContext $by, Bike $bike, PartKind $kind, string $name, Moment $at, ?float $km = null, bool $onTrainer = false, bool $replaces = false, ?int $priceMinor = null): Action
-    {
-        return $this->ledger->record($by, ActionKind::AddPart, function (Draft $draft) use ($by, $bike, $kind, $name, $at, $km, $onTrainer, $replaces, $priceMinor): About {
+    public function __invoke(
+        ActionContext $by,
+        Bike $bike,
+        PartKind $kind,
+        string $name,
+        Moment $at,
+        ?float $km = null,
+        bool $onTrainer = false,
+        bool $replaces = false,
+        ?int $priceMinor = null,
+    ): Action {
+        return $this->ledger->record($by, ActionKind::AddPart, function (Draft $draft) use (
+            $by,
+            $bike,
+            $kind,
+            $name,
+            $at,
+            $km,
+            $onTrainer,
+            $replaces,
+            $priceMinor,
+        ): About {
             $slot = (new CorePart(0, $kind, onTrainer: $onTrainer))->slot() ?? throw new LogicException('A quick link sits on no bike.');
             $before = $this->readBook->withoutRides($by->workshop)->fittingsOf($slot)->componentOn($bike->id, $at->unixS);
             $part = $draft->create(Part::class, ['kind' => $kind->value]);

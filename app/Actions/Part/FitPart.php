@@ -31,7 +31,8 @@ final readonly class FitPart
             $slot = $state->part->slot() ?? throw new NotPossible('part', 'part_of_chain');
             $state->retiredS === null || throw new NotPossible('part', 'part_retired');
             $state->bikeId !== $bike->id || throw new NotPossible('part', 'part_on');
-            $state->bikeId === null || $draft->enter(Fitting::class, $at, ['bike_id' => $state->bikeId, 'component_id' => null, 'slot' => $slot]);
+            $state->bikeId === null ||
+                $draft->enter(Fitting::class, $at, ['bike_id' => $state->bikeId, 'component_id' => null, 'slot' => $slot]);
             $before = $book->fittingsOf($slot)->componentOn($bike->id, $at->unixS);
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $part->id, 'slot' => $slot]);
 

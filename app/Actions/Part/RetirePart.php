@@ -29,7 +29,8 @@ final readonly class RetirePart
             $state = $this->readBook->withoutRides($by->workshop)->inventory()->part($part->id, $at->unixS);
             $slot = $state->part->slot() ?? throw new NotPossible('part', 'part_of_chain');
             $state->retiredS === null || throw new NotPossible('part', 'part_retired');
-            $state->bikeId === null || $draft->enter(Fitting::class, $at, ['bike_id' => $state->bikeId, 'component_id' => null, 'slot' => $slot]);
+            $state->bikeId === null ||
+                $draft->enter(Fitting::class, $at, ['bike_id' => $state->bikeId, 'component_id' => null, 'slot' => $slot]);
             $draft->enter(Retirement::class, $at, ['component_id' => $part->id]);
 
             return new About(part: $part->id, bike: $state->bikeId, at: $at->unixS);

@@ -31,7 +31,10 @@ final readonly class AcceptInvitation
             $user === null || Hash::check($password, $user->password) || throw new NotPossible('password', 'account_exists');
             $user ??= User::query()->create(['name' => $name, 'email' => $email, 'password' => $password]);
             $user->update(['workshop_id' => $invitation->workshop_id]);
-            Membership::query()->firstOrCreate(['workshop_id' => $invitation->workshop_id, 'user_id' => $user->id], ['role' => $invitation->role]);
+            Membership::query()->firstOrCreate(
+                ['workshop_id' => $invitation->workshop_id, 'user_id' => $user->id],
+                ['role' => $invitation->role],
+            );
             $invitation->update(['accepted_by' => $user->id]);
 
             return $user;

@@ -19,7 +19,7 @@ final readonly class ManagePeople
     /** Refused with NotPossible at `role` for the owner, who hands over instead. */
     public function changeRole(Membership $membership, Role $role): void
     {
-        $membership->role !== Role::Owner && $role !== Role::Owner || throw new NotPossible('role', 'owner_hands_over');
+        ($membership->role !== Role::Owner && $role !== Role::Owner) || throw new NotPossible('role', 'owner_hands_over');
         $membership->update(['role' => $role]);
     }
 
@@ -28,7 +28,10 @@ final readonly class ManagePeople
     {
         $to->user_id !== $owner->id || throw new NotPossible('role', 'hand_over_to_another');
         WriteTransaction::run(function () use ($workshop, $owner, $to): void {
-            Membership::query()->in($workshop)->where('user_id', $owner->id)->update(['role' => Role::Member]);
+            Membership::query()
+                ->in($workshop)
+                ->where('user_id', $owner->id)
+                ->update(['role' => Role::Member]);
             $to->update(['role' => Role::Owner]);
         });
     }
@@ -50,6 +53,9 @@ final readonly class ManagePeople
     public static function signOut(User $user, ?string $except = null): void
     {
         $user->forceFill(['remember_token' => Str::random(60)])->save();
-        DB::table('sessions')->where('user_id', $user->id)->when($except !== null, fn($query) => $query->where('id', '!=', $except))->delete();
+        DB::table('sessions')
+            ->where('user_id', $user->id)
+            ->when($except !== null, fn($query) => $query->where('id', '!=', $except))
+            ->delete();
     }
 }

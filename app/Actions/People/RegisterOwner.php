@@ -16,14 +16,14 @@ final readonly class RegisterOwner
 
     public static function isOpen(): bool
     {
-        return ! User::query()->exists();
+        return !User::query()->exists();
     }
 
     /** @throws AuthorizationException if somebody is here already */
     public function __invoke(string $name, string $email, string $password, string $workshopName, string $timeZone): User
     {
         return WriteTransaction::run(function () use ($name, $email, $password, $workshopName, $timeZone): User {
-            self::isOpen() || throw new AuthorizationException;
+            self::isOpen() || throw new AuthorizationException();
             $owner = User::query()->create(['name' => $name, 'email' => $email, 'password' => $password]);
             ($this->openWorkshop)($owner, $workshopName, $timeZone);
 

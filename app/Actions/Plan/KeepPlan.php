@@ -23,7 +23,14 @@ final readonly class KeepPlan
     {
         return $this->ledger->record($by, ActionKind::KeepPlan, function (Draft $draft) use ($settings): About {
             foreach ($settings as $key => $value) {
-                Setting::query()->in($draft->workshop)->live()->where('key', $key)->whereNull('bike_id')->whereNull('component_id')->get()->each(fn(Setting $old) => $draft->void($old));
+                Setting::query()
+                    ->in($draft->workshop)
+                    ->live()
+                    ->where('key', $key)
+                    ->whereNull('bike_id')
+                    ->whereNull('component_id')
+                    ->get()
+                    ->each(fn(Setting $old) => $draft->void($old));
                 $value === null || $draft->set(SettingKey::from($key), $value, 0);
             }
             $dates = (array) ($settings[SettingKey::PlanByHand->value] ?? []);

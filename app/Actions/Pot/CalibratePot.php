@@ -47,11 +47,14 @@ final readonly class CalibratePot
     /** Refused with NotPossible at `heat_up` for a pot day that logged too little, or of another pot. */
     public function fromPotDay(Pot $pot, GuidedJob $job): PotCalibrateResult
     {
-        PotDayJob::wish($job)->potId === $pot->id && self::logged($job) || throw new NotPossible('heat_up', 'no_heat_up');
+        (PotDayJob::wish($job)->potId === $pot->id && self::logged($job)) || throw new NotPossible('heat_up', 'no_heat_up');
         $in = PotDayJob::terms($job)->pot;
         $readings = self::readings($job);
 
-        return self::fit($in, array_map(fn(array $reading) => new ObservedTemp(($reading[0] - $readings[0][0]) / 60, $reading[1]), $readings));
+        return self::fit(
+            $in,
+            array_map(fn(array $reading) => new ObservedTemp(($reading[0] - $readings[0][0]) / 60, $reading[1]), $readings),
+        );
     }
 
     /**
@@ -80,7 +83,9 @@ final readonly class CalibratePot
     {
         $startC = $observed[0]->tempC ?? $pot->startC;
 
-        return (new PotCalibrate)(new PotCalibrateInput(new PotHeatInput($pot->waxG, $startC, $pot->ambientC, $pot->powerW, 0.0, $startC), $observed));
+        return (new PotCalibrate())(
+            new PotCalibrateInput(new PotHeatInput($pot->waxG, $startC, $pot->ambientC, $pot->powerW, 0.0, $startC), $observed),
+        );
     }
 
     /** @return list<array{int, float}> while the wax alone was heated */
@@ -88,7 +93,18 @@ final readonly class CalibratePot
     {
         $between = PotDayRecord::heatUp($job->run());
 
-        return $between === null ? [] : array_values(Temperature::query()->where('pot_id', PotDayJob::wish($job)->potId)
-            ->whereBetween('at', $between)->orderBy('at')->orderBy('id')->limit(2000)->get()->map(fn(Temperature $row): array => [$row->at, $row->temp_c])->all());
+        return $between === null
+            ? []
+            : array_values(
+                Temperature::query()
+                    ->where('pot_id', PotDayJob::wish($job)->potId)
+                    ->whereBetween('at', $between)
+                    ->orderBy('at')
+                    ->orderBy('id')
+                    ->limit(2000)
+                    ->get()
+                    ->map(fn(Temperature $row): array => [$row->at, $row->temp_c])
+                    ->all(),
+            );
     }
 }

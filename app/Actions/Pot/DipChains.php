@@ -30,13 +30,27 @@ final readonly class DipChains
      *
      * @param non-empty-list<Chain> $chains
      */
-    public function __invoke(ActionContext $by, array $chains, Moment $at, bool $rustLooked = false, DipTerms $terms = new DipTerms): Action
-    {
-        return $this->ledger->record($by, ActionKind::DipChains, function (Draft $draft) use ($by, $chains, $at, $rustLooked, $terms): About {
+    public function __invoke(
+        ActionContext $by,
+        array $chains,
+        Moment $at,
+        bool $rustLooked = false,
+        DipTerms $terms = new DipTerms(),
+    ): Action {
+        return $this->ledger->record($by, ActionKind::DipChains, function (Draft $draft) use (
+            $by,
+            $chains,
+            $at,
+            $rustLooked,
+            $terms,
+        ): About {
             $this->expectDippable($by, $chains, $at, $rustLooked);
             foreach ($chains as $chain) {
                 $draft->enter(Dip::class, $at, [
-                    'component_id' => $chain->id, 'pot_id' => $terms->pot?->id, 'pickup_g' => $terms->pickupsG[$chain->id] ?? null, 'rinsed' => in_array($chain->id, $terms->rinsed, true),
+                    'component_id' => $chain->id,
+                    'pot_id' => $terms->pot?->id,
+                    'pickup_g' => $terms->pickupsG[$chain->id] ?? null,
+                    'rinsed' => in_array($chain->id, $terms->rinsed, true),
                 ]);
             }
 
@@ -53,7 +67,9 @@ final readonly class DipChains
         foreach ($chains as $chain) {
             isset($jobs[$chain->id]) && throw new NotPossible('chains', 'chain_in_job', ['chain' => $names->fullChain($chain->id)]);
             $bare = $book->chain($chain->id, $at->unixS)->dryness->bare;
-            $bare?->state === BareState::Late && ! $rustLooked && throw new NotPossible('rust_looked', 'rust', ['chain' => $names->fullChain($chain->id)]);
+            $bare?->state === BareState::Late &&
+                !$rustLooked &&
+                throw new NotPossible('rust_looked', 'rust', ['chain' => $names->fullChain($chain->id)]);
         }
     }
 }

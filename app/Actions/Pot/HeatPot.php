@@ -32,8 +32,17 @@ final readonly class HeatPot
         $waxG > 0.0 || throw new NotPossible('start', 'pot_empty');
         $facts = PotFacts::of($this->readBook->settings($workshop), $pot->id);
         $watts = ($power === 'low' ? $facts->lowW : $facts->highW) ?? throw new NotPossible('power', 'pot_no_power');
-        $in = new PotHeatInput($waxG, $startC, PotHeatInput::AMBIENT_C, $watts, $facts->lossWPerK, $targetC, $facts->efficiency, stepMin: 2.0);
+        $in = new PotHeatInput(
+            $waxG,
+            $startC,
+            PotHeatInput::AMBIENT_C,
+            $watts,
+            $facts->lossWPerK,
+            $targetC,
+            $facts->efficiency,
+            stepMin: 2.0,
+        );
 
-        return [$bath, $in, (new PotHeat)($in)];
+        return [$bath, $in, (new PotHeat())($in)];
     }
 }

@@ -31,7 +31,10 @@ final readonly class TendBath
             $bath = ($this->readBaths)($by->workshop)[$pot->id] ?? null;
             $event->kind === BathEventKind::Fill || $bath?->filledS !== null || throw new NotPossible('pot', 'pot_empty');
             $has = $bath?->ledger?->waxG;
-            $event->kind === BathEventKind::Remove && $has !== null && $event->waxG > $has + Check::EPSILON && throw new NotPossible('wax', 'more_than_in_pot', ['has' => (string) round($has)]);
+            $event->kind === BathEventKind::Remove &&
+                $has !== null &&
+                $event->waxG > $has + Check::EPSILON &&
+                throw new NotPossible('wax', 'more_than_in_pot', ['has' => (string) round($has)]);
             $wax = in_array($event->kind, [BathEventKind::Fill, BathEventKind::TopUp, BathEventKind::Remove], true);
             $draft->enter(BathEntry::class, $at, [
                 'component_id' => $pot->id,
@@ -42,7 +45,13 @@ final readonly class TendBath
                 'temp_c' => $event->kind === BathEventKind::Reading ? $event->tempC : null,
             ]);
 
-            return new About(pot: $pot->id, bath: $event->kind->value, grams: $wax ? $event->waxG + $event->oilG : null, celsius: $event->kind === BathEventKind::Reading ? $event->tempC : null, at: $at->unixS);
+            return new About(
+                pot: $pot->id,
+                bath: $event->kind->value,
+                grams: $wax ? $event->waxG + $event->oilG : null,
+                celsius: $event->kind === BathEventKind::Reading ? $event->tempC : null,
+                at: $at->unixS,
+            );
         });
     }
 }

@@ -38,7 +38,9 @@ final readonly class CorrectPotDay
             foreach ($values as $id => $wanted) {
                 $dip = $dips[$id] ?? null;
                 if ($dip === null) {
-                    $seen = Dip::query()->where('workshop_id', $job->workshop_id)->find($id) ?? throw new NotPossible('dips', 'pot_day.not_its_dip');
+                    $seen =
+                        Dip::query()->where('workshop_id', $job->workshop_id)->find($id) ??
+                        throw new NotPossible('dips', 'pot_day.not_its_dip');
 
                     throw VersionMoved::of($seen, $wanted);
                 }
@@ -47,7 +49,11 @@ final readonly class CorrectPotDay
                 $lastS = max($lastS, $wanted['at']);
             }
 
-            return new About(pot: PotDayJob::wish($job)->potId, chains: array_map(fn(Dip $dip) => $dip->component_id, array_values($dips)), at: $lastS);
+            return new About(
+                pot: PotDayJob::wish($job)->potId,
+                chains: array_map(fn(Dip $dip) => $dip->component_id, array_values($dips)),
+                at: $lastS,
+            );
         });
     }
 

@@ -35,7 +35,13 @@ use Dripel\Core\Strip\Load;
 /** Makes a wish into a plan, with pot, wax and chains as they are; nothing is stored. */
 final readonly class PlanPotDay
 {
-    public function __construct(private ReadBook $readBook, private ReadBaths $readBaths, private ReadJars $readJars, private OpenJobs $openJobs, private AppClock $clock) {}
+    public function __construct(
+        private ReadBook $readBook,
+        private ReadBaths $readBaths,
+        private ReadJars $readJars,
+        private OpenJobs $openJobs,
+        private AppClock $clock,
+    ) {}
 
     /** Refused with NotPossible at `chains`, `pot`, `program` or `target`, with InvalidInput where the core refuses. */
     public function __invoke(Workshop $workshop, PotDayChoices $choices): PotDayProposal
@@ -48,7 +54,10 @@ final readonly class PlanPotDay
         foreach ($states as $state) {
             $name = ['chain' => (new Names($book->settings))->fullChain($state->chainId)];
             isset($jobs[$state->chainId]) && throw new NotPossible('chains', 'chain_in_job', $name);
-            $refusal = PotRefusal::of($state, Load::tryFrom($book->settings->text(SettingKey::ChainLoad, $state->chainId)) === Load::FactoryWaxed);
+            $refusal = PotRefusal::of(
+                $state,
+                Load::tryFrom($book->settings->text(SettingKey::ChainLoad, $state->chainId)) === Load::FactoryWaxed,
+            );
             $refusal === null || throw new NotPossible('chains', "pot_day.{$refusal->value}", $name);
         }
         $bath = ($this->readBaths)($workshop)[$choices->potId] ?? throw new NotPossible('pot', 'pot_empty');
@@ -64,7 +73,7 @@ final readonly class PlanPotDay
     private function terms(Book $book, BathState $bath, PotDayChoices $choices, array $jars): PotDayTerms
     {
         $ledger = $bath->ledger;
-        $ledger !== null && $ledger->waxG > 0.0 || throw new NotPossible('pot', 'pot_empty');
+        ($ledger !== null && $ledger->waxG > 0.0) || throw new NotPossible('pot', 'pot_empty');
         $facts = PotFacts::of($book->settings, $bath->potId);
         [$low, $high] = [$facts->lowW, $facts->highW];
         [$heatW, $holdW] = match ($choices->program) {
@@ -72,12 +81,13 @@ final readonly class PlanPotDay
             PowerProgram::High => [$high, $high],
             PowerProgram::HighThenLow => [$high, $low],
         };
-        $heatW !== null && $holdW !== null || throw new NotPossible('program', 'pot_no_power');
+        ($heatW !== null && $holdW !== null) || throw new NotPossible('program', 'pot_no_power');
         $roomC = $choices->roomC ?? PotHeatInput::AMBIENT_C;
         $targetC = $choices->targetC ?? PotDayTerms::usualTargetC($facts->limitC);
-        $meltC = (new WaxProperties)->meltToC;
+        $meltC = (new WaxProperties())->meltToC;
         $quantities = (new Translator($book->settings, $this->clock->unixS()))->quantities;
-        $targetC <= $facts->limitC || throw new NotPossible('target', 'pot_day.too_hot', ['limit' => $quantities->temperature($facts->limitC)]);
+        $targetC <= $facts->limitC ||
+            throw new NotPossible('target', 'pot_day.too_hot', ['limit' => $quantities->temperature($facts->limitC)]);
         $targetC >= $meltC || throw new NotPossible('target', 'pot_day.too_cold', ['melt' => $quantities->temperature($meltC)]);
 
         return new PotDayTerms(

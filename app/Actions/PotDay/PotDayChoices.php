@@ -44,10 +44,21 @@ final readonly class PotDayChoices
     public function toArray(): array
     {
         return [
-            'pot' => $this->potId, 'chains' => $this->chainIds, 'program' => $this->program->value, 'target_c' => $this->targetC, 'room_c' => $this->roomC, 'by' => $this->byS,
-            'rinse' => array_map(fn(RinseSchool $rinse) => $rinse->value, $this->rinse), 'first' => $this->first, 'powder' => $this->powder,
-            'first_soak' => $this->firstSoak->value, 'rewax_soak' => $this->rewaxSoak->value, 'drain' => $this->drain->value, 'dry_by' => $this->dryBy->value,
-            'link_in' => $this->linkIn, 'weigh' => $this->weigh,
+            'pot' => $this->potId,
+            'chains' => $this->chainIds,
+            'program' => $this->program->value,
+            'target_c' => $this->targetC,
+            'room_c' => $this->roomC,
+            'by' => $this->byS,
+            'rinse' => array_map(fn(RinseSchool $rinse) => $rinse->value, $this->rinse),
+            'first' => $this->first,
+            'powder' => $this->powder,
+            'first_soak' => $this->firstSoak->value,
+            'rewax_soak' => $this->rewaxSoak->value,
+            'drain' => $this->drain->value,
+            'dry_by' => $this->dryBy->value,
+            'link_in' => $this->linkIn,
+            'weigh' => $this->weigh,
         ];
     }
 

@@ -32,7 +32,7 @@ final class PotDayJob
             while ($dip !== null && $dip->voided_by !== null) {
                 $dip = Dip::query()->where('workshop_id', $job->workshop_id)->where('replaces_id', $dip->id)->orderByDesc('id')->first();
             }
-            $dip === null || $dips[] = $dip;
+            $dip === null || ($dips[] = $dip);
         }
 
         return $dips;
@@ -41,6 +41,12 @@ final class PotDayJob
     /** The bath as the job's steps, done and still to come, would have it. */
     public static function course(GuidedJob $job, JobRun $run, int $nowS): PotCourse
     {
-        return PotDayCourse::of(self::terms($job), array_map(floatval(...), $job->terms['masses']), $run->steps, $run->spans($nowS), $job->started_at);
+        return PotDayCourse::of(
+            self::terms($job),
+            array_map(floatval(...), $job->terms['masses']),
+            $run->steps,
+            $run->spans($nowS),
+            $job->started_at,
+        );
     }
 }

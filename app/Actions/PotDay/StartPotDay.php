@@ -35,10 +35,17 @@ final readonly class StartPotDay
             Workshop::query()->whereKey($by->workshop->id)->increment('revision');
             $by->workshop->refresh();
 
-            return GuidedJob::query()->create([
-                'id' => $by->actionId, 'workshop_id' => $by->workshop->id, 'user_id' => $by->user?->id, 'kind' => GuidedKind::PotDay, 'title' => '',
-                'started_at' => $later ? max($nowS, $planned['start']) : $nowS, 'begun_at' => $later ? null : $nowS,
-            ] + $planned['job']);
+            return GuidedJob::query()->create(
+                [
+                    'id' => $by->actionId,
+                    'workshop_id' => $by->workshop->id,
+                    'user_id' => $by->user?->id,
+                    'kind' => GuidedKind::PotDay,
+                    'title' => '',
+                    'started_at' => $later ? max($nowS, $planned['start']) : $nowS,
+                    'begun_at' => $later ? null : $nowS,
+                ] + $planned['job'],
+            );
         });
     }
 
@@ -68,18 +75,27 @@ final readonly class StartPotDay
         $forbidding = array_values(array_filter($plan->warnings, fn(PotWarning $warning) => $warning->forbids()));
         $forbidding === [] || throw new NotPossible('pot', "pot_day.{$forbidding[0]->value}");
 
-        return ['start' => $proposal->startS, 'job' => [
-            'steps' => array_map(fn(JobStep $step) => $step->toArray(), $plan->steps),
-            'chains' => $choices->chainIds,
-            'terms' => ['wish' => $choices->toArray(), 'day' => $plan->terms->toArray(), 'masses' => $plan->massesG, 'record_step' => $plan->recordStep],
-        ]];
+        return [
+            'start' => $proposal->startS,
+            'job' => [
+                'steps' => array_map(fn(JobStep $step) => $step->toArray(), $plan->steps),
+                'chains' => $choices->chainIds,
+                'terms' => [
+                    'wish' => $choices->toArray(),
+                    'day' => $plan->terms->toArray(),
+                    'masses' => $plan->massesG,
+                    'record_step' => $plan->recordStep,
+                ],
+            ],
+        ];
     }
 
     private function expectPotFree(Workshop $workshop, int $potId): void
     {
         foreach (GuidedJob::query()->in($workshop)->open()->whereNotNull('begun_at')->get() as $job) {
-            $job->kind === GuidedKind::PotDay && PotDayJob::wish($job)->potId === $potId
-                && throw new NotPossible('pot', 'pot_day.in_use', ['pot' => (new Names($this->readBook->settings($workshop)))->pot($potId)]);
+            $job->kind === GuidedKind::PotDay &&
+                PotDayJob::wish($job)->potId === $potId &&
+                throw new NotPossible('pot', 'pot_day.in_use', ['pot' => (new Names($this->readBook->settings($workshop)))->pot($potId)]);
         }
     }
 }

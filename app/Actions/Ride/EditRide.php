@@ -26,7 +26,10 @@ final readonly class EditRide
             $ride->voided_by === null || throw VersionMoved::of($ride, $facts->about()->toArray());
             $version = $draft->replace($ride, $facts->columns());
 
-            return $facts->about(ride: $version->id, was: ['km' => $ride->km, 'bike' => $ride->bike_id, 'condition' => $ride->condition->value]);
+            return $facts->about(
+                ride: $version->id,
+                was: ['km' => $ride->km, 'bike' => $ride->bike_id, 'condition' => $ride->condition->value],
+            );
         });
     }
 }

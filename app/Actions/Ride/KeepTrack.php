@@ -18,7 +18,7 @@ final readonly class KeepTrack
     /** @throws NotPossible at `file` if this very track is in the logbook */
     public function __invoke(ActionContext $by, RideFacts $facts, Track $track, bool $loud): Action
     {
-        if (self::logged($by->workshop->id, $track) !== null && ! Action::query()->whereKey($by->actionId)->exists()) {
+        if (self::logged($by->workshop->id, $track) !== null && !Action::query()->whereKey($by->actionId)->exists()) {
             throw new NotPossible('file', 'same_track_short');
         }
 

@@ -66,19 +66,36 @@ final readonly class ReadArchive
             }
         }
         WriteTransaction::run(function () use ($workshop, $import, $file, $columns, $why): void {
-            $told = $why === null || count($import->failures) >= self::TOLD ? $import->failures : [...$import->failures, ['name' => $file['name'], 'why' => $why]];
-            $counted = RideImport::query()->whereKey($import->id)->where('done', $import->done)->update([
-                'done' => $import->done + 1, 'read' => $import->read + ($columns === null ? 0 : 1), 'failures' => json_encode($told, JSON_INVALID_UTF8_SUBSTITUTE),
-            ]);
+            $told =
+                $why === null || count($import->failures) >= self::TOLD
+                    ? $import->failures
+                    : [...$import->failures, ['name' => $file['name'], 'why' => $why]];
+            $counted = RideImport::query()
+                ->whereKey($import->id)
+                ->where('done', $import->done)
+                ->update([
+                    'done' => $import->done + 1,
+                    'read' => $import->read + ($columns === null ? 0 : 1),
+                    'failures' => json_encode($told, JSON_INVALID_UTF8_SUBSTITUTE),
+                ]);
             // Where another worker was here first nothing is taken twice.
-            $counted === 0 || $columns === null || $this->readTrack->remember($workshop, TrackSource::Archive, $columns + ['import_id' => $import->id, 'position' => $import->done]);
+            $counted === 0 ||
+                $columns === null ||
+                $this->readTrack->remember(
+                    $workshop,
+                    TrackSource::Archive,
+                    $columns + ['import_id' => $import->id, 'position' => $import->done],
+                );
         });
     }
 
     /** @param list<array{name: string, why: string}> $failures */
     private function end(RideImport $import, array $failures): void
     {
-        RideImport::query()->whereKey($import->id)->where('state', ImportState::Running)->update(['state' => ImportState::Done, 'failures' => json_encode($failures)]);
+        RideImport::query()
+            ->whereKey($import->id)
+            ->where('state', ImportState::Running)
+            ->update(['state' => ImportState::Done, 'failures' => json_encode($failures)]);
         File::delete($import->path());
     }
 

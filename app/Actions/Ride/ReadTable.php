@@ -27,18 +27,35 @@ final readonly class ReadTable
         $settings = $this->readBook->settings($workshop);
         $table = RideTable::of($import);
         ['rides' => $rides, 'faults' => $faults] = $table->read($columns, $settings->zone());
-        $rides !== [] || throw new InvalidInput('file', 'has no row that can be read so. Line '.($faults[0]['line'] ?? 1).': the '.($faults[0]['column'] ?? 'row').' '.($faults[0]['why'] ?? 'is missing'));
+        $rides !== [] ||
+            throw new InvalidInput(
+                'file',
+                'has no row that can be read so. Line ' .
+                    ($faults[0]['line'] ?? 1) .
+                    ': the ' .
+                    ($faults[0]['column'] ?? 'row') .
+                    ' ' .
+                    ($faults[0]['why'] ?? 'is missing'),
+            );
         $bikes = $this->bikes($workshop);
         WriteTransaction::run(function () use ($workshop, $import, $columns, $table, $rides, $bikes, $settings): void {
             foreach ($rides as $n => $ride) {
                 $this->readTrack->remember($workshop, TrackSource::Table, [
-                    'name' => $ride->name !== '' ? $ride->name : (string) __('ui.tracks.row', ['line' => $ride->line, 'name' => $import->name]),
+                    'name' =>
+                        $ride->name !== '' ? $ride->name : (string) __('ui.tracks.row', ['line' => $ride->line, 'name' => $import->name]),
                     // A day alone stands for all of it.
                     'start' => $ride->startS ?? LocalDay::named($ride->date, $settings->zone())->endS(),
                     'precision' => $ride->startS === null ? 'day' : 'minute',
-                    'km' => $ride->km, 'moving_hours' => $ride->hours, 'elapsed_hours' => $ride->hours, 'points' => 0, 'segments' => 0,
-                    'fingerprint' => $ride->fingerprint(), 'bike_id' => $bikes[mb_strtolower($ride->bike)] ?? null, 'condition' => $ride->condition?->value,
-                    'import_id' => $import->id, 'position' => $n,
+                    'km' => $ride->km,
+                    'moving_hours' => $ride->hours,
+                    'elapsed_hours' => $ride->hours,
+                    'points' => 0,
+                    'segments' => 0,
+                    'fingerprint' => $ride->fingerprint(),
+                    'bike_id' => $bikes[mb_strtolower($ride->bike)] ?? null,
+                    'condition' => $ride->condition?->value,
+                    'import_id' => $import->id,
+                    'position' => $n,
                 ]);
             }
             $table->remember($workshop, $columns);

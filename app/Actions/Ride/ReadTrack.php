@@ -40,7 +40,7 @@ final readonly class ReadTrack
      */
     public function look($stream, string $name): array
     {
-        $result = (new RideTrack(new AnyTrackReader))($stream);
+        $result = (new RideTrack(new AnyTrackReader()))($stream);
 
         return [
             'name' => $name,
@@ -57,17 +57,25 @@ final readonly class ReadTrack
     /** @param array<string, mixed> $columns of its row */
     public function remember(Workshop $workshop, TrackSource $source, array $columns): Track
     {
-        return Track::query()->create([
-            'id' => (string) Str::uuid7(), 'workshop_id' => $workshop->id, 'source' => $source, 'uploaded_at' => $this->clock->unixS(),
-            'name' => Str::limit(basename((string) $columns['name']), 120, ''),
-        ] + $columns);
+        return Track::query()->create(
+            [
+                'id' => (string) Str::uuid7(),
+                'workshop_id' => $workshop->id,
+                'source' => $source,
+                'uploaded_at' => $this->clock->unixS(),
+                'name' => Str::limit(basename((string) $columns['name']), 120, ''),
+            ] + $columns,
+        );
     }
 
     /** What nobody came back for. */
     public function forgetOld(): void
     {
         foreach (self::KEPT_S as $source => $seconds) {
-            Track::query()->where('source', $source)->where('uploaded_at', '<', $this->clock->unixS() - $seconds)->delete();
+            Track::query()
+                ->where('source', $source)
+                ->where('uploaded_at', '<', $this->clock->unixS() - $seconds)
+                ->delete();
         }
     }
 }

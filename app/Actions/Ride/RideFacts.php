@@ -47,6 +47,16 @@ final readonly class RideFacts
     /** @param array{km?: float, bike?: int|null, condition?: string}|null $was */
     public function about(?int $ride = null, bool $loud = false, bool $early = false, ?array $was = null): About
     {
-        return new About(bike: $this->bike?->id, ride: $ride, was: $was, at: $this->at->unixS, day: $this->at->precision->value, km: $this->km, condition: $this->condition->value, loud: $loud, early: $early);
+        return new About(
+            bike: $this->bike?->id,
+            ride: $ride,
+            was: $was,
+            at: $this->at->unixS,
+            day: $this->at->precision->value,
+            km: $this->km,
+            condition: $this->condition->value,
+            loud: $loud,
+            early: $early,
+        );
     }
 }

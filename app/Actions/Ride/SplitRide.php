@@ -33,19 +33,26 @@ final readonly class SplitRide
             $ride = $seen->refresh();
             $ride->voided_by === null || throw VersionMoved::of($ride, ['km' => $afterKm]);
             $ride->bike_id !== null || throw new NotPossible('chain_id', 'bike_first');
-            $afterKm > 0 && $afterKm < $ride->km || throw new NotPossible('distance', 'split_within');
+            ($afterKm > 0 && $afterKm < $ride->km) || throw new NotPossible('distance', 'split_within');
             $known = $ride->precision === Precision::Minute;
-            ! $known || $changeAt->unixS > $ride->at || throw new NotPossible('time', 'change_after_start');
+            !$known || $changeAt->unixS > $ride->at || throw new NotPossible('time', 'change_after_start');
             $share = $afterKm / $ride->km;
             $cut = $ride->track_to === null ? null : $ride->track_from + (int) round($share * ($ride->track_to - $ride->track_from));
             // Where only the day is known, the first part goes to the chain that came off: the one just before the change.
             $start = $known ? [] : ['at' => $changeAt->unixS - 60, 'precision' => Precision::Minute];
-            $draft->replace($ride, $start + ['km' => $afterKm, 'hours' => $ride->hours === null ? null : $ride->hours * $share, 'track_to' => $cut]);
+            $draft->replace(
+                $ride,
+                $start + ['km' => $afterKm, 'hours' => $ride->hours === null ? null : $ride->hours * $share, 'track_to' => $cut],
+            );
             $draft->enter(Fitting::class, $changeAt, ['bike_id' => $ride->bike_id, 'component_id' => $to->id]);
             $draft->enter(Ride::class, $changeAt, [
-                'bike_id' => $ride->bike_id, 'km' => $ride->km - $afterKm, 'hours' => $ride->hours === null ? null : $ride->hours * (1 - $share),
-                'condition' => $ride->condition, 'track_fingerprint' => $ride->track_fingerprint,
-                'track_from' => $cut, 'track_to' => $ride->track_to,
+                'bike_id' => $ride->bike_id,
+                'km' => $ride->km - $afterKm,
+                'hours' => $ride->hours === null ? null : $ride->hours * (1 - $share),
+                'condition' => $ride->condition,
+                'track_fingerprint' => $ride->track_fingerprint,
+                'track_from' => $cut,
+                'track_to' => $ride->track_to,
             ]);
 
             return new About(bike: $ride->bike_id, chain: $to->id, km: $ride->km, first: $afterKm, at: $changeAt->unixS);

@@ -14,13 +14,18 @@ final readonly class SteerImport
 {
     public function stop(RideImport $import): void
     {
-        RideImport::query()->whereKey($import->id)->where('state', ImportState::Running)->update(['state' => ImportState::Stopped]);
+        RideImport::query()
+            ->whereKey($import->id)
+            ->where('state', ImportState::Running)
+            ->update(['state' => ImportState::Stopped]);
     }
 
     public function goOn(RideImport $import): void
     {
-        RideImport::query()->whereKey($import->id)->where('state', ImportState::Stopped)->update(['state' => ImportState::Running]) > 0
-            && ReadRideFiles::dispatch($import->id);
+        RideImport::query()
+            ->whereKey($import->id)
+            ->where('state', ImportState::Stopped)
+            ->update(['state' => ImportState::Running]) > 0 && ReadRideFiles::dispatch($import->id);
     }
 
     public function putAside(RideImport $import): void

@@ -64,8 +64,14 @@ final readonly class TakeFile
     private function keep(Workshop $workshop, string $path, string $name, RideFileKind $kind, ImportState $state, int $total): RideImport
     {
         $import = new RideImport([
-            'id' => (string) Str::uuid(), 'workshop_id' => $workshop->id, 'kind' => $kind, 'name' => Str::limit(basename($name), 120, ''),
-            'state' => $state, 'total' => $total, 'failures' => [], 'started_at' => $this->clock->unixS(),
+            'id' => (string) Str::uuid(),
+            'workshop_id' => $workshop->id,
+            'kind' => $kind,
+            'name' => Str::limit(basename($name), 120, ''),
+            'state' => $state,
+            'total' => $total,
+            'failures' => [],
+            'started_at' => $this->clock->unixS(),
         ]);
         File::ensureDirectoryExists(dirname($import->path()), 0700);
         File::copy($path, $import->path()) || throw new RuntimeException('The uploaded file cannot be kept.');

@@ -32,9 +32,15 @@ final readonly class AddJar
             $jar = $draft->create(Jar::class, ['kind' => Jar::KIND]);
             $draft->set(SettingKey::JarName, $name, 0, chainId: $jar->id);
             $draft->set(SettingKey::JarRole, $role->value, 0, chainId: $jar->id);
-            $filled === null || $draft->enter(JarEntry::class, $at, [
-                'component_id' => $jar->id, 'act' => JarAct::Fill, 'volume_ml' => $filled->volumeMl, 'solvent' => $filled->solvent, 'flash_c' => $filled->flashC, 'boiling_c' => $filled->boilingC,
-            ]);
+            $filled === null ||
+                $draft->enter(JarEntry::class, $at, [
+                    'component_id' => $jar->id,
+                    'act' => JarAct::Fill,
+                    'volume_ml' => $filled->volumeMl,
+                    'solvent' => $filled->solvent,
+                    'flash_c' => $filled->flashC,
+                    'boiling_c' => $filled->boilingC,
+                ]);
 
             return new About(jar: $jar->id, at: $at->unixS);
         });

@@ -23,7 +23,11 @@ final readonly class KeepProtocol
     {
         return $this->ledger->record($by, ActionKind::KeepProtocol, function (Draft $draft) use ($before, $name, $protocol): About {
             $before === null || $draft->void($before->refresh());
-            $draft->create(Row::class, ['name' => $name, 'steps' => array_map(fn(ProtocolStep $step) => $step->toArray(), $protocol->steps), 'drip_only' => $protocol->dripOnly]);
+            $draft->create(Row::class, [
+                'name' => $name,
+                'steps' => array_map(fn(ProtocolStep $step) => $step->toArray(), $protocol->steps),
+                'drip_only' => $protocol->dripOnly,
+            ]);
 
             return new About(name: $name);
         });

@@ -28,7 +28,13 @@ use Dripel\Core\Strip\StripPlan;
 /** Makes a wish into a plan, with the jars and chains as they are; nothing is stored. */
 final readonly class PlanStrip
 {
-    public function __construct(private ReadBook $readBook, private ReadJars $readJars, private Protocols $protocols, private OpenJobs $openJobs, private AppClock $clock) {}
+    public function __construct(
+        private ReadBook $readBook,
+        private ReadJars $readJars,
+        private Protocols $protocols,
+        private OpenJobs $openJobs,
+        private AppClock $clock,
+    ) {}
 
     /** Refused with NotPossible at `chains`, `protocol` or `sources.N`, with InvalidInput where the core refuses. */
     public function __invoke(Workshop $workshop, StripChoices $choices): StripDraft
@@ -41,17 +47,28 @@ final readonly class PlanStrip
             $this->expectStrippable($book, $chain, $protocol, isset($jobs[$chain->id]));
         }
         [$jars, $busy] = [($this->readJars)($workshop), $this->readJars->busy($workshop)];
-        $sources = $choices->sources === null ? JarChoice::propose($protocol, $jars, $busy) : $this->sources($choices->sources, $protocol, $jars, $busy);
-        $startG = $choices->startG ?? max([0.0, ...array_map(fn(Chain $chain) => self::load($book, $chain->id)->grams(), $choices->chains)]);
+        $sources =
+            $choices->sources === null
+                ? JarChoice::propose($protocol, $jars, $busy)
+                : $this->sources($choices->sources, $protocol, $jars, $busy);
+        $startG =
+            $choices->startG ?? max([0.0, ...array_map(fn(Chain $chain) => self::load($book, $chain->id)->grams(), $choices->chains)]);
 
-        return new StripDraft($protocol, $sources, StripPlan::of($protocol, $sources, count($choices->chains), $startG), $startG, $jars, $busy);
+        return new StripDraft(
+            $protocol,
+            $sources,
+            StripPlan::of($protocol, $sources, count($choices->chains), $startG),
+            $startG,
+            $jars,
+            $busy,
+        );
     }
 
     /** What is on a chain when it is stripped: what it came with, or oil once it was ridden. */
     public static function load(Book $book, int $chainId): Load
     {
-        return Load::tryFrom($book->settings->text(SettingKey::ChainLoad, $chainId))
-            ?? ($book->chain($chainId, PHP_INT_MAX)->opening === null ? Load::Greased : Load::Oiled);
+        return Load::tryFrom($book->settings->text(SettingKey::ChainLoad, $chainId)) ??
+            ($book->chain($chainId, PHP_INT_MAX)->opening === null ? Load::Greased : Load::Oiled);
     }
 
     private function protocol(Workshop $workshop, StripChoices $choices): Protocol
@@ -70,8 +87,8 @@ final readonly class PlanStrip
             $book->history($chain->id)->last(Retirement::class) !== null => 'strip_retired',
             $inJob => 'chain_in_job',
             self::load($book, $chain->id) === Load::FactoryWaxed => 'strip_factory_waxed',
-            $onBike && ! $protocol->dripOnly => 'strip_on_bike',
-            ! $onBike && $protocol->dripOnly => 'strip_off_bike',
+            $onBike && !$protocol->dripOnly => 'strip_on_bike',
+            !$onBike && $protocol->dripOnly => 'strip_off_bike',
             default => null,
         };
         $reason === null || throw new NotPossible('chains', $reason, $name);
@@ -87,7 +104,7 @@ final readonly class PlanStrip
     private function sources(array $wanted, Protocol $protocol, array $jars, array $busy): array
     {
         $baths = $protocol->baths();
-        count($wanted) === count($baths) || throw new InvalidInput('sources', 'must be one for each of the '.count($baths).' baths');
+        count($wanted) === count($baths) || throw new InvalidInput('sources', 'must be one for each of the ' . count($baths) . ' baths');
         $sources = $poured = [];
         foreach ($wanted as $n => ['jar' => $jarId, 'into' => $intoId]) {
             $where = "sources.{$n}";
@@ -97,7 +114,7 @@ final readonly class PlanStrip
             }
             if ($jarId === null) {
                 $into = $intoId === null ? null : $jars[$intoId] ?? throw new NotPossible($where, 'no_jar');
-                $held = $into->solvent ?? $poured[(int) $intoId] ?? $bath->solvent;
+                $held = $into->solvent ?? ($poured[(int) $intoId] ?? $bath->solvent);
                 $held === $bath->solvent || throw new NotPossible($where, 'jar_other_solvent');
                 $poured[(int) $intoId] = $intoId === null ? null : $bath->solvent;
                 $sources[] = BathSource::fresh($intoId);
@@ -105,7 +122,11 @@ final readonly class PlanStrip
             }
             $jar = $jars[$jarId] ?? throw new NotPossible($where, 'no_jar');
             $jar->solvent === $bath->solvent || throw new NotPossible($where, 'jar_other_solvent');
-            $jar->volumeMl + Check::EPSILON >= (float) $bath->volumeMl || throw new NotPossible($where, 'jar_too_little', ['has' => (string) round($jar->volumeMl), 'needs' => (string) round((float) $bath->volumeMl)]);
+            $jar->volumeMl + Check::EPSILON >= (float) $bath->volumeMl ||
+                throw new NotPossible($where, 'jar_too_little', [
+                    'has' => (string) round($jar->volumeMl),
+                    'needs' => (string) round((float) $bath->volumeMl),
+                ]);
             $sources[] = BathSource::jar($jarId, $jar->volumeMl, $jar->greaseG, $jar->flashC, $jar->boilingC);
         }
 

@@ -20,7 +20,7 @@ final class RecordBaths
         $baths = 0;
         foreach ($run->turns as $turn) {
             $step = $run->steps[$turn->step];
-            if ($turn->endS === null || ! in_array($step->code, StripPlan::ENDS_BATH, true)) {
+            if ($turn->endS === null || !in_array($step->code, StripPlan::ENDS_BATH, true)) {
                 continue;
             }
             // Round again is with fresh solvent, whatever the first round used.

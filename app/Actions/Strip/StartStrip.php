@@ -42,7 +42,7 @@ final readonly class StartStrip
                 'steps' => array_map(fn(JobStep $step) => $step->toArray(), $draft->plan->steps),
                 'chains' => array_map(fn(Chain $chain) => $chain->id, $choices->chains),
                 'terms' => ['start_g' => $draft->startG, 'bare_step' => $draft->plan->bareStep],
-                'started_at' => $nowS = $this->clock->unixS(),
+                'started_at' => ($nowS = $this->clock->unixS()),
                 'begun_at' => $nowS,
             ]);
         });

@@ -39,8 +39,17 @@ final readonly class StripWork implements GuidedWork
 
     public function recordSoFar(ActionContext $by, GuidedJob $job, JobRun $run): ?Action
     {
-        $had = array_filter($run->turns, fn(JobTurn $turn) => $turn->endS !== null && in_array($run->steps[$turn->step]->code, StripPlan::ENDS_BATH, true));
+        $had = array_filter(
+            $run->turns,
+            fn(JobTurn $turn) => $turn->endS !== null && in_array($run->steps[$turn->step]->code, StripPlan::ENDS_BATH, true),
+        );
 
-        return $had === [] ? null : $this->ledger->record($by, ActionKind::GiveUpStrip, fn(Draft $draft) => new About(chains: $job->chains, at: $this->clock->unixS(), baths: RecordBaths::of($draft, $job, $run)));
+        return $had === []
+            ? null
+            : $this->ledger->record(
+                $by,
+                ActionKind::GiveUpStrip,
+                fn(Draft $draft) => new About(chains: $job->chains, at: $this->clock->unixS(), baths: RecordBaths::of($draft, $job, $run)),
+            );
     }
 }

@@ -31,16 +31,29 @@ final readonly class TendJar
             in_array($jar->id, $this->readJars->busy($by->workshop), true) && throw new NotPossible('jar', 'jar_in_job');
             $has = ($this->readJars)($by->workshop)[$jar->id] ?? null;
             if ($entry->act !== JarAct::Fill) {
-                $has !== null && $has->volumeMl > 0.0 || throw new NotPossible('jar', 'jar_empty');
-                in_array($entry->act, [JarAct::Decant, JarAct::Filter, JarAct::HandIn], true) && (float) $entry->volumeMl > $has->volumeMl + Check::EPSILON
-                    && throw new NotPossible('volume_ml', 'more_than_in_jar', ['has' => (string) round($has->volumeMl)]);
+                ($has !== null && $has->volumeMl > 0.0) || throw new NotPossible('jar', 'jar_empty');
+                in_array($entry->act, [JarAct::Decant, JarAct::Filter, JarAct::HandIn], true) &&
+                    (float) $entry->volumeMl > $has->volumeMl + Check::EPSILON &&
+                    throw new NotPossible('volume_ml', 'more_than_in_jar', ['has' => (string) round($has->volumeMl)]);
             }
             $draft->enter(JarEntry::class, $at, [
-                'component_id' => $jar->id, 'act' => $entry->act, 'volume_ml' => $entry->volumeMl, 'solvent' => $entry->solvent,
-                'flash_c' => $entry->flashC, 'boiling_c' => $entry->boilingC, 'note' => $note,
+                'component_id' => $jar->id,
+                'act' => $entry->act,
+                'volume_ml' => $entry->volumeMl,
+                'solvent' => $entry->solvent,
+                'flash_c' => $entry->flashC,
+                'boiling_c' => $entry->boilingC,
+                'note' => $note,
             ]);
 
-            return new About(jar: $jar->id, act: $entry->act->value, ml: $entry->volumeMl, solvent: ($entry->solvent ?? $has?->solvent)?->value, note: $note, at: $at->unixS);
+            return new About(
+                jar: $jar->id,
+                act: $entry->act->value,
+                ml: $entry->volumeMl,
+                solvent: ($entry->solvent ?? $has?->solvent)?->value,
+                note: $note,
+                at: $at->unixS,
+            );
         });
     }
 }

@@ -23,18 +23,35 @@ final readonly class AnswerAdvice
     /** Nobody rides to the kilometre: tens of the workshop's unit. */
     private const ROUND = 10;
 
-    public function __construct(private ReadBook $readBook, private ReadWear $readWear, private ChangeSettings $changeSettings, private AppClock $clock) {}
+    public function __construct(
+        private ReadBook $readBook,
+        private ReadWear $readWear,
+        private ChangeSettings $changeSettings,
+        private AppClock $clock,
+    ) {}
 
     /** Refused with NotPossible at `accept` where nothing is advised. */
     public function __invoke(ActionContext $by, Bike $bike, bool $accept): Action
     {
         $book = ($this->readBook)($by->workshop);
         $settings = $book->settings;
-        $advice = BikeAdvice::ofBike($book, ($this->readWear)($by->workshop), $bike->id, LearnedByEar::of($book, $bike->id, $this->clock->unixS()))
-            ?? throw new NotPossible('accept', 'no_advice');
+        $advice =
+            BikeAdvice::ofBike(
+                $book,
+                ($this->readWear)($by->workshop),
+                $bike->id,
+                LearnedByEar::of($book, $bike->id, $this->clock->unixS()),
+            ) ?? throw new NotPossible('accept', 'no_advice');
         $units = Units::of($settings);
         $km = round($units->toKm(self::ROUND * round($units->fromKm($advice->intervalKm) / self::ROUND)), 3);
 
-        return ($this->changeSettings)($by, $bike, $accept ? [SettingKey::IntervalKm->value => $km, SettingKey::DeclinedKm->value => null] : [SettingKey::DeclinedKm->value => $km], false);
+        return ($this->changeSettings)(
+            $by,
+            $bike,
+            $accept
+                ? [SettingKey::IntervalKm->value => $km, SettingKey::DeclinedKm->value => null]
+                : [SettingKey::DeclinedKm->value => $km],
+            false,
+        );
     }
 }

@@ -24,7 +24,13 @@ final readonly class KeepInstrument
     /** Refused with NotPossible at `name` if another one has it. */
     public function __invoke(ActionContext $by, ?Instrument $instrument, string $name, CoreInstrument $facts, bool $gone = false): Action
     {
-        return $this->ledger->record($by, ActionKind::KeepInstrument, function (Draft $draft) use ($by, $instrument, $name, $facts, $gone): About {
+        return $this->ledger->record($by, ActionKind::KeepInstrument, function (Draft $draft) use (
+            $by,
+            $instrument,
+            $name,
+            $facts,
+            $gone,
+        ): About {
             $this->freeNames->expectInstrument($by->workshop, $name, $instrument?->id);
             $row = $instrument ?? $draft->create(Instrument::class, ['kind' => Instrument::KIND]);
             $draft->describe($this->readBook->settings($by->workshop), $row->id, [

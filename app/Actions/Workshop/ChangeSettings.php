@@ -27,7 +27,12 @@ use Dripel\Core\Plan\LocalDay;
 /** Settings of the workshop, a bike or a chain change: from now on, or for the past too. */
 final readonly class ChangeSettings
 {
-    public function __construct(private Ledger $ledger, private ReadBook $readBook, private FreeNames $freeNames, private AppClock $clock) {}
+    public function __construct(
+        private Ledger $ledger,
+        private ReadBook $readBook,
+        private FreeNames $freeNames,
+        private AppClock $clock,
+    ) {}
 
     /** @param array<string, string|int|float|list<mixed>|null> $settings by SettingKey; what reads the same as before is left alone */
     public function __invoke(ActionContext $by, Bike|Chain|null $subject, array $settings, bool $alsoPast): Action
@@ -50,15 +55,26 @@ final readonly class ChangeSettings
                     continue;
                 }
                 $changed[$name] = [$old, $value];
-                $past = $alsoPast || ! $key->isDated();
+                $past = $alsoPast || !$key->isDated();
                 $past && $this->forget($draft, $key, $subject);
-                $draft->set($key, $value, $past ? 0 : $this->clock->unixS(), $subject instanceof Bike ? $subject->id : null, $subject instanceof Chain ? $subject->id : null);
+                $draft->set(
+                    $key,
+                    $value,
+                    $past ? 0 : $this->clock->unixS(),
+                    $subject instanceof Bike ? $subject->id : null,
+                    $subject instanceof Chain ? $subject->id : null,
+                );
                 if ($key === SettingKey::TimeZone) {
                     $this->keepDays($draft, new DateTimeZone(is_string($old) ? $old : 'UTC'), new DateTimeZone(self::text($value)));
                 }
             }
 
-            return new About(bike: $subject instanceof Bike ? $subject->id : null, chain: $subject instanceof Chain ? $subject->id : null, changed: $changed, past: $alsoPast);
+            return new About(
+                bike: $subject instanceof Bike ? $subject->id : null,
+                chain: $subject instanceof Chain ? $subject->id : null,
+                changed: $changed,
+                past: $alsoPast,
+            );
         });
     }
 
@@ -69,7 +85,12 @@ final readonly class ChangeSettings
             $this->freeNames->expectBike($by->workshop, self::text($settings[SettingKey::BikeName->value]), $subject->id);
         }
         if ($subject instanceof Chain && isset($settings[SettingKey::ChainLabel->value], $settings[SettingKey::ChainHome->value])) {
-            $this->freeNames->expectChain($by->workshop, (int) self::text($settings[SettingKey::ChainHome->value]), self::text($settings[SettingKey::ChainLabel->value]), $subject->id);
+            $this->freeNames->expectChain(
+                $by->workshop,
+                (int) self::text($settings[SettingKey::ChainHome->value]),
+                self::text($settings[SettingKey::ChainLabel->value]),
+                $subject->id,
+            );
         }
     }
 
@@ -80,18 +101,23 @@ final readonly class ChangeSettings
 
     private function forget(Draft $draft, SettingKey $key, Bike|Chain|null $subject): void
     {
-        Setting::query()->in($draft->workshop)->live()->where('key', $key)
+        Setting::query()
+            ->in($draft->workshop)
+            ->live()
+            ->where('key', $key)
             ->where('bike_id', $subject instanceof Bike ? $subject->id : null)
             ->where('component_id', $subject instanceof Chain ? $subject->id : null)
-            ->get()->each(fn(Setting $setting) => $draft->void($setting));
+            ->get()
+            ->each(fn(Setting $setting) => $draft->void($setting));
     }
 
     /** A ride known only by its day keeps its day when the workshop moves to another zone. */
     private function keepDays(Draft $draft, DateTimeZone $from, DateTimeZone $to): void
     {
-        Ride::query()->in($draft->workshop)->live()->where('precision', Precision::Day)->get()
-            ->each(fn(Ride $ride) => $draft->replace($ride, [
+        Ride::query()->in($draft->workshop)->live()->where('precision', Precision::Day)->get()->each(
+            fn(Ride $ride) => $draft->replace($ride, [
                 'at' => LocalDay::named(LocalDay::of($ride->at, $from)->date, $to)->endS(),
-            ]));
+            ]),
+        );
     }
 }

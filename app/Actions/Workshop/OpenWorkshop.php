@@ -22,10 +22,15 @@ final readonly class OpenWorkshop
         $workshop = Workshop::query()->create(['demo' => $demo]);
         Membership::query()->create(['workshop_id' => $workshop->id, 'user_id' => $owner->id, 'role' => Role::Owner]);
         $owner->update(['workshop_id' => $workshop->id]);
-        ($this->changeSettings)(new ActionContext($workshop->refresh(), $owner, (string) Str::uuid()), null, [
-            SettingKey::WorkshopName->value => $name,
-            SettingKey::TimeZone->value => $timeZone,
-        ], true);
+        ($this->changeSettings)(
+            new ActionContext($workshop->refresh(), $owner, (string) Str::uuid()),
+            null,
+            [
+                SettingKey::WorkshopName->value => $name,
+                SettingKey::TimeZone->value => $timeZone,
+            ],
+            true,
+        );
 
         return $workshop;
     }

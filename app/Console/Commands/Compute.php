@@ -35,12 +35,17 @@ final class Compute extends Command
     /** @return array<string, mixed> */
     private function compute(string $name, mixed $file): array
     {
-        $class = Models::ALL[$name] ?? throw new InvalidInput('model', $name === ''
-            ? 'is missing; the models are '.implode(', ', array_keys(Models::ALL))
-            : "there is no model {$name}; the models are ".implode(', ', array_keys(Models::ALL)));
-        $model = new $class;
+        $class =
+            Models::ALL[$name] ??
+            throw new InvalidInput(
+                'model',
+                $name === ''
+                    ? 'is missing; the models are ' . implode(', ', array_keys(Models::ALL))
+                    : "there is no model {$name}; the models are " . implode(', ', array_keys(Models::ALL)),
+            );
+        $model = new $class();
         if ($model instanceof FileModel) {
-            if (! is_string($file) || ! is_file($file) || ($stream = @fopen($file, 'rb')) === false) {
+            if (!is_string($file) || !is_file($file) || ($stream = @fopen($file, 'rb')) === false) {
                 throw new InvalidInput('file', is_string($file) ? "cannot be read: {$file}" : 'is missing: name it after the model');
             }
 
@@ -56,7 +61,14 @@ final class Compute extends Command
     /** @param array<string, mixed> $values */
     private function json(array $values): string
     {
-        return json_encode($values, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
+        return json_encode(
+            $values,
+            JSON_UNESCAPED_UNICODE |
+                JSON_UNESCAPED_SLASHES |
+                JSON_PRESERVE_ZERO_FRACTION |
+                JSON_THROW_ON_ERROR |
+                JSON_INVALID_UTF8_SUBSTITUTE,
+        );
     }
 
     private function say(string $text, int $exit): int

@@ -28,7 +28,9 @@ final class Gauge extends Command
         $workshop = Workshop::query()->where('demo', true)->first();
         $book = $workshop === null ? null : $readBook($workshop);
         $names = $book === null ? null : (new Translator($book->settings, $clock->unixS()))->names;
-        $chainId = array_values(array_filter($book->chainIds ?? [], fn(int $id) => $names?->fullChain($id) === $this->argument('chain')))[0] ?? null;
+        $chainId =
+            array_values(array_filter($book->chainIds ?? [], fn(int $id) => $names?->fullChain($id) === $this->argument('chain')))[0] ??
+            null;
         if ($workshop === null || $chainId === null) {
             $this->error('No such chain in the demo. Name it with its bike, like “Heron B”.');
 

@@ -40,26 +40,53 @@ final class Intervals extends Command
         $q = $translator->quantities;
         $hour = is_numeric($this->option('hour')) ? (float) $q->toMinor((float) $this->option('hour')) : 0.0;
         $years = $readYears($workshop, $hour);
-        $bike = array_values(array_filter($years->bikes, fn(SimulatedBike $one) => $translator->names->bike((int) $one->id) === $this->argument('bike')))[0] ?? null;
+        $bike =
+            array_values(
+                array_filter($years->bikes, fn(SimulatedBike $one) => $translator->names->bike((int) $one->id) === $this->argument('bike')),
+            )[0] ?? null;
         if ($bike === null) {
             $this->error('No such bike, or it is not ridden. Name it like “Heron”.');
 
             return self::FAILURE;
         }
-        $this->line('| school | re-wax at | ridden | chain life | chains | cassettes | pot days | top-ups | hours | wax | money | per 1,000 km |');
+        $this->line(
+            '| school | re-wax at | ridden | chain life | chains | cassettes | pot days | top-ups | hours | wax | money | per 1,000 km |',
+        );
         $this->line('|---|---|---|---|---|---|---|---|---|---|---|---|');
         foreach (self::SCHOOLS_KM as $school => $km) {
-            $found = (new Simulate)($years->only((int) $bike->id)->input(new SimulatedPolicy($km), self::YEARS));
+            $found = (new Simulate())($years->only((int) $bike->id)->input(new SimulatedPolicy($km), self::YEARS));
             $count = fn(callable $what): string => $q->number($found->sum($what));
             $this->row([
-                $school, $q->distance($km), $q->distance($found->km()), $found->chainLifeKm() === null ? '–' : $q->distance($found->chainLifeKm()),
-                $count(fn(SimulatedWeek $week) => $week->bought), $count(fn(SimulatedWeek $week) => $week->cassettes), $count(fn(SimulatedWeek $week) => $week->potDays), $count(fn(SimulatedWeek $week) => $week->topUps),
-                $q->number($found->minutes() / 60.0), $q->mass($found->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)), $q->money($found->cost()), $q->money((float) $found->usedUpPer1000Km()),
+                $school,
+                $q->distance($km),
+                $q->distance($found->km()),
+                $found->chainLifeKm() === null ? '–' : $q->distance($found->chainLifeKm()),
+                $count(fn(SimulatedWeek $week) => $week->bought),
+                $count(fn(SimulatedWeek $week) => $week->cassettes),
+                $count(fn(SimulatedWeek $week) => $week->potDays),
+                $count(fn(SimulatedWeek $week) => $week->topUps),
+                $q->number($found->minutes() / 60.0),
+                $q->mass($found->sum(fn(SimulatedWeek $week) => $week->waxBoughtG)),
+                $q->money($found->cost()),
+                $q->money((float) $found->usedUpPer1000Km()),
             ]);
         }
-        $cheapest = (new IntervalEconomy)($years->economy($bike, $book->terms()->ofBike((int) $bike->id, $translator->nowS)->intervalKm, self::YEARS));
+        $cheapest = (new IntervalEconomy())(
+            $years->economy($bike, $book->terms()->ofBike((int) $bike->id, $translator->nowS)->intervalKm, self::YEARS),
+        );
         $this->line('');
-        $this->line(str_replace("\u{a0}", ' ', sprintf('The cheapest interval of %s: %s, %s per 1,000 km.', $this->argument('bike'), $q->distance($cheapest->best->intervalKm), $q->money($cheapest->best->costPer1000Km))));
+        $this->line(
+            str_replace(
+                "\u{a0}",
+                ' ',
+                sprintf(
+                    'The cheapest interval of %s: %s, %s per 1,000 km.',
+                    $this->argument('bike'),
+                    $q->distance($cheapest->best->intervalKm),
+                    $q->money($cheapest->best->costPer1000Km),
+                ),
+            ),
+        );
 
         return self::SUCCESS;
     }
@@ -67,6 +94,6 @@ final class Intervals extends Command
     /** @param list<string> $cells */
     private function row(array $cells): void
     {
-        $this->line('| '.str_replace("\u{a0}", ' ', implode(' | ', $cells)).' |');
+        $this->line('| ' . str_replace("\u{a0}", ' ', implode(' | ', $cells)) . ' |');
     }
 }

@@ -27,18 +27,19 @@ final class Migrate extends Command
         if ($pending === []) {
             return self::SUCCESS;
         }
-        $ran === [] || $this->info('Backed up to '.($backups->make() ?? 'nowhere').'.');
+        $ran === [] || $this->info('Backed up to ' . ($backups->make() ?? 'nowhere') . '.');
         // Tables are rebuilt while others point to them; afterwards every pointer is checked.
         DB::statement('pragma foreign_keys = off');
         try {
             DB::transaction(function (): void {
-                $this->callSilently('migrate', ['--force' => true]) === self::SUCCESS || throw new RuntimeException('The migration failed.');
+                $this->callSilently('migrate', ['--force' => true]) === self::SUCCESS ||
+                    throw new RuntimeException('The migration failed.');
                 DB::select('pragma foreign_key_check') === [] || throw new RuntimeException('The migration left rows that point nowhere.');
             });
         } finally {
             DB::statement('pragma foreign_keys = on');
         }
-        $this->info('Migrated: '.implode(', ', $pending).'.');
+        $this->info('Migrated: ' . implode(', ', $pending) . '.');
 
         return self::SUCCESS;
     }

@@ -27,17 +27,32 @@ final class Probe extends Command
 
     public function handle(Connect $connect, SimulatedProbe $probe): int
     {
-        $job = GuidedJob::query()->where('kind', GuidedKind::PotDay)->open()->whereNotNull('begun_at')
-            ->when($this->argument('job'), fn($query, $id) => $query->whereKey($id))->with('taps')->first();
+        $job = GuidedJob::query()
+            ->where('kind', GuidedKind::PotDay)
+            ->open()
+            ->whereNotNull('begun_at')
+            ->when($this->argument('job'), fn($query, $id) => $query->whereKey($id))
+            ->with('taps')
+            ->first();
         if ($job === null) {
             $this->error('No pot day is under way.');
 
             return self::FAILURE;
         }
         $simulates = ['job' => $job->id, 'speed' => (float) $this->option('speed'), 'extra_w' => (float) $this->option('extra-watts')];
-        [$device, $token] = $connect->probe(Workshop::query()->findOrFail($job->workshop_id), Pot::query()->findOrFail(PotDayJob::wish($job)->potId), 'Simulated probe', $simulates);
+        [$device, $token] = $connect->probe(
+            Workshop::query()->findOrFail($job->workshop_id),
+            Pot::query()->findOrFail(PotDayJob::wish($job)->potId),
+            'Simulated probe',
+            $simulates,
+        );
         $left = is_numeric($this->option('readings')) ? (int) $this->option('readings') : PHP_INT_MAX;
-        while ($left-- > 0 && $device->refresh()->gone_at === null && $job->refresh()->load('taps')->ended_at === null && $probe->send($device, $token, $job)) {
+        while (
+            $left-- > 0 &&
+            $device->refresh()->gone_at === null &&
+            $job->refresh()->load('taps')->ended_at === null &&
+            $probe->send($device, $token, $job)
+        ) {
             $left > 0 && usleep((int) (1e6 * (float) $this->option('every')));
         }
         $connect->disconnect($device);

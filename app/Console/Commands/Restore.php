@@ -16,8 +16,8 @@ final class Restore extends Command
 
     public function handle(Backups $backups): int
     {
-        $file = $this->argument('file') ?? $backups->all()[0] ?? null;
-        if (! is_string($file)) {
+        $file = $this->argument('file') ?? ($backups->all()[0] ?? null);
+        if (!is_string($file)) {
             $this->error('There is no backup yet.');
 
             return self::FAILURE;

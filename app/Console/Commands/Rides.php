@@ -30,8 +30,10 @@ final class Rides extends Command
         $book = $workshop === null ? null : $readBook($workshop);
         $bikes = $book === null ? [] : array_combine(array_map((new Names($book->settings))->bike(...), $book->bikeIds), $book->bikeIds);
         $bike = $this->option('bike');
-        if ($workshop === null || ($bike !== null && ! isset($bikes[$bike]))) {
-            $this->error($workshop === null ? 'There is no demo.' : 'The demo has no such bike. It has '.implode(', ', array_keys($bikes)).'.');
+        if ($workshop === null || ($bike !== null && !isset($bikes[$bike]))) {
+            $this->error(
+                $workshop === null ? 'There is no demo.' : 'The demo has no such bike. It has ' . implode(', ', array_keys($bikes)) . '.',
+            );
 
             return self::FAILURE;
         }

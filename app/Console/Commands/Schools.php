@@ -38,7 +38,7 @@ final class Schools extends Command
                 $q->mass($plan->residuesG[count($plan->residuesG) - 1]),
                 $protocol->advised() ? ($protocol->dripOnly ? 'only for drip wax' : '') : 'not advised',
             ];
-            $this->line('| '.str_replace("\u{a0}", ' ', implode(' | ', $row)).' |');
+            $this->line('| ' . str_replace("\u{a0}", ' ', implode(' | ', $row)) . ' |');
         }
 
         return self::SUCCESS;

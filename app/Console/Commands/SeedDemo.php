@@ -41,7 +41,10 @@ final class SeedDemo extends Command
     {
         $writtenS = (int) $workshop->created_at?->getTimestamp();
 
-        return intdiv($writtenS, 86400) < intdiv($clock->unixS(), 86400)
-            && ! Action::query()->in($workshop)->where('recorded_at', '>', $writtenS + 60)->exists();
+        return intdiv($writtenS, 86400) < intdiv($clock->unixS(), 86400) &&
+            !Action::query()
+                ->in($workshop)
+                ->where('recorded_at', '>', $writtenS + 60)
+                ->exists();
     }
 }

@@ -48,14 +48,29 @@ final readonly class ArriveProps
         [$book, $translator] = $this->read();
 
         return [
-            'bike' => $bikeId === null ? null : [
-                'id' => $bikeId,
-                'name' => $translator->names->bike($bikeId),
-                'letters' => array_map(fn(int $id) => $translator->names->chain($id), array_values(array_filter($book->chainIds, fn(int $id) => $book->settings->home($id, $translator->nowS) === $bikeId && ! $book->chain($id, $translator->nowS)->retired()))),
-                'free' => $book->fittings->componentOn($bikeId, $translator->nowS) === null,
-            ],
+            'bike' =>
+                $bikeId === null
+                    ? null
+                    : [
+                        'id' => $bikeId,
+                        'name' => $translator->names->bike($bikeId),
+                        'letters' => array_map(
+                            fn(int $id) => $translator->names->chain($id),
+                            array_values(
+                                array_filter(
+                                    $book->chainIds,
+                                    fn(int $id) => $book->settings->home($id, $translator->nowS) === $bikeId &&
+                                        !$book->chain($id, $translator->nowS)->retired(),
+                                ),
+                            ),
+                        ),
+                        'free' => $book->fittings->componentOn($bikeId, $translator->nowS) === null,
+                    ],
             'interval' => (string) round($translator->quantities->units->fromKm($book->settings->usualIntervalKm())),
-            'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($translator->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
+            'kinds' => array_map(
+                fn(string $kind) => ['value' => $kind, 'title' => ucfirst($translator->say("ui.kinds.{$kind}"))],
+                BikeRequest::KINDS,
+            ),
             'forms' => (new FormProps($book, $translator))->all(),
         ];
     }
@@ -76,12 +91,25 @@ final readonly class ArriveProps
             'text' => $text,
             'problem' => $table?->problem === null ? null : $translator->say("errors.table.{$table->problem}"),
             'ready' => $table?->faultless() ?? false,
-            'rows' => $table === null ? [] : array_map(fn(PartsRow $row) => [
-                'line' => $row->line,
-                'cells' => array_map(fn(string $column) => $row->cells[$column] ?? '', PartsTable::COLUMNS),
-                'errors' => array_map(fn(string $column, string $code) => ['column' => $column, 'text' => $translator->say("errors.table.{$code}")], array_keys($row->errors), $row->errors),
-                'newBike' => ! in_array(mb_strtolower($row->bike), $known, true),
-            ], $table->rows),
+            'rows' =>
+                $table === null
+                    ? []
+                    : array_map(
+                        fn(PartsRow $row) => [
+                            'line' => $row->line,
+                            'cells' => array_map(fn(string $column) => $row->cells[$column] ?? '', PartsTable::COLUMNS),
+                            'errors' => array_map(
+                                fn(string $column, string $code) => [
+                                    'column' => $column,
+                                    'text' => $translator->say("errors.table.{$code}"),
+                                ],
+                                array_keys($row->errors),
+                                $row->errors,
+                            ),
+                            'newBike' => !in_array(mb_strtolower($row->bike), $known, true),
+                        ],
+                        $table->rows,
+                    ),
         ];
     }
 

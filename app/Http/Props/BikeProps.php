@@ -80,7 +80,10 @@ final readonly class BikeProps
                 'name' => $this->translator->names->bike($bikeId),
                 'kind' => $bikeId === null ? 'road' : $settings->text(SettingKey::BikeKind, $bikeId, 'road'),
                 'speeds' => $bikeId === null ? 12 : $settings->whole(SettingKey::BikeSpeeds, $bikeId, 12),
-                'interval' => (string) round($units->fromKm($bikeId === null ? $settings->usualIntervalKm() : $settings->intervalKm($bikeId, $nowS)), 1),
+                'interval' => (string) round(
+                    $units->fromKm($bikeId === null ? $settings->usualIntervalKm() : $settings->intervalKm($bikeId, $nowS)),
+                    1,
+                ),
                 'interval_hours' => $bikeId === null ? null : $settings->intervalHours($bikeId, $nowS),
                 'limit_school' => $school->value,
                 'by_ear' => $bikeId !== null && $settings->byEar($bikeId, $nowS),
@@ -88,21 +91,35 @@ final readonly class BikeProps
                 'week_summer' => $this->week(SettingKey::WeekSummer, $bikeId),
                 'week_winter' => $this->week(SettingKey::WeekWinter, $bikeId),
                 'chains_wanted' => $bikeId === null ? '' : (string) $settings->chainsWanted($bikeId),
-                'target_life' => $bikeId === null || $settings->targetLifeKm($bikeId) === null ? '' : (string) round($units->fromKm($settings->targetLifeKm($bikeId))),
+                'target_life' =>
+                    $bikeId === null || $settings->targetLifeKm($bikeId) === null
+                        ? ''
+                        : (string) round($units->fromKm($settings->targetLifeKm($bikeId))),
             ],
             'parts' => $bikeId === null ? [] : (new PartProps($this->book, $this->translator))->onBike($bikeId),
             'drawer' => (new PartProps($this->book, $this->translator))->inDrawer(),
-            'partKinds' => array_values(array_map(fn(PartKind $kind) => ['value' => $kind->value, 'title' => $this->translator->say("ui.parts.{$kind->value}")], array_filter(PartKind::cases(), fn(PartKind $kind) => $kind->slot() !== null))),
+            'partKinds' => array_values(
+                array_map(
+                    fn(PartKind $kind) => ['value' => $kind->value, 'title' => $this->translator->say("ui.parts.{$kind->value}")],
+                    array_filter(PartKind::cases(), fn(PartKind $kind) => $kind->slot() !== null),
+                ),
+            ),
             'brushed' => $bikeId === null ? '' : $this->brushed($bikeId),
             'commutes' => $bikeId === null ? [] : array_map($this->commute(...), $this->book->fillIn?->commutesOf($bikeId) ?? []),
             'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->translator->weekday($day)], range(1, 7)),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
-            'kinds' => array_map(fn(string $kind) => ['value' => $kind, 'title' => ucfirst($this->translator->say("ui.kinds.{$kind}"))], BikeRequest::KINDS),
-            'schools' => array_map(fn(LimitSchool $case) => [
-                'value' => $case->value,
-                'title' => $this->translator->say("schools.{$case->value}.name"),
-                'reason' => $this->translator->say("schools.{$case->value}.reason"),
-            ], LimitSchool::cases()),
+            'kinds' => array_map(
+                fn(string $kind) => ['value' => $kind, 'title' => ucfirst($this->translator->say("ui.kinds.{$kind}"))],
+                BikeRequest::KINDS,
+            ),
+            'schools' => array_map(
+                fn(LimitSchool $case) => [
+                    'value' => $case->value,
+                    'title' => $this->translator->say("schools.{$case->value}.name"),
+                    'reason' => $this->translator->say("schools.{$case->value}.reason"),
+                ],
+                LimitSchool::cases(),
+            ),
         ];
     }
 
@@ -115,12 +132,18 @@ final readonly class BikeProps
         return [
             'id' => $commute->id,
             'text' => $this->translator->say('ui.commute.line', [
-                'km' => $q->distance($commute->km, 1), 'days' => implode(', ', array_map(fn(int $day) => $this->translator->weekday($day), $commute->weekdays)), 'time' => $commute->time,
+                'km' => $q->distance($commute->km, 1),
+                'days' => implode(', ', array_map(fn(int $day) => $this->translator->weekday($day), $commute->weekdays)),
+                'time' => $commute->time,
             ]),
             'values' => [
-                'weekdays' => $commute->weekdays, 'time' => $commute->time, 'distance' => (string) round($q->units->fromKm($commute->km), 2),
+                'weekdays' => $commute->weekdays,
+                'time' => $commute->time,
+                'distance' => (string) round($q->units->fromKm($commute->km), 2),
                 'hours' => $commute->hours === null ? '' : sprintf('%d:%02d', intdiv($minutes, 60), $minutes % 60),
-                'condition' => $commute->condition->value, 'from' => $commute->fromDate, 'until' => $commute->untilDate ?? '',
+                'condition' => $commute->condition->value,
+                'from' => $commute->fromDate,
+                'until' => $commute->untilDate ?? '',
             ],
         ];
     }
@@ -132,7 +155,10 @@ final readonly class BikeProps
 
         return $brushed === null
             ? $this->translator->say('chain.brushed_never')
-            : $this->translator->say('chain.brushed', ['km' => $q->distance($brushed->km), 'day' => $q->day($brushed->last->moment->unixS)]);
+            : $this->translator->say('chain.brushed', [
+                'km' => $q->distance($brushed->km),
+                'day' => $q->day($brushed->last->moment->unixS),
+            ]);
     }
 
     /** What it is ridden by weekday, as a form writes it. */

@@ -84,7 +84,13 @@ final readonly class BooksProps
 {
     private const ENTRIES = 8;
 
-    public function __construct(private ReadBook $readBook, private ReadJars $readJars, private ReadBaths $readBaths, private ReadPrices $readPrices, private Translators $translators) {}
+    public function __construct(
+        private ReadBook $readBook,
+        private ReadJars $readJars,
+        private ReadBaths $readBaths,
+        private ReadPrices $readPrices,
+        private Translators $translators,
+    ) {}
 
     /** @return BooksPage */
     public function all(Workshop $workshop): array
@@ -99,17 +105,46 @@ final readonly class BooksProps
         $pickup = DipPickup::of($baths);
 
         return [
-            'pots' => array_values(array_map(fn(BathState $bath) => $pots->inBooks($workshop, $bath, ($this->readPrices)($workshop), $pickup), $baths)),
+            'pots' => array_values(
+                array_map(fn(BathState $bath) => $pots->inBooks($workshop, $bath, ($this->readPrices)($workshop), $pickup), $baths),
+            ),
             'potChoices' => $pots->choices(),
-            'jars' => array_values(array_map(fn(JarState $jar) => $this->jar($workshop, $jar, in_array($jar->jarId, $busy, true), $words, $translator), ($this->readJars)($workshop))),
+            'jars' => array_values(
+                array_map(
+                    fn(JarState $jar) => $this->jar($workshop, $jar, in_array($jar->jarId, $busy, true), $words, $translator),
+                    ($this->readJars)($workshop),
+                ),
+            ),
             'bottles' => (new DripProps($book, $translator))->shelf(),
             'prices' => $this->prices($workshop, $translator),
             'parts' => (new PartProps($book, $translator))->all(($this->readPrices)($workshop)),
             'links' => array_map(fn(Part $link) => $this->link($link, $translator), $book->inventory()->spareLinks()),
-            'solvents' => array_map(fn(Solvent $solvent) => ['value' => $solvent->value, 'title' => ucfirst($words->solvent($solvent)), 'hazard' => $words->hazard($solvent, $solvent->hazard())], Solvent::stocked()),
-            'roles' => array_map(fn(JarRole $role) => ['value' => $role->value, 'title' => ucfirst($translator->say("strip.jar.role.{$role->value}"))], JarRole::cases()),
-            'supplies' => array_map(fn(Supply $supply) => ['value' => $supply->value, 'title' => ucfirst($translator->say("strip.supply.{$supply->value}")), 'unit' => $translator->say("strip.unit.{$supply->unit()->value}"), 'usual' => $supply->unit() === SupplyUnit::Piece ? '1' : '1000'], Supply::cases()),
-            'units' => ['mass' => $translator->quantities->units->mass, 'temperature' => $translator->quantities->units->temperature, 'currency' => $translator->quantities->units->currency],
+            'solvents' => array_map(
+                fn(Solvent $solvent) => [
+                    'value' => $solvent->value,
+                    'title' => ucfirst($words->solvent($solvent)),
+                    'hazard' => $words->hazard($solvent, $solvent->hazard()),
+                ],
+                Solvent::stocked(),
+            ),
+            'roles' => array_map(
+                fn(JarRole $role) => ['value' => $role->value, 'title' => ucfirst($translator->say("strip.jar.role.{$role->value}"))],
+                JarRole::cases(),
+            ),
+            'supplies' => array_map(
+                fn(Supply $supply) => [
+                    'value' => $supply->value,
+                    'title' => ucfirst($translator->say("strip.supply.{$supply->value}")),
+                    'unit' => $translator->say("strip.unit.{$supply->unit()->value}"),
+                    'usual' => $supply->unit() === SupplyUnit::Piece ? '1' : '1000',
+                ],
+                Supply::cases(),
+            ),
+            'units' => [
+                'mass' => $translator->quantities->units->mass,
+                'temperature' => $translator->quantities->units->temperature,
+                'currency' => $translator->quantities->units->currency,
+            ],
             'forms' => (new FormProps($book, $translator))->all(),
         ];
     }
@@ -119,37 +154,89 @@ final readonly class BooksProps
     {
         $q = $translator->quantities;
         $solvent = $jar->solvent;
-        $rows = JarEntry::query()->in($workshop)->live()->where('component_id', $jar->jarId)->orderByDesc('at')->orderByDesc('id')->limit(self::ENTRIES)->get();
+        $rows = JarEntry::query()
+            ->in($workshop)
+            ->live()
+            ->where('component_id', $jar->jarId)
+            ->orderByDesc('at')
+            ->orderByDesc('id')
+            ->limit(self::ENTRIES)
+            ->get();
 
         return [
             'id' => $jar->jarId,
             'name' => $translator->names->jar($jar->jarId),
             'role' => $jar->role->value,
             'roleName' => $translator->say("strip.jar.role.{$jar->role->value}"),
-            'holds' => $solvent === null || $jar->volumeMl <= 0.0 ? $translator->say('strip.jar.empty') : $translator->say('strip.jar.holds', ['ml' => $q->volume($jar->volumeMl), 'solvent' => $words->solvent($solvent)]),
+            'holds' =>
+                $solvent === null || $jar->volumeMl <= 0.0
+                    ? $translator->say('strip.jar.empty')
+                    : $translator->say('strip.jar.holds', ['ml' => $q->volume($jar->volumeMl), 'solvent' => $words->solvent($solvent)]),
             'empty' => $jar->volumeMl <= 0.0,
-            'since' => $jar->filledS === null ? '' : $translator->say($jar->role === JarRole::Waste ? 'strip.jar.collected' : 'strip.jar.filled', ['day' => $q->date($jar->filledS, 'd MMM y')]),
+            'since' =>
+                $jar->filledS === null
+                    ? ''
+                    : $translator->say($jar->role === JarRole::Waste ? 'strip.jar.collected' : 'strip.jar.filled', [
+                        'day' => $q->date($jar->filledS, 'd MMM y'),
+                    ]),
             'done' => $jar->cleanings,
             'allowed' => $jar->volumeMl > 0.0 ? $jar->cleaningsAllowed : null,
-            'cleanings' => $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0 ? '' : $translator->say('strip.jar.cleanings', ['done' => (string) $jar->cleanings, 'allowed' => (string) $jar->cleaningsAllowed]),
-            'because' => $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0 ? '' : $translator->say($jar->byCascade ? 'strip.jar.by_cascade' : 'strip.jar.by_practice'),
+            'cleanings' =>
+                $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0
+                    ? ''
+                    : $translator->say('strip.jar.cleanings', [
+                        'done' => (string) $jar->cleanings,
+                        'allowed' => (string) $jar->cleaningsAllowed,
+                    ]),
+            'because' =>
+                $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0
+                    ? ''
+                    : $translator->say($jar->byCascade ? 'strip.jar.by_cascade' : 'strip.jar.by_practice'),
             'grease' => $jar->greaseG > 0.0 ? $translator->say('strip.jar.grease', ['grams' => $q->mass($jar->greaseG)]) : '',
             'spent' => $jar->spent() ? $translator->say('strip.jar.spent') : null,
-            'settling' => $jar->settlingS === null ? null : $translator->say('strip.jar.settling', ['day' => $q->day($jar->settlingS), 'until' => $q->day((int) $jar->settledS())]),
+            'settling' =>
+                $jar->settlingS === null
+                    ? null
+                    : $translator->say('strip.jar.settling', [
+                        'day' => $q->day($jar->settlingS),
+                        'until' => $q->day((int) $jar->settledS()),
+                    ]),
             'inJob' => $busy ? $translator->say('strip.jar.in_job') : null,
             'hazard' => $solvent === null ? '' : $words->hazard($solvent, $jar->hazard, $jar->flashC),
             'hazardBy' => $solvent === null ? '' : $translator->say($jar->flashC === null ? 'strip.hazard.kind' : 'strip.hazard.own'),
             'signal' => $jar->hazard?->class?->signal(),
             'volume' => (string) round($jar->volumeMl),
-            'entries' => array_values($rows->map(fn(JarEntry $row) => [
-                'id' => $row->id,
-                'day' => $q->day($row->at),
-                'text' => $translator->say("strip.acted.{$row->act->value}", ['jar' => $translator->names->jar($jar->jarId), 'ml' => $q->volume((float) $row->volume_ml), 'solvent' => $row->solvent === null ? '' : $words->solvent($row->solvent)]).($row->note === null ? '' : ": {$row->note}"),
-            ])->all()),
-            'acts' => array_values(array_map(
-                fn(JarAct $act) => ['value' => $act->value, 'title' => $translator->say("strip.act.{$act->value}"), 'volume' => $act->hasVolume()],
-                array_filter(JarAct::cases(), fn(JarAct $act) => $jar->volumeMl > 0.0 ? ($jar->role !== JarRole::Waste || $act === JarAct::HandIn) : $act === JarAct::Fill && $jar->role !== JarRole::Waste),
-            )),
+            'entries' => array_values(
+                $rows
+                    ->map(
+                        fn(JarEntry $row) => [
+                            'id' => $row->id,
+                            'day' => $q->day($row->at),
+                            'text' =>
+                                $translator->say("strip.acted.{$row->act->value}", [
+                                    'jar' => $translator->names->jar($jar->jarId),
+                                    'ml' => $q->volume((float) $row->volume_ml),
+                                    'solvent' => $row->solvent === null ? '' : $words->solvent($row->solvent),
+                                ]) . ($row->note === null ? '' : ": {$row->note}"),
+                        ],
+                    )
+                    ->all(),
+            ),
+            'acts' => array_values(
+                array_map(
+                    fn(JarAct $act) => [
+                        'value' => $act->value,
+                        'title' => $translator->say("strip.act.{$act->value}"),
+                        'volume' => $act->hasVolume(),
+                    ],
+                    array_filter(
+                        JarAct::cases(),
+                        fn(JarAct $act) => $jar->volumeMl > 0.0
+                            ? $jar->role !== JarRole::Waste || $act === JarAct::HandIn
+                            : $act === JarAct::Fill && $jar->role !== JarRole::Waste,
+                    ),
+                ),
+            ),
         ];
     }
 
@@ -164,13 +251,19 @@ final readonly class BooksProps
             SupplyUnit::Millilitre => $q->volume($row->quantity),
         };
 
-        return array_values($rows->map(fn(Price $row) => [
-            'id' => $row->id,
-            'supply' => ucfirst($translator->say("strip.supply.{$row->supply->value}")),
-            'amount' => $q->money((float) $row->amount_minor),
-            'quantity' => $quantity($row),
-            'from' => $q->date($row->at, 'd MMM y'),
-        ])->all());
+        return array_values(
+            $rows
+                ->map(
+                    fn(Price $row) => [
+                        'id' => $row->id,
+                        'supply' => ucfirst($translator->say("strip.supply.{$row->supply->value}")),
+                        'amount' => $q->money((float) $row->amount_minor),
+                        'quantity' => $quantity($row),
+                        'from' => $q->date($row->at, 'd MMM y'),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** @return LinkInDrawer */
@@ -182,7 +275,10 @@ final readonly class BooksProps
         return [
             'id' => $link->id,
             'name' => $settings->text(SettingKey::PartName, $link->id),
-            'about' => $translator->say('strip.link', ['speeds' => $link->speeds === null ? $translator->say('words.unknown') : trans_choice('ui.speeds', $link->speeds), 'closings' => self::closings($link, $translator)]),
+            'about' => $translator->say('strip.link', [
+                'speeds' => $link->speeds === null ? $translator->say('words.unknown') : trans_choice('ui.speeds', $link->speeds),
+                'closings' => self::closings($link, $translator),
+            ]),
             'price' => $price === null ? '—' : $translator->quantities->money($price),
         ];
     }

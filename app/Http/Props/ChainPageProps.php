@@ -138,7 +138,10 @@ final readonly class ChainPageProps
         $settings = $this->book->settings;
         $onBike = $this->book->fittings->bikeOf($chainId, $this->translator->nowS);
         $bikeId = $this->book->bikeOfChain($chainId, $this->translator->nowS);
-        $habit = $bikeId === null ? null : RidingHabit::of($this->book->ridesOf($bikeId), $settings, $this->translator->nowS, $this->translator->zone());
+        $habit =
+            $bikeId === null
+                ? null
+                : RidingHabit::of($this->book->ridesOf($bikeId), $settings, $this->translator->nowS, $this->translator->zone());
         $goodUntil = $habit === null ? null : GoodUntil::of($chain, $habit, $this->translator->zone());
         $why = new WhyWords($this->translator);
         $q = $this->translator->quantities;
@@ -151,17 +154,32 @@ final readonly class ChainPageProps
             'retired' => $chain->retired(),
             'story' => $story,
             'pots' => $pots,
-            'outlook' => $onBike === null ? null : (new ChainWords($this->translator))->outlook($chain, $goodUntil, $habit->weeklyKm ?? 0.0),
+            'outlook' =>
+                $onBike === null ? null : (new ChainWords($this->translator))->outlook($chain, $goodUntil, $habit->weeklyKm ?? 0.0),
             'facts' => [
                 ['name' => $this->translator->say('ui.chain.km'), 'value' => $q->ridden($chain->km), 'why' => 'km'],
                 ['name' => $this->translator->say('ui.chain.hours'), 'value' => $this->hours($chain), 'why' => null],
-                ['name' => $this->translator->say('ui.chain.wear'), 'value' => ucfirst((new ChainWords($this->translator))->measured($chain)), 'why' => $chain->wear->result === null ? null : 'wear'],
+                [
+                    'name' => $this->translator->say('ui.chain.wear'),
+                    'value' => ucfirst((new ChainWords($this->translator))->measured($chain)),
+                    'why' => $chain->wear->result === null ? null : 'wear',
+                ],
                 ['name' => $this->translator->say('ui.chain.dips'), 'value' => (string) $chain->dips, 'why' => null],
-                ['name' => $this->translator->say('ui.chain.pitches'), 'value' => $settings->whole(SettingKey::ChainPitches, $chainId) === 0 ? '—' : (string) $settings->whole(SettingKey::ChainPitches, $chainId), 'why' => null],
+                [
+                    'name' => $this->translator->say('ui.chain.pitches'),
+                    'value' =>
+                        $settings->whole(SettingKey::ChainPitches, $chainId) === 0
+                            ? '—'
+                            : (string) $settings->whole(SettingKey::ChainPitches, $chainId),
+                    'why' => null,
+                ],
             ],
             'opening' => (new PartProps($this->book, $this->translator))->opening($chain->opening),
             'link' => (new PartProps($this->book, $this->translator))->linkOf($chainId),
-            'why' => array_map(fn(Why $figure) => $why->of($figure), (new ChainFigures($chain, $settings))->all($habit, $onBike === null ? null : $goodUntil)),
+            'why' => array_map(
+                fn(Why $figure) => $why->of($figure),
+                (new ChainFigures($chain, $settings))->all($habit, $onBike === null ? null : $goodUntil),
+            ),
             'timeline' => (new TimelineProps($this->book, $this->translator))->of($chain, $whole ? PHP_INT_MAX : self::TIMELINE),
             'edit' => [
                 'label' => $this->translator->names->chain($chainId),
@@ -198,12 +216,28 @@ final readonly class ChainPageProps
             'why' => $words->why($forecast, $chain, $this->wear->tellingOf($chainId)),
             'verdict' => $forecast->result->verdict->value,
             'band' => $forecast->band(),
-            'readings' => array_map(fn(ForecastReading $reading) => ['km' => $reading->km, 'value' => $reading->valuePct, 'sigma' => $reading->sigmaPct, 'lower' => $reading->lowerPct, 'upper' => $reading->upperPct], $forecast->input->readings),
+            'readings' => array_map(
+                fn(ForecastReading $reading) => [
+                    'km' => $reading->km,
+                    'value' => $reading->valuePct,
+                    'sigma' => $reading->sigmaPct,
+                    'lower' => $reading->lowerPct,
+                    'upper' => $reading->upperPct,
+                ],
+                $forecast->input->readings,
+            ),
             'limit' => $forecast->input->limitPct,
             'limitText' => $q->mark($forecast->input->limitPct),
             'now' => $now,
             // Where on its way the limit is reached, in eight of ten cases.
-            'atLimit' => $firstKm === null || $firstKm <= 0.0 ? null : ['p10' => $now + $firstKm, 'p50' => $on($forecast->result->kmToLimitP50), 'p90' => $on($forecast->result->kmToLimitP90)],
+            'atLimit' =>
+                $firstKm === null || $firstKm <= 0.0
+                    ? null
+                    : [
+                        'p10' => $now + $firstKm,
+                        'p50' => $on($forecast->result->kmToLimitP50),
+                        'p90' => $on($forecast->result->kmToLimitP90),
+                    ],
             'far' => $farKm,
             'farText' => $q->distance($farKm),
         ];
@@ -214,14 +248,20 @@ final readonly class ChainPageProps
     {
         $settings = $this->book->settings;
         $q = $this->translator->quantities;
-        [$massG, $minor] = [$this->book->settings->number(SettingKey::ChainMassG, $chainId), $this->book->settings->number(SettingKey::ChainPrice, $chainId)];
+        [$massG, $minor] = [
+            $this->book->settings->number(SettingKey::ChainMassG, $chainId),
+            $this->book->settings->number(SettingKey::ChainPrice, $chainId),
+        ];
 
         return [
             'load' => PlanStrip::load($this->book, $chainId)->value,
             'joint' => $settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value),
             'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1,
             'mass' => $massG === null ? '' : (string) round($q->units->fromGrams($massG), 2),
-            'drip_interval' => ($dripKm = $this->book->settings->number(SettingKey::ChainDripKm, $chainId)) === null ? '' : (string) round($q->units->fromKm($dripKm), 1),
+            'drip_interval' =>
+                ($dripKm = $this->book->settings->number(SettingKey::ChainDripKm, $chainId)) === null
+                    ? ''
+                    : (string) round($q->units->fromKm($dripKm), 1),
             'price' => $minor === null ? '' : (string) ($minor / 10 ** $q->exponent()),
             'bought_on' => $settings->text(SettingKey::ChainBoughtOn, $chainId),
             'event' => $settings->text(SettingKey::ChainEvent, $chainId),
@@ -237,26 +277,43 @@ final readonly class ChainPageProps
         $settings = $this->book->settings;
         $q = $this->translator->quantities;
         $speeds = $settings->whole(SettingKey::ChainSpeeds, $chainId);
-        $suits = array_filter($this->book->bikeIds, fn(int $id) => $speeds === 0 || $settings->whole(SettingKey::BikeSpeeds, $id) === $speeds);
+        $suits = array_filter(
+            $this->book->bikeIds,
+            fn(int $id) => $speeds === 0 || $settings->whole(SettingKey::BikeSpeeds, $id) === $speeds,
+        );
         $day = $settings->text(SettingKey::ChainBoughtOn, $chainId);
         $kept = $this->book->chain($chainId, $this->translator->nowS)->keptFor;
         $values = [
-            'suits' => $suits === [] ? $this->translator->say('words.none') : $this->translator->names->list(array_values(array_map($this->translator->names->bike(...), $suits))),
-            'kept' => $kept === null ? null : $this->translator->say('chain.kept', ['event' => $kept->event, 'day' => $this->translator->dayWord($kept->on)]),
-            'load' => $this->translator->say('strip.load.'.PlanStrip::load($this->book, $chainId)->value),
-            'joint' => $this->translator->say('ui.size.'.$settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value)),
-            'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1 ? $this->translator->say('ui.new_chain.outward') : null,
+            'suits' =>
+                $suits === []
+                    ? $this->translator->say('words.none')
+                    : $this->translator->names->list(array_values(array_map($this->translator->names->bike(...), $suits))),
+            'kept' =>
+                $kept === null
+                    ? null
+                    : $this->translator->say('chain.kept', ['event' => $kept->event, 'day' => $this->translator->dayWord($kept->on)]),
+            'load' => $this->translator->say('strip.load.' . PlanStrip::load($this->book, $chainId)->value),
+            'joint' => $this->translator->say('ui.size.' . $settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value)),
+            'directional' =>
+                $settings->whole(SettingKey::ChainDirectional, $chainId) === 1 ? $this->translator->say('ui.new_chain.outward') : null,
             'mass' => ($massG = $this->book->settings->number(SettingKey::ChainMassG, $chainId)) === null ? null : $q->mass($massG),
-            'drip_interval' => ($dripKm = $this->book->settings->number(SettingKey::ChainDripKm, $chainId)) === null ? null : $q->distance($dripKm),
+            'drip_interval' =>
+                ($dripKm = $this->book->settings->number(SettingKey::ChainDripKm, $chainId)) === null ? null : $q->distance($dripKm),
             'price' => ($minor = $this->book->settings->number(SettingKey::ChainPrice, $chainId)) === null ? null : $q->money($minor),
             'bought_on' => $day === '' ? null : $q->date(LocalDay::named($day, $this->translator->zone())->startS(), 'd MMM y'),
         ];
 
-        return array_values(array_filter(array_map(
-            fn(string $name, ?string $value) => $value === null ? null : ['name' => $this->translator->say("ui.new_chain.{$name}"), 'value' => $value],
-            array_keys($values),
-            $values,
-        )));
+        return array_values(
+            array_filter(
+                array_map(
+                    fn(string $name, ?string $value) => $value === null
+                        ? null
+                        : ['name' => $this->translator->say("ui.new_chain.{$name}"), 'value' => $value],
+                    array_keys($values),
+                    $values,
+                ),
+            ),
+        );
     }
 
     private function hours(ChainState $chain): string
@@ -274,14 +331,17 @@ final readonly class ChainPageProps
     public function create(?int $bikeId): array
     {
         return [
-            'bike' => $bikeId ?? $this->book->bikeIds[0] ?? null,
-            'defaults' => array_map(fn(int $id) => [
-                'bike' => $id,
-                'label' => $this->freeLabel($id),
-                'speeds' => $this->book->settings->whole(SettingKey::BikeSpeeds, $id, 1),
-                'pitches' => $this->usualPitches($id),
-                'canFit' => $this->book->fittings->componentOn($id, $this->translator->nowS) === null,
-            ], $this->book->bikeIds),
+            'bike' => $bikeId ?? ($this->book->bikeIds[0] ?? null),
+            'defaults' => array_map(
+                fn(int $id) => [
+                    'bike' => $id,
+                    'label' => $this->freeLabel($id),
+                    'speeds' => $this->book->settings->whole(SettingKey::BikeSpeeds, $id, 1),
+                    'pitches' => $this->usualPitches($id),
+                    'canFit' => $this->book->fittings->componentOn($id, $this->translator->nowS) === null,
+                ],
+                $this->book->bikeIds,
+            ),
             'units' => ['mass' => $this->translator->quantities->units->mass, 'currency' => $this->translator->quantities->units->currency],
             'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
@@ -292,7 +352,10 @@ final readonly class ChainPageProps
     {
         $labels = [];
         foreach ($this->book->chainIds as $chainId) {
-            if ($this->book->settings->home($chainId, PHP_INT_MAX) === $bikeId && ! $this->book->chain($chainId, $this->translator->nowS)->retired()) {
+            if (
+                $this->book->settings->home($chainId, PHP_INT_MAX) === $bikeId &&
+                !$this->book->chain($chainId, $this->translator->nowS)->retired()
+            ) {
                 $labels[$chainId] = $this->translator->names->chain($chainId);
             }
         }

@@ -65,7 +65,10 @@ final readonly class ChainProps
      */
     public function of(ChainState $chain, ?WearForecastResult $forecast = null, array $fit = [], array $links = []): array
     {
-        $job = array_values(array_filter($this->jobs, fn(OpenJob $open) => ! $open->planned && in_array($chain->chainId, $open->chainIds, true)))[0] ?? null;
+        $job =
+            array_values(
+                array_filter($this->jobs, fn(OpenJob $open) => !$open->planned && in_array($chain->chainId, $open->chainIds, true)),
+            )[0] ?? null;
 
         $forecast = $chain->wears() ? $forecast : null;
 
@@ -77,14 +80,19 @@ final readonly class ChainProps
             'status' => $chain->status->value,
             'directional' => $this->translator->settings->whole(SettingKey::ChainDirectional, $chain->chainId) === 1,
             'word' => $this->words->status($chain),
-            'detail' => $job === null ? $this->words->detail($chain) : $this->translator->say("chain.detail.in_{$job->kind}", ['step' => lcfirst((new JobWords($this->translator))->title($job))]),
+            'detail' =>
+                $job === null
+                    ? $this->words->detail($chain)
+                    : $this->translator->say("chain.detail.in_{$job->kind}", [
+                        'step' => lcfirst((new JobWords($this->translator))->title($job)),
+                    ]),
             'job' => $job?->id,
             'late' => $this->late($chain),
             'ready' => $chain->rideable() && $chain->readyAtS === null,
             'wantsDip' => $chain->wantsPot(),
             'worn' => $chain->wear->pastLimit,
             'waxed' => $chain->wax->life !== null,
-            'unsure' => ! $chain->wax->known,
+            'unsure' => !$chain->wax->known,
             'leftKm' => $chain->leftKm(),
             'left' => $this->translator->quantities->left($chain->leftKm()),
             'wear' => [
@@ -97,7 +105,10 @@ final readonly class ChainProps
                 'p90' => $forecast === null ? null : max(0.0, $forecast->nowP90),
                 'due' => ReadingDue::of($chain, $forecast),
                 'text' => $this->words->elongation($chain->wear->result),
-                'of' => $forecast === null ? $this->words->wearAndLimit($chain) : (new WearWords($this->translator))->now($forecast, $chain->terms->limitPct),
+                'of' =>
+                    $forecast === null
+                        ? $this->words->wearAndLimit($chain)
+                        : (new WearWords($this->translator))->now($forecast, $chain->terms->limitPct),
             ],
             'wearLine' => $this->words->wear($chain),
             'fit' => $fit,
@@ -122,9 +133,10 @@ final readonly class ChainProps
     /** What wears the ember red: only what is late or past a limit. */
     private function late(ChainState $chain): bool
     {
-        return $chain->wear->pastLimit || match ($chain->status) {
-            ChainStatus::Bare => $chain->dryness->bare !== null && $chain->dryness->bare->state !== BareState::Ok,
-            default => false,
-        };
+        return $chain->wear->pastLimit ||
+            match ($chain->status) {
+                ChainStatus::Bare => $chain->dryness->bare !== null && $chain->dryness->bare->state !== BareState::Ok,
+                default => false,
+            };
     }
 }

@@ -69,7 +69,7 @@ final readonly class ConflictProps
                 'PUT' => 'put',
                 default => 'post',
             },
-            'url' => (string) preg_replace("#/{$seenId}(?=/|$)#", "/{$currentId}", '/'.request()->path()),
+            'url' => (string) preg_replace("#/{$seenId}(?=/|$)#", "/{$currentId}", '/' . request()->path()),
         ];
     }
 
@@ -90,7 +90,7 @@ final readonly class ConflictProps
         $translator = $this->translators->current();
 
         return match (true) {
-            ! is_scalar($value) || is_bool($value) || $value === '' => '',
+            !is_scalar($value) || is_bool($value) || $value === '' => '',
             $field === 'condition' => $translator->say("chain.condition.{$value}"),
             in_array($field, ['distance', 'km', 'since_wax'], true) => "{$value}\u{a0}{$translator->quantities->units->distance}",
             default => (string) $value,
@@ -108,16 +108,34 @@ final readonly class ConflictProps
         }
 
         if ($row instanceof Opening) {
-            return ['id' => $row->id, 'day' => $translator->quantities->day($row->at), 'time' => null, 'km' => $row->km === null ? $translator->say('words.unknown') : $translator->quantities->distance($row->km, 1),
-                'conditionName' => $translator->say("chain.timeline.opening_wax.{$row->wax->value}", ['since' => $translator->quantities->distance($row->since_wax_km ?? 0.0)])];
+            return [
+                'id' => $row->id,
+                'day' => $translator->quantities->day($row->at),
+                'time' => null,
+                'km' => $row->km === null ? $translator->say('words.unknown') : $translator->quantities->distance($row->km, 1),
+                'conditionName' => $translator->say("chain.timeline.opening_wax.{$row->wax->value}", [
+                    'since' => $translator->quantities->distance($row->since_wax_km ?? 0.0),
+                ]),
+            ];
         }
         if ($row instanceof Estimate) {
-            return ['id' => $row->id, 'day' => "{$row->from_date} – {$row->to_date}", 'time' => null, 'bikeName' => $translator->names->bike($row->bike_id), 'km' => $translator->quantities->distance($row->km, 1),
-                'conditionName' => $translator->say("chain.condition.{$row->condition->value}")];
+            return [
+                'id' => $row->id,
+                'day' => "{$row->from_date} – {$row->to_date}",
+                'time' => null,
+                'bikeName' => $translator->names->bike($row->bike_id),
+                'km' => $translator->quantities->distance($row->km, 1),
+                'conditionName' => $translator->say("chain.condition.{$row->condition->value}"),
+            ];
         }
         if ($row instanceof Commute) {
-            return ['id' => $row->id, 'day' => implode(', ', array_map(fn(int $day) => $translator->weekday($day), $row->weekdays)), 'time' => $row->time,
-                'bikeName' => $translator->names->bike($row->bike_id), 'km' => $translator->quantities->distance($row->km, 1)];
+            return [
+                'id' => $row->id,
+                'day' => implode(', ', array_map(fn(int $day) => $translator->weekday($day), $row->weekdays)),
+                'time' => $row->time,
+                'bikeName' => $translator->names->bike($row->bike_id),
+                'km' => $translator->quantities->distance($row->km, 1),
+            ];
         }
 
         return ['id' => $row->id, 'day' => $translator->quantities->day($row->at), 'time' => $translator->quantities->time($row->at)];

@@ -31,7 +31,12 @@ final readonly class DripPresenter implements JobPresenter
     {
         $words = new DripWords($translator);
 
-        return $words->step($step) + ['again' => null, 'question' => null, 'cautions' => $words->cautions($step), 'subject' => $translator->names->fullChain($job->chains[0])];
+        return $words->step($step) + [
+            'again' => null,
+            'question' => null,
+            'cautions' => $words->cautions($step),
+            'subject' => $translator->names->fullChain($job->chains[0]),
+        ];
     }
 
     public function page(GuidedJob $job, JobRun $run, Translator $translator): array
@@ -39,14 +44,30 @@ final readonly class DripPresenter implements JobPresenter
         $lanes = [];
         foreach ($run->steps as $i => $step) {
             // The bottle is shaken again for a second coat.
-            $key = isset($step->about['coat']) && $step->code === 'shake_bottle' ? 'drip' : array_keys(array_filter(self::LANES, fn(array $codes) => in_array($step->code, $codes, true)))[0] ?? 'prepare';
-            $key .= '-'.($step->about['coat'] ?? 0);
-            $lanes[$key] ??= ['key' => $key, 'text' => $translator->say('ui.drip.lane.'.strtok($key, '-')), 'seconds' => 0, 'steps' => []];
+            $key =
+                isset($step->about['coat']) && $step->code === 'shake_bottle'
+                    ? 'drip'
+                    : array_keys(array_filter(self::LANES, fn(array $codes) => in_array($step->code, $codes, true)))[0] ?? 'prepare';
+            $key .= '-' . ($step->about['coat'] ?? 0);
+            $lanes[$key] ??= [
+                'key' => $key,
+                'text' => $translator->say('ui.drip.lane.' . strtok($key, '-')),
+                'seconds' => 0,
+                'steps' => [],
+            ];
             $lanes[$key]['seconds'] += $step->seconds ?? 0;
             $lanes[$key]['steps'][] = $i;
         }
 
-        return ['dripOnly' => true, 'stretches' => array_values(array_map(fn(array $lane) => ['time' => $lane['seconds'] > 0 ? $translator->quantities->seconds($lane['seconds']) : ''] + $lane, $lanes))];
+        return [
+            'dripOnly' => true,
+            'stretches' => array_values(
+                array_map(
+                    fn(array $lane) => ['time' => $lane['seconds'] > 0 ? $translator->quantities->seconds($lane['seconds']) : ''] + $lane,
+                    $lanes,
+                ),
+            ),
+        ];
     }
 
     public function live(GuidedJob $job, JobRun $run, Translator $translator): array

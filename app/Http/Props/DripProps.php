@@ -49,12 +49,24 @@ final readonly class DripProps
     public function create(int $chainId): array
     {
         $place = $this->book->fittings->bikeOf($chainId, $this->translator->nowS) === null ? DripPlace::InBox : DripPlace::OnBike;
-        $choices = DripNeeds::of($this->book->history($chainId)->until($this->translator->nowS))->wish($place, $this->translator->settings->excessSchool());
-        $title = fn(string $code, string $value): array => ['value' => $value, 'title' => ucfirst($this->translator->say("drip.{$code}.{$value}"))];
+        $choices = DripNeeds::of($this->book->history($chainId)->until($this->translator->nowS))->wish(
+            $place,
+            $this->translator->settings->excessSchool(),
+        );
+        $title = fn(string $code, string $value): array => [
+            'value' => $value,
+            'title' => ucfirst($this->translator->say("drip.{$code}.{$value}")),
+        ];
 
         return [
             'chain' => ['id' => $chainId, 'name' => $this->translator->names->fullChain($chainId)],
-            'proposed' => ['place' => $choices->place->value, 'washed' => $choices->washed, 'warmed' => $choices->warmed, 'coats' => $choices->coats, 'excess' => $choices->excess->value],
+            'proposed' => [
+                'place' => $choices->place->value,
+                'washed' => $choices->washed,
+                'warmed' => $choices->warmed,
+                'coats' => $choices->coats,
+                'excess' => $choices->excess->value,
+            ],
             'places' => array_map(fn(DripPlace $one) => $title('place', $one->value), DripPlace::cases()),
             'schools' => array_map(fn(ExcessSchool $one) => $title('excess', $one->value), ExcessSchool::cases()),
             'bottles' => $this->choices(),
@@ -70,14 +82,29 @@ final readonly class DripProps
 
         return [
             'lines' => $words->lines($draft, $needs, $this->nextRideS($draft->chain->chainId)),
-            'steps' => array_map(fn(JobStep $step) => ['title' => $words->step($step)['title'], 'time' => $step->seconds === null ? '' : $this->translator->quantities->seconds($step->seconds)], $draft->plan->steps),
+            'steps' => array_map(
+                fn(JobStep $step) => [
+                    'title' => $words->step($step)['title'],
+                    'time' => $step->seconds === null ? '' : $this->translator->quantities->seconds($step->seconds),
+                ],
+                $draft->plan->steps,
+            ),
         ];
     }
 
     /** @return list<array{value: int, title: string}> the bottles on the shelf */
     public function choices(): array
     {
-        return array_map(fn(BottleState $bottle) => ['value' => $bottle->bottleId, 'title' => $this->translator->names->bottle($bottle->bottleId).', '.(new DripWords($this->translator))->bottle($bottle)['left']], BottleState::all($this->book, $this->translator->nowS));
+        return array_map(
+            fn(BottleState $bottle) => [
+                'value' => $bottle->bottleId,
+                'title' =>
+                    $this->translator->names->bottle($bottle->bottleId) .
+                    ', ' .
+                    (new DripWords($this->translator))->bottle($bottle)['left'],
+            ],
+            BottleState::all($this->book, $this->translator->nowS),
+        );
     }
 
     /** @return list<BottleView> for the books */
@@ -85,13 +112,24 @@ final readonly class DripProps
     {
         $settings = $this->translator->settings;
 
-        return array_map(fn(BottleState $bottle) => [
-            'id' => $bottle->bottleId,
-            'name' => $this->translator->names->bottle($bottle->bottleId),
-            'share' => $bottle->volumeMl > 0.0 ? min(1.0, $bottle->leftMl / $bottle->volumeMl) : 0.0,
-            'price' => ($price = $settings->number(SettingKey::BottlePrice, $bottle->bottleId)) === null ? '' : $this->translator->quantities->money($price),
-            'values' => ['volume' => (string) round($bottle->volumeMl), 'left' => (string) round($bottle->leftMl, 1), 'opened' => $bottle->openedOn ?? '', 'price' => $price === null ? '' : (string) ($price / 10 ** $this->translator->quantities->exponent())],
-        ] + (new DripWords($this->translator))->bottle($bottle), BottleState::all($this->book, $this->translator->nowS));
+        return array_map(
+            fn(BottleState $bottle) => [
+                'id' => $bottle->bottleId,
+                'name' => $this->translator->names->bottle($bottle->bottleId),
+                'share' => $bottle->volumeMl > 0.0 ? min(1.0, $bottle->leftMl / $bottle->volumeMl) : 0.0,
+                'price' =>
+                    ($price = $settings->number(SettingKey::BottlePrice, $bottle->bottleId)) === null
+                        ? ''
+                        : $this->translator->quantities->money($price),
+                'values' => [
+                    'volume' => (string) round($bottle->volumeMl),
+                    'left' => (string) round($bottle->leftMl, 1),
+                    'opened' => $bottle->openedOn ?? '',
+                    'price' => $price === null ? '' : (string) ($price / 10 ** $this->translator->quantities->exponent()),
+                ],
+            ] + (new DripWords($this->translator))->bottle($bottle),
+            BottleState::all($this->book, $this->translator->nowS),
+        );
     }
 
     private function nextRideS(int $chainId): ?int

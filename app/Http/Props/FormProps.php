@@ -52,7 +52,10 @@ final readonly class FormProps
             'date' => $q->date($this->translator->nowS, 'yyyy-MM-dd'),
             'time' => $q->date($this->translator->nowS, 'HH:mm'),
             // A ride is logged after it: it began an hour ago if nothing else is said, but still today.
-            'rideTime' => $q->date(max($this->translator->nowS - 3600, LocalDay::of($this->translator->nowS, $this->translator->zone())->startS()), 'HH:mm'),
+            'rideTime' => $q->date(
+                max($this->translator->nowS - 3600, LocalDay::of($this->translator->nowS, $this->translator->zone())->startS()),
+                'HH:mm',
+            ),
             'massUnit' => $q->units->mass,
             'bikes' => array_map(function (int $bikeId) use ($q): array {
                 $span = $this->book->fittings->spanAt($bikeId, $this->translator->nowS);
@@ -67,12 +70,18 @@ final readonly class FormProps
                     'chains' => $this->chainsOf($bikeId),
                 ];
             }, $this->book->bikeIds),
-            'conditions' => array_map(fn(Condition $condition) => [
-                'value' => $condition->value,
-                'title' => ucfirst($this->translator->say("chain.condition.{$condition->value}")),
-                'note' => '× '.$q->number($this->book->settings->factor($condition, $this->translator->nowS), 1),
-            ], Condition::cases()),
-            'instruments' => array_map(fn(Instrument $instrument) => GaugeProps::forms($instrument, new WearWords($this->translator)), Instrument::all($this->book->settings)),
+            'conditions' => array_map(
+                fn(Condition $condition) => [
+                    'value' => $condition->value,
+                    'title' => ucfirst($this->translator->say("chain.condition.{$condition->value}")),
+                    'note' => '× ' . $q->number($this->book->settings->factor($condition, $this->translator->nowS), 1),
+                ],
+                Condition::cases(),
+            ),
+            'instruments' => array_map(
+                fn(Instrument $instrument) => GaugeProps::forms($instrument, new WearWords($this->translator)),
+                Instrument::all($this->book->settings),
+            ),
             'pitchesHint' => (new WearWords($this->translator))->pitches(),
             'bottles' => (new DripProps($this->book, $this->translator))->choices(),
             'topUp' => (string) round($q->units->fromKm(WaxTopUp::KM)),
@@ -82,8 +91,11 @@ final readonly class FormProps
     /** @return list<array{id: int, label: string}> the chains of a bike's rail that are in use */
     private function chainsOf(int $bikeId): array
     {
-        $ids = array_filter($this->book->chainIds, fn(int $id) => $this->book->settings->home($id, $this->translator->nowS) === $bikeId
-            && $this->book->history($id)->last(Retirement::class) === null);
+        $ids = array_filter(
+            $this->book->chainIds,
+            fn(int $id) => $this->book->settings->home($id, $this->translator->nowS) === $bikeId &&
+                $this->book->history($id)->last(Retirement::class) === null,
+        );
 
         return array_values(array_map(fn(int $id) => ['id' => $id, 'label' => $this->translator->names->chain($id)], $ids));
     }

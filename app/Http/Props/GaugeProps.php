@@ -122,8 +122,22 @@ final readonly class GaugeProps
     {
         return [
             'bikes' => array_map($this->bike(...), Rail::all($this->book, $this->translator->nowS, $this->translator->zone())),
-            'instruments' => array_values(array_map(fn(Instrument $instrument) => $this->instrument($instrument), array_filter(Instrument::all($this->book->settings), fn(Instrument $instrument) => $instrument->id !== null))),
-            'gauges' => array_values(Device::query()->in($workshop)->where('kind', Device::GAUGE)->whereNull('gone_at')->orderBy('id')->get()->map(fn(Device $device) => ['id' => $device->id, 'name' => $device->name])->all()),
+            'instruments' => array_values(
+                array_map(
+                    fn(Instrument $instrument) => $this->instrument($instrument),
+                    array_filter(Instrument::all($this->book->settings), fn(Instrument $instrument) => $instrument->id !== null),
+                ),
+            ),
+            'gauges' => array_values(
+                Device::query()
+                    ->in($workshop)
+                    ->where('kind', Device::GAUGE)
+                    ->whereNull('gone_at')
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn(Device $device) => ['id' => $device->id, 'name' => $device->name])
+                    ->all(),
+            ),
             'expected' => $this->expected(),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
             'unit' => $this->translator->quantities->units->distance,
@@ -139,7 +153,10 @@ final readonly class GaugeProps
         $supply = ChainSupply::of($this->book, $rail, $forecasts, LocalDay::of($this->translator->nowS, $this->translator->zone()));
         $learned = LearnedByEar::of($this->book, $rail->bikeId, $this->translator->nowS);
         $chains = $rail->chains();
-        usort($chains, fn(ChainState $a, ChainState $b) => ($forecasts[$b->chainId]->nowMean ?? -1.0) <=> ($forecasts[$a->chainId]->nowMean ?? -1.0));
+        usort(
+            $chains,
+            fn(ChainState $a, ChainState $b) => ($forecasts[$b->chainId]->nowMean ?? -1.0) <=> ($forecasts[$a->chainId]->nowMean ?? -1.0),
+        );
         $limit = $this->book->terms()->ofBike($rail->bikeId, $this->translator->nowS)->limitPct;
 
         return [
@@ -150,7 +167,10 @@ final readonly class GaugeProps
             'school' => $this->translator->say("schools.{$school->value}.name"),
             // The scale goes a little past the limit, or past the worst of them.
             'top' => max([1.15 * $limit, ...array_map(fn(WearForecastResult $result) => 1.05 * $result->nowP90, array_values($forecasts))]),
-            'chains' => array_map(fn(ChainState $chain) => $this->chain($chain, $forecasts[$chain->chainId] ?? null, $chain === $rail->fitted), $chains),
+            'chains' => array_map(
+                fn(ChainState $chain) => $this->chain($chain, $forecasts[$chain->chainId] ?? null, $chain === $rail->fitted),
+                $chains,
+            ),
             'even' => $this->words->even(EvenWear::of($rail, $forecasts)),
             'supply' => $supply === null ? null : $this->words->supply($supply),
             'parts' => (new PartProps($this->book, $this->translator))->onBike($rail->bikeId),
@@ -175,9 +195,17 @@ final readonly class GaugeProps
             'mean' => $result === null ? null : max(0.0, $result->nowMean),
             'p10' => $result === null ? null : max(0.0, $result->nowP10),
             'p90' => $result === null ? null : max(0.0, $result->nowP90),
-            'now' => ! $chain->wears() ? '' : ($result === null ? $this->translator->say('wear.unknown_km') : $this->words->now($result, $chain->terms->limitPct)),
-            'last' => $chain->wears() ? ($chain->wear->reading === null ? $this->translator->say('wear.never') : (new ChainWords($this->translator))->measured($chain)) : $this->translator->say('wear.new'),
-            'verdict' => $chain->wear->pastLimit ? 'retire' : ($result->verdict->value ?? null),
+            'now' => !$chain->wears()
+                ? ''
+                : ($result === null
+                    ? $this->translator->say('wear.unknown_km')
+                    : $this->words->now($result, $chain->terms->limitPct)),
+            'last' => $chain->wears()
+                ? ($chain->wear->reading === null
+                    ? $this->translator->say('wear.never')
+                    : (new ChainWords($this->translator))->measured($chain))
+                : $this->translator->say('wear.new'),
+            'verdict' => $chain->wear->pastLimit ? 'retire' : $result->verdict->value ?? null,
             'due' => ReadingDue::of($chain, $result),
             'sentences' => $forecast === null ? [] : $this->words->sentences($forecast),
         ];
@@ -199,8 +227,10 @@ final readonly class GaugeProps
         return [
             'text' => $text,
             'reason' => $reason,
-            'now' => $this->translator->say('wear.advice.'.($advice->is($now) ? 'is' : 'now'), ['interval' => $this->translator->quantities->distance($now)]),
-            'open' => ! $advice->is($now) && ! $advice->is($this->book->settings->declinedKm($bikeId)),
+            'now' => $this->translator->say('wear.advice.' . ($advice->is($now) ? 'is' : 'now'), [
+                'interval' => $this->translator->quantities->distance($now),
+            ]),
+            'open' => !$advice->is($now) && !$advice->is($this->book->settings->declinedKm($bikeId)),
         ];
     }
 
@@ -213,15 +243,20 @@ final readonly class GaugeProps
 
         return [
             'sentences' => $this->words->ear($learned),
-            'cycles' => array_map(fn(EarCycle $one) => [
-                'share' => $one->cycle->km / $farKm,
-                'loud' => $one->cycle->ended === CycleEnd::Noise,
-                'open' => $one->open,
-                'text' => $this->translator->say('wear.ear.cycle.'.($one->open ? 'open' : $one->cycle->ended->value), [
-                    'chain' => $this->translator->names->chain($one->chainId), 'km' => $q->distance($one->cycle->km), 'day' => $q->date($one->endS, 'd MMM'),
-                ]),
-            ], $shown),
-            'quiet' => array_map(fn(int $i) => $learned->result->quietAfter($farKm * $i / self::CURVE), range(0, self::CURVE)),
+            'cycles' => array_map(
+                fn(EarCycle $one) => [
+                    'share' => $one->cycle->km / $farKm,
+                    'loud' => $one->cycle->ended === CycleEnd::Noise,
+                    'open' => $one->open,
+                    'text' => $this->translator->say('wear.ear.cycle.' . ($one->open ? 'open' : $one->cycle->ended->value), [
+                        'chain' => $this->translator->names->chain($one->chainId),
+                        'km' => $q->distance($one->cycle->km),
+                        'day' => $q->date($one->endS, 'd MMM'),
+                    ]),
+                ],
+                $shown,
+            ),
+            'quiet' => array_map(fn(int $i) => $learned->result->quietAfter(($farKm * $i) / self::CURVE), range(0, self::CURVE)),
             'interval' => $learned->result->intervalKm / $farKm,
             'intervalText' => $q->distance($learned->result->intervalKm),
             'farText' => $q->distance($farKm),
@@ -235,10 +270,23 @@ final readonly class GaugeProps
         $own = $this->wear->own();
 
         return [
-            'points' => array_map(fn(LifePoint $point) => ['interval' => (string) round($units->fromKm($point->intervalKm), 1), 'life' => (string) round($units->fromKm($point->lifeKm)), 'text' => $this->translator->say('wear.point', ['interval' => $this->translator->quantities->distance($point->intervalKm), 'life' => $this->translator->quantities->distance($point->lifeKm)])], $this->book->settings->lifeCurve()->points()),
+            'points' => array_map(
+                fn(LifePoint $point) => [
+                    'interval' => (string) round($units->fromKm($point->intervalKm), 1),
+                    'life' => (string) round($units->fromKm($point->lifeKm)),
+                    'text' => $this->translator->say('wear.point', [
+                        'interval' => $this->translator->quantities->distance($point->intervalKm),
+                        'life' => $this->translator->quantities->distance($point->lifeKm),
+                    ]),
+                ],
+                $this->book->settings->lifeCurve()->points(),
+            ),
             'house' => $this->book->settings->newest(SettingKey::LifePoints, 0)?->value === null,
             'own' => $own->count()
-                ? $this->translator->say('wear.own.counts', ['count' => (string) $own->chains, 'times' => $this->words->times($own->logFactor)])
+                ? $this->translator->say('wear.own.counts', [
+                    'count' => (string) $own->chains,
+                    'times' => $this->words->times($own->logFactor),
+                ])
                 : trans_choice('wear.own.few', $own->chains, ['fewest' => (string) $own::FEWEST]),
         ];
     }
@@ -246,7 +294,10 @@ final readonly class GaugeProps
     /** @return KeptInstrument */
     private function instrument(Instrument $instrument): array
     {
-        return self::forms($instrument, $this->words) + ['uncertainty' => (string) $instrument->uncertainty, 'marks_text' => implode(' ', $instrument->marks)];
+        return self::forms($instrument, $this->words) + [
+            'uncertainty' => (string) $instrument->uncertainty,
+            'marks_text' => implode(' ', $instrument->marks),
+        ];
     }
 
     /** @return InstrumentView what a form that measures needs of an instrument */

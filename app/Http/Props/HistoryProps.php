@@ -48,10 +48,18 @@ final readonly class HistoryProps
     public function all(Workshop $workshop, ?int $bikeId, ?int $chainId, int $page): array
     {
         $book = ($this->readBook)($workshop);
-        $query = Action::query()->in($workshop)
+        $query = Action::query()
+            ->in($workshop)
             ->when($bikeId !== null, fn(Builder $q) => $q->where(fn(Builder $any) => $this->concerning($any, 'bikes', (int) $bikeId)))
-            ->when($chainId !== null, fn(Builder $q) => $q->where(fn(Builder $any) => $this->concerning($any, 'chains', (int) $chainId)
-                ->orWhereIn('id', $this->ridesOn($book, (int) $chainId))));
+            ->when(
+                $chainId !== null,
+                fn(Builder $q) => $q->where(
+                    fn(Builder $any) => $this->concerning($any, 'chains', (int) $chainId)->orWhereIn(
+                        'id',
+                        $this->ridesOn($book, (int) $chainId),
+                    ),
+                ),
+            );
         $count = $query->count();
         $names = $this->translators->current()->names;
 
@@ -113,12 +121,18 @@ final readonly class HistoryProps
         $words = $this->translators->history();
         $q = $this->translators->current()->quantities;
 
-        return array_values($actions->map(fn(Action $action) => [
-            'id' => $action->id,
-            'sentence' => $words->sentence($action),
-            'who' => $action->who(),
-            'when' => $q->date($action->recorded_at, 'EEE d MMM y, HH:mm'),
-            'undone' => $action->reverted_by !== null,
-        ])->all());
+        return array_values(
+            $actions
+                ->map(
+                    fn(Action $action) => [
+                        'id' => $action->id,
+                        'sentence' => $words->sentence($action),
+                        'who' => $action->who(),
+                        'when' => $q->date($action->recorded_at, 'EEE d MMM y, HH:mm'),
+                        'undone' => $action->reverted_by !== null,
+                    ],
+                )
+                ->all(),
+        );
     }
 }

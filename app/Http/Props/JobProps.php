@@ -94,7 +94,12 @@ use Dripel\Core\Guided\JobTurn;
  */
 final readonly class JobProps
 {
-    public function __construct(private Translators $translators, private StripPresenter $strip, private PotDayPresenter $potDay, private DripPresenter $drip) {}
+    public function __construct(
+        private Translators $translators,
+        private StripPresenter $strip,
+        private PotDayPresenter $potDay,
+        private DripPresenter $drip,
+    ) {}
 
     /** @return JobView */
     public function of(GuidedJob $job): array
@@ -111,20 +116,29 @@ final readonly class JobProps
             'chainIds' => $job->chains,
             'speed' => config()->float('dripel.clock.speed'),
             'units' => ['temperature' => $translator->quantities->units->temperature, 'mass' => $translator->quantities->units->mass],
-            'steps' => array_map(fn(JobStep $step) => $presenter->step($job, $step, $translator) + [
-                'code' => $step->code,
-                'seconds' => $step->seconds,
-                'againFrom' => $step->againFrom,
-                'since' => $step->since,
-                'holds' => $step->holds,
-                'sign' => $step->sign === null ? null : $translator->say("ui.job.sign.{$step->sign}"),
-                'skippable' => $step->skippable,
-                'asks' => array_map(fn(string $answer) => ['value' => $answer, 'title' => $translator->say("pot_day.waxed_so.{$answer}")], $step->asks),
-                'leavable' => $step->leavable(),
-                'chains' => array_map(fn(int $id) => ['id' => $id, 'name' => $translator->names->fullChain($id)], $step->chains),
-                'ticks' => array_map(fn(string $tick) => ['key' => $tick, 'text' => $translator->say("{$job->kind->value}.tick.{$tick}")], $step->ticks),
-                'time' => $step->seconds === null ? '' : $translator->quantities->seconds($step->seconds),
-            ], $run->steps),
+            'steps' => array_map(
+                fn(JobStep $step) => $presenter->step($job, $step, $translator) + [
+                    'code' => $step->code,
+                    'seconds' => $step->seconds,
+                    'againFrom' => $step->againFrom,
+                    'since' => $step->since,
+                    'holds' => $step->holds,
+                    'sign' => $step->sign === null ? null : $translator->say("ui.job.sign.{$step->sign}"),
+                    'skippable' => $step->skippable,
+                    'asks' => array_map(
+                        fn(string $answer) => ['value' => $answer, 'title' => $translator->say("pot_day.waxed_so.{$answer}")],
+                        $step->asks,
+                    ),
+                    'leavable' => $step->leavable(),
+                    'chains' => array_map(fn(int $id) => ['id' => $id, 'name' => $translator->names->fullChain($id)], $step->chains),
+                    'ticks' => array_map(
+                        fn(string $tick) => ['key' => $tick, 'text' => $translator->say("{$job->kind->value}.tick.{$tick}")],
+                        $step->ticks,
+                    ),
+                    'time' => $step->seconds === null ? '' : $translator->quantities->seconds($step->seconds),
+                ],
+                $run->steps,
+            ),
             ...$presenter->page($job, $run, $translator),
             ...$this->state($job, $run, $translator),
         ];
@@ -139,17 +153,29 @@ final readonly class JobProps
 
         return [
             'now' => $translator->nowS,
-            'turns' => array_map(fn(JobTurn $turn) => ['position' => $turn->position, 'step' => $turn->step, 'round' => $turn->round, 'answer' => $turn->answer?->value, 'end' => $turn->endS], $run->turns),
+            'turns' => array_map(
+                fn(JobTurn $turn) => [
+                    'position' => $turn->position,
+                    'step' => $turn->step,
+                    'round' => $turn->round,
+                    'answer' => $turn->answer?->value,
+                    'end' => $turn->endS,
+                ],
+                $run->turns,
+            ),
             'ahead' => $run->ahead,
-            'current' => $current === null ? null : [
-                'position' => $current->position,
-                'step' => $current->step,
-                'round' => $current->round,
-                'seconds' => $run->seconds(),
-                'gone' => $run->goneS($translator->nowS),
-                'paused' => $run->pausedS !== null,
-                'signed' => $run->signS !== null,
-            ],
+            'current' =>
+                $current === null
+                    ? null
+                    : [
+                        'position' => $current->position,
+                        'step' => $current->step,
+                        'round' => $current->round,
+                        'seconds' => $run->seconds(),
+                        'gone' => $run->goneS($translator->nowS),
+                        'paused' => $run->pausedS !== null,
+                        'signed' => $run->signS !== null,
+                    ],
             'begun' => $job->begun_at !== null,
             'ended' => $job->ended_at !== null,
             'givenUp' => $job->ended_at !== null && $run->doneS() === null,
@@ -172,9 +198,22 @@ final readonly class JobProps
     /** @return list<string> what was noted and why steps were passed over, the newest first */
     private function notes(GuidedJob $job, JobRun $run, Translator $translator): array
     {
-        $said = $job->taps->filter(fn(GuidedTap $tap) => in_array($tap->kind, [JobEventKind::Note, JobEventKind::Skip], true) && ($tap->about['text'] ?? '') !== '');
+        $said = $job->taps->filter(
+            fn(GuidedTap $tap) => in_array($tap->kind, [JobEventKind::Note, JobEventKind::Skip], true) &&
+                ($tap->about['text'] ?? '') !== '',
+        );
 
-        return array_values($said->reverse()->map(fn(GuidedTap $tap) => $translator->say("ui.job.said.{$tap->kind->value}", ['time' => $translator->quantities->time($tap->at), 'text' => (string) ($tap->about['text'] ?? '')]))->all());
+        return array_values(
+            $said
+                ->reverse()
+                ->map(
+                    fn(GuidedTap $tap) => $translator->say("ui.job.said.{$tap->kind->value}", [
+                        'time' => $translator->quantities->time($tap->at),
+                        'text' => (string) ($tap->about['text'] ?? ''),
+                    ]),
+                )
+                ->all(),
+        );
     }
 
     /** @return array{text: string, undone: bool}|null */
@@ -182,9 +221,11 @@ final readonly class JobProps
     {
         $action = $job->action_id === null ? null : Action::query()->find($job->action_id);
 
-        return $action === null ? null : [
-            'text' => $this->presenter($job)->record($action, $translator),
-            'undone' => $action->reverted_by !== null,
-        ];
+        return $action === null
+            ? null
+            : [
+                'text' => $this->presenter($job)->record($action, $translator),
+                'undone' => $action->reverted_by !== null,
+            ];
     }
 }

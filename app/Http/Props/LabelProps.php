@@ -31,15 +31,20 @@ final readonly class LabelProps
         $tags = [];
         foreach ($book->chainIds as $id) {
             $bikeId = $book->settings->home($id, $translator->nowS);
-            if ($bikeId !== null && ! $book->chain($id, $translator->nowS)->retired()) {
+            if ($bikeId !== null && !$book->chain($id, $translator->nowS)->retired()) {
                 $tags[] = [
                     'id' => $id,
                     'letter' => $translator->names->chain($id),
                     'bike' => $translator->names->bike($bikeId),
-                    'about' => implode(', ', array_filter([
-                        trans_choice('ui.speeds', $book->settings->whole(SettingKey::ChainSpeeds, $id, 1)),
-                        ($pitches = $book->settings->whole(SettingKey::ChainPitches, $id)) > 0 ? trans_choice('ui.labels.pitches', $pitches) : null,
-                    ])),
+                    'about' => implode(
+                        ', ',
+                        array_filter([
+                            trans_choice('ui.speeds', $book->settings->whole(SettingKey::ChainSpeeds, $id, 1)),
+                            ($pitches = $book->settings->whole(SettingKey::ChainPitches, $id)) > 0
+                                ? trans_choice('ui.labels.pitches', $pitches)
+                                : null,
+                        ]),
+                    ),
                     'url' => Reach::url("/chains/{$id}"),
                 ];
             }
@@ -47,13 +52,29 @@ final readonly class LabelProps
 
         return [
             'tags' => $tags,
-            'bikes' => array_map(fn(int $id) => [
-                'id' => $id,
-                'name' => $translator->names->bike($id),
-                'interval' => $translator->say('ui.labels.interval', ['km' => $translator->quantities->distance($book->settings->intervalKm($id, $translator->nowS))]),
-                'limit' => $translator->say('ui.labels.limit', ['limit' => $translator->quantities->mark($book->settings->limitSchool($id, $translator->nowS)->limitPct($book->settings->whole(SettingKey::BikeSpeeds, $id, 1)))]),
-                'letters' => array_values(array_map(fn(array $tag) => $tag['letter'], array_filter($tags, fn(array $tag) => $tag['bike'] === $translator->names->bike($id)))),
-            ], $book->bikeIds),
+            'bikes' => array_map(
+                fn(int $id) => [
+                    'id' => $id,
+                    'name' => $translator->names->bike($id),
+                    'interval' => $translator->say('ui.labels.interval', [
+                        'km' => $translator->quantities->distance($book->settings->intervalKm($id, $translator->nowS)),
+                    ]),
+                    'limit' => $translator->say('ui.labels.limit', [
+                        'limit' => $translator->quantities->mark(
+                            $book->settings
+                                ->limitSchool($id, $translator->nowS)
+                                ->limitPct($book->settings->whole(SettingKey::BikeSpeeds, $id, 1)),
+                        ),
+                    ]),
+                    'letters' => array_values(
+                        array_map(
+                            fn(array $tag) => $tag['letter'],
+                            array_filter($tags, fn(array $tag) => $tag['bike'] === $translator->names->bike($id)),
+                        ),
+                    ),
+                ],
+                $book->bikeIds,
+            ),
             'reachable' => Reach::lan() !== null,
         ];
     }

@@ -63,10 +63,24 @@ final readonly class MoneyProps
         'parts' => [Supply::Cassette, Supply::Ring, Supply::JockeyWheels],
         'wax' => [Supply::Wax],
         'drip' => [Supply::DripWax],
-        'solvents' => [Supply::WhiteSpirit, Supply::MethylatedSpirit, Supply::IsopropylAlcohol, Supply::Acetone, Supply::Petrol, Supply::LampOil, Supply::Degreaser],
+        'solvents' => [
+            Supply::WhiteSpirit,
+            Supply::MethylatedSpirit,
+            Supply::IsopropylAlcohol,
+            Supply::Acetone,
+            Supply::Petrol,
+            Supply::LampOil,
+            Supply::Degreaser,
+        ],
     ];
 
-    public function __construct(private ReadBook $readBook, private ReadCosts $readCosts, private ReadPrices $readPrices, private ReadWear $readWear, private Translators $translators) {}
+    public function __construct(
+        private ReadBook $readBook,
+        private ReadCosts $readCosts,
+        private ReadPrices $readPrices,
+        private ReadWear $readWear,
+        private Translators $translators,
+    ) {}
 
     /** @return MoneyPage */
     public function all(Workshop $workshop): array
@@ -76,21 +90,56 @@ final readonly class MoneyProps
         $costs = ($this->readCosts)($workshop);
         $plain = $this->plain($workshop, $book, $translator->nowS);
         $chart = $this->chart($translator, $costs, $plain);
-        $row = fn(string $name, callable $which, ?callable $ridden = null): array => $this->row($translator, $name, $costs, $which, $ridden ?? fn() => false);
+        $row = fn(string $name, callable $which, ?callable $ridden = null): array => $this->row(
+            $translator,
+            $name,
+            $costs,
+            $which,
+            $ridden ?? fn() => false,
+        );
 
         return [
             'kinds' => array_map(fn(string $kind) => $translator->say("ui.money.kind.{$kind}"), array_keys(self::KINDS)),
             'all' => $row($translator->say('ui.money.all'), fn() => true, fn() => true),
-            'years' => array_map(fn(int $year) => $row((string) $year, fn(Expense $one) => $costs->yearOf($one) === $year, fn(Ride $ride) => $costs->yearOf($ride) === $year), $costs->years()),
+            'years' => array_map(
+                fn(int $year) => $row(
+                    (string) $year,
+                    fn(Expense $one) => $costs->yearOf($one) === $year,
+                    fn(Ride $ride) => $costs->yearOf($ride) === $year,
+                ),
+                $costs->years(),
+            ),
             'bikes' => [
-                ...array_map(fn(int $id) => $row($translator->names->bike($id), fn(Expense $one) => $one->bikeId === $id, fn(Ride $ride) => $ride->bikeId === $id), $book->bikeIds),
+                ...array_map(
+                    fn(int $id) => $row(
+                        $translator->names->bike($id),
+                        fn(Expense $one) => $one->bikeId === $id,
+                        fn(Ride $ride) => $ride->bikeId === $id,
+                    ),
+                    $book->bikeIds,
+                ),
                 // What is for all bikes was not used up by the km that are on none.
-                ['per' => '–'] + $row($translator->say('ui.money.common'), fn(Expense $one) => ! in_array($one->bikeId, $book->bikeIds, true), fn(Ride $ride) => ! in_array($ride->bikeId, $book->bikeIds, true)),
+                ['per' => '–'] +
+                $row(
+                    $translator->say('ui.money.common'),
+                    fn(Expense $one) => !in_array($one->bikeId, $book->bikeIds, true),
+                    fn(Ride $ride) => !in_array($ride->bikeId, $book->bikeIds, true),
+                ),
             ],
             'chains' => $this->chains($book, $translator, $costs),
             'beside' => [
-                ['name' => $translator->say('ui.money.kind.parts'), 'total' => $translator->quantities->money($costs->minor(fn(Expense $one) => $one->chainId === null && in_array($one->supply, self::KINDS['parts'], true)))],
-                ['name' => $translator->say('ui.money.beside'), 'total' => $translator->quantities->money($costs->minor(fn(Expense $one) => $one->chainId === null && ! in_array($one->supply, self::KINDS['parts'], true)))],
+                [
+                    'name' => $translator->say('ui.money.kind.parts'),
+                    'total' => $translator->quantities->money(
+                        $costs->minor(fn(Expense $one) => $one->chainId === null && in_array($one->supply, self::KINDS['parts'], true)),
+                    ),
+                ],
+                [
+                    'name' => $translator->say('ui.money.beside'),
+                    'total' => $translator->quantities->money(
+                        $costs->minor(fn(Expense $one) => $one->chainId === null && !in_array($one->supply, self::KINDS['parts'], true)),
+                    ),
+                ],
             ],
             'unpriced' => (new StripWords($translator))->unpriced($costs->unpriced($chart === null ? [] : $plain->unpriced)),
             'chart' => $chart,
@@ -113,12 +162,17 @@ final readonly class MoneyProps
         $lives = array_map(fn(int $id) => [$id, ChainLife::of($book, $book->chain($id, $translator->nowS), $costs)], $book->chainIds);
         usort($lives, fn(array $a, array $b) => $b[1]->km->km <=> $a[1]->km->km ?: $a[0] <=> $b[0]);
 
-        return array_map(fn(array $one) => [
-            'id' => $one[0], 'name' => $translator->names->fullChain($one[0]), 'km' => $translator->quantities->ridden($one[1]->km),
-            'total' => $translator->quantities->money($costs->minor(fn(Expense $expense) => $expense->chainId === $one[0])),
-            'used' => $one[1]->cameUsed,
-            'per' => $this->money($translator, $one[1]->per1000KmMinor()),
-        ], $lives);
+        return array_map(
+            fn(array $one) => [
+                'id' => $one[0],
+                'name' => $translator->names->fullChain($one[0]),
+                'km' => $translator->quantities->ridden($one[1]->km),
+                'total' => $translator->quantities->money($costs->minor(fn(Expense $expense) => $expense->chainId === $one[0])),
+                'used' => $one[1]->cameUsed,
+                'per' => $this->money($translator, $one[1]->per1000KmMinor()),
+            ],
+            $lives,
+        );
     }
 
     /** @return PlainDripTerms how plain drip is taken to do */
@@ -130,7 +184,21 @@ final readonly class MoneyProps
         return [
             'as_wax' => $q->number($book->settings->dripAsWax(), 2),
             'every' => (string) round($q->units->fromKm($plain->everyKm)),
-            'lives' => $lives === [] ? '' : $translator->say('ui.money.lives', ['lives' => $translator->names->list(array_map(fn(int $id, float $km) => $translator->say('ui.money.life_of', ['bike' => $translator->names->bike($id), 'km' => $q->distance(round($km, -2))]), array_keys($lives), $lives))]),
+            'lives' =>
+                $lives === []
+                    ? ''
+                    : $translator->say('ui.money.lives', [
+                        'lives' => $translator->names->list(
+                            array_map(
+                                fn(int $id, float $km) => $translator->say('ui.money.life_of', [
+                                    'bike' => $translator->names->bike($id),
+                                    'km' => $q->distance(round($km, -2)),
+                                ]),
+                                array_keys($lives),
+                                $lives,
+                            ),
+                        ),
+                    ]),
         ];
     }
 
@@ -143,7 +211,10 @@ final readonly class MoneyProps
 
         return [
             'hour' => $q->amount($minor),
-            'text' => $translator->say($minor > 0.0 ? 'ui.money.work_worth' : 'ui.money.work', ['hours' => $q->number($minutes / 60.0), 'worth' => $q->money($minutes / 60.0 * $minor)]),
+            'text' => $translator->say($minor > 0.0 ? 'ui.money.work_worth' : 'ui.money.work', [
+                'hours' => $q->number($minutes / 60.0),
+                'worth' => $q->money(($minutes / 60.0) * $minor),
+            ]),
         ];
     }
 
@@ -181,7 +252,11 @@ final readonly class MoneyProps
         $last = $points[self::STEPS];
         $most = max(1e-9, ...array_map(fn(CostPoint $point) => max($point->waxedMinor, $point->plainMinor), $points));
         $q = $translator->quantities;
-        $line = fn(callable $of): array => array_map(fn(CostPoint $point, int $i) => ['x' => $i / self::STEPS, 'y' => $of($point) / $most], $points, array_keys($points));
+        $line = fn(callable $of): array => array_map(
+            fn(CostPoint $point, int $i) => ['x' => $i / self::STEPS, 'y' => $of($point) / $most],
+            $points,
+            array_keys($points),
+        );
 
         return [
             'waxed' => $line(fn(CostPoint $point) => $point->waxedMinor),
@@ -191,7 +266,10 @@ final readonly class MoneyProps
             'from' => $q->date($points[0]->atS, 'MMM y'),
             'to' => $q->date($last->atS, 'MMM y'),
             'text' => $translator->say($last->waxedMinor <= $last->plainMinor ? 'ui.money.waxed_less' : 'ui.money.plain_less', [
-                'km' => $q->distance($last->km), 'waxed' => $q->money($last->waxedMinor), 'plain' => $q->money($last->plainMinor), 'difference' => $q->money(abs($last->waxedMinor - $last->plainMinor)),
+                'km' => $q->distance($last->km),
+                'waxed' => $q->money($last->waxedMinor),
+                'plain' => $q->money($last->plainMinor),
+                'difference' => $q->money(abs($last->waxedMinor - $last->plainMinor)),
             ]),
         ];
     }

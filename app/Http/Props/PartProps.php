@@ -66,39 +66,55 @@ final readonly class PartProps
     /** @return list<PartOnBike> the cassettes, chainring and jockey wheels on a bike */
     public function onBike(int $bikeId): array
     {
-        return array_map(fn(PartState $state) => [
-            'id' => $state->part->id,
-            'name' => $this->name($state->part),
-            'slot' => $state->part->slot()?->value,
-            'km' => $this->translator->quantities->ridden($state->km),
-            'opening' => $this->opening($state->opening),
-        ] + $this->wear($state), $this->states(fn(Part $part) => $this->bikeOf($part) === $bikeId));
+        return array_map(
+            fn(PartState $state) => [
+                'id' => $state->part->id,
+                'name' => $this->name($state->part),
+                'slot' => $state->part->slot()?->value,
+                'km' => $this->translator->quantities->ridden($state->km),
+                'opening' => $this->opening($state->opening),
+            ] + $this->wear($state),
+            $this->states(fn(Part $part) => $this->bikeOf($part) === $bikeId),
+        );
     }
 
     /** @return list<PartInDrawer> those that lie in the drawer or sit on another wheel, and can go onto any bike */
     public function inDrawer(): array
     {
-        return array_map(fn(PartState $state) => [
-            'id' => $state->part->id,
-            'name' => $this->name($state->part),
-            'km' => $this->translator->quantities->ridden($state->km),
-        ], array_values(array_filter($this->states(fn(Part $part) => $part->slot() !== null && $this->bikeOf($part) === null), fn(PartState $state) => $state->retiredS === null)));
+        return array_map(
+            fn(PartState $state) => [
+                'id' => $state->part->id,
+                'name' => $this->name($state->part),
+                'km' => $this->translator->quantities->ridden($state->km),
+            ],
+            array_values(
+                array_filter(
+                    $this->states(fn(Part $part) => $part->slot() !== null && $this->bikeOf($part) === null),
+                    fn(PartState $state) => $state->retiredS === null,
+                ),
+            ),
+        );
     }
 
     /** @return list<PartInBooks> of the whole workshop, for the books */
     public function all(PriceList $prices): array
     {
-        return array_map(fn(PartState $state) => [
-            'id' => $state->part->id,
-            'name' => $this->name($state->part),
-            'where' => match (true) {
-                $state->retiredS !== null => $this->translator->say('wear.part.retired', ['day' => $this->translator->quantities->date($state->retiredS, 'd MMM y')]),
-                $state->bikeId === null => $this->translator->say('wear.part.drawer'),
-                default => $this->translator->names->bike($state->bikeId),
-            },
-            'km' => $this->translator->quantities->ridden($state->km),
-            'price' => $this->price($state->part, $prices),
-        ] + $this->wear($state), $this->states(fn(Part $part) => $part->slot() !== null));
+        return array_map(
+            fn(PartState $state) => [
+                'id' => $state->part->id,
+                'name' => $this->name($state->part),
+                'where' => match (true) {
+                    $state->retiredS !== null => $this->translator->say('wear.part.retired', [
+                        'day' => $this->translator->quantities->date($state->retiredS, 'd MMM y'),
+                    ]),
+                    $state->bikeId === null => $this->translator->say('wear.part.drawer'),
+                    default => $this->translator->names->bike($state->bikeId),
+                },
+                'km' => $this->translator->quantities->ridden($state->km),
+                'price' => $this->price($state->part, $prices),
+            ] + $this->wear($state),
+            $this->states(fn(Part $part) => $part->slot() !== null),
+        );
     }
 
     /** @return PartWearView */
@@ -127,7 +143,9 @@ final readonly class PartProps
     /** Its own price, else that of its kind now; empty where none is known. */
     private function price(Part $part, PriceList $prices): string
     {
-        $minor = $this->translator->settings->number(SettingKey::PartPrice, $part->id) ?? $prices->costMinor(Supply::from($part->kind->value), 1, $this->translator->nowS);
+        $minor =
+            $this->translator->settings->number(SettingKey::PartPrice, $part->id) ??
+            $prices->costMinor(Supply::from($part->kind->value), 1, $this->translator->nowS);
 
         return $minor === null ? '' : $this->translator->quantities->money($minor);
     }
@@ -146,7 +164,10 @@ final readonly class PartProps
      */
     private function states(callable $which): array
     {
-        return array_map(fn(Part $part) => $this->book->inventory()->part($part->id, $this->translator->nowS), array_values(array_filter($this->book->parts, $which)));
+        return array_map(
+            fn(Part $part) => $this->book->inventory()->part($part->id, $this->translator->nowS),
+            array_values(array_filter($this->book->parts, $which)),
+        );
     }
 
     /** @return LinkOfChain|null the quick link of a chain */
@@ -156,10 +177,12 @@ final readonly class PartProps
         if ($state === null) {
             return null;
         }
-        $code = ($state->closingsKnown ? 'known' : 'least').($state->part->closingsAllowed === null ? '' : '_of');
+        $code = ($state->closingsKnown ? 'known' : 'least') . ($state->part->closingsAllowed === null ? '' : '_of');
 
         return [
-            'figure' => trans_choice("ui.parts.closings_{$code}", (int) $state->closings, ['allowed' => (string) $state->part->closingsAllowed]),
+            'figure' => trans_choice("ui.parts.closings_{$code}", (int) $state->closings, [
+                'allowed' => (string) $state->part->closingsAllowed,
+            ]),
             'usedUp' => $state->usedUp(),
             'opening' => $this->opening($state->opening),
         ];
@@ -171,15 +194,17 @@ final readonly class PartProps
         $units = $this->translator->quantities->units;
         $text = fn(?float $km): string => $km === null ? '' : (string) round($units->fromKm($km), 1);
 
-        return $opening === null ? null : [
-            'id' => $opening->id,
-            'of' => $this->translator->quantities->day($opening->moment->unixS),
-            'date' => $this->translator->quantities->date($opening->moment->unixS, 'yyyy-MM-dd'),
-            'time' => $this->translator->quantities->date($opening->moment->unixS, 'HH:mm'),
-            'km' => $text($opening->km),
-            'wax' => $opening->wax->value,
-            'since_wax' => $text($opening->sinceWaxKm),
-            'closings' => $opening->closings === null ? '' : (string) $opening->closings,
-        ];
+        return $opening === null
+            ? null
+            : [
+                'id' => $opening->id,
+                'of' => $this->translator->quantities->day($opening->moment->unixS),
+                'date' => $this->translator->quantities->date($opening->moment->unixS, 'yyyy-MM-dd'),
+                'time' => $this->translator->quantities->date($opening->moment->unixS, 'HH:mm'),
+                'km' => $text($opening->km),
+                'wax' => $opening->wax->value,
+                'since_wax' => $text($opening->sinceWaxKm),
+                'closings' => $opening->closings === null ? '' : (string) $opening->closings,
+            ];
     }
 }

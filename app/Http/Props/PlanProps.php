@@ -128,29 +128,55 @@ final readonly class PlanProps
             'followed' => $terms->followed,
             'pinned' => $terms->pinned,
             'forbidden' => $terms->forbidden,
-            'remedies' => array_map(fn(PlanRemedy $remedy) => [
-                'title' => $this->translator->say("ahead.remedy.{$remedy->kind->value}", ['bike' => $this->translator->names->bike((int) $this->plan->best->blocked?->bike)]),
-                'does' => match (true) {
-                    $remedy->plan->feasible => $this->translator->say('ahead.remedy.does', ['time' => $this->words->minutes((float) $remedy->plan->totalMinutes)]),
-                    $remedy->plan->blocked !== null && $remedy->plan->blocked->day > ($this->plan->best->blocked->day ?? 0) => $this->translator->say('ahead.remedy.later', ['day' => $this->words->dayOf($remedy->plan->blocked->day)]),
-                    default => $this->translator->say('ahead.remedy.not'),
-                },
-                'good' => $remedy->plan->feasible,
-            ], $this->plan->remedies()),
+            'remedies' => array_map(
+                fn(PlanRemedy $remedy) => [
+                    'title' => $this->translator->say("ahead.remedy.{$remedy->kind->value}", [
+                        'bike' => $this->translator->names->bike((int) $this->plan->best->blocked?->bike),
+                    ]),
+                    'does' => match (true) {
+                        $remedy->plan->feasible => $this->translator->say('ahead.remedy.does', [
+                            'time' => $this->words->minutes((float) $remedy->plan->totalMinutes),
+                        ]),
+                        $remedy->plan->blocked !== null && $remedy->plan->blocked->day > ($this->plan->best->blocked->day ?? 0)
+                            => $this->translator->say('ahead.remedy.later', ['day' => $this->words->dayOf($remedy->plan->blocked->day)]),
+                        default => $this->translator->say('ahead.remedy.not'),
+                    },
+                    'good' => $remedy->plan->feasible,
+                ],
+                $this->plan->remedies(),
+            ),
             'terms' => [
-                'weekdays' => $terms->weekdays, 'pot_time' => $terms->evening ? 'evening' : 'morning', 'fixed' => (string) $terms->fixedMinutes, 'dip' => (string) $terms->dipMinutes, 'batch' => (string) $terms->batchMinutes,
-                'swap' => (string) $terms->swapMinutes, 'topup' => (string) $terms->topUpMinutes, 'margin' => (string) $terms->marginPct, 'hours' => (string) ($terms->hoursWeekly ?? ''),
+                'weekdays' => $terms->weekdays,
+                'pot_time' => $terms->evening ? 'evening' : 'morning',
+                'fixed' => (string) $terms->fixedMinutes,
+                'dip' => (string) $terms->dipMinutes,
+                'batch' => (string) $terms->batchMinutes,
+                'swap' => (string) $terms->swapMinutes,
+                'topup' => (string) $terms->topUpMinutes,
+                'margin' => (string) $terms->marginPct,
+                'hours' => (string) ($terms->hoursWeekly ?? ''),
             ],
             'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->translator->weekday($day)], range(1, 7)),
-            'rides' => array_map(fn(PlannedRide $ride) => [
-                'id' => $ride->id,
-                'text' => implode(', ', array_filter([
-                    $ride->from_date === $ride->until_date ? $this->words->day($ride->from_date) : $this->words->day($ride->from_date).' – '.$this->words->day($ride->until_date),
-                    $ride->bike_id === null ? $this->translator->say('ui.ahead.all_bikes') : $this->translator->names->bike($ride->bike_id),
-                    $ride->km > 0.0 ? $q->distance($ride->km) : $this->translator->say('ui.ahead.no_rides'),
-                    $ride->condition === null ? '' : $this->translator->say("chain.condition.{$ride->condition->value}"), (string) $ride->name,
-                ])),
-            ], $rides),
+            'rides' => array_map(
+                fn(PlannedRide $ride) => [
+                    'id' => $ride->id,
+                    'text' => implode(
+                        ', ',
+                        array_filter([
+                            $ride->from_date === $ride->until_date
+                                ? $this->words->day($ride->from_date)
+                                : $this->words->day($ride->from_date) . ' – ' . $this->words->day($ride->until_date),
+                            $ride->bike_id === null
+                                ? $this->translator->say('ui.ahead.all_bikes')
+                                : $this->translator->names->bike($ride->bike_id),
+                            $ride->km > 0.0 ? $q->distance($ride->km) : $this->translator->say('ui.ahead.no_rides'),
+                            $ride->condition === null ? '' : $this->translator->say("chain.condition.{$ride->condition->value}"),
+                            (string) $ride->name,
+                        ]),
+                    ),
+                ],
+                $rides,
+            ),
             'calendar' => $workshop->calendar_secret === null ? null : url("/calendar/{$workshop->calendar_secret}.ics"),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
@@ -169,13 +195,18 @@ final readonly class PlanProps
             $minor = $prices->costMinor($item->supply, $item->quantity, $this->translator->nowS);
 
             return [
-                'what' => $this->translator->say($item->supply->unit() === SupplyUnit::Piece ? 'ahead.buy.pieces' : 'ahead.buy.measured', ['quantity' => match ($item->supply->unit()) {
-                    SupplyUnit::Piece => $q->number($item->quantity),
-                    SupplyUnit::Gram => $q->mass($item->quantity),
-                    SupplyUnit::Millilitre => $q->volume($item->quantity),
-                }, 'supply' => $this->translator->say("strip.supply.{$item->supply->value}")]),
+                'what' => $this->translator->say($item->supply->unit() === SupplyUnit::Piece ? 'ahead.buy.pieces' : 'ahead.buy.measured', [
+                    'quantity' => match ($item->supply->unit()) {
+                        SupplyUnit::Piece => $q->number($item->quantity),
+                        SupplyUnit::Gram => $q->mass($item->quantity),
+                        SupplyUnit::Millilitre => $q->volume($item->quantity),
+                    },
+                    'supply' => $this->translator->say("strip.supply.{$item->supply->value}"),
+                ]),
                 'by' => $this->words->day($item->neededBy),
-                'why' => $this->translator->say("ahead.buy.{$item->because->value}", ['bike' => $item->bikeId === null ? '' : $this->translator->names->bike($item->bikeId)]),
+                'why' => $this->translator->say("ahead.buy.{$item->because->value}", [
+                    'bike' => $item->bikeId === null ? '' : $this->translator->names->bike($item->bikeId),
+                ]),
                 'cost' => $minor === null ? '' : $q->money($minor),
                 'soon' => $item->neededBy <= LocalDay::of($this->translator->nowS, $this->translator->zone())->plus(self::SOON_DAYS)->date,
             ];
@@ -199,9 +230,17 @@ final readonly class PlanProps
         foreach ($lanes as $bikeId => $days) {
             foreach ($days as $day) {
                 if ($day->broken) {
-                    $broken[] = [$day->day, $this->translator->say('ahead.broken', [
-                        'bike' => $this->translator->names->bike($bikeId), 'km' => $q->distance($day->riddenKm), 'needs' => $q->distance($day->rideKm), 'day' => $this->words->dayOf($day->day), 'left' => $q->distance($day->beforeKm), 'chain' => $this->translator->names->chain($day->chainId),
-                    ])];
+                    $broken[] = [
+                        $day->day,
+                        $this->translator->say('ahead.broken', [
+                            'bike' => $this->translator->names->bike($bikeId),
+                            'km' => $q->distance($day->riddenKm),
+                            'needs' => $q->distance($day->rideKm),
+                            'day' => $this->words->dayOf($day->day),
+                            'left' => $q->distance($day->beforeKm),
+                            'chain' => $this->translator->names->chain($day->chainId),
+                        ]),
+                    ];
                 }
             }
         }
@@ -212,20 +251,42 @@ final readonly class PlanProps
             'headline' => $this->words->headline($result),
             'about' => $this->words->about($result),
             'feasible' => $result->feasible,
-            'blocked' => $blocked === null || $result->feasible ? null : $this->translator->say($blocked->tooLong ? 'ahead.blocked.long' : 'ahead.blocked.short', [
-                'day' => $this->words->dayOf($blocked->day), 'bike' => $this->translator->names->bike((int) $blocked->bike), 'km' => $q->distance($this->plan->riding[(int) $blocked->bike]->ridden[$blocked->day]), 'needs' => $q->distance($this->plan->bikes[(int) $blocked->bike]->dailyKm[$blocked->day]),
-            ]),
+            'blocked' =>
+                $blocked === null || $result->feasible
+                    ? null
+                    : $this->translator->say($blocked->tooLong ? 'ahead.blocked.long' : 'ahead.blocked.short', [
+                        'day' => $this->words->dayOf($blocked->day),
+                        'bike' => $this->translator->names->bike((int) $blocked->bike),
+                        'km' => $q->distance($this->plan->riding[(int) $blocked->bike]->ridden[$blocked->day]),
+                        'needs' => $q->distance($this->plan->bikes[(int) $blocked->bike]->dailyKm[$blocked->day]),
+                    ]),
             'broken' => array_column($broken, 1),
-            'doubts' => array_map(fn(PlanDoubt $doubt) => $this->translator->say($doubt->notReady ? 'ahead.doubt.ready' : 'ahead.doubt.short', [
-                'day' => $this->words->dayOf($doubt->day), 'bike' => $this->translator->names->bike($doubt->bikeId), 'chain' => $this->translator->names->chain($doubt->chainId), 'left' => $q->distance($doubt->leftKm), 'km' => $q->distance($doubt->needsKm),
-            ]), array_slice($doubts, 0, self::DOUBTS)),
+            'doubts' => array_map(
+                fn(PlanDoubt $doubt) => $this->translator->say($doubt->notReady ? 'ahead.doubt.ready' : 'ahead.doubt.short', [
+                    'day' => $this->words->dayOf($doubt->day),
+                    'bike' => $this->translator->names->bike($doubt->bikeId),
+                    'chain' => $this->translator->names->chain($doubt->chainId),
+                    'left' => $q->distance($doubt->leftKm),
+                    'km' => $q->distance($doubt->needsKm),
+                ]),
+                array_slice($doubts, 0, self::DOUBTS),
+            ),
             'repairs' => $broken === [] ? [] : array_map($this->repair(...), $this->plan->repairs($potDays)),
             'bottle' => $bottle,
             'pots' => array_map(fn(int $day) => $this->pot($day, $lanes), $potDays),
-            'days' => array_map(fn(int $day) => [
-                'date' => $this->plan->date($day), 'potDate' => $this->plan->potOn($day), 'label' => LocalDay::named($this->plan->date($day), $this->translator->zone())->weekday() === 6 || $day === 0 ? $q->date((int) strtotime("{$this->plan->date($day)} 12:00 UTC"), 'd MMM') : '',
-                'weekend' => LocalDay::named($this->plan->date($day), $this->translator->zone())->weekday() >= 6, 'allowed' => $this->plan->input->allowedDays[$day],
-            ], range(0, $this->plan->terms->days - 1)),
+            'days' => array_map(
+                fn(int $day) => [
+                    'date' => $this->plan->date($day),
+                    'potDate' => $this->plan->potOn($day),
+                    'label' =>
+                        LocalDay::named($this->plan->date($day), $this->translator->zone())->weekday() === 6 || $day === 0
+                            ? $q->date((int) strtotime("{$this->plan->date($day)} 12:00 UTC"), 'd MMM')
+                            : '',
+                    'weekend' => LocalDay::named($this->plan->date($day), $this->translator->zone())->weekday() >= 6,
+                    'allowed' => $this->plan->input->allowedDays[$day],
+                ],
+                range(0, $this->plan->terms->days - 1),
+            ),
             'lanes' => array_map(fn(int $bikeId, array $days) => $this->lane($bikeId, $days, $measuring), array_keys($lanes), $lanes),
         ];
     }
@@ -233,12 +294,32 @@ final readonly class PlanProps
     /** @return PlanRepairLine */
     private function repair(PlanRepair $repair): array
     {
-        $time = ['time' => $this->words->minutes($repair->bottle ? count($repair->plan->topUps) * $this->plan->terms->topUpMinutes : array_sum(array_map(fn(PlannedPotDay $one) => $one->day === $repair->potDay ? $this->words->potMinutes($one) : 0.0, $repair->plan->potDays)))];
+        $time = [
+            'time' => $this->words->minutes(
+                $repair->bottle
+                    ? count($repair->plan->topUps) * $this->plan->terms->topUpMinutes
+                    : array_sum(
+                        array_map(
+                            fn(PlannedPotDay $one) => $one->day === $repair->potDay ? $this->words->potMinutes($one) : 0.0,
+                            $repair->plan->potDays,
+                        ),
+                    ),
+            ),
+        ];
 
         return [
             'text' => $repair->bottle
-                ? $this->translator->say('ahead.repair.bottle', $time + ['chains' => $this->words->drips($repair->plan->topUps), 'day' => $this->words->day($this->plan->date(max(0, ($repair->plan->topUps[0]->day ?? 1) - 1)))])
-                : $this->translator->say('ahead.repair.pot', $time + ['day' => $this->words->day($this->plan->potOn((int) $repair->potDay))]),
+                ? $this->translator->say(
+                    'ahead.repair.bottle',
+                    $time + [
+                        'chains' => $this->words->drips($repair->plan->topUps),
+                        'day' => $this->words->day($this->plan->date(max(0, ($repair->plan->topUps[0]->day ?? 1) - 1))),
+                    ],
+                )
+                : $this->translator->say(
+                    'ahead.repair.pot',
+                    $time + ['day' => $this->words->day($this->plan->potOn((int) $repair->potDay))],
+                ),
             'bottle' => $repair->bottle,
             'dates' => array_map(fn(PlannedPotDay $one) => $this->plan->potOn($one->day), $repair->plan->potDays),
         ];
@@ -255,7 +336,11 @@ final readonly class PlanProps
         $found = new PlannedPotDay($day, $this->plan->input->batches(count($dips)), $dips);
 
         return [
-            'day' => $day, 'date' => $this->plan->potOn($day), 'label' => $this->words->day($this->plan->potOn($day)), 'text' => $this->words->pot($found), 'chains' => array_map(intval(...), $found->dips),
+            'day' => $day,
+            'date' => $this->plan->potOn($day),
+            'label' => $this->words->day($this->plan->potOn($day)),
+            'text' => $this->words->pot($found),
+            'chains' => array_map(intval(...), $found->dips),
             'pinned' => in_array($this->plan->potOn($day), $this->plan->terms->pinned, true),
         ];
     }
@@ -267,7 +352,12 @@ final readonly class PlanProps
      */
     private function toMeasure(PlannedBike $bike, int $day, array $measuring): array
     {
-        return array_values(array_map(fn(string|int $id) => $this->translator->names->chain((int) $id), array_filter($bike->ids(), fn(string|int $id) => ($measuring[(int) $id] ?? null) === $day)));
+        return array_values(
+            array_map(
+                fn(string|int $id) => $this->translator->names->chain((int) $id),
+                array_filter($bike->ids(), fn(string|int $id) => ($measuring[(int) $id] ?? null) === $day),
+            ),
+        );
     }
 
     /**
@@ -285,19 +375,30 @@ final readonly class PlanProps
         return [
             'bike' => $bikeId,
             'name' => $this->translator->names->bike($bikeId),
-            'about' => $this->translator->say(isset($this->plan->dripBikes[$bikeId]) ? 'ahead.lane.drip' : 'ahead.lane.interval', ['interval' => $this->translator->quantities->distance($bike->km())]).', '.$this->translator->say($riding->byHabit ? 'ahead.lane.habit' : 'ahead.lane.planned'),
-            'days' => array_map(fn(LaneDay $day) => [
-                'before' => $day->beforeKm / $bike->km(),
-                'after' => $day->afterKm / $bike->km(),
-                'ride' => $day->riddenKm / $longest,
-                'swap' => $day->offId === null ? null : $this->translator->names->chain($day->chainId),
-                'drip' => $day->dripped === [] ? null : implode(' ', array_map($this->translator->names->chain(...), array_unique($day->dripped))),
-                'pot' => $day->dipped !== [],
-                'kept' => isset($riding->kept[$day->day]) ? $this->translator->names->chain($riding->kept[$day->day]->chainId) : null,
-                'measure' => implode(' ', $this->toMeasure($bike, $day->day, $measuring)) ?: null,
-                'broken' => $day->broken,
-                'text' => $this->words->laneDay($day, $riding, $this->toMeasure($bike, $day->day, $measuring)),
-            ], $days),
+            'about' =>
+                $this->translator->say(isset($this->plan->dripBikes[$bikeId]) ? 'ahead.lane.drip' : 'ahead.lane.interval', [
+                    'interval' => $this->translator->quantities->distance($bike->km()),
+                ]) .
+                ', ' .
+                $this->translator->say($riding->byHabit ? 'ahead.lane.habit' : 'ahead.lane.planned'),
+            'days' => array_map(
+                fn(LaneDay $day) => [
+                    'before' => $day->beforeKm / $bike->km(),
+                    'after' => $day->afterKm / $bike->km(),
+                    'ride' => $day->riddenKm / $longest,
+                    'swap' => $day->offId === null ? null : $this->translator->names->chain($day->chainId),
+                    'drip' =>
+                        $day->dripped === []
+                            ? null
+                            : implode(' ', array_map($this->translator->names->chain(...), array_unique($day->dripped))),
+                    'pot' => $day->dipped !== [],
+                    'kept' => isset($riding->kept[$day->day]) ? $this->translator->names->chain($riding->kept[$day->day]->chainId) : null,
+                    'measure' => implode(' ', $this->toMeasure($bike, $day->day, $measuring)) ?: null,
+                    'broken' => $day->broken,
+                    'text' => $this->words->laneDay($day, $riding, $this->toMeasure($bike, $day->day, $measuring)),
+                ],
+                $days,
+            ),
         ];
     }
 }

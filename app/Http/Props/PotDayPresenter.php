@@ -60,20 +60,33 @@ final readonly class PotDayPresenter implements JobPresenter
 
         return [
             'pot' => ['id' => PotDayJob::wish($job)->potId, 'name' => $translator->names->pot(PotDayJob::wish($job)->potId)],
-            'aboutPot' => $translator->say('pot_day.about', ['wax' => $translator->say("pot.wax.{$terms->wax->value}"), 'grams' => $translator->quantities->mass($terms->pot->waxG), 'chains' => trans_choice('pot_day.chains', count($job->chains))]),
-            'planned' => $job->begun_at !== null ? '' : $translator->say('pot_day.planned', [
-                'at' => $translator->quantities->day($job->started_at).', '.$translator->quantities->time($job->started_at),
-                'done' => $translator->quantities->time($run->aboutS($job->started_at)),
+            'aboutPot' => $translator->say('pot_day.about', [
+                'wax' => $translator->say("pot.wax.{$terms->wax->value}"),
+                'grams' => $translator->quantities->mass($terms->pot->waxG),
+                'chains' => trans_choice('pot_day.chains', count($job->chains)),
             ]),
+            'planned' =>
+                $job->begun_at !== null
+                    ? ''
+                    : $translator->say('pot_day.planned', [
+                        'at' => $translator->quantities->day($job->started_at) . ', ' . $translator->quantities->time($job->started_at),
+                        'done' => $translator->quantities->time($run->aboutS($job->started_at)),
+                    ]),
         ];
     }
 
     public function live(GuidedJob $job, JobRun $run, Translator $translator): array
     {
-        $nowS = $job->begun_at === null ? $job->started_at : ($job->ended_at ?? $translator->nowS);
+        $nowS = $job->begun_at === null ? $job->started_at : $job->ended_at ?? $translator->nowS;
 
         return [
-            'axis' => $this->props->axis(PotDayLanes::of($run->steps, $run->spans($nowS), $nowS), $job->started_at, $run->aboutS($nowS), $nowS, $translator),
+            'axis' => $this->props->axis(
+                PotDayLanes::of($run->steps, $run->spans($nowS), $nowS),
+                $job->started_at,
+                $run->aboutS($nowS),
+                $nowS,
+                $translator,
+            ),
             'bath' => $this->bath($job, $run, $nowS, $translator),
             'dips' => array_map(fn(Dip $dip) => self::dip($dip, $translator), PotDayJob::dips($job)),
         ];
@@ -81,7 +94,9 @@ final readonly class PotDayPresenter implements JobPresenter
 
     public function record(Action $action, Translator $translator): string
     {
-        return $translator->say(($action->about->chains ?? []) === [] ? 'pot_day.recorded_none' : 'pot_day.recorded', ['time' => $translator->quantities->time((int) $action->about->at)]);
+        return $translator->say(($action->about->chains ?? []) === [] ? 'pot_day.recorded_none' : 'pot_day.recorded', [
+            'time' => $translator->quantities->time((int) $action->about->at),
+        ]);
     }
 
     /** @return RecordedDip as the record is corrected */
@@ -91,7 +106,10 @@ final readonly class PotDayPresenter implements JobPresenter
         $plain = fn(?float $value): string => $value === null ? '' : (string) round($value, 1);
 
         return [
-            'id' => $dip->id, 'chain' => $translator->names->fullChain($dip->component_id), 'date' => $q->date($dip->at, 'yyyy-MM-dd'), 'time' => $q->date($dip->at, 'HH:mm'),
+            'id' => $dip->id,
+            'chain' => $translator->names->fullChain($dip->component_id),
+            'date' => $q->date($dip->at, 'yyyy-MM-dd'),
+            'time' => $q->date($dip->at, 'HH:mm'),
             'soak' => $plain($dip->soak_s === null ? null : $dip->soak_s / 60),
             'temp' => $plain($dip->temp_c === null ? null : $q->units->fromCelsius($dip->temp_c)),
             'pickup' => $plain($dip->pickup_g === null ? null : $q->units->fromGrams($dip->pickup_g)),
@@ -119,14 +137,20 @@ final readonly class PotDayPresenter implements JobPresenter
                 $agoS > self::SILENT_S => $translator->say('pot_day.bath.silent', ['time' => $q->time($latest->at)]),
                 default => $translator->say('pot_day.bath.probe', ['seconds' => $q->seconds($agoS)]),
             },
-            'expected' => $job->begun_at === null ? '' : $translator->say('pot_day.bath.expected', ['celsius' => $q->temperature($course->celsius($nowS - $job->started_at))]),
+            'expected' =>
+                $job->begun_at === null
+                    ? ''
+                    : $translator->say('pot_day.bath.expected', ['celsius' => $q->temperature($course->celsius($nowS - $job->started_at))]),
             'over' => $over ? $translator->say('pot_day.bath.over', ['limit' => $q->temperature($terms->limitC)]) : null,
             'limit' => $terms->limitC,
             'melts' => [$terms->pot->wax->meltFromC, $terms->pot->wax->meltToC],
             'from' => $job->started_at,
             'until' => $endS,
             'measured' => $this->readTemperatures->curve($potId, $job->started_at, $nowS),
-            'predicted' => array_map(fn(HeatPoint $point) => [$job->started_at + (int) round(60 * $point->min), round($point->tempC, 2)], $course->curve($endS - $job->started_at, self::CURVE_S)),
+            'predicted' => array_map(
+                fn(HeatPoint $point) => [$job->started_at + (int) round(60 * $point->min), round($point->tempC, 2)],
+                $course->curve($endS - $job->started_at, self::CURVE_S),
+            ),
             'marks' => array_map(fn(int $celsius) => ['at' => $celsius, 'text' => $q->temperature($celsius)], range(20, 100, 20)),
         ];
     }

@@ -123,7 +123,12 @@ final readonly class PotDayProps
 
     private const MOST_MARKS = 9;
 
-    public function __construct(private ReadBook $readBook, private ReadBaths $readBaths, private OpenJobs $openJobs, private Translators $translators) {}
+    public function __construct(
+        private ReadBook $readBook,
+        private ReadBaths $readBaths,
+        private OpenJobs $openJobs,
+        private Translators $translators,
+    ) {}
 
     /**
      * @param list<int> $chosen chains that somebody came with; empty: those that wait
@@ -138,11 +143,13 @@ final readonly class PotDayProps
         $chains = [];
         foreach ($book->chainIds as $id) {
             $state = $book->chain($id, $translator->nowS);
-            if (! $state->retired() && ! isset($jobs[$id]) && $book->bikeOfChain($id, $translator->nowS) !== null) {
+            if (!$state->retired() && !isset($jobs[$id]) && $book->bikeOfChain($id, $translator->nowS) !== null) {
                 $chains[] = $this->chain($state, $book->fittings->bikeOf($id, $translator->nowS) !== null, $translator);
             }
         }
-        $proposed = array_values(array_map(fn(array $chain) => $chain['id'], array_filter($chains, fn(array $chain) => $chain['proposed'])));
+        $proposed = array_values(
+            array_map(fn(array $chain) => $chain['id'], array_filter($chains, fn(array $chain) => $chain['proposed'])),
+        );
 
         return [
             'chains' => $chains,
@@ -174,30 +181,65 @@ final readonly class PotDayProps
         $plugS = $startS + (int) $plan->startsS(PotDayPlan::PLUG_IN);
 
         return [
-            'lines' => array_values(array_filter([
-                $byS !== null && $proposal->startS < $translator->nowS ? $translator->say('pot_day.too_late', ['by' => $q->time($byS), 'done' => $q->time($doneS)]) : null,
-                $translator->say($byS === null ? 'pot_day.starts_now' : 'pot_day.starts', ['at' => self::when($startS, $translator), 'plug' => $q->time($plugS), 'done' => $q->time($doneS), 'all' => $q->seconds($plan->seconds())]),
-                $translator->say('pot_day.ready', ['at' => self::when($translator->settings->readySchool()->readyS(self::lastHangS($plan->steps, $spans), $translator->zone()), $translator)]),
-                trans_choice('pot_day.batches', max([1, ...array_map(fn(PotDayDip $dip) => $dip->batch, $plan->dips)]), ['capacity' => trans_choice('pot_day.at_once', max(1, $plan->capacity->chains))]),
-            ])),
-            'steps' => array_map(fn(JobSpan $span) => [
-                'at' => $q->time($span->startS),
-                ...array_intersect_key($words->step($plan->steps[$span->step], $plan->terms), ['title' => 1, 'text' => 1, 'subject' => 1]),
-                'lasts' => $plan->steps[$span->step]->seconds === null ? '' : $q->seconds($plan->steps[$span->step]->seconds),
-            ], $spans),
-            'dips' => array_map(fn(PotDayDip $dip) => [
-                'chain' => $translator->names->fullChain($dip->chainId),
-                'batch' => $dip->batch,
-                'soak' => $q->seconds((int) ceil(60 * $dip->minutes)),
-                'because' => $translator->say($dip->byBath ? 'pot_day.by_bath' : 'pot_day.by_school'),
-                'shock' => $translator->say('pot_day.shock', ['bath' => $q->temperature($dip->bathC), 'mixed' => $q->temperature($dip->mixedC)]),
-            ], $plan->dips),
+            'lines' => array_values(
+                array_filter([
+                    $byS !== null && $proposal->startS < $translator->nowS
+                        ? $translator->say('pot_day.too_late', ['by' => $q->time($byS), 'done' => $q->time($doneS)])
+                        : null,
+                    $translator->say($byS === null ? 'pot_day.starts_now' : 'pot_day.starts', [
+                        'at' => self::when($startS, $translator),
+                        'plug' => $q->time($plugS),
+                        'done' => $q->time($doneS),
+                        'all' => $q->seconds($plan->seconds()),
+                    ]),
+                    $translator->say('pot_day.ready', [
+                        'at' => self::when(
+                            $translator->settings->readySchool()->readyS(self::lastHangS($plan->steps, $spans), $translator->zone()),
+                            $translator,
+                        ),
+                    ]),
+                    trans_choice('pot_day.batches', max([1, ...array_map(fn(PotDayDip $dip) => $dip->batch, $plan->dips)]), [
+                        'capacity' => trans_choice('pot_day.at_once', max(1, $plan->capacity->chains)),
+                    ]),
+                ]),
+            ),
+            'steps' => array_map(
+                fn(JobSpan $span) => [
+                    'at' => $q->time($span->startS),
+                    ...array_intersect_key($words->step($plan->steps[$span->step], $plan->terms), [
+                        'title' => 1,
+                        'text' => 1,
+                        'subject' => 1,
+                    ]),
+                    'lasts' => $plan->steps[$span->step]->seconds === null ? '' : $q->seconds($plan->steps[$span->step]->seconds),
+                ],
+                $spans,
+            ),
+            'dips' => array_map(
+                fn(PotDayDip $dip) => [
+                    'chain' => $translator->names->fullChain($dip->chainId),
+                    'batch' => $dip->batch,
+                    'soak' => $q->seconds((int) ceil(60 * $dip->minutes)),
+                    'because' => $translator->say($dip->byBath ? 'pot_day.by_bath' : 'pot_day.by_school'),
+                    'shock' => $translator->say('pot_day.shock', [
+                        'bath' => $q->temperature($dip->bathC),
+                        'mixed' => $q->temperature($dip->mixedC),
+                    ]),
+                ],
+                $plan->dips,
+            ),
             'warnings' => [
                 // No pot is plugged in while a jar of solvent is open or a chain wet with it hangs about.
-                ...($this->solventOut($workshop) ? [['text' => $translator->say('ui.shed.solvent_out'), 'forbids' => false]] : []),
-                ...array_map(fn(PotWarning $warning) => ['text' => $words->warning($warning, $plan, $startS), 'forbids' => $warning->forbids()], $plan->warnings),
+                ...$this->solventOut($workshop) ? [['text' => $translator->say('ui.shed.solvent_out'), 'forbids' => false]] : [],
+                ...array_map(
+                    fn(PotWarning $warning) => ['text' => $words->warning($warning, $plan, $startS), 'forbids' => $warning->forbids()],
+                    $plan->warnings,
+                ),
             ],
-            'unmeasured' => $proposal->unmeasured === [] ? null : $translator->say('pot_day.unmeasured', ['chains' => $translator->names->chains($proposal->unmeasured)]),
+            'unmeasured' =>
+                $proposal->unmeasured === []
+                    ? null
+                    : $translator->say('pot_day.unmeasured', ['chains' => $translator->names->chains($proposal->unmeasured)]),
             'later' => $startS - $translator->nowS > 60,
             'forbidden' => $plan->forbidden(),
             'target' => (string) round($q->units->fromCelsius($plan->terms->pot->targetC)),
@@ -208,7 +250,10 @@ final readonly class PotDayProps
                 'from' => $startS,
                 'until' => $doneS,
                 'measured' => [],
-                'predicted' => array_map(fn(HeatPoint $point) => [$startS + (int) round(60 * $point->min), round($point->tempC, 2)], $plan->course()->curve($plan->seconds(), self::CURVE_S)),
+                'predicted' => array_map(
+                    fn(HeatPoint $point) => [$startS + (int) round(60 * $point->min), round($point->tempC, 2)],
+                    $plan->course()->curve($plan->seconds(), self::CURVE_S),
+                ),
                 'marks' => array_map(fn(int $celsius) => ['at' => $celsius, 'text' => $q->temperature($celsius)], range(20, 100, 20)),
             ],
         ];
@@ -234,7 +279,9 @@ final readonly class PotDayProps
         $date = LocalDay::of($atS, $translator->zone())->date;
         $time = $translator->quantities->time($atS);
 
-        return $date === LocalDay::of($translator->nowS, $translator->zone())->date ? $translator->say('pot_day.when_today', ['time' => $time]) : $translator->say('pot_day.when', ['day' => $translator->dayWord($date), 'time' => $time]);
+        return $date === LocalDay::of($translator->nowS, $translator->zone())->date
+            ? $translator->say('pot_day.when_today', ['time' => $time])
+            : $translator->say('pot_day.when', ['day' => $translator->dayWord($date), 'time' => $time]);
     }
 
     /**
@@ -265,17 +312,31 @@ final readonly class PotDayProps
             'now' => $nowS,
             'nowText' => $nowS === null ? '' : $translator->quantities->time($nowS),
             'marks' => $marks,
-            'lanes' => array_map(fn(int $id, array $blocks) => [
-                'name' => $id === PotDayLanes::POT ? $translator->say('pot_day.lane.pot') : $translator->names->fullChain($id),
-                'blocks' => array_map(fn(PotDayBlock $block) => [
-                    'code' => $block->code,
-                    'text' => $translator->say("pot_day.block.{$block->code}"),
-                    'title' => $translator->say('pot_day.block_title', ['what' => $translator->say("pot_day.block.{$block->code}"), 'from' => $translator->quantities->time($block->fromS), 'to' => $translator->quantities->time($block->toS), 'state' => $translator->say('pot_day.block_state.'.($block->done ? 'done' : ($block->underWay ? 'now' : 'ahead')))]),
-                    'from' => $block->fromS,
-                    'to' => $block->toS,
-                    'state' => $block->done ? 'done' : ($block->underWay ? 'now' : 'ahead'),
-                ], $blocks),
-            ], array_keys($lanes), array_values($lanes)),
+            'lanes' => array_map(
+                fn(int $id, array $blocks) => [
+                    'name' => $id === PotDayLanes::POT ? $translator->say('pot_day.lane.pot') : $translator->names->fullChain($id),
+                    'blocks' => array_map(
+                        fn(PotDayBlock $block) => [
+                            'code' => $block->code,
+                            'text' => $translator->say("pot_day.block.{$block->code}"),
+                            'title' => $translator->say('pot_day.block_title', [
+                                'what' => $translator->say("pot_day.block.{$block->code}"),
+                                'from' => $translator->quantities->time($block->fromS),
+                                'to' => $translator->quantities->time($block->toS),
+                                'state' => $translator->say(
+                                    'pot_day.block_state.' . ($block->done ? 'done' : ($block->underWay ? 'now' : 'ahead')),
+                                ),
+                            ]),
+                            'from' => $block->fromS,
+                            'to' => $block->toS,
+                            'state' => $block->done ? 'done' : ($block->underWay ? 'now' : 'ahead'),
+                        ],
+                        $blocks,
+                    ),
+                ],
+                array_keys($lanes),
+                array_values($lanes),
+            ),
         ];
     }
 
@@ -295,8 +356,14 @@ final readonly class PotDayProps
             'first' => $state->wax->life === null,
             'waxed' => $state->wax->life !== null,
             'rinse' => RinseSchool::usual($state)->value,
-            'refusal' => $refusal === null ? null : ['code' => $refusal->value, 'text' => $translator->say("errors.pot_day.{$refusal->value}", ['chain' => $translator->names->fullChain($id)])],
-            'proposed' => $state->wantsPot() && ! $onBike && $refusal === null,
+            'refusal' =>
+                $refusal === null
+                    ? null
+                    : [
+                        'code' => $refusal->value,
+                        'text' => $translator->say("errors.pot_day.{$refusal->value}", ['chain' => $translator->names->fullChain($id)]),
+                    ],
+            'proposed' => $state->wantsPot() && !$onBike && $refusal === null,
         ];
     }
 
@@ -309,7 +376,15 @@ final readonly class PotDayProps
             'id' => $bath->potId,
             'name' => $translator->names->pot($bath->potId),
             'empty' => ($bath->ledger->waxG ?? 0.0) <= 0.0,
-            'about' => $bath->ledger === null ? $translator->say('pot.empty') : $translator->say("pot.wax.{$facts->wax->value}").', '.$translator->say('pot.holds', ['grams' => $translator->quantities->mass($bath->ledger->waxG), 'depth' => $translator->quantities->number($bath->ledger->depthMm)]),
+            'about' =>
+                $bath->ledger === null
+                    ? $translator->say('pot.empty')
+                    : $translator->say("pot.wax.{$facts->wax->value}") .
+                        ', ' .
+                        $translator->say('pot.holds', [
+                            'grams' => $translator->quantities->mass($bath->ledger->waxG),
+                            'depth' => $translator->quantities->number($bath->ledger->depthMm),
+                        ]),
             'target' => (string) round($translator->quantities->units->fromCelsius(PotDayTerms::usualTargetC($facts->limitC))),
             'limit' => $translator->quantities->temperature($facts->limitC),
         ];
@@ -322,6 +397,9 @@ final readonly class PotDayProps
      */
     private static function choices(array $cases, string $key, Translator $translator): array
     {
-        return array_map(fn(BackedEnum $case) => ['value' => (string) $case->value, 'title' => $translator->say("pot_day.{$key}.{$case->value}")], $cases);
+        return array_map(
+            fn(BackedEnum $case) => ['value' => (string) $case->value, 'title' => $translator->say("pot_day.{$key}.{$case->value}")],
+            $cases,
+        );
     }
 }

@@ -109,28 +109,51 @@ final readonly class PotProps
         return [
             'id' => $bath->potId,
             'name' => $this->translator->names->pot($bath->potId),
-            'about' => $this->translator->say("pot.kind.{$kind->value}").', '.$this->translator->say("pot.wax.{$wax->value}"),
-            'caution' => trim($this->translator->say("pot.caution.{$kind->value}").' '.$this->translator->say("pot.wax_note.{$wax->value}")),
+            'about' => $this->translator->say("pot.kind.{$kind->value}") . ', ' . $this->translator->say("pot.wax.{$wax->value}"),
+            'caution' => trim(
+                $this->translator->say("pot.caution.{$kind->value}") . ' ' . $this->translator->say("pot.wax_note.{$wax->value}"),
+            ),
             'empty' => $ledger === null,
             'level' => $ledger === null || ($bath->heightMm ?? 0.0) <= 0.0 ? 0.0 : min(1.0, $ledger->depthMm / $bath->heightMm),
             'coil' => ($bath->heightMm ?? 0.0) <= 0.0 ? 0.0 : min(1.0, BathLedgerInput::COIL_MM / $bath->heightMm),
             'holds' => match (true) {
                 $bath->problem !== null => $this->translator->say('pot.problem'),
                 $ledger === null => $this->translator->say('pot.empty'),
-                default => $this->translator->say('pot.holds', ['grams' => $q->mass($ledger->waxG), 'depth' => $q->length($ledger->depthMm)]),
+                default => $this->translator->say('pot.holds', [
+                    'grams' => $q->mass($ledger->waxG),
+                    'depth' => $q->length($ledger->depthMm),
+                ]),
             },
             'problem' => $bath->problem !== null,
-            'since' => $ledger === null || $bath->filledS === null ? '' : $this->translator->say('pot.since', ['day' => $q->date($bath->filledS, 'd MMM y'), 'dips' => trans_choice('pot.dips', $ledger->dips)]),
+            'since' =>
+                $ledger === null || $bath->filledS === null
+                    ? ''
+                    : $this->translator->say('pot.since', [
+                        'day' => $q->date($bath->filledS, 'd MMM y'),
+                        'dips' => trans_choice('pot.dips', $ledger->dips),
+                    ]),
             'left' => match (true) {
                 $ledger === null => '',
-                ! $ledger->coversChain => $this->translator->say('pot.uncovered'),
+                !$ledger->coversChain => $this->translator->say('pot.uncovered'),
                 $ledger->overflow => $this->translator->say('pot.overflow'),
                 default => trans_choice('pot.left', $ledger->dipsLeft),
             },
-            'oil' => $ledger === null || $ledger->oilFraction <= 0.0 ? '' : $this->translator->say('pot.oil', ['percent' => $q->number(100 * $ledger->oilFraction, 1)."\u{a0}%"]),
-            'grit' => $ledger === null ? '' : $this->translator->say('pot.grit', ['grit' => $q->number($ledger->grit, 1), 'limit' => $q->number(BathLedgerInput::GRIT_LIMIT)]),
+            'oil' =>
+                $ledger === null || $ledger->oilFraction <= 0.0
+                    ? ''
+                    : $this->translator->say('pot.oil', ['percent' => $q->number(100 * $ledger->oilFraction, 1) . "\u{a0}%"]),
+            'grit' =>
+                $ledger === null
+                    ? ''
+                    : $this->translator->say('pot.grit', [
+                        'grit' => $q->number($ledger->grit, 1),
+                        'limit' => $q->number(BathLedgerInput::GRIT_LIMIT),
+                    ]),
             'gritShare' => $ledger === null ? 0.0 : min(1.0, $ledger->grit / BathLedgerInput::GRIT_LIMIT),
-            'max' => $this->translator->say($ledger?->maxC === null ? 'pot.never_read' : 'pot.max', ['max' => $q->temperature($ledger->maxC ?? 0.0), 'limit' => $q->temperature($bath->limitC)]),
+            'max' => $this->translator->say($ledger?->maxC === null ? 'pot.never_read' : 'pot.max', [
+                'max' => $q->temperature($ledger->maxC ?? 0.0),
+                'limit' => $q->temperature($bath->limitC),
+            ]),
             'next' => $ledger === null ? '' : $this->translator->say("pot.next.{$ledger->next->value}"),
             'late' => $ledger !== null && $ledger->next === BathNext::Replace,
         ];
@@ -142,55 +165,141 @@ final readonly class PotProps
         $ledger = $bath->ledger;
         $facts = PotFacts::of($this->translator->settings, $bath->potId);
         $q = $this->translator->quantities;
-        $rows = BathEntry::query()->in($workshop)->live()->where('component_id', $bath->potId)->orderByDesc('at')->orderByDesc('id')->limit(self::ENTRIES)->get();
-        $acts = array_filter(BathEventKind::cases(), fn(BathEventKind $kind) => $kind !== BathEventKind::Dip && ($bath->filledS !== null || $kind === BathEventKind::Fill));
+        $rows = BathEntry::query()
+            ->in($workshop)
+            ->live()
+            ->where('component_id', $bath->potId)
+            ->orderByDesc('at')
+            ->orderByDesc('id')
+            ->limit(self::ENTRIES)
+            ->get();
+        $acts = array_filter(
+            BathEventKind::cases(),
+            fn(BathEventKind $kind) => $kind !== BathEventKind::Dip && ($bath->filledS !== null || $kind === BathEventKind::Fill),
+        );
 
         $dipG = $pickup->ofPot($bath->potId);
         $costMinor = $ledger === null ? null : $prices->costMinor(Supply::Wax, $dipG, $this->translator->nowS);
         $oil = $ledger === null || $facts->wax !== WaxKind::Softened ? [] : LampOil::stepsG($ledger->waxG, $ledger->oilFraction, 1);
 
         return $this->of($bath) + [
-            'cost' => $costMinor === null ? '' : $this->translator->say('pot.cost', ['cost' => $q->money($costMinor), 'pickup' => $q->mass($dipG)]),
-            'smear' => $oil === [] ? '' : $this->translator->say('pot.smear', ['oil' => $q->mass($oil[0]), 'more' => $q->number(100 * ($ledger->oilFraction + LampOil::STEP), 1)."\u{a0}%"]),
-            'calibrated' => $facts->calibrated ? $this->translator->say('pot.calibrated', ['loss' => $q->number($facts->lossWPerK, 2), 'efficiency' => $q->number(100 * $facts->efficiency)."\u{a0}%"]) : $this->translator->say('pot.not_calibrated', ['loss' => $q->number($facts->lossWPerK, 1)]),
+            'cost' =>
+                $costMinor === null
+                    ? ''
+                    : $this->translator->say('pot.cost', ['cost' => $q->money($costMinor), 'pickup' => $q->mass($dipG)]),
+            'smear' =>
+                $oil === []
+                    ? ''
+                    : $this->translator->say('pot.smear', [
+                        'oil' => $q->mass($oil[0]),
+                        'more' => $q->number(100 * ($ledger->oilFraction + LampOil::STEP), 1) . "\u{a0}%",
+                    ]),
+            'calibrated' => $facts->calibrated
+                ? $this->translator->say('pot.calibrated', [
+                    'loss' => $q->number($facts->lossWPerK, 2),
+                    'efficiency' => $q->number(100 * $facts->efficiency) . "\u{a0}%",
+                ])
+                : $this->translator->say('pot.not_calibrated', ['loss' => $q->number($facts->lossWPerK, 1)]),
             'isCalibrated' => $facts->calibrated,
             'history' => array_map(fn(BathMoment $moment) => [(int) $moment->atS, $moment->waxG, $moment->grit], $bath->history),
-            'historyAbout' => $ledger === null || $bath->history === [] ? null : [
-                'now' => $this->translator->nowS,
-                'from' => $q->date((int) $bath->history[0]->atS, 'd MMM'), 'until' => $this->translator->say('words.today'),
-                'most' => $q->mass(max(array_map(fn(BathMoment $moment) => $moment->waxG, $bath->history))), 'needed' => $ledger->neededG, 'neededText' => $q->mass($ledger->neededG),
-                'grit' => $q->number($ledger->grit, 1), 'gritLimit' => BathLedgerInput::GRIT_LIMIT,
-            ],
-            'probes' => array_values(Device::query()->in($workshop)->where('pot_id', $bath->potId)->whereNull('gone_at')->get()->map(fn(Device $device) => [
-                'id' => $device->id, 'name' => $device->name,
-                'seen' => $device->seen_at === null ? $this->translator->say('pot.probe.never') : $this->translator->say('pot.probe.seen', ['at' => $q->day($device->seen_at).', '.$q->time($device->seen_at)]),
-            ])->all()),
+            'historyAbout' =>
+                $ledger === null || $bath->history === []
+                    ? null
+                    : [
+                        'now' => $this->translator->nowS,
+                        'from' => $q->date((int) $bath->history[0]->atS, 'd MMM'),
+                        'until' => $this->translator->say('words.today'),
+                        'most' => $q->mass(max(array_map(fn(BathMoment $moment) => $moment->waxG, $bath->history))),
+                        'needed' => $ledger->neededG,
+                        'neededText' => $q->mass($ledger->neededG),
+                        'grit' => $q->number($ledger->grit, 1),
+                        'gritLimit' => BathLedgerInput::GRIT_LIMIT,
+                    ],
+            'probes' => array_values(
+                Device::query()
+                    ->in($workshop)
+                    ->where('pot_id', $bath->potId)
+                    ->whereNull('gone_at')
+                    ->get()
+                    ->map(
+                        fn(Device $device) => [
+                            'id' => $device->id,
+                            'name' => $device->name,
+                            'seen' =>
+                                $device->seen_at === null
+                                    ? $this->translator->say('pot.probe.never')
+                                    : $this->translator->say('pot.probe.seen', [
+                                        'at' => $q->day($device->seen_at) . ', ' . $q->time($device->seen_at),
+                                    ]),
+                        ],
+                    )
+                    ->all(),
+            ),
             'heatUps' => $this->heatUps($workshop, $bath->potId),
-            'entries' => array_values($rows->map(fn(BathEntry $row) => [
-                'id' => $row->id,
-                'day' => $q->day($row->at),
-                'text' => $this->translator->say("pot.done.{$row->kind->value}", ['pot' => $this->translator->names->pot($bath->potId), 'grams' => $q->mass((float) $row->wax_g + (float) $row->oil_g), 'celsius' => $q->temperature((float) $row->temp_c)]),
-            ])->all()),
-            'acts' => array_values(array_map(fn(BathEventKind $kind) => ['value' => $kind->value, 'title' => $this->translator->say("pot.kind_act.{$kind->value}")], $acts)),
+            'entries' => array_values(
+                $rows
+                    ->map(
+                        fn(BathEntry $row) => [
+                            'id' => $row->id,
+                            'day' => $q->day($row->at),
+                            'text' => $this->translator->say("pot.done.{$row->kind->value}", [
+                                'pot' => $this->translator->names->pot($bath->potId),
+                                'grams' => $q->mass((float) $row->wax_g + (float) $row->oil_g),
+                                'celsius' => $q->temperature((float) $row->temp_c),
+                            ]),
+                        ],
+                    )
+                    ->all(),
+            ),
+            'acts' => array_values(
+                array_map(
+                    fn(BathEventKind $kind) => ['value' => $kind->value, 'title' => $this->translator->say("pot.kind_act.{$kind->value}")],
+                    $acts,
+                ),
+            ),
         ];
     }
 
     /** @return list<array{value: string, title: string}> pot days whose heat-up was logged well enough to calibrate from */
     private function heatUps(Workshop $workshop, int $potId): array
     {
-        $jobs = GuidedJob::query()->in($workshop)->where('kind', GuidedKind::PotDay)->whereNotNull('begun_at')->with('taps')->orderByDesc('started_at')->limit(20)->get()
+        $jobs = GuidedJob::query()
+            ->in($workshop)
+            ->where('kind', GuidedKind::PotDay)
+            ->whereNotNull('begun_at')
+            ->with('taps')
+            ->orderByDesc('started_at')
+            ->limit(20)
+            ->get()
             ->filter(fn(GuidedJob $job) => PotDayJob::wish($job)->potId === $potId && CalibratePot::logged($job));
 
-        return array_values($jobs->map(fn(GuidedJob $job) => ['value' => $job->id, 'title' => $this->translator->say('pot_day.job_title', ['day' => $this->translator->quantities->day($job->started_at)])])->all());
+        return array_values(
+            $jobs
+                ->map(
+                    fn(GuidedJob $job) => [
+                        'value' => $job->id,
+                        'title' => $this->translator->say('pot_day.job_title', [
+                            'day' => $this->translator->quantities->day($job->started_at),
+                        ]),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** @return PotChoices what a form of a new pot offers */
     public function choices(): array
     {
-        $choice = fn(string $group, string $value) => ['value' => $value, 'title' => ucfirst($this->translator->say("pot.{$group}.{$value}"))];
+        $choice = fn(string $group, string $value) => [
+            'value' => $value,
+            'title' => ucfirst($this->translator->say("pot.{$group}.{$value}")),
+        ];
 
         return [
-            'kinds' => [...array_map(fn(PotKind $kind) => $choice('kind', $kind->value), PotKind::cases()), $choice('kind', PotRequest::STOVE)],
+            'kinds' => [
+                ...array_map(fn(PotKind $kind) => $choice('kind', $kind->value), PotKind::cases()),
+                $choice('kind', PotRequest::STOVE),
+            ],
             'waxes' => array_map(fn(WaxKind $wax) => $choice('wax', $wax->value), WaxKind::cases()),
         ];
     }

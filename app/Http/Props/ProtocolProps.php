@@ -70,12 +70,27 @@ final readonly class ProtocolProps
             'before' => $ticks($plan->steps[0]),
             'lines' => $words->lines($protocol),
             'after' => $ticks($plan->steps[count($plan->steps) - 1]),
-            'left' => $translator->say('strip.plan.residue', ['start' => $translator->quantities->mass(StripRinseInput::START_G), 'left' => $translator->quantities->mass($plan->residuesG[count($plan->residuesG) - 1])]),
-            'hazards' => array_values(array_map(
-                fn(Solvent $solvent) => ['solvent' => ucfirst($words->solvent($solvent)), 'text' => $words->hazard($solvent, $solvent->hazard())],
-                array_filter($protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked()),
-            )),
-            'cautions' => array_map(fn(string $code) => $translator->say("strip.caution.{$code}"), ['sheet', 'air', 'vent', 'no_heat', 'waste', 'bare']),
+            'left' => $translator->say('strip.plan.residue', [
+                'start' => $translator->quantities->mass(StripRinseInput::START_G),
+                'left' => $translator->quantities->mass($plan->residuesG[count($plan->residuesG) - 1]),
+            ]),
+            'hazards' => array_values(
+                array_map(
+                    fn(Solvent $solvent) => [
+                        'solvent' => ucfirst($words->solvent($solvent)),
+                        'text' => $words->hazard($solvent, $solvent->hazard()),
+                    ],
+                    array_filter($protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked()),
+                ),
+            ),
+            'cautions' => array_map(fn(string $code) => $translator->say("strip.caution.{$code}"), [
+                'sheet',
+                'air',
+                'vent',
+                'no_heat',
+                'waste',
+                'bare',
+            ]),
             'notAdvised' => $protocol->advised() ? null : $translator->say('strip.not_advised'),
         ];
     }
@@ -92,9 +107,14 @@ final readonly class ProtocolProps
             'steps' => $protocol->toArray()['steps'],
             'dripOnly' => $protocol->dripOnly,
             'kinds' => array_column(StepKind::cases(), 'value'),
-            'bathKinds' => array_values(array_map(fn(StepKind $kind) => $kind->value, array_filter(StepKind::cases(), fn(StepKind $kind) => $kind->isBath()))),
+            'bathKinds' => array_values(
+                array_map(fn(StepKind $kind) => $kind->value, array_filter(StepKind::cases(), fn(StepKind $kind) => $kind->isBath())),
+            ),
             'moveKinds' => array_column(MoveKind::cases(), 'value'),
-            'solvents' => array_map(fn(Solvent $solvent) => ['value' => $solvent->value, 'title' => $words->solvent($solvent)], Solvent::cases()),
+            'solvents' => array_map(
+                fn(Solvent $solvent) => ['value' => $solvent->value, 'title' => $words->solvent($solvent)],
+                Solvent::cases(),
+            ),
         ];
     }
 }

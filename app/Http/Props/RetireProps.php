@@ -36,8 +36,17 @@ final readonly class RetireProps
 
         return [
             'life' => $this->life($workshop, $chainId),
-            'on' => $book->fittings->bikeOf($chainId, $translator->nowS) !== null ? $translator->say('wear.retire.on', ['bike' => $translator->names->bike($bikeId)]) : null,
-            'left' => $bikeId === null ? null : trans_choice($few ? 'wear.retire.few' : 'wear.retire.left', count($left), ['bike' => $translator->names->bike($bikeId), 'chains' => $translator->names->list($left)]),
+            'on' =>
+                $book->fittings->bikeOf($chainId, $translator->nowS) !== null
+                    ? $translator->say('wear.retire.on', ['bike' => $translator->names->bike($bikeId)])
+                    : null,
+            'left' =>
+                $bikeId === null
+                    ? null
+                    : trans_choice($few ? 'wear.retire.few' : 'wear.retire.left', count($left), [
+                        'bike' => $translator->names->bike($bikeId),
+                        'chains' => $translator->names->list($left),
+                    ]),
             'few' => $few,
             'bike' => $bikeId,
         ];
@@ -46,7 +55,11 @@ final readonly class RetireProps
     /** @return list<array{name: string, value: string}> the life of a retired chain; empty before */
     public function story(Workshop $workshop, int $chainId): array
     {
-        return ($this->readBook)($workshop)->chain($chainId, $this->translators->current()->nowS)->retired() ? $this->life($workshop, $chainId) : [];
+        return ($this->readBook)($workshop)
+            ->chain($chainId, $this->translators->current()->nowS)
+            ->retired()
+            ? $this->life($workshop, $chainId)
+            : [];
     }
 
     /** @return list<array{name: string, value: string}> */

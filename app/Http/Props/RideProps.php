@@ -98,21 +98,35 @@ final readonly class RideProps
             'date' => $q->date($ride->moment->unixS, 'yyyy-MM-dd'),
             'time' => $ride->moment->precision === Precision::Day ? null : $q->time($ride->moment->unixS),
             'bike' => $ride->bikeId,
-            'bikeName' => $ride->bikeId === null ? $this->translator->say('ui.road.no_bike') : $this->translator->names->bike($ride->bikeId),
+            'bikeName' =>
+                $ride->bikeId === null ? $this->translator->say('ui.road.no_bike') : $this->translator->names->bike($ride->bikeId),
             'estimated' => $ride->guess !== null,
-            'guess' => $ride->guess === null ? null : ['values' => $this->estimate($ride->guess->estimateId), 'estimate' => $ride->guess->estimateId, 'commute' => $ride->guess->commuteId, 'date' => $ride->guess->date],
+            'guess' =>
+                $ride->guess === null
+                    ? null
+                    : [
+                        'values' => $this->estimate($ride->guess->estimateId),
+                        'estimate' => $ride->guess->estimateId,
+                        'commute' => $ride->guess->commuteId,
+                        'date' => $ride->guess->date,
+                    ],
             'km' => $q->distance($ride->km, 1),
             'distance' => (string) round($km, 2),
             'hours' => $ride->hours === null ? null : $q->hours($ride->hours),
-            'hoursText' => $ride->hours === null ? '' : sprintf('%d:%02d', intdiv((int) round(60 * $ride->hours), 60), (int) round(60 * $ride->hours) % 60),
+            'hoursText' =>
+                $ride->hours === null
+                    ? ''
+                    : sprintf('%d:%02d', intdiv((int) round(60 * $ride->hours), 60), (int) round(60 * $ride->hours) % 60),
             'condition' => $ride->condition->value,
             'conditionName' => $this->translator->say("chain.condition.{$ride->condition->value}"),
             'soaked' => $ride->condition->soaks(),
             'chain' => $chainId === null ? null : ['id' => $chainId, 'name' => $this->translator->names->fullChain($chainId)],
             'left' => match (true) {
                 $after?->wax->life === null => null,
-                ! $after->wax->known => $this->translator->say('chain.timeline.unknown_left'),
-                default => $this->translator->say($after->leftKm() > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', ['left' => $q->left($after->leftKm())]),
+                !$after->wax->known => $this->translator->say('chain.timeline.unknown_left'),
+                default => $this->translator->say($after->leftKm() > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', [
+                    'left' => $q->left($after->leftKm()),
+                ]),
             },
         ];
     }
@@ -122,9 +136,14 @@ final readonly class RideProps
     {
         $estimate = $id === null ? null : $this->book->fillIn?->estimate($id);
 
-        return $estimate === null || $estimate->odometerKm !== null ? null : [
-            'distance' => (string) round($this->translator->quantities->units->fromKm($estimate->km), 2), 'from' => $estimate->fromDate, 'to' => $estimate->toDate, 'condition' => $estimate->condition->value,
-        ];
+        return $estimate === null || $estimate->odometerKm !== null
+            ? null
+            : [
+                'distance' => (string) round($this->translator->quantities->units->fromKm($estimate->km), 2),
+                'from' => $estimate->fromDate,
+                'to' => $estimate->toDate,
+                'condition' => $estimate->condition->value,
+            ];
     }
 
     /**
@@ -156,12 +175,21 @@ final readonly class RideProps
                 'name' => $q->date($day->startS(), 'EEEE d MMMM'),
                 'weekend' => $day->weekday() >= 6,
                 'total' => $ofDay === [] ? null : $q->distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $ofDay))),
-                'bars' => array_map(fn(Ride $ride) => [
-                    'share' => $ride->km / $longest,
-                    'soaked' => $ride->condition->soaks(),
-                    'estimated' => $ride->guess !== null,
-                    'text' => ($ride->guess === null ? '' : $this->translator->say('ui.road.estimated').': ').$this->translator->names->bike($ride->bikeId).', '.$q->distance($ride->km).', '.$this->translator->say("chain.condition.{$ride->condition->value}"),
-                ], $ofDay),
+                'bars' => array_map(
+                    fn(Ride $ride) => [
+                        'share' => $ride->km / $longest,
+                        'soaked' => $ride->condition->soaks(),
+                        'estimated' => $ride->guess !== null,
+                        'text' =>
+                            ($ride->guess === null ? '' : $this->translator->say('ui.road.estimated') . ': ') .
+                            $this->translator->names->bike($ride->bikeId) .
+                            ', ' .
+                            $q->distance($ride->km) .
+                            ', ' .
+                            $this->translator->say("chain.condition.{$ride->condition->value}"),
+                    ],
+                    $ofDay,
+                ),
             ];
         }
 

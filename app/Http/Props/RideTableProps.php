@@ -45,11 +45,34 @@ final readonly class RideTableProps
 
         return [
             'import' => ['id' => $import->id, 'name' => $import->name, 'rows' => trans_choice('ui.ride_table.rows', $import->total)],
-            'header' => array_map(fn(string $name, int $index) => ['value' => $index, 'title' => $name === '' ? $this->translator->say('ui.ride_table.column', ['n' => (string) ($index + 1)]) : $name], $table->header(), array_keys($table->header())),
+            'header' => array_map(
+                fn(string $name, int $index) => [
+                    'value' => $index,
+                    'title' => $name === '' ? $this->translator->say('ui.ride_table.column', ['n' => (string) ($index + 1)]) : $name,
+                ],
+                $table->header(),
+                array_keys($table->header()),
+            ),
             'sample' => $table->sample(self::SHOWN),
-            'columns' => array_map(fn(RideColumn $column) => ['value' => $column->value, 'title' => $this->translator->say("ui.ride_table.columns.{$column->value}"), 'needed' => $column === RideColumn::Start || $column === RideColumn::Distance], RideColumn::cases()),
-            'proposed' => ['at' => $proposed['at'], 'distance' => $proposed['distance'], 'duration' => $proposed['duration'], 'day_first' => $proposed['dayFirst'], 'remembered' => $proposed['remembered']],
-            'units' => ['distance' => $this->choices('distance', array_keys(RideColumns::DISTANCES)), 'duration' => $this->choices('duration', array_keys(RideColumns::DURATIONS))],
+            'columns' => array_map(
+                fn(RideColumn $column) => [
+                    'value' => $column->value,
+                    'title' => $this->translator->say("ui.ride_table.columns.{$column->value}"),
+                    'needed' => $column === RideColumn::Start || $column === RideColumn::Distance,
+                ],
+                RideColumn::cases(),
+            ),
+            'proposed' => [
+                'at' => $proposed['at'],
+                'distance' => $proposed['distance'],
+                'duration' => $proposed['duration'],
+                'day_first' => $proposed['dayFirst'],
+                'remembered' => $proposed['remembered'],
+            ],
+            'units' => [
+                'distance' => $this->choices('distance', array_keys(RideColumns::DISTANCES)),
+                'duration' => $this->choices('duration', array_keys(RideColumns::DURATIONS)),
+            ],
         ];
     }
 
@@ -64,13 +87,26 @@ final readonly class RideTableProps
         $q = $this->translator->quantities;
 
         return [
-            'rides' => array_map(fn(RideRow $ride) => implode(', ', array_filter([
-                $ride->startS === null ? $q->date((int) strtotime("{$ride->date} 12:00 UTC"), 'EEE d MMM y') : $q->date($ride->startS, 'EEE d MMM y, HH:mm'),
-                $q->distance($ride->km, 1), $ride->hours === null ? '' : $q->hours($ride->hours), $ride->bike,
-                $ride->condition === null ? '' : $this->translator->say("chain.condition.{$ride->condition->value}"),
-            ])), array_slice($rides, 0, self::SHOWN)),
+            'rides' => array_map(
+                fn(RideRow $ride) => implode(
+                    ', ',
+                    array_filter([
+                        $ride->startS === null
+                            ? $q->date((int) strtotime("{$ride->date} 12:00 UTC"), 'EEE d MMM y')
+                            : $q->date($ride->startS, 'EEE d MMM y, HH:mm'),
+                        $q->distance($ride->km, 1),
+                        $ride->hours === null ? '' : $q->hours($ride->hours),
+                        $ride->bike,
+                        $ride->condition === null ? '' : $this->translator->say("chain.condition.{$ride->condition->value}"),
+                    ]),
+                ),
+                array_slice($rides, 0, self::SHOWN),
+            ),
             'count' => trans_choice('ui.ride_table.count', count($rides)),
-            'faults' => array_map(fn(array $fault) => $this->translator->say('ui.ride_table.fault', $fault), array_slice($faults, 0, self::SHOWN)),
+            'faults' => array_map(
+                fn(array $fault) => $this->translator->say('ui.ride_table.fault', $fault),
+                array_slice($faults, 0, self::SHOWN),
+            ),
             'faulty' => count($faults) === 0 ? '' : trans_choice('ui.ride_table.faulty', count($faults)),
         ];
     }
@@ -82,6 +118,9 @@ final readonly class RideTableProps
      */
     private function choices(string $of, array $units): array
     {
-        return array_map(fn(string $unit) => ['value' => $unit, 'title' => $this->translator->say("ui.ride_table.units.{$of}_{$unit}")], $units);
+        return array_map(
+            fn(string $unit) => ['value' => $unit, 'title' => $this->translator->say("ui.ride_table.units.{$of}_{$unit}")],
+            $units,
+        );
     }
 }

@@ -109,47 +109,101 @@ final readonly class SettingsProps
                 'wipe_rides' => (string) $translator->settings->wipeRides(),
                 'factors' => array_map(fn(float $factor) => (string) $factor, $factors->toArray()),
             ],
-            'factors' => array_map(fn(Condition $condition) => [
-                'value' => $condition->value,
-                'name' => ucfirst($translator->say("chain.condition.{$condition->value}")),
-                'house' => $factors->isHouseRule($condition),
-            ], Condition::cases()),
+            'factors' => array_map(
+                fn(Condition $condition) => [
+                    'value' => $condition->value,
+                    'name' => ucfirst($translator->say("chain.condition.{$condition->value}")),
+                    'house' => $factors->isHouseRule($condition),
+                ],
+                Condition::cases(),
+            ),
             'choices' => [
                 'zones' => DateTimeZone::listIdentifiers(),
                 'distance' => Units::DISTANCE,
                 'temperature' => array_map(fn(string $unit) => ['value' => $unit, 'title' => "°{$unit}"], Units::TEMPERATURE),
                 'mass' => Units::MASS,
                 'currencies' => SettingsRequest::CURRENCIES,
-                'languages' => array_map(fn(string $language) => ['value' => $language, 'title' => (string) Locale::getDisplayLanguage($language, $language)], SettingsRequest::languages()),
-                'schools' => array_map(fn(LimitSchool $school) => ['value' => $school->value, 'title' => $translator->say("schools.{$school->value}.name"), 'reason' => $translator->say("schools.{$school->value}.reason")], LimitSchool::cases()),
-                'ready' => array_map(fn(ReadySchool $school) => ['value' => $school->value, 'title' => $translator->say("schools.ready.{$school->value}")], ReadySchool::cases()),
-                'excess' => array_map(fn(ExcessSchool $school) => ['value' => $school->value, 'title' => ucfirst($translator->say("drip.excess.{$school->value}"))], ExcessSchool::cases()),
-                'intervals' => array_map(fn(string $name, float $km) => [
-                    'value' => (string) round($units->fromKm($km)), 'title' => $translator->say("schools.intervals.{$name}.name", ['km' => $translator->quantities->distance($km)]), 'reason' => $translator->say("schools.intervals.{$name}.reason"),
-                ], array_keys(self::INTERVALS), self::INTERVALS),
+                'languages' => array_map(
+                    fn(string $language) => ['value' => $language, 'title' => (string) Locale::getDisplayLanguage($language, $language)],
+                    SettingsRequest::languages(),
+                ),
+                'schools' => array_map(
+                    fn(LimitSchool $school) => [
+                        'value' => $school->value,
+                        'title' => $translator->say("schools.{$school->value}.name"),
+                        'reason' => $translator->say("schools.{$school->value}.reason"),
+                    ],
+                    LimitSchool::cases(),
+                ),
+                'ready' => array_map(
+                    fn(ReadySchool $school) => ['value' => $school->value, 'title' => $translator->say("schools.ready.{$school->value}")],
+                    ReadySchool::cases(),
+                ),
+                'excess' => array_map(
+                    fn(ExcessSchool $school) => [
+                        'value' => $school->value,
+                        'title' => ucfirst($translator->say("drip.excess.{$school->value}")),
+                    ],
+                    ExcessSchool::cases(),
+                ),
+                'intervals' => array_map(
+                    fn(string $name, float $km) => [
+                        'value' => (string) round($units->fromKm($km)),
+                        'title' => $translator->say("schools.intervals.{$name}.name", ['km' => $translator->quantities->distance($km)]),
+                        'reason' => $translator->say("schools.intervals.{$name}.reason"),
+                    ],
+                    array_keys(self::INTERVALS),
+                    self::INTERVALS,
+                ),
             ],
-            'people' => array_values($workshop->memberships()->with('user')->get()->map(fn(Membership $membership) => [
-                'id' => $membership->id,
-                'me' => $membership->user_id === $user->id,
-                'owner' => $membership->role === Role::Owner,
-                'roleValue' => $membership->role->value,
-                'name' => $membership->user->name,
-                'email' => $membership->user->email,
-                'role' => $translator->say("ui.roles.{$membership->role->value}"),
-            ])->all()),
-            'bikes' => array_map(fn(int $id) => [
-                'id' => $id, 'name' => $translator->names->bike($id), 'interval' => $translator->quantities->distance($translator->settings->intervalKm($id, $translator->nowS)),
-                'limit' => $translator->say("schools.{$translator->settings->limitSchool($id, $translator->nowS)->value}.name"),
-            ], ($this->readBook)($workshop)->bikeIds),
+            'people' => array_values(
+                $workshop
+                    ->memberships()
+                    ->with('user')
+                    ->get()
+                    ->map(
+                        fn(Membership $membership) => [
+                            'id' => $membership->id,
+                            'me' => $membership->user_id === $user->id,
+                            'owner' => $membership->role === Role::Owner,
+                            'roleValue' => $membership->role->value,
+                            'name' => $membership->user->name,
+                            'email' => $membership->user->email,
+                            'role' => $translator->say("ui.roles.{$membership->role->value}"),
+                        ],
+                    )
+                    ->all(),
+            ),
+            'bikes' => array_map(
+                fn(int $id) => [
+                    'id' => $id,
+                    'name' => $translator->names->bike($id),
+                    'interval' => $translator->quantities->distance($translator->settings->intervalKm($id, $translator->nowS)),
+                    'limit' => $translator->say("schools.{$translator->settings->limitSchool($id, $translator->nowS)->value}.name"),
+                ],
+                ($this->readBook)($workshop)->bikeIds,
+            ),
             'devices' => $this->devices($user, $session),
             'tables' => WorkshopFile::tables(),
             'lan' => Reach::lan(),
-            'invitations' => $role !== Role::Owner ? [] : array_values(Invitation::query()->in($workshop)->whereNull('accepted_by')
-                ->where('expires_at', '>', $translator->nowS)->get()->map(fn(Invitation $invitation) => [
-                    'id' => $invitation->id,
-                    'role' => $translator->say("ui.roles.{$invitation->role->value}"),
-                    'until' => $translator->quantities->day($invitation->expires_at),
-                ])->all()),
+            'invitations' =>
+                $role !== Role::Owner
+                    ? []
+                    : array_values(
+                        Invitation::query()
+                            ->in($workshop)
+                            ->whereNull('accepted_by')
+                            ->where('expires_at', '>', $translator->nowS)
+                            ->get()
+                            ->map(
+                                fn(Invitation $invitation) => [
+                                    'id' => $invitation->id,
+                                    'role' => $translator->say("ui.roles.{$invitation->role->value}"),
+                                    'until' => $translator->quantities->day($invitation->expires_at),
+                                ],
+                            )
+                            ->all(),
+                    ),
         ];
     }
 
@@ -158,11 +212,21 @@ final readonly class SettingsProps
     {
         $q = $this->translators->current()->quantities;
 
-        return array_values(DB::table('sessions')->where('user_id', $user->id)->orderByDesc('last_activity')->limit(20)->get()->map(fn(object $row) => [
-            'phone' => str_contains((string) $row->user_agent, 'Mobile'),
-            'here' => $row->id === $session,
-            'address' => (string) $row->ip_address,
-            'seen' => $q->day($row->last_activity).', '.$q->time($row->last_activity),
-        ])->all());
+        return array_values(
+            DB::table('sessions')
+                ->where('user_id', $user->id)
+                ->orderByDesc('last_activity')
+                ->limit(20)
+                ->get()
+                ->map(
+                    fn(object $row) => [
+                        'phone' => str_contains((string) $row->user_agent, 'Mobile'),
+                        'here' => $row->id === $session,
+                        'address' => (string) $row->ip_address,
+                        'seen' => $q->day($row->last_activity) . ', ' . $q->time($row->last_activity),
+                    ],
+                )
+                ->all(),
+        );
     }
 }

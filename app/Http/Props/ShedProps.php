@@ -98,8 +98,16 @@ final readonly class ShedProps
      * @param array<int, JarState> $jars
      * @param array<int, BathState> $baths
      */
-    public function __construct(private Book $book, private Translator $translator, private array $jobs = [], private array $jars = [], private array $baths = [], ?WorkshopWear $wear = null, private int $ridesIn = 0, private ?WorkshopPlan $plan = null)
-    {
+    public function __construct(
+        private Book $book,
+        private Translator $translator,
+        private array $jobs = [],
+        private array $jars = [],
+        private array $baths = [],
+        ?WorkshopWear $wear = null,
+        private int $ridesIn = 0,
+        private ?WorkshopPlan $plan = null,
+    ) {
         $this->wear = $wear ?? new WorkshopWear($book, $translator->nowS);
         $this->chains = new ChainProps($translator, $jobs);
         $this->words = new ChainWords($translator);
@@ -112,7 +120,16 @@ final readonly class ShedProps
         $next = $this->items($rails);
 
         return [
-            'spares' => array_map(fn(Part $link) => ['id' => $link->id, 'title' => $this->translator->settings->text(SettingKey::PartName, $link->id).', '.BooksProps::closings($link, $this->translator)], $this->book->inventory()->spareLinks()),
+            'spares' => array_map(
+                fn(Part $link) => [
+                    'id' => $link->id,
+                    'title' =>
+                        $this->translator->settings->text(SettingKey::PartName, $link->id) .
+                        ', ' .
+                        BooksProps::closings($link, $this->translator),
+                ],
+                $this->book->inventory()->spareLinks(),
+            ),
             'rails' => array_map($this->rail(...), $rails),
             'next' => array_map($this->next(...), $next, array_keys($next)),
             'pot' => $this->pot($rails),
@@ -126,11 +143,17 @@ final readonly class ShedProps
         $today = LocalDay::of($this->translator->nowS, $this->translator->zone())->date;
         $words = new NextWords($this->translator, $this->words);
 
-        return array_values(array_map(function (NextItem $item) use ($words, $today): array {
-            [$title, $reason] = $words->sentences($item);
+        return array_values(
+            array_map(function (NextItem $item) use ($words, $today): array {
+                [$title, $reason] = $words->sentences($item);
 
-            return ['tag' => implode('-', [$item->kind->value, $item->bikeId ?? 0, ($item->chains[0] ?? null)->chainId ?? 0, $today]), 'title' => $title, 'text' => $reason];
-        }, array_filter($this->items($this->rails()), fn(NextItem $item) => $item->reminds($today))));
+                return [
+                    'tag' => implode('-', [$item->kind->value, $item->bikeId ?? 0, ($item->chains[0] ?? null)->chainId ?? 0, $today]),
+                    'title' => $title,
+                    'text' => $reason,
+                ];
+            }, array_filter($this->items($this->rails()), fn(NextItem $item) => $item->reminds($today))),
+        );
     }
 
     /** @return list<Rail> along the plan that is followed */
@@ -139,7 +162,10 @@ final readonly class ShedProps
         $followed = $this->followed();
         $zone = $this->translator->zone();
 
-        return array_map(fn(Rail $rail) => isset($followed?->riding[$rail->bikeId]) ? $rail->along($followed->riding[$rail->bikeId], $zone) : $rail, Rail::all($this->book, $this->translator->nowS, $zone));
+        return array_map(
+            fn(Rail $rail) => isset($followed?->riding[$rail->bikeId]) ? $rail->along($followed->riding[$rail->bikeId], $zone) : $rail,
+            Rail::all($this->book, $this->translator->nowS, $zone),
+        );
     }
 
     /**
@@ -149,7 +175,20 @@ final readonly class ShedProps
      */
     private function items(array $rails): array
     {
-        return NextList::of(new NextInput($this->book, $rails, $this->translator->nowS, $this->translator->zone(), $this->jobs, $this->jars, $this->baths, $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))), $this->ridesIn, $this->followed()));
+        return NextList::of(
+            new NextInput(
+                $this->book,
+                $rails,
+                $this->translator->nowS,
+                $this->translator->zone(),
+                $this->jobs,
+                $this->jars,
+                $this->baths,
+                $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))),
+                $this->ridesIn,
+                $this->followed(),
+            ),
+        );
     }
 
     private function followed(): ?WorkshopPlan
@@ -163,32 +202,56 @@ final readonly class ShedProps
         $q = $this->translator->quantities;
         $fit = new FitWords($this->book, $this->translator);
         $fitted = $rail->fitted;
-        [$before, $stressed, $after] = $fitted === null
-            ? [$this->translator->say('ui.shed.no_chain'), '', '']
-            : $this->words->outlook($fitted, $rail->goodUntil, $rail->habit->weeklyKm);
+        [$before, $stressed, $after] =
+            $fitted === null
+                ? [$this->translator->say('ui.shed.no_chain'), '', '']
+                : $this->words->outlook($fitted, $rail->goodUntil, $rail->habit->weeklyKm);
         $settings = $this->book->settings;
         $terms = $this->book->terms()->ofBike($rail->bikeId, $this->translator->nowS);
 
         return [
             'id' => $rail->bikeId,
             'name' => $this->translator->names->bike($rail->bikeId),
-            'about' => $this->translator->say(match (true) {
-                $terms->dripOnly => 'ui.shed.about_drip',
-                $terms->learned => 'ui.shed.about_ear',
-                $terms->intervalHours === null => 'ui.shed.about',
-                default => 'ui.shed.about_hours',
-            }, [
-                'kind' => $this->translator->say('ui.kinds.'.$settings->text(SettingKey::BikeKind, $rail->bikeId, 'road')),
-                'speeds' => trans_choice('ui.speeds', $settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 1)),
-                'interval' => $q->distance($terms->intervalKm),
-                'hours' => $q->hours($terms->intervalHours ?? 0.0),
-            ]),
+            'about' => $this->translator->say(
+                match (true) {
+                    $terms->dripOnly => 'ui.shed.about_drip',
+                    $terms->learned => 'ui.shed.about_ear',
+                    $terms->intervalHours === null => 'ui.shed.about',
+                    default => 'ui.shed.about_hours',
+                },
+                [
+                    'kind' => $this->translator->say('ui.kinds.' . $settings->text(SettingKey::BikeKind, $rail->bikeId, 'road')),
+                    'speeds' => trans_choice('ui.speeds', $settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 1)),
+                    'interval' => $q->distance($terms->intervalKm),
+                    'hours' => $q->hours($terms->intervalHours ?? 0.0),
+                ],
+            ),
             'fitted' => $fitted === null ? null : $this->chains->of($fitted, $this->wear->of($fitted)?->result),
-            'leftNumber' => $fitted?->wax->life === null || ! $fitted->wax->known ? null : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
-            'leftWords' => $fitted?->wax->life === null || ! $fitted->wax->known ? '' : $this->translator->say(array_filter($fitted->wax->rides, fn(Ride $ride) => $ride->guess !== null) === [] ? 'ui.shed.left_on' : 'ui.shed.left_on_estimated', ['unit' => $q->units->distance, 'chain' => $this->translator->names->chain($fitted->chainId)]),
+            'leftNumber' =>
+                $fitted?->wax->life === null || !$fitted->wax->known
+                    ? null
+                    : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
+            'leftWords' =>
+                $fitted?->wax->life === null || !$fitted->wax->known
+                    ? ''
+                    : $this->translator->say(
+                        array_filter($fitted->wax->rides, fn(Ride $ride) => $ride->guess !== null) === []
+                            ? 'ui.shed.left_on'
+                            : 'ui.shed.left_on_estimated',
+                        ['unit' => $q->units->distance, 'chain' => $this->translator->names->chain($fitted->chainId)],
+                    ),
             'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->wax->life?->due() ?? false],
-            'hanging' => array_map(fn(ChainState $chain) => $this->chains->of($chain, $this->wear->of($chain)?->result, $fit->all($chain, $rail->bikeId), $this->linksFor($chain)), $rail->hanging),
-            'offNote' => $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->translator->say('chain.fit.pin_off') : null,
+            'hanging' => array_map(
+                fn(ChainState $chain) => $this->chains->of(
+                    $chain,
+                    $this->wear->of($chain)?->result,
+                    $fit->all($chain, $rail->bikeId),
+                    $this->linksFor($chain),
+                ),
+                $rail->hanging,
+            ),
+            'offNote' =>
+                $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->translator->say('chain.fit.pin_off') : null,
             'best' => $rail->bestHanging()?->chainId,
         ];
     }
@@ -198,7 +261,12 @@ final readonly class ShedProps
     {
         $speeds = $this->book->settings->whole(SettingKey::ChainSpeeds, $chain->chainId);
 
-        return array_values(array_map(fn(Part $link) => $link->id, array_filter($this->book->inventory()->spareLinks(), fn(Part $link) => $link->closes($speeds))));
+        return array_values(
+            array_map(
+                fn(Part $link) => $link->id,
+                array_filter($this->book->inventory()->spareLinks(), fn(Part $link) => $link->closes($speeds)),
+            ),
+        );
     }
 
     /** @return NextLine */
@@ -229,9 +297,17 @@ final readonly class ShedProps
             'swapTo' => $item->swapTo?->chainId,
             'date' => $firstS === null ? null : $this->translator->quantities->date($firstS, 'yyyy-MM-dd'),
             // A ride known only by its day comes after all that is done on it: the chain was on from its beginning.
-            'time' => $firstS === null ? null : ($item->rides[0]->moment->precision === Precision::Day ? '00:00' : $this->translator->quantities->date($firstS, 'HH:mm')),
+            'time' =>
+                $firstS === null
+                    ? null
+                    : ($item->rides[0]->moment->precision === Precision::Day
+                        ? '00:00'
+                        : $this->translator->quantities->date($firstS, 'HH:mm')),
             'rides' => $item->kind === NextKind::NoBike ? array_map(fn(Ride $ride) => $ride->id, $item->rides) : [],
-            'days' => $item->kind === NextKind::Commute ? array_map(fn(Ride $ride) => ['commute' => $ride->guess?->commuteId, 'date' => $ride->guess?->date], $item->rides) : [],
+            'days' =>
+                $item->kind === NextKind::Commute
+                    ? array_map(fn(Ride $ride) => ['commute' => $ride->guess?->commuteId, 'date' => $ride->guess?->date], $item->rides)
+                    : [],
         ];
     }
 
@@ -245,14 +321,18 @@ final readonly class ShedProps
         $chains = [];
         $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->planned ? [] : $job->chainIds, $this->jobs));
         foreach ($rails as $rail) {
-            foreach ([...$rail->hanging, ...($rail->fitted === null ? [] : [$rail->fitted])] as $chain) {
-                if (! $chain->wear->pastLimit && ! in_array($chain->chainId, $inJob, true)) {
+            foreach ([...$rail->hanging, ...$rail->fitted === null ? [] : [$rail->fitted]] as $chain) {
+                if (!$chain->wear->pastLimit && !in_array($chain->chainId, $inJob, true)) {
                     $chains[] = $this->chains->forPot($chain, $chain->wantsPot() && $chain !== $rail->fitted);
                 }
             }
         }
 
         // No pot is plugged in while a jar of solvent is open or a chain wet with it hangs about.
-        return ['chains' => $chains, 'solventOut' => array_filter($this->jobs, fn(OpenJob $job) => $job->kind === GuidedKind::Strip->value) !== [], 'pots' => array_values(array_map((new PotProps($this->translator))->of(...), $this->baths))];
+        return [
+            'chains' => $chains,
+            'solventOut' => array_filter($this->jobs, fn(OpenJob $job) => $job->kind === GuidedKind::Strip->value) !== [],
+            'pots' => array_values(array_map((new PotProps($this->translator))->of(...), $this->baths)),
+        ];
     }
 }

@@ -32,7 +32,10 @@ final readonly class StripPresenter implements JobPresenter
         $words = new StripWords($translator);
 
         return $words->step($step, $job->chains, self::dripOnly($job)) + [
-            'question' => $step->againFrom === null ? null : ['yes' => $translator->say('strip.step.look.yes'), 'no' => $translator->say('strip.step.look.no')],
+            'question' =>
+                $step->againFrom === null
+                    ? null
+                    : ['yes' => $translator->say('strip.step.look.yes'), 'no' => $translator->say('strip.step.look.no')],
             'cautions' => $words->cautions($step),
             'subject' => $this->subject($step, $words),
         ];
@@ -51,7 +54,9 @@ final readonly class StripPresenter implements JobPresenter
     public function record(Action $action, Translator $translator): string
     {
         // Given up, only the baths that it had are in the book.
-        return $action->kind === ActionKind::GiveUpStrip ? $translator->say('ui.job.record_baths') : $translator->say('ui.job.record', ['time' => $translator->quantities->time((int) $action->about->at)]);
+        return $action->kind === ActionKind::GiveUpStrip
+            ? $translator->say('ui.job.record_baths')
+            : $translator->say('ui.job.record', ['time' => $translator->quantities->time((int) $action->about->at)]);
     }
 
     private static function dripOnly(GuidedJob $job): bool
@@ -67,7 +72,11 @@ final readonly class StripPresenter implements JobPresenter
         [$flashC, $boilingC] = [$step->about['flash_c'] ?? null, $step->about['boiling_c'] ?? null];
         $own = is_numeric($flashC) ? (float) $flashC : null;
 
-        return $solvent === null ? '' : ucfirst($words->solvent($solvent)).'. '.$words->hazard($solvent, $solvent->hazard($own, is_numeric($boilingC) ? (float) $boilingC : null), $own);
+        return $solvent === null
+            ? ''
+            : ucfirst($words->solvent($solvent)) .
+                    '. ' .
+                    $words->hazard($solvent, $solvent->hazard($own, is_numeric($boilingC) ? (float) $boilingC : null), $own);
     }
 
     /**
@@ -85,9 +94,17 @@ final readonly class StripPresenter implements JobPresenter
             $lanes[$key]['steps'][] = $i;
         }
 
-        return array_values(array_map(fn(array $lane) => [
-            'key' => $lane['key'], 'text' => $lane['text'], 'steps' => $lane['steps'], 'time' => $lane['seconds'] > 0 ? $translator->quantities->seconds($lane['seconds']) : '',
-        ], $lanes));
+        return array_values(
+            array_map(
+                fn(array $lane) => [
+                    'key' => $lane['key'],
+                    'text' => $lane['text'],
+                    'steps' => $lane['steps'],
+                    'time' => $lane['seconds'] > 0 ? $translator->quantities->seconds($lane['seconds']) : '',
+                ],
+                $lanes,
+            ),
+        );
     }
 
     /** @return array{key: string, text: string} the stretch of the whole job that a step belongs to */
@@ -97,7 +114,10 @@ final readonly class StripPresenter implements JobPresenter
 
         return match (true) {
             is_int($bath) => ['key' => "bath-{$bath}", 'text' => $words->solvent(Solvent::from((string) $step->about['solvent']))],
-            in_array($step->code, ['prepare', 'dry', 'check'], true) => ['key' => $step->code, 'text' => $translator->say("strip.lane.{$step->code}")],
+            in_array($step->code, ['prepare', 'dry', 'check'], true) => [
+                'key' => $step->code,
+                'text' => $translator->say("strip.lane.{$step->code}"),
+            ],
             $step->code === 'blow_dry' => ['key' => 'dry', 'text' => $translator->say('strip.lane.dry')],
             default => ['key' => $step->code, 'text' => $translator->say('strip.lane.between')],
         };
@@ -108,13 +128,26 @@ final readonly class StripPresenter implements JobPresenter
     {
         $q = $translator->quantities;
         $startG = $job->number('start_g');
-        $residues = [['name' => $translator->say('strip.residue.start'), 'share' => 1.0, 'text' => $q->mass($startG), 'seen' => null, 'done' => true]];
+        $residues = [
+            [
+                'name' => $translator->say('strip.residue.start'),
+                'share' => 1.0,
+                'text' => $q->mass($startG),
+                'seen' => null,
+                'done' => true,
+            ],
+        ];
         foreach (JobResidues::of($run, $startG, count($job->chains)) as $left) {
             $residues[] = [
-                'name' => $translator->say($left->round === 1 ? 'strip.residue.bath' : 'strip.residue.again', ['bath' => (string) $left->bath]),
+                'name' => $translator->say($left->round === 1 ? 'strip.residue.bath' : 'strip.residue.again', [
+                    'bath' => (string) $left->bath,
+                ]),
                 'share' => self::share($left->expectedG, $startG),
                 'text' => $q->mass($left->expectedG),
-                'seen' => $left->seen === null ? null : $translator->say('strip.residue.'.($left->seen === JobEventKind::Again ? 'cloudy' : 'clear')),
+                'seen' =>
+                    $left->seen === null
+                        ? null
+                        : $translator->say('strip.residue.' . ($left->seen === JobEventKind::Again ? 'cloudy' : 'clear')),
                 'done' => $left->done,
             ];
         }

@@ -79,7 +79,13 @@ use Dripel\Core\Strip\StripPlan;
  */
 final readonly class StripProps
 {
-    public function __construct(private ReadBook $readBook, private Protocols $protocols, private ReadPrices $readPrices, private OpenJobs $openJobs, private Translators $translators) {}
+    public function __construct(
+        private ReadBook $readBook,
+        private Protocols $protocols,
+        private ReadPrices $readPrices,
+        private OpenJobs $openJobs,
+        private Translators $translators,
+    ) {}
 
     /**
      * @param list<Chain> $chosen
@@ -96,20 +102,26 @@ final readonly class StripProps
             'chains' => $this->chains($workshop, ($this->readBook)($workshop), $translator, $ids),
             'chosen' => $ids,
             'usual' => Protocols::DEFAULT,
-            'protocols' => array_map(fn(string $code, Protocol $protocol) => [
-                'code' => $code,
-                'name' => $words->school(Protocols::nameOf($workshop, $code) ?? $code),
-                'reason' => $words->reason($code),
-                'takes' => $words->takes($protocol),
-                'lines' => $words->lines($protocol),
-                'advised' => $protocol->advised(),
-                'dripOnly' => $protocol->dripOnly,
-                'own' => Protocols::rowId($code),
-                'solvents' => array_values(array_map(
-                    fn(Solvent $solvent) => ['value' => $solvent->value, 'title' => ucfirst($words->solvent($solvent))],
-                    array_filter($protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked()),
-                )),
-            ], array_keys($all = $this->protocols->all($workshop)), $all),
+            'protocols' => array_map(
+                fn(string $code, Protocol $protocol) => [
+                    'code' => $code,
+                    'name' => $words->school(Protocols::nameOf($workshop, $code) ?? $code),
+                    'reason' => $words->reason($code),
+                    'takes' => $words->takes($protocol),
+                    'lines' => $words->lines($protocol),
+                    'advised' => $protocol->advised(),
+                    'dripOnly' => $protocol->dripOnly,
+                    'own' => Protocols::rowId($code),
+                    'solvents' => array_values(
+                        array_map(
+                            fn(Solvent $solvent) => ['value' => $solvent->value, 'title' => ucfirst($words->solvent($solvent))],
+                            array_filter($protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked()),
+                        ),
+                    ),
+                ],
+                array_keys($all = $this->protocols->all($workshop)),
+                $all,
+            ),
             'notAdvised' => $translator->say('strip.not_advised'),
             'massUnit' => $translator->quantities->units->mass,
         ];
@@ -127,8 +139,18 @@ final readonly class StripProps
         foreach ($book->chainIds as $id) {
             $state = $book->chain($id, $translator->nowS);
             $load = PlanStrip::load($book, $id);
-            if (! $state->retired() && ! isset($jobs[$id]) && (in_array($id, $chosen, true) || ($state->wax->life === null && $state->dryness->bare === null && $load !== Load::FactoryWaxed))) {
-                $chains[] = ['id' => $id, 'name' => $translator->names->fullChain($id), 'load' => $translator->say("strip.load.{$load->value}"), 'onBike' => $book->fittings->bikeOf($id, $translator->nowS) !== null];
+            if (
+                !$state->retired() &&
+                !isset($jobs[$id]) &&
+                (in_array($id, $chosen, true) ||
+                    ($state->wax->life === null && $state->dryness->bare === null && $load !== Load::FactoryWaxed))
+            ) {
+                $chains[] = [
+                    'id' => $id,
+                    'name' => $translator->names->fullChain($id),
+                    'load' => $translator->say("strip.load.{$load->value}"),
+                    'onBike' => $book->fittings->bikeOf($id, $translator->nowS) !== null,
+                ];
             }
         }
 
@@ -144,28 +166,48 @@ final readonly class StripProps
         $plan = $draft->plan;
         $run = JobRun::of($plan->steps, $translator->nowS, []);
         [$bareS, $dryS] = [$run->aboutS($translator->nowS, $plan->bareStep + 1), $run->aboutS($translator->nowS)];
-        $times = ['bare' => $q->time($bareS), 'dry' => $this->at($translator, $dryS), 'rust' => $this->at($translator, $bareS + 3600 * (int) BareClock::LIMIT_HOURS)];
+        $times = [
+            'bare' => $q->time($bareS),
+            'dry' => $this->at($translator, $dryS),
+            'rust' => $this->at($translator, $bareS + 3600 * (int) BareClock::LIMIT_HOURS),
+        ];
         $stocked = array_filter($draft->protocol->solvents(), fn(Solvent $solvent) => $solvent->isStocked());
         $noCan = $this->withoutCan($draft);
 
         return [
             'start' => (string) round($q->units->fromGrams($draft->startG), 2),
             'baths' => $this->baths($draft, $words, $translator),
-            'hazards' => array_values(array_map(fn(Solvent $solvent) => [
-                'solvent' => ucfirst($words->solvent($solvent)),
-                'text' => $words->hazard($solvent, $solvent->hazard()),
-            ], $stocked)),
-            'lines' => array_values(array_filter([
-                $translator->say('strip.plan.residue', ['start' => $q->mass($draft->startG), 'left' => $q->mass($plan->residuesG[count($plan->residuesG) - 1])]),
-                $translator->say('strip.plan.done', $times),
-                $translator->say($draft->protocol->dripOnly ? 'strip.plan.drip' : 'strip.plan.pot', $times),
-                $this->cost($workshop, $plan, $words, $translator),
-                $this->ridden($workshop, $choices, $draft, $words, $translator),
-            ])),
-            'warnings' => array_values(array_filter([
-                $draft->protocol->endsWithAlcohol() ? null : $translator->say('strip.no_alcohol'),
-                $noCan === [] ? null : $translator->say('strip.plan.no_waste', ['solvents' => $translator->names->list(array_map($words->solvent(...), $noCan))]),
-            ])),
+            'hazards' => array_values(
+                array_map(
+                    fn(Solvent $solvent) => [
+                        'solvent' => ucfirst($words->solvent($solvent)),
+                        'text' => $words->hazard($solvent, $solvent->hazard()),
+                    ],
+                    $stocked,
+                ),
+            ),
+            'lines' => array_values(
+                array_filter([
+                    $translator->say('strip.plan.residue', [
+                        'start' => $q->mass($draft->startG),
+                        'left' => $q->mass($plan->residuesG[count($plan->residuesG) - 1]),
+                    ]),
+                    $translator->say('strip.plan.done', $times),
+                    $translator->say($draft->protocol->dripOnly ? 'strip.plan.drip' : 'strip.plan.pot', $times),
+                    $this->cost($workshop, $plan, $words, $translator),
+                    $this->ridden($workshop, $choices, $draft, $words, $translator),
+                ]),
+            ),
+            'warnings' => array_values(
+                array_filter([
+                    $draft->protocol->endsWithAlcohol() ? null : $translator->say('strip.no_alcohol'),
+                    $noCan === []
+                        ? null
+                        : $translator->say('strip.plan.no_waste', [
+                            'solvents' => $translator->names->list(array_map($words->solvent(...), $noCan)),
+                        ]),
+                ]),
+            ),
             'advised' => $draft->protocol->advised(),
         ];
     }
@@ -176,7 +218,12 @@ final readonly class StripProps
         $solvents = [];
         foreach ($draft->protocol->baths() as $n => $bath) {
             $source = $draft->sources[$n];
-            if ($source->jarId === null && $source->intoId === null && $bath->solvent?->isStocked() === true && ! in_array($bath->solvent, $solvents, true)) {
+            if (
+                $source->jarId === null &&
+                $source->intoId === null &&
+                $bath->solvent?->isStocked() === true &&
+                !in_array($bath->solvent, $solvents, true)
+            ) {
                 $solvents[] = $bath->solvent;
             }
         }
@@ -189,17 +236,22 @@ final readonly class StripProps
     {
         $q = $translator->quantities;
 
-        return array_map(fn(ProtocolStep $bath, BathSource $source, float $leftG) => [
-            'solvent' => ucfirst($words->solvent($bath->solvent ?? Solvent::Water)),
-            'takes' => $q->volume((float) $bath->volumeMl),
-            'untilClear' => $bath->untilClear,
-            'left' => $q->mass($leftG),
-            'jar' => $source->jarId,
-            'into' => $source->intoId,
-            'stocked' => $bath->solvent?->isStocked() ?? false,
-            'from' => $this->from($bath, $draft, $translator),
-            'intoChoices' => $this->into($bath, $draft, $translator),
-        ], $draft->protocol->baths(), $draft->sources, $draft->plan->residuesG);
+        return array_map(
+            fn(ProtocolStep $bath, BathSource $source, float $leftG) => [
+                'solvent' => ucfirst($words->solvent($bath->solvent ?? Solvent::Water)),
+                'takes' => $q->volume((float) $bath->volumeMl),
+                'untilClear' => $bath->untilClear,
+                'left' => $q->mass($leftG),
+                'jar' => $source->jarId,
+                'into' => $source->intoId,
+                'stocked' => $bath->solvent?->isStocked() ?? false,
+                'from' => $this->from($bath, $draft, $translator),
+                'intoChoices' => $this->into($bath, $draft, $translator),
+            ],
+            $draft->protocol->baths(),
+            $draft->sources,
+            $draft->plan->residuesG,
+        );
     }
 
     /** @return list<array{value: int|null, title: string, disabled: bool}> */
@@ -211,14 +263,22 @@ final readonly class StripProps
             if ($jar->solvent !== $bath->solvent || $jar->role === JarRole::Waste) {
                 continue;
             }
-            $parameters = ['jar' => $translator->names->jar($jar->jarId), 'ml' => $q->volume($jar->volumeMl), 'cleanings' => trans_choice('strip.source.cleanings', $jar->cleanings)];
+            $parameters = [
+                'jar' => $translator->names->jar($jar->jarId),
+                'ml' => $q->volume($jar->volumeMl),
+                'cleanings' => trans_choice('strip.source.cleanings', $jar->cleanings),
+            ];
             $why = match (true) {
                 in_array($jar->jarId, $draft->busy, true) => 'in_job',
                 $jar->volumeMl < (float) $bath->volumeMl => 'too_little',
                 default => $jar->spent() ? 'spent' : null,
             };
             // A spent jar may still be chosen: it is the rider's solvent.
-            $choices[] = ['value' => $jar->jarId, 'title' => $translator->say('strip.source.'.($why ?? 'jar'), $parameters), 'disabled' => $why === 'in_job' || $why === 'too_little'];
+            $choices[] = [
+                'value' => $jar->jarId,
+                'title' => $translator->say('strip.source.' . ($why ?? 'jar'), $parameters),
+                'disabled' => $why === 'in_job' || $why === 'too_little',
+            ];
         }
 
         return $choices;
@@ -227,11 +287,18 @@ final readonly class StripProps
     /** @return list<array{value: int|null, title: string}> */
     private function into(ProtocolStep $bath, StripDraft $draft, Translator $translator): array
     {
-        $jars = array_filter($draft->jars, fn(JarState $jar) => ! in_array($jar->jarId, $draft->busy, true) && ($jar->solvent === $bath->solvent || $jar->solvent === null) && $jar->role !== JarRole::Clean);
+        $jars = array_filter(
+            $draft->jars,
+            fn(JarState $jar) => !in_array($jar->jarId, $draft->busy, true) &&
+                ($jar->solvent === $bath->solvent || $jar->solvent === null) &&
+                $jar->role !== JarRole::Clean,
+        );
 
         return [
             ['value' => null, 'title' => $translator->say('strip.into.none')],
-            ...array_values(array_map(fn(JarState $jar) => ['value' => $jar->jarId, 'title' => $translator->names->jar($jar->jarId)], $jars)),
+            ...array_values(
+                array_map(fn(JarState $jar) => ['value' => $jar->jarId, 'title' => $translator->names->jar($jar->jarId)], $jars),
+            ),
         ];
     }
 
@@ -250,8 +317,13 @@ final readonly class StripProps
     }
 
     /** For a chain that was ridden on oil: what stripping it costs against a new one. */
-    private function ridden(Workshop $workshop, StripChoices $choices, StripDraft $draft, StripWords $words, Translator $translator): ?string
-    {
+    private function ridden(
+        Workshop $workshop,
+        StripChoices $choices,
+        StripDraft $draft,
+        StripWords $words,
+        Translator $translator,
+    ): ?string {
         $book = $this->readBook->withoutRides($workshop);
         if (array_filter($choices->chains, fn(Chain $chain) => PlanStrip::load($book, $chain->id) === Load::Oiled) === []) {
             return null;
@@ -259,20 +331,29 @@ final readonly class StripProps
         $q = $translator->quantities;
         $compared = StripOrBuy::of($draft->protocol, $draft->startG, ($this->readPrices)($workshop), $translator->nowS);
 
-        return $translator->say(match ($compared->dearer()) {
-            true => 'strip.plan.ridden_buy',
-            false => 'strip.plan.ridden',
-            null => 'strip.plan.ridden_unknown',
-        }, [
-            'baths' => (string) $compared->baths, 'new' => (string) $compared->bathsOfNew, 'solvent' => $words->solvent($draft->protocol->solvents()[0]),
-            'volume' => $q->volume($compared->freshMl), 'cost' => $q->money($compared->strip->minor), 'chain' => $q->money($compared->newMinor ?? 0.0),
-        ]);
+        return $translator->say(
+            match ($compared->dearer()) {
+                true => 'strip.plan.ridden_buy',
+                false => 'strip.plan.ridden',
+                null => 'strip.plan.ridden_unknown',
+            },
+            [
+                'baths' => (string) $compared->baths,
+                'new' => (string) $compared->bathsOfNew,
+                'solvent' => $words->solvent($draft->protocol->solvents()[0]),
+                'volume' => $q->volume($compared->freshMl),
+                'cost' => $q->money($compared->strip->minor),
+                'chain' => $q->money($compared->newMinor ?? 0.0),
+            ],
+        );
     }
 
     private function at(Translator $translator, int $unixS): string
     {
         $q = $translator->quantities;
 
-        return $q->date($unixS, 'yyyy-MM-dd') === $q->date($translator->nowS, 'yyyy-MM-dd') ? $q->time($unixS) : $q->time($unixS).' '.$translator->dayWord($q->date($unixS, 'yyyy-MM-dd'));
+        return $q->date($unixS, 'yyyy-MM-dd') === $q->date($translator->nowS, 'yyyy-MM-dd')
+            ? $q->time($unixS)
+            : $q->time($unixS) . ' ' . $translator->dayWord($q->date($unixS, 'yyyy-MM-dd'));
     }
 }

@@ -34,12 +34,29 @@ final readonly class TimelineProps
     public function of(ChainState $chain, int $most): array
     {
         $history = $this->book->history($chain->chainId);
-        $lines = array_map(fn(Entry $entry) => [$entry->moment->unixS, $entry->kind()->rank(), $this->line($entry, $chain)], [...$history->rides, ...$history->events]);
+        $lines = array_map(fn(Entry $entry) => [$entry->moment->unixS, $entry->kind()->rank(), $this->line($entry, $chain)], [
+            ...$history->rides,
+            ...$history->events,
+        ]);
         foreach ($this->book->fittings->spansOf($chain->chainId) as $span) {
             $bike = ['bike' => $this->translator->names->bike($span->bikeId)];
-            $lines[] = [$span->fromS, 2, $this->entry('fittings', $span->fittingId, $span->fromS, Precision::Minute, $this->translator->say('chain.timeline.on', $bike))];
+            $lines[] = [
+                $span->fromS,
+                2,
+                $this->entry(
+                    'fittings',
+                    $span->fittingId,
+                    $span->fromS,
+                    Precision::Minute,
+                    $this->translator->say('chain.timeline.on', $bike),
+                ),
+            ];
             if ($span->untilS !== null) {
-                $lines[] = [$span->untilS, 2, $this->entry('off', null, $span->untilS, Precision::Minute, $this->translator->say('chain.timeline.off', $bike))];
+                $lines[] = [
+                    $span->untilS,
+                    2,
+                    $this->entry('off', null, $span->untilS, Precision::Minute, $this->translator->say('chain.timeline.off', $bike)),
+                ];
             }
         }
         usort($lines, fn(array $a, array $b) => $b[0] <=> $a[0] ?: $b[1] <=> $a[1]);
@@ -57,23 +74,46 @@ final readonly class TimelineProps
         $history = $this->book->history($chain->chainId);
         $type = $entry instanceof Ride && $entry->guess !== null ? 'guess' : EntryType::ofKind($entry->kind())->value;
         $text = match (true) {
-            $entry instanceof Opening => $this->translator->say($entry->km === null ? 'chain.timeline.opening_unknown' : 'chain.timeline.opening', [
-                'km' => $q->distance($entry->km ?? 0.0),
-                'wax' => $this->translator->say("chain.timeline.opening_wax.{$entry->wax->value}", ['since' => $q->distance($entry->sinceWaxKm ?? 0.0)]),
+            $entry instanceof Opening => $this->translator->say(
+                $entry->km === null ? 'chain.timeline.opening_unknown' : 'chain.timeline.opening',
+                [
+                    'km' => $q->distance($entry->km ?? 0.0),
+                    'wax' => $this->translator->say("chain.timeline.opening_wax.{$entry->wax->value}", [
+                        'since' => $q->distance($entry->sinceWaxKm ?? 0.0),
+                    ]),
+                ],
+            ),
+            $entry instanceof Ride => $this->translator->say($entry->guess === null ? 'chain.timeline.ride' : 'chain.timeline.estimated', [
+                'km' => $q->distance($entry->km, 1),
+                'condition' => $this->translator->say("chain.condition.{$entry->condition->value}"),
             ]),
-            $entry instanceof Ride => $this->translator->say($entry->guess === null ? 'chain.timeline.ride' : 'chain.timeline.estimated', ['km' => $q->distance($entry->km, 1), 'condition' => $this->translator->say("chain.condition.{$entry->condition->value}")]),
-            $entry instanceof Dip => implode(', ', array_filter([
-                $this->translator->say('chain.timeline.dip'),
-                $entry->soakS === null ? '' : $this->translator->say('chain.timeline.soak', ['time' => $q->seconds($entry->soakS)]),
-                $entry->bathC === null ? '' : $this->translator->say('chain.timeline.bath', ['celsius' => $q->temperature($entry->bathC)]),
-                $entry->powder ? $this->translator->say('chain.timeline.powder') : '',
-            ])),
-            $entry instanceof TopUp => $this->translator->say($entry->ml === null || $entry->bottleId === null ? 'chain.timeline.topup' : 'chain.timeline.topup_ml', ['km' => $q->distance($entry->km), 'ml' => $q->volume((float) $entry->ml, 1), 'bottle' => $this->translator->names->bottle($entry->bottleId)]),
+            $entry instanceof Dip => implode(
+                ', ',
+                array_filter([
+                    $this->translator->say('chain.timeline.dip'),
+                    $entry->soakS === null ? '' : $this->translator->say('chain.timeline.soak', ['time' => $q->seconds($entry->soakS)]),
+                    $entry->bathC === null
+                        ? ''
+                        : $this->translator->say('chain.timeline.bath', ['celsius' => $q->temperature($entry->bathC)]),
+                    $entry->powder ? $this->translator->say('chain.timeline.powder') : '',
+                ]),
+            ),
+            $entry instanceof TopUp => $this->translator->say(
+                $entry->ml === null || $entry->bottleId === null ? 'chain.timeline.topup' : 'chain.timeline.topup_ml',
+                [
+                    'km' => $q->distance($entry->km),
+                    'ml' => $q->volume((float) $entry->ml, 1),
+                    'bottle' => $this->translator->names->bottle($entry->bottleId),
+                ],
+            ),
             $entry instanceof WipeDown => $this->translator->say("chain.timeline.care.{$entry->care->value}"),
-            $entry instanceof Reading => $this->translator->say($history->kmBefore($entry)->whole ? 'chain.timeline.reading' : 'chain.timeline.reading_unknown', [
-                'wear' => (new ChainWords($this->translator))->elongation((new WearReading)($entry->input())),
-                'km' => $q->distance($history->kmBefore($entry)->km),
-            ]),
+            $entry instanceof Reading => $this->translator->say(
+                $history->kmBefore($entry)->whole ? 'chain.timeline.reading' : 'chain.timeline.reading_unknown',
+                [
+                    'wear' => (new ChainWords($this->translator))->elongation((new WearReading())($entry->input())),
+                    'km' => $q->distance($history->kmBefore($entry)->km),
+                ],
+            ),
             $entry instanceof Retirement => $this->translator->say('chain.timeline.retirement', ['km' => $q->ridden($chain->km)]),
             default => $this->translator->say("chain.timeline.{$entry->kind()->value}"),
         };
@@ -83,7 +123,10 @@ final readonly class TimelineProps
 
         // What was filled in stands in no row that could be moved or deleted.
         return $this->entry($type, $type === 'guess' ? null : $entry->id, $entry->moment->unixS, $entry->moment->precision, $text) + [
-            'left' => $cycleIndex === false || $chain->wax->life === null || ! $chain->wax->known ? null : $this->left($chain->wax->life->rideLeftKm[$cycleIndex]),
+            'left' =>
+                $cycleIndex === false || $chain->wax->life === null || !$chain->wax->known
+                    ? null
+                    : $this->left($chain->wax->life->rideLeftKm[$cycleIndex]),
         ];
     }
 

@@ -59,9 +59,14 @@ final readonly class TrackProps
             'bike' => $bikeId,
             'condition' => $condition->value,
             'outcomes' => array_map(fn(int $id) => ['bike' => $id] + $this->outcome($track, $id, $condition), $this->book->bikeIds),
-            'same' => $same === null ? null : $this->translator->say('errors.same_track', [
-                'km' => $q->distance($same->km, 1), 'bike' => $this->translator->names->bike($same->bike_id), 'at' => $q->day($same->at),
-            ]),
+            'same' =>
+                $same === null
+                    ? null
+                    : $this->translator->say('errors.same_track', [
+                        'km' => $q->distance($same->km, 1),
+                        'bike' => $this->translator->names->bike($same->bike_id),
+                        'at' => $q->day($same->at),
+                    ]),
             'overlap' => $same === null && $bikeId !== null ? $this->overlap($track, $bikeId) : null,
             'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
@@ -73,14 +78,26 @@ final readonly class TrackProps
         $atS = $track->start ?? $this->translator->nowS;
         $chainId = $this->book->fittings->componentOn($bikeId, $atS);
         if ($chainId === null) {
-            return ['chain' => null, 'coat' => null, 'text' => $this->translator->say('ui.track.no_chain', ['bike' => $this->translator->names->bike($bikeId)])];
+            return [
+                'chain' => null,
+                'coat' => null,
+                'text' => $this->translator->say('ui.track.no_chain', ['bike' => $this->translator->names->bike($bikeId)]),
+            ];
         }
         $ride = new Ride(PHP_INT_MAX, new Moment($atS, sequence: PHP_INT_MAX), $bikeId, $track->km, $track->moving_hours, $condition);
         $after = $this->book->withRide($ride)->chain($chainId, max($atS, $this->translator->nowS));
 
-        return ['chain' => $this->translator->names->chain($chainId), 'coat' => $after->wax->life?->leftFraction, 'text' => $after->wax->life === null
-            ? $this->translator->say('ui.track.no_wax', ['chain' => $this->translator->names->fullChain($chainId)])
-            : $this->translator->say('ui.track.leaves', ['chain' => $this->translator->names->fullChain($chainId), 'left' => $this->translator->quantities->left($after->leftKm())])];
+        return [
+            'chain' => $this->translator->names->chain($chainId),
+            'coat' => $after->wax->life?->leftFraction,
+            'text' =>
+                $after->wax->life === null
+                    ? $this->translator->say('ui.track.no_wax', ['chain' => $this->translator->names->fullChain($chainId)])
+                    : $this->translator->say('ui.track.leaves', [
+                        'chain' => $this->translator->names->fullChain($chainId),
+                        'left' => $this->translator->quantities->left($after->leftKm()),
+                    ]),
+        ];
     }
 
     /** A ride logged by hand for the same hours is probably the same ride. */
@@ -92,7 +109,10 @@ final readonly class TrackProps
             if ($ride->moment->unixS <= $endS && $rideEndS >= $track->start) {
                 return $this->translator->say('ui.track.overlap', [
                     'km' => $this->translator->quantities->distance($ride->km, 1),
-                    'at' => $this->translator->quantities->day($ride->moment->unixS).', '.$this->translator->quantities->time($ride->moment->unixS),
+                    'at' =>
+                        $this->translator->quantities->day($ride->moment->unixS) .
+                        ', ' .
+                        $this->translator->quantities->time($ride->moment->unixS),
                 ]);
             }
         }

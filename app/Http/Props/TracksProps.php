@@ -76,7 +76,12 @@ final readonly class TracksProps
         // Of two alike the one that came first goes before its copy: ids rise with time.
         $tracks = Track::query()->in($workshop)->orderBy('start')->orderBy('id')->get();
         /** @var array<string, int|null> $logged */
-        $logged = Ride::query()->in($workshop)->live()->whereIn('track_fingerprint', $tracks->pluck('fingerprint'))->pluck('bike_id', 'track_fingerprint')->all();
+        $logged = Ride::query()
+            ->in($workshop)
+            ->live()
+            ->whereIn('track_fingerprint', $tracks->pluck('fingerprint'))
+            ->pluck('bike_id', 'track_fingerprint')
+            ->all();
         $seen = [];
         $rows = [];
         foreach ($tracks as $track) {
@@ -89,7 +94,13 @@ final readonly class TracksProps
             'imports' => self::imports($workshop),
             'most' => TakeInRequest::MOST,
             'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $names[$id]], $this->book->bikeIds),
-            'conditions' => array_map(fn(Condition $condition) => ['value' => $condition->value, 'title' => ucfirst($this->translator->say("chain.condition.{$condition->value}"))], Condition::cases()),
+            'conditions' => array_map(
+                fn(Condition $condition) => [
+                    'value' => $condition->value,
+                    'title' => ucfirst($this->translator->say("chain.condition.{$condition->value}")),
+                ],
+                Condition::cases(),
+            ),
         ];
     }
 
@@ -106,18 +117,46 @@ final readonly class TracksProps
     {
         return [
             'folder' => RideFolder::path($workshop),
-            'devices' => array_values(Device::query()->in($workshop)->where('kind', Device::BIKE_COMPUTER)->whereNull('gone_at')->orderBy('id')->get()->map(fn(Device $device) => ['id' => $device->id, 'name' => $device->name])->all()),
+            'devices' => array_values(
+                Device::query()
+                    ->in($workshop)
+                    ->where('kind', Device::BIKE_COMPUTER)
+                    ->whereNull('gone_at')
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn(Device $device) => ['id' => $device->id, 'name' => $device->name])
+                    ->all(),
+            ),
         ];
     }
 
     /** @return list<RideImportView> archives and tables, how far they are */
     public static function imports(Workshop $workshop): array
     {
-        return array_values(RideImport::query()->in($workshop)->orderBy('started_at')->get()->map(fn(RideImport $import) => [
-            'id' => $import->id, 'name' => $import->name, 'state' => $import->state->value, 'done' => $import->done, 'total' => $import->total,
-            'text' => trans_choice("ui.tracks.import.{$import->state->value}", $import->read, ['done' => $import->done, 'total' => $import->total]),
-            'failures' => array_map(fn(array $one) => (string) __('ui.tracks.failed', ['name' => $one['name'], 'why' => $one['why']]), $import->failures),
-        ])->all());
+        return array_values(
+            RideImport::query()
+                ->in($workshop)
+                ->orderBy('started_at')
+                ->get()
+                ->map(
+                    fn(RideImport $import) => [
+                        'id' => $import->id,
+                        'name' => $import->name,
+                        'state' => $import->state->value,
+                        'done' => $import->done,
+                        'total' => $import->total,
+                        'text' => trans_choice("ui.tracks.import.{$import->state->value}", $import->read, [
+                            'done' => $import->done,
+                            'total' => $import->total,
+                        ]),
+                        'failures' => array_map(
+                            fn(array $one) => (string) __('ui.tracks.failed', ['name' => $one['name'], 'why' => $one['why']]),
+                            $import->failures,
+                        ),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -129,9 +168,10 @@ final readonly class TracksProps
     private function row(Track $track, WhichBike $which, LikelyCondition $likely, AlikeRide $alike, array $logged, array $seen): array
     {
         $q = $this->translator->quantities;
-        $guess = $track->bike_id !== null && in_array($track->bike_id, $this->book->bikeIds, true)
-            ? new BikeGuess($track->bike_id, GuessBecause::Said)
-            : $which->of($track->name, $track->start, $track->km, $track->moving_hours);
+        $guess =
+            $track->bike_id !== null && in_array($track->bike_id, $this->book->bikeIds, true)
+                ? new BikeGuess($track->bike_id, GuessBecause::Said)
+                : $which->of($track->name, $track->start, $track->km, $track->moving_hours);
         $condition = $track->start === null ? null : $likely->of($guess->bikeId, $track->start);
         $against = match (true) {
             array_key_exists($track->fingerprint, $logged) => 'logged',
@@ -146,23 +186,45 @@ final readonly class TracksProps
         return [
             'id' => $track->id,
             'name' => $track->name,
-            'start' => $track->start === null ? '—' : $q->date($track->start, $track->precision === Precision::Minute ? 'EEE d MMM y, HH:mm' : 'EEE d MMM y'),
+            'start' =>
+                $track->start === null
+                    ? '—'
+                    : $q->date($track->start, $track->precision === Precision::Minute ? 'EEE d MMM y, HH:mm' : 'EEE d MMM y'),
             'km' => $q->distance($track->km, 1),
             'moving' => $track->moving_hours === null ? '' : $q->hours($track->moving_hours),
             'bike' => $guess->bikeId,
             'because' => $this->translator->say("ui.tracks.because.{$guess->because->value}"),
             'condition' => $track->condition?->value,
-            'likely' => $track->condition !== null || $condition === null ? null : [
-                'value' => $condition->condition->value,
-                'text' => $this->translator->say($condition->late ? 'ui.tracks.likely.late' : 'ui.tracks.likely.season', [
-                    'condition' => $this->translator->say("chain.condition.{$condition->condition->value}"), 'count' => (string) $condition->count, 'of' => (string) $condition->of,
-                    'month' => $q->date((int) $track->start, 'MMMM'),
-                ]),
-            ],
-            'alike' => $same === null ? null : $this->translator->say('ui.tracks.alike', ['km' => $q->distance($same->km, 1), 'bike' => $same->bikeId === null ? $this->translator->say('ui.road.no_bike') : $this->translator->names->bike($same->bikeId)]),
+            'likely' =>
+                $track->condition !== null || $condition === null
+                    ? null
+                    : [
+                        'value' => $condition->condition->value,
+                        'text' => $this->translator->say($condition->late ? 'ui.tracks.likely.late' : 'ui.tracks.likely.season', [
+                            'condition' => $this->translator->say("chain.condition.{$condition->condition->value}"),
+                            'count' => (string) $condition->count,
+                            'of' => (string) $condition->of,
+                            'month' => $q->date((int) $track->start, 'MMMM'),
+                        ]),
+                    ],
+            'alike' =>
+                $same === null
+                    ? null
+                    : $this->translator->say('ui.tracks.alike', [
+                        'km' => $q->distance($same->km, 1),
+                        'bike' =>
+                            $same->bikeId === null
+                                ? $this->translator->say('ui.road.no_bike')
+                                : $this->translator->names->bike($same->bikeId),
+                    ]),
             'inbox' => $track->source === TrackSource::Inbox,
             'byItself' => $against === 'no_time',
-            'against' => $against === null ? null : $this->translator->say("ui.tracks.against.{$against}", ['bike' => $this->translator->names->bike($logged[$track->fingerprint] ?? null)]),
+            'against' =>
+                $against === null
+                    ? null
+                    : $this->translator->say("ui.tracks.against.{$against}", [
+                        'bike' => $this->translator->names->bike($logged[$track->fingerprint] ?? null),
+                    ]),
         ];
     }
 }

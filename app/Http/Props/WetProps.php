@@ -72,35 +72,62 @@ final readonly class WetProps
         assert($ride !== null);
 
         return [
-            'chain' => ['id' => $chain->chainId, 'name' => $this->translator->names->fullChain($chain->chainId), 'coat' => $chain->coat(), 'left' => $q->left($chain->leftKm())],
+            'chain' => [
+                'id' => $chain->chainId,
+                'name' => $this->translator->names->fullChain($chain->chainId),
+                'coat' => $chain->coat(),
+                'left' => $q->left($chain->leftKm()),
+            ],
             'bike' => $rail->bikeId,
             'title' => $say('title', ['chain' => $this->translator->names->fullChain($chain->chainId)]),
-            'ride' => $say($path->rideEndS === null ? 'ride_day' : 'ride', ['km' => $q->distance($ride->km), 'condition' => $this->translator->say("chain.condition.{$ride->condition->value}"), 'day' => $q->day($ride->moment->unixS), 'time' => $path->rideEndS === null ? '' : $q->time($path->rideEndS)]),
+            'ride' => $say($path->rideEndS === null ? 'ride_day' : 'ride', [
+                'km' => $q->distance($ride->km),
+                'condition' => $this->translator->say("chain.condition.{$ride->condition->value}"),
+                'day' => $q->day($ride->moment->unixS),
+                'time' => $path->rideEndS === null ? '' : $q->time($path->rideEndS),
+            ]),
             'why' => $say('why'),
             'dry' => [
                 'done' => $path->driedS !== null,
                 'late' => $path->late(),
-                'seconds' => $path->driedS === null && ! $path->late() ? $path->dryByS - $chain->nowS : null,
+                'seconds' => $path->driedS === null && !$path->late() ? $path->dryByS - $chain->nowS : null,
                 'when' => match (true) {
                     $path->driedS !== null => $say('dry_done', ['at' => $words->at($path->driedS)]),
                     $path->late() => $say('dry_late'),
                     default => $say('dry_by', ['time' => $q->time($path->dryByS)]),
                 },
             ],
-            'next' => $path->nextRideS === null ? $say('no_next') : $say('next_ride', ['day' => $this->translator->dayWord($q->date($path->nextRideS, 'yyyy-MM-dd'))]),
-            'ways' => array_map(fn(WetOption $option, int $rank) => [
-                'way' => $option->way->value,
-                'title' => $say("way.{$option->way->value}.title", $name = ['chain' => $option->chain === null ? '' : $this->translator->names->chain($option->chain->chainId), 'left' => $q->distance($option->leftKm)]),
-                'text' => $say("way.{$option->way->value}.text", $name),
-                'swapTo' => $option->chain?->chainId,
-                'inTime' => $option->inTime,
-                'best' => $rank === 0,
-                'when' => match (true) {
-                    $option->way === WetWay::Swap => $say('in_time'),
-                    $option->readyAtS === null => $say('no_pot'),
-                    default => $say('ready', ['at' => $words->at($option->readyAtS)]).($option->inTime || $path->nextRideS === null ? '' : ', '.$say('too_late', ['day' => $this->translator->dayWord($q->date($path->nextRideS, 'yyyy-MM-dd'))])),
-                },
-            ], $path->options, array_keys($path->options)),
+            'next' =>
+                $path->nextRideS === null
+                    ? $say('no_next')
+                    : $say('next_ride', ['day' => $this->translator->dayWord($q->date($path->nextRideS, 'yyyy-MM-dd'))]),
+            'ways' => array_map(
+                fn(WetOption $option, int $rank) => [
+                    'way' => $option->way->value,
+                    'title' => $say(
+                        "way.{$option->way->value}.title",
+                        $name = [
+                            'chain' => $option->chain === null ? '' : $this->translator->names->chain($option->chain->chainId),
+                            'left' => $q->distance($option->leftKm),
+                        ],
+                    ),
+                    'text' => $say("way.{$option->way->value}.text", $name),
+                    'swapTo' => $option->chain?->chainId,
+                    'inTime' => $option->inTime,
+                    'best' => $rank === 0,
+                    'when' => match (true) {
+                        $option->way === WetWay::Swap => $say('in_time'),
+                        $option->readyAtS === null => $say('no_pot'),
+                        default => $say('ready', ['at' => $words->at($option->readyAtS)]) .
+                            ($option->inTime || $path->nextRideS === null
+                                ? ''
+                                : ', ' .
+                                    $say('too_late', ['day' => $this->translator->dayWord($q->date($path->nextRideS, 'yyyy-MM-dd'))])),
+                    },
+                ],
+                $path->options,
+                array_keys($path->options),
+            ),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }

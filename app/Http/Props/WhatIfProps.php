@@ -81,15 +81,27 @@ final readonly class WhatIfProps
     {
         $units = $this->translator->quantities->units;
         $bikeId = $this->book->bikeIds[0] ?? null;
-        $row = fn(float $km, string $rotation = 'even', bool $drip = false): array => ['interval' => (string) round($units->fromKm($km)), 'chains' => null, 'rotation' => $rotation, 'limit' => null, 'drip_only' => $drip];
+        $row = fn(float $km, string $rotation = 'even', bool $drip = false): array => [
+            'interval' => (string) round($units->fromKm($km)),
+            'chains' => null,
+            'rotation' => $rotation,
+            'limit' => null,
+            'drip_only' => $drip,
+        ];
         $now = $bikeId === null ? 300.0 : $this->book->terms()->ofBike($bikeId, $this->translator->nowS)->intervalKm;
 
         return [
             'policies' => [$row(200.0), $row($now), $row(400.0), $row(200.0, 'even', true)],
             'intervals' => $this->intervals(),
             'most' => WhatIfRequest::MOST,
-            'rotations' => array_map(fn(Rotation $one) => ['value' => $one->value, 'title' => $this->translator->say("ui.what_if.rotation.{$one->value}")], Rotation::cases()),
-            'limits' => array_map(fn(LimitSchool $one) => ['value' => $one->value, 'title' => $this->translator->say("schools.{$one->value}.name")], LimitSchool::cases()),
+            'rotations' => array_map(
+                fn(Rotation $one) => ['value' => $one->value, 'title' => $this->translator->say("ui.what_if.rotation.{$one->value}")],
+                Rotation::cases(),
+            ),
+            'limits' => array_map(
+                fn(LimitSchool $one) => ['value' => $one->value, 'title' => $this->translator->say("schools.{$one->value}.name")],
+                LimitSchool::cases(),
+            ),
             'hour' => $this->translator->quantities->amount($this->book->settings->hourMinor()),
             'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $this->translator->names->bike($id)], $this->book->bikeIds),
         ];
@@ -98,12 +110,22 @@ final readonly class WhatIfProps
     /** @return list<array{value: string, title: string}> the schools, what each bike has now, and what was learned by ear */
     private function intervals(): array
     {
-        $choice = fn(float $km, string $title): array => ['value' => (string) round($this->translator->quantities->units->fromKm($km)), 'title' => $title];
-        $found = array_map(fn(float $km, string $school) => $choice($km, $this->translator->say("ui.what_if.school.{$school}")), [200.0, 300.0, 400.0], ['short', 'middle', 'long']);
+        $choice = fn(float $km, string $title): array => [
+            'value' => (string) round($this->translator->quantities->units->fromKm($km)),
+            'title' => $title,
+        ];
+        $found = array_map(
+            fn(float $km, string $school) => $choice($km, $this->translator->say("ui.what_if.school.{$school}")),
+            [200.0, 300.0, 400.0],
+            ['short', 'middle', 'long'],
+        );
         foreach ($this->book->bikeIds as $id) {
             $learned = LearnedByEar::of($this->book, $id, $this->translator->nowS);
             if ($learned !== null) {
-                $found[] = $choice($learned->result->intervalKm, $this->translator->say('ui.what_if.school.learned', ['bike' => $this->translator->names->bike($id)]));
+                $found[] = $choice(
+                    $learned->result->intervalKm,
+                    $this->translator->say('ui.what_if.school.learned', ['bike' => $this->translator->names->bike($id)]),
+                );
             }
         }
 
@@ -121,18 +143,36 @@ final readonly class WhatIfProps
         if ($workshop->bikes === []) {
             return ['rows' => [], 'economy' => null, 'bike' => null, 'unpriced' => ''];
         }
-        $inputs = array_map(fn(SimulatedPolicy $policy, ?LimitSchool $school) => $workshop->input($policy, $years, $school), $policies, $schools);
-        $results = array_map(fn(SimulateInput $input) => (new Simulate)($input), $inputs);
-        $costs = array_filter(array_map(fn(SimulateResult $result) => $result->usedUpPer1000Km(), $results), fn(?float $cost) => $cost !== null);
+        $inputs = array_map(
+            fn(SimulatedPolicy $policy, ?LimitSchool $school) => $workshop->input($policy, $years, $school),
+            $policies,
+            $schools,
+        );
+        $results = array_map(fn(SimulateInput $input) => (new Simulate())($input), $inputs);
+        $costs = array_filter(
+            array_map(fn(SimulateResult $result) => $result->usedUpPer1000Km(), $results),
+            fn(?float $cost) => $cost !== null,
+        );
         $bike = array_values(array_filter($workshop->bikes, fn(SimulatedBike $one) => $one->id === $bikeId))[0] ?? $workshop->bikes[0];
         $q = $this->translator->quantities;
 
         return [
-            'rows' => array_map(fn(SimulateResult $result, SimulateInput $input) => $this->row($result, $input, $costs === [] ? null : min($costs), $bike), $results, $inputs),
+            'rows' => array_map(
+                fn(SimulateResult $result, SimulateInput $input) => $this->row($result, $input, $costs === [] ? null : min($costs), $bike),
+                $results,
+                $inputs,
+            ),
             'economy' => $this->economy($workshop, $bike, $years),
             'bike' => [
-                'id' => (int) $bike->id, 'name' => $this->translator->names->bike((int) $bike->id),
-                'rate' => $this->translator->say('ui.what_if.measured', ['bike' => $this->translator->names->bike((int) $bike->id), 'rate' => $q->number($bike->ratePctPer1000Km, 3), 'interval' => $q->distance($bike->rateIntervalKm), 'km' => $q->distance(array_sum($bike->weekKm)), 'factor' => $q->number($bike->factor, 2)]),
+                'id' => (int) $bike->id,
+                'name' => $this->translator->names->bike((int) $bike->id),
+                'rate' => $this->translator->say('ui.what_if.measured', [
+                    'bike' => $this->translator->names->bike((int) $bike->id),
+                    'rate' => $q->number($bike->ratePctPer1000Km, 3),
+                    'interval' => $q->distance($bike->rateIntervalKm),
+                    'km' => $q->distance(array_sum($bike->weekKm)),
+                    'factor' => $q->number($bike->factor, 2),
+                ]),
             ],
             'unpriced' => (new StripWords($this->translator))->unpriced($workshop->unpriced),
         ];
@@ -147,7 +187,9 @@ final readonly class WhatIfProps
         $per1000 = $result->usedUpPer1000Km();
 
         return [
-            'name' => $this->translator->say($input->policy->dripOnly ? 'ui.what_if.drip_every' : 'ui.what_if.wax_every', ['interval' => $q->distance($input->policy->intervalKm)]),
+            'name' => $this->translator->say($input->policy->dripOnly ? 'ui.what_if.drip_every' : 'ui.what_if.wax_every', [
+                'interval' => $q->distance($input->policy->intervalKm),
+            ]),
             'figures' => [
                 'life' => $life === null ? $this->translator->say('ui.what_if.none_worn') : $q->distance($life),
                 'bought' => $whole(fn(SimulatedWeek $week) => $week->bought),
@@ -162,10 +204,26 @@ final readonly class WhatIfProps
             ],
             'forced' => (int) $result->sum(fn(SimulatedWeek $week) => $week->forced),
             'best' => $least !== null && $per1000 !== null && $per1000 <= $least + 1e-9,
-            'weeks' => array_values(array_map(fn(SimulatedWeek $week) => $this->translator->say('ui.what_if.week', [
-                'week' => (string) ($week->week + 1), 'km' => $q->distance($week->km), 'pots' => (string) $week->potDays, 'dips' => (string) $week->dips, 'topups' => (string) $week->topUps, 'swaps' => (string) $week->swaps,
-                'retired' => (string) count($week->retired), 'minutes' => $q->number($week->minutes), 'money' => $q->money($week->cost), 'wax' => $q->mass($week->waxG),
-            ]), array_filter($result->weeks, fn(SimulatedWeek $week) => $week->potDays > 0 || $week->topUps > 0 || $week->retired !== []))),
+            'weeks' => array_values(
+                array_map(
+                    fn(SimulatedWeek $week) => $this->translator->say('ui.what_if.week', [
+                        'week' => (string) ($week->week + 1),
+                        'km' => $q->distance($week->km),
+                        'pots' => (string) $week->potDays,
+                        'dips' => (string) $week->dips,
+                        'topups' => (string) $week->topUps,
+                        'swaps' => (string) $week->swaps,
+                        'retired' => (string) count($week->retired),
+                        'minutes' => $q->number($week->minutes),
+                        'money' => $q->money($week->cost),
+                        'wax' => $q->mass($week->waxG),
+                    ]),
+                    array_filter(
+                        $result->weeks,
+                        fn(SimulatedWeek $week) => $week->potDays > 0 || $week->topUps > 0 || $week->retired !== [],
+                    ),
+                ),
+            ),
             'curve' => $this->curve($result, $input, $bike),
         ];
     }
@@ -175,7 +233,10 @@ final readonly class WhatIfProps
     {
         $limitPct = array_column($input->bikes, 'limitPct', 'id')[$bike->id] ?? $bike->limitPct;
 
-        return array_map(fn(float $wearPct) => $wearPct / $limitPct, $result->meanWearPct($bike->id, max(1, intdiv(count($result->weeks), self::POINTS))));
+        return array_map(
+            fn(float $wearPct) => $wearPct / $limitPct,
+            $result->meanWearPct($bike->id, max(1, intdiv(count($result->weeks), self::POINTS))),
+        );
     }
 
     /** @return Economy */
@@ -183,7 +244,7 @@ final readonly class WhatIfProps
     {
         $q = $this->translator->quantities;
         $own = $this->book->terms()->ofBike((int) $bike->id, $this->translator->nowS)->intervalKm;
-        $found = (new IntervalEconomy)($workshop->economy($bike, $own, $years));
+        $found = (new IntervalEconomy())($workshop->economy($bike, $own, $years));
         $costs = array_map(fn(EconomyRow $row) => $row->costPer1000Km, $found->rows);
         $most = max(1e-9, ...$costs);
         $nearest = $found->nearest($own);
@@ -191,13 +252,24 @@ final readonly class WhatIfProps
         $at = fn(float $km): float => max(0.0, min(1.0, ($km - $fromKm) / max(1e-9, $toKm - $fromKm)));
 
         return [
-            'points' => array_map(fn(EconomyRow $row) => ['x' => $at($row->intervalKm), 'y' => $row->costPer1000Km / $most, 'extrapolated' => $row->extrapolated], $found->rows),
+            'points' => array_map(
+                fn(EconomyRow $row) => [
+                    'x' => $at($row->intervalKm),
+                    'y' => $row->costPer1000Km / $most,
+                    'extrapolated' => $row->extrapolated,
+                ],
+                $found->rows,
+            ),
             'own' => ['x' => $at($own), 'y' => $nearest->costPer1000Km / $most],
             'best' => ['x' => $at($found->best->intervalKm), 'y' => $found->best->costPer1000Km / $most],
             'from' => $q->distance($fromKm),
             'to' => $q->distance($toKm),
             'text' => $this->translator->say($found->atEdge ? 'ui.what_if.best_edge' : 'ui.what_if.best', [
-                'best' => $q->distance($found->best->intervalKm), 'money' => $q->money($found->best->costPer1000Km), 'own' => $q->distance($own), 'own_money' => $q->money($nearest->costPer1000Km), 'bike' => $this->translator->names->bike((int) $bike->id),
+                'best' => $q->distance($found->best->intervalKm),
+                'money' => $q->money($found->best->costPer1000Km),
+                'own' => $q->distance($own),
+                'own_money' => $q->money($nearest->costPer1000Km),
+                'bike' => $this->translator->names->bike((int) $bike->id),
                 'outside' => $found->best->extrapolated ? $this->translator->say('ui.what_if.outside') : '',
             ]),
         ];

@@ -50,7 +50,10 @@ abstract class ActionRequest extends FormRequest
     /** Whether a field takes a number, by its own rule. */
     public static function isNumber(mixed $rules): bool
     {
-        return array_intersect(['numeric', 'integer'], is_string($rules) ? explode('|', $rules) : (is_array($rules) ? array_filter($rules, is_string(...)) : [])) !== [];
+        return array_intersect(
+            ['numeric', 'integer'],
+            is_string($rules) ? explode('|', $rules) : (is_array($rules) ? array_filter($rules, is_string(...)) : []),
+        ) !== [];
     }
 
     /**
@@ -66,7 +69,9 @@ abstract class ActionRequest extends FormRequest
             foreach ($key === '*' ? array_keys($input) : array_intersect(array_keys($input), [$key]) as $one) {
                 $input[$one] = match (true) {
                     $rest !== null => is_array($input[$one]) ? self::withDecimalPoints($input[$one], [$rest]) : $input[$one],
-                    is_string($input[$one]) => preg_match('/^\s*[+-]?[\d\s]*([.,]\d+)?\s*$/u', $input[$one]) === 1 ? str_replace(',', '.', (string) preg_replace('/\s+/u', '', $input[$one])) : $input[$one],
+                    is_string($input[$one]) => preg_match('/^\s*[+-]?[\d\s]*([.,]\d+)?\s*$/u', $input[$one]) === 1
+                        ? str_replace(',', '.', (string) preg_replace('/\s+/u', '', $input[$one]))
+                        : $input[$one],
                     default => $input[$one],
                 };
             }
@@ -82,19 +87,24 @@ abstract class ActionRequest extends FormRequest
 
     public function context(): ActionContext
     {
-        return new ActionContext($this->workshop(), app(CurrentWorkshop::class)->user(), $this->string('action_id')->lower()->toString(), $this->sent());
+        return new ActionContext(
+            $this->workshop(),
+            app(CurrentWorkshop::class)->user(),
+            $this->string('action_id')->lower()->toString(),
+            $this->sent(),
+        );
     }
 
     private function sent(): string
     {
         $content = $this->except(['action_id', '_token', '_method', 'preview', ...array_keys($this->allFiles())]);
 
-        return sha1($this->path().json_encode(self::sorted($content)));
+        return sha1($this->path() . json_encode(self::sorted($content)));
     }
 
     private static function sorted(mixed $content): mixed
     {
-        if (! is_array($content)) {
+        if (!is_array($content)) {
             return is_scalar($content) ? (string) $content : $content;
         }
         array_is_list($content) || ksort($content);
@@ -141,7 +151,11 @@ abstract class ActionRequest extends FormRequest
     {
         $km = $this->filled($field) ? $this->km($field) : null;
 
-        return $km !== null && $storedKm !== null && (new Shown(Units::of($this->translator()->settings)))->sameKm($storedKm, $km, $decimals) ? $storedKm : $km;
+        return $km !== null &&
+            $storedKm !== null &&
+            (new Shown(Units::of($this->translator()->settings)))->sameKm($storedKm, $km, $decimals)
+            ? $storedKm
+            : $km;
     }
 
     /** Hours as a person writes them; to the minute what is stored stays. */
@@ -156,7 +170,11 @@ abstract class ActionRequest extends FormRequest
     {
         $time = $this->input('time');
 
-        return app(Moments::class)->local($this->string('date')->toString(), is_string($time) && $time !== '' ? $time : null, $this->translator()->zone());
+        return app(Moments::class)->local(
+            $this->string('date')->toString(),
+            is_string($time) && $time !== '' ? $time : null,
+            $this->translator()->zone(),
+        );
     }
 
     /** @return array<string, mixed> a day and a time, both known */

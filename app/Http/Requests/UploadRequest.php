@@ -13,7 +13,7 @@ final class UploadRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['file' => ['required', 'file', 'max:'.(1024 * config()->integer('dripel.upload_megabytes'))]];
+        return ['file' => ['required', 'file', 'max:' . 1024 * config()->integer('dripel.upload_megabytes')]];
     }
 
     /** @return array<string, string> */

@@ -52,10 +52,13 @@ final class BathBatch
         $beforeG = $this->massG;
         foreach ($event->chains as $i => $chain) {
             $this->take($chain->pickupG ?? $this->meanPickupG($pickupDefaultG), "chains.{$i}.pickup_g");
-            $chain->pickupG === null || $this->weighedG[] = $chain->pickupG;
+            $chain->pickupG === null || ($this->weighedG[] = $chain->pickupG);
             $this->dips++;
             $this->heaviestG = max($this->heaviestG, $chain->massG);
-            $this->grit += $beforeG <= 0.0 ? 0.0 : $chain->effectiveKm / self::KM_PER_GRIT * ($chain->rinsed ? self::RINSED : 1.0) * self::GRIT_WAX_G / $beforeG;
+            $this->grit +=
+                $beforeG <= 0.0
+                    ? 0.0
+                    : (($chain->effectiveKm / self::KM_PER_GRIT) * ($chain->rinsed ? self::RINSED : 1.0) * self::GRIT_WAX_G) / $beforeG;
         }
     }
 
@@ -66,7 +69,7 @@ final class BathBatch
             throw new InvalidInput($field, sprintf('takes %.1f g of the %.1f g that are in the pot', $grams, $this->massG));
         }
         $left = max(0.0, $this->massG - $grams);
-        $this->oilG = $this->massG > 0.0 ? $this->oilG * $left / $this->massG : 0.0;
+        $this->oilG = $this->massG > 0.0 ? ($this->oilG * $left) / $this->massG : 0.0;
         $this->massG = $left;
     }
 

@@ -24,6 +24,11 @@ final readonly class BathDip
     {
         $in->only('mass_g', 'pickup_g', 'effective_km', 'rinsed');
 
-        return new self($in->number('mass_g'), $in->has('pickup_g') ? $in->numberOrNull('pickup_g') : null, $in->number('effective_km'), $in->yesOrNo('rinsed'));
+        return new self(
+            $in->number('mass_g'),
+            $in->has('pickup_g') ? $in->numberOrNull('pickup_g') : null,
+            $in->number('effective_km'),
+            $in->yesOrNo('rinsed'),
+        );
     }
 }

@@ -71,13 +71,19 @@ final readonly class BathEvent
     public static function from(Fields $in): self
     {
         $kind = $in->choice('kind', BathEventKind::class);
-        $in->only(...['at', 'kind', ...match ($kind) {
-            BathEventKind::Fill, BathEventKind::TopUp => ['wax_g', 'oil_g'],
-            BathEventKind::Dip => ['chains'],
-            BathEventKind::Filter => ['removed_fraction'],
-            BathEventKind::Remove => ['wax_g'],
-            BathEventKind::Reading => ['temp_c'],
-        }]);
+        $in->only(
+            ...[
+                'at',
+                'kind',
+                ...match ($kind) {
+                    BathEventKind::Fill, BathEventKind::TopUp => ['wax_g', 'oil_g'],
+                    BathEventKind::Dip => ['chains'],
+                    BathEventKind::Filter => ['removed_fraction'],
+                    BathEventKind::Remove => ['wax_g'],
+                    BathEventKind::Reading => ['temp_c'],
+                },
+            ],
+        );
         $atS = $in->time('at')->unixSeconds;
 
         return match ($kind) {

@@ -82,7 +82,7 @@ final readonly class BathLedger implements Model
             BathEventKind::Dip => $batch->dip($event, $pickupDefaultG),
             BathEventKind::Filter => $batch->filter($event),
             BathEventKind::Remove => $batch->take($event->waxG, 'wax_g'),
-            BathEventKind::Reading => $batch->maxC = max($batch->maxC ?? -INF, $event->tempC),
+            BathEventKind::Reading => ($batch->maxC = max($batch->maxC ?? -INF, $event->tempC)),
         };
     }
 
@@ -112,7 +112,7 @@ final readonly class BathLedger implements Model
             match (true) {
                 $overheated || ($gritty && $batch->filterings >= self::FILTERINGS) => BathNext::Replace,
                 $gritty => BathNext::Filter,
-                ! $covers || $dipsLeft < self::FEWEST_DIPS => BathNext::TopUp,
+                !$covers || $dipsLeft < self::FEWEST_DIPS => BathNext::TopUp,
                 default => BathNext::Ok,
             },
             $pickupG,

@@ -39,9 +39,11 @@ final readonly class BathLedgerInput
         public float $gritLimit = self::GRIT_LIMIT,
     ) {
         Check::notEmpty('events', $events);
-        $events[0]->kind === BathEventKind::Fill || throw new InvalidInput('events.0.kind', 'must be fill: a book begins with a filled pot');
+        $events[0]->kind === BathEventKind::Fill ||
+            throw new InvalidInput('events.0.kind', 'must be fill: a book begins with a filled pot');
         foreach (array_slice($events, 1) as $i => $event) {
-            $event->atS >= $events[$i]->atS || throw new InvalidInput('events.'.($i + 1).'.at', 'must not be before the event before it');
+            $event->atS >= $events[$i]->atS ||
+                throw new InvalidInput('events.' . ($i + 1) . '.at', 'must not be before the event before it');
         }
         Check::temperature('limit_c', $limitC);
         Check::positive('coil_height_mm', $coilHeightMm);

@@ -17,7 +17,7 @@ final readonly class DipPickup
     {
         $byPot = [];
         foreach ($baths as $bath) {
-            $bath->ledger === null || ! $bath->ledger->weighed || $byPot[$bath->potId] = $bath->ledger->pickupG;
+            $bath->ledger === null || !$bath->ledger->weighed || ($byPot[$bath->potId] = $bath->ledger->pickupG);
         }
 
         return new self($byPot);

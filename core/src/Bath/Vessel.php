@@ -26,12 +26,12 @@ final readonly class Vessel
     /** How high so many ml stand in it. */
     public function depthMm(float $ml): float
     {
-        return 1000 * $ml / (M_PI / 4 * $this->diameterMm ** 2);
+        return (1000 * $ml) / ((M_PI / 4) * $this->diameterMm ** 2);
     }
 
     /** How many ml make so many mm. */
     public function ml(float $depthMm): float
     {
-        return $depthMm * M_PI / 4 * $this->diameterMm ** 2 / 1000;
+        return ((($depthMm * M_PI) / 4) * $this->diameterMm ** 2) / 1000;
     }
 }

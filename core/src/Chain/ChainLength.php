@@ -43,10 +43,15 @@ final readonly class ChainLength implements Model
     {
         $slackMm = ($pitches - $this->exact($in)) * Pitch::MM;
         // Twice the slack is more than enough on either side, but never so near that ring and sprocket touch.
-        [$low, $high] = [max($in->chainstayMm - abs($slackMm), $in->frontRadiusMm() + $in->rearRadiusMm() + self::APART_MM), $in->chainstayMm + abs($slackMm)];
+        [$low, $high] = [
+            max($in->chainstayMm - abs($slackMm), $in->frontRadiusMm() + $in->rearRadiusMm() + self::APART_MM),
+            $in->chainstayMm + abs($slackMm),
+        ];
         while ($high - $low > self::NEAR_ENOUGH_MM) {
             $middle = ($low + $high) / 2;
-            $this->exact(new ChainLengthInput($middle, $in->frontTeeth, $in->rearTeeth, $in->derailleur)) < $pitches ? $low = $middle : $high = $middle;
+            $this->exact(new ChainLengthInput($middle, $in->frontTeeth, $in->rearTeeth, $in->derailleur)) < $pitches
+                ? ($low = $middle)
+                : ($high = $middle);
         }
 
         return ($low + $high) / 2 - $in->chainstayMm;
@@ -65,8 +70,8 @@ final readonly class ChainLength implements Model
 
     private function handbook(ChainLengthInput $in): float
     {
-        return 2 * $in->chainstayMm / Pitch::MM
-            + ($in->frontTeeth + $in->rearTeeth) / 2
-            + (($in->frontTeeth - $in->rearTeeth) / (2 * M_PI)) ** 2 * Pitch::MM / $in->chainstayMm;
+        return (2 * $in->chainstayMm) / Pitch::MM +
+            ($in->frontTeeth + $in->rearTeeth) / 2 +
+            ((($in->frontTeeth - $in->rearTeeth) / (2 * M_PI)) ** 2 * Pitch::MM) / $in->chainstayMm;
     }
 }

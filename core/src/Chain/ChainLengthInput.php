@@ -25,7 +25,10 @@ final readonly class ChainLengthInput
         Check::between('front_teeth', $frontTeeth, self::FEWEST_TEETH, self::MOST_TEETH);
         Check::between('rear_teeth', $rearTeeth, self::FEWEST_TEETH, self::MOST_TEETH);
         if (Check::positive('chainstay_mm', $chainstayMm) <= $this->frontRadiusMm() + $this->rearRadiusMm()) {
-            throw new InvalidInput('chainstay_mm', sprintf('must be more than %.0f mm, or ring and sprocket would touch', $this->frontRadiusMm() + $this->rearRadiusMm()));
+            throw new InvalidInput(
+                'chainstay_mm',
+                sprintf('must be more than %.0f mm, or ring and sprocket would touch', $this->frontRadiusMm() + $this->rearRadiusMm()),
+            );
         }
     }
 

@@ -42,8 +42,13 @@ final readonly class ChainLoop
     public function toArray(): array
     {
         return [
-            'chainstay' => $this->chainstayMm, 'front' => $this->frontRadiusMm, 'rear' => $this->rearRadiusMm,
-            'rearX' => $this->rearTouchXMm, 'rearY' => $this->rearTouchYMm, 'frontX' => $this->frontTouchXMm, 'frontY' => $this->frontTouchYMm,
+            'chainstay' => $this->chainstayMm,
+            'front' => $this->frontRadiusMm,
+            'rear' => $this->rearRadiusMm,
+            'rearX' => $this->rearTouchXMm,
+            'rearY' => $this->rearTouchYMm,
+            'frontX' => $this->frontTouchXMm,
+            'frontY' => $this->frontTouchYMm,
         ];
     }
 }

@@ -15,11 +15,15 @@ final readonly class ChainMatch implements Model
 {
     public function __invoke(ChainMatchInput $in): ChainMatchResult
     {
-        return new ChainMatchResult($in->oldPitches, $in->oldPitches - $in->newJoint->pitches(), match (true) {
-            $in->oldJoint === $in->newJoint => MatchNote::LikeTheOld,
-            $in->newJoint === Joint::QuickLink => MatchNote::LinkReplacesOuter,
-            default => MatchNote::PinNeedsTheOuter,
-        });
+        return new ChainMatchResult(
+            $in->oldPitches,
+            $in->oldPitches - $in->newJoint->pitches(),
+            match (true) {
+                $in->oldJoint === $in->newJoint => MatchNote::LikeTheOld,
+                $in->newJoint === Joint::QuickLink => MatchNote::LinkReplacesOuter,
+                default => MatchNote::PinNeedsTheOuter,
+            },
+        );
     }
 
     public function compute(Fields $input): array

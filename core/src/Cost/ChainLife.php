@@ -69,7 +69,9 @@ final readonly class ChainLife
     /** Null unless every price is known. */
     public function totalMinor(): ?int
     {
-        return $this->chainMinor === null || $this->linksMinor === null || $this->waxMinor === null || $this->dripMinor === null ? null : $this->chainMinor + $this->linksMinor + $this->waxMinor + $this->dripMinor;
+        return $this->chainMinor === null || $this->linksMinor === null || $this->waxMinor === null || $this->dripMinor === null
+            ? null
+            : $this->chainMinor + $this->linksMinor + $this->waxMinor + $this->dripMinor;
     }
 
     /**
@@ -78,6 +80,8 @@ final readonly class ChainLife
      */
     public function per1000KmMinor(): ?float
     {
-        return $this->cameUsed || $this->totalMinor() === null || $this->km->km <= 0.0 ? null : self::KM * $this->totalMinor() / $this->km->km;
+        return $this->cameUsed || $this->totalMinor() === null || $this->km->km <= 0.0
+            ? null
+            : (self::KM * $this->totalMinor()) / $this->km->km;
     }
 }

@@ -61,6 +61,8 @@ final readonly class PlainDrip
     {
         $worn = floor($km / $this->livesKm[$bikeId] + Check::EPSILON);
 
-        return (1.0 + $worn) * $this->chainMinor + floor($worn / $this->chainsPerCassette + Check::EPSILON) * $this->cassetteMinor + floor($km / $this->everyKm + Check::EPSILON) * $this->doseMinor;
+        return (1.0 + $worn) * $this->chainMinor +
+            floor($worn / $this->chainsPerCassette + Check::EPSILON) * $this->cassetteMinor +
+            floor($km / $this->everyKm + Check::EPSILON) * $this->doseMinor;
     }
 }

@@ -38,7 +38,7 @@ final readonly class PriceList
      */
     public function without(array $supplies): array
     {
-        return array_values(array_filter($supplies, fn(Supply $supply) => ! isset($this->prices[$supply->value])));
+        return array_values(array_filter($supplies, fn(Supply $supply) => !isset($this->prices[$supply->value])));
     }
 
     /** What a quantity costs, in minor units, unrounded; null where no price is known. */
@@ -46,6 +46,6 @@ final readonly class PriceList
     {
         $price = $this->at($supply, $atS);
 
-        return $price === null ? null : $price->amountMinor * $quantity / $price->quantity;
+        return $price === null ? null : ($price->amountMinor * $quantity) / $price->quantity;
     }
 }

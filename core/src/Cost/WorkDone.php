@@ -24,7 +24,8 @@ final readonly class WorkDone
             }
         }
         $minutes += count($potDays) * ($terms->fixedMinutes + $terms->batchMinutes);
-        $minutes += PlanTerms::TOPUP_WORK_MINUTES * count(array_filter($book->topUps(), fn(TopUp $topUp) => $topUp->moment->unixS <= $nowS));
+        $minutes +=
+            PlanTerms::TOPUP_WORK_MINUTES * count(array_filter($book->topUps(), fn(TopUp $topUp) => $topUp->moment->unixS <= $nowS));
         foreach ($book->bikeIds as $bikeId) {
             // Of each bike the first chain was fitted, the others were swapped.
             $minutes += $terms->swapMinutes * max(0, $book->fittings->timesFitted($bikeId, $nowS) - 1);

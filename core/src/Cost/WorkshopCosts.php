@@ -41,15 +41,33 @@ final readonly class WorkshopCosts
         foreach ($book->chainIds as $chainId) {
             $history = $book->history($chainId)->until($nowS);
             $atS = ChainLife::firstS($book, $chainId, $nowS);
-            if ($atS !== null && ! self::cameUsed($history)) {
-                $expenses[] = Expense::of($atS, Supply::Chain, $settings->number(SettingKey::ChainPrice, $chainId) ?? $prices->costMinor(Supply::Chain, 1, $atS), $book->bikeOfChain($chainId, $nowS), $chainId);
+            if ($atS !== null && !self::cameUsed($history)) {
+                $expenses[] = Expense::of(
+                    $atS,
+                    Supply::Chain,
+                    $settings->number(SettingKey::ChainPrice, $chainId) ?? $prices->costMinor(Supply::Chain, 1, $atS),
+                    $book->bikeOfChain($chainId, $nowS),
+                    $chainId,
+                );
             }
             foreach ($history->events as $event) {
                 $at = $event->moment->unixS;
                 if ($event instanceof Dip) {
-                    $expenses[] = Expense::of($at, Supply::Wax, $prices->costMinor(Supply::Wax, $pickup->ofDip($event), $at), $book->bikeOfChain($chainId, $at), $chainId);
+                    $expenses[] = Expense::of(
+                        $at,
+                        Supply::Wax,
+                        $prices->costMinor(Supply::Wax, $pickup->ofDip($event), $at),
+                        $book->bikeOfChain($chainId, $at),
+                        $chainId,
+                    );
                 } elseif ($event instanceof TopUp) {
-                    $expenses[] = Expense::of($at, Supply::DripWax, $prices->costMinor(Supply::DripWax, $event->ml ?? DripDoseInput::USUAL_ML, $at), $book->bikeOfChain($chainId, $at), $chainId);
+                    $expenses[] = Expense::of(
+                        $at,
+                        Supply::DripWax,
+                        $prices->costMinor(Supply::DripWax, $event->ml ?? DripDoseInput::USUAL_ML, $at),
+                        $book->bikeOfChain($chainId, $at),
+                        $chainId,
+                    );
                 }
             }
         }
@@ -57,22 +75,39 @@ final readonly class WorkshopCosts
             $opening = $book->history($part->id)->last(Opening::class);
             if ($opening !== null && $opening->moment->unixS <= $nowS && $opening->km === 0.0) {
                 $supply = Supply::from($part->kind->value);
-                $expenses[] = Expense::of($opening->moment->unixS, $supply, $settings->number($part->kind === PartKind::QuickLink ? SettingKey::LinkPrice : SettingKey::PartPrice, $part->id) ?? $prices->costMinor($supply, 1, $opening->moment->unixS), $part->chainId === null ? $book->inventory()->part($part->id, $nowS)->bikeId : $book->bikeOfChain($part->chainId, $nowS), $part->chainId);
+                $expenses[] = Expense::of(
+                    $opening->moment->unixS,
+                    $supply,
+                    $settings->number($part->kind === PartKind::QuickLink ? SettingKey::LinkPrice : SettingKey::PartPrice, $part->id) ??
+                        $prices->costMinor($supply, 1, $opening->moment->unixS),
+                    $part->chainId === null
+                        ? $book->inventory()->part($part->id, $nowS)->bikeId
+                        : $book->bikeOfChain($part->chainId, $nowS),
+                    $part->chainId,
+                );
             }
         }
         foreach ($solvents as $bought) {
             $supply = Supply::ofSolvent($bought->solvent);
-            $supply === null || $bought->atS > $nowS || $expenses[] = Expense::of($bought->atS, $supply, $prices->costMinor($supply, $bought->ml, $bought->atS));
+            $supply === null ||
+                $bought->atS > $nowS ||
+                ($expenses[] = Expense::of($bought->atS, $supply, $prices->costMinor($supply, $bought->ml, $bought->atS)));
         }
         usort($expenses, fn(Expense $a, Expense $b) => $a->atS <=> $b->atS);
 
-        return new self($expenses, array_values(array_filter($book->rides, fn(Ride $ride) => $ride->moment->unixS <= $nowS)), $settings->zone());
+        return new self(
+            $expenses,
+            array_values(array_filter($book->rides, fn(Ride $ride) => $ride->moment->unixS <= $nowS)),
+            $settings->zone(),
+        );
     }
 
     /** @param callable(Expense): bool $which */
     public function minor(?callable $which = null): int
     {
-        return array_sum(array_map(fn(Expense $one) => $one->minor ?? 0, $which === null ? $this->expenses : array_filter($this->expenses, $which)));
+        return array_sum(
+            array_map(fn(Expense $one) => $one->minor ?? 0, $which === null ? $this->expenses : array_filter($this->expenses, $which)),
+        );
     }
 
     /**
@@ -84,19 +119,23 @@ final readonly class WorkshopCosts
     {
         $found = array_filter($this->expenses, fn(Expense $one) => $one->chainId === $chainId && in_array($one->supply, $supplies, true));
 
-        return array_filter($found, fn(Expense $one) => $one->minor === null) !== [] ? null : array_sum(array_map(fn(Expense $one) => (int) $one->minor, $found));
+        return array_filter($found, fn(Expense $one) => $one->minor === null) !== []
+            ? null
+            : array_sum(array_map(fn(Expense $one) => (int) $one->minor, $found));
     }
 
     /** @param callable(Ride): bool $which */
     public function km(?callable $which = null): float
     {
-        return (float) array_sum(array_map(fn(Ride $ride) => $ride->km, $which === null ? $this->rides : array_filter($this->rides, $which)));
+        return (float) array_sum(
+            array_map(fn(Ride $ride) => $ride->km, $which === null ? $this->rides : array_filter($this->rides, $which)),
+        );
     }
 
     /** Null where nothing was ridden, or nothing was paid. */
     public static function per1000Km(int $minor, float $km): ?float
     {
-        return $km > 0.0 && $minor > 0 ? self::KM * $minor / $km : null;
+        return $km > 0.0 && $minor > 0 ? (self::KM * $minor) / $km : null;
     }
 
     public function yearOf(Entry|Expense $one): int
@@ -122,7 +161,7 @@ final readonly class WorkshopCosts
     {
         $found = array_column($also, null, 'value');
         foreach ($this->expenses as $one) {
-            $one->minor === null && $found[$one->supply->value] = $one->supply;
+            $one->minor === null && ($found[$one->supply->value] = $one->supply);
         }
 
         return array_values($found);
@@ -143,15 +182,20 @@ final readonly class WorkshopCosts
         $untilS = max($fromS + 1, ...array_map(fn(Ride|Expense $one) => $one instanceof Ride ? $one->moment->unixS : $one->atS, $ends));
         [$points, $km, $minor, $ride, $expense] = [[], [], 0, 0, 0];
         for ($i = 0; $i <= $steps; $i++) {
-            $atS = $fromS + (int) round(($untilS - $fromS) * $i / $steps);
+            $atS = $fromS + (int) round((($untilS - $fromS) * $i) / $steps);
             for (; isset($this->rides[$ride]) && $this->rides[$ride]->moment->unixS <= $atS; $ride++) {
                 $bikeId = $this->rides[$ride]->bikeId;
-                $bikeId === null || $km[$bikeId] = ($km[$bikeId] ?? 0.0) + $this->rides[$ride]->km;
+                $bikeId === null || ($km[$bikeId] = ($km[$bikeId] ?? 0.0) + $this->rides[$ride]->km);
             }
             for (; isset($this->expenses[$expense]) && $this->expenses[$expense]->atS <= $atS; $expense++) {
                 $minor += $this->expenses[$expense]->minor ?? 0;
             }
-            $points[] = new CostPoint($atS, (float) array_sum($km), $minor, (float) array_sum(array_map($plain->costMinor(...), $km, array_keys($km))));
+            $points[] = new CostPoint(
+                $atS,
+                (float) array_sum($km),
+                $minor,
+                (float) array_sum(array_map($plain->costMinor(...), $km, array_keys($km))),
+            );
         }
 
         return $points;

@@ -40,16 +40,26 @@ final readonly class BottleState
     {
         $settings = $book->settings;
         $topUps = array_values(array_filter($book->topUps(), fn(TopUp $topUp) => $topUp->moment->unixS <= $nowS));
-        $ids = array_filter($settings->subjects(SettingKey::BottleName), fn(int $id) => $settings->whole(SettingKey::BottleGone, $id) === 0);
+        $ids = array_filter(
+            $settings->subjects(SettingKey::BottleName),
+            fn(int $id) => $settings->whole(SettingKey::BottleGone, $id) === 0,
+        );
         $pace = self::pace($topUps, $nowS);
         $bottles = array_map(fn(int $id) => self::of($id, $settings, $topUps, $pace), $ids);
-        usort($bottles, fn(self $a, self $b) => ($a->openedOn === null) <=> ($b->openedOn === null) ?: $a->leftMl <=> $b->leftMl ?: $a->bottleId <=> $b->bottleId);
+        usort(
+            $bottles,
+            fn(self $a, self $b) => ($a->openedOn === null) <=> ($b->openedOn === null) ?:
+            $a->leftMl <=> $b->leftMl ?:
+            $a->bottleId <=> $b->bottleId,
+        );
         [$today, $shelfMl] = [LocalDay::of($nowS, $settings->zone()), 0.0];
 
         return array_map(function (self $bottle) use ($today, &$shelfMl): self {
             $shelfMl += $bottle->leftMl;
 
-            return $bottle->emptyOn($bottle->paceMl > 0.0 ? $today->plus((int) floor($shelfMl / $bottle->paceMl + Check::EPSILON))->date : null);
+            return $bottle->emptyOn(
+                $bottle->paceMl > 0.0 ? $today->plus((int) floor($shelfMl / $bottle->paceMl + Check::EPSILON))->date : null,
+            );
         }, $bottles);
     }
 
@@ -71,7 +81,10 @@ final readonly class BottleState
         $seen = $settings->newest(SettingKey::BottleLeftMl, $id);
         $from = array_values(array_filter($topUps, fn(TopUp $topUp) => $topUp->bottleId === $id));
         $since = array_filter($from, fn(TopUp $topUp) => $seen === null || $topUp->moment->unixS > $seen->from->unixS);
-        $leftMl = max(0.0, (float) ($seen === null ? $volumeMl : $seen->value) - array_sum(array_map(fn(TopUp $topUp) => (float) $topUp->ml, $since)));
+        $leftMl = max(
+            0.0,
+            (float) ($seen === null ? $volumeMl : $seen->value) - array_sum(array_map(fn(TopUp $topUp) => (float) $topUp->ml, $since)),
+        );
         $opened = $settings->text(SettingKey::BottleOpenedOn, $id);
 
         return new self($id, $volumeMl, $leftMl, $opened === '' ? null : $opened, count($from), $pace, null);

@@ -15,8 +15,10 @@ final readonly class DripDoseResult
     public function toArray(): array
     {
         return [
-            'drops' => $this->drops, 'ml' => $this->ml, 'applications_left' => $this->applicationsLeft,
-            'ready_at' => (new DateTimeImmutable('@'.(int) round($this->readyAtS)))->format('Y-m-d\TH:i:s\Z'),
+            'drops' => $this->drops,
+            'ml' => $this->ml,
+            'applications_left' => $this->applicationsLeft,
+            'ready_at' => (new DateTimeImmutable('@' . (int) round($this->readyAtS)))->format('Y-m-d\TH:i:s\Z'),
         ];
     }
 }

@@ -31,23 +31,38 @@ final readonly class DripPlan
         $onBike = $choices->place === DripPlace::OnBike;
         $steps = [
             $onBike ? new JobStep('protect', ticks: ['brake_covered', 'tension_out']) : new JobStep('take_off'),
-            ...($choices->washed ? [new JobStep('brush_water', handlingS: 240), new JobStep('blow_dry', handlingS: 240)] : [new JobStep('dry_cloth')]),
-            ...($choices->warmed ? [new JobStep('warm_bottle', self::WARM_S)] : []),
+            ...$choices->washed
+                ? [new JobStep('brush_water', handlingS: 240), new JobStep('blow_dry', handlingS: 240)]
+                : [new JobStep('dry_cloth')],
+            ...$choices->warmed ? [new JobStep('warm_bottle', self::WARM_S)] : [],
             new JobStep('shake_bottle'),
-            ...($onBike ? [new JobStep('cross_chain')] : []),
+            ...$onBike ? [new JobStep('cross_chain')] : [],
         ];
         $applied = 0;
         for ($coat = 1; $coat <= $choices->coats; $coat++) {
             $about = ['coat' => $coat, 'coats' => $choices->coats, 'drops' => $pitches];
-            array_push($steps, ...($coat === 1 ? [] : [new JobStep('shake_bottle', about: $about)]), ...($onBike
-                ? [new JobStep('drops', about: $about, handlingS: 3 * $pitches), new JobStep('flex', about: $about), new JobStep('gears', about: $about)]
-                : [new JobStep('cover', about: $about), new JobStep('shake_box', self::REST_S, $about), new JobStep('lift_slowly', self::DRAIN_S, $about), new JobStep('pour_back', about: $about)]));
+            array_push(
+                $steps,
+                ...$coat === 1 ? [] : [new JobStep('shake_bottle', about: $about)],
+                ...$onBike
+                    ? [
+                        new JobStep('drops', about: $about, handlingS: 3 * $pitches),
+                        new JobStep('flex', about: $about),
+                        new JobStep('gears', about: $about),
+                    ]
+                    : [
+                        new JobStep('cover', about: $about),
+                        new JobStep('shake_box', self::REST_S, $about),
+                        new JobStep('lift_slowly', self::DRAIN_S, $about),
+                        new JobStep('pour_back', about: $about),
+                    ],
+            );
             $applied = count($steps) - 1;
             $steps[] = new JobStep('leave', (int) round(3600 * $dryHours), $about);
         }
         $steps[] = new JobStep($choices->excess === ExcessSchool::Wipe ? 'wipe_excess' : 'leave_excess');
-        $choices->brushedIn && $steps[] = new JobStep('brush_in', handlingS: 180);
-        $onBike || $steps[] = new JobStep('put_on');
+        $choices->brushedIn && ($steps[] = new JobStep('brush_in', handlingS: 180));
+        $onBike || ($steps[] = new JobStep('put_on'));
 
         return new self($steps, $applied);
     }

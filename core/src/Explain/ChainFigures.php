@@ -28,19 +28,21 @@ final readonly class ChainFigures
     /** @return list<Why> every figure the chain has */
     public function all(?RidingHabit $habit = null, ?GoodUntil $goodUntil = null): array
     {
-        return array_values(array_filter([
-            $this->left(),
-            $habit === null || $goodUntil === null ? null : $this->goodUntil($habit, $goodUntil),
-            $this->bare(),
-            $this->distance(),
-            $this->wear(),
-        ]));
+        return array_values(
+            array_filter([
+                $this->left(),
+                $habit === null || $goodUntil === null ? null : $this->goodUntil($habit, $goodUntil),
+                $this->bare(),
+                $this->distance(),
+                $this->wear(),
+            ]),
+        );
     }
 
     private function left(): ?Why
     {
         [$life, $cycle] = [$this->chain->wax->life, $this->chain->wax->cycle];
-        if ($life === null || $cycle === null || ! $this->chain->wax->known) {
+        if ($life === null || $cycle === null || !$this->chain->wax->known) {
             return null;
         }
         $lines = [new WhyLine('interval', $cycle->intervalKm, 'km', Origin::Setting), ...$this->cycleLines($cycle, $life)];
@@ -67,13 +69,30 @@ final readonly class ChainFigures
                 $ride = $cycle->rides[$i];
                 $entry = $this->chain->wax->rides[$i];
                 $house = $this->settings->factors($entry->moment->unixS)->isHouseRule($ride->condition);
-                $lines[] = new WhyLine($entry->bikeId === null ? ($this->chain->wax->dip?->partly === true ? 'partly' : 'came_with') : ($entry->guess === null ? 'ride' : 'estimated'), -$ride->effectiveKm, 'km', $house ? Origin::HouseRule : Origin::Setting, [
-                    'at' => $entry->moment->unixS, 'km' => $ride->km, 'factor' => $ride->factor, 'condition' => $ride->condition->value,
-                    'left' => $life->rideLeftKm[$i],
-                ]);
+                $lines[] = new WhyLine(
+                    $entry->bikeId === null
+                        ? ($this->chain->wax->dip?->partly === true
+                            ? 'partly'
+                            : 'came_with')
+                        : ($entry->guess === null
+                            ? 'ride'
+                            : 'estimated'),
+                    -$ride->effectiveKm,
+                    'km',
+                    $house ? Origin::HouseRule : Origin::Setting,
+                    [
+                        'at' => $entry->moment->unixS,
+                        'km' => $ride->km,
+                        'factor' => $ride->factor,
+                        'condition' => $ride->condition->value,
+                        'left' => $life->rideLeftKm[$i],
+                    ],
+                );
             }
             foreach ($topUpsAfter[$i] ?? [] as $topUp) {
-                $lines[] = new WhyLine('topup', $topUp->km, 'km', Origin::CommonPractice, ['left' => $life->leftAfterKm[$i] ?? $cycle->intervalKm]);
+                $lines[] = new WhyLine('topup', $topUp->km, 'km', Origin::CommonPractice, [
+                    'left' => $life->leftAfterKm[$i] ?? $cycle->intervalKm,
+                ]);
             }
         }
 
@@ -82,7 +101,10 @@ final readonly class ChainFigures
 
     private function goodUntil(RidingHabit $habit, GoodUntil $goodUntil): Why
     {
-        $lines = [new WhyLine('left', $this->chain->leftKm(), 'km', Origin::Computed), new WhyLine('weekly', $habit->weeklyKm, 'km', Origin::Computed)];
+        $lines = [
+            new WhyLine('left', $this->chain->leftKm(), 'km', Origin::Computed),
+            new WhyLine('weekly', $habit->weeklyKm, 'km', Origin::Computed),
+        ];
         foreach ($habit->usualKm as $weekday => $km) {
             $lines[] = new WhyLine('usual', $km, 'km', Origin::HouseRule, ['weekday' => $weekday]);
         }
@@ -97,10 +119,14 @@ final readonly class ChainFigures
     {
         $bare = $this->chain->dryness->bare;
 
-        return $bare === null ? null : new Why('bare', $bare->hoursLeft, 'h', [
-            new WhyLine('limit', BareClock::LIMIT_HOURS, 'h', Origin::CommonPractice),
-            new WhyLine('bare_since', -($this->chain->nowS - (int) $this->chain->dryness->bareSinceS) / 3600, 'h', Origin::Logbook, ['at' => $this->chain->dryness->bareSinceS]),
-        ]);
+        return $bare === null
+            ? null
+            : new Why('bare', $bare->hoursLeft, 'h', [
+                new WhyLine('limit', BareClock::LIMIT_HOURS, 'h', Origin::CommonPractice),
+                new WhyLine('bare_since', -($this->chain->nowS - (int) $this->chain->dryness->bareSinceS) / 3600, 'h', Origin::Logbook, [
+                    'at' => $this->chain->dryness->bareSinceS,
+                ]),
+            ]);
     }
 
     private function distance(): Why
@@ -112,14 +138,16 @@ final readonly class ChainFigures
         $opening = $this->chain->opening;
 
         return new Why('km', $km, 'km', [
-            ...($opening?->km === null ? [
-                new WhyLine('before_cycle', $km - $cycleKm, 'km', Origin::Logbook),
-                new WhyLine('in_cycle', $cycleKm, 'km', Origin::Logbook),
-            ] : [
-                new WhyLine('opening', $opening->km, 'km', Origin::Logbook, ['at' => $opening->moment->unixS]),
-                new WhyLine('since_opening', $km - $opening->km, 'km', Origin::Logbook),
-            ]),
-            ...($estimatedKm > 0 ? [new WhyLine('of_that_estimated', $estimatedKm, 'km', Origin::Computed)] : []),
+            ...$opening?->km === null
+                ? [
+                    new WhyLine('before_cycle', $km - $cycleKm, 'km', Origin::Logbook),
+                    new WhyLine('in_cycle', $cycleKm, 'km', Origin::Logbook),
+                ]
+                : [
+                    new WhyLine('opening', $opening->km, 'km', Origin::Logbook, ['at' => $opening->moment->unixS]),
+                    new WhyLine('since_opening', $km - $opening->km, 'km', Origin::Logbook),
+                ],
+            ...$estimatedKm > 0 ? [new WhyLine('of_that_estimated', $estimatedKm, 'km', Origin::Computed)] : [],
         ]);
     }
 
@@ -132,7 +160,13 @@ final readonly class ChainFigures
 
         return new Why('wear', $wear->atLeastPct(), '%', [
             ...$this->readingLines($reading->input()),
-            new WhyLine('measured_at', $this->chain->wear->atKm?->whole === true ? $this->chain->wear->atKm->km : null, 'km', Origin::Logbook, ['at' => $reading->moment->unixS]),
+            new WhyLine(
+                'measured_at',
+                $this->chain->wear->atKm?->whole === true ? $this->chain->wear->atKm->km : null,
+                'km',
+                Origin::Logbook,
+                ['at' => $reading->moment->unixS],
+            ),
             new WhyLine('limit', $this->chain->terms->limitPct, '%', Origin::Setting),
         ]);
     }
@@ -149,12 +183,15 @@ final readonly class ChainFigures
                 new WhyLine('digital', $input->valuePct, '%', Origin::Logbook, ['zero' => $input->zeroPct]),
                 new WhyLine('uncertainty', $input->uncertaintyPct, '%', Origin::HouseRule),
             ],
-            $input instanceof DropInReading => array_map(fn($at) => new WhyLine(
-                "seat_{$at->seat->value}",
-                $at->markPct,
-                '%',
-                $at->seat === Seat::Part ? Origin::HouseRule : Origin::Logbook,
-            ), $input->results),
+            $input instanceof DropInReading => array_map(
+                fn($at) => new WhyLine(
+                    "seat_{$at->seat->value}",
+                    $at->markPct,
+                    '%',
+                    $at->seat === Seat::Part ? Origin::HouseRule : Origin::Logbook,
+                ),
+                $input->results,
+            ),
             $input instanceof SpotsReading => array_merge(...array_map($this->readingLines(...), $input->spots)),
             default => [],
         };

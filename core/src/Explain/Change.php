@@ -9,5 +9,9 @@ use Dripel\Core\Logbook\Distance;
 /** One figure of a chain before and after something is put right. Units: km, percent; null where there is none. */
 final readonly class Change
 {
-    public function __construct(public string $figure, public Distance|float|string|null $before, public Distance|float|string|null $after) {}
+    public function __construct(
+        public string $figure,
+        public Distance|float|string|null $before,
+        public Distance|float|string|null $after,
+    ) {}
 }

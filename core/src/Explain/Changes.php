@@ -23,7 +23,7 @@ final readonly class Changes
                 self::figures($before, $before->chain($chainId, $nowS)),
                 self::figures($after, $after->chain($chainId, $nowS)),
             );
-            $of === [] || $changes[$chainId] = $of;
+            $of === [] || ($changes[$chainId] = $of);
         }
 
         return $changes;
@@ -40,7 +40,7 @@ final readonly class Changes
         $changes = [];
         foreach ($before as $figure => $was) {
             $is = $after[$figure];
-            self::same($was, $is) || $changes[] = new Change($figure, $was, $is);
+            self::same($was, $is) || ($changes[] = new Change($figure, $was, $is));
         }
 
         return $changes;
@@ -63,7 +63,7 @@ final readonly class Changes
         return [
             'place' => $bikeId === null ? null : (string) $bikeId,
             'status' => $chain->status->value,
-            'left' => $chain->wax->life === null || ! $chain->wax->known ? null : $chain->leftKm(),
+            'left' => $chain->wax->life === null || !$chain->wax->known ? null : $chain->leftKm(),
             'since' => $chain->wax->life === null ? null : $chain->wax->cycleKm(),
             'km' => $chain->km,
             'wear' => $chain->wear->result?->atLeastPct(),

@@ -8,10 +8,5 @@ namespace Dripel\Core\Explain;
 final readonly class Why
 {
     /** @param list<WhyLine> $lines */
-    public function __construct(
-        public string $figure,
-        public ?float $value,
-        public string $unit,
-        public array $lines,
-    ) {}
+    public function __construct(public string $figure, public ?float $value, public string $unit, public array $lines) {}
 }

@@ -59,9 +59,11 @@ final readonly class JobRun
             $event->kind === JobEventKind::Again && $step->againFrom === null => JobVerdict::Refused,
             $event->kind === JobEventKind::Longer && $step->seconds === null => JobVerdict::Refused,
             $event->kind === JobEventKind::Sign && $step->sign === null => JobVerdict::Refused,
-            $event->kind === JobEventKind::Skip && ! $step->skippable => JobVerdict::Refused,
-            $event->kind === JobEventKind::Done && ! $this->mayBeDone($step, $event->atS) => JobVerdict::Refused,
-            $event->kind === JobEventKind::Pause && $this->pausedS !== null, $event->kind === JobEventKind::Resume && $this->pausedS === null => JobVerdict::AlreadyDone,
+            $event->kind === JobEventKind::Skip && !$step->skippable => JobVerdict::Refused,
+            $event->kind === JobEventKind::Done && !$this->mayBeDone($step, $event->atS) => JobVerdict::Refused,
+            $event->kind === JobEventKind::Pause && $this->pausedS !== null,
+            $event->kind === JobEventKind::Resume && $this->pausedS === null
+                => JobVerdict::AlreadyDone,
             $event->kind === JobEventKind::Sign && $this->signS !== null => JobVerdict::AlreadyDone,
             default => JobVerdict::Take,
         };
@@ -69,7 +71,7 @@ final readonly class JobRun
 
     private function mayBeDone(JobStep $step, int $atS): bool
     {
-        return (! $step->holds || $this->goneS($atS) >= (int) $this->seconds()) && ($step->sign === null || $this->signS !== null);
+        return (!$step->holds || $this->goneS($atS) >= (int) $this->seconds()) && ($step->sign === null || $this->signS !== null);
     }
 
     /** Must have been taken by `verdict`. */
@@ -90,16 +92,38 @@ final readonly class JobRun
         return match ($event->kind) {
             JobEventKind::Note => $this,
             JobEventKind::Pause => new self($this->steps, $this->turns, $this->ahead, $atS, $this->stoodS, $this->longerS, $this->signS),
-            JobEventKind::Resume => new self($this->steps, $this->turns, $this->ahead, null, $this->stoodS + $atS - (int) $this->pausedS, $this->longerS, $this->signS),
-            JobEventKind::Longer => new self($this->steps, $this->turns, $this->ahead, $this->pausedS, $this->stoodS, $this->longerS + self::LONGER_S, $this->signS),
+            JobEventKind::Resume => new self(
+                $this->steps,
+                $this->turns,
+                $this->ahead,
+                null,
+                $this->stoodS + $atS - (int) $this->pausedS,
+                $this->longerS,
+                $this->signS,
+            ),
+            JobEventKind::Longer => new self(
+                $this->steps,
+                $this->turns,
+                $this->ahead,
+                $this->pausedS,
+                $this->stoodS,
+                $this->longerS + self::LONGER_S,
+                $this->signS,
+            ),
             default => $this->done($current, $event->kind, $atS, $event->said),
         };
     }
 
     private function done(JobTurn $current, JobEventKind $answer, int $atS, ?string $said = null): self
     {
-        $ahead = $answer === JobEventKind::Again ? [...range((int) $this->steps[$current->step]->againFrom, $current->step), ...$this->ahead] : $this->ahead;
-        $turns = [...array_slice($this->turns, 0, -1), new JobTurn($current->position, $current->step, $current->round, $current->startS, $atS, $answer, $this->signS, $said)];
+        $ahead =
+            $answer === JobEventKind::Again
+                ? [...range((int) $this->steps[$current->step]->againFrom, $current->step), ...$this->ahead]
+                : $this->ahead;
+        $turns = [
+            ...array_slice($this->turns, 0, -1),
+            new JobTurn($current->position, $current->step, $current->round, $current->startS, $atS, $answer, $this->signS, $said),
+        ];
         $next = array_shift($ahead);
         if ($next !== null) {
             $before = count(array_filter($turns, fn(JobTurn $turn) => $turn->step === $next));
@@ -130,7 +154,9 @@ final readonly class JobRun
         $current = $this->current();
         $seconds = $this->seconds();
 
-        return $current === null || $seconds === null || $this->pausedS !== null ? null : $this->timedFromS($current) + $this->stoodS + $seconds;
+        return $current === null || $seconds === null || $this->pausedS !== null
+            ? null
+            : $this->timedFromS($current) + $this->stoodS + $seconds;
     }
 
     /** How long the step under way lasts at least, with what was added; null without a timer. */

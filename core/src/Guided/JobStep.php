@@ -50,8 +50,18 @@ final readonly class JobStep
     public function toArray(): array
     {
         return [
-            'code' => $this->code, 'seconds' => $this->seconds, 'about' => $this->about, 'again_from' => $this->againFrom, 'ticks' => $this->ticks,
-            'chains' => $this->chains, 'since' => $this->since, 'holds' => $this->holds, 'sign' => $this->sign, 'skippable' => $this->skippable, 'handling_s' => $this->handlingS, 'asks' => $this->asks,
+            'code' => $this->code,
+            'seconds' => $this->seconds,
+            'about' => $this->about,
+            'again_from' => $this->againFrom,
+            'ticks' => $this->ticks,
+            'chains' => $this->chains,
+            'since' => $this->since,
+            'holds' => $this->holds,
+            'sign' => $this->sign,
+            'skippable' => $this->skippable,
+            'handling_s' => $this->handlingS,
+            'asks' => $this->asks,
         ];
     }
 

@@ -33,7 +33,9 @@ final class Check
     /** @throws InvalidInput unless finite and at least absolute zero */
     public static function temperature(string $field, float $celsius): float
     {
-        return self::finite($field, $celsius) >= self::ABSOLUTE_ZERO_C ? $celsius : throw new InvalidInput($field, 'must not be below −273.15');
+        return self::finite($field, $celsius) >= self::ABSOLUTE_ZERO_C
+            ? $celsius
+            : throw new InvalidInput($field, 'must not be below −273.15');
     }
 
     /** @throws InvalidInput unless between $least and $most, both allowed */

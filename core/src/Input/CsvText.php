@@ -84,7 +84,7 @@ final readonly class CsvText
     private function rowEnd(int $at, int $line): int
     {
         $quoted = false;
-        for ($end = $at;;) {
+        for ($end = $at; ; ) {
             $end += strcspn($this->text, $quoted ? '"' : "\"\r\n", $end);
             if ($end - $at > self::LONGEST_ROW) {
                 throw new InvalidInput('file', "line {$line}: is longer than 64 KB, so this is no table of rides; export it again as CSV");
@@ -92,7 +92,7 @@ final readonly class CsvText
             if (($this->text[$end] ?? "\n") !== '"') {
                 return $end;
             }
-            $quoted = ! $quoted;
+            $quoted = !$quoted;
             $end++;
         }
     }

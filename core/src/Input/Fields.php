@@ -30,7 +30,7 @@ final readonly class Fields
         try {
             $decoded = json_decode($json, false, self::MAX_DEPTH, JSON_THROW_ON_ERROR);
         } catch (JsonException $e) {
-            throw new InvalidInput('input', 'is not valid JSON: '.$e->getMessage());
+            throw new InvalidInput('input', 'is not valid JSON: ' . $e->getMessage());
         }
 
         return self::object('input', $decoded);
@@ -40,8 +40,8 @@ final readonly class Fields
     public function only(string ...$names): self
     {
         foreach ($this->values as $name => $_) {
-            if (! in_array($name, $names, true)) {
-                throw new InvalidInput($name, 'is not a field here; the fields are '.implode(', ', $names));
+            if (!in_array($name, $names, true)) {
+                throw new InvalidInput($name, 'is not a field here; the fields are ' . implode(', ', $names));
             }
         }
 
@@ -110,7 +110,11 @@ final readonly class Fields
         $value = $this->value($name);
         is_array($value) || throw new InvalidInput($name, 'must be a list of numbers');
 
-        return array_map(fn(mixed $item, int $n) => $this->asNumber("{$name}.{$n}", $item), array_values($value), array_keys(array_values($value)));
+        return array_map(
+            fn(mixed $item, int $n) => $this->asNumber("{$name}.{$n}", $item),
+            array_values($value),
+            array_keys(array_values($value)),
+        );
     }
 
     /** @return list<list<float>> */
@@ -119,11 +123,19 @@ final readonly class Fields
         $value = $this->value($name);
         is_array($value) || throw new InvalidInput($name, 'must be a list of lists of numbers');
 
-        return array_map(function (mixed $row, int $n) use ($name): array {
-            is_array($row) || throw new InvalidInput("{$name}.{$n}", 'must be a list of numbers');
+        return array_map(
+            function (mixed $row, int $n) use ($name): array {
+                is_array($row) || throw new InvalidInput("{$name}.{$n}", 'must be a list of numbers');
 
-            return array_map(fn(mixed $item, int $m) => $this->asNumber("{$name}.{$n}.{$m}", $item), array_values($row), array_keys(array_values($row)));
-        }, array_values($value), array_keys(array_values($value)));
+                return array_map(
+                    fn(mixed $item, int $m) => $this->asNumber("{$name}.{$n}.{$m}", $item),
+                    array_values($row),
+                    array_keys(array_values($row)),
+                );
+            },
+            array_values($value),
+            array_keys(array_values($value)),
+        );
     }
 
     /** @return list<string|int> */
@@ -133,7 +145,9 @@ final readonly class Fields
         is_array($value) || throw new InvalidInput($name, 'must be a list of names');
 
         return array_map(
-            fn(mixed $item, int $n) => is_string($item) || is_int($item) ? $item : throw new InvalidInput("{$name}.{$n}", 'must be a text or a whole number'),
+            fn(mixed $item, int $n) => is_string($item) || is_int($item)
+                ? $item
+                : throw new InvalidInput("{$name}.{$n}", 'must be a text or a whole number'),
             array_values($value),
             array_keys(array_values($value)),
         );
@@ -145,7 +159,11 @@ final readonly class Fields
         $value = $this->value($name);
         is_array($value) || throw new InvalidInput($name, 'must be a list of true and false');
 
-        return array_map(fn(mixed $item, int $n) => is_bool($item) ? $item : throw new InvalidInput("{$name}.{$n}", 'must be true or false'), array_values($value), array_keys(array_values($value)));
+        return array_map(
+            fn(mixed $item, int $n) => is_bool($item) ? $item : throw new InvalidInput("{$name}.{$n}", 'must be true or false'),
+            array_values($value),
+            array_keys(array_values($value)),
+        );
     }
 
     public function time(string $name): IsoTime
@@ -165,8 +183,8 @@ final readonly class Fields
         $cases = array_map(fn(BackedEnum $case): string => (string) $case->value, $enum::cases());
         $value = $this->value($name);
 
-        return (is_string($value) ? $enum::tryFrom($value) : null)
-            ?? throw new InvalidInput($name, 'must be one of '.implode(', ', $cases));
+        return (is_string($value) ? $enum::tryFrom($value) : null) ??
+            throw new InvalidInput($name, 'must be one of ' . implode(', ', $cases));
     }
 
     /**
@@ -203,7 +221,7 @@ final readonly class Fields
     public function list(string $name, Closure $read): array
     {
         $value = $this->value($name);
-        if (! is_array($value)) {
+        if (!is_array($value)) {
             throw new InvalidInput($name, 'must be a list');
         }
 
@@ -222,7 +240,7 @@ final readonly class Fields
 
     private static function object(string $path, mixed $value): self
     {
-        if (! $value instanceof stdClass) {
+        if (!($value instanceof stdClass)) {
             throw new InvalidInput($path, 'must be a JSON object');
         }
         $values = [];
@@ -256,7 +274,7 @@ final readonly class Fields
 
     private function asNumber(string $name, mixed $value): float
     {
-        if (! is_int($value) && ! is_float($value)) {
+        if (!is_int($value) && !is_float($value)) {
             throw new InvalidInput($name, 'must be a number');
         }
 

@@ -22,7 +22,7 @@ final readonly class IsoTime
         }
         [$year, $month, $day, $hour, $minute, $second] = array_map(intval(...), array_slice($m, 1, 6));
         [$offsetHours, $offsetMinutes] = [(int) $m[9], (int) $m[10]];
-        if (! checkdate($month, $day, $year) || $hour > 23 || $minute > 59 || $second > 59) {
+        if (!checkdate($month, $day, $year) || $hour > 23 || $minute > 59 || $second > 59) {
             throw new InvalidInput($field, "is not a time that exists: {$text}");
         }
         if ($offsetMinutes > 59 || $offsetHours * 60 + $offsetMinutes > self::MAX_OFFSET_HOURS * 60) {
@@ -30,6 +30,6 @@ final readonly class IsoTime
         }
         $offset = ($m[8] === '-' ? -1 : 1) * ($offsetHours * 3600 + $offsetMinutes * 60);
 
-        return new self(gmmktime($hour, $minute, $second, $month, $day, $year) - $offset + (float) ('0.'.($m[7] ?? '0')));
+        return new self(gmmktime($hour, $minute, $second, $month, $day, $year) - $offset + (float) ('0.' . ($m[7] ?? '0')));
     }
 }

@@ -21,7 +21,12 @@ final readonly class BikeAdvice
     /** Figures closer together than this are the same advice: house rule, in parts of the interval. */
     private const SAME = 0.05;
 
-    private function __construct(public IntervalAdviseInput $input, public IntervalAdviseResult $result, public BikeWear $wear, public float $intervalKm) {}
+    private function __construct(
+        public IntervalAdviseInput $input,
+        public IntervalAdviseResult $result,
+        public BikeWear $wear,
+        public float $intervalKm,
+    ) {}
 
     /**
      * Null while its chains were not measured enough to say anything of their wear, and none was ever heard.
@@ -30,12 +35,18 @@ final readonly class BikeAdvice
      */
     public static function of(BikeWear $wear, LifeCurve $curve, ?float $targetLifeKm, ?LearnedByEar $learned = null): ?self
     {
-        if (! $wear->enough && $learned === null) {
+        if (!$wear->enough && $learned === null) {
             return null;
         }
-        $input = new IntervalAdviseInput(self::CAP_KM, $learned?->result->intervalKm, $wear->enough ? $targetLifeKm ?? self::usualLifeKm($curve) : null, 1.0 / $wear->factor(), $curve);
+        $input = new IntervalAdviseInput(
+            self::CAP_KM,
+            $learned?->result->intervalKm,
+            $wear->enough ? $targetLifeKm ?? self::usualLifeKm($curve) : null,
+            1.0 / $wear->factor(),
+            $curve,
+        );
 
-        $result = (new IntervalAdvise)($input);
+        $result = (new IntervalAdvise())($input);
 
         return new self($input, $result, $wear, max(self::FLOOR_KM, $result->intervalKm));
     }

@@ -21,8 +21,12 @@ final readonly class EconomyRow
     public function toArray(): array
     {
         return [
-            'interval_km' => $this->intervalKm, 'life_km' => $this->lifeKm, 'cost_per_1000km' => $this->costPer1000Km,
-            'rewaxes_per_1000km' => $this->rewaxesPer1000Km, 'minutes_per_1000km' => $this->minutesPer1000Km, 'extrapolated' => $this->extrapolated,
+            'interval_km' => $this->intervalKm,
+            'life_km' => $this->lifeKm,
+            'cost_per_1000km' => $this->costPer1000Km,
+            'rewaxes_per_1000km' => $this->rewaxesPer1000Km,
+            'minutes_per_1000km' => $this->minutesPer1000Km,
+            'extrapolated' => $this->extrapolated,
         ];
     }
 }

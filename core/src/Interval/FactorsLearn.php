@@ -29,8 +29,17 @@ final readonly class FactorsLearn implements Model
 
     public function __invoke(FactorsLearnInput $in): FactorsLearnResult
     {
-        $ridden = array_values(array_filter(Condition::cases(), fn(Condition $condition) => $condition !== Condition::Dry && $this->cycles($in, $condition) > 0));
-        $centre = [...array_map(fn(Condition $condition) => log($in->factors->of($condition)), $ridden), log($in->prior->medianKm), log($in->prior->shapeMedian)];
+        $ridden = array_values(
+            array_filter(
+                Condition::cases(),
+                fn(Condition $condition) => $condition !== Condition::Dry && $this->cycles($in, $condition) > 0,
+            ),
+        );
+        $centre = [
+            ...array_map(fn(Condition $condition) => log($in->factors->of($condition)), $ridden),
+            log($in->prior->medianKm),
+            log($in->prior->shapeMedian),
+        ];
         [$best, $mode] = [-INF, $centre];
         foreach (self::STARTS as $beside) {
             $found = $this->climb($in, $ridden, [...array_slice($centre, 0, -1), $centre[count($centre) - 1] + $beside], $centre);
@@ -47,10 +56,20 @@ final readonly class FactorsLearn implements Model
                 $n === false => [log($in->factors->of($condition)), $in->logSd],
                 default => [$mode[$n], $spread === null ? INF : sqrt($spread->inverseAt($n))],
             };
-            $factors[$condition->value] = new LearnedFactor(exp($log), exp($log - $wide * $sd), exp($log + $wide * $sd), $this->cycles($in, $condition));
+            $factors[$condition->value] = new LearnedFactor(
+                exp($log),
+                exp($log - $wide * $sd),
+                exp($log + $wide * $sd),
+                $this->cycles($in, $condition),
+            );
         }
 
-        return new FactorsLearnResult($factors, exp($mode[count($ridden)]), exp($mode[count($ridden) + 1]), count(array_filter($in->cycles, fn(ConditionCycle $cycle) => $cycle->ended === CycleEnd::Noise)));
+        return new FactorsLearnResult(
+            $factors,
+            exp($mode[count($ridden)]),
+            exp($mode[count($ridden) + 1]),
+            count(array_filter($in->cycles, fn(ConditionCycle $cycle) => $cycle->ended === CycleEnd::Noise)),
+        );
     }
 
     public function compute(Fields $input): array
@@ -162,7 +181,7 @@ final readonly class FactorsLearn implements Model
             $parts = [];
             foreach ($cycle->km as $condition => $km) {
                 if (isset($places[$condition])) {
-                    $parts[$places[$condition]] = $factors[$condition] * $km / $effective;
+                    $parts[$places[$condition]] = ($factors[$condition] * $km) / $effective;
                 }
             }
             foreach ($parts as $i => $part) {

@@ -25,7 +25,8 @@ final readonly class FactorsLearnInput
     {
         Check::notEmpty('cycles', $cycles);
         Check::positive('log_sd', $logSd);
-        $factors->of(Condition::Dry) === 1.0 || throw new InvalidInput('factors.dry', 'must be 1: a dry kilometre is what the others are counted in');
+        $factors->of(Condition::Dry) === 1.0 ||
+            throw new InvalidInput('factors.dry', 'must be 1: a dry kilometre is what the others are counted in');
     }
 
     public static function from(Fields $in): self

@@ -15,7 +15,9 @@ final readonly class FactorsLearnResult
     {
         return [
             'factors' => array_map(fn(LearnedFactor $factor) => $factor->toArray(), $this->factors),
-            'median_km' => $this->medianKm, 'shape' => $this->shape, 'noises' => $this->noises,
+            'median_km' => $this->medianKm,
+            'shape' => $this->shape,
+            'noises' => $this->noises,
         ];
     }
 }

@@ -17,10 +17,13 @@ final readonly class IntervalAdvise implements Model
     public function __invoke(IntervalAdviseInput $in): IntervalAdviseResult
     {
         $best = new IntervalAdviseResult($in->capKm, AdviseBecause::Cap);
-        foreach ([
-            [$in->learnedKm, AdviseBecause::Noise],
-            [$in->targetLifeKm === null ? null : $in->curve->intervalKm($in->targetLifeKm / $in->lifeFactor), AdviseBecause::Wear],
-        ] as [$km, $because]) {
+        foreach (
+            [
+                [$in->learnedKm, AdviseBecause::Noise],
+                [$in->targetLifeKm === null ? null : $in->curve->intervalKm($in->targetLifeKm / $in->lifeFactor), AdviseBecause::Wear],
+            ]
+            as [$km, $because]
+        ) {
             if ($km !== null && $km < $best->intervalKm - Check::EPSILON) {
                 $best = new IntervalAdviseResult($km, $because);
             }
@@ -37,6 +40,8 @@ final readonly class IntervalAdvise implements Model
     /** How much longer or shorter a chain lives than expected at the interval that it was really ridden: (limit ÷ rate · 1000) ÷ life. */
     public static function lifeFactor(float $limitPct, float $ratePctPer1000Km, float $riddenIntervalKm, LifeCurve $curve): float
     {
-        return 1000.0 * Check::positive('limit_pct', $limitPct) / Check::positive('rate', $ratePctPer1000Km) / $curve->lifeKm(Check::positive('interval_km', $riddenIntervalKm));
+        return (1000.0 * Check::positive('limit_pct', $limitPct)) /
+            Check::positive('rate', $ratePctPer1000Km) /
+            $curve->lifeKm(Check::positive('interval_km', $riddenIntervalKm));
     }
 }

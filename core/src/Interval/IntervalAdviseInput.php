@@ -12,8 +12,13 @@ use Dripel\Core\Input\InvalidInput;
 final readonly class IntervalAdviseInput
 {
     /** @throws InvalidInput at the field unless above 0 */
-    public function __construct(public float $capKm, public ?float $learnedKm, public ?float $targetLifeKm, public float $lifeFactor, public LifeCurve $curve)
-    {
+    public function __construct(
+        public float $capKm,
+        public ?float $learnedKm,
+        public ?float $targetLifeKm,
+        public float $lifeFactor,
+        public LifeCurve $curve,
+    ) {
         Check::positive('cap_km', $capKm);
         $learnedKm === null || Check::positive('learned_km', $learnedKm);
         $targetLifeKm === null || Check::positive('target_life_km', $targetLifeKm);
@@ -24,6 +29,12 @@ final readonly class IntervalAdviseInput
     {
         $in->only('cap_km', 'learned_km', 'target_life_km', 'life_factor', 'life_points');
 
-        return new self($in->number('cap_km'), $in->numberOrNull('learned_km'), $in->numberOrNull('target_life_km'), $in->number('life_factor'), LifeCurve::in($in));
+        return new self(
+            $in->number('cap_km'),
+            $in->numberOrNull('learned_km'),
+            $in->numberOrNull('target_life_km'),
+            $in->number('life_factor'),
+            LifeCurve::in($in),
+        );
     }
 }

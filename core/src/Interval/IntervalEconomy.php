@@ -22,9 +22,11 @@ final readonly class IntervalEconomy implements Model
             $rows[] = new EconomyRow(
                 $km,
                 $lifeKm,
-                1000.0 * (($in->chainCost + $in->stripCost + $in->quickLinkCost + $in->cassetteCost / $in->chainsPerCassette) / $lifeKm + ($in->rewaxCost + $in->minutesPerRewax * $in->hourValue / 60.0) / $km),
+                1000.0 *
+                    (($in->chainCost + $in->stripCost + $in->quickLinkCost + $in->cassetteCost / $in->chainsPerCassette) / $lifeKm +
+                        ($in->rewaxCost + ($in->minutesPerRewax * $in->hourValue) / 60.0) / $km),
                 1000.0 / $km,
-                1000.0 * $in->minutesPerRewax / $km,
+                (1000.0 * $in->minutesPerRewax) / $km,
                 $in->curve->extrapolates($km),
             );
         }

@@ -8,7 +8,10 @@ use Dripel\Core\Input\Check;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 
-/** What a chain, its strip, its link, a cassette and a re-wax cost, in one unit of money; minutes and what an hour is worth; which intervals to look at, km. */
+/**
+ * What a chain, its strip, its link, a cassette and a re-wax cost, in one unit of money; minutes and what an hour is worth; which intervals
+ * to look at, km.
+ */
 final readonly class IntervalEconomyInput
 {
     /** Common practice: a cassette outlives four or five chains. */
@@ -32,19 +35,48 @@ final readonly class IntervalEconomyInput
         public float $maxKm = 600.0,
         public float $stepKm = 5.0,
     ) {
-        foreach (['chain_cost' => $chainCost, 'rewax_cost' => $rewaxCost, 'strip_cost' => $stripCost, 'quick_link_cost' => $quickLinkCost, 'cassette_cost' => $cassetteCost, 'minutes_per_rewax' => $minutesPerRewax, 'hour_value' => $hourValue] as $field => $value) {
+        foreach (
+            [
+                'chain_cost' => $chainCost,
+                'rewax_cost' => $rewaxCost,
+                'strip_cost' => $stripCost,
+                'quick_link_cost' => $quickLinkCost,
+                'cassette_cost' => $cassetteCost,
+                'minutes_per_rewax' => $minutesPerRewax,
+                'hour_value' => $hourValue,
+            ]
+            as $field => $value
+        ) {
             Check::notNegative($field, $value);
         }
-        foreach (['life_factor' => $lifeFactor, 'chains_per_cassette' => $chainsPerCassette, 'min_km' => $minKm, 'step_km' => $stepKm] as $field => $value) {
+        foreach (
+            ['life_factor' => $lifeFactor, 'chains_per_cassette' => $chainsPerCassette, 'min_km' => $minKm, 'step_km' => $stepKm]
+            as $field => $value
+        ) {
             Check::positive($field, $value);
         }
         Check::finite('max_km', $maxKm) >= $minKm || throw new InvalidInput('max_km', 'must not be below min_km');
-        ($maxKm - $minKm) / $stepKm < self::MOST_ROWS || throw new InvalidInput('step_km', 'must be longer: that would be more than '.self::MOST_ROWS.' rows');
+        ($maxKm - $minKm) / $stepKm < self::MOST_ROWS ||
+            throw new InvalidInput('step_km', 'must be longer: that would be more than ' . self::MOST_ROWS . ' rows');
     }
 
     public static function from(Fields $in): self
     {
-        $in->only('life_points', 'life_factor', 'chain_cost', 'strip_cost', 'quick_link_cost', 'rewax_cost', 'cassette_cost', 'chains_per_cassette', 'minutes_per_rewax', 'hour_value', 'min_km', 'max_km', 'step_km');
+        $in->only(
+            'life_points',
+            'life_factor',
+            'chain_cost',
+            'strip_cost',
+            'quick_link_cost',
+            'rewax_cost',
+            'cassette_cost',
+            'chains_per_cassette',
+            'minutes_per_rewax',
+            'hour_value',
+            'min_km',
+            'max_km',
+            'step_km',
+        );
 
         return new self(
             LifeCurve::in($in),

@@ -22,6 +22,9 @@ final readonly class IntervalEconomyResult
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['rows' => array_map(fn(EconomyRow $row) => $row->toArray(), $this->rows), 'best' => $this->best->toArray() + ['at_edge' => $this->atEdge]];
+        return [
+            'rows' => array_map(fn(EconomyRow $row) => $row->toArray(), $this->rows),
+            'best' => $this->best->toArray() + ['at_edge' => $this->atEdge],
+        ];
     }
 }

@@ -34,7 +34,16 @@ final readonly class IntervalLearn implements Model
         $interval = $a + $apart / $k;
         $wide = Normal::quantile(0.9) * $sd;
 
-        return new IntervalLearnResult($k, exp($a - log(M_LN2) / $k), exp($a), exp($interval), count($in->cycles), count($in->noises()), exp($interval - $wide), exp($interval + $wide));
+        return new IntervalLearnResult(
+            $k,
+            exp($a - log(M_LN2) / $k),
+            exp($a),
+            exp($interval),
+            count($in->cycles),
+            count($in->noises()),
+            exp($interval - $wide),
+            exp($interval + $wide),
+        );
     }
 
     public function compute(Fields $input): array
@@ -105,7 +114,11 @@ final readonly class IntervalLearn implements Model
     private function log(IntervalLearnInput $in, float $a, float $b): float
     {
         $k = exp($b);
-        $sum = $in->prior === null ? 0.0 : -0.5 * (($a - log($in->prior->medianKm)) / $in->prior->logSd) ** 2 - 0.5 * (($b - log($in->prior->shapeMedian)) / $in->prior->shapeLogSd) ** 2;
+        $sum =
+            $in->prior === null
+                ? 0.0
+                : -0.5 * (($a - log($in->prior->medianKm)) / $in->prior->logSd) ** 2 -
+                    0.5 * (($b - log($in->prior->shapeMedian)) / $in->prior->shapeLogSd) ** 2;
         foreach ($in->cycles as $cycle) {
             $z = log(M_LN2) + $k * (log($cycle->km) - $a);
             $sum += ($cycle->ended === CycleEnd::Noise ? $b + $z - log($cycle->km) : 0.0) - exp(min(700.0, $z));

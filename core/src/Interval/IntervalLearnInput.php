@@ -17,15 +17,17 @@ final readonly class IntervalLearnInput
     /**
      * @param list<WaxCycle> $cycles
      *
-     * @throws InvalidInput at `cycles` without a prior, unless two of them ended noisy at different km; at `quantile` unless between 0 and 1
+     * @throws InvalidInput at `cycles` without a prior, unless two of them ended noisy at different km; at `quantile` unless between 0 and
+     * 1
      */
     public function __construct(public array $cycles, public ?LearnPrior $prior, public float $quantile = self::QUANTILE)
     {
-        $quantile > 0.0 && $quantile < 1.0 || throw new InvalidInput('quantile', 'must be between 0 and 1');
+        ($quantile > 0.0 && $quantile < 1.0) || throw new InvalidInput('quantile', 'must be between 0 and 1');
         if ($prior === null) {
             Check::notEmpty('cycles', $cycles);
             $noisy = array_unique(array_map(fn(WaxCycle $cycle) => $cycle->km, $this->noises()), SORT_NUMERIC);
-            count($noisy) >= 2 || throw new InvalidInput('cycles', 'must hold two that ended noisy, at different km, where there is no prior');
+            count($noisy) >= 2 ||
+                throw new InvalidInput('cycles', 'must hold two that ended noisy, at different km, where there is no prior');
         }
     }
 
@@ -33,7 +35,11 @@ final readonly class IntervalLearnInput
     {
         $in->only('cycles', 'prior', 'quantile');
 
-        return new self($in->list('cycles', WaxCycle::from(...)), $in->nestedOrNull('prior', LearnPrior::from(...)), $in->number('quantile', self::QUANTILE));
+        return new self(
+            $in->list('cycles', WaxCycle::from(...)),
+            $in->nestedOrNull('prior', LearnPrior::from(...)),
+            $in->number('quantile', self::QUANTILE),
+        );
     }
 
     /** @return list<WaxCycle> */

@@ -28,8 +28,14 @@ final readonly class IntervalLearnResult
     public function toArray(): array
     {
         return [
-            'shape' => $this->shape, 'scale_km' => $this->scaleKm, 'median_km' => $this->medianKm, 'interval_km' => $this->intervalKm,
-            'cycles' => $this->cycles, 'noises' => $this->noises, 'interval_p10_km' => $this->intervalP10Km, 'interval_p90_km' => $this->intervalP90Km,
+            'shape' => $this->shape,
+            'scale_km' => $this->scaleKm,
+            'median_km' => $this->medianKm,
+            'interval_km' => $this->intervalKm,
+            'cycles' => $this->cycles,
+            'noises' => $this->noises,
+            'interval_p10_km' => $this->intervalP10Km,
+            'interval_p90_km' => $this->intervalP90Km,
         ];
     }
 }

@@ -24,7 +24,9 @@ final readonly class LearnedByEar
     /** So many dry sounds, and a season of its own is learned: common sense, house rule. */
     private const SEASON_NOISES = 3;
 
-    /** What is known before: a chain kept to its interval is heard in one of five cases, give or take this in the logarithm; house rules. */
+    /**
+     * What is known before: a chain kept to its interval is heard in one of five cases, give or take this in the logarithm; house rules.
+     */
     private const LOG_SD = 0.5;
 
     private const SHAPE = 3.0;
@@ -55,8 +57,11 @@ final readonly class LearnedByEar
         }
         $seasons = [];
         foreach (EarSeason::cases() as $season) {
-            $found = self::learn(array_values(array_filter($cycles, fn(EarCycle $one) => EarSeason::of($one->endS, $book->settings->zone()) === $season)), $prior);
-            $found->noises < self::SEASON_NOISES || $seasons[$season->value] = $found;
+            $found = self::learn(
+                array_values(array_filter($cycles, fn(EarCycle $one) => EarSeason::of($one->endS, $book->settings->zone()) === $season)),
+                $prior,
+            );
+            $found->noises < self::SEASON_NOISES || ($seasons[$season->value] = $found);
         }
 
         return new self($cycles, $all, $seasons);
@@ -64,13 +69,18 @@ final readonly class LearnedByEar
 
     public static function prior(float $intervalKm): LearnPrior
     {
-        return new LearnPrior($intervalKm * (M_LN2 / -log(1.0 - IntervalLearnInput::QUANTILE)) ** (1.0 / self::SHAPE), self::LOG_SD, self::SHAPE, self::SHAPE_LOG_SD);
+        return new LearnPrior(
+            $intervalKm * (M_LN2 / -log(1.0 - IntervalLearnInput::QUANTILE)) ** (1.0 / self::SHAPE),
+            self::LOG_SD,
+            self::SHAPE,
+            self::SHAPE_LOG_SD,
+        );
     }
 
     /** @param list<EarCycle> $cycles */
     private static function learn(array $cycles, LearnPrior $prior): IntervalLearnResult
     {
-        return (new IntervalLearn)(new IntervalLearnInput(array_map(fn(EarCycle $one) => $one->cycle, $cycles), $prior));
+        return (new IntervalLearn())(new IntervalLearnInput(array_map(fn(EarCycle $one) => $one->cycle, $cycles), $prior));
     }
 
     /** @return list<EarCycle> */
@@ -94,7 +104,8 @@ final readonly class LearnedByEar
                 $found[] = new EarCycle($history->chainId, $begun->moment->unixS, $entry->moment->unixS, new WaxCycle($km, $how), false);
             }
             // A coat that was only partly there says nothing of a whole one.
-            $begun = $entry instanceof Dip && ! $entry->partly || $entry instanceof Opening && $entry->wax === WaxThen::Known ? $entry : null;
+            $begun =
+                ($entry instanceof Dip && !$entry->partly) || ($entry instanceof Opening && $entry->wax === WaxThen::Known) ? $entry : null;
             $km = $entry instanceof Opening ? $entry->sinceWaxKm ?? 0.0 : 0.0;
         }
         if ($begun !== null && $km > 0.0) {

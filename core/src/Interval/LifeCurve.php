@@ -29,7 +29,8 @@ final readonly class LifeCurve
         usort($points, fn(LifePoint $a, LifePoint $b) => $a->intervalKm <=> $b->intervalKm);
         foreach (array_slice($points, 1) as $i => $point) {
             $point->intervalKm > $points[$i]->intervalKm || throw new InvalidInput('life_points', 'must be at different intervals');
-            $point->lifeKm < $points[$i]->lifeKm || throw new InvalidInput('life_points', 'must fall with the interval: a chain that is waxed less often lives shorter');
+            $point->lifeKm < $points[$i]->lifeKm ||
+                throw new InvalidInput('life_points', 'must fall with the interval: a chain that is waxed less often lives shorter');
         }
         $this->points = $points;
     }
@@ -48,11 +49,15 @@ final readonly class LifeCurve
      */
     public static function ofPairs(array $pairs): self
     {
-        return new self(array_map(function (array $pair): LifePoint {
-            [$interval, $life] = [$pair[0] ?? null, $pair[1] ?? null];
+        return new self(
+            array_map(function (array $pair): LifePoint {
+                [$interval, $life] = [$pair[0] ?? null, $pair[1] ?? null];
 
-            return is_numeric($interval) && is_numeric($life) ? new LifePoint((float) $interval, (float) $life) : throw new InvalidInput('life_points', 'must be interval and life in km, like [300, 15000]');
-        }, $pairs));
+                return is_numeric($interval) && is_numeric($life)
+                    ? new LifePoint((float) $interval, (float) $life)
+                    : throw new InvalidInput('life_points', 'must be interval and life in km, like [300, 15000]');
+            }, $pairs),
+        );
     }
 
     /** @return non-empty-list<array{float, float}> as it is kept */
@@ -76,13 +81,16 @@ final readonly class LifeCurve
     {
         [$a, $b] = $this->segment(fn(LifePoint $end) => $intervalKm <= $end->intervalKm);
 
-        return exp(log($a->lifeKm) + log($intervalKm / $a->intervalKm) * log($b->lifeKm / $a->lifeKm) / log($b->intervalKm / $a->intervalKm));
+        return exp(
+            log($a->lifeKm) + (log($intervalKm / $a->intervalKm) * log($b->lifeKm / $a->lifeKm)) / log($b->intervalKm / $a->intervalKm),
+        );
     }
 
     /** Whether an interval lies beyond the points, where only the slope of the end speaks. */
     public function extrapolates(float $intervalKm): bool
     {
-        return $intervalKm < $this->points[0]->intervalKm - Check::EPSILON || $intervalKm > $this->points[count($this->points) - 1]->intervalKm + Check::EPSILON;
+        return $intervalKm < $this->points[0]->intervalKm - Check::EPSILON ||
+            $intervalKm > $this->points[count($this->points) - 1]->intervalKm + Check::EPSILON;
     }
 
     /** The longest interval with which a chain lives so long. */
@@ -90,7 +98,7 @@ final readonly class LifeCurve
     {
         [$a, $b] = $this->segment(fn(LifePoint $end) => $lifeKm >= $end->lifeKm);
 
-        return exp(log($a->intervalKm) + log($lifeKm / $a->lifeKm) * log($b->intervalKm / $a->intervalKm) / log($b->lifeKm / $a->lifeKm));
+        return exp(log($a->intervalKm) + (log($lifeKm / $a->lifeKm) * log($b->intervalKm / $a->intervalKm)) / log($b->lifeKm / $a->lifeKm));
     }
 
     /**
@@ -101,7 +109,7 @@ final readonly class LifeCurve
     private function segment(callable $before): array
     {
         $last = count($this->points) - 1;
-        for ($i = 1; $i < $last && ! $before($this->points[$i]); $i++);
+        for ($i = 1; $i < $last && !$before($this->points[$i]); $i++);
 
         return [$this->points[$i - 1], $this->points[$i]];
     }

@@ -38,7 +38,8 @@ final readonly class WaxLife implements Model
             }
             $leftAfterKm[] = $leftKm;
         }
-        $leftHours = $in->intervalHours === null ? null : ($hours >= $in->intervalHours - Check::EPSILON ? 0.0 : $in->intervalHours - $hours);
+        $leftHours =
+            $in->intervalHours === null ? null : ($hours >= $in->intervalHours - Check::EPSILON ? 0.0 : $in->intervalHours - $hours);
 
         return new WaxLifeResult(
             $effectiveKm,

@@ -30,13 +30,33 @@ final readonly class WaxLifeResult
     /** The rider's ear overrules the count: nothing is left. */
     public function silencedByNoise(): self
     {
-        return new self($this->effectiveKm, $this->hours, $this->leftKm === null ? null : 0.0, $this->leftHours === null ? null : 0.0, 0.0, DueBecause::Noise, $this->rideLeftKm, $this->leftAfterKm);
+        return new self(
+            $this->effectiveKm,
+            $this->hours,
+            $this->leftKm === null ? null : 0.0,
+            $this->leftHours === null ? null : 0.0,
+            0.0,
+            DueBecause::Noise,
+            $this->rideLeftKm,
+            $this->leftAfterKm,
+        );
     }
 
     /** Ridden on after the wet, the day for drying is past: it is due by its wax alone. */
     public function afterTheWet(): self
     {
-        return $this->because !== DueBecause::Wet ? $this : new self($this->effectiveKm, $this->hours, $this->leftKm, $this->leftHours, $this->leftFraction, null, $this->rideLeftKm, $this->leftAfterKm);
+        return $this->because !== DueBecause::Wet
+            ? $this
+            : new self(
+                $this->effectiveKm,
+                $this->hours,
+                $this->leftKm,
+                $this->leftHours,
+                $this->leftFraction,
+                null,
+                $this->rideLeftKm,
+                $this->leftAfterKm,
+            );
     }
 
     /** @return array<string, mixed> */

@@ -50,11 +50,12 @@ final class Book
     ) {
         $retiredS = [];
         foreach ($events as $event) {
-            $event instanceof Retirement && $retiredS[$event->chainId] = min($retiredS[$event->chainId] ?? PHP_INT_MAX, $event->moment->unixS);
+            $event instanceof Retirement &&
+                ($retiredS[$event->chainId] = min($retiredS[$event->chainId] ?? PHP_INT_MAX, $event->moment->unixS));
         }
         $this->retiredS = $retiredS;
         $this->fittings = $this->fittingsOf(Slot::Chain);
-        $this->rides = InOrder::of([...$logged, ...($fillIn?->rides($logged) ?? [])]);
+        $this->rides = InOrder::of([...$logged, ...$fillIn?->rides($logged) ?? []]);
         $open = [];
         foreach ($this->rides as $ride) {
             if ($ride->bikeId === null) {
@@ -69,7 +70,10 @@ final class Book
     /** What was in one slot of which bike, and when. */
     public function fittingsOf(Slot $slot): Fittings
     {
-        return $this->fittingsBySlot[$slot->value] ??= new Fittings(array_values(array_filter($this->fittingEntries, fn(Fitting $fitting) => $fitting->slot === $slot)), $this->retiredS);
+        return $this->fittingsBySlot[$slot->value] ??= new Fittings(
+            array_values(array_filter($this->fittingEntries, fn(Fitting $fitting) => $fitting->slot === $slot)),
+            $this->retiredS,
+        );
     }
 
     /** How an estimate would be spread, as the logbook stands. */
@@ -95,16 +99,25 @@ final class Book
     /** What was ridden since the drivetrain of a bike was brushed; null: nobody said that it ever was. */
     public function brushed(int $bikeId, int $nowS): ?Brushed
     {
-        $brushings = array_values(array_filter(
-            $this->events,
-            fn(Entry $event) => $event instanceof Brushing && $event->bikeId === $bikeId && $event->moment->unixS <= $nowS,
-        ));
+        $brushings = array_values(
+            array_filter(
+                $this->events,
+                fn(Entry $event) => $event instanceof Brushing && $event->bikeId === $bikeId && $event->moment->unixS <= $nowS,
+            ),
+        );
         $last = array_last(InOrder::of($brushings));
 
-        return $last === null ? null : new Brushed($last, array_sum(array_map(
-            fn(Ride $ride) => Entry::compare($ride, $last) > 0 && $ride->moment->unixS <= $nowS ? $ride->km : 0.0,
-            $this->ridesOf($bikeId),
-        )));
+        return $last === null
+            ? null
+            : new Brushed(
+                $last,
+                array_sum(
+                    array_map(
+                        fn(Ride $ride) => Entry::compare($ride, $last) > 0 && $ride->moment->unixS <= $nowS ? $ride->km : 0.0,
+                        $this->ridesOf($bikeId),
+                    ),
+                ),
+            );
     }
 
     public function lastOdometer(int $bikeId): ?Estimate
@@ -115,7 +128,16 @@ final class Book
     /** The same logbook with one more ride, as if it had been logged. */
     public function withRide(Ride $ride): self
     {
-        return new self($this->bikeIds, $this->chainIds, $this->settings, $this->fittingEntries, [...$this->logged, $ride], $this->events, $this->fillIn, $this->parts);
+        return new self(
+            $this->bikeIds,
+            $this->chainIds,
+            $this->settings,
+            $this->fittingEntries,
+            [...$this->logged, $ride],
+            $this->events,
+            $this->fillIn,
+            $this->parts,
+        );
     }
 
     /**
@@ -127,7 +149,16 @@ final class Book
      */
     public function with(array $fittings, array $rides, array $events): self
     {
-        return new self($this->bikeIds, $this->chainIds, $this->settings, [...$this->fittingEntries, ...$fittings], [...$this->logged, ...$rides], [...$this->events, ...$events], $this->fillIn, $this->parts);
+        return new self(
+            $this->bikeIds,
+            $this->chainIds,
+            $this->settings,
+            [...$this->fittingEntries, ...$fittings],
+            [...$this->logged, ...$rides],
+            [...$this->events, ...$events],
+            $this->fillIn,
+            $this->parts,
+        );
     }
 
     public function chain(int $chainId, int $nowS): ChainState
@@ -175,7 +206,8 @@ final class Book
             }
             // What goes on after it, and a second end, cannot be; what was on the bike by then came off.
             foreach ([...$history->events, ...$this->fittingEntries] as $entry) {
-                $concerned = $entry instanceof Fitting ? $entry->componentId === $chainId : ! $entry instanceof Noise && $entry !== $retirement;
+                $concerned =
+                    $entry instanceof Fitting ? $entry->componentId === $chainId : !($entry instanceof Noise) && $entry !== $retirement;
                 if ($concerned && Entry::compare($entry, $retirement) > 0) {
                     $conflicts[] = new Conflict(ConflictKind::AfterRetirement, $chainId, $entry, $retirement);
                 }

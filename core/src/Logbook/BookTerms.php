@@ -39,11 +39,11 @@ final class BookTerms
     /** Of a bike that goes by ear: when its chains get loud; null before the first noise, and for any other. */
     private function learnedKm(int $bikeId, int $atS): ?float
     {
-        if (! $this->book->settings->byEar($bikeId, $atS)) {
+        if (!$this->book->settings->byEar($bikeId, $atS)) {
             return null;
         }
         $key = "{$bikeId} {$atS}";
-        if (! array_key_exists($key, $this->learned)) {
+        if (!array_key_exists($key, $this->learned)) {
             $this->learned[$key] = LearnedByEar::of($this->book, $bikeId, $atS)?->result->intervalKm;
         }
 

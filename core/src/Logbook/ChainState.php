@@ -97,13 +97,13 @@ final readonly class ChainState
     /** Whether the pot is the next place for it; one past its limit is not worth the wax. */
     public function wantsPot(): bool
     {
-        return $this->status->wantsDip() && ! $this->wear->pastLimit && ! $this->terms->dripOnly;
+        return $this->status->wantsDip() && !$this->wear->pastLimit && !$this->terms->dripOnly;
     }
 
     /** Whether it was ridden or measured: a new one has no wear of its own to show. */
     public function wears(): bool
     {
-        return $this->wear->reading !== null || $this->km->km > 0.0 || ! $this->km->whole;
+        return $this->wear->reading !== null || $this->km->km > 0.0 || !$this->km->whole;
     }
 
     public function retired(): bool
@@ -114,7 +114,7 @@ final readonly class ChainState
     /** Whether it can go on a bike and be ridden with wax on it. */
     public function rideable(): bool
     {
-        return ! $this->retired() && $this->wax->life !== null && $this->wax->known && ! $this->wax->life->due() && ! $this->wear->pastLimit;
+        return !$this->retired() && $this->wax->life !== null && $this->wax->known && !$this->wax->life->due() && !$this->wear->pastLimit;
     }
 
     private static function status(ChainHistory $history, WaxState $wax, Dryness $dryness): ChainStatus
@@ -127,7 +127,7 @@ final readonly class ChainState
             $wax->life->because === DueBecause::Distance => ChainStatus::Spent,
             $wax->life->because === DueBecause::Hours => ChainStatus::Overtime,
             $wax->life->because === DueBecause::Wet => ChainStatus::Wet,
-            ! $wax->known => ChainStatus::Unsure,
+            !$wax->known => ChainStatus::Unsure,
             $wax->rides === [] => ChainStatus::Waxed,
             default => ChainStatus::Ridden,
         };

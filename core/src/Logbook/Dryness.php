@@ -33,7 +33,7 @@ final readonly class Dryness
         $driedS = $soaking === null ? null : self::driedS($history, $soaking);
 
         return new self(
-            $strip === null ? null : (new BareClock)(new BareClockInput($strip->moment->unixS, $nowS)),
+            $strip === null ? null : (new BareClock())(new BareClockInput($strip->moment->unixS, $nowS)),
             $strip?->moment->unixS,
             $riddenOn === null ? $soaking : null,
             $riddenOn === null || $driedS !== null ? null : $soaking,

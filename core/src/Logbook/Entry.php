@@ -14,10 +14,10 @@ abstract readonly class Entry
     /** The one order of the logbook: instant, then kind, then what is known to the minute, then as recorded. */
     public static function compare(self $a, self $b): int
     {
-        return $a->moment->unixS <=> $b->moment->unixS
-            ?: $a->kind()->rank() <=> $b->kind()->rank()
-            ?: ($a->moment->precision === Precision::Day) <=> ($b->moment->precision === Precision::Day)
-            ?: $a->moment->sequence <=> $b->moment->sequence
-            ?: $a->id <=> $b->id;
+        return $a->moment->unixS <=> $b->moment->unixS ?:
+            $a->kind()->rank() <=> $b->kind()->rank() ?:
+            ($a->moment->precision === Precision::Day) <=> ($b->moment->precision === Precision::Day) ?:
+            $a->moment->sequence <=> $b->moment->sequence ?:
+            $a->id <=> $b->id;
     }
 }

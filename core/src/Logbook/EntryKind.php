@@ -25,7 +25,16 @@ enum EntryKind: string
     {
         return match ($this) {
             self::Ride, self::Fitting => false,
-            self::Opening, self::Strip, self::Dip, self::TopUp, self::WipeDown, self::Brushing, self::Noise, self::Reading, self::Retirement => true,
+            self::Opening,
+            self::Strip,
+            self::Dip,
+            self::TopUp,
+            self::WipeDown,
+            self::Brushing,
+            self::Noise,
+            self::Reading,
+            self::Retirement
+                => true,
         };
     }
 

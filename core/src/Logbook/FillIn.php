@@ -84,8 +84,14 @@ final readonly class FillIn
     /** The last reading of a bike's odometer. */
     public function lastOdometer(int $bikeId): ?Estimate
     {
-        $readings = array_filter($this->estimates, fn(Estimate $estimate) => $estimate->bikeId === $bikeId && $estimate->odometerKm !== null);
-        usort($readings, fn(Estimate $a, Estimate $b) => $a->moment->unixS <=> $b->moment->unixS ?: $a->moment->sequence <=> $b->moment->sequence);
+        $readings = array_filter(
+            $this->estimates,
+            fn(Estimate $estimate) => $estimate->bikeId === $bikeId && $estimate->odometerKm !== null,
+        );
+        usort(
+            $readings,
+            fn(Estimate $a, Estimate $b) => $a->moment->unixS <=> $b->moment->unixS ?: $a->moment->sequence <=> $b->moment->sequence,
+        );
 
         return $readings === [] ? null : $readings[count($readings) - 1];
     }
@@ -104,10 +110,15 @@ final readonly class FillIn
     {
         [$knownKm, $free] = [0.0, []];
         foreach (self::days($estimate->fromDate, $estimate->toDate) as $date) {
-            $before = array_filter($known[$date] ?? [], fn(Ride|RestDay $entry) => $entry->moment->sequence < $estimate->moment->sequence
-                && ($entry instanceof RestDay || self::within($entry, $estimate)));
-            $knownKm += array_sum(array_map(fn(Ride|RestDay $entry) => $entry instanceof Ride ? $entry->km : 0.0, $before)) + ($before === [] ? $covered[$date] ?? 0.0 : 0.0);
-            if ($before === [] && ! isset($covered[$date])) {
+            $before = array_filter(
+                $known[$date] ?? [],
+                fn(Ride|RestDay $entry) => $entry->moment->sequence < $estimate->moment->sequence &&
+                    ($entry instanceof RestDay || self::within($entry, $estimate)),
+            );
+            $knownKm +=
+                array_sum(array_map(fn(Ride|RestDay $entry) => $entry instanceof Ride ? $entry->km : 0.0, $before)) +
+                ($before === [] ? $covered[$date] ?? 0.0 : 0.0);
+            if ($before === [] && !isset($covered[$date])) {
                 $free[] = $date;
             }
         }
@@ -126,11 +137,18 @@ final readonly class FillIn
         $share = $this->share($estimate, $known, $covered);
         $rides = [];
         foreach ($share->kmEach > 0 ? $share->dates : [] as $date) {
-            $replaced = array_filter($known[$date] ?? [], fn(Ride|RestDay $entry) => $entry instanceof RestDay || self::within($entry, $estimate));
+            $replaced = array_filter(
+                $known[$date] ?? [],
+                fn(Ride|RestDay $entry) => $entry instanceof RestDay || self::within($entry, $estimate),
+            );
             if ($replaced === []) {
                 $rides[] = new Ride(
                     0,
-                    new Moment(min(LocalDay::named($date, $this->zone)->endS(), $estimate->moment->unixS), Precision::Day, $estimate->moment->sequence),
+                    new Moment(
+                        min(LocalDay::named($date, $this->zone)->endS(), $estimate->moment->unixS),
+                        Precision::Day,
+                        $estimate->moment->sequence,
+                    ),
                     $estimate->bikeId,
                     $share->kmEach,
                     null,
@@ -195,8 +213,11 @@ final readonly class FillIn
     private function knownDays(array $rides, ?Estimate $also = null): array
     {
         $fromS = [];
-        foreach ([...$this->estimates, ...$this->commutes, ...($also === null ? [] : [$also])] as $filler) {
-            $fromS[$filler->bikeId] = min($fromS[$filler->bikeId] ?? PHP_INT_MAX, LocalDay::named($filler->fromDate, $this->zone)->startS());
+        foreach ([...$this->estimates, ...$this->commutes, ...$also === null ? [] : [$also]] as $filler) {
+            $fromS[$filler->bikeId] = min(
+                $fromS[$filler->bikeId] ?? PHP_INT_MAX,
+                LocalDay::named($filler->fromDate, $this->zone)->startS(),
+            );
         }
         $known = [];
         foreach ($this->restDays as $rest) {
@@ -214,8 +235,8 @@ final readonly class FillIn
     /** A ride that began before or after what the estimate covers is no part of it; one known by its day alone may be. */
     private static function within(Ride $ride, Estimate $estimate): bool
     {
-        return $ride->moment->precision === Precision::Day
-            || ($ride->moment->unixS >= $estimate->fromS && $ride->moment->unixS <= $estimate->moment->unixS);
+        return $ride->moment->precision === Precision::Day ||
+            ($ride->moment->unixS >= $estimate->fromS && $ride->moment->unixS <= $estimate->moment->unixS);
     }
 
     /** @return iterable<string> */

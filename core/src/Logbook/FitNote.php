@@ -55,23 +55,28 @@ enum FitNote: string
         $bikeSpeeds = $book->settings->whole(SettingKey::BikeSpeeds, $bikeId);
         $link = $book->inventory()->linkOf($chainId, $nowS);
         $off = $book->fittings->componentOn($bikeId, $nowS);
-        $waxless = ! $chain->rideable() && ! $chain->wear->pastLimit && $chain->wax->known;
+        $waxless = !$chain->rideable() && !$chain->wear->pastLimit && $chain->wax->known;
         $left = $link?->part->closingsAllowed === null ? null : $link->part->closingsAllowed - $link->closings;
 
-        return array_map(self::from(...), array_keys(array_filter([
-            self::WrongSpeed->value => $chainSpeeds > 0 && $bikeSpeeds > 0 && $chainSpeeds !== $bikeSpeeds,
-            self::LinkSpent->value => $left !== null && $left <= 0,
-            self::LastClosing->value => $left === 1,
-            self::PinOff->value => $off !== null && $off !== $chainId && self::pinned($book, $off),
-            self::PinOn->value => self::pinned($book, $chainId),
-            self::NotReady->value => $chain->readyAtS !== null,
-            self::Kept->value => $chain->keptFor?->waits($nowS, $book->settings) === true,
-            self::MaySkip->value => $chain->km->whole && $chain->km->km < self::NEW_KM && self::wornCassette($book, $bikeId, $nowS),
-            self::Worn->value => $chain->wear->pastLimit,
-            self::WaxUnknown->value => ! $chain->wax->known && ! $chain->wear->pastLimit,
-            self::BareSteel->value => $waxless && $chain->dryness->bare !== null,
-            self::NoWax->value => $waxless && $chain->dryness->bare === null,
-        ])));
+        return array_map(
+            self::from(...),
+            array_keys(
+                array_filter([
+                    self::WrongSpeed->value => $chainSpeeds > 0 && $bikeSpeeds > 0 && $chainSpeeds !== $bikeSpeeds,
+                    self::LinkSpent->value => $left !== null && $left <= 0,
+                    self::LastClosing->value => $left === 1,
+                    self::PinOff->value => $off !== null && $off !== $chainId && self::pinned($book, $off),
+                    self::PinOn->value => self::pinned($book, $chainId),
+                    self::NotReady->value => $chain->readyAtS !== null,
+                    self::Kept->value => $chain->keptFor?->waits($nowS, $book->settings) === true,
+                    self::MaySkip->value => $chain->km->whole && $chain->km->km < self::NEW_KM && self::wornCassette($book, $bikeId, $nowS),
+                    self::Worn->value => $chain->wear->pastLimit,
+                    self::WaxUnknown->value => !$chain->wax->known && !$chain->wear->pastLimit,
+                    self::BareSteel->value => $waxless && $chain->dryness->bare !== null,
+                    self::NoWax->value => $waxless && $chain->dryness->bare === null,
+                ]),
+            ),
+        );
     }
 
     private static function wornCassette(Book $book, int $bikeId, int $nowS): bool

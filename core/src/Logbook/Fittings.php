@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Dripel\Core\Logbook;
 
 /**
- * What was on which bike, and when: chains, or in another slot cassettes, chainrings, jockey wheels. A fitting holds from its moment until the next fitting on the same bike, so
+ * What was on which bike, and when: chains, or in another slot cassettes, chainrings, jockey wheels. A fitting holds from its moment until
+ * the next fitting on the same bike, so
  * the spans of one bike never overlap, and a fitting entered late or moved in time shifts its neighbours by itself.
  * What is put on a bike while it is on another one is a conflict.
  */
@@ -46,10 +47,18 @@ final readonly class Fittings
         foreach ($on as $fitting) {
             self::end($spans, $fitting, null);
         }
-        $this->spansByBike = $retiredS === [] ? $spans : array_map(fn(array $ofBike) => array_values(array_map(
-            fn(Span $span) => $span->until($retiredS[$span->componentId] ?? null),
-            array_filter($ofBike, fn(Span $span) => ($retiredS[$span->componentId] ?? PHP_INT_MAX) > $span->fromS),
-        )), $spans);
+        $this->spansByBike =
+            $retiredS === []
+                ? $spans
+                : array_map(
+                    fn(array $ofBike) => array_values(
+                        array_map(
+                            fn(Span $span) => $span->until($retiredS[$span->componentId] ?? null),
+                            array_filter($ofBike, fn(Span $span) => ($retiredS[$span->componentId] ?? PHP_INT_MAX) > $span->fromS),
+                        ),
+                    ),
+                    $spans,
+                );
         $this->conflicts = $conflicts;
     }
 
@@ -77,7 +86,7 @@ final readonly class Fittings
         [$low, $high] = [0, count($spans)];
         while ($low < $high) {
             $middle = intdiv($low + $high, 2);
-            $spans[$middle]->fromS <= $atS ? $low = $middle + 1 : $high = $middle;
+            $spans[$middle]->fromS <= $atS ? ($low = $middle + 1) : ($high = $middle);
         }
         $span = $spans[$low - 1] ?? null;
 

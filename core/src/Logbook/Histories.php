@@ -24,7 +24,7 @@ final readonly class Histories
             $span = null;
             foreach ($bikeRides as $ride) {
                 // Rides come in order, so the span of the ride before nearly always still holds.
-                if ($span === null || ! $span->holdsAt($ride->moment->unixS)) {
+                if ($span === null || !$span->holdsAt($ride->moment->unixS)) {
                     $span = $fittings->spanAt($bikeId, $ride->moment->unixS);
                 }
                 if ($span !== null) {

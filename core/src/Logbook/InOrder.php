@@ -19,8 +19,11 @@ final class InOrder
         // Rows mostly arrive in order; finding that out is far cheaper than sorting them again.
         $before = null;
         foreach ($entries as $entry) {
-            if ($before !== null && $before->moment->unixS >= $entry->moment->unixS
-                && ($before->moment->unixS > $entry->moment->unixS || Entry::compare($before, $entry) > 0)) {
+            if (
+                $before !== null &&
+                $before->moment->unixS >= $entry->moment->unixS &&
+                ($before->moment->unixS > $entry->moment->unixS || Entry::compare($before, $entry) > 0)
+            ) {
                 return self::sort($entries);
             }
             $before = $entry;

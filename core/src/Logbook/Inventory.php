@@ -18,13 +18,17 @@ final readonly class Inventory
     {
         $links = $this->linksOf($chainId);
 
-        return $links === [] ? null : PartState::derive($links[count($links) - 1], $this->book, $this->book->history($links[count($links) - 1]->id), $nowS);
+        return $links === []
+            ? null
+            : PartState::derive($links[count($links) - 1], $this->book, $this->book->history($links[count($links) - 1]->id), $nowS);
     }
 
     /** @return list<Part> the quick links of a chain in the order in which they were opened; a spare may be older than the one before it */
     public function linksOf(int $chainId): array
     {
-        $links = array_values(array_filter($this->parts, fn(Part $part) => $part->kind === PartKind::QuickLink && $part->chainId === $chainId));
+        $links = array_values(
+            array_filter($this->parts, fn(Part $part) => $part->kind === PartKind::QuickLink && $part->chainId === $chainId),
+        );
         $openedS = fn(Part $link): int => $this->book->history($link->id)->last(Opening::class)->moment->unixS ?? PHP_INT_MIN;
         usort($links, fn(Part $a, Part $b) => $openedS($a) <=> $openedS($b) ?: $a->id <=> $b->id);
 
@@ -59,7 +63,8 @@ final readonly class Inventory
         $trainer = $this->book->fittingsOf(Slot::Trainer);
         $wears = fn(Ride $ride): bool => match ($slot) {
             Slot::Trainer => $ride->condition === Condition::Indoor,
-            Slot::Cassette => $ride->condition !== Condition::Indoor || $trainer->componentOn((int) $ride->bikeId, $ride->moment->unixS) === null,
+            Slot::Cassette => $ride->condition !== Condition::Indoor ||
+                $trainer->componentOn((int) $ride->bikeId, $ride->moment->unixS) === null,
             default => true,
         };
         $rides = [];

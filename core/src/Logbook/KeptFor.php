@@ -16,11 +16,13 @@ final readonly class KeptFor
     {
         $on = $settings->text(SettingKey::ChainEventOn, $chainId);
 
-        return $on === '' || $on < LocalDay::of($nowS, $settings->zone())->date ? null : new self(
-            $settings->text(SettingKey::ChainEvent, $chainId),
-            $on,
-            $settings->text(SettingKey::ChainDippedAfter, $chainId) ?: null,
-        );
+        return $on === '' || $on < LocalDay::of($nowS, $settings->zone())->date
+            ? null
+            : new self(
+                $settings->text(SettingKey::ChainEvent, $chainId),
+                $on,
+                $settings->text(SettingKey::ChainDippedAfter, $chainId) ?: null,
+            );
     }
 
     /** Whether it still waits for its event at an instant; on the day itself it may go on. */
@@ -34,6 +36,8 @@ final readonly class KeptFor
     {
         $day = fn(int $atS): string => LocalDay::of($atS, $settings->zone())->date;
 
-        return $this->dippedAfter !== null && $day($nowS) > $this->dippedAfter && ($dip === null || $day($dip->moment->unixS) <= $this->dippedAfter);
+        return $this->dippedAfter !== null &&
+            $day($nowS) > $this->dippedAfter &&
+            ($dip === null || $day($dip->moment->unixS) <= $this->dippedAfter);
     }
 }

@@ -29,12 +29,23 @@ final readonly class PartState
 
         return $slot === null
             ? self::quickLink($part, $book, $opening, $nowS)
-            : new self($part, $opening, $book->fittingsOf($slot)->bikeOf($part->id, $nowS), self::onBikes($part, $book, $opening, $nowS), null, true, $retiredS);
+            : new self(
+                $part,
+                $opening,
+                $book->fittingsOf($slot)->bikeOf($part->id, $nowS),
+                self::onBikes($part, $book, $opening, $nowS),
+                null,
+                true,
+                $retiredS,
+            );
     }
 
     private static function onBikes(Part $part, Book $book, ?Opening $opening, int $nowS): Distance
     {
-        $rides = array_filter($book->inventory()->ridesOn($part, $nowS), fn(Ride $ride) => $opening === null || Entry::compare($ride, $opening) > 0);
+        $rides = array_filter(
+            $book->inventory()->ridesOn($part, $nowS),
+            fn(Ride $ride) => $opening === null || Entry::compare($ride, $opening) > 0,
+        );
         $km = ($opening->km ?? 0.0) + array_sum(array_map(fn(Ride $ride) => $ride->km, $rides));
 
         return new Distance($km, $opening === null || $opening->km !== null);
@@ -45,10 +56,20 @@ final readonly class PartState
     {
         $sinceS = $opening === null ? PHP_INT_MIN : $opening->moment->unixS;
         $untilS = min($nowS, self::replacedS($part, $book) - 1);
-        $closed = array_filter($book->fittings->spansOf((int) $part->chainId), fn(Span $span) => $span->fromS > $sinceS && $span->fromS <= $untilS);
+        $closed = array_filter(
+            $book->fittings->spansOf((int) $part->chainId),
+            fn(Span $span) => $span->fromS > $sinceS && $span->fromS <= $untilS,
+        );
         $chain = $book->history((int) $part->chainId)->until($nowS)->km();
 
-        return new self($part, $opening, null, $chain, ($opening->closings ?? 0) + count($closed), $opening === null || $opening->closings !== null);
+        return new self(
+            $part,
+            $opening,
+            null,
+            $chain,
+            ($opening->closings ?? 0) + count($closed),
+            $opening === null || $opening->closings !== null,
+        );
     }
 
     /** When the next quick link took its place. */

@@ -35,11 +35,15 @@ final readonly class PartWear
                 $pastKm += $ride->moment->unixS > $wornS[$chainId] ? $ride->km : 0.0;
             }
         }
-        $outlived = array_filter($chainsKm, function (float $km, int $chainId) use ($book, $nowS): bool {
-            $history = $book->history($chainId)->until($nowS);
+        $outlived = array_filter(
+            $chainsKm,
+            function (float $km, int $chainId) use ($book, $nowS): bool {
+                $history = $book->history($chainId)->until($nowS);
 
-            return $history->last(Retirement::class) !== null && $km > $history->km()->km / 2;
-        }, ARRAY_FILTER_USE_BOTH);
+                return $history->last(Retirement::class) !== null && $km > $history->km()->km / 2;
+            },
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return new self($part, $chainsKm, count($outlived), $pastKm);
     }

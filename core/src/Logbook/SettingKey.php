@@ -168,7 +168,15 @@ enum SettingKey: string
     public function isList(): bool
     {
         return match ($this) {
-            self::WeekSummer, self::WeekWinter, self::InstrumentMarks, self::PlanWeekdays, self::PlanByHand, self::PlanPinned, self::PlanForbidden, self::LifePoints => true,
+            self::WeekSummer,
+            self::WeekWinter,
+            self::InstrumentMarks,
+            self::PlanWeekdays,
+            self::PlanByHand,
+            self::PlanPinned,
+            self::PlanForbidden,
+            self::LifePoints
+                => true,
             default => false,
         };
     }
@@ -177,8 +185,20 @@ enum SettingKey: string
     public function isDated(): bool
     {
         return match ($this) {
-            self::IntervalKm, self::IntervalHours, self::ByEar, self::DripOnly, self::ChainDripKm, self::LimitSchool, self::ChainHome,
-            self::FactorIndoor, self::FactorDry, self::FactorDusty, self::FactorDamp, self::FactorWet, self::FactorMuddy => true,
+            self::IntervalKm,
+            self::IntervalHours,
+            self::ByEar,
+            self::DripOnly,
+            self::ChainDripKm,
+            self::LimitSchool,
+            self::ChainHome,
+            self::FactorIndoor,
+            self::FactorDry,
+            self::FactorDusty,
+            self::FactorDamp,
+            self::FactorWet,
+            self::FactorMuddy
+                => true,
             default => false,
         };
     }

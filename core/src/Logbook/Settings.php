@@ -32,7 +32,10 @@ final class Settings
     /** @param list<DatedSetting> $settings in any order */
     public function __construct(array $settings)
     {
-        usort($settings, fn(DatedSetting $a, DatedSetting $b) => $a->from->unixS <=> $b->from->unixS ?: $a->from->sequence <=> $b->from->sequence);
+        usort(
+            $settings,
+            fn(DatedSetting $a, DatedSetting $b) => $a->from->unixS <=> $b->from->unixS ?: $a->from->sequence <=> $b->from->sequence,
+        );
         foreach ($settings as $setting) {
             $this->settings[$setting->key->value][$setting->subjectId][] = $setting;
         }
@@ -145,7 +148,8 @@ final class Settings
     {
         $lifeKm = $this->number(SettingKey::PlainDripLifeKm, 0);
 
-        return $this->number(SettingKey::DripAsWax, 0) ?? ($lifeKm === null ? self::DRIP_AS_WAX : $this->lifeCurve()->intervalKm($lifeKm) / $this->plainDripEveryKm());
+        return $this->number(SettingKey::DripAsWax, 0) ??
+            ($lifeKm === null ? self::DRIP_AS_WAX : $this->lifeCurve()->intervalKm($lifeKm) / $this->plainDripEveryKm());
     }
 
     /** km between two doses of plain drip. */
@@ -221,11 +225,16 @@ final class Settings
         foreach (Condition::cases() as $condition) {
             $rows[$condition->value] = $this->rowAt(SettingKey::from("factor.{$condition->value}"), 0, $atS);
         }
-        $key = implode(' ', array_map(fn(?DatedSetting $row) => $row === null || is_array($row->value) ? '-' : (string) $row->value, $rows));
+        $key = implode(
+            ' ',
+            array_map(fn(?DatedSetting $row) => $row === null || is_array($row->value) ? '-' : (string) $row->value, $rows),
+        );
 
         return $this->factorsCache[$key] ??= array_reduce(
             Condition::cases(),
-            fn(Factors $factors, Condition $c) => $rows[$c->value] === null || is_array($rows[$c->value]->value) ? $factors : $factors->with($c, (float) $rows[$c->value]->value),
+            fn(Factors $factors, Condition $c) => $rows[$c->value] === null || is_array($rows[$c->value]->value)
+                ? $factors
+                : $factors->with($c, (float) $rows[$c->value]->value),
             Factors::houseRule(),
         );
     }

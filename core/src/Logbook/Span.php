@@ -18,7 +18,9 @@ final readonly class Span
     /** The same, over at an instant if it was not before. */
     public function until(?int $endS): self
     {
-        return $endS === null || $this->untilS !== null && $this->untilS <= $endS ? $this : new self($this->bikeId, $this->componentId, $this->fromS, $endS, $this->fittingId);
+        return $endS === null || ($this->untilS !== null && $this->untilS <= $endS)
+            ? $this
+            : new self($this->bikeId, $this->componentId, $this->fromS, $endS, $this->fittingId);
     }
 
     public function holdsAt(int $atS): bool

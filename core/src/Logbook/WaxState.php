@@ -11,7 +11,9 @@ use Dripel\Core\Interval\WaxLifeResult;
 use Dripel\Core\Interval\WaxRide;
 use Dripel\Core\Interval\WaxTopUp;
 
-/** The wax on a chain: its cycle since the last dip, or since the wax that it came with. Distances in km as ridden unless called effective. */
+/**
+ * The wax on a chain: its cycle since the last dip, or since the wax that it came with. Distances in km as ridden unless called effective.
+ */
 final readonly class WaxState
 {
     /**
@@ -54,16 +56,34 @@ final readonly class WaxState
         $cycle = self::cycle($rides, $history->rides, $topUps, $terms, $settings);
         $last = $topUps === [] ? $start : $topUps[count($topUps) - 1];
         $noise = $history->last(Noise::class);
-        $life = (new WaxLife)($cycle);
+        $life = (new WaxLife())($cycle);
         $life = $noise !== null && Entry::compare($noise, $last) > 0 ? $life->silencedByNoise() : $life;
 
-        return new self($life, ! $start instanceof Opening || $start->wax === WaxThen::Known, $cycle, $rides, count($topUps), $dip, $start, $last);
+        return new self(
+            $life,
+            !($start instanceof Opening) || $start->wax === WaxThen::Known,
+            $cycle,
+            $rides,
+            count($topUps),
+            $dip,
+            $start,
+            $last,
+        );
     }
 
     /** Once it was ridden on after the wet it goes by the wax that is left. */
     public function afterTheWet(): self
     {
-        return new self($this->life?->afterTheWet(), $this->known, $this->cycle, $this->rides, $this->topUps, $this->dip, $this->start, $this->last);
+        return new self(
+            $this->life?->afterTheWet(),
+            $this->known,
+            $this->cycle,
+            $this->rides,
+            $this->topUps,
+            $this->dip,
+            $this->start,
+            $this->last,
+        );
     }
 
     /** km of wax that can be counted on: none where its start is unknown. */
@@ -118,16 +138,22 @@ final readonly class WaxState
         return new WaxLifeInput(
             $terms->intervalKm,
             $terms->intervalHours,
-            array_map(fn(Ride $ride) => new WaxRide(
-                $ride->km,
-                $ride->hours,
-                $ride->condition,
-                $settings->factor($ride->condition, $ride->moment->unixS),
-            ), $rides),
-            array_map(fn(TopUp $topUp) => new WaxTopUp(
-                count(array_filter($rides, fn(Ride $ride) => Entry::compare($ride, $topUp) < 0)) - 1,
-                $topUp->km,
-            ), $topUps),
+            array_map(
+                fn(Ride $ride) => new WaxRide(
+                    $ride->km,
+                    $ride->hours,
+                    $ride->condition,
+                    $settings->factor($ride->condition, $ride->moment->unixS),
+                ),
+                $rides,
+            ),
+            array_map(
+                fn(TopUp $topUp) => new WaxTopUp(
+                    count(array_filter($rides, fn(Ride $ride) => Entry::compare($ride, $topUp) < 0)) - 1,
+                    $topUp->km,
+                ),
+                $topUps,
+            ),
             self::pace($allRides),
         );
     }
@@ -149,6 +175,6 @@ final readonly class WaxState
             default => null,
         };
 
-        return [...($before === null ? [] : [$before]), ...$history->ridesAfter($waxed)];
+        return [...$before === null ? [] : [$before], ...$history->ridesAfter($waxed)];
     }
 }

@@ -21,8 +21,13 @@ final readonly class WearState
     public static function derive(ChainHistory $history, Terms $terms): self
     {
         $reading = $history->last(Reading::class);
-        $result = $reading === null ? null : (new WearReading)($reading->input());
+        $result = $reading === null ? null : (new WearReading())($reading->input());
 
-        return new self($reading, $result, $reading === null ? null : $history->kmBefore($reading), $result?->reaches($terms->limitPct) ?? false);
+        return new self(
+            $reading,
+            $result,
+            $reading === null ? null : $history->kmBefore($reading),
+            $result?->reaches($terms->limitPct) ?? false,
+        );
     }
 }

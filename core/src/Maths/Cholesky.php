@@ -27,7 +27,7 @@ final readonly class Cholesky
                 for ($k = 0; $k < $j; $k++) {
                     $sum -= $new[$k] * ($lower[$j] ?? $new)[$k];
                 }
-                if ($i === $j && ! ($sum > 0.0)) {
+                if ($i === $j && !($sum > 0.0)) {
                     return null;
                 }
                 $new[] = $i === $j ? sqrt($sum) : $sum / $lower[$j][$j];

@@ -77,12 +77,12 @@ final readonly class GaussPanel
             $next = ($odd * $x * $here - $n * $before) / ($n + 1);
             $term = $this->terms[$n];
             $value += $term * $here;
-            $sum += $term * ($next - $before) / $odd;
+            $sum += ($term * ($next - $before)) / $odd;
             $before = $here;
             $here = $next;
         }
 
-        return [$sum * ($this->to - $this->from) / 2, $value];
+        return [($sum * ($this->to - $this->from)) / 2, $value];
     }
 
     /** How much of the integral is in doubt, at the most: what the last two terms could add. */

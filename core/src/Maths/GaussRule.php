@@ -32,7 +32,7 @@ final class GaussRule
     {
         [$nodes, $weights, $project] = [[], [], array_fill(0, self::POINTS, [])];
         for ($i = 0; $i < self::POINTS; $i++) {
-            $x = -cos(M_PI * ($i + 0.75) / (self::POINTS + 0.5));
+            $x = -cos((M_PI * ($i + 0.75)) / (self::POINTS + 0.5));
             do {
                 $step = self::polynomials($x)[self::POINTS] / self::slope($x);
                 $x -= $step;
@@ -41,7 +41,7 @@ final class GaussRule
             $weights[] = 2.0 / ((1.0 - $x * $x) * self::slope($x) ** 2);
             $p = self::polynomials($x);
             for ($n = 0; $n < self::POINTS; $n++) {
-                $project[$n][] = (2 * $n + 1) / 2 * $weights[$i] * $p[$n];
+                $project[$n][] = ((2 * $n + 1) / 2) * $weights[$i] * $p[$n];
             }
         }
 
@@ -53,7 +53,7 @@ final class GaussRule
     {
         $p = self::polynomials($x);
 
-        return self::POINTS * ($x * $p[self::POINTS] - $p[self::POINTS - 1]) / ($x * $x - 1.0);
+        return (self::POINTS * ($x * $p[self::POINTS] - $p[self::POINTS - 1])) / ($x * $x - 1.0);
     }
 
     /** @return non-empty-list<float> Legendre's, by degree, up to POINTS */

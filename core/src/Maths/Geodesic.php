@@ -34,15 +34,15 @@ final class Geodesic
             return self::local(deg2rad($lat1 + $dLat / 2), deg2rad($dLat), deg2rad($dLon));
         }
 
-        return self::vincenty(deg2rad($lat1), deg2rad($lat2), deg2rad($dLon))
-            ?? self::antipodal(deg2rad($lat1), deg2rad($lat2), deg2rad($dLon));
+        return self::vincenty(deg2rad($lat1), deg2rad($lat2), deg2rad($dLon)) ??
+            self::antipodal(deg2rad($lat1), deg2rad($lat2), deg2rad($dLon));
     }
 
     private static function local(float $lat, float $dLat, float $dLon): float
     {
         $w2 = 1 - self::E2 * sin($lat) ** 2;
         $primeVertical = self::A / sqrt($w2);
-        $meridional = $primeVertical * (1 - self::E2) / $w2;
+        $meridional = ($primeVertical * (1 - self::E2)) / $w2;
 
         return hypot($meridional * $dLat, $primeVertical * cos($lat) * $dLon);
     }
@@ -61,22 +61,28 @@ final class Geodesic
             }
             $cosSigma = $sinU1 * $sinU2 + $cosU1 * $cosU2 * $cosLambda;
             $sigma = atan2($sinSigma, $cosSigma);
-            $sinAlpha = $cosU1 * $cosU2 * $sinLambda / $sinSigma;
+            $sinAlpha = ($cosU1 * $cosU2 * $sinLambda) / $sinSigma;
             $cos2Alpha = 1 - $sinAlpha ** 2;
-            $cos2SigmaM = $cos2Alpha > 1e-12 ? $cosSigma - 2 * $sinU1 * $sinU2 / $cos2Alpha : 0.0;
-            $c = self::F / 16 * $cos2Alpha * (4 + self::F * (4 - 3 * $cos2Alpha));
+            $cos2SigmaM = $cos2Alpha > 1e-12 ? $cosSigma - (2 * $sinU1 * $sinU2) / $cos2Alpha : 0.0;
+            $c = (self::F / 16) * $cos2Alpha * (4 + self::F * (4 - 3 * $cos2Alpha));
             $before = $lambda;
-            $lambda = $dLon + (1 - $c) * self::F * $sinAlpha
-                * ($sigma + $c * $sinSigma * ($cos2SigmaM + $c * $cosSigma * (2 * $cos2SigmaM ** 2 - 1)));
+            $lambda =
+                $dLon +
+                (1 - $c) * self::F * $sinAlpha * ($sigma + $c * $sinSigma * ($cos2SigmaM + $c * $cosSigma * (2 * $cos2SigmaM ** 2 - 1)));
             if (abs($lambda) > M_PI) {
                 return null;
             }
             if (abs($lambda - $before) < 1e-12) {
-                $uu = $cos2Alpha * (self::A ** 2 - self::B ** 2) / self::B ** 2;
-                $bigA = 1 + $uu / 16384 * (4096 + $uu * (-768 + $uu * (320 - 175 * $uu)));
-                $bigB = $uu / 1024 * (256 + $uu * (-128 + $uu * (74 - 47 * $uu)));
-                $deltaSigma = $bigB * $sinSigma * ($cos2SigmaM + $bigB / 4 * ($cosSigma * (2 * $cos2SigmaM ** 2 - 1)
-                    - $bigB / 6 * $cos2SigmaM * (4 * $sinSigma ** 2 - 3) * (4 * $cos2SigmaM ** 2 - 3)));
+                $uu = ($cos2Alpha * (self::A ** 2 - self::B ** 2)) / self::B ** 2;
+                $bigA = 1 + ($uu / 16384) * (4096 + $uu * (-768 + $uu * (320 - 175 * $uu)));
+                $bigB = ($uu / 1024) * (256 + $uu * (-128 + $uu * (74 - 47 * $uu)));
+                $deltaSigma =
+                    $bigB *
+                    $sinSigma *
+                    ($cos2SigmaM +
+                        ($bigB / 4) *
+                            ($cosSigma * (2 * $cos2SigmaM ** 2 - 1) -
+                                ($bigB / 6) * $cos2SigmaM * (4 * $sinSigma ** 2 - 3) * (4 * $cos2SigmaM ** 2 - 3)));
 
                 return self::B * $bigA * ($sigma - $deltaSigma);
             }
@@ -92,8 +98,8 @@ final class Geodesic
             $lat = asin(cos($lat1) * cos($azimuth));
             $lon = atan2(sin($azimuth), -sin($lat1) * cos($azimuth));
 
-            return (self::vincenty($lat1, $lat, $lon) ?? INF)
-                + (self::vincenty($lat, $lat2, fmod($dLon - $lon + 3 * M_PI, 2 * M_PI) - M_PI) ?? INF);
+            return (self::vincenty($lat1, $lat, $lon) ?? INF) +
+                (self::vincenty($lat, $lat2, fmod($dLon - $lon + 3 * M_PI, 2 * M_PI) - M_PI) ?? INF);
         };
         [$best, $step] = [0.0, M_PI / 36];
         for ($azimuth = 0.0; $azimuth < 2 * M_PI; $azimuth += $step) {

@@ -15,11 +15,20 @@ final readonly class BareChains implements NextSource
     {
         $items = [];
         foreach ($in->rails as $rail) {
-            foreach ([...$rail->hanging, ...($rail->fitted === null ? [] : [$rail->fitted])] as $chain) {
-                if ($chain->dryness->bare !== null && ! $chain->wear->pastLimit && ! $in->inJob($chain)) {
+            foreach ([...$rail->hanging, ...$rail->fitted === null ? [] : [$rail->fitted]] as $chain) {
+                if ($chain->dryness->bare !== null && !$chain->wear->pastLimit && !$in->inJob($chain)) {
                     $byS = $chain->nowS + (int) round(3600 * $chain->dryness->bare->hoursLeft);
                     $day = max(LocalDay::of($byS, $in->zone)->date, LocalDay::of($chain->nowS, $in->zone)->date);
-                    $items[] = new NextItem(NextKind::Bare, $rail->bikeId, [$chain], $day, Verb::Dip, $chain->dryness->bare->state === BareState::Late, self::presses($chain), $byS);
+                    $items[] = new NextItem(
+                        NextKind::Bare,
+                        $rail->bikeId,
+                        [$chain],
+                        $day,
+                        Verb::Dip,
+                        $chain->dryness->bare->state === BareState::Late,
+                        self::presses($chain),
+                        $byS,
+                    );
                 }
             }
         }

@@ -12,7 +12,11 @@ final readonly class EventDips implements NextSource
         $items = [];
         foreach ($in->rails as $rail) {
             foreach ($rail->hanging as $chain) {
-                if ($chain->keptFor?->wantsDip($chain->wax->dip, $chain->nowS, $in->book->settings) === true && ! $chain->wear->pastLimit && ! $in->inJob($chain)) {
+                if (
+                    $chain->keptFor?->wantsDip($chain->wax->dip, $chain->nowS, $in->book->settings) === true &&
+                    !$chain->wear->pastLimit &&
+                    !$in->inJob($chain)
+                ) {
                     $items[] = new NextItem(NextKind::EventDip, $rail->bikeId, [$chain], $chain->keptFor->on, Verb::Dip);
                 }
             }

@@ -19,7 +19,7 @@ final readonly class FittedChains implements NextSource
         $items = [];
         foreach ($in->rails as $rail) {
             $item = $rail->fitted === null || $in->underWay($rail->fitted) ? null : $this->of($rail, $rail->fitted, $in->today->date);
-            $item === null || $items[] = $item;
+            $item === null || ($items[] = $item);
         }
 
         return $items;
@@ -37,10 +37,34 @@ final readonly class FittedChains implements NextSource
 
         return match (true) {
             $chain->dryness->wetRide !== null => null,
-            $chain->wax->life !== null && $chain->wax->life->due() => new NextItem(NextKind::Overdue, $rail->bikeId, [$chain], $today, $verb, true, swapTo: $best),
+            $chain->wax->life !== null && $chain->wax->life->due() => new NextItem(
+                NextKind::Overdue,
+                $rail->bikeId,
+                [$chain],
+                $today,
+                $verb,
+                true,
+                swapTo: $best,
+            ),
             $chain->status === ChainStatus::Unsure => new NextItem(NextKind::Unsure, $rail->bikeId, [$chain], $today, $verb, swapTo: $best),
-            $until !== null && $until->daysAhead <= self::DAYS && $best !== null => new NextItem(NextKind::Outrun, $rail->bikeId, [$chain], $until->date, Verb::Swap, swapTo: $best, about: $until),
-            $chain->wax->life !== null && ! $chain->mayTopUp() => new NextItem(NextKind::ToppedUp, $rail->bikeId, [$chain], $until?->date, $verb, swapTo: $best, about: $until),
+            $until !== null && $until->daysAhead <= self::DAYS && $best !== null => new NextItem(
+                NextKind::Outrun,
+                $rail->bikeId,
+                [$chain],
+                $until->date,
+                Verb::Swap,
+                swapTo: $best,
+                about: $until,
+            ),
+            $chain->wax->life !== null && !$chain->mayTopUp() => new NextItem(
+                NextKind::ToppedUp,
+                $rail->bikeId,
+                [$chain],
+                $until?->date,
+                $verb,
+                swapTo: $best,
+                about: $until,
+            ),
             default => null,
         };
     }

@@ -16,7 +16,14 @@ final readonly class Measurements implements NextSource
             foreach ($rail->chains() as $chain) {
                 $forecast = $in->forecasts[$chain->chainId] ?? null;
                 if (ReadingDue::of($chain, $forecast)) {
-                    $items[] = new NextItem(NextKind::Measure, $rail->bikeId, [$chain], $chain === $rail->fitted ? $in->today->date : null, Verb::Measure, about: $forecast);
+                    $items[] = new NextItem(
+                        NextKind::Measure,
+                        $rail->bikeId,
+                        [$chain],
+                        $chain === $rail->fitted ? $in->today->date : null,
+                        Verb::Measure,
+                        about: $forecast,
+                    );
                 }
             }
         }

@@ -52,7 +52,7 @@ final readonly class NextInput
     /** Whether a guided job has a chain in hand. */
     public function underWay(ChainState $chain): bool
     {
-        return array_filter($this->jobs, fn(OpenJob $job) => ! $job->planned && in_array($chain->chainId, $job->chainIds, true)) !== [];
+        return array_filter($this->jobs, fn(OpenJob $job) => !$job->planned && in_array($chain->chainId, $job->chainIds, true)) !== [];
     }
 
     public function jobOf(ChainState $chain): ?OpenJob

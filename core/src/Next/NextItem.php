@@ -22,7 +22,8 @@ final readonly class NextItem
      * @param bool $urgent goes before everything else, whatever its day
      * @param int|null $byS Unix seconds, where the hour matters
      * @param list<Ride> $rides that wait for something
-     * @param OpenJob|JarState|BathState|ChainSupply|WearForecastResult|WetPath|GoodUntil|PotOfPlan|DripOfPlan|WaitingFiles|null $about what its kind knows beyond that
+     * @param OpenJob|JarState|BathState|ChainSupply|WearForecastResult|WetPath|GoodUntil|PotOfPlan|DripOfPlan|WaitingFiles|null $about what
+     * its kind knows beyond that
      */
     public function __construct(
         public NextKind $kind,
@@ -41,6 +42,11 @@ final readonly class NextItem
     /** Whether it is worth a word to somebody who is not looking: it is for today, or late, and waiting costs something. */
     public function reminds(string $today): bool
     {
-        return in_array($this->kind, [NextKind::Bare, NextKind::Wet, NextKind::EventDip, NextKind::PlannedPot, NextKind::PlannedDrip], true) && ($this->date === null || $this->date <= $today);
+        return in_array(
+            $this->kind,
+            [NextKind::Bare, NextKind::Wet, NextKind::EventDip, NextKind::PlannedPot, NextKind::PlannedDrip],
+            true,
+        ) &&
+            ($this->date === null || $this->date <= $today);
     }
 }

@@ -17,14 +17,25 @@ final readonly class NoneWaxed implements NextSource
         $items = [];
         foreach ($in->rails as $rail) {
             $fitted = $rail->fitted;
-            if ($fitted === null || $fitted->terms->dripOnly || array_filter($rail->hanging, fn(ChainState $chain) => $chain->rideable()) !== []) {
+            if (
+                $fitted === null ||
+                $fitted->terms->dripOnly ||
+                array_filter($rail->hanging, fn(ChainState $chain) => $chain->rideable()) !== []
+            ) {
                 continue;
             }
             $due = $fitted->wax->life !== null && $fitted->wax->life->due();
             if ($due || ($rail->goodUntil !== null && $rail->goodUntil->daysAhead <= self::DAYS)) {
-                $waiting = array_values(array_filter($rail->forThePot(), fn(ChainState $chain) => ! $in->inJob($chain)));
+                $waiting = array_values(array_filter($rail->forThePot(), fn(ChainState $chain) => !$in->inJob($chain)));
                 $dippable = $waiting !== [] ? $waiting : ($due ? [$fitted] : []);
-                $items[] = new NextItem(NextKind::NoneWaxed, $rail->bikeId, [$fitted, ...$dippable], $due ? $in->today->date : $rail->goodUntil->date, $dippable === [] ? null : Verb::Dip, about: $rail->goodUntil);
+                $items[] = new NextItem(
+                    NextKind::NoneWaxed,
+                    $rail->bikeId,
+                    [$fitted, ...$dippable],
+                    $due ? $in->today->date : $rail->goodUntil->date,
+                    $dippable === [] ? null : Verb::Dip,
+                    about: $rail->goodUntil,
+                );
             }
         }
 

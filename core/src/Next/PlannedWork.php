@@ -26,7 +26,14 @@ final readonly class PlannedWork implements NextSource
         foreach ($in->plan->held()->topUps as $drip) {
             if ($drip->day <= self::DRIP_DAYS) {
                 $chain = $in->book->chain((int) $drip->chain, $in->nowS);
-                $items[] = new NextItem(NextKind::PlannedDrip, (int) $drip->bike, [$chain], $in->plan->date(max(0, $drip->day - 1)), Verb::TopUp, about: new DripOfPlan($drip, $in->plan));
+                $items[] = new NextItem(
+                    NextKind::PlannedDrip,
+                    (int) $drip->bike,
+                    [$chain],
+                    $in->plan->date(max(0, $drip->day - 1)),
+                    Verb::TopUp,
+                    about: new DripOfPlan($drip, $in->plan),
+                );
             }
         }
 
@@ -43,6 +50,8 @@ final readonly class PlannedWork implements NextSource
     {
         $pot = $in->plan?->held()->potDays[0] ?? null;
 
-        return $in->plan === null || $pot === null || $pot->dips === [] || $pot->day > self::POT_DAYS ? null : new PotOfPlan($pot, $in->plan);
+        return $in->plan === null || $pot === null || $pot->dips === [] || $pot->day > self::POT_DAYS
+            ? null
+            : new PotOfPlan($pot, $in->plan);
     }
 }

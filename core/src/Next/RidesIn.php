@@ -9,6 +9,8 @@ final readonly class RidesIn implements NextSource
 {
     public function items(NextInput $in): array
     {
-        return $in->ridesIn === 0 ? [] : [new NextItem(NextKind::RidesIn, null, [], $in->today->date, Verb::Look, about: new WaitingFiles($in->ridesIn))];
+        return $in->ridesIn === 0
+            ? []
+            : [new NextItem(NextKind::RidesIn, null, [], $in->today->date, Verb::Look, about: new WaitingFiles($in->ridesIn))];
     }
 }

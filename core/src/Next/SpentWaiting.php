@@ -13,12 +13,14 @@ final readonly class SpentWaiting implements NextSource
 {
     public function items(NextInput $in): array
     {
-        $spent = fn(ChainState $chain) => $chain->status !== ChainStatus::Bare && ! $in->inJob($chain);
+        $spent = fn(ChainState $chain) => $chain->status !== ChainStatus::Bare && !$in->inJob($chain);
         $chains = array_merge(...array_map(fn(Rail $rail) => array_values(array_filter($rail->forThePot(), $spent)), $in->rails));
         if ($chains === []) {
             return [];
         }
-        $dates = array_filter(array_map(fn(Rail $rail) => $rail->goodUntil?->date, array_filter($in->rails, fn(Rail $rail) => $rail->forThePot() !== [])));
+        $dates = array_filter(
+            array_map(fn(Rail $rail) => $rail->goodUntil?->date, array_filter($in->rails, fn(Rail $rail) => $rail->forThePot() !== [])),
+        );
 
         return [new NextItem(NextKind::SpentWaiting, null, $chains, $dates === [] ? null : min($dates), Verb::Dip)];
     }

@@ -18,7 +18,14 @@ final readonly class Supplies implements NextSource
         foreach ($in->rails as $rail) {
             $supply = ChainSupply::of($in->book, $rail, $in->forecasts, $in->today);
             if ($supply?->buyBy !== null && $supply->buyBy <= $in->today->plus(self::DAYS)->date) {
-                $items[] = new NextItem(NextKind::Buy, $rail->bikeId, $supply->goes === null ? [] : [$supply->goes], $supply->buyBy, Verb::Add, about: $supply);
+                $items[] = new NextItem(
+                    NextKind::Buy,
+                    $rail->bikeId,
+                    $supply->goes === null ? [] : [$supply->goes],
+                    $supply->buyBy,
+                    Verb::Add,
+                    about: $supply,
+                );
             }
         }
 

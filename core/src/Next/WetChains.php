@@ -16,17 +16,44 @@ final readonly class WetChains implements NextSource
         foreach ($in->rails as $rail) {
             foreach ($rail->chains() as $chain) {
                 // Said once: on the day it was ridden on, and the next.
-                if ($chain->dryness->wetPast !== null && ! $chain->wear->pastLimit && LocalDay::of((int) $chain->dryness->riddenOnS, $in->zone)->date >= $in->today->plus(-1)->date) {
+                if (
+                    $chain->dryness->wetPast !== null &&
+                    !$chain->wear->pastLimit &&
+                    LocalDay::of((int) $chain->dryness->riddenOnS, $in->zone)->date >= $in->today->plus(-1)->date
+                ) {
                     $items[] = new NextItem(NextKind::WetPast, $rail->bikeId, [$chain], $in->today->date, Verb::Wipe);
                 }
-                $path = $chain->wear->pastLimit || $in->underWay($chain) ? null : WetPath::of($chain, $rail, $in->book->settings, $in->jobOf($chain)?->doneS, $in->zone);
+                $path =
+                    $chain->wear->pastLimit || $in->underWay($chain)
+                        ? null
+                        : WetPath::of($chain, $rail, $in->book->settings, $in->jobOf($chain)?->doneS, $in->zone);
                 // On its hook it has dried by itself after a day; what rust there is shows before the pot.
-                $hung = $chain !== $rail->fitted && $path !== null && LocalDay::of($path->rideEndS ?? $path->dryByS, $in->zone)->date < $in->today->plus(-1)->date;
-                if ($path !== null && $path->driedS === null && ! $hung) {
-                    $items[] = new NextItem(NextKind::Wet, $rail->bikeId, [$chain], $in->today->date, Verb::Wet, $path->late(), byS: $path->late() ? null : $path->dryByS, about: $path);
+                $hung =
+                    $chain !== $rail->fitted &&
+                    $path !== null &&
+                    LocalDay::of($path->rideEndS ?? $path->dryByS, $in->zone)->date < $in->today->plus(-1)->date;
+                if ($path !== null && $path->driedS === null && !$hung) {
+                    $items[] = new NextItem(
+                        NextKind::Wet,
+                        $rail->bikeId,
+                        [$chain],
+                        $in->today->date,
+                        Verb::Wet,
+                        $path->late(),
+                        byS: $path->late() ? null : $path->dryByS,
+                        about: $path,
+                    );
                 } elseif ($path !== null && $chain === $rail->fitted) {
                     $day = $path->nextRideS === null ? $in->today : LocalDay::of($path->nextRideS, $in->zone);
-                    $items[] = new NextItem(NextKind::WetDried, $rail->bikeId, [$chain], $day->date, Verb::Wet, swapTo: ($path->options[0] ?? null)?->chain, about: $path);
+                    $items[] = new NextItem(
+                        NextKind::WetDried,
+                        $rail->bikeId,
+                        [$chain],
+                        $day->date,
+                        Verb::Wet,
+                        swapTo: ($path->options[0] ?? null)?->chain,
+                        about: $path,
+                    );
                 }
             }
         }

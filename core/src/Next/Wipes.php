@@ -13,7 +13,13 @@ final readonly class Wipes implements NextSource
         $items = [];
         foreach ($in->rails as $rail) {
             $chain = $rail->fitted;
-            if ($chain !== null && $after > 0 && $chain->ridesSinceCare >= $after && $chain->wax->life !== null && ! $chain->wax->life->due()) {
+            if (
+                $chain !== null &&
+                $after > 0 &&
+                $chain->ridesSinceCare >= $after &&
+                $chain->wax->life !== null &&
+                !$chain->wax->life->due()
+            ) {
                 $items[] = new NextItem(NextKind::Wipe, $rail->bikeId, [$chain], null, Verb::Wipe);
             }
         }

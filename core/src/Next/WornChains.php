@@ -13,7 +13,8 @@ final readonly class WornChains implements NextSource
         foreach ($in->rails as $rail) {
             foreach ($rail->chains() as $chain) {
                 $on = $chain === $rail->fitted;
-                $chain->wear->pastLimit && $items[] = new NextItem(NextKind::Worn, $rail->bikeId, [$chain], $on ? $in->today->date : null, Verb::Retire, $on);
+                $chain->wear->pastLimit &&
+                    ($items[] = new NextItem(NextKind::Worn, $rail->bikeId, [$chain], $on ? $in->today->date : null, Verb::Retire, $on));
             }
         }
 

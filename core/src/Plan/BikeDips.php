@@ -45,8 +45,16 @@ final class BikeDips
     public function __construct(private readonly PotDaysInput $in, private readonly PlannedBike $bike, private readonly array $prices)
     {
         $this->bits = BatchPrice::counted($in) ? self::bits($bike) : 0;
-        $this->spare = array_sum(array_map(fn(int $bit) => 1 << ($bit + 1) * $this->bits - 1, $this->bits === 0 ? [] : range(0, intdiv(self::BITS, $this->bits) - 1)));
-        $perTopUp = $in->topUp === null || $in->topUp->maxPerCycle === 0 || $bike->intervalKm === null ? 0.0 : min(1.0, $in->topUp->km / $bike->intervalKm);
+        $this->spare = array_sum(
+            array_map(
+                fn(int $bit) => 1 << (($bit + 1) * $this->bits - 1),
+                $this->bits === 0 ? [] : range(0, intdiv(self::BITS, $this->bits) - 1),
+            ),
+        );
+        $perTopUp =
+            $in->topUp === null || $in->topUp->maxPerCycle === 0 || $bike->intervalKm === null
+                ? 0.0
+                : min(1.0, $in->topUp->km / $bike->intervalKm);
         $this->bottle = $perTopUp * ($in->topUp->maxPerCycle ?? 0);
         $this->coatPrices = array_map(function (BatchPrice $price) use ($in, $perTopUp): array {
             $dip = $in->perDipMinutes + $price->share;
@@ -85,7 +93,7 @@ final class BikeDips
     {
         $counts = [];
         for ($bit = 0; $bit < $allowed; $bit++) {
-            $counts[] = $this->bits === 0 ? $end->choice >> $bit & 1 : $end->counts >> $bit * $this->bits & (1 << $this->bits) - 1;
+            $counts[] = $this->bits === 0 ? ($end->choice >> $bit) & 1 : ($end->counts >> ($bit * $this->bits)) & ((1 << $this->bits) - 1);
         }
 
         return $counts;
@@ -145,7 +153,12 @@ final class BikeDips
             }
             if ($alive === []) {
                 $missed = array_filter(array_map(fn(DipWay $way) => $way->run->missed($day), $ways), fn(?int $chain) => $chain !== null);
-                $this->block = new PlanBlock($day, $this->bike->id, isset($ways[0]) && $ways[0]->run->tooLong, $missed === [] ? null : $this->bike->chains[min($missed)]->id);
+                $this->block = new PlanBlock(
+                    $day,
+                    $this->bike->id,
+                    isset($ways[0]) && $ways[0]->run->tooLong,
+                    $missed === [] ? null : $this->bike->chains[min($missed)]->id,
+                );
 
                 return [];
             }
@@ -167,12 +180,16 @@ final class BikeDips
         [$ways, $this->steps] = [[$this->start()], 0];
         for ($day = 0; $day < $this->in->days; $day++) {
             if (in_array($day, $pots, true)) {
-                // Those are kept that look best of all that came so far. Whatever it costs, the one that dipped the most is among them: it gets furthest.
+                // Those are kept that look best of all that came so far. Whatever it costs, the one that dipped the most is among them: it
+                // gets furthest.
                 $bounds = array_map(fn(DipWay $way) => $this->bound($way, $day, count($this->prices) - 1), $ways);
                 $dips = array_map(fn(DipWay $way) => $way->dips, $ways);
                 asort($bounds);
                 $kept = array_slice(array_keys($bounds), 0, $width);
-                $ways = array_map(fn(int $n) => $ways[$n], array_values(array_unique([...$kept, (int) array_search(max($dips), $dips, true)])));
+                $ways = array_map(
+                    fn(int $n) => $ways[$n],
+                    array_values(array_unique([...$kept, (int) array_search(max($dips), $dips, true)])),
+                );
                 $ways = $this->dipped($ways, $day, 0, null, $this->prices[count($this->prices) - 1]->share);
             }
             $this->steps += count($ways);
@@ -209,7 +226,9 @@ final class BikeDips
             }
         }
 
-        return min(array_map(fn(DipWay $way) => $way->minutes() + $way->dips * $share + $this->in->endMinutesPerChain * $way->run->spent(), $ways));
+        return min(
+            array_map(fn(DipWay $way) => $way->minutes() + $way->dips * $share + $this->in->endMinutesPerChain * $way->run->spent(), $ways),
+        );
     }
 
     private function start(): DipWay
@@ -231,8 +250,8 @@ final class BikeDips
         $found = [];
         foreach ($ways as $way) {
             foreach ($this->choices($way, $day, $bit, $room) as $chains) {
-                $next = $way->dipped($chains, $day, 1 << $bit, $this->bits === 0 ? 0 : 1 << $bit * $this->bits);
-                if ($room !== null && ! $this->promises($next, $day, $room)) {
+                $next = $way->dipped($chains, $day, 1 << $bit, $this->bits === 0 ? 0 : 1 << ($bit * $this->bits));
+                if ($room !== null && !$this->promises($next, $day, $room)) {
                     continue;
                 }
                 $key = $this->key($next->run);
@@ -276,18 +295,24 @@ final class BikeDips
      */
     private function beats(DipWay $one, DipWay $other, ?float $share): bool
     {
-        if ($share === null && ! $this->within($one->choice, $one->counts, $other->choice, $other->counts)) {
+        if ($share === null && !$this->within($one->choice, $one->counts, $other->choice, $other->counts)) {
             return false;
         }
 
-        return ! ChosenDips::less($other->minutes() + $other->dips * $share, $other->dips, $one->minutes() + $one->dips * $share, $one->dips);
+        return !ChosenDips::less(
+            $other->minutes() + $other->dips * $share,
+            $other->dips,
+            $one->minutes() + $one->dips * $share,
+            $one->dips,
+        );
     }
 
     /** Whether the one dips on no other pot days than the other, and no more on each. */
     private function within(int $choice, int $counts, int $ofChoice, int $ofCounts): bool
     {
         // With the spare bit of each day set no day borrows from the next; it goes where more is taken away than there is.
-        return ($choice | $ofChoice) === $ofChoice && ($this->bits === 0 || ((($ofCounts | $this->spare) - $counts) & $this->spare) === $this->spare);
+        return ($choice | $ofChoice) === $ofChoice &&
+            ($this->bits === 0 || ((($ofCounts | $this->spare) - $counts) & $this->spare) === $this->spare);
     }
 
     /**
@@ -308,8 +333,8 @@ final class BikeDips
                     continue 2;
                 }
             }
-            $key = $way->choice.'|'.$way->counts;
-            if (! isset($ends[$key]) || ChosenDips::less($minutes, $way->dips, $ends[$key]->minutes, $ends[$key]->dips)) {
+            $key = $way->choice . '|' . $way->counts;
+            if (!isset($ends[$key]) || ChosenDips::less($minutes, $way->dips, $ends[$key]->minutes, $ends[$key]->dips)) {
                 $ends[$key] = new DipEnd($minutes, $way->dips, $way->choice, $way->counts, $way->taken);
             }
         }
@@ -363,11 +388,18 @@ final class BikeDips
             $alike[$n === $run->on ? 'on' : self::state($run, $n)][] = $n;
         }
         // To dip a chain with wax left wastes that: what a choice wastes is never won back.
-        $spare = array_map(fn(int $k) => $room === null ? INF : $room[$k][0][$way->choice | 1 << $bit] - $this->bound($way, $day, $k), array_keys($this->prices));
+        $spare = array_map(
+            fn(int $k) => $room === null ? INF : $room[$k][0][$way->choice | (1 << $bit)] - $this->bound($way, $day, $k),
+            array_keys($this->prices),
+        );
         $choices = [[[], array_fill(0, count($this->prices), 0.0)]];
         foreach ($alike as $chains) {
             $spent = isset($run->bare[$chains[0]]) ? 1.0 : min(1.0, $run->fraction($chains[0]));
-            $waste = array_map(fn(BatchPrice $price, array $coats) => $this->in->perDipMinutes + $price->share - $coats[0] * $spent, $this->prices, $this->coatPrices);
+            $waste = array_map(
+                fn(BatchPrice $price, array $coats) => $this->in->perDipMinutes + $price->share - $coats[0] * $spent,
+                $this->prices,
+                $this->coatPrices,
+            );
             foreach ($choices as [$choice, $wasted]) {
                 for ($count = 1; $count <= count($chains); $count++) {
                     foreach ($wasted as $k => $minutes) {
@@ -397,14 +429,20 @@ final class BikeDips
         if ($run->dipBy === []) {
             sort($others, SORT_STRING);
 
-            return self::state($run, $run->on).';'.implode(';', $others);
+            return self::state($run, $run->on) . ';' . implode(';', $others);
         }
 
-        return $run->on.';'.self::state($run, $run->on).';'.implode(';', $others);
+        return $run->on . ';' . self::state($run, $run->on) . ';' . implode(';', $others);
     }
 
     private static function state(BikeRun $run, int $chain): string
     {
-        return $run->used[$chain].'/'.($run->hours[$chain] ?? '').'/'.$run->topUps[$chain].(isset($run->bare[$chain]) ? 'b' : '').(isset($run->dipBy[$chain]) ? 'd'.$run->dipBy[$chain] : '');
+        return $run->used[$chain] .
+            '/' .
+            ($run->hours[$chain] ?? '') .
+            '/' .
+            $run->topUps[$chain] .
+            (isset($run->bare[$chain]) ? 'b' : '') .
+            (isset($run->dipBy[$chain]) ? 'd' . $run->dipBy[$chain] : '');
     }
 }

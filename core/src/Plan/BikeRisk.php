@@ -27,7 +27,11 @@ final readonly class BikeRisk
         return [
             'id' => $this->id,
             'waxed' => $this->waxed,
-            'first_trouble' => array_map(fn(int $day, float $share) => ['day' => $day, 'share' => $share], array_keys($this->firstTrouble), $this->firstTrouble),
+            'first_trouble' => array_map(
+                fn(int $day, float $share) => ['day' => $day, 'share' => $share],
+                array_keys($this->firstTrouble),
+                $this->firstTrouble,
+            ),
             'swaps' => $this->swaps,
             'topups' => $this->topUps,
         ];

@@ -151,7 +151,7 @@ final class BikeRun
             return false;
         }
         $chain === $this->on || $this->swap($day, $chain);
-        while (! $this->takes($chain, $km, $hours, 0)) {
+        while (!$this->takes($chain, $km, $hours, 0)) {
             $this->used[$chain] = max(0.0, $this->used[$chain] - $this->topUp->km);
             $this->topUps[$chain]++;
             $this->dripped[] = [$day, $chain];
@@ -213,7 +213,7 @@ final class BikeRun
     {
         [$best, $least] = [null, INF];
         foreach ($this->used as $n => $_) {
-            if ($n === $this->on || ! $this->takes($n, $km, $hours, $helped ? $this->left($n) : 0)) {
+            if ($n === $this->on || !$this->takes($n, $km, $hours, $helped ? $this->left($n) : 0)) {
                 continue;
             }
             $used = $this->fraction($n);

@@ -46,7 +46,7 @@ final readonly class ChainSupply
         if ($wanted === 0) {
             return null;
         }
-        $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => ! $chain->wear->pastLimit));
+        $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => !$chain->wear->pastLimit));
         if (count($chains) < $wanted) {
             return new self($rail->bikeId, count($chains), $wanted, $today->date, $today->date, null);
         }
@@ -57,7 +57,7 @@ final readonly class ChainSupply
         asort($leftKm);
         [$alive, $usedKm, $weeks] = [count($chains), 0.0, 0.0];
         foreach ($leftKm as $i => $km) {
-            $weeks += $rail->habit->weeklyRiddenKm > 0.0 ? ($km - $usedKm) * $alive / $rail->habit->weeklyRiddenKm : INF;
+            $weeks += $rail->habit->weeklyRiddenKm > 0.0 ? (($km - $usedKm) * $alive) / $rail->habit->weeklyRiddenKm : INF;
             if (7 * $weeks > self::HORIZON_DAYS) {
                 break;
             }
@@ -65,7 +65,14 @@ final readonly class ChainSupply
             if (--$alive < $wanted) {
                 $days = 7 * $weeks;
 
-                return new self($rail->bikeId, count($chains), $wanted, $today->plus((int) floor($days))->date, $today->plus(max(0, (int) floor($days) - self::LEAD_DAYS))->date, $chains[$i]);
+                return new self(
+                    $rail->bikeId,
+                    count($chains),
+                    $wanted,
+                    $today->plus((int) floor($days))->date,
+                    $today->plus(max(0, (int) floor($days) - self::LEAD_DAYS))->date,
+                    $chains[$i],
+                );
             }
         }
 
@@ -75,7 +82,8 @@ final readonly class ChainSupply
     /** How many chains a bike wants: one that always made do with one is not told to have two; 0 if it never had any and nobody said. */
     public static function wanted(Book $book, int $bikeId, int $atS): int
     {
-        return $book->settings->chainsWanted($bikeId) ?? min(self::WANTED, count(array_filter($book->chainIds, fn(int $id) => $book->settings->home($id, $atS) === $bikeId)));
+        return $book->settings->chainsWanted($bikeId) ??
+            min(self::WANTED, count(array_filter($book->chainIds, fn(int $id) => $book->settings->home($id, $atS) === $bikeId)));
     }
 
     public function tooFew(): bool

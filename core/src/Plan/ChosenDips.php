@@ -63,7 +63,7 @@ final class ChosenDips
     /** @param list<int>|PlanBlock $every the best pot days where all that was used is dipped */
     public function __construct(private readonly PotDaysInput $in, private readonly array|PlanBlock $every)
     {
-        $this->replay = new PotDays;
+        $this->replay = new PotDays();
         $this->prices = BatchPrice::all($in);
         $this->bikes = array_map(fn(PlannedBike $bike) => new BikeDips($in, $bike, $this->prices), $in->bikes);
     }
@@ -97,7 +97,17 @@ final class ChosenDips
         $choices = 1 << count($allowed);
         // By way to price batches and by choice of pot days: what they take, and what each bike comes to at least.
         $pot = array_map(fn(BatchPrice $price) => $this->potMinutes($allowed, $price), $this->prices);
-        $atLeast = array_map(fn(int $k) => array_map(fn(BikeDips $bike) => array_fill(0, $choices, $this->best === null ? $bike->least($k) : $bike->alone($allowed, $k, self::ALONE_STEPS)), $this->bikes), array_keys($this->prices));
+        $atLeast = array_map(
+            fn(int $k) => array_map(
+                fn(BikeDips $bike) => array_fill(
+                    0,
+                    $choices,
+                    $this->best === null ? $bike->least($k) : $bike->alone($allowed, $k, self::ALONE_STEPS),
+                ),
+                $this->bikes,
+            ),
+            array_keys($this->prices),
+        );
         [$ends, $until, $this->steps] = [[], $this->in->days, $this->small(count($allowed)) ? PHP_INT_MAX : self::STEPS];
         // The simplest bike first: what is known of it bounds the next.
         $order = array_keys($this->bikes);
@@ -123,14 +133,22 @@ final class ChosenDips
         // The choice that promises most first: what it brings leaves the less to look at.
         $least = [];
         for ($choice = 0; $choice < $choices; $choice++) {
-            $least[$choice] = max(array_map(fn(array $taken, array $of) => $taken[$choice] + array_sum(array_column($of, $choice)), $pot, $atLeast));
+            $least[$choice] = max(
+                array_map(fn(array $taken, array $of) => $taken[$choice] + array_sum(array_column($of, $choice)), $pot, $atLeast),
+            );
         }
         asort($least);
         foreach ($least as $choice => $minutes) {
             if ($minutes > $this->allowance()) {
                 break;
             }
-            $this->combine($choice, $allowed, $ends, array_map(fn(array $of) => array_column($of, $choice), $atLeast), array_column($pot, $choice));
+            $this->combine(
+                $choice,
+                $allowed,
+                $ends,
+                array_map(fn(array $of) => array_column($of, $choice), $atLeast),
+                array_column($pot, $choice),
+            );
             if ($this->steps < 0) {
                 return false;
             }
@@ -141,8 +159,10 @@ final class ChosenDips
 
     private function small(int $allowed): bool
     {
-        return $this->in->days <= self::SMALL['days'] && $allowed <= self::SMALL['allowed'] && count($this->in->bikes) <= self::SMALL['bikes']
-            && array_sum(array_map(fn(PlannedBike $bike) => count($bike->chains), $this->in->bikes)) <= self::SMALL['chains'];
+        return $this->in->days <= self::SMALL['days'] &&
+            $allowed <= self::SMALL['allowed'] &&
+            count($this->in->bikes) <= self::SMALL['bikes'] &&
+            array_sum(array_map(fn(PlannedBike $bike) => count($bike->chains), $this->in->bikes)) <= self::SMALL['chains'];
     }
 
     /**
@@ -169,7 +189,11 @@ final class ChosenDips
 
         $fewest = max([0, ...array_map(fn(BikeDips $bike) => $bike->pots(), $this->bikes)]);
 
-        return array_map(fn(float $each, int $choice) => ($choice & $pinned) === $pinned && self::count($choice) >= $fewest ? $each : INF, $minutes, array_keys($minutes));
+        return array_map(
+            fn(float $each, int $choice) => ($choice & $pinned) === $pinned && self::count($choice) >= $fewest ? $each : INF,
+            $minutes,
+            array_keys($minutes),
+        );
     }
 
     /**
@@ -201,8 +225,8 @@ final class ChosenDips
             }
             for ($bit = 0; $bit < $bits; $bit++) {
                 foreach ($taken as $choice => $minutes) {
-                    if (! ($choice >> $bit & 1)) {
-                        $taken[$choice] = min($minutes, $taken[$choice | 1 << $bit]);
+                    if (!(($choice >> $bit) & 1)) {
+                        $taken[$choice] = min($minutes, $taken[$choice | (1 << $bit)]);
                     }
                 }
             }
@@ -233,8 +257,8 @@ final class ChosenDips
         }
         for ($bit = 0; $bit < $bits; $bit++) {
             foreach ($least as $choice => $minutes) {
-                if ($choice >> $bit & 1) {
-                    $least[$choice] = min($minutes, $least[$choice ^ 1 << $bit]);
+                if (($choice >> $bit) & 1) {
+                    $least[$choice] = min($minutes, $least[$choice ^ (1 << $bit)]);
                 }
             }
         }
@@ -253,10 +277,13 @@ final class ChosenDips
     private function combine(int $choice, array $allowed, array $ends, array $atLeast, array $pot): void
     {
         $in = $this->in;
-        $chosen = array_values(array_filter(array_keys($allowed), fn(int $bit) => ($choice >> $bit & 1) === 1));
+        $chosen = array_values(array_filter(array_keys($allowed), fn(int $bit) => (($choice >> $bit) & 1) === 1));
         $room = $this->allowance();
         // Each pot day has one batch at least.
-        $batches = array_map(fn(int $dips) => max(1, $in->batches($dips)) * $in->batchMinutes, range(0, array_sum(array_map(fn(PlannedBike $bike) => count($bike->chains), $in->bikes))));
+        $batches = array_map(
+            fn(int $dips) => max(1, $in->batches($dips)) * $in->batchMinutes,
+            range(0, array_sum(array_map(fn(PlannedBike $bike) => count($bike->chains), $in->bikes))),
+        );
         $heat = $pot[0] - count($chosen) * $in->batchMinutes;
         $shared = count($this->prices) - 1;
         $share = $this->prices[$shared]->share;
@@ -271,7 +298,10 @@ final class ChosenDips
                 if ($end->minutes + $others[0] + $pot[0] > $room) {
                     break;
                 }
-                if (($end->choice | $choice) === $choice && $end->minutes + $end->dips * $share + $others[$shared] + $pot[$shared] <= $room) {
+                if (
+                    ($end->choice | $choice) === $choice &&
+                    $end->minutes + $end->dips * $share + $others[$shared] + $pot[$shared] <= $room
+                ) {
                     $counts = $this->bikes[$n]->counts($end, count($allowed));
                     $fit[] = [$end, array_map(fn(int $bit) => $counts[$bit], $chosen)];
                 }
@@ -292,13 +322,13 @@ final class ChosenDips
                     }
                     $total = $sum + $rest[0] + $heat;
                     foreach ($counts as $at => $count) {
-                        $total += $batches[$more[$at] += $count];
+                        $total += $batches[($more[$at] += $count)];
                     }
                     if ($total > $room) {
                         continue;
                     }
                     $key = implode(',', $more);
-                    if (! isset($next[$key]) || self::less($sum, $dips + $end->dips, $next[$key][0], $next[$key][1])) {
+                    if (!isset($next[$key]) || self::less($sum, $dips + $end->dips, $next[$key][0], $next[$key][1])) {
                         $next[$key] = [$sum, $dips + $end->dips, $more, [...$picks, $end]];
                     }
                 }
@@ -308,8 +338,14 @@ final class ChosenDips
         foreach ($sums as [$minutes, $dips, $counts, $picks]) {
             $plan = $this->dips($choice, $allowed, $picks);
             // A pot day for nobody is the plan without it: it comes up there.
-            if ($minutes + $heat + array_sum(array_map($in->batches(...), $counts)) * $in->batchMinutes <= $this->allowance()
-                && array_filter($plan, fn(array $chains, int $day) => $chains === [] && ! in_array($day, $in->pinned, true), ARRAY_FILTER_USE_BOTH) === []) {
+            if (
+                $minutes + $heat + array_sum(array_map($in->batches(...), $counts)) * $in->batchMinutes <= $this->allowance() &&
+                array_filter(
+                    $plan,
+                    fn(array $chains, int $day) => $chains === [] && !in_array($day, $in->pinned, true),
+                    ARRAY_FILTER_USE_BOTH,
+                ) === []
+            ) {
                 $this->offer($plan);
             }
         }
@@ -325,7 +361,7 @@ final class ChosenDips
     {
         $dips = [];
         foreach ($allowed as $bit => $day) {
-            if ($choice >> $bit & 1) {
+            if (($choice >> $bit) & 1) {
                 $dips[$day] = [];
             }
         }
@@ -348,13 +384,20 @@ final class ChosenDips
     private function offer(array $dips): bool
     {
         $plan = $this->replay->replay($this->in, $dips);
-        if (! $plan->feasible) {
+        if (!$plan->feasible) {
             return false;
         }
         $days = array_keys($dips);
-        $key = [$plan->totalMinutes + self::RELUCTANCE * count(array_intersect($days, $this->in->reluctant)), count($days), -($days[0] ?? 0), $plan->dipCount()];
+        $key = [
+            $plan->totalMinutes + self::RELUCTANCE * count(array_intersect($days, $this->in->reluctant)),
+            count($days),
+            -($days[0] ?? 0),
+            $plan->dipCount(),
+        ];
         $tie = abs($key[0] - $this->bestKey[0]) <= self::slack($key[0]);
-        if (! ($tie ? [$key[1], $key[2], $key[3]] < [$this->bestKey[1], $this->bestKey[2], $this->bestKey[3]] : $key[0] < $this->bestKey[0])) {
+        if (
+            !($tie ? [$key[1], $key[2], $key[3]] < [$this->bestKey[1], $this->bestKey[2], $this->bestKey[3]] : $key[0] < $this->bestKey[0])
+        ) {
             return false;
         }
         [$this->best, $this->bestKey] = [$plan, $key];
@@ -373,14 +416,14 @@ final class ChosenDips
         $this->steps = $steps;
         $tried = [implode(',', $pots) => true];
         $this->along($pots);
-        for ($better = true; $better && $this->best !== null;) {
+        for ($better = true; $better && $this->best !== null; ) {
             $better = false;
             foreach ($this->variants() as $days) {
                 if ($this->steps < 0) {
                     return;
                 }
                 $key = implode(',', $days);
-                if (! isset($tried[$key])) {
+                if (!isset($tried[$key])) {
                     $tried[$key] = true;
                     if ($this->along($days)) {
                         $better = true;
@@ -436,14 +479,20 @@ final class ChosenDips
             }
         }
 
-        return $this->offer(array_filter($dips, fn(array $chains, int $day) => $chains !== [] || in_array($day, $this->in->pinned, true), ARRAY_FILTER_USE_BOTH));
+        return $this->offer(
+            array_filter(
+                $dips,
+                fn(array $chains, int $day) => $chains !== [] || in_array($day, $this->in->pinned, true),
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
     }
 
     /** The next allowed day before (−1) or after (1) another that nobody minds. */
     private function beside(int $day, int $step): ?int
     {
         for ($day += $step; $day >= 0 && $day < $this->in->days; $day += $step) {
-            if ($this->in->allowedDays[$day] && ! in_array($day, $this->in->reluctant, true)) {
+            if ($this->in->allowedDays[$day] && !in_array($day, $this->in->reluctant, true)) {
                 return $day;
             }
         }
@@ -456,7 +505,14 @@ final class ChosenDips
     {
         $pots = max([0, ...array_map(fn(BikeDips $bike) => $bike->pots(), $this->bikes)]);
 
-        return max(array_map(fn(BatchPrice $price, int $k) => $pots * $price->potMinutes + array_sum(array_map(fn(BikeDips $bike) => $bike->least($k), $this->bikes)), $this->prices, array_keys($this->prices)));
+        return max(
+            array_map(
+                fn(BatchPrice $price, int $k) => $pots * $price->potMinutes +
+                    array_sum(array_map(fn(BikeDips $bike) => $bike->least($k), $this->bikes)),
+                $this->prices,
+                array_keys($this->prices),
+            ),
+        );
     }
 
     /** The latest day that any choice comes to. */

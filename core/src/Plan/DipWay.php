@@ -24,7 +24,9 @@ final class DipWay
     /** Minutes so far, without the pot days and the batches. */
     public function minutes(): float
     {
-        return $this->dips * $this->in->perDipMinutes + count($this->run->swaps) * $this->in->swapMinutes + count($this->run->dripped) * ($this->in->topUp->minutes ?? 0.0);
+        return $this->dips * $this->in->perDipMinutes +
+            count($this->run->swaps) * $this->in->swapMinutes +
+            count($this->run->dripped) * ($this->in->topUp->minutes ?? 0.0);
     }
 
     /** Rides a day; false where that cannot be, or where a chain should have been dipped by then. */
@@ -42,6 +44,13 @@ final class DipWay
 
         return $count === 0
             ? new self($run, $this->in, $this->dips, $this->choice, $this->counts, $this->taken)
-            : new self($run, $this->in, $this->dips + $count, $this->choice | $choice, $this->counts + $counts * $count, $this->taken + [$day => $chains]);
+            : new self(
+                $run,
+                $this->in,
+                $this->dips + $count,
+                $this->choice | $choice,
+                $this->counts + $counts * $count,
+                $this->taken + [$day => $chains],
+            );
     }
 }

@@ -29,18 +29,29 @@ final readonly class EvenWear
      */
     public static function of(Rail $rail, array $forecasts): ?self
     {
-        $chains = array_values(array_filter(
-            $rail->chains(),
-            fn(ChainState $chain) => isset($forecasts[$chain->chainId]) && ! $chain->wear->pastLimit && ! $rail->kept($chain),
-        ));
-        usort($chains, fn(ChainState $a, ChainState $b) => $forecasts[$a->chainId]->nowMean <=> $forecasts[$b->chainId]->nowMean ?: $a->chainId <=> $b->chainId);
+        $chains = array_values(
+            array_filter(
+                $rail->chains(),
+                fn(ChainState $chain) => isset($forecasts[$chain->chainId]) && !$chain->wear->pastLimit && !$rail->kept($chain),
+            ),
+        );
+        usort(
+            $chains,
+            fn(ChainState $a, ChainState $b) => $forecasts[$a->chainId]->nowMean <=> $forecasts[$b->chainId]->nowMean ?:
+            $a->chainId <=> $b->chainId,
+        );
         if (count($chains) < 2) {
             return null;
         }
         $ready = array_values(array_filter($chains, fn(ChainState $chain) => $chain->rideable() && $chain->readyAtS === null));
         $most = $chains[count($chains) - 1];
 
-        return new self($chains[0], $most, $forecasts[$most->chainId]->nowMean - $forecasts[$chains[0]->chainId]->nowMean, $ready[0] ?? null);
+        return new self(
+            $chains[0],
+            $most,
+            $forecasts[$most->chainId]->nowMean - $forecasts[$chains[0]->chainId]->nowMean,
+            $ready[0] ?? null,
+        );
     }
 
     public function even(): bool

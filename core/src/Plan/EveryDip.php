@@ -29,12 +29,13 @@ final class EveryDip
     private function search(): array|PlanBlock
     {
         $in = $this->in;
-        // From today and from what each allowed day leaves: cost, pot days that nobody wants, pot days, the first of them, what came before.
+        // From today and from what each allowed day leaves: cost, pot days that nobody wants, pot days, the first of them, what came
+        // before.
         $start = new EveryStretch($in, -1, []);
         $this->stretches = ['' => $start];
         $best = ['' => [0.0, 0, 0, 0, null]];
         for ($day = 0; $day < $in->days; $day++) {
-            if (! $in->allowedDays[$day]) {
+            if (!$in->allowedDays[$day]) {
                 continue;
             }
             $found = [];
@@ -43,10 +44,21 @@ final class EveryDip
                     continue;
                 }
                 [$cost, $reluctant, $count, $first] = $best[$from];
-                $candidate = [$cost + $stretch->minutes[$day] + $in->potMinutes($stretch->dips[$day]), $reluctant + (in_array($day, $in->reluctant, true) ? 1 : 0), $count + 1, $stretch->from === -1 ? $day : $first, $from];
+                $candidate = [
+                    $cost + $stretch->minutes[$day] + $in->potMinutes($stretch->dips[$day]),
+                    $reluctant + (in_array($day, $in->reluctant, true) ? 1 : 0),
+                    $count + 1,
+                    $stretch->from === -1 ? $day : $first,
+                    $from,
+                ];
                 $left = $stretch->left[$day] ?? [];
-                $key = $day.implode('', array_map(fn(int $n, BikeRun $run) => "|{$n}:{$run->on}:".implode(',', $run->topUps), array_keys($left), $left));
-                if (! isset($best[$key]) || self::beats($candidate, $best[$key])) {
+                $key =
+                    $day .
+                    implode(
+                        '',
+                        array_map(fn(int $n, BikeRun $run) => "|{$n}:{$run->on}:" . implode(',', $run->topUps), array_keys($left), $left),
+                    );
+                if (!isset($best[$key]) || self::beats($candidate, $best[$key])) {
                     $best[$key] = $candidate;
                     $found[$key] = $left;
                 }
@@ -57,7 +69,7 @@ final class EveryDip
         }
         [$end, $last] = [null, ''];
         foreach ($this->stretches as $from => $stretch) {
-            if ($stretch->blocked >= $in->days && ! $this->jumps($stretch->from, $in->days)) {
+            if ($stretch->blocked >= $in->days && !$this->jumps($stretch->from, $in->days)) {
                 [$cost, $reluctant, $count, $first] = $best[$from];
                 $candidate = [$cost + $stretch->minutes[$in->days], $reluctant, $count, $first, $from];
                 if ($end === null || self::beats($candidate, $end)) {
@@ -80,7 +92,12 @@ final class EveryDip
     private function block(): PlanBlock
     {
         $blocked = array_values(array_filter($this->stretches, fn(EveryStretch $stretch) => $stretch->block !== null));
-        usort($blocked, fn(EveryStretch $a, EveryStretch $b) => $b->blocked <=> $a->blocked ?: ($a->block?->chain === null) <=> ($b->block?->chain === null) ?: $a->bike <=> $b->bike);
+        usort(
+            $blocked,
+            fn(EveryStretch $a, EveryStretch $b) => $b->blocked <=> $a->blocked ?:
+            ($a->block?->chain === null) <=> ($b->block?->chain === null) ?:
+            $a->bike <=> $b->bike,
+        );
 
         return $blocked[0]->block ?? new PlanBlock(0, $this->in->bikes[0]->id, false);
     }

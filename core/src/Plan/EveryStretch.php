@@ -15,7 +15,9 @@ final readonly class EveryStretch
     /** Which one that is. */
     public int $bike;
 
-    /** @var array<int, float> until each day: minutes of swaps and top-ups; until the end with the wax that is used, where that is counted */
+    /**
+     * @var array<int, float> until each day: minutes of swaps and top-ups; until the end with the wax that is used, where that is counted
+     */
     public array $minutes;
 
     /** @var array<int, int> on each day: chains that a pot would dip */
@@ -50,8 +52,13 @@ final readonly class EveryStretch
                     }
                 }
                 $missed = $run->dipBy === [] ? null : $run->missed($day);
-                if ($missed !== null || ! $run->ride($day)) {
-                    $found = new PlanBlock($day, $bike->id, $missed === null && $run->tooLong, $missed === null ? null : $bike->chains[$missed]->id);
+                if ($missed !== null || !$run->ride($day)) {
+                    $found = new PlanBlock(
+                        $day,
+                        $bike->id,
+                        $missed === null && $run->tooLong,
+                        $missed === null ? null : $bike->chains[$missed]->id,
+                    );
                     // A deadline is told before a ride of the same day.
                     if ($day < $blocked || ($missed !== null && $block?->chain === null)) {
                         [$blocked, $block, $at] = [$day, $found, $n];
@@ -60,10 +67,19 @@ final readonly class EveryStretch
                 }
             }
             if ($blocked === $in->days) {
-                $minutes[$in->days] += count($run->swaps) * $in->swapMinutes + count($run->dripped) * ($in->topUp->minutes ?? 0.0)
-                    + ($in->dips === DipRule::Chosen ? $in->endMinutesPerChain * $run->spent() : 0.0);
+                $minutes[$in->days] +=
+                    count($run->swaps) * $in->swapMinutes +
+                    count($run->dripped) * ($in->topUp->minutes ?? 0.0) +
+                    ($in->dips === DipRule::Chosen ? $in->endMinutesPerChain * $run->spent() : 0.0);
             }
         }
-        [$this->blocked, $this->block, $this->bike, $this->minutes, $this->dips, $this->left] = [$blocked, $block, $at, $minutes, $dips, $left];
+        [$this->blocked, $this->block, $this->bike, $this->minutes, $this->dips, $this->left] = [
+            $blocked,
+            $block,
+            $at,
+            $minutes,
+            $dips,
+            $left,
+        ];
     }
 }

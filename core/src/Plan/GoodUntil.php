@@ -29,20 +29,29 @@ final readonly class GoodUntil
     /** @return self|null null without wax or knowledge of it, without recent rides, or beyond the horizon */
     public static function of(ChainState $chain, RidingHabit $habit, DateTimeZone $zone): ?self
     {
-        if ($chain->wax->life === null || ! $chain->wax->known || $habit->weeklyKm <= 0.0) {
+        if ($chain->wax->life === null || !$chain->wax->known || $habit->weeklyKm <= 0.0) {
             return null;
         }
         $leftKm = $habit->rideableKm($chain);
         $today = LocalDay::of($chain->nowS, $zone);
         $weekday = $today->weekday();
         if ($habit->usualKm === []) {
-            $days = (int) floor(7 * $leftKm / $habit->weeklyKm + Check::EPSILON);
+            $days = (int) floor((7 * $leftKm) / $habit->weeklyKm + Check::EPSILON);
 
             return $days > self::HORIZON_DAYS ? null : new self($today->plus($days)->date, null, null, $habit->weeklyKm, $days);
         }
-        $km = array_map(fn(int $ahead) => $ahead === 0 && $habit->riddenToday ? 0.0 : $habit->usualOn(($weekday + $ahead - 1) % 7 + 1), range(0, self::HORIZON_DAYS));
+        $km = array_map(
+            fn(int $ahead) => $ahead === 0 && $habit->riddenToday ? 0.0 : $habit->usualOn((($weekday + $ahead - 1) % 7) + 1),
+            range(0, self::HORIZON_DAYS),
+        );
 
-        return self::along($chain, $habit, $km, array_map(fn(int $ahead) => $habit->riddenOn(($weekday + $ahead - 1) % 7 + 1), range(0, self::HORIZON_DAYS)), $zone);
+        return self::along(
+            $chain,
+            $habit,
+            $km,
+            array_map(fn(int $ahead) => $habit->riddenOn((($weekday + $ahead - 1) % 7) + 1), range(0, self::HORIZON_DAYS)),
+            $zone,
+        );
     }
 
     /**
@@ -55,7 +64,7 @@ final readonly class GoodUntil
      */
     public static function along(ChainState $chain, RidingHabit $habit, array $km, array $ridden, DateTimeZone $zone): ?self
     {
-        if ($chain->wax->life === null || ! $chain->wax->known) {
+        if ($chain->wax->life === null || !$chain->wax->known) {
             return null;
         }
         $leftKm = $habit->rideableKm($chain);

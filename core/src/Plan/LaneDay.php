@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Plan;
 
-/** One day of one bike in a plan: what is left on the chain before and after its ride (effective km, margin included), and what is done before. */
+/**
+ * One day of one bike in a plan: what is left on the chain before and after its ride (effective km, margin included), and what is done
+ * before.
+ */
 final readonly class LaneDay
 {
     /**

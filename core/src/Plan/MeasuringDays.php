@@ -30,7 +30,7 @@ final readonly class MeasuringDays
             foreach ($lane as $day) {
                 $id = $day->chainId;
                 $km[$id] = ($km[$id] ?? 0.0) + ($day->broken ? 0.0 : $day->riddenKm);
-                if (! isset($days[$id]) && isset($dueKm[$id]) && $km[$id] >= $dueKm[$id]) {
+                if (!isset($days[$id]) && isset($dueKm[$id]) && $km[$id] >= $dueKm[$id]) {
                     $days[$id] = $day->day;
                 }
             }

@@ -35,7 +35,10 @@ final readonly class PlanCheck
         foreach ($lanes as $bikeId => $days) {
             $chains = array_map(intval(...), ($plan->bikes[$bikeId] ?? $plan->dripBikes[$bikeId])->ids());
             foreach ($days as $day) {
-                $at = fn(int $hour, int $before = 0): Moment => new Moment(max($nowS + 1, $plan->today->plus($day->day - $before)->atHour($hour)), sequence: ++$id);
+                $at = fn(int $hour, int $before = 0): Moment => new Moment(
+                    max($nowS + 1, $plan->today->plus($day->day - $before)->atHour($hour)),
+                    sequence: ++$id,
+                );
                 if ($day->dipped !== []) {
                     foreach ($chains as $chain) {
                         $events[] = new Dip(++$id, $at(PlanHours::pot($plan->terms), $plan->terms->evening ? 1 : 0), $chain);
@@ -44,8 +47,8 @@ final readonly class PlanCheck
                 foreach ($day->dripped as $chain) {
                     $events[] = new TopUp(++$id, $at(PlanHours::DRIP, 1), $chain, WaxTopUp::KM);
                 }
-                $day->offId === null || $fittings[] = new Fitting(++$id, $at(PlanHours::SWAP), $bikeId, $day->chainId);
-                if ($day->rideKm > 0.0 && ! $day->broken) {
+                $day->offId === null || ($fittings[] = new Fitting(++$id, $at(PlanHours::SWAP), $bikeId, $day->chainId));
+                if ($day->rideKm > 0.0 && !$day->broken) {
                     $ride = new Ride(++$id, $at(PlanHours::RIDE), $bikeId, $day->rideKm / $margin / $dryFactor, null, Condition::Dry);
                     $rides[] = $ride;
                     $asked[] = [$day, $bikeId, $ride];
@@ -57,7 +60,7 @@ final readonly class PlanCheck
         foreach ($asked as [$day, $bikeId, $ride]) {
             $chain = $then->chain($day->chainId, $ride->moment->unixS - 60);
             $needs = min($chain->terms->intervalKm, $day->rideKm / $margin);
-            if (! $chain->rideable() || $chain->readyAtS !== null || $chain->leftKm() < $needs - Check::EPSILON) {
+            if (!$chain->rideable() || $chain->readyAtS !== null || $chain->leftKm() < $needs - Check::EPSILON) {
                 $doubts[] = new PlanDoubt($day->day, $bikeId, $day->chainId, $needs, $chain->leftKm(), $chain->readyAtS !== null);
             }
         }

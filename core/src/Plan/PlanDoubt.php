@@ -7,5 +7,12 @@ namespace Dripel\Core\Plan;
 /** A ride for which, looked at closely, the chain would have too little wax or not be dry. Effective km. */
 final readonly class PlanDoubt
 {
-    public function __construct(public int $day, public int $bikeId, public int $chainId, public float $needsKm, public float $leftKm, public bool $notReady) {}
+    public function __construct(
+        public int $day,
+        public int $bikeId,
+        public int $chainId,
+        public float $needsKm,
+        public float $leftKm,
+        public bool $notReady,
+    ) {}
 }

@@ -42,11 +42,25 @@ final readonly class PlanRisk implements Model
         }
         $share = fn(int $of): float => $of / $in->runs;
 
-        return new PlanRiskResult($in->runs, $share($waxed), array_map(function (PlannedBike $bike, int $b) use ($share, $onWax, $troubles, $swaps, $topUps): BikeRisk {
-            ksort($troubles[$b]);
+        return new PlanRiskResult(
+            $in->runs,
+            $share($waxed),
+            array_map(
+                function (PlannedBike $bike, int $b) use ($share, $onWax, $troubles, $swaps, $topUps): BikeRisk {
+                    ksort($troubles[$b]);
 
-            return new BikeRisk($bike->id, $share($onWax[$b]), array_map($share, $troubles[$b]), $share($swaps[$b]), $share($topUps[$b]));
-        }, $in->plan->bikes, array_keys($in->plan->bikes)));
+                    return new BikeRisk(
+                        $bike->id,
+                        $share($onWax[$b]),
+                        array_map($share, $troubles[$b]),
+                        $share($swaps[$b]),
+                        $share($topUps[$b]),
+                    );
+                },
+                $in->plan->bikes,
+                array_keys($in->plan->bikes),
+            ),
+        );
     }
 
     public function compute(Fields $input): array
@@ -79,9 +93,13 @@ final readonly class PlanRisk implements Model
         $trouble = null;
         for ($day = 0; $day < $in->plan->days; $day++) {
             if (isset($in->dips[$day])) {
-                $run->dip(array_values(array_filter(array_keys($bike->chains), fn(int $n) => in_array($bike->chains[$n]->id, $in->dips[$day], true))));
+                $run->dip(
+                    array_values(
+                        array_filter(array_keys($bike->chains), fn(int $n) => in_array($bike->chains[$n]->id, $in->dips[$day], true)),
+                    ),
+                );
             }
-            if (! $run->ride($day)) {
+            if (!$run->ride($day)) {
                 $run->rideDry();
                 $trouble ??= $day;
             }

@@ -38,7 +38,8 @@ final readonly class PlanRiskInput
         Check::between('runs', $runs, 1, self::MOST_RUNS);
         $chains = array_merge(...array_map(fn(PlannedBike $bike) => $bike->ids(), $plan->bikes));
         foreach (array_keys($dips) as $n => $day) {
-            $day >= 0 && $day < $plan->days || throw new InvalidInput("pot_days.{$n}.day", "must be one of the {$plan->days} days, the first is 0");
+            ($day >= 0 && $day < $plan->days) ||
+                throw new InvalidInput("pot_days.{$n}.day", "must be one of the {$plan->days} days, the first is 0");
             foreach ($dips[$day] as $m => $chain) {
                 in_array($chain, $chains, true) || throw new InvalidInput("pot_days.{$n}.dips.{$m}", 'must be a chain of the plan');
             }
@@ -51,7 +52,10 @@ final readonly class PlanRiskInput
         }
         foreach ($plan->bikes as $bike) {
             isset($weeks[$bike->id]) || throw new InvalidInput("weeks.{$bike->id}", 'is missing; an empty list stands for what is planned');
-            $bike->intervalHours === null || $weeks[$bike->id] === [] || isset($hoursPerKm[$bike->id]) || throw new InvalidInput("hours_per_km.{$bike->id}", 'is missing: the bike goes by hours');
+            $bike->intervalHours === null ||
+                $weeks[$bike->id] === [] ||
+                isset($hoursPerKm[$bike->id]) ||
+                throw new InvalidInput("hours_per_km.{$bike->id}", 'is missing: the bike goes by hours');
             foreach ($weeks[$bike->id] as $n => $week) {
                 count($week) === self::WEEK || throw new InvalidInput("weeks.{$bike->id}.{$n}", 'must be seven distances, from Monday');
                 foreach ($week as $day => $km) {
@@ -68,8 +72,11 @@ final readonly class PlanRiskInput
     {
         $in->only('plan', 'pot_days', 'weeks', 'start_weekday', 'runs', 'seed', 'hours_per_km');
         $dips = [];
-        foreach ($in->list('pot_days', fn(Fields $pot) => [$pot->only('day', 'dips')->whole('day'), $pot->ids('dips')]) as $n => [$day, $chains]) {
-            ! isset($dips[$day]) || throw new InvalidInput("pot_days.{$n}.day", 'must be its own: the pot is hot once a day');
+        foreach (
+            $in->list('pot_days', fn(Fields $pot) => [$pot->only('day', 'dips')->whole('day'), $pot->ids('dips')])
+            as $n => [$day, $chains]
+        ) {
+            !isset($dips[$day]) || throw new InvalidInput("pot_days.{$n}.day", 'must be its own: the pot is hot once a day');
             $dips[$day] = $chains;
         }
 

@@ -13,7 +13,7 @@ final readonly class PlanRiskResult
     /** How far the share may be off by the dice. */
     public function standardError(): float
     {
-        return sqrt($this->allWaxed * (1.0 - $this->allWaxed) / $this->runs);
+        return sqrt(($this->allWaxed * (1.0 - $this->allWaxed)) / $this->runs);
     }
 
     /** @return array<string, mixed> */

@@ -56,7 +56,7 @@ final readonly class PlanTerms
     /** What a plan takes beyond what one is willing to spend in its weeks; 0 where it does not. */
     public function minutesTooMany(float $minutes): float
     {
-        return $this->hoursWeekly === null ? 0.0 : max(0.0, $minutes - 60.0 * $this->hoursWeekly * $this->days / 7);
+        return $this->hoursWeekly === null ? 0.0 : max(0.0, $minutes - (60.0 * $this->hoursWeekly * $this->days) / 7);
     }
 
     public static function of(Book $book, int $days, ?int $potCapacity, int $nowS): self
@@ -65,7 +65,9 @@ final readonly class PlanTerms
 
         return new self(
             $days,
-            $settings->newest(SettingKey::PlanWeekdays, 0)?->value === null ? self::usualWeekdays($book, $nowS) : array_map(intval(...), $settings->numbers(SettingKey::PlanWeekdays, 0)),
+            $settings->newest(SettingKey::PlanWeekdays, 0)?->value === null
+                ? self::usualWeekdays($book, $nowS)
+                : array_map(intval(...), $settings->numbers(SettingKey::PlanWeekdays, 0)),
             $settings->text(SettingKey::PlanPotTime, 0, 'evening') !== 'morning',
             $settings->number(SettingKey::PlanFixedMinutes, 0) ?? self::FIXED_MINUTES,
             $settings->number(SettingKey::PlanDipMinutes, 0) ?? self::DIP_MINUTES,

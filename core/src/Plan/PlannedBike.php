@@ -34,15 +34,20 @@ final readonly class PlannedBike
     ) {
         $intervalKm === null || Check::positive('interval_km', $intervalKm);
         $intervalHours === null || Check::positive('interval_hours', $intervalHours);
-        $intervalKm !== null || $intervalHours !== null || throw new InvalidInput('interval_km', 'must be there where there are no hours to go by');
+        $intervalKm !== null ||
+            $intervalHours !== null ||
+            throw new InvalidInput('interval_km', 'must be there where there are no hours to go by');
         foreach ($dailyKm as $day => $km) {
             Check::notNegative("daily_km.{$day}", $km);
         }
         foreach ($dailyHours as $day => $hours) {
             Check::notNegative("daily_hours.{$day}", $hours);
         }
-        $intervalHours === null || count($dailyHours) === count($dailyKm) || throw new InvalidInput('daily_hours', 'must be one for each day');
-        count(array_unique(array_map(fn(PlannedChain $chain) => $chain->id, $chains))) === count($chains) || throw new InvalidInput('chains', 'must each have an id of its own');
+        $intervalHours === null ||
+            count($dailyHours) === count($dailyKm) ||
+            throw new InvalidInput('daily_hours', 'must be one for each day');
+        count(array_unique(array_map(fn(PlannedChain $chain) => $chain->id, $chains))) === count($chains) ||
+            throw new InvalidInput('chains', 'must each have an id of its own');
     }
 
     public static function from(Fields $in): self
@@ -52,7 +57,9 @@ final readonly class PlannedBike
         $onBike = array_search($in->id('on_bike'), array_map(fn(PlannedChain $chain) => $chain->id, $chains), true);
         is_int($onBike) && $chains[$onBike]->bare && throw new InvalidInput('on_bike', 'must not be bare: what is bare cannot be ridden');
         $intervalHours = $in->has('interval_hours') ? $in->numberOrNull('interval_hours') : null;
-        $in->has('daily_hours') && ! $in->has('interval_hours') && throw new InvalidInput('interval_hours', 'must be there where there are daily_hours');
+        $in->has('daily_hours') &&
+            !$in->has('interval_hours') &&
+            throw new InvalidInput('interval_hours', 'must be there where there are daily_hours');
 
         return new self(
             $in->id('id'),
@@ -91,6 +98,14 @@ final readonly class PlannedBike
     /** The same with one more chain, fresh. */
     public function withChain(string|int $id): self
     {
-        return new self($this->id, $this->intervalKm, $this->dailyKm, [...$this->chains, new PlannedChain($id, 0.0)], $this->onBike, $this->intervalHours, $this->dailyHours);
+        return new self(
+            $this->id,
+            $this->intervalKm,
+            $this->dailyKm,
+            [...$this->chains, new PlannedChain($id, 0.0)],
+            $this->onBike,
+            $this->intervalHours,
+            $this->dailyHours,
+        );
     }
 }

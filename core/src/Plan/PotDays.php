@@ -48,7 +48,12 @@ final readonly class PotDays implements Model
             if (array_key_exists($day, $dips)) {
                 $dipped = [];
                 foreach ($runs as $n => $run) {
-                    $chains = array_values(array_filter($run->worn(), fn(int $chain) => $dips[$day] === null || in_array($in->bikes[$n]->chains[$chain]->id, $dips[$day], true)));
+                    $chains = array_values(
+                        array_filter(
+                            $run->worn(),
+                            fn(int $chain) => $dips[$day] === null || in_array($in->bikes[$n]->chains[$chain]->id, $dips[$day], true),
+                        ),
+                    );
                     $run->dip($chains);
                     foreach ($chains as $chain) {
                         $dipped[] = $in->bikes[$n]->chains[$chain]->id;
@@ -66,7 +71,7 @@ final readonly class PotDays implements Model
                 }
             }
             foreach ($block === null ? $runs : [] as $n => $run) {
-                if (! $run->ride($day)) {
+                if (!$run->ride($day)) {
                     $block = new PlanBlock($day, $in->bikes[$n]->id, $run->tooLong);
                     break;
                 }
@@ -76,7 +81,8 @@ final readonly class PotDays implements Model
             }
         }
         [$swaps, $topUps] = $this->events($in, $runs);
-        $end = $in->dips === DipRule::Used ? null : $in->endMinutesPerChain * array_sum(array_map(fn(BikeRun $run) => $run->spent(), $runs));
+        $end =
+            $in->dips === DipRule::Used ? null : $in->endMinutesPerChain * array_sum(array_map(fn(BikeRun $run) => $run->spent(), $runs));
         $minutes += count($swaps) * $in->swapMinutes + count($topUps) * ($in->topUp->minutes ?? 0.0) + ($end ?? 0.0);
 
         return new PotDaysResult(true, $minutes, $pots, $swaps, $topUps, null, $end, dips: $in->dips);

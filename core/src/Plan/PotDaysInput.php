@@ -48,20 +48,32 @@ final readonly class PotDaysInput
     ) {
         Check::between('days', $days, 1, self::MOST_DAYS);
         count($allowedDays) === $days || throw new InvalidInput('allowed_days', "must be one for each of the {$days} days");
-        foreach (['fixed_minutes' => $fixedMinutes, 'per_dip_minutes' => $perDipMinutes, 'batch_minutes' => $batchMinutes, 'swap_minutes' => $swapMinutes] as $field => $minutes) {
+        foreach (
+            [
+                'fixed_minutes' => $fixedMinutes,
+                'per_dip_minutes' => $perDipMinutes,
+                'batch_minutes' => $batchMinutes,
+                'swap_minutes' => $swapMinutes,
+            ]
+            as $field => $minutes
+        ) {
             Check::notNegative($field, $minutes);
         }
         $potCapacity === null || Check::between('pot_capacity', $potCapacity, 1, self::MOST_CAPACITY);
-        $this->endMinutesPerChain = $endMinutesPerChain === null
-            ? $perDipMinutes + $batchMinutes / ($potCapacity ?? self::USUAL_CAPACITY)
-            : Check::notNegative('end_minutes_per_chain', $endMinutesPerChain);
+        $this->endMinutesPerChain =
+            $endMinutesPerChain === null
+                ? $perDipMinutes + $batchMinutes / ($potCapacity ?? self::USUAL_CAPACITY)
+                : Check::notNegative('end_minutes_per_chain', $endMinutesPerChain);
         foreach ($bikes as $n => $bike) {
             foreach ($bike->chains as $m => $chain) {
-                $chain->dipBy === null || $chain->dipBy < $days || throw new InvalidInput("bikes.{$n}.chains.{$m}.dip_by", "must be one of the {$days} days, the first is 0");
+                $chain->dipBy === null ||
+                    $chain->dipBy < $days ||
+                    throw new InvalidInput("bikes.{$n}.chains.{$m}.dip_by", "must be one of the {$days} days, the first is 0");
             }
             count($bike->dailyKm) === $days || throw new InvalidInput("bikes.{$n}.daily_km", "must be one for each of the {$days} days");
         }
-        count(array_unique(array_map(fn(PlannedBike $bike) => $bike->id, $bikes))) === count($bikes) || throw new InvalidInput('bikes', 'must each have an id of its own');
+        count(array_unique(array_map(fn(PlannedBike $bike) => $bike->id, $bikes))) === count($bikes) ||
+            throw new InvalidInput('bikes', 'must each have an id of its own');
     }
 
     /** What a pot day with so many dips takes. */
@@ -101,7 +113,19 @@ final readonly class PotDaysInput
 
     public static function from(Fields $in): self
     {
-        $in->only('days', 'allowed_days', 'fixed_minutes', 'per_dip_minutes', 'batch_minutes', 'pot_capacity', 'swap_minutes', 'topup', 'bikes', 'dips', 'end_minutes_per_chain');
+        $in->only(
+            'days',
+            'allowed_days',
+            'fixed_minutes',
+            'per_dip_minutes',
+            'batch_minutes',
+            'pot_capacity',
+            'swap_minutes',
+            'topup',
+            'bikes',
+            'dips',
+            'end_minutes_per_chain',
+        );
 
         return new self(
             $in->whole('days'),

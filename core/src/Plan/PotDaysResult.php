@@ -40,7 +40,17 @@ final readonly class PotDaysResult
     /** The same with how far from the best it may be at most. */
     public function within(float $gapMinutes): self
     {
-        return new self($this->feasible, $this->totalMinutes, $this->potDays, $this->swaps, $this->topUps, $this->blocked, $this->endMinutes, $gapMinutes, $this->dips);
+        return new self(
+            $this->feasible,
+            $this->totalMinutes,
+            $this->potDays,
+            $this->swaps,
+            $this->topUps,
+            $this->blocked,
+            $this->endMinutes,
+            $gapMinutes,
+            $this->dips,
+        );
     }
 
     /** How many chains go into the pot in all. */
@@ -55,9 +65,18 @@ final readonly class PotDaysResult
         return [
             'feasible' => $this->feasible,
             'total_minutes' => $this->totalMinutes,
-            'pot_days' => array_map(fn(PlannedPotDay $one) => ['day' => $one->day, 'batches' => $one->batches, 'dips' => $one->dips], $this->potDays),
-            'swaps' => array_map(fn(PlannedSwap $one) => ['day' => $one->day, 'bike' => $one->bike, 'from' => $one->from, 'to' => $one->to], $this->swaps),
-            'topups' => array_map(fn(PlannedDrip $one) => ['day' => $one->day, 'bike' => $one->bike, 'chain' => $one->chain], $this->topUps),
+            'pot_days' => array_map(
+                fn(PlannedPotDay $one) => ['day' => $one->day, 'batches' => $one->batches, 'dips' => $one->dips],
+                $this->potDays,
+            ),
+            'swaps' => array_map(
+                fn(PlannedSwap $one) => ['day' => $one->day, 'bike' => $one->bike, 'from' => $one->from, 'to' => $one->to],
+                $this->swaps,
+            ),
+            'topups' => array_map(
+                fn(PlannedDrip $one) => ['day' => $one->day, 'bike' => $one->bike, 'chain' => $one->chain],
+                $this->topUps,
+            ),
             'blocked' => $this->blocked?->toArray(),
         ] + ($this->dips === DipRule::Used ? [] : ['end_minutes' => $this->endMinutes, 'gap_minutes' => $this->gapMinutes]);
     }

@@ -33,7 +33,7 @@ final readonly class Rail
             $bikeId = $book->settings->home($chainId, $nowS);
             if ($bikeId !== null && $book->fittings->bikeOf($chainId, $nowS) === null) {
                 $chain = $book->chain($chainId, $nowS);
-                $chain->retired() || $hanging[$bikeId][] = $chain;
+                $chain->retired() || ($hanging[$bikeId][] = $chain);
             }
         }
         $rails = [];
@@ -41,7 +41,14 @@ final readonly class Rail
             $chainId = $book->fittings->componentOn($bikeId, $nowS);
             $fitted = $chainId === null ? null : $book->chain($chainId, $nowS);
             $habit = RidingHabit::of($book->ridesOf($bikeId), $book->settings, $nowS, $zone);
-            $rails[] = new self($bikeId, $fitted, $hanging[$bikeId] ?? [], $habit, $fitted === null ? null : GoodUntil::of($fitted, $habit, $zone), $book->settings);
+            $rails[] = new self(
+                $bikeId,
+                $fitted,
+                $hanging[$bikeId] ?? [],
+                $habit,
+                $fitted === null ? null : GoodUntil::of($fitted, $habit, $zone),
+                $book->settings,
+            );
         }
 
         return $rails;
@@ -50,17 +57,30 @@ final readonly class Rail
     /** The same rail with its wax worked out along a plan instead of the usual weeks. */
     public function along(RidingPlan $plan, DateTimeZone $zone): self
     {
-        return new self($this->bikeId, $this->fitted, $this->hanging, $this->habit, $this->fitted === null ? null : GoodUntil::along($this->fitted, $this->habit, $plan->km, $plan->ridden, $zone), $this->settings);
+        return new self(
+            $this->bikeId,
+            $this->fitted,
+            $this->hanging,
+            $this->habit,
+            $this->fitted === null ? null : GoodUntil::along($this->fitted, $this->habit, $plan->km, $plan->ridden, $zone),
+            $this->settings,
+        );
     }
 
     /**
-     * The chain to swap to: of those that can be ridden and are not kept for something the one with the most wax, then the one ridden least.
+     * The chain to swap to: of those that can be ridden and are not kept for something the one with the most wax, then the one ridden
+     * least.
      *
      * @param int|null $byS when it has to be set and dry; null: now
      */
     public function bestHanging(?int $byS = null): ?ChainState
     {
-        $ready = array_filter($this->hanging, fn(ChainState $chain) => $chain->rideable() && ($chain->readyAtS === null || $byS !== null && $chain->readyAtS <= $byS) && ! $this->kept($chain));
+        $ready = array_filter(
+            $this->hanging,
+            fn(ChainState $chain) => $chain->rideable() &&
+                ($chain->readyAtS === null || ($byS !== null && $chain->readyAtS <= $byS)) &&
+                !$this->kept($chain),
+        );
         usort($ready, fn(ChainState $a, ChainState $b) => $b->leftKm() <=> $a->leftKm() ?: $a->km->km <=> $b->km->km);
 
         return $ready[0] ?? null;
@@ -94,13 +114,15 @@ final readonly class Rail
     /** @return list<ChainState> all that are in use, the one on the bike first */
     public function chains(): array
     {
-        return [...($this->fitted === null ? [] : [$this->fitted]), ...$this->hanging];
+        return [...$this->fitted === null ? [] : [$this->fitted], ...$this->hanging];
     }
 
     /** @return list<ChainState> those within their limit that would be left without one of them */
     public function leftWithout(int $chainId): array
     {
-        return array_values(array_filter($this->chains(), fn(ChainState $chain) => $chain->chainId !== $chainId && ! $chain->wear->pastLimit));
+        return array_values(
+            array_filter($this->chains(), fn(ChainState $chain) => $chain->chainId !== $chainId && !$chain->wear->pastLimit),
+        );
     }
 
     /** @return list<ChainState> the hanging chains whose next place is the pot */

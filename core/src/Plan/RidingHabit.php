@@ -65,7 +65,7 @@ final readonly class RidingHabit
         $weeks = $firstS <= $fromS ? self::WEEKS : max(1.0, ($todayS - $firstS) / (7 * 86400));
         $usual = array_map(self::median(...), array_filter($byDay, fn(array $days) => count($days) >= self::USUAL_WEEKS));
         ksort($usual);
-        $isUsual = array_sum($usual) >= self::USUAL_SHARE * $total / $weeks;
+        $isUsual = array_sum($usual) >= (self::USUAL_SHARE * $total) / $weeks;
 
         return new self(
             weeklyKm: $total / $weeks,
@@ -89,13 +89,19 @@ final readonly class RidingHabit
         return $this->usualRiddenKm[$weekday] ?? 0.0;
     }
 
-    /** Effective km that a chain is still good for: none where it is due; hours that run out first are turned into km at the bike's recent pace. */
+    /**
+     * Effective km that a chain is still good for: none where it is due; hours that run out first are turned into km at the bike's recent
+     * pace.
+     */
     public function rideableKm(ChainState $chain): float
     {
-        if ($chain->wax->life === null || $chain->wax->life->due() || ! $chain->wax->known) {
+        if ($chain->wax->life === null || $chain->wax->life->due() || !$chain->wax->known) {
             return 0.0;
         }
-        return min($chain->wax->life->leftKm ?? INF, $chain->wax->life->leftHours === null || $this->kmPerHour === null ? INF : $chain->wax->life->leftHours * $this->kmPerHour);
+        return min(
+            $chain->wax->life->leftKm ?? INF,
+            $chain->wax->life->leftHours === null || $this->kmPerHour === null ? INF : $chain->wax->life->leftHours * $this->kmPerHour,
+        );
     }
 
     /** @param non-empty-array<string, float> $days */

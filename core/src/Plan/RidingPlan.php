@@ -12,7 +12,8 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 
 /**
- * What a bike will be ridden day by day, in effective km and as ridden: single rides that are planned, else nothing on a holiday, else the week as
+ * What a bike will be ridden day by day, in effective km and as ridden: single rides that are planned, else nothing on a holiday, else the
+ * week as
  * somebody wrote it down, else as in the last eight weeks. On the day of an event the chain that is kept for it is ridden and no other
  * loses any wax. What the road will take is the bike's own past in that half of the year.
  */
@@ -24,14 +25,23 @@ final readonly class RidingPlan
      * @param list<string> $names of planned rides, by day; empty where none is
      * @param array<int, ChainState> $kept the chain that is kept for the event of a day, by day
      */
-    private function __construct(public array $km, public array $ridden, public array $names, public bool $byHabit, public array $kept = []) {}
+    private function __construct(
+        public array $km,
+        public array $ridden,
+        public array $names,
+        public bool $byHabit,
+        public array $kept = [],
+    ) {}
 
     /** @param list<PlannedRide> $planned */
     public static function of(Book $book, Rail $rail, array $planned, int $days, int $nowS, DateTimeZone $zone): self
     {
         $today = LocalDay::of($nowS, $zone);
         $settings = $book->settings;
-        $factors = array_map(fn(EarSeason $season) => self::factor($book, $rail->bikeId, $season, $zone), array_combine(array_column(EarSeason::cases(), 'value'), EarSeason::cases()));
+        $factors = array_map(
+            fn(EarSeason $season) => self::factor($book, $rail->bikeId, $season, $zone),
+            array_combine(array_column(EarSeason::cases(), 'value'), EarSeason::cases()),
+        );
         [$km, $ridden, $names, $byHabit] = [[], [], [], false];
         for ($ahead = 0; $ahead < $days; $ahead++) {
             $day = $today->plus($ahead);
@@ -44,7 +54,13 @@ final readonly class RidingPlan
             [$ridden[], $km[]] = match (true) {
                 $mine !== [] => [
                     array_sum(array_map(fn(PlannedRide $ride) => $ride->km, $mine)),
-                    array_sum(array_map(fn(PlannedRide $ride) => $ride->km * ($ride->condition === null ? $factor : $settings->factor($ride->condition, $nowS)), $mine)),
+                    array_sum(
+                        array_map(
+                            fn(PlannedRide $ride) => $ride->km *
+                                ($ride->condition === null ? $factor : $settings->factor($ride->condition, $nowS)),
+                            $mine,
+                        ),
+                    ),
                 ],
                 $ahead === 0 && $rail->habit->riddenToday => [0.0, 0.0],
                 $week !== [] => [$ofWeek, $ofWeek * $factor],

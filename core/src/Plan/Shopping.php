@@ -31,14 +31,28 @@ final readonly class Shopping
      *
      * @return list<ShoppingItem> the soonest first
      */
-    public static function of(Book $book, WorkshopPlan $plan, array $rails, array $forecasts, array $baths, array $bottles, array $stripMl, LocalDay $today): array
-    {
+    public static function of(
+        Book $book,
+        WorkshopPlan $plan,
+        array $rails,
+        array $forecasts,
+        array $baths,
+        array $bottles,
+        array $stripMl,
+        LocalDay $today,
+    ): array {
         $until = $plan->date($plan->terms->days - 1);
         $chains = self::chains($book, $rails, $forecasts, $today);
         $items = [...$chains, ...self::links($book, $chains, $today), ...self::wax($plan, $baths), ...self::drip($plan, $bottles)];
         foreach ($chains as $chain) {
             foreach ($stripMl as $supply => $ml) {
-                $items[] = new ShoppingItem(Supply::from($supply), $ml * ceil($chain->quantity / SolventCost::TOGETHER), $chain->neededBy, ShoppingBecause::Strip, $chain->bikeId);
+                $items[] = new ShoppingItem(
+                    Supply::from($supply),
+                    $ml * ceil($chain->quantity / SolventCost::TOGETHER),
+                    $chain->neededBy,
+                    ShoppingBecause::Strip,
+                    $chain->bikeId,
+                );
             }
         }
         $items = array_values(array_filter($items, fn(ShoppingItem $item) => $item->neededBy <= $until));
@@ -59,7 +73,13 @@ final readonly class Shopping
         foreach ($rails as $rail) {
             $supply = ChainSupply::of($book, $rail, $forecasts, $today);
             if ($supply !== null && $supply->buyBy !== null) {
-                $items[] = new ShoppingItem(Supply::Chain, max(1, $supply->wanted - $supply->inUse), $supply->buyBy, $supply->tooFew() ? ShoppingBecause::Few : ShoppingBecause::Worn, $rail->bikeId);
+                $items[] = new ShoppingItem(
+                    Supply::Chain,
+                    max(1, $supply->wanted - $supply->inUse),
+                    $supply->buyBy,
+                    $supply->tooFew() ? ShoppingBecause::Few : ShoppingBecause::Worn,
+                    $rail->bikeId,
+                );
             }
         }
 
@@ -75,8 +95,17 @@ final readonly class Shopping
     {
         $wants = [];
         foreach ($book->chainIds as $chainId) {
-            if ($book->history($chainId)->last(Retirement::class) === null && $book->inventory()->linkOf($chainId, $today->endS())?->usedUp() === true) {
-                $wants[] = new ShoppingItem(Supply::QuickLink, 1, $today->date, ShoppingBecause::UsedUp, $book->bikeOfChain($chainId, $today->endS()));
+            if (
+                $book->history($chainId)->last(Retirement::class) === null &&
+                $book->inventory()->linkOf($chainId, $today->endS())?->usedUp() === true
+            ) {
+                $wants[] = new ShoppingItem(
+                    Supply::QuickLink,
+                    1,
+                    $today->date,
+                    ShoppingBecause::UsedUp,
+                    $book->bikeOfChain($chainId, $today->endS()),
+                );
             }
         }
         foreach ($chains as $chain) {
@@ -111,7 +140,16 @@ final readonly class Shopping
                 $short ??= $dips > $bath->ledger->dipsLeft ? $pot : null;
             }
 
-            return $short === null ? [] : [new ShoppingItem(Supply::Wax, ($dips - $bath->ledger->dipsLeft) * $bath->ledger->pickupG, $plan->potOn($short->day), ShoppingBecause::BathLow)];
+            return $short === null
+                ? []
+                : [
+                    new ShoppingItem(
+                        Supply::Wax,
+                        ($dips - $bath->ledger->dipsLeft) * $bath->ledger->pickupG,
+                        $plan->potOn($short->day),
+                        ShoppingBecause::BathLow,
+                    ),
+                ];
         }
 
         return [];
@@ -126,13 +164,34 @@ final readonly class Shopping
     {
         $topUps = $plan->held()->topUps;
         if ($bottles === []) {
-            return $topUps === [] ? [] : [new ShoppingItem(Supply::DripWax, count($topUps) * DripDoseInput::USUAL_ML, $plan->date(max(0, $topUps[0]->day - 1)), ShoppingBecause::NoBottle)];
+            return $topUps === []
+                ? []
+                : [
+                    new ShoppingItem(
+                        Supply::DripWax,
+                        count($topUps) * DripDoseInput::USUAL_ML,
+                        $plan->date(max(0, $topUps[0]->day - 1)),
+                        ShoppingBecause::NoBottle,
+                    ),
+                ];
         }
         $leftMl = array_sum(array_map(fn(BottleState $bottle) => $bottle->leftMl, $bottles));
         // The planned doses, or the pace of late: whichever empties the shelf sooner.
         $given = (int) floor($leftMl / DripDoseInput::USUAL_ML + Check::EPSILON);
-        $days = array_filter([isset($topUps[$given]) ? $plan->date(max(0, $topUps[$given]->day - 1)) : null, max(array_map(fn(BottleState $bottle) => $bottle->emptyOn, $bottles))]);
+        $days = array_filter([
+            isset($topUps[$given]) ? $plan->date(max(0, $topUps[$given]->day - 1)) : null,
+            max(array_map(fn(BottleState $bottle) => $bottle->emptyOn, $bottles)),
+        ]);
 
-        return $days === [] ? [] : [new ShoppingItem(Supply::DripWax, max(array_map(fn(BottleState $bottle) => $bottle->volumeMl, $bottles)), min($days), ShoppingBecause::BottlesEmpty)];
+        return $days === []
+            ? []
+            : [
+                new ShoppingItem(
+                    Supply::DripWax,
+                    max(array_map(fn(BottleState $bottle) => $bottle->volumeMl, $bottles)),
+                    min($days),
+                    ShoppingBecause::BottlesEmpty,
+                ),
+            ];
     }
 }

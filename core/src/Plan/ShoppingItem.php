@@ -9,5 +9,11 @@ use Dripel\Core\Cost\Supply;
 /** So much of a supply (pieces, g or ml) is needed by a local day, YYYY-MM-DD, and why. */
 final readonly class ShoppingItem
 {
-    public function __construct(public Supply $supply, public float $quantity, public string $neededBy, public ShoppingBecause $because, public ?int $bikeId = null) {}
+    public function __construct(
+        public Supply $supply,
+        public float $quantity,
+        public string $neededBy,
+        public ShoppingBecause $because,
+        public ?int $bikeId = null,
+    ) {}
 }

@@ -65,7 +65,9 @@ final readonly class Simulate implements Model
                 foreach ($plan->topUps as $drip) {
                     if ($drip->day === $day) {
                         $shed = $this->shed($sheds, $drip->bike);
-                        $shed->chains[$shed->now((string) $drip->chain)]->drip($in->policy->dripOnly ? $in->policy->intervalKm : ($in->pot->topUp->km ?? WaxTopUp::KM));
+                        $shed->chains[$shed->now((string) $drip->chain)]->drip(
+                            $in->policy->dripOnly ? $in->policy->intervalKm : $in->pot->topUp->km ?? WaxTopUp::KM,
+                        );
                         $week->topUps++;
                         $week->minutes += $in->pot->topUpWorkMinutes;
                         $week->cost += $in->costs->topUp;
@@ -102,15 +104,29 @@ final readonly class Simulate implements Model
     private function plan(SimulateInput $in, array $sheds, SimulatedWeek $week): array
     {
         $bikes = array_map(fn(SimulatedShed $shed) => $shed->planned(self::AHEAD_DAYS), $sheds);
-        $topUp = $in->policy->dripOnly ? PlannedTopUp::alone($in->policy->intervalKm, $in->pot->topUp->minutes ?? PlanTerms::TOPUP_MINUTES) : $in->pot->topUp;
-        $allowed = array_map(fn(int $day) => ! $in->policy->dripOnly && $in->pot->weekdays[$day % 7], range(0, self::AHEAD_DAYS - 1));
-        $input = new PotDaysInput(self::AHEAD_DAYS, $allowed, $in->pot->fixedMinutes, $in->pot->perDipMinutes, $in->pot->batchMinutes, $in->pot->capacity, $in->pot->swapMinutes, $topUp, $bikes, dips: $in->policy->dips, endMinutesPerChain: $in->pot->endMinutesPerChain);
-        $plan = (new PotDays)($input);
-        if (! $plan->feasible) {
+        $topUp = $in->policy->dripOnly
+            ? PlannedTopUp::alone($in->policy->intervalKm, $in->pot->topUp->minutes ?? PlanTerms::TOPUP_MINUTES)
+            : $in->pot->topUp;
+        $allowed = array_map(fn(int $day) => !$in->policy->dripOnly && $in->pot->weekdays[$day % 7], range(0, self::AHEAD_DAYS - 1));
+        $input = new PotDaysInput(
+            self::AHEAD_DAYS,
+            $allowed,
+            $in->pot->fixedMinutes,
+            $in->pot->perDipMinutes,
+            $in->pot->batchMinutes,
+            $in->pot->capacity,
+            $in->pot->swapMinutes,
+            $topUp,
+            $bikes,
+            dips: $in->policy->dips,
+            endMinutesPerChain: $in->pot->endMinutesPerChain,
+        );
+        $plan = (new PotDays())($input);
+        if (!$plan->feasible) {
             // Nobody stays at home: the pot is heated on another day, on as few of them as will do.
             $input = $input->reluctantly();
-            $plan = (new PotDays)($input);
-            $week->forced = count(array_filter($plan->potDays, fn(PlannedPotDay $pot) => $pot->day < 7 && ! $allowed[$pot->day]));
+            $plan = (new PotDays())($input);
+            $week->forced = count(array_filter($plan->potDays, fn(PlannedPotDay $pot) => $pot->day < 7 && !$allowed[$pot->day]));
         }
 
         return [$input, $plan];
@@ -127,7 +143,7 @@ final readonly class Simulate implements Model
         if ($chain->wearPct > $limit) {
             $week->kmPastLimit += $km * min(1.0, ($chain->wearPct - $limit) / ($chain->wearPct - $before));
         }
-        if ($chain->wearPct >= $limit + self::TOO_FAR_PCT - Check::EPSILON && ! $chain->ruinous) {
+        if ($chain->wearPct >= $limit + self::TOO_FAR_PCT - Check::EPSILON && !$chain->ruinous) {
             $chain->ruinous = true;
             $week->cost += $in->costs->cassette / $in->costs->chainsPerCassette;
         }
@@ -142,16 +158,26 @@ final readonly class Simulate implements Model
      *
      * @return non-empty-list<BathEvent>
      */
-    private function pot(SimulateInput $in, array $sheds, SimulatedWeek $week, array $bath, float $atS, PotDaysInput $input, PlannedPotDay $pot): array
-    {
+    private function pot(
+        SimulateInput $in,
+        array $sheds,
+        SimulatedWeek $week,
+        array $bath,
+        float $atS,
+        PotDaysInput $input,
+        PlannedPotDay $pot,
+    ): array {
         $dips = [];
         foreach ($sheds as $shed) {
             $there = $shed->chains;
             $this->retire($in, $shed, $week, true);
-            $chosen = array_map($shed->now(...), array_intersect(array_map(strval(...), $pot->dips), array_map(strval(...), array_keys($there))));
+            $chosen = array_map(
+                $shed->now(...),
+                array_intersect(array_map(strval(...), $pot->dips), array_map(strval(...), array_keys($there))),
+            );
             foreach ($shed->chains as $chain) {
                 $wants = $chain->cycleKm() > 0.0 || $shed->fresh($chain->id);
-                if ($wants && ($input->dips === DipRule::Used || ! isset($there[$chain->id]) || in_array($chain->id, $chosen, true))) {
+                if ($wants && ($input->dips === DipRule::Used || !isset($there[$chain->id]) || in_array($chain->id, $chosen, true))) {
                     $dips[] = new BathDip(BathDip::CHAIN_G, null, $chain->cycleKm(), $in->pot->rinsed);
                     $chain->dip();
                     $shed->dipped($chain->id);
@@ -169,12 +195,15 @@ final readonly class Simulate implements Model
         try {
             $after = $this->ledger($in, $bath);
         } catch (InvalidInput) {
-            throw new InvalidInput('pot.wax_g', 'is too little for the '.count($dips).' dips of a pot day; start with more wax');
+            throw new InvalidInput('pot.wax_g', 'is too little for the ' . count($dips) . ' dips of a pot day; start with more wax');
         }
         $week->waxTakenG += $before - $after->waxG;
 
         return match ($after->next) {
-            BathNext::TopUp => [...$bath, BathEvent::topUp($atS, $this->bought($in, $week, max(self::LEAST_WAX_G, $in->pot->waxG - $after->waxG)))],
+            BathNext::TopUp => [
+                ...$bath,
+                BathEvent::topUp($atS, $this->bought($in, $week, max(self::LEAST_WAX_G, $in->pot->waxG - $after->waxG))),
+            ],
             BathNext::Filter => [...$bath, BathEvent::filter($atS)],
             BathNext::Replace => $this->replaced($in, $week, $after->waxG, $atS),
             BathNext::Ok => $bath,
@@ -185,7 +214,7 @@ final readonly class Simulate implements Model
     private function bought(SimulateInput $in, SimulatedWeek $week, float $g): float
     {
         $week->waxBoughtG += $g;
-        $week->cost += $g / 1000.0 * $in->costs->waxKg;
+        $week->cost += ($g / 1000.0) * $in->costs->waxKg;
 
         return $g;
     }
@@ -232,7 +261,7 @@ final readonly class Simulate implements Model
     /** @param non-empty-list<BathEvent> $bath */
     private function ledger(SimulateInput $in, array $bath): BathLedgerResult
     {
-        return (new BathLedger)(new BathLedgerInput($in->pot->vessel, $bath, pickupDefaultG: $in->pot->pickupG));
+        return (new BathLedger())(new BathLedgerInput($in->pot->vessel, $bath, pickupDefaultG: $in->pot->pickupG));
     }
 
     /** @param list<SimulatedShed> $sheds */

@@ -31,10 +31,11 @@ final readonly class SimulateInput
         Check::between('weeks', $weeks, 1, self::MOST_WEEKS);
         [$bikeIds, $chainIds] = [[], []];
         foreach (Check::notEmpty('bikes', $bikes) as $n => $bike) {
-            ! isset($bikeIds[(string) $bike->id]) || throw new InvalidInput("bikes.{$n}.id", 'must be its own: another bike has it');
+            !isset($bikeIds[(string) $bike->id]) || throw new InvalidInput("bikes.{$n}.id", 'must be its own: another bike has it');
             $bikeIds[(string) $bike->id] = true;
             foreach ($bike->chains as $m => $chain) {
-                ! isset($chainIds[(string) $chain['id']]) || throw new InvalidInput("bikes.{$n}.chains.{$m}.id", 'must be its own: another chain has it');
+                !isset($chainIds[(string) $chain['id']]) ||
+                    throw new InvalidInput("bikes.{$n}.chains.{$m}.id", 'must be its own: another chain has it');
                 $chainIds[(string) $chain['id']] = true;
             }
         }

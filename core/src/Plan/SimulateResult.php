@@ -28,7 +28,7 @@ final readonly class SimulateResult
     /** Money and time, per 1000 km; null where nothing is ridden. */
     public function per1000Km(): ?float
     {
-        return $this->km() > 0.0 ? 1000.0 * ($this->cost() + $this->minutes() / 60.0 * $this->costs->hour) / $this->km() : null;
+        return $this->km() > 0.0 ? (1000.0 * ($this->cost() + ($this->minutes() / 60.0) * $this->costs->hour)) / $this->km() : null;
     }
 
     /**
@@ -39,9 +39,13 @@ final readonly class SimulateResult
     {
         $new = $this->costs->chain + $this->costs->strip + $this->costs->quickLink;
         $worn = $this->sum(fn(SimulatedWeek $week) => $week->worn) * ($new + $this->costs->cassette / $this->costs->chainsPerCassette);
-        $bought = $this->sum(fn(SimulatedWeek $week) => $week->bought) * $new + $this->sum(fn(SimulatedWeek $week) => $week->cassettes) * $this->costs->cassette;
+        $bought =
+            $this->sum(fn(SimulatedWeek $week) => $week->bought) * $new +
+            $this->sum(fn(SimulatedWeek $week) => $week->cassettes) * $this->costs->cassette;
 
-        return $this->km() > 0.0 ? 1000.0 * ($this->cost() - $bought + $worn + $this->minutes() / 60.0 * $this->costs->hour) / $this->km() : null;
+        return $this->km() > 0.0
+            ? (1000.0 * ($this->cost() - $bought + $worn + ($this->minutes() / 60.0) * $this->costs->hour)) / $this->km()
+            : null;
     }
 
     /** Mean km of the chains that were worn out, with what they had been ridden before; null: none was. */
@@ -83,9 +87,21 @@ final readonly class SimulateResult
     {
         return [
             'totals' => [
-                'km' => $this->km(), 'km_past_limit' => $this->sum(fn(SimulatedWeek $w) => $w->kmPastLimit), 'pot_days' => (int) $this->sum(fn(SimulatedWeek $w) => $w->potDays), 'forced' => (int) $this->sum(fn(SimulatedWeek $w) => $w->forced), 'dips' => (int) $this->sum(fn(SimulatedWeek $w) => $w->dips), 'topups' => (int) $this->sum(fn(SimulatedWeek $w) => $w->topUps),
-                'swaps' => (int) $this->sum(fn(SimulatedWeek $w) => $w->swaps), 'retired' => (int) $this->sum(fn(SimulatedWeek $w) => count($w->retired)), 'bought' => (int) $this->sum(fn(SimulatedWeek $w) => $w->bought), 'cassettes' => (int) $this->sum(fn(SimulatedWeek $w) => $w->cassettes),
-                'wax_bought_g' => $this->sum(fn(SimulatedWeek $w) => $w->waxBoughtG), 'minutes' => $this->minutes(), 'cost' => $this->cost(), 'per_1000km' => $this->per1000Km(), 'chain_life_km' => $this->chainLifeKm(),
+                'km' => $this->km(),
+                'km_past_limit' => $this->sum(fn(SimulatedWeek $w) => $w->kmPastLimit),
+                'pot_days' => (int) $this->sum(fn(SimulatedWeek $w) => $w->potDays),
+                'forced' => (int) $this->sum(fn(SimulatedWeek $w) => $w->forced),
+                'dips' => (int) $this->sum(fn(SimulatedWeek $w) => $w->dips),
+                'topups' => (int) $this->sum(fn(SimulatedWeek $w) => $w->topUps),
+                'swaps' => (int) $this->sum(fn(SimulatedWeek $w) => $w->swaps),
+                'retired' => (int) $this->sum(fn(SimulatedWeek $w) => count($w->retired)),
+                'bought' => (int) $this->sum(fn(SimulatedWeek $w) => $w->bought),
+                'cassettes' => (int) $this->sum(fn(SimulatedWeek $w) => $w->cassettes),
+                'wax_bought_g' => $this->sum(fn(SimulatedWeek $w) => $w->waxBoughtG),
+                'minutes' => $this->minutes(),
+                'cost' => $this->cost(),
+                'per_1000km' => $this->per1000Km(),
+                'chain_life_km' => $this->chainLifeKm(),
             ],
             'weeks' => array_map(fn(SimulatedWeek $week) => $week->toArray(), $this->weeks),
         ];

@@ -35,14 +35,26 @@ final readonly class SimulatedBike
         foreach ($weekKm as $day => $km) {
             Check::notNegative("week_km.{$day}", $km);
         }
-        foreach (['factor' => $factor, 'limit_pct' => $limitPct, 'rate_pct_per_1000km' => $ratePctPer1000Km, 'rate_interval_km' => $rateIntervalKm] as $field => $value) {
+        foreach (
+            [
+                'factor' => $factor,
+                'limit_pct' => $limitPct,
+                'rate_pct_per_1000km' => $ratePctPer1000Km,
+                'rate_interval_km' => $rateIntervalKm,
+            ]
+            as $field => $value
+        ) {
             Check::positive($field, $value);
         }
         $seen = [];
         foreach ($chains as $n => $chain) {
             $id = (string) $chain['id'];
-            ! isset($seen[$id]) || throw new InvalidInput("chains.{$n}.id", 'must be its own: another chain has it');
-            preg_match('/^'.self::BOUGHT.'\d+$/', $id) !== 1 || throw new InvalidInput("chains.{$n}.id", 'must not be “'.self::BOUGHT.'” and a number: so are the chains called that are bought on the way');
+            !isset($seen[$id]) || throw new InvalidInput("chains.{$n}.id", 'must be its own: another chain has it');
+            preg_match('/^' . self::BOUGHT . '\d+$/', $id) !== 1 ||
+                throw new InvalidInput(
+                    "chains.{$n}.id",
+                    'must not be “' . self::BOUGHT . '” and a number: so are the chains called that are bought on the way',
+                );
             $seen[$id] = true;
         }
         in_array($onBike, array_column($chains, 'id'), true) || throw new InvalidInput('on_bike', 'must be one of its chains');
@@ -51,7 +63,16 @@ final readonly class SimulatedBike
     /** The same with its chains retired at another limit. */
     public function upTo(float $limitPct): self
     {
-        return new self($this->id, $this->weekKm, $this->factor, $limitPct, $this->ratePctPer1000Km, $this->rateIntervalKm, $this->chains, $this->onBike);
+        return new self(
+            $this->id,
+            $this->weekKm,
+            $this->factor,
+            $limitPct,
+            $this->ratePctPer1000Km,
+            $this->rateIntervalKm,
+            $this->chains,
+            $this->onBike,
+        );
     }
 
     public static function from(Fields $in): self
@@ -65,11 +86,19 @@ final readonly class SimulatedBike
             $in->number('limit_pct'),
             $in->number('rate_pct_per_1000km'),
             $in->number('rate_interval_km'),
-            Check::notEmpty('chains', $in->list('chains', function (Fields $chain): array {
-                $chain->only('id', 'wear_pct', 'used_km', 'km');
+            Check::notEmpty(
+                'chains',
+                $in->list('chains', function (Fields $chain): array {
+                    $chain->only('id', 'wear_pct', 'used_km', 'km');
 
-                return ['id' => $chain->id('id'), 'wear_pct' => Check::notNegative('wear_pct', $chain->number('wear_pct')), 'used_km' => Check::notNegative('used_km', $chain->number('used_km')), 'km' => Check::notNegative('km', $chain->number('km', 0.0))];
-            })),
+                    return [
+                        'id' => $chain->id('id'),
+                        'wear_pct' => Check::notNegative('wear_pct', $chain->number('wear_pct')),
+                        'used_km' => Check::notNegative('used_km', $chain->number('used_km')),
+                        'km' => Check::notNegative('km', $chain->number('km', 0.0)),
+                    ];
+                }),
+            ),
             $in->id('on_bike'),
         );
     }

@@ -28,12 +28,14 @@ final class SimulatedChain
      */
     public function __construct(public readonly string $id, public float $wearPct, float $usedKm = 0.0, public float $km = 0.0)
     {
-        $usedKm <= 0.0 || $this->rides[] = new WaxRide($usedKm, 0.0, Condition::Dry, 1.0);
+        $usedKm <= 0.0 || ($this->rides[] = new WaxRide($usedKm, 0.0, Condition::Dry, 1.0));
     }
 
     public function usedKm(float $intervalKm): float
     {
-        return $this->rides === [] ? 0.0 : $intervalKm - (new WaxLife)(new WaxLifeInput($intervalKm, null, $this->rides, $this->topUps))->leftKm;
+        return $this->rides === []
+            ? 0.0
+            : $intervalKm - (new WaxLife())(new WaxLifeInput($intervalKm, null, $this->rides, $this->topUps))->leftKm;
     }
 
     public function cycleKm(): float
@@ -50,7 +52,7 @@ final class SimulatedChain
     {
         $this->rides[] = new WaxRide($km, 0.0, Condition::Dry, $factor);
         $this->km += $km;
-        $this->wearPct += $ratePctPer1000Km * $km / 1000.0;
+        $this->wearPct += ($ratePctPer1000Km * $km) / 1000.0;
     }
 
     public function drip(float $km): void

@@ -21,7 +21,18 @@ final readonly class SimulatedCosts
         public float $topUp = 0.0,
         public float $hour = 0.0,
     ) {
-        foreach (['chain' => $chain, 'strip' => $strip, 'quick_link' => $quickLink, 'cassette' => $cassette, 'wax_kg' => $waxKg, 'topup' => $topUp, 'hour' => $hour] as $field => $value) {
+        foreach (
+            [
+                'chain' => $chain,
+                'strip' => $strip,
+                'quick_link' => $quickLink,
+                'cassette' => $cassette,
+                'wax_kg' => $waxKg,
+                'topup' => $topUp,
+                'hour' => $hour,
+            ]
+            as $field => $value
+        ) {
             Check::notNegative($field, $value);
         }
         Check::positive('chains_per_cassette', $chainsPerCassette);
@@ -31,6 +42,15 @@ final readonly class SimulatedCosts
     {
         $in->only('chain', 'strip', 'quick_link', 'cassette', 'chains_per_cassette', 'wax_kg', 'topup', 'hour');
 
-        return new self($in->number('chain'), $in->number('strip', 0.0), $in->number('quick_link', 0.0), $in->number('cassette', 0.0), $in->number('chains_per_cassette', IntervalEconomyInput::CHAINS_PER_CASSETTE), $in->number('wax_kg', 0.0), $in->number('topup', 0.0), $in->number('hour', 0.0));
+        return new self(
+            $in->number('chain'),
+            $in->number('strip', 0.0),
+            $in->number('quick_link', 0.0),
+            $in->number('cassette', 0.0),
+            $in->number('chains_per_cassette', IntervalEconomyInput::CHAINS_PER_CASSETTE),
+            $in->number('wax_kg', 0.0),
+            $in->number('topup', 0.0),
+            $in->number('hour', 0.0),
+        );
     }
 }

@@ -7,7 +7,10 @@ namespace Dripel\Core\Plan;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\Fields;
 
-/** By which rules a rider goes: the interval, how many chains a bike, their order, the limit (null: each bike's own), and whether there is a pot at all. */
+/**
+ * By which rules a rider goes: the interval, how many chains a bike, their order, the limit (null: each bike's own), and whether there is a
+ * pot at all.
+ */
 final readonly class SimulatedPolicy
 {
     public function __construct(

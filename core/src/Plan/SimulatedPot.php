@@ -36,7 +36,16 @@ final readonly class SimulatedPot
         public ?float $endMinutesPerChain = null,
     ) {
         count($weekdays) === 7 || throw new InvalidInput('weekdays', 'must be seven, from Monday');
-        foreach (['fixed_minutes' => $fixedMinutes, 'per_dip_minutes' => $perDipMinutes, 'batch_minutes' => $batchMinutes, 'swap_minutes' => $swapMinutes, 'topup_work_minutes' => $topUpWorkMinutes] as $field => $minutes) {
+        foreach (
+            [
+                'fixed_minutes' => $fixedMinutes,
+                'per_dip_minutes' => $perDipMinutes,
+                'batch_minutes' => $batchMinutes,
+                'swap_minutes' => $swapMinutes,
+                'topup_work_minutes' => $topUpWorkMinutes,
+            ]
+            as $field => $minutes
+        ) {
             Check::notNegative($field, $minutes);
         }
         $endMinutesPerChain === null || Check::notNegative('end_minutes_per_chain', $endMinutesPerChain);
@@ -47,7 +56,21 @@ final readonly class SimulatedPot
 
     public static function from(Fields $in): self
     {
-        $in->only('weekdays', 'fixed_minutes', 'per_dip_minutes', 'batch_minutes', 'capacity', 'swap_minutes', 'topup', 'vessel', 'wax_g', 'pickup_g', 'topup_work_minutes', 'rinsed', 'end_minutes_per_chain');
+        $in->only(
+            'weekdays',
+            'fixed_minutes',
+            'per_dip_minutes',
+            'batch_minutes',
+            'capacity',
+            'swap_minutes',
+            'topup',
+            'vessel',
+            'wax_g',
+            'pickup_g',
+            'topup_work_minutes',
+            'rinsed',
+            'end_minutes_per_chain',
+        );
 
         return new self(
             $in->yesOrNos('weekdays'),
@@ -61,7 +84,7 @@ final readonly class SimulatedPot
             $in->number('wax_g'),
             $in->number('pickup_g', BathLedgerInput::PICKUP_G),
             $in->number('topup_work_minutes', PlanTerms::TOPUP_WORK_MINUTES),
-            ! $in->has('rinsed') || $in->yesOrNo('rinsed'),
+            !$in->has('rinsed') || $in->yesOrNo('rinsed'),
             $in->has('end_minutes_per_chain') ? $in->numberOrNull('end_minutes_per_chain') : null,
         );
     }

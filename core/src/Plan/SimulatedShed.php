@@ -30,9 +30,15 @@ final class SimulatedShed
 
     public function __construct(public readonly SimulatedBike $bike, private readonly SimulatedPolicy $policy, LifeCurve $curve)
     {
-        $this->ratePctPer1000Km = $bike->ratePctPer1000Km * $curve->lifeKm($bike->rateIntervalKm) / $curve->lifeKm($policy->wearsAsKm ?? $policy->intervalKm);
+        $this->ratePctPer1000Km =
+            ($bike->ratePctPer1000Km * $curve->lifeKm($bike->rateIntervalKm)) / $curve->lifeKm($policy->wearsAsKm ?? $policy->intervalKm);
         foreach ($bike->chains as $chain) {
-            $this->chains[(string) $chain['id']] = new SimulatedChain((string) $chain['id'], $chain['wear_pct'], min($policy->intervalKm, $chain['used_km']), $chain['km'] ?? 0.0);
+            $this->chains[(string) $chain['id']] = new SimulatedChain(
+                (string) $chain['id'],
+                $chain['wear_pct'],
+                min($policy->intervalKm, $chain['used_km']),
+                $chain['km'] ?? 0.0,
+            );
         }
         $this->on = (string) $bike->onBike;
         // With fewer chains the most worn ones that are not fitted stay in the drawer.
@@ -56,7 +62,7 @@ final class SimulatedShed
 
     public function add(float $wearPct): SimulatedChain
     {
-        $id = SimulatedBike::BOUGHT.++$this->came;
+        $id = SimulatedBike::BOUGHT . ++$this->came;
         $this->undipped[$id] = true;
 
         return $this->chains[$id] = new SimulatedChain($id, $wearPct);
@@ -66,7 +72,7 @@ final class SimulatedShed
     public function replace(string $old, float $wearPct, bool $dip): void
     {
         $new = $this->add($wearPct);
-        if (! $dip) {
+        if (!$dip) {
             unset($this->undipped[$new->id]);
         }
         unset($this->chains[$old]);
@@ -102,7 +108,9 @@ final class SimulatedShed
     /** @return list<SimulatedChain> at their limit */
     public function worn(): array
     {
-        return array_values(array_filter($this->chains, fn(SimulatedChain $chain) => $chain->wearPct >= $this->limitPct() - Check::EPSILON));
+        return array_values(
+            array_filter($this->chains, fn(SimulatedChain $chain) => $chain->wearPct >= $this->limitPct() - Check::EPSILON),
+        );
     }
 
     public function planned(int $days): PlannedBike
@@ -113,12 +121,15 @@ final class SimulatedShed
             $this->bike->id,
             $this->policy->intervalKm,
             array_map(fn(int $day) => $this->bike->weekKm[$day % 7] * $this->bike->factor, range(0, $days - 1)),
-            array_map(fn(SimulatedChain $chain) => new PlannedChain(
-                $chain->id,
-                $chain->usedKm($this->policy->intervalKm),
-                bare: isset($this->undipped[$chain->id]),
-                topUps: $chain->topUpCount(),
-            ), $order),
+            array_map(
+                fn(SimulatedChain $chain) => new PlannedChain(
+                    $chain->id,
+                    $chain->usedKm($this->policy->intervalKm),
+                    bare: isset($this->undipped[$chain->id]),
+                    topUps: $chain->topUpCount(),
+                ),
+                $order,
+            ),
             (int) array_search($this->on, array_map(fn(SimulatedChain $chain) => $chain->id, $order), true),
         );
     }

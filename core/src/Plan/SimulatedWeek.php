@@ -55,8 +55,24 @@ final class SimulatedWeek
     public function toArray(): array
     {
         return [
-            'week' => $this->week, 'km' => $this->km, 'km_past_limit' => $this->kmPastLimit, 'pot_days' => $this->potDays, 'forced' => $this->forced, 'dips' => $this->dips, 'topups' => $this->topUps, 'swaps' => $this->swaps, 'retired' => $this->retired, 'bought' => $this->bought,
-            'cassettes' => $this->cassettes, 'wax_bought_g' => $this->waxBoughtG, 'wax_taken_g' => $this->waxTakenG, 'wax_thrown_g' => $this->waxThrownG, 'wax_g' => $this->waxG, 'minutes' => $this->minutes, 'cost' => $this->cost, 'wear' => $this->wear,
+            'week' => $this->week,
+            'km' => $this->km,
+            'km_past_limit' => $this->kmPastLimit,
+            'pot_days' => $this->potDays,
+            'forced' => $this->forced,
+            'dips' => $this->dips,
+            'topups' => $this->topUps,
+            'swaps' => $this->swaps,
+            'retired' => $this->retired,
+            'bought' => $this->bought,
+            'cassettes' => $this->cassettes,
+            'wax_bought_g' => $this->waxBoughtG,
+            'wax_taken_g' => $this->waxTakenG,
+            'wax_thrown_g' => $this->waxThrownG,
+            'wax_g' => $this->waxG,
+            'minutes' => $this->minutes,
+            'cost' => $this->cost,
+            'wear' => $this->wear,
         ];
     }
 }

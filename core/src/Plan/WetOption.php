@@ -6,7 +6,9 @@ namespace Dripel\Core\Plan;
 
 use Dripel\Core\Logbook\ChainState;
 
-/** One way out of a wet ride, and what it gives: km of wax on the bike, and when it may be ridden (Unix seconds; null: nobody knows yet). */
+/**
+ * One way out of a wet ride, and what it gives: km of wax on the bike, and when it may be ridden (Unix seconds; null: nobody knows yet).
+ */
 final readonly class WetOption
 {
     public function __construct(

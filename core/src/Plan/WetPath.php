@@ -54,7 +54,7 @@ final readonly class WetPath
         if ($best !== null) {
             $options[] = new WetOption(WetWay::Swap, $best->leftKm(), $best->readyAtS ?? $chain->nowS, true, $best);
         }
-        if (! $chain->terms->dripOnly) {
+        if (!$chain->terms->dripOnly) {
             $readyS = $potDoneS === null ? null : $settings->readySchool()->readyS($potDoneS, $zone);
             $options[] = new WetOption(WetWay::Dip, $chain->terms->intervalKm, $readyS, $inTime($readyS));
         }
@@ -63,9 +63,21 @@ final readonly class WetPath
             $options[] = new WetOption(WetWay::TopUp, $chain->leftAfterTopUp(), $readyS, $inTime($readyS));
         }
         // In time before too late, then as the ways stand; a pot that nobody has planned comes after the bottle.
-        usort($options, fn(WetOption $a, WetOption $b) => $b->inTime <=> $a->inTime ?: ($a->readyAtS === null) <=> ($b->readyAtS === null) ?: self::rank($a) <=> self::rank($b));
+        usort(
+            $options,
+            fn(WetOption $a, WetOption $b) => $b->inTime <=> $a->inTime ?:
+            ($a->readyAtS === null) <=> ($b->readyAtS === null) ?:
+            self::rank($a) <=> self::rank($b),
+        );
 
-        return new self($chain, $endS, max($evening, ($endS ?? 0) + 3600 * self::LATE_HOURS), $chain->dryness->driedS, $nextRideS, $options);
+        return new self(
+            $chain,
+            $endS,
+            max($evening, ($endS ?? 0) + 3600 * self::LATE_HOURS),
+            $chain->dryness->driedS,
+            $nextRideS,
+            $options,
+        );
     }
 
     public function late(): bool

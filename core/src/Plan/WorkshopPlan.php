@@ -49,30 +49,52 @@ final readonly class WorkshopPlan
                 continue;
             }
             $riding[$rail->bikeId] = $plan;
-            $rail->fitted?->terms->dripOnly === true ? $dripBikes[$rail->bikeId] = $bike : $bikes[$rail->bikeId] = $bike;
+            $rail->fitted?->terms->dripOnly === true ? ($dripBikes[$rail->bikeId] = $bike) : ($bikes[$rail->bikeId] = $bike);
         }
         $dates = array_map(fn(int $day) => self::potDate($today, $day, $terms), range(0, $terms->days - 1));
         $input = new PotDaysInput(
             $terms->days,
-            array_map(fn(string $date, int $day) => $date >= $today->date && ! ($terms->evening && $day === 0) && ! in_array($date, $terms->forbidden, true)
-                && (in_array($date, $terms->pinned, true) || in_array(LocalDay::named($date, $zone)->weekday(), $terms->weekdays, true)), $dates, array_keys($dates)),
+            array_map(
+                fn(string $date, int $day) => $date >= $today->date &&
+                    !($terms->evening && $day === 0) &&
+                    !in_array($date, $terms->forbidden, true) &&
+                    (in_array($date, $terms->pinned, true) || in_array(LocalDay::named($date, $zone)->weekday(), $terms->weekdays, true)),
+                $dates,
+                array_keys($dates),
+            ),
             $terms->fixedMinutes,
             $terms->dipMinutes,
             $terms->batchMinutes,
             $terms->potCapacity,
             $terms->swapMinutes,
-            $book->settings->topUpsMost() === 0 ? null : new PlannedTopUp(WaxTopUp::KM, $terms->topUpMinutes, $book->settings->topUpsMost()),
+            $book->settings->topUpsMost() === 0
+                ? null
+                : new PlannedTopUp(WaxTopUp::KM, $terms->topUpMinutes, $book->settings->topUpsMost()),
             array_values($bikes),
-            array_values(array_filter(array_map(fn(string $date, int $day) => in_array($date, $terms->pinned, true) && $date >= $today->date ? $day : null, $dates, array_keys($dates)), fn(?int $day) => $day !== null)),
+            array_values(
+                array_filter(
+                    array_map(
+                        fn(string $date, int $day) => in_array($date, $terms->pinned, true) && $date >= $today->date ? $day : null,
+                        $dates,
+                        array_keys($dates),
+                    ),
+                    fn(?int $day) => $day !== null,
+                ),
+            ),
         );
 
-        return new self($terms, $input, (new PotDays)($input), $today, $bikes, $dripBikes, $riding);
+        return new self($terms, $input, (new PotDays())($input), $today, $bikes, $dripBikes, $riding);
     }
 
     /** @return list<int> the chains that it plans with, on bikes and on hooks */
     public function chainIds(): array
     {
-        return array_map(intval(...), array_merge(...array_map(fn(PlannedBike $bike) => $bike->ids(), [...array_values($this->bikes), ...array_values($this->dripBikes)])));
+        return array_map(
+            intval(...),
+            array_merge(
+                ...array_map(fn(PlannedBike $bike) => $bike->ids(), [...array_values($this->bikes), ...array_values($this->dripBikes)]),
+            ),
+        );
     }
 
     /** The plan that holds: by hand where somebody made one, else the best. */
@@ -106,7 +128,10 @@ final readonly class WorkshopPlan
      */
     public function days(array $dates): array
     {
-        $days = array_filter(range(0, $this->terms->days - 1), fn(int $day) => in_array($this->potOn($day), $dates, true) && $this->potOn($day) >= $this->today->date);
+        $days = array_filter(
+            range(0, $this->terms->days - 1),
+            fn(int $day) => in_array($this->potOn($day), $dates, true) && $this->potOn($day) >= $this->today->date,
+        );
 
         return array_values($days);
     }
@@ -114,7 +139,7 @@ final readonly class WorkshopPlan
     /** @param list<int> $potDays */
     public function along(array $potDays, bool $bottle): PotDaysResult
     {
-        return (new PotDays)->along($bottle ? $this->input : $this->input->withTopUp(null), $potDays);
+        return (new PotDays())->along($bottle ? $this->input : $this->input->withTopUp(null), $potDays);
     }
 
     /** The local day on which the pot is heated for a day of the plan. */
@@ -143,7 +168,7 @@ final readonly class WorkshopPlan
             $alone = isset($this->dripBikes[$bikeId]);
             $run = new BikeRun($bike, $alone ? PlannedTopUp::alone($bike->km(), $this->terms->topUpMinutes) : $topUp);
             for ($day = 0; $day < $this->terms->days; $day++) {
-                $dipped = ! $alone && in_array($day, $potDays, true) ? $run->worn() : [];
+                $dipped = !$alone && in_array($day, $potDays, true) ? $run->worn() : [];
                 $run->dip($dipped);
                 [$swaps, $drips] = [count($run->swaps), count($run->dripped)];
                 $ridden = $run->ride($day);
@@ -160,7 +185,7 @@ final readonly class WorkshopPlan
                     isset($run->swaps[$swaps]) ? (int) $bike->chains[$run->swaps[$swaps][1]]->id : null,
                     array_map(fn(array $one) => (int) $bike->chains[$one[1]]->id, array_slice($run->dripped, $drips)),
                     array_map(fn(int $n) => (int) $bike->chains[$n]->id, $dipped),
-                    ! $ridden,
+                    !$ridden,
                 );
             }
         }
@@ -185,10 +210,19 @@ final readonly class WorkshopPlan
         $tries = [
             [PlanRemedyKind::AnyDay, $this->input->allowing(array_map(fn(int $day) => $day >= $first, range(0, $this->terms->days - 1)))],
             [PlanRemedyKind::Chain, $this->input->riding(array_values([$bikeId => $more] + $this->bikes))],
-            [PlanRemedyKind::Bottle, $this->input->withTopUp(new PlannedTopUp(WaxTopUp::KM, $this->terms->topUpMinutes, ($this->input->topUp->maxPerCycle ?? 0) + 1))],
+            [
+                PlanRemedyKind::Bottle,
+                $this->input->withTopUp(
+                    new PlannedTopUp(WaxTopUp::KM, $this->terms->topUpMinutes, ($this->input->topUp->maxPerCycle ?? 0) + 1),
+                ),
+            ],
         ];
-        $remedies = array_map(fn(array $try) => new PlanRemedy($try[0], (new PotDays)($try[1])), $tries);
-        usort($remedies, fn(PlanRemedy $a, PlanRemedy $b) => $b->plan->feasible <=> $a->plan->feasible ?: ($a->plan->totalMinutes ?? 0.0) <=> ($b->plan->totalMinutes ?? 0.0));
+        $remedies = array_map(fn(array $try) => new PlanRemedy($try[0], (new PotDays())($try[1])), $tries);
+        usort(
+            $remedies,
+            fn(PlanRemedy $a, PlanRemedy $b) => $b->plan->feasible <=> $a->plan->feasible ?:
+            ($a->plan->totalMinutes ?? 0.0) <=> ($b->plan->totalMinutes ?? 0.0),
+        );
 
         return $remedies;
     }
@@ -204,11 +238,11 @@ final readonly class WorkshopPlan
     {
         $repairs = [];
         foreach ($this->input->allowedDays as $day => $allowed) {
-            if ($allowed && ! in_array($day, $potDays, true)) {
+            if ($allowed && !in_array($day, $potDays, true)) {
                 $days = [...$potDays, $day];
                 sort($days);
                 $plan = $this->along($days, false);
-                $plan->feasible && $repairs[] = new PlanRepair($day, false, $plan);
+                $plan->feasible && ($repairs[] = new PlanRepair($day, false, $plan));
             }
         }
         $byCost = fn(PlanRepair $a, PlanRepair $b): int => $a->plan->totalMinutes <=> $b->plan->totalMinutes ?: $a->potDay <=> $b->potDay;
@@ -226,7 +260,13 @@ final readonly class WorkshopPlan
     /** Null for a bike without any chain that could be ridden. */
     private static function bike(Rail $rail, RidingPlan $plan, float $margin): ?PlannedBike
     {
-        $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => $chain === $rail->fitted || (! $chain->wear->pastLimit && ! $rail->kept($chain) && $chain->status !== ChainStatus::Unwaxed)));
+        $chains = array_values(
+            array_filter(
+                $rail->chains(),
+                fn(ChainState $chain) => $chain === $rail->fitted ||
+                    (!$chain->wear->pastLimit && !$rail->kept($chain) && $chain->status !== ChainStatus::Unwaxed),
+            ),
+        );
         if ($rail->fitted === null || $chains === []) {
             return null;
         }
@@ -236,7 +276,15 @@ final readonly class WorkshopPlan
             $rail->bikeId,
             $interval,
             array_map(fn(float $km) => $km * $margin, $plan->km),
-            array_map(fn(ChainState $chain) => new PlannedChain($chain->chainId, max(0.0, $interval - $rail->rideableKm($chain)), bare: $chain->wax->life === null, topUps: $chain->wax->topUps), $chains),
+            array_map(
+                fn(ChainState $chain) => new PlannedChain(
+                    $chain->chainId,
+                    max(0.0, $interval - $rail->rideableKm($chain)),
+                    bare: $chain->wax->life === null,
+                    topUps: $chain->wax->topUps,
+                ),
+                $chains,
+            ),
             0,
         );
     }

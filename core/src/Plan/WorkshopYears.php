@@ -42,15 +42,32 @@ final readonly class WorkshopYears
      * @param array<int, int> $speeds of each of them
      * @param list<Supply> $unpriced that count as nothing because nobody noted a price
      */
-    private function __construct(public array $bikes, private array $speeds, private SimulatedPot $pot, private SimulatedCosts $costs, private LifeCurve $curve, private float $dripAsWax, public array $unpriced) {}
+    private function __construct(
+        public array $bikes,
+        private array $speeds,
+        private SimulatedPot $pot,
+        private SimulatedCosts $costs,
+        private LifeCurve $curve,
+        private float $dripAsWax,
+        public array $unpriced,
+    ) {}
 
     /**
      * @param Vessel|null $vessel the pot that the dips go into, and the wax in it, in g; null: nobody described one
      * @param array<string, float> $stripMl by solvent, of the school of stripping
      * @param float $hourMinor what an hour of work is worth
      */
-    public static function of(Book $book, WorkshopWear $wear, ?Vessel $vessel, ?float $waxG, float $pickupG, PriceList $prices, array $stripMl, float $hourMinor, int $nowS): self
-    {
+    public static function of(
+        Book $book,
+        WorkshopWear $wear,
+        ?Vessel $vessel,
+        ?float $waxG,
+        float $pickupG,
+        PriceList $prices,
+        array $stripMl,
+        float $hourMinor,
+        int $nowS,
+    ): self {
         $terms = PlanTerms::of($book, 7, null, $nowS);
         [$bikes, $speeds] = [[], []];
         foreach (Rail::all($book, $nowS, $book->settings->zone()) as $rail) {
@@ -67,24 +84,47 @@ final readonly class WorkshopYears
             $bikes,
             $speeds,
             self::pot($book, $terms, $vessel, $waxG, $pickupG, $nowS),
-            new SimulatedCosts($cost(Supply::Chain, 1), $strip->minor / SolventCost::TOGETHER, $cost(Supply::QuickLink, 1), $cost(Supply::Cassette, 1), IntervalEconomyInput::CHAINS_PER_CASSETTE, $cost(Supply::Wax, 1000), $cost(Supply::DripWax, DripDoseInput::USUAL_ML), $hourMinor),
+            new SimulatedCosts(
+                $cost(Supply::Chain, 1),
+                $strip->minor / SolventCost::TOGETHER,
+                $cost(Supply::QuickLink, 1),
+                $cost(Supply::Cassette, 1),
+                IntervalEconomyInput::CHAINS_PER_CASSETTE,
+                $cost(Supply::Wax, 1000),
+                $cost(Supply::DripWax, DripDoseInput::USUAL_ML),
+                $hourMinor,
+            ),
             $book->settings->lifeCurve(),
             $book->settings->dripAsWax(),
-            [...$prices->without([Supply::Chain, Supply::QuickLink, Supply::Cassette, Supply::Wax, Supply::DripWax]), ...array_map(fn(Solvent $solvent) => Supply::from($solvent->value), $strip->unpriced)],
+            [
+                ...$prices->without([Supply::Chain, Supply::QuickLink, Supply::Cassette, Supply::Wax, Supply::DripWax]),
+                ...array_map(fn(Solvent $solvent) => Supply::from($solvent->value), $strip->unpriced),
+            ],
         );
     }
 
     /** The same with one of its bikes alone. */
     public function only(int $bikeId): self
     {
-        return new self(array_values(array_filter($this->bikes, fn(SimulatedBike $bike) => $bike->id === $bikeId)), $this->speeds, $this->pot, $this->costs, $this->curve, $this->dripAsWax, $this->unpriced);
+        return new self(
+            array_values(array_filter($this->bikes, fn(SimulatedBike $bike) => $bike->id === $bikeId)),
+            $this->speeds,
+            $this->pot,
+            $this->costs,
+            $this->curve,
+            $this->dripAsWax,
+            $this->unpriced,
+        );
     }
 
     /** @param LimitSchool|null $school by which chains are retired; null: each bike's own */
     public function input(SimulatedPolicy $policy, int $years, ?LimitSchool $school = null): SimulateInput
     {
         $policy = $policy->dripOnly ? $policy->wearingAs($this->dripAsWax * $policy->intervalKm) : $policy;
-        $bikes = $school === null ? $this->bikes : array_map(fn(SimulatedBike $bike) => $bike->upTo($school->limitPct($this->speeds[$bike->id])), $this->bikes);
+        $bikes =
+            $school === null
+                ? $this->bikes
+                : array_map(fn(SimulatedBike $bike) => $bike->upTo($school->limitPct($this->speeds[$bike->id])), $this->bikes);
 
         return new SimulateInput(self::WEEKS * $years, $bikes, $policy, $this->pot, $this->costs, $this->curve);
     }
@@ -97,16 +137,22 @@ final readonly class WorkshopYears
      */
     public function economy(SimulatedBike $bike, float $ownKm, int $years): IntervalEconomyInput
     {
-        $year = (new Simulate)($this->only((int) $bike->id)->input(new SimulatedPolicy($ownKm), $years));
+        $year = (new Simulate())($this->only((int) $bike->id)->input(new SimulatedPolicy($ownKm), $years));
         $rewaxes = max(1.0, $year->km() / $ownKm);
         $waxG = $year->sum(fn(SimulatedWeek $week) => $week->waxTakenG + $week->waxThrownG);
 
         return new IntervalEconomyInput(
             $this->curve,
             $this->costs->chain,
-            ($waxG / 1000.0 * $this->costs->waxKg + $year->sum(fn(SimulatedWeek $week) => $week->topUps) * $this->costs->topUp) / $rewaxes,
+            (($waxG / 1000.0) * $this->costs->waxKg + $year->sum(fn(SimulatedWeek $week) => $week->topUps) * $this->costs->topUp) /
+                $rewaxes,
             // It lives from where it is new to its limit, as it is simulated.
-            IntervalAdvise::lifeFactor(max(self::LEAST_LIFE_PCT, $bike->limitPct - Simulate::NEW_PCT), $bike->ratePctPer1000Km, $bike->rateIntervalKm, $this->curve),
+            IntervalAdvise::lifeFactor(
+                max(self::LEAST_LIFE_PCT, $bike->limitPct - Simulate::NEW_PCT),
+                $bike->ratePctPer1000Km,
+                $bike->rateIntervalKm,
+                $this->curve,
+            ),
             $this->costs->strip,
             $this->costs->quickLink,
             $this->costs->cassette,
@@ -124,7 +170,13 @@ final readonly class WorkshopYears
             return null;
         }
         $terms = $rail->fitted->terms;
-        $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => $chain === $rail->fitted || (! $chain->wear->pastLimit && $chain->wax->life !== null && ! $rail->kept($chain))));
+        $chains = array_values(
+            array_filter(
+                $rail->chains(),
+                fn(ChainState $chain) => $chain === $rail->fitted ||
+                    (!$chain->wear->pastLimit && $chain->wax->life !== null && !$rail->kept($chain)),
+            ),
+        );
         assert($chains !== []);
         $ofBike = $wear->ofBike($rail->bikeId);
 
@@ -135,7 +187,15 @@ final readonly class WorkshopYears
             $terms->limitPct,
             $ofBike->ratePctPer1000Km(),
             $ofBike->intervalKm,
-            array_map(fn(ChainState $chain) => ['id' => $chain->chainId, 'wear_pct' => max(0.0, $wear->of($chain)->result->nowMean ?? 0.0), 'used_km' => max(0.0, $terms->intervalKm - $rail->rideableKm($chain)), 'km' => $chain->km->km], $chains),
+            array_map(
+                fn(ChainState $chain) => [
+                    'id' => $chain->chainId,
+                    'wear_pct' => max(0.0, $wear->of($chain)->result->nowMean ?? 0.0),
+                    'used_km' => max(0.0, $terms->intervalKm - $rail->rideableKm($chain)),
+                    'km' => $chain->km->km,
+                ],
+                $chains,
+            ),
             $rail->fitted->chainId,
         );
     }
@@ -169,7 +229,7 @@ final readonly class WorkshopYears
         foreach ($book->chainIds as $chainId) {
             $dips = array_filter($book->history($chainId)->until($nowS)->events, fn(Entry $event) => $event instanceof Dip);
             foreach (array_slice($dips, 1) as $dip) {
-                $dip->moment->unixS > $nowS - YearOfRiding::DAYS * 86400 && $rinsed[] = $dip->rinsed;
+                $dip->moment->unixS > $nowS - YearOfRiding::DAYS * 86400 && ($rinsed[] = $dip->rinsed);
             }
         }
 

@@ -40,7 +40,7 @@ final readonly class HeatCourse
         $seconds = 0.0;
         while ($fromC !== $toC) {
             $netW = $this->netW($fromC);
-            if ($netW === 0.0 || ($netW > 0.0) !== ($toC > $fromC)) {
+            if ($netW === 0.0 || $netW > 0.0 !== $toC > $fromC) {
                 return null;
             }
             [$capacity, $edgeC] = $this->range($fromC, $netW > 0.0);
@@ -68,8 +68,8 @@ final readonly class HeatCourse
             $toEdge = is_finite($edgeC) ? $this->secondsWithin($capacity, $fromC, $edgeC, $netW) : null;
             if ($toEdge === null || $toEdge > $seconds) {
                 return $this->lossWPerK > 0.0
-                    ? $fromC - $netW / $this->lossWPerK * expm1(-$this->lossWPerK * $seconds / $capacity)
-                    : $fromC + $netW * $seconds / $capacity;
+                    ? $fromC - ($netW / $this->lossWPerK) * expm1((-$this->lossWPerK * $seconds) / $capacity)
+                    : $fromC + ($netW * $seconds) / $capacity;
             }
             $seconds -= $toEdge;
             $fromC = $edgeC;
@@ -98,12 +98,12 @@ final readonly class HeatCourse
     /** Written so that it also holds for hardly any loss; null where the equilibrium lies before. */
     private function secondsWithin(float $capacity, float $fromC, float $toC, float $netW): ?float
     {
-        $part = $this->lossWPerK * ($toC - $fromC) / $netW;
+        $part = ($this->lossWPerK * ($toC - $fromC)) / $netW;
 
         return match (true) {
-            $this->lossWPerK === 0.0 => $capacity * ($toC - $fromC) / $netW,
+            $this->lossWPerK === 0.0 => ($capacity * ($toC - $fromC)) / $netW,
             $part >= 1.0 - self::AT_EQUILIBRIUM => null,
-            default => -$capacity / $this->lossWPerK * log1p(-$part),
+            default => (-$capacity / $this->lossWPerK) * log1p(-$part),
         };
     }
 }

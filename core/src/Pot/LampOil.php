@@ -27,10 +27,10 @@ final readonly class LampOil
     public static function toAddG(float $massG, float $oilFraction, float $target): float
     {
         Check::positive('mass_g', $massG);
-        $oilFraction >= 0.0 && $oilFraction < 1.0 || throw new InvalidInput('oil_fraction', 'must be 0 or more and below 1');
-        $target > $oilFraction && $target < 1.0 || throw new InvalidInput('target', 'must be above the fraction there is and below 1');
+        ($oilFraction >= 0.0 && $oilFraction < 1.0) || throw new InvalidInput('oil_fraction', 'must be 0 or more and below 1');
+        ($target > $oilFraction && $target < 1.0) || throw new InvalidInput('target', 'must be above the fraction there is and below 1');
 
-        return $massG * ($target - $oilFraction) / (1 - $target);
+        return ($massG * ($target - $oilFraction)) / (1 - $target);
     }
 
     /**

@@ -57,9 +57,21 @@ final readonly class PotCalibrate implements Model
             $residuals = $this->residuals($in, $efficiency, $loss);
             // Towards the inside, so that no derivative is taken where nothing can be.
             $step = $efficiency > 0.5 ? -self::NUDGE : self::NUDGE;
-            $byEfficiency = array_map(fn(float $there, float $here) => ($there - $here) / $step, $this->residuals($in, $efficiency + $step, $loss), $residuals);
-            $byLoss = array_map(fn(float $there, float $here) => ($there - $here) / self::NUDGE, $this->residuals($in, $efficiency, $loss + self::NUDGE), $residuals);
-            [$a, $b, $d] = [self::dot($byEfficiency, $byEfficiency) * (1 + $damping), self::dot($byEfficiency, $byLoss), self::dot($byLoss, $byLoss) * (1 + $damping)];
+            $byEfficiency = array_map(
+                fn(float $there, float $here) => ($there - $here) / $step,
+                $this->residuals($in, $efficiency + $step, $loss),
+                $residuals,
+            );
+            $byLoss = array_map(
+                fn(float $there, float $here) => ($there - $here) / self::NUDGE,
+                $this->residuals($in, $efficiency, $loss + self::NUDGE),
+                $residuals,
+            );
+            [$a, $b, $d] = [
+                self::dot($byEfficiency, $byEfficiency) * (1 + $damping),
+                self::dot($byEfficiency, $byLoss),
+                self::dot($byLoss, $byLoss) * (1 + $damping),
+            ];
             [$g, $h] = [-self::dot($byEfficiency, $residuals), -self::dot($byLoss, $residuals)];
             $determinant = $a * $d - $b * $b;
             if ($determinant <= 0.0) {

@@ -42,7 +42,7 @@ final readonly class PotCourse
         $points = [];
         for ($i = 0; $i * $stepS <= $untilS; $i++) {
             $celsius = $this->celsius($i * $stepS);
-            $points[] = new HeatPoint($i * $stepS / self::S_PER_MIN, $celsius, $this->pot->wax->liquidFraction($celsius));
+            $points[] = new HeatPoint(($i * $stepS) / self::S_PER_MIN, $celsius, $this->pot->wax->liquidFraction($celsius));
         }
 
         return $points;
@@ -75,7 +75,9 @@ final readonly class PotCourse
     /** @param list<DippedChain> $chains */
     private function with(array $chains, float $celsius, float $steelG): float
     {
-        $missingJ = array_sum(array_map(fn(DippedChain $chain) => $chain->massG * PotDipInput::STEEL_J_PER_GK * ($celsius - $chain->tempC), $chains));
+        $missingJ = array_sum(
+            array_map(fn(DippedChain $chain) => $chain->massG * PotDipInput::STEEL_J_PER_GK * ($celsius - $chain->tempC), $chains),
+        );
         $besideJPerK = $this->pot->vesselJPerK + ($steelG + self::massG($chains)) * PotDipInput::STEEL_J_PER_GK;
 
         return $chains === [] ? $celsius : $this->pot->wax->cooledBy($missingJ, $this->pot->waxG, $besideJPerK, $celsius);

@@ -26,7 +26,14 @@ final readonly class PotDip implements Model
         $recover = $this->recoverMinutes($in, $mixedC);
         $liquid = $in->wax->liquidFraction($mixedC);
 
-        return new PotDipResult($mixedC, (1 - $liquid) * $in->waxG, $seconds, $recover, $seconds / self::S_PER_MIN + ($recover ?? 0.0), $liquid >= 1.0);
+        return new PotDipResult(
+            $mixedC,
+            (1 - $liquid) * $in->waxG,
+            $seconds,
+            $recover,
+            $seconds / self::S_PER_MIN + ($recover ?? 0.0),
+            $liquid >= 1.0,
+        );
     }
 
     public function compute(Fields $input): array
@@ -38,7 +45,9 @@ final readonly class PotDip implements Model
     private function mixed(PotDipInput $in): float
     {
         // What the chains lack, or bring too much, against the bath as it was.
-        $missingJ = array_sum(array_map(fn(DippedChain $chain) => $chain->massG * $in->steelJPerGk * ($in->bathC - $chain->tempC), $in->chains));
+        $missingJ = array_sum(
+            array_map(fn(DippedChain $chain) => $chain->massG * $in->steelJPerGk * ($in->bathC - $chain->tempC), $in->chains),
+        );
 
         return $in->wax->cooledBy($missingJ, $in->waxG, $in->vesselJPerK + $in->steelJPerK(), $in->bathC);
     }
@@ -46,7 +55,7 @@ final readonly class PotDip implements Model
     private function secondsOf(PotDipInput $in, DippedChain $chain): float
     {
         $gapC = $in->bathC - $chain->tempC;
-        $tauS = $in->steelJPerGk / ($in->filmWPerM2k * $in->chainAreaMm2PerG / self::MM2_PER_M2);
+        $tauS = $in->steelJPerGk / (($in->filmWPerM2k * $in->chainAreaMm2PerG) / self::MM2_PER_M2);
 
         return $gapC <= $in->withinC ? 0.0 : $tauS * log($gapC / $in->withinC);
     }

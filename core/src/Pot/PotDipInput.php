@@ -25,7 +25,7 @@ final readonly class PotDipInput
         public float $bathC,
         public array $chains,
         public float $steelJPerGk = self::STEEL_J_PER_GK,
-        public WaxProperties $wax = new WaxProperties,
+        public WaxProperties $wax = new WaxProperties(),
         public float $vesselJPerK = PotHeatInput::VESSEL_J_PER_K,
         /** Surface of a chain for each gram of it: house rule. */
         public float $chainAreaMm2PerG = 230.0,
@@ -53,7 +53,20 @@ final readonly class PotDipInput
 
     public static function from(Fields $in): self
     {
-        $in->only('wax_g', 'bath_c', 'chains', 'steel_j_per_gk', 'wax', 'vessel_j_per_k', 'chain_area_mm2_per_g', 'film_w_per_m2k', 'power_w', 'loss_w_per_k', 'ambient_c', 'within_c');
+        $in->only(
+            'wax_g',
+            'bath_c',
+            'chains',
+            'steel_j_per_gk',
+            'wax',
+            'vessel_j_per_k',
+            'chain_area_mm2_per_g',
+            'film_w_per_m2k',
+            'power_w',
+            'loss_w_per_k',
+            'ambient_c',
+            'within_c',
+        );
 
         return new self(
             $in->number('wax_g'),

@@ -23,7 +23,10 @@ final readonly class PotHeatInput
     /** A curve with more points than that is a slip of the step. */
     private const MOST_POINTS = 100_000;
 
-    /** @throws InvalidInput at the field: masses and steps above 0, temperatures not below absolute zero, efficiency in (0, 1], power, loss and vessel not below 0 */
+    /**
+     * @throws InvalidInput at the field: masses and steps above 0, temperatures not below absolute zero, efficiency in (0, 1], power, loss
+     * and vessel not below 0
+     */
     public function __construct(
         public float $waxG,
         public float $startC,
@@ -33,7 +36,7 @@ final readonly class PotHeatInput
         public float $targetC,
         public float $efficiency = 1.0,
         public float $vesselJPerK = self::VESSEL_J_PER_K,
-        public WaxProperties $wax = new WaxProperties,
+        public WaxProperties $wax = new WaxProperties(),
         public float $stepMin = 1.0,
     ) {
         Check::positive('wax_g', $waxG);
@@ -53,7 +56,18 @@ final readonly class PotHeatInput
 
     public static function from(Fields $in): self
     {
-        $in->only('wax_g', 'start_c', 'ambient_c', 'power_w', 'efficiency', 'loss_w_per_k', 'vessel_j_per_k', 'target_c', 'wax', 'step_min');
+        $in->only(
+            'wax_g',
+            'start_c',
+            'ambient_c',
+            'power_w',
+            'efficiency',
+            'loss_w_per_k',
+            'vessel_j_per_k',
+            'target_c',
+            'wax',
+            'step_min',
+        );
 
         return new self(
             $in->number('wax_g'),
@@ -71,6 +85,13 @@ final readonly class PotHeatInput
 
     public function course(): HeatCourse
     {
-        return new HeatCourse($this->wax, $this->waxG, $this->vesselJPerK, $this->efficiency * $this->powerW, $this->lossWPerK, $this->ambientC);
+        return new HeatCourse(
+            $this->wax,
+            $this->waxG,
+            $this->vesselJPerK,
+            $this->efficiency * $this->powerW,
+            $this->lossWPerK,
+            $this->ambientC,
+        );
     }
 }

@@ -14,7 +14,7 @@ use Dripel\Core\Input\InvalidInput;
  */
 final readonly class WaxProperties
 {
-    public const SOLID_G_PER_ML = 0.90;
+    public const SOLID_G_PER_ML = 0.9;
 
     public const LIQUID_G_PER_ML = 0.77;
 
@@ -39,7 +39,7 @@ final readonly class WaxProperties
     public static function from(Fields $in): self
     {
         $in->only('solid_j_per_gk', 'liquid_j_per_gk', 'latent_j_per_g', 'melt_from_c', 'melt_to_c');
-        $default = new self;
+        $default = new self();
 
         return new self(
             $in->number('solid_j_per_gk', $default->solidJPerGk),
@@ -52,7 +52,7 @@ final readonly class WaxProperties
 
     public static function in(Fields $in): self
     {
-        return $in->has('wax') ? $in->nested('wax', self::from(...)) : new self;
+        return $in->has('wax') ? $in->nested('wax', self::from(...)) : new self();
     }
 
     /** From 0, all solid, to 1, all liquid. */
@@ -70,7 +70,8 @@ final readonly class WaxProperties
     {
         return [
             $waxG * $this->solidJPerGk + $besideJPerK,
-            $waxG * (($this->solidJPerGk + $this->liquidJPerGk) / 2 + $this->latentJPerG / ($this->meltToC - $this->meltFromC)) + $besideJPerK,
+            $waxG * (($this->solidJPerGk + $this->liquidJPerGk) / 2 + $this->latentJPerG / ($this->meltToC - $this->meltFromC)) +
+            $besideJPerK,
             $waxG * $this->liquidJPerGk + $besideJPerK,
         ];
     }

@@ -32,9 +32,25 @@ final readonly class JarRinse
      */
     public static function sources(array $jars, array $busy): array
     {
-        $bath = ['kind' => 'bath', 'solvent' => self::SOLVENT->value, 'volume_ml' => self::VOLUME_ML, 'moves' => [['kind' => 'rest', 'seconds' => PotDayDraft::JAR_S]]];
+        $bath = [
+            'kind' => 'bath',
+            'solvent' => self::SOLVENT->value,
+            'volume_ml' => self::VOLUME_ML,
+            'moves' => [['kind' => 'rest', 'seconds' => PotDayDraft::JAR_S]],
+        ];
 
-        return JarChoice::propose(Protocol::from(Fields::fromJson((string) json_encode(['code' => 'rinse', 'steps' => [$bath, $bath, ['kind' => 'dry', 'seconds' => PotDayDraft::JAR_DRY_S]]]))), $jars, $busy);
+        return JarChoice::propose(
+            Protocol::from(
+                Fields::fromJson(
+                    (string) json_encode([
+                        'code' => 'rinse',
+                        'steps' => [$bath, $bath, ['kind' => 'dry', 'seconds' => PotDayDraft::JAR_DRY_S]],
+                    ]),
+                ),
+            ),
+            $jars,
+            $busy,
+        );
     }
 
     /** @return array<string, string|int|float|bool|null> what a step needs to know of its jar */

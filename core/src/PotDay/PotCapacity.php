@@ -35,9 +35,12 @@ final readonly class PotCapacity
 
     public static function of(Vessel $vessel, float $waxG, float $chainG): self
     {
-        $depthMm = fn(int $chains): float => $vessel->depthMm($waxG / WaxProperties::LIQUID_G_PER_ML + $chains * $chainG / self::STEEL_G_PER_ML);
+        $depthMm = fn(int $chains): float => $vessel->depthMm(
+            $waxG / WaxProperties::LIQUID_G_PER_ML + ($chains * $chainG) / self::STEEL_G_PER_ML,
+        );
         $beside = self::beside($vessel->diameterMm);
-        $fits = fn(int $chains): bool => $depthMm($chains) >= ceil($chains / $beside) * BathLedgerInput::COIL_MM - Check::EPSILON && $depthMm($chains) <= $vessel->heightMm + Check::EPSILON;
+        $fits = fn(int $chains): bool => $depthMm($chains) >= ceil($chains / $beside) * BathLedgerInput::COIL_MM - Check::EPSILON &&
+            $depthMm($chains) <= $vessel->heightMm + Check::EPSILON;
         $most = 0;
         while ($most < self::MOST && $fits($most + 1)) {
             $most++;

@@ -32,10 +32,13 @@ final readonly class PotDayCourse
                 PotDayPlan::PLUG_IN => PotChange::power($span->endS - $fromS, $terms->pot->powerW),
                 PotDayPlan::TO_LOW => PotChange::power($span->endS - $fromS, $terms->holdW),
                 PotDayPlan::OFF => PotChange::power($span->endS - $fromS, 0.0),
-                PotDayPlan::LIFT => PotChange::out($span->startS - $fromS, array_sum(array_map(fn(int $id) => $massesG[$id], $step->chains))),
+                PotDayPlan::LIFT => PotChange::out(
+                    $span->startS - $fromS,
+                    array_sum(array_map(fn(int $id) => $massesG[$id], $step->chains)),
+                ),
                 default => null,
             };
-            $change === null || $changes[] = $change;
+            $change === null || ($changes[] = $change);
         }
         usort($changes, fn(PotChange $a, PotChange $b) => $a->atS <=> $b->atS);
 

@@ -86,12 +86,26 @@ final class PotDayDraft
         if ($this->terms->wax === WaxKind::Blend) {
             $this->add(new JobStep('turn_block', skippable: true));
         }
-        $plugged = $this->add(new JobStep(PotDayPlan::PLUG_IN, about: ['power_w' => $this->terms->pot->powerW, 'program' => $this->terms->program->value], skippable: true, handlingS: 30));
-        $minutes = (new PotHeat)($this->terms->pot)->minutesToTarget;
-        $heat = new JobStep(PotDayPlan::HEAT, $minutes === null ? null : (int) ceil(self::S_PER_MIN * $minutes), ['target_c' => $this->terms->pot->targetC, 'limit_c' => $this->terms->limitC], since: $plugged, skippable: true);
+        $plugged = $this->add(
+            new JobStep(
+                PotDayPlan::PLUG_IN,
+                about: ['power_w' => $this->terms->pot->powerW, 'program' => $this->terms->program->value],
+                skippable: true,
+                handlingS: 30,
+            ),
+        );
+        $minutes = (new PotHeat())($this->terms->pot)->minutesToTarget;
+        $heat = new JobStep(
+            PotDayPlan::HEAT,
+            $minutes === null ? null : (int) ceil(self::S_PER_MIN * $minutes),
+            ['target_c' => $this->terms->pot->targetC, 'limit_c' => $this->terms->limitC],
+            since: $plugged,
+            skippable: true,
+        );
         $this->wait($heat, 1, function (): void {
             $this->hot = true;
-            $this->terms->program === PowerProgram::HighThenLow && $this->add(new JobStep(PotDayPlan::TO_LOW, about: ['power_w' => $this->terms->holdW], skippable: true, handlingS: 10));
+            $this->terms->program === PowerProgram::HighThenLow &&
+                $this->add(new JobStep(PotDayPlan::TO_LOW, about: ['power_w' => $this->terms->holdW], skippable: true, handlingS: 10));
             $this->smear();
         });
         $this->rinse();
@@ -99,10 +113,18 @@ final class PotDayDraft
 
     private function prepare(): JobStep
     {
-        return new JobStep('prepare', about: ['kind' => $this->terms->kind->value], ticks: [
-            'gloves', 'nobody_small', ...(self::ids($this->order, RinseSchool::TwoJars) === [] ? ['jars_away'] : ['open_air']), 'stay',
-            ...($this->terms->kind === PotKind::Pan ? ['thermometer'] : []),
-        ], handlingS: 180);
+        return new JobStep(
+            'prepare',
+            about: ['kind' => $this->terms->kind->value],
+            ticks: [
+                'gloves',
+                'nobody_small',
+                ...self::ids($this->order, RinseSchool::TwoJars) === [] ? ['jars_away'] : ['open_air'],
+                'stay',
+                ...$this->terms->kind === PotKind::Pan ? ['thermometer'] : [],
+            ],
+            handlingS: 180,
+        );
     }
 
     /** The jars have had their chains, and are out of the room, before the pot is plugged in. */
@@ -112,8 +134,24 @@ final class PotDayDraft
         if ($chains === []) {
             return;
         }
-        $this->add(new JobStep(PotDayPlan::JAR_FIRST, self::JAR_S, JarRinse::about($this->terms->jars[0] ?? null), chains: $chains, skippable: true));
-        $second = $this->add(new JobStep(PotDayPlan::JAR_SECOND, self::JAR_S, JarRinse::about($this->terms->jars[1] ?? null), chains: $chains, skippable: true));
+        $this->add(
+            new JobStep(
+                PotDayPlan::JAR_FIRST,
+                self::JAR_S,
+                JarRinse::about($this->terms->jars[0] ?? null),
+                chains: $chains,
+                skippable: true,
+            ),
+        );
+        $second = $this->add(
+            new JobStep(
+                PotDayPlan::JAR_SECOND,
+                self::JAR_S,
+                JarRinse::about($this->terms->jars[1] ?? null),
+                chains: $chains,
+                skippable: true,
+            ),
+        );
         $this->add(new JobStep('jar_dry', self::JAR_DRY_S, ticks: ['jars_away', 'no_smell'], chains: $chains, since: $second));
     }
 
@@ -125,32 +163,51 @@ final class PotDayDraft
         }
         $rinsed = $this->add(new JobStep(PotDayPlan::RINSE, chains: $chains, skippable: true, handlingS: 120 + 60 * count($chains)));
         $this->wet = $chains;
-        $this->wait(new JobStep('dry', $this->terms->dryBy->seconds(), ['by' => $this->terms->dryBy->value], ticks: ['bone_dry'], chains: $chains, since: $rinsed), 2, fn() => $this->wet = []);
+        $this->wait(
+            new JobStep(
+                'dry',
+                $this->terms->dryBy->seconds(),
+                ['by' => $this->terms->dryBy->value],
+                ticks: ['bone_dry'],
+                chains: $chains,
+                since: $rinsed,
+            ),
+            2,
+            fn() => ($this->wet = []),
+        );
     }
 
     private function smear(): void
     {
         if ($this->terms->wax === WaxKind::Softened) {
             $oil = LampOil::stepsG($this->terms->pot->waxG, $this->terms->oilFraction, self::MOST_OIL_STEPS);
-            $this->add(new JobStep(PotDayPlan::SMEAR, about: ['oil_g' => implode(' ', $oil), 'fraction' => $this->terms->oilFraction], againFrom: count($this->steps), skippable: true, handlingS: 120));
+            $this->add(
+                new JobStep(
+                    PotDayPlan::SMEAR,
+                    about: ['oil_g' => implode(' ', $oil), 'fraction' => $this->terms->oilFraction],
+                    againFrom: count($this->steps),
+                    skippable: true,
+                    handlingS: 120,
+                ),
+            );
         }
     }
 
     /** What is ready goes into the hot wax, as far as there is room. */
     private function load(): void
     {
-        $ready = array_values(array_filter($this->queue, fn(PotDayChain $chain) => ! in_array($chain->id, $this->wet, true)));
+        $ready = array_values(array_filter($this->queue, fn(PotDayChain $chain) => !in_array($chain->id, $this->wet, true)));
         $room = $this->capacity - $this->inside;
-        if (! $this->hot || $room < 1 || $ready === []) {
+        if (!$this->hot || $room < 1 || $ready === []) {
             return;
         }
         $group = array_slice($ready, 0, $room);
         // Fewer at once where together they would make the wax set.
-        while (count($group) > 1 && ! $this->dip($group, $this->bathC())->bathStaysLiquid) {
+        while (count($group) > 1 && !$this->dip($group, $this->bathC())->bathStaysLiquid) {
             array_pop($group);
         }
         $ids = array_map(fn(PotDayChain $chain) => $chain->id, $group);
-        $this->queue = array_values(array_filter($this->queue, fn(PotDayChain $chain) => ! in_array($chain->id, $ids, true)));
+        $this->queue = array_values(array_filter($this->queue, fn(PotDayChain $chain) => !in_array($chain->id, $ids, true)));
         $this->goIn($group, $ids);
         $this->load();
     }
@@ -168,13 +225,30 @@ final class PotDayDraft
         $this->batch++;
         $bathC = $this->bathC();
         $met = $this->dip($group, $bathC);
-        $in = $this->add(new JobStep(PotDayPlan::IN, self::SWISH_S, ['mixed_c' => $met->mixedC, 'bath_c' => $bathC, 'link_in' => $this->terms->linkIn], chains: $ids, skippable: true));
+        $in = $this->add(
+            new JobStep(
+                PotDayPlan::IN,
+                self::SWISH_S,
+                ['mixed_c' => $met->mixedC, 'bath_c' => $bathC, 'link_in' => $this->terms->linkIn],
+                chains: $ids,
+                skippable: true,
+            ),
+        );
         $this->inside += count($group);
         $bySchool = [];
         foreach ($group as $chain) {
             $school = $this->terms->soak($chain);
             $minutes = max($school->leastMinutes(), $met->soakMinutes);
-            $this->dips[] = new PotDayDip($chain->id, $this->batch, $bathC, $met->mixedC, $met->frozenG, $minutes, $met->soakMinutes > $school->leastMinutes(), $met->bathStaysLiquid);
+            $this->dips[] = new PotDayDip(
+                $chain->id,
+                $this->batch,
+                $bathC,
+                $met->mixedC,
+                $met->frozenG,
+                $minutes,
+                $met->soakMinutes > $school->leastMinutes(),
+                $met->bathStaysLiquid,
+            );
             $bySchool[$school->value][] = [$chain, $minutes];
         }
         foreach ($bySchool as $together) {
@@ -186,20 +260,47 @@ final class PotDayDraft
     private function soak(array $chains, float $minutes, PotDipResult $met, int $in): void
     {
         $ids = array_map(fn(PotDayChain $chain) => $chain->id, $chains);
-        $under = new JobStep(PotDayPlan::UNDER, (int) ceil(self::S_PER_MIN * $minutes), ['chain_s' => $met->chainSeconds], chains: $ids, since: $in, holds: true, sign: 'bubbles', skippable: true, asks: array_column(WaxedSo::cases(), 'value'));
+        $under = new JobStep(
+            PotDayPlan::UNDER,
+            (int) ceil(self::S_PER_MIN * $minutes),
+            ['chain_s' => $met->chainSeconds],
+            chains: $ids,
+            since: $in,
+            holds: true,
+            sign: 'bubbles',
+            skippable: true,
+            asks: array_column(WaxedSo::cases(), 'value'),
+        );
         $this->wait($under, 0, function () use ($chains, $ids): void {
-            $this->add(new JobStep(PotDayPlan::LIFT, $this->terms->drain->seconds(), ['drain' => $this->terms->drain->value], chains: $ids, skippable: true));
+            $this->add(
+                new JobStep(
+                    PotDayPlan::LIFT,
+                    $this->terms->drain->seconds(),
+                    ['drain' => $this->terms->drain->value],
+                    chains: $ids,
+                    skippable: true,
+                ),
+            );
             $hung = $this->add(new JobStep(PotDayPlan::HANG, chains: $ids, skippable: true, handlingS: 20 * count($ids)));
-            $powder = array_values(array_map(fn(PotDayChain $chain) => $chain->id, array_filter($chains, fn(PotDayChain $chain) => $chain->powder)));
+            $powder = array_values(
+                array_map(fn(PotDayChain $chain) => $chain->id, array_filter($chains, fn(PotDayChain $chain) => $chain->powder)),
+            );
             $powder === [] || $this->add(new JobStep(PotDayPlan::POWDER, chains: $powder, skippable: true));
             $this->inside -= count($ids);
             if ($this->queue === [] && $this->inside === 0) {
                 $this->recordStep = $this->add(new JobStep(PotDayPlan::OFF, handlingS: 30));
             }
-            $this->wait(new JobStep('set', self::S_PER_MIN * ReadySchool::SET_MINUTES, chains: $ids, since: $hung, skippable: true), 3, function () use ($ids): void {
-                $this->terms->weigh && $this->recordStep = $this->add(new JobStep('weigh_after', chains: $ids, skippable: true, handlingS: 30 * count($ids)));
-                $this->add(new JobStep('flex', chains: $ids, skippable: true, handlingS: 90 * count($ids)));
-            });
+            $this->wait(
+                new JobStep('set', self::S_PER_MIN * ReadySchool::SET_MINUTES, chains: $ids, since: $hung, skippable: true),
+                3,
+                function () use ($ids): void {
+                    $this->terms->weigh &&
+                        ($this->recordStep = $this->add(
+                            new JobStep('weigh_after', chains: $ids, skippable: true, handlingS: 30 * count($ids)),
+                        ));
+                    $this->add(new JobStep('flex', chains: $ids, skippable: true, handlingS: 90 * count($ids)));
+                },
+            );
         });
     }
 
@@ -213,9 +314,14 @@ final class PotDayDraft
     /** @param callable(int): mixed $then */
     private function wait(JobStep $step, int $rank, callable $then): void
     {
-        $this->waiting[] = [$this->endS((int) $step->since) + ($step->seconds ?? $step->handlingS), $rank, $step, function (int $added) use ($then): void {
-            $then($added);
-        }];
+        $this->waiting[] = [
+            $this->endS((int) $step->since) + ($step->seconds ?? $step->handlingS),
+            $rank,
+            $step,
+            function (int $added) use ($then): void {
+                $then($added);
+            },
+        ];
     }
 
     private function endS(int $step): int
@@ -242,16 +348,18 @@ final class PotDayDraft
     {
         $pot = $this->terms->pot;
 
-        return (new PotDip)(new PotDipInput(
-            $pot->waxG,
-            max($bathC, $pot->wax->meltToC),
-            array_map(fn(PotDayChain $chain) => new DippedChain($chain->massG, $pot->ambientC), $group),
-            wax: $pot->wax,
-            vesselJPerK: $pot->vesselJPerK,
-            powerW: $pot->efficiency * $this->terms->holdW,
-            lossWPerK: $pot->lossWPerK,
-            ambientC: $pot->ambientC,
-        ));
+        return (new PotDip())(
+            new PotDipInput(
+                $pot->waxG,
+                max($bathC, $pot->wax->meltToC),
+                array_map(fn(PotDayChain $chain) => new DippedChain($chain->massG, $pot->ambientC), $group),
+                wax: $pot->wax,
+                vesselJPerK: $pot->vesselJPerK,
+                powerW: $pot->efficiency * $this->terms->holdW,
+                lossWPerK: $pot->lossWPerK,
+                ambientC: $pot->ambientC,
+            ),
+        );
     }
 
     /**
@@ -261,6 +369,8 @@ final class PotDayDraft
      */
     private static function ids(array $chains, RinseSchool $rinse): array
     {
-        return array_values(array_map(fn(PotDayChain $chain) => $chain->id, array_filter($chains, fn(PotDayChain $chain) => $chain->rinse === $rinse)));
+        return array_values(
+            array_map(fn(PotDayChain $chain) => $chain->id, array_filter($chains, fn(PotDayChain $chain) => $chain->rinse === $rinse)),
+        );
     }
 }

@@ -15,7 +15,15 @@ final readonly class PotDayLanes
     public const POT = 0;
 
     private const DRAWN = [
-        PotDayPlan::JAR_FIRST => 'jars', PotDayPlan::JAR_SECOND => 'jars', 'jar_dry' => 'dry', 'rinse' => 'rinse', 'dry' => 'dry', 'under' => 'under', 'lift' => 'drain', 'set' => 'set', 'flex' => 'flex',
+        PotDayPlan::JAR_FIRST => 'jars',
+        PotDayPlan::JAR_SECOND => 'jars',
+        'jar_dry' => 'dry',
+        'rinse' => 'rinse',
+        'dry' => 'dry',
+        'under' => 'under',
+        'lift' => 'drain',
+        'set' => 'set',
+        'flex' => 'flex',
     ];
 
     /**
@@ -33,7 +41,7 @@ final readonly class PotDayLanes
                 continue;
             }
             foreach ($steps[$span->step]->chains as $chainId) {
-                $lanes[$chainId][] = new PotDayBlock($code, $span->fromS, $span->endS, $span->done, ! $span->done && $span->fromS <= $nowS);
+                $lanes[$chainId][] = new PotDayBlock($code, $span->fromS, $span->endS, $span->done, !$span->done && $span->fromS <= $nowS);
             }
         }
 
@@ -63,8 +71,8 @@ final readonly class PotDayLanes
         }
 
         return [
-            new PotDayBlock('heat', $plugged->endS, $hot->endS, $hot->done, $plugged->done && ! $hot->done),
-            new PotDayBlock('hold', $hot->endS, $off->endS, $off->done, $hot->done && ! $off->done),
+            new PotDayBlock('heat', $plugged->endS, $hot->endS, $hot->done, $plugged->done && !$hot->done),
+            new PotDayBlock('hold', $hot->endS, $off->endS, $off->done, $hot->done && !$off->done),
         ];
     }
 }

@@ -90,7 +90,16 @@ final readonly class PotDayPlan
         $offS = (float) max(array_map(fn(JobSpan $span) => $draft->steps[$span->step]->code === self::OFF ? $span->endS : 0, $spans));
         $overheatsS = $course->passesS($terms->limitC, $offS);
 
-        return new self($terms, $draft->steps, self::warnings($terms, $capacity, $draft, $overheatsS), $draft->dips, $capacity, $draft->recordStep, $masses, $overheatsS);
+        return new self(
+            $terms,
+            $draft->steps,
+            self::warnings($terms, $capacity, $draft, $overheatsS),
+            $draft->dips,
+            $capacity,
+            $draft->recordStep,
+            $masses,
+            $overheatsS,
+        );
     }
 
     /** From the first step to the last, as expected. */
@@ -130,18 +139,24 @@ final readonly class PotDayPlan
     /** @return list<PotWarning> */
     private static function warnings(PotDayTerms $terms, PotCapacity $capacity, PotDayDraft $draft, ?float $overheatsS): array
     {
-        $heat = (new PotHeat)($terms->pot);
+        $heat = (new PotHeat())($terms->pot);
 
-        return array_map(PotWarning::from(...), array_keys(array_filter([
-            PotWarning::NeverMelts->value => $heat->minutesToLiquid === null,
-            PotWarning::NeverHot->value => $heat->minutesToLiquid !== null && $heat->minutesToTarget === null,
-            PotWarning::Overfull->value => $capacity->overflowsWithOne,
-            PotWarning::TooLow->value => ! $capacity->coversOne,
-            PotWarning::Overheats->value => $overheatsS !== null,
-            // A bath that never gets there says nothing of what a chain would do to it.
-            PotWarning::Freezes->value => $heat->minutesToTarget !== null && array_filter($draft->dips, fn(PotDayDip $dip) => ! $dip->staysLiquid) !== [],
-            PotWarning::Spent->value => $terms->overheatedBefore,
-            PotWarning::Gritty->value => $terms->grit > BathLedgerInput::GRIT_LIMIT + Check::EPSILON,
-        ])));
+        return array_map(
+            PotWarning::from(...),
+            array_keys(
+                array_filter([
+                    PotWarning::NeverMelts->value => $heat->minutesToLiquid === null,
+                    PotWarning::NeverHot->value => $heat->minutesToLiquid !== null && $heat->minutesToTarget === null,
+                    PotWarning::Overfull->value => $capacity->overflowsWithOne,
+                    PotWarning::TooLow->value => !$capacity->coversOne,
+                    PotWarning::Overheats->value => $overheatsS !== null,
+                    // A bath that never gets there says nothing of what a chain would do to it.
+                    PotWarning::Freezes->value =>
+                        $heat->minutesToTarget !== null && array_filter($draft->dips, fn(PotDayDip $dip) => !$dip->staysLiquid) !== [],
+                    PotWarning::Spent->value => $terms->overheatedBefore,
+                    PotWarning::Gritty->value => $terms->grit > BathLedgerInput::GRIT_LIMIT + Check::EPSILON,
+                ]),
+            ),
+        );
     }
 }

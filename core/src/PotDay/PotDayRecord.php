@@ -22,12 +22,16 @@ final readonly class PotDayRecord
         foreach ($run->turns as $turn) {
             $step = $run->steps[$turn->step];
             // Passed over, a rinse was not had and a chain did not go in; who lifted and hung it does not matter.
-            if ($turn->endS === null || $turn->answer === JobEventKind::Skip && in_array($step->code, self::HAD, true)) {
+            if ($turn->endS === null || ($turn->answer === JobEventKind::Skip && in_array($step->code, self::HAD, true))) {
                 continue;
             }
             foreach ($step->chains as $chainId) {
                 $last[$chainId][$step->code] = $turn;
-                if ($step->code === PotDayPlan::HANG && isset($last[$chainId][PotDayPlan::IN]) && ($last[$chainId][PotDayPlan::UNDER]->said ?? null) !== WaxedSo::No->value) {
+                if (
+                    $step->code === PotDayPlan::HANG &&
+                    isset($last[$chainId][PotDayPlan::IN]) &&
+                    ($last[$chainId][PotDayPlan::UNDER]->said ?? null) !== WaxedSo::No->value
+                ) {
                     $dipped[$chainId] = [$last[$chainId], $turn];
                 } elseif ($step->code === PotDayPlan::POWDER && isset($dipped[$chainId])) {
                     $dipped[$chainId][0] = $last[$chainId];
@@ -35,7 +39,11 @@ final readonly class PotDayRecord
             }
         }
 
-        return array_map(fn(int $chainId, array $turns) => self::dip($chainId, $turns[0], $turns[1]), array_keys($dipped), array_values($dipped));
+        return array_map(
+            fn(int $chainId, array $turns) => self::dip($chainId, $turns[0], $turns[1]),
+            array_keys($dipped),
+            array_values($dipped),
+        );
     }
 
     /** @return list<array{int, float}> when and how much lamp oil was added because it did not smear */
@@ -46,7 +54,7 @@ final readonly class PotDayRecord
             $step = $run->steps[$turn->step];
             if ($step->code === PotDayPlan::SMEAR && $turn->answer === JobEventKind::Again && $turn->endS !== null) {
                 $grams = self::oilG((string) $step->about['oil_g'], $turn->round);
-                $grams === null || $added[] = [$turn->endS, $grams];
+                $grams === null || ($added[] = [$turn->endS, $grams]);
             }
         }
 
@@ -89,6 +97,15 @@ final readonly class PotDayRecord
         $inS = (int) $turns[PotDayPlan::IN]->endS;
         $outS = isset($turns[PotDayPlan::LIFT]) ? $turns[PotDayPlan::LIFT]->startS : $hung->startS;
 
-        return new DippedThen($chainId, (int) $hung->endS, $turns[PotDayPlan::IN]->startS, max(0, $outS - $inS), ($turns[PotDayPlan::UNDER] ?? null)?->signS, isset($turns[PotDayPlan::RINSE]) || isset($turns[PotDayPlan::JAR_SECOND]), isset($turns[PotDayPlan::POWDER]), ($turns[PotDayPlan::UNDER]->said ?? null) === WaxedSo::Partly->value);
+        return new DippedThen(
+            $chainId,
+            (int) $hung->endS,
+            $turns[PotDayPlan::IN]->startS,
+            max(0, $outS - $inS),
+            ($turns[PotDayPlan::UNDER] ?? null)?->signS,
+            isset($turns[PotDayPlan::RINSE]) || isset($turns[PotDayPlan::JAR_SECOND]),
+            isset($turns[PotDayPlan::POWDER]),
+            ($turns[PotDayPlan::UNDER]->said ?? null) === WaxedSo::Partly->value,
+        );
     }
 }

@@ -42,7 +42,8 @@ final readonly class PotDayTerms
         public array $jars = [],
     ) {
         $pot->targetC <= $limitC || throw new InvalidInput('target_c', sprintf('must be %g or less: the limit of this wax', $limitC));
-        $pot->targetC >= $pot->wax->meltToC || throw new InvalidInput('target_c', sprintf('must be %g or more: below it the wax is not all liquid', $pot->wax->meltToC));
+        $pot->targetC >= $pot->wax->meltToC ||
+            throw new InvalidInput('target_c', sprintf('must be %g or more: below it the wax is not all liquid', $pot->wax->meltToC));
     }
 
     /** Warm enough to run in, with room for a slip of the dial: house rule. */
@@ -55,12 +56,30 @@ final readonly class PotDayTerms
     public function toArray(): array
     {
         return [
-            'pot' => ['wax_g' => $this->pot->waxG, 'start_c' => $this->pot->startC, 'ambient_c' => $this->pot->ambientC, 'power_w' => $this->pot->powerW, 'loss_w_per_k' => $this->pot->lossWPerK, 'target_c' => $this->pot->targetC, 'efficiency' => $this->pot->efficiency],
+            'pot' => [
+                'wax_g' => $this->pot->waxG,
+                'start_c' => $this->pot->startC,
+                'ambient_c' => $this->pot->ambientC,
+                'power_w' => $this->pot->powerW,
+                'loss_w_per_k' => $this->pot->lossWPerK,
+                'target_c' => $this->pot->targetC,
+                'efficiency' => $this->pot->efficiency,
+            ],
             'vessel' => [$this->vessel->diameterMm, $this->vessel->heightMm],
-            'kind' => $this->kind->value, 'wax' => $this->wax->value, 'limit_c' => $this->limitC, 'program' => $this->program->value, 'hold_w' => $this->holdW,
-            'oil_fraction' => $this->oilFraction, 'grit' => $this->grit, 'overheated_before' => $this->overheatedBefore,
-            'first_soak' => $this->firstSoak->value, 'rewax_soak' => $this->rewaxSoak->value, 'drain' => $this->drain->value, 'dry_by' => $this->dryBy->value,
-            'link_in' => $this->linkIn, 'weigh' => $this->weigh,
+            'kind' => $this->kind->value,
+            'wax' => $this->wax->value,
+            'limit_c' => $this->limitC,
+            'program' => $this->program->value,
+            'hold_w' => $this->holdW,
+            'oil_fraction' => $this->oilFraction,
+            'grit' => $this->grit,
+            'overheated_before' => $this->overheatedBefore,
+            'first_soak' => $this->firstSoak->value,
+            'rewax_soak' => $this->rewaxSoak->value,
+            'drain' => $this->drain->value,
+            'dry_by' => $this->dryBy->value,
+            'link_in' => $this->linkIn,
+            'weigh' => $this->weigh,
         ];
     }
 
@@ -70,7 +89,15 @@ final readonly class PotDayTerms
         ['pot' => $pot, 'vessel' => $vessel] = $kept;
 
         return new self(
-            new PotHeatInput($pot['wax_g'], $pot['start_c'], $pot['ambient_c'], $pot['power_w'], $pot['loss_w_per_k'], $pot['target_c'], $pot['efficiency']),
+            new PotHeatInput(
+                $pot['wax_g'],
+                $pot['start_c'],
+                $pot['ambient_c'],
+                $pot['power_w'],
+                $pot['loss_w_per_k'],
+                $pot['target_c'],
+                $pot['efficiency'],
+            ),
             new Vessel($vessel[0], $vessel[1]),
             PotKind::from($kept['kind']),
             WaxKind::from($kept['wax']),

@@ -30,7 +30,7 @@ enum PotRefusal: string
             $chain->retired() => self::Retired,
             $chain->wear->pastLimit => self::Worn,
             self::unmeasured($chain) && self::nearLimit($chain) => self::Measure,
-            $chain->status === ChainStatus::Unwaxed && ! $factoryWaxed => self::Greased,
+            $chain->status === ChainStatus::Unwaxed && !$factoryWaxed => self::Greased,
             default => null,
         };
     }
@@ -43,7 +43,7 @@ enum PotRefusal: string
 
     private static function nearLimit(ChainState $chain): bool
     {
-        $sincePct = $chain->wear->result === null ? null : $chain->wear->result->valuePct ?? $chain->wear->result->lowerPct ?? 0.0;
+        $sincePct = $chain->wear->result === null ? null : $chain->wear->result->valuePct ?? ($chain->wear->result->lowerPct ?? 0.0);
 
         return $sincePct === null ? $chain->km->km >= self::UNMEASURED_KM : $sincePct >= self::NEAR_LIMIT * $chain->terms->limitPct;
     }

@@ -29,7 +29,7 @@ final readonly class AlikeRide
     {
         $byDay = [];
         foreach ($rides as $ride) {
-            $ride->guess === null && $byDay[LocalDay::of($ride->moment->unixS, $zone)->date][] = $ride;
+            $ride->guess === null && ($byDay[LocalDay::of($ride->moment->unixS, $zone)->date][] = $ride);
         }
         $this->byDay = $byDay;
     }
@@ -39,7 +39,10 @@ final readonly class AlikeRide
     {
         foreach ($this->byDay[LocalDay::of($startS, $this->zone)->date] ?? [] as $ride) {
             $timed = $minute && $ride->moment->precision === Precision::Minute;
-            if (abs($ride->km - $km) <= max(self::LEAST_KM, self::SHARE * $km) && (! $timed || abs($ride->moment->unixS - $startS) <= self::WITHIN_S)) {
+            if (
+                abs($ride->km - $km) <= max(self::LEAST_KM, self::SHARE * $km) &&
+                (!$timed || abs($ride->moment->unixS - $startS) <= self::WITHIN_S)
+            ) {
                 return $ride;
             }
         }

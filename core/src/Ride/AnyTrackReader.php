@@ -15,11 +15,14 @@ final readonly class AnyTrackReader implements TrackReader
         $start = (string) fread($stream, RideFileKind::HEAD_BYTES);
 
         return match (RideFileKind::of($start)) {
-            RideFileKind::Fit => throw new InvalidInput('file', 'is a FIT file: export the activity as GPX or TCX where it was uploaded, or with any converter'),
+            RideFileKind::Fit => throw new InvalidInput(
+                'file',
+                'is a FIT file: export the activity as GPX or TCX where it was uploaded, or with any converter',
+            ),
             RideFileKind::Zip => throw new InvalidInput('file', 'is a zip within another: unpack it and drop the files that are in it'),
             RideFileKind::Table => throw new InvalidInput('file', 'is a table: drop it by itself, and say what its columns are'),
-            RideFileKind::Tcx => (new TcxReader)->points($stream, $start),
-            RideFileKind::Gpx => (new GpxReader)->points($stream, $start),
+            RideFileKind::Tcx => (new TcxReader())->points($stream, $start),
+            RideFileKind::Gpx => (new GpxReader())->points($stream, $start),
         };
     }
 }

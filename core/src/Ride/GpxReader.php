@@ -54,7 +54,7 @@ final class GpxReader extends XmlTrackReader
         $this->lon = self::longitude($parser, $attributes['lon'] ?? '');
         $this->pointDepth = $this->depth;
         $this->text = '';
-        if (! $this->segmentHasPoints) {
+        if (!$this->segmentHasPoints) {
             $this->segmentHasPoints = true;
             $this->segment++;
         }

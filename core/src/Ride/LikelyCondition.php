@@ -39,8 +39,8 @@ final class LikelyCondition
         [$late, $season] = [[], []];
         foreach ($this->rides[$bikeId] ??= $this->known($bikeId) as [$atS, $of, $condition]) {
             if ($atS < $startS) {
-                $startS - $atS <= 86400 * self::DAYS && $late[] = $condition;
-                $of === $month && $season[] = $condition;
+                $startS - $atS <= 86400 * self::DAYS && ($late[] = $condition);
+                $of === $month && ($season[] = $condition);
             }
         }
 
@@ -52,7 +52,9 @@ final class LikelyCondition
     {
         $rides = array_filter(array_reverse($this->book->ridesOf($bikeId)), fn(Ride $ride) => $ride->guess === null);
 
-        return array_values(array_map(fn(Ride $ride) => [$ride->moment->unixS, $this->month($ride->moment->unixS), $ride->condition->value], $rides));
+        return array_values(
+            array_map(fn(Ride $ride) => [$ride->moment->unixS, $this->month($ride->moment->unixS), $ride->condition->value], $rides),
+        );
     }
 
     private function month(int $unixS): string

@@ -47,7 +47,11 @@ final readonly class RideColumns
         foreach (RideColumn::cases() as $column) {
             foreach ($column->words() as $word) {
                 foreach ($header as $index => $name) {
-                    if (! isset($at[$column->value]) && ! in_array($index, $at, true) && preg_match('/(^|[^\p{L}])'.preg_quote($word, '/').'([^\p{L}]|$)/u', $name) === 1) {
+                    if (
+                        !isset($at[$column->value]) &&
+                        !in_array($index, $at, true) &&
+                        preg_match('/(^|[^\p{L}])' . preg_quote($word, '/') . '([^\p{L}]|$)/u', $name) === 1
+                    ) {
                         $at[$column->value] = $index;
                     }
                 }
@@ -55,13 +59,18 @@ final readonly class RideColumns
         }
         $called = fn(RideColumn $column): string => isset($at[$column->value]) ? $header[$at[$column->value]] : '';
         $days = isset($at['start']) ? array_map(fn(array $row) => $row[$at['start']] ?? '', $sample) : [];
-        $monthFirst = array_filter($days, fn(string $day) => preg_match('~^\d{1,2}/(\d{1,2})/~', $day, $m) === 1 && (int) $m[1] > 12) !== [];
+        $monthFirst =
+            array_filter($days, fn(string $day) => preg_match('~^\d{1,2}/(\d{1,2})/~', $day, $m) === 1 && (int) $m[1] > 12) !== [];
 
         return [
             'at' => $at,
             'distance' => self::unit($called(RideColumn::Distance), ['/\bmi(les)?\b/' => 'mi', '/[\(_ ]m(etres|eters)?\)?$/' => 'm'], 'km'),
-            'duration' => self::unit($called(RideColumn::Duration), ['/[\(_ ]s(ec(onds)?)?\)?$/' => 's', '/[\(_ ]min(utes)?\)?$/' => 'min'], 'h'),
-            'dayFirst' => ! $monthFirst,
+            'duration' => self::unit(
+                $called(RideColumn::Duration),
+                ['/[\(_ ]s(ec(onds)?)?\)?$/' => 's', '/[\(_ ]min(utes)?\)?$/' => 'min'],
+                'h',
+            ),
+            'dayFirst' => !$monthFirst,
         ];
     }
 

@@ -27,7 +27,10 @@ enum RideFileKind: string
             substr($start, 8, 4) === '.FIT' => self::Fit,
             str_starts_with($start, "PK\x03\x04") => self::Zip,
             str_contains($plain, '<TrainingCenterDatabase') => self::Tcx,
-            $line !== false && ! str_contains($line, '<') && preg_match('/^[^\x00-\x08\x0e-\x1f]*[,;\t][^\x00-\x08\x0e-\x1f]*$/', $line) === 1 => self::Table,
+            $line !== false &&
+                !str_contains($line, '<') &&
+                preg_match('/^[^\x00-\x08\x0e-\x1f]*[,;\t][^\x00-\x08\x0e-\x1f]*$/', $line) === 1
+                => self::Table,
             default => self::Gpx,
         };
     }

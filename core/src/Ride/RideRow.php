@@ -78,9 +78,13 @@ final readonly class RideRow
         ];
         foreach ($shapes as $shape => $first) {
             if (preg_match($shape, $text, $m) === 1) {
-                [$day, $month] = isset($m['d']) ? [(int) $m['d'], (int) $m['m']] : ($first ? [(int) $m['a'], (int) $m['b']] : [(int) $m['b'], (int) $m['a']]);
+                [$day, $month] = isset($m['d'])
+                    ? [(int) $m['d'], (int) $m['m']]
+                    : ($first
+                        ? [(int) $m['a'], (int) $m['b']]
+                        : [(int) $m['b'], (int) $m['a']]);
                 $year = (int) $m['y'];
-                if (! checkdate($month, $day, $year) || $year < 1970 || $year > 2200) {
+                if (!checkdate($month, $day, $year) || $year < 1970 || $year > 2200) {
                     throw new InvalidInput('start', "must be a day that exists, not “{$text}”; is the month first?");
                 }
                 $date = sprintf('%04d-%02d-%02d', $year, $month, $day);
@@ -99,7 +103,7 @@ final readonly class RideRow
         if (preg_match('/^(\d{1,2})[:.h](\d\d)(?::\d\d)?\s*([ap]m)?$/i', $text, $m) !== 1 || (int) $m[1] > 23 || (int) $m[2] > 59) {
             throw new InvalidInput('time', "must be a time like 14:30, not “{$text}”");
         }
-        $hour = isset($m[3]) ? (int) $m[1] % 12 + (strtolower($m[3]) === 'pm' ? 12 : 0) : (int) $m[1];
+        $hour = isset($m[3]) ? ((int) $m[1] % 12) + (strtolower($m[3]) === 'pm' ? 12 : 0) : (int) $m[1];
 
         return (new DateTimeImmutable("{$date} {$hour}:{$m[2]}", $zone))->getTimestamp();
     }
@@ -110,11 +114,16 @@ final readonly class RideRow
         if ($text === '') {
             return null;
         }
-        $hours = preg_match('/^(\d+):([0-5]\d)(?::([0-5]\d))?$/', $text, $m) === 1
-            ? (int) $m[1] + (int) $m[2] / 60 + (int) ($m[3] ?? 0) / 3600
-            : self::number('duration', $text) * RideColumns::DURATIONS[$unit];
+        $hours =
+            preg_match('/^(\d+):([0-5]\d)(?::([0-5]\d))?$/', $text, $m) === 1
+                ? (int) $m[1] + (int) $m[2] / 60 + (int) ($m[3] ?? 0) / 3600
+                : self::number('duration', $text) * RideColumns::DURATIONS[$unit];
 
-        return $hours >= 0.0 && $hours <= self::MOST_HOURS ? ($hours > 0.0 ? $hours : null) : throw new InvalidInput('duration', 'must be from 0 to 240 h; look at the unit of the column');
+        return $hours >= 0.0 && $hours <= self::MOST_HOURS
+            ? ($hours > 0.0
+                ? $hours
+                : null)
+            : throw new InvalidInput('duration', 'must be from 0 to 240 h; look at the unit of the column');
     }
 
     /** "62.4", "62,4", "1,062.4", "1.062,4 km". */
@@ -128,13 +137,24 @@ final readonly class RideRow
             default => str_replace(',', '.', $bare),
         };
 
-        return is_numeric($bare) ? (float) $bare : throw new InvalidInput($field, $text === '' ? 'must not be empty' : "must be a number, not “{$text}”");
+        return is_numeric($bare)
+            ? (float) $bare
+            : throw new InvalidInput($field, $text === '' ? 'must not be empty' : "must be a number, not “{$text}”");
     }
 
     /** Words that say what it was like. */
     private static function said(string $text): ?Condition
     {
-        foreach (['trainer' => Condition::Indoor, 'virtual' => Condition::Indoor, 'rain' => Condition::Wet, 'mud' => Condition::Muddy, 'dust' => Condition::Dusty] as $word => $condition) {
+        foreach (
+            [
+                'trainer' => Condition::Indoor,
+                'virtual' => Condition::Indoor,
+                'rain' => Condition::Wet,
+                'mud' => Condition::Muddy,
+                'dust' => Condition::Dusty,
+            ]
+            as $word => $condition
+        ) {
             if (str_contains($text, $word)) {
                 return $condition;
             }

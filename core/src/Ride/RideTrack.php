@@ -17,7 +17,7 @@ final readonly class RideTrack implements FileModel
 {
     private const MOVING_KMH = 1.0;
 
-    public function __construct(private TrackReader $reader = new GpxReader) {}
+    public function __construct(private TrackReader $reader = new GpxReader()) {}
 
     /**
      * @param resource $stream
@@ -31,7 +31,10 @@ final readonly class RideTrack implements FileModel
         $hash = hash_init('sha256');
         foreach ($this->reader->points($stream) as $point) {
             $points++;
-            hash_update($hash, pack('q4', $point->segment, (int) round(1e6 * $point->lat), (int) round(1e6 * $point->lon), (int) ($point->atS ?? -1)));
+            hash_update(
+                $hash,
+                pack('q4', $point->segment, (int) round(1e6 * $point->lat), (int) round(1e6 * $point->lon), (int) ($point->atS ?? -1)),
+            );
             $firstS ??= $point->atS;
             $lastS = $point->atS ?? $lastS;
             if ($before === null || $before->segment !== $point->segment) {
@@ -40,7 +43,7 @@ final readonly class RideTrack implements FileModel
                 $step = Geodesic::metres($before->lat, $before->lon, $point->lat, $point->lon);
                 $metres += $step;
                 $seconds = $before->atS === null || $point->atS === null ? 0.0 : $point->atS - $before->atS;
-                if ($seconds > 0 && $step / $seconds * 3.6 >= self::MOVING_KMH) {
+                if ($seconds > 0 && ($step / $seconds) * 3.6 >= self::MOVING_KMH) {
                     $movingS += $seconds;
                 }
             }

@@ -44,9 +44,9 @@ final class TcxReader extends XmlTrackReader
         $name = self::localName($name);
         if ($this->inPoint) {
             match ($name) {
-                'Time' => $this->time = $this->text,
-                'LatitudeDegrees' => $this->lat = self::latitude($parser, trim($this->text)),
-                'LongitudeDegrees' => $this->lon = self::longitude($parser, trim($this->text)),
+                'Time' => ($this->time = $this->text),
+                'LatitudeDegrees' => ($this->lat = self::latitude($parser, trim($this->text))),
+                'LongitudeDegrees' => ($this->lon = self::longitude($parser, trim($this->text))),
                 'Trackpoint' => $this->point($parser),
                 default => null,
             };
@@ -63,7 +63,7 @@ final class TcxReader extends XmlTrackReader
 
             return;
         }
-        if (! $this->trackHasPoints) {
+        if (!$this->trackHasPoints) {
             $this->trackHasPoints = true;
             $this->segment++;
         }

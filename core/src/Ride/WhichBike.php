@@ -29,16 +29,26 @@ final readonly class WhichBike
         if (count($this->names) <= 1) {
             return new BikeGuess(array_key_first($this->names), $this->names === [] ? GuessBecause::Nothing : GuessBecause::Only);
         }
-        $words = ' '.mb_strtolower((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', $fileName)).' ';
-        $named = array_keys(array_filter($this->names, fn(string $name) => str_contains($words, ' '.mb_strtolower((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', $name)).' ')));
+        $words = ' ' . mb_strtolower((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', $fileName)) . ' ';
+        $named = array_keys(
+            array_filter(
+                $this->names,
+                fn(string $name) => str_contains($words, ' ' . mb_strtolower((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', $name)) . ' '),
+            ),
+        );
         if (count($named) === 1) {
             return new BikeGuess($named[0], GuessBecause::Name);
         }
-        $scores = array_map(fn(int $bikeId) => $this->score($bikeId, $startS, $km, $hours), array_combine(array_keys($this->names), array_keys($this->names)));
+        $scores = array_map(
+            fn(int $bikeId) => $this->score($bikeId, $startS, $km, $hours),
+            array_combine(array_keys($this->names), array_keys($this->names)),
+        );
         arsort($scores);
         [$best, $next] = array_slice(array_values($scores), 0, 2);
 
-        return $best - $next > log(self::MARGIN) ? new BikeGuess((int) array_key_first($scores), GuessBecause::Habit) : new BikeGuess(null, GuessBecause::Nothing);
+        return $best - $next > log(self::MARGIN)
+            ? new BikeGuess((int) array_key_first($scores), GuessBecause::Habit)
+            : new BikeGuess(null, GuessBecause::Nothing);
     }
 
     /** @return list<Ride> its last rides before an instant */
@@ -61,8 +71,16 @@ final readonly class WhichBike
         $zone = $this->book->settings->zone();
         $rides = $this->newest($bikeId, $startS);
         $weekday = $startS === null ? null : LocalDay::of($startS, $zone)->weekday();
-        $onDay = $weekday === null ? count($rides) : count(array_filter($rides, fn(Ride $ride) => LocalDay::of($ride->moment->unixS, $zone)->weekday() === $weekday));
-        $speeds = array_values(array_map(fn(Ride $ride) => $ride->km / (float) $ride->hours, array_filter($rides, fn(Ride $ride) => (float) $ride->hours > 0.0)));
+        $onDay =
+            $weekday === null
+                ? count($rides)
+                : count(array_filter($rides, fn(Ride $ride) => LocalDay::of($ride->moment->unixS, $zone)->weekday() === $weekday));
+        $speeds = array_values(
+            array_map(
+                fn(Ride $ride) => $ride->km / (float) $ride->hours,
+                array_filter($rides, fn(Ride $ride) => (float) $ride->hours > 0.0),
+            ),
+        );
         $score = log($onDay + 0.5);
         if ($hours === null || $hours <= 0.0 || count($speeds) < 3) {
             return $score;

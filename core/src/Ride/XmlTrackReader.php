@@ -52,7 +52,7 @@ abstract class XmlTrackReader implements TrackReader
     /** @param string $start what was read of it already: a file in an archive cannot be rewound */
     public function points($stream, string $start = ''): Generator
     {
-        return (new static)->read($stream, $start);
+        return (new static())->read($stream, $start);
     }
 
     /** @param array<string, string> $attributes */
@@ -75,7 +75,7 @@ abstract class XmlTrackReader implements TrackReader
         xml_set_element_handler($parser, $this->open(...), $this->close(...));
         [$empty, $bytes] = [true, 0];
         do {
-            $chunk = $start.fread($stream, self::CHUNK_BYTES);
+            $chunk = $start . fread($stream, self::CHUNK_BYTES);
             $start = '';
             $last = feof($stream);
             $bytes += strlen($chunk);
@@ -92,7 +92,7 @@ abstract class XmlTrackReader implements TrackReader
             }
             yield from $this->ready;
             $this->ready = [];
-        } while (! $last);
+        } while (!$last);
         if ($this->pointCount === 0) {
             throw new InvalidInput('file', $this->nothing());
         }
@@ -154,7 +154,13 @@ abstract class XmlTrackReader implements TrackReader
         }
         // Nearly every point has the shape 2026-03-29T07:40:05Z within the minute of the point before it.
         $second = substr($text, 17, 2);
-        if (strlen($text) === 20 && $text[19] === 'Z' && strncmp($text, $this->minuteText, 17) === 0 && ctype_digit($second) && $second < 60) {
+        if (
+            strlen($text) === 20 &&
+            $text[19] === 'Z' &&
+            strncmp($text, $this->minuteText, 17) === 0 &&
+            ctype_digit($second) &&
+            $second < 60
+        ) {
             return $this->minuteS + (float) $second;
         }
         try {
@@ -166,7 +172,7 @@ abstract class XmlTrackReader implements TrackReader
 
             return $seconds;
         } catch (InvalidInput $e) {
-            throw self::at($parser, 'has a time that '.$e->getMessage());
+            throw self::at($parser, 'has a time that ' . $e->getMessage());
         }
     }
 
@@ -189,7 +195,7 @@ abstract class XmlTrackReader implements TrackReader
 
     protected static function at(XMLParser $parser, string $what): InvalidInput
     {
-        return new InvalidInput('file', 'line '.xml_get_current_line_number($parser).': '.$what);
+        return new InvalidInput('file', 'line ' . xml_get_current_line_number($parser) . ': ' . $what);
     }
 
     private static function degrees(string $text, float $most): ?float
@@ -201,10 +207,14 @@ abstract class XmlTrackReader implements TrackReader
 
     private function broken(XMLParser $parser, int $bytes): InvalidInput
     {
-        return self::at($parser, match (true) {
-            ! $this->rootSeen => 'no ride file begins like this: export the ride as GPX or TCX',
-            xml_get_current_byte_index($parser) >= $bytes => 'breaks off here, before the ride is over: it was cut short; copy or export it again',
-            default => 'cannot be read from here on: the file is damaged; export it again',
-        });
+        return self::at(
+            $parser,
+            match (true) {
+                !$this->rootSeen => 'no ride file begins like this: export the ride as GPX or TCX',
+                xml_get_current_byte_index($parser) >= $bytes
+                    => 'breaks off here, before the ride is over: it was cut short; copy or export it again',
+                default => 'cannot be read from here on: the file is damaged; export it again',
+            },
+        );
     }
 }

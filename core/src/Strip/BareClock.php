@@ -22,11 +22,14 @@ final readonly class BareClock implements Model
     {
         $hoursLeft = $in->limitHours - ($in->nowS - $in->strippedAtS) / self::SECONDS_PER_HOUR;
 
-        return new BareClockResult($hoursLeft, match (true) {
-            $hoursLeft <= Check::EPSILON => BareState::Late,
-            $hoursLeft <= $in->limitHours / 4 + Check::EPSILON => BareState::Soon,
-            default => BareState::Ok,
-        });
+        return new BareClockResult(
+            $hoursLeft,
+            match (true) {
+                $hoursLeft <= Check::EPSILON => BareState::Late,
+                $hoursLeft <= $in->limitHours / 4 + Check::EPSILON => BareState::Soon,
+                default => BareState::Ok,
+            },
+        );
     }
 
     public function compute(Fields $input): array

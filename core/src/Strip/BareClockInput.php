@@ -12,11 +12,8 @@ use Dripel\Core\Input\InvalidInput;
 final readonly class BareClockInput
 {
     /** @throws InvalidInput at `now` if before the strip, at `limit_hours` unless above 0 */
-    public function __construct(
-        public float $strippedAtS,
-        public float $nowS,
-        public float $limitHours = BareClock::LIMIT_HOURS,
-    ) {
+    public function __construct(public float $strippedAtS, public float $nowS, public float $limitHours = BareClock::LIMIT_HOURS)
+    {
         Check::positive('limit_hours', $limitHours);
         if ($nowS < $strippedAtS) {
             throw new InvalidInput('now', 'must not be before stripped_at');

@@ -18,7 +18,7 @@ final readonly class JarChoice
      */
     public static function propose(Protocol $protocol, array $jars, array $busy = []): array
     {
-        $free = array_filter($jars, fn(JarState $jar) => ! in_array($jar->jarId, $busy, true) && ! $jar->spent() && $jar->settlingS === null);
+        $free = array_filter($jars, fn(JarState $jar) => !in_array($jar->jarId, $busy, true) && !$jar->spent() && $jar->settlingS === null);
         $baths = $protocol->baths();
         [$sources, $done, $poured] = [[], [], []];
         foreach ($baths as $bath) {
@@ -39,7 +39,7 @@ final readonly class JarChoice
             // What is poured off first decides what an empty can is for: solvents are not mixed.
             $cans = array_filter($free, fn(JarState $can) => ($poured[$can->jarId] ?? $solvent) === $solvent);
             $into = $solvent->isStocked() ? self::waste($cans, $solvent) : null;
-            $into === null || $poured[$into] = $solvent;
+            $into === null || ($poured[$into] = $solvent);
             $sources[] = BathSource::fresh($into);
         }
 
@@ -61,7 +61,10 @@ final readonly class JarChoice
     /** @param array<int, JarState> $jars a can that holds the same, else an empty one */
     private static function waste(array $jars, Solvent $solvent): ?int
     {
-        $cans = array_filter($jars, fn(JarState $jar) => $jar->role === JarRole::Waste && ($jar->solvent === $solvent || $jar->solvent === null));
+        $cans = array_filter(
+            $jars,
+            fn(JarState $jar) => $jar->role === JarRole::Waste && ($jar->solvent === $solvent || $jar->solvent === null),
+        );
         usort($cans, fn(JarState $a, JarState $b) => ($b->solvent === $solvent) <=> ($a->solvent === $solvent));
 
         return ($cans[0] ?? null)?->jarId;

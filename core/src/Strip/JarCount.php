@@ -32,7 +32,7 @@ final class JarCount
         $this->settlingS = $entry->act === JarAct::Settle ? $entry->atS : ($entry->act === JarAct::TopUp ? $this->settlingS : null);
         match ($entry->act) {
             JarAct::Fill => $this->fill($entry),
-            JarAct::TopUp => $this->volumeMl += $volumeMl,
+            JarAct::TopUp => ($this->volumeMl += $volumeMl),
             JarAct::Settle => null,
             // What is dissolved goes with the solvent: only grit stays behind.
             JarAct::Decant, JarAct::Filter => $this->keep($volumeMl),

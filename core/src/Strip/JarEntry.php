@@ -10,7 +10,10 @@ use Dripel\Core\Input\InvalidInput;
 /** Something that was done with a jar, in the order of time. ml, °C. */
 final readonly class JarEntry
 {
-    /** @throws InvalidInput at `volume_ml` where the act needs one that is above 0, at `solvent` where a fill has none, at `flash_c` or `boiling_c` as solvent.hazard */
+    /**
+     * @throws InvalidInput at `volume_ml` where the act needs one that is above 0, at `solvent` where a fill has none, at `flash_c` or
+     * `boiling_c` as solvent.hazard
+     */
     public function __construct(
         public int $atS,
         public JarAct $act,

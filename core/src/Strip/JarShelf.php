@@ -35,15 +35,31 @@ final readonly class JarShelf
             }
             $loadG = $loads[$event->series] ?? $event->startG * $event->chains;
             $jar = $event->jarId === null ? null : $jars[$event->jarId] ?? null;
-            $from = $jar === null || $jar->volumeMl <= 0.0 ? new SolventBath($event->volumeMl) : new SolventBath($jar->volumeMl, $jar->greaseG);
+            $from =
+                $jar === null || $jar->volumeMl <= 0.0 ? new SolventBath($event->volumeMl) : new SolventBath($jar->volumeMl, $jar->greaseG);
             [$loads[$event->series], $after] = $from->wash($loadG, StripRinseInput::CARRY_OVER_ML, $event->chains);
             $jar?->washed($after->greaseG, $event->series, $event->chains);
-            $event->intoId === null || ($jars[$event->intoId] ?? null)?->pour($event->volumeMl, $after->greaseG, $event->solvent, $event->atS);
+            $event->intoId === null ||
+                ($jars[$event->intoId] ?? null)?->pour($event->volumeMl, $after->greaseG, $event->solvent, $event->atS);
         }
         $states = [];
         foreach ($jars as $jarId => $jar) {
             [$allowed, $byCascade] = $this->allowed($jar, $jars);
-            $states[$jarId] = new JarState($jarId, $jar->role, $jar->solvent, $jar->volumeMl, $jar->greaseG, $jar->filledS, $jar->cleanings(), $allowed, $byCascade, $jar->settlingS, $jar->solvent?->hazard($jar->flashC, $jar->boilingC), $jar->flashC, $jar->boilingC);
+            $states[$jarId] = new JarState(
+                $jarId,
+                $jar->role,
+                $jar->solvent,
+                $jar->volumeMl,
+                $jar->greaseG,
+                $jar->filledS,
+                $jar->cleanings(),
+                $allowed,
+                $byCascade,
+                $jar->settlingS,
+                $jar->solvent?->hazard($jar->flashC, $jar->boilingC),
+                $jar->flashC,
+                $jar->boilingC,
+            );
         }
 
         return $states;
@@ -80,13 +96,15 @@ final readonly class JarShelf
         $wanted = $jar->role === JarRole::Dirty ? JarRole::Clean : JarRole::Dirty;
         foreach ($jars as $other) {
             if ($other->role === $wanted && $other->solvent === $jar->solvent && $other->volumeMl > 0.0) {
-                $within = (new StripCascade)(new StripCascadeInput(
-                    $jar->role === JarRole::Dirty ? $jar->volumeMl : $other->volumeMl,
-                    $jar->role === JarRole::Clean ? $jar->volumeMl : $other->volumeMl,
-                    StripRinseInput::START_G,
-                    1,
-                    limitG: self::SPENT_FRACTION * StripRinseInput::START_G,
-                ))->chainsWithinLimit;
+                $within = (new StripCascade())(
+                    new StripCascadeInput(
+                        $jar->role === JarRole::Dirty ? $jar->volumeMl : $other->volumeMl,
+                        $jar->role === JarRole::Clean ? $jar->volumeMl : $other->volumeMl,
+                        StripRinseInput::START_G,
+                        1,
+                        limitG: self::SPENT_FRACTION * StripRinseInput::START_G,
+                    ),
+                )->chainsWithinLimit;
 
                 return $within !== null && $within < self::CLEANINGS ? [$within, true] : [self::CLEANINGS, false];
             }

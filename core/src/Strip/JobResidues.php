@@ -21,18 +21,25 @@ final readonly class JobResidues
         [$loadG, $jars, $left] = [$startG * $chains, [], []];
         foreach ($turns as $turn) {
             $step = $run->steps[$turn->step];
-            if (! in_array($step->code, StripPlan::ENDS_BATH, true)) {
+            if (!in_array($step->code, StripPlan::ENDS_BATH, true)) {
                 continue;
             }
             $jar = $turn->round === 1 ? $step->about['jar'] : null;
-            $bath = $turn->round > 1
-                ? new SolventBath((float) $step->about['fresh_ml'])
-                : ($jars[(int) $jar] ?? new SolventBath((float) $step->about['volume_ml'], (float) $step->about['jar_g']));
+            $bath =
+                $turn->round > 1
+                    ? new SolventBath((float) $step->about['fresh_ml'])
+                    : $jars[(int) $jar] ?? new SolventBath((float) $step->about['volume_ml'], (float) $step->about['jar_g']);
             [$loadG, $after] = $bath->wash($loadG, $carryOverMl, $chains);
             if ($jar !== null) {
                 $jars[(int) $jar] = $after;
             }
-            $left[] = new BathLeft((int) $step->about['bath'], $turn->round, $loadG / $chains, $turn->endS !== null, $step->againFrom === null ? null : $turn->answer);
+            $left[] = new BathLeft(
+                (int) $step->about['bath'],
+                $turn->round,
+                $loadG / $chains,
+                $turn->endS !== null,
+                $step->againFrom === null ? null : $turn->answer,
+            );
         }
 
         return $left;

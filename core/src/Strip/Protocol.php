@@ -27,7 +27,8 @@ final readonly class Protocol
         Check::between('steps', count(Check::notEmpty('steps', $steps)), 1, self::MOST_STEPS);
         $baths = $this->baths();
         $baths !== [] || throw new InvalidInput('steps', 'must hold at least one bath');
-        $steps[count($steps) - 1]->kind->isDrying() || throw new InvalidInput('steps', 'must end with drying: a chain wet with solvent never goes near a hot pot');
+        $steps[count($steps) - 1]->kind->isDrying() ||
+            throw new InvalidInput('steps', 'must end with drying: a chain wet with solvent never goes near a hot pot');
     }
 
     public static function from(Fields $in): self
@@ -46,7 +47,7 @@ final readonly class Protocol
     /** Whether a solvent in it is not advised. */
     public function advised(): bool
     {
-        return array_filter($this->baths(), fn(ProtocolStep $bath) => ! ($bath->solvent?->advised() ?? true)) === [];
+        return array_filter($this->baths(), fn(ProtocolStep $bath) => !($bath->solvent?->advised() ?? true)) === [];
     }
 
     /** Whether its last bath takes off the last film; all schools end with an alcohol. */
@@ -62,7 +63,7 @@ final readonly class Protocol
     {
         $solvents = [];
         foreach ($this->baths() as $bath) {
-            $bath->solvent !== null && ! in_array($bath->solvent, $solvents, true) && $solvents[] = $bath->solvent;
+            $bath->solvent !== null && !in_array($bath->solvent, $solvents, true) && ($solvents[] = $bath->solvent);
         }
 
         return $solvents;
@@ -91,9 +92,16 @@ final readonly class Protocol
     /** The same with white spirit where it would use petrol. */
     public function withoutPetrol(): self
     {
-        return new self($this->code, array_map(fn(ProtocolStep $step) => $step->solvent === Solvent::Petrol
-            ? new ProtocolStep($step->kind, Solvent::WhiteSpirit, $step->volumeMl, $step->moves, $step->untilClear)
-            : $step, $this->steps), $this->dripOnly);
+        return new self(
+            $this->code,
+            array_map(
+                fn(ProtocolStep $step) => $step->solvent === Solvent::Petrol
+                    ? new ProtocolStep($step->kind, Solvent::WhiteSpirit, $step->volumeMl, $step->moves, $step->untilClear)
+                    : $step,
+                $this->steps,
+            ),
+            $this->dripOnly,
+        );
     }
 
     /**
@@ -102,12 +110,23 @@ final readonly class Protocol
      *
      * @throws InvalidInput at `target_fraction` if that much solvent cannot do it, at `total_ml` if the baths would not cover a chain
      */
-    public function split(Solvent $solvent, float $totalMl, float $targetFraction, float $carryOverMl = StripRinseInput::CARRY_OVER_ML): self
-    {
-        $washes = (new StripRinse)(new StripRinseInput(null, $totalMl, null, $targetFraction, $carryOverMl))->washes;
+    public function split(
+        Solvent $solvent,
+        float $totalMl,
+        float $targetFraction,
+        float $carryOverMl = StripRinseInput::CARRY_OVER_ML,
+    ): self {
+        $washes = (new StripRinse())(new StripRinseInput(null, $totalMl, null, $targetFraction, $carryOverMl))->washes;
         $eachMl = $totalMl / $washes;
         if ($eachMl < ProtocolStep::LEAST_ML) {
-            throw new InvalidInput('total_ml', sprintf('would make %d baths of %.0f ml, too little to cover a chain; take more solvent or leave more grease', $washes, $eachMl));
+            throw new InvalidInput(
+                'total_ml',
+                sprintf(
+                    'would make %d baths of %.0f ml, too little to cover a chain; take more solvent or leave more grease',
+                    $washes,
+                    $eachMl,
+                ),
+            );
         }
         $of = array_values(array_filter($this->baths(), fn(ProtocolStep $bath) => $bath->solvent === $solvent));
         $of !== [] || throw new InvalidInput('solvent', 'is not used in this protocol');
@@ -131,6 +150,10 @@ final readonly class Protocol
     /** @return array{code: string, steps: list<array{kind: string, solvent?: string, volume_ml?: float, moves?: list<array{kind: string, seconds: int}>, until_clear?: bool, seconds?: int}>, drip_only: bool} */
     public function toArray(): array
     {
-        return ['code' => $this->code, 'steps' => array_map(fn(ProtocolStep $step) => $step->toArray(), $this->steps), 'drip_only' => $this->dripOnly];
+        return [
+            'code' => $this->code,
+            'steps' => array_map(fn(ProtocolStep $step) => $step->toArray(), $this->steps),
+            'drip_only' => $this->dripOnly,
+        ];
     }
 }

@@ -50,7 +50,8 @@ final readonly class ProtocolStep
             throw new InvalidInput('kind', 'is no bath, so it has no solvent, volume, moves or “until clear”');
         }
         $timed = $kind === StepKind::Hang || $kind->isDrying();
-        $timed === ($seconds !== null) || throw new InvalidInput('seconds', $timed ? 'is missing: say how long' : 'is for hanging and drying only');
+        $timed === ($seconds !== null) ||
+            throw new InvalidInput('seconds', $timed ? 'is missing: say how long' : 'is for hanging and drying only');
         $seconds === null || Check::between('seconds', $seconds, 10, self::MOST_S);
     }
 
@@ -82,12 +83,16 @@ final readonly class ProtocolStep
     /** @return array{kind: string, solvent?: string, volume_ml?: float, moves?: list<array{kind: string, seconds: int}>, until_clear?: bool, seconds?: int} only what it has */
     public function toArray(): array
     {
-        return ['kind' => $this->kind->value] + array_filter([
-            'solvent' => $this->solvent?->value,
-            'volume_ml' => $this->volumeMl,
-            'moves' => array_map(fn(Move $move) => $move->toArray(), $this->moves),
-            'until_clear' => $this->untilClear,
-            'seconds' => $this->seconds,
-        ], fn(mixed $value) => $value !== null && $value !== [] && $value !== false);
+        return ['kind' => $this->kind->value] +
+            array_filter(
+                [
+                    'solvent' => $this->solvent?->value,
+                    'volume_ml' => $this->volumeMl,
+                    'moves' => array_map(fn(Move $move) => $move->toArray(), $this->moves),
+                    'until_clear' => $this->untilClear,
+                    'seconds' => $this->seconds,
+                ],
+                fn(mixed $value) => $value !== null && $value !== [] && $value !== false,
+            );
     }
 }

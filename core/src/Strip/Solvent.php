@@ -53,13 +53,13 @@ enum Solvent: string
         // A sheet's flash point with the boiling point of the kind would be a mixture of two liquids.
         $boiling = $boilingC ?? ($flashC === null ? $this->boilingC() : null);
 
-        return $flash === null ? null : (new SolventHazard)(new SolventHazardInput($flash, $boiling));
+        return $flash === null ? null : (new SolventHazard())(new SolventHazardInput($flash, $boiling));
     }
 
     /** Whether it can burn, as far as anybody knows without its sheet. */
     public function flammable(): bool
     {
-        return ! in_array($this, [self::Degreaser, self::SoapyWater, self::Water], true);
+        return !in_array($this, [self::Degreaser, self::SoapyWater, self::Water], true);
     }
 
     /** What removes the last film. */

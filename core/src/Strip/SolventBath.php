@@ -19,7 +19,7 @@ final readonly class SolventBath
     public function wash(float $loadG, float $carryOverMl, int $chains = 1): array
     {
         $inAllG = $this->greaseG + $loadG;
-        $leftG = $inAllG * $chains * $carryOverMl / ($this->volumeMl + $chains * $carryOverMl);
+        $leftG = ($inAllG * $chains * $carryOverMl) / ($this->volumeMl + $chains * $carryOverMl);
 
         return [$leftG, new self($this->volumeMl, $inAllG - $leftG)];
     }

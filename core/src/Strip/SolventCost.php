@@ -23,7 +23,7 @@ final readonly class SolventCost
         foreach ($freshMl as $name => $ml) {
             $supply = Supply::ofSolvent(Solvent::from($name));
             $cost = $supply === null ? 0.0 : $prices->costMinor($supply, $ml, $atS);
-            $cost === null ? $unpriced[] = Solvent::from($name) : $minor += $cost;
+            $cost === null ? ($unpriced[] = Solvent::from($name)) : ($minor += $cost);
         }
 
         return new self($minor, $unpriced);

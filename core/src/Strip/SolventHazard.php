@@ -24,12 +24,16 @@ final readonly class SolventHazard implements Model
 
     public function __invoke(SolventHazardInput $in): SolventHazardResult
     {
-        return new SolventHazardResult(match (true) {
-            $in->flashC < self::HIGH_FLASH_C => $in->boilingC === null || $in->boilingC <= self::LOW_BOILING_C ? GhsFlammable::Category1 : GhsFlammable::Category2,
-            $in->flashC <= self::FLAMMABLE_UP_TO_C => GhsFlammable::Category3,
-            $in->flashC <= self::COMBUSTIBLE_UP_TO_C => GhsFlammable::Category4,
-            default => null,
-        });
+        return new SolventHazardResult(
+            match (true) {
+                $in->flashC < self::HIGH_FLASH_C => $in->boilingC === null || $in->boilingC <= self::LOW_BOILING_C
+                    ? GhsFlammable::Category1
+                    : GhsFlammable::Category2,
+                $in->flashC <= self::FLAMMABLE_UP_TO_C => GhsFlammable::Category3,
+                $in->flashC <= self::COMBUSTIBLE_UP_TO_C => GhsFlammable::Category4,
+                default => null,
+            },
+        );
     }
 
     public function compute(Fields $input): array

@@ -29,20 +29,28 @@ final readonly class StripOrBuy
         $first = $protocol->solvents()[0];
         $ofNew = count(array_filter($baths, fn(ProtocolStep $bath) => $bath->solvent === $first));
         $volumeMl = $protocol->volumeMl($first) / $ofNew;
-        $leftOfNewG = (new StripRinse)(new StripRinseInput($volumeMl, null, $ofNew, null))->leftG;
-        $washes = $startG <= StripRinseInput::START_G ? $ofNew
-            : (new StripRinse)(new StripRinseInput($volumeMl, null, null, $leftOfNewG / $startG, startG: $startG))->washes;
+        $leftOfNewG = (new StripRinse())(new StripRinseInput($volumeMl, null, $ofNew, null))->leftG;
+        $washes =
+            $startG <= StripRinseInput::START_G
+                ? $ofNew
+                : (new StripRinse())(new StripRinseInput($volumeMl, null, null, $leftOfNewG / $startG, startG: $startG))->washes;
         $fresh = [];
         foreach ($protocol->solvents() as $solvent) {
-            $solvent->isStocked() && $fresh[$solvent->value] = $solvent === $first ? $washes * $volumeMl : $protocol->volumeMl($solvent);
+            $solvent->isStocked() && ($fresh[$solvent->value] = $solvent === $first ? $washes * $volumeMl : $protocol->volumeMl($solvent));
         }
 
-        return new self($washes, $ofNew, array_sum($fresh), SolventCost::of($fresh, $prices, $atS), $prices->costMinor(Supply::Chain, 1.0, $atS));
+        return new self(
+            $washes,
+            $ofNew,
+            array_sum($fresh),
+            SolventCost::of($fresh, $prices, $atS),
+            $prices->costMinor(Supply::Chain, 1.0, $atS),
+        );
     }
 
     /** Whether the solvent alone costs at least as much as a new chain; null where a price is missing. */
     public function dearer(): ?bool
     {
-        return $this->newMinor === null || ! $this->strip->known() ? null : $this->strip->minor >= $this->newMinor;
+        return $this->newMinor === null || !$this->strip->known() ? null : $this->strip->minor >= $this->newMinor;
     }
 }

@@ -46,34 +46,56 @@ final readonly class StripPlan
         Check::between('chains', $chains, 1, self::MOST_CHAINS);
         Check::positive('start_g', $startG);
         $baths = $protocol->baths();
-        count($sources) === count($baths) || throw new InvalidInput('sources', 'must be one for each of the '.count($baths).' baths');
+        count($sources) === count($baths) || throw new InvalidInput('sources', 'must be one for each of the ' . count($baths) . ' baths');
         [$steps, $residues, $fresh, $loadG] = [[self::prepare($protocol)], [], [], $startG * $chains];
         $washed = [];
         foreach ($protocol->steps as $step) {
-            if (! $step->kind->isBath() || $step->solvent === null) {
+            if (!$step->kind->isBath() || $step->solvent === null) {
                 $steps[] = new JobStep($step->kind->value, $step->seconds);
                 continue;
             }
             $bath = count($residues);
             $source = $sources[$bath];
             if ($source->jarMl !== null && $source->jarMl < (float) $step->volumeMl - Check::EPSILON) {
-                throw new InvalidInput("sources.{$bath}", sprintf('holds %.0f ml, the bath takes %.0f ml', $source->jarMl, $step->volumeMl));
+                throw new InvalidInput(
+                    "sources.{$bath}",
+                    sprintf('holds %.0f ml, the bath takes %.0f ml', $source->jarMl, $step->volumeMl),
+                );
             }
             $volumeMl = $source->jarMl ?? (float) $step->volumeMl;
             if ($source->jarId === null && $step->solvent->isStocked()) {
                 $fresh[$step->solvent->value] = ($fresh[$step->solvent->value] ?? 0.0) + $volumeMl;
             }
-            $from = $source->jarId === null ? new SolventBath($volumeMl) : ($washed[$source->jarId] ?? new SolventBath($volumeMl, $source->greaseG));
+            $from =
+                $source->jarId === null
+                    ? new SolventBath($volumeMl)
+                    : $washed[$source->jarId] ?? new SolventBath($volumeMl, $source->greaseG);
             [$loadG, $after] = $from->wash($loadG, $carryOverMl, $chains);
             if ($source->jarId !== null) {
                 $washed[$source->jarId] = $after;
             }
             $residues[] = $loadG / $chains;
-            array_push($steps, ...self::bath($step, count($steps), [
-                'bath' => $bath + 1, 'baths' => count($baths), 'solvent' => $step->solvent->value, 'volume_ml' => $volumeMl, 'fresh_ml' => $step->volumeMl,
-                'jar' => $source->jarId, 'jar_g' => $from->greaseG, 'into' => $source->intoId, 'kind' => $step->kind->value,
-                'flash_c' => $source->flashC, 'boiling_c' => $source->boilingC,
-            ], $bath === count($baths) - 1));
+            array_push(
+                $steps,
+                ...self::bath(
+                    $step,
+                    count($steps),
+                    [
+                        'bath' => $bath + 1,
+                        'baths' => count($baths),
+                        'solvent' => $step->solvent->value,
+                        'volume_ml' => $volumeMl,
+                        'fresh_ml' => $step->volumeMl,
+                        'jar' => $source->jarId,
+                        'jar_g' => $from->greaseG,
+                        'into' => $source->intoId,
+                        'kind' => $step->kind->value,
+                        'flash_c' => $source->flashC,
+                        'boiling_c' => $source->boilingC,
+                    ],
+                    $bath === count($baths) - 1,
+                ),
+            );
         }
         $steps[] = new JobStep('check', ticks: ['jars_away', 'dry', 'no_smell']);
         $bareStep = 0;

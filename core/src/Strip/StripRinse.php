@@ -44,13 +44,16 @@ final readonly class StripRinse implements Model
         [$low, $high] = [1, self::MOST_WASHES];
         while ($low < $high) {
             $middle = intdiv($low + $high, 2);
-            $reached($middle) ? $high = $middle : $low = $middle + 1;
+            $reached($middle) ? ($high = $middle) : ($low = $middle + 1);
         }
         if ($reached($low)) {
             return $low;
         }
-        throw new InvalidInput('target_fraction', $in->totalMl === null
-            ? 'takes more than '.self::MOST_WASHES.' washes; use larger baths'
-            : sprintf('cannot be reached with this much solvent: %.3g is the least there is', exp(-$in->totalMl / $in->carryOverMl)));
+        throw new InvalidInput(
+            'target_fraction',
+            $in->totalMl === null
+                ? 'takes more than ' . self::MOST_WASHES . ' washes; use larger baths'
+                : sprintf('cannot be reached with this much solvent: %.3g is the least there is', exp(-$in->totalMl / $in->carryOverMl)),
+        );
     }
 }

@@ -31,11 +31,12 @@ final readonly class StripRinseInput
         public float $startG = self::START_G,
     ) {
         ($volumeMl === null) !== ($totalMl === null) || throw new InvalidInput('volume_ml', 'or total_ml must be there, one of the two');
-        ($washes === null) !== ($targetFraction === null) || throw new InvalidInput('washes', 'or target_fraction must be there, one of the two');
+        ($washes === null) !== ($targetFraction === null) ||
+            throw new InvalidInput('washes', 'or target_fraction must be there, one of the two');
         $volumeMl === null || Check::positive('volume_ml', $volumeMl);
         $totalMl === null || Check::positive('total_ml', $totalMl);
         $washes === null || Check::between('washes', $washes, 1, StripRinse::MOST_WASHES);
-        if ($targetFraction !== null && (Check::positive('target_fraction', $targetFraction) >= 1)) {
+        if ($targetFraction !== null && Check::positive('target_fraction', $targetFraction) >= 1) {
             throw new InvalidInput('target_fraction', 'must be below 1');
         }
         Check::notNegative('carry_over_ml', $carryOverMl);

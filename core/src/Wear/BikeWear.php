@@ -20,7 +20,14 @@ final readonly class BikeWear
      * @param int $chains that were measured on wax
      * @param bool $enough whether they are enough to advise by: two of them, or one that stands alone
      */
-    private function __construct(public int $chains, public bool $enough, public float $logFactor, public float $intervalKm, public float $limitPct, private LifeCurve $curve) {}
+    private function __construct(
+        public int $chains,
+        public bool $enough,
+        public float $logFactor,
+        public float $intervalKm,
+        public float $limitPct,
+        private LifeCurve $curve,
+    ) {}
 
     /**
      * @param list<ChainForecast> $forecasts of the chains that were measured; where none was, of those in use
@@ -28,7 +35,9 @@ final readonly class BikeWear
      */
     public static function of(array $forecasts, array $measured, LifeCurve $curve, Terms $terms): self
     {
-        $mean = fn(callable $log, float $without): float => $forecasts === [] ? $without : array_sum(array_map($log, $forecasts)) / count($forecasts);
+        $mean = fn(callable $log, float $without): float => $forecasts === []
+            ? $without
+            : array_sum(array_map($log, $forecasts)) / count($forecasts);
 
         return new self(
             count($measured),
@@ -49,6 +58,6 @@ final readonly class BikeWear
     /** In % per 1000 km, at the interval at which they were waxed. */
     public function ratePctPer1000Km(): float
     {
-        return $this->factor() * 1000.0 * $this->limitPct / $this->curve->lifeKm($this->intervalKm);
+        return ($this->factor() * 1000.0 * $this->limitPct) / $this->curve->lifeKm($this->intervalKm);
     }
 }

@@ -35,7 +35,11 @@ final class ChainForecast
 
     private ?WearBelief $belief = null;
 
-    public function __construct(public readonly WearForecastInput $input, public readonly float $intervalKm, public readonly WearForecastResult $result) {}
+    public function __construct(
+        public readonly WearForecastInput $input,
+        public readonly float $intervalKm,
+        public readonly WearForecastResult $result,
+    ) {}
 
     /**
      * What wear.forecast takes of a chain by the house rule; null where its km are not known. What it was ridden on oil before its
@@ -46,7 +50,7 @@ final class ChainForecast
     {
         // Before it came, used, nobody counted.
         $opening = $book->history($chain->chainId)->last(Opening::class);
-        if (! $chain->km->whole || $opening !== null && $opening->moment->unixS > $chain->nowS) {
+        if (!$chain->km->whole || ($opening !== null && $opening->moment->unixS > $chain->nowS)) {
             return null;
         }
         $history = $book->history($chain->chainId)->until($chain->nowS);
@@ -54,12 +58,17 @@ final class ChainForecast
         $readings = [];
         foreach ($history->events as $event) {
             if ($event instanceof Reading && ($before = $history->kmBefore($event))->whole && $before->km >= $firstKm - Check::EPSILON) {
-                $readings[] = self::reading($before->km, (new WearReading)($event->input()));
+                $readings[] = self::reading($before->km, (new WearReading())($event->input()));
             }
         }
         $prior = WearPrior::ofInterval($chain->terms->limitPct, self::intervalKm($book, $chain), $book->settings->lifeCurve());
 
-        return new WearForecastInput($chain->terms->limitPct, $readings, $firstKm > 0.0 ? $prior->startingAnywhere() : $prior, $chain->km->km);
+        return new WearForecastInput(
+            $chain->terms->limitPct,
+            $readings,
+            $firstKm > 0.0 ? $prior->startingAnywhere() : $prior,
+            $chain->km->km,
+        );
     }
 
     /** Its km at its first coat of wax, 0 where it came with one; null: it never had any. */
@@ -86,16 +95,27 @@ final class ChainForecast
         $history = $book->history($chain->chainId)->until($chain->nowS);
         $drip = $chain->terms->dripOnly;
         $asWax = fn(float $km): float => $drip ? $book->settings->dripAsWax() * $km : $km;
-        $coats = array_values(array_filter($history->events, fn(Entry $entry) => $entry instanceof Dip || $drip && $entry instanceof TopUp));
+        $coats = array_values(
+            array_filter($history->events, fn(Entry $entry) => $entry instanceof Dip || ($drip && $entry instanceof TopUp)),
+        );
         if (count($coats) > 1) {
-            $effective = fn(Entry $since): float => array_sum(array_map(fn(Ride $ride) => $ride->km * $book->settings->factor($ride->condition, $ride->moment->unixS), $history->ridesAfter($since)));
+            $effective = fn(Entry $since): float => array_sum(
+                array_map(
+                    fn(Ride $ride) => $ride->km * $book->settings->factor($ride->condition, $ride->moment->unixS),
+                    $history->ridesAfter($since),
+                ),
+            );
             $km = ($effective($coats[0]) - $effective($coats[count($coats) - 1])) / (count($coats) - 1);
 
             return min(self::LONGEST_KM, max(self::SHORTEST_KM, $asWax($km)));
         }
         $bikeId = $book->bikeOfChain($chain->chainId, $chain->nowS);
 
-        return $asWax($bikeId === null ? $chain->terms->intervalKm : $book->settings->intervalKm($bikeId, $chain->wax->dip->moment->unixS ?? $chain->nowS));
+        return $asWax(
+            $bikeId === null
+                ? $chain->terms->intervalKm
+                : $book->settings->intervalKm($bikeId, $chain->wax->dip->moment->unixS ?? $chain->nowS),
+        );
     }
 
     /** @return list<array{float, float, float, float}> km, and the elongation there: 10 %, mean, 90 % */
@@ -104,7 +124,7 @@ final class ChainForecast
         $farKm = $this->farKm();
 
         return array_map(function (int $i) use ($farKm): array {
-            $x = $farKm * $i / self::POINTS / 1000.0;
+            $x = ($farKm * $i) / self::POINTS / 1000.0;
 
             return [1000.0 * $x, $this->belief()->quantile($x, 0.1), $this->belief()->mean($x), $this->belief()->quantile($x, 0.9)];
         }, range(0, self::POINTS));
@@ -113,7 +133,7 @@ final class ChainForecast
     /** How many times as fast as the life points expect at its interval it wears. */
     public function factor(LifeCurve $curve): float
     {
-        return $this->result->rateP50 * $curve->lifeKm($this->intervalKm) / (1000.0 * $this->input->limitPct);
+        return ($this->result->rateP50 * $curve->lifeKm($this->intervalKm)) / (1000.0 * $this->input->limitPct);
     }
 
     /** @return list<LimitOutcome> what each school of limits would make of it; costs in minor units */
@@ -144,7 +164,9 @@ final class ChainForecast
         $wide = fn(float $p): float => hypot($this->belief()->quantile($x, $p) - $middle, Normal::quantile(self::LIKELY) * $now->sigmaPct);
         [$lower, $upper] = [$middle - $wide(1.0 - self::LIKELY), $middle + $wide(self::LIKELY)];
 
-        return ($now->valuePct ?? $now->lowerPct ?? -INF) > $upper || ($now->valuePct ?? $now->upperPct ?? INF) < $lower ? [$lower, $upper] : null;
+        return ($now->valuePct ?? ($now->lowerPct ?? -INF)) > $upper || ($now->valuePct ?? ($now->upperPct ?? INF)) < $lower
+            ? [$lower, $upper]
+            : null;
     }
 
     /** The same chain with one more reading, taken now. */
@@ -152,7 +174,7 @@ final class ChainForecast
     {
         $input = $this->input->with(self::reading($this->input->nowKm, $reading));
 
-        return new self($input, $this->intervalKm, (new WearForecast)($input));
+        return new self($input, $this->intervalKm, (new WearForecast())($input));
     }
 
     private function belief(): WearBelief

@@ -47,13 +47,17 @@ final readonly class ChainRate
         if ($in->prior === null || $in->readings === []) {
             return new self(0.0, 0.0);
         }
-        $belief = WearForecast::belief($in->expecting(new WearPrior($in->prior->rateMedian, self::VAGUE_LOG_SD, $in->prior->initialMean, $in->prior->initialSd)));
+        $belief = WearForecast::belief(
+            $in->expecting(new WearPrior($in->prior->rateMedian, self::VAGUE_LOG_SD, $in->prior->initialMean, $in->prior->initialSd)),
+        );
         $logSd = log($belief->rateQuantile(self::Q) / $belief->rateQuantile(1.0 - self::Q)) / (2.0 * Normal::quantile(self::Q));
         $shift = log($belief->rateQuantile(0.5) / $in->prior->rateMedian);
         $precision = 1.0 / $logSd ** 2 - 1.0 / self::VAGUE_LOG_SD ** 2;
 
         $kms = array_map(fn(ForecastReading $reading) => $reading->km, $in->readings);
 
-        return $precision <= 0.0 ? new self(0.0, 0.0) : new self($shift / $logSd ** 2 / $precision, $precision, count($kms), max($kms) - min($kms));
+        return $precision <= 0.0
+            ? new self(0.0, 0.0)
+            : new self($shift / $logSd ** 2 / $precision, $precision, count($kms), max($kms) - min($kms));
     }
 }

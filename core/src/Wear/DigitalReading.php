@@ -15,11 +15,8 @@ final readonly class DigitalReading implements WearReadingInput
     public const UNCERTAINTY_PCT = 0.05;
 
     /** @throws InvalidInput at `value_pct` or `zero_pct` unless finite, at `uncertainty_pct` unless above 0 */
-    public function __construct(
-        public float $valuePct,
-        public float $uncertaintyPct = self::UNCERTAINTY_PCT,
-        public float $zeroPct = 0.0,
-    ) {
+    public function __construct(public float $valuePct, public float $uncertaintyPct = self::UNCERTAINTY_PCT, public float $zeroPct = 0.0)
+    {
         Check::finite('value_pct', $valuePct);
         Check::positive('uncertainty_pct', $uncertaintyPct);
         Check::finite('zero_pct', $zeroPct);
@@ -29,11 +26,7 @@ final readonly class DigitalReading implements WearReadingInput
     {
         $in->only('kind', 'value_pct', 'uncertainty_pct', 'zero_pct');
 
-        return new self(
-            $in->number('value_pct'),
-            $in->number('uncertainty_pct', self::UNCERTAINTY_PCT),
-            $in->number('zero_pct', 0.0),
-        );
+        return new self($in->number('value_pct'), $in->number('uncertainty_pct', self::UNCERTAINTY_PCT), $in->number('zero_pct', 0.0));
     }
 
     public function result(): WearReadingResult

@@ -28,9 +28,9 @@ final readonly class DropInReading implements WearReadingInput
         [$lower, $upper] = [[], []];
         foreach (Check::notEmpty('results', $results) as $at) {
             match ($at->seat) {
-                Seat::Enters => $lower[] = $at->markPct,
-                Seat::Rests => $upper[] = $at->markPct,
-                Seat::Part => [$lower[], $upper[]] = [$at->markPct - self::PART_WAY_PCT, $at->markPct],
+                Seat::Enters => ($lower[] = $at->markPct),
+                Seat::Rests => ($upper[] = $at->markPct),
+                Seat::Part => ([$lower[], $upper[]] = [$at->markPct - self::PART_WAY_PCT, $at->markPct]),
             };
         }
         $this->lowerPct = $lower === [] ? null : max($lower);

@@ -15,8 +15,13 @@ final readonly class ForecastReading
     public const EDGE_PCT = 0.03;
 
     /** @throws InvalidInput at the field: km not below 0, sigma above 0, lower below upper, one of them at least */
-    private function __construct(public float $km, public ?float $valuePct, public ?float $lowerPct, public ?float $upperPct, public float $sigmaPct)
-    {
+    private function __construct(
+        public float $km,
+        public ?float $valuePct,
+        public ?float $lowerPct,
+        public ?float $upperPct,
+        public float $sigmaPct,
+    ) {
         Check::notNegative('km', $km);
         Check::positive('sigma_pct', $sigmaPct);
         $valuePct === null || Check::finite('value_pct', $valuePct);
@@ -32,7 +37,9 @@ final readonly class ForecastReading
 
     public static function interval(float $km, ?float $lowerPct, ?float $upperPct, float $sigmaPct = self::EDGE_PCT): self
     {
-        $lowerPct !== null || $upperPct !== null || throw new InvalidInput('lower_pct', 'must be given, or upper_pct: an interval open to both sides says nothing');
+        $lowerPct !== null ||
+            $upperPct !== null ||
+            throw new InvalidInput('lower_pct', 'must be given, or upper_pct: an interval open to both sides says nothing');
 
         return new self($km, null, $lowerPct, $upperPct, $sigmaPct);
     }

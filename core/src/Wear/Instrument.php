@@ -42,7 +42,7 @@ final readonly class Instrument
         Check::between('pitches', $pitches, 1, 200);
         Check::positive('uncertainty', $uncertainty);
         Check::finite('zero', $zeroPct);
-        $marks !== [] && count($marks) <= self::MOST_MARKS || throw new InvalidInput('marks', 'must be one to six');
+        ($marks !== [] && count($marks) <= self::MOST_MARKS) || throw new InvalidInput('marks', 'must be one to six');
         foreach ($marks as $i => $mark) {
             Check::positive('marks', $mark) <= self::HIGHEST_MARK_PCT || throw new InvalidInput('marks', 'must be percent, up to 2');
             $i === 0 || $mark > $marks[$i - 1] || throw new InvalidInput('marks', 'must rise, and be there once');
@@ -52,7 +52,11 @@ final readonly class Instrument
     /** One of a kind of which nobody said more: house rules. */
     public static function usual(InstrumentKind $kind): self
     {
-        return new self(null, $kind, uncertainty: $kind === InstrumentKind::Digital ? DigitalReading::UNCERTAINTY_PCT : RulerReading::UNCERTAINTY_MM);
+        return new self(
+            null,
+            $kind,
+            uncertainty: $kind === InstrumentKind::Digital ? DigitalReading::UNCERTAINTY_PCT : RulerReading::UNCERTAINTY_MM,
+        );
     }
 
     /** As a workshop keeps it. */
@@ -74,18 +78,29 @@ final readonly class Instrument
     /** @return list<self> those of a workshop that are in use, and of each kind that it has none of, one as they usually are */
     public static function all(Settings $settings): array
     {
-        $ids = array_filter($settings->subjects(SettingKey::InstrumentKind), fn(int $id) => $settings->whole(SettingKey::InstrumentGone, $id) === 0);
+        $ids = array_filter(
+            $settings->subjects(SettingKey::InstrumentKind),
+            fn(int $id) => $settings->whole(SettingKey::InstrumentGone, $id) === 0,
+        );
         $own = array_values(array_map(fn(int $id) => self::kept($settings, $id), $ids));
         $kinds = array_map(fn(self $instrument) => $instrument->kind, $own);
 
-        return [...$own, ...array_values(array_map(self::usual(...), array_filter(InstrumentKind::cases(), fn(InstrumentKind $kind) => ! in_array($kind, $kinds, true))))];
+        return [
+            ...$own,
+            ...array_values(
+                array_map(
+                    self::usual(...),
+                    array_filter(InstrumentKind::cases(), fn(InstrumentKind $kind) => !in_array($kind, $kinds, true)),
+                ),
+            ),
+        ];
     }
 
     /** How well it reads a chain, as a standard uncertainty in percent; null for a drop-in gauge, which gives an interval. */
     public function sigmaPct(?int $pitches = null): ?float
     {
         return match ($this->kind) {
-            InstrumentKind::Ruler => 100.0 * $this->uncertainty / (Pitch::MM * ($pitches ?? $this->pitches)),
+            InstrumentKind::Ruler => (100.0 * $this->uncertainty) / (Pitch::MM * ($pitches ?? $this->pitches)),
             InstrumentKind::Digital => $this->uncertainty,
             InstrumentKind::DropIn => null,
         };
@@ -100,11 +115,24 @@ final readonly class Instrument
      */
     public function input(array $spots): array
     {
-        $inputs = array_map(fn(array $spot): array => match ($this->kind) {
-            InstrumentKind::Ruler => ['kind' => 'ruler', 'pitches' => $spot['pitches'] ?? $this->pitches, 'length_mm' => $spot['length_mm'], 'uncertainty_mm' => $this->uncertainty],
-            InstrumentKind::Digital => ['kind' => 'digital', 'value_pct' => $spot['value_pct'], 'uncertainty_pct' => $this->uncertainty, 'zero_pct' => $this->zeroPct],
-            InstrumentKind::DropIn => ['kind' => 'drop_in', 'results' => $spot['results']],
-        }, $spots);
+        $inputs = array_map(
+            fn(array $spot): array => match ($this->kind) {
+                InstrumentKind::Ruler => [
+                    'kind' => 'ruler',
+                    'pitches' => $spot['pitches'] ?? $this->pitches,
+                    'length_mm' => $spot['length_mm'],
+                    'uncertainty_mm' => $this->uncertainty,
+                ],
+                InstrumentKind::Digital => [
+                    'kind' => 'digital',
+                    'value_pct' => $spot['value_pct'],
+                    'uncertainty_pct' => $this->uncertainty,
+                    'zero_pct' => $this->zeroPct,
+                ],
+                InstrumentKind::DropIn => ['kind' => 'drop_in', 'results' => $spot['results']],
+            },
+            $spots,
+        );
 
         return count($inputs) === 1 ? $inputs[0] : ['kind' => 'spots', 'spots' => $inputs];
     }

@@ -44,7 +44,15 @@ final readonly class LimitOutcome
             $worst = $limitPct > LimitSchool::BySpeeds->limitPct($speeds) ? self::CHAINS_RUN_TOO_FAR : self::CHAINS_AT_WORST;
             $cost = fn(int $chains): ?float => $x === null ? null : ($chainMinor + $cassetteMinor / $chains) / $x;
 
-            return new self($school, $limitPct, $x === null ? null : self::KM * $x, $worst, self::CHAINS_AT_BEST, $cost(self::CHAINS_AT_BEST), $cost($worst));
+            return new self(
+                $school,
+                $limitPct,
+                $x === null ? null : self::KM * $x,
+                $worst,
+                self::CHAINS_AT_BEST,
+                $cost(self::CHAINS_AT_BEST),
+                $cost($worst),
+            );
         }, LimitSchool::cases());
     }
 }

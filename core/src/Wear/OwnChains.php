@@ -78,6 +78,13 @@ final readonly class OwnChains
     {
         $round = fn(float $log): float => round($log / self::STEP) * self::STEP;
 
-        return $this->count() ? new WearPrior($house->rateMedian * exp($round($this->logFactor)), $round($this->logSd), $house->initialMean, $house->initialSd) : $house;
+        return $this->count()
+            ? new WearPrior(
+                $house->rateMedian * exp($round($this->logFactor)),
+                $round($this->logSd),
+                $house->initialMean,
+                $house->initialSd,
+            )
+            : $house;
     }
 }

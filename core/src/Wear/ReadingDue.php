@@ -14,10 +14,10 @@ final readonly class ReadingDue
 
     public static function of(ChainState $chain, ?WearForecastResult $forecast): bool
     {
-        return $forecast !== null
-            && ! $chain->retired()
-            && ! $chain->wear->pastLimit
-            && $forecast->verdict !== WearVerdict::Keep
-            && ($chain->wear->atKm === null || $chain->km->km - $chain->wear->atKm->km >= self::FRESH_KM);
+        return $forecast !== null &&
+            !$chain->retired() &&
+            !$chain->wear->pastLimit &&
+            $forecast->verdict !== WearVerdict::Keep &&
+            ($chain->wear->atKm === null || $chain->km->km - $chain->wear->atKm->km >= self::FRESH_KM);
     }
 }

@@ -24,11 +24,8 @@ final readonly class RulerReading implements WearReadingInput
     private const MAX_PITCHES = 1000;
 
     /** @throws InvalidInput at `pitches` unless 1 to 1000, at `length_mm` or `uncertainty_mm` unless above 0 */
-    public function __construct(
-        public int $pitches,
-        public float $lengthMm,
-        public float $uncertaintyMm = self::UNCERTAINTY_MM,
-    ) {
+    public function __construct(public int $pitches, public float $lengthMm, public float $uncertaintyMm = self::UNCERTAINTY_MM)
+    {
         Check::between('pitches', $pitches, 1, self::MAX_PITCHES);
         Check::positive('length_mm', $lengthMm);
         Check::positive('uncertainty_mm', $uncertaintyMm);
@@ -38,11 +35,7 @@ final readonly class RulerReading implements WearReadingInput
     {
         $in->only('kind', 'pitches', 'length_mm', 'uncertainty_mm');
 
-        return new self(
-            $in->whole('pitches'),
-            $in->number('length_mm'),
-            $in->number('uncertainty_mm', self::UNCERTAINTY_MM),
-        );
+        return new self($in->whole('pitches'), $in->number('length_mm'), $in->number('uncertainty_mm', self::UNCERTAINTY_MM));
     }
 
     /** A length that no chain has, and what it more likely is; null where it can be. */
@@ -53,8 +46,8 @@ final readonly class RulerReading implements WearReadingInput
         $long = $this->lengthMm > $nominalMm * (1 + self::LONGEST_PCT / 100);
 
         return match (true) {
-            ! $short && ! $long => null,
-            abs($this->lengthMm * TypedLength::MM_PER_INCH / $nominalMm - 1) <= self::LONGEST_PCT / 100 => RulerSlip::Inches,
+            !$short && !$long => null,
+            abs(($this->lengthMm * TypedLength::MM_PER_INCH) / $nominalMm - 1) <= self::LONGEST_PCT / 100 => RulerSlip::Inches,
             $long, $this->lengthMm <= $nominalMm - Pitch::MM / 2 => RulerSlip::Miscounted,
             default => RulerSlip::Short,
         };
@@ -66,7 +59,7 @@ final readonly class RulerReading implements WearReadingInput
 
         return new WearReadingResult(
             valuePct: 100 * ($this->lengthMm / $nominalMm - 1),
-            sigmaPct: 100 * $this->uncertaintyMm / $nominalMm,
+            sigmaPct: (100 * $this->uncertaintyMm) / $nominalMm,
             lowerPct: null,
             upperPct: null,
         );

@@ -18,13 +18,15 @@ enum SpotsAgree: string
 
     public static function of(WearReadingInput $reading): self
     {
-        if (! $reading instanceof SpotsReading || count($reading->spots) < 2) {
+        if (!($reading instanceof SpotsReading) || count($reading->spots) < 2) {
             return self::One;
         }
         $results = array_map(fn(WearReadingInput $spot) => $spot->result(), $reading->spots);
         $worst = $reading->result();
         if ($worst->spreadPct !== null) {
-            return $worst->spreadPct > self::APART * max(array_map(fn(WearReadingResult $spot) => (float) $spot->sigmaPct, $results)) ? self::Uneven : self::Even;
+            return $worst->spreadPct > self::APART * max(array_map(fn(WearReadingResult $spot) => (float) $spot->sigmaPct, $results))
+                ? self::Uneven
+                : self::Even;
         }
         $lower = max(array_map(fn(WearReadingResult $spot) => $spot->lowerPct ?? -INF, $results));
         $upper = min(array_map(fn(WearReadingResult $spot) => $spot->upperPct ?? INF, $results));

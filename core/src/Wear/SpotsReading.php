@@ -40,8 +40,6 @@ final readonly class SpotsReading implements WearReadingInput
     /** @return array{float, float} */
     private static function rank(WearReadingResult $result): array
     {
-        return $result->valuePct !== null
-            ? [$result->valuePct, 0.0]
-            : [$result->lowerPct ?? -INF, $result->upperPct ?? INF];
+        return $result->valuePct !== null ? [$result->valuePct, 0.0] : [$result->lowerPct ?? -INF, $result->upperPct ?? INF];
     }
 }

@@ -16,7 +16,10 @@ final class TypedLength
         if (preg_match('/^\s*(\d+(?:[.,]\d+)?)\s*(mm)?\s*$/', $text, $found) === 1) {
             return $number($found[1]);
         }
-        if (preg_match('/^\s*(\d+(?:[.,]\d+)?)(?:\s+(\d+)\s*\/\s*(\d+))?\s*(?:"|″|in|inch|inches)\s*$/u', $text, $found) !== 1 || ($found[3] ?? '1') === '0') {
+        if (
+            preg_match('/^\s*(\d+(?:[.,]\d+)?)(?:\s+(\d+)\s*\/\s*(\d+))?\s*(?:"|″|in|inch|inches)\s*$/u', $text, $found) !== 1 ||
+            ($found[3] ?? '1') === '0'
+        ) {
             return null;
         }
 

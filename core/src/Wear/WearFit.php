@@ -34,7 +34,8 @@ final readonly class WearFit implements WearBelief
         for ($i = 0; $i < self::STEPS; $i++) {
             [$d0, $d1, $d00, $d01, $d11] = $likelihood->slopes($initial, $rate);
             $det = $d00 * $d11 - $d01 * $d01;
-            [$step0, $step1] = $det > 0.0 ? [-($d11 * $d0 - $d01 * $d1) / $det, -($d00 * $d1 - $d01 * $d0) / $det] : [$d0 * 1e-4, $d1 * 1e-4];
+            [$step0, $step1] =
+                $det > 0.0 ? [-($d11 * $d0 - $d01 * $d1) / $det, -($d00 * $d1 - $d01 * $d0) / $det] : [$d0 * 1e-4, $d1 * 1e-4];
             for ($scale = 1.0; $scale > 1e-12; $scale /= 2) {
                 $next = $likelihood->log($initial + $scale * $step0, $rate + $scale * $step1);
                 if ($next >= $log) {
@@ -48,7 +49,8 @@ final readonly class WearFit implements WearBelief
         }
         [, , $d00, $d01, $d11] = $likelihood->slopes($initial, $rate);
         $det = $d00 * $d11 - $d01 * $d01;
-        $det > 0.0 && is_finite($initial) && is_finite($rate) || throw new InvalidInput('readings', 'have no finite maximum; add a reading, or a prior');
+        ($det > 0.0 && is_finite($initial) && is_finite($rate)) ||
+            throw new InvalidInput('readings', 'have no finite maximum; add a reading, or a prior');
 
         return new self($initial, $rate, [-$d11 / $det, $d01 / $det, -$d00 / $det]);
     }
@@ -107,7 +109,13 @@ final readonly class WearFit implements WearBelief
         [$a, $b, $c] = [$this->rate ** 2 - $square * $v11, 2 * ($offset * $this->rate - $square * $v01), $offset ** 2 - $square * $v00];
         $root = $b * $b - 4 * $a * $c;
         $stable = -0.5 * ($b + ($b >= 0.0 ? 1 : -1) * sqrt(max(0.0, $root)));
-        $candidates = $root < 0.0 ? [] : array_filter([$a == 0.0 ? null : $stable / $a, $stable == 0.0 ? null : $c / $stable], fn(?float $x) => $x !== null && $x >= $fromX && $x <= $toX);
+        $candidates =
+            $root < 0.0
+                ? []
+                : array_filter(
+                    [$a == 0.0 ? null : $stable / $a, $stable == 0.0 ? null : $c / $stable],
+                    fn(?float $x) => $x !== null && $x >= $fromX && $x <= $toX,
+                );
         sort($candidates);
         foreach ($candidates as $x) {
             if (($this->mean($x) - $limitPct) * $z >= -1e-12) {
@@ -133,7 +141,7 @@ final readonly class WearFit implements WearBelief
     {
         $closed = $atLeast = $atMost = [];
         foreach ($readings as $reading) {
-            if ($reading->valuePct !== null || $reading->lowerPct !== null && $reading->upperPct !== null) {
+            if ($reading->valuePct !== null || ($reading->lowerPct !== null && $reading->upperPct !== null)) {
                 $closed[] = $reading->km;
             } elseif ($reading->lowerPct !== null) {
                 $atLeast[] = $reading->km;
@@ -141,7 +149,8 @@ final readonly class WearFit implements WearBelief
                 $atMost[] = $reading->km;
             }
         }
-        count(array_unique([...$closed, ...$atLeast, ...$atMost])) >= 2 || throw new InvalidInput('readings', 'must be at two different km at least; add one, or a prior');
+        count(array_unique([...$closed, ...$atLeast, ...$atMost])) >= 2 ||
+            throw new InvalidInput('readings', 'must be at two different km at least; add one, or a prior');
         $pins = array_values(array_unique($closed));
         $finite = match (true) {
             count($pins) >= 2 => true,
@@ -149,7 +158,11 @@ final readonly class WearFit implements WearBelief
             count($pins) === 1 => self::hurts($atLeast, $atMost, $pins[0], 1) && self::hurts($atLeast, $atMost, $pins[0], -1),
             default => $atLeast !== [] && $atMost !== [] && max($atLeast) > min($atMost) && min($atLeast) < max($atMost),
         };
-        $finite || throw new InvalidInput('readings', 'have no finite maximum: their intervals are open to the same side; add a reading, or a prior');
+        $finite ||
+            throw new InvalidInput(
+                'readings',
+                'have no finite maximum: their intervals are open to the same side; add a reading, or a prior',
+            );
     }
 
     /**
@@ -158,7 +171,8 @@ final readonly class WearFit implements WearBelief
      */
     private static function hurts(array $atLeast, array $atMost, float $pin, int $rises): bool
     {
-        return array_filter($atLeast, fn(float $km) => $rises * ($km - $pin) < 0.0) !== [] || array_filter($atMost, fn(float $km) => $rises * ($km - $pin) > 0.0) !== [];
+        return array_filter($atLeast, fn(float $km) => $rises * ($km - $pin) < 0.0) !== [] ||
+            array_filter($atMost, fn(float $km) => $rises * ($km - $pin) > 0.0) !== [];
     }
 
     /**

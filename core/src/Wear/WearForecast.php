@@ -19,7 +19,7 @@ final readonly class WearForecast implements Model
     private const KM = 1000.0;
 
     /** From so likely on it is measured again, and retired: house rules. */
-    private const MEASURE = 0.10;
+    private const MEASURE = 0.1;
 
     private const RETIRE = 0.5;
 
@@ -39,7 +39,10 @@ final readonly class WearForecast implements Model
     {
         $now = $in->nowKm / self::KM;
         $past = $belief->past($now, $in->limitPct);
-        $until = fn(float $q): ?float => self::km($belief->firstPast($now, $now + $in->horizonKm / self::KM, $in->limitPct, $q), $in->nowKm);
+        $until = fn(float $q): ?float => self::km(
+            $belief->firstPast($now, $now + $in->horizonKm / self::KM, $in->limitPct, $q),
+            $in->nowKm,
+        );
         // The earliest of ten cases: from then on it is to be measured.
         $p10 = $until(self::MEASURE);
 
@@ -75,7 +78,10 @@ final readonly class WearForecast implements Model
     private static function verdict(WearForecastInput $in, float $past): WearVerdict
     {
         $latestKm = max([-INF, ...array_map(fn(ForecastReading $reading) => $reading->km, $in->readings)]);
-        $says = array_filter($in->readings, fn(ForecastReading $reading) => $reading->km >= $latestKm - Check::EPSILON && $reading->reaches($in->limitPct));
+        $says = array_filter(
+            $in->readings,
+            fn(ForecastReading $reading) => $reading->km >= $latestKm - Check::EPSILON && $reading->reaches($in->limitPct),
+        );
 
         return match (true) {
             $says !== [], $past >= self::RETIRE => WearVerdict::Retire,

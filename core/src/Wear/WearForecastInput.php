@@ -19,8 +19,13 @@ final readonly class WearForecastInput
      * @throws InvalidInput at `limit_pct` or `horizon_km` unless above 0, at `now_km` below 0 or below a reading, at `readings` if
      *                      empty without a prior
      */
-    public function __construct(public float $limitPct, public array $readings, public ?WearPrior $prior, public float $nowKm, public float $horizonKm = self::HORIZON_KM)
-    {
+    public function __construct(
+        public float $limitPct,
+        public array $readings,
+        public ?WearPrior $prior,
+        public float $nowKm,
+        public float $horizonKm = self::HORIZON_KM,
+    ) {
         Check::positive('limit_pct', $limitPct);
         Check::notNegative('now_km', $nowKm);
         Check::positive('horizon_km', $horizonKm);

@@ -15,7 +15,10 @@ final readonly class WearLikelihood
     /** @var list<array{float, float, float, float}> x (1000 km), lower, upper, 1/sigma of each interval */
     private array $intervals;
 
-    /** The exact readings around a line through them, by which nothing cancels: sums of their weights, times x, times x², and of what is left over. */
+    /**
+     * The exact readings around a line through them, by which nothing cancels: sums of their weights, times x, times x², and of what is
+     * left over.
+     */
     private float $one;
 
     private float $x;
@@ -40,8 +43,8 @@ final readonly class WearLikelihood
         $exact = $intervals = [];
         foreach ($readings as $reading) {
             $reading->valuePct === null
-                ? $intervals[] = [$reading->km / 1000.0, $reading->lowerPct ?? -INF, $reading->upperPct ?? INF, 1.0 / $reading->sigmaPct]
-                : $exact[] = [$reading->km / 1000.0, $reading->valuePct, 1.0 / $reading->sigmaPct ** 2];
+                ? ($intervals[] = [$reading->km / 1000.0, $reading->lowerPct ?? -INF, $reading->upperPct ?? INF, 1.0 / $reading->sigmaPct])
+                : ($exact[] = [$reading->km / 1000.0, $reading->valuePct, 1.0 / $reading->sigmaPct ** 2]);
         }
         $this->intervals = $intervals;
         $this->lastX = max([0.0, ...array_map(fn(ForecastReading $reading) => $reading->km / 1000.0, $readings)]);
@@ -61,7 +64,13 @@ final readonly class WearLikelihood
             $off = $weight * ($y - $this->initial - $this->rate * $x);
             [$left, $leftX] = [$left + $off, $leftX + $off * $x];
         }
-        [$this->one, $this->x, $this->xx, $this->left, $this->leftX] = [$one, $one * $meanX, $spread + $one * $meanX * $meanX, $left, $leftX];
+        [$this->one, $this->x, $this->xx, $this->left, $this->leftX] = [
+            $one,
+            $one * $meanX,
+            $spread + $one * $meanX * $meanX,
+            $left,
+            $leftX,
+        ];
     }
 
     /** Up to a constant of the exact readings. */
@@ -87,7 +96,11 @@ final readonly class WearLikelihood
         $r = $rate - $this->rate;
         [$mean, $precision] = [$mean - $this->initial, $this->one + 1.0 / $sd ** 2];
         $middle = ($this->left - $this->x * $r + $mean / $sd ** 2) / $precision;
-        $log = $this->left * $middle + $this->leftX * $r - 0.5 * ($this->one * $middle * $middle + 2 * $this->x * $middle * $r + $this->xx * $r * $r) - 0.5 * (($middle - $mean) / $sd) ** 2;
+        $log =
+            $this->left * $middle +
+            $this->leftX * $r -
+            0.5 * ($this->one * $middle * $middle + 2 * $this->x * $middle * $r + $this->xx * $r * $r) -
+            0.5 * (($middle - $mean) / $sd) ** 2;
 
         return [$log, $this->initial + $middle, $precision];
     }

@@ -101,14 +101,26 @@ final class WearPosterior implements WearBelief
         $mean = $this->mean($x);
         [$between, $within] = $this->spread($x, $mean);
 
-        return self::solve(fn(float $e) => 1.0 - $this->past($x, $e) - $p, $mean + Normal::quantile($p) * sqrt($between + $within), 0.3 * sqrt($between + $within));
+        return self::solve(
+            fn(float $e) => 1.0 - $this->past($x, $e) - $p,
+            $mean + Normal::quantile($p) * sqrt($between + $within),
+            0.3 * sqrt($between + $within),
+        );
     }
 
     public function past(float $x, float $limitPct): float
     {
         [$between, $within] = $this->spread($x, $this->mean($x));
 
-        return max(0.0, min(1.0, $between > self::SHARP * $within && $x >= $this->lastX ? $this->pastBySheets($x, $limitPct) : $this->pastBySlices($x, $limitPct)));
+        return max(
+            0.0,
+            min(
+                1.0,
+                $between > self::SHARP * $within && $x >= $this->lastX
+                    ? $this->pastBySheets($x, $limitPct)
+                    : $this->pastBySlices($x, $limitPct),
+            ),
+        );
     }
 
     public function firstPast(float $fromX, float $toX, float $limitPct, float $q): ?float
@@ -227,7 +239,14 @@ final class WearPosterior implements WearBelief
             $half = (self::SHEETS[$i] - self::SHEETS[$i - 1]) / 2;
             foreach (GaussPanel::places(self::SHEETS[$i - 1], self::SHEETS[$i]) as $k => $z) {
                 $p = Normal::cdf($z);
-                $sheet = array_map(fn(WearPanel $panel) => new GaussPanel($panel->mass->from, $panel->mass->to, array_map(fn(WearSlice $slice) => $slice->quantile($z, $p), $panel->slices)), $this->panels);
+                $sheet = array_map(
+                    fn(WearPanel $panel) => new GaussPanel(
+                        $panel->mass->from,
+                        $panel->mass->to,
+                        array_map(fn(WearSlice $slice) => $slice->quantile($z, $p), $panel->slices),
+                    ),
+                    $this->panels,
+                );
                 $bounds = [$sheet[0]->value($sheet[0]->from), ...array_map(fn(GaussPanel $panel) => $panel->value($panel->to), $sheet)];
                 $sheets[] = [$half * GaussPanel::weights()[$k] * Normal::density($z), $bounds, $sheet];
             }
@@ -299,7 +318,7 @@ final class WearPosterior implements WearBelief
     /** @return non-empty-list<array{float, float}> u of the most likely places, and ln of how likely they are; those that count beside the first */
     private function summits(): array
     {
-        $step = 2 * self::SEARCH_SD * $this->prior->rateLogSd / self::SEARCH_STEPS;
+        $step = (2 * self::SEARCH_SD * $this->prior->rateLogSd) / self::SEARCH_STEPS;
         $u = fn(int $i): float => log($this->prior->rateMedian) + $i * $step;
         $logs = [];
         for ($i = -self::SEARCH_STEPS / 2; $i <= self::SEARCH_STEPS / 2; $i++) {
@@ -307,8 +326,12 @@ final class WearPosterior implements WearBelief
         }
         // Readings may pull it further than anybody expected.
         foreach ([-1, 1] as $side) {
-            for ($n = 0, $i = $side * self::SEARCH_STEPS / 2; $n < self::MOST_STEPS && $logs[$i] >= $logs[$i - $side] && abs($u($i + $side)) < 300.0; $n++) {
-                $logs[$i += $side] = $this->profile($u($i));
+            for (
+                $n = 0, $i = ($side * self::SEARCH_STEPS) / 2;
+                $n < self::MOST_STEPS && $logs[$i] >= $logs[$i - $side] && abs($u($i + $side)) < 300.0;
+                $n++
+            ) {
+                $logs[($i += $side)] = $this->profile($u($i));
             }
         }
         $summits = [];
@@ -386,7 +409,7 @@ final class WearPosterior implements WearBelief
             if (abs($at) < 1e-7) {
                 return $middle;
             }
-            if (($at > 0.0) === ($atHigh > 0.0)) {
+            if ($at > 0.0 === $atHigh > 0.0) {
                 [$high, $atHigh, $atLow, $side] = [$middle, $at, $side === 1 ? $atLow / 2 : $atLow, 1];
             } else {
                 [$low, $atLow, $atHigh, $side] = [$middle, $at, $side === -1 ? $atHigh / 2 : $atHigh, -1];

@@ -34,7 +34,12 @@ final readonly class WearPrior
      */
     public static function ofInterval(float $limitPct, float $intervalKm, LifeCurve $curve): self
     {
-        return new self(1000.0 * Check::positive('limit_pct', $limitPct) / $curve->lifeKm(Check::positive('interval_km', $intervalKm)), self::RATE_LOG_SD, self::INITIAL_PCT, self::INITIAL_SD_PCT);
+        return new self(
+            (1000.0 * Check::positive('limit_pct', $limitPct)) / $curve->lifeKm(Check::positive('interval_km', $intervalKm)),
+            self::RATE_LOG_SD,
+            self::INITIAL_PCT,
+            self::INITIAL_SD_PCT,
+        );
     }
 
     /** Of a chain that was ridden on something else before: how long it was when its wax began, nobody knows. House rule. */
@@ -46,8 +51,14 @@ final readonly class WearPrior
     public static function from(Fields $in): self
     {
         $in->only('rate_pct_per_1000km', 'initial_pct');
-        [$median, $logSd] = $in->nested('rate_pct_per_1000km', fn(Fields $rate): array => [$rate->only('median', 'log_sd')->number('median'), $rate->number('log_sd')]);
-        [$mean, $sd] = $in->nested('initial_pct', fn(Fields $initial): array => [$initial->only('mean', 'sd')->number('mean'), $initial->number('sd')]);
+        [$median, $logSd] = $in->nested(
+            'rate_pct_per_1000km',
+            fn(Fields $rate): array => [$rate->only('median', 'log_sd')->number('median'), $rate->number('log_sd')],
+        );
+        [$mean, $sd] = $in->nested(
+            'initial_pct',
+            fn(Fields $initial): array => [$initial->only('mean', 'sd')->number('mean'), $initial->number('sd')],
+        );
 
         return new self($median, $logSd, $mean, $sd);
     }

@@ -16,7 +16,9 @@ final class WearSlice
     /** What has fallen by that much from the most likely counts for nothing: e to the minus this. */
     public const NOTHING = 18.0;
 
-    /** A panel is no wider than so many standard deviations of what bends in it, and is halved while it is in doubt by so much of the whole. */
+    /**
+     * A panel is no wider than so many standard deviations of what bends in it, and is halved while it is in doubt by so much of the whole.
+     */
     private const WIDEST_SD = 4.0;
 
     private const DOUBT = 1e-3;
@@ -53,8 +55,12 @@ final class WearSlice
      * @param float $precision of it: one over its variance
      * @param list<array{float, float, float}> $intervals e0 between two bounds, and one over the sharpness
      */
-    private function __construct(private float $middle, private float $precision, private readonly float $logTop, private readonly array $intervals)
-    {
+    private function __construct(
+        private float $middle,
+        private float $precision,
+        private readonly float $logTop,
+        private readonly array $intervals,
+    ) {
         if ($intervals === []) {
             [$this->mode, $this->peak] = [$middle, $logTop];
 
@@ -70,7 +76,12 @@ final class WearSlice
         $rate = exp($u);
         [$top, $middle, $precision] = $likelihood->normal($rate, $prior->initialMean, $prior->initialSd);
 
-        return new self($middle, $precision, $top - 0.5 * (($u - log($prior->rateMedian)) / $prior->rateLogSd) ** 2, $likelihood->between($rate));
+        return new self(
+            $middle,
+            $precision,
+            $top - 0.5 * (($u - log($prior->rateMedian)) / $prior->rateLogSd) ** 2,
+            $likelihood->between($rate),
+        );
     }
 
     /** @param float $reference ln of what its mass is told in parts of */
@@ -123,7 +134,7 @@ final class WearSlice
             return 1.0;
         }
         // Halved: the panels lie in order.
-        for ([$low, $high] = [0, count($this->panels)]; $high - $low > 1;) {
+        for ([$low, $high] = [0, count($this->panels)]; $high - $low > 1; ) {
             $middle = intdiv($low + $high, 2);
             [$low, $high] = $this->panels[$middle]->from <= $e ? [$middle, $high] : [$low, $middle];
         }
@@ -142,7 +153,7 @@ final class WearSlice
         $panel = $this->panels[$i];
         [$low, $high] = [$panel->from, $panel->to];
         // A chord across the panel, then Newton's steps.
-        $e = $low + ($high - $low) * ($wanted - $this->before[$i]) / max(1e-300, $this->before[$i + 1] - $this->before[$i]);
+        $e = $low + (($high - $low) * ($wanted - $this->before[$i])) / max(1e-300, $this->before[$i + 1] - $this->before[$i]);
         for ($n = 0; $n < 60; $n++) {
             [$until, $slope] = $panel->course($e);
             $off = $this->before[$i] + $until - $wanted;
@@ -219,7 +230,11 @@ final class WearSlice
     {
         $far = false;
         foreach ($this->intervals as [$lower, $upper, $sharp]) {
-            $far = $far || ($lower - $this->mode) * $sharp > self::TELLABLE_SD || ($this->mode - $upper) * $sharp > self::TELLABLE_SD || ($upper - $lower) * $sharp < 1.0;
+            $far =
+                $far ||
+                ($lower - $this->mode) * $sharp > self::TELLABLE_SD ||
+                ($this->mode - $upper) * $sharp > self::TELLABLE_SD ||
+                ($upper - $lower) * $sharp < 1.0;
         }
         if ($far) {
             return fn(float $e): float => exp($this->log($e) - $this->peak);

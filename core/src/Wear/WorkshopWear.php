@@ -27,14 +27,16 @@ final class WorkshopWear
     /** @var array<int, ChainForecast|null> by chain */
     private array $forecasts = [];
 
-    public function __construct(private readonly Book $book, private readonly int $nowS, private readonly Memo $memo = new NoMemo) {}
+    public function __construct(private readonly Book $book, private readonly int $nowS, private readonly Memo $memo = new NoMemo()) {}
 
     /** Null where the km of the chain are not known. */
     public function of(ChainState|int $chain): ?ChainForecast
     {
         $chain = is_int($chain) ? $this->book->chain($chain, $this->nowS) : $chain;
 
-        return array_key_exists($chain->chainId, $this->forecasts) ? $this->forecasts[$chain->chainId] : $this->forecasts[$chain->chainId] = $this->forecast($chain);
+        return array_key_exists($chain->chainId, $this->forecasts)
+            ? $this->forecasts[$chain->chainId]
+            : ($this->forecasts[$chain->chainId] = $this->forecast($chain));
     }
 
     /**
@@ -47,7 +49,7 @@ final class WorkshopWear
         $results = [];
         foreach ($chains as $chain) {
             $forecast = $this->of($chain);
-            $forecast === null || $results[$chain->chainId] = $forecast->result;
+            $forecast === null || ($results[$chain->chainId] = $forecast->result);
         }
 
         return $results;
@@ -72,7 +74,7 @@ final class WorkshopWear
             }
             if ($bikeId === null || $this->book->settings->home($chainId, $this->nowS) === $bikeId) {
                 $rate = $this->rate($chainId);
-                $rate->counts() && $rates[$chainId] = $rate;
+                $rate->counts() && ($rates[$chainId] = $rate);
             }
         }
         unset($rates[$withoutChainId]);
@@ -83,12 +85,19 @@ final class WorkshopWear
     /** How the chains of a bike wear, those that were retired too: what every figure of the bike goes by. */
     public function ofBike(int $bikeId): BikeWear
     {
-        $ofBike = array_values(array_filter($this->book->chainIds, fn(int $id) => $this->book->settings->home($id, $this->nowS) === $bikeId));
+        $ofBike = array_values(
+            array_filter($this->book->chainIds, fn(int $id) => $this->book->settings->home($id, $this->nowS) === $bikeId),
+        );
         $measured = array_values(array_filter($ofBike, fn(int $id) => $this->rate($id)->counts()));
-        $inUse = array_filter($ofBike, fn(int $id) => ! $this->book->chain($id, $this->nowS)->retired());
+        $inUse = array_filter($ofBike, fn(int $id) => !$this->book->chain($id, $this->nowS)->retired());
         $forecasts = array_values(array_filter(array_map($this->of(...), $measured === [] ? $inUse : $measured)));
 
-        return BikeWear::of($forecasts, array_map($this->rate(...), $measured), $this->book->settings->lifeCurve(), $this->book->terms()->ofBike($bikeId, $this->nowS));
+        return BikeWear::of(
+            $forecasts,
+            array_map($this->rate(...), $measured),
+            $this->book->settings->lifeCurve(),
+            $this->book->terms()->ofBike($bikeId, $this->nowS),
+        );
     }
 
     private function forecast(ChainState $chain): ?ChainForecast
@@ -99,14 +108,20 @@ final class WorkshopWear
         }
         $input = $house->expecting($this->tellingOf($chain->chainId)->sharpen($house->prior));
 
-        return new ChainForecast($input, ChainForecast::intervalKm($this->book, $chain), $this->memo->of('wear '.self::key($input), fn() => (new WearForecast)($input)));
+        return new ChainForecast(
+            $input,
+            ChainForecast::intervalKm($this->book, $chain),
+            $this->memo->of('wear ' . self::key($input), fn() => (new WearForecast())($input)),
+        );
     }
 
     private function house(ChainState|int $chain): ?WearForecastInput
     {
         $id = is_int($chain) ? $chain : $chain->chainId;
 
-        return array_key_exists($id, $this->inputs) ? $this->inputs[$id] : $this->inputs[$id] = ChainForecast::input($this->book, is_int($chain) ? $this->book->chain($chain, $this->nowS) : $chain);
+        return array_key_exists($id, $this->inputs)
+            ? $this->inputs[$id]
+            : ($this->inputs[$id] = ChainForecast::input($this->book, is_int($chain) ? $this->book->chain($chain, $this->nowS) : $chain));
     }
 
     /** What the readings of a chain say of its rate: nothing where they were all taken before its first wax. */
@@ -118,13 +133,20 @@ final class WorkshopWear
     private function findRate(int $chainId): ChainRate
     {
         $input = $this->house($chainId);
-        if ($input === null || $input->readings === [] || ChainForecast::firstWaxKm($this->book->history($chainId)->until($this->nowS)) === null) {
+        if (
+            $input === null ||
+            $input->readings === [] ||
+            ChainForecast::firstWaxKm($this->book->history($chainId)->until($this->nowS)) === null
+        ) {
             return new ChainRate(0.0, 0.0);
         }
         // Its rate follows from its readings; where it is now makes no difference.
         $last = $input->readings[count($input->readings) - 1]->km;
 
-        return $this->memo->of('rate '.self::key(new WearForecastInput($input->limitPct, $input->readings, $input->prior, $last)), fn() => ChainRate::of($input));
+        return $this->memo->of(
+            'rate ' . self::key(new WearForecastInput($input->limitPct, $input->readings, $input->prior, $last)),
+            fn() => ChainRate::of($input),
+        );
     }
 
     private static function key(WearForecastInput $input): string

@@ -52,7 +52,12 @@ final class JobPage extends Page
             $box->isSelected() || $box->click();
         }
         $tap = function () use ($gone): void {
-            $this->driver->wait(self::STEP_S, 50)->until(fn() => $gone() || $this->driver->executeScript("return document.querySelector('[data-test=job-done]')?.disabled === false"));
+            $this->driver
+                ->wait(self::STEP_S, 50)
+                ->until(
+                    fn() => $gone() ||
+                        $this->driver->executeScript("return document.querySelector('[data-test=job-done]')?.disabled === false"),
+                );
             $gone() || $this->click('job-done');
         };
         $tap();
@@ -67,7 +72,7 @@ final class JobPage extends Page
     /** Led on until a step of this kind shows, or all is over. */
     public function lead(string $code): self
     {
-        while (! $this->has("step-{$code}") && ! $this->has('job-over')) {
+        while (!$this->has("step-{$code}") && !$this->has('job-over')) {
             $this->doAsAsked();
         }
 
@@ -77,7 +82,7 @@ final class JobPage extends Page
     /** Goes on from step to step until one of this kind shows. */
     public function until(string $code): self
     {
-        while (! $this->has("step-{$code}")) {
+        while (!$this->has("step-{$code}")) {
             $this->done();
         }
 

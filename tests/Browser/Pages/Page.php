@@ -18,14 +18,11 @@ class Page
     /** A slow machine under load reads a 40 MB file in about 15 s. */
     protected const PATIENCE_S = 40;
 
-    final public function __construct(
-        public readonly RemoteWebDriver $driver,
-        protected readonly string $url,
-    ) {}
+    final public function __construct(public readonly RemoteWebDriver $driver, protected readonly string $url) {}
 
     public static function open(RemoteWebDriver $driver, string $url, string $path = '/'): static
     {
-        $driver->get($url.$path);
+        $driver->get($url . $path);
 
         return new static($driver, $url);
     }
@@ -44,9 +41,7 @@ class Page
 
     public function fill(string $field, string $value): static
     {
-        $input = $this->driver
-            ->wait(self::PATIENCE_S, 50)
-            ->until(Until::elementToBeClickable(By::cssSelector("input[name=\"{$field}\"]")));
+        $input = $this->driver->wait(self::PATIENCE_S, 50)->until(Until::elementToBeClickable(By::cssSelector("input[name=\"{$field}\"]")));
         $input->sendKeys([Keys::CONTROL, 'a', Keys::NULL, Keys::DELETE]);
         $input->sendKeys($value);
 
@@ -56,8 +51,14 @@ class Page
     /** Takes a choice of a list that drops down. */
     public function choose(string $part, string $choice): static
     {
-        $this->driver->executeScript("arguments[0].querySelector('.v-field').dispatchEvent(new MouseEvent('mousedown', { bubbles: true }))", [$this->part($part)]);
-        $find = fn() => $this->driver->executeScript("return [...document.querySelectorAll('.v-overlay--active .v-list-item')].find((item) => item.innerText.includes(arguments[0]))", [$choice]);
+        $this->driver->executeScript(
+            "arguments[0].querySelector('.v-field').dispatchEvent(new MouseEvent('mousedown', { bubbles: true }))",
+            [$this->part($part)],
+        );
+        $find = fn() => $this->driver->executeScript(
+            "return [...document.querySelectorAll('.v-overlay--active .v-list-item')].find((item) => item.innerText.includes(arguments[0]))",
+            [$choice],
+        );
         $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $find() !== null);
         $this->driver->executeScript('arguments[0].click()', [$find()]);
 
@@ -74,9 +75,7 @@ class Page
     /** Sends the open form and waits until its dialog has gone. */
     public function submit(string $form): static
     {
-        $this->driver
-            ->findElement(By::cssSelector("[data-test=\"{$form}\"] [data-test=\"submit\"]"))
-            ->click();
+        $this->driver->findElement(By::cssSelector("[data-test=\"{$form}\"] [data-test=\"submit\"]"))->click();
         $this->driver->wait(self::PATIENCE_S, 50)->until(Until::invisibilityOfElementLocated($this->by($form)));
 
         return $this;
@@ -84,9 +83,7 @@ class Page
 
     public function part(string $part): RemoteWebElement
     {
-        return $this->driver
-            ->wait(self::PATIENCE_S, 50)
-            ->until(Until::presenceOfElementLocated($this->by($part)));
+        return $this->driver->wait(self::PATIENCE_S, 50)->until(Until::presenceOfElementLocated($this->by($part)));
     }
 
     public function text(string $part): string
@@ -116,7 +113,11 @@ class Page
 
     public function awaitText(string $part, string $text): static
     {
-        $said = fn(): string => str_replace("\u{a0}", ' ', implode("\n", array_map(fn($e) => $e->getText(), $this->driver->findElements($this->by($part)))));
+        $said = fn(): string => str_replace(
+            "\u{a0}",
+            ' ',
+            implode("\n", array_map(fn($e) => $e->getText(), $this->driver->findElements($this->by($part)))),
+        );
         $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => str_contains($this->steadily($said), $text), "{$part} never said {$text}");
 
         return $this;
@@ -136,9 +137,7 @@ class Page
     {
         $key = $this->text('done');
         $this->click('undo');
-        $this->driver
-            ->wait(self::PATIENCE_S, 50)
-            ->until(fn() => $this->has('done') && $this->text('done') !== $key);
+        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $this->has('done') && $this->text('done') !== $key);
 
         return $this;
     }
@@ -148,9 +147,7 @@ class Page
     {
         // A page is looked at once it is there: the bar over it tells that something is still on its way.
         $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $this->driver->findElements(By::cssSelector('#nprogress')) === []);
-        $this->driver->executeScript(
-            (string) file_get_contents(dirname(__DIR__, 3).'/node_modules/axe-core/axe.min.js'),
-        );
+        $this->driver->executeScript((string) file_get_contents(dirname(__DIR__, 3) . '/node_modules/axe-core/axe.min.js'));
 
         return $this->driver->executeAsyncScript(
             <<<'JS'
@@ -158,8 +155,11 @@ class Page
             const dialog = document.querySelector('.v-overlay--active[role="dialog"]')
             // What happens to lie half under the header at this scroll is no fault of the page.
             if (!dialog) window.scrollTo(0, 0)
-            axe.run(dialog ?? document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then((result) =>
-                done(result.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.html.slice(0, 140) + ' [' + n.any.concat(n.all, n.none).map((c) => c.message).join('; ').slice(0, 160) + ']').join(' | ')}`)))
+            const why = (n) => n.any.concat(n.all, n.none).map((c) => c.message).join('; ').slice(0, 160)
+            const node = (n) => `${n.html.slice(0, 140)} [${why(n)}]`
+            const runOnly = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
+            axe.run(dialog ?? document, { runOnly }).then((result) =>
+                done(result.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map(node).join(' | ')}`)))
             JS
             ,
         );
@@ -168,22 +168,25 @@ class Page
     /** @return list<string> names of the code that a person would read: none */
     public function codeNames(): array
     {
-        return CodeNames::in((string) $this->driver->executeScript(
-            <<<'JS'
-            const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT, (node) =>
-                ['SCRIPT', 'STYLE', 'NOSCRIPT'].includes(node.parentElement.tagName) || !node.parentElement.checkVisibility() ? NodeFilter.FILTER_REJECT : NodeFilter.FILTER_ACCEPT)
-            const texts = []
-            while (walker.nextNode()) texts.push(walker.currentNode.textContent)
-            return texts.join('\n')
-            JS,
-        ));
+        return CodeNames::in(
+            (string) $this->driver->executeScript(
+                <<<'JS'
+                const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT, (node) =>
+                    ['SCRIPT', 'STYLE', 'NOSCRIPT'].includes(node.parentElement.tagName) || !node.parentElement.checkVisibility()
+                    ? NodeFilter.FILTER_REJECT
+                    : NodeFilter.FILTER_ACCEPT)
+                const texts = []
+                while (walker.nextNode()) texts.push(walker.currentNode.textContent)
+                return texts.join('\n')
+                JS
+                ,
+            ),
+        );
     }
 
     public function scrollsSideways(): bool
     {
-        return (bool) $this->driver->executeScript(
-            'return document.documentElement.scrollWidth > document.documentElement.clientWidth',
-        );
+        return (bool) $this->driver->executeScript('return document.documentElement.scrollWidth > document.documentElement.clientWidth');
     }
 
     protected function by(string $part): By

@@ -45,18 +45,13 @@ final class ShedPage extends Page
 
     public function dipThePot(): self
     {
-        return $this->click('dip-these')
-            ->click('dry')
-            ->submit('dip-form')
-            ->awaitText('done', 'Dipped');
+        return $this->click('dip-these')->click('dry')->submit('dip-form')->awaitText('done', 'Dipped');
     }
 
     /** With the mouse, in steps, as a hand would. */
     public function drag(string $chain, string $to): self
     {
-        $this->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [
-            $this->part("grab-{$chain}"),
-        ]);
+        $this->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$this->part("grab-{$chain}")]);
         $target = $this->part($to);
         (new WebDriverActions($this->driver))
             ->clickAndHold($this->part("grab-{$chain}"))

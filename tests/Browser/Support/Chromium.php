@@ -38,20 +38,11 @@ final class Chromium
         $process = new Process(['chromedriver', "--port={$port}"], null, null, null, null);
         $process->start();
         Ports::await($port);
-        $profile = sys_get_temp_dir().'/dripel-profile-'.bin2hex(random_bytes(5));
-        $options = (new ChromeOptions)
-            ->setBinary('/usr/bin/chromium')
-            ->addArguments([...self::FLAGS, "--user-data-dir={$profile}"]);
+        $profile = sys_get_temp_dir() . '/dripel-profile-' . bin2hex(random_bytes(5));
+        $options = (new ChromeOptions())->setBinary('/usr/bin/chromium')->addArguments([...self::FLAGS, "--user-data-dir={$profile}"]);
         $options->setExperimentalOption('prefs', ['intl.accept_languages' => 'en']);
-        $capabilities = DesiredCapabilities::chrome()->setCapability(
-            ChromeOptions::CAPABILITY,
-            $options,
-        );
-        $chromium = new self(
-            $process,
-            RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 30_000, 60_000),
-            $profile,
-        );
+        $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
+        $chromium = new self($process, RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 30_000, 60_000), $profile);
         $chromium->size($width, $height);
 
         return $chromium;

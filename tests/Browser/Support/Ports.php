@@ -10,9 +10,7 @@ final class Ports
 {
     public static function free(): int
     {
-        $socket =
-            stream_socket_server('tcp://127.0.0.1:0') ?:
-            throw new RuntimeException('No port is free.');
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No port is free.');
         $name = (string) stream_socket_get_name($socket, false);
         fclose($socket);
 

@@ -24,18 +24,21 @@ final class Server
         private readonly int $port,
     ) {}
 
-    /** @param bool $demo with the demo workshop, ending at $now; $demoMode: the door to it, whoever fills the workshop; $speed: of the one clock */
+    /**
+     * @param bool $demo with the demo workshop, ending at $now; $demoMode: the door to it, whoever fills the workshop; $speed: of the one
+     * clock
+     */
     public static function start(string $now, bool $demo = true, bool $demoMode = false, float $speed = 1.0): self
     {
         $root = dirname(__DIR__, 3);
-        $folder = sys_get_temp_dir().'/dripel-browser-'.bin2hex(random_bytes(5));
+        $folder = sys_get_temp_dir() . '/dripel-browser-' . bin2hex(random_bytes(5));
         mkdir($folder);
         $port = Ports::free();
         /** @var array<string, string> $env */
         $env = [
             'APP_ENV' => 'production',
             'APP_DEBUG' => 'false',
-            'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)),
+            'APP_KEY' => 'base64:' . base64_encode(str_repeat('k', 32)),
             'APP_URL' => "http://127.0.0.1:{$port}",
             'APP_CONFIG_CACHE' => "{$folder}/config.php",
             'APP_ROUTES_CACHE' => "{$folder}/routes.php",
@@ -91,7 +94,21 @@ final class Server
     private static function serve(string $root, array $env, int $port): Process
     {
         // A session of its own, so that the workers can be stopped with their master.
-        $php = ['setsid', PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', "127.0.0.1:{$port}", '-t', 'public', 'server.php'];
+        $php = [
+            'setsid',
+            PHP_BINARY,
+            '-d',
+            'opcache.enable_cli=1',
+            '-d',
+            'upload_max_filesize=64M',
+            '-d',
+            'post_max_size=66M',
+            '-S',
+            "127.0.0.1:{$port}",
+            '-t',
+            'public',
+            'server.php',
+        ];
         $process = new Process($php, $root, $env + ['PHP_CLI_SERVER_WORKERS' => '3'], null, null);
         // Nobody reads what the server prints; a full pipe would stop it.
         $process->disableOutput();
@@ -138,7 +155,6 @@ final class Server
     {
         $process = new Process([PHP_BINARY, 'artisan', ...$command], $root, $env, null, 120);
         $process->run();
-        $process->isSuccessful() ||
-            throw new RuntimeException($process->getOutput().$process->getErrorOutput());
+        $process->isSuccessful() || throw new RuntimeException($process->getOutput() . $process->getErrorOutput());
     }
 }

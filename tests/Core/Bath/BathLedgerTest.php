@@ -8,12 +8,21 @@ use Dripel\Core\Input\InvalidInput;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** @param list<array<string, mixed>> $events dated one a day if they have no date @param array<string, mixed> $with @return array<string, mixed> */
+/**
+ * @param list<array<string, mixed>> $events dated one a day if they have no date @param array<string, mixed> $with @return array<string,
+ * mixed>
+ */
 function bath(array $events, array $with = []): array
 {
-    $dated = array_map(fn(array $event, int $day) => $event + ['at' => sprintf('2026-01-%02dT12:00:00Z', $day + 1)], $events, array_keys($events));
+    $dated = array_map(
+        fn(array $event, int $day) => $event + ['at' => sprintf('2026-01-%02dT12:00:00Z', $day + 1)],
+        $events,
+        array_keys($events),
+    );
 
-    return (new BathLedger)->compute(Fields::fromJson((string) json_encode($with + ['vessel' => ['diameter_mm' => 120, 'height_mm' => 90], 'events' => $dated])));
+    return (new BathLedger())->compute(
+        Fields::fromJson((string) json_encode($with + ['vessel' => ['diameter_mm' => 120, 'height_mm' => 90], 'events' => $dated])),
+    );
 }
 
 /** @return array<string, mixed> */
@@ -30,27 +39,59 @@ function oneDip(float $km = 0, bool $rinsed = false, ?float $pickupG = null, flo
 
 it('keeps the book of a bath by hand', function (): void {
     // 420 g in 113.1 cm²: 545.5 ml, 48.2 mm.
-    $area = M_PI / 4 * 120 ** 2;
+    $area = (M_PI / 4) * 120 ** 2;
     $fresh = bath([newFill()]);
-    expect($fresh)->toMatchArray(['wax_g' => 420.0, 'oil_fraction' => 0.0, 'dips' => 0, 'covers_chain' => true, 'overflow' => false, 'grit' => 0.0, 'max_c' => null, 'overheated' => false, 'next' => 'ok'])
-        ->and($fresh['depth_mm'])->toEqualWithDelta(1000 * 420 / 0.77 / $area, 1e-9)
+    expect($fresh)
+        ->toMatchArray([
+            'wax_g' => 420.0,
+            'oil_fraction' => 0.0,
+            'dips' => 0,
+            'covers_chain' => true,
+            'overflow' => false,
+            'grit' => 0.0,
+            'max_c' => null,
+            'overheated' => false,
+            'next' => 'ok',
+        ])
+        ->and($fresh['depth_mm'])
+        ->toEqualWithDelta((1000 * 420) / 0.77 / $area, 1e-9)
         // Covered by 261.3 g: 158.7 g to spare, 6 g a dip.
-        ->and($fresh['dips_left'])->toBe(26);
+        ->and($fresh['dips_left'])
+        ->toBe(26);
 
     $used = bath([newFill(), oneDip(300), oneDip(400, true, 5.0), oneDip(0, false, 4.0, 300)]);
-    expect($used['wax_g'])->toEqualWithDelta(420 - 6 - 5 - 4, 1e-9)
-        ->and($used['dips'])->toBe(3)
-        ->and($used['grit'])->toEqualWithDelta(0.3 * 500 / 420 + 0.4 * 0.3 * 500 / 414, 1e-12)
+    expect($used['wax_g'])
+        ->toEqualWithDelta(420 - 6 - 5 - 4, 1e-9)
+        ->and($used['dips'])
+        ->toBe(3)
+        ->and($used['grit'])
+        ->toEqualWithDelta((0.3 * 500) / 420 + (0.4 * 0.3 * 500) / 414, 1e-12)
         // The heaviest chain of the batch lies in it.
-        ->and($used['depth_mm'])->toEqualWithDelta(1000 * (405 / 0.77 + 300 / 7.85) / $area, 1e-9)
+        ->and($used['depth_mm'])
+        ->toEqualWithDelta((1000 * (405 / 0.77 + 300 / 7.85)) / $area, 1e-9)
         // From now on 4.5 g a dip, the mean of what was weighed.
-        ->and($used['dips_left'])->toBe((int) floor((405 - (30 * $area / 1000 - 300 / 7.85) * 0.77) / 4.5));
+        ->and($used['dips_left'])
+        ->toBe((int) floor((405 - ((30 * $area) / 1000 - 300 / 7.85) * 0.77) / 4.5));
 
     // What leaves, leaves in proportion: a tenth of the mixture is oil, before and after.
-    $soft = bath([newFill(450, 50), ['kind' => 'remove', 'wax_g' => 100], oneDip(0, false, 10.0), ['kind' => 'top_up', 'wax_g' => 110, 'oil_g' => 0]]);
-    expect($soft['wax_g'])->toEqualWithDelta(500, 1e-9)->and($soft['oil_fraction'])->toEqualWithDelta(39 / 500, 1e-12);
+    $soft = bath([
+        newFill(450, 50),
+        ['kind' => 'remove', 'wax_g' => 100],
+        oneDip(0, false, 10.0),
+        ['kind' => 'top_up', 'wax_g' => 110, 'oil_g' => 0],
+    ]);
+    expect($soft['wax_g'])
+        ->toEqualWithDelta(500, 1e-9)
+        ->and($soft['oil_fraction'])
+        ->toEqualWithDelta(39 / 500, 1e-12);
     // Exactly nothing left is allowed, and is no longer a bath.
-    expect(bath([newFill(100), ['kind' => 'remove', 'wax_g' => 100]]))->toMatchArray(['wax_g' => 0.0, 'oil_fraction' => 0.0, 'covers_chain' => false, 'dips_left' => 0, 'next' => 'top_up']);
+    expect(bath([newFill(100), ['kind' => 'remove', 'wax_g' => 100]]))->toMatchArray([
+        'wax_g' => 0.0,
+        'oil_fraction' => 0.0,
+        'covers_chain' => false,
+        'dips_left' => 0,
+        'next' => 'top_up',
+    ]);
 });
 
 it('says what the bath wants, the most pressing first', function (array $events, array $with, string $next): void {
@@ -63,23 +104,44 @@ it('says what the bath wants, the most pressing first', function (array $events,
     'a filter, when the grit is past its limit' => [[newFill(), ...array_fill(0, 12, oneDip(300))], [], 'filter'],
     'not at the limit itself' => [[newFill(500), oneDip(4000)], [], 'ok'],
     'nothing, once it is filtered' => [[newFill(), ...array_fill(0, 12, oneDip(300)), ['kind' => 'filter']], [], 'ok'],
-    'new wax, when two filterings did not help' => [[newFill(), ...array_fill(0, 12, oneDip(300)), ['kind' => 'filter', 'removed_fraction' => 0], ['kind' => 'filter', 'removed_fraction' => 0]], [], 'replace'],
+    'new wax, when two filterings did not help' => [
+        [
+            newFill(),
+            ...array_fill(0, 12, oneDip(300)),
+            ['kind' => 'filter', 'removed_fraction' => 0],
+            ['kind' => 'filter', 'removed_fraction' => 0],
+        ],
+        [],
+        'replace',
+    ],
     'new wax, when it was too hot' => [[newFill(), ['kind' => 'reading', 'temp_c' => 100.2]], [], 'replace'],
     'not at the limit itself, warm' => [[newFill(), ['kind' => 'reading', 'temp_c' => 100]], [], 'ok'],
     'a sensitive additive is spoilt sooner' => [[newFill(), ['kind' => 'reading', 'temp_c' => 91]], ['limit_c' => 90], 'replace'],
-    'a new fill forgets it all' => [[newFill(), ['kind' => 'reading', 'temp_c' => 140], ...array_fill(0, 12, oneDip(300)), newFill(430)], [], 'ok'],
+    'a new fill forgets it all' => [
+        [newFill(), ['kind' => 'reading', 'temp_c' => 140], ...array_fill(0, 12, oneDip(300)), newFill(430)],
+        [],
+        'ok',
+    ],
 ]);
 
 it('counts what practice counts: a block of 60 g of blend, well drained, does four or five chains from new', function (): void {
     // Common practice; in a small pot, the chain coiled flat (20 mm), at the house rule of 6 g a dip.
-    $block = bath([newFill(60), oneDip(0, false, null, 250)], ['vessel' => ['diameter_mm' => 70, 'height_mm' => 60], 'coil_height_mm' => 20]);
-    expect($block['dips'] + $block['dips_left'])->toBeGreaterThanOrEqual(4)->toBeLessThanOrEqual(5);
+    $block = bath(
+        [newFill(60), oneDip(0, false, null, 250)],
+        ['vessel' => ['diameter_mm' => 70, 'height_mm' => 60], 'coil_height_mm' => 20],
+    );
+    expect($block['dips'] + $block['dips_left'])
+        ->toBeGreaterThanOrEqual(4)
+        ->toBeLessThanOrEqual(5);
 });
 
 it('overflows when a chain lies in a pot that is too full', function (): void {
-    expect(bath([newFill(770)], ['vessel' => ['diameter_mm' => 120, 'height_mm' => 90]])['overflow'])->toBeFalse()
-        ->and(bath([newFill(790)])['overflow'])->toBeTrue()
-        ->and(bath([newFill(770), oneDip(0, false, 0.0)])['overflow'])->toBeTrue();
+    expect(bath([newFill(770)], ['vessel' => ['diameter_mm' => 120, 'height_mm' => 90]])['overflow'])
+        ->toBeFalse()
+        ->and(bath([newFill(790)])['overflow'])
+        ->toBeTrue()
+        ->and(bath([newFill(770), oneDip(0, false, 0.0)])['overflow'])
+        ->toBeTrue();
 });
 
 it('loses no gram, no oil and no grit but by what the book says', function (): void {
@@ -103,12 +165,21 @@ it('loses no gram, no oil and no grit but by what the book says', function (): v
             $events[] = $event;
         }
         $result = bath($events);
-        expect($result['wax_g'])->toEqualWithDelta($mass, 1e-9)
-            ->and($result['oil_fraction'])->toBeGreaterThanOrEqual(0)->toBeLessThan(0.4)
-            ->and($result['grit'])->toBeGreaterThanOrEqual(0);
+        expect($result['wax_g'])
+            ->toEqualWithDelta($mass, 1e-9)
+            ->and($result['oil_fraction'])
+            ->toBeGreaterThanOrEqual(0)
+            ->toBeLessThan(0.4)
+            ->and($result['grit'])
+            ->toBeGreaterThanOrEqual(0);
         // A filter of nothing and a reading change nothing of it.
         $same = bath([...$events, ['kind' => 'filter', 'removed_fraction' => 0], ['kind' => 'reading', 'temp_c' => 60]]);
-        expect([$same['wax_g'], $same['oil_fraction'], $same['grit'], $same['dips']])->toBe([$result['wax_g'], $result['oil_fraction'], $result['grit'], $result['dips']]);
+        expect([$same['wax_g'], $same['oil_fraction'], $same['grit'], $same['dips']])->toBe([
+            $result['wax_g'],
+            $result['oil_fraction'],
+            $result['grit'],
+            $result['dips'],
+        ]);
         // Diluted by as much again, it is half as gritty.
         expect(bath([...$events, ['kind' => 'top_up', 'wax_g' => $result['wax_g']]])['grit'])->toEqualWithDelta($result['grit'] / 2, 1e-9);
     }

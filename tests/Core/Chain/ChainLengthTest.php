@@ -16,10 +16,7 @@ function walkedLoop(float $centresMm, int $front, int $rear): float
     foreach ([[0.0, $rear], [$centresMm, $front]] as [$x, $teeth]) {
         $radius = 12.7 / (2 * sin(M_PI / $teeth));
         for ($i = 0; $i < 3000; $i++) {
-            $points[] = [
-                $x + $radius * cos((2 * M_PI * $i) / 3000),
-                $radius * sin((2 * M_PI * $i) / 3000),
-            ];
+            $points[] = [$x + $radius * cos((2 * M_PI * $i) / 3000), $radius * sin((2 * M_PI * $i) / 3000)];
         }
     }
     sort($points);
@@ -48,16 +45,9 @@ function walkedLoop(float $centresMm, int $front, int $rear): float
     return $length;
 }
 
-it('agrees with a loop walked in small steps, whichever of the two is larger', function (
-    float $chainstay,
-    int $front,
-    int $rear,
-): void {
-    $result = (new ChainLength)(new ChainLengthInput($chainstay, $front, $rear, false));
-    expect($result->exactPitches)->toEqualWithDelta(
-        walkedLoop($chainstay, $front, $rear) / 12.7,
-        1e-3,
-    );
+it('agrees with a loop walked in small steps, whichever of the two is larger', function (float $chainstay, int $front, int $rear): void {
+    $result = (new ChainLength())(new ChainLengthInput($chainstay, $front, $rear, false));
+    expect($result->exactPitches)->toEqualWithDelta(walkedLoop($chainstay, $front, $rear) / 12.7, 1e-3);
 })->with([
     'road' => [410.0, 50, 34],
     'mountain' => [435.0, 32, 51],
@@ -70,9 +60,7 @@ it('agrees with the handbook formula within 0.1 pitch over the usual range', fun
     foreach ([395.0, 410.0, 430.0, 460.0] as $chainstay) {
         foreach ([30, 32, 34, 36, 38, 40, 42, 44, 46, 48, 50, 52, 53] as $front) {
             foreach ([16, 18, 21, 25, 28, 30, 32, 34, 36, 40, 42, 46, 50, 52] as $rear) {
-                $result = (new ChainLength)(
-                    new ChainLengthInput($chainstay, $front, $rear, true),
-                );
+                $result = (new ChainLength())(new ChainLengthInput($chainstay, $front, $rear, true));
                 $worst = max($worst, abs($result->exactPitches - $result->handbookPitches));
                 // Two more for the derailleur, up to the next even number and no further.
                 expect($result->pitches % 2)
@@ -89,24 +77,21 @@ it('agrees with the handbook formula within 0.1 pitch over the usual range', fun
 
 it('works out the example of the roller-chain handbooks (from memory): 17 and 57 teeth, 40 pitches apart', function (): void {
     // 2 · 40 + (17 + 57) / 2 + ((57 − 17) / 2π)² / 40 = 80 + 37 + 1.013
-    $result = (new ChainLength)(new ChainLengthInput(40 * 12.7, 17, 57, false));
-    expect($result->handbookPitches)
-        ->toEqualWithDelta(118.013, 0.001)
-        ->and($result->pitches)
-        ->toBe(120);
+    $result = (new ChainLength())(new ChainLengthInput(40 * 12.7, 17, 57, false));
+    expect($result->handbookPitches)->toEqualWithDelta(118.013, 0.001)->and($result->pitches)->toBe(120);
 });
 
 it('keeps an even count that fits exactly', function (): void {
     // Equal rings, 2C/p + z by the handbook; by geometry the circles are a hair longer than their teeth.
-    $exact = (new ChainLength)(new ChainLengthInput(400.0, 16, 16, false))->exactPitches;
+    $exact = (new ChainLength())(new ChainLengthInput(400.0, 16, 16, false))->exactPitches;
     $chainstay = 400.0 + ((ceil($exact / 2) * 2 - $exact) * 12.7) / 2;
-    $fits = (new ChainLength)(new ChainLengthInput($chainstay, 16, 16, false));
+    $fits = (new ChainLength())(new ChainLengthInput($chainstay, 16, 16, false));
     expect($fits->pitches)->toBe((int) round($fits->exactPitches));
 });
 
 it('says how far the axle moves until an even count fits exactly', function (): void {
     $in = new ChainLengthInput(395.5, 44, 16, false);
-    $model = new ChainLength;
+    $model = new ChainLength();
     $exact = $model($in)->exactPitches;
     foreach ([$model($in)->pitches, $model($in)->pitches - 2] as $pitches) {
         $moved = new ChainLengthInput(395.5 + $model->axleMoveMm($in, $pitches), 44, 16, false);
@@ -136,9 +121,7 @@ it('counts the quick link in when a new chain is laid beside the old one', funct
     int $cut,
     string $note,
 ): void {
-    $result = (new ChainMatch)->compute(
-        Fields::fromJson("{\"old_pitches\":114,\"old_joint\":\"{$old}\",\"new_joint\":\"{$new}\"}"),
-    );
+    $result = (new ChainMatch())->compute(Fields::fromJson("{\"old_pitches\":114,\"old_joint\":\"{$old}\",\"new_joint\":\"{$new}\"}"));
     expect($result)->toBe(['pitches' => 114, 'cut_to_pitches' => $cut, 'note' => $note]);
 })->with([
     ['pin', 'quick_link', 113, 'link_replaces_outer'],
@@ -148,43 +131,21 @@ it('counts the quick link in when a new chain is laid beside the old one', funct
 ]);
 
 it('says what cannot be, and where', function (string $model, string $json, string $path): void {
-    expect(fn() => (new $model)->compute(Fields::fromJson($json)))->toThrow(
-        fn(InvalidInput $e) => expect($e->path)->toBe($path),
-    );
+    expect(fn() => (new $model())->compute(Fields::fromJson($json)))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($path));
 })->with([
     'ring and sprocket touch' => [
         ChainLength::class,
         '{"chainstay_mm":150,"front_teeth":50,"rear_teeth":30,"derailleur":true}',
         'chainstay_mm',
     ],
-    'half a tooth' => [
-        ChainLength::class,
-        '{"chainstay_mm":410,"front_teeth":50.5,"rear_teeth":30,"derailleur":true}',
-        'front_teeth',
-    ],
-    'four teeth' => [
-        ChainLength::class,
-        '{"chainstay_mm":410,"front_teeth":50,"rear_teeth":4,"derailleur":true}',
-        'rear_teeth',
-    ],
+    'half a tooth' => [ChainLength::class, '{"chainstay_mm":410,"front_teeth":50.5,"rear_teeth":30,"derailleur":true}', 'front_teeth'],
+    'four teeth' => [ChainLength::class, '{"chainstay_mm":410,"front_teeth":50,"rear_teeth":4,"derailleur":true}', 'rear_teeth'],
     'a derailleur that is a number' => [
         ChainLength::class,
         '{"chainstay_mm":410,"front_teeth":50,"rear_teeth":30,"derailleur":1}',
         'derailleur',
     ],
-    'a misspelt field' => [
-        ChainLength::class,
-        '{"chain_stay_mm":410,"front_teeth":50,"rear_teeth":30,"derailleur":true}',
-        'chain_stay_mm',
-    ],
-    'an odd count' => [
-        ChainMatch::class,
-        '{"old_pitches":113,"old_joint":"pin","new_joint":"pin"}',
-        'old_pitches',
-    ],
-    'a joint that is none' => [
-        ChainMatch::class,
-        '{"old_pitches":114,"old_joint":"wire","new_joint":"pin"}',
-        'old_joint',
-    ],
+    'a misspelt field' => [ChainLength::class, '{"chain_stay_mm":410,"front_teeth":50,"rear_teeth":30,"derailleur":true}', 'chain_stay_mm'],
+    'an odd count' => [ChainMatch::class, '{"old_pitches":113,"old_joint":"pin","new_joint":"pin"}', 'old_pitches'],
+    'a joint that is none' => [ChainMatch::class, '{"old_pitches":114,"old_joint":"wire","new_joint":"pin"}', 'old_joint'],
 ]);

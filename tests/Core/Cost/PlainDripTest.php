@@ -15,4 +15,7 @@ it('costs one chain after the other, their cassettes, and the drip', function (f
     'the fourth is worn, and the cassette with it' => [20_000.0, 5 * 3500.0 + 6000.0 + 100 * 50.0],
 ]);
 
-it('refuses a life that is none', fn() => expect(fn() => new PlainDrip([7 => 0.0], 200.0, 1.0, 1.0, 1.0, 4.0))->toThrow(InvalidInput::class));
+it(
+    'refuses a life that is none',
+    fn() => expect(fn() => new PlainDrip([7 => 0.0], 200.0, 1.0, 1.0, 1.0, 4.0))->toThrow(InvalidInput::class),
+);

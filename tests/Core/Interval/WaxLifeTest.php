@@ -16,17 +16,12 @@ function waxLife(array $rides, float $km = 300, ?float $hours = null, array $top
 {
     $factors = Factors::houseRule();
 
-    return (new WaxLife)(
+    return (new WaxLife())(
         new WaxLifeInput(
             $km,
             $hours,
             array_map(
-                fn(array $ride) => new WaxRide(
-                    $ride[0],
-                    $ride[1],
-                    Condition::from($ride[2]),
-                    $factors->of(Condition::from($ride[2])),
-                ),
+                fn(array $ride) => new WaxRide($ride[0], $ride[1], Condition::from($ride[2]), $factors->of(Condition::from($ride[2]))),
                 $rides,
             ),
             array_map(fn(array $topUp) => new WaxTopUp(...$topUp), $topUps),
@@ -37,9 +32,7 @@ function waxLife(array $rides, float $km = 300, ?float $hours = null, array $top
 it('works out what is left, by hand', function (array $rides, array $more, array $expected): void {
     $result = waxLife($rides, ...$more);
     foreach ($expected as $field => $value) {
-        is_float($value)
-            ? expect($result[$field])->toEqualWithDelta($value, 1e-12, $field)
-            : expect($result[$field])->toBe($value, $field);
+        is_float($value) ? expect($result[$field])->toEqualWithDelta($value, 1e-12, $field) : expect($result[$field])->toBe($value, $field);
     }
 })->with([
     'nothing ridden' => [
@@ -58,52 +51,28 @@ it('works out what is left, by hand', function (array $rides, array $more, array
         [],
         ['effective_km' => 48.0, 'hours' => 4.0, 'left_km' => 252.0, 'due' => false],
     ],
-    'a wet ride makes it due at once' => [
-        [[20, 1, 'wet']],
-        [],
-        ['left_km' => 250.0, 'due' => true, 'because' => 'wet'],
-    ],
+    'a wet ride makes it due at once' => [[[20, 1, 'wet']], [], ['left_km' => 250.0, 'due' => true, 'because' => 'wet']],
     'so does a muddy one' => [[[20, 1, 'muddy']], [], ['left_km' => 230.0, 'because' => 'wet']],
     'a top-up after it sees to the wet' => [
         [[20, 1, 'wet'], [30, 1, 'dry']],
         ['topUps' => [[0, 200.0]]],
         ['left_km' => 270.0, 'due' => false, 'effective_km' => 80.0],
     ],
-    'a top-up before it does not' => [
-        [[30, 1, 'dry'], [20, 1, 'wet']],
-        ['topUps' => [[0, 200.0]]],
-        ['because' => 'wet'],
-    ],
-    'a top-up before the first ride adds nothing to a full coat' => [
-        [[50, 1, 'dry']],
-        ['topUps' => [[-1, 200.0]]],
-        ['left_km' => 250.0],
-    ],
+    'a top-up before it does not' => [[[30, 1, 'dry'], [20, 1, 'wet']], ['topUps' => [[0, 200.0]]], ['because' => 'wet']],
+    'a top-up before the first ride adds nothing to a full coat' => [[[50, 1, 'dry']], ['topUps' => [[-1, 200.0]]], ['left_km' => 250.0]],
     'no debt: a top-up counts from 0' => [
         [[500, 20, 'dry'], [50, 2, 'dry']],
         ['topUps' => [[0, 200.0]]],
         ['effective_km' => 550.0, 'left_km' => 150.0, 'due' => false],
     ],
-    'a top-up never goes above the interval' => [
-        [[50, 1, 'dry'], [100, 1, 'dry']],
-        ['topUps' => [[0, 200.0]]],
-        ['left_km' => 200.0],
-    ],
-    'two top-ups after one ride add up' => [
-        [[300, 9, 'dry'], [10, 1, 'dry']],
-        ['topUps' => [[0, 100.0], [0, 50.0]]],
-        ['left_km' => 140.0],
-    ],
+    'a top-up never goes above the interval' => [[[50, 1, 'dry'], [100, 1, 'dry']], ['topUps' => [[0, 200.0]]], ['left_km' => 200.0]],
+    'two top-ups after one ride add up' => [[[300, 9, 'dry'], [10, 1, 'dry']], ['topUps' => [[0, 100.0], [0, 50.0]]], ['left_km' => 140.0]],
     'used up by distance' => [
         [[150, 5, 'dry'], [150, 5, 'dry']],
         [],
         ['left_km' => 0.0, 'left_fraction' => 0.0, 'due' => true, 'because' => 'distance'],
     ],
-    'distance is said before hours and wet' => [
-        [[300, 12, 'wet']],
-        ['hours' => 10],
-        ['because' => 'distance'],
-    ],
+    'distance is said before hours and wet' => [[[300, 12, 'wet']], ['hours' => 10], ['because' => 'distance']],
     'hours are said before wet' => [[[10, 10, 'wet']], ['hours' => 10], ['because' => 'hours']],
     'top-ups do not reset the hours' => [
         [[100, 10, 'dry']],
@@ -119,10 +88,13 @@ it('works out what is left, by hand', function (array $rides, array $more, array
 
 it('never leaves more after a longer or dirtier ride', function (): void {
     foreach ([10.0, 60.0, 250.0] as $km) {
-        $left = array_map(
-            fn(Condition $c) => waxLife([[$km, 1, $c->value], [5, 1, 'dry']])['left_km'],
-            [Condition::Indoor, Condition::Dry, Condition::Dusty, Condition::Wet, Condition::Muddy],
-        );
+        $left = array_map(fn(Condition $c) => waxLife([[$km, 1, $c->value], [5, 1, 'dry']])['left_km'], [
+            Condition::Indoor,
+            Condition::Dry,
+            Condition::Dusty,
+            Condition::Wet,
+            Condition::Muddy,
+        ]);
         $sorted = $left;
         rsort($sorted);
         expect($left)
@@ -132,25 +104,57 @@ it('never leaves more after a longer or dirtier ride', function (): void {
     }
 });
 
-it(
-    'refuses a top-up beyond the last ride',
-    fn() => waxLife([[10, 1, 'dry']], topUps: [[1, 200.0]]),
-)->throws(InvalidInput::class, 'must not be beyond the last ride');
+it('refuses a top-up beyond the last ride', fn() => waxLife([[10, 1, 'dry']], topUps: [[1, 200.0]]))->throws(
+    InvalidInput::class,
+    'must not be beyond the last ride',
+);
 
 it('takes an interval in hours as a full one, alone or beside one in km', function (array $input, array $expected): void {
-    $result = (new WaxLife)->compute(Fields::fromJson((string) json_encode($input, JSON_PRESERVE_ZERO_FRACTION)));
+    $result = (new WaxLife())->compute(Fields::fromJson((string) json_encode($input, JSON_PRESERVE_ZERO_FRACTION)));
     foreach ($expected as $name => $value) {
         is_float($value) ? expect($result[$name])->toEqualWithDelta($value, 1e-9, $name) : expect($result[$name])->toBe($value, $name);
     }
 })->with([
     // By hand: 2 + 50 · 0.04 of 10 h, and 150 of 300 km: the smaller share counts.
-    'both, a ride without hours at the pace' => [['interval_km' => 300, 'interval_hours' => 10, 'hours_per_km' => 0.04, 'rides' => [['km' => 100, 'hours' => 2, 'condition' => 'dry'], ['km' => 50, 'hours' => null, 'condition' => 'dry']]], ['hours' => 4.0, 'left_km' => 150.0, 'left_hours' => 6.0, 'left_fraction' => 0.5, 'due' => false]],
-    'hours run lower' => [['interval_km' => 300, 'interval_hours' => 10, 'rides' => [['km' => 100, 'hours' => 9, 'condition' => 'dry']]], ['left_hours' => 1.0, 'left_fraction' => 0.1]],
-    'hours alone' => [['interval_km' => null, 'interval_hours' => 10, 'rides' => [['km' => 900, 'hours' => 10, 'condition' => 'wet']]], ['left_km' => null, 'left_hours' => 0.0, 'left_fraction' => 0.0, 'because' => 'hours', 'effective_km' => 2250.0]],
-    'km alone: a ride without hours counts none' => [['interval_km' => 300, 'interval_hours' => null, 'rides' => [['km' => 60, 'hours' => null, 'condition' => 'dry']]], ['hours' => 0.0, 'left_hours' => null, 'left_fraction' => 0.8]],
+    'both, a ride without hours at the pace' => [
+        [
+            'interval_km' => 300,
+            'interval_hours' => 10,
+            'hours_per_km' => 0.04,
+            'rides' => [['km' => 100, 'hours' => 2, 'condition' => 'dry'], ['km' => 50, 'hours' => null, 'condition' => 'dry']],
+        ],
+        ['hours' => 4.0, 'left_km' => 150.0, 'left_hours' => 6.0, 'left_fraction' => 0.5, 'due' => false],
+    ],
+    'hours run lower' => [
+        ['interval_km' => 300, 'interval_hours' => 10, 'rides' => [['km' => 100, 'hours' => 9, 'condition' => 'dry']]],
+        ['left_hours' => 1.0, 'left_fraction' => 0.1],
+    ],
+    'hours alone' => [
+        ['interval_km' => null, 'interval_hours' => 10, 'rides' => [['km' => 900, 'hours' => 10, 'condition' => 'wet']]],
+        ['left_km' => null, 'left_hours' => 0.0, 'left_fraction' => 0.0, 'because' => 'hours', 'effective_km' => 2250.0],
+    ],
+    'km alone: a ride without hours counts none' => [
+        ['interval_km' => 300, 'interval_hours' => null, 'rides' => [['km' => 60, 'hours' => null, 'condition' => 'dry']]],
+        ['hours' => 0.0, 'left_hours' => null, 'left_fraction' => 0.8],
+    ],
 ]);
 
 it('refuses a cycle without any limit, and hours that nobody knows', function (array $with, string $path): void {
-    expect(fn() => (new WaxLife)->compute(Fields::fromJson((string) json_encode($with + ['interval_km' => null, 'interval_hours' => null, 'rides' => [['km' => 60, 'hours' => null, 'condition' => 'dry']]]))))
-        ->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($path));
-})->with([[[], 'interval_km'], [['interval_hours' => 10], 'rides.0.hours'], [['interval_hours' => 10, 'hours_per_km' => -1], 'hours_per_km']]);
+    expect(
+        fn() => (new WaxLife())->compute(
+            Fields::fromJson(
+                (string) json_encode(
+                    $with + [
+                        'interval_km' => null,
+                        'interval_hours' => null,
+                        'rides' => [['km' => 60, 'hours' => null, 'condition' => 'dry']],
+                    ],
+                ),
+            ),
+        ),
+    )->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($path));
+})->with([
+    [[], 'interval_km'],
+    [['interval_hours' => 10], 'rides.0.hours'],
+    [['interval_hours' => 10, 'hours_per_km' => -1], 'hours_per_km'],
+]);

@@ -28,8 +28,16 @@ function linked(array $swaps, array $opened, array $settings = [], int $allowed 
         new Settings($settings),
         array_map(fn(int $hour, int $chain) => new Fitting($hour, new Moment(3600 * $hour), 7, $chain), array_keys($swaps), $swaps),
         [],
-        array_map(fn(int $link, int $hour) => new Opening($link, new Moment(3600 * $hour), $link, 0.0, closings: 1), array_keys($opened), $opened),
-        parts: [new Part(5, PartKind::QuickLink, 1, $allowed), new Part(6, PartKind::QuickLink, isset($opened[6]) ? 1 : null, $allowed), new Part(8, PartKind::QuickLink, speeds: 12)],
+        array_map(
+            fn(int $link, int $hour) => new Opening($link, new Moment(3600 * $hour), $link, 0.0, closings: 1),
+            array_keys($opened),
+            $opened,
+        ),
+        parts: [
+            new Part(5, PartKind::QuickLink, 1, $allowed),
+            new Part(6, PartKind::QuickLink, isset($opened[6]) ? 1 : null, $allowed),
+            new Part(8, PartKind::QuickLink, speeds: 12),
+        ],
     );
 }
 
@@ -39,12 +47,23 @@ it('counts the closings of each link while it is the one in use, whichever came 
     foreach ([[5 => 10, 6 => 50], [6 => 10, 5 => 50]] as $opened) {
         [$first, $second] = array_keys($opened);
         $book = linked($swaps, $opened);
-        expect([$book->inventory()->part($first, 3600 * 99)->closings, $book->inventory()->part($second, 3600 * 99)->closings])->toBe([2, 2])
-            ->and($book->inventory()->linkOf(1, 3600 * 99)?->part->id)->toBe($second)
-            ->and(array_map(fn(Part $part) => $part->id, $book->inventory()->linksOf(1)))->toBe([$first, $second])
-            ->and(array_map(fn(Part $part) => $part->id, $book->inventory()->spareLinks()))->toBe([8]);
+        expect([$book->inventory()->part($first, 3600 * 99)->closings, $book->inventory()->part($second, 3600 * 99)->closings])
+            ->toBe([2, 2])
+            ->and($book->inventory()->linkOf(1, 3600 * 99)?->part->id)
+            ->toBe($second)
+            ->and(array_map(fn(Part $part) => $part->id, $book->inventory()->linksOf(1)))
+            ->toBe([$first, $second])
+            ->and(array_map(fn(Part $part) => $part->id, $book->inventory()->spareLinks()))
+            ->toBe([8]);
     }
-    expect(array_map(fn(Part $part) => $part->id, linked($swaps, [5 => 10])->inventory()->spareLinks()))->toBe([6, 8]);
+    expect(
+        array_map(
+            fn(Part $part) => $part->id,
+            linked($swaps, [5 => 10])
+                ->inventory()
+                ->spareLinks(),
+        ),
+    )->toBe([6, 8]);
 });
 
 it('says what speaks against a fitting, and what is worth a word', function (array $settings, int $allowed, array $notes): void {
@@ -68,5 +87,7 @@ it('says what speaks against a fitting, and what is worth a word', function (arr
 ]);
 
 it('forbids only what can part or jam', function (): void {
-    expect(array_map(fn(FitNote $note) => $note->value, array_values(array_filter(FitNote::cases(), fn(FitNote $note) => $note->forbids()))))->toBe(['wrong_speed', 'link_spent']);
+    expect(
+        array_map(fn(FitNote $note) => $note->value, array_values(array_filter(FitNote::cases(), fn(FitNote $note) => $note->forbids()))),
+    )->toBe(['wrong_speed', 'link_spent']);
 });

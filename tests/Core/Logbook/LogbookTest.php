@@ -30,71 +30,44 @@ function at(float $hour, Precision $precision = Precision::Minute): Moment
 {
     return new Moment((int) (HOUR * $hour), $precision);
 }
-function ride(
-    int $id,
-    float $hour,
-    float $km,
-    Condition $condition = Condition::Dry,
-    int $bike = 1,
-    ?float $hours = 1.0,
-): Ride {
+function ride(int $id, float $hour, float $km, Condition $condition = Condition::Dry, int $bike = 1, ?float $hours = 1.0): Ride
+{
     return new Ride($id, at($hour), $bike, $km, $hours, $condition);
 }
 /** @param list<mixed> $settings key, subject, from hour, value */
 function book(array $fittings, array $rides, array $events, array $settings = []): Book
 {
-    $home = array_map(fn(int $chain) => new DatedSetting(SettingKey::ChainHome, $chain, at(0), 1), [
-        1,
-        2,
-        3,
-    ]);
+    $home = array_map(fn(int $chain) => new DatedSetting(SettingKey::ChainHome, $chain, at(0), 1), [1, 2, 3]);
 
     return new Book(
         [1, 2],
         [1, 2, 3],
-        new Settings([
-            ...$home,
-            ...array_map(
-                fn(array $s) => new DatedSetting($s[0], $s[1], at($s[2]), $s[3]),
-                $settings,
-            ),
-        ]),
+        new Settings([...$home, ...array_map(fn(array $s) => new DatedSetting($s[0], $s[1], at($s[2]), $s[3]), $settings)]),
         $fittings,
         $rides,
         $events,
     );
 }
 
-it(
-    'gives a ride to the chain that was on at its start, and the fitting comes first',
-    function (): void {
-        $book = book(
-            [
-                new Fitting(1, at(1), 1, 1),
-                new Fitting(2, at(10), 1, 2),
-                new Fitting(3, at(20), 1, null),
-            ],
-            [ride(1, 0.5, 5), ride(2, 9.9, 10), ride(3, 10, 20), ride(4, 20, 40)],
-            [],
-        );
-        expect(array_map($book->chainOfRide(...), $book->rides))
-            ->toBe([null, 1, 2, null])
-            ->and(array_map(fn(Ride $r) => $r->id, $book->ridesWithoutChain()))
-            ->toBe([1, 4])
-            ->and($book->chain(1, 30 * HOUR)->km->km)
-            ->toBe(10.0)
-            ->and($book->chain(2, 30 * HOUR)->km->km)
-            ->toBe(20.0);
-    },
-);
+it('gives a ride to the chain that was on at its start, and the fitting comes first', function (): void {
+    $book = book(
+        [new Fitting(1, at(1), 1, 1), new Fitting(2, at(10), 1, 2), new Fitting(3, at(20), 1, null)],
+        [ride(1, 0.5, 5), ride(2, 9.9, 10), ride(3, 10, 20), ride(4, 20, 40)],
+        [],
+    );
+    expect(array_map($book->chainOfRide(...), $book->rides))
+        ->toBe([null, 1, 2, null])
+        ->and(array_map(fn(Ride $r) => $r->id, $book->ridesWithoutChain()))
+        ->toBe([1, 4])
+        ->and($book->chain(1, 30 * HOUR)->km->km)
+        ->toBe(10.0)
+        ->and($book->chain(2, 30 * HOUR)->km->km)
+        ->toBe(20.0);
+});
 
 it('puts a ride known only by its day after that day\'s changes', function (): void {
     $ofTheDay = new Ride(1, at(23.9997, Precision::Day), 1, 30, null, Condition::Dry);
-    $book = book(
-        [new Fitting(1, at(1), 1, 1), new Fitting(2, at(18), 1, 2)],
-        [$ofTheDay],
-        [new Dip(1, at(20), 2)],
-    );
+    $book = book([new Fitting(1, at(1), 1, 1), new Fitting(2, at(18), 1, 2)], [$ofTheDay], [new Dip(1, at(20), 2)]);
     expect($book->chainOfRide($ofTheDay))
         ->toBe(2)
         ->and($book->chain(2, 21 * HOUR)->leftKm())
@@ -108,47 +81,25 @@ it('shifts its neighbours when a fitting is entered late or taken back', functio
     $rides = [ride(1, 5, 10), ride(2, 15, 20), ride(3, 35, 40)];
     expect(array_map(book($fittings, $rides, [])->chainOfRide(...), $rides))
         ->toBe([1, 1, 3])
-        ->and(
-            array_map(
-                book([new Fitting(3, at(10), 1, 2), ...$fittings], $rides, [])->chainOfRide(...),
-                $rides,
-            ),
-        )
+        ->and(array_map(book([new Fitting(3, at(10), 1, 2), ...$fittings], $rides, [])->chainOfRide(...), $rides))
         ->toBe([1, 2, 3]);
 });
 
-it(
-    'never lets two spans of one bike overlap, and names a chain that would be on two bikes',
-    function (): void {
-        $book = book(
-            [new Fitting(1, at(1), 1, 1), new Fitting(2, at(5), 2, 1), new Fitting(3, at(9), 1, 2)],
-            [],
-            [],
-        );
-        expect($book->conflicts())
-            ->toHaveCount(1)
-            ->and($book->conflicts()[0]->kind)
-            ->toBe(ConflictKind::OnAnotherBike)
-            ->and($book->conflicts()[0]->entry->id)
-            ->toBe(2)
-            ->and($book->conflicts()[0]->against->id)
-            ->toBe(1)
-            ->and(
-                book(
-                    [
-                        new Fitting(1, at(1), 1, 1),
-                        new Fitting(3, at(4), 1, 2),
-                        new Fitting(2, at(5), 2, 1),
-                    ],
-                    [],
-                    [],
-                )->conflicts(),
-            )
-            ->toBe([])
-            ->and($book->fittings->spansOf(2)[0]->fromS)
-            ->toBe(9 * HOUR);
-    },
-);
+it('never lets two spans of one bike overlap, and names a chain that would be on two bikes', function (): void {
+    $book = book([new Fitting(1, at(1), 1, 1), new Fitting(2, at(5), 2, 1), new Fitting(3, at(9), 1, 2)], [], []);
+    expect($book->conflicts())
+        ->toHaveCount(1)
+        ->and($book->conflicts()[0]->kind)
+        ->toBe(ConflictKind::OnAnotherBike)
+        ->and($book->conflicts()[0]->entry->id)
+        ->toBe(2)
+        ->and($book->conflicts()[0]->against->id)
+        ->toBe(1)
+        ->and(book([new Fitting(1, at(1), 1, 1), new Fitting(3, at(4), 1, 2), new Fitting(2, at(5), 2, 1)], [], [])->conflicts())
+        ->toBe([])
+        ->and($book->fittings->spansOf(2)[0]->fromS)
+        ->toBe(9 * HOUR);
+});
 
 it('refuses what happens to a chain after its retirement', function (): void {
     $conflicts = book(
@@ -164,62 +115,20 @@ it('refuses what happens to a chain after its retirement', function (): void {
         ->toBe(2);
 });
 
-it('derives the state of a chain', function (
-    array $rides,
-    array $events,
-    array $settings,
-    ChainStatus $status,
-    float $leftKm,
-): void {
+it('derives the state of a chain', function (array $rides, array $events, array $settings, ChainStatus $status, float $leftKm): void {
     $state = book([new Fitting(1, at(1), 1, 1)], $rides, $events, $settings)->chain(1, 100 * HOUR);
     expect($state->status)->toBe($status)->and($state->leftKm())->toEqualWithDelta($leftKm, 1e-9);
 })->with([
     'in its box' => [[], [], [], ChainStatus::Unwaxed, 0.0],
     'ridden without wax' => [[ride(1, 5, 10)], [], [], ChainStatus::Unwaxed, 0.0],
     'bare' => [[], [new Strip(1, at(2), 1)], [], ChainStatus::Bare, 0.0],
-    'stripped and dipped in one instant' => [
-        [],
-        [new Dip(2, at(2), 1), new Strip(1, at(2), 1)],
-        [],
-        ChainStatus::Waxed,
-        300.0,
-    ],
-    'stripped again' => [
-        [],
-        [new Dip(2, at(2), 1), new Strip(1, at(3), 1)],
-        [],
-        ChainStatus::Bare,
-        0.0,
-    ],
-    'ridden' => [
-        [ride(1, 1.5, 99), ride(2, 5, 60)],
-        [new Dip(1, at(2), 1)],
-        [],
-        ChainStatus::Ridden,
-        240.0,
-    ],
-    'a ride at the instant of the dip comes after it' => [
-        [ride(1, 2, 60)],
-        [new Dip(1, at(2), 1)],
-        [],
-        ChainStatus::Ridden,
-        240.0,
-    ],
+    'stripped and dipped in one instant' => [[], [new Dip(2, at(2), 1), new Strip(1, at(2), 1)], [], ChainStatus::Waxed, 300.0],
+    'stripped again' => [[], [new Dip(2, at(2), 1), new Strip(1, at(3), 1)], [], ChainStatus::Bare, 0.0],
+    'ridden' => [[ride(1, 1.5, 99), ride(2, 5, 60)], [new Dip(1, at(2), 1)], [], ChainStatus::Ridden, 240.0],
+    'a ride at the instant of the dip comes after it' => [[ride(1, 2, 60)], [new Dip(1, at(2), 1)], [], ChainStatus::Ridden, 240.0],
     'spent' => [[ride(1, 5, 300)], [new Dip(1, at(2), 1)], [], ChainStatus::Spent, 0.0],
-    'topped up' => [
-        [ride(1, 5, 300), ride(2, 7, 50)],
-        [new Dip(1, at(2), 1), new TopUp(2, at(6), 1, 200)],
-        [],
-        ChainStatus::Ridden,
-        150.0,
-    ],
-    'wet' => [
-        [ride(1, 5, 20, Condition::Wet)],
-        [new Dip(1, at(2), 1)],
-        [],
-        ChainStatus::Wet,
-        250.0,
-    ],
+    'topped up' => [[ride(1, 5, 300), ride(2, 7, 50)], [new Dip(1, at(2), 1), new TopUp(2, at(6), 1, 200)], [], ChainStatus::Ridden, 150.0],
+    'wet' => [[ride(1, 5, 20, Condition::Wet)], [new Dip(1, at(2), 1)], [], ChainStatus::Wet, 250.0],
     'wet, then topped up' => [
         [ride(1, 5, 20, Condition::Wet)],
         [new Dip(1, at(2), 1), new TopUp(2, at(6), 1, 200)],
@@ -227,20 +136,8 @@ it('derives the state of a chain', function (
         ChainStatus::Ridden,
         300.0,
     ],
-    'loud' => [
-        [ride(1, 5, 20)],
-        [new Dip(1, at(2), 1), new Noise(2, at(6), 1)],
-        [],
-        ChainStatus::Loud,
-        0.0,
-    ],
-    'loud before the dip' => [
-        [ride(1, 5, 20)],
-        [new Noise(2, at(1.5), 1), new Dip(1, at(2), 1)],
-        [],
-        ChainStatus::Ridden,
-        280.0,
-    ],
+    'loud' => [[ride(1, 5, 20)], [new Dip(1, at(2), 1), new Noise(2, at(6), 1)], [], ChainStatus::Loud, 0.0],
+    'loud before the dip' => [[ride(1, 5, 20)], [new Noise(2, at(1.5), 1), new Dip(1, at(2), 1)], [], ChainStatus::Ridden, 280.0],
     'loud, then topped up' => [
         [ride(1, 5, 20)],
         [new Dip(1, at(2), 1), new Noise(2, at(6), 1), new TopUp(3, at(7), 1, 200)],
@@ -248,13 +145,7 @@ it('derives the state of a chain', function (
         ChainStatus::Ridden,
         300.0,
     ],
-    'a noise on another bike' => [
-        [],
-        [new Dip(1, at(2), 1), new Noise(2, at(6), 2)],
-        [],
-        ChainStatus::Waxed,
-        300.0,
-    ],
+    'a noise on another bike' => [[], [new Dip(1, at(2), 1), new Noise(2, at(6), 2)], [], ChainStatus::Waxed, 300.0],
     'its hours are up' => [
         [ride(1, 5, 20, hours: 4), ride(2, 8, 20, hours: 6)],
         [new Dip(1, at(2), 1)],
@@ -290,16 +181,11 @@ it('says how worn, since which distance, and whether past the limit', function (
         new Reading(1, at(6), 1, new DropInReading([new SeatAtMark(0.5, Seat::Part)])),
         new Reading(2, at(9), 1, new DropInReading([new SeatAtMark(0.5, Seat::Enters)])),
     ];
-    $book = book(
-        [new Fitting(1, at(1), 1, 1)],
-        [ride(1, 5, 20), ride(2, 7, 30), ride(3, 20, 40)],
-        $events,
-        [
-            [SettingKey::BikeSpeeds, 1, 0, 9],
-            [SettingKey::LimitSchool, 1, 0, 'strict'],
-            [SettingKey::LimitSchool, 1, 50, 'by_speeds'],
-        ],
-    );
+    $book = book([new Fitting(1, at(1), 1, 1)], [ride(1, 5, 20), ride(2, 7, 30), ride(3, 20, 40)], $events, [
+        [SettingKey::BikeSpeeds, 1, 0, 9],
+        [SettingKey::LimitSchool, 1, 0, 'strict'],
+        [SettingKey::LimitSchool, 1, 50, 'by_speeds'],
+    ]);
     expect($book->chain(1, 8 * HOUR)->wear->pastLimit)
         ->toBeFalse()
         ->and($book->chain(1, 8 * HOUR)->wear->atKm?->km)
@@ -328,7 +214,18 @@ it('counts what a bike was ridden since its drivetrain was brushed, and leaves i
     $events = [new Dip(1, at(1), 1), new Brushing(2, at(5), 1), new Brushing(3, at(20), 1), new Brushing(4, at(6), 2)];
     $book = book([new Fitting(1, at(2), 1, 1)], [ride(1, 3, 40), ride(2, 5, 30), ride(3, 8, 25), ride(4, 22, 10)], $events);
     // At one instant the ride comes first, and the brush after it.
-    expect($book->brushed(1, 3600 * 10)?->km)->toBe(25.0)->and($book->brushed(1, 3600 * 10)?->last->id)->toBe(2)
-        ->and($book->brushed(1, 3600 * 30)?->km)->toBe(10.0)->and($book->brushed(2, 3600 * 30)?->km)->toEqual(0)->and($book->brushed(1, 3600 * 4))->toBeNull()
-        ->and($book->history(1)->events)->toHaveCount(1)->and($book->conflicts())->toBe([]);
+    expect($book->brushed(1, 3600 * 10)?->km)
+        ->toBe(25.0)
+        ->and($book->brushed(1, 3600 * 10)?->last->id)
+        ->toBe(2)
+        ->and($book->brushed(1, 3600 * 30)?->km)
+        ->toBe(10.0)
+        ->and($book->brushed(2, 3600 * 30)?->km)
+        ->toEqual(0)
+        ->and($book->brushed(1, 3600 * 4))
+        ->toBeNull()
+        ->and($book->history(1)->events)
+        ->toHaveCount(1)
+        ->and($book->conflicts())
+        ->toBe([]);
 });

@@ -15,4 +15,4 @@ it('agrees with GeographicLib within 0.01 % (data/geodesics.py)', function (
         ->toEqualWithDelta($metres, max(1e-6, 1e-4 * $metres))
         ->and(Geodesic::metres($lat2, $lon2, $lat1, $lon1))
         ->toEqualWithDelta($metres, max(1e-6, 1e-4 * $metres));
-})->with(fn() => json_decode((string) file_get_contents(__DIR__.'/data/geodesics.json'), true));
+})->with(fn() => json_decode((string) file_get_contents(__DIR__ . '/data/geodesics.json'), true));

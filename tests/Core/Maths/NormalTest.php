@@ -4,12 +4,24 @@ declare(strict_types=1);
 
 use Dripel\Core\Maths\Normal;
 
-it('has the complementary error function of the tables (Abramowitz & Stegun, table 7.1, and its tails; memory)', function (float $x, float $erfc): void {
+it('has the complementary error function of the tables (Abramowitz & Stegun, table 7.1, and its tails; memory)', function (
+    float $x,
+    float $erfc,
+): void {
     expect(Normal::erfc($x) / $erfc)->toEqualWithDelta(1.0, 1e-12);
-})->with([[0.0, 1.0], [0.1, 0.8875370839817152], [0.5, 0.4795001221869535], [1.0, 0.15729920705028513], [2.0, 0.004677734981047266], [3.0, 2.2090496998585441e-5], [-1.0, 1.8427007929497148], [5.0, 1.5374597944280349e-12]]);
+})->with([
+    [0.0, 1.0],
+    [0.1, 0.8875370839817152],
+    [0.5, 0.4795001221869535],
+    [1.0, 0.15729920705028513],
+    [2.0, 0.004677734981047266],
+    [3.0, 2.2090496998585441e-5],
+    [-1.0, 1.8427007929497148],
+    [5.0, 1.5374597944280349e-12],
+]);
 
 it('is R’s normal distribution, its logarithm far out, and its quantiles (normal.R)', function (): void {
-    $r = json_decode((string) file_get_contents(__DIR__.'/data/normal.json'), true);
+    $r = json_decode((string) file_get_contents(__DIR__ . '/data/normal.json'), true);
     foreach ($r['cdf'] as [$z, $p]) {
         expect(Normal::cdf($z))->toEqualWithDelta($p, 1e-12 * $p + 1e-300, "cdf {$z}");
     }
@@ -22,11 +34,18 @@ it('is R’s normal distribution, its logarithm far out, and its quantiles (norm
 });
 
 it('keeps what lies between two values, in either tail, where the plain difference is nothing', function (): void {
-    expect(Normal::logBetween(-1.0, 1.0))->toEqualWithDelta(log(0.6826894921370859), 1e-13)
-        ->and(Normal::logBetween(-INF, 0.0))->toEqualWithDelta(log(0.5), 1e-15)
-        ->and(Normal::logBetween(-INF, INF))->toBe(0.0)
-        ->and(Normal::logBetween(10.0, 11.0))->toEqualWithDelta(Normal::logBetween(-11.0, -10.0), 1e-12)
-        ->and(Normal::logBetween(30.0, INF))->toEqualWithDelta(Normal::logCdf(-30.0), 1e-12)
-        ->and(is_finite(Normal::logBetween(40.0, 41.0)))->toBeTrue()
-        ->and(Normal::logBetween(2.0, 2.0))->toBe(-INF);
+    expect(Normal::logBetween(-1.0, 1.0))
+        ->toEqualWithDelta(log(0.6826894921370859), 1e-13)
+        ->and(Normal::logBetween(-INF, 0.0))
+        ->toEqualWithDelta(log(0.5), 1e-15)
+        ->and(Normal::logBetween(-INF, INF))
+        ->toBe(0.0)
+        ->and(Normal::logBetween(10.0, 11.0))
+        ->toEqualWithDelta(Normal::logBetween(-11.0, -10.0), 1e-12)
+        ->and(Normal::logBetween(30.0, INF))
+        ->toEqualWithDelta(Normal::logCdf(-30.0), 1e-12)
+        ->and(is_finite(Normal::logBetween(40.0, 41.0)))
+        ->toBeTrue()
+        ->and(Normal::logBetween(2.0, 2.0))
+        ->toBe(-INF);
 });

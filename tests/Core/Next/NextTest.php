@@ -38,12 +38,8 @@ function clockAt(string $local): int
     return (new DateTimeImmutable($local, zone()))->getTimestamp();
 }
 /** @param list<array{string, float, 2?: Condition}> $rides local time, km, condition */
-function oneBike(
-    array $rides,
-    string $dipped,
-    ?string $otherDipped = null,
-    array $settings = [],
-): Book {
+function oneBike(array $rides, string $dipped, ?string $otherDipped = null, array $settings = []): Book
+{
     $n = 0;
 
     return new Book(
@@ -52,21 +48,11 @@ function oneBike(
         new Settings([
             new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1),
             new DatedSetting(SettingKey::ChainHome, 2, new Moment(0), 1),
-            ...array_map(
-                fn(array $s) => new DatedSetting($s[0], 1, new Moment(0), $s[1]),
-                $settings,
-            ),
+            ...array_map(fn(array $s) => new DatedSetting($s[0], 1, new Moment(0), $s[1]), $settings),
         ]),
         [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 1)],
         array_map(function (array $ride) use (&$n) {
-            return new Ride(
-                ++$n,
-                new Moment(clockAt($ride[0])),
-                1,
-                $ride[1],
-                1.0,
-                $ride[2] ?? Condition::Dry,
-            );
+            return new Ride(++$n, new Moment(clockAt($ride[0])), 1, $ride[1], 1.0, $ride[2] ?? Condition::Dry);
         }, $rides),
         array_filter([
             new Dip(1, new Moment(clockAt($dipped)), 1),
@@ -79,8 +65,8 @@ function weekends(int $weeks): array
 {
     $rides = [];
     for ($w = $weeks - 1; $w >= 0; $w--) {
-        $rides[] = [date('Y-m-d', strtotime('2026-11-21') - 7 * 86400 * $w).' 09:00', 50.0];
-        $rides[] = [date('Y-m-d', strtotime('2026-11-22') - 7 * 86400 * $w).' 09:00', 80.0];
+        $rides[] = [date('Y-m-d', strtotime('2026-11-21') - 7 * 86400 * $w) . ' 09:00', 50.0];
+        $rides[] = [date('Y-m-d', strtotime('2026-11-22') - 7 * 86400 * $w) . ' 09:00', 80.0];
     }
 
     return $rides;
@@ -100,10 +86,7 @@ it('knows local days, also the short and the long one', function (): void {
     $spring = LocalDay::named('2026-03-29', zone());
     expect($spring->endS() - $spring->startS() + 1)
         ->toBe(23 * 3600)
-        ->and(
-            LocalDay::named('2026-10-25', zone())->plus(1)->startS() -
-                LocalDay::named('2026-10-25', zone())->startS(),
-        )
+        ->and(LocalDay::named('2026-10-25', zone())->plus(1)->startS() - LocalDay::named('2026-10-25', zone())->startS())
         ->toBe(25 * 3600)
         ->and(LocalDay::of(clockAt('2026-03-29 23:59:59'), zone())->date)
         ->toBe('2026-03-29')
@@ -115,22 +98,12 @@ it('knows local days, also the short and the long one', function (): void {
 
 it('learns the usual rides of the last eight weeks', function (): void {
     $book = oneBike([...weekends(9), ['2026-11-18 18:00', 10.0]], '2026-11-24 20:00');
-    $habit = RidingHabit::of(
-        $book->ridesOf(1),
-        $book->settings,
-        clockAt('2026-11-25 12:00'),
-        zone(),
-    );
+    $habit = RidingHabit::of($book->ridesOf(1), $book->settings, clockAt('2026-11-25 12:00'), zone());
     expect($habit->usualKm)
         ->toBe([6 => 50.0, 7 => 80.0])
         ->and($habit->weeklyKm)
         ->toEqualWithDelta((8 * 130 + 10) / 8, 1e-9);
-    $few = RidingHabit::of(
-        oneBike(weekends(3), '2026-11-24 20:00')->ridesOf(1),
-        $book->settings,
-        clockAt('2026-11-25 12:00'),
-        zone(),
-    );
+    $few = RidingHabit::of(oneBike(weekends(3), '2026-11-24 20:00')->ridesOf(1), $book->settings, clockAt('2026-11-25 12:00'), zone());
     expect($few->usualKm)
         ->toBe([])
         ->and($few->weeklyKm)
@@ -139,39 +112,22 @@ it('learns the usual rides of the last eight weeks', function (): void {
 
 it('says until when the wax is good', function (Book $book, ?string $date, ?float $short): void {
     $chain = $book->chain(1, clockAt('2026-11-25 12:00'));
-    $until = GoodUntil::of(
-        $chain,
-        RidingHabit::of($book->ridesOf(1), $book->settings, $chain->nowS, zone()),
-        zone(),
-    );
+    $until = GoodUntil::of($chain, RidingHabit::of($book->ridesOf(1), $book->settings, $chain->nowS, zone()), zone());
     expect($until?->date)->toBe($date);
-    $short === null
-        ? expect($until?->shortKm)->toBeNull()
-        : expect($until?->shortKm)->toEqualWithDelta($short, 1e-9);
+    $short === null ? expect($until?->shortKm)->toBeNull() : expect($until?->shortKm)->toEqualWithDelta($short, 1e-9);
 })->with([
     // 120 km in the 20.625 days since the first ride are 40.7 a week; 300 km last 51 whole days at that.
     // 300 km: two weekends take 260, the third Saturday asks 50 of the 40 left.
     'by usual rides' => [fn() => oneBike(weekends(8), '2026-11-24 20:00'), '2026-12-12', 10.0],
-    'short of the next Sunday' => [
-        fn() => oneBike(weekends(8), '2026-11-14 20:00'),
-        '2026-11-29',
-        40.0,
-    ],
+    'short of the next Sunday' => [fn() => oneBike(weekends(8), '2026-11-14 20:00'), '2026-11-29', 40.0],
     'by weekly distance' => [
-        fn() => oneBike(
-            [['2026-11-04 09:00', 70.0], ['2026-11-20 09:00', 50.0]],
-            '2026-11-24 20:00',
-        ),
+        fn() => oneBike([['2026-11-04 09:00', 70.0], ['2026-11-20 09:00', 50.0]], '2026-11-24 20:00'),
         '2027-01-15',
         null,
     ],
     'no rides' => [fn() => oneBike([], '2026-11-24 20:00'), null, null],
     'hours run out first' => [
-        fn() => oneBike(
-            weekends(8),
-            '2026-11-24 20:00',
-            settings: [[SettingKey::IntervalHours, 2]],
-        ),
+        fn() => oneBike(weekends(8), '2026-11-24 20:00', settings: [[SettingKey::IntervalHours, 2]]),
         '2026-12-05',
         50.0,
     ],
@@ -185,28 +141,17 @@ it('asks for what comes next, in order of its day', function (Book $book, array 
         fn() => oneBike(weekends(8), '2026-11-14 20:00', '2026-11-24 20:00'),
         [['outrun', '2026-11-29', false]],
     ],
-    'no waxed chain for it' => [
-        fn() => oneBike(weekends(8), '2026-11-14 20:00'),
-        [['none_waxed', '2026-11-29', false]],
-    ],
+    'no waxed chain for it' => [fn() => oneBike(weekends(8), '2026-11-14 20:00'), [['none_waxed', '2026-11-29', false]]],
     'overdue, with one to swap to' => [
         fn() => oneBike(weekends(8), '2026-10-30 20:00', '2026-11-24 20:00'),
         [['overdue', '2026-11-25', true]],
     ],
     'wet yesterday' => [
-        fn() => oneBike(
-            [['2026-11-24 09:00', 20.0, Condition::Wet]],
-            '2026-11-20 20:00',
-            '2026-11-24 20:00',
-        ),
+        fn() => oneBike([['2026-11-24 09:00', 20.0, Condition::Wet]], '2026-11-20 20:00', '2026-11-24 20:00'),
         [['wet', '2026-11-25', true]],
     ],
     'wet today' => [
-        fn() => oneBike(
-            [['2026-11-25 09:00', 20.0, Condition::Muddy]],
-            '2026-11-20 20:00',
-            '2026-11-24 20:00',
-        ),
+        fn() => oneBike([['2026-11-25 09:00', 20.0, Condition::Muddy]], '2026-11-20 20:00', '2026-11-24 20:00'),
         [['wet', '2026-11-25', false]],
     ],
     'a ride before any chain was on' => [
@@ -216,14 +161,8 @@ it('asks for what comes next, in order of its day', function (Book $book, array 
 ]);
 
 it('explains what is left so that it can be recomputed line by line', function (): void {
-    $book = oneBike(
-        [...weekends(2), ['2026-11-23 18:00', 12.0, Condition::Damp]],
-        '2026-11-13 20:00',
-    );
-    $why = (new ChainFigures(
-        $book->chain(1, clockAt('2026-11-25 12:00')),
-        $book->settings,
-    ))->all()[0];
+    $book = oneBike([...weekends(2), ['2026-11-23 18:00', 12.0, Condition::Damp]], '2026-11-13 20:00');
+    $why = (new ChainFigures($book->chain(1, clockAt('2026-11-25 12:00')), $book->settings))->all()[0];
     $left = array_sum(array_map(fn($line) => $line->value, $why->lines));
     expect($why->figure)
         ->toBe('left')
@@ -232,40 +171,71 @@ it('explains what is left so that it can be recomputed line by line', function (
         ->toEqualWithDelta(300 - 260 - 18, 1e-9);
 });
 
-it('puts steel that is about to rust before everything, lets a job speak for its chains, and names jars that want something', function (): void {
-    $nowS = clockAt('2026-11-25 12:00');
-    // Chain 1 is on the bike and overdue; chain 2 was stripped so many hours ago.
-    $bare = fn(float $hoursAgo) => new Book(
-        [1],
-        [1, 2],
-        new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1), new DatedSetting(SettingKey::ChainHome, 2, new Moment(0), 1)]),
-        [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 1)],
-        [new Ride(1, new Moment(clockAt('2026-11-20 09:00')), 1, 310.0, 9.0, Condition::Dry)],
-        [new Dip(1, new Moment(clockAt('2026-08-01 07:00')), 1), new Strip(1, new Moment($nowS - (int) (3600 * $hoursAgo)), 2)],
-    );
-    $next = fn(float $hoursAgo, array $jobs = [], array $jars = []) => array_map(
-        fn(NextItem $item) => $item->kind->value.($item->urgent ? '!' : '').($item->byS === null ? '' : ' '.(new DateTimeImmutable("@{$item->byS}"))->setTimezone(zone())->format('H:i')),
-        NextList::of(new NextInput($bare($hoursAgo), Rail::all($bare($hoursAgo), $nowS, zone()), $nowS, zone(), $jobs, $jars)),
-    );
-    expect($next(8))->toBe(['overdue', 'bare 16:00', 'none_waxed'])
-        // The last quarter of twelve hours.
-        ->and($next(9))->toBe(['bare! 15:00', 'overdue', 'none_waxed'])
-        ->and($next(13))->toBe(['bare! 11:00', 'overdue', 'none_waxed']);
+it(
+    'puts steel that is about to rust before everything, lets a job speak for its chains, and names jars that want something',
+    function (): void {
+        $nowS = clockAt('2026-11-25 12:00');
+        // Chain 1 is on the bike and overdue; chain 2 was stripped so many hours ago.
+        $bare = fn(float $hoursAgo) => new Book(
+            [1],
+            [1, 2],
+            new Settings([
+                new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1),
+                new DatedSetting(SettingKey::ChainHome, 2, new Moment(0), 1),
+            ]),
+            [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 1)],
+            [new Ride(1, new Moment(clockAt('2026-11-20 09:00')), 1, 310.0, 9.0, Condition::Dry)],
+            [new Dip(1, new Moment(clockAt('2026-08-01 07:00')), 1), new Strip(1, new Moment($nowS - (int) (3600 * $hoursAgo)), 2)],
+        );
+        $next = fn(float $hoursAgo, array $jobs = [], array $jars = []) => array_map(
+            fn(NextItem $item) => $item->kind->value .
+                ($item->urgent ? '!' : '') .
+                ($item->byS === null ? '' : ' ' . (new DateTimeImmutable("@{$item->byS}"))->setTimezone(zone())->format('H:i')),
+            NextList::of(new NextInput($bare($hoursAgo), Rail::all($bare($hoursAgo), $nowS, zone()), $nowS, zone(), $jobs, $jars)),
+        );
+        expect($next(8))
+            ->toBe(['overdue', 'bare 16:00', 'none_waxed'])
+            // The last quarter of twelve hours.
+            ->and($next(9))
+            ->toBe(['bare! 15:00', 'overdue', 'none_waxed'])
+            ->and($next(13))
+            ->toBe(['bare! 11:00', 'overdue', 'none_waxed']);
 
-    // While it dries in a job nobody is sent to the pot with it; the job waits for somebody, or until its rest is over.
-    $job = fn(?int $dueS) => [new OpenJob('j', 'strip', [2], 'dry', $dueS)];
-    expect($next(8, $job(null)))->toBe(['overdue', 'job', 'none_waxed'])
-        ->and($next(8, $job(clockAt('2026-11-25 13:30'))))->toBe(['overdue', 'job 13:30', 'none_waxed'])
-        ->and($next(8, $job(clockAt('2026-11-25 11:30'))))->toBe(['overdue', 'job', 'none_waxed'])
-        ->and($next(10, $job(null)))->toBe(['job!', 'overdue', 'none_waxed']);
+        // While it dries in a job nobody is sent to the pot with it; the job waits for somebody, or until its rest is over.
+        $job = fn(?int $dueS) => [new OpenJob('j', 'strip', [2], 'dry', $dueS)];
+        expect($next(8, $job(null)))
+            ->toBe(['overdue', 'job', 'none_waxed'])
+            ->and($next(8, $job(clockAt('2026-11-25 13:30'))))
+            ->toBe(['overdue', 'job 13:30', 'none_waxed'])
+            ->and($next(8, $job(clockAt('2026-11-25 11:30'))))
+            ->toBe(['overdue', 'job', 'none_waxed'])
+            ->and($next(10, $job(null)))
+            ->toBe(['job!', 'overdue', 'none_waxed']);
 
-    $jar = fn(int $cleanings, ?int $settlingS) => new JarState(3, JarRole::Dirty, Solvent::WhiteSpirit, 500.0, 20.0, 0, $cleanings, 10, false, $settlingS, null);
-    expect($next(8, [], [$jar(9, null)]))->not->toContain('jar_spent')
-        ->and($next(8, [], [$jar(10, null)]))->toContain('jar_spent')
-        // 48 hours after it was left to stand, from the morning of that day on.
-        ->and($next(8, [], [$jar(9, clockAt('2026-11-23 18:00'))]))->toContain('jar_settled')
-        ->and($next(8, [], [$jar(9, clockAt('2026-11-24 18:00'))]))->not->toContain('jar_settled');
-});
+        $jar = fn(int $cleanings, ?int $settlingS) => new JarState(
+            3,
+            JarRole::Dirty,
+            Solvent::WhiteSpirit,
+            500.0,
+            20.0,
+            0,
+            $cleanings,
+            10,
+            false,
+            $settlingS,
+            null,
+        );
+        expect($next(8, [], [$jar(9, null)]))
+            ->not->toContain('jar_spent')
+            ->and($next(8, [], [$jar(10, null)]))
+            ->toContain('jar_spent')
+            // 48 hours after it was left to stand, from the morning of that day on.
+            ->and($next(8, [], [$jar(9, clockAt('2026-11-23 18:00'))]))
+            ->toContain('jar_settled')
+            ->and($next(8, [], [$jar(9, clockAt('2026-11-24 18:00'))]))
+            ->not->toContain('jar_settled');
+    },
+);
 
 /** The list as kinds, each with its bike, chains and day. @return list<string> */
 function namedNext(Book $book, string $now = '2026-11-25 12:00', array $jobs = [], array $baths = [], int $ridesIn = 0): array
@@ -273,46 +243,101 @@ function namedNext(Book $book, string $now = '2026-11-25 12:00', array $jobs = [
     $nowS = clockAt($now);
 
     return array_map(
-        fn(NextItem $item) => trim(sprintf('%s %s %s %s %s', $item->kind->value, $item->bikeId ?? '-', implode('+', array_map(fn($chain) => $chain->chainId, $item->chains)) ?: '-', $item->date ?? 'any day', ($item->late ? 'late' : '').($item->urgent ? 'urgent' : ''))),
+        fn(NextItem $item) => trim(
+            sprintf(
+                '%s %s %s %s %s',
+                $item->kind->value,
+                $item->bikeId ?? '-',
+                implode('+', array_map(fn($chain) => $chain->chainId, $item->chains)) ?: '-',
+                $item->date ?? 'any day',
+                ($item->late ? 'late' : '') . ($item->urgent ? 'urgent' : ''),
+            ),
+        ),
         NextList::of(new NextInput($book, Rail::all($book, $nowS, zone()), $nowS, zone(), $jobs, baths: $baths, ridesIn: $ridesIn)),
     );
 }
 
 it('asks to wipe a chain after so many rides, as long as its wax lasts, and never where nobody wants to', function (): void {
-    $rides = fn(int $count, float $km = 10.0) => array_map(fn(int $n) => ['2026-11-'.str_pad((string) (10 + $n), 2, '0', STR_PAD_LEFT).' 09:00', $km], range(1, $count));
+    $rides = fn(int $count, float $km = 10.0) => array_map(
+        fn(int $n) => ['2026-11-' . str_pad((string) (10 + $n), 2, '0', STR_PAD_LEFT) . ' 09:00', $km],
+        range(1, $count),
+    );
     $wipes = fn(Book $book) => array_values(array_filter(namedNext($book), fn(string $line) => str_starts_with($line, 'wipe')));
-    expect($wipes(oneBike($rides(4), '2026-11-01 08:00', '2026-11-01 08:00')))->toBe([])
-        ->and($wipes(oneBike($rides(5), '2026-11-01 08:00', '2026-11-01 08:00')))->toBe(['wipe 1 1 any day'])
+    expect($wipes(oneBike($rides(4), '2026-11-01 08:00', '2026-11-01 08:00')))
+        ->toBe([])
+        ->and($wipes(oneBike($rides(5), '2026-11-01 08:00', '2026-11-01 08:00')))
+        ->toBe(['wipe 1 1 any day'])
         // Done with its wax it goes into the pot.
-        ->and($wipes(oneBike($rides(5, 70.0), '2026-11-01 08:00', '2026-11-01 08:00')))->toBe([]);
-    $never = new Book([1], [1], new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1), new DatedSetting(SettingKey::WipeRides, 0, new Moment(0), 0)]), [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 1)], array_map(fn(int $n) => new Ride($n, new Moment(clockAt("2026-11-{$n} 09:00")), 1, 5.0, null, Condition::Dry), range(11, 20)), [new Dip(1, new Moment(clockAt('2026-11-01 08:00')), 1)]);
+        ->and($wipes(oneBike($rides(5, 70.0), '2026-11-01 08:00', '2026-11-01 08:00')))
+        ->toBe([]);
+    $never = new Book(
+        [1],
+        [1],
+        new Settings([
+            new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1),
+            new DatedSetting(SettingKey::WipeRides, 0, new Moment(0), 0),
+        ]),
+        [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 1)],
+        array_map(fn(int $n) => new Ride($n, new Moment(clockAt("2026-11-{$n} 09:00")), 1, 5.0, null, Condition::Dry), range(11, 20)),
+        [new Dip(1, new Moment(clockAt('2026-11-01 08:00')), 1)],
+    );
     expect($wipes($never))->toBe([]);
 });
 
 it('names what waits for the pot once, by the first day that a bike needs it, and the bike that has nothing waxed', function (): void {
     // 1 has 60 of 300 km left before the weekend of 130; 2 hangs spent after 310.
-    $spent = [...array_map(fn(int $n) => ['2026-09-'.(10 + $n).' 09:00', 62.0], range(1, 5))];
+    $spent = [...array_map(fn(int $n) => ['2026-09-' . (10 + $n) . ' 09:00', 62.0], range(1, 5))];
     $book = new Book(
         [1],
         [1, 2],
         new Settings(array_map(fn(int $chain) => new DatedSetting(SettingKey::ChainHome, $chain, new Moment(0), 1), [1, 2])),
         [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 2), new Fitting(2, new Moment(clockAt('2026-09-20 08:00')), 1, 1)],
-        array_map(fn(array $ride, int $n) => new Ride($n, new Moment(clockAt($ride[0])), 1, $ride[1], 1.0, Condition::Dry), [...$spent, ...weekends(8)], range(1, 21)),
+        array_map(
+            fn(array $ride, int $n) => new Ride($n, new Moment(clockAt($ride[0])), 1, $ride[1], 1.0, Condition::Dry),
+            [...$spent, ...weekends(8)],
+            range(1, 21),
+        ),
         [new Dip(1, new Moment(clockAt('2026-08-01 07:00')), 2), new Dip(2, new Moment(clockAt('2026-11-10 07:00')), 1)],
     );
     // After the dip of the 10th two weekends of 130 were ridden: 40 km are left, Saturday's 50 are too many.
-    expect(namedNext($book))->toBe(['none_waxed 1 1+2 2026-11-28', 'spent_waiting - 2 2026-11-28'])
+    expect(namedNext($book))
+        ->toBe(['none_waxed 1 1+2 2026-11-28', 'spent_waiting - 2 2026-11-28'])
         // A job that has them speaks for them.
-        ->and(namedNext($book, jobs: [new OpenJob('j', 'pot_day', [2], 'under', clockAt('2026-11-25 13:00'))]))->not->toContain('spent_waiting - 2 2026-11-28');
+        ->and(namedNext($book, jobs: [new OpenJob('j', 'pot_day', [2], 'under', clockAt('2026-11-25 13:00'))]))
+        ->not->toContain('spent_waiting - 2 2026-11-28');
 });
 
 it('asks for rides that came in, for a bath that wants something, for rides without a bike or a chain, each once', function (): void {
-    $bath = fn(BathNext $next) => new BathState(9, new BathLedgerResult(300.0, 0.0, 40, 45.0, true, false, 12, 1.0, 85.0, false, $next, 6.0, 260.0, false), 100.0, 105.0, 0);
-    $idle = new Book([1, 2], [1], new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1)]), [new Fitting(1, new Moment(clockAt('2026-11-20 08:00')), 1, 1)], [
-        new Ride(1, new Moment(clockAt('2026-11-22 09:00')), null, 30.0, null, Condition::Dry), new Ride(2, new Moment(clockAt('2026-11-18 09:00')), 1, 30.0, null, Condition::Dry),
-        new Ride(3, new Moment(clockAt('2026-11-19 09:00')), 1, 30.0, null, Condition::Dry), new Ride(4, new Moment(clockAt('2026-11-19 09:00')), 2, 30.0, null, Condition::Dry),
-    ], [new Dip(1, new Moment(clockAt('2026-11-01 08:00')), 1)]);
+    $bath = fn(BathNext $next) => new BathState(
+        9,
+        new BathLedgerResult(300.0, 0.0, 40, 45.0, true, false, 12, 1.0, 85.0, false, $next, 6.0, 260.0, false),
+        100.0,
+        105.0,
+        0,
+    );
+    $idle = new Book(
+        [1, 2],
+        [1],
+        new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1)]),
+        [new Fitting(1, new Moment(clockAt('2026-11-20 08:00')), 1, 1)],
+        [
+            new Ride(1, new Moment(clockAt('2026-11-22 09:00')), null, 30.0, null, Condition::Dry),
+            new Ride(2, new Moment(clockAt('2026-11-18 09:00')), 1, 30.0, null, Condition::Dry),
+            new Ride(3, new Moment(clockAt('2026-11-19 09:00')), 1, 30.0, null, Condition::Dry),
+            new Ride(4, new Moment(clockAt('2026-11-19 09:00')), 2, 30.0, null, Condition::Dry),
+        ],
+        [new Dip(1, new Moment(clockAt('2026-11-01 08:00')), 1)],
+    );
     $lines = namedNext($idle, baths: [$bath(BathNext::Ok), $bath(BathNext::Filter)], ridesIn: 3);
-    expect(array_values(array_filter($lines, fn(string $line) => preg_match('/^(no_|rides_in|bath)/', $line) === 1)))->toEqualCanonicalizing(['no_bike - - 2026-11-25', 'no_chain 1 - 2026-11-25', 'no_chain 2 - 2026-11-25', 'rides_in - - 2026-11-25', 'bath - - any day'])
-        ->and(implode(' ', namedNext($idle)))->not->toContain('rides_in')->not->toContain('bath ');
+    expect(array_values(array_filter($lines, fn(string $line) => preg_match('/^(no_|rides_in|bath)/', $line) === 1)))
+        ->toEqualCanonicalizing([
+            'no_bike - - 2026-11-25',
+            'no_chain 1 - 2026-11-25',
+            'no_chain 2 - 2026-11-25',
+            'rides_in - - 2026-11-25',
+            'bath - - any day',
+        ])
+        ->and(implode(' ', namedNext($idle)))
+        ->not->toContain('rides_in')
+        ->not->toContain('bath ');
 });

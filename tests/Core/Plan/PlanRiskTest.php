@@ -10,25 +10,44 @@ use Tests\Core\Plan\RuledShed;
 /** @return array<string, mixed> */
 function risk(array $input): array
 {
-    return (new PlanRisk)->compute(Fields::fromJson((string) json_encode($input)));
+    return (new PlanRisk())->compute(Fields::fromJson((string) json_encode($input)));
 }
 
 /** Two bikes for twelve days from a Thursday on: parts of three weeks, one pot day. @return array<string, mixed> */
 function riskyPlan(): array
 {
-    $bike = fn(string $id, array $with, array $chains) => $with + ['id' => $id, 'interval_km' => 300, 'daily_km' => array_fill(0, 12, 40), 'chains' => $chains, 'on_bike' => "{$id}A"];
+    $bike = fn(string $id, array $with, array $chains) => $with + [
+        'id' => $id,
+        'interval_km' => 300,
+        'daily_km' => array_fill(0, 12, 40),
+        'chains' => $chains,
+        'on_bike' => "{$id}A",
+    ];
 
     return [
         'plan' => [
-            'days' => 12, 'allowed_days' => array_fill(0, 12, true), 'fixed_minutes' => 45, 'per_dip_minutes' => 8, 'swap_minutes' => 3, 'topup' => ['km' => 60, 'minutes' => 15, 'max_per_cycle' => 1],
+            'days' => 12,
+            'allowed_days' => array_fill(0, 12, true),
+            'fixed_minutes' => 45,
+            'per_dip_minutes' => 8,
+            'swap_minutes' => 3,
+            'topup' => ['km' => 60, 'minutes' => 15, 'max_per_cycle' => 1],
             'bikes' => [
                 $bike('heron', [], [['id' => 'heronA', 'used_km' => 120], ['id' => 'heronB', 'used_km' => 230]]),
-                $bike('badger', ['interval_hours' => 12, 'daily_hours' => array_fill(0, 12, 2)], [['id' => 'badgerA', 'used_km' => 60, 'used_hours' => 3], ['id' => 'badgerB', 'used_km' => 0, 'bare' => true]]),
+                $bike(
+                    'badger',
+                    ['interval_hours' => 12, 'daily_hours' => array_fill(0, 12, 2)],
+                    [['id' => 'badgerA', 'used_km' => 60, 'used_hours' => 3], ['id' => 'badgerB', 'used_km' => 0, 'bare' => true]],
+                ),
             ],
         ],
         'pot_days' => [['day' => 4, 'dips' => ['heronA', 'badgerB']]],
-        'weeks' => ['heron' => [[0, 40, 0, 60, 0, 90, 70], [0, 0, 50, 0, 0, 160, 0], [80, 0, 0, 0, 60, 0, 120]], 'badger' => [[30, 0, 30, 0, 0, 80, 0], [0, 60, 0, 60, 0, 0, 100]]],
-        'start_weekday' => 3, 'hours_per_km' => ['badger' => 0.05],
+        'weeks' => [
+            'heron' => [[0, 40, 0, 60, 0, 90, 70], [0, 0, 50, 0, 0, 160, 0], [80, 0, 0, 0, 60, 0, 120]],
+            'badger' => [[30, 0, 30, 0, 0, 80, 0], [0, 60, 0, 60, 0, 0, 100]],
+        ],
+        'start_weekday' => 3,
+        'hours_per_km' => ['badger' => 0.05],
     ];
 }
 
@@ -41,9 +60,24 @@ function everyDraw(array $in): array
         $draws = count($weeks) ** 3;
         $of = ['waxed' => 0.0, 'trouble' => [], 'swaps' => 0.0, 'topups' => 0.0];
         for ($draw = 0; $draw < $draws; $draw++) {
-            $three = [$weeks[$draw % count($weeks)], $weeks[intdiv($draw, count($weeks)) % count($weeks)], $weeks[intdiv($draw, count($weeks) ** 2)]];
+            $three = [
+                $weeks[$draw % count($weeks)],
+                $weeks[intdiv($draw, count($weeks)) % count($weeks)],
+                $weeks[intdiv($draw, count($weeks) ** 2)],
+            ];
             $km = array_slice(array_merge(...$three), $in['start_weekday'], $in['plan']['days']);
-            $shed = new RuledShed(['bikes' => [['daily_km' => $km, 'daily_hours' => array_map(fn(float $each) => $each * ($in['hours_per_km'][$bike['id']] ?? 0), $km)] + $bike], 'pot_capacity' => null, 'batch_minutes' => 0] + $in['plan']);
+            $shed = new RuledShed(
+                [
+                    'bikes' => [
+                        [
+                            'daily_km' => $km,
+                            'daily_hours' => array_map(fn(float $each) => $each * ($in['hours_per_km'][$bike['id']] ?? 0), $km),
+                        ] + $bike,
+                    ],
+                    'pot_capacity' => null,
+                    'batch_minutes' => 0,
+                ] + $in['plan'],
+            );
             $first = null;
             foreach (array_keys($km) as $day) {
                 foreach ($in['pot_days'] as $pot) {
@@ -55,7 +89,7 @@ function everyDraw(array $in): array
                     $shed->chains[$on] = ['km' => $bike['interval_km'], 'h' => $bike['interval_hours'] ?? 0] + $shed->chains[$on];
                 }
             }
-            $first === null ? $of['waxed'] += 1 / $draws : $of['trouble'][$first] = ($of['trouble'][$first] ?? 0) + 1 / $draws;
+            $first === null ? ($of['waxed'] += 1 / $draws) : ($of['trouble'][$first] = ($of['trouble'][$first] ?? 0) + 1 / $draws);
             $of['swaps'] += $shed->swaps / $draws;
             $of['topups'] += $shed->drips / $draws;
         }
@@ -69,16 +103,30 @@ it('is within three standard errors of every draw counted', function (): void {
     $in = riskyPlan();
     $true = everyDraw($in);
     $found = risk($in + ['runs' => 6000, 'seed' => 3]);
-    $within = fn(float $p): float => 3 * sqrt($p * (1 - $p) / 6000) + 1e-9;
+    $within = fn(float $p): float => 3 * sqrt(($p * (1 - $p)) / 6000) + 1e-9;
     $all = $true['heron']['waxed'] * $true['badger']['waxed'];
-    expect($all)->toBeGreaterThan(0.05)->toBeLessThan(0.95)->and($found['all_waxed'])->toEqualWithDelta($all, $within($all))
-        ->and($found['standard_error'])->toEqualWithDelta(sqrt($found['all_waxed'] * (1 - $found['all_waxed']) / 6000), 1e-12)->and($found['runs'])->toBe(6000);
+    expect($all)
+        ->toBeGreaterThan(0.05)
+        ->toBeLessThan(0.95)
+        ->and($found['all_waxed'])
+        ->toEqualWithDelta($all, $within($all))
+        ->and($found['standard_error'])
+        ->toEqualWithDelta(sqrt(($found['all_waxed'] * (1 - $found['all_waxed'])) / 6000), 1e-12)
+        ->and($found['runs'])
+        ->toBe(6000);
     foreach ($found['bikes'] as $bike) {
         $of = $true[$bike['id']];
         ksort($of['trouble']);
-        expect($bike['waxed'])->toEqualWithDelta($of['waxed'], $within($of['waxed']))->and(array_column($bike['first_trouble'], 'day'))->toBe(array_keys($of['trouble']))
-            ->and($bike['swaps'])->toEqualWithDelta($of['swaps'], 0.08)->and($bike['topups'])->toEqualWithDelta($of['topups'], 0.08)
-            ->and($bike['waxed'] + array_sum(array_column($bike['first_trouble'], 'share')))->toEqualWithDelta(1.0, 1e-9);
+        expect($bike['waxed'])
+            ->toEqualWithDelta($of['waxed'], $within($of['waxed']))
+            ->and(array_column($bike['first_trouble'], 'day'))
+            ->toBe(array_keys($of['trouble']))
+            ->and($bike['swaps'])
+            ->toEqualWithDelta($of['swaps'], 0.08)
+            ->and($bike['topups'])
+            ->toEqualWithDelta($of['topups'], 0.08)
+            ->and($bike['waxed'] + array_sum(array_column($bike['first_trouble'], 'share')))
+            ->toEqualWithDelta(1.0, 1e-9);
         foreach ($bike['first_trouble'] as $trouble) {
             expect($trouble['share'])->toEqualWithDelta($of['trouble'][$trouble['day']], $within($of['trouble'][$trouble['day']]));
         }
@@ -88,25 +136,43 @@ it('is within three standard errors of every draw counted', function (): void {
 it('is the plan itself where no week is known, and the same again by the same seed', function (): void {
     $in = riskyPlan();
     $known = risk(['weeks' => ['heron' => [], 'badger' => []], 'runs' => 10] + $in);
-    expect($known['all_waxed'])->toBeIn([0.0, 1.0])->and($known['standard_error'])->toEqual(0)
-        ->and(risk($in))->toBe(risk($in))->not->toBe(risk(['seed' => 2] + $in))->and(risk($in)['runs'])->toBe(2000);
+    expect($known['all_waxed'])
+        ->toBeIn([0.0, 1.0])
+        ->and($known['standard_error'])
+        ->toEqual(0)
+        ->and(risk($in))
+        ->toBe(risk($in))
+        ->not->toBe(risk(['seed' => 2] + $in))
+        ->and(risk($in)['runs'])
+        ->toBe(2000);
     // Days of the pot later than the trouble do not help; every chain dipped each day does.
     $dry = risk(['pot_days' => []] + $in)['all_waxed'];
-    $all = risk(['pot_days' => array_map(fn(int $day) => ['day' => $day, 'dips' => ['heronA', 'heronB', 'badgerA', 'badgerB']], range(0, 11))] + $in);
+    $all = risk(
+        ['pot_days' => array_map(fn(int $day) => ['day' => $day, 'dips' => ['heronA', 'heronB', 'badgerA', 'badgerB']], range(0, 11))] +
+            $in,
+    );
     expect($dry)->toBeLessThan(risk($in)['all_waxed'])->and($all['all_waxed'])->toBe(1.0)->and($all['bikes'][0]['first_trouble'])->toBe([]);
 });
 
 it('refuses what it cannot draw from', function (array $with, string $field): void {
     expect(fn() => risk(array_replace_recursive(riskyPlan(), $with)))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($field));
 })->with([
-    'a bike that is not there' => [['weeks' => ['otter' => []]], 'weeks.otter'], 'hours of another' => [['hours_per_km' => ['otter' => 1]], 'hours_per_km.otter'], 'a chain that is not there' => [['pot_days' => [['dips' => ['otterA']]]], 'pot_days.0.dips.0'],
-    'a day past the end' => [['pot_days' => [['day' => 12]]], 'pot_days.0.day'], 'six days' => [['weeks' => ['badger' => [2 => [1, 2, 3, 4, 5, 6]]]], 'weeks.badger.2'], 'a way back' => [['weeks' => ['badger' => [[-1]]]], 'weeks.badger.0.0'],
-    'no weekday' => [['start_weekday' => 7], 'start_weekday'], 'no run' => [['runs' => 0], 'runs'],
+    'a bike that is not there' => [['weeks' => ['otter' => []]], 'weeks.otter'],
+    'hours of another' => [['hours_per_km' => ['otter' => 1]], 'hours_per_km.otter'],
+    'a chain that is not there' => [['pot_days' => [['dips' => ['otterA']]]], 'pot_days.0.dips.0'],
+    'a day past the end' => [['pot_days' => [['day' => 12]]], 'pot_days.0.day'],
+    'six days' => [['weeks' => ['badger' => [2 => [1, 2, 3, 4, 5, 6]]]], 'weeks.badger.2'],
+    'a way back' => [['weeks' => ['badger' => [[-1]]]], 'weeks.badger.0.0'],
+    'no weekday' => [['start_weekday' => 7], 'start_weekday'],
+    'no run' => [['runs' => 0], 'runs'],
 ]);
 
 it('wants weeks of every bike, and the pace of one that goes by hours', function (): void {
     $in = riskyPlan();
-    expect(fn() => risk(['weeks' => ['heron' => []]] + $in))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe('weeks.badger'))
-        ->and(fn() => risk(['hours_per_km' => (object) []] + $in))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe('hours_per_km.badger'))
-        ->and(fn() => risk(['pot_days' => [['day' => 4, 'dips' => []], ['day' => 4, 'dips' => []]]] + $in))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe('pot_days.1.day'));
+    expect(fn() => risk(['weeks' => ['heron' => []]] + $in))
+        ->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe('weeks.badger'))
+        ->and(fn() => risk(['hours_per_km' => (object) []] + $in))
+        ->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe('hours_per_km.badger'))
+        ->and(fn() => risk(['pot_days' => [['day' => 4, 'dips' => []], ['day' => 4, 'dips' => []]]] + $in))
+        ->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe('pot_days.1.day'));
 });

@@ -9,7 +9,7 @@ use Dripel\Core\Plan\PotDays;
 /** @return array<string, mixed> */
 function planned(array $input): array
 {
-    return (new PotDays)->compute(Fields::fromJson((string) json_encode($input)));
+    return (new PotDays())->compute(Fields::fromJson((string) json_encode($input)));
 }
 
 /**
@@ -19,7 +19,14 @@ function planned(array $input): array
  */
 function walked(array $in, array $potDays): array
 {
-    $state = array_map(fn(array $bike) => ['used' => array_column($bike['chains'], 'used_km', 'id'), 'tops' => array_fill_keys(array_column($bike['chains'], 'id'), 0), 'on' => $bike['on_bike']], $in['bikes']);
+    $state = array_map(
+        fn(array $bike) => [
+            'used' => array_column($bike['chains'], 'used_km', 'id'),
+            'tops' => array_fill_keys(array_column($bike['chains'], 'id'), 0),
+            'on' => $bike['on_bike'],
+        ],
+        $in['bikes'],
+    );
     $minutes = 0.0;
     for ($day = 0; $day < $in['days']; $day++) {
         if (in_array($day, $potDays, true)) {
@@ -53,12 +60,16 @@ function walked(array $in, array $potDays): array
                 continue;
             }
             $order = array_column($bike['chains'], 'id');
-            usort($order, fn(string $x, string $y) => $state[$b]['used'][$x] <=> $state[$b]['used'][$y] ?: $state[$b]['tops'][$x] <=> $state[$b]['tops'][$y]);
+            usort(
+                $order,
+                fn(string $x, string $y) => $state[$b]['used'][$x] <=> $state[$b]['used'][$y] ?:
+                $state[$b]['tops'][$x] <=> $state[$b]['tops'][$y],
+            );
             $on = $state[$b]['on'];
             $others = array_values(array_filter($order, fn(string $chain) => $chain !== $on));
             $free = array_values(array_filter($others, fn(string $chain) => $can($state[$b]['used'][$chain])));
             $helped = array_values(array_filter($others, fn(string $chain) => $with($chain) !== null));
-            $chain = $can($state[$b]['used'][$on]) ? $on : ($free[0] ?? ($with($on) !== null ? $on : ($helped[0] ?? null)));
+            $chain = $can($state[$b]['used'][$on]) ? $on : $free[0] ?? ($with($on) !== null ? $on : $helped[0] ?? null);
             if ($chain === null) {
                 $stuck[] = $b;
                 continue;
@@ -66,7 +77,10 @@ function walked(array $in, array $potDays): array
             $n = (int) $with($chain);
             $minutes += ($chain === $on ? 0 : $in['swap_minutes']) + $n * ($in['topup']['minutes'] ?? 0);
             $state[$b]['tops'][$chain] += $n;
-            $state[$b]['used'][$chain] = min($bike['interval_km'], max(0, $state[$b]['used'][$chain] - $n * ($in['topup']['km'] ?? 0)) + $km);
+            $state[$b]['used'][$chain] = min(
+                $bike['interval_km'],
+                max(0, $state[$b]['used'][$chain] - $n * ($in['topup']['km'] ?? 0)) + $km,
+            );
             $state[$b]['on'] = $chain;
         }
         if ($stuck !== []) {
@@ -85,13 +99,30 @@ function someShed(int $seed): array
     $days = mt_rand(4, 9);
     $bikes = [];
     for ($b = 0; $b < mt_rand(1, 3); $b++) {
-        $chains = array_map(fn(int $n) => ['id' => $b.'ABCD'[$n], 'used_km' => $pick([0, 0, 40, 80, 100])], range(0, mt_rand(0, 3)));
-        $bikes[] = ['id' => "bike {$b}", 'interval_km' => 100, 'daily_km' => array_map(fn() => $pick([0, 0, 20, 40, 60, 130]), range(1, $days)), 'chains' => $chains, 'on_bike' => $pick($chains)['id']];
+        $chains = array_map(fn(int $n) => ['id' => $b . 'ABCD'[$n], 'used_km' => $pick([0, 0, 40, 80, 100])], range(0, mt_rand(0, 3)));
+        $bikes[] = [
+            'id' => "bike {$b}",
+            'interval_km' => 100,
+            'daily_km' => array_map(fn() => $pick([0, 0, 20, 40, 60, 130]), range(1, $days)),
+            'chains' => $chains,
+            'on_bike' => $pick($chains)['id'],
+        ];
     }
 
     return [
-        'days' => $days, 'allowed_days' => array_map(fn() => $pick([true, true, false]), range(1, $days)), 'fixed_minutes' => $pick([0, 30, 45]), 'per_dip_minutes' => $pick([0, 5]), 'batch_minutes' => $pick([0, 20]),
-        'pot_capacity' => $pick([null, 1, 2]), 'swap_minutes' => $pick([0, 3]), 'topup' => $pick([null, ['km' => 50, 'minutes' => $pick([0, 20]), 'max_per_cycle' => 2], ['km' => 80, 'minutes' => 25, 'max_per_cycle' => 1]]), 'bikes' => $bikes,
+        'days' => $days,
+        'allowed_days' => array_map(fn() => $pick([true, true, false]), range(1, $days)),
+        'fixed_minutes' => $pick([0, 30, 45]),
+        'per_dip_minutes' => $pick([0, 5]),
+        'batch_minutes' => $pick([0, 20]),
+        'pot_capacity' => $pick([null, 1, 2]),
+        'swap_minutes' => $pick([0, 3]),
+        'topup' => $pick([
+            null,
+            ['km' => 50, 'minutes' => $pick([0, 20]), 'max_per_cycle' => 2],
+            ['km' => 80, 'minutes' => 25, 'max_per_cycle' => 1],
+        ]),
+        'bikes' => $bikes,
     ];
 }
 
@@ -102,7 +133,7 @@ it('finds the least minutes of all choices of pot days, and says where none will
         $allowed = array_keys(array_filter($in['allowed_days']));
         [$best, $latest] = [null, ['blocked' => -1, 'bikes' => []]];
         for ($subset = 0; $subset < 1 << count($allowed); $subset++) {
-            $days = array_values(array_filter($allowed, fn(int $i) => ($subset >> $i & 1) === 1, ARRAY_FILTER_USE_KEY));
+            $days = array_values(array_filter($allowed, fn(int $i) => (($subset >> $i) & 1) === 1, ARRAY_FILTER_USE_KEY));
             $way = walked($in, $days);
             if ($way['minutes'] !== null) {
                 // Ties: fewer pot days, then the later first one.
@@ -117,15 +148,29 @@ it('finds the least minutes of all choices of pot days, and says where none will
         $found = planned($in);
         if ($best === null) {
             $blocked++;
-            expect($found)->toMatchArray(['feasible' => false, 'total_minutes' => null, 'pot_days' => [], 'swaps' => [], 'topups' => []], "seed {$seed}")
-                ->and($found['blocked']['day'])->toBe($latest['blocked'], "seed {$seed}")->and($found['blocked']['bike'])->toBe($in['bikes'][min($latest['bikes'])]['id'], "seed {$seed}");
+            expect($found)
+                ->toMatchArray(
+                    ['feasible' => false, 'total_minutes' => null, 'pot_days' => [], 'swaps' => [], 'topups' => []],
+                    "seed {$seed}",
+                )
+                ->and($found['blocked']['day'])
+                ->toBe($latest['blocked'], "seed {$seed}")
+                ->and($found['blocked']['bike'])
+                ->toBe($in['bikes'][min($latest['bikes'])]['id'], "seed {$seed}");
             continue;
         }
         $feasible++;
-        expect($found['feasible'])->toBeTrue("seed {$seed}")->and($found['total_minutes'])->toEqualWithDelta($best[0][0], 1e-6, "seed {$seed}")
-            ->and(count($found['pot_days']))->toBe(count($best[1]), "seed {$seed}")->and($found['pot_days'][0]['day'] ?? 0)->toBe($best[1][0] ?? 0, "seed {$seed}")
+        expect($found['feasible'])
+            ->toBeTrue("seed {$seed}")
+            ->and($found['total_minutes'])
+            ->toEqualWithDelta($best[0][0], 1e-6, "seed {$seed}")
+            ->and(count($found['pot_days']))
+            ->toBe(count($best[1]), "seed {$seed}")
+            ->and($found['pot_days'][0]['day'] ?? 0)
+            ->toBe($best[1][0] ?? 0, "seed {$seed}")
             // The plan that it names does cost that.
-            ->and(walked($in, array_column($found['pot_days'], 'day'))['minutes'])->toEqualWithDelta($found['total_minutes'], 1e-6, "seed {$seed}");
+            ->and(walked($in, array_column($found['pot_days'], 'day'))['minutes'])
+            ->toEqualWithDelta($found['total_minutes'], 1e-6, "seed {$seed}");
     }
     // Both happen often enough to mean something.
     expect($feasible)->toBeGreaterThan(100)->and($blocked)->toBeGreaterThan(25);
@@ -133,42 +178,95 @@ it('finds the least minutes of all choices of pot days, and says where none will
 
 it('agrees with a mixed-integer program solved by GLPK', function (): void {
     // Made by data/pot_days.py with glpsol of Debian's glpk-utils; the rides are simulated there a third time.
-    foreach (json_decode((string) file_get_contents(__DIR__.'/data/pot_days.json'), true) as $n => $case) {
+    foreach (json_decode((string) file_get_contents(__DIR__ . '/data/pot_days.json'), true) as $n => $case) {
         expect(planned($case['input'])['total_minutes'])->toEqualWithDelta($case['total_minutes'], 1e-6, "case {$n}");
     }
 });
 
 it('plans by hand: one pot day for two chains, the later of two as good; a top-up where that is cheaper', function (): void {
     $shed = [
-        'days' => 7, 'allowed_days' => [true, false, false, true, true, false, false], 'fixed_minutes' => 40, 'per_dip_minutes' => 5, 'batch_minutes' => 20, 'pot_capacity' => 4, 'swap_minutes' => 3, 'topup' => null,
-        'bikes' => [['id' => 'heron', 'interval_km' => 300, 'daily_km' => [80, 0, 80, 0, 0, 150, 80], 'chains' => [['id' => 'A', 'used_km' => 200], ['id' => 'B', 'used_km' => 100]], 'on_bike' => 'A']],
+        'days' => 7,
+        'allowed_days' => [true, false, false, true, true, false, false],
+        'fixed_minutes' => 40,
+        'per_dip_minutes' => 5,
+        'batch_minutes' => 20,
+        'pot_capacity' => 4,
+        'swap_minutes' => 3,
+        'topup' => null,
+        'bikes' => [
+            [
+                'id' => 'heron',
+                'interval_km' => 300,
+                'daily_km' => [80, 0, 80, 0, 0, 150, 80],
+                'chains' => [['id' => 'A', 'used_km' => 200], ['id' => 'B', 'used_km' => 100]],
+                'on_bike' => 'A',
+            ],
+        ],
     ];
     // A takes 80 (280), B 80 (180); on day 4 both are dipped: 40 + 2·5 + 20, and one swap. Day 3 would do as well.
     expect(planned($shed))->toBe([
-        'feasible' => true, 'total_minutes' => 73.0, 'pot_days' => [['day' => 4, 'batches' => 1, 'dips' => ['A', 'B']]],
-        'swaps' => [['day' => 2, 'bike' => 'heron', 'from' => 'A', 'to' => 'B']], 'topups' => [], 'blocked' => null,
+        'feasible' => true,
+        'total_minutes' => 73.0,
+        'pot_days' => [['day' => 4, 'batches' => 1, 'dips' => ['A', 'B']]],
+        'swaps' => [['day' => 2, 'bike' => 'heron', 'from' => 'A', 'to' => 'B']],
+        'topups' => [],
+        'blocked' => null,
     ]);
     // Two top-ups at 25 minutes are dearer than the pot; at 15 they are not, and the fitted chain has them first.
     $drip = fn(float $minutes) => planned(['topup' => ['km' => 200, 'minutes' => $minutes, 'max_per_cycle' => 2]] + $shed);
-    expect($drip(90)['topups'])->toBe([])->and($drip(25)['total_minutes'])->toBe(28.0)->and($drip(25)['pot_days'])->toBe([])->and($drip(25)['topups'])->toBe([['day' => 5, 'bike' => 'heron', 'chain' => 'B']]);
+    expect($drip(90)['topups'])
+        ->toBe([])
+        ->and($drip(25)['total_minutes'])
+        ->toBe(28.0)
+        ->and($drip(25)['pot_days'])
+        ->toBe([])
+        ->and($drip(25)['topups'])
+        ->toBe([['day' => 5, 'bike' => 'heron', 'chain' => 'B']]);
     // No day for the pot and no bottle: the first ride that nothing can take.
     expect(planned(['allowed_days' => array_fill(0, 7, false)] + $shed)['blocked'])->toMatchArray(['day' => 5, 'bike' => 'heron']);
     // 400 km on a day want a fresh chain: the pot the day before, or that morning.
     $long = planned(['bikes' => [['daily_km' => [0, 0, 0, 0, 400, 0, 0]] + $shed['bikes'][0]]] + $shed);
-    expect(array_column($long['pot_days'], 'day'))->toBe([4])->and(planned(['bikes' => []] + $shed))->toMatchArray(['feasible' => true, 'total_minutes' => 0.0, 'pot_days' => []]);
+    expect(array_column($long['pot_days'], 'day'))
+        ->toBe([4])
+        ->and(planned(['bikes' => []] + $shed))
+        ->toMatchArray(['feasible' => true, 'total_minutes' => 0.0, 'pot_days' => []]);
 });
 
 it('refuses what cannot be planned', function (array $with, string $field): void {
     $in = $with + [
-        'days' => 2, 'allowed_days' => [true, true], 'fixed_minutes' => 40, 'per_dip_minutes' => 5,
+        'days' => 2,
+        'allowed_days' => [true, true],
+        'fixed_minutes' => 40,
+        'per_dip_minutes' => 5,
         'bikes' => [['id' => 1, 'interval_km' => 300, 'daily_km' => [1, 1], 'chains' => [['id' => 'A', 'used_km' => 0]], 'on_bike' => 'A']],
     ];
     expect(fn() => planned($in))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($field));
 })->with([
-    [['days' => 0], 'days'], [['days' => 3], 'allowed_days'], [['fixed_minutes' => -1], 'fixed_minutes'], [['pot_capacity' => 0], 'pot_capacity'], [['topup' => ['km' => 0, 'minutes' => 1, 'max_per_cycle' => 1]], 'topup.km'],
+    [['days' => 0], 'days'],
+    [['days' => 3], 'allowed_days'],
+    [['fixed_minutes' => -1], 'fixed_minutes'],
+    [['pot_capacity' => 0], 'pot_capacity'],
+    [['topup' => ['km' => 0, 'minutes' => 1, 'max_per_cycle' => 1]], 'topup.km'],
     [['allowed_days' => [true, 1]], 'allowed_days.1'],
-    [['bikes' => [['id' => 1, 'interval_km' => 300, 'daily_km' => [1], 'chains' => [['id' => 'A', 'used_km' => 0]], 'on_bike' => 'A']]], 'bikes.0.daily_km'],
-    [['bikes' => [['id' => 1, 'interval_km' => 300, 'daily_km' => [1, 1], 'chains' => [['id' => 'A', 'used_km' => 0]], 'on_bike' => 'B']]], 'bikes.0.on_bike'],
-    [['bikes' => [['id' => 1, 'interval_km' => 300, 'daily_km' => [1, -1], 'chains' => [['id' => 'A', 'used_km' => 0]], 'on_bike' => 'A']]], 'bikes.0.daily_km.1'],
+    [
+        ['bikes' => [['id' => 1, 'interval_km' => 300, 'daily_km' => [1], 'chains' => [['id' => 'A', 'used_km' => 0]], 'on_bike' => 'A']]],
+        'bikes.0.daily_km',
+    ],
+    [
+        [
+            'bikes' => [
+                ['id' => 1, 'interval_km' => 300, 'daily_km' => [1, 1], 'chains' => [['id' => 'A', 'used_km' => 0]], 'on_bike' => 'B'],
+            ],
+        ],
+        'bikes.0.on_bike',
+    ],
+    [
+        [
+            'bikes' => [
+                ['id' => 1, 'interval_km' => 300, 'daily_km' => [1, -1], 'chains' => [['id' => 'A', 'used_km' => 0]], 'on_bike' => 'A'],
+            ],
+        ],
+        'bikes.0.daily_km.1',
+    ],
     [['bikes' => [['id' => 1, 'interval_km' => 300, 'daily_km' => [1, 1], 'chains' => [], 'on_bike' => 'B']]], 'bikes.0.chains'],
 ]);

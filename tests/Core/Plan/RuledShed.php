@@ -25,8 +25,11 @@ final class RuledShed
             $this->on[$bike['id']] = $bike['on_bike'];
             foreach ($bike['chains'] as $chain) {
                 $this->chains[$chain['id']] = [
-                    'km' => $bike['interval_km'] === null ? 0 : $chain['used_km'], 'h' => ($bike['interval_hours'] ?? null) === null ? 0 : $chain['used_hours'] ?? 0,
-                    'tops' => $chain['topups'] ?? 0, 'bare' => $chain['bare'] ?? false, 'by' => $chain['dip_by'] ?? null,
+                    'km' => $bike['interval_km'] === null ? 0 : $chain['used_km'],
+                    'h' => ($bike['interval_hours'] ?? null) === null ? 0 : $chain['used_hours'] ?? 0,
+                    'tops' => $chain['topups'] ?? 0,
+                    'bare' => $chain['bare'] ?? false,
+                    'by' => $chain['dip_by'] ?? null,
                 ];
             }
         }
@@ -35,7 +38,9 @@ final class RuledShed
     /** @return list<string> */
     public function used(): array
     {
-        return array_keys(array_filter($this->chains, fn(array $one) => $one['km'] > 0 || $one['h'] > 0 || $one['bare'] || $one['by'] !== null));
+        return array_keys(
+            array_filter($this->chains, fn(array $one) => $one['km'] > 0 || $one['h'] > 0 || $one['bare'] || $one['by'] !== null),
+        );
     }
 
     public function pot(array $dips): void
@@ -59,7 +64,13 @@ final class RuledShed
             }
         }
         foreach ($this->in['bikes'] as $bike) {
-            if (! $this->ride($bike, $bike['interval_km'] === null ? 0 : $bike['daily_km'][$day], ($bike['interval_hours'] ?? null) === null ? 0 : $bike['daily_hours'][$day])) {
+            if (
+                !$this->ride(
+                    $bike,
+                    $bike['interval_km'] === null ? 0 : $bike['daily_km'][$day],
+                    ($bike['interval_hours'] ?? null) === null ? 0 : $bike['daily_hours'][$day],
+                )
+            ) {
                 return [$bike['id'], ''];
             }
         }
@@ -73,11 +84,13 @@ final class RuledShed
         if ($km == 0 && $h == 0) {
             return true;
         }
-        $fits = fn(float $used, float $ride, float $interval): bool => $ride > $interval ? $used <= 0 : $used + $ride <= $interval + 1e-9 || $used <= 0;
+        $fits = fn(float $used, float $ride, float $interval): bool => $ride > $interval
+            ? $used <= 0
+            : $used + $ride <= $interval + 1e-9 || $used <= 0;
         $with = function (string $chain) use ($fits, $km, $h, $most, $mostH, $topUp): ?int {
             $of = $this->chains[$chain];
             for ($n = 0; $n <= max(0, ($topUp['max_per_cycle'] ?? 0) - $of['tops']); $n++) {
-                if (! $of['bare'] && $fits(max(0, $of['km'] - $n * ($topUp['km'] ?? 0)), $km, $most) && $fits($of['h'], $h, $mostH)) {
+                if (!$of['bare'] && $fits(max(0, $of['km'] - $n * ($topUp['km'] ?? 0)), $km, $most) && $fits($of['h'], $h, $mostH)) {
                     return $n;
                 }
             }
@@ -86,10 +99,14 @@ final class RuledShed
         };
         $on = $this->on[$bike['id']];
         $others = array_values(array_diff(array_column($bike['chains'], 'id'), [$on]));
-        usort($others, fn(string $a, string $b) => $this->share($bike, $a) <=> $this->share($bike, $b) ?: $this->chains[$a]['tops'] <=> $this->chains[$b]['tops']);
+        usort(
+            $others,
+            fn(string $a, string $b) => $this->share($bike, $a) <=> $this->share($bike, $b) ?:
+            $this->chains[$a]['tops'] <=> $this->chains[$b]['tops'],
+        );
         $free = array_values(array_filter($others, fn(string $chain) => $with($chain) === 0));
         $helped = array_values(array_filter($others, fn(string $chain) => $with($chain) !== null));
-        $chain = $with($on) === 0 ? $on : ($free[0] ?? ($with($on) !== null ? $on : ($helped[0] ?? null)));
+        $chain = $with($on) === 0 ? $on : $free[0] ?? ($with($on) !== null ? $on : $helped[0] ?? null);
         if ($chain === null) {
             return false;
         }
@@ -99,14 +116,22 @@ final class RuledShed
         $this->drips += $n;
         $this->on[$bike['id']] = $chain;
         $of = $this->chains[$chain];
-        $this->chains[$chain] = ['km' => min($most, max(0, $of['km'] - $n * ($topUp['km'] ?? 0)) + $km), 'h' => min($mostH, $of['h'] + $h), 'tops' => $of['tops'] + $n] + $of;
+        $this->chains[$chain] =
+            [
+                'km' => min($most, max(0, $of['km'] - $n * ($topUp['km'] ?? 0)) + $km),
+                'h' => min($mostH, $of['h'] + $h),
+                'tops' => $of['tops'] + $n,
+            ] + $of;
 
         return true;
     }
 
     private function share(array $bike, string $chain): float
     {
-        return max($bike['interval_km'] === null ? 0 : $this->chains[$chain]['km'] / $bike['interval_km'], ($bike['interval_hours'] ?? null) === null ? 0 : $this->chains[$chain]['h'] / $bike['interval_hours']);
+        return max(
+            $bike['interval_km'] === null ? 0 : $this->chains[$chain]['km'] / $bike['interval_km'],
+            ($bike['interval_hours'] ?? null) === null ? 0 : $this->chains[$chain]['h'] / $bike['interval_hours'],
+        );
     }
 
     public function end(): float

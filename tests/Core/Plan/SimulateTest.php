@@ -11,16 +11,47 @@ function simulated(array $policy = [], int $weeks = 104, array $pot = [], array 
 {
     $chain = fn(string $id, float $wear) => ['id' => $id, 'wear_pct' => $wear, 'used_km' => 0];
 
-    return (new Simulate)->compute(Fields::fromJson((string) json_encode([
-        'weeks' => $weeks,
-        'bikes' => [
-            $bike + ['id' => 'heron', 'week_km' => [0, 0, 36, 0, 0, 50, 74], 'limit_pct' => 0.5, 'rate_pct_per_1000km' => 0.05, 'rate_interval_km' => 300, 'chains' => [$chain('A', 0.1), $chain('B', 0.2), $chain('C', 0.3)], 'on_bike' => 'A'],
-            ['id' => 'badger', 'week_km' => [0, 26, 0, 0, 0, 44, 0], 'factor' => 1.4, 'limit_pct' => 0.5, 'rate_pct_per_1000km' => 0.08, 'rate_interval_km' => 300, 'chains' => [$chain('D', 0.05), $chain('E', 0.4)], 'on_bike' => 'D'],
-        ],
-        'policy' => $policy + ['interval_km' => 300],
-        'pot' => $pot + ['weekdays' => [false, false, false, true, false, true, true], 'fixed_minutes' => 45, 'per_dip_minutes' => 4, 'batch_minutes' => 10, 'capacity' => 3, 'swap_minutes' => 3, 'topup' => null, 'vessel' => ['diameter_mm' => 130, 'height_mm' => 105], 'wax_g' => 500],
-        'costs' => $costs + ['chain' => 30, 'strip' => 3, 'quick_link' => 5, 'cassette' => 64, 'wax_kg' => 14, 'topup' => 1.5],
-    ])));
+    return (new Simulate())->compute(
+        Fields::fromJson(
+            (string) json_encode([
+                'weeks' => $weeks,
+                'bikes' => [
+                    $bike + [
+                        'id' => 'heron',
+                        'week_km' => [0, 0, 36, 0, 0, 50, 74],
+                        'limit_pct' => 0.5,
+                        'rate_pct_per_1000km' => 0.05,
+                        'rate_interval_km' => 300,
+                        'chains' => [$chain('A', 0.1), $chain('B', 0.2), $chain('C', 0.3)],
+                        'on_bike' => 'A',
+                    ],
+                    [
+                        'id' => 'badger',
+                        'week_km' => [0, 26, 0, 0, 0, 44, 0],
+                        'factor' => 1.4,
+                        'limit_pct' => 0.5,
+                        'rate_pct_per_1000km' => 0.08,
+                        'rate_interval_km' => 300,
+                        'chains' => [$chain('D', 0.05), $chain('E', 0.4)],
+                        'on_bike' => 'D',
+                    ],
+                ],
+                'policy' => $policy + ['interval_km' => 300],
+                'pot' => $pot + [
+                    'weekdays' => [false, false, false, true, false, true, true],
+                    'fixed_minutes' => 45,
+                    'per_dip_minutes' => 4,
+                    'batch_minutes' => 10,
+                    'capacity' => 3,
+                    'swap_minutes' => 3,
+                    'topup' => null,
+                    'vessel' => ['diameter_mm' => 130, 'height_mm' => 105],
+                    'wax_g' => 500,
+                ],
+                'costs' => $costs + ['chain' => 30, 'strip' => 3, 'quick_link' => 5, 'cassette' => 64, 'wax_kg' => 14, 'topup' => 1.5],
+            ]),
+        ),
+    );
 }
 
 it('loses no kilometre, no chain and no gram', function (array $policy): void {
@@ -28,7 +59,10 @@ it('loses no kilometre, no chain and no gram', function (array $policy): void {
     $weeks = $found['weeks'];
     $sum = fn(string $of): float => (float) array_sum(array_column($weeks, $of));
     // 230 km a week, as ridden.
-    expect($sum('km'))->toEqualWithDelta(104 * 230.0, 1e-6)->and($found['totals']['km'])->toEqualWithDelta($sum('km'), 1e-9);
+    expect($sum('km'))
+        ->toEqualWithDelta(104 * 230.0, 1e-6)
+        ->and($found['totals']['km'])
+        ->toEqualWithDelta($sum('km'), 1e-9);
     // Wax: what was there and bought is in the pot, on chains or thrown away.
     expect(500.0 + $sum('wax_bought_g'))->toEqualWithDelta(end($weeks)['wax_g'] + $sum('wax_taken_g') + $sum('wax_thrown_g'), 1e-6);
     // Chains: those there at the start and those bought hang there, or are worn out; and never fewer than before.
@@ -39,51 +73,100 @@ it('loses no kilometre, no chain and no gram', function (array $policy): void {
     // Wear: what the km made, on chains that hang and on those that are gone; money: what was bought.
     $curve = ['200' => 25_000, '300' => 15_000, '400' => 9_000];
     $times = 15_000 / $curve[(string) ($policy['interval_km'] ?? 300)];
-    $now = array_sum(array_map(array_sum(...), end($weeks)['wear'])) + array_sum(array_column(array_merge(...array_column($weeks, 'retired')), 'wear_pct'));
+    $now =
+        array_sum(array_map(array_sum(...), end($weeks)['wear'])) +
+        array_sum(array_column(array_merge(...array_column($weeks, 'retired')), 'wear_pct'));
     $kept = ($policy['chains'] ?? 3) < 3 ? ($policy['chains'] === 1 ? 0.1 + 0.05 : 0.1 + 0.2 + 0.05 + 0.4) : 1.05;
-    expect($now)->toEqualWithDelta($kept + 0.02 * $sum('bought') + $times * (104 * 160 * 0.05 + 104 * 70 * 0.08) / 1000, 1e-6)
-        ->and($found['totals']['cost'])->toEqualWithDelta($sum('bought') * 38 + $sum('cassettes') * 64 + $sum('wax_bought_g') / 1000 * 14 + $sum('topups') * 1.5, 1e-6);
+    expect($now)
+        ->toEqualWithDelta($kept + 0.02 * $sum('bought') + ($times * (104 * 160 * 0.05 + 104 * 70 * 0.08)) / 1000, 1e-6)
+        ->and($found['totals']['cost'])
+        ->toEqualWithDelta($sum('bought') * 38 + $sum('cassettes') * 64 + ($sum('wax_bought_g') / 1000) * 14 + $sum('topups') * 1.5, 1e-6);
 })->with([
-    'even' => [[]], 'in turn' => [['rotation' => 'in_turn']], 'one at a time' => [['rotation' => 'one_at_a_time']], 'short' => [['interval_km' => 200]], 'long' => [['interval_km' => 400]], 'two chains' => [['chains' => 2]], 'drip alone' => [['drip_only' => true]],
-    'dips that are chosen' => [['dips' => 'chosen']], 'chosen, in turn, four chains' => [['dips' => 'chosen', 'rotation' => 'in_turn', 'chains' => 4]],
+    'even' => [[]],
+    'in turn' => [['rotation' => 'in_turn']],
+    'one at a time' => [['rotation' => 'one_at_a_time']],
+    'short' => [['interval_km' => 200]],
+    'long' => [['interval_km' => 400]],
+    'two chains' => [['chains' => 2]],
+    'drip alone' => [['drip_only' => true]],
+    'dips that are chosen' => [['dips' => 'chosen']],
+    'chosen, in turn, four chains' => [['dips' => 'chosen', 'rotation' => 'in_turn', 'chains' => 4]],
 ]);
 
 it('goes the way that every input should', function (): void {
     $of = fn(array $found, string $what) => $found['totals'][$what];
     $usual = simulated();
     // A shorter interval: more pot days and minutes, fewer chains.
-    expect($of(simulated(['interval_km' => 200]), 'pot_days'))->toBeGreaterThan($of($usual, 'pot_days'))->and($of(simulated(['interval_km' => 200]), 'retired'))->toBeLessThan($of($usual, 'retired'))
-        ->and($of(simulated(['interval_km' => 400]), 'retired'))->toBeGreaterThan($of($usual, 'retired'))
+    expect($of(simulated(['interval_km' => 200]), 'pot_days'))
+        ->toBeGreaterThan($of($usual, 'pot_days'))
+        ->and($of(simulated(['interval_km' => 200]), 'retired'))
+        ->toBeLessThan($of($usual, 'retired'))
+        ->and($of(simulated(['interval_km' => 400]), 'retired'))
+        ->toBeGreaterThan($of($usual, 'retired'))
         // More chains: fewer pot days. A higher limit: fewer chains bought. Dearer chains: more money.
-        ->and($of(simulated(['chains' => 5]), 'pot_days'))->toBeLessThan($of(simulated(['chains' => 1]), 'pot_days'))
-        ->and($of(simulated(['limit_pct' => 0.75]), 'retired'))->toBeLessThan($of($usual, 'retired'))
-        ->and($of(simulated(costs: ['chain' => 60]), 'cost'))->toBeGreaterThan($of($usual, 'cost'))
-        ->and($of(simulated(costs: ['hour' => 20]), 'per_1000km'))->toBeGreaterThan($of($usual, 'per_1000km'))
+        ->and($of(simulated(['chains' => 5]), 'pot_days'))
+        ->toBeLessThan($of(simulated(['chains' => 1]), 'pot_days'))
+        ->and($of(simulated(['limit_pct' => 0.75]), 'retired'))
+        ->toBeLessThan($of($usual, 'retired'))
+        ->and($of(simulated(costs: ['chain' => 60]), 'cost'))
+        ->toBeGreaterThan($of($usual, 'cost'))
+        ->and($of(simulated(costs: ['hour' => 20]), 'per_1000km'))
+        ->toBeGreaterThan($of($usual, 'per_1000km'))
         // Wetter roads: more pot days. Faster wear: more chains. The bottle may save a pot day, never cost one.
-        ->and($of(simulated(bike: ['factor' => 2.0]), 'pot_days'))->toBeGreaterThan($of($usual, 'pot_days'))
-        ->and($of(simulated(bike: ['rate_pct_per_1000km' => 0.1]), 'retired'))->toBeGreaterThan($of($usual, 'retired'))
-        ->and($of(simulated(pot: ['topup' => ['km' => 200, 'minutes' => 1, 'max_per_cycle' => 2]]), 'pot_days'))->toBeLessThan($of($usual, 'pot_days'))
-        ->and($of(simulated(['drip_only' => true]), 'pot_days'))->toBe(0)->and($of(simulated(['drip_only' => true]), 'topups'))->toBeGreaterThan(50)
+        ->and($of(simulated(bike: ['factor' => 2.0]), 'pot_days'))
+        ->toBeGreaterThan($of($usual, 'pot_days'))
+        ->and($of(simulated(bike: ['rate_pct_per_1000km' => 0.1]), 'retired'))
+        ->toBeGreaterThan($of($usual, 'retired'))
+        ->and($of(simulated(pot: ['topup' => ['km' => 200, 'minutes' => 1, 'max_per_cycle' => 2]]), 'pot_days'))
+        ->toBeLessThan($of($usual, 'pot_days'))
+        ->and($of(simulated(['drip_only' => true]), 'pot_days'))
+        ->toBe(0)
+        ->and($of(simulated(['drip_only' => true]), 'topups'))
+        ->toBeGreaterThan(50)
         // Even wears the chains of a bike alike; one at a time does not.
-        ->and(max($even = simulated(weeks: 40)['weeks'][39]['wear']['heron']) - min($even))->toBeLessThan(max($one = simulated(['rotation' => 'one_at_a_time'], 40)['weeks'][39]['wear']['heron']) - min($one))
+        ->and(max($even = simulated(weeks: 40)['weeks'][39]['wear']['heron']) - min($even))
+        ->toBeLessThan(max($one = simulated(['rotation' => 'one_at_a_time'], 40)['weeks'][39]['wear']['heron']) - min($one))
         // With no day for the pot somebody stays at home on one.
-        ->and($of(simulated(pot: ['weekdays' => array_fill(0, 7, false)]), 'forced'))->toBe($of(simulated(pot: ['weekdays' => array_fill(0, 7, false)]), 'pot_days'))
-        ->and($usual)->toBe(simulated());
+        ->and($of(simulated(pot: ['weekdays' => array_fill(0, 7, false)]), 'forced'))
+        ->toBe($of(simulated(pot: ['weekdays' => array_fill(0, 7, false)]), 'pot_days'))
+        ->and($usual)
+        ->toBe(simulated());
 });
 
-it('takes no more minutes over the years where dips are chosen, if wax at the end of a fortnight is worth its share of a pot day', function (array $policy): void {
-    [$every, $chosen] = [simulated($policy)['totals'], simulated(['dips' => 'chosen'] + $policy, pot: ['end_minutes_per_chain' => 4 + 10 / 3 + 45 / 4])['totals']];
-    expect($chosen['minutes'])->toBeLessThanOrEqual($every['minutes'])->and($chosen['pot_days'])->toBeLessThanOrEqual($every['pot_days'])->and($chosen['km'])->toEqualWithDelta($every['km'], 1e-9)
-        // Worth a dip alone it is given away: the plan of each fortnight heats the pot for a few, and soon again.
-        ->and(simulated(['dips' => 'chosen'] + $policy)['totals']['pot_days'])->toBeGreaterThanOrEqual($chosen['pot_days']);
-})->with(['as they hang' => [[]], 'four chains' => [['chains' => 4]], 'short' => [['interval_km' => 200]]]);
+it(
+    'takes no more minutes over the years where dips are chosen, if wax at the end of a fortnight is worth its share of a pot day',
+    function (array $policy): void {
+        [$every, $chosen] = [
+            simulated($policy)['totals'],
+            simulated(['dips' => 'chosen'] + $policy, pot: ['end_minutes_per_chain' => 4 + 10 / 3 + 45 / 4])['totals'],
+        ];
+        expect($chosen['minutes'])
+            ->toBeLessThanOrEqual($every['minutes'])
+            ->and($chosen['pot_days'])
+            ->toBeLessThanOrEqual($every['pot_days'])
+            ->and($chosen['km'])
+            ->toEqualWithDelta($every['km'], 1e-9)
+            // Worth a dip alone it is given away: the plan of each fortnight heats the pot for a few, and soon again.
+            ->and(simulated(['dips' => 'chosen'] + $policy)['totals']['pot_days'])
+            ->toBeGreaterThanOrEqual($chosen['pot_days']);
+    },
+)->with(['as they hang' => [[]], 'four chains' => [['chains' => 4]], 'short' => [['interval_km' => 200]]]);
 
 it('counts what is ridden past the limit, and what the cassette lost by it', function (): void {
     // One chain at its limit, no second one, and a pot that is hot on Sundays only: it is ridden on until then.
-    $worn = fn(float $wear) => simulated(['chains' => 1], 1, ['weekdays' => [false, false, false, false, false, false, true]], bike: ['chains' => [['id' => 'A', 'wear_pct' => $wear, 'used_km' => 0]], 'week_km' => [40, 40, 40, 40, 0, 0, 0]]);
-    expect($worn(0.3)['totals']['km_past_limit'])->toEqual(0)->and($worn(0.5)['totals']['km_past_limit'])->toEqual(160)
+    $worn = fn(float $wear) => simulated(
+        ['chains' => 1],
+        1,
+        ['weekdays' => [false, false, false, false, false, false, true]],
+        bike: ['chains' => [['id' => 'A', 'wear_pct' => $wear, 'used_km' => 0]], 'week_km' => [40, 40, 40, 40, 0, 0, 0]],
+    );
+    expect($worn(0.3)['totals']['km_past_limit'])
+        ->toEqual(0)
+        ->and($worn(0.5)['totals']['km_past_limit'])
+        ->toEqual(160)
         // 0.2 % past it: a fourth of a cassette of 64.
-        ->and($worn(0.7)['totals']['cost'] - $worn(0.5)['totals']['cost'])->toEqual(16);
+        ->and($worn(0.7)['totals']['cost'] - $worn(0.5)['totals']['cost'])
+        ->toEqual(16);
 });
 
 it('waxes dirtier chains when they are not rinsed: the bath is renewed sooner', function (): void {
@@ -93,16 +176,44 @@ it('waxes dirtier chains when they are not rinsed: the bath is renewed sooner', 
 
 it('forces no more pot days than carry the week', function (): void {
     // One chain, 300 km each Tuesday, no day allowed: once a week, and once for the week that is looked ahead at.
-    $found = simulated(['chains' => 1], 8, ['weekdays' => array_fill(0, 7, false)], bike: ['week_km' => [0, 300, 0, 0, 0, 0, 0], 'chains' => [['id' => 'A', 'wear_pct' => 0, 'used_km' => 0]], 'rate_pct_per_1000km' => 0.001]);
+    $found = simulated(
+        ['chains' => 1],
+        8,
+        ['weekdays' => array_fill(0, 7, false)],
+        bike: [
+            'week_km' => [0, 300, 0, 0, 0, 0, 0],
+            'chains' => [['id' => 'A', 'wear_pct' => 0, 'used_km' => 0]],
+            'rate_pct_per_1000km' => 0.001,
+        ],
+    );
     expect($found['totals']['forced'])->toBe(8);
 });
 
 it('refuses what cannot be simulated', function (array $bike, array $pot, string $field): void {
     expect(fn() => simulated(weeks: 2, pot: $pot, bike: $bike))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($field));
 })->with([
-    [['chains' => []], [], 'bikes.0.chains'], [['chains' => [['id' => 'A', 'wear_pct' => 0, 'used_km' => 0], ['id' => 'A', 'wear_pct' => 0.1, 'used_km' => 0]]], [], 'bikes.0.chains.1.id'],
-    'of another bike too' => [['chains' => [['id' => 'A', 'wear_pct' => 0, 'used_km' => 0], ['id' => 'D', 'wear_pct' => 0.1, 'used_km' => 0]]], [], 'bikes.1.chains.0.id'],
-    'as a bought one would be called' => [['chains' => [['id' => 'A', 'wear_pct' => 0, 'used_km' => 0], ['id' => 'new 1', 'wear_pct' => 0.1, 'used_km' => 0]]], [], 'bikes.0.chains.1.id'],
-    [[], ['fixed_minutes' => -1], 'pot.fixed_minutes'], [[], ['capacity' => 0], 'pot.capacity'], 'too low for its dips' => [['week_km' => [200, 200, 0, 0, 200, 0, 0]], ['wax_g' => 10], 'pot.wax_g'],
-    [['week_km' => [1, 2]], [], 'bikes.0.week_km'], [['on_bike' => 'Z'], [], 'bikes.0.on_bike'], [['limit_pct' => 0], [], 'bikes.0.limit_pct'], [[], ['weekdays' => [true]], 'pot.weekdays'], [[], ['wax_g' => 0], 'pot.wax_g'],
+    [['chains' => []], [], 'bikes.0.chains'],
+    [
+        ['chains' => [['id' => 'A', 'wear_pct' => 0, 'used_km' => 0], ['id' => 'A', 'wear_pct' => 0.1, 'used_km' => 0]]],
+        [],
+        'bikes.0.chains.1.id',
+    ],
+    'of another bike too' => [
+        ['chains' => [['id' => 'A', 'wear_pct' => 0, 'used_km' => 0], ['id' => 'D', 'wear_pct' => 0.1, 'used_km' => 0]]],
+        [],
+        'bikes.1.chains.0.id',
+    ],
+    'as a bought one would be called' => [
+        ['chains' => [['id' => 'A', 'wear_pct' => 0, 'used_km' => 0], ['id' => 'new 1', 'wear_pct' => 0.1, 'used_km' => 0]]],
+        [],
+        'bikes.0.chains.1.id',
+    ],
+    [[], ['fixed_minutes' => -1], 'pot.fixed_minutes'],
+    [[], ['capacity' => 0], 'pot.capacity'],
+    'too low for its dips' => [['week_km' => [200, 200, 0, 0, 200, 0, 0]], ['wax_g' => 10], 'pot.wax_g'],
+    [['week_km' => [1, 2]], [], 'bikes.0.week_km'],
+    [['on_bike' => 'Z'], [], 'bikes.0.on_bike'],
+    [['limit_pct' => 0], [], 'bikes.0.limit_pct'],
+    [[], ['weekdays' => [true]], 'pot.weekdays'],
+    [[], ['wax_g' => 0], 'pot.wax_g'],
 ]);

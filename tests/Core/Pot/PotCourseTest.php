@@ -19,34 +19,44 @@ it('is pot.heat from the moment it is switched on, and stays as it is before', f
     $pot = new PotHeatInput(500, 20, 20, 120, 1.3, 85, stepMin: 5.0);
     $course = new PotCourse($pot, [PotChange::power(600, 120)]);
     expect($course->celsius(0))->toBe(20.0)->and($course->celsius(600))->toBe(20.0);
-    foreach ((new PotHeat)($pot)->curve as $point) {
+    foreach ((new PotHeat())($pot)->curve as $point) {
         expect($course->celsius(600 + 60 * $point->min))->toEqualWithDelta($point->tempC, 1e-9);
     }
     // Its own curve is what it says at each instant.
-    expect(array_map(fn(HeatPoint $point) => [$point->min, $point->tempC], $course->curve(1800, 600)))
-        ->toBe(array_map(fn(int $i) => [10.0 * $i, $course->celsius(600 * $i)], range(0, 3)));
+    expect(array_map(fn(HeatPoint $point) => [$point->min, $point->tempC], $course->curve(1800, 600)))->toBe(
+        array_map(fn(int $i) => [10.0 * $i, $course->celsius(600 * $i)], range(0, 3)),
+    );
 });
 
 it('drops as pot.dip says when chains go in, and recovers more slowly with their steel in it', function (): void {
     $pot = new PotHeatInput(420, 85, 20, 100, 1.3, 85);
     $chains = [new DippedChain(254, 20), new DippedChain(240, 20)];
-    $met = (new PotDip)(new PotDipInput(420, 85, $chains));
+    $met = (new PotDip())(new PotDipInput(420, 85, $chains));
     $with = new PotCourse($pot, [PotChange::in(0, $chains), PotChange::power(0, 100)]);
     $taken = new PotCourse($pot, [PotChange::in(0, $chains), PotChange::power(0, 100), PotChange::out(1, 494)]);
-    expect($with->celsius(0))->toEqualWithDelta($met->mixedC, 1e-9)
-        ->and($with->celsius(300))->toBeGreaterThan($met->mixedC)->toBeLessThan($taken->celsius(300));
+    expect($with->celsius(0))
+        ->toEqualWithDelta($met->mixedC, 1e-9)
+        ->and($with->celsius(300))
+        ->toBeGreaterThan($met->mixedC)
+        ->toBeLessThan($taken->celsius(300));
 });
 
 it('knows when it passes a limit, and when it never does', function (): void {
     $pot = new PotHeatInput(500, 20, 20, 160, 1.3, 85);
     $strong = new PotCourse($pot, [PotChange::power(0, 160)]);
     $passes = (float) $strong->passesS(100, 36000);
-    expect($strong->celsius($passes))->toBeGreaterThan(100)->and($strong->celsius($passes - 60))->toBeLessThanOrEqual(100)
-        ->and($strong->passesS(100, $passes - 60))->toBeNull()
+    expect($strong->celsius($passes))
+        ->toBeGreaterThan(100)
+        ->and($strong->celsius($passes - 60))
+        ->toBeLessThanOrEqual(100)
+        ->and($strong->passesS(100, $passes - 60))
+        ->toBeNull()
         // 20 + 90 / 1.3 is 89 °C.
-        ->and((new PotCourse($pot, [PotChange::power(0, 90)]))->passesS(100, 36000))->toBeNull()
+        ->and((new PotCourse($pot, [PotChange::power(0, 90)]))->passesS(100, 36000))
+        ->toBeNull()
         // Switched off in time it never gets there.
-        ->and((new PotCourse($pot, [PotChange::power(0, 160), PotChange::power($passes - 900, 0)]))->passesS(100, 36000))->toBeNull();
+        ->and((new PotCourse($pot, [PotChange::power(0, 160), PotChange::power($passes - 900, 0)]))->passesS(100, 36000))
+        ->toBeNull();
 });
 
 it('loses and makes no heat of its own, whatever goes in and out', function (): void {
@@ -76,7 +86,7 @@ it('loses and makes no heat of its own, whatever goes in and out', function (): 
 });
 
 it('cools and warms through the melting range by the heat taken, from either side', function (): void {
-    $wax = new WaxProperties;
+    $wax = new WaxProperties();
     foreach ([90.0, 58.0, 55.0, 52.0, 30.0] as $fromC) {
         foreach ([0.0, 1e3, 2e4, 9e4, 2e5] as $joule) {
             $after = $wax->cooledBy($joule, 400, 1400, $fromC);

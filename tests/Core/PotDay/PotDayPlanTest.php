@@ -30,12 +30,29 @@ use Tests\Core\PotDay\ShedPot;
 function potDay(PotDayPlan $plan): array
 {
     return array_map(
-        fn(JobSpan $span) => preg_replace('/ +/', ' ', sprintf('%s %s %.1f–%.1f', $plan->steps[$span->step]->code, implode('+', $plan->steps[$span->step]->chains), $span->fromS / 60, $span->endS / 60)) ?? '',
+        fn(JobSpan $span) => preg_replace(
+            '/ +/',
+            ' ',
+            sprintf(
+                '%s %s %.1f–%.1f',
+                $plan->steps[$span->step]->code,
+                implode('+', $plan->steps[$span->step]->chains),
+                $span->fromS / 60,
+                $span->endS / 60,
+            ),
+        ) ?? '',
         JobRun::of($plan->steps, 0, [])->spans(0),
     );
 }
 
-it('fits as many coils into a pot as lie beside and on one another under the wax', function (float $wideMm, float $deepMm, float $waxG, int $chains, bool $covers, bool $runsOver): void {
+it('fits as many coils into a pot as lie beside and on one another under the wax', function (
+    float $wideMm,
+    float $deepMm,
+    float $waxG,
+    int $chains,
+    bool $covers,
+    bool $runsOver,
+): void {
     $capacity = PotCapacity::of(new Vessel($wideMm, $deepMm), $waxG, 250);
     expect([$capacity->chains, $capacity->coversOne, $capacity->overflowsWithOne])->toBe([$chains, $covers, $runsOver]);
 })->with([
@@ -50,52 +67,107 @@ it('fits as many coils into a pot as lie beside and on one another under the wax
 ]);
 
 it('lays the steps of three chains out so that waits run side by side', function (): void {
-    $plan = PotDayPlan::of(ShedPot::terms(), [new PotDayChain(1, true), new PotDayChain(2, false), new PotDayChain(3, false, RinseSchool::HotWater)]);
+    $plan = PotDayPlan::of(ShedPot::terms(), [
+        new PotDayChain(1, true),
+        new PotDayChain(2, false),
+        new PotDayChain(3, false, RinseSchool::HotWater),
+    ]);
     // 1 is new and has an hour; 2 and 3 go through beside it. 3 was ridden wet: rinsed and dry long before the wax is hot.
-    expect(potDay($plan))->toBe([
-        'prepare 0.0–3.0', 'plug_in 3.0–3.5', 'rinse 3 3.5–6.5', 'dry 3 6.5–21.5', 'heat 3.5–132.4', 'check 1+2 132.4–132.9', 'in 1+2 132.9–133.2', 'under 2 133.2–149.6', 'lift 2 149.6–150.6', 'hang 2 150.6–150.9',
-        'check 3 150.9–151.4', 'in 3 151.4–151.8', 'under 3 151.8–159.0', 'lift 3 159.0–160.0', 'hang 3 160.0–160.3', 'set 2 150.9–165.9', 'flex 2 165.9–167.4', 'set 3 160.3–175.3', 'flex 3 175.3–176.8',
-        'under 1 133.2–193.2', 'lift 1 193.2–194.2', 'hang 1 194.2–194.6', 'off 194.6–195.1', 'set 1 194.6–209.6', 'flex 1 209.6–211.1',
-    ])
-        ->and($plan->warnings)->toBe([])->and($plan->steps[$plan->recordStep]->code)->toBe('off')
-        ->and(array_map(fn(PotDayDip $dip) => [$dip->chainId, $dip->batch, $dip->byBath], $plan->dips))->toBe([[1, 1, false], [2, 1, true], [3, 2, true]]);
+    expect(potDay($plan))
+        ->toBe([
+            'prepare 0.0–3.0',
+            'plug_in 3.0–3.5',
+            'rinse 3 3.5–6.5',
+            'dry 3 6.5–21.5',
+            'heat 3.5–132.4',
+            'check 1+2 132.4–132.9',
+            'in 1+2 132.9–133.2',
+            'under 2 133.2–149.6',
+            'lift 2 149.6–150.6',
+            'hang 2 150.6–150.9',
+            'check 3 150.9–151.4',
+            'in 3 151.4–151.8',
+            'under 3 151.8–159.0',
+            'lift 3 159.0–160.0',
+            'hang 3 160.0–160.3',
+            'set 2 150.9–165.9',
+            'flex 2 165.9–167.4',
+            'set 3 160.3–175.3',
+            'flex 3 175.3–176.8',
+            'under 1 133.2–193.2',
+            'lift 1 193.2–194.2',
+            'hang 1 194.2–194.6',
+            'off 194.6–195.1',
+            'set 1 194.6–209.6',
+            'flex 1 209.6–211.1',
+        ])
+        ->and($plan->warnings)
+        ->toBe([])
+        ->and($plan->steps[$plan->recordStep]->code)
+        ->toBe('off')
+        ->and(array_map(fn(PotDayDip $dip) => [$dip->chainId, $dip->batch, $dip->byBath], $plan->dips))
+        ->toBe([[1, 1, false], [2, 1, true], [3, 2, true]]);
     // The heat-up is pot.heat's, the cold shock pot.dip's.
-    $heat = (new PotHeat)($plan->terms->pot);
-    expect($plan->course()->celsius(210 + 60 * (float) $heat->minutesToTarget))->toEqualWithDelta(80, 1e-6)
-        ->and($plan->course()->celsius(JobRun::of($plan->steps, 0, [])->spans(0)[6]->startS))->toEqualWithDelta($plan->dips[0]->mixedC, 1e-6);
+    $heat = (new PotHeat())($plan->terms->pot);
+    expect($plan->course()->celsius(210 + 60 * (float) $heat->minutesToTarget))
+        ->toEqualWithDelta(80, 1e-6)
+        ->and($plan->course()->celsius(JobRun::of($plan->steps, 0, [])->spans(0)[6]->startS))
+        ->toEqualWithDelta($plan->dips[0]->mixedC, 1e-6);
 });
 
 it('keeps every rule of the trade, whatever the chains', function (): void {
     $dice = new Randomizer(new Mt19937(11));
     for ($try = 0; $try < 60; $try++) {
         $chains = array_map(
-            fn(int $id) => new PotDayChain($id, $dice->getInt(0, 2) === 0, RinseSchool::cases()[$dice->getInt(0, 2)], $dice->getInt(180, 320), $dice->getInt(0, 4) === 0, $dice->getInt(0, 4) === 0),
+            fn(int $id) => new PotDayChain(
+                $id,
+                $dice->getInt(0, 2) === 0,
+                RinseSchool::cases()[$dice->getInt(0, 2)],
+                $dice->getInt(180, 320),
+                $dice->getInt(0, 4) === 0,
+                $dice->getInt(0, 4) === 0,
+            ),
             range(1, $dice->getInt(1, 6)),
         );
         $wax = WaxKind::cases()[$dice->getInt(0, 2)];
         $terms = ShedPot::terms($dice->getInt(400, 800), 90, 90, 75, $wax, $wax->limitC(), weigh: $dice->getInt(0, 1) === 1);
         $plan = PotDayPlan::of($terms, $chains);
         $spans = JobRun::of($plan->steps, 0, [])->spans(0);
-        $when = fn(string $code, int $id): JobSpan => array_values(array_filter($spans, fn(JobSpan $span) => $plan->steps[$span->step]->code === $code && in_array($id, $plan->steps[$span->step]->chains, true)))[0];
+        $when = fn(string $code, int $id): JobSpan => array_values(
+            array_filter(
+                $spans,
+                fn(JobSpan $span) => $plan->steps[$span->step]->code === $code && in_array($id, $plan->steps[$span->step]->chains, true),
+            ),
+        )[0];
         $inside = 0;
         foreach ($spans as $span) {
             $step = $plan->steps[$span->step];
-            $inside += count($step->chains) * match ($step->code) {
-                'in' => 1,
-                'lift' => -1,
-                default => 0,
-            };
-            expect($inside)->toBeLessThanOrEqual(max(1, $plan->capacity->chains))
-                ->and($step->since === null || $step->since < $span->step)->toBeTrue();
+            $inside +=
+                count($step->chains) *
+                match ($step->code) {
+                    'in' => 1,
+                    'lift' => -1,
+                    default => 0,
+                };
+            expect($inside)
+                ->toBeLessThanOrEqual(max(1, $plan->capacity->chains))
+                ->and($step->since === null || $step->since < $span->step)
+                ->toBeTrue();
         }
         foreach ($chains as $chain) {
             // Checked by a person right before it goes in, under for as long as school and bath ask, then hung and set.
-            expect($plan->steps[$when('in', $chain->id)->step - 1]->code)->toBe('check')
-                ->and($when('check', $chain->id)->endS)->toBe($when('in', $chain->id)->startS)
-                ->and($when('under', $chain->id)->endS - $when('in', $chain->id)->endS)->toBeGreaterThanOrEqual(60 * $terms->soak($chain)->leastMinutes())
-                ->and($when('set', $chain->id)->endS - $when('hang', $chain->id)->endS)->toBeGreaterThanOrEqual(900)
-                ->and($when('flex', $chain->id)->startS)->toBeGreaterThanOrEqual($when('set', $chain->id)->endS)
-                ->and($plan->steps[$when('check', $chain->id)->step]->skippable)->toBeFalse();
+            expect($plan->steps[$when('in', $chain->id)->step - 1]->code)
+                ->toBe('check')
+                ->and($when('check', $chain->id)->endS)
+                ->toBe($when('in', $chain->id)->startS)
+                ->and($when('under', $chain->id)->endS - $when('in', $chain->id)->endS)
+                ->toBeGreaterThanOrEqual(60 * $terms->soak($chain)->leastMinutes())
+                ->and($when('set', $chain->id)->endS - $when('hang', $chain->id)->endS)
+                ->toBeGreaterThanOrEqual(900)
+                ->and($when('flex', $chain->id)->startS)
+                ->toBeGreaterThanOrEqual($when('set', $chain->id)->endS)
+                ->and($plan->steps[$when('check', $chain->id)->step]->skippable)
+                ->toBeFalse();
             if ($chain->rinse === RinseSchool::HotWater) {
                 expect($when('check', $chain->id)->startS)->toBeGreaterThanOrEqual($when('dry', $chain->id)->endS);
             }
@@ -103,9 +175,12 @@ it('keeps every rule of the trade, whatever the chains', function (): void {
                 expect((int) $plan->startsS(PotDayPlan::PLUG_IN))->toBeGreaterThanOrEqual($when('jar_dry', $chain->id)->endS);
             }
         }
-        expect(array_map(fn(PotDayDip $dip) => $dip->chainId, $plan->dips))->toEqualCanonicalizing(array_map(fn(PotDayChain $chain) => $chain->id, $chains))
-            ->and(array_filter($plan->steps, fn($step) => $step->code === 'stir') !== [])->toBe($wax === WaxKind::Blend)
-            ->and(array_filter($plan->steps, fn($step) => $step->code === 'smear') !== [])->toBe($wax === WaxKind::Softened);
+        expect(array_map(fn(PotDayDip $dip) => $dip->chainId, $plan->dips))
+            ->toEqualCanonicalizing(array_map(fn(PotDayChain $chain) => $chain->id, $chains))
+            ->and(array_filter($plan->steps, fn($step) => $step->code === 'stir') !== [])
+            ->toBe($wax === WaxKind::Blend)
+            ->and(array_filter($plan->steps, fn($step) => $step->code === 'smear') !== [])
+            ->toBe($wax === WaxKind::Softened);
     }
 });
 
@@ -115,14 +190,35 @@ it('records what really became of each chain, passed over or not', function (): 
     while (($turn = $run->current()) !== null && ($step = $run->step()) !== null) {
         // The rinse is passed over, one chain never goes in, one is hung by somebody else.
         $atS = max($turn->startS + 10, (int) $run->dueS());
-        $passed = in_array($step->code, $skip, true) && ($step->code !== 'in' || $step->chains === [2]) && ($step->code !== 'hang' || $step->chains === [1]);
-        $run = $run->after(new JobEvent($passed ? JobEventKind::Skip : ($step->sign === null ? JobEventKind::Done : JobEventKind::Sign), $turn->position, $atS));
+        $passed =
+            in_array($step->code, $skip, true) &&
+            ($step->code !== 'in' || $step->chains === [2]) &&
+            ($step->code !== 'hang' || $step->chains === [1]);
+        $run = $run->after(
+            new JobEvent(
+                $passed ? JobEventKind::Skip : ($step->sign === null ? JobEventKind::Done : JobEventKind::Sign),
+                $turn->position,
+                $atS,
+            ),
+        );
     }
     $dipped = PotDayRecord::of($run);
-    expect(array_map(fn(DippedThen $dip) => [$dip->chainId, $dip->rinsed, $dip->bubblesS !== null], $dipped))->toBe([[1, false, true]])
-        ->and($dipped[0]->soakS)->toBeGreaterThanOrEqual(300)->and($dipped[0]->atS)->toBe($run->endedS(array_search('hang', array_map(fn(JobStep $step) => $step->chains === [1] ? $step->code : '', $plan->steps), true)));
+    expect(array_map(fn(DippedThen $dip) => [$dip->chainId, $dip->rinsed, $dip->bubblesS !== null], $dipped))
+        ->toBe([[1, false, true]])
+        ->and($dipped[0]->soakS)
+        ->toBeGreaterThanOrEqual(300)
+        ->and($dipped[0]->atS)
+        ->toBe(
+            $run->endedS(
+                array_search('hang', array_map(fn(JobStep $step) => $step->chains === [1] ? $step->code : '', $plan->steps), true),
+            ),
+        );
     // Each of its steps could be passed over but the checks and the switch.
-    expect(array_values(array_unique(array_map(fn(JobStep $step) => $step->code, array_filter($plan->steps, fn(JobStep $step) => ! $step->skippable)))))->toBe(['prepare', 'dry', 'check', 'off']);
+    expect(
+        array_values(
+            array_unique(array_map(fn(JobStep $step) => $step->code, array_filter($plan->steps, fn(JobStep $step) => !$step->skippable))),
+        ),
+    )->toBe(['prepare', 'dry', 'check', 'off']);
 });
 
 it('warns of what could go wrong', function (PotDayTerms $terms, array $warnings, bool $forbidden): void {
@@ -131,7 +227,11 @@ it('warns of what could go wrong', function (PotDayTerms $terms, array $warnings
 })->with([
     'never melts: 18 + 50 / 1.3 is 56 °C' => fn() => [ShedPot::terms(watts: 50, holdW: 50), [PotWarning::NeverMelts], true],
     'never hot: 18 + 75 / 1.3 is 76 °C' => fn() => [ShedPot::terms(watts: 75, holdW: 75), [PotWarning::NeverHot], true],
-    'overheats: on to 133 °C, and a soak of ten minutes is enough' => fn() => [ShedPot::terms(watts: 150, holdW: 150, targetC: 96, program: PowerProgram::High), [PotWarning::Overheats], false],
+    'overheats: on to 133 °C, and a soak of ten minutes is enough' => fn() => [
+        ShedPot::terms(watts: 150, holdW: 150, targetC: 96, program: PowerProgram::High),
+        [PotWarning::Overheats],
+        false,
+    ],
     'high until hot, then low' => fn() => [ShedPot::terms(watts: 150, holdW: 90, program: PowerProgram::HighThenLow), [], false],
     'too full' => fn() => [ShedPot::terms(1080), [PotWarning::Overfull], true],
     'too low, and gritty' => fn() => [ShedPot::terms(260, grit: 4.2), [PotWarning::TooLow, PotWarning::Gritty], false],
@@ -140,13 +240,20 @@ it('warns of what could go wrong', function (PotDayTerms $terms, array $warnings
 
 it('refuses a bath above its limit or not all liquid', function (float $targetC): void {
     ShedPot::terms(targetC: $targetC);
-})->with([100.5, 55.0])->throws(InvalidInput::class);
+})
+    ->with([100.5, 55.0])
+    ->throws(InvalidInput::class);
 
 it('softens a wax by lamp oil, by mass fraction', function (): void {
     // By hand: 400 g with 5 % oil hold 20 g; 4.255 g more make 24.255 of 404.255, 6 %.
-    expect(LampOil::toAddG(400, 0.05, 0.06))->toEqualWithDelta(4.2553, 1e-4)
-        ->and((20 + LampOil::toAddG(400, 0.05, 0.06)) / (400 + LampOil::toAddG(400, 0.05, 0.06)))->toEqualWithDelta(0.06, 1e-12)
-        ->and(LampOil::stepsG(400, 0.05, 2)[1])->toEqualWithDelta(LampOil::toAddG(404.255319, 0.06, 0.07), 1e-6)
-        ->and(LampOil::stepsG(400, 0.149, 3))->toBe([])
-        ->and(fn() => LampOil::toAddG(400, 0.05, 0.05))->toThrow(InvalidInput::class);
+    expect(LampOil::toAddG(400, 0.05, 0.06))
+        ->toEqualWithDelta(4.2553, 1e-4)
+        ->and((20 + LampOil::toAddG(400, 0.05, 0.06)) / (400 + LampOil::toAddG(400, 0.05, 0.06)))
+        ->toEqualWithDelta(0.06, 1e-12)
+        ->and(LampOil::stepsG(400, 0.05, 2)[1])
+        ->toEqualWithDelta(LampOil::toAddG(404.255319, 0.06, 0.07), 1e-6)
+        ->and(LampOil::stepsG(400, 0.149, 3))
+        ->toBe([])
+        ->and(fn() => LampOil::toAddG(400, 0.05, 0.05))
+        ->toThrow(InvalidInput::class);
 });

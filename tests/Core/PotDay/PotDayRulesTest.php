@@ -50,12 +50,23 @@ function ridden(float $km, ?float $measuredPct, float $kmSince = 0.0, array $mor
 {
     $reading = $measuredPct === null ? [] : [new Reading(7, new Moment(300), 1, fn() => new DigitalReading($measuredPct))];
 
-    return new Book([5], [1], new Settings([]), [new Fitting(2, new Moment(100), 5, 1, Slot::Chain)], [
-        new Ride(3, new Moment(200), 5, $km, null, Condition::Dry), ...($kmSince > 0 ? [new Ride(4, new Moment(400), 5, $kmSince, null, Condition::Dry)] : []),
-    ], [new Dip(1, new Moment(50), 1), ...$reading, ...$more]);
+    return new Book(
+        [5],
+        [1],
+        new Settings([]),
+        [new Fitting(2, new Moment(100), 5, 1, Slot::Chain)],
+        [
+            new Ride(3, new Moment(200), 5, $km, null, Condition::Dry),
+            ...$kmSince > 0 ? [new Ride(4, new Moment(400), 5, $kmSince, null, Condition::Dry)] : [],
+        ],
+        [new Dip(1, new Moment(50), 1), ...$reading, ...$more],
+    );
 }
 
-it('puts no chain on a pot day that is worn, may be and was not measured, retired or still greased', function (Book $book, ?PotRefusal $refusal): void {
+it('puts no chain on a pot day that is worn, may be and was not measured, retired or still greased', function (
+    Book $book,
+    ?PotRefusal $refusal,
+): void {
     expect(PotRefusal::of($book->chain(1, POT_DAY_NOW), false))->toBe($refusal);
 })->with([
     'ridden a little, never measured' => fn() => [ridden(300, null), null],
@@ -70,14 +81,25 @@ it('puts no chain on a pot day that is worn, may be and was not measured, retire
 ]);
 
 it('takes wax of the factory for wax', function (): void {
-    expect(PotRefusal::of((new Book([5], [1], new Settings([]), [], [], []))->chain(1, POT_DAY_NOW), true))->toBeNull()
-        ->and(PotRefusal::unmeasured(ridden(300, null)->chain(1, POT_DAY_NOW)))->toBeTrue()
-        ->and(PotRefusal::unmeasured(ridden(300, 0.2)->chain(1, POT_DAY_NOW)))->toBeFalse();
+    expect(PotRefusal::of((new Book([5], [1], new Settings([]), [], [], []))->chain(1, POT_DAY_NOW), true))
+        ->toBeNull()
+        ->and(PotRefusal::unmeasured(ridden(300, null)->chain(1, POT_DAY_NOW)))
+        ->toBeTrue()
+        ->and(PotRefusal::unmeasured(ridden(300, 0.2)->chain(1, POT_DAY_NOW)))
+        ->toBeFalse();
 });
 
-it('lets a dipped chain be ridden when it is set and cold, or not before the next local day', function (string $dipped, ReadySchool $school, string $ready): void {
+it('lets a dipped chain be ridden when it is set and cold, or not before the next local day', function (
+    string $dipped,
+    ReadySchool $school,
+    string $ready,
+): void {
     $zone = new DateTimeZone('Europe/Amsterdam');
-    expect((new DateTimeImmutable('@'.$school->readyS((new DateTimeImmutable($dipped, $zone))->getTimestamp(), $zone)))->setTimezone($zone)->format('Y-m-d H:i'))->toBe($ready);
+    expect(
+        (new DateTimeImmutable('@' . $school->readyS((new DateTimeImmutable($dipped, $zone))->getTimestamp(), $zone)))
+            ->setTimezone($zone)
+            ->format('Y-m-d H:i'),
+    )->toBe($ready);
 })->with([
     'cold' => ['2026-11-25 19:30', ReadySchool::Cold, '2026-11-25 19:45'],
     'the next day' => ['2026-11-25 19:30', ReadySchool::NextDay, '2026-11-26 00:00'],
@@ -85,16 +107,33 @@ it('lets a dipped chain be ridden when it is set and cold, or not before the nex
     'the clocks go back that night' => ['2026-10-24 20:00', ReadySchool::NextDay, '2026-10-25 00:00'],
 ]);
 
-it('keeps a chain for its event until its day, and asks for its dip in time', function (string $now, ?string $dipped, bool $kept, bool $waits, bool $wantsDip): void {
+it('keeps a chain for its event until its day, and asks for its dip in time', function (
+    string $now,
+    ?string $dipped,
+    bool $kept,
+    bool $waits,
+    bool $wantsDip,
+): void {
     $zone = new DateTimeZone('Europe/Amsterdam');
     $at = fn(string $time): int => (new DateTimeImmutable($time, $zone))->getTimestamp();
-    $set = fn(SettingKey $key, string $value): DatedSetting => new DatedSetting($key, $key === SettingKey::TimeZone ? 0 : 1, new Moment(0), $value);
+    $set = fn(SettingKey $key, string $value): DatedSetting => new DatedSetting(
+        $key,
+        $key === SettingKey::TimeZone ? 0 : 1,
+        new Moment(0),
+        $value,
+    );
     $settings = new Settings([
-        $set(SettingKey::TimeZone, 'Europe/Amsterdam'), $set(SettingKey::ChainEvent, 'race'), $set(SettingKey::ChainEventOn, '2026-12-06'), $set(SettingKey::ChainDippedAfter, '2026-12-01'),
+        $set(SettingKey::TimeZone, 'Europe/Amsterdam'),
+        $set(SettingKey::ChainEvent, 'race'),
+        $set(SettingKey::ChainEventOn, '2026-12-06'),
+        $set(SettingKey::ChainDippedAfter, '2026-12-01'),
     ]);
     $keptFor = KeptFor::of($settings, 1, $at($now));
     $dip = $dipped === null ? null : new Dip(1, new Moment($at($dipped)), 1);
-    expect([$keptFor !== null, $keptFor?->waits($at($now), $settings), $keptFor?->wantsDip($dip, $at($now), $settings)])->toBe([$kept, ...($kept ? [$waits, $wantsDip] : [null, null])]);
+    expect([$keptFor !== null, $keptFor?->waits($at($now), $settings), $keptFor?->wantsDip($dip, $at($now), $settings)])->toBe([
+        $kept,
+        ...$kept ? [$waits, $wantsDip] : [null, null],
+    ]);
 })->with([
     'weeks before' => ['2026-11-20 12:00', '2026-11-19 12:00', true, true, false],
     'the last evening on which a dip is too early' => ['2026-12-01 23:00', '2026-11-19 12:00', true, true, false],
@@ -109,7 +148,10 @@ it('keeps a chain for its event until its day, and asks for its dip in time', fu
 it('lays the day out in lanes: what is done, under way and to come', function (): void {
     $plan = PotDayPlan::of(ShedPot::terms(), [new PotDayChain(1, false, RinseSchool::HotWater)]);
     $blocks = fn(JobRun $run, int $nowS): array => array_map(
-        fn(array $lane) => array_map(fn(PotDayBlock $block) => $block->code.($block->done ? ' done' : ($block->underWay ? ' now' : '')), $lane),
+        fn(array $lane) => array_map(
+            fn(PotDayBlock $block) => $block->code . ($block->done ? ' done' : ($block->underWay ? ' now' : '')),
+            $lane,
+        ),
         PotDayLanes::of($plan->steps, $run->spans($nowS), $nowS),
     );
     $run = JobRun::of($plan->steps, 0, []);
@@ -127,23 +169,51 @@ it('lays the day out in lanes: what is done, under way and to come', function ()
 });
 
 it('takes the dirty and the clean jar that can serve, and fresh spirit where none can', function (): void {
-    $jar = fn(int $id, JarRole $role, float $ml, int $cleanings = 0, ?int $settlingS = null): JarState => new JarState($id, $role, Solvent::WhiteSpirit, $ml, 1.0, 0, $cleanings, 10, false, $settlingS, null);
-    $ids = fn(array $jars, array $busy = []): array => array_map(fn(BathSource $source) => $source->jarId, JarRinse::sources(array_column(array_map(fn(JarState $jar) => [$jar->jarId, $jar], $jars), 1, 0), $busy));
+    $jar = fn(int $id, JarRole $role, float $ml, int $cleanings = 0, ?int $settlingS = null): JarState => new JarState(
+        $id,
+        $role,
+        Solvent::WhiteSpirit,
+        $ml,
+        1.0,
+        0,
+        $cleanings,
+        10,
+        false,
+        $settlingS,
+        null,
+    );
+    $ids = fn(array $jars, array $busy = []): array => array_map(
+        fn(BathSource $source) => $source->jarId,
+        JarRinse::sources(array_column(array_map(fn(JarState $jar) => [$jar->jarId, $jar], $jars), 1, 0), $busy),
+    );
     [$dirty, $clean] = [$jar(1, JarRole::Dirty, 500), $jar(2, JarRole::Clean, 500)];
-    expect($ids([$dirty, $clean]))->toBe([1, 2])
-        ->and($ids([$clean]))->toBe([null, 2])
-        ->and($ids([$jar(1, JarRole::Dirty, 150), $clean]))->toBe([null, 2])
-        ->and($ids([$jar(1, JarRole::Dirty, 500, 10), $clean]))->toBe([null, 2])
-        ->and($ids([$dirty, $clean], [2]))->toBe([1, null])
-        ->and($ids([]))->toBe([null, null])
-        ->and(JarRinse::about(null))->toBe(['jar' => null, 'into' => null, 'volume_ml' => 200.0]);
+    expect($ids([$dirty, $clean]))
+        ->toBe([1, 2])
+        ->and($ids([$clean]))
+        ->toBe([null, 2])
+        ->and($ids([$jar(1, JarRole::Dirty, 150), $clean]))
+        ->toBe([null, 2])
+        ->and($ids([$jar(1, JarRole::Dirty, 500, 10), $clean]))
+        ->toBe([null, 2])
+        ->and($ids([$dirty, $clean], [2]))
+        ->toBe([1, null])
+        ->and($ids([]))
+        ->toBe([null, null])
+        ->and(JarRinse::about(null))
+        ->toBe(['jar' => null, 'into' => null, 'volume_ml' => 200.0]);
 });
 
 it('keeps its time axis in order through any taps, and comes back from what a job keeps', function (): void {
     $dice = new Randomizer(new Mt19937(21));
     for ($try = 0; $try < 40; $try++) {
-        $chains = array_map(fn(int $id) => new PotDayChain($id, $dice->getInt(0, 2) === 0, RinseSchool::cases()[$dice->getInt(0, 1)]), range(1, $dice->getInt(1, 4)));
-        $plan = PotDayPlan::of(ShedPot::terms(wax: WaxKind::cases()[$dice->getInt(0, 2)], targetC: 70, limitC: 80, weigh: $dice->getInt(0, 1) === 1), $chains);
+        $chains = array_map(
+            fn(int $id) => new PotDayChain($id, $dice->getInt(0, 2) === 0, RinseSchool::cases()[$dice->getInt(0, 1)]),
+            range(1, $dice->getInt(1, 4)),
+        );
+        $plan = PotDayPlan::of(
+            ShedPot::terms(wax: WaxKind::cases()[$dice->getInt(0, 2)], targetC: 70, limitC: 80, weigh: $dice->getInt(0, 1) === 1),
+            $chains,
+        );
         $kept = array_map(fn(JobStep $step) => JobStep::fromArray(json_decode((string) json_encode($step->toArray()), true)), $plan->steps);
         [$run, $events, $nowS] = [JobRun::of($plan->steps, 0, []), [], 0];
         while (($turn = $run->current()) !== null && count($events) < 300) {
@@ -156,7 +226,10 @@ it('keeps its time axis in order through any taps, and comes back from what a jo
                 $run = $run->after($event);
             }
             $spans = $run->spans($nowS);
-            expect(count($spans))->toBe(count($run->turns) + count($run->ahead))->and($run->aboutS($nowS))->toBeGreaterThanOrEqual($run->current() === null ? 0 : $nowS);
+            expect(count($spans))
+                ->toBe(count($run->turns) + count($run->ahead))
+                ->and($run->aboutS($nowS))
+                ->toBeGreaterThanOrEqual($run->current() === null ? 0 : $nowS);
             foreach ($spans as $i => $span) {
                 $before = $spans[max(0, $i - 1)];
                 expect($span->endS >= $span->startS && $span->fromS <= $span->endS && $span->startS >= $before->startS)->toBeTrue();
@@ -168,7 +241,13 @@ it('keeps its time axis in order through any taps, and comes back from what a jo
                 expect([$plan->steps[$last->step]->code, $last->answer])->toBe(['check', JobEventKind::Done]);
             }
         }
-        expect(JobRun::of($kept, 0, $events)->turns)->toEqual($run->turns)
-            ->and(PotDayTerms::fromArray(json_decode((string) json_encode($plan->terms->toArray(), JSON_PRESERVE_ZERO_FRACTION), true))->toArray())->toEqual($plan->terms->toArray());
+        expect(JobRun::of($kept, 0, $events)->turns)
+            ->toEqual($run->turns)
+            ->and(
+                PotDayTerms::fromArray(
+                    json_decode((string) json_encode($plan->terms->toArray(), JSON_PRESERVE_ZERO_FRACTION), true),
+                )->toArray(),
+            )
+            ->toEqual($plan->terms->toArray());
     }
 });

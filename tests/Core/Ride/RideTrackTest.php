@@ -15,64 +15,59 @@ function track(string $gpx): RideTrackResult
     fwrite($stream, $gpx);
     rewind($stream);
 
-    return (new RideTrack)($stream);
+    return (new RideTrack())($stream);
 }
 
-function gpx(
-    string $body,
-    string $attributes = 'version="1.1" xmlns="http://www.topografix.com/GPX/1/1"',
-): string {
+function gpx(string $body, string $attributes = 'version="1.1" xmlns="http://www.topografix.com/GPX/1/1"'): string
+{
     return "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<gpx {$attributes}>{$body}</gpx>";
 }
 
 function point(float $lat, ?string $time = null): string
 {
-    return "<trkpt lat=\"{$lat}\" lon=\"5\"><ele>3</ele>".
-        ($time === null ? '' : "<time>{$time}</time>").
+    return "<trkpt lat=\"{$lat}\" lon=\"5\"><ele>3</ele>" .
+        ($time === null ? '' : "<time>{$time}</time>") .
         '<extensions><time>nonsense</time></extensions></trkpt>';
 }
 
-it(
-    'adds up segments without the jump between them, and moves only when it moves',
-    function (): void {
-        $result = track(
-            gpx(
-                '<metadata><time>1999-01-01T00:00:00Z</time></metadata><trk><name>A &amp; B</name><type>running</type>'.
-                    '<trkseg>'.
-                    point(52.0, '2026-11-22T08:00:00Z').
-                    point(52.01, '2026-11-22T08:03:00Z').
-                    // A pause of ten minutes on the spot.
-                    point(52.01, '2026-11-22T08:13:00Z').
-                    point(52.02, '2026-11-22T08:16:00.500Z').
-                    '</trkseg><trkseg></trkseg>'.
-                    '<trkseg>'.
-                    point(52.3, '2026-11-22T09:00:00+00:00').
-                    point(52.31, '2026-11-22T10:03:00+01:00').
-                    '</trkseg></trk>',
-            ),
-        );
-        expect($result->toArray()['start'])
-            ->toBe('2026-11-22T08:00:00Z')
-            ->and($result->km)
-            ->toEqualWithDelta(3 * STEP_KM, 0.001)
-            ->and($result->movingHours)
-            ->toEqualWithDelta((180 + 180.5 + 180) / 3600, 1e-9)
-            ->and($result->elapsedHours)
-            ->toEqualWithDelta(63 / 60, 1e-9)
-            ->and([$result->points, $result->segments])
-            ->toBe([6, 2]);
-    },
-);
+it('adds up segments without the jump between them, and moves only when it moves', function (): void {
+    $result = track(
+        gpx(
+            '<metadata><time>1999-01-01T00:00:00Z</time></metadata><trk><name>A &amp; B</name><type>running</type>' .
+                '<trkseg>' .
+                point(52.0, '2026-11-22T08:00:00Z') .
+                point(52.01, '2026-11-22T08:03:00Z') .
+                // A pause of ten minutes on the spot.
+                point(52.01, '2026-11-22T08:13:00Z') .
+                point(52.02, '2026-11-22T08:16:00.500Z') .
+                '</trkseg><trkseg></trkseg>' .
+                '<trkseg>' .
+                point(52.3, '2026-11-22T09:00:00+00:00') .
+                point(52.31, '2026-11-22T10:03:00+01:00') .
+                '</trkseg></trk>',
+        ),
+    );
+    expect($result->toArray()['start'])
+        ->toBe('2026-11-22T08:00:00Z')
+        ->and($result->km)
+        ->toEqualWithDelta(3 * STEP_KM, 0.001)
+        ->and($result->movingHours)
+        ->toEqualWithDelta((180 + 180.5 + 180) / 3600, 1e-9)
+        ->and($result->elapsedHours)
+        ->toEqualWithDelta(63 / 60, 1e-9)
+        ->and([$result->points, $result->segments])
+        ->toBe([6, 2]);
+});
 
 it('counts every metre where times are missing in places, but no time for it', function (): void {
     $result = track(
         gpx(
-            '<trk><trkseg>'.
-                point(52.0).
-                point(52.01, '2026-11-22T08:03:00Z').
-                point(52.02).
-                point(52.03, '2026-11-22T08:10:00Z').
-                point(52.04, '2026-11-22T08:13:00Z').
+            '<trk><trkseg>' .
+                point(52.0) .
+                point(52.01, '2026-11-22T08:03:00Z') .
+                point(52.02) .
+                point(52.03, '2026-11-22T08:10:00Z') .
+                point(52.04, '2026-11-22T08:13:00Z') .
                 '</trkseg></trk>',
         ),
     );
@@ -88,13 +83,8 @@ it('counts every metre where times are missing in places, but no time for it', f
 
 it('reads every way of writing an instant alike', function (string $later): void {
     $first = point(52.0, '2026-11-22T08:00:30Z');
-    $result = track(
-        gpx("<trk><trkseg>{$first}".point(52.01, $later).point(52.02, '2026-11-22T08:06:30Z').'</trkseg></trk>'),
-    );
-    expect($result->elapsedHours)
-        ->toEqualWithDelta(0.1, 1e-9)
-        ->and($result->movingHours)
-        ->toEqualWithDelta(0.1, 1e-9);
+    $result = track(gpx("<trk><trkseg>{$first}" . point(52.01, $later) . point(52.02, '2026-11-22T08:06:30Z') . '</trkseg></trk>'));
+    expect($result->elapsedHours)->toEqualWithDelta(0.1, 1e-9)->and($result->movingHours)->toEqualWithDelta(0.1, 1e-9);
 })->with([
     'in the same minute' => '2026-11-22T08:00:59Z',
     'with an offset' => '2026-11-22T09:03:00+01:00',
@@ -103,9 +93,7 @@ it('reads every way of writing an instant alike', function (string $later): void
 ]);
 
 it('has no times where the file has none', function (): void {
-    $result = track(
-        gpx('<trk><trkseg>'.point(52.0).point(52.01).'</trkseg></trk>', 'version="1.0"'),
-    );
+    $result = track(gpx('<trk><trkseg>' . point(52.0) . point(52.01) . '</trkseg></trk>', 'version="1.0"'));
     expect([$result->startS, $result->movingHours, $result->elapsedHours])
         ->toBe([null, null, null])
         ->and($result->km)
@@ -113,33 +101,18 @@ it('has no times where the file has none', function (): void {
 });
 
 it('knows the same track again, whatever it is called', function (): void {
-    $body = fn(string $name) => "<trk><name>{$name}</name><trkseg>".
-        point(52.0, '2026-11-22T08:00:00Z').
-        point(52.01, '2026-11-22T08:03:00Z').
+    $body = fn(string $name) => "<trk><name>{$name}</name><trkseg>" .
+        point(52.0, '2026-11-22T08:00:00Z') .
+        point(52.01, '2026-11-22T08:03:00Z') .
         '</trkseg></trk>';
     $prefixed = str_replace(
         ['<trk', '</trk', '<time', '</time', '<ele', '</ele', '<extensions', '</extensions'],
-        [
-            '<g:trk',
-            '</g:trk',
-            '<g:time',
-            '</g:time',
-            '<g:ele',
-            '</g:ele',
-            '<g:extensions',
-            '</g:extensions',
-        ],
-        '<trk><trkseg>'.
-            point(52.0, '2026-11-22T08:00:00Z').
-            point(52.01, '2026-11-22T08:03:00Z').
-            '</trkseg></trk>',
+        ['<g:trk', '</g:trk', '<g:time', '</g:time', '<g:ele', '</g:ele', '<g:extensions', '</g:extensions'],
+        '<trk><trkseg>' . point(52.0, '2026-11-22T08:00:00Z') . point(52.01, '2026-11-22T08:03:00Z') . '</trkseg></trk>',
     );
     expect(track(gpx($body('one')))->fingerprint)
         ->toBe(track(gpx($body('two')))->fingerprint)
-        ->toBe(
-            track("<g:gpx xmlns:g=\"http://www.topografix.com/GPX/1/1\">{$prefixed}</g:gpx>")
-                ->fingerprint,
-        )
+        ->toBe(track("<g:gpx xmlns:g=\"http://www.topografix.com/GPX/1/1\">{$prefixed}</g:gpx>")->fingerprint)
         ->not->toBe(track(gpx(str_replace('08:03:00', '08:04:00', $body('one'))))->fingerprint);
 });
 
@@ -157,54 +130,28 @@ it('says clearly what a file lacks', function (string $gpx, string $message): vo
     'blank' => ["  \n ", 'is empty'],
     'not XML' => ['FIT data, perhaps', 'line 1: no ride file begins like this'],
     'cut short' => [
-        substr(gpx("<trk>\n<trkseg>\n".point(52.0).point(52.1).'</trkseg></trk>'), 0, 220),
+        substr(gpx("<trk>\n<trkseg>\n" . point(52.0) . point(52.1) . '</trkseg></trk>'), 0, 220),
         'line 4: breaks off here, before the ride is over',
     ],
-    'not GPX' => [
-        "<?xml version=\"1.0\"?>\n<TrainingCenterDatabase/>",
-        'outermost element is <TrainingCenterDatabase>',
-    ],
+    'not GPX' => ["<?xml version=\"1.0\"?>\n<TrainingCenterDatabase/>", 'outermost element is <TrainingCenterDatabase>'],
     'waypoints only' => [gpx('<wpt lat="1" lon="2"/>'), 'no recorded track'],
     'a route only' => [gpx('<rte><rtept lat="1" lon="2"/></rte>'), 'no recorded track'],
     'a track without points' => [gpx('<trk><trkseg/></trk>'), 'without any point'],
-    'no latitude' => [
-        gpx("\n<trk><trkseg><trkpt lon=\"5\"/></trkseg></trk>"),
-        'line 3: has a point without a valid latitude',
-    ],
-    'longitude beyond' => [
-        gpx('<trk><trkseg><trkpt lat="5" lon="181"/></trkseg></trk>'),
-        'valid longitude',
-    ],
-    'latitude NaN' => [
-        gpx('<trk><trkseg><trkpt lat="NaN" lon="1"/></trkseg></trk>'),
-        'valid latitude',
-    ],
-    'a time that is none' => [
-        gpx('<trk><trkseg>'.point(52, 'noon').'</trkseg></trk>'),
-        'has a time that',
-    ],
+    'no latitude' => [gpx("\n<trk><trkseg><trkpt lon=\"5\"/></trkseg></trk>"), 'line 3: has a point without a valid latitude'],
+    'longitude beyond' => [gpx('<trk><trkseg><trkpt lat="5" lon="181"/></trkseg></trk>'), 'valid longitude'],
+    'latitude NaN' => [gpx('<trk><trkseg><trkpt lat="NaN" lon="1"/></trkseg></trk>'), 'valid latitude'],
+    'a time that is none' => [gpx('<trk><trkseg>' . point(52, 'noon') . '</trkseg></trk>'), 'has a time that'],
     'times backwards' => [
-        gpx(
-            '<trk><trkseg>'.
-                point(52, '2026-11-22T08:00:00Z').
-                point(52.1, '2026-11-22T07:00:00Z').
-                '</trkseg></trk>',
-        ),
+        gpx('<trk><trkseg>' . point(52, '2026-11-22T08:00:00Z') . point(52.1, '2026-11-22T07:00:00Z') . '</trkseg></trk>'),
         'run backwards',
     ],
     'an external entity' => [
         "<?xml version=\"1.0\"?>\n<!DOCTYPE gpx [<!ENTITY x SYSTEM \"file:///etc/passwd\">]>\n<gpx><trk><name>&x;</name></trk></gpx>",
         'line 2: has a document type declaration',
     ],
-    'a billion laughs' => [
-        '<!DOCTYPE gpx [<!ENTITY a "ha"><!ENTITY b "&a;&a;">]><gpx>&b;</gpx>',
-        'document type declaration',
-    ],
+    'a billion laughs' => ['<!DOCTYPE gpx [<!ENTITY a "ha"><!ENTITY b "&a;&a;">]><gpx>&b;</gpx>', 'document type declaration'],
     'a declaration in another encoding' => [
-        mb_convert_encoding(
-            '<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE gpx [<!ENTITY a "b">]><gpx/>',
-            'UTF-16',
-        ),
+        mb_convert_encoding('<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE gpx [<!ENTITY a "b">]><gpx/>', 'UTF-16'),
         'document type declaration',
     ],
 ]);
@@ -220,7 +167,7 @@ it('reads a large file as a stream', function (): void {
     fclose($file);
     memory_reset_peak_usage();
     $before = memory_get_usage();
-    $result = (new RideTrack)(fopen($path, 'r'));
+    $result = (new RideTrack())(fopen($path, 'r'));
     unlink($path);
     expect($result->points)
         ->toBe(40_000)

@@ -9,7 +9,14 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Ride\WhichBike;
 
-it('proposes a bike by the name of the file, else by weekday and speed, else none', function (string $name, string $day, float $km, ?float $hours, ?int $bike, string $because): void {
+it('proposes a bike by the name of the file, else by weekday and speed, else none', function (
+    string $name,
+    string $day,
+    float $km,
+    ?float $hours,
+    ?int $bike,
+    string $because,
+): void {
     $rides = [];
     for ($week = 0; $week < 8; $week++) {
         $at = fn(int $weekday) => new Moment(gmmktime(9, 0, 0, 6, 1 + 7 * $week + $weekday - 1, 2026));
@@ -19,7 +26,12 @@ it('proposes a bike by the name of the file, else by weekday and speed, else non
         $rides[] = new Ride(10 * $week + 3, $at(6), 2, 36.0, 2.0, Condition::Dry);
         $rides[] = new Ride(10 * $week + 4, $at(3), 2, 18.0, 1.0, Condition::Dry);
     }
-    $guess = (new WhichBike(new Book([1, 2], [], new Settings([]), [], $rides, []), [1 => 'Heron', 2 => 'Badger']))->of($name, strtotime("{$day} 10:00 UTC") ?: null, $km, $hours);
+    $guess = (new WhichBike(new Book([1, 2], [], new Settings([]), [], $rides, []), [1 => 'Heron', 2 => 'Badger']))->of(
+        $name,
+        strtotime("{$day} 10:00 UTC") ?: null,
+        $km,
+        $hours,
+    );
     expect([$guess->bikeId, $guess->because->value])->toBe([$bike, $because]);
 })->with([
     'its name is in it' => ['2026-08-02_badger-loop.gpx', '2026-08-02', 70.0, 2.5, 2, 'name'],
@@ -33,6 +45,8 @@ it('proposes a bike by the name of the file, else by weekday and speed, else non
 
 it('needs no guess with one bike, and has none without', function (): void {
     $book = new Book([1], [], new Settings([]), [], [], []);
-    expect((new WhichBike($book, [1 => 'Heron']))->of('x.gpx', null, 10.0, null)->bikeId)->toBe(1)
-        ->and((new WhichBike($book, []))->of('x.gpx', null, 10.0, null)->bikeId)->toBeNull();
+    expect((new WhichBike($book, [1 => 'Heron']))->of('x.gpx', null, 10.0, null)->bikeId)
+        ->toBe(1)
+        ->and((new WhichBike($book, []))->of('x.gpx', null, 10.0, null)->bikeId)
+        ->toBeNull();
 });

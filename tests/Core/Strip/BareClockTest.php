@@ -8,7 +8,7 @@ use Dripel\Core\Strip\BareClock;
 
 function bareClock(string $strippedAt, string $now, ?float $limit = null): array
 {
-    return (new BareClock)->compute(
+    return (new BareClock())->compute(
         Fields::fromJson(
             (string) json_encode(
                 array_filter([
@@ -21,16 +21,9 @@ function bareClock(string $strippedAt, string $now, ?float $limit = null): array
     );
 }
 
-it('counts down twelve hours, instants compared whatever their offset', function (
-    string $now,
-    float $left,
-    string $state,
-): void {
+it('counts down twelve hours, instants compared whatever their offset', function (string $now, float $left, string $state): void {
     $result = bareClock('2026-03-29T00:30:00+01:00', $now);
-    expect($result['hours_left'])
-        ->toEqualWithDelta($left, 1e-9)
-        ->and($result['state'])
-        ->toBe($state);
+    expect($result['hours_left'])->toEqualWithDelta($left, 1e-9)->and($result['state'])->toBe($state);
 })->with([
     'at once' => ['2026-03-28T23:30:00Z', 12.0, 'ok'],
     'over the change to summer time' => ['2026-03-29T04:30:00+02:00', 9.0, 'ok'],

@@ -10,8 +10,18 @@ it('reads a length as it is typed, in millimetres or inches', function (string $
     $read = TypedLength::mm($text);
     $mm === null ? expect($read)->toBeNull() : expect($read)->toEqualWithDelta($mm, 1e-9);
 })->with([
-    ['585.4', 585.4], ['585,4 mm', 585.4], [' 305 ', 305.0], ['12 1/16"', 306.3875], ['12 1/16 in', 306.3875], ['23.07in', 585.978], ['23″', 584.2],
-    ['12 1/0"', null], ['12 1/16', null], ['long', null], ['-5', null], ['', null],
+    ['585.4', 585.4],
+    ['585,4 mm', 585.4],
+    [' 305 ', 305.0],
+    ['12 1/16"', 306.3875],
+    ['12 1/16 in', 306.3875],
+    ['23.07in', 585.978],
+    ['23″', 584.2],
+    ['12 1/0"', null],
+    ['12 1/16', null],
+    ['long', null],
+    ['-5', null],
+    ['', null],
 ]);
 
 it('tells a slip from a worn chain', function (int $pitches, float $lengthMm, ?RulerSlip $slip): void {

@@ -17,15 +17,29 @@ const WEAR_PRIOR = ['rate_pct_per_1000km' => ['median' => 0.08, 'log_sd' => 0.5]
 /** @param list<array<string, mixed>> $readings @return array<string, mixed> */
 function forecast(array $readings, float $nowKm, float $limitPct = 0.5, ?array $prior = WEAR_PRIOR, array $with = []): array
 {
-    return (new WearForecast)->compute(Fields::fromJson((string) json_encode($with + ['limit_pct' => $limitPct, 'readings' => $readings, 'prior' => $prior, 'now_km' => $nowKm], JSON_PRESERVE_ZERO_FRACTION)));
+    return (new WearForecast())->compute(
+        Fields::fromJson(
+            (string) json_encode(
+                $with + ['limit_pct' => $limitPct, 'readings' => $readings, 'prior' => $prior, 'now_km' => $nowKm],
+                JSON_PRESERVE_ZERO_FRACTION,
+            ),
+        ),
+    );
 }
 
 /** @return array<string, array<mixed>> */
 function references(string $kind): array
 {
-    $file = json_decode((string) file_get_contents(__DIR__.'/data/forecast.json'), true);
+    $file = json_decode((string) file_get_contents(__DIR__ . '/data/forecast.json'), true);
 
-    return array_combine(array_map(fn(int $i, array $case) => "{$kind} {$i}, ".count($case['readings']).' readings', array_keys($file[$kind]), $file[$kind]), array_map(fn(array $case) => [$case], $file[$kind]));
+    return array_combine(
+        array_map(
+            fn(int $i, array $case) => "{$kind} {$i}, " . count($case['readings']) . ' readings',
+            array_keys($file[$kind]),
+            $file[$kind],
+        ),
+        array_map(fn(array $case) => [$case], $file[$kind]),
+    );
 }
 
 function near(float $reference): float
@@ -44,14 +58,16 @@ it('agrees with a posterior by brute force on a dense grid (R; forecast.R)', fun
     foreach (['p10', 'p50', 'p90'] as $i => $name) {
         expect($result['km_to_limit'][$name])->toEqualWithDelta($case['km'][$i], max(1.0, near($case['km'][$i])), "km {$name}");
     }
-    expect($result['initial_pct']['mean'])->toEqualWithDelta($case['initial'], near($case['initial']))
-        ->and($result['probability_past_limit'])->toEqualWithDelta($case['past'], 1e-3);
+    expect($result['initial_pct']['mean'])
+        ->toEqualWithDelta($case['initial'], near($case['initial']))
+        ->and($result['probability_past_limit'])
+        ->toEqualWithDelta($case['past'], 1e-3);
 })->with(references('posterior'));
 
 it('agrees with brute force on 200 random mixed inputs, sharp edges and far tails among them (R; mixed.R)', function (): void {
     $errors = [];
-    foreach (json_decode((string) file_get_contents(__DIR__.'/data/mixed.json'), true) as $n => $case) {
-        $found = (new WearForecast)->compute(Fields::fromJson((string) json_encode($case['input'], JSON_PRESERVE_ZERO_FRACTION)));
+    foreach (json_decode((string) file_get_contents(__DIR__ . '/data/mixed.json'), true) as $n => $case) {
+        $found = (new WearForecast())->compute(Fields::fromJson((string) json_encode($case['input'], JSON_PRESERVE_ZERO_FRACTION)));
         $figures = [
             ...array_map(null, array_values($found['rate_pct_per_1000km']), $case['rate']),
             ...array_map(null, array_values($found['now_pct']), $case['now']),
@@ -62,7 +78,8 @@ it('agrees with brute force on 200 random mixed inputs, sharp edges and far tail
         foreach ($figures as $i => [$ours, $theirs]) {
             if ($ours === null || $theirs === null) {
                 // Beyond the horizon for both, or right at it.
-                ($ours ?? $theirs ?? 1e9) > 99_900.0 || throw new RuntimeException("Case {$n}, figure {$i}: one is beyond the horizon, the other is not.");
+                ($ours ?? ($theirs ?? 1e9)) > 99_900.0 ||
+                    throw new RuntimeException("Case {$n}, figure {$i}: one is beyond the horizon, the other is not.");
                 continue;
             }
             // In parts of what the contract allows: 1e-3 relative or 1e-5 absolute.
@@ -71,48 +88,81 @@ it('agrees with brute force on 200 random mixed inputs, sharp edges and far tail
     }
     asort($errors);
     $sorted = array_values($errors);
-    fwrite(STDERR, sprintf("    wear.forecast against brute force, %d figures, in parts of the tolerance: median %.1e, 99 %% %.1e, worst %.2f\n", count($sorted), $sorted[intdiv(count($sorted), 2)], $sorted[(int) (0.99 * count($sorted))], end($sorted)));
+    fwrite(
+        STDERR,
+        sprintf(
+            "    wear.forecast against brute force, %d figures, in parts of the tolerance: median %.1e, 99 %% %.1e, worst %.2f\n",
+            count($sorted),
+            $sorted[intdiv(count($sorted), 2)],
+            $sorted[(int) (0.99 * count($sorted))],
+            end($sorted),
+        ),
+    );
     expect(end($sorted))->toBeLessThan(1.0, (string) array_key_last($errors));
 });
 
 it('is the censored regression of survival::survreg, without a prior (R; forecast.R)', function (array $case): void {
     $km = max(array_column($case['readings'], 'km')) + 100.0;
     $result = forecast($case['readings'], $km, prior: null);
-    expect($result['rate_pct_per_1000km']['mean'])->toEqualWithDelta($case['rate'], 1e-6)
-        ->and($result['initial_pct']['mean'])->toEqualWithDelta($case['initial'], 1e-6)
-        ->and($result['standard_error']['rate'])->toEqualWithDelta($case['se_rate'], 1e-5 * $case['se_rate'])
-        ->and($result['standard_error']['initial'])->toEqualWithDelta($case['se_initial'], 1e-5 * $case['se_initial'])
-        ->and($result['rate_pct_per_1000km']['p10'])->toEqualWithDelta($case['rate'] - 1.2815515655446004 * $case['se_rate'], 1e-6);
+    expect($result['rate_pct_per_1000km']['mean'])
+        ->toEqualWithDelta($case['rate'], 1e-6)
+        ->and($result['initial_pct']['mean'])
+        ->toEqualWithDelta($case['initial'], 1e-6)
+        ->and($result['standard_error']['rate'])
+        ->toEqualWithDelta($case['se_rate'], 1e-5 * $case['se_rate'])
+        ->and($result['standard_error']['initial'])
+        ->toEqualWithDelta($case['se_initial'], 1e-5 * $case['se_initial'])
+        ->and($result['rate_pct_per_1000km']['p10'])
+        ->toEqualWithDelta($case['rate'] - 1.2815515655446004 * $case['se_rate'], 1e-6);
 })->with(references('fit'));
 
 it('is the conjugate normal case where the rate is as good as known', function (): void {
     // e0 ~ N(0.02, 0.02), two readings of 0.04 at r = 0.08: by hand, precision 2500 + 2 · 625.
-    $result = forecast([['km' => 1000, 'value_pct' => 0.13, 'sigma_pct' => 0.04], ['km' => 3000, 'value_pct' => 0.27, 'sigma_pct' => 0.04]], 3000, prior: ['rate_pct_per_1000km' => ['median' => 0.08, 'log_sd' => 1e-4], 'initial_pct' => ['mean' => 0.02, 'sd' => 0.02]]);
+    $result = forecast(
+        [['km' => 1000, 'value_pct' => 0.13, 'sigma_pct' => 0.04], ['km' => 3000, 'value_pct' => 0.27, 'sigma_pct' => 0.04]],
+        3000,
+        prior: ['rate_pct_per_1000km' => ['median' => 0.08, 'log_sd' => 1e-4], 'initial_pct' => ['mean' => 0.02, 'sd' => 0.02]],
+    );
     $mean = (2500 * 0.02 + 625 * (0.13 - 0.08) + 625 * (0.27 - 0.24)) / 3750;
-    expect($result['initial_pct']['mean'])->toEqualWithDelta($mean, 1e-5)
-        ->and($result['now_pct']['p90'])->toEqualWithDelta($mean + 0.24 + 1.2815515655446004 / sqrt(3750), 1e-4);
+    expect($result['initial_pct']['mean'])
+        ->toEqualWithDelta($mean, 1e-5)
+        ->and($result['now_pct']['p90'])
+        ->toEqualWithDelta($mean + 0.24 + 1.2815515655446004 / sqrt(3750), 1e-4);
 });
 
 it('says nothing but the prior where nothing was measured', function (): void {
     $result = forecast([], 0);
     // A log-normal: median 0.08, mean 0.08 · exp(0.5² / 2).
-    expect($result['rate_pct_per_1000km']['p50'])->toEqualWithDelta(0.08, 1e-6)
-        ->and($result['rate_pct_per_1000km']['mean'])->toEqualWithDelta(0.08 * exp(0.125), 1e-6)
-        ->and($result['rate_pct_per_1000km']['p90'])->toEqualWithDelta(0.08 * exp(0.5 * 1.2815515655446004), 1e-5)
-        ->and($result['now_pct']['p10'])->toEqualWithDelta(0.02 - 0.02 * 1.2815515655446004, 1e-5)
-        ->and($result['verdict'])->toBe('keep');
+    expect($result['rate_pct_per_1000km']['p50'])
+        ->toEqualWithDelta(0.08, 1e-6)
+        ->and($result['rate_pct_per_1000km']['mean'])
+        ->toEqualWithDelta(0.08 * exp(0.125), 1e-6)
+        ->and($result['rate_pct_per_1000km']['p90'])
+        ->toEqualWithDelta(0.08 * exp(0.5 * 1.2815515655446004), 1e-5)
+        ->and($result['now_pct']['p10'])
+        ->toEqualWithDelta(0.02 - 0.02 * 1.2815515655446004, 1e-5)
+        ->and($result['verdict'])
+        ->toBe('keep');
 });
 
 it('depends on differences only: shifted alike, everything comes out shifted', function (): void {
     // Shifting all elongations and the prior's mean alike only shifts what comes out.
-    $readings = fn(float $by): array => [['km' => 700, 'value_pct' => 0.09 + $by, 'sigma_pct' => 0.04], ['km' => 2100, 'lower_pct' => null, 'upper_pct' => 0.4 + $by], ['km' => 3900, 'lower_pct' => 0.3 + $by, 'upper_pct' => 0.4 + $by]];
+    $readings = fn(float $by): array => [
+        ['km' => 700, 'value_pct' => 0.09 + $by, 'sigma_pct' => 0.04],
+        ['km' => 2100, 'lower_pct' => null, 'upper_pct' => 0.4 + $by],
+        ['km' => 3900, 'lower_pct' => 0.3 + $by, 'upper_pct' => 0.4 + $by],
+    ];
     $prior = fn(float $by): array => ['initial_pct' => ['mean' => 0.02 + $by, 'sd' => 0.02]] + WEAR_PRIOR;
     $here = forecast($readings(0.0), 4000, 0.5, $prior(0.0));
     $there = forecast($readings(0.317), 4000, 0.817, $prior(0.317));
-    expect($there['now_pct']['p10'])->toEqualWithDelta($here['now_pct']['p10'] + 0.317, 2e-5)
-        ->and($there['km_to_limit']['p50'])->toEqualWithDelta($here['km_to_limit']['p50'], 2e-4 * $here['km_to_limit']['p50'])
-        ->and($there['rate_pct_per_1000km']['p90'])->toEqualWithDelta($here['rate_pct_per_1000km']['p90'], 2e-5)
-        ->and($there['probability_past_limit'])->toEqualWithDelta($here['probability_past_limit'], 2e-5);
+    expect($there['now_pct']['p10'])
+        ->toEqualWithDelta($here['now_pct']['p10'] + 0.317, 2e-5)
+        ->and($there['km_to_limit']['p50'])
+        ->toEqualWithDelta($here['km_to_limit']['p50'], 2e-4 * $here['km_to_limit']['p50'])
+        ->and($there['rate_pct_per_1000km']['p90'])
+        ->toEqualWithDelta($here['rate_pct_per_1000km']['p90'], 2e-5)
+        ->and($there['probability_past_limit'])
+        ->toEqualWithDelta($here['probability_past_limit'], 2e-5);
 });
 
 it('holds the truth in its 80 % band as often as it says, over 500 simulated chains', function (): void {
@@ -124,38 +174,62 @@ it('holds the truth in its 80 % band as often as it says, over 500 simulated cha
         $readings = [];
         foreach (range(1, $dice->getInt(1, 5)) as $i) {
             $km = (float) $dice->getInt(200, 5000);
-            $elongation = $initial + $rate * $km / 1000;
+            $elongation = $initial + ($rate * $km) / 1000;
             if ($dice->getInt(0, 1) === 0) {
                 $readings[] = ForecastReading::exact($km, $elongation + 0.04 * $normal(), 0.04);
             } else {
                 $seen = $elongation + 0.03 * $normal();
-                $readings[] = ForecastReading::interval($km, $seen >= 0.5 ? 0.5 : ($seen >= 0.4 ? 0.4 : null), $seen >= 0.5 ? null : ($seen >= 0.4 ? 0.5 : 0.4));
+                $readings[] = ForecastReading::interval(
+                    $km,
+                    $seen >= 0.5 ? 0.5 : ($seen >= 0.4 ? 0.4 : null),
+                    $seen >= 0.5 ? null : ($seen >= 0.4 ? 0.5 : 0.4),
+                );
             }
         }
-        $result = (new WearForecast)(new WearForecastInput(0.5, $readings, new WearPrior(0.08, 0.5, 0.02, 0.02), 5000.0));
+        $result = (new WearForecast())(new WearForecastInput(0.5, $readings, new WearPrior(0.08, 0.5, 0.02, 0.02), 5000.0));
         $held['now'] += $initial + $rate * 5 >= $result->nowP10 && $initial + $rate * 5 <= $result->nowP90 ? 1 : 0;
         $held['rate'] += $rate >= $result->rateP10 && $rate <= $result->rateP90 ? 1 : 0;
     }
-    expect($held['now'] / 500)->toBeGreaterThanOrEqual(0.75)->toBeLessThanOrEqual(0.85)
-        ->and($held['rate'] / 500)->toBeGreaterThanOrEqual(0.75)->toBeLessThanOrEqual(0.85);
+    expect($held['now'] / 500)
+        ->toBeGreaterThanOrEqual(0.75)
+        ->toBeLessThanOrEqual(0.85)
+        ->and($held['rate'] / 500)
+        ->toBeGreaterThanOrEqual(0.75)
+        ->toBeLessThanOrEqual(0.85);
 });
 
 it('says when to measure, when to retire, and keeps what lies beyond the horizon open', function (): void {
     $value = fn(float $km, float $pct): array => ['km' => $km, 'value_pct' => $pct, 'sigma_pct' => 0.03];
-    expect(forecast([$value(1000, 0.1)], 1000)['verdict'])->toBe('keep')
-        ->and(forecast([$value(1000, 0.1), $value(5000, 0.49)], 5000)['verdict'])->toBe('measure')
+    expect(forecast([$value(1000, 0.1)], 1000)['verdict'])
+        ->toBe('keep')
+        ->and(forecast([$value(1000, 0.1), $value(5000, 0.49)], 5000)['verdict'])
+        ->toBe('measure')
         // The latest reading alone says so, whatever the rest believes; an earlier one does not.
-        ->and(forecast([$value(1000, 0.1), ['km' => 5000, 'lower_pct' => 0.5, 'upper_pct' => null]], 5000)['verdict'])->toBe('retire')
-        ->and(forecast([$value(4000, 0.51), $value(5000, 0.40), $value(5100, 0.40), $value(5200, 0.40)], 5200)['verdict'])->not->toBe('retire')
-        ->and(forecast([$value(1000, 0.1), $value(9000, 0.62)], 9000)['km_to_limit'])->toBe(['p10' => 0.0, 'p50' => 0.0, 'p90' => 0.0]);
+        ->and(forecast([$value(1000, 0.1), ['km' => 5000, 'lower_pct' => 0.5, 'upper_pct' => null]], 5000)['verdict'])
+        ->toBe('retire')
+        ->and(forecast([$value(4000, 0.51), $value(5000, 0.4), $value(5100, 0.4), $value(5200, 0.4)], 5200)['verdict'])
+        ->not->toBe('retire')
+        ->and(forecast([$value(1000, 0.1), $value(9000, 0.62)], 9000)['km_to_limit'])
+        ->toBe(['p10' => 0.0, 'p50' => 0.0, 'p90' => 0.0]);
     $short = forecast([$value(1000, 0.1)], 1000, with: ['horizon_km' => 500]);
-    expect($short['km_to_limit'])->toBe(['p10' => null, 'p50' => null, 'p90' => null])->and($short['next_measurement_km'])->toBeNull();
+    expect($short['km_to_limit'])
+        ->toBe(['p10' => null, 'p50' => null, 'p90' => null])
+        ->and($short['next_measurement_km'])
+        ->toBeNull();
     $next = forecast([$value(1000, 0.1)], 1000);
     expect($next['next_measurement_km'])->toEqualWithDelta(1000 + $next['km_to_limit']['p10'], 1e-6);
     // Without a prior the median is where the line meets the limit, whatever rounding does to a square.
     for ($i = 1; $i <= 50; $i++) {
-        $fit = forecast([$value(700, 0.01 * $i), $value(1900, 0.013 * $i + 0.05), $value(3100, 0.021 * $i + 0.1)], 3100, prior: null, limitPct: 3.0);
-        expect($fit['km_to_limit']['p50'])->toEqualWithDelta(1000 * (3.0 - $fit['initial_pct']['mean']) / $fit['rate_pct_per_1000km']['mean'] - 3100, 1e-6);
+        $fit = forecast(
+            [$value(700, 0.01 * $i), $value(1900, 0.013 * $i + 0.05), $value(3100, 0.021 * $i + 0.1)],
+            3100,
+            prior: null,
+            limitPct: 3.0,
+        );
+        expect($fit['km_to_limit']['p50'])->toEqualWithDelta(
+            (1000 * (3.0 - $fit['initial_pct']['mean'])) / $fit['rate_pct_per_1000km']['mean'] - 3100,
+            1e-6,
+        );
     }
     // Without a prior a flat fit never gets there.
     expect(forecast([$value(1000, 0.1), $value(2000, 0.1)], 2000, prior: null)['km_to_limit']['p50'])->toBeNull();
@@ -171,28 +245,78 @@ it('refuses what cannot be, and says where', function (array $readings, float $n
     expect($found)->toBe($path);
 })->with([
     'now before a reading' => [[['km' => 900, 'value_pct' => 0.1, 'sigma_pct' => 0.04]], 800, WEAR_PRIOR, 'now_km'],
-    'value and bounds' => [[['km' => 900, 'value_pct' => 0.1, 'sigma_pct' => 0.04, 'lower_pct' => 0.1]], 900, WEAR_PRIOR, 'readings.0.value_pct'],
+    'value and bounds' => [
+        [['km' => 900, 'value_pct' => 0.1, 'sigma_pct' => 0.04, 'lower_pct' => 0.1]],
+        900,
+        WEAR_PRIOR,
+        'readings.0.value_pct',
+    ],
     'neither' => [[['km' => 900]], 900, WEAR_PRIOR, 'readings.0.value_pct'],
     'a value without its sigma' => [[['km' => 900, 'value_pct' => 0.1]], 900, WEAR_PRIOR, 'readings.0.sigma_pct'],
     'open to both sides' => [[['km' => 900, 'lower_pct' => null, 'upper_pct' => null]], 900, WEAR_PRIOR, 'readings.0.lower_pct'],
     'bounds crossed' => [[['km' => 900, 'lower_pct' => 0.5, 'upper_pct' => 0.4]], 900, WEAR_PRIOR, 'readings.0.upper_pct'],
     'misspelt' => [[['km' => 900, 'value_pct' => 0.1, 'sigma_pct' => 0.04, 'note' => 1]], 900, WEAR_PRIOR, 'readings.0.note'],
-    'a prior without a spread' => [[], 0, ['rate_pct_per_1000km' => ['median' => 0.08, 'log_sd' => 0], 'initial_pct' => ['mean' => 0, 'sd' => 0.02]], 'prior.rate_pct_per_1000km.log_sd'],
+    'a prior without a spread' => [
+        [],
+        0,
+        ['rate_pct_per_1000km' => ['median' => 0.08, 'log_sd' => 0], 'initial_pct' => ['mean' => 0, 'sd' => 0.02]],
+        'prior.rate_pct_per_1000km.log_sd',
+    ],
     'nothing at all' => [[], 0, null, 'readings'],
-    'one km only' => [[['km' => 900, 'value_pct' => 0.1, 'sigma_pct' => 0.04], ['km' => 900, 'value_pct' => 0.12, 'sigma_pct' => 0.04]], 900, null, 'readings'],
-    'all open to the same side' => [[['km' => 900, 'lower_pct' => null, 'upper_pct' => 0.5], ['km' => 1900, 'lower_pct' => null, 'upper_pct' => 0.5]], 2000, null, 'readings'],
-    'one pin and a side open' => [[['km' => 900, 'value_pct' => 0.1, 'sigma_pct' => 0.04], ['km' => 1900, 'lower_pct' => 0.2, 'upper_pct' => null]], 2000, null, 'readings'],
-    'a line between what is below and what is above' => [[['km' => 900, 'lower_pct' => null, 'upper_pct' => 0.5], ['km' => 1900, 'lower_pct' => 0.5, 'upper_pct' => null]], 2000, null, 'readings'],
+    'one km only' => [
+        [['km' => 900, 'value_pct' => 0.1, 'sigma_pct' => 0.04], ['km' => 900, 'value_pct' => 0.12, 'sigma_pct' => 0.04]],
+        900,
+        null,
+        'readings',
+    ],
+    'all open to the same side' => [
+        [['km' => 900, 'lower_pct' => null, 'upper_pct' => 0.5], ['km' => 1900, 'lower_pct' => null, 'upper_pct' => 0.5]],
+        2000,
+        null,
+        'readings',
+    ],
+    'one pin and a side open' => [
+        [['km' => 900, 'value_pct' => 0.1, 'sigma_pct' => 0.04], ['km' => 1900, 'lower_pct' => 0.2, 'upper_pct' => null]],
+        2000,
+        null,
+        'readings',
+    ],
+    'a line between what is below and what is above' => [
+        [['km' => 900, 'lower_pct' => null, 'upper_pct' => 0.5], ['km' => 1900, 'lower_pct' => 0.5, 'upper_pct' => null]],
+        2000,
+        null,
+        'readings',
+    ],
 ]);
 
 it('finds the maximum where intervals hem it in from both sides', function (): void {
-    $result = forecast([['km' => 500, 'lower_pct' => 0.1, 'upper_pct' => null], ['km' => 1500, 'lower_pct' => null, 'upper_pct' => 0.2], ['km' => 2500, 'lower_pct' => 0.2, 'upper_pct' => null], ['km' => 3500, 'lower_pct' => null, 'upper_pct' => 0.4]], 3500, prior: null);
-    expect($result['rate_pct_per_1000km']['mean'])->toBeGreaterThan(0.0)->toBeLessThan(0.3)->and($result['standard_error']['rate'])->toBeGreaterThan(0.0);
+    $result = forecast(
+        [
+            ['km' => 500, 'lower_pct' => 0.1, 'upper_pct' => null],
+            ['km' => 1500, 'lower_pct' => null, 'upper_pct' => 0.2],
+            ['km' => 2500, 'lower_pct' => 0.2, 'upper_pct' => null],
+            ['km' => 3500, 'lower_pct' => null, 'upper_pct' => 0.4],
+        ],
+        3500,
+        prior: null,
+    );
+    expect($result['rate_pct_per_1000km']['mean'])
+        ->toBeGreaterThan(0.0)
+        ->toBeLessThan(0.3)
+        ->and($result['standard_error']['rate'])
+        ->toBeGreaterThan(0.0);
 });
 
 it('finds exact readings wherever they are, however little was known before', function (float $sigma, float $logSd): void {
     // A line of 0.05 % per 1000 km where 0.02 was expected: the data, not the prior, and not the place where the search began.
     $readings = array_map(fn(int $i) => ForecastReading::exact(500.0 * $i, 0.02 + 0.025 * $i, $sigma), range(1, 20));
-    $result = (new WearForecast)(new WearForecastInput(0.5, $readings, new WearPrior(0.02, $logSd, 0.02, 0.02), 10_000.0));
-    expect($result->rateP50)->toEqualWithDelta(0.05, 0.05 * 5e-3)->and($result->rateP10)->toBeLessThan($result->rateP50)->and($result->nowMean)->toEqualWithDelta(0.52, 3e-3);
-})->with([0.02, 0.005, 0.001])->with([0.6, 1.5, 3.0]);
+    $result = (new WearForecast())(new WearForecastInput(0.5, $readings, new WearPrior(0.02, $logSd, 0.02, 0.02), 10_000.0));
+    expect($result->rateP50)
+        ->toEqualWithDelta(0.05, 0.05 * 5e-3)
+        ->and($result->rateP10)
+        ->toBeLessThan($result->rateP50)
+        ->and($result->nowMean)
+        ->toEqualWithDelta(0.52, 3e-3);
+})
+    ->with([0.02, 0.005, 0.001])
+    ->with([0.6, 1.5, 3.0]);

@@ -12,15 +12,13 @@ use Dripel\Core\Wear\WearReading;
 
 function reading(array $input): array
 {
-    return (new WearReading)->compute(Fields::fromJson((string) json_encode($input)));
+    return (new WearReading())->compute(Fields::fromJson((string) json_encode($input)));
 }
 
 it('reads every instrument', function (array $input, array $expected): void {
     $result = reading($input);
     foreach ($expected as $field => $value) {
-        $value === null
-            ? expect($result[$field])->toBeNull($field)
-            : expect($result[$field])->toEqualWithDelta($value, 1e-9, $field);
+        $value === null ? expect($result[$field])->toBeNull($field) : expect($result[$field])->toEqualWithDelta($value, 1e-9, $field);
     }
 })->with([
     // 24 pitches of 12.7 mm are 12 in = 304.8 mm (ISO 606, memory); 1.5 mm on that is "about 0.5 %" (common practice).
@@ -28,14 +26,8 @@ it('reads every instrument', function (array $input, array $expected): void {
         ['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 304.8],
         ['value_pct' => 0.0, 'sigma_pct' => 0.0820209974, 'lower_pct' => null, 'upper_pct' => null],
     ],
-    'rule: 1.5 mm over 24 pitches' => [
-        ['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 306.3],
-        ['value_pct' => 0.4921259843],
-    ],
-    'rule: 12 1/16 in' => [
-        ['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 12.0625 * 25.4],
-        ['value_pct' => 100 / 192],
-    ],
+    'rule: 1.5 mm over 24 pitches' => [['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 306.3], ['value_pct' => 0.4921259843]],
+    'rule: 12 1/16 in' => [['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 12.0625 * 25.4], ['value_pct' => 100 / 192]],
     'rule: 46 pitches are twice as sure' => [
         ['kind' => 'ruler', 'pitches' => 46, 'length_mm' => 585.4],
         ['value_pct' => 120 / 584.2, 'sigma_pct' => 25 / 584.2],
@@ -98,10 +90,7 @@ it('reads every instrument', function (array $input, array $expected): void {
             'spots' => [
                 [
                     'kind' => 'drop_in',
-                    'results' => [
-                        ['mark_pct' => 0.5, 'seat' => 'enters'],
-                        ['mark_pct' => 0.75, 'seat' => 'rests'],
-                    ],
+                    'results' => [['mark_pct' => 0.5, 'seat' => 'enters'], ['mark_pct' => 0.75, 'seat' => 'rests']],
                 ],
                 ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters']]],
             ],
@@ -126,53 +115,35 @@ it('says what is wrong and where', function (array $input, string $path): void {
     'number in quotes' => [['kind' => 'ruler', 'pitches' => 24, 'length_mm' => '305'], 'length_mm'],
     'half a pitch' => [['kind' => 'ruler', 'pitches' => 23.5, 'length_mm' => 305], 'pitches'],
     'no length' => [['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 0], 'length_mm'],
-    'certain beyond doubt' => [
-        ['kind' => 'digital', 'value_pct' => 0.2, 'uncertainty_pct' => 0],
-        'uncertainty_pct',
-    ],
+    'certain beyond doubt' => [['kind' => 'digital', 'value_pct' => 0.2, 'uncertainty_pct' => 0], 'uncertainty_pct'],
     'no marks' => [['kind' => 'drop_in', 'results' => []], 'results'],
     'marks as an object' => [['kind' => 'drop_in', 'results' => ['mark_pct' => 0.5]], 'results'],
     'a seat that is none' => [
         [
             'kind' => 'drop_in',
-            'results' => [
-                ['mark_pct' => 0.5, 'seat' => 'rests'],
-                ['mark_pct' => 0.75, 'seat' => 'wobbles'],
-            ],
+            'results' => [['mark_pct' => 0.5, 'seat' => 'rests'], ['mark_pct' => 0.75, 'seat' => 'wobbles']],
         ],
         'results.1.seat',
     ],
     'contradiction' => [
         [
             'kind' => 'drop_in',
-            'results' => [
-                ['mark_pct' => 0.5, 'seat' => 'rests'],
-                ['mark_pct' => 0.75, 'seat' => 'enters'],
-            ],
+            'results' => [['mark_pct' => 0.5, 'seat' => 'rests'], ['mark_pct' => 0.75, 'seat' => 'enters']],
         ],
         'results',
     ],
     'rests and enters at one mark' => [
         [
             'kind' => 'drop_in',
-            'results' => [
-                ['mark_pct' => 0.5, 'seat' => 'rests'],
-                ['mark_pct' => 0.5, 'seat' => 'enters'],
-            ],
+            'results' => [['mark_pct' => 0.5, 'seat' => 'rests'], ['mark_pct' => 0.5, 'seat' => 'enters']],
         ],
         'results',
     ],
-    'spots within spots' => [
-        ['kind' => 'spots', 'spots' => [['kind' => 'spots', 'spots' => []]]],
-        'spots.0.kind',
-    ],
+    'spots within spots' => [['kind' => 'spots', 'spots' => [['kind' => 'spots', 'spots' => []]]], 'spots.0.kind'],
     'mixed spots' => [
         [
             'kind' => 'spots',
-            'spots' => [
-                ['kind' => 'digital', 'value_pct' => 0.2],
-                ['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 305],
-            ],
+            'spots' => [['kind' => 'digital', 'value_pct' => 0.2], ['kind' => 'ruler', 'pitches' => 24, 'length_mm' => 305]],
         ],
         'spots.1.kind',
     ],
@@ -185,11 +156,7 @@ it('says what is wrong and where', function (array $input, string $path): void {
     ],
 ]);
 
-it('knows the limit of each school (common practice)', function (
-    LimitSchool $school,
-    int $speeds,
-    float $limit,
-): void {
+it('knows the limit of each school (common practice)', function (LimitSchool $school, int $speeds, float $limit): void {
     expect($school->limitPct($speeds))->toBe($limit);
 })->with([
     [LimitSchool::Strict, 12, 0.5],
@@ -209,24 +176,65 @@ it('judges the spread of several spots by what the instrument can tell apart', f
     // A digital gauge of 0.05 %: up to 0.212 % apart is its own error.
     'as the gauge reads' => [[['kind' => 'digital', 'value_pct' => 0.2], ['kind' => 'digital', 'value_pct' => 0.4]], SpotsAgree::Even],
     'a stiff stretch' => [[['kind' => 'digital', 'value_pct' => 0.2], ['kind' => 'digital', 'value_pct' => 0.45]], SpotsAgree::Uneven],
-    'seats that one chain can have' => [[['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']]], ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'part']]]], SpotsAgree::Even],
-    'seats that no even chain has' => [[['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']]], ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters']]]], SpotsAgree::Uneven],
+    'seats that one chain can have' => [
+        [
+            ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']]],
+            ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'part']]],
+        ],
+        SpotsAgree::Even,
+    ],
+    'seats that no even chain has' => [
+        [
+            ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']]],
+            ['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters']]],
+        ],
+        SpotsAgree::Uneven,
+    ],
     'one spot' => [[['kind' => 'digital', 'value_pct' => 0.2]], SpotsAgree::One],
 ]);
 
-it('makes of what an instrument showed an input of wear.reading', function (Instrument $instrument, array $spots, ?float $value, ?float $sigma, ?float $upper): void {
-    $result = (new WearReading)(WearReading::input(Fields::fromJson((string) json_encode($instrument->input($spots)))));
-    expect($result->valuePct === null ? null : round($result->valuePct, 3))->toBe($value)
-        ->and($result->sigmaPct === null ? null : round($result->sigmaPct, 3))->toBe($sigma)
-        ->and($result->upperPct)->toBe($upper);
+it('makes of what an instrument showed an input of wear.reading', function (
+    Instrument $instrument,
+    array $spots,
+    ?float $value,
+    ?float $sigma,
+    ?float $upper,
+): void {
+    $result = (new WearReading())(WearReading::input(Fields::fromJson((string) json_encode($instrument->input($spots)))));
+    expect($result->valuePct === null ? null : round($result->valuePct, 3))
+        ->toBe($value)
+        ->and($result->sigmaPct === null ? null : round($result->sigmaPct, 3))
+        ->toBe($sigma)
+        ->and($result->upperPct)
+        ->toBe($upper);
 })->with([
     // 46 pitches are 584.2 mm; 0.25 mm of them are 0.043 %, of 24 pitches 0.082 %: the reason for the longer rule.
     'rule' => [Instrument::usual(InstrumentKind::Ruler), [['length_mm' => 585.4]], 0.205, 0.043, null],
-    'short rule' => [new Instrument(1, InstrumentKind::Ruler, pitches: Instrument::SHORT_PITCHES), [['length_mm' => 305.4]], 0.197, 0.082, null],
-    'digital, zeroed at 0.02' => [new Instrument(1, InstrumentKind::Digital, uncertainty: 0.03, zeroPct: 0.02), [['value_pct' => 0.2], ['value_pct' => 0.27]], 0.25, 0.03, null],
+    'short rule' => [
+        new Instrument(1, InstrumentKind::Ruler, pitches: Instrument::SHORT_PITCHES),
+        [['length_mm' => 305.4]],
+        0.197,
+        0.082,
+        null,
+    ],
+    'digital, zeroed at 0.02' => [
+        new Instrument(1, InstrumentKind::Digital, uncertainty: 0.03, zeroPct: 0.02),
+        [['value_pct' => 0.2], ['value_pct' => 0.27]],
+        0.25,
+        0.03,
+        null,
+    ],
     'drop-in' => [Instrument::usual(InstrumentKind::DropIn), [['results' => [['mark_pct' => 0.5, 'seat' => 'rests']]]], null, null, 0.5],
 ]);
 
 it('refuses an instrument that cannot be', function (array $marks, float $uncertainty, string $field): void {
-    expect(fn() => new Instrument(1, InstrumentKind::DropIn, $marks, uncertainty: $uncertainty))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($field));
-})->with([[[0.75, 0.5], 0.05, 'marks'], [[0.5, 0.5], 0.05, 'marks'], [[], 0.05, 'marks'], [[2.5], 0.05, 'marks'], [[0.5], 0.0, 'uncertainty']]);
+    expect(fn() => new Instrument(1, InstrumentKind::DropIn, $marks, uncertainty: $uncertainty))->toThrow(
+        fn(InvalidInput $e) => expect($e->path)->toBe($field),
+    );
+})->with([
+    [[0.75, 0.5], 0.05, 'marks'],
+    [[0.5, 0.5], 0.05, 'marks'],
+    [[], 0.05, 'marks'],
+    [[2.5], 0.05, 'marks'],
+    [[0.5], 0.0, 'uncertainty'],
+]);

@@ -58,16 +58,30 @@ const DAY_S = 86400;
  * @param array<int, float> $ratePct in % per 1000 km by chain
  * @param list<int> $retired
  */
-function worn(array $ratePct, int $days = 40, array $retired = [], array $parts = [], array $fittings = [], array $settings = [], Condition $condition = Condition::Dry, bool $waxed = true, bool $rinsed = true): Book
-{
+function worn(
+    array $ratePct,
+    int $days = 40,
+    array $retired = [],
+    array $parts = [],
+    array $fittings = [],
+    array $settings = [],
+    Condition $condition = Condition::Dry,
+    bool $waxed = true,
+    bool $rinsed = true,
+): Book {
     [$rides, $events, $day] = [[], [], 0];
     foreach ($ratePct as $chain => $rate) {
         $fittings[] = new Fitting(1000 + $chain, new Moment(DAY_S * $day), 1, $chain);
         for ($i = 0; $i < $days; $i++) {
-            $waxed && $i % 3 === 0 && $events[] = new Dip(10_000 + $day, new Moment(DAY_S * $day), $chain, rinsed: $rinsed);
+            $waxed && $i % 3 === 0 && ($events[] = new Dip(10_000 + $day, new Moment(DAY_S * $day), $chain, rinsed: $rinsed));
             $rides[] = new Ride(++$day, new Moment(DAY_S * $day - 3600), 1, 100.0, 4.0, $condition);
             if ($i % 10 === 9) {
-                $events[] = new Reading($day, new Moment(DAY_S * $day - 60), $chain, new DigitalReading(0.02 + $rate * ($i + 1) / 10, 0.01));
+                $events[] = new Reading(
+                    $day,
+                    new Moment(DAY_S * $day - 60),
+                    $chain,
+                    new DigitalReading(0.02 + ($rate * ($i + 1)) / 10, 0.01),
+                );
             }
         }
         if (in_array($chain, $retired, true)) {
@@ -84,24 +98,35 @@ it('takes from the readings of a chain what they alone say of its rate', functio
     // Many exact readings on a line of 0.05 % per 1000 km, where 0.02 was expected: the data, not the prior.
     $readings = array_map(fn(int $i) => ForecastReading::exact(500.0 * $i, 0.02 + 0.025 * $i, 0.005), range(1, 20));
     $rate = ChainRate::of(new WearForecastInput(0.5, $readings, new WearPrior(0.02, 0.6, 0.02, 0.02), 10_000.0));
-    expect($rate->logFactor)->toEqualWithDelta(log(0.05 / 0.02), 0.01)->and($rate->precision)->toBeGreaterThan(500.0)
-        ->and(ChainRate::of(new WearForecastInput(0.5, [], new WearPrior(0.02, 0.6, 0.02, 0.02), 10_000.0))->precision)->toBe(0.0);
+    expect($rate->logFactor)
+        ->toEqualWithDelta(log(0.05 / 0.02), 0.01)
+        ->and($rate->precision)
+        ->toBeGreaterThan(500.0)
+        ->and(ChainRate::of(new WearForecastInput(0.5, [], new WearPrior(0.02, 0.6, 0.02, 0.02), 10_000.0))->precision)
+        ->toBe(0.0);
 });
 
 it('sharpens what is expected of a chain by the others, as two levels of normals do', function (): void {
     // By hand: 0.36 = 0.25 shared + 0.11 apart; weight 1/(0.11 + 0.1) each; mean 0.5·14.2857/18.2857, variance 1/18.2857 + 0.11.
     $own = OwnChains::of([...array_fill(0, 3, new ChainRate(0.5, 10.0)), new ChainRate(9.0, 0.5)]);
     $prior = $own->sharpen(new WearPrior(0.03, 0.6, 0.02, 0.02));
-    expect($own->chains)->toBe(3)
-        ->and($own->logFactor)->toEqualWithDelta(0.390625, 1e-9)
-        ->and($own->logSd)->toEqualWithDelta(sqrt(0.0546875 + 0.11), 1e-9)
+    expect($own->chains)
+        ->toBe(3)
+        ->and($own->logFactor)
+        ->toEqualWithDelta(0.390625, 1e-9)
+        ->and($own->logSd)
+        ->toEqualWithDelta(sqrt(0.0546875 + 0.11), 1e-9)
         // In steps of a twentieth.
-        ->and($prior->rateMedian)->toEqualWithDelta(0.03 * exp(0.4), 1e-12)
-        ->and($prior->rateLogSd)->toEqualWithDelta(0.4, 1e-9)
+        ->and($prior->rateMedian)
+        ->toEqualWithDelta(0.03 * exp(0.4), 1e-12)
+        ->and($prior->rateLogSd)
+        ->toEqualWithDelta(0.4, 1e-9)
         // Chains that differ more than their readings explain leave more open: variance (1 + 0 + 1) ÷ 2 less 0.001 from one to the next.
-        ->and(OwnChains::of([new ChainRate(-1.0, 1000.0), new ChainRate(0.0, 1000.0), new ChainRate(1.0, 1000.0)])->logSd)->toEqualWithDelta(sqrt(1.0 / (4.0 + 3.0 / 1.0) + 0.999), 1e-9)
+        ->and(OwnChains::of([new ChainRate(-1.0, 1000.0), new ChainRate(0.0, 1000.0), new ChainRate(1.0, 1000.0)])->logSd)
+        ->toEqualWithDelta(sqrt(1.0 / (4.0 + 3.0 / 1.0) + 0.999), 1e-9)
         // One is too few to be listened to.
-        ->and(OwnChains::of([new ChainRate(0.5, 10.0)])->sharpen($house = new WearPrior(0.03, 0.6, 0.02, 0.02)))->toBe($house);
+        ->and(OwnChains::of([new ChainRate(0.5, 10.0)])->sharpen($house = new WearPrior(0.03, 0.6, 0.02, 0.02)))
+        ->toBe($house);
 });
 
 it('expects a new chain to wear as the others did, and none by its own example', function (): void {
@@ -109,12 +134,20 @@ it('expects a new chain to wear as the others did, and none by its own example',
     $wear = new WorkshopWear(new Book([1], [...$book->chainIds, 5], $book->settings, [], [], []), 161 * DAY_S);
     expect($wear->own()->chains)->toBe(0);
     $wear = new WorkshopWear($book, 161 * DAY_S);
-    $house = 1000.0 * 0.5 / LifeCurve::usual()->lifeKm(300.0);
-    expect($wear->own()->chains)->toBe(4)->and($wear->own(4)->chains)->toBe(3)->and($wear->own(bikeId: 2)->chains)->toBe(0)
-        ->and($wear->of(4)?->input->prior?->rateMedian)->toBeGreaterThan(1.7 * $house)
-        ->and($wear->of(4)?->input->prior?->rateLogSd)->toBeLessThan(0.5)
+    $house = (1000.0 * 0.5) / LifeCurve::usual()->lifeKm(300.0);
+    expect($wear->own()->chains)
+        ->toBe(4)
+        ->and($wear->own(4)->chains)
+        ->toBe(3)
+        ->and($wear->own(bikeId: 2)->chains)
+        ->toBe(0)
+        ->and($wear->of(4)?->input->prior?->rateMedian)
+        ->toBeGreaterThan(1.7 * $house)
+        ->and($wear->of(4)?->input->prior?->rateLogSd)
+        ->toBeLessThan(0.5)
         // What it was measured to do itself still weighs most.
-        ->and($wear->of(4)?->result->rateP50)->toEqualWithDelta(0.03, 0.004);
+        ->and($wear->of(4)?->result->rateP50)
+        ->toEqualWithDelta(0.03, 0.004);
 });
 
 it('finds the same with what was kept as without', function (): void {
@@ -131,7 +164,11 @@ it('finds the same with what was kept as without', function (): void {
             return $this->known[$key] ??= unserialize(serialize($make()));
         }
     };
-    $found = fn(Memo ...$with) => array_map(fn(int $id) => (new WorkshopWear($book, 130 * DAY_S, ...$with))->of($id)?->result->toArray(), [1, 2, 3]);
+    $found = fn(Memo ...$with) => array_map(fn(int $id) => (new WorkshopWear($book, 130 * DAY_S, ...$with))->of($id)?->result->toArray(), [
+        1,
+        2,
+        3,
+    ]);
     $derived = $found();
     expect($found($memo))->toBe($derived)->and($memo->made)->toBe(6)->and($found($memo))->toBe($derived)->and($memo->made)->toBe(6);
     // A ride later it is worked out anew: the place of a chain is part of what it follows from.
@@ -142,9 +179,24 @@ it('finds the same with what was kept as without', function (): void {
 it('files what it finds in effective kilometres: all factors and intervals times c change no life, no advice, no money', function (): void {
     $figures = function (float $c): array {
         $settings = [
-            ...array_map(fn(Condition $one) => new DatedSetting(SettingKey::from("factor.{$one->value}"), 0, new Moment(0), $c * Factors::houseRule()->of($one)), Condition::cases()),
+            ...array_map(
+                fn(Condition $one) => new DatedSetting(
+                    SettingKey::from("factor.{$one->value}"),
+                    0,
+                    new Moment(0),
+                    $c * Factors::houseRule()->of($one),
+                ),
+                Condition::cases(),
+            ),
             new DatedSetting(SettingKey::IntervalKm, 1, new Moment(0), 300.0 * $c),
-            new DatedSetting(SettingKey::LifePoints, 0, new Moment(0), (new LifeCurve(array_map(fn(LifePoint $point) => new LifePoint($c * $point->intervalKm, $point->lifeKm), LifeCurve::usual()->points())))->pairs()),
+            new DatedSetting(
+                SettingKey::LifePoints,
+                0,
+                new Moment(0),
+                (new LifeCurve(
+                    array_map(fn(LifePoint $point) => new LifePoint($c * $point->intervalKm, $point->lifeKm), LifeCurve::usual()->points()),
+                ))->pairs(),
+            ),
             new DatedSetting(SettingKey::TargetLifeKm, 1, new Moment(0), 20_000.0),
             // The km of a top-up and the grit that a bath may hold are figures of their own: neither takes part.
             new DatedSetting(SettingKey::TopUpsMost, 0, new Moment(0), 0),
@@ -154,16 +206,41 @@ it('files what it finds in effective kilometres: all factors and intervals times
         $nowS = 120 * DAY_S;
         $wear = new WorkshopWear($book, $nowS);
         $advice = BikeAdvice::ofBike($book, $wear, 1, null);
-        $years = WorkshopYears::of($book, $wear, null, null, 6.0, new PriceList([new Price(1, Supply::Chain, 0, 3000, 1.0)]), [], 500.0, $nowS);
+        $years = WorkshopYears::of(
+            $book,
+            $wear,
+            null,
+            null,
+            6.0,
+            new PriceList([new Price(1, Supply::Chain, 0, 3000, 1.0)]),
+            [],
+            500.0,
+            $nowS,
+        );
         $bike = $years->bikes[0];
-        $found = (new Simulate)($years->input(new SimulatedPolicy(300.0 * $c), 1));
-        $economy = (new IntervalEconomy)($years->economy($bike, 300.0 * $c, 1));
+        $found = (new Simulate())($years->input(new SimulatedPolicy(300.0 * $c), 1));
+        $economy = (new IntervalEconomy())($years->economy($bike, 300.0 * $c, 1));
         // The years and the curve answer alike.
-        expect($economy->nearest(300.0 * $c)->costPer1000Km)->toEqualWithDelta((float) $found->usedUpPer1000Km(), 0.02 * (float) $found->usedUpPer1000Km());
+        expect($economy->nearest(300.0 * $c)->costPer1000Km)->toEqualWithDelta(
+            (float) $found->usedUpPer1000Km(),
+            0.02 * (float) $found->usedUpPer1000Km(),
+        );
         // Every 300 km as ridden in the damp.
-        expect($bike->rateIntervalKm)->toEqualWithDelta(450.0 * $c, 1e-6)->and($advice?->lifeKm())->toEqualWithDelta(20_000.0, 1e-6);
+        expect($bike->rateIntervalKm)
+            ->toEqualWithDelta(450.0 * $c, 1e-6)
+            ->and($advice?->lifeKm())
+            ->toEqualWithDelta(20_000.0, 1e-6);
 
-        return [$wear->ofBike(1)->factor(), $advice?->lifeKm(), $advice?->intervalKm / $c, $found->chainLifeKm(), $found->cost(), $found->usedUpPer1000Km(), $economy->nearest(300.0 * $c)->lifeKm, $economy->nearest(300.0 * $c)->costPer1000Km];
+        return [
+            $wear->ofBike(1)->factor(),
+            $advice?->lifeKm(),
+            $advice?->intervalKm / $c,
+            $found->chainLifeKm(),
+            $found->cost(),
+            $found->usedUpPer1000Km(),
+            $economy->nearest(300.0 * $c)->lifeKm,
+            $economy->nearest(300.0 * $c)->costPer1000Km,
+        ];
     };
     $once = $figures(1.0);
     expect($once)->each->toBeGreaterThan(0.0);
@@ -184,7 +261,14 @@ it('lets the newest twenty measured chains speak, a bike’s own always among th
     // Five measured chains of bike 1, then 25 new ones of other bikes that nobody measured.
     $book = worn([1 => 0.05, 2 => 0.06, 3 => 0.055, 4 => 0.05, 5 => 0.06], 10);
     $homes = array_map(fn(int $id) => new DatedSetting(SettingKey::ChainHome, $id, new Moment(0), 2), range(6, 30));
-    $many = new Book([1, 2], range(1, 30), new Settings([...$homes, ...array_map(fn(int $id) => new DatedSetting(SettingKey::ChainHome, $id, new Moment(0), 1), range(1, 5))]), (fn() => $this->fittingEntries)->call($book), (fn() => $this->logged)->call($book), (fn() => $this->events)->call($book));
+    $many = new Book(
+        [1, 2],
+        range(1, 30),
+        new Settings([...$homes, ...array_map(fn(int $id) => new DatedSetting(SettingKey::ChainHome, $id, new Moment(0), 1), range(1, 5))]),
+        (fn() => $this->fittingEntries)->call($book),
+        (fn() => $this->logged)->call($book),
+        (fn() => $this->events)->call($book),
+    );
     $wear = new WorkshopWear($many, 60 * DAY_S);
     expect($wear->own()->chains)->toBe(5)->and($wear->own(bikeId: 1)->chains)->toBe(5)->and($wear->ofBike(1)->enough)->toBeTrue();
 });
@@ -194,31 +278,81 @@ it('does not judge wax by what was ridden on oil before it', function (): void {
     $rides = $events = [];
     for ($day = 1; $day <= 60; $day++) {
         $rides[] = new Ride($day, new Moment(DAY_S * $day - 3600), 1, 100.0, 4.0, Condition::Dry);
-        $day >= 30 && $day % 3 === 0 && $events[] = new Dip(1000 + $day, new Moment(DAY_S * $day), 1);
+        $day >= 30 && $day % 3 === 0 && ($events[] = new Dip(1000 + $day, new Moment(DAY_S * $day), 1));
         if ($day % 10 === 0) {
-            $events[] = new Reading(2000 + $day, new Moment(DAY_S * $day - 60), 1, new DigitalReading($day <= 30 ? 0.02 + 0.011 * $day : 0.35 + 0.003 * ($day - 30), 0.01));
+            $events[] = new Reading(
+                2000 + $day,
+                new Moment(DAY_S * $day - 60),
+                1,
+                new DigitalReading($day <= 30 ? 0.02 + 0.011 * $day : 0.35 + 0.003 * ($day - 30), 0.01),
+            );
         }
     }
-    $of = fn(?Opening $opening, array $rides) => new Book([1], [1], new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1)]), [new Fitting(1, new Moment(0), 1, 1)], $rides, [...$events, ...($opening === null ? [] : [$opening])]);
+    $of = fn(?Opening $opening, array $rides) => new Book(
+        [1],
+        [1],
+        new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1)]),
+        [new Fitting(1, new Moment(0), 1, 1)],
+        $rides,
+        [...$events, ...$opening === null ? [] : [$opening]],
+    );
     $logged = new WorkshopWear($of(null, $rides), 60 * DAY_S);
     $late = array_values(array_filter($rides, fn(Ride $ride) => $ride->id > 30));
     $came = new WorkshopWear($of(new Opening(1, new Moment(DAY_S * 30 - 120), 1, 3000.0, WaxThen::None), $late), 60 * DAY_S);
     foreach ([$logged, $came] as $wear) {
-        expect($wear->of(1)?->result->rateP50)->toEqualWithDelta(0.03, 0.004)->and($wear->of(1)?->result->nowMean)->toEqualWithDelta(0.44, 0.01)
-            ->and(count($wear->of(1)->input->readings))->toBe(4);
+        expect($wear->of(1)?->result->rateP50)
+            ->toEqualWithDelta(0.03, 0.004)
+            ->and($wear->of(1)?->result->nowMean)
+            ->toEqualWithDelta(0.44, 0.01)
+            ->and(count($wear->of(1)->input->readings))
+            ->toBe(4);
     }
     // Never waxed: measured, but no witness of wax.
-    $oil = new WorkshopWear(new Book([1], [1], new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1)]), [new Fitting(1, new Moment(0), 1, 1)], $rides, array_values(array_filter($events, fn(object $one) => $one instanceof Reading))), 60 * DAY_S);
+    $oil = new WorkshopWear(
+        new Book(
+            [1],
+            [1],
+            new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1)]),
+            [new Fitting(1, new Moment(0), 1, 1)],
+            $rides,
+            array_values(array_filter($events, fn(object $one) => $one instanceof Reading)),
+        ),
+        60 * DAY_S,
+    );
     expect($oil->own()->chains)->toBe(0)->and($oil->ofBike(1)->chains)->toBe(0)->and(count($oil->of(1)->input->readings))->toBe(6);
 });
 
 /** @param array<int, array{0: float, 1: float|null, 2?: WearVerdict}> $of mean now, km to the limit in the earliest of ten cases; by chain */
 function forecasts(array $of): array
 {
-    return array_map(fn(array $f) => new WearForecastResult(0.05, 0.04, 0.05, 0.06, 0.0, $f[0], $f[0] - 0.02, $f[0] + 0.02, $f[1], null, null, 0.0, null, $f[2] ?? WearVerdict::Keep), $of);
+    return array_map(
+        fn(array $f) => new WearForecastResult(
+            0.05,
+            0.04,
+            0.05,
+            0.06,
+            0.0,
+            $f[0],
+            $f[0] - 0.02,
+            $f[0] + 0.02,
+            $f[1],
+            null,
+            null,
+            0.0,
+            null,
+            $f[2] ?? WearVerdict::Keep,
+        ),
+        $of,
+    );
 }
 
-it('says when a bike will have too few chains, and when to buy', function (array $forecasts, ?int $wanted, ?string $shortOn, ?string $buyBy, ?int $goes): void {
+it('says when a bike will have too few chains, and when to buy', function (
+    array $forecasts,
+    ?int $wanted,
+    ?string $shortOn,
+    ?string $buyBy,
+    ?int $goes,
+): void {
     // 700 km a week; chain 3 is on the bike. By hand: two chains share it 350 km a week each, three 233.
     $set = $wanted === null ? [] : [new DatedSetting(SettingKey::ChainsWanted, 1, new Moment(0), $wanted)];
     $book = worn([1 => 0.01, 2 => 0.01, 3 => 0.01], settings: $set);
@@ -238,17 +372,28 @@ it('names the chain to ride next so that all wear evenly, and the one to measure
     $book = worn([1 => 0.01, 2 => 0.01, 3 => 0.01], waxed: false);
     $zone = new DateTimeZone('UTC');
     $rail = Rail::all($book, 120 * DAY_S, $zone)[0];
-    $of = forecasts([1 => [0.21, 9000.0], 2 => [0.33, 900.0, WearVerdict::Measure], 3 => [0.30, 900.0]]);
+    $of = forecasts([1 => [0.21, 9000.0], 2 => [0.33, 900.0, WearVerdict::Measure], 3 => [0.3, 900.0]]);
     $even = EvenWear::of($rail, $of);
-    expect([$even?->least->chainId, $even?->most->chainId, $even?->even(), $even?->ready])->toBe([1, 2, false, null])
-        ->and($even?->apartPct)->toEqualWithDelta(0.12, 1e-9)
-        ->and(EvenWear::of($rail, forecasts([1 => [0.2, 1.0]])))->toBeNull()
+    expect([$even?->least->chainId, $even?->most->chainId, $even?->even(), $even?->ready])
+        ->toBe([1, 2, false, null])
+        ->and($even?->apartPct)
+        ->toEqualWithDelta(0.12, 1e-9)
+        ->and(EvenWear::of($rail, forecasts([1 => [0.2, 1.0]])))
+        ->toBeNull()
         // Measured after its last ride: nothing new would be learnt. Ridden 100 km since, it is due.
-        ->and(ReadingDue::of($book->chain(2, 120 * DAY_S), $of[2]))->toBeFalse();
+        ->and(ReadingDue::of($book->chain(2, 120 * DAY_S), $of[2]))
+        ->toBeFalse();
     $later = $book->withRide(new Ride(998, new Moment(120 * DAY_S + 3600), 1, 100.0, null, Condition::Dry));
     $onBike = forecasts([3 => [0.4, 100.0, WearVerdict::Measure], 1 => [0.1, 9000.0], 2 => [0.1, 9000.0]]);
-    $kinds = array_map(fn(NextItem $item) => "{$item->kind->value} {$item->verb?->value}", NextList::of(new NextInput($later, Rail::all($later, 121 * DAY_S, $zone), 121 * DAY_S, $zone, forecasts: $onBike)));
-    expect(ReadingDue::of($later->chain(3, 121 * DAY_S), $onBike[3]))->toBeTrue()->and($kinds)->toContain('measure measure')->not->toContain('buy add');
+    $kinds = array_map(
+        fn(NextItem $item) => "{$item->kind->value} {$item->verb?->value}",
+        NextList::of(new NextInput($later, Rail::all($later, 121 * DAY_S, $zone), 121 * DAY_S, $zone, forecasts: $onBike)),
+    );
+    expect(ReadingDue::of($later->chain(3, 121 * DAY_S), $onBike[3]))
+        ->toBeTrue()
+        ->and($kinds)
+        ->toContain('measure measure')
+        ->not->toContain('buy add');
 });
 
 it('counts what the chains did to a cassette, and spares it what the trainer took', function (): void {
@@ -258,11 +403,17 @@ it('counts what the chains did to a cassette, and spares it what the trainer too
     // Chains 1 and 2 reach 0.5 % after 3,000 and 4,000 km of the 4,000 that they ran; 3 does not.
     $book = worn([1 => 0.17, 2 => 0.125, 3 => 0.01], retired: [1, 2], parts: [$wheel, $trainer], fittings: $fit);
     $of = PartWear::of($wheel, $book, 200 * DAY_S);
-    expect([$of->outlived, $of->pastLimitKm, $of->chainsKm])->toBe([2, 1000.0, [1 => 4000.0, 2 => 4000.0, 3 => 4000.0]])
-        ->and($of->mayMakeSkip())->toBeTrue()
-        ->and(PartWear::of($trainer, $book, 200 * DAY_S)->chainsKm)->toBe([])
-        ->and($book->inventory()->part(50, 200 * DAY_S)->km->km)->toBe(12_000.0);
+    expect([$of->outlived, $of->pastLimitKm, $of->chainsKm])
+        ->toBe([2, 1000.0, [1 => 4000.0, 2 => 4000.0, 3 => 4000.0]])
+        ->and($of->mayMakeSkip())
+        ->toBeTrue()
+        ->and(PartWear::of($trainer, $book, 200 * DAY_S)->chainsKm)
+        ->toBe([])
+        ->and($book->inventory()->part(50, 200 * DAY_S)->km->km)
+        ->toBe(12_000.0);
     $indoors = worn([1 => 0.01, 2 => 0.01, 3 => 0.01], parts: [$wheel, $trainer], fittings: $fit, condition: Condition::Indoor);
-    expect([$indoors->inventory()->part(50, 200 * DAY_S)->km->km, $indoors->inventory()->part(51, 200 * DAY_S)->km->km])->toBe([8_000.0, 4_000.0])
-        ->and(PartWear::of($wheel, $indoors, 200 * DAY_S)->mayMakeSkip())->toBeFalse();
+    expect([$indoors->inventory()->part(50, 200 * DAY_S)->km->km, $indoors->inventory()->part(51, 200 * DAY_S)->km->km])
+        ->toBe([8_000.0, 4_000.0])
+        ->and(PartWear::of($wheel, $indoors, 200 * DAY_S)->mayMakeSkip())
+        ->toBeFalse();
 });

@@ -49,17 +49,21 @@ function everythingOf(Workshop $workshop, int $nowS): array
         ];
     }
     foreach (app(ReadJars::class)($workshop) as $id => $jar) {
-        $figures["jar {$translator->names->jar($id)}"] = [$jar->role->value, $jar->solvent?->value, $jar->volumeMl, round($jar->greaseG, 9), $jar->cleanings, $jar->settlingS];
+        $figures["jar {$translator->names->jar($id)}"] = [
+            $jar->role->value,
+            $jar->solvent?->value,
+            $jar->volumeMl,
+            round($jar->greaseG, 9),
+            $jar->cleanings,
+            $jar->settlingS,
+        ];
     }
     foreach (app(ReadBaths::class)($workshop) as $id => $bath) {
         $figures["pot {$translator->names->pot($id)}"] = [$bath->ledger?->toArray(), $bath->limitC, $bath->problem];
     }
     foreach ($book->parts as $part) {
         $state = $book->inventory()->part($part->id, $nowS);
-        $figures["part {$part->kind->value} ".count($figures)] = [
-            $state->km->km,
-            $state->closings,
-        ];
+        $figures["part {$part->kind->value} " . count($figures)] = [$state->km->km, $state->closings];
     }
     $words = new HistoryWords($translator, new ChainWords($translator));
     $history = Action::query()
@@ -68,69 +72,63 @@ function everythingOf(Workshop $workshop, int $nowS): array
         ->orderBy('revision')
         ->get()
         ->map(
-            fn(Action $action) => "{$action->who()} {$action->recorded_at} {$words->sentence(
-                $action,
-            )}".($action->reverted_by === null ? '' : ' (taken back)'),
+            fn(Action $action) => "{$action->who()} {$action->recorded_at} {$words->sentence($action)}" .
+                ($action->reverted_by === null ? '' : ' (taken back)'),
         )
         ->all();
 
     return [$figures, $history];
 }
 
-it(
-    'exports the demo, restores it into an empty workshop, and every figure and sentence is the same',
-    function (): void {
-        config(['dripel.demo' => true]);
-        $today = '2026-11-25T12:20:00+01:00';
-        $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
-        $nowS = (new DateTimeImmutable($today))->getTimestamp();
-        $demo = Workshop::query()->sole();
-        $owner = User::query()->sole();
-        // Something taken back, and given again, travels too.
-        $this->actingAs($owner);
-        $ride = Ride::query()->in($demo)->live()->orderByDesc('at')->firstOrFail();
-        $this->delete("/entries/rides/{$ride->id}", ['action_id' => (string) Str::uuid()]);
-        $this->post(
-            '/actions/'.Action::query()->orderByDesc('revision')->firstOrFail()->id.'/undo',
-            ['action_id' => (string) Str::uuid()],
-        )->assertSessionHasNoErrors();
-        $before = everythingOf($demo, $nowS);
-        $json = $this->get('/export/workshop.json')->assertOk()->streamedContent();
+it('exports the demo, restores it into an empty workshop, and every figure and sentence is the same', function (): void {
+    config(['dripel.demo' => true]);
+    $today = '2026-11-25T12:20:00+01:00';
+    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+    $nowS = (new DateTimeImmutable($today))->getTimestamp();
+    $demo = Workshop::query()->sole();
+    $owner = User::query()->sole();
+    // Something taken back, and given again, travels too.
+    $this->actingAs($owner);
+    $ride = Ride::query()->in($demo)->live()->orderByDesc('at')->firstOrFail();
+    $this->delete("/entries/rides/{$ride->id}", ['action_id' => (string) Str::uuid()]);
+    $this->post('/actions/' . Action::query()->orderByDesc('revision')->firstOrFail()->id . '/undo', [
+        'action_id' => (string) Str::uuid(),
+    ])->assertSessionHasNoErrors();
+    $before = everythingOf($demo, $nowS);
+    $json = $this->get('/export/workshop.json')->assertOk()->streamedContent();
 
-        // Beside it, into another workshop of the same installation: every id and action is a new one.
-        $bench = new Bench;
-        $this->actingAs($bench->owner)
-            ->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', $json)])
-            ->assertSessionHasNoErrors()
-            ->assertRedirect('/');
-        expect(everythingOf($bench->workshop, $nowS))->toBe($before);
-        // Undo goes on where it was.
-        $last = Action::query()->in($bench->workshop)->orderByDesc('revision')->firstOrFail();
-        $this->post("/actions/{$last->id}/undo", [
-            'action_id' => (string) Str::uuid(),
-        ])->assertSessionHasNoErrors();
-        expect(Ride::query()->in($bench->workshop)->live()->count())->toBe(
-            Ride::query()->in($demo)->live()->count() - 1,
-        );
+    // Beside it, into another workshop of the same installation: every id and action is a new one.
+    $bench = new Bench();
+    $this->actingAs($bench->owner)
+        ->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', $json)])
+        ->assertSessionHasNoErrors()
+        ->assertRedirect('/');
+    expect(everythingOf($bench->workshop, $nowS))->toBe($before);
+    // Undo goes on where it was.
+    $last = Action::query()->in($bench->workshop)->orderByDesc('revision')->firstOrFail();
+    $this->post("/actions/{$last->id}/undo", [
+        'action_id' => (string) Str::uuid(),
+    ])->assertSessionHasNoErrors();
+    expect(Ride::query()->in($bench->workshop)->live()->count())->toBe(Ride::query()->in($demo)->live()->count() - 1);
 
-        // Wiped and restored in its own place.
-        $this->actingAs($owner)
-            ->post('/empty', ['name' => 'something else'])
-            ->assertSessionHasErrors('empty_name');
-        $this->post('/empty', ['name' => 'Lean-to on the Ostermoor'])->assertSessionHasNoErrors();
-        expect(Action::query()->in($demo)->count())->toBe(0);
-        $this->post('/restore', [
-            'file' => UploadedFile::fake()->createWithContent('w.json', $json),
-        ])->assertSessionHasNoErrors();
-        expect(everythingOf($demo, $nowS))
-            ->toBe($before)
-            ->and(json_decode($json, true)['tables'])
-            ->toHaveKeys(WorkshopFile::tables());
-    },
-);
+    // Wiped and restored in its own place.
+    $this->actingAs($owner)
+        ->post('/empty', ['name' => 'something else'])
+        ->assertSessionHasErrors('empty_name');
+    $this->post('/empty', ['name' => 'Lean-to on the Ostermoor'])->assertSessionHasNoErrors();
+    expect(Action::query()->in($demo)->count())->toBe(0);
+    $this->post('/restore', [
+        'file' => UploadedFile::fake()->createWithContent('w.json', $json),
+    ])->assertSessionHasNoErrors();
+    expect(everythingOf($demo, $nowS))->toBe($before)->and(json_decode($json, true)['tables'])->toHaveKeys(WorkshopFile::tables());
+});
 
-it('reads files of earlier versions, which knew no jars or no bath temperatures yet', function (int $version, array $tables, array $columns): void {
-    $bench = new Bench;
+it('reads files of earlier versions, which knew no jars or no bath temperatures yet', function (
+    int $version,
+    array $tables,
+    array $columns,
+): void {
+    $bench = new Bench();
     $chain = $bench->chain($bench->bike(), 'A', fit: true);
     $file = app(ExportWorkshop::class)->file($bench->workshop);
     $first = ['version' => $version, 'tables' => array_diff_key($file['tables'], array_flip($tables))] + $file;
@@ -143,64 +141,126 @@ it('reads files of earlier versions, which knew no jars or no bath temperatures 
     expect($bench->state(Chain::query()->sole())->leftKm())->toBe($before);
     // A file of today that lacks them is not whole.
     app(EmptyWorkshop::class)($bench->workshop->refresh());
-    $this->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', (string) json_encode(['tables' => array_diff_key($file['tables'], ['jar_entries' => 1])] + $file))])
-        ->assertSessionHasErrors(['file' => __('errors.restore.table_missing', ['table' => 'jar_entries'])]);
+    $this->post('/restore', [
+        'file' => UploadedFile::fake()->createWithContent(
+            'w.json',
+            (string) json_encode(['tables' => array_diff_key($file['tables'], ['jar_entries' => 1])] + $file),
+        ),
+    ])->assertSessionHasErrors(['file' => __('errors.restore.table_missing', ['table' => 'jar_entries'])]);
 })->with([
-    'version 1' => [1, ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'], ['pot_id', 'pickup_g', 'rinsed', 'temp_c', 'soak_s', 'powder', 'partly']],
+    'version 1' => [
+        1,
+        ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'],
+        ['pot_id', 'pickup_g', 'rinsed', 'temp_c', 'soak_s', 'powder', 'partly'],
+    ],
     'version 2' => [2, [], ['temp_c', 'soak_s', 'powder', 'partly']],
     'version 4' => [4, [], ['partly']],
 ]);
 
-it('reads the lists among the settings where they are still texts: from files up to version 5, and in a database from before', function (): void {
-    config(['dripel.demo' => true]);
-    $today = '2026-11-25T12:20:00+01:00';
-    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
-    $nowS = (new DateTimeImmutable($today))->getTimestamp();
-    app(AppClock::class)->stopAt($nowS);
-    $demo = Workshop::query()->sole();
-    $this->actingAs(User::query()->sole());
-    $does = fn(string $path, array $fields, string $method = 'post') => $this->{$method}($path, ['action_id' => (string) Str::uuid()] + $fields)->assertSessionHasNoErrors();
-    $does('/ahead/again', ['dates' => [], 'pinned' => ['2026-12-05'], 'forbidden' => ['2026-12-06', '2026-12-12']]);
-    $does('/ahead/keep', ['dates' => ['2026-12-05', '2026-12-13'], 'bottle' => true]);
-    $does('/ahead/terms', ['weekdays' => [4, 6], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 10], 'put');
-    $does('/bikes/1', ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'limit_school' => 'strict', 'week_winter' => '0 36 0 0 0 50 74,5'], 'put');
-    $does('/gauge/expected', ['points' => [['interval' => '200', 'life' => '20000'], ['interval' => '400', 'life' => '9000']]], 'put');
-    $kept = fn(Workshop $workshop): array => Setting::query()->in($workshop)->orderBy('id')->get()->filter(fn(Setting $one) => $one->key->isList())->map(fn(Setting $one) => [$one->key->value, $one->value])->values()->all();
-    [$before, $lists] = [everythingOf($demo, $nowS), $kept($demo)];
-    expect(count(array_unique(array_column($lists, 0))))->toBe(7)->and(preg_match('/week in winter 0.km, 36.km, 0.km, 0.km, 0.km, 50.km, 74\.5.km\n.*expected life 200.km: 20,000.km, 400.km: 9,000.km$/u', implode("\n", $before[1])))->toBe(1);
-    // As version 5 wrote them.
-    $text = fn(mixed $list): mixed => is_array($list) ? implode(' ', array_map(fn(mixed $one) => is_array($one) ? implode(':', $one) : $one, $list)) : $list;
-    $about = function (array $about) use ($text): array {
-        foreach ($about['changed'] ?? [] as $key => $values) {
-            $about['changed'][$key] = SettingKey::from($key)->isList() ? array_map($text, $values) : $values;
+it(
+    'reads the lists among the settings where they are still texts: from files up to version 5, and in a database from before',
+    function (): void {
+        config(['dripel.demo' => true]);
+        $today = '2026-11-25T12:20:00+01:00';
+        $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+        $nowS = (new DateTimeImmutable($today))->getTimestamp();
+        app(AppClock::class)->stopAt($nowS);
+        $demo = Workshop::query()->sole();
+        $this->actingAs(User::query()->sole());
+        $does = fn(string $path, array $fields, string $method = 'post') => $this->{$method}(
+            $path,
+            ['action_id' => (string) Str::uuid()] + $fields,
+        )->assertSessionHasNoErrors();
+        $does('/ahead/again', ['dates' => [], 'pinned' => ['2026-12-05'], 'forbidden' => ['2026-12-06', '2026-12-12']]);
+        $does('/ahead/keep', ['dates' => ['2026-12-05', '2026-12-13'], 'bottle' => true]);
+        $does(
+            '/ahead/terms',
+            [
+                'weekdays' => [4, 6],
+                'pot_time' => 'evening',
+                'fixed' => 45,
+                'dip' => 4,
+                'batch' => 10,
+                'swap' => 3,
+                'topup' => 60,
+                'margin' => 10,
+            ],
+            'put',
+        );
+        $does(
+            '/bikes/1',
+            [
+                'name' => 'Heron',
+                'kind' => 'road',
+                'speeds' => 12,
+                'interval' => 300,
+                'limit_school' => 'strict',
+                'week_winter' => '0 36 0 0 0 50 74,5',
+            ],
+            'put',
+        );
+        $does('/gauge/expected', ['points' => [['interval' => '200', 'life' => '20000'], ['interval' => '400', 'life' => '9000']]], 'put');
+        $kept = fn(Workshop $workshop): array => Setting::query()
+            ->in($workshop)
+            ->orderBy('id')
+            ->get()
+            ->filter(fn(Setting $one) => $one->key->isList())
+            ->map(fn(Setting $one) => [$one->key->value, $one->value])
+            ->values()
+            ->all();
+        [$before, $lists] = [everythingOf($demo, $nowS), $kept($demo)];
+        expect(count(array_unique(array_column($lists, 0))))
+            ->toBe(7)
+            ->and(
+                preg_match(
+                    '/week in winter 0.km, 36.km, 0.km, 0.km, 0.km, 50.km, 74\.5.km\n.*expected life 200.km: 20,000.km, 400.km: 9,000.km$/u',
+                    implode("\n", $before[1]),
+                ),
+            )
+            ->toBe(1);
+        // As version 5 wrote them.
+        $text = fn(mixed $list): mixed => is_array($list)
+            ? implode(' ', array_map(fn(mixed $one) => is_array($one) ? implode(':', $one) : $one, $list))
+            : $list;
+        $about = function (array $about) use ($text): array {
+            foreach ($about['changed'] ?? [] as $key => $values) {
+                $about['changed'][$key] = SettingKey::from($key)->isList() ? array_map($text, $values) : $values;
+            }
+
+            return $about;
+        };
+        $file = json_decode($this->get('/export/workshop.json')->streamedContent(), true);
+        $file['version'] = 5;
+        $file['tables']['settings'] = array_map(
+            fn(array $row) => SettingKey::from($row['key'])->isList() ? ['value' => $text($row['value'])] + $row : $row,
+            $file['tables']['settings'],
+        );
+        $file['tables']['actions'] = array_map(fn(array $row) => ['about' => $about($row['about'])] + $row, $file['tables']['actions']);
+        $bench = new Bench();
+        $this->actingAs($bench->owner)
+            ->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', (string) json_encode($file))])
+            ->assertSessionHasNoErrors();
+        expect(everythingOf($bench->workshop, $nowS))->toBe($before)->and($kept($bench->workshop))->toEqual($lists);
+        // A database from before, moved on.
+        foreach ($file['tables']['settings'] as $row) {
+            DB::table('settings')
+                ->where('id', $row['id'])
+                ->update(['value' => json_encode($row['value'])]);
         }
+        foreach ($file['tables']['actions'] as $row) {
+            DB::table('actions')
+                ->where('id', $row['id'])
+                ->update(['about' => json_encode($row['about'], JSON_PRESERVE_ZERO_FRACTION)]);
+        }
+        expect($kept($demo))->not->toEqual($lists);
+        $migration = require database_path('migrations/2026_12_05_000001_lists_among_the_settings.php');
+        $migration->up();
+        expect(everythingOf($demo, $nowS))->toBe($before)->and($kept($demo))->toEqual($lists);
+    },
+);
 
-        return $about;
-    };
-    $file = json_decode($this->get('/export/workshop.json')->streamedContent(), true);
-    $file['version'] = 5;
-    $file['tables']['settings'] = array_map(fn(array $row) => SettingKey::from($row['key'])->isList() ? ['value' => $text($row['value'])] + $row : $row, $file['tables']['settings']);
-    $file['tables']['actions'] = array_map(fn(array $row) => ['about' => $about($row['about'])] + $row, $file['tables']['actions']);
-    $bench = new Bench;
-    $this->actingAs($bench->owner)->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', (string) json_encode($file))])->assertSessionHasNoErrors();
-    expect(everythingOf($bench->workshop, $nowS))->toBe($before)->and($kept($bench->workshop))->toEqual($lists);
-    // A database from before, moved on.
-    foreach ($file['tables']['settings'] as $row) {
-        DB::table('settings')->where('id', $row['id'])->update(['value' => json_encode($row['value'])]);
-    }
-    foreach ($file['tables']['actions'] as $row) {
-        DB::table('actions')->where('id', $row['id'])->update(['about' => json_encode($row['about'], JSON_PRESERVE_ZERO_FRACTION)]);
-    }
-    expect($kept($demo))->not->toEqual($lists);
-    (require database_path('migrations/2026_12_05_000001_lists_among_the_settings.php'))->up();
-    expect(everythingOf($demo, $nowS))->toBe($before)->and($kept($demo))->toEqual($lists);
-});
-
-it('refuses a file that it cannot trust, in words, and changes nothing', function (
-    Closure $spoil,
-    string $reason,
-): void {
-    $bench = new Bench;
+it('refuses a file that it cannot trust, in words, and changes nothing', function (Closure $spoil, string $reason): void {
+    $bench = new Bench();
     $heron = $bench->bike();
     $bench->chain($heron, 'A', fit: true);
     $file = app(ExportWorkshop::class)->file($bench->workshop);
@@ -209,10 +269,7 @@ it('refuses a file that it cannot trust, in words, and changes nothing', functio
     $spoilt = $spoil($file);
     $this->actingAs($bench->owner)
         ->post('/restore', [
-            'file' => UploadedFile::fake()->createWithContent(
-                'w.json',
-                is_string($spoilt) ? $spoilt : (string) json_encode($spoilt),
-            ),
+            'file' => UploadedFile::fake()->createWithContent('w.json', is_string($spoilt) ? $spoilt : (string) json_encode($spoilt)),
         ])
         ->assertSessionHasErrors([
             'file' => __("errors.restore.{$reason}", [
@@ -228,24 +285,17 @@ it('refuses a file that it cannot trust, in words, and changes nothing', functio
     'cut short' => [fn(array $file) => substr((string) json_encode($file), 0, -200), 'cut'],
     'a picture' => [fn(array $file) => "\x89PNG nothing of ours", 'foreign'],
     'of something else' => [fn(array $file) => ['format' => 'shed'] + $file, 'foreign'],
-    'without its rides' => [
-        fn(array $file) => ['tables' => array_diff_key($file['tables'], ['rides' => 0])] + $file,
-        'table_missing',
-    ],
+    'without its rides' => [fn(array $file) => ['tables' => array_diff_key($file['tables'], ['rides' => 0])] + $file, 'table_missing'],
     'a column too many' => [
         fn(array $file) => [
-            'tables' =>
-                ['fittings' => [['colour' => 'red'] + $file['tables']['fittings'][0]]] +
-                $file['tables'],
+            'tables' => ['fittings' => [['colour' => 'red'] + $file['tables']['fittings'][0]]] + $file['tables'],
             'about' => 'fittings',
         ] + $file,
         'malformed',
     ],
     'speaking of what it does not hold' => [
         fn(array $file) => [
-            'tables' =>
-                ['fittings' => [['bike_id' => 999] + $file['tables']['fittings'][0]]] +
-                $file['tables'],
+            'tables' => ['fittings' => [['bike_id' => 999] + $file['tables']['fittings'][0]]] + $file['tables'],
             'about' => 'bikes',
         ] + $file,
         'dangling',
@@ -255,8 +305,7 @@ it('refuses a file that it cannot trust, in words, and changes nothing', functio
             $bike = $file['tables']['bikes'][0];
             $fitting = $file['tables']['fittings'][0];
             $file['tables']['bikes'][] = ['id' => $bike['id'] + 1] + $bike;
-            $file['tables']['fittings'][] =
-                ['id' => $fitting['id'] + 1, 'bike_id' => $bike['id'] + 1] + $fitting;
+            $file['tables']['fittings'][] = ['id' => $fitting['id'] + 1, 'bike_id' => $bike['id'] + 1] + $fitting;
 
             return $file;
         },
@@ -264,16 +313,14 @@ it('refuses a file that it cannot trust, in words, and changes nothing', functio
     ],
     'a kind that is none' => [
         fn(array $file) => [
-            'tables' =>
-                ['settings' => [['key' => 'bike.colour'] + $file['tables']['settings'][0]]] +
-                $file['tables'],
+            'tables' => ['settings' => [['key' => 'bike.colour'] + $file['tables']['settings'][0]]] + $file['tables'],
         ] + $file,
         'contents',
     ],
 ]);
 
 it('restores only into an empty workshop', function (): void {
-    $bench = new Bench;
+    $bench = new Bench();
     $file = (string) json_encode(app(ExportWorkshop::class)->file($bench->workshop));
     $bench->bike();
     $this->actingAs($bench->owner)
@@ -282,7 +329,7 @@ it('restores only into an empty workshop', function (): void {
 });
 
 it('writes every table as CSV, with no cell that a spreadsheet would run', function (): void {
-    $bench = new Bench;
+    $bench = new Bench();
     $heron = $bench->bike('=HYPERLINK("x")');
     $bench->chain($heron, 'A', fit: true);
     $this->actingAs($bench->owner);
@@ -299,18 +346,6 @@ it('writes every table as CSV, with no cell that a spreadsheet would run', funct
         ->toBe(404)
         ->and($this->get('/export/fittings.csv')->streamedContent())
         ->toContain('2026-11-17T04:00:00Z')
-        ->and(
-            array_map(ExportWorkshop::cell(...), [
-                '=1+1',
-                '+x',
-                '-x',
-                '@x',
-                "\tx",
-                '-12.5',
-                7,
-                null,
-                'plain',
-            ]),
-        )
+        ->and(array_map(ExportWorkshop::cell(...), ['=1+1', '+x', '-x', '@x', "\tx", '-12.5', 7, null, 'plain']))
         ->toBe(["'=1+1", "'+x", "'-x", "'@x", "'\tx", '-12.5', 7, null, 'plain']);
 });

@@ -20,8 +20,8 @@ use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-require dirname(__DIR__, 3).'/vendor/autoload.php';
-$app = require dirname(__DIR__, 3).'/bootstrap/app.php';
+require dirname(__DIR__, 3) . '/vendor/autoload.php';
+$app = require dirname(__DIR__, 3) . '/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 
 [, $task, $needle, $rows] = $argv;
@@ -36,23 +36,11 @@ DB::listen(function (QueryExecuted $query) use ($needle, $rows, &$seen): void {
 match ($task) {
     'action' => app(LogRide::class)(
         new ActionContext(Workshop::query()->sole(), User::query()->sole(), (string) Str::uuid()),
-        new RideFacts(
-            Bike::query()->firstOrFail(),
-            new Moment(1795600000),
-            77.77,
-            null,
-            Condition::Dry,
-        ),
+        new RideFacts(Bike::query()->firstOrFail(), new Moment(1795600000), 77.77, null, Condition::Dry),
         loud: true,
     ),
-    'import' => app(RestoreWorkshop::class)(
-        Workshop::query()->orderByDesc('id')->firstOrFail(),
-        (string) file_get_contents($argv[4]),
-    ),
-    'export' => file_put_contents(
-        $argv[4],
-        json_encode(app(ExportWorkshop::class)->file(Workshop::query()->firstOrFail())),
-    ),
+    'import' => app(RestoreWorkshop::class)(Workshop::query()->orderByDesc('id')->firstOrFail(), (string) file_get_contents($argv[4])),
+    'export' => file_put_contents($argv[4], json_encode(app(ExportWorkshop::class)->file(Workshop::query()->firstOrFail()))),
     'migration' => app(Kernel::class)->call('dripel:migrate'),
     default => throw new InvalidArgumentException("There is no task {$task}."),
 };

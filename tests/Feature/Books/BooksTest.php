@@ -9,10 +9,23 @@ use Illuminate\Support\Str;
 use Tests\Feature\Bench;
 
 beforeEach(function (): void {
-    $this->bench = new Bench;
+    $this->bench = new Bench();
     $this->actingAs($this->bench->owner);
-    $this->add = fn(array $with = []) => $this->post('/jars', $with + ['action_id' => (string) Str::uuid(), 'name' => 'Dirty', 'role' => 'dirty', 'solvent' => 'white_spirit', 'volume_ml' => '600'] + Bench::form(100));
-    $this->tend = fn(Jar $jar, string $act, array $with = [], float $ago = 1) => $this->post("/jars/{$jar->id}/entries", $with + ['act' => $act] + Bench::form($ago));
+    $this->add = fn(array $with = []) => $this->post(
+        '/jars',
+        $with + [
+                'action_id' => (string) Str::uuid(),
+                'name' => 'Dirty',
+                'role' => 'dirty',
+                'solvent' => 'white_spirit',
+                'volume_ml' => '600',
+            ] +
+            Bench::form(100),
+    );
+    $this->tend = fn(Jar $jar, string $act, array $with = [], float $ago = 1) => $this->post(
+        "/jars/{$jar->id}/entries",
+        $with + ['act' => $act] + Bench::form($ago),
+    );
 });
 
 it('keeps the book of a jar: filled, topped up, settled, decanted, handed in with a record', function (): void {
@@ -20,31 +33,59 @@ it('keeps the book of a jar: filled, topped up, settled, decanted, handed in wit
     ($this->add)()->assertSessionHasErrors(['name' => __('errors.jar_name_taken', ['name' => 'Dirty'])]);
     ($this->add)(['name' => 'X', 'solvent' => 'water'])->assertSessionHasErrors('solvent');
     $jar = Jar::query()->sole();
-    $this->get('/books')->assertInertia(fn($page) => $page->where('jars.0.holds', "601\u{a0}ml of white spirit")->where('jars.0.hazard', fn(string $text) => str_contains($text, 'category 4'))->where('jars.0.hazardBy', __('strip.hazard.own')));
+    $this->get('/books')->assertInertia(
+        fn($page) => $page
+            ->where('jars.0.holds', "601\u{a0}ml of white spirit")
+            ->where('jars.0.hazard', fn(string $text) => str_contains($text, 'category 4'))
+            ->where('jars.0.hazardBy', __('strip.hazard.own')),
+    );
     ($this->tend)($jar, 'top_up', ['volume_ml' => 100], 90);
     ($this->tend)($jar, 'settle', [], 49);
     $this->get('/')->assertInertia(fn($page) => $page->where('next.0.kind', 'jar_settled')->where('next.0.title', 'Decant Dirty'));
-    ($this->tend)($jar, 'decant', ['volume_ml' => 900])->assertSessionHasErrors(['volume_ml' => __('errors.more_than_in_jar', ['has' => 701])]);
+    ($this->tend)($jar, 'decant', ['volume_ml' => 900])->assertSessionHasErrors([
+        'volume_ml' => __('errors.more_than_in_jar', ['has' => 701]),
+    ]);
     ($this->tend)($jar, 'decant')->assertSessionHasErrors('volume_ml');
     ($this->tend)($jar, 'decant', ['volume_ml' => 500])->assertSessionHasNoErrors();
     ($this->tend)($jar, 'hand_in', ['volume_ml' => 500, 'note' => 'collecting point'], 0.5)->assertSessionHasNoErrors();
-    $this->get('/history')->assertInertia(fn($page) => $page->where('actions.0.sentence', fn(string $text) => str_starts_with($text, "Handed in 500\u{a0}ml from Dirty as hazardous waste") && str_ends_with($text, 'collecting point')));
+    $this->get('/history')->assertInertia(
+        fn($page) => $page->where(
+            'actions.0.sentence',
+            fn(string $text) => str_starts_with($text, "Handed in 500\u{a0}ml from Dirty as hazardous waste") &&
+                str_ends_with($text, 'collecting point'),
+        ),
+    );
     ($this->tend)($jar, 'filter', ['volume_ml' => 5], 0.2)->assertSessionHasErrors(['jar' => __('errors.jar_empty')]);
     expect(app(ReadJars::class)($this->bench->workshop)[$jar->id]->volumeMl)->toBe(0.0);
     // Each of it can be taken back; the jar itself not while entries speak of it.
     $added = $jar->action_id;
     $this->post("/actions/{$added}/undo", ['action_id' => (string) Str::uuid()])->assertRedirect("/actions/{$added}/undo");
-    $this->post('/actions/'.$this->bench->lastAction()->id.'/undo', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    $this->post('/actions/' . $this->bench->lastAction()->id . '/undo', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     expect(app(ReadJars::class)($this->bench->workshop->refresh())[$jar->id]->volumeMl)->toBe(500.0);
 });
 
 it('notes prices in the workshop’s currency, each from its day', function (): void {
-    $price = fn(array $with) => $this->post('/prices', $with + ['action_id' => (string) Str::uuid(), 'supply' => 'wax', 'amount' => '12,50', 'quantity' => '500', 'date' => '2026-11-01']);
+    $price = fn(array $with) => $this->post(
+        '/prices',
+        $with + ['action_id' => (string) Str::uuid(), 'supply' => 'wax', 'amount' => '12,50', 'quantity' => '500', 'date' => '2026-11-01'],
+    );
     $price([])->assertSessionHasNoErrors();
     $price(['amount' => '-1'])->assertSessionHasErrors('amount');
     $price(['date' => '2027-01-01'])->assertSessionHasErrors('date');
     $this->get('/books')->assertInertia(fn($page) => $page->where('prices.0.amount', '€12.50')->where('prices.0.quantity', "500\u{a0}g"));
-    $this->put('/settings', ['action_id' => (string) Str::uuid(), 'name' => 'Test shed', 'time_zone' => 'UTC', 'distance_unit' => 'km', 'temperature_unit' => 'F', 'mass_unit' => 'oz', 'currency' => 'JPY', 'language' => 'en', 'interval' => 300, 'limit_school' => 'strict', 'factors' => ['indoor' => 0.8, 'dry' => 1, 'dusty' => 1.5, 'damp' => 1.5, 'wet' => 2.5, 'muddy' => 3.5]])->assertSessionHasNoErrors();
+    $this->put('/settings', [
+        'action_id' => (string) Str::uuid(),
+        'name' => 'Test shed',
+        'time_zone' => 'UTC',
+        'distance_unit' => 'km',
+        'temperature_unit' => 'F',
+        'mass_unit' => 'oz',
+        'currency' => 'JPY',
+        'language' => 'en',
+        'interval' => 300,
+        'limit_school' => 'strict',
+        'factors' => ['indoor' => 0.8, 'dry' => 1, 'dusty' => 1.5, 'damp' => 1.5, 'wet' => 2.5, 'muddy' => 3.5],
+    ])->assertSessionHasNoErrors();
     app()->forgetScopedInstances();
     $price(['supply' => 'chain', 'amount' => '3500', 'quantity' => 1])->assertSessionHasNoErrors();
     $this->get('/books')->assertInertia(fn($page) => $page->where('prices.0.amount', '¥3,500')->where('units.temperature', 'F'));
@@ -54,12 +95,26 @@ it('opens a spare quick link in a swap, of the right speeds only, and each count
     $heron = $this->bench->bike();
     $a = $this->bench->chain($heron, 'A', fit: true);
     $b = $this->bench->chain($heron, 'B');
-    $this->post('/links', ['action_id' => (string) Str::uuid(), 'name' => 'Silver', 'count' => 2, 'speeds' => 12, 'closings_allowed' => 1, 'price' => '4,80'])->assertSessionHasNoErrors();
+    $this->post('/links', [
+        'action_id' => (string) Str::uuid(),
+        'name' => 'Silver',
+        'count' => 2,
+        'speeds' => 12,
+        'closings_allowed' => 1,
+        'price' => '4,80',
+    ])->assertSessionHasNoErrors();
     $this->post('/links', ['action_id' => (string) Str::uuid(), 'name' => 'Wide', 'count' => 1, 'speeds' => 9]);
-    $this->get('/books')->assertInertia(fn($page) => $page->count('links', 3)->where('links.0.about', '12 speeds, single use')->where('links.0.price', '€4.80'));
+    $this->get('/books')->assertInertia(
+        fn($page) => $page->count('links', 3)->where('links.0.about', '12 speeds, single use')->where('links.0.price', '€4.80'),
+    );
     $ids = array_column($this->get('/')->viewData('page')['props']['spares'], 'id');
-    $fit = fn($chain, float $ago, array $with = []) => $this->post("/bikes/{$heron->id}/fittings", $with + ['chain_id' => $chain->id] + Bench::form($ago));
-    $fit($b, 50, ['new_link' => true, 'link_id' => $ids[2]])->assertSessionHasErrors(['link_id' => __('errors.link_wrong_speed', ['link' => 9, 'chain' => 12])]);
+    $fit = fn($chain, float $ago, array $with = []) => $this->post(
+        "/bikes/{$heron->id}/fittings",
+        $with + ['chain_id' => $chain->id] + Bench::form($ago),
+    );
+    $fit($b, 50, ['new_link' => true, 'link_id' => $ids[2]])->assertSessionHasErrors([
+        'link_id' => __('errors.link_wrong_speed', ['link' => 9, 'chain' => 12]),
+    ]);
     $fit($b, 50, ['new_link' => true, 'link_id' => $ids[0]])->assertSessionHasNoErrors();
     $this->get("/chains/{$b->id}")->assertInertia(fn($page) => $page->where('link.figure', '1 of 1 closings')->where('link.usedUp', true));
     $fit($a, 40, ['new_link' => true, 'link_id' => $ids[0]])->assertSessionHasErrors(['link_id' => __('errors.link_taken')]);
@@ -69,25 +124,50 @@ it('opens a spare quick link in a swap, of the right speeds only, and each count
     $fit($b, 30, ['new_link' => true, 'link_id' => $ids[1]])->assertSessionHasNoErrors();
     $this->get("/chains/{$b->id}")->assertInertia(fn($page) => $page->where('link.figure', '1 of 1 closings'));
     $this->get('/books')->assertInertia(fn($page) => $page->count('links', 1));
-    $this->post('/actions/'.$this->bench->lastAction()->id.'/undo', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    $this->post('/actions/' . $this->bench->lastAction()->id . '/undo', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     $this->get('/books')->assertInertia(fn($page) => $page->count('links', 2));
 });
 
 it('knows what a chain is: its joint, side, mass and price, an odd count only with a half-link on a single speed', function (): void {
     $heron = $this->bench->bike();
     $this->bench->chain($heron, 'A', fit: true);
-    $add = fn(array $with) => $this->post('/chains', $with + ['action_id' => (string) Str::uuid(), 'bike_id' => $heron->id, 'label' => 'B', 'speeds' => 12, 'pitches' => 116, 'state' => 'boxed']);
+    $add = fn(array $with) => $this->post(
+        '/chains',
+        $with + [
+            'action_id' => (string) Str::uuid(),
+            'bike_id' => $heron->id,
+            'label' => 'B',
+            'speeds' => 12,
+            'pitches' => 116,
+            'state' => 'boxed',
+        ],
+    );
     $add(['pitches' => 115])->assertSessionHasErrors(['pitches' => __('validation.multiple_of')]);
     $add(['pitches' => 115, 'half_link' => true])->assertSessionHasErrors('pitches');
     $add(['pitches' => 95, 'speeds' => 1])->assertSessionHasErrors(['pitches' => __('errors.half_link')]);
     $add(['pitches' => 95, 'speeds' => 1, 'half_link' => true, 'label' => 'H'])->assertSessionHasNoErrors();
-    $add(['joint' => 'pin', 'directional' => true, 'mass' => '254,5', 'price' => '26,90', 'bought_on' => '2026-10-02', 'strip_next' => true])
-        ->assertSessionHasNoErrors()->assertRedirect('/strip?'.http_build_query(['chains' => [$this->bench->lastAction()->about->chain]]));
+    $add([
+        'joint' => 'pin',
+        'directional' => true,
+        'mass' => '254,5',
+        'price' => '26,90',
+        'bought_on' => '2026-10-02',
+        'strip_next' => true,
+    ])
+        ->assertSessionHasNoErrors()
+        ->assertRedirect('/strip?' . http_build_query(['chains' => [$this->bench->lastAction()->about->chain]]));
     $b = $this->bench->lastAction()->about->chain;
-    $this->get("/chains/{$b}")->assertInertia(fn($page) => $page->where('about', [
-        ['name' => 'Suits', 'value' => 'Heron'], ['name' => 'Came with', 'value' => 'storage grease'], ['name' => 'Closed by', 'value' => 'a pin'], ['name' => 'Outer side', 'value' => 'lettering outward'],
-        ['name' => 'Mass', 'value' => "255\u{a0}g"], ['name' => 'Price', 'value' => '€26.90'], ['name' => 'Bought on', 'value' => '2 Oct 2026'],
-    ]));
+    $this->get("/chains/{$b}")->assertInertia(
+        fn($page) => $page->where('about', [
+            ['name' => 'Suits', 'value' => 'Heron'],
+            ['name' => 'Came with', 'value' => 'storage grease'],
+            ['name' => 'Closed by', 'value' => 'a pin'],
+            ['name' => 'Outer side', 'value' => 'lettering outward'],
+            ['name' => 'Mass', 'value' => "255\u{a0}g"],
+            ['name' => 'Price', 'value' => '€26.90'],
+            ['name' => 'Bought on', 'value' => '2 Oct 2026'],
+        ]),
+    );
     // A pin is worth a word when it goes on, and when it comes off.
     $notes = fn() => array_column($this->get('/')->viewData('page')['props']['rails'][0]['hanging'], 'fit', 'label');
     expect(array_column($notes()['B'], 'note'))->toBe(['pin_on', 'no_wax']);
@@ -102,24 +182,45 @@ it('tells what it all costs, by year, bike and chain, and beside plain drip', fu
     $money = function (): array {
         app()->forgetScopedInstances();
 
-        return json_decode(str_replace("\u{a0}", ' ', json_encode($this->get('/books/money')->viewData('page')['props'], JSON_UNESCAPED_UNICODE)), true);
+        return json_decode(
+            str_replace("\u{a0}", ' ', json_encode($this->get('/books/money')->viewData('page')['props'], JSON_UNESCAPED_UNICODE)),
+            true,
+        );
     };
     expect($money()['unpriced'])->toContain('chain')->toContain('wax')->and($money()['chart'])->toBeNull();
     ($this->add)()->assertSessionHasNoErrors();
     foreach ([['chain', 30, 1], ['wax', 8, 1000], ['white_spirit', 10, 1000]] as [$supply, $amount, $quantity]) {
-        $this->post('/prices', ['action_id' => (string) Str::uuid(), 'supply' => $supply, 'amount' => $amount, 'quantity' => $quantity, 'date' => '2026-01-01'])->assertSessionHasNoErrors();
+        $this->post('/prices', [
+            'action_id' => (string) Str::uuid(),
+            'supply' => $supply,
+            'amount' => $amount,
+            'quantity' => $quantity,
+            'date' => '2026-01-01',
+        ])->assertSessionHasNoErrors();
     }
-    $this->post('/rides', ['bike_id' => $heron->id, 'distance' => 200, 'condition' => 'dry'] + Bench::form(400))->assertSessionHasNoErrors();
+    $this->post(
+        '/rides',
+        ['bike_id' => $heron->id, 'distance' => 200, 'condition' => 'dry'] + Bench::form(400),
+    )->assertSessionHasNoErrors();
     // By hand: two chains at 30, two dips of 6 g at 8 a kilogram, 600 ml at 10 a litre; over 200 km.
     $page = $money();
-    expect($page['unpriced'])->toContain('quick link, cassette and drip wax')
-        ->and($page['all'])->toMatchArray(['kinds' => ['€60.00', '–', '€0.10', '–', '€6.00'], 'total' => '€66.10', 'km' => '200 km', 'per' => '€330.50'])
-        ->and($page['years'][0])->toMatchArray(['name' => '2026', 'total' => '€66.10'])
-        ->and($page['bikes'][0])->toMatchArray(['name' => 'Heron', 'total' => '€60.10', 'per' => '€300.50'])
-        ->and(array_column($page['chains'], 'total', 'name'))->toBe(['Heron A' => '€30.05', 'Heron B' => '€30.05'])
+    expect($page['unpriced'])
+        ->toContain('quick link, cassette and drip wax')
+        ->and($page['all'])
+        ->toMatchArray(['kinds' => ['€60.00', '–', '€0.10', '–', '€6.00'], 'total' => '€66.10', 'km' => '200 km', 'per' => '€330.50'])
+        ->and($page['years'][0])
+        ->toMatchArray(['name' => '2026', 'total' => '€66.10'])
+        ->and($page['bikes'][0])
+        ->toMatchArray(['name' => 'Heron', 'total' => '€60.10', 'per' => '€300.50'])
+        ->and(array_column($page['chains'], 'total', 'name'))
+        ->toBe(['Heron A' => '€30.05', 'Heron B' => '€30.05'])
         // A drip every 200 km wears like wax every 300: 15,000 km, and nobody measured how these chains do.
-        ->and([$page['chart']['waxedSum'], $page['chart']['plainSum']])->toBe(['€66.10', '€30.00'])->and($page['plain'])->toBe(['as_wax' => '1.50', 'every' => '200', 'lives' => 'On plain drip a chain then lives: Heron 15,000 km.'])
-        ->and($page['work'])->toBe(['hour' => '', 'text' => 'It took about 1 h of work. Say what an hour is worth, and it is counted.']);
+        ->and([$page['chart']['waxedSum'], $page['chart']['plainSum']])
+        ->toBe(['€66.10', '€30.00'])
+        ->and($page['plain'])
+        ->toBe(['as_wax' => '1.50', 'every' => '200', 'lives' => 'On plain drip a chain then lives: Heron 15,000 km.'])
+        ->and($page['work'])
+        ->toBe(['hour' => '', 'text' => 'It took about 1 h of work. Say what an hour is worth, and it is counted.']);
     // Every 5,000 km, wearing like wax as often: a chain lives 101 km, those 200 km wear one, and a second is on.
     $this->put('/books/money', ['action_id' => (string) Str::uuid(), 'as_wax' => '1', 'every' => '5000'])->assertSessionHasNoErrors();
     expect($money()['chart']['plainSum'])->toBe('€60.00');
@@ -131,12 +232,21 @@ it('tells what it all costs, by year, bike and chain, and beside plain drip', fu
 
 it('adds up: by year, by bike and by chain it is the same money and the same road, to the cent', function (): void {
     $this->artisan('dripel:demo', ['--today' => '2026-11-25T12:20:00+01:00'])->assertSuccessful();
-    $page = $this->actingAs(User::query()->latest('id')->first())->get('/books/money')->viewData('page')['props'];
+    $page = $this->actingAs(User::query()->latest('id')->first())
+        ->get('/books/money')
+        ->viewData('page')['props'];
     $cents = fn(string $money): int => (int) preg_replace('/\D/', '', $money);
     $sum = fn(array $rows, string $of = 'total'): int => array_sum(array_map($cents, array_column($rows, $of)));
-    expect($cents($page['all']['total']))->toBeGreaterThan(10_000)->toBe(array_sum(array_map($cents, $page['all']['kinds'])))
-        ->toBe($sum($page['years']))->toBe($sum($page['bikes']))->toBe($sum($page['chains']) + $sum($page['beside']))
-        ->and(count($page['years']))->toBe(2)->and($page['chains'])->toHaveCount(count(array_unique(array_column($page['chains'], 'name'))));
+    expect($cents($page['all']['total']))
+        ->toBeGreaterThan(10_000)
+        ->toBe(array_sum(array_map($cents, $page['all']['kinds'])))
+        ->toBe($sum($page['years']))
+        ->toBe($sum($page['bikes']))
+        ->toBe($sum($page['chains']) + $sum($page['beside']))
+        ->and(count($page['years']))
+        ->toBe(2)
+        ->and($page['chains'])
+        ->toHaveCount(count(array_unique(array_column($page['chains'], 'name'))));
     foreach ([...$page['years'], ...$page['bikes']] as $row) {
         expect(array_sum(array_map($cents, $row['kinds'])))->toBe($cents($row['total']));
     }

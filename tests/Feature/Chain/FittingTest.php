@@ -13,7 +13,7 @@ use Illuminate\Support\Str;
 use Tests\Feature\Bench;
 
 beforeEach(function (): void {
-    $this->bench = new Bench;
+    $this->bench = new Bench();
     $this->heron = $this->bench->bike();
     $this->a = $this->bench->chain($this->heron, 'A', fit: true);
     $this->part = fn(ArrivingPart $part): Chain => Chain::query()->findOrFail(
@@ -26,7 +26,9 @@ beforeEach(function (): void {
     $this->link = function (Chain $chain): PartState {
         app()->forgetScopedInstances();
 
-        return app(ReadBook::class)($this->bench->workshop->refresh())->inventory()->linkOf($chain->id, Bench::NOW);
+        return app(ReadBook::class)($this->bench->workshop->refresh())
+            ->inventory()
+            ->linkOf($chain->id, Bench::NOW);
     };
 });
 
@@ -53,7 +55,9 @@ it('refuses a chain of another speed count, unless the owner says why it goes on
 it('says which closing is the last, refuses a spent quick link, and opens a new one in the same step', function (): void {
     $b = ($this->part)(new ArrivingPart('chain', 'B', speeds: 12, closings: 2, closingsAllowed: 3));
     $this->actingAs($this->bench->owner);
-    $this->get('/')->assertInertia(fn($page) => $page->where('rails.0.hanging.0.fit.0.note', 'last_closing')->where('rails.0.hanging.0.fit.0.forbids', false));
+    $this->get('/')->assertInertia(
+        fn($page) => $page->where('rails.0.hanging.0.fit.0.note', 'last_closing')->where('rails.0.hanging.0.fit.0.forbids', false),
+    );
     ($this->fit)($b, 50)->assertSessionHasNoErrors();
     ($this->fit)($this->a, 40)->assertSessionHasNoErrors();
     expect([($this->link)($b)->closings, ($this->link)($b)->usedUp()])->toBe([3, true]);
@@ -76,6 +80,6 @@ it('says which closing is the last, refuses a spent quick link, and opens a new 
         fn($page) => $page->where('actions.2.sentence', fn(string $text) => str_ends_with($text, 'with a new quick link')),
     );
     // The last fitting taken back, it was closed once.
-    $this->post('/actions/'.$this->bench->lastAction()->id.'/undo', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    $this->post('/actions/' . $this->bench->lastAction()->id . '/undo', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     expect(($this->link)($b)->closings)->toBe(1);
 });

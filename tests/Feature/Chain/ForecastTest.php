@@ -10,12 +10,18 @@ use Inertia\Testing\AssertableInertia;
 use Tests\Feature\Bench;
 
 beforeEach(function (): void {
-    $this->bench = new Bench;
+    $this->bench = new Bench();
     $this->actingAs($this->bench->owner);
     $this->heron = $this->bench->bike();
     $this->chain = $this->bench->chain($this->heron, 'A', 900, fit: true);
-    $this->ride = fn(float $km, float $ago) => $this->post('/rides', ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'distance' => $km, 'condition' => 'dry'] + Bench::form($ago))->assertSessionHasNoErrors();
-    $this->read = fn(array $reading, float $ago) => $this->post("/chains/{$this->chain->id}/readings", ['action_id' => (string) Str::uuid()] + $reading + Bench::form($ago))->assertSessionHasNoErrors();
+    $this->ride = fn(float $km, float $ago) => $this->post(
+        '/rides',
+        ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'distance' => $km, 'condition' => 'dry'] + Bench::form($ago),
+    )->assertSessionHasNoErrors();
+    $this->read = fn(array $reading, float $ago) => $this->post(
+        "/chains/{$this->chain->id}/readings",
+        ['action_id' => (string) Str::uuid()] + $reading + Bench::form($ago),
+    )->assertSessionHasNoErrors();
     $this->forecast = function (): ?array {
         $found = null;
         app()->forgetScopedInstances();
@@ -25,7 +31,12 @@ beforeEach(function (): void {
             });
         });
 
-        return $found === null ? null : ['sentences' => array_map(fn(string $text) => str_replace("\u{a0}", ' ', $text), $found['sentences']), 'why' => str_replace("\u{a0}", ' ', $found['why'])] + $found;
+        return $found === null
+            ? null
+            : [
+                    'sentences' => array_map(fn(string $text) => str_replace("\u{a0}", ' ', $text), $found['sentences']),
+                    'why' => str_replace("\u{a0}", ' ', $found['why']),
+                ] + $found;
     };
 });
 
@@ -33,8 +44,13 @@ it('says how worn a chain is, how sure that is, when its limit comes and when to
     ($this->ride)(900, 800);
     $first = ($this->forecast)();
     // Nothing measured: only what its interval lets expect, 0.5 % in 15,000 km of waxing every 300.
-    expect($first['why'])->toStartWith('Nothing was measured yet.')->toContain('0.033 %')
-        ->and($first['verdict'])->toBe('keep')->and($first['readings'])->toBe([]);
+    expect($first['why'])
+        ->toStartWith('Nothing was measured yet.')
+        ->toContain('0.033 %')
+        ->and($first['verdict'])
+        ->toBe('keep')
+        ->and($first['readings'])
+        ->toBe([]);
     ($this->read)(['kind' => 'digital', 'value_pct' => '0.12'], 700);
     ($this->ride)(900, 600);
     ($this->read)(['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']]], 500);
@@ -42,16 +58,30 @@ it('says how worn a chain is, how sure that is, when its limit comes and when to
     ($this->read)(['kind' => 'ruler', 'pitches' => 46, 'length_mm' => '586.1'], 300);
     $now = ($this->forecast)();
     // 586.1 mm over 46 pitches are 0.325 %.
-    expect($now['sentences'][0])->toMatch('/^Keep it: about 0\.3\d % now, in eight of ten cases 0\.\d\d to 0\.\d\d\.$/')
-        ->and($now['sentences'][1])->toContain('0.5 % comes in about')
-        ->and($now['sentences'][2])->toStartWith('Measure again by')
-        ->and($now['why'])->toStartWith('From 3 readings')
-        ->and(array_column($now['readings'], 'km'))->toEqual([900, 1800, 3000])
-        ->and($now['readings'][1])->toMatchArray(['value' => null, 'lower' => null, 'upper' => 0.5])
+    expect($now['sentences'][0])
+        ->toMatch('/^Keep it: about 0\.3\d % now, in eight of ten cases 0\.\d\d to 0\.\d\d\.$/')
+        ->and($now['sentences'][1])
+        ->toContain('0.5 % comes in about')
+        ->and($now['sentences'][2])
+        ->toStartWith('Measure again by')
+        ->and($now['why'])
+        ->toStartWith('From 3 readings')
+        ->and(array_column($now['readings'], 'km'))
+        ->toEqual([900, 1800, 3000])
+        ->and($now['readings'][1])
+        ->toMatchArray(['value' => null, 'lower' => null, 'upper' => 0.5])
         // The band holds the mean, rises, and is drawn to beyond now.
-        ->and($now['band'][0][0])->toEqual(0)->and($now['far'])->toBeGreaterThan($now['now']);
+        ->and($now['band'][0][0])
+        ->toEqual(0)
+        ->and($now['far'])
+        ->toBeGreaterThan($now['now']);
     foreach ($now['band'] as $i => [$km, $low, $mean, $high]) {
-        expect($low)->toBeLessThan($mean)->and($mean)->toBeLessThan($high)->and($mean)->toBeGreaterThan($now['band'][max(0, $i - 1)][2] - ($i === 0 ? 1 : 0));
+        expect($low)
+            ->toBeLessThan($mean)
+            ->and($mean)
+            ->toBeLessThan($high)
+            ->and($mean)
+            ->toBeGreaterThan($now['band'][max(0, $i - 1)][2] - ($i === 0 ? 1 : 0));
     }
     ($this->read)(['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters']]], 100);
     $worn = ($this->forecast)();
@@ -59,7 +89,12 @@ it('says how worn a chain is, how sure that is, when its limit comes and when to
 });
 
 it('keeps silent where nobody knows how far a chain went', function (): void {
-    $this->post('/arrive', ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'date' => gmdate('Y-m-d', Bench::NOW), 'chains' => [['label' => 'U', 'state' => 'unsure']]])->assertSessionHasNoErrors();
+    $this->post('/arrive', [
+        'action_id' => (string) Str::uuid(),
+        'bike_id' => $this->heron->id,
+        'date' => gmdate('Y-m-d', Bench::NOW),
+        'chains' => [['label' => 'U', 'state' => 'unsure']],
+    ])->assertSessionHasNoErrors();
     $this->chain = Chain::query()->orderByDesc('id')->firstOrFail();
     expect(($this->forecast)())->toBeNull();
 });
@@ -68,7 +103,10 @@ it('questions a reading that hardly fits before it is kept, and keeps it where s
     ($this->ride)(900, 800);
     ($this->read)(['kind' => 'digital', 'value_pct' => '0.08'], 700);
     ($this->ride)(600, 600);
-    $post = fn(array $with): TestResponse => $this->post("/chains/{$this->chain->id}/readings", $with + ['action_id' => (string) Str::uuid(), 'kind' => 'digital'] + Bench::form(500));
+    $post = fn(array $with): TestResponse => $this->post(
+        "/chains/{$this->chain->id}/readings",
+        $with + ['action_id' => (string) Str::uuid(), 'kind' => 'digital'] + Bench::form(500),
+    );
     $post(['value_pct' => '0.12', 'sure' => false])->assertSessionHasNoErrors();
     $post(['value_pct' => '1.2', 'sure' => false])->assertSessionHasErrors('sure');
     // In inches what should be millimetres, or a pitch too many picked: the same question.
@@ -83,12 +121,24 @@ it('questions a reading that hardly fits before it is kept, and keeps it where s
     $ruler('23 1/32"')->assertSessionHasNoErrors();
     expect(Reading::query()->orderByDesc('id')->firstOrFail()->input['length_mm'])->toEqualWithDelta(584.99375, 1e-6);
     $post(['value_pct' => '1.2', 'sure' => true])->assertSessionHasNoErrors();
-    expect(Reading::query()->count())->toBe(5)->and(($this->forecast)()['verdict'])->toBe('retire');
+    expect(Reading::query()->count())
+        ->toBe(5)
+        ->and(($this->forecast)()['verdict'])
+        ->toBe('retire');
 });
 
 it('refuses a reading that lies before the chain was bought, until one of the two days is corrected', function (): void {
-    $bought = fn(string $day) => $this->put("/chains/{$this->chain->id}", ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'label' => 'A', 'speeds' => 12, 'bought_on' => $day])->assertSessionHasNoErrors();
-    $post = fn(float $ago): TestResponse => $this->post("/chains/{$this->chain->id}/readings", ['action_id' => (string) Str::uuid(), 'kind' => 'digital', 'value_pct' => '0.02'] + Bench::form($ago));
+    $bought = fn(string $day) => $this->put("/chains/{$this->chain->id}", [
+        'action_id' => (string) Str::uuid(),
+        'bike_id' => $this->heron->id,
+        'label' => 'A',
+        'speeds' => 12,
+        'bought_on' => $day,
+    ])->assertSessionHasNoErrors();
+    $post = fn(float $ago): TestResponse => $this->post(
+        "/chains/{$this->chain->id}/readings",
+        ['action_id' => (string) Str::uuid(), 'kind' => 'digital', 'value_pct' => '0.02'] + Bench::form($ago),
+    );
     $bought(gmdate('Y-m-d', Bench::ago(240)->unixS));
     $post(300)->assertSessionHasErrors(['date' => __('errors.reading_before_bought')]);
     // On the day itself, in the morning, it may have been measured.

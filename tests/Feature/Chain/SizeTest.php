@@ -6,7 +6,7 @@ use Illuminate\Support\Str;
 use Tests\Feature\Bench;
 
 it('sizes a new chain from the old one or from the bike, in sentences, and stores nothing', function (): void {
-    $bench = new Bench;
+    $bench = new Bench();
     $rows = Bench::rows();
     $size = fn(array $with) => $this->actingAs($bench->owner)->postJson(
         '/chains/size',
@@ -35,7 +35,9 @@ it('sizes a new chain from the old one or from the bike, in sentences, and store
         ->assertJsonPath('lines.2', 'For 94 the axle goes 6.5 mm back; for 92 it would go 6.3 mm forward.');
 
     $size(['by' => 'copy', 'old_pitches' => '113', 'old_joint' => 'pin'])->assertJsonValidationErrors('old_pitches');
-    $size(['by' => 'compute', 'chainstay_mm' => '120', 'front_teeth' => 50, 'rear_teeth' => 34])->assertJsonValidationErrors('chainstay_mm');
+    $size(['by' => 'compute', 'chainstay_mm' => '120', 'front_teeth' => 50, 'rear_teeth' => 34])->assertJsonValidationErrors(
+        'chainstay_mm',
+    );
     $size(['by' => 'compute', 'front_teeth' => 50, 'rear_teeth' => 34])->assertJsonValidationErrors('chainstay_mm');
     expect(Bench::rows())->toBe($rows);
 });

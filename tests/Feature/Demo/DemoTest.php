@@ -22,62 +22,75 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
 
-it(
-    'shows every state of a chain and everything Next can ask for, whatever day it ends on',
-    function (string $today): void {
-        config(['dripel.demo' => true]);
-        $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
-        $workshop = Workshop::query()->sole();
-        $nowS = (new DateTimeImmutable($today))->getTimestamp();
-        $book = app(ReadBook::class)($workshop);
-        $states = array_map(fn(int $id) => $book->chain($id, $nowS), $book->chainIds);
-        $props = (new ShedProps($book, Translator::of($workshop, app(ReadBook::class), $nowS), app(OpenJobs::class)($workshop), app(ReadJars::class)($workshop), app(ReadBaths::class)($workshop)))->all();
+it('shows every state of a chain and everything Next can ask for, whatever day it ends on', function (string $today): void {
+    config(['dripel.demo' => true]);
+    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+    $workshop = Workshop::query()->sole();
+    $nowS = (new DateTimeImmutable($today))->getTimestamp();
+    $book = app(ReadBook::class)($workshop);
+    $states = array_map(fn(int $id) => $book->chain($id, $nowS), $book->chainIds);
+    $props = (new ShedProps(
+        $book,
+        Translator::of($workshop, app(ReadBook::class), $nowS),
+        app(OpenJobs::class)($workshop),
+        app(ReadJars::class)($workshop),
+        app(ReadBaths::class)($workshop),
+    ))->all();
 
-        expect($book->bikeIds)
-            ->toHaveCount(5)
-            ->and(count($book->chainIds))
-            ->toBeGreaterThanOrEqual(13)
-            ->and(array_values(array_unique(array_map(fn($s) => $s->status->value, $states))))
-            ->toEqualCanonicalizing(array_column(ChainStatus::cases(), 'value'))
-            // Whether a chain is due to be measured depends on how far it went by that day; the others come of what a visitor does.
-            ->and(array_values(array_unique([...array_column($props['next'], 'kind'), NextKind::Measure->value, NextKind::WetDried->value, NextKind::WetPast->value, NextKind::ToppedUp->value, NextKind::RidesIn->value, NextKind::PlannedPot->value, NextKind::PlannedDrip->value])))
-            ->toEqualCanonicalizing(array_column(NextKind::cases(), 'value'))
-            ->and($props['rails'][0]['leftNumber'])
-            ->toBe('140')
-            ->and($props['rails'][0]['best'])
-            ->not->toBeNull()
-            ->and($book->conflicts())
-            ->toBe([])
-            ->and($book->rides[0]->moment->unixS)
-            ->toBeLessThan($nowS - 400 * 86400)
-            ->and(json_encode($props))
-            ->not->toContain('next.')
-            ->not->toContain('chain.')
-            ->not->toContain('ui.');
+    expect($book->bikeIds)
+        ->toHaveCount(5)
+        ->and(count($book->chainIds))
+        ->toBeGreaterThanOrEqual(13)
+        ->and(array_values(array_unique(array_map(fn($s) => $s->status->value, $states))))
+        ->toEqualCanonicalizing(array_column(ChainStatus::cases(), 'value'))
+        // Whether a chain is due to be measured depends on how far it went by that day; the others come of what a visitor does.
+        ->and(
+            array_values(
+                array_unique([
+                    ...array_column($props['next'], 'kind'),
+                    NextKind::Measure->value,
+                    NextKind::WetDried->value,
+                    NextKind::WetPast->value,
+                    NextKind::ToppedUp->value,
+                    NextKind::RidesIn->value,
+                    NextKind::PlannedPot->value,
+                    NextKind::PlannedDrip->value,
+                ]),
+            ),
+        )
+        ->toEqualCanonicalizing(array_column(NextKind::cases(), 'value'))
+        ->and($props['rails'][0]['leftNumber'])
+        ->toBe('140')
+        ->and($props['rails'][0]['best'])
+        ->not->toBeNull()
+        ->and($book->conflicts())
+        ->toBe([])
+        ->and($book->rides[0]->moment->unixS)
+        ->toBeLessThan($nowS - 400 * 86400)
+        ->and(json_encode($props))
+        ->not->toContain('next.')
+        ->not->toContain('chain.')
+        ->not->toContain('ui.');
 
-        foreach ($states as $state) {
-            foreach ((new ChainFigures($state, $book->settings))->all() as $why) {
-                if ($why->figure === 'left' && $state->wax->life?->because?->value !== 'noise') {
-                    expect(
-                        max(
+    foreach ($states as $state) {
+        foreach ((new ChainFigures($state, $book->settings))->all() as $why) {
+            if ($why->figure === 'left' && $state->wax->life?->because?->value !== 'noise') {
+                expect(
+                    max(
+                        0.0,
+                        array_reduce(
+                            $why->lines,
+                            fn(float $left, $line) => $line->unit !== 'km'
+                                ? $left
+                                : min($state->terms->intervalKm, max(0.0, $left + $line->value)),
                             0.0,
-                            array_reduce(
-                                $why->lines,
-                                fn(float $left, $line) => $line->unit !== 'km'
-                                    ? $left
-                                    : min(
-                                        $state->terms->intervalKm,
-                                        max(0.0, $left + $line->value),
-                                    ),
-                                0.0,
-                            ),
                         ),
-                    )->toEqualWithDelta($why->value, 1e-6);
-                }
+                    ),
+                )->toEqualWithDelta($why->value, 1e-6);
             }
         }
-    },
-)->with([
+    }
+})->with([
     'a Wednesday noon' => '2026-11-25T12:00:00+01:00',
     'a summer Sunday night' => '2026-07-05T23:30:00+02:00',
     'the night the clocks change' => '2026-03-29T04:00:00+02:00',
@@ -121,22 +134,8 @@ it('is the same from the same seed, once only, and open by one click', function 
         ->and(Action::query()->whereNull('user_id')->count())
         ->toBe(0);
     $this->post('/demo')->assertRedirect('/');
-    foreach (
-        [
-            '/',
-            '/road',
-            '/history',
-            '/settings',
-            '/chains/1',
-            '/chains/4?all=1',
-            '/bikes/1',
-            '/bikes/new',
-            '/chains/new',
-        ] as $page
-    ) {
-        $this->get($page)
-            ->assertOk()
-            ->assertInertia(fn(AssertableInertia $inertia) => $inertia->where('here.demo', true));
+    foreach (['/', '/road', '/history', '/settings', '/chains/1', '/chains/4?all=1', '/bikes/1', '/bikes/new', '/chains/new'] as $page) {
+        $this->get($page)->assertOk()->assertInertia(fn(AssertableInertia $inertia) => $inertia->where('here.demo', true));
     }
     // The schools side by side are in the documentation as they are worked out today.
     $this->artisan('dripel:limits', ['chain' => 'Heron Z'])->assertFailed();
@@ -158,12 +157,24 @@ it('lies near its own house rules, and no reading of it contradicts what was for
             if ($event instanceof Reading) {
                 $beforeS = $event->moment->unixS - 1;
                 $foretold = (new WorkshopWear($book, $beforeS))->of($chainId);
-                expect($foretold?->contradicts((new WearReading)($event->input())))->toBeNull("chain {$chainId} at {$event->moment->unixS}");
+                expect($foretold?->contradicts((new WearReading())($event->input())))->toBeNull(
+                    "chain {$chainId} at {$event->moment->unixS}",
+                );
                 $foretold === null || $read++;
             }
         }
     }
     $wear = new WorkshopWear($book, (new DateTimeImmutable($today))->getTimestamp());
-    $factors = array_map(fn(int $id) => $wear->ofBike($id)->factor(), array_filter($book->bikeIds, fn(int $id) => $wear->ofBike($id)->chains > 0));
-    expect($read)->toBeGreaterThan(10)->and($factors)->not->toBe([])->and(min($factors))->toBeGreaterThan(0.7)->and(max($factors))->toBeLessThan(1.4);
+    $factors = array_map(
+        fn(int $id) => $wear->ofBike($id)->factor(),
+        array_filter($book->bikeIds, fn(int $id) => $wear->ofBike($id)->chains > 0),
+    );
+    expect($read)
+        ->toBeGreaterThan(10)
+        ->and($factors)
+        ->not->toBe([])
+        ->and(min($factors))
+        ->toBeGreaterThan(0.7)
+        ->and(max($factors))
+        ->toBeLessThan(1.4);
 })->with(['2026-11-25T12:00:00+01:00']);

@@ -17,8 +17,16 @@ it('has a table, a reader, an order and words for every kind of entry', function
     foreach (EntryKind::cases() as $kind) {
         $type = EntryType::ofKind($kind);
         $ranks[] = $kind->rank();
-        expect($type->kind())->toBe($kind)->and(Schema::hasTable($type->value))->toBeTrue()->and(WorkshopFile::tables())->toContain($type->value)
-            ->and($type->eventModel())->toBe($type->model())->and(is_subclass_of($type->model(), IsEvent::class))->toBe($kind->isEvent());
+        expect($type->kind())
+            ->toBe($kind)
+            ->and(Schema::hasTable($type->value))
+            ->toBeTrue()
+            ->and(WorkshopFile::tables())
+            ->toContain($type->value)
+            ->and($type->eventModel())
+            ->toBe($type->model())
+            ->and(is_subclass_of($type->model(), IsEvent::class))
+            ->toBe($kind->isEvent());
         foreach ($kind->isEvent() ? $type->event()::columns() : [] as $column) {
             expect(Schema::hasColumn($type->value, $column))->toBeTrue("{$type->value}.{$column}");
         }
@@ -32,13 +40,15 @@ it('has a table, a reader, an order and words for every kind of entry', function
         }
     }
     foreach (ActionKind::cases() as $kind) {
-        $said = in_array($kind, [ActionKind::MoveEntry, ActionKind::DeleteEntry, ActionKind::Undo], true) ? "history.{$kind->value}" : "done.{$kind->value}";
+        $said = in_array($kind, [ActionKind::MoveEntry, ActionKind::DeleteEntry, ActionKind::Undo], true)
+            ? "history.{$kind->value}"
+            : "done.{$kind->value}";
         expect(trans()->has($said))->toBeTrue($said);
     }
 });
 
 it('keeps when a drivetrain was brushed, counts from there, moves it and takes it back', function (): void {
-    $bench = new Bench;
+    $bench = new Bench();
     $heron = $bench->bike('Heron');
     $chain = $bench->chain($heron, 'A', fit: true);
     $this->actingAs($bench->owner);
@@ -51,17 +61,25 @@ it('keeps when a drivetrain was brushed, counts from there, moves it and takes i
 
         return $said;
     };
-    $send = fn(string $url, float $hoursAgo, array $with = [], string $how = 'post') => $this->{$how}($url, $with + Bench::form($hoursAgo))->assertSessionHasNoErrors();
+    $send = fn(string $url, float $hoursAgo, array $with = [], string $how = 'post') => $this->{$how}(
+        $url,
+        $with + Bench::form($hoursAgo),
+    )->assertSessionHasNoErrors();
     expect($page())->toBe(__('chain.brushed_never'));
     $left = $bench->state($chain)->leftKm();
     $send("/bikes/{$heron->id}/brushings", 60);
     $send('/rides', 40, ['bike_id' => $heron->id, 'distance' => 42, 'condition' => 'dry']);
-    expect($page())->toStartWith('Brushed 42 km ago')->and($bench->state($chain)->leftKm())->toBe($left - 42.0);
+    expect($page())
+        ->toStartWith('Brushed 42 km ago')
+        ->and($bench->state($chain)->leftKm())
+        ->toBe($left - 42.0);
     // Brushed after that ride after all; then not at all.
     $brushing = Brushing::query()->live()->sole();
     $send("/entries/brushings/{$brushing->id}", 20, how: 'put');
     expect($page())->toStartWith('Brushed 0 km ago');
-    $this->delete('/entries/brushings/'.Brushing::query()->live()->sole()->id, ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    $this->delete('/entries/brushings/' . Brushing::query()->live()->sole()->id, [
+        'action_id' => (string) Str::uuid(),
+    ])->assertSessionHasNoErrors();
     expect($page())->toBe(__('chain.brushed_never'));
     $this->post("/actions/{$bench->lastAction()->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     expect($page())->toStartWith('Brushed 0 km ago');

@@ -13,88 +13,52 @@ use Inertia\Testing\AssertableInertia;
 use Tests\Feature\Bench;
 
 beforeEach(function (): void {
-    $this->bench = new Bench;
+    $this->bench = new Bench();
     $this->heron = $this->bench->bike();
-    [$this->a, $this->b] = [
-        $this->bench->chain($this->heron, 'A', fit: true),
-        $this->bench->chain($this->heron, 'B'),
-    ];
+    [$this->a, $this->b] = [$this->bench->chain($this->heron, 'A', fit: true), $this->bench->chain($this->heron, 'B')];
     $this->actingAs($this->bench->owner);
-    $this->log = fn(
-        float $hoursAgo,
-        float $km,
-        string $condition = 'dry',
-        array $more = [],
-    ) => $this->post(
+    $this->log = fn(float $hoursAgo, float $km, string $condition = 'dry', array $more = []) => $this->post(
         '/rides',
-        $more + ['bike_id' => $this->heron->id, 'distance' => $km, 'condition' => $condition] +
-            Bench::form($hoursAgo),
+        $more + ['bike_id' => $this->heron->id, 'distance' => $km, 'condition' => $condition] + Bench::form($hoursAgo),
     )->assertSessionHasNoErrors();
-    $this->undo = fn(Action $action, array $also = []) => $this->post(
-        "/actions/{$action->id}/undo",
-        ['action_id' => (string) Str::uuid(), 'also' => $also],
-    );
+    $this->undo = fn(Action $action, array $also = []) => $this->post("/actions/{$action->id}/undo", [
+        'action_id' => (string) Str::uuid(),
+        'also' => $also,
+    ]);
 });
 
 it('rides, swaps, dips, and undoes the swap', function (): void {
     ($this->log)(3, 62);
     expect($this->bench->state($this->a)->leftKm())->toBe(238.0);
-    $this->post(
-        "/bikes/{$this->heron->id}/fittings",
-        ['chain_id' => $this->b->id] + Bench::form(2),
-    )->assertSessionHasNoErrors();
+    $this->post("/bikes/{$this->heron->id}/fittings", ['chain_id' => $this->b->id] + Bench::form(2))->assertSessionHasNoErrors();
     $swap = $this->bench->lastAction();
     ($this->log)(1, 20);
-    expect([$this->bench->state($this->a)->km->km, $this->bench->state($this->b)->km->km])->toBe([
-        62.0,
-        20.0,
-    ]);
-    $this->post(
-        '/dips',
-        ['chains' => [$this->a->id], 'dry' => true] + Bench::form(0.5),
-    )->assertSessionHasNoErrors();
+    expect([$this->bench->state($this->a)->km->km, $this->bench->state($this->b)->km->km])->toBe([62.0, 20.0]);
+    $this->post('/dips', ['chains' => [$this->a->id], 'dry' => true] + Bench::form(0.5))->assertSessionHasNoErrors();
     expect($this->bench->state($this->a)->status)->toBe(ChainStatus::Waxed);
 
     ($this->undo)($swap)->assertSessionHasNoErrors();
-    expect([$this->bench->state($this->a)->km->km, $this->bench->state($this->b)->km->km])->toBe([
-        82.0,
-        0.0,
-    ]);
+    expect([$this->bench->state($this->a)->km->km, $this->bench->state($this->b)->km->km])->toBe([82.0, 0.0]);
     ($this->undo)($this->bench->lastAction());
-    expect([$this->bench->state($this->a)->km->km, $this->bench->state($this->b)->km->km])->toBe([
-        62.0,
-        20.0,
-    ]);
+    expect([$this->bench->state($this->a)->km->km, $this->bench->state($this->b)->km->km])->toBe([62.0, 20.0]);
 });
 
 it('gives a ride dated before the last swap to the earlier chain', function (): void {
-    $this->post(
-        "/bikes/{$this->heron->id}/fittings",
-        ['chain_id' => $this->b->id] + Bench::form(10),
-    );
+    $this->post("/bikes/{$this->heron->id}/fittings", ['chain_id' => $this->b->id] + Bench::form(10));
     ($this->log)(11, 40);
     ($this->log)(9, 25);
-    expect([$this->bench->state($this->a)->km->km, $this->bench->state($this->b)->km->km])->toBe([
-        40.0,
-        25.0,
-    ]);
+    expect([$this->bench->state($this->a)->km->km, $this->bench->state($this->b)->km->km])->toBe([40.0, 25.0]);
 });
 
 it('follows a swap moved in time, a voided dip and an edited ride', function (): void {
     ($this->log)(20, 30);
     ($this->log)(10, 50);
-    $this->post(
-        "/bikes/{$this->heron->id}/fittings",
-        ['chain_id' => $this->b->id] + Bench::form(5),
-    );
+    $this->post("/bikes/{$this->heron->id}/fittings", ['chain_id' => $this->b->id] + Bench::form(5));
     $swap = Fitting::query()->live()->latest('id')->firstOrFail();
     $this->put("/entries/fittings/{$swap->id}", Bench::form(15))
         ->assertRedirect()
         ->assertSessionHasNoErrors();
-    expect([$this->bench->state($this->a)->km->km, $this->bench->state($this->b)->km->km])->toBe([
-        30.0,
-        50.0,
-    ]);
+    expect([$this->bench->state($this->a)->km->km, $this->bench->state($this->b)->km->km])->toBe([30.0, 50.0]);
 
     $dip = Dip::query()->live()->where('component_id', $this->b->id)->firstOrFail();
     $this->delete("/entries/dips/{$dip->id}", ['action_id' => (string) Str::uuid()])
@@ -126,8 +90,7 @@ it('follows a swap moved in time, a voided dip and an edited ride', function ():
 });
 
 it('does nothing twice, whatever is sent twice', function (): void {
-    $ride =
-        ['bike_id' => $this->heron->id, 'distance' => 20, 'condition' => 'dry'] + Bench::form(3);
+    $ride = ['bike_id' => $this->heron->id, 'distance' => 20, 'condition' => 'dry'] + Bench::form(3);
     $swap = ['chain_id' => $this->b->id] + Bench::form(2);
     $chain =
         [
@@ -144,14 +107,14 @@ it('does nothing twice, whatever is sent twice', function (): void {
         $rows ??= Bench::rows();
     }
     expect(Bench::rows())->toBe($rows);
-    $this->post(
-        '/dips',
-        ['chains' => [$this->a->id], 'dry' => true, 'action_id' => $ride['action_id']] +
-            Bench::form(1),
-    )->assertStatus(409);
+    $this->post('/dips', ['chains' => [$this->a->id], 'dry' => true, 'action_id' => $ride['action_id']] + Bench::form(1))->assertStatus(
+        409,
+    );
     // Nor is the same form with other content what was done; the same again is.
     $this->post('/rides', ['distance' => 31] + $ride)->assertStatus(409);
-    $this->postJson('/rides', ['distance' => 31] + $ride)->assertStatus(409)->assertJsonValidationErrors('action_id');
+    $this->postJson('/rides', ['distance' => 31] + $ride)
+        ->assertStatus(409)
+        ->assertJsonValidationErrors('action_id');
     $this->post('/rides', $ride)->assertRedirect();
     $undo = ['action_id' => (string) Str::uuid()];
     $action = Action::query()->findOrFail($ride['action_id']);
@@ -160,36 +123,30 @@ it('does nothing twice, whatever is sent twice', function (): void {
     ($this->undo)($action)->assertSessionHasErrors('action');
 });
 
-it(
-    'shows both versions when the ride was changed elsewhere, and overwrites nothing',
-    function (): void {
-        ($this->log)(10, 50);
-        $ride = Ride::query()->live()->firstOrFail();
-        $edit = fn(int $id, float $km) => $this->put(
-            "/rides/{$id}",
-            ['bike_id' => $this->heron->id, 'distance' => $km, 'condition' => 'dry'] +
-                Bench::form(10),
+it('shows both versions when the ride was changed elsewhere, and overwrites nothing', function (): void {
+    ($this->log)(10, 50);
+    $ride = Ride::query()->live()->firstOrFail();
+    $edit = fn(int $id, float $km) => $this->put(
+        "/rides/{$id}",
+        ['bike_id' => $this->heron->id, 'distance' => $km, 'condition' => 'dry'] + Bench::form(10),
+    );
+    $edit($ride->id, 51)->assertRedirect();
+    $edit($ride->id, 52)
+        ->assertStatus(409)
+        ->assertInertia(
+            fn(AssertableInertia $page) => $page
+                ->component('History/Conflict')
+                ->where('seen.distance', '50')
+                ->where('current.distance', '51')
+                ->where('wanted.distance', 52),
         );
-        $edit($ride->id, 51)->assertRedirect();
-        $edit($ride->id, 52)
-            ->assertStatus(409)
-            ->assertInertia(
-                fn(AssertableInertia $page) => $page
-                    ->component('History/Conflict')
-                    ->where('seen.distance', '50')
-                    ->where('current.distance', '51')
-                    ->where('wanted.distance', 52),
-            );
-        expect($this->bench->state($this->a)->km->km)->toBe(51.0);
-        $edit(Ride::query()->live()->firstOrFail()->id, 52)->assertRedirect();
-        $gone = Ride::query()->live()->firstOrFail();
-        $this->delete("/entries/rides/{$gone->id}", ['action_id' => (string) Str::uuid()]);
-        $edit($gone->id, 53)
-            ->assertStatus(409)
-            ->assertInertia(fn(AssertableInertia $page) => $page->where('current', null));
-        expect($this->bench->state($this->a)->km->km)->toBe(0.0);
-    },
-);
+    expect($this->bench->state($this->a)->km->km)->toBe(51.0);
+    $edit(Ride::query()->live()->firstOrFail()->id, 52)->assertRedirect();
+    $gone = Ride::query()->live()->firstOrFail();
+    $this->delete("/entries/rides/{$gone->id}", ['action_id' => (string) Str::uuid()]);
+    $edit($gone->id, 53)->assertStatus(409)->assertInertia(fn(AssertableInertia $page) => $page->where('current', null));
+    expect($this->bench->state($this->a)->km->km)->toBe(0.0);
+});
 
 it('names what stands in the way of an undo and takes it along when told to', function (): void {
     $badger = $this->bench->bike('Badger');
@@ -219,14 +176,9 @@ it('names what stands in the way of an undo and takes it along when told to', fu
     // An edit builds on what it replaced; a bike on which things happened does not vanish under them.
     $ride = Ride::query()->live()->firstOrFail();
     $logged = $this->bench->lastAction();
-    $this->put(
-        "/rides/{$ride->id}",
-        ['bike_id' => $this->heron->id, 'distance' => 13, 'condition' => 'dry'] + Bench::form(5),
-    );
+    $this->put("/rides/{$ride->id}", ['bike_id' => $this->heron->id, 'distance' => 13, 'condition' => 'dry'] + Bench::form(5));
     ($this->undo)($logged)->assertRedirect("/actions/{$logged->id}/undo");
-    ($this->undo)(
-        Action::query()->where('kind', 'add_bike')->orderBy('revision')->firstOrFail(),
-    )->assertRedirect();
+    ($this->undo)(Action::query()->where('kind', 'add_bike')->orderBy('revision')->firstOrFail())->assertRedirect();
     $this->get('/')->assertInertia(fn(AssertableInertia $page) => $page->has('rails', 2));
 });
 
@@ -243,29 +195,19 @@ it('refuses what cannot be, with a remedy, and stores nothing', function (
 })->with([
     'a ride tomorrow' => [
         'post',
-        fn() => [
-            '/rides',
-            ['bike_id' => $this->heron->id, 'distance' => 20, 'condition' => 'dry'] +
-            Bench::form(-24),
-        ],
+        fn() => ['/rides', ['bike_id' => $this->heron->id, 'distance' => 20, 'condition' => 'dry'] + Bench::form(-24)],
         'date',
         'future',
     ],
     'a ride around the world' => [
         'post',
-        fn() => [
-            '/rides',
-            ['bike_id' => $this->heron->id, 'distance' => 40_000, 'condition' => 'dry'] + Bench::form(1),
-        ],
+        fn() => ['/rides', ['bike_id' => $this->heron->id, 'distance' => 40_000, 'condition' => 'dry'] + Bench::form(1)],
         'distance',
         'at most 2,000',
     ],
     'no distance' => [
         'post',
-        fn() => [
-            '/rides',
-            ['bike_id' => $this->heron->id, 'distance' => 0, 'condition' => 'dry'] + Bench::form(1),
-        ],
+        fn() => ['/rides', ['bike_id' => $this->heron->id, 'distance' => 0, 'condition' => 'dry'] + Bench::form(1)],
         'distance',
         'above 0',
     ],
@@ -285,45 +227,25 @@ it('refuses what cannot be, with a remedy, and stores nothing', function (
     ],
     'a condition of one\'s own' => [
         'post',
-        fn() => [
-            '/rides',
-            ['bike_id' => $this->heron->id, 'distance' => 9, 'condition' => 'windy'] +
-            Bench::form(1),
-        ],
+        fn() => ['/rides', ['bike_id' => $this->heron->id, 'distance' => 9, 'condition' => 'windy'] + Bench::form(1)],
         'condition',
         'Choose',
     ],
     'a chain that is on already' => [
         'post',
-        fn() => [
-            "/bikes/{$this->heron->id}/fittings",
-            ['chain_id' => $this->a->id] + Bench::form(1),
-        ],
+        fn() => ["/bikes/{$this->heron->id}/fittings", ['chain_id' => $this->a->id] + Bench::form(1)],
         'chain_id',
         'already',
     ],
-    'a dip without looking' => [
-        'post',
-        fn() => ['/dips', ['chains' => [$this->a->id]] + Bench::form(1)],
-        'dry',
-        'cannot be skipped',
-    ],
-    'a dip of nothing' => [
-        'post',
-        fn() => ['/dips', ['chains' => [], 'dry' => true] + Bench::form(1)],
-        'chains',
-        'missing',
-    ],
+    'a dip without looking' => ['post', fn() => ['/dips', ['chains' => [$this->a->id]] + Bench::form(1)], 'dry', 'cannot be skipped'],
+    'a dip of nothing' => ['post', fn() => ['/dips', ['chains' => [], 'dry' => true] + Bench::form(1)], 'chains', 'missing'],
     'a gauge that contradicts itself' => [
         'post',
         fn() => [
             "/chains/{$this->a->id}/readings",
             [
                 'kind' => 'drop_in',
-                'results' => [
-                    ['mark_pct' => 0.5, 'seat' => 'rests'],
-                    ['mark_pct' => 0.75, 'seat' => 'enters'],
-                ],
+                'results' => [['mark_pct' => 0.5, 'seat' => 'rests'], ['mark_pct' => 0.75, 'seat' => 'enters']],
             ] + Bench::form(1),
         ],
         'spots.0.results',
@@ -331,11 +253,7 @@ it('refuses what cannot be, with a remedy, and stores nothing', function (
     ],
     'a letter that is taken' => [
         'post',
-        fn() => [
-            '/chains',
-            ['bike_id' => $this->heron->id, 'label' => 'b', 'speeds' => 12, 'state' => 'boxed'] +
-            Bench::form(1),
-        ],
+        fn() => ['/chains', ['bike_id' => $this->heron->id, 'label' => 'b', 'speeds' => 12, 'state' => 'boxed'] + Bench::form(1)],
         'label',
         'another letter',
     ],
@@ -380,16 +298,10 @@ it('refuses what cannot be, with a remedy, and stores nothing', function (
 
 it('refuses to fit a chain that is on another bike, or retired', function (): void {
     $badger = $this->bench->bike('Badger');
-    $this->post(
-        "/bikes/{$badger->id}/fittings",
-        ['chain_id' => $this->a->id] + Bench::form(1),
-    )->assertSessionHasErrors('conflict');
+    $this->post("/bikes/{$badger->id}/fittings", ['chain_id' => $this->a->id] + Bench::form(1))->assertSessionHasErrors('conflict');
     expect(session('errors')->first('conflict'))->toContain('Heron A is on Heron');
     $this->post("/chains/{$this->b->id}/retirement", Bench::form(2))->assertSessionHasNoErrors();
-    $this->post(
-        "/bikes/{$badger->id}/fittings",
-        ['chain_id' => $this->b->id] + Bench::form(1),
-    )->assertSessionHasErrors('conflict');
+    $this->post("/bikes/{$badger->id}/fittings", ['chain_id' => $this->b->id] + Bench::form(1))->assertSessionHasErrors('conflict');
     expect(session('errors')->first('conflict'))->toContain('retired');
 });
 
@@ -406,16 +318,10 @@ it('changes an interval from now on or for the past too', function (): void {
     ])->assertSessionHasNoErrors();
     $change(200, false);
     expect($this->bench->state($this->a)->leftKm())->toBe(100.0);
-    $past = app(ReadBook::class)($this->bench->workshop)->chain(
-        $this->a->id,
-        Bench::ago(10)->unixS,
-    );
+    $past = app(ReadBook::class)($this->bench->workshop)->chain($this->a->id, Bench::ago(10)->unixS);
     expect($past->leftKm())->toBe(200.0, 'as it was then');
     $change(250, true);
-    $past = app(ReadBook::class)($this->bench->workshop->refresh())->chain(
-        $this->a->id,
-        Bench::ago(10)->unixS,
-    );
+    $past = app(ReadBook::class)($this->bench->workshop->refresh())->chain($this->a->id, Bench::ago(10)->unixS);
     expect($past->leftKm())->toBe(150.0);
     ($this->undo)($this->bench->lastAction());
     expect($this->bench->state($this->a)->leftKm())->toBe(100.0);
@@ -454,8 +360,7 @@ it('speaks miles when told to, and keeps kilometres', function (): void {
     $this->get('/history')->assertInertia(
         fn(AssertableInertia $page) => $page->where(
             'actions.1.sentence',
-            fn(string $text) => str_contains($text, 'factor wet 3.0') &&
-                str_contains($text, 'time zone Europe/London'),
+            fn(string $text) => str_contains($text, 'factor wet 3.0') && str_contains($text, 'time zone Europe/London'),
         ),
     );
 });

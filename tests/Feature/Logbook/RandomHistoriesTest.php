@@ -67,12 +67,8 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
     ];
     /** @var list<array{int, int, int, int, string, object}> $all */
     $all = [];
-    foreach (
-        ['openings', 'strips', 'dips', 'fittings', 'topups', 'rides', 'noises', 'retirements'] as $rank => $table
-    ) {
-        foreach (
-            DB::table($table)->where('workshop_id', $workshopId)->whereNull('voided_by')->get() as $row
-        ) {
+    foreach (['openings', 'strips', 'dips', 'fittings', 'topups', 'rides', 'noises', 'retirements'] as $rank => $table) {
+        foreach (DB::table($table)->where('workshop_id', $workshopId)->whereNull('voided_by')->get() as $row) {
             $all[] = [$row->at, $rank, $row->sequence, $row->id, $table, $row];
         }
     }
@@ -107,31 +103,18 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
             continue;
         }
         match ($table) {
-            'openings' => (
-                [
-                    $km,
-                    $whole,
-                    $waxed,
-                    $unsure,
-                    $left,
-                    $effective,
-                    $ridden,
-                    $bare,
-                    $wet,
-                    $loud,
-                ] = [
-                    $row->km ?? $km,
-                    $row->km !== null,
-                    $row->wax !== 'none',
-                    $row->wax === 'unknown',
-                    max(0.0, $intervalKm - ($row->since_wax_km ?? 0.0)),
-                    $row->since_wax_km ?? 0.0,
-                    ($row->since_wax_km ?? 0.0) > 0,
-                    $row->wax === 'none' && $bare,
-                    false,
-                    false,
-                ]
-            ),
+            'openings' => ([$km, $whole, $waxed, $unsure, $left, $effective, $ridden, $bare, $wet, $loud] = [
+                $row->km ?? $km,
+                $row->km !== null,
+                $row->wax !== 'none',
+                $row->wax === 'unknown',
+                max(0.0, $intervalKm - ($row->since_wax_km ?? 0.0)),
+                $row->since_wax_km ?? 0.0,
+                ($row->since_wax_km ?? 0.0) > 0,
+                $row->wax === 'none' && $bare,
+                false,
+                false,
+            ]),
             'strips' => ([$bare, $waxed, $unsure] = [true, false, false]),
             'dips' => ([$bare, $waxed, $unsure, $left, $effective, $wet, $loud, $ridden] = [
                 false,
@@ -143,9 +126,7 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
                 false,
                 false,
             ]),
-            'topups' => $waxed
-                ? ([$left, $wet, $loud] = [min($intervalKm, $left + $row->km), false, false])
-                : null,
+            'topups' => $waxed ? ([$left, $wet, $loud] = [min($intervalKm, $left + $row->km), false, false]) : null,
             'noises' => ($loud = $waxed),
             'retirements' => ($retired = true),
             default => null,
@@ -164,12 +145,12 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
     return [
         'km' => round($km, 6),
         'whole' => $whole,
-        'left' => $waxed && ! $unsure ? round($loud ? 0.0 : $left, 6) : 0.0,
+        'left' => $waxed && !$unsure ? round($loud ? 0.0 : $left, 6) : 0.0,
         'effective' => $waxed ? round($effective, 6) : null,
         'status' => match (true) {
             $retired => 'retired',
             $bare => 'bare',
-            ! $waxed => 'unwaxed',
+            !$waxed => 'unwaxed',
             $loud => 'loud',
             $left <= 1e-9 => 'spent',
             $wet => 'wet',
@@ -195,10 +176,7 @@ function plainGuesses(int $workshopId): array
         ->orderBy('id')
         ->get();
     $dates = fn(string $from, string $to) => array_values(
-        array_filter(
-            ['2026-11-23', '2026-11-24', '2026-11-25'],
-            fn($d) => $from <= $d && $d <= $to,
-        ),
+        array_filter(['2026-11-23', '2026-11-24', '2026-11-25'], fn($d) => $from <= $d && $d <= $to),
     );
     [$guesses, $shares] = [[], []];
     foreach ($rows('estimates') as $estimate) {
@@ -207,15 +185,10 @@ function plainGuesses(int $workshopId): array
                 fn($r) => $r->bike_id === $estimate->bike_id &&
                     gmdate('Y-m-d', $r->at) === $date &&
                     $r->sequence < $before &&
-                    ($r->precision === 'day' ||
-                        ($r->at >= $estimate->from_at && $r->at <= $estimate->at)),
+                    ($r->precision === 'day' || ($r->at >= $estimate->from_at && $r->at <= $estimate->at)),
             )
             ->merge(
-                $rows('rest_days')->filter(
-                    fn($r) => $r->bike_id === $estimate->bike_id &&
-                        $r->date === $date &&
-                        $r->sequence < $before,
-                ),
+                $rows('rest_days')->filter(fn($r) => $r->bike_id === $estimate->bike_id && $r->date === $date && $r->sequence < $before),
             );
         [$knownKm, $free] = [0.0, []];
         foreach ($dates($estimate->from_date, $estimate->to_date) as $date) {
@@ -226,8 +199,7 @@ function plainGuesses(int $workshopId): array
         }
         $each = $free === [] ? 0.0 : max(0.0, $estimate->km - $knownKm) / count($free);
         foreach ($dates($estimate->from_date, $estimate->to_date) as $date) {
-            $fills =
-                in_array($date, $free, true) && $each > 0 && $known($date, PHP_INT_MAX)->isEmpty();
+            $fills = in_array($date, $free, true) && $each > 0 && $known($date, PHP_INT_MAX)->isEmpty();
             $shares[$estimate->bike_id][$date] ??= $fills ? $each : 0.0;
             $fills &&
                 ($guesses[] = (object) [
@@ -240,13 +212,9 @@ function plainGuesses(int $workshopId): array
     }
     foreach ($rows('commutes') as $commute) {
         $start = (int) strtotime("2026-11-25 {$commute->time} UTC");
-        $taken = $rows('rides')->contains(
-            fn($r) => $r->bike_id === $commute->bike_id && gmdate('Y-m-d', $r->at) === '2026-11-25',
-        );
-        $off = $rows('rest_days')->contains(
-            fn($r) => $r->bike_id === $commute->bike_id && $r->date === '2026-11-25',
-        );
-        if (! $taken && ! $off && ! isset($shares[$commute->bike_id]['2026-11-25'])) {
+        $taken = $rows('rides')->contains(fn($r) => $r->bike_id === $commute->bike_id && gmdate('Y-m-d', $r->at) === '2026-11-25');
+        $off = $rows('rest_days')->contains(fn($r) => $r->bike_id === $commute->bike_id && $r->date === '2026-11-25');
+        if (!$taken && !$off && !isset($shares[$commute->bike_id]['2026-11-25'])) {
             $guesses[] = (object) [
                 'at' => $start,
                 'bike_id' => $commute->bike_id,
@@ -272,191 +240,125 @@ function derivedState(ChainState $state, ?int $on): array
     ];
 }
 
-it(
-    'equals a slow, obvious recomputation over 1,000 random histories with late entries, edits and undos',
-    function (): void {
-        $dice = new Randomizer(new Mt19937(4711));
-        $bench = new Bench;
-        $bikes = [$bench->bike('One', 120), $bench->bike('Two', 120)];
-        $chains = array_map(
-            fn(string $label) => $bench->chain($bikes[0], $label, $label === 'C' ? null : 13),
-            ['A', 'B', 'C'],
-        );
-        app(FitChain::class)($bench->by(), $bikes[0], $chains[0], Bench::ago(13));
-        app(FitChain::class)($bench->by(), $bikes[1], $chains[1], Bench::ago(13));
-        $pick = fn(array $from) => $from[$dice->getInt(0, count($from) - 1)];
-        // Few enough instants that things often fall into one.
-        $at = fn() => Bench::ago($dice->getInt(1, 12));
-        $facts = fn() => new RideFacts(
-            $pick($bikes),
-            $at(),
-            (float) $dice->getInt(1, 60),
-            null,
-            $pick(Condition::cases()),
-        );
-        $oneOf = fn(Builder $query, string $order = 'sequence') => ($rows = $query
-            ->where('workshop_id', $bench->workshop->id)
-            ->orderBy($order)
-            ->orderBy('id')
-            ->get()
-            ->all()) === []
-            ? null
-            : $pick($rows);
-        $entry = fn() => $oneOf(
-            $pick([
-                Ride::class,
-                Dip::class,
-                Fitting::class,
-                TopUp::class,
-                Retirement::class,
-                Opening::class,
-                Estimate::class,
-                RestDay::class,
-            ])::query()
-                ->live(),
-        );
-        $does = [
-            fn() => app(LogRide::class)($bench->by(), $facts()),
-            fn() => app(LogRide::class)($bench->by(), $facts(), loud: true),
-            fn() => app(FitChain::class)(
-                $bench->by(),
-                $pick($bikes),
-                $pick([...$chains, ...$chains, null]),
-                $at(),
-            ),
-            fn() => app(DipChains::class)($bench->by(), [$pick($chains)], $at()),
-            fn() => app(StripChain::class)($bench->by(), $pick($chains), $at()),
-            fn() => app(TopUpChain::class)($bench->by(), $pick($chains), new DripFacts(50.0), $at()),
-            fn() => app(ReportNoise::class)($bench->by(), $pick($bikes), $at()),
-            fn() => $dice->getInt(0, 3) === 0
-                ? app(RetireChain::class)(
-                    $bench->by(),
-                    $pick($chains),
-                    Bench::ago($dice->getInt(1, 4)),
-                )
-                : null,
-            fn() => match (true) {
-                ($row = $entry()) instanceof Ride => app(EditRide::class)(
-                    $bench->by(),
-                    $row,
-                    $facts(),
-                ),
-                // An estimate and a day of rest have days, not a moment.
-                $row === null, $row instanceof Estimate, $row instanceof RestDay => null,
-                default => app(MoveEntry::class)($bench->by(), $row, $at()),
-            },
-            fn() => ($row = $entry()) === null ? null : app(DeleteEntry::class)($bench->by(), $row),
-            function () use ($bench, $dice, $pick, $bikes): Action {
-                $from = $pick(['2026-11-23', '2026-11-24', '2026-11-25']);
-                $to = max($from, $pick(['2026-11-24', '2026-11-25']));
-                $day = fn(string $date) => LocalDay::named($date, new DateTimeZone('UTC'));
-                $ends = new Moment(min($day($to)->endS(), Bench::NOW), sequence: PHP_INT_MAX);
+it('equals a slow, obvious recomputation over 1,000 random histories with late entries, edits and undos', function (): void {
+    $dice = new Randomizer(new Mt19937(4711));
+    $bench = new Bench();
+    $bikes = [$bench->bike('One', 120), $bench->bike('Two', 120)];
+    $chains = array_map(fn(string $label) => $bench->chain($bikes[0], $label, $label === 'C' ? null : 13), ['A', 'B', 'C']);
+    app(FitChain::class)($bench->by(), $bikes[0], $chains[0], Bench::ago(13));
+    app(FitChain::class)($bench->by(), $bikes[1], $chains[1], Bench::ago(13));
+    $pick = fn(array $from) => $from[$dice->getInt(0, count($from) - 1)];
+    // Few enough instants that things often fall into one.
+    $at = fn() => Bench::ago($dice->getInt(1, 12));
+    $facts = fn() => new RideFacts($pick($bikes), $at(), (float) $dice->getInt(1, 60), null, $pick(Condition::cases()));
+    $oneOf = fn(Builder $query, string $order = 'sequence') => ($rows = $query
+        ->where('workshop_id', $bench->workshop->id)
+        ->orderBy($order)
+        ->orderBy('id')
+        ->get()
+        ->all()) === []
+        ? null
+        : $pick($rows);
+    $entry = fn() => $oneOf(
+        $pick([Ride::class, Dip::class, Fitting::class, TopUp::class, Retirement::class, Opening::class, Estimate::class, RestDay::class])
+            ::query()
+            ->live(),
+    );
+    $does = [
+        fn() => app(LogRide::class)($bench->by(), $facts()),
+        fn() => app(LogRide::class)($bench->by(), $facts(), loud: true),
+        fn() => app(FitChain::class)($bench->by(), $pick($bikes), $pick([...$chains, ...$chains, null]), $at()),
+        fn() => app(DipChains::class)($bench->by(), [$pick($chains)], $at()),
+        fn() => app(StripChain::class)($bench->by(), $pick($chains), $at()),
+        fn() => app(TopUpChain::class)($bench->by(), $pick($chains), new DripFacts(50.0), $at()),
+        fn() => app(ReportNoise::class)($bench->by(), $pick($bikes), $at()),
+        fn() => $dice->getInt(0, 3) === 0 ? app(RetireChain::class)($bench->by(), $pick($chains), Bench::ago($dice->getInt(1, 4))) : null,
+        fn() => match (true) {
+            ($row = $entry()) instanceof Ride => app(EditRide::class)($bench->by(), $row, $facts()),
+            // An estimate and a day of rest have days, not a moment.
+            $row === null, $row instanceof Estimate, $row instanceof RestDay => null,
+            default => app(MoveEntry::class)($bench->by(), $row, $at()),
+        },
+        fn() => ($row = $entry()) === null ? null : app(DeleteEntry::class)($bench->by(), $row),
+        function () use ($bench, $dice, $pick, $bikes): Action {
+            $from = $pick(['2026-11-23', '2026-11-24', '2026-11-25']);
+            $to = max($from, $pick(['2026-11-24', '2026-11-25']));
+            $day = fn(string $date) => LocalDay::named($date, new DateTimeZone('UTC'));
+            $ends = new Moment(min($day($to)->endS(), Bench::NOW), sequence: PHP_INT_MAX);
 
-                return app(EstimateDistance::class)(
-                    $bench->by(),
-                    new CoreEstimate(
-                        0,
-                        $ends,
-                        $pick($bikes)->id,
-                        $day($from)->startS(),
-                        $from,
-                        $to,
-                        (float) $dice->getInt(10, 120),
-                        Condition::Dry,
-                    ),
-                );
-            },
-            fn() => app(SetCommute::class)(
+            return app(EstimateDistance::class)(
                 $bench->by(),
-                null,
-                [
-                    'bike_id' => $pick($bikes)->id,
-                    'weekdays' => [3],
-                    'time' => $pick(['05:00', '08:30']),
-                    'km' => 15.0,
-                    'hours' => null,
-                    'condition' => $pick([Condition::Damp, Condition::Wet]),
-                    'from_date' => '2026-11-25',
-                    'until_date' => null,
-                ],
-                Bench::ago(1),
-            ),
-            fn() => app(ConfirmCommute::class)(
-                $bench->by(),
-                $pick($bikes),
-                [$pick(['2026-11-24', '2026-11-25'])],
-                $pick([true, false]),
-            ),
-            fn() => app(CorrectOpening::class)->add(
-                $bench->by(),
-                $pick($chains),
-                $pick([null, 800.0]),
-                $pick(WaxThen::cases()),
-                null,
-            ),
-            fn() => ($opening = $oneOf(Opening::query()->live())) === null
-                ? null
-                : app(CorrectOpening::class)(
-                    $bench->by(),
-                    $opening,
-                    500.0,
-                    WaxThen::Known,
-                    (float) $dice->getInt(0, 60),
-                    null,
+                new CoreEstimate(
+                    0,
+                    $ends,
+                    $pick($bikes)->id,
+                    $day($from)->startS(),
+                    $from,
+                    $to,
+                    (float) $dice->getInt(10, 120),
+                    Condition::Dry,
                 ),
-            fn() => app(CorrectFitting::class)(
-                $bench->by(),
-                $pick($bikes),
-                $pick($chains),
-                $at(),
-                $pick([true, false]),
-            ),
-            fn() => ($ride = $oneOf(Ride::query()->live())) === null
-                ? null
-                : app(SplitRide::class)($bench->by(), $ride, 5.0, $at(), $pick($chains)),
-            fn() => ($ride = $oneOf(Ride::query()->live())) === null
-                ? null
-                : app(MoveRides::class)($bench->by(), [$ride], $pick($bikes)),
-            function () use ($bench, $oneOf): ?Action {
-                $action = $oneOf(
-                    Action::query()
-                        ->whereNull('reverted_by')
-                        ->whereNotIn('kind', ['add_bike', 'add_chain', 'change_workshop']),
-                    'revision',
-                );
-                if ($action === null) {
-                    return null;
-                }
-                try {
-                    return app(UndoActions::class)($bench->by(), $action);
-                } catch (UndoBlocked $blocked) {
-                    return app(UndoActions::class)($bench->by(), $action, $blocked->inTheWay);
-                }
-            },
-        ];
-        for ($history = 0; $history < 1000; $history++) {
-            DB::beginTransaction();
-            for ($step = $dice->getInt(3, 11); $step > 0; $step--) {
-                try {
-                    $pick($does)();
-                } catch (NotPossible | LogbookConflict | InvalidInput) {
-                    // Refused: then nothing may have been written, which the comparison shows.
-                }
+            );
+        },
+        fn() => app(SetCommute::class)(
+            $bench->by(),
+            null,
+            [
+                'bike_id' => $pick($bikes)->id,
+                'weekdays' => [3],
+                'time' => $pick(['05:00', '08:30']),
+                'km' => 15.0,
+                'hours' => null,
+                'condition' => $pick([Condition::Damp, Condition::Wet]),
+                'from_date' => '2026-11-25',
+                'until_date' => null,
+            ],
+            Bench::ago(1),
+        ),
+        fn() => app(ConfirmCommute::class)($bench->by(), $pick($bikes), [$pick(['2026-11-24', '2026-11-25'])], $pick([true, false])),
+        fn() => app(CorrectOpening::class)->add($bench->by(), $pick($chains), $pick([null, 800.0]), $pick(WaxThen::cases()), null),
+        fn() => ($opening = $oneOf(Opening::query()->live())) === null
+            ? null
+            : app(CorrectOpening::class)($bench->by(), $opening, 500.0, WaxThen::Known, (float) $dice->getInt(0, 60), null),
+        fn() => app(CorrectFitting::class)($bench->by(), $pick($bikes), $pick($chains), $at(), $pick([true, false])),
+        fn() => ($ride = $oneOf(Ride::query()->live())) === null
+            ? null
+            : app(SplitRide::class)($bench->by(), $ride, 5.0, $at(), $pick($chains)),
+        fn() => ($ride = $oneOf(Ride::query()->live())) === null ? null : app(MoveRides::class)($bench->by(), [$ride], $pick($bikes)),
+        function () use ($bench, $oneOf): ?Action {
+            $action = $oneOf(
+                Action::query()
+                    ->whereNull('reverted_by')
+                    ->whereNotIn('kind', ['add_bike', 'add_chain', 'change_workshop']),
+                'revision',
+            );
+            if ($action === null) {
+                return null;
             }
-            $book = (new ReadBook(app(AppClock::class)))($bench->workshop->refresh());
-            expect($book->conflicts())->toBe([], "history {$history}");
-            foreach ($chains as $chain) {
-                expect(
-                    derivedState(
-                        $book->chain($chain->id, Bench::NOW),
-                        $book->fittings->bikeOf($chain->id, Bench::NOW),
-                    ),
-                )->toBe(
-                    plainState($bench->workshop->id, $chain->id, 120.0),
-                    "history {$history}, chain {$chain->id}",
-                );
+            try {
+                return app(UndoActions::class)($bench->by(), $action);
+            } catch (UndoBlocked $blocked) {
+                return app(UndoActions::class)($bench->by(), $action, $blocked->inTheWay);
             }
-            DB::rollBack();
+        },
+    ];
+    for ($history = 0; $history < 1000; $history++) {
+        DB::beginTransaction();
+        for ($step = $dice->getInt(3, 11); $step > 0; $step--) {
+            try {
+                $pick($does)();
+            } catch (NotPossible | LogbookConflict | InvalidInput) {
+                // Refused: then nothing may have been written, which the comparison shows.
+            }
         }
-    },
-);
+        $book = (new ReadBook(app(AppClock::class)))($bench->workshop->refresh());
+        expect($book->conflicts())->toBe([], "history {$history}");
+        foreach ($chains as $chain) {
+            expect(derivedState($book->chain($chain->id, Bench::NOW), $book->fittings->bikeOf($chain->id, Bench::NOW)))->toBe(
+                plainState($bench->workshop->id, $chain->id, 120.0),
+                "history {$history}, chain {$chain->id}",
+            );
+        }
+        DB::rollBack();
+    }
+});

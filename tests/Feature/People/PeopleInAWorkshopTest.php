@@ -11,31 +11,22 @@ use Tests\Feature\Bench;
 
 $membership = fn(User $user) => Membership::query()->where('user_id', $user->id)->sole();
 
-it('lets the owner change roles and hand over, and always keeps one owner', function () use (
-    $membership,
-): void {
-    $bench = new Bench;
+it('lets the owner change roles and hand over, and always keeps one owner', function () use ($membership): void {
+    $bench = new Bench();
     $member = $bench->person(Role::Member);
     $this->actingAs($bench->owner)
         ->put("/people/{$membership($member)->id}", ['role' => 'viewer'])
         ->assertSessionHasNoErrors();
     expect($membership($member)->role)->toBe(Role::Viewer);
-    $this->put("/people/{$membership($member)->id}", ['role' => 'owner'])->assertSessionHasErrors(
-        'role',
-    );
+    $this->put("/people/{$membership($member)->id}", ['role' => 'owner'])->assertSessionHasErrors('role');
     $this->put("/people/{$membership($bench->owner)->id}", [
         'role' => 'member',
     ])->assertSessionHasErrors('role');
     $this->delete("/people/{$membership($bench->owner)->id}")->assertSessionHasErrors('role');
     $this->post('/leave')->assertSessionHasErrors('role');
-    $this->post("/people/{$membership($bench->owner)->id}/hand-over")->assertSessionHasErrors(
-        'role',
-    );
+    $this->post("/people/{$membership($bench->owner)->id}/hand-over")->assertSessionHasErrors('role');
     $this->post("/people/{$membership($member)->id}/hand-over")->assertSessionHasNoErrors();
-    expect($membership($member)->role)
-        ->toBe(Role::Owner)
-        ->and($membership($bench->owner)->role)
-        ->toBe(Role::Member);
+    expect($membership($member)->role)->toBe(Role::Owner)->and($membership($bench->owner)->role)->toBe(Role::Member);
     // From now on the old owner may leave, and manages nobody.
     app('auth')->forgetGuards();
     app()->forgetScopedInstances();
@@ -46,10 +37,8 @@ it('lets the owner change roles and hand over, and always keeps one owner', func
     expect(Membership::query()->count())->toBe(1);
 });
 
-it('shows somebody out at once, and lets them in again with the same account', function () use (
-    $membership,
-): void {
-    $bench = new Bench;
+it('shows somebody out at once, and lets them in again with the same account', function () use ($membership): void {
+    $bench = new Bench();
     $bench->bike();
     $member = $bench->person(Role::Member);
     $this->post('/sign-in', [
@@ -106,10 +95,8 @@ it('shows somebody out at once, and lets them in again with the same account', f
 });
 
 it('lists where somebody is signed in and signs out everywhere else', function (): void {
-    $bench = new Bench;
-    foreach (
-        ['phone' => 'Mozilla/5.0 (Linux) Mobile', 'other' => 'Mozilla/5.0 (X11)'] as $id => $agent
-    ) {
+    $bench = new Bench();
+    foreach (['phone' => 'Mozilla/5.0 (Linux) Mobile', 'other' => 'Mozilla/5.0 (X11)'] as $id => $agent) {
         DB::table('sessions')->insert([
             'id' => $id,
             'user_id' => $bench->owner->id,
@@ -122,9 +109,7 @@ it('lists where somebody is signed in and signs out everywhere else', function (
     $token = $bench->owner->getRememberToken();
     $this->actingAs($bench->owner)
         ->get('/settings')
-        ->assertInertia(
-            fn($page) => $page->has('devices', 2)->where('devices.0.address', '192.0.2.7'),
-        );
+        ->assertInertia(fn($page) => $page->has('devices', 2)->where('devices.0.address', '192.0.2.7'));
     $this->post('/devices/sign-out-others')->assertRedirect();
     expect(
         DB::table('sessions')

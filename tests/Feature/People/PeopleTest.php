@@ -17,10 +17,7 @@ it('lets the first person register and own the workshop, then closes', function 
     $this->get('/')->assertRedirect('/sign-in');
     $this->get('/sign-in')->assertRedirect('/register');
     $this->post('/register', ['password' => 'short'] + ACCOUNT)->assertSessionHasErrors('password');
-    $this->post(
-        '/register',
-        ACCOUNT + ['workshop' => 'Barn', 'time_zone' => 'Europe/Oslo'],
-    )->assertRedirect('/');
+    $this->post('/register', ACCOUNT + ['workshop' => 'Barn', 'time_zone' => 'Europe/Oslo'])->assertRedirect('/');
     $this->get('/')->assertInertia(
         fn(AssertableInertia $page) => $page
             ->component('Shed/Shed')
@@ -43,44 +40,33 @@ it('lets the first person register and own the workshop, then closes', function 
 });
 
 it('lets the owner add people by a link that works once and for a week', function (): void {
-    $bench = new Bench;
+    $bench = new Bench();
     $this->actingAs($bench->owner)
         ->post('/invitations', ['role' => 'viewer'])
         ->assertSessionHas('invitation');
     $link = session('invitation');
     $this->post('/invitations', ['role' => 'owner'])->assertSessionHasErrors('role');
     $this->post('/sign-out');
-    $this->get($link)
-        ->assertOk()
-        ->assertInertia(
-            fn(AssertableInertia $page) => $page->component('People/Join')->where('open', true),
-        );
+    $this->get($link)->assertOk()->assertInertia(fn(AssertableInertia $page) => $page->component('People/Join')->where('open', true));
     $this->post($link, ACCOUNT)->assertRedirect('/');
     $mave = User::query()->where('email', 'mave@test.example')->sole();
     expect($mave->roleIn($bench->workshop))->toBe(Role::Viewer);
-    $this->post(
-        '/rides',
-        ['bike_id' => $bench->bike()->id, 'distance' => 5, 'condition' => 'dry'] + Bench::form(1),
-    )->assertForbidden();
+    $this->post('/rides', ['bike_id' => $bench->bike()->id, 'distance' => 5, 'condition' => 'dry'] + Bench::form(1))->assertForbidden();
     $this->post('/invitations', ['role' => 'member'])->assertForbidden();
     $this->post('/sign-out');
-    $this->post($link, ['email' => 'second@test.example'] + ACCOUNT)->assertSessionHasErrors(
-        'token',
-    );
+    $this->post($link, ['email' => 'second@test.example'] + ACCOUNT)->assertSessionHasErrors('token');
 
     $this->actingAs($bench->owner)->post('/invitations', ['role' => 'member']);
     $link = session('invitation');
     $this->post('/sign-out');
     app(AppClock::class)->stopAt(Bench::NOW + 8 * 86400);
-    $this->post($link, ['email' => 'third@test.example'] + ACCOUNT)->assertSessionHasErrors(
-        'token',
-    );
+    $this->post($link, ['email' => 'third@test.example'] + ACCOUNT)->assertSessionHasErrors('token');
     $this->get('/join/guessed')->assertNotFound();
     expect(Invitation::query()->pluck('token_hash'))->not->toContain(basename($link));
 });
 
 it('slows down who guesses passwords', function (): void {
-    new Bench;
+    new Bench();
     foreach (range(1, 5) as $try) {
         $this->post('/sign-in', [
             'email' => 'owner@test.example',
@@ -94,7 +80,7 @@ it('slows down who guesses passwords', function (): void {
 });
 
 it('sets a forgotten password and signs out elsewhere', function (): void {
-    $bench = new Bench;
+    $bench = new Bench();
     DB::table('sessions')->insert([
         'id' => 'x',
         'user_id' => $bench->owner->id,
@@ -118,9 +104,7 @@ it('sets a forgotten password and signs out elsewhere', function (): void {
 });
 
 it('has no door to the demo without demo mode', function (): void {
-    new Bench;
-    $this->get('/sign-in')->assertInertia(
-        fn(AssertableInertia $page) => $page->where('demo', false),
-    );
+    new Bench();
+    $this->get('/sign-in')->assertInertia(fn(AssertableInertia $page) => $page->where('demo', false));
     $this->post('/demo')->assertNotFound();
 });

@@ -12,14 +12,32 @@ use Symfony\Component\Process\Process;
 use Tests\Feature\Bench;
 
 beforeEach(function (): void {
-    $this->bench = new Bench;
+    $this->bench = new Bench();
     $this->actingAs($this->bench->owner);
     $this->heron = $this->bench->bike();
     [$this->a, $this->b] = [$this->bench->chain($this->heron, 'A', 900, fit: true), $this->bench->chain($this->heron, 'B', 900)];
-    $this->does = fn(string $url, array $data = [], string $method = 'post') => $this->{$method}($url, $data + ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    $this->does = fn(string $url, array $data = [], string $method = 'post') => $this->{$method}(
+        $url,
+        $data + ['action_id' => (string) Str::uuid()],
+    )->assertSessionHasNoErrors();
     $this->does->call($this, '/rides', ['bike_id' => $this->heron->id, 'distance' => 200, 'condition' => 'dry'] + Bench::form(400));
-    ($this->does)("/bikes/{$this->heron->id}", ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'limit_school' => 'strict', 'week_winter' => '0 0 0 0 0 60 90,0'], 'put');
-    ($this->does)('/ahead/terms', ['weekdays' => [4], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0], 'put');
+    ($this->does)(
+        "/bikes/{$this->heron->id}",
+        [
+            'name' => 'Heron',
+            'kind' => 'road',
+            'speeds' => 12,
+            'interval' => 300,
+            'limit_school' => 'strict',
+            'week_winter' => '0 0 0 0 0 60 90,0',
+        ],
+        'put',
+    );
+    ($this->does)(
+        '/ahead/terms',
+        ['weekdays' => [4], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0],
+        'put',
+    );
     $this->page = function (string $url = '/ahead'): array {
         $found = [];
         app()->forgetScopedInstances();
@@ -34,11 +52,30 @@ beforeEach(function (): void {
 
 it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next and the calendar go by', function (): void {
     $page = ($this->page)();
-    expect($page['plan']['headline'])->toBe('One pot day carries you to Wed 23 Dec')->and(array_column($page['plan']['pots'], 'date'))->toBe(['2026-11-26'])->and($page['followed'])->toBeFalse()
-        ->and(count($page['plan']['lanes'][0]['days']))->toBe(29)->and($page['plan']['doubts'])->toBe([]);
-    $try = fn(array $dates, bool $bottle) => $this->postJson('/ahead/try', ['action_id' => (string) Str::uuid(), 'dates' => $dates, 'bottle' => $bottle])->assertOk()->json();
+    expect($page['plan']['headline'])
+        ->toBe('One pot day carries you to Wed 23 Dec')
+        ->and(array_column($page['plan']['pots'], 'date'))
+        ->toBe(['2026-11-26'])
+        ->and($page['followed'])
+        ->toBeFalse()
+        ->and(count($page['plan']['lanes'][0]['days']))
+        ->toBe(29)
+        ->and($page['plan']['doubts'])
+        ->toBe([]);
+    $try = fn(array $dates, bool $bottle) => $this->postJson('/ahead/try', [
+        'action_id' => (string) Str::uuid(),
+        'dates' => $dates,
+        'bottle' => $bottle,
+    ])
+        ->assertOk()
+        ->json();
     $moved = $try(['2026-12-17'], false);
-    expect($moved['feasible'])->toBeFalse()->and(($this->plain)($moved['broken']))->toContain('Heron’s 90 km on Sun 13 Dec take 90 km of wax, and B would have 0 km.')->and(($this->plain)($moved['repairs'][0]['text']))->toBe('A pot day on Thu 26 Nov (59 min)');
+    expect($moved['feasible'])
+        ->toBeFalse()
+        ->and(($this->plain)($moved['broken']))
+        ->toContain('Heron’s 90 km on Sun 13 Dec take 90 km of wax, and B would have 0 km.')
+        ->and(($this->plain)($moved['repairs'][0]['text']))
+        ->toBe('A pot day on Thu 26 Nov (59 min)');
     // What the pot takes on its day is known, though the plan broke before it.
     expect(($this->plain)($moved['pots'][0]['text']))->toContain('Heron A and B')->and($moved['pots'][0]['chains'])->toHaveCount(2);
     $drip = array_values(array_filter($moved['repairs'], fn(array $one) => $one['bottle']))[0];
@@ -47,13 +84,24 @@ it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next a
     expect($mended['feasible'])->toBeTrue()->and($mended['broken'])->toBe([]);
     ($this->does)('/ahead/keep', ['dates' => ['2026-12-17'], 'bottle' => true]);
     $kept = ($this->page)();
-    expect($kept['byHand'])->toBeTrue()->and($kept['followed'])->toBeTrue()->and(array_column($kept['plan']['pots'], 'date'))->toBe(['2026-12-17']);
+    expect($kept['byHand'])
+        ->toBeTrue()
+        ->and($kept['followed'])
+        ->toBeTrue()
+        ->and(array_column($kept['plan']['pots'], 'date'))
+        ->toBe(['2026-12-17']);
     // How long the wax is good for goes by the plan too: its Saturdays and Sundays, not the one ride of late.
-    expect(($this->plain)(implode(' ', array_map(strval(...), ($this->page)('/')['rails'][0]['until']))))->toContain('Good until Sunday , 50 km short of the 90');
+    expect(($this->plain)(implode(' ', array_map(strval(...), ($this->page)('/')['rails'][0]['until']))))->toContain(
+        'Good until Sunday , 50 km short of the 90',
+    );
     // The Shed asks for the pot only when it comes near, and goes by the plan.
     app(AppClock::class)->stopAt(Bench::NOW + 10 * 86400);
     $next = array_column(($this->page)('/')['next'], null, 'kind');
-    expect($next)->toHaveKey('planned_pot')->not->toHaveKey('spent_waiting')->and(($this->plain)($next['planned_pot']['title']))->toContain('Heat the pot: Heron');
+    expect($next)
+        ->toHaveKey('planned_pot')
+        ->not->toHaveKey('spent_waiting')
+        ->and(($this->plain)($next['planned_pot']['title']))
+        ->toContain('Heat the pot: Heron');
     expect($this->getJson('/reminders')->json())->toBe([]);
     app(AppClock::class)->stopAt(Bench::NOW + 22 * 86400);
     app()->forgetScopedInstances();
@@ -62,7 +110,21 @@ it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next a
     ($this->does)('/ahead/again', ['dates' => [], 'pinned' => ['2026-12-03'], 'forbidden' => ['2026-11-26']]);
     expect(array_column(($this->page)()['plan']['pots'], 'date'))->toContain('2026-12-03')->not->toContain('2026-11-26');
     // More than one is willing to spend is said.
-    ($this->does)('/ahead/terms', ['weekdays' => [4], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0, 'hours' => 0.1], 'put');
+    ($this->does)(
+        '/ahead/terms',
+        [
+            'weekdays' => [4],
+            'pot_time' => 'evening',
+            'fixed' => 45,
+            'dip' => 4,
+            'batch' => 10,
+            'swap' => 3,
+            'topup' => 60,
+            'margin' => 0,
+            'hours' => 0.1,
+        ],
+        'put',
+    );
     expect(($this->plain)(($this->page)()['plan']['about']))->toContain('more than 6 min a week');
     // Said in words it comes to the same.
     ($this->does)('/command', ['text' => 'pot 17 dec']);
@@ -75,23 +137,66 @@ it('plans with single rides, days off and sensible answers at the edges', functi
     ($this->does)('/ahead/rides', ['bike_id' => $this->heron->id, 'from' => '2026-11-29', 'distance' => 400, 'name' => 'The long one']);
     ($this->does)('/ahead/rides', ['holiday' => true, 'from' => '2026-12-05', 'until' => '2026-12-13']);
     $page = ($this->page)();
-    expect(($this->plain)(array_column($page['rides'], 'text')))->toBe('Sun 29 Nov, Heron, 400 km, The long one | Sat 5 Dec – Sun 13 Dec, all bikes, no rides')->and($page['plan']['feasible'])->toBeTrue()
-        ->and(($this->plain)($page['plan']['lanes'][0]['days'][4]['text']))->toContain('400 km on B')->toContain('The long one')->and($page['plan']['lanes'][0]['days'][10]['ride'])->toEqual(0);
-    $this->post('/ahead/rides', ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'from' => '2026-11-29', 'distance' => -4])->assertSessionHasErrors('distance');
-    $this->post('/ahead/rides', ['action_id' => (string) Str::uuid(), 'holiday' => true, 'from' => '2026-12-05', 'until' => '2026-12-01'])->assertSessionHasErrors('until');
-    $this->delete('/entries/planned_rides/'.PlannedRide::query()->firstOrFail()->id, ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect(($this->plain)(array_column($page['rides'], 'text')))
+        ->toBe('Sun 29 Nov, Heron, 400 km, The long one | Sat 5 Dec – Sun 13 Dec, all bikes, no rides')
+        ->and($page['plan']['feasible'])
+        ->toBeTrue()
+        ->and(($this->plain)($page['plan']['lanes'][0]['days'][4]['text']))
+        ->toContain('400 km on B')
+        ->toContain('The long one')
+        ->and($page['plan']['lanes'][0]['days'][10]['ride'])
+        ->toEqual(0);
+    $this->post('/ahead/rides', [
+        'action_id' => (string) Str::uuid(),
+        'bike_id' => $this->heron->id,
+        'from' => '2026-11-29',
+        'distance' => -4,
+    ])->assertSessionHasErrors('distance');
+    $this->post('/ahead/rides', [
+        'action_id' => (string) Str::uuid(),
+        'holiday' => true,
+        'from' => '2026-12-05',
+        'until' => '2026-12-01',
+    ])->assertSessionHasErrors('until');
+    $this->delete('/entries/planned_rides/' . PlannedRide::query()->firstOrFail()->id, [
+        'action_id' => (string) Str::uuid(),
+    ])->assertSessionHasNoErrors();
     expect(($this->page)()['rides'])->toHaveCount(1);
     // No day for the pot and no bottle: the day that cannot be ridden, and the ways out.
-    ($this->does)('/ahead/terms', ['weekdays' => [], 'pot_time' => 'morning', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0], 'put');
-    ($this->does)('/settings', [
-        'name' => 'S', 'time_zone' => 'UTC', 'distance_unit' => 'km', 'temperature_unit' => 'C', 'mass_unit' => 'g', 'currency' => 'EUR', 'language' => 'en', 'interval' => 300, 'limit_school' => 'strict', 'topups_most' => 0,
-        'factors' => ['indoor' => 0.8, 'dry' => 1, 'dusty' => 1.5, 'damp' => 1.5, 'wet' => 2.5, 'muddy' => 3.5],
-    ], 'put');
+    ($this->does)(
+        '/ahead/terms',
+        ['weekdays' => [], 'pot_time' => 'morning', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0],
+        'put',
+    );
+    ($this->does)(
+        '/settings',
+        [
+            'name' => 'S',
+            'time_zone' => 'UTC',
+            'distance_unit' => 'km',
+            'temperature_unit' => 'C',
+            'mass_unit' => 'g',
+            'currency' => 'EUR',
+            'language' => 'en',
+            'interval' => 300,
+            'limit_school' => 'strict',
+            'topups_most' => 0,
+            'factors' => ['indoor' => 0.8, 'dry' => 1, 'dusty' => 1.5, 'damp' => 1.5, 'wet' => 2.5, 'muddy' => 3.5],
+        ],
+        'put',
+    );
     ($this->does)('/ahead/rides', ['bike_id' => $this->heron->id, 'from' => '2026-12-20', 'distance' => 300]);
     $stuck = ($this->page)();
-    expect($stuck['plan']['headline'])->toContain('cannot be ridden on wax')->and(($this->plain)($stuck['plan']['blocked']))->toContain('no chain of Heron has the 300 km of wax that 300 km take')->and($stuck['remedies'][0]['good'])->toBeTrue();
+    expect($stuck['plan']['headline'])
+        ->toContain('cannot be ridden on wax')
+        ->and(($this->plain)($stuck['plan']['blocked']))
+        ->toContain('no chain of Heron has the 300 km of wax that 300 km take')
+        ->and($stuck['remedies'][0]['good'])
+        ->toBeTrue();
     // A workshop without bikes has nothing to plan.
-    $this->actingAs((new Bench('new@test.example'))->owner)->get('/ahead')->assertInertia(fn(AssertableInertia $page) => $page->where('plan.headline', 'No bike has a chain to plan with'));
+    $this->actingAs((new Bench('new@test.example'))->owner)
+        ->get('/ahead')
+        ->assertInertia(fn(AssertableInertia $page) => $page->where('plan.headline', 'No bike has a chain to plan with'));
 });
 
 it('gives the plan to any calendar, at an address that can be renewed, as an independent reader understands it', function (): void {
@@ -99,33 +204,58 @@ it('gives the plan to any calendar, at an address that can be renewed, as an ind
     $this->post('/calendar');
     $secret = Workshop::query()->findOrFail($this->bench->workshop->id)->calendar_secret;
     app('auth')->forgetGuards();
-    $text = $this->get("/calendar/{$secret}.ics")->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+    $text = $this->get("/calendar/{$secret}.ics")
+        ->assertOk()
+        ->assertHeader('Content-Type', 'text/calendar; charset=utf-8')
+        ->getContent();
     // Read by ical.js, which knows nothing of how it was written.
     $read = function (string $text): array {
-        $node = new Process(['node', '--input-type=module', '-e', 'import ICAL from "ical.js"; let t=""; process.stdin.on("data",d=>t+=d).on("end",()=>console.log(JSON.stringify(new ICAL.Component(ICAL.parse(t)).getAllSubcomponents("vevent").map(c=>{const e=new ICAL.Event(c);return {uid:e.uid,summary:e.summary,start:e.startDate.toJSDate().toISOString(),minutes:e.duration.toSeconds()/60,alarms:c.getAllSubcomponents("valarm").length}}))))'], base_path(), null, $text);
+        $node = new Process(
+            [
+                'node',
+                '--input-type=module',
+                '-e',
+                'import ICAL from "ical.js"; let t=""; process.stdin.on("data",d=>t+=d).on("end",()=>console.log(JSON.stringify(new ICAL.Component(ICAL.parse(t)).getAllSubcomponents("vevent").map(c=>{const e=new ICAL.Event(c);return {uid:e.uid,summary:e.summary,start:e.startDate.toJSDate().toISOString(),minutes:e.duration.toSeconds()/60,alarms:c.getAllSubcomponents("valarm").length}}))))',
+            ],
+            base_path(),
+            null,
+            $text,
+        );
         $node->mustRun();
 
         return json_decode($node->getOutput(), true);
     };
     $all = $read($text);
     $events = array_column($all, null, 'summary');
-    expect($events['Heat the pot: Heron A and B'])->toMatchArray(['uid' => "pot-2026-12-03-{$this->bench->workshop->id}@dripel", 'start' => '2026-12-03T19:00:00.000Z', 'alarms' => 1])
-        ->and($events['Heat the pot: Heron A and B']['minutes'])->toEqual(63)
-        ->and(array_keys($events))->toContain('Swap Heron to B')
+    expect($events['Heat the pot: Heron A and B'])
+        ->toMatchArray([
+            'uid' => "pot-2026-12-03-{$this->bench->workshop->id}@dripel",
+            'start' => '2026-12-03T19:00:00.000Z',
+            'alarms' => 1,
+        ])
+        ->and($events['Heat the pot: Heron A and B']['minutes'])
+        ->toEqual(63)
+        ->and(array_keys($events))
+        ->toContain('Swap Heron to B')
         // Asked again it has the same ids.
-        ->and(array_column($read((string) $this->get("/calendar/{$secret}.ics")->getContent()), 'uid'))->toBe(array_column($all, 'uid'));
+        ->and(array_column($read((string) $this->get("/calendar/{$secret}.ics")->getContent()), 'uid'))
+        ->toBe(array_column($all, 'uid'));
     // In another zone the pot stands at seven in the evening there.
     $this->actingAs($this->bench->owner);
     $this->get('/ahead/dripel.ics')->assertOk();
     $this->post('/calendar');
     app('auth')->forgetGuards();
     $this->get("/calendar/{$secret}.ics")->assertNotFound();
-    $this->get('/calendar/'.str_repeat('x', 40).'.ics')->assertNotFound();
+    $this->get('/calendar/' . str_repeat('x', 40) . '.ics')->assertNotFound();
 });
 
 it('shows a ride in its own kilometres, and beside them the wax that it takes', function (): void {
     ($this->does)('/ahead/rides', ['bike_id' => $this->heron->id, 'from' => '2026-11-30', 'distance' => 20, 'condition' => 'damp']);
-    ($this->does)('/ahead/terms', ['weekdays' => [4], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 10], 'put');
+    ($this->does)(
+        '/ahead/terms',
+        ['weekdays' => [4], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 10],
+        'put',
+    );
     $days = ($this->page)()['plan']['lanes'][0]['days'];
     // By hand: 20 · 1.5 · 1.1.
     expect(($this->plain)(implode(' ', array_column($days, 'text'))))->toContain('Mon 30 Nov: 20 km on')->toContain('take 33 km of wax');
@@ -133,37 +263,90 @@ it('shows a ride in its own kilometres, and beside them the wax that it takes', 
 
 it('lays policies side by side over the years', function (): void {
     ($this->does)('/prices', ['supply' => 'chain', 'amount' => 30, 'quantity' => 1, 'date' => '2026-01-01']);
-    $policy = fn(float $km, bool $drip = false) => ['interval' => (string) $km, 'chains' => null, 'rotation' => 'even', 'limit' => null, 'drip_only' => $drip];
-    $ask = fn(array $policies, array $more = []) => $this->postJson('/ahead/what-if', ['action_id' => (string) Str::uuid(), 'years' => 5, 'bike_id' => $this->heron->id, 'policies' => $policies] + $more);
-    $answer = $ask([$policy(200), $policy(400), ['chains' => 4] + $policy(300), $policy(200, true)])->assertOk()->json();
+    $policy = fn(float $km, bool $drip = false) => [
+        'interval' => (string) $km,
+        'chains' => null,
+        'rotation' => 'even',
+        'limit' => null,
+        'drip_only' => $drip,
+    ];
+    $ask = fn(array $policies, array $more = []) => $this->postJson(
+        '/ahead/what-if',
+        ['action_id' => (string) Str::uuid(), 'years' => 5, 'bike_id' => $this->heron->id, 'policies' => $policies] + $more,
+    );
+    $answer = $ask([$policy(200), $policy(400), ['chains' => 4] + $policy(300), $policy(200, true)])
+        ->assertOk()
+        ->json();
     [$short, $long, $more, $drip] = $answer['rows'];
-    expect((int) $short['figures']['pot_days'])->toBeGreaterThan((int) $long['figures']['pot_days'])->and((int) $more['figures']['pot_days'])->toBeLessThanOrEqual((int) $short['figures']['pot_days'])
-        ->and($drip['figures']['pot_days'])->toBe('0')->and((int) $drip['figures']['topups'])->toBeGreaterThan(0)
-        ->and(array_sum(array_column($answer['rows'], 'best')))->toBeGreaterThan(0)->and($short['weeks'])->not->toBe([])->and($short['curve'])->not->toBe([])
-        ->and($answer['economy']['best']['y'])->toBeLessThanOrEqual($answer['economy']['own']['y'])->and(($this->plain)($answer['bike']['rate']))->toContain('at 300 km');
+    expect((int) $short['figures']['pot_days'])
+        ->toBeGreaterThan((int) $long['figures']['pot_days'])
+        ->and((int) $more['figures']['pot_days'])
+        ->toBeLessThanOrEqual((int) $short['figures']['pot_days'])
+        ->and($drip['figures']['pot_days'])
+        ->toBe('0')
+        ->and((int) $drip['figures']['topups'])
+        ->toBeGreaterThan(0)
+        ->and(array_sum(array_column($answer['rows'], 'best')))
+        ->toBeGreaterThan(0)
+        ->and($short['weeks'])
+        ->not->toBe([])
+        ->and($short['curve'])
+        ->not->toBe([])
+        ->and($answer['economy']['best']['y'])
+        ->toBeLessThanOrEqual($answer['economy']['own']['y'])
+        ->and(($this->plain)($answer['bike']['rate']))
+        ->toContain('at 300 km');
     // A price that nobody noted counts as nothing, and that is said.
     expect($answer['unpriced'])->toContain('cassette')->toContain('drip wax')->not->toContain('for chain')->not->toContain('chain,');
     // A later limit wears out fewer chains; on twelve speeds the school by speeds says what the strict one does.
-    $limits = $ask([['limit' => 'strict'] + $policy(400), ['limit' => 'one_mark'] + $policy(400), ['limit' => 'by_speeds'] + $policy(400)])->assertOk()->json('rows');
-    expect((int) $limits[1]['figures']['bought'])->toBeLessThanOrEqual((int) $limits[0]['figures']['bought'])->and($limits[2]['figures']['money'])->toBe($limits[0]['figures']['money']);
+    $limits = $ask([['limit' => 'strict'] + $policy(400), ['limit' => 'one_mark'] + $policy(400), ['limit' => 'by_speeds'] + $policy(400)])
+        ->assertOk()
+        ->json('rows');
+    expect((int) $limits[1]['figures']['bought'])
+        ->toBeLessThanOrEqual((int) $limits[0]['figures']['bought'])
+        ->and($limits[2]['figures']['money'])
+        ->toBe($limits[0]['figures']['money']);
     // With an hour at a price a longer interval is cheaper than it was.
     ($this->does)('/books/hour', ['hour' => '40'], 'put');
-    $dear = $ask([$policy(200), $policy(400)])->assertOk()->json();
-    expect($dear['economy']['best']['x'])->toBeGreaterThan($answer['economy']['best']['x'])->and(($this->page)('/ahead/what-if')['hour'])->toBe('40')->and(($this->page)('/ahead')['plan']['about'])->toContain('worth €');
+    $dear = $ask([$policy(200), $policy(400)])
+        ->assertOk()
+        ->json();
+    expect($dear['economy']['best']['x'])
+        ->toBeGreaterThan($answer['economy']['best']['x'])
+        ->and(($this->page)('/ahead/what-if')['hour'])
+        ->toBe('40')
+        ->and(($this->page)('/ahead')['plan']['about'])
+        ->toContain('worth €');
     // Years and curve answer the same question alike, at the interval that the bike has.
     $row = (float) str_replace(['€', ','], '', $ask([$policy(300)])->json('rows.0.figures.per'));
     preg_match('/outside what was measured.* it is €([\d.]+)\.$/', $dear['economy']['text'], $own);
     expect((float) ($own[1] ?? 0))->toEqualWithDelta($row, 0.01 * $row);
-    $ask([$policy(0)])->assertStatus(422)->assertJsonValidationErrors('policies.0.interval');
+    $ask([$policy(0)])
+        ->assertStatus(422)
+        ->assertJsonValidationErrors('policies.0.interval');
     // A pot in which nothing can be dipped: what to do, and no error of the machine.
-    ($this->does)('/pots', ['name' => 'Drawer', 'kind' => 'slow_cooker', 'diameter' => '130', 'height' => '105', 'low' => '90', 'high' => '150', 'wax' => 'plain']);
-    ($this->does)('/pots/'.Pot::query()->latest('id')->firstOrFail()->id.'/bath', ['act' => 'fill', 'wax' => 8] + Bench::form(1));
-    $ask([$policy(300)])->assertStatus(422)->assertJsonValidationErrors(['pot' => __('errors.pot_too_low')]);
+    ($this->does)('/pots', [
+        'name' => 'Drawer',
+        'kind' => 'slow_cooker',
+        'diameter' => '130',
+        'height' => '105',
+        'low' => '90',
+        'high' => '150',
+        'wax' => 'plain',
+    ]);
+    ($this->does)('/pots/' . Pot::query()->latest('id')->firstOrFail()->id . '/bath', ['act' => 'fill', 'wax' => 8] + Bench::form(1));
+    $ask([$policy(300)])
+        ->assertStatus(422)
+        ->assertJsonValidationErrors(['pot' => __('errors.pot_too_low')]);
     expect(($this->page)('/ahead/what-if')['policies'])->toHaveCount(4);
 });
 
 it('puts the drips of a bike that lives on the bottle into the calendar', function (): void {
-    ($this->does)("/bikes/{$this->heron->id}", ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'limit_school' => 'strict', 'drip_only' => true], 'put');
+    ($this->does)(
+        "/bikes/{$this->heron->id}",
+        ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'limit_school' => 'strict', 'drip_only' => true],
+        'put',
+    );
     $ics = (string) $this->get('/ahead/dripel.ics')->getContent();
     // A quarter of an hour on the evening before, whatever the plan prices it at.
     expect($ics)->toContain('UID:drip-')->toMatch('/DTSTART:(\\d{8})T200000Z\\r\\nDTEND:\\1T201500Z/')->not->toContain('UID:pot-');
@@ -172,9 +355,18 @@ it('puts the drips of a bike that lives on the bottle into the calendar', functi
 it('has nothing to plan or to work out for an empty shed, and says so', function (): void {
     $this->actingAs((new Bench('new@test.example'))->owner);
     $page = ($this->page)();
-    expect([$page['plan']['headline'], $page['plan']['about'], $page['plan']['lanes'], $page['shopping']])->toBe(['No bike has a chain to plan with', '', [], []]);
+    expect([$page['plan']['headline'], $page['plan']['about'], $page['plan']['lanes'], $page['shopping']])->toBe([
+        'No bike has a chain to plan with',
+        '',
+        [],
+        [],
+    ]);
     $policy = ['interval' => '300', 'chains' => null, 'rotation' => 'even', 'limit' => null, 'drip_only' => false];
-    expect($this->postJson('/ahead/what-if', ['action_id' => (string) Str::uuid(), 'years' => 1, 'policies' => [$policy]])->assertOk()->json())->toMatchArray(['bike' => null, 'economy' => null]);
+    expect(
+        $this->postJson('/ahead/what-if', ['action_id' => (string) Str::uuid(), 'years' => 1, 'policies' => [$policy]])
+            ->assertOk()
+            ->json(),
+    )->toMatchArray(['bike' => null, 'economy' => null]);
     expect(($this->page)('/books/money'))->toMatchArray(['chart' => null, 'years' => [], 'unpriced' => '']);
 });
 
@@ -184,19 +376,35 @@ it('shows on which day a chain is due to be measured', function (): void {
     ($this->does)("/chains/{$this->a->id}/readings", ['kind' => 'digital', 'value_pct' => 0.47] + Bench::form(390));
     ($this->does)('/rides', ['bike_id' => $this->heron->id, 'distance' => 150, 'condition' => 'dry'] + Bench::form(380));
     $days = ($this->page)()['plan']['lanes'][0]['days'];
-    expect($days[0]['measure'])->toBe('A')->and(($this->plain)($days[0]['text']))->toContain('to be measured: A')->and(array_filter(array_column($days, 'measure')))->toHaveCount(1);
+    expect($days[0]['measure'])
+        ->toBe('A')
+        ->and(($this->plain)($days[0]['text']))
+        ->toContain('to be measured: A')
+        ->and(array_filter(array_column($days, 'measure')))
+        ->toHaveCount(1);
     expect($this->get('/ahead/dripel.ics')->getContent())->toContain("UID:measure-{$this->a->id}-");
 });
 
 it('says what to buy and by when, and plans a dozen bikes', function (): void {
-    $buy = fn(): array => array_map(fn(array $one) => ($this->plain)("{$one['what']} by {$one['by']}: {$one['why']}"), ($this->page)()['shopping']);
+    $buy = fn(): array => array_map(
+        fn(array $one) => ($this->plain)("{$one['what']} by {$one['by']}: {$one['why']}"),
+        ($this->page)()['shopping'],
+    );
     expect($buy())->toBe([]);
     // A drip that is planned wants a bottle the evening before; a rail with one chain too few wants one today, with all that goes with it.
     ($this->does)('/ahead/keep', ['dates' => ['2026-12-17'], 'bottle' => true]);
     $bottle = $buy();
     expect($bottle)->toHaveCount(1)->and($bottle[0])->toStartWith('6 ml of drip wax by Sat 12 Dec');
-    ($this->does)("/bikes/{$this->heron->id}", ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'limit_school' => 'strict', 'chains_wanted' => 4], 'put');
-    expect($buy()[0])->toBe('2 × chain by Wed 25 Nov: Heron has fewer chains than it wants')->and(implode("\n", $buy()))->toContain('1 × quick link by Wed 25 Nov: for the new chain of Heron')->toContain('white spirit by Wed 25 Nov: to strip');
+    ($this->does)(
+        "/bikes/{$this->heron->id}",
+        ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'limit_school' => 'strict', 'chains_wanted' => 4],
+        'put',
+    );
+    expect($buy()[0])
+        ->toBe('2 × chain by Wed 25 Nov: Heron has fewer chains than it wants')
+        ->and(implode("\n", $buy()))
+        ->toContain('1 × quick link by Wed 25 Nov: for the new chain of Heron')
+        ->toContain('white spirit by Wed 25 Nov: to strip');
     ($this->does)('/ahead/again', ['dates' => [], 'pinned' => [], 'forbidden' => []]);
     foreach (range(1, 11) as $n) {
         $bike = $this->bench->bike("Bike {$n}");

@@ -14,12 +14,19 @@ use Inertia\Testing\AssertableInertia;
 use Tests\Feature\Bench;
 
 beforeEach(function (): void {
-    $this->bench = new Bench;
+    $this->bench = new Bench();
     $this->actingAs($this->bench->owner);
     $this->heron = $this->bench->bike();
     $this->a = $this->bench->chain($this->heron, 'A', 200, fit: true);
-    $this->does = fn(string $url, array $data = [], float $ago = 1): TestResponse => $this->post($url, $data + ['action_id' => (string) Str::uuid()] + Bench::form($ago));
-    $this->ride = fn(float $km, float $ago, string $condition = 'dry') => ($this->does)('/rides', ['bike_id' => $this->heron->id, 'distance' => $km, 'condition' => $condition], $ago);
+    $this->does = fn(string $url, array $data = [], float $ago = 1): TestResponse => $this->post(
+        $url,
+        $data + ['action_id' => (string) Str::uuid()] + Bench::form($ago),
+    );
+    $this->ride = fn(float $km, float $ago, string $condition = 'dry') => ($this->does)(
+        '/rides',
+        ['bike_id' => $this->heron->id, 'distance' => $km, 'condition' => $condition],
+        $ago,
+    );
     $this->props = function (string $url): array {
         $found = [];
         app()->forgetScopedInstances();
@@ -31,7 +38,12 @@ beforeEach(function (): void {
     };
     $this->next = fn(): array => array_map(fn(array $line) => "{$line['kind']} {$line['verb']}", ($this->props)('/')['next']);
     $this->bottle = function (): int {
-        ($this->does)('/bottles', ['name' => 'Winter drip', 'volume' => '120', 'opened' => '2026-11-01', 'price' => '14.90'])->assertSessionHasNoErrors();
+        ($this->does)('/bottles', [
+            'name' => 'Winter drip',
+            'volume' => '120',
+            'opened' => '2026-11-01',
+            'price' => '14.90',
+        ])->assertSessionHasNoErrors();
 
         return Bottle::query()->in($this->bench->workshop)->sole()->id;
     };
@@ -43,23 +55,61 @@ it('leads a wet ride through drying to a guided top-up, and warns who rides befo
     ($this->ride)(30, 26)->assertRedirect('/');
     ($this->ride)(40, 3, 'wet')->assertRedirect("/chains/{$this->a->id}/wet");
     $path = ($this->props)("/chains/{$this->a->id}/wet");
-    expect($path['dry'])->toMatchArray(['done' => false, 'late' => false, 'seconds' => 9 * 3600, 'when' => 'by 21:00'])
-        ->and(array_column($path['ways'], 'way'))->toBe(['topup', 'dip'])
-        ->and(($this->next)())->toContain('wet wet');
+    expect($path['dry'])
+        ->toMatchArray(['done' => false, 'late' => false, 'seconds' => 9 * 3600, 'when' => 'by 21:00'])
+        ->and(array_column($path['ways'], 'way'))
+        ->toBe(['topup', 'dip'])
+        ->and(($this->next)())
+        ->toContain('wet wet');
     ($this->does)("/chains/{$this->a->id}/cares", ['care' => 'dried'], 0.5)->assertSessionHasNoErrors();
-    expect(($this->props)("/chains/{$this->a->id}/wet")['dry']['done'])->toBeTrue()->and(($this->next)())->toContain('wet_dried wet')->not->toContain('wet wet');
+    expect(($this->props)("/chains/{$this->a->id}/wet")['dry']['done'])
+        ->toBeTrue()
+        ->and(($this->next)())
+        ->toContain('wet_dried wet')
+        ->not->toContain('wet wet');
 
     // The plan: brush and water, since it was wet; two coats, since it is new to drip; 116 drops a coat are 11.6 ml.
     $page = ($this->props)("/chains/{$this->a->id}/drip");
     expect($page['proposed'])->toMatchArray(['place' => 'on_bike', 'coats' => 2, 'washed' => true]);
-    $choices = ['chain_id' => $this->a->id, 'bottle_id' => $bottle, 'coats' => 1, 'washed' => true, 'warmed' => false, 'place' => 'on_bike', 'excess' => 'leave'];
-    $lines = str_replace("\u{a0}", ' ', implode("\n", $this->postJson('/drip/plan', $choices + ['action_id' => (string) Str::uuid()])->assertOk()->json('lines')));
-    expect($lines)->toContain('116 drops, 5.8 ml')->toContain('Winter drip does 19 more after it.')->toContain('it may be ridden from today, 22:00')->toContain('The first top-up since its dip, of at most 2');
+    $choices = [
+        'chain_id' => $this->a->id,
+        'bottle_id' => $bottle,
+        'coats' => 1,
+        'washed' => true,
+        'warmed' => false,
+        'place' => 'on_bike',
+        'excess' => 'leave',
+    ];
+    $lines = str_replace(
+        "\u{a0}",
+        ' ',
+        implode(
+            "\n",
+            $this->postJson('/drip/plan', $choices + ['action_id' => (string) Str::uuid()])
+                ->assertOk()
+                ->json('lines'),
+        ),
+    );
+    expect($lines)
+        ->toContain('116 drops, 5.8 ml')
+        ->toContain('Winter drip does 19 more after it.')
+        ->toContain('it may be ridden from today, 22:00')
+        ->toContain('The first top-up since its dip, of at most 2');
 
     $job = (string) Str::uuid();
     ($this->does)('/drip', ['action_id' => $job] + $choices)->assertRedirect("/jobs/{$job}");
     $steps = array_column(GuidedJob::query()->findOrFail($job)->steps, 'code');
-    $tap = fn(int $position, array $ticks = []) => $this->postJson("/jobs/{$job}/taps", ['taps' => [['id' => (string) Str::uuid(), 'kind' => 'done', 'position' => $position, 'at' => app(AppClock::class)->unixS(), 'ticks' => $ticks]]]);
+    $tap = fn(int $position, array $ticks = []) => $this->postJson("/jobs/{$job}/taps", [
+        'taps' => [
+            [
+                'id' => (string) Str::uuid(),
+                'kind' => 'done',
+                'position' => $position,
+                'at' => app(AppClock::class)->unixS(),
+                'ticks' => $ticks,
+            ],
+        ],
+    ]);
     $tap(0)->assertUnprocessable();
     $tap(0, ['brake_covered', 'tension_out'])->assertOk();
     foreach (range(1, array_search('gears', $steps, true)) as $position) {
@@ -67,14 +117,35 @@ it('leads a wet ride through drying to a guided top-up, and warns who rides befo
         $tap($position)->assertOk();
     }
     $top = TopUp::query()->sole();
-    expect($top->ml)->toEqualWithDelta(5.8, 1e-9)->and($top->bottle_id)->toBe($bottle)->and($top->at)->toBe(Bench::NOW)
-        ->and($this->bench->state($this->a)->status)->toBe(ChainStatus::Ridden)->and($this->bench->state($this->a)->readyAtS)->toBe(Bench::NOW + 36000)
-        ->and(($this->next)())->toContain('job go')->not->toContain('wet_dried wet')
-        ->and(($this->props)('/books')['bottles'][0]['left'])->toContain('114');
+    expect($top->ml)
+        ->toEqualWithDelta(5.8, 1e-9)
+        ->and($top->bottle_id)
+        ->toBe($bottle)
+        ->and($top->at)
+        ->toBe(Bench::NOW)
+        ->and($this->bench->state($this->a)->status)
+        ->toBe(ChainStatus::Ridden)
+        ->and($this->bench->state($this->a)->readyAtS)
+        ->toBe(Bench::NOW + 36000)
+        ->and(($this->next)())
+        ->toContain('job go')
+        ->not->toContain('wet_dried wet')
+        ->and(($this->props)('/books')['bottles'][0]['left'])
+        ->toContain('114');
     // Ridden at once it is said; the next morning it is dry.
     app(AppClock::class)->stopAt(Bench::NOW + 7200);
-    $this->followingRedirects()->post('/rides', ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'distance' => 5, 'condition' => 'dry', 'date' => '2026-11-25', 'time' => '13:30'])
-        ->assertInertia(fn(AssertableInertia $page) => $page->where('done.text', fn(string $text) => str_contains($text, 'before its wax was dry')));
+    $this->followingRedirects()
+        ->post('/rides', [
+            'action_id' => (string) Str::uuid(),
+            'bike_id' => $this->heron->id,
+            'distance' => 5,
+            'condition' => 'dry',
+            'date' => '2026-11-25',
+            'time' => '13:30',
+        ])
+        ->assertInertia(
+            fn(AssertableInertia $page) => $page->where('done.text', fn(string $text) => str_contains($text, 'before its wax was dry')),
+        );
     app(AppClock::class)->stopAt(Bench::NOW + 20 * 3600);
     expect($this->bench->state($this->a)->readyAtS)->toBeNull();
     // The rest of the job, and the record says so.
@@ -91,36 +162,70 @@ it('books what was given of two coats when the job is given up, and refuses what
     $job = (string) Str::uuid();
     ($this->does)('/drip', ['action_id' => $job] + $choices)->assertRedirect("/jobs/{$job}");
     foreach (['take_off', 'dry_cloth', 'shake_bottle', 'cover', 'shake_box', 'lift_slowly'] as $position => $code) {
-        $this->postJson("/jobs/{$job}/taps", ['taps' => [['id' => (string) Str::uuid(), 'kind' => 'done', 'position' => $position, 'at' => Bench::NOW, 'ticks' => []]]])->assertOk();
+        $this->postJson("/jobs/{$job}/taps", [
+            'taps' => [['id' => (string) Str::uuid(), 'kind' => 'done', 'position' => $position, 'at' => Bench::NOW, 'ticks' => []]],
+        ])->assertOk();
     }
     ($this->does)("/jobs/{$job}/give-up");
     expect(TopUp::query()->sole()->ml)->toEqualWithDelta(5.8, 1e-9);
-    $plan = fn(int $chain, array $more = []) => $this->postJson('/drip/plan', ['chain_id' => $chain, 'action_id' => (string) Str::uuid()] + $more + $choices);
+    $plan = fn(int $chain, array $more = []) => $this->postJson(
+        '/drip/plan',
+        ['chain_id' => $chain, 'action_id' => (string) Str::uuid()] + $more + $choices,
+    );
     $boxed = $this->bench->chain($this->heron, 'N', null);
     $plan($boxed->id)->assertJsonValidationErrors('chain');
     $plan($this->a->id, ['coats' => 9])->assertJsonValidationErrors('coats');
     // On drip wax alone a chain needs no pot before: its first drip is its wax.
-    $this->put("/bikes/{$this->heron->id}", ['action_id' => (string) Str::uuid(), 'name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 200, 'limit_school' => 'strict', 'drip_only' => true])->assertSessionHasNoErrors();
+    $this->put("/bikes/{$this->heron->id}", [
+        'action_id' => (string) Str::uuid(),
+        'name' => 'Heron',
+        'kind' => 'road',
+        'speeds' => 12,
+        'interval' => 200,
+        'limit_school' => 'strict',
+        'drip_only' => true,
+    ])->assertSessionHasNoErrors();
     $plan($boxed->id)->assertOk();
     ($this->does)("/chains/{$boxed->id}/topups", ['distance' => 200], 2)->assertSessionHasNoErrors();
-    expect($this->bench->state($boxed)->leftKm())->toBe(200.0)->and(($this->props)('/')['rails'][0]['about'])->toContain('drip wax every');
+    expect($this->bench->state($boxed)->leftKm())
+        ->toBe(200.0)
+        ->and(($this->props)('/')['rails'][0]['about'])
+        ->toContain('drip wax every');
 });
 
 it('keeps bottles: described anew, looked into, thrown away and taken back', function (): void {
     $bottle = ($this->bottle)();
     ($this->does)('/bottles', ['name' => 'winter DRIP', 'volume' => '50'])->assertSessionHasErrors('name');
-    $this->put("/bottles/{$bottle}", ['action_id' => (string) Str::uuid(), 'name' => 'Winter drip', 'volume' => '120', 'left' => '31', 'opened' => '2026-11-01'])->assertSessionHasNoErrors();
-    ($this->does)("/chains/{$this->a->id}/topups", ['distance' => 200, 'bottle_id' => $bottle, 'coats' => 2], 0)->assertSessionHasNoErrors();
+    $this->put("/bottles/{$bottle}", [
+        'action_id' => (string) Str::uuid(),
+        'name' => 'Winter drip',
+        'volume' => '120',
+        'left' => '31',
+        'opened' => '2026-11-01',
+    ])->assertSessionHasNoErrors();
+    ($this->does)(
+        "/chains/{$this->a->id}/topups",
+        ['distance' => 200, 'bottle_id' => $bottle, 'coats' => 2],
+        0,
+    )->assertSessionHasNoErrors();
     app(AppClock::class)->stopAt(Bench::NOW + 60);
     // 31 less 2 · 5.8: the top-up of the same minute came before the look, so nothing comes off.
     $shelf = ($this->props)('/books')['bottles'];
     expect($shelf[0]['left'])->toContain('31')->and($shelf[0]['about'])->toContain('one top-up so far')->toContain('runs out about');
-    $this->put("/bottles/{$bottle}", ['action_id' => (string) Str::uuid(), 'name' => 'Winter drip', 'volume' => '120', 'gone' => true])->assertSessionHasNoErrors();
+    $this->put("/bottles/{$bottle}", [
+        'action_id' => (string) Str::uuid(),
+        'name' => 'Winter drip',
+        'volume' => '120',
+        'gone' => true,
+    ])->assertSessionHasNoErrors();
     expect(($this->props)('/books')['bottles'])->toBe([]);
-    $this->post("/actions/{$this->bench->lastAction()->id}/undo", ['action_id' => (string) Str::uuid(), 'also' => []])->assertSessionHasNoErrors();
+    $this->post("/actions/{$this->bench->lastAction()->id}/undo", [
+        'action_id' => (string) Str::uuid(),
+        'also' => [],
+    ])->assertSessionHasNoErrors();
     expect(($this->props)('/books')['bottles'])->toHaveCount(1);
     // A cloth is an entry like any other: it can be deleted.
     ($this->does)("/chains/{$this->a->id}/cares", ['care' => 'wiped'])->assertSessionHasNoErrors();
-    $this->delete('/entries/cares/'.WipeDown::query()->sole()->id, ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    $this->delete('/entries/cares/' . WipeDown::query()->sole()->id, ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     expect(WipeDown::query()->live()->count())->toBe(0);
 });

@@ -15,41 +15,31 @@ function gpxFile(array $segments, string $name = 'ride.gpx'): UploadedFile
     $body = '';
     foreach ($segments as $points) {
         $body .=
-            '<trkseg>'.
+            '<trkseg>' .
             implode(
                 '',
                 array_map(
-                    fn(array $p) => "<trkpt lat=\"{$p[0]}\" lon=\"5\">".
-                        ($p[1] === null ? '' : "<time>{$p[1]}</time>").
-                        '</trkpt>',
+                    fn(array $p) => "<trkpt lat=\"{$p[0]}\" lon=\"5\">" . ($p[1] === null ? '' : "<time>{$p[1]}</time>") . '</trkpt>',
                     $points,
                 ),
-            ).
+            ) .
             '</trkseg>';
     }
 
-    return UploadedFile::fake()->createWithContent(
-        $name,
-        "<?xml version=\"1.0\"?><gpx version=\"1.1\"><trk>{$body}</trk></gpx>",
-    );
+    return UploadedFile::fake()->createWithContent($name, "<?xml version=\"1.0\"?><gpx version=\"1.1\"><trk>{$body}</trk></gpx>");
 }
 
 /** Half an hour on the morning of the day before, with a pause, a gap and a point without time: 33.4 km. */
 function morning(): UploadedFile
 {
     return gpxFile([
-        [
-            [52.0, '2026-11-24T08:00:00Z'],
-            [52.1, '2026-11-24T08:20:00Z'],
-            [52.1, '2026-11-24T08:30:00Z'],
-            [52.2, '2026-11-24T08:50:00Z'],
-        ],
+        [[52.0, '2026-11-24T08:00:00Z'], [52.1, '2026-11-24T08:20:00Z'], [52.1, '2026-11-24T08:30:00Z'], [52.2, '2026-11-24T08:50:00Z']],
         [[52.5, null], [52.55, '2026-11-24T09:05:00Z'], [52.6, '2026-11-24T09:15:00Z']],
     ]);
 }
 
 beforeEach(function (): void {
-    $this->bench = new Bench;
+    $this->bench = new Bench();
     $this->heron = $this->bench->bike();
     $this->a = $this->bench->chain($this->heron, 'A', fit: true);
     $this->actingAs($this->bench->owner);
@@ -73,11 +63,7 @@ it('looks at a ride, then keeps it, and knows it when it comes again', function 
             ->where('track.km', "33.4\u{a0}km")
             ->where('track.moving', "50\u{a0}min")
             ->where('track.elapsed', "1\u{a0}h\u{a0}15")
-            ->where(
-                'outcomes.0.text',
-                fn(string $text) => str_contains($text, 'Heron A') &&
-                    str_contains($text, "249\u{a0}km"),
-            )
+            ->where('outcomes.0.text', fn(string $text) => str_contains($text, 'Heron A') && str_contains($text, "249\u{a0}km"))
             ->where('same', null),
     );
     ($this->keep)($track)->assertSessionHasNoErrors()->assertRedirect('/road');
@@ -96,10 +82,7 @@ it('looks at a ride, then keeps it, and knows it when it comes again', function 
     $this->post('/tracks', ['file' => morning()])->assertRedirect();
     $again = Track::query()->sole();
     $this->get("/tracks/{$again->id}")->assertInertia(
-        fn(AssertableInertia $page) => $page->where(
-            'same',
-            fn(string $text) => str_contains($text, 'logged already'),
-        ),
+        fn(AssertableInertia $page) => $page->where('same', fn(string $text) => str_contains($text, 'logged already')),
     );
     ($this->keep)($again)->assertSessionHasErrors('file');
     $this->delete("/tracks/{$again->id}")->assertRedirect('/road');
@@ -125,11 +108,8 @@ it('warns of a ride that was logged by hand for the same hours', function (): vo
         'time' => '07:50',
     ]);
     $this->post('/tracks', ['file' => morning()]);
-    $this->get('/tracks/'.Track::query()->sole()->id)->assertInertia(
-        fn(AssertableInertia $page) => $page->where(
-            'overlap',
-            fn(string $text) => str_contains($text, '33.0'),
-        ),
+    $this->get('/tracks/' . Track::query()->sole()->id)->assertInertia(
+        fn(AssertableInertia $page) => $page->where('overlap', fn(string $text) => str_contains($text, '33.0')),
     );
 });
 
@@ -137,41 +117,22 @@ it('asks for the day of a track without times', function (): void {
     $this->post('/tracks', ['file' => gpxFile([[[52.0, null], [52.1, null]]])]);
     ($this->keep)(Track::query()->sole(), ['date' => '2026-11-23'])->assertSessionHasNoErrors();
     $ride = Ride::query()->live()->sole();
-    expect([$ride->hours, $ride->precision->value, gmdate('Y-m-d H:i:s', $ride->at)])->toBe([
-        null,
-        'day',
-        '2026-11-23 23:59:59',
-    ]);
+    expect([$ride->hours, $ride->precision->value, gmdate('Y-m-d H:i:s', $ride->at)])->toBe([null, 'day', '2026-11-23 23:59:59']);
 });
 
-it('leaves nothing half stored when a file is no ride', function (
-    Closure $file,
-    string $says,
-): void {
+it('leaves nothing half stored when a file is no ride', function (Closure $file, string $says): void {
     $rows = Bench::rows();
     $this->post('/tracks', ['file' => $file()])->assertSessionHasErrors('file');
     expect(session('errors')->first('file'))->toContain($says)->and(Bench::rows())->toBe($rows);
 })->with([
-    'broken' => [
-        fn() => UploadedFile::fake()->createWithContent('x.gpx', "<gpx>\n<trk><trkseg><trkpt lat="),
-        'line 2',
-    ],
+    'broken' => [fn() => UploadedFile::fake()->createWithContent('x.gpx', "<gpx>\n<trk><trkseg><trkpt lat="), 'line 2'],
     'empty' => [fn() => UploadedFile::fake()->createWithContent('x.gpx', ''), 'is empty'],
     'an external entity' => [
-        fn() => UploadedFile::fake()->createWithContent(
-            'x.gpx',
-            '<!DOCTYPE g [<!ENTITY x SYSTEM "file:///etc/passwd">]><gpx>&x;</gpx>',
-        ),
+        fn() => UploadedFile::fake()->createWithContent('x.gpx', '<!DOCTYPE g [<!ENTITY x SYSTEM "file:///etc/passwd">]><gpx>&x;</gpx>'),
         'document type declaration',
     ],
-    'a route only' => [
-        fn() => UploadedFile::fake()->createWithContent('x.gpx', '<gpx><rte/></gpx>'),
-        'no recorded track',
-    ],
-    'a picture' => [
-        fn() => UploadedFile::fake()->createWithContent('x.png', "\x89PNG\r\n"),
-        'no ride file begins like this',
-    ],
+    'a route only' => [fn() => UploadedFile::fake()->createWithContent('x.gpx', '<gpx><rte/></gpx>'), 'no recorded track'],
+    'a picture' => [fn() => UploadedFile::fake()->createWithContent('x.png', "\x89PNG\r\n"), 'no ride file begins like this'],
     'too large' => [fn() => UploadedFile::fake()->create('x.gpx', 70 * 1024), '64 MB'],
     'no file' => [fn() => 'ride.gpx', 'did not arrive'],
 ]);

@@ -7,15 +7,12 @@ use Inertia\Testing\AssertableInertia;
 use Tests\Feature\Bench;
 
 beforeEach(function (): void {
-    $this->bench = new Bench;
+    $this->bench = new Bench();
     $this->heron = $this->bench->bike();
     $this->a = $this->bench->chain($this->heron, 'A', fit: true);
     $this->b = $this->bench->chain($this->heron, 'B', null);
     $this->actingAs($this->bench->owner);
-    $this->does = fn(string $url, float $hoursAgo, array $data = []) => $this->post(
-        $url,
-        $data + Bench::form($hoursAgo),
-    )
+    $this->does = fn(string $url, float $hoursAgo, array $data = []) => $this->post($url, $data + Bench::form($hoursAgo))
         ->assertRedirect()
         ->assertSessionHasNoErrors();
     $this->page = function (string $url, Closure $look): void {
@@ -46,14 +43,7 @@ it('tells one chain\'s life, the newest first, with what each ride left', functi
     ($this->page)($chain, function (AssertableInertia $page): void {
         $entries = $page->toArray()['props']['timeline']['entries'];
         expect(
-            array_map(
-                fn(array $e) => str_replace(
-                    "\u{a0}",
-                    ' ',
-                    $e['text'].($e['left'] ?? '' ? " → {$e['left']}" : ''),
-                ),
-                $entries,
-            ),
+            array_map(fn(array $e) => str_replace("\u{a0}", ' ', $e['text'] . ($e['left'] ?? '' ? " → {$e['left']}" : '')), $entries),
         )->toBe([
             'Got loud',
             'Measured: 0.21 % at 120 km',
@@ -76,13 +66,7 @@ it('tells one chain\'s life, the newest first, with what each ride left', functi
         $chain,
         fn(AssertableInertia $page) => $page->where(
             'why.0.lines',
-            fn($lines) => collect($lines)->pluck('code')->all() === [
-                'interval',
-                'ride',
-                'ride',
-                'topup',
-                'noise',
-            ],
+            fn($lines) => collect($lines)->pluck('code')->all() === ['interval', 'ride', 'ride', 'topup', 'noise'],
         ),
     );
 });
@@ -91,10 +75,7 @@ it('explains wear, bare steel and distance from the same values', function (): v
     ($this->does)("/chains/{$this->b->id}/strips", 10);
     ($this->does)("/chains/{$this->b->id}/readings", 5, [
         'kind' => 'drop_in',
-        'results' => [
-            ['mark_pct' => 0.5, 'seat' => 'part'],
-            ['mark_pct' => 0.75, 'seat' => 'rests'],
-        ],
+        'results' => [['mark_pct' => 0.5, 'seat' => 'part'], ['mark_pct' => 0.75, 'seat' => 'rests']],
     ]);
     ($this->page)("/chains/{$this->b->id}", function (AssertableInertia $page): void {
         $why = collect($page->toArray()['props']['why'])->keyBy('figure');
@@ -134,17 +115,13 @@ it('shows rides with the chain they went to, by bike and page by page', function
             ->where('rides.0.left', "100\u{a0}km left")
             ->where('rides.8.chain', null),
     );
-    ($this->page)(
-        "/road?bike={$badger->id}",
-        fn(AssertableInertia $page) => $page->has('rides', 5)->where('rides.0.bikeName', 'Badger'),
-    );
+    ($this->page)("/road?bike={$badger->id}", fn(AssertableInertia $page) => $page->has('rides', 5)->where('rides.0.bikeName', 'Badger'));
     ($this->page)('/road?page=2', fn(AssertableInertia $page) => $page->has('rides', 5));
     ($this->page)(
         '/',
         fn(AssertableInertia $page) => $page->where(
             'next',
-            fn($next) => collect($next)->firstWhere('kind', 'no_chain')['reason'] ===
-                '5 rides from Mon 23 Nov on have no chain to go to.',
+            fn($next) => collect($next)->firstWhere('kind', 'no_chain')['reason'] === '5 rides from Mon 23 Nov on have no chain to go to.',
         ),
     );
 });
@@ -184,10 +161,7 @@ it('keeps a history in sentences, filtered by bike or chain', function (): void 
         ->toHaveCount(6);
     ($this->page)(
         '/history',
-        fn(AssertableInertia $page) => $page
-            ->where('actions.2.undone', true)
-            ->where('actions.0.who', 'Owner')
-            ->where('pages', 1),
+        fn(AssertableInertia $page) => $page->where('actions.2.undone', true)->where('actions.0.who', 'Owner')->where('pages', 1),
     );
 });
 
@@ -255,56 +229,42 @@ it('tells open pages the revision, and says when nothing was different', functio
         'speeds' => 12,
         'interval' => '300',
         'limit_school' => 'strict',
-    ])->assertSessionHas(
-        'done',
-        fn(array $done) => $done['text'] === 'Nothing was different.' && $done['undo'] === null,
-    );
+    ])->assertSessionHas('done', fn(array $done) => $done['text'] === 'Nothing was different.' && $done['undo'] === null);
 });
 
-it(
-    'keeps a ride known by its day on that day when the workshop moves to another zone',
-    function (): void {
-        $this->post('/rides', [
-            'action_id' => (string) Str::uuid(),
-            'bike_id' => $this->heron->id,
-            'distance' => 30,
-            'condition' => 'dry',
-            'date' => '2026-11-24',
-        ])->assertSessionHasNoErrors();
-        $settings = [
-            'action_id' => (string) Str::uuid(),
-            'name' => 'Shed',
-            'time_zone' => 'Pacific/Auckland',
-            'distance_unit' => 'km',
-            'temperature_unit' => 'C',
-            'mass_unit' => 'g',
-            'currency' => 'NZD',
-            'language' => 'en',
-            'interval' => 300,
-            'limit_school' => 'strict',
-            'factors' => [
-                'indoor' => 0.8,
-                'dry' => 1,
-                'dusty' => 1.5,
-                'damp' => 1.5,
-                'wet' => 2.5,
-                'muddy' => 3.5,
-            ],
-        ];
-        $this->put('/settings', $settings)->assertSessionHasErrors('currency');
-        $this->put('/settings', ['currency' => 'AUD'] + $settings)->assertSessionHasNoErrors();
-        ($this->page)(
-            '/road',
-            fn(AssertableInertia $page) => $page
-                ->where('rides.0.date', '2026-11-24')
-                ->where('rides.0.time', null),
-        );
-        $this->post("/actions/{$settings['action_id']}/undo", [
-            'action_id' => (string) Str::uuid(),
-        ]);
-        ($this->page)(
-            '/road',
-            fn(AssertableInertia $page) => $page->where('rides.0.date', '2026-11-24'),
-        );
-    },
-);
+it('keeps a ride known by its day on that day when the workshop moves to another zone', function (): void {
+    $this->post('/rides', [
+        'action_id' => (string) Str::uuid(),
+        'bike_id' => $this->heron->id,
+        'distance' => 30,
+        'condition' => 'dry',
+        'date' => '2026-11-24',
+    ])->assertSessionHasNoErrors();
+    $settings = [
+        'action_id' => (string) Str::uuid(),
+        'name' => 'Shed',
+        'time_zone' => 'Pacific/Auckland',
+        'distance_unit' => 'km',
+        'temperature_unit' => 'C',
+        'mass_unit' => 'g',
+        'currency' => 'NZD',
+        'language' => 'en',
+        'interval' => 300,
+        'limit_school' => 'strict',
+        'factors' => [
+            'indoor' => 0.8,
+            'dry' => 1,
+            'dusty' => 1.5,
+            'damp' => 1.5,
+            'wet' => 2.5,
+            'muddy' => 3.5,
+        ],
+    ];
+    $this->put('/settings', $settings)->assertSessionHasErrors('currency');
+    $this->put('/settings', ['currency' => 'AUD'] + $settings)->assertSessionHasNoErrors();
+    ($this->page)('/road', fn(AssertableInertia $page) => $page->where('rides.0.date', '2026-11-24')->where('rides.0.time', null));
+    $this->post("/actions/{$settings['action_id']}/undo", [
+        'action_id' => (string) Str::uuid(),
+    ]);
+    ($this->page)('/road', fn(AssertableInertia $page) => $page->where('rides.0.date', '2026-11-24'));
+});

@@ -36,7 +36,9 @@ it('warns at every step of every school, and never sends a flammable liquid near
             $solvent = Solvent::tryFrom((string) ($step->about['solvent'] ?? ''));
             expect($cautions)->not->toBeEmpty($code);
             if ($solvent !== null && $solvent->flammable()) {
-                expect(in_array(__($solvent === Solvent::Petrol ? 'strip.caution.petrol' : 'strip.caution.air'), $cautions, true))->toBeTrue("{$code}: {$step->code}");
+                expect(
+                    in_array(__($solvent === Solvent::Petrol ? 'strip.caution.petrol' : 'strip.caution.air'), $cautions, true),
+                )->toBeTrue("{$code}: {$step->code}");
             }
             if (in_array($step->code, ['dry', 'blow_dry', 'check'], true)) {
                 expect(in_array(__('strip.caution.no_heat'), $cautions, true))->toBeTrue("{$code}: {$step->code}");

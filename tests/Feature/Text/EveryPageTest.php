@@ -15,8 +15,39 @@ beforeEach(function (): void {
     $this->actingAs(User::query()->sole());
     $jobs = GuidedJob::query()->orderBy('id')->get()->unique('kind')->map(fn(GuidedJob $job) => "/jobs/{$job->id}")->all();
     $this->paths = [
-        '/', '/gauge', '/road', '/tracks', '/chains/1', '/chains/1?why=left', '/chains/1?all=1', '/chains/4', '/chains/5/wet', '/chains/11', '/chains/13', '/chains/new', '/bikes/1', '/bikes/3', '/bikes/5', '/bikes/new', '/arrive', '/arrive?bike=1', '/arrive/table',
-        '/labels', '/books', '/books/money', '/strip', '/protocols/three_and_two/copy', '/protocols/petrol_degreaser_spirit', '/history', '/settings', '/pot-day', '/ahead', '/ahead/what-if', '/chains/1/drip', '/chains/2/retirement', ...$jobs,
+        '/',
+        '/gauge',
+        '/road',
+        '/tracks',
+        '/chains/1',
+        '/chains/1?why=left',
+        '/chains/1?all=1',
+        '/chains/4',
+        '/chains/5/wet',
+        '/chains/11',
+        '/chains/13',
+        '/chains/new',
+        '/bikes/1',
+        '/bikes/3',
+        '/bikes/5',
+        '/bikes/new',
+        '/arrive',
+        '/arrive?bike=1',
+        '/arrive/table',
+        '/labels',
+        '/books',
+        '/books/money',
+        '/strip',
+        '/protocols/three_and_two/copy',
+        '/protocols/petrol_degreaser_spirit',
+        '/history',
+        '/settings',
+        '/pot-day',
+        '/ahead',
+        '/ahead/what-if',
+        '/chains/1/drip',
+        '/chains/2/retirement',
+        ...$jobs,
     ];
     // All the words of a page: the strings of its props, those that come after it too.
     $this->said = function (string $path): array {
@@ -31,7 +62,12 @@ beforeEach(function (): void {
             return strings($page['props']);
         }
         app()->forgetScopedInstances();
-        $more = $this->get($path, ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) $page['version'], 'X-Inertia-Partial-Component' => $page['component'], 'X-Inertia-Partial-Data' => implode(',', $later)]);
+        $more = $this->get($path, [
+            'X-Inertia' => 'true',
+            'X-Inertia-Version' => (string) $page['version'],
+            'X-Inertia-Partial-Component' => $page['component'],
+            'X-Inertia-Partial-Data' => implode(',', $later),
+        ]);
 
         return [...strings($page['props']), ...strings($more->json('props'))];
     };
@@ -48,12 +84,12 @@ function strings(mixed $props): array
     $walk = function (mixed $value, string $path) use (&$walk, &$strings): void {
         if (is_array($value)) {
             foreach ($value as $key => $inner) {
-                if (! in_array($key, UNSEEN, true)) {
+                if (!in_array($key, UNSEEN, true)) {
                     $walk($inner, is_int($key) ? $path : "{$path}.{$key}");
                 }
             }
         } elseif (is_string($value)) {
-            $strings[] = "{$path}: ".str_replace("\u{a0}", ' ', $value);
+            $strings[] = "{$path}: " . str_replace("\u{a0}", ' ', $value);
         }
     };
     $walk($props, '');
@@ -72,7 +108,10 @@ function found(string $pattern, array $said, string $where): array
 }
 
 it('speaks in the units of the workshop everywhere, and leaves nothing of the others', function (array $units, string $foreign): void {
-    $this->put('/settings', $units + ['action_id' => (string) Str::uuid()] + $this->get('/settings')->viewData('page')['props']['values'])->assertSessionHasNoErrors();
+    $this->put(
+        '/settings',
+        $units + ['action_id' => (string) Str::uuid()] + $this->get('/settings')->viewData('page')['props']['values'],
+    )->assertSessionHasNoErrors();
     $left = [];
     foreach ($this->paths as $path) {
         array_push($left, ...found($foreign, ($this->said)($path), $path));
@@ -81,17 +120,30 @@ it('speaks in the units of the workshop everywhere, and leaves nothing of the ot
     array_push($left, ...found($foreign, strings(trans('ui')), 'ui'));
     expect(array_values(array_unique($left)))->toBe([]);
 })->with([
-    'miles, Fahrenheit, ounces' => [['distance_unit' => 'mi', 'temperature_unit' => 'F', 'mass_unit' => 'oz'], '(?<![\w.])\d[\d.,]*[  ]?(?:km|°C|kg|g|mm deep)(?![\w])|: (?:km|°C)$| (?:km|°C)$'],
-    'kilometres, Celsius, grams' => [['distance_unit' => 'km', 'temperature_unit' => 'C', 'mass_unit' => 'g'], '(?<![\w.])\d[\d.,]*[  ]?(?:mi|°F|oz|in deep)(?![\w])| (?:mi|°F)$'],
+    'miles, Fahrenheit, ounces' => [
+        ['distance_unit' => 'mi', 'temperature_unit' => 'F', 'mass_unit' => 'oz'],
+        '(?<![\w.])\d[\d.,]*[  ]?(?:km|°C|kg|g|mm deep)(?![\w])|: (?:km|°C)$| (?:km|°C)$',
+    ],
+    'kilometres, Celsius, grams' => [
+        ['distance_unit' => 'km', 'temperature_unit' => 'C', 'mass_unit' => 'g'],
+        '(?<![\w.])\d[\d.,]*[  ]?(?:mi|°F|oz|in deep)(?![\w])| (?:mi|°F)$',
+    ],
 ]);
 
 it('lets no name of the code reach a person', function (): void {
     $seen = [];
     foreach ($this->paths as $path) {
-        // One word alone may be a code that the screen only compares; what stands in a sentence is read. A text that is missing shows its key.
+        // One word alone may be a code that the screen only compares; what stands in a sentence is read. A text that is missing shows its
+        // key.
         foreach (($this->said)($path) as $said) {
             [$where, $words] = explode(': ', $said, 2);
-            if (str_contains($words, ' ') || preg_match('/^(?:ui|errors|validation|next|chain|wear|pot|strip|drip|command|done|history|settings|ahead|why|units|schools|changes)\.[a-z]/', $words) === 1) {
+            if (
+                str_contains($words, ' ') ||
+                preg_match(
+                    '/^(?:ui|errors|validation|next|chain|wear|pot|strip|drip|command|done|history|settings|ahead|why|units|schools|changes)\.[a-z]/',
+                    $words,
+                ) === 1
+            ) {
                 array_push($seen, ...array_map(fn(string $name) => "{$path} {$where}: {$name}", CodeNames::in($words)));
             }
         }
@@ -100,9 +152,19 @@ it('lets no name of the code reach a person', function (): void {
         $name = basename($file, '.php');
         // Patterns that the command line reads by, and the placeholders of texts, are not shown.
         foreach (strings(array_diff_key((array) trans($name), $name === 'command' ? ['ago' => 1, 'weeks' => 1] : [])) as $said) {
-            array_push($seen, ...array_map(fn(string $found) => "lang {$name}{$said}: {$found}", CodeNames::in((string) preg_replace('/:[a-z_]+/i', '', explode(': ', $said, 2)[1]))));
+            array_push(
+                $seen,
+                ...array_map(
+                    fn(string $found) => "lang {$name}{$said}: {$found}",
+                    CodeNames::in((string) preg_replace('/:[a-z_]+/i', '', explode(': ', $said, 2)[1])),
+                ),
+            );
         }
     }
     // What a device sends and what stands in the cells of a table is called by its name.
-    expect(array_values(preg_grep('/^lang (?:errors\.gauge\.|errors\.table\.part|ui\.probe\.told)/', array_unique($seen), PREG_GREP_INVERT) ?: []))->toBe([]);
+    expect(
+        array_values(
+            preg_grep('/^lang (?:errors\.gauge\.|errors\.table\.part|ui\.probe\.told)/', array_unique($seen), PREG_GREP_INVERT) ?: [],
+        ),
+    )->toBe([]);
 });

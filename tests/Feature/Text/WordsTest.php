@@ -44,7 +44,7 @@ function plain(string $text): string
 }
 
 it('writes figures as a person does', function (): void {
-    $q = new Quantities(new Units, new DateTimeZone('Europe/Amsterdam'));
+    $q = new Quantities(new Units(), new DateTimeZone('Europe/Amsterdam'));
     $ounces = new Quantities(new Units('mi', 'F', 'oz', 'JPY'), new DateTimeZone('UTC'));
     $miles = new Quantities(new Units('mi'), new DateTimeZone('America/New_York'));
     $written = [
@@ -126,9 +126,7 @@ it('writes figures as a person does', function (): void {
 });
 
 it('reads hours however they are typed', function (string $text, ?float $hours): void {
-    $hours === null
-        ? expect(Duration::hours($text))->toBeNull()
-        : expect(Duration::hours($text))->toEqualWithDelta($hours, 1e-9);
+    $hours === null ? expect(Duration::hours($text))->toBeNull() : expect(Duration::hours($text))->toEqualWithDelta($hours, 1e-9);
 })->with([
     ['2:15', 2.25],
     ['2 h 15', 2.25],
@@ -147,22 +145,14 @@ it('reads hours however they are typed', function (string $text, ?float $hours):
 ]);
 
 it('names chains by their bikes', function (): void {
-    $set = fn(SettingKey $key, int $subject, string|int $value) => new DatedSetting(
-        $key,
-        $subject,
-        new Moment(0),
-        $value,
-    );
+    $set = fn(SettingKey $key, int $subject, string|int $value) => new DatedSetting($key, $subject, new Moment(0), $value);
     $names = new Names(
         new Settings([
             $set(SettingKey::BikeName, 1, 'Heron'),
             $set(SettingKey::BikeName, 2, 'Tram'),
             ...array_merge(
                 ...array_map(
-                    fn(int $id) => [
-                        $set(SettingKey::ChainLabel, $id, chr(64 + $id)),
-                        $set(SettingKey::ChainHome, $id, $id < 4 ? 1 : 2),
-                    ],
+                    fn(int $id) => [$set(SettingKey::ChainLabel, $id, chr(64 + $id)), $set(SettingKey::ChainHome, $id, $id < 4 ? 1 : 2)],
                     [1, 2, 3, 4],
                 ),
             ),
@@ -183,13 +173,14 @@ it('says what to do and why, with figures', function (): void {
     $nowS = (new DateTimeImmutable('2026-11-25T12:20:00+01:00'))->getTimestamp();
     $workshop = Workshop::query()->sole();
     $book = app(ReadBook::class)($workshop);
-    $props = (new ShedProps($book, Translator::of($workshop, app(ReadBook::class), $nowS), app(OpenJobs::class)($workshop), app(ReadJars::class)($workshop), app(ReadBaths::class)($workshop)))->all();
-    $said = array_map(
-        fn(array $line) => plain(
-            "{$line['day']} {$line['hour']}: {$line['title']}. {$line['reason']}",
-        ),
-        $props['next'],
-    );
+    $props = (new ShedProps(
+        $book,
+        Translator::of($workshop, app(ReadBook::class), $nowS),
+        app(OpenJobs::class)($workshop),
+        app(ReadJars::class)($workshop),
+        app(ReadBaths::class)($workshop),
+    ))->all();
+    $said = array_map(fn(array $line) => plain("{$line['day']} {$line['hour']}: {$line['title']}. {$line['reason']}"), $props['next']);
     expect($said)->toBe([
         'Today late: Wipe and dry Badger A. Ridden 41 km in the wet on Tue 24 Nov. Wax keeps little rust off: where it is gone, bare steel rusts overnight.',
         'Today late: Swap Tram to B. A has been ridden for its 10 h.',
@@ -216,12 +207,7 @@ it('says what to do and why, with figures', function (): void {
         ->toBe('Good until Sunday , 20 km short of the 74')
         ->and(plain($heron['about']))
         ->toBe('road, 12 speeds, re-wax at 300 km')
-        ->and(
-            array_map(
-                fn(array $chain) => plain("{$chain['label']} {$chain['word']}; {$chain['detail']}"),
-                $heron['hanging'],
-            ),
-        )
+        ->and(array_map(fn(array $chain) => plain("{$chain['label']} {$chain['word']}; {$chain['detail']}"), $heron['hanging']))
         ->toBe([
             'B spent after 320 km; dry use, no rinse',
             'C waxed; Fri 20 Nov',
@@ -231,23 +217,19 @@ it('says what to do and why, with figures', function (): void {
 });
 
 it('has a text for every code it can say', function (): void {
-    new Bench;
+    new Bench();
     $codes = [
-        ...array_map(
-            fn($c) => "chain.status.{$c->value}",
-            ChainStatus::cases(),
-        ),
-        ...array_map(
-            fn($c) => "chain.condition.{$c->value}",
-            Condition::cases(),
-        ),
-        ...array_map(
-            fn($c) => "chain.outlook.due_{$c->value}",
-            DueBecause::cases(),
-        ),
+        ...array_map(fn($c) => "chain.status.{$c->value}", ChainStatus::cases()),
+        ...array_map(fn($c) => "chain.condition.{$c->value}", Condition::cases()),
+        ...array_map(fn($c) => "chain.outlook.due_{$c->value}", DueBecause::cases()),
         ...array_map(fn($c) => "next.title.{$c->value}", array_filter(NextKind::cases(), fn($c) => $c !== NextKind::Bath)),
         // A bath says what it wants.
-        ...array_merge(...array_map(fn($c) => ["next.title.bath_{$c->value}", "next.reason.bath_{$c->value}"], array_filter(BathNext::cases(), fn($c) => $c !== BathNext::Ok))),
+        ...array_merge(
+            ...array_map(
+                fn($c) => ["next.title.bath_{$c->value}", "next.reason.bath_{$c->value}"],
+                array_filter(BathNext::cases(), fn($c) => $c !== BathNext::Ok),
+            ),
+        ),
         ...array_map(fn($c) => "pot.next.{$c->value}", BathNext::cases()),
         ...array_map(fn($c) => "pot.kind.{$c->value}", PotKind::cases()),
         ...array_map(fn($c) => "pot.wax.{$c->value}", WaxKind::cases()),
@@ -259,17 +241,12 @@ it('has a text for every code it can say', function (): void {
         ...array_map(fn($c) => "settings.{$c->value}", SettingKey::cases()),
         ...array_map(fn($c) => "schools.{$c->value}.name", LimitSchool::cases()),
         ...array_map(fn($c) => "done.{$c->value}", ActionKind::cases()),
-        ...array_map(
-            fn($c) => "errors.conflict.{$c->value}",
-            ConflictKind::cases(),
-        ),
+        ...array_map(fn($c) => "errors.conflict.{$c->value}", ConflictKind::cases()),
         ...array_map(fn($c) => "ui.roles.{$c->value}", Role::cases()),
         ...array_map(fn(string $table) => "ui.keep.table.{$table}", WorkshopFile::tables()),
         ...array_merge(
             ...array_map(
-                fn($c) => $c->isEvent()
-                    ? ["history.move_entry.{$c->value}", "history.delete_entry.{$c->value}"]
-                    : [],
+                fn($c) => $c->isEvent() ? ["history.move_entry.{$c->value}", "history.delete_entry.{$c->value}"] : [],
                 EntryType::cases(),
             ),
         ),
@@ -278,9 +255,7 @@ it('has a text for every code it can say', function (): void {
         expect(trans()->has($code))->toBeTrue($code);
     }
     // The screens' own labels: each that is asked for is there.
-    $screens = new RecursiveIteratorIterator(
-        new RecursiveDirectoryIterator(resource_path('js'), FilesystemIterator::SKIP_DOTS),
-    );
+    $screens = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(resource_path('js'), FilesystemIterator::SKIP_DOTS));
     foreach ($screens as $file) {
         preg_match_all("/\\bt\\('([a-z_.]+)'/", (string) file_get_contents((string) $file), $found);
         foreach ($found[1] as $code) {

@@ -10,14 +10,20 @@ use Symfony\Component\Finder\SplFileInfo;
 use Tests\Feature\Bench;
 
 it('takes a decimal comma in every numeric field of every form, nested ones too', function (): void {
-    $this->actingAs((new Bench)->owner)->get('/')->assertOk();
+    $this->actingAs((new Bench())->owner)->get('/')->assertOk();
     $classes = array_filter(
-        array_map(fn(SplFileInfo $file) => 'App\\Http\\Requests\\'.str_replace(['/', '.php'], ['\\', ''], $file->getRelativePathname()), File::allFiles(app_path('Http/Requests'))),
-        fn(string $class) => is_subclass_of($class, ActionRequest::class) && ! (new ReflectionClass($class))->isAbstract(),
+        array_map(
+            fn(SplFileInfo $file) => 'App\\Http\\Requests\\' . str_replace(['/', '.php'], ['\\', ''], $file->getRelativePathname()),
+            File::allFiles(app_path('Http/Requests')),
+        ),
+        fn(string $class) => is_subclass_of($class, ActionRequest::class) && !(new ReflectionClass($class))->isAbstract(),
     );
     $seen = [];
     foreach ($classes as $class) {
-        $make = fn(array $input): ActionRequest => tap($class::create('/', 'POST', $input), fn(ActionRequest $one) => $one->setContainer(app())->setUserResolver(fn() => auth()->user()));
+        $make = fn(array $input): ActionRequest => tap(
+            $class::create('/', 'POST', $input),
+            fn(ActionRequest $one) => $one->setContainer(app())->setUserResolver(fn() => auth()->user()),
+        );
         $fields = fn(ActionRequest $one): array => (fn() => $this->fields())->call($one);
         // Some forms ask for a reading only where one is sent.
         foreach (array_filter($fields($make(['reading' => ['kind' => 'digital']])), ActionRequest::isNumber(...)) as $field => $_) {
@@ -37,16 +43,21 @@ it('takes a decimal comma in every numeric field of every form, nested ones too'
             $seen[] = $field;
         }
     }
-    expect(count($seen))->toBeGreaterThan(80)->and($seen)->toContain('hour', 'as_wax', 'factors.*', 'chains.*.km', 'spots.*.value_pct', 'points.*.life', 'fixed', 'volume', 'dips.*.temp');
+    expect(count($seen))
+        ->toBeGreaterThan(80)
+        ->and($seen)
+        ->toContain('hour', 'as_wax', 'factors.*', 'chains.*.km', 'spots.*.value_pct', 'points.*.life', 'fixed', 'volume', 'dips.*.temp');
 });
 
 it('says what is wrong with seven distances, and never that a number wants letters', function (): void {
-    $bench = new Bench;
+    $bench = new Bench();
     $bike = $bench->bike();
     $this->actingAs($bench->owner);
     $bikeIs = ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => '300', 'limit_school' => 'usual'];
     foreach (['0 30 0 30', '0 30 0 30 0 80 x', '0 30 0 30 0 1080 60'] as $week) {
-        $this->put("/bikes/{$bike->id}", ['action_id' => (string) Str::uuid(), 'week_summer' => $week] + $bikeIs)->assertSessionHasErrors(['week_summer' => __('errors.week')]);
+        $this->put("/bikes/{$bike->id}", ['action_id' => (string) Str::uuid(), 'week_summer' => $week] + $bikeIs)->assertSessionHasErrors([
+            'week_summer' => __('errors.week'),
+        ]);
     }
     // Any other field with a form of its own says so itself: the general words are for names.
     foreach (File::allFiles(app_path('Http/Requests')) as $file) {

@@ -37,11 +37,7 @@ function furnish(Bench $bench): array
     $ride = (string) Str::uuid();
     test()
         ->actingAs($bench->owner)
-        ->post(
-            '/rides',
-            ['action_id' => $ride, 'bike_id' => $bike->id, 'distance' => 20, 'condition' => 'dry'] +
-                Bench::form(2),
-        )
+        ->post('/rides', ['action_id' => $ride, 'bike_id' => $bike->id, 'distance' => 20, 'condition' => 'dry'] + Bench::form(2))
         ->assertRedirect();
     test()->post('/invitations', ['role' => 'member']);
     $track = Track::query()->create([
@@ -74,21 +70,76 @@ function furnish(Bench $bench): array
             'from' => '2026-11-25',
         ])
         ->assertSessionHasNoErrors();
-    test()->post("/bikes/{$bike->id}/estimates", ['action_id' => (string) Str::uuid(), 'by' => 'distance', 'distance' => 9, 'from' => '2026-11-20', 'to' => '2026-11-21', 'condition' => 'dry'])->assertSessionHasNoErrors();
-    test()->post('/jars', ['action_id' => (string) Str::uuid(), 'name' => 'Dirty', 'role' => 'dirty', 'solvent' => 'white_spirit', 'volume_ml' => 500] + Bench::form(3))->assertSessionHasNoErrors();
-    test()->post('/pots', ['action_id' => (string) Str::uuid(), 'name' => 'Pot', 'kind' => 'pan', 'diameter' => 120, 'height' => 90, 'wax' => 'plain'])->assertSessionHasNoErrors();
-    test()->post('/pots/'.Pot::query()->in($bench->workshop)->sole()->id.'/bath', ['act' => 'fill', 'wax' => 400] + Bench::form(2))->assertSessionHasNoErrors();
-    test()->postJson('/pots/'.Pot::query()->in($bench->workshop)->sole()->id.'/devices', ['name' => 'Probe'])->assertOk();
-    test()->post('/instruments', ['action_id' => (string) Str::uuid(), 'name' => 'Gauge', 'kind' => 'drop_in', 'marks' => '0.5'])->assertSessionHasNoErrors();
-    RideImport::query()->create(['id' => $import = (string) Str::uuid(), 'workshop_id' => $bench->workshop->id, 'kind' => RideFileKind::Zip, 'name' => 'x.zip', 'state' => ImportState::Stopped, 'total' => 1, 'failures' => [], 'started_at' => Bench::NOW]);
-    test()->post('/bottles', ['action_id' => (string) Str::uuid(), 'name' => 'Drip', 'volume' => 120])->assertSessionHasNoErrors();
-    test()->post("/bikes/{$bike->id}/parts", ['action_id' => (string) Str::uuid(), 'kind' => 'cassette', 'name' => 'Cassette'] + Bench::form(2))->assertSessionHasNoErrors();
+    test()
+        ->post("/bikes/{$bike->id}/estimates", [
+            'action_id' => (string) Str::uuid(),
+            'by' => 'distance',
+            'distance' => 9,
+            'from' => '2026-11-20',
+            'to' => '2026-11-21',
+            'condition' => 'dry',
+        ])
+        ->assertSessionHasNoErrors();
+    test()
+        ->post(
+            '/jars',
+            ['action_id' => (string) Str::uuid(), 'name' => 'Dirty', 'role' => 'dirty', 'solvent' => 'white_spirit', 'volume_ml' => 500] +
+                Bench::form(3),
+        )
+        ->assertSessionHasNoErrors();
+    test()
+        ->post('/pots', [
+            'action_id' => (string) Str::uuid(),
+            'name' => 'Pot',
+            'kind' => 'pan',
+            'diameter' => 120,
+            'height' => 90,
+            'wax' => 'plain',
+        ])
+        ->assertSessionHasNoErrors();
+    test()
+        ->post('/pots/' . Pot::query()->in($bench->workshop)->sole()->id . '/bath', ['act' => 'fill', 'wax' => 400] + Bench::form(2))
+        ->assertSessionHasNoErrors();
+    test()
+        ->postJson('/pots/' . Pot::query()->in($bench->workshop)->sole()->id . '/devices', ['name' => 'Probe'])
+        ->assertOk();
+    test()
+        ->post('/instruments', ['action_id' => (string) Str::uuid(), 'name' => 'Gauge', 'kind' => 'drop_in', 'marks' => '0.5'])
+        ->assertSessionHasNoErrors();
+    RideImport::query()->create([
+        'id' => ($import = (string) Str::uuid()),
+        'workshop_id' => $bench->workshop->id,
+        'kind' => RideFileKind::Zip,
+        'name' => 'x.zip',
+        'state' => ImportState::Stopped,
+        'total' => 1,
+        'failures' => [],
+        'started_at' => Bench::NOW,
+    ]);
+    test()
+        ->post('/bottles', ['action_id' => (string) Str::uuid(), 'name' => 'Drip', 'volume' => 120])
+        ->assertSessionHasNoErrors();
+    test()
+        ->post(
+            "/bikes/{$bike->id}/parts",
+            ['action_id' => (string) Str::uuid(), 'kind' => 'cassette', 'name' => 'Cassette'] + Bench::form(2),
+        )
+        ->assertSessionHasNoErrors();
     $boxed = $bench->chain($bike, 'N', null);
     $job = (string) Str::uuid();
-    test()->post('/strip', ['action_id' => $job, 'chains' => [$boxed->id], 'protocol' => 'two_bottles'])->assertRedirect("/jobs/{$job}");
-    test()->post('/protocols', ['action_id' => (string) Str::uuid(), 'name' => 'Mine', 'steps' => [
-        ['kind' => 'bath', 'solvent' => 'isopropyl_alcohol', 'volume_ml' => 200, 'moves' => [['kind' => 'shake', 'seconds' => 60]]], ['kind' => 'dry', 'seconds' => 3600],
-    ]])->assertSessionHasNoErrors();
+    test()
+        ->post('/strip', ['action_id' => $job, 'chains' => [$boxed->id], 'protocol' => 'two_bottles'])
+        ->assertRedirect("/jobs/{$job}");
+    test()
+        ->post('/protocols', [
+            'action_id' => (string) Str::uuid(),
+            'name' => 'Mine',
+            'steps' => [
+                ['kind' => 'bath', 'solvent' => 'isopropyl_alcohol', 'volume_ml' => 200, 'moves' => [['kind' => 'shake', 'seconds' => 60]]],
+                ['kind' => 'dry', 'seconds' => 3600],
+            ],
+        ])
+        ->assertSessionHasNoErrors();
     app('auth')->forgetGuards();
 
     return [
@@ -101,7 +152,7 @@ function furnish(Bench $bench): array
         'part' => Part::query()->in($bench->workshop)->where('kind', 'cassette')->sole()->id,
         'jar' => Jar::query()->in($bench->workshop)->sole()->id,
         'protocol' => Protocol::query()->in($bench->workshop)->sole()->id,
-        'code' => 'own-'.Protocol::query()->in($bench->workshop)->sole()->id,
+        'code' => 'own-' . Protocol::query()->in($bench->workshop)->sole()->id,
         'bike' => $bike->id,
         'chain' => $other->id,
         'ride' => Ride::query()->in($bench->workshop)->sole()->id,
@@ -112,10 +163,7 @@ function furnish(Bench $bench): array
         'estimate' => Estimate::query()->in($bench->workshop)->sole()->id,
         'commute' => Commute::query()->in($bench->workshop)->sole()->id,
         'table' => 'rides',
-        'membership' => Membership::query()
-            ->where('workshop_id', $bench->workshop->id)
-            ->orderBy('id')
-            ->firstOrFail()->id,
+        'membership' => Membership::query()->where('workshop_id', $bench->workshop->id)->orderBy('id')->firstOrFail()->id,
         'entry' => Dip::query()->in($bench->workshop)->firstOrFail()->id,
         'type' => 'dips',
         'token' => 'none',
@@ -155,7 +203,15 @@ function formWith(array $ids): array
         'drain' => 'slow',
         'dry_by' => 'air',
         'heat_up' => $ids['job'],
-        'taps' => [['id' => (string) Str::uuid(), 'kind' => 'done', 'position' => 0, 'at' => Bench::NOW, 'ticks' => ['gloves', 'open_air', 'no_flame', 'plastic_jar']]],
+        'taps' => [
+            [
+                'id' => (string) Str::uuid(),
+                'kind' => 'done',
+                'position' => 0,
+                'at' => Bench::NOW,
+                'ticks' => ['gloves', 'open_air', 'no_flame', 'plastic_jar'],
+            ],
+        ],
         'act' => 'top_up',
         'wax' => 20,
         'diameter' => 120,
@@ -165,122 +221,108 @@ function formWith(array $ids): array
         'height' => 90,
         'volume_ml' => 50,
         'protocol' => 'two_bottles',
-        'steps' => [['kind' => 'bath', 'solvent' => 'isopropyl_alcohol', 'volume_ml' => 200, 'moves' => [['kind' => 'shake', 'seconds' => 60]]], ['kind' => 'dry', 'seconds' => 3600]],
+        'steps' => [
+            ['kind' => 'bath', 'solvent' => 'isopropyl_alcohol', 'volume_ml' => 200, 'moves' => [['kind' => 'shake', 'seconds' => 60]]],
+            ['kind' => 'dry', 'seconds' => 3600],
+        ],
     ];
 }
 
-it(
-    'gives nothing of another workshop, by path, query, body or filter, on any route',
-    function (): void {
-        [$mine, $theirs] = [new Bench, new Bench('other@test.example')];
-        [$own, $foreign] = [furnish($mine), furnish($theirs)];
-        $this->actingAs($mine->owner);
-        $rows = Bench::rows();
-        $walked = 0;
-        $expectClosed = function (string $method, string $url, array $data) use (&$walked): void {
-            $status = $this->call($method, $url, $data)->getStatusCode();
-            expect($status)->toBeIn([403, 404], "{$method} {$url} ".json_encode($data));
-            $walked++;
-        };
-        foreach (Route::getRoutes()->getRoutes() as $route) {
-            $method = $route->methods()[0];
-            if (! in_array('auth', $route->gatherMiddleware(), true)) {
-                continue;
-            }
-            foreach (array_diff($route->parameterNames(), ['type', 'table']) as $name) {
-                $path = preg_replace_callback(
-                    '/\{(\w+)\}/',
-                    fn(array $m) => (string) ($m[1] === $name ? $foreign : $own)[$m[1]],
-                    $route->uri(),
-                );
-                $expectClosed($method, "/{$path}", $method === 'GET' ? [] : formWith($own));
-            }
+it('gives nothing of another workshop, by path, query, body or filter, on any route', function (): void {
+    [$mine, $theirs] = [new Bench(), new Bench('other@test.example')];
+    [$own, $foreign] = [furnish($mine), furnish($theirs)];
+    $this->actingAs($mine->owner);
+    $rows = Bench::rows();
+    $walked = 0;
+    $expectClosed = function (string $method, string $url, array $data) use (&$walked): void {
+        $status = $this->call($method, $url, $data)->getStatusCode();
+        expect($status)->toBeIn([403, 404], "{$method} {$url} " . json_encode($data));
+        $walked++;
+    };
+    foreach (Route::getRoutes()->getRoutes() as $route) {
+        $method = $route->methods()[0];
+        if (!in_array('auth', $route->gatherMiddleware(), true)) {
+            continue;
         }
-        $own['track2'] = $own['track'];
-        foreach (
-            ['/road?bike=', '/history?bike=', '/chains/new?bike=', "/tracks/{$own['track']}?bike="] as $url
-        ) {
-            $expectClosed('GET', $url.$foreign['bike'], []);
-        }
-        $expectClosed('GET', "/history?chain={$foreign['chain']}", []);
-        $expectClosed('GET', "/strip?chains[]={$foreign['chain']}", []);
-        $expectClosed('GET', "/pot-day?chains[]={$foreign['chain']}", []);
-        foreach (["/chains/{$own['chain']}/readings", "/chains/{$own['chain']}/readings/meaning"] as $url) {
-            $expectClosed('POST', $url, ['kind' => 'digital', 'value_pct' => 0.1, 'instrument_id' => $foreign['instrument']] + formWith($own));
-        }
-        foreach (['jar', 'into'] as $field) {
-            $expectClosed('POST', '/strip/plan', ['sources' => [[$field => $foreign['jar']]]] + formWith($own));
-        }
-        foreach (
-            [
-                ['POST', '/rides', 'bike_id', 'bike'],
-                ['PUT', "/rides/{$own['ride']}", 'bike_id', 'bike'],
-                ['POST', "/tracks/{$own['track']}/keep", 'bike_id', 'bike'],
-                ['POST', '/chains', 'bike_id', 'bike'],
-                ['PUT', "/chains/{$own['chain']}", 'bike_id', 'bike'],
-                ['POST', "/bikes/{$own['bike']}/fittings", 'chain_id', 'chain'],
-                ['POST', '/arrive', 'bike_id', 'bike'],
-                ['POST', '/commutes', 'bike_id', 'bike'],
-                ['POST', '/rides/move', 'bike_id', 'bike'],
-                ['POST', '/rides/move', 'rides', 'ride'],
-                ['POST', "/rides/{$own['ride']}/split", 'chain_id', 'chain'],
-                ['POST', "/bikes/{$own['bike']}/corrections", 'chain_id', 'chain'],
-                ['POST', "/parts/{$own['part']}/fittings", 'bike_id', 'bike'],
-                ['POST', '/dips', 'chains', 'chain'],
-                ['POST', '/dips', 'pot_id', 'pot'],
-                ['POST', '/pot-day', 'chains', 'chain'],
-                ['POST', '/pot-day', 'pot_id', 'pot'],
-                ['POST', '/pot-day/plan', 'pot_id', 'pot'],
-                ['POST', "/pots/{$own['pot']}/calibrate/fit", 'heat_up', 'job'],
-                ['POST', '/strip', 'chains', 'chain'],
-                ['POST', '/strip/plan', 'chains', 'chain'],
-                ['POST', "/actions/{$own['action']}/undo", 'also', 'action'],
-            ] as [$method, $url, $field, $id]
-        ) {
-            $expectClosed(
-                $method,
-                $url,
-                [
-                    $field => in_array($field, ['chains', 'also', 'rides'], true)
-                        ? [$own[$id], $foreign[$id]]
-                        : $foreign[$id],
-                ] + formWith($own),
+        foreach (array_diff($route->parameterNames(), ['type', 'table']) as $name) {
+            $path = preg_replace_callback(
+                '/\{(\w+)\}/',
+                fn(array $m) => (string) ($m[1] === $name ? $foreign : $own)[$m[1]],
+                $route->uri(),
             );
+            $expectClosed($method, "/{$path}", $method === 'GET' ? [] : formWith($own));
         }
-        // An action id of theirs is no way in either.
-        $this->post(
-            '/rides',
-            ['action_id' => $foreign['action']] + formWith($own),
-        )->assertStatus(409);
-        expect(Bench::rows())->toBe($rows)->and($walked)->toBeGreaterThan(30);
-    },
-);
+    }
+    $own['track2'] = $own['track'];
+    foreach (['/road?bike=', '/history?bike=', '/chains/new?bike=', "/tracks/{$own['track']}?bike="] as $url) {
+        $expectClosed('GET', $url . $foreign['bike'], []);
+    }
+    $expectClosed('GET', "/history?chain={$foreign['chain']}", []);
+    $expectClosed('GET', "/strip?chains[]={$foreign['chain']}", []);
+    $expectClosed('GET', "/pot-day?chains[]={$foreign['chain']}", []);
+    foreach (["/chains/{$own['chain']}/readings", "/chains/{$own['chain']}/readings/meaning"] as $url) {
+        $expectClosed('POST', $url, ['kind' => 'digital', 'value_pct' => 0.1, 'instrument_id' => $foreign['instrument']] + formWith($own));
+    }
+    foreach (['jar', 'into'] as $field) {
+        $expectClosed('POST', '/strip/plan', ['sources' => [[$field => $foreign['jar']]]] + formWith($own));
+    }
+    foreach (
+        [
+            ['POST', '/rides', 'bike_id', 'bike'],
+            ['PUT', "/rides/{$own['ride']}", 'bike_id', 'bike'],
+            ['POST', "/tracks/{$own['track']}/keep", 'bike_id', 'bike'],
+            ['POST', '/chains', 'bike_id', 'bike'],
+            ['PUT', "/chains/{$own['chain']}", 'bike_id', 'bike'],
+            ['POST', "/bikes/{$own['bike']}/fittings", 'chain_id', 'chain'],
+            ['POST', '/arrive', 'bike_id', 'bike'],
+            ['POST', '/commutes', 'bike_id', 'bike'],
+            ['POST', '/rides/move', 'bike_id', 'bike'],
+            ['POST', '/rides/move', 'rides', 'ride'],
+            ['POST', "/rides/{$own['ride']}/split", 'chain_id', 'chain'],
+            ['POST', "/bikes/{$own['bike']}/corrections", 'chain_id', 'chain'],
+            ['POST', "/parts/{$own['part']}/fittings", 'bike_id', 'bike'],
+            ['POST', '/dips', 'chains', 'chain'],
+            ['POST', '/dips', 'pot_id', 'pot'],
+            ['POST', '/pot-day', 'chains', 'chain'],
+            ['POST', '/pot-day', 'pot_id', 'pot'],
+            ['POST', '/pot-day/plan', 'pot_id', 'pot'],
+            ['POST', "/pots/{$own['pot']}/calibrate/fit", 'heat_up', 'job'],
+            ['POST', '/strip', 'chains', 'chain'],
+            ['POST', '/strip/plan', 'chains', 'chain'],
+            ['POST', "/actions/{$own['action']}/undo", 'also', 'action'],
+        ]
+        as [$method, $url, $field, $id]
+    ) {
+        $expectClosed(
+            $method,
+            $url,
+            [
+                $field => in_array($field, ['chains', 'also', 'rides'], true) ? [$own[$id], $foreign[$id]] : $foreign[$id],
+            ] + formWith($own),
+        );
+    }
+    // An action id of theirs is no way in either.
+    $this->post('/rides', ['action_id' => $foreign['action']] + formWith($own))->assertStatus(409);
+    expect(Bench::rows())->toBe($rows)->and($walked)->toBeGreaterThan(30);
+});
 
 it('lets a viewer change nothing and a stranger see nothing, on any route', function (): void {
-    $bench = new Bench;
+    $bench = new Bench();
     $own = furnish($bench);
     $viewer = $bench->person(Role::Viewer);
     $rows = Bench::rows();
     foreach (Route::getRoutes()->getRoutes() as $route) {
         if (
-            ! in_array('auth', $route->gatherMiddleware(), true) ||
+            !in_array('auth', $route->gatherMiddleware(), true) ||
             // Of one's own account; nothing of the workshop.
             in_array($route->uri(), ['sign-out', 'leave', 'devices/sign-out-others'], true)
         ) {
             continue;
         }
-        $path =
-            '/'.
-            preg_replace_callback(
-                '/\{(\w+)\}/',
-                fn(array $m) => (string) $own[$m[1]],
-                ltrim($route->uri(), '/'),
-            );
+        $path = '/' . preg_replace_callback('/\{(\w+)\}/', fn(array $m) => (string) $own[$m[1]], ltrim($route->uri(), '/'));
         $method = $route->methods()[0];
         app('auth')->forgetGuards();
-        expect($this->call($method, $path, formWith($own))->headers->get('Location'))->toEndWith(
-            '/sign-in',
-        );
+        expect($this->call($method, $path, formWith($own))->headers->get('Location'))->toEndWith('/sign-in');
         $answer = $this->actingAs($viewer)
             ->call($method, $path, $method === 'GET' ? [] : formWith($own))
             ->getStatusCode();
@@ -293,23 +335,15 @@ it('lets a viewer change nothing and a stranger see nothing, on any route', func
 });
 
 it('lets a member manage nobody, and nothing that only the owner may', function (): void {
-    $bench = new Bench;
+    $bench = new Bench();
     $own = furnish($bench);
     $member = $bench->person(Role::Member);
     $walked = 0;
     foreach (Route::getRoutes()->getRoutes() as $route) {
         if (in_array(OnlyOwner::class, $route->gatherMiddleware(), true)) {
-            $path =
-                '/'.
-                preg_replace_callback(
-                    '/\{(\w+)\}/',
-                    fn(array $m) => (string) $own[$m[1]],
-                    $route->uri(),
-                );
+            $path = '/' . preg_replace_callback('/\{(\w+)\}/', fn(array $m) => (string) $own[$m[1]], $route->uri());
             $rows = Bench::rows();
-            $this->actingAs($member)
-                ->call($route->methods()[0], $path, formWith($own))
-                ->assertForbidden();
+            $this->actingAs($member)->call($route->methods()[0], $path, formWith($own))->assertForbidden();
             expect(Bench::rows())->toBe($rows);
             $walked++;
         }
@@ -321,7 +355,7 @@ it('lets a member manage nobody, and nothing that only the owner may', function 
 });
 
 it('turns somebody who was shown out away from every route, at once', function (): void {
-    $bench = new Bench;
+    $bench = new Bench();
     $own = furnish($bench);
     $member = $bench->person(Role::Member);
     $this->actingAs($member)->get('/')->assertOk();
@@ -333,19 +367,10 @@ it('turns somebody who was shown out away from every route, at once', function (
         ->assertSessionHasNoErrors();
     $rows = Bench::rows();
     foreach (Route::getRoutes()->getRoutes() as $route) {
-        if (
-            ! in_array('auth', $route->gatherMiddleware(), true) ||
-            in_array($route->uri(), ['sign-out', 'devices/sign-out-others'], true)
-        ) {
+        if (!in_array('auth', $route->gatherMiddleware(), true) || in_array($route->uri(), ['sign-out', 'devices/sign-out-others'], true)) {
             continue;
         }
-        $path =
-            '/'.
-            preg_replace_callback(
-                '/\{(\w+)\}/',
-                fn(array $m) => (string) $own[$m[1]],
-                ltrim($route->uri(), '/'),
-            );
+        $path = '/' . preg_replace_callback('/\{(\w+)\}/', fn(array $m) => (string) $own[$m[1]], ltrim($route->uri(), '/'));
         app('auth')->forgetGuards();
         app()->forgetScopedInstances();
         // The device still holds its session, as far as it knows.
@@ -354,10 +379,7 @@ it('turns somebody who was shown out away from every route, at once', function (
             $path,
             $route->methods()[0] === 'GET' ? [] : formWith($own),
         );
-        expect($answer->getStatusCode())
-            ->toBe(302, $path)
-            ->and($answer->headers->get('Location'))
-            ->toEndWith('/sign-in');
+        expect($answer->getStatusCode())->toBe(302, $path)->and($answer->headers->get('Location'))->toEndWith('/sign-in');
     }
     expect(Bench::rows())->toBe($rows);
 });
@@ -377,24 +399,14 @@ it('puts every row of every table into a workshop', function (): void {
         'personal_access_tokens',
     ];
     foreach (Schema::getTableListing(schemaQualified: false) as $table) {
-        in_array($table, $without, true) ||
-            expect(Schema::hasColumn($table, 'workshop_id'))->toBeTrue($table);
+        in_array($table, $without, true) || expect(Schema::hasColumn($table, 'workshop_id'))->toBeTrue($table);
     }
 });
 
 it('keeps SQLite strict and safe', function (): void {
     config([
-        'database.connections.file' =>
-            ['database' => tempnam(sys_get_temp_dir(), 'db')] +
-            config('database.connections.sqlite'),
+        'database.connections.file' => ['database' => tempnam(sys_get_temp_dir(), 'db')] + config('database.connections.sqlite'),
     ]);
-    $pragma = fn(string $name) => array_values(
-        (array) DB::connection('file')->selectOne("pragma {$name}"),
-    )[0];
-    expect($pragma('journal_mode'))
-        ->toBe('wal')
-        ->and($pragma('foreign_keys'))
-        ->toBe(1)
-        ->and($pragma('busy_timeout'))
-        ->toBe(10000);
+    $pragma = fn(string $name) => array_values((array) DB::connection('file')->selectOne("pragma {$name}"))[0];
+    expect($pragma('journal_mode'))->toBe('wal')->and($pragma('foreign_keys'))->toBe(1)->and($pragma('busy_timeout'))->toBe(10000);
 });

@@ -19,9 +19,10 @@ final class GaugeValueController extends Controller
     public function store(Request $request, TakeGaugeValues $take): JsonResponse
     {
         $device = Auth::guard('sanctum')->user();
-        $device instanceof Device && $device->tokenCan(Device::SENDS_VALUES) || abort(403, (string) __('errors.gauge.ability'));
+        ($device instanceof Device && $device->tokenCan(Device::SENDS_VALUES)) || abort(403, (string) __('errors.gauge.ability'));
         $readings = $request->json('readings');
-        is_array($readings) && array_is_list($readings) && $readings !== [] && count($readings) <= self::MOST || abort(422, (string) __('errors.gauge.readings', ['most' => self::MOST]));
+        (is_array($readings) && array_is_list($readings) && $readings !== [] && count($readings) <= self::MOST) ||
+            abort(422, (string) __('errors.gauge.readings', ['most' => self::MOST]));
         $answer = $take($device, $readings);
 
         return response()->json($answer, $answer['taken'] + $answer['known'] === 0 ? 422 : 200);

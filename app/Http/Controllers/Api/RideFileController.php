@@ -17,10 +17,15 @@ final class RideFileController extends Controller
     public function store(Request $request, Inbox $inbox): JsonResponse
     {
         $device = Auth::guard('sanctum')->user();
-        $device instanceof Device && $device->tokenCan(Device::SENDS_RIDES) || abort(403, (string) __('errors.rides.ability'));
+        ($device instanceof Device && $device->tokenCan(Device::SENDS_RIDES)) || abort(403, (string) __('errors.rides.ability'));
         $sequence = $request->query('sequence');
-        is_string($sequence) && ctype_digit($sequence) && strlen($sequence) < 16 || abort(422, (string) __('errors.rides.sequence'));
-        $new = $inbox->take($device, (int) $sequence, $request->string('name', "ride-{$sequence}.gpx")->toString(), $request->getContent(true));
+        (is_string($sequence) && ctype_digit($sequence) && strlen($sequence) < 16) || abort(422, (string) __('errors.rides.sequence'));
+        $new = $inbox->take(
+            $device,
+            (int) $sequence,
+            $request->string('name', "ride-{$sequence}.gpx")->toString(),
+            $request->getContent(true),
+        );
 
         return response()->json(['taken' => $new ? 1 : 0, 'known' => $new ? 0 : 1]);
     }

@@ -20,10 +20,11 @@ final class TemperatureController extends Controller
     public function store(Request $request, int $pot, TakeTemperatures $take): JsonResponse
     {
         $device = Auth::guard('sanctum')->user();
-        $device instanceof Device && $device->tokenCan(Device::SENDS_TEMPERATURES) || abort(403, (string) __('errors.probe.ability'));
+        ($device instanceof Device && $device->tokenCan(Device::SENDS_TEMPERATURES)) || abort(403, (string) __('errors.probe.ability'));
         $device->pot_id === $pot || abort(403, (string) __('errors.probe.pot'));
         $readings = $request->json('readings');
-        is_array($readings) && array_is_list($readings) && $readings !== [] && count($readings) <= self::MOST || abort(422, (string) __('errors.probe.readings', ['most' => self::MOST]));
+        (is_array($readings) && array_is_list($readings) && $readings !== [] && count($readings) <= self::MOST) ||
+            abort(422, (string) __('errors.probe.readings', ['most' => self::MOST]));
         $answer = $take($device, $readings, $request->json('sent_at'));
 
         return response()->json($answer, $answer['taken'] + $answer['known'] === 0 ? 422 : 200);

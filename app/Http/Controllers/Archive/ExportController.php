@@ -18,9 +18,16 @@ final class ExportController extends Controller
     {
         $workshop = $current->workshop();
 
-        return response()->streamDownload(function () use ($workshop, $export): void {
-            echo json_encode($export->file($workshop), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
-        }, "dripel-workshop-{$clock->now()->format('Y-m-d')}.json", ['Content-Type' => 'application/json']);
+        return response()->streamDownload(
+            function () use ($workshop, $export): void {
+                echo json_encode(
+                    $export->file($workshop),
+                    JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR,
+                );
+            },
+            "dripel-workshop-{$clock->now()->format('Y-m-d')}.json",
+            ['Content-Type' => 'application/json'],
+        );
     }
 
     public function table(string $table, CurrentWorkshop $current, ExportWorkshop $export): StreamedResponse
@@ -28,10 +35,14 @@ final class ExportController extends Controller
         abort_unless(in_array($table, WorkshopFile::tables(), true), 404);
         $workshop = $current->workshop();
 
-        return response()->streamDownload(function () use ($workshop, $table, $export): void {
-            $out = fopen('php://output', 'w');
-            assert(is_resource($out));
-            $export->csv($workshop, $table, $out);
-        }, "dripel-{$table}.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
+        return response()->streamDownload(
+            function () use ($workshop, $table, $export): void {
+                $out = fopen('php://output', 'w');
+                assert(is_resource($out));
+                $export->csv($workshop, $table, $out);
+            },
+            "dripel-{$table}.csv",
+            ['Content-Type' => 'text/csv; charset=utf-8'],
+        );
     }
 }

@@ -22,16 +22,21 @@ final class RestoreController extends Controller
     {
         $restore($current->workshop(), (string) file_get_contents($request->upload()->getPathname()));
 
-        return redirect()->route('shed')->with('done', ['text' => (string) __('done.restored'), 'undo' => null, 'key' => (string) $current->workshop()->revision]);
+        return redirect()
+            ->route('shed')
+            ->with('done', ['text' => (string) __('done.restored'), 'undo' => null, 'key' => (string) $current->workshop()->revision]);
     }
 
     /** The name is typed, so that nobody empties by a slip of the finger what cannot be undone. */
     public function destroy(Request $request, CurrentWorkshop $current, EmptyWorkshop $empty, Translators $translators): RedirectResponse
     {
         $name = $translators->current()->settings->text(SettingKey::WorkshopName, 0);
-        trim($request->string('name')->toString()) === trim($name) || throw new NotPossible('empty_name', 'name_differs', ['name' => $name]);
+        trim($request->string('name')->toString()) === trim($name) ||
+            throw new NotPossible('empty_name', 'name_differs', ['name' => $name]);
         $empty($current->workshop());
 
-        return redirect()->route('shed')->with('done', ['text' => (string) __('done.emptied'), 'undo' => null, 'key' => (string) $current->workshop()->revision]);
+        return redirect()
+            ->route('shed')
+            ->with('done', ['text' => (string) __('done.emptied'), 'undo' => null, 'key' => (string) $current->workshop()->revision]);
     }
 }

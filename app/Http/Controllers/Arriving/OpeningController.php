@@ -16,19 +16,25 @@ final class OpeningController extends Controller
 {
     public function store(OpeningRequest $request, Chain $chain, CorrectOpening $correctOpening): RedirectResponse|JsonResponse
     {
-        return $this->doOrPreview($request, fn() => $correctOpening->add($request->context(), $chain, $request->kmIfNamed('km'), $request->wax(), $request->sinceWaxKm()));
+        return $this->doOrPreview(
+            $request,
+            fn() => $correctOpening->add($request->context(), $chain, $request->kmIfNamed('km'), $request->wax(), $request->sinceWaxKm()),
+        );
     }
 
     public function update(OpeningRequest $request, Opening $opening, CorrectOpening $correctOpening): RedirectResponse|JsonResponse
     {
-        return $this->doOrPreview($request, fn() => $correctOpening(
-            $request->context(),
-            $opening,
-            $request->kmIfNamed('km', $opening->km),
-            $request->wax(),
-            $request->sinceWaxKm($opening),
-            $request->filled('closings') ? $request->integer('closings') : null,
-            $request->asOf($opening),
-        ));
+        return $this->doOrPreview(
+            $request,
+            fn() => $correctOpening(
+                $request->context(),
+                $opening,
+                $request->kmIfNamed('km', $opening->km),
+                $request->wax(),
+                $request->sinceWaxKm($opening),
+                $request->filled('closings') ? $request->integer('closings') : null,
+                $request->asOf($opening),
+            ),
+        );
     }
 }

@@ -27,7 +27,10 @@ final class PartsTableController extends Controller
 
     public function template(): HttpResponse
     {
-        return response(PartsTable::template(), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="dripel-parts.csv"']);
+        return response(PartsTable::template(), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="dripel-parts.csv"',
+        ]);
     }
 
     public function preview(PartsTableRequest $request, ArriveProps $props): Response
@@ -40,6 +43,9 @@ final class PartsTableController extends Controller
         $table = $request->table();
         $table->faultless() || throw new NotPossible('text', 'table_has_faults');
 
-        return $this->done($arrive($request->context(), $table->arrivals($request->workshop(), $readBook($request->workshop())), $moments->now()), route('shed'));
+        return $this->done(
+            $arrive($request->context(), $table->arrivals($request->workshop(), $readBook($request->workshop())), $moments->now()),
+            route('shed'),
+        );
     }
 }

@@ -37,6 +37,10 @@ final class BikeController extends Controller
 
     public function update(BikeRequest $request, Bike $bike, ChangeSettings $changeSettings): RedirectResponse|JsonResponse
     {
-        return $this->doOrPreview($request, fn() => $changeSettings($request->context(), $bike, $request->settings(), $request->boolean('also_past')), route('shed'));
+        return $this->doOrPreview(
+            $request,
+            fn() => $changeSettings($request->context(), $bike, $request->settings(), $request->boolean('also_past')),
+            route('shed'),
+        );
     }
 }

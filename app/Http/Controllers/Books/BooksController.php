@@ -31,7 +31,15 @@ final class BooksController extends Controller
 
     public function storeJar(JarRequest $request, AddJar $addJar): RedirectResponse
     {
-        return $this->done($addJar($request->context(), $request->string('name')->trim()->toString(), $request->role(), $request->moment(), $request->filling()));
+        return $this->done(
+            $addJar(
+                $request->context(),
+                $request->string('name')->trim()->toString(),
+                $request->role(),
+                $request->moment(),
+                $request->filling(),
+            ),
+        );
     }
 
     public function tend(TendRequest $request, Jar $jar, TendJar $tendJar): RedirectResponse
@@ -41,18 +49,28 @@ final class BooksController extends Controller
 
     public function storePrice(PriceRequest $request, SetPrice $setPrice): RedirectResponse
     {
-        return $this->done($setPrice($request->context(), Supply::from($request->string('supply')->toString()), $request->amountMinor(), $request->float('quantity'), $request->from()));
+        return $this->done(
+            $setPrice(
+                $request->context(),
+                Supply::from($request->string('supply')->toString()),
+                $request->amountMinor(),
+                $request->float('quantity'),
+                $request->from(),
+            ),
+        );
     }
 
     public function storeLink(LinkRequest $request, AddLink $addLink): RedirectResponse
     {
-        return $this->done($addLink(
-            $request->context(),
-            $request->string('name')->trim()->toString(),
-            $request->integer('count'),
-            $request->wholeIfNamed('speeds'),
-            $request->wholeIfNamed('closings_allowed'),
-            $request->priceMinor(),
-        ));
+        return $this->done(
+            $addLink(
+                $request->context(),
+                $request->string('name')->trim()->toString(),
+                $request->integer('count'),
+                $request->wholeIfNamed('speeds'),
+                $request->wholeIfNamed('closings_allowed'),
+                $request->priceMinor(),
+            ),
+        );
     }
 }

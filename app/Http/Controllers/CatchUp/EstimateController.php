@@ -23,9 +23,20 @@ final class EstimateController extends Controller
         return $this->done($estimateDistance($request->context(), $request->estimate($bike, $readBook($request->workshop()))));
     }
 
-    public function update(EstimateRequest $request, Estimate $estimate, EstimateDistance $estimateDistance, ReadBook $readBook, Find $find): RedirectResponse
-    {
-        return $this->done($estimateDistance->change($request->context(), $estimate, $request->estimate($find->bike($estimate->bike_id), $readBook($request->workshop()))));
+    public function update(
+        EstimateRequest $request,
+        Estimate $estimate,
+        EstimateDistance $estimateDistance,
+        ReadBook $readBook,
+        Find $find,
+    ): RedirectResponse {
+        return $this->done(
+            $estimateDistance->change(
+                $request->context(),
+                $estimate,
+                $request->estimate($find->bike($estimate->bike_id), $readBook($request->workshop())),
+            ),
+        );
     }
 
     /** How it would be spread, in a sentence. */

@@ -31,24 +31,47 @@ use Inertia\Response;
 
 final class ChainController extends Controller
 {
-    public function show(Request $request, Chain $chain, CurrentWorkshop $current, ReadBook $readBook, Translators $translators, ReadWear $readWear, OpenJobs $openJobs, ReadBaths $readBaths, RetireProps $retire): Response
-    {
+    public function show(
+        Request $request,
+        Chain $chain,
+        CurrentWorkshop $current,
+        ReadBook $readBook,
+        Translators $translators,
+        ReadWear $readWear,
+        OpenJobs $openJobs,
+        ReadBaths $readBaths,
+        RetireProps $retire,
+    ): Response {
         $workshop = $current->workshop();
         $props = new ChainPageProps($readBook($workshop), $translators->current(), $readWear($workshop));
-        return Inertia::render('Chain/Chain', $props->show(
-            $chain->id,
-            $request->boolean('all'),
-            $openJobs->byChain($workshop)[$chain->id] ?? null,
-            $retire->story($workshop, $chain->id),
-            array_values(array_map((new PotProps($translators->current()))->of(...), $readBaths($workshop))),
-        ) + ['forecast' => Inertia::defer(fn() => $props->forecast($chain->id))]);
+        return Inertia::render(
+            'Chain/Chain',
+            $props->show(
+                $chain->id,
+                $request->boolean('all'),
+                $openJobs->byChain($workshop)[$chain->id] ?? null,
+                $retire->story($workshop, $chain->id),
+                array_values(array_map((new PotProps($translators->current()))->of(...), $readBaths($workshop))),
+            ) + ['forecast' => Inertia::defer(fn() => $props->forecast($chain->id))],
+        );
     }
 
-    public function create(Request $request, Find $find, CurrentWorkshop $current, ReadBook $readBook, Translators $translators, ReadWear $readWear): Response
-    {
+    public function create(
+        Request $request,
+        Find $find,
+        CurrentWorkshop $current,
+        ReadBook $readBook,
+        Translators $translators,
+        ReadWear $readWear,
+    ): Response {
         $workshop = $current->workshop();
 
-        return Inertia::render('Chain/NewChain', (new ChainPageProps($readBook($workshop), $translators->current(), $readWear($workshop)))->create($find->bikeIfNamed($request->query('bike'))?->id));
+        return Inertia::render(
+            'Chain/NewChain',
+            (new ChainPageProps($readBook($workshop), $translators->current(), $readWear($workshop)))->create(
+                $find->bikeIfNamed($request->query('bike'))?->id,
+            ),
+        );
     }
 
     public function store(ChainRequest $request, AddChain $addChain, Moments $moments): RedirectResponse
@@ -66,25 +89,49 @@ final class ChainController extends Controller
             $request->since('waxed'),
             $fit ? $moments->now() : null,
             $request->since('factory_waxed'),
-            ($request->input('state') === 'factory_waxed' ? [SettingKey::ChainLoad->value => Load::FactoryWaxed->value] : []) + $request->facts(),
+            ($request->input('state') === 'factory_waxed' ? [SettingKey::ChainLoad->value => Load::FactoryWaxed->value] : []) +
+                $request->facts(),
         );
 
         // In its box it is greased: on to the strip, with the chain chosen already.
-        return $this->done($action, $request->boolean('strip_next') ? route('strip', ['chains' => [$action->about->chain]]) : route('shed'));
+        return $this->done(
+            $action,
+            $request->boolean('strip_next') ? route('strip', ['chains' => [$action->about->chain]]) : route('shed'),
+        );
     }
 
-    public function update(ChainRequest $request, Chain $chain, CurrentWorkshop $current, ReadBook $readBook, ChangeSettings $changeSettings): RedirectResponse
-    {
+    public function update(
+        ChainRequest $request,
+        Chain $chain,
+        CurrentWorkshop $current,
+        ReadBook $readBook,
+        ChangeSettings $changeSettings,
+    ): RedirectResponse {
         // What was never said of it is not said now just because the form shows what is supposed.
         $book = $readBook($current->workshop());
-        $supposed = [SettingKey::ChainLoad->value => PlanStrip::load($book, $chain->id)->value, SettingKey::ChainJoint->value => Joint::QuickLink->value];
-        $facts = array_filter($request->facts(), fn(string|int|float|null $value, string $key) => ($supposed[$key] ?? null) !== $value || $book->settings->at(SettingKey::from($key), $chain->id, PHP_INT_MAX) !== null, ARRAY_FILTER_USE_BOTH);
+        $supposed = [
+            SettingKey::ChainLoad->value => PlanStrip::load($book, $chain->id)->value,
+            SettingKey::ChainJoint->value => Joint::QuickLink->value,
+        ];
+        $facts = array_filter(
+            $request->facts(),
+            fn(string|int|float|null $value, string $key) => ($supposed[$key] ?? null) !== $value ||
+                $book->settings->at(SettingKey::from($key), $chain->id, PHP_INT_MAX) !== null,
+            ARRAY_FILTER_USE_BOTH,
+        );
 
-        return $this->done($changeSettings($request->context(), $chain, [
-            SettingKey::ChainLabel->value => mb_strtoupper($request->string('label')->toString()),
-            SettingKey::ChainSpeeds->value => $request->integer('speeds'),
-            SettingKey::ChainPitches->value => $request->filled('pitches') ? $request->integer('pitches') : null,
-            SettingKey::ChainHome->value => $request->bike()->id,
-        ] + $facts, false));
+        return $this->done(
+            $changeSettings(
+                $request->context(),
+                $chain,
+                [
+                    SettingKey::ChainLabel->value => mb_strtoupper($request->string('label')->toString()),
+                    SettingKey::ChainSpeeds->value => $request->integer('speeds'),
+                    SettingKey::ChainPitches->value => $request->filled('pitches') ? $request->integer('pitches') : null,
+                    SettingKey::ChainHome->value => $request->bike()->id,
+                ] + $facts,
+                false,
+            ),
+        );
     }
 }

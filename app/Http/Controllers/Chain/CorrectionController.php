@@ -19,6 +19,9 @@ final class CorrectionController extends Controller
     {
         $chain = $request->chain() ?? throw new NotPossible('chain_id', 'already_on');
 
-        return $this->doOrPreview($request, fn() => $correctFitting($request->context(), $bike, $chain, $request->moment(), $request->boolean('exchange')));
+        return $this->doOrPreview(
+            $request,
+            fn() => $correctFitting($request->context(), $bike, $chain, $request->moment(), $request->boolean('exchange')),
+        );
     }
 }

@@ -21,12 +21,19 @@ final class ReadingController extends Controller
     {
         $reading = $request->reading();
 
-        return $this->done($recordReading($request->context(), $chain, $reading->input(), $request->moment(), $reading->asks(), $reading->instrumentId()));
+        return $this->done(
+            $recordReading($request->context(), $chain, $reading->input(), $request->moment(), $reading->asks(), $reading->instrumentId()),
+        );
     }
 
     /** What it would mean, before it is kept. */
-    public function meaning(ReadingRequest $request, Chain $chain, ReadBook $readBook, ReadWear $readWear, Translators $translators): JsonResponse
-    {
+    public function meaning(
+        ReadingRequest $request,
+        Chain $chain,
+        ReadBook $readBook,
+        ReadWear $readWear,
+        Translators $translators,
+    ): JsonResponse {
         $atS = $request->moment()->unixS;
         $props = new MeaningWords($readBook($request->workshop()), $translators->current(), $readWear($request->workshop(), $atS), $atS);
 

@@ -23,13 +23,13 @@ final class SizeController extends Controller
     public function __invoke(SizeRequest $request, SizeWords $words): JsonResponse
     {
         if ($request->copies()) {
-            $match = (new ChainMatch)($request->match($request->integer('old_pitches')));
+            $match = (new ChainMatch())($request->match($request->integer('old_pitches')));
 
             return $this->answer($match->pitches, $words->cut($match), $words->copied($match), null);
         }
         $in = $request->length();
-        $length = (new ChainLength)($in);
-        $match = (new ChainMatch)($request->match($length->pitches, $request->newJoint()));
+        $length = (new ChainLength())($in);
+        $match = (new ChainMatch())($request->match($length->pitches, $request->newJoint()));
 
         return $this->answer($length->pitches, $words->cut($match), $words->computed($in, $length, $match), ChainLoop::of($in)->toArray());
     }

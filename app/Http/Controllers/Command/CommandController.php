@@ -32,8 +32,13 @@ use Illuminate\Validation\ValidationException;
  */
 final class CommandController extends Controller
 {
-    public function preview(CommandRequest $request, CommandParser $parser, Examples $examples, DryRun $dryRun, ChangeWords $words): JsonResponse
-    {
+    public function preview(
+        CommandRequest $request,
+        CommandParser $parser,
+        Examples $examples,
+        DryRun $dryRun,
+        ChangeWords $words,
+    ): JsonResponse {
         return response()->json($this->answer($request, $parser, $examples, $dryRun, $words));
     }
 

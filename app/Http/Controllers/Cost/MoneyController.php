@@ -25,7 +25,17 @@ final class MoneyController extends Controller
 
     public function update(PlainDripRequest $request, ChangeSettings $changeSettings): RedirectResponse
     {
-        return $this->done($changeSettings($request->context(), null, [SettingKey::DripAsWax->value => $request->asWaxOrHouse(), SettingKey::PlainDripEveryKm->value => $request->kmOrHouse('every')], false));
+        return $this->done(
+            $changeSettings(
+                $request->context(),
+                null,
+                [
+                    SettingKey::DripAsWax->value => $request->asWaxOrHouse(),
+                    SettingKey::PlainDripEveryKm->value => $request->kmOrHouse('every'),
+                ],
+                false,
+            ),
+        );
     }
 
     /** What an hour is worth: for money, years to come and the plan. */

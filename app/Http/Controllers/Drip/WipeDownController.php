@@ -20,8 +20,13 @@ use Inertia\Response;
 /** A chain and a cloth: the short path after a wet ride, and the wipe between. */
 final class WipeDownController extends Controller
 {
-    public function show(Chain $chain, CurrentWorkshop $current, ReadBook $readBook, OpenJobs $jobs, Translators $translators): Response|RedirectResponse
-    {
+    public function show(
+        Chain $chain,
+        CurrentWorkshop $current,
+        ReadBook $readBook,
+        OpenJobs $jobs,
+        Translators $translators,
+    ): Response|RedirectResponse {
         $page = (new WetProps($readBook($current->workshop()), $translators->current(), $jobs($current->workshop())))->of($chain->id);
 
         return $page === null ? redirect()->route('chain', $chain) : Inertia::render('Ride/Wet', $page);

@@ -24,17 +24,26 @@ final class HistoryController extends Controller
 {
     public function index(Request $request, CurrentWorkshop $current, HistoryProps $props, Find $find): Response
     {
-        return Inertia::render('History/History', $props->all(
-            $current->workshop(),
-            $find->bikeIfNamed($request->query('bike'))?->id,
-            $find->chainIfNamed($request->query('chain'))?->id,
-            max(1, $request->integer('page', 1)),
-        ));
+        return Inertia::render(
+            'History/History',
+            $props->all(
+                $current->workshop(),
+                $find->bikeIfNamed($request->query('bike'))?->id,
+                $find->chainIfNamed($request->query('chain'))?->id,
+                max(1, $request->integer('page', 1)),
+            ),
+        );
     }
 
     /** What would have to go with an action, before it is taken back. */
-    public function confirm(Action $action, CurrentWorkshop $current, HistoryProps $props, UndoActions $undoActions, DryRun $dryRun, ChangeWords $words): Response
-    {
+    public function confirm(
+        Action $action,
+        CurrentWorkshop $current,
+        HistoryProps $props,
+        UndoActions $undoActions,
+        DryRun $dryRun,
+        ChangeWords $words,
+    ): Response {
         $by = new ActionContext($current->workshop(), $current->user(), (string) Str::uuid());
 
         $also = $action->reverted_by === null ? $undoActions->plan($by, $action) : [];
@@ -45,6 +54,9 @@ final class HistoryController extends Controller
 
     public function undo(UndoRequest $request, Action $action, Find $find, UndoActions $undoActions): RedirectResponse
     {
-        return $this->done($undoActions($request->context(), $action, $find->actions($request->array('also'))), $request->boolean('to_shed') ? route('shed') : null);
+        return $this->done(
+            $undoActions($request->context(), $action, $find->actions($request->array('also'))),
+            $request->boolean('to_shed') ? route('shed') : null,
+        );
     }
 }

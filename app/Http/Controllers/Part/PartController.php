@@ -21,17 +21,19 @@ final class PartController extends Controller
 {
     public function store(PartRequest $request, Bike $bike, AddPart $addPart): RedirectResponse
     {
-        return $this->done($addPart(
-            $request->context(),
-            $bike,
-            PartKind::from($request->string('kind')->toString()),
-            $request->string('name')->trim()->toString(),
-            $request->moment(),
-            $request->kmIfNamed('km'),
-            $request->boolean('on_trainer'),
-            $request->boolean('replaces'),
-            $request->priceMinor(),
-        ));
+        return $this->done(
+            $addPart(
+                $request->context(),
+                $bike,
+                PartKind::from($request->string('kind')->toString()),
+                $request->string('name')->trim()->toString(),
+                $request->moment(),
+                $request->kmIfNamed('km'),
+                $request->boolean('on_trainer'),
+                $request->boolean('replaces'),
+                $request->priceMinor(),
+            ),
+        );
     }
 
     public function fit(PartFitRequest $request, Part $part, FitPart $fitPart): RedirectResponse

@@ -41,7 +41,11 @@ final class InvitationController extends Controller
     {
         $invitation = Invitation::behind($token);
 
-        return Inertia::render('People/Join', ['token' => $token, 'open' => $invitation->open($clock->unixS()), 'role' => $invitation->role->value]);
+        return Inertia::render('People/Join', [
+            'token' => $token,
+            'open' => $invitation->open($clock->unixS()),
+            'role' => $invitation->role->value,
+        ]);
     }
 
     public function accept(AccountRequest $request, string $token, AcceptInvitation $acceptInvitation): RedirectResponse

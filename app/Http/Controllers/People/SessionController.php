@@ -18,7 +18,7 @@ final class SessionController extends Controller
 {
     public function create(): Response|RedirectResponse
     {
-        return RegisterOwner::isOpen() && ! config('dripel.demo')
+        return RegisterOwner::isOpen() && !config('dripel.demo')
             ? redirect()->route('register')
             : Inertia::render('People/SignIn', ['demo' => config()->boolean('dripel.demo')]);
     }

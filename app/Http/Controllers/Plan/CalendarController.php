@@ -35,6 +35,9 @@ final class CalendarController extends Controller
 
     private static function answer(string $calendar, string $how): Response
     {
-        return response($calendar, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => "{$how}; filename=\"dripel.ics\""]);
+        return response($calendar, 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => "{$how}; filename=\"dripel.ics\"",
+        ]);
     }
 }

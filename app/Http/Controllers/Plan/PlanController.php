@@ -30,19 +30,36 @@ use Inertia\Response;
 /** The weeks ahead: planned, moved by hand, followed. */
 final class PlanController extends Controller
 {
-    public function index(Request $request, CurrentWorkshop $current, ReadPlan $readPlan, ReadBook $readBook, Translators $translators, ReadWear $readWear, ReadShopping $readShopping, ReadPrices $readPrices): Response
-    {
+    public function index(
+        Request $request,
+        CurrentWorkshop $current,
+        ReadPlan $readPlan,
+        ReadBook $readBook,
+        Translators $translators,
+        ReadWear $readWear,
+        ReadShopping $readShopping,
+        ReadPrices $readPrices,
+    ): Response {
         $weeks = min(ReadPlan::MOST_WEEKS, max(2, $request->integer('weeks', ReadPlan::WEEKS)));
         $workshop = $current->workshop();
         $plan = $readPlan($workshop, $weeks);
         $props = new PlanProps($readBook($workshop), $translators->current(), $plan, $readWear($workshop));
 
-        return Inertia::render('Plan/Ahead', $props->page($workshop, $readPlan->rides($workshop), $readShopping($workshop, $plan), $readPrices($workshop), $weeks));
+        return Inertia::render(
+            'Plan/Ahead',
+            $props->page($workshop, $readPlan->rides($workshop), $readShopping($workshop, $plan), $readPrices($workshop), $weeks),
+        );
     }
 
     /** What comes of pot days by hand; nothing is kept. */
-    public function try(PlanRequest $request, CurrentWorkshop $current, ReadPlan $readPlan, ReadBook $readBook, Translators $translators, ReadWear $readWear): JsonResponse
-    {
+    public function try(
+        PlanRequest $request,
+        CurrentWorkshop $current,
+        ReadPlan $readPlan,
+        ReadBook $readBook,
+        Translators $translators,
+        ReadWear $readWear,
+    ): JsonResponse {
         $workshop = $current->workshop();
         $plan = $readPlan($workshop, $request->integer('weeks', ReadPlan::WEEKS));
         $props = new PlanProps($readBook($workshop), $translators->current(), $plan, $readWear($workshop));
@@ -53,23 +70,27 @@ final class PlanController extends Controller
 
     public function keep(PlanRequest $request, KeepPlan $keepPlan): RedirectResponse
     {
-        return $this->done($keepPlan($request->context(), [
-            SettingKey::PlanByHand->value => $request->dates() ?: null,
-            SettingKey::PlanBottle->value => (int) $request->boolean('bottle'),
-            SettingKey::PlanFollowed->value => 1,
-        ]));
+        return $this->done(
+            $keepPlan($request->context(), [
+                SettingKey::PlanByHand->value => $request->dates() ?: null,
+                SettingKey::PlanBottle->value => (int) $request->boolean('bottle'),
+                SettingKey::PlanFollowed->value => 1,
+            ]),
+        );
     }
 
     /** Back to the best days, with some pinned and some forbidden. */
     public function planAgain(PlanRequest $request, KeepPlan $keepPlan): RedirectResponse
     {
-        return $this->done($keepPlan($request->context(), [
-            SettingKey::PlanByHand->value => null,
-            SettingKey::PlanBottle->value => null,
-            SettingKey::PlanFollowed->value => 1,
-            SettingKey::PlanPinned->value => $request->dates('pinned') ?: null,
-            SettingKey::PlanForbidden->value => $request->dates('forbidden') ?: null,
-        ]));
+        return $this->done(
+            $keepPlan($request->context(), [
+                SettingKey::PlanByHand->value => null,
+                SettingKey::PlanBottle->value => null,
+                SettingKey::PlanFollowed->value => 1,
+                SettingKey::PlanPinned->value => $request->dates('pinned') ?: null,
+                SettingKey::PlanForbidden->value => $request->dates('forbidden') ?: null,
+            ]),
+        );
     }
 
     public function unfollow(ActionIdRequest $request, KeepPlan $keepPlan): RedirectResponse
@@ -86,15 +107,17 @@ final class PlanController extends Controller
     {
         $from = $request->string('from')->toString();
 
-        return $this->done($planRide(
-            $request->context(),
-            $request->bikeIfNamed(),
-            $from,
-            $request->filled('until') ? $request->string('until')->toString() : $from,
-            $request->plannedKm(),
-            $request->condition(),
-            $request->string('name')->trim()->toString(),
-            $moments->now(),
-        ));
+        return $this->done(
+            $planRide(
+                $request->context(),
+                $request->bikeIfNamed(),
+                $from,
+                $request->filled('until') ? $request->string('until')->toString() : $from,
+                $request->plannedKm(),
+                $request->condition(),
+                $request->string('name')->trim()->toString(),
+                $moments->now(),
+            ),
+        );
     }
 }

@@ -25,11 +25,24 @@ final class WhatIfController extends Controller
         return Inertia::render('Plan/WhatIf', (new WhatIfProps($readBook($current->workshop()), $translators->current()))->page());
     }
 
-    public function compare(WhatIfRequest $request, CurrentWorkshop $current, ReadBook $readBook, Translators $translators, ReadYears $readYears): JsonResponse
-    {
+    public function compare(
+        WhatIfRequest $request,
+        CurrentWorkshop $current,
+        ReadBook $readBook,
+        Translators $translators,
+        ReadYears $readYears,
+    ): JsonResponse {
         $props = new WhatIfProps($readBook($current->workshop()), $translators->current());
         try {
-            return response()->json($props->compare($readYears($current->workshop()), $request->policies(), $request->schools(), $request->integer('years'), $request->bikeIfNamed()?->id));
+            return response()->json(
+                $props->compare(
+                    $readYears($current->workshop()),
+                    $request->policies(),
+                    $request->schools(),
+                    $request->integer('years'),
+                    $request->bikeIfNamed()?->id,
+                ),
+            );
         } catch (InvalidInput $e) {
             throw $e->path === 'pot.wax_g' ? ValidationException::withMessages(['pot' => (string) __('errors.pot_too_low')]) : $e;
         }

@@ -13,6 +13,8 @@ final class DipController extends Controller
 {
     public function store(DipRequest $request, DipChains $dipChains): RedirectResponse
     {
-        return $this->done($dipChains($request->context(), $request->chains(), $request->moment(), $request->boolean('rust_looked'), $request->terms()));
+        return $this->done(
+            $dipChains($request->context(), $request->chains(), $request->moment(), $request->boolean('rust_looked'), $request->terms()),
+        );
     }
 }

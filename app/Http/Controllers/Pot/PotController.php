@@ -37,9 +37,16 @@ final class PotController extends Controller
         $found = $this->found($request, $pot, $calibratePot);
         $q = $request->translator()->quantities;
 
-        return response()->json(['text' => $found === null ? '' : $request->translator()->say('pot.fitted', [
-            'loss' => $q->number($found->lossWPerK, 2), 'efficiency' => $q->number(100 * $found->efficiency)."\u{a0}%", 'rms' => $q->number($found->rmsC, 1)."\u{a0}K",
-        ])]);
+        return response()->json([
+            'text' =>
+                $found === null
+                    ? ''
+                    : $request->translator()->say('pot.fitted', [
+                        'loss' => $q->number($found->lossWPerK, 2),
+                        'efficiency' => $q->number(100 * $found->efficiency) . "\u{a0}%",
+                        'rms' => $q->number($found->rmsC, 1) . "\u{a0}K",
+                    ]),
+        ]);
     }
 
     public function calibrate(CalibrateRequest $request, Pot $pot, CalibratePot $calibratePot): RedirectResponse
@@ -54,13 +61,25 @@ final class PotController extends Controller
         return match (true) {
             $request->boolean('forget') => null,
             $job !== null => $calibratePot->fromPotDay($pot, $job),
-            default => $calibratePot->fromTyped($request->workshop(), $pot, $request->string('power')->toString(), $request->roomC(), $request->observed()),
+            default => $calibratePot->fromTyped(
+                $request->workshop(),
+                $pot,
+                $request->string('power')->toString(),
+                $request->roomC(),
+                $request->observed(),
+            ),
         };
     }
 
     public function heat(HeatRequest $request, Pot $pot, HeatPot $heatPot): JsonResponse
     {
-        [$bath, $in, $heat] = $heatPot($request->workshop(), $pot, $request->string('power')->toString(), $request->celsius('start'), $request->celsius('target'));
+        [$bath, $in, $heat] = $heatPot(
+            $request->workshop(),
+            $pot,
+            $request->string('power')->toString(),
+            $request->celsius('start'),
+            $request->celsius('target'),
+        );
         $by = $request->filled('by') ? $request->string('by')->toString() : null;
 
         return response()->json((new PotWords($request->translator()))->heat($bath, $in, $heat, $by));

@@ -34,8 +34,14 @@ final class RideController extends Controller
     {
         $bike = $find->bikeIfNamed($request->query('bike'));
 
-        return Inertia::render('Ride/Road', (new RideProps($readBook($current->workshop()), $translators->current()))
-            ->all($current->workshop(), $bike?->id, max(1, $request->integer('page', 1))));
+        return Inertia::render(
+            'Ride/Road',
+            (new RideProps($readBook($current->workshop()), $translators->current()))->all(
+                $current->workshop(),
+                $bike?->id,
+                max(1, $request->integer('page', 1)),
+            ),
+        );
     }
 
     /** A wet ride leads to what the chain wants today. */

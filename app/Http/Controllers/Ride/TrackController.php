@@ -52,7 +52,10 @@ final class TrackController extends Controller
 
     public function index(CurrentWorkshop $current, ReadBook $readBook, Translators $translators): Response
     {
-        return Inertia::render('Ride/Tracks', (new TracksProps($readBook($current->workshop()), $translators->current()))->all($current->workshop()));
+        return Inertia::render(
+            'Ride/Tracks',
+            (new TracksProps($readBook($current->workshop()), $translators->current()))->all($current->workshop()),
+        );
     }
 
     public function takeIn(TakeInRequest $request, TakeInRides $takeIn): RedirectResponse
@@ -67,12 +70,24 @@ final class TrackController extends Controller
         return redirect()->route('road');
     }
 
-    public function show(Request $request, Track $track, CurrentWorkshop $current, ReadBook $readBook, Translators $translators, Find $find): Response
-    {
+    public function show(
+        Request $request,
+        Track $track,
+        CurrentWorkshop $current,
+        ReadBook $readBook,
+        Translators $translators,
+        Find $find,
+    ): Response {
         $bike = $find->bikeIfNamed($request->query('bike'));
 
-        return Inertia::render('Ride/Track', (new TrackProps($readBook($current->workshop()), $translators->current()))
-            ->of($track, $bike?->id, Condition::tryFrom($request->string('condition')->toString()) ?? Condition::Dry));
+        return Inertia::render(
+            'Ride/Track',
+            (new TrackProps($readBook($current->workshop()), $translators->current()))->of(
+                $track,
+                $bike?->id,
+                Condition::tryFrom($request->string('condition')->toString()) ?? Condition::Dry,
+            ),
+        );
     }
 
     public function keep(KeepTrackRequest $request, Track $track, KeepTrack $keepTrack, WetChain $wetChain): RedirectResponse

@@ -21,22 +21,34 @@ final class ProtocolController extends Controller
 {
     public function card(string $code, CurrentWorkshop $current, Protocols $protocols, ProtocolProps $props): Response
     {
-        return Inertia::render('Strip/Card', $props->card($current->workshop(), $protocols->find($current->workshop(), $code) ?? abort(404)));
+        return Inertia::render(
+            'Strip/Card',
+            $props->card($current->workshop(), $protocols->find($current->workshop(), $code) ?? abort(404)),
+        );
     }
 
     public function edit(string $code, CurrentWorkshop $current, Protocols $protocols, ProtocolProps $props): Response
     {
-        return Inertia::render('Strip/Protocol', $props->edit($current->workshop(), $protocols->find($current->workshop(), $code) ?? abort(404)));
+        return Inertia::render(
+            'Strip/Protocol',
+            $props->edit($current->workshop(), $protocols->find($current->workshop(), $code) ?? abort(404)),
+        );
     }
 
     public function store(ProtocolRequest $request, KeepProtocol $keepProtocol): RedirectResponse
     {
-        return $this->done($keepProtocol($request->context(), null, $request->string('name')->trim()->toString(), $request->protocol()), route('strip'));
+        return $this->done(
+            $keepProtocol($request->context(), null, $request->string('name')->trim()->toString(), $request->protocol()),
+            route('strip'),
+        );
     }
 
     public function update(ProtocolRequest $request, Row $protocol, KeepProtocol $keepProtocol): RedirectResponse
     {
-        return $this->done($keepProtocol($request->context(), $protocol, $request->string('name')->trim()->toString(), $request->protocol()), route('strip'));
+        return $this->done(
+            $keepProtocol($request->context(), $protocol, $request->string('name')->trim()->toString(), $request->protocol()),
+            route('strip'),
+        );
     }
 
     public function destroy(ActionIdRequest $request, Row $protocol, KeepProtocol $keepProtocol): RedirectResponse

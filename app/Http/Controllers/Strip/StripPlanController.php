@@ -22,7 +22,10 @@ final class StripPlanController extends Controller
 {
     public function create(Request $request, Find $find, CurrentWorkshop $current, StripProps $props): Response
     {
-        return Inertia::render('Strip/Plan', $props->create($current->workshop(), array_map($find->chain(...), array_values((array) $request->query('chains', [])))));
+        return Inertia::render(
+            'Strip/Plan',
+            $props->create($current->workshop(), array_map($find->chain(...), array_values((array) $request->query('chains', [])))),
+        );
     }
 
     public function plan(StripRequest $request, PlanStrip $planStrip, StripProps $props): JsonResponse

@@ -28,7 +28,12 @@ final class GaugeController extends Controller
 {
     public function index(CurrentWorkshop $current, ReadBook $readBook, ReadWear $readWear, Translators $translators): Response
     {
-        return Inertia::render('Wear/Gauge', (new GaugeProps($readBook($current->workshop()), $translators->current(), $readWear($current->workshop())))->all($current->workshop()));
+        return Inertia::render(
+            'Wear/Gauge',
+            (new GaugeProps($readBook($current->workshop()), $translators->current(), $readWear($current->workshop())))->all(
+                $current->workshop(),
+            ),
+        );
     }
 
     public function storeInstrument(InstrumentRequest $request, KeepInstrument $keep): RedirectResponse
@@ -38,12 +43,22 @@ final class GaugeController extends Controller
 
     public function updateInstrument(InstrumentRequest $request, Instrument $instrument, KeepInstrument $keep): RedirectResponse
     {
-        return $this->done($keep($request->context(), $instrument, $request->string('name')->trim()->toString(), $request->instrument(), $request->boolean('gone')));
+        return $this->done(
+            $keep(
+                $request->context(),
+                $instrument,
+                $request->string('name')->trim()->toString(),
+                $request->instrument(),
+                $request->boolean('gone'),
+            ),
+        );
     }
 
     public function expect(ExpectedRequest $request, ChangeSettings $changeSettings): RedirectResponse
     {
-        return $this->done($changeSettings($request->context(), null, [SettingKey::LifePoints->value => $request->curve()?->pairs()], false));
+        return $this->done(
+            $changeSettings($request->context(), null, [SettingKey::LifePoints->value => $request->curve()?->pairs()], false),
+        );
     }
 
     public function advice(AdviceRequest $request, Bike $bike, AnswerAdvice $answer): RedirectResponse

@@ -18,7 +18,10 @@ final class SettingsController extends Controller
 {
     public function show(Request $request, CurrentWorkshop $current, SettingsProps $props): Response
     {
-        return Inertia::render('Settings/Settings', $props->all($current->workshop(), $current->user(), $current->role(), $request->session()->getId()));
+        return Inertia::render(
+            'Settings/Settings',
+            $props->all($current->workshop(), $current->user(), $current->role(), $request->session()->getId()),
+        );
     }
 
     public function update(SettingsRequest $request, ChangeSettings $changeSettings): RedirectResponse

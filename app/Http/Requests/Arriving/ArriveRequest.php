@@ -54,12 +54,14 @@ final class ArriveRequest extends ActionRequest
         $chains = $this->input('chains');
         $this->offsetUnset('chains');
         parent::prepareForValidation();
-        $this->merge(['chains' => array_map(
-            fn(mixed $chain) => is_array($chain)
-                ? ['label' => is_string($chain['label'] ?? null) ? mb_strtoupper(trim($chain['label'])) : null] + $chain
-                : $chain,
-            is_array($chains) ? array_values($chains) : [],
-        )]);
+        $this->merge([
+            'chains' => array_map(
+                fn(mixed $chain) => is_array($chain)
+                    ? ['label' => is_string($chain['label'] ?? null) ? mb_strtoupper(trim($chain['label'])) : null] + $chain
+                    : $chain,
+                is_array($chains) ? array_values($chains) : [],
+            ),
+        ]);
         $this->tidyNumbers();
     }
 
@@ -69,17 +71,24 @@ final class ArriveRequest extends ActionRequest
         $parts = array_map($this->arriving(...), array_values($this->array('chains')));
         foreach ([PartKind::Cassette, PartKind::Ring] as $kind) {
             if (is_array($this->input($kind->value))) {
-                $parts[] = new ArrivingPart($kind->value, (string) __("ui.parts.{$kind->value}"), km: $this->kmIfNamed("{$kind->value}.km"));
+                $parts[] = new ArrivingPart(
+                    $kind->value,
+                    (string) __("ui.parts.{$kind->value}"),
+                    km: $this->kmIfNamed("{$kind->value}.km"),
+                );
             }
         }
 
-        return new ArrivingBike($bike ?? [
-            SettingKey::BikeName->value => trim($this->string('name')->toString()),
-            SettingKey::BikeKind->value => $this->string('kind')->toString(),
-            SettingKey::BikeSpeeds->value => $this->integer('speeds'),
-            SettingKey::IntervalKm->value => round($this->km('interval'), 3),
-            SettingKey::LimitSchool->value => $this->translator()->settings->usualLimitSchool()->value,
-        ], $parts);
+        return new ArrivingBike(
+            $bike ?? [
+                SettingKey::BikeName->value => trim($this->string('name')->toString()),
+                SettingKey::BikeKind->value => $this->string('kind')->toString(),
+                SettingKey::BikeSpeeds->value => $this->integer('speeds'),
+                SettingKey::IntervalKm->value => round($this->km('interval'), 3),
+                SettingKey::LimitSchool->value => $this->translator()->settings->usualLimitSchool()->value,
+            ],
+            $parts,
+        );
     }
 
     /** Figures as of a day are those of its first moment; today's are those of now. */

@@ -32,7 +32,10 @@ final class OpeningRequest extends ActionRequest
         $shown = $this->translator()->quantities->date($seen->at, 'yyyy-MM-dd');
         $shownTime = $this->translator()->quantities->date($seen->at, 'HH:mm');
 
-        return ! $this->filled('date') || $this->string('date')->toString() === $shown && (! $this->filled('time') || $this->string('time')->toString() === $shownTime) ? null : $this->moment();
+        return !$this->filled('date') ||
+            ($this->string('date')->toString() === $shown && (!$this->filled('time') || $this->string('time')->toString() === $shownTime))
+            ? null
+            : $this->moment();
     }
 
     public function wax(): WaxThen

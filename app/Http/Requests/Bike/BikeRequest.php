@@ -28,8 +28,8 @@ final class BikeRequest extends ActionRequest
             'limit_school' => ['required', Rule::enum(LimitSchool::class)],
             'chains_wanted' => ['nullable', 'integer', 'between:1,12'],
             'target_life' => ['nullable', 'numeric', 'gt:0', 'lte:200000'],
-            'week_summer' => ['nullable', 'string', 'regex:'.self::WEEK],
-            'week_winter' => ['nullable', 'string', 'regex:'.self::WEEK],
+            'week_summer' => ['nullable', 'string', 'regex:' . self::WEEK],
+            'week_winter' => ['nullable', 'string', 'regex:' . self::WEEK],
             'by_ear' => ['boolean'],
             'drip_only' => ['boolean'],
             'also_past' => ['boolean'],
@@ -52,11 +52,16 @@ final class BikeRequest extends ActionRequest
             SettingKey::IntervalKm->value => round(Units::of($this->translator()->settings)->toKm($this->float('interval')), 3),
             SettingKey::IntervalHours->value => $this->filled('interval_hours') ? $this->float('interval_hours') : null,
             SettingKey::LimitSchool->value => $this->string('limit_school')->toString(),
-        ] + ($this->has('by_ear') ? [SettingKey::ByEar->value => (int) $this->boolean('by_ear')] : [])
-            + $this->weeks()
-            + ($this->has('drip_only') ? [SettingKey::DripOnly->value => (int) $this->boolean('drip_only')] : [])
-            + ($this->has('chains_wanted') ? [SettingKey::ChainsWanted->value => $this->filled('chains_wanted') ? $this->integer('chains_wanted') : null] : [])
-            + ($this->has('target_life') ? [SettingKey::TargetLifeKm->value => $this->filled('target_life') ? round($this->km('target_life'), 3) : null] : []);
+        ] +
+            ($this->has('by_ear') ? [SettingKey::ByEar->value => (int) $this->boolean('by_ear')] : []) +
+            $this->weeks() +
+            ($this->has('drip_only') ? [SettingKey::DripOnly->value => (int) $this->boolean('drip_only')] : []) +
+            ($this->has('chains_wanted')
+                ? [SettingKey::ChainsWanted->value => $this->filled('chains_wanted') ? $this->integer('chains_wanted') : null]
+                : []) +
+            ($this->has('target_life')
+                ? [SettingKey::TargetLifeKm->value => $this->filled('target_life') ? round($this->km('target_life'), 3) : null]
+                : []);
     }
 
     /** @return array<string, list<float>|null> what it is ridden by weekday, in km */

@@ -11,7 +11,11 @@ final class CommuteDaysRequest extends ActionRequest
 {
     protected function fields(): array
     {
-        return ['dates' => ['required', 'array', 'min:1', 'max:400'], 'dates.*' => ['date_format:Y-m-d'], 'ridden' => ['required', 'boolean']];
+        return [
+            'dates' => ['required', 'array', 'min:1', 'max:400'],
+            'dates.*' => ['date_format:Y-m-d'],
+            'ridden' => ['required', 'boolean'],
+        ];
     }
 
     /** @return list<string> */

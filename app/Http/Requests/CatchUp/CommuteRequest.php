@@ -22,9 +22,13 @@ final class CommuteRequest extends ActionRequest
             'weekdays.*' => ['integer', 'between:1,7', 'distinct'],
             'time' => ['required', 'date_format:H:i'],
             'distance' => ['required', 'numeric', 'gt:0', 'lte:500'],
-            'hours' => ['nullable', 'string', function (string $attribute, mixed $value, Closure $fail): void {
-                Duration::hours((string) $value) ?? $fail('validation.duration')->translate();
-            }],
+            'hours' => [
+                'nullable',
+                'string',
+                function (string $attribute, mixed $value, Closure $fail): void {
+                    Duration::hours((string) $value) ?? $fail('validation.duration')->translate();
+                },
+            ],
             'condition' => ['required', Rule::enum(Condition::class)],
             'from' => ['required', 'date_format:Y-m-d'],
             'until' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:from'],

@@ -49,17 +49,38 @@ final class EstimateRequest extends ActionRequest
                 return new Estimate(0, $made($now->unixS), $bike->id, $now->unixS, $today, $today, 0.0, $condition, $showsKm);
             }
             $km = $showsKm - (float) $last->odometerKm;
-            $km >= 0 || throw new NotPossible('odometer', 'odometer_back', [
-                'day' => $this->translator()->quantities->day($last->moment->unixS), 'km' => $this->translator()->quantities->distance((float) $last->odometerKm),
-            ]);
+            $km >= 0 ||
+                throw new NotPossible('odometer', 'odometer_back', [
+                    'day' => $this->translator()->quantities->day($last->moment->unixS),
+                    'km' => $this->translator()->quantities->distance((float) $last->odometerKm),
+                ]);
 
-            return new Estimate(0, $made($now->unixS), $bike->id, $last->moment->unixS, LocalDay::of($last->moment->unixS, $zone)->date, $today, $km, $condition, $showsKm);
+            return new Estimate(
+                0,
+                $made($now->unixS),
+                $bike->id,
+                $last->moment->unixS,
+                LocalDay::of($last->moment->unixS, $zone)->date,
+                $today,
+                $km,
+                $condition,
+                $showsKm,
+            );
         }
         [$from, $to] = [LocalDay::named($this->string('from')->toString(), $zone), LocalDay::named($this->string('to')->toString(), $zone)];
         app(Moments::class)->notAhead($to->startS(), 'to');
         $from->startS() <= $to->startS() || throw new NotPossible('from', 'days_order');
         $to->startS() - $from->startS() < 86400 * self::MAX_DAYS || throw new NotPossible('from', 'too_many_days');
 
-        return new Estimate(0, $made(min($to->endS(), $now->unixS)), $bike->id, $from->startS(), $from->date, $to->date, $this->km(), $condition);
+        return new Estimate(
+            0,
+            $made(min($to->endS(), $now->unixS)),
+            $bike->id,
+            $from->startS(),
+            $from->date,
+            $to->date,
+            $this->km(),
+            $condition,
+        );
     }
 }

@@ -55,12 +55,21 @@ final class ChainRequest extends ActionRequest
      */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            if (! $this->filled('pitches') || $validator->errors()->has('pitches') || $this->integer('pitches') % 2 === 0 || ($this->integer('speeds') === 1 && $this->boolean('half_link'))) {
-                return;
-            }
-            $validator->errors()->add('pitches', (string) __($this->integer('speeds') === 1 ? 'errors.half_link' : 'validation.multiple_of'));
-        }];
+        return [
+            function (Validator $validator): void {
+                if (
+                    !$this->filled('pitches') ||
+                    $validator->errors()->has('pitches') ||
+                    $this->integer('pitches') % 2 === 0 ||
+                    ($this->integer('speeds') === 1 && $this->boolean('half_link'))
+                ) {
+                    return;
+                }
+                $validator
+                    ->errors()
+                    ->add('pitches', (string) __($this->integer('speeds') === 1 ? 'errors.half_link' : 'validation.multiple_of'));
+            },
+        ];
     }
 
     /** @return array<string, string|int|float|null> by SettingKey; null: not known */

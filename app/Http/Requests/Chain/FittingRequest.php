@@ -45,7 +45,9 @@ final class FittingRequest extends ActionRequest
             $this->filled('closings_allowed') ? $this->integer('closings_allowed') : null,
             $this->boolean('new_link') && $this->filled('link_id') ? $this->find()->part($this->input('link_id')) : null,
             $this->filled('opening_holds') ? $this->boolean('opening_holds') : null,
-            is_array($this->input('reading')) ? (new ReadingFields((array) $this->validated('reading'), $this->find(), $this->translator()->settings))->measuredOff() : null,
+            is_array($this->input('reading'))
+                ? (new ReadingFields((array) $this->validated('reading'), $this->find(), $this->translator()->settings))->measuredOff()
+                : null,
         );
     }
 }

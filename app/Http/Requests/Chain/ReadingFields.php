@@ -30,7 +30,7 @@ final readonly class ReadingFields
             'kind' => ['required', 'in:ruler,drop_in,digital'],
             'pitches' => ['nullable', 'integer', 'between:1,200'],
             'zero_pct' => ['nullable', 'numeric', 'between:-1,1'],
-            'spots' => ['required', 'array', 'max:'.self::MOST_SPOTS],
+            'spots' => ['required', 'array', 'max:' . self::MOST_SPOTS],
             'spots.*.length_mm' => ["required_if:{$at}kind,ruler", 'nullable', 'numeric', 'gt:0', 'lt:3000'],
             'spots.*.value_pct' => ["required_if:{$at}kind,digital", 'nullable', 'numeric', 'between:-1,5'],
             'spots.*.results' => ["required_if:{$at}kind,drop_in", 'nullable', 'array'],
@@ -39,7 +39,7 @@ final readonly class ReadingFields
             'sure' => ['boolean'],
         ];
 
-        return array_combine(array_map(fn(string $field) => $at.$field, array_keys($rules)), $rules);
+        return array_combine(array_map(fn(string $field) => $at . $field, array_keys($rules)), $rules);
     }
 
     /**
@@ -53,11 +53,23 @@ final readonly class ReadingFields
     public static function tidy(array $data): array
     {
         $spots = $data['spots'] ?? [array_intersect_key($data, ['length_mm' => 1, 'value_pct' => 1, 'results' => 1])];
-        $data['spots'] = ! is_array($spots) ? $spots : array_map(fn(mixed $spot): mixed => ! is_array($spot) ? $spot : array_filter([
-            'length_mm' => is_string($spot['length_mm'] ?? null) ? TypedLength::mm($spot['length_mm']) ?? $spot['length_mm'] : $spot['length_mm'] ?? null,
-            'value_pct' => $spot['value_pct'] ?? null,
-            'results' => $spot['results'] ?? null,
-        ], fn(mixed $value) => $value !== null && $value !== ''), array_values($spots));
+        $data['spots'] = !is_array($spots)
+            ? $spots
+            : array_map(
+                fn(mixed $spot): mixed => !is_array($spot)
+                    ? $spot
+                    : array_filter(
+                        [
+                            'length_mm' => is_string($spot['length_mm'] ?? null)
+                                ? TypedLength::mm($spot['length_mm']) ?? $spot['length_mm']
+                                : $spot['length_mm'] ?? null,
+                            'value_pct' => $spot['value_pct'] ?? null,
+                            'results' => $spot['results'] ?? null,
+                        ],
+                        fn(mixed $value) => $value !== null && $value !== '',
+                    ),
+                array_values($spots),
+            );
 
         return $data;
     }
@@ -65,7 +77,7 @@ final readonly class ReadingFields
     /** Whether somebody sits at the form who can be asked, and has not said yet that it is so. */
     public function asks(): bool
     {
-        return array_key_exists('sure', $this->data) && ! filter_var($this->data['sure'], FILTER_VALIDATE_BOOLEAN);
+        return array_key_exists('sure', $this->data) && !filter_var($this->data['sure'], FILTER_VALIDATE_BOOLEAN);
     }
 
     /** One of the workshop's own; null: one as they usually are. */
@@ -77,11 +89,21 @@ final readonly class ReadingFields
     /** @return array<string, mixed> input of wear.reading */
     public function input(): array
     {
-        return $this->instrument()->input(array_map(fn(array $spot): array => match ($this->data['kind']) {
-            'ruler' => ['length_mm' => (float) $spot['length_mm']],
-            'digital' => ['value_pct' => (float) $spot['value_pct']],
-            default => ['results' => array_map(fn(array $at) => ['mark_pct' => (float) $at['mark_pct'], 'seat' => $at['seat']], array_values($spot['results']))],
-        }, array_values($this->data['spots'])));
+        return $this->instrument()->input(
+            array_map(
+                fn(array $spot): array => match ($this->data['kind']) {
+                    'ruler' => ['length_mm' => (float) $spot['length_mm']],
+                    'digital' => ['value_pct' => (float) $spot['value_pct']],
+                    default => [
+                        'results' => array_map(
+                            fn(array $at) => ['mark_pct' => (float) $at['mark_pct'], 'seat' => $at['seat']],
+                            array_values($spot['results']),
+                        ),
+                    ],
+                },
+                array_values($this->data['spots']),
+            ),
+        );
     }
 
     public function measuredOff(): MeasuredOff

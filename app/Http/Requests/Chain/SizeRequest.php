@@ -44,6 +44,11 @@ final class SizeRequest extends ActionRequest
 
     public function length(): ChainLengthInput
     {
-        return new ChainLengthInput($this->float('chainstay_mm'), $this->integer('front_teeth'), $this->integer('rear_teeth'), $this->boolean('derailleur'));
+        return new ChainLengthInput(
+            $this->float('chainstay_mm'),
+            $this->integer('front_teeth'),
+            $this->integer('rear_teeth'),
+            $this->boolean('derailleur'),
+        );
     }
 }

@@ -29,7 +29,9 @@ final class BottleRequest extends ActionRequest
             SettingKey::BottleName->value => $this->string('name')->trim()->toString(),
             SettingKey::BottleVolumeMl->value => $this->float('volume'),
             SettingKey::BottleOpenedOn->value => $this->filled('opened') ? $this->string('opened')->toString() : null,
-            SettingKey::BottlePrice->value => $this->filled('price') ? $this->translator()->quantities->toMinor($this->float('price')) : null,
+            SettingKey::BottlePrice->value => $this->filled('price')
+                ? $this->translator()->quantities->toMinor($this->float('price'))
+                : null,
             SettingKey::BottleGone->value => (int) $this->boolean('gone'),
         ];
     }

@@ -24,7 +24,7 @@ final class DripRequest extends ActionRequest
             'washed' => ['boolean'],
             'warmed' => ['boolean'],
             'brushed_in' => ['boolean'],
-            'coats' => ['required', 'integer', 'between:1,'.DripChoices::MOST_COATS],
+            'coats' => ['required', 'integer', 'between:1,' . DripChoices::MOST_COATS],
             'excess' => ['required', Rule::enum(ExcessSchool::class)],
         ];
     }

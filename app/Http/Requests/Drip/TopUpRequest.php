@@ -20,7 +20,7 @@ final class TopUpRequest extends ActionRequest
         return [
             'distance' => ['required', 'numeric', 'gt:0', 'lte:2000'],
             'bottle_id' => ['nullable', 'integer'],
-            'coats' => ['nullable', 'integer', 'between:1,'.DripChoices::MOST_COATS],
+            'coats' => ['nullable', 'integer', 'between:1,' . DripChoices::MOST_COATS],
             ...self::dayAndTime(),
         ];
     }
@@ -35,7 +35,9 @@ final class TopUpRequest extends ActionRequest
     {
         $bottle = $this->find()->bottleIfNamed($this->input('bottle_id'));
         $pitches = $this->translator()->settings->whole(SettingKey::ChainPitches, $chain->id) ?: DripDoseInput::USUAL_PITCHES;
-        $dose = (new DripDose)(new DripDoseInput($pitches, 1.0, $this->filled('coats') ? $this->integer('coats') : 1, DripDoseInput::ML_PER_DROP, null, 0.0));
+        $dose = (new DripDose())(
+            new DripDoseInput($pitches, 1.0, $this->filled('coats') ? $this->integer('coats') : 1, DripDoseInput::ML_PER_DROP, null, 0.0),
+        );
 
         return new DripFacts($this->km(), $bottle === null ? null : $dose->ml, $bottle);
     }

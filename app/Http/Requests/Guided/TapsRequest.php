@@ -38,14 +38,17 @@ final class TapsRequest extends FormRequest
     /** @return list<Tap> */
     public function taps(): array
     {
-        return array_map(fn(array $tap) => new Tap(
-            mb_strtolower((string) $tap['id']),
-            JobEventKind::from((string) $tap['kind']),
-            (int) $tap['position'],
-            (int) $tap['at'],
-            array_values(array_map(strval(...), $tap['ticks'] ?? [])),
-            self::about(array_filter((array) ($tap['about'] ?? []), fn(mixed $value) => $value !== null && $value !== '')),
-        ), array_values($this->array('taps')));
+        return array_map(
+            fn(array $tap) => new Tap(
+                mb_strtolower((string) $tap['id']),
+                JobEventKind::from((string) $tap['kind']),
+                (int) $tap['position'],
+                (int) $tap['at'],
+                array_values(array_map(strval(...), $tap['ticks'] ?? [])),
+                self::about(array_filter((array) ($tap['about'] ?? []), fn(mixed $value) => $value !== null && $value !== '')),
+            ),
+            array_values($this->array('taps')),
+        );
     }
 
     /**

@@ -15,7 +15,7 @@ final class AccountRequest extends FormRequest
     {
         return [
             'name' => ['required', 'string', 'max:80'],
-            'email' => ['required', 'string', 'lowercase', 'email', 'max:160', ...($this->is('join/*') ? [] : ['unique:users'])],
+            'email' => ['required', 'string', 'lowercase', 'email', 'max:160', ...$this->is('join/*') ? [] : ['unique:users']],
             'password' => ['required', Password::min(10), 'max:200'],
             'workshop' => [$this->is('join/*') ? 'exclude' : 'nullable', 'string', 'max:60'],
             'time_zone' => ['nullable', 'timezone:all'],

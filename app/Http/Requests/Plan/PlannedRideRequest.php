@@ -16,11 +16,11 @@ final class PlannedRideRequest extends ActionRequest
     protected function fields(): array
     {
         return [
-            'bike_id' => [Rule::requiredIf(! $this->boolean('holiday')), 'nullable', 'integer'],
+            'bike_id' => [Rule::requiredIf(!$this->boolean('holiday')), 'nullable', 'integer'],
             'holiday' => ['boolean'],
             'from' => ['required', 'date_format:Y-m-d'],
             'until' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:from'],
-            'distance' => [Rule::requiredIf(! $this->boolean('holiday')), 'nullable', 'numeric', 'gt:0', 'lte:'.RideFacts::MAX_KM],
+            'distance' => [Rule::requiredIf(!$this->boolean('holiday')), 'nullable', 'numeric', 'gt:0', 'lte:' . RideFacts::MAX_KM],
             'condition' => ['nullable', Rule::enum(Condition::class)],
             'name' => ['nullable', 'string', 'max:60'],
         ];

@@ -21,7 +21,7 @@ final class WhatIfRequest extends ActionRequest
         return [
             'years' => ['required', 'integer', 'between:1,5'],
             'bike_id' => ['nullable', 'integer'],
-            'policies' => ['required', 'array', 'min:1', 'max:'.self::MOST],
+            'policies' => ['required', 'array', 'min:1', 'max:' . self::MOST],
             'policies.*.interval' => ['required', 'numeric', 'gte:20', 'lte:2000'],
             'policies.*.chains' => ['nullable', 'integer', 'between:1,12'],
             'policies.*.rotation' => ['required', Rule::enum(Rotation::class)],
@@ -35,12 +35,15 @@ final class WhatIfRequest extends ActionRequest
     {
         $units = Units::of($this->translator()->settings);
 
-        return array_map(fn(array $one) => new SimulatedPolicy(
-            $units->toKm((float) $one['interval']),
-            Rotation::from((string) $one['rotation']),
-            isset($one['chains']) && is_numeric($one['chains']) ? (int) $one['chains'] : null,
-            dripOnly: (bool) ($one['drip_only'] ?? false),
-        ), array_values($this->array('policies')));
+        return array_map(
+            fn(array $one) => new SimulatedPolicy(
+                $units->toKm((float) $one['interval']),
+                Rotation::from((string) $one['rotation']),
+                isset($one['chains']) && is_numeric($one['chains']) ? (int) $one['chains'] : null,
+                dripOnly: (bool) ($one['drip_only'] ?? false),
+            ),
+            array_values($this->array('policies')),
+        );
     }
 
     /** @return list<LimitSchool|null> of each policy; null: each bike's own */

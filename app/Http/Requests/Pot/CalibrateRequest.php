@@ -26,7 +26,14 @@ final class CalibrateRequest extends ActionRequest
 
     public function job(): ?GuidedJob
     {
-        return $this->filled('heat_up') ? GuidedJob::query()->in($this->workshop())->where('kind', GuidedKind::PotDay)->whereKey($this->input('heat_up'))->with('taps')->firstOrFail() : null;
+        return $this->filled('heat_up')
+            ? GuidedJob::query()
+                ->in($this->workshop())
+                ->where('kind', GuidedKind::PotDay)
+                ->whereKey($this->input('heat_up'))
+                ->with('taps')
+                ->firstOrFail()
+            : null;
     }
 
     public function roomC(): float
@@ -34,13 +41,20 @@ final class CalibrateRequest extends ActionRequest
         return $this->translator()->quantities->units->toCelsius($this->float('room'));
     }
 
-    /** @return list<ObservedTemp> "minutes temperature", one a line; refused with NotPossible at `readings` for a line that is something else */
+    /**
+     * @return list<ObservedTemp> "minutes temperature", one a line; refused with NotPossible at `readings` for a line that is something
+     * else
+     */
     public function observed(): array
     {
         $observed = [];
         foreach (preg_split('/[\r\n;]+/', trim($this->string('readings')->toString())) ?: [] as $line) {
-            preg_match('/^\s*(\d+(?:[.,]\d+)?)\s+(-?\d+(?:[.,]\d+)?)\s*$/', $line, $found) === 1 || throw new NotPossible('readings', 'heat_up_line', ['line' => mb_substr($line, 0, 40)]);
-            $observed[] = new ObservedTemp((float) str_replace(',', '.', $found[1]), $this->translator()->quantities->units->toCelsius((float) str_replace(',', '.', $found[2])));
+            preg_match('/^\s*(\d+(?:[.,]\d+)?)\s+(-?\d+(?:[.,]\d+)?)\s*$/', $line, $found) === 1 ||
+                throw new NotPossible('readings', 'heat_up_line', ['line' => mb_substr($line, 0, 40)]);
+            $observed[] = new ObservedTemp(
+                (float) str_replace(',', '.', $found[1]),
+                $this->translator()->quantities->units->toCelsius((float) str_replace(',', '.', $found[2])),
+            );
         }
 
         return $observed;

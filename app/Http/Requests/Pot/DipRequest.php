@@ -41,7 +41,10 @@ final class DipRequest extends ActionRequest
 
         return new DipTerms(
             $this->filled('pot_id') ? $this->find()->pot($this->input('pot_id')) : null,
-            array_combine(array_map(intval(...), array_keys($pickups)), array_map(fn(mixed $mass) => $units->toGrams((float) $mass), $pickups)),
+            array_combine(
+                array_map(intval(...), array_keys($pickups)),
+                array_map(fn(mixed $mass) => $units->toGrams((float) $mass), $pickups),
+            ),
             array_values(array_map(intval(...), $this->array('rinsed'))),
         );
     }

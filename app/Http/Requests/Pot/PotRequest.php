@@ -45,7 +45,9 @@ final class PotRequest extends ActionRequest
             SettingKey::PotLowW->value => $number('low'),
             SettingKey::PotHighW->value => $number('high'),
             SettingKey::PotWax->value => $this->string('wax')->toString(),
-            SettingKey::PotFlashC->value => $this->filled('flash') ? $this->translator()->quantities->units->toCelsius($this->float('flash')) : null,
+            SettingKey::PotFlashC->value => $this->filled('flash')
+                ? $this->translator()->quantities->units->toCelsius($this->float('flash'))
+                : null,
         ];
     }
 }

@@ -23,7 +23,7 @@ final class PotDayRequest extends ActionRequest
     {
         return [
             'pot_id' => ['required', 'integer'],
-            'chains' => ['array', 'max:'.PotDayPlan::MOST_CHAINS],
+            'chains' => ['array', 'max:' . PotDayPlan::MOST_CHAINS],
             'chains.*' => ['integer', 'distinct'],
             'program' => ['required', Rule::enum(PowerProgram::class)],
             'target' => ['nullable', 'numeric', 'between:0,400'],
@@ -79,7 +79,7 @@ final class PotDayRequest extends ActionRequest
     /** On the day named, or the next time that the clock shows it. */
     private function byS(): ?int
     {
-        if (! $this->filled('by')) {
+        if (!$this->filled('by')) {
             return null;
         }
         $translator = $this->translator();

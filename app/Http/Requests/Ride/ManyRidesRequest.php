@@ -14,7 +14,7 @@ abstract class ManyRidesRequest extends ActionRequest
 
     protected function fields(): array
     {
-        return ['rides' => ['required', 'array', 'min:1', 'max:'.self::MOST], 'rides.*' => ['integer', 'distinct']];
+        return ['rides' => ['required', 'array', 'min:1', 'max:' . self::MOST], 'rides.*' => ['integer', 'distinct']];
     }
 
     protected function prepareForValidation(): void

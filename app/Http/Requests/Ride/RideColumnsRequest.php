@@ -17,7 +17,7 @@ final class RideColumnsRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'at' => ['required', 'array:'.implode(',', array_column(RideColumn::cases(), 'value'))],
+            'at' => ['required', 'array:' . implode(',', array_column(RideColumn::cases(), 'value'))],
             'at.*' => ['nullable', 'integer', 'between:0,500'],
             'distance' => ['required', Rule::in(array_keys(RideColumns::DISTANCES))],
             'duration' => ['required', Rule::in(array_keys(RideColumns::DURATIONS))],
@@ -30,6 +30,11 @@ final class RideColumnsRequest extends FormRequest
     {
         $at = array_map(intval(...), array_filter($this->array('at'), fn(mixed $index) => $index !== null));
 
-        return new RideColumns($at, $this->string('distance')->toString(), $this->string('duration')->toString(), $this->boolean('day_first'));
+        return new RideColumns(
+            $at,
+            $this->string('distance')->toString(),
+            $this->string('duration')->toString(),
+            $this->boolean('day_first'),
+        );
     }
 }

@@ -23,9 +23,13 @@ final class RideRequest extends ActionRequest
             'date' => ['required', 'date_format:Y-m-d'],
             'time' => ['nullable', 'date_format:H:i'],
             'distance' => ['required', 'numeric', 'gt:0'],
-            'hours' => ['nullable', 'string', function (string $attribute, mixed $value, Closure $fail): void {
-                Duration::hours((string) $value) ?? $fail('validation.duration')->translate();
-            }],
+            'hours' => [
+                'nullable',
+                'string',
+                function (string $attribute, mixed $value, Closure $fail): void {
+                    Duration::hours((string) $value) ?? $fail('validation.duration')->translate();
+                },
+            ],
             'condition' => ['required', Rule::enum(Condition::class)],
             'loud' => ['boolean'],
         ];

@@ -24,7 +24,7 @@ final class TakeInRequest extends ActionRequest
     protected function fields(): array
     {
         return [
-            'rides' => ['required', 'array', 'max:'.self::MOST],
+            'rides' => ['required', 'array', 'max:' . self::MOST],
             'rides.*.track' => ['required', 'uuid', 'distinct'],
             'rides.*.bike_id' => ['present', 'nullable', 'integer'],
             'rides.*.condition' => ['required', Rule::enum(Condition::class)],
@@ -36,20 +36,36 @@ final class TakeInRequest extends ActionRequest
     {
         $wanted = array_values($this->array('rides'));
         $tracks = Track::query()->in($this->workshop())->whereKey(array_column($wanted, 'track'))->get()->keyBy('id');
-        $done = Action::query()->whereKey($this->string('action_id')->lower()->toString())->exists();
+        $done = Action::query()
+            ->whereKey($this->string('action_id')->lower()->toString())
+            ->exists();
 
         // Sent twice it is done once: the tracks are gone then.
-        return $done ? [] : array_map(function (array $ride, int $n) use ($tracks): array {
-            $track = $tracks[$ride['track']] ?? abort(404);
-            $track->start !== null || throw new NotPossible("rides.{$n}", 'track_without_time');
+        return $done
+            ? []
+            : array_map(
+                function (array $ride, int $n) use ($tracks): array {
+                    $track = $tracks[$ride['track']] ?? abort(404);
+                    $track->start !== null || throw new NotPossible("rides.{$n}", 'track_without_time');
 
-            return [$track, new RideFacts(
-                $this->find()->bikeIfNamed($ride['bike_id']),
-                $track->precision === Precision::Day ? new Moment(app(Moments::class)->notAhead($track->start - 86399, "rides.{$n}")->unixS + 86399, Precision::Day) : app(Moments::class)->notAhead($track->start, "rides.{$n}"),
-                $track->km,
-                $track->moving_hours === null || $track->moving_hours <= 0 ? null : $track->moving_hours,
-                Condition::from($ride['condition']),
-            )];
-        }, $wanted, array_keys($wanted));
+                    return [
+                        $track,
+                        new RideFacts(
+                            $this->find()->bikeIfNamed($ride['bike_id']),
+                            $track->precision === Precision::Day
+                                ? new Moment(
+                                    app(Moments::class)->notAhead($track->start - 86399, "rides.{$n}")->unixS + 86399,
+                                    Precision::Day,
+                                )
+                                : app(Moments::class)->notAhead($track->start, "rides.{$n}"),
+                            $track->km,
+                            $track->moving_hours === null || $track->moving_hours <= 0 ? null : $track->moving_hours,
+                            Condition::from($ride['condition']),
+                        ),
+                    ];
+                },
+                $wanted,
+                array_keys($wanted),
+            );
     }
 }

@@ -26,7 +26,15 @@ final class ProtocolRequest extends ActionRequest
     public function protocol(): Protocol
     {
         try {
-            return Protocol::from(Fields::fromJson((string) json_encode(['code' => 'own', 'steps' => array_values($this->array('steps')), 'drip_only' => $this->boolean('drip_only')])));
+            return Protocol::from(
+                Fields::fromJson(
+                    (string) json_encode([
+                        'code' => 'own',
+                        'steps' => array_values($this->array('steps')),
+                        'drip_only' => $this->boolean('drip_only'),
+                    ]),
+                ),
+            );
         } catch (InvalidInput $e) {
             // Beside the very step.
             throw ValidationException::withMessages([$e->path => (string) __('errors.input', ['problem' => $e->getMessage()])]);

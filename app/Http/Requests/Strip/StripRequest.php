@@ -49,7 +49,12 @@ final class StripRequest extends ActionRequest
             array_map(fn(mixed $chain): Chain => $this->find()->chain($chain), array_values($this->array('chains'))),
             $this->string('protocol')->toString(),
             $this->filled('start') ? $this->translator()->quantities->units->toGrams($this->float('start')) : null,
-            $this->filled('sources') ? array_map(fn(array $source) => ['jar' => $id($source['jar'] ?? null), 'into' => $id($source['into'] ?? null)], array_values($this->array('sources'))) : null,
+            $this->filled('sources')
+                ? array_map(
+                    fn(array $source) => ['jar' => $id($source['jar'] ?? null), 'into' => $id($source['into'] ?? null)],
+                    array_values($this->array('sources')),
+                )
+                : null,
             $this->boolean('without_petrol'),
             $split,
             $this->float('total_ml'),

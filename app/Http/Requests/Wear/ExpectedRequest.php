@@ -32,9 +32,13 @@ final class ExpectedRequest extends ActionRequest
     {
         $units = Units::of($this->translator()->settings);
 
-        return $this->boolean('house') ? null : new LifeCurve(array_map(
-            fn(array $point) => new LifePoint($units->toKm((float) $point['interval']), $units->toKm((float) $point['life'])),
-            array_values($this->array('points')),
-        ));
+        return $this->boolean('house')
+            ? null
+            : new LifeCurve(
+                array_map(
+                    fn(array $point) => new LifePoint($units->toKm((float) $point['interval']), $units->toKm((float) $point['life'])),
+                    array_values($this->array('points')),
+                ),
+            );
     }
 }

@@ -40,7 +40,7 @@ final class SettingsRequest extends ActionRequest
             'drip_dry_hours' => ['sometimes', 'numeric', 'between:0.5,72'],
             'excess_school' => ['sometimes', Rule::enum(ExcessSchool::class)],
             'wipe_rides' => ['sometimes', 'integer', 'between:0,50'],
-            'factors' => ['required', 'array:'.implode(',', array_column(Condition::cases(), 'value'))],
+            'factors' => ['required', 'array:' . implode(',', array_column(Condition::cases(), 'value'))],
             'factors.*' => ['required', 'numeric', 'gt:0', 'lte:20'],
             'also_past' => ['boolean'],
         ];
@@ -65,11 +65,14 @@ final class SettingsRequest extends ActionRequest
             // In the unit that it was shown in: another one is only another way to show it.
             SettingKey::UsualIntervalKm->value => round($this->km('interval'), 3),
             SettingKey::UsualLimitSchool->value => $this->string('limit_school')->toString(),
-            SettingKey::ReadySchool->value => $this->string('ready_school', $this->translator()->settings->readySchool()->value)->toString(),
-            ...($this->has('topups_most') ? [SettingKey::TopUpsMost->value => $this->integer('topups_most')] : []),
-            ...($this->has('drip_dry_hours') ? [SettingKey::DripDryHours->value => $this->float('drip_dry_hours')] : []),
-            ...($this->has('excess_school') ? [SettingKey::ExcessSchool->value => $this->string('excess_school')->toString()] : []),
-            ...($this->has('wipe_rides') ? [SettingKey::WipeRides->value => $this->integer('wipe_rides')] : []),
+            SettingKey::ReadySchool->value => $this->string(
+                'ready_school',
+                $this->translator()->settings->readySchool()->value,
+            )->toString(),
+            ...$this->has('topups_most') ? [SettingKey::TopUpsMost->value => $this->integer('topups_most')] : [],
+            ...$this->has('drip_dry_hours') ? [SettingKey::DripDryHours->value => $this->float('drip_dry_hours')] : [],
+            ...$this->has('excess_school') ? [SettingKey::ExcessSchool->value => $this->string('excess_school')->toString()] : [],
+            ...$this->has('wipe_rides') ? [SettingKey::WipeRides->value => $this->integer('wipe_rides')] : [],
         ] + $factors;
     }
 }
