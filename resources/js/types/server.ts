@@ -20,32 +20,7 @@ export type LimitSchool = 'strict' | 'by_speeds' | 'one_mark' | 'digital'
 
 export type Load = 'greased' | 'oiled' | 'factory_waxed'
 
-export type NextKind =
-  | 'bare'
-  | 'job'
-  | 'wet'
-  | 'wet_dried'
-  | 'wet_past'
-  | 'overdue'
-  | 'unsure'
-  | 'outrun'
-  | 'none_waxed'
-  | 'topped_up'
-  | 'event_dip'
-  | 'planned_pot'
-  | 'planned_drip'
-  | 'spent_waiting'
-  | 'worn'
-  | 'measure'
-  | 'buy'
-  | 'no_chain'
-  | 'no_bike'
-  | 'wipe'
-  | 'rides_in'
-  | 'jar_spent'
-  | 'jar_settled'
-  | 'bath'
-  | 'commute'
+export type NextKind = 'bare' | 'job' | 'wet' | 'wet_dried' | 'wet_past' | 'overdue' | 'unsure' | 'outrun' | 'none_waxed' | 'topped_up' | 'event_dip' | 'planned_pot' | 'planned_drip' | 'spent_waiting' | 'worn' | 'measure' | 'buy' | 'no_chain' | 'no_bike' | 'wipe' | 'rides_in' | 'jar_spent' | 'jar_settled' | 'bath' | 'commute'
 
 export type PartKind = 'cassette' | 'ring' | 'jockey_wheels' | 'quick_link'
 
@@ -57,27 +32,11 @@ export type Role = 'owner' | 'member' | 'viewer'
 
 export type Slot = 'chain' | 'cassette' | 'ring' | 'jockey_wheels' | 'trainer'
 
-export type Solvent =
-  'white_spirit' | 'methylated_spirit' | 'isopropyl_alcohol' | 'acetone' | 'petrol' | 'lamp_oil' | 'degreaser' | 'soapy_water' | 'water'
+export type Solvent = 'white_spirit' | 'methylated_spirit' | 'isopropyl_alcohol' | 'acetone' | 'petrol' | 'lamp_oil' | 'degreaser' | 'soapy_water' | 'water'
 
 export type StepKind = 'bath' | 'ultrasonic' | 'sieve' | 'scrub' | 'rinse' | 'wipe' | 'hang' | 'dry' | 'blow_dry'
 
-export type Verb =
-  | 'dip'
-  | 'wet'
-  | 'pot_day'
-  | 'topup'
-  | 'wipe'
-  | 'swap'
-  | 'retire'
-  | 'fit'
-  | 'choose_bike'
-  | 'confirm'
-  | 'measure'
-  | 'add'
-  | 'look'
-  | 'go'
-  | 'jar'
+export type Verb = 'dip' | 'wet' | 'pot_day' | 'topup' | 'wipe' | 'swap' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'measure' | 'add' | 'look' | 'go' | 'jar'
 
 export type WaxThen = 'known' | 'unknown' | 'none'
 
@@ -177,13 +136,7 @@ export interface ChainPage {
   story: { name: string; value: string }[]
   pots: PotView[]
   outlook: string[] | null
-  facts: [
-    { name: string; value: string; why: string },
-    { name: string; value: string; why: null },
-    { name: string; value: string; why: string | null },
-    { name: string; value: string; why: null },
-    { name: string; value: string; why: null },
-  ]
+  facts: [{ name: string; value: string; why: string }, { name: string; value: string; why: null }, { name: string; value: string; why: string | null }, { name: string; value: string; why: null }, { name: string; value: string; why: null }]
   opening: OpeningView | null
   link: LinkOfChain | null
   why: WhyView[]

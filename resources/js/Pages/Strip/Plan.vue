@@ -51,6 +51,9 @@ const { preview, problems } = usePreview<StripPlanView>(
   () => '/strip/plan',
   () => (form.chains.length ? wish() : null),
 )
+// The jars that were chosen stay in sight while a figure is put right.
+const baths = ref<StripPlanView['baths']>([])
+watch(preview, (plan) => (baths.value = plan?.baths ?? (form.chains.length ? baths.value : [])))
 const errors = computed<Record<string, string | undefined>>(() => ({ ...problems.value, ...refused.value }))
 const beside = computed(() =>
   Object.entries(errors.value).filter(
@@ -60,7 +63,7 @@ const beside = computed(() =>
 const splits = computed(() => [{ value: '', title: t('strip_plan.as_school') }, ...(school.value?.solvents ?? [])])
 
 function choose(bath: number, source: { jar: number | null; into: number | null }): void {
-  form.sources = (preview.value?.baths ?? []).map((other, i) => (i === bath ? source : { jar: other.jar, into: other.into }))
+  form.sources = baths.value.map((other, i) => (i === bath ? source : { jar: other.jar, into: other.into }))
 }
 function start(): void {
   refused.value = {}
@@ -191,9 +194,7 @@ function start(): void {
           <p v-for="[field, message] in beside.filter(([name]) => name !== 'chains')" :key="field" class="ember" role="alert">
             {{ message }}
           </p>
-          <template v-if="preview">
-            <BathTable :baths="preview.baths" :problems="errors" @choose="choose" />
-          </template>
+          <BathTable v-if="baths.length" :baths="baths" :problems="errors" @choose="choose" />
         </div>
       </form>
     </div>
