@@ -4,23 +4,21 @@ declare(strict_types=1);
 
 namespace App\Text;
 
+use Closure;
 use DateTimeImmutable;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Pot\HeatPoint;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PotHeatResult;
+use Dripel\Core\Pot\WaxProperties;
 
 /**
  * How a pot heats up, in sentences: when it is liquid, when it is hot, when to plug it in, and what could go wrong.
  *
- * @phpstan-type HeatView array{
- *     lines: list<string>,
- *     warnings: list<string>,
- *     curve: list<array{float, float}>,
- *     limit: float,
- *     melts: array{float, float},
- * }
+ * @phpstan-import-type ChartView from Chart
+ *
+ * @phpstan-type HeatView array{lines: list<string>, warnings: list<string>, chart: ChartView}
  */
 final readonly class PotWords
 {
@@ -63,9 +61,19 @@ final readonly class PotWords
                     $heat->equilibriumC !== null && $heat->equilibriumC > $bath->limitC ? $say('overheats') : null,
                 ]),
             ),
-            'curve' => array_map(fn(HeatPoint $point) => [$point->min, $point->tempC], $heat->curve),
-            'limit' => $bath->limitC,
-            'melts' => [$in->wax->meltFromC, $in->wax->meltToC],
+            'chart' => $this->bathChart(
+                $heat->curve,
+                [],
+                fn(float $min) => $min,
+                $in->wax,
+                $bath->limitC,
+                new ChartAxis(
+                    $this->translator->say('ui.chart.minutes'),
+                    0.0,
+                    max(1.0, array_last($heat->curve)->min ?? 1.0),
+                    fn(float $min) => $q->number($min),
+                ),
+            ),
         ];
     }
 
@@ -76,5 +84,50 @@ final readonly class PotWords
         $at = fn(LocalDay $day): int => (new DateTimeImmutable("{$day->date} {$by}", $this->translator->zone()))->getTimestamp();
 
         return $at($today) > $this->translator->nowS ? $at($today) : $at($today->plus(1));
+    }
+
+    /**
+     * How hot a bath gets, as predicted and as measured, against the melting range and the limit of its wax.
+     *
+     * @param list<HeatPoint> $predicted
+     * @param list<array{int, float}> $measured instants and °C
+     * @param Closure(float): float $at where a minute of the prediction lies on the axis
+     *
+     * @return ChartView
+     */
+    public function bathChart(array $predicted, array $measured, Closure $at, WaxProperties $melts, float $limitC, ChartAxis $time): array
+    {
+        $q = $this->translator->quantities;
+        $say = fn(string $code): string => $this->translator->say("ui.chart.{$code}");
+        $shown = $q->units->fromCelsius(...);
+        $lines = [
+            new ChartLine(
+                $say('bath_predicted'),
+                array_map(fn(HeatPoint $point) => ['x' => $at($point->min), 'y' => $shown($point->tempC)], $predicted),
+            ),
+            ...$measured === []
+                ? []
+                : [
+                    new ChartLine(
+                        $say('bath_measured'),
+                        array_map(fn(array $one) => ['x' => (float) $one[0], 'y' => $shown($one[1])], $measured),
+                    ),
+                ],
+        ];
+        $all = array_merge(...array_map(fn(ChartLine $line) => array_column($line->points, 'y'), $lines));
+
+        return Chart::of(
+            $say('bath'),
+            $time,
+            new ChartAxis(
+                $say('temperature'),
+                min([$shown(10.0), ...$all]),
+                max([$shown($limitC), ...$all]) + 8.0,
+                fn(float $value) => $q->temperature($q->units->toCelsius($value)),
+            ),
+            array_reverse($lines),
+            [['at' => $shown($limitC), 'text' => $say('bath_limit')]],
+            zone: ['from' => $shown($melts->meltFromC), 'to' => $shown($melts->meltToC), 'text' => $say('melts')],
+        );
     }
 }

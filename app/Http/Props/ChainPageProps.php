@@ -6,6 +6,9 @@ namespace App\Http\Props;
 
 use App\Actions\Strip\PlanStrip;
 use App\Text\ChainWords;
+use App\Text\Chart;
+use App\Text\ChartAxis;
+use App\Text\ChartLine;
 use App\Text\Translator;
 use App\Text\WearWords;
 use App\Text\WhyWords;
@@ -19,6 +22,7 @@ use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\RidingHabit;
 use Dripel\Core\Strip\Load;
+use Dripel\Core\Wear\ChainForecast;
 use Dripel\Core\Wear\ForecastReading;
 use Dripel\Core\Wear\WearVerdict;
 use Dripel\Core\Wear\WorkshopWear;
@@ -27,6 +31,7 @@ use Dripel\Core\Wear\WorkshopWear;
  * The page of one chain, and the form of a new one.
  *
  * @phpstan-import-type ChainView from ChainProps
+ * @phpstan-import-type ChartView from Chart
  * @phpstan-import-type PotChain from ChainProps
  * @phpstan-import-type FormDefaults from FormProps
  * @phpstan-import-type LinkOfChain from PartProps
@@ -38,14 +43,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     sentences: list<string>,
  *     why: string,
  *     verdict: value-of<WearVerdict>,
- *     band: list<array{float, float, float, float}>,
- *     readings: list<array{km: float, value: float|null, sigma: float, lower: float|null, upper: float|null}>,
- *     limit: float,
- *     limitText: string,
- *     now: float,
- *     atLimit: array{p10: float, p50: float|null, p90: float|null}|null,
- *     far: float,
- *     farText: string,
+ *     chart: ChartView,
  * }
  * @phpstan-type ChainKnown array{
  *     load: value-of<Load>,
@@ -204,43 +202,67 @@ final readonly class ChainPageProps
             return null;
         }
         $words = new WearWords($this->translator);
-        $q = $this->translator->quantities;
-        $farKm = $forecast->farKm();
-
-        $now = $forecast->input->nowKm;
-        $firstKm = $forecast->result->kmToLimitP10;
-        $on = fn(?float $aheadKm): ?float => $aheadKm === null ? null : $now + $aheadKm;
 
         return [
             'sentences' => $words->sentences($forecast),
             'why' => $words->why($forecast, $chain, $this->wear->tellingOf($chainId)),
             'verdict' => $forecast->result->verdict->value,
-            'band' => $forecast->band(),
-            'readings' => array_map(
-                fn(ForecastReading $reading) => [
-                    'km' => $reading->km,
-                    'value' => $reading->valuePct,
-                    'sigma' => $reading->sigmaPct,
-                    'lower' => $reading->lowerPct,
-                    'upper' => $reading->upperPct,
-                ],
-                $forecast->input->readings,
-            ),
-            'limit' => $forecast->input->limitPct,
-            'limitText' => $q->mark($forecast->input->limitPct),
-            'now' => $now,
-            // Where on its way the limit is reached, in eight of ten cases.
-            'atLimit' =>
-                $firstKm === null || $firstKm <= 0.0
-                    ? null
-                    : [
-                        'p10' => $now + $firstKm,
-                        'p50' => $on($forecast->result->kmToLimitP50),
-                        'p90' => $on($forecast->result->kmToLimitP90),
-                    ],
-            'far' => $farKm,
-            'farText' => $q->distance($farKm),
+            'chart' => $this->wearChart($forecast),
         ];
+    }
+
+    /** @return ChartView the wear so far and ahead, its readings, and where on its way the limit is reached in eight of ten cases */
+    private function wearChart(ChainForecast $forecast): array
+    {
+        $q = $this->translator->quantities;
+        $say = fn(string $code, array $with = []): string => $this->translator->say("ui.chart.{$code}", $with);
+        $shown = $q->units->fromKm(...);
+        $limit = $forecast->input->limitPct;
+        $now = $forecast->input->nowKm;
+        $band = $forecast->band();
+        $top = max([
+            1.25 * $limit,
+            ...array_map(fn(ForecastReading $one) => 1.1 * ($one->valuePct ?? ($one->lowerPct ?? 0.0)), $forecast->input->readings),
+        ]);
+        $mean = array_map(
+            fn(array $at) => [
+                'x' => $shown($at[0]),
+                'y' => min($top, max(0.0, $at[2])),
+                'low' => min($top, max(0.0, $at[1])),
+                'high' => min($top, max(0.0, $at[3])),
+            ],
+            $band,
+        );
+        $readings = array_map(function (ForecastReading $one) use ($shown, $top, $q): array {
+            [$low, $high] =
+                $one->valuePct === null
+                    ? [$one->lowerPct ?? 0.0, min($top, $one->upperPct ?? $top)]
+                    : [max(0.0, $one->valuePct - $one->sigmaPct), $one->valuePct + $one->sigmaPct];
+
+            return ['x' => $shown($one->km), 'y' => $one->valuePct ?? ($low + $high) / 2, 'low' => $low, 'high' => $high] +
+                ($one->valuePct !== null
+                    ? []
+                    : [
+                        'text' => match (true) {
+                            $one->upperPct === null => "≥\u{a0}{$q->percent($low)}",
+                            $one->lowerPct === null => "≤\u{a0}{$q->percent($high)}",
+                            default => "{$q->percent($low)} – {$q->percent($high)}",
+                        },
+                    ]);
+        }, $forecast->input->readings);
+        [$first, $last] = [$forecast->result->kmToLimitP10, $forecast->result->kmToLimitP90];
+
+        return Chart::of(
+            $say('wear'),
+            new ChartAxis($say('ridden'), 0.0, $shown($forecast->farKm()), fn(float $value) => $q->distance($q->units->toKm($value))),
+            new ChartAxis($say('elongation'), 0.0, $top, $q->percent(...)),
+            [new ChartLine($say('expected'), $mean), ...$readings === [] ? [] : [new ChartLine($say('measured'), $readings, 'dots')]],
+            [['at' => $limit, 'text' => $say('limit', ['limit' => $q->mark($limit)])]],
+            [['at' => $shown($now), 'text' => $say('now')]],
+            stretch: $first === null || $first <= 0.0
+                ? null
+                : ['y' => $limit, 'from' => $shown($now + $first), 'to' => $shown($last === null ? $forecast->farKm() : $now + $last)],
+        );
     }
 
     /** @return ChainKnown what a form about it starts from */

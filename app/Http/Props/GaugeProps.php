@@ -7,6 +7,9 @@ namespace App\Http\Props;
 use App\Models\Device;
 use App\Models\Workshop;
 use App\Text\ChainWords;
+use App\Text\Chart;
+use App\Text\ChartAxis;
+use App\Text\ChartLine;
 use App\Text\Translator;
 use App\Text\WearWords;
 use Dripel\Core\Interval\BikeAdvice;
@@ -31,6 +34,7 @@ use Dripel\Core\Wear\WorkshopWear;
 /**
  * The bench of measuring: each bike's chains against one another and the cassette, the instruments, what is expected.
  *
+ * @phpstan-import-type ChartView from Chart
  * @phpstan-import-type FormDefaults from FormProps
  * @phpstan-import-type PartOnBike from PartProps
  *
@@ -54,10 +58,10 @@ use Dripel\Core\Wear\WorkshopWear;
  * @phpstan-type EarView array{
  *     sentences: list<string>,
  *     cycles: list<array{share: float, loud: bool, open: bool, text: string}>,
- *     quiet: list<float>,
  *     interval: float,
  *     intervalText: string,
  *     farText: string,
+ *     chart: ChartView,
  * }
  * @phpstan-type ExpectedLife array{points: list<array{interval: string, life: string, text: string}>, house: bool, own: string}
  * @phpstan-type InstrumentView array{
@@ -256,11 +260,38 @@ final readonly class GaugeProps
                 ],
                 $shown,
             ),
-            'quiet' => array_map(fn(int $i) => $learned->result->quietAfter(($farKm * $i) / self::CURVE), range(0, self::CURVE)),
             'interval' => $learned->result->intervalKm / $farKm,
             'intervalText' => $q->distance($learned->result->intervalKm),
             'farText' => $q->distance($farKm),
+            'chart' => $this->quietChart($learned, $farKm),
         ];
+    }
+
+    /** @return ChartView how many of ten cycles are still quiet after how far */
+    private function quietChart(LearnedByEar $learned, float $farKm): array
+    {
+        $q = $this->translator->quantities;
+        $say = fn(string $code, array $with = []): string => $this->translator->say("ui.chart.{$code}", $with);
+        $points = array_map(
+            fn(int $i) => [
+                'x' => $q->units->fromKm(($farKm * $i) / self::CURVE),
+                'y' => 100 * $learned->result->quietAfter(($farKm * $i) / self::CURVE),
+            ],
+            range(0, self::CURVE),
+        );
+
+        return Chart::of(
+            $say('quiet'),
+            new ChartAxis($say('since_dip'), 0.0, $q->units->fromKm($farKm), fn(float $value) => $q->distance($q->units->toKm($value))),
+            new ChartAxis($say('quiet_axis'), 0.0, 100.0, fn(float $percent) => $q->number($percent) . "\u{a0}%", 4),
+            [new ChartLine($say('quiet_axis'), $points)],
+            moments: [
+                [
+                    'at' => $q->units->fromKm($learned->result->intervalKm),
+                    'text' => $say('advised', ['km' => $q->distance($learned->result->intervalKm)]),
+                ],
+            ],
+        );
     }
 
     /** @return ExpectedLife */

@@ -8,6 +8,9 @@ use App\Cost\ReadCosts;
 use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
+use App\Text\Chart;
+use App\Text\ChartAxis;
+use App\Text\ChartLine;
 use App\Text\StripWords;
 use App\Text\Translator;
 use App\Text\Translators;
@@ -27,17 +30,11 @@ use Dripel\Core\Plan\PlanTerms;
 /**
  * What it all costs: by year, by bike, by chain, and beside plain drip.
  *
+ * @phpstan-import-type ChartView from Chart
+ *
  * @phpstan-type MoneyChain array{id: int, name: string, km: string, total: string, used: bool, per: string}
  * @phpstan-type PlainDripTerms array{as_wax: string, every: string, lives: string}
- * @phpstan-type MoneyChart array{
- *     waxed: list<array{x: float, y: float}>,
- *     plain: list<array{x: float, y: float}>,
- *     waxedSum: string,
- *     plainSum: string,
- *     from: string,
- *     to: string,
- *     text: string,
- * }
+ * @phpstan-type MoneyChart array{text: string, chart: ChartView}
  * @phpstan-type MoneyRow array{name: string, kinds: list<string>, total: string, km: string, per: string}
  * @phpstan-type MoneyPage array{
  *     kinds: list<string>,
@@ -250,21 +247,27 @@ final readonly class MoneyProps
             return null;
         }
         $last = $points[self::STEPS];
-        $most = max(1e-9, ...array_map(fn(CostPoint $point) => max($point->waxedMinor, $point->plainMinor), $points));
         $q = $translator->quantities;
-        $line = fn(callable $of): array => array_map(
-            fn(CostPoint $point, int $i) => ['x' => $i / self::STEPS, 'y' => $of($point) / $most],
-            $points,
-            array_keys($points),
+        $line = fn(string $name, callable $of): ChartLine => new ChartLine(
+            $translator->say("ui.money.{$name}"),
+            array_map(fn(CostPoint $point) => ['x' => (float) $point->atS, 'y' => $of($point)], $points),
         );
+        $most = max(1e-9, ...array_map(fn(CostPoint $point) => max($point->waxedMinor, $point->plainMinor), $points));
 
         return [
-            'waxed' => $line(fn(CostPoint $point) => $point->waxedMinor),
-            'plain' => $line(fn(CostPoint $point) => $point->plainMinor),
-            'waxedSum' => $q->money($last->waxedMinor),
-            'plainSum' => $q->money($last->plainMinor),
-            'from' => $q->date($points[0]->atS, 'MMM y'),
-            'to' => $q->date($last->atS, 'MMM y'),
+            'chart' => Chart::of(
+                $translator->say('ui.chart.money'),
+                new ChartAxis(
+                    $translator->say('ui.chart.month'),
+                    (float) $points[0]->atS,
+                    (float) $last->atS,
+                    fn(float $atS) => $q->date((int) $atS, 'd MMM y'),
+                    4,
+                    $translator->zone(),
+                ),
+                new ChartAxis($translator->say('ui.chart.spent'), 0.0, 1.05 * $most, $q->money(...)),
+                [$line('waxed', fn(CostPoint $point) => $point->waxedMinor), $line('plain', fn(CostPoint $point) => $point->plainMinor)],
+            ),
             'text' => $translator->say($last->waxedMinor <= $last->plainMinor ? 'ui.money.waxed_less' : 'ui.money.plain_less', [
                 'km' => $q->distance($last->km),
                 'waxed' => $q->money($last->waxedMinor),

@@ -9,30 +9,21 @@ use App\Devices\ReadTemperatures;
 use App\Models\Action;
 use App\Models\Dip;
 use App\Models\GuidedJob;
+use App\Text\Chart;
 use App\Text\PotDayWords;
+use App\Text\PotWords;
 use App\Text\Translator;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobStep;
-use Dripel\Core\Pot\HeatPoint;
 use Dripel\Core\PotDay\PotDayLanes;
 
 /**
  * A pot day: its steps in words, the bath as it is over the bath as predicted, and all chains as lanes on one time axis.
  *
+ * @phpstan-import-type ChartView from Chart
+ *
  * @phpstan-type RecordedDip array{id: int, chain: string, date: string, time: string, soak: string, temp: string, pickup: string, rinsed: bool}
- * @phpstan-type PotDayBath array{
- *     text: string,
- *     since: string,
- *     expected: string,
- *     over: string|null,
- *     limit: float,
- *     melts: array{float, float},
- *     from: int,
- *     until: int,
- *     measured: list<array{int, float}>,
- *     predicted: list<array{int, float}>,
- *     marks: list<array{at: int, text: string}>,
- * }
+ * @phpstan-type PotDayBath array{text: string, since: string, expected: string, over: string|null, chart: ChartView}
  */
 final readonly class PotDayPresenter implements JobPresenter
 {
@@ -142,16 +133,14 @@ final readonly class PotDayPresenter implements JobPresenter
                     ? ''
                     : $translator->say('pot_day.bath.expected', ['celsius' => $q->temperature($course->celsius($nowS - $job->started_at))]),
             'over' => $over ? $translator->say('pot_day.bath.over', ['limit' => $q->temperature($terms->limitC)]) : null,
-            'limit' => $terms->limitC,
-            'melts' => [$terms->pot->wax->meltFromC, $terms->pot->wax->meltToC],
-            'from' => $job->started_at,
-            'until' => $endS,
-            'measured' => $this->readTemperatures->curve($potId, $job->started_at, $nowS),
-            'predicted' => array_map(
-                fn(HeatPoint $point) => [$job->started_at + (int) round(60 * $point->min), round($point->tempC, 2)],
+            'chart' => (new PotWords($translator))->bathChart(
                 $course->curve($endS - $job->started_at, self::CURVE_S),
+                $this->readTemperatures->curve($potId, $job->started_at, $nowS),
+                fn(float $min) => $job->started_at + 60 * $min,
+                $terms->pot->wax,
+                $terms->limitC,
+                PotDayProps::clock($job->started_at, $endS, $translator),
             ),
-            'marks' => array_map(fn(int $celsius) => ['at' => $celsius, 'text' => $q->temperature($celsius)], range(20, 100, 20)),
         ];
     }
 }

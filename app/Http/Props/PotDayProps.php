@@ -12,7 +12,10 @@ use App\Models\Workshop;
 use App\Pot\PotFacts;
 use App\Pot\ReadBaths;
 use App\Text\ChainWords;
+use App\Text\Chart;
+use App\Text\ChartAxis;
 use App\Text\PotDayWords;
+use App\Text\PotWords;
 use App\Text\Translator;
 use App\Text\Translators;
 use BackedEnum;
@@ -24,7 +27,6 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\LocalDay;
-use Dripel\Core\Pot\HeatPoint;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\PotDay\DrainSchool;
 use Dripel\Core\PotDay\DryBy;
@@ -43,6 +45,7 @@ use Dripel\Core\Strip\Load;
 /**
  * The pot day before it begins: which chains, in which pot, by which schools; then the plan with its lanes and warnings.
  *
+ * @phpstan-import-type ChartView from Chart
  * @phpstan-import-type Choice from FormProps
  * @phpstan-import-type FormDefaults from FormProps
  *
@@ -77,15 +80,6 @@ use Dripel\Core\Strip\Load;
  *     proposed: bool,
  * }
  * @phpstan-type PotChoice array{id: int, name: string, empty: bool, about: string, target: string, limit: string}
- * @phpstan-type BathCurve array{
- *     limit: float,
- *     melts: array{float, float},
- *     from: int,
- *     until: int,
- *     measured: list<array{int, float}>,
- *     predicted: list<array{int, float}>,
- *     marks: list<array{at: int, text: string}>,
- * }
  * @phpstan-type PotDayPlanView array{
  *     lines: list<string>,
  *     steps: list<array{at: string, title: string, text: string, subject: string, lasts: string}>,
@@ -96,7 +90,7 @@ use Dripel\Core\Strip\Load;
  *     forbidden: bool,
  *     target: string,
  *     axis: TimeAxis,
- *     bath: BathCurve,
+ *     bath: ChartView,
  * }
  * @phpstan-type PotDayPage array{
  *     chains: list<PotDayChain>,
@@ -244,18 +238,14 @@ final readonly class PotDayProps
             'forbidden' => $plan->forbidden(),
             'target' => (string) round($q->units->fromCelsius($plan->terms->pot->targetC)),
             'axis' => $this->axis(PotDayLanes::of($plan->steps, $spans, $startS), $startS, $doneS, null, $translator),
-            'bath' => [
-                'limit' => $plan->terms->limitC,
-                'melts' => [$plan->terms->pot->wax->meltFromC, $plan->terms->pot->wax->meltToC],
-                'from' => $startS,
-                'until' => $doneS,
-                'measured' => [],
-                'predicted' => array_map(
-                    fn(HeatPoint $point) => [$startS + (int) round(60 * $point->min), round($point->tempC, 2)],
-                    $plan->course()->curve($plan->seconds(), self::CURVE_S),
-                ),
-                'marks' => array_map(fn(int $celsius) => ['at' => $celsius, 'text' => $q->temperature($celsius)], range(20, 100, 20)),
-            ],
+            'bath' => (new PotWords($translator))->bathChart(
+                $plan->course()->curve($plan->seconds(), self::CURVE_S),
+                [],
+                fn(float $min) => $startS + 60 * $min,
+                $plan->terms->pot->wax,
+                $plan->terms->limitC,
+                self::clock($startS, $doneS, $translator),
+            ),
         ];
     }
 
@@ -400,6 +390,19 @@ final readonly class PotDayProps
         return array_map(
             fn(BackedEnum $case) => ['value' => (string) $case->value, 'title' => $translator->say("pot_day.{$key}.{$case->value}")],
             $cases,
+        );
+    }
+
+    /** The hours of a pot day as an axis. */
+    public static function clock(int $fromS, int $untilS, Translator $translator): ChartAxis
+    {
+        return new ChartAxis(
+            $translator->say('ui.chart.clock'),
+            (float) $fromS,
+            (float) max($fromS + 60, $untilS),
+            fn(float $atS) => $translator->quantities->time((int) $atS),
+            4,
+            $translator->zone(),
         );
     }
 }

@@ -13,6 +13,9 @@ use App\Models\Device;
 use App\Models\GuidedJob;
 use App\Models\Workshop;
 use App\Pot\PotFacts;
+use App\Text\Chart;
+use App\Text\ChartAxis;
+use App\Text\ChartLine;
 use App\Text\Translator;
 use Dripel\Core\Bath\BathEventKind;
 use Dripel\Core\Bath\BathLedgerInput;
@@ -30,6 +33,7 @@ use Dripel\Core\Pot\WaxKind;
 /**
  * Pots as they stand in Books and on the Shed: how full, how dirty, how hot they were, and what they want.
  *
+ * @phpstan-import-type ChartView from Chart
  * @phpstan-import-type Choice from FormProps
  *
  * @phpstan-type PotView array{
@@ -57,17 +61,8 @@ use Dripel\Core\Pot\WaxKind;
  *     smear: string,
  *     calibrated: string,
  *     isCalibrated: bool,
- *     history: list<array{int, float, float}>,
- *     historyAbout: array{
- *         now: int,
- *         from: string,
- *         until: string,
- *         most: string,
- *         needed: float,
- *         neededText: string,
- *         grit: string,
- *         gritLimit: float,
- *     }|null,
+ *     wax: ChartView|null,
+ *     dirt: ChartView|null,
  *     probes: list<array{id: int, name: string, seen: string}>,
  *     heatUps: list<Choice>,
  *     entries: list<array{id: int, day: string, text: string}>,
@@ -201,20 +196,8 @@ final readonly class PotProps
                 ])
                 : $this->translator->say('pot.not_calibrated', ['loss' => $q->number($facts->lossWPerK, 1)]),
             'isCalibrated' => $facts->calibrated,
-            'history' => array_map(fn(BathMoment $moment) => [(int) $moment->atS, $moment->waxG, $moment->grit], $bath->history),
-            'historyAbout' =>
-                $ledger === null || $bath->history === []
-                    ? null
-                    : [
-                        'now' => $this->translator->nowS,
-                        'from' => $q->date((int) $bath->history[0]->atS, 'd MMM'),
-                        'until' => $this->translator->say('words.today'),
-                        'most' => $q->mass(max(array_map(fn(BathMoment $moment) => $moment->waxG, $bath->history))),
-                        'needed' => $ledger->neededG,
-                        'neededText' => $q->mass($ledger->neededG),
-                        'grit' => $q->number($ledger->grit, 1),
-                        'gritLimit' => BathLedgerInput::GRIT_LIMIT,
-                    ],
+            'wax' => $this->history($bath, 'wax'),
+            'dirt' => $this->history($bath, 'grit'),
             'probes' => array_values(
                 Device::query()
                     ->in($workshop)
@@ -302,5 +285,48 @@ final readonly class PotProps
             ],
             'waxes' => array_map(fn(WaxKind $wax) => $choice('wax', $wax->value), WaxKind::cases()),
         ];
+    }
+
+    /**
+     * @param 'wax'|'grit' $what
+     *
+     * @return ChartView|null what was in the pot since it was filled, against what covers a coil, or its grit against the limit
+     */
+    private function history(BathState $bath, string $what): ?array
+    {
+        $q = $this->translator->quantities;
+        $ledger = $bath->ledger;
+        if ($ledger === null || $bath->history === []) {
+            return null;
+        }
+        $value = fn(BathMoment $moment): float => $what === 'wax' ? $q->units->fromGrams($moment->waxG) : $moment->grit;
+        $points = array_map(fn(BathMoment $moment) => ['x' => (float) $moment->atS, 'y' => $value($moment)], $bath->history);
+        $points[] = ['x' => (float) $this->translator->nowS] + $points[count($points) - 1];
+        $level = $what === 'wax' ? $q->units->fromGrams($ledger->neededG) : BathLedgerInput::GRIT_LIMIT;
+        $text =
+            $what === 'wax'
+                ? fn(float $shown): string => $q->mass($q->units->toGrams($shown))
+                : fn(float $grit): string => $q->number($grit, 1);
+
+        return Chart::of(
+            $this->translator->say("ui.chart.{$what}"),
+            new ChartAxis(
+                $this->translator->say('ui.chart.day'),
+                $points[0]['x'],
+                (float) $this->translator->nowS,
+                fn(float $atS) => $q->date((int) $atS, 'd MMM'),
+                4,
+                $this->translator->zone(),
+            ),
+            new ChartAxis(
+                $this->translator->say("ui.chart.{$what}_axis"),
+                0.0,
+                1.08 * max([$level, ...array_column($points, 'y')]),
+                $text,
+                4,
+            ),
+            [new ChartLine($this->translator->say("ui.chart.{$what}_axis"), $points, 'step')],
+            [['at' => $level, 'text' => $this->translator->say("ui.chart.{$what}_level")]],
+        );
     }
 }

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Http\Requests\Plan\WhatIfRequest;
+use App\Text\Chart;
+use App\Text\ChartAxis;
+use App\Text\ChartLine;
 use App\Text\StripWords;
 use App\Text\Translator;
 use Dripel\Core\Interval\EconomyRow;
@@ -24,6 +27,7 @@ use Dripel\Core\Wear\LimitSchool;
 /**
  * Policies side by side over the years: chain life, cassettes, pot days, hours, wax, money; and the cheapest interval of a bike.
  *
+ * @phpstan-import-type ChartView from Chart
  * @phpstan-import-type Choice from FormProps
  *
  * @phpstan-type WhatIfPage array{
@@ -52,19 +56,12 @@ use Dripel\Core\Wear\LimitSchool;
  *     forced: int,
  *     best: bool,
  *     weeks: list<string>,
- *     curve: list<float>,
  * }
- * @phpstan-type Economy array{
- *     points: list<array{x: float, y: float, extrapolated: bool}>,
- *     own: array{x: float, y: float},
- *     best: array{x: float, y: float},
- *     from: string,
- *     to: string,
- *     text: string,
- * }
+ * @phpstan-type Economy array{text: string, chart: ChartView}
  * @phpstan-type Comparison array{
  *     rows: list<ComparedRow>,
  *     economy: Economy|null,
+ *     wear: ChartView|null,
  *     bike: array{id: int, name: string, rate: string}|null,
  *     unpriced: string,
  * }
@@ -141,7 +138,7 @@ final readonly class WhatIfProps
     public function compare(WorkshopYears $workshop, array $policies, array $schools, int $years, ?int $bikeId): array
     {
         if ($workshop->bikes === []) {
-            return ['rows' => [], 'economy' => null, 'bike' => null, 'unpriced' => ''];
+            return ['rows' => [], 'economy' => null, 'wear' => null, 'bike' => null, 'unpriced' => ''];
         }
         $inputs = array_map(
             fn(SimulatedPolicy $policy, ?LimitSchool $school) => $workshop->input($policy, $years, $school),
@@ -163,6 +160,7 @@ final readonly class WhatIfProps
                 $inputs,
             ),
             'economy' => $this->economy($workshop, $bike, $years),
+            'wear' => $this->wearChart($results, $inputs, $bike, $years),
             'bike' => [
                 'id' => (int) $bike->id,
                 'name' => $this->translator->names->bike((int) $bike->id),
@@ -187,9 +185,7 @@ final readonly class WhatIfProps
         $per1000 = $result->usedUpPer1000Km();
 
         return [
-            'name' => $this->translator->say($input->policy->dripOnly ? 'ui.what_if.drip_every' : 'ui.what_if.wax_every', [
-                'interval' => $q->distance($input->policy->intervalKm),
-            ]),
+            'name' => $this->nameOf($input),
             'figures' => [
                 'life' => $life === null ? $this->translator->say('ui.what_if.none_worn') : $q->distance($life),
                 'bought' => $whole(fn(SimulatedWeek $week) => $week->bought),
@@ -224,19 +220,54 @@ final readonly class WhatIfProps
                     ),
                 ),
             ),
-            'curve' => $this->curve($result, $input, $bike),
         ];
     }
 
-    /** @return list<float> as it is drawn: the mean wear of the chains of a bike against the limit of the policy */
-    private function curve(SimulateResult $result, SimulateInput $input, SimulatedBike $bike): array
+    /**
+     * @param list<SimulateResult> $results
+     * @param list<SimulateInput> $inputs
+     *
+     * @return ChartView the mean wear of the chains of a bike against the limit of each policy
+     */
+    private function wearChart(array $results, array $inputs, SimulatedBike $bike, int $years): array
     {
-        $limitPct = array_column($input->bikes, 'limitPct', 'id')[$bike->id] ?? $bike->limitPct;
+        $say = fn(string $code): string => $this->translator->say("ui.chart.{$code}");
+        $number = $this->translator->quantities->number(...);
+        $lines = array_map(
+            function (SimulateResult $result, SimulateInput $input, int $n) use ($bike, $years): ChartLine {
+                $limitPct = array_column($input->bikes, 'limitPct', 'id')[$bike->id] ?? $bike->limitPct;
+                $wear = $result->meanWearPct($bike->id, max(1, intdiv(count($result->weeks), self::POINTS)));
+                $last = max(1, count($wear) - 1);
 
-        return array_map(
-            fn(float $wearPct) => $wearPct / $limitPct,
-            $result->meanWearPct($bike->id, max(1, intdiv(count($result->weeks), self::POINTS))),
+                return new ChartLine(
+                    $n + 1 . '. ' . $this->nameOf($input),
+                    array_map(
+                        fn(float $pct, int $i) => ['x' => ($years * $i) / $last, 'y' => (100.0 * $pct) / $limitPct],
+                        $wear,
+                        array_keys($wear),
+                    ),
+                );
+            },
+            $results,
+            $inputs,
+            array_keys($inputs),
         );
+        $most = max(110.0, ...array_merge(...array_map(fn(ChartLine $line) => array_column($line->points, 'y'), $lines)));
+
+        return Chart::of(
+            $say('wear_over_years'),
+            new ChartAxis($say('years'), 0.0, (float) $years, fn(float $year) => $number($year, $year === floor($year) ? 0 : 1)),
+            new ChartAxis($say('of_limit'), 0.0, min(140.0, $most), fn(float $percent) => $number($percent) . "\u{a0}%"),
+            $lines,
+            [['at' => 100.0, 'text' => $this->translator->say('ui.what_if.at_limit')]],
+        );
+    }
+
+    private function nameOf(SimulateInput $input): string
+    {
+        return $this->translator->say($input->policy->dripOnly ? 'ui.what_if.drip_every' : 'ui.what_if.wax_every', [
+            'interval' => $this->translator->quantities->distance($input->policy->intervalKm),
+        ]);
     }
 
     /** @return Economy */
@@ -245,25 +276,23 @@ final readonly class WhatIfProps
         $q = $this->translator->quantities;
         $own = $this->book->terms()->ofBike((int) $bike->id, $this->translator->nowS)->intervalKm;
         $found = (new IntervalEconomy())($workshop->economy($bike, $own, $years));
-        $costs = array_map(fn(EconomyRow $row) => $row->costPer1000Km, $found->rows);
-        $most = max(1e-9, ...$costs);
         $nearest = $found->nearest($own);
-        [$fromKm, $toKm] = [$found->rows[0]->intervalKm, $found->rows[count($found->rows) - 1]->intervalKm];
-        $at = fn(float $km): float => max(0.0, min(1.0, ($km - $fromKm) / max(1e-9, $toKm - $fromKm)));
+        $shown = $q->units->fromKm(...);
+        $say = fn(string $code): string => $this->translator->say("ui.{$code}");
+        $points = array_map(fn(EconomyRow $row) => ['x' => $shown($row->intervalKm), 'y' => $row->costPer1000Km], $found->rows);
+        $at = array_column($points, 'x');
 
         return [
-            'points' => array_map(
-                fn(EconomyRow $row) => [
-                    'x' => $at($row->intervalKm),
-                    'y' => $row->costPer1000Km / $most,
-                    'extrapolated' => $row->extrapolated,
+            'chart' => Chart::of(
+                $say('chart.economy'),
+                new ChartAxis($say('chart.every'), min($at), max($at), fn(float $value) => $q->distance($q->units->toKm($value))),
+                new ChartAxis($say('what_if.per'), 0.0, 1.05 * max(1e-9, ...array_column($points, 'y')), $q->money(...)),
+                [new ChartLine($say('what_if.per'), $points)],
+                moments: [
+                    ['at' => max(min($at), min(max($at), $shown($own))), 'text' => $say('what_if.yours')],
+                    ['at' => $shown($found->best->intervalKm), 'text' => $say('what_if.cheapest')],
                 ],
-                $found->rows,
             ),
-            'own' => ['x' => $at($own), 'y' => $nearest->costPer1000Km / $most],
-            'best' => ['x' => $at($found->best->intervalKm), 'y' => $found->best->costPer1000Km / $most],
-            'from' => $q->distance($fromKm),
-            'to' => $q->distance($toKm),
             'text' => $this->translator->say($found->atEdge ? 'ui.what_if.best_edge' : 'ui.what_if.best', [
                 'best' => $q->distance($found->best->intervalKm),
                 'money' => $q->money($found->best->costPer1000Km),

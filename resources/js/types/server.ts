@@ -51,16 +51,6 @@ export interface ArrivePage {
   forms: FormDefaults
 }
 
-export interface BathCurve {
-  limit: number
-  melts: [number, number]
-  from: number
-  until: number
-  measured: [number, number][]
-  predicted: [number, number][]
-  marks: { at: number; text: string }[]
-}
-
 export interface BikePage {
   bike: number | null
   values: {
@@ -196,6 +186,37 @@ export interface ChangedChain {
   lines: { name: string; before: string; after: string }[]
 }
 
+export interface ChartAxisView {
+  title: string
+  from: number
+  to: number
+  ticks: { at: number; text: string }[]
+}
+
+export interface ChartLineView {
+  name: string
+  kind: 'line' | 'step' | 'dots'
+  points: { x: number; y: number; low: number | null; high: number | null; text: string | null }[]
+}
+
+export interface ChartMark {
+  at: number
+  text: string
+}
+
+export interface ChartView {
+  title: string
+  x: ChartAxisView
+  y: ChartAxisView
+  lines: ChartLineView[]
+  levels: ChartMark[]
+  moments: ChartMark[]
+  zone: { from: number; to: number; text: string } | null
+  stretch: { y: number; from: number; to: number } | null
+  columns: string[]
+  rows: { x: number; cells: string[] }[]
+}
+
 export interface Choice {
   value: string
   title: string
@@ -243,12 +264,12 @@ export interface ComparedRow {
   forced: number
   best: boolean
   weeks: string[]
-  curve: number[]
 }
 
 export interface Comparison {
   rows: ComparedRow[]
   economy: Economy | null
+  wear: ChartView | null
   bike: { id: number; name: string; rate: string } | null
   unpriced: string
 }
@@ -303,19 +324,15 @@ export interface EarAdvice {
 export interface EarView {
   sentences: string[]
   cycles: { share: number; loud: boolean; open: boolean; text: string }[]
-  quiet: number[]
   interval: number
   intervalText: string
   farText: string
+  chart: ChartView
 }
 
 export interface Economy {
-  points: { x: number; y: number; extrapolated: boolean }[]
-  own: { x: number; y: number }
-  best: { x: number; y: number }
-  from: string
-  to: string
   text: string
+  chart: ChartView
 }
 
 export interface EstimateValues {
@@ -335,14 +352,7 @@ export interface ForecastView {
   sentences: string[]
   why: string
   verdict: WearVerdict
-  band: [number, number, number, number][]
-  readings: { km: number; value: number | null; sigma: number; lower: number | null; upper: number | null }[]
-  limit: number
-  limitText: string
-  now: number
-  atLimit: { p10: number; p50: number | null; p90: number | null } | null
-  far: number
-  farText: string
+  chart: ChartView
 }
 
 export interface FormDefaults {
@@ -377,9 +387,7 @@ export interface GaugePage {
 export interface HeatView {
   lines: string[]
   warnings: string[]
-  curve: [number, number][]
-  limit: number
-  melts: [number, number]
+  chart: ChartView
 }
 
 export interface HereView {
@@ -637,13 +645,8 @@ export interface MoneyChain {
 }
 
 export interface MoneyChart {
-  waxed: { x: number; y: number }[]
-  plain: { x: number; y: number }[]
-  waxedSum: string
-  plainSum: string
-  from: string
-  to: string
   text: string
+  chart: ChartView
 }
 
 export interface MoneyPage {
@@ -886,13 +889,7 @@ export interface PotDayBath {
   since: string
   expected: string
   over: string | null
-  limit: number
-  melts: [number, number]
-  from: number
-  until: number
-  measured: [number, number][]
-  predicted: [number, number][]
-  marks: { at: number; text: string }[]
+  chart: ChartView
 }
 
 export interface PotDayChain {
@@ -928,7 +925,7 @@ export interface PotDayPlanView {
   forbidden: boolean
   target: string
   axis: TimeAxis
-  bath: BathCurve
+  bath: ChartView
 }
 
 export interface PotInBooks {
@@ -936,17 +933,8 @@ export interface PotInBooks {
   smear: string
   calibrated: string
   isCalibrated: boolean
-  history: [number, number, number][]
-  historyAbout: {
-    now: number
-    from: string
-    until: string
-    most: string
-    needed: number
-    neededText: string
-    grit: string
-    gritLimit: number
-  } | null
+  wax: ChartView | null
+  dirt: ChartView | null
   probes: { id: number; name: string; seen: string }[]
   heatUps: Choice[]
   entries: { id: number; day: string; text: string }[]

@@ -49,8 +49,8 @@ it('says how worn a chain is, how sure that is, when its limit comes and when to
         ->toContain('0.033 %')
         ->and($first['verdict'])
         ->toBe('keep')
-        ->and($first['readings'])
-        ->toBe([]);
+        ->and(array_column($first['chart']['lines'], 'kind'))
+        ->toBe(['line']);
     ($this->read)(['kind' => 'digital', 'value_pct' => '0.12'], 700);
     ($this->ride)(900, 600);
     ($this->read)(['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'rests']]], 500);
@@ -66,23 +66,33 @@ it('says how worn a chain is, how sure that is, when its limit comes and when to
         ->toStartWith('Measure again by')
         ->and($now['why'])
         ->toStartWith('From 3 readings')
-        ->and(array_column($now['readings'], 'km'))
+        ->and(array_column($readings = $now['chart']['lines'][1]['points'], 'x'))
         ->toEqual([900, 1800, 3000])
-        ->and($now['readings'][1])
-        ->toMatchArray(['value' => null, 'lower' => null, 'upper' => 0.5])
+        ->and($readings[1])
+        ->toMatchArray(['low' => 0, 'high' => 0.5, 'text' => "≤\u{a0}0.50\u{a0}%"])
         // The band holds the mean, rises, and is drawn to beyond now.
-        ->and($now['band'][0][0])
+        ->and($band = $now['chart']['lines'][0]['points'])
+        ->not->toBe([])
+        ->and($band[0]['x'])
         ->toEqual(0)
-        ->and($now['far'])
-        ->toBeGreaterThan($now['now']);
-    foreach ($now['band'] as $i => [$km, $low, $mean, $high]) {
-        expect($low)
-            ->toBeLessThan($mean)
-            ->and($mean)
-            ->toBeLessThan($high)
-            ->and($mean)
-            ->toBeGreaterThan($now['band'][max(0, $i - 1)][2] - ($i === 0 ? 1 : 0));
+        ->and($now['chart']['x']['to'])
+        ->toBeGreaterThan($now['chart']['moments'][0]['at'])
+        ->and($now['chart']['levels'])
+        ->toBe([['at' => 0.5, 'text' => "limit 0.5\u{a0}%"]]);
+    foreach ($band as $i => $at) {
+        expect($at['low'])
+            ->toBeLessThanOrEqual($at['y'])
+            ->and($at['y'])
+            ->toBeLessThan($at['high'])
+            ->toBeGreaterThanOrEqual($band[max(0, $i - 1)]['y']);
     }
+    // The table behind it reads each of them out, a reading beside what was expected there.
+    expect($now['chart']['columns'])
+        ->toBe(['Ridden', 'expected, and where it lies in eight of ten cases', 'measured'])
+        ->and(array_column($now['chart']['rows'], 'x'))
+        ->toBe(collect($now['chart']['rows'])->pluck('x')->sort()->values()->all())
+        ->and(collect($now['chart']['rows'])->firstWhere('x', 1800)['cells'][2] ?? null)
+        ->toBe("≤\u{a0}0.50\u{a0}%");
     ($this->read)(['kind' => 'drop_in', 'results' => [['mark_pct' => 0.5, 'seat' => 'enters']]], 100);
     $worn = ($this->forecast)();
     expect($worn['verdict'])->toBe('retire')->and($worn['sentences'][0])->toStartWith('Retire it:');

@@ -232,8 +232,10 @@ it('says when to plug the pot in, and what could go wrong', function (): void {
         ->assertJsonPath('warnings', [
             "Left alone on 150 W it would go on to 133\u{a0}°C, past its limit of 100\u{a0}°C: stay with it and switch off in time.",
         ])
-        ->assertJsonPath('limit', 100)
-        ->assertJsonPath('curve.0', [0, 18]);
+        ->assertJsonPath('chart.levels.0.at', 100)
+        ->assertJsonPath('chart.lines.0.points.0.x', 0)
+        ->assertJsonPath('chart.lines.0.points.0.y', 18)
+        ->assertJsonPath('chart.rows.0.cells', ['0', "18\u{a0}°C"]);
     // 60 W: 18 + 60 / 1.3 = 64 °C. It melts, and never gets hot; from a melt it cools down to that.
     $heat(['power' => 'low'])
         ->assertJsonPath('warnings', ["On 60 W it never reaches 85\u{a0}°C: it would stay at 64\u{a0}°C."])

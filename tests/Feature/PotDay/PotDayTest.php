@@ -602,8 +602,8 @@ it('says what a dip costs and draws how the bath came to be as it is', function 
             ->where('pots.0.cost', "A dip takes 5.0\u{a0}g along and costs €0.07.")
             ->where('pots.0.smear', fn(string $text) => str_contains($text, "add 4.1\u{a0}g of lamp oil: to 2.0\u{a0}%"))
             ->where(
-                'pots.0.history',
-                fn($history) => array_map(fn($entry) => round($entry[1], 6), $history->all()) === [400.0, 395.0, 399.0],
+                'pots.0.wax.lines.0.points',
+                fn($points) => array_map(fn($at) => round($at['y'], 6), $points->all()) === [400.0, 395.0, 399.0, 399.0],
             ),
     );
 });

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import HourField from '@/components/cost/HourField.vue'
+import LineChart from '@/components/charts/LineChart.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
@@ -9,24 +10,9 @@ import { t } from '@/composables/useText'
 import type { MoneyPage } from '@/types/server'
 
 /** What it all costs: beside plain drip, by year, by bike, by chain. */
-interface Point {
-  x: number
-  y: number
-}
 const props = defineProps<MoneyPage>()
 const here = useHere()
 const { form, submit } = useActionForm({ as_wax: props.plain.as_wax, every: props.plain.every })
-const W = 660
-const H = 210
-const px = (x: number) => 8 + x * (W - 190)
-const py = (y: number) => H - 26 - y * (H - 46)
-const line = (points: Point[]) => points.map((point, i) => `${i ? 'L' : 'M'}${px(point.x).toFixed(1)} ${py(point.y).toFixed(1)}`).join('')
-const end = (points: Point[]) => py(points[points.length - 1]?.y ?? 0)
-// The words at the ends of the lines never lie over one another.
-function wordY(own: Point[], other: Point[], upper: boolean): number {
-  const apart = Math.abs(end(own) - end(other))
-  return end(own) + 4 + (apart < 32 ? ((32 - apart) / 2) * (upper ? -1 : 1) : 0)
-}
 </script>
 
 <template>
@@ -62,21 +48,7 @@ function wordY(own: Point[], other: Point[], upper: boolean): number {
             <span data-test="work">{{ work.text }}</span> <HourField :hour="work.hour" />
           </div>
         </div>
-        <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="chart.text">
-          <line x1="8" :x2="px(1)" :y1="py(0)" :y2="py(0)" class="ground" />
-          <path :d="line(chart.plain)" class="curve plain" />
-          <path :d="line(chart.waxed)" class="curve" />
-          <text :x="px(1) + 8" :y="wordY(chart.waxed, chart.plain, end(chart.waxed) <= end(chart.plain))">
-            <tspan class="strong">{{ chart.waxedSum }}</tspan>
-            <tspan dx="4">{{ t('money.waxed') }}</tspan>
-          </text>
-          <text :x="px(1) + 8" :y="wordY(chart.plain, chart.waxed, end(chart.plain) < end(chart.waxed))">
-            <tspan class="strong">{{ chart.plainSum }}</tspan>
-            <tspan dx="4">{{ t('money.plain') }}</tspan>
-          </text>
-          <text x="8" :y="H - 8">{{ chart.from }}</text>
-          <text :x="px(1)" :y="H - 8" text-anchor="end">{{ chart.to }}</text>
-        </svg>
+        <LineChart :chart="chart.chart" />
       </section>
       <p v-else class="muted">{{ t('money.none') }}</p>
       <div class="scroll" tabindex="0" role="region" :aria-label="t('money.by')">
@@ -161,31 +133,6 @@ function wordY(own: Point[], other: Point[], upper: boolean): number {
 .against form {
   gap: 8px 18px;
   margin-top: 12px;
-}
-svg {
-  width: 100%;
-  height: auto;
-  display: block;
-}
-.ground {
-  stroke: var(--steel-2);
-}
-.curve {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 2;
-}
-.curve.plain {
-  stroke-dasharray: 6 4;
-  stroke: var(--steel);
-}
-text {
-  font-size: 12.5px;
-  fill: var(--steel);
-}
-.strong {
-  font-weight: 680;
-  fill: var(--ink);
 }
 th,
 td {

@@ -4,6 +4,7 @@ import { computed, reactive, ref } from 'vue'
 import HourField from '@/components/cost/HourField.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId } from '@/composables/useActionForm'
+import LineChart from '@/components/charts/LineChart.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import { useHere } from '@/composables/useHere'
 import { usePreview } from '@/composables/usePreview'
@@ -12,10 +13,6 @@ import type { Comparison, WhatIfPage } from '@/types/server'
 
 /** Policies side by side: what each interval, number of chains and order comes to over the years. */
 const FIGURES = ['life', 'bought', 'cassettes', 'pot_days', 'topups', 'hours', 'wax', 'solvents', 'money', 'per'] as const
-interface Point {
-  x: number
-  y: number
-}
 const props = defineProps<WhatIfPage>()
 const here = useHere()
 const form = reactive({
@@ -33,17 +30,8 @@ const opened = ref<number | null>(null)
 const errors = computed(() => Object.values(problems.value))
 const years = (count: number) => (count === 1 ? t('what_if.one_year') : t('what_if.years', { count }))
 const chains = [null, 1, 2, 3, 4, 5, 6]
-const W = 420
-const H = 170
-const px = (x: number) => (10 + x * (W - 20)).toFixed(1)
-const py = (y: number) => (H - 24 - y * (H - 44)).toFixed(1)
-// Two words over the same spot: one above the other.
-const near = computed(() => !!preview.value?.economy && Math.abs(preview.value.economy.own.x - preview.value.economy.best.x) < 0.15)
-const anchor = (x: number) => (x < 0.12 ? 'start' : x > 0.88 ? 'end' : 'middle')
-const line = (points: Point[]) => points.map((point, i) => `${i ? 'L' : 'M'}${px(point.x)} ${py(point.y)}`).join('')
-const curve = (values: number[]) =>
-  line(values.map((y, i) => ({ x: values.length > 1 ? i / (values.length - 1) : 0, y: Math.min(1.15, y) })))
-const DASHES = ['', '7 3', '2 3', '9 3 2 3']
+// As the lines of the chart are dashed.
+const DASHES = ['', '7 4', '2 4', '10 4 2 4']
 </script>
 
 <template>
@@ -151,45 +139,12 @@ const DASHES = ['', '7 3', '2 3', '9 3 2 3']
       <div v-if="preview" class="cols">
         <section v-if="preview.economy" aria-labelledby="economy">
           <h2 id="economy">{{ t('what_if.economy') }}: {{ preview.bike?.name }}</h2>
-          <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="preview.economy.text" data-test="economy">
-            <line x1="10" :x2="W - 10" :y1="H - 24" :y2="H - 24" class="ground" />
-            <path :d="line(preview.economy.points)" class="curve" />
-            <line
-              :x1="px(preview.economy.own.x)"
-              :x2="px(preview.economy.own.x)"
-              :y1="py(preview.economy.own.y)"
-              :y2="H - 24"
-              class="own" />
-            <circle :cx="px(preview.economy.own.x)" :cy="py(preview.economy.own.y)" r="4" class="dot" />
-            <path :d="`M${px(preview.economy.best.x)} ${Number(py(preview.economy.best.y)) - 6}l6 6l-6 6l-6 -6Z`" class="diamond" />
-            <text x="10" :y="H - 8">{{ preview.economy.from }}</text>
-            <text :x="W - 10" :y="H - 8" text-anchor="end">{{ preview.economy.to }}</text>
-            <text
-              :x="px(preview.economy.own.x)"
-              :y="Number(py(preview.economy.own.y)) - (near ? 26 : 10)"
-              :text-anchor="anchor(preview.economy.own.x)">
-              {{ t('what_if.yours') }}
-            </text>
-            <text
-              :x="px(preview.economy.best.x)"
-              :y="Number(py(preview.economy.best.y)) - 12"
-              :text-anchor="anchor(preview.economy.best.x)">
-              {{ t('what_if.cheapest') }}
-            </text>
-          </svg>
+          <LineChart :chart="preview.economy.chart" data-test="economy" />
           <p>{{ preview.economy.text }}</p>
         </section>
         <section aria-labelledby="wear">
           <h2 id="wear">{{ t('what_if.wear') }}: {{ preview.bike?.name }}</h2>
-          <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="t('what_if.wear')">
-            <line x1="10" :x2="W - 10" :y1="py(1)" :y2="py(1)" class="limit" />
-            <text x="12" :y="Number(py(1)) - 4">{{ t('what_if.at_limit') }}</text>
-            <line x1="10" :x2="W - 10" :y1="H - 24" :y2="H - 24" class="ground" />
-            <path v-for="(row, i) in preview.rows" :key="i" :d="curve(row.curve)" class="curve" :stroke-dasharray="DASHES[i]">
-              <title>{{ row.name }}</title>
-            </path>
-            <text :x="W - 10" :y="H - 8" text-anchor="end">{{ years(form.years) }}</text>
-          </svg>
+          <LineChart v-if="preview.wear" :chart="preview.wear" />
         </section>
       </div>
       <details>
@@ -261,42 +216,7 @@ tr.best td {
   gap: 40px;
   margin: 22px 0;
 }
-svg[role='img'] {
-  width: 100%;
-  height: auto;
-  display: block;
-}
-.ground {
-  stroke: var(--steel-2);
-}
-.curve {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.8;
-}
-.own {
-  stroke: var(--steel);
-  stroke-dasharray: 3 3;
-}
-.dot {
-  fill: var(--ink);
-}
-.diamond {
-  fill: var(--amber);
-  stroke: var(--ink);
-}
-.limit {
-  stroke: var(--ember);
-  stroke-width: 1.5;
-}
-text {
-  font-size: 10.5px;
-  fill: var(--steel);
-}
 @media (max-width: 1000px) {
-  text {
-    font-size: 13px;
-  }
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }

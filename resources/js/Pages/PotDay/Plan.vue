@@ -7,7 +7,7 @@ import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import TimeLanes from '@/components/guided/TimeLanes.vue'
 import AppShell from '@/components/layout/AppShell.vue'
-import BathChart from '@/components/pot/BathChart.vue'
+import LineChart from '@/components/charts/LineChart.vue'
 import ChainForPot from '@/components/pot/ChainForPot.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
@@ -223,7 +223,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
             </div>
             <section aria-labelledby="curve">
               <h2 id="curve" class="sr">{{ t('pot_day.curve') }}</h2>
-              <BathChart :bath="preview.bath" />
+              <LineChart :chart="preview.bath" />
             </section>
           </template>
         </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
-import BathChart from '@/components/pot/BathChart.vue'
+import LineChart from '@/components/charts/LineChart.vue'
 import { ask } from '@/composables/usePreview'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -37,7 +37,7 @@ async function simulate(): Promise<void> {
     </p>
     <p class="muted small">{{ bath.expected }}</p>
     <p v-if="bath.over" class="alarm" role="alert" data-test="over">{{ bath.over }}</p>
-    <BathChart :bath="bath" />
+    <LineChart :chart="bath.chart" />
     <form v-if="mayAct" class="typed" @submit.prevent="keep">
       <NumberField
         v-model="typed"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { t } from '@/composables/useText'
+import LineChart from '@/components/charts/LineChart.vue'
 import BookEntries from '@/components/books/BookEntries.vue'
-import BathHistory from './BathHistory.vue'
 import CalibratePanel from './CalibratePanel.vue'
 import HeatPanel from './HeatPanel.vue'
 import PotDrawing from './PotDrawing.vue'
@@ -56,7 +56,10 @@ const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
       </p>
       <BookEntries :title="t('pot_form.book')" :entries="pot.entries" :may-write="mayWrite" @remove="emit('remove', $event)" />
     </div>
-    <BathHistory v-if="pot.historyAbout" class="whole" :history="pot.history" :about="pot.historyAbout" />
+    <div v-if="pot.wax && pot.dirt" class="whole">
+      <LineChart :chart="pot.wax" :high="200" />
+      <LineChart :chart="pot.dirt" :high="170" />
+    </div>
     <HeatPanel v-if="open === 'heat'" class="whole" :pot="pot.id" :temperature="temperature" />
     <CalibratePanel v-if="open === 'calibrate'" class="whole" :pot="pot" :temperature="temperature" />
     <ConnectDevice

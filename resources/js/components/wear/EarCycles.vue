@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import LineChart from '@/components/charts/LineChart.vue'
 import { t } from '@/composables/useText'
 import type { EarView } from '@/types/server'
 
@@ -7,22 +8,13 @@ import type { EarView } from '@/types/server'
 const props = defineProps<{ ear: EarView }>()
 const WIDE = 420
 const ROW = 7
-const top = 46
+const top = 4
 const high = computed(() => top + props.ear.cycles.length * ROW + 16)
-const curve = computed(
-  () =>
-    'M' +
-    props.ear.quiet
-      .map((share, i) => `${((WIDE * i) / (props.ear.quiet.length - 1)).toFixed(1)} ${(42 - 38 * share).toFixed(1)}`)
-      .join('L'),
-)
 </script>
 
 <template>
+  <LineChart :chart="ear.chart" :high="190" />
   <svg :viewBox="`0 0 ${WIDE} ${high}`" role="img" :aria-label="t('gauge.ear_chart')" data-test="ear-chart">
-    <path :d="curve" class="curve" />
-    <text x="4" y="32">{{ t('gauge.ear_curve') }}</text>
-    <line x1="0" :x2="WIDE" y1="42" y2="42" class="ground" />
     <g v-for="(one, i) in ear.cycles" :key="i">
       <title>{{ one.text }}</title>
       <rect x="0" :y="top + i * ROW" :width="Math.max(2, WIDE * one.share)" :height="ROW - 2" :class="{ open: one.open }" />
@@ -46,14 +38,6 @@ svg {
   height: auto;
   margin: 6px 0 2px;
   display: block;
-}
-.curve {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.8;
-}
-.ground {
-  stroke: var(--steel-2);
 }
 rect {
   fill: var(--coat);
