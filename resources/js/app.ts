@@ -4,14 +4,16 @@ import './theme/theme.css'
 import { createInertiaApp } from '@inertiajs/vue3'
 import { createApp, h, type DefineComponent } from 'vue'
 import { startTheme } from './composables/useDayNight'
+import { colours, putColours } from './theme/tokens'
 import { makeVuetify } from './theme/vuetify'
 
 // The offline page; a browser that refuses it goes on without.
 if ('serviceWorker' in navigator) navigator.serviceWorker.register('/sw.js').catch(() => undefined)
 
+putColours()
 void createInertiaApp({
   title: (title) => (title ? `${title} · Dripel` : 'Dripel'),
-  progress: { color: '#c97a12', showSpinner: false },
+  progress: { color: colours.day.amber, showSpinner: false },
   resolve: async (name) => {
     const pages = import.meta.glob<DefineComponent>('./Pages/**/*.vue', { import: 'default' })
     const load = pages[`./Pages/${name}.vue`]

@@ -243,7 +243,7 @@ p {
 .drop {
   font: inherit;
   font-weight: 620;
-  font-size: 13px;
+  font-size: var(--type-2);
   border: 1.2px solid var(--ink);
   border-radius: 3px;
   background: var(--paper);
@@ -266,7 +266,7 @@ p {
 .foot {
   gap: 16px;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   .bike,
   .figures,
   .parts {

@@ -315,13 +315,13 @@ td button {
   text-underline-offset: 3px;
   cursor: pointer;
 }
-@media (max-width: 1000px) {
+@media (max-width: 1144.98px) {
   .cols,
   .shelf {
     grid-template-columns: minmax(0, 1fr);
   }
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   li {
     grid-template-columns: minmax(0, 1fr) auto;
   }

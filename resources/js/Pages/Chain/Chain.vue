@@ -292,11 +292,11 @@ p.left {
   align-items: baseline;
 }
 .left .big {
-  font-size: 44px;
+  font-size: var(--type-7);
 }
 .word {
   font-weight: 680;
-  font-size: 15px;
+  font-size: var(--type-4);
   margin: 4px 0 2px;
 }
 .until {
@@ -361,7 +361,7 @@ dd {
   border-bottom: 1px solid var(--line);
 }
 .day {
-  font-size: 13px;
+  font-size: var(--type-2);
 }
 .dot {
   width: 9px;
@@ -406,7 +406,7 @@ dd {
   margin-top: 16px;
   gap: 18px;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   .top {
     grid-template-columns: 1fr;
     gap: 18px;
@@ -417,7 +417,7 @@ dd {
   .life .day {
     grid-column: 2;
     grid-row: 1;
-    font-size: 12px;
+    font-size: var(--type-2);
     color: var(--steel);
   }
   .life .dot {

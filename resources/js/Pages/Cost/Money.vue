@@ -140,7 +140,7 @@ td {
 }
 th[scope] {
   text-align: left;
-  font-size: 14px;
+  font-size: var(--type-3);
   font-weight: 480;
   color: var(--ink);
   border-bottom: 1px solid var(--line);
@@ -157,14 +157,14 @@ h2:not([id]) {
 .narrow {
   max-width: 720px;
 }
-@media (max-width: 1000px) {
+@media (max-width: 1144.98px) {
   .against {
     grid-template-columns: minmax(0, 1fr);
   }
 }
-@media (max-width: 600px) {
+@media (max-width: 599.98px) {
   text {
-    font-size: 19px;
+    font-size: var(--type-5);
   }
 }
 </style>

@@ -123,7 +123,7 @@ ol li {
 .row {
   gap: 14px;
 }
-@media (max-width: 1000px) {
+@media (max-width: 1144.98px) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
     gap: 22px;

@@ -367,7 +367,7 @@ h1 {
   line-height: 1.05;
 }
 .text {
-  font-size: clamp(16px, 1.6vw, 19px);
+  font-size: var(--type-5);
   line-height: 1.4;
   max-width: 660px;
   margin: 16px 0;
@@ -380,7 +380,7 @@ h1 {
 }
 .act {
   font: inherit;
-  font-size: 18px;
+  font-size: var(--type-5);
   font-weight: 680;
   min-height: 58px;
   padding: 0 24px;
@@ -401,7 +401,7 @@ h1 {
   min-width: 240px;
 }
 .acts:has(.small-act) .act {
-  font-size: 17px;
+  font-size: var(--type-4);
   padding: 0 17px;
   gap: 10px;
 }
@@ -415,7 +415,7 @@ h1 {
   list-style: none;
   padding: 0;
   margin: 12px 0 0;
-  font-size: 13.5px;
+  font-size: var(--type-2);
 }
 .weigh {
   max-width: 320px;
@@ -439,7 +439,7 @@ h1 {
   border: 1.2px solid var(--steel-2);
   border-radius: 3px;
   background: var(--paper);
-  font-size: 16px;
+  font-size: var(--type-4);
   cursor: pointer;
 }
 .ticks label:has(:checked) {
@@ -460,7 +460,7 @@ h1 {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 18px;
-  font-size: 15px;
+  font-size: var(--type-4);
 }
 .silent {
   margin: 10px 0 0;
@@ -509,14 +509,14 @@ h1 {
   margin: 0 -24px;
 }
 .over p {
-  font-size: 17px;
+  font-size: var(--type-4);
   margin: 12px 0 0;
 }
 .over .row {
   margin: 20px 0 28px;
   gap: 16px;
 }
-@media (max-width: 900px) {
+@media (max-width: 839.98px) {
   .bar {
     padding: 0 4px 0 12px;
     gap: 8px;
@@ -559,13 +559,13 @@ h1 {
     grid-column: 1 / -1;
     min-height: 76px;
     min-width: 0;
-    font-size: 21px;
+    font-size: var(--type-5);
   }
   .end {
     padding: 0 14px 14px;
   }
 }
-@media (max-width: 600px) {
+@media (max-width: 599.98px) {
   .who {
     display: none;
   }

@@ -92,13 +92,13 @@ li {
   font-weight: 400;
   display: inline-block;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   li {
     grid-template-columns: 1fr auto;
   }
   .when {
     grid-column: 1 / -1;
-    font-size: 12px;
+    font-size: var(--type-2);
   }
   li a {
     min-height: 44px;

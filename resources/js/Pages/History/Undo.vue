@@ -51,12 +51,12 @@ const undo = () => submit('post', `/actions/${props.action.id}/undo`)
 }
 .target {
   font-weight: 620;
-  font-size: 16px;
+  font-size: var(--type-4);
 }
 .target .muted {
   display: block;
   font-weight: 400;
-  font-size: 13px;
+  font-size: var(--type-2);
 }
 li {
   padding: 4px 0;

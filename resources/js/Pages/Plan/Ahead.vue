@@ -257,12 +257,12 @@ li {
   padding: 6px 0;
   border-bottom: 1px solid var(--line);
 }
-@media (max-width: 1000px) {
+@media (max-width: 1144.98px) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   .horizon select {
     min-height: 44px;
   }

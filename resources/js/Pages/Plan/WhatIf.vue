@@ -208,7 +208,7 @@ tr.best td {
 .weeks li {
   padding: 4px 12px;
   border-bottom: 1px solid var(--line);
-  font-size: 13px;
+  font-size: var(--type-2);
 }
 .cols {
   display: grid;
@@ -216,7 +216,7 @@ tr.best td {
   gap: 40px;
   margin: 22px 0;
 }
-@media (max-width: 1000px) {
+@media (max-width: 1144.98px) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }

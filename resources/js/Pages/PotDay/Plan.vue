@@ -306,7 +306,7 @@ fieldset {
   margin: 0 0 8px;
 }
 .lead {
-  font-size: 19px;
+  font-size: var(--type-5);
   font-weight: 620;
   line-height: 1.3;
 }
@@ -334,7 +334,7 @@ th[scope='row'] {
   text-align: left;
   border-bottom: 1px solid var(--line);
   color: var(--ink);
-  font-size: 15px;
+  font-size: var(--type-4);
 }
 .refused {
   margin: 4px 0;
@@ -368,7 +368,7 @@ th[scope='row'] {
     display: block;
   }
 }
-@media (max-width: 900px) {
+@media (max-width: 839.98px) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }

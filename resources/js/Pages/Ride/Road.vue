@@ -216,7 +216,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
 }
 .mark {
   display: block;
-  font-size: 11.5px;
+  font-size: var(--type-1);
 }
 input[type='checkbox'] {
   accent-color: var(--ink);
@@ -249,7 +249,7 @@ input[type='checkbox'] {
 .pages {
   margin-top: 14px;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   .estimated td:first-child {
     padding-left: 0;
   }

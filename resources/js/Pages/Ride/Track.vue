@@ -101,7 +101,7 @@ const discard = () => router.delete(`/tracks/${props.track.id}`)
   flex-wrap: wrap;
 }
 .big {
-  font-size: 44px;
+  font-size: var(--type-7);
 }
 .start {
   margin: 4px 0 18px;

@@ -176,7 +176,7 @@ select {
 }
 .likely {
   font: inherit;
-  font-size: 12.5px;
+  font-size: var(--type-2);
   color: var(--steel);
   background: none;
   border: 0;
@@ -190,7 +190,7 @@ select {
 .acts {
   gap: 12px;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   li,
   li.out {
     grid-template-columns: minmax(0, 1fr);

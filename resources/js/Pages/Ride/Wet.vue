@@ -107,12 +107,12 @@ ol > li {
 .n {
   font-stretch: 80%;
   font-weight: 760;
-  font-size: 34px;
+  font-size: var(--type-7);
   line-height: 1;
 }
 h2 {
   color: var(--ink);
-  font-size: 18px;
+  font-size: var(--type-5);
   display: flex;
   flex-wrap: wrap;
   gap: 2px 12px;
@@ -120,7 +120,7 @@ h2 {
 }
 h2 small {
   font-weight: 560;
-  font-size: 14px;
+  font-size: var(--type-3);
   color: var(--steel);
 }
 h2 small.ember {
@@ -155,14 +155,14 @@ ul p {
 }
 em {
   font-style: normal;
-  font-size: 11.5px;
+  font-size: var(--type-1);
   font-weight: 680;
   border: 1.2px solid var(--ink);
   border-radius: 3px;
   padding: 0 5px;
   margin-left: 8px;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   ol > li {
     grid-template-columns: 34px minmax(0, 1fr);
   }

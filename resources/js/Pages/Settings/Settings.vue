@@ -187,7 +187,7 @@ form fieldset {
   gap: 30px;
   align-content: start;
 }
-@media (max-width: 900px) {
+@media (max-width: 839.98px) {
   .two-columns {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -254,10 +254,10 @@ aside {
   z-index: 20;
 }
 .empty h2 {
-  font-size: 24px;
+  font-size: var(--type-6);
   color: var(--ink);
 }
-@media (max-width: 1000px) {
+@media (max-width: 1144.98px) {
   .shed {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -262,11 +262,11 @@ input[type='radio'] {
 }
 .names > .muted {
   display: block;
-  font-size: 13px;
+  font-size: var(--type-2);
 }
 em {
   font-style: normal;
-  font-size: 11.5px;
+  font-size: var(--type-1);
   font-weight: 680;
   border: 1.2px solid var(--ink);
   border-radius: 3px;
@@ -280,7 +280,7 @@ em.plain {
 .steps {
   padding-left: 18px;
   margin: 8px 0;
-  font-size: 13.5px;
+  font-size: var(--type-2);
 }
 .steps li {
   padding: 1px 0;
@@ -311,7 +311,7 @@ em.plain {
 .row {
   gap: 18px;
 }
-@media (max-width: 1000px) {
+@media (max-width: 1144.98px) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
     gap: 22px;

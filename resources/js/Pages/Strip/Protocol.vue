@@ -185,7 +185,7 @@ p {
 }
 .n {
   width: 24px;
-  font-size: 18px;
+  font-size: var(--type-5);
 }
 .kind,
 .solvent {
@@ -211,7 +211,7 @@ button:not(.v-btn) {
   text-underline-offset: 3px;
   cursor: pointer;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   .head {
     grid-template-columns: 1fr;
   }

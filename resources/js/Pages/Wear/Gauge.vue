@@ -154,7 +154,7 @@ li {
 li span span {
   display: block;
 }
-@media (max-width: 1000px) {
+@media (max-width: 1144.98px) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -27,7 +27,7 @@ const emit = defineEmits<{ remove: [entry: number] }>()
 <style scoped>
 summary {
   cursor: pointer;
-  font-size: 12.5px;
+  font-size: var(--type-2);
   min-height: 26px;
   text-decoration: underline;
   text-underline-offset: 3px;
@@ -36,7 +36,7 @@ ul {
   list-style: none;
   margin: 0;
   padding: 0;
-  font-size: 12.5px;
+  font-size: var(--type-2);
 }
 li button {
   font: inherit;

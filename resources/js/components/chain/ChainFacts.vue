@@ -90,7 +90,7 @@ const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, tit
   gap: 12px;
   align-items: start;
 }
-@media (max-width: 500px) {
+@media (max-width: 599.98px) {
   .three {
     grid-template-columns: 1fr 1fr;
   }

@@ -18,7 +18,7 @@ defineProps<{ label: string; ready: boolean }>()
   border-radius: 3px;
   background: var(--paper);
   font-weight: 760;
-  font-size: 15px;
+  font-size: var(--type-4);
   line-height: 1;
 }
 .tag.ready {

@@ -68,7 +68,7 @@ const path = computed(() => {
   fill: var(--ink);
 }
 .cut text {
-  font-size: 15px;
+  font-size: var(--type-4);
   font-weight: 680;
   fill: var(--ink);
 }

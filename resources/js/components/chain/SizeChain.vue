@@ -86,6 +86,6 @@ p {
 }
 .first {
   font-weight: 680;
-  font-size: 16px;
+  font-size: var(--type-4);
 }
 </style>

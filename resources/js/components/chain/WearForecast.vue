@@ -30,7 +30,7 @@ p {
   margin: 4px 0;
 }
 .lead {
-  font-size: 17px;
+  font-size: var(--type-4);
   font-weight: 620;
 }
 </style>

@@ -44,7 +44,7 @@ const shown = computed(() => props.why.find((other) => other.figure === figure.v
 
 <style scoped>
 h1 {
-  font-size: 20px;
+  font-size: var(--type-5);
 }
 .formula {
   margin: 10px 0 12px;
@@ -59,7 +59,7 @@ h1 {
 }
 .left {
   display: block;
-  font-size: 12px;
+  font-size: var(--type-2);
 }
 .source {
   margin: 12px 0;

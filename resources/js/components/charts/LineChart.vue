@@ -207,7 +207,7 @@ function step(event: KeyboardEvent): void {
   outline-offset: 2px;
 }
 text {
-  font-size: 12.5px;
+  font-size: var(--type-2);
   fill: var(--steel);
 }
 .axis,
@@ -280,7 +280,7 @@ p {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 18px;
-  font-size: 14px;
+  font-size: var(--type-3);
 }
 .keys span {
   display: inline-flex;
@@ -288,14 +288,14 @@ p {
   gap: 6px;
 }
 .said {
-  font-size: 14px;
+  font-size: var(--type-3);
   color: var(--steel);
   min-height: 1.5em;
 }
 summary {
   min-height: 32px;
   cursor: pointer;
-  font-size: 14px;
+  font-size: var(--type-3);
 }
 .scroll {
   max-height: 260px;

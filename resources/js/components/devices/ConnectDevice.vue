@@ -63,7 +63,7 @@ ul {
 pre {
   white-space: pre-wrap;
   overflow-wrap: anywhere;
-  font-size: 12px;
+  font-size: var(--type-2);
   background: var(--paper);
   padding: 8px 10px;
   border: 1px solid var(--line);

@@ -56,7 +56,7 @@ form {
   overflow-y: auto;
 }
 h1 {
-  font-size: 20px;
+  font-size: var(--type-5);
   margin-bottom: 16px;
 }
 .problem {

@@ -94,7 +94,7 @@ label {
   display: grid;
   place-content: center;
   font-weight: 620;
-  font-size: 13px;
+  font-size: var(--type-2);
   position: relative;
   cursor: pointer;
 }
@@ -117,7 +117,7 @@ input {
   grid-template-columns: 0.8fr 1fr 1fr;
   gap: 8px;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   .three {
     grid-template-columns: 1fr 1fr;
   }

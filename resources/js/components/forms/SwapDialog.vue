@@ -209,7 +209,7 @@ input {
 .short {
   border-left: 3px solid var(--ink);
   padding-left: 12px;
-  font-size: 13.5px;
+  font-size: var(--type-2);
 }
 .short ul {
   margin: 2px 0 0;

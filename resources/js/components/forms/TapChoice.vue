@@ -35,7 +35,7 @@ label {
   padding: 7px 12px;
   text-align: center;
   font-weight: 620;
-  font-size: 13px;
+  font-size: var(--type-2);
   line-height: 1.15;
   cursor: pointer;
   position: relative;
@@ -63,9 +63,9 @@ input {
 small {
   display: block;
   font-weight: 480;
-  font-size: 11px;
+  font-size: var(--type-1);
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   .taps.even {
     grid-template-columns: repeat(3, 1fr);
   }

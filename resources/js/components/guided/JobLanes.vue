@@ -40,11 +40,11 @@ li {
   overflow: hidden;
 }
 b {
-  font-size: 12.5px;
+  font-size: var(--type-2);
   font-weight: 620;
 }
 span {
-  font-size: 11.5px;
+  font-size: var(--type-1);
   color: var(--steel);
 }
 .done {
@@ -62,7 +62,7 @@ span {
 .now span {
   color: var(--paper);
 }
-@media (max-width: 900px) {
+@media (max-width: 839.98px) {
   .lanes {
     padding: 8px 14px;
     gap: 2px;

@@ -87,7 +87,7 @@ const save = () => submit('put', `/jobs/${props.job.id}/record`)
   margin-inline: auto;
 }
 p {
-  font-size: 17px;
+  font-size: var(--type-4);
   margin: 12px 0 0;
 }
 .row {
@@ -100,7 +100,7 @@ p {
 .record th[scope='row'] {
   border-bottom: 1px solid var(--line);
   color: var(--ink);
-  font-size: 15px;
+  font-size: var(--type-4);
 }
 .record + * {
   margin-top: 12px;

@@ -37,7 +37,7 @@ li {
   border-bottom: 1px solid var(--line);
 }
 .name {
-  font-size: 13px;
+  font-size: var(--type-2);
   color: var(--steel);
 }
 .done .name {
@@ -63,13 +63,13 @@ li {
 }
 .text {
   font-weight: 620;
-  font-size: 13px;
+  font-size: var(--type-2);
 }
 small {
   display: block;
   font-weight: 480;
   color: var(--steel);
-  font-size: 12px;
+  font-size: var(--type-2);
 }
 p {
   margin: 0;

@@ -35,7 +35,7 @@ const words = computed(() =>
   font-size: clamp(64px, 9vw, 112px);
 }
 .words {
-  font-size: clamp(16px, 2vw, 25px);
+  font-size: var(--type-5);
   font-weight: 620;
   color: var(--steel);
 }

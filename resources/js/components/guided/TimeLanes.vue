@@ -65,7 +65,7 @@ ul {
 .ruler {
   height: 24px;
   margin-left: var(--names);
-  font-size: 12.5px;
+  font-size: var(--type-2);
   color: var(--steel);
 }
 .ruler span,
@@ -89,7 +89,7 @@ ol > li {
 }
 .name {
   font-weight: 620;
-  font-size: 14px;
+  font-size: var(--type-3);
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -111,7 +111,7 @@ ol > li {
 }
 .text {
   padding: 0 6px;
-  font-size: 12px;
+  font-size: var(--type-2);
   font-weight: 560;
   white-space: nowrap;
 }
@@ -162,7 +162,7 @@ ol > li {
   border-left: 2px solid var(--ink);
   z-index: 2;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   .time {
     --names: 74px;
     padding: 8px 14px 12px;
@@ -174,7 +174,7 @@ ol > li {
     display: none;
   }
   .name {
-    font-size: 12.5px;
+    font-size: var(--type-2);
     padding-right: 6px;
   }
   .lane {

@@ -131,7 +131,7 @@ const signOut = () => router.post('/sign-out')
 .word {
   font-stretch: 125%;
   font-weight: 800;
-  font-size: 20px;
+  font-size: var(--type-5);
   letter-spacing: -0.3px;
 }
 nav {
@@ -157,12 +157,12 @@ nav a.on {
 }
 .where {
   color: var(--steel);
-  font-size: 13px;
+  font-size: var(--type-2);
   margin-right: 8px;
 }
 .line {
   font: inherit;
-  font-size: 13px;
+  font-size: var(--type-2);
   color: var(--steel);
   background: none;
   border: 0;
@@ -207,7 +207,7 @@ main {
   background: var(--paper);
   padding: 8px 12px;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   .top {
     position: static;
     padding: 0 4px 0 12px;

@@ -88,7 +88,7 @@ p {
 }
 .sentence {
   font-weight: 680;
-  font-size: 16px;
+  font-size: var(--type-4);
 }
 /* As many beside one another as there is room for, so that the answer to come has its place. */
 .examples {

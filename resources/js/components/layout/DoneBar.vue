@@ -69,7 +69,7 @@ kbd {
   color: inherit;
   border-color: currentColor;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   button {
     min-height: 44px;
   }

@@ -48,7 +48,7 @@ p {
 .word {
   font-stretch: 125%;
   font-weight: 800;
-  font-size: 32px;
+  font-size: var(--type-7);
   letter-spacing: -0.5px;
   line-height: 1.1;
 }

@@ -27,7 +27,7 @@ p {
 }
 code {
   overflow-wrap: anywhere;
-  font-size: 12.5px;
+  font-size: var(--type-2);
 }
 .row {
   gap: 14px;

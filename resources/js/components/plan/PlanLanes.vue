@@ -193,7 +193,7 @@ const at = (date: string) => (held.value?.from === date ? held.value.to : date)
   top: 2px;
   transform: translateX(-50%);
   font: inherit;
-  font-size: 12.5px;
+  font-size: var(--type-2);
   font-weight: 700;
   min-height: 26px;
   padding: 2px 8px;
@@ -270,7 +270,7 @@ svg {
 .measure,
 .gap {
   position: absolute;
-  font-size: 12px;
+  font-size: var(--type-2);
   font-weight: 700;
   line-height: 1;
   padding: 3px 6px;
@@ -283,7 +283,7 @@ svg {
 }
 .drip {
   top: 84px;
-  font-size: 11px;
+  font-size: var(--type-1);
   background: var(--paper);
   border: 1.2px solid var(--ink);
   transform: translateX(-60%);
@@ -291,7 +291,7 @@ svg {
 }
 .measure {
   top: 58px;
-  font-size: 11px;
+  font-size: var(--type-1);
   border: 1.2px dashed var(--ink);
   background: var(--paper);
   white-space: nowrap;

@@ -74,7 +74,7 @@ const save = () => submit('put', '/ahead/terms')
   border-radius: 3px;
   padding: 7px 12px;
   font-weight: 620;
-  font-size: 13px;
+  font-size: var(--type-2);
   cursor: pointer;
   position: relative;
 }
@@ -101,7 +101,7 @@ const save = () => submit('put', '/ahead/terms')
   align-items: start;
   gap: 12px;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   .five {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }

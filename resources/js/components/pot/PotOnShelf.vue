@@ -84,7 +84,7 @@ const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
   border-top: 1px solid var(--line);
 }
 h3 {
-  font-size: 16px;
+  font-size: var(--type-4);
   margin: 0;
 }
 p {

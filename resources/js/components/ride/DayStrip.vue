@@ -69,7 +69,7 @@ i.estimated {
 }
 .day {
   text-align: center;
-  font-size: 11px;
+  font-size: var(--type-1);
   color: var(--steel);
   line-height: 1.15;
   padding-top: 3px;
@@ -78,9 +78,9 @@ i.estimated {
   display: block;
   font-weight: 620;
   color: var(--ink);
-  font-size: 12px;
+  font-size: var(--type-2);
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   li:nth-child(-n + 14) {
     display: none;
   }

@@ -61,7 +61,7 @@ p {
 }
 .download {
   font-weight: 620;
-  font-size: 13px;
+  font-size: var(--type-2);
   border: 1.2px solid var(--ink);
   border-radius: 3px;
   background: var(--paper);
@@ -88,14 +88,14 @@ summary {
   display: grid;
   gap: 6px;
   margin: 12px 0;
-  font-size: 12.5px;
+  font-size: var(--type-2);
   color: var(--steel);
 }
 .file input {
   font: inherit;
   max-width: 100%;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   .download {
     min-height: 44px;
     display: inline-flex;

@@ -126,7 +126,7 @@ p {
 }
 code {
   overflow-wrap: anywhere;
-  font-size: 12.5px;
+  font-size: var(--type-2);
 }
 .open {
   margin-top: 18px;

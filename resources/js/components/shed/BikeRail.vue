@@ -136,7 +136,7 @@ const verbs = (): RailVerb[] =>
   outline-offset: 4px;
 }
 .name {
-  font-size: 20px;
+  font-size: var(--type-5);
   color: var(--ink);
 }
 .name a {
@@ -149,7 +149,7 @@ p {
   margin: 0;
 }
 .about {
-  font-size: 12.5px;
+  font-size: var(--type-2);
   margin-top: 1px;
 }
 .left {
@@ -165,14 +165,14 @@ p {
   text-decoration: underline;
 }
 .big {
-  font-size: 34px;
+  font-size: var(--type-7);
 }
 .unit {
   font-weight: 560;
   color: var(--steel);
 }
 .until {
-  font-size: 13px;
+  font-size: var(--type-2);
   margin: 3px 0 8px;
 }
 .until b {
@@ -190,7 +190,7 @@ p {
   align-items: center;
   gap: 8px;
   margin-top: 4px;
-  font-size: 11.5px;
+  font-size: var(--type-1);
 }
 .verbs {
   display: flex;
@@ -198,10 +198,10 @@ p {
   margin-top: 10px;
   flex-wrap: wrap;
 }
-.verbs .v-btn.v-btn {
+.verbs .v-btn {
   padding: 0 8px;
   --v-btn-height: 26px;
-  font-size: 12.5px;
+  font-size: var(--type-2);
 }
 .head {
   display: flex;
@@ -236,7 +236,7 @@ ul {
 .none {
   padding: 14px 12px;
 }
-@media (max-width: 1000px) {
+@media (max-width: 1144.98px) {
   .rail {
     grid-template-columns: 1fr;
     padding-right: 14px;
@@ -246,17 +246,17 @@ ul {
     padding: 0;
   }
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   .head .more {
     margin: 0;
   }
   .rail {
     padding-left: 14px;
   }
-  .verbs .v-btn.v-btn {
+  .verbs .v-btn {
     --v-btn-height: 44px;
     padding: 0 11px;
-    font-size: 13px;
+    font-size: var(--type-2);
   }
 }
 </style>

@@ -75,7 +75,7 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
 }
 .state {
   font-weight: 680;
-  font-size: 13px;
+  font-size: var(--type-2);
   text-decoration: none;
   width: fit-content;
 }
@@ -89,24 +89,25 @@ a.detail {
   align-items: center;
 }
 .detail {
-  font-size: 12px;
+  font-size: var(--type-2);
   margin-bottom: 8px;
   min-height: 16px;
 }
 .due {
-  font-size: 12px;
+  font-size: var(--type-2);
   font-weight: 680;
   min-height: 24px;
   display: inline-flex;
   align-items: center;
 }
 .measured {
-  font-size: 11.5px;
+  font-size: var(--type-1);
   margin-top: 3px;
 }
-@media (max-width: 700px) {
+@media (max-width: 599.98px) {
   .hang {
     width: 100%;
+    max-width: none;
     display: grid;
     grid-template-columns: 108px 1fr;
     align-items: start;

@@ -51,7 +51,7 @@ li:last-child {
 .when {
   font-weight: 740;
   font-stretch: 88%;
-  font-size: 15px;
+  font-size: var(--type-4);
   line-height: 1.15;
 }
 small {
@@ -76,17 +76,17 @@ p {
   line-height: 1.25;
 }
 .reason {
-  font-size: 12.5px;
+  font-size: var(--type-2);
   line-height: 1.3;
   margin: 2px 0 0;
 }
-.v-btn.v-btn {
+.v-btn {
   --v-btn-height: 26px;
   padding: 0 9px;
-  font-size: 12.5px;
+  font-size: var(--type-2);
 }
-@media (max-width: 700px) {
-  .v-btn.v-btn {
+@media (max-width: 839.98px) {
+  .v-btn {
     --v-btn-height: 44px;
   }
 }

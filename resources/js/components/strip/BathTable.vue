@@ -60,7 +60,7 @@ li {
   border-bottom: 1px solid var(--line);
 }
 .n {
-  font-size: 22px;
+  font-size: var(--type-5);
 }
 .what,
 .left {
@@ -77,13 +77,13 @@ li {
 label {
   flex: 0 1 auto;
   display: grid;
-  font-size: 12px;
+  font-size: var(--type-2);
   color: var(--steel);
   min-width: 0;
 }
 select {
   font: inherit;
-  font-size: 13px;
+  font-size: var(--type-2);
   color: var(--ink);
   background: var(--paper);
   border: 1.2px solid var(--steel-2);
@@ -94,13 +94,13 @@ select {
   appearance: auto;
 }
 small {
-  font-size: 11.5px;
+  font-size: var(--type-1);
 }
 .problem {
   grid-column: 2 / -1;
   margin: 0;
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   li {
     grid-template-columns: 22px minmax(0, 1fr) 92px;
   }

@@ -33,7 +33,7 @@ li {
   display: flex;
   gap: 7px;
   align-items: center;
-  font-size: 13px;
+  font-size: var(--type-2);
   color: var(--steel);
 }
 b {
@@ -43,7 +43,7 @@ b {
   border-radius: 3px;
   display: grid;
   place-items: center;
-  font-size: 12px;
+  font-size: var(--type-2);
 }
 .on {
   color: var(--ink);

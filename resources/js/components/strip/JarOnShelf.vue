@@ -73,7 +73,7 @@ const dirt = computed(() => (props.jar.allowed ? Math.min(1, props.jar.done / pr
   border-top: 7px solid var(--wood);
 }
 h3 {
-  font-size: 16px;
+  font-size: var(--type-4);
   margin: 0;
 }
 p {
@@ -81,7 +81,7 @@ p {
 }
 .holds {
   font-weight: 680;
-  font-size: 15px;
+  font-size: var(--type-4);
   margin-top: 4px;
 }
 small {
@@ -91,7 +91,7 @@ small {
   font-weight: 680;
 }
 .hazard {
-  font-size: 12.5px;
+  font-size: var(--type-2);
   margin: 6px 0;
 }
 .signal {

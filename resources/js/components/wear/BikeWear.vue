@@ -136,7 +136,7 @@ const x = (pct: number) => 2 + (WIDE - 6) * Math.min(1, pct / props.bike.top)
   margin-bottom: 6px;
 }
 .name {
-  font-size: 20px;
+  font-size: var(--type-5);
   color: var(--ink);
 }
 .name a {
@@ -197,7 +197,7 @@ li > svg {
   margin: 2px 0 8px 46px;
   width: calc(100% - 46px - 470px);
   min-width: 120px;
-  font-size: 12px;
+  font-size: var(--type-2);
 }
 .scale .ember {
   position: absolute;
@@ -226,7 +226,7 @@ dd {
 .answer {
   white-space: nowrap;
 }
-@media (max-width: 800px) {
+@media (max-width: 839.98px) {
   li {
     grid-template-columns: 34px minmax(0, 1fr) auto;
     padding: 4px 0;
@@ -249,7 +249,7 @@ dd {
     align-items: flex-end;
     gap: 2px;
   }
-  .act :deep(.v-btn.v-btn) {
+  .act :deep(.v-btn) {
     --v-btn-height: 44px;
   }
   .scale {

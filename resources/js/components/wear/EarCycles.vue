@@ -57,11 +57,11 @@ rect.open {
   stroke-dasharray: 3 3;
 }
 text {
-  font-size: 10px;
+  font-size: var(--type-1);
   fill: var(--steel);
 }
 text.word {
-  font-size: 8px;
+  font-size: var(--type-1);
   fill: var(--ink);
 }
 </style>

@@ -195,7 +195,7 @@ const said = (i: number) => {
 }
 small {
   display: block;
-  font-size: 11.5px;
+  font-size: var(--type-1);
 }
 .spots {
   display: flex;
@@ -204,7 +204,7 @@ small {
 }
 .spots button {
   font: inherit;
-  font-size: 12.5px;
+  font-size: var(--type-2);
   color: inherit;
   background: none;
   border: 0;
@@ -234,14 +234,14 @@ p {
   color: var(--steel);
 }
 .lead {
-  font-size: 17px;
+  font-size: var(--type-4);
   font-weight: 620;
   line-height: 1.3;
 }
 .heavy {
   font-weight: 620;
 }
-@media (max-width: 800px) {
+@media (max-width: 839.98px) {
   .measure {
     grid-template-columns: minmax(0, 1fr);
     gap: 16px;

@@ -74,16 +74,16 @@ span {
 }
 small {
   display: block;
-  font-size: 11.5px;
+  font-size: var(--type-1);
   color: var(--steel);
 }
-@media (max-width: 700px) {
+@media (max-width: 839.98px) {
   label {
     padding: 5px 4px 7px;
     text-align: center;
   }
   small {
-    font-size: 11px;
+    font-size: var(--type-1);
   }
 }
 </style>
