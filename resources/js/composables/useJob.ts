@@ -1,13 +1,13 @@
 import { useIntervalFn, useLocalStorage, useNow } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import { http } from './http'
+import { afterTap } from './jobRun'
 import { newActionId } from './useActionForm'
 import type { Tap, TapAbout } from '@/types/guided'
 import type { JobEventKind, JobStateView, JobView } from '@/types/server'
 
 const ASK_EVERY_MS = 3000
 const LIVE_EVERY_MS = 1500
-const LONGER_S = 60
 
 /**
  * A guided job on this device: its timer counts from the server's time, taps are shown at once and sent in their order.
@@ -47,41 +47,10 @@ export function useJob(job: JobView) {
 
   /** What the server will make of the tap, drawn at once. */
   function show(tap: Tap): void {
-    const current = state.current
-    if (!current || current.position !== tap.position) return
-    const from = job.steps[current.step]?.againFrom ?? null
-    if (tap.kind === 'pause' || tap.kind === 'resume') {
-      state.current = { ...current, gone: gone.value, paused: tap.kind === 'pause' }
-      goneFrom.value = nowS.value
-    } else if (tap.kind === 'note') {
-      return
-    } else if (tap.kind === 'sign' && job.steps[current.step]?.holds && (left.value ?? 0) > 0) {
-      state.current = { ...current, signed: true }
-    } else if (tap.kind === 'longer') {
-      state.current = { ...current, seconds: (current.seconds ?? 0) + LONGER_S }
-    } else {
-      const steps = tap.kind === 'again' && from !== null ? job.steps.map((_, i) => i).slice(from, current.step + 1) : []
-      const [next, ...ahead] = [...steps, ...state.ahead]
-      const round = state.turns.filter((turn) => turn.step === next).length + 1
-      state.turns = state.turns.map((turn) => (turn.position === current.position ? { ...turn, answer: tap.kind, end: tap.at } : turn))
-      state.ahead = ahead
-      const since = job.steps[next ?? -1]?.since ?? null
-      const sinceS = [...state.turns].reverse().find((turn) => turn.step === since)?.end ?? tap.at
-      state.current =
-        next === undefined
-          ? null
-          : {
-              position: current.position + 1,
-              step: next,
-              round,
-              seconds: job.steps[next]?.seconds ?? null,
-              gone: tap.at - sinceS,
-              paused: false,
-              signed: false,
-            }
-      if (next !== undefined) state.turns = [...state.turns, { position: current.position + 1, step: next, round, answer: null, end: null }]
-      goneFrom.value = tap.at
-    }
+    if (state.current?.position !== tap.position || tap.kind === 'note') return
+    const goneThen = Math.max(0, state.current.gone + (state.current.paused ? 0 : tap.at - goneFrom.value))
+    Object.assign(state, afterTap(state, job.steps, tap, goneThen))
+    goneFrom.value = tap.at
   }
 
   async function ask(path: string, taps?: Tap[]): Promise<void> {

@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/vue3'
-import { useEventListener, useOnline } from '@vueuse/core'
-import { onUnmounted, ref, watch, type Ref } from 'vue'
+import { tryOnScopeDispose, useEventListener, useOnline } from '@vueuse/core'
+import { ref, watch, type Ref } from 'vue'
 
 /** Whether the server cannot be reached: the network is gone, or a request got no answer. The next answer ends it. */
 export function useOffline(): Ref<boolean> {
@@ -15,6 +15,6 @@ export function useOffline(): Ref<boolean> {
     router.on('success', () => (offline.value = false)),
   ]
   useEventListener(window, 'focus', () => online.value && (offline.value = false))
-  onUnmounted(() => stops.forEach((stop) => stop()))
+  tryOnScopeDispose(() => stops.forEach((stop) => stop()))
   return offline
 }

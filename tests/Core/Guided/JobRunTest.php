@@ -262,3 +262,46 @@ it('comes to the same however the taps of two devices are mixed and repeated', f
         )->toBeGreaterThanOrEqual(5);
     }
 });
+
+it('goes where the file of job runs says that the page goes too', function (): void {
+    $file = json_decode((string) file_get_contents(__DIR__ . '/data/job-runs.json'), true);
+    $taps = 0;
+    foreach ($file['runs'] as $n => $kept) {
+        $steps = array_map(
+            fn(array $step) => new JobStep(
+                'step',
+                $step['seconds'],
+                againFrom: $step['againFrom'],
+                since: $step['since'],
+                holds: $step['holds'],
+                sign: $step['sign'],
+                skippable: $step['skippable'],
+            ),
+            $kept['steps'],
+        );
+        $events = [];
+        foreach ($kept['taps'] as $i => $tap) {
+            $events[] = tapped(Kind::from($tap['kind']), $tap['position'], $tap['at']);
+            $run = JobRun::of($steps, $kept['started'], $events);
+            $now = $run->current();
+            expect(
+                $now === null
+                    ? null
+                    : [
+                        'position' => $now->position,
+                        'step' => $now->step,
+                        'round' => $now->round,
+                        'seconds' => $run->seconds(),
+                        'gone' => $run->goneS($tap['at']),
+                        'paused' => $run->pausedS !== null,
+                        'signed' => $run->signS !== null,
+                    ],
+            )
+                ->toBe($tap['then'], "run {$n}, tap {$i}")
+                ->and($run->ahead)
+                ->toBe($tap['ahead'], "run {$n}, tap {$i}");
+            $taps++;
+        }
+    }
+    expect($taps)->toBeGreaterThan(300);
+});
