@@ -74,10 +74,10 @@ final readonly class PlanAhead
             throw NotUnderstood::because('plan_weeks', ['most' => (string) ReadPlan::MOST_WEEKS]);
         $plan = ($this->readPlan)($this->current->workshop(), (int) $weeks);
         $words = new PlanWords($translator, $plan);
-        $about = $words->about($plan->best);
+        $about = $words->about($plan->best());
 
         return new Command(
-            (string) __('command.preview.plan', ['plan' => $words->headline($plan->best), 'about' => $about === '' ? '' : " {$about}."]),
+            (string) __('command.preview.plan', ['plan' => $words->headline($plan->best()), 'about' => $about === '' ? '' : " {$about}."]),
             fn(ActionContext $by): Action => ($this->keepPlan)($by, self::best([])),
         );
     }

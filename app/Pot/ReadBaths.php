@@ -18,22 +18,32 @@ use Dripel\Core\Bath\BathState;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
+use WeakMap;
 
 /** Loads what was done with the wax in the pots of a workshop, and which chains were dipped in it, into the core's ledger. */
-final readonly class ReadBaths
+final class ReadBaths
 {
-    public function __construct(private ReadBook $readBook) {}
+    /** @var WeakMap<Book, array<int, BathState>> a logbook that was read anew has baths that are */
+    private WeakMap $read;
+
+    public function __construct(private readonly ReadBook $readBook)
+    {
+        $this->read = new WeakMap();
+    }
 
     /** @return array<int, BathState> by pot */
     public function __invoke(Workshop $workshop): array
     {
         $book = ($this->readBook)($workshop);
+        if (isset($this->read[$book])) {
+            return $this->read[$book];
+        }
         $states = [];
         foreach (Pot::query()->in($workshop)->live()->orderBy('id')->get() as $pot) {
             $states[$pot->id] = $this->state($workshop, $book, $pot);
         }
 
-        return $states;
+        return $this->read[$book] = $states;
     }
 
     private function state(Workshop $workshop, Book $book, Pot $pot): BathState

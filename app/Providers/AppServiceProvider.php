@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Logbook\ReadBook;
+use App\Pot\ReadBaths;
 use App\Support\AppClock;
 use App\Support\CurrentWorkshop;
 use App\Text\UnitTranslator;
@@ -35,6 +36,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->alias('translator', UnitTranslator::class);
         $this->app->scoped(CurrentWorkshop::class);
         $this->app->scoped(ReadBook::class);
+        $this->app->scoped(ReadBaths::class);
         $this->app->scoped(CacheMemo::class);
     }
 

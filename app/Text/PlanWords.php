@@ -40,7 +40,7 @@ final readonly class PlanWords
 
         return match (true) {
             $this->plan->bikes === [] && $this->plan->dripBikes === [] => $this->translator->say('ahead.head.nothing'),
-            $result->blocked !== null => $this->translator->say($this->plan->best->feasible ? 'ahead.head.broken' : 'ahead.head.blocked', [
+            $result->blocked !== null => $this->translator->say($this->plan->best()->feasible ? 'ahead.head.broken' : 'ahead.head.blocked', [
                 'day' => $this->dayOf($result->blocked->day),
             ]),
             $result->potDays === [] => $this->translator->say('ahead.head.none', $end),

@@ -131,13 +131,13 @@ final readonly class PlanProps
             'remedies' => array_map(
                 fn(PlanRemedy $remedy) => [
                     'title' => $this->translator->say("ahead.remedy.{$remedy->kind->value}", [
-                        'bike' => $this->translator->names->bike((int) $this->plan->best->blocked?->bike),
+                        'bike' => $this->translator->names->bike((int) $this->plan->best()->blocked?->bike),
                     ]),
                     'does' => match (true) {
                         $remedy->plan->feasible => $this->translator->say('ahead.remedy.does', [
                             'time' => $this->words->minutes((float) $remedy->plan->totalMinutes),
                         ]),
-                        $remedy->plan->blocked !== null && $remedy->plan->blocked->day > ($this->plan->best->blocked->day ?? 0)
+                        $remedy->plan->blocked !== null && $remedy->plan->blocked->day > ($this->plan->best()->blocked->day ?? 0)
                             => $this->translator->say('ahead.remedy.later', ['day' => $this->words->dayOf($remedy->plan->blocked->day)]),
                         default => $this->translator->say('ahead.remedy.not'),
                     },
@@ -245,7 +245,7 @@ final readonly class PlanProps
             }
         }
         usort($broken, fn(array $a, array $b) => $a[0] <=> $b[0]);
-        $blocked = $this->plan->best->blocked;
+        $blocked = $this->plan->best()->blocked;
 
         return [
             'headline' => $this->words->headline($result),

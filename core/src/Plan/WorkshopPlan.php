@@ -14,8 +14,11 @@ use Dripel\Core\Logbook\ChainStatus;
  * The weeks ahead of a workshop: its rails as plan.pot_days takes them, and what follows. A day counts from today; the pot of a day
  * is heated that morning, or the evening before.
  */
-final readonly class WorkshopPlan
+final class WorkshopPlan
 {
+    /** Looked for once it is asked for: a pot day that is only moved by hand needs no best plan. */
+    private ?PotDaysResult $best = null;
+
     /** So many more pot days are told as ways to mend a plan. */
     private const POT_REPAIRS = 2;
 
@@ -25,13 +28,12 @@ final readonly class WorkshopPlan
      * @param array<int, RidingPlan> $riding by bike
      */
     private function __construct(
-        public PlanTerms $terms,
-        public PotDaysInput $input,
-        public PotDaysResult $best,
-        public LocalDay $today,
-        public array $bikes,
-        public array $dripBikes,
-        public array $riding,
+        public readonly PlanTerms $terms,
+        public readonly PotDaysInput $input,
+        public readonly LocalDay $today,
+        public readonly array $bikes,
+        public readonly array $dripBikes,
+        public readonly array $riding,
     ) {}
 
     /**
@@ -83,7 +85,7 @@ final readonly class WorkshopPlan
             ),
         );
 
-        return new self($terms, $input, (new PotDays())($input), $today, $bikes, $dripBikes, $riding);
+        return new self($terms, $input, $today, $bikes, $dripBikes, $riding);
     }
 
     /** @return list<int> the chains that it plans with, on bikes and on hooks */
@@ -97,16 +99,22 @@ final readonly class WorkshopPlan
         );
     }
 
+    /** The plan that takes the fewest minutes. */
+    public function best(): PotDaysResult
+    {
+        return $this->best ??= (new PotDays())($this->input);
+    }
+
     /** The plan that holds: by hand where somebody made one, else the best. */
     public function held(): PotDaysResult
     {
-        return $this->byHand() === [] ? $this->best : $this->along($this->heldDays(), $this->heldBottle());
+        return $this->byHand() === [] ? $this->best() : $this->along($this->heldDays(), $this->heldBottle());
     }
 
     /** @return list<int> the pot days of the plan that holds */
     public function heldDays(): array
     {
-        return $this->byHand() ?: array_map(fn(PlannedPotDay $pot) => $pot->day, $this->best->potDays);
+        return $this->byHand() ?: array_map(fn(PlannedPotDay $pot) => $pot->day, $this->best()->potDays);
     }
 
     /** Whether the plan that holds may use the bottle. */
@@ -200,10 +208,10 @@ final readonly class WorkshopPlan
      */
     public function remedies(): array
     {
-        if ($this->best->blocked === null) {
+        if ($this->best()->blocked === null) {
             return [];
         }
-        $bikeId = (int) $this->best->blocked->bike;
+        $bikeId = (int) $this->best()->blocked->bike;
         $bike = $this->bikes[$bikeId];
         $more = $bike->withChain('new');
         $first = $this->terms->evening ? 1 : 0;

@@ -5,7 +5,9 @@ declare(strict_types=1);
 use App\Models\PlannedRide;
 use App\Models\Pot;
 use App\Models\Workshop;
+use App\Plan\ReadPlan;
 use App\Support\AppClock;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Inertia\Testing\AssertableInertia;
 use Symfony\Component\Process\Process;
@@ -48,6 +50,22 @@ beforeEach(function (): void {
         return $found;
     };
     $this->plain = fn(mixed $text): string => str_replace("\u{a0}", ' ', is_array($text) ? implode(' | ', $text) : (string) $text);
+});
+
+it('plans nothing anew and reads each pot once where a day is only moved', function (): void {
+    $asked = [];
+    DB::listen(function ($query) use (&$asked): void {
+        in_array('pot', $query->bindings, true) && str_starts_with($query->sql, 'select') && ($asked[] = $query->sql);
+    });
+    $this->postJson('/ahead/try', ['dates' => ['2026-11-26'], 'bottle' => false, 'action_id' => (string) Str::uuid()])->assertOk();
+    expect($asked)->toHaveCount(1);
+    $plan = app(ReadPlan::class)($this->bench->workshop->refresh());
+    expect((new ReflectionProperty($plan, 'best'))->getValue($plan))
+        ->toBeNull()
+        ->and($plan->along([2], false)->potDays)
+        ->not->toBe([])
+        ->and((new ReflectionProperty($plan, 'best'))->getValue($plan))
+        ->toBeNull();
 });
 
 it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next and the calendar go by', function (): void {
