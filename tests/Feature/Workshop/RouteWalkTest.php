@@ -21,11 +21,15 @@ use App\Models\RideImport;
 use App\Models\Role;
 use App\Models\Track;
 use App\Ride\ImportState;
+use App\Support\Find;
 use Dripel\Core\Ride\RideFileKind;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use Tests\Feature\Bench;
 
 /** One workshop with one of everything. @return array<string, mixed> ids by name */
@@ -92,6 +96,7 @@ function furnish(Bench $bench): array
             'action_id' => (string) Str::uuid(),
             'name' => 'Pot',
             'kind' => 'pan',
+            'low' => 60,
             'diameter' => 120,
             'height' => 90,
             'wax' => 'plain',
@@ -125,6 +130,9 @@ function furnish(Bench $bench): array
             ['action_id' => (string) Str::uuid(), 'kind' => 'cassette', 'name' => 'Cassette'] + Bench::form(2),
         )
         ->assertSessionHasNoErrors();
+    test()
+        ->post('/links', ['action_id' => (string) Str::uuid(), 'name' => 'Spare', 'speeds' => 12, 'count' => 1])
+        ->assertSessionHasNoErrors();
     $boxed = $bench->chain($bike, 'N', null);
     $job = (string) Str::uuid();
     test()
@@ -150,6 +158,7 @@ function furnish(Bench $bench): array
         'import' => $import,
         'bottle' => Bottle::query()->in($bench->workshop)->sole()->id,
         'part' => Part::query()->in($bench->workshop)->where('kind', 'cassette')->sole()->id,
+        'link' => Part::query()->in($bench->workshop)->where('kind', 'quick_link')->sole()->id,
         'jar' => Jar::query()->in($bench->workshop)->sole()->id,
         'protocol' => Protocol::query()->in($bench->workshop)->sole()->id,
         'code' => 'own-' . Protocol::query()->in($bench->workshop)->sole()->id,
@@ -228,15 +237,123 @@ function formWith(array $ids): array
     ];
 }
 
+/** @return list<Illuminate\Routing\Route> that only who is signed in may take */
+function walkedRoutes(string ...$methods): array
+{
+    return array_values(
+        array_filter(
+            Route::getRoutes()->getRoutes(),
+            fn($route) => in_array($route->methods()[0], $methods, true) && in_array('auth', $route->gatherMiddleware(), true),
+        ),
+    );
+}
+
+/** @param array<string, mixed> $ids */
+function pathOf(Illuminate\Routing\Route $route, array $ids): string
+{
+    return '/' . preg_replace_callback('/\{(\w+)\}/', fn(array $m) => (string) $ids[$m[1]], ltrim($route->uri(), '/'));
+}
+
+/** Whether two answers say the same, whatever the addresses that they were asked at. */
+function saysTheSame(TestResponse $one, TestResponse $other): bool
+{
+    $said = function (TestResponse $answer): mixed {
+        $page =
+            str_contains((string) $answer->headers->get('Content-Type'), 'text/html') && $answer->isOk() ? $answer->viewData('page') : null;
+
+        return $page === null
+            ? [$answer->headers->get('Location'), $answer->baseResponse->getContent()]
+            : [$page['component'], $page['props']];
+    };
+
+    return $one->getStatusCode() === $other->getStatusCode() && $said($one) == $said($other);
+}
+
+/** What a field names, by the last part of its name; a list of them by its own. */
+const REFERENCES = [
+    'bike_id' => 'bike',
+    'chain_id' => 'chain',
+    'chain' => 'chain',
+    'chains.*' => 'chain',
+    'powder.*' => 'chain',
+    'rinsed.*' => 'chain',
+    'pot_id' => 'pot',
+    'bottle_id' => 'bottle',
+    'instrument_id' => 'instrument',
+    'link_id' => 'link',
+    'heat_up' => 'job',
+    'also.*' => 'action',
+    'rides.*' => 'ride',
+    'track' => 'track',
+    'jar' => 'jar',
+    'into' => 'jar',
+];
+
+/** What must stand beside a field for its form to be looked at as a whole; @name: one's own. */
+const BESIDE = [
+    'rides.*.track' => ['rides' => [], 'rides.0.bike_id' => '@bike', 'rides.0.condition' => 'dry'],
+    'rides.*.bike_id' => ['rides' => [], 'rides.0.track' => '@track', 'rides.0.condition' => 'dry'],
+    'link_id' => ['new_link' => true],
+    'instrument_id' => ['kind' => 'digital', 'value_pct' => 0.1],
+];
+
+/**
+ * The fields of every form that name something by its id, from the rules of the form itself: a new one is walked without being listed,
+ * and one whose kind nobody knows fails.
+ *
+ * @param array<string, mixed> $own
+ *
+ * @return list<array{string, string, string, string}> method, path, field, what it names
+ */
+function referencesOf(array $own, Bench $bench): array
+{
+    /** @var ArrayObject<int, FormRequest> $seen */
+    $seen = new ArrayObject();
+    app()->resolving(FormRequest::class, fn(FormRequest $request) => $seen->exchangeArray([$request]));
+    $found = [];
+    foreach (walkedRoutes('POST', 'PUT', 'DELETE') as $route) {
+        if (in_array($route->uri(), ['sign-out', 'leave', 'devices/sign-out-others'], true)) {
+            continue;
+        }
+        $seen->exchangeArray([]);
+        DB::beginTransaction();
+        test()->call($route->methods()[0], pathOf($route, $own), formWith($own));
+        DB::rollBack();
+        app()->forgetScopedInstances();
+        $form = $seen[0] ?? null;
+        $rules = $form === null ? [] : array_keys(app()->call([$form, 'rules']));
+        foreach ($rules as $field) {
+            $parts = explode('.', $field);
+            $last = array_last($parts);
+            $name = match (true) {
+                isset(REFERENCES[$field]) => $field,
+                $last === '*' => implode('.', array_slice($parts, -2)),
+                default => $last,
+            };
+            // A list of forms within the form has its ids deeper down.
+            $isList = $last === '*' && array_filter($rules, fn(string $other) => str_starts_with($other, "{$field}.")) !== [];
+            $id = $isList ? null : REFERENCES[$name] ?? null;
+            expect($id !== null || $isList || $field === 'action_id' || !str_ends_with($last, '_id'))->toBeTrue(
+                "{$route->uri()}: what does {$field} name?",
+            );
+            $id === null || ($found[] = [$route->methods()[0], pathOf($route, $own), $field, $id]);
+        }
+    }
+
+    return $found;
+}
+
 it('gives nothing of another workshop, by path, query, body or filter, on any route', function (): void {
     [$mine, $theirs] = [new Bench(), new Bench('other@test.example')];
     [$own, $foreign] = [furnish($mine), furnish($theirs)];
     $this->actingAs($mine->owner);
     $rows = Bench::rows();
     $walked = 0;
-    $expectClosed = function (string $method, string $url, array $data) use (&$walked): void {
+    $expectClosed = function (string $method, string $url, array $data, string $field = '') use (&$walked): void {
         $status = $this->call($method, $url, $data)->getStatusCode();
-        expect($status)->toBeIn([403, 404], "{$method} {$url} " . json_encode($data));
+        $refused = $field !== '' && session('errors')?->has($field) === true;
+        expect($refused || in_array($status, [403, 404], true))->toBeTrue("{$method} {$url}, {$field}: {$status} " . json_encode($data));
+        session()->forget('errors');
         $walked++;
     };
     foreach (Route::getRoutes()->getRoutes() as $route) {
@@ -253,53 +370,28 @@ it('gives nothing of another workshop, by path, query, body or filter, on any ro
             $expectClosed($method, "/{$path}", $method === 'GET' ? [] : formWith($own));
         }
     }
-    $own['track2'] = $own['track'];
-    foreach (['/road?bike=', '/history?bike=', '/chains/new?bike=', "/tracks/{$own['track']}?bike="] as $url) {
-        $expectClosed('GET', $url . $foreign['bike'], []);
+    // By the query: a filter names what is one's own, or nothing. What a page does not ask for changes nothing on it.
+    foreach (walkedRoutes('GET') as $route) {
+        $path = pathOf($route, $own);
+        $plain = $this->get($path);
+        foreach (
+            ['bike' => 'bike', 'chain' => 'chain', 'pot' => 'pot', 'job' => 'job', 'chains[]' => 'chain', 'rides[]' => 'ride']
+            as $name => $id
+        ) {
+            $answer = $this->get("{$path}?{$name}={$foreign[$id]}");
+            $closed = in_array($answer->getStatusCode(), [403, 404], true);
+            expect($closed || saysTheSame($plain, $answer))->toBeTrue("{$path}?{$name}=");
+            $walked++;
+        }
     }
-    $expectClosed('GET', "/history?chain={$foreign['chain']}", []);
-    $expectClosed('GET', "/strip?chains[]={$foreign['chain']}", []);
-    $expectClosed('GET', "/pot-day?chains[]={$foreign['chain']}", []);
-    foreach (["/chains/{$own['chain']}/readings", "/chains/{$own['chain']}/readings/meaning"] as $url) {
-        $expectClosed('POST', $url, ['kind' => 'digital', 'value_pct' => 0.1, 'instrument_id' => $foreign['instrument']] + formWith($own));
-    }
-    foreach (['jar', 'into'] as $field) {
-        $expectClosed('POST', '/strip/plan', ['sources' => [[$field => $foreign['jar']]]] + formWith($own));
-    }
-    foreach (
-        [
-            ['POST', '/rides', 'bike_id', 'bike'],
-            ['PUT', "/rides/{$own['ride']}", 'bike_id', 'bike'],
-            ['POST', "/tracks/{$own['track']}/keep", 'bike_id', 'bike'],
-            ['POST', '/chains', 'bike_id', 'bike'],
-            ['PUT', "/chains/{$own['chain']}", 'bike_id', 'bike'],
-            ['POST', "/bikes/{$own['bike']}/fittings", 'chain_id', 'chain'],
-            ['POST', '/arrive', 'bike_id', 'bike'],
-            ['POST', '/commutes', 'bike_id', 'bike'],
-            ['POST', '/rides/move', 'bike_id', 'bike'],
-            ['POST', '/rides/move', 'rides', 'ride'],
-            ['POST', "/rides/{$own['ride']}/split", 'chain_id', 'chain'],
-            ['POST', "/bikes/{$own['bike']}/corrections", 'chain_id', 'chain'],
-            ['POST', "/parts/{$own['part']}/fittings", 'bike_id', 'bike'],
-            ['POST', '/dips', 'chains', 'chain'],
-            ['POST', '/dips', 'pot_id', 'pot'],
-            ['POST', '/pot-day', 'chains', 'chain'],
-            ['POST', '/pot-day', 'pot_id', 'pot'],
-            ['POST', '/pot-day/plan', 'pot_id', 'pot'],
-            ['POST', "/pots/{$own['pot']}/calibrate/fit", 'heat_up', 'job'],
-            ['POST', '/strip', 'chains', 'chain'],
-            ['POST', '/strip/plan', 'chains', 'chain'],
-            ['POST', "/actions/{$own['action']}/undo", 'also', 'action'],
-        ]
-        as [$method, $url, $field, $id]
-    ) {
-        $expectClosed(
-            $method,
-            $url,
-            [
-                $field => in_array($field, ['chains', 'also', 'rides'], true) ? [$own[$id], $foreign[$id]] : $foreign[$id],
-            ] + formWith($own),
-        );
+    // By the body: every field that a form's own rules name an id by.
+    foreach (referencesOf($own, $mine) as [$method, $path, $field, $id]) {
+        $data = formWith($own);
+        foreach (BESIDE[$field] ?? [] as $other => $value) {
+            data_set($data, $other, is_string($value) && str_starts_with($value, '@') ? $own[substr($value, 1)] : $value);
+        }
+        data_set($data, str_replace('*', '0', $field), $foreign[$id]);
+        $expectClosed($method, $path, $data, str_replace('*', '0', $field));
     }
     // An action id of theirs is no way in either.
     $this->post('/rides', ['action_id' => $foreign['action']] + formWith($own))->assertStatus(409);
@@ -410,3 +502,16 @@ it('keeps SQLite strict and safe', function (): void {
     $pragma = fn(string $name) => array_values((array) DB::connection('file')->selectOne("pragma {$name}"))[0];
     expect($pragma('journal_mode'))->toBe('wal')->and($pragma('foreign_keys'))->toBe(1)->and($pragma('busy_timeout'))->toBe(10000);
 });
+
+it('would see any door that stands open: each Find without its workshop gives something away', function (string $what): void {
+    [$mine, $theirs] = [new Bench(), new Bench('other@test.example')];
+    $foreign = furnish($theirs);
+    $this->actingAs($mine->owner);
+    // What the door does is look only among one's own: the same question without that finds the other's.
+    $model = 'App\\Models\\' . ucfirst($what);
+    app()->forgetScopedInstances();
+    expect($model::query()->whereKey($foreign[$what])->exists())
+        ->toBeTrue()
+        ->and(fn() => app(Find::class)->{$what}($foreign[$what]))
+        ->toThrow(ModelNotFoundException::class);
+})->with(['bike', 'chain', 'jar', 'pot', 'bottle', 'instrument', 'part', 'ride']);

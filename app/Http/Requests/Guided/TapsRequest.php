@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Guided;
 
 use App\Actions\Guided\Tap;
+use App\Models\GuidedJob;
 use App\Text\Translators;
 use Dripel\Core\Guided\JobEventKind;
 use Dripel\Core\PotDay\WaxedSo;
@@ -29,10 +30,18 @@ final class TapsRequest extends FormRequest
             'taps.*.about.text' => ['nullable', 'string', 'max:300'],
             'taps.*.about.celsius' => ['nullable', 'numeric', 'between:-30,400'],
             'taps.*.about.waxed' => ['nullable', Rule::enum(WaxedSo::class)],
-            'taps.*.about.chain' => ['nullable', 'integer'],
+            'taps.*.about.chain' => ['nullable', 'integer', Rule::in($this->job()->chains)],
             'taps.*.about.before_g' => ['nullable', 'numeric', 'gt:0', 'lte:5000'],
             'taps.*.about.after_g' => ['nullable', 'numeric', 'gt:0', 'lte:5000'],
         ];
+    }
+
+    private function job(): GuidedJob
+    {
+        $job = $this->route('job');
+        assert($job instanceof GuidedJob);
+
+        return $job;
     }
 
     /** @return list<Tap> */

@@ -32,6 +32,7 @@ final class DipRequest extends ActionRequest
     {
         parent::prepareForValidation();
         $this->filled('pot_id') && $this->find()->pot($this->input('pot_id'));
+        array_map($this->find()->chain(...), array_filter($this->array('rinsed'), is_numeric(...)));
     }
 
     public function terms(): DipTerms

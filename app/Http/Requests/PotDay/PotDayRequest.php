@@ -50,6 +50,7 @@ final class PotDayRequest extends ActionRequest
     {
         parent::prepareForValidation();
         $this->filled('pot_id') && $this->find()->pot($this->input('pot_id'));
+        array_map($this->find()->chain(...), array_filter($this->array('powder'), is_numeric(...)));
     }
 
     public function wish(): PotDayChoices
