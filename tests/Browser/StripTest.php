@@ -89,7 +89,7 @@ it('leads a greased chain from its box to bare steel with a clock on the Shed', 
         ->until('look')
         ->awaitText('seen-Bath 3', 'cloudy');
     $job->done()->until('dry')->awaitText('recorded', 'bare since');
-    $job->done()->at('check')->done()->part('job-over');
+    $job->done()->at('check')->done()->sent()->part('job-over');
     expect($job->text('job-over'))->toContain('ready for the pot');
 
     $shed = ($this->page)('/');

@@ -6,6 +6,8 @@ export interface Answer<T> {
   errors: Record<string, string>
 }
 
+const KEPT_ALIVE = 60_000
+
 type Method = 'get' | 'post' | 'put'
 
 /** The cookie with which the server knows that the question came from its own page. */
@@ -14,6 +16,7 @@ const token = () => decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(documen
 /** Asks the server and waits for its answer in JSON; null: it cannot be reached. The one place that does, besides the pages. */
 export async function http<T>(method: Method, url: string, data?: object | FormData): Promise<Answer<T> | null> {
   const form = data instanceof FormData
+  const body = data === undefined ? undefined : form ? data : JSON.stringify(data)
   try {
     const response = await fetch(url, {
       method: method.toUpperCase(),
@@ -22,15 +25,17 @@ export async function http<T>(method: Method, url: string, data?: object | FormD
         ...(method === 'get' ? {} : { 'X-XSRF-TOKEN': token() }),
         ...(data === undefined || form ? {} : { 'Content-Type': 'application/json' }),
       },
-      body: data === undefined ? undefined : form ? data : JSON.stringify(data),
+      body,
+      // What was tapped last arrives also when the page is left at once; browsers take no more than 64 kB so.
+      keepalive: method !== 'get' && typeof body === 'string' && body.length < KEPT_ALIVE,
     })
     // What was only taken is answered with nothing.
-    const body = JSON.parse((await response.text()) || '{}') as T & { errors?: Record<string, string[]>; message?: string }
-    const errors = response.ok ? {} : (body.errors ?? { page: [body.message ?? response.statusText] })
+    const said = JSON.parse((await response.text()) || '{}') as T & { errors?: Record<string, string[]>; message?: string }
+    const errors = response.ok ? {} : (said.errors ?? { page: [said.message ?? response.statusText] })
     return {
       ok: response.ok,
       status: response.status,
-      body,
+      body: said,
       errors: Object.fromEntries(Object.entries(errors).map(([field, texts]) => [field, texts[0] ?? ''])),
     }
   } catch {

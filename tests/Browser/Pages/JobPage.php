@@ -88,4 +88,19 @@ final class JobPage extends Page
 
         return $this;
     }
+
+    /** Until the server has every tap: whoever leaves before may find the shed as it was. */
+    public function sent(): static
+    {
+        $this->driver
+            ->wait(self::PATIENCE_S, 50)
+            ->until(
+                fn() => $this->driver->executeScript(
+                    "return Object.keys(localStorage).filter((key) => key.startsWith('dripel-job-')).every((key) => localStorage[key] === '[]')",
+                ),
+                'Some taps were never taken',
+            );
+
+        return $this;
+    }
 }

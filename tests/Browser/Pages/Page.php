@@ -83,7 +83,7 @@ class Page
 
     public function part(string $part): RemoteWebElement
     {
-        return $this->driver->wait(self::PATIENCE_S, 50)->until(Until::presenceOfElementLocated($this->by($part)));
+        return $this->driver->wait(self::PATIENCE_S, 50)->until(Until::presenceOfElementLocated($this->by($part)), "{$part} never came");
     }
 
     public function text(string $part): string

@@ -19,17 +19,28 @@ final class Ports
 
     public static function await(int $port): void
     {
+        self::until($port, true, "Nothing answers at port {$port}.");
+    }
+
+    /** Until nobody holds a port any more: who comes next could not have it before. */
+    public static function awaitSilence(int $port): void
+    {
+        self::until($port, false, "Somebody still answers at port {$port}.");
+    }
+
+    private static function until(int $port, bool $answers, string $else): void
+    {
         for ($try = 0; $try < 200; $try++) {
             $curl = curl_init("http://127.0.0.1:{$port}");
             curl_setopt_array($curl, [
                 CURLOPT_CONNECT_ONLY => true,
                 CURLOPT_CONNECTTIMEOUT_MS => 500,
             ]);
-            if (curl_exec($curl) !== false) {
+            if ((curl_exec($curl) !== false) === $answers) {
                 return;
             }
             usleep(50_000);
         }
-        throw new RuntimeException("Nothing answers at port {$port}.");
+        throw new RuntimeException($else);
     }
 }

@@ -64,6 +64,7 @@ final class Server
     {
         posix_kill(-(int) $this->process->getPid(), SIGKILL);
         $this->process->stop(1);
+        Ports::awaitSilence($this->port);
     }
 
     /** Starts it again on the same data. */

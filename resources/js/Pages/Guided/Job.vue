@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { Head, Link, router } from '@inertiajs/vue3'
-import { mdiBell, mdiBellOff } from '@mdi/js'
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import NumberField from '@/components/forms/NumberField.vue'
-import FlowSteps from '@/components/strip/FlowSteps.vue'
 import BathPanel from '@/components/guided/BathPanel.vue'
+import JobBar from '@/components/guided/JobBar.vue'
 import JobLanes from '@/components/guided/JobLanes.vue'
+import JobOver from '@/components/guided/JobOver.vue'
 import SayPanel from '@/components/guided/SayPanel.vue'
 import TimeLanes from '@/components/guided/TimeLanes.vue'
 import ResidueBars from '@/components/guided/ResidueBars.vue'
+import StepActs from '@/components/guided/StepActs.vue'
+import StepTicks from '@/components/guided/StepTicks.vue'
 import StepTimer from '@/components/guided/StepTimer.vue'
+import WeighFields from '@/components/guided/WeighFields.vue'
 import PotDayOver from '@/components/guided/PotDayOver.vue'
 import { useBell } from '@/composables/useBell'
 import { useHere } from '@/composables/useHere'
@@ -61,7 +63,6 @@ const words = computed(() => {
 const COMING = 6
 const coming = computed(() => state.ahead.slice(0, COMING).flatMap((next) => props.job.steps[next] ?? []))
 const nextTitle = computed(() => coming.value[0]?.title ?? null)
-const total = computed(() => state.turns.length + state.ahead.length)
 const seconds = computed(() => state.current?.seconds ?? null)
 const clock = computed(() => (left.value === null ? '' : `${timerDigits(Math.max(0, left.value))} `))
 const mayAct = computed(() => here.value.mayWrite && state.begun && state.current !== null && !state.ended)
@@ -96,13 +97,6 @@ const weighs = computed(() => {
   const when: Record<string, 'before_g' | 'after_g'> = { weigh_before: 'before_g', weigh_after: 'after_g' }
   return when[step.value?.code ?? ''] ?? null
 })
-const masses = ref<Record<number, string>>({})
-// What is no number is not sent: it would hold up the taps that go with it.
-const mass = (chain: number) => (masses.value[chain] ?? '').trim().replace(',', '.')
-const isMass = (chain: number) => mass(chain) === '' || Number(mass(chain)) > 0
-function weigh(chain: number): void {
-  if (weighs.value && mass(chain) !== '' && isMass(chain)) tap('note', [], { chain, [weighs.value]: mass(chain) })
-}
 const again = () => mayAct.value && step.value?.question && tap('again')
 const pause = () => mayAct.value && seconds.value !== null && tap(state.current?.paused ? 'resume' : 'pause')
 const longer = () => mayAct.value && seconds.value !== null && tap('longer')
@@ -128,29 +122,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 <template>
   <Head :title="`${clock}${words?.title ?? job.title}`" />
   <v-app>
-    <header class="bar">
-      <Link href="/" class="mark" :aria-label="`Dripel, ${t('nav.shed')}`">
-        <svg width="16" height="23" viewBox="0 0 18 26" aria-hidden="true">
-          <path d="M9 1c4 8 8 11 8 16a8 8 0 0 1-16 0C1 12 5 9 9 1Z" fill="var(--amber)" />
-          <path d="M1 17a8 8 0 0 0 16 0Z" fill="var(--ink)" />
-        </svg>
-      </Link>
-      <b class="wide">{{ job.title }}</b>
-      <span class="muted who">{{ job.aboutPot ?? job.chains.join(', ') }}</span>
-      <span class="grow" />
-      <template v-if="state.current">
-        <span class="muted desk">{{ t('job.about', { time: state.about }) }}</span>
-        <span class="muted" data-test="job-step">{{ t('job.step', { n: state.turns.length, of: total }) }}</span>
-      </template>
-      <v-btn
-        :icon="bellOn ? mdiBell : mdiBellOff"
-        variant="text"
-        size="small"
-        :aria-label="bellOn ? t('job.bell_on') : t('job.bell_off')"
-        :aria-pressed="bellOn"
-        data-test="bell"
-        @click="bellOn = !bellOn" />
-    </header>
+    <JobBar v-model:bell="bellOn" :job="job" :state="state" />
     <p v-if="away" class="note" role="alert" data-test="away">{{ t('job.away') }}</p>
     <p v-else-if="moved" class="note" role="status">{{ t('job.moved') }}</p>
     <p v-if="waiting && away" class="note" role="status" data-test="waiting">{{ t('job.kept') }}: {{ waiting }}</p>
@@ -172,61 +144,26 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <StepTimer v-if="left !== null && seconds !== null" :left="left" :seconds="seconds" :paused="state.current.paused" />
           <p class="text">{{ words.text }}</p>
           <p v-if="state.recorded && !state.recorded.undone" class="strong" data-test="recorded">{{ state.recorded.text }}</p>
-          <fieldset v-if="step.ticks.length" class="ticks">
-            <legend class="sr">{{ words.title }}</legend>
-            <label v-for="tick in step.ticks" :key="tick.key"
-              ><input v-model="ticked" type="checkbox" :value="tick.key" :data-test="`tick-${tick.key}`" /><span>{{
-                tick.text
-              }}</span></label
-            >
-            <p v-if="askTicks" class="ember" role="alert" data-test="tick-all">{{ t('job.tick_all') }}</p>
-          </fieldset>
-          <form v-for="chain in weighs && mayAct ? step.chains : []" :key="chain.id" class="weigh" @submit.prevent="weigh(chain.id)">
-            <NumberField
-              v-model="masses[chain.id]"
-              density="compact"
-              hide-details="auto"
-              :error-messages="isMass(chain.id) ? '' : t('job.not_number')"
-              :label="`${chain.name}, ${t(weighs === 'before_g' ? 'job.before' : 'job.after')}`"
-              :unit="job.units.mass"
-              :name="`mass-${chain.name}`"
-              @change="weigh(chain.id)" />
-          </form>
-          <div v-if="mayAct" class="acts">
-            <button
-              type="button"
-              class="act main"
-              data-test="job-done"
-              :disabled="early && (!step.sign || state.current.signed)"
-              @click="done">
-              {{ mainText }}<kbd class="desk">space</kbd>
-            </button>
-            <button v-if="step.question" type="button" class="act answer" data-test="job-again" @click="again">
-              {{ step.question.no }}<kbd class="desk">c</kbd>
-            </button>
-            <template v-if="seconds !== null">
-              <button type="button" class="act" data-test="job-longer" @click="longer">
-                {{ t('job.longer') }}<kbd class="desk">+</kbd>
-              </button>
-              <button type="button" class="act" data-test="job-pause" @click="pause">
-                {{ state.current.paused ? t('job.resume') : t('job.pause') }}<kbd class="desk">p</kbd>
-              </button>
-            </template>
-            <template v-if="job.kind === 'pot_day'">
-              <button type="button" class="act small-act" data-test="job-note" :aria-expanded="saying === 'note'" @click="say('note')()">
-                {{ t('job.note') }}<kbd class="desk">n</kbd>
-              </button>
-              <button
-                v-if="step.skippable"
-                type="button"
-                class="act small-act"
-                data-test="job-skip"
-                :aria-expanded="saying === 'skip'"
-                @click="say('skip')()">
-                {{ t('job.skip') }}<kbd class="desk">k</kbd>
-              </button>
-            </template>
-          </div>
+          <StepTicks v-if="step.ticks.length" v-model="ticked" :ticks="step.ticks" :title="words.title" :asked="askTicks" />
+          <WeighFields
+            v-if="weighs && mayAct"
+            :chains="step.chains"
+            :when="weighs"
+            :unit="job.units.mass"
+            @weighed="(chain, mass) => weighs && tap('note', [], { chain, [weighs]: mass })" />
+          <StepActs
+            v-if="mayAct"
+            :step="step"
+            :now="state.current"
+            :early="early"
+            :main="mainText"
+            :saying="saying"
+            :notes="job.kind === 'pot_day'"
+            @done="done"
+            @again="again"
+            @longer="longer"
+            @pause="pause"
+            @say="say($event)()" />
           <SayPanel v-if="saying" :key="saying" :what="saying" :asks="step.asks" @said="said" />
           <p v-if="state.current.signed && early" class="strong" role="status" data-test="signed">{{ t('job.seen') }}</p>
           <p class="then muted">
@@ -258,18 +195,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         </div>
       </div>
       <PotDayOver v-else-if="job.kind === 'pot_day'" :job="job" :state="state" />
-      <div v-else class="over page" data-test="job-over">
-        <FlowSteps v-if="!state.givenUp && !job.dripOnly" at="pot" />
-        <h1>{{ state.givenUp ? t('job.given_up') : job.dripOnly ? t('job.finished_drip') : t('job.finished') }}</h1>
-        <p v-if="state.givenUp">{{ t('job.given_up_text') }}</p>
-        <p v-else-if="!job.dripOnly">{{ t('job.finished_text') }}</p>
-        <p v-if="state.recorded" data-test="recorded">{{ state.recorded.undone ? t('job.undone') : state.recorded.text }}</p>
-        <div class="row">
-          <v-btn variant="flat" color="primary" data-test="to-shed" @click="router.visit('/')">{{ t('job.shed') }}</v-btn>
-          <Link v-for="(name, i) in job.chains" :key="name" :href="`/chains/${job.chainIds[i]}`">{{ name }}</Link>
-        </div>
-        <ResidueBars v-if="state.residues" class="after" :residues="state.residues" />
-      </div>
+      <JobOver v-else :job="job" :state="state" />
       <template v-if="state.current && step && state.begun">
         <TimeLanes v-if="state.axis" :axis="state.axis" />
         <JobLanes v-else :job="job" :state="state" />
@@ -282,37 +208,6 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  align-items: center;
-  gap: 14px;
-  min-height: 50px;
-  padding: 0 14px 0 24px;
-  background: var(--paper);
-  border-bottom: 1.5px solid var(--ink);
-}
-.mark {
-  display: flex;
-  min-height: 44px;
-  min-width: 28px;
-  align-items: center;
-}
-.grow {
-  flex: 1;
-}
-.bar b {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.bar [data-test='job-step'] {
-  white-space: nowrap;
-}
-.who {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
 .note {
   margin: 0;
   padding: 8px 24px;
@@ -372,88 +267,11 @@ h1 {
   max-width: 660px;
   margin: 16px 0;
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin: 20px 0 12px;
-}
-.act {
-  font: inherit;
-  font-size: var(--type-5);
-  font-weight: 680;
-  min-height: 58px;
-  padding: 0 24px;
-  border: 1.5px solid var(--ink);
-  border-radius: 3px;
-  background: var(--paper);
-  color: var(--ink);
-  cursor: pointer;
-  display: inline-flex;
-  gap: 14px;
-  align-items: center;
-  justify-content: center;
-  touch-action: manipulation;
-}
-.main {
-  background: var(--ink);
-  color: var(--paper);
-  min-width: 240px;
-}
-.acts:has(.small-act) .act {
-  font-size: var(--type-4);
-  padding: 0 17px;
-  gap: 10px;
-}
-.main:disabled {
-  background: var(--steel-2);
-  border-color: var(--steel-2);
-  color: var(--ink);
-  cursor: default;
-}
 .notes {
   list-style: none;
   padding: 0;
   margin: 12px 0 0;
   font-size: var(--type-2);
-}
-.weigh {
-  max-width: 320px;
-  margin-bottom: 8px;
-}
-.act kbd {
-  color: inherit;
-  border-color: currentcolor;
-}
-.ticks {
-  display: grid;
-  gap: 6px;
-  max-width: 660px;
-}
-.ticks label {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  min-height: 48px;
-  padding: 6px 12px;
-  border: 1.2px solid var(--steel-2);
-  border-radius: 3px;
-  background: var(--paper);
-  font-size: var(--type-4);
-  cursor: pointer;
-}
-.ticks label:has(:checked) {
-  border-color: var(--ink);
-}
-.ticks input {
-  width: 24px;
-  height: 24px;
-  accent-color: var(--ink);
-  flex: none;
-}
-.ticks p {
-  margin: 4px 0 0;
-  font-weight: 620;
 }
 .then {
   margin: 0;
@@ -517,10 +335,6 @@ h1 {
   gap: 16px;
 }
 @media (max-width: 839.98px) {
-  .bar {
-    padding: 0 4px 0 12px;
-    gap: 8px;
-  }
   .running {
     grid-template: 'step' auto 'cautions' auto 'side' auto / minmax(0, 1fr);
     align-content: start;
@@ -532,9 +346,6 @@ h1 {
     display: flex;
     flex-direction: column;
   }
-  .acts {
-    margin-top: auto;
-  }
   .side {
     border-left: 0;
     border-top: 1px solid var(--line);
@@ -544,30 +355,8 @@ h1 {
   .cautions {
     padding-inline: 14px;
   }
-  .acts {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-  }
-  .act {
-    min-height: 64px;
-    padding: 0 10px;
-  }
-  .answer {
-    grid-column: 1 / -1;
-  }
-  .main {
-    grid-column: 1 / -1;
-    min-height: 76px;
-    min-width: 0;
-    font-size: var(--type-5);
-  }
   .end {
     padding: 0 14px 14px;
-  }
-}
-@media (max-width: 599.98px) {
-  .who {
-    display: none;
   }
 }
 </style>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { Link, router } from '@inertiajs/vue3'
+import FlowSteps from '@/components/strip/FlowSteps.vue'
+import ResidueBars from '@/components/guided/ResidueBars.vue'
+import { t } from '@/composables/useText'
+import type { JobStateView, JobView } from '@/types/server'
+
+/** A strip or a drip that is over: what it came to, and where to go from here. */
+defineProps<{ job: JobView; state: JobStateView }>()
+</script>
+
+<template>
+  <div class="over page" data-test="job-over">
+    <FlowSteps v-if="!state.givenUp && !job.dripOnly" at="pot" />
+    <h1>{{ state.givenUp ? t('job.given_up') : job.dripOnly ? t('job.finished_drip') : t('job.finished') }}</h1>
+    <p v-if="state.givenUp">{{ t('job.given_up_text') }}</p>
+    <p v-else-if="!job.dripOnly">{{ t('job.finished_text') }}</p>
+    <p v-if="state.recorded" data-test="recorded">{{ state.recorded.undone ? t('job.undone') : state.recorded.text }}</p>
+    <div class="row">
+      <v-btn variant="flat" color="primary" data-test="to-shed" @click="router.visit('/')">{{ t('job.shed') }}</v-btn>
+      <Link v-for="(name, i) in job.chains" :key="name" :href="`/chains/${job.chainIds[i]}`">{{ name }}</Link>
+    </div>
+    <ResidueBars v-if="state.residues" class="after" :residues="state.residues" />
+  </div>
+</template>
+
+<style scoped>
+.over {
+  max-width: 720px;
+  margin-inline: auto;
+}
+.over p {
+  font-size: var(--type-4);
+  margin: 12px 0 0;
+}
+.over .row {
+  margin: 20px 0 28px;
+  gap: 16px;
+}
+h1 {
+  font-size: clamp(34px, 5vw, 58px);
+  letter-spacing: -1px;
+  line-height: 1.05;
+}
+</style>
