@@ -38,7 +38,22 @@ for ($n = 0; $n < 40; $n++) {
     for ($tries = 0; $tries < 60 && $run->current() !== null; $tries++) {
         $current = $run->current();
         $atS += $random->getInt(1, $pick([20, 120, 4000]));
-        $event = new JobEvent($pick([Kind::Done, Kind::Done, Kind::Done, Kind::Again, Kind::Pause, Kind::Resume, Kind::Longer, Kind::Sign, Kind::Skip, Kind::Note]), $current->position, $atS);
+        $event = new JobEvent(
+            $pick([
+                Kind::Done,
+                Kind::Done,
+                Kind::Done,
+                Kind::Again,
+                Kind::Pause,
+                Kind::Resume,
+                Kind::Longer,
+                Kind::Sign,
+                Kind::Skip,
+                Kind::Note,
+            ]),
+            $current->position,
+            $atS,
+        );
         if ($run->verdict($event) !== JobVerdict::Take) {
             continue;
         }
@@ -48,25 +63,38 @@ for ($n = 0; $n < 40; $n++) {
             'kind' => $event->kind->value,
             'position' => $event->position,
             'at' => $atS,
-            'then' => $now === null ? null : [
-                'position' => $now->position,
-                'step' => $now->step,
-                'round' => $now->round,
-                'seconds' => $run->seconds(),
-                'gone' => $run->goneS($atS),
-                'paused' => $run->pausedS !== null,
-                'signed' => $run->signS !== null,
-            ],
+            'then' =>
+                $now === null
+                    ? null
+                    : [
+                        'position' => $now->position,
+                        'step' => $now->step,
+                        'round' => $now->round,
+                        'seconds' => $run->seconds(),
+                        'gone' => $run->goneS($atS),
+                        'paused' => $run->pausedS !== null,
+                        'signed' => $run->signS !== null,
+                    ],
             'ahead' => $run->ahead,
         ];
     }
     $runs[] = [
         'started' => 1000,
         'steps' => array_map(
-            fn(JobStep $step) => ['seconds' => $step->seconds, 'againFrom' => $step->againFrom, 'since' => $step->since, 'holds' => $step->holds, 'sign' => $step->sign, 'skippable' => $step->skippable],
+            fn(JobStep $step) => [
+                'seconds' => $step->seconds,
+                'againFrom' => $step->againFrom,
+                'since' => $step->since,
+                'holds' => $step->holds,
+                'sign' => $step->sign,
+                'skippable' => $step->skippable,
+            ],
             $steps,
         ),
         'taps' => $taps,
     ];
 }
-file_put_contents(__DIR__ . '/job-runs.json', json_encode(['source' => 'job-runs.php, seed 20261127', 'runs' => $runs], JSON_THROW_ON_ERROR) . "\n");
+file_put_contents(
+    __DIR__ . '/job-runs.json',
+    json_encode(['source' => 'job-runs.php, seed 20261127', 'runs' => $runs], JSON_THROW_ON_ERROR) . "\n",
+);
