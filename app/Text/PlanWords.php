@@ -40,9 +40,12 @@ final readonly class PlanWords
 
         return match (true) {
             $this->plan->bikes === [] && $this->plan->dripBikes === [] => $this->translator->say('ahead.head.nothing'),
-            $result->blocked !== null => $this->translator->say($this->plan->best()->feasible ? 'ahead.head.broken' : 'ahead.head.blocked', [
-                'day' => $this->dayOf($result->blocked->day),
-            ]),
+            $result->blocked !== null => $this->translator->say(
+                $this->plan->best()->feasible ? 'ahead.head.broken' : 'ahead.head.blocked',
+                [
+                    'day' => $this->dayOf($result->blocked->day),
+                ],
+            ),
             $result->potDays === [] => $this->translator->say('ahead.head.none', $end),
             default => ucfirst(trans_choice('ahead.head.days', count($result->potDays), $end)),
         };
