@@ -144,6 +144,70 @@ it('overflows when a chain lies in a pot that is too full', function (): void {
         ->toBeTrue();
 });
 
+it('calls nothing too hot, too dirty, too shallow or too full that is just at its bound', function (
+    array $events,
+    array $with,
+    string $figure,
+    mixed $at,
+    mixed $beyond,
+    float $step,
+): void {
+    $with += ['limit_c' => 100, 'grit_limit' => 4, 'coil_height_mm' => 30];
+    $key = (string) array_search('?', $with, true);
+    $value = $with['bound'];
+    unset($with['bound']);
+    expect(bath($events, [$key => $value] + $with)[$figure])
+        ->toBe($at)
+        ->and(bath($events, [$key => $value + $step] + $with)[$figure])
+        ->toBe($beyond);
+})->with([
+    'at its limit' => [
+        [newFill(), ['kind' => 'reading', 'temp_c' => 96]],
+        ['limit_c' => '?', 'bound' => 96],
+        'overheated',
+        false,
+        true,
+        -0.001,
+    ],
+    'as gritty as it may be' => [[newFill(500), oneDip(3000)], ['grit_limit' => '?', 'bound' => 3], 'next', 'ok', 'filter', -0.001],
+    // 420 g stand 48.23 mm deep.
+    'as deep as the coil' => [
+        [newFill()],
+        ['coil_height_mm' => '?', 'bound' => 420_000 / 0.77 / (M_PI * 60 ** 2)],
+        'covers_chain',
+        true,
+        false,
+        0.001,
+    ],
+]);
+
+it('is filled to the brim before it runs over', function (): void {
+    $brim = 420_000 / 0.77 / (M_PI * 60 ** 2);
+    $of = fn(float $height) => bath([newFill()], ['vessel' => ['diameter_mm' => 120, 'height_mm' => $height]])['overflow'];
+    expect([$of($brim), $of($brim - 0.001)])->toBe([false, true]);
+});
+
+it('can be emptied to the last gram and no further, and takes no grit then', function (): void {
+    $empty = [newFill(100, 4), ['kind' => 'remove', 'wax_g' => 104]];
+    expect(bath($empty))
+        ->toMatchArray(['wax_g' => 0.0, 'oil_fraction' => 0.0, 'dips_left' => 0, 'covers_chain' => false, 'next' => 'top_up'])
+        ->and(bath([...$empty, oneDip(500, false, 0.0)])['grit'])
+        ->toBe(0.0)
+        ->and(fn() => bath([newFill(100, 4), ['kind' => 'remove', 'wax_g' => 104.001]]))
+        ->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe('events.1.wax_g'));
+});
+
+it('counts what was weighed in this batch before the rule, and forgets it with the batch', function (): void {
+    // Two weighed at 4 and 8 g: the third takes 6.0 of them both, whatever the rule says; after a new fill the rule again.
+    $weighed = [newFill(), oneDip(pickupG: 4), oneDip(pickupG: 8), oneDip()];
+    expect(bath($weighed, ['pickup_default_g' => 20])['wax_g'])
+        ->toEqualWithDelta(420 - 18, 1e-9)
+        ->and(bath([newFill(), oneDip(pickupG: 4), newFill(), oneDip()], ['pickup_default_g' => 20])['wax_g'])
+        ->toEqualWithDelta(400, 1e-9)
+        ->and(bath([newFill(), oneDip(pickupG: 0), oneDip()], ['pickup_default_g' => 20])['wax_g'])
+        ->toEqualWithDelta(400, 1e-9); // Nothing came along, so nothing is known.
+});
+
 it('loses no gram, no oil and no grit but by what the book says', function (): void {
     $dice = new Randomizer(new Mt19937(5));
     for ($try = 0; $try < 200; $try++) {

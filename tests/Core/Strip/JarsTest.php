@@ -220,7 +220,9 @@ it('does ten cleanings, or fewer where a small pair of jars leaves too much soon
         [$allowed, $byCascade],
     ]);
 })->with([
-    'large jars' => [800.0, 800.0, 10, false], // The first chain leaves 8 · (15/75)² = 0.32 g, within 5 % of 8 g; the second (6.4 + 8) · 15/75 = 2.88 g, with 1.28 g in the clean jar 0.83 g.
+    // The first chain leaves 8 · (15/75)² = 0.32 g, within 5 % of 8 g; the second (6.4 + 8) · 15/75 = 2.88 g,
+    // with 1.28 g in the clean jar 0.83 g.
+    'large jars' => [800.0, 800.0, 10, false],
     'small ones' => [60.0, 60.0, 1, true],
 ]);
 
