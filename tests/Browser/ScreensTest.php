@@ -29,7 +29,6 @@ it('has no screen, dialog or menu in which axe finds anything, by day and by nig
     $this->chromium->prefer($scheme);
     $this->chromium->size($width, 800);
     $clean = function (Page $page, string $what): void {
-        usleep(350_000);
         expect($page->axe())->toBe([], $what)->and($page->codeNames())->toBe([], $what)->and($page->scrollsSideways())->toBeFalse($what);
     };
     $shed = ShedPage::open($this->driver, $this->server->url, '/sign-in');

@@ -57,21 +57,23 @@ it('leads a greased chain from its box to bare steel with a clock on the Shed', 
 
     // A reload in the middle of the timer: it counts on from the server's time.
     $left = $job->left();
-    sleep(2);
+    $this->driver->wait(20, 50)->until(fn() => $job->left() < $left - 1);
+    $left = $job->left();
     $this->driver->navigate()->refresh();
     $job->at('shake');
     expect($job->left())
-        ->toBeLessThan($left - 1)
-        ->toBeGreaterThan($left - 8)
+        ->toBeLessThanOrEqual($left)
+        ->toBeGreaterThan($left - 30)
         ->and($job->text('job-step'))
         ->toBe('Step 3 of 20');
-    expect($this->driver->getTitle())->toMatch('/0:5\d Shake/');
+    expect($this->driver->getTitle())->toMatch('/0:[45]\d Shake/');
     $job->click('job-longer');
     expect($job->left())->toBeGreaterThan(80);
-    $job->click('job-pause');
-    usleep(400_000);
+    // Paused it stands, and does so on a page that is opened anew.
+    $job->click('job-pause')->awaitText('job-pause', 'Go on')->sent();
     $standing = $job->left();
-    usleep(1_500_000);
+    $this->driver->navigate()->refresh();
+    $job->at('shake')->awaitText('job-pause', 'Go on');
     expect($job->left())->toBe($standing);
     $job->click('job-pause');
 
@@ -111,8 +113,7 @@ it('goes on without the server and sends the taps later, and counts a step once 
     expect($job->text('waiting'))->toContain('1');
     // The timer runs on, and so does the job: shake, leave, shake, lift.
     $left = $job->left();
-    sleep(2);
-    expect($job->left())->toBeLessThan($left);
+    $this->driver->wait(20, 50)->until(fn() => $job->left() < $left);
     $job->done()->done()->at('shake');
     ($this->offline)(false);
     $this->driver->wait(12, 100)->until(fn() => !$job->has('away') && !$job->has('waiting'));

@@ -147,6 +147,7 @@ class Page
     {
         // A page is looked at once it is there: the bar over it tells that something is still on its way.
         $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $this->driver->findElements(By::cssSelector('#nprogress')) === []);
+        $this->settled();
         $this->driver->executeScript((string) file_get_contents(dirname(__DIR__, 3) . '/node_modules/axe-core/axe.min.js'));
 
         return $this->driver->executeAsyncScript(
@@ -160,6 +161,21 @@ class Page
             const runOnly = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
             axe.run(dialog ?? document, { runOnly }).then((result) =>
                 done(result.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map(node).join(' | ')}`)))
+            JS
+            ,
+        );
+    }
+
+    /** Waits until nothing moves any more: what opens has opened. What turns for ever does not count. */
+    private function settled(): void
+    {
+        $this->driver->executeAsyncScript(
+            <<<'JS'
+            const done = arguments[arguments.length - 1]
+            const moving = () => document.getAnimations().some((a) => a.playState === 'running' && a.effect?.getTiming().iterations !== Infinity)
+            let still = 0
+            const look = () => requestAnimationFrame(() => { still = moving() ? 0 : still + 1; still > 2 ? done() : look() })
+            look()
             JS
             ,
         );

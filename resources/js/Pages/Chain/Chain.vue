@@ -1,29 +1,25 @@
 <script setup lang="ts">
-import { Link, router } from '@inertiajs/vue3'
+import { router } from '@inertiajs/vue3'
 import { computed, onMounted, ref } from 'vue'
+import ChainDetailsDialog from '@/components/chain/ChainDetailsDialog.vue'
+import ChainLife from '@/components/chain/ChainLife.vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
 import LifeStory from '@/components/chain/LifeStory.vue'
 import WearForecast from '@/components/chain/WearForecast.vue'
-import ChainFacts from '@/components/chain/ChainFacts.vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import WhyPanel from '@/components/chain/WhyPanel.vue'
-import ActionDialog from '@/components/forms/ActionDialog.vue'
 import DipDialog from '@/components/forms/DipDialog.vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
-import NumberField from '@/components/forms/NumberField.vue'
 import OpeningDialog from '@/components/forms/OpeningDialog.vue'
 import MomentDialog from '@/components/forms/MomentDialog.vue'
 import RetireDialog from '@/components/forms/RetireDialog.vue'
-import TickBox from '@/components/forms/TickBox.vue'
 import TopUpDialog from '@/components/forms/TopUpDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
-import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
-import { write } from '@/composables/useWrite'
-import type { ChainPage, ForecastView, OpeningView, TimelineEntryView } from '@/types/server'
+import type { ChainPage, ForecastView, OpeningView } from '@/types/server'
 
 const props = defineProps<ChainPage & { forecast?: ForecastView | null }>()
 const correcting = ref<{ opening: OpeningView | null; kind: 'chain' | 'link' } | null>(null)
@@ -36,33 +32,17 @@ onMounted(() => {
   if (asked.get('do') === 'strip' && here.value.mayWrite) form.value = 'strip'
 })
 
-type Form = 'dip' | 'measure' | 'topup' | 'strip' | 'retire' | 'move' | 'edit'
+type Form = 'dip' | 'measure' | 'topup' | 'strip' | 'retire' | 'edit'
 const form = ref<Form | null>(null)
 const shown = (name: Form) => computed({ get: () => form.value === name, set: (open: boolean) => (form.value = open ? name : null) })
-const [dipOpen, measureOpen, topupOpen, stripOpen, retireOpen, moveOpen, editOpen] = [
+const [dipOpen, measureOpen, topupOpen, stripOpen, retireOpen, editOpen] = [
   shown('dip'),
   shown('measure'),
   shown('topup'),
   shown('strip'),
   shown('retire'),
-  shown('move'),
   shown('edit'),
 ]
-const moving = ref<TimelineEntryView | null>(null)
-
-function move(entry: TimelineEntryView): void {
-  moving.value = entry
-  form.value = 'move'
-}
-const remove = (entry: TimelineEntryView) => write('delete', `/entries/${entry.type}/${entry.id}`)
-const older = () => router.reload({ data: { all: 1 } })
-
-const { form: details, submit: submitDetails } = useActionForm({ ...props.edit })
-function editDetails(): void {
-  Object.assign(details, props.edit)
-  details.clearErrors()
-  form.value = 'edit'
-}
 const may = (act: () => void) => () => here.value.mayWrite && !props.retired && act()
 useKeys({
   m: may(() => (form.value = 'measure')),
@@ -164,44 +144,12 @@ useKeys({
           >{{ t('verbs.strip') }}</v-btn
         >
         <v-btn data-test="retire" @click="form = 'retire'">{{ t('verbs.retire') }}</v-btn>
-        <v-btn data-test="details" @click="editDetails">{{ t('chain.details') }}</v-btn>
+        <v-btn data-test="details" @click="form = 'edit'">{{ t('chain.details') }}</v-btn>
         <v-btn data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
       </div>
       <WearForecast v-if="forecast && !retired" :forecast="forecast" />
       <LifeStory v-if="retired" :story="story" />
-      <h2 id="life">{{ t('chain.life') }}</h2>
-      <p v-if="!timeline.entries.length" class="muted">{{ t('chain.no_entries') }}</p>
-      <ol v-else class="life" aria-labelledby="life">
-        <li v-for="(entry, i) in timeline.entries" :key="`${entry.type}-${entry.id}-${i}`" :class="entry.type" data-test="life-entry">
-          <span class="day"
-            >{{ entry.day }}<span v-if="entry.time" class="muted">, {{ entry.time }}</span></span
-          >
-          <span class="dot" aria-hidden="true" />
-          <span class="text"
-            >{{ entry.text }}<span v-if="entry.left" class="muted">, {{ entry.left }}</span></span
-          >
-          <span v-if="here.mayWrite && entry.id !== null" class="edit">
-            <button
-              v-if="entry.time && entry.type !== 'openings'"
-              type="button"
-              :aria-label="`${t('verbs.move')}: ${entry.text}, ${entry.day}`"
-              @click="move(entry)">
-              {{ t('verbs.move') }}
-            </button>
-            <button
-              type="button"
-              :aria-label="`${t('verbs.delete')}: ${entry.text}, ${entry.day}`"
-              :data-test="`delete-${entry.type}`"
-              @click="remove(entry)">
-              {{ t('verbs.delete') }}
-            </button>
-          </span>
-        </li>
-      </ol>
-      <div class="row more">
-        <v-btn v-if="timeline.more" @click="older">{{ t('chain.older') }} ({{ timeline.more }})</v-btn>
-        <Link :href="`/history?chain=${chain.id}`">{{ t('nav.history') }}</Link>
-      </div>
+      <ChainLife :chain="chain" :timeline="timeline" :may-write="here.mayWrite" />
     </div>
     <WhyPanel v-model="figure" :why="why" />
     <template v-if="here.mayWrite">
@@ -224,50 +172,7 @@ useKeys({
         :date="forms.date"
         :time="forms.time" />
       <RetireDialog v-if="retireOpen" v-model="retireOpen" :forms="forms" :chain="chain" />
-      <MomentDialog
-        v-if="moveOpen && moving"
-        v-model="moveOpen"
-        what="move"
-        method="put"
-        :subject="moving.text"
-        :url="`/entries/${moving.type}/${moving.id}`"
-        :date="moving.date"
-        :time="moving.time ?? ''" />
-      <ActionDialog
-        v-model="editOpen"
-        :title="`${t('chain.details')}: ${chain.name}`"
-        :verb="t('verbs.save')"
-        :busy="details.processing"
-        :errors="details.errors"
-        :known="[
-          'label',
-          'speeds',
-          'pitches',
-          'bike_id',
-          'mass',
-          'price',
-          'bought_on',
-          'drip_interval',
-          'event',
-          'event_on',
-          'dipped_after',
-        ]"
-        @submit="submitDetails('put', `/chains/${chain.id}`, () => (form = null))">
-        <v-select
-          v-model="details.bike_id"
-          :items="forms.bikes"
-          item-value="id"
-          item-title="name"
-          :label="t('new_chain.rail')"
-          :error-messages="details.errors.bike_id" />
-        <div class="two">
-          <v-text-field v-model="details.label" :label="t('new_chain.label')" :error-messages="details.errors.label" />
-          <NumberField v-model="details.speeds" whole :label="t('new_chain.speeds')" :error-messages="details.errors.speeds" />
-        </div>
-        <NumberField v-model="details.pitches" whole :label="t('new_chain.pitches')" :error-messages="details.errors.pitches" />
-        <TickBox v-if="Number(details.speeds) === 1" v-model="details.half_link" :label="t('new_chain.half_link')" />
-        <ChainFacts v-model="details" asks-load asks-event :errors="details.errors" :units="units" />
-      </ActionDialog>
+      <ChainDetailsDialog v-if="editOpen" v-model="editOpen" :chain="chain" :edit="edit" :forms="forms" :units="units" />
     </template>
   </AppShell>
 </template>
@@ -331,8 +236,7 @@ dd {
   font-weight: 620;
   text-align: right;
 }
-.why,
-.edit button {
+.why {
   background: none;
   border: 0;
   padding: 2px 4px;
@@ -347,89 +251,10 @@ dd {
 .acts {
   margin: 22px 0 26px;
 }
-.life {
-  list-style: none;
-  padding: 0;
-  margin: 6px 0 0;
-}
-.life li {
-  display: grid;
-  grid-template-columns: 170px 18px minmax(0, 1fr) auto;
-  gap: 10px;
-  align-items: baseline;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--line);
-}
-.day {
-  font-size: var(--type-2);
-}
-.dot {
-  width: 9px;
-  height: 9px;
-  border-radius: 50%;
-  background: var(--steel-2);
-  align-self: center;
-  justify-self: center;
-}
-.dips .dot {
-  background: var(--coat);
-  border: 1.5px solid var(--coat-line);
-  width: 14px;
-  height: 14px;
-}
-.topups .dot {
-  background: var(--coat);
-  border: 1.5px solid var(--coat-line);
-}
-.fittings .dot,
-.off .dot,
-.strips .dot,
-.retirements .dot {
-  background: var(--ink);
-  border-radius: 1px;
-}
-.readings .dot {
-  background: transparent;
-  border: 1.5px solid var(--ink);
-}
-.dips .text,
-.fittings .text,
-.strips .text,
-.noises .text,
-.retirements .text {
-  font-weight: 680;
-}
-.edit {
-  white-space: nowrap;
-}
-.more {
-  margin-top: 16px;
-  gap: 18px;
-}
 @media (max-width: 839.98px) {
   .top {
     grid-template-columns: 1fr;
     gap: 18px;
-  }
-  .life li {
-    grid-template-columns: 18px minmax(0, 1fr);
-  }
-  .life .day {
-    grid-column: 2;
-    grid-row: 1;
-    font-size: var(--type-2);
-    color: var(--steel);
-  }
-  .life .dot {
-    grid-row: 1 / 3;
-  }
-  .life .text,
-  .life .edit {
-    grid-column: 2;
-  }
-  .edit button {
-    min-height: 44px;
-    padding: 2px 18px 2px 0;
   }
 }
 </style>

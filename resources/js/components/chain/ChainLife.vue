@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { Link, router } from '@inertiajs/vue3'
+import { computed, ref } from 'vue'
+import MomentDialog from '@/components/forms/MomentDialog.vue'
+import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
+import type { ChainPage, TimelineEntryView } from '@/types/server'
+
+/** What happened to a chain, the newest first; a writer moves an entry in time or takes it out. */
+defineProps<{ chain: ChainPage['chain']; timeline: ChainPage['timeline']; mayWrite: boolean }>()
+const moving = ref<TimelineEntryView | null>(null)
+const moveOpen = computed({ get: () => moving.value !== null, set: (on: boolean) => !on && (moving.value = null) })
+const remove = (entry: TimelineEntryView) => write('delete', `/entries/${entry.type}/${entry.id}`)
+const older = () => router.reload({ data: { all: 1 } })
+</script>
+
+<template>
+  <section aria-labelledby="life">
+    <h2 id="life">{{ t('chain.life') }}</h2>
+    <p v-if="!timeline.entries.length" class="muted">{{ t('chain.no_entries') }}</p>
+    <ol v-else class="life" aria-labelledby="life">
+      <li v-for="(entry, i) in timeline.entries" :key="`${entry.type}-${entry.id}-${i}`" :class="entry.type" data-test="life-entry">
+        <span class="day"
+          >{{ entry.day }}<span v-if="entry.time" class="muted">, {{ entry.time }}</span></span
+        >
+        <span class="dot" aria-hidden="true" />
+        <span class="text"
+          >{{ entry.text }}<span v-if="entry.left" class="muted">, {{ entry.left }}</span></span
+        >
+        <span v-if="mayWrite && entry.id !== null" class="edit">
+          <button
+            v-if="entry.time && entry.type !== 'openings'"
+            type="button"
+            :aria-label="`${t('verbs.move')}: ${entry.text}, ${entry.day}`"
+            @click="moving = entry">
+            {{ t('verbs.move') }}
+          </button>
+          <button
+            type="button"
+            :aria-label="`${t('verbs.delete')}: ${entry.text}, ${entry.day}`"
+            :data-test="`delete-${entry.type}`"
+            @click="remove(entry)">
+            {{ t('verbs.delete') }}
+          </button>
+        </span>
+      </li>
+    </ol>
+    <div class="row more">
+      <v-btn v-if="timeline.more" @click="older">{{ t('chain.older') }} ({{ timeline.more }})</v-btn>
+      <Link :href="`/history?chain=${chain.id}`">{{ t('nav.history') }}</Link>
+    </div>
+    <MomentDialog
+      v-if="mayWrite && moving"
+      v-model="moveOpen"
+      what="move"
+      method="put"
+      :subject="moving.text"
+      :url="`/entries/${moving.type}/${moving.id}`"
+      :date="moving.date"
+      :time="moving.time ?? ''" />
+  </section>
+</template>
+
+<style scoped>
+.life {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 0;
+}
+.life li {
+  display: grid;
+  grid-template-columns: 170px 18px minmax(0, 1fr) auto;
+  gap: 10px;
+  align-items: baseline;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line);
+}
+.day {
+  font-size: var(--type-2);
+}
+.dot {
+  width: 9px;
+  height: 9px;
+  border-radius: 50%;
+  background: var(--steel-2);
+  align-self: center;
+  justify-self: center;
+}
+.dips .dot {
+  background: var(--coat);
+  border: 1.5px solid var(--coat-line);
+  width: 14px;
+  height: 14px;
+}
+.topups .dot {
+  background: var(--coat);
+  border: 1.5px solid var(--coat-line);
+}
+.fittings .dot,
+.off .dot,
+.strips .dot,
+.retirements .dot {
+  background: var(--ink);
+  border-radius: 1px;
+}
+.readings .dot {
+  background: transparent;
+  border: 1.5px solid var(--ink);
+}
+.dips .text,
+.fittings .text,
+.strips .text,
+.noises .text,
+.retirements .text {
+  font-weight: 680;
+}
+.edit {
+  white-space: nowrap;
+}
+.more {
+  margin-top: 16px;
+  gap: 18px;
+}
+.edit button {
+  background: none;
+  border: 0;
+  padding: 2px 4px;
+  min-height: 24px;
+  font: inherit;
+  font-weight: 480;
+  color: var(--steel);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+@media (max-width: 839.98px) {
+  .life li {
+    grid-template-columns: 18px minmax(0, 1fr);
+  }
+  .life .day {
+    grid-column: 2;
+    grid-row: 1;
+    font-size: var(--type-2);
+    color: var(--steel);
+  }
+  .life .dot {
+    grid-row: 1 / 3;
+  }
+  .life .text,
+  .life .edit {
+    grid-column: 2;
+  }
+  .edit button {
+    min-height: 44px;
+    padding: 2px 18px 2px 0;
+  }
+}
+</style>
