@@ -2,27 +2,26 @@
 import { Link } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
 import BottleShelf from '@/components/books/BottleShelf.vue'
+import PriceList from '@/components/books/PriceList.vue'
+import SpareLinks from '@/components/books/SpareLinks.vue'
 import JarDialog from '@/components/strip/JarDialog.vue'
 import JarOnShelf from '@/components/strip/JarOnShelf.vue'
 import PotDialog from '@/components/pot/PotDialog.vue'
 import PotOnShelf from '@/components/pot/PotOnShelf.vue'
-import ActionDialog from '@/components/forms/ActionDialog.vue'
-import NumberField from '@/components/forms/NumberField.vue'
 import PartLife from '@/components/wear/PartLife.vue'
 import AppShell from '@/components/layout/AppShell.vue'
-import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 import type { BooksPage, JarView, PotInBooks } from '@/types/server'
 
-const props = defineProps<BooksPage>()
+defineProps<BooksPage>()
 const here = useHere()
-const open = ref<'jar' | 'tend' | 'price' | 'link' | 'pot' | null>(null)
+const open = ref<'jar' | 'tend' | 'pot' | null>(null)
 const tending = ref<JarView | null>(null)
 const shown = (...names: string[]) =>
   computed({ get: () => open.value !== null && names.includes(open.value), set: (on: boolean) => !on && (open.value = null) })
-const [jarOpen, priceOpen, linkOpen, potOpen] = [shown('jar', 'tend'), shown('price'), shown('link'), shown('pot')]
+const [jarOpen, potOpen] = [shown('jar', 'tend'), shown('pot')]
 const pot = ref<PotInBooks | null>(null)
 function tendPot(chosen: PotInBooks | null): void {
   pot.value = chosen
@@ -32,19 +31,6 @@ function tend(jar: JarView | null): void {
   tending.value = jar
   open.value = jar === null ? 'jar' : 'tend'
 }
-const { form: price, submit: sendPrice } = useActionForm({ supply: 'chain', amount: '', quantity: '1', date: props.forms.date })
-const supply = computed(() => props.supplies.find((other) => other.value === price.supply))
-function chooseSupply(value: string): void {
-  price.supply = value
-  price.quantity = supply.value?.usual ?? '1'
-}
-const { form: link, submit: sendLink } = useActionForm({
-  name: t('parts.quick_link'),
-  count: '1',
-  speeds: '',
-  closings_allowed: '',
-  price: '',
-})
 const remove = (type: string, id: number) => write('delete', `/entries/${type}/${id}`)
 </script>
 
@@ -100,44 +86,7 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
             </details>
           </section>
           <BottleShelf :bottles="bottles" :currency="units.currency" :today="forms.date" :may-write="here.mayWrite" />
-          <section aria-labelledby="prices">
-            <div class="row title">
-              <h2 id="prices">{{ t('books.prices') }}</h2>
-              <v-btn v-if="here.mayWrite" size="small" data-test="set-price" @click="open = 'price'">{{ t('books.set_price') }}</v-btn>
-            </div>
-            <p class="muted small">{{ prices.length ? t('books.prices_text') : t('books.no_prices') }}</p>
-            <table v-if="prices.length" class="plain">
-              <thead>
-                <tr>
-                  <th>{{ t('books.supply') }}</th>
-                  <th class="num">{{ t('books.amount') }}</th>
-                  <th>{{ t('books.quantity') }}</th>
-                  <th>{{ t('books.from') }}</th>
-                  <th v-if="here.mayWrite">
-                    <span class="sr">{{ t('verbs.delete') }}</span>
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                <tr v-for="row in prices" :key="row.id" :data-test="`price-${row.supply}`">
-                  <td>{{ row.supply }}</td>
-                  <td class="num">
-                    <b>{{ row.amount }}</b>
-                  </td>
-                  <td>{{ row.quantity }}</td>
-                  <td class="muted">{{ row.from }}</td>
-                  <td v-if="here.mayWrite" class="num">
-                    <button
-                      type="button"
-                      :aria-label="`${t('verbs.delete')}: ${row.supply}, ${row.from}`"
-                      @click="remove('prices', row.id)">
-                      {{ t('verbs.delete') }}
-                    </button>
-                  </td>
-                </tr>
-              </tbody>
-            </table>
-          </section>
+          <PriceList :prices="prices" :supplies="supplies" :currency="units.currency" :today="forms.date" :may-write="here.mayWrite" />
           <section aria-labelledby="parts">
             <h2 id="parts">{{ t('books.parts') }}</h2>
             <p class="muted small">{{ parts.length ? t('books.parts_text') : t('books.no_parts') }}</p>
@@ -149,19 +98,7 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
               </li>
             </ul>
           </section>
-          <section aria-labelledby="links">
-            <div class="row title">
-              <h2 id="links">{{ t('books.links') }}</h2>
-              <v-btn v-if="here.mayWrite" size="small" data-test="add-link" @click="open = 'link'">{{ t('books.add_link') }}</v-btn>
-            </div>
-            <p class="muted small">{{ links.length ? t('books.links_text') : t('books.no_links') }}</p>
-            <ul v-if="links.length">
-              <li v-for="spare in links" :key="spare.id" data-test="spare">
-                <b>{{ spare.name }}</b><span class="muted">{{ spare.about }}</span
-                ><span>{{ spare.price }}</span>
-              </li>
-            </ul>
-          </section>
+          <SpareLinks :links="links" :currency="units.currency" :may-write="here.mayWrite" />
         </div>
       </div>
     </div>
@@ -175,71 +112,6 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
         :forms="forms"
         :temperature="units.temperature" />
       <PotDialog v-if="potOpen" v-model="potOpen" :pot="pot" :choices="potChoices" :units="units" :forms="forms" />
-      <ActionDialog
-        v-if="priceOpen"
-        v-model="priceOpen"
-        :title="t('books.set_price')"
-        :verb="t('books.set_price')"
-        :busy="price.processing"
-        :errors="price.errors"
-        :known="['supply', 'amount', 'quantity', 'date']"
-        test="price-form"
-        @submit="sendPrice('post', '/prices', () => (open = null))">
-        <v-select
-          :model-value="price.supply"
-          :items="supplies"
-          :label="t('books.supply')"
-          :error-messages="price.errors.supply"
-          data-test="supply"
-          @update:model-value="chooseSupply" />
-        <div class="two">
-          <NumberField
-            v-model="price.amount"
-            :label="t('books.amount')"
-            :unit="units.currency"
-            :error-messages="price.errors.amount"
-            name="amount" />
-          <NumberField
-            v-model="price.quantity"
-            :label="t('books.quantity')"
-            :unit="supply?.unit"
-            :error-messages="price.errors.quantity"
-            name="quantity" />
-        </div>
-        <v-text-field v-model="price.date" type="date" :label="t('books.from')" :error-messages="price.errors.date" name="date" />
-      </ActionDialog>
-      <ActionDialog
-        v-if="linkOpen"
-        v-model="linkOpen"
-        :title="t('books.add_link')"
-        :verb="t('books.add_link')"
-        :busy="link.processing"
-        :errors="link.errors"
-        :known="['name', 'count', 'speeds', 'closings_allowed', 'price']"
-        test="link-form"
-        @submit="sendLink('post', '/links', () => (open = null))">
-        <div class="two">
-          <v-text-field v-model="link.name" :label="t('books.name')" :error-messages="link.errors.name" name="name" />
-          <NumberField v-model="link.count" whole :label="t('books.count')" :error-messages="link.errors.count" name="count" />
-        </div>
-        <div class="two">
-          <NumberField v-model="link.speeds" whole :label="t('books.speeds')" :error-messages="link.errors.speeds" name="speeds" />
-          <NumberField
-            v-model="link.closings_allowed"
-            whole
-            :label="t('books.closings')"
-            :hint="t('books.closings_hint')"
-            persistent-hint
-            :error-messages="link.errors.closings_allowed"
-            name="closings_allowed" />
-        </div>
-        <NumberField
-          v-model="link.price"
-          :label="t('books.price')"
-          :unit="units.currency"
-          :error-messages="link.errors.price"
-          name="price" />
-      </ActionDialog>
     </template>
   </AppShell>
 </template>
@@ -290,44 +162,10 @@ p {
   display: grid;
   gap: 34px;
 }
-ul {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
-li {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto 80px;
-  gap: 12px;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--line);
-}
-li span:last-child {
-  text-align: right;
-}
-td button {
-  font: inherit;
-  color: var(--steel);
-  background: none;
-  border: 0;
-  min-height: 26px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-}
 @media (max-width: 1144.98px) {
   .cols,
   .shelf {
     grid-template-columns: minmax(0, 1fr);
-  }
-}
-@media (max-width: 839.98px) {
-  li {
-    grid-template-columns: minmax(0, 1fr) auto;
-  }
-  li .muted {
-    grid-column: 1 / -1;
-    grid-row: 2;
   }
 }
 </style>

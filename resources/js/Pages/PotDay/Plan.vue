@@ -8,18 +8,14 @@ import TickBox from '@/components/forms/TickBox.vue'
 import TimeLanes from '@/components/guided/TimeLanes.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import LineChart from '@/components/charts/LineChart.vue'
-import ChainForPot from '@/components/pot/ChainForPot.vue'
+import PotDayCard from '@/components/pot/PotDayCard.vue'
+import PotDayChains from '@/components/pot/PotDayChains.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
 import type { PotDayChain, PotDayPage, PotDayPlanView } from '@/types/server'
 
 const props = defineProps<PotDayPage>()
-const usable = computed(() => props.chains.filter((chain) => !chain.refusal))
-// Those that wait stand first; any other may go in with them.
-const waiting = computed(() => usable.value.filter((chain) => chain.proposed || props.chosen.includes(chain.id)))
-const others = computed(() => usable.value.filter((chain) => !waiting.value.includes(chain)))
-const refused = computed(() => props.chains.filter((chain) => chain.refusal && chain.refusal.code !== 'retired'))
 const firstPot = props.pots.find((pot) => !pot.empty) ?? props.pots[0]
 const form = reactive({
   pot_id: firstPot?.id ?? null,
@@ -84,7 +80,6 @@ function start(later: boolean): void {
     onError: (now) => (found.value = now),
   })
 }
-const print = () => window.print()
 const links = computed(() => [
   { value: 'out', title: t('pot_day.link_out') },
   { value: 'in', title: t('pot_day.link_in') },
@@ -101,42 +96,16 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
       </p>
       <form v-else class="cols" novalidate @submit.prevent="start(false)">
         <div class="fields">
-          <fieldset class="chains">
-            <legend>{{ t('pot_day.chains') }}</legend>
-            <p v-if="!usable.length" class="muted">{{ t('pot_day.none') }}</p>
-            <ChainForPot
-              v-for="chain in waiting"
-              :key="chain.id"
-              v-model:taken="form.chains"
-              v-model:first="form.first[chain.id]!"
-              v-model:rinse="form.rinse[chain.id]!"
-              v-model:powder="form.powder"
-              :chain="chain"
-              :rinses="choices.rinse" />
-            <details v-if="others.length" :open="!waiting.length" data-test="other-chains">
-              <summary>{{ t('pot_day.others') }}</summary>
-              <ChainForPot
-                v-for="chain in others"
-                :key="chain.id"
-                v-model:taken="form.chains"
-                v-model:first="form.first[chain.id]!"
-                v-model:rinse="form.rinse[chain.id]!"
-                v-model:powder="form.powder"
-                :chain="chain"
-                :rinses="choices.rinse" />
-            </details>
-            <p v-if="errors.chains" class="ember" role="alert" data-test="chains-problem">{{ errors.chains }}</p>
-            <details v-if="refused.length" :open="refused.some((chain) => chain.refusal?.code === 'measure')">
-              <summary>{{ t('pot_day.show_refused') }}</summary>
-              <p v-for="chain in refused" :key="chain.id" class="small refused" :data-test="`refused-${chain.name}`">
-                {{ chain.refusal?.text }}
-                <button v-if="chain.refusal?.code === 'measure'" type="button" class="as-link" @click="measured = chain">
-                  {{ t('pot_day.measure') }}
-                </button>
-                <Link v-if="chain.refusal?.code === 'greased'" :href="`/strip?chains[]=${chain.id}`">{{ t('pot_day.strip') }}</Link>
-              </p>
-            </details>
-          </fieldset>
+          <PotDayChains
+            v-model:taken="form.chains"
+            v-model:first="form.first"
+            v-model:rinse="form.rinse"
+            v-model:powder="form.powder"
+            :chains="chains"
+            :chosen="chosen"
+            :rinses="choices.rinse"
+            :problem="errors.chains"
+            @measure="measured = $event" />
           <div class="two">
             <v-select
               v-model="form.pot_id"
@@ -245,21 +214,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               </tbody>
             </table>
           </section>
-          <details data-test="card">
-            <summary>{{ t('pot_day.card') }}</summary>
-            <v-btn size="small" class="print" @click="print">{{ t('pot_day.print') }}</v-btn>
-            <ol class="card">
-              <li v-for="(step, i) in preview.steps" :key="i">
-                <b class="at">{{ step.at }}</b>
-                <span
-                  ><b>{{ step.title }}</b
-                  ><template v-if="step.subject">, {{ step.subject }}</template
-                  ><template v-if="step.lasts">, {{ step.lasts }}</template
-                  ><small class="muted">{{ step.text }}</small></span
-                >
-              </li>
-            </ol>
-          </details>
+          <PotDayCard :steps="preview.steps" />
           <details>
             <summary>{{ t('pot_day.why') }}</summary>
             <p class="small">{{ t('pot_day.worked_out') }}</p>
@@ -285,12 +240,6 @@ h1 {
   grid-column: 1 / -1;
   border-top: 1.5px solid var(--ink);
   margin: 0 -24px;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-  min-width: 0;
 }
 .four {
   display: grid;
@@ -336,30 +285,10 @@ th[scope='row'] {
   color: var(--ink);
   font-size: var(--type-4);
 }
-.refused {
-  margin: 4px 0;
-}
-.card {
-  list-style: none;
-  padding: 0;
-  margin: 8px 0;
-}
-.card li {
-  display: grid;
-  grid-template-columns: 64px minmax(0, 1fr);
-  padding: 5px 0;
-  border-bottom: 1px solid var(--line);
-  break-inside: avoid;
-}
-.at {
-  font-stretch: 88%;
-}
 @media print {
   .cols > .fields,
   .plan .buttons,
   .plan section,
-  .print,
-  summary,
   .below section,
   .below details:not([data-test='card']) {
     display: none;
