@@ -31,7 +31,7 @@ use Dripel\Core\Wear\LimitSchool;
  * @phpstan-import-type Choice from FormProps
  *
  * @phpstan-type WhatIfPage array{
- *     policies: list<array{interval: string, chains: null, rotation: string, limit: null, drip_only: bool}>,
+ *     policies: list<array{interval: string, chains: int|null, rotation: string, limit: string|null, drip_only: bool}>,
  *     intervals: list<Choice>,
  *     most: int,
  *     rotations: list<Choice>,

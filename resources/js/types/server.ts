@@ -1344,7 +1344,7 @@ export interface WetWayView {
 }
 
 export interface WhatIfPage {
-  policies: { interval: string; chains: null; rotation: string; limit: null; drip_only: boolean }[]
+  policies: { interval: string; chains: number | null; rotation: string; limit: string | null; drip_only: boolean }[]
   intervals: Choice[]
   most: number
   rotations: Choice[]

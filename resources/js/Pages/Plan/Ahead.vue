@@ -6,6 +6,7 @@ import PlannedRideDialog from '@/components/plan/PlannedRideDialog.vue'
 import PlanTerms from '@/components/plan/PlanTerms.vue'
 import CalendarPanel from '@/components/plan/CalendarPanel.vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import SystemSelect from '@/components/forms/SystemSelect.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { ask } from '@/composables/usePreview'
@@ -62,10 +63,12 @@ const unfollow = () => write('post', '/ahead/unfollow')
         <span class="grow" />
         <label class="horizon"
           ><span class="sr">{{ t('ahead.horizon') }}</span
-          ><select :value="weeks" data-test="weeks" @change="show(Number(($event.target as HTMLSelectElement).value))">
-            <option v-for="count in horizons" :key="count" :value="count">{{ t('ahead.weeks', { count }) }}</option>
-          </select></label
-        >
+          ><SystemSelect
+            :model-value="weeks"
+            :options="horizons.map((count) => ({ value: count, title: t('ahead.weeks', { count }) }))"
+            data-test="weeks"
+            @update:model-value="show"
+        /></label>
         <template v-if="here.mayWrite">
           <Link href="/ahead/what-if" data-test="what-if">{{ t('what_if.title') }}</Link>
           <v-btn data-test="add-ride" @click="adding = 'ride'">{{ t('ahead.add_ride') }}</v-btn>
@@ -205,14 +208,7 @@ const unfollow = () => write('post', '/ahead/unfollow')
   flex: 1;
 }
 .horizon select {
-  font: inherit;
   font-weight: 620;
-  color: inherit;
-  min-height: 34px;
-  padding: 0 8px;
-  background: var(--paper);
-  border: 1.2px solid var(--ink);
-  border-radius: 3px;
 }
 .breaks {
   display: flex;
@@ -260,11 +256,6 @@ li {
 @media (max-width: 1144.98px) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
-  }
-}
-@media (max-width: 839.98px) {
-  .horizon select {
-    min-height: 44px;
   }
 }
 </style>

@@ -6,6 +6,7 @@ import AppShell from '@/components/layout/AppShell.vue'
 import { newActionId } from '@/composables/useActionForm'
 import LineChart from '@/components/charts/LineChart.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import SystemSelect from '@/components/forms/SystemSelect.vue'
 import { useHere } from '@/composables/useHere'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
@@ -29,7 +30,8 @@ const { preview, problems } = usePreview<Comparison>(
 const opened = ref<number | null>(null)
 const errors = computed(() => Object.values(problems.value))
 const years = (count: number) => (count === 1 ? t('what_if.one_year') : t('what_if.years', { count }))
-const chains = [null, 1, 2, 3, 4, 5, 6]
+const spans = [1, 2, 3, 4, 5].map((count) => ({ value: count, title: years(count) }))
+const chains = [null, 1, 2, 3, 4, 5, 6].map((count) => ({ value: count, title: count === null ? t('what_if.as_now') : String(count) }))
 // As the lines of the chart are dashed.
 const DASHES = ['', '7 4', '2 4', '10 4 2 4']
 </script>
@@ -43,19 +45,9 @@ const DASHES = ['', '7 4', '2 4', '10 4 2 4']
       </div>
       <p class="muted">{{ preview?.bike?.rate ?? t('what_if.text') }}</p>
       <div class="row over">
-        <label
-          >{{ t('what_if.over') }}
-          <select v-model.number="form.years" class="slim" data-test="years">
-            <option v-for="n in 5" :key="n" :value="n">{{ years(n) }}</option>
-          </select></label
-        >
+        <label>{{ t('what_if.over') }} <SystemSelect v-model="form.years" :options="spans" data-test="years" /></label>
         <HourField :hour="hour" />
-        <label
-          >{{ t('what_if.curves_of') }}
-          <select v-model="form.bike_id" class="slim" data-test="bike">
-            <option v-for="bike in bikes" :key="bike.value" :value="bike.value">{{ bike.title }}</option>
-          </select></label
-        >
+        <label>{{ t('what_if.curves_of') }} <SystemSelect v-model="form.bike_id" :options="bikes" data-test="bike" /></label>
       </div>
       <p v-if="preview?.unpriced" class="note" role="note">{{ preview.unpriced }}</p>
       <datalist id="intervals">
@@ -91,24 +83,20 @@ const DASHES = ['', '7 4', '2 4', '10 4 2 4']
                 {{ here.distanceUnit }}
               </td>
               <td>
-                <select
+                <SystemSelect
                   v-model="policy.chains"
-                  class="slim"
+                  :options="chains"
                   :aria-label="`${t('what_if.chains_each')} ${i + 1}`"
-                  :data-test="`chains-${i}`">
-                  <option v-for="count in chains" :key="String(count)" :value="count">{{ count ?? t('what_if.as_now') }}</option>
-                </select>
+                  :data-test="`chains-${i}`" />
               </td>
               <td>
-                <select v-model="policy.rotation" class="slim" :aria-label="`${t('what_if.order')} ${i + 1}`">
-                  <option v-for="one in rotations" :key="one.value" :value="one.value">{{ one.title }}</option>
-                </select>
+                <SystemSelect v-model="policy.rotation" :options="rotations" :aria-label="`${t('what_if.order')} ${i + 1}`" />
               </td>
               <td>
-                <select v-model="policy.limit" class="slim" :aria-label="`${t('what_if.limit')} ${i + 1}`">
-                  <option :value="null">{{ t('what_if.own') }}</option>
-                  <option v-for="one in limits" :key="one.value" :value="one.value">{{ one.title }}</option>
-                </select>
+                <SystemSelect
+                  v-model="policy.limit"
+                  :options="[{ value: null, title: t('what_if.own') }, ...limits]"
+                  :aria-label="`${t('what_if.limit')} ${i + 1}`" />
               </td>
               <td>
                 <input v-model="policy.drip_only" type="checkbox" :aria-label="`${t('what_if.drip')} ${i + 1}`" />

@@ -4,6 +4,7 @@ import { computed, reactive, watch } from 'vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import ImportList from '@/components/ride/ImportList.vue'
+import SystemSelect from '@/components/forms/SystemSelect.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { TracksPage, WaitingTrack } from '@/types/server'
@@ -85,18 +86,19 @@ const leave = () => router.delete('/tracks')
             >
             <template v-if="track.against === null && chosen[track.id]">
               <span class="bike">
-                <select v-model="chosen[track.id]!.bike" :aria-label="`${t('tracks.bike')}: ${track.name}`" data-test="track-bike">
-                  <option v-for="bike in bikes" :key="String(bike.value)" :value="bike.value">{{ bike.title }}</option>
-                </select>
+                <SystemSelect
+                  v-model="chosen[track.id]!.bike"
+                  :options="bikes"
+                  :aria-label="`${t('tracks.bike')}: ${track.name}`"
+                  data-test="track-bike" />
                 <span class="muted small">{{ track.because }}</span>
               </span>
               <span class="bike">
-                <select
+                <SystemSelect
                   v-model="chosen[track.id]!.condition"
+                  :options="conditions"
                   :aria-label="`${t('tracks.condition')}: ${track.name}`"
-                  data-test="track-condition">
-                  <option v-for="one in conditions" :key="one.value" :value="one.value">{{ one.title }}</option>
-                </select>
+                  data-test="track-condition" />
                 <button
                   v-if="track.likely && chosen[track.id]!.condition !== track.likely.value"
                   type="button"
@@ -153,14 +155,7 @@ li.out {
   gap: 14px;
 }
 select {
-  font: inherit;
-  color: inherit;
   width: 100%;
-  min-height: 34px;
-  padding: 0 8px;
-  background: var(--paper);
-  border: 1px solid var(--steel-2);
-  border-radius: 3px;
 }
 .what span,
 .bike span.small,
@@ -196,7 +191,6 @@ select {
     grid-template-columns: minmax(0, 1fr);
     gap: 8px;
   }
-  select,
   .likely {
     min-height: 44px;
   }

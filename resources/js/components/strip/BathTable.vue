@@ -1,12 +1,11 @@
 <script setup lang="ts">
+import SystemSelect from '@/components/forms/SystemSelect.vue'
 import { t } from '@/composables/useText'
 import type { PlannedBath } from '@/types/server'
 
 /** Each bath of the plan: where its solvent comes from and goes to, and what it should leave. */
 defineProps<{ baths: PlannedBath[]; problems: Record<string, string | undefined> }>()
 const emit = defineEmits<{ choose: [bath: number, source: { jar: number | null; into: number | null }] }>()
-const id = (value: string): number | null => (value === '' ? null : Number(value))
-const chosen = (event: Event) => id((event.target as HTMLSelectElement).value)
 </script>
 
 <template>
@@ -21,19 +20,21 @@ const chosen = (event: Event) => id((event.target as HTMLSelectElement).value)
       <div v-if="bath.stocked" class="choose">
         <label v-if="bath.from.length > 1"
           ><span>{{ t('strip_plan.from') }}</span
-          ><select :value="bath.jar ?? ''" :data-test="`from-${i + 1}`" @change="emit('choose', i, { jar: chosen($event), into: null })">
-            <option v-for="choice in bath.from" :key="String(choice.value)" :value="choice.value ?? ''" :disabled="choice.disabled">
-              {{ choice.title }}
-            </option>
-          </select></label
-        >
+          ><SystemSelect
+            :model-value="bath.jar"
+            :options="bath.from"
+            :data-test="`from-${i + 1}`"
+            @update:model-value="emit('choose', i, { jar: $event, into: null })"
+        /></label>
         <span v-else class="muted">{{ bath.from[0]?.title }}</span>
         <label v-if="bath.jar === null && bath.intoChoices.length > 1"
           ><span>{{ t('strip_plan.into') }}</span
-          ><select :value="bath.into ?? ''" :data-test="`into-${i + 1}`" @change="emit('choose', i, { jar: null, into: chosen($event) })">
-            <option v-for="choice in bath.intoChoices" :key="String(choice.value)" :value="choice.value ?? ''">{{ choice.title }}</option>
-          </select></label
-        >
+          ><SystemSelect
+            :model-value="bath.into"
+            :options="bath.intoChoices"
+            :data-test="`into-${i + 1}`"
+            @update:model-value="emit('choose', i, { jar: null, into: $event })"
+        /></label>
       </div>
       <span v-else />
       <span class="left"
@@ -82,16 +83,7 @@ label {
   min-width: 0;
 }
 select {
-  font: inherit;
-  font-size: var(--type-2);
-  color: var(--ink);
-  background: var(--paper);
-  border: 1.2px solid var(--steel-2);
-  border-radius: 3px;
-  min-height: 34px;
-  padding: 0 6px;
   width: 100%;
-  appearance: auto;
 }
 small {
   font-size: var(--type-1);
@@ -108,9 +100,6 @@ small {
     flex-wrap: wrap;
     grid-column: 2 / -1;
     grid-row: 2;
-  }
-  select {
-    min-height: 44px;
   }
 }
 </style>
