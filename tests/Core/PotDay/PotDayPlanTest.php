@@ -115,6 +115,86 @@ it('lays the steps of three chains out so that waits run side by side', function
         ->toEqualWithDelta($plan->dips[0]->mixedC, 1e-6);
 });
 
+/** @return list<string> how long each step is, what it ticks off, and whether it can be passed over */
+function stepByStep(PotDayPlan $plan): array
+{
+    return array_map(
+        fn(JobStep $step) => sprintf(
+            '%s %s%s%s',
+            $step->code,
+            match (true) {
+                $step->seconds === null => "{$step->handlingS} s by hand",
+                in_array($step->code, ['heat', 'under'], true) => 'timed', // By pot.heat and pot.dip.
+                default => "{$step->seconds} s",
+            },
+            $step->skippable ? '' : ', never passed over',
+            $step->ticks === [] ? '' : ': ' . implode(' ', $step->ticks),
+        ),
+        $plan->steps,
+    );
+}
+
+it('asks for the checks that keep people safe on every day, and lets anything else be passed over', function (
+    PotDayTerms $terms,
+    array $chains,
+    array $steps,
+): void {
+    expect(stepByStep(PotDayPlan::of($terms, $chains)))->toBe($steps);
+})->with([
+    'jars, hot water, a softened wax, two powers and the scale' => [
+        ShedPot::terms(wax: WaxKind::Softened, holdW: 45, program: PowerProgram::HighThenLow, weigh: true),
+        [new PotDayChain(1, true, RinseSchool::TwoJars, rust: true, powder: true), new PotDayChain(2, false, RinseSchool::HotWater)],
+        [
+            'prepare 180 s by hand, never passed over: gloves nobody_small open_air stay',
+            'jar_first 600 s',
+            'jar_second 600 s',
+            'jar_dry 10800 s, never passed over: jars_away no_smell',
+            'plug_in 30 s by hand',
+            'rinse 180 s by hand',
+            'dry 900 s, never passed over: bone_dry',
+            'heat timed',
+            'to_low 10 s by hand',
+            'smear 120 s by hand',
+            'weigh_before 60 s by hand',
+            'check 30 s by hand, never passed over: dry no_smell rust_looked',
+            'in 20 s',
+            'under timed',
+            'lift 60 s',
+            'hang 20 s by hand',
+            'set 900 s',
+            'weigh_after 30 s by hand',
+            'flex 90 s by hand',
+            'under timed',
+            'lift 60 s',
+            'hang 20 s by hand',
+            'powder 60 s by hand',
+            'off 30 s by hand, never passed over',
+            'set 900 s',
+            'weigh_after 30 s by hand',
+            'flex 90 s by hand',
+        ],
+    ],
+    'a block of blend and one chain' => [
+        ShedPot::terms(wax: WaxKind::Blend),
+        [new PotDayChain(1, false)],
+        [
+            'prepare 180 s by hand, never passed over: gloves nobody_small jars_away stay',
+            'turn_block 60 s by hand',
+            'plug_in 30 s by hand',
+            'heat timed',
+            'stir 60 s by hand',
+            'check 30 s by hand, never passed over: dry no_smell',
+            'in 20 s',
+            'under timed',
+            'lift 60 s',
+            'hang 20 s by hand',
+            'off 30 s by hand, never passed over',
+            'set 900 s',
+            'flex 90 s by hand',
+        ],
+    ],
+]);
+
 it('keeps every rule of the trade, whatever the chains', function (): void {
     $dice = new Randomizer(new Mt19937(11));
     for ($try = 0; $try < 60; $try++) {

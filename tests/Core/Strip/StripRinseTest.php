@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Strip\GhsFlammable;
+use Dripel\Core\Strip\Load;
+use Dripel\Core\Strip\Solvent;
 use Dripel\Core\Strip\SolventHazard;
 use Dripel\Core\Strip\SolventHazardInput;
 use Dripel\Core\Strip\StripCascade;
@@ -133,3 +136,48 @@ it('says what cannot be, and where', function (string $model, string $json, stri
     'boils before it flashes' => [SolventHazard::class, '{"flash_c":40,"boiling_c":30}', 'boiling_c'],
     'colder than cold' => [SolventHazard::class, '{"flash_c":-300}', 'flash_c'],
 ]);
+
+it('knows what burns, and how easily: flash and boiling points of the kinds (NIOSH Pocket Guide, memory)', function (
+    Solvent $solvent,
+    ?float $flashC,
+    ?float $boilingC,
+    bool $burns,
+    bool $advised,
+    bool $alcohol,
+    bool $stocked,
+): void {
+    expect([$solvent->flashC(), $solvent->boilingC(), $solvent->flammable()])
+        ->toBe([$flashC, $boilingC, $burns])
+        ->and([$solvent->advised(), $solvent->isAlcohol(), $solvent->isStocked()])
+        ->toBe([$advised, $alcohol, $stocked])
+        ->and(in_array($solvent, Solvent::stocked(), true))
+        ->toBe($stocked);
+})->with([
+    [Solvent::WhiteSpirit, 39.0, 154.0, true, true, false, true],
+    [Solvent::MethylatedSpirit, 13.0, 78.0, true, true, true, true],
+    [Solvent::IsopropylAlcohol, 12.0, 83.0, true, true, true, true],
+    [Solvent::Acetone, -18.0, 56.0, true, true, false, true],
+    [Solvent::Petrol, -43.0, null, true, false, false, true],
+    [Solvent::LampOil, null, null, true, true, false, true],
+    [Solvent::Degreaser, null, null, false, true, false, true],
+    [Solvent::SoapyWater, null, null, false, true, false, false],
+    [Solvent::Water, null, null, false, true, false, false],
+]);
+
+it('starts from more than grease where a chain was oiled, and from nothing where its factory waxed it (house rules)', function (): void {
+    expect(array_map(fn(Load $load) => $load->grams(), Load::cases()))->toBe([8.0, 16.0, 0.0]);
+});
+
+it('takes the figures of a sheet before those of the kind, and mixes them not', function (): void {
+    $class = fn(Solvent $solvent, ?float ...$sheet) => $solvent->hazard(...$sheet)?->class;
+    expect($class(Solvent::WhiteSpirit))
+        ->toBe(GhsFlammable::Category3)
+        ->and($class(Solvent::WhiteSpirit, 20.0))
+        ->toBe(GhsFlammable::Category1) // A boiling point that nobody knows: the safer class.
+        ->and($class(Solvent::WhiteSpirit, 20.0, 154.0))
+        ->toBe(GhsFlammable::Category2)
+        ->and($class(Solvent::LampOil))
+        ->toBeNull()
+        ->and($class(Solvent::LampOil, 62.0, 200.0))
+        ->toBe(GhsFlammable::Category4);
+});
