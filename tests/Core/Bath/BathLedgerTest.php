@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
+use Dripel\Core\Bath\BathEvent;
 use Dripel\Core\Bath\BathLedger;
+use Dripel\Core\Bath\BathLedgerInput;
+use Dripel\Core\Bath\Vessel;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 use Random\Engine\Mt19937;
@@ -264,3 +267,14 @@ it('says what cannot be, and where', function (array $events, array $with, strin
     'no pot' => [[newFill()], ['vessel' => ['diameter_mm' => 0, 'height_mm' => 90]], 'vessel.diameter_mm'],
     'a time without its zone' => [[newFill() + ['at' => '2026-01-01T12:00:00']], [], 'events.0.at'],
 ]);
+
+it('takes lamp oil alone for oil, and none along into a bath that was emptied', function (): void {
+    $filled = BathEvent::fill(0.0, 400.0);
+    $ledger = fn(BathEvent ...$events) => (new BathLedger())(new BathLedgerInput(new Vessel(120, 90), [$filled, ...array_values($events)]));
+    expect([$ledger(BathEvent::oil(1.0, 16.0))->waxG, $ledger(BathEvent::oil(1.0, 16.0))->oilFraction])
+        ->toBe([416.0, 16.0 / 416.0])
+        ->and($ledger(BathEvent::oil(1.0, 16.0), BathEvent::remove(2.0, 416.0), BathEvent::topUp(3.0, 300.0))->oilFraction)
+        ->toBe(0.0)
+        ->and(fn() => BathEvent::oil(1.0, 0.0))
+        ->toThrow(InvalidInput::class);
+});

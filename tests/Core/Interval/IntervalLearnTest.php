@@ -19,10 +19,12 @@ use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Fitting;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Noise;
+use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\TopUp;
+use Dripel\Core\Logbook\WaxThen;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -157,4 +159,45 @@ it('reads the cycles of a bike out of its logbook: heard, topped up, dipped anew
         ->toBeNull()
         ->and((new IntervalLearn())(new IntervalLearnInput([], LearnedByEar::prior(300.0)))->intervalKm)
         ->toEqualWithDelta(300.0, 1e-9);
+});
+
+it('learns a season of its own from three dry sounds on, and leaves out what was only partly waxed', function (
+    int $sounds,
+    bool $partly,
+): void {
+    $day = 86_400;
+    $events = $rides = [];
+    for ($i = 0; $i < 4; $i++) {
+        $startS = $day * (170 + 7 * $i); // From 20 June 1970 on.
+        $events[] = new Dip(10 + $i, new Moment($startS), 7, partly: $partly && $i === 0);
+        $rides[] = new Ride($i + 1, new Moment($startS + 3600), 1, 240.0 + 10 * $i, null, Condition::Dry);
+        $i < $sounds && ($events[] = new Noise(20 + $i, new Moment($startS + 7200), 1));
+    }
+    $book = new Book(
+        [1],
+        [7],
+        new Settings([new DatedSetting(SettingKey::ChainHome, 7, new Moment(0), 1)]),
+        [new Fitting(1, new Moment(0), 1, 7)],
+        $rides,
+        $events,
+    );
+    $found = LearnedByEar::of($book, 1, $day * 365);
+    expect(array_map(fn(EarCycle $one) => $one->cycle->km, $found->cycles ?? []))
+        ->toBe($partly ? [250.0, 260.0, 270.0] : [240.0, 250.0, 260.0, 270.0])
+        ->and($found?->result->noises)
+        ->toBe($partly ? $sounds - 1 : $sounds)
+        ->and(array_keys($found->seasons ?? []))
+        ->toBe($sounds >= 3 && !$partly ? ['summer'] : []);
+})->with([[3, false], [2, false], [3, true]]);
+
+it('counts the wax that a chain came with into its first cycle', function (): void {
+    $book = new Book(
+        [1],
+        [7],
+        new Settings([new DatedSetting(SettingKey::ChainHome, 7, new Moment(0), 1)]),
+        [new Fitting(1, new Moment(10), 1, 7)],
+        [new Ride(1, new Moment(3600), 1, 100.0, null, Condition::Dry)],
+        [new Opening(1, new Moment(0), 7, 500.0, WaxThen::Known, 80.0), new Noise(2, new Moment(7200), 1)],
+    );
+    expect(LearnedByEar::of($book, 1, 86_400)?->cycles[0]->cycle->km)->toBe(180.0);
 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\DueBecause;
 use Dripel\Core\Interval\Factors;
 use Dripel\Core\Interval\WaxLife;
 use Dripel\Core\Interval\WaxLifeInput;
@@ -158,3 +159,22 @@ it('refuses a cycle without any limit, and hours that nobody knows', function (a
     [['interval_hours' => 10], 'rides.0.hours'],
     [['interval_hours' => 10, 'hours_per_km' => -1], 'hours_per_km'],
 ]);
+
+it('takes an ear before the count, and the day after the wet for dry', function (): void {
+    $of = fn(string $condition) => (new WaxLife())(
+        new WaxLifeInput(300.0, 10.0, [new WaxRide(40.0, 2.0, Condition::from($condition), 1.0)], []),
+    );
+    $loud = $of('dry')->silencedByNoise();
+    expect([$loud->because, $loud->leftKm, $loud->leftHours, $loud->leftFraction, $loud->effectiveKm, $loud->hours])
+        ->toBe([DueBecause::Noise, 0.0, 0.0, 0.0, 40.0, 2.0])
+        ->and($of('wet')->because)
+        ->toBe(DueBecause::Wet)
+        ->and([$of('wet')->afterTheWet()->because, $of('wet')->afterTheWet()->leftKm])
+        ->toBe([null, 260.0])
+        ->and($loud->afterTheWet())
+        ->toBe($loud)
+        ->and((new WaxLife())(new WaxLifeInput(300.0, null, [], []))->silencedByNoise()->leftHours)
+        ->toBeNull()
+        ->and((new WaxLife())(new WaxLifeInput(null, 10.0, [], []))->silencedByNoise()->leftKm)
+        ->toBeNull();
+});

@@ -109,6 +109,19 @@ it('spreads an estimate over its days', function (array $estimates, array $rides
         ['23' => 25.0, '24' => 25.0],
     ],
     'more logged than estimated leaves nothing' => [[estimate(240)], [logged('2026-11-25 18:00', 300, 5)], [], []],
+    'as much logged as estimated leaves nothing' => [[estimate(240)], [logged('2026-11-25 18:00', 240, 5)], [], []],
+    'one logged in the same breath replaces its day' => [
+        [estimate(240)],
+        [logged('2026-11-25 18:00', 90, 10)],
+        [],
+        ['23' => 40.0, '24' => 40.0, '26' => 40.0, '27' => 40.0, '28' => 40.0],
+    ],
+    'a day of rest that was there before' => [
+        [estimate(80, from: '2026-11-27')],
+        [],
+        [new RestDay(1, new Moment(0, sequence: 3), 7, '2026-11-27')],
+        ['28' => 80.0],
+    ],
     'a day of rest' => [
         [estimate(80, from: '2026-11-27')],
         [],
@@ -126,6 +139,8 @@ it('spreads an estimate over its days', function (array $estimates, array $rides
 it('says how an estimate would be spread before it is made', function (): void {
     $share = (new FillIn([], [], [], new DateTimeZone(BERLIN), 0))->shareOf(estimate(240, 99), [logged('2026-11-25 18:00', 90, 5)]);
     expect([$share->knownKm, count($share->dates), $share->kmEach])->toBe([90.0, 5, 30.0]);
+    $less = (new FillIn([], [], [], new DateTimeZone(BERLIN), 0))->shareOf(estimate(60, 99), [logged('2026-11-25 18:00', 90, 5)]);
+    expect([$less->knownKm, $less->kmEach])->toBe([90.0, 0.0]);
 });
 
 it('fills the weekly commute in until it is over, and gives way to what is known', function (): void {

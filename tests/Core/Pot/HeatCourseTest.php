@@ -31,6 +31,7 @@ it('warms and cools in straight lines where nothing is lost', function (float $h
     'through all three' => [10.0, 40.0, 70.0, 200.0 + 2250.0 + 300.0],
     'drawn down through all three' => [-10.0, 70.0, 40.0, 300.0 + 2250.0 + 200.0],
     'no heat at all' => [0.0, 40.0, 60.0, null],
+    'no heat at all, downwards' => [0.0, 60.0, 40.0, null],
     'the wrong way' => [10.0, 60.0, 40.0, null],
     'there already' => [0.0, 60.0, 60.0, 0.0],
 ]);

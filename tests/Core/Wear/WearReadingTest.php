@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Logbook\DatedSetting;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Wear\Instrument;
 use Dripel\Core\Wear\InstrumentKind;
 use Dripel\Core\Wear\LimitSchool;
@@ -238,3 +242,25 @@ it('refuses an instrument that cannot be', function (array $marks, float $uncert
     [[2.5], 0.05, 'marks'],
     [[0.5], 0.0, 'uncertainty'],
 ]);
+
+it('keeps an instrument as it was set, and as it usually is where nobody said', function (): void {
+    $set = fn(array $of) => new Settings(array_map(fn(array $one) => new DatedSetting($one[0], 3, new Moment(0), $one[1]), $of));
+    $drop = Instrument::kept($set([[SettingKey::InstrumentKind, 'drop_in'], [SettingKey::InstrumentMarks, [0.4, 0.6, 1.0]]]), 3);
+    $plain = Instrument::kept($set([[SettingKey::InstrumentKind, 'drop_in']]), 3);
+    $digital = Instrument::kept(
+        $set([[SettingKey::InstrumentKind, 'digital'], [SettingKey::InstrumentZero, 0.02], [SettingKey::InstrumentUncertainty, 0.03]]),
+        3,
+    );
+    $rule = Instrument::kept($set([[SettingKey::InstrumentPitches, 24]]), 3);
+    expect([$drop->marks, $plain->marks, $digital->zeroPct, $digital->uncertainty, $rule->kind, $rule->pitches])
+        ->toBe([[0.4, 0.6, 1.0], [0.5, 0.75], 0.02, 0.03, InstrumentKind::Ruler, 24])
+        ->and(array_map(fn(Instrument $one) => [$one->id, $one->kind], Instrument::all($set([[SettingKey::InstrumentKind, 'digital']]))))
+        ->toBe([[3, InstrumentKind::Digital], [null, InstrumentKind::Ruler], [null, InstrumentKind::DropIn]])
+        ->and(
+            array_map(
+                fn(Instrument $one) => $one->id,
+                Instrument::all($set([[SettingKey::InstrumentKind, 'digital'], [SettingKey::InstrumentGone, 1]])),
+            ),
+        )
+        ->toBe([null, null, null]);
+});

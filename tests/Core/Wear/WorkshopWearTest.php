@@ -417,3 +417,23 @@ it('counts what the chains did to a cassette, and spares it what the trainer too
         ->and(PartWear::of($wheel, $indoors, 200 * DAY_S)->mayMakeSkip())
         ->toBeFalse();
 });
+
+it('hears one chain alone from three readings over 1,500 km on, and none that says hardly anything', function (
+    float $precision,
+    int $readings,
+    float $overKm,
+    bool $counts,
+    bool $alone,
+): void {
+    $rate = new ChainRate(0.1, $precision, $readings, $overKm);
+    expect([$rate->counts(), $rate->standsAlone()])->toBe([$counts, $alone]);
+})->with([[1.0, 3, 1500.0, true, true], [0.999, 3, 1500.0, false, false], [1.0, 2, 1500.0, true, false], [1.0, 3, 1499.9, true, false]]);
+
+it('knows over how many readings and kilometres a rate was measured', function (): void {
+    $readings = array_map(fn(int $i) => ForecastReading::exact(500.0 * $i, 0.02 + 0.025 * $i, 0.005), range(2, 9));
+    $rate = ChainRate::of(new WearForecastInput(0.5, $readings, new WearPrior(0.02, 0.6, 0.02, 0.02), 10_000.0));
+    expect([$rate->readings, $rate->overKm])
+        ->toBe([8, 3500.0])
+        ->and((new ChainRate(0.0, 0.0))->readings)
+        ->toBe(0);
+});
