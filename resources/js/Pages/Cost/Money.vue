@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
+import { computed } from 'vue'
 import HourField from '@/components/cost/HourField.vue'
+import MoneyTable from '@/components/cost/MoneyTable.vue'
 import LineChart from '@/components/charts/LineChart.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import AppShell from '@/components/layout/AppShell.vue'
@@ -13,6 +15,9 @@ import type { MoneyPage } from '@/types/server'
 const props = defineProps<MoneyPage>()
 const here = useHere()
 const { form, submit } = useActionForm({ as_wax: props.plain.as_wax, every: props.plain.every })
+const ofChains = computed(() =>
+  props.chains.map((chain) => ({ ...chain, href: `/chains/${chain.id}`, per: chain.used ? t('money.paid_before') : chain.per })),
+)
 </script>
 
 <template>
@@ -51,65 +56,9 @@ const { form, submit } = useActionForm({ as_wax: props.plain.as_wax, every: prop
         <LineChart :chart="chart.chart" />
       </section>
       <p v-else class="muted">{{ t('money.none') }}</p>
-      <div class="scroll" tabindex="0" role="region" :aria-label="t('money.by')">
-        <table class="plain">
-          <thead>
-            <tr>
-              <th>{{ t('money.by') }}</th>
-              <th v-for="kind in kinds" :key="kind" class="num">{{ kind }}</th>
-              <th class="num">{{ t('money.total') }}</th>
-              <th class="num">{{ t('money.ridden') }}</th>
-              <th class="num">{{ t('what_if.per') }}</th>
-            </tr>
-          </thead>
-          <tbody v-for="(group, i) in [years, bikes, [all]]" :key="i">
-            <tr v-for="row in group" :key="row.name" :class="{ sum: i === 2 }" :data-test="`cost-${row.name}`">
-              <th scope="row">{{ row.name }}</th>
-              <td v-for="(kind, k) in row.kinds" :key="k" class="num">{{ kind }}</td>
-              <td class="num strong">{{ row.total }}</td>
-              <td class="num">{{ row.km }}</td>
-              <td class="num">{{ row.per }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <MoneyTable :by="t('money.by')" :kinds="kinds" :groups="[years, bikes, [all]]" />
       <h2>{{ t('money.chains') }}</h2>
-      <div class="scroll" tabindex="0" role="region" :aria-label="t('money.chains')">
-        <table class="plain narrow">
-          <thead>
-            <tr>
-              <th>{{ t('money.chain') }}</th>
-              <th class="num">{{ t('money.ridden') }}</th>
-              <th class="num">{{ t('money.total') }}</th>
-              <th class="num">{{ t('what_if.per') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="chain in chains" :key="chain.id">
-              <th scope="row">
-                <Link :href="`/chains/${chain.id}`">{{ chain.name }}</Link>
-              </th>
-              <td class="num">{{ chain.km }}</td>
-              <td class="num strong">{{ chain.total }}</td>
-              <td class="num">{{ chain.used ? t('money.paid_before') : chain.per }}</td>
-            </tr>
-          </tbody>
-          <tbody>
-            <tr v-for="row in beside" :key="row.name">
-              <th scope="row">{{ row.name }}</th>
-              <td></td>
-              <td class="num strong">{{ row.total }}</td>
-              <td></td>
-            </tr>
-            <tr class="sum" data-test="chains-sum">
-              <th scope="row">{{ all.name }}</th>
-              <td class="num">{{ all.km }}</td>
-              <td class="num">{{ all.total }}</td>
-              <td class="num">{{ all.per }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <MoneyTable narrow :by="t('money.chain')" :groups="[ofChains, beside, [{ ...all, kinds: [] }]]" />
       <details>
         <summary>{{ t('strip_plan.why') }}</summary>
         <p class="small">{{ t('money.worked_out') }}</p>
@@ -134,37 +83,12 @@ const { form, submit } = useActionForm({ as_wax: props.plain.as_wax, every: prop
   gap: 8px 18px;
   margin-top: 12px;
 }
-th,
-td {
-  white-space: nowrap;
-}
-th[scope] {
-  text-align: left;
-  font-size: var(--type-3);
-  font-weight: 480;
-  color: var(--ink);
-  border-bottom: 1px solid var(--line);
-}
-tbody + tbody tr:first-child > * {
-  border-top: 1px solid var(--steel-2);
-}
-tr.sum > * {
-  font-weight: 680;
-}
 h2:not([id]) {
   margin-top: 26px;
-}
-.narrow {
-  max-width: 720px;
 }
 @media (max-width: 1144.98px) {
   .against {
     grid-template-columns: minmax(0, 1fr);
-  }
-}
-@media (max-width: 599.98px) {
-  text {
-    font-size: var(--type-5);
   }
 }
 </style>
