@@ -373,7 +373,7 @@ final readonly class PotDayProps
                         ', ' .
                         $translator->say('pot.holds', [
                             'grams' => $translator->quantities->mass($bath->ledger->waxG),
-                            'depth' => $translator->quantities->number($bath->ledger->depthMm),
+                            'depth' => $translator->quantities->length($bath->ledger->depthMm),
                         ]),
             'target' => (string) round($translator->quantities->units->fromCelsius(PotDayTerms::usualTargetC($facts->limitC))),
             'limit' => $translator->quantities->temperature($facts->limitC),

@@ -174,6 +174,25 @@ it('asks for the checks that keep people safe on every day, and lets anything el
             'flex 90 s by hand',
         ],
     ],
+    'two re-waxes at once, weighed' => [
+        ShedPot::terms(weigh: true),
+        [new PotDayChain(1, false), new PotDayChain(2, false)],
+        [
+            'prepare 180 s by hand, never passed over: gloves nobody_small jars_away stay',
+            'plug_in 30 s by hand',
+            'heat timed',
+            'weigh_before 60 s by hand',
+            'check 30 s by hand, never passed over: dry no_smell',
+            'in 20 s',
+            'under timed',
+            'lift 60 s',
+            'hang 40 s by hand',
+            'off 30 s by hand, never passed over',
+            'set 900 s',
+            'weigh_after 60 s by hand',
+            'flex 180 s by hand',
+        ],
+    ],
     'a block of blend and one chain' => [
         ShedPot::terms(wax: WaxKind::Blend),
         [new PotDayChain(1, false)],
@@ -194,6 +213,19 @@ it('asks for the checks that keep people safe on every day, and lets anything el
         ],
     ],
 ]);
+
+it('puts fewer in at once where together they would make the wax set', function (): void {
+    // At 66 °C the wax stays liquid with two of 400 g in it, by pot.dip, and not with two of 600 g.
+    $plan = fn(float $massG) => PotDayPlan::of(ShedPot::terms(waxG: 620, targetC: 66), [
+        new PotDayChain(1, false, massG: $massG),
+        new PotDayChain(2, false, massG: $massG),
+    ]);
+    $dips = fn(float $massG) => array_map(fn(PotDayDip $dip) => [$dip->batch, $dip->staysLiquid], $plan($massG)->dips);
+    expect(array_column($dips(400.0), 0))
+        ->toBe([1, 1])
+        ->and(array_column($dips(600.0), 0))
+        ->toBe([1, 2]);
+});
 
 it('keeps every rule of the trade, whatever the chains', function (): void {
     $dice = new Randomizer(new Mt19937(11));
