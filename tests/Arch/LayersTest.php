@@ -4,6 +4,8 @@ declare(strict_types=1);
 use Dripel\Core\FileModel;
 use Dripel\Core\Model;
 use Dripel\Core\Models;
+use Tests\Mutation\Mutant;
+use Tests\Mutation\Mutants;
 
 /** The layers of CONTRIBUTING.md, kept by machine. */
 
@@ -179,3 +181,9 @@ it(
         }
     },
 );
+
+it('excuses no fault whose line is gone', function (): void {
+    foreach (array_keys(Mutants::alike()) as $place) {
+        expect(array_map(fn(Mutant $one) => $one->place(), Mutants::of(explode("\t", $place)[0])))->toContain($place);
+    }
+});

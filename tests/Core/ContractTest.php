@@ -7,8 +7,8 @@ use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Model;
 use Dripel\Core\Models;
 
-// The bounds and the defaults of the contract, field by field: just within is taken, just beyond is refused where it stands, and what is left
-// out is what the contract says.
+// The bounds and the defaults of the contract, field by field: just within is taken, just beyond is refused where it stands, and what is
+// left out is what the contract says.
 
 const SOUND = [
     'pot.heat' => ['wax_g' => 500, 'start_c' => 20, 'ambient_c' => 20, 'power_w' => 200, 'loss_w_per_k' => 1, 'target_c' => 80],
@@ -78,8 +78,8 @@ function answer(string $model, string $path = '', mixed $value = null): array
         $at = $value;
     }
     $class = Models::ALL[$model];
-    /** @var Model $made */
     $made = new $class();
+    assert($made instanceof Model);
 
     return $made->compute(Fields::fromJson(json_encode($in, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)));
 }

@@ -17,8 +17,19 @@ final readonly class Mutant
         return substr($text, 0, $this->at) . $this->becomes . substr($text, $this->at + strlen($this->was));
     }
 
+    /** The line without its margin, and what becomes of it: stays the same when lines above come and go. */
+    public function place(): string
+    {
+        return implode("\t", [$this->path, trim(explode("\n", (string) file_get_contents($this->path))[$this->line - 1]), $this->fault()]);
+    }
+
     public function __toString(): string
     {
-        return "{$this->path}:{$this->line}  {$this->was} → " . ($this->becomes === '' ? '(nothing)' : $this->becomes);
+        return "{$this->path}:{$this->line}  {$this->fault()}";
+    }
+
+    private function fault(): string
+    {
+        return "{$this->was} → " . ($this->becomes === '' ? '(nothing)' : $this->becomes);
     }
 }

@@ -66,7 +66,7 @@ final readonly class Mutants
     }
 
     /**
-     * So many of them by the dice, the same for the same seed.
+     * So many of them by the dice, the same for the same seed, but for those that make no difference.
      *
      * @param list<string> $paths
      *
@@ -75,10 +75,26 @@ final readonly class Mutants
     public static function some(array $paths, int $count, int $seed): array
     {
         $all = array_merge(...array_map(self::of(...), $paths));
-        $picked = array_slice((new Randomizer(new Xoshiro256StarStar($seed)))->shuffleArray($all), 0, $count);
+        $alike = self::alike();
+        $picked = array_filter(
+            array_slice((new Randomizer(new Xoshiro256StarStar($seed)))->shuffleArray($all), 0, $count),
+            fn(Mutant $one) => !isset($alike[$one->place()]),
+        );
         usort($picked, fn(Mutant $a, Mutant $b) => [$a->path, $a->at] <=> [$b->path, $b->at]);
 
         return $picked;
+    }
+
+    /** @return array<string, string> why a fault makes no difference, by its place */
+    public static function alike(): array
+    {
+        $reasons = [];
+        foreach (array_slice((array) file(__DIR__ . '/alike.tsv', FILE_IGNORE_NEW_LINES), 1) as $row) {
+            [$path, $line, $fault, $why] = explode("\t", (string) $row);
+            $reasons["{$path}\t{$line}\t{$fault}"] = $why;
+        }
+
+        return $reasons;
     }
 
     /**

@@ -201,3 +201,37 @@ it('counts the wax that a chain came with into its first cycle', function (): vo
     );
     expect(LearnedByEar::of($book, 1, 86_400)?->cycles[0]->cycle->km)->toBe(180.0);
 });
+
+it('is as sure as the bend of its log posterior says, by finite differences of a second writing', function (array $cycles): void {
+    $prior = new LearnPrior(280.0, 0.5, 3.0, 0.3);
+    $found = learnt($cycles, $prior);
+    $log = function (float $a, float $b) use ($cycles, $prior): float {
+        [$m, $k] = [exp($a), exp($b)];
+        $sum =
+            -(($a - log($prior->medianKm)) ** 2) / (2 * $prior->logSd ** 2) -
+            ($b - log($prior->shapeMedian)) ** 2 / (2 * $prior->shapeLogSd ** 2);
+        foreach ($cycles as [$km, $ended]) {
+            $sum -= log(2) * ($km / $m) ** $k;
+            $ended === 'noise' && ($sum += log((log(2) * $k * $km ** ($k - 1)) / $m ** $k));
+        }
+
+        return $sum;
+    };
+    [$a, $b, $h] = [log($found->medianKm), log($found->shape), 1e-3];
+    $second = fn(float $x, float $y): float => ($log($a + $x * $h, $b + $y * $h) - 2 * $log($a, $b) + $log($a - $x * $h, $b - $y * $h)) /
+        $h ** 2;
+    [$aa, $bb] = [-$second(1, 0), -$second(0, 1)];
+    $ab = (-$second(1, 1) - $aa - $bb) / 2;
+    // One in five: ln of the interval is a + apart · e^(−b).
+    $apart = log(-log(0.8)) - log(log(2));
+    $slope = -$apart * exp(-$b);
+    $sd = sqrt(($bb - 2 * $slope * $ab + $slope ** 2 * $aa) / ($aa * $bb - $ab ** 2));
+    expect(log($found->intervalP90Km / $found->intervalKm))
+        ->toEqualWithDelta(1.2815516 * $sd, 1e-4)
+        ->and(log($found->intervalP10Km / $found->intervalKm))
+        ->toEqualWithDelta(-1.2815516 * $sd, 1e-4);
+})->with([
+    'some of each' => [[[250.0, 'noise'], [310.0, 'pulled'], [190.0, 'noise'], [280.0, 'pulled']]],
+    'never heard' => [[[310.0, 'pulled']]],
+    'no cycle' => [[]],
+]);

@@ -141,6 +141,10 @@ it('says how an estimate would be spread before it is made', function (): void {
     expect([$share->knownKm, count($share->dates), $share->kmEach])->toBe([90.0, 5, 30.0]);
     $less = (new FillIn([], [], [], new DateTimeZone(BERLIN), 0))->shareOf(estimate(60, 99), [logged('2026-11-25 18:00', 90, 5)]);
     expect([$less->knownKm, $less->kmEach])->toBe([90.0, 0.0]);
+    $full = (new FillIn([], [], [], new DateTimeZone(BERLIN), 0))->shareOf(estimate(60, 99, to: '2026-11-23'), [
+        logged('2026-11-23 18:00', 20, 5),
+    ]);
+    expect([$full->knownKm, $full->dates, $full->kmEach])->toBe([20.0, [], 0.0]);
 });
 
 it('fills the weekly commute in until it is over, and gives way to what is known', function (): void {

@@ -199,7 +199,7 @@ it('looks after jars and baths, with no day unless something is ready', function
         asLines(
             askedOn(
                 '25 12:00',
-                more: ['jars' => [$jar(1, 10), $jar(2, 3), $jar(3, 3, $settledAt('25 23:59')), $jar(4, 3, $settledAt('26 00:01'))]],
+                more: ['jars' => [$jar(1, 10), $jar(2, 3), $jar(3, 3, $settledAt('25 23:59:59')), $jar(4, 3, $settledAt('26 00:00'))]],
             ),
         ),
     )

@@ -25,6 +25,7 @@ it('warms and cools in straight lines where nothing is lost', function (float $h
     }
 })->with([
     'solid' => [10.0, 20.0, 40.0, 400.0],
+    'by half a watt' => [0.5, 20.0, 40.0, 8000.0],
     'to the edge' => [10.0, 20.0, 50.0, 600.0],
     'from the edge' => [10.0, 50.0, 60.0, 2250.0],
     'liquid' => [10.0, 60.0, 70.0, 300.0],
