@@ -34,7 +34,7 @@ const WEDNESDAY_S = 1795608000;
  * @param array<int, array{float, 1?: Condition}> $rides km by days ago
  * @param array<string, mixed> $with settings of the bike
  */
-function ridden(array $rides, array $with = []): Book
+function riddenAgo(array $rides, array $with = []): Book
 {
     $set = fn(SettingKey $key, int $subject, mixed $value): DatedSetting => new DatedSetting($key, $subject, new Moment(0), $value);
     $ago = fn(int $days): Moment => new Moment(WEDNESDAY_S - 86_400 * $days);
@@ -76,35 +76,37 @@ it('rides what is planned, else the week as it was written, else as usual, else 
     for ($n = 0; $n < 8; $n++) {
         $sundays[3 + 7 * $n] = [50.0, $n % 2 === 0 ? Condition::Wet : Condition::Dry];
     }
-    $usual = weekAhead(ridden($sundays));
+    $usual = weekAhead(riddenAgo($sundays));
     expect([$usual->ridden, $usual->byHabit])
         ->toBe([[0.0, 0.0, 0.0, 0.0, 50.0, 0.0, 0.0], true])
         ->and($usual->km[4])
         ->toEqualWithDelta((50.0 + 125.0) / 2, 1e-9);
 
     // Here and there: 140 km in eight weeks, so much a day.
-    $lately = weekAhead(ridden([10 => [100.0], 33 => [40.0]]));
+    $lately = weekAhead(riddenAgo([10 => [100.0], 33 => [40.0]]));
     expect($lately->byHabit)->toBeTrue();
     foreach ($lately->ridden as $km) {
         expect($km)->toEqualWithDelta(140.0 / ((33 - 0.5) / 7) / 7, 0.15);
     }
 
     // As it was written, in km as ridden, at what the winter’s rides took.
-    $written = weekAhead(ridden($sundays, ['bike.week_winter' => [10, 0, 20, 0, 0, 0, 70]]));
+    $written = weekAhead(riddenAgo($sundays, ['bike.week_winter' => [10, 0, 20, 0, 0, 0, 70]]));
     expect([$written->ridden, $written->byHabit])
         ->toBe([[20.0, 0.0, 0.0, 0.0, 70.0, 10.0, 0.0], false])
         ->and($written->km[4])
         ->toEqualWithDelta(70.0 * 1.75, 1e-9);
-    $planned = weekAhead(ridden($sundays), [new PlannedRide(1, '2026-11-27', '2026-11-27', 5, 120.0, Condition::Muddy, 'Over the moor')]);
+    $planned = weekAhead(riddenAgo($sundays), [
+        new PlannedRide(1, '2026-11-27', '2026-11-27', 5, 120.0, Condition::Muddy, 'Over the moor'),
+    ]);
     expect([$planned->ridden[2], $planned->km[2], $planned->names[2], $planned->ridden[4]])->toBe([120.0, 420.0, 'Over the moor', 50.0]);
 });
 
 it('rides nothing more today where it was ridden today', function (): void {
-    expect(weekAhead(ridden([0 => [20.0]], ['bike.week_winter' => [0, 0, 30, 0, 0, 0, 0]]))->ridden[0])->toBe(0.0);
+    expect(weekAhead(riddenAgo([0 => [20.0]], ['bike.week_winter' => [0, 0, 30, 0, 0, 0, 0]]))->ridden[0])->toBe(0.0);
 });
 
 it('takes a workshop into the years as it is: the chains that can be waxed, how worn each is, its prices, its schools', function (): void {
-    $book = ridden([5 => [100.0], 12 => [80.0], 20 => [60.0]], ['bike.speeds' => 11]);
+    $book = riddenAgo([5 => [100.0], 12 => [80.0], 20 => [60.0]], ['bike.speeds' => 11]);
     $price = fn(Supply $supply, int $minor, float $quantity): Price => new Price(1, $supply, 0, $minor, $quantity);
     $prices = new PriceList([
         $price(Supply::Chain, 4000, 1.0),
