@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\SpeakLanguage;
+use App\Http\Middleware\StartSession;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\ValidatePostSize;
+use Illuminate\Session\Middleware\StartSession as AnySession;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -19,7 +21,10 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // Looked at once there is a session, so that the page can say what was too large.
         $middleware->remove(ValidatePostSize::class);
-        $middleware->web(append: [ValidatePostSize::class, SpeakLanguage::class, HandleInertiaRequests::class]);
+        $middleware->web(
+            append: [ValidatePostSize::class, SpeakLanguage::class, HandleInertiaRequests::class],
+            replace: [AnySession::class => StartSession::class],
+        );
         // bin/lan.mjs on this machine says who calls from the garage.
         $middleware->trustProxies(at: '127.0.0.1');
         $middleware->redirectGuestsTo('/sign-in');

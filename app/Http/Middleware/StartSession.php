@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession as Started;
+
+/**
+ * What a page asks beside what a person does (a preview, a part that comes later) leaves the session as it is. Else an answer that comes
+ * in between would use up what the next page has to say, and a refused form would close as if it had been taken.
+ */
+final class StartSession extends Started
+{
+    /** @param Request $request */
+    protected function saveSession($request): void
+    {
+        if (!self::beside($request)) {
+            parent::saveSession($request);
+        }
+    }
+
+    private static function beside(Request $request): bool
+    {
+        return $request->expectsJson() || ($request->isMethodSafe() && $request->hasHeader('X-Inertia-Partial-Data'));
+    }
+}
