@@ -21,11 +21,28 @@ final readonly class ChainWords
     {
         $q = $this->translator->quantities;
 
-        return $this->translator->say("chain.status.{$chain->status->value}", [
+        $hours = $chain->status === ChainStatus::Ridden ? $this->hours($chain) : '';
+
+        return $this->translator->say($hours === '' ? "chain.status.{$chain->status->value}" : 'chain.status.ridden_hours', [
+            'hours' => $hours,
             'km' => $q->ridden($chain->wax->cycleKm()),
             'left' => $q->left($chain->leftKm()),
             'bare' => $chain->dryness->bareSinceS === null ? '' : $q->hours(($chain->nowS - $chain->dryness->bareSinceS) / 3600),
         ]);
+    }
+
+    /** "4 h 12 of 10 h left", where its bike goes by hours and it has wax; else empty. */
+    public function hours(ChainState $chain): string
+    {
+        $left = $chain->wax->life?->leftHours;
+        $interval = $chain->terms->intervalHours;
+
+        return $left === null || $interval === null || !$chain->wax->known
+            ? ''
+            : $this->translator->say('chain.hours_left', [
+                'left' => $this->translator->quantities->hours($left),
+                'interval' => $this->translator->quantities->hours($interval),
+            ]);
     }
 
     /** The line below it: since when, or what it needs before the pot. */

@@ -100,6 +100,26 @@ final readonly class PlanWords
         return $this->translator->names->chains(array_map(intval(...), $pot->dips));
     }
 
+    /** What a ride takes of the wax, in every measure that its bike goes by. */
+    public function needs(float $km, ?float $hours): string
+    {
+        $q = $this->translator->quantities;
+
+        return $hours === null
+            ? $q->distance($km)
+            : $this->translator->say('ahead.km_and_hours', ['km' => $q->distance($km), 'hours' => $q->hours($hours)]);
+    }
+
+    /** So many km, or so many hours, where the bike goes by both: what comes first. */
+    public function wax(float $km, ?float $hours): string
+    {
+        $q = $this->translator->quantities;
+
+        return $hours === null
+            ? $q->distance($km)
+            : $this->translator->say('ahead.km_or_hours', ['km' => $q->distance($km), 'hours' => $q->hours($hours)]);
+    }
+
     /**
      * What happens on a day of a lane, for whoever points at it.
      *
@@ -112,9 +132,9 @@ final readonly class PlanWords
         $parameters = [
             'day' => $this->dayOf($day->day),
             'km' => $q->distance($day->riddenKm),
-            'needs' => $q->distance($day->rideKm),
+            'needs' => $this->needs($day->rideKm, $day->rideHours),
             'chain' => $names->chain($day->chainId),
-            'left' => $q->distance($day->broken ? $day->beforeKm : $day->afterKm),
+            'left' => $day->broken ? $this->wax($day->beforeKm, $day->beforeHours) : $this->wax($day->afterKm, $day->afterHours),
         ];
 
         $kept = $riding->kept[$day->day] ?? null;

@@ -38,6 +38,8 @@ return [
         'more' => ':time more',
         'same' => 'no more time',
     ],
+    'km_or_hours' => ':km or :hours',
+    'km_and_hours' => ':km and :hours',
     'lane' => [
         'interval' => 're-wax at :interval',
         'drip' => 'drip wax every :interval',

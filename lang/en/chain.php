@@ -13,8 +13,10 @@ return [
         'wet' => 'wet, ridden :km',
         'unsure' => 'wax unknown',
         'ridden' => ':left left',
+        'ridden_hours' => ':left, :hours',
         'waxed' => 'waxed',
     ],
+    'hours_left' => ':left of :interval left',
     'detail' => [
         'worn' => 'past the :limit limit',
         'not_ready' => 'ready at :time',

@@ -41,6 +41,7 @@ use Dripel\Core\Wear\WearForecastResult;
  *     unsure: bool,
  *     leftKm: float,
  *     left: string,
+ *     hours: string,
  *     wear: WearView,
  *     wearLine: string,
  *     fit: list<array{note: string, forbids: bool, text: string}>,
@@ -95,6 +96,7 @@ final readonly class ChainProps
             'unsure' => !$chain->wax->known,
             'leftKm' => $chain->leftKm(),
             'left' => $this->translator->quantities->left($chain->leftKm()),
+            'hours' => $this->words->hours($chain),
             'wear' => [
                 'limit' => $chain->terms->limitPct,
                 'value' => $chain->wear->result?->valuePct,

@@ -235,9 +235,9 @@ final readonly class PlanProps
                         $this->translator->say('ahead.broken', [
                             'bike' => $this->translator->names->bike($bikeId),
                             'km' => $q->distance($day->riddenKm),
-                            'needs' => $q->distance($day->rideKm),
+                            'needs' => $this->words->needs($day->rideKm, $day->rideHours),
                             'day' => $this->words->dayOf($day->day),
-                            'left' => $q->distance($day->beforeKm),
+                            'left' => $this->words->wax($day->beforeKm, $day->beforeHours),
                             'chain' => $this->translator->names->chain($day->chainId),
                         ]),
                     ];
@@ -258,7 +258,10 @@ final readonly class PlanProps
                         'day' => $this->words->dayOf($blocked->day),
                         'bike' => $this->translator->names->bike((int) $blocked->bike),
                         'km' => $q->distance($this->plan->riding[(int) $blocked->bike]->ridden[$blocked->day]),
-                        'needs' => $q->distance($this->plan->bikes[(int) $blocked->bike]->dailyKm[$blocked->day]),
+                        'needs' => $this->words->needs(
+                            $this->plan->bikes[(int) $blocked->bike]->dailyKm[$blocked->day],
+                            $this->plan->bikes[(int) $blocked->bike]->dailyHours[$blocked->day] ?? null,
+                        ),
                     ]),
             'broken' => array_column($broken, 1),
             'doubts' => array_map(
@@ -266,8 +269,8 @@ final readonly class PlanProps
                     'day' => $this->words->dayOf($doubt->day),
                     'bike' => $this->translator->names->bike($doubt->bikeId),
                     'chain' => $this->translator->names->chain($doubt->chainId),
-                    'left' => $q->distance($doubt->leftKm),
-                    'km' => $q->distance($doubt->needsKm),
+                    'left' => $doubt->leftHours === null ? $q->distance($doubt->leftKm) : $q->hours($doubt->leftHours),
+                    'km' => $doubt->needsHours === null ? $q->distance($doubt->needsKm) : $q->hours($doubt->needsHours),
                 ]),
                 array_slice($doubts, 0, self::DOUBTS),
             ),
@@ -377,14 +380,14 @@ final readonly class PlanProps
             'name' => $this->translator->names->bike($bikeId),
             'about' =>
                 $this->translator->say(isset($this->plan->dripBikes[$bikeId]) ? 'ahead.lane.drip' : 'ahead.lane.interval', [
-                    'interval' => $this->translator->quantities->distance($bike->km()),
+                    'interval' => $this->words->wax($bike->km(), $bike->intervalHours),
                 ]) .
                 ', ' .
                 $this->translator->say($riding->byHabit ? 'ahead.lane.habit' : 'ahead.lane.planned'),
             'days' => array_map(
                 fn(LaneDay $day) => [
-                    'before' => $day->beforeKm / $bike->km(),
-                    'after' => $day->afterKm / $bike->km(),
+                    'before' => $day->coatBefore,
+                    'after' => $day->coatAfter,
                     'ride' => $day->riddenKm / $longest,
                     'swap' => $day->offId === null ? null : $this->translator->names->chain($day->chainId),
                     'drip' =>

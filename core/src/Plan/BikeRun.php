@@ -114,6 +114,12 @@ final class BikeRun
         return $this->hours === [] ? $km : max($km, $this->hours[$chain] / $this->intervalHours);
     }
 
+    /** Hours until a chain is due by them; null where the bike does not go by hours. */
+    public function leftHours(int $chain): ?float
+    {
+        return $this->hours === [] ? null : max(0.0, $this->intervalHours - $this->hours[$chain]);
+    }
+
     /** The wax that all chains have used, each at most once its interval, and all of it where one is bare. */
     public function spent(): float
     {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 /**
- * One day of one bike in a plan: what is left on the chain before and after its ride (effective km, margin included), and what is done
- * before.
+ * One day of one bike in a plan: what is left on the chain before and after its ride (effective km and hours, margin included), and what is
+ * done before.
  */
 final readonly class LaneDay
 {
@@ -19,7 +19,14 @@ final readonly class LaneDay
         public int $chainId,
         public float $beforeKm,
         public float $afterKm,
+        /** Hours left before and after its ride where the bike goes by them too; null: it does not. */
+        public ?float $beforeHours,
+        public ?float $afterHours,
+        /** How much of the coat is left before and after, 1 fresh: by what runs out first. */
+        public float $coatBefore,
+        public float $coatAfter,
         public float $rideKm,
+        public ?float $rideHours,
         /** The ride's own km. */
         public float $riddenKm,
         /** The chain that came off for it. */

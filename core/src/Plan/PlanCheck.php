@@ -49,7 +49,14 @@ final readonly class PlanCheck
                 }
                 $day->offId === null || ($fittings[] = new Fitting(++$id, $at(PlanHours::SWAP), $bikeId, $day->chainId));
                 if ($day->rideKm > 0.0 && !$day->broken) {
-                    $ride = new Ride(++$id, $at(PlanHours::RIDE), $bikeId, $day->rideKm / $margin / $dryFactor, null, Condition::Dry);
+                    $ride = new Ride(
+                        ++$id,
+                        $at(PlanHours::RIDE),
+                        $bikeId,
+                        $day->rideKm / $margin / $dryFactor,
+                        $plan->riding[$bikeId]->hours[$day->day],
+                        Condition::Dry,
+                    );
                     $rides[] = $ride;
                     $asked[] = [$day, $bikeId, $ride];
                 }
@@ -60,8 +67,20 @@ final readonly class PlanCheck
         foreach ($asked as [$day, $bikeId, $ride]) {
             $chain = $then->chain($day->chainId, $ride->moment->unixS - 60);
             $needs = min($chain->terms->intervalKm, $day->rideKm / $margin);
-            if (!$chain->rideable() || $chain->readyAtS !== null || $chain->leftKm() < $needs - Check::EPSILON) {
-                $doubts[] = new PlanDoubt($day->day, $bikeId, $day->chainId, $needs, $chain->leftKm(), $chain->readyAtS !== null);
+            $leftHours = $chain->wax->life?->leftHours;
+            $needsHours = min($chain->terms->intervalHours ?? INF, $plan->riding[$bikeId]->hours[$day->day]);
+            $hoursShort = $leftHours !== null && $leftHours < $needsHours - Check::EPSILON;
+            if (!$chain->rideable() || $chain->readyAtS !== null || $hoursShort || $chain->leftKm() < $needs - Check::EPSILON) {
+                $doubts[] = new PlanDoubt(
+                    $day->day,
+                    $bikeId,
+                    $day->chainId,
+                    $needs,
+                    $chain->leftKm(),
+                    $chain->readyAtS !== null,
+                    $hoursShort ? $needsHours : null,
+                    $hoursShort ? $leftHours : null,
+                );
             }
         }
 

@@ -84,6 +84,15 @@ final readonly class PlannedBike
         return $this->intervalKm ?? throw new LogicException("Bike {$this->id} goes by hours alone.");
     }
 
+    /** How much of a coat so many km and hours are, 1 fresh: by what runs out first. */
+    public function coat(float $leftKm, ?float $leftHours): float
+    {
+        return min(
+            $this->intervalKm === null ? INF : $leftKm / $this->intervalKm,
+            $this->intervalHours === null || $leftHours === null ? INF : $leftHours / $this->intervalHours,
+        );
+    }
+
     /**
      * The same bike on other rides.
      *

@@ -34,6 +34,8 @@ final readonly class RidingHabit
         public array $usualRiddenKm,
         /** Effective km per hour of riding, null if no hours are known. */
         public ?float $kmPerHour,
+        /** Hours of riding per km as ridden, likewise. */
+        public ?float $hoursPerKm,
         public bool $riddenToday,
     ) {}
 
@@ -42,7 +44,8 @@ final readonly class RidingHabit
     {
         $today = LocalDay::of($nowS, $zone);
         [$fromS, $todayS] = [$today->plus(-7 * self::WEEKS)->startS(), $today->startS()];
-        [$byDay, $riddenByDay, $total, $ridden, $timedKm, $hours, $riddenToday] = [[], [], 0.0, 0.0, 0.0, 0.0, false];
+        [$byDay, $riddenByDay, $total, $ridden, $riddenToday] = [[], [], 0.0, 0.0, false];
+        [$timedKm, $timedRidden, $hours] = [0.0, 0.0, 0.0];
         for ($i = count($rides) - 1; $i >= 0 && $rides[$i]->moment->unixS >= $fromS; $i--) {
             $ride = $rides[$i];
             if ($ride->moment->unixS >= $todayS) {
@@ -58,6 +61,7 @@ final readonly class RidingHabit
             $ridden += $ride->km;
             if ($ride->hours !== null && $ride->hours > 0) {
                 $timedKm += $km;
+                $timedRidden += $ride->km;
                 $hours += $ride->hours;
             }
         }
@@ -73,6 +77,7 @@ final readonly class RidingHabit
             usualKm: $isUsual ? $usual : [],
             usualRiddenKm: $isUsual ? array_map(self::median(...), array_intersect_key($riddenByDay, $usual)) : [],
             kmPerHour: $hours > 0 ? $timedKm / $hours : null,
+            hoursPerKm: $timedRidden > 0 ? $hours / $timedRidden : null,
             riddenToday: $riddenToday,
         );
     }

@@ -9,6 +9,7 @@ use DateTimeZone;
 use Dripel\Core\Interval\EarSeason;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 
 /**
@@ -22,12 +23,14 @@ final readonly class RidingPlan
     /**
      * @param list<float> $km effective km for each day from today
      * @param list<float> $ridden the same as ridden
+     * @param list<float> $hours likewise, at the bike's pace; 0 where nobody ever timed a ride
      * @param list<string> $names of planned rides, by day; empty where none is
      * @param array<int, ChainState> $kept the chain that is kept for the event of a day, by day
      */
     private function __construct(
         public array $km,
         public array $ridden,
+        public array $hours,
         public array $names,
         public bool $byHabit,
         public array $kept = [],
@@ -78,7 +81,16 @@ final readonly class RidingPlan
             }
         }
 
-        return new self(array_values($km), array_values($ridden), $names, $byHabit, $kept);
+        $pace = $rail->habit->hoursPerKm ?? self::pace($book->ridesOf($rail->bikeId));
+
+        return new self(
+            array_values($km),
+            array_values($ridden),
+            array_map(fn(float $each) => $each * $pace, array_values($ridden)),
+            $names,
+            $byHabit,
+            $kept,
+        );
     }
 
     /** What a km of the bike takes in one half of the year, by all that it was ridden in it; 1 where it never was. */
@@ -93,5 +105,18 @@ final readonly class RidingPlan
         }
 
         return $km > 0.0 ? $effective / $km : 1.0;
+    }
+
+    /**
+     * Hours per km of all rides that were ever timed; 0 where none was.
+     *
+     * @param list<Ride> $rides
+     */
+    private static function pace(array $rides): float
+    {
+        $timed = array_filter($rides, fn(Ride $ride) => $ride->hours !== null && $ride->hours > 0.0);
+        $km = array_sum(array_map(fn(Ride $ride) => $ride->km, $timed));
+
+        return $km > 0.0 ? array_sum(array_map(fn(Ride $ride) => (float) $ride->hours, $timed)) / $km : 0.0;
     }
 }

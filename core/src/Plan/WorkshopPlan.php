@@ -181,14 +181,24 @@ final class WorkshopPlan
                 [$swaps, $drips] = [count($run->swaps), count($run->dripped)];
                 $ridden = $run->ride($day);
                 $chain = $run->on;
-                $left = max(0.0, $bike->km() - $run->used[$chain]);
                 $km = $bike->dailyKm[$day];
+                [$leftKm, $leftHours] = [max(0.0, $bike->km() - $run->used[$chain]), $run->leftHours($chain)];
+                [$beforeKm, $beforeHours] = [$leftKm, $leftHours];
+                if ($ridden && $km > 0.0) {
+                    $beforeKm = min($bike->km(), $leftKm + $km);
+                    $beforeHours = $leftHours === null ? null : min($bike->intervalHours ?? INF, $leftHours + $bike->dailyHours[$day]);
+                }
                 $lanes[$bikeId][] = new LaneDay(
                     $day,
                     (int) $bike->chains[$chain]->id,
-                    $ridden && $km > 0.0 ? min($bike->km(), $left + $km) : $left,
-                    $left,
+                    $beforeKm,
+                    $leftKm,
+                    $beforeHours,
+                    $leftHours,
+                    $bike->coat($beforeKm, $beforeHours),
+                    $bike->coat($leftKm, $leftHours),
                     $km,
+                    $bike->dailyHours[$day] ?? null,
                     $this->riding[$bikeId]->ridden[$day],
                     isset($run->swaps[$swaps]) ? (int) $bike->chains[$run->swaps[$swaps][1]]->id : null,
                     array_map(fn(array $one) => (int) $bike->chains[$one[1]]->id, array_slice($run->dripped, $drips)),
@@ -278,22 +288,30 @@ final class WorkshopPlan
         if ($rail->fitted === null || $chains === []) {
             return null;
         }
-        $interval = $rail->fitted->terms->intervalKm;
+        $km = $rail->fitted->terms->intervalKm;
+        // On drip wax alone the hours begin anew with each drip: they stay within the km at the bike's pace.
+        $drips = $rail->fitted->terms->dripOnly;
+        $hours = $drips ? null : $rail->fitted->terms->intervalHours;
+        // What cannot be counted on is used up in every measure.
+        $counts = fn(ChainState $chain): bool => $chain->wax->life !== null && $chain->wax->known && !$chain->wax->life->due();
 
         return new PlannedBike(
             $rail->bikeId,
-            $interval,
-            array_map(fn(float $km) => $km * $margin, $plan->km),
+            $km,
+            array_map(fn(float $each) => $each * $margin, $plan->km),
             array_map(
                 fn(ChainState $chain) => new PlannedChain(
                     $chain->chainId,
-                    max(0.0, $interval - $rail->rideableKm($chain)),
+                    max(0.0, $km - ($drips ? $rail->rideableKm($chain) : ($counts($chain) ? $chain->wax->life->leftKm ?? $km : 0.0))),
+                    $hours === null ? 0.0 : max(0.0, $hours - ($counts($chain) ? $chain->wax->life->leftHours ?? $hours : 0.0)),
                     bare: $chain->wax->life === null,
                     topUps: $chain->wax->topUps,
                 ),
                 $chains,
             ),
             0,
+            $hours,
+            $hours === null ? [] : array_map(fn(float $each) => $each * $margin, $plan->hours),
         );
     }
 

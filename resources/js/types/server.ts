@@ -175,6 +175,7 @@ export interface ChainView {
   unsure: boolean
   leftKm: number
   left: string
+  hours: string
   wear: WearView
   wearLine: string
   fit: { note: string; forbids: boolean; text: string }[]

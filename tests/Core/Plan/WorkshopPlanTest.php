@@ -99,6 +99,39 @@ it('plans it, and agrees with ChainState ride by ride', function (array $setting
     'ready the next day' => [[[SettingKey::ReadySchool, 0, 'next_day']], false],
 ]);
 
+it('plans a bike that goes by hours by its hours, and shows what is left of them', function (): void {
+    // 200 km in 8 h: 25 km/h. Of 10 h the chain that is on has 2 left, less than the 2.4 h of Saturday; 60 and 90 km are 6 h a weekend.
+    [$book, $plan, $nowS] = planOf(settings: [[SettingKey::IntervalHours, 1, 10.0]]);
+    $bike = $plan->bikes[1];
+    expect($bike->intervalHours)
+        ->toBe(10.0)
+        ->and(array_map(fn(PlannedChain $chain) => [$chain->usedKm, $chain->usedHours], $bike->chains))
+        ->toBe([[200.0, 8.0], [0.0, 0.0]])
+        ->and(array_filter($bike->dailyHours))
+        ->toEqualWithDelta([3 => 2.4, 4 => 3.6, 10 => 2.4, 11 => 3.6, 17 => 2.4, 18 => 3.6, 24 => 2.4, 25 => 3.6], 1e-9);
+    // By km alone chain 2 would carry two weekends; by hours it is short on the second Sunday.
+    $lanes = $plan->lanes([], false)[1];
+    expect([$lanes[3]->chainId, $lanes[3]->offId, $lanes[3]->afterKm])
+        ->toBe([2, 1, 240.0])
+        ->and([$lanes[3]->beforeHours, $lanes[3]->coatBefore])
+        ->toBe([10.0, 1.0])
+        ->and($lanes[3]->afterHours)
+        ->toEqualWithDelta(7.6, 1e-9)
+        ->and($lanes[3]->coatAfter)
+        ->toEqualWithDelta(0.76, 1e-9)
+        ->and(array_keys(array_filter(array_map(fn(LaneDay $day) => $day->broken, $lanes))))
+        ->toContain(11);
+    $held = $plan->held();
+    expect($held->feasible)->toBeTrue()->and(PlanCheck::of($book, $plan, $plan->lanes($plan->heldDays(), true), $nowS))->toBe([]);
+    // A drip gives km back and no hours: without the pot it does not help.
+    expect($plan->along([], true)->feasible)->toBeFalse();
+    // What was never timed takes no hours, and one that is due is due in both.
+    expect(planOf(settings: [[SettingKey::IntervalHours, 1, 8.0]])[1]->bikes[1]->chains[0])->toMatchObject([
+        'usedKm' => 300.0,
+        'usedHours' => 8.0,
+    ]);
+});
+
 it('says where its simple count and ChainState differ', function (): void {
     // A top-up of tonight is not dry before tomorrow; a ride tomorrow at nine needs it dry by then, and a night of twenty hours is longer.
     [$book, $plan, $nowS] = planOf(

@@ -68,6 +68,26 @@ it('plans nothing anew and reads each pot once where a day is only moved', funct
         ->toBeNull();
 });
 
+it('goes by hours where the bike does: on the Shed, on the chain and in the weeks ahead', function (): void {
+    $bike = ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'interval_hours' => '12', 'limit_school' => 'strict'];
+    ($this->does)("/bikes/{$this->heron->id}", $bike + ['week_winter' => '0 0 0 0 0 60 90'], 'put');
+    // 60 km in 2 h 30: at that pace the 200 km before, which nobody timed, took 8 h 20. Of 300 km 40 are left, of 12 h 1 h 10.
+    ($this->does)('/rides', ['bike_id' => $this->heron->id, 'distance' => 60, 'hours' => '2.5', 'condition' => 'dry'] + Bench::form(1));
+    $shed = ($this->page)('/');
+    $chain = ($this->page)("/chains/{$this->a->id}");
+    $lane = ($this->page)()['plan']['lanes'][0];
+    expect(($this->plain)([$shed['rails'][0]['fitted']['hours'], $chain['chain']['hours']]))
+        ->toBe('1 h 10 of 12 h left | 1 h 10 of 12 h left')
+        ->and(($this->plain)($lane['about']))
+        ->toBe('re-wax at 300 km or 12 h, as planned')
+        // Saturday's 60 km and Sunday's 90 take 2 h 30 and 3 h 45: more than A has.
+        ->and(($this->plain)(array_slice(array_column($lane['days'], 'text'), 2, 3)))
+        ->toBe(
+            'Fri 27 Nov: no ride; 40 km or 1 h 10 on A | Sat 28 Nov: 60 km on B, then 240 km or 9 h 30; swap to B, A comes off | ' .
+                'Sun 29 Nov: 90 km on B, then 150 km or 5 h 45',
+        );
+});
+
 it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next and the calendar go by', function (): void {
     $page = ($this->page)();
     expect($page['plan']['headline'])

@@ -64,7 +64,7 @@ useKeys({
           <p v-if="chain.waxed" class="left">
             <template v-if="!chain.unsure"
               ><span class="big" data-test="left">{{ chain.left }}</span> <span class="muted">{{ t('chain.coat') }}</span></template
-            >
+            ><span v-if="chain.hours" class="muted" data-test="hours">{{ chain.hours }}</span>
             <button v-if="why.some((w) => w.figure === 'left')" type="button" class="why" data-test="why-left" @click="figure = 'left'">
               {{ t('chain.why') }}
             </button>
