@@ -103,21 +103,22 @@ final readonly class PlanWords
     /** What a ride takes of the wax, in every measure that its bike goes by. */
     public function needs(float $km, ?float $hours): string
     {
-        $q = $this->translator->quantities;
-
-        return $hours === null
-            ? $q->distance($km)
-            : $this->translator->say('ahead.km_and_hours', ['km' => $q->distance($km), 'hours' => $q->hours($hours)]);
+        return $this->measures('ahead.km_and_hours', $km, $hours);
     }
 
-    /** So many km, or so many hours, where the bike goes by both: what comes first. */
+    /** So much wax as is left: where the bike goes by hours too, by what comes first. */
     public function wax(float $km, ?float $hours): string
+    {
+        return $this->measures('ahead.km_or_hours', $km, $hours);
+    }
+
+    private function measures(string $both, float $km, ?float $hours): string
     {
         $q = $this->translator->quantities;
 
         return $hours === null
             ? $q->distance($km)
-            : $this->translator->say('ahead.km_or_hours', ['km' => $q->distance($km), 'hours' => $q->hours($hours)]);
+            : $this->translator->say($both, ['km' => $q->distance($km), 'hours' => $q->hours($hours)]);
     }
 
     /**

@@ -16,13 +16,7 @@ final class StartSession extends Started
     /** @param Request $request */
     protected function saveSession($request): void
     {
-        if (!self::beside($request)) {
-            parent::saveSession($request);
-        }
-    }
-
-    private static function beside(Request $request): bool
-    {
-        return $request->expectsJson() || ($request->isMethodSafe() && $request->hasHeader('X-Inertia-Partial-Data'));
+        $beside = $request->expectsJson() || ($request->isMethodSafe() && $request->hasHeader('X-Inertia-Partial-Data'));
+        $beside || parent::saveSession($request);
     }
 }

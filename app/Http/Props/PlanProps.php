@@ -386,8 +386,8 @@ final readonly class PlanProps
                 $this->translator->say($riding->byHabit ? 'ahead.lane.habit' : 'ahead.lane.planned'),
             'days' => array_map(
                 fn(LaneDay $day) => [
-                    'before' => $day->coatBefore,
-                    'after' => $day->coatAfter,
+                    'before' => $bike->coat($day->beforeKm, $day->beforeHours),
+                    'after' => $bike->coat($day->afterKm, $day->afterHours),
                     'ride' => $day->riddenKm / $longest,
                     'swap' => $day->offId === null ? null : $this->translator->names->chain($day->chainId),
                     'drip' =>

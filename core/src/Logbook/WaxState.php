@@ -114,21 +114,6 @@ final readonly class WaxState
     }
 
     /**
-     * Hours by the km of the rides of which both are known; where none is, what nobody timed took none.
-     *
-     * @param list<Ride> $rides
-     */
-    private static function pace(array $rides): float
-    {
-        [$hours, $km] = [0.0, 0.0];
-        foreach ($rides as $ride) {
-            [$hours, $km] = $ride->hours === null ? [$hours, $km] : [$hours + $ride->hours, $km + $ride->km];
-        }
-
-        return $km > 0.0 ? $hours / $km : 0.0;
-    }
-
-    /**
      * @param list<Ride> $rides
      * @param list<Ride> $allRides of the chain
      * @param list<TopUp> $topUps
@@ -154,7 +139,8 @@ final readonly class WaxState
                 ),
                 $topUps,
             ),
-            self::pace($allRides),
+            // Where no ride was ever timed, what nobody timed took none.
+            Pace::hoursPerKm($allRides) ?? 0.0,
         );
     }
 

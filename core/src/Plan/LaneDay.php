@@ -22,9 +22,6 @@ final readonly class LaneDay
         /** Hours left before and after its ride where the bike goes by them too; null: it does not. */
         public ?float $beforeHours,
         public ?float $afterHours,
-        /** How much of the coat is left before and after, 1 fresh: by what runs out first. */
-        public float $coatBefore,
-        public float $coatAfter,
         public float $rideKm,
         public ?float $rideHours,
         /** The ride's own km. */

@@ -6,6 +6,7 @@ namespace Dripel\Core\Plan;
 
 use DateTimeZone;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\Settings;
 
@@ -45,7 +46,7 @@ final readonly class RidingHabit
         $today = LocalDay::of($nowS, $zone);
         [$fromS, $todayS] = [$today->plus(-7 * self::WEEKS)->startS(), $today->startS()];
         [$byDay, $riddenByDay, $total, $ridden, $riddenToday] = [[], [], 0.0, 0.0, false];
-        [$timedKm, $timedRidden, $hours] = [0.0, 0.0, 0.0];
+        [$timedKm, $hours, $lately] = [0.0, 0.0, []];
         for ($i = count($rides) - 1; $i >= 0 && $rides[$i]->moment->unixS >= $fromS; $i--) {
             $ride = $rides[$i];
             if ($ride->moment->unixS >= $todayS) {
@@ -58,10 +59,10 @@ final readonly class RidingHabit
             $byDay[$day->weekday()][$day->date] = ($byDay[$day->weekday()][$day->date] ?? 0.0) + $km;
             $riddenByDay[$day->weekday()][$day->date] = ($riddenByDay[$day->weekday()][$day->date] ?? 0.0) + $ride->km;
             $total += $km;
+            $lately[] = $ride;
             $ridden += $ride->km;
             if ($ride->hours !== null && $ride->hours > 0) {
                 $timedKm += $km;
-                $timedRidden += $ride->km;
                 $hours += $ride->hours;
             }
         }
@@ -77,7 +78,7 @@ final readonly class RidingHabit
             usualKm: $isUsual ? $usual : [],
             usualRiddenKm: $isUsual ? array_map(self::median(...), array_intersect_key($riddenByDay, $usual)) : [],
             kmPerHour: $hours > 0 ? $timedKm / $hours : null,
-            hoursPerKm: $timedRidden > 0 ? $hours / $timedRidden : null,
+            hoursPerKm: Pace::hoursPerKm($lately),
             riddenToday: $riddenToday,
         );
     }

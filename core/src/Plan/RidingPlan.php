@@ -9,7 +9,7 @@ use DateTimeZone;
 use Dripel\Core\Interval\EarSeason;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
-use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\SettingKey;
 
 /**
@@ -81,7 +81,7 @@ final readonly class RidingPlan
             }
         }
 
-        $pace = $rail->habit->hoursPerKm ?? self::pace($book->ridesOf($rail->bikeId));
+        $pace = $rail->habit->hoursPerKm ?? (Pace::hoursPerKm($book->ridesOf($rail->bikeId)) ?? 0.0);
 
         return new self(
             array_values($km),
@@ -105,18 +105,5 @@ final readonly class RidingPlan
         }
 
         return $km > 0.0 ? $effective / $km : 1.0;
-    }
-
-    /**
-     * Hours per km of all rides that were ever timed; 0 where none was.
-     *
-     * @param list<Ride> $rides
-     */
-    private static function pace(array $rides): float
-    {
-        $timed = array_filter($rides, fn(Ride $ride) => $ride->hours !== null && $ride->hours > 0.0);
-        $km = array_sum(array_map(fn(Ride $ride) => $ride->km, $timed));
-
-        return $km > 0.0 ? array_sum(array_map(fn(Ride $ride) => (float) $ride->hours, $timed)) / $km : 0.0;
     }
 }

@@ -195,8 +195,6 @@ final class WorkshopPlan
                     $leftKm,
                     $beforeHours,
                     $leftHours,
-                    $bike->coat($beforeKm, $beforeHours),
-                    $bike->coat($leftKm, $leftHours),
                     $km,
                     $bike->dailyHours[$day] ?? null,
                     $this->riding[$bikeId]->ridden[$day],

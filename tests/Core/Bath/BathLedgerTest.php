@@ -147,40 +147,28 @@ it('overflows when a chain lies in a pot that is too full', function (): void {
         ->toBeTrue();
 });
 
-it('calls nothing too hot, too dirty, too shallow or too full that is just at its bound', function (
+it('calls nothing too hot, too dirty or too shallow that is just at its bound', function (
     array $events,
-    array $with,
+    string $bound,
+    float $value,
+    float $beyond,
     string $figure,
-    mixed $at,
-    mixed $beyond,
-    float $step,
+    mixed $within,
+    mixed $past,
 ): void {
-    $with += ['limit_c' => 100, 'grit_limit' => 4, 'coil_height_mm' => 30];
-    $key = (string) array_search('?', $with, true);
-    $value = $with['bound'];
-    unset($with['bound']);
-    expect(bath($events, [$key => $value] + $with)[$figure])
-        ->toBe($at)
-        ->and(bath($events, [$key => $value + $step] + $with)[$figure])
-        ->toBe($beyond);
+    expect([bath($events, [$bound => $value])[$figure], bath($events, [$bound => $beyond])[$figure]])->toBe([$within, $past]);
 })->with([
-    'at its limit' => [
-        [newFill(), ['kind' => 'reading', 'temp_c' => 96]],
-        ['limit_c' => '?', 'bound' => 96],
-        'overheated',
-        false,
-        true,
-        -0.001,
-    ],
-    'as gritty as it may be' => [[newFill(500), oneDip(3000)], ['grit_limit' => '?', 'bound' => 3], 'next', 'ok', 'filter', -0.001],
+    'at its limit' => [[newFill(), ['kind' => 'reading', 'temp_c' => 96]], 'limit_c', 96.0, 95.999, 'overheated', false, true],
+    'as gritty as it may be' => [[newFill(500), oneDip(3000)], 'grit_limit', 3.0, 2.999, 'next', 'ok', 'filter'],
     // 420 g stand 48.23 mm deep.
     'as deep as the coil' => [
         [newFill()],
-        ['coil_height_mm' => '?', 'bound' => 420_000 / 0.77 / (M_PI * 60 ** 2)],
+        'coil_height_mm',
+        420_000 / 0.77 / (M_PI * 60 ** 2),
+        420_000 / 0.77 / (M_PI * 60 ** 2) + 0.001,
         'covers_chain',
         true,
         false,
-        0.001,
     ],
 ]);
 

@@ -113,11 +113,11 @@ it('plans a bike that goes by hours by its hours, and shows what is left of them
     $lanes = $plan->lanes([], false)[1];
     expect([$lanes[3]->chainId, $lanes[3]->offId, $lanes[3]->afterKm])
         ->toBe([2, 1, 240.0])
-        ->and([$lanes[3]->beforeHours, $lanes[3]->coatBefore])
+        ->and([$lanes[3]->beforeHours, $bike->coat($lanes[3]->beforeKm, $lanes[3]->beforeHours)])
         ->toBe([10.0, 1.0])
         ->and($lanes[3]->afterHours)
         ->toEqualWithDelta(7.6, 1e-9)
-        ->and($lanes[3]->coatAfter)
+        ->and($bike->coat($lanes[3]->afterKm, $lanes[3]->afterHours))
         ->toEqualWithDelta(0.76, 1e-9)
         ->and(array_keys(array_filter(array_map(fn(LaneDay $day) => $day->broken, $lanes))))
         ->toContain(11);

@@ -45,7 +45,7 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
       </div>
       <div class="cols">
         <section aria-labelledby="jars">
-          <div class="row title">
+          <div class="row between">
             <h2 id="jars">{{ t('books.jars') }}</h2>
             <v-btn v-if="here.mayWrite" size="small" data-test="add-jar" @click="tend(null)">{{ t('books.add_jar') }}</v-btn>
           </div>
@@ -67,7 +67,7 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
         </section>
         <div class="side">
           <section aria-labelledby="pots">
-            <div class="row title">
+            <div class="row between">
               <h2 id="pots">{{ t('pot_form.title') }}</h2>
               <v-btn v-if="here.mayWrite" size="small" data-test="add-pot" @click="tendPot(null)">{{ t('pot_form.add') }}</v-btn>
             </div>
@@ -145,9 +145,6 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
   grid-template-columns: minmax(0, 7fr) minmax(0, 5fr);
   gap: 40px;
   align-items: start;
-}
-.title {
-  justify-content: space-between;
 }
 p {
   margin: 4px 0 10px;

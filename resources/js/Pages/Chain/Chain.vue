@@ -65,7 +65,12 @@ useKeys({
             <template v-if="!chain.unsure"
               ><span class="big" data-test="left">{{ chain.left }}</span> <span class="muted">{{ t('chain.coat') }}</span></template
             ><span v-if="chain.hours" class="muted" data-test="hours">{{ chain.hours }}</span>
-            <button v-if="why.some((w) => w.figure === 'left')" type="button" class="why" data-test="why-left" @click="figure = 'left'">
+            <button
+              v-if="why.some((w) => w.figure === 'left')"
+              type="button"
+              class="as-link quiet"
+              data-test="why-left"
+              @click="figure = 'left'">
               {{ t('chain.why') }}
             </button>
           </p>
@@ -75,12 +80,12 @@ useKeys({
           </p>
           <p v-if="outlook" class="until">
             {{ outlook[0] }} <b>{{ outlook[1] }}</b>{{ outlook[2] }}
-            <button v-if="why.some((w) => w.figure === 'good_until')" type="button" class="why" @click="figure = 'good_until'">
+            <button v-if="why.some((w) => w.figure === 'good_until')" type="button" class="as-link quiet" @click="figure = 'good_until'">
               {{ t('chain.why') }}
             </button>
           </p>
           <p v-if="why.some((w) => w.figure === 'bare')" class="until">
-            <button type="button" class="why" @click="figure = 'bare'">{{ t('chain.why') }}</button>
+            <button type="button" class="as-link quiet" @click="figure = 'bare'">{{ t('chain.why') }}</button>
           </p>
           <ChainRun :coat="chain.coat" :left="chain.left" :unsure="chain.unsure" />
           <div class="wear">
@@ -95,7 +100,7 @@ useKeys({
               <button
                 v-if="fact.why"
                 type="button"
-                class="why"
+                class="as-link quiet"
                 :aria-label="`${fact.name}: ${t('chain.why')}`"
                 :data-test="`why-${fact.why}`"
                 @click="figure = fact.why">
@@ -114,7 +119,7 @@ useKeys({
               <button
                 v-if="here.mayWrite && link.opening"
                 type="button"
-                class="why"
+                class="as-link quiet"
                 data-test="correct-link"
                 @click="correcting = { opening: link.opening, kind: 'link' }">
                 {{ t('opening.correct') }}
@@ -235,18 +240,6 @@ dd {
   margin: 0;
   font-weight: 620;
   text-align: right;
-}
-.why {
-  background: none;
-  border: 0;
-  padding: 2px 4px;
-  min-height: 24px;
-  font: inherit;
-  font-weight: 480;
-  color: var(--steel);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
 }
 .acts {
   margin: 22px 0 26px;

@@ -200,7 +200,9 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         <TimeLanes v-if="state.axis" :axis="state.axis" />
         <JobLanes v-else :job="job" :state="state" />
         <p v-if="mayAct" class="end">
-          <button type="button" data-test="give-up" @click="giveUp">{{ sure ? t('job.sure') : t('job.give_up') }}</button>
+          <button type="button" class="as-link quiet" data-test="give-up" @click="giveUp">
+            {{ sure ? t('job.sure') : t('job.give_up') }}
+          </button>
         </p>
       </template>
     </main>
@@ -308,16 +310,6 @@ h1 {
   margin: 0;
   padding: 0 24px 14px;
   text-align: right;
-}
-.end button {
-  font: inherit;
-  color: var(--steel);
-  background: none;
-  border: 0;
-  min-height: 32px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
 }
 .over {
   max-width: 720px;

@@ -168,6 +168,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
                 v-for="act in acts(ride)"
                 :key="act.test"
                 type="button"
+                class="as-link quiet"
                 :aria-label="`${act.text}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
                 :data-test="act.test"
                 @click="act.do">
@@ -235,17 +236,6 @@ input[type='checkbox'] {
   white-space: nowrap;
   text-align: right;
 }
-.acts button {
-  background: none;
-  border: 0;
-  font: inherit;
-  color: var(--steel);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-  padding: 2px 6px;
-  min-height: 24px;
-}
 .pages {
   margin-top: 14px;
 }
@@ -271,7 +261,6 @@ input[type='checkbox'] {
     text-align: left;
   }
   .acts button {
-    min-height: 44px;
     padding: 2px 16px 2px 0;
   }
 }

@@ -102,7 +102,7 @@ const leave = () => router.delete('/tracks')
                 <button
                   v-if="track.likely && chosen[track.id]!.condition !== track.likely.value"
                   type="button"
-                  class="likely"
+                  class="as-link quiet"
                   data-test="likely"
                   :aria-label="`${track.likely.text}: ${track.name}`"
                   @click="pick(track)">
@@ -169,19 +169,6 @@ select {
   margin-left: 8px;
   accent-color: var(--ink);
 }
-.likely {
-  font: inherit;
-  font-size: var(--type-2);
-  color: var(--steel);
-  background: none;
-  border: 0;
-  padding: 3px 0;
-  min-height: 24px;
-  text-align: left;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-}
 .acts {
   gap: 12px;
 }
@@ -190,9 +177,6 @@ select {
   li.out {
     grid-template-columns: minmax(0, 1fr);
     gap: 8px;
-  }
-  .likely {
-    min-height: 44px;
   }
 }
 </style>

@@ -123,7 +123,7 @@ function start(): void {
                 <span v-else class="small muted">{{ other.takes }}</span>
               </span>
             </label>
-            <button v-if="!all" type="button" class="others" data-test="other-schools" @click="all = true">
+            <button v-if="!all" type="button" class="as-link" data-test="other-schools" @click="all = true">
               {{ t('strip_plan.others', { count: protocols.length - 1 }) }}
             </button>
           </fieldset>
@@ -242,18 +242,6 @@ input[type='radio'] {
   background: var(--paper);
   border: 1.5px solid var(--ink);
   border-radius: 3px;
-}
-.others {
-  font: inherit;
-  font-weight: 620;
-  color: inherit;
-  background: none;
-  border: 0;
-  padding: 0;
-  min-height: 44px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
 }
 .names {
   display: block;

@@ -116,8 +116,10 @@ const drop = () => write('delete', `/protocols/${props.own}`)
               density="compact"
               class="short" />
             <span class="grow" />
-            <button v-if="i > 0" type="button" :aria-label="`${t('protocol.up')} ${i + 1}`" @click="up(i)">{{ t('protocol.up') }}</button>
-            <button type="button" :aria-label="`${t('protocol.remove')} ${i + 1}`" @click="form.steps.splice(i, 1)">
+            <button v-if="i > 0" type="button" class="as-link quiet" :aria-label="`${t('protocol.up')} ${i + 1}`" @click="up(i)">
+              {{ t('protocol.up') }}
+            </button>
+            <button type="button" class="as-link quiet" :aria-label="`${t('protocol.remove')} ${i + 1}`" @click="form.steps.splice(i, 1)">
               {{ t('protocol.remove') }}
             </button>
           </div>
@@ -133,12 +135,15 @@ const drop = () => write('delete', `/protocols/${props.own}`)
               <button
                 v-if="step.moves.length > 1"
                 type="button"
+                class="as-link quiet"
                 :aria-label="`${t('protocol.remove')} ${i + 1}.${m + 1}`"
                 @click="step.moves.splice(m, 1)">
                 {{ t('protocol.remove') }}
               </button>
             </template>
-            <button type="button" @click="step.moves.push({ kind: 'rest', minutes: '10' })">{{ t('protocol.add_move') }} …</button>
+            <button type="button" class="as-link quiet" @click="step.moves.push({ kind: 'rest', minutes: '10' })">
+              {{ t('protocol.add_move') }} …
+            </button>
           </div>
           <p v-for="[field, message] in stepErrors(i)" :key="field" class="ember" role="alert">{{ message }}</p>
         </li>
@@ -199,17 +204,6 @@ p {
 }
 .grow {
   flex: 1;
-}
-button:not(.v-btn) {
-  font: inherit;
-  color: var(--steel);
-  background: none;
-  border: 0;
-  min-height: 32px;
-  padding: 0 4px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
 }
 @media (max-width: 839.98px) {
   .head {

@@ -57,7 +57,7 @@ onMounted(() => {
         </div>
         <aside>
           <section aria-labelledby="instruments">
-            <div class="row title">
+            <div class="row between">
               <h2 id="instruments">{{ t('gauge.instruments') }}</h2>
               <v-btn v-if="here.mayWrite" size="small" data-test="add-instrument" @click="describe(null)">{{ t('gauge.add') }}</v-btn>
             </div>
@@ -80,7 +80,7 @@ onMounted(() => {
             </ul>
           </section>
           <section aria-labelledby="expected">
-            <div class="row title">
+            <div class="row between">
               <h2 id="expected">{{ t('gauge.expected') }}</h2>
               <v-btn v-if="here.mayWrite" size="small" data-test="change-expected" @click="open = 'expected'">{{
                 t('gauge.change')
@@ -131,9 +131,6 @@ aside {
   gap: 26px;
   align-content: start;
   padding-top: 16px;
-}
-.title {
-  justify-content: space-between;
 }
 section p {
   margin: 4px 0 6px;

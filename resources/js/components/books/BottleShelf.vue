@@ -31,7 +31,7 @@ const title = computed(() => (chosen.value ? `${t('books.tend')}: ${chosen.value
 
 <template>
   <section aria-labelledby="bottles">
-    <div class="row title">
+    <div class="row between">
       <h2 id="bottles">{{ t('bottles.title') }}</h2>
       <v-btn v-if="mayWrite" size="small" data-test="add-bottle" @click="tend(null)">{{ t('bottles.add') }}</v-btn>
     </div>
@@ -89,9 +89,6 @@ const title = computed(() => (chosen.value ? `${t('books.tend')}: ${chosen.value
 </template>
 
 <style scoped>
-.title {
-  justify-content: space-between;
-}
 ul {
   list-style: none;
   padding: 0;

@@ -20,7 +20,7 @@ function chooseSupply(value: string): void {
 
 <template>
   <section aria-labelledby="prices">
-    <div class="row title">
+    <div class="row between">
       <h2 id="prices">{{ t('books.prices') }}</h2>
       <v-btn v-if="mayWrite" size="small" data-test="set-price" @click="open = true">{{ t('books.set_price') }}</v-btn>
     </div>
@@ -48,6 +48,7 @@ function chooseSupply(value: string): void {
           <td v-if="mayWrite" class="num">
             <button
               type="button"
+              class="as-link quiet"
               :aria-label="`${t('verbs.delete')}: ${row.supply}, ${row.from}`"
               @click="write('delete', `/entries/prices/${row.id}`)">
               {{ t('verbs.delete') }}
@@ -93,20 +94,7 @@ function chooseSupply(value: string): void {
 </template>
 
 <style scoped>
-.title {
-  justify-content: space-between;
-}
 p {
   margin: 4px 0 10px;
-}
-td button {
-  font: inherit;
-  color: var(--steel);
-  background: none;
-  border: 0;
-  min-height: 26px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
 }
 </style>

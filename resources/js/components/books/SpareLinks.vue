@@ -20,7 +20,7 @@ const { form: link, submit: sendLink } = useActionForm({
 
 <template>
   <section aria-labelledby="links">
-    <div class="row title">
+    <div class="row between">
       <h2 id="links">{{ t('books.links') }}</h2>
       <v-btn v-if="mayWrite" size="small" data-test="add-link" @click="open = true">{{ t('books.add_link') }}</v-btn>
     </div>
@@ -62,9 +62,6 @@ const { form: link, submit: sendLink } = useActionForm({
 </template>
 
 <style scoped>
-.title {
-  justify-content: space-between;
-}
 p {
   margin: 4px 0 10px;
 }

@@ -31,12 +31,14 @@ const older = () => router.reload({ data: { all: 1 } })
           <button
             v-if="entry.time && entry.type !== 'openings'"
             type="button"
+            class="as-link quiet"
             :aria-label="`${t('verbs.move')}: ${entry.text}, ${entry.day}`"
             @click="moving = entry">
             {{ t('verbs.move') }}
           </button>
           <button
             type="button"
+            class="as-link quiet"
             :aria-label="`${t('verbs.delete')}: ${entry.text}, ${entry.day}`"
             :data-test="`delete-${entry.type}`"
             @click="remove(entry)">
@@ -121,18 +123,6 @@ const older = () => router.reload({ data: { all: 1 } })
   margin-top: 16px;
   gap: 18px;
 }
-.edit button {
-  background: none;
-  border: 0;
-  padding: 2px 4px;
-  min-height: 24px;
-  font: inherit;
-  font-weight: 480;
-  color: var(--steel);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-}
 @media (max-width: 839.98px) {
   .life li {
     grid-template-columns: 18px minmax(0, 1fr);
@@ -151,7 +141,6 @@ const older = () => router.reload({ data: { all: 1 } })
     grid-column: 2;
   }
   .edit button {
-    min-height: 44px;
     padding: 2px 18px 2px 0;
   }
 }

@@ -42,14 +42,14 @@ const run = () => form.text.trim() && submit('post', '/command', () => (open.val
         <div class="answer" aria-live="polite">
           <p v-if="preview?.sentence" class="sentence" data-test="understood">{{ preview.sentence }}</p>
           <p v-if="wrong" class="ember" data-test="not-understood">{{ wrong }}</p>
-          <button v-if="preview?.guess" type="button" class="guess" data-test="guess" @click="take(preview.guess)">
+          <button v-if="preview?.guess" type="button" class="as-link" data-test="guess" @click="take(preview.guess)">
             {{ t('command.guess') }} <b>{{ preview.guess }}</b>
           </button>
           <ChangesPreview v-if="preview?.sentence && preview.chains.length" :chains="preview.chains" />
           <p v-for="caution in preview?.cautions ?? []" :key="caution" class="caution">{{ caution }}</p>
           <div v-if="preview?.examples.length" class="examples" data-test="examples">
             <span class="muted">{{ t('command.examples') }}</span>
-            <button v-for="example in preview.examples" :key="example" type="button" class="guess" @click="take(example)">
+            <button v-for="example in preview.examples" :key="example" type="button" class="as-link" @click="take(example)">
               {{ example }}
             </button>
           </div>
@@ -98,17 +98,5 @@ p {
 }
 .examples > .muted {
   grid-column: 1 / -1;
-}
-.guess {
-  font: inherit;
-  text-align: left;
-  background: none;
-  border: 0;
-  color: inherit;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-  min-height: 44px;
-  padding: 0;
 }
 </style>
