@@ -29,7 +29,7 @@ final readonly class Simulate
         ) {
             $this->connect->disconnect($earlier);
         }
-        [$device, $token] = $this->connect->probe($workshop, Pot::query()->findOrFail(PotDayJob::wish($job)->potId), 'Simulated probe', [
+        [$device, $token] = $this->connect->probe($workshop, Pot::query()->findOrFail(PotDayJob::choices($job)->potId), 'Simulated probe', [
             'job' => $job->id,
             'speed' => $speed,
             'extra_w' => 0.0,

@@ -19,7 +19,7 @@ use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Drip\DripPlan;
 use Dripel\Core\Logbook\SettingKey;
 
-/** Makes a wish into a plan, with the chain and the bottle as they are; nothing is stored. */
+/** Makes choices into a plan, with the chain and the bottle as they are; nothing is stored. */
 final readonly class PlanDrip
 {
     public function __construct(private ReadBook $readBook, private OpenJobs $openJobs, private AppClock $clock) {}

@@ -47,7 +47,7 @@ final readonly class CalibratePot
     /** Refused with NotPossible at `heat_up` for a pot day that logged too little, or of another pot. */
     public function fromPotDay(Pot $pot, GuidedJob $job): PotCalibrateResult
     {
-        (PotDayJob::wish($job)->potId === $pot->id && self::logged($job)) || throw new NotPossible('heat_up', 'no_heat_up');
+        (PotDayJob::choices($job)->potId === $pot->id && self::logged($job)) || throw new NotPossible('heat_up', 'no_heat_up');
         $in = PotDayJob::terms($job)->pot;
         $readings = self::readings($job);
 
@@ -97,7 +97,7 @@ final readonly class CalibratePot
             ? []
             : array_values(
                 Temperature::query()
-                    ->where('pot_id', PotDayJob::wish($job)->potId)
+                    ->where('pot_id', PotDayJob::choices($job)->potId)
                     ->whereBetween('at', $between)
                     ->orderBy('at')
                     ->orderBy('id')

@@ -50,7 +50,7 @@ final readonly class CorrectPotDay
             }
 
             return new About(
-                pot: PotDayJob::wish($job)->potId,
+                pot: PotDayJob::choices($job)->potId,
                 chains: array_map(fn(Dip $dip) => $dip->component_id, array_values($dips)),
                 at: $lastS,
             );

@@ -32,7 +32,7 @@ use Dripel\Core\Strip\BareState;
 use Dripel\Core\Strip\BathSource;
 use Dripel\Core\Strip\Load;
 
-/** Makes a wish into a plan, with pot, wax and chains as they are; nothing is stored. */
+/** Makes choices into a plan, with pot, wax and chains as they are; nothing is stored. */
 final readonly class PlanPotDay
 {
     public function __construct(

@@ -14,7 +14,7 @@ use Dripel\Core\PotDay\PotDayTerms;
 /** What a job of the kind pot day keeps in its terms. */
 final class PotDayJob
 {
-    public static function wish(GuidedJob $job): PotDayChoices
+    public static function choices(GuidedJob $job): PotDayChoices
     {
         return PotDayChoices::fromArray($job->terms['wish']);
     }

@@ -23,7 +23,7 @@ final readonly class PotDayWork implements GuidedWork
         if (isset($tap->about['celsius'])) {
             Temperature::query()->create([
                 'workshop_id' => $job->workshop_id,
-                'pot_id' => PotDayJob::wish($job)->potId,
+                'pot_id' => PotDayJob::choices($job)->potId,
                 'at' => min($tap->atS, $this->clock->unixS()),
                 'received_at' => $this->clock->unixS(),
                 'temp_c' => (float) $tap->about['celsius'],

@@ -38,7 +38,7 @@ final readonly class RecordPotDay
     public function __invoke(ActionContext $by, GuidedJob $job, JobRun $run): Action
     {
         return $this->ledger->record($by, ActionKind::PotDay, function (Draft $draft) use ($job, $run): About {
-            $potId = PotDayJob::wish($job)->potId;
+            $potId = PotDayJob::choices($job)->potId;
             $dipped = PotDayRecord::of($run);
             $there = Chain::query()->live()->whereKey($job->chains)->pluck('id')->all();
             foreach ($dipped as $dip) {

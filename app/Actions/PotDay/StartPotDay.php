@@ -58,9 +58,9 @@ final readonly class StartPotDay
                 return $job;
             }
             $workshop = Workshop::query()->findOrFail($job->workshop_id);
-            $this->expectPotFree($workshop, PotDayJob::wish($job)->potId);
+            $this->expectPotFree($workshop, PotDayJob::choices($job)->potId);
             $nowS = $this->clock->unixS();
-            $job->fill($this->planned($workshop, PotDayJob::wish($job))['job'] + ['started_at' => $nowS, 'begun_at' => $nowS])->save();
+            $job->fill($this->planned($workshop, PotDayJob::choices($job))['job'] + ['started_at' => $nowS, 'begun_at' => $nowS])->save();
             Workshop::query()->whereKey($workshop->id)->increment('revision');
 
             return $job;
@@ -94,7 +94,7 @@ final readonly class StartPotDay
     {
         foreach (GuidedJob::query()->in($workshop)->open()->whereNotNull('begun_at')->get() as $job) {
             $job->kind === GuidedKind::PotDay &&
-                PotDayJob::wish($job)->potId === $potId &&
+                PotDayJob::choices($job)->potId === $potId &&
                 throw new NotPossible('pot', 'pot_day.in_use', ['pot' => (new Names($this->readBook->settings($workshop)))->pot($potId)]);
         }
     }

@@ -25,7 +25,7 @@ use Dripel\Core\Strip\Load;
 use Dripel\Core\Strip\Protocol;
 use Dripel\Core\Strip\StripPlan;
 
-/** Makes a wish into a plan, with the jars and chains as they are; nothing is stored. */
+/** Makes choices into a plan, with the jars and chains as they are; nothing is stored. */
 final readonly class PlanStrip
 {
     public function __construct(

@@ -42,7 +42,7 @@ final class Probe extends Command
         $simulates = ['job' => $job->id, 'speed' => (float) $this->option('speed'), 'extra_w' => (float) $this->option('extra-watts')];
         [$device, $token] = $connect->probe(
             Workshop::query()->findOrFail($job->workshop_id),
-            Pot::query()->findOrFail(PotDayJob::wish($job)->potId),
+            Pot::query()->findOrFail(PotDayJob::choices($job)->potId),
             'Simulated probe',
             $simulates,
         );

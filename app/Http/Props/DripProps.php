@@ -49,7 +49,7 @@ final readonly class DripProps
     public function create(int $chainId): array
     {
         $place = $this->book->fittings->bikeOf($chainId, $this->translator->nowS) === null ? DripPlace::InBox : DripPlace::OnBike;
-        $choices = DripNeeds::of($this->book->history($chainId)->until($this->translator->nowS))->wish(
+        $choices = DripNeeds::of($this->book->history($chainId)->until($this->translator->nowS))->choices(
             $place,
             $this->translator->settings->excessSchool(),
         );
@@ -74,7 +74,7 @@ final readonly class DripProps
         ];
     }
 
-    /** @return DripPlan what follows from a wish */
+    /** @return DripPlan what follows from choices */
     public function plan(DripDraft $draft): array
     {
         $words = new DripWords($this->translator);

@@ -50,7 +50,7 @@ final readonly class PotDayPresenter implements JobPresenter
         $terms = PotDayJob::terms($job);
 
         return [
-            'pot' => ['id' => PotDayJob::wish($job)->potId, 'name' => $translator->names->pot(PotDayJob::wish($job)->potId)],
+            'pot' => ['id' => PotDayJob::choices($job)->potId, 'name' => $translator->names->pot(PotDayJob::choices($job)->potId)],
             'aboutPot' => $translator->say('pot_day.about', [
                 'wax' => $translator->say("pot.wax.{$terms->wax->value}"),
                 'grams' => $translator->quantities->mass($terms->pot->waxG),
@@ -113,7 +113,7 @@ final readonly class PotDayPresenter implements JobPresenter
     {
         $q = $translator->quantities;
         $terms = PotDayJob::terms($job);
-        $potId = PotDayJob::wish($job)->potId;
+        $potId = PotDayJob::choices($job)->potId;
         $latest = $this->readTemperatures->latest($potId, $job->started_at);
         $agoS = $latest === null ? 0 : max(0, $nowS - $latest->at);
         $endS = $run->aboutS($nowS);

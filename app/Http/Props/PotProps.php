@@ -254,7 +254,7 @@ final readonly class PotProps
             ->orderByDesc('started_at')
             ->limit(20)
             ->get()
-            ->filter(fn(GuidedJob $job) => PotDayJob::wish($job)->potId === $potId && CalibratePot::logged($job));
+            ->filter(fn(GuidedJob $job) => PotDayJob::choices($job)->potId === $potId && CalibratePot::logged($job));
 
         return array_values(
             $jobs

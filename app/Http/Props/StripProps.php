@@ -157,7 +157,7 @@ final readonly class StripProps
         return $chains;
     }
 
-    /** @return StripPlanView what follows from a wish */
+    /** @return StripPlanView what follows from choices */
     public function plan(Workshop $workshop, StripChoices $choices, StripDraft $draft): array
     {
         $translator = $this->translators->current();

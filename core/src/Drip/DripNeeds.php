@@ -39,7 +39,7 @@ final readonly class DripNeeds
         return new self($dirty[0] ?? null, $history->last(TopUp::class) === null);
     }
 
-    public function wish(DripPlace $place, ExcessSchool $excess): DripChoices
+    public function choices(DripPlace $place, ExcessSchool $excess): DripChoices
     {
         return new DripChoices($place, $this->wash !== null, true, $this->new ? self::COATS_NEW : 1, $excess);
     }

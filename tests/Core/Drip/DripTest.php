@@ -147,7 +147,7 @@ it('wants water where rain or mud was the worst since it last had wax, and two c
         ),
     );
     expect([$needs->wash, $needs->new])->toBe([$wash, $new]);
-    $choices = $needs->wish(DripPlace::InBox, ExcessSchool::Leave);
+    $choices = $needs->choices(DripPlace::InBox, ExcessSchool::Leave);
     expect([$choices->place, $choices->washed, $choices->warmed, $choices->coats, $choices->excess, $choices->brushedIn])->toBe([
         DripPlace::InBox,
         $wash !== null,

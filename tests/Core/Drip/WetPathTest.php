@@ -323,7 +323,7 @@ it('proposes what a chain wants before it is dripped', function (): void {
         // A dry cloth does not take that off.
         ->and($needs([$damp], [fn($s) => new WipeDown(5, $s('2026-11-20 18:00'), 1, WipeDownKind::Dried)])->wash)
         ->toBe(Condition::Damp)
-        ->and($needs([$damp], [fn($s) => new TopUp(5, $s('2026-11-19 18:00'), 1, 200.0)])->wish(DripPlace::OnBike, ExcessSchool::Leave))
+        ->and($needs([$damp], [fn($s) => new TopUp(5, $s('2026-11-19 18:00'), 1, 200.0)])->choices(DripPlace::OnBike, ExcessSchool::Leave))
         ->toEqual(new DripChoices(DripPlace::OnBike, true, true, 1, ExcessSchool::Leave));
 });
 

@@ -30,14 +30,14 @@ final class DripController extends Controller
 
     public function plan(DripRequest $request, PlanDrip $planDrip, ReadBook $readBook): JsonResponse
     {
-        $draft = $planDrip($request->workshop(), $request->wanted(), $request->wish(), $request->bottle());
+        $draft = $planDrip($request->workshop(), $request->wanted(), $request->choices(), $request->bottle());
 
         return response()->json((new DripProps($readBook($request->workshop()), $request->translator()))->plan($draft));
     }
 
     public function store(DripRequest $request, StartDrip $startDrip): RedirectResponse
     {
-        return redirect()->route('job', $startDrip($request->context(), $request->wanted(), $request->wish(), $request->bottle())->id);
+        return redirect()->route('job', $startDrip($request->context(), $request->wanted(), $request->choices(), $request->bottle())->id);
     }
 
     public function record(TopUpRequest $request, Chain $chain, TopUpChain $topUpChain): RedirectResponse

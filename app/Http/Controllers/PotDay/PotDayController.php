@@ -33,14 +33,14 @@ final class PotDayController extends Controller
 
     public function plan(PotDayRequest $request, PlanPotDay $planPotDay, PotDayProps $props): JsonResponse
     {
-        $choices = $request->wish();
+        $choices = $request->choices();
 
         return response()->json($props->plan($request->workshop(), $planPotDay($request->workshop(), $choices), $choices->byS));
     }
 
     public function store(PotDayRequest $request, StartPotDay $startPotDay): RedirectResponse
     {
-        return redirect()->route('job', $startPotDay($request->context(), $request->wish(), $request->boolean('later'))->id);
+        return redirect()->route('job', $startPotDay($request->context(), $request->choices(), $request->boolean('later'))->id);
     }
 
     public function correct(RecordRequest $request, GuidedJob $job, CorrectPotDay $correctPotDay): RedirectResponse

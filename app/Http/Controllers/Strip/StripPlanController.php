@@ -30,13 +30,13 @@ final class StripPlanController extends Controller
 
     public function plan(StripRequest $request, PlanStrip $planStrip, StripProps $props): JsonResponse
     {
-        $choices = $request->wish();
+        $choices = $request->choices();
 
         return response()->json($props->plan($request->workshop(), $choices, $planStrip($request->workshop(), $choices)));
     }
 
     public function store(StripRequest $request, StartStrip $startStrip): RedirectResponse
     {
-        return redirect()->route('job', $startStrip($request->context(), $request->wish(), $request->boolean('not_advised'))->id);
+        return redirect()->route('job', $startStrip($request->context(), $request->choices(), $request->boolean('not_advised'))->id);
     }
 }

@@ -45,7 +45,7 @@ final class DripRequest extends ActionRequest
         return $this->find()->bottleIfNamed($this->input('bottle_id'));
     }
 
-    public function wish(): DripChoices
+    public function choices(): DripChoices
     {
         return new DripChoices(
             DripPlace::from($this->string('place')->toString()),

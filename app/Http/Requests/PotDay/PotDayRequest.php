@@ -53,7 +53,7 @@ final class PotDayRequest extends ActionRequest
         array_map($this->find()->chain(...), array_filter($this->array('powder'), is_numeric(...)));
     }
 
-    public function wish(): PotDayChoices
+    public function choices(): PotDayChoices
     {
         $units = $this->translator()->quantities->units;
         $celsius = fn(string $field): ?float => $this->filled($field) ? $units->toCelsius($this->float($field)) : null;

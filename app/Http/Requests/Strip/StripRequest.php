@@ -40,7 +40,7 @@ final class StripRequest extends ActionRequest
         }
     }
 
-    public function wish(): StripChoices
+    public function choices(): StripChoices
     {
         $id = fn(mixed $id): ?int => is_numeric($id) ? (int) $id : null;
         $split = $this->filled('split') ? Solvent::from($this->string('split')->toString()) : null;

@@ -20,14 +20,14 @@ const form = reactive({
 })
 const bottles = computed(() => [...props.bottles, { value: null, title: t('drip.no_bottle') }])
 const actionId = newActionId()
-const wish = () => ({ ...form, chain_id: props.chain.id, action_id: actionId })
-const { preview, problems } = usePreview<DripPlan>('post', () => '/drip/plan', wish)
+const wanted = () => ({ ...form, chain_id: props.chain.id, action_id: actionId })
+const { preview, problems } = usePreview<DripPlan>('post', () => '/drip/plan', wanted)
 const starting = ref(false)
 const refused = ref<Record<string, string>>({})
 const errors = computed(() => Object.values({ ...problems.value, ...refused.value }))
 const recording = ref(false)
 const start = () =>
-  router.post('/drip', wish(), {
+  router.post('/drip', wanted(), {
     onStart: () => (starting.value = true),
     onFinish: () => (starting.value = false),
     onError: (found) => (refused.value = found),

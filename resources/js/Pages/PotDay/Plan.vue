@@ -41,7 +41,7 @@ watch(
   () => (form.target = pot.value?.target ?? ''),
 )
 const actionId = newActionId()
-const wish = (later = false) => {
+const wanted = (later = false) => {
   const own = <T,>(values: Record<number, T>) => Object.fromEntries(form.chains.map((id) => [id, values[id]]))
   return {
     ...form,
@@ -57,7 +57,7 @@ const wish = (later = false) => {
 const { preview, problems } = usePreview<PotDayPlanView>(
   'post',
   () => '/pot-day/plan',
-  () => (form.chains.length && form.pot_id ? wish() : null),
+  () => (form.chains.length && form.pot_id ? wanted() : null),
 )
 const found = ref<Record<string, string>>({})
 const errors = computed<Record<string, string | undefined>>(() => ({ ...problems.value, ...found.value }))
@@ -72,7 +72,7 @@ const measured = ref<PotDayChain | null>(null)
 const measuring = computed({ get: () => measured.value !== null, set: (on: boolean) => !on && (measured.value = null) })
 function start(later: boolean): void {
   found.value = {}
-  router.post('/pot-day', wish(later), {
+  router.post('/pot-day', wanted(later), {
     preserveState: true,
     preserveScroll: true,
     onStart: () => (starting.value = true),

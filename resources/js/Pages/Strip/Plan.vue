@@ -39,7 +39,7 @@ watch(
 )
 const all = ref(false)
 const shownSchools = computed(() => (all.value ? props.protocols : props.protocols.filter((other) => other.code === form.protocol)))
-const wish = () => ({
+const wanted = () => ({
   ...form,
   action_id: actionId,
   start: form.start || null,
@@ -49,7 +49,7 @@ const wish = () => ({
 const { preview, problems } = usePreview<StripPlanView>(
   'post',
   () => '/strip/plan',
-  () => (form.chains.length ? wish() : null),
+  () => (form.chains.length ? wanted() : null),
 )
 // The jars that were chosen stay in sight while a figure is put right.
 const baths = ref<StripPlanView['baths']>([])
@@ -67,7 +67,7 @@ function choose(bath: number, source: { jar: number | null; into: number | null 
 }
 function start(): void {
   refused.value = {}
-  router.post('/strip', wish(), {
+  router.post('/strip', wanted(), {
     preserveState: true,
     preserveScroll: true,
     onStart: () => (starting.value = true),

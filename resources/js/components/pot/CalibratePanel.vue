@@ -17,15 +17,15 @@ const values = reactive({
 })
 const sources = computed(() => [...props.pot.heatUps, { value: null, title: t('calibrate.typed') }])
 const powers = ['low', 'high'].map((value) => ({ value, title: t(`heat.${value}`) }))
-const wish = () => (values.heat_up ? { heat_up: values.heat_up } : { power: values.power, room: values.room, readings: values.readings })
+const wanted = () => (values.heat_up ? { heat_up: values.heat_up } : { power: values.power, room: values.room, readings: values.readings })
 const { preview, problems } = usePreview<{ text: string }>(
   'post',
   () => `/pots/${props.pot.id}/calibrate/fit`,
-  () => (values.heat_up || values.readings.trim() ? { ...wish(), action_id: newActionId() } : null),
+  () => (values.heat_up || values.readings.trim() ? { ...wanted(), action_id: newActionId() } : null),
 )
 const { form, submit } = useActionForm({})
 const keep = (forget: boolean) => {
-  form.transform((data) => ({ ...data, ...(forget ? { forget: true } : wish()) }))
+  form.transform((data) => ({ ...data, ...(forget ? { forget: true } : wanted()) }))
   submit('post', `/pots/${props.pot.id}/calibrate`)
 }
 </script>
