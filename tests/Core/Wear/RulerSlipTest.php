@@ -32,6 +32,8 @@ it('tells a slip from a worn chain', function (int $pitches, float $lengthMm, ?R
     'a hair short, within play and rule' => [46, 583.3, null],
     'not pulled straight' => [46, 582.0, RulerSlip::Short],
     // 23 1/16 in are 585.8 mm.
+    'as long as a chain can be' => [46, 46 * 12.7 * 1.03, null],
+    'longer than a chain can be' => [46, 46 * 12.7 * 1.03 + 1e-6, RulerSlip::Miscounted],
     'inches' => [46, 23.0625, RulerSlip::Inches],
     'a pitch too few on the rule' => [46, 572.0, RulerSlip::Miscounted],
     'two pitches too many' => [46, 610.0, RulerSlip::Miscounted],

@@ -289,23 +289,30 @@ it('refuses what cannot be, and says where', function (array $readings, float $n
     ],
 ]);
 
-it('finds the maximum where intervals hem it in from both sides', function (): void {
-    $result = forecast(
+it('finds the maximum where intervals hem it in from both sides', function (array $readings): void {
+    $result = forecast($readings, 3500, prior: null);
+    expect($result['rate_pct_per_1000km']['mean'])
+        ->toBeGreaterThan(0.0)
+        ->toBeLessThan(0.3)
+        ->and($result['standard_error']['rate'])
+        ->toBeGreaterThan(0.0);
+})->with([
+    'by two and two' => [
         [
             ['km' => 500, 'lower_pct' => 0.1, 'upper_pct' => null],
             ['km' => 1500, 'lower_pct' => null, 'upper_pct' => 0.2],
             ['km' => 2500, 'lower_pct' => 0.2, 'upper_pct' => null],
             ['km' => 3500, 'lower_pct' => null, 'upper_pct' => 0.4],
         ],
-        3500,
-        prior: null,
-    );
-    expect($result['rate_pct_per_1000km']['mean'])
-        ->toBeGreaterThan(0.0)
-        ->toBeLessThan(0.3)
-        ->and($result['standard_error']['rate'])
-        ->toBeGreaterThan(0.0);
-});
+    ],
+    'one from below between two from above' => [
+        [
+            ['km' => 500, 'lower_pct' => null, 'upper_pct' => 0.15],
+            ['km' => 2000, 'lower_pct' => 0.1, 'upper_pct' => null],
+            ['km' => 3500, 'lower_pct' => null, 'upper_pct' => 0.4],
+        ],
+    ],
+]);
 
 it('finds exact readings wherever they are, however little was known before', function (float $sigma, float $logSd): void {
     // A line of 0.05 % per 1000 km where 0.02 was expected: the data, not the prior, and not the place where the search began.

@@ -100,8 +100,10 @@ it('takes from the readings of a chain what they alone say of its rate', functio
     $rate = ChainRate::of(new WearForecastInput(0.5, $readings, new WearPrior(0.02, 0.6, 0.02, 0.02), 10_000.0));
     expect($rate->logFactor)
         ->toEqualWithDelta(log(0.05 / 0.02), 0.01)
+        // By weighted least squares, ISO/IEC Guide 98-3 (GUM) 5.1: the variance of a slope beside an intercept of sd 0.02, over the
+        // slope squared: 0.05² · (717.5/σ² − (105/σ²)² / (20/σ² + 1/0.02²)) with x in 1000 km and σ = 0.005.
         ->and($rate->precision)
-        ->toBeGreaterThan(500.0)
+        ->toEqualWithDelta(16_800.0, 500.0)
         ->and(ChainRate::of(new WearForecastInput(0.5, [], new WearPrior(0.02, 0.6, 0.02, 0.02), 10_000.0))->precision)
         ->toBe(0.0);
 });
@@ -307,6 +309,20 @@ it('does not judge wax by what was ridden on oil before it', function (): void {
             ->and(count($wear->of(1)->input->readings))
             ->toBe(4);
     }
+    // Waxed in its first kilometre: it may have been ridden on oil to there, and nobody knows how far it was worn by then.
+    $soon = new Book(
+        [1],
+        [1],
+        new Settings([new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1)]),
+        [new Fitting(1, new Moment(0), 1, 1)],
+        [new Ride(100, new Moment(60), 1, 0.5, 0.1, Condition::Dry), ...$rides],
+        [new Dip(101, new Moment(120), 1), ...$events],
+    );
+    expect((new WorkshopWear($soon, 60 * DAY_S))->of(1)?->input->prior?->initialSd)
+        ->toBe(0.5)
+        // It came used, and nobody knows how far: nothing is foreseen, and nothing invented.
+        ->and((new WorkshopWear($of(new Opening(1, new Moment(DAY_S * 30 - 120), 1, null, WaxThen::None), $late), 60 * DAY_S))->of(1))
+        ->toBeNull();
     // Never waxed: measured, but no witness of wax.
     $oil = new WorkshopWear(
         new Book(
