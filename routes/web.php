@@ -221,9 +221,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/links', [BooksController::class, 'storeLink']);
         Route::post('/calendar', [CalendarController::class, 'renew']);
         Route::post('/ahead/try', [PlanController::class, 'try']);
-        Route::post('/ahead/keep', [PlanController::class, 'keep']);
-        Route::post('/ahead/again', [PlanController::class, 'planAgain']);
-        Route::post('/ahead/unfollow', [PlanController::class, 'unfollow']);
+        Route::post('/ahead/days', [PlanController::class, 'keep']);
         Route::put('/ahead/terms', [PlanController::class, 'terms']);
         Route::post('/ahead/rides', [PlanController::class, 'ride']);
         Route::post('/dips', [DipController::class, 'store']);

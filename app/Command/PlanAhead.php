@@ -13,6 +13,7 @@ use App\Text\PlanWords;
 use App\Text\Translator;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\PlanTerms;
 
 /** What is said of the weeks to come: "pot saturday", "plan 4 weeks". */
 final readonly class PlanAhead
@@ -48,49 +49,38 @@ final readonly class PlanAhead
         $day = When::day($phrase, $lexicon, $translator, $today, ahead: true);
         $this->nothingElse($phrase, $text, $lexicon);
         $date = $day->date ?? throw NotUnderstood::because('pot_when');
-        $plan = ($this->readPlan)($this->current->workshop(), ReadPlan::MOST_WEEKS);
-        $plan->days([$date]) === [] && throw NotUnderstood::because('pot_past');
+        $plan = ($this->readPlan)($this->current->workshop());
+        $plan->days->ofPot($date) === null && throw NotUnderstood::because('pot_past');
         $pinned = array_values(array_unique([...$plan->terms->pinned, $date]));
         sort($pinned);
+        $forbidden = array_values(array_diff($plan->terms->forbidden, [$date]));
+        $tried = $plan->by($plan->terms->choosing($pinned, $forbidden, $plan->terms->notOn));
+        $words = new PlanWords($translator, $tried);
 
         return new Command(
-            (string) __('command.preview.pot', ['day' => (new PlanWords($translator, $plan))->day($date)]),
-            fn(ActionContext $by): Action => ($this->keepPlan)(
-                $by,
-                self::best([
-                    SettingKey::PlanPinned->value => $pinned,
-                    SettingKey::PlanForbidden->value => array_values(array_diff($plan->terms->forbidden, [$date])) ?: null,
-                ]),
-            ),
+            (string) __('command.preview.pot', ['day' => $words->day($date), 'change' => $words->change($tried->minutesMore($plan))]),
+            fn(ActionContext $by): Action => ($this->keepPlan)($by, [
+                SettingKey::PlanPinned->value => $pinned,
+                SettingKey::PlanForbidden->value => $forbidden ?: null,
+            ]),
         );
     }
 
-    /** The best plan of so many weeks is followed. */
+    /** So many weeks are planned. */
     private function plan(Phrase $phrase, string $text, Lexicon $lexicon, Translator $translator): Command
     {
-        $weeks = $phrase->take((string) __('command.weeks'))[1] ?? ReadPlan::WEEKS;
+        $weeks = $phrase->take((string) __('command.weeks'))[1] ?? PlanTerms::WEEKS;
         $this->nothingElse($phrase, $text, $lexicon);
-        ($weeks < 2 || $weeks > ReadPlan::MOST_WEEKS) &&
-            throw NotUnderstood::because('plan_weeks', ['most' => (string) ReadPlan::MOST_WEEKS]);
-        $plan = ($this->readPlan)($this->current->workshop(), (int) $weeks);
-        $words = new PlanWords($translator, $plan);
-        $about = $words->about($plan->best());
+        ($weeks < 2 || $weeks > PlanTerms::MOST_WEEKS) &&
+            throw NotUnderstood::because('plan_weeks', ['most' => (string) PlanTerms::MOST_WEEKS]);
+        $plan = ($this->readPlan)($this->current->workshop());
+        $words = new PlanWords($translator, $plan->by($plan->terms->over((int) $weeks)));
+        $about = $words->about();
 
         return new Command(
-            (string) __('command.preview.plan', ['plan' => $words->headline($plan->best()), 'about' => $about === '' ? '' : " {$about}."]),
-            fn(ActionContext $by): Action => ($this->keepPlan)($by, self::best([])),
+            (string) __('command.preview.plan', ['plan' => $words->headline(), 'about' => $about === '' ? '' : " {$about}."]),
+            fn(ActionContext $by): Action => ($this->keepPlan)($by, [SettingKey::PlanWeeks->value => (int) $weeks]),
         );
-    }
-
-    /**
-     * @param array<string, list<string>|null> $settings
-     *
-     * @return array<string, list<string>|int|null>
-     */
-    private static function best(array $settings): array
-    {
-        return [SettingKey::PlanByHand->value => null, SettingKey::PlanBottle->value => null, SettingKey::PlanFollowed->value => 1] +
-            $settings;
     }
 
     private function nothingElse(Phrase $phrase, string $text, Lexicon $lexicon): void

@@ -28,10 +28,6 @@ use Sabre\VObject\Component\VCalendar;
  */
 final readonly class PlanCalendar
 {
-    public const WEEKS = 8;
-
-    private const MEASURE_MINUTES = 10;
-
     private const DIP_MINUTES = 30;
 
     public function __construct(
@@ -45,7 +41,7 @@ final readonly class PlanCalendar
     {
         $book = ($this->readBook)($workshop);
         $translator = Translator::of($workshop, $this->readBook, $this->clock->unixS());
-        $plan = ($this->readPlan)($workshop, self::WEEKS);
+        $plan = ($this->readPlan)($workshop);
         $words = new PlanWords($translator, $plan);
         $calendar = $this->empty($translator, $workshop);
         $add = fn(string $uid, int $atS, float $minutes, string $summary, string $text, int $alarmMinutes = 0) => $this->event(
@@ -58,8 +54,8 @@ final readonly class PlanCalendar
             $alarmMinutes,
         );
         $at = fn(string $date, int $hour): int => LocalDay::named($date, $translator->zone())->atHour($hour);
-        foreach ($plan->held()->potDays as $pot) {
-            $date = $plan->potOn($pot->day);
+        foreach ($plan->result()->potDays as $pot) {
+            $date = $plan->days->potOn($pot->day);
             $minutes = $words->potMinutes($pot);
             $pot->dips === [] ||
                 $add(
@@ -71,11 +67,11 @@ final readonly class PlanCalendar
                     60,
                 );
         }
-        $lanes = $plan->lanes($plan->heldDays(), $plan->heldBottle());
+        $lanes = $plan->walk()->lanes;
         foreach ($lanes as $bikeId => $days) {
             foreach ($days as $day) {
-                $date = $plan->date($day->day);
-                $evening = $plan->date($day->day - 1);
+                $date = $plan->days->date($day->day);
+                $evening = $plan->days->date($day->day - 1);
                 $day->offId === null ||
                     $add(
                         "swap-{$bikeId}-{$date}",
@@ -109,8 +105,8 @@ final readonly class PlanCalendar
                 $day === null ||
                     $add(
                         "measure-{$chain->chainId}",
-                        $at($plan->date($day), PlanHours::MEASURE),
-                        self::MEASURE_MINUTES,
+                        $at($plan->days->date($day), PlanHours::MEASURE),
+                        PlanTerms::MEASURE_MINUTES,
                         $translator->say('ahead.calendar.measure', $name),
                         '',
                     );

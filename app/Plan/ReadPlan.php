@@ -4,29 +4,34 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Guided\OpenJobs;
 use App\Logbook\ReadBook;
 use App\Models\PlannedRide;
 use App\Models\Workshop;
 use App\Pot\PotFacts;
 use App\Pot\ReadBaths;
 use App\Support\AppClock;
+use App\Support\CacheMemo;
 use Dripel\Core\Bath\BathDip;
+use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WorkshopPlan;
 use Dripel\Core\PotDay\PotCapacity;
 
-/** The weeks ahead of a workshop, with what was planned by hand. */
+/** The weeks ahead of a workshop: the one plan that every page reads, with what was worked out before. */
 final readonly class ReadPlan
 {
-    public const WEEKS = 4;
+    public function __construct(
+        private ReadBook $readBook,
+        private ReadBaths $readBaths,
+        private OpenJobs $openJobs,
+        private CacheMemo $memo,
+        private AppClock $clock,
+    ) {}
 
-    public const MOST_WEEKS = 26;
-
-    public function __construct(private ReadBook $readBook, private ReadBaths $readBaths, private AppClock $clock) {}
-
-    public function __invoke(Workshop $workshop, int $weeks = self::WEEKS): WorkshopPlan
+    public function __invoke(Workshop $workshop): WorkshopPlan
     {
         $book = ($this->readBook)($workshop);
         $nowS = $this->clock->unixS();
@@ -35,10 +40,12 @@ final readonly class ReadPlan
         return WorkshopPlan::of(
             $book,
             Rail::all($book, $nowS, $zone),
-            PlanTerms::of($book, 7 * $weeks + 1, $this->capacity($workshop), $nowS),
+            PlanTerms::of($book, $this->capacity($workshop), $nowS),
             array_map(fn(PlannedRide $ride) => $ride->toCore(), $this->rides($workshop)),
             $nowS,
             $zone,
+            array_values(array_filter(array_map(fn(OpenJob $job) => $job->booked(), ($this->openJobs)($workshop)))),
+            $this->memo,
         );
     }
 

@@ -12,13 +12,15 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Next\DripOfPlan;
 use Dripel\Core\Next\NextItem;
 use Dripel\Core\Next\NextKind;
+use Dripel\Core\Next\NextPart;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Next\PotOfPlan;
+use Dripel\Core\Next\RideOfPlan;
+use Dripel\Core\Next\SwapOfPlan;
 use Dripel\Core\Next\Verb;
 use Dripel\Core\Next\WaitingFiles;
+use Dripel\Core\Next\WayOut;
 use Dripel\Core\Plan\ChainSupply;
-use Dripel\Core\Plan\GoodUntil;
-use Dripel\Core\Plan\WetPath;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Wear\WearForecastResult;
 
@@ -30,12 +32,120 @@ final readonly class NextWords
     /** @return array{string, string} the title and the reason */
     public function sentences(NextItem $item): array
     {
+        if ($item->steps !== []) {
+            return match ($item->kind) {
+                NextKind::Evening => $this->evening($item),
+                NextKind::Chores => $this->chores($item),
+                default => $this->alike($item),
+            };
+        }
         $parameters = $this->parameters($item);
 
         return [
             $this->translator->say($this->titleCode($item), $parameters),
             trans_choice($this->reasonCode($item), $this->count($item), $parameters),
         ];
+    }
+
+    /** @return array{string, string} an evening's work in the order in which it is done, and why the bench at all */
+    private function evening(NextItem $item): array
+    {
+        $work = [];
+        foreach ($item->steps as $step) {
+            $work[$this->work($step)][] = $step;
+        }
+        $phrases = array_map(
+            fn(string $code, array $steps) => $this->translator->say("next.work.{$code}", [
+                'chains' => $this->translator->names->chains(self::chainIds($steps)),
+                'bikes' => $this->translator->names->list(
+                    array_map(
+                        fn(NextItem $step) => $this->translator->say('next.work.onto', [
+                            'bike' => $this->translator->names->bike($step->bikeId),
+                            'chain' => $step->swapTo === null ? '' : $this->translator->names->chain($step->swapTo->chainId),
+                        ]),
+                        $steps,
+                    ),
+                ),
+            ]),
+            array_keys($work),
+            $work,
+        );
+        $because = array_values(
+            array_filter(
+                $item->steps,
+                fn(NextItem $step) => !in_array($step->kind, [NextKind::Measure, NextKind::Wipe, NextKind::Worn], true),
+            ),
+        );
+
+        return [ucfirst(implode(', ', $phrases)), $this->sentences($because[0] ?? $item->steps[0])[1]];
+    }
+
+    private function work(NextItem $step): string
+    {
+        return match ($step->kind) {
+            NextKind::Measure => 'measure',
+            NextKind::Wipe => 'wipe',
+            NextKind::Worn => 'retire',
+            NextKind::PlannedPot => 'pot',
+            NextKind::Job => match ($step->about instanceof OpenJob ? $step->about->kind : null) {
+                OpenJob::POT_DAY => 'pot',
+                GuidedKind::Drip->value => 'drip',
+                default => 'strip',
+            },
+            NextKind::PlannedDrip => 'drip',
+            default => 'swap',
+        };
+    }
+
+    /** @return array{string, string} how many small things, and the first of them */
+    private function chores(NextItem $item): array
+    {
+        $titles = array_map(fn(NextItem $step) => lcfirst($this->sentences($step)[0]), $item->steps);
+
+        return [
+            trans_choice('next.chores', count($titles)),
+            $this->translator->say('next.chores_first', ['first' => ucfirst($titles[0]), 'second' => $titles[1]]),
+        ];
+    }
+
+    /** @return array{string, string} several of a kind, and why the first */
+    private function alike(NextItem $item): array
+    {
+        $names = $this->translator->names;
+        $all = array_values(
+            array_unique(
+                array_map(
+                    fn(NextItem $step) => match (true) {
+                        $step->about instanceof JarState => $names->jar($step->about->jarId),
+                        $step->about instanceof BathState => $names->pot($step->about->potId),
+                        in_array($step->kind, [NextKind::Buy, NextKind::NoChain, NextKind::Commute, NextKind::Unmet], true),
+                        $step->swapTo !== null
+                            => $names->bike($step->bikeId),
+                        $step->chains === [] => '',
+                        default => $names->fullChain($step->chains[0]->chainId),
+                    },
+                    $item->steps,
+                ),
+            ),
+        );
+
+        return [
+            $this->translator->say("next.group.{$item->kind->value}", [
+                'all' => $names->list($all),
+                'count' => (string) count($item->steps),
+            ]),
+            $this->sentences($item->steps[0])[1],
+        ];
+    }
+
+    /**
+     * @param list<NextItem> $steps
+     *
+     * @return list<int>
+     */
+    private static function chainIds(array $steps): array
+    {
+        return array_map(fn(ChainState $chain) => $chain->chainId, array_merge(...array_map(fn(NextItem $step) => $step->chains, $steps)));
     }
 
     /** What the reason counts. */
@@ -52,16 +162,12 @@ final readonly class NextWords
     private function titleCode(NextItem $item): string
     {
         $code = match (true) {
-            $item->kind === NextKind::NoneWaxed && $item->verb === null => 'none_waxed_strip',
             $item->about instanceof OpenJob => match ($item->about->kind) {
                 GuidedKind::Drip->value => 'job_drip',
                 GuidedKind::PotDay->value => $item->about->planned ? 'job_planned' : 'job_pot_day',
                 default => 'job',
             },
             $item->about instanceof BathState => 'bath_' . ($item->about->ledger?->next->value ?? 'ok'),
-            $item->kind === NextKind::WetDried && $item->about instanceof WetPath => 'wet_dried' .
-                ($item->about->options === [] ? '' : "_{$item->about->options[0]->way->value}"),
-            $item->kind === NextKind::ToppedUp && $item->swapTo !== null => 'topped_up_swap',
             $item->kind === NextKind::Overdue && $item->verb === Verb::TopUp => 'overdue_drip',
             in_array($item->kind, [NextKind::Overdue, NextKind::Unsure], true) && $item->swapTo === null => "{$item->kind->value}_dip",
             default => $item->kind->value,
@@ -76,7 +182,8 @@ final readonly class NextWords
         $about = $item->about;
         $code = match ($item->kind) {
             NextKind::Overdue => 'overdue_' . ($chain?->wax->life?->because->value ?? 'distance'),
-            NextKind::Outrun => $about instanceof GoodUntil && $about->shortKm !== null ? 'outrun' : 'outrun_average',
+            NextKind::Outrun => $about instanceof SwapOfPlan && $about->fresh ? 'outrun_fresh' : 'outrun',
+            NextKind::PlannedPot => $about instanceof PotOfPlan && !$about->plan->whole() ? 'planned_pot_broken' : 'planned_pot',
             NextKind::Measure => $chain?->wear->reading === null ? 'measure_first' : 'measure',
             NextKind::Buy => match (true) {
                 $about instanceof ChainSupply && $about->tooFew() => 'buy_now',
@@ -84,7 +191,6 @@ final readonly class NextWords
                 default => 'buy',
             },
             NextKind::Bare => $item->late ? 'bare_late' : ($item->urgent ? 'bare_soon' : 'bare'),
-            NextKind::WetDried => $item->swapTo === null ? 'wet_dried' : 'wet_dried_swap',
             NextKind::Bath => 'bath_' . ($about instanceof BathState ? $about->ledger->next->value ?? 'ok' : 'ok'),
             NextKind::Job => $about instanceof OpenJob && $about->planned
                 ? ($item->byS === null
@@ -109,12 +215,15 @@ final readonly class NextWords
         $q = $this->translator->quantities;
 
         return [
-            $item->date === null ? $this->translator->say('next.any_day') : ucfirst($this->translator->dayWord($item->date)),
+            match (true) {
+                $item->evening !== null => ucfirst($this->translator->dayWord($item->evening)),
+                $item->part() === NextPart::AnyDay => $this->translator->say('next.any_day'),
+                default => ucfirst($this->translator->dayWord((string) $item->date)),
+            },
             match (true) {
                 $item->late => $this->translator->say('next.late'),
                 $item->byS !== null => $this->translator->say('next.by', ['time' => $q->time($item->byS)]),
-                $item->kind === NextKind::Outrun && $item->about instanceof GoodUntil && $item->about->rideKm !== null
-                    => $this->translator->say('next.before', ['km' => $q->distance($item->about->rideKm)]),
+                $item->minutes > 0.0 => $q->hours($item->minutes / 60.0),
                 default => '',
             },
         ];
@@ -133,7 +242,7 @@ final readonly class NextWords
             'bike' => $names->bike($item->bikeId),
             'chain' => $chain === null ? '' : $names->chain($chain->chainId),
             'full' => $chain === null ? '' : $names->fullChain($chain->chainId),
-            'chains' => $names->chains($item->kind === NextKind::NoneWaxed ? array_slice($ids, 1) : $ids),
+            'chains' => $names->chains($ids),
             'count' => $counts ? $this->count($item) : count($item->chains),
             'topups' => $chain === null ? '' : trans_choice('words.times', $chain->wax->topUps),
             'swap' => $item->swapTo === null ? '' : $names->chain($item->swapTo->chainId),
@@ -145,6 +254,7 @@ final readonly class NextWords
             'wear' => $chain === null ? '' : $this->chainWords->elongation($chain->wear->result),
             'limit' => $chain === null ? '' : $q->mark($chain->terms->limitPct),
             'bare' => $chain?->dryness->bareSinceS === null ? '' : $q->hours(($chain->nowS - $chain->dryness->bareSinceS) / 3600),
+            'way' => '',
             'time' => $item->byS === null ? '' : $q->time($item->byS),
             'wet_day' => $chain?->dryness->wetRide === null ? '' : $q->day($chain->dryness->wetRide->moment->unixS),
             'wet_km' => $chain?->dryness->wetRide === null ? '' : $q->distance($chain->dryness->wetRide->km),
@@ -167,10 +277,10 @@ final readonly class NextWords
         $about = $item->about;
 
         return match (true) {
-            $about instanceof GoodUntil => [
-                'ride' => $about->rideKm === null ? '' : $q->distance($about->rideKm),
-                'weekly' => $q->distance($about->weeklyKm),
+            $about instanceof SwapOfPlan, $about instanceof RideOfPlan => [
+                'ride' => $q->distance($about->day->riddenKm),
                 'day' => $this->translator->dayWord($about->date),
+                'has' => (new PlanWords($this->translator, $about->plan))->wax($about->day->beforeKm, $about->day->beforeHours),
             ],
             $about instanceof OpenJob => ['step' => (new JobWords($this->translator))->title($about)],
             $about instanceof JarState => ['jar' => $names->jar($about->jarId), 'cleanings' => (string) $about->cleanings],
@@ -187,9 +297,17 @@ final readonly class NextWords
             ],
             $about instanceof PotOfPlan => [
                 'pot_time' => ($words = new PlanWords($this->translator, $about->plan))->minutes($words->potMinutes($about->pot)),
-                'plan_end' => $this->translator->dayWord($about->plan->date($about->plan->terms->days - 1)),
+                'plan_end' => $this->translator->dayWord($about->plan->days->date($about->plan->terms->days - 1)),
+                'first' => $words->first($about->pot),
             ],
-            $about instanceof DripOfPlan => ['drip_day' => $this->translator->dayWord($about->plan->date($about->drip->day))],
+            $about instanceof WayOut => [
+                'way' =>
+                    ($words = new PlanWords($this->translator, $about->plan))->remedy($about->remedy) .
+                    ': ' .
+                    $words->remedyDoes($about->remedy) .
+                    '.',
+            ],
+            $about instanceof DripOfPlan => ['drip_day' => $this->translator->dayWord($about->rideOn)],
             $about instanceof ChainSupply => [
                 'short' => $about->shortOn === null ? '' : $this->translator->dayWord($about->shortOn),
                 'wanted' => trans_choice('wear.supply.wanted', $about->wanted),

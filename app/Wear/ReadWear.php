@@ -7,6 +7,7 @@ namespace App\Wear;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Support\AppClock;
+use App\Support\CacheMemo;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Wear\WorkshopWear;
 

@@ -152,8 +152,8 @@ return [
         'drip' => 'Top up :chain with drip, good for :km, :at.',
         'measure' => 'Measured :chain: :wear, :at.',
         'undo' => 'Take back: :what.',
-        'pot' => 'Heat the pot on :day; the rest is planned around it.',
-        'plan' => 'Follow the best plan. :plan.:about',
+        'pot' => 'Heat the pot on :day; the rest is planned around it, :change.',
+        'plan' => 'Plan so far ahead. :plan.:about',
     ],
     'problems' => [
         'empty' => 'Say what was done.',

@@ -90,6 +90,8 @@ return [
     'plan.topup_minutes' => 'minutes of a top-up',
     'plan.margin_pct' => 'margin',
     'plan.hours_weekly' => 'hours a week',
+    'plan.weeks' => 'weeks that are planned',
+    'chain.not_on' => 'stays out of the pot on',
     'plan.by_hand' => 'pot days by hand',
     'plan.bottle' => 'with the bottle',
     'plan.pinned' => 'pinned days',

@@ -68,6 +68,24 @@ final class Bench
         return $user;
     }
 
+    /**
+     * The lines of Next with what each stands for one by one.
+     *
+     * @param iterable<array<string, mixed>> $next
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function steps(iterable $next): array
+    {
+        $steps = [];
+        foreach ($next as $line) {
+            $line = collect($line)->toArray();
+            array_push($steps, ...$line['steps'] ?: [$line['line']]);
+        }
+
+        return $steps;
+    }
+
     public function bike(string $name = 'Heron', float $intervalKm = 300): Bike
     {
         $action = app(AddBike::class)($this->by(), [

@@ -204,7 +204,7 @@ final readonly class MoneyProps
     {
         $q = $translator->quantities;
         $minor = $book->settings->hourMinor();
-        $minutes = WorkDone::of($book, PlanTerms::of($book, 7, null, $translator->nowS), $translator->nowS)->minutes;
+        $minutes = WorkDone::of($book, PlanTerms::of($book, null, $translator->nowS), $translator->nowS)->minutes;
 
         return [
             'hour' => $q->amount($minor),

@@ -6,12 +6,12 @@ namespace App\Http\Props;
 
 use App\Models\PlannedRide;
 use App\Models\Workshop;
-use App\Plan\ReadPlan;
 use App\Text\PlanWords;
 use App\Text\Translator;
 use Dripel\Core\Cost\PriceList;
 use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Plan\DipReason;
 use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\MeasuringDays;
@@ -20,8 +20,7 @@ use Dripel\Core\Plan\PlanDoubt;
 use Dripel\Core\Plan\PlannedBike;
 use Dripel\Core\Plan\PlannedPotDay;
 use Dripel\Core\Plan\PlanRemedy;
-use Dripel\Core\Plan\PlanRepair;
-use Dripel\Core\Plan\PotDaysResult;
+use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\ShoppingItem;
 use Dripel\Core\Plan\WorkshopPlan;
 use Dripel\Core\Wear\WorkshopWear;
@@ -31,8 +30,16 @@ use Dripel\Core\Wear\WorkshopWear;
  *
  * @phpstan-import-type FormDefaults from FormProps
  *
- * @phpstan-type PlanRepairLine array{text: string, bottle: bool, dates: list<string>}
- * @phpstan-type PlanPot array{day: int, date: string, label: string, text: string, chains: list<int>, pinned: bool}
+ * @phpstan-type PlanPotChain array{id: int, name: string, why: string}
+ * @phpstan-type PlanPot array{
+ *     date: string,
+ *     label: string,
+ *     text: string,
+ *     chains: list<PlanPotChain>,
+ *     pinned: bool,
+ *     accepted: bool,
+ * }
+ * @phpstan-type PlanChange array{kind: 'pinned'|'forbidden'|'not_on', date: string, chain: int|null, text: string}
  * @phpstan-type LaneDayView array{
  *     before: float,
  *     after: float,
@@ -55,12 +62,11 @@ use Dripel\Core\Wear\WorkshopWear;
  * @phpstan-type PlanView array{
  *     headline: string,
  *     about: string,
- *     feasible: bool,
- *     blocked: string|null,
+ *     whole: bool,
+ *     change: string,
+ *     sure: string,
  *     broken: list<string>,
  *     doubts: list<string>,
- *     repairs: list<PlanRepairLine>,
- *     bottle: bool,
  *     pots: list<PlanPot>,
  *     days: list<PlanDay>,
  *     lanes: list<PlanLane>,
@@ -81,16 +87,17 @@ use Dripel\Core\Wear\WorkshopWear;
  *     mostWeeks: int,
  *     plan: PlanView,
  *     shopping: list<array{what: string, by: string, why: string, cost: string, soon: bool}>,
- *     byHand: bool,
- *     followed: bool,
  *     pinned: list<string>,
  *     forbidden: list<string>,
- *     remedies: list<array{title: string, does: string, good: bool}>,
+ *     notOn: list<array{chain_id: int, date: string}>,
+ *     changes: list<PlanChange>,
+ *     remedies: list<array{title: string, does: string, good: bool, dates: list<string>}>,
  *     terms: PlanTermsView,
  *     weekdays: list<array{value: int, title: string}>,
  *     rides: list<array{id: int, text: string}>,
  *     calendar: string|null,
  *     forms: FormDefaults,
+ *     sure?: string,
  * }
  */
 final readonly class PlanProps
@@ -114,34 +121,35 @@ final readonly class PlanProps
      *
      * @return PlanPage
      */
-    public function page(Workshop $workshop, array $rides, array $shopping, PriceList $prices, int $weeks): array
+    public function page(Workshop $workshop, array $rides, array $shopping, PriceList $prices): array
     {
         $terms = $this->plan->terms;
         $q = $this->translator->quantities;
 
         return [
-            'weeks' => $weeks,
-            'mostWeeks' => ReadPlan::MOST_WEEKS,
-            'plan' => $this->plan($this->plan->held(), $this->plan->heldDays(), $this->plan->heldBottle()),
+            'weeks' => intdiv($terms->days, 7),
+            'mostWeeks' => PlanTerms::MOST_WEEKS,
+            'plan' => $this->plan(),
             'shopping' => $this->shopping($shopping, $prices),
-            'byHand' => $this->plan->byHand() !== [],
-            'followed' => $terms->followed,
-            'pinned' => $terms->pinned,
-            'forbidden' => $terms->forbidden,
+            'pinned' => $this->ahead($terms->pinned),
+            'forbidden' => $this->ahead($terms->forbidden),
+            'notOn' => array_merge(
+                ...array_map(
+                    fn(int $chain, array $dates) => array_map(
+                        fn(string $date) => ['chain_id' => $chain, 'date' => $date],
+                        $this->ahead($dates),
+                    ),
+                    array_keys($terms->notOn),
+                    $terms->notOn,
+                ),
+            ),
+            'changes' => $this->changes(),
             'remedies' => array_map(
                 fn(PlanRemedy $remedy) => [
-                    'title' => $this->translator->say("ahead.remedy.{$remedy->kind->value}", [
-                        'bike' => $this->translator->names->bike((int) $this->plan->best()->blocked?->bike),
-                    ]),
-                    'does' => match (true) {
-                        $remedy->plan->feasible => $this->translator->say('ahead.remedy.does', [
-                            'time' => $this->words->minutes((float) $remedy->plan->totalMinutes),
-                        ]),
-                        $remedy->plan->blocked !== null && $remedy->plan->blocked->day > ($this->plan->best()->blocked->day ?? 0)
-                            => $this->translator->say('ahead.remedy.later', ['day' => $this->words->dayOf($remedy->plan->blocked->day)]),
-                        default => $this->translator->say('ahead.remedy.not'),
-                    },
-                    'good' => $remedy->plan->feasible,
+                    'title' => $this->words->remedy($remedy),
+                    'does' => $this->words->remedyDoes($remedy),
+                    'good' => $remedy->helps(),
+                    'dates' => $remedy->dates,
                 ],
                 $this->plan->remedies(),
             ),
@@ -214,17 +222,66 @@ final readonly class PlanProps
     }
 
     /**
-     * A choice of pot days as it is drawn: the lanes, and what breaks.
+     * @param list<string> $dates
      *
-     * @param list<int> $potDays
+     * @return list<string> those that are still to come
+     */
+    private function ahead(array $dates): array
+    {
+        return array_values(array_filter($dates, fn(string $date) => $date >= $this->plan->days->today->date));
+    }
+
+    /** @return list<PlanChange> what somebody wants otherwise, by its day */
+    private function changes(): array
+    {
+        $terms = $this->plan->terms;
+        $changes = [];
+        foreach (['pinned' => $terms->pinned, 'forbidden' => $terms->forbidden] as $kind => $dates) {
+            foreach ($this->ahead($dates) as $date) {
+                $changes[] = [
+                    'kind' => $kind,
+                    'date' => $date,
+                    'chain' => null,
+                    'text' => $this->translator->say("ahead.changed.{$kind}", ['day' => $this->words->day($date)]),
+                ];
+            }
+        }
+        foreach ($terms->notOn as $chain => $dates) {
+            foreach ($this->ahead($dates) as $date) {
+                $changes[] = [
+                    'kind' => 'not_on',
+                    'date' => $date,
+                    'chain' => $chain,
+                    'text' => $this->translator->say('ahead.changed.not_on', [
+                        'day' => $this->words->day($date),
+                        'chain' => $this->translator->names->fullChain($chain),
+                    ]),
+                ];
+            }
+        }
+        usort($changes, fn(array $a, array $b) => $a['date'] <=> $b['date']);
+
+        return $changes;
+    }
+
+    /** How sure the plan is, in a sentence. */
+    public function sure(WorkshopPlan $plan): string
+    {
+        return $plan->bikes === [] ? '' : $this->words->sure($plan->risk());
+    }
+
+    /**
+     * The plan as it is drawn: the lanes, and what breaks.
+     *
+     * @param WorkshopPlan|null $held the one that holds, where this one is only tried
      *
      * @return PlanView
      */
-    public function plan(PotDaysResult $result, array $potDays, bool $bottle): array
+    public function plan(?WorkshopPlan $held = null): array
     {
-        $lanes = $this->plan->lanes($potDays, $bottle);
+        $lanes = $this->plan->walk()->lanes;
         $measuring = MeasuringDays::of($lanes, $this->plan->chainIds(), $this->book, $this->wear, $this->translator->nowS);
-        $doubts = PlanCheck::of($this->book, $this->plan, $lanes, $this->translator->nowS);
+        $doubts = PlanCheck::of($this->book, $this->plan, $this->translator->nowS);
         $q = $this->translator->quantities;
         $broken = [];
         foreach ($lanes as $bikeId => $days) {
@@ -245,25 +302,14 @@ final readonly class PlanProps
             }
         }
         usort($broken, fn(array $a, array $b) => $a[0] <=> $b[0]);
-        $blocked = $this->plan->best()->blocked;
 
         return [
-            'headline' => $this->words->headline($result),
-            'about' => $this->words->about($result),
-            'feasible' => $result->feasible,
-            'blocked' =>
-                $blocked === null || $result->feasible
-                    ? null
-                    : $this->translator->say($blocked->tooLong ? 'ahead.blocked.long' : 'ahead.blocked.short', [
-                        'day' => $this->words->dayOf($blocked->day),
-                        'bike' => $this->translator->names->bike((int) $blocked->bike),
-                        'km' => $q->distance($this->plan->riding[(int) $blocked->bike]->ridden[$blocked->day]),
-                        'needs' => $this->words->needs(
-                            $this->plan->bikes[(int) $blocked->bike]->dailyKm[$blocked->day],
-                            $this->plan->bikes[(int) $blocked->bike]->dailyHours[$blocked->day] ?? null,
-                        ),
-                    ]),
-            'broken' => array_column($broken, 1),
+            'headline' => $this->words->headline(),
+            'about' => $this->words->about(),
+            'whole' => $this->plan->whole(),
+            'change' => $held === null ? '' : $this->words->change($this->plan->minutesMore($held)),
+            'sure' => $held === null ? '' : $this->sure($this->plan),
+            'broken' => [...array_map($this->words->missed(...), $this->plan->missed()), ...array_column($broken, 1)],
             'doubts' => array_map(
                 fn(PlanDoubt $doubt) => $this->translator->say($doubt->notReady ? 'ahead.doubt.ready' : 'ahead.doubt.short', [
                     'day' => $this->words->dayOf($doubt->day),
@@ -274,18 +320,16 @@ final readonly class PlanProps
                 ]),
                 array_slice($doubts, 0, self::DOUBTS),
             ),
-            'repairs' => $broken === [] ? [] : array_map($this->repair(...), $this->plan->repairs($potDays)),
-            'bottle' => $bottle,
-            'pots' => array_map(fn(int $day) => $this->pot($day, $lanes), $potDays),
+            'pots' => array_map($this->pot(...), $this->plan->result()->potDays),
             'days' => array_map(
                 fn(int $day) => [
-                    'date' => $this->plan->date($day),
-                    'potDate' => $this->plan->potOn($day),
+                    'date' => $this->plan->days->date($day),
+                    'potDate' => $this->plan->days->potOn($day),
                     'label' =>
-                        LocalDay::named($this->plan->date($day), $this->translator->zone())->weekday() === 6 || $day === 0
-                            ? $q->date((int) strtotime("{$this->plan->date($day)} 12:00 UTC"), 'd MMM')
+                        LocalDay::named($this->plan->days->date($day), $this->translator->zone())->weekday() === 6 || $day === 0
+                            ? $q->date((int) strtotime("{$this->plan->days->date($day)} 12:00 UTC"), 'd MMM')
                             : '',
-                    'weekend' => LocalDay::named($this->plan->date($day), $this->translator->zone())->weekday() >= 6,
+                    'weekend' => LocalDay::named($this->plan->days->date($day), $this->translator->zone())->weekday() >= 6,
                     'allowed' => $this->plan->input->allowedDays[$day],
                 ],
                 range(0, $this->plan->terms->days - 1),
@@ -294,57 +338,25 @@ final readonly class PlanProps
         ];
     }
 
-    /** @return PlanRepairLine */
-    private function repair(PlanRepair $repair): array
+    /** @return PlanPot */
+    private function pot(PlannedPotDay $pot): array
     {
-        $time = [
-            'time' => $this->words->minutes(
-                $repair->bottle
-                    ? count($repair->plan->topUps) * $this->plan->terms->topUpMinutes
-                    : array_sum(
-                        array_map(
-                            fn(PlannedPotDay $one) => $one->day === $repair->potDay ? $this->words->potMinutes($one) : 0.0,
-                            $repair->plan->potDays,
-                        ),
-                    ),
+        $date = $this->plan->days->potOn($pot->day);
+
+        return [
+            'date' => $date,
+            'label' => $this->words->day($date),
+            'text' => $this->words->pot($pot),
+            'chains' => array_map(
+                fn(DipReason $reason) => [
+                    'id' => $reason->chainId,
+                    'name' => $this->translator->names->fullChain($reason->chainId),
+                    'why' => $this->words->why($reason),
+                ],
+                $this->plan->walk()->reasons[$pot->day] ?? [],
             ),
-        ];
-
-        return [
-            'text' => $repair->bottle
-                ? $this->translator->say(
-                    'ahead.repair.bottle',
-                    $time + [
-                        'chains' => $this->words->drips($repair->plan->topUps),
-                        'day' => $this->words->day($this->plan->date(max(0, ($repair->plan->topUps[0]->day ?? 1) - 1))),
-                    ],
-                )
-                : $this->translator->say(
-                    'ahead.repair.pot',
-                    $time + ['day' => $this->words->day($this->plan->potOn((int) $repair->potDay))],
-                ),
-            'bottle' => $repair->bottle,
-            'dates' => array_map(fn(PlannedPotDay $one) => $this->plan->potOn($one->day), $repair->plan->potDays),
-        ];
-    }
-
-    /**
-     * @param array<int, list<LaneDay>> $lanes also where the plan broke before
-     *
-     * @return PlanPot
-     */
-    private function pot(int $day, array $lanes): array
-    {
-        $dips = array_merge(...array_map(fn(array $days) => $days[$day]->dipped, array_values($lanes)));
-        $found = new PlannedPotDay($day, $this->plan->input->batches(count($dips)), $dips);
-
-        return [
-            'day' => $day,
-            'date' => $this->plan->potOn($day),
-            'label' => $this->words->day($this->plan->potOn($day)),
-            'text' => $this->words->pot($found),
-            'chains' => array_map(intval(...), $found->dips),
-            'pinned' => in_array($this->plan->potOn($day), $this->plan->terms->pinned, true),
+            'pinned' => in_array($date, $this->plan->terms->pinned, true),
+            'accepted' => in_array($pot->day, $this->plan->days->accepted, true),
         ];
     }
 

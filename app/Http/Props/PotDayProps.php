@@ -9,6 +9,7 @@ use App\Guided\GuidedKind;
 use App\Guided\OpenJobs;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
+use App\Plan\ReadPlan;
 use App\Pot\PotFacts;
 use App\Pot\ReadBaths;
 use App\Text\ChainWords;
@@ -121,11 +122,12 @@ final readonly class PotDayProps
         private ReadBook $readBook,
         private ReadBaths $readBaths,
         private OpenJobs $openJobs,
+        private ReadPlan $readPlan,
         private Translators $translators,
     ) {}
 
     /**
-     * @param list<int> $chosen chains that somebody came with; empty: those that wait
+     * @param list<int> $chosen chains that somebody came with; empty: those of the plan's next pot
      *
      * @return PotDayPage
      */
@@ -134,11 +136,17 @@ final readonly class PotDayProps
         $translator = $this->translators->current();
         $book = ($this->readBook)($workshop);
         $jobs = $this->openJobs->byChain($workshop);
+        $next = ($this->readPlan)($workshop)->nextPot();
         $chains = [];
         foreach ($book->chainIds as $id) {
             $state = $book->chain($id, $translator->nowS);
             if (!$state->retired() && !isset($jobs[$id]) && $book->bikeOfChain($id, $translator->nowS) !== null) {
-                $chains[] = $this->chain($state, $book->fittings->bikeOf($id, $translator->nowS) !== null, $translator);
+                $chains[] = $this->chain(
+                    $state,
+                    $book->fittings->bikeOf($id, $translator->nowS) !== null,
+                    in_array($id, $next, true),
+                    $translator,
+                );
             }
         }
         $proposed = array_values(
@@ -331,7 +339,7 @@ final readonly class PotDayProps
     }
 
     /** @return PotDayChain */
-    private function chain(ChainState $state, bool $onBike, Translator $translator): array
+    private function chain(ChainState $state, bool $onBike, bool $planned, Translator $translator): array
     {
         $words = new ChainWords($translator);
         $id = $state->chainId;
@@ -353,7 +361,7 @@ final readonly class PotDayProps
                         'code' => $refusal->value,
                         'text' => $translator->say("errors.pot_day.{$refusal->value}", ['chain' => $translator->names->fullChain($id)]),
                     ],
-            'proposed' => $state->wantsPot() && !$onBike && $refusal === null,
+            'proposed' => $planned && $refusal === null,
         ];
     }
 

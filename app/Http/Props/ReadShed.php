@@ -13,7 +13,6 @@ use App\Ride\Inbox;
 use App\Strip\ReadJars;
 use App\Text\Translators;
 use App\Wear\ReadWear;
-use Dripel\Core\Logbook\SettingKey;
 
 /** Brings together all that the Shed shows, and Next goes by. */
 final readonly class ReadShed
@@ -33,12 +32,12 @@ final readonly class ReadShed
         return new ShedProps(
             ($this->readBook)($workshop),
             $this->translators->current(),
+            ($this->readPlan)($workshop),
             ($this->openJobs)($workshop),
             ($this->readJars)($workshop),
             ($this->readBaths)($workshop),
             ($this->readWear)($workshop),
             Inbox::waiting($workshop),
-            $this->readBook->settings($workshop)->whole(SettingKey::PlanFollowed, 0) === 1 ? ($this->readPlan)($workshop) : null,
         );
     }
 }

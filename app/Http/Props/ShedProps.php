@@ -21,6 +21,7 @@ use Dripel\Core\Next\NextInput;
 use Dripel\Core\Next\NextItem;
 use Dripel\Core\Next\NextKind;
 use Dripel\Core\Next\NextList;
+use Dripel\Core\Next\NextPart;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Next\Verb;
 use Dripel\Core\Plan\LocalDay;
@@ -37,7 +38,7 @@ use Dripel\Core\Wear\WorkshopWear;
  * @phpstan-import-type FormDefaults from FormProps
  * @phpstan-import-type PotView from PotProps
  *
- * @phpstan-type NextLine array{
+ * @phpstan-type NextStep array{
  *     key: string,
  *     kind: value-of<NextKind>,
  *     day: string,
@@ -59,6 +60,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     rides: list<int>,
  *     days: list<array{commute: int|null, date: string|null}>,
  * }
+ * @phpstan-type NextLine array{part: value-of<NextPart>, line: NextStep, steps: list<NextStep>}
  * @phpstan-type PotWall array{
  *     chains: list<PotChain>,
  *     solventOut: bool,
@@ -101,12 +103,12 @@ final readonly class ShedProps
     public function __construct(
         private Book $book,
         private Translator $translator,
+        private WorkshopPlan $plan,
         private array $jobs = [],
         private array $jars = [],
         private array $baths = [],
         ?WorkshopWear $wear = null,
         private int $ridesIn = 0,
-        private ?WorkshopPlan $plan = null,
     ) {
         $this->wear = $wear ?? new WorkshopWear($book, $translator->nowS);
         $this->chains = new ChainProps($translator, $jobs);
@@ -131,7 +133,7 @@ final readonly class ShedProps
                 $this->book->inventory()->spareLinks(),
             ),
             'rails' => array_map($this->rail(...), $rails),
-            'next' => array_map($this->next(...), $next, array_keys($next)),
+            'next' => array_map($this->next(...), $next),
             'pot' => $this->pot($rails),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
@@ -156,14 +158,14 @@ final readonly class ShedProps
         );
     }
 
-    /** @return list<Rail> along the plan that is followed */
+    /** @return list<Rail> along the plan */
     private function rails(): array
     {
-        $followed = $this->followed();
+        $riding = $this->plan->riding;
         $zone = $this->translator->zone();
 
         return array_map(
-            fn(Rail $rail) => isset($followed?->riding[$rail->bikeId]) ? $rail->along($followed->riding[$rail->bikeId], $zone) : $rail,
+            fn(Rail $rail) => isset($riding[$rail->bikeId]) ? $rail->along($riding[$rail->bikeId], $zone) : $rail,
             Rail::all($this->book, $this->translator->nowS, $zone),
         );
     }
@@ -181,19 +183,14 @@ final readonly class ShedProps
                 $rails,
                 $this->translator->nowS,
                 $this->translator->zone(),
+                $this->plan,
                 $this->jobs,
                 $this->jars,
                 $this->baths,
                 $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))),
                 $this->ridesIn,
-                $this->followed(),
             ),
         );
-    }
-
-    private function followed(): ?WorkshopPlan
-    {
-        return $this->plan?->terms->followed === true ? $this->plan : null;
     }
 
     /** @return RailView */
@@ -270,7 +267,13 @@ final readonly class ShedProps
     }
 
     /** @return NextLine */
-    private function next(NextItem $item, int $index): array
+    private function next(NextItem $item): array
+    {
+        return ['part' => $item->part()->value, 'line' => $this->step($item), 'steps' => array_map($this->step(...), $item->steps)];
+    }
+
+    /** @return NextStep */
+    private function step(NextItem $item): array
     {
         $words = new NextWords($this->translator, $this->words);
         [$day, $hour] = $words->when($item);
@@ -279,7 +282,14 @@ final readonly class ShedProps
         $firstS = ($item->rides[0] ?? null)?->moment->unixS;
 
         return [
-            'key' => "{$item->kind->value}-{$index}",
+            'key' => implode('-', [
+                $item->kind->value,
+                $item->evening,
+                $item->bikeId,
+                ...$ids,
+                $firstS,
+                $item->about instanceof JarState ? $item->about->jarId : null,
+            ]),
             'kind' => $item->kind->value,
             'day' => $day,
             'hour' => $hour,
@@ -292,7 +302,7 @@ final readonly class ShedProps
             'verb' => $item->verb?->value,
             'verbText' => $item->verb === null ? null : $this->translator->say("ui.verbs.{$item->verb->value}"),
             'bike' => $item->bikeId,
-            'chains' => $item->verb === Verb::Dip && $item->kind->value === 'none_waxed' ? array_slice($ids, 1) : $ids,
+            'chains' => $ids,
             'subject' => $ids === [] ? '' : $this->translator->names->fullChain($ids[0]),
             'swapTo' => $item->swapTo?->chainId,
             'date' => $firstS === null ? null : $this->translator->quantities->date($firstS, 'yyyy-MM-dd'),
@@ -319,11 +329,12 @@ final readonly class ShedProps
     private function pot(array $rails): array
     {
         $chains = [];
+        $next = $this->plan->nextPot();
         $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->planned ? [] : $job->chainIds, $this->jobs));
         foreach ($rails as $rail) {
             foreach ([...$rail->hanging, ...$rail->fitted === null ? [] : [$rail->fitted]] as $chain) {
                 if (!$chain->wear->pastLimit && !in_array($chain->chainId, $inJob, true)) {
-                    $chains[] = $this->chains->forPot($chain, $chain->wantsPot() && $chain !== $rail->fitted);
+                    $chains[] = $this->chains->forPot($chain, in_array($chain->chainId, $next, true));
                 }
             }
         }

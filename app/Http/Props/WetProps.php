@@ -13,6 +13,7 @@ use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WetOption;
 use Dripel\Core\Plan\WetPath;
 use Dripel\Core\Plan\WetWay;
+use Dripel\Core\Plan\WorkshopPlan;
 
 /**
  * The short path after a wet ride: dry it tonight, then one of the ways, each with what it gives and when.
@@ -43,7 +44,7 @@ use Dripel\Core\Plan\WetWay;
 final readonly class WetProps
 {
     /** @param list<OpenJob> $jobs */
-    public function __construct(private Book $book, private Translator $translator, private array $jobs) {}
+    public function __construct(private Book $book, private Translator $translator, private array $jobs, private WorkshopPlan $plan) {}
 
     /** @return WetPage|null null for a chain that is not wet */
     public function of(int $chainId): ?array
@@ -52,7 +53,13 @@ final readonly class WetProps
             foreach ($rail->chains() as $chain) {
                 if ($chain->chainId === $chainId) {
                     $job = array_values(array_filter($this->jobs, fn(OpenJob $job) => in_array($chainId, $job->chainIds, true)))[0] ?? null;
-                    $path = WetPath::of($chain, $rail, $this->book->settings, $job?->doneS, $this->translator->zone());
+                    $path = WetPath::of(
+                        $chain,
+                        $rail,
+                        $this->book->settings,
+                        $job->doneS ?? $this->plan->potDoneS($chainId),
+                        $this->translator->zone(),
+                    );
 
                     return $path === null ? null : $this->page($path, $rail, $chain);
                 }

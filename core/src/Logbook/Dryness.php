@@ -25,6 +25,12 @@ final readonly class Dryness
         public ?int $driedS,
     ) {}
 
+    /** Whether it is wet, and nobody has dried it yet. */
+    public function wet(): bool
+    {
+        return $this->wetRide !== null && $this->driedS === null;
+    }
+
     public static function derive(ChainHistory $history, WaxState $wax, Settings $settings, int $nowS): self
     {
         $strip = $wax->start === null && $wax->dip === null ? $history->last(Strip::class) : null;

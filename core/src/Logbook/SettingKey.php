@@ -141,14 +141,18 @@ enum SettingKey: string
     case PlanMarginPct = 'plan.margin_pct';
     /** Hours a week that one is willing to spend on all of it; null: nobody said. */
     case PlanHoursWeekly = 'plan.hours_weekly';
-    /** Days of the plan by hand, ["2026-12-05", "2026-12-19"]; null: the best ones. */
-    case PlanByHand = 'plan.by_hand';
-    /** 1: the plan by hand may use the bottle. */
-    case PlanBottle = 'plan.bottle';
+    /** How many weeks are planned. */
+    case PlanWeeks = 'plan.weeks';
+    /** Days on which the pot is heated whatever it costs, and on which it is not, ["2026-12-05", "2026-12-19"]. */
     case PlanPinned = 'plan.pinned';
     case PlanForbidden = 'plan.forbidden';
-    /** 1: Next and the calendar go by the plan. */
+    /** Not asked any more: the pot days of a plan by hand. What was said is read as PlanPinned. */
+    case PlanByHand = 'plan.by_hand';
+    /** Not asked any more: whether a plan by hand may use the bottle, and whether the plan is followed. It always is. */
+    case PlanBottle = 'plan.bottle';
     case PlanFollowed = 'plan.followed';
+    /** Days on which the pot is heated without this chain. */
+    case ChainNotOn = 'chain.not_on';
     /** Not asked any more: how many km a chain on plain drip lives. What was said is read as DripAsWax. */
     case PlainDripLifeKm = 'plain_drip.life_km';
     /** A coat of drip wax wears like a wax interval so many times as long; null: the house rule. */
@@ -172,6 +176,7 @@ enum SettingKey: string
             self::WeekWinter,
             self::InstrumentMarks,
             self::PlanWeekdays,
+            self::ChainNotOn,
             self::PlanByHand,
             self::PlanPinned,
             self::PlanForbidden,

@@ -5,18 +5,22 @@ declare(strict_types=1);
 namespace Dripel\Core\Next;
 
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Plan\Deadline;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Strip\BareState;
 
-/** Stripped chains that must be waxed before they rust. */
+/** Stripped chains that would rust before the plan's next pot. */
 final readonly class BareChains implements NextSource
 {
     public function items(NextInput $in): array
     {
         $items = [];
+        $remedies = $in->plan->remedies();
+        $way = $remedies === [] || $remedies[0]->dates === [] ? null : new WayOut($remedies[0], $in->plan);
+        $missed = array_map(fn(Deadline $deadline) => $deadline->chainId, $in->plan->missed());
         foreach ($in->rails as $rail) {
             foreach ([...$rail->hanging, ...$rail->fitted === null ? [] : [$rail->fitted]] as $chain) {
-                if ($chain->dryness->bare !== null && !$chain->wear->pastLimit && !$in->inJob($chain)) {
+                if ($chain->dryness->bare !== null && in_array($chain->chainId, $missed, true) && !$in->inJob($chain)) {
                     $byS = $chain->nowS + (int) round(3600 * $chain->dryness->bare->hoursLeft);
                     $day = max(LocalDay::of($byS, $in->zone)->date, LocalDay::of($chain->nowS, $in->zone)->date);
                     $items[] = new NextItem(
@@ -24,10 +28,11 @@ final readonly class BareChains implements NextSource
                         $rail->bikeId,
                         [$chain],
                         $day,
-                        Verb::Dip,
+                        Verb::PotDay,
                         $chain->dryness->bare->state === BareState::Late,
                         self::presses($chain),
                         $byS,
+                        about: $way,
                     );
                 }
             }

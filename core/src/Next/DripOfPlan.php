@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Next;
 
-use Dripel\Core\Plan\PlannedDrip;
-use Dripel\Core\Plan\WorkshopPlan;
-
-/** A top-up, with the plan that says so. */
+/** A top-up, with the local day of the ride that it is for. */
 final readonly class DripOfPlan
 {
-    public function __construct(public PlannedDrip $drip, public WorkshopPlan $plan) {}
+    public function __construct(public string $rideOn) {}
 }

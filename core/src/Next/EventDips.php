@@ -4,24 +4,20 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Next;
 
-/** Chains that are kept for an event and want their dip for it. */
+use Dripel\Core\Plan\Deadline;
+use Dripel\Core\Plan\DeadlineKind;
+
+/** Chains that are kept for an event and come into no pot of the plan in time for it. */
 final readonly class EventDips implements NextSource
 {
     public function items(NextInput $in): array
     {
-        $items = [];
-        foreach ($in->rails as $rail) {
-            foreach ($rail->hanging as $chain) {
-                if (
-                    $chain->keptFor?->wantsDip($chain->wax->dip, $chain->nowS, $in->book->settings) === true &&
-                    !$chain->wear->pastLimit &&
-                    !$in->inJob($chain)
-                ) {
-                    $items[] = new NextItem(NextKind::EventDip, $rail->bikeId, [$chain], $chain->keptFor->on, Verb::Dip);
-                }
-            }
-        }
+        return array_values(
+            array_map(function (Deadline $deadline) use ($in): NextItem {
+                $chain = $in->book->chain($deadline->chainId, $in->nowS);
 
-        return $items;
+                return new NextItem(NextKind::EventDip, $deadline->bikeId, [$chain], $deadline->by, Verb::Dip);
+            }, array_filter($in->plan->missed(), fn(Deadline $deadline) => $deadline->kind === DeadlineKind::Event)),
+        );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Next;
 
+use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Wear\ReadingDue;
 
 /** Chains that may be past their limit. */
@@ -23,6 +24,7 @@ final readonly class Measurements implements NextSource
                         $chain === $rail->fitted ? $in->today->date : null,
                         Verb::Measure,
                         about: $forecast,
+                        minutes: PlanTerms::MEASURE_MINUTES,
                     );
                 }
             }

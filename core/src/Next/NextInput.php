@@ -26,21 +26,31 @@ final readonly class NextInput
      * @param array<int, BathState> $baths
      * @param array<int, WearForecastResult> $forecasts by chain
      * @param int $ridesIn ride files that came in by themselves
-     * @param WorkshopPlan|null $plan that is followed
      */
     public function __construct(
         public Book $book,
         public array $rails,
         public int $nowS,
         public DateTimeZone $zone,
+        public WorkshopPlan $plan,
         public array $jobs = [],
         public array $jars = [],
         public array $baths = [],
         public array $forecasts = [],
         public int $ridesIn = 0,
-        public ?WorkshopPlan $plan = null,
     ) {
         $this->today = LocalDay::of($nowS, $zone);
+    }
+
+    /** @return list<string> local days of pot days that were accepted */
+    public function accepted(): array
+    {
+        return array_values(
+            array_map(
+                fn(OpenJob $job) => LocalDay::of((int) $job->dueS, $this->zone)->date,
+                array_filter($this->jobs, fn(OpenJob $job) => $job->planned && $job->dueS !== null),
+            ),
+        );
     }
 
     /** Whether a guided job speaks for a chain. */

@@ -8,7 +8,6 @@ use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Plan\ChainSupply;
-use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\WetPath;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Wear\WearForecastResult;
@@ -22,8 +21,8 @@ final readonly class NextItem
      * @param bool $urgent goes before everything else, whatever its day
      * @param int|null $byS Unix seconds, where the hour matters
      * @param list<Ride> $rides that wait for something
-     * @param OpenJob|JarState|BathState|ChainSupply|WearForecastResult|WetPath|GoodUntil|PotOfPlan|DripOfPlan|WaitingFiles|null $about what
-     * its kind knows beyond that
+     * @param string|null $evening the local day on which it is done at the bench, with all else of that day
+     * @param list<self> $steps what it consists of, where it stands for several
      */
     public function __construct(
         public NextKind $kind,
@@ -36,17 +35,70 @@ final readonly class NextItem
         public ?int $byS = null,
         public ?ChainState $swapTo = null,
         public array $rides = [],
-        public OpenJob|JarState|BathState|ChainSupply|WearForecastResult|WetPath|GoodUntil|PotOfPlan|DripOfPlan|WaitingFiles|null $about = null,
+        /** What its kind knows beyond that. */
+        public OpenJob|JarState|BathState|ChainSupply|WearForecastResult|WetPath|PotOfPlan|DripOfPlan|SwapOfPlan|RideOfPlan|WayOut|WaitingFiles|null $about = null,
+        public ?string $evening = null,
+        public float $minutes = 0.0,
+        public array $steps = [],
     ) {}
+
+    public function part(): NextPart
+    {
+        return match (true) {
+            $this->evening !== null => NextPart::Bench,
+            $this->date === null, $this->kind->waits() => NextPart::AnyDay,
+            default => NextPart::Now,
+        };
+    }
+
+    /** The same, done at the bench on a day. */
+    public function onEvening(string $evening): self
+    {
+        return $this->with(['evening' => $evening]);
+    }
+
+    /**
+     * Several as one line: what the first says of itself, and how long all take.
+     *
+     * @param non-empty-list<self> $items
+     */
+    public static function group(NextKind $kind, array $items): self
+    {
+        $first = $items[0];
+        // What an evening is for: the pot, or the job that goes on.
+        $main = array_values(array_filter($items, fn(self $item) => in_array($item->verb, [Verb::PotDay, Verb::Go], true)))[0] ?? null;
+
+        return $first->with([
+            'kind' => $kind,
+            'verb' => $main?->verb,
+            'about' => ($main ?? $first)->about,
+            'byS' => null,
+            'late' => array_filter($items, fn(self $item) => $item->late) !== [],
+            'urgent' => array_filter($items, fn(self $item) => $item->urgent) !== [],
+            'chains' => $main->chains ?? array_merge(...array_map(fn(self $item) => $item->chains, $items)),
+            'rides' => array_merge(...array_map(fn(self $item) => $item->rides, $items)),
+            'minutes' => array_sum(array_map(fn(self $item) => $item->minutes, $items)),
+            'steps' => $items,
+        ]);
+    }
+
+    /** @return non-empty-list<self> what it consists of, or itself */
+    public function parts(): array
+    {
+        return $this->steps === [] ? [$this] : $this->steps;
+    }
 
     /** Whether it is worth a word to somebody who is not looking: it is for today, or late, and waiting costs something. */
     public function reminds(string $today): bool
     {
-        return in_array(
-            $this->kind,
-            [NextKind::Bare, NextKind::Wet, NextKind::EventDip, NextKind::PlannedPot, NextKind::PlannedDrip],
-            true,
-        ) &&
+        return ($this->part() === NextPart::Bench || in_array($this->kind, [NextKind::Bare, NextKind::Wet, NextKind::EventDip], true)) &&
             ($this->date === null || $this->date <= $today);
+    }
+
+    /** @param array<string, mixed> $changes by the name of the field */
+    private function with(array $changes): self
+    {
+        /** @phpstan-ignore argument.type (the fields are its own) */
+        return new self(...[...get_object_vars($this), ...$changes]);
     }
 }

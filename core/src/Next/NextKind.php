@@ -13,28 +13,26 @@ enum NextKind: string
     case Job = 'job';
     /** A chain was ridden in the wet and nobody has dried it. */
     case Wet = 'wet';
-    /** A fitted chain was dried after the wet and wants wax before the next ride. */
-    case WetDried = 'wet_dried';
     /** A chain was ridden on after the wet without being dried: its joints want a look for rust. */
     case WetPast = 'wet_past';
     /** A fitted chain has no wax left. */
     case Overdue = 'overdue';
     /** A fitted chain came waxed and nobody knows how far it has gone since. */
     case Unsure = 'unsure';
-    /** The usual ride of a day is longer than the wax on the bike. */
+    /** A ride is longer than the wax on the bike. */
     case Outrun = 'outrun';
-    /** A bike will soon need a waxed chain and none hangs ready. */
-    case NoneWaxed = 'none_waxed';
-    /** A fitted chain was topped up as often as it may be: the pot comes next. */
-    case ToppedUp = 'topped_up';
     /** A chain that is kept for an event wants its dip for it. */
     case EventDip = 'event_dip';
     /** By the plan the pot is to be heated. */
     case PlannedPot = 'planned_pot';
     /** By the plan a chain is to be dripped. */
     case PlannedDrip = 'planned_drip';
-    /** Chains hang spent and wait for the pot. */
-    case SpentWaiting = 'spent_waiting';
+    /** A ride that no chain can take, whatever is done. */
+    case Unmet = 'unmet';
+    /** An evening at the bench: several things as one. */
+    case Evening = 'evening';
+    /** Small things that any day will do for, as one. */
+    case Chores = 'chores';
     /** A chain is past its wear limit. */
     case Worn = 'worn';
     /** A chain may be past its limit: it wants to be measured. */
@@ -57,6 +55,28 @@ enum NextKind: string
     case Bath = 'bath';
     /** The weekly commute filled itself in and waits to be confirmed. */
     case Commute = 'commute';
+
+    /** Whether any day will do for it, though it has been waiting since one. */
+    public function waits(): bool
+    {
+        return in_array(
+            $this,
+            [self::NoChain, self::NoBike, self::Commute, self::RidesIn, self::JarSettled, self::Buy, self::Chores],
+            true,
+        );
+    }
+
+    /** In which order it is done in an evening: measured and wiped first, then the pot, the bottle, and the chains back on. */
+    public function atTheBench(): int
+    {
+        return match ($this) {
+            self::Measure => 0,
+            self::Wipe, self::Worn => 1,
+            self::PlannedPot, self::Job => 2,
+            self::PlannedDrip => 3,
+            default => 4,
+        };
+    }
 
     public function rank(): int
     {

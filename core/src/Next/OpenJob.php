@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Next;
 
+use Dripel\Core\Plan\BookedPot;
+
 /** A guided job under way, as Next sees it: its chains, the step it is at, and when that step's timer rings. */
 final readonly class OpenJob
 {
+    /** The kind that puts its chains into the pot. */
+    public const POT_DAY = 'pot_day';
+
     /**
      * @param string $kind which sort of job
      * @param list<int> $chainIds
@@ -23,4 +28,10 @@ final readonly class OpenJob
         /** When its chains should be out of the pot, if that is known. */
         public ?int $doneS = null,
     ) {}
+
+    /** As the plan takes it; null: it is no pot day. */
+    public function booked(): ?BookedPot
+    {
+        return $this->kind === self::POT_DAY ? new BookedPot($this->dueS ?? 0, $this->chainIds, !$this->planned) : null;
+    }
 }

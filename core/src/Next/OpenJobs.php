@@ -25,6 +25,11 @@ final readonly class OpenJobs implements NextSource
                 urgent: array_filter($chains, BareChains::presses(...)) !== [],
                 byS: $rings ? $job->dueS : null,
                 about: $job,
+                // What rests until a timer rings waits at the bench; what waits for somebody cannot wait.
+                evening: $job->planned || $rings
+                    ? max($in->today->date, LocalDay::of($rings ? $job->dueS : $in->nowS, $in->zone)->date)
+                    : null,
+                minutes: $job->planned ? $in->plan->input->potMinutes(count($job->chainIds)) : 0.0,
             );
         }, $in->jobs);
     }

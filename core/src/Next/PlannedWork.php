@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Next;
 
-/** What the plan asks for in the coming days, in the place of what would be asked without it. */
+use Dripel\Core\Plan\PlannedPotDay;
+use Dripel\Core\Plan\PlanTerms;
+
+/** The next pot day of the plan, and the drips of the coming days. */
 final readonly class PlannedWork implements NextSource
 {
     /** House rules: what lies further ahead than this is no news yet, in days. */
@@ -14,44 +17,56 @@ final readonly class PlannedWork implements NextSource
 
     public function items(NextInput $in): array
     {
-        if ($in->plan === null) {
-            return [];
-        }
         $items = [];
         $pot = self::pot($in);
         if ($pot !== null) {
-            $chains = array_map(fn(string|int $id) => $in->book->chain((int) $id, $in->nowS), $pot->pot->dips);
-            $items[] = new NextItem(NextKind::PlannedPot, null, $chains, $in->plan->potOn($pot->pot->day), Verb::PotDay, about: $pot);
+            $date = $in->plan->days->potOn($pot->day);
+            $items[] = new NextItem(
+                NextKind::PlannedPot,
+                null,
+                array_map(fn(string|int $id) => $in->book->chain((int) $id, $in->nowS), $pot->dips),
+                $date,
+                Verb::PotDay,
+                about: new PotOfPlan($pot, $in->plan),
+                evening: $date,
+                minutes: $in->plan->input->potMinutes(count($pot->dips)),
+            );
         }
-        foreach ($in->plan->held()->topUps as $drip) {
-            if ($drip->day <= self::DRIP_DAYS) {
-                $chain = $in->book->chain((int) $drip->chain, $in->nowS);
-                $items[] = new NextItem(
-                    NextKind::PlannedDrip,
-                    (int) $drip->bike,
-                    [$chain],
-                    $in->plan->date(max(0, $drip->day - 1)),
-                    Verb::TopUp,
-                    about: new DripOfPlan($drip, $in->plan),
-                );
+        foreach ($in->plan->walk()->lanes as $bikeId => $days) {
+            foreach (array_slice($days, 0, self::DRIP_DAYS + 1) as $day) {
+                $on = max($in->today->date, $in->plan->days->date(max(0, $day->day - 1)));
+                foreach (array_unique($day->dripped) as $chainId) {
+                    $chain = $in->book->chain($chainId, $in->nowS);
+                    // What is wet is dried first, and that path leads to the drip too; what is being dripped is not asked for again.
+                    if ($chain->dryness->wet() || $in->underWay($chain)) {
+                        continue;
+                    }
+                    $items[] = new NextItem(
+                        NextKind::PlannedDrip,
+                        $bikeId,
+                        [$chain],
+                        $on,
+                        Verb::TopUp,
+                        about: new DripOfPlan($in->plan->days->date($day->day)),
+                        evening: $on,
+                        minutes: PlanTerms::TOPUP_WORK_MINUTES,
+                    );
+                }
             }
         }
 
         return $items;
     }
 
-    /** Whether the plan's pot day says already what an item would. */
-    public static function replaces(NextInput $in, NextItem $item): bool
+    /** The first that nobody accepted yet: an accepted one speaks for itself. */
+    private static function pot(NextInput $in): ?PlannedPotDay
     {
-        return in_array($item->kind, [NextKind::SpentWaiting, NextKind::NoneWaxed], true) && self::pot($in) !== null;
-    }
+        foreach ($in->plan->result()->potDays as $pot) {
+            if ($pot->dips !== [] && !in_array($in->plan->days->potOn($pot->day), $in->accepted(), true)) {
+                return $pot->day <= self::POT_DAYS ? $pot : null;
+            }
+        }
 
-    private static function pot(NextInput $in): ?PotOfPlan
-    {
-        $pot = $in->plan?->held()->potDays[0] ?? null;
-
-        return $in->plan === null || $pot === null || $pot->dips === [] || $pot->day > self::POT_DAYS
-            ? null
-            : new PotOfPlan($pot, $in->plan);
+        return null;
     }
 }

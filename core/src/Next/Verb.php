@@ -27,6 +27,8 @@ enum Verb: string
     case Look = 'look';
     /** Goes on with a guided job. */
     case Go = 'go';
+    /** Looks at the weeks ahead. */
+    case Ahead = 'ahead';
     /** Looks after a jar. */
     case Jar = 'jar';
 }

@@ -7,7 +7,7 @@ namespace Dripel\Core\Next;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\WetPath;
 
-/** Wet chains: carried until the wet is out of them and wax is on them again. */
+/** Wet chains until they are dry; what wax they want then is the plan's to say. */
 final readonly class WetChains implements NextSource
 {
     public function items(NextInput $in): array
@@ -26,7 +26,13 @@ final readonly class WetChains implements NextSource
                 $path =
                     $chain->wear->pastLimit || $in->underWay($chain)
                         ? null
-                        : WetPath::of($chain, $rail, $in->book->settings, $in->jobOf($chain)?->doneS, $in->zone);
+                        : WetPath::of(
+                            $chain,
+                            $rail,
+                            $in->book->settings,
+                            $in->jobOf($chain)->doneS ?? $in->plan->potDoneS($chain->chainId),
+                            $in->zone,
+                        );
                 // On its hook it has dried by itself after a day; what rust there is shows before the pot.
                 $hung =
                     $chain !== $rail->fitted &&
@@ -41,17 +47,6 @@ final readonly class WetChains implements NextSource
                         Verb::Wet,
                         $path->late(),
                         byS: $path->late() ? null : $path->dryByS,
-                        about: $path,
-                    );
-                } elseif ($path !== null && $chain === $rail->fitted) {
-                    $day = $path->nextRideS === null ? $in->today : LocalDay::of($path->nextRideS, $in->zone);
-                    $items[] = new NextItem(
-                        NextKind::WetDried,
-                        $rail->bikeId,
-                        [$chain],
-                        $day->date,
-                        Verb::Wet,
-                        swapTo: ($path->options[0] ?? null)?->chain,
                         about: $path,
                     );
                 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Next;
 
+use Dripel\Core\Plan\PlanTerms;
+
 /** Chains on their bikes that want a dry cloth between two dips. */
 final readonly class Wipes implements NextSource
 {
@@ -20,7 +22,7 @@ final readonly class Wipes implements NextSource
                 $chain->wax->life !== null &&
                 !$chain->wax->life->due()
             ) {
-                $items[] = new NextItem(NextKind::Wipe, $rail->bikeId, [$chain], null, Verb::Wipe);
+                $items[] = new NextItem(NextKind::Wipe, $rail->bikeId, [$chain], null, Verb::Wipe, minutes: PlanTerms::WIPE_MINUTES);
             }
         }
 

@@ -214,7 +214,7 @@ final class BikeDips
         for ($day = 0; $day < $this->in->days; $day++) {
             if (in_array($day, $allowed, true)) {
                 // As many choices as there are sets of used chains: not begun where they are too many.
-                if ($this->steps + array_sum(array_map(fn(DipWay $way) => 2 ** count($way->run->worn()), $ways)) > $mostSteps) {
+                if ($this->steps + array_sum(array_map(fn(DipWay $way) => 2 ** count($way->run->worn($day)), $ways)) > $mostSteps) {
                     return $this->least($price);
                 }
                 $ways = $this->dipped($ways, $day, 0, null, $share);
@@ -384,8 +384,8 @@ final class BikeDips
     {
         $run = $way->run;
         $alike = [];
-        foreach ($run->worn() as $n) {
-            $alike[$n === $run->on ? 'on' : self::state($run, $n)][] = $n;
+        foreach ($run->worn($day) as $n) {
+            $alike[$n === $run->on ? 'on' : $this->state($run, $n)][] = $n;
         }
         // To dip a chain with wax left wastes that: what a choice wastes is never won back.
         $spare = array_map(
@@ -422,27 +422,30 @@ final class BikeDips
         $others = [];
         foreach ($run->used as $n => $_) {
             if ($n !== $run->on) {
-                $others[] = self::state($run, $n);
+                $others[] = $this->state($run, $n);
             }
         }
         // Which of two is taken goes by their places where a deadline tells them apart.
         if ($run->dipBy === []) {
             sort($others, SORT_STRING);
 
-            return self::state($run, $run->on) . ';' . implode(';', $others);
+            return $this->state($run, $run->on) . ';' . implode(';', $others);
         }
 
-        return $run->on . ';' . self::state($run, $run->on) . ';' . implode(';', $others);
+        return $run->on . ';' . $this->state($run, $run->on) . ';' . implode(';', $others);
     }
 
-    private static function state(BikeRun $run, int $chain): string
+    private function state(BikeRun $run, int $chain): string
     {
+        $of = $this->bike->chains[$chain];
+
         return $run->used[$chain] .
             '/' .
             ($run->hours[$chain] ?? '') .
             '/' .
             $run->topUps[$chain] .
             (isset($run->bare[$chain]) ? 'b' : '') .
-            (isset($run->dipBy[$chain]) ? 'd' . $run->dipBy[$chain] : '');
+            (isset($run->dipBy[$chain]) ? "d{$run->dipBy[$chain]},{$of->dipFrom}" : '') .
+            ($of->notOn === [] ? '' : 'n' . implode(',', $of->notOn));
     }
 }

@@ -62,12 +62,19 @@ final class BikeRun
         $this->on = $bike->onBike;
     }
 
-    /** @return list<int> the chains that a pot day may dip: those that were ridden, that are bare, that must be dipped */
-    public function worn(): array
+    /** @return list<int> the chains that a pot day may dip: those that were ridden, that are bare, that must be dipped from then on */
+    public function worn(int $day): array
     {
         $worn = [];
         foreach ($this->used as $n => $km) {
-            if ($km > 0.0 || isset($this->bare[$n]) || isset($this->dipBy[$n]) || ($this->hours[$n] ?? 0.0) > 0.0) {
+            $chain = $this->bike->chains[$n];
+            if (
+                ($km > 0.0 ||
+                    isset($this->bare[$n]) ||
+                    ($this->hours[$n] ?? 0.0) > 0.0 ||
+                    (isset($this->dipBy[$n]) && $chain->dipFrom <= $day)) &&
+                !in_array($day, $chain->notOn, true)
+            ) {
                 $worn[] = $n;
             }
         }
@@ -76,21 +83,46 @@ final class BikeRun
     }
 
     /** @param list<int> $chains that go into the pot, and come out fresh */
-    public function dip(array $chains): void
+    public function dip(array $chains, int $day): void
     {
         foreach ($chains as $n) {
             [$this->used[$n], $this->topUps[$n]] = [0.0, 0];
             if ($this->hours !== []) {
                 $this->hours[$n] = 0.0;
             }
-            unset($this->bare[$n], $this->dipBy[$n]);
+            unset($this->bare[$n]);
+            if ($this->bike->chains[$n]->dipFrom <= $day) {
+                unset($this->dipBy[$n]);
+            }
         }
     }
 
     /** The pot on all chains: they are alike, and which is on makes no difference. */
     public function renew(): void
     {
-        $this->dip(array_keys($this->used));
+        $this->dip(array_keys($this->used), PHP_INT_MAX);
+    }
+
+    /** Whether nothing is left of what was before the pot: no top-ups, no coat that was begun, no deadline. */
+    public function renewed(): bool
+    {
+        return max([0, ...$this->topUps]) === 0 &&
+            $this->bare === [] &&
+            $this->dipBy === [] &&
+            array_sum($this->used) + array_sum($this->hours) <= 0.0;
+    }
+
+    /** What tells it from another run of the same bike that goes on from the same day. */
+    public function state(): string
+    {
+        return implode(':', [
+            $this->on,
+            implode(',', $this->topUps),
+            implode(',', $this->used),
+            implode(',', $this->hours),
+            implode(',', array_keys($this->bare)),
+            implode(',', array_keys($this->dipBy)),
+        ]);
     }
 
     /** The first chain that must have been dipped by a day and was not. */

@@ -39,7 +39,7 @@ final class DipWay
     public function dipped(array $chains, int $day, int $choice, int $counts): self
     {
         $run = clone $this->run;
-        $run->dip($chains);
+        $run->dip($chains, $day);
         $count = count($chains);
 
         return $count === 0

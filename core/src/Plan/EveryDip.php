@@ -9,8 +9,8 @@ use Dripel\Core\Input\Check;
 /**
  * The best pot days where each dips every chain that was used: exact. A pot day makes all fresh, so the bikes do not depend on one
  * another between two of them, and the best choice is a shortest path over the allowed days. What a pot day leaves is the same whatever
- * came before, but for chains that had top-ups and have used nothing: they are not dipped, and have fewer top-ups to come.
- * Source: shortest paths, any textbook.
+ * came before, but for chains that had top-ups and have used nothing: they are not dipped, and have fewer top-ups to come; and for
+ * chains that are not dipped on just any day. Source: shortest paths, any textbook.
  */
 final class EveryDip
 {
@@ -52,12 +52,7 @@ final class EveryDip
                     $from,
                 ];
                 $left = $stretch->left[$day] ?? [];
-                $key =
-                    $day .
-                    implode(
-                        '',
-                        array_map(fn(int $n, BikeRun $run) => "|{$n}:{$run->on}:" . implode(',', $run->topUps), array_keys($left), $left),
-                    );
+                $key = $day . implode('', array_map(fn(int $n, BikeRun $run) => "|{$n}:{$run->state()}", array_keys($left), $left));
                 if (!isset($best[$key]) || self::beats($candidate, $best[$key])) {
                     $best[$key] = $candidate;
                     $found[$key] = $left;

@@ -39,17 +39,15 @@ final readonly class EveryStretch
             $run = isset($bikes[$n]) ? clone $bikes[$n] : new BikeRun($bike, $in->topUp);
             $from < 0 || isset($bikes[$n]) || $run->renew();
             [$run->swaps, $run->dripped] = [[], []];
-            $special = max([0, ...$run->topUps]) > 0;
+            $special = max([0, ...$run->topUps]) > 0 || $bike->choosy();
             for ($day = $first; $day <= $blocked && $day < $in->days; $day++) {
                 $minutes[$day] += count($run->swaps) * $in->swapMinutes + count($run->dripped) * ($in->topUp->minutes ?? 0.0);
-                $worn = $run->worn();
+                $worn = $run->worn($day);
                 $dips[$day] += count($worn);
                 if ($special && $in->allowedDays[$day]) {
                     $after = clone $run;
-                    $after->dip($worn);
-                    if (max([0, ...$after->topUps]) > 0) {
-                        $left[$day][$n] = $after;
-                    }
+                    $after->dip($worn, $day);
+                    $after->renewed() || ($left[$day][$n] = $after);
                 }
                 $missed = $run->dipBy === [] ? null : $run->missed($day);
                 if ($missed !== null || !$run->ride($day)) {

@@ -26,6 +26,8 @@ final readonly class LaneDay
         public ?float $rideHours,
         /** The ride's own km. */
         public float $riddenKm,
+        /** Of the wax that it takes, what is more than a whole coat: so far it goes without. */
+        public float $overKm,
         /** The chain that came off for it. */
         public ?int $offId,
         public array $dripped,

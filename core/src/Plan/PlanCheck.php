@@ -21,28 +21,23 @@ use Dripel\Core\Logbook\TopUp;
 final readonly class PlanCheck
 {
     /**
-     * @param array<int, list<LaneDay>> $lanes by bike
-     *
      * @return list<PlanDoubt> rides that a chain would not be fit for after all
      */
-    public static function of(Book $book, WorkshopPlan $plan, array $lanes, int $nowS): array
+    public static function of(Book $book, WorkshopPlan $plan, int $nowS): array
     {
         $zone = $book->settings->zone();
         $dryFactor = $book->settings->factor(Condition::Dry, $nowS);
         $margin = 1.0 + $plan->terms->marginPct / 100.0;
         [$fittings, $rides, $events, $asked] = [[], [], [], []];
         $id = 1_000_000_000;
-        foreach ($lanes as $bikeId => $days) {
-            $chains = array_map(intval(...), ($plan->bikes[$bikeId] ?? $plan->dripBikes[$bikeId])->ids());
+        foreach ($plan->walk()->lanes as $bikeId => $days) {
             foreach ($days as $day) {
                 $at = fn(int $hour, int $before = 0): Moment => new Moment(
-                    max($nowS + 1, $plan->today->plus($day->day - $before)->atHour($hour)),
+                    max($nowS + 1, $plan->days->today->plus($day->day - $before)->atHour($hour)),
                     sequence: ++$id,
                 );
-                if ($day->dipped !== []) {
-                    foreach ($chains as $chain) {
-                        $events[] = new Dip(++$id, $at(PlanHours::pot($plan->terms), $plan->terms->evening ? 1 : 0), $chain);
-                    }
+                foreach ($day->dipped as $chain) {
+                    $events[] = new Dip(++$id, $at(PlanHours::pot($plan->terms), $plan->terms->evening ? 1 : 0), $chain);
                 }
                 foreach ($day->dripped as $chain) {
                     $events[] = new TopUp(++$id, $at(PlanHours::DRIP, 1), $chain, WaxTopUp::KM);

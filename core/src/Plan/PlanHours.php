@@ -11,6 +11,11 @@ final readonly class PlanHours
 
     public const POT_MORNING = 6;
 
+    /** After these the pot is not heated on that day any more. */
+    public const POT_LAST = 22;
+
+    public const MORNING_LAST = 12;
+
     public const SWAP = 8;
 
     public const RIDE = 9;

@@ -97,6 +97,7 @@ final readonly class PlanRisk implements Model
                     array_values(
                         array_filter(array_keys($bike->chains), fn(int $n) => in_array($bike->chains[$n]->id, $in->dips[$day], true)),
                     ),
+                    $day,
                 );
             }
             if (!$run->ride($day)) {

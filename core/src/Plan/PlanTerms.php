@@ -24,13 +24,22 @@ final readonly class PlanTerms
     /** What a top-up takes in truth: wipe, a drop on each roller, wipe again. House rule. */
     public const TOPUP_WORK_MINUTES = 15.0;
 
+    /** What it takes to measure a chain, and to run one through a dry cloth. House rules. */
+    public const MEASURE_MINUTES = 5.0;
+
+    public const WIPE_MINUTES = 2.0;
+
     public const MARGIN_PCT = 10.0;
+
+    public const WEEKS = 4;
+
+    public const MOST_WEEKS = 26;
 
     /**
      * @param list<int> $weekdays 1 Monday to 7 Sunday
      * @param list<string> $pinned local days YYYY-MM-DD
      * @param list<string> $forbidden
-     * @param list<string> $byHand
+     * @param array<int, list<string>> $notOn by chain: pot days on which it stays out
      */
     public function __construct(
         public int $days,
@@ -46,9 +55,7 @@ final readonly class PlanTerms
         public ?int $potCapacity = null,
         public array $pinned = [],
         public array $forbidden = [],
-        public array $byHand = [],
-        public bool $bottle = true,
-        public bool $followed = false,
+        public array $notOn = [],
         /** Hours a week that one is willing to spend; null: nobody said. */
         public ?float $hoursWeekly = null,
     ) {}
@@ -59,12 +66,12 @@ final readonly class PlanTerms
         return $this->hoursWeekly === null ? 0.0 : max(0.0, $minutes - (60.0 * $this->hoursWeekly * $this->days) / 7);
     }
 
-    public static function of(Book $book, int $days, ?int $potCapacity, int $nowS): self
+    public static function of(Book $book, ?int $potCapacity, int $nowS): self
     {
         $settings = $book->settings;
 
         return new self(
-            $days,
+            7 * $settings->whole(SettingKey::PlanWeeks, 0, self::WEEKS) + 1,
             $settings->newest(SettingKey::PlanWeekdays, 0)?->value === null
                 ? self::usualWeekdays($book, $nowS)
                 : array_map(intval(...), $settings->numbers(SettingKey::PlanWeekdays, 0)),
@@ -76,13 +83,50 @@ final readonly class PlanTerms
             $settings->number(SettingKey::PlanTopUpMinutes, 0) ?? self::TOPUP_MINUTES,
             $settings->number(SettingKey::PlanMarginPct, 0) ?? self::MARGIN_PCT,
             $potCapacity,
-            $settings->texts(SettingKey::PlanPinned, 0),
+            array_values(array_unique([...$settings->texts(SettingKey::PlanPinned, 0), ...$settings->texts(SettingKey::PlanByHand, 0)])),
             $settings->texts(SettingKey::PlanForbidden, 0),
-            $settings->texts(SettingKey::PlanByHand, 0),
-            $settings->whole(SettingKey::PlanBottle, 0, 1) === 1,
-            $settings->whole(SettingKey::PlanFollowed, 0) === 1,
+            array_filter(
+                array_combine(
+                    $book->chainIds,
+                    array_map(fn(int $chainId) => $settings->texts(SettingKey::ChainNotOn, $chainId), $book->chainIds),
+                ),
+            ),
             $settings->number(SettingKey::PlanHoursWeekly, 0),
         );
+    }
+
+    /**
+     * The same with other days pinned, forbidden, or without a chain.
+     *
+     * @param list<string> $pinned
+     * @param list<string> $forbidden
+     * @param array<int, list<string>> $notOn
+     */
+    public function choosing(array $pinned, array $forbidden, array $notOn): self
+    {
+        return $this->with(['pinned' => $pinned, 'forbidden' => $forbidden, 'notOn' => $notOn]);
+    }
+
+    /**
+     * The same on other weekdays.
+     *
+     * @param list<int> $weekdays
+     */
+    public function on(array $weekdays): self
+    {
+        return $this->with(['weekdays' => $weekdays]);
+    }
+
+    public function over(int $weeks): self
+    {
+        return $this->with(['days' => 7 * $weeks + 1]);
+    }
+
+    /** @param array<string, mixed> $changes by the name of the field */
+    private function with(array $changes): self
+    {
+        /** @phpstan-ignore argument.type (the fields are its own) */
+        return new self(...[...get_object_vars($this), ...$changes]);
     }
 
     /**

@@ -78,6 +78,12 @@ final readonly class PlannedBike
         return array_map(fn(PlannedChain $chain) => $chain->id, $this->chains);
     }
 
+    /** Whether not every pot day dips just any chain of it. */
+    public function choosy(): bool
+    {
+        return array_filter($this->chains, fn(PlannedChain $chain) => $chain->dipFrom > 0 || $chain->notOn !== []) !== [];
+    }
+
     /** The interval of a bike that goes by km. */
     public function km(): float
     {
@@ -102,6 +108,16 @@ final readonly class PlannedBike
     public function riding(array $dailyKm, array $dailyHours): self
     {
         return new self($this->id, $this->intervalKm, $dailyKm, $this->chains, $this->onBike, $this->intervalHours, $dailyHours);
+    }
+
+    /** The same without the ride of a day. */
+    public function resting(int $day): self
+    {
+        [$km, $hours] = [$this->dailyKm, $this->dailyHours];
+        $km[$day] = 0.0;
+        $hours === [] || ($hours[$day] = 0.0);
+
+        return $this->riding(array_values($km), array_values($hours));
     }
 
     /** The same with one more chain, fresh. */

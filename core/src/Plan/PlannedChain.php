@@ -14,6 +14,8 @@ final readonly class PlannedChain
      * @param bool $bare without wax: it takes no ride and no top-up before its first dip
      * @param int $topUps since its last dip
      * @param int|null $dipBy the day on which it must have been in the pot, whatever it has left; null: none
+     * @param int $dipFrom from which day on the pot counts for that
+     * @param list<int> $notOn days on which it is not dipped
      */
     public function __construct(
         public string|int $id,
@@ -22,6 +24,8 @@ final readonly class PlannedChain
         public bool $bare = false,
         public int $topUps = 0,
         public ?int $dipBy = null,
+        public int $dipFrom = 0,
+        public array $notOn = [],
     ) {
         Check::notNegative('used_km', $usedKm);
         Check::notNegative('used_hours', $usedHours);

@@ -50,11 +50,11 @@ final readonly class PotDays implements Model
                 foreach ($runs as $n => $run) {
                     $chains = array_values(
                         array_filter(
-                            $run->worn(),
+                            $run->worn($day),
                             fn(int $chain) => $dips[$day] === null || in_array($in->bikes[$n]->chains[$chain]->id, $dips[$day], true),
                         ),
                     );
-                    $run->dip($chains);
+                    $run->dip($chains, $day);
                     foreach ($chains as $chain) {
                         $dipped[] = $in->bikes[$n]->chains[$chain]->id;
                     }

@@ -26,6 +26,8 @@ final readonly class RidingPlan
      * @param list<float> $hours likewise, at the bike's pace; 0 where nobody ever timed a ride
      * @param list<string> $names of planned rides, by day; empty where none is
      * @param array<int, ChainState> $kept the chain that is kept for the event of a day, by day
+     * @param list<list<float>> $weeks what it was ridden week by week before, seven effective km from Monday; none where single rides, days
+     *                                 off or an event make these weeks unlike others
      */
     private function __construct(
         public array $km,
@@ -33,7 +35,10 @@ final readonly class RidingPlan
         public array $hours,
         public array $names,
         public bool $byHabit,
-        public array $kept = [],
+        public array $kept,
+        public array $weeks,
+        /** Hours for a km as ridden; 0: nobody ever timed a ride. */
+        public float $hoursPerKm,
     ) {}
 
     /** @param list<PlannedRide> $planned */
@@ -90,6 +95,11 @@ final readonly class RidingPlan
             $names,
             $byHabit,
             $kept,
+            array_filter($planned, fn(PlannedRide $ride) => $ride->bikeId === null || $ride->bikeId === $rail->bikeId) === [] &&
+            $kept === []
+                ? PastWeeks::of($book, $rail->bikeId, $today)
+                : [],
+            $pace,
         );
     }
 

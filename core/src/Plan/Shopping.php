@@ -41,7 +41,7 @@ final readonly class Shopping
         array $stripMl,
         LocalDay $today,
     ): array {
-        $until = $plan->date($plan->terms->days - 1);
+        $until = $plan->days->date($plan->terms->days - 1);
         $chains = self::chains($book, $rails, $forecasts, $today);
         $items = [...$chains, ...self::links($book, $chains, $today), ...self::wax($plan, $baths), ...self::drip($plan, $bottles)];
         foreach ($chains as $chain) {
@@ -125,13 +125,13 @@ final readonly class Shopping
      */
     private static function wax(WorkshopPlan $plan, array $baths): array
     {
-        $pots = $plan->held()->potDays;
+        $pots = $plan->result()->potDays;
         foreach ($baths as $bath) {
             if ($bath->ledger === null || $pots === []) {
                 continue;
             }
             if ($bath->ledger->next === BathNext::Replace) {
-                return [new ShoppingItem(Supply::Wax, $bath->ledger->waxG, $plan->potOn($pots[0]->day), ShoppingBecause::BathSpent)];
+                return [new ShoppingItem(Supply::Wax, $bath->ledger->waxG, $plan->days->potOn($pots[0]->day), ShoppingBecause::BathSpent)];
             }
             $dips = 0;
             $short = null;
@@ -146,7 +146,7 @@ final readonly class Shopping
                     new ShoppingItem(
                         Supply::Wax,
                         ($dips - $bath->ledger->dipsLeft) * $bath->ledger->pickupG,
-                        $plan->potOn($short->day),
+                        $plan->days->potOn($short->day),
                         ShoppingBecause::BathLow,
                     ),
                 ];
@@ -162,7 +162,7 @@ final readonly class Shopping
      */
     private static function drip(WorkshopPlan $plan, array $bottles): array
     {
-        $topUps = $plan->held()->topUps;
+        $topUps = $plan->result()->topUps;
         if ($bottles === []) {
             return $topUps === []
                 ? []
@@ -170,7 +170,7 @@ final readonly class Shopping
                     new ShoppingItem(
                         Supply::DripWax,
                         count($topUps) * DripDoseInput::USUAL_ML,
-                        $plan->date(max(0, $topUps[0]->day - 1)),
+                        $plan->days->date(max(0, $topUps[0]->day - 1)),
                         ShoppingBecause::NoBottle,
                     ),
                 ];
@@ -179,7 +179,7 @@ final readonly class Shopping
         // The planned doses, or the pace of late: whichever empties the shelf sooner.
         $given = (int) floor($leftMl / DripDoseInput::USUAL_ML + Check::EPSILON);
         $days = array_filter([
-            isset($topUps[$given]) ? $plan->date(max(0, $topUps[$given]->day - 1)) : null,
+            isset($topUps[$given]) ? $plan->days->date(max(0, $topUps[$given]->day - 1)) : null,
             max(array_map(fn(BottleState $bottle) => $bottle->emptyOn, $bottles)),
         ]);
 

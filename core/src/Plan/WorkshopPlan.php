@@ -4,66 +4,101 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Plan;
 
+use Closure;
 use DateTimeZone;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
+use Dripel\Core\Maths\Memo;
+use Dripel\Core\Maths\NoMemo;
 
 /**
- * The weeks ahead of a workshop: its rails as plan.pot_days takes them, and what follows. A day counts from today; the pot of a day
- * is heated that morning, or the evening before.
+ * The weeks ahead of a workshop, the one answer to what comes next: when to heat the pot and with which chains, what to swap and what to
+ * drip, which deadline and which ride it cannot meet. Everything that looks ahead reads it. A day counts from today; the pot of a day is
+ * heated that morning, or the evening before.
  */
 final class WorkshopPlan
 {
-    /** Looked for once it is asked for: a pot day that is only moved by hand needs no best plan. */
-    private ?PotDaysResult $best = null;
+    private ?PotDaysResult $result = null;
 
-    /** So many more pot days are told as ways to mend a plan. */
-    private const POT_REPAIRS = 2;
+    /** @var array<int, array<int, true>> by bike and day */
+    private array $leftOut = [];
+
+    private ?PlanWalk $walk = null;
 
     /**
      * @param array<int, PlannedBike> $bikes by bike, those that the pot is for
      * @param array<int, PlannedBike> $dripBikes by bike
+     * @param array<string, PlannedBike> $alone chains that no bike rides before they are dipped: kept for an event, or put into an
+     *                                          accepted pot day
      * @param array<int, RidingPlan> $riding by bike
+     * @param list<Deadline> $deadlines
+     * @param list<int> $waiting chains that hang and are spent or bare
+     * @param Closure(PlanTerms, bool=): self $again the same workshop by other terms
      */
     private function __construct(
         public readonly PlanTerms $terms,
         public readonly PotDaysInput $input,
-        public readonly LocalDay $today,
+        public readonly PlanDays $days,
         public readonly array $bikes,
         public readonly array $dripBikes,
+        public readonly array $alone,
         public readonly array $riding,
+        public readonly array $deadlines,
+        private readonly array $waiting,
+        private readonly Memo $memo,
+        private readonly Closure $again,
     ) {}
 
     /**
      * @param list<Rail> $rails
      * @param list<PlannedRide> $planned
+     * @param list<BookedPot> $booked
+     * @param bool $anyDay on other days than the terms allow too, but only where nothing else will do
      */
-    public static function of(Book $book, array $rails, PlanTerms $terms, array $planned, int $nowS, DateTimeZone $zone): self
-    {
-        $today = LocalDay::of($nowS, $zone);
+    public static function of(
+        Book $book,
+        array $rails,
+        PlanTerms $terms,
+        array $planned,
+        int $nowS,
+        DateTimeZone $zone,
+        array $booked = [],
+        Memo $memo = new NoMemo(),
+        bool $anyDay = false,
+    ): self {
+        $days = new PlanDays($terms, $booked, $nowS, $zone);
+        $every = $anyDay ? new PlanDays($terms->on(range(1, 7)), $booked, $nowS, $zone) : $days;
+        $deadlines = Deadlines::of($book, $rails, $booked, $every, $terms, $nowS);
+        $byChain = array_column($deadlines, null, 'chainId');
+        $fresh = array_merge(...array_map(fn(BookedPot $pot) => $pot->begun ? $pot->chainIds : [], $booked));
         [$bikes, $dripBikes, $riding] = [[], [], []];
         foreach ($rails as $rail) {
             $plan = RidingPlan::of($book, $rail, $planned, $terms->days, $nowS, $zone);
-            $bike = self::bike($rail, $plan, 1.0 + $terms->marginPct / 100.0);
+            $bike = self::bike($rail, $plan, $terms, $days, $byChain, $fresh);
             if ($bike === null) {
                 continue;
             }
             $riding[$rail->bikeId] = $plan;
             $rail->fitted?->terms->dripOnly === true ? ($dripBikes[$rail->bikeId] = $bike) : ($bikes[$rail->bikeId] = $bike);
         }
-        $dates = array_map(fn(int $day) => self::potDate($today, $day, $terms), range(0, $terms->days - 1));
+        $ridden = array_merge(...array_map(fn(PlannedBike $bike) => $bike->ids(), array_values($bikes)));
+        $alone = [];
+        foreach ($deadlines as $deadline) {
+            if (!$deadline->missed && !in_array($deadline->chainId, $ridden, true)) {
+                $alone["alone {$deadline->chainId}"] = new PlannedBike(
+                    "alone {$deadline->chainId}",
+                    $book->settings->intervalKm($deadline->bikeId, $nowS),
+                    array_fill(0, $terms->days, 0.0),
+                    [self::chain($deadline->chainId, 0.0, 0.0, $deadline->kind === DeadlineKind::Rust, 0, $terms, $days, $deadline)],
+                    0,
+                );
+            }
+        }
         $input = new PotDaysInput(
             $terms->days,
-            array_map(
-                fn(string $date, int $day) => $date >= $today->date &&
-                    !($terms->evening && $day === 0) &&
-                    !in_array($date, $terms->forbidden, true) &&
-                    (in_array($date, $terms->pinned, true) || in_array(LocalDay::named($date, $zone)->weekday(), $terms->weekdays, true)),
-                $dates,
-                array_keys($dates),
-            ),
+            $every->allowed,
             $terms->fixedMinutes,
             $terms->dipMinutes,
             $terms->batchMinutes,
@@ -72,20 +107,37 @@ final class WorkshopPlan
             $book->settings->topUpsMost() === 0
                 ? null
                 : new PlannedTopUp(WaxTopUp::KM, $terms->topUpMinutes, $book->settings->topUpsMost()),
-            array_values($bikes),
-            array_values(
-                array_filter(
-                    array_map(
-                        fn(string $date, int $day) => in_array($date, $terms->pinned, true) && $date >= $today->date ? $day : null,
-                        $dates,
-                        array_keys($dates),
-                    ),
-                    fn(?int $day) => $day !== null,
-                ),
+            [...array_values($bikes), ...array_values($alone)],
+            $days->pinned,
+            array_keys(
+                array_filter($every->allowed, fn(bool $allowed, int $day) => $allowed && !$days->allowed[$day], ARRAY_FILTER_USE_BOTH),
             ),
+            DipRule::Chosen,
+        );
+        $again = fn(PlanTerms $terms, bool $anyDay = false): self => self::of(
+            $book,
+            $rails,
+            $terms,
+            $planned,
+            $nowS,
+            $zone,
+            $booked,
+            $memo,
+            $anyDay,
         );
 
-        return new self($terms, $input, $today, $bikes, $dripBikes, $riding);
+        $waiting = array_map(
+            fn(ChainState $chain) => $chain->chainId,
+            array_merge(...array_map(fn(Rail $rail) => $rail->forThePot(), $rails)),
+        );
+
+        return new self($terms, $input, $days, $bikes, $dripBikes, $alone, $riding, $deadlines, $waiting, $memo, $again);
+    }
+
+    /** The plan of the same workshop by other terms. */
+    public function by(PlanTerms $terms): self
+    {
+        return ($this->again)($terms);
     }
 
     /** @return list<int> the chains that it plans with, on bikes and on hooks */
@@ -99,183 +151,194 @@ final class WorkshopPlan
         );
     }
 
-    /** The plan that takes the fewest minutes. */
-    public function best(): PotDaysResult
-    {
-        return $this->best ??= (new PotDays())($this->input);
-    }
-
-    /** The plan that holds: by hand where somebody made one, else the best. */
-    public function held(): PotDaysResult
-    {
-        return $this->byHand() === [] ? $this->best() : $this->along($this->heldDays(), $this->heldBottle());
-    }
-
-    /** @return list<int> the pot days of the plan that holds */
-    public function heldDays(): array
-    {
-        return $this->byHand() ?: array_map(fn(PlannedPotDay $pot) => $pot->day, $this->best()->potDays);
-    }
-
-    /** Whether the plan that holds may use the bottle. */
-    public function heldBottle(): bool
-    {
-        return $this->byHand() === [] || $this->terms->bottle;
-    }
-
-    /** @return list<int> the days of the plan by hand that are still to come; none: there is none */
-    public function byHand(): array
-    {
-        return $this->days($this->terms->byHand);
-    }
-
     /**
-     * @param list<string> $dates on which the pot is heated
-     *
-     * @return list<int>
+     * The plan that takes the fewest minutes. A ride that no choice of pot days carries is left out, so that it does not stand in the way
+     * of the rest.
      */
-    public function days(array $dates): array
+    public function result(): PotDaysResult
     {
-        $days = array_filter(
-            range(0, $this->terms->days - 1),
-            fn(int $day) => in_array($this->potOn($day), $dates, true) && $this->potOn($day) >= $this->today->date,
-        );
-
-        return array_values($days);
-    }
-
-    /** @param list<int> $potDays */
-    public function along(array $potDays, bool $bottle): PotDaysResult
-    {
-        return (new PotDays())->along($bottle ? $this->input : $this->input->withTopUp(null), $potDays);
-    }
-
-    /** The local day on which the pot is heated for a day of the plan. */
-    public function potOn(int $day): string
-    {
-        return self::potDate($this->today, $day, $this->terms);
-    }
-
-    public function date(int $day): string
-    {
-        return $this->today->plus($day)->date;
-    }
-
-    /**
-     * Day by day what is on each bike, also where the plan breaks: a ride that no chain can take is left out.
-     *
-     * @param list<int> $potDays
-     *
-     * @return array<int, list<LaneDay>> by bike
-     */
-    public function lanes(array $potDays, bool $bottle): array
-    {
-        $lanes = [];
-        $topUp = $bottle ? $this->input->topUp : null;
-        foreach ($this->bikes + $this->dripBikes as $bikeId => $bike) {
-            $alone = isset($this->dripBikes[$bikeId]);
-            $run = new BikeRun($bike, $alone ? PlannedTopUp::alone($bike->km(), $this->terms->topUpMinutes) : $topUp);
-            for ($day = 0; $day < $this->terms->days; $day++) {
-                $dipped = !$alone && in_array($day, $potDays, true) ? $run->worn() : [];
-                $run->dip($dipped);
-                [$swaps, $drips] = [count($run->swaps), count($run->dripped)];
-                $ridden = $run->ride($day);
-                $chain = $run->on;
-                $km = $bike->dailyKm[$day];
-                [$leftKm, $leftHours] = [max(0.0, $bike->km() - $run->used[$chain]), $run->leftHours($chain)];
-                [$beforeKm, $beforeHours] = [$leftKm, $leftHours];
-                if ($ridden && $km > 0.0) {
-                    $beforeKm = min($bike->km(), $leftKm + $km);
-                    $beforeHours = $leftHours === null ? null : min($bike->intervalHours ?? INF, $leftHours + $bike->dailyHours[$day]);
-                }
-                $lanes[$bikeId][] = new LaneDay(
-                    $day,
-                    (int) $bike->chains[$chain]->id,
-                    $beforeKm,
-                    $leftKm,
-                    $beforeHours,
-                    $leftHours,
-                    $km,
-                    $bike->dailyHours[$day] ?? null,
-                    $this->riding[$bikeId]->ridden[$day],
-                    isset($run->swaps[$swaps]) ? (int) $bike->chains[$run->swaps[$swaps][1]]->id : null,
-                    array_map(fn(array $one) => (int) $bike->chains[$one[1]]->id, array_slice($run->dripped, $drips)),
-                    array_map(fn(int $n) => (int) $bike->chains[$n]->id, $dipped),
-                    !$ridden,
+        if ($this->result !== null) {
+            return $this->result;
+        }
+        [$this->result, $this->leftOut] = $this->memo->of('plan ' . hash('xxh128', serialize($this->input)), function (): array {
+            [$input, $leftOut] = [$this->input, []];
+            while (($block = EveryDip::best($input)) instanceof PlanBlock && $block->chain === null) {
+                $leftOut[(int) $block->bike][$block->day] = true;
+                $input = $input->riding(
+                    array_map(fn(PlannedBike $bike) => $bike->id === $block->bike ? $bike->resting($block->day) : $bike, $input->bikes),
                 );
+            }
+
+            return [(new PotDays())($input), $leftOut];
+        });
+
+        return $this->result;
+    }
+
+    /** @return array<int, array<int, true>> by bike and day: rides that no chain can take, whatever is done */
+    public function leftOut(): array
+    {
+        $this->result();
+
+        return $this->leftOut;
+    }
+
+    /** @return list<Deadline> those that no allowed day meets */
+    public function missed(): array
+    {
+        return array_values(array_filter($this->deadlines, fn(Deadline $deadline) => $deadline->missed));
+    }
+
+    /** Whether every ride is on wax and every deadline is met. */
+    public function whole(): bool
+    {
+        return $this->leftOut() === [] && $this->missed() === [] && $this->result()->blocked === null;
+    }
+
+    /** Day by day what is on each bike, and why each chain is dipped. */
+    public function walk(): PlanWalk
+    {
+        return $this->walk ??= new PlanWalk($this);
+    }
+
+    /** When the next pot with a chain will be over; null: none is planned. */
+    public function potDoneS(int $chainId): ?int
+    {
+        foreach ($this->result()->potDays as $pot) {
+            if (in_array($chainId, $pot->dips, true)) {
+                return $this->days->potS($pot->day) + (int) round(60 * $this->input->potMinutes(count($pot->dips)));
             }
         }
 
-        return $lanes;
+        return null;
+    }
+
+    /** @return list<int> the chains of the next pot day of the plan; where it needs none, those that hang and wait for one */
+    public function nextPot(): array
+    {
+        foreach ($this->result()->potDays as $pot) {
+            if ($pot->dips !== []) {
+                return array_map(intval(...), $pot->dips);
+            }
+        }
+
+        return $this->waiting;
+    }
+
+    /** How sure it is, week by week of what each bike was ridden before. */
+    public function risk(int $runs = PlanRiskInput::RUNS): PlanRiskResult
+    {
+        $dips = [];
+        foreach ($this->result()->potDays as $pot) {
+            $dips[$pot->day] = $pot->dips;
+        }
+        $riding = array_intersect_key($this->riding, $this->bikes);
+        $in = new PlanRiskInput(
+            $this->input,
+            $dips,
+            array_map(fn(RidingPlan $plan) => $plan->weeks, $riding) + array_fill_keys(array_keys($this->alone), []),
+            $this->days->today->weekday() - 1,
+            $runs,
+            hoursPerKm: array_map(fn(RidingPlan $plan) => $plan->hoursPerKm, $riding),
+        );
+
+        return $this->memo->of('risk ' . hash('xxh128', serialize($in)), fn() => (new PlanRisk())($in));
+    }
+
+    /** Minutes that it takes more than another. */
+    public function minutesMore(self $than): float
+    {
+        return ($this->result()->totalMinutes ?? 0.0) - ($than->result()->totalMinutes ?? 0.0);
     }
 
     /**
-     * Ways out where no plan will do: each with what it costs, those that do it first.
+     * Ways out where a ride or a deadline cannot be met: each with what it costs, those that do it first.
      *
      * @return list<PlanRemedy>
      */
     public function remedies(): array
     {
-        if ($this->best()->blocked === null) {
+        if ($this->whole()) {
             return [];
         }
-        $bikeId = (int) $this->best()->blocked->bike;
-        $bike = $this->bikes[$bikeId];
-        $more = $bike->withChain('new');
-        $first = $this->terms->evening ? 1 : 0;
-        $tries = [
-            [PlanRemedyKind::AnyDay, $this->input->allowing(array_map(fn(int $day) => $day >= $first, range(0, $this->terms->days - 1)))],
-            [PlanRemedyKind::Chain, $this->input->riding(array_values([$bikeId => $more] + $this->bikes))],
-            [
-                PlanRemedyKind::Bottle,
-                $this->input->withTopUp(
-                    new PlannedTopUp(WaxTopUp::KM, $this->terms->topUpMinutes, ($this->input->topUp->maxPerCycle ?? 0) + 1),
-                ),
-            ],
-        ];
-        $remedies = array_map(fn(array $try) => new PlanRemedy($try[0], (new PotDays())($try[1])), $tries);
-        usort(
-            $remedies,
-            fn(PlanRemedy $a, PlanRemedy $b) => $b->plan->feasible <=> $a->plan->feasible ?:
-            ($a->plan->totalMinutes ?? 0.0) <=> ($b->plan->totalMinutes ?? 0.0),
+        $remedies = [];
+        $anyDay = ($this->again)($this->terms, true);
+        $more = array_values(
+            array_filter($anyDay->result()->potDays, fn(PlannedPotDay $pot) => in_array($pot->day, $anyDay->input->reluctant, true)),
         );
+        $more === [] ||
+            ($remedies[] = $this->remedy(PlanRemedyKind::AnyDay, $anyDay, array_map(fn($pot) => $this->days->potOn($pot->day), $more)));
+        if ($this->leftOut() !== []) {
+            $bikeId = (int) array_key_first($this->leftOut());
+            $remedies[] = $this->remedy(
+                PlanRemedyKind::Chain,
+                $this->riding(array_values([$bikeId => $this->bikes[$bikeId]->withChain('new')] + $this->bikes + $this->alone)),
+                bikeId: $bikeId,
+            );
+            $remedies[] = $this->remedy(
+                PlanRemedyKind::Bottle,
+                $this->with(
+                    $this->input->withTopUp(
+                        new PlannedTopUp(WaxTopUp::KM, $this->terms->topUpMinutes, ($this->input->topUp->maxPerCycle ?? 0) + 1),
+                    ),
+                ),
+            );
+        }
+        // A chain costs more than minutes.
+        $last = fn(PlanRemedy $one): bool => $one->kind === PlanRemedyKind::Chain;
+        usort($remedies, fn(PlanRemedy $a, PlanRemedy $b) => $a->problems <=> $b->problems ?:
+            $last($a) <=> $last($b) ?:
+            $a->minutesMore <=> $b->minutesMore);
 
         return $remedies;
     }
 
-    /**
-     * What mends a plan by hand that breaks: the bottle, or one more pot day, each that does it, the cheapest first.
-     *
-     * @param list<int> $potDays
-     *
-     * @return list<PlanRepair>
-     */
-    public function repairs(array $potDays): array
+    /** @param list<string> $dates more pot days */
+    private function remedy(PlanRemedyKind $kind, self $plan, array $dates = [], ?int $bikeId = null): PlanRemedy
     {
-        $repairs = [];
-        foreach ($this->input->allowedDays as $day => $allowed) {
-            if ($allowed && !in_array($day, $potDays, true)) {
-                $days = [...$potDays, $day];
-                sort($days);
-                $plan = $this->along($days, false);
-                $plan->feasible && ($repairs[] = new PlanRepair($day, false, $plan));
-            }
-        }
-        $byCost = fn(PlanRepair $a, PlanRepair $b): int => $a->plan->totalMinutes <=> $b->plan->totalMinutes ?: $a->potDay <=> $b->potDay;
-        usort($repairs, $byCost);
-        $repairs = array_slice($repairs, 0, self::POT_REPAIRS);
-        $dripped = $this->input->topUp === null ? null : $this->along($potDays, true);
-        if ($dripped !== null && $dripped->feasible) {
-            $repairs[] = new PlanRepair(null, true, $dripped);
-        }
-        usort($repairs, $byCost);
+        $problems = fn(self $of): int => count($of->missed()) + array_sum(array_map(count(...), $of->leftOut()));
 
-        return $repairs;
+        return new PlanRemedy($kind, $plan->minutesMore($this), $problems($plan), $problems($this), $dates, $bikeId);
     }
 
-    /** Null for a bike without any chain that could be ridden. */
-    private static function bike(Rail $rail, RidingPlan $plan, float $margin): ?PlannedBike
+    /** @param list<PlannedBike> $bikes */
+    private function riding(array $bikes): self
     {
+        return $this->with($this->input->riding($bikes));
+    }
+
+    private function with(PotDaysInput $input): self
+    {
+        return new self(
+            $this->terms,
+            $input,
+            $this->days,
+            $this->bikes,
+            $this->dripBikes,
+            $this->alone,
+            $this->riding,
+            $this->deadlines,
+            $this->waiting,
+            $this->memo,
+            $this->again,
+        );
+    }
+
+    /**
+     * @param array<int, Deadline> $deadlines by chain
+     * @param list<int> $fresh chains that are in the pot just now
+     *
+     * @return PlannedBike|null null for a bike without any chain that could be ridden
+     */
+    private static function bike(
+        Rail $rail,
+        RidingPlan $plan,
+        PlanTerms $terms,
+        PlanDays $days,
+        array $deadlines,
+        array $fresh,
+    ): ?PlannedBike {
+        $margin = 1.0 + $terms->marginPct / 100.0;
         $chains = array_values(
             array_filter(
                 $rail->chains(),
@@ -298,13 +361,18 @@ final class WorkshopPlan
             $km,
             array_map(fn(float $each) => $each * $margin, $plan->km),
             array_map(
-                fn(ChainState $chain) => new PlannedChain(
-                    $chain->chainId,
-                    max(0.0, $km - ($drips ? $rail->rideableKm($chain) : ($counts($chain) ? $chain->wax->life->leftKm ?? $km : 0.0))),
-                    $hours === null ? 0.0 : max(0.0, $hours - ($counts($chain) ? $chain->wax->life->leftHours ?? $hours : 0.0)),
-                    bare: $chain->wax->life === null,
-                    topUps: $chain->wax->topUps,
-                ),
+                fn(ChainState $chain) => in_array($chain->chainId, $fresh, true)
+                    ? self::chain($chain->chainId, 0.0, 0.0, false, 0, $terms, $days, null)
+                    : self::chain(
+                        $chain->chainId,
+                        max(0.0, $km - ($drips ? $rail->rideableKm($chain) : ($counts($chain) ? $chain->wax->life->leftKm ?? $km : 0.0))),
+                        $hours === null ? 0.0 : max(0.0, $hours - ($counts($chain) ? $chain->wax->life->leftHours ?? $hours : 0.0)),
+                        $chain->wax->life === null,
+                        $chain->wax->topUps,
+                        $terms,
+                        $days,
+                        $deadlines[$chain->chainId] ?? null,
+                    ),
                 $chains,
             ),
             0,
@@ -313,8 +381,27 @@ final class WorkshopPlan
         );
     }
 
-    private static function potDate(LocalDay $today, int $day, PlanTerms $terms): string
-    {
-        return $today->plus($terms->evening ? $day - 1 : $day)->date;
+    private static function chain(
+        int $chainId,
+        float $usedKm,
+        float $usedHours,
+        bool $bare,
+        int $topUps,
+        PlanTerms $terms,
+        PlanDays $days,
+        ?Deadline $deadline,
+    ): PlannedChain {
+        $met = $deadline === null || $deadline->missed ? null : $deadline;
+
+        return new PlannedChain(
+            $chainId,
+            $usedKm,
+            $usedHours,
+            $bare,
+            $topUps,
+            $met?->until,
+            $met === null ? 0 : $met->from,
+            array_values(array_filter(array_map($days->ofPot(...), $terms->notOn[$chainId] ?? []), fn(?int $day) => $day !== null)),
+        );
     }
 }

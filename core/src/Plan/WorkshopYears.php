@@ -68,7 +68,7 @@ final readonly class WorkshopYears
         float $hourMinor,
         int $nowS,
     ): self {
-        $terms = PlanTerms::of($book, 7, null, $nowS);
+        $terms = PlanTerms::of($book, null, $nowS);
         [$bikes, $speeds] = [[], []];
         foreach (Rail::all($book, $nowS, $book->settings->zone()) as $rail) {
             $bike = self::bike($book, $rail, $wear, $nowS);

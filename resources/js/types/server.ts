@@ -20,7 +20,9 @@ export type LimitSchool = 'strict' | 'by_speeds' | 'one_mark' | 'digital'
 
 export type Load = 'greased' | 'oiled' | 'factory_waxed'
 
-export type NextKind = 'bare' | 'job' | 'wet' | 'wet_dried' | 'wet_past' | 'overdue' | 'unsure' | 'outrun' | 'none_waxed' | 'topped_up' | 'event_dip' | 'planned_pot' | 'planned_drip' | 'spent_waiting' | 'worn' | 'measure' | 'buy' | 'no_chain' | 'no_bike' | 'wipe' | 'rides_in' | 'jar_spent' | 'jar_settled' | 'bath' | 'commute'
+export type NextKind = 'bare' | 'job' | 'wet' | 'wet_past' | 'overdue' | 'unsure' | 'outrun' | 'event_dip' | 'planned_pot' | 'planned_drip' | 'unmet' | 'evening' | 'chores' | 'worn' | 'measure' | 'buy' | 'no_chain' | 'no_bike' | 'wipe' | 'rides_in' | 'jar_spent' | 'jar_settled' | 'bath' | 'commute'
+
+export type NextPart = 'now' | 'bench' | 'any_day'
 
 export type PartKind = 'cassette' | 'ring' | 'jockey_wheels' | 'quick_link'
 
@@ -36,7 +38,7 @@ export type Solvent = 'white_spirit' | 'methylated_spirit' | 'isopropyl_alcohol'
 
 export type StepKind = 'bath' | 'ultrasonic' | 'sieve' | 'scrub' | 'rinse' | 'wipe' | 'hang' | 'dry' | 'blow_dry'
 
-export type Verb = 'dip' | 'wet' | 'pot_day' | 'topup' | 'wipe' | 'swap' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'measure' | 'add' | 'look' | 'go' | 'jar'
+export type Verb = 'dip' | 'wet' | 'pot_day' | 'topup' | 'wipe' | 'swap' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'measure' | 'add' | 'look' | 'go' | 'ahead' | 'jar'
 
 export type WaxThen = 'known' | 'unknown' | 'none'
 
@@ -679,6 +681,12 @@ export interface NewChainPage {
 }
 
 export interface NextLine {
+  part: NextPart
+  line: NextStep
+  steps: NextStep[]
+}
+
+export interface NextStep {
   key: string
   kind: NextKind
   day: string
@@ -776,6 +784,13 @@ export interface PlainDripTerms {
   lives: string
 }
 
+export interface PlanChange {
+  kind: 'pinned' | 'forbidden' | 'not_on'
+  date: string
+  chain: number | null
+  text: string
+}
+
 export interface PlanDay {
   date: string
   potDate: string
@@ -796,31 +811,32 @@ export interface PlanPage {
   mostWeeks: number
   plan: PlanView
   shopping: { what: string; by: string; why: string; cost: string; soon: boolean }[]
-  byHand: boolean
-  followed: boolean
   pinned: string[]
   forbidden: string[]
-  remedies: { title: string; does: string; good: boolean }[]
+  notOn: { chain_id: number; date: string }[]
+  changes: PlanChange[]
+  remedies: { title: string; does: string; good: boolean; dates: string[] }[]
   terms: PlanTermsView
   weekdays: { value: number; title: string }[]
   rides: { id: number; text: string }[]
   calendar: string | null
   forms: FormDefaults
+  sure?: string
 }
 
 export interface PlanPot {
-  day: number
   date: string
   label: string
   text: string
-  chains: number[]
+  chains: PlanPotChain[]
   pinned: boolean
+  accepted: boolean
 }
 
-export interface PlanRepairLine {
-  text: string
-  bottle: boolean
-  dates: string[]
+export interface PlanPotChain {
+  id: number
+  name: string
+  why: string
 }
 
 export interface PlanTermsView {
@@ -838,12 +854,11 @@ export interface PlanTermsView {
 export interface PlanView {
   headline: string
   about: string
-  feasible: boolean
-  blocked: string | null
+  whole: boolean
+  change: string
+  sure: string
   broken: string[]
   doubts: string[]
-  repairs: PlanRepairLine[]
-  bottle: boolean
   pots: PlanPot[]
   days: PlanDay[]
   lanes: PlanLane[]

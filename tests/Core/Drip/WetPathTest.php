@@ -22,13 +22,12 @@ use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Logbook\WipeDown;
 use Dripel\Core\Logbook\WipeDownKind;
-use Dripel\Core\Next\NextInput;
 use Dripel\Core\Next\NextItem;
-use Dripel\Core\Next\NextList;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WetOption;
 use Dripel\Core\Plan\WetPath;
+use Tests\Core\Next\Asked;
 
 /**
  * A shed in UTC on Wednesday 25 November 2026: chain 1 on bike 1, chain 2 on its hook, both dipped on the 1st. Every Thursday for
@@ -89,7 +88,7 @@ it('leads a wet ride through drying to wax again, and Next carries it', function
             fn(NextItem $item) => $item->kind->value .
                 ($item->late ? ' late' : '') .
                 ($item->byS === null ? '' : ' ' . gmdate('H:i', $item->byS)),
-            NextList::of(new NextInput($book, Rail::all($book, $nowS, new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC'), $jobs)),
+            Asked::oneByOne(Asked::input($book, $nowS, new DateTimeZone('UTC'), $jobs)),
         );
     };
     // Home at 15:00: dry it by the evening. 300 − 2.5·40 = 200 left; 200 more would be 400, so a top-up fills it up to 300.
@@ -127,14 +126,14 @@ it('leads a wet ride through drying to wax again, and Next carries it', function
     expect(gmdate('H:i', wetPath(wetBook($wet, $dried), '2026-11-25 18:30')[0]->driedS))
         ->toBe('18:00')
         ->and($next(wetBook($wet, $dried), '2026-11-25 18:30'))
-        ->toContain('wet_dried')
+        ->toContain('planned_drip')
         ->not->toContain('wet')
         // After the bottle nothing is wet any more.
         ->and(wetPath(wetBook($wet, [...$dried, fn($s) => new TopUp(6, $s('2026-11-25 19:00'), 1, 200.0)]), '2026-11-25 20:00')[0])
         ->toBeNull()
         // While it is being dripped the job speaks for it.
         ->and($next(wetBook($wet, $dried), '2026-11-25 18:30', [new OpenJob('j', 'drip', [1], 'drops', null)]))
-        ->toBe(['job', 'none_waxed']);
+        ->toBe(['job']);
 });
 
 it('ends the wet with the next ride of the chain: looked at for rust once, then it goes by its wax', function (): void {
@@ -143,7 +142,7 @@ it('ends the wet with the next ride of the chain: looked at for rust once, then 
 
         return array_map(
             fn(NextItem $item) => $item->kind->value,
-            NextList::of(new NextInput($book, Rail::all($book, $nowS, new DateTimeZone('UTC')), $nowS, new DateTimeZone('UTC'))),
+            Asked::oneByOne(Asked::input($book, $nowS, new DateTimeZone('UTC'))),
         );
     };
     $wet = ['2026-11-05 14:00', 3.0, Condition::Wet];
@@ -182,33 +181,28 @@ it('counts a chain that is setting as a way out of the wet, if it is ready befor
     expect($ways[0])->toBe('swap!')->and(gmdate('H:i', $path->options[0]->readyAtS))->toBe('16:05');
 });
 
-it('asks for the pot after two top-ups, and for a cloth after five rides', function (): void {
+it('counts the top-ups since the pot, and asks for a cloth after five rides', function (): void {
     $rides = array_map(fn(int $day) => ["2026-11-{$day} 10:00", 10.0, Condition::Dry], range(12, 17));
     $drip = fn(string $at) => fn($s) => new TopUp(7, $s($at), 1, 200.0);
     $kinds = fn(Book $book) => array_map(
         fn(NextItem $item) => $item->kind->value,
-        NextList::of(
-            new NextInput(
-                $book,
-                Rail::all($book, $nowS = (int) strtotime('2026-11-18 12:00 UTC'), new DateTimeZone('UTC')),
-                $nowS,
-                new DateTimeZone('UTC'),
-            ),
-        ),
+        Asked::oneByOne(Asked::input($book, (int) strtotime('2026-11-18 12:00 UTC'), new DateTimeZone('UTC'))),
     );
     expect($kinds(wetBook($rides)))
         ->toContain('wipe')
-        ->not->toContain('topped_up')
         ->and($kinds(wetBook($rides, [fn($s) => new WipeDown(5, $s('2026-11-16 18:00'), 1, WipeDownKind::Wiped)])))
         ->not->toContain('wipe')
         ->and($kinds(wetBook($rides, [], [[SettingKey::WipeRides, 0, 0]])))
         ->not->toContain('wipe')
-        ->and($kinds(wetBook($rides, [$drip('2026-11-13 20:00')])))
-        ->not->toContain('topped_up')
-        ->and($kinds(wetBook($rides, [$drip('2026-11-13 20:00'), $drip('2026-11-15 20:00')])))
-        ->toContain('topped_up')
-        ->and($kinds(wetBook($rides, [$drip('2026-11-13 20:00'), $drip('2026-11-15 20:00')], [[SettingKey::TopUpsMost, 0, 3]])))
-        ->not->toContain('topped_up');
+        // The plan counts the top-ups that it had: after two no third one is planned.
+        ->and(
+            Asked::input(
+                wetBook($rides, [$drip('2026-11-13 20:00'), $drip('2026-11-15 20:00')]),
+                (int) strtotime('2026-11-18 12:00 UTC'),
+                new DateTimeZone('UTC'),
+            )->plan->bikes[1]->chains[0]->topUps,
+        )
+        ->toBe(2);
     // Of a chain that had both its top-ups the bottle is no way out of the wet.
     expect(
         wetPath(
@@ -243,20 +237,14 @@ it('keeps a bike that lives on drip wax alone: each drip starts its interval ane
         ->and($one->terms()->ofChain(2, PHP_INT_MAX)->dripOnly)
         ->toBeFalse();
     $spent = wetBook([['2026-11-20 10:00', 210.0, Condition::Dry]], [$drip('2026-11-14 20:00')], $alone);
-    $next = NextList::of(
-        new NextInput(
-            $spent,
-            Rail::all($spent, $nowS = (int) strtotime('2026-11-25 12:00 UTC'), new DateTimeZone('UTC')),
-            $nowS,
-            new DateTimeZone('UTC'),
-        ),
-    );
+    $nowS = (int) strtotime('2026-11-25 12:00 UTC');
+    $next = Asked::oneByOne(Asked::input($spent, $nowS, new DateTimeZone('UTC')));
     expect($spent->chain(1, $nowS)->status)
         ->toBe(ChainStatus::Spent)
         ->and($spent->chain(1, $nowS)->wantsPot())
         ->toBeFalse()
         ->and(array_map(fn(NextItem $item) => "{$item->kind->value} {$item->verb?->value}", $next))
-        ->toBe(['overdue topup']);
+        ->toBe(['planned_drip topup']);
 });
 
 it('writes the steps of a top-up, on the bike and in a box', function (DripChoices $choices, array $codes, string $applied): void {

@@ -16,17 +16,19 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Strip;
-use Dripel\Core\Next\NextInput;
 use Dripel\Core\Next\NextItem;
+use Dripel\Core\Next\NextKind;
 use Dripel\Core\Next\NextList;
+use Dripel\Core\Next\NextPart;
 use Dripel\Core\Next\OpenJob;
+use Dripel\Core\Next\Verb;
 use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\LocalDay;
-use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\RidingHabit;
 use Dripel\Core\Strip\JarRole;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Strip\Solvent;
+use Tests\Core\Next\Asked;
 
 /** One bike, chains 1 (on it) and 2; now is Wednesday 25 November 2026, 12:00 in Amsterdam. */
 function zone(): DateTimeZone
@@ -76,10 +78,7 @@ function nextOf(Book $book, string $now = '2026-11-25 12:00'): array
 {
     $nowS = clockAt($now);
 
-    return array_map(
-        fn(NextItem $item) => [$item->kind->value, $item->date, $item->late],
-        NextList::of(new NextInput($book, Rail::all($book, $nowS, zone()), $nowS, zone())),
-    );
+    return array_map(fn(NextItem $item) => [$item->kind->value, $item->date, $item->late], Asked::oneByOne(Asked::input($book, $nowS, zone())));
 }
 
 it('knows local days, also the short and the long one', function (): void {
@@ -141,10 +140,13 @@ it('asks for what comes next, in order of its day', function (Book $book, array 
         fn() => oneBike(weekends(8), '2026-11-14 20:00', '2026-11-24 20:00'),
         [['outrun', '2026-11-29', false]],
     ],
-    'no waxed chain for it' => [fn() => oneBike(weekends(8), '2026-11-14 20:00'), [['none_waxed', '2026-11-29', false]]],
+    'no waxed chain for it: the pot the evening before' => [
+        fn() => oneBike(weekends(8), '2026-11-14 20:00'),
+        [['planned_pot', '2026-11-28', false]],
+    ],
     'overdue, with one to swap to' => [
         fn() => oneBike(weekends(8), '2026-10-30 20:00', '2026-11-24 20:00'),
-        [['overdue', '2026-11-25', true]],
+        [['overdue', '2026-11-28', false], ['planned_pot', '2026-12-06', false]],
     ],
     'wet yesterday' => [
         fn() => oneBike([['2026-11-24 09:00', 20.0, Condition::Wet]], '2026-11-20 20:00', '2026-11-24 20:00'),
@@ -191,26 +193,28 @@ it(
             fn(NextItem $item) => $item->kind->value .
                 ($item->urgent ? '!' : '') .
                 ($item->byS === null ? '' : ' ' . (new DateTimeImmutable("@{$item->byS}"))->setTimezone(zone())->format('H:i')),
-            NextList::of(new NextInput($bare($hoursAgo), Rail::all($bare($hoursAgo), $nowS, zone()), $nowS, zone(), $jobs, $jars)),
+            Asked::oneByOne(Asked::input($bare($hoursAgo), $nowS, zone(), $jobs, ['jars' => $jars])),
         );
+        // Chain 1 is ridden out: drip at once, and the pot at the weekend. No pot of the plan is hot before chain 2 rusts.
+        $plan = ['planned_drip', 'planned_pot'];
         expect($next(8))
-            ->toBe(['overdue', 'bare 16:00', 'none_waxed'])
+            ->toBe(['bare 16:00', ...$plan])
             // The last quarter of twelve hours.
             ->and($next(9))
-            ->toBe(['bare! 15:00', 'overdue', 'none_waxed'])
+            ->toBe(['bare! 15:00', ...$plan])
             ->and($next(13))
-            ->toBe(['bare! 11:00', 'overdue', 'none_waxed']);
+            ->toBe(['bare! 11:00', ...$plan]);
 
         // While it dries in a job nobody is sent to the pot with it; the job waits for somebody, or until its rest is over.
         $job = fn(?int $dueS) => [new OpenJob('j', 'strip', [2], 'dry', $dueS)];
         expect($next(8, $job(null)))
-            ->toBe(['overdue', 'job', 'none_waxed'])
+            ->toBe(['job', ...$plan])
             ->and($next(8, $job(clockAt('2026-11-25 13:30'))))
-            ->toBe(['overdue', 'job 13:30', 'none_waxed'])
+            ->toBe(['job 13:30', ...$plan])
             ->and($next(8, $job(clockAt('2026-11-25 11:30'))))
-            ->toBe(['overdue', 'job', 'none_waxed'])
+            ->toBe(['job', ...$plan])
             ->and($next(10, $job(null)))
-            ->toBe(['job!', 'overdue', 'none_waxed']);
+            ->toBe(['job!', ...$plan]);
 
         $jar = fn(int $cleanings, ?int $settlingS) => new JarState(
             3,
@@ -253,7 +257,7 @@ function namedNext(Book $book, string $now = '2026-11-25 12:00', array $jobs = [
                 ($item->late ? 'late' : '') . ($item->urgent ? 'urgent' : ''),
             ),
         ),
-        NextList::of(new NextInput($book, Rail::all($book, $nowS, zone()), $nowS, zone(), $jobs, baths: $baths, ridesIn: $ridesIn)),
+        Asked::oneByOne(Asked::input($book, $nowS, zone(), $jobs, ['baths' => $baths, 'ridesIn' => $ridesIn])),
     );
 }
 
@@ -284,13 +288,16 @@ it('asks to wipe a chain after so many rides, as long as its wax lasts, and neve
     expect($wipes($never))->toBe([]);
 });
 
-it('names what waits for the pot once, by the first day that a bike needs it, and the bike that has nothing waxed', function (): void {
-    // 1 has 60 of 300 km left before the weekend of 130; 2 hangs spent after 310.
+it('is the first days of the plan: drip, pot and swap of an evening as one line, in the order in which it is done', function (): void {
+    // 1 has 40 of 300 km left for Saturday's 50; 2 hangs spent after 310. The pot is hot at weekends.
     $spent = [...array_map(fn(int $n) => ['2026-09-' . (10 + $n) . ' 09:00', 62.0], range(1, 5))];
-    $book = new Book(
+    $book = fn(array $weekdays) => new Book(
         [1],
         [1, 2],
-        new Settings(array_map(fn(int $chain) => new DatedSetting(SettingKey::ChainHome, $chain, new Moment(0), 1), [1, 2])),
+        new Settings([
+            new DatedSetting(SettingKey::PlanWeekdays, 0, new Moment(0), $weekdays),
+            ...array_map(fn(int $chain) => new DatedSetting(SettingKey::ChainHome, $chain, new Moment(0), 1), [1, 2]),
+        ]),
         [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 2), new Fitting(2, new Moment(clockAt('2026-09-20 08:00')), 1, 1)],
         array_map(
             fn(array $ride, int $n) => new Ride($n, new Moment(clockAt($ride[0])), 1, $ride[1], 1.0, Condition::Dry),
@@ -299,12 +306,52 @@ it('names what waits for the pot once, by the first day that a bike needs it, an
         ),
         [new Dip(1, new Moment(clockAt('2026-08-01 07:00')), 2), new Dip(2, new Moment(clockAt('2026-11-10 07:00')), 1)],
     );
-    // After the dip of the 10th two weekends of 130 were ridden: 40 km are left, Saturday's 50 are too many.
-    expect(namedNext($book))
-        ->toBe(['none_waxed 1 1+2 2026-11-28', 'spent_waiting - 2 2026-11-28'])
-        // A job that has them speaks for them.
-        ->and(namedNext($book, jobs: [new OpenJob('j', 'pot_day', [2], 'under', clockAt('2026-11-25 13:00'))]))
-        ->not->toContain('spent_waiting - 2 2026-11-28');
+    // No pot before Saturday: the bottle bridges, and the pot comes when the plan has it.
+    expect(namedNext($book([6, 7])))->toBe(['planned_drip 1 1 2026-11-27', 'planned_pot - 1+2 2026-12-05']);
+    // On Wednesdays and Fridays: this Friday, or tonight, whichever the plan takes; what is put on then is put on that evening.
+    $nowS = clockAt('2026-11-25 12:00');
+    $lines = NextList::of($in = Asked::input($book([3, 5]), $nowS, zone()));
+    $pot = $in->plan->result()->potDays[0];
+    expect($lines[0]->kind)
+        ->toBe($lines[0]->steps === [] ? NextKind::PlannedPot : NextKind::Evening)
+        ->and($lines[0]->part())
+        ->toBe(NextPart::Bench)
+        ->and($lines[0]->evening)
+        ->toBe('2026-11-27')
+        ->and($in->plan->days->potOn($pot->day))
+        ->toBe('2026-11-27')
+        ->and(array_sum(array_map(fn(NextItem $step) => $step->minutes, $lines[0]->parts())))
+        ->toBe($lines[0]->minutes);
+    // A pot day that somebody accepted speaks for itself, and its chains are not asked for again.
+    $accepted = [new OpenJob('j', OpenJob::POT_DAY, [2], 'prepare', clockAt('2026-11-27 19:00'), true)];
+    expect(namedNext($book([3, 5]), jobs: $accepted)[0])->toBe('job 1 2 2026-11-27');
+});
+
+it('puts what is alike into one line, and what any day will do for into the next evening at the bench', function (): void {
+    $rides = array_map(fn(int $n) => ['2026-11-' . (10 + $n) . ' 09:00', 10.0], range(1, 6));
+    $in = fn(array $settings) => Asked::input(
+        oneBike($rides, '2026-11-01 08:00', '2026-11-01 08:00', $settings),
+        clockAt('2026-11-25 12:00'),
+        zone(),
+    );
+    // Nothing at the bench for a while: the cloth is for any day.
+    $wipe = array_values(array_filter(NextList::of($in([])), fn(NextItem $one) => $one->kind === NextKind::Wipe));
+    expect([$wipe[0]->part(), $wipe[0]->evening])->toBe([NextPart::AnyDay, null]);
+    // 40 km between two dips: the pot is due at once, and the cloth goes with the swap of the evening before it.
+    $lines = NextList::of($in([[SettingKey::IntervalKm, 40.0]]));
+    expect($lines[0]->part()->rank())->toBeLessThanOrEqual(end($lines)->part()->rank());
+    $items = [
+        new NextItem(NextKind::Measure, 1, [], null, Verb::Measure, minutes: 5.0),
+        new NextItem(NextKind::Measure, 2, [], null, Verb::Measure, late: true, minutes: 5.0),
+    ];
+    $group = NextItem::group(NextKind::Measure, $items);
+    expect([$group->minutes, $group->late, $group->verb, count($group->parts()), $group->part()])->toBe([
+        10.0,
+        true,
+        null,
+        2,
+        NextPart::AnyDay,
+    ]);
 });
 
 it('asks for rides that came in, for a bath that wants something, for rides without a bike or a chain, each once', function (): void {

@@ -20,16 +20,14 @@ use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Strip;
 use Dripel\Core\Logbook\WipeDown;
 use Dripel\Core\Logbook\WipeDownKind;
-use Dripel\Core\Next\NextInput;
 use Dripel\Core\Next\NextItem;
 use Dripel\Core\Next\NextKind;
-use Dripel\Core\Next\NextList;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Next\WaitingFiles;
-use Dripel\Core\Plan\Rail;
 use Dripel\Core\Strip\JarRole;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Strip\Solvent;
+use Tests\Core\Next\Asked;
 
 /** An instant of November 2026, UTC. */
 function ofNovember(string $at): int
@@ -76,7 +74,7 @@ function askedOn(string $now, array $events = [], array $rides = [], array $with
     $nowS = ofNovember($now);
     $zone = new DateTimeZone('UTC');
 
-    return NextList::of(new NextInput($book, Rail::all($book, $nowS, $zone), $nowS, $zone, ...$more));
+    return Asked::oneByOne(Asked::input($book, $nowS, $zone, $more['jobs'] ?? [], array_diff_key($more, ['jobs' => 0])));
 }
 
 /** @return list<string> "kind day hour late urgent" */
@@ -110,23 +108,39 @@ it('counts down bare steel: by its hour, on its day, and late it stays of today'
     'very late' => ['23 09:00', ['bare 23 08:00 late urgent']],
 ]);
 
-it('asks for the dip of a chain that is kept for an event, by the event, unless something else speaks for it', function (): void {
+it('puts a chain that is kept for an event into a pot in time for it, and asks for it by the event where none is', function (): void {
     $kept = ['chain.event' => 'the crossing', 'chain.event_on' => '2026-11-28', 'chain.dipped_after' => '2026-11-20'];
     $dipped = fn(string $at) => [new Dip(91, new Moment(ofNovember($at)), 2)];
-    expect(asLines(askedOn('22 12:00', $dipped('10 12:00'), with: $kept)))
-        ->toContain('event_dip 28')
-        ->and(asLines(askedOn('22 12:00', $dipped('21 12:00'), with: $kept)))
-        ->not->toContain('event_dip 28')
+    // Sunday noon: this evening's pot is after the 20th and before the 28th.
+    $pots = fn(array $items) => array_map(
+        fn(NextItem $one) => $one->date . ':' . implode('+', array_map(fn($chain) => $chain->chainId, $one->chains)),
+        array_values(array_filter($items, fn(NextItem $one) => $one->kind === NextKind::PlannedPot)),
+    );
+    expect($pots(askedOn('22 12:00', $dipped('10 12:00'), with: $kept)))
+        ->toBe(['2026-11-22:2'])
+        ->and($pots(askedOn('22 12:00', $dipped('21 12:00'), with: $kept)))
+        ->toBe([])
+        // On Monday no pot is to be hot before it any more; on a Friday it would be.
+        ->and(asLines(askedOn('23 12:00', $dipped('10 12:00'), with: $kept)))
+        ->toBe(['event_dip 28'])
+        ->and($pots(askedOn('23 12:00', $dipped('10 12:00'), with: [...$kept, 'plan.weekdays' => [5]])))
+        ->toBe(['2026-11-27:2'])
+        // In the pot just now it is not asked for.
         ->and(
             asLines(
-                askedOn('22 12:00', $dipped('10 12:00'), with: $kept, more: ['jobs' => [new OpenJob('j', 'pot_day', [2], 'in', null)]]),
+                askedOn('23 12:00', $dipped('10 12:00'), with: $kept, more: ['jobs' => [new OpenJob('j', 'pot_day', [2], 'in', null)]]),
             ),
         )
         ->not->toContain('event_dip 28');
 });
 
-it('reminds of what costs something to wait for, on its day and after', function (NextKind $kind, ?string $date, bool $reminds): void {
-    expect((new NextItem($kind, 1, [], $date, null))->reminds('2026-11-25'))->toBe($reminds);
+it('reminds of what costs something to wait for, on its day and after', function (
+    NextKind $kind,
+    ?string $date,
+    bool $reminds,
+    ?string $evening = null,
+): void {
+    expect((new NextItem($kind, 1, [], $date, null, evening: $evening))->reminds('2026-11-25'))->toBe($reminds);
 })->with([
     [NextKind::Bare, '2026-11-25', true],
     [NextKind::Bare, '2026-11-24', true],
@@ -134,8 +148,8 @@ it('reminds of what costs something to wait for, on its day and after', function
     [NextKind::Bare, null, true],
     [NextKind::Wet, '2026-11-25', true],
     [NextKind::EventDip, '2026-11-25', true],
-    [NextKind::PlannedPot, '2026-11-25', true],
-    [NextKind::PlannedDrip, '2026-11-25', true],
+    [NextKind::Evening, '2026-11-25', true, '2026-11-25'],
+    [NextKind::PlannedPot, '2026-11-26', false, '2026-11-26'],
     [NextKind::Measure, '2026-11-25', false],
     [NextKind::Wipe, null, false],
 ]);
@@ -157,14 +171,14 @@ it('asks for a dry cloth after so many rides, while there is wax', function (int
     'after one' => [1, 1, [], true],
 ]);
 
-it('carries a wet chain until it is dry and waxed: on the bike for ever, on its hook for a day', function (): void {
+it('carries a wet chain until it is dry, on the bike for ever, on its hook for a day; then the plan has it', function (): void {
     $wet = [['20 10:00', 30.0, Condition::Wet]];
     expect(asLines(askedOn('20 15:00', rides: $wet)))
-        ->toBe(['wet 20 21:00', 'none_waxed 20'])
+        ->toBe(['wet 20 21:00'])
         ->and(asLines(askedOn('20 23:00', rides: $wet)))
-        ->toBe(['wet 20 late', 'none_waxed 20'])
+        ->toBe(['wet 20 late'])
         ->and(asLines(askedOn('25 12:00', rides: $wet)))
-        ->toBe(['wet 25 late', 'none_waxed 25']);
+        ->toBe(['wet 25 late', 'planned_pot 06']);
     // Ridden on undried: look for rust, that day and the next.
     $on = [...$wet, ['22 10:00', 10.0]];
     expect(asLines(askedOn('22 15:00', rides: $on)))
@@ -173,10 +187,9 @@ it('carries a wet chain until it is dry and waxed: on the bike for ever, on its 
         ->toContain('wet_past 23')
         ->and(asLines(askedOn('24 15:00', rides: $on)))
         ->not->toContain('wet_past 24');
-    // Dried, it wants wax before the next ride.
+    // Dried, it wants wax before the next ride, though nobody knows when that is.
     expect(asLines(askedOn('20 20:00', [new WipeDown(95, new Moment(ofNovember('20 16:00')), 1, WipeDownKind::Dried)], $wet)))->toBe([
-        'wet_dried 20',
-        'none_waxed 20',
+        'overdue 20',
     ]);
 });
 
@@ -249,5 +262,5 @@ it('has what is urgent first, then by its day, what has none last, then what is 
     $wet = [['24 10:00', 30.0, Condition::Wet]];
     $jar = new JarState(1, JarRole::Dirty, Solvent::WhiteSpirit, 500.0, 0.0, 0, 10, 10, false, null, null);
     $items = askedOn('25 09:00', [new Strip(91, new Moment(ofNovember('24 22:00')), 2)], $wet, more: ['jars' => [$jar], 'ridesIn' => 1]);
-    expect(asLines($items))->toBe(['bare 25 10:00 urgent', 'wet 25 late', 'none_waxed 25', 'rides_in 25', 'jar_spent any']);
+    expect(asLines($items))->toBe(['bare 25 10:00 urgent', 'wet 25 late', 'planned_pot 06', 'rides_in 25', 'jar_spent any']);
 });

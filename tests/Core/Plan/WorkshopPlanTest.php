@@ -12,6 +12,10 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Strip;
+use Dripel\Core\Plan\BookedPot;
+use Dripel\Core\Plan\DeadlineKind;
+use Dripel\Core\Plan\DipReason;
+use Dripel\Core\Plan\DipWhy;
 use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\PlanCheck;
 use Dripel\Core\Plan\PlannedChain;
@@ -27,9 +31,17 @@ use Dripel\Core\Plan\WorkshopPlan;
  *
  * @param list<PlannedRide> $planned
  */
-function planOf(array $planned = [], int $chains = 2, bool $bare = false, array $settings = [], array $terms = []): array
-{
-    $nowS = (int) strtotime('2026-11-25 12:00 UTC');
+/** @return array{Book, WorkshopPlan, int} */
+function planOf(
+    array $planned = [],
+    int $chains = 2,
+    bool $bare = false,
+    array $settings = [],
+    array $terms = [],
+    array $booked = [],
+    string $now = '2026-11-25 12:00',
+): array {
+    $nowS = (int) strtotime("{$now} UTC");
     $at = fn(string $time): Moment => new Moment((int) strtotime("{$time} UTC"));
     $book = new Book(
         [1],
@@ -52,7 +64,15 @@ function planOf(array $planned = [], int $chains = 2, bool $bare = false, array 
 
     return [
         $book,
-        WorkshopPlan::of($book, Rail::all($book, $nowS, new DateTimeZone('UTC')), $terms, $planned, $nowS, new DateTimeZone('UTC')),
+        WorkshopPlan::of(
+            $book,
+            Rail::all($book, $nowS, new DateTimeZone('UTC')),
+            $terms,
+            $planned,
+            $nowS,
+            new DateTimeZone('UTC'),
+            $booked,
+        ),
         $nowS,
     ];
 }
@@ -76,19 +96,18 @@ it('makes a workshop into what plan.pot_days takes: the week of its page, days o
         // Thursday evenings serve Fridays; tonight's Wednesday is no Thursday.
         ->and(array_keys(array_filter($plan->input->allowedDays)))
         ->toBe([2, 9, 16, 23])
-        ->and($plan->potOn(9))
+        ->and($plan->days->potOn(9))
         ->toBe('2026-12-03');
 });
 
 it('plans it, and agrees with ChainState ride by ride', function (array $settings, bool $bare): void {
     [$book, $plan, $nowS] = planOf(bare: $bare, settings: $settings);
-    $held = $plan->held();
-    $lanes = $plan->lanes(array_map(fn($pot) => $pot->day, $held->potDays), true);
-    expect($held->feasible)
-        ->toBeTrue()
+    $lanes = $plan->walk()->lanes;
+    expect($plan->leftOut())
+        ->toBe([])
         ->and(count($lanes[1]))
         ->toBe(29)
-        ->and(PlanCheck::of($book, $plan, $lanes, $nowS))
+        ->and(PlanCheck::of($book, $plan, $nowS))
         ->toBe([])
         // What is left in a lane burns down by the rides.
         ->and(array_sum(array_map(fn(LaneDay $day) => $day->beforeKm - $day->afterKm, $lanes[1])))
@@ -110,7 +129,7 @@ it('plans a bike that goes by hours by its hours, and shows what is left of them
         ->and(array_filter($bike->dailyHours))
         ->toEqualWithDelta([3 => 2.4, 4 => 3.6, 10 => 2.4, 11 => 3.6, 17 => 2.4, 18 => 3.6, 24 => 2.4, 25 => 3.6], 1e-9);
     // By km alone chain 2 would carry two weekends; by hours it is short on the second Sunday.
-    $lanes = $plan->lanes([], false)[1];
+    $lanes = $plan->walk()->lanes[1];
     expect([$lanes[3]->chainId, $lanes[3]->offId, $lanes[3]->afterKm])
         ->toBe([2, 1, 240.0])
         ->and([$lanes[3]->beforeHours, $bike->coat($lanes[3]->beforeKm, $lanes[3]->beforeHours)])
@@ -118,13 +137,11 @@ it('plans a bike that goes by hours by its hours, and shows what is left of them
         ->and($lanes[3]->afterHours)
         ->toEqualWithDelta(7.6, 1e-9)
         ->and($bike->coat($lanes[3]->afterKm, $lanes[3]->afterHours))
-        ->toEqualWithDelta(0.76, 1e-9)
-        ->and(array_keys(array_filter(array_map(fn(LaneDay $day) => $day->broken, $lanes))))
-        ->toContain(11);
-    $held = $plan->held();
-    expect($held->feasible)->toBeTrue()->and(PlanCheck::of($book, $plan, $plan->lanes($plan->heldDays(), true), $nowS))->toBe([]);
-    // A drip gives km back and no hours: without the pot it does not help.
-    expect($plan->along([], true)->feasible)->toBeFalse();
+        ->toEqualWithDelta(0.76, 1e-9);
+    expect($plan->whole())->toBeTrue()->and(PlanCheck::of($book, $plan, $nowS))->toBe([])->and($plan->result()->topUps)->toBe([]);
+    // A drip gives km back and no hours: where the pot is never hot, the second Sunday goes without wax, and so it goes on.
+    $cold = planOf(settings: [[SettingKey::IntervalHours, 1, 10.0]], terms: ['weekdays' => []])[1];
+    expect(array_keys($cold->leftOut()[1])[0])->toBe(11);
     // What was never timed takes no hours, and one that is due is due in both.
     expect(planOf(settings: [[SettingKey::IntervalHours, 1, 8.0]])[1]->bikes[1]->chains[0])->toMatchObject([
         'usedKm' => 300.0,
@@ -139,62 +156,133 @@ it('says where its simple count and ChainState differ', function (): void {
         chains: 1,
         settings: [[SettingKey::DripDryHours, 0, 20.0]],
     );
-    $held = $plan->held();
-    $doubts = PlanCheck::of($book, $plan, $plan->lanes(array_map(fn($pot) => $pot->day, $held->potDays), true), $nowS);
-    expect($held->topUps[0]->day)->toBe(1)->and($doubts[0]->day)->toBe(1)->and($doubts[0]->notReady)->toBeTrue();
-});
-
-it('shows what breaks when a pot day is moved, and what mends it, the cheapest first', function (): void {
-    [, $plan] = planOf();
-    $pots = array_map(fn($pot) => $pot->day, $plan->best()->potDays);
-    // Dipped at once, 1 alone is dipped, and two full chains carry four weekends of 150 km. Three weeks later: 1 has 100 left and takes
-    // 60; 2 takes 90, then 60, 90 and 60, and on the third Sunday neither has 90.
-    expect($pots)
-        ->toBe([2])
-        ->and($plan->along([23], false)->blocked->day)
-        ->toBe(18);
-    $lanes = $plan->lanes([23], false);
-    expect(array_values(array_filter(array_map(fn(LaneDay $day) => $day->broken ? $day->day : null, $lanes[1]))))->toContain(18);
-    $repairs = $plan->repairs([23]);
-    // At once for 59 minutes, a week later for more, or two top-ups at 60.
-    expect(array_map(fn($one) => [$one->potDay, $one->bottle], $repairs))
-        ->toBe([[2, false], [9, false], [null, true]])
-        ->and(array_column(array_column($repairs, 'plan'), 'feasible'))
-        ->toBe([true, true, true]);
-});
-
-it('pins and forbids days, and holds to a plan by hand', function (): void {
-    expect(array_map(fn($pot) => $pot->day, planOf(terms: ['pinned' => ['2026-12-02']])[1]->best()->potDays))
-        ->toContain(8)
-        ->and(array_map(fn($pot) => $pot->day, planOf(terms: ['forbidden' => ['2026-12-10']])[1]->best()->potDays))
-        ->not->toContain(16)
-        ->and(array_map(fn($pot) => $pot->day, planOf(terms: ['byHand' => ['2026-11-19', '2026-12-03']])[1]->held()->potDays))
-        ->toBe([9]);
-});
-
-it('gives ways out where nothing will do', function (): void {
-    [, $plan] = planOf(chains: 1, settings: [[SettingKey::TopUpsMost, 0, 0]], terms: ['weekdays' => []]);
-    $remedies = $plan->remedies();
-    expect($plan->best()->blocked->day)
-        ->toBe(4)
-        ->and(array_map(fn($one) => $one->kind, $remedies))
-        ->toEqualCanonicalizing(PlanRemedyKind::cases())
-        ->and($remedies[0]->kind)
-        ->toBe(PlanRemedyKind::AnyDay)
-        ->and($remedies[0]->plan->feasible)
+    $doubts = PlanCheck::of($book, $plan, $nowS);
+    expect($plan->result()->topUps[0]->day)
+        ->toBe(1)
+        ->and($doubts[0]->day)
+        ->toBe(1)
+        ->and($doubts[0]->notReady)
         ->toBeTrue();
 });
 
+it('goes on past a ride that no chain can take, and names it; ways out say what they cost', function (): void {
+    [$book, $plan, $nowS] = planOf(chains: 1, settings: [[SettingKey::TopUpsMost, 0, 0]], terms: ['weekdays' => []]);
+    // 100 km are left: Saturday's 60, and then nothing, on this and on every weekend to come.
+    expect($plan->leftOut())
+        ->toBe([1 => array_fill_keys([4, 10, 11, 17, 18, 24, 25], true)])
+        ->and($plan->result()->feasible)
+        ->toBeTrue()
+        ->and($plan->whole())
+        ->toBeFalse();
+    $lane = $plan->walk()->lanes[1];
+    expect([$lane[3]->afterKm, $lane[3]->broken, $lane[4]->broken, $lane[4]->beforeKm, $lane[4]->rideKm])
+        ->toBe([40.0, false, true, 40.0, 90.0])
+        ->and(PlanCheck::of($book, $plan, $nowS))
+        ->toBe([]);
+    $remedies = $plan->remedies();
+    // A pot that is hot on some other day carries all of it: 59 minutes, and its coat is what is left over at the end.
+    expect(array_map(fn($one) => $one->kind, $remedies))
+        ->toBe([PlanRemedyKind::AnyDay, PlanRemedyKind::Chain, PlanRemedyKind::Bottle])
+        ->and(array_map(fn($one) => [$one->problems, $one->problemsNow, $one->helps()], $remedies))
+        ->toBe([[0, 7, true], [3, 7, true], [4, 7, true]])
+        ->and(count($remedies[0]->dates))
+        ->toBe(2)
+        ->and($plan->by($plan->terms->choosing($remedies[0]->dates, [], []))->whole())
+        ->toBeTrue();
+});
+
+it('pins and forbids days, leaves a chain out of a pot, and says what a change costs', function (): void {
+    $pots = fn(WorkshopPlan $plan): array => array_map(
+        fn($pot) => $plan->days->potOn($pot->day) . ' ' . implode('+', $pot->dips),
+        $plan->result()->potDays,
+    );
+    [, $plan] = planOf();
+    // 1 has 100 km left, 2 is full: they carry two weekends of 150 km and 100 of a third. The later first pot day is as good.
+    expect($pots($plan))->toBe(['2026-12-10 1+2']);
+    $moved = $plan->by($plan->terms->choosing(['2026-12-03'], ['2026-12-10'], []));
+    expect($pots($moved)[0])
+        ->toStartWith('2026-12-03')
+        ->and($pots($moved))
+        ->not->toContain('2026-12-10 1+2')
+        ->and($moved->minutesMore($plan))
+        ->toBeGreaterThanOrEqual(0.0)
+        ->and($pots($plan->by($plan->terms->choosing(['2026-12-02'], [], []))))
+        // A Wednesday, because it is pinned.
+        ->toContain(current(preg_grep('/^2026-12-02/', $pots($plan->by($plan->terms->choosing(['2026-12-02'], [], []))))));
+    $without = $plan->by($plan->terms->choosing([], [], [1 => ['2026-12-10']]));
+    foreach ($without->result()->potDays as $pot) {
+        if ($without->days->potOn($pot->day) === '2026-12-10') {
+            expect($pot->dips)->not->toContain(1);
+        }
+    }
+    expect($without->whole())->toBeTrue()->and($without->minutesMore($plan))->toBeGreaterThanOrEqual(0.0);
+});
+
+it('waxes what is bare before it rusts, and names what no pot of the plan is in time for', function (): void {
+    // Stripped at eight, rust from eight in the evening on: on Wednesdays the pot is hot at seven.
+    [, $plan] = planOf(bare: true, terms: ['weekdays' => [3, 6]]);
+    expect([$plan->deadlines[0]->kind, $plan->deadlines[0]->until, $plan->missed()])
+        ->toBe([DeadlineKind::Rust, 1, []])
+        ->and($plan->result()->potDays[0]->day)
+        ->toBe(1)
+        ->and($plan->result()->potDays[0]->dips)
+        ->toContain(2)
+        ->and($plan->walk()->reasons[1][array_search(2, $plan->result()->potDays[0]->dips, true)]->why)
+        ->toBe(DipWhy::Rust);
+    // On Thursdays it is not: named, and the plan goes on. The way out is tonight, for 59 minutes less what it saves later.
+    [, $late] = planOf(bare: true);
+    expect(count($late->missed()))
+        ->toBe(1)
+        ->and($late->result()->feasible)
+        ->toBeTrue()
+        ->and($late->remedies()[0]->dates)
+        ->toBe(['2026-11-25'])
+        ->and($late->remedies()[0]->helps())
+        ->toBeTrue()
+        ->and($late->by($late->terms->choosing(['2026-11-25'], [], []))->whole())
+        ->toBeTrue()
+        // At ten in the evening nobody begins.
+        ->and(planOf(bare: true, terms: ['weekdays' => [3]], now: '2026-11-25 22:00')[1]->missed())
+        ->not->toBe([]);
+});
+
+it('keeps to a pot day that was accepted, and to a pot that is hot', function (): void {
+    $at = (int) strtotime('2026-11-28 19:00 UTC');
+    [, $plan] = planOf(booked: [new BookedPot($at, [1, 2], false)]);
+    // Chain 2 is fresh, and goes in all the same: somebody said so.
+    expect($plan->result()->potDays[0]->dips)
+        ->toBe([1, 2])
+        ->and($plan->days->potOn($plan->result()->potDays[0]->day))
+        ->toBe('2026-11-28')
+        ->and(array_map(fn(DipReason $one) => $one->why, $plan->walk()->reasons[4]))
+        ->toBe([DipWhy::Booked, DipWhy::Booked]);
+    $hot = planOf(booked: [new BookedPot($at, [1], true)])[1];
+    expect($hot->bikes[1]->chains[0]->usedKm)->toBe(0.0);
+});
+
+it('says why each chain goes into the pot: it is ridden beyond what it has, or it goes along', function (): void {
+    [, $plan] = planOf();
+    $reasons = $plan->walk()->reasons[16];
+    expect(array_map(fn(DipReason $one) => [$one->chainId, $one->why, $one->riddenOn], $reasons))->toBe([
+        // 1 is not ridden again in these weeks: 4 minutes now, where later it would take its share of a batch too.
+        [1, DipWhy::Along, null],
+        [2, DipWhy::Short, 17],
+    ]);
+});
+
 it('has sensible answers for a rider with one chain, with none, without rides, on a day of 400 km', function (): void {
-    expect(planOf(chains: 1)[1]->best()->feasible)->toBeTrue();
+    expect(planOf(chains: 1)[1]->result()->feasible)->toBeTrue();
     [, $none] = planOf(settings: [[SettingKey::WeekWinter, 1, [0, 0, 0, 0, 0, 0, 0]]]);
-    expect($none->best())->feasible->toBeTrue()->potDays->toBe([]);
+    expect($none->result())->feasible->toBeTrue()->potDays->toBe([]);
     // 400 km want a fresh chain that Saturday: 2 hangs waxed.
     [, $long] = planOf([new PlannedRide(1, '2026-11-28', '2026-11-28', 1, 400.0)]);
-    expect($long->best()->feasible)
+    expect($long->result()->feasible)
         ->toBeTrue()
-        ->and($long->best()->swaps[0]->day)
-        ->toBe(3);
+        ->and($long->result()->swaps[0]->day)
+        ->toBe(3)
+        // A coat is 300: the last hundred go without.
+        ->and($long->walk()->lanes[1][3]->overKm)
+        ->toBe(100.0);
 });
 
 it('rides an event on the chain that is kept for it, and spares the others that day', function (): void {

@@ -28,9 +28,7 @@ use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Slot;
 use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Maths\Memo;
-use Dripel\Core\Next\NextInput;
 use Dripel\Core\Next\NextItem;
-use Dripel\Core\Next\NextList;
 use Dripel\Core\Plan\ChainSupply;
 use Dripel\Core\Plan\EvenWear;
 use Dripel\Core\Plan\LocalDay;
@@ -48,6 +46,7 @@ use Dripel\Core\Wear\WearForecastResult;
 use Dripel\Core\Wear\WearPrior;
 use Dripel\Core\Wear\WearVerdict;
 use Dripel\Core\Wear\WorkshopWear;
+use Tests\Core\Next\Asked;
 
 const DAY_S = 86400;
 
@@ -403,7 +402,7 @@ it('names the chain to ride next so that all wear evenly, and the one to measure
     $onBike = forecasts([3 => [0.4, 100.0, WearVerdict::Measure], 1 => [0.1, 9000.0], 2 => [0.1, 9000.0]]);
     $kinds = array_map(
         fn(NextItem $item) => "{$item->kind->value} {$item->verb?->value}",
-        NextList::of(new NextInput($later, Rail::all($later, 121 * DAY_S, $zone), 121 * DAY_S, $zone, forecasts: $onBike)),
+        Asked::oneByOne(Asked::input($later, 121 * DAY_S, $zone, more: ['forecasts' => $onBike])),
     );
     expect(ReadingDue::of($later->chain(3, 121 * DAY_S), $onBike[3]))
         ->toBeTrue()

@@ -171,8 +171,11 @@ it(
             $path,
             ['action_id' => (string) Str::uuid()] + $fields,
         )->assertSessionHasNoErrors();
-        $does('/ahead/again', ['dates' => [], 'pinned' => ['2026-12-05'], 'forbidden' => ['2026-12-06', '2026-12-12']]);
-        $does('/ahead/keep', ['dates' => ['2026-12-05', '2026-12-13'], 'bottle' => true]);
+        $does('/ahead/days', [
+            'pinned' => ['2026-12-05'],
+            'forbidden' => ['2026-12-06', '2026-12-12'],
+            'not_on' => [['chain_id' => Chain::query()->in($demo)->live()->firstOrFail()->id, 'date' => '2026-12-05']],
+        ]);
         $does(
             '/ahead/terms',
             [

@@ -8,6 +8,7 @@ use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\User;
 use App\Models\Workshop;
+use App\Plan\ReadPlan;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
 use App\Support\AppClock;
@@ -21,6 +22,7 @@ use Dripel\Core\Wear\WorkshopWear;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
+use Tests\Feature\Bench;
 
 it('shows every state of a chain and everything Next can ask for, whatever day it ends on', function (string $today): void {
     config(['dripel.demo' => true]);
@@ -29,9 +31,11 @@ it('shows every state of a chain and everything Next can ask for, whatever day i
     $nowS = (new DateTimeImmutable($today))->getTimestamp();
     $book = app(ReadBook::class)($workshop);
     $states = array_map(fn(int $id) => $book->chain($id, $nowS), $book->chainIds);
+    app(AppClock::class)->stopAt($nowS);
     $props = (new ShedProps(
         $book,
         Translator::of($workshop, app(ReadBook::class), $nowS),
+        app(ReadPlan::class)($workshop),
         app(OpenJobs::class)($workshop),
         app(ReadJars::class)($workshop),
         app(ReadBaths::class)($workshop),
@@ -47,18 +51,23 @@ it('shows every state of a chain and everything Next can ask for, whatever day i
         ->and(
             array_values(
                 array_unique([
-                    ...array_column($props['next'], 'kind'),
+                    ...array_column(array_column($props['next'], 'line'), 'kind'),
+                    ...array_column(Bench::steps($props['next']), 'kind'),
                     NextKind::Measure->value,
-                    NextKind::WetDried->value,
                     NextKind::WetPast->value,
-                    NextKind::ToppedUp->value,
                     NextKind::RidesIn->value,
                     NextKind::PlannedPot->value,
                     NextKind::PlannedDrip->value,
+                    NextKind::EventDip->value,
+                    NextKind::Unmet->value,
+                    NextKind::Outrun->value,
                 ]),
             ),
         )
         ->toEqualCanonicalizing(array_column(NextKind::cases(), 'value'))
+        // A person reads no more than seven lines.
+        ->and(count($props['next']))
+        ->toBeLessThanOrEqual(7)
         ->and($props['rails'][0]['leftNumber'])
         ->toBe('140')
         ->and($props['rails'][0]['best'])

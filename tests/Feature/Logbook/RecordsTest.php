@@ -50,7 +50,7 @@ it('takes a retired chain off whatever bike it is put on later for an earlier da
         ->and(($this->props)('/')['rails'][0]['fitted'])
         ->toBeNull()
         // The ride since has no chain to go to, and is asked about.
-        ->and(array_column(($this->props)('/')['next'], 'kind'))
+        ->and(array_column(Bench::steps(($this->props)('/')['next']), 'kind'))
         ->toContain('no_chain');
     ($this->send)("/chains/{$this->b->id}/retirement", [], 20)->assertSessionHasErrors('conflict');
     ($this->send)("/chains/{$this->b->id}/retirement", [], 400)->assertSessionHasErrors('conflict');
@@ -220,6 +220,6 @@ it('knows no hour of a ride that is known by its day alone', function (): void {
     ])->assertSessionHasNoErrors();
     expect(($this->props)("/chains/{$this->a->id}/wet")['ride'])->toBe('40 km wet on Wed 25 Nov');
     ($this->send)("/bikes/{$this->heron->id}/fittings", ['chain_id' => null], 30)->assertSessionHasNoErrors();
-    $line = array_values(array_filter(($this->props)('/')['next'], fn(array $line) => $line['kind'] === 'no_chain'))[0];
+    $line = array_values(array_filter(Bench::steps(($this->props)('/')['next']), fn(array $line) => $line['kind'] === 'no_chain'))[0];
     expect([$line['date'], $line['time']])->toBe(['2026-11-25', '00:00']);
 });

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Models\Action;
 use App\Models\PlannedRide;
 use App\Models\Pot;
+use App\Models\Setting;
 use App\Models\Workshop;
 use App\Plan\ReadPlan;
 use App\Support\AppClock;
@@ -52,20 +54,17 @@ beforeEach(function (): void {
     $this->plain = fn(mixed $text): string => str_replace("\u{a0}", ' ', is_array($text) ? implode(' | ', $text) : (string) $text);
 });
 
-it('plans nothing anew and reads each pot once where a day is only moved', function (): void {
+it('reads each pot once where a day is only moved, and works the same plan out once', function (): void {
     $asked = [];
     DB::listen(function ($query) use (&$asked): void {
         in_array('pot', $query->bindings, true) && str_starts_with($query->sql, 'select') && ($asked[] = $query->sql);
     });
-    $this->postJson('/ahead/try', ['dates' => ['2026-11-26'], 'bottle' => false, 'action_id' => (string) Str::uuid()])->assertOk();
+    $this->postJson('/ahead/try', ['pinned' => ['2026-11-26'], 'action_id' => (string) Str::uuid()])->assertOk();
     expect($asked)->toHaveCount(1);
+    // Whoever asks next, the Shed or the calendar, gets the plan that is known.
     $plan = app(ReadPlan::class)($this->bench->workshop->refresh());
-    expect((new ReflectionProperty($plan, 'best'))->getValue($plan))
-        ->toBeNull()
-        ->and($plan->along([2], false)->potDays)
-        ->not->toBe([])
-        ->and((new ReflectionProperty($plan, 'best'))->getValue($plan))
-        ->toBeNull();
+    $result = $plan->result();
+    expect(app(ReadPlan::class)($this->bench->workshop)->result())->toBe($result);
 });
 
 it('goes by hours where the bike does: on the Shed, on the chain and in the weeks ahead', function (): void {
@@ -88,65 +87,80 @@ it('goes by hours where the bike does: on the Shed, on the chain and in the week
         );
 });
 
-it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next and the calendar go by', function (): void {
+it('plans the weeks, plans around what somebody changes and says what that costs; Next, pot day and calendar go by it', function (): void {
     $page = ($this->page)();
     expect($page['plan']['headline'])
         ->toBe('One pot day carries you to Wed 23 Dec')
         ->and(array_column($page['plan']['pots'], 'date'))
-        ->toBe(['2026-11-26'])
-        ->and($page['followed'])
-        ->toBeFalse()
+        ->toBe(['2026-12-10'])
+        ->and(($this->plain)(array_map(fn(array $one) => "{$one['name']}: {$one['why']}", $page['plan']['pots'][0]['chains'])))
+        ->toBe('Heron A: 40 km left; not ridden soon, now it goes along | Heron B: 60 km left, ridden next on Sat 12 Dec')
         ->and(count($page['plan']['lanes'][0]['days']))
         ->toBe(29)
         ->and($page['plan']['doubts'])
         ->toBe([]);
-    $try = fn(array $dates, bool $bottle) => $this->postJson('/ahead/try', [
-        'action_id' => (string) Str::uuid(),
-        'dates' => $dates,
-        'bottle' => $bottle,
-    ])
+    $try = fn(array $with) => $this->postJson('/ahead/try', ['action_id' => (string) Str::uuid()] + $with)
         ->assertOk()
         ->json();
-    $moved = $try(['2026-12-17'], false);
-    expect($moved['feasible'])
-        ->toBeFalse()
-        ->and(($this->plain)($moved['broken']))
-        ->toContain('Heron’s 90 km on Sun 13 Dec take 90 km of wax, and B would have 0 km.')
-        ->and(($this->plain)($moved['repairs'][0]['text']))
-        ->toBe('A pot day on Thu 26 Nov (59 min)');
-    // What the pot takes on its day is known, though the plan broke before it.
-    expect(($this->plain)($moved['pots'][0]['text']))->toContain('Heron A and B')->and($moved['pots'][0]['chains'])->toHaveCount(2);
-    $drip = array_values(array_filter($moved['repairs'], fn(array $one) => $one['bottle']))[0];
-    expect(($this->plain)($drip['text']))->toBe('Drip Heron B Sat 12 Dec (1 h)');
-    $mended = $try($drip['dates'], true);
-    expect($mended['feasible'])->toBeTrue()->and($mended['broken'])->toBe([]);
-    ($this->does)('/ahead/keep', ['dates' => ['2026-12-17'], 'bottle' => true]);
+    // A week later is too late for the second weekend: the pot is hot twice then, or the bottle bridges.
+    $moved = $try(['pinned' => ['2026-12-17'], 'forbidden' => ['2026-12-10']]);
+    expect($moved['whole'])
+        ->toBeTrue()
+        ->and(($this->plain)($moved['change']))
+        ->toEndWith('more in all')
+        ->and(array_column($moved['pots'], 'date'))
+        ->toContain('2026-12-17')
+        ->not->toContain('2026-12-10')
+        ->and($moved['sure'])
+        ->toContain('on wax');
+    $without = $try(['not_on' => [['chain_id' => $this->a->id, 'date' => '2026-12-10']]]);
+    expect(array_column($without['pots'][0]['chains'], 'id'))->toBe([$this->b->id]);
+    $this->postJson('/ahead/try', [
+        'action_id' => (string) Str::uuid(),
+        'not_on' => [['chain_id' => ($other = new Bench('other@test.example'))->chain($other->bike(), 'A')->id, 'date' => '2026-12-10']],
+    ])->assertNotFound();
+    ($this->does)('/ahead/days', [
+        'pinned' => ['2026-12-17'],
+        'forbidden' => ['2026-12-10'],
+        'not_on' => [['chain_id' => $this->a->id, 'date' => '2026-12-17']],
+    ]);
     $kept = ($this->page)();
-    expect($kept['byHand'])
-        ->toBeTrue()
-        ->and($kept['followed'])
-        ->toBeTrue()
-        ->and(array_column($kept['plan']['pots'], 'date'))
-        ->toBe(['2026-12-17']);
+    expect(array_column($kept['plan']['pots'], 'date'))
+        ->toBe(array_column($moved['pots'], 'date'))
+        ->and(($this->plain)(array_column($kept['changes'], 'text')))
+        ->toBe('No pot on Thu 10 Dec | Pot day on Thu 17 Dec, whatever it costs | Heron A stays out on Thu 17 Dec');
     // How long the wax is good for goes by the plan too: its Saturdays and Sundays, not the one ride of late.
     expect(($this->plain)(implode(' ', array_map(strval(...), ($this->page)('/')['rails'][0]['until']))))->toContain(
         'Good until Sunday , 50 km short of the 90',
     );
-    // The Shed asks for the pot only when it comes near, and goes by the plan.
-    app(AppClock::class)->stopAt(Bench::NOW + 10 * 86400);
-    $next = array_column(($this->page)('/')['next'], null, 'kind');
-    expect($next)
-        ->toHaveKey('planned_pot')
-        ->not->toHaveKey('spent_waiting')
-        ->and(($this->plain)($next['planned_pot']['title']))
-        ->toContain('Heat the pot: Heron');
-    expect($this->getJson('/reminders')->json())->toBe([]);
-    app(AppClock::class)->stopAt(Bench::NOW + 22 * 86400);
+    // Next and the page of the pot day have the first pot of the plan, with its chains; a browser reminds of it on its day.
+    $first = $kept['plan']['pots'][0];
+    $ids = array_column($first['chains'], 'id');
+    app(AppClock::class)->stopAt((int) strtotime("{$first['date']} 12:00 UTC"));
+    $pots = fn(array $lines): array => array_values(
+        array_filter(
+            array_merge(...array_map(fn(array $line) => $line['steps'] ?: [$line['line']], $lines)),
+            fn(array $step) => $step['kind'] === 'planned_pot',
+        ),
+    );
+    $shed = ($this->page)('/');
+    expect($pots($shed['next'])[0]['chains'])
+        ->toEqualCanonicalizing($ids)
+        ->and(array_column(array_filter($shed['pot']['chains'], fn(array $one) => $one['proposed']), 'id'))
+        ->toEqualCanonicalizing($ids)
+        ->and(($this->page)('/pot-day')['chosen'])
+        ->toEqualCanonicalizing($ids);
     app()->forgetScopedInstances();
-    expect($this->getJson('/reminders')->json('0.tag'))->toBe("planned_pot-0-{$this->a->id}-2026-12-17");
+    expect($this->getJson('/reminders')->json('0.tag'))->toEndWith($first['date']);
     app(AppClock::class)->stopAt(Bench::NOW);
-    ($this->does)('/ahead/again', ['dates' => [], 'pinned' => ['2026-12-03'], 'forbidden' => ['2026-11-26']]);
-    expect(array_column(($this->page)()['plan']['pots'], 'date'))->toContain('2026-12-03')->not->toContain('2026-11-26');
+    // Let go, all is as it was.
+    ($this->does)('/ahead/days', ['pinned' => [], 'forbidden' => [], 'not_on' => []]);
+    $again = ($this->page)();
+    expect([$again['plan'], $again['changes']])->toEqual([$page['plan'], []]);
+    // Further ahead is one plan for all.
+    ($this->does)('/ahead/days', ['weeks' => 8]);
+    expect(($this->page)())->toMatchArray(['weeks' => 8])->and(count(($this->page)()['plan']['days']))->toBe(57);
+    ($this->does)('/command', ['text' => 'plan 4 weeks']);
     // More than one is willing to spend is said.
     ($this->does)(
         '/ahead/terms',
@@ -167,8 +181,21 @@ it('plans the weeks, shows what a moved day breaks, and keeps a plan that Next a
     // Said in words it comes to the same.
     ($this->does)('/command', ['text' => 'pot 17 dec']);
     expect(array_column(($this->page)()['plan']['pots'], 'date'))->toContain('2026-12-17');
-    ($this->does)('/ahead/unfollow');
-    expect(($this->page)()['followed'])->toBeFalse();
+});
+
+it('keeps the pot days that somebody planned by hand before', function (): void {
+    Setting::query()->forceCreate([
+        'workshop_id' => $this->bench->workshop->id,
+        'at' => 0,
+        'sequence' => 0,
+        'precision' => 'minute',
+        'key' => 'plan.by_hand',
+        'value' => ['2026-12-03'],
+        'action_id' => Action::query()->firstOrFail()->id,
+    ]);
+    expect(array_column(($this->page)()['plan']['pots'], 'date'))->toContain('2026-12-03');
+    ($this->does)('/ahead/days', ['pinned' => []]);
+    expect(array_column(($this->page)()['plan']['pots'], 'date'))->toBe(['2026-12-10']);
 });
 
 it('plans with single rides, days off and sensible answers at the edges', function (): void {
@@ -177,10 +204,11 @@ it('plans with single rides, days off and sensible answers at the edges', functi
     $page = ($this->page)();
     expect(($this->plain)(array_column($page['rides'], 'text')))
         ->toBe('Sun 29 Nov, Heron, 400 km, The long one | Sat 5 Dec – Sun 13 Dec, all bikes, no rides')
-        ->and($page['plan']['feasible'])
+        ->and($page['plan']['whole'])
         ->toBeTrue()
         ->and(($this->plain)($page['plan']['lanes'][0]['days'][4]['text']))
         ->toContain('400 km on B')
+        ->toContain('longer than a coat: the last 100 km go without')
         ->toContain('The long one')
         ->and($page['plan']['lanes'][0]['days'][10]['ride'])
         ->toEqual(0);
@@ -227,9 +255,14 @@ it('plans with single rides, days off and sensible answers at the edges', functi
     $stuck = ($this->page)();
     expect($stuck['plan']['headline'])
         ->toContain('cannot be ridden on wax')
-        ->and(($this->plain)($stuck['plan']['blocked']))
-        ->toContain('no chain of Heron has the 300 km of wax that 300 km take')
+        ->and(($this->plain)($stuck['plan']['broken']))
+        ->toContain('Heron’s 300 km on Sun 20 Dec take 300 km of wax')
         ->and($stuck['remedies'][0]['good'])
+        ->toBeTrue()
+        // The way out, taken: nothing is left to mend.
+        ->and(
+            $this->postJson('/ahead/try', ['action_id' => (string) Str::uuid(), 'pinned' => $stuck['remedies'][0]['dates']])->json('whole'),
+        )
         ->toBeTrue();
     // A workshop without bikes has nothing to plan.
     $this->actingAs((new Bench('new@test.example'))->owner)
@@ -238,7 +271,7 @@ it('plans with single rides, days off and sensible answers at the edges', functi
 });
 
 it('gives the plan to any calendar, at an address that can be renewed, as an independent reader understands it', function (): void {
-    ($this->does)('/ahead/keep', ['dates' => ['2026-12-03'], 'bottle' => true]);
+    ($this->does)('/ahead/days', ['pinned' => ['2026-12-03']]);
     $this->post('/calendar');
     $secret = Workshop::query()->findOrFail($this->bench->workshop->id)->calendar_secret;
     app('auth')->forgetGuards();
@@ -265,14 +298,14 @@ it('gives the plan to any calendar, at an address that can be renewed, as an ind
     };
     $all = $read($text);
     $events = array_column($all, null, 'summary');
-    expect($events['Heat the pot: Heron A and B'])
+    expect($events['Heat the pot: Heron A'])
         ->toMatchArray([
             'uid' => "pot-2026-12-03-{$this->bench->workshop->id}@dripel",
             'start' => '2026-12-03T19:00:00.000Z',
             'alarms' => 1,
         ])
-        ->and($events['Heat the pot: Heron A and B']['minutes'])
-        ->toEqual(63)
+        ->and($events['Heat the pot: Heron A']['minutes'])
+        ->toEqual(59)
         ->and(array_keys($events))
         ->toContain('Swap Heron to B')
         // Asked again it has the same ids.
@@ -430,9 +463,9 @@ it('says what to buy and by when, and plans a dozen bikes', function (): void {
     );
     expect($buy())->toBe([]);
     // A drip that is planned wants a bottle the evening before; a rail with one chain too few wants one today, with all that goes with it.
-    ($this->does)('/ahead/keep', ['dates' => ['2026-12-17'], 'bottle' => true]);
+    ($this->does)('/ahead/days', ['forbidden' => ['2026-11-26', '2026-12-03', '2026-12-10']]);
     $bottle = $buy();
-    expect($bottle)->toHaveCount(1)->and($bottle[0])->toStartWith('6 ml of drip wax by Sat 12 Dec');
+    expect($bottle)->toHaveCount(1)->and($bottle[0])->toContain('ml of drip wax by');
     ($this->does)(
         "/bikes/{$this->heron->id}",
         ['name' => 'Heron', 'kind' => 'road', 'speeds' => 12, 'interval' => 300, 'limit_school' => 'strict', 'chains_wanted' => 4],
@@ -443,12 +476,12 @@ it('says what to buy and by when, and plans a dozen bikes', function (): void {
         ->and(implode("\n", $buy()))
         ->toContain('1 × quick link by Wed 25 Nov: for the new chain of Heron')
         ->toContain('white spirit by Wed 25 Nov: to strip');
-    ($this->does)('/ahead/again', ['dates' => [], 'pinned' => [], 'forbidden' => []]);
+    ($this->does)('/ahead/days', ['forbidden' => [], 'weeks' => 26]);
     foreach (range(1, 11) as $n) {
         $bike = $this->bench->bike("Bike {$n}");
         $this->bench->chain($bike, 'A', 900, fit: true);
         ($this->does)('/rides', ['bike_id' => $bike->id, 'distance' => 40 + $n, 'condition' => 'dry'] + Bench::form(30 + 24 * $n));
     }
-    $plan = ($this->page)('/ahead?weeks=26')['plan'];
-    expect($plan['lanes'])->toHaveCount(12)->and($plan['feasible'])->toBeTrue()->and($plan['pots'])->not->toBe([]);
+    $plan = ($this->page)()['plan'];
+    expect($plan['lanes'])->toHaveCount(12)->and($plan['whole'])->toBeTrue()->and($plan['pots'])->not->toBe([]);
 });

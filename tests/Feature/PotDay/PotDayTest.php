@@ -227,8 +227,8 @@ it('leads three chains through the day and writes its record by itself', functio
     $this->get('/')->assertInertia(
         fn($page) => $page->where(
             'next',
-            fn($next) => collect($next)
-                ->whereIn('kind', ['spent_waiting', 'job', 'bare', 'none_waxed'])
+            fn($next) => collect(Bench::steps($next))
+                ->whereIn('kind', ['planned_pot', 'job', 'bare', 'overdue'])
                 ->isEmpty(),
         ),
     );
@@ -318,7 +318,7 @@ it('is put down for later, comes back in Next, and begins with what is true then
     $this->get('/')->assertInertia(
         fn($page) => $page->where(
             'next',
-            fn($next) => str_starts_with(collect($next)->firstWhere('kind', 'job')['title'], 'Begin the pot day: Heron A and B'),
+            fn($next) => str_starts_with(collect(Bench::steps($next))->firstWhere('kind', 'job')['title'], 'Begin the pot day: Heron A and B'),
         ),
     );
     $this->get("/jobs/{$job->id}")->assertInertia(
@@ -492,12 +492,13 @@ it('keeps a race chain for its event, and a dipped one for the next day where th
                 'rails.0.hanging.0.fit',
                 fn($notes) => collect($notes)->firstWhere('note', 'kept')['text'] === 'Kept for Moor race, 6 Dec.',
             )
-            ->where('next', fn($next) => collect($next)->firstWhere('kind', 'event_dip')['title'] === 'Dip Heron B for Moor race'),
+            // The plan has a pot for it, before its day and not before it should.
+            ->where('next', fn($next) => collect(Bench::steps($next))->firstWhere('kind', 'planned_pot')['chains'] === [$b->id]),
     );
     $this->post('/dips', ['chains' => [$b->id], 'dry' => true] + Bench::form(0.1))->assertSessionHasNoErrors();
     $this->get('/')->assertInertia(
         fn($page) => $page
-            ->where('next', fn($next) => collect($next)->where('kind', 'event_dip')->isEmpty())
+            ->where('next', fn($next) => collect(Bench::steps($next))->where('kind', 'planned_pot')->isEmpty())
             ->where('rails.0.hanging.0.fit', fn($notes) => collect($notes)->pluck('note')->contains('not_ready')),
     );
     app(AppClock::class)->stopAt(Bench::NOW + 3600);
@@ -629,7 +630,7 @@ it(
         ($this->lead)($job, 'jar_dry');
         // It can be left for its hours, and comes back in Next; the jars are taken meanwhile.
         $this->get('/')->assertInertia(
-            fn($page) => $page->where('next', fn($next) => collect($next)->firstWhere('kind', 'job')['hour'] !== ''),
+            fn($page) => $page->where('next', fn($next) => collect(Bench::steps($next))->firstWhere('kind', 'job')['hour'] !== ''),
         );
         expect($job->jars())->toHaveCount(2);
         ($this->lead)($job, 'heat');

@@ -93,7 +93,10 @@ it('fills the commute in, confirms it with one tap, and knows a day off', functi
     // Friday, Monday, Tuesday: 3 × 24 km damp.
     expect($bench->state($a)->leftKm())->toEqualWithDelta(300 - 3 * 36, 1e-9);
     $this->get('/')->assertInertia(
-        fn($page) => $page->where('next.0.kind', 'commute')->where('next.0.days', fn($days) => count($days) === 3),
+        fn($page) => $page->where(
+            'next',
+            fn($next) => count(collect(Bench::steps($next))->firstWhere('kind', 'commute')['days']) === 3,
+        ),
     );
     $this->post("/bikes/{$heron->id}/commute-days", $id() + ['dates' => ['2026-11-23'], 'ridden' => false]);
     $this->post(
@@ -120,8 +123,8 @@ it('keeps a ride open until somebody says which bike it was', function () use ($
         ->assertSessionHasNoErrors();
     $this->get('/')->assertInertia(
         fn($page) => $page
-            ->where('next.0.kind', 'no_bike')
-            ->where('next.0.reason', fn(string $reason) => str_contains($reason, "62\u{a0}km")),
+            ->where('next.0.line.kind', 'no_bike')
+            ->where('next.0.line.reason', fn(string $reason) => str_contains($reason, "62\u{a0}km")),
     );
     expect($bench->state($a)->leftKm())->toBe(300.0);
     $open = Ride::query()->live()->firstOrFail();

@@ -73,7 +73,7 @@ it('takes what lies in the watched folder once it has stopped growing, puts it a
         ->assertInertia(
             fn(AssertableInertia $page) => $page->where(
                 'next',
-                fn($next) => collect($next)->contains(
+                fn($next) => collect(Bench::steps($next))->contains(
                     fn(array $line) => $line['kind'] === 'rides_in' &&
                         $line['verb'] === 'look' &&
                         str_contains($line['reason'], '2 files wait'),

@@ -121,7 +121,7 @@ it('shows rides with the chain they went to, by bike and page by page', function
         '/',
         fn(AssertableInertia $page) => $page->where(
             'next',
-            fn($next) => collect($next)->firstWhere('kind', 'no_chain')['reason'] === '5 rides from Mon 23 Nov on have no chain to go to.',
+            fn($next) => collect(Bench::steps($next))->firstWhere('kind', 'no_chain')['reason'] === '5 rides from Mon 23 Nov on have no chain to go to.',
         ),
     );
 });
@@ -207,8 +207,8 @@ it('offers what a new chain most likely is', function (): void {
         '/',
         fn(AssertableInertia $page) => $page
             ->where('rails.0.hanging.1.word', "bare 1\u{a0}h")
-            ->where('next.0.kind', 'bare')
-            ->where('next.0.verb', 'dip')
+            ->where('next.0.line.kind', 'bare')
+            ->where('next.0.line.verb', 'pot_day')
             ->where('done.text', 'Added Heron C.'),
     );
     ($this->page)('/', fn(AssertableInertia $page) => $page->where('done', null));

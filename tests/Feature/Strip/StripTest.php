@@ -213,9 +213,9 @@ it('leads from the box to bare steel, counts each tap once, and writes the recor
     // Next carries it until it is dry; no pot for it before the last check.
     $this->get('/')->assertInertia(
         fn($page) => $page
-            ->where('next.0.kind', 'job')
-            ->where('next.0.verb', 'go')
-            ->where('next.0.job', $job->id)
+            ->where('next.0.line.kind', 'job')
+            ->where('next.0.line.verb', 'go')
+            ->where('next.0.line.job', $job->id)
             ->where('pot.solventOut', true)
             ->where('pot.chains', [])
             ->where('rails.0.hanging.0.job', $job->id),
@@ -226,7 +226,7 @@ it('leads from the box to bare steel, counts each tap once, and writes the recor
     ($this->lead)($job);
     expect($job->refresh()->ended_at)->not->toBeNull();
     ($this->tap)($job, ['position' => 3])->assertOk();
-    $this->get('/')->assertInertia(fn($page) => $page->where('next.0.kind', 'bare')->where('pot.solventOut', false));
+    $this->get('/')->assertInertia(fn($page) => $page->where('next.0.line.kind', 'bare')->where('pot.solventOut', false));
 
     // Taken back like any other action: the chain is in its box again and the jar was not used.
     $this->post("/actions/{$action->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
@@ -395,12 +395,12 @@ it('keeps protocols of one’s own and refuses one that would be dangerous', fun
 it('makes a chain that was bare for too long be looked at before it is dipped', function (): void {
     $this->post("/chains/{$this->box->id}/strips", Bench::form(10))->assertSessionHasNoErrors();
     $this->get('/')->assertInertia(
-        fn($page) => $page->where('next.0.kind', 'bare')->where('next.0.urgent', true)->where('next.0.late', false),
+        fn($page) => $page->where('next.0.line.kind', 'bare')->where('next.0.line.urgent', true)->where('next.0.line.late', false),
     );
     app(AppClock::class)->stopAt(Bench::NOW + 3 * 3600);
     $this->get('/')->assertInertia(
         fn($page) => $page
-            ->where('next.0.late', true)
+            ->where('next.0.line.late', true)
             ->where('rails.0.hanging.0.detail', 'check for rust')
             ->where('pot.chains.0.rust', true),
     );

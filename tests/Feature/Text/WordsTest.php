@@ -10,8 +10,10 @@ use App\Logbook\EntryType;
 use App\Logbook\ReadBook;
 use App\Models\Role;
 use App\Models\Workshop;
+use App\Plan\ReadPlan;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
+use App\Support\AppClock;
 use App\Text\Duration;
 use App\Text\Names;
 use App\Text\Quantities;
@@ -173,34 +175,30 @@ it('says what to do and why, with figures', function (): void {
     $nowS = (new DateTimeImmutable('2026-11-25T12:20:00+01:00'))->getTimestamp();
     $workshop = Workshop::query()->sole();
     $book = app(ReadBook::class)($workshop);
+    app(AppClock::class)->stopAt($nowS);
     $props = (new ShedProps(
         $book,
         Translator::of($workshop, app(ReadBook::class), $nowS),
+        app(ReadPlan::class)($workshop),
         app(OpenJobs::class)($workshop),
         app(ReadJars::class)($workshop),
         app(ReadBaths::class)($workshop),
     ))->all();
-    $said = array_map(fn(array $line) => plain("{$line['day']} {$line['hour']}: {$line['title']}. {$line['reason']}"), $props['next']);
+    $said = array_map(
+        fn(array $line) => plain(
+            "{$line['part']}, {$line['line']['day']} {$line['line']['hour']}: {$line['line']['title']}. {$line['line']['reason']}" .
+                implode('', array_map(fn(array $step) => " / {$step['title']}", $line['steps'])),
+        ),
+        $props['next'],
+    );
     expect($said)->toBe([
-        'Today late: Wipe and dry Badger A. Ridden 41 km in the wet on Tue 24 Nov. Wax keeps little rust off: where it is gone, bare steel rusts overnight.',
-        'Today late: Swap Tram to B. A has been ridden for its 10 h.',
-        'Today by 19:40: Wax Heron D before it rusts. Bare for 4 h 40. Steel rusts after 12 h.',
-        'Today by 14:15: Go on stripping Badger D. Dry in the air until 14:15; then it goes on.',
-        'Today : Swap Moth to B. A came waxed and nobody knows when: ridden at least 80 km since.',
-        'Today : Heat the pot for Badger. Nothing waxed hangs ready, and A has 77 km left. Take Badger B and C.',
-        'Today : Measure Tram A. About 0.85 %, 0.40 to 1.41 in eight of ten cases; its limit is 1.0 %. Never measured.',
-        'Today : Buy a chain for Lantern. Only 2 are left within their limit, and it wants 3 chains.',
-        'Today : Say which chain Lantern had on. One ride, on Fri 6 Nov, has no chain to go to.',
-        'Today : Say which bike it was. The ride of 18 km on Mon 23 Nov has no bike, so no chain counts it.',
-        'Today : Decant First alcohol. It has stood 48 h: pour off the clear part, hand in the rest.',
-        'Today : Confirm the commute on Moth. 4 days filled themselves in since Sun 22 Nov, 44 km in all.',
-        'Saturday : Dip Heron B and Badger B and C. Spent and waiting for the pot. Together they take hardly longer than one.',
-        'Sunday before 74 km: Swap Heron to C. A has 140 km left and Sunday is usually 74 km. C hangs ready with 300 km.',
-        '7 Dec : Dip Heron R for the Ostermoor crossing. Its day: 7 Dec. It wants a chain dipped after yesterday.',
-        'Any day : Retire Lantern C. Measured 0.75 % or more, its limit is 0.75 %. A worn chain eats the cassette.',
-        'Any day : A dry cloth for Moth A. Ridden 7 times since wax or a cloth was on it: once through a dry cloth, nothing else.',
-        'Any day : Hand in Dirty spirit. It has done 10 cleanings. Spent solvent is hazardous waste; fill it anew afterwards.',
-        'Any day : Top up Race pot. 130 g left: a coiled chain will soon not be covered any more.',
+        'now, Today late: Wipe and dry Badger A. Ridden 41 km in the wet on Tue 24 Nov. Wax keeps little rust off: where it is gone, bare steel rusts overnight.',
+        'now, Today by 19:40: Wax Heron D before it rusts. Bare for 4 h 40. Steel rusts after 12 h. Heat the pot today: mends it, 4 min more in all.',
+        'now, Today 3 min: Swap Tram to B. A has been ridden for its 10 h.',
+        'bench, Today 10 min: Measure Tram A, retire Lantern C, a dry cloth for Moth A, go on stripping Badger D, swap Moth to B. Dry in the air until 14:15; then it goes on. / Measure Tram A / Retire Lantern C / A dry cloth for Moth A / Go on stripping Badger D / Swap Moth to B',
+        'bench, Tomorrow 2 h 09: Heat the pot: Heron B, D and R, Badger A and B and Moth A. Heron R: for its event.',
+        'any_day, Any day : Buy a chain for Lantern. Only 2 are left within their limit, and it wants 3 chains.',
+        'any_day, Any day : 6 small things. Say which chain Lantern had on, say which bike it was, and so on. / Say which chain Lantern had on / Say which bike it was / Decant First alcohol / Confirm the commute on Moth / Hand in Dirty spirit / Top up Race pot',
     ]);
     $heron = $props['rails'][0];
     expect(plain(implode(' ', array_slice($heron['until'], 0, 3))))
@@ -222,7 +220,10 @@ it('has a text for every code it can say', function (): void {
         ...array_map(fn($c) => "chain.status.{$c->value}", ChainStatus::cases()),
         ...array_map(fn($c) => "chain.condition.{$c->value}", Condition::cases()),
         ...array_map(fn($c) => "chain.outlook.due_{$c->value}", DueBecause::cases()),
-        ...array_map(fn($c) => "next.title.{$c->value}", array_filter(NextKind::cases(), fn($c) => $c !== NextKind::Bath)),
+        ...array_map(
+            fn($c) => "next.title.{$c->value}",
+            array_filter(NextKind::cases(), fn($c) => !in_array($c, [NextKind::Bath, NextKind::Evening, NextKind::Chores], true)),
+        ),
         // A bath says what it wants.
         ...array_merge(
             ...array_map(

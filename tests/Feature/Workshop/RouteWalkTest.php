@@ -293,6 +293,7 @@ const REFERENCES = [
 const BESIDE = [
     'rides.*.track' => ['rides' => [], 'rides.0.bike_id' => '@bike', 'rides.0.condition' => 'dry'],
     'rides.*.bike_id' => ['rides' => [], 'rides.0.track' => '@track', 'rides.0.condition' => 'dry'],
+    'not_on.*.chain_id' => ['not_on.0.date' => '2026-12-03'],
     'link_id' => ['new_link' => true],
     'instrument_id' => ['kind' => 'digital', 'value_pct' => 0.1],
 ];

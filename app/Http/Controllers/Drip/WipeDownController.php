@@ -11,6 +11,7 @@ use App\Http\Props\WetProps;
 use App\Http\Requests\Drip\WipeDownRequest;
 use App\Logbook\ReadBook;
 use App\Models\Chain;
+use App\Plan\ReadPlan;
 use App\Support\CurrentWorkshop;
 use App\Text\Translators;
 use Illuminate\Http\RedirectResponse;
@@ -26,8 +27,11 @@ final class WipeDownController extends Controller
         ReadBook $readBook,
         OpenJobs $jobs,
         Translators $translators,
+        ReadPlan $readPlan,
     ): Response|RedirectResponse {
-        $page = (new WetProps($readBook($current->workshop()), $translators->current(), $jobs($current->workshop())))->of($chain->id);
+        $workshop = $current->workshop();
+        $props = new WetProps($readBook($workshop), $translators->current(), $jobs($workshop), $readPlan($workshop));
+        $page = $props->of($chain->id);
 
         return $page === null ? redirect()->route('chain', $chain) : Inertia::render('Ride/Wet', $page);
     }

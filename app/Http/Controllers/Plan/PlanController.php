@@ -9,7 +9,6 @@ use App\Actions\Plan\PlanRide;
 use App\Cost\ReadPrices;
 use App\Http\Controllers\Controller;
 use App\Http\Props\PlanProps;
-use App\Http\Requests\ActionIdRequest;
 use App\Http\Requests\Plan\PlannedRideRequest;
 use App\Http\Requests\Plan\PlanRequest;
 use App\Http\Requests\Plan\PlanTermsRequest;
@@ -20,18 +19,15 @@ use App\Plan\ReadShopping;
 use App\Support\CurrentWorkshop;
 use App\Text\Translators;
 use App\Wear\ReadWear;
-use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 
-/** The weeks ahead: planned, moved by hand, followed. */
+/** The weeks ahead: the plan, and what somebody wants otherwise. */
 final class PlanController extends Controller
 {
     public function index(
-        Request $request,
         CurrentWorkshop $current,
         ReadPlan $readPlan,
         ReadBook $readBook,
@@ -40,18 +36,19 @@ final class PlanController extends Controller
         ReadShopping $readShopping,
         ReadPrices $readPrices,
     ): Response {
-        $weeks = min(ReadPlan::MOST_WEEKS, max(2, $request->integer('weeks', ReadPlan::WEEKS)));
         $workshop = $current->workshop();
-        $plan = $readPlan($workshop, $weeks);
+        $plan = $readPlan($workshop);
         $props = new PlanProps($readBook($workshop), $translators->current(), $plan, $readWear($workshop));
 
         return Inertia::render(
             'Plan/Ahead',
-            $props->page($workshop, $readPlan->rides($workshop), $readShopping($workshop, $plan), $readPrices($workshop), $weeks),
+            $props->page($workshop, $readPlan->rides($workshop), $readShopping($workshop, $plan), $readPrices($workshop)) + [
+                'sure' => Inertia::defer(fn() => $props->sure($plan)),
+            ],
         );
     }
 
-    /** What comes of pot days by hand; nothing is kept. */
+    /** What comes of other days; nothing is kept. */
     public function try(
         PlanRequest $request,
         CurrentWorkshop $current,
@@ -61,41 +58,16 @@ final class PlanController extends Controller
         ReadWear $readWear,
     ): JsonResponse {
         $workshop = $current->workshop();
-        $plan = $readPlan($workshop, $request->integer('weeks', ReadPlan::WEEKS));
-        $props = new PlanProps($readBook($workshop), $translators->current(), $plan, $readWear($workshop));
-        $days = $plan->days($request->dates());
+        $plan = $readPlan($workshop);
+        $tried = $plan->by($request->by($plan->terms));
+        $props = new PlanProps($readBook($workshop), $translators->current(), $tried, $readWear($workshop));
 
-        return response()->json($props->plan($plan->along($days, $request->boolean('bottle')), $days, $request->boolean('bottle')));
+        return response()->json($props->plan($plan));
     }
 
     public function keep(PlanRequest $request, KeepPlan $keepPlan): RedirectResponse
     {
-        return $this->done(
-            $keepPlan($request->context(), [
-                SettingKey::PlanByHand->value => $request->dates() ?: null,
-                SettingKey::PlanBottle->value => (int) $request->boolean('bottle'),
-                SettingKey::PlanFollowed->value => 1,
-            ]),
-        );
-    }
-
-    /** Back to the best days, with some pinned and some forbidden. */
-    public function planAgain(PlanRequest $request, KeepPlan $keepPlan): RedirectResponse
-    {
-        return $this->done(
-            $keepPlan($request->context(), [
-                SettingKey::PlanByHand->value => null,
-                SettingKey::PlanBottle->value => null,
-                SettingKey::PlanFollowed->value => 1,
-                SettingKey::PlanPinned->value => $request->dates('pinned') ?: null,
-                SettingKey::PlanForbidden->value => $request->dates('forbidden') ?: null,
-            ]),
-        );
-    }
-
-    public function unfollow(ActionIdRequest $request, KeepPlan $keepPlan): RedirectResponse
-    {
-        return $this->done($keepPlan($request->context(), [SettingKey::PlanFollowed->value => null]));
+        return $this->done($keepPlan($request->context(), $request->settings(), $request->notOn()));
     }
 
     public function terms(PlanTermsRequest $request, KeepPlan $keepPlan): RedirectResponse

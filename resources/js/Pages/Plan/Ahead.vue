@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Link, router } from '@inertiajs/vue3'
+import { Link } from '@inertiajs/vue3'
 import { computed, ref, watch } from 'vue'
 import PlanLanes from '@/components/plan/PlanLanes.vue'
 import PlannedRideDialog from '@/components/plan/PlannedRideDialog.vue'
@@ -12,7 +12,7 @@ import { useHere } from '@/composables/useHere'
 import { ask } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { PlanPage, PlanView } from '@/types/server'
+import type { PlanChange, PlanPage, PlanView } from '@/types/server'
 
 /** The coming weeks: when to heat the pot, what breaks when a day is moved, and what mends it. */
 const props = defineProps<PlanPage>()
@@ -21,37 +21,60 @@ const here = useHere()
 const tried = ref<PlanView | null>(null)
 watch(
   () => JSON.stringify(props.plan),
-  () => (tried.value = null),
+  () => putBack(),
 )
 const shown = computed(() => tried.value ?? props.plan)
-const dates = computed(() => shown.value.pots.map((pot) => pot.date))
+// What the headline does not say already.
+const breaks = computed(() => shown.value.broken.filter((line) => line !== shown.value.headline).slice(0, 3))
 const chosen = ref<string | null>(null)
 const problem = ref('')
-async function tryOut(wanted: string[], bottle: boolean): Promise<void> {
-  const result = await ask<PlanView>('post', '/ahead/try', { action_id: newActionId(), dates: wanted, bottle, weeks: props.weeks })
-  if ('answer' in result) tried.value = result.answer
+interface Wanted {
+  pinned: string[]
+  forbidden: string[]
+  not_on: { chain_id: number; date: string }[]
+}
+// What is wanted otherwise, as it is tried; as it holds, until somebody tries something.
+const wanted = ref<Wanted | null>(null)
+const held = (): Wanted => ({ pinned: props.pinned, forbidden: props.forbidden, not_on: props.notOn })
+const now = (): Wanted => wanted.value ?? held()
+const without = (list: string[], date: string) => list.filter((other) => other !== date)
+const withDate = (list: string[], date: string) => [...new Set([...list, date])].sort()
+async function tryOut(change: Partial<Wanted>): Promise<void> {
+  problem.value = ''
+  const next = { ...now(), ...change }
+  const result = await ask<PlanView>('post', '/ahead/try', { action_id: newActionId(), ...next })
+  if ('answer' in result) [tried.value, wanted.value] = [result.answer, next]
   else problem.value = Object.values(result.errors)[0] ?? ''
 }
+function putBack(): void {
+  tried.value = wanted.value = null
+}
+const send = (change: Partial<Wanted> & { weeks?: number }) => write('post', '/ahead/days', change)
+const keep = () => send(now())
+/** A pot day that is moved: pinned where it goes, and not where it was. */
 function move(from: string, to: string): void {
   chosen.value = to
-  void tryOut(
-    [...new Set(dates.value.map((date) => (date === from ? to : date)))].sort(),
-    shown.value.bottle && props.plan.bottle && tried.value?.bottle === true,
-  )
+  const { pinned, forbidden } = now()
+  void tryOut({ pinned: withDate(without(pinned, from), to), forbidden: withDate(without(forbidden, to), from) })
 }
-const send = (url: string, data: { pinned?: string[]; forbidden?: string[]; dates?: string[] }) =>
-  write('post', url, { dates: dates.value, bottle: shown.value.bottle, weeks: props.weeks, ...data })
-const keep = () => send('/ahead/keep', {})
-const again = (pinned = props.pinned, forbidden = props.forbidden) => send('/ahead/again', { pinned, forbidden, dates: [] })
-const without = (list: string[], date: string) => list.filter((other) => other !== date)
-const pot = computed(() => shown.value.pots.find((one) => one.date === chosen.value) ?? null)
-const drop = (date: string) => tryOut(without(dates.value, date), false)
+const pot = computed(() => shown.value.pots.find((one) => one.date === chosen.value) ?? shown.value.pots[0] ?? null)
+const pin = (date: string, on: boolean) => send({ ...now(), pinned: on ? withDate(now().pinned, date) : without(now().pinned, date) })
+const forbid = (date: string) => tryOut({ pinned: without(now().pinned, date), forbidden: withDate(now().forbidden, date) })
+const leaveOut = (chainId: number, date: string) => tryOut({ not_on: [...now().not_on, { chain_id: chainId, date }] })
+function letGo(change: PlanChange): void {
+  const { pinned, forbidden, not_on } = held()
+  send({
+    pinned: change.kind === 'pinned' ? without(pinned, change.date) : pinned,
+    forbidden: change.kind === 'forbidden' ? without(forbidden, change.date) : forbidden,
+    not_on: not_on.filter((one) => change.kind !== 'not_on' || one.chain_id !== change.chain || one.date !== change.date),
+  })
+}
+const takeOut = (dates: string[]) => tryOut({ pinned: dates.reduce(withDate, now().pinned) })
 const adding = ref<'ride' | 'holiday' | null>(null)
 const addOpen = computed({ get: () => adding.value !== null, set: (on: boolean) => !on && (adding.value = null) })
 const horizons = [2, 4, 8, 13, 26]
-const show = (weeks: number) => router.get('/ahead', { weeks }, { preserveScroll: true })
+const show = (weeks: number) => send({ weeks })
 const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
-const unfollow = () => write('post', '/ahead/unfollow')
 </script>
 
 <template>
@@ -60,6 +83,10 @@ const unfollow = () => write('post', '/ahead/unfollow')
       <div class="row head">
         <h1 data-test="headline">{{ shown.headline }}</h1>
         <span class="muted about" data-test="about">{{ shown.about }}</span>
+      </div>
+      <p v-if="problem" class="ember" role="alert">{{ problem }}</p>
+      <div class="row head">
+        <span data-test="sure">{{ tried ? tried.sure : sure }}</span>
         <span class="grow" />
         <label class="horizon"
           ><span class="sr">{{ t('ahead.horizon') }}</span
@@ -73,83 +100,109 @@ const unfollow = () => write('post', '/ahead/unfollow')
           <Link href="/ahead/what-if" data-test="what-if">{{ t('what_if.title') }}</Link>
           <v-btn data-test="add-ride" @click="adding = 'ride'">{{ t('ahead.add_ride') }}</v-btn>
           <v-btn data-test="add-holiday" @click="adding = 'holiday'">{{ t('ahead.add_holiday') }}</v-btn>
-          <v-btn v-if="byHand || tried" data-test="again" @click="again()">{{ t('ahead.again') }}</v-btn>
         </template>
       </div>
-      <p v-if="problem" class="ember" role="alert">{{ problem }}</p>
-      <div v-if="shown.broken.length" class="breaks" role="alert" data-test="breaks">
+      <div v-if="breaks.length" class="breaks" role="alert" data-test="breaks">
         <div>
-          <p v-for="line in shown.broken.slice(0, 3)" :key="line">{{ line }}</p>
-          <p v-if="shown.blocked" class="muted">{{ shown.blocked }}</p>
-        </div>
-        <div class="row">
-          <v-btn
-            v-for="(repair, i) in here.mayWrite ? shown.repairs : []"
-            :key="repair.text"
-            :variant="i === 0 ? 'flat' : 'outlined'"
-            :color="i === 0 ? 'primary' : undefined"
-            :data-test="`repair-${i}`"
-            @click="tryOut(repair.dates, repair.bottle)"
-            >{{ repair.text }}</v-btn
-          >
-          <v-btn v-if="tried" data-test="put-back" @click="tried = null">{{ t('ahead.back') }}</v-btn>
+          <p v-for="line in breaks" :key="line">{{ line }}</p>
         </div>
       </div>
-      <div v-else-if="tried" class="breaks good" role="status" data-test="tried">
-        <p>
-          <b>{{ t('ahead.moved') }}</b>: {{ tried.about }}
-        </p>
-        <div class="row">
-          <v-btn variant="flat" color="primary" data-test="keep" @click="keep">{{ t('ahead.keep') }}</v-btn>
-          <v-btn data-test="put-back" @click="tried = null">{{ t('ahead.back') }}</v-btn>
-        </div>
-      </div>
-      <PlanLanes :plan="shown" :chosen="chosen" :movable="here.mayWrite" @choose="chosen = $event" @move="move" />
-      <div class="row below">
-        <template v-if="pot">
-          <span data-test="pot-text">{{ pot.text }}</span>
-          <template v-if="here.mayWrite">
-            <Link :href="`/pot-day?${pot.chains.map((id) => `chains[]=${id}`).join('&')}`" data-test="to-pot-day">{{
-              t('ahead.to_pot')
-            }}</Link>
-            <v-btn size="small" data-test="pin" @click="again(pot.pinned ? without(pinned, pot.date) : [...pinned, pot.date])">{{
-              t(pot.pinned ? 'ahead.unpin' : 'ahead.pin')
-            }}</v-btn>
-            <v-btn size="small" data-test="forbid" @click="again(without(pinned, pot.date), [...forbidden, pot.date])">{{
-              t('ahead.forbid')
-            }}</v-btn>
-            <v-btn size="small" data-test="drop-pot" @click="drop(pot.date)">{{ t('verbs.delete') }}</v-btn>
-          </template>
-        </template>
-        <span v-else class="muted">{{ t('ahead.move_hint') }}</span>
-        <span class="grow" />
-        <template v-if="here.mayWrite && !tried">
-          <template v-if="followed">
-            <span class="muted" data-test="followed">{{ t('ahead.followed') }}</span>
-            <v-btn size="small" data-test="unfollow" @click="unfollow">{{ t('ahead.unfollow') }}</v-btn>
-          </template>
-          <v-btn v-else-if="plan.feasible" variant="flat" color="primary" data-test="follow" @click="again()">{{
-            t('ahead.follow')
-          }}</v-btn>
-        </template>
-      </div>
-      <section v-if="shown.doubts.length" class="doubts" aria-labelledby="close">
-        <h2 id="close">{{ t('ahead.close') }}</h2>
-        <p class="muted small">{{ t('ahead.doubts_text') }}</p>
-        <p v-for="doubt in shown.doubts" :key="doubt" data-test="doubt">{{ doubt }}</p>
-      </section>
       <section v-if="remedies.length && !tried" aria-labelledby="remedies" data-test="remedies">
         <h2 id="remedies">{{ t('ahead.remedies') }}</h2>
         <table class="plain">
           <tbody>
-            <tr v-for="remedy in remedies" :key="remedy.title">
+            <tr v-for="(remedy, i) in remedies" :key="remedy.title">
               <td>
                 <b>{{ remedy.title }}</b>
               </td>
               <td :class="{ muted: !remedy.good }">{{ remedy.does }}</td>
+              <td class="num">
+                <v-btn
+                  v-if="here.mayWrite && remedy.good && remedy.dates.length"
+                  size="small"
+                  :data-test="`take-${i}`"
+                  @click="takeOut(remedy.dates)"
+                  >{{ t('ahead.take') }}</v-btn
+                >
+              </td>
             </tr>
           </tbody>
         </table>
+      </section>
+      <div v-if="tried" class="breaks good" role="status" data-test="tried">
+        <p>
+          <b>{{ tried.change }}</b>: {{ tried.about }}
+        </p>
+        <div class="row">
+          <v-btn variant="flat" color="primary" data-test="keep" @click="keep">{{ t('ahead.keep') }}</v-btn>
+          <v-btn data-test="put-back" @click="putBack">{{ t('ahead.back') }}</v-btn>
+        </div>
+      </div>
+      <PlanLanes :plan="shown" :chosen="pot?.date ?? null" :movable="here.mayWrite" @choose="chosen = $event" @move="move" />
+      <section v-if="pot" class="pot" aria-labelledby="pot-title" data-test="pot">
+        <div class="row">
+          <h2 id="pot-title" data-test="pot-text">{{ pot.text }}</h2>
+          <span v-if="pot.accepted" class="muted small">{{ t('ahead.accepted') }}</span>
+          <span class="grow" />
+          <template v-if="here.mayWrite">
+            <Link :href="`/pot-day?${pot.chains.map((one) => `chains[]=${one.id}`).join('&')}`" data-test="to-pot-day">{{
+              t('ahead.to_pot')
+            }}</Link>
+            <template v-if="!pot.accepted">
+              <v-btn size="small" data-test="pin" @click="pin(pot.date, !pot.pinned)">{{
+                t(pot.pinned ? 'ahead.unpin' : 'ahead.pin')
+              }}</v-btn>
+              <v-btn size="small" data-test="forbid" @click="forbid(pot.date)">{{ t('ahead.forbid') }}</v-btn>
+            </template>
+          </template>
+        </div>
+        <table class="plain">
+          <caption class="sr">
+            {{
+              t('ahead.why_these')
+            }}
+          </caption>
+          <tbody>
+            <tr v-for="one in pot.chains" :key="one.id" :data-test="`dip-${one.name}`">
+              <td>
+                <b>{{ one.name }}</b>
+              </td>
+              <td>{{ one.why }}</td>
+              <td class="num">
+                <button
+                  v-if="here.mayWrite && !pot.accepted"
+                  type="button"
+                  class="as-link quiet"
+                  :aria-label="`${t('ahead.without')}: ${one.name}`"
+                  @click="leaveOut(one.id, pot.date)">
+                  {{ t('ahead.without') }}
+                </button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <p class="muted small">{{ t('ahead.move_hint') }}</p>
+      <section v-if="changes.length" aria-labelledby="changes" data-test="changes">
+        <h2 id="changes">{{ t('ahead.changes') }}</h2>
+        <ul>
+          <li v-for="change in changes" :key="change.text" class="row">
+            <span>{{ change.text }}</span>
+            <button
+              v-if="here.mayWrite"
+              type="button"
+              class="as-link"
+              :aria-label="`${t('ahead.let_go')}: ${change.text}`"
+              @click="letGo(change)">
+              {{ t('ahead.let_go') }}
+            </button>
+          </li>
+        </ul>
+      </section>
+      <section v-if="shown.doubts.length" class="doubts" aria-labelledby="close">
+        <h2 id="close">{{ t('ahead.close') }}</h2>
+        <p class="muted small">{{ t('ahead.doubts_text') }}</p>
+        <p v-for="doubt in shown.doubts" :key="doubt" data-test="doubt">{{ doubt }}</p>
       </section>
       <section aria-labelledby="buy" data-test="shopping">
         <h2 id="buy">{{ t('buy.title') }}</h2>
@@ -228,10 +281,15 @@ const unfollow = () => write('post', '/ahead/unfollow')
   margin: 2px 0;
   font-weight: 560;
 }
-.below {
+.pot {
+  margin: 10px 0 4px;
+}
+.pot .row {
   gap: 8px 14px;
-  margin: 12px 0 24px;
-  min-height: 34px;
+  align-items: baseline;
+}
+.pot h2 {
+  margin: 0;
 }
 .doubts p {
   margin: 3px 0;

@@ -20,7 +20,7 @@ import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
 import { swap, write } from '@/composables/useWrite'
-import type { NextLine, ShedPage } from '@/types/server'
+import type { NextStep, ShedPage } from '@/types/server'
 
 const props = defineProps<ShedPage>()
 const here = useHere()
@@ -47,7 +47,7 @@ const [rideOpen, swapOpen, topupOpen, measureOpen, loudOpen, dipOpen, retireOpen
   shown('correct'),
   shown('choose_bike'),
 ]
-const openRides = ref<NextLine | null>(null)
+const openRides = ref<NextStep | null>(null)
 
 const proposed = () => props.pot.chains.filter((other) => other.proposed).map((other) => other.id)
 const list = ref<number[]>(proposed())
@@ -80,11 +80,12 @@ function dip(chains: number[]): void {
   list.value = chains
   form.value = 'dip'
 }
-function act(line: NextLine): void {
+function act(line: NextStep): void {
   bike.value = line.bike ?? bike.value
   if (line.verb === 'go') router.visit(`/jobs/${line.job}`)
   else if (line.verb === 'jar') router.visit('/books')
   else if (line.verb === 'pot_day') router.visit(`/pot-day?${line.chains.map((id) => `chains[]=${id}`).join('&')}`)
+  else if (line.verb === 'ahead') router.visit('/ahead')
   else if (line.verb === 'look') router.visit('/tracks')
   else if (line.verb === 'wet') router.visit(`/chains/${line.chains[0]}/wet`)
   else if (line.verb === 'topup') router.visit(`/chains/${line.chains[0]}/drip`)

@@ -1,93 +1,80 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import NextStepRow from '@/components/shed/NextStepRow.vue'
 import { t } from '@/composables/useText'
-import type { NextLine } from '@/types/server'
+import type { NextLine, NextStep } from '@/types/server'
 
-defineProps<{ lines: NextLine[]; mayWrite: boolean }>()
-const emit = defineEmits<{ act: [line: NextLine] }>()
+/** What to do next, in three parts; what stands for several things opens into them. */
+const props = defineProps<{ lines: NextLine[]; mayWrite: boolean }>()
+const emit = defineEmits<{ act: [step: NextStep] }>()
+const parts = computed(() =>
+  (['now', 'bench', 'any_day'] as const)
+    .map((part) => ({ part, lines: props.lines.filter((line) => line.part === part) }))
+    .filter((one) => one.lines.length),
+)
 </script>
 
 <template>
   <section aria-labelledby="next-title">
     <h2 id="next-title">{{ t('shed.next') }}</h2>
-    <ol v-if="lines.length">
-      <li v-for="line in lines" :key="line.key" :data-test="`next-${line.kind}`">
-        <div class="when" :class="{ ember: line.late }">
-          {{ line.day }}<small>{{ line.hour }}</small>
-        </div>
-        <div class="what">
-          <p class="title">{{ line.title }}</p>
-          <p class="reason muted">{{ line.reason }}</p>
-        </div>
-        <v-btn
-          v-if="mayWrite && line.verb"
-          size="small"
-          :aria-label="`${line.verbText}: ${line.title}`"
-          :data-test="`act-${line.kind}`"
-          @click="emit('act', line)"
-          >{{ line.verbText }}</v-btn
-        >
-      </li>
-    </ol>
-    <p v-else class="muted">{{ t('shed.next_empty') }}</p>
+    <p v-if="!lines.length" class="muted">{{ t('shed.next_empty') }}</p>
+    <div v-for="one in parts" :key="one.part" :data-test="`part-${one.part}`">
+      <h3 class="small muted">{{ t(`shed.part.${one.part}`) }}</h3>
+      <ol>
+        <li v-for="line in one.lines" :key="line.line.key" :data-test="`next-${line.line.kind}`">
+          <NextStepRow :step="line.line" :may-write="mayWrite" :any-day="one.part === 'any_day'" @act="emit('act', $event)" />
+          <details v-if="line.steps.length" :class="{ wide: one.part === 'any_day' }" :data-test="`steps-${line.line.kind}`">
+            <summary class="small">{{ t('shed.steps', { count: line.steps.length }) }}</summary>
+            <ol class="steps">
+              <li v-for="step in line.steps" :key="step.key" :data-test="`next-${step.kind}`">
+                <NextStepRow :step="step" :may-write="mayWrite" short @act="emit('act', $event)" />
+              </li>
+            </ol>
+          </details>
+        </li>
+      </ol>
+    </div>
   </section>
 </template>
 
 <style scoped>
+h3 {
+  margin: 12px 0 0;
+  font-weight: 620;
+}
 ol {
   list-style: none;
   padding: 0;
-  margin: 4px 0 0;
+  margin: 0;
 }
 li {
-  display: grid;
-  grid-template-columns: 70px 1fr auto;
-  column-gap: 10px;
   padding: 9px 0;
   border-bottom: 1px solid var(--line);
 }
 li:last-child {
   border: 0;
 }
-.when {
-  font-weight: 740;
-  font-stretch: 88%;
-  font-size: var(--type-4);
-  line-height: 1.15;
+details {
+  margin: 4px 0 0 80px;
 }
-small {
-  display: block;
-  font:
-    500 11.5px 'Archivo Variable',
-    sans-serif;
+summary {
+  cursor: pointer;
   color: var(--steel);
+  min-height: 24px;
 }
-.ember small {
-  color: var(--ember);
-  font-weight: 680;
+.steps li {
+  padding: 7px 0;
 }
-.what {
-  position: relative;
-}
-p {
-  margin: 0;
-}
-.title {
-  font-weight: 620;
-  line-height: 1.25;
-}
-.reason {
-  font-size: var(--type-2);
-  line-height: 1.3;
-  margin: 2px 0 0;
-}
-.v-btn {
-  --v-btn-height: 26px;
-  padding: 0 9px;
-  font-size: var(--type-2);
+details.wide {
+  margin-left: 0;
 }
 @media (max-width: 839.98px) {
-  .v-btn {
-    --v-btn-height: 44px;
+  details {
+    margin-left: 0;
+  }
+  summary {
+    min-height: 44px;
+    line-height: 44px;
   }
 }
 </style>

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Wear;
+namespace App\Support;
 
 use Closure;
 use Dripel\Core\Maths\Memo;
@@ -12,7 +12,7 @@ use Illuminate\Contracts\Cache\Repository;
 final class CacheMemo implements Memo
 {
     /** Rises when a model means something else by the same input. */
-    private const VERSION = 1;
+    private const VERSION = 2;
 
     private const MOST = 400;
 
@@ -46,6 +46,6 @@ final class CacheMemo implements Memo
 
     private function name(): string
     {
-        return 'wear v' . self::VERSION;
+        return 'memo v' . self::VERSION;
     }
 }

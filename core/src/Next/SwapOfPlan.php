@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Next;
+
+use Dripel\Core\Plan\LaneDay;
+use Dripel\Core\Plan\WorkshopPlan;
+
+/** A swap, with the day of the plan that asks for it. */
+final readonly class SwapOfPlan
+{
+    public function __construct(
+        public LaneDay $day,
+        public string $date,
+        /** Whether the chain that goes on comes out of the pot before. */
+        public bool $fresh,
+        public WorkshopPlan $plan,
+    ) {}
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+/** One chain of a planned pot day: why it is dipped, and what it has left until then. */
+final readonly class DipReason
+{
+    public function __construct(
+        public int $chainId,
+        public DipWhy $why,
+        /** Effective km and hours left when it is dipped; hours where its bike goes by them. */
+        public float $leftKm,
+        public ?float $leftHours,
+        /** The day of the plan on which it is ridden next; null: not before the next pot. */
+        public ?int $riddenOn,
+    ) {}
+}

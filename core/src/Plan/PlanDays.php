@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use DateTimeZone;
+
+/** The days of a plan from today on, and for each when its pot is heated: that morning, or the evening before. */
+final readonly class PlanDays
+{
+    /** @var list<bool> on which days the pot may be heated */
+    public array $allowed;
+
+    /** @var list<int> those on which it is heated whatever it costs */
+    public array $pinned;
+
+    /** @var list<int> those of accepted pot days */
+    public array $accepted;
+
+    public LocalDay $today;
+
+    /** @param list<BookedPot> $booked pot days that are accepted: allowed, whatever the weekday */
+    public function __construct(private PlanTerms $terms, array $booked, private int $nowS, private DateTimeZone $zone)
+    {
+        $this->today = LocalDay::of($nowS, $zone);
+        $booked = array_map(
+            fn(BookedPot $pot) => $this->dateOf($pot->startS),
+            array_filter($booked, fn(BookedPot $pot) => !$pot->begun && $pot->startS >= $this->today->startS()),
+        );
+        $allowed = $pinned = $accepted = [];
+        for ($day = 0; $day < $terms->days; $day++) {
+            $date = $this->potOn($day);
+            in_array($date, $booked, true) && $this->lies($day) && ($accepted[] = $day);
+            $wanted = in_array($date, $terms->pinned, true) || in_array($date, $booked, true);
+            $allowed[] =
+                $this->lies($day) &&
+                ($wanted ||
+                    (!in_array($date, $terms->forbidden, true) &&
+                        in_array(LocalDay::named($date, $zone)->weekday(), $terms->weekdays, true)));
+            $wanted && $this->lies($day) && ($pinned[] = $day);
+        }
+        [$this->allowed, $this->pinned, $this->accepted] = [$allowed, $pinned, $accepted];
+    }
+
+    /** Whether the pot of a day can still be heated. */
+    public function lies(int $day): bool
+    {
+        $date = $this->potOn($day);
+
+        return $date > $this->today->date ||
+            ($date === $this->today->date &&
+                $this->nowS < $this->today->atHour($this->terms->evening ? PlanHours::POT_LAST : PlanHours::MORNING_LAST));
+    }
+
+    public function date(int $day): string
+    {
+        return $this->today->plus($day)->date;
+    }
+
+    /** The local day on which the pot of a day is heated. */
+    public function potOn(int $day): string
+    {
+        return $this->today->plus($this->terms->evening ? $day - 1 : $day)->date;
+    }
+
+    /** When it is taken to begin. */
+    public function potS(int $day): int
+    {
+        return max($this->nowS, LocalDay::named($this->potOn($day), $this->zone)->atHour(PlanHours::pot($this->terms)));
+    }
+
+    public function dateOf(int $unixS): string
+    {
+        return LocalDay::of($unixS, $this->zone)->date;
+    }
+
+    /** Null beyond its end, or before today. */
+    public function ofDate(string $date): ?int
+    {
+        for ($day = 0; $day < $this->terms->days; $day++) {
+            if ($this->date($day) === $date) {
+                return $day;
+            }
+        }
+
+        return null;
+    }
+
+    /** The day that a pot on a local day serves; null beyond its end, or before today. */
+    public function ofPot(string $date): ?int
+    {
+        $day = $this->ofDate($date);
+
+        return $day === null || !$this->terms->evening ? $day : ($day + 1 < $this->terms->days ? $day + 1 : null);
+    }
+
+    /** The last day whose pot is hot by an instant; −1: none is. */
+    public function lastBefore(int $unixS): int
+    {
+        for ($day = $this->terms->days - 1; $day >= 0; $day--) {
+            if ($this->potS($day) <= $unixS && $this->lies($day)) {
+                return $day;
+            }
+        }
+
+        return -1;
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Plan;
+
+use Dripel\Core\Input\Check;
+
+/** A plan ridden day by day: what is on each bike, what is left on it, and why each chain goes into the pot. */
+final readonly class PlanWalk
+{
+    /** @var array<int, list<LaneDay>> by bike */
+    public array $lanes;
+
+    /** @var array<int, list<DipReason>> by pot day of the plan */
+    public array $reasons;
+
+    public function __construct(WorkshopPlan $plan)
+    {
+        $lanes = $reasons = [];
+        $pots = $plan->result()->potDays;
+        $dips = array_combine(array_column($pots, 'day'), array_column($pots, 'dips'));
+        $deadlines = array_column($plan->deadlines, null, 'chainId');
+        foreach ($plan->bikes + $plan->dripBikes + $plan->alone as $bikeId => $bike) {
+            $drips = isset($plan->dripBikes[$bikeId]);
+            $run = new BikeRun($bike, $drips ? PlannedTopUp::alone($bike->km(), $plan->terms->topUpMinutes) : $plan->input->topUp);
+            [$before, $days] = [[], []];
+            for ($day = 0; $day < $plan->terms->days; $day++) {
+                $dipped = array_values(
+                    array_filter(
+                        array_keys($bike->chains),
+                        fn(int $n) => !$drips && in_array($bike->chains[$n]->id, $dips[$day] ?? [], true),
+                    ),
+                );
+                foreach ($dipped as $n) {
+                    $before[$n][$day] = isset($run->bare[$n])
+                        ? [0.0, $bike->intervalHours === null ? null : 0.0]
+                        : [max(0.0, $bike->km() - $run->used[$n]), $run->leftHours($n)];
+                }
+                $run->dip($dipped, $day);
+                $days[] = self::day($plan, $bike, $run, $bikeId, $day, $dipped);
+            }
+            foreach ($before as $n => $on) {
+                foreach ($on as $day => $left) {
+                    $reasons[$day][] = self::reason((int) $bike->chains[$n]->id, $day, $left, $days, $deadlines);
+                }
+            }
+            is_int($bikeId) && ($lanes[$bikeId] = $days);
+        }
+        ksort($reasons);
+        [$this->lanes, $this->reasons] = [$lanes, $reasons];
+    }
+
+    /** @param list<int> $dipped */
+    private static function day(WorkshopPlan $plan, PlannedBike $bike, BikeRun $run, int|string $bikeId, int $day, array $dipped): LaneDay
+    {
+        [$swaps, $drips] = [count($run->swaps), count($run->dripped)];
+        $ridden = !isset($plan->leftOut()[$bikeId][$day]) && $run->ride($day);
+        $chain = $run->on;
+        $km = $bike->dailyKm[$day];
+        [$leftKm, $leftHours] = [isset($run->bare[$chain]) ? 0.0 : max(0.0, $bike->km() - $run->used[$chain]), $run->leftHours($chain)];
+        [$beforeKm, $beforeHours] = [$leftKm, $leftHours];
+        if ($ridden && $km > 0.0) {
+            $beforeKm = min($bike->km(), $leftKm + $km);
+            $beforeHours = $leftHours === null ? null : min($bike->intervalHours ?? INF, $leftHours + $bike->dailyHours[$day]);
+        }
+
+        return new LaneDay(
+            $day,
+            (int) $bike->chains[$chain]->id,
+            $beforeKm,
+            $leftKm,
+            $beforeHours,
+            $leftHours,
+            $km,
+            $bike->dailyHours[$day] ?? null,
+            ($plan->riding[$bikeId] ?? null)->ridden[$day] ?? 0.0,
+            $ridden ? max(0.0, $km - $bike->km()) : 0.0,
+            isset($run->swaps[$swaps]) ? (int) $bike->chains[$run->swaps[$swaps][1]]->id : null,
+            array_map(fn(array $one) => (int) $bike->chains[$one[1]]->id, array_slice($run->dripped, $drips)),
+            array_map(fn(int $n) => (int) $bike->chains[$n]->id, $dipped),
+            !$ridden,
+        );
+    }
+
+    /**
+     * @param array{float, float|null} $left
+     * @param list<LaneDay> $days of its bike
+     * @param array<int, Deadline> $deadlines by chain
+     */
+    private static function reason(int $chainId, int $day, array $left, array $days, array $deadlines): DipReason
+    {
+        [$km, $hours, $riddenOn] = [0.0, 0.0, null];
+        foreach (array_slice($days, $day) as $one) {
+            if ($one->day > $day && in_array($chainId, $one->dipped, true)) {
+                break;
+            }
+            if ($one->chainId === $chainId && $one->rideKm > 0.0 && !$one->broken) {
+                $riddenOn ??= $one->day;
+                $km += $one->rideKm;
+                $hours += $one->rideHours ?? 0.0;
+            }
+        }
+        $deadline = $deadlines[$chainId] ?? null;
+
+        return new DipReason(
+            $chainId,
+            match (true) {
+                $deadline !== null && !$deadline->missed && $day >= $deadline->from && $day <= $deadline->until => DipWhy::from(
+                    $deadline->kind->value,
+                ),
+                $km > $left[0] + Check::EPSILON || ($left[1] !== null && $hours > $left[1] + Check::EPSILON) => DipWhy::Short,
+                default => DipWhy::Along,
+            },
+            $left[0],
+            $left[1],
+            $riddenOn,
+        );
+    }
+}

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import type { NextStep } from '@/types/server'
+
+/** One thing to do: when, what, why, and the verb that settles it; within an evening without its day. */
+defineProps<{ step: NextStep; mayWrite: boolean; short?: boolean; anyDay?: boolean }>()
+const emit = defineEmits<{ act: [step: NextStep] }>()
+</script>
+
+<template>
+  <div class="step" :class="{ short: short || anyDay }">
+    <div v-if="!short && !anyDay" class="when" :class="{ ember: step.late }">
+      {{ step.day }}<small>{{ step.hour }}</small>
+    </div>
+    <div class="what">
+      <p class="title">{{ step.title }}</p>
+      <p class="reason muted">
+        <template v-if="short && step.hour">{{ step.hour }}. </template>{{ step.reason }}
+      </p>
+    </div>
+    <v-btn
+      v-if="mayWrite && step.verb"
+      size="small"
+      :aria-label="`${step.verbText}: ${step.title}`"
+      :data-test="`act-${step.kind}`"
+      @click="emit('act', step)"
+      >{{ step.verbText }}</v-btn
+    >
+  </div>
+</template>
+
+<style scoped>
+.step {
+  display: grid;
+  grid-template-columns: 70px 1fr auto;
+  column-gap: 10px;
+}
+.step.short {
+  grid-template-columns: 1fr auto;
+}
+.when {
+  font-weight: 740;
+  font-stretch: 88%;
+  font-size: var(--type-4);
+  line-height: 1.15;
+}
+small {
+  display: block;
+  font:
+    500 11.5px 'Archivo Variable',
+    sans-serif;
+  color: var(--steel);
+}
+.ember small {
+  color: var(--ember);
+  font-weight: 680;
+}
+.what {
+  position: relative;
+}
+p {
+  margin: 0;
+}
+.title {
+  font-weight: 620;
+  line-height: 1.25;
+}
+.reason {
+  font-size: var(--type-2);
+  line-height: 1.3;
+  margin: 2px 0 0;
+}
+.v-btn {
+  --v-btn-height: 26px;
+  padding: 0 9px;
+  font-size: var(--type-2);
+}
+@media (max-width: 839.98px) {
+  .v-btn {
+    --v-btn-height: 44px;
+  }
+}
+</style>
