@@ -10,38 +10,47 @@ use Tests\Browser\Support\Chromium;
 use Tests\Browser\Support\Server;
 
 it(
-    'plans four weeks of the demo, moves the pot day a week, takes the offered top-up, and calendar and Next say the same',
+    'has one plan for a bare chain, an event, a bike of ten hours and a wet ride: Next, Ahead, calendar and pot day say the same',
     function (): void {
         $server = Server::start('2026-11-25T12:20:00+01:00');
         $chromium = Chromium::start();
         try {
-            ShedPage::open($chromium->driver, $server->url, '/sign-in')->enterDemo();
+            $shed = ShedPage::open($chromium->driver, $server->url, '/sign-in')->enterDemo();
+            // What rusts, dries and is late; the evenings; the rest.
+            expect($shed->text('part-now'))
+                ->toContain('Wipe and dry Badger A')
+                ->toContain('Wax Heron D before it rusts')
+                ->toContain('Heat the pot today: mends it, 3 min less in all.')
+                ->toContain('Swap Tram to B')
+                ->and($shed->text('part-bench'))
+                ->toContain('Heat the pot: Heron B, D and R, Badger A and B and Moth A')
+                ->and($shed->text('part-any_day'))
+                ->toContain('Buy a chain for Lantern');
+            // An evening opens into its steps, in the order in which they are done.
+            $shed->click('steps-evening');
+            expect($shed->text('steps-evening'))->toMatch('/Measure Tram A.*Go on stripping Badger D.*Swap Moth to B/s');
             $page = ShedPage::open($chromium->driver, $server->url, '/ahead')->awaitText(
                 'headline',
-                'One pot day carries you to Wed 23 Dec',
+                'Heron D rusts from today 19:40 on, and no pot day is in time',
             );
-            expect($page->axe())->toBe([])->and($page->text('about'))->toContain('every ride on wax');
+            $page->awaitText('sure', 'of 10 such 4 weeks every ride is on wax');
+            expect($page->axe())->toBe([])->and($page->text('dip-Badger A'))->toContain('due, ridden next on Sat 28 Nov');
             // What happens on a day, with the keys.
             $page->part('lane-Heron')->sendKeys(Keys::ARROW_RIGHT . Keys::ARROW_RIGHT . Keys::ARROW_RIGHT);
             $page->awaitText('told', 'Heron, Sat 28 Nov');
-            // Day by day, with the keys: a week later.
-            $day = new DateTimeImmutable('2026-11-26');
-            for ($i = 0; $i < 7; $i++) {
-                $page->part('pot-' . $day->format('Y-m-d'))->sendKeys(Keys::ARROW_RIGHT);
-                $day = $day->modify('+1 day');
-                $page->part('pot-' . $day->format('Y-m-d'));
-            }
+            // The offered way out, taken.
             $page
-                ->awaitText('headline', 'This plan breaks on Sat 28 Nov')
-                ->awaitText('breaks', 'Badger’s 44 km on Sat 28 Nov take 61 km of wax, and A would have 0 km')
-                ->awaitText('repair-0', 'Drip Badger A Fri 27 Nov');
-            expect($page->axe())->toBe([])->and($page->scrollsSideways())->toBeFalse();
-            $page
-                ->click('repair-0')
-                ->awaitText('tried', 'one top-up')
+                ->click('take-0')
+                ->awaitText('tried', 'less in all')
                 ->click('keep')
                 ->awaitText('done', 'The plan is kept')
-                ->awaitText('followed', 'Next and the calendar');
+                ->awaitText('changes', 'Pot day on Wed 25 Nov');
+            expect($page->text('headline'))->toContain('One pot day carries you to Wed 23 Dec')->and($page->has('breaks'))->toBeFalse();
+            // Moved to tomorrow, with the keys, it rusts: said at once, with what it saves.
+            $page->part('pot-2026-11-25')->sendKeys(Keys::ARROW_RIGHT);
+            $page->awaitText('headline', 'Heron D rusts from today 19:40 on')->awaitText('tried', 'more in all');
+            expect($page->axe())->toBe([])->and($page->scrollsSideways())->toBeFalse();
+            $page->click('put-back')->awaitText('headline', 'carries you to Wed 23 Dec');
             // The calendar has it.
             $cookies = implode(
                 '; ',
@@ -52,21 +61,15 @@ it(
                 false,
                 stream_context_create(['http' => ['header' => "Cookie: {$cookies}"]]),
             );
-            expect($ics)
-                ->toContain('UID:pot-2026-12-03-1@dripel')
-                ->toContain('SUMMARY:Drip Badger A')
-                ->toContain('DTSTART:20261127T190000Z');
-            // So has Next: the bottle on Friday, the pot on Thursday week, and the pot day opens with its chains.
+            expect($ics)->toContain('UID:pot-2026-11-25-1@dripel')->toContain('SUMMARY:Swap Tram to B');
+            // So has Next, this evening, and the pot day opens with its chains.
             $shed = ShedPage::open($chromium->driver, $server->url);
-            expect($shed->text('next-planned_drip'))
-                ->toContain('Friday')
-                ->toContain('Drip Badger A')
-                ->and($shed->text('next-planned_pot'))
-                ->toContain('3 Dec')
-                ->toContain('Heat the pot:')
-                ->and($shed->has('next-spent_waiting'))
-                ->toBeFalse();
-            $shed->click('act-planned_pot');
+            expect($shed->has('next-bare'))
+                ->toBeFalse()
+                ->and($shed->text('next-evening'))
+                ->toContain('Today')
+                ->toContain('heat the pot for Heron');
+            $shed->click('steps-evening')->click('act-planned_pot');
             $chromium->driver
                 ->wait(15)
                 ->until(
@@ -100,22 +103,22 @@ it(
                         'wet-',
                     ),
                 );
-            // By hand, further to the right; nothing is kept.
+            // By hand, a week to the right; nothing is kept.
             $chromium->size(1280, 800);
             $page = ShedPage::open($chromium->driver, $server->url, '/ahead');
             (new WebDriverActions($chromium->driver))
-                ->moveToElement($page->part('pot-2026-12-03'))
+                ->moveToElement($page->part('pot-2026-11-25'))
                 ->clickAndHold()
                 ->moveByOffset(130, 0)
                 ->moveByOffset(136, 0)
                 ->release()
                 ->perform();
-            $page->part('pot-2026-12-10');
-            // On the phone it fits, and can be put back.
+            $page->part('pot-2026-12-02');
+            // On the phone it fits, and what was changed can be let go.
             $chromium->size(360, 780);
             $page = ShedPage::open($chromium->driver, $server->url, '/ahead');
             expect($page->scrollsSideways())->toBeFalse()->and($page->axe())->toBe([]);
-            $page->click('again')->awaitText('headline', 'One pot day carries you')->awaitText('done', 'made anew');
+            $page->click('let-go')->awaitText('headline', 'Heron D rusts from today')->awaitText('done', 'made anew');
         } finally {
             $chromium->stop();
             $server->stop();

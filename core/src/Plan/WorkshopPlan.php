@@ -262,12 +262,16 @@ final class WorkshopPlan
             return [];
         }
         $remedies = [];
+        // Which days it takes is found among all of them; what they come to, by the plan that has them and no others.
         $anyDay = ($this->again)($this->terms, true);
-        $more = array_values(
-            array_filter($anyDay->result()->potDays, fn(PlannedPotDay $pot) => in_array($pot->day, $anyDay->input->reluctant, true)),
-        );
-        $more === [] ||
-            ($remedies[] = $this->remedy(PlanRemedyKind::AnyDay, $anyDay, array_map(fn($pot) => $this->days->potOn($pot->day), $more)));
+        $dates = [];
+        foreach ($anyDay->result()->potDays as $pot) {
+            in_array($pot->day, $anyDay->input->reluctant, true) && ($dates[] = $this->days->potOn($pot->day));
+        }
+        if ($dates !== []) {
+            $with = $this->terms->choosing([...$this->terms->pinned, ...$dates], $this->terms->forbidden, $this->terms->notOn);
+            $remedies[] = $this->remedy(PlanRemedyKind::AnyDay, $this->by($with), $dates);
+        }
         if ($this->leftOut() !== []) {
             $bikeId = (int) array_key_first($this->leftOut());
             $remedies[] = $this->remedy(

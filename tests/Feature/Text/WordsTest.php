@@ -193,7 +193,7 @@ it('says what to do and why, with figures', function (): void {
     );
     expect($said)->toBe([
         'now, Today late: Wipe and dry Badger A. Ridden 41 km in the wet on Tue 24 Nov. Wax keeps little rust off: where it is gone, bare steel rusts overnight.',
-        'now, Today by 19:40: Wax Heron D before it rusts. Bare for 4 h 40. Steel rusts after 12 h. Heat the pot today: mends it, 4 min more in all.',
+        'now, Today by 19:40: Wax Heron D before it rusts. Bare for 4 h 40. Steel rusts after 12 h. Heat the pot today: mends it, 3 min less in all.',
         'now, Today 3 min: Swap Tram to B. A has been ridden for its 10 h.',
         'bench, Today 10 min: Measure Tram A, retire Lantern C, a dry cloth for Moth A, go on stripping Badger D, swap Moth to B. Dry in the air until 14:15; then it goes on. / Measure Tram A / Retire Lantern C / A dry cloth for Moth A / Go on stripping Badger D / Swap Moth to B',
         'bench, Tomorrow 2 h 09: Heat the pot: Heron B, D and R, Badger A and B and Moth A. Heron R: for its event.',

@@ -193,6 +193,7 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
               type="button"
               class="as-link"
               :aria-label="`${t('ahead.let_go')}: ${change.text}`"
+              data-test="let-go"
               @click="letGo(change)">
               {{ t('ahead.let_go') }}
             </button>
