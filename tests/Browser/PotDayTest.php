@@ -22,9 +22,16 @@ beforeEach(function (): void {
     };
     $this->page = fn(string $path): Page => Page::open($this->driver, $this->server->url, $path);
     // A bare chain, one ridden dry, one ridden in the mud; the fourth that waits stays out.
+    $this->shed = fn(): ShedPage => ShedPage::open($this->driver, $this->server->url);
     $this->choose = fn(): Page => ($this->page)('/pot-day')
         ->awaitText('plan-lines', 'all is done')
+        // The plan takes the event’s chain and those on bikes too; here two of Heron and one of Badger go in.
+        ->click('take-Heron R')
+        ->click('take-Badger A')
         ->click('take-Badger B')
+        ->click('take-Moth A')
+        ->click('other-chains')
+        ->click('take-Badger C')
         ->choose('program', 'high until');
 });
 
@@ -50,7 +57,7 @@ it(
             ->and($plan->has('lane-Badger B'))
             ->toBeFalse();
         $plan->click('later')->part('job-planned');
-        ($this->page)('/')->awaitText('next-job', 'Begin the pot day');
+        ($this->shed)()->unfoldNext()->awaitText('next-job', 'Begin the pot day');
         $this->driver->executeScript(
             "[...document.querySelectorAll('[data-test=next-job]')].find((line) => line.innerText.includes('pot day')).querySelector('button').click()",
         );
@@ -91,7 +98,7 @@ it(
         expect($job->text('recorded'))->toContain('the chains are waxed')->and($job->text('dip-Badger C'))->toContain('Badger C');
         // Three coated chains, eighteen grams less (six each where nobody weighed: house rule), Next empty of them.
         expect($grams())->toEqualWithDelta($before - 18.0, 0.6);
-        $shed = ($this->page)('/');
+        $shed = ($this->shed)()->unfoldNext();
         foreach (['Heron B', 'Heron D', 'Badger C'] as $chain) {
             expect($shed->text("hanging-{$chain}"))->toContain('waxed')->and($shed->text('pot'))->not->toContain($chain);
         }

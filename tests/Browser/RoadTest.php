@@ -87,7 +87,9 @@ it(
             // It dries until tonight, late: the Shed says so, and Next carries the job.
             $shed = ShedPage::open($chromium->driver, $server->url);
             expect($shed->text('rail-Heron'))->toContain('The drip wax dries until today, 22:');
-            $goOn = fn(ShedPage $page) => $page->driver->findElement(By::cssSelector('[aria-label="Go on: Go on with the drip: Heron A"]'));
+            $goOn = fn(ShedPage $page) => $page
+                ->unfoldNext()
+                ->driver->findElement(By::cssSelector('[aria-label="Go on: Go on with the drip: Heron A"]'));
             expect($goOn($shed)->isDisplayed())->toBeTrue();
             $server->jump('2026-11-26T08:00:00+01:00');
             $shed = ShedPage::open($chromium->driver, $server->url);

@@ -17,6 +17,15 @@ final class ShedPage extends Page
         return $this;
     }
 
+    /** Opens what Next says in one line into its steps. */
+    public function unfoldNext(): self
+    {
+        $this->part('rail-Heron');
+        $this->driver->executeScript('document.querySelectorAll(\'[data-test^="steps-"]\').forEach((one) => { one.open = true })');
+
+        return $this;
+    }
+
     public function left(string $bike): int
     {
         return (int) str_replace(',', '', $this->text("left-{$bike}"));
