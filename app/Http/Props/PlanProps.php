@@ -20,6 +20,7 @@ use Dripel\Core\Plan\PlanDoubt;
 use Dripel\Core\Plan\PlannedBike;
 use Dripel\Core\Plan\PlannedPotDay;
 use Dripel\Core\Plan\PlanRemedy;
+use Dripel\Core\Plan\PlanRiskInput;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\ShoppingItem;
 use Dripel\Core\Plan\WorkshopPlan;
@@ -107,6 +108,9 @@ final readonly class PlanProps
 
     /** So many doubts are told. */
     private const DOUBTS = 3;
+
+    /** While a day is dragged it is told at once, a little less surely. */
+    private const TRIED_RUNS = 500;
 
     private PlanWords $words;
 
@@ -265,9 +269,9 @@ final readonly class PlanProps
     }
 
     /** How sure the plan is, in a sentence. */
-    public function sure(WorkshopPlan $plan): string
+    public function sure(WorkshopPlan $plan, int $runs = PlanRiskInput::RUNS): string
     {
-        return $plan->bikes === [] ? '' : $this->words->sure($plan->risk());
+        return $plan->bikes === [] ? '' : $this->words->sure($plan->risk($runs));
     }
 
     /**
@@ -308,7 +312,7 @@ final readonly class PlanProps
             'about' => $this->words->about(),
             'whole' => $this->plan->whole(),
             'change' => $held === null ? '' : $this->words->change($this->plan->minutesMore($held)),
-            'sure' => $held === null ? '' : $this->sure($this->plan),
+            'sure' => $held === null ? '' : $this->sure($this->plan, self::TRIED_RUNS),
             'broken' => [...array_map($this->words->missed(...), $this->plan->missed()), ...array_column($broken, 1)],
             'doubts' => array_map(
                 fn(PlanDoubt $doubt) => $this->translator->say($doubt->notReady ? 'ahead.doubt.ready' : 'ahead.doubt.short', [

@@ -15,9 +15,9 @@ final readonly class BareChains implements NextSource
     public function items(NextInput $in): array
     {
         $items = [];
-        $remedies = $in->plan->remedies();
-        $way = $remedies === [] || $remedies[0]->dates === [] ? null : new WayOut($remedies[0], $in->plan);
         $missed = array_map(fn(Deadline $deadline) => $deadline->chainId, $in->plan->missed());
+        $remedy = $missed === [] ? null : $in->plan->otherDay();
+        $way = $remedy?->helps() === true ? new WayOut($remedy, $in->plan) : null;
         foreach ($in->rails as $rail) {
             foreach ([...$rail->hanging, ...$rail->fitted === null ? [] : [$rail->fitted]] as $chain) {
                 if ($chain->dryness->bare !== null && in_array($chain->chainId, $missed, true) && !$in->inJob($chain)) {

@@ -7,7 +7,7 @@ namespace Dripel\Core\Next;
 use Dripel\Core\Plan\PlannedPotDay;
 use Dripel\Core\Plan\PlanTerms;
 
-/** The next pot day of the plan, and the drips of the coming days. */
+/** The next pot day of the plan, and the next drip of each chain in the coming days. */
 final readonly class PlannedWork implements NextSource
 {
     /** House rules: what lies further ahead than this is no news yet, in days. */
@@ -33,9 +33,11 @@ final readonly class PlannedWork implements NextSource
             );
         }
         foreach ($in->plan->walk()->lanes as $bikeId => $days) {
+            $asked = [];
             foreach (array_slice($days, 0, self::DRIP_DAYS + 1) as $day) {
                 $on = max($in->today->date, $in->plan->days->date(max(0, $day->day - 1)));
-                foreach (array_unique($day->dripped) as $chainId) {
+                foreach (array_diff(array_unique($day->dripped), $asked) as $chainId) {
+                    $asked[] = $chainId;
                     $chain = $in->book->chain($chainId, $in->nowS);
                     // What is wet is dried first, and that path leads to the drip too; what is being dripped is not asked for again.
                     if ($chain->dryness->wet() || $in->underWay($chain)) {

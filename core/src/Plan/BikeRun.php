@@ -181,7 +181,7 @@ final class BikeRun
             return $this->take($other, $km, $hours);
         }
         $this->tooLong = $km > $this->intervalKm || $hours > $this->intervalHours;
-        if ($this->topUp === null) {
+        if ($this->topUp === null || $day < $this->topUp->firstDay) {
             return false;
         }
         $chain = $this->takes($this->on, $km, $hours, $this->left($this->on)) ? $this->on : $this->leastUsed($km, $hours, true);

@@ -24,6 +24,11 @@ final class ChosenDips
     /** So many sums of two bikes' minutes take as long as a step. */
     private const SUMS_PER_STEP = 20;
 
+    /** Where there are too many allowed days, so many of them are searched; in plans longer than these none. */
+    private const NEAR = 7;
+
+    private const NEAR_DAYS = 60;
+
     /** Choices of pot days are looked up in a table that doubles with each allowed day. */
     private const MOST_ALLOWED = 14;
 
@@ -78,6 +83,8 @@ final class ChosenDips
             // Its own days first, for which little is to be searched: the better the plan that is known, the less of the rest.
             $pots = array_map(fn(PlannedPotDay $pot) => $pot->day, $this->best->potDays ?? []);
             $searched && $this->search(array_values(array_intersect($allowed, $pots)));
+            // Too many days to search them all: those of the best plan and the ones beside them.
+            $searched || $this->in->days > self::NEAR_DAYS || $this->search($this->around($pots));
         }
         $exact = $searched && $this->search($allowed);
         if ($this->best === null) {
@@ -486,6 +493,30 @@ final class ChosenDips
                 ARRAY_FILTER_USE_BOTH,
             ),
         );
+    }
+
+    /**
+     * Allowed days in which a better plan is likely: those given, the first ones, and those beside them.
+     *
+     * @param list<int> $pots
+     *
+     * @return list<int> rising
+     */
+    private function around(array $pots): array
+    {
+        $allowed = array_keys(array_filter($this->in->allowedDays));
+        $likely = [...$pots, ...$this->in->pinned, ...array_slice($allowed, 0, 2)];
+        foreach ([...$pots, ...array_slice($allowed, 0, 1)] as $day) {
+            for ($i = 0, $before = $after = $day; $i < 2; $i++) {
+                $before = $before === null ? null : $this->beside($before, -1);
+                $after = $after === null ? null : $this->beside($after, 1);
+                array_push($likely, ...array_filter([$before, $after], fn(?int $one) => $one !== null));
+            }
+        }
+        $likely = array_slice(array_values(array_unique($likely)), 0, max(self::NEAR, count($this->in->pinned)));
+        sort($likely);
+
+        return $likely;
     }
 
     /** The next allowed day before (−1) or after (1) another that nobody minds. */

@@ -17,17 +17,22 @@ final readonly class PlannedTopUp
     public const MOST = 1_000_000;
 
     /** @throws InvalidInput at `km` unless above 0, at `minutes` and `max_per_cycle` below 0 */
-    public function __construct(public float $km, public float $minutes, public int $maxPerCycle)
-    {
+    public function __construct(
+        public float $km,
+        public float $minutes,
+        public int $maxPerCycle,
+        /** The first day whose ride one can serve: it is done the evening before, and has a night to dry. */
+        public int $firstDay = 0,
+    ) {
         Check::positive('km', $km);
         Check::notNegative('minutes', $minutes);
         Check::between('max_per_cycle', $maxPerCycle, 0, self::MOST);
     }
 
-    /** Of a bike that lives on the bottle: each makes the chain as good as it gets. */
+    /** Of a bike that lives on the bottle, from tomorrow on: each makes the chain as good as it gets. */
     public static function alone(float $intervalKm, float $minutes): self
     {
-        return new self($intervalKm, $minutes, self::ALWAYS);
+        return new self($intervalKm, $minutes, self::ALWAYS, 1);
     }
 
     public static function from(Fields $in): self

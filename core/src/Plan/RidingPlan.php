@@ -103,6 +103,15 @@ final readonly class RidingPlan
         );
     }
 
+    /** Effective km in an hour of the day on which they are fewest; infinitely many where nobody ever timed a ride. */
+    public function slowestKmPerHour(): float
+    {
+        return min([
+            INF,
+            ...array_map(fn(float $km, float $hours) => $km > 0.0 && $hours > 0.0 ? $km / $hours : INF, $this->km, $this->hours),
+        ]);
+    }
+
     /** What a km of the bike takes in one half of the year, by all that it was ridden in it; 1 where it never was. */
     private static function factor(Book $book, int $bikeId, EarSeason $season, DateTimeZone $zone): float
     {

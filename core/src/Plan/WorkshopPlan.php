@@ -20,6 +20,9 @@ use Dripel\Core\Maths\NoMemo;
  */
 final class WorkshopPlan
 {
+    /** A way out of something near is looked for in so many weeks. */
+    private const NEAR_WEEKS = 4;
+
     private ?PotDaysResult $result = null;
 
     /** @var array<int, array<int, true>> by bike and day */
@@ -106,7 +109,7 @@ final class WorkshopPlan
             $terms->swapMinutes,
             $book->settings->topUpsMost() === 0
                 ? null
-                : new PlannedTopUp(WaxTopUp::KM, $terms->topUpMinutes, $book->settings->topUpsMost()),
+                : new PlannedTopUp(WaxTopUp::KM, $terms->topUpMinutes, $book->settings->topUpsMost(), 1),
             [...array_values($bikes), ...array_values($alone)],
             $days->pinned,
             array_keys(
@@ -251,6 +254,31 @@ final class WorkshopPlan
         return ($this->result()->totalMinutes ?? 0.0) - ($than->result()->totalMinutes ?? 0.0);
     }
 
+    /** The pot on a day that the terms do not allow: what helps soonest. Null where nothing is to be mended, or none does. */
+    public function otherDay(): ?PlanRemedy
+    {
+        if ($this->whole()) {
+            return null;
+        }
+        // Looked for in the weeks around the first trouble; what it comes to, by the plan that has those days and no others.
+        $trouble = min(
+            $this->missed() === [] ? PHP_INT_MAX : 0,
+            ...array_map(fn(array $days) => (int) array_key_first($days), $this->leftOut() ?: [[PHP_INT_MAX => true]]),
+        );
+        $weeks = min(intdiv($this->terms->days, 7), max(self::NEAR_WEEKS, intdiv(min($trouble, $this->terms->days), 7) + 2));
+        $anyDay = ($this->again)($this->terms->over($weeks), true);
+        $dates = [];
+        foreach ($anyDay->result()->potDays as $pot) {
+            in_array($pot->day, $anyDay->input->reluctant, true) && ($dates[] = $this->days->potOn($pot->day));
+        }
+        if ($dates === []) {
+            return null;
+        }
+        $with = $this->terms->choosing([...$this->terms->pinned, ...$dates], $this->terms->forbidden, $this->terms->notOn);
+
+        return $this->remedy(PlanRemedyKind::AnyDay, $this->by($with), $dates);
+    }
+
     /**
      * Ways out where a ride or a deadline cannot be met: each with what it costs, those that do it first.
      *
@@ -261,17 +289,8 @@ final class WorkshopPlan
         if ($this->whole()) {
             return [];
         }
-        $remedies = [];
-        // Which days it takes is found among all of them; what they come to, by the plan that has them and no others.
-        $anyDay = ($this->again)($this->terms, true);
-        $dates = [];
-        foreach ($anyDay->result()->potDays as $pot) {
-            in_array($pot->day, $anyDay->input->reluctant, true) && ($dates[] = $this->days->potOn($pot->day));
-        }
-        if ($dates !== []) {
-            $with = $this->terms->choosing([...$this->terms->pinned, ...$dates], $this->terms->forbidden, $this->terms->notOn);
-            $remedies[] = $this->remedy(PlanRemedyKind::AnyDay, $this->by($with), $dates);
-        }
+        $otherDay = $this->otherDay();
+        $remedies = $otherDay === null ? [] : [$otherDay];
         if ($this->leftOut() !== []) {
             $bikeId = (int) array_key_first($this->leftOut());
             $remedies[] = $this->remedy(
@@ -283,7 +302,7 @@ final class WorkshopPlan
                 PlanRemedyKind::Bottle,
                 $this->with(
                     $this->input->withTopUp(
-                        new PlannedTopUp(WaxTopUp::KM, $this->terms->topUpMinutes, ($this->input->topUp->maxPerCycle ?? 0) + 1),
+                        new PlannedTopUp(WaxTopUp::KM, $this->terms->topUpMinutes, ($this->input->topUp->maxPerCycle ?? 0) + 1, 1),
                     ),
                 ),
             );
@@ -353,9 +372,12 @@ final class WorkshopPlan
         if ($rail->fitted === null || $chains === []) {
             return null;
         }
-        $km = $rail->fitted->terms->intervalKm;
-        // On drip wax alone the hours begin anew with each drip: they stay within the km at the bike's pace.
         $drips = $rail->fitted->terms->dripOnly;
+        // On drip wax alone the hours begin anew with each drip: as many km as they last on the slowest day.
+        $km = min(
+            $rail->fitted->terms->intervalKm,
+            $drips ? ($rail->fitted->terms->intervalHours ?? INF) * $plan->slowestKmPerHour() : INF,
+        );
         $hours = $drips ? null : $rail->fitted->terms->intervalHours;
         // What cannot be counted on is used up in every measure.
         $counts = fn(ChainState $chain): bool => $chain->wax->life !== null && $chain->wax->known && !$chain->wax->life->due();
