@@ -166,7 +166,7 @@ final readonly class ShedProps
 
         return array_map(
             fn(Rail $rail) => isset($riding[$rail->bikeId]) ? $rail->along($riding[$rail->bikeId], $zone) : $rail,
-            Rail::all($this->book, $this->translator->nowS, $zone),
+            $this->plan->rails,
         );
     }
 

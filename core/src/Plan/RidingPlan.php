@@ -26,8 +26,6 @@ final readonly class RidingPlan
      * @param list<float> $hours likewise, at the bike's pace; 0 where nobody ever timed a ride
      * @param list<string> $names of planned rides, by day; empty where none is
      * @param array<int, ChainState> $kept the chain that is kept for the event of a day, by day
-     * @param list<list<float>> $weeks what it was ridden week by week before, seven effective km from Monday; none where single rides, days
-     *                                 off or an event make these weeks unlike others
      */
     private function __construct(
         public array $km,
@@ -36,7 +34,8 @@ final readonly class RidingPlan
         public array $names,
         public bool $byHabit,
         public array $kept,
-        public array $weeks,
+        /** Whether single rides, days off or an event make these weeks unlike others. */
+        public bool $special,
         /** Hours for a km as ridden; 0: nobody ever timed a ride. */
         public float $hoursPerKm,
     ) {}
@@ -46,15 +45,15 @@ final readonly class RidingPlan
     {
         $today = LocalDay::of($nowS, $zone);
         $settings = $book->settings;
-        $factors = array_map(
-            fn(EarSeason $season) => self::factor($book, $rail->bikeId, $season, $zone),
-            array_combine(array_column(EarSeason::cases(), 'value'), EarSeason::cases()),
-        );
+        // Only where somebody wrote rides down: all that the bike was ever ridden is gone through for it.
+        $factors = [];
+        $factor = function (EarSeason $season) use (&$factors, $book, $rail, $zone): float {
+            return $factors[$season->value] ??= self::factor($book, $rail->bikeId, $season, $zone);
+        };
         [$km, $ridden, $names, $byHabit] = [[], [], [], false];
         for ($ahead = 0; $ahead < $days; $ahead++) {
             $day = $today->plus($ahead);
             $season = EarSeason::of($day->startS() + 43200, $zone);
-            $factor = $factors[$season->value];
             $mine = array_values(array_filter($planned, fn(PlannedRide $ride) => $ride->concerns($day->date, $rail->bikeId)));
             $week = $settings->numbers($season === EarSeason::Summer ? SettingKey::WeekSummer : SettingKey::WeekWinter, $rail->bikeId);
             $byHabit = $byHabit || ($mine === [] && $week === []);
@@ -65,13 +64,13 @@ final readonly class RidingPlan
                     array_sum(
                         array_map(
                             fn(PlannedRide $ride) => $ride->km *
-                                ($ride->condition === null ? $factor : $settings->factor($ride->condition, $nowS)),
+                                ($ride->condition === null ? $factor($season) : $settings->factor($ride->condition, $nowS)),
                             $mine,
                         ),
                     ),
                 ],
                 $ahead === 0 && $rail->habit->riddenToday => [0.0, 0.0],
-                $week !== [] => [$ofWeek, $ofWeek * $factor],
+                $week !== [] => [$ofWeek, $ofWeek * $factor($season)],
                 $rail->habit->usualKm !== [] => [$rail->habit->riddenOn($day->weekday()), $rail->habit->usualOn($day->weekday())],
                 default => [$rail->habit->weeklyRiddenKm / 7, $rail->habit->weeklyKm / 7],
             };
@@ -95,10 +94,8 @@ final readonly class RidingPlan
             $names,
             $byHabit,
             $kept,
-            array_filter($planned, fn(PlannedRide $ride) => $ride->bikeId === null || $ride->bikeId === $rail->bikeId) === [] &&
-            $kept === []
-                ? PastWeeks::of($book, $rail->bikeId, $today)
-                : [],
+            $kept !== [] ||
+                array_filter($planned, fn(PlannedRide $ride) => $ride->bikeId === null || $ride->bikeId === $rail->bikeId) !== [],
             $pace,
         );
     }

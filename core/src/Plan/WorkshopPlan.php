@@ -41,6 +41,9 @@ final class WorkshopPlan
      * @param Closure(PlanTerms, bool=): self $again the same workshop by other terms
      */
     private function __construct(
+        private readonly Book $book,
+        /** @var list<Rail> as they are today */
+        public readonly array $rails,
         public readonly PlanTerms $terms,
         public readonly PotDaysInput $input,
         public readonly PlanDays $days,
@@ -134,7 +137,7 @@ final class WorkshopPlan
             array_merge(...array_map(fn(Rail $rail) => $rail->forThePot(), $rails)),
         );
 
-        return new self($terms, $input, $days, $bikes, $dripBikes, $alone, $riding, $deadlines, $waiting, $memo, $again);
+        return new self($book, $rails, $terms, $input, $days, $bikes, $dripBikes, $alone, $riding, $deadlines, $waiting, $memo, $again);
     }
 
     /** The plan of the same workshop by other terms. */
@@ -163,7 +166,7 @@ final class WorkshopPlan
         if ($this->result !== null) {
             return $this->result;
         }
-        [$this->result, $this->leftOut] = $this->memo->of('plan ' . hash('xxh128', serialize($this->input)), function (): array {
+        [$this->result, $this->leftOut] = $this->memo->of('plan ' . $this->key(), function (): array {
             [$input, $leftOut] = [$this->input, []];
             while (($block = EveryDip::best($input)) instanceof PlanBlock && $block->chain === null) {
                 $leftOut[(int) $block->bike][$block->day] = true;
@@ -239,13 +242,20 @@ final class WorkshopPlan
         $in = new PlanRiskInput(
             $this->input,
             $dips,
-            array_map(fn(RidingPlan $plan) => $plan->weeks, $riding) + array_fill_keys(array_keys($this->alone), []),
+            array_combine(
+                array_keys($riding),
+                array_map(
+                    fn(int $bikeId, RidingPlan $plan) => $plan->special ? [] : PastWeeks::of($this->book, $bikeId, $this->days->today),
+                    array_keys($riding),
+                    $riding,
+                ),
+            ) + array_fill_keys(array_keys($this->alone), []),
             $this->days->today->weekday() - 1,
             $runs,
             hoursPerKm: array_map(fn(RidingPlan $plan) => $plan->hoursPerKm, $riding),
         );
 
-        return $this->memo->of('risk ' . hash('xxh128', serialize($in)), fn() => (new PlanRisk())($in));
+        return $this->memo->of('risk ' . self::hash($in), fn() => (new PlanRisk())($in));
     }
 
     /** Minutes that it takes more than another. */
@@ -260,6 +270,11 @@ final class WorkshopPlan
         if ($this->whole()) {
             return null;
         }
+        return $this->memo->of('other day ' . $this->key($this->terms, $this->days->today->date), $this->soonestOtherDay(...));
+    }
+
+    private function soonestOtherDay(): ?PlanRemedy
+    {
         // Looked for in the weeks around the first trouble; what it comes to, by the plan that has those days and no others.
         $trouble = min(
             $this->missed() === [] ? PHP_INT_MAX : 0,
@@ -309,11 +324,25 @@ final class WorkshopPlan
         }
         // A chain costs more than minutes.
         $last = fn(PlanRemedy $one): bool => $one->kind === PlanRemedyKind::Chain;
-        usort($remedies, fn(PlanRemedy $a, PlanRemedy $b) => $a->problems <=> $b->problems ?:
+        usort(
+            $remedies,
+            fn(PlanRemedy $a, PlanRemedy $b) => $a->problems <=> $b->problems ?:
             $last($a) <=> $last($b) ?:
-            $a->minutesMore <=> $b->minutesMore);
+            $a->minutesMore <=> $b->minutesMore,
+        );
 
         return $remedies;
+    }
+
+    /** What all that it comes to follows from. */
+    private function key(mixed ...$more): string
+    {
+        return self::hash([$this->input, $more]);
+    }
+
+    private static function hash(mixed $of): string
+    {
+        return hash('xxh128', serialize($of));
     }
 
     /** @param list<string> $dates more pot days */
@@ -333,6 +362,8 @@ final class WorkshopPlan
     private function with(PotDaysInput $input): self
     {
         return new self(
+            $this->book,
+            $this->rails,
             $this->terms,
             $input,
             $this->days,
