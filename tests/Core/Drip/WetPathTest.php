@@ -140,10 +140,7 @@ it('ends the wet with the next ride of the chain: looked at for rust once, then 
     $next = function (Book $book, string $now): array {
         $nowS = (int) strtotime("{$now} UTC");
 
-        return array_map(
-            fn(NextItem $item) => $item->kind->value,
-            Asked::oneByOne(Asked::input($book, $nowS, new DateTimeZone('UTC'))),
-        );
+        return array_map(fn(NextItem $item) => $item->kind->value, Asked::oneByOne(Asked::input($book, $nowS, new DateTimeZone('UTC'))));
     };
     $wet = ['2026-11-05 14:00', 3.0, Condition::Wet];
     $later = [$wet, ['2026-11-12 10:00', 20.0, Condition::Dry], ['2026-11-19 10:00', 20.0, Condition::Dry]];

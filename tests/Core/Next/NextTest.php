@@ -78,7 +78,10 @@ function nextOf(Book $book, string $now = '2026-11-25 12:00'): array
 {
     $nowS = clockAt($now);
 
-    return array_map(fn(NextItem $item) => [$item->kind->value, $item->date, $item->late], Asked::oneByOne(Asked::input($book, $nowS, zone())));
+    return array_map(
+        fn(NextItem $item) => [$item->kind->value, $item->date, $item->late],
+        Asked::oneByOne(Asked::input($book, $nowS, zone())),
+    );
 }
 
 it('knows local days, also the short and the long one', function (): void {

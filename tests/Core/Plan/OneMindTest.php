@@ -107,7 +107,8 @@ it('has one mind in 300 workshops: Next, lanes, pot days and deadlines agree, an
         foreach ([NextKind::Overdue, NextKind::Unsure, NextKind::Outrun] as $kind) {
             foreach ($of($kind) as $item) {
                 $first = array_values(array_filter($walk->lanes[$item->bikeId] ?? [], fn(LaneDay $day) => $day->offId !== null))[0] ?? null;
-                $first === null || expect([$item->swapTo?->chainId, $item->chains[0]->chainId])->toBe([$first->chainId, $first->offId], $at);
+                $first === null ||
+                    expect([$item->swapTo?->chainId, $item->chains[0]->chainId])->toBe([$first->chainId, $first->offId], $at);
                 $said['swaps']++;
             }
         }
@@ -116,9 +117,7 @@ it('has one mind in 300 workshops: Next, lanes, pot days and deadlines agree, an
         foreach ($plan->deadlines as $deadline) {
             $met = array_filter(
                 $plan->result()->potDays,
-                fn($pot) => in_array($deadline->chainId, $pot->dips, true) &&
-                    $pot->day >= $deadline->from &&
-                    $pot->day <= $deadline->until,
+                fn($pot) => in_array($deadline->chainId, $pot->dips, true) && $pot->day >= $deadline->from && $pot->day <= $deadline->until,
             );
             expect($met !== [])->toBe(!$deadline->missed, "{$at}, chain {$deadline->chainId}");
             $kind = $deadline->kind === DeadlineKind::Rust ? NextKind::Bare : NextKind::EventDip;
@@ -129,8 +128,7 @@ it('has one mind in 300 workshops: Next, lanes, pot days and deadlines agree, an
         // No bare chain and no event goes without one.
         foreach (Rail::all($book, $nowS, $zone) as $rail) {
             foreach ($rail->chains() as $chain) {
-                $chain->dryness->bare === null ||
-                    expect(array_column($plan->deadlines, 'chainId'))->toContain($chain->chainId);
+                $chain->dryness->bare === null || expect(array_column($plan->deadlines, 'chainId'))->toContain($chain->chainId);
             }
         }
         // The first ride of each bike without wax in the coming fortnight is named, and no other is.

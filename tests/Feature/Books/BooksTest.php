@@ -41,7 +41,9 @@ it('keeps the book of a jar: filled, topped up, settled, decanted, handed in wit
     );
     ($this->tend)($jar, 'top_up', ['volume_ml' => 100], 90);
     ($this->tend)($jar, 'settle', [], 49);
-    $this->get('/')->assertInertia(fn($page) => $page->where('next.0.line.kind', 'jar_settled')->where('next.0.line.title', 'Decant Dirty'));
+    $this->get('/')->assertInertia(
+        fn($page) => $page->where('next.0.line.kind', 'jar_settled')->where('next.0.line.title', 'Decant Dirty'),
+    );
     ($this->tend)($jar, 'decant', ['volume_ml' => 900])->assertSessionHasErrors([
         'volume_ml' => __('errors.more_than_in_jar', ['has' => 701]),
     ]);

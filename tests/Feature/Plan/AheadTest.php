@@ -159,7 +159,10 @@ it('plans the weeks, plans around what somebody changes and says what that costs
     expect([$again['plan'], $again['changes']])->toEqual([$page['plan'], []]);
     // Further ahead is one plan for all.
     ($this->does)('/ahead/days', ['weeks' => 8]);
-    expect(($this->page)())->toMatchArray(['weeks' => 8])->and(count(($this->page)()['plan']['days']))->toBe(57);
+    expect(($this->page)())
+        ->toMatchArray(['weeks' => 8])
+        ->and(count(($this->page)()['plan']['days']))
+        ->toBe(57);
     ($this->does)('/command', ['text' => 'plan 4 weeks']);
     // More than one is willing to spend is said.
     ($this->does)(

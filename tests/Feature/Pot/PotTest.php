@@ -82,7 +82,10 @@ it('keeps the book of a bath from dips and fills, weighed or not, by hand', func
     ($this->tend)($pot, 'remove', ['wax' => 500])->assertSessionHasErrors(['wax' => __('errors.more_than_in_pot', ['has' => 410])]);
     ($this->tend)($pot, 'remove', ['wax' => 200], 30)->assertSessionHasNoErrors();
     $this->get('/')->assertInertia(
-        fn($page) => $page->where('next', fn($next) => collect(Bench::steps($next))->firstWhere('kind', 'bath')['title'] === 'Top up Shed pot'),
+        fn($page) => $page->where(
+            'next',
+            fn($next) => collect(Bench::steps($next))->firstWhere('kind', 'bath')['title'] === 'Top up Shed pot',
+        ),
     );
     ($this->tend)($pot, 'top_up', ['wax' => 300], 20);
     ($this->tend)($pot, 'reading', ['temp' => '100,5'], 10);

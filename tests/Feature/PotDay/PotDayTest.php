@@ -318,7 +318,10 @@ it('is put down for later, comes back in Next, and begins with what is true then
     $this->get('/')->assertInertia(
         fn($page) => $page->where(
             'next',
-            fn($next) => str_starts_with(collect(Bench::steps($next))->firstWhere('kind', 'job')['title'], 'Begin the pot day: Heron A and B'),
+            fn($next) => str_starts_with(
+                collect(Bench::steps($next))->firstWhere('kind', 'job')['title'],
+                'Begin the pot day: Heron A and B',
+            ),
         ),
     );
     $this->get("/jobs/{$job->id}")->assertInertia(

@@ -93,10 +93,7 @@ it('fills the commute in, confirms it with one tap, and knows a day off', functi
     // Friday, Monday, Tuesday: 3 × 24 km damp.
     expect($bench->state($a)->leftKm())->toEqualWithDelta(300 - 3 * 36, 1e-9);
     $this->get('/')->assertInertia(
-        fn($page) => $page->where(
-            'next',
-            fn($next) => count(collect(Bench::steps($next))->firstWhere('kind', 'commute')['days']) === 3,
-        ),
+        fn($page) => $page->where('next', fn($next) => count(collect(Bench::steps($next))->firstWhere('kind', 'commute')['days']) === 3),
     );
     $this->post("/bikes/{$heron->id}/commute-days", $id() + ['dates' => ['2026-11-23'], 'ridden' => false]);
     $this->post(

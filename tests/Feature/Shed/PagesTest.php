@@ -121,7 +121,8 @@ it('shows rides with the chain they went to, by bike and page by page', function
         '/',
         fn(AssertableInertia $page) => $page->where(
             'next',
-            fn($next) => collect(Bench::steps($next))->firstWhere('kind', 'no_chain')['reason'] === '5 rides from Mon 23 Nov on have no chain to go to.',
+            fn($next) => collect(Bench::steps($next))->firstWhere('kind', 'no_chain')['reason'] ===
+                '5 rides from Mon 23 Nov on have no chain to go to.',
         ),
     );
 });

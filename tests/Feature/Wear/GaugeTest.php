@@ -192,7 +192,10 @@ it('tells the life of a chain as it is retired, and the bike when too few are le
         ->toContain('only B is left for Heron')
         ->and($story['on'])
         ->toContain('comes off');
-    $next = fn(): array => array_map(fn(array $step) => ($this->plain)("{$step['title']}. {$step['reason']}"), Bench::steps(($this->props)('/')['next']));
+    $next = fn(): array => array_map(
+        fn(array $step) => ($this->plain)("{$step['title']}. {$step['reason']}"),
+        Bench::steps(($this->props)('/')['next']),
+    );
     expect(implode(' ', $next()))
         ->toContain('Retire Heron A.')
         ->toContain('Buy a chain for Heron. Only one is left within its limit, and it wants 2 chains.');
