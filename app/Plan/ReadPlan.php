@@ -12,13 +12,11 @@ use App\Pot\PotFacts;
 use App\Pot\ReadBaths;
 use App\Support\AppClock;
 use App\Support\CacheMemo;
-use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WorkshopPlan;
-use Dripel\Core\PotDay\PotCapacity;
 
 /** The weeks ahead of a workshop: the one plan that every page reads, with what was worked out before. */
 final readonly class ReadPlan
@@ -73,10 +71,7 @@ final readonly class ReadPlan
         $most = null;
         foreach (($this->readBaths)($workshop) as $potId => $bath) {
             if ($bath->ledger !== null) {
-                $most = max(
-                    $most ?? 1,
-                    PotCapacity::of(PotFacts::of($settings, $potId)->vessel(), $bath->ledger->waxG, BathDip::CHAIN_G)->chains,
-                );
+                $most = max($most ?? 1, PotFacts::of($settings, $potId)->chainsAtOnce($bath->ledger->waxG));
             }
         }
 

@@ -46,6 +46,7 @@ final readonly class ReadYears
             $this->protocols->find($workshop, Protocols::DEFAULT)?->freshMl() ?? [],
             $hourMinor ?? $book->settings->hourMinor(),
             $this->clock->unixS(),
+            $potId === null ? null : PotFacts::of($book->settings, $potId)->atOnce,
         );
     }
 }

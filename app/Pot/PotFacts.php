@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Pot;
 
+use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Bath\Vessel;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PotKind;
 use Dripel\Core\Pot\WaxKind;
+use Dripel\Core\PotDay\PotCapacity;
 
 /** What is known of a pot, with the house rule where nobody said. */
 final readonly class PotFacts
@@ -25,6 +27,8 @@ final readonly class PotFacts
         public float $efficiency,
         public float $lossWPerK,
         public bool $calibrated,
+        /** As its owner says; null: nobody said. */
+        public ?int $atOnce,
     ) {}
 
     public static function of(Settings $settings, int $potId): self
@@ -44,7 +48,14 @@ final readonly class PotFacts
             $number(SettingKey::PotEfficiency) ?? 1.0,
             $loss ?? PotHeatInput::LOSS_W_PER_K,
             $loss !== null,
+            $settings->whole(SettingKey::PotAtOnce, $potId) ?: null,
         );
+    }
+
+    /** How many chains go in at once with so much wax: as its owner says, else as many as fit. */
+    public function chainsAtOnce(float $waxG): int
+    {
+        return $this->atOnce ?? max(1, PotCapacity::of($this->vessel(), $waxG, BathDip::CHAIN_G)->chains);
     }
 
     public function vessel(): Vessel

@@ -90,6 +90,7 @@ return [
     'plan.topup_minutes' => 'minutes of a top-up',
     'plan.margin_pct' => 'margin',
     'plan.hours_weekly' => 'hours a week',
+    'pot.at_once' => 'chains at once',
     'plan.weeks' => 'weeks that are planned',
     'chain.not_on' => 'stays out of the pot on',
     'plan.by_hand' => 'pot days by hand',

@@ -21,10 +21,11 @@ final readonly class KeepPlan
     /**
      * @param array<string, string|int|float|list<mixed>|null> $settings by SettingKey, of the plan alone
      * @param array<int, list<string>>|null $notOn by chain: the pot days that it stays out of; null: as before
+     * @param array<int, int|null>|null $atOnce by pot: how many chains go in at once; null: as before
      */
-    public function __invoke(ActionContext $by, array $settings, ?array $notOn = null): Action
+    public function __invoke(ActionContext $by, array $settings, ?array $notOn = null, ?array $atOnce = null): Action
     {
-        return $this->ledger->record($by, ActionKind::KeepPlan, function (Draft $draft) use ($settings, $notOn): About {
+        return $this->ledger->record($by, ActionKind::KeepPlan, function (Draft $draft) use ($settings, $notOn, $atOnce): About {
             // What is pinned now takes the place of a plan by hand of before.
             if (array_key_exists(SettingKey::PlanPinned->value, $settings)) {
                 $settings[SettingKey::PlanByHand->value] = null;
@@ -37,6 +38,12 @@ final readonly class KeepPlan
                 $this->void($draft, SettingKey::ChainNotOn->value);
                 foreach ($notOn as $chainId => $dates) {
                     $dates === [] || $draft->set(SettingKey::ChainNotOn, $dates, 0, chainId: $chainId);
+                }
+            }
+            if ($atOnce !== null) {
+                $this->void($draft, SettingKey::PotAtOnce->value);
+                foreach ($atOnce as $potId => $chains) {
+                    $chains === null || $draft->set(SettingKey::PotAtOnce, $chains, 0, chainId: $potId);
                 }
             }
             $dates = (array) ($settings[SettingKey::PlanPinned->value] ?? []);

@@ -108,6 +108,7 @@ final readonly class PlanPotDay
             $choices->linkIn,
             $choices->weigh,
             $jars,
+            $facts->atOnce,
         );
     }
 

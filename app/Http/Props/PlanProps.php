@@ -11,6 +11,7 @@ use App\Text\Translator;
 use Dripel\Core\Cost\PriceList;
 use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\DipReason;
 use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\LocalDay;
@@ -82,6 +83,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     topup: string,
  *     margin: string,
  *     hours: string,
+ *     pots: list<array{pot_id: int, name: string, at_once: string}>,
  * }
  * @phpstan-type PlanPage array{
  *     weeks: int,
@@ -122,10 +124,11 @@ final readonly class PlanProps
     /**
      * @param list<PlannedRide> $rides
      * @param list<ShoppingItem> $shopping
+     * @param list<int> $pots
      *
      * @return PlanPage
      */
-    public function page(Workshop $workshop, array $rides, array $shopping, PriceList $prices): array
+    public function page(Workshop $workshop, array $rides, array $shopping, PriceList $prices, array $pots): array
     {
         $terms = $this->plan->terms;
         $q = $this->translator->quantities;
@@ -167,6 +170,14 @@ final readonly class PlanProps
                 'topup' => (string) $terms->topUpMinutes,
                 'margin' => (string) $terms->marginPct,
                 'hours' => (string) ($terms->hoursWeekly ?? ''),
+                'pots' => array_map(
+                    fn(int $potId) => [
+                        'pot_id' => $potId,
+                        'name' => $this->translator->names->pot($potId),
+                        'at_once' => (string) ($this->translator->settings->whole(SettingKey::PotAtOnce, $potId) ?: ''),
+                    ],
+                    $pots,
+                ),
             ],
             'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->translator->weekday($day)], range(1, 7)),
             'rides' => array_map(

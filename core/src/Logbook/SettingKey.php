@@ -104,6 +104,8 @@ enum SettingKey: string
     /** Found from a logged heat-up: the part of its power that reaches the wax, and what it loses. */
     case PotEfficiency = 'pot.efficiency';
     case PotLossWPerK = 'pot.loss_w_per_k';
+    /** How many chains its owner puts in at once, as they are laid; null: as many as are reckoned to fit. */
+    case PotAtOnce = 'pot.at_once';
     case FactorIndoor = 'factor.indoor';
     case FactorDry = 'factor.dry';
     case FactorDusty = 'factor.dusty';

@@ -67,6 +67,7 @@ final readonly class WorkshopYears
         array $stripMl,
         float $hourMinor,
         int $nowS,
+        ?int $atOnce = null,
     ): self {
         $terms = PlanTerms::of($book, null, $nowS);
         [$bikes, $speeds] = [[], []];
@@ -83,7 +84,7 @@ final readonly class WorkshopYears
         return new self(
             $bikes,
             $speeds,
-            self::pot($book, $terms, $vessel, $waxG, $pickupG, $nowS),
+            self::pot($book, $terms, $vessel, $waxG, $pickupG, $atOnce, $nowS),
             new SimulatedCosts(
                 $cost(Supply::Chain, 1),
                 $strip->minor / SolventCost::TOGETHER,
@@ -200,8 +201,15 @@ final readonly class WorkshopYears
         );
     }
 
-    private static function pot(Book $book, PlanTerms $terms, ?Vessel $vessel, ?float $waxG, float $pickupG, int $nowS): SimulatedPot
-    {
+    private static function pot(
+        Book $book,
+        PlanTerms $terms,
+        ?Vessel $vessel,
+        ?float $waxG,
+        float $pickupG,
+        ?int $atOnce,
+        int $nowS,
+    ): SimulatedPot {
         [$diameterMm, $heightMm, $usualG] = self::USUAL_POT;
         $vessel ??= new Vessel($diameterMm, $heightMm);
         $waxG ??= $usualG;
@@ -212,7 +220,7 @@ final readonly class WorkshopYears
             $terms->fixedMinutes,
             $terms->dipMinutes,
             $terms->batchMinutes,
-            max(1, PotCapacity::of($vessel, $waxG, BathDip::CHAIN_G)->chains),
+            $atOnce ?? max(1, PotCapacity::of($vessel, $waxG, BathDip::CHAIN_G)->chains),
             $terms->swapMinutes,
             $most === 0 ? null : new PlannedTopUp(WaxTopUp::KM, $terms->topUpMinutes, $most),
             $vessel,

@@ -82,7 +82,10 @@ final readonly class PotDayPlan
         $capacity = PotCapacity::of($terms->vessel, $terms->pot->waxG, $heaviestG);
         $long = $chains;
         usort($long, fn(PotDayChain $a, PotDayChain $b) => $terms->soak($b)->leastMinutes() <=> $terms->soak($a)->leastMinutes());
-        $drafts = array_map(fn(array $order) => PotDayDraft::of($terms, $order, max(1, $capacity->chains)), [$long, array_reverse($long)]);
+        $drafts = array_map(fn(array $order) => PotDayDraft::of($terms, $order, $terms->atOnce ?? max(1, $capacity->chains)), [
+            $long,
+            array_reverse($long),
+        ]);
         $draft = self::endS($drafts[1]->steps) < self::endS($drafts[0]->steps) ? $drafts[1] : $drafts[0];
         $masses = array_column(array_map(fn(PotDayChain $chain) => [$chain->id, $chain->massG], $chains), 1, 0);
         $spans = JobRun::of($draft->steps, 0, [])->spans(0);

@@ -40,6 +40,8 @@ final readonly class PotDayTerms
         public bool $weigh = false,
         /** @var list<BathSource> the two jars, where a chain goes through them */
         public array $jars = [],
+        /** Chains in one batch, as the owner of the pot says; null: as many as are reckoned to fit. */
+        public ?int $atOnce = null,
     ) {
         $pot->targetC <= $limitC || throw new InvalidInput('target_c', sprintf('must be %g or less: the limit of this wax', $limitC));
         $pot->targetC >= $pot->wax->meltToC ||
@@ -80,10 +82,11 @@ final readonly class PotDayTerms
             'dry_by' => $this->dryBy->value,
             'link_in' => $this->linkIn,
             'weigh' => $this->weigh,
+            'at_once' => $this->atOnce,
         ];
     }
 
-    /** @param array{pot: array{wax_g: float, start_c: float, ambient_c: float, power_w: float, loss_w_per_k: float, target_c: float, efficiency: float}, vessel: array{float, float}, kind: string, wax: string, limit_c: float, program: string, hold_w: float, oil_fraction: float, grit: float, overheated_before: bool, first_soak: string, rewax_soak: string, drain: string, dry_by: string, link_in: bool, weigh: bool} $kept */
+    /** @param array{pot: array{wax_g: float, start_c: float, ambient_c: float, power_w: float, loss_w_per_k: float, target_c: float, efficiency: float}, vessel: array{float, float}, kind: string, wax: string, limit_c: float, program: string, hold_w: float, oil_fraction: float, grit: float, overheated_before: bool, first_soak: string, rewax_soak: string, drain: string, dry_by: string, link_in: bool, weigh: bool, at_once?: int|null} $kept */
     public static function fromArray(array $kept): self
     {
         ['pot' => $pot, 'vessel' => $vessel] = $kept;
@@ -113,6 +116,7 @@ final readonly class PotDayTerms
             DryBy::from($kept['dry_by']),
             $kept['link_in'],
             $kept['weigh'],
+            atOnce: $kept['at_once'] ?? null,
         );
     }
 

@@ -849,6 +849,7 @@ export interface PlanTermsView {
   topup: string
   margin: string
   hours: string
+  pots: { pot_id: number; name: string; at_once: string }[]
 }
 
 export interface PlanView {

@@ -201,6 +201,43 @@ it('keeps the pot days that somebody planned by hand before', function (): void 
     expect(array_column(($this->page)()['plan']['pots'], 'date'))->toBe(['2026-12-10']);
 });
 
+it('takes as many chains at once as the owner of the pot says: in the plan and on the pot day', function (): void {
+    ($this->does)('/pots', [
+        'name' => 'Shed pot',
+        'kind' => 'slow_cooker',
+        'diameter' => '130',
+        'height' => '105',
+        'low' => '90',
+        'high' => '150',
+        'wax' => 'plain',
+    ]);
+    $pot = Pot::query()->firstOrFail()->id;
+    ($this->does)("/pots/{$pot}/bath", ['act' => 'fill', 'wax' => 600] + Bench::form(1));
+    $terms = ['weekdays' => [4], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0];
+    // Two coils fit on one another; laid loosely, three chains go in.
+    expect(app(ReadPlan::class)($this->bench->workshop)->input->potCapacity)->toBe(2);
+    ($this->does)('/ahead/terms', $terms + ['pots' => [['pot_id' => $pot, 'at_once' => 3]]], 'put');
+    app()->forgetScopedInstances();
+    expect(app(ReadPlan::class)($this->bench->workshop->refresh())->input->potCapacity)
+        ->toBe(3)
+        ->and(($this->page)()['terms']['pots'])
+        ->toBe([['pot_id' => $pot, 'name' => 'Shed pot', 'at_once' => '3']]);
+    $day = $this->postJson('/pot-day/plan', [
+        'action_id' => (string) Str::uuid(),
+        'pot_id' => $pot,
+        'chains' => [$this->a->id, $this->b->id],
+        'program' => 'low',
+        'first_soak' => 'hour',
+        'rewax_soak' => 'five',
+        'drain' => 'slow',
+        'dry_by' => 'air',
+    ])->assertOk();
+    expect(($this->plain)($day->json('lines')))->toContain('One batch')->toContain('3 coils at once');
+    ($this->does)('/ahead/terms', $terms + ['pots' => [['pot_id' => $pot, 'at_once' => '']]], 'put');
+    app()->forgetScopedInstances();
+    expect(app(ReadPlan::class)($this->bench->workshop->refresh())->input->potCapacity)->toBe(2);
+});
+
 it('plans with single rides, days off and sensible answers at the edges', function (): void {
     ($this->does)('/ahead/rides', ['bike_id' => $this->heron->id, 'from' => '2026-11-29', 'distance' => 400, 'name' => 'The long one']);
     ($this->does)('/ahead/rides', ['holiday' => true, 'from' => '2026-12-05', 'until' => '2026-12-13']);

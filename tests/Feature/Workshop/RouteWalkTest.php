@@ -293,6 +293,17 @@ const REFERENCES = [
 const BESIDE = [
     'rides.*.track' => ['rides' => [], 'rides.0.bike_id' => '@bike', 'rides.0.condition' => 'dry'],
     'rides.*.bike_id' => ['rides' => [], 'rides.0.track' => '@track', 'rides.0.condition' => 'dry'],
+    'pots.*.pot_id' => [
+        'pots.0.at_once' => 2,
+        'weekdays' => [6],
+        'pot_time' => 'evening',
+        'fixed' => 45,
+        'dip' => 4,
+        'batch' => 10,
+        'swap' => 3,
+        'topup' => 60,
+        'margin' => 10,
+    ],
     'not_on.*.chain_id' => ['not_on.0.date' => '2026-12-03'],
     'link_id' => ['new_link' => true],
     'instrument_id' => ['kind' => 'digital', 'value_pct' => 0.1],

@@ -16,6 +16,7 @@ use App\Logbook\Moments;
 use App\Logbook\ReadBook;
 use App\Plan\ReadPlan;
 use App\Plan\ReadShopping;
+use App\Pot\ReadBaths;
 use App\Support\CurrentWorkshop;
 use App\Text\Translators;
 use App\Wear\ReadWear;
@@ -35,6 +36,7 @@ final class PlanController extends Controller
         ReadWear $readWear,
         ReadShopping $readShopping,
         ReadPrices $readPrices,
+        ReadBaths $readBaths,
     ): Response {
         $workshop = $current->workshop();
         $plan = $readPlan($workshop);
@@ -42,7 +44,13 @@ final class PlanController extends Controller
 
         return Inertia::render(
             'Plan/Ahead',
-            $props->page($workshop, $readPlan->rides($workshop), $readShopping($workshop, $plan), $readPrices($workshop)) + [
+            $props->page(
+                $workshop,
+                $readPlan->rides($workshop),
+                $readShopping($workshop, $plan),
+                $readPrices($workshop),
+                array_keys($readBaths($workshop)),
+            ) + [
                 'sure' => Inertia::defer(fn() => $props->sure($plan)),
             ],
         );
@@ -72,7 +80,7 @@ final class PlanController extends Controller
 
     public function terms(PlanTermsRequest $request, KeepPlan $keepPlan): RedirectResponse
     {
-        return $this->done($keepPlan($request->context(), $request->settings()));
+        return $this->done($keepPlan($request->context(), $request->settings(), atOnce: $request->atOnce()));
     }
 
     public function ride(PlannedRideRequest $request, PlanRide $planRide, Moments $moments): RedirectResponse

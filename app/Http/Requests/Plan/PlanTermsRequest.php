@@ -6,6 +6,7 @@ namespace App\Http\Requests\Plan;
 
 use App\Http\Requests\ActionRequest;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\PotDay\PotDayPlan;
 use Illuminate\Validation\Rule;
 
 /** On which days the pot may be heated, what everything takes, how safe it shall be. */
@@ -24,7 +25,25 @@ final class PlanTermsRequest extends ActionRequest
             'topup' => ['required', 'numeric', 'between:0,1000'],
             'margin' => ['required', 'numeric', 'between:0,100'],
             'hours' => ['nullable', 'numeric', 'between:0,100'],
+            'pots' => ['array', 'max:20'],
+            'pots.*.pot_id' => ['required', 'integer'],
+            'pots.*.at_once' => ['nullable', 'integer', 'between:1,' . PotDayPlan::MOST_CHAINS],
         ];
+    }
+
+    /** @return array<int, int|null>|null by pot of this workshop; null: nothing was said */
+    public function atOnce(): ?array
+    {
+        if (!$this->has('pots')) {
+            return null;
+        }
+        $atOnce = [];
+        foreach ($this->array('pots') as $pot) {
+            $chains = $pot['at_once'] ?? null;
+            $atOnce[$this->find()->pot($pot['pot_id'])->id] = $chains === null || $chains === '' ? null : (int) $chains;
+        }
+
+        return $atOnce;
     }
 
     /** @return array<string, string|int|float|list<mixed>|null> by SettingKey */

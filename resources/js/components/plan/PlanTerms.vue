@@ -7,7 +7,11 @@ import type { PlanTermsView } from '@/types/server'
 
 /** On which days the pot may be heated, and what everything takes. */
 const props = defineProps<{ terms: PlanTermsView; weekdays: { value: number; title: string }[] }>()
-const { form, submit } = useActionForm({ ...props.terms, weekdays: [...props.terms.weekdays] })
+const { form, submit } = useActionForm({
+  ...props.terms,
+  weekdays: [...props.terms.weekdays],
+  pots: props.terms.pots.map((pot) => ({ ...pot })),
+})
 const times = ['evening', 'morning'].map((value) => ({ value, title: t(`ahead.${value}`) }))
 const minutes = ['fixed', 'dip', 'batch', 'swap', 'topup'] as const
 const save = () => submit('put', '/ahead/terms')
@@ -56,6 +60,16 @@ const save = () => submit('put', '/ahead/terms')
         persistent-hint
         :error-messages="form.errors.hours"
         name="hours" />
+      <NumberField
+        v-for="(pot, i) in form.pots"
+        :key="pot.pot_id"
+        v-model="pot.at_once"
+        :label="t('ahead.at_once', { pot: pot.name })"
+        :unit="t('ahead.at_once_unit')"
+        :hint="t('ahead.at_once_hint')"
+        persistent-hint
+        :error-messages="(form.errors as Record<string, string>)[`pots.${i}.at_once`]"
+        :name="`at-once-${pot.name}`" />
     </div>
     <div class="row">
       <v-btn type="submit" :loading="form.processing" data-test="save-terms">{{ t('ahead.save') }}</v-btn>
