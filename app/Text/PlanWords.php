@@ -188,12 +188,7 @@ final readonly class PlanWords
     public function first(PlannedPotDay $pot): string
     {
         $reasons = $this->plan->walk()->reasons[$pot->day] ?? [];
-        usort(
-            $reasons,
-            fn(DipReason $a, DipReason $b) => array_search($a->why, DipWhy::cases(), true) <=>
-            array_search($b->why, DipWhy::cases(), true) ?:
-            ($a->riddenOn ?? PHP_INT_MAX) <=> ($b->riddenOn ?? PHP_INT_MAX),
-        );
+        usort($reasons, DipReason::compare(...));
 
         return $reasons === [] ? '' : $this->translator->names->fullChain($reasons[0]->chainId) . ': ' . $this->why($reasons[0]) . '.';
     }

@@ -752,6 +752,8 @@ return [
         'pin' => 'Pin it',
         'unpin' => 'Unpin it',
         'forbid' => 'No pot that day',
+        'not_this_week' => 'Not that week',
+        'have' => 'I have',
         'pot_day' => 'Pot day',
         'pot_row' => 'Pot days',
         'lane' => 'What is left on the chain of :bike, day by day',

@@ -40,8 +40,15 @@ use Dripel\Core\Wear\WorkshopWear;
  *     chains: list<PlanPotChain>,
  *     pinned: bool,
  *     accepted: bool,
+ *     minutes: int,
+ *     week: list<string>,
  * }
  * @phpstan-type PlanChange array{kind: 'pinned'|'forbidden'|'not_on', date: string, chain: int|null, text: string}
+ * @phpstan-type PlanWanted array{
+ *     pinned: list<string>,
+ *     forbidden: list<string>,
+ *     not_on: list<array{chain_id: int, date: string}>,
+ * }
  * @phpstan-type LaneDayView array{
  *     before: float,
  *     after: float,
@@ -72,6 +79,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     pots: list<PlanPot>,
  *     days: list<PlanDay>,
  *     lanes: list<PlanLane>,
+ *     wanted: PlanWanted,
  * }
  * @phpstan-type PlanTermsView array{
  *     weekdays: list<int>,
@@ -90,9 +98,6 @@ use Dripel\Core\Wear\WorkshopWear;
  *     mostWeeks: int,
  *     plan: PlanView,
  *     shopping: list<array{what: string, by: string, why: string, cost: string, soon: bool}>,
- *     pinned: list<string>,
- *     forbidden: list<string>,
- *     notOn: list<array{chain_id: int, date: string}>,
  *     changes: list<PlanChange>,
  *     remedies: list<array{title: string, does: string, good: bool, dates: list<string>}>,
  *     terms: PlanTermsView,
@@ -138,18 +143,6 @@ final readonly class PlanProps
             'mostWeeks' => PlanTerms::MOST_WEEKS,
             'plan' => $this->plan(),
             'shopping' => $this->shopping($shopping, $prices),
-            'pinned' => $this->ahead($terms->pinned),
-            'forbidden' => $this->ahead($terms->forbidden),
-            'notOn' => array_merge(
-                ...array_map(
-                    fn(int $chain, array $dates) => array_map(
-                        fn(string $date) => ['chain_id' => $chain, 'date' => $date],
-                        $this->ahead($dates),
-                    ),
-                    array_keys($terms->notOn),
-                    $terms->notOn,
-                ),
-            ),
             'changes' => $this->changes(),
             'remedies' => array_map(
                 fn(PlanRemedy $remedy) => [
@@ -244,6 +237,31 @@ final readonly class PlanProps
     private function ahead(array $dates): array
     {
         return array_values(array_filter($dates, fn(string $date) => $date >= $this->plan->days->today->date));
+    }
+
+    /** @return PlanWanted what somebody wants otherwise, as a form sends it */
+    public function wanted(): array
+    {
+        $terms = $this->plan->terms;
+        $notOn = [];
+        foreach ($terms->notOn as $chain => $dates) {
+            foreach ($this->ahead($dates) as $date) {
+                $notOn[] = ['chain_id' => $chain, 'date' => $date];
+            }
+        }
+
+        return ['pinned' => $this->ahead($terms->pinned), 'forbidden' => $this->ahead($terms->forbidden), 'not_on' => $notOn];
+    }
+
+    /** @return list<string> the days of a pot day’s week on which the pot may be heated */
+    private function weekOf(string $date): array
+    {
+        $day = LocalDay::named($date, $this->translator->zone());
+        $monday = $day->plus(1 - $day->weekday())->date;
+        $sunday = $day->plus(7 - $day->weekday())->date;
+        $dates = array_map($this->plan->days->potOn(...), array_keys(array_filter($this->plan->days->allowed)));
+
+        return array_values(array_filter($dates, fn(string $one) => $one >= $monday && $one <= $sunday));
     }
 
     /** @return list<PlanChange> what somebody wants otherwise, by its day */
@@ -350,6 +368,7 @@ final readonly class PlanProps
                 range(0, $this->plan->terms->days - 1),
             ),
             'lanes' => array_map(fn(int $bikeId, array $days) => $this->lane($bikeId, $days, $measuring), array_keys($lanes), $lanes),
+            'wanted' => $this->wanted(),
         ];
     }
 
@@ -372,6 +391,8 @@ final readonly class PlanProps
             ),
             'pinned' => in_array($date, $this->plan->terms->pinned, true),
             'accepted' => in_array($pot->day, $this->plan->days->accepted, true),
+            'minutes' => (int) round($this->words->potMinutes($pot)),
+            'week' => $this->weekOf($date),
         ];
     }
 

@@ -16,4 +16,12 @@ final readonly class DipReason
         /** The day of the plan on which it is ridden next; null: not before the next pot. */
         public ?int $riddenOn,
     ) {}
+
+    /** The more pressing first: what has a day, what is ridden beyond what it has, what only goes along; then by the next ride. */
+    public static function compare(self $a, self $b): int
+    {
+        $rank = fn(self $one): int => (int) array_search($one->why, DipWhy::cases(), true);
+
+        return $rank($a) <=> $rank($b) ?: ($a->riddenOn ?? PHP_INT_MAX) <=> ($b->riddenOn ?? PHP_INT_MAX);
+    }
 }

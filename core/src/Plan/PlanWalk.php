@@ -24,7 +24,7 @@ final readonly class PlanWalk
         foreach ($plan->bikes + $plan->dripBikes + $plan->alone as $bikeId => $bike) {
             $drips = isset($plan->dripBikes[$bikeId]);
             $run = new BikeRun($bike, $drips ? PlannedTopUp::alone($bike->km(), $plan->terms->topUpMinutes) : $plan->input->topUp);
-            [$before, $days] = [[], []];
+            [$before, $bare, $days] = [[], [], []];
             for ($day = 0; $day < $plan->terms->days; $day++) {
                 $dipped = array_values(
                     array_filter(
@@ -33,6 +33,7 @@ final readonly class PlanWalk
                     ),
                 );
                 foreach ($dipped as $n) {
+                    isset($run->bare[$n]) && ($bare[] = $n);
                     $before[$n][$day] = isset($run->bare[$n])
                         ? [0.0, $bike->intervalHours === null ? null : 0.0]
                         : [max(0.0, $bike->km() - $run->used[$n]), $run->leftHours($n)];
@@ -42,7 +43,14 @@ final readonly class PlanWalk
             }
             foreach ($before as $n => $on) {
                 foreach ($on as $day => $left) {
-                    $reasons[$day][] = self::reason((int) $bike->chains[$n]->id, $day, $left, $days, $deadlines);
+                    $reasons[$day][] = self::reason(
+                        (int) $bike->chains[$n]->id,
+                        $day,
+                        $left,
+                        $days,
+                        $deadlines,
+                        in_array($n, $bare, true) && $day === array_key_first($on),
+                    );
                 }
             }
             is_int($bikeId) && ($lanes[$bikeId] = $days);
@@ -88,7 +96,7 @@ final readonly class PlanWalk
      * @param list<LaneDay> $days of its bike
      * @param array<int, Deadline> $deadlines by chain
      */
-    private static function reason(int $chainId, int $day, array $left, array $days, array $deadlines): DipReason
+    private static function reason(int $chainId, int $day, array $left, array $days, array $deadlines, bool $bare): DipReason
     {
         [$km, $hours, $riddenOn] = [0.0, 0.0, null];
         foreach (array_slice($days, $day) as $one) {
@@ -106,6 +114,7 @@ final readonly class PlanWalk
         return new DipReason(
             $chainId,
             match (true) {
+                $bare => DipWhy::Rust,
                 $deadline !== null && !$deadline->missed && $day >= $deadline->from && $day <= $deadline->until => DipWhy::from(
                     $deadline->kind->value,
                 ),

@@ -6,6 +6,7 @@ namespace Dripel\Core\Plan;
 
 use Closure;
 use DateTimeZone;
+use Dripel\Core\Input\Check;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
@@ -205,6 +206,32 @@ final class WorkshopPlan
     public function walk(): PlanWalk
     {
         return $this->walk ??= new PlanWalk($this);
+    }
+
+    /**
+     * The terms by which a pot day takes no longer than somebody has: the most pressing chains go in, the others stay out; where there is
+     * no time for one, the pot stays cold.
+     *
+     * @param float $minutes of the pot day, all in
+     */
+    public function within(string $potOn, float $minutes): PlanTerms
+    {
+        $day = $this->days->ofPot($potOn);
+        $reasons = $day === null ? [] : $this->walk()->reasons[$day] ?? [];
+        usort($reasons, DipReason::compare(...));
+        for ($most = count($reasons); $most > 0 && $this->input->potMinutes($most) > $minutes + Check::EPSILON; $most--);
+        $notOn = $this->terms->notOn;
+        foreach (array_slice($reasons, $most) as $reason) {
+            $notOn[$reason->chainId] = array_values(array_unique([...$notOn[$reason->chainId] ?? [], $potOn]));
+        }
+
+        return $most > 0
+            ? $this->terms->choosing(array_values(array_unique([...$this->terms->pinned, $potOn])), $this->terms->forbidden, $notOn)
+            : $this->terms->choosing(
+                array_values(array_diff($this->terms->pinned, [$potOn])),
+                array_values(array_unique([...$this->terms->forbidden, $potOn])),
+                $this->terms->notOn,
+            );
     }
 
     /** When the next pot with a chain will be over; null: none is planned. */

@@ -811,9 +811,6 @@ export interface PlanPage {
   mostWeeks: number
   plan: PlanView
   shopping: { what: string; by: string; why: string; cost: string; soon: boolean }[]
-  pinned: string[]
-  forbidden: string[]
-  notOn: { chain_id: number; date: string }[]
   changes: PlanChange[]
   remedies: { title: string; does: string; good: boolean; dates: string[] }[]
   terms: PlanTermsView
@@ -831,6 +828,8 @@ export interface PlanPot {
   chains: PlanPotChain[]
   pinned: boolean
   accepted: boolean
+  minutes: number
+  week: string[]
 }
 
 export interface PlanPotChain {
@@ -863,6 +862,13 @@ export interface PlanView {
   pots: PlanPot[]
   days: PlanDay[]
   lanes: PlanLane[]
+  wanted: PlanWanted
+}
+
+export interface PlanWanted {
+  pinned: string[]
+  forbidden: string[]
+  not_on: { chain_id: number; date: string }[]
 }
 
 export interface PlannedBath {

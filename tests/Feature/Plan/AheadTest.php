@@ -115,6 +115,18 @@ it('plans the weeks, plans around what somebody changes and says what that costs
         ->toContain('on wax');
     $without = $try(['not_on' => [['chain_id' => $this->a->id, 'date' => '2026-12-10']]]);
     expect(array_column($without['pots'][0]['chains'], 'id'))->toBe([$this->b->id]);
+    // "I have an hour": two chains take 63 minutes, so the one that is ridden next goes in alone; with ten minutes the pot stays cold.
+    $hour = $try(['within' => ['date' => '2026-12-10', 'minutes' => '60']]);
+    expect(array_column($hour['pots'][0]['chains'], 'id'))
+        ->toBe([$this->b->id])
+        ->and($hour['pots'][0]['minutes'])
+        ->toBe(59)
+        ->and($hour['wanted'])
+        ->toBe(['pinned' => ['2026-12-10'], 'forbidden' => [], 'not_on' => [['chain_id' => $this->a->id, 'date' => '2026-12-10']]])
+        ->and($try(['within' => ['date' => '2026-12-10', 'minutes' => '10']])['wanted']['forbidden'])
+        ->toBe(['2026-12-10'])
+        ->and($page['plan']['pots'][0]['week'])
+        ->toBe(['2026-12-10']);
     $this->postJson('/ahead/try', [
         'action_id' => (string) Str::uuid(),
         'not_on' => [['chain_id' => ($other = new Bench('other@test.example'))->chain($other->bike(), 'A')->id, 'date' => '2026-12-10']],
@@ -213,7 +225,16 @@ it('takes as many chains at once as the owner of the pot says: in the plan and o
     ]);
     $pot = Pot::query()->firstOrFail()->id;
     ($this->does)("/pots/{$pot}/bath", ['act' => 'fill', 'wax' => 600] + Bench::form(1));
-    $terms = ['weekdays' => [4], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0];
+    $terms = [
+        'weekdays' => [4],
+        'pot_time' => 'evening',
+        'fixed' => 45,
+        'dip' => 4,
+        'batch' => 10,
+        'swap' => 3,
+        'topup' => 60,
+        'margin' => 0,
+    ];
     // Two coils fit on one another; laid loosely, three chains go in.
     expect(app(ReadPlan::class)($this->bench->workshop)->input->potCapacity)->toBe(2);
     ($this->does)('/ahead/terms', $terms + ['pots' => [['pot_id' => $pot, 'at_once' => 3]]], 'put');

@@ -67,7 +67,7 @@ final class PlanController extends Controller
     ): JsonResponse {
         $workshop = $current->workshop();
         $plan = $readPlan($workshop);
-        $tried = $plan->by($request->by($plan->terms));
+        $tried = $request->tried($plan);
         $props = new PlanProps($readBook($workshop), $translators->current(), $tried, $readWear($workshop));
 
         return response()->json($props->plan($plan));

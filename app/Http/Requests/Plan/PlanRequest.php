@@ -7,6 +7,7 @@ namespace App\Http\Requests\Plan;
 use App\Http\Requests\ActionRequest;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\PlanTerms;
+use Dripel\Core\Plan\WorkshopPlan;
 
 /** What somebody wants otherwise of the plan: tried, or kept. What is not sent stays as it is. */
 final class PlanRequest extends ActionRequest
@@ -19,6 +20,9 @@ final class PlanRequest extends ActionRequest
             'pinned.*' => ['date_format:Y-m-d', 'distinct'],
             'forbidden' => ['array', 'max:60'],
             'forbidden.*' => ['date_format:Y-m-d', 'distinct'],
+            'within' => ['nullable', 'array'],
+            'within.date' => ['required_with:within', 'date_format:Y-m-d'],
+            'within.minutes' => ['required_with:within', 'numeric', 'between:1,1000'],
             'not_on' => ['array', 'max:60'],
             'not_on.*.chain_id' => ['required', 'integer'],
             'not_on.*.date' => ['required', 'date_format:Y-m-d'],
@@ -35,6 +39,16 @@ final class PlanRequest extends ActionRequest
         ];
     }
 
+    /** The plan with what is wanted otherwise. */
+    public function tried(WorkshopPlan $plan): WorkshopPlan
+    {
+        $tried = $plan->by($this->by($plan->terms));
+
+        return $this->filled('within')
+            ? $tried->by($tried->within($this->string('within.date')->toString(), $this->float('within.minutes')))
+            : $tried;
+    }
+
     /** @return array<int, list<string>>|null by chain of this workshop; null: nothing was said */
     public function notOn(): ?array
     {
@@ -49,8 +63,7 @@ final class PlanRequest extends ActionRequest
         return $dates;
     }
 
-    /** The plan’s terms with what is wanted otherwise. */
-    public function by(PlanTerms $terms): PlanTerms
+    private function by(PlanTerms $terms): PlanTerms
     {
         return $terms->choosing(
             $this->has('pinned') ? $this->dates('pinned') : $terms->pinned,

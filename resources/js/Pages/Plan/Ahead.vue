@@ -6,13 +6,14 @@ import PlannedRideDialog from '@/components/plan/PlannedRideDialog.vue'
 import PlanTerms from '@/components/plan/PlanTerms.vue'
 import CalendarPanel from '@/components/plan/CalendarPanel.vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import SystemSelect from '@/components/forms/SystemSelect.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { ask } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { PlanChange, PlanPage, PlanView } from '@/types/server'
+import type { PlanChange, PlanPage, PlanView, PlanWanted } from '@/types/server'
 
 /** The coming weeks: when to heat the pot, what breaks when a day is moved, and what mends it. */
 const props = defineProps<PlanPage>()
@@ -28,28 +29,20 @@ const shown = computed(() => tried.value ?? props.plan)
 const breaks = computed(() => shown.value.broken.filter((line) => line !== shown.value.headline).slice(0, 3))
 const chosen = ref<string | null>(null)
 const problem = ref('')
-interface Wanted {
-  pinned: string[]
-  forbidden: string[]
-  not_on: { chain_id: number; date: string }[]
-}
-// What is wanted otherwise, as it is tried; as it holds, until somebody tries something.
-const wanted = ref<Wanted | null>(null)
-const held = (): Wanted => ({ pinned: props.pinned, forbidden: props.forbidden, not_on: props.notOn })
-const now = (): Wanted => wanted.value ?? held()
+// What is wanted otherwise: as it is tried, or as it holds.
+const now = (): PlanWanted => shown.value.wanted
 const without = (list: string[], date: string) => list.filter((other) => other !== date)
 const withDate = (list: string[], date: string) => [...new Set([...list, date])].sort()
-async function tryOut(change: Partial<Wanted>): Promise<void> {
+async function tryOut(change: Partial<PlanWanted> & { within?: { date: string; minutes: string } }): Promise<void> {
   problem.value = ''
-  const next = { ...now(), ...change }
-  const result = await ask<PlanView>('post', '/ahead/try', { action_id: newActionId(), ...next })
-  if ('answer' in result) [tried.value, wanted.value] = [result.answer, next]
+  const result = await ask<PlanView>('post', '/ahead/try', { action_id: newActionId(), ...now(), ...change })
+  if ('answer' in result) tried.value = result.answer
   else problem.value = Object.values(result.errors)[0] ?? ''
 }
 function putBack(): void {
-  tried.value = wanted.value = null
+  tried.value = null
 }
-const send = (change: Partial<Wanted> & { weeks?: number }) => write('post', '/ahead/days', change)
+const send = (change: Partial<PlanWanted> & { weeks?: number }) => write('post', '/ahead/days', change)
 const keep = () => send(now())
 /** A pot day that is moved: pinned where it goes, and not where it was. */
 function move(from: string, to: string): void {
@@ -60,9 +53,13 @@ function move(from: string, to: string): void {
 const pot = computed(() => shown.value.pots.find((one) => one.date === chosen.value) ?? shown.value.pots[0] ?? null)
 const pin = (date: string, on: boolean) => send({ ...now(), pinned: on ? withDate(now().pinned, date) : without(now().pinned, date) })
 const forbid = (date: string) => tryOut({ pinned: without(now().pinned, date), forbidden: withDate(now().forbidden, date) })
+const notThisWeek = (dates: string[]) =>
+  tryOut({ pinned: now().pinned.filter((one) => !dates.includes(one)), forbidden: dates.reduce(withDate, now().forbidden) })
+// So many minutes somebody has for the pot day.
+const have = ref('')
 const leaveOut = (chainId: number, date: string) => tryOut({ not_on: [...now().not_on, { chain_id: chainId, date }] })
 function letGo(change: PlanChange): void {
-  const { pinned, forbidden, not_on } = held()
+  const { pinned, forbidden, not_on } = props.plan.wanted
   send({
     pinned: change.kind === 'pinned' ? without(pinned, change.date) : pinned,
     forbidden: change.kind === 'forbidden' ? without(forbidden, change.date) : forbidden,
@@ -153,6 +150,11 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
                 t(pot.pinned ? 'ahead.unpin' : 'ahead.pin')
               }}</v-btn>
               <v-btn size="small" data-test="forbid" @click="forbid(pot.date)">{{ t('ahead.forbid') }}</v-btn>
+              <v-btn size="small" data-test="not-this-week" @click="notThisWeek(pot.week)">{{ t('ahead.not_this_week') }}</v-btn>
+              <form class="row have" @submit.prevent="tryOut({ within: { date: pot.date, minutes: have } })">
+                <NumberField v-model="have" :label="t('ahead.have')" unit="min" hide-details name="have" />
+                <v-btn size="small" type="submit" data-test="within">{{ t('ahead.take') }}</v-btn>
+              </form>
             </template>
           </template>
         </div>
@@ -288,6 +290,12 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
 .pot .row {
   gap: 8px 14px;
   align-items: baseline;
+}
+.have {
+  flex-wrap: nowrap;
+}
+.have .v-input {
+  width: 128px;
 }
 .pot h2 {
   margin: 0;
