@@ -99,6 +99,8 @@ return [
         'bottles_empty' => 'the bottles run out',
         'no_bottle' => 'top-ups are planned and no bottle is on the shelf',
         'strip' => 'to strip the new chain of :bike, unless the jars do it',
+        'strip_all' => 'to strip the new chains, unless the jars do it',
+        'pitches' => ':count pitches',
     ],
     'calendar' => [
         'name' => 'Dripel: :workshop',

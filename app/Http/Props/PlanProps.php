@@ -9,6 +9,7 @@ use App\Models\Workshop;
 use App\Text\PlanWords;
 use App\Text\Translator;
 use Dripel\Core\Cost\PriceList;
+use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
@@ -23,6 +24,7 @@ use Dripel\Core\Plan\PlannedPotDay;
 use Dripel\Core\Plan\PlanRemedy;
 use Dripel\Core\Plan\PlanRiskInput;
 use Dripel\Core\Plan\PlanTerms;
+use Dripel\Core\Plan\ShoppingBecause;
 use Dripel\Core\Plan\ShoppingItem;
 use Dripel\Core\Plan\WorkshopPlan;
 use Dripel\Core\Wear\WorkshopWear;
@@ -211,22 +213,42 @@ final readonly class PlanProps
             $minor = $prices->costMinor($item->supply, $item->quantity, $this->translator->nowS);
 
             return [
-                'what' => $this->translator->say($item->supply->unit() === SupplyUnit::Piece ? 'ahead.buy.pieces' : 'ahead.buy.measured', [
-                    'quantity' => match ($item->supply->unit()) {
-                        SupplyUnit::Piece => $q->number($item->quantity),
-                        SupplyUnit::Gram => $q->mass($item->quantity),
-                        SupplyUnit::Millilitre => $q->volume($item->quantity),
-                    },
-                    'supply' => $this->translator->say("strip.supply.{$item->supply->value}"),
-                ]),
+                'what' =>
+                    $this->translator->say($item->supply->unit() === SupplyUnit::Piece ? 'ahead.buy.pieces' : 'ahead.buy.measured', [
+                        'quantity' => match ($item->supply->unit()) {
+                            SupplyUnit::Piece => $q->number($item->quantity),
+                            SupplyUnit::Gram => $q->mass($item->quantity),
+                            SupplyUnit::Millilitre => $q->volume($item->quantity),
+                        },
+                        'supply' => $this->translator->say("strip.supply.{$item->supply->value}"),
+                    ]) . $this->fits($item),
                 'by' => $this->words->day($item->neededBy),
-                'why' => $this->translator->say("ahead.buy.{$item->because->value}", [
-                    'bike' => $item->bikeId === null ? '' : $this->translator->names->bike($item->bikeId),
-                ]),
+                'why' => $this->translator->say(
+                    'ahead.buy.' .
+                        ($item->because === ShoppingBecause::Strip && $item->bikeId === null ? 'strip_all' : $item->because->value),
+                    [
+                        'bike' => $item->bikeId === null ? '' : $this->translator->names->bike($item->bikeId),
+                    ],
+                ),
                 'cost' => $minor === null ? '' : $q->money($minor),
                 'soon' => $item->neededBy <= LocalDay::of($this->translator->nowS, $this->translator->zone())->plus(self::SOON_DAYS)->date,
             ];
         }, $items);
+    }
+
+    /** What it has to fit: ", 12 speeds, 114 pitches", as the chain that its bike has on. */
+    private function fits(ShoppingItem $item): string
+    {
+        if ($item->bikeId === null || !in_array($item->supply, [Supply::Chain, Supply::QuickLink], true)) {
+            return '';
+        }
+        $settings = $this->translator->settings;
+        $on = $this->book->fittings->componentOn($item->bikeId, $this->translator->nowS) ?? 0;
+        $pitches = $item->supply === Supply::Chain ? $settings->whole(SettingKey::ChainPitches, $on) : 0;
+
+        return ', ' .
+            trans_choice('ui.speeds', $settings->whole(SettingKey::BikeSpeeds, $item->bikeId, 1)) .
+            ($pitches === 0 ? '' : ', ' . $this->translator->say('ahead.buy.pitches', ['count' => (string) $pitches]));
     }
 
     /**

@@ -44,16 +44,17 @@ final readonly class Shopping
         $until = $plan->days->date($plan->terms->days - 1);
         $chains = self::chains($book, $rails, $forecasts, $today);
         $items = [...$chains, ...self::links($book, $chains, $today), ...self::wax($plan, $baths), ...self::drip($plan, $bottles)];
-        foreach ($chains as $chain) {
-            foreach ($stripMl as $supply => $ml) {
-                $items[] = new ShoppingItem(
-                    Supply::from($supply),
-                    $ml * ceil($chain->quantity / SolventCost::TOGETHER),
-                    $chain->neededBy,
-                    ShoppingBecause::Strip,
-                    $chain->bikeId,
-                );
-            }
+        // One bath strips several chains together: all that are needed within these weeks, by the first of them.
+        $soon = array_values(array_filter($chains, fn(ShoppingItem $chain) => $chain->neededBy <= $until));
+        usort($soon, fn(ShoppingItem $a, ShoppingItem $b) => $a->neededBy <=> $b->neededBy);
+        foreach ($soon === [] ? [] : $stripMl as $supply => $ml) {
+            $items[] = new ShoppingItem(
+                Supply::from($supply),
+                $ml * ceil(array_sum(array_map(fn(ShoppingItem $chain) => $chain->quantity, $soon)) / SolventCost::TOGETHER),
+                $soon[0]->neededBy,
+                ShoppingBecause::Strip,
+                count($soon) === 1 ? $soon[0]->bikeId : null,
+            );
         }
         $items = array_values(array_filter($items, fn(ShoppingItem $item) => $item->neededBy <= $until));
         usort($items, fn(ShoppingItem $a, ShoppingItem $b) => $a->neededBy <=> $b->neededBy);

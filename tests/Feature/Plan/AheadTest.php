@@ -533,9 +533,9 @@ it('says what to buy and by when, and plans a dozen bikes', function (): void {
         'put',
     );
     expect($buy()[0])
-        ->toBe('2 × chain by Wed 25 Nov: Heron has fewer chains than it wants')
+        ->toBe('2 × chain, 12 speeds, 116 pitches by Wed 25 Nov: Heron has fewer chains than it wants')
         ->and(implode("\n", $buy()))
-        ->toContain('1 × quick link by Wed 25 Nov: for the new chain of Heron')
+        ->toContain('1 × quick link, 12 speeds by Wed 25 Nov: for the new chain of Heron')
         ->toContain('white spirit by Wed 25 Nov: to strip');
     ($this->does)('/ahead/days', ['forbidden' => [], 'weeks' => 26]);
     foreach (range(1, 11) as $n) {
