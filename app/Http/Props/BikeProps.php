@@ -11,6 +11,7 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Commute;
 use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\RidingHabit;
 use Dripel\Core\Wear\LimitSchool;
 
 /**
@@ -56,6 +57,7 @@ use Dripel\Core\Wear\LimitSchool;
  *     partKinds: list<array{value: value-of<PartKind>, title: string}>,
  *     brushed: string,
  *     commutes: list<CommuteLine>,
+ *     ridden: string,
  *     weekdays: list<array{value: int, title: string}>,
  *     forms: FormDefaults,
  *     kinds: list<Choice>,
@@ -106,6 +108,7 @@ final readonly class BikeProps
             ),
             'brushed' => $bikeId === null ? '' : $this->brushed($bikeId),
             'commutes' => $bikeId === null ? [] : array_map($this->commute(...), $this->book->fillIn?->commutesOf($bikeId) ?? []),
+            'ridden' => $bikeId === null ? '' : $this->ridden($bikeId),
             'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->translator->weekday($day)], range(1, 7)),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
             'kinds' => array_map(
@@ -121,6 +124,17 @@ final readonly class BikeProps
                 LimitSchool::cases(),
             ),
         ];
+    }
+
+    /** Its usual week of late, seven distances in the units of the workshop; empty where no days are usual. */
+    private function ridden(int $bikeId): string
+    {
+        $habit = RidingHabit::of($this->book->ridesOf($bikeId), $this->book->settings, $this->translator->nowS, $this->translator->zone());
+        $units = $this->translator->quantities->units;
+
+        return $habit->usualRiddenKm === []
+            ? ''
+            : implode(' ', array_map(fn(int $day) => (string) round($units->fromKm($habit->riddenOn($day)), 1), range(1, 7)));
     }
 
     /** @return CommuteLine */

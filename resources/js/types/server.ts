@@ -74,6 +74,7 @@ export interface BikePage {
   partKinds: { value: PartKind; title: string }[]
   brushed: string
   commutes: CommuteLine[]
+  ridden: string
   weekdays: { value: number; title: string }[]
   forms: FormDefaults
   kinds: Choice[]

@@ -5,6 +5,7 @@ import ChangesPreview from '@/components/forms/ChangesPreview.vue'
 import MomentDialog from '@/components/forms/MomentDialog.vue'
 import CommuteDialog from '@/components/forms/CommuteDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import WeekFields from '@/components/forms/WeekFields.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import PartsPanel from '@/components/wear/PartsPanel.vue'
 import OpeningDialog from '@/components/forms/OpeningDialog.vue'
@@ -85,22 +86,24 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
         :hint="reason"
         persistent-hint
         :error-messages="form.errors.limit_school" />
-      <div class="two">
-        <v-text-field
-          v-model="form.week_summer"
-          :label="t('bike.week_summer')"
-          :hint="t('bike.week_hint')"
-          persistent-hint
-          :error-messages="form.errors.week_summer"
-          name="week_summer" />
-        <v-text-field
-          v-model="form.week_winter"
-          :label="t('bike.week_winter')"
-          :hint="t('bike.week_empty')"
-          persistent-hint
-          :error-messages="form.errors.week_winter"
-          name="week_winter" />
-      </div>
+      <WeekFields
+        v-model="form.week_summer"
+        :legend="t('bike.week_summer')"
+        :hint="t('bike.week_empty')"
+        :unit="here.distanceUnit"
+        :weekdays="weekdays"
+        :ridden="ridden"
+        :error-messages="form.errors.week_summer"
+        name="week_summer" />
+      <WeekFields
+        v-model="form.week_winter"
+        :legend="t('bike.week_winter')"
+        :hint="t('bike.week_empty')"
+        :unit="here.distanceUnit"
+        :weekdays="weekdays"
+        :ridden="ridden"
+        :error-messages="form.errors.week_winter"
+        name="week_winter" />
       <div class="two">
         <NumberField
           v-model="form.chains_wanted"
