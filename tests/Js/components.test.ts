@@ -5,10 +5,12 @@ import LineChart from '@/components/charts/LineChart.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import WeekFields from '@/components/forms/WeekFields.vue'
 import { colours, themeOf } from '@/theme/tokens'
 import type { ChartView } from '@/types/server'
 
 const texts = {
+  bike: { as_ridden: 'As ridden', week_clear: 'Empty it' },
   number: { any: 'A number.', whole: 'A whole number.', least: 'At least :least.', most: 'At most :most.' },
   chart: { how: 'Point at it.', table: 'As a table' },
 }
@@ -43,6 +45,25 @@ beforeEach(() => {
       disconnect() {}
     },
   )
+})
+
+describe('a week in seven fields', () => {
+  const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'].map((title, i) => ({ value: i + 1, title }))
+  const week = (modelValue: string) =>
+    draw(WeekFields, { modelValue, legend: 'A week', hint: 'All empty.', unit: 'km', weekdays, ridden: '0 36 0 0 0 50 74', name: 'w' })
+
+  it('says seven distances, nothing where all are empty, and what was ridden of late', async () => {
+    const { root, props, find } = await week('')
+    await type(find('[name=w-6]') as HTMLInputElement, '62,5')
+    expect(props.modelValue).toBe('0 0 0 0 0 62,5 0')
+    find('[data-test=clear-w]').click()
+    await nextTick()
+    expect([props.modelValue, root.querySelector('[data-test=clear-w]')]).toEqual(['', null])
+    find('[data-test=ridden-w]').click()
+    await nextTick()
+    expect(props.modelValue).toBe('0 36 0 0 0 50 74')
+    expect([...root.querySelectorAll('input')].map((one) => one.value)).toEqual(['0', '36', '0', '0', '0', '50', '74'])
+  })
 })
 
 describe('a number field', () => {
