@@ -54,7 +54,7 @@ return [
         'not_on' => ':chain stays out on :day',
     ],
     'why' => [
-        'rust' => 'bare: it would rust',
+        'rust' => 'bare, it would rust',
         'event' => 'for its event',
         'booked' => 'you said so',
         'short' => ':left left, ridden next on :day',

@@ -196,7 +196,7 @@ it('says what to do and why, with figures', function (): void {
         'now, Today by 19:40: Wax Heron D before it rusts. Bare for 4 h 40. Steel rusts after 12 h. Heat the pot today: mends it, 3 min less in all.',
         'now, Today 3 min: Swap Tram to B. A has been ridden for its 10 h.',
         'bench, Today 10 min: Measure Tram A, retire Lantern C, a dry cloth for Moth A, go on stripping Badger D, swap Moth to B. Dry in the air until 14:15; then it goes on. / Measure Tram A / Retire Lantern C / A dry cloth for Moth A / Go on stripping Badger D / Swap Moth to B',
-        'bench, Tomorrow 2 h 09: Heat the pot: Heron B, D and R, Badger A and B and Moth A. Heron R: for its event.',
+        'bench, Tomorrow 2 h 09: Heat the pot: Heron B, D and R, Badger A and B and Moth A. Heron D: bare, it would rust.',
         'any_day, Any day : Buy a chain for Lantern. Only 2 are left within their limit, and it wants 3 chains.',
         'any_day, Any day : 6 small things. Say which chain Lantern had on, say which bike it was, and so on. / Say which chain Lantern had on / Say which bike it was / Decant First alcohol / Confirm the commute on Moth / Hand in Dirty spirit / Top up Race pot',
     ]);
