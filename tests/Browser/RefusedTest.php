@@ -109,7 +109,7 @@ it('keeps every field of a form that is refused', function (): void {
             ['/books/money', [], $main],
             ['/ahead', ['add-ride'], $dialog],
             ['/ahead', ['add-holiday'], $dialog],
-            ['/ahead', [], $main],
+            ['/ahead', [], 'main form.fields'],
             ['/chains/1', ['details'], $dialog],
             ['/chains/1', ['retire'], $dialog],
             ['/chains/1', ['topup'], $dialog],
