@@ -13,11 +13,11 @@ use App\Wear\ReadWear;
 use DateTimeImmutable;
 use DateTimeZone;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\DeadlineKind;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\MeasuringDays;
 use Dripel\Core\Plan\PlanHours;
 use Dripel\Core\Plan\PlanTerms;
-use Dripel\Core\Plan\Rail;
 use Dripel\Core\Wear\ReadingDue;
 use Sabre\VObject\Component\VCalendar;
 
@@ -98,7 +98,7 @@ final readonly class PlanCalendar
         }
         $wear = ($this->readWear)($workshop);
         $measuring = MeasuringDays::of($lanes, $plan->chainIds(), $book, $wear, $translator->nowS);
-        foreach (Rail::all($book, $translator->nowS, $translator->zone()) as $rail) {
+        foreach ($plan->rails as $rail) {
             foreach ($rail->chains() as $chain) {
                 $name = ['chain' => $translator->names->fullChain($chain->chainId)];
                 $day = $measuring[$chain->chainId] ?? (ReadingDue::of($chain, $wear->of($chain)?->result) ? 0 : null);
@@ -110,18 +110,19 @@ final readonly class PlanCalendar
                         $translator->say('ahead.calendar.measure', $name),
                         '',
                     );
-                if ($chain->dryness->bare !== null && $chain->dryness->bareSinceS !== null) {
-                    $byS = max($translator->nowS, $translator->nowS + (int) round(3600 * $chain->dryness->bare->hoursLeft));
-                    $add(
-                        "bare-{$chain->chainId}-{$chain->dryness->bareSinceS}",
-                        $byS,
-                        self::DIP_MINUTES,
-                        $translator->say('ahead.calendar.bare', $name),
-                        '',
-                        120,
-                    );
-                }
             }
+        }
+        // A bare chain that the plan's pot is in time for stands there.
+        foreach ($plan->missed() as $deadline) {
+            $deadline->kind !== DeadlineKind::Rust ||
+                $add(
+                    "bare-{$deadline->chainId}-" . (int) $book->chain($deadline->chainId, $translator->nowS)->dryness->bareSinceS,
+                    max($translator->nowS, (int) $deadline->byS),
+                    self::DIP_MINUTES,
+                    $translator->say('ahead.calendar.bare', ['chain' => $translator->names->fullChain($deadline->chainId)]),
+                    '',
+                    120,
+                );
         }
 
         return $calendar->serialize();

@@ -29,7 +29,8 @@ final readonly class ReadPlan
         private AppClock $clock,
     ) {}
 
-    public function __invoke(Workshop $workshop): WorkshopPlan
+    /** @param list<OpenJob>|null $jobs where they were read already */
+    public function __invoke(Workshop $workshop, ?array $jobs = null): WorkshopPlan
     {
         $book = ($this->readBook)($workshop);
         $nowS = $this->clock->unixS();
@@ -42,7 +43,7 @@ final readonly class ReadPlan
             array_map(fn(PlannedRide $ride) => $ride->toCore(), $this->rides($workshop)),
             $nowS,
             $zone,
-            array_values(array_filter(array_map(fn(OpenJob $job) => $job->booked(), ($this->openJobs)($workshop)))),
+            array_values(array_filter(array_map(fn(OpenJob $job) => $job->booked(), $jobs ?? ($this->openJobs)($workshop)))),
             $this->memo,
         );
     }

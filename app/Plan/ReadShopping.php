@@ -33,7 +33,7 @@ final readonly class ReadShopping
     {
         $book = ($this->readBook)($workshop);
         $nowS = $this->clock->unixS();
-        $rails = Rail::all($book, $nowS, $book->settings->zone());
+        $rails = $plan->rails;
         $wear = ($this->readWear)($workshop);
         $forecasts = $rails === [] ? [] : array_replace(...array_map(fn(Rail $rail) => $wear->results($rail->chains()), $rails));
 

@@ -55,7 +55,7 @@ final readonly class PotFacts
     /** How many chains go in at once with so much wax: as its owner says, else as many as fit. */
     public function chainsAtOnce(float $waxG): int
     {
-        return $this->atOnce ?? max(1, PotCapacity::of($this->vessel(), $waxG, BathDip::CHAIN_G)->chains);
+        return PotCapacity::of($this->vessel(), $waxG, BathDip::CHAIN_G, $this->atOnce)->atOnce();
     }
 
     public function vessel(): Vessel

@@ -18,34 +18,37 @@ final class CacheMemo implements Memo
 
     private const DAYS = 30;
 
-    /** @var array<string, mixed>|null by what it follows from, the newest last */
-    private ?array $known = null;
+    /** @var array<string, array<string, mixed>> by the first word of the key, then by the key: the newest last */
+    private array $known = [];
 
-    private bool $grown = false;
+    /** @var array<string, true> of which there is more than was kept */
+    private array $grown = [];
 
     public function __construct(private readonly Repository $cache) {}
 
     public function of(string $key, Closure $make): mixed
     {
-        $this->known ??= (array) $this->cache->get($this->name(), []);
-        if (!array_key_exists($key, $this->known)) {
-            $this->known[$key] = $make();
-            $this->grown = true;
+        // Each sort of thing for itself: plans that are tried do not push out what a chain's wear took to work out.
+        $sort = strstr($key, ' ', true) ?: $key;
+        $this->known[$sort] ??= (array) $this->cache->get($this->name($sort), []);
+        if (!array_key_exists($key, $this->known[$sort])) {
+            $this->known[$sort][$key] = $make();
+            $this->grown[$sort] = true;
         }
 
-        return $this->known[$key];
+        return $this->known[$sort][$key];
     }
 
     public function keep(): void
     {
-        if ($this->grown) {
-            $this->cache->put($this->name(), array_slice($this->known ?? [], -self::MOST, null, true), 86400 * self::DAYS);
-            $this->grown = false;
+        foreach (array_keys($this->grown) as $sort) {
+            $this->cache->put($this->name($sort), array_slice($this->known[$sort], -self::MOST, null, true), 86400 * self::DAYS);
         }
+        $this->grown = [];
     }
 
-    private function name(): string
+    private function name(string $sort): string
     {
-        return 'memo v' . self::VERSION;
+        return "memo {$sort} v" . self::VERSION;
     }
 }

@@ -19,10 +19,6 @@ return [
     'pot' => 'Pot day :day: :chains, :time',
     'pot_none' => 'Pot day :day: nothing to dip',
     'broken' => ':bike’s :km on :day take :needs of wax, and :chain would have :left.',
-    'blocked' => [
-        'short' => 'On :day no chain of :bike has the :needs of wax that :km take, however the pot days are chosen.',
-        'long' => 'On :day :bike is to go :km, which take :needs of wax, more than its interval: it wants a chain fresh from the pot.',
-    ],
     'about_broken' => ':pots:time in all:drips',
     'missed' => [
         'rust' => ':chain rusts from :day :time on, and no pot day is in time',

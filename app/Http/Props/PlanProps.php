@@ -262,7 +262,7 @@ final readonly class PlanProps
     }
 
     /** @return PlanWanted what somebody wants otherwise, as a form sends it */
-    public function wanted(): array
+    private function wanted(): array
     {
         $terms = $this->plan->terms;
         $notOn = [];
@@ -275,54 +275,42 @@ final readonly class PlanProps
         return ['pinned' => $this->ahead($terms->pinned), 'forbidden' => $this->ahead($terms->forbidden), 'not_on' => $notOn];
     }
 
-    /** @return list<string> the days of a pot day’s week on which the pot may be heated */
-    private function weekOf(string $date): array
-    {
-        $day = LocalDay::named($date, $this->translator->zone());
-        $monday = $day->plus(1 - $day->weekday())->date;
-        $sunday = $day->plus(7 - $day->weekday())->date;
-        $dates = array_map($this->plan->days->potOn(...), array_keys(array_filter($this->plan->days->allowed)));
-
-        return array_values(array_filter($dates, fn(string $one) => $one >= $monday && $one <= $sunday));
-    }
-
     /** @return list<PlanChange> what somebody wants otherwise, by its day */
     private function changes(): array
     {
-        $terms = $this->plan->terms;
-        $changes = [];
-        foreach (['pinned' => $terms->pinned, 'forbidden' => $terms->forbidden] as $kind => $dates) {
-            foreach ($this->ahead($dates) as $date) {
-                $changes[] = [
-                    'kind' => $kind,
-                    'date' => $date,
-                    'chain' => null,
-                    'text' => $this->translator->say("ahead.changed.{$kind}", ['day' => $this->words->day($date)]),
-                ];
-            }
-        }
-        foreach ($terms->notOn as $chain => $dates) {
-            foreach ($this->ahead($dates) as $date) {
-                $changes[] = [
-                    'kind' => 'not_on',
-                    'date' => $date,
-                    'chain' => $chain,
-                    'text' => $this->translator->say('ahead.changed.not_on', [
-                        'day' => $this->words->day($date),
-                        'chain' => $this->translator->names->fullChain($chain),
-                    ]),
-                ];
-            }
-        }
+        $wanted = $this->wanted();
+        $changes = [
+            ...array_map(fn(string $date) => $this->change('pinned', $date), $wanted['pinned']),
+            ...array_map(fn(string $date) => $this->change('forbidden', $date), $wanted['forbidden']),
+            ...array_map(fn(array $one) => $this->change('not_on', $one['date'], $one['chain_id']), $wanted['not_on']),
+        ];
         usort($changes, fn(array $a, array $b) => $a['date'] <=> $b['date']);
 
         return $changes;
     }
 
-    /** How sure the plan is, in a sentence. */
-    public function sure(WorkshopPlan $plan, int $runs = PlanRiskInput::RUNS): string
+    /**
+     * @param 'pinned'|'forbidden'|'not_on' $kind
+     *
+     * @return PlanChange
+     */
+    private function change(string $kind, string $date, ?int $chain = null): array
     {
-        return $plan->bikes === [] ? '' : $this->words->sure($plan->risk($runs));
+        return [
+            'kind' => $kind,
+            'date' => $date,
+            'chain' => $chain,
+            'text' => $this->translator->say("ahead.changed.{$kind}", [
+                'day' => $this->words->day($date),
+                'chain' => $chain === null ? '' : $this->translator->names->fullChain($chain),
+            ]),
+        ];
+    }
+
+    /** How sure the plan is, in a sentence. */
+    public function sure(int $runs = PlanRiskInput::RUNS): string
+    {
+        return $this->plan->bikes === [] ? '' : $this->words->sure($this->plan->risk($runs));
     }
 
     /**
@@ -363,7 +351,7 @@ final readonly class PlanProps
             'about' => $this->words->about(),
             'whole' => $this->plan->whole(),
             'change' => $held === null ? '' : $this->words->change($this->plan->minutesMore($held)),
-            'sure' => $held === null ? '' : $this->sure($this->plan, self::TRIED_RUNS),
+            'sure' => $held === null ? '' : $this->sure(self::TRIED_RUNS),
             'broken' => [...array_map($this->words->missed(...), $this->plan->missed()), ...array_column($broken, 1)],
             'doubts' => array_map(
                 fn(PlanDoubt $doubt) => $this->translator->say($doubt->notReady ? 'ahead.doubt.ready' : 'ahead.doubt.short', [
@@ -414,7 +402,7 @@ final readonly class PlanProps
             'pinned' => in_array($date, $this->plan->terms->pinned, true),
             'accepted' => in_array($pot->day, $this->plan->days->accepted, true),
             'minutes' => (int) round($this->words->potMinutes($pot)),
-            'week' => $this->weekOf($date),
+            'week' => $this->plan->days->weekOf($date),
         ];
     }
 

@@ -201,7 +201,7 @@ final readonly class PotDayProps
                         ),
                     ]),
                     trans_choice('pot_day.batches', max([1, ...array_map(fn(PotDayDip $dip) => $dip->batch, $plan->dips)]), [
-                        'capacity' => trans_choice('pot_day.at_once', $plan->terms->atOnce ?? max(1, $plan->capacity->chains)),
+                        'capacity' => trans_choice('pot_day.at_once', $plan->capacity->atOnce()),
                     ]),
                 ]),
             ),

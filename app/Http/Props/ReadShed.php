@@ -29,11 +29,13 @@ final readonly class ReadShed
 
     public function __invoke(Workshop $workshop): ShedProps
     {
+        $jobs = ($this->openJobs)($workshop);
+
         return new ShedProps(
             ($this->readBook)($workshop),
             $this->translators->current(),
-            ($this->readPlan)($workshop),
-            ($this->openJobs)($workshop),
+            ($this->readPlan)($workshop, $jobs),
+            $jobs,
             ($this->readJars)($workshop),
             ($this->readBaths)($workshop),
             ($this->readWear)($workshop),

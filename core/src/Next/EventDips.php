@@ -16,7 +16,7 @@ final readonly class EventDips implements NextSource
             array_map(function (Deadline $deadline) use ($in): NextItem {
                 $chain = $in->book->chain($deadline->chainId, $in->nowS);
 
-                return new NextItem(NextKind::EventDip, $deadline->bikeId, [$chain], $deadline->by, Verb::Dip);
+                return new NextItem(NextKind::EventDip, $deadline->bikeId, [$chain], $deadline->by, Verb::PotDay);
             }, array_filter($in->plan->missed(), fn(Deadline $deadline) => $deadline->kind === DeadlineKind::Event)),
         );
     }

@@ -82,12 +82,6 @@ final readonly class NextItem
         ]);
     }
 
-    /** @return non-empty-list<self> what it consists of, or itself */
-    public function parts(): array
-    {
-        return $this->steps === [] ? [$this] : $this->steps;
-    }
-
     /** Whether it is worth a word to somebody who is not looking: it is for today, or late, and waiting costs something. */
     public function reminds(string $today): bool
     {

@@ -7,7 +7,6 @@ namespace Dripel\Core\Next;
 /** The action that settles something of the Next list. */
 enum Verb: string
 {
-    case Dip = 'dip';
     /** Opens the short path after a wet ride. */
     case Wet = 'wet';
     /** Opens the pot day with the chains of the plan. */

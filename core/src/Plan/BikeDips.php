@@ -153,12 +153,7 @@ final class BikeDips
             }
             if ($alive === []) {
                 $missed = array_filter(array_map(fn(DipWay $way) => $way->run->missed($day), $ways), fn(?int $chain) => $chain !== null);
-                $this->block = new PlanBlock(
-                    $day,
-                    $this->bike->id,
-                    isset($ways[0]) && $ways[0]->run->tooLong,
-                    $missed === [] ? null : $this->bike->chains[min($missed)]->id,
-                );
+                $this->block = new PlanBlock($day, $this->bike->id, $missed === [] ? null : $this->bike->chains[min($missed)]->id);
 
                 return [];
             }

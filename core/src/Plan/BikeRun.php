@@ -36,9 +36,6 @@ final class BikeRun
     /** @var list<array{int, int}> day, chain */
     public array $dripped = [];
 
-    /** Whether the last ride was longer than the interval: why no chain could take it. */
-    public bool $tooLong = false;
-
     private readonly float $intervalKm;
 
     private readonly float $intervalHours;
@@ -180,7 +177,6 @@ final class BikeRun
 
             return $this->take($other, $km, $hours);
         }
-        $this->tooLong = $km > $this->intervalKm || $hours > $this->intervalHours;
         if ($this->topUp === null || $day < $this->topUp->firstDay) {
             return false;
         }

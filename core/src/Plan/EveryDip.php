@@ -94,7 +94,7 @@ final class EveryDip
             $a->bike <=> $b->bike,
         );
 
-        return $blocked[0]->block ?? new PlanBlock(0, $this->in->bikes[0]->id, false);
+        return $blocked[0]->block ?? new PlanBlock(0, $this->in->bikes[0]->id);
     }
 
     /** Whether a pinned day lies between two others. */

@@ -51,12 +51,7 @@ final readonly class EveryStretch
                 }
                 $missed = $run->dipBy === [] ? null : $run->missed($day);
                 if ($missed !== null || !$run->ride($day)) {
-                    $found = new PlanBlock(
-                        $day,
-                        $bike->id,
-                        $missed === null && $run->tooLong,
-                        $missed === null ? null : $bike->chains[$missed]->id,
-                    );
+                    $found = new PlanBlock($day, $bike->id, $missed === null ? null : $bike->chains[$missed]->id);
                     // A deadline is told before a ride of the same day.
                     if ($day < $blocked || ($missed !== null && $block?->chain === null)) {
                         [$blocked, $block, $at] = [$day, $found, $n];

@@ -23,12 +23,6 @@ final readonly class LocalDay
         return new self($date, $zone);
     }
 
-    /** The day of an instant in the same time zone. */
-    public function sameZone(int $unixS): self
-    {
-        return self::of($unixS, $this->zone);
-    }
-
     public function plus(int $days): self
     {
         return new self($this->midnight()->modify(sprintf('%+d days', $days))->format('Y-m-d'), $this->zone);

@@ -19,23 +19,24 @@ final readonly class PastWeeks
         if ($rides === []) {
             return [];
         }
+        $settings = $book->settings;
         $monday = $today->plus(1 - $today->weekday());
+        // Whole weeks since its first one, ridden or not.
         $weeks = [];
-        for ($back = 1; $back <= self::MOST; $back++) {
-            [$fromS, $untilS] = [$monday->plus(-7 * $back)->startS(), $monday->plus(7 - 7 * $back)->startS()];
-            if ($untilS <= $rides[0]->moment->unixS) {
+        for ($back = 1; $back <= self::MOST && $rides[0]->moment->unixS < $monday->plus(7 - 7 * $back)->startS(); $back++) {
+            $weeks[$monday->plus(-7 * $back)->date] = array_fill(0, 7, 0.0);
+        }
+        foreach ($weeks === [] ? [] : array_reverse($rides) as $ride) {
+            $day = LocalDay::of($ride->moment->unixS, $settings->zone());
+            $of = $day->plus(1 - $day->weekday())->date;
+            if ($of < array_key_last($weeks)) {
                 break;
             }
-            $week = array_fill(0, 7, 0.0);
-            foreach ($rides as $ride) {
-                if ($ride->moment->unixS >= $fromS && $ride->moment->unixS < $untilS) {
-                    $week[$today->sameZone($ride->moment->unixS)->weekday() - 1] +=
-                        $ride->km * $book->settings->factor($ride->condition, $ride->moment->unixS);
-                }
+            if (isset($weeks[$of])) {
+                $weeks[$of][$day->weekday() - 1] += $ride->km * $settings->factor($ride->condition, $ride->moment->unixS);
             }
-            $weeks[] = array_values($week);
         }
 
-        return $weeks;
+        return array_values(array_map(array_values(...), $weeks));
     }
 }

@@ -20,10 +20,15 @@ final readonly class PlanDays
 
     public LocalDay $today;
 
+    /** The first day whose pot can still be heated. */
+    public int $first;
+
     /** @param list<BookedPot> $booked pot days that are accepted: allowed, whatever the weekday */
     public function __construct(private PlanTerms $terms, array $booked, private int $nowS, private DateTimeZone $zone)
     {
         $this->today = LocalDay::of($nowS, $zone);
+        $over = $nowS >= $this->today->atHour($terms->evening ? PlanHours::POT_LAST : PlanHours::MORNING_LAST);
+        $this->first = ($terms->evening ? 1 : 0) + ($over ? 1 : 0);
         $booked = array_map(
             fn(BookedPot $pot) => $this->dateOf($pot->startS),
             array_filter($booked, fn(BookedPot $pot) => !$pot->begun && $pot->startS >= $this->today->startS()),
@@ -31,26 +36,18 @@ final readonly class PlanDays
         $allowed = $pinned = $accepted = [];
         for ($day = 0; $day < $terms->days; $day++) {
             $date = $this->potOn($day);
-            in_array($date, $booked, true) && $this->lies($day) && ($accepted[] = $day);
-            $wanted = in_array($date, $terms->pinned, true) || in_array($date, $booked, true);
-            $allowed[] =
-                $this->lies($day) &&
-                ($wanted ||
-                    (!in_array($date, $terms->forbidden, true) &&
-                        in_array(LocalDay::named($date, $zone)->weekday(), $terms->weekdays, true)));
-            $wanted && $this->lies($day) && ($pinned[] = $day);
+            $lies = $day >= $this->first;
+            $accept = $lies && in_array($date, $booked, true);
+            $pin = $accept || ($lies && in_array($date, $terms->pinned, true));
+            $usual =
+                $lies &&
+                !in_array($date, $terms->forbidden, true) &&
+                in_array(LocalDay::named($date, $zone)->weekday(), $terms->weekdays, true);
+            $allowed[] = $pin || $usual;
+            $pin && ($pinned[] = $day);
+            $accept && ($accepted[] = $day);
         }
         [$this->allowed, $this->pinned, $this->accepted] = [$allowed, $pinned, $accepted];
-    }
-
-    /** Whether the pot of a day can still be heated. */
-    public function lies(int $day): bool
-    {
-        $date = $this->potOn($day);
-
-        return $date > $this->today->date ||
-            ($date === $this->today->date &&
-                $this->nowS < $this->today->atHour($this->terms->evening ? PlanHours::POT_LAST : PlanHours::MORNING_LAST));
     }
 
     public function date(int $day): string
@@ -95,11 +92,21 @@ final readonly class PlanDays
         return $day === null || !$this->terms->evening ? $day : ($day + 1 < $this->terms->days ? $day + 1 : null);
     }
 
+    /** @return list<string> local days of a day's week, Monday to Sunday, on which the pot may be heated */
+    public function weekOf(string $date): array
+    {
+        $day = LocalDay::named($date, $this->zone);
+        [$monday, $sunday] = [$day->plus(1 - $day->weekday())->date, $day->plus(7 - $day->weekday())->date];
+        $dates = array_map($this->potOn(...), array_keys(array_filter($this->allowed)));
+
+        return array_values(array_filter($dates, fn(string $one) => $one >= $monday && $one <= $sunday));
+    }
+
     /** The last day whose pot is hot by an instant; −1: none is. */
     public function lastBefore(int $unixS): int
     {
-        for ($day = $this->terms->days - 1; $day >= 0; $day--) {
-            if ($this->potS($day) <= $unixS && $this->lies($day)) {
+        for ($day = $this->terms->days - 1; $day >= $this->first; $day--) {
+            if ($this->potS($day) <= $unixS) {
                 return $day;
             }
         }

@@ -66,13 +66,13 @@ final readonly class PotDays implements Model
             foreach ($runs as $n => $run) {
                 $missed = $run->missed($day);
                 if ($missed !== null) {
-                    $block = new PlanBlock($day, $in->bikes[$n]->id, false, $in->bikes[$n]->chains[$missed]->id);
+                    $block = new PlanBlock($day, $in->bikes[$n]->id, $in->bikes[$n]->chains[$missed]->id);
                     break;
                 }
             }
             foreach ($block === null ? $runs : [] as $n => $run) {
                 if (!$run->ride($day)) {
-                    $block = new PlanBlock($day, $in->bikes[$n]->id, $run->tooLong);
+                    $block = new PlanBlock($day, $in->bikes[$n]->id);
                     break;
                 }
             }

@@ -93,12 +93,6 @@ final readonly class PotDaysInput
         return $this->with(['topUp' => $topUp]);
     }
 
-    /** @param list<bool> $allowedDays */
-    public function allowing(array $allowedDays): self
-    {
-        return $this->with(['allowedDays' => $allowedDays]);
-    }
-
     /** The same on any day, but on those that were not allowed only where nothing else will do. */
     public function reluctantly(): self
     {

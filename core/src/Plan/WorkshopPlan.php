@@ -167,7 +167,7 @@ final class WorkshopPlan
         if ($this->result !== null) {
             return $this->result;
         }
-        [$this->result, $this->leftOut] = $this->memo->of('plan ' . $this->key(), function (): array {
+        [$this->result, $this->leftOut] = $this->memo->of('plan ' . self::hash($this->input), function (): array {
             [$input, $leftOut] = [$this->input, []];
             while (($block = EveryDip::best($input)) instanceof PlanBlock && $block->chain === null) {
                 $leftOut[(int) $block->bike][$block->day] = true;
@@ -297,7 +297,11 @@ final class WorkshopPlan
         if ($this->whole()) {
             return null;
         }
-        return $this->memo->of('other day ' . $this->key($this->terms, $this->days->today->date), $this->soonestOtherDay(...));
+
+        // Days that the terms do not allow are not in the input, nor are deadlines that are missed: what is still in time is told by these.
+        $of = [$this->input, $this->terms, $this->days->today->date, $this->days->first, $this->deadlines];
+
+        return $this->memo->of('other ' . self::hash($of), $this->soonestOtherDay(...));
     }
 
     private function soonestOtherDay(): ?PlanRemedy
@@ -337,7 +341,9 @@ final class WorkshopPlan
             $bikeId = (int) array_key_first($this->leftOut());
             $remedies[] = $this->remedy(
                 PlanRemedyKind::Chain,
-                $this->riding(array_values([$bikeId => $this->bikes[$bikeId]->withChain('new')] + $this->bikes + $this->alone)),
+                $this->with(
+                    $this->input->riding(array_values([$bikeId => $this->bikes[$bikeId]->withChain('new')] + $this->bikes + $this->alone)),
+                ),
                 bikeId: $bikeId,
             );
             $remedies[] = $this->remedy(
@@ -361,12 +367,6 @@ final class WorkshopPlan
         return $remedies;
     }
 
-    /** What all that it comes to follows from. */
-    private function key(mixed ...$more): string
-    {
-        return self::hash([$this->input, $more]);
-    }
-
     private static function hash(mixed $of): string
     {
         return hash('xxh128', serialize($of));
@@ -378,12 +378,6 @@ final class WorkshopPlan
         $problems = fn(self $of): int => count($of->missed()) + array_sum(array_map(count(...), $of->leftOut()));
 
         return new PlanRemedy($kind, $plan->minutesMore($this), $problems($plan), $problems($this), $dates, $bikeId);
-    }
-
-    /** @param list<PlannedBike> $bikes */
-    private function riding(array $bikes): self
-    {
-        return $this->with($this->input->riding($bikes));
     }
 
     private function with(PotDaysInput $input): self

@@ -220,7 +220,7 @@ final readonly class WorkshopYears
             $terms->fixedMinutes,
             $terms->dipMinutes,
             $terms->batchMinutes,
-            $atOnce ?? max(1, PotCapacity::of($vessel, $waxG, BathDip::CHAIN_G)->chains),
+            PotCapacity::of($vessel, $waxG, BathDip::CHAIN_G, $atOnce)->atOnce(),
             $terms->swapMinutes,
             $most === 0 ? null : new PlannedTopUp(WaxTopUp::KM, $terms->topUpMinutes, $most),
             $vessel,

@@ -31,9 +31,17 @@ final readonly class PotCapacity
         public int $chains,
         public bool $coversOne,
         public bool $overflowsWithOne,
+        private ?int $said,
     ) {}
 
-    public static function of(Vessel $vessel, float $waxG, float $chainG): self
+    /** How many its owner puts in: as somebody said, else as many as fit, one at least. */
+    public function atOnce(): int
+    {
+        return $this->said ?? max(1, $this->chains);
+    }
+
+    /** @param int|null $said how many its owner puts in at once, as they are laid; null: nobody said */
+    public static function of(Vessel $vessel, float $waxG, float $chainG, ?int $said = null): self
     {
         $depthMm = fn(int $chains): float => $vessel->depthMm(
             $waxG / WaxProperties::LIQUID_G_PER_ML + ($chains * $chainG) / self::STEEL_G_PER_ML,
@@ -46,7 +54,12 @@ final readonly class PotCapacity
             $most++;
         }
 
-        return new self($most, $depthMm(1) >= BathLedgerInput::COIL_MM - Check::EPSILON, $depthMm(1) > $vessel->heightMm + Check::EPSILON);
+        return new self(
+            $most,
+            $depthMm(1) >= BathLedgerInput::COIL_MM - Check::EPSILON,
+            $depthMm(1) > $vessel->heightMm + Check::EPSILON,
+            $said,
+        );
     }
 
     private static function beside(float $diameterMm): int

@@ -79,13 +79,10 @@ final readonly class PotDayPlan
     {
         Check::between('chains', count($chains), 1, self::MOST_CHAINS);
         $heaviestG = max([0.0, ...array_map(fn(PotDayChain $chain) => $chain->massG, $chains)]);
-        $capacity = PotCapacity::of($terms->vessel, $terms->pot->waxG, $heaviestG);
+        $capacity = PotCapacity::of($terms->vessel, $terms->pot->waxG, $heaviestG, $terms->atOnce);
         $long = $chains;
         usort($long, fn(PotDayChain $a, PotDayChain $b) => $terms->soak($b)->leastMinutes() <=> $terms->soak($a)->leastMinutes());
-        $drafts = array_map(fn(array $order) => PotDayDraft::of($terms, $order, $terms->atOnce ?? max(1, $capacity->chains)), [
-            $long,
-            array_reverse($long),
-        ]);
+        $drafts = array_map(fn(array $order) => PotDayDraft::of($terms, $order, $capacity->atOnce()), [$long, array_reverse($long)]);
         $draft = self::endS($drafts[1]->steps) < self::endS($drafts[0]->steps) ? $drafts[1] : $drafts[0];
         $masses = array_column(array_map(fn(PotDayChain $chain) => [$chain->id, $chain->massG], $chains), 1, 0);
         $spans = JobRun::of($draft->steps, 0, [])->spans(0);

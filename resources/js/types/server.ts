@@ -38,7 +38,7 @@ export type Solvent = 'white_spirit' | 'methylated_spirit' | 'isopropyl_alcohol'
 
 export type StepKind = 'bath' | 'ultrasonic' | 'sieve' | 'scrub' | 'rinse' | 'wipe' | 'hang' | 'dry' | 'blow_dry'
 
-export type Verb = 'dip' | 'wet' | 'pot_day' | 'topup' | 'wipe' | 'swap' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'measure' | 'add' | 'look' | 'go' | 'ahead' | 'jar'
+export type Verb = 'wet' | 'pot_day' | 'topup' | 'wipe' | 'swap' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'measure' | 'add' | 'look' | 'go' | 'ahead' | 'jar'
 
 export type WaxThen = 'known' | 'unknown' | 'none'
 

@@ -33,6 +33,6 @@ final class Asked
     /** @return list<NextItem> with what a line stands for one by one */
     public static function oneByOne(NextInput $in): array
     {
-        return array_merge(...array_map(fn(NextItem $item) => $item->parts(), NextList::of($in)));
+        return array_merge(...array_map(fn(NextItem $item) => $item->steps ?: [$item], NextList::of($in)));
     }
 }

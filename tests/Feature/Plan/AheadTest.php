@@ -473,6 +473,21 @@ it('lays policies side by side over the years', function (): void {
     expect(($this->page)('/ahead/what-if')['policies'])->toHaveCount(4);
 });
 
+it('has bare steel in the calendar by itself only where no pot of the plan is in time for it', function (): void {
+    $c = $this->bench->chain($this->heron, 'C', null);
+    ($this->does)("/chains/{$c->id}/strips", Bench::form(4));
+    $terms = ['pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0];
+    // Until eight this Wednesday evening; the pot is hot on Thursdays.
+    expect((string) $this->get('/ahead/dripel.ics')->getContent())
+        ->toContain("UID:bare-{$c->id}-")
+        ->not->toContain('UID:pot-2026-11-25');
+    ($this->does)('/ahead/terms', $terms + ['weekdays' => [3, 4]], 'put');
+    app()->forgetScopedInstances();
+    expect((string) $this->get('/ahead/dripel.ics')->getContent())
+        ->toContain('UID:pot-2026-11-25')
+        ->not->toContain("UID:bare-{$c->id}-");
+});
+
 it('puts the drips of a bike that lives on the bottle into the calendar', function (): void {
     ($this->does)(
         "/bikes/{$this->heron->id}",

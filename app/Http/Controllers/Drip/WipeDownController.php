@@ -25,12 +25,13 @@ final class WipeDownController extends Controller
         Chain $chain,
         CurrentWorkshop $current,
         ReadBook $readBook,
-        OpenJobs $jobs,
+        OpenJobs $openJobs,
         Translators $translators,
         ReadPlan $readPlan,
     ): Response|RedirectResponse {
         $workshop = $current->workshop();
-        $props = new WetProps($readBook($workshop), $translators->current(), $jobs($workshop), $readPlan($workshop));
+        $jobs = $openJobs($workshop);
+        $props = new WetProps($readBook($workshop), $translators->current(), $jobs, $readPlan($workshop, $jobs));
         $page = $props->of($chain->id);
 
         return $page === null ? redirect()->route('chain', $chain) : Inertia::render('Ride/Wet', $page);

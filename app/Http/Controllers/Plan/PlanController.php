@@ -51,7 +51,7 @@ final class PlanController extends Controller
                 $readPrices($workshop),
                 array_keys($readBaths($workshop)),
             ) + [
-                'sure' => Inertia::defer(fn() => $props->sure($plan)),
+                'sure' => Inertia::defer(fn() => $props->sure()),
             ],
         );
     }

@@ -29,6 +29,7 @@ const { preview } = usePreview<{ chains: ChangedChain[] }>(
   () => `/bikes/${props.bike}`,
   () => (props.bike !== null && form.isDirty ? { ...form.data(), preview: true } : null),
 )
+const halves = ['week_summer', 'week_winter'] as const
 const reason = computed(() => props.schools.find((school) => school.value === form.limit_school)?.reason)
 const commuting = ref<{ commute: { id: number; values: CommuteValues } | null } | null>(null)
 const commuteOpen = computed({ get: () => commuting.value !== null, set: (on: boolean) => !on && (commuting.value = null) })
@@ -87,23 +88,16 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
         persistent-hint
         :error-messages="form.errors.limit_school" />
       <WeekFields
-        v-model="form.week_summer"
-        :legend="t('bike.week_summer')"
+        v-for="half in halves"
+        :key="half"
+        v-model="form[half]"
+        :legend="t(`bike.${half}`)"
         :hint="t('bike.week_empty')"
         :unit="here.distanceUnit"
         :weekdays="weekdays"
         :ridden="ridden"
-        :error-messages="form.errors.week_summer"
-        name="week_summer" />
-      <WeekFields
-        v-model="form.week_winter"
-        :legend="t('bike.week_winter')"
-        :hint="t('bike.week_empty')"
-        :unit="here.distanceUnit"
-        :weekdays="weekdays"
-        :ridden="ridden"
-        :error-messages="form.errors.week_winter"
-        name="week_winter" />
+        :error-messages="form.errors[half]"
+        :name="half" />
       <div class="two">
         <NumberField
           v-model="form.chains_wanted"

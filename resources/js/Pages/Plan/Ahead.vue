@@ -51,7 +51,7 @@ function move(from: string, to: string): void {
   void tryOut({ pinned: withDate(without(pinned, from), to), forbidden: withDate(without(forbidden, to), from) })
 }
 const pot = computed(() => shown.value.pots.find((one) => one.date === chosen.value) ?? shown.value.pots[0] ?? null)
-const pin = (date: string, on: boolean) => send({ ...now(), pinned: on ? withDate(now().pinned, date) : without(now().pinned, date) })
+const pin = (date: string, on: boolean) => tryOut({ pinned: on ? withDate(now().pinned, date) : without(now().pinned, date) })
 const forbid = (date: string) => tryOut({ pinned: without(now().pinned, date), forbidden: withDate(now().forbidden, date) })
 const notThisWeek = (dates: string[]) =>
   tryOut({ pinned: now().pinned.filter((one) => !dates.includes(one)), forbidden: dates.reduce(withDate, now().forbidden) })

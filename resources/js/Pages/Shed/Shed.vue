@@ -91,7 +91,6 @@ function act(line: NextStep): void {
   else if (line.verb === 'topup') router.visit(`/chains/${line.chains[0]}/drip`)
   else if (line.verb === 'wipe')
     write('post', `/chains/${line.chains[0]}/cares`, { care: 'wiped', date: props.forms.date, time: props.forms.time })
-  else if (line.verb === 'dip') dip(line.chains)
   else if (line.verb === 'swap' && line.bike !== null && line.swapTo !== null) swapNow(line.bike, line.swapTo)
   else if (line.verb === 'fit') {
     wanted.value = null

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Support\CacheMemo;
+use Illuminate\Contracts\Cache\Repository;
+
+it('keeps from one request to the next what was worked out, each sort of thing for itself', function (): void {
+    $request = fn(): CacheMemo => new CacheMemo(app(Repository::class));
+    $made = 0;
+    $make = function () use (&$made): int {
+        return ++$made;
+    };
+    $first = $request();
+    expect([$first->of('wear of A', $make), $first->of('wear of A', $make)])->toBe([1, 1]);
+    $first->keep();
+    // However many plans are tried in between, what a chain's wear took to work out stays.
+    $tried = $request();
+    array_map(fn(int $n) => $tried->of("plan {$n}", $make), range(1, 500));
+    $tried->keep();
+    $later = $request();
+    expect($later->of('wear of A', $make))
+        ->toBe(1)
+        ->and($later->of('plan 500', $make))
+        ->toBe(501)
+        // Of plans the newest are kept.
+        ->and($later->of('plan 1', $make))
+        ->toBe(502);
+});
