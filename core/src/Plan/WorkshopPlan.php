@@ -21,7 +21,7 @@ use Dripel\Core\Maths\NoMemo;
  */
 final class WorkshopPlan
 {
-    /** A way out of something near is looked for in so many weeks. */
+    /** What is changed soon is looked at in so many weeks. */
     private const NEAR_WEEKS = 4;
 
     private ?PotDaysResult $result = null;
@@ -209,29 +209,67 @@ final class WorkshopPlan
     }
 
     /**
-     * The terms by which a pot day takes no longer than somebody has: the most pressing chains go in, the others stay out; where there is
-     * no time for one, the pot stays cold.
+     * The terms by which a pot day takes no longer than somebody has: chain by chain the one stays out without which the weeks to come
+     * are met best, then quickest; where there is no time for one, the pot stays cold.
      *
      * @param float $minutes of the pot day, all in
      */
     public function within(string $potOn, float $minutes): PlanTerms
     {
-        $day = $this->days->ofPot($potOn);
-        $reasons = $day === null ? [] : $this->walk()->reasons[$day] ?? [];
-        usort($reasons, DipReason::compare(...));
-        for ($most = count($reasons); $most > 0 && $this->input->potMinutes($most) > $minutes + Check::EPSILON; $most--);
-        $notOn = $this->terms->notOn;
-        foreach (array_slice($reasons, $most) as $reason) {
-            $notOn[$reason->chainId] = array_values(array_unique([...$notOn[$reason->chainId] ?? [], $potOn]));
+        $most = 0;
+        while ($most < count($this->dipsOn($potOn)) && $this->input->potMinutes($most + 1) <= $minutes + Check::EPSILON) {
+            $most++;
+        }
+        [$pinned, $forbidden, $notOn] = [$this->terms->pinned, $this->terms->forbidden, $this->terms->notOn];
+        if ($most === 0) {
+            return $this->terms->choosing(
+                array_values(array_diff($pinned, [$potOn])),
+                array_values(array_unique([...$forbidden, $potOn])),
+                $notOn,
+            );
+        }
+        $pinned = array_values(array_unique([...$pinned, $potOn]));
+        $near = $this->terms->over($this->weeksAround($this->days->ofPot($potOn) ?? 0));
+        $plan = $this->by($near->choosing($pinned, $forbidden, $notOn));
+        while (count($plan->dipsOn($potOn)) > $most) {
+            $best = null;
+            foreach ($plan->dipsOn($potOn) as $chainId) {
+                $without = $notOn;
+                $without[$chainId] = [...$notOn[$chainId] ?? [], $potOn];
+                $tried = $this->by($near->choosing($pinned, $forbidden, $without));
+                if ($best === null || [$tried->problems(), $tried->minutesMore($best)] < [$best->problems(), 0.0]) {
+                    $best = $tried;
+                }
+            }
+            [$plan, $notOn] = [$best, $best->terms->notOn];
         }
 
-        return $most > 0
-            ? $this->terms->choosing(array_values(array_unique([...$this->terms->pinned, $potOn])), $this->terms->forbidden, $notOn)
-            : $this->terms->choosing(
-                array_values(array_diff($this->terms->pinned, [$potOn])),
-                array_values(array_unique([...$this->terms->forbidden, $potOn])),
-                $this->terms->notOn,
-            );
+        return $this->terms->choosing($pinned, $forbidden, $notOn);
+    }
+
+    /** @return list<int> the chains of the pot on a local day */
+    private function dipsOn(string $potOn): array
+    {
+        $day = $this->days->ofPot($potOn);
+        foreach ($this->result()->potDays as $pot) {
+            if ($pot->day === $day) {
+                return array_map(intval(...), $pot->dips);
+            }
+        }
+
+        return [];
+    }
+
+    /** So many weeks are looked at for what is changed on a day: those until then, and two more. */
+    private function weeksAround(int $day): int
+    {
+        return min(intdiv($this->terms->days, 7), max(self::NEAR_WEEKS, intdiv($day, 7) + 2));
+    }
+
+    /** How many rides and deadlines it does not meet. */
+    private function problems(): int
+    {
+        return count($this->missed()) + array_sum(array_map(count(...), $this->leftOut()));
     }
 
     /** When the next pot with a chain will be over; null: none is planned. */
@@ -311,8 +349,7 @@ final class WorkshopPlan
             $this->missed() === [] ? PHP_INT_MAX : 0,
             ...array_map(fn(array $days) => (int) array_key_first($days), $this->leftOut() ?: [[PHP_INT_MAX => true]]),
         );
-        $weeks = min(intdiv($this->terms->days, 7), max(self::NEAR_WEEKS, intdiv(min($trouble, $this->terms->days), 7) + 2));
-        $anyDay = ($this->again)($this->terms->over($weeks), true);
+        $anyDay = ($this->again)($this->terms->over($this->weeksAround(min($trouble, $this->terms->days))), true);
         $dates = [];
         foreach ($anyDay->result()->potDays as $pot) {
             in_array($pot->day, $anyDay->input->reluctant, true) && ($dates[] = $this->days->potOn($pot->day));
@@ -375,9 +412,7 @@ final class WorkshopPlan
     /** @param list<string> $dates more pot days */
     private function remedy(PlanRemedyKind $kind, self $plan, array $dates = [], ?int $bikeId = null): PlanRemedy
     {
-        $problems = fn(self $of): int => count($of->missed()) + array_sum(array_map(count(...), $of->leftOut()));
-
-        return new PlanRemedy($kind, $plan->minutesMore($this), $problems($plan), $problems($this), $dates, $bikeId);
+        return new PlanRemedy($kind, $plan->minutesMore($this), $plan->problems(), $this->problems(), $dates, $bikeId);
     }
 
     private function with(PotDaysInput $input): self

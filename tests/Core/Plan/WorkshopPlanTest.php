@@ -218,6 +218,42 @@ it('pins and forbids days, leaves a chain out of a pot, and says what a change c
     expect($without->whole())->toBeTrue()->and($without->minutesMore($plan))->toBeGreaterThanOrEqual(0.0);
 });
 
+it('keeps an evening to the minutes that there are, with the chains without which the weeks would be met worst', function (): void {
+    // 250 km on Friday and on Saturday: of 1 there are 100 km left, of 2 300, and 3 wants the pot for its event in four weeks.
+    [, $plan] = planOf(
+        [new PlannedRide(1, '2026-11-27', '2026-11-28', 1, 250.0)],
+        chains: 3,
+        settings: [
+            [SettingKey::TopUpsMost, 0, 0],
+            [SettingKey::ChainEvent, 3, 'crossing'],
+            [SettingKey::ChainEventOn, 3, '2026-12-20'],
+            [SettingKey::ChainDippedAfter, 3, '2026-11-20'],
+        ],
+        terms: ['weekdays' => [4, 6], 'potCapacity' => 1],
+    );
+    $first = $plan->result()->potDays[0];
+    $potOn = $plan->days->potOn($first->day);
+    expect(count($first->dips))->toBeGreaterThan(1);
+    // One chain takes 59 minutes.
+    $within = $plan->by($plan->within($potOn, 60.0));
+    $kept = $within->result()->potDays[0];
+    expect([$within->days->potOn($kept->day), count($kept->dips)])->toBe([$potOn, 1]);
+    // None of the others alone would have been better.
+    foreach ($first->dips as $alone) {
+        $notOn = array_fill_keys(array_diff($first->dips, [$alone]), [$potOn]);
+        $other = $plan->by($plan->terms->choosing([$potOn], [], $notOn));
+        $problems = fn(WorkshopPlan $of): int => count($of->missed()) + array_sum(array_map(count(...), $of->leftOut()));
+        expect(
+            [$problems($within), round($within->result()->totalMinutes, 6)] <=> [
+                $problems($other),
+                round($other->result()->totalMinutes, 6),
+            ],
+        )->toBeLessThanOrEqual(0);
+    }
+    // With ten minutes the pot stays cold that day.
+    expect($plan->within($potOn, 10.0)->forbidden)->toBe([$potOn]);
+});
+
 it('waxes what is bare before it rusts, and names what no pot of the plan is in time for', function (): void {
     // Stripped at eight, rust from eight in the evening on: on Wednesdays the pot is hot at seven.
     [, $plan] = planOf(bare: true, terms: ['weekdays' => [3, 6]]);

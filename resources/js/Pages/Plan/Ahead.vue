@@ -29,13 +29,16 @@ const shown = computed(() => tried.value ?? props.plan)
 const breaks = computed(() => shown.value.broken.filter((line) => line !== shown.value.headline).slice(0, 3))
 const chosen = ref<string | null>(null)
 const problem = ref('')
+const asking = ref(false)
 // What is wanted otherwise: as it is tried, or as it holds.
 const now = (): PlanWanted => shown.value.wanted
 const without = (list: string[], date: string) => list.filter((other) => other !== date)
 const withDate = (list: string[], date: string) => [...new Set([...list, date])].sort()
 async function tryOut(change: Partial<PlanWanted> & { within?: { date: string; minutes: string } }): Promise<void> {
   problem.value = ''
+  asking.value = true
   const result = await ask<PlanView>('post', '/ahead/try', { action_id: newActionId(), ...now(), ...change })
+  asking.value = false
   if ('answer' in result) tried.value = result.answer
   else problem.value = Object.values(result.errors)[0] ?? ''
 }
@@ -153,7 +156,7 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
               <v-btn size="small" data-test="not-this-week" @click="notThisWeek(pot.week)">{{ t('ahead.not_this_week') }}</v-btn>
               <form class="row have" @submit.prevent="tryOut({ within: { date: pot.date, minutes: have } })">
                 <NumberField v-model="have" :label="t('ahead.have')" unit="min" hide-details name="have" />
-                <v-btn size="small" type="submit" data-test="within">{{ t('ahead.take') }}</v-btn>
+                <v-btn size="small" type="submit" :loading="asking" data-test="within">{{ t('ahead.take') }}</v-btn>
               </form>
             </template>
           </template>
