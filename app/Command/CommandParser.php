@@ -20,6 +20,7 @@ use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Bike;
 use App\Models\Chain;
+use App\Ride\AtPace;
 use App\Support\CurrentWorkshop;
 use App\Text\FitWords;
 use App\Text\MeaningWords;
@@ -51,6 +52,7 @@ final readonly class CommandParser
         private UndoActions $undoActions,
         private PlanAhead $planAhead,
         private ReadWear $readWear,
+        private AtPace $atPace,
     ) {}
 
     /** @throws NotUnderstood */
@@ -90,12 +92,19 @@ final readonly class CommandParser
 
     private function ride(Translator $translator, Bike $bike, ParsedPhrase $phrase): Command
     {
-        $km = $phrase->km ?? throw NotUnderstood::because('how_far', ['bike' => $translator->names->bike($bike->id)]);
+        $km =
+            $phrase->km ??
+            ($phrase->hours === null
+                ? throw NotUnderstood::because('how_far', ['bike' => $translator->names->bike($bike->id)])
+                : $this->atPace->km($bike, $phrase->hours) ??
+                    throw NotUnderstood::because('no_pace', ['bike' => $translator->names->bike($bike->id)]));
         $condition = $phrase->condition ?? Condition::Dry;
 
         return new Command(
             $this->say('ride', [
-                'km' => $translator->quantities->distance($km, fmod($km, 1.0) > 0.05 ? 1 : 0),
+                'km' => $this->say($phrase->km === null ? 'about_km' : 'km', [
+                    'km' => $translator->quantities->distance($km, fmod($km, 1.0) > 0.05 ? 1 : 0),
+                ]),
                 'condition' => $translator->say("chain.condition.{$condition->value}"),
                 'hours' =>
                     $phrase->hours === null ? '' : $this->say('in_hours', ['hours' => $translator->quantities->hours($phrase->hours)]),

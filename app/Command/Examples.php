@@ -17,12 +17,7 @@ final readonly class Examples
     /** Whether somebody asks for them, or says nothing yet. */
     public static function askedFor(string $text): bool
     {
-        /** @var list<string> $words */
-        $words = __('command.help');
-
-        $asked = implode(' ', (new Phrase($text))->left());
-
-        return $asked === '' || in_array($asked, $words, true);
+        return (new Phrase($text))->left() === [] || (new Phrase($text))->isOneOf('command.help');
     }
 
     /** @return list<string> none for what cannot be done: no chain to put on, nothing to take back is still said */
@@ -38,6 +33,7 @@ final readonly class Examples
 
         return array_values(
             array_filter([
+                $rails === [] ? null : $one('next', null),
                 ...array_map(fn(string $code) => $one($code, $bike($fitted[0] ?? ($rails[0] ?? null))), ['ride', 'timed', 'since']),
                 ...array_map(fn(string $code) => $one($code, $bike($fitted[0] ?? null)), ['loud', 'measure', 'drip']),
                 $letter === null ? null : $one('swap', $bike($ready[0]) + ['letter' => mb_strtolower($translator->names->chain($letter))]),

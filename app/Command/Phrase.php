@@ -53,6 +53,12 @@ final class Phrase
         return null;
     }
 
+    /** Whether all of it is one of the sentences that a key of the language file lists. */
+    public function isOneOf(string $key): bool
+    {
+        return in_array(implode(' ', $this->left()), (array) __($key), true);
+    }
+
     /** @return list<string> what nobody took */
     public function left(): array
     {

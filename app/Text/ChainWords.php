@@ -7,8 +7,8 @@ namespace App\Text;
 use Dripel\Core\Interval\DueBecause;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
-use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\Rail;
 use Dripel\Core\Wear\WearReadingResult;
 
 /** The state of a chain in words. */
@@ -22,11 +22,16 @@ final readonly class ChainWords
         $q = $this->translator->quantities;
 
         $hours = $chain->status === ChainStatus::Ridden ? $this->hours($chain) : '';
+        $code = match (true) {
+            $hours === '' => "chain.status.{$chain->status->value}",
+            $chain->terms->hoursAlone => 'chain.status.ridden_hours_alone',
+            default => 'chain.status.ridden_hours',
+        };
 
-        return $this->translator->say($hours === '' ? "chain.status.{$chain->status->value}" : 'chain.status.ridden_hours', [
+        return $this->translator->say($code, [
             'hours' => $hours,
             'km' => $q->ridden($chain->wax->cycleKm()),
-            'left' => $q->left($chain->leftKm()),
+            'left' => $this->translator->wax->left($chain),
             'bare' => $chain->dryness->bareSinceS === null ? '' : $q->hours(($chain->nowS - $chain->dryness->bareSinceS) / 3600),
         ]);
     }
@@ -134,9 +139,11 @@ final readonly class ChainWords
      *
      * @return array{string, string, string}
      */
-    public function outlook(ChainState $chain, ?GoodUntil $until, float $weeklyKm): array
+    public function outlook(ChainState $chain, Rail $rail): array
     {
         $q = $this->translator->quantities;
+        $until = $rail->goodUntil;
+        $week = $q->distance($rail->habit->weeklyKm);
         $because = $chain->wax->life?->because;
         $plain = fn(string $code, string $km = '') => [$this->translator->say("chain.outlook.{$code}", ['km' => $km]), '', ''];
 
@@ -152,20 +159,28 @@ final readonly class ChainWords
                 (new DripWords($this->translator))->at($chain->readyAtS),
                 $this->translator->say('chain.outlook.drying_then'),
             ],
-            $weeklyKm <= 0.0 => $plain('no_rides'),
-            $until === null => $plain('long', $q->distance($weeklyKm)),
+            $until === null && $rail->habit->weeklyKm <= 0.0 => $plain('no_rides'),
+            $until === null => $plain('long', $week),
             $until->shortKm !== null => [
                 $this->translator->say('chain.outlook.until'),
                 $this->translator->dayWord($until->date),
                 $this->translator->say('chain.outlook.short', [
                     'short' => $q->distance(max(1.0, $until->shortKm)),
-                    'ride' => $q->number($q->units->fromKm((float) $until->rideKm)),
+                    'ride' => $q->number($q->units->fromKm($until->rideKm)),
+                ]),
+            ],
+            $until->shortHours !== null => [
+                $this->translator->say('chain.outlook.until'),
+                $this->translator->dayWord($until->date),
+                $this->translator->say('chain.outlook.short', [
+                    'short' => $q->hours(max(1 / 60, $until->shortHours)),
+                    'ride' => $q->hours($until->rideHours),
                 ]),
             ],
             default => [
                 $this->translator->say('chain.outlook.until'),
                 $this->translator->say('chain.outlook.about', ['day' => $this->translator->dayWord($until->date)]),
-                $this->translator->say('chain.outlook.rate', ['km' => $q->distance($weeklyKm)]),
+                $this->translator->say('chain.outlook.rate', ['km' => $week]),
             ],
         };
     }

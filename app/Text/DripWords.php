@@ -77,8 +77,16 @@ final readonly class DripWords
                     ? $say('too_late', ['day' => $this->translator->dayWord($q->date($nextRideS, 'yyyy-MM-dd'))])
                     : '',
                 $chain->terms->dripOnly
-                    ? $say('dry_only', ['interval' => $q->distance($chain->terms->intervalKm)])
-                    : $say('good_for', ['km' => $q->distance(WaxTopUp::KM), 'left' => $q->distance($chain->leftAfterTopUp())]),
+                    ? $say('dry_only', ['interval' => $this->translator->wax->interval($chain->terms)])
+                    : ($chain->terms->hoursAlone
+                        ? ''
+                        : $say('good_for', ['km' => $q->distance(WaxTopUp::KM), 'left' => $q->distance($chain->leftAfterTopUp())])),
+                $chain->terms->intervalHours === null || $chain->terms->dripOnly
+                    ? ''
+                    : $say('hours_stay', [
+                        'left' => $q->hours($chain->wax->life->leftHours ?? 0.0),
+                        'interval' => $q->hours($chain->terms->intervalHours),
+                    ]),
                 $chain->terms->dripOnly
                     ? ''
                     : ($chain->mayTopUp()

@@ -168,7 +168,7 @@ final readonly class PlanWords
                     default => $reason->why->value,
                 },
             [
-                'left' => $this->wax($reason->leftKm, $reason->leftHours),
+                'left' => $this->translator->wax->amount($reason->leftKm, $reason->leftHours),
                 'day' => $reason->riddenOn === null ? '' : $this->dayOf($reason->riddenOn),
             ],
         );
@@ -212,27 +212,6 @@ final readonly class PlanWords
         return $this->translator->names->chains(array_map(intval(...), $pot->dips));
     }
 
-    /** What a ride takes of the wax, in every measure that its bike goes by. */
-    public function needs(float $km, ?float $hours): string
-    {
-        return $this->measures('ahead.km_and_hours', $km, $hours);
-    }
-
-    /** So much wax as is left: where the bike goes by hours too, by what comes first. */
-    public function wax(float $km, ?float $hours): string
-    {
-        return $this->measures('ahead.km_or_hours', $km, $hours);
-    }
-
-    private function measures(string $both, float $km, ?float $hours): string
-    {
-        $q = $this->translator->quantities;
-
-        return $hours === null
-            ? $q->distance($km)
-            : $this->translator->say($both, ['km' => $q->distance($km), 'hours' => $q->hours($hours)]);
-    }
-
     /**
      * What happens on a day of a lane, for whoever points at it.
      *
@@ -245,9 +224,11 @@ final readonly class PlanWords
         $parameters = [
             'day' => $this->dayOf($day->day),
             'km' => $q->distance($day->riddenKm),
-            'needs' => $this->needs($day->rideKm, $day->rideHours),
+            'needs' => $this->translator->wax->needs($day->afterKm === null ? null : $day->rideKm, $day->rideHours),
             'chain' => $names->chain($day->chainId),
-            'left' => $day->broken ? $this->wax($day->beforeKm, $day->beforeHours) : $this->wax($day->afterKm, $day->afterHours),
+            'left' => $day->broken
+                ? $this->translator->wax->amount($day->beforeKm, $day->beforeHours)
+                : $this->translator->wax->amount($day->afterKm, $day->afterHours),
         ];
 
         $kept = $riding->kept[$day->day] ?? null;

@@ -19,6 +19,8 @@ final readonly class Translator
 
     public Quantities $quantities;
 
+    public WaxWords $wax;
+
     public function __construct(public Settings $settings, public int $nowS)
     {
         $this->names = new Names($settings);
@@ -27,6 +29,7 @@ final readonly class Translator
             new DateTimeZone($settings->text(SettingKey::TimeZone, 0, 'UTC')),
             $settings->text(SettingKey::Language, 0, 'en'),
         );
+        $this->wax = new WaxWords($this->quantities);
     }
 
     public static function of(Workshop $workshop, ReadBook $readBook, int $nowS): self

@@ -28,13 +28,15 @@ final readonly class WhyWords
     /** @return WhyView */
     public function of(Why $why): array
     {
+        $words = $why->figure === 'left' && $why->unit === 'h' ? 'left_hours' : $why->figure;
+
         return [
             'figure' => $why->figure,
-            'title' => $this->translator->say("why.title.{$why->figure}", [
+            'title' => $this->translator->say("why.title.{$words}", [
                 'value' => $this->value($why->value, $why->unit, $why->figure === 'left'),
             ]),
-            'formula' => $this->translator->say("why.formula.{$why->figure}"),
-            'source' => $this->translator->say("why.source.{$why->figure}"),
+            'formula' => $this->translator->say("why.formula.{$words}"),
+            'source' => $this->translator->say("why.source.{$words}"),
             'value' => $why->value,
             'unit' => $why->unit,
             'lines' => array_map($this->line(...), $why->lines),
@@ -58,7 +60,6 @@ final readonly class WhyWords
                 'limit' => is_numeric($p['limit'] ?? null) ? $q->hours((float) $p['limit']) : '',
                 'pitches' => (string) ($p['pitches'] ?? ''),
                 'zero' => is_numeric($p['zero'] ?? null) ? $q->percent((float) $p['zero']) : '',
-                'weekday' => is_numeric($p['weekday'] ?? null) ? $this->translator->weekday((int) $p['weekday'], 'EEEE') : '',
                 'date' => is_string($p['date'] ?? null) ? $this->translator->dayWord($p['date']) : '',
             ]),
             'value' => $this->value($line->value, $line->unit, false),

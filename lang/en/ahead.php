@@ -58,8 +58,6 @@ return [
         'along' => ':left left, ridden next on :day; now it goes along',
         'along_later' => ':left left; not ridden soon, now it goes along',
     ],
-    'km_or_hours' => ':km or :hours',
-    'km_and_hours' => ':km and :hours',
     'lane' => [
         'interval' => 're-wax at :interval',
         'drip' => 'drip wax every :interval',

@@ -14,6 +14,7 @@ return [
         'unsure' => 'wax unknown',
         'ridden' => ':left left',
         'ridden_hours' => ':left, :hours',
+        'ridden_hours_alone' => ':hours',
         'waxed' => 'waxed',
     ],
     'hours_left' => ':left of :interval left',

@@ -100,6 +100,14 @@ return [
     'at' => 'at',
     'weeks' => '/ (\d{1,2}) weeks?(?= )/u',
     'ago' => '/ (\d{1,3}) days? ago(?= )/u',
+    'next' => [
+        'what’s next',
+        'what\'s next',
+        'whats next',
+        'what is next',
+        'what now',
+        'next',
+    ],
     'help' => [
         'help',
         'examples',
@@ -133,6 +141,7 @@ return [
     ],
     // What can be said, with a bike and a chain of the workshop's own.
     'examples' => [
+        'next' => 'what’s next',
         'ride' => 'ride :bike 62 wet yesterday',
         'timed' => 'ride :bike 40 2h10 yesterday at 14:30',
         'since' => ':bike 240 since monday',
@@ -145,6 +154,8 @@ return [
     ],
     'preview' => [
         'ride' => 'Log :km :condition on :bike:hours, :day:loud.',
+        'km' => ':km',
+        'about_km' => 'about :km',
         'in_hours' => ' in :hours',
         'and_loud' => ', and it got loud',
         'swap' => 'Swap :bike to :letter, :at.',
@@ -160,6 +171,7 @@ return [
         'unknown' => 'No word known here: “:word”. “help” gives examples.',
         'only_rides_last' => 'Only a ride takes so long. A time of day is written 14:10, or “at 14:10”.',
         'which_bike' => 'Which bike? There are :bikes.',
+        'no_pace' => 'How far, about? No ride of :bike says yet how far it gets in an hour.',
         'how_far' => 'How far? For example: ride :bike 62',
         'how_worn' => 'What did it show, in percent? For example: measure :bike 0.25',
         'no_chain_on' => 'No chain is on :bike then.',

@@ -120,6 +120,7 @@ return [
         'short' => ':bottle holds :left and this takes :ml. Have another at hand.',
         'ready' => 'Begun now it may be ridden from :ready.',
         'too_late' => 'The usual ride on :day comes before that. Swap, or drip it after that ride.',
+        'hours_stay' => 'Hours stay as they are, :left of :interval: drip wax gives none back, only the pot does.',
         'good_for' => 'Good for about :km of dry road, common practice; then :left are on it.',
         'dry_only' => 'Every :interval again; this bike lives on drip wax alone.',
         'which' => '{1} The first top-up since its dip, of at most :most.|[2,*] Top-up :count since its dip, of at most :most.',

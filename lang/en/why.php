@@ -5,6 +5,7 @@ declare(strict_types=1);
 return [
     'title' => [
         'left' => 'Why :value of wax left?',
+        'left_hours' => 'Why :value of wax left?',
         'good_until' => 'Why in :value days?',
         'bare' => 'Why :value until it rusts?',
         'km' => 'Why :value in all?',
@@ -12,14 +13,16 @@ return [
     ],
     'formula' => [
         'left' => 'left = interval − Σ km × factor, never below 0; a top-up adds its distance, never above the interval',
-        'good_until' => 'the first coming day whose usual ride is longer than the wax left by then; without usual rides: left ÷ weekly distance',
+        'left_hours' => 'left = hours of the interval − Σ hours ridden since the dip, never below 0; drip wax gives none back',
+        'good_until' => 'the first coming day whose ride takes more than the wax that is left by then',
         'bare' => 'hours left = 12 h − hours since the last bath',
         'km' => 'distance = Σ km of every ride that started with this chain on the bike',
         'wear' => 'rule: 100 × (length ÷ (pitches × 12.7 mm) − 1); digital: value − zero; drop-in: the tightest interval of its marks; the worst spot counts',
     ],
     'source' => [
         'left' => 'Intervals and top-ups: common practice. Factors for conditions: house rules, yours to change in Settings.',
-        'good_until' => 'House rule, an estimate: the last eight weeks before today, in distance of dry road; a weekday counts as usual if ridden in four of them.',
+        'left_hours' => 'Re-wax by hours: common practice. A ride without hours counts at the pace of those that have them.',
+        'good_until' => 'The rides that you planned and the weeks that you wrote down; else a house rule, an estimate: the last eight weeks before today, in distance of dry road, where a weekday counts as usual if it was ridden in four of them.',
         'bare' => 'Common practice: wax within 12 hours.',
         'km' => 'Your logbook.',
         'wear' => 'Pitch 12.7 mm: ISO 9633. Reading a drop-in gauge: common practice; part-way means within 0.1 % below the mark: house rule.',
@@ -34,8 +37,7 @@ return [
         'hours' => 'Hours ridden, of :limit',
         'noise' => 'It got loud since: nothing is left, whatever the count says',
         'left' => 'Wax left now',
-        'weekly' => 'Distance a week, last eight weeks',
-        'usual' => 'Usual :weekday',
+        'expected' => 'Expected :date',
         'short' => 'Missing :date',
         'limit' => 'Limit',
         'bare_since' => 'Bare since :at',

@@ -11,5 +11,7 @@ return [
     'below' => 'below :figure',
     'at_least' => 'at least :figure',
     'unknown' => 'unknown',
+    'km_or_hours' => ':km or :hours',
+    'km_and_hours' => ':km and :hours',
     'times' => '{1} once|{2} twice|[3,*] :count times',
 ];

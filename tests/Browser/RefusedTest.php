@@ -25,8 +25,8 @@ it('keeps every field of a form that is refused', function (): void {
     $values = fn(string $form): array => (array) $this->driver->executeScript(
         <<<'JS'
         const form = document.querySelector(arguments[0])
-        return [...form.querySelectorAll('input:not([type=hidden]), textarea, select')]
-            .map((field) => ['checkbox', 'radio'].includes(field.type) ? String(field.checked) : field.value)
+        return Object.fromEntries([...form.querySelectorAll('input:not([type=hidden]), textarea, select')]
+            .map((field, i) => [field.id || `field ${i}`, ['checkbox', 'radio'].includes(field.type) ? String(field.checked) : field.value]))
         JS
         ,
         [$form],
@@ -77,7 +77,8 @@ it('keeps every field of a form that is refused', function (): void {
             $at !== '/ahead add-holiday',
             "{$at}: " . substr($this->driver->findElement(By::cssSelector('body'))->getText(), 0, 600),
         );
-        $open() && expect($values($form))->toBe($sent, $at);
+        // A look at what it would do may still add a field; what was typed is kept.
+        $open() && expect(array_intersect_key($values($form), (array) $sent))->toBe($sent, $at);
     };
     foreach (
         [

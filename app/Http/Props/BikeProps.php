@@ -82,10 +82,13 @@ final readonly class BikeProps
                 'name' => $this->translator->names->bike($bikeId),
                 'kind' => $bikeId === null ? 'road' : $settings->text(SettingKey::BikeKind, $bikeId, 'road'),
                 'speeds' => $bikeId === null ? 12 : $settings->whole(SettingKey::BikeSpeeds, $bikeId, 12),
-                'interval' => (string) round(
-                    $units->fromKm($bikeId === null ? $settings->usualIntervalKm() : $settings->intervalKm($bikeId, $nowS)),
-                    1,
-                ),
+                'interval' =>
+                    $bikeId !== null && $settings->byHoursAlone($bikeId, $nowS)
+                        ? ''
+                        : (string) round(
+                            $units->fromKm($bikeId === null ? $settings->usualIntervalKm() : $settings->intervalKm($bikeId, $nowS)),
+                            1,
+                        ),
                 'interval_hours' => $bikeId === null ? null : $settings->intervalHours($bikeId, $nowS),
                 'limit_school' => $school->value,
                 'by_ear' => $bikeId !== null && $settings->byEar($bikeId, $nowS),

@@ -18,9 +18,8 @@ use Dripel\Core\Explain\Why;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\LocalDay;
-use Dripel\Core\Plan\RidingHabit;
+use Dripel\Core\Plan\Rail;
 use Dripel\Core\Strip\Load;
 use Dripel\Core\Wear\ChainForecast;
 use Dripel\Core\Wear\ForecastReading;
@@ -127,20 +126,17 @@ final readonly class ChainPageProps
     /**
      * @param list<array{name: string, value: string}> $story of a retired chain
      * @param list<PotView> $pots
+     * @param list<Rail> $rails of the plan
      *
      * @return ChainPage
      */
-    public function show(int $chainId, bool $whole, ?string $jobId, array $story, array $pots): array
+    public function show(int $chainId, bool $whole, ?string $jobId, array $story, array $pots, array $rails): array
     {
         $chain = $this->book->chain($chainId, $this->translator->nowS);
         $settings = $this->book->settings;
         $onBike = $this->book->fittings->bikeOf($chainId, $this->translator->nowS);
         $bikeId = $this->book->bikeOfChain($chainId, $this->translator->nowS);
-        $habit =
-            $bikeId === null
-                ? null
-                : RidingHabit::of($this->book->ridesOf($bikeId), $settings, $this->translator->nowS, $this->translator->zone());
-        $goodUntil = $habit === null ? null : GoodUntil::of($chain, $habit, $this->translator->zone());
+        $rail = $onBike === null ? null : array_column($rails, null, 'bikeId')[$onBike] ?? null;
         $why = new WhyWords($this->translator);
         $q = $this->translator->quantities;
 
@@ -152,8 +148,7 @@ final readonly class ChainPageProps
             'retired' => $chain->retired(),
             'story' => $story,
             'pots' => $pots,
-            'outlook' =>
-                $onBike === null ? null : (new ChainWords($this->translator))->outlook($chain, $goodUntil, $habit->weeklyKm ?? 0.0),
+            'outlook' => $rail === null ? null : (new ChainWords($this->translator))->outlook($chain, $rail),
             'facts' => [
                 ['name' => $this->translator->say('ui.chain.km'), 'value' => $q->ridden($chain->km), 'why' => 'km'],
                 ['name' => $this->translator->say('ui.chain.hours'), 'value' => $this->hours($chain), 'why' => null],
@@ -174,10 +169,7 @@ final readonly class ChainPageProps
             ],
             'opening' => (new PartProps($this->book, $this->translator))->opening($chain->opening),
             'link' => (new PartProps($this->book, $this->translator))->linkOf($chainId),
-            'why' => array_map(
-                fn(Why $figure) => $why->of($figure),
-                (new ChainFigures($chain, $settings))->all($habit, $onBike === null ? null : $goodUntil),
-            ),
+            'why' => array_map(fn(Why $figure) => $why->of($figure), (new ChainFigures($chain, $settings))->all($rail?->goodUntil)),
             'timeline' => (new TimelineProps($this->book, $this->translator))->of($chain, $whole ? PHP_INT_MAX : self::TIMELINE),
             'edit' => [
                 'label' => $this->translator->names->chain($chainId),

@@ -95,7 +95,7 @@ final readonly class ChainProps
             'waxed' => $chain->wax->life !== null,
             'unsure' => !$chain->wax->known,
             'leftKm' => $chain->leftKm(),
-            'left' => $this->translator->quantities->left($chain->leftKm()),
+            'left' => $this->translator->wax->left($chain),
             'hours' => $this->words->hours($chain),
             'wear' => [
                 'limit' => $chain->terms->limitPct,

@@ -9,6 +9,7 @@ use App\Text\WearWords;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Wear\Instrument;
@@ -31,6 +32,7 @@ use Dripel\Core\Wear\Instrument;
  *         chainId: int|null,
  *         since: array{date: string, time: string}|null,
  *         chains: list<array{id: int, label: string}>,
+ *         pace: string,
  *     }>,
  *     conditions: list<array{value: string, title: string, note: string}>,
  *     instruments: list<InstrumentView>,
@@ -68,6 +70,7 @@ final readonly class FormProps
                     'chainId' => $chainId,
                     'since' => $span === null ? null : ['date' => $q->date($span->fromS, 'yyyy-MM-dd'), 'time' => $q->time($span->fromS)],
                     'chains' => $this->chainsOf($bikeId),
+                    'pace' => $this->pace($bikeId),
                 ];
             }, $this->book->bikeIds),
             'conditions' => array_map(
@@ -86,6 +89,16 @@ final readonly class FormProps
             'bottles' => (new DripProps($this->book, $this->translator))->choices(),
             'topUp' => (string) round($q->units->fromKm(WaxTopUp::KM)),
         ];
+    }
+
+    /** What an empty distance comes to; empty where none of its rides was timed. */
+    private function pace(int $bikeId): string
+    {
+        $hoursPerKm = Pace::hoursPerKm($this->book->ridesOf($bikeId));
+
+        return $hoursPerKm === null
+            ? ''
+            : $this->translator->say('ui.ride.pace', ['km' => $this->translator->quantities->distance(1.0 / $hoursPerKm)]);
     }
 
     /** @return list<array{id: int, label: string}> the chains of a bike's rail that are in use */

@@ -57,7 +57,7 @@ final readonly class LabelProps
                     'id' => $id,
                     'name' => $translator->names->bike($id),
                     'interval' => $translator->say('ui.labels.interval', [
-                        'km' => $translator->quantities->distance($book->settings->intervalKm($id, $translator->nowS)),
+                        'km' => $translator->wax->interval($book->terms()->ofBike($id, $translator->nowS)),
                     ]),
                     'limit' => $translator->say('ui.labels.limit', [
                         'limit' => $translator->quantities->mark(

@@ -335,9 +335,9 @@ final readonly class PlanProps
                         $this->translator->say('ahead.broken', [
                             'bike' => $this->translator->names->bike($bikeId),
                             'km' => $q->distance($day->riddenKm),
-                            'needs' => $this->words->needs($day->rideKm, $day->rideHours),
+                            'needs' => $this->translator->wax->needs($day->afterKm === null ? null : $day->rideKm, $day->rideHours),
                             'day' => $this->words->dayOf($day->day),
-                            'left' => $this->words->wax($day->beforeKm, $day->beforeHours),
+                            'left' => $this->translator->wax->amount($day->beforeKm, $day->beforeHours),
                             'chain' => $this->translator->names->chain($day->chainId),
                         ]),
                     ];
@@ -438,10 +438,10 @@ final readonly class PlanProps
             'name' => $this->translator->names->bike($bikeId),
             'about' =>
                 $this->translator->say(isset($this->plan->dripBikes[$bikeId]) ? 'ahead.lane.drip' : 'ahead.lane.interval', [
-                    'interval' => $this->words->wax($bike->km(), $bike->intervalHours),
+                    'interval' => $this->translator->wax->amount($bike->intervalKm, $bike->intervalHours),
                 ]) .
                 ', ' .
-                $this->translator->say($riding->byHabit ? 'ahead.lane.habit' : 'ahead.lane.planned'),
+                $this->translator->say($riding->byHabit() ? 'ahead.lane.habit' : 'ahead.lane.planned'),
             'days' => array_map(
                 fn(LaneDay $day) => [
                     'before' => $bike->coat($day->beforeKm, $day->beforeHours),

@@ -124,8 +124,8 @@ final readonly class RideProps
             'left' => match (true) {
                 $after?->wax->life === null => null,
                 !$after->wax->known => $this->translator->say('chain.timeline.unknown_left'),
-                default => $this->translator->say($after->leftKm() > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', [
-                    'left' => $q->left($after->leftKm()),
+                default => $this->translator->say($after->coat() > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', [
+                    'left' => $this->translator->wax->left($after),
                 ]),
             },
         ];

@@ -87,6 +87,7 @@ final readonly class SettingsProps
     /** @return SettingsPage */
     public function all(Workshop $workshop, User $user, Role $role, string $session): array
     {
+        $book = ($this->readBook)($workshop);
         $translator = $this->translators->current();
         $factors = $translator->settings->factors($translator->nowS);
         $units = $translator->quantities->units;
@@ -178,10 +179,10 @@ final readonly class SettingsProps
                 fn(int $id) => [
                     'id' => $id,
                     'name' => $translator->names->bike($id),
-                    'interval' => $translator->quantities->distance($translator->settings->intervalKm($id, $translator->nowS)),
+                    'interval' => $translator->wax->interval($book->terms()->ofBike($id, $translator->nowS)),
                     'limit' => $translator->say("schools.{$translator->settings->limitSchool($id, $translator->nowS)->value}.name"),
                 ],
-                ($this->readBook)($workshop)->bikeIds,
+                $book->bikeIds,
             ),
             'devices' => $this->devices($user, $session),
             'tables' => WorkshopFile::tables(),

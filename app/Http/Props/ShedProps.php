@@ -73,6 +73,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     fitted: ChainView|null,
  *     leftNumber: string|null,
  *     leftWords: string,
+ *     hours: string,
  *     until: array{before: string, stressed: string, after: string, due: bool},
  *     hanging: list<ChainView>,
  *     offNote: string|null,
@@ -118,8 +119,8 @@ final readonly class ShedProps
     /** @return ShedPage */
     public function all(): array
     {
-        $rails = $this->rails();
-        $next = $this->items($rails);
+        $rails = $this->plan->rails;
+        $next = $this->items();
 
         return [
             'spares' => array_map(
@@ -154,29 +155,27 @@ final readonly class ShedProps
                     'title' => $title,
                     'text' => $reason,
                 ];
-            }, array_filter($this->items($this->rails()), fn(NextItem $item) => $item->reminds($today))),
+            }, array_filter($this->items(), fn(NextItem $item) => $item->reminds($today))),
         );
     }
 
-    /** @return list<Rail> along the plan */
-    private function rails(): array
+    /** @return list<array{title: string, text: string}> what is next, in the words of the Shed; where nothing is, that */
+    public function told(): array
     {
-        $riding = $this->plan->riding;
-        $zone = $this->translator->zone();
+        $words = new NextWords($this->translator, $this->words);
 
-        return array_map(
-            fn(Rail $rail) => isset($riding[$rail->bikeId]) ? $rail->along($riding[$rail->bikeId], $zone) : $rail,
-            $this->plan->rails,
-        );
+        return array_map(function (NextItem $item) use ($words): array {
+            [$title, $text] = $words->sentences($item);
+
+            return ['title' => $title, 'text' => $text];
+        }, $this->items()) ?: [['title' => $this->translator->say('ui.shed.next_empty'), 'text' => '']];
     }
 
-    /**
-     * @param list<Rail> $rails
-     *
-     * @return list<NextItem>
-     */
-    private function items(array $rails): array
+    /** @return list<NextItem> */
+    private function items(): array
     {
+        $rails = $this->plan->rails;
+
         return NextList::of(
             new NextInput(
                 $this->book,
@@ -200,9 +199,7 @@ final readonly class ShedProps
         $fit = new FitWords($this->book, $this->translator);
         $fitted = $rail->fitted;
         [$before, $stressed, $after] =
-            $fitted === null
-                ? [$this->translator->say('ui.shed.no_chain'), '', '']
-                : $this->words->outlook($fitted, $rail->goodUntil, $rail->habit->weeklyKm);
+            $fitted === null ? [$this->translator->say('ui.shed.no_chain'), '', ''] : $this->words->outlook($fitted, $rail);
         $settings = $this->book->settings;
         $terms = $this->book->terms()->ofBike($rail->bikeId, $this->translator->nowS);
 
@@ -213,30 +210,32 @@ final readonly class ShedProps
                 match (true) {
                     $terms->dripOnly => 'ui.shed.about_drip',
                     $terms->learned => 'ui.shed.about_ear',
-                    $terms->intervalHours === null => 'ui.shed.about',
-                    default => 'ui.shed.about_hours',
+                    default => 'ui.shed.about',
                 },
                 [
                     'kind' => $this->translator->say('ui.kinds.' . $settings->text(SettingKey::BikeKind, $rail->bikeId, 'road')),
                     'speeds' => trans_choice('ui.speeds', $settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 1)),
-                    'interval' => $q->distance($terms->intervalKm),
-                    'hours' => $q->hours($terms->intervalHours ?? 0.0),
+                    'interval' => $this->translator->wax->interval($terms),
                 ],
             ),
             'fitted' => $fitted === null ? null : $this->chains->of($fitted, $this->wear->of($fitted)?->result),
-            'leftNumber' =>
-                $fitted?->wax->life === null || !$fitted->wax->known
-                    ? null
-                    : $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
+            'leftNumber' => match (true) {
+                $fitted?->wax->life === null || !$fitted->wax->known => null,
+                $fitted->terms->hoursAlone => $this->translator->wax->left($fitted),
+                default => $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
+            },
             'leftWords' =>
                 $fitted?->wax->life === null || !$fitted->wax->known
                     ? ''
-                    : $this->translator->say(
-                        array_filter($fitted->wax->rides, fn(Ride $ride) => $ride->guess !== null) === []
-                            ? 'ui.shed.left_on'
-                            : 'ui.shed.left_on_estimated',
-                        ['unit' => $q->units->distance, 'chain' => $this->translator->names->chain($fitted->chainId)],
-                    ),
+                    : $this->translator->say($fitted->terms->hoursAlone ? 'ui.shed.left_of' : 'ui.shed.left_on', [
+                            'unit' => $q->units->distance,
+                            'interval' => $this->translator->wax->interval($fitted->terms),
+                            'chain' => $this->translator->names->chain($fitted->chainId),
+                        ]) .
+                        (array_filter($fitted->wax->rides, fn(Ride $ride) => $ride->guess !== null) === []
+                            ? ''
+                            : $this->translator->say('ui.shed.in_part_estimated')),
+            'hours' => $fitted === null || $fitted->terms->hoursAlone ? '' : $this->words->hours($fitted),
             'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->wax->life?->due() ?? false],
             'hanging' => array_map(
                 fn(ChainState $chain) => $this->chains->of(

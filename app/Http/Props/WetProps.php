@@ -83,7 +83,7 @@ final readonly class WetProps
                 'id' => $chain->chainId,
                 'name' => $this->translator->names->fullChain($chain->chainId),
                 'coat' => $chain->coat(),
-                'left' => $q->left($chain->leftKm()),
+                'left' => $this->translator->wax->left($chain),
             ],
             'bike' => $rail->bikeId,
             'title' => $say('title', ['chain' => $this->translator->names->fullChain($chain->chainId)]),

@@ -11,7 +11,6 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Plan\GoodUntil;
-use Dripel\Core\Plan\RidingHabit;
 use Dripel\Core\Strip\BareClock;
 use Dripel\Core\Wear\DigitalReading;
 use Dripel\Core\Wear\DropInReading;
@@ -26,12 +25,12 @@ final readonly class ChainFigures
     public function __construct(private ChainState $chain, private Settings $settings) {}
 
     /** @return list<Why> every figure the chain has */
-    public function all(?RidingHabit $habit = null, ?GoodUntil $goodUntil = null): array
+    public function all(?GoodUntil $goodUntil = null): array
     {
         return array_values(
             array_filter([
                 $this->left(),
-                $habit === null || $goodUntil === null ? null : $this->goodUntil($habit, $goodUntil),
+                $goodUntil === null ? null : $this->goodUntil($goodUntil),
                 $this->bare(),
                 $this->distance(),
                 $this->wear(),
@@ -45,15 +44,16 @@ final readonly class ChainFigures
         if ($life === null || $cycle === null || !$this->chain->wax->known) {
             return null;
         }
-        $lines = [new WhyLine('interval', $cycle->intervalKm, 'km', Origin::Setting), ...$this->cycleLines($cycle, $life)];
+        $byKm = $cycle->intervalKm !== null;
+        $lines = $byKm ? [new WhyLine('interval', $cycle->intervalKm, 'km', Origin::Setting), ...$this->cycleLines($cycle, $life)] : [];
         if ($cycle->intervalHours !== null) {
             $lines[] = new WhyLine('hours', $life->hours, 'h', Origin::Computed, ['limit' => $cycle->intervalHours]);
         }
         if ($life->because === DueBecause::Noise) {
-            $lines[] = new WhyLine('noise', 0.0, 'km', Origin::Logbook);
+            $lines[] = new WhyLine('noise', 0.0, $byKm ? 'km' : 'h', Origin::Logbook);
         }
 
-        return new Why('left', $life->leftKm, 'km', $lines);
+        return $byKm ? new Why('left', $life->leftKm, 'km', $lines) : new Why('left', $life->leftHours, 'h', $lines);
     }
 
     /** @return list<WhyLine> */
@@ -99,17 +99,17 @@ final readonly class ChainFigures
         return $lines;
     }
 
-    private function goodUntil(RidingHabit $habit, GoodUntil $goodUntil): Why
+    private function goodUntil(GoodUntil $goodUntil): Why
     {
-        $lines = [
-            new WhyLine('left', $this->chain->leftKm(), 'km', Origin::Computed),
-            new WhyLine('weekly', $habit->weeklyKm, 'km', Origin::Computed),
-        ];
-        foreach ($habit->usualKm as $weekday => $km) {
-            $lines[] = new WhyLine('usual', $km, 'km', Origin::HouseRule, ['weekday' => $weekday]);
+        $life = $this->chain->wax->life;
+        $unit = $goodUntil->byHours ? 'h' : 'km';
+        $lines = [new WhyLine('left', ($goodUntil->byHours ? $life?->leftHours : $life?->leftKm) ?? 0.0, $unit, Origin::Computed)];
+        foreach ($goodUntil->taken as [$date, $takes]) {
+            $lines[] = new WhyLine('expected', -$takes, $unit, Origin::HouseRule, ['date' => $date]);
         }
-        if ($goodUntil->shortKm !== null) {
-            $lines[] = new WhyLine('short', $goodUntil->shortKm, 'km', Origin::Computed, ['date' => $goodUntil->date]);
+        $short = $goodUntil->shortHours ?? $goodUntil->shortKm;
+        if ($short !== null) {
+            $lines[] = new WhyLine('short', $short, $unit, Origin::Computed, ['date' => $goodUntil->date]);
         }
 
         return new Why('good_until', (float) $goodUntil->daysAhead, 'd', $lines);

@@ -12,6 +12,9 @@ final class BookTerms
     /** @var array<string, float|null> by bike and instant: every chain of a bike asks */
     private array $learned = [];
 
+    /** @var array<int, float|null> effective km in an hour, by bike */
+    private array $kmPerHour = [];
+
     public function __construct(private readonly Book $book) {}
 
     /** What the bike of a chain asks of it; without a bike, the defaults. */
@@ -25,15 +28,39 @@ final class BookTerms
 
     public function ofBike(int $bikeId, int $atS): Terms
     {
+        $settings = $this->book->settings;
         $learnedKm = $this->learnedKm($bikeId, $atS);
 
         return new Terms(
-            $learnedKm ?? $this->book->settings->intervalKm($bikeId, $atS),
-            $this->book->settings->intervalHours($bikeId, $atS),
-            $this->book->settings->limitSchool($bikeId, $atS)->limitPct($this->book->settings->whole(SettingKey::BikeSpeeds, $bikeId, 1)),
+            $learnedKm ?? $this->setKm($bikeId, $atS),
+            $settings->intervalHours($bikeId, $atS),
+            $settings->limitSchool($bikeId, $atS)->limitPct($settings->whole(SettingKey::BikeSpeeds, $bikeId, 1)),
             $learnedKm !== null,
-            $this->book->settings->dripOnly($bikeId, $atS),
+            $settings->dripOnly($bikeId, $atS),
+            $learnedKm === null && $settings->byHoursAlone($bikeId, $atS),
         );
+    }
+
+    /** The interval that somebody set, in effective km; of a bike that goes by hours alone, how far it gets in them. */
+    public function setKm(int $bikeId, int $atS): float
+    {
+        $settings = $this->book->settings;
+        $kmPerHour = $settings->byHoursAlone($bikeId, $atS) ? $this->kmPerHour($bikeId) : null;
+
+        return $kmPerHour === null ? $settings->intervalKm($bikeId, $atS) : $kmPerHour * $settings->intervalHours($bikeId, $atS);
+    }
+
+    /** Effective km in an hour of all its rides that were timed; null: none was. */
+    private function kmPerHour(int $bikeId): ?float
+    {
+        if (!array_key_exists($bikeId, $this->kmPerHour)) {
+            $timed = array_filter($this->book->ridesOf($bikeId), fn(Ride $ride) => $ride->hours > 0.0 && $ride->km > 0.0);
+            $hours = array_sum(array_map(fn(Ride $ride) => $ride->hours, $timed));
+            $km = array_map(fn(Ride $ride) => $ride->km * $this->book->settings->factor($ride->condition, $ride->moment->unixS), $timed);
+            $this->kmPerHour[$bikeId] = $hours > 0.0 ? array_sum($km) / $hours : null;
+        }
+
+        return $this->kmPerHour[$bikeId];
     }
 
     /** Of a bike that goes by ear: when its chains get loud; null before the first noise, and for any other. */

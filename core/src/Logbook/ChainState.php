@@ -70,10 +70,10 @@ final readonly class ChainState
         );
     }
 
-    /** km of wax that can be counted on: none where its start is unknown. */
+    /** Effective km of wax that can be counted on: none where its start is unknown; by hours alone, as far as they go. */
     public function leftKm(): float
     {
-        return $this->wax->leftKm();
+        return $this->wax->known ? $this->wax->life->leftKm ?? $this->coat() * $this->terms->intervalKm : 0.0;
     }
 
     /** How much of the chain the coat covers: 0 bare, spent or unknown, 1 fresh. */
@@ -88,10 +88,14 @@ final readonly class ChainState
         return $this->terms->dripOnly || $this->wax->topUps < $this->topUpsMost;
     }
 
-    /** km of wax that a coat of drip wax would leave it with; without a pot each coat starts the interval anew. */
+    /** km of wax that a coat of drip wax would leave it with: it gives no hours back; without a pot each coat starts the interval anew. */
     public function leftAfterTopUp(float $km = WaxTopUp::KM): float
     {
-        return $this->terms->dripOnly ? $this->terms->intervalKm : min($this->terms->intervalKm, $this->leftKm() + $km);
+        return match (true) {
+            $this->terms->dripOnly => $this->terms->intervalKm,
+            $this->terms->hoursAlone => $this->leftKm(),
+            default => min($this->terms->intervalKm, $this->leftKm() + $km),
+        };
     }
 
     /** Whether the pot is the next place for it; one past its limit is not worth the wax. */

@@ -96,6 +96,14 @@ final class Settings
         return (float) ($this->at(SettingKey::IntervalKm, $bikeId, $atS) ?? self::INTERVAL_KM);
     }
 
+    /** Whether somebody said that no km end a coat of a bike, only hours. */
+    public function byHoursAlone(int $bikeId, int $atS): bool
+    {
+        $row = $this->rowAt(SettingKey::IntervalKm, $bikeId, $atS);
+
+        return $row !== null && $row->value === null && $this->intervalHours($bikeId, $atS) !== null;
+    }
+
     public function intervalHours(int $bikeId, int $atS): ?float
     {
         $hours = $this->at(SettingKey::IntervalHours, $bikeId, $atS);

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
-/** What a bike asks of its chains at one instant: interval in km and optionally hours, wear limit in percent. */
+/** What a bike asks of its chains at one instant: interval in effective km, in hours or in both, wear limit in percent. */
 final readonly class Terms
 {
     public function __construct(
+        /** Of a bike that goes by hours alone: how far it gets in them. */
         public float $intervalKm,
         public ?float $intervalHours,
         public float $limitPct,
@@ -15,5 +16,13 @@ final readonly class Terms
         public bool $learned = false,
         /** Whether its chains live on drip wax alone: each drip starts the interval anew. */
         public bool $dripOnly = false,
+        /** Whether no km end a coat, only hours. */
+        public bool $hoursAlone = false,
     ) {}
+
+    /** The effective km after which a coat is spent; null: only hours end it. */
+    public function limitKm(): ?float
+    {
+        return $this->hoursAlone ? null : $this->intervalKm;
+    }
 }

@@ -86,12 +86,6 @@ final readonly class WaxState
         );
     }
 
-    /** km of wax that can be counted on: none where its start is unknown. */
-    public function leftKm(): float
-    {
-        return $this->known ? $this->life->leftKm ?? 0.0 : 0.0;
-    }
-
     /** How much of the chain the coat covers: 0 bare, spent or unknown, 1 fresh. */
     public function coat(): float
     {
@@ -121,7 +115,7 @@ final readonly class WaxState
     private static function cycle(array $rides, array $allRides, array $topUps, Terms $terms, Settings $settings): WaxLifeInput
     {
         return new WaxLifeInput(
-            $terms->intervalKm,
+            $terms->limitKm(),
             $terms->intervalHours,
             array_map(
                 fn(Ride $ride) => new WaxRide(

@@ -143,6 +143,12 @@ final class BikeRun
         return $this->hours === [] ? $km : max($km, $this->hours[$chain] / $this->intervalHours);
     }
 
+    /** Effective km until a chain is due by them; null where the bike does not go by km. */
+    public function leftKm(int $chain): ?float
+    {
+        return $this->bike->intervalKm === null ? null : max(0.0, $this->intervalKm - $this->used[$chain]);
+    }
+
     /** Hours until a chain is due by them; null where the bike does not go by hours. */
     public function leftHours(int $chain): ?float
     {

@@ -10,8 +10,8 @@ final readonly class DipReason
     public function __construct(
         public int $chainId,
         public DipWhy $why,
-        /** Effective km and hours left when it is dipped; hours where its bike goes by them. */
-        public float $leftKm,
+        /** Effective km and hours left when it is dipped; null in the measure that its bike does not go by. */
+        public ?float $leftKm,
         public ?float $leftHours,
         /** The day of the plan on which it is ridden next; null: not before the next pot. */
         public ?int $riddenOn,

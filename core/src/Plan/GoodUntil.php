@@ -4,78 +4,75 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Plan;
 
-use DateTimeZone;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Logbook\ChainState;
 
 /**
- * The day whose usual ride the wax will no longer carry, or, where no rides are usual, the day it runs out at the recent
- * weekly distance. Wax in effective km, the ride in its own. An estimate: it supposes that the next weeks are like the last eight.
+ * The first day whose ride the wax of a chain will no longer carry, by what its bike is expected to be ridden: in effective km, in hours,
+ * or in whichever of the two runs out first. An estimate: where nothing is planned it supposes that the next weeks are like the last eight.
  */
 final readonly class GoodUntil
 {
-    private const HORIZON_DAYS = 56;
+    /** So far it looks ahead. House rule. */
+    public const DAYS = 57;
 
+    /** @param list<array{string, float}> $taken the rides before it: the local day, and what each takes in km or, by hours, in hours */
     private function __construct(
         public string $date,
-        /** What the wax will fall short of the ride of that day; null when worked out from the weekly distance. */
+        /** What the wax will fall short of the ride of that day; null where it is not by km, or where no single ride is expected. */
         public ?float $shortKm,
-        /** That ride's own km. */
-        public ?float $rideKm,
-        public float $weeklyKm,
+        /** The same in hours, where it is by them. */
+        public ?float $shortHours,
+        /** That ride's own km and hours. */
+        public float $rideKm,
+        public float $rideHours,
         public int $daysAhead,
+        public bool $byHours,
+        public array $taken,
     ) {}
 
-    /** @return self|null null without wax or knowledge of it, without recent rides, or beyond the horizon */
-    public static function of(ChainState $chain, RidingHabit $habit, DateTimeZone $zone): ?self
+    /** @return self|null null without wax or knowledge of it, or where the wax outlasts those days */
+    public static function of(ChainState $chain, RidingPlan $plan, LocalDay $today): ?self
     {
-        if ($chain->wax->life === null || !$chain->wax->known || $habit->weeklyKm <= 0.0) {
+        $life = $chain->wax->life;
+        if ($life === null || !$chain->wax->known) {
             return null;
         }
-        $leftKm = $habit->rideableKm($chain);
-        $today = LocalDay::of($chain->nowS, $zone);
-        $weekday = $today->weekday();
-        if ($habit->usualKm === []) {
-            $days = (int) floor((7 * $leftKm) / $habit->weeklyKm + Check::EPSILON);
+        $due = $life->due();
+        $leftKm = $due ? 0.0 : $life->leftKm ?? INF;
+        $leftHours = $due ? 0.0 : $life->leftHours ?? INF;
+        foreach ($plan->km as $day => $km) {
+            $hours = $plan->hours[$day];
+            if ($km > $leftKm + Check::EPSILON || $hours > $leftHours + Check::EPSILON) {
+                $byKm = $km > $leftKm + Check::EPSILON;
+                $single = !$plan->spread[$day];
 
-            return $days > self::HORIZON_DAYS ? null : new self($today->plus($days)->date, null, null, $habit->weeklyKm, $days);
-        }
-        $km = array_map(
-            fn(int $ahead) => $ahead === 0 && $habit->riddenToday ? 0.0 : $habit->usualOn((($weekday + $ahead - 1) % 7) + 1),
-            range(0, self::HORIZON_DAYS),
-        );
-
-        return self::along(
-            $chain,
-            $habit,
-            $km,
-            array_map(fn(int $ahead) => $habit->riddenOn((($weekday + $ahead - 1) % 7) + 1), range(0, self::HORIZON_DAYS)),
-            $zone,
-        );
-    }
-
-    /**
-     * By what is planned to be ridden, day by day from today.
-     *
-     * @param list<float> $km effective km
-     * @param list<float> $ridden the same as ridden
-     *
-     * @return self|null null without wax or knowledge of it, or where the wax outlasts those days
-     */
-    public static function along(ChainState $chain, RidingHabit $habit, array $km, array $ridden, DateTimeZone $zone): ?self
-    {
-        if ($chain->wax->life === null || !$chain->wax->known) {
-            return null;
-        }
-        $leftKm = $habit->rideableKm($chain);
-        $today = LocalDay::of($chain->nowS, $zone);
-        foreach ($km as $ahead => $takesKm) {
-            if ($takesKm > $leftKm + Check::EPSILON) {
-                return new self($today->plus($ahead)->date, $takesKm - $leftKm, $ridden[$ahead], $habit->weeklyKm, $ahead);
+                return new self(
+                    $today->plus($day)->date,
+                    $byKm && $single ? $km - $leftKm : null,
+                    !$byKm && $single ? $hours - $leftHours : null,
+                    $plan->ridden[$day],
+                    $hours,
+                    $day,
+                    !$byKm,
+                    self::taken($byKm ? $plan->km : $plan->hours, $day, $today),
+                );
             }
-            $leftKm -= $takesKm;
+            [$leftKm, $leftHours] = [$leftKm - $km, $leftHours - $hours];
         }
 
         return null;
+    }
+
+    /**
+     * @param list<float> $each
+     *
+     * @return list<array{string, float}>
+     */
+    private static function taken(array $each, int $days, LocalDay $today): array
+    {
+        $taken = array_filter(array_slice($each, 0, $days), fn(float $one) => $one > 0.0);
+
+        return array_map(fn(int $day) => [$today->plus($day)->date, $taken[$day]], array_keys($taken));
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 /**
- * One day of one bike in a plan: what is left on the chain before and after its ride (effective km and hours, margin included), and what is
- * done before.
+ * One day of one bike in a plan: what is left on the chain before and after its ride (effective km and hours, margin included; null in the
+ * measure that its bike does not go by), and what is done before.
  */
 final readonly class LaneDay
 {
@@ -17,9 +17,8 @@ final readonly class LaneDay
     public function __construct(
         public int $day,
         public int $chainId,
-        public float $beforeKm,
-        public float $afterKm,
-        /** Hours left before and after its ride where the bike goes by them too; null: it does not. */
+        public ?float $beforeKm,
+        public ?float $afterKm,
         public ?float $beforeHours,
         public ?float $afterHours,
         public float $rideKm,

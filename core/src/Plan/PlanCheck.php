@@ -61,7 +61,7 @@ final readonly class PlanCheck
         $doubts = [];
         foreach ($asked as [$day, $bikeId, $ride]) {
             $chain = $then->chain($day->chainId, $ride->moment->unixS - 60);
-            $needs = min($chain->terms->intervalKm, $day->rideKm / $margin);
+            $needs = $chain->terms->limitKm() === null ? 0.0 : min($chain->terms->intervalKm, $day->rideKm / $margin);
             $leftHours = $chain->wax->life?->leftHours;
             $needsHours = min($chain->terms->intervalHours ?? INF, $plan->riding[$bikeId]->hours[$day->day]);
             $hoursShort = $leftHours !== null && $leftHours < $needsHours - Check::EPSILON;

@@ -23,7 +23,10 @@ final readonly class PlanWalk
         $deadlines = array_column($plan->deadlines, null, 'chainId');
         foreach ($plan->bikes + $plan->dripBikes + $plan->alone as $bikeId => $bike) {
             $drips = isset($plan->dripBikes[$bikeId]);
-            $run = new BikeRun($bike, $drips ? PlannedTopUp::alone($bike->km(), $plan->terms->topUpMinutes) : $plan->input->topUp);
+            $run = new BikeRun(
+                $bike,
+                $drips ? PlannedTopUp::alone((float) $bike->intervalKm, $plan->terms->topUpMinutes) : $plan->input->topUp,
+            );
             [$before, $bare, $days] = [[], [], []];
             for ($day = 0; $day < $plan->terms->days; $day++) {
                 $dipped = array_values(
@@ -35,8 +38,8 @@ final readonly class PlanWalk
                 foreach ($dipped as $n) {
                     isset($run->bare[$n]) && ($bare[] = $n);
                     $before[$n][$day] = isset($run->bare[$n])
-                        ? [0.0, $bike->intervalHours === null ? null : 0.0]
-                        : [max(0.0, $bike->km() - $run->used[$n]), $run->leftHours($n)];
+                        ? [$bike->intervalKm === null ? null : 0.0, $bike->intervalHours === null ? null : 0.0]
+                        : [$run->leftKm($n), $run->leftHours($n)];
                 }
                 $run->dip($dipped, $day);
                 $days[] = self::day($plan, $bike, $run, $bikeId, $day, $dipped);
@@ -66,10 +69,13 @@ final readonly class PlanWalk
         $ridden = !isset($plan->leftOut()[$bikeId][$day]) && $run->ride($day);
         $chain = $run->on;
         $km = $bike->dailyKm[$day];
-        [$leftKm, $leftHours] = [isset($run->bare[$chain]) ? 0.0 : max(0.0, $bike->km() - $run->used[$chain]), $run->leftHours($chain)];
+        [$leftKm, $leftHours] = [
+            isset($run->bare[$chain]) && $bike->intervalKm !== null ? 0.0 : $run->leftKm($chain),
+            $run->leftHours($chain),
+        ];
         [$beforeKm, $beforeHours] = [$leftKm, $leftHours];
         if ($ridden && $km > 0.0) {
-            $beforeKm = min($bike->km(), $leftKm + $km);
+            $beforeKm = $leftKm === null ? null : min($bike->intervalKm, $leftKm + $km);
             $beforeHours = $leftHours === null ? null : min($bike->intervalHours ?? INF, $leftHours + $bike->dailyHours[$day]);
         }
 
@@ -83,7 +89,7 @@ final readonly class PlanWalk
             $km,
             $bike->dailyHours[$day] ?? null,
             ($plan->riding[$bikeId] ?? null)->ridden[$day] ?? 0.0,
-            $ridden ? max(0.0, $km - $bike->km()) : 0.0,
+            $ridden ? max(0.0, $km - ($bike->intervalKm ?? INF)) : 0.0,
             isset($run->swaps[$swaps]) ? (int) $bike->chains[$run->swaps[$swaps][1]]->id : null,
             array_map(fn(array $one) => (int) $bike->chains[$one[1]]->id, array_slice($run->dripped, $drips)),
             array_map(fn(int $n) => (int) $bike->chains[$n]->id, $dipped),
@@ -92,7 +98,7 @@ final readonly class PlanWalk
     }
 
     /**
-     * @param array{float, float|null} $left
+     * @param array{float|null, float|null} $left
      * @param list<LaneDay> $days of its bike
      * @param array<int, Deadline> $deadlines by chain
      */
@@ -118,7 +124,8 @@ final readonly class PlanWalk
                 $deadline !== null && !$deadline->missed && $day >= $deadline->from && $day <= $deadline->until => DipWhy::from(
                     $deadline->kind->value,
                 ),
-                $km > $left[0] + Check::EPSILON || ($left[1] !== null && $hours > $left[1] + Check::EPSILON) => DipWhy::Short,
+                ($left[0] !== null && $km > $left[0] + Check::EPSILON) || ($left[1] !== null && $hours > $left[1] + Check::EPSILON)
+                    => DipWhy::Short,
                 default => DipWhy::Along,
             },
             $left[0],

@@ -7,7 +7,6 @@ namespace Dripel\Core\Plan;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
-use LogicException;
 
 /**
  * A bike with what it will be ridden each day and its chains. It goes by effective km, by hours, or by both; what has no interval is
@@ -84,17 +83,11 @@ final readonly class PlannedBike
         return array_filter($this->chains, fn(PlannedChain $chain) => $chain->dipFrom > 0 || $chain->notOn !== []) !== [];
     }
 
-    /** The interval of a bike that goes by km. */
-    public function km(): float
-    {
-        return $this->intervalKm ?? throw new LogicException("Bike {$this->id} goes by hours alone.");
-    }
-
     /** How much of a coat so many km and hours are, 1 fresh: by what runs out first. */
-    public function coat(float $leftKm, ?float $leftHours): float
+    public function coat(?float $leftKm, ?float $leftHours): float
     {
         return min(
-            $this->intervalKm === null ? INF : $leftKm / $this->intervalKm,
+            $this->intervalKm === null || $leftKm === null ? INF : $leftKm / $this->intervalKm,
             $this->intervalHours === null || $leftHours === null ? INF : $leftHours / $this->intervalHours,
         );
     }

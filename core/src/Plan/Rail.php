@@ -21,6 +21,7 @@ final readonly class Rail
         public ?ChainState $fitted,
         public array $hanging,
         public RidingHabit $habit,
+        /** Null: nobody looked ahead, or its wax outlasts all that was looked at. */
         public ?GoodUntil $goodUntil,
         private Settings $settings,
     ) {}
@@ -41,28 +42,21 @@ final readonly class Rail
             $chainId = $book->fittings->componentOn($bikeId, $nowS);
             $fitted = $chainId === null ? null : $book->chain($chainId, $nowS);
             $habit = RidingHabit::of($book->ridesOf($bikeId), $book->settings, $nowS, $zone);
-            $rails[] = new self(
-                $bikeId,
-                $fitted,
-                $hanging[$bikeId] ?? [],
-                $habit,
-                $fitted === null ? null : GoodUntil::of($fitted, $habit, $zone),
-                $book->settings,
-            );
+            $rails[] = new self($bikeId, $fitted, $hanging[$bikeId] ?? [], $habit, null, $book->settings);
         }
 
         return $rails;
     }
 
-    /** The same rail with its wax worked out along a plan instead of the usual weeks. */
-    public function along(RidingPlan $plan, DateTimeZone $zone): self
+    /** The same rail with its wax worked out along what it will be ridden. */
+    public function along(RidingPlan $plan, LocalDay $today): self
     {
         return new self(
             $this->bikeId,
             $this->fitted,
             $this->hanging,
             $this->habit,
-            $this->fitted === null ? null : GoodUntil::along($this->fitted, $this->habit, $plan->km, $plan->ridden, $zone),
+            $this->fitted === null ? null : GoodUntil::of($this->fitted, $plan, $today),
             $this->settings,
         );
     }

@@ -105,7 +105,7 @@ final readonly class RidingHabit
             return 0.0;
         }
         return min(
-            $chain->wax->life->leftKm ?? INF,
+            $chain->terms->hoursAlone && $this->kmPerHour !== null ? INF : $chain->leftKm(),
             $chain->wax->life->leftHours === null || $this->kmPerHour === null ? INF : $chain->wax->life->leftHours * $this->kmPerHour,
         );
     }

@@ -24,6 +24,8 @@ final readonly class RidingPlan
      * @param list<float> $km effective km for each day from today
      * @param list<float> $ridden the same as ridden
      * @param list<float> $hours likewise, at the bike's pace; 0 where nobody ever timed a ride
+     * @param list<bool> $habit whether a day is like the last eight weeks
+     * @param list<bool> $spread whether its km are a share of the week's: on no day of the week is a ride usual
      * @param list<string> $names of planned rides, by day; empty where none is
      * @param array<int, ChainState> $kept the chain that is kept for the event of a day, by day
      */
@@ -32,7 +34,8 @@ final readonly class RidingPlan
         public array $ridden,
         public array $hours,
         public array $names,
-        public bool $byHabit,
+        private array $habit,
+        public array $spread,
         public array $kept,
         /** Whether single rides, days off or an event make these weeks unlike others. */
         public bool $special,
@@ -50,13 +53,14 @@ final readonly class RidingPlan
         $factor = function (EarSeason $season) use (&$factors, $book, $rail, $zone): float {
             return $factors[$season->value] ??= self::factor($book, $rail->bikeId, $season, $zone);
         };
-        [$km, $ridden, $names, $byHabit] = [[], [], [], false];
+        [$km, $ridden, $names, $habit, $spread] = [[], [], [], [], []];
         for ($ahead = 0; $ahead < $days; $ahead++) {
             $day = $today->plus($ahead);
             $season = EarSeason::of($day->startS() + 43200, $zone);
             $mine = array_values(array_filter($planned, fn(PlannedRide $ride) => $ride->concerns($day->date, $rail->bikeId)));
             $week = $settings->numbers($season === EarSeason::Summer ? SettingKey::WeekSummer : SettingKey::WeekWinter, $rail->bikeId);
-            $byHabit = $byHabit || ($mine === [] && $week === []);
+            $habit[] = $mine === [] && $week === [];
+            $spread[] = $mine === [] && $week === [] && $rail->habit->usualKm === [];
             $ofWeek = $week[$day->weekday() - 1] ?? 0.0;
             [$ridden[], $km[]] = match (true) {
                 $mine !== [] => [
@@ -92,12 +96,35 @@ final readonly class RidingPlan
             array_values($ridden),
             array_map(fn(float $each) => $each * $pace, array_values($ridden)),
             $names,
-            $byHabit,
+            $habit,
+            $spread,
             $kept,
             $kept !== [] ||
                 array_filter($planned, fn(PlannedRide $ride) => $ride->bikeId === null || $ride->bikeId === $rail->bikeId) !== [],
             $pace,
         );
+    }
+
+    /** The same over the first days alone. */
+    public function first(int $days): self
+    {
+        return new self(
+            array_slice($this->km, 0, $days),
+            array_slice($this->ridden, 0, $days),
+            array_slice($this->hours, 0, $days),
+            array_slice($this->names, 0, $days),
+            array_slice($this->habit, 0, $days),
+            array_slice($this->spread, 0, $days),
+            array_filter($this->kept, fn(int $day) => $day < $days, ARRAY_FILTER_USE_KEY),
+            $this->special,
+            $this->hoursPerKm,
+        );
+    }
+
+    /** Whether any of it is taken from the last eight weeks. */
+    public function byHabit(): bool
+    {
+        return in_array(true, $this->habit, true);
     }
 
     /** Effective km in an hour of the day on which they are fewest; infinitely many where nobody ever timed a ride. */

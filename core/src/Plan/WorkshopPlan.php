@@ -43,7 +43,7 @@ final class WorkshopPlan
      */
     private function __construct(
         private readonly Book $book,
-        /** @var list<Rail> as they are today */
+        /** @var list<Rail> as they are today, with how long the wax will do */
         public readonly array $rails,
         public readonly PlanTerms $terms,
         public readonly PotDaysInput $input,
@@ -81,8 +81,10 @@ final class WorkshopPlan
         $byChain = array_column($deadlines, null, 'chainId');
         $fresh = array_merge(...array_map(fn(BookedPot $pot) => $pot->begun ? $pot->chainIds : [], $booked));
         [$bikes, $dripBikes, $riding] = [[], [], []];
-        foreach ($rails as $rail) {
-            $plan = RidingPlan::of($book, $rail, $planned, $terms->days, $nowS, $zone);
+        foreach ($rails as $n => $rail) {
+            $weeks = RidingPlan::of($book, $rail, $planned, max($terms->days, GoodUntil::DAYS), $nowS, $zone);
+            $rails[$n] = $rail = $rail->along($weeks, $days->today);
+            $plan = $weeks->first($terms->days);
             $bike = self::bike($rail, $plan, $terms, $days, $byChain, $fresh);
             if ($bike === null) {
                 continue;
@@ -96,7 +98,7 @@ final class WorkshopPlan
             if (!$deadline->missed && !in_array($deadline->chainId, $ridden, true)) {
                 $alone["alone {$deadline->chainId}"] = new PlannedBike(
                     "alone {$deadline->chainId}",
-                    $book->settings->intervalKm($deadline->bikeId, $nowS),
+                    $book->terms()->setKm($deadline->bikeId, $nowS),
                     array_fill(0, $terms->days, 0.0),
                     [self::chain($deadline->chainId, 0.0, 0.0, $deadline->kind === DeadlineKind::Rust, 0, $terms, $days, $deadline)],
                     0,
@@ -461,10 +463,9 @@ final class WorkshopPlan
         }
         $drips = $rail->fitted->terms->dripOnly;
         // On drip wax alone the hours begin anew with each drip: as many km as they last on the slowest day.
-        $km = min(
-            $rail->fitted->terms->intervalKm,
-            $drips ? ($rail->fitted->terms->intervalHours ?? INF) * $plan->slowestKmPerHour() : INF,
-        );
+        $km = $drips
+            ? min($rail->fitted->terms->intervalKm, ($rail->fitted->terms->intervalHours ?? INF) * $plan->slowestKmPerHour())
+            : $rail->fitted->terms->limitKm();
         $hours = $drips ? null : $rail->fitted->terms->intervalHours;
         // What cannot be counted on is used up in every measure.
         $counts = fn(ChainState $chain): bool => $chain->wax->life !== null && $chain->wax->known && !$chain->wax->life->due();
@@ -478,7 +479,12 @@ final class WorkshopPlan
                     ? self::chain($chain->chainId, 0.0, 0.0, false, 0, $terms, $days, null)
                     : self::chain(
                         $chain->chainId,
-                        max(0.0, $km - ($drips ? $rail->rideableKm($chain) : ($counts($chain) ? $chain->wax->life->leftKm ?? $km : 0.0))),
+                        $km === null
+                            ? 0.0
+                            : max(
+                                0.0,
+                                $km - ($drips ? $rail->rideableKm($chain) : ($counts($chain) ? $chain->wax->life->leftKm ?? $km : 0.0)),
+                            ),
                         $hours === null ? 0.0 : max(0.0, $hours - ($counts($chain) ? $chain->wax->life->leftHours ?? $hours : 0.0)),
                         $chain->wax->life === null,
                         $chain->wax->topUps,

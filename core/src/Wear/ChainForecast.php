@@ -112,9 +112,7 @@ final class ChainForecast
         $bikeId = $book->bikeOfChain($chain->chainId, $chain->nowS);
 
         return $asWax(
-            $bikeId === null
-                ? $chain->terms->intervalKm
-                : $book->settings->intervalKm($bikeId, $chain->wax->dip->moment->unixS ?? $chain->nowS),
+            $bikeId === null ? $chain->terms->intervalKm : $book->terms()->setKm($bikeId, $chain->wax->dip->moment->unixS ?? $chain->nowS),
         );
     }
 

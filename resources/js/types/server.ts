@@ -233,6 +233,7 @@ export interface CommandAnswer {
   chains: ChangedChain[]
   cautions: string[]
   examples: string[]
+  next: { title: string; text: string }[]
 }
 
 export interface CommuteLine {
@@ -371,6 +372,7 @@ export interface FormDefaults {
     chainId: number | null
     since: { date: string; time: string } | null
     chains: { id: number; label: string }[]
+    pace: string
   }[]
   conditions: { value: string; title: string; note: string }[]
   instruments: InstrumentView[]
@@ -1066,6 +1068,7 @@ export interface RailView {
   fitted: ChainView | null
   leftNumber: string | null
   leftWords: string
+  hours: string
   until: { before: string; stressed: string; after: string; due: boolean }
   hanging: ChainView[]
   offNote: string | null

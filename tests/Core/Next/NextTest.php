@@ -22,7 +22,6 @@ use Dripel\Core\Next\NextList;
 use Dripel\Core\Next\NextPart;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Next\Verb;
-use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\RidingHabit;
 use Dripel\Core\Strip\JarRole;
@@ -112,11 +111,12 @@ it('learns the usual rides of the last eight weeks', function (): void {
         ->toBeGreaterThan((130 * 3) / 3 - 30);
 });
 
-it('says until when the wax is good', function (Book $book, ?string $date, ?float $short): void {
-    $chain = $book->chain(1, clockAt('2026-11-25 12:00'));
-    $until = GoodUntil::of($chain, RidingHabit::of($book->ridesOf(1), $book->settings, $chain->nowS, zone()), zone());
+it('says until when the wax is good', function (Book $book, ?string $date, ?float $short, ?float $shortHours = null): void {
+    $until = Asked::input($book, clockAt('2026-11-25 12:00'), zone())->plan->rails[0]->goodUntil;
     expect($until?->date)->toBe($date);
-    $short === null ? expect($until?->shortKm)->toBeNull() : expect($until?->shortKm)->toEqualWithDelta($short, 1e-9);
+    foreach ([[$until?->shortKm, $short], [$until?->shortHours, $shortHours]] as [$is, $expected]) {
+        $expected === null ? expect($is)->toBeNull() : expect($is)->toEqualWithDelta($expected, 1e-9);
+    }
 })->with([
     // 120 km in the 20.625 days since the first ride are 40.7 a week; 300 km last 51 whole days at that.
     // 300 km: two weekends take 260, the third Saturday asks 50 of the 40 left.
@@ -131,8 +131,17 @@ it('says until when the wax is good', function (Book $book, ?string $date, ?floa
     'hours run out first' => [
         fn() => oneBike(weekends(8), '2026-11-24 20:00', settings: [[SettingKey::IntervalHours, 2]]),
         '2026-12-05',
-        50.0,
+        null,
+        (50.0 * 2) / 130,
     ],
+    // Two hours a weekend: the third Saturday asks more than the tenth of an hour that is left, whatever its km.
+    'by hours alone' => [
+        fn() => oneBike(weekends(8), '2026-11-24 20:00', settings: [[SettingKey::IntervalKm, null], [SettingKey::IntervalHours, 4.1]]),
+        '2026-12-12',
+        null,
+        (50.0 * 2) / 130 - 0.1,
+    ],
+    'the chain with no wax left' => [fn() => oneBike(weekends(8), '2026-10-02 20:00'), '2026-11-28', 50.0],
 ]);
 
 it('asks for what comes next, in order of its day', function (Book $book, array $expected): void {

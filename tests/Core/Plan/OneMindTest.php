@@ -38,7 +38,10 @@ function diceWorkshop(int $seed, int $nowS): Book
     for ($bike = 1; $bike <= mt_rand(1, 3); $bike++) {
         $bikes[] = $bike;
         $settings[] = $set(SettingKey::IntervalKm, $bike, $pick([150, 250, 400]));
-        mt_rand(0, 3) === 0 && ($settings[] = $set(SettingKey::IntervalHours, $bike, $pick([6.0, 10.0])));
+        if (mt_rand(0, 3) === 0) {
+            $settings[] = $set(SettingKey::IntervalHours, $bike, $pick([6.0, 10.0]));
+            mt_rand(0, 1) === 0 && ($settings[] = $set(SettingKey::IntervalKm, $bike, null));
+        }
         mt_rand(0, 9) === 0 && ($settings[] = $set(SettingKey::DripOnly, $bike, 1));
         mt_rand(0, 1) === 0 &&
             ($settings[] = $set(SettingKey::WeekWinter, $bike, array_map(fn() => $pick([0, 0, 20, 45, 80]), range(1, 7))));

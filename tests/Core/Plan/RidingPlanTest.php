@@ -77,21 +77,21 @@ it('rides what is planned, else the week as it was written, else as usual, else 
         $sundays[3 + 7 * $n] = [50.0, $n % 2 === 0 ? Condition::Wet : Condition::Dry];
     }
     $usual = weekAhead(riddenAgo($sundays));
-    expect([$usual->ridden, $usual->byHabit])
+    expect([$usual->ridden, $usual->byHabit()])
         ->toBe([[0.0, 0.0, 0.0, 0.0, 50.0, 0.0, 0.0], true])
         ->and($usual->km[4])
         ->toEqualWithDelta((50.0 + 125.0) / 2, 1e-9);
 
     // Here and there: 140 km in eight weeks, so much a day.
     $lately = weekAhead(riddenAgo([10 => [100.0], 33 => [40.0]]));
-    expect($lately->byHabit)->toBeTrue();
+    expect($lately->byHabit())->toBeTrue();
     foreach ($lately->ridden as $km) {
         expect($km)->toEqualWithDelta(140.0 / ((33 - 0.5) / 7) / 7, 0.15);
     }
 
     // As it was written, in km as ridden, at what the winter’s rides took.
     $written = weekAhead(riddenAgo($sundays, ['bike.week_winter' => [10, 0, 20, 0, 0, 0, 70]]));
-    expect([$written->ridden, $written->byHabit])
+    expect([$written->ridden, $written->byHabit()])
         ->toBe([[20.0, 0.0, 0.0, 0.0, 70.0, 10.0, 0.0], false])
         ->and($written->km[4])
         ->toEqualWithDelta(70.0 * 1.75, 1e-9);

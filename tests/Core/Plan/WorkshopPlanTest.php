@@ -153,6 +153,31 @@ it('plans a bike that goes by hours by its hours, and shows what is left of them
     ]);
 });
 
+it('plans a bike by hours alone, whatever its km', function (): void {
+    // The same hours as above; without km the 240 km of wax no longer stand beside them.
+    [$book, $plan, $nowS] = planOf(settings: [[SettingKey::IntervalHours, 1, 10.0], [SettingKey::IntervalKm, 1, null]]);
+    $bike = $plan->bikes[1];
+    expect([$bike->intervalKm, $bike->intervalHours])
+        ->toBe([null, 10.0])
+        ->and(array_map(fn(PlannedChain $chain) => [$chain->usedKm, $chain->usedHours], $bike->chains))
+        ->toBe([[0.0, 8.0], [0.0, 0.0]]);
+    $lanes = $plan->walk()->lanes[1];
+    expect([$lanes[3]->beforeKm, $lanes[3]->afterKm, $lanes[3]->overKm])
+        ->toBe([null, null, 0.0])
+        ->and($bike->coat($lanes[3]->afterKm, $lanes[3]->afterHours))
+        ->toEqualWithDelta(0.76, 1e-9);
+    expect($plan->whole())->toBeTrue()->and(PlanCheck::of($book, $plan, $nowS))->toBe([]);
+    foreach (array_merge(...array_values($plan->walk()->reasons)) as $reason) {
+        expect($reason->leftKm)->toBeNull()->and($reason->leftHours)->not->toBeNull();
+    }
+    // What its hours come to at 25 km/h stands for an interval where one in km is asked for; a drip gives none of it back.
+    $state = $book->chain(1, $nowS);
+    expect([$state->terms->limitKm(), $state->terms->intervalKm])
+        ->toEqual([null, 250.0])
+        ->and([$state->leftKm(), $state->leftAfterTopUp()])
+        ->toEqualWithDelta([50.0, 50.0], 1e-9);
+});
+
 it('says where its simple count and ChainState differ', function (): void {
     // A top-up of tonight is not dry before tomorrow; a ride tomorrow at nine needs it dry by then, and a night of twenty hours is longer.
     [$book, $plan, $nowS] = planOf(

@@ -72,6 +72,7 @@ it('says what is missing or unknown, with a near guess', function (string $text,
 })->with([
     ['loud heron 2h10', 'Only a ride takes so long'],
     ['ride heron', 'How far?'],
+    ['ride heron 1h30', 'How far, about?'],
     ['ride 62', 'Which bike? There are Heron, Night Owl.'],
     ['ride herron 62', '"guess":"ride heron 62"'],
     ['ride heron 62 yestreday', '"guess":"ride heron 62 yesterday"'],
@@ -86,6 +87,29 @@ it('says what is missing or unknown, with a near guess', function (string $text,
     ['swap night owl', 'Nothing waxed hangs ready for Night Owl'],
     ['ride heron 40 31 feb', 'no such day'],
 ]);
+
+it('answers what is next in the words of the Shed, and does nothing', function (string $text): void {
+    ($this->say)('ride heron 62 wet yesterday');
+    $rows = Bench::rows();
+    $lines = collect($this->get('/')->inertiaProps('next'))
+        ->pluck('line.title')
+        ->all();
+    $told = $this->postJson('/command/preview', ['action_id' => (string) Str::uuid(), 'text' => $text])
+        ->assertOk()
+        ->json();
+    expect([$told['sentence'], array_column($told['next'], 'title')])
+        ->toBe([null, $lines])
+        ->and($lines)
+        ->not->toBe([])
+        ->and(Bench::rows())
+        ->toBe($rows);
+    ($this->say)($text)->assertSessionHasErrors('text');
+})->with(['what’s next', 'What\'s next?', 'next']);
+
+it('takes a time for a distance where the bike has a pace', function (): void {
+    ($this->say)('ride heron 60 2h30')->assertSessionHasNoErrors();
+    expect(($this->ask)('ride heron 1h30'))->toContain('"sentence":"Log about 36 km dry on Heron in 1 h 30, today."');
+});
 
 it('does what it said, and takes it back', function (): void {
     ($this->say)('ride heron 62 wet yesterday')->assertSessionHasNoErrors()->assertSessionHas('done');
@@ -131,6 +155,7 @@ it('gives examples that are of the workshop and that it understands', function (
         ->toMatchArray(['problem' => null, 'sentence' => null])
         ->and($answer['examples'])
         ->toBe([
+            'what’s next',
             'ride heron 62 wet yesterday',
             'ride heron 40 2h10 yesterday at 14:30',
             'heron 240 since monday',
@@ -141,7 +166,7 @@ it('gives examples that are of the workshop and that it understands', function (
             'pot saturday',
             'undo',
         ]);
-    foreach (array_slice($answer['examples'], 0, -1) as $example) {
+    foreach (array_slice($answer['examples'], 1, -1) as $example) {
         expect(json_decode(($this->ask)($example), true)['sentence'])->not->toBeNull();
     }
 })->with(['', 'help', 'Help!', 'what can I say?']);

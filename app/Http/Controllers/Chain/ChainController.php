@@ -16,6 +16,7 @@ use App\Http\Requests\Chain\ChainRequest;
 use App\Logbook\Moments;
 use App\Logbook\ReadBook;
 use App\Models\Chain;
+use App\Plan\ReadPlan;
 use App\Pot\ReadBaths;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
@@ -41,6 +42,7 @@ final class ChainController extends Controller
         OpenJobs $openJobs,
         ReadBaths $readBaths,
         RetireProps $retire,
+        ReadPlan $readPlan,
     ): Response {
         $workshop = $current->workshop();
         $props = new ChainPageProps($readBook($workshop), $translators->current(), $readWear($workshop));
@@ -52,6 +54,7 @@ final class ChainController extends Controller
                 $openJobs->byChain($workshop)[$chain->id] ?? null,
                 $retire->story($workshop, $chain->id),
                 array_values(array_map((new PotProps($translators->current()))->of(...), $readBaths($workshop))),
+                $readPlan($workshop)->rails,
             ) + ['forecast' => Inertia::defer(fn() => $props->forecast($chain->id))],
         );
     }

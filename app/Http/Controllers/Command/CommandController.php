@@ -7,8 +7,10 @@ namespace App\Http\Controllers\Command;
 use App\Command\CommandParser;
 use App\Command\Examples;
 use App\Command\NotUnderstood;
+use App\Command\Phrase;
 use App\Exceptions\UndoBlocked;
 use App\Http\Controllers\Controller;
+use App\Http\Props\ReadShed;
 use App\Http\Requests\Command\CommandRequest;
 use App\Logbook\DryRun;
 use App\Text\ChangeWords;
@@ -28,6 +30,7 @@ use Illuminate\Validation\ValidationException;
  *     chains: list<ChangedChain>,
  *     cautions: list<string>,
  *     examples: list<string>,
+ *     next: list<array{title: string, text: string}>,
  * }
  */
 final class CommandController extends Controller
@@ -38,17 +41,35 @@ final class CommandController extends Controller
         Examples $examples,
         DryRun $dryRun,
         ChangeWords $words,
+        ReadShed $readShed,
     ): JsonResponse {
-        return response()->json($this->answer($request, $parser, $examples, $dryRun, $words));
+        return response()->json($this->answer($request, $parser, $examples, $dryRun, $words, $readShed));
     }
 
     /** @return CommandAnswer */
-    private function answer(CommandRequest $request, CommandParser $parser, Examples $examples, DryRun $dryRun, ChangeWords $words): array
-    {
-        $nothing = ['sentence' => null, 'problem' => null, 'guess' => null, 'chains' => [], 'cautions' => [], 'examples' => []];
+    private function answer(
+        CommandRequest $request,
+        CommandParser $parser,
+        Examples $examples,
+        DryRun $dryRun,
+        ChangeWords $words,
+        ReadShed $readShed,
+    ): array {
+        $nothing = [
+            'sentence' => null,
+            'problem' => null,
+            'guess' => null,
+            'chains' => [],
+            'cautions' => [],
+            'examples' => [],
+            'next' => [],
+        ];
         $text = $request->string('text')->toString();
         if (Examples::askedFor($text)) {
             return ['examples' => $examples->all()] + $nothing;
+        }
+        if ((new Phrase($text))->isOneOf('command.next')) {
+            return ['next' => $readShed($request->workshop())->told()] + $nothing;
         }
         try {
             $command = $parser($text);

@@ -23,7 +23,8 @@ final class BikeRequest extends ActionRequest
             'name' => ['required', 'string', 'max:40'],
             'kind' => ['required', Rule::in(self::KINDS)],
             'speeds' => ['required', 'integer', 'between:1,14'],
-            'interval' => ['required', 'numeric', 'gte:20', 'lte:2000'],
+            // Empty where only hours count.
+            'interval' => ['required_without:interval_hours', 'nullable', 'numeric', 'gte:20', 'lte:2000'],
             'interval_hours' => ['nullable', 'numeric', 'gt:0', 'lte:500'],
             'limit_school' => ['required', Rule::enum(LimitSchool::class)],
             'chains_wanted' => ['nullable', 'integer', 'between:1,12'],
@@ -39,7 +40,8 @@ final class BikeRequest extends ActionRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return array_fill_keys(['week_summer.regex', 'week_winter.regex'], (string) __('errors.week'));
+        return ['interval.required_without' => (string) __('errors.interval_or_hours')] +
+            array_fill_keys(['week_summer.regex', 'week_winter.regex'], (string) __('errors.week'));
     }
 
     /** @return array<string, string|int|float|list<mixed>|null> by SettingKey */
@@ -49,7 +51,7 @@ final class BikeRequest extends ActionRequest
             SettingKey::BikeName->value => trim($this->string('name')->toString()),
             SettingKey::BikeKind->value => $this->string('kind')->toString(),
             SettingKey::BikeSpeeds->value => $this->integer('speeds'),
-            SettingKey::IntervalKm->value => round(Units::of($this->translator()->settings)->toKm($this->float('interval')), 3),
+            SettingKey::IntervalKm->value => $this->filled('interval') ? round($this->km('interval'), 3) : null,
             SettingKey::IntervalHours->value => $this->filled('interval_hours') ? $this->float('interval_hours') : null,
             SettingKey::LimitSchool->value => $this->string('limit_school')->toString(),
         ] +

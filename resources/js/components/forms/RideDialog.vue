@@ -28,6 +28,8 @@ const bikes = computed(() => [
   ...(props.forms.bikes.length > 1 || props.ride?.bike === null ? [{ value: null, title: t('ride.not_sure') }] : []),
 ])
 
+const pace = computed(() => props.forms.bikes.find((bike) => bike.id === form.bike_id)?.pace ?? '')
+
 const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${props.ride.id}` : '/rides', () => (open.value = false))
 </script>
 
@@ -48,6 +50,7 @@ const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${pr
         v-model="form.distance"
         :label="t('ride.distance')"
         :unit="here.distanceUnit"
+        :hint="pace"
         :error-messages="form.errors.distance"
         name="distance"
         autofocus />

@@ -47,6 +47,11 @@ const run = () => form.text.trim() && submit('post', '/command', () => (open.val
           </button>
           <ChangesPreview v-if="preview?.sentence && preview.chains.length" :chains="preview.chains" />
           <p v-for="caution in preview?.cautions ?? []" :key="caution" class="caution">{{ caution }}</p>
+          <ol v-if="preview?.next.length" class="next" data-test="next-told">
+            <li v-for="item in preview.next" :key="item.title">
+              <b>{{ item.title }}</b> <span class="muted">{{ item.text }}</span>
+            </li>
+          </ol>
           <div v-if="preview?.examples.length" class="examples" data-test="examples">
             <span class="muted">{{ t('command.examples') }}</span>
             <button v-for="example in preview.examples" :key="example" type="button" class="as-link" @click="take(example)">
@@ -85,6 +90,12 @@ form {
 }
 p {
   margin: 0;
+}
+.next {
+  margin: 0;
+  padding-left: 20px;
+  display: grid;
+  gap: 8px;
 }
 .sentence {
   font-weight: 680;

@@ -57,7 +57,7 @@ const verbs = (): RailVerb[] =>
             }}</span></Link
           >
         </p>
-        <p v-if="rail.fitted.hours" class="until" data-test="hours">{{ rail.fitted.hours }}</p>
+        <p v-if="rail.hours" class="until" data-test="hours">{{ rail.hours }}</p>
         <p class="until" :class="{ ember: rail.until.due }">
           {{ rail.until.before }} <b>{{ rail.until.stressed }}</b>{{ rail.until.after }}
         </p>

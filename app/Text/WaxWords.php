@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Terms;
+
+/** Wax in words, in the measures that a bike goes by: km, hours or both. */
+final readonly class WaxWords
+{
+    public function __construct(private Quantities $quantities) {}
+
+    /** "300 km", "10 h", or by what comes first "300 km or 10 h". */
+    public function amount(?float $km, ?float $hours): string
+    {
+        return $this->measures('words.km_or_hours', $km, $hours);
+    }
+
+    /** What a ride takes of it, in every measure: "60 km and 2 h 30". */
+    public function needs(?float $km, ?float $hours): string
+    {
+        return $this->measures('words.km_and_hours', $km, $hours);
+    }
+
+    /** What a bike re-waxes at. */
+    public function interval(Terms $terms): string
+    {
+        return $this->amount($terms->limitKm(), $terms->intervalHours);
+    }
+
+    /** What is left on a chain that has wax: never more than there is. */
+    public function left(ChainState $chain): string
+    {
+        return $chain->terms->hoursAlone
+            ? $this->quantities->hours($chain->wax->life->leftHours ?? 0.0)
+            : $this->quantities->left($chain->leftKm());
+    }
+
+    /** The same in every measure that its bike goes by. */
+    public function leftInAll(ChainState $chain): string
+    {
+        return $this->amount($chain->terms->hoursAlone ? null : floor($chain->leftKm() + 1e-9), $chain->wax->life?->leftHours);
+    }
+
+    private function measures(string $both, ?float $km, ?float $hours): string
+    {
+        return match (true) {
+            $hours === null => $this->quantities->distance($km ?? 0.0),
+            $km === null => $this->quantities->hours($hours),
+            default => (string) __($both, ['km' => $this->quantities->distance($km), 'hours' => $this->quantities->hours($hours)]),
+        };
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Bike;
+use App\Models\Ride;
+use Tests\Feature\Bench;
+
+beforeEach(function (): void {
+    // Wednesday 25 November 2026, noon in UTC.
+    $this->bench = new Bench();
+    $this->bike = $this->bench->bike('Badger');
+    $this->a = $this->bench->chain($this->bike, 'A', 300, true);
+    $this->actingAs($this->bench->owner);
+    $this->save = fn(array $data) => $this->put(
+        "/bikes/{$this->bike->id}",
+        $data + [
+                'name' => 'Badger',
+                'kind' => 'mountain',
+                'speeds' => 12,
+                'interval' => '',
+                'interval_hours' => '10',
+                'limit_school' => 'strict',
+            ] +
+            Bench::form(0),
+    );
+    $this->ride = fn(array $data, float $ago = 20) => $this->post(
+        '/rides',
+        $data + [
+                'bike_id' => $this->bike->id,
+                'hours' => '',
+                'distance' => '',
+                'condition' => 'dry',
+            ] +
+            Bench::form($ago),
+    );
+    $this->plain = fn(mixed $of): string => str_replace("\u{a0}", ' ', (string) json_encode($of, JSON_UNESCAPED_UNICODE));
+});
+
+it('goes by hours alone where no distance is set: rail, chain, drip, plan and form say hours', function (): void {
+    ($this->save)(['interval_hours' => ''])->assertSessionHasErrors(['interval' => 'An interval in distance or in hours, or both']);
+    ($this->save)([])->assertSessionHasNoErrors();
+    ($this->ride)(['distance' => '60', 'hours' => '4:00'])->assertSessionHasNoErrors();
+    ($this->ride)(['distance' => '30', 'hours' => '1:48'], 10)->assertSessionHasNoErrors();
+
+    $state = $this->bench->state($this->a);
+    expect($state->wax->life?->leftKm)
+        ->toBeNull()
+        ->and($state->wax->life?->leftHours)
+        ->toEqualWithDelta(4.2, 1e-9)
+        // 90 km in 5.8 h: what is asked for in km is what ten hours come to.
+        ->and([$state->terms->intervalKm, $state->leftKm()])
+        ->toEqualWithDelta([900 / 5.8, (4.2 * 90) / 5.8], 1e-9);
+
+    $rail = $this->get('/')->inertiaProps('rails.0');
+    expect(($this->plain)([$rail['about'], $rail['leftNumber'], $rail['leftWords'], $rail['hours'], $rail['fitted']['word']]))
+        ->toContain('re-wax at 10 h')
+        ->toContain('"4 h 12"')
+        ->toContain('of 10 h left on A')
+        ->toContain('4 h 12 of 10 h left')
+        ->not->toContain('km');
+    $page = $this->get("/chains/{$this->a->id}");
+    expect(($this->plain)($page->inertiaProps('chain')))->toContain('"left":"4 h 12"');
+    expect(($this->plain)(collect($page->inertiaProps('why'))->firstWhere('figure', 'left')))
+        ->toContain('Why 4 h 12 of wax left?')
+        ->toContain('drip wax gives none back');
+    // A drip gives distance back and no hours.
+    expect(
+        ($this->plain)(
+            $this->postJson(
+                '/drip/plan',
+                ['chain_id' => $this->a->id, 'place' => 'on_bike', 'warmed' => true, 'coats' => 2, 'excess' => 'leave'] + Bench::form(0),
+            )
+                ->assertOk()
+                ->json(),
+        ),
+    )
+        ->toContain('Hours stay as they are, 4 h 12 of 10 h')
+        ->not->toContain('Good for about');
+    // The plan counts hours: 5 h 48 are ridden in one week, so the ten are up before it has come round twice.
+    expect(($this->plain)($this->get('/ahead')->inertiaProps('plan.lanes.0.about')))->toContain('10 h')->not->toContain('km');
+    foreach (['/gauge', '/books/money', '/ahead/what-if', '/settings', "/bikes/{$this->bike->id}", '/labels'] as $at) {
+        $this->get($at)->assertOk();
+    }
+    expect($this->get("/bikes/{$this->bike->id}")->inertiaProps('values.interval'))->toBe('');
+
+    // The distance comes back as easily, and undo knows that there was none.
+    ($this->save)(['interval' => '300'])->assertSessionHasNoErrors();
+    expect($this->bench->state($this->a)->wax->life?->leftKm)->toEqualWithDelta(210.0, 1e-9);
+    $this->post("/actions/{$this->bench->lastAction()->id}/undo", Bench::form(0))->assertSessionHasNoErrors();
+    expect($this->bench->state($this->a)->wax->life?->leftKm)->toBeNull();
+});
+
+it('is new without a distance as well', function (): void {
+    $this->post(
+        '/bikes',
+        [
+            'name' => 'Trainer',
+            'kind' => 'indoor',
+            'speeds' => 11,
+            'interval' => '',
+            'interval_hours' => '20',
+            'limit_school' => 'strict',
+        ] + Bench::form(0),
+    )->assertSessionHasNoErrors();
+    $bike = Bike::query()->orderByDesc('id')->firstOrFail();
+    $this->bench->state($this->bench->chain($bike, 'A', 200, true));
+    expect(($this->plain)($this->get('/')->inertiaProps('rails.1.about')))->toContain('20 h')->not->toContain('km');
+});
+
+it('takes a ride of which only the time is known, as far as the bike gets in it', function (): void {
+    ($this->ride)([])->assertSessionHasErrors('distance');
+    ($this->ride)(['hours' => '1:30'])->assertSessionHasErrors('distance');
+    ($this->ride)(['distance' => '60', 'hours' => '2:30'], 30)->assertSessionHasNoErrors();
+    expect(($this->plain)($this->get('/')->inertiaProps('forms.bikes.0.pace')))->toContain('24 km an hour');
+    ($this->ride)(['hours' => '1:30'])->assertSessionHasNoErrors();
+    $ride = Ride::query()->orderByDesc('id')->firstOrFail();
+    expect([$ride->km, $ride->hours])->toBe([36.0, 1.5]);
+    // Nobody knows the pace of an unknown bike.
+    ($this->ride)(['hours' => '1:30', 'bike_id' => null])->assertSessionHasErrors('distance');
+    // What was put right keeps what it showed.
+    $this->put(
+        "/rides/{$ride->id}",
+        [
+            'bike_id' => $this->bike->id,
+            'distance' => '30',
+            'hours' => '1:30',
+            'condition' => 'wet',
+        ] + Bench::form(20),
+    )->assertSessionHasNoErrors();
+    expect(Ride::query()->live()->orderByDesc('id')->firstOrFail()->km)->toBe(30.0);
+});
