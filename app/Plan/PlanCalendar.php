@@ -60,7 +60,7 @@ final readonly class PlanCalendar
             $pot->dips === [] ||
                 $add(
                     "pot-{$date}",
-                    $at($date, PlanHours::pot($plan->terms)),
+                    $plan->days->potS($pot->day),
                     $minutes,
                     $translator->say('ahead.calendar.pot', ['chains' => $words->chains($pot)]),
                     $translator->say('ahead.calendar.pot_text', ['time' => $words->minutes($minutes)]),

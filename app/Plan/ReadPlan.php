@@ -14,6 +14,7 @@ use App\Support\AppClock;
 use App\Support\CacheMemo;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\PassedPot;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WorkshopPlan;
@@ -32,32 +33,51 @@ final readonly class ReadPlan
     /** @param list<OpenJob>|null $jobs where they were read already */
     public function __invoke(Workshop $workshop, ?array $jobs = null): WorkshopPlan
     {
+        return $this->asOf($workshop, $this->clock->unixS(), $jobs ?? ($this->openJobs)($workshop));
+    }
+
+    /** The pot day of yesterday, if the plan of then asked for one and nobody held it. */
+    public function passed(Workshop $workshop): ?PassedPot
+    {
         $book = ($this->readBook)($workshop);
         $nowS = $this->clock->unixS();
+        $terms = PlanTerms::of($book, $this->capacity($workshop), $nowS);
+        $jobs = ($this->openJobs)($workshop);
+        // A pot that is at work since then is held, only late.
+        $held = array_filter($jobs, fn(OpenJob $job) => $job->booked()?->begun === true) !== [];
+        $thenS = PassedPot::asOfS(LocalDay::of($nowS, $book->settings->zone()), $terms);
+
+        return $held ? null : PassedPot::of($book, $this->asOf($workshop, $thenS, $jobs));
+    }
+
+    /** @param list<OpenJob> $jobs */
+    private function asOf(Workshop $workshop, int $atS, array $jobs): WorkshopPlan
+    {
+        $book = ($this->readBook)($workshop);
         $zone = $book->settings->zone();
 
         return WorkshopPlan::of(
             $book,
-            Rail::all($book, $nowS, $zone),
-            PlanTerms::of($book, $this->capacity($workshop), $nowS),
-            array_map(fn(PlannedRide $ride) => $ride->toCore(), $this->rides($workshop)),
-            $nowS,
+            Rail::all($book, $atS, $zone),
+            PlanTerms::of($book, $this->capacity($workshop), $atS),
+            array_map(fn(PlannedRide $ride) => $ride->toCore(), $this->rides($workshop, LocalDay::of($atS, $zone)->date)),
+            $atS,
             $zone,
-            array_values(array_filter(array_map(fn(OpenJob $job) => $job->booked(), $jobs ?? ($this->openJobs)($workshop)))),
+            array_values(array_filter(array_map(fn(OpenJob $job) => $job->booked(), $jobs))),
             $this->memo,
         );
     }
 
     /** @return list<PlannedRide> that are still to come, the next first */
-    public function rides(Workshop $workshop): array
+    public function rides(Workshop $workshop, ?string $from = null): array
     {
-        $today = LocalDay::of($this->clock->unixS(), $this->readBook->settings($workshop)->zone())->date;
+        $from ??= LocalDay::of($this->clock->unixS(), $this->readBook->settings($workshop)->zone())->date;
 
         return array_values(
             PlannedRide::query()
                 ->in($workshop)
                 ->live()
-                ->where('until_date', '>=', $today)
+                ->where('until_date', '>=', $from)
                 ->orderBy('from_date')
                 ->orderBy('id')
                 ->get()

@@ -8,6 +8,7 @@ use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Pot\ReadBaths;
 use App\Strip\Protocols;
+use App\Strip\ReadJars;
 use App\Support\AppClock;
 use App\Wear\ReadWear;
 use Dripel\Core\Drip\BottleState;
@@ -25,6 +26,7 @@ final readonly class ReadShopping
         private ReadWear $readWear,
         private ReadBaths $readBaths,
         private Protocols $protocols,
+        private ReadJars $readJars,
         private AppClock $clock,
     ) {}
 
@@ -44,7 +46,8 @@ final readonly class ReadShopping
             $forecasts,
             ($this->readBaths)($workshop),
             BottleState::all($book, $nowS),
-            $this->protocols->find($workshop, Protocols::DEFAULT)?->freshMl() ?? [],
+            $this->protocols->find($workshop, Protocols::DEFAULT),
+            ($this->readJars)($workshop),
             LocalDay::of($nowS, $book->settings->zone()),
         );
     }

@@ -8,6 +8,7 @@ use App\Models\PlannedRide;
 use App\Models\Workshop;
 use App\Text\PlanWords;
 use App\Text\Translator;
+use Dripel\Core\Chain\Joint;
 use Dripel\Core\Cost\PriceList;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\SupplyUnit;
@@ -17,6 +18,7 @@ use Dripel\Core\Plan\DipReason;
 use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\MeasuringDays;
+use Dripel\Core\Plan\PassedPot;
 use Dripel\Core\Plan\PlanCheck;
 use Dripel\Core\Plan\PlanDoubt;
 use Dripel\Core\Plan\PlannedBike;
@@ -95,6 +97,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     hours: string,
  *     pots: list<array{pot_id: int, name: string, at_once: string}>,
  * }
+ * @phpstan-type PlannedRideView array{id: int, text: string, tag: string, first: int|null, last: int, off: bool}
  * @phpstan-type PlanPage array{
  *     weeks: int,
  *     mostWeeks: int,
@@ -104,10 +107,11 @@ use Dripel\Core\Wear\WorkshopWear;
  *     remedies: list<array{title: string, does: string, good: bool, dates: list<string>}>,
  *     terms: PlanTermsView,
  *     weekdays: list<array{value: int, title: string}>,
- *     rides: list<array{id: int, text: string}>,
+ *     rides: list<PlannedRideView>,
  *     calendar: string|null,
  *     forms: FormDefaults,
  *     sure?: string,
+ *     passed?: string,
  * }
  */
 final readonly class PlanProps
@@ -178,6 +182,10 @@ final readonly class PlanProps
             'rides' => array_map(
                 fn(PlannedRide $ride) => [
                     'id' => $ride->id,
+                    'tag' => $ride->km > 0.0 ? $ride->name ?? $q->distance($ride->km) : $this->translator->say('ui.ahead.no_rides'),
+                    'first' => $this->plan->days->ofDate(max($ride->from_date, $this->plan->days->today->date)),
+                    'last' => $this->plan->days->ofDate($ride->until_date) ?? $terms->days - 1,
+                    'off' => $ride->km <= 0.0,
                     'text' => implode(
                         ', ',
                         array_filter([
@@ -198,6 +206,17 @@ final readonly class PlanProps
             'calendar' => $workshop->calendar_secret === null ? null : url("/calendar/{$workshop->calendar_secret}.ics"),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
+    }
+
+    /** That yesterday's pot day was not held; empty where it was, or none was planned. */
+    public function passed(?PassedPot $pot): string
+    {
+        return $pot === null
+            ? ''
+            : $this->translator->say('ahead.passed', [
+                'day' => $this->words->day($pot->date),
+                'chains' => $this->translator->names->chains($pot->chainIds),
+            ]);
     }
 
     /**
@@ -236,7 +255,7 @@ final readonly class PlanProps
         }, $items);
     }
 
-    /** What it has to fit: ", 12 speeds, 114 pitches", as the chain that its bike has on. */
+    /** What it has to fit, as the chain that its bike has on: ", 12 speeds, 114 pitches, closed by a quick link". */
     private function fits(ShoppingItem $item): string
     {
         if ($item->bikeId === null || !in_array($item->supply, [Supply::Chain, Supply::QuickLink], true)) {
@@ -244,11 +263,24 @@ final readonly class PlanProps
         }
         $settings = $this->translator->settings;
         $on = $this->book->fittings->componentOn($item->bikeId, $this->translator->nowS) ?? 0;
-        $pitches = $item->supply === Supply::Chain ? $settings->whole(SettingKey::ChainPitches, $on) : 0;
+        $speeds = trans_choice('ui.speeds', $settings->whole(SettingKey::BikeSpeeds, $item->bikeId, 1));
+        if ($item->supply === Supply::QuickLink) {
+            $link = $this->book->inventory()->linkOf($on, $this->translator->nowS)?->part;
+
+            return ', ' . implode(', ', array_filter([$speeds, $link === null ? '' : BooksProps::closings($link, $this->translator)]));
+        }
+        $pitches = $settings->whole(SettingKey::ChainPitches, $on);
+        $joint = Joint::tryFrom($settings->text(SettingKey::ChainJoint, $on)) ?? Joint::QuickLink;
 
         return ', ' .
-            trans_choice('ui.speeds', $settings->whole(SettingKey::BikeSpeeds, $item->bikeId, 1)) .
-            ($pitches === 0 ? '' : ', ' . $this->translator->say('ahead.buy.pitches', ['count' => (string) $pitches]));
+            implode(
+                ', ',
+                array_filter([
+                    $speeds,
+                    $pitches === 0 ? '' : $this->translator->say('ahead.buy.pitches', ['count' => (string) $pitches]),
+                    $this->translator->say("ahead.buy.{$joint->value}"),
+                ]),
+            );
     }
 
     /**

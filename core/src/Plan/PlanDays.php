@@ -18,6 +18,9 @@ final readonly class PlanDays
     /** @var list<int> those of accepted pot days */
     public array $accepted;
 
+    /** @var array<string, int> when the first accepted pot day of a local day begins */
+    private array $bookedS;
+
     public LocalDay $today;
 
     /** The first day whose pot can still be heated. */
@@ -29,15 +32,19 @@ final readonly class PlanDays
         $this->today = LocalDay::of($nowS, $zone);
         $over = $nowS >= $this->today->atHour($terms->evening ? PlanHours::POT_LAST : PlanHours::MORNING_LAST);
         $this->first = ($terms->evening ? 1 : 0) + ($over ? 1 : 0);
-        $booked = array_map(
-            fn(BookedPot $pot) => $this->dateOf($pot->startS),
-            array_filter($booked, fn(BookedPot $pot) => !$pot->begun && $pot->startS >= $this->today->startS()),
-        );
+        $bookedS = [];
+        foreach ($booked as $pot) {
+            if (!$pot->begun && $pot->startS >= $this->today->startS()) {
+                $date = $this->dateOf($pot->startS);
+                $bookedS[$date] = min($bookedS[$date] ?? PHP_INT_MAX, $pot->startS);
+            }
+        }
+        $this->bookedS = $bookedS;
         $allowed = $pinned = $accepted = [];
         for ($day = 0; $day < $terms->days; $day++) {
             $date = $this->potOn($day);
             $lies = $day >= $this->first;
-            $accept = $lies && in_array($date, $booked, true);
+            $accept = $lies && isset($bookedS[$date]);
             $pin = $accept || ($lies && in_array($date, $terms->pinned, true));
             $usual =
                 $lies &&
@@ -61,10 +68,12 @@ final readonly class PlanDays
         return $this->today->plus($this->terms->evening ? $day - 1 : $day)->date;
     }
 
-    /** When it is taken to begin. */
+    /** When it begins: as it was accepted, else at the usual hour. */
     public function potS(int $day): int
     {
-        return max($this->nowS, LocalDay::named($this->potOn($day), $this->zone)->atHour(PlanHours::pot($this->terms)));
+        $date = $this->potOn($day);
+
+        return max($this->nowS, $this->bookedS[$date] ?? LocalDay::named($date, $this->zone)->atHour(PlanHours::pot($this->terms)));
     }
 
     public function dateOf(int $unixS): string

@@ -6,19 +6,23 @@ namespace Dripel\Core\Plan;
 
 use Dripel\Core\Bath\BathNext;
 use Dripel\Core\Bath\BathState;
+use Dripel\Core\Chain\Joint;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Drip\BottleState;
 use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Retirement;
-use Dripel\Core\Strip\SolventCost;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Strip\FreshSolvent;
+use Dripel\Core\Strip\JarState;
+use Dripel\Core\Strip\Protocol;
 use Dripel\Core\Wear\WearForecastResult;
 
 /**
  * What must be bought in the weeks of a plan, and by when: chains by their forecasts (ChainSupply), quick links for them and for spent
  * ones, wax by the dips of the plan and what is left in the pot (bath.ledger), drip wax by its pace or the planned top-ups, solvents for
- * the new chains. What lies on the shelf is taken first.
+ * the new chains where the jars do them no more. What lies on the shelf is taken first.
  */
 final readonly class Shopping
 {
@@ -27,7 +31,8 @@ final readonly class Shopping
      * @param array<int, WearForecastResult> $forecasts by chain
      * @param array<BathState> $baths
      * @param list<BottleState> $bottles
-     * @param array<string, float> $stripMl fresh solvents of one strip by solvent, of the school that the workshop goes by
+     * @param Protocol|null $strip the school that the workshop goes by
+     * @param array<int, JarState> $jars
      *
      * @return list<ShoppingItem> the soonest first
      */
@@ -38,19 +43,21 @@ final readonly class Shopping
         array $forecasts,
         array $baths,
         array $bottles,
-        array $stripMl,
+        ?Protocol $strip,
+        array $jars,
         LocalDay $today,
     ): array {
         $until = $plan->days->date($plan->terms->days - 1);
         $chains = self::chains($book, $rails, $forecasts, $today);
         $items = [...$chains, ...self::links($book, $chains, $today), ...self::wax($plan, $baths), ...self::drip($plan, $bottles)];
-        // One bath strips several chains together: all that are needed within these weeks, by the first of them.
+        // All that are needed within these weeks are stripped together, by the first of them.
         $soon = array_values(array_filter($chains, fn(ShoppingItem $chain) => $chain->neededBy <= $until));
         usort($soon, fn(ShoppingItem $a, ShoppingItem $b) => $a->neededBy <=> $b->neededBy);
-        foreach ($soon === [] ? [] : $stripMl as $supply => $ml) {
+        $new = (int) array_sum(array_map(fn(ShoppingItem $chain) => $chain->quantity, $soon));
+        foreach ($strip === null ? [] : FreshSolvent::of($strip, $jars, $new) as $supply => $ml) {
             $items[] = new ShoppingItem(
                 Supply::from($supply),
-                $ml * ceil(array_sum(array_map(fn(ShoppingItem $chain) => $chain->quantity, $soon)) / SolventCost::TOGETHER),
+                $ml,
                 $soon[0]->neededBy,
                 ShoppingBecause::Strip,
                 count($soon) === 1 ? $soon[0]->bikeId : null,
@@ -110,6 +117,10 @@ final readonly class Shopping
             }
         }
         foreach ($chains as $chain) {
+            $on = $book->fittings->componentOn((int) $chain->bikeId, $today->endS()) ?? 0;
+            if (Joint::tryFrom($book->settings->text(SettingKey::ChainJoint, $on)) === Joint::Pin) {
+                continue; // It comes with its pin.
+            }
             for ($i = 0; $i < $chain->quantity; $i++) {
                 $wants[] = new ShoppingItem(Supply::QuickLink, 1, $chain->neededBy, ShoppingBecause::NewChain, $chain->bikeId);
             }

@@ -35,6 +35,26 @@ final readonly class JarState
         return $this->cleaningsAllowed !== null && $this->volumeMl > 0.0 && $this->cleanings >= $this->cleaningsAllowed;
     }
 
+    /** The same when so many more chains were cleaned in it. */
+    public function after(int $chains): self
+    {
+        return new self(
+            $this->jarId,
+            $this->role,
+            $this->solvent,
+            $this->volumeMl,
+            $this->greaseG,
+            $this->filledS,
+            $this->cleanings + $chains,
+            $this->cleaningsAllowed,
+            $this->byCascade,
+            $this->settlingS,
+            $this->hazard,
+            $this->flashC,
+            $this->boilingC,
+        );
+    }
+
     /** When the dirt has sunk and the clear part can be poured off; null unless it stands. */
     public function settledS(): ?int
     {

@@ -818,10 +818,11 @@ export interface PlanPage {
   remedies: { title: string; does: string; good: boolean; dates: string[] }[]
   terms: PlanTermsView
   weekdays: { value: number; title: string }[]
-  rides: { id: number; text: string }[]
+  rides: PlannedRideView[]
   calendar: string | null
   forms: FormDefaults
   sure?: string
+  passed?: string
 }
 
 export interface PlanPot {
@@ -884,6 +885,15 @@ export interface PlannedBath {
   stocked: boolean
   from: { value: number | null; title: string; disabled: boolean }[]
   intoChoices: { value: number | null; title: string }[]
+}
+
+export interface PlannedRideView {
+  id: number
+  text: string
+  tag: string
+  first: number | null
+  last: number
+  off: boolean
 }
 
 export interface PotChain {

@@ -26,6 +26,14 @@ use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\Shopping;
 use Dripel\Core\Plan\ShoppingItem;
 use Dripel\Core\Plan\WorkshopPlan;
+use Dripel\Core\Strip\JarRole;
+use Dripel\Core\Strip\JarState;
+use Dripel\Core\Strip\Move;
+use Dripel\Core\Strip\MoveKind;
+use Dripel\Core\Strip\Protocol;
+use Dripel\Core\Strip\ProtocolStep;
+use Dripel\Core\Strip\Solvent;
+use Dripel\Core\Strip\StepKind;
 use Dripel\Core\Wear\WearForecastResult;
 use Dripel\Core\Wear\WearVerdict;
 
@@ -43,8 +51,9 @@ function toBuy(
     array $baths = [],
     array $parts = [],
     array $events = [],
-    array $strip = [],
+    ?Protocol $strip = null,
     array $terms = [],
+    array $jars = [],
 ): array {
     $nowS = (int) strtotime('2026-11-25 12:00 UTC');
     $zone = new DateTimeZone('UTC');
@@ -93,7 +102,7 @@ function toBuy(
         ),
         $forecasts,
     );
-    $items = Shopping::of($book, $plan, $rails, $worn, $baths, BottleState::all($book, $nowS), $strip, LocalDay::of($nowS, $zone));
+    $items = Shopping::of($book, $plan, $rails, $worn, $baths, BottleState::all($book, $nowS), $strip, $jars, LocalDay::of($nowS, $zone));
 
     return array_map(
         fn(ShoppingItem $item) => sprintf('%s %g %s %s', $item->supply->value, $item->quantity, $item->neededBy, $item->because->value),
@@ -118,10 +127,13 @@ it('buys nothing for chains that last, a pot that does and a bottle that nobody 
 });
 
 it('buys the chains that a bike lacks, a link for each, and what stripping them takes, three in one jar', function (): void {
-    $lacks = fn(int $wanted, array $parts = []) => toBuy(
-        [[SettingKey::ChainsWanted, 1, $wanted]],
+    // Two baths of 300 ml, the first in the dirty jar, the second in the clean one.
+    $bath = fn(float $ml) => new ProtocolStep(StepKind::Bath, Solvent::WhiteSpirit, $ml, [new Move(MoveKind::Shake, 60)]);
+    $lacks = fn(int $wanted, array $parts = [], array $jars = [], array $settings = []) => toBuy(
+        [[SettingKey::ChainsWanted, 1, $wanted], ...$settings],
         parts: $parts,
-        strip: ['white_spirit' => 600.0],
+        strip: new Protocol('two_baths', [$bath(300.0), $bath(300.0), new ProtocolStep(StepKind::Dry, seconds: 600)]),
+        jars: $jars,
     );
     $link = 'quick_link 1 2026-11-25 new_chain';
     expect($lacks(3))
@@ -130,9 +142,23 @@ it('buys the chains that a bike lacks, a link for each, and what stripping them 
         ->toBe(['chain 3 2026-11-25 few', $link, $link, $link, 'white_spirit 600 2026-11-25 strip'])
         ->and($lacks(6))
         ->toBe(['chain 4 2026-11-25 few', $link, $link, $link, $link, 'white_spirit 1200 2026-11-25 strip'])
+        // A chain that is closed by a pin comes with one.
+        ->and($lacks(3, settings: [[SettingKey::ChainJoint, 1, 'pin']]))
+        ->toBe(['chain 1 2026-11-25 few', 'white_spirit 600 2026-11-25 strip'])
         // Two spares in the drawer.
         ->and($lacks(5, [new Part(50, PartKind::QuickLink), new Part(51, PartKind::QuickLink)]))
         ->toBe(['chain 3 2026-11-25 few', $link, 'white_spirit 600 2026-11-25 strip']);
+    // The dirty jar does two cleanings more, so one load of three; the clean one does both loads, and a jar of 200 ml is no bath.
+    $jar = fn(JarRole $role, float $ml, int $cleanings) => [
+        $role->value => new JarState((int) $ml, $role, Solvent::WhiteSpirit, $ml, 1.0, 0, $cleanings, 10, false, null, null),
+    ];
+    $jars = fn(array ...$all) => array_column(array_merge(...$all), null, 'jarId');
+    expect($lacks(6, jars: $jars($jar(JarRole::Dirty, 301.0, 8), $jar(JarRole::Clean, 302.0, 2))))
+        ->toContain('white_spirit 300 2026-11-25 strip')
+        ->and(implode(' ', $lacks(5, jars: $jars($jar(JarRole::Dirty, 301.0, 8), $jar(JarRole::Clean, 302.0, 2)))))
+        ->not->toContain('white_spirit')
+        ->and($lacks(5, jars: $jars($jar(JarRole::Dirty, 301.0, 10), $jar(JarRole::Clean, 200.0, 2))))
+        ->toContain('white_spirit 600 2026-11-25 strip');
 });
 
 it('buys a chain before the one that wears out leaves too few, within the weeks that are looked at', function (): void {

@@ -19,6 +19,8 @@ use Dripel\Core\Plan\DeadlineKind;
 use Dripel\Core\Plan\DipReason;
 use Dripel\Core\Plan\DipWhy;
 use Dripel\Core\Plan\LaneDay;
+use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\PassedPot;
 use Dripel\Core\Plan\PlanCheck;
 use Dripel\Core\Plan\PlannedChain;
 use Dripel\Core\Plan\PlannedRide;
@@ -152,6 +154,26 @@ it('plans a bike that goes by hours by its hours, and shows what is left of them
         'usedHours' => 8.0,
     ]);
 });
+
+it('says that a planned pot day passed unused, unless something was dipped since', function (
+    array $terms,
+    ?array $passed,
+    array $events = [],
+): void {
+    $today = LocalDay::named('2026-11-27', new DateTimeZone('UTC'));
+    [$book, $then] = planOf(terms: $terms, now: '2026-11-26 19:00');
+    expect(PassedPot::asOfS($today, $then->terms))->toBe((int) strtotime('2026-11-26 19:00 UTC'));
+    $pot = PassedPot::of($book->with([], [], $events), $then);
+    expect($pot === null ? null : [$pot->date, $pot->chainIds])->toBe($passed);
+})->with([
+    'it was not held' => [['pinned' => ['2026-11-26']], ['2026-11-26', [1]]],
+    'none was planned for that evening' => [[], null],
+    'it was held, if only with another chain' => [
+        ['pinned' => ['2026-11-26']],
+        null,
+        [new Dip(50, new Moment((int) strtotime('2026-11-26 22:00 UTC')), 2)],
+    ],
+]);
 
 it('plans a bike by hours alone, whatever its km', function (): void {
     // The same hours as above; without km the 240 km of wax no longer stand beside them.

@@ -164,6 +164,19 @@ it('plans the weeks, plans around what somebody changes and says what that costs
         ->toEqualCanonicalizing($ids);
     app()->forgetScopedInstances();
     expect($this->getJson('/reminders')->json('0.tag'))->toEndWith($first['date']);
+    // The morning after, unused, it is said, and planned anew for another day; once something was dipped it is not.
+    $later = fn(string $prop): mixed => $this->get('/ahead', [
+        'X-Inertia' => 'true',
+        'X-Inertia-Version' => (string) $this->get('/ahead')->viewData('page')['version'],
+        'X-Inertia-Partial-Component' => 'Plan/Ahead',
+        'X-Inertia-Partial-Data' => $prop,
+    ])->json("props.{$prop}");
+    app(AppClock::class)->stopAt((int) strtotime("{$first['date']} 12:00 UTC") + 86_400);
+    app()->forgetScopedInstances();
+    expect(($this->plain)($later('passed')))
+        ->toContain('passed unused')
+        ->and(($this->page)()['plan']['pots'][0]['date'])
+        ->toBeGreaterThan($first['date']);
     app(AppClock::class)->stopAt(Bench::NOW);
     // Let go, all is as it was.
     ($this->does)('/ahead/days', ['pinned' => [], 'forbidden' => [], 'not_on' => []]);
@@ -548,7 +561,7 @@ it('says what to buy and by when, and plans a dozen bikes', function (): void {
         'put',
     );
     expect($buy()[0])
-        ->toBe('2 × chain, 12 speeds, 116 pitches by Wed 25 Nov: Heron has fewer chains than it wants')
+        ->toBe('2 × chain, 12 speeds, 116 pitches, closed by a quick link by Wed 25 Nov: Heron has fewer chains than it wants')
         ->and(implode("\n", $buy()))
         ->toContain('1 × quick link, 12 speeds by Wed 25 Nov: for the new chain of Heron')
         ->toContain('white spirit by Wed 25 Nov: to strip');

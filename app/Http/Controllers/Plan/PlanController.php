@@ -52,6 +52,7 @@ final class PlanController extends Controller
                 array_keys($readBaths($workshop)),
             ) + [
                 'sure' => Inertia::defer(fn() => $props->sure()),
+                'passed' => Inertia::defer(fn() => $props->passed($readPlan->passed($workshop))),
             ],
         );
     }

@@ -30,6 +30,8 @@ const breaks = computed(() => shown.value.broken.filter((line) => line !== shown
 const chosen = ref<string | null>(null)
 const problem = ref('')
 const asking = ref(false)
+// Asked again before the answer came: only the last one counts.
+let asked = 0
 // What is wanted otherwise: as it is tried, or as it holds.
 const now = (): PlanWanted => shown.value.wanted
 const without = (list: string[], date: string) => list.filter((other) => other !== date)
@@ -37,12 +39,16 @@ const withDate = (list: string[], date: string) => [...new Set([...list, date])]
 async function tryOut(change: Partial<PlanWanted> & { within?: { date: string; minutes: string } }): Promise<void> {
   problem.value = ''
   asking.value = true
+  const mine = ++asked
   const result = await ask<PlanView>('post', '/ahead/try', { action_id: newActionId(), ...now(), ...change })
+  if (mine !== asked) return
   asking.value = false
   if ('answer' in result) tried.value = result.answer
   else problem.value = Object.values(result.errors)[0] ?? ''
 }
 function putBack(): void {
+  asked++
+  asking.value = false
   tried.value = null
 }
 const send = (change: Partial<PlanWanted> & { weeks?: number }) => write('post', '/ahead/days', change)
@@ -87,6 +93,7 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
       <p v-if="problem" class="ember" role="alert">{{ problem }}</p>
       <div class="row head">
         <span data-test="sure">{{ tried ? tried.sure : sure }}</span>
+        <span v-if="passed && !tried" class="passed" data-test="passed">{{ passed }}</span>
         <span class="grow" />
         <label class="horizon"
           ><span class="sr">{{ t('ahead.horizon') }}</span
@@ -138,7 +145,7 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
           <v-btn data-test="put-back" @click="putBack">{{ t('ahead.back') }}</v-btn>
         </div>
       </div>
-      <PlanLanes :plan="shown" :chosen="pot?.date ?? null" :movable="here.mayWrite" @choose="chosen = $event" @move="move" />
+      <PlanLanes :plan="shown" :rides="rides" :chosen="pot?.date ?? null" :movable="here.mayWrite" @choose="chosen = $event" @move="move" />
       <section v-if="pot" class="pot" aria-labelledby="pot-title" data-test="pot">
         <div class="row">
           <h2 id="pot-title" data-test="pot-text">{{ pot.text }}</h2>
@@ -265,6 +272,9 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
 }
 .grow {
   flex: 1;
+}
+.passed {
+  flex-basis: 100%;
 }
 .horizon select {
   font-weight: 620;

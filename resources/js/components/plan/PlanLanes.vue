@@ -2,10 +2,10 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { t } from '@/composables/useText'
-import type { LaneDayView, PlanView } from '@/types/server'
+import type { LaneDayView, PlanView, PlannedRideView } from '@/types/server'
 
 /** The coming weeks: each bike's wax burning down as a saw-tooth, its rides below, the pot days through all of them. */
-const props = defineProps<{ plan: PlanView; chosen: string | null; movable: boolean }>()
+const props = defineProps<{ plan: PlanView; rides: PlannedRideView[]; chosen: string | null; movable: boolean }>()
 const emit = defineEmits<{ choose: [date: string]; move: [from: string, to: string] }>()
 const W = 26
 const HIGH = 74
@@ -32,6 +32,19 @@ const toldDay = computed(() => {
   const day = lane?.days[told.value?.day ?? 0]
   return lane && day ? { lane: lane.name, text: day.text } : null
 })
+// A name needs more room than its day: so many columns, towards the middle where the strip ends.
+const ROOM = 6
+const strip = computed(() =>
+  props.rides
+    .filter((ride) => ride.first !== null)
+    .map((ride) => {
+      const first = ride.first ?? 0
+      const days = ride.last - first + 1
+      const room = Math.max(days, Math.min(ROOM, props.plan.days.length))
+      const from = Math.min(first, props.plan.days.length - room)
+      return { ...ride, from: from + 1, room, bar: { left: (100 * (first - from)) / room, width: (100 * days) / room } }
+    }),
+)
 const potDay = (date: string) => props.plan.days.findIndex((day) => day.potDate === date)
 const area = ref<HTMLElement | null>(null)
 const held = ref<{ from: string; to: string } | null>(null)
@@ -93,6 +106,20 @@ const at = (date: string) => (held.value?.from === date ? held.value.to : date)
             {{ pot.label }}<span v-if="pot.pinned" aria-hidden="true"> •</span>
           </button>
         </div>
+        <template v-if="strip.length">
+          <span class="small muted">{{ t('ahead.rides') }}</span>
+          <ol class="strip" :style="{ gridTemplateColumns: `repeat(${plan.days.length}, minmax(0, 1fr))` }" data-test="strip">
+            <li
+              v-for="ride in strip"
+              :key="ride.id"
+              :class="{ off: ride.off, late: ride.bar.left > 0 }"
+              :style="{ gridColumn: `${ride.from} / span ${ride.room}` }"
+              :title="ride.text">
+              <span class="bar" :style="{ marginLeft: `${ride.bar.left}%`, width: `${ride.bar.width}%` }" />
+              <span aria-hidden="true">{{ ride.tag }}</span><span class="sr">{{ ride.text }}</span>
+            </li>
+          </ol>
+        </template>
         <template v-for="lane in plan.lanes" :key="lane.bike">
           <div class="who">
             <b class="wide">{{ lane.name }}</b><span class="small muted">{{ lane.about }}</span>
@@ -212,6 +239,33 @@ const at = (date: string) => (held.value?.from === date ? held.value.to : date)
 .pot.held {
   cursor: grabbing;
   opacity: 0.8;
+}
+.strip {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  grid-auto-flow: dense;
+  row-gap: 2px;
+}
+.strip li {
+  font-size: var(--type-1);
+  line-height: 1.3;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.strip .late {
+  text-align: right;
+}
+.bar {
+  display: block;
+  height: 6px;
+  border-radius: 2px;
+  background: var(--ready);
+}
+.off .bar {
+  background: repeating-linear-gradient(45deg, var(--steel) 0 2px, transparent 2px 5px);
 }
 .who {
   align-self: center;
