@@ -10,7 +10,6 @@ use App\Plan\ReadYears;
 use App\Support\AppClock;
 use App\Text\Translator;
 use Dripel\Core\Interval\IntervalEconomy;
-use Dripel\Core\Plan\Simulate;
 use Dripel\Core\Plan\SimulatedBike;
 use Dripel\Core\Plan\SimulatedPolicy;
 use Dripel\Core\Plan\SimulatedWeek;
@@ -54,7 +53,7 @@ final class Intervals extends Command
         );
         $this->line('|---|---|---|---|---|---|---|---|---|---|---|---|');
         foreach (self::SCHOOLS_KM as $school => $km) {
-            $found = (new Simulate())($years->only((int) $bike->id)->input(new SimulatedPolicy($km), self::YEARS));
+            $found = $years->only((int) $bike->id)->ridden(new SimulatedPolicy($km), self::YEARS);
             $count = fn(callable $what): string => $q->number($found->sum($what));
             $this->row([
                 $school,

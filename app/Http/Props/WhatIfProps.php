@@ -15,7 +15,6 @@ use Dripel\Core\Interval\IntervalEconomy;
 use Dripel\Core\Interval\LearnedByEar;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Plan\Rotation;
-use Dripel\Core\Plan\Simulate;
 use Dripel\Core\Plan\SimulatedBike;
 use Dripel\Core\Plan\SimulatedPolicy;
 use Dripel\Core\Plan\SimulatedWeek;
@@ -145,7 +144,11 @@ final readonly class WhatIfProps
             $policies,
             $schools,
         );
-        $results = array_map(fn(SimulateInput $input) => (new Simulate())($input), $inputs);
+        $results = array_map(
+            fn(SimulatedPolicy $policy, ?LimitSchool $school) => $workshop->ridden($policy, $years, $school),
+            $policies,
+            $schools,
+        );
         $costs = array_filter(
             array_map(fn(SimulateResult $result) => $result->usedUpPer1000Km(), $results),
             fn(?float $cost) => $cost !== null,

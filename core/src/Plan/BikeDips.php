@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use Dripel\Core\Input\Check;
+use Dripel\Core\Maths\Memo;
+use Dripel\Core\Maths\NoMemo;
 
 /**
  * All that the pot can do for one bike, and bounds on what that comes to. A dip gives back at most a full coat, so rides that take so
@@ -41,9 +43,17 @@ final class BikeDips
     /** Where the way that comes furthest ends before its days do. */
     private ?PlanBlock $block = null;
 
+    /** What it goes by and how it stands, as far as what it comes to follows from it: its chains by their places. */
+    private readonly string $standing;
+
     /** @param non-empty-list<BatchPrice> $prices */
-    public function __construct(private readonly PotDaysInput $in, private readonly PlannedBike $bike, private readonly array $prices)
-    {
+    public function __construct(
+        private readonly PotDaysInput $in,
+        private readonly PlannedBike $bike,
+        private readonly array $prices,
+        private readonly Memo $memo = new NoMemo(),
+    ) {
+        $this->standing = $memo instanceof NoMemo ? '' : self::standing($in, $bike);
         $this->bits = BatchPrice::counted($in) ? self::bits($bike) : 0;
         $this->spare = array_sum(
             array_map(
@@ -172,6 +182,21 @@ final class BikeDips
      */
     public function along(array $pots, int $width): ?array
     {
+        [$taken, $this->steps] = $this->memo->of(
+            'along ' . implode(',', $pots) . " {$width} {$this->standing}",
+            fn(): array => [$this->ridden($pots, $width), $this->steps],
+        );
+
+        return $taken;
+    }
+
+    /**
+     * @param list<int> $pots
+     *
+     * @return array<int, list<int>>|null
+     */
+    private function ridden(array $pots, int $width): ?array
+    {
         [$ways, $this->steps] = [[$this->start()], 0];
         for ($day = 0; $day < $this->in->days; $day++) {
             if (in_array($day, $pots, true)) {
@@ -200,10 +225,20 @@ final class BikeDips
 
     /**
      * What this bike comes to at least by a way to price batches, were the pot hot on every allowed day: exact, as far as the steps go.
+     * Infinitely much where that would not carry it.
      *
      * @param list<int> $allowed
      */
     public function alone(array $allowed, int $price, int $mostSteps): float
+    {
+        return $this->memo->of(
+            'alone ' . implode(',', $allowed) . " {$price} {$mostSteps} {$this->standing}",
+            fn(): float => $this->soloMinutes($allowed, $price, $mostSteps),
+        );
+    }
+
+    /** @param list<int> $allowed */
+    private function soloMinutes(array $allowed, int $price, int $mostSteps): float
     {
         [$ways, $this->steps, $share] = [[$this->start()], 0, $this->prices[$price]->share];
         for ($day = 0; $day < $this->in->days; $day++) {
@@ -216,13 +251,50 @@ final class BikeDips
             }
             $this->steps += count($ways);
             $ways = array_values(array_filter($ways, fn(DipWay $way) => $way->rides($day)));
-            if ($ways === [] || $this->steps > $mostSteps) {
+            if ($ways === []) {
+                return INF;
+            }
+            if ($this->steps > $mostSteps) {
                 return $this->least($price);
             }
         }
 
         return min(
             array_map(fn(DipWay $way) => $way->minutes() + $way->dips * $share + $this->in->endMinutesPerChain * $way->run->spent(), $ways),
+        );
+    }
+
+    private static function standing(PotDaysInput $in, PlannedBike $bike): string
+    {
+        return hash(
+            'xxh128',
+            serialize([
+                $in->days,
+                $in->perDipMinutes,
+                $in->batchMinutes,
+                $in->potCapacity,
+                $in->fixedMinutes,
+                $in->swapMinutes,
+                $in->topUp,
+                $in->endMinutesPerChain,
+                $bike->intervalKm,
+                $bike->intervalHours,
+                $bike->dailyKm,
+                $bike->dailyHours,
+                $bike->onBike,
+                array_map(
+                    fn(PlannedChain $chain) => [
+                        $chain->usedKm,
+                        $chain->usedHours,
+                        $chain->bare,
+                        $chain->topUps,
+                        $chain->dipBy,
+                        $chain->dipFrom,
+                        $chain->notOn,
+                    ],
+                    $bike->chains,
+                ),
+            ]),
         );
     }
 

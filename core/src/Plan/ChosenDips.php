@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use Dripel\Core\Input\Check;
+use Dripel\Core\Maths\Memo;
+use Dripel\Core\Maths\NoMemo;
 
 /**
  * The best pot days and the best chains for each. Bikes depend on one another only by the pot: each is searched alone for all that the
@@ -24,12 +26,20 @@ final class ChosenDips
     /** So many sums of two bikes' minutes take as long as a step. */
     private const SUMS_PER_STEP = 20;
 
-    /** Where there are too many allowed days, so many of them are searched; in plans longer than these none. */
+    /** Where there are too many allowed days, so many of them are searched; in plans of a fortnight and in very long ones none. */
     private const NEAR = 7;
 
-    private const NEAR_DAYS = 60;
+    private const NEAR_DAYS = [15, 60];
 
-    /** Choices of pot days are looked up in a table that doubles with each allowed day. */
+    /** Up to so many allowed days it is quicker to search them all at once than those of the best plan first. */
+    private const FEW = 5;
+
+    /** So many sets of days that nobody wants are searched one by one. */
+    private const SETS = 500;
+
+    /** Choices of pot days are looked up in a table that doubles with each allowed day: where a plan is known, and where none is. */
+    private const MOST_SEARCHED = 10;
+
     private const MOST_ALLOWED = 14;
 
     /** Up to so many allowed days what is of interest is told apart by the number of pot days to come. */
@@ -66,27 +76,33 @@ final class ChosenDips
     private int $steps = 0;
 
     /** @param list<int>|PlanBlock $every the best pot days where all that was used is dipped */
-    public function __construct(private readonly PotDaysInput $in, private readonly array|PlanBlock $every)
+    public function __construct(private readonly PotDaysInput $in, private readonly array|PlanBlock $every, Memo $memo = new NoMemo())
     {
         $this->replay = new PotDays();
         $this->prices = BatchPrice::all($in);
-        $this->bikes = array_map(fn(PlannedBike $bike) => new BikeDips($in, $bike, $this->prices), $in->bikes);
+        $this->bikes = array_map(fn(PlannedBike $bike) => new BikeDips($in, $bike, $this->prices, $memo), $in->bikes);
     }
 
     public function best(): PotDaysResult
     {
         $allowed = array_keys(array_filter($this->in->allowedDays));
-        $searched = count($allowed) <= min([self::MOST_ALLOWED, ...array_map(BikeDips::mostAllowed(...), $this->in->bikes)]);
+        $sets = $this->sets($allowed, is_array($this->every) ? $this->every : $allowed);
+        $most = is_array($this->every) ? self::MOST_SEARCHED : self::MOST_ALLOWED;
+        $searched = $sets !== [] && count($sets[0]) <= min([$most, ...array_map(BikeDips::mostAllowed(...), $this->in->bikes)]);
         if (is_array($this->every)) {
             $this->offer(array_fill_keys($this->every, null));
             $this->improve($this->every, $searched ? self::FIRST_STEPS : self::ONLY_STEPS);
             // Its own days first, for which little is to be searched: the better the plan that is known, the less of the rest.
             $pots = array_map(fn(PlannedPotDay $pot) => $pot->day, $this->best->potDays ?? []);
-            $searched && $this->search(array_values(array_intersect($allowed, $pots)));
+            $searched && count($sets[0]) > self::FEW && $this->search(array_values(array_intersect($allowed, $pots)));
             // Too many days to search them all: those of the best plan and the ones beside them.
-            $searched || $this->in->days > self::NEAR_DAYS || $this->search($this->around($pots));
+            $near = $this->in->days >= self::NEAR_DAYS[0] && $this->in->days <= self::NEAR_DAYS[1];
+            $searched || !$near || $this->search($this->around($pots));
         }
-        $exact = $searched && $this->search($allowed);
+        $exact = $searched;
+        foreach ($searched ? $sets : [] as $days) {
+            $exact = $exact && $this->search($days);
+        }
         if ($this->best === null) {
             return PotDaysResult::blocked($this->block(), $this->in->dips);
         }
@@ -95,12 +111,67 @@ final class ChosenDips
     }
 
     /**
-     * All that there is; false if that was too much.
+     * The sets of days that together are all there is. Of the days that nobody wants no more are looked at together than a plan has that is
+     * known: one more costs more than it could save.
+     *
+     * @param list<int> $allowed
+     * @param list<int> $known the pot days of that plan
+     *
+     * @return list<list<int>> empty: they are too many
+     */
+    private function sets(array $allowed, array $known): array
+    {
+        $unwanted = array_values(array_intersect($allowed, $this->in->reluctant));
+        $count = count(array_intersect($known, $unwanted));
+        $ways = 1;
+        for ($n = 0; $n < $count; $n++) {
+            $ways = intdiv($ways * (count($unwanted) - $n), $n + 1);
+        }
+
+        return $ways > self::SETS
+            ? []
+            : array_map(function (array $set) use ($allowed, $unwanted): array {
+                $days = [...array_diff($allowed, $unwanted), ...$set];
+                sort($days);
+
+                return $days;
+            }, self::choices($unwanted, $count));
+    }
+
+    /**
+     * @param list<int> $of
+     *
+     * @return list<list<int>> every choice of so many of them
+     */
+    private static function choices(array $of, int $count): array
+    {
+        if ($count === 0) {
+            return [[]];
+        }
+        $choices = [];
+        foreach ($of as $n => $one) {
+            foreach (self::choices(array_slice($of, $n + 1), $count - 1) as $others) {
+                $choices[] = [$one, ...$others];
+            }
+        }
+
+        return $choices;
+    }
+
+    /**
+     * All that there is on some days; false if that was too much.
      *
      * @param list<int> $allowed the days on which the pot may be heated: a choice of them is a number, the first day its last bit
      */
     private function search(array $allowed): bool
     {
+        if ($this->best !== null) {
+            foreach ($this->bikes as $bike) {
+                if ($bike->alone($allowed, 0, self::ALONE_STEPS) === INF) {
+                    return true;
+                }
+            }
+        }
         $choices = 1 << count($allowed);
         // By way to price batches and by choice of pot days: what they take, and what each bike comes to at least.
         $pot = array_map(fn(BatchPrice $price) => $this->potMinutes($allowed, $price), $this->prices);

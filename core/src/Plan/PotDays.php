@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use Dripel\Core\Input\Fields;
+use Dripel\Core\Maths\Memo;
+use Dripel\Core\Maths\NoMemo;
 use Dripel\Core\Model;
 
 /**
@@ -14,11 +16,14 @@ use Dripel\Core\Model;
  */
 final readonly class PotDays implements Model
 {
+    /** @param Memo $memo of what a bike comes to alone: for plans of the same terms, week after week */
+    public function __construct(private Memo $memo = new NoMemo()) {}
+
     public function __invoke(PotDaysInput $in): PotDaysResult
     {
         $every = EveryDip::best($in);
         if ($in->dips === DipRule::Chosen) {
-            return (new ChosenDips($in, $every))->best();
+            return (new ChosenDips($in, $every, $this->memo))->best();
         }
 
         return $every instanceof PlanBlock ? PotDaysResult::blocked($every, $in->dips) : $this->along($in, $every);

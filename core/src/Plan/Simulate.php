@@ -14,6 +14,7 @@ use Dripel\Core\Input\Check;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Interval\WaxTopUp;
+use Dripel\Core\Maths\KeptMemo;
 use Dripel\Core\Model;
 use LogicException;
 
@@ -42,12 +43,13 @@ final readonly class Simulate implements Model
         $sheds = array_map(fn(SimulatedBike $bike) => new SimulatedShed($bike, $in->policy, $in->curve), $in->bikes);
         $bath = [BathEvent::fill(0.0, $in->pot->waxG)];
         $weeks = [];
+        $potDays = new PotDays(new KeptMemo());
         for ($w = 0; $w < $in->weeks; $w++) {
             $week = new SimulatedWeek($w);
             foreach ($sheds as $shed) {
                 $this->buy($in, $shed, $week, $shed->missing());
             }
-            [$input, $plan] = $this->plan($in, $sheds, $week);
+            [$input, $plan] = $this->plan($in, $sheds, $week, $potDays);
             for ($day = 0; $day < 7; $day++) {
                 foreach ($plan->potDays as $pot) {
                     if ($pot->day === $day) {
@@ -101,7 +103,7 @@ final readonly class Simulate implements Model
      *
      * @return array{PotDaysInput, PotDaysResult}
      */
-    private function plan(SimulateInput $in, array $sheds, SimulatedWeek $week): array
+    private function plan(SimulateInput $in, array $sheds, SimulatedWeek $week, PotDays $potDays): array
     {
         $bikes = array_map(fn(SimulatedShed $shed) => $shed->planned(self::AHEAD_DAYS), $sheds);
         $topUp = $in->policy->dripOnly
@@ -121,11 +123,11 @@ final readonly class Simulate implements Model
             dips: $in->policy->dips,
             endMinutesPerChain: $in->pot->endMinutesPerChain,
         );
-        $plan = (new PotDays())($input);
+        $plan = $potDays($input);
         if (!$plan->feasible) {
             // Nobody stays at home: the pot is heated on another day, on as few of them as will do.
             $input = $input->reluctantly();
-            $plan = (new PotDays())($input);
+            $plan = $potDays($input);
             $week->forced = count(array_filter($plan->potDays, fn(PlannedPotDay $pot) => $pot->day < 7 && !$allowed[$pot->day]));
         }
 
@@ -137,7 +139,7 @@ final readonly class Simulate implements Model
     {
         $chain = $shed->fitted();
         [$limit, $before] = [$shed->limitPct(), $chain->wearPct];
-        $chain->ride($km, $shed->bike->factor, $shed->ratePctPer1000Km);
+        $chain->ride($km, $shed->bike->factor, $shed->ratePctPer1000Km, $km * $shed->bike->hoursPerKm);
         $week->km += $km;
         $week->worn += ($chain->wearPct - $before) / max(Check::EPSILON, $limit - self::NEW_PCT);
         if ($chain->wearPct > $limit) {

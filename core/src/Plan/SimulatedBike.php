@@ -8,7 +8,10 @@ use Dripel\Core\Input\Check;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 
-/** A bike as it is when a simulation begins: its week (km as ridden, from Monday), how much wax a km takes, and its chains. */
+/**
+ * A bike as it is when a simulation begins: its week (km as ridden, from Monday), how much wax a km takes, its chains, and where it goes by
+ * hours too the hours of a coat and of a km.
+ */
 final readonly class SimulatedBike
 {
     /** What the ids of the chains begin with that are bought on the way. */
@@ -16,7 +19,8 @@ final readonly class SimulatedBike
 
     /**
      * @param list<float> $weekKm seven of them
-     * @param non-empty-list<array{id: string|int, wear_pct: float, used_km: float, km?: float}> $chains used_km: effective since the dip; km: ridden in all
+     * @param non-empty-list<array{id: string|int, wear_pct: float, used_km: float, km?: float, used_hours?: float}> $chains used_km, used_hours:
+     *        since the dip, km effective; km: ridden in all
      * @param float $ratePctPer1000Km wear at the interval `rateIntervalKm`
      *
      * @throws InvalidInput at the field
@@ -30,7 +34,11 @@ final readonly class SimulatedBike
         public float $rateIntervalKm,
         public array $chains,
         public string|int $onBike,
+        public ?float $intervalHours = null,
+        public float $hoursPerKm = 0.0,
     ) {
+        $intervalHours === null || Check::positive('interval_hours', $intervalHours);
+        Check::notNegative('hours_per_km', $hoursPerKm);
         count($weekKm) === 7 || throw new InvalidInput('week_km', 'must be seven distances, from Monday');
         foreach ($weekKm as $day => $km) {
             Check::notNegative("week_km.{$day}", $km);
@@ -72,12 +80,25 @@ final readonly class SimulatedBike
             $this->rateIntervalKm,
             $this->chains,
             $this->onBike,
+            $this->intervalHours,
+            $this->hoursPerKm,
         );
     }
 
     public static function from(Fields $in): self
     {
-        $in->only('id', 'week_km', 'factor', 'limit_pct', 'rate_pct_per_1000km', 'rate_interval_km', 'chains', 'on_bike');
+        $in->only(
+            'id',
+            'week_km',
+            'factor',
+            'limit_pct',
+            'rate_pct_per_1000km',
+            'rate_interval_km',
+            'chains',
+            'on_bike',
+            'interval_hours',
+            'hours_per_km',
+        );
 
         return new self(
             $in->id('id'),
@@ -89,17 +110,20 @@ final readonly class SimulatedBike
             Check::notEmpty(
                 'chains',
                 $in->list('chains', function (Fields $chain): array {
-                    $chain->only('id', 'wear_pct', 'used_km', 'km');
+                    $chain->only('id', 'wear_pct', 'used_km', 'km', 'used_hours');
 
                     return [
                         'id' => $chain->id('id'),
                         'wear_pct' => Check::notNegative('wear_pct', $chain->number('wear_pct')),
                         'used_km' => Check::notNegative('used_km', $chain->number('used_km')),
                         'km' => Check::notNegative('km', $chain->number('km', 0.0)),
+                        'used_hours' => Check::notNegative('used_hours', $chain->number('used_hours', 0.0)),
                     ];
                 }),
             ),
             $in->id('on_bike'),
+            $in->has('interval_hours') ? $in->numberOrNull('interval_hours') : null,
+            $in->number('hours_per_km', 0.0),
         );
     }
 }

@@ -26,9 +26,14 @@ final class SimulatedChain
      * @param float $usedKm effective, since its dip
      * @param float $km it has been ridden in all
      */
-    public function __construct(public readonly string $id, public float $wearPct, float $usedKm = 0.0, public float $km = 0.0)
-    {
-        $usedKm <= 0.0 || ($this->rides[] = new WaxRide($usedKm, 0.0, Condition::Dry, 1.0));
+    public function __construct(
+        public readonly string $id,
+        public float $wearPct,
+        float $usedKm = 0.0,
+        public float $km = 0.0,
+        float $usedHours = 0.0,
+    ) {
+        ($usedKm <= 0.0 && $usedHours <= 0.0) || ($this->rides[] = new WaxRide($usedKm, $usedHours, Condition::Dry, 1.0));
     }
 
     public function usedKm(float $intervalKm): float
@@ -36,6 +41,11 @@ final class SimulatedChain
         return $this->rides === []
             ? 0.0
             : $intervalKm - (new WaxLife())(new WaxLifeInput($intervalKm, null, $this->rides, $this->topUps))->leftKm;
+    }
+
+    public function usedHours(): float
+    {
+        return array_sum(array_map(fn(WaxRide $ride) => (float) $ride->hours, $this->rides));
     }
 
     public function cycleKm(): float
@@ -48,9 +58,9 @@ final class SimulatedChain
         return count($this->topUps);
     }
 
-    public function ride(float $km, float $factor, float $ratePctPer1000Km): void
+    public function ride(float $km, float $factor, float $ratePctPer1000Km, float $hours = 0.0): void
     {
-        $this->rides[] = new WaxRide($km, 0.0, Condition::Dry, $factor);
+        $this->rides[] = new WaxRide($km, $hours, Condition::Dry, $factor);
         $this->km += $km;
         $this->wearPct += ($ratePctPer1000Km * $km) / 1000.0;
     }

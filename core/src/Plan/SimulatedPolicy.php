@@ -36,6 +36,12 @@ final readonly class SimulatedPolicy
         return new self($this->intervalKm, $this->rotation, $this->chains, $this->limitPct, $this->dripOnly, $km, $this->dips);
     }
 
+    /** The same with another rule for which chains a pot day dips. */
+    public function dipping(DipRule $dips): self
+    {
+        return new self($this->intervalKm, $this->rotation, $this->chains, $this->limitPct, $this->dripOnly, $this->wearsAsKm, $dips);
+    }
+
     public static function from(Fields $in): self
     {
         $in->only('interval_km', 'rotation', 'chains', 'limit_pct', 'drip_only', 'wears_as_km', 'dips');

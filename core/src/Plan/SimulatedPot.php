@@ -54,6 +54,15 @@ final readonly class SimulatedPot
         Check::positive('pickup_g', $pickupG);
     }
 
+    /** The same where a chain without wax is priced at its share of a pot day of so many: house rule, those of a bike go in together. */
+    public function shared(float $chains): self
+    {
+        $each = $this->perDipMinutes + $this->batchMinutes / max(1, $this->capacity ?? 1) + $this->fixedMinutes / max(1.0, $chains);
+
+        /** @phpstan-ignore argument.type (the fields are its own) */
+        return new self(...['endMinutesPerChain' => $each] + get_object_vars($this));
+    }
+
     public static function from(Fields $in): self
     {
         $in->only(

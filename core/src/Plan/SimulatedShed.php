@@ -38,6 +38,7 @@ final class SimulatedShed
                 $chain['wear_pct'],
                 min($policy->intervalKm, $chain['used_km']),
                 $chain['km'] ?? 0.0,
+                min($this->hours() ?? 0.0, $chain['used_hours'] ?? 0.0),
             );
         }
         $this->on = (string) $bike->onBike;
@@ -47,6 +48,12 @@ final class SimulatedShed
         foreach (array_slice($spare, 0, max(0, count($this->chains) - ($policy->chains ?? count($this->chains)))) as $chain) {
             unset($this->chains[$chain->id]);
         }
+    }
+
+    /** The hours of a coat; null where it does not go by them, and on drip wax alone, where each drip is a new coat. */
+    private function hours(): ?float
+    {
+        return $this->policy->dripOnly ? null : $this->bike->intervalHours;
     }
 
     public function fitted(): SimulatedChain
@@ -116,21 +123,27 @@ final class SimulatedShed
     public function planned(int $days): PlannedBike
     {
         $order = $this->order();
+        $hours = $this->hours();
+        $dailyKm = array_map(fn(int $day) => $this->bike->weekKm[$day % 7], range(0, $days - 1));
 
         return new PlannedBike(
             $this->bike->id,
             $this->policy->intervalKm,
-            array_map(fn(int $day) => $this->bike->weekKm[$day % 7] * $this->bike->factor, range(0, $days - 1)),
+            array_map(fn(float $km) => $km * $this->bike->factor, $dailyKm),
             array_map(
                 fn(SimulatedChain $chain) => new PlannedChain(
                     $chain->id,
-                    $chain->usedKm($this->policy->intervalKm),
+                    // What differs by less stands the same.
+                    round($chain->usedKm($this->policy->intervalKm), 9),
+                    $hours === null ? 0.0 : min($hours, round($chain->usedHours(), 9)),
                     bare: isset($this->undipped[$chain->id]),
                     topUps: $chain->topUpCount(),
                 ),
                 $order,
             ),
             (int) array_search($this->on, array_map(fn(SimulatedChain $chain) => $chain->id, $order), true),
+            $hours,
+            $hours === null ? [] : array_map(fn(float $km) => $km * $this->bike->hoursPerKm, $dailyKm),
         );
     }
 

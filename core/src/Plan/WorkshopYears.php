@@ -17,6 +17,7 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
+use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\PotDay\PotCapacity;
 use Dripel\Core\Strip\Solvent;
@@ -118,7 +119,30 @@ final readonly class WorkshopYears
         );
     }
 
-    /** @param LimitSchool|null $school by which chains are retired; null: each bike's own */
+    /**
+     * The years of somebody who plans well: the chains of each pot day chosen, or all that were used, whichever takes less time, top-ups at
+     * the price by which they are planned.
+     *
+     * @param LimitSchool|null $school by which chains are retired; null: each bike's own
+     */
+    public function ridden(SimulatedPolicy $policy, int $years, ?LimitSchool $school = null): SimulateResult
+    {
+        $simulate = new Simulate();
+        $chosen = $simulate($this->input($policy->dipping(DipRule::Chosen), $years, $school));
+        $used = $policy->dripOnly ? $chosen : $simulate($this->input($policy->dipping(DipRule::Used), $years, $school));
+
+        return $this->planned($used) < $this->planned($chosen) ? $used : $chosen;
+    }
+
+    /** Minutes, with what a top-up is priced at beyond what it takes. */
+    private function planned(SimulateResult $years): float
+    {
+        $more = ($this->pot->topUp->minutes ?? 0.0) - $this->pot->topUpWorkMinutes;
+
+        return $years->minutes() + $years->sum(fn(SimulatedWeek $week) => $week->topUps) * max(0.0, $more);
+    }
+
+    /** @param LimitSchool|null $school likewise */
     public function input(SimulatedPolicy $policy, int $years, ?LimitSchool $school = null): SimulateInput
     {
         $policy = $policy->dripOnly ? $policy->wearingAs($this->dripAsWax * $policy->intervalKm) : $policy;
@@ -127,7 +151,16 @@ final readonly class WorkshopYears
                 ? $this->bikes
                 : array_map(fn(SimulatedBike $bike) => $bike->upTo($school->limitPct($this->speeds[$bike->id])), $this->bikes);
 
-        return new SimulateInput(self::WEEKS * $years, $bikes, $policy, $this->pot, $this->costs, $this->curve);
+        $chains = array_sum(array_map(fn(SimulatedBike $bike) => $policy->chains ?? count($bike->chains), $bikes));
+
+        return new SimulateInput(
+            self::WEEKS * $years,
+            $bikes,
+            $policy,
+            $this->pot->shared($chains / max(1, count($bikes))),
+            $this->costs,
+            $this->curve,
+        );
     }
 
     /**
@@ -138,7 +171,7 @@ final readonly class WorkshopYears
      */
     public function economy(SimulatedBike $bike, float $ownKm, int $years): IntervalEconomyInput
     {
-        $year = (new Simulate())($this->only((int) $bike->id)->input(new SimulatedPolicy($ownKm), $years));
+        $year = $this->only((int) $bike->id)->ridden(new SimulatedPolicy($ownKm), $years);
         $rewaxes = max(1.0, $year->km() / $ownKm);
         $waxG = $year->sum(fn(SimulatedWeek $week) => $week->waxTakenG + $week->waxThrownG);
 
@@ -192,13 +225,22 @@ final readonly class WorkshopYears
                 fn(ChainState $chain) => [
                     'id' => $chain->chainId,
                     'wear_pct' => max(0.0, $wear->of($chain)->result->nowMean ?? 0.0),
-                    'used_km' => max(0.0, $terms->intervalKm - $rail->rideableKm($chain)),
+                    'used_km' => max(0.0, $terms->intervalKm - ($chain->rideable() ? $chain->leftKm() : 0.0)),
                     'km' => $chain->km->km,
+                    'used_hours' => self::usedHours($chain, $terms->intervalHours ?? 0.0),
                 ],
                 $chains,
             ),
             $rail->fitted->chainId,
+            $terms->intervalHours,
+            Pace::hoursPerKm($book->ridesOf($rail->bikeId)) ?? 0.0,
         );
+    }
+
+    /** What is due, or of which nobody knows the wax, has used up all of them. */
+    private static function usedHours(ChainState $chain, float $interval): float
+    {
+        return $chain->rideable() ? max(0.0, $interval - ($chain->wax->life->leftHours ?? $interval)) : $interval;
     }
 
     private static function pot(

@@ -15,11 +15,15 @@ use Dripel\Core\Logbook\Reading;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Plan\DipRule;
 use Dripel\Core\Plan\PlannedRide;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\RidingPlan;
+use Dripel\Core\Plan\Simulate;
 use Dripel\Core\Plan\SimulatedBike;
 use Dripel\Core\Plan\SimulatedPolicy;
+use Dripel\Core\Plan\SimulatedWeek;
+use Dripel\Core\Plan\SimulateResult;
 use Dripel\Core\Plan\WorkshopYears;
 use Dripel\Core\Wear\DigitalReading;
 use Dripel\Core\Wear\LimitSchool;
@@ -143,6 +147,20 @@ it('takes a workshop into the years as it is: the chains that can be waxed, how 
         ->toBe(['drip_wax', 'white_spirit'])
         ->and($years->only(6)->bikes)
         ->toBe([]);
+    // The chains of a bike share a pot day: 4 + 10 + 45 ÷ 2 min.
+    expect([
+        $input->pot->endMinutesPerChain,
+        $years->input(new SimulatedPolicy(300.0, chains: 4), 2)->pot->endMinutesPerChain,
+    ])->toEqualWithDelta([36.5, 25.25], 1e-9);
+    // Whoever plans well takes the way with the fewer minutes, a top-up at 60 though it takes 15.
+    foreach ([40.0, 100.0, 300.0] as $km) {
+        $planned = fn(SimulateResult $of): float => $of->minutes() + 45.0 * $of->sum(fn(SimulatedWeek $week) => $week->topUps);
+        $ways = array_map(
+            fn(DipRule $dips) => $planned((new Simulate())($years->input((new SimulatedPolicy($km))->dipping($dips), 2))),
+            DipRule::cases(),
+        );
+        expect($planned($years->ridden(new SimulatedPolicy($km), 2)))->toBe(min($ways));
+    }
     // By another school, for the speeds of the bike.
     $by = fn(LimitSchool $school): SimulatedBike => $years->input(new SimulatedPolicy(300.0), 1, $school)->bikes[0];
     foreach (LimitSchool::cases() as $school) {

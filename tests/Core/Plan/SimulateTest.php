@@ -189,6 +189,20 @@ it('forces no more pot days than carry the week', function (): void {
     expect($found['totals']['forced'])->toBe(8);
 });
 
+it('ends a coat by its hours where they come first', function (): void {
+    // 160 km a week at 20 km/h are 8 h: ten hours are 200 km, whatever the 300 km of the policy say.
+    $by = fn(float $km, array $hours) => array_intersect_key(
+        simulated(['interval_km' => $km], 52, bike: $hours + ['rate_interval_km' => $km])['totals'],
+        ['pot_days' => 0, 'dips' => 0, 'swaps' => 0],
+    );
+    expect($by(300, ['interval_hours' => 10, 'hours_per_km' => 0.05]))
+        ->not->toBe($by(300, []))
+        ->and($by(300, ['interval_hours' => 100, 'hours_per_km' => 0.05]))
+        ->toBe($by(300, []))
+        ->and($by(300, ['interval_hours' => 10, 'hours_per_km' => 0.0]))
+        ->toBe($by(300, []));
+});
+
 it('refuses what cannot be simulated', function (array $bike, array $pot, string $field): void {
     expect(fn() => simulated(weeks: 2, pot: $pot, bike: $bike))->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe($field));
 })->with([

@@ -33,7 +33,6 @@ use Dripel\Core\Plan\ChainSupply;
 use Dripel\Core\Plan\EvenWear;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\Rail;
-use Dripel\Core\Plan\Simulate;
 use Dripel\Core\Plan\SimulatedPolicy;
 use Dripel\Core\Plan\WorkshopYears;
 use Dripel\Core\Wear\ChainRate;
@@ -219,7 +218,7 @@ it('files what it finds in effective kilometres: all factors and intervals times
             $nowS,
         );
         $bike = $years->bikes[0];
-        $found = (new Simulate())($years->input(new SimulatedPolicy(300.0 * $c), 1));
+        $found = $years->ridden(new SimulatedPolicy(300.0 * $c), 1);
         $economy = (new IntervalEconomy())($years->economy($bike, 300.0 * $c, 1));
         // The years and the curve answer alike.
         expect($economy->nearest(300.0 * $c)->costPer1000Km)->toEqualWithDelta(
