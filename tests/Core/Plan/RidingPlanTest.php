@@ -25,6 +25,7 @@ use Dripel\Core\Plan\SimulatedPolicy;
 use Dripel\Core\Plan\SimulatedWeek;
 use Dripel\Core\Plan\SimulateResult;
 use Dripel\Core\Plan\WorkshopYears;
+use Dripel\Core\Plan\YearOfRiding;
 use Dripel\Core\Wear\DigitalReading;
 use Dripel\Core\Wear\LimitSchool;
 use Dripel\Core\Wear\WorkshopWear;
@@ -108,6 +109,46 @@ it('rides what is planned, else the week as it was written, else as usual, else 
 it('rides nothing more today where it was ridden today', function (): void {
     expect(weekAhead(riddenAgo([0 => [20.0]], ['bike.week_winter' => [0, 0, 30, 0, 0, 0, 0]]))->ridden[0])->toBe(0.0);
 });
+
+it('knows the mean week of the last year, and what a km took', function (): void {
+    $at = fn(string $time): int => (int) strtotime("{$time} UTC");
+    $ride = fn(int $id, string $time, float $km, Condition $condition = Condition::Dry) => new Ride(
+        $id,
+        new Moment($at($time)),
+        5,
+        $km,
+        null,
+        $condition,
+    );
+    $year = fn(array $rides): YearOfRiding => YearOfRiding::of($rides, new Settings([]), $at('2026-11-25 12:00'), new DateTimeZone('UTC'));
+    // 364 days ago is the 26th of November; the ride of noon that day is no longer of the year, the one a minute later is.
+    $found = $year([
+        $ride(1, '2025-11-26 12:00', 500.0),
+        $ride(2, '2025-11-26 12:01', 104.0),
+        $ride(3, '2026-11-22 09:00', 52.0, Condition::Wet),
+        $ride(4, '2026-11-25 12:00', 52.0),
+        $ride(5, '2026-11-25 12:01', 500.0),
+    ]);
+    // 52 weeks but for a minute: Wednesdays 104 and 52, a Sunday of 52; wet is 2.5.
+    expect($found->weekKm)
+        ->toEqualWithDelta([0, 0, 3.0, 0, 0, 0, 1.0], 1e-4)
+        ->and($found->factor)
+        ->toEqualWithDelta((104.0 + 2.5 * 52.0 + 52.0) / 208.0, 1e-9);
+    // Of less than four weeks it is taken to be four; of none nothing.
+    expect($year([$ride(1, '2026-11-23 12:00', 40.0)])->weekKm[0])
+        ->toBe(10.0)
+        ->and([$year([])->weekKm, $year([])->factor])
+        ->toBe([array_fill(0, 7, 0.0), 1.0]);
+});
+
+it('tells weeks apart that are unlike others', function (array $planned, bool $special): void {
+    expect(weekAhead(riddenAgo([10 => [100.0]]), $planned)->special)->toBe($special);
+})->with([
+    'nothing planned' => [[], false],
+    'for this bike' => [[new PlannedRide(1, '2026-11-27', '2026-11-27', 5, 120.0)], true],
+    'for all of them' => [[new PlannedRide(1, '2026-11-27', '2026-11-27', null, 0.0)], true],
+    'for another' => [[new PlannedRide(1, '2026-11-27', '2026-11-27', 6, 120.0)], false],
+]);
 
 it('takes a workshop into the years as it is: the chains that can be waxed, how worn each is, its prices, its schools', function (): void {
     $book = riddenAgo([5 => [100.0], 12 => [80.0], 20 => [60.0]], ['bike.speeds' => 11]);

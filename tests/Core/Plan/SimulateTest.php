@@ -5,6 +5,9 @@ declare(strict_types=1);
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Plan\Simulate;
+use Dripel\Core\Plan\SimulatedCosts;
+use Dripel\Core\Plan\SimulatedWeek;
+use Dripel\Core\Plan\SimulateResult;
 
 /** @return array{totals: array<string, mixed>, weeks: list<array<string, mixed>>} two bikes for so many weeks, with something else than usual */
 function simulated(array $policy = [], int $weeks = 104, array $pot = [], array $costs = [], array $bike = []): array
@@ -201,6 +204,52 @@ it('ends a coat by its hours where they come first', function (): void {
         ->toBe($by(300, []))
         ->and($by(300, ['interval_hours' => 10, 'hours_per_km' => 0.0]))
         ->toBe($by(300, []));
+});
+
+it('adds the weeks up to what an answer is made of', function (): void {
+    // Two weeks by hand: 100 and 300 km, an hour and two, one chain bought and worn out, one cassette; an hour costs 20.
+    $week = function (int $n, array $of): SimulatedWeek {
+        $week = new SimulatedWeek($n);
+        foreach ($of as $field => $value) {
+            $week->{$field} = $value;
+        }
+
+        return $week;
+    };
+    $retired = [
+        ['bike' => 'heron', 'chain' => 'A', 'km' => 9000.0, 'wear_pct' => 0.5],
+        ['bike' => 'heron', 'chain' => 'B', 'km' => 11000.0, 'wear_pct' => 0.5],
+    ];
+    $weeks = [
+        $week(0, ['km' => 100.0, 'minutes' => 60.0, 'cost' => 2.0, 'worn' => 0.1, 'wear' => ['heron' => ['A' => 0.1, 'B' => 0.3]]]),
+        $week(1, [
+            'km' => 300.0,
+            'minutes' => 120.0,
+            'cost' => 103.0,
+            'worn' => 0.2,
+            'bought' => 1,
+            'cassettes' => 1,
+            'retired' => $retired,
+            'wear' => ['heron' => ['A' => 0.2, 'B' => 0.4], 'badger' => []],
+        ]),
+    ];
+    $found = new SimulateResult($weeks, new SimulatedCosts(30.0, 3.0, 5.0, 60.0, 4.0, hour: 20.0));
+    expect([$found->km(), $found->cost(), $found->minutes(), $found->solventCost(), $found->chainLifeKm()])
+        ->toBe([400.0, 105.0, 180.0, 3.0, 10_000.0])
+        // (105 + 3 h × 20) ÷ 0.4
+        ->and($found->per1000Km())
+        ->toEqualWithDelta(412.5, 1e-9)
+        // 105 less the chain at 38 and the cassette at 60, and 0.3 of a chain with its quarter of a cassette: 7 + 0.3 × 53 + 60.
+        ->and($found->usedUpPer1000Km())
+        ->toEqualWithDelta((7.0 + 0.3 * 53.0 + 60.0) / 0.4, 1e-9)
+        ->and($found->meanWearPct('heron', 1))
+        ->toEqualWithDelta([0.2, 0.3], 1e-9)
+        ->and($found->meanWearPct('heron', 2))
+        ->toEqualWithDelta([0.2], 1e-9)
+        ->and($found->meanWearPct('badger', 1))
+        ->toBe([]);
+    $still = new SimulateResult([$week(0, ['cost' => 5.0])], new SimulatedCosts(30.0));
+    expect([$still->per1000Km(), $still->usedUpPer1000Km(), $still->chainLifeKm()])->toBe([null, null, null]);
 });
 
 it('refuses what cannot be simulated', function (array $bike, array $pot, string $field): void {
