@@ -6,10 +6,13 @@ namespace App\Text;
 
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Pot\WaxKind;
+use Dripel\Core\PotDay\PotDayChain;
 use Dripel\Core\PotDay\PotDayPlan;
 use Dripel\Core\PotDay\PotDayRecord;
 use Dripel\Core\PotDay\PotDayTerms;
 use Dripel\Core\PotDay\PotWarning;
+use Dripel\Core\PotDay\RinseSchool;
+use Dripel\Core\PotDay\SoakSchool;
 
 /** A pot day in sentences: the steps of the job, what to look for, what to be minded, and what could go wrong. */
 final readonly class PotDayWords
@@ -24,6 +27,11 @@ final readonly class PotDayWords
             PotDayPlan::LIFT => "lift_{$step->about['drain']}",
             'dry' => "dry_{$step->about['by']}",
             PotDayPlan::PLUG_IN => $terms->holdW < $terms->pot->powerW ? 'plug_in_high' : 'plug_in',
+            PotDayPlan::UNDER => match ($step->about['school'] ?? null) {
+                SoakSchool::Hour->value => 'under_hour',
+                SoakSchool::Bubbles->value => 'under_bubbles',
+                default => 'under',
+            },
             default => $step->code,
         };
 
@@ -50,6 +58,18 @@ final readonly class PotDayWords
     public function title(string $code): string
     {
         return $this->translator->say("pot_day.step.{$code}.title", ['chains' => '']);
+    }
+
+    /** What a chain brings into the bath: "ridden in mud, rinsed". */
+    public function brings(PotDayChain $chain): string
+    {
+        if ($chain->first || $chain->worst === null) {
+            return $this->translator->say($chain->first ? 'pot_day.brings.first' : 'pot_day.brings.clean');
+        }
+
+        return $this->translator->say($chain->rinse === RinseSchool::Straight ? 'pot_day.brings.ridden' : 'pot_day.brings.rinsed', [
+            'condition' => $this->translator->say("chain.condition.{$chain->worst->value}"),
+        ]);
     }
 
     public function warning(PotWarning $warning, PotDayPlan $plan, int $startS): string

@@ -50,7 +50,10 @@ final readonly class PlanPotDay
         $book = ($this->readBook)($workshop);
         $jobs = $this->openJobs->byChain($workshop);
         $nowS = $this->clock->unixS();
-        $states = array_map(fn(int $id) => $book->chain($id, $nowS), $choices->chainIds);
+        $states = array_map(fn(int $id) => $book->chain($id, $nowS), [
+            ...array_intersect($choices->order, $choices->chainIds),
+            ...array_diff($choices->chainIds, $choices->order),
+        ]);
         foreach ($states as $state) {
             $name = ['chain' => (new Names($book->settings))->fullChain($state->chainId)];
             isset($jobs[$state->chainId]) && throw new NotPossible('chains', 'chain_in_job', $name);
@@ -63,7 +66,7 @@ final readonly class PlanPotDay
         $bath = ($this->readBaths)($workshop)[$choices->potId] ?? throw new NotPossible('pot', 'pot_empty');
         $chains = array_map(fn(ChainState $state) => self::chain($book, $state, $choices), $states);
         $jars = JarRinse::sources(($this->readJars)($workshop), $this->readJars->busy($workshop));
-        $plan = PotDayPlan::of($this->terms($book, $bath, $choices, $jars), $chains);
+        $plan = PotDayPlan::of($this->terms($book, $bath, $choices, $jars), $chains, $choices->order !== []);
         $unmeasured = array_values(array_map(fn(ChainState $state) => $state->chainId, array_filter($states, PotRefusal::unmeasured(...))));
 
         return new PotDayProposal($plan, $chains, $unmeasured, $choices->byS === null ? $nowS : $choices->byS - $plan->seconds());
@@ -123,6 +126,7 @@ final readonly class PlanPotDay
             $book->settings->number(SettingKey::ChainMassG, $state->chainId) ?? BathDip::CHAIN_G,
             $state->dryness->bare?->state === BareState::Late,
             in_array($state->chainId, $choices->powder, true),
+            $state->wax->worstCondition(),
         );
     }
 }

@@ -18,6 +18,7 @@ final readonly class PotDayChoices
      * @param array<int, RinseSchool> $rinse by chain, where somebody chose
      * @param array<int, bool> $first by chain, where somebody says that it is a first wax, or none
      * @param list<int> $powder
+     * @param list<int> $order in which they go in, where somebody chose; empty: the cleanest first
      */
     public function __construct(
         public int $potId,
@@ -38,6 +39,7 @@ final readonly class PotDayChoices
         public DryBy $dryBy = DryBy::WarmAir,
         public bool $linkIn = false,
         public bool $weigh = false,
+        public array $order = [],
     ) {}
 
     /** @return array<string, mixed> */
@@ -59,10 +61,11 @@ final readonly class PotDayChoices
             'dry_by' => $this->dryBy->value,
             'link_in' => $this->linkIn,
             'weigh' => $this->weigh,
+            'order' => $this->order,
         ];
     }
 
-    /** @param array{pot: int, chains: list<int>, program: string, target_c: float|null, room_c: float|null, by: int|null, rinse: array<int, string>, first: array<int, bool>, powder: list<int>, first_soak: string, rewax_soak: string, drain: string, dry_by: string, link_in: bool, weigh: bool} $kept */
+    /** @param array{pot: int, chains: list<int>, program: string, target_c: float|null, room_c: float|null, by: int|null, rinse: array<int, string>, first: array<int, bool>, powder: list<int>, first_soak: string, rewax_soak: string, drain: string, dry_by: string, link_in: bool, weigh: bool, order?: list<int>} $kept */
     public static function fromArray(array $kept): self
     {
         return new self(
@@ -81,6 +84,7 @@ final readonly class PotDayChoices
             DryBy::from($kept['dry_by']),
             $kept['link_in'],
             $kept['weigh'],
+            $kept['order'] ?? [],
         );
     }
 }

@@ -84,7 +84,7 @@ use Dripel\Core\Strip\Load;
  * @phpstan-type PotDayPlanView array{
  *     lines: list<string>,
  *     steps: list<array{at: string, title: string, text: string, subject: string, lasts: string}>,
- *     dips: list<array{chain: string, batch: int, soak: string, because: string, shock: string}>,
+ *     dips: list<array{id: int, chain: string, brings: string, batch: int, soak: string, because: string, shock: string}>,
  *     warnings: list<array{text: string, forbids: bool}>,
  *     unmeasured: string|null,
  *     later: bool,
@@ -219,10 +219,12 @@ final readonly class PotDayProps
             ),
             'dips' => array_map(
                 fn(PotDayDip $dip) => [
+                    'id' => $dip->chainId,
                     'chain' => $translator->names->fullChain($dip->chainId),
+                    'brings' => $words->brings(array_column($proposal->chains, null, 'id')[$dip->chainId]),
                     'batch' => $dip->batch,
                     'soak' => $q->seconds((int) ceil(60 * $dip->minutes)),
-                    'because' => $translator->say($dip->byBath ? 'pot_day.by_bath' : 'pot_day.by_school'),
+                    'because' => $translator->say($dip->bySteel ? 'pot_day.by_steel' : 'pot_day.by_school'),
                     'shock' => $translator->say('pot_day.shock', [
                         'bath' => $q->temperature($dip->bathC),
                         'mixed' => $q->temperature($dip->mixedC),

@@ -6,6 +6,7 @@ namespace Dripel\Core\PotDay;
 
 use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Input\Check;
+use Dripel\Core\Interval\Condition;
 
 /** A chain that is to be waxed, and what it needs. g. */
 final readonly class PotDayChain
@@ -20,7 +21,21 @@ final readonly class PotDayChain
         public bool $rust = false,
         /** Dusted with a friction powder after the dip. */
         public bool $powder = false,
+        /** The dirtiest that it was ridden in since its last dip; null: it was not. */
+        public ?Condition $worst = null,
     ) {
         Check::positive('mass_g', $massG);
+    }
+
+    /** The cleaner first: new and bare steel, then what was ridden dry, the muddiest last. Common practice. */
+    public static function compare(self $a, self $b): int
+    {
+        return $a->dirt() <=> $b->dirt();
+    }
+
+    /** 0 where it brings none into the bath. */
+    public function dirt(): int
+    {
+        return $this->first || $this->worst === null ? 0 : 1 + $this->worst->dirt();
     }
 }

@@ -15,10 +15,10 @@ final readonly class PotDayDip
         public float $bathC,
         public float $mixedC,
         public float $frozenG,
-        /** How long it stays under at least: the larger of the school's time and that of pot.dip. */
+        /** How long it stays under at least: the school's time, or longer until the steel is as warm as the bath (pot.dip). */
         public float $minutes,
-        /** Whether pot.dip asks for longer than the school. */
-        public bool $byBath,
+        /** Whether the steel takes longer than the school. */
+        public bool $bySteel,
         public bool $staysLiquid,
     ) {}
 }

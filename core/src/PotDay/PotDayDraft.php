@@ -54,6 +54,11 @@ final class PotDayDraft
 
     private bool $hot = false;
 
+    /** @var array{int, int}|null the last batch that went in, and how long the bath takes from then on to come back, in seconds */
+    private ?array $cooled = null;
+
+    private bool $recovering = false;
+
     private int $inside = 0;
 
     private int $batch = 0;
@@ -198,7 +203,7 @@ final class PotDayDraft
     {
         $ready = array_values(array_filter($this->queue, fn(PotDayChain $chain) => !in_array($chain->id, $this->wet, true)));
         $room = $this->capacity - $this->inside;
-        if (!$this->hot || $room < 1 || $ready === []) {
+        if (!$this->hot || $room < 1 || $ready === [] || $this->recovers()) {
             return;
         }
         $group = array_slice($ready, 0, $room);
@@ -210,6 +215,28 @@ final class PotDayDraft
         $this->queue = array_values(array_filter($this->queue, fn(PotDayChain $chain) => !in_array($chain->id, $ids, true)));
         $this->goIn($group, $ids);
         $this->load();
+    }
+
+    /** Whether the bath has still to come back from what went in last: the next chains wait for that, not those that are under. */
+    private function recovers(): bool
+    {
+        if ($this->cooled === null) {
+            return false;
+        }
+        [$in, $seconds] = $this->cooled;
+        if (!$this->recovering && $this->endS($in) + $seconds <= $this->endS(count($this->steps) - 1)) {
+            $this->cooled = null;
+
+            return false;
+        }
+        if (!$this->recovering) {
+            $this->recovering = true;
+            $this->wait(new JobStep(PotDayPlan::RECOVER, $seconds, since: $in, skippable: true), 0, function (): void {
+                [$this->cooled, $this->recovering] = [null, false];
+            });
+        }
+
+        return true;
     }
 
     /**
@@ -235,10 +262,11 @@ final class PotDayDraft
             ),
         );
         $this->inside += count($group);
+        $this->cooled = [$in, (int) ceil(self::S_PER_MIN * ($met->recoverMinutes ?? 0.0))];
         $bySchool = [];
         foreach ($group as $chain) {
             $school = $this->terms->soak($chain);
-            $minutes = max($school->leastMinutes(), $met->soakMinutes);
+            $minutes = max($school->leastMinutes(), $met->chainSeconds / self::S_PER_MIN);
             $this->dips[] = new PotDayDip(
                 $chain->id,
                 $this->batch,
@@ -246,27 +274,28 @@ final class PotDayDraft
                 $met->mixedC,
                 $met->frozenG,
                 $minutes,
-                $met->soakMinutes > $school->leastMinutes(),
+                $met->chainSeconds / self::S_PER_MIN > $school->leastMinutes(),
                 $met->bathStaysLiquid,
             );
             $bySchool[$school->value][] = [$chain, $minutes];
         }
-        foreach ($bySchool as $together) {
-            $this->soak(array_column($together, 0), $together[0][1], $met, $in);
+        foreach ($bySchool as $name => $together) {
+            $this->soak(array_column($together, 0), $together[0][1], SoakSchool::from($name), $met, $in);
         }
     }
 
     /** @param non-empty-list<PotDayChain> $chains that come out together */
-    private function soak(array $chains, float $minutes, PotDipResult $met, int $in): void
+    private function soak(array $chains, float $minutes, SoakSchool $school, PotDipResult $met, int $in): void
     {
         $ids = array_map(fn(PotDayChain $chain) => $chain->id, $chains);
         $under = new JobStep(
             PotDayPlan::UNDER,
             (int) ceil(self::S_PER_MIN * $minutes),
-            ['chain_s' => $met->chainSeconds],
+            ['chain_s' => $met->chainSeconds, 'school' => $school->value],
             chains: $ids,
             since: $in,
-            holds: true,
+            // Where the bubbles decide it is over when none come, however long that took.
+            holds: $school !== SoakSchool::Bubbles,
             sign: 'bubbles',
             skippable: true,
             asks: array_column(WaxedSo::cases(), 'value'),

@@ -16,7 +16,8 @@ use Dripel\Core\Pot\PotHeat;
 /**
  * A pot day made ready for a job: its steps in the order in which one pair of hands does them, waits running side by side.
  * Times come from pot.heat and pot.dip and the schools chosen; the time axis is the job's own, so the plan is the run before
- * its first tap. Of two orders (long soaks first, short ones first) the one that is over sooner.
+ * its first tap. The cleanest chains go in first, unless somebody has put them in another order; of those that are as clean as one another
+ * the longest soak.
  */
 final readonly class PotDayPlan
 {
@@ -33,6 +34,8 @@ final readonly class PotDayPlan
     public const IN = 'in';
 
     public const UNDER = 'under';
+
+    public const RECOVER = 'recover';
 
     public const LIFT = 'lift';
 
@@ -72,18 +75,22 @@ final readonly class PotDayPlan
 
     /**
      * @param list<PotDayChain> $chains
+     * @param bool $inOrder in the order in which they are given, whatever they were ridden in
      *
      * @throws InvalidInput at `chains` unless 1 to 12
      */
-    public static function of(PotDayTerms $terms, array $chains): self
+    public static function of(PotDayTerms $terms, array $chains, bool $inOrder = false): self
     {
         Check::between('chains', count($chains), 1, self::MOST_CHAINS);
         $heaviestG = max([0.0, ...array_map(fn(PotDayChain $chain) => $chain->massG, $chains)]);
         $capacity = PotCapacity::of($terms->vessel, $terms->pot->waxG, $heaviestG, $terms->atOnce);
-        $long = $chains;
-        usort($long, fn(PotDayChain $a, PotDayChain $b) => $terms->soak($b)->leastMinutes() <=> $terms->soak($a)->leastMinutes());
-        $drafts = array_map(fn(array $order) => PotDayDraft::of($terms, $order, $capacity->atOnce()), [$long, array_reverse($long)]);
-        $draft = self::endS($drafts[1]->steps) < self::endS($drafts[0]->steps) ? $drafts[1] : $drafts[0];
+        $inOrder ||
+            usort(
+                $chains,
+                fn(PotDayChain $a, PotDayChain $b) => PotDayChain::compare($a, $b) ?:
+                $terms->soak($b)->leastMinutes() <=> $terms->soak($a)->leastMinutes(),
+            );
+        $draft = PotDayDraft::of($terms, $chains, $capacity->atOnce());
         $masses = array_column(array_map(fn(PotDayChain $chain) => [$chain->id, $chain->massG], $chains), 1, 0);
         $spans = JobRun::of($draft->steps, 0, [])->spans(0);
         $course = PotDayCourse::of($terms, $masses, $draft->steps, $spans, 0);
@@ -93,13 +100,32 @@ final readonly class PotDayPlan
         return new self(
             $terms,
             $draft->steps,
-            self::warnings($terms, $capacity, $draft, $overheatsS),
+            self::warnings($terms, $capacity, $draft, $overheatsS, self::dirtyFirst($chains, $draft)),
             $draft->dips,
             $capacity,
             $draft->recordStep,
             $masses,
             $overheatsS,
         );
+    }
+
+    /**
+     * Whether a chain goes in after one that is dirtier.
+     *
+     * @param list<PotDayChain> $chains
+     */
+    private static function dirtyFirst(array $chains, PotDayDraft $draft): bool
+    {
+        $dirt = array_column(array_map(fn(PotDayChain $chain) => [$chain->id, $chain->dirt()], $chains), 1, 0);
+        foreach ($draft->dips as $n => $dip) {
+            $before = array_filter(array_slice($draft->dips, 0, $n), fn(PotDayDip $other) => $other->batch < $dip->batch);
+            $seen = max([0, ...array_map(fn(PotDayDip $other) => $dirt[$other->chainId], $before)]);
+            if ($dirt[$dip->chainId] < $seen) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** From the first step to the last, as expected. */
@@ -137,8 +163,13 @@ final readonly class PotDayPlan
     }
 
     /** @return list<PotWarning> */
-    private static function warnings(PotDayTerms $terms, PotCapacity $capacity, PotDayDraft $draft, ?float $overheatsS): array
-    {
+    private static function warnings(
+        PotDayTerms $terms,
+        PotCapacity $capacity,
+        PotDayDraft $draft,
+        ?float $overheatsS,
+        bool $dirtyFirst,
+    ): array {
         $heat = (new PotHeat())($terms->pot);
 
         return array_map(
@@ -154,6 +185,7 @@ final readonly class PotDayPlan
                     PotWarning::Freezes->value =>
                         $heat->minutesToTarget !== null && array_filter($draft->dips, fn(PotDayDip $dip) => !$dip->staysLiquid) !== [],
                     PotWarning::Spent->value => $terms->overheatedBefore,
+                    PotWarning::DirtyFirst->value => $dirtyFirst,
                     PotWarning::Gritty->value => $terms->grit > BathLedgerInput::GRIT_LIMIT + Check::EPSILON,
                 ]),
             ),

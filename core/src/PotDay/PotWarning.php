@@ -21,6 +21,8 @@ enum PotWarning: string
     case Freezes = 'freezes';
     /** Its grit is past the limit. */
     case Gritty = 'gritty';
+    /** A chain goes in after one that is dirtier: its wax takes up what that left in the bath. */
+    case DirtyFirst = 'dirty_first';
     /** It was overheated once. */
     case Spent = 'spent';
 

@@ -954,7 +954,7 @@ export interface PotDayPage {
 export interface PotDayPlanView {
   lines: string[]
   steps: { at: string; title: string; text: string; subject: string; lasts: string }[]
-  dips: { chain: string; batch: number; soak: string; because: string; shock: string }[]
+  dips: { id: number; chain: string; brings: string; batch: number; soak: string; because: string; shock: string }[]
   warnings: { text: string; forbids: boolean }[]
   unmeasured: string | null
   later: boolean

@@ -9,6 +9,7 @@ use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobSpan;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Interval\Condition;
 use Dripel\Core\Pot\LampOil;
 use Dripel\Core\Pot\PotHeat;
 use Dripel\Core\Pot\WaxKind;
@@ -22,6 +23,7 @@ use Dripel\Core\PotDay\PotDayTerms;
 use Dripel\Core\PotDay\PotWarning;
 use Dripel\Core\PotDay\PowerProgram;
 use Dripel\Core\PotDay\RinseSchool;
+use Dripel\Core\PotDay\SoakSchool;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Core\PotDay\ShedPot;
@@ -72,7 +74,8 @@ it('lays the steps of three chains out so that waits run side by side', function
         new PotDayChain(2, false),
         new PotDayChain(3, false, RinseSchool::HotWater),
     ]);
-    // 1 is new and has an hour; 2 and 3 go through beside it. 3 was ridden wet: rinsed and dry long before the wax is hot.
+    // 1 is new and has an hour; 2 and 3 go through beside it. 3 was ridden wet: rinsed and dry long before the wax is hot. 2 comes out after
+    // its five minutes; what the bath takes to come back only 3 waits for, hands free for other things meanwhile.
     expect(potDay($plan))
         ->toBe([
             'prepare 0.0–3.0',
@@ -82,18 +85,19 @@ it('lays the steps of three chains out so that waits run side by side', function
             'heat 3.5–132.4',
             'check 1+2 132.4–132.9',
             'in 1+2 132.9–133.2',
-            'under 2 133.2–149.6',
-            'lift 2 149.6–150.6',
-            'hang 2 150.6–150.9',
-            'check 3 150.9–151.4',
-            'in 3 151.4–151.8',
-            'under 3 151.8–159.0',
-            'lift 3 159.0–160.0',
-            'hang 3 160.0–160.3',
-            'set 2 150.9–165.9',
-            'flex 2 165.9–167.4',
-            'set 3 160.3–175.3',
-            'flex 3 175.3–176.8',
+            'under 2 133.2–138.2',
+            'lift 2 138.2–139.2',
+            'hang 2 139.2–139.6',
+            'recover 133.2–148.9',
+            'check 3 148.9–149.4',
+            'in 3 149.4–149.7',
+            'set 2 139.6–154.6',
+            'flex 2 154.6–156.1',
+            'under 3 149.7–156.1',
+            'lift 3 156.1–157.1',
+            'hang 3 157.1–157.4',
+            'set 3 157.4–172.4',
+            'flex 3 172.4–173.9',
             'under 1 133.2–193.2',
             'lift 1 193.2–194.2',
             'hang 1 194.2–194.6',
@@ -105,14 +109,74 @@ it('lays the steps of three chains out so that waits run side by side', function
         ->toBe([])
         ->and($plan->steps[$plan->recordStep]->code)
         ->toBe('off')
-        ->and(array_map(fn(PotDayDip $dip) => [$dip->chainId, $dip->batch, $dip->byBath], $plan->dips))
-        ->toBe([[1, 1, false], [2, 1, true], [3, 2, true]]);
+        ->and(array_map(fn(PotDayDip $dip) => [$dip->chainId, $dip->batch, $dip->bySteel], $plan->dips))
+        ->toBe([[1, 1, false], [2, 1, false], [3, 2, false]]);
     // The heat-up is pot.heat's, the cold shock pot.dip's.
     $heat = (new PotHeat())($plan->terms->pot);
     expect($plan->course()->celsius(210 + 60 * (float) $heat->minutesToTarget))
         ->toEqualWithDelta(80, 1e-6)
         ->and($plan->course()->celsius(JobRun::of($plan->steps, 0, [])->spans(0)[6]->startS))
         ->toEqualWithDelta($plan->dips[0]->mixedC, 1e-6);
+});
+
+/** @return list<int> in the order in which they go in */
+function inOrder(PotDayPlan $plan): array
+{
+    return array_map(fn(PotDayDip $dip) => $dip->chainId, $plan->dips);
+}
+
+it('puts the cleanest in first and the muddiest last, or as somebody wants it, and warns', function (): void {
+    $chains = [
+        new PotDayChain(1, false, RinseSchool::HotWater, worst: Condition::Muddy),
+        new PotDayChain(2, false, RinseSchool::HotWater, worst: Condition::Damp),
+        new PotDayChain(3, false, worst: Condition::Dry),
+        new PotDayChain(4, false),
+        new PotDayChain(5, true, worst: Condition::Wet),
+        new PotDayChain(6, false, worst: Condition::Indoor),
+    ];
+    $alone = fn(bool $inOrder) => PotDayPlan::of(ShedPot::terms(atOnce: 1), $chains, $inOrder);
+    // Bare steel is stripped, whatever it was ridden in before; of those that bring nothing the longer soak first.
+    expect(inOrder($alone(false)))
+        ->toBe([5, 4, 6, 3, 2, 1])
+        ->and($alone(false)->warnings)
+        ->not->toContain(PotWarning::DirtyFirst)
+        ->and(inOrder($alone(true)))
+        ->toBe([1, 2, 3, 4, 5, 6])
+        ->and($alone(true)->warnings)
+        ->toContain(PotWarning::DirtyFirst);
+    // What goes in together meets the same bath.
+    $together = PotDayPlan::of(ShedPot::terms(), [$chains[2], $chains[5]], true);
+    expect(inOrder($together))
+        ->toBe([3, 6])
+        ->and($together->warnings)
+        ->not->toContain(PotWarning::DirtyFirst);
+});
+
+it('lets a soak by bubbles end with the bubbles, and holds the others', function (SoakSchool $school, bool $holds, int $leastS): void {
+    $plan = PotDayPlan::of(ShedPot::terms(rewaxSoak: $school), [new PotDayChain(1, false)]);
+    $under = array_values(array_filter($plan->steps, fn(JobStep $step) => $step->code === PotDayPlan::UNDER))[0];
+    expect([$under->holds, $under->sign, $under->seconds])->toBe([$holds, 'bubbles', $leastS]);
+})->with([
+    'until none come' => [SoakSchool::Bubbles, false, 120],
+    'at least five minutes' => [SoakSchool::Five, true, 300],
+    'an hour' => [SoakSchool::Hour, true, 3600],
+]);
+
+it('holds a chain until its steel is as warm as the bath, and no longer for the bath’s sake', function (): void {
+    // 4 kg of steel: the bath takes an hour to come back, the steel as long as any.
+    $terms = ShedPot::terms(rewaxSoak: SoakSchool::Bubbles, atOnce: 1);
+    $plan = PotDayPlan::of($terms, [new PotDayChain(1, false, massG: 900.0), new PotDayChain(2, false)]);
+    $of = fn(string $code): array => array_values(array_filter($plan->steps, fn(JobStep $step) => $step->code === $code));
+    [$first] = $of(PotDayPlan::UNDER);
+    [$recover] = $of(PotDayPlan::RECOVER);
+    expect($first->seconds)
+        ->toBe(max(120, (int) ceil((float) $first->about['chain_s'])))
+        ->and($recover->seconds)
+        ->toBeGreaterThan((int) $first->seconds)
+        ->and($plan->steps[(int) $recover->since]->code)
+        ->toBe(PotDayPlan::IN)
+        ->and($recover->skippable)
+        ->toBeTrue();
 });
 
 /** @return list<string> how long each step is, what it ticks off, and whether it can be passed over */

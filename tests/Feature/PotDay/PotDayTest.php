@@ -150,6 +150,17 @@ it('plans a batch for ten o’clock: which first, when to plug in, what each cha
         ->toBeTrue()
         ->and($plan->json('warnings'))
         ->toBe([]);
+    // The cleanest first, bare steel before what was ridden; somebody may want it otherwise, and is told.
+    expect(array_map(fn(array $dip) => [$dip['id'], $dip['brings']], $plan->json('dips')))->toBe([
+        [$c->id, 'bare steel'],
+        [$a->id, 'ridden dry'],
+        [$b->id, 'ridden wet, rinsed'],
+    ]);
+    $otherwise = $this->postJson('/pot-day/plan', ($this->choices)($pot, [$a, $b, $c], ['order' => [$b->id, $a->id, $c->id]]))->assertOk();
+    expect(array_column($otherwise->json('dips'), 'id'))
+        ->toBe([$b->id, $a->id, $c->id])
+        ->and(array_column($otherwise->json('warnings'), 'text'))
+        ->toBe([__('pot_day.warning.dirty_first')]);
     $late = $this->postJson(
         '/pot-day/plan',
         ($this->choices)($pot, [$a], ['by' => date('H:i', Bench::NOW + 600), 'by_date' => date('Y-m-d', Bench::NOW + 600)]),
@@ -181,7 +192,6 @@ it('leads three chains through the day and writes its record by itself', functio
         ->assertJsonPath('notes.0', fn(string $note) => str_ends_with($note, 'note: smells sweet'));
     ($this->lead)($job, 'check');
     ($this->tap)($job, ['position' => $position(), 'kind' => 'skip', 'about' => ['text' => 'in a hurry']])->assertStatus(409);
-    ($this->lead)($job, 'weigh_before');
     ($this->lead)($job, 'under');
     foreach ([[$a, 250.0, 255.0], [$c, 240.0, 248.5]] as [$chain, $before, $after]) {
         ($this->tap)(

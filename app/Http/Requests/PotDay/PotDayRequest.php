@@ -25,6 +25,8 @@ final class PotDayRequest extends ActionRequest
             'pot_id' => ['required', 'integer'],
             'chains' => ['array', 'max:' . PotDayPlan::MOST_CHAINS],
             'chains.*' => ['integer', 'distinct'],
+            'order' => ['array', 'max:' . PotDayPlan::MOST_CHAINS],
+            'order.*' => ['integer', 'distinct'],
             'program' => ['required', Rule::enum(PowerProgram::class)],
             'target' => ['nullable', 'numeric', 'between:0,400'],
             'room' => ['nullable', 'numeric', 'between:-40,120'],
@@ -74,6 +76,7 @@ final class PotDayRequest extends ActionRequest
             DryBy::from($this->string('dry_by')->toString()),
             $this->boolean('link_in'),
             $this->boolean('weigh'),
+            array_map(fn(mixed $id) => $this->find()->chain($id)->id, array_values($this->array('order'))),
         );
     }
 

@@ -10,6 +10,7 @@ import AppShell from '@/components/layout/AppShell.vue'
 import LineChart from '@/components/charts/LineChart.vue'
 import PotDayCard from '@/components/pot/PotDayCard.vue'
 import PotDayChains from '@/components/pot/PotDayChains.vue'
+import PotDayOrder from '@/components/pot/PotDayOrder.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
@@ -34,6 +35,7 @@ const form = reactive({
   dry_by: 'warm_air',
   link_in: false,
   weigh: false,
+  order: [] as number[],
 })
 const pot = computed(() => props.pots.find((other) => other.id === form.pot_id))
 watch(
@@ -48,6 +50,7 @@ const wanted = (later = false) => {
     rinse: own(form.rinse),
     first: own(form.first),
     powder: form.powder.filter((id) => form.chains.includes(id)),
+    order: form.order.filter((id) => form.chains.includes(id)),
     by: form.by || null,
     by_date: form.by && form.by_date ? form.by_date : null,
     later,
@@ -200,19 +203,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
         <div v-if="preview" class="below">
           <section aria-labelledby="meets">
             <h2 id="meets">{{ t('pot_day.meets') }}</h2>
-            <table class="plain">
-              <tbody>
-                <tr v-for="dip in preview.dips" :key="dip.chain">
-                  <th scope="row">
-                    {{ dip.chain }}<small class="muted">{{ t('pot_day.batch', { n: dip.batch }) }}</small>
-                  </th>
-                  <td>{{ dip.shock }}</td>
-                  <td class="num">
-                    <b>{{ dip.soak }}</b><small class="muted">{{ dip.because }}</small>
-                  </td>
-                </tr>
-              </tbody>
-            </table>
+            <PotDayOrder v-model="form.order" :dips="preview.dips" />
           </section>
           <PotDayCard :steps="preview.steps" />
           <details>
@@ -266,10 +257,6 @@ h1 {
   margin: 14px 0;
   gap: 10px;
 }
-small {
-  display: block;
-  font-weight: 480;
-}
 .below {
   grid-column: 1 / -1;
   display: grid;
@@ -278,12 +265,6 @@ small {
 }
 details {
   margin-top: 8px;
-}
-th[scope='row'] {
-  text-align: left;
-  border-bottom: 1px solid var(--line);
-  color: var(--ink);
-  font-size: var(--type-4);
 }
 @media print {
   .cols > .fields,
