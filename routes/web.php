@@ -16,6 +16,7 @@ use App\Http\Controllers\Chain\ChainController;
 use App\Http\Controllers\Chain\CorrectionController;
 use App\Http\Controllers\Chain\FittingController;
 use App\Http\Controllers\Chain\NoiseController;
+use App\Http\Controllers\Chain\OilingController;
 use App\Http\Controllers\Chain\ReadingController;
 use App\Http\Controllers\Chain\RetirementController;
 use App\Http\Controllers\Chain\SizeController;
@@ -165,6 +166,7 @@ Route::middleware('auth')->group(function (): void {
         Route::put('/chains/{chain}', [ChainController::class, 'update'])->whereNumber('chain');
         Route::post('/chains/{chain}/retirement', [RetirementController::class, 'store'])->whereNumber('chain');
         Route::post('/chains/{chain}/strips', [StripController::class, 'store'])->whereNumber('chain');
+        Route::post('/chains/{chain}/oilings', [OilingController::class, 'store'])->whereNumber('chain');
         Route::post('/chains/{chain}/topups', [DripController::class, 'record'])->whereNumber('chain');
         Route::get('/chains/{chain}/drip', [DripController::class, 'create'])
             ->name('drip')

@@ -15,7 +15,7 @@ final class WorkshopFile
     public const FORMAT = 'dripel-workshop';
 
     /** Rises when a table or column changes its meaning; files of older versions must stay readable. */
-    public const VERSION = 6;
+    public const VERSION = 7;
 
     /** Before this version lists among the settings are texts. */
     public const LISTS_SINCE = 6;
@@ -25,6 +25,7 @@ final class WorkshopFile
         2 => ['jar_entries', 'baths', 'bath_entries', 'prices', 'protocols'],
         4 => ['cares', 'planned_rides'],
         6 => ['brushings'],
+        7 => ['oilings'],
     ];
 
     /** Columns likewise, with what they mean in earlier files. */

@@ -29,6 +29,7 @@ enum ActionKind: string
     case EditRide = 'edit_ride';
     case DipChains = 'dip_chains';
     case StripChain = 'strip_chain';
+    case ReportOil = 'report_oil';
     case FinishStrip = 'finish_strip';
     case GiveUpStrip = 'give_up_strip';
     case AddJar = 'add_jar';

@@ -17,6 +17,7 @@ use App\Models\Fitting;
 use App\Models\JarEntry;
 use App\Models\LogbookRow;
 use App\Models\Noise;
+use App\Models\Oiling;
 use App\Models\Opening;
 use App\Models\PlannedRide;
 use App\Models\Price;
@@ -44,6 +45,7 @@ enum EntryType: string
     case Strip = 'strips';
     case Dip = 'dips';
     case TopUp = 'topups';
+    case Oiling = 'oilings';
     case WipeDown = 'cares';
     case Brushing = 'brushings';
     case Noise = 'noises';
@@ -72,6 +74,7 @@ enum EntryType: string
             self::Strip => Strip::class,
             self::Dip => Dip::class,
             self::TopUp => TopUp::class,
+            self::Oiling => Oiling::class,
             self::WipeDown => WipeDown::class,
             self::Brushing => Brushing::class,
             self::Noise => Noise::class,
@@ -105,7 +108,7 @@ enum EntryType: string
     public function followsChain(): bool
     {
         return match ($this) {
-            self::Fitting, self::Strip, self::Dip, self::TopUp, self::WipeDown, self::Reading, self::Retirement => true,
+            self::Fitting, self::Strip, self::Dip, self::TopUp, self::Oiling, self::WipeDown, self::Reading, self::Retirement => true,
             // What it came with stays with the tag that it came under; a brushing, a noise and a ride are of the bike, the rest is of the
             // bench.
             self::Opening,
@@ -138,6 +141,7 @@ enum EntryType: string
             self::Strip => EntryKind::Strip,
             self::Dip => EntryKind::Dip,
             self::TopUp => EntryKind::TopUp,
+            self::Oiling => EntryKind::Oiling,
             self::WipeDown => EntryKind::WipeDown,
             self::Brushing => EntryKind::Brushing,
             self::Noise => EntryKind::Noise,

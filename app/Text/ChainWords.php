@@ -77,7 +77,7 @@ final readonly class ChainWords
                     'time' => $q->time($chain->nowS + (int) round(3600 * ($chain->dryness->bare->hoursLeft ?? 0))),
                 ],
             ),
-            ChainStatus::Unwaxed => $this->translator->say('chain.detail.strip_first'),
+            ChainStatus::Unwaxed, ChainStatus::Oiled => $this->translator->say('chain.detail.strip_first'),
             ChainStatus::Unsure => $this->translator->say('chain.detail.unsure', ['km' => $q->ridden($chain->wax->cycleKm())]),
             ChainStatus::Retired => '',
             default => $worst === null
@@ -148,6 +148,7 @@ final readonly class ChainWords
         $plain = fn(string $code, string $km = '') => [$this->translator->say("chain.outlook.{$code}", ['km' => $km]), '', ''];
 
         return match (true) {
+            $chain->status === ChainStatus::Oiled => $plain('oiled'),
             $chain->wax->life === null => $plain($chain->dryness->bare === null ? 'no_wax' : 'bare'),
             $chain->status === ChainStatus::Unsure => $plain('unsure', $q->ridden($chain->wax->cycleKm())),
             $because === DueBecause::Wet && $chain->dryness->driedS !== null => $plain('due_wet_dried'),

@@ -184,6 +184,7 @@ final readonly class NextWords
             NextKind::Overdue => 'overdue_' . ($chain?->wax->life?->because->value ?? 'distance'),
             NextKind::Outrun => $about instanceof SwapOfPlan && $about->fresh ? 'outrun_fresh' : 'outrun',
             NextKind::PlannedPot => $about instanceof PotOfPlan && !$about->plan->whole() ? 'planned_pot_broken' : 'planned_pot',
+            NextKind::Strip => $chain?->wax->oiled === true ? 'strip_oiled' : 'strip',
             NextKind::Measure => $chain?->wear->reading === null ? 'measure_first' : 'measure',
             NextKind::Buy => match (true) {
                 $about instanceof ChainSupply && $about->tooFew() => 'buy_now',

@@ -7,6 +7,7 @@ return [
         'retired' => 'retired',
         'bare' => 'bare :bare',
         'unwaxed' => 'not waxed yet',
+        'oiled' => 'oil on it',
         'loud' => 'loud after :km',
         'spent' => 'spent after :km',
         'overtime' => 'hours up, :km',
@@ -72,6 +73,7 @@ return [
         'long' => 'Good for over eight weeks at :km a week',
         'no_rides' => 'No rides lately to work with',
         'no_wax' => 'No wax on it yet',
+        'oiled' => 'Oil got on it: no wax holds before it is stripped',
         'bare' => 'Bare steel: wax it before you ride',
         'unsure' => 'Nobody knows how much wax is left: ridden :km since its dip',
         'due_distance' => 'Due: the wax is used up',
@@ -86,6 +88,7 @@ return [
     'brushed' => 'Brushed :km ago, on :day.',
     'brushed_never' => 'No brushing in the book yet.',
     'timeline' => [
+        'oiling' => 'Oil got on it: no wax holds until it is stripped',
         'wet_past' => ':ride, ridden on undried: look for rust',
         'soak' => ':time under',
         'bath' => 'at :celsius',

@@ -17,6 +17,7 @@ return [
         'retired' => 'retired',
         'bare' => 'bare',
         'unwaxed' => 'not waxed yet',
+        'oiled' => 'oil on it',
         'loud' => 'loud',
         'spent' => 'spent',
         'overtime' => 'hours up',

@@ -45,6 +45,7 @@ return [
     'add_link' => 'Added :links.',
     'keep_protocol' => 'Kept the protocol :name.',
     'drop_protocol' => 'Dropped the protocol :name.',
+    'report_oil' => 'Oil on :chain: strip it before the next wax.',
     'strip_chain' => 'Stripped :chain. Wax it within 12 hours.',
     'top_up_chain' => 'Topped up :chain. Let it dry overnight.',
     'care_for_chain' => ':cared.',

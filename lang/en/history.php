@@ -49,6 +49,7 @@ return [
     'add_link' => 'Added :links',
     'keep_protocol' => 'Kept a protocol of one’s own, :name',
     'drop_protocol' => 'Dropped the protocol :name',
+    'report_oil' => 'Oil got on :chain, :at',
     'strip_chain' => 'Stripped :chain, bare since :at',
     'care_for_chain' => ':cared on :at',
     'cared' => [
@@ -85,6 +86,7 @@ return [
         'topups' => 'Moved a top-up of :chain from :at to :to',
         'readings' => 'Moved a reading of :chain from :at to :to',
         'brushings' => 'Moved the brushing of :bike from :at to :to',
+        'oilings' => 'Moved the oil on :chain from :at to :to',
         'cares' => 'Moved the wiping of :chain from :at to :to',
         'noises' => 'Moved a noise on :bike from :at to :to',
         'retirements' => 'Moved the retirement of :chain from :at to :to',
@@ -105,6 +107,7 @@ return [
         'topups' => 'Deleted a top-up of :chain, :at',
         'readings' => 'Deleted a reading of :chain, :at',
         'brushings' => 'Deleted the brushing of :bike, :at',
+        'oilings' => 'Deleted the oil on :chain, :at',
         'cares' => 'Deleted the wiping of :chain, :at',
         'noises' => 'Deleted a noise on :bike, :at',
         'retirements' => 'Took :chain back into use',

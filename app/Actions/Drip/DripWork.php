@@ -63,6 +63,7 @@ final readonly class DripWork implements GuidedWork
                 $chain,
                 new DripFacts((float) $terms['km'], ((float) $terms['ml'] * $coats) / (int) $terms['coats'], $bottle),
                 new Moment($atS),
+                stripped: null,
             );
     }
 }

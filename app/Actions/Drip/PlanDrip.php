@@ -6,6 +6,7 @@ namespace App\Actions\Drip;
 
 use App\Exceptions\NotPossible;
 use App\Guided\OpenJobs;
+use App\Logbook\BeforeWax;
 use App\Logbook\ReadBook;
 use App\Models\Bottle;
 use App\Models\Chain;
@@ -18,6 +19,7 @@ use Dripel\Core\Drip\DripDose;
 use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Drip\DripPlan;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\PotDay\PotRefusal;
 
 /** Makes choices into a plan, with the chain and the bottle as they are; nothing is stored. */
 final readonly class PlanDrip
@@ -33,6 +35,7 @@ final readonly class PlanDrip
         $reason = match (true) {
             $state->retired() => 'drip_retired',
             isset($this->openJobs->byChain($workshop)[$chain->id]) => 'chain_in_job',
+            PotRefusal::greasy($state, BeforeWax::factoryWaxed($book, $chain->id)) !== null => 'drip_over_grease',
             $state->wax->life === null && !$state->terms->dripOnly => 'drip_no_wax',
             default => null,
         };

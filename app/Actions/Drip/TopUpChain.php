@@ -7,8 +7,10 @@ namespace App\Actions\Drip;
 use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
+use App\Logbook\BeforeWax;
 use App\Logbook\Draft;
 use App\Logbook\Ledger;
+use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Chain;
 use App\Models\TopUp;
@@ -17,11 +19,17 @@ use Dripel\Core\Logbook\Moment;
 /** Drip wax has been put on a chain; it is good for so many km. */
 final readonly class TopUpChain
 {
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
 
-    public function __invoke(ActionContext $by, Chain $chain, DripFacts $facts, Moment $at): Action
+    /**
+     * Refused with NotPossible at `stripped` for a chain with grease or oil on it.
+     *
+     * @param bool|null $stripped whether somebody says that it was stripped; null: it was looked at when the job began
+     */
+    public function __invoke(ActionContext $by, Chain $chain, DripFacts $facts, Moment $at, ?bool $stripped = false): Action
     {
-        return $this->ledger->record($by, ActionKind::TopUpChain, function (Draft $draft) use ($chain, $facts, $at): About {
+        return $this->ledger->record($by, ActionKind::TopUpChain, function (Draft $draft) use ($by, $chain, $facts, $at, $stripped): About {
+            $stripped === null || BeforeWax::expect($this->readBook->withoutRides($by->workshop), $draft, [$chain->id], $at, $stripped);
             $draft->enter(TopUp::class, $at, ['component_id' => $chain->id] + $facts->columns());
 
             return new About(chain: $chain->id, km: $facts->km, ml: $facts->ml, bottle: $facts->bottle?->id, at: $at->unixS);

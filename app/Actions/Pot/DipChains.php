@@ -9,6 +9,7 @@ use App\Guided\OpenJobs;
 use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
+use App\Logbook\BeforeWax;
 use App\Logbook\Draft;
 use App\Logbook\Ledger;
 use App\Logbook\ReadBook;
@@ -16,6 +17,7 @@ use App\Models\Action;
 use App\Models\Chain;
 use App\Models\Dip;
 use App\Text\Names;
+use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Strip\BareState;
 
@@ -26,7 +28,8 @@ final readonly class DipChains
 
     /**
      * Refused with NotPossible at `chains` for one that is still in a guided job, at `rust_looked` for one that was bare for
-     * longer than steel stands, unless somebody looked at it.
+     * longer than steel stands, unless somebody looked at it, at `stripped` for one with grease or oil on it, unless somebody says that it
+     * was stripped.
      *
      * @param non-empty-list<Chain> $chains
      */
@@ -36,6 +39,7 @@ final readonly class DipChains
         Moment $at,
         bool $rustLooked = false,
         DipTerms $terms = new DipTerms(),
+        bool $stripped = false,
     ): Action {
         return $this->ledger->record($by, ActionKind::DipChains, function (Draft $draft) use (
             $by,
@@ -43,8 +47,10 @@ final readonly class DipChains
             $at,
             $rustLooked,
             $terms,
+            $stripped,
         ): About {
-            $this->expectDippable($by, $chains, $at, $rustLooked);
+            $book = $this->expectDippable($by, $chains, $at, $rustLooked);
+            BeforeWax::expect($book, $draft, array_map(fn(Chain $chain) => $chain->id, $chains), $at, $stripped);
             foreach ($chains as $chain) {
                 $draft->enter(Dip::class, $at, [
                     'component_id' => $chain->id,
@@ -59,7 +65,7 @@ final readonly class DipChains
     }
 
     /** @param non-empty-list<Chain> $chains */
-    private function expectDippable(ActionContext $by, array $chains, Moment $at, bool $rustLooked): void
+    private function expectDippable(ActionContext $by, array $chains, Moment $at, bool $rustLooked): Book
     {
         $book = $this->readBook->withoutRides($by->workshop);
         $names = new Names($book->settings);
@@ -71,5 +77,7 @@ final readonly class DipChains
                 !$rustLooked &&
                 throw new NotPossible('rust_looked', 'rust', ['chain' => $names->fullChain($chain->id)]);
         }
+
+        return $book;
     }
 }

@@ -6,6 +6,7 @@ namespace App\Actions\PotDay;
 
 use App\Exceptions\NotPossible;
 use App\Guided\OpenJobs;
+use App\Logbook\BeforeWax;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Pot\PotFacts;
@@ -30,7 +31,6 @@ use Dripel\Core\PotDay\PowerProgram;
 use Dripel\Core\PotDay\RinseSchool;
 use Dripel\Core\Strip\BareState;
 use Dripel\Core\Strip\BathSource;
-use Dripel\Core\Strip\Load;
 
 /** Makes choices into a plan, with pot, wax and chains as they are; nothing is stored. */
 final readonly class PlanPotDay
@@ -57,10 +57,7 @@ final readonly class PlanPotDay
         foreach ($states as $state) {
             $name = ['chain' => (new Names($book->settings))->fullChain($state->chainId)];
             isset($jobs[$state->chainId]) && throw new NotPossible('chains', 'chain_in_job', $name);
-            $refusal = PotRefusal::of(
-                $state,
-                Load::tryFrom($book->settings->text(SettingKey::ChainLoad, $state->chainId)) === Load::FactoryWaxed,
-            );
+            $refusal = PotRefusal::of($state, BeforeWax::factoryWaxed($book, $state->chainId));
             $refusal === null || throw new NotPossible('chains', "pot_day.{$refusal->value}", $name);
         }
         $bath = ($this->readBaths)($workshop)[$choices->potId] ?? throw new NotPossible('pot', 'pot_empty');

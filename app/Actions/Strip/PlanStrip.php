@@ -16,6 +16,7 @@ use App\Text\Names;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Strip\BathSource;
@@ -67,8 +68,13 @@ final readonly class PlanStrip
     /** What is on a chain when it is stripped: what it came with, or oil once it was ridden. */
     public static function load(Book $book, int $chainId): Load
     {
+        $state = $book->chain($chainId, PHP_INT_MAX);
+        if ($state->status === ChainStatus::Oiled) {
+            return Load::Oiled;
+        }
+
         return Load::tryFrom($book->settings->text(SettingKey::ChainLoad, $chainId)) ??
-            ($book->chain($chainId, PHP_INT_MAX)->opening === null ? Load::Greased : Load::Oiled);
+            ($state->opening === null ? Load::Greased : Load::Oiled);
     }
 
     private function protocol(Workshop $workshop, StripChoices $choices): Protocol

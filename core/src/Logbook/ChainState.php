@@ -126,6 +126,7 @@ final readonly class ChainState
         return match (true) {
             $history->last(Retirement::class) !== null => ChainStatus::Retired,
             $dryness->bare !== null => ChainStatus::Bare,
+            $wax->oiled => ChainStatus::Oiled,
             $wax->life === null => ChainStatus::Unwaxed,
             $wax->life->because === DueBecause::Noise => ChainStatus::Loud,
             $wax->life->because === DueBecause::Distance => ChainStatus::Spent,

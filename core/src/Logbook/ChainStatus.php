@@ -12,6 +12,8 @@ enum ChainStatus: string
     case Bare = 'bare';
     /** Never waxed: in its box, greased or oiled. */
     case Unwaxed = 'unwaxed';
+    /** Oil got on it since it was last stripped: no wax holds. */
+    case Oiled = 'oiled';
     /** Ridden until it got loud. */
     case Loud = 'loud';
     /** Its wax is used up by distance. */
@@ -26,6 +28,12 @@ enum ChainStatus: string
     case Ridden = 'ridden';
     /** Fresh from the pot. */
     case Waxed = 'waxed';
+
+    /** Whether no wax holds on it before it is stripped, hot or drip, unless it came waxed from the factory. */
+    public function wantsStrip(): bool
+    {
+        return $this === self::Unwaxed || $this === self::Oiled;
+    }
 
     /** Whether the pot is the next place for it. */
     public function wantsDip(): bool

@@ -33,7 +33,7 @@ final readonly class Dryness
 
     public static function derive(ChainHistory $history, WaxState $wax, Settings $settings, int $nowS): self
     {
-        $strip = $wax->start === null && $wax->dip === null ? $history->last(Strip::class) : null;
+        $strip = $wax->start === null && $wax->dip === null && !$wax->oiled ? $history->last(Strip::class) : null;
         $soaking = $wax->last === null ? null : self::lastSoaking($history->ridesAfter($wax->last));
         $riddenOn = $soaking === null ? null : self::nextDayRide($history, $soaking, $settings);
         $driedS = $soaking === null ? null : self::driedS($history, $soaking);

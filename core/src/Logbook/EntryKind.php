@@ -14,6 +14,7 @@ enum EntryKind: string
     case Fitting = 'fitting';
     case TopUp = 'topup';
     case Ride = 'ride';
+    case Oiling = 'oiling';
     case WipeDown = 'care';
     case Brushing = 'brushing';
     case Noise = 'noise';
@@ -29,6 +30,7 @@ enum EntryKind: string
             self::Strip,
             self::Dip,
             self::TopUp,
+            self::Oiling,
             self::WipeDown,
             self::Brushing,
             self::Noise,
@@ -47,11 +49,12 @@ enum EntryKind: string
             self::Fitting => 2,
             self::TopUp => 3,
             self::Ride => 4,
-            self::WipeDown => 5,
-            self::Brushing => 6,
-            self::Noise => 7,
-            self::Reading => 8,
-            self::Retirement => 9,
+            self::Oiling => 5,
+            self::WipeDown => 6,
+            self::Brushing => 7,
+            self::Noise => 8,
+            self::Reading => 9,
+            self::Retirement => 10,
         };
     }
 }

@@ -33,6 +33,8 @@ final readonly class WaxState
         public ?Dip $dip,
         public Dip|Opening|TopUp|null $start,
         public Dip|Opening|TopUp|null $last,
+        /** Whether oil got on it since it was last stripped: no wax holds. */
+        public bool $oiled = false,
     ) {}
 
     public static function derive(ChainHistory $history, Terms $terms, Settings $settings): self
@@ -48,8 +50,10 @@ final readonly class WaxState
             // Where no pot is heated, drip wax is the wax.
             $start = $start === null || Entry::compare($drip, $start) > 0 ? $drip : $start;
         }
-        if ($start === null) {
-            return new self(null, true, null, [], 0, $dip, null, null);
+        $oil = $history->last(Oiling::class);
+        $oiled = $oil !== null && ($strip === null || Entry::compare($oil, $strip) > 0);
+        if ($start === null || $oiled) {
+            return new self(null, true, null, [], 0, $oiled ? null : $dip, null, null, $oiled);
         }
         $topUps = $history->topUpsAfter($start);
         $rides = self::cycleRides($history, $start, $terms);

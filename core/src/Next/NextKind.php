@@ -33,6 +33,8 @@ enum NextKind: string
     case Evening = 'evening';
     /** Small things that any day will do for, as one. */
     case Chores = 'chores';
+    /** A chain has grease or oil on it: no wax holds. */
+    case Strip = 'strip';
     /** A chain is past its wear limit. */
     case Worn = 'worn';
     /** A chain may be past its limit: it wants to be measured. */

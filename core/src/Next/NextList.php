@@ -95,6 +95,7 @@ final readonly class NextList
             new RidesIn(),
             new BareChains(),
             new WetChains(),
+            new Unstripped(),
             new WornChains(),
             new Measurements(),
             new Supplies(),

@@ -15,6 +15,8 @@ enum Verb: string
     /** Runs the chain through a dry cloth. */
     case Wipe = 'wipe';
     case Swap = 'swap';
+    /** Opens the strip with the chain chosen. */
+    case Strip = 'strip';
     case Retire = 'retire';
     case Fit = 'fit';
     case ChooseBike = 'choose_bike';

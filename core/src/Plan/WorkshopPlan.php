@@ -10,7 +10,6 @@ use Dripel\Core\Input\Check;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
-use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Maths\Memo;
 use Dripel\Core\Maths\NoMemo;
 
@@ -455,7 +454,7 @@ final class WorkshopPlan
             array_filter(
                 $rail->chains(),
                 fn(ChainState $chain) => $chain === $rail->fitted ||
-                    (!$chain->wear->pastLimit && !$rail->kept($chain) && $chain->status !== ChainStatus::Unwaxed),
+                    (!$chain->wear->pastLimit && !$rail->kept($chain) && !$chain->status->wantsStrip()),
             ),
         );
         if ($rail->fitted === null || $chains === []) {

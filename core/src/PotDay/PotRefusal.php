@@ -17,6 +17,8 @@ enum PotRefusal: string
     case Measure = 'measure';
     /** Wax does not stick to storage grease. */
     case Greased = 'greased';
+    /** Oil got on it: no wax holds. */
+    case Oiled = 'oiled';
 
     /** From this part of its limit on a chain is measured before it is waxed again: house rule. */
     private const NEAR_LIMIT = 0.8;
@@ -30,6 +32,15 @@ enum PotRefusal: string
             $chain->retired() => self::Retired,
             $chain->wear->pastLimit => self::Worn,
             self::unmeasured($chain) && self::nearLimit($chain) => self::Measure,
+            default => self::greasy($chain, $factoryWaxed),
+        };
+    }
+
+    /** Whether no wax would hold on it, hot or drip: grease and oil come off first. Common practice. */
+    public static function greasy(ChainState $chain, bool $factoryWaxed): ?self
+    {
+        return match (true) {
+            $chain->status === ChainStatus::Oiled => self::Oiled,
             $chain->status === ChainStatus::Unwaxed && !$factoryWaxed => self::Greased,
             default => null,
         };

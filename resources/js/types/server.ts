@@ -1,6 +1,6 @@
 // Written by bin/types from the shapes in PHP. What is changed here by hand is lost.
 
-export type ChainStatus = 'retired' | 'bare' | 'unwaxed' | 'loud' | 'spent' | 'overtime' | 'wet' | 'unsure' | 'ridden' | 'waxed'
+export type ChainStatus = 'retired' | 'bare' | 'unwaxed' | 'oiled' | 'loud' | 'spent' | 'overtime' | 'wet' | 'unsure' | 'ridden' | 'waxed'
 
 export type Condition = 'indoor' | 'dry' | 'dusty' | 'damp' | 'wet' | 'muddy'
 
@@ -20,13 +20,13 @@ export type LimitSchool = 'strict' | 'by_speeds' | 'one_mark' | 'digital'
 
 export type Load = 'greased' | 'oiled' | 'factory_waxed'
 
-export type NextKind = 'bare' | 'job' | 'wet' | 'wet_past' | 'overdue' | 'unsure' | 'outrun' | 'event_dip' | 'planned_pot' | 'planned_drip' | 'unmet' | 'evening' | 'chores' | 'worn' | 'measure' | 'buy' | 'no_chain' | 'no_bike' | 'wipe' | 'rides_in' | 'jar_spent' | 'jar_settled' | 'bath' | 'commute'
+export type NextKind = 'bare' | 'job' | 'wet' | 'wet_past' | 'overdue' | 'unsure' | 'outrun' | 'event_dip' | 'planned_pot' | 'planned_drip' | 'unmet' | 'evening' | 'chores' | 'strip' | 'worn' | 'measure' | 'buy' | 'no_chain' | 'no_bike' | 'wipe' | 'rides_in' | 'jar_spent' | 'jar_settled' | 'bath' | 'commute'
 
 export type NextPart = 'now' | 'bench' | 'any_day'
 
 export type PartKind = 'cassette' | 'ring' | 'jockey_wheels' | 'quick_link'
 
-export type PotRefusal = 'retired' | 'worn' | 'measure' | 'greased'
+export type PotRefusal = 'retired' | 'worn' | 'measure' | 'greased' | 'oiled'
 
 export type RinseSchool = 'straight' | 'hot_water' | 'two_jars'
 
@@ -38,7 +38,7 @@ export type Solvent = 'white_spirit' | 'methylated_spirit' | 'isopropyl_alcohol'
 
 export type StepKind = 'bath' | 'ultrasonic' | 'sieve' | 'scrub' | 'rinse' | 'wipe' | 'hang' | 'dry' | 'blow_dry'
 
-export type Verb = 'wet' | 'pot_day' | 'topup' | 'wipe' | 'swap' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'measure' | 'add' | 'look' | 'go' | 'ahead' | 'jar'
+export type Verb = 'wet' | 'pot_day' | 'topup' | 'wipe' | 'swap' | 'strip' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'measure' | 'add' | 'look' | 'go' | 'ahead' | 'jar'
 
 export type WaxThen = 'known' | 'unknown' | 'none'
 

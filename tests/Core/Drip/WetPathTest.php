@@ -48,6 +48,7 @@ function wetBook(array $rides = [], array $events = [], array $settings = [], bo
         new Settings([
             new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1),
             new DatedSetting(SettingKey::ChainHome, 2, new Moment(0), 1),
+            new DatedSetting(SettingKey::ChainLoad, 2, new Moment(0), 'factory_waxed'),
             ...array_map(fn(array $one) => new DatedSetting($one[0], $one[1], new Moment(0), $one[2]), $settings),
         ]),
         [new Fitting(1, $s('2026-09-01 08:00'), 1, 1)],

@@ -53,7 +53,7 @@ it('puts what happens at one instant in the order of the work', function (): voi
     $kinds = EntryKind::cases();
     usort($kinds, fn(EntryKind $a, EntryKind $b) => $a->rank() <=> $b->rank());
     expect(array_map(fn(EntryKind $kind) => $kind->value, $kinds))
-        ->toBe(['opening', 'strip', 'dip', 'fitting', 'topup', 'ride', 'care', 'brushing', 'noise', 'reading', 'retirement'])
+        ->toBe(['opening', 'strip', 'dip', 'fitting', 'topup', 'ride', 'oiling', 'care', 'brushing', 'noise', 'reading', 'retirement'])
         ->and(array_unique(array_map(fn(EntryKind $kind) => $kind->rank(), $kinds)))
         ->toHaveCount(count($kinds))
         ->and(array_values(array_filter($kinds, fn(EntryKind $kind) => !$kind->isEvent())))

@@ -49,6 +49,8 @@ function oneBike(array $rides, string $dipped, ?string $otherDipped = null, arra
         new Settings([
             new DatedSetting(SettingKey::ChainHome, 1, new Moment(0), 1),
             new DatedSetting(SettingKey::ChainHome, 2, new Moment(0), 1),
+            // What was never dipped came waxed.
+            new DatedSetting(SettingKey::ChainLoad, 2, new Moment(0), 'factory_waxed'),
             ...array_map(fn(array $s) => new DatedSetting($s[0], 1, new Moment(0), $s[1]), $settings),
         ]),
         [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 1)],

@@ -48,7 +48,12 @@ function ofNovember(string $at): int
 function askedOn(string $now, array $events = [], array $rides = [], array $with = [], array $more = []): array
 {
     $set = fn(SettingKey $key, int $subject, mixed $value): DatedSetting => new DatedSetting($key, $subject, new Moment(0), $value);
-    $settings = [$set(SettingKey::ChainHome, 1, 5), $set(SettingKey::ChainHome, 2, 5), $set(SettingKey::ChainsWanted, 5, 1)];
+    $settings = [
+        $set(SettingKey::ChainHome, 1, 5),
+        $set(SettingKey::ChainHome, 2, 5),
+        $set(SettingKey::ChainLoad, 2, 'factory_waxed'),
+        $set(SettingKey::ChainsWanted, 5, 1),
+    ];
     foreach ($with as $key => $value) {
         $settings[] = $set(SettingKey::from($key), str_starts_with($key, 'chain.') ? 2 : (str_starts_with($key, 'bike.') ? 5 : 0), $value);
     }

@@ -74,8 +74,8 @@ it('lays the steps of three chains out so that waits run side by side', function
         new PotDayChain(2, false),
         new PotDayChain(3, false, RinseSchool::HotWater),
     ]);
-    // 1 is new and has an hour; 2 and 3 go through beside it. 3 was ridden wet: rinsed and dry long before the wax is hot. 2 comes out after
-    // its five minutes; what the bath takes to come back only 3 waits for, hands free for other things meanwhile.
+    // 1 is new and has an hour; 2 and 3 go through beside it. 3 was ridden wet: rinsed and dry long before the wax is hot. 2 comes out
+    // after its five minutes; what the bath takes to come back only 3 waits for, hands free for other things meanwhile.
     expect(potDay($plan))
         ->toBe([
             'prepare 0.0–3.0',

@@ -184,8 +184,14 @@ it('books what was given of two coats when the job is given up, and refuses what
         'limit_school' => 'strict',
         'drip_only' => true,
     ])->assertSessionHasNoErrors();
+    // But not over its grease; what was stripped though nobody wrote it down is written down with it.
+    $plan($boxed->id)->assertJsonValidationErrors(['chain' => 'Strip it first']);
+    $this->post(
+        "/chains/{$boxed->id}/topups",
+        ['distance' => 200, 'action_id' => (string) Str::uuid()] + Bench::form(2),
+    )->assertSessionHasErrors('stripped');
+    ($this->does)("/chains/{$boxed->id}/topups", ['distance' => 200, 'stripped' => true], 2)->assertSessionHasNoErrors();
     $plan($boxed->id)->assertOk();
-    ($this->does)("/chains/{$boxed->id}/topups", ['distance' => 200], 2)->assertSessionHasNoErrors();
     expect($this->bench->state($boxed)->leftKm())
         ->toBe(200.0)
         ->and(($this->props)('/')['rails'][0]['about'])

@@ -198,7 +198,7 @@ it('says what to do and why, with figures', function (): void {
         'bench, Today 10 min: Measure Tram A, retire Lantern C, a dry cloth for Moth A, go on stripping Badger D, swap Moth to B. Dry in the air until 14:15; then it goes on. / Measure Tram A / Retire Lantern C / A dry cloth for Moth A / Go on stripping Badger D / Swap Moth to B',
         'bench, Tomorrow 2 h 09: Heat the pot: Heron B, D and R, Badger A and B and Moth A. Heron D: bare, it would rust.',
         'any_day, Any day : Buy a chain for Lantern. Only 2 are left within their limit, and it wants 3 chains.',
-        'any_day, Any day : 6 small things. Say which chain Lantern had on, say which bike it was, and so on. / Say which chain Lantern had on / Say which bike it was / Decant First alcohol / Confirm the commute on Moth / Hand in Dirty spirit / Top up Race pot',
+        'any_day, Any day : 7 small things. Say which chain Lantern had on, say which bike it was, and so on. / Say which chain Lantern had on / Say which bike it was / Decant First alcohol / Confirm the commute on Moth / Strip Lantern B first / Hand in Dirty spirit / Top up Race pot',
     ]);
     $heron = $props['rails'][0];
     expect(plain(implode(' ', array_slice($heron['until'], 0, 3))))

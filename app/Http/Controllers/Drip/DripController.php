@@ -42,6 +42,8 @@ final class DripController extends Controller
 
     public function record(TopUpRequest $request, Chain $chain, TopUpChain $topUpChain): RedirectResponse
     {
-        return $this->done($topUpChain($request->context(), $chain, $request->facts($chain), $request->moment()));
+        return $this->done(
+            $topUpChain($request->context(), $chain, $request->facts($chain), $request->moment(), $request->boolean('stripped')),
+        );
     }
 }

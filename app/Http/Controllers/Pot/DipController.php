@@ -14,7 +14,14 @@ final class DipController extends Controller
     public function store(DipRequest $request, DipChains $dipChains): RedirectResponse
     {
         return $this->done(
-            $dipChains($request->context(), $request->chains(), $request->moment(), $request->boolean('rust_looked'), $request->terms()),
+            $dipChains(
+                $request->context(),
+                $request->chains(),
+                $request->moment(),
+                $request->boolean('rust_looked'),
+                $request->terms(),
+                $request->boolean('stripped'),
+            ),
         );
     }
 }

@@ -20,6 +20,7 @@ final class TopUpRequest extends ActionRequest
         return [
             'distance' => ['required', 'numeric', 'gt:0', 'lte:2000'],
             'bottle_id' => ['nullable', 'integer'],
+            'stripped' => ['boolean'],
             'coats' => ['nullable', 'integer', 'between:1,' . DripChoices::MOST_COATS],
             ...self::dayAndTime(),
         ];

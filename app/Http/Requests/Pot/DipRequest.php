@@ -18,6 +18,7 @@ final class DipRequest extends ActionRequest
             // Checked by a person before every dip; it cannot be skipped.
             'dry' => ['accepted'],
             'rust_looked' => ['boolean'],
+            'stripped' => ['boolean'],
             'pot_id' => ['nullable', 'integer'],
             'rinsed' => ['array', 'max:100'],
             'rinsed.*' => ['integer'],

@@ -32,14 +32,15 @@ onMounted(() => {
   if (asked.get('do') === 'strip' && here.value.mayWrite) form.value = 'strip'
 })
 
-type Form = 'dip' | 'measure' | 'topup' | 'strip' | 'retire' | 'edit'
+type Form = 'dip' | 'measure' | 'topup' | 'strip' | 'oil' | 'retire' | 'edit'
 const form = ref<Form | null>(null)
 const shown = (name: Form) => computed({ get: () => form.value === name, set: (open: boolean) => (form.value = open ? name : null) })
-const [dipOpen, measureOpen, topupOpen, stripOpen, retireOpen, editOpen] = [
+const [dipOpen, measureOpen, topupOpen, stripOpen, oilOpen, retireOpen, editOpen] = [
   shown('dip'),
   shown('measure'),
   shown('topup'),
   shown('strip'),
+  shown('oil'),
   shown('retire'),
   shown('edit'),
 ]
@@ -142,12 +143,13 @@ useKeys({
         <v-btn v-if="job" variant="flat" color="primary" data-test="go-on" @click="router.visit(`/jobs/${job}`)">{{ t('verbs.go') }}</v-btn>
         <v-btn
           v-else
-          :variant="chain.status === 'unwaxed' ? 'flat' : 'outlined'"
-          :color="chain.status === 'unwaxed' ? 'primary' : undefined"
+          :variant="['unwaxed', 'oiled'].includes(chain.status) ? 'flat' : 'outlined'"
+          :color="['unwaxed', 'oiled'].includes(chain.status) ? 'primary' : undefined"
           data-test="strip"
           @click="router.visit(`/strip?chains[]=${chain.id}`)"
           >{{ t('verbs.strip') }}</v-btn
         >
+        <v-btn v-if="!['unwaxed', 'oiled'].includes(chain.status)" data-test="oil" @click="form = 'oil'">{{ t('verbs.oil') }}</v-btn>
         <v-btn data-test="retire" @click="form = 'retire'">{{ t('verbs.retire') }}</v-btn>
         <v-btn data-test="details" @click="form = 'edit'">{{ t('chain.details') }}</v-btn>
         <v-btn data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
@@ -174,6 +176,14 @@ useKeys({
         what="strip"
         :subject="chain.name"
         :url="`/chains/${chain.id}/strips`"
+        :date="forms.date"
+        :time="forms.time" />
+      <MomentDialog
+        v-if="oilOpen"
+        v-model="oilOpen"
+        what="oil"
+        :subject="chain.name"
+        :url="`/chains/${chain.id}/oilings`"
         :date="forms.date"
         :time="forms.time" />
       <RetireDialog v-if="retireOpen" v-model="retireOpen" :forms="forms" :chain="chain" />

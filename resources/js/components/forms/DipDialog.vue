@@ -18,6 +18,7 @@ const { form, submit } = useActionForm<{
   time: string
   dry: boolean
   rust_looked: boolean
+  stripped: boolean
   pot_id: number | null
   rinsed: number[]
   pickups: Record<number, string>
@@ -27,6 +28,7 @@ const { form, submit } = useActionForm<{
   time: props.forms.time,
   dry: false,
   rust_looked: false,
+  stripped: false,
   // The first that has wax in it, until somebody says otherwise.
   pot_id: props.pots?.find((pot) => !pot.empty)?.id ?? null,
   rinsed: props.chains.filter((chain) => props.list.includes(chain.id) && chain.rinse).map((chain) => chain.id),
@@ -52,7 +54,7 @@ const save = () => submit('post', '/dips', () => (open.value = false))
     :verb="t('dip.do')"
     :busy="form.processing"
     :errors="form.errors"
-    :known="['date', 'time', 'dry', 'rust_looked']"
+    :known="['date', 'time', 'dry', 'rust_looked', 'stripped']"
     :caution="t('dip.caution')"
     test="dip-form"
     @submit="save">
@@ -96,6 +98,12 @@ const save = () => submit('post', '/dips', () => (open.value = false))
       :label="t('dip.rust')"
       :error-messages="form.errors.rust_looked"
       data-test="rust" />
+    <TickBox
+      v-if="form.errors.stripped || form.stripped"
+      v-model="form.stripped"
+      :label="t('dip.stripped')"
+      :error-messages="form.errors.stripped"
+      data-test="stripped" />
   </ActionDialog>
 </template>
 

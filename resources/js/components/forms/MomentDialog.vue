@@ -7,7 +7,7 @@ import DayAndTime from './DayAndTime.vue'
 /** Something that only needs its moment: a noise, a strip, an entry that is moved. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{
-  what: 'loud' | 'strip' | 'move' | 'brush'
+  what: 'loud' | 'strip' | 'move' | 'brush' | 'oil'
   subject: string
   url: string
   date: string

@@ -9,6 +9,7 @@ import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
 import type { FormDefaults } from '@/types/server'
 import NumberField from '@/components/forms/NumberField.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 
 /** A top-up that is done already; one that is not is led step by step. */
 const open = defineModel<boolean>({ required: true })
@@ -18,6 +19,7 @@ const { form, submit } = useActionForm({
   distance: props.forms.topUp,
   bottle_id: props.forms.bottles[0]?.value ?? null,
   coats: '1',
+  stripped: false,
   date: props.forms.date,
   time: props.forms.time,
 })
@@ -37,7 +39,7 @@ const save = () =>
     :verb="t('topup.do')"
     :busy="form.processing"
     :errors="form.errors"
-    :known="['date', 'time', 'distance', 'bottle_id', 'coats']"
+    :known="['date', 'time', 'distance', 'bottle_id', 'coats', 'stripped']"
     :caution="t('topup.hint')"
     test="topup-form"
     @submit="save">
@@ -60,6 +62,12 @@ const save = () =>
       <TapChoice v-if="form.bottle_id !== null" v-model="form.coats" :legend="t('drip.coats')" :options="coats" test="coats" />
     </template>
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
+    <TickBox
+      v-if="form.errors.stripped || form.stripped"
+      v-model="form.stripped"
+      :label="t('dip.stripped')"
+      :error-messages="form.errors.stripped"
+      data-test="stripped" />
   </ActionDialog>
 </template>
 

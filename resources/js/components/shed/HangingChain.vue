@@ -27,7 +27,7 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
       >
       <Link v-if="chain.job" :href="`/jobs/${chain.job}`" class="detail" :data-test="`job-${chain.name}`">{{ chain.detail }}</Link>
       <Link
-        v-else-if="draggable && chain.status === 'unwaxed'"
+        v-else-if="draggable && ['unwaxed', 'oiled'].includes(chain.status)"
         :href="`/strip?chains[]=${chain.id}`"
         class="detail"
         :data-test="`strip-${chain.name}`"

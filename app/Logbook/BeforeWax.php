@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+use App\Exceptions\NotPossible;
+use App\Models\Strip;
+use App\Text\Names;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\PotDay\PotRefusal;
+use Dripel\Core\Strip\Load;
+
+/** No wax, hot or drip, goes over grease or oil: whatever is recorded as waxed was stripped before. */
+final readonly class BeforeWax
+{
+    /**
+     * What was stripped though nobody wrote it down is written down with it.
+     *
+     * @param list<int> $chainIds
+     * @param bool $stripped whether somebody says that they were
+     *
+     * Refused with NotPossible at `stripped` for one that has grease or oil on it.
+     */
+    public static function expect(Book $book, Draft $draft, array $chainIds, Moment $at, bool $stripped): void
+    {
+        foreach ($chainIds as $chainId) {
+            $greasy = PotRefusal::greasy($book->chain($chainId, $at->unixS), self::factoryWaxed($book, $chainId));
+            if ($greasy === null) {
+                continue;
+            }
+            $stripped ||
+                throw new NotPossible('stripped', "pot_day.{$greasy->value}", [
+                    'chain' => (new Names($book->settings))->fullChain($chainId),
+                ]);
+            $draft->enter(Strip::class, $at, ['component_id' => $chainId]);
+        }
+    }
+
+    public static function factoryWaxed(Book $book, int $chainId): bool
+    {
+        return Load::tryFrom($book->settings->text(SettingKey::ChainLoad, $chainId)) === Load::FactoryWaxed;
+    }
+}
