@@ -18,7 +18,7 @@ use Dripel\Core\Pot\WaxKind;
 /**
  * The steps of a pot day while they are being laid out: what waits is kept with the time at which it is over, and the next
  * of them gets the hands; whenever there is room in hot wax, the chains that are ready go in together. Handling times are
- * house rules. Every step may be passed over with a reason but the checks before heat and before a dip, and switching off.
+ * house rules. Every step may be passed over with a reason but the checks before heat and before a dip, the melt, and switching off.
  */
 final class PotDayDraft
 {
@@ -104,8 +104,9 @@ final class PotDayDraft
             PotDayPlan::HEAT,
             $minutes === null ? null : (int) ceil(self::S_PER_MIN * $minutes),
             ['target_c' => $this->terms->pot->targetC, 'limit_c' => $this->terms->limitC],
+            // A bath that is still solid waxes nothing.
+            ticks: ['all_liquid'],
             since: $plugged,
-            skippable: true,
         );
         $this->wait($heat, 1, function (): void {
             $this->hot = true;

@@ -216,7 +216,7 @@ it('asks for the checks that keep people safe on every day, and lets anything el
             'plug_in 30 s by hand',
             'rinse 180 s by hand',
             'dry 900 s, never passed over: bone_dry',
-            'heat timed',
+            'heat timed, never passed over: all_liquid',
             'to_low 10 s by hand',
             'smear 120 s by hand',
             'weigh_before 60 s by hand',
@@ -244,7 +244,7 @@ it('asks for the checks that keep people safe on every day, and lets anything el
         [
             'prepare 180 s by hand, never passed over: gloves nobody_small jars_away stay',
             'plug_in 30 s by hand',
-            'heat timed',
+            'heat timed, never passed over: all_liquid',
             'weigh_before 60 s by hand',
             'check 30 s by hand, never passed over: dry no_smell',
             'in 20 s',
@@ -264,7 +264,7 @@ it('asks for the checks that keep people safe on every day, and lets anything el
             'prepare 180 s by hand, never passed over: gloves nobody_small jars_away stay',
             'turn_block 60 s by hand',
             'plug_in 30 s by hand',
-            'heat timed',
+            'heat timed, never passed over: all_liquid',
             'stir 60 s by hand',
             'check 30 s by hand, never passed over: dry no_smell',
             'in 20 s',
@@ -394,7 +394,7 @@ it('records what really became of each chain, passed over or not', function (): 
         array_values(
             array_unique(array_map(fn(JobStep $step) => $step->code, array_filter($plan->steps, fn(JobStep $step) => !$step->skippable))),
         ),
-    )->toBe(['prepare', 'dry', 'check', 'off']);
+    )->toBe(['prepare', 'dry', 'heat', 'check', 'off']);
 });
 
 it('warns of what could go wrong', function (PotDayTerms $terms, array $warnings, bool $forbidden): void {
