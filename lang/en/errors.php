@@ -65,6 +65,7 @@ return [
     'reading_short' => 'That is shorter than a new chain. Pull it straight, lay the rule along the pins and read again.',
     'reading_before_bought' => 'That day lies before this chain was bought. Correct it, or the day of buying on the chain’s page.',
     'reading_unlikely' => 'That hardly fits what is known of this chain: :low to :high % were expected. Zero the gauge or pull the chain straight and look again; if it is so, say so.',
+    'job_recorded' => 'It is in the book by now: put it right there.',
     'job_not_begun' => 'It has not begun. Begin it first.',
     'skip_waxed' => 'Say whether the chain is waxed: fully, partly, or no.',
     'skip_why' => 'Say why it is passed over.',

@@ -358,6 +358,8 @@ return [
         'formula' => 'Each bath leaves v ÷ (V + v) of what is then in bath and chains: V its volume, v = 15 ml that each chain carries over (house rule). Source: serial washing with ideal mixing, textbooks of extraction.',
     ],
     'job' => [
+        'back' => 'Back',
+        'back_hint' => 'The step before was not done after all',
         'sign' => [
             'bubbles' => 'No more bubbles',
         ],

@@ -42,6 +42,17 @@ describe('a guided job on this device', () => {
     scope.stop()
   })
 
+  it('goes back only as the server says: it knows how it stood', async () => {
+    const asked = serveWith(() => ({ body: fresh(0) }))
+    const { made, scope } = within(() => useJob(fresh(1)))
+    made.tap('back')
+    expect(made.state.current?.position).toBe(1)
+    await settle()
+    expect(asked[0]).toMatchObject({ body: { taps: [{ kind: 'back', position: 1 }] } })
+    expect([made.state.current?.position, made.waiting.value]).toEqual([0, 0])
+    scope.stop()
+  })
+
   it('counts by the clock of the server, also where that one runs faster', async () => {
     serveWith(() => null)
     const { made, scope } = within(() =>

@@ -33,7 +33,7 @@ final readonly class TapJob
      *
      * Refused with NotPossible at `ticks` where something was not confirmed that cannot be skipped, at `text` for a step that
      * is passed over without a reason, at `waxed` for a soak that is without a word on what became of the chain, at `job` before it has
-     * begun.
+     * begun, or where it is recorded already and somebody wants to go back.
      *
      * @throws JobMovedOn if one speaks of a step that the job has not reached; those before it are kept
      */
@@ -61,6 +61,8 @@ final readonly class TapJob
                     break;
                 }
                 if ($verdict === JobVerdict::Take) {
+                    // What is recorded by now is put right in the record.
+                    $tap->kind === JobEventKind::Back && $job->action_id !== null && throw new NotPossible('job', 'job_recorded');
                     $tap->kind === JobEventKind::Done &&
                         array_diff($run->step()->ticks ?? [], $tap->ticks) !== [] &&
                         throw new NotPossible('ticks', 'tick_all');

@@ -19,6 +19,8 @@ enum JobEventKind: string
     case Sign = 'sign';
     /** The step is passed over; the reason is kept beside the tap. */
     case Skip = 'skip';
+    /** The step before was not done after all: the job stands there again, as if nobody had tapped. */
+    case Back = 'back';
     /** Something worth keeping: words, a temperature, a mass. The job stays where it is. */
     case Note = 'note';
 }

@@ -30,6 +30,8 @@ final readonly class JobRun
         private int $longerS,
         /** When the sign that it waits for was seen. */
         public ?int $signS = null,
+        /** As it stood before the step before was done; null: there is none. */
+        private ?self $before = null,
     ) {}
 
     /**
@@ -56,6 +58,7 @@ final readonly class JobRun
             $event->kind === JobEventKind::Note && $current !== null && $event->position <= $current->position => JobVerdict::Take,
             $event->position < count($this->turns) - ($current === null ? 0 : 1) => JobVerdict::AlreadyDone,
             $current === null || $step === null || $event->position > $current->position => JobVerdict::Refused,
+            $event->kind === JobEventKind::Back => $this->before === null ? JobVerdict::Refused : JobVerdict::Take,
             $event->kind === JobEventKind::Again && $step->againFrom === null => JobVerdict::Refused,
             $event->kind === JobEventKind::Longer && $step->seconds === null => JobVerdict::Refused,
             $event->kind === JobEventKind::Sign && $step->sign === null => JobVerdict::Refused,
@@ -84,14 +87,24 @@ final readonly class JobRun
         // A device's clock may be off; what follows never begins before what came first.
         $atS = max($event->atS, $current->startS, $this->pausedS ?? 0);
         if ($event->kind === JobEventKind::Sign) {
-            $seen = new self($this->steps, $this->turns, $this->ahead, $this->pausedS, $this->stoodS, $this->longerS, $atS);
+            $seen = new self($this->steps, $this->turns, $this->ahead, $this->pausedS, $this->stoodS, $this->longerS, $atS, $this->before);
 
-            return $seen->mayBeDone($this->steps[$current->step], $atS) ? $seen->done($current, JobEventKind::Done, $atS) : $seen;
+            return $seen->mayBeDone($this->steps[$current->step], $atS) ? $seen->done($current, JobEventKind::Done, $atS, $this) : $seen;
         }
 
         return match ($event->kind) {
             JobEventKind::Note => $this,
-            JobEventKind::Pause => new self($this->steps, $this->turns, $this->ahead, $atS, $this->stoodS, $this->longerS, $this->signS),
+            JobEventKind::Back => $this->before ?? $this,
+            JobEventKind::Pause => new self(
+                $this->steps,
+                $this->turns,
+                $this->ahead,
+                $atS,
+                $this->stoodS,
+                $this->longerS,
+                $this->signS,
+                $this->before,
+            ),
             JobEventKind::Resume => new self(
                 $this->steps,
                 $this->turns,
@@ -100,6 +113,7 @@ final readonly class JobRun
                 $this->stoodS + $atS - (int) $this->pausedS,
                 $this->longerS,
                 $this->signS,
+                $this->before,
             ),
             JobEventKind::Longer => new self(
                 $this->steps,
@@ -109,12 +123,14 @@ final readonly class JobRun
                 $this->stoodS,
                 $this->longerS + self::LONGER_S,
                 $this->signS,
+                $this->before,
             ),
-            default => $this->done($current, $event->kind, $atS, $event->said),
+            default => $this->done($current, $event->kind, $atS, $this, $event->said),
         };
     }
 
-    private function done(JobTurn $current, JobEventKind $answer, int $atS, ?string $said = null): self
+    /** @param self $before as it stood before the tap that did it */
+    private function done(JobTurn $current, JobEventKind $answer, int $atS, self $before, ?string $said = null): self
     {
         $ahead =
             $answer === JobEventKind::Again
@@ -126,11 +142,11 @@ final readonly class JobRun
         ];
         $next = array_shift($ahead);
         if ($next !== null) {
-            $before = count(array_filter($turns, fn(JobTurn $turn) => $turn->step === $next));
-            $turns[] = new JobTurn($current->position + 1, $next, $before + 1, $atS);
+            $rounds = count(array_filter($turns, fn(JobTurn $turn) => $turn->step === $next));
+            $turns[] = new JobTurn($current->position + 1, $next, $rounds + 1, $atS);
         }
 
-        return new self($this->steps, $turns, $ahead, null, 0, 0);
+        return new self($this->steps, $turns, $ahead, null, 0, 0, null, $before);
     }
 
     /** The turn under way, null once all is done. */

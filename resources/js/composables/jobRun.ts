@@ -21,7 +21,7 @@ export function afterTap(at: Standing, steps: Step[], tap: Pick<Tap, 'kind' | 'p
   const step = steps[current.step]
   const stays = (more: Partial<JobNow>): Standing => ({ ...at, current: { ...current, gone, ...more } })
   const timeIsUp = !step?.holds || gone >= (current.seconds ?? 0)
-  if (tap.kind === 'note') return stays({})
+  if (tap.kind === 'note' || tap.kind === 'back') return stays({})
   if (tap.kind === 'pause' || tap.kind === 'resume') return stays({ paused: tap.kind === 'pause' })
   if (tap.kind === 'longer') return stays({ seconds: (current.seconds ?? 0) + LONGER_S })
   if (tap.kind === 'sign' && !timeIsUp) return stays({ signed: true })

@@ -47,7 +47,8 @@ export function useJob(job: JobView) {
 
   /** What the server will make of the tap, drawn at once. */
   function show(tap: Tap): void {
-    if (state.current?.position !== tap.position || tap.kind === 'note') return
+    // Where it goes back to, with its pauses, the server knows.
+    if (state.current?.position !== tap.position || tap.kind === 'note' || tap.kind === 'back') return
     const goneThen = Math.max(0, state.current.gone + (state.current.paused ? 0 : tap.at - goneFrom.value))
     Object.assign(state, afterTap(state, job.steps, tap, goneThen))
     goneFrom.value = tap.at

@@ -14,7 +14,7 @@ export type JarAct = 'fill' | 'top_up' | 'settle' | 'decant' | 'filter' | 'hand_
 
 export type JarRole = 'dirty' | 'clean' | 'waste'
 
-export type JobEventKind = 'done' | 'again' | 'pause' | 'resume' | 'longer' | 'sign' | 'skip' | 'note'
+export type JobEventKind = 'done' | 'again' | 'pause' | 'resume' | 'longer' | 'sign' | 'skip' | 'back' | 'note'
 
 export type LimitSchool = 'strict' | 'by_speeds' | 'one_mark' | 'digital'
 

@@ -76,6 +76,53 @@ it('goes step by step, and round again as long as the answer is no', function ()
     expect([$done->current(), $done->step(), $done->dueS(), $done->doneS()])->toBe([null, null, null, 19400]);
 });
 
+it('goes back to how it stood before a tap, once, until the job is done', function (): void {
+    $events = [
+        tapped(Kind::Done, 0, 1030),
+        tapped(Kind::Pause, 1, 1040),
+        tapped(Kind::Resume, 1, 1050),
+        tapped(Kind::Longer, 1, 1060),
+        tapped(Kind::Done, 1, 1070),
+        tapped(Kind::Pause, 2, 1080),
+    ];
+    $run = jobRun(...$events);
+    $back = $run->after(tapped(Kind::Back, 2, 1100));
+    // Shaking again, with its pause and its minute more, and the timer as if nobody had tapped; the pause of the rest is gone.
+    expect([$back->current()?->position, $back->step()?->code, $back->seconds(), $back->pausedS, $back->goneS(1100), $back->dueS()])
+        ->toBe([1, 'shake', 120, null, 60, 1160])
+        ->and(turns($back))
+        ->toBe(['open 1 1000–1030', 'shake 1 1030–'])
+        // The same from the taps alone, as a job is read.
+        ->and(turns(jobRun(...[...$events, tapped(Kind::Back, 2, 1100)])))
+        ->toBe(turns($back));
+    // Another device that goes back from where it was changes nothing; once more from here is one step more.
+    expect($back->verdict(tapped(Kind::Back, 2, 1110)))
+        ->toBe(JobVerdict::Refused)
+        ->and($back->verdict(tapped(Kind::Back, 0, 1110)))
+        ->toBe(JobVerdict::AlreadyDone)
+        ->and($back->after(tapped(Kind::Back, 1, 1110))->current()?->position)
+        ->toBe(0)
+        ->and($back->after(tapped(Kind::Back, 1, 1110))->verdict(tapped(Kind::Back, 0, 1120)))
+        ->toBe(JobVerdict::Refused);
+    // On it goes, and a round that was asked for by mistake was never ridden.
+    $round = jobRun(
+        tapped(Kind::Done, 0, 1030),
+        tapped(Kind::Done, 1, 1100),
+        tapped(Kind::Done, 2, 4700),
+        tapped(Kind::Again, 3, 4720),
+        tapped(Kind::Back, 4, 4725),
+        tapped(Kind::Done, 3, 4730),
+        tapped(Kind::Done, 4, 12_000),
+    );
+    expect([count($round->turns), $round->doneS(), $round->verdict(tapped(Kind::Back, 5, 12_010))])->toBe([5, 12_000, JobVerdict::Refused]);
+    // A sign that was seen too early is unseen.
+    $signed = JobRun::of([new JobStep('open'), new JobStep('under', 60, holds: true, sign: 'bubbles'), new JobStep('lift')], 0, [
+        tapped(Kind::Done, 0, 10),
+        tapped(Kind::Sign, 1, 80),
+    ]);
+    expect([$signed->step()?->code, $signed->after(tapped(Kind::Back, 2, 90))->signS])->toBe(['lift', null]);
+});
+
 it('counts a tap once, whoever sends it and however often', function (): void {
     $run = jobRun(tapped(Kind::Done, 0, 1030), tapped(Kind::Done, 0, 1031), tapped(Kind::Done, 1, 1100));
     expect(turns($run))

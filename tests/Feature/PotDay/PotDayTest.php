@@ -200,6 +200,20 @@ it('leads three chains through the day and writes its record by itself', functio
             ['position' => $position(), 'kind' => 'note', 'about' => ['chain' => $chain->id, 'after_g' => $after]],
         )->assertOk();
     }
+    // The step before was not done after all: back there, once, whichever of two devices says so; then on again.
+    $at = $position();
+    $here = $job->run()->step()?->code;
+    $tap = ['id' => (string) Str::uuid(), 'position' => $at, 'kind' => 'back'];
+    foreach ([1, 2] as $time) {
+        ($this->tap)($job, $tap)
+            ->assertOk()
+            ->assertJsonPath('current.position', $at - 1);
+    }
+    ($this->tap)($job, ['position' => $at, 'kind' => 'back'])
+        ->assertStatus(409)
+        ->assertJsonPath('current.position', $at - 1);
+    ($this->lead)($job, $here);
+    expect($position())->toBe($at);
     // Too early: the step holds, the sign does not end it.
     ($this->tap)($job, ['position' => $position()])->assertStatus(409);
     ($this->tap)($job, ['position' => $position(), 'kind' => 'sign'])
@@ -209,6 +223,8 @@ it('leads three chains through the day and writes its record by itself', functio
     ($this->lead)($job, 'off', ['under' => ['kind' => 'done']]);
     expect(Dip::query()->where('pot_id', $pot->id)->count())->toBe(0);
     ($this->lead)($job);
+    ($this->tap)($job, ['position' => 0, 'kind' => 'back']);
+    expect($job->refresh()->action_id)->not->toBeNull();
     $action = Action::query()->findOrFail($job->refresh()->action_id);
     $dips = Dip::query()->where('action_id', $action->id)->orderBy('at')->get()->keyBy('component_id');
     expect($action->kind->value)

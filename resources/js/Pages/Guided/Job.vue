@@ -67,6 +67,9 @@ const seconds = computed(() => state.current?.seconds ?? null)
 const clock = computed(() => (left.value === null ? '' : `${timerDigits(Math.max(0, left.value))} `))
 const mayAct = computed(() => here.value.mayWrite && state.begun && state.current !== null && !state.ended)
 
+// The server knows how it stood before; what is recorded by now is put right in the record.
+const mayGoBack = computed(() => mayAct.value && state.turns.length > 1 && !state.recorded && !away.value && waiting.value === 0)
+
 function done(): void {
   if (!mayAct.value || !step.value) return
   if (early.value && (!step.value.sign || state.current?.signed)) return
@@ -122,7 +125,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 <template>
   <Head :title="`${clock}${words?.title ?? job.title}`" />
   <v-app>
-    <JobBar v-model:bell="bellOn" :job="job" :state="state" />
+    <JobBar v-model:bell="bellOn" :job="job" :state="state" :may-go-back="mayGoBack" @back="tap('back')" />
     <p v-if="away" class="note" role="alert" data-test="away">{{ t('job.away') }}</p>
     <p v-else-if="moved" class="note" role="status">{{ t('job.moved') }}</p>
     <p v-if="waiting && away" class="note" role="status" data-test="waiting">{{ t('job.kept') }}: {{ waiting }}</p>

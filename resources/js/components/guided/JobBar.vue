@@ -7,7 +7,8 @@ import type { JobStateView, JobView } from '@/types/server'
 
 /** Over a guided job: what it is, whom it is about, how far it is, and whether it rings. */
 const bell = defineModel<boolean>('bell', { required: true })
-const props = defineProps<{ job: JobView; state: JobStateView }>()
+const props = defineProps<{ job: JobView; state: JobStateView; mayGoBack: boolean }>()
+const emit = defineEmits<{ back: [] }>()
 const total = computed(() => props.state.turns.length + props.state.ahead.length)
 </script>
 
@@ -24,6 +25,9 @@ const total = computed(() => props.state.turns.length + props.state.ahead.length
     <span class="grow" />
     <template v-if="state.current">
       <span class="muted desk">{{ t('job.about', { time: state.about }) }}</span>
+      <button v-if="mayGoBack" type="button" class="as-link quiet" :title="t('job.back_hint')" data-test="job-back" @click="emit('back')">
+        {{ t('job.back') }}
+      </button>
       <span class="muted" data-test="job-step">{{ t('job.step', { n: state.turns.length, of: total }) }}</span>
     </template>
     <v-btn
@@ -52,6 +56,10 @@ const total = computed(() => props.state.turns.length + props.state.ahead.length
   min-height: 44px;
   min-width: 28px;
   align-items: center;
+}
+[data-test='job-back'] {
+  min-height: 44px;
+  white-space: nowrap;
 }
 .grow {
   flex: 1;
