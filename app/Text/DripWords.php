@@ -17,6 +17,9 @@ final readonly class DripWords
 {
     private const CAUTIONS = [
         'protect' => ['brake'],
+        'protect_single' => ['brake'],
+        'cover_again' => ['brake'],
+        'uncover' => ['brake'],
         'take_off' => ['link'],
         'brush_water' => ['brake', 'fingers'],
         'blow_dry' => ['brake'],
@@ -28,6 +31,7 @@ final readonly class DripWords
         'leave' => ['dry'],
         'brush_in' => ['brake', 'fingers'],
         'put_on' => ['link', 'brake'],
+        'put_on_single' => ['link', 'brake'],
     ];
 
     public function __construct(private Translator $translator) {}

@@ -21,6 +21,18 @@ return [
             'title' => 'Keep it off the brake',
             'text' => 'Cover the brake disc and pads, and take the tension out of the rear derailleur if yours lets you. Wax on a brake surface is worse than a dry chain.',
         ],
+        'protect_single' => [
+            'title' => 'Keep it off the brake',
+            'text' => 'Cover the rim or the brake disc and pads. Wax on a brake surface is worse than a dry chain.',
+        ],
+        'cover_again' => [
+            'title' => 'Cover the brake again',
+            'text' => 'Coat :coat: cover disc and pads again, whatever was uncovered to ride or to look.',
+        ],
+        'uncover' => [
+            'title' => 'Uncover the brake, and try it',
+            'text' => 'The last brushing is done: covers off, look at disc, pads and rims for wax. Spin the wheel, pull the lever: it must bite as before. If it does not, clean it with alcohol, and ask a mechanic before you ride.',
+        ],
         'take_off' => [
             'title' => 'Take it off',
             'text' => 'Open the quick link with gloves and hang the chain up. Have a small box with a lid at hand, just larger than the coiled chain.',
@@ -61,7 +73,7 @@ return [
         ],
         'gears' => [
             'title' => 'Through all the gears',
-            'text' => 'Put the tension back and run once through all the gears, so that it sits everywhere. Then uncover the brake.',
+            'text' => 'Put the tension back and run once through all the gears, so that it sits everywhere. The brake stays covered.',
         ],
         'cover' => [
             'title' => 'Lay it in and cover it',
@@ -95,6 +107,10 @@ return [
             'title' => 'Brush it in',
             'text' => 'Turn the cranks and brush the set coat in, first with a wire brush, then with nylon.',
         ],
+        'put_on_single' => [
+            'title' => 'Put it on',
+            'text' => 'Clean sprocket and chainring with a dry cloth, put the chain on, close its joint, and look at it and at its tension under load.',
+        ],
         'put_on' => [
             'title' => 'Put it on',
             'text' => 'Clean jockey wheels and sprockets with a dry cloth, put the chain on, close the quick link until it clicks, and look at it under load.',
@@ -102,6 +118,8 @@ return [
     ],
     'tick' => [
         'brake_covered' => 'disc and pads are covered',
+        'brake_free' => 'covers off, nothing on disc, pads or rims',
+        'brake_bites' => 'the brake bites as before',
         'tension_out' => 'the derailleur is slack, or cannot be',
     ],
     'caution' => [

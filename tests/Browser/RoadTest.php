@@ -100,6 +100,8 @@ it(
                 ->done()
                 ->at('leave_excess')
                 ->done()
+                ->at('uncover')
+                ->done()
                 ->awaitText('job-over', 'Topped up at');
             $page = ShedPage::open($chromium->driver, $server->url)
                 ->click('ride-Heron')

@@ -63,7 +63,12 @@ final readonly class PlanDrip
             $state,
             $choices,
             $dose,
-            DripPlan::of($choices, $pitches ?: DripDoseInput::USUAL_PITCHES, $settings->dripDryHours()),
+            DripPlan::of(
+                $choices,
+                $pitches ?: DripDoseInput::USUAL_PITCHES,
+                $settings->dripDryHours(),
+                $settings->whole(SettingKey::ChainSpeeds, $chain->id, 2) > 1,
+            ),
             $from,
             $pitches > 0,
         );

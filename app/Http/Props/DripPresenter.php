@@ -16,10 +16,20 @@ final readonly class DripPresenter implements JobPresenter
 {
     /** The stretches of the whole job, by their steps. */
     private const LANES = [
-        'prepare' => ['protect', 'take_off', 'dry_cloth', 'brush_water', 'blow_dry', 'warm_bottle', 'shake_bottle', 'cross_chain'],
-        'drip' => ['drops', 'flex', 'gears', 'cover', 'shake_box', 'lift_slowly', 'pour_back'],
+        'prepare' => [
+            'protect',
+            'protect_single',
+            'take_off',
+            'dry_cloth',
+            'brush_water',
+            'blow_dry',
+            'warm_bottle',
+            'shake_bottle',
+            'cross_chain',
+        ],
+        'drip' => ['cover_again', 'drops', 'flex', 'gears', 'cover', 'shake_box', 'lift_slowly', 'pour_back'],
         'dry' => ['leave'],
-        'after' => ['wipe_excess', 'leave_excess', 'brush_in', 'put_on'],
+        'after' => ['wipe_excess', 'leave_excess', 'brush_in', 'put_on', 'put_on_single', 'uncover'],
     ];
 
     public function title(GuidedJob $job, Translator $translator): string

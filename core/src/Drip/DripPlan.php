@@ -25,30 +25,39 @@ final readonly class DripPlan
         public int $appliedStep,
     ) {}
 
-    /** @param int $pitches of the chain: a drop on each roller */
-    public static function of(DripChoices $choices, int $pitches, float $dryHours): self
+    /**
+     * @param int $pitches of the chain: a drop on each roller
+     * @param bool $geared whether the bike has gears to run through and a derailleur to slack
+     */
+    public static function of(DripChoices $choices, int $pitches, float $dryHours, bool $geared = true): self
     {
         $onBike = $choices->place === DripPlace::OnBike;
         $steps = [
-            $onBike ? new JobStep('protect', ticks: ['brake_covered', 'tension_out']) : new JobStep('take_off'),
+            match (true) {
+                !$onBike => new JobStep('take_off'),
+                $geared => new JobStep('protect', ticks: ['brake_covered', 'tension_out']),
+                default => new JobStep('protect_single', ticks: ['brake_covered']),
+            },
             ...$choices->washed
                 ? [new JobStep('brush_water', handlingS: 240), new JobStep('blow_dry', handlingS: 240)]
                 : [new JobStep('dry_cloth')],
             ...$choices->warmed ? [new JobStep('warm_bottle', self::WARM_S)] : [],
             new JobStep('shake_bottle'),
-            ...$onBike ? [new JobStep('cross_chain')] : [],
+            ...$onBike && $geared ? [new JobStep('cross_chain')] : [],
         ];
         $applied = 0;
         for ($coat = 1; $coat <= $choices->coats; $coat++) {
             $about = ['coat' => $coat, 'coats' => $choices->coats, 'drops' => $pitches];
             array_push(
                 $steps,
+                // It was left overnight in between: nothing gets on the brake the second time either.
+                ...$coat > 1 && $onBike ? [new JobStep('cover_again', about: $about, ticks: ['brake_covered'])] : [],
                 ...$coat === 1 ? [] : [new JobStep('shake_bottle', about: $about)],
                 ...$onBike
                     ? [
                         new JobStep('drops', about: $about, handlingS: 3 * $pitches),
                         new JobStep('flex', about: $about),
-                        new JobStep('gears', about: $about),
+                        ...$geared ? [new JobStep('gears', about: $about)] : [],
                     ]
                     : [
                         new JobStep('cover', about: $about),
@@ -62,7 +71,10 @@ final readonly class DripPlan
         }
         $steps[] = new JobStep($choices->excess === ExcessSchool::Wipe ? 'wipe_excess' : 'leave_excess');
         $choices->brushedIn && ($steps[] = new JobStep('brush_in', handlingS: 180));
-        $onBike || ($steps[] = new JobStep('put_on'));
+        // Once, after the last brushing; the brake is proved before the ride.
+        $steps[] = $onBike
+            ? new JobStep('uncover', ticks: ['brake_free', 'brake_bites'])
+            : new JobStep($geared ? 'put_on' : 'put_on_single');
 
         return new self($steps, $applied);
     }

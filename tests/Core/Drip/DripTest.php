@@ -182,7 +182,7 @@ it('lays out the steps for the bike and for the box, coat by coat', function (Dr
 })->with([
     'on the bike, dry, one coat' => [
         new DripChoices(DripPlace::OnBike, false, false, 1, ExcessSchool::Wipe),
-        ['protect', 'dry_cloth', 'shake_bottle', 'cross_chain', 'drops', 'flex', 'gears', 'leave', 'wipe_excess'],
+        ['protect', 'dry_cloth', 'shake_bottle', 'cross_chain', 'drops', 'flex', 'gears', 'leave', 'wipe_excess', 'uncover'],
         6,
     ],
     'on the bike, washed and warmed, two coats, brushed in' => [
@@ -198,6 +198,7 @@ it('lays out the steps for the bike and for the box, coat by coat', function (Dr
             'flex',
             'gears',
             'leave',
+            'cover_again',
             'shake_bottle',
             'drops',
             'flex',
@@ -205,8 +206,9 @@ it('lays out the steps for the bike and for the box, coat by coat', function (Dr
             'leave',
             'leave_excess',
             'brush_in',
+            'uncover',
         ],
-        13,
+        14,
     ],
     'in the box' => [
         new DripChoices(DripPlace::InBox, false, true, 1, ExcessSchool::Wipe),
@@ -224,6 +226,39 @@ it('lays out the steps for the bike and for the box, coat by coat', function (Dr
             'put_on',
         ],
         7,
+    ],
+]);
+
+it('asks nothing of a single speed that it has not: no derailleur, no gears, no crossed chain', function (
+    DripPlace $place,
+    array $codes,
+): void {
+    $plan = DripPlan::of(new DripChoices($place, false, false, 1, ExcessSchool::Wipe), 100, 10.0, geared: false);
+    expect(array_map(fn(JobStep $step) => $step->code, $plan->steps))
+        ->toBe($codes)
+        ->and(array_merge(...array_map(fn(JobStep $step) => $step->ticks, $plan->steps)))
+        ->not->toContain('tension_out')
+        ->and($plan->steps[$plan->appliedStep]->code)
+        ->toBe($place === DripPlace::OnBike ? 'flex' : 'pour_back');
+})->with([
+    'on the bike' => [
+        DripPlace::OnBike,
+        ['protect_single', 'dry_cloth', 'shake_bottle', 'drops', 'flex', 'leave', 'wipe_excess', 'uncover'],
+    ],
+    'in the box' => [
+        DripPlace::InBox,
+        [
+            'take_off',
+            'dry_cloth',
+            'shake_bottle',
+            'cover',
+            'shake_box',
+            'lift_slowly',
+            'pour_back',
+            'leave',
+            'wipe_excess',
+            'put_on_single',
+        ],
     ],
 ]);
 

@@ -254,7 +254,19 @@ it('writes the steps of a top-up, on the bike and in a box', function (DripChoic
 })->with([
     'dry, one coat, left as it is' => [
         new DripChoices(DripPlace::OnBike, false, true, 1, ExcessSchool::Leave),
-        ['protect', 'dry_cloth', 'warm_bottle 300', 'shake_bottle', 'cross_chain', 'drops', 'flex', 'gears', 'leave 36000', 'leave_excess'],
+        [
+            'protect',
+            'dry_cloth',
+            'warm_bottle 300',
+            'shake_bottle',
+            'cross_chain',
+            'drops',
+            'flex',
+            'gears',
+            'leave 36000',
+            'leave_excess',
+            'uncover',
+        ],
         'gears',
     ],
     'washed, two coats, wiped and brushed in' => [
@@ -269,6 +281,7 @@ it('writes the steps of a top-up, on the bike and in a box', function (DripChoic
             'flex',
             'gears',
             'leave 36000',
+            'cover_again',
             'shake_bottle',
             'drops',
             'flex',
@@ -276,6 +289,7 @@ it('writes the steps of a top-up, on the bike and in a box', function (DripChoic
             'leave 36000',
             'wipe_excess',
             'brush_in',
+            'uncover',
         ],
         'gears',
     ],

@@ -149,7 +149,9 @@ it('leads a wet ride through drying to a guided top-up, and warns who rides befo
     expect($this->bench->state($this->a)->readyAtS)->toBeNull();
     // The rest of the job, and the record says so.
     foreach (range(array_search('leave', $steps, true), count($steps) - 1) as $position) {
-        $tap($position)->assertOk();
+        // The brake is proved at the end; that cannot be passed over.
+        $steps[$position] === 'uncover' && $tap($position)->assertJsonValidationErrors('ticks');
+        $tap($position, $steps[$position] === 'uncover' ? ['brake_free', 'brake_bites'] : [])->assertOk();
     }
     expect(GuidedJob::query()->findOrFail($job)->ended_at)->not->toBeNull();
     $this->get("/chains/{$this->a->id}/wet")->assertRedirect("/chains/{$this->a->id}");
