@@ -29,10 +29,10 @@ final readonly class PlannedTopUp
         Check::between('max_per_cycle', $maxPerCycle, 0, self::MOST);
     }
 
-    /** Of a bike that lives on the bottle, from tomorrow on: each makes the chain as good as it gets. */
-    public static function alone(float $intervalKm, float $minutes): self
+    /** Of a bike that lives on the bottle, as a rule from tomorrow on: each makes the chain as good as it gets. */
+    public static function alone(float $intervalKm, float $minutes, int $firstDay = 1): self
     {
-        return new self($intervalKm, $minutes, self::ALWAYS, 1);
+        return new self($intervalKm, $minutes, self::ALWAYS, $firstDay);
     }
 
     public static function from(Fields $in): self

@@ -107,7 +107,8 @@ final readonly class Simulate implements Model
     {
         $bikes = array_map(fn(SimulatedShed $shed) => $shed->planned(self::AHEAD_DAYS), $sheds);
         $topUp = $in->policy->dripOnly
-            ? PlannedTopUp::alone($in->policy->intervalKm, $in->pot->topUp->minutes ?? PlanTerms::TOPUP_MINUTES)
+            ? // A week begins as the one before it was planned: its first ride, too, may have been dripped for the evening before.
+            PlannedTopUp::alone($in->policy->intervalKm, $in->pot->topUp->minutes ?? PlanTerms::TOPUP_MINUTES, 0)
             : $in->pot->topUp;
         $allowed = array_map(fn(int $day) => !$in->policy->dripOnly && $in->pot->weekdays[$day % 7], range(0, self::AHEAD_DAYS - 1));
         $input = new PotDaysInput(

@@ -177,6 +177,18 @@ it('waxes dirtier chains when they are not rinsed: the bath is renewed sooner', 
     expect($thrown(false))->toBeGreaterThan($thrown(true));
 });
 
+it('heats no pot for bikes that live on the bottle, whichever day of the week they are ridden', function (array $weekKm): void {
+    $totals = simulated(['interval_km' => 200, 'drip_only' => true], 104, bike: ['week_km' => $weekKm])['totals'];
+    expect([$totals['pot_days'], $totals['forced'], $totals['dips']])
+        ->toBe([0, 0, 0])
+        ->and($totals['topups'])
+        ->toBeGreaterThan(0);
+})->with([
+    'from Monday on' => [[70, 0, 30, 0, 0, 50, 74]],
+    'every day' => [[31, 31, 31, 31, 31, 31, 31]],
+    'at the weekend' => [[0, 0, 0, 0, 0, 50, 74]],
+]);
+
 it('forces no more pot days than carry the week', function (): void {
     // One chain, 300 km each Tuesday, no day allowed: once a week, and once for the week that is looked ahead at.
     $found = simulated(
