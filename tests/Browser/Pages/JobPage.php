@@ -34,13 +34,22 @@ final class JobPage extends Page
     public function done(string $key = ''): self
     {
         $position = $this->position();
-        foreach ($this->driver->findElements(By::cssSelector('.ticks input')) as $box) {
-            $box->isSelected() || $box->click();
-        }
+        $this->tickAll();
         $key === '' ? $this->click('job-done') : $this->press($key);
         $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $this->has('job-over') || $this->position() !== $position);
 
         return $this;
+    }
+
+    /** Beside a bath the page is drawn anew every second or so: until each of them is ticked. */
+    private function tickAll(): void
+    {
+        $this->driver->wait(self::STEP_S, 100)->until(function (): bool {
+            $open = array_filter($this->driver->findElements(By::cssSelector('.ticks input')), fn($box) => !$box->isSelected());
+            array_map(fn($box) => $box->click(), $open);
+
+            return $open === [];
+        });
     }
 
     /** Does a step as it asks: sees the sign it waits for, waits until its time is up. */
@@ -48,9 +57,7 @@ final class JobPage extends Page
     {
         $position = $this->position();
         $gone = fn(): bool => $this->position() !== $position;
-        foreach ($this->driver->findElements(By::cssSelector('.ticks input')) as $box) {
-            $box->isSelected() || $box->click();
-        }
+        $this->tickAll();
         $tap = function () use ($gone): void {
             $this->driver
                 ->wait(self::STEP_S, 50)
@@ -58,7 +65,10 @@ final class JobPage extends Page
                     fn() => $gone() ||
                         $this->driver->executeScript("return document.querySelector('[data-test=job-done]')?.disabled === false"),
                 );
-            $gone() || $this->click('job-done');
+            if (!$gone()) {
+                $this->tickAll();
+                $this->click('job-done');
+            }
         };
         $tap();
         // The first tap may only have been the sign.
