@@ -9,9 +9,7 @@ use App\Models\Strip;
 use App\Text\Names;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Moment;
-use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\PotDay\PotRefusal;
-use Dripel\Core\Strip\Load;
 
 /** No wax, hot or drip, goes over grease or oil: whatever is recorded as waxed was stripped before. */
 final readonly class BeforeWax
@@ -27,7 +25,7 @@ final readonly class BeforeWax
     public static function expect(Book $book, Draft $draft, array $chainIds, Moment $at, bool $stripped): void
     {
         foreach ($chainIds as $chainId) {
-            $greasy = PotRefusal::greasy($book->chain($chainId, $at->unixS), self::factoryWaxed($book, $chainId));
+            $greasy = PotRefusal::greasy($book->chain($chainId, $at->unixS), $book->settings);
             if ($greasy === null) {
                 continue;
             }
@@ -37,10 +35,5 @@ final readonly class BeforeWax
                 ]);
             $draft->enter(Strip::class, $at, ['component_id' => $chainId]);
         }
-    }
-
-    public static function factoryWaxed(Book $book, int $chainId): bool
-    {
-        return Load::tryFrom($book->settings->text(SettingKey::ChainLoad, $chainId)) === Load::FactoryWaxed;
     }
 }

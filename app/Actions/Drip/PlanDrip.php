@@ -6,7 +6,6 @@ namespace App\Actions\Drip;
 
 use App\Exceptions\NotPossible;
 use App\Guided\OpenJobs;
-use App\Logbook\BeforeWax;
 use App\Logbook\ReadBook;
 use App\Models\Bottle;
 use App\Models\Chain;
@@ -35,7 +34,7 @@ final readonly class PlanDrip
         $reason = match (true) {
             $state->retired() => 'drip_retired',
             isset($this->openJobs->byChain($workshop)[$chain->id]) => 'chain_in_job',
-            PotRefusal::greasy($state, BeforeWax::factoryWaxed($book, $chain->id)) !== null => 'drip_over_grease',
+            PotRefusal::greasy($state, $settings) !== null => 'drip_over_grease',
             $state->wax->life === null && !$state->terms->dripOnly => 'drip_no_wax',
             default => null,
         };

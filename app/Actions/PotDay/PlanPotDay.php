@@ -6,7 +6,6 @@ namespace App\Actions\PotDay;
 
 use App\Exceptions\NotPossible;
 use App\Guided\OpenJobs;
-use App\Logbook\BeforeWax;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Pot\PotFacts;
@@ -57,7 +56,7 @@ final readonly class PlanPotDay
         foreach ($states as $state) {
             $name = ['chain' => (new Names($book->settings))->fullChain($state->chainId)];
             isset($jobs[$state->chainId]) && throw new NotPossible('chains', 'chain_in_job', $name);
-            $refusal = PotRefusal::of($state, BeforeWax::factoryWaxed($book, $state->chainId));
+            $refusal = PotRefusal::of($state, $book->settings);
             $refusal === null || throw new NotPossible('chains', "pot_day.{$refusal->value}", $name);
         }
         $bath = ($this->readBaths)($workshop)[$choices->potId] ?? throw new NotPossible('pot', 'pot_empty');

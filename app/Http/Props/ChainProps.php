@@ -12,6 +12,7 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Next\OpenJob;
+use Dripel\Core\PotDay\PotRefusal;
 use Dripel\Core\PotDay\RinseSchool;
 use Dripel\Core\Strip\BareState;
 use Dripel\Core\Wear\ReadingDue;
@@ -39,6 +40,7 @@ use Dripel\Core\Wear\WearForecastResult;
  *     worn: bool,
  *     waxed: bool,
  *     unsure: bool,
+ *     greasy: bool,
  *     leftKm: float,
  *     left: string,
  *     hours: string,
@@ -94,6 +96,7 @@ final readonly class ChainProps
             'worn' => $chain->wear->pastLimit,
             'waxed' => $chain->wax->life !== null,
             'unsure' => !$chain->wax->known,
+            'greasy' => PotRefusal::greasy($chain, $this->translator->settings) !== null,
             'leftKm' => $chain->leftKm(),
             'left' => $this->translator->wax->left($chain),
             'hours' => $this->words->hours($chain),

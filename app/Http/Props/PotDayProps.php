@@ -25,7 +25,6 @@ use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobSpan;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Logbook\ChainState;
-use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Pot\PotHeatInput;
@@ -41,7 +40,6 @@ use Dripel\Core\PotDay\PotWarning;
 use Dripel\Core\PotDay\PowerProgram;
 use Dripel\Core\PotDay\RinseSchool;
 use Dripel\Core\PotDay\SoakSchool;
-use Dripel\Core\Strip\Load;
 
 /**
  * The pot day before it begins: which chains, in which pot, by which schools; then the plan with its lanes and warnings.
@@ -345,7 +343,7 @@ final readonly class PotDayProps
     {
         $words = new ChainWords($translator);
         $id = $state->chainId;
-        $refusal = PotRefusal::of($state, Load::tryFrom($translator->settings->text(SettingKey::ChainLoad, $id)) === Load::FactoryWaxed);
+        $refusal = PotRefusal::of($state, $translator->settings);
 
         return [
             'id' => $id,

@@ -18,6 +18,7 @@ use App\Text\Translator;
 use App\Text\Translators;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\PotDay\PotRefusal;
 use Dripel\Core\Strip\BareClock;
 use Dripel\Core\Strip\BathSource;
 use Dripel\Core\Strip\JarRole;
@@ -130,7 +131,7 @@ final readonly class StripProps
     /**
      * @param list<int> $chosen
      *
-     * @return list<StripChain> what may want stripping: never waxed, or chosen by whoever came here
+     * @return list<StripChain> what wants stripping: greased or oiled, or chosen by whoever came here
      */
     private function chains(Workshop $workshop, Book $book, Translator $translator, array $chosen): array
     {
@@ -142,8 +143,7 @@ final readonly class StripProps
             if (
                 !$state->retired() &&
                 !isset($jobs[$id]) &&
-                (in_array($id, $chosen, true) ||
-                    ($state->wax->life === null && $state->dryness->bare === null && $load !== Load::FactoryWaxed))
+                (in_array($id, $chosen, true) || PotRefusal::greasy($state, $book->settings) !== null)
             ) {
                 $chains[] = [
                     'id' => $id,

@@ -29,12 +29,6 @@ enum ChainStatus: string
     /** Fresh from the pot. */
     case Waxed = 'waxed';
 
-    /** Whether no wax holds on it before it is stripped, hot or drip, unless it came waxed from the factory. */
-    public function wantsStrip(): bool
-    {
-        return $this === self::Unwaxed || $this === self::Oiled;
-    }
-
     /** Whether the pot is the next place for it. */
     public function wantsDip(): bool
     {

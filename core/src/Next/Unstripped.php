@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Next;
 
-use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\PotDay\PotRefusal;
-use Dripel\Core\Strip\Load;
-
 /** Chains with grease or oil on them: no wax holds before they are stripped. At once where one is on its bike. */
 final readonly class Unstripped implements NextSource
 {
@@ -16,8 +12,7 @@ final readonly class Unstripped implements NextSource
         $items = [];
         foreach ($in->rails as $rail) {
             foreach ($rail->chains() as $chain) {
-                $factoryWaxed = $in->book->settings->text(SettingKey::ChainLoad, $chain->chainId) === Load::FactoryWaxed->value;
-                if (PotRefusal::greasy($chain, $factoryWaxed) !== null && !$chain->wear->pastLimit && !$in->underWay($chain)) {
+                if ($rail->greasy($chain) && !$chain->wear->pastLimit && !$in->underWay($chain)) {
                     $date = $chain === $rail->fitted ? $in->today->date : null;
                     $items[] = new NextItem(NextKind::Strip, $rail->bikeId, [$chain], $date, Verb::Strip);
                 }

@@ -8,6 +8,7 @@ use DateTimeZone;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Settings;
+use Dripel\Core\PotDay\PotRefusal;
 
 /** One bike as the Shed shows it: the chain on it, the chains on its rail, and how long the wax will do. */
 final readonly class Rail
@@ -103,6 +104,12 @@ final readonly class Rail
     public function kept(ChainState $chain): bool
     {
         return $chain->keptFor !== null && $chain->keptFor->waits($chain->nowS, $this->settings);
+    }
+
+    /** Whether it has to be stripped before any wax holds on it. */
+    public function greasy(ChainState $chain): bool
+    {
+        return PotRefusal::greasy($chain, $this->settings) !== null;
     }
 
     /** @return list<ChainState> all that are in use, the one on the bike first */

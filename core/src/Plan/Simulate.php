@@ -106,9 +106,9 @@ final readonly class Simulate implements Model
     private function plan(SimulateInput $in, array $sheds, SimulatedWeek $week, PotDays $potDays): array
     {
         $bikes = array_map(fn(SimulatedShed $shed) => $shed->planned(self::AHEAD_DAYS), $sheds);
+        // On drip wax alone a week begins as the one before planned it: its first ride, too, may be dripped for the evening before.
         $topUp = $in->policy->dripOnly
-            ? // A week begins as the one before it was planned: its first ride, too, may have been dripped for the evening before.
-            PlannedTopUp::alone($in->policy->intervalKm, $in->pot->topUp->minutes ?? PlanTerms::TOPUP_MINUTES, 0)
+            ? PlannedTopUp::alone($in->policy->intervalKm, $in->pot->topUp->minutes ?? PlanTerms::TOPUP_MINUTES, 0)
             : $in->pot->topUp;
         $allowed = array_map(fn(int $day) => !$in->policy->dripOnly && $in->pot->weekdays[$day % 7], range(0, self::AHEAD_DAYS - 1));
         $input = new PotDaysInput(

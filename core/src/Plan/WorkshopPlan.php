@@ -454,7 +454,7 @@ final class WorkshopPlan
             array_filter(
                 $rail->chains(),
                 fn(ChainState $chain) => $chain === $rail->fitted ||
-                    (!$chain->wear->pastLimit && !$rail->kept($chain) && !$chain->status->wantsStrip()),
+                    (!$chain->wear->pastLimit && !$rail->kept($chain) && !$rail->greasy($chain)),
             ),
         );
         if ($rail->fitted === null || $chains === []) {

@@ -6,6 +6,9 @@ namespace Dripel\Core\PotDay;
 
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Strip\Load;
 
 /** Why a chain is not put on a pot day. */
 enum PotRefusal: string
@@ -26,22 +29,24 @@ enum PotRefusal: string
     /** So many km without a reading, and nobody can say: house rule. */
     private const UNMEASURED_KM = 2000.0;
 
-    public static function of(ChainState $chain, bool $factoryWaxed): ?self
+    public static function of(ChainState $chain, Settings $settings): ?self
     {
         return match (true) {
             $chain->retired() => self::Retired,
             $chain->wear->pastLimit => self::Worn,
             self::unmeasured($chain) && self::nearLimit($chain) => self::Measure,
-            default => self::greasy($chain, $factoryWaxed),
+            default => self::greasy($chain, $settings),
         };
     }
 
-    /** Whether no wax would hold on it, hot or drip: grease and oil come off first. Common practice. */
-    public static function greasy(ChainState $chain, bool $factoryWaxed): ?self
+    /** Whether no wax would hold on it, hot or drip: grease and oil come off first; wax from the factory may stay. Common practice. */
+    public static function greasy(ChainState $chain, Settings $settings): ?self
     {
         return match (true) {
             $chain->status === ChainStatus::Oiled => self::Oiled,
-            $chain->status === ChainStatus::Unwaxed && !$factoryWaxed => self::Greased,
+            $chain->status === ChainStatus::Unwaxed &&
+                Load::tryFrom($settings->text(SettingKey::ChainLoad, $chain->chainId)) !== Load::FactoryWaxed
+                => self::Greased,
             default => null,
         };
     }

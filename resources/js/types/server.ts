@@ -176,6 +176,7 @@ export interface ChainView {
   worn: boolean
   waxed: boolean
   unsure: boolean
+  greasy: boolean
   leftKm: number
   left: string
   hours: string

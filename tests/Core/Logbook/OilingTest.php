@@ -32,7 +32,9 @@ function oiled(array $events, int $day): array
     );
     $state = $book->chain(7, $day * OIL_DAY_S);
 
-    return [$state->status, $state->dryness->bare !== null, $state->leftKm(), PotRefusal::greasy($state, false), $state->wantsPot()];
+    $greasy = PotRefusal::greasy($state, $book->settings);
+
+    return [$state->status, $state->dryness->bare !== null, $state->leftKm(), $greasy, $state->wantsPot()];
 }
 
 it('holds no wax from the oil on until it is stripped, whatever is dipped or dripped meanwhile', function (

@@ -346,6 +346,11 @@ it('forgets a way out as soon as it is too late for it, though the plan is the o
         ->not->toBeTrue();
 });
 
+it('plans with a chain that no wax has been on only where it came waxed from the factory', function (array $settings, int $chains): void {
+    [, $plan] = planOf(chains: 3, settings: $settings);
+    expect($plan->bikes[1]->chains)->toHaveCount($chains);
+})->with(['greased' => [[], 2], 'from the factory' => [[[SettingKey::ChainLoad, 3, 'factory_waxed']], 3]]);
+
 it('keeps to a pot day that was accepted, and to a pot that is hot', function (): void {
     $at = (int) strtotime('2026-11-28 19:00 UTC');
     [, $plan] = planOf(booked: [new BookedPot($at, [1, 2], false)]);

@@ -67,7 +67,7 @@ it('puts no chain on a pot day that is worn, may be and was not measured, retire
     Book $book,
     ?PotRefusal $refusal,
 ): void {
-    expect(PotRefusal::of($book->chain(1, POT_DAY_NOW), false))->toBe($refusal);
+    expect(PotRefusal::of($book->chain(1, POT_DAY_NOW), $book->settings))->toBe($refusal);
 })->with([
     'ridden a little, never measured' => fn() => [ridden(300, null), null],
     'ridden far, never measured' => fn() => [ridden(2000, null), PotRefusal::Measure],
@@ -81,7 +81,8 @@ it('puts no chain on a pot day that is worn, may be and was not measured, retire
 ]);
 
 it('takes wax of the factory for wax', function (): void {
-    expect(PotRefusal::of((new Book([5], [1], new Settings([]), [], [], []))->chain(1, POT_DAY_NOW), true))
+    $factory = new Settings([new DatedSetting(SettingKey::ChainLoad, 1, new Moment(0), 'factory_waxed')]);
+    expect(PotRefusal::of((new Book([5], [1], $factory, [], [], []))->chain(1, POT_DAY_NOW), $factory))
         ->toBeNull()
         ->and(PotRefusal::unmeasured(ridden(300, null)->chain(1, POT_DAY_NOW)))
         ->toBeTrue()

@@ -143,13 +143,13 @@ useKeys({
         <v-btn v-if="job" variant="flat" color="primary" data-test="go-on" @click="router.visit(`/jobs/${job}`)">{{ t('verbs.go') }}</v-btn>
         <v-btn
           v-else
-          :variant="['unwaxed', 'oiled'].includes(chain.status) ? 'flat' : 'outlined'"
-          :color="['unwaxed', 'oiled'].includes(chain.status) ? 'primary' : undefined"
+          :variant="chain.greasy ? 'flat' : 'outlined'"
+          :color="chain.greasy ? 'primary' : undefined"
           data-test="strip"
           @click="router.visit(`/strip?chains[]=${chain.id}`)"
           >{{ t('verbs.strip') }}</v-btn
         >
-        <v-btn v-if="!['unwaxed', 'oiled'].includes(chain.status)" data-test="oil" @click="form = 'oil'">{{ t('verbs.oil') }}</v-btn>
+        <v-btn v-if="!chain.greasy" data-test="oil" @click="form = 'oil'">{{ t('verbs.oil') }}</v-btn>
         <v-btn data-test="retire" @click="form = 'retire'">{{ t('verbs.retire') }}</v-btn>
         <v-btn data-test="details" @click="form = 'edit'">{{ t('chain.details') }}</v-btn>
         <v-btn data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>

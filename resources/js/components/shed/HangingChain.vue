@@ -26,13 +26,9 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
         ><span class="sr">{{ chain.name }}, </span>{{ chain.word }}</Link
       >
       <Link v-if="chain.job" :href="`/jobs/${chain.job}`" class="detail" :data-test="`job-${chain.name}`">{{ chain.detail }}</Link>
-      <Link
-        v-else-if="draggable && ['unwaxed', 'oiled'].includes(chain.status)"
-        :href="`/strip?chains[]=${chain.id}`"
-        class="detail"
-        :data-test="`strip-${chain.name}`"
-        >{{ chain.detail }}</Link
-      >
+      <Link v-else-if="draggable && chain.greasy" :href="`/strip?chains[]=${chain.id}`" class="detail" :data-test="`strip-${chain.name}`">{{
+        chain.detail
+      }}</Link>
       <span v-else class="detail muted">{{ chain.detail }}</span>
       <WearRule :wear="chain.wear" />
       <span class="measured muted">{{ chain.wearLine }}</span>
