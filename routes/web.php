@@ -213,6 +213,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/jars', [BooksController::class, 'storeJar']);
         Route::post('/jars/{jar}/entries', [BooksController::class, 'tend'])->whereNumber('jar');
         Route::post('/pots', [PotController::class, 'store']);
+        Route::put('/pots/{pot}', [PotController::class, 'update'])->whereNumber('pot');
+        Route::put('/pots/{pot}/power', [PotController::class, 'power'])->whereNumber('pot');
+        Route::delete('/pots/{pot}', [PotController::class, 'destroy'])->whereNumber('pot');
         Route::post('/pots/{pot}/heat', [PotController::class, 'heat'])->whereNumber('pot');
         Route::post('/pots/{pot}/calibrate', [PotController::class, 'calibrate'])->whereNumber('pot');
         Route::post('/pots/{pot}/calibrate/fit', [PotController::class, 'fit'])->whereNumber('pot');

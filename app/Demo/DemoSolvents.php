@@ -8,7 +8,7 @@ use App\Actions\Cost\SetPrice;
 use App\Actions\Guided\Tap;
 use App\Actions\Guided\TapJob;
 use App\Actions\Part\AddLink;
-use App\Actions\Pot\AddPot;
+use App\Actions\Pot\KeepPot;
 use App\Actions\Pot\TendBath;
 use App\Actions\Strip\AddJar;
 use App\Actions\Strip\StartStrip;
@@ -46,7 +46,7 @@ final readonly class DemoSolvents
         private TendJar $tendJar,
         private SetPrice $setPrice,
         private AddLink $addLink,
-        private AddPot $addPot,
+        private KeepPot $keepPot,
         private TendBath $tendBath,
         private StartStrip $startStrip,
         private TapJob $tapJob,
@@ -122,7 +122,7 @@ final readonly class DemoSolvents
         ) {
             $timeline->at(
                 $addedS,
-                fn(ActionContext $by) => ($this->addPot)($by, [
+                fn(ActionContext $by) => ($this->keepPot)($by, null, [
                     SettingKey::PotName->value => $name,
                     SettingKey::PotKind->value => PotKind::SlowCooker->value,
                     SettingKey::PotDiameterMm->value => $diameter,

@@ -21,9 +21,14 @@ final readonly class ReadTemperatures
             ->first();
     }
 
-    public function latest(int $potId, int $fromS): ?Temperature
+    public function latest(int $potId, int $fromS, int $untilS = PHP_INT_MAX): ?Temperature
     {
-        return Temperature::query()->where('pot_id', $potId)->where('at', '>=', $fromS)->orderByDesc('at')->orderByDesc('id')->first();
+        return Temperature::query()
+            ->where('pot_id', $potId)
+            ->whereBetween('at', [$fromS, $untilS])
+            ->orderByDesc('at')
+            ->orderByDesc('id')
+            ->first();
     }
 
     /** @return list<array{int, float}> instant and °C, thinned out to what a chart can show; of each stretch the hottest stays */

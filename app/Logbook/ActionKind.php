@@ -35,6 +35,8 @@ enum ActionKind: string
     case AddJar = 'add_jar';
     case TendJar = 'tend_jar';
     case AddPot = 'add_pot';
+    case ChangePot = 'change_pot';
+    case RemovePot = 'remove_pot';
     case TendBath = 'tend_bath';
     case PotDay = 'pot_day';
     case CorrectPotDay = 'correct_pot_day';

@@ -36,9 +36,20 @@ final readonly class FreeNames
     }
 
     /** Refused with NotPossible at `name`. */
-    public function expectPot(Workshop $workshop, string $name): void
+    public function expectPot(Workshop $workshop, string $name, ?int $exceptId = null): void
     {
-        $this->expect($workshop, SettingKey::PotName, Pot::query()->in($workshop)->live()->pluck('id')->all(), $name, 'pot_name_taken');
+        $this->expect(
+            $workshop,
+            SettingKey::PotName,
+            Pot::query()
+                ->in($workshop)
+                ->live()
+                ->whereKeyNot($exceptId ?? 0)
+                ->pluck('id')
+                ->all(),
+            $name,
+            'pot_name_taken',
+        );
     }
 
     /** Refused with NotPossible at `name`. */

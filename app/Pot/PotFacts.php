@@ -10,6 +10,7 @@ use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PotKind;
+use Dripel\Core\Pot\PotLay;
 use Dripel\Core\Pot\WaxKind;
 use Dripel\Core\PotDay\PotCapacity;
 
@@ -29,6 +30,8 @@ final readonly class PotFacts
         public bool $calibrated,
         /** As its owner says; null: nobody said. */
         public ?int $atOnce,
+        public PotLay $lay,
+        public bool $forRaces,
     ) {}
 
     public static function of(Settings $settings, int $potId): self
@@ -49,13 +52,15 @@ final readonly class PotFacts
             $loss ?? PotHeatInput::LOSS_W_PER_K,
             $loss !== null,
             $settings->whole(SettingKey::PotAtOnce, $potId) ?: null,
+            PotLay::tryFrom($settings->text(SettingKey::PotLay, $potId)) ?? PotLay::Coiled,
+            $settings->whole(SettingKey::PotForRaces, $potId) === 1,
         );
     }
 
     /** How many chains go in at once with so much wax: as its owner says, else as many as fit. */
     public function chainsAtOnce(float $waxG): int
     {
-        return PotCapacity::of($this->vessel(), $waxG, BathDip::CHAIN_G, $this->atOnce)->atOnce();
+        return PotCapacity::of($this->vessel(), $waxG, BathDip::CHAIN_G, $this->atOnce, $this->lay)->atOnce();
     }
 
     public function vessel(): Vessel

@@ -31,7 +31,7 @@ final class ReadBaths
         $this->read = new WeakMap();
     }
 
-    /** @return array<int, BathState> by pot */
+    /** @return array<int, BathState> by pot, those in use */
     public function __invoke(Workshop $workshop): array
     {
         $book = ($this->readBook)($workshop);
@@ -40,7 +40,7 @@ final class ReadBaths
         }
         $states = [];
         foreach (Pot::query()->in($workshop)->live()->orderBy('id')->get() as $pot) {
-            $states[$pot->id] = $this->state($workshop, $book, $pot);
+            $book->settings->whole(SettingKey::PotGone, $pot->id) === 1 || ($states[$pot->id] = $this->state($workshop, $book, $pot));
         }
 
         return $this->read[$book] = $states;
@@ -62,7 +62,7 @@ final class ReadBaths
             return new BathState($pot->id, null, $limitC, $heightMm, null);
         }
         try {
-            $in = new BathLedgerInput($facts->vessel(), $this->events($workshop, $book, $pot, $fill), $limitC);
+            $in = new BathLedgerInput($facts->vessel(), $this->events($workshop, $book, $pot, $fill), $limitC, $facts->lay->coversMm());
             $ledger = (new BathLedger())($in);
         } catch (InvalidInput $e) {
             return new BathState($pot->id, null, $limitC, $heightMm, $fill->at, $e->path);

@@ -59,6 +59,7 @@ final readonly class HistoryWords
             $action->kind === ActionKind::KeepInstrument && $about->gone => 'put_instrument_away',
             $action->kind === ActionKind::PlanRide && $about->holiday => 'plan_holiday',
             $action->kind === ActionKind::KeepPlan && !$about->byHand => 'plan_best',
+            $action->kind === ActionKind::ChangePot && $about->gone => 'pot_gone',
             $action->kind === ActionKind::KeepBottle && $about->gone => 'bottle_gone',
             $action->kind === ActionKind::PotDay && ($about->chains ?? []) === [] => 'pot_day_none',
             default => $action->kind->value,

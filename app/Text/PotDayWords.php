@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Text;
 
 use Dripel\Core\Guided\JobStep;
+use Dripel\Core\Pot\PotLay;
 use Dripel\Core\Pot\WaxKind;
 use Dripel\Core\PotDay\PotDayChain;
 use Dripel\Core\PotDay\PotDayPlan;
@@ -24,8 +25,14 @@ final readonly class PotDayWords
     {
         $parameters = $this->parameters($step, $terms);
         $variant = match ($step->code) {
-            PotDayPlan::LIFT => "lift_{$step->about['drain']}",
+            PotDayPlan::LIFT => $terms->lay === PotLay::Flat ? 'lift_flat' : "lift_{$step->about['drain']}",
             'dry' => "dry_{$step->about['by']}",
+            'heat' => ($step->about['melt_in'] ?? false) === true ? 'heat_melt_in' : 'heat',
+            PotDayPlan::IN => match (true) {
+                ($step->about['melted_in'] ?? false) === true => 'in_melted',
+                $terms->lay === PotLay::Flat => 'in_flat',
+                default => 'in',
+            },
             PotDayPlan::PLUG_IN => $terms->holdW < $terms->pot->powerW ? 'plug_in_high' : 'plug_in',
             PotDayPlan::UNDER => match ($step->about['school'] ?? null) {
                 SoakSchool::Hour->value => 'under_hour',
@@ -77,7 +84,9 @@ final readonly class PotDayWords
         $q = $this->translator->quantities;
         $pot = $plan->terms->pot;
 
-        return $this->translator->say("pot_day.warning.{$warning->value}", [
+        $flat = $warning === PotWarning::TooLow && $plan->terms->lay === PotLay::Flat ? '_flat' : '';
+
+        return $this->translator->say("pot_day.warning.{$warning->value}{$flat}", [
             'power' => $q->number($pot->powerW),
             'end' => $q->temperature((float) $pot->course()->equilibriumC()),
             'target' => $q->temperature($pot->targetC),
@@ -104,10 +113,9 @@ final readonly class PotDayWords
             'least' => $step->seconds === null ? '' : $q->seconds($step->seconds),
             'warm' => is_numeric($step->about['chain_s'] ?? null) ? $q->seconds((int) ceil((float) $step->about['chain_s'])) : '',
             'oil' => $step->code !== PotDayPlan::SMEAR ? '' : $this->oil($step, 1),
-            'link' =>
-                $step->code !== PotDayPlan::IN
-                    ? ''
-                    : $this->translator->say(($step->about['link_in'] ?? false) === true ? 'pot_day.link_in' : 'pot_day.link_out'),
+            'link' => !isset($step->about['link_in'])
+                ? ''
+                : $this->translator->say($step->about['link_in'] === true ? 'pot_day.link_in' : 'pot_day.link_out'),
             'jar' => is_int($step->about['jar'] ?? null)
                 ? $this->translator->names->jar($step->about['jar'])
                 : $this->translator->say('pot_day.fresh_jar', ['ml' => $q->volume((float) ($step->about['volume_ml'] ?? 0.0))]),
@@ -141,6 +149,8 @@ final readonly class PotDayWords
             PotDayPlan::RINSE => ['boiling', 'gloves'],
             'dry' => ['water'],
             'flex', 'set', 'weigh_after' => ['brakes', 'hot_still'],
+            'practise' => ['never_hot_first'],
+            PotDayPlan::LAY_ON => ['wet', 'still_cold'],
             PotDayPlan::POWDER => ['powder', 'gloves'],
             PotDayPlan::OFF => ['cooling'],
             default => ['gloves', 'smoke', 'wet', ...$terms->wax === WaxKind::Softened ? ['flash'] : []],

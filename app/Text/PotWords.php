@@ -11,6 +11,7 @@ use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Pot\HeatPoint;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PotHeatResult;
+use Dripel\Core\Pot\PowerKnown;
 use Dripel\Core\Pot\WaxProperties;
 
 /**
@@ -25,7 +26,7 @@ final readonly class PotWords
     public function __construct(private Translator $translator) {}
 
     /** @return HeatView */
-    public function heat(BathState $bath, PotHeatInput $in, PotHeatResult $heat, ?string $by): array
+    public function heat(BathState $bath, PotHeatInput $in, PotHeatResult $heat, PowerKnown $known, ?string $by): array
     {
         $q = $this->translator->quantities;
         $minutes = fn(?float $value): string => $value === null ? '' : $q->hours($value / 60);
@@ -47,6 +48,7 @@ final readonly class PotWords
                     $by === null || $heat->minutesToTarget === null
                         ? null
                         : $say('plug_in', ['by' => $by, 'at' => $q->time($this->byS($by) - (int) ceil(60 * $heat->minutesToTarget))]),
+                    $known === PowerKnown::Said ? null : $say("power_{$known->value}"),
                     $say('worked_out', [
                         'wax' => $q->mass($in->waxG),
                         'room' => $q->temperature($in->ambientC),

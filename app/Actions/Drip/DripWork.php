@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Drip;
 
 use App\Actions\Guided\Tap;
+use App\Exceptions\NotPossible;
 use App\Guided\GuidedWork;
 use App\Logbook\ActionContext;
 use App\Models\Action;
@@ -25,6 +26,16 @@ final readonly class DripWork implements GuidedWork
     public function __construct(private TopUpChain $topUpChain) {}
 
     public function noted(GuidedJob $job, Tap $tap): void {}
+
+    public function measured(GuidedJob $job, JobRun $run, int $atS): bool
+    {
+        return false;
+    }
+
+    public function impossible(GuidedJob $job, JobRun $run, int $atS): ?NotPossible
+    {
+        return null;
+    }
 
     public function record(ActionContext $by, GuidedJob $job, JobRun $run): ?Action
     {

@@ -32,8 +32,8 @@ final readonly class TapJob
      * @param list<Tap> $taps
      *
      * Refused with NotPossible at `ticks` where something was not confirmed that cannot be skipped, at `text` for a step that
-     * is passed over without a reason, at `waxed` for a soak that is without a word on what became of the chain, at `job` before it has
-     * begun, or where it is recorded already and somebody wants to go back.
+     * is passed over without a reason, at `waxed` for a soak that is without a word on what became of the chain, at `celsius` where the
+     * bath is still solid, at `job` before it has begun, or where it is recorded already and somebody wants to go back.
      *
      * @throws JobMovedOn if one speaks of a step that the job has not reached; those before it are kept
      */
@@ -63,9 +63,7 @@ final readonly class TapJob
                 if ($verdict === JobVerdict::Take) {
                     // What is recorded by now is put right in the record.
                     $tap->kind === JobEventKind::Back && $job->action_id !== null && throw new NotPossible('job', 'job_recorded');
-                    $tap->kind === JobEventKind::Done &&
-                        array_diff($run->step()->ticks ?? [], $tap->ticks) !== [] &&
-                        throw new NotPossible('ticks', 'tick_all');
+                    $tap->kind === JobEventKind::Done && $this->expectDone($job, $run, $tap, $event->atS);
                     $tap->kind === JobEventKind::Skip &&
                         trim((string) ($tap->about['text'] ?? '')) === '' &&
                         throw new NotPossible('text', 'skip_why');
@@ -98,6 +96,16 @@ final readonly class TapJob
         });
 
         return $refused ? throw new JobMovedOn($job) : $job;
+    }
+
+    private function expectDone(GuidedJob $job, JobRun $run, Tap $tap, int $atS): void
+    {
+        $work = $this->works->of($job);
+        $refused = $work->impossible($job, $run, $atS);
+        $refused === null || throw $refused;
+        array_diff($run->step()->ticks ?? [], $tap->ticks) === [] ||
+            $work->measured($job, $run, $atS) ||
+            throw new NotPossible('ticks', 'tick_all');
     }
 
     /** What follows from where the job is now: the record once all of it is known, the end after the last step. */

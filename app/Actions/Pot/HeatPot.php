@@ -9,11 +9,14 @@ use App\Logbook\ReadBook;
 use App\Models\Pot;
 use App\Models\Workshop;
 use App\Pot\PotFacts;
+use App\Pot\PotPower;
 use App\Pot\ReadBaths;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Pot\PotHeat;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PotHeatResult;
+use Dripel\Core\Pot\PowerKnown;
+use Dripel\Core\PotDay\PotDayTerms;
 
 /** Reckons how the wax in a pot would heat up; nothing is stored. */
 final readonly class HeatPot
@@ -21,28 +24,30 @@ final readonly class HeatPot
     public function __construct(private ReadBook $readBook, private ReadBaths $readBaths) {}
 
     /**
-     * Refused with NotPossible at `start` for a pot without wax, at `power` where nobody said how strong it is.
+     * Refused with NotPossible at `start` for a pot without wax.
      *
-     * @return array{BathState, PotHeatInput, PotHeatResult}
+     * @return array{BathState, PotHeatInput, PotHeatResult, PowerKnown}
      */
     public function __invoke(Workshop $workshop, Pot $pot, string $power, float $startC, float $targetC): array
     {
-        $bath = ($this->readBaths)($workshop)[$pot->id];
+        $bath = ($this->readBaths)($workshop)[$pot->id] ?? null;
         $waxG = $bath->ledger->waxG ?? 0.0;
-        $waxG > 0.0 || throw new NotPossible('start', 'pot_empty');
+        ($bath !== null && $waxG > 0.0) || throw new NotPossible('start', 'pot_empty');
         $facts = PotFacts::of($this->readBook->settings($workshop), $pot->id);
-        $watts = ($power === 'low' ? $facts->lowW : $facts->highW) ?? throw new NotPossible('power', 'pot_no_power');
-        $in = new PotHeatInput(
+        $in = new PotHeatInput($waxG, $startC, PotHeatInput::AMBIENT_C, 0.0, $facts->lossWPerK, $targetC, $facts->efficiency, stepMin: 2.0);
+        // The usual minutes are from cold to hot; what is asked may begin anywhere.
+        $cold = new PotHeatInput(
             $waxG,
-            $startC,
             PotHeatInput::AMBIENT_C,
-            $watts,
+            PotHeatInput::AMBIENT_C,
+            0.0,
             $facts->lossWPerK,
-            $targetC,
+            PotDayTerms::usualTargetC($facts->limitC),
             $facts->efficiency,
-            stepMin: 2.0,
         );
+        $watts = PotPower::of($workshop, $pot->id, $facts, $power !== 'low', $cold);
+        $in = $in->on($watts->watts);
 
-        return [$bath, $in, (new PotHeat())($in)];
+        return [$bath, $in, (new PotHeat())($in), $watts->known];
     }
 }

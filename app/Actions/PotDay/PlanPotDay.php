@@ -9,6 +9,7 @@ use App\Guided\OpenJobs;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Pot\PotFacts;
+use App\Pot\PotPower;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
 use App\Support\AppClock;
@@ -18,8 +19,10 @@ use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\KeptFor;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\PotHeatInput;
+use Dripel\Core\Pot\PowerKnown;
 use Dripel\Core\Pot\WaxProperties;
 use Dripel\Core\PotDay\JarRinse;
 use Dripel\Core\PotDay\PotDayChain;
@@ -42,7 +45,7 @@ final readonly class PlanPotDay
         private AppClock $clock,
     ) {}
 
-    /** Refused with NotPossible at `chains`, `pot`, `program` or `target`, with InvalidInput where the core refuses. */
+    /** Refused with NotPossible at `chains`, `pot` or `target`, with InvalidInput where the core refuses. */
     public function __invoke(Workshop $workshop, PotDayChoices $choices): PotDayProposal
     {
         $choices->chainIds !== [] || throw new NotPossible('chains', 'pot_day.no_chains');
@@ -59,28 +62,25 @@ final readonly class PlanPotDay
             $refusal = PotRefusal::of($state, $book->settings);
             $refusal === null || throw new NotPossible('chains', "pot_day.{$refusal->value}", $name);
         }
-        $bath = ($this->readBaths)($workshop)[$choices->potId] ?? throw new NotPossible('pot', 'pot_empty');
-        $chains = array_map(fn(ChainState $state) => self::chain($book, $state, $choices), $states);
+        $baths = ($this->readBaths)($workshop);
+        $bath = $baths[$choices->potId] ?? throw new NotPossible('pot', 'pot_empty');
+        $chains = array_map(fn(ChainState $state) => self::chain($book, $state, $choices, $nowS), $states);
         $jars = JarRinse::sources(($this->readJars)($workshop), $this->readJars->busy($workshop));
-        $plan = PotDayPlan::of($this->terms($book, $bath, $choices, $jars), $chains, $choices->order !== []);
+        $plan = PotDayPlan::of($this->terms($workshop, array_keys($baths), $book, $bath, $choices, $jars), $chains, $choices->order !== []);
         $unmeasured = array_values(array_map(fn(ChainState $state) => $state->chainId, array_filter($states, PotRefusal::unmeasured(...))));
 
         return new PotDayProposal($plan, $chains, $unmeasured, $choices->byS === null ? $nowS : $choices->byS - $plan->seconds());
     }
 
-    /** @param list<BathSource> $jars */
-    private function terms(Book $book, BathState $bath, PotDayChoices $choices, array $jars): PotDayTerms
+    /**
+     * @param list<BathSource> $jars
+     * @param list<int> $potIds those in use
+     */
+    private function terms(Workshop $workshop, array $potIds, Book $book, BathState $bath, PotDayChoices $choices, array $jars): PotDayTerms
     {
         $ledger = $bath->ledger;
         ($ledger !== null && $ledger->waxG > 0.0) || throw new NotPossible('pot', 'pot_empty');
         $facts = PotFacts::of($book->settings, $bath->potId);
-        [$low, $high] = [$facts->lowW, $facts->highW];
-        [$heatW, $holdW] = match ($choices->program) {
-            PowerProgram::Low => [$low, $low],
-            PowerProgram::High => [$high, $high],
-            PowerProgram::HighThenLow => [$high, $low],
-        };
-        ($heatW !== null && $holdW !== null) || throw new NotPossible('program', 'pot_no_power');
         $roomC = $choices->roomC ?? PotHeatInput::AMBIENT_C;
         $targetC = $choices->targetC ?? PotDayTerms::usualTargetC($facts->limitC);
         $meltC = (new WaxProperties())->meltToC;
@@ -89,14 +89,20 @@ final readonly class PlanPotDay
             throw new NotPossible('target', 'pot_day.too_hot', ['limit' => $quantities->temperature($facts->limitC)]);
         $targetC >= $meltC || throw new NotPossible('target', 'pot_day.too_cold', ['melt' => $quantities->temperature($meltC)]);
 
+        $cold = new PotHeatInput($ledger->waxG, $roomC, $roomC, 0.0, $facts->lossWPerK, $targetC, $facts->efficiency);
+        $power = fn(bool $high): PotPower => PotPower::of($workshop, $bath->potId, $facts, $high, $cold);
+        $heat = $power($choices->program !== PowerProgram::Low);
+        $hold = $choices->program === PowerProgram::HighThenLow ? $power(false) : $heat;
+        $races = fn(int $potId): bool => $book->settings->whole(SettingKey::PotForRaces, $potId) === 1;
+
         return new PotDayTerms(
-            new PotHeatInput($ledger->waxG, $roomC, $roomC, $heatW, $facts->lossWPerK, $targetC, $facts->efficiency),
+            $cold->on($heat->watts),
             $facts->vessel(),
             $facts->kind,
             $facts->wax,
             $facts->limitC,
             $choices->program,
-            $holdW,
+            $hold->watts,
             $ledger->oilFraction,
             $ledger->grit,
             $ledger->overheated,
@@ -108,10 +114,15 @@ final readonly class PlanPotDay
             $choices->weigh,
             $jars,
             $facts->atOnce,
+            $facts->lay,
+            $facts->forRaces,
+            array_filter($potIds, fn(int $id) => $id !== $bath->potId && $races($id)) !== [],
+            $hold->known === PowerKnown::Said ? $heat->known : $hold->known,
+            $choices->meltIn,
         );
     }
 
-    private static function chain(Book $book, ChainState $state, PotDayChoices $choices): PotDayChain
+    private static function chain(Book $book, ChainState $state, PotDayChoices $choices, int $nowS): PotDayChain
     {
         $first = $choices->first[$state->chainId] ?? $state->wax->life === null;
 
@@ -123,6 +134,7 @@ final readonly class PlanPotDay
             $state->dryness->bare?->state === BareState::Late,
             in_array($state->chainId, $choices->powder, true),
             $state->wax->worstCondition(),
+            KeptFor::of($book->settings, $state->chainId, $nowS) !== null,
         );
     }
 }

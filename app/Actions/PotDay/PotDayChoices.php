@@ -40,6 +40,7 @@ final readonly class PotDayChoices
         public bool $linkIn = false,
         public bool $weigh = false,
         public array $order = [],
+        public bool $meltIn = false,
     ) {}
 
     /** @return array<string, mixed> */
@@ -62,10 +63,11 @@ final readonly class PotDayChoices
             'link_in' => $this->linkIn,
             'weigh' => $this->weigh,
             'order' => $this->order,
+            'melt_in' => $this->meltIn,
         ];
     }
 
-    /** @param array{pot: int, chains: list<int>, program: string, target_c: float|null, room_c: float|null, by: int|null, rinse: array<int, string>, first: array<int, bool>, powder: list<int>, first_soak: string, rewax_soak: string, drain: string, dry_by: string, link_in: bool, weigh: bool, order?: list<int>} $kept */
+    /** @param array{pot: int, chains: list<int>, program: string, target_c: float|null, room_c: float|null, by: int|null, rinse: array<int, string>, first: array<int, bool>, powder: list<int>, first_soak: string, rewax_soak: string, drain: string, dry_by: string, link_in: bool, weigh: bool, order?: list<int>, melt_in?: bool} $kept */
     public static function fromArray(array $kept): self
     {
         return new self(
@@ -85,6 +87,7 @@ final readonly class PotDayChoices
             $kept['link_in'],
             $kept['weigh'],
             $kept['order'] ?? [],
+            $kept['melt_in'] ?? false,
         );
     }
 }

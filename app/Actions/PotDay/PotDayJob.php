@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\PotDay;
 
+use App\Devices\ReadTemperatures;
 use App\Models\Dip;
 use App\Models\GuidedJob;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Pot\PotCourse;
+use Dripel\Core\PotDay\BathNow;
 use Dripel\Core\PotDay\PotDayCourse;
 use Dripel\Core\PotDay\PotDayTerms;
 
@@ -36,6 +38,18 @@ final class PotDayJob
         }
 
         return $dips;
+    }
+
+    public static function bath(GuidedJob $job, JobRun $run, ReadTemperatures $readTemperatures, int $atS): BathNow
+    {
+        $latest = $readTemperatures->latest(self::choices($job)->potId, $job->started_at, $atS);
+
+        return BathNow::of(
+            self::terms($job),
+            self::course($job, $run, $atS)->celsius($atS - $job->started_at),
+            $latest === null ? null : [$latest->at, $latest->temp_c],
+            $atS,
+        );
     }
 
     /** The bath as the job's steps, done and still to come, would have it. */

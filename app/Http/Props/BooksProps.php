@@ -34,6 +34,7 @@ use Dripel\Core\Strip\Solvent;
  * @phpstan-import-type PartInBooks from PartProps
  * @phpstan-import-type PotChoices from PotProps
  * @phpstan-import-type PotInBooks from PotProps
+ * @phpstan-import-type PotOutOfUse from PotProps
  *
  * @phpstan-type JarView array{
  *     id: int,
@@ -67,6 +68,7 @@ use Dripel\Core\Strip\Solvent;
  * }
  * @phpstan-type BooksPage array{
  *     pots: list<PotInBooks>,
+ *     potsOutOfUse: list<PotOutOfUse>,
  *     potChoices: PotChoices,
  *     jars: list<JarView>,
  *     bottles: list<BottleView>,
@@ -108,6 +110,7 @@ final readonly class BooksProps
             'pots' => array_values(
                 array_map(fn(BathState $bath) => $pots->inBooks($workshop, $bath, ($this->readPrices)($workshop), $pickup), $baths),
             ),
+            'potsOutOfUse' => $pots->outOfUse($workshop),
             'potChoices' => $pots->choices(),
             'jars' => array_values(
                 array_map(

@@ -14,6 +14,7 @@ use Dripel\Core\Guided\JobEventKind;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Guided\JobTurn;
+use Dripel\Core\PotDay\PotDayPlan;
 
 /**
  * A guided job as its page shows it: every step in words, where it stands, and what its kind shows beside it.
@@ -52,6 +53,9 @@ use Dripel\Core\Guided\JobTurn;
  *     skippable: bool,
  *     asks: list<Choice>,
  *     leavable: bool,
+ *     liquid: bool,
+ *     readingC: array{float, float}|null,
+ *     reading: string,
  *     chains: list<array{id: int, name: string}>,
  *     ticks: list<array{key: string, text: string}>,
  *     time: string,
@@ -94,6 +98,9 @@ use Dripel\Core\Guided\JobTurn;
  */
 final readonly class JobProps
 {
+    /** Seconds by which a hand is faster than a clock are not told. */
+    private const EARLY_S = 5;
+
     public function __construct(
         private Translators $translators,
         private StripPresenter $strip,
@@ -130,6 +137,16 @@ final readonly class JobProps
                         $step->asks,
                     ),
                     'leavable' => $step->leavable(),
+                    'liquid' => in_array($step->code, PotDayPlan::WANTS_LIQUID, true),
+                    'readingC' =>
+                        $step->readingC === null ? null : array_map($translator->quantities->units->fromCelsius(...), $step->readingC),
+                    'reading' =>
+                        $step->readingC === null
+                            ? ''
+                            : $translator->say('ui.job.reading', [
+                                'from' => $translator->quantities->temperature($step->readingC[0]),
+                                'to' => $translator->quantities->temperature($step->readingC[1]),
+                            ]),
                     'chains' => array_map(fn(int $id) => ['id' => $id, 'name' => $translator->names->fullChain($id)], $step->chains),
                     'ticks' => array_map(
                         fn(string $tick) => ['key' => $tick, 'text' => $translator->say("{$job->kind->value}.tick.{$tick}")],
@@ -195,7 +212,7 @@ final readonly class JobProps
         };
     }
 
-    /** @return list<string> what was noted and why steps were passed over, the newest first */
+    /** @return list<string> what was noted, why steps were passed over and which waits ended early, the newest first */
     private function notes(GuidedJob $job, JobRun $run, Translator $translator): array
     {
         $said = $job->taps->filter(
@@ -203,17 +220,33 @@ final readonly class JobProps
                 ($tap->about['text'] ?? '') !== '',
         );
 
-        return array_values(
-            $said
-                ->reverse()
-                ->map(
-                    fn(GuidedTap $tap) => $translator->say("ui.job.said.{$tap->kind->value}", [
-                        'time' => $translator->quantities->time($tap->at),
+        $q = $translator->quantities;
+        $notes = [
+            ...array_map(
+                fn(GuidedTap $tap) => [
+                    $tap->at,
+                    $translator->say("ui.job.said.{$tap->kind->value}", [
+                        'time' => $q->time($tap->at),
                         'text' => (string) ($tap->about['text'] ?? ''),
                     ]),
-                )
-                ->all(),
-        );
+                ],
+                array_values($said->all()),
+            ),
+            ...array_map(
+                fn(JobTurn $turn) => [
+                    (int) $turn->endS,
+                    $translator->say('ui.job.said.early', [
+                        'time' => $q->time((int) $turn->endS),
+                        'step' => $this->presenter($job)->step($job, $run->steps[$turn->step], $translator)['title'],
+                        'early' => $q->seconds($turn->earlyS),
+                    ]),
+                ],
+                array_values(array_filter($run->turns, fn(JobTurn $turn) => $turn->earlyS >= self::EARLY_S)),
+            ),
+        ];
+        usort($notes, fn(array $a, array $b) => $b[0] <=> $a[0]);
+
+        return array_column($notes, 1);
     }
 
     /** @return array{text: string, undone: bool}|null */

@@ -15,7 +15,9 @@ use App\Text\PotWords;
 use App\Text\Translator;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobStep;
+use Dripel\Core\Pot\PotCourse;
 use Dripel\Core\PotDay\PotDayLanes;
+use Dripel\Core\PotDay\PotDayTerms;
 
 /**
  * A pot day: its steps in words, the bath as it is over the bath as predicted, and all chains as lanes on one time axis.
@@ -23,7 +25,7 @@ use Dripel\Core\PotDay\PotDayLanes;
  * @phpstan-import-type ChartView from Chart
  *
  * @phpstan-type RecordedDip array{id: int, chain: string, date: string, time: string, soak: string, temp: string, pickup: string, rinsed: bool}
- * @phpstan-type PotDayBath array{text: string, since: string, expected: string, over: string|null, chart: ChartView}
+ * @phpstan-type PotDayBath array{text: string, since: string, expected: string, over: string|null, melted: bool, solid: string|null, solidUntil: int|null, chart: ChartView}
  */
 final readonly class PotDayPresenter implements JobPresenter
 {
@@ -90,6 +92,14 @@ final readonly class PotDayPresenter implements JobPresenter
         ]);
     }
 
+    /** When the bath is expected to come to its melting range; null: not while the job lasts. */
+    private static function meltsS(PotCourse $course, int $startS, int $endS, PotDayTerms $terms): ?int
+    {
+        $passesS = $course->passesS($terms->pot->wax->meltFromC, $endS - $startS);
+
+        return $passesS === null ? null : $startS + (int) $passesS;
+    }
+
     /** @return RecordedDip as the record is corrected */
     private static function dip(Dip $dip, Translator $translator): array
     {
@@ -115,6 +125,7 @@ final readonly class PotDayPresenter implements JobPresenter
         $terms = PotDayJob::terms($job);
         $potId = PotDayJob::choices($job)->potId;
         $latest = $this->readTemperatures->latest($potId, $job->started_at);
+        $bath = PotDayJob::bath($job, $run, $this->readTemperatures, $nowS);
         $agoS = $latest === null ? 0 : max(0, $nowS - $latest->at);
         $endS = $run->aboutS($nowS);
         $course = PotDayJob::course($job, $run, $nowS);
@@ -133,6 +144,15 @@ final readonly class PotDayPresenter implements JobPresenter
                     ? ''
                     : $translator->say('pot_day.bath.expected', ['celsius' => $q->temperature($course->celsius($nowS - $job->started_at))]),
             'over' => $over ? $translator->say('pot_day.bath.over', ['limit' => $q->temperature($terms->limitC)]) : null,
+            'melted' => $bath->readMelted(),
+            'solid' =>
+                $job->begun_at === null || !$bath->solid()
+                    ? null
+                    : $translator->say($bath->readC === null ? 'errors.pot_day.solid_expected' : 'errors.pot_day.solid_read', [
+                        'bath' => $q->temperature($bath->celsius),
+                        'melts' => $q->temperature($terms->pot->wax->meltFromC),
+                    ]),
+            'solidUntil' => $bath->readC !== null ? null : self::meltsS($course, $job->started_at, $endS, $terms),
             'chart' => (new PotWords($translator))->bathChart(
                 $course->curve($endS - $job->started_at, self::CURVE_S),
                 $this->readTemperatures->curve($potId, $job->started_at, $nowS),

@@ -28,6 +28,7 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Pot\PotHeatInput;
+use Dripel\Core\Pot\PowerKnown;
 use Dripel\Core\PotDay\DrainSchool;
 use Dripel\Core\PotDay\DryBy;
 use Dripel\Core\PotDay\PotDayBlock;
@@ -87,6 +88,7 @@ use Dripel\Core\PotDay\SoakSchool;
  *     unmeasured: string|null,
  *     later: bool,
  *     forbidden: bool,
+ *     powerSaid: bool,
  *     target: string,
  *     axis: TimeAxis,
  *     bath: ChartView,
@@ -244,6 +246,7 @@ final readonly class PotDayProps
                     : $translator->say('pot_day.unmeasured', ['chains' => $translator->names->chains($proposal->unmeasured)]),
             'later' => $startS - $translator->nowS > 60,
             'forbidden' => $plan->forbidden(),
+            'powerSaid' => $plan->terms->power === PowerKnown::Said,
             'target' => (string) round($q->units->fromCelsius($plan->terms->pot->targetC)),
             'axis' => $this->axis(PotDayLanes::of($plan->steps, $spans, $startS), $startS, $doneS, null, $translator),
             'bath' => (new PotWords($translator))->bathChart(

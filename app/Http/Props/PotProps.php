@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Actions\Pot\CalibratePot;
+use App\Actions\Pot\KeepPot;
 use App\Actions\PotDay\PotDayJob;
 use App\Guided\GuidedKind;
 use App\Http\Requests\Pot\PotRequest;
 use App\Models\BathEntry;
 use App\Models\Device;
 use App\Models\GuidedJob;
+use App\Models\Pot;
 use App\Models\Workshop;
 use App\Pot\PotFacts;
 use App\Text\Chart;
@@ -28,6 +30,7 @@ use Dripel\Core\Cost\Supply;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\LampOil;
 use Dripel\Core\Pot\PotKind;
+use Dripel\Core\Pot\PotLay;
 use Dripel\Core\Pot\WaxKind;
 
 /**
@@ -55,12 +58,28 @@ use Dripel\Core\Pot\WaxKind;
  *     next: string,
  *     late: bool,
  * }
- * @phpstan-type PotChoices array{kinds: list<Choice>, waxes: list<Choice>}
+ * @phpstan-type PotChoices array{kinds: list<Choice>, waxes: list<Choice>, lays: list<Choice>}
+ * @phpstan-type PotFields array{
+ *     name: string,
+ *     kind: string,
+ *     diameter: string,
+ *     height: string,
+ *     low: string,
+ *     high: string,
+ *     wax: string,
+ *     flash: string,
+ *     lay: string,
+ *     at_once: string,
+ *     for_races: bool,
+ * }
+ * @phpstan-type PotOutOfUse array{id: int, name: string, about: string, unused: bool, fields: PotFields}
  * @phpstan-type PotInBooks array{
  *     cost: string,
  *     smear: string,
  *     calibrated: string,
  *     isCalibrated: bool,
+ *     fields: PotFields,
+ *     unused: bool,
  *     wax: ChartView|null,
  *     dirt: ChartView|null,
  *     probes: list<array{id: int, name: string, seen: string}>,
@@ -96,21 +115,20 @@ final readonly class PotProps
     public function of(BathState $bath): array
     {
         $q = $this->translator->quantities;
-        $settings = $this->translator->settings;
         $ledger = $bath->ledger;
-        $wax = WaxKind::tryFrom($settings->text(SettingKey::PotWax, $bath->potId)) ?? WaxKind::Plain;
-        $kind = PotKind::tryFrom($settings->text(SettingKey::PotKind, $bath->potId)) ?? PotKind::SlowCooker;
+        $facts = PotFacts::of($this->translator->settings, $bath->potId);
+        [$wax, $kind, $flat] = [$facts->wax, $facts->kind, $facts->lay === PotLay::Flat];
 
         return [
             'id' => $bath->potId,
             'name' => $this->translator->names->pot($bath->potId),
-            'about' => $this->translator->say("pot.kind.{$kind->value}") . ', ' . $this->translator->say("pot.wax.{$wax->value}"),
+            'about' => $this->about($bath->potId),
             'caution' => trim(
                 $this->translator->say("pot.caution.{$kind->value}") . ' ' . $this->translator->say("pot.wax_note.{$wax->value}"),
             ),
             'empty' => $ledger === null,
             'level' => $ledger === null || ($bath->heightMm ?? 0.0) <= 0.0 ? 0.0 : min(1.0, $ledger->depthMm / $bath->heightMm),
-            'coil' => ($bath->heightMm ?? 0.0) <= 0.0 ? 0.0 : min(1.0, BathLedgerInput::COIL_MM / $bath->heightMm),
+            'coil' => ($bath->heightMm ?? 0.0) <= 0.0 ? 0.0 : min(1.0, $facts->lay->coversMm() / $bath->heightMm),
             'holds' => match (true) {
                 $bath->problem !== null => $this->translator->say('pot.problem'),
                 $ledger === null => $this->translator->say('pot.empty'),
@@ -129,9 +147,9 @@ final readonly class PotProps
                     ]),
             'left' => match (true) {
                 $ledger === null => '',
-                !$ledger->coversChain => $this->translator->say('pot.uncovered'),
+                !$ledger->coversChain => $this->translator->say($flat ? 'pot.uncovered_flat' : 'pot.uncovered'),
                 $ledger->overflow => $this->translator->say('pot.overflow'),
-                default => trans_choice('pot.left', $ledger->dipsLeft),
+                default => trans_choice($flat ? 'pot.left_flat' : 'pot.left', $ledger->dipsLeft),
             },
             'oil' =>
                 $ledger === null || $ledger->oilFraction <= 0.0
@@ -152,6 +170,69 @@ final readonly class PotProps
             'next' => $ledger === null ? '' : $this->translator->say("pot.next.{$ledger->next->value}"),
             'late' => $ledger !== null && $ledger->next === BathNext::Replace,
         ];
+    }
+
+    /** "slow cooker, plain paraffin, kept clean for races" */
+    private function about(int $potId): string
+    {
+        $facts = PotFacts::of($this->translator->settings, $potId);
+
+        return implode(
+            ', ',
+            array_filter([
+                $this->translator->say("pot.kind.{$facts->kind->value}"),
+                $this->translator->say("pot.wax.{$facts->wax->value}"),
+                $facts->lay === PotLay::Flat ? $this->translator->say('pot.lay.flat') : null,
+                $facts->forRaces ? $this->translator->say('pot.for_races') : null,
+            ]),
+        );
+    }
+
+    /** @return PotFields a pot as its form shows it */
+    private function fields(int $potId): array
+    {
+        $facts = PotFacts::of($this->translator->settings, $potId);
+        $plain = fn(?float $value): string => $value === null ? '' : (string) round($value, 1);
+        $flashC = $this->translator->settings->number(SettingKey::PotFlashC, $potId);
+
+        return [
+            'name' => $this->translator->names->pot($potId),
+            'kind' => $facts->kind->value,
+            'diameter' => $plain($facts->diameterMm),
+            'height' => $plain($facts->heightMm),
+            'low' => $plain($facts->lowW),
+            'high' => $plain($facts->highW),
+            'wax' => $facts->wax->value,
+            'flash' => $plain($flashC === null ? null : $this->translator->quantities->units->fromCelsius($flashC)),
+            'lay' => $facts->lay->value,
+            'at_once' => $facts->atOnce === null ? '' : (string) $facts->atOnce,
+            'for_races' => $facts->forRaces,
+        ];
+    }
+
+    /** @return list<PotOutOfUse> those that are not used any more */
+    public function outOfUse(Workshop $workshop): array
+    {
+        $gone = Pot::query()
+            ->in($workshop)
+            ->live()
+            ->orderBy('id')
+            ->get()
+            ->filter(fn(Pot $pot) => $this->translator->settings->whole(SettingKey::PotGone, $pot->id) === 1);
+
+        return array_values(
+            $gone
+                ->map(
+                    fn(Pot $pot) => [
+                        'id' => $pot->id,
+                        'name' => $this->translator->names->pot($pot->id),
+                        'about' => $this->about($pot->id),
+                        'unused' => KeepPot::unused($workshop, $pot->id),
+                        'fields' => $this->fields($pot->id),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** @return PotInBooks with what was done lately and what can be done */
@@ -195,6 +276,8 @@ final readonly class PotProps
                     'efficiency' => $q->number(100 * $facts->efficiency) . "\u{a0}%",
                 ])
                 : $this->translator->say('pot.not_calibrated', ['loss' => $q->number($facts->lossWPerK, 1)]),
+            'fields' => $this->fields($bath->potId),
+            'unused' => KeepPot::unused($workshop, $bath->potId),
             'isCalibrated' => $facts->calibrated,
             'wax' => $this->history($bath, 'wax'),
             'dirt' => $this->history($bath, 'grit'),
@@ -283,6 +366,7 @@ final readonly class PotProps
                 ...array_map(fn(PotKind $kind) => $choice('kind', $kind->value), PotKind::cases()),
                 $choice('kind', PotRequest::STOVE),
             ],
+            'lays' => array_map(fn(PotLay $lay) => $choice('lay', $lay->value), PotLay::cases()),
             'waxes' => array_map(fn(WaxKind $wax) => $choice('wax', $wax->value), WaxKind::cases()),
         ];
     }

@@ -138,7 +138,18 @@ final readonly class JobRun
                 : $this->ahead;
         $turns = [
             ...array_slice($this->turns, 0, -1),
-            new JobTurn($current->position, $current->step, $current->round, $current->startS, $atS, $answer, $this->signS, $said),
+            new JobTurn(
+                $current->position,
+                $current->step,
+                $current->round,
+                $current->startS,
+                $atS,
+                $answer,
+                $this->signS,
+                $said,
+                // A sign, a no and a reason end a wait by what they say, not early.
+                $answer === JobEventKind::Done && $this->signS === null ? max(0, ($this->seconds() ?? 0) - $this->goneS($atS)) : 0,
+            ),
         ];
         $next = array_shift($ahead);
         if ($next !== null) {

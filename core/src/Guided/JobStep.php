@@ -39,6 +39,8 @@ final readonly class JobStep
         public int $handlingS = self::HANDLING_S,
         /** @var list<string> of which answers one must be given to pass it over */
         public array $asks = [],
+        /** @var array{float, float}|null °C: a reading between them stands for what is to be ticked */
+        public ?array $readingC = null,
     ) {}
 
     public function leavable(): bool
@@ -62,13 +64,14 @@ final readonly class JobStep
             'skippable' => $this->skippable,
             'handling_s' => $this->handlingS,
             'asks' => $this->asks,
+            'reading_c' => $this->readingC,
         ];
     }
 
     /**
      * What a job of an earlier version did not keep has its default.
      *
-     * @param array{code: string, seconds: int|null, about: array<string, string|int|float|bool|null>, again_from: int|null, ticks: list<string>, chains?: list<int>, since?: int|null, holds?: bool, sign?: string|null, skippable?: bool, handling_s?: int, asks?: list<string>} $kept
+     * @param array{code: string, seconds: int|null, about: array<string, string|int|float|bool|null>, again_from: int|null, ticks: list<string>, chains?: list<int>, since?: int|null, holds?: bool, sign?: string|null, skippable?: bool, handling_s?: int, asks?: list<string>, reading_c?: array{float, float}|null} $kept
      */
     public static function fromArray(array $kept): self
     {
@@ -85,6 +88,7 @@ final readonly class JobStep
             $kept['skippable'] ?? false,
             $kept['handling_s'] ?? self::HANDLING_S,
             $kept['asks'] ?? [],
+            $kept['reading_c'] ?? null,
         );
     }
 }

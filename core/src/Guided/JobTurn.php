@@ -22,5 +22,7 @@ final readonly class JobTurn
         public ?int $signS = null,
         /** What was said when it was passed over. */
         public ?string $said = null,
+        /** By so many seconds it was done before its time was up. */
+        public int $earlyS = 0,
     ) {}
 }

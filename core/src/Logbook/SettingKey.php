@@ -106,6 +106,12 @@ enum SettingKey: string
     case PotLossWPerK = 'pot.loss_w_per_k';
     /** How many chains its owner puts in at once, as they are laid; null: as many as are reckoned to fit. */
     case PotAtOnce = 'pot.at_once';
+    /** How a chain lies in it: coiled, or flat in a pan. */
+    case PotLay = 'pot.lay';
+    /** 1: it is kept clean for race chains. */
+    case PotForRaces = 'pot.for_races';
+    /** 1: it is not used any more. */
+    case PotGone = 'pot.gone';
     case FactorIndoor = 'factor.indoor';
     case FactorDry = 'factor.dry';
     case FactorDusty = 'factor.dusty';

@@ -83,6 +83,40 @@ final readonly class PotHeatInput
         );
     }
 
+    /** The same pot on another power. */
+    public function on(float $powerW): self
+    {
+        return new self(
+            $this->waxG,
+            $this->startC,
+            $this->ambientC,
+            $powerW,
+            $this->lossWPerK,
+            $this->targetC,
+            $this->efficiency,
+            $this->vesselJPerK,
+            $this->wax,
+            $this->stepMin,
+        );
+    }
+
+    /** The same pot with so much steel in it, which warms up as the vessel does. */
+    public function withSteel(float $steelG): self
+    {
+        return new self(
+            $this->waxG,
+            $this->startC,
+            $this->ambientC,
+            $this->powerW,
+            $this->lossWPerK,
+            $this->targetC,
+            $this->efficiency,
+            $this->vesselJPerK + $steelG * PotDipInput::STEEL_J_PER_GK,
+            $this->wax,
+            $this->stepMin,
+        );
+    }
+
     public function course(): HeatCourse
     {
         return new HeatCourse(

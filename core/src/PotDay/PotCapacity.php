@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Dripel\Core\PotDay;
 
-use Dripel\Core\Bath\BathLedgerInput;
 use Dripel\Core\Bath\Vessel;
 use Dripel\Core\Input\Check;
+use Dripel\Core\Pot\PotLay;
 use Dripel\Core\Pot\WaxProperties;
 
 /**
- * How many coiled chains a pot takes at once: as many as lie beside one another on its bottom, in as many layers as the wax
- * covers with the steel in it, without running over. mm, g. Circles in a circle: R. L. Graham's packings up to seven
+ * How many chains a pot takes at once: as many as lie beside one another on its bottom, coils in as many layers as the wax
+ * covers with the steel in it, flat ones in one, without running over. mm, g. Circles in a circle: R. L. Graham's packings up to seven
  * (memory); the size of a coil is a house rule.
  */
 final readonly class PotCapacity
@@ -41,25 +41,22 @@ final readonly class PotCapacity
     }
 
     /** @param int|null $said how many its owner puts in at once, as they are laid; null: nobody said */
-    public static function of(Vessel $vessel, float $waxG, float $chainG, ?int $said = null): self
+    public static function of(Vessel $vessel, float $waxG, float $chainG, ?int $said = null, PotLay $lay = PotLay::Coiled): self
     {
         $depthMm = fn(int $chains): float => $vessel->depthMm(
             $waxG / WaxProperties::LIQUID_G_PER_ML + ($chains * $chainG) / self::STEEL_G_PER_ML,
         );
-        $beside = self::beside($vessel->diameterMm);
-        $fits = fn(int $chains): bool => $depthMm($chains) >= ceil($chains / $beside) * BathLedgerInput::COIL_MM - Check::EPSILON &&
+        $flat = $lay === PotLay::Flat;
+        $beside = $flat ? PotLay::flatBeside($vessel) : self::beside($vessel->diameterMm);
+        $fits = fn(int $chains): bool => (!$flat || $chains <= $beside) &&
+            $depthMm($chains) >= ceil($chains / $beside) * $lay->coversMm() - Check::EPSILON &&
             $depthMm($chains) <= $vessel->heightMm + Check::EPSILON;
         $most = 0;
         while ($most < self::MOST && $fits($most + 1)) {
             $most++;
         }
 
-        return new self(
-            $most,
-            $depthMm(1) >= BathLedgerInput::COIL_MM - Check::EPSILON,
-            $depthMm(1) > $vessel->heightMm + Check::EPSILON,
-            $said,
-        );
+        return new self($most, $depthMm(1) >= $lay->coversMm() - Check::EPSILON, $depthMm(1) > $vessel->heightMm + Check::EPSILON, $said);
     }
 
     private static function beside(float $diameterMm): int

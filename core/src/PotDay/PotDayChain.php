@@ -23,6 +23,8 @@ final readonly class PotDayChain
         public bool $powder = false,
         /** The dirtiest that it was ridden in since its last dip; null: it was not. */
         public ?Condition $worst = null,
+        /** Kept for an event. */
+        public bool $race = false,
     ) {
         Check::positive('mass_g', $massG);
     }
@@ -31,6 +33,12 @@ final readonly class PotDayChain
     public static function compare(self $a, self $b): int
     {
         return $a->dirt() <=> $b->dirt();
+    }
+
+    /** Ridden in the wet or in mud: nothing for a pot that is kept clean. */
+    public function dirty(): bool
+    {
+        return !$this->first && $this->worst !== null && $this->worst->dirt() >= Condition::Wet->dirt();
     }
 
     /** 0 where it brings none into the bath. */

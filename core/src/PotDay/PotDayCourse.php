@@ -28,7 +28,10 @@ final readonly class PotDayCourse
             $chains = fn(): array => array_map(fn(int $id) => new DippedChain($massesG[$id], $terms->pot->ambientC), $step->chains);
             $change = match ($step->code) {
                 // Passed over: it did not go in. Of the others the wax does not know who did it.
-                PotDayPlan::IN => $span->answer === JobEventKind::Skip ? null : PotChange::in($span->startS - $fromS, $chains()),
+                PotDayPlan::LAY_ON => PotChange::in($span->startS - $fromS, $chains()),
+                PotDayPlan::IN => $span->answer === JobEventKind::Skip || ($step->about['melted_in'] ?? false) === true
+                    ? null
+                    : PotChange::in($span->startS - $fromS, $chains()),
                 PotDayPlan::PLUG_IN => PotChange::power($span->endS - $fromS, $terms->pot->powerW),
                 PotDayPlan::TO_LOW => PotChange::power($span->endS - $fromS, $terms->holdW),
                 PotDayPlan::OFF => PotChange::power($span->endS - $fromS, 0.0),

@@ -13,12 +13,14 @@ use Dripel\Core\Pot\PotDipInput;
 use Dripel\Core\Pot\PotDipResult;
 use Dripel\Core\Pot\PotHeat;
 use Dripel\Core\Pot\PotKind;
+use Dripel\Core\Pot\PotLay;
 use Dripel\Core\Pot\WaxKind;
 
 /**
  * The steps of a pot day while they are being laid out: what waits is kept with the time at which it is over, and the next
  * of them gets the hands; whenever there is room in hot wax, the chains that are ready go in together. Handling times are
- * house rules. Every step may be passed over with a reason but the checks before heat and before a dip, the melt, and switching off.
+ * house rules. Every step may be passed over with a reason but the checks before heat and before a dip, what lies on the
+ * set wax, the melt, and switching off.
  */
 final class PotDayDraft
 {
@@ -91,6 +93,8 @@ final class PotDayDraft
         if ($this->terms->wax === WaxKind::Blend) {
             $this->add(new JobStep('turn_block', skippable: true));
         }
+        $this->terms->lay === PotLay::Flat && $this->add(new JobStep('practise', skippable: true));
+        $onBlock = $this->layOn();
         $plugged = $this->add(
             new JobStep(
                 PotDayPlan::PLUG_IN,
@@ -99,22 +103,88 @@ final class PotDayDraft
                 handlingS: 30,
             ),
         );
-        $minutes = (new PotHeat())($this->terms->pot)->minutesToTarget;
+        $minutes = (new PotHeat())($this->terms->pot->withSteel(self::massG($onBlock)))->minutesToTarget;
         $heat = new JobStep(
             PotDayPlan::HEAT,
             $minutes === null ? null : (int) ceil(self::S_PER_MIN * $minutes),
-            ['target_c' => $this->terms->pot->targetC, 'limit_c' => $this->terms->limitC],
+            ['target_c' => $this->terms->pot->targetC, 'limit_c' => $this->terms->limitC, 'melt_in' => $onBlock !== []],
             // A bath that is still solid waxes nothing.
             ticks: ['all_liquid'],
             since: $plugged,
+            readingC: BathNow::meltedC($this->terms),
         );
-        $this->wait($heat, 1, function (): void {
+        $this->wait($heat, 1, function (int $melted) use ($onBlock): void {
             $this->hot = true;
             $this->terms->program === PowerProgram::HighThenLow &&
                 $this->add(new JobStep(PotDayPlan::TO_LOW, about: ['power_w' => $this->terms->holdW], skippable: true, handlingS: 10));
             $this->smear();
+            $onBlock === [] || $this->sankIn($onBlock, $melted);
         });
         $this->rinse();
+    }
+
+    /**
+     * What is dry and without smell before the plug goes in may lie on the set wax. Common practice, a school.
+     *
+     * @return list<PotDayChain>
+     */
+    private function layOn(): array
+    {
+        $dry = array_filter($this->order, fn(PotDayChain $chain) => $chain->rinse !== RinseSchool::HotWater);
+        $group = $this->terms->meltIn ? array_slice($dry, 0, $this->capacity) : [];
+        if ($group === []) {
+            return [];
+        }
+        $ids = array_map(fn(PotDayChain $chain) => $chain->id, $group);
+        $this->leaveQueue($ids);
+        $this->check($group, $ids);
+        $this->add(new JobStep(PotDayPlan::LAY_ON, about: ['link_in' => $this->terms->linkIn], chains: $ids));
+
+        return $group;
+    }
+
+    /** @param non-empty-list<PotDayChain> $group what lay on the set wax is in it now: its soak counts from the melt */
+    private function sankIn(array $group, int $melted): void
+    {
+        $this->terms->wax->wantsStirring() && $this->add(new JobStep('stir', skippable: true));
+        $this->batch++;
+        $bathC = $this->bathC();
+        $ids = array_map(fn(PotDayChain $chain) => $chain->id, $group);
+        $this->add(new JobStep(PotDayPlan::IN, self::SWISH_S, ['melted_in' => true, 'bath_c' => $bathC], chains: $ids, skippable: true));
+        $this->inside += count($group);
+        $bySchool = [];
+        foreach ($group as $chain) {
+            $school = $this->terms->soak($chain);
+            $minutes = $school->leastMinutes();
+            $this->dips[] = new PotDayDip($chain->id, $this->batch, $bathC, $bathC, 0.0, $minutes, false, true);
+            $bySchool[$school->value][] = [$chain, $minutes];
+        }
+        foreach ($bySchool as $name => $together) {
+            $this->soak(array_column($together, 0), $together[0][1], SoakSchool::from($name), 0.0, $melted);
+        }
+    }
+
+    /**
+     * @param list<PotDayChain> $group
+     * @param list<int> $ids
+     */
+    private function check(array $group, array $ids): void
+    {
+        $this->terms->weigh && $this->add(new JobStep('weigh_before', chains: $ids, skippable: true, handlingS: 30 * count($ids)));
+        $rust = array_filter($group, fn(PotDayChain $chain) => $chain->rust) === [] ? [] : ['rust_looked'];
+        $this->add(new JobStep(PotDayPlan::CHECK, ticks: ['dry', 'no_smell', ...$rust], chains: $ids, handlingS: 30));
+    }
+
+    /** @param list<int> $ids */
+    private function leaveQueue(array $ids): void
+    {
+        $this->queue = array_values(array_filter($this->queue, fn(PotDayChain $chain) => !in_array($chain->id, $ids, true)));
+    }
+
+    /** @param list<PotDayChain> $chains */
+    private static function massG(array $chains): float
+    {
+        return array_sum(array_map(fn(PotDayChain $chain) => $chain->massG, $chains));
     }
 
     private function prepare(): JobStep
@@ -213,7 +283,7 @@ final class PotDayDraft
             array_pop($group);
         }
         $ids = array_map(fn(PotDayChain $chain) => $chain->id, $group);
-        $this->queue = array_values(array_filter($this->queue, fn(PotDayChain $chain) => !in_array($chain->id, $ids, true)));
+        $this->leaveQueue($ids);
         $this->goIn($group, $ids);
         $this->load();
     }
@@ -247,9 +317,7 @@ final class PotDayDraft
     private function goIn(array $group, array $ids): void
     {
         $this->terms->wax->wantsStirring() && $this->add(new JobStep('stir', skippable: true));
-        $this->terms->weigh && $this->add(new JobStep('weigh_before', chains: $ids, skippable: true, handlingS: 30 * count($ids)));
-        $rust = array_filter($group, fn(PotDayChain $chain) => $chain->rust) === [] ? [] : ['rust_looked'];
-        $this->add(new JobStep(PotDayPlan::CHECK, ticks: ['dry', 'no_smell', ...$rust], chains: $ids, handlingS: 30));
+        $this->check($group, $ids);
         $this->batch++;
         $bathC = $this->bathC();
         $met = $this->dip($group, $bathC);
@@ -281,18 +349,21 @@ final class PotDayDraft
             $bySchool[$school->value][] = [$chain, $minutes];
         }
         foreach ($bySchool as $name => $together) {
-            $this->soak(array_column($together, 0), $together[0][1], SoakSchool::from($name), $met, $in);
+            $this->soak(array_column($together, 0), $together[0][1], SoakSchool::from($name), $met->chainSeconds, $in);
         }
     }
 
-    /** @param non-empty-list<PotDayChain> $chains that come out together */
-    private function soak(array $chains, float $minutes, SoakSchool $school, PotDipResult $met, int $in): void
+    /**
+     * @param non-empty-list<PotDayChain> $chains that come out together
+     * @param float $warmS until its steel is as warm as the bath
+     */
+    private function soak(array $chains, float $minutes, SoakSchool $school, float $warmS, int $in): void
     {
         $ids = array_map(fn(PotDayChain $chain) => $chain->id, $chains);
         $under = new JobStep(
             PotDayPlan::UNDER,
             (int) ceil(self::S_PER_MIN * $minutes),
-            ['chain_s' => $met->chainSeconds, 'school' => $school->value],
+            ['chain_s' => $warmS, 'school' => $school->value],
             chains: $ids,
             since: $in,
             // Where the bubbles decide it is over when none come, however long that took.

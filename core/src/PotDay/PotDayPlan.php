@@ -12,6 +12,7 @@ use Dripel\Core\Input\Check;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Pot\PotCourse;
 use Dripel\Core\Pot\PotHeat;
+use Dripel\Core\Pot\PowerKnown;
 
 /**
  * A pot day made ready for a job: its steps in the order in which one pair of hands does them, waits running side by side.
@@ -30,6 +31,8 @@ final readonly class PotDayPlan
     public const TO_LOW = 'to_low';
 
     public const OFF = 'off';
+
+    public const LAY_ON = 'lay_on';
 
     public const IN = 'in';
 
@@ -50,6 +53,9 @@ final readonly class PotDayPlan
     public const JAR_SECOND = 'jar_second';
 
     public const SMEAR = 'smear';
+
+    /** What is not done in a bath that is still solid. */
+    public const WANTS_LIQUID = [self::HEAT, self::IN];
 
     /** More chains than that are no pot day any more. */
     public const MOST_CHAINS = 12;
@@ -83,7 +89,7 @@ final readonly class PotDayPlan
     {
         Check::between('chains', count($chains), 1, self::MOST_CHAINS);
         $heaviestG = max([0.0, ...array_map(fn(PotDayChain $chain) => $chain->massG, $chains)]);
-        $capacity = PotCapacity::of($terms->vessel, $terms->pot->waxG, $heaviestG, $terms->atOnce);
+        $capacity = PotCapacity::of($terms->vessel, $terms->pot->waxG, $heaviestG, $terms->atOnce, $terms->lay);
         $inOrder ||
             usort(
                 $chains,
@@ -100,7 +106,7 @@ final readonly class PotDayPlan
         return new self(
             $terms,
             $draft->steps,
-            self::warnings($terms, $capacity, $draft, $overheatsS, self::dirtyFirst($chains, $draft)),
+            self::warnings($terms, $capacity, $draft, $overheatsS, $chains),
             $draft->dips,
             $capacity,
             $draft->recordStep,
@@ -126,6 +132,15 @@ final readonly class PotDayPlan
         }
 
         return false;
+    }
+
+    /**
+     * @param list<PotDayChain> $chains
+     * @param callable(PotDayChain): bool $is
+     */
+    private static function any(array $chains, callable $is): bool
+    {
+        return array_filter($chains, $is) !== [];
     }
 
     /** From the first step to the last, as expected. */
@@ -162,13 +177,17 @@ final readonly class PotDayPlan
         return JobRun::of($steps, 0, [])->aboutS(0);
     }
 
-    /** @return list<PotWarning> */
+    /**
+     * @param list<PotDayChain> $chains
+     *
+     * @return list<PotWarning>
+     */
     private static function warnings(
         PotDayTerms $terms,
         PotCapacity $capacity,
         PotDayDraft $draft,
         ?float $overheatsS,
-        bool $dirtyFirst,
+        array $chains,
     ): array {
         $heat = (new PotHeat())($terms->pot);
 
@@ -185,8 +204,16 @@ final readonly class PotDayPlan
                     PotWarning::Freezes->value =>
                         $heat->minutesToTarget !== null && array_filter($draft->dips, fn(PotDayDip $dip) => !$dip->staysLiquid) !== [],
                     PotWarning::Spent->value => $terms->overheatedBefore,
-                    PotWarning::DirtyFirst->value => $dirtyFirst,
+                    PotWarning::DirtyFirst->value => self::dirtyFirst($chains, $draft),
                     PotWarning::Gritty->value => $terms->grit > BathLedgerInput::GRIT_LIMIT + Check::EPSILON,
+                    PotWarning::NeverDirty->value => $terms->forRaces && self::any($chains, fn(PotDayChain $chain) => $chain->dirty()),
+                    PotWarning::KeptClean->value =>
+                        $terms->forRaces &&
+                        self::any($chains, fn(PotDayChain $chain) => !$chain->race && !$chain->first && !$chain->dirty()),
+                    PotWarning::RaceElsewhere->value =>
+                        !$terms->forRaces && $terms->otherForRaces && self::any($chains, fn(PotDayChain $chain) => $chain->race),
+                    PotWarning::PowerLastTime->value => $terms->power === PowerKnown::LastTime,
+                    PotWarning::PowerUsual->value => $terms->power === PowerKnown::Usual,
                 ]),
             ),
         );

@@ -14,6 +14,9 @@ final readonly class PotDayRecord
     /** What was had only if it was not passed over. */
     private const HAD = [PotDayPlan::IN, PotDayPlan::RINSE, PotDayPlan::POWDER, PotDayPlan::JAR_FIRST, PotDayPlan::JAR_SECOND];
 
+    /** What took less was warm already: house rule, ten minutes. */
+    private const HEATED_S = 600;
+
     /** @return list<DippedThen> in the order in which they were hung */
     public static function of(JobRun $run): array
     {
@@ -84,11 +87,27 @@ final readonly class PotDayRecord
     {
         $ended = [];
         foreach ($run->turns as $turn) {
-            $ended[$run->steps[$turn->step]->code] ??= $turn->endS;
+            $code = $run->steps[$turn->step]->code;
+            // What lies on the set wax was looked at before the plug.
+            isset($ended[PotDayPlan::PLUG_IN]) || $code === PotDayPlan::PLUG_IN ? ($ended[$code] ??= $turn->endS) : null;
         }
         $until = array_filter([$ended[PotDayPlan::TO_LOW] ?? null, $ended[PotDayPlan::CHECK] ?? null, $ended[PotDayPlan::HEAT] ?? null]);
 
         return isset($ended[PotDayPlan::PLUG_IN]) && $until !== [] ? [$ended[PotDayPlan::PLUG_IN], min($until)] : null;
+    }
+
+    /** How long it took from the plug until it was hot, in seconds; null where it never came so far, or was not begun cold. */
+    public static function heated(JobRun $run): ?int
+    {
+        $ended = [];
+        foreach ($run->turns as $turn) {
+            $turn->answer === JobEventKind::Done && ($ended[$run->steps[$turn->step]->code] ??= $turn->endS);
+        }
+        $seconds = isset($ended[PotDayPlan::PLUG_IN], $ended[PotDayPlan::HEAT])
+            ? $ended[PotDayPlan::HEAT] - $ended[PotDayPlan::PLUG_IN]
+            : 0;
+
+        return $seconds >= self::HEATED_S ? $seconds : null;
     }
 
     /** @param array<string, JobTurn> $turns the last of each code */

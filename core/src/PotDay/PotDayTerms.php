@@ -8,6 +8,8 @@ use Dripel\Core\Bath\Vessel;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PotKind;
+use Dripel\Core\Pot\PotLay;
+use Dripel\Core\Pot\PowerKnown;
 use Dripel\Core\Pot\WaxKind;
 use Dripel\Core\Strip\BathSource;
 
@@ -42,6 +44,13 @@ final readonly class PotDayTerms
         public array $jars = [],
         /** Chains in one batch, as the owner of the pot says; null: as many as are reckoned to fit. */
         public ?int $atOnce = null,
+        public PotLay $lay = PotLay::Coiled,
+        /** Whether this pot is kept clean for race chains, and whether another one is. */
+        public bool $forRaces = false,
+        public bool $otherForRaces = false,
+        public PowerKnown $power = PowerKnown::Said,
+        /** Common practice, a school: what is dry lies on the set wax and sinks in as it melts. */
+        public bool $meltIn = false,
     ) {
         $pot->targetC <= $limitC || throw new InvalidInput('target_c', sprintf('must be %g or less: the limit of this wax', $limitC));
         $pot->targetC >= $pot->wax->meltToC ||
@@ -83,10 +92,15 @@ final readonly class PotDayTerms
             'link_in' => $this->linkIn,
             'weigh' => $this->weigh,
             'at_once' => $this->atOnce,
+            'lay' => $this->lay->value,
+            'for_races' => $this->forRaces,
+            'other_for_races' => $this->otherForRaces,
+            'power' => $this->power->value,
+            'melt_in' => $this->meltIn,
         ];
     }
 
-    /** @param array{pot: array{wax_g: float, start_c: float, ambient_c: float, power_w: float, loss_w_per_k: float, target_c: float, efficiency: float}, vessel: array{float, float}, kind: string, wax: string, limit_c: float, program: string, hold_w: float, oil_fraction: float, grit: float, overheated_before: bool, first_soak: string, rewax_soak: string, drain: string, dry_by: string, link_in: bool, weigh: bool, at_once?: int|null} $kept */
+    /** @param array{pot: array{wax_g: float, start_c: float, ambient_c: float, power_w: float, loss_w_per_k: float, target_c: float, efficiency: float}, vessel: array{float, float}, kind: string, wax: string, limit_c: float, program: string, hold_w: float, oil_fraction: float, grit: float, overheated_before: bool, first_soak: string, rewax_soak: string, drain: string, dry_by: string, link_in: bool, weigh: bool, at_once?: int|null, lay?: string, for_races?: bool, other_for_races?: bool, power?: string, melt_in?: bool} $kept */
     public static function fromArray(array $kept): self
     {
         ['pot' => $pot, 'vessel' => $vessel] = $kept;
@@ -117,6 +131,11 @@ final readonly class PotDayTerms
             $kept['link_in'],
             $kept['weigh'],
             atOnce: $kept['at_once'] ?? null,
+            lay: PotLay::from($kept['lay'] ?? PotLay::Coiled->value),
+            forRaces: $kept['for_races'] ?? false,
+            otherForRaces: $kept['other_for_races'] ?? false,
+            power: PowerKnown::from($kept['power'] ?? PowerKnown::Said->value),
+            meltIn: $kept['melt_in'] ?? false,
         );
     }
 

@@ -26,9 +26,19 @@ enum PotWarning: string
     /** It was overheated once. */
     case Spent = 'spent';
 
+    /** A chain that is kept for an event, in a pot for everyday chains, though there is a clean one. */
+    case RaceElsewhere = 'race_elsewhere';
+    /** An everyday chain in the pot that is kept clean for races. */
+    case KeptClean = 'kept_clean';
+    /** One that was ridden in the wet or in mud in that pot. */
+    case NeverDirty = 'never_dirty';
+    /** Nobody read its plate: its power comes from the last time, or from its kind and the grams in it. */
+    case PowerLastTime = 'power_last_time';
+    case PowerUsual = 'power_usual';
+
     /** Whether the day is not begun like this: dangerous, or in vain. */
     public function forbids(): bool
     {
-        return $this === self::NeverMelts || $this === self::NeverHot || $this === self::Overfull;
+        return $this === self::NeverMelts || $this === self::NeverHot || $this === self::Overfull || $this === self::NeverDirty;
     }
 }

@@ -96,5 +96,5 @@ export function useJob(job: JobView) {
   // A bath is looked at more often than a jar.
   useIntervalFn(() => !state.ended && talk(), job.kind === 'pot_day' ? LIVE_EVERY_MS : ASK_EVERY_MS)
 
-  return { state, step, gone, left, away, moved, problem, waiting: computed(() => queue.value.length), tap }
+  return { state, step, gone, left, nowS, away, moved, problem, waiting: computed(() => queue.value.length), tap }
 }

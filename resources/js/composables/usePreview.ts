@@ -21,7 +21,7 @@ export function usePreview<T>(
   method: 'post' | 'put',
   url: () => string,
   data: () => object | null,
-): { preview: Ref<T | null>; problems: Ref<Record<string, string>> } {
+): { preview: Ref<T | null>; problems: Ref<Record<string, string>>; again: () => unknown } {
   const preview = ref<T | null>(null) as Ref<T | null>
   const problems = ref<Record<string, string>>({})
   let asked = 0
@@ -38,5 +38,5 @@ export function usePreview<T>(
     problems.value = 'errors' in result ? result.errors : {}
   }, AFTER_MS)
   watch(() => JSON.stringify([url(), data()]), look, { immediate: true })
-  return { preview, problems }
+  return { preview, problems, again: look }
 }

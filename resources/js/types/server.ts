@@ -83,6 +83,7 @@ export interface BikePage {
 
 export interface BooksPage {
   pots: PotInBooks[]
+  potsOutOfUse: PotOutOfUse[]
   potChoices: PotChoices
   jars: JarView[]
   bottles: BottleView[]
@@ -512,6 +513,9 @@ export interface JobStepView {
   skippable: boolean
   asks: Choice[]
   leavable: boolean
+  liquid: boolean
+  readingC: [number, number] | null
+  reading: string
   chains: { id: number; name: string }[]
   ticks: { key: string; text: string }[]
   time: string
@@ -919,6 +923,7 @@ export interface PotChoice {
 export interface PotChoices {
   kinds: Choice[]
   waxes: Choice[]
+  lays: Choice[]
 }
 
 export interface PotDayBath {
@@ -926,6 +931,9 @@ export interface PotDayBath {
   since: string
   expected: string
   over: string | null
+  melted: boolean
+  solid: string | null
+  solidUntil: number | null
   chart: ChartView
 }
 
@@ -960,9 +968,24 @@ export interface PotDayPlanView {
   unmeasured: string | null
   later: boolean
   forbidden: boolean
+  powerSaid: boolean
   target: string
   axis: TimeAxis
   bath: ChartView
+}
+
+export interface PotFields {
+  name: string
+  kind: string
+  diameter: string
+  height: string
+  low: string
+  high: string
+  wax: string
+  flash: string
+  lay: string
+  at_once: string
+  for_races: boolean
 }
 
 export interface PotInBooks {
@@ -970,6 +993,8 @@ export interface PotInBooks {
   smear: string
   calibrated: string
   isCalibrated: boolean
+  fields: PotFields
+  unused: boolean
   wax: ChartView | null
   dirt: ChartView | null
   probes: { id: number; name: string; seen: string }[]
@@ -993,6 +1018,14 @@ export interface PotInBooks {
   max: string
   next: string
   late: boolean
+}
+
+export interface PotOutOfUse {
+  id: number
+  name: string
+  about: string
+  unused: boolean
+  fields: PotFields
 }
 
 export interface PotView {

@@ -12,7 +12,13 @@ use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Pot\LampOil;
 use Dripel\Core\Pot\PotHeat;
+use Dripel\Core\Pot\PotHeatInput;
+use Dripel\Core\Pot\PotKind;
+use Dripel\Core\Pot\PotLay;
+use Dripel\Core\Pot\PowerKnown;
+use Dripel\Core\Pot\UsualHeat;
 use Dripel\Core\Pot\WaxKind;
+use Dripel\Core\PotDay\BathNow;
 use Dripel\Core\PotDay\DippedThen;
 use Dripel\Core\PotDay\PotCapacity;
 use Dripel\Core\PotDay\PotDayChain;
@@ -257,6 +263,62 @@ it('asks for the checks that keep people safe on every day, and lets anything el
             'flex 180 s by hand',
         ],
     ],
+    'laid on the set wax: looked at before the plug, soaked from the melt; the wet one follows' => [
+        ShedPot::terms(waxG: 500, wax: WaxKind::Blend, limitC: 90, targetC: 75, meltIn: true),
+        [new PotDayChain(1, true), new PotDayChain(2, false, RinseSchool::HotWater)],
+        [
+            'prepare 180 s by hand, never passed over: gloves nobody_small jars_away stay',
+            'turn_block 60 s by hand',
+            'check 30 s by hand, never passed over: dry no_smell',
+            'lay_on 60 s by hand, never passed over',
+            'plug_in 30 s by hand',
+            'rinse 180 s by hand',
+            'dry 900 s, never passed over: bone_dry',
+            'heat timed, never passed over: all_liquid',
+            'stir 60 s by hand',
+            'in 20 s',
+            'under timed',
+            'lift 60 s',
+            'hang 20 s by hand',
+            'stir 60 s by hand',
+            'check 30 s by hand, never passed over: dry no_smell',
+            'in 20 s',
+            'under timed',
+            'lift 60 s',
+            'hang 20 s by hand',
+            'off 30 s by hand, never passed over',
+            'set 900 s',
+            'flex 90 s by hand',
+            'set 900 s',
+            'flex 90 s by hand',
+        ],
+    ],
+    'flat in a pan: the pull is practised cold' => [
+        new PotDayTerms(
+            new PotHeatInput(260, 18, 18, 90, 1.3, 80),
+            new Vessel(180, 40),
+            PotKind::Pan,
+            WaxKind::Plain,
+            100,
+            holdW: 90,
+            lay: PotLay::Flat,
+        ),
+        [new PotDayChain(1, false)],
+        [
+            'prepare 180 s by hand, never passed over: gloves nobody_small jars_away stay thermometer',
+            'practise 60 s by hand',
+            'plug_in 30 s by hand',
+            'heat timed, never passed over: all_liquid',
+            'check 30 s by hand, never passed over: dry no_smell',
+            'in 20 s',
+            'under timed',
+            'lift 60 s',
+            'hang 20 s by hand',
+            'off 30 s by hand, never passed over',
+            'set 900 s',
+            'flex 90 s by hand',
+        ],
+    ],
     'a block of blend and one chain' => [
         ShedPot::terms(wax: WaxKind::Blend),
         [new PotDayChain(1, false)],
@@ -276,6 +338,71 @@ it('asks for the checks that keep people safe on every day, and lets anything el
             'flex 90 s by hand',
         ],
     ],
+]);
+
+it('soaks what lay on the set wax from the melt, in a bath that it does not cool', function (): void {
+    $plan = PotDayPlan::of(ShedPot::terms(waxG: 500, meltIn: true), [new PotDayChain(1, false)]);
+    $when = fn(string $code): JobSpan => array_values(
+        array_filter(JobRun::of($plan->steps, 0, [])->spans(0), fn(JobSpan $span) => $plan->steps[$span->step]->code === $code),
+    )[0];
+    $alone = PotDayPlan::of(ShedPot::terms(waxG: 500), [new PotDayChain(1, false)]);
+    $heatS = fn(PotDayPlan $plan): int => array_values(array_filter($plan->steps, fn(JobStep $step) => $step->code === 'heat'))[0]
+        ->seconds ?? 0;
+    // The steel is heated with the wax: by pot.heat with its heat capacity beside the vessel's, and no later cold.
+    $taken = (new PotHeat())(new PotHeatInput(500, 18, 18, 90, 1.3, 80, vesselJPerK: 1400 + 250 * 0.49));
+    expect($plan->dips[0]->mixedC)
+        ->toBe($plan->dips[0]->bathC)
+        ->and($plan->dips[0]->bathC)
+        ->toEqualWithDelta(80.0, 0.2)
+        ->and($when('under')->fromS)
+        ->toBe($when('heat')->endS)
+        ->and($heatS($plan))
+        ->toBe((int) ceil(60 * (float) $taken->minutesToTarget))
+        ->and($heatS($plan))
+        ->toBeGreaterThan($heatS($alone));
+});
+
+it('believes no melt of a bath that is still solid, and a fresh reading before its own curve', function (
+    float $expectedC,
+    ?array $reading,
+    array $solidAndMelted,
+): void {
+    $bath = BathNow::of(ShedPot::terms(), $expectedC, $reading, 10_000);
+    expect([$bath->solid(), $bath->readMelted()])->toBe($solidAndMelted);
+})->with([
+    'expected cold' => [40.0, null, [true, false]],
+    'expected in its melting range: it may be' => [52.0, null, [false, false]],
+    'read hot though expected cold' => [40.0, [9_500, 80.0], [false, true]],
+    'read cold though expected hot' => [85.0, [9_500, 51.9], [true, false]],
+    'read at the end of its range and at its limit' => [85.0, [9_500, 58.0], [false, true]],
+    'read above its limit' => [85.0, [9_500, 100.1], [false, false]],
+    'read a quarter of an hour ago' => [40.0, [9_100, 80.0], [false, true]],
+    'read too long ago' => [40.0, [9_099, 80.0], [true, false]],
+]);
+
+it('takes a pot whose plate nobody read for as strong as heats it in the minutes it took', function (): void {
+    // pot.heat's own example: 120 W heat 500 g from 20 to 85 °C in 61 minutes; so as many minutes ask for 120 W.
+    $pot = new PotHeatInput(500, 20, 20, 120, 1.3, 85);
+    $minutes = (float) (new PotHeat())($pot)->minutesToTarget;
+    expect(UsualHeat::powerW($pot, $minutes))
+        ->toEqualWithDelta(120.0, 0.01)
+        ->and(UsualHeat::minutes(PotKind::SlowCooker, false, 500.0))
+        ->toBe(75.0)
+        ->and(UsualHeat::minutes(PotKind::Pan, true, 250.0))
+        ->toBe(7.5)
+        ->and(UsualHeat::powerW($pot, 0.01))
+        ->toEqualWithDelta(5000.0, 0.01);
+});
+
+it('covers a flat chain with little wax, and as many as lie beside one another', function (float $wideMm, float $waxG, array $flat): void {
+    $capacity = PotCapacity::of(new Vessel($wideMm, 45), $waxG, 250, lay: PotLay::Flat);
+    expect([$capacity->chains, $capacity->coversOne])->toBe($flat);
+})->with([
+    // 180 mm wide: 25,447 mm² of bottom; 250 g of wax are 325 ml, with 32 ml of steel 14.0 mm.
+    'a small block in a pan' => [180.0, 250.0, [1, true]],
+    'not enough for 12 mm' => [180.0, 200.0, [0, false]],
+    'wide enough for two' => [260.0, 500.0, [2, true]],
+    'two would lie in it, and only with both the wax is high enough for one' => [260.0, 440.0, [0, false]],
 ]);
 
 it('puts fewer in at once where together they would make the wax set', function (): void {
@@ -306,7 +433,16 @@ it('keeps every rule of the trade, whatever the chains', function (): void {
             range(1, $dice->getInt(1, 6)),
         );
         $wax = WaxKind::cases()[$dice->getInt(0, 2)];
-        $terms = ShedPot::terms($dice->getInt(400, 800), 90, 90, 75, $wax, $wax->limitC(), weigh: $dice->getInt(0, 1) === 1);
+        $terms = ShedPot::terms(
+            $dice->getInt(400, 800),
+            90,
+            90,
+            75,
+            $wax,
+            $wax->limitC(),
+            weigh: $dice->getInt(0, 1) === 1,
+            meltIn: $dice->getInt(0, 1) === 1,
+        );
         $plan = PotDayPlan::of($terms, $chains);
         $spans = JobRun::of($plan->steps, 0, [])->spans(0);
         $when = fn(string $code, int $id): JobSpan => array_values(
@@ -321,7 +457,8 @@ it('keeps every rule of the trade, whatever the chains', function (): void {
             $inside +=
                 count($step->chains) *
                 match ($step->code) {
-                    'in' => 1,
+                    'lay_on' => 1,
+                    'in' => ($step->about['melted_in'] ?? false) === true ? 0 : 1,
                     'lift' => -1,
                     default => 0,
                 };
@@ -332,11 +469,15 @@ it('keeps every rule of the trade, whatever the chains', function (): void {
         }
         foreach ($chains as $chain) {
             // Checked by a person right before it goes in, under for as long as school and bath ask, then hung and set.
-            expect($plan->steps[$when('in', $chain->id)->step - 1]->code)
+            $laid = ($plan->steps[$when('in', $chain->id)->step]->about['melted_in'] ?? false) === true;
+            $touchesWax = $when($laid ? 'lay_on' : 'in', $chain->id);
+            expect($plan->steps[$touchesWax->step - 1]->code)
                 ->toBe('check')
                 ->and($when('check', $chain->id)->endS)
-                ->toBe($when('in', $chain->id)->startS)
-                ->and($when('under', $chain->id)->endS - $when('in', $chain->id)->endS)
+                ->toBe($touchesWax->startS)
+                ->and(!$laid || $touchesWax->endS <= $spans[array_search('plug_in', array_column($plan->steps, 'code'), true)]->startS)
+                ->toBeTrue()
+                ->and($when('under', $chain->id)->endS - $when('under', $chain->id)->fromS)
                 ->toBeGreaterThanOrEqual(60 * $terms->soak($chain)->leastMinutes())
                 ->and($when('set', $chain->id)->endS - $when('hang', $chain->id)->endS)
                 ->toBeGreaterThanOrEqual(900)
@@ -397,8 +538,13 @@ it('records what really became of each chain, passed over or not', function (): 
     )->toBe(['prepare', 'dry', 'heat', 'check', 'off']);
 });
 
-it('warns of what could go wrong', function (PotDayTerms $terms, array $warnings, bool $forbidden): void {
-    $plan = PotDayPlan::of($terms, [new PotDayChain(1, false)]);
+it('warns of what could go wrong', function (
+    PotDayTerms $terms,
+    array $warnings,
+    bool $forbidden,
+    PotDayChain $chain = new PotDayChain(1, false),
+): void {
+    $plan = PotDayPlan::of($terms, [$chain]);
     expect($plan->warnings)->toBe($warnings)->and($plan->forbidden())->toBe($forbidden);
 })->with([
     'never melts: 18 + 50 / 1.3 is 56 °C' => fn() => [ShedPot::terms(watts: 50, holdW: 50), [PotWarning::NeverMelts], true],
@@ -411,6 +557,27 @@ it('warns of what could go wrong', function (PotDayTerms $terms, array $warnings
     'high until hot, then low' => fn() => [ShedPot::terms(watts: 150, holdW: 90, program: PowerProgram::HighThenLow), [], false],
     'too full' => fn() => [ShedPot::terms(1080), [PotWarning::Overfull], true],
     'too low, and gritty' => fn() => [ShedPot::terms(260, grit: 4.2), [PotWarning::TooLow, PotWarning::Gritty], false],
+    'a race chain into an everyday pot, with a clean one there' => fn() => [
+        ShedPot::terms(otherForRaces: true),
+        [PotWarning::RaceElsewhere],
+        false,
+        new PotDayChain(1, false, race: true),
+    ],
+    'a race chain where no pot is kept clean' => fn() => [ShedPot::terms(), [], false, new PotDayChain(1, false, race: true)],
+    'an everyday chain, ridden dry, into the clean pot' => fn() => [
+        ShedPot::terms(forRaces: true),
+        [PotWarning::KeptClean],
+        false,
+        new PotDayChain(1, false, worst: Condition::Dry),
+    ],
+    'bare steel into the clean pot' => fn() => [ShedPot::terms(forRaces: true), [], false, new PotDayChain(1, true)],
+    'a muddy one into the clean pot, race chain or not' => fn() => [
+        ShedPot::terms(forRaces: true),
+        [PotWarning::NeverDirty],
+        true,
+        new PotDayChain(1, false, worst: Condition::Wet, race: true),
+    ],
+    'a plate that nobody read' => fn() => [ShedPot::terms(power: PowerKnown::Usual), [PotWarning::PowerUsual], false],
     'overheated once' => fn() => [ShedPot::terms(overheatedBefore: true), [PotWarning::Spent], false],
 ]);
 

@@ -780,3 +780,126 @@ it(
         expect(count($sent))->toBe($count);
     },
 );
+
+it('offers nothing into a bath that is still solid, and believes a thermometer', function (): void {
+    [$a] = threeChains($this);
+    $job = ($this->begin)(($this->choices)(($this->pot)(), [$a]));
+    ($this->lead)($job, 'heat');
+    $turn = $job->refresh()->load('taps')->run()->current();
+    $done = fn(array $with = []) => $with + ['position' => $turn->position];
+    // Nobody is believed that 620 g are liquid a minute after the plug went in.
+    app(AppClock::class)->stopAt(app(AppClock::class)->unixS() + 60);
+    ($this->tap)($job, $done(['ticks' => ['all_liquid']]))
+        ->assertStatus(422)
+        ->assertJsonPath('errors.celsius.0', fn(string $said) => str_contains($said, 'this wax is solid below'));
+    $state = $this->getJson("/jobs/{$job->id}/state")->assertOk();
+    expect($state->json('bath.solid'))
+        ->toContain('Wait, or type')
+        ->and($state->json('bath.solidUntil'))
+        ->toBeGreaterThan($state->json('now'));
+    // A reading too cold says so, one that is hot stands for the tick; by how much the wait ended early is kept.
+    ($this->tap)($job, $done(['kind' => 'note', 'about' => ['celsius' => 45]]))->assertOk()->assertJsonPath('bath.melted', false);
+    ($this->tap)($job, $done())
+        ->assertStatus(422)
+        ->assertJsonPath('errors.celsius.0', fn(string $said) => str_contains($said, 'was read at'));
+    app(AppClock::class)->stopAt(app(AppClock::class)->unixS() + 60);
+    ($this->tap)($job, $done(['kind' => 'note', 'about' => ['celsius' => 81]]))->assertOk()->assertJsonPath('bath.melted', true);
+    ($this->tap)($job, $done())
+        ->assertOk()
+        ->assertJsonPath('notes.0', fn(string $note) => preg_match('/Let it melt: ended .+ early/u', $note) === 1);
+    // Later the reading is old, and the pot's watts say that it is cold: nothing goes in.
+    ($this->lead)($job, 'in');
+    app(AppClock::class)->stopAt(app(AppClock::class)->unixS() + 1000);
+    $turn = $job->refresh()->load('taps')->run()->current();
+    ($this->tap)($job, ['position' => $turn->position])->assertStatus(422);
+    ($this->tap)($job, ['position' => $turn->position, 'kind' => 'note', 'about' => ['celsius' => 80]])->assertOk();
+    ($this->tap)($job, ['position' => $turn->position])->assertOk();
+});
+
+it('plans a pot whose plate nobody read by its kind and grams, then by the minutes it took, then by its watts', function (): void {
+    [$a, $b] = threeChains($this);
+    $pot = ($this->pot)(with: ['low' => '', 'high' => '']);
+    $plan = fn() => $this->postJson('/pot-day/plan', ($this->choices)($pot, [$a, $b]))->assertOk();
+    expect($plan()->json('warnings.0.text'))
+        ->toContain('by its kind and the grams in it (house rule)')
+        ->and($plan()->json('powerSaid'))
+        ->toBeFalse();
+    $this->postJson("/pots/{$pot->id}/heat", ['action_id' => (string) Str::uuid(), 'power' => 'low', 'start' => '18', 'target' => '80'])
+        ->assertOk()
+        ->assertJsonPath('lines.2', fn(string $line) => str_contains($line, 'Nobody said its watts'));
+    // It took an hour and a quarter.
+    $job = ($this->begin)(($this->choices)($pot, [$a]));
+    ($this->lead)($job, 'heat');
+    $turn = $job->refresh()->load('taps')->run()->current();
+    app(AppClock::class)->stopAt($turn->startS + 75 * 60);
+    ($this->tap)($job, ['position' => $turn->position, 'kind' => 'note', 'about' => ['celsius' => 80]])->assertOk();
+    ($this->tap)($job, ['position' => $turn->position])->assertOk();
+    ($this->lead)($job);
+    $after = $this->postJson('/pot-day/plan', ($this->choices)($pot, [$b]))->assertOk();
+    expect($after->json('warnings.0.text'))->toContain('by the minutes of the last time');
+    $this->put("/pots/{$pot->id}/power", ['action_id' => (string) Str::uuid()])->assertSessionHasErrors('high');
+    $this->put("/pots/{$pot->id}/power", ['action_id' => (string) Str::uuid(), 'low' => '90'])->assertSessionHasNoErrors();
+    expect($this->postJson('/pot-day/plan', ($this->choices)($pot, [$b]))->assertOk()->json('powerSaid'))->toBeTrue();
+});
+
+it('changes a pot, takes it out of use and back, and removes one that never held wax', function (): void {
+    $pot = ($this->pot)();
+    $fields = [
+        'name' => 'Pan',
+        'kind' => 'pan',
+        'diameter' => '180',
+        'height' => '45',
+        'wax' => 'plain',
+        'lay' => 'flat',
+        'for_races' => true,
+    ];
+    $put = fn(array $with = []) => $this->put("/pots/{$pot->id}", $with + $fields + ['action_id' => (string) Str::uuid()]);
+    $put()->assertSessionHasNoErrors();
+    $books = fn() => $this->get('/books')->assertOk()->inertiaProps();
+    expect($books()['pots'][0]['about'])
+        ->toBe('pan with a thermometer, plain paraffin, flat on a board, zig-zag, kept clean for races')
+        ->and($books()['pots'][0]['left'])
+        ->toContain('until a flat chain is bare')
+        ->and($books()['pots'][0]['unused'])
+        ->toBeFalse();
+    $this->delete("/pots/{$pot->id}", ['action_id' => (string) Str::uuid()])->assertSessionHasErrors('pot');
+    $chain = $this->bench->chain($this->heron, 'A', 100);
+    $job = ($this->begin)(($this->choices)($pot, [$chain]));
+    $put(['gone' => true])->assertSessionHasErrors('gone');
+    $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()]);
+    $put(['gone' => true])->assertSessionHasNoErrors();
+    expect($books()['pots'])
+        ->toBe([])
+        ->and($books()['potsOutOfUse'][0]['name'])
+        ->toBe('Pan');
+    $this->get('/pot-day')->assertInertia(fn($page) => $page->where('pots', []));
+    $put(['gone' => false])->assertSessionHasNoErrors();
+    expect($books()['pots'])->toHaveCount(1);
+    $this->post('/pots', $fields + ['action_id' => (string) Str::uuid()])->assertSessionHasErrors('name');
+    $this->post('/pots', ['name' => 'Spare', 'action_id' => (string) Str::uuid()] + $fields)->assertSessionHasNoErrors();
+    $spare = Pot::query()->orderByDesc('id')->firstOrFail();
+    $this->delete("/pots/{$spare->id}", ['action_id' => ($removal = (string) Str::uuid())])->assertSessionHasNoErrors();
+    expect($books()['pots'])->toHaveCount(1);
+    $this->post("/actions/{$removal}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect($books()['pots'])->toHaveCount(2);
+});
+
+it('keeps race pot and everyday pot apart, both ways', function (): void {
+    [$a, $b] = threeChains($this);
+    $everyday = ($this->pot)();
+    $clean = ($this->pot)('blend', with: ['for_races' => true]);
+    $warned = fn(Pot $pot, $chain) => array_column(
+        $this->postJson('/pot-day/plan', ($this->choices)($pot, [$chain], ['target' => '75']))->assertOk()->json('warnings'),
+        'text',
+    );
+    expect($warned($everyday, $a))
+        ->toBe([])
+        ->and($warned($clean, $a)[0])
+        ->toContain('Take the everyday pot')
+        ->and($warned($clean, $b)[0])
+        ->toContain('never goes into the pot that is kept clean');
+    $this->post('/pot-day', ($this->choices)($clean, [$b], ['target' => '75']))->assertSessionHasErrors('pot');
+    $edit = ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'label' => 'A', 'speeds' => 12];
+    $this->put("/chains/{$a->id}", $edit + ['event' => 'Hill race', 'event_on' => '2027-05-01'])->assertSessionHasNoErrors();
+    expect($warned($everyday, $a)[0])->toContain('kept for an event')->and($warned($clean, $a))->toBe([]);
+});

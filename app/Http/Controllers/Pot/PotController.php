@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Pot;
 
-use App\Actions\Pot\AddPot;
 use App\Actions\Pot\CalibratePot;
 use App\Actions\Pot\HeatPot;
+use App\Actions\Pot\KeepPot;
 use App\Actions\Pot\TendBath;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\ActionIdRequest;
 use App\Http\Requests\Pot\BathRequest;
 use App\Http\Requests\Pot\CalibrateRequest;
 use App\Http\Requests\Pot\HeatRequest;
 use App\Http\Requests\Pot\PotRequest;
+use App\Http\Requests\Pot\PowerRequest;
 use App\Models\Pot;
 use App\Text\PotWords;
 use Dripel\Core\Pot\PotCalibrateResult;
@@ -22,9 +24,24 @@ use Illuminate\Http\RedirectResponse;
 /** Pots and the wax in them. */
 final class PotController extends Controller
 {
-    public function store(PotRequest $request, AddPot $addPot): RedirectResponse
+    public function store(PotRequest $request, KeepPot $keepPot): RedirectResponse
     {
-        return $this->done($addPot($request->context(), $request->settings()));
+        return $this->done($keepPot($request->context(), null, $request->settings()));
+    }
+
+    public function update(PotRequest $request, Pot $pot, KeepPot $keepPot): RedirectResponse
+    {
+        return $this->done($keepPot($request->context(), $pot, $request->settings()));
+    }
+
+    public function power(PowerRequest $request, Pot $pot, KeepPot $keepPot): RedirectResponse
+    {
+        return $this->done($keepPot($request->context(), $pot, $request->settings()));
+    }
+
+    public function destroy(ActionIdRequest $request, Pot $pot, KeepPot $keepPot): RedirectResponse
+    {
+        return $this->done($keepPot->remove($request->context(), $pot));
     }
 
     public function tend(BathRequest $request, Pot $pot, TendBath $tendBath): RedirectResponse
@@ -73,7 +90,7 @@ final class PotController extends Controller
 
     public function heat(HeatRequest $request, Pot $pot, HeatPot $heatPot): JsonResponse
     {
-        [$bath, $in, $heat] = $heatPot(
+        [$bath, $in, $heat, $known] = $heatPot(
             $request->workshop(),
             $pot,
             $request->string('power')->toString(),
@@ -82,6 +99,6 @@ final class PotController extends Controller
         );
         $by = $request->filled('by') ? $request->string('by')->toString() : null;
 
-        return response()->json((new PotWords($request->translator()))->heat($bath, $in, $heat, $by));
+        return response()->json((new PotWords($request->translator()))->heat($bath, $in, $heat, $known, $by));
     }
 }

@@ -8,6 +8,7 @@ use App\Exceptions\NotPossible;
 use App\Http\Requests\ActionRequest;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\PotKind;
+use Dripel\Core\Pot\PotLay;
 use Dripel\Core\Pot\WaxKind;
 use Illuminate\Validation\Rule;
 
@@ -27,6 +28,10 @@ final class PotRequest extends ActionRequest
             'low' => ['nullable', 'numeric', 'between:1,3000'],
             'high' => ['nullable', 'numeric', 'between:1,3000'],
             'wax' => ['required', Rule::enum(WaxKind::class)],
+            'lay' => ['nullable', Rule::enum(PotLay::class)],
+            'at_once' => ['nullable', 'integer', 'between:1,12'],
+            'for_races' => ['boolean'],
+            'gone' => ['boolean'],
             'flash' => ['nullable', 'numeric', 'between:30,400'],
         ];
     }
@@ -44,6 +49,10 @@ final class PotRequest extends ActionRequest
             SettingKey::PotHeightMm->value => $number('height'),
             SettingKey::PotLowW->value => $number('low'),
             SettingKey::PotHighW->value => $number('high'),
+            SettingKey::PotLay->value => $this->filled('lay') ? $this->string('lay')->toString() : PotLay::Coiled->value,
+            SettingKey::PotAtOnce->value => $this->filled('at_once') ? $this->integer('at_once') : null,
+            SettingKey::PotForRaces->value => (int) $this->boolean('for_races'),
+            SettingKey::PotGone->value => (int) $this->boolean('gone'),
             SettingKey::PotWax->value => $this->string('wax')->toString(),
             SettingKey::PotFlashC->value => $this->filled('flash')
                 ? $this->translator()->quantities->units->toCelsius($this->float('flash'))

@@ -44,6 +44,7 @@ final class PotDayRequest extends ActionRequest
             'dry_by' => ['required', Rule::enum(DryBy::class)],
             'link_in' => ['boolean'],
             'weigh' => ['boolean'],
+            'melt_in' => ['boolean'],
             'later' => ['boolean'],
         ];
     }
@@ -77,6 +78,7 @@ final class PotDayRequest extends ActionRequest
             $this->boolean('link_in'),
             $this->boolean('weigh'),
             array_map(fn(mixed $id) => $this->find()->chain($id)->id, array_values($this->array('order'))),
+            $this->boolean('melt_in'),
         );
     }
 

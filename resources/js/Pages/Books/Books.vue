@@ -6,6 +6,7 @@ import PriceList from '@/components/books/PriceList.vue'
 import SpareLinks from '@/components/books/SpareLinks.vue'
 import JarDialog from '@/components/strip/JarDialog.vue'
 import JarOnShelf from '@/components/strip/JarOnShelf.vue'
+import BathDialog from '@/components/pot/BathDialog.vue'
 import PotDialog from '@/components/pot/PotDialog.vue'
 import PotOnShelf from '@/components/pot/PotOnShelf.vue'
 import PartLife from '@/components/wear/PartLife.vue'
@@ -13,20 +14,22 @@ import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { BooksPage, JarView, PotInBooks } from '@/types/server'
+import type { BooksPage, JarView, PotInBooks, PotOutOfUse } from '@/types/server'
 
 defineProps<BooksPage>()
 const here = useHere()
-const open = ref<'jar' | 'tend' | 'pot' | null>(null)
+const open = ref<'jar' | 'tend' | 'pot' | 'bath' | null>(null)
 const tending = ref<JarView | null>(null)
 const shown = (...names: string[]) =>
   computed({ get: () => open.value !== null && names.includes(open.value), set: (on: boolean) => !on && (open.value = null) })
-const [jarOpen, potOpen] = [shown('jar', 'tend'), shown('pot')]
+const [jarOpen, potOpen, bathOpen] = [shown('jar', 'tend'), shown('pot'), shown('bath')]
 const pot = ref<PotInBooks | null>(null)
-function tendPot(chosen: PotInBooks | null): void {
+function forPot(what: 'pot' | 'bath', chosen: PotInBooks | null): void {
   pot.value = chosen
-  open.value = 'pot'
+  open.value = what
 }
+const discardPot = (id: number) => write('delete', `/pots/${id}`)
+const useAgain = (one: PotOutOfUse) => write('put', `/pots/${one.id}`, { ...one.fields, gone: false })
 function tend(jar: JarView | null): void {
   tending.value = jar
   open.value = jar === null ? 'jar' : 'tend'
@@ -69,7 +72,7 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
           <section aria-labelledby="pots">
             <div class="row between">
               <h2 id="pots">{{ t('pot_form.title') }}</h2>
-              <v-btn v-if="here.mayWrite" size="small" data-test="add-pot" @click="tendPot(null)">{{ t('pot_form.add') }}</v-btn>
+              <v-btn v-if="here.mayWrite" size="small" data-test="add-pot" @click="forPot('pot', null)">{{ t('pot_form.add') }}</v-btn>
             </div>
             <p class="muted small">{{ pots.length ? t('pot_form.text') : t('pot_form.none') }}</p>
             <PotOnShelf
@@ -78,8 +81,21 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
               :pot="one"
               :temperature="units.temperature"
               :may-write="here.mayWrite"
-              @tend="tendPot(one)"
+              @tend="forPot('bath', one)"
+              @change="forPot('pot', one)"
+              @discard="discardPot(one.id)"
               @remove="remove('bath_entries', $event)" />
+            <ul v-if="potsOutOfUse.length" class="parts" :aria-label="t('pot_form.out_of_use')">
+              <li v-for="one in potsOutOfUse" :key="one.id" :data-test="`gone-${one.name}`">
+                <span
+                  ><b>{{ one.name }}</b> <span class="muted small">{{ t('pot_form.out_of_use') }}, {{ one.about }}</span></span
+                >
+                <span v-if="here.mayWrite" class="where">
+                  <button type="button" class="as-link" @click="useAgain(one)">{{ t('pot_form.use_again') }}</button>
+                  <button v-if="one.unused" type="button" class="as-link" @click="discardPot(one.id)">{{ t('pot_form.discard') }}</button>
+                </span>
+              </li>
+            </ul>
             <details v-if="pots.length">
               <summary>{{ t('strip_plan.why') }}</summary>
               <p class="small">{{ t('pot_form.worked_out') }}</p>
@@ -111,7 +127,8 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
         :roles="roles"
         :forms="forms"
         :temperature="units.temperature" />
-      <PotDialog v-if="potOpen" v-model="potOpen" :pot="pot" :choices="potChoices" :units="units" :forms="forms" />
+      <PotDialog v-if="potOpen" v-model="potOpen" :pot="pot" :choices="potChoices" :temperature="units.temperature" />
+      <BathDialog v-if="bathOpen && pot" v-model="bathOpen" :pot="pot" :units="units" :forms="forms" />
     </template>
   </AppShell>
 </template>

@@ -2,6 +2,7 @@
 import { Head, Link, router } from '@inertiajs/vue3'
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
+import BathField from '@/components/guided/BathField.vue'
 import BathPanel from '@/components/guided/BathPanel.vue'
 import JobBar from '@/components/guided/JobBar.vue'
 import JobLanes from '@/components/guided/JobLanes.vue'
@@ -25,7 +26,7 @@ import type { JobView } from '@/types/server'
 
 const props = defineProps<{ job: JobView }>()
 const here = useHere()
-const { state, step, left, away, moved, problem, waiting, tap } = useJob(props.job)
+const { state, step, left, nowS, away, moved, problem, waiting, tap } = useJob(props.job)
 const { on: bellOn, locked, ring, stop } = useBell()
 // The page came anew, after a correction or an undo.
 watch(
@@ -40,6 +41,7 @@ const askTicks = ref(false)
 const position = computed(() => state.current?.position ?? -1)
 watch(position, () => {
   ticked.value = []
+  typedC.value = null
   askTicks.value = false
   sure.value = false
   saying.value = null
@@ -72,20 +74,39 @@ const mayGoBack = computed(() => mayAct.value && state.turns.length > 1 && !stat
 
 function done(): void {
   if (!mayAct.value || !step.value) return
+  if (solid.value) return
   if (early.value && (!step.value.sign || state.current?.signed)) return
-  if (step.value.ticks.some((tick) => !ticked.value.includes(tick.key))) {
+  if (!melted.value && step.value.ticks.some((tick) => !ticked.value.includes(tick.key))) {
     askTicks.value = true
     return
   }
   // The sign ends the step once its time is up; before, it is only seen.
   tap(step.value.sign && !state.current?.signed ? 'sign' : 'done', ticked.value)
 }
+// What was typed here counts before the server has it.
+const typedC = ref<number | null>(null)
+function typed(celsius: string): void {
+  typedC.value = Number(celsius)
+  tap('note', [], { celsius })
+}
+const melted = computed(() => {
+  const range = step.value?.readingC
+  if (!range) return false
+  return typedC.value === null || waiting.value === 0 ? (state.bath?.melted ?? false) : typedC.value >= range[0] && typedC.value <= range[1]
+})
+/** Why nothing goes into the bath yet: it is still solid. */
+const solid = computed(() => {
+  const bath = state.bath
+  if (!step.value?.liquid || !bath?.solid || (typedC.value !== null && waiting.value > 0)) return null
+  return bath.solidUntil !== null && nowS.value >= bath.solidUntil ? null : bath.solid
+})
 const early = computed(() => (step.value?.holds ?? false) && (left.value ?? 0) > 0)
 const mainText = computed(() => {
   if (!step.value) return ''
   if (step.value.question) return step.value.question.yes
   if (step.value.sign && !state.current?.signed) return step.value.sign
-  return step.value.holds ? t('job.lift') : t('job.done')
+  if (step.value.holds) return t('job.lift')
+  return (left.value ?? 0) > 0 ? t('job.early', { left: timerDigits(left.value ?? 0) }) : t('job.done')
 })
 const saying = ref<'note' | 'skip' | null>(null)
 const say = (what: 'note' | 'skip') => () => {
@@ -148,6 +169,12 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <p class="text">{{ words.text }}</p>
           <p v-if="state.recorded && !state.recorded.undone" class="strong" data-test="recorded">{{ state.recorded.text }}</p>
           <StepTicks v-if="step.ticks.length" v-model="ticked" :ticks="step.ticks" :title="words.title" :asked="askTicks" />
+          <template v-if="(step.readingC || solid) && mayAct">
+            <p v-if="solid" class="strong" role="status" data-test="solid">{{ solid }}</p>
+            <p v-else-if="melted" class="strong" role="status" data-test="melted">{{ t('job.melted') }}</p>
+            <p v-else class="small muted">{{ step.reading }}</p>
+            <BathField :unit="job.units.temperature" @typed="typed" />
+          </template>
           <WeighFields
             v-if="weighs && mayAct"
             :chains="step.chains"
@@ -159,6 +186,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             :step="step"
             :now="state.current"
             :early="early"
+            :blocked="solid !== null"
             :main="mainText"
             :saying="saying"
             :notes="job.kind === 'pot_day'"
@@ -183,7 +211,13 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         </ul>
         <div class="side">
           <ResidueBars v-if="state.residues" :residues="state.residues" />
-          <BathPanel v-if="state.bath" :job="job" :bath="state.bath" :may-act="mayAct" @typed="(celsius) => tap('note', [], { celsius })" />
+          <BathPanel
+            v-if="state.bath"
+            :job="job"
+            :bath="state.bath"
+            :may-act="mayAct"
+            :asked="step.readingC !== null || solid !== null"
+            @typed="typed" />
           <ul v-if="state.notes.length" class="notes">
             <li v-for="note in state.notes.slice(0, 3)" :key="note">{{ note }}</li>
           </ul>

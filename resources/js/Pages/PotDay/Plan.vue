@@ -10,6 +10,7 @@ import AppShell from '@/components/layout/AppShell.vue'
 import LineChart from '@/components/charts/LineChart.vue'
 import PotDayCard from '@/components/pot/PotDayCard.vue'
 import PotDayChains from '@/components/pot/PotDayChains.vue'
+import PotWatts from '@/components/pot/PotWatts.vue'
 import PotDayOrder from '@/components/pot/PotDayOrder.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
@@ -35,6 +36,7 @@ const form = reactive({
   dry_by: 'warm_air',
   link_in: false,
   weigh: false,
+  melt_in: false,
   order: [] as number[],
 })
 const pot = computed(() => props.pots.find((other) => other.id === form.pot_id))
@@ -57,7 +59,7 @@ const wanted = (later = false) => {
     action_id: actionId,
   }
 }
-const { preview, problems } = usePreview<PotDayPlanView>(
+const { preview, problems, again } = usePreview<PotDayPlanView>(
   'post',
   () => '/pot-day/plan',
   () => (form.chains.length && form.pot_id ? wanted() : null),
@@ -170,6 +172,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               <v-select v-model="form.dry_by" :items="choices.dryBy" :label="t('pot_day.dry_by')" />
             </div>
             <TapChoice v-model="link" :legend="t('pot_day.link')" :options="links" test="link" />
+            <TickBox v-model="form.melt_in" :label="t('pot_day.melt_in')" data-test="melt-in" />
             <TickBox v-model="form.weigh" :label="t('pot_day.weigh')" data-test="weigh-all" />
           </div>
         </div>
@@ -184,6 +187,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               <h2 id="wrong">{{ t('pot_day.wrong') }}</h2>
               <p v-for="warning in preview.warnings" :key="warning.text" class="ember strong" data-test="warning">{{ warning.text }}</p>
               <p v-if="preview.unmeasured">{{ preview.unmeasured }}</p>
+              <PotWatts v-if="!preview.powerSaid && form.pot_id" :pot="form.pot_id" @kept="again" />
             </section>
             <div class="row buttons">
               <v-btn type="submit" variant="flat" color="primary" :loading="starting" :disabled="preview.forbidden" data-test="begin">{{

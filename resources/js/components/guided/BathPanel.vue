@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import NumberField from '@/components/forms/NumberField.vue'
+import BathField from '@/components/guided/BathField.vue'
 import LineChart from '@/components/charts/LineChart.vue'
 import { ask } from '@/composables/usePreview'
 import { useHere } from '@/composables/useHere'
@@ -8,21 +8,11 @@ import { t } from '@/composables/useText'
 import type { JobStateView, JobView } from '@/types/server'
 
 /** How hot the bath is, over what was predicted; typed where no probe is in it. */
-const props = defineProps<{ job: JobView; bath: NonNullable<JobStateView['bath']>; mayAct: boolean }>()
+const props = defineProps<{ job: JobView; bath: NonNullable<JobStateView['bath']>; mayAct: boolean; asked: boolean }>()
 const emit = defineEmits<{ typed: [celsius: string] }>()
 const here = useHere()
-const typed = ref('')
 const speed = ref('1')
 const simulating = ref(false)
-const problem = ref('')
-function keep(): void {
-  const said = typed.value.trim().replace(',', '.')
-  // What is no number is not sent: it would hold up the taps that go with it.
-  problem.value = said === '' || Number.isFinite(Number(said)) ? '' : t('job.not_number')
-  if (said === '' || problem.value) return
-  emit('typed', said)
-  typed.value = ''
-}
 async function simulate(): Promise<void> {
   simulating.value = true
   await ask('post', `/jobs/${props.job.id}/probe`, { speed: speed.value })
@@ -38,17 +28,7 @@ async function simulate(): Promise<void> {
     <p class="muted small">{{ bath.expected }}</p>
     <p v-if="bath.over" class="alarm" role="alert" data-test="over">{{ bath.over }}</p>
     <LineChart :chart="bath.chart" />
-    <form v-if="mayAct" class="typed" @submit.prevent="keep">
-      <NumberField
-        v-model="typed"
-        density="compact"
-        hide-details="auto"
-        :error-messages="problem"
-        :label="t('job.celsius')"
-        :unit="`°${job.units.temperature}`"
-        name="celsius" />
-      <v-btn type="submit" data-test="keep-celsius">{{ t('job.keep') }}</v-btn>
-    </form>
+    <BathField v-if="mayAct && !asked" :unit="job.units.temperature" @typed="(celsius) => emit('typed', celsius)" />
     <form v-if="mayAct && here.demo" class="typed" @submit.prevent="simulate">
       <v-select
         v-model="speed"

@@ -3,13 +3,27 @@ import { t } from '@/composables/useText'
 import type { JobNow, JobStepView } from '@/types/server'
 
 /** The keys under a step: what is done, the other answer, its timer, and what is worth a word. */
-defineProps<{ step: JobStepView; now: JobNow; early: boolean; main: string; saying: 'note' | 'skip' | null; notes: boolean }>()
+defineProps<{
+  step: JobStepView
+  now: JobNow
+  early: boolean
+  blocked: boolean
+  main: string
+  saying: 'note' | 'skip' | null
+  notes: boolean
+}>()
 const emit = defineEmits<{ done: []; again: []; longer: []; pause: []; say: [what: 'note' | 'skip'] }>()
 </script>
 
 <template>
   <div class="acts">
-    <button type="button" class="act main" data-test="job-done" :disabled="early && (!step.sign || now.signed)" @click="emit('done')">
+    <button
+      v-if="!blocked"
+      type="button"
+      class="act main"
+      data-test="job-done"
+      :disabled="early && (!step.sign || now.signed)"
+      @click="emit('done')">
       {{ main }}<kbd class="desk">space</kbd>
     </button>
     <button v-if="step.question" type="button" class="act answer" data-test="job-again" @click="emit('again')">

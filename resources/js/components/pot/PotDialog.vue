@@ -1,21 +1,16 @@
 <script setup lang="ts">
 import ActionDialog from '@/components/forms/ActionDialog.vue'
-import DayAndTime from '@/components/forms/DayAndTime.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { FormDefaults, PotInBooks } from '@/types/server'
+import type { PotChoices, PotInBooks } from '@/types/server'
 
-/** A new pot, or what is done with the wax in one. */
+/** A new pot, or one described anew: what it is, how a chain lies in it, how strong it is and what wax is in it. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{
-  pot: PotInBooks | null
-  choices: { kinds: { value: string; title: string }[]; waxes: { value: string; title: string }[] }
-  units: { mass: string; temperature: string }
-  forms: FormDefaults
-}>()
-const { form: made, submit: make } = useActionForm({
+const props = defineProps<{ pot: PotInBooks | null; choices: PotChoices; temperature: string }>()
+const { form, submit } = useActionForm({
   name: '',
   kind: 'slow_cooker',
   diameter: '',
@@ -24,96 +19,66 @@ const { form: made, submit: make } = useActionForm({
   high: '',
   wax: 'plain',
   flash: '',
-})
-const { form: act, submit: tend } = useActionForm({
-  act: props.pot?.acts[0]?.value ?? 'fill',
-  wax: '',
-  oil: '',
-  removed: '',
-  temp: '',
-  date: props.forms.date,
-  time: props.forms.time,
+  lay: 'coiled',
+  at_once: '',
+  for_races: false,
+  gone: false,
+  ...props.pot?.fields,
 })
 const close = () => (open.value = false)
-const weighs = () => ['fill', 'top_up', 'remove'].includes(act.act)
+const save = () => (props.pot === null ? submit('post', '/pots', close) : submit('put', `/pots/${props.pot.id}`, close))
 </script>
 
 <template>
   <ActionDialog
-    v-if="pot === null"
     v-model="open"
-    :title="t('pot_form.add')"
-    :verb="t('pot_form.add')"
-    :busy="made.processing"
-    :errors="made.errors"
-    :known="['name', 'kind', 'diameter', 'height', 'low', 'high', 'wax', 'flash']"
+    :title="pot === null ? t('pot_form.add') : t('pot_form.change', { pot: pot.name })"
+    :verb="pot === null ? t('pot_form.add') : t('pot_form.save')"
+    :busy="form.processing"
+    :errors="form.errors"
+    :known="['name', 'kind', 'diameter', 'height', 'low', 'high', 'wax', 'flash', 'at_once', 'gone']"
     :caution="t('pot_form.safety')"
     test="pot-form"
-    @submit="make('post', '/pots', close)">
-    <v-text-field v-model="made.name" :label="t('pot_form.name')" :error-messages="made.errors.name" name="name" />
+    @submit="save">
+    <v-text-field v-model="form.name" :label="t('pot_form.name')" :error-messages="form.errors.name" name="name" />
     <div>
-      <TapChoice v-model="made.kind" :legend="t('pot_form.kind')" :options="choices.kinds" test="pot-kind" />
-      <p v-if="made.errors.kind" class="ember" role="alert">{{ made.errors.kind }}</p>
+      <TapChoice v-model="form.kind" :legend="t('pot_form.kind')" :options="choices.kinds" test="pot-kind" />
+      <p v-if="form.errors.kind" class="ember" role="alert">{{ form.errors.kind }}</p>
     </div>
     <div class="two">
       <NumberField
-        v-model="made.diameter"
+        v-model="form.diameter"
         :label="t('pot_form.diameter')"
         unit="mm"
-        :error-messages="made.errors.diameter"
+        :error-messages="form.errors.diameter"
         name="diameter" />
-      <NumberField v-model="made.height" :label="t('pot_form.height')" unit="mm" :error-messages="made.errors.height" name="height" />
+      <NumberField v-model="form.height" :label="t('pot_form.height')" unit="mm" :error-messages="form.errors.height" name="height" />
     </div>
     <div class="two">
-      <NumberField v-model="made.low" :label="t('pot_form.low')" unit="W" :error-messages="made.errors.low" name="low" />
-      <NumberField v-model="made.high" :label="t('pot_form.high')" unit="W" :error-messages="made.errors.high" name="high" />
+      <NumberField v-model="form.low" :label="t('pot_form.low')" unit="W" :error-messages="form.errors.low" name="low" />
+      <NumberField v-model="form.high" :label="t('pot_form.high')" unit="W" :error-messages="form.errors.high" name="high" />
     </div>
-    <TapChoice v-model="made.wax" :legend="t('pot_form.wax')" :options="choices.waxes" test="pot-wax" />
+    <p class="small muted">{{ t('pot_form.power_hint') }}</p>
+    <TapChoice v-model="form.lay" :legend="t('pot_form.lay')" :options="choices.lays" test="pot-lay" />
     <NumberField
-      v-if="made.wax === 'softened'"
-      v-model="made.flash"
-      :label="t('pot_form.flash')"
-      :unit="`°${units.temperature}`"
-      :error-messages="made.errors.flash"
-      name="flash" />
-  </ActionDialog>
-  <ActionDialog
-    v-else
-    v-model="open"
-    :title="`${t('books.tend')}: ${pot.name}`"
-    :verb="t('books.do')"
-    :busy="act.processing"
-    :errors="act.errors"
-    :known="['wax', 'oil', 'removed', 'temp', 'date', 'time']"
-    :caution="t('pot_form.safety')"
-    test="pot-form"
-    @submit="tend('post', `/pots/${pot.id}/bath`, close)">
-    <TapChoice v-model="act.act" :legend="pot.holds" :options="pot.acts" test="bath" />
-    <div v-if="weighs()" class="two">
-      <NumberField v-model="act.wax" :label="t('pot_form.mass')" :unit="units.mass" :error-messages="act.errors.wax" name="wax" />
-      <NumberField
-        v-if="act.act !== 'remove'"
-        v-model="act.oil"
-        :label="t('pot_form.oil')"
-        :unit="units.mass"
-        :error-messages="act.errors.oil"
-        name="oil" />
-    </div>
-    <NumberField
-      v-else-if="act.act === 'filter'"
-      v-model="act.removed"
-      :label="t('pot_form.removed')"
-      :hint="t('pot_form.removed_hint')"
+      v-model="form.at_once"
+      :label="t('pot_form.at_once')"
+      :hint="t('pot_form.at_once_hint')"
       persistent-hint
-      :error-messages="act.errors.removed"
-      name="removed" />
+      :error-messages="form.errors.at_once"
+      name="at_once" />
+    <TapChoice v-model="form.wax" :legend="t('pot_form.wax')" :options="choices.waxes" test="pot-wax" />
     <NumberField
-      v-else
-      v-model="act.temp"
-      :label="t('pot_form.temp')"
-      :unit="`°${units.temperature}`"
-      :error-messages="act.errors.temp"
-      name="temp" />
-    <DayAndTime v-model:date="act.date" v-model:time="act.time" :errors="act.errors" />
+      v-if="form.wax === 'softened'"
+      v-model="form.flash"
+      :label="t('pot_form.flash')"
+      :unit="`°${temperature}`"
+      :error-messages="form.errors.flash"
+      name="flash" />
+    <TickBox v-model="form.for_races" :label="t('pot_form.for_races')" data-test="for-races" />
+    <div v-if="pot !== null">
+      <TickBox v-model="form.gone" :label="t('pot_form.gone')" data-test="pot-gone" />
+      <p v-if="form.errors.gone" class="ember" role="alert">{{ form.errors.gone }}</p>
+    </div>
   </ActionDialog>
 </template>

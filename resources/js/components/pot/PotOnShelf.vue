@@ -13,7 +13,7 @@ defineProps<{ pot: PotInBooks; mayWrite: boolean; temperature: string }>()
 type Panel = 'heat' | 'calibrate' | 'probe'
 const open = ref<Panel | null>(null)
 const toggle = (panel: Panel) => (open.value = open.value === panel ? null : panel)
-const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
+const emit = defineEmits<{ tend: []; change: []; discard: []; remove: [entry: number] }>()
 </script>
 
 <template>
@@ -43,6 +43,10 @@ const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
         >{{ t('books.tend') }}</v-btn
       >
       <p v-if="mayWrite" class="panels">
+        <button type="button" class="as-link" :data-test="`change-${pot.name}`" @click="emit('change')">{{ t('pot_form.edit') }}</button>
+        <button v-if="pot.unused" type="button" class="as-link" :data-test="`discard-${pot.name}`" @click="emit('discard')">
+          {{ t('pot_form.discard') }}
+        </button>
         <button
           v-for="panel in pot.empty ? (['probe'] as const) : (['heat', 'calibrate', 'probe'] as const)"
           :key="panel"
