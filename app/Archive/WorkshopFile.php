@@ -15,7 +15,7 @@ final class WorkshopFile
     public const FORMAT = 'dripel-workshop';
 
     /** Rises when a table or column changes its meaning; files of older versions must stay readable. */
-    public const VERSION = 7;
+    public const VERSION = 8;
 
     /** Before this version lists among the settings are texts. */
     public const LISTS_SINCE = 6;
@@ -34,6 +34,7 @@ final class WorkshopFile
         3 => ['dips' => ['temp_c' => null, 'soak_s' => null, 'powder' => 0]],
         4 => ['topups' => ['ml' => null, 'bottle_id' => null]],
         5 => ['dips' => ['partly' => 0]],
+        8 => ['dips' => ['link_in' => 0]],
     ];
 
     /** Columns whose text is JSON and stands in the file as such. */

@@ -163,7 +163,10 @@ final readonly class DemoSolvents
      */
     public function strip(DemoTimeline $timeline, array $chains, int $startS, int $untilS = PHP_INT_MAX): void
     {
-        $timeline->at($startS, fn(ActionContext $by) => ($this->startStrip)($by, new StripChoices($chains, Protocols::DEFAULT), false));
+        $timeline->at(
+            $startS,
+            fn(ActionContext $by) => ($this->startStrip)($by, new StripChoices($chains, Protocols::DEFAULT), ['unmeasured']),
+        );
         // The baths as they end, so that the jars are free for the next; then the drying. Each tap has its own time.
         foreach ([$startS + self::BATHS_S, min($untilS, $startS + 6 * 3600)] as $atS) {
             $timeline->at($atS, function (ActionContext $by) use ($chains, $startS, $atS): void {

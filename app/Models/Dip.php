@@ -19,6 +19,7 @@ use Dripel\Core\Logbook\Moment;
  * @property int|null $soak_s how long it was under
  * @property bool $powder dusted with a friction powder
  * @property bool $partly its soak was cut short
+ * @property bool $link_in its quick link went in tied on
  */
 final class Dip extends Entry implements IsEvent
 {
@@ -26,13 +27,19 @@ final class Dip extends Entry implements IsEvent
 
     protected function casts(): array
     {
-        return ['pickup_g' => 'float', 'rinsed' => 'boolean', 'temp_c' => 'float', 'powder' => 'boolean', 'partly' => 'boolean'] +
-            parent::casts();
+        return [
+            'pickup_g' => 'float',
+            'rinsed' => 'boolean',
+            'temp_c' => 'float',
+            'powder' => 'boolean',
+            'partly' => 'boolean',
+            'link_in' => 'boolean',
+        ] + parent::casts();
     }
 
     public static function columns(): array
     {
-        return ['component_id', 'temp_c', 'soak_s', 'powder', 'pot_id', 'pickup_g', 'rinsed', 'partly'];
+        return ['component_id', 'temp_c', 'soak_s', 'powder', 'pot_id', 'pickup_g', 'rinsed', 'partly', 'link_in'];
     }
 
     public static function event(int $id, Moment $moment, array $row): Core
@@ -48,6 +55,7 @@ final class Dip extends Entry implements IsEvent
             self::float($row[5]),
             (bool) $row[6],
             (bool) $row[7],
+            (bool) $row[8],
         );
     }
 }

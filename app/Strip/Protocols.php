@@ -13,6 +13,9 @@ use Dripel\Core\Strip\Protocol;
 final class Protocols
 {
     /** Least solvent, no soak, all of it measured. */
+    /** The school offered for what is hard to strip. */
+    public const ULTRASONIC = 'ultrasonic';
+
     public const DEFAULT = 'three_and_two';
 
     private const OWN = 'own-';

@@ -208,7 +208,7 @@ final readonly class HistoryWords
                         'jar' => $this->translator->names->jar($about->jar),
                         'ml' => $q->volume((float) $about->ml),
                         'solvent' => $about->solvent === null ? '' : $this->translator->say("strip.solvent.{$about->solvent}"),
-                    ]),
+                    ]) . ($about->name === null ? '' : $this->translator->say('strip.acted.turn', ['jar' => $about->name])),
             'bathed' =>
                 $about->bath === null
                     ? ''

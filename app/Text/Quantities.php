@@ -16,8 +16,8 @@ final class Quantities
     /** Patterns without words, which need no formatter of a language. */
     private const BARE = ['yyyy-MM-dd' => 'Y-m-d', 'HH:mm' => 'H:i'];
 
-    /** Less than this is nothing that anybody could weigh, in grams or ounces. */
-    private const LEAST_MASS = 1e-5;
+    /** Less than this no scale of the bench senses. */
+    private const LEAST_MASS = ['g' => 0.01, 'oz' => 0.001];
 
     private const MM_PER_INCH = 25.4;
 
@@ -110,10 +110,11 @@ final class Quantities
     public function mass(float $grams): string
     {
         $amount = $this->units->fromGrams($grams);
-        if ($amount > 0.0 && $amount < self::LEAST_MASS) {
-            return (string) __('words.below', ['figure' => $this->number(self::LEAST_MASS, 5) . "\u{a0}{$this->units->mass}"]);
+        $least = self::LEAST_MASS[$this->units->mass];
+        if ($amount > 0.0 && $amount < $least) {
+            return (string) __('words.less_than', ['figure' => $this->number($least, $this->units->mass === 'g' ? 2 : 3) . "\u{a0}{$this->units->mass}"]);
         }
-        $decimals = $amount <= 0.0 ? 0 : max(0, min(5, 1 - (int) floor(log10($amount))));
+        $decimals = $amount <= 0.0 ? 0 : max(0, min(3, 1 - (int) floor(log10($amount))));
 
         return $this->number($amount, $decimals) . "\u{a0}{$this->units->mass}";
     }

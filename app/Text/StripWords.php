@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Text;
 
+use Dripel\Core\Chain\Joint;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Strip\Move;
@@ -16,6 +17,9 @@ use Dripel\Core\Strip\StepKind;
 /** Stripping in words: solvents with their dangers, schools, and the steps of a job. */
 final readonly class StripWords
 {
+    /** Steps that read differently where nothing is lifted out of a jar. */
+    private const ON_THE_BIKE = ['prepare', 'look', 'lift', 'rinse', 'wipe', 'hang', 'dry', 'check'];
+
     public function __construct(private Translator $translator) {}
 
     public function solvent(Solvent $solvent): string
@@ -123,11 +127,18 @@ final readonly class StripWords
         }
         $kind = (string) ($step->about['kind'] ?? '');
         $code = $step->code === 'brush' && $kind === StepKind::Scrub->value ? 'scrub' : $step->code;
-        $text = $this->translator->say($step->code === 'check' && $dripOnly ? 'strip.step.check.drip' : "strip.step.{$code}.text", [
+        $variant = match (true) {
+            $dripOnly && in_array($step->code, self::ON_THE_BIKE, true) => 'on_bike',
+            $step->code === 'take_off' => ($step->about['joint'] ?? '') === Joint::Pin->value ? 'pin' : 'quick_link',
+            default => 'text',
+        };
+        $text = $this->translator->say("strip.step.{$code}.{$variant}", [
             'chains' => $this->translator->names->chains($chains),
+            'directional' => ($step->about['directional'] ?? false) === true ? $this->translator->say('strip.directional') : '',
         ]);
         $more = match (true) {
             $step->code === 'rest' && $step->leavable() => $this->translator->say('strip.step.rest.leave'),
+            $dripOnly => '',
             $step->code === 'look' => $this->translator->say('strip.step.look.after'),
             $step->code === 'lift' && ($step->about['jar'] ?? null) === null && Solvent::from((string) $step->about['solvent'])->isStocked()
                 => $this->translator->say('strip.step.lift.fresh', ['into' => $this->into($step)]),
@@ -151,6 +162,15 @@ final readonly class StripWords
             'solvent' => $this->solvent($solvent),
             'jar' => $this->translator->names->jar(is_int($step->about['jar'] ?? null) ? $step->about['jar'] : null),
             'into' => $solvent->isStocked() ? $this->into($step) : '',
+            'mixed' => is_numeric($step->about['concentrate_ml'] ?? null)
+                ? $this->translator->say('strip.step.open.mixed', [
+                    'concentrate' => $q->volume((float) $step->about['concentrate_ml']),
+                    'water' => $q->volume((float) $step->about['fresh_ml'] - (float) $step->about['concentrate_ml']),
+                ])
+                : '',
+            'from' => is_int($step->about['jar'] ?? null)
+                ? $this->translator->say('strip.step.open.from', ['jar' => $this->translator->names->jar($step->about['jar'])])
+                : '',
         ];
         $how = match (true) {
             $kind !== StepKind::Bath => $kind->value,
@@ -190,6 +210,9 @@ final readonly class StripWords
         $codes = match (true) {
             $step->code === 'check' => ['no_heat', 'bare', 'waste'],
             in_array($step->code, ['dry', 'blow_dry', 'hang'], true) => ['no_heat', 'air', 'bare'],
+            $step->code === StepKind::HotWater->value => ['boiling', 'drain'],
+            $step->code === 'take_off' => ['gloves'],
+            $step->code === 'brake' => ['brake'],
             $solvent === null => ['sheet', 'gloves'],
             $solvent === Solvent::Petrol => ['petrol', 'air', 'gloves', 'waste'],
             $step->code === 'ultrasonic', ($step->about['kind'] ?? '') === StepKind::Ultrasonic->value => ['ultrasonic', 'gloves', 'waste'],

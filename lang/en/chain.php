@@ -120,4 +120,9 @@ return [
         'unknown_left' => 'wax unknown',
         'nothing_left' => 'no wax left',
     ],
+    'link_state' => [
+        'greased' => 'greased: strip it with its chain before it goes into the pot; curved edge toward the sprockets',
+        'bare' => 'bare: may go into the pot; curved edge toward the sprockets',
+        'waxed' => 'waxed: scrape its ends so that it closes; curved edge toward the sprockets',
+    ],
 ];

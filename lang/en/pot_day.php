@@ -255,6 +255,7 @@ return [
         'overfull' => 'Too full: it runs over with a chain in it. Take wax out first.',
         'too_low' => 'The wax does not cover a coiled chain. Top up first, or turn the chain in it.',
         'too_low_flat' => 'The wax does not cover a chain that lies flat. Top up first.',
+        'greased_link' => 'A quick link that was never stripped does not go into the pot. Leave the links out, or strip it first.',
         'race_elsewhere' => 'A chain that is kept for an event goes into an everyday pot. Take the pot that is kept clean for races.',
         'kept_clean' => 'An everyday chain goes into the pot that is kept clean for races. Take the everyday pot.',
         'never_dirty' => 'A chain ridden in the wet or in mud never goes into the pot that is kept clean for races. Take the everyday pot.',

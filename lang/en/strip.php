@@ -71,7 +71,8 @@ return [
     'step' => [
         'prepare' => [
             'title' => 'Get ready',
-            'text' => 'For :chains. Lay out what you need, then tick what is so. Follow each product’s own sheet and local rules.',
+            'text' => 'For :chains. Each goes on its wire, its quick link threaded on too or in a tea strainer. Lay out what you need, then tick what is so.:directional',
+            'on_bike' => 'For :chains, on the bike. Lay out the box, brushes and cloths, then tick what is so. Follow each product’s own sheet and local rules.',
         ],
         'open' => [
             'title' => 'Bath :bath of :baths',
@@ -81,9 +82,11 @@ return [
             'again_title' => 'Again, with fresh solvent',
             'again' => 'Pour off what was cloudy:into. Then :fresh of fresh :solvent, chain in, lid on.',
             'water' => ':ml of :solvent into a box or bowl. Chain in.',
-            'ultrasonic' => ':ml of :solvent, one part to five of water or thinner, into the ultrasonic bath at {c:55} to {c:65}. Chain in the basket.',
-            'sieve' => 'Chain into the box with its sieve, :solvent just over it: :ml.',
-            'scrub' => 'Fill the scrubber box with :ml of :solvent and clip it onto the lower run. Cover the brake disc.',
+            'ultrasonic' => ':ml of :solvent:from:mixed into the ultrasonic bath at {c:55} to {c:65}. Chain in the basket, its quick link in a strainer.',
+            'mixed' => ' (:concentrate of concentrate with :water of water)',
+            'from' => ' from “:jar”',
+            'sieve' => 'Chain into the box with its sieve, :solvent:from just over it: :ml.',
+            'scrub' => 'Fill the scrubber box with :ml of :solvent and clip it onto the lower run. Wet the brush for sprockets and rings with it too.',
             'into' => ' into “:jar”',
             'into_nothing' => ' into a closed can of its own: it is hazardous waste',
         ],
@@ -102,7 +105,7 @@ return [
         ],
         'scrub' => [
             'title' => 'Turn the cranks',
-            'text' => 'Slowly backwards through the box. Keep everything off the disc.',
+            'text' => 'Slowly backwards through the box; brush sprockets and rings with the same. Keep everything off the brake.',
         ],
         'ultrasonic' => [
             'title' => 'Let it hum',
@@ -111,6 +114,7 @@ return [
         'look' => [
             'title' => 'Clear or cloudy?',
             'text' => 'Let the pressure out, lift the chain on its wire and let it drip. Hold the jar against the light.',
+            'on_bike' => 'Unclip the box and look at what is in it against the light. Pour it into a closed can: it is hazardous waste.',
             'yes' => 'Clear',
             'no' => 'Still cloudy',
             'after' => 'Lid on at once.',
@@ -118,23 +122,28 @@ return [
         'lift' => [
             'title' => 'Lift it out',
             'text' => 'Let the pressure out slowly, lift the chain on its wire, let it drip. Lid on at once.',
+            'on_bike' => 'Unclip the box, pour it into a closed can and wipe the chain with a clean cloth.',
             'fresh' => 'Then pour it off:into.',
         ],
         'rinse' => [
             'title' => 'Rinse with water',
             'text' => 'Until the water runs clear. Water that took up degreaser and grease is waste by local rules.',
+            'on_bike' => 'With a wet brush and a bowl until it stays clear. No jet of water or air at bearings and seals.',
         ],
         'wipe' => [
             'title' => 'Wipe it',
             'text' => 'Once round with a clean cloth. Rags dry flat outdoors.',
+            'on_bike' => 'Once round with a clean cloth, sprockets and rings too. Rags dry flat outdoors.',
         ],
         'hang' => [
             'title' => 'Let it drip',
             'text' => 'On a hook over the jar, outdoors or by an open window.',
+            'on_bike' => 'Let it drip onto the cloths, outdoors or by an open window.',
         ],
         'dry' => [
             'title' => 'Dry in the air',
             'text' => 'Hours, until no smell is left: solvent hides between pins and rollers. No heat, no pot, no flame near it.',
+            'on_bike' => 'The bike stands in the open air for hours, until no smell is left. No heat and no flame near it, no compressed air.',
         ],
         'blow_dry' => [
             'title' => 'Blow it dry, cold',
@@ -143,7 +152,20 @@ return [
         'check' => [
             'title' => 'Ready for the pot?',
             'text' => 'The pot is plugged in only once all of this is so. This check cannot be skipped.',
-            'drip' => 'Ready for drip wax once all of this is so.',
+            'on_bike' => 'Ready for drip wax once all of this is so.',
+        ],
+        'hot_water' => [
+            'title' => 'Wax off with hot water',
+            'text' => 'Chain in a colander over a bucket. Pour a kettle of boiling water over it, shake, and again. The wax sets on the water: lift it off, none of it into the drain.',
+        ],
+        'take_off' => [
+            'title' => 'Take it off the bike',
+            'quick_link' => 'Open the quick link, with pliers if it is tight, and keep both halves together. In the book :chains stays on the bike: no swap is noted.',
+            'pin' => 'Push the joining pin out with the tool seated square. In the book :chains stays on the bike: no swap is noted.',
+        ],
+        'brake' => [
+            'title' => 'The brake again',
+            'text' => 'Before anybody rides: what was covered is bare again and clean, and the brake was tried. This cannot be skipped.',
         ],
     ],
     'tick' => [
@@ -154,7 +176,18 @@ return [
         'approved_can' => 'The petrol is in an approved can',
         'plastic_jar' => 'Jars are PE or PP by their mark, lidded; no glass: it can shatter when a chain is shaken in it',
         'no_anodised' => 'No anodised parts in it, and nothing that burns in the ultrasonic bath',
-        'brakes_covered' => 'The brake disc is covered',
+        'brakes_covered' => 'The brake disc is covered, or the pads are out',
+        'rims_covered' => 'The rim and its brake blocks are covered',
+        'derailleur_slack' => 'The tension is out of the rear derailleur',
+        'cloths_under' => 'Cloths lie under chain and cranks',
+        'link_along' => 'The quick link goes along: on the wire or in a strainer',
+        'wax_caught' => 'The wax is caught, none went down the drain',
+        'disc_cleaned' => 'The disc is cleaned with alcohol and a fresh cloth',
+        'rims_cleaned' => 'The rim is cleaned with alcohol and a fresh cloth',
+        'cover_off' => 'The cover is off',
+        'pads_in' => 'The pads are back in',
+        'lever_bites' => 'The lever is pumped, and the brake bites',
+        'brake_bites' => 'The brake was tried, and it bites',
         'jars_away' => 'The jars are shut and out of the room',
         'dry' => 'The chain is dry, between pins and rollers too',
         'no_smell' => 'It has no smell of solvent',
@@ -166,7 +199,10 @@ return [
         'waste' => 'Spent solvent is hazardous waste: collect it, hand it in.',
         'petrol' => 'Petrol: explosive vapour at any temperature.',
         'ultrasonic' => 'Nothing that burns, nothing anodised in the bath.',
-        'disc' => 'Nothing on discs and pads.',
+        'disc' => 'Nothing on discs, rims and pads.',
+        'boiling' => 'Boiling water scalds: gloves, colander, pour away from you.',
+        'drain' => 'Wax blocks drains: catch it.',
+        'brake' => 'A brake that does not bite: do not ride, see a qualified mechanic.',
         'bare' => 'Bare steel rusts: wax it within 12 h of the last bath.',
         'sheet' => 'The product’s own sheet and local rules go before this.',
         'no_heat' => 'No heat on a chain wet with solvent.',
@@ -175,6 +211,7 @@ return [
         'bath' => ':solvent',
         'dry' => 'dry',
         'check' => 'check',
+        'brake' => 'brake',
         'prepare' => 'ready',
         'between' => 'between',
     ],
@@ -207,6 +244,8 @@ return [
         'ridden' => 'Ridden on oil: it takes :baths baths of :solvent where a new chain takes :new. The solvent costs :cost, a new chain :chain.',
         'ridden_buy' => 'Ridden on oil: it takes :baths baths of :solvent where a new chain takes :new. The solvent alone costs :cost, a new chain :chain: buy a new one.',
         'ridden_unknown' => 'Ridden on oil: it takes :baths baths of :solvent, :volume in all, where a new chain takes :new. Many buy a new chain instead; note the prices in Books to see which is cheaper.',
+        'wax' => 'It carries wax: hot water takes that off first, then two baths at most.',
+        'on_again' => 'It comes off, is cleaned and goes on again in one sitting: no swap is noted.',
         'no_waste' => 'No waste can in Books is for :solvents: collect what is poured off in a closed can of its own.',
     ],
     'jar' => [
@@ -242,6 +281,7 @@ return [
         'decant' => 'Decanted :jar, :ml kept',
         'filter' => 'Filtered :jar, :ml kept',
         'hand_in' => 'Handed in :ml from :jar as hazardous waste',
+        'turn' => '; :jar is the dirty jar now',
     ],
     'unpriced' => 'No price is known for :supplies: add it to the price list in Books. It counts as nothing until then.',
     'supply' => [
@@ -272,10 +312,21 @@ return [
         'unknown' => 'closings unknown',
     ],
     'link' => ':speeds, :closings',
+    'directional' => ' The lettering of the link looks outward when it goes on again.',
+    'ask' => [
+        'unmeasured' => ':chains: ridden and not measured since. Strip it all the same',
+        'fresh_wax' => ':chains: freshly waxed and not ridden. The coat is meant to come off',
+    ],
+    'offer' => [
+        'ultrasonic' => 'Take the ultrasonic school instead',
+        'new' => 'Buy a new chain instead',
+    ],
     'load' => [
         'greased' => 'storage grease',
         'oiled' => 'old oil',
         'factory_waxed' => 'factory wax',
+        'used_wax' => 'used wax',
+        'fresh_wax' => 'fresh wax',
     ],
     'card' => [
         'title' => 'Bench card: :name',
@@ -288,6 +339,7 @@ return [
         'dry' => 'dry in the air, about :time, until no smell is left',
         'blow_dry' => 'blow dry with cold air, about :time, until no smell is left',
         'rinse' => 'rinse with water',
+        'hot_water' => 'boiling water over it in a colander, twice; catch the wax',
         'wipe' => 'wipe',
         'check' => 'jars shut and away, dry, no smell: only then the pot',
         'kind' => [

@@ -9,6 +9,7 @@ return [
     'yesterday' => 'yesterday',
     'none' => 'none',
     'below' => 'below :figure',
+    'less_than' => 'less than :figure',
     'at_least' => 'at least :figure',
     'unknown' => 'unknown',
     'km_or_hours' => ':km or :hours',

@@ -20,6 +20,7 @@ use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\KeptFor;
+use Dripel\Core\Logbook\LinkState;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PowerKnown;
@@ -135,6 +136,7 @@ final readonly class PlanPotDay
             in_array($state->chainId, $choices->powder, true),
             $state->wax->worstCondition(),
             KeptFor::of($book->settings, $state->chainId, $nowS) !== null,
+            $book->inventory()->linkStateOf($state->chainId, $nowS) !== LinkState::Greased,
         );
     }
 }

@@ -40,6 +40,7 @@ final readonly class RecordPotDay
         return $this->ledger->record($by, ActionKind::PotDay, function (Draft $draft) use ($job, $run): About {
             $potId = PotDayJob::choices($job)->potId;
             $dipped = PotDayRecord::of($run);
+            $linkIn = PotDayJob::choices($job)->linkIn;
             $there = Chain::query()->live()->whereKey($job->chains)->pluck('id')->all();
             foreach ($dipped as $dip) {
                 // One whose coming was taken back meanwhile is no chain any more.
@@ -53,6 +54,7 @@ final readonly class RecordPotDay
                         'soak_s' => $dip->soakS,
                         'powder' => $dip->powder,
                         'partly' => $dip->partly,
+                        'link_in' => $linkIn,
                     ]);
             }
             foreach ($run->turns as $turn) {

@@ -12,18 +12,21 @@ use App\Models\Workshop;
 use App\Strip\Protocols;
 use App\Strip\ReadJars;
 use App\Support\AppClock;
-use App\Text\Names;
+use App\Text\Translator;
+use Dripel\Core\Chain\Joint;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\ChainStatus;
-use Dripel\Core\Logbook\Retirement;
+use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Drivetrain;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\PotDay\PotRefusal;
 use Dripel\Core\Strip\BathSource;
 use Dripel\Core\Strip\JarChoice;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Strip\Load;
 use Dripel\Core\Strip\Protocol;
+use Dripel\Core\Strip\StripFacts;
 use Dripel\Core\Strip\StripPlan;
 
 /** Makes choices into a plan, with the jars and chains as they are; nothing is stored. */
@@ -37,63 +40,125 @@ final readonly class PlanStrip
         private AppClock $clock,
     ) {}
 
-    /** Refused with NotPossible at `chains`, `protocol` or `sources.N`, with InvalidInput where the core refuses. */
+    /**
+     * Refused with NotPossible at `chains`, `protocol` or `sources.N`, with InvalidInput where the core refuses. What has to be asked before
+     * it begins stands in the draft.
+     */
     public function __invoke(Workshop $workshop, StripChoices $choices): StripDraft
     {
         $choices->chains !== [] || throw new NotPossible('chains', 'no_chains');
-        $protocol = $this->protocol($workshop, $choices);
-        $book = $this->readBook->withoutRides($workshop);
+        $book = ($this->readBook)($workshop);
+        $nowS = $this->clock->unixS();
+        $states = array_map(fn(Chain $chain) => $book->chain($chain->id, $nowS), $choices->chains);
+        $loads = array_map(fn(ChainState $state) => Load::on($state, $book->settings), $states);
+        $startG = $choices->startG ?? max(array_map(fn(Load $load) => $load->grams(), $loads));
+        $school = $this->school($workshop, $choices);
+        $protocol = self::laidOut($school, $choices, self::hardest($loads), $startG);
         $jobs = $this->openJobs->byChain($workshop);
-        foreach ($choices->chains as $chain) {
-            $this->expectStrippable($book, $chain, $protocol, isset($jobs[$chain->id]));
+        foreach ($states as $n => $state) {
+            $this->expectStrippable($book, $state, $loads[$n], $protocol, isset($jobs[$state->chainId]));
         }
         [$jars, $busy] = [($this->readJars)($workshop), $this->readJars->busy($workshop)];
         $sources =
             $choices->sources === null
                 ? JarChoice::propose($protocol, $jars, $busy)
                 : $this->sources($choices->sources, $protocol, $jars, $busy);
-        $startG =
-            $choices->startG ?? max([0.0, ...array_map(fn(Chain $chain) => self::load($book, $chain->id)->grams(), $choices->chains)]);
 
         return new StripDraft(
+            $school,
             $protocol,
             $sources,
-            StripPlan::of($protocol, $sources, count($choices->chains), $startG),
+            StripPlan::of($protocol, $sources, count($states), $startG, facts: $this->facts($book, $states)),
             $startG,
             $jars,
             $busy,
+            $loads,
+            self::asks($states, $loads),
         );
     }
 
-    /** What is on a chain when it is stripped: what it came with, or oil once it was ridden. */
-    public static function load(Book $book, int $chainId): Load
+    /**
+     * What somebody has to say first: that a ridden chain is stripped unmeasured, that a fresh coat is meant to come off.
+     *
+     * @param list<ChainState> $states
+     * @param list<Load> $loads
+     *
+     * @return array<'unmeasured'|'fresh_wax', list<int>> chains
+     */
+    private static function asks(array $states, array $loads): array
     {
-        $state = $book->chain($chainId, PHP_INT_MAX);
-        if ($state->status === ChainStatus::Oiled) {
-            return Load::Oiled;
+        $ids = fn(array $chosen): array => array_values(array_map(fn(ChainState $state) => $state->chainId, $chosen));
+
+        return array_filter([
+            'unmeasured' => $ids(array_filter($states, PotRefusal::unmeasured(...))),
+            'fresh_wax' => $ids(array_filter($states, fn(int $n) => $loads[$n] === Load::FreshWax, ARRAY_FILTER_USE_KEY)),
+        ]);
+    }
+
+    /** @param non-empty-list<Load> $loads what the baths are laid out for where several chains are in one jar */
+    private static function hardest(array $loads): Load
+    {
+        foreach ([Load::Oiled, Load::UsedWax, Load::FreshWax] as $load) {
+            if (in_array($load, $loads, true)) {
+                return $load;
+            }
         }
 
-        return Load::tryFrom($book->settings->text(SettingKey::ChainLoad, $chainId)) ??
-            ($state->opening === null ? Load::Greased : Load::Oiled);
+        return $loads[0];
     }
 
-    private function protocol(Workshop $workshop, StripChoices $choices): Protocol
+    /** @param non-empty-list<ChainState> $states */
+    private function facts(Book $book, array $states): StripFacts
+    {
+        $nowS = $this->clock->unixS();
+        $onBike = array_filter($states, fn(ChainState $state) => $book->fittings->bikeOf($state->chainId, $nowS) !== null);
+        $first = (reset($onBike) ?: $states[0])->chainId;
+        // One quick link among them is enough to mind it.
+        $linked = array_filter(
+            $states,
+            fn(ChainState $state) => Drivetrain::of($book->settings, null, $state->chainId)->joint === Joint::QuickLink,
+        );
+        $bikeId = $book->fittings->bikeOf($first, $nowS) ?? ($book->settings->whole(SettingKey::ChainHome, $first) ?: null);
+
+        return new StripFacts(
+            Drivetrain::of($book->settings, $bikeId, $onBike === [] && $linked !== [] ? reset($linked)->chainId : $first),
+            $onBike !== [],
+        );
+    }
+
+    private function school(Workshop $workshop, StripChoices $choices): Protocol
     {
         $protocol = $this->protocols->find($workshop, $choices->protocol) ?? throw new NotPossible('protocol', 'no_protocol');
-        $protocol = $choices->withoutPetrol ? $protocol->withoutPetrol() : $protocol;
 
-        return $choices->split === null ? $protocol : $protocol->split($choices->split, $choices->totalMl, $choices->targetFraction);
+        return $choices->withoutPetrol ? $protocol->withoutPetrol() : $protocol;
     }
 
-    private function expectStrippable(Book $book, Chain $chain, Protocol $protocol, bool $inJob): void
+    private static function laidOut(Protocol $school, StripChoices $choices, Load $load, float $startG): Protocol
     {
-        $name = ['chain' => (new Names($book->settings))->fullChain($chain->id)];
-        $onBike = $book->fittings->bikeOf($chain->id, $this->clock->unixS()) !== null;
+        $chains = count($choices->chains);
+        $laidOut = $school->forLoad($load, $startG)->forChains($chains);
+
+        return $choices->split === null
+            ? $laidOut
+            : $laidOut->split($choices->split, $choices->totalMl, $choices->targetFraction, chains: $chains);
+    }
+
+    private function expectStrippable(Book $book, ChainState $state, Load $load, Protocol $protocol, bool $inJob): void
+    {
+        $translator = new Translator($book->settings, $this->clock->unixS());
+        $worn = $state->wear->result;
+        $name = [
+            'chain' => $translator->names->fullChain($state->chainId),
+            'worn' => $translator->quantities->percent($worn->valuePct ?? ($worn->lowerPct ?? 0.0)),
+            'limit' => $translator->quantities->mark($state->terms->limitPct),
+        ];
+        $onBike = $book->fittings->bikeOf($state->chainId, $this->clock->unixS()) !== null;
         $reason = match (true) {
-            $book->history($chain->id)->last(Retirement::class) !== null => 'strip_retired',
+            $state->retired() => 'strip_retired',
             $inJob => 'chain_in_job',
-            self::load($book, $chain->id) === Load::FactoryWaxed => 'strip_factory_waxed',
-            $onBike && !$protocol->dripOnly => 'strip_on_bike',
+            // A worn one is not worth stripping: common practice.
+            $state->wear->pastLimit => 'strip_worn',
+            $load === Load::FactoryWaxed => 'strip_factory_waxed',
             !$onBike && $protocol->dripOnly => 'strip_off_bike',
             default => null,
         };

@@ -20,16 +20,24 @@ final readonly class StartStrip
 {
     public function __construct(private PlanStrip $planStrip, private AppClock $clock) {}
 
-    /** Refused as PlanStrip refuses, and with NotPossible at `not_advised` unless a petrol school is agreed to. */
-    public function __invoke(ActionContext $by, StripChoices $choices, bool $notAdvisedAgreed): GuidedJob
+    /**
+     * Refused as PlanStrip refuses, and with NotPossible at `not_advised` unless a petrol school is agreed to, at `unmeasured` and `fresh_wax`
+     * unless that is.
+     *
+     * @param list<'not_advised'|'unmeasured'|'fresh_wax'> $agreed
+     */
+    public function __invoke(ActionContext $by, StripChoices $choices, array $agreed): GuidedJob
     {
-        return WriteTransaction::run(function () use ($by, $choices, $notAdvisedAgreed): GuidedJob {
+        return WriteTransaction::run(function () use ($by, $choices, $agreed): GuidedJob {
             $begun = GuidedJob::query()->in($by->workshop)->find($by->actionId);
             if ($begun !== null) {
                 return $begun;
             }
             $draft = ($this->planStrip)($by->workshop, $choices);
-            $draft->protocol->advised() || $notAdvisedAgreed || throw new NotPossible('not_advised', 'not_advised');
+            $asked = [...$draft->protocol->advised() ? [] : ['not_advised'], ...array_keys($draft->asks)];
+            foreach (array_diff($asked, $agreed) as $ask) {
+                throw new NotPossible($ask, $ask === 'not_advised' ? $ask : "strip_{$ask}");
+            }
             Workshop::query()->whereKey($by->workshop->id)->increment('revision');
             $by->workshop->refresh();
 

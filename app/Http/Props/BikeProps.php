@@ -8,6 +8,7 @@ use App\Http\Requests\Bike\BikeRequest;
 use App\Text\Translator;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Brakes;
 use Dripel\Core\Logbook\Commute;
 use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\SettingKey;
@@ -42,6 +43,7 @@ use Dripel\Core\Wear\LimitSchool;
  *         name: string,
  *         kind: string,
  *         speeds: int,
+ *         brakes: string,
  *         interval: string,
  *         interval_hours: float|null,
  *         limit_school: value-of<LimitSchool>,
@@ -61,6 +63,7 @@ use Dripel\Core\Wear\LimitSchool;
  *     weekdays: list<array{value: int, title: string}>,
  *     forms: FormDefaults,
  *     kinds: list<Choice>,
+ *     brakes: list<Choice>,
  *     schools: list<array{value: string, title: string, reason: string}>,
  * }
  */
@@ -82,6 +85,7 @@ final readonly class BikeProps
                 'name' => $this->translator->names->bike($bikeId),
                 'kind' => $bikeId === null ? 'road' : $settings->text(SettingKey::BikeKind, $bikeId, 'road'),
                 'speeds' => $bikeId === null ? 12 : $settings->whole(SettingKey::BikeSpeeds, $bikeId, 12),
+                'brakes' => $bikeId === null ? Brakes::Disc->value : $settings->text(SettingKey::BikeBrakes, $bikeId, Brakes::Disc->value),
                 'interval' =>
                     $bikeId !== null && $settings->byHoursAlone($bikeId, $nowS)
                         ? ''
@@ -117,6 +121,10 @@ final readonly class BikeProps
             'kinds' => array_map(
                 fn(string $kind) => ['value' => $kind, 'title' => ucfirst($this->translator->say("ui.kinds.{$kind}"))],
                 BikeRequest::KINDS,
+            ),
+            'brakes' => array_map(
+                fn(Brakes $brakes) => ['value' => $brakes->value, 'title' => $this->translator->say("ui.bike.brake.{$brakes->value}")],
+                Brakes::cases(),
             ),
             'schools' => array_map(
                 fn(LimitSchool $case) => [

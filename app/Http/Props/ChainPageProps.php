@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Actions\Strip\PlanStrip;
 use App\Text\ChainWords;
 use App\Text\Chart;
 use App\Text\ChartAxis;
@@ -268,7 +267,7 @@ final readonly class ChainPageProps
         ];
 
         return [
-            'load' => PlanStrip::load($this->book, $chainId)->value,
+            'load' => Load::cameWith($this->book->chain($chainId, $this->translator->nowS), $settings)->value,
             'joint' => $settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value),
             'directional' => $settings->whole(SettingKey::ChainDirectional, $chainId) === 1,
             'mass' => $massG === null ? '' : (string) round($q->units->fromGrams($massG), 2),
@@ -306,10 +305,15 @@ final readonly class ChainPageProps
                 $kept === null
                     ? null
                     : $this->translator->say('chain.kept', ['event' => $kept->event, 'day' => $this->translator->dayWord($kept->on)]),
-            'load' => $this->translator->say('strip.load.' . PlanStrip::load($this->book, $chainId)->value),
+            'load' => $this->translator->say(
+                'strip.load.' . Load::cameWith($this->book->chain($chainId, $this->translator->nowS), $settings)->value,
+            ),
             'joint' => $this->translator->say('ui.size.' . $settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value)),
             'directional' =>
                 $settings->whole(SettingKey::ChainDirectional, $chainId) === 1 ? $this->translator->say('ui.new_chain.outward') : null,
+            'link_state' => ($link = $this->book->inventory()->linkStateOf($chainId, $this->translator->nowS)) === null
+                ? null
+                : $this->translator->say("chain.link_state.{$link->value}"),
             'mass' => ($massG = $this->book->settings->number(SettingKey::ChainMassG, $chainId)) === null ? null : $q->mass($massG),
             'drip_interval' =>
                 ($dripKm = $this->book->settings->number(SettingKey::ChainDripKm, $chainId)) === null ? null : $q->distance($dripKm),

@@ -44,6 +44,7 @@ use Dripel\Core\Strip\StripRinseInput;
  *         moves?: list<array{kind: string, seconds: int}>,
  *         until_clear?: bool,
  *         seconds?: int,
+ *         water_parts?: float,
  *     }>,
  *     dripOnly: bool,
  *     kinds: list<string>,

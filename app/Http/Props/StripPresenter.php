@@ -61,7 +61,8 @@ final readonly class StripPresenter implements JobPresenter
 
     private static function dripOnly(GuidedJob $job): bool
     {
-        return in_array('brakes_covered', $job->steps[0]['ticks'], true);
+        // Jobs from before it was kept say it by their ticks.
+        return ($job->steps[0]['about']['on_bike'] ?? in_array('brakes_covered', $job->steps[0]['ticks'], true)) === true;
     }
 
     /** The solvent under the title: what is in the jar now. */
@@ -114,7 +115,7 @@ final readonly class StripPresenter implements JobPresenter
 
         return match (true) {
             is_int($bath) => ['key' => "bath-{$bath}", 'text' => $words->solvent(Solvent::from((string) $step->about['solvent']))],
-            in_array($step->code, ['prepare', 'dry', 'check'], true) => [
+            in_array($step->code, ['prepare', 'dry', 'check', 'brake'], true) => [
                 'key' => $step->code,
                 'text' => $translator->say("strip.lane.{$step->code}"),
             ],

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Actions\Strip\PlanStrip;
 use App\Actions\Strip\StripChoices;
 use App\Actions\Strip\StripDraft;
 use App\Cost\ReadPrices;
@@ -18,6 +17,7 @@ use App\Text\Translator;
 use App\Text\Translators;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\PotDay\PotRefusal;
 use Dripel\Core\Strip\BareClock;
 use Dripel\Core\Strip\BathSource;
@@ -76,6 +76,8 @@ use Dripel\Core\Strip\StripPlan;
  *     lines: list<string>,
  *     warnings: list<string>,
  *     advised: bool,
+ *     asks: list<array{field: 'unmeasured'|'fresh_wax', text: string}>,
+ *     offers: list<array{school: string|null, href: string|null, text: string}>,
  * }
  */
 final readonly class StripProps
@@ -139,7 +141,7 @@ final readonly class StripProps
         $chains = [];
         foreach ($book->chainIds as $id) {
             $state = $book->chain($id, $translator->nowS);
-            $load = PlanStrip::load($book, $id);
+            $load = Load::on($state, $book->settings);
             if (
                 !$state->retired() &&
                 !isset($jobs[$id]) &&
@@ -195,7 +197,9 @@ final readonly class StripProps
                     $translator->say('strip.plan.done', $times),
                     $translator->say($draft->protocol->dripOnly ? 'strip.plan.drip' : 'strip.plan.pot', $times),
                     $this->cost($workshop, $plan, $words, $translator),
-                    $this->ridden($workshop, $choices, $draft, $words, $translator),
+                    $this->ridden($workshop, $draft, $words, $translator),
+                    $this->waxed($draft, $translator),
+                    $draft->plan->steps[1]->code === 'take_off' ? $translator->say('strip.plan.on_again') : null,
                 ]),
             ),
             'warnings' => array_values(
@@ -209,6 +213,8 @@ final readonly class StripProps
                 ]),
             ),
             'advised' => $draft->protocol->advised(),
+            'asks' => $this->asks($draft, $translator),
+            'offers' => $this->offers($choices, $draft, $translator),
         ];
     }
 
@@ -259,7 +265,7 @@ final readonly class StripProps
     {
         $q = $translator->quantities;
         $choices = [['value' => null, 'title' => $translator->say('strip.source.fresh'), 'disabled' => false]];
-        foreach ($bath->kind === StepKind::Bath ? $draft->jars : [] as $jar) {
+        foreach ($bath->kind === StepKind::Scrub ? [] : $draft->jars as $jar) {
             if ($jar->solvent !== $bath->solvent || $jar->role === JarRole::Waste) {
                 continue;
             }
@@ -317,19 +323,13 @@ final readonly class StripProps
     }
 
     /** For a chain that was ridden on oil: what stripping it costs against a new one. */
-    private function ridden(
-        Workshop $workshop,
-        StripChoices $choices,
-        StripDraft $draft,
-        StripWords $words,
-        Translator $translator,
-    ): ?string {
-        $book = $this->readBook->withoutRides($workshop);
-        if (array_filter($choices->chains, fn(Chain $chain) => PlanStrip::load($book, $chain->id) === Load::Oiled) === []) {
+    private function ridden(Workshop $workshop, StripDraft $draft, StripWords $words, Translator $translator): ?string
+    {
+        if (!in_array(Load::Oiled, $draft->loads, true)) {
             return null;
         }
         $q = $translator->quantities;
-        $compared = StripOrBuy::of($draft->protocol, $draft->startG, ($this->readPrices)($workshop), $translator->nowS);
+        $compared = StripOrBuy::of($draft->school, $draft->startG, ($this->readPrices)($workshop), $translator->nowS);
 
         return $translator->say(
             match ($compared->dearer()) {
@@ -346,6 +346,48 @@ final readonly class StripProps
                 'chain' => $q->money($compared->newMinor ?? 0.0),
             ],
         );
+    }
+
+    /** Wax comes off with hot water before any solvent. */
+    private function waxed(StripDraft $draft, Translator $translator): ?string
+    {
+        $waxed = array_filter($draft->loads, fn(Load $load) => $load->isWax()) !== [];
+
+        return $waxed && !$draft->protocol->dripOnly ? $translator->say('strip.plan.wax') : null;
+    }
+
+    /** @return list<array{field: 'unmeasured'|'fresh_wax', text: string}> what is asked before it begins */
+    private function asks(StripDraft $draft, Translator $translator): array
+    {
+        return array_map(
+            fn(string $ask, array $ids) => [
+                'field' => $ask,
+                'text' => $translator->say("strip.ask.{$ask}", ['chains' => $translator->names->chains($ids)]),
+            ],
+            array_keys($draft->asks),
+            array_values($draft->asks),
+        );
+    }
+
+    /**
+     * The other ways for a chain that was ridden on oil: an ultrasonic bath, or a new one.
+     *
+     * @return list<array{school: string|null, href: string|null, text: string}>
+     */
+    private function offers(StripChoices $choices, StripDraft $draft, Translator $translator): array
+    {
+        if (!in_array(Load::Oiled, $draft->loads, true)) {
+            return [];
+        }
+        $home = $translator->settings->whole(SettingKey::ChainHome, $choices->chains[0]->id);
+        $ultrasonic = array_filter($draft->protocol->baths(), fn(ProtocolStep $bath) => $bath->kind === StepKind::Ultrasonic) !== [];
+
+        return [
+            ...$ultrasonic || $draft->protocol->dripOnly
+                ? []
+                : [['school' => Protocols::ULTRASONIC, 'href' => null, 'text' => $translator->say('strip.offer.ultrasonic')]],
+            ['school' => null, 'href' => '/chains/new' . ($home > 0 ? "?bike={$home}" : ''), 'text' => $translator->say('strip.offer.new')],
+        ];
     }
 
     private function at(Translator $translator, int $unixS): string

@@ -28,6 +28,8 @@ final readonly class Dip extends Event
         public bool $rinsed = false,
         /** Its soak was cut short and it took only part of a coat. */
         public bool $partly = false,
+        /** Its quick link went in with it, tied on. */
+        public bool $linkIn = false,
     ) {
         parent::__construct($id, $moment);
     }

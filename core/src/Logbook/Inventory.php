@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
+use Dripel\Core\Chain\Joint;
 use Dripel\Core\Interval\Condition;
+
+use Dripel\Core\Strip\Load;
 use LogicException;
 
 /** The cassettes, chainrings, jockey wheels and quick links of a logbook: where they are and what they ran. */
@@ -21,6 +24,22 @@ final readonly class Inventory
         return $links === []
             ? null
             : PartState::derive($links[count($links) - 1], $this->book, $this->book->history($links[count($links) - 1]->id), $nowS);
+    }
+
+    /** What is on the quick link that closes a chain; null where a pin does. The first one came with the chain. */
+    public function linkStateOf(int $chainId, int $nowS): ?LinkState
+    {
+        $settings = $this->book->settings;
+        if (Joint::tryFrom($settings->text(SettingKey::ChainJoint, $chainId)) === Joint::Pin) {
+            return null;
+        }
+        $later = array_slice($this->linksOf($chainId), 1);
+
+        return LinkState::of(
+            $this->book->history($chainId)->until($nowS),
+            $later === [] ? null : $this->book->history($later[count($later) - 1]->id)->last(Opening::class),
+            Load::tryFrom($settings->text(SettingKey::ChainLoad, $chainId)) === Load::FactoryWaxed,
+        );
     }
 
     /** @return list<Part> the quick links of a chain in the order in which they were opened; a spare may be older than the one before it */

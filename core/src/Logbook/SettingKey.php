@@ -10,6 +10,8 @@ enum SettingKey: string
     case BikeName = 'bike.name';
     case BikeKind = 'bike.kind';
     case BikeSpeeds = 'bike.speeds';
+    /** Disc, rim or hub: what is covered when something is dripped or brushed on the bike. */
+    case BikeBrakes = 'bike.brakes';
     /** km of wax between two dips. */
     case IntervalKm = 'bike.interval_km';
     /** Hours between two dips, null: only distance counts. */

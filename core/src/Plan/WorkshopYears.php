@@ -88,7 +88,7 @@ final readonly class WorkshopYears
             self::pot($book, $terms, $vessel, $waxG, $pickupG, $atOnce, $nowS),
             new SimulatedCosts(
                 $cost(Supply::Chain, 1),
-                $strip->minor / SolventCost::TOGETHER,
+                $strip->minor,
                 $cost(Supply::QuickLink, 1),
                 $cost(Supply::Cassette, 1),
                 IntervalEconomyInput::CHAINS_PER_CASSETTE,

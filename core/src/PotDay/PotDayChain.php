@@ -25,6 +25,8 @@ final readonly class PotDayChain
         public ?Condition $worst = null,
         /** Kept for an event. */
         public bool $race = false,
+        /** Its quick link was stripped with it, so that it may go in. */
+        public bool $linkClean = true,
     ) {
         Check::positive('mass_g', $massG);
     }

@@ -206,6 +206,7 @@ final readonly class PotDayPlan
                     PotWarning::Spent->value => $terms->overheatedBefore,
                     PotWarning::DirtyFirst->value => self::dirtyFirst($chains, $draft),
                     PotWarning::Gritty->value => $terms->grit > BathLedgerInput::GRIT_LIMIT + Check::EPSILON,
+                    PotWarning::GreasedLink->value => $terms->linkIn && self::any($chains, fn(PotDayChain $chain) => !$chain->linkClean),
                     PotWarning::NeverDirty->value => $terms->forRaces && self::any($chains, fn(PotDayChain $chain) => $chain->dirty()),
                     PotWarning::KeptClean->value =>
                         $terms->forRaces &&

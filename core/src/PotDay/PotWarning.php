@@ -32,6 +32,8 @@ enum PotWarning: string
     case KeptClean = 'kept_clean';
     /** One that was ridden in the wet or in mud in that pot. */
     case NeverDirty = 'never_dirty';
+    /** A quick link that was never stripped would go in tied on. */
+    case GreasedLink = 'greased_link';
     /** Nobody read its plate: its power comes from the last time, or from its kind and the grams in it. */
     case PowerLastTime = 'power_last_time';
     case PowerUsual = 'power_usual';
@@ -39,6 +41,6 @@ enum PotWarning: string
     /** Whether the day is not begun like this: dangerous, or in vain. */
     public function forbids(): bool
     {
-        return $this === self::NeverMelts || $this === self::NeverHot || $this === self::Overfull || $this === self::NeverDirty;
+        return $this === self::NeverMelts || $this === self::NeverHot || $this === self::Overfull || $this === self::NeverDirty || $this === self::GreasedLink;
     }
 }

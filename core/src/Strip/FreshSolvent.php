@@ -10,6 +10,9 @@ namespace Dripel\Core\Strip;
  */
 final readonly class FreshSolvent
 {
+    /** Chains that go through the jars together: common practice. */
+    private const TOGETHER = 3;
+
     /**
      * @param array<int, JarState> $jars
      *
@@ -19,14 +22,15 @@ final readonly class FreshSolvent
     {
         $fresh = [];
         while ($chains > 0) {
-            $load = min($chains, SolventCost::TOGETHER);
+            $load = min($chains, self::TOGETHER);
             $chains -= $load;
-            foreach (JarChoice::propose($protocol, $jars) as $n => $source) {
-                $bath = $protocol->baths()[$n];
+            $together = $protocol->forChains($load);
+            foreach (JarChoice::propose($together, $jars) as $n => $source) {
+                $bath = $together->baths()[$n];
                 if ($source->jarId !== null) {
                     $jars[$source->jarId] = $jars[$source->jarId]->after($load);
                 } elseif ($bath->solvent?->isStocked() === true) {
-                    $fresh[$bath->solvent->value] = ($fresh[$bath->solvent->value] ?? 0.0) + (float) $bath->volumeMl;
+                    $fresh[$bath->solvent->value] = ($fresh[$bath->solvent->value] ?? 0.0) + $bath->boughtMl();
                 }
             }
         }

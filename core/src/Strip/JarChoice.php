@@ -32,7 +32,8 @@ final readonly class JarChoice
                 2 => self::find($free, JarRole::Clean, $bath),
                 default => null,
             };
-            if ($bath->kind === StepKind::Bath && $jar !== null) {
+            // What is in a scrubber box on the bike is not poured back.
+            if ($bath->kind !== StepKind::Scrub && $jar !== null) {
                 $sources[] = BathSource::jar($jar->jarId, $jar->volumeMl, $jar->greaseG, $jar->flashC, $jar->boilingC);
                 continue;
             }

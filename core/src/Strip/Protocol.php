@@ -69,10 +69,10 @@ final readonly class Protocol
         return $solvents;
     }
 
-    /** What one run takes of a solvent, in ml, if nothing has to be repeated. */
+    /** What one run takes of a solvent from its can, in ml, if nothing has to be repeated. */
     public function volumeMl(Solvent $solvent): float
     {
-        return array_sum(array_map(fn(ProtocolStep $bath) => $bath->solvent === $solvent ? (float) $bath->volumeMl : 0.0, $this->baths()));
+        return array_sum(array_map(fn(ProtocolStep $bath) => $bath->solvent === $solvent ? $bath->boughtMl() : 0.0, $this->baths()));
     }
 
     /** @return array<string, float> what a run takes from the can with nothing in the jars, in ml by solvent, of those that are bought */
@@ -104,6 +104,76 @@ final readonly class Protocol
         );
     }
 
+    /** The same for so many chains in one jar. */
+    public function forChains(int $chains): self
+    {
+        return new self($this->code, array_map(fn(ProtocolStep $step) => $step->forChains($chains), $this->steps), $this->dripOnly);
+    }
+
+    /**
+     * The same for what is on the chains: old oil takes as many baths of the first solvent as bring it down to what a new chain is left
+     * with (strip.rinse), wax takes hot water first and then two baths of it at most. Common practice. On the bike no boiling water is poured.
+     */
+    public function forLoad(Load $load, float $startG): self
+    {
+        if ($load->isWax()) {
+            return $this->dripOnly
+                ? $this
+                : $this->withBaths(min(2, $this->ofFirst()))->after([
+                    new ProtocolStep(StepKind::HotWater),
+                    new ProtocolStep(StepKind::Wipe),
+                ]);
+        }
+
+        return $load === Load::Oiled ? $this->withBaths($this->washesFor($startG)) : $this;
+    }
+
+    /** How many baths of its first solvent it has. */
+    public function ofFirst(): int
+    {
+        $first = $this->solvents()[0];
+
+        return count(array_filter($this->baths(), fn(ProtocolStep $bath) => $bath->solvent === $first));
+    }
+
+    /** How many baths of its first solvent bring so much on a chain down to what a new chain is left with; never fewer than a new one has. */
+    public function washesFor(float $startG): int
+    {
+        $ofNew = $this->ofFirst();
+        $of = array_filter($this->baths(), fn(ProtocolStep $bath) => $bath->solvent === $this->solvents()[0]);
+        $volumeMl = array_sum(array_map(fn(ProtocolStep $bath) => (float) $bath->volumeMl, $of)) / $ofNew;
+        $leftOfNewG = (new StripRinse())(new StripRinseInput($volumeMl, null, $ofNew, null))->leftG;
+
+        return $startG <= StripRinseInput::START_G
+            ? $ofNew
+            : (new StripRinse())(new StripRinseInput($volumeMl, null, null, $leftOfNewG / $startG, startG: $startG))->washes;
+    }
+
+    /** The same with so many baths of its first solvent: the first and the last stay, what is added is like the last before it is looked at. */
+    private function withBaths(int $wanted): self
+    {
+        $first = $this->solvents()[0];
+        $places = array_keys(array_filter($this->steps, fn(ProtocolStep $step) => $step->solvent === $first));
+        $steps = $this->steps;
+        $last = $steps[$places[count($places) - 1]];
+        $more = $wanted - count($places);
+        if ($more >= 0) {
+            array_splice($steps, $places[count($places) - 1], 0, array_fill(0, $more, $last->with((float) $last->volumeMl, false)));
+        } else {
+            foreach (array_slice($places, 1, -$more) as $place) {
+                unset($steps[$place]);
+            }
+        }
+
+        return new self($this->code, array_values($steps), $this->dripOnly);
+    }
+
+    /** @param list<ProtocolStep> $before */
+    private function after(array $before): self
+    {
+        return new self($this->code, [...$before, ...$this->steps], $this->dripOnly);
+    }
+
     /**
      * The same with the solvent at hand split evenly into as few baths as leave a fraction of the grease (strip.rinse). The
      * first bath keeps what is done in it, the others are like the last one was, and the last is repeated until clear.
@@ -115,10 +185,11 @@ final readonly class Protocol
         float $totalMl,
         float $targetFraction,
         float $carryOverMl = StripRinseInput::CARRY_OVER_ML,
+        int $chains = 1,
     ): self {
-        $washes = (new StripRinse())(new StripRinseInput(null, $totalMl, null, $targetFraction, $carryOverMl))->washes;
+        $washes = (new StripRinse())(new StripRinseInput(null, $totalMl, null, $targetFraction, $chains * $carryOverMl))->washes;
         $eachMl = $totalMl / $washes;
-        if ($eachMl < ProtocolStep::LEAST_ML) {
+        if ($eachMl < $chains * ProtocolStep::LEAST_ML) {
             throw new InvalidInput(
                 'total_ml',
                 sprintf(
@@ -147,7 +218,7 @@ final readonly class Protocol
         return new self($this->code, $steps, $this->dripOnly);
     }
 
-    /** @return array{code: string, steps: list<array{kind: string, solvent?: string, volume_ml?: float, moves?: list<array{kind: string, seconds: int}>, until_clear?: bool, seconds?: int}>, drip_only: bool} */
+    /** @return array{code: string, steps: list<array{kind: string, solvent?: string, volume_ml?: float, moves?: list<array{kind: string, seconds: int}>, until_clear?: bool, seconds?: int, water_parts?: float}>, drip_only: bool} */
     public function toArray(): array
     {
         return [

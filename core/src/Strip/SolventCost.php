@@ -10,9 +10,6 @@ use Dripel\Core\Cost\Supply;
 /** What fresh solvent costs: money in minor units, unrounded, and the solvents that no price is known of. */
 final readonly class SolventCost
 {
-    /** Chains that go through the jars together: common practice. */
-    public const TOGETHER = 3;
-
     /** @param list<Solvent> $unpriced */
     private function __construct(public float $minor, public array $unpriced) {}
 

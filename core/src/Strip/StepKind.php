@@ -15,6 +15,8 @@ enum StepKind: string
     case Sieve = 'sieve';
     /** Through a scrubber box on the bike. */
     case Scrub = 'scrub';
+    /** Boiling water over it in a colander: takes wax off. */
+    case HotWater = 'hot_water';
     /** Under running water. */
     case Rinse = 'rinse';
     case Wipe = 'wipe';
@@ -29,6 +31,12 @@ enum StepKind: string
     public function isBath(): bool
     {
         return in_array($this, [self::Bath, self::Ultrasonic, self::Sieve, self::Scrub], true);
+    }
+
+    /** Whether it takes as much for each chain; a tank and a box on the bike hold what they hold. */
+    public function scales(): bool
+    {
+        return $this === self::Bath || $this === self::Sieve;
     }
 
     public function isDrying(): bool

@@ -25,23 +25,12 @@ final readonly class StripOrBuy
     /** @param float $startG what is on the ridden chain */
     public static function of(Protocol $protocol, float $startG, PriceList $prices, int $atS): self
     {
-        $baths = $protocol->baths();
-        $first = $protocol->solvents()[0];
-        $ofNew = count(array_filter($baths, fn(ProtocolStep $bath) => $bath->solvent === $first));
-        $volumeMl = $protocol->volumeMl($first) / $ofNew;
-        $leftOfNewG = (new StripRinse())(new StripRinseInput($volumeMl, null, $ofNew, null))->leftG;
-        $washes =
-            $startG <= StripRinseInput::START_G
-                ? $ofNew
-                : (new StripRinse())(new StripRinseInput($volumeMl, null, null, $leftOfNewG / $startG, startG: $startG))->washes;
-        $fresh = [];
-        foreach ($protocol->solvents() as $solvent) {
-            $solvent->isStocked() && ($fresh[$solvent->value] = $solvent === $first ? $washes * $volumeMl : $protocol->volumeMl($solvent));
-        }
+        $washes = $protocol->washesFor($startG);
+        $fresh = $protocol->forLoad(Load::Oiled, $startG)->freshMl();
 
         return new self(
             $washes,
-            $ofNew,
+            $protocol->ofFirst(),
             array_sum($fresh),
             SolventCost::of($fresh, $prices, $atS),
             $prices->costMinor(Supply::Chain, 1.0, $atS),

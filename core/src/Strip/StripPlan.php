@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Strip;
 
+use Dripel\Core\Chain\Joint;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Logbook\Brakes;
 
 /**
  * A protocol made ready for a job: its steps one by one, what each bath should leave, and the fresh solvent it takes if
@@ -42,16 +44,17 @@ final readonly class StripPlan
         int $chains,
         float $startG,
         float $carryOverMl = StripRinseInput::CARRY_OVER_ML,
+        StripFacts $facts = new StripFacts(),
     ): self {
         Check::between('chains', $chains, 1, self::MOST_CHAINS);
         Check::positive('start_g', $startG);
         $baths = $protocol->baths();
         count($sources) === count($baths) || throw new InvalidInput('sources', 'must be one for each of the ' . count($baths) . ' baths');
-        [$steps, $residues, $fresh, $loadG] = [[self::prepare($protocol)], [], [], $startG * $chains];
+        [$steps, $residues, $fresh, $loadG] = [self::begin($protocol, $facts), [], [], $startG * $chains];
         $washed = [];
         foreach ($protocol->steps as $step) {
             if (!$step->kind->isBath() || $step->solvent === null) {
-                $steps[] = new JobStep($step->kind->value, $step->seconds);
+                $steps[] = new JobStep($step->kind->value, $step->seconds, ticks: $step->kind === StepKind::HotWater ? ['wax_caught'] : []);
                 continue;
             }
             $bath = count($residues);
@@ -64,7 +67,7 @@ final readonly class StripPlan
             }
             $volumeMl = $source->jarMl ?? (float) $step->volumeMl;
             if ($source->jarId === null && $step->solvent->isStocked()) {
-                $fresh[$step->solvent->value] = ($fresh[$step->solvent->value] ?? 0.0) + $volumeMl;
+                $fresh[$step->solvent->value] = ($fresh[$step->solvent->value] ?? 0.0) + $step->boughtMl();
             }
             $from =
                 $source->jarId === null
@@ -86,6 +89,7 @@ final readonly class StripPlan
                         'solvent' => $step->solvent->value,
                         'volume_ml' => $volumeMl,
                         'fresh_ml' => $step->volumeMl,
+                        'concentrate_ml' => $step->waterParts === null ? null : $step->boughtMl(),
                         'jar' => $source->jarId,
                         'jar_g' => $from->greaseG,
                         'into' => $source->intoId,
@@ -97,7 +101,7 @@ final readonly class StripPlan
                 ),
             );
         }
-        $steps[] = new JobStep('check', ticks: ['jars_away', 'dry', 'no_smell']);
+        array_push($steps, ...self::end($protocol, $facts));
         $bareStep = 0;
         foreach ($steps as $i => $step) {
             $bareStep = ($step->about[self::ENDS_BATHS] ?? false) === true ? $i : $bareStep;
@@ -106,7 +110,35 @@ final readonly class StripPlan
         return new self($steps, $residues, $fresh, $bareStep);
     }
 
-    private static function prepare(Protocol $protocol): JobStep
+    /** @return non-empty-list<JobStep> */
+    private static function begin(Protocol $protocol, StripFacts $facts): array
+    {
+        $takeOff = $facts->onBike && !$protocol->dripOnly;
+
+        return [
+            self::prepare($protocol, $facts),
+            ...$takeOff
+                ? [new JobStep('take_off', about: ['joint' => $facts->bike->joint->value, 'derailleur' => $facts->bike->derailleur()])]
+                : [],
+        ];
+    }
+
+    /** @return non-empty-list<JobStep> */
+    private static function end(Protocol $protocol, StripFacts $facts): array
+    {
+        $brake = match ($facts->bike->brakes) {
+            Brakes::Disc => ['disc_cleaned', 'cover_off', 'pads_in', 'lever_bites'],
+            Brakes::Rim => ['rims_cleaned', 'cover_off', 'brake_bites'],
+            Brakes::Hub => ['brake_bites'],
+        };
+
+        return [
+            new JobStep('check', ticks: ['jars_away', 'dry', 'no_smell']),
+            ...$protocol->dripOnly ? [new JobStep('brake', about: ['brakes' => $facts->bike->brakes->value], ticks: $brake)] : [],
+        ];
+    }
+
+    private static function prepare(Protocol $protocol, StripFacts $facts): JobStep
     {
         $solvents = $protocol->solvents();
         $ticks = ['gloves'];
@@ -125,10 +157,21 @@ final readonly class StripPlan
             $ticks[] = 'no_anodised';
         }
         if ($protocol->dripOnly) {
-            $ticks[] = 'brakes_covered';
+            array_push(
+                $ticks,
+                ...match ($facts->bike->brakes) {
+                    Brakes::Disc => ['brakes_covered'],
+                    Brakes::Rim => ['rims_covered'],
+                    Brakes::Hub => [],
+                },
+                ...$facts->bike->derailleur() ? ['derailleur_slack'] : [],
+                ...['cloths_under'],
+            );
+        } elseif ($facts->bike->joint === Joint::QuickLink) {
+            $ticks[] = 'link_along';
         }
 
-        return new JobStep('prepare', ticks: $ticks);
+        return new JobStep('prepare', about: ['on_bike' => $protocol->dripOnly, 'directional' => $facts->bike->directional], ticks: $ticks);
     }
 
     /**

@@ -18,7 +18,7 @@ export type JobEventKind = 'done' | 'again' | 'pause' | 'resume' | 'longer' | 's
 
 export type LimitSchool = 'strict' | 'by_speeds' | 'one_mark' | 'digital'
 
-export type Load = 'greased' | 'oiled' | 'factory_waxed'
+export type Load = 'greased' | 'oiled' | 'factory_waxed' | 'used_wax' | 'fresh_wax'
 
 export type NextKind = 'bare' | 'job' | 'wet' | 'wet_past' | 'overdue' | 'unsure' | 'outrun' | 'event_dip' | 'planned_pot' | 'planned_drip' | 'unmet' | 'evening' | 'chores' | 'strip' | 'worn' | 'measure' | 'buy' | 'no_chain' | 'no_bike' | 'wipe' | 'rides_in' | 'jar_spent' | 'jar_settled' | 'bath' | 'commute'
 
@@ -36,7 +36,7 @@ export type Slot = 'chain' | 'cassette' | 'ring' | 'jockey_wheels' | 'trainer'
 
 export type Solvent = 'white_spirit' | 'methylated_spirit' | 'isopropyl_alcohol' | 'acetone' | 'petrol' | 'lamp_oil' | 'degreaser' | 'soapy_water' | 'water'
 
-export type StepKind = 'bath' | 'ultrasonic' | 'sieve' | 'scrub' | 'rinse' | 'wipe' | 'hang' | 'dry' | 'blow_dry'
+export type StepKind = 'bath' | 'ultrasonic' | 'sieve' | 'scrub' | 'hot_water' | 'rinse' | 'wipe' | 'hang' | 'dry' | 'blow_dry'
 
 export type Verb = 'wet' | 'pot_day' | 'topup' | 'wipe' | 'swap' | 'strip' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'measure' | 'add' | 'look' | 'go' | 'ahead' | 'jar'
 
@@ -59,6 +59,7 @@ export interface BikePage {
     name: string
     kind: string
     speeds: number
+    brakes: string
     interval: string
     interval_hours: number | null
     limit_school: LimitSchool
@@ -78,6 +79,7 @@ export interface BikePage {
   weekdays: { value: number; title: string }[]
   forms: FormDefaults
   kinds: Choice[]
+  brakes: Choice[]
   schools: { value: string; title: string; reason: string }[]
 }
 
@@ -1097,6 +1099,7 @@ export interface ProtocolPage {
     moves?: { kind: string; seconds: number }[]
     until_clear?: boolean
     seconds?: number
+    water_parts?: number
   }[]
   dripOnly: boolean
   kinds: string[]
@@ -1302,6 +1305,8 @@ export interface StripPlanView {
   lines: string[]
   warnings: string[]
   advised: boolean
+  asks: { field: 'unmeasured' | 'fresh_wax'; text: string }[]
+  offers: { school: string | null; href: string | null; text: string }[]
 }
 
 export interface TimeAxis {

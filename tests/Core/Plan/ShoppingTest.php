@@ -139,15 +139,15 @@ it('buys the chains that a bike lacks, a link for each, and what stripping them 
     expect($lacks(3))
         ->toBe(['chain 1 2026-11-25 few', $link, 'white_spirit 600 2026-11-25 strip'])
         ->and($lacks(5))
-        ->toBe(['chain 3 2026-11-25 few', $link, $link, $link, 'white_spirit 600 2026-11-25 strip'])
+        ->toBe(['chain 3 2026-11-25 few', $link, $link, $link, 'white_spirit 1800 2026-11-25 strip'])
         ->and($lacks(6))
-        ->toBe(['chain 4 2026-11-25 few', $link, $link, $link, $link, 'white_spirit 1200 2026-11-25 strip'])
+        ->toBe(['chain 4 2026-11-25 few', $link, $link, $link, $link, 'white_spirit 2400 2026-11-25 strip'])
         // A chain that is closed by a pin comes with one.
         ->and($lacks(3, settings: [[SettingKey::ChainJoint, 1, 'pin']]))
         ->toBe(['chain 1 2026-11-25 few', 'white_spirit 600 2026-11-25 strip'])
         // Two spares in the drawer.
         ->and($lacks(5, [new Part(50, PartKind::QuickLink), new Part(51, PartKind::QuickLink)]))
-        ->toBe(['chain 3 2026-11-25 few', $link, 'white_spirit 600 2026-11-25 strip']);
+        ->toBe(['chain 3 2026-11-25 few', $link, 'white_spirit 1800 2026-11-25 strip']);
     // The dirty jar does two cleanings more, so one load of three; the clean one does both loads, and a jar of 200 ml is no bath.
     $jar = fn(JarRole $role, float $ml, int $cleanings) => [
         $role->value => new JarState((int) $ml, $role, Solvent::WhiteSpirit, $ml, 1.0, 0, $cleanings, 10, false, null, null),

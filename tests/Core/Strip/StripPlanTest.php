@@ -106,7 +106,7 @@ it('leads through the default school step by step', function (): void {
         ->and($plan->steps[6]->about['into'])
         ->toBe(9)
         ->and($plan->steps[0]->ticks)
-        ->toBe(['gloves', 'open_air', 'no_flame', 'plastic_jar'])
+        ->toBe(['gloves', 'open_air', 'no_flame', 'plastic_jar', 'link_along'])
         ->and($plan->steps[19]->ticks)
         ->toBe(['jars_away', 'dry', 'no_smell'])
         ->and($plan->freshMl)

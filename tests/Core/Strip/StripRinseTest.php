@@ -165,7 +165,7 @@ it('knows what burns, and how easily: flash and boiling points of the kinds (NIO
 ]);
 
 it('starts from more than grease where a chain was oiled, and from nothing where its factory waxed it (house rules)', function (): void {
-    expect(array_map(fn(Load $load) => $load->grams(), Load::cases()))->toBe([8.0, 16.0, 0.0]);
+    expect(array_map(fn(Load $load) => $load->grams(), Load::cases()))->toBe([8.0, 16.0, 0.0, 2.0, 2.0]);
 });
 
 it('takes the figures of a sheet before those of the kind, and mixes them not', function (): void {

@@ -145,7 +145,7 @@ it('leads from the box to bare steel, counts each tap once, and writes the recor
 
     // Nothing is skipped that must be confirmed.
     ($this->tap)($job, ['position' => 0])->assertJsonValidationErrors(['ticks' => __('errors.tick_all')]);
-    $ticks = ['gloves', 'open_air', 'no_flame', 'plastic_jar'];
+    $ticks = ['gloves', 'open_air', 'no_flame', 'plastic_jar', 'link_along'];
     $first = ['id' => (string) Str::uuid(), 'position' => 0, 'ticks' => $ticks];
     ($this->tap)($job, $first)->assertOk()->assertJsonPath('current.position', 1);
     ($this->tap)($job, $first)->assertOk()->assertJsonPath('current.position', 1);
@@ -314,9 +314,22 @@ it('runs every school through to bare steel; petrol only if agreed to', function
 
 it('says which chains are not for this, and what an oil-ridden one costs against a new one', function (): void {
     $fitted = $this->bench->chain($this->heron, 'F', fit: true);
-    ($this->plan)(['chains' => [$fitted->id]])->assertJsonValidationErrors([
-        'chains' => __('errors.strip_on_bike', ['chain' => 'Heron F']),
+    // On the bike, freshly waxed: asked, taken off and on again in one sitting; hot water before the spirit.
+    ($this->plan)(['chains' => [$fitted->id]])
+        ->assertOk()
+        ->assertJsonPath('asks.0.field', 'fresh_wax')
+        ->assertJsonPath('lines.5', __('strip.plan.on_again'))
+        ->assertJsonCount(4, 'baths');
+    $this->post('/strip', [
+        'action_id' => (string) Str::uuid(),
+        'chains' => [$fitted->id],
+        'protocol' => Protocols::DEFAULT,
+    ])->assertSessionHasErrors([
+        'fresh_wax' => __('errors.strip_fresh_wax'),
     ]);
+    $job = ($this->begin)(['chains' => [$fitted->id], 'fresh_wax' => true]);
+    expect(array_slice(array_column($job->steps, 'code'), 0, 4))->toBe(['prepare', 'take_off', 'hot_water', 'wipe']);
+    $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()]);
     ($this->plan)(['protocol' => 'on_the_bike'])->assertJsonValidationErrors([
         'chains' => __('errors.strip_off_bike', ['chain' => 'Heron N']),
     ]);
@@ -343,6 +356,9 @@ it('says which chains are not for this, and what an oil-ridden one costs against
     $oiled = $this->bench->lastAction()->about->chains[0];
     ($this->plan)(['chains' => [$oiled]])
         ->assertJsonPath('start', '16')
+        ->assertJsonCount(6, 'baths')
+        ->assertJsonPath('offers.0.school', 'ultrasonic')
+        ->assertJsonPath('offers.1.href', "/chains/new?bike={$this->heron->id}")
         ->assertJsonPath(
             'lines.4',
             fn(string $line) => str_contains($line, 'it takes 4 baths of white spirit') && str_contains($line, 'where a new chain takes 3'),
@@ -371,7 +387,7 @@ it('keeps protocols of one’s own and refuses one that would be dangerous', fun
     $keep($steps)->assertSessionHasNoErrors()->assertRedirect('/strip');
     $this->get('/strip')->assertInertia(fn($page) => $page->count('protocols', 11)->where('protocols.10.name', 'Mine')->etc());
     $code = 'own-' . DB::table('protocols')->value('id');
-    $job = app(StartStrip::class)($this->bench->by(), new StripChoices([$this->box], $code), false);
+    $job = app(StartStrip::class)($this->bench->by(), new StripChoices([$this->box], $code), []);
     expect($job->title)->toBe('Mine');
     // Changed while a job runs: the job keeps what it began with.
     $steps[0]['volume_ml'] = 400;
@@ -415,8 +431,8 @@ it('takes several chains in one jar, counts each, and leaves out one that was ta
     $two = [$this->box, $this->bench->chain($this->heron, 'M', null)];
     $gone = $this->bench->chain($this->heron, 'L', null);
     $job = ($this->begin)(['chains' => [...array_map(fn(Chain $chain) => $chain->id, $two), $gone->id], 'protocol' => 'two_bottles']);
-    // 24 g in 250 ml, 45 ml carried over by the three: 8 · 45/295 = 1.2 g each.
-    $this->getJson("/jobs/{$job->id}/state")->assertJsonPath('residues.1.text', "1.2\u{a0}g");
+    // As much for each: 24 g in 750 ml, 45 ml carried over by the three: 8 · 45/795 = 0.45 g each.
+    $this->getJson("/jobs/{$job->id}/state")->assertJsonPath('residues.1.text', "0.45\u{a0}g");
     $this->post("/actions/{$gone->action_id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     ($this->lead)($job);
     expect(array_map(fn(Chain $chain) => $this->bench->state($chain)->status, $two))

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Chain;
 
 use App\Actions\Chain\AddChain;
-use App\Actions\Strip\PlanStrip;
 use App\Actions\Workshop\ChangeSettings;
 use App\Guided\OpenJobs;
 use App\Http\Controllers\Controller;
@@ -113,7 +112,7 @@ final class ChainController extends Controller
         // What was never said of it is not said now just because the form shows what is supposed.
         $book = $readBook($current->workshop());
         $supposed = [
-            SettingKey::ChainLoad->value => PlanStrip::load($book, $chain->id)->value,
+            SettingKey::ChainLoad->value => Load::cameWith($book->chain($chain->id, PHP_INT_MAX), $book->settings)->value,
             SettingKey::ChainJoint->value => Joint::QuickLink->value,
         ];
         $facts = array_filter(

@@ -37,6 +37,6 @@ final class StripPlanController extends Controller
 
     public function store(StripRequest $request, StartStrip $startStrip): RedirectResponse
     {
-        return redirect()->route('job', $startStrip($request->context(), $request->choices(), $request->boolean('not_advised'))->id);
+        return redirect()->route('job', $startStrip($request->context(), $request->choices(), $request->agreed())->id);
     }
 }

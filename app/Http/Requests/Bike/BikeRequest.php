@@ -6,6 +6,7 @@ namespace App\Http\Requests\Bike;
 
 use App\Http\Requests\ActionRequest;
 use App\Text\Units;
+use Dripel\Core\Logbook\Brakes;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Wear\LimitSchool;
 use Illuminate\Validation\Rule;
@@ -23,6 +24,7 @@ final class BikeRequest extends ActionRequest
             'name' => ['required', 'string', 'max:40'],
             'kind' => ['required', Rule::in(self::KINDS)],
             'speeds' => ['required', 'integer', 'between:1,14'],
+            'brakes' => ['nullable', Rule::enum(Brakes::class)],
             // Empty where only hours count.
             'interval' => ['required_without:interval_hours', 'nullable', 'numeric', 'gte:20', 'lte:2000'],
             'interval_hours' => ['nullable', 'numeric', 'gt:0', 'lte:500'],
@@ -57,6 +59,7 @@ final class BikeRequest extends ActionRequest
         ] +
             ($this->has('by_ear') ? [SettingKey::ByEar->value => (int) $this->boolean('by_ear')] : []) +
             $this->weeks() +
+            ($this->filled('brakes') ? [SettingKey::BikeBrakes->value => $this->string('brakes')->toString()] : []) +
             ($this->has('drip_only') ? [SettingKey::DripOnly->value => (int) $this->boolean('drip_only')] : []) +
             ($this->has('chains_wanted')
                 ? [SettingKey::ChainsWanted->value => $this->filled('chains_wanted') ? $this->integer('chains_wanted') : null]

@@ -25,7 +25,7 @@ final class ChainRequest extends ActionRequest
             'speeds' => ['required', 'integer', 'between:1,14'],
             'pitches' => ['nullable', 'integer', 'between:60,180'],
             'half_link' => ['boolean'],
-            'load' => ['nullable', Rule::enum(Load::class)],
+            'load' => ['nullable', Rule::enum(Load::class)->only(Load::comesWith())],
             'joint' => ['nullable', Rule::enum(Joint::class)],
             'directional' => ['boolean'],
             'mass' => ['nullable', 'numeric', 'gt:0', 'lt:2000'],

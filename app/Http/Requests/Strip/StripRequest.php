@@ -25,6 +25,8 @@ final class StripRequest extends ActionRequest
             'sources.*.into' => ['nullable', 'integer'],
             'without_petrol' => ['boolean'],
             'not_advised' => ['boolean'],
+            'unmeasured' => ['boolean'],
+            'fresh_wax' => ['boolean'],
             'split' => ['nullable', Rule::enum(Solvent::class)],
             'total_ml' => ['required_with:split', 'nullable', 'numeric', 'gt:0', 'lte:20000'],
             'target_pct' => ['required_with:split', 'nullable', 'numeric', 'gt:0', 'lt:100'],
@@ -38,6 +40,12 @@ final class StripRequest extends ActionRequest
         foreach ((array) $this->input('sources') as $source) {
             array_map($this->find()->jar(...), array_filter([$source['jar'] ?? null, $source['into'] ?? null]));
         }
+    }
+
+    /** @return list<'not_advised'|'unmeasured'|'fresh_wax'> what was said before it begins */
+    public function agreed(): array
+    {
+        return array_values(array_filter(['not_advised', 'unmeasured', 'fresh_wax'], fn(string $field) => $this->boolean($field)));
     }
 
     public function choices(): StripChoices

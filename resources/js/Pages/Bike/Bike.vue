@@ -46,6 +46,7 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
       <v-text-field v-model="form.name" :label="t('bike.name')" :error-messages="form.errors.name" name="name" :autofocus="bike === null" />
       <div class="two">
         <v-select v-model="form.kind" :items="kinds" :label="t('bike.kind')" :error-messages="form.errors.kind" />
+        <v-select v-model="form.brakes" :items="brakes" :label="t('bike.brakes')" :error-messages="form.errors.brakes" data-test="brakes" />
         <NumberField
           v-model="form.speeds"
           whole

@@ -20,6 +20,8 @@ const form = reactive({
   sources: null as { jar: number | null; into: number | null }[] | null,
   without_petrol: false,
   not_advised: false,
+  unmeasured: false,
+  fresh_wax: false,
   split: '',
   total_ml: '',
   target_pct: '1',
@@ -57,7 +59,9 @@ watch(preview, (plan) => (baths.value = plan?.baths ?? (form.chains.length ? bat
 const errors = computed<Record<string, string | undefined>>(() => ({ ...problems.value, ...refused.value }))
 const beside = computed(() =>
   Object.entries(errors.value).filter(
-    ([field]) => !['start', 'total_ml', 'target_pct', 'target_fraction', 'not_advised'].includes(field) && !field.startsWith('sources.'),
+    ([field]) =>
+      !['start', 'total_ml', 'target_pct', 'target_fraction', 'not_advised', 'unmeasured', 'fresh_wax'].includes(field) &&
+      !field.startsWith('sources.'),
   ),
 )
 const splits = computed(() => [{ value: '', title: t('strip_plan.as_school') }, ...(school.value?.solvents ?? [])])
@@ -94,6 +98,13 @@ function start(): void {
               ><span class="muted">{{ chain.load }}</span>
             </label>
             <p v-if="errors.chains" class="ember" role="alert" data-test="chains-problem">{{ errors.chains }}</p>
+            <TickBox
+              v-for="ask in preview?.asks ?? []"
+              :key="ask.field"
+              v-model="form[ask.field]"
+              :label="ask.text"
+              :error-messages="errors[ask.field]"
+              :data-test="`ask-${ask.field}`" />
           </fieldset>
           <fieldset>
             <legend>{{ t('strip_plan.school') }}</legend>
@@ -154,6 +165,14 @@ function start(): void {
             <ul v-if="preview" class="lines" data-test="plan-lines">
               <li v-for="line in preview.lines" :key="line">{{ line }}</li>
             </ul>
+            <p v-if="preview?.offers.length" class="row offers" data-test="offers">
+              <template v-for="offer in preview.offers" :key="offer.text">
+                <Link v-if="offer.href" :href="offer.href">{{ offer.text }}</Link>
+                <button v-else type="button" class="as-link" @click="form.protocol = offer.school ?? form.protocol">
+                  {{ offer.text }}
+                </button>
+              </template>
+            </p>
             <div class="row">
               <v-btn type="submit" variant="flat" color="primary" size="large" :loading="starting" data-test="start">{{
                 t('strip_plan.start')

@@ -14,6 +14,7 @@ type Step = {
   kind: string
   solvent: string
   volume_ml: string
+  water_parts: string
   moves: Move[]
   until_clear: boolean
   minutes: string
@@ -22,6 +23,7 @@ interface Kept {
   kind: string
   solvent?: string
   volume_ml?: number
+  water_parts?: number
   moves?: { kind: string; seconds: number }[]
   until_clear?: boolean
   seconds?: number
@@ -39,6 +41,7 @@ const { form, submit } = useActionForm<{ name: string; drip_only: boolean; steps
     kind: step.kind,
     solvent: step.solvent ?? 'white_spirit',
     volume_ml: step.volume_ml === undefined ? '200' : String(step.volume_ml),
+    water_parts: step.water_parts === undefined ? '' : String(step.water_parts),
     moves: (step.moves ?? [{ kind: 'shake', seconds: 60 }]).map((move) => ({ kind: move.kind, minutes: minutes(move.seconds) })),
     until_clear: step.until_clear ?? false,
     minutes: minutes(step.seconds ?? 600),
@@ -60,6 +63,7 @@ function kept(step: Step): Kept {
     volume_ml: Number(step.volume_ml.replace(',', '.')) || 0,
     moves: step.moves.map((move) => ({ kind: move.kind, seconds: seconds(move.minutes) })),
     until_clear: step.until_clear,
+    ...(step.solvent === 'degreaser' && step.water_parts ? { water_parts: Number(step.water_parts.replace(',', '.')) || 0 } : {}),
   }
 }
 function add(): void {
@@ -67,6 +71,7 @@ function add(): void {
     kind: 'bath',
     solvent: 'white_spirit',
     volume_ml: '200',
+    water_parts: '',
     moves: [{ kind: 'shake', minutes: '2' }],
     until_clear: false,
     minutes: '10',
@@ -107,6 +112,13 @@ const drop = () => write('delete', `/protocols/${props.own}`)
                 density="compact"
                 class="short"
                 :name="`volume-${i + 1}`" />
+              <NumberField
+                v-if="step.solvent === 'degreaser'"
+                v-model="step.water_parts"
+                :label="t('protocol.water_parts')"
+                density="compact"
+                class="short"
+                :name="`water-${i + 1}`" />
               <TickBox v-model="step.until_clear" :label="t('protocol.until_clear')" />
             </template>
             <NumberField
