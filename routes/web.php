@@ -9,6 +9,7 @@ use App\Http\Controllers\Arriving\OpeningController;
 use App\Http\Controllers\Arriving\PartsTableController;
 use App\Http\Controllers\Bike\BikeController;
 use App\Http\Controllers\Bike\BrushingController;
+use App\Http\Controllers\Bike\ConversionController;
 use App\Http\Controllers\Books\BooksController;
 use App\Http\Controllers\CatchUp\CommuteController;
 use App\Http\Controllers\CatchUp\EstimateController;
@@ -153,11 +154,15 @@ Route::middleware('auth')->group(function (): void {
             ->whereNumber('bike');
         Route::put('/bikes/{bike}', [BikeController::class, 'update'])->whereNumber('bike');
         Route::post('/bikes/{bike}/fittings', [FittingController::class, 'store'])->whereNumber('bike');
+        Route::post('/bikes/{bike}/fittings/led', [FittingController::class, 'lead'])->whereNumber('bike');
         Route::post('/bikes/{bike}/corrections', [CorrectionController::class, 'store'])->whereNumber('bike');
         Route::post('/bikes/{bike}/estimates', [EstimateController::class, 'store'])->whereNumber('bike');
         Route::post('/bikes/{bike}/estimates/spread', [EstimateController::class, 'spread'])->whereNumber('bike');
         Route::post('/bikes/{bike}/commute-days', [CommuteController::class, 'days'])->whereNumber('bike');
+        Route::get('/bikes/{bike}/convert', [ConversionController::class, 'show'])->whereNumber('bike');
+        Route::post('/bikes/{bike}/convert', [ConversionController::class, 'store'])->whereNumber('bike');
         Route::post('/bikes/{bike}/brushings', [BrushingController::class, 'store'])->whereNumber('bike');
+        Route::post('/bikes/{bike}/brushings/led', [BrushingController::class, 'lead'])->whereNumber('bike');
         Route::post('/bikes/{bike}/noises', [NoiseController::class, 'store'])->whereNumber('bike');
 
         Route::get('/chains/new', [ChainController::class, 'create'])->name('chains.new');

@@ -9,4 +9,6 @@ enum GuidedKind: string
     case Strip = 'strip';
     case PotDay = 'pot_day';
     case Drip = 'drip';
+    case Fit = 'fit';
+    case Care = 'care';
 }

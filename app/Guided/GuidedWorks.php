@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Guided;
 
+use App\Actions\Bike\CareWork;
 use App\Actions\Drip\DripWork;
+use App\Actions\Fitting\FitWork;
 use App\Actions\PotDay\PotDayWork;
 use App\Actions\Strip\StripWork;
 use App\Models\GuidedJob;
@@ -12,7 +14,13 @@ use App\Models\GuidedJob;
 /** The one list of the kinds of guided jobs. */
 final readonly class GuidedWorks
 {
-    public function __construct(private StripWork $strip, private PotDayWork $potDay, private DripWork $drip) {}
+    public function __construct(
+        private StripWork $strip,
+        private PotDayWork $potDay,
+        private DripWork $drip,
+        private FitWork $fit,
+        private CareWork $care,
+    ) {}
 
     public function of(GuidedJob $job): GuidedWork
     {
@@ -20,6 +28,8 @@ final readonly class GuidedWorks
             GuidedKind::Strip => $this->strip,
             GuidedKind::PotDay => $this->potDay,
             GuidedKind::Drip => $this->drip,
+            GuidedKind::Fit => $this->fit,
+            GuidedKind::Care => $this->care,
         };
     }
 }

@@ -39,6 +39,7 @@ final readonly class OpenJobs
                             $job->chains,
                             $run->step()->code ?? '',
                             $run->step()?->leavable() === true ? $run->dueS() : null,
+                            bikeId: is_int($job->terms['bike'] ?? null) ? $job->terms['bike'] : null,
                         );
                 })
                 ->all(),

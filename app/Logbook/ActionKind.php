@@ -53,6 +53,7 @@ enum ActionKind: string
     case WipeDownChain = 'care_for_chain';
     case KeepBottle = 'keep_bottle';
     case RecordReading = 'record_reading';
+    case ConvertBike = 'convert_bike';
     case BrushDrivetrain = 'brush_drivetrain';
     case ReportNoise = 'report_noise';
     case MoveEntry = 'move_entry';

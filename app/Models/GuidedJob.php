@@ -23,7 +23,7 @@ use LogicException;
  * @property GuidedKind $kind
  * @property string $title the code of its school, or the name of a protocol of one's own
  * @property non-empty-list<array{code: string, seconds: int|null, about: array<string, string|int|float|bool|null>, again_from: int|null, ticks: list<string>, chains?: list<int>, since?: int|null, holds?: bool, sign?: string|null, skippable?: bool, handling_s?: int}> $steps
- * @property non-empty-list<int> $chains
+ * @property list<int> $chains none: it is about a bike alone
  * @property array<string, mixed> $terms what its kind needs to know
  * @property int $started_at when it began, or is planned to
  * @property int|null $begun_at null: it is planned and waits

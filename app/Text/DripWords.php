@@ -30,6 +30,10 @@ final readonly class DripWords
         'gears' => ['brake', 'fingers'],
         'leave' => ['dry'],
         'brush_in' => ['brake', 'fingers'],
+        'line' => ['brake', 'fingers'],
+        'sweep_up' => ['brake', 'fingers'],
+        'brush_board' => ['sheet'],
+        'how_much' => ['sheet'],
         'put_on' => ['link', 'brake'],
         'put_on_single' => ['link', 'brake'],
     ];
@@ -39,8 +43,20 @@ final readonly class DripWords
     /** @return array{title: string, text: string} */
     public function step(JobStep $step): array
     {
-        $parameters = ['drops' => (string) ($step->about['drops'] ?? ''), 'coat' => (string) ($step->about['coat'] ?? '')];
-        $again = $step->code === 'drops' && ($step->about['coat'] ?? 1) > 1;
+        $boxMl = $step->about['box_ml'] ?? null;
+        $parameters = [
+            'drops' => (string) ($step->about['drops'] ?? ''),
+            'coat' => (string) ($step->about['coat'] ?? ''),
+            'time' => (string) ($step->about['time'] ?? ''),
+            'ml' => is_numeric($boxMl)
+                ? $this->translator->say('drip.box_ml', ['ml' => $this->translator->quantities->volume((float) $boxMl)])
+                : '',
+            'brake' => $this->translator->say('drip.brake.' . ($step->about['brakes'] ?? 'disc')),
+            'start' => $this->translator->say('drip.start.' . ($step->about['joint'] ?? 'quick_link')),
+            'open' => $this->translator->say('drip.open.' . ($step->about['joint'] ?? 'quick_link')),
+            'close' => $this->translator->say('drip.close.' . ($step->about['joint'] ?? 'quick_link')),
+        ];
+        $again = in_array($step->code, ['drops', 'line'], true) && ($step->about['coat'] ?? 1) > 1;
 
         return [
             'title' => $this->translator->say("drip.step.{$step->code}." . ($again ? 'again_title' : 'title'), $parameters),

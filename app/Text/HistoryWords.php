@@ -205,10 +205,10 @@ final readonly class HistoryWords
                 $about->act === null
                     ? ''
                     : $this->translator->say("strip.acted.{$about->act}", [
-                        'jar' => $this->translator->names->jar($about->jar),
-                        'ml' => $q->volume((float) $about->ml),
-                        'solvent' => $about->solvent === null ? '' : $this->translator->say("strip.solvent.{$about->solvent}"),
-                    ]) . ($about->name === null ? '' : $this->translator->say('strip.acted.turn', ['jar' => $about->name])),
+                            'jar' => $this->translator->names->jar($about->jar),
+                            'ml' => $q->volume((float) $about->ml),
+                            'solvent' => $about->solvent === null ? '' : $this->translator->say("strip.solvent.{$about->solvent}"),
+                        ]) . ($about->name === null ? '' : $this->translator->say('strip.acted.turn', ['jar' => $about->name])),
             'bathed' =>
                 $about->bath === null
                     ? ''
@@ -307,6 +307,7 @@ final readonly class HistoryWords
             $key === SettingKey::ChainMassG => $q->mass((float) $value),
             $key === SettingKey::ChainLoad => $this->translator->say("strip.load.{$value}"),
             $key === SettingKey::ChainJoint => $this->translator->say("ui.size.{$value}"),
+            $key === SettingKey::DripCleanSchool => $this->translator->say("drip.clean.{$value}"),
             $key === SettingKey::ExcessSchool => $this->translator->say("drip.excess.{$value}"),
             in_array($key, [SettingKey::ByEar, SettingKey::DripOnly, SettingKey::OnTrainer], true) => $this->translator->say(
                 $value ? 'ui.device.yes' : 'ui.device.no',

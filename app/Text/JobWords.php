@@ -18,6 +18,7 @@ final readonly class JobWords
             GuidedKind::Strip => (new StripWords($this->translator))->title($job->step),
             GuidedKind::PotDay => (new PotDayWords($this->translator))->title($job->step),
             GuidedKind::Drip => (new DripWords($this->translator))->title($job->step),
+            GuidedKind::Fit, GuidedKind::Care => (new BikeJobWords($this->translator, GuidedKind::from($job->kind)))->title($job->step),
         };
     }
 }

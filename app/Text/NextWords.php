@@ -7,6 +7,7 @@ namespace App\Text;
 use App\Guided\GuidedKind;
 use Dripel\Core\Bath\BathLedgerInput;
 use Dripel\Core\Bath\BathState;
+use Dripel\Core\Care\Conversion;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Next\DripOfPlan;
@@ -90,6 +91,7 @@ final readonly class NextWords
             NextKind::Job => match ($step->about instanceof OpenJob ? $step->about->kind : null) {
                 OpenJob::POT_DAY => 'pot',
                 GuidedKind::Drip->value => 'drip',
+                GuidedKind::Fit->value, GuidedKind::Care->value => 'at_bike',
                 default => 'strip',
             },
             NextKind::PlannedDrip => 'drip',
@@ -118,7 +120,11 @@ final readonly class NextWords
                     fn(NextItem $step) => match (true) {
                         $step->about instanceof JarState => $names->jar($step->about->jarId),
                         $step->about instanceof BathState => $names->pot($step->about->potId),
-                        in_array($step->kind, [NextKind::Buy, NextKind::NoChain, NextKind::Commute, NextKind::Unmet], true),
+                        in_array(
+                            $step->kind,
+                            [NextKind::Convert, NextKind::Buy, NextKind::NoChain, NextKind::Commute, NextKind::Unmet],
+                            true,
+                        ),
                         $step->swapTo !== null
                             => $names->bike($step->bikeId),
                         $step->chains === [] => '',
@@ -164,6 +170,8 @@ final readonly class NextWords
         $code = match (true) {
             $item->about instanceof OpenJob => match ($item->about->kind) {
                 GuidedKind::Drip->value => 'job_drip',
+                GuidedKind::Fit->value => 'job_fit',
+                GuidedKind::Care->value => 'job_care',
                 GuidedKind::PotDay->value => $item->about->planned ? 'job_planned' : 'job_pot_day',
                 default => 'job',
             },
@@ -184,6 +192,7 @@ final readonly class NextWords
             NextKind::Overdue => 'overdue_' . ($chain?->wax->life?->because->value ?? 'distance'),
             NextKind::Outrun => $about instanceof SwapOfPlan && $about->fresh ? 'outrun_fresh' : 'outrun',
             NextKind::PlannedPot => $about instanceof PotOfPlan && !$about->plan->whole() ? 'planned_pot_broken' : 'planned_pot',
+            NextKind::Convert => 'convert_' . ($about instanceof Conversion ? $about->current()->value : ''),
             NextKind::Strip => $chain?->wax->oiled === true ? 'strip_oiled' : 'strip',
             NextKind::Measure => $chain?->wear->reading === null ? 'measure_first' : 'measure',
             NextKind::Buy => match (true) {

@@ -112,7 +112,9 @@ final class Quantities
         $amount = $this->units->fromGrams($grams);
         $least = self::LEAST_MASS[$this->units->mass];
         if ($amount > 0.0 && $amount < $least) {
-            return (string) __('words.less_than', ['figure' => $this->number($least, $this->units->mass === 'g' ? 2 : 3) . "\u{a0}{$this->units->mass}"]);
+            return (string) __('words.less_than', [
+                'figure' => $this->number($least, $this->units->mass === 'g' ? 2 : 3) . "\u{a0}{$this->units->mass}",
+            ]);
         }
         $decimals = $amount <= 0.0 ? 0 : max(0, min(3, 1 - (int) floor(log10($amount))));
 

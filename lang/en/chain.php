@@ -120,6 +120,7 @@ return [
         'unknown_left' => 'wax unknown',
         'nothing_left' => 'no wax left',
     ],
+    'brush_due' => 'By its weather that is :km: due every :every (house rule).',
     'link_state' => [
         'greased' => 'greased: strip it with its chain before it goes into the pot; curved edge toward the sprockets',
         'bare' => 'bare: may go into the pot; curved edge toward the sprockets',

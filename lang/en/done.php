@@ -56,6 +56,7 @@ return [
     'bottle_gone' => ':name is off the shelf.',
     'set_condition' => 'Set :rides to :condition.',
     'record_reading' => 'Measured :chain: :wear.',
+    'convert_bike' => 'Decided for :bike.',
     'brush_drivetrain' => 'Drivetrain of :bike brushed.',
     'report_noise' => ':bike got loud: its chain is due.',
     'move_entry' => 'Moved.',

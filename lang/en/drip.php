@@ -8,6 +8,32 @@ return [
         'on_bike' => 'on the bike',
         'in_box' => 'in a lidded box',
     ],
+    'clean' => [
+        'water' => 'brush and water only, never solvent again',
+        'solvent' => 'a full clean with solvent after two applications, or mud',
+    ],
+    'manner' => [
+        'drops' => 'a drop on each roller',
+        'line' => 'a line along the lower run',
+    ],
+    'box_ml' => ', about :ml',
+    'brake' => [
+        'disc' => 'the brake disc and its pads',
+        'rim' => 'the rim and its brake blocks',
+        'hub' => 'what it could drip on',
+    ],
+    'start' => [
+        'quick_link' => 'at the quick link',
+        'pin' => 'at a link that you mark',
+    ],
+    'open' => [
+        'quick_link' => 'Open the quick link with gloves',
+        'pin' => 'Push the joining pin out with the tool square on it',
+    ],
+    'close' => [
+        'quick_link' => 'close the quick link until it clicks',
+        'pin' => 'push a new joining pin in until it stands like its neighbours',
+    ],
     'title' => [
         'on_bike' => 'Drip on the bike',
         'in_box' => 'Drip in a box',
@@ -19,23 +45,23 @@ return [
     'step' => [
         'protect' => [
             'title' => 'Keep it off the brake',
-            'text' => 'Cover the brake disc and pads, and take the tension out of the rear derailleur if yours lets you. Wax on a brake surface is worse than a dry chain.',
+            'text' => 'Cover :brake, and take the tension out of the rear derailleur if yours lets you. Wax on a brake is worse than a dry chain.',
         ],
         'protect_single' => [
             'title' => 'Keep it off the brake',
-            'text' => 'Cover the rim or the brake disc and pads. Wax on a brake surface is worse than a dry chain.',
+            'text' => 'Cover :brake, and lay cloths under the chain. Wax on a brake is worse than a dry chain.',
         ],
         'cover_again' => [
             'title' => 'Cover the brake again',
-            'text' => 'Coat :coat: cover disc and pads again, whatever was uncovered to ride or to look.',
+            'text' => 'Coat :coat: cover again whatever was uncovered to ride or to look.',
         ],
         'uncover' => [
             'title' => 'Uncover the brake, and try it',
-            'text' => 'The last brushing is done: covers off, look at disc, pads and rims for wax. Spin the wheel, pull the lever: it must bite as before. If it does not, clean it with alcohol, and ask a mechanic before you ride.',
+            'text' => 'The last brushing is done: covers off, look for wax on what brakes. Spin the wheel and brake: it must bite as before. If it does not, clean it with alcohol, and ask a mechanic before you ride.',
         ],
         'take_off' => [
             'title' => 'Take it off',
-            'text' => 'Open the quick link with gloves and hang the chain up. Have a small box with a lid at hand, just larger than the coiled chain.',
+            'text' => ':open and hang the chain up. Have a small box with a lid at hand, just larger than the coiled chain.',
         ],
         'dry_cloth' => [
             'title' => 'Dry cloth',
@@ -43,7 +69,7 @@ return [
         ],
         'brush_water' => [
             'title' => 'Brush and water',
-            'text' => 'Brush the dirt out with water, rollers and plates. No solvent and no soap: they take the wax out.',
+            'text' => 'Brush the dirt out with water, rollers and plates. No solvent: it takes the wax out. Soap is disputed: some say that it leaves a film.',
         ],
         'blow_dry' => [
             'title' => 'Blow it dry',
@@ -63,9 +89,15 @@ return [
         ],
         'drops' => [
             'title' => ':drops drops, one a roller',
-            'text' => 'Begin at the quick link and pedal backwards: one drop on each roller until the link comes round again.',
+            'text' => 'Begin :start and pedal backwards: one drop on each roller until it comes round again.',
             'again_title' => 'Coat :coat: :drops drops',
-            'again' => 'Again from the quick link, one drop on each roller.',
+            'again' => 'Again :start, one drop on each roller.',
+        ],
+        'line' => [
+            'title' => 'A line, once round',
+            'text' => 'Begin :start: a thin line on the inside of the lower run, pedalling backwards until it comes round again.',
+            'again_title' => 'Coat :coat: a line, once round',
+            'again' => 'Again :start, a thin line on the inside of the lower run.',
         ],
         'flex' => [
             'title' => 'Flex it',
@@ -77,11 +109,11 @@ return [
         ],
         'cover' => [
             'title' => 'Lay it in and cover it',
-            'text' => 'Lay the chain into the box and pour cold drip wax over it until it is just covered. Shut the lid.',
+            'text' => 'Coil the chain tight, lay it into the box and pour drip wax over it until it is just covered:ml. Shut the lid.',
         ],
         'shake_box' => [
-            'title' => 'Shake and rest',
-            'text' => 'Shake the shut box, let it rest, shake again, a few times.',
+            'title' => 'Shake and rest, :time of 3',
+            'text' => 'Shake the shut box, then let it rest.',
         ],
         'lift_slowly' => [
             'title' => 'Lift slowly, let it drip',
@@ -90,6 +122,18 @@ return [
         'pour_back' => [
             'title' => 'Pour the rest back',
             'text' => 'Pour what is left back into the bottle, through a filter if it is dirty.',
+        ],
+        'how_much' => [
+            'title' => 'How much did it take?',
+            'text' => 'What is missing in the bottle by its marks, if you looked. Left empty, it counts as planned.',
+        ],
+        'brush_board' => [
+            'title' => 'Brush it on a board',
+            'text' => 'With a cloth, then brass or nylon, along the plates. What sits between the links stays.',
+        ],
+        'sweep_up' => [
+            'title' => 'Turn the cranks, sweep up',
+            'text' => 'Turn the cranks unloaded until no flakes fall, and sweep them up.',
         ],
         'leave' => [
             'title' => 'Leave it overnight',
@@ -109,25 +153,28 @@ return [
         ],
         'put_on_single' => [
             'title' => 'Put it on',
-            'text' => 'Clean sprocket and chainring with a dry cloth, put the chain on, close its joint, and look at it and at its tension under load.',
+            'text' => 'Clean sprocket and chainring with a dry cloth, put the chain on, :close, and look at it and at its tension under load.',
         ],
         'put_on' => [
             'title' => 'Put it on',
-            'text' => 'Clean jockey wheels and sprockets with a dry cloth, put the chain on, close the quick link until it clicks, and look at it under load.',
+            'text' => 'Clean jockey wheels and sprockets with a dry cloth, put the chain on, :close, and look at it under load.',
         ],
     ],
     'tick' => [
-        'brake_covered' => 'disc and pads are covered',
-        'brake_free' => 'covers off, nothing on disc, pads or rims',
+        'brake_covered' => 'the brake is covered',
+        'disc_covered' => 'disc and pads are covered',
+        'rim_covered' => 'rim and brake blocks are covered',
+        'cloths_under' => 'cloths lie under the chain',
+        'brake_free' => 'covers off, nothing on what brakes',
         'brake_bites' => 'the brake bites as before',
         'tension_out' => 'the derailleur is slack, or cannot be',
     ],
     'caution' => [
-        'brake' => 'Keep drip wax off discs, pads and rims. Clean brakes before you ride, or ask a mechanic.',
+        'brake' => 'Keep drip wax off what brakes. Clean brakes before you ride, or ask a mechanic.',
         'fingers' => 'Keep fingers, cloth and sleeves out of the spokes and the sprockets while the cranks turn.',
         'hot_water' => 'Hot water scalds. The bottle stays shut while it is warm.',
         'sheet' => 'Read the sheet of the product: some carriers burn, some want air.',
-        'link' => 'A quick link that was opened as often as its maker allows goes into the bin: a chain that parts throws you off.',
+        'link' => 'A joint that was closed as often as its maker allows goes into the bin: a chain that parts throws you off.',
         'dry' => 'Do not ride it before it is dry.',
     ],
     'record' => 'Topped up at :time, good for :km; dry at :ready.',

@@ -131,6 +131,7 @@ return [
     'chain_in_job' => ':chain is in a job that is not finished. Go on with it, or give it up first.',
     'strip_retired' => ':chain is retired. Take it back into use first.',
     'strip_factory_waxed' => ':chain comes waxed from the factory: nothing to strip. Ride it, and re-wax it when it is due.',
+    'drip_short' => 'The bottle holds :has ml, and covering the chain in its box takes :needs ml. Take another, or a smaller box.',
     'strip_worn' => ':chain is worn: :worn, limit :limit. It is not worth stripping: retire it, and strip a new one.',
     'strip_unmeasured' => 'It was ridden since it was measured. Measure it first, or tick that it is stripped all the same.',
     'strip_fresh_wax' => 'It was waxed and not ridden since. Tick that the coat is meant to come off.',

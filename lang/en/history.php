@@ -66,6 +66,7 @@ return [
     'early' => '; ridden before it was dry',
     'top_up_chain' => 'Topped up :chain with drip, good for :km, on :at',
     'record_reading' => 'Measured :chain: :wear, on :at',
+    'convert_bike' => 'Decided how :bike comes to wax',
     'brush_drivetrain' => 'Brushed the drivetrain of :bike on :at',
     'report_noise' => ':bike got loud on :at',
     'plan_ride' => 'Planned :km on :bike for :from',

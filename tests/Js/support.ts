@@ -60,6 +60,7 @@ export function step(more: Partial<JobStepView> = {}): JobStepView {
     liquid: false,
     readingC: null,
     reading: '',
+    drawing: null,
     chains: [],
     ticks: [],
     question: null,

@@ -12,6 +12,7 @@ use App\Models\Action;
 use App\Models\Bottle;
 use App\Models\Chain;
 use App\Models\GuidedJob;
+use App\Models\GuidedTap;
 use Dripel\Core\Guided\JobEventKind;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobTurn;
@@ -21,7 +22,7 @@ use Dripel\Core\Logbook\Moment;
 final readonly class DripWork implements GuidedWork
 {
     /** The steps with whose end a coat is on. */
-    private const COATED = ['drops', 'lift_slowly'];
+    private const COATED = ['drops', 'line', 'lift_slowly'];
 
     public function __construct(private TopUpChain $topUpChain) {}
 
@@ -60,6 +61,14 @@ final readonly class DripWork implements GuidedWork
         return $coats === [] ? null : $this->topUp($by, $job, (int) $coats[count($coats) - 1]->endS, count($coats));
     }
 
+    /** What it really took, as somebody typed it; null: nobody did. */
+    private static function typedMl(GuidedJob $job): ?float
+    {
+        $typed = $job->taps->filter(fn(GuidedTap $tap) => isset($tap->about['ml']))->last();
+
+        return isset($typed->about['ml']) ? (float) $typed->about['ml'] : null;
+    }
+
     private function topUp(ActionContext $by, GuidedJob $job, int $atS, int $coats): ?Action
     {
         $terms = $job->terms;
@@ -72,7 +81,11 @@ final readonly class DripWork implements GuidedWork
             : ($this->topUpChain)(
                 $by,
                 $chain,
-                new DripFacts((float) $terms['km'], ((float) $terms['ml'] * $coats) / (int) $terms['coats'], $bottle),
+                new DripFacts(
+                    (float) $terms['km'],
+                    self::typedMl($job) ?? ((float) $terms['ml'] * $coats) / (int) $terms['coats'],
+                    $bottle,
+                ),
                 new Moment($atS),
                 stripped: null,
             );

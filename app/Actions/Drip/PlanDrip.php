@@ -12,11 +12,14 @@ use App\Models\Chain;
 use App\Models\Workshop;
 use App\Support\AppClock;
 use App\Text\Names;
+use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Drip\BottleState;
 use Dripel\Core\Drip\DripChoices;
 use Dripel\Core\Drip\DripDose;
 use Dripel\Core\Drip\DripDoseInput;
+use Dripel\Core\Drip\DripPlace;
 use Dripel\Core\Drip\DripPlan;
+use Dripel\Core\Logbook\Drivetrain;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\PotDay\PotRefusal;
 
@@ -25,7 +28,10 @@ final readonly class PlanDrip
 {
     public function __construct(private ReadBook $readBook, private OpenJobs $openJobs, private AppClock $clock) {}
 
-    /** Refused with NotPossible at `chain` for one that is retired, in a job, or has no wax to add to. */
+    /**
+     * Refused with NotPossible at `chain` for one that is retired, in a job, or has no wax to add to, at `bottle_id` where it holds too little to
+     * cover the chain in its box.
+     */
     public function __invoke(Workshop $workshop, Chain $chain, DripChoices $choices, ?Bottle $bottle): DripDraft
     {
         $book = ($this->readBook)($workshop);
@@ -46,6 +52,8 @@ final readonly class PlanDrip
                 : array_values(array_filter($bottles, fn(BottleState $one) => $one->bottleId === $bottle->id))[0] ??
                     throw new NotPossible('bottle', 'bottle_gone');
         $pitches = $settings->whole(SettingKey::ChainPitches, $chain->id);
+        $chainG = $settings->number(SettingKey::ChainMassG, $chain->id) ?? BathDip::CHAIN_G;
+        $this->expectCovered($choices, $from, $chainG);
         $dose = (new DripDose())(
             new DripDoseInput(
                 $pitches ?: DripDoseInput::USUAL_PITCHES,
@@ -66,10 +74,27 @@ final readonly class PlanDrip
                 $choices,
                 $pitches ?: DripDoseInput::USUAL_PITCHES,
                 $settings->dripDryHours(),
-                $settings->whole(SettingKey::ChainSpeeds, $chain->id, 2) > 1,
+                Drivetrain::of(
+                    $settings,
+                    $book->fittings->bikeOf($chain->id, $this->clock->unixS()) ?? $settings->home($chain->id, $this->clock->unixS()),
+                    $chain->id,
+                ),
+                $chainG,
             ),
             $from,
             $pitches > 0,
         );
+    }
+
+    private function expectCovered(DripChoices $choices, ?BottleState $bottle, float $chainG): void
+    {
+        $needsMl = $choices->place === DripPlace::InBox ? $choices->box?->coversMl($chainG) : null;
+        $needsMl === null ||
+            $bottle === null ||
+            $bottle->does($needsMl) ||
+            throw new NotPossible('bottle_id', 'drip_short', [
+                'has' => (string) round($bottle->leftMl),
+                'needs' => (string) ceil($needsMl),
+            ]);
     }
 }

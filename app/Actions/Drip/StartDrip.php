@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Drip;
 
+use App\Actions\Workshop\ChangeSettings;
 use App\Guided\GuidedKind;
 use App\Logbook\ActionContext;
+use App\Logbook\ReadBook;
 use App\Models\Bottle;
 use App\Models\Chain;
 use App\Models\GuidedJob;
@@ -15,11 +17,18 @@ use App\Support\WriteTransaction;
 use Dripel\Core\Drip\DripChoices;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Interval\WaxTopUp;
+use Dripel\Core\Logbook\SettingKey;
+use Illuminate\Support\Str;
 
 /** The guided top-up begins. Its id comes from the form: sent twice, it begins once. */
 final readonly class StartDrip
 {
-    public function __construct(private PlanDrip $planDrip, private AppClock $clock) {}
+    public function __construct(
+        private PlanDrip $planDrip,
+        private ChangeSettings $changeSettings,
+        private ReadBook $readBook,
+        private AppClock $clock,
+    ) {}
 
     /** Refused as PlanDrip refuses. */
     public function __invoke(ActionContext $by, Chain $chain, DripChoices $choices, ?Bottle $bottle): GuidedJob
@@ -30,6 +39,7 @@ final readonly class StartDrip
                 return $begun;
             }
             $draft = ($this->planDrip)($by->workshop, $chain, $choices, $bottle);
+            $this->keepBox($by, $choices);
             Workshop::query()->whereKey($by->workshop->id)->increment('revision');
             $by->workshop->refresh();
 
@@ -52,5 +62,19 @@ final readonly class StartDrip
                 'begun_at' => $nowS,
             ]);
         });
+    }
+
+    /** The box is asked for once. */
+    private function keepBox(ActionContext $by, DripChoices $choices): void
+    {
+        $boxMm = $choices->box?->wideMm;
+        $boxMm === null ||
+            $this->readBook->settings($by->workshop)->number(SettingKey::DripBoxMm, 0) === $boxMm ||
+            ($this->changeSettings)(
+                new ActionContext($by->workshop, $by->user, (string) Str::uuid()),
+                null,
+                [SettingKey::DripBoxMm->value => $boxMm],
+                false,
+            );
     }
 }

@@ -26,4 +26,30 @@ final readonly class FitTerms
         /** How the chain that comes off was measured; null: it was not. */
         public ?MeasuredOff $measured = null,
     ) {}
+
+    /** @return array<string, mixed> as a job keeps it */
+    public function toArray(): array
+    {
+        return [
+            'note' => $this->note,
+            'new_link' => $this->newLink,
+            'closings_allowed' => $this->closingsAllowed,
+            'spare' => $this->spare?->id,
+            'opening_holds' => $this->openingHolds,
+            'measured' => $this->measured === null ? null : (array) $this->measured,
+        ];
+    }
+
+    /** @param array{note: string|null, new_link: bool, closings_allowed: int|null, spare: int|null, opening_holds: bool|null, measured: array{input: array<string, mixed>, ask: bool, instrumentId: int|null}|null} $kept */
+    public static function fromArray(array $kept): self
+    {
+        return new self(
+            $kept['note'],
+            $kept['new_link'],
+            $kept['closings_allowed'],
+            $kept['spare'] === null ? null : Part::query()->live()->whereKey($kept['spare'])->first(),
+            $kept['opening_holds'],
+            $kept['measured'] === null ? null : new MeasuredOff(...$kept['measured']),
+        );
+    }
 }

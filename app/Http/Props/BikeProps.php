@@ -6,6 +6,8 @@ namespace App\Http\Props;
 
 use App\Http\Requests\Bike\BikeRequest;
 use App\Text\Translator;
+use Dripel\Core\Care\CareDue;
+use Dripel\Core\Care\Conversion;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Brakes;
@@ -57,6 +59,8 @@ use Dripel\Core\Wear\LimitSchool;
  *     parts: list<PartOnBike>,
  *     drawer: list<PartInDrawer>,
  *     partKinds: list<array{value: value-of<PartKind>, title: string}>,
+ *     converts: bool,
+ *     deepFirst: bool,
  *     brushed: string,
  *     commutes: list<CommuteLine>,
  *     ridden: string,
@@ -113,6 +117,8 @@ final readonly class BikeProps
                     array_filter(PartKind::cases(), fn(PartKind $kind) => $kind->slot() !== null),
                 ),
             ),
+            'converts' => $bikeId !== null && Conversion::of($this->book, $bikeId, $nowS) !== null,
+            'deepFirst' => $bikeId !== null && CareDue::of($this->book, $bikeId, $nowS)->beforeFirstWax,
             'brushed' => $bikeId === null ? '' : $this->brushed($bikeId),
             'commutes' => $bikeId === null ? [] : array_map($this->commute(...), $this->book->fillIn?->commutesOf($bikeId) ?? []),
             'ridden' => $bikeId === null ? '' : $this->ridden($bikeId),
@@ -176,14 +182,22 @@ final readonly class BikeProps
     private function brushed(int $bikeId): string
     {
         $brushed = $this->book->brushed($bikeId, $this->translator->nowS);
+        $due = CareDue::of($this->book, $bikeId, $this->translator->nowS);
         $q = $this->translator->quantities;
 
         return $brushed === null
             ? $this->translator->say('chain.brushed_never')
             : $this->translator->say('chain.brushed', [
-                'km' => $q->distance($brushed->km),
-                'day' => $q->day($brushed->last->moment->unixS),
-            ]);
+                    'km' => $q->distance($brushed->km),
+                    'day' => $q->day($brushed->last->moment->unixS),
+                ]) .
+                    ($due->due
+                        ? ' ' .
+                            $this->translator->say('chain.brush_due', [
+                                'km' => $q->distance($due->sinceKm),
+                                'every' => $q->distance(CareDue::EVERY_KM),
+                            ])
+                        : '');
     }
 
     /** What it is ridden by weekday, as a form writes it. */

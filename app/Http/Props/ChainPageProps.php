@@ -311,9 +311,10 @@ final readonly class ChainPageProps
             'joint' => $this->translator->say('ui.size.' . $settings->text(SettingKey::ChainJoint, $chainId, Joint::QuickLink->value)),
             'directional' =>
                 $settings->whole(SettingKey::ChainDirectional, $chainId) === 1 ? $this->translator->say('ui.new_chain.outward') : null,
-            'link_state' => ($link = $this->book->inventory()->linkStateOf($chainId, $this->translator->nowS)) === null
-                ? null
-                : $this->translator->say("chain.link_state.{$link->value}"),
+            'link_state' =>
+                ($link = $this->book->inventory()->linkStateOf($chainId, $this->translator->nowS)) === null
+                    ? null
+                    : $this->translator->say("chain.link_state.{$link->value}"),
             'mass' => ($massG = $this->book->settings->number(SettingKey::ChainMassG, $chainId)) === null ? null : $q->mass($massG),
             'drip_interval' =>
                 ($dripKm = $this->book->settings->number(SettingKey::ChainDripKm, $chainId)) === null ? null : $q->distance($dripKm),

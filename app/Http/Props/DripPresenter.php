@@ -27,9 +27,9 @@ final readonly class DripPresenter implements JobPresenter
             'shake_bottle',
             'cross_chain',
         ],
-        'drip' => ['cover_again', 'drops', 'flex', 'gears', 'cover', 'shake_box', 'lift_slowly', 'pour_back'],
+        'drip' => ['cover_again', 'drops', 'line', 'flex', 'gears', 'cover', 'shake_box', 'lift_slowly', 'pour_back', 'how_much'],
         'dry' => ['leave'],
-        'after' => ['wipe_excess', 'leave_excess', 'brush_in', 'put_on', 'put_on_single', 'uncover'],
+        'after' => ['wipe_excess', 'leave_excess', 'brush_in', 'brush_board', 'put_on', 'put_on_single', 'sweep_up', 'uncover'],
     ];
 
     public function title(GuidedJob $job, Translator $translator): string

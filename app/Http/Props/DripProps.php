@@ -8,6 +8,7 @@ use App\Actions\Drip\DripDraft;
 use App\Text\DripWords;
 use App\Text\Translator;
 use Dripel\Core\Drip\BottleState;
+use Dripel\Core\Drip\DripManner;
 use Dripel\Core\Drip\DripNeeds;
 use Dripel\Core\Drip\DripPlace;
 use Dripel\Core\Drip\ExcessSchool;
@@ -34,8 +35,9 @@ use Dripel\Core\Plan\Rail;
  * }
  * @phpstan-type DripPlanPage array{
  *     chain: array{id: int, name: string},
- *     proposed: array{place: 'on_bike'|'in_box', washed: bool, warmed: bool, coats: int, excess: 'wipe'|'leave'},
+ *     proposed: array{place: 'on_bike'|'in_box', washed: bool, warmed: bool, coats: int, excess: 'wipe'|'leave', manner: value-of<DripManner>, box_mm: string},
  *     places: list<Choice>,
+ *     manners: list<Choice>,
  *     schools: list<Choice>,
  *     bottles: list<array{value: int, title: string}>,
  *     forms: FormDefaults,
@@ -66,8 +68,11 @@ final readonly class DripProps
                 'warmed' => $choices->warmed,
                 'coats' => $choices->coats,
                 'excess' => $choices->excess->value,
+                'manner' => $choices->manner->value,
+                'box_mm' => ($boxMm = $this->translator->settings->number(SettingKey::DripBoxMm, 0)) === null ? '' : (string) round($boxMm),
             ],
             'places' => array_map(fn(DripPlace $one) => $title('place', $one->value), DripPlace::cases()),
+            'manners' => array_map(fn(DripManner $one) => $title('manner', $one->value), DripManner::cases()),
             'schools' => array_map(fn(ExcessSchool $one) => $title('excess', $one->value), ExcessSchool::cases()),
             'bottles' => $this->choices(),
             'forms' => (new FormProps($this->book, $this->translator))->all(),

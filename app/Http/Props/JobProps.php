@@ -56,6 +56,7 @@ use Dripel\Core\PotDay\PotDayPlan;
  *     liquid: bool,
  *     readingC: array{float, float}|null,
  *     reading: string,
+ *     drawing: value-of<StepDrawing>|null,
  *     chains: list<array{id: int, name: string}>,
  *     ticks: list<array{key: string, text: string}>,
  *     time: string,
@@ -106,6 +107,7 @@ final readonly class JobProps
         private StripPresenter $strip,
         private PotDayPresenter $potDay,
         private DripPresenter $drip,
+        private BikeJobPresenter $bike,
     ) {}
 
     /** @return JobView */
@@ -137,6 +139,7 @@ final readonly class JobProps
                         $step->asks,
                     ),
                     'leavable' => $step->leavable(),
+                    'drawing' => StepDrawing::of($job->kind, $step->code)?->value,
                     'liquid' => in_array($step->code, PotDayPlan::WANTS_LIQUID, true),
                     'readingC' =>
                         $step->readingC === null ? null : array_map($translator->quantities->units->fromCelsius(...), $step->readingC),
@@ -209,6 +212,7 @@ final readonly class JobProps
             GuidedKind::Strip => $this->strip,
             GuidedKind::PotDay => $this->potDay,
             GuidedKind::Drip => $this->drip,
+            GuidedKind::Fit, GuidedKind::Care => $this->bike,
         };
     }
 

@@ -16,6 +16,7 @@ use App\Support\Reach;
 use App\Text\Translators;
 use App\Text\Units;
 use DateTimeZone;
+use Dripel\Core\Drip\DripCleanSchool;
 use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\SettingKey;
@@ -53,6 +54,7 @@ use Locale;
  *         topups_most: string,
  *         drip_dry_hours: string,
  *         excess_school: 'wipe'|'leave',
+ *         drip_clean: value-of<DripCleanSchool>,
  *         wipe_rides: string,
  *         factors: array<string, string>,
  *     },
@@ -67,6 +69,7 @@ use Locale;
  *         schools: list<array{value: string, title: string, reason: string}>,
  *         ready: list<Choice>,
  *         excess: list<Choice>,
+ *         dripClean: list<Choice>,
  *         intervals: list<array{value: string, title: string, reason: string}>,
  *     },
  *     people: list<PersonView>,
@@ -106,6 +109,7 @@ final readonly class SettingsProps
                 'ready_school' => $translator->settings->readySchool()->value,
                 'topups_most' => (string) $translator->settings->topUpsMost(),
                 'drip_dry_hours' => (string) $translator->settings->dripDryHours(),
+                'drip_clean' => $translator->settings->dripCleanSchool()->value,
                 'excess_school' => $translator->settings->excessSchool()->value,
                 'wipe_rides' => (string) $translator->settings->wipeRides(),
                 'factors' => array_map(fn(float $factor) => (string) $factor, $factors->toArray()),
@@ -139,6 +143,13 @@ final readonly class SettingsProps
                 'ready' => array_map(
                     fn(ReadySchool $school) => ['value' => $school->value, 'title' => $translator->say("schools.ready.{$school->value}")],
                     ReadySchool::cases(),
+                ),
+                'dripClean' => array_map(
+                    fn(DripCleanSchool $school) => [
+                        'value' => $school->value,
+                        'title' => ucfirst($translator->say("drip.clean.{$school->value}")),
+                    ],
+                    DripCleanSchool::cases(),
                 ),
                 'excess' => array_map(
                     fn(ExcessSchool $school) => [

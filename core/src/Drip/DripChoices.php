@@ -23,6 +23,9 @@ final readonly class DripChoices
         public ExcessSchool $excess,
         /** The set coat is brushed in while the cranks turn. */
         public bool $brushedIn = false,
+        public DripManner $manner = DripManner::Drops,
+        /** The box, where it is done in one; null: nobody measured it. */
+        public ?DripBox $box = null,
     ) {
         Check::between('coats', $coats, 1, self::MOST_COATS);
     }

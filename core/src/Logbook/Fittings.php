@@ -105,6 +105,12 @@ final readonly class Fittings
         return null;
     }
 
+    /** @return list<int> whatever was on a bike, the first one first */
+    public function componentsOf(int $bikeId): array
+    {
+        return array_values(array_unique(array_map(fn(Span $span) => $span->componentId, $this->spansByBike[$bikeId] ?? [])));
+    }
+
     /** How often something was put on a bike by an instant. */
     public function timesFitted(int $bikeId, int $untilS): int
     {

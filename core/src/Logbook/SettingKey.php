@@ -21,6 +21,8 @@ enum SettingKey: string
     case ByEar = 'bike.by_ear';
     /** 1: its chains see no pot and live on drip wax alone, every interval. */
     case DripOnly = 'bike.drip_only';
+    /** With which chain it goes from oil to wax: keep or new; null: nobody decided. */
+    case BikeConvert = 'bike.convert';
     /** What it is ridden in summer and winter, km by weekday from Monday: [0, 36, 0, 0, 0, 50, 74]; null: as in the last eight weeks. */
     case WeekSummer = 'bike.week_summer';
     case WeekWinter = 'bike.week_winter';
@@ -133,6 +135,10 @@ enum SettingKey: string
     case TopUpsMost = 'workshop.topups_most';
     /** How long drip wax has to dry. */
     case DripDryHours = 'workshop.drip_dry_hours';
+    /** How wide the box is in which chains are dripped, inside; null: nobody measured it. */
+    case DripBoxMm = 'workshop.drip_box_mm';
+    /** Whether a chain that lives on drip wax is cleaned with solvent now and then, or never. */
+    case DripCleanSchool = 'workshop.drip_clean';
     /** Whether the excess is wiped off. */
     case ExcessSchool = 'workshop.excess_school';
     /** After how many rides a chain wants a cloth; 0: never asked for. */

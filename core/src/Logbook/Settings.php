@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Logbook;
 
 use DateTimeZone;
+use Dripel\Core\Drip\DripCleanSchool;
 use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Interval\Condition;
@@ -138,6 +139,11 @@ final class Settings
     public function excessSchool(): ExcessSchool
     {
         return ExcessSchool::tryFrom($this->text(SettingKey::ExcessSchool, 0)) ?? ExcessSchool::Leave;
+    }
+
+    public function dripCleanSchool(): DripCleanSchool
+    {
+        return DripCleanSchool::tryFrom($this->text(SettingKey::DripCleanSchool, 0)) ?? DripCleanSchool::Water;
     }
 
     /** After how many rides a chain wants a cloth; 0: it is not asked for. Common practice: every four or five. */

@@ -28,7 +28,7 @@ final readonly class BareChains implements NextSource
                         $rail->bikeId,
                         [$chain],
                         $day,
-                        Verb::PotDay,
+                        $chain->terms->dripOnly ? Verb::TopUp : Verb::PotDay,
                         $chain->dryness->bare->state === BareState::Late,
                         self::presses($chain),
                         $byS,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Next;
 
 use Dripel\Core\Bath\BathState;
+use Dripel\Core\Care\Conversion;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Plan\ChainSupply;
@@ -36,7 +37,7 @@ final readonly class NextItem
         public ?ChainState $swapTo = null,
         public array $rides = [],
         /** What its kind knows beyond that. */
-        public OpenJob|JarState|BathState|ChainSupply|WearForecastResult|WetPath|PotOfPlan|DripOfPlan|SwapOfPlan|RideOfPlan|WayOut|WaitingFiles|null $about = null,
+        public OpenJob|JarState|BathState|ChainSupply|WearForecastResult|WetPath|PotOfPlan|DripOfPlan|SwapOfPlan|RideOfPlan|WayOut|WaitingFiles|Conversion|null $about = null,
         public ?string $evening = null,
         public float $minutes = 0.0,
         public array $steps = [],

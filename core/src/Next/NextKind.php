@@ -33,8 +33,12 @@ enum NextKind: string
     case Evening = 'evening';
     /** Small things that any day will do for, as one. */
     case Chores = 'chores';
+    /** A bike ridden on oil is on its way to wax. */
+    case Convert = 'convert';
     /** A chain has grease or oil on it: no wax holds. */
     case Strip = 'strip';
+    /** A chain that lives on drip wax wants a full clean, by its school. */
+    case DeepClean = 'deep_clean';
     /** A chain is past its wear limit. */
     case Worn = 'worn';
     /** A chain may be past its limit: it wants to be measured. */

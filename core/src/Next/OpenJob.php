@@ -27,6 +27,8 @@ final readonly class OpenJob
         public bool $planned = false,
         /** When its chains should be out of the pot, if that is known. */
         public ?int $doneS = null,
+        /** The bike that it is about, where it is about one. */
+        public ?int $bikeId = null,
     ) {}
 
     /** As the plan takes it; null: it is no pot day. */

@@ -17,7 +17,7 @@ final readonly class OpenJobs implements NextSource
 
             return new NextItem(
                 NextKind::Job,
-                $in->book->bikeOfChain($job->chainIds[0] ?? 0, $in->nowS),
+                $job->bikeId ?? $in->book->bikeOfChain($job->chainIds[0] ?? 0, $in->nowS),
                 $chains,
                 LocalDay::of($rings ? $job->dueS : $in->nowS, $in->zone)->date,
                 Verb::Go,

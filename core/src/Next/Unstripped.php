@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Next;
 
+use Dripel\Core\Care\Conversion;
+
 /** Chains with grease or oil on them: no wax holds before they are stripped. At once where one is on its bike. */
 final readonly class Unstripped implements NextSource
 {
@@ -11,8 +13,16 @@ final readonly class Unstripped implements NextSource
     {
         $items = [];
         foreach ($in->rails as $rail) {
+            $conversion = Conversion::of($in->book, $rail->bikeId, $in->nowS);
             foreach ($rail->chains() as $chain) {
-                if ($rail->greasy($chain) && !$chain->wear->pastLimit && !$in->underWay($chain)) {
+                if (
+                    // Told with the bike's way to wax.
+                    $chain->chainId !== $conversion?->old->chainId &&
+                    $chain->chainId !== $conversion?->chain?->chainId &&
+                    $rail->greasy($chain) &&
+                    !$chain->wear->pastLimit &&
+                    !$in->underWay($chain)
+                ) {
                     $date = $chain === $rail->fitted ? $in->today->date : null;
                     $items[] = new NextItem(NextKind::Strip, $rail->bikeId, [$chain], $date, Verb::Strip);
                 }

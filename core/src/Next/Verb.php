@@ -15,6 +15,8 @@ enum Verb: string
     /** Runs the chain through a dry cloth. */
     case Wipe = 'wipe';
     case Swap = 'swap';
+    /** Opens the way of a bike from oil to wax. */
+    case Convert = 'convert';
     /** Opens the strip with the chain chosen. */
     case Strip = 'strip';
     case Retire = 'retire';

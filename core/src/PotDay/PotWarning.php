@@ -41,6 +41,10 @@ enum PotWarning: string
     /** Whether the day is not begun like this: dangerous, or in vain. */
     public function forbids(): bool
     {
-        return $this === self::NeverMelts || $this === self::NeverHot || $this === self::Overfull || $this === self::NeverDirty || $this === self::GreasedLink;
+        return $this === self::NeverMelts ||
+            $this === self::NeverHot ||
+            $this === self::Overfull ||
+            $this === self::NeverDirty ||
+            $this === self::GreasedLink;
     }
 }

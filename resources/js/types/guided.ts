@@ -8,6 +8,7 @@ export interface TapAbout {
   chain?: number
   before_g?: string
   after_g?: string
+  ml?: string
 }
 
 /** A tap on a guided job, with the instant of its own. */

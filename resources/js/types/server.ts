@@ -4,7 +4,15 @@ export type ChainStatus = 'retired' | 'bare' | 'unwaxed' | 'oiled' | 'loud' | 's
 
 export type Condition = 'indoor' | 'dry' | 'dusty' | 'damp' | 'wet' | 'muddy'
 
-export type GuidedKind = 'strip' | 'pot_day' | 'drip'
+export type ConversionStep = 'measure' | 'decide' | 'clean' | 'buy' | 'strip' | 'wax' | 'fit'
+
+export type ConversionWay = 'keep' | 'new'
+
+export type DripCleanSchool = 'water' | 'solvent'
+
+export type DripManner = 'drops' | 'line'
+
+export type GuidedKind = 'strip' | 'pot_day' | 'drip' | 'fit' | 'care'
 
 export type ImportState = 'running' | 'stopped' | 'waiting' | 'done'
 
@@ -20,7 +28,7 @@ export type LimitSchool = 'strict' | 'by_speeds' | 'one_mark' | 'digital'
 
 export type Load = 'greased' | 'oiled' | 'factory_waxed' | 'used_wax' | 'fresh_wax'
 
-export type NextKind = 'bare' | 'job' | 'wet' | 'wet_past' | 'overdue' | 'unsure' | 'outrun' | 'event_dip' | 'planned_pot' | 'planned_drip' | 'unmet' | 'evening' | 'chores' | 'strip' | 'worn' | 'measure' | 'buy' | 'no_chain' | 'no_bike' | 'wipe' | 'rides_in' | 'jar_spent' | 'jar_settled' | 'bath' | 'commute'
+export type NextKind = 'bare' | 'job' | 'wet' | 'wet_past' | 'overdue' | 'unsure' | 'outrun' | 'event_dip' | 'planned_pot' | 'planned_drip' | 'unmet' | 'evening' | 'chores' | 'convert' | 'strip' | 'deep_clean' | 'worn' | 'measure' | 'buy' | 'no_chain' | 'no_bike' | 'wipe' | 'rides_in' | 'jar_spent' | 'jar_settled' | 'bath' | 'commute'
 
 export type NextPart = 'now' | 'bench' | 'any_day'
 
@@ -36,9 +44,11 @@ export type Slot = 'chain' | 'cassette' | 'ring' | 'jockey_wheels' | 'trainer'
 
 export type Solvent = 'white_spirit' | 'methylated_spirit' | 'isopropyl_alcohol' | 'acetone' | 'petrol' | 'lamp_oil' | 'degreaser' | 'soapy_water' | 'water'
 
+export type StepDrawing = 'route' | 'route_single' | 'inner_ends' | 'pin_ends' | 'direction' | 'teeth' | 'box' | 'sprockets' | 'flat'
+
 export type StepKind = 'bath' | 'ultrasonic' | 'sieve' | 'scrub' | 'hot_water' | 'rinse' | 'wipe' | 'hang' | 'dry' | 'blow_dry'
 
-export type Verb = 'wet' | 'pot_day' | 'topup' | 'wipe' | 'swap' | 'strip' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'measure' | 'add' | 'look' | 'go' | 'ahead' | 'jar'
+export type Verb = 'wet' | 'pot_day' | 'topup' | 'wipe' | 'swap' | 'convert' | 'strip' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'measure' | 'add' | 'look' | 'go' | 'ahead' | 'jar'
 
 export type WaxThen = 'known' | 'unknown' | 'none'
 
@@ -73,6 +83,8 @@ export interface BikePage {
   parts: PartOnBike[]
   drawer: PartInDrawer[]
   partKinds: { value: PartKind; title: string }[]
+  converts: boolean
+  deepFirst: boolean
   brushed: string
   commutes: CommuteLine[]
   ridden: string
@@ -303,6 +315,27 @@ export interface ConflictVersion {
   conditionName?: string
 }
 
+export interface ConversionLine {
+  step: ConversionStep
+  title: string
+  text: string
+  done: boolean
+  now: boolean
+  href: string | null
+  verb: string | null
+}
+
+export interface ConversionPage {
+  bike: number
+  title: string
+  lead: string
+  over: boolean
+  steps: ConversionLine[]
+  ways: { way: ConversionWay; title: string; text: string; proposed: boolean; chosen: boolean }[]
+  chain: number | null
+  forms: FormDefaults
+}
+
 export interface DoneView {
   text: string
   undo: string | null
@@ -316,8 +349,17 @@ export interface DripPlan {
 
 export interface DripPlanPage {
   chain: { id: number; name: string }
-  proposed: { place: 'on_bike' | 'in_box'; washed: boolean; warmed: boolean; coats: number; excess: 'wipe' | 'leave' }
+  proposed: {
+    place: 'on_bike' | 'in_box'
+    washed: boolean
+    warmed: boolean
+    coats: number
+    excess: 'wipe' | 'leave'
+    manner: DripManner
+    box_mm: string
+  }
   places: Choice[]
+  manners: Choice[]
   schools: Choice[]
   bottles: { value: number; title: string }[]
   forms: FormDefaults
@@ -518,6 +560,7 @@ export interface JobStepView {
   liquid: boolean
   readingC: [number, number] | null
   reading: string
+  drawing: StepDrawing | null
   chains: { id: number; name: string }[]
   ticks: { key: string; text: string }[]
   time: string
@@ -1222,6 +1265,7 @@ export interface SettingsPage {
     topups_most: string
     drip_dry_hours: string
     excess_school: 'wipe' | 'leave'
+    drip_clean: DripCleanSchool
     wipe_rides: string
     factors: Record<string, string>
   }
@@ -1236,6 +1280,7 @@ export interface SettingsPage {
     schools: { value: string; title: string; reason: string }[]
     ready: Choice[]
     excess: Choice[]
+    dripClean: Choice[]
     intervals: { value: string; title: string; reason: string }[]
   }
   people: PersonView[]

@@ -3,9 +3,13 @@
 declare(strict_types=1);
 
 use Dripel\Core\Drip\BottleState;
+use Dripel\Core\Drip\DeepClean;
+use Dripel\Core\Drip\DripBox;
 use Dripel\Core\Drip\DripChoices;
+use Dripel\Core\Drip\DripCleanSchool;
 use Dripel\Core\Drip\DripDose;
 use Dripel\Core\Drip\DripDoseInput;
+use Dripel\Core\Drip\DripManner;
 use Dripel\Core\Drip\DripNeeds;
 use Dripel\Core\Drip\DripPlace;
 use Dripel\Core\Drip\DripPlan;
@@ -14,15 +18,18 @@ use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Brakes;
 use Dripel\Core\Logbook\ChainHistory;
 use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Drivetrain;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Reading;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Logbook\Strip;
 use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Wear\DigitalReading;
@@ -182,8 +189,8 @@ it('lays out the steps for the bike and for the box, coat by coat', function (Dr
 })->with([
     'on the bike, dry, one coat' => [
         new DripChoices(DripPlace::OnBike, false, false, 1, ExcessSchool::Wipe),
-        ['protect', 'dry_cloth', 'shake_bottle', 'cross_chain', 'drops', 'flex', 'gears', 'leave', 'wipe_excess', 'uncover'],
-        6,
+        ['protect', 'dry_cloth', 'shake_bottle', 'cross_chain', 'drops', 'flex', 'gears', 'how_much', 'leave', 'wipe_excess', 'uncover'],
+        7,
     ],
     'on the bike, washed and warmed, two coats, brushed in' => [
         new DripChoices(DripPlace::OnBike, true, true, 2, ExcessSchool::Leave, true),
@@ -203,12 +210,13 @@ it('lays out the steps for the bike and for the box, coat by coat', function (Dr
             'drops',
             'flex',
             'gears',
+            'how_much',
             'leave',
             'leave_excess',
             'brush_in',
             'uncover',
         ],
-        14,
+        15,
     ],
     'in the box' => [
         new DripChoices(DripPlace::InBox, false, true, 1, ExcessSchool::Wipe),
@@ -219,13 +227,17 @@ it('lays out the steps for the bike and for the box, coat by coat', function (Dr
             'shake_bottle',
             'cover',
             'shake_box',
+            'shake_box',
+            'shake_box',
             'lift_slowly',
             'pour_back',
+            'how_much',
             'leave',
             'wipe_excess',
             'put_on',
+            'sweep_up',
         ],
-        7,
+        10,
     ],
 ]);
 
@@ -233,17 +245,17 @@ it('asks nothing of a single speed that it has not: no derailleur, no gears, no 
     DripPlace $place,
     array $codes,
 ): void {
-    $plan = DripPlan::of(new DripChoices($place, false, false, 1, ExcessSchool::Wipe), 100, 10.0, geared: false);
+    $plan = DripPlan::of(new DripChoices($place, false, false, 1, ExcessSchool::Wipe), 100, 10.0, new Drivetrain(1));
     expect(array_map(fn(JobStep $step) => $step->code, $plan->steps))
         ->toBe($codes)
         ->and(array_merge(...array_map(fn(JobStep $step) => $step->ticks, $plan->steps)))
         ->not->toContain('tension_out')
         ->and($plan->steps[$plan->appliedStep]->code)
-        ->toBe($place === DripPlace::OnBike ? 'flex' : 'pour_back');
+        ->toBe('how_much');
 })->with([
     'on the bike' => [
         DripPlace::OnBike,
-        ['protect_single', 'dry_cloth', 'shake_bottle', 'drops', 'flex', 'leave', 'wipe_excess', 'uncover'],
+        ['protect_single', 'dry_cloth', 'shake_bottle', 'drops', 'flex', 'how_much', 'leave', 'wipe_excess', 'uncover'],
     ],
     'in the box' => [
         DripPlace::InBox,
@@ -253,11 +265,15 @@ it('asks nothing of a single speed that it has not: no derailleur, no gears, no 
             'shake_bottle',
             'cover',
             'shake_box',
+            'shake_box',
+            'shake_box',
             'lift_slowly',
             'pour_back',
+            'how_much',
             'leave',
             'wipe_excess',
             'put_on_single',
+            'sweep_up',
         ],
     ],
 ]);
@@ -278,9 +294,9 @@ it('times what has a time, and says how many drops', function (): void {
     ])
         ->toBe([300, 37_800, 348, 240, 240, 180])
         ->and($steps['drops']->about)
-        ->toBe(['coat' => 1, 'coats' => 1, 'drops' => 116])
+        ->toBe(['coat' => 1, 'coats' => 1, 'drops' => 116, 'joint' => 'quick_link'])
         ->and($steps['protect']->ticks)
-        ->toBe(['brake_covered', 'tension_out']);
+        ->toBe(['disc_covered', 'tension_out']);
     $box = array_column(
         DripPlan::of(new DripChoices(DripPlace::InBox, false, false, 1, ExcessSchool::Wipe), 116, 8.0)->steps,
         null,
@@ -308,3 +324,65 @@ it('takes no coats, pitches or drops that cannot be', function (Closure $make, ?
 it('has nothing left in a bottle that does not do even this dose', function (float $bottleMl, int $more): void {
     expect((new DripDose())(new DripDoseInput(100, 1.0, 1, 0.05, $bottleMl, 0.0))->applicationsLeft)->toBe($more);
 })->with([[4.0, 0], [5.0, 0], [9.9, 0], [10.0, 1], [15.0, 2]]);
+
+it('pours what covers a coiled chain in its box, 40 to 80 ml in a usual one (common practice)', function (float $boxMm, float $ml): void {
+    expect((new DripBox($boxMm))->coversMl(250.0))->toEqualWithDelta($ml, 0.1);
+})->with([
+    // pi/4 · 90² · 12 / 1000 = 76.3 ml, less 31.8 ml of steel.
+    [90.0, 44.5],
+    [100.0, 62.4],
+    [108.0, 78.1],
+]);
+
+it('draws a line instead of drops, covers no brake in a hub, and brushes a boxed chain on a board', function (): void {
+    $codes = fn(DripChoices $choices, Drivetrain $bike): array => array_map(
+        fn(JobStep $step) => $step->code . ($step->ticks === [] ? '' : ': ' . implode(' ', $step->ticks)),
+        DripPlan::of($choices, 116, 10.0, $bike)->steps,
+    );
+    expect(
+        $codes(
+            new DripChoices(DripPlace::OnBike, false, false, 2, ExcessSchool::Leave, manner: DripManner::Line),
+            new Drivetrain(8, Brakes::Hub),
+        ),
+    )
+        ->toBe([
+            'protect: tension_out',
+            'dry_cloth',
+            'shake_bottle',
+            'cross_chain',
+            'line',
+            'flex',
+            'gears',
+            'leave',
+            'shake_bottle',
+            'line',
+            'flex',
+            'gears',
+            'how_much',
+            'leave',
+            'leave_excess',
+            'uncover: brake_bites',
+        ])
+        ->and($codes(new DripChoices(DripPlace::InBox, false, false, 1, ExcessSchool::Leave, true), new Drivetrain()))
+        ->toContain('brush_board');
+});
+
+it('asks for a full clean by the school: after two applications or mud, or never', function (
+    int $applications,
+    Condition $ridden,
+    DripCleanSchool $school,
+    bool $due,
+): void {
+    $events = [new Strip(1, new Moment(1), 1)];
+    for ($n = 0; $n < $applications; $n++) {
+        $events[] = new TopUp(10 + $n, new Moment(10 + $n), 1, 200.0);
+    }
+    $history = new ChainHistory(1, [new Ride(50, new Moment(50), 1, 30.0, null, $ridden)], $events);
+    expect(DeepClean::of($history, $school)->due)->toBe($due);
+})->with([
+    [2, Condition::Dry, DripCleanSchool::Solvent, true],
+    [1, Condition::Dry, DripCleanSchool::Solvent, false],
+    [1, Condition::Muddy, DripCleanSchool::Solvent, true],
+    [0, Condition::Muddy, DripCleanSchool::Solvent, false],
+    [5, Condition::Muddy, DripCleanSchool::Water, false],
+]);

@@ -6,9 +6,7 @@ use Dripel\Core\Drip\BottleState;
 use Dripel\Core\Drip\DripChoices;
 use Dripel\Core\Drip\DripNeeds;
 use Dripel\Core\Drip\DripPlace;
-use Dripel\Core\Drip\DripPlan;
 use Dripel\Core\Drip\ExcessSchool;
-use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainStatus;
@@ -244,72 +242,6 @@ it('keeps a bike that lives on drip wax alone: each drip starts its interval ane
         ->and(array_map(fn(NextItem $item) => "{$item->kind->value} {$item->verb?->value}", $next))
         ->toBe(['planned_drip topup']);
 });
-
-it('writes the steps of a top-up, on the bike and in a box', function (DripChoices $choices, array $codes, string $applied): void {
-    $plan = DripPlan::of($choices, 116, 10.0);
-    expect(array_map(fn(JobStep $step) => $step->code . ($step->seconds === null ? '' : " {$step->seconds}"), $plan->steps))
-        ->toBe($codes)
-        ->and($plan->steps[$plan->appliedStep]->code)
-        ->toBe($applied);
-})->with([
-    'dry, one coat, left as it is' => [
-        new DripChoices(DripPlace::OnBike, false, true, 1, ExcessSchool::Leave),
-        [
-            'protect',
-            'dry_cloth',
-            'warm_bottle 300',
-            'shake_bottle',
-            'cross_chain',
-            'drops',
-            'flex',
-            'gears',
-            'leave 36000',
-            'leave_excess',
-            'uncover',
-        ],
-        'gears',
-    ],
-    'washed, two coats, wiped and brushed in' => [
-        new DripChoices(DripPlace::OnBike, true, false, 2, ExcessSchool::Wipe, true),
-        [
-            'protect',
-            'brush_water',
-            'blow_dry',
-            'shake_bottle',
-            'cross_chain',
-            'drops',
-            'flex',
-            'gears',
-            'leave 36000',
-            'cover_again',
-            'shake_bottle',
-            'drops',
-            'flex',
-            'gears',
-            'leave 36000',
-            'wipe_excess',
-            'brush_in',
-            'uncover',
-        ],
-        'gears',
-    ],
-    'in a box' => [
-        new DripChoices(DripPlace::InBox, false, false, 1, ExcessSchool::Leave),
-        [
-            'take_off',
-            'dry_cloth',
-            'shake_bottle',
-            'cover',
-            'shake_box 120',
-            'lift_slowly 600',
-            'pour_back',
-            'leave 36000',
-            'leave_excess',
-            'put_on',
-        ],
-        'pour_back',
-    ],
-]);
 
 it('proposes what a chain wants before it is dripped', function (): void {
     $needs = fn(array $rides, array $events = []) => DripNeeds::of(wetBook($rides, $events)->history(1));

@@ -200,7 +200,7 @@ it('knows what is on a quick link: with its chain through each strip, into the p
     ?Opening $opened,
     LinkState $state,
 ): void {
-    expect(LinkState::of(new ChainHistory(1, [], $events, []), $opened))->toBe($state);
+    expect(LinkState::of(new ChainHistory(1, [], $events), $opened))->toBe($state);
 })->with([
     'new' => [[], null, LinkState::Greased],
     'never stripped, whatever went into the pot' => [[new Dip(1, new Moment(10), 1, linkIn: true)], null, LinkState::Greased],

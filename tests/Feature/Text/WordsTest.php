@@ -110,7 +110,7 @@ it('writes figures as a person does', function (): void {
         '255 g',
         '8.0 g',
         '0.039 g',
-        'below 0.00001 g',
+        'less than 0.01 g',
         '0 g',
         '9.0 oz',
         '−43 °C',

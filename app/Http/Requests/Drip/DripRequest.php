@@ -7,7 +7,9 @@ namespace App\Http\Requests\Drip;
 use App\Http\Requests\ActionRequest;
 use App\Models\Bottle;
 use App\Models\Chain;
+use Dripel\Core\Drip\DripBox;
 use Dripel\Core\Drip\DripChoices;
+use Dripel\Core\Drip\DripManner;
 use Dripel\Core\Drip\DripPlace;
 use Dripel\Core\Drip\ExcessSchool;
 use Illuminate\Validation\Rule;
@@ -26,6 +28,8 @@ final class DripRequest extends ActionRequest
             'brushed_in' => ['boolean'],
             'coats' => ['required', 'integer', 'between:1,' . DripChoices::MOST_COATS],
             'excess' => ['required', Rule::enum(ExcessSchool::class)],
+            'manner' => ['nullable', Rule::enum(DripManner::class)],
+            'box_mm' => ['nullable', 'numeric', 'between:70,200'],
         ];
     }
 
@@ -54,6 +58,8 @@ final class DripRequest extends ActionRequest
             $this->integer('coats'),
             ExcessSchool::from($this->string('excess')->toString()),
             $this->boolean('brushed_in'),
+            DripManner::tryFrom($this->string('manner')->toString()) ?? DripManner::Drops,
+            $this->filled('box_mm') ? new DripBox($this->float('box_mm')) : null,
         );
     }
 }

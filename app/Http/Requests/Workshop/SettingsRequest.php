@@ -6,6 +6,7 @@ namespace App\Http\Requests\Workshop;
 
 use App\Http\Requests\ActionRequest;
 use App\Text\Units;
+use Dripel\Core\Drip\DripCleanSchool;
 use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\SettingKey;
@@ -38,6 +39,7 @@ final class SettingsRequest extends ActionRequest
             'ready_school' => ['sometimes', Rule::enum(ReadySchool::class)],
             'topups_most' => ['sometimes', 'integer', 'between:0,20'],
             'drip_dry_hours' => ['sometimes', 'numeric', 'between:0.5,72'],
+            'drip_clean' => ['sometimes', Rule::enum(DripCleanSchool::class)],
             'excess_school' => ['sometimes', Rule::enum(ExcessSchool::class)],
             'wipe_rides' => ['sometimes', 'integer', 'between:0,50'],
             'factors' => ['required', 'array:' . implode(',', array_column(Condition::cases(), 'value'))],
@@ -71,6 +73,7 @@ final class SettingsRequest extends ActionRequest
             )->toString(),
             ...$this->has('topups_most') ? [SettingKey::TopUpsMost->value => $this->integer('topups_most')] : [],
             ...$this->has('drip_dry_hours') ? [SettingKey::DripDryHours->value => $this->float('drip_dry_hours')] : [],
+            ...$this->has('drip_clean') ? [SettingKey::DripCleanSchool->value => $this->string('drip_clean')->toString()] : [],
             ...$this->has('excess_school') ? [SettingKey::ExcessSchool->value => $this->string('excess_school')->toString()] : [],
             ...$this->has('wipe_rides') ? [SettingKey::WipeRides->value => $this->integer('wipe_rides')] : [],
         ] + $factors;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
-import { computed, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import ChangesPreview from '@/components/forms/ChangesPreview.vue'
 import MomentDialog from '@/components/forms/MomentDialog.vue'
 import CommuteDialog from '@/components/forms/CommuteDialog.vue'
@@ -14,6 +14,7 @@ import { useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 import type { BikePage, ChangedChain, CommuteValues, OpeningView } from '@/types/server'
 
 const props = defineProps<BikePage>()
@@ -34,6 +35,8 @@ const reason = computed(() => props.schools.find((school) => school.value === fo
 const commuting = ref<{ commute: { id: number; values: CommuteValues } | null } | null>(null)
 const commuteOpen = computed({ get: () => commuting.value !== null, set: (on: boolean) => !on && (commuting.value = null) })
 const brushing = ref(false)
+const how = reactive({ deep: props.deepFirst, painted: false })
+const care = () => write('post', `/bikes/${props.bike}/brushings/led`, how)
 const part = ref<{ name: string; opening: OpeningView } | null>(null)
 const partOpen = computed({ get: () => part.value !== null, set: (on: boolean) => !on && (part.value = null) })
 const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === null ? '/bikes' : `/bikes/${props.bike}`)
@@ -143,7 +146,13 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
       <section aria-labelledby="drivetrain">
         <h2 id="drivetrain">{{ t('bike.drivetrain') }}</h2>
         <p class="muted" data-test="brushed">{{ brushed }}</p>
-        <v-btn data-test="brush" @click="brushing = true">{{ t('bike.brush') }}</v-btn>
+        <div class="row care">
+          <v-btn variant="flat" color="primary" data-test="care" @click="care">{{ t('bike.led') }}</v-btn>
+          <v-btn data-test="brush" @click="brushing = true">{{ t('bike.brush') }}</v-btn>
+          <Link v-if="converts" :href="`/bikes/${bike}/convert`" data-test="convert">{{ t('bike.convert') }}</Link>
+        </div>
+        <TickBox v-model="how.deep" :label="t('bike.deep')" data-test="deep" />
+        <TickBox v-model="how.painted" :label="t('bike.painted')" data-test="painted" />
       </section>
       <PartsPanel :bike="bike" :parts="parts" :drawer="drawer" :kinds="partKinds" :forms="forms" @correct="part = $event" />
       <CommuteDialog v-if="commuting" v-model="commuteOpen" :forms="forms" :bike="bike" :weekdays="weekdays" :commute="commuting.commute" />

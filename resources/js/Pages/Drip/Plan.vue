@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { computed, reactive, ref } from 'vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import TopUpDialog from '@/components/forms/TopUpDialog.vue'
@@ -20,7 +21,12 @@ const form = reactive({
 })
 const bottles = computed(() => [...props.bottles, { value: null, title: t('drip.no_bottle') }])
 const actionId = newActionId()
-const wanted = () => ({ ...form, chain_id: props.chain.id, action_id: actionId })
+const wanted = () => ({
+  ...form,
+  box_mm: form.place === 'in_box' ? form.box_mm || null : null,
+  chain_id: props.chain.id,
+  action_id: actionId,
+})
 const { preview, problems } = usePreview<DripPlan>('post', () => '/drip/plan', wanted)
 const starting = ref(false)
 const refused = ref<Record<string, string>>({})
@@ -42,6 +48,16 @@ const coats = ['1', '2', '3'].map((value) => ({ value, title: value }))
       <form class="cols" novalidate @submit.prevent="start">
         <div class="fields">
           <TapChoice v-model="form.place" :legend="t('drip.where')" :options="places" test="place" />
+          <TapChoice v-if="form.place === 'on_bike'" v-model="form.manner" :legend="t('drip.manner')" :options="manners" test="manner" />
+          <NumberField
+            v-else
+            v-model="form.box_mm"
+            :label="t('drip.box')"
+            unit="mm"
+            :hint="t('drip.box_hint')"
+            persistent-hint
+            :error-messages="problems.box_mm"
+            name="box_mm" />
           <v-select v-model="form.bottle_id" :items="bottles" :label="t('drip.bottle')" data-test="bottle" />
           <TapChoice v-model="form.coats" :legend="t('drip.coats')" :options="coats" test="coats" />
           <TapChoice v-model="form.excess" :legend="t('drip.excess')" :options="schools" test="excess" />

@@ -7,10 +7,12 @@ import BathPanel from '@/components/guided/BathPanel.vue'
 import JobBar from '@/components/guided/JobBar.vue'
 import JobLanes from '@/components/guided/JobLanes.vue'
 import JobOver from '@/components/guided/JobOver.vue'
+import MlField from '@/components/guided/MlField.vue'
 import SayPanel from '@/components/guided/SayPanel.vue'
 import TimeLanes from '@/components/guided/TimeLanes.vue'
 import ResidueBars from '@/components/guided/ResidueBars.vue'
 import StepActs from '@/components/guided/StepActs.vue'
+import StepDrawing from '@/components/guided/StepDrawing.vue'
 import StepTicks from '@/components/guided/StepTicks.vue'
 import StepTimer from '@/components/guided/StepTimer.vue'
 import WeighFields from '@/components/guided/WeighFields.vue'
@@ -167,6 +169,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <h1>{{ words.title }}</h1>
           <StepTimer v-if="left !== null && seconds !== null" :left="left" :seconds="seconds" :paused="state.current.paused" />
           <p class="text">{{ words.text }}</p>
+          <StepDrawing v-if="step.drawing" :what="step.drawing" />
           <p v-if="state.recorded && !state.recorded.undone" class="strong" data-test="recorded">{{ state.recorded.text }}</p>
           <StepTicks v-if="step.ticks.length" v-model="ticked" :ticks="step.ticks" :title="words.title" :asked="askTicks" />
           <template v-if="(step.readingC || solid) && mayAct">
@@ -181,6 +184,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             :when="weighs"
             :unit="job.units.mass"
             @weighed="(chain, mass) => weighs && tap('note', [], { chain, [weighs]: mass })" />
+          <MlField v-if="step.code === 'how_much' && mayAct" @typed="(ml) => tap('note', [], { ml })" />
           <StepActs
             v-if="mayAct"
             :step="step"
@@ -189,7 +193,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             :blocked="solid !== null"
             :main="mainText"
             :saying="saying"
-            :notes="job.kind === 'pot_day'"
+            :notes="['pot_day', 'fit', 'care'].includes(job.kind)"
             @done="done"
             @again="again"
             @longer="longer"
@@ -235,7 +239,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       <JobOver v-else :job="job" :state="state" />
       <template v-if="state.current && step && state.begun">
         <TimeLanes v-if="state.axis" :axis="state.axis" />
-        <JobLanes v-else :job="job" :state="state" />
+        <JobLanes v-else-if="job.stretches" :job="job" :state="state" />
         <p v-if="mayAct" class="end">
           <button type="button" class="as-link quiet" data-test="give-up" @click="giveUp">
             {{ sure ? t('job.sure') : t('job.give_up') }}

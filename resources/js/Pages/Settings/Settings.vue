@@ -70,6 +70,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
               persistent-hint />
           </div>
           <v-select v-model="form.ready_school" :items="choices.ready" :label="t('settings.ready')" data-test="ready-school" />
+          <TapChoice v-model="form.drip_clean" :legend="t('drip.deep_clean')" :options="choices.dripClean" test="drip-clean" />
           <TapChoice v-model="form.excess_school" :legend="t('drip.excess')" :options="choices.excess" test="excess-school" />
           <div class="four">
             <NumberField

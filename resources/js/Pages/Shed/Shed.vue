@@ -102,6 +102,7 @@ function act(line: NextStep): void {
   } else if (line.verb === 'confirm' && line.bike !== null) {
     write('post', `/bikes/${line.bike}/commute-days`, { dates: line.days.map((day) => day.date), ridden: true })
   } else if (line.verb === 'add') router.visit(`/chains/new?bike=${line.bike}`)
+  else if (line.verb === 'convert') router.visit(`/bikes/${line.bike}/convert`)
   else if (line.verb === 'strip') router.visit(`/strip?chains[]=${line.chains[0] ?? 0}`)
   else if (line.verb === 'retire' || line.verb === 'measure') {
     chain.value = { id: line.chains[0] ?? 0, name: line.subject }

@@ -87,6 +87,7 @@ const known = computed(() => [
   ...(asksNote.value ? ['note'] : []),
   ...(asksLink.value ? ['new_link', 'link_id', 'closings_allowed'] : []),
 ])
+const lead = () => submit('post', `/bikes/${props.rail.id}/fittings/led`)
 function save(): void {
   const worn = measuring.value && meaning.value?.verdict === 'retire' ? off.value : null
   submit('post', `/bikes/${props.rail.id}/fittings`, () => {
@@ -108,6 +109,10 @@ function save(): void {
     :caution="t('swap.caution')"
     test="swap-form"
     @submit="save">
+    <p v-if="!date" class="small">
+      {{ t('swap.led_hint') }}
+      <button type="button" class="as-link" data-test="led" @click="lead">{{ t('swap.led') }}</button>
+    </p>
     <fieldset>
       <legend>{{ t('swap.to') }}</legend>
       <label v-for="chain in choices" :key="chain.id" :data-test="`choose-${chain.label}`">

@@ -1,20 +1,30 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
+import { computed } from 'vue'
 import FlowSteps from '@/components/strip/FlowSteps.vue'
 import ResidueBars from '@/components/guided/ResidueBars.vue'
 import { t } from '@/composables/useText'
 import type { JobStateView, JobView } from '@/types/server'
 
-/** A strip or a drip that is over: what it came to, and where to go from here. */
-defineProps<{ job: JobView; state: JobStateView }>()
+/** A strip, a drip or a job at a bike that is over: what it came to, and where to go from here. */
+const props = defineProps<{ job: JobView; state: JobStateView }>()
+const atBike = computed(() => props.job.kind === 'fit' || props.job.kind === 'care')
+const title = computed(() => {
+  if (props.state.givenUp) return t('job.given_up')
+  if (atBike.value) return t(`job.finished_${props.job.kind}`)
+  return props.job.dripOnly ? t('job.finished_drip') : t('job.finished')
+})
+const text = computed(() => {
+  if (props.state.givenUp) return atBike.value ? t('job.given_up_bike') : t('job.given_up_text')
+  return atBike.value || props.job.dripOnly ? '' : t('job.finished_text')
+})
 </script>
 
 <template>
   <div class="over page" data-test="job-over">
-    <FlowSteps v-if="!state.givenUp && !job.dripOnly" at="pot" />
-    <h1>{{ state.givenUp ? t('job.given_up') : job.dripOnly ? t('job.finished_drip') : t('job.finished') }}</h1>
-    <p v-if="state.givenUp">{{ t('job.given_up_text') }}</p>
-    <p v-else-if="!job.dripOnly">{{ t('job.finished_text') }}</p>
+    <FlowSteps v-if="!state.givenUp && job.kind === 'strip' && !job.dripOnly" at="pot" />
+    <h1>{{ title }}</h1>
+    <p v-if="text">{{ text }}</p>
     <p v-if="state.recorded" data-test="recorded">{{ state.recorded.undone ? t('job.undone') : state.recorded.text }}</p>
     <div class="row">
       <v-btn variant="flat" color="primary" data-test="to-shed" @click="router.visit('/')">{{ t('job.shed') }}</v-btn>
