@@ -29,7 +29,8 @@ final readonly class PlanDrip
     public function __construct(private ReadBook $readBook, private OpenJobs $openJobs, private AppClock $clock) {}
 
     /**
-     * Refused with NotPossible at `chain` for one that is retired, in a job, or has no wax to add to, at `bottle_id` where it holds too little to
+     * Refused with NotPossible at `chain` for one that is retired, in a job, or has no wax to add to, at `bottle_id` where it holds too
+     * little to
      * cover the chain in its box.
      */
     public function __invoke(Workshop $workshop, Chain $chain, DripChoices $choices, ?Bottle $bottle): DripDraft

@@ -11,7 +11,8 @@ final readonly class Tap
 {
     /**
      * @param list<string> $ticks what was confirmed at a step that asks for it
-     * @param array<string, string|int|float> $about what was noted, or why a step was passed over: `text`, `celsius`, `ml`, `waxed`, `chain` with
+     * @param array<string, string|int|float> $about what was noted, or why a step was passed over: `text`, `celsius`, `ml`, `waxed`,
+     * `chain` with
      * `before_g` or `after_g`
      */
     public function __construct(

@@ -41,7 +41,8 @@ final readonly class PlanStrip
     ) {}
 
     /**
-     * Refused with NotPossible at `chains`, `protocol` or `sources.N`, with InvalidInput where the core refuses. What has to be asked before
+     * Refused with NotPossible at `chains`, `protocol` or `sources.N`, with InvalidInput where the core refuses. What has to be asked
+     * before
      * it begins stands in the draft.
      */
     public function __invoke(Workshop $workshop, StripChoices $choices): StripDraft

@@ -21,7 +21,8 @@ final readonly class StartStrip
     public function __construct(private PlanStrip $planStrip, private AppClock $clock) {}
 
     /**
-     * Refused as PlanStrip refuses, and with NotPossible at `not_advised` unless a petrol school is agreed to, at `unmeasured` and `fresh_wax`
+     * Refused as PlanStrip refuses, and with NotPossible at `not_advised` unless a petrol school is agreed to, at `unmeasured` and
+     * `fresh_wax`
      * unless that is.
      *
      * @param list<'not_advised'|'unmeasured'|'fresh_wax'> $agreed

@@ -23,7 +23,10 @@ use Dripel\Core\Strip\JarAct;
 use Dripel\Core\Strip\JarEntry as CoreEntry;
 use Dripel\Core\Strip\JarTurns;
 
-/** Something is done with a jar: filled, topped up, left to settle, decanted, filtered, handed in as hazardous waste, whereupon the clean one takes the place of the dirty. */
+/**
+ * Something is done with a jar: filled, topped up, left to settle, decanted, filtered, handed in as hazardous waste, whereupon the clean
+ * one takes the place of the dirty.
+ */
 final readonly class TendJar
 {
     public function __construct(private Ledger $ledger, private ReadBook $readBook, private ReadJars $readJars) {}

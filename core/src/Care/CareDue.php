@@ -9,7 +9,10 @@ use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Ride;
 
-/** Whether a drivetrain wants to be cleaned: by what it was ridden since, in which weather, and before its first waxed chain. km effective. */
+/**
+ * Whether a drivetrain wants to be cleaned: by what it was ridden since, in which weather, and before its first waxed chain. km
+ * effective.
+ */
 final readonly class CareDue
 {
     /** House rule: so many effective km, so that a muddy one counts for three and a half. */

@@ -6,7 +6,10 @@ namespace Dripel\Core\Strip;
 
 use Dripel\Core\Input\Check;
 
-/** Jars take turns: a dirty jar is handed in, the clean one becomes the dirty one, a fresh one is filled where it stood. Common practice. */
+/**
+ * Jars take turns: a dirty jar is handed in, the clean one becomes the dirty one, a fresh one is filled where it stood. Common
+ * practice.
+ */
 final readonly class JarTurns
 {
     /**

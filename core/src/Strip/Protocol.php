@@ -112,7 +112,8 @@ final readonly class Protocol
 
     /**
      * The same for what is on the chains: old oil takes as many baths of the first solvent as bring it down to what a new chain is left
-     * with (strip.rinse), wax takes hot water first and then two baths of it at most. Common practice. On the bike no boiling water is poured.
+     * with (strip.rinse), wax takes hot water first and then two baths of it at most. Common practice. On the bike no boiling water is
+     * poured.
      */
     public function forLoad(Load $load, float $startG): self
     {
@@ -136,7 +137,10 @@ final readonly class Protocol
         return count(array_filter($this->baths(), fn(ProtocolStep $bath) => $bath->solvent === $first));
     }
 
-    /** How many baths of its first solvent bring so much on a chain down to what a new chain is left with; never fewer than a new one has. */
+    /**
+     * How many baths of its first solvent bring so much on a chain down to what a new chain is left with; never fewer than a new one
+     * has.
+     */
     public function washesFor(float $startG): int
     {
         $ofNew = $this->ofFirst();
@@ -149,7 +153,10 @@ final readonly class Protocol
             : (new StripRinse())(new StripRinseInput($volumeMl, null, null, $leftOfNewG / $startG, startG: $startG))->washes;
     }
 
-    /** The same with so many baths of its first solvent: the first and the last stay, what is added is like the last before it is looked at. */
+    /**
+     * The same with so many baths of its first solvent: the first and the last stay, what is added is like the last before it is
+     * looked at.
+     */
     private function withBaths(int $wanted): self
     {
         $first = $this->solvents()[0];

@@ -110,8 +110,8 @@ it('leads a wet ride through drying to a guided top-up, and warns who rides befo
         ],
     ]);
     $tap(0)->assertUnprocessable();
-    $tap(0, ['brake_covered', 'tension_out'])->assertOk();
-    foreach (range(1, array_search('gears', $steps, true)) as $position) {
+    $tap(0, ['disc_covered', 'tension_out'])->assertOk();
+    foreach (range(1, array_search('how_much', $steps, true)) as $position) {
         expect(TopUp::query()->count())->toBe(0);
         $tap($position)->assertOk();
     }
@@ -162,13 +162,40 @@ it('books what was given of two coats when the job is given up, and refuses what
     $choices = ['chain_id' => $this->a->id, 'coats' => 2, 'washed' => false, 'warmed' => false, 'place' => 'in_box', 'excess' => 'wipe'];
     $job = (string) Str::uuid();
     ($this->does)('/drip', ['action_id' => $job] + $choices)->assertRedirect("/jobs/{$job}");
-    foreach (['take_off', 'dry_cloth', 'shake_bottle', 'cover', 'shake_box', 'lift_slowly'] as $position => $code) {
+    foreach (['take_off', 'dry_cloth', 'shake_bottle', 'cover', 'shake_box', 'shake_box', 'shake_box', 'lift_slowly'] as $position => $code) {
         $this->postJson("/jobs/{$job}/taps", [
             'taps' => [['id' => (string) Str::uuid(), 'kind' => 'done', 'position' => $position, 'at' => Bench::NOW, 'ticks' => []]],
         ])->assertOk();
     }
     ($this->does)("/jobs/{$job}/give-up");
     expect(TopUp::query()->sole()->ml)->toEqualWithDelta(5.8, 1e-9);
+    // In a box that is measured as much is poured as covers it; what it really took is typed, and the box is asked for once.
+    ($this->does)('/bottles', ['name' => 'Small', 'volume' => 40])->assertSessionHasNoErrors();
+    $small = Bottle::query()->firstOrFail()->id;
+    $boxed = $choices + ['box_mm' => 90, 'bottle_id' => $small, 'action_id' => (string) Str::uuid()];
+    $this->postJson('/drip/plan', $boxed)->assertJsonValidationErrors([
+        'bottle_id' => __('errors.drip_short', ['has' => '40', 'needs' => '45']),
+    ]);
+    $this->put("/bottles/{$small}", ['action_id' => (string) Str::uuid(), 'name' => 'Small', 'volume' => 120])->assertSessionHasNoErrors();
+    $led = (string) Str::uuid();
+    $this->post('/drip', ['coats' => 1, 'action_id' => $led] + $boxed)->assertRedirect("/jobs/{$led}");
+    $codes = array_column(GuidedJob::query()->findOrFail($led)->steps, 'code');
+    $this->get("/jobs/{$led}")->assertInertia(
+        fn(AssertableInertia $page) => $page->where(
+            'job.steps.' . array_search('cover', $codes, true) . '.text',
+            fn(string $text) => str_contains($text, "about 44\u{a0}ml"),
+        ),
+    );
+    foreach (range(0, array_search('how_much', $codes, true)) as $position) {
+        $taps = [['id' => (string) Str::uuid(), 'kind' => 'done', 'position' => $position, 'at' => Bench::NOW, 'ticks' => []]];
+        $codes[$position] === 'how_much' &&
+            array_unshift($taps, ['id' => (string) Str::uuid(), 'kind' => 'note', 'about' => ['ml' => '9.5']] + $taps[0]);
+        $this->postJson("/jobs/{$led}/taps", ['taps' => $taps])->assertOk();
+    }
+    expect(TopUp::query()->orderByDesc('id')->firstOrFail()->ml)
+        ->toBe(9.5)
+        ->and(($this->props)("/chains/{$this->a->id}/drip")['proposed']['box_mm'])
+        ->toBe('90');
     $plan = fn(int $chain, array $more = []) => $this->postJson(
         '/drip/plan',
         ['chain_id' => $chain, 'action_id' => (string) Str::uuid()] + $more + $choices,
