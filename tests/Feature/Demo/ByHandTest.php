@@ -101,8 +101,8 @@ it('stands in the documentation as it is worked out by hand, from the rows of th
         explode('|', (string) current(preg_grep('/^\| middle/', explode("\n", str_replace("\u{a0}", ' ', Artisan::output()))) ?: [])),
     );
     $number = fn(int $column): float => (float) preg_replace('/[^\d.]/', '', $row[$column]);
-    // Fresh for three chains by the usual school: 600 ml of white spirit and 400 ml of methylated spirit.
-    $strip = (600 * $cents['white_spirit'] + 400 * $cents['methylated_spirit']) / 3;
+    // Fresh for one chain by the usual school: 600 ml of white spirit and 400 ml of methylated spirit.
+    $strip = 600 * $cents['white_spirit'] + 400 * $cents['methylated_spirit'];
     $one = $cents['chain'] + $cents['quick_link'] + $strip + $cents['cassette'] / 4;
     $share = (0.5 * $factor) / 15 / (0.5 - 0.02);
     $pot = ($number(10) * $cents['wax'] + $number(8) * $ml * $cents['drip_wax']) / ($number(3) / 1000);

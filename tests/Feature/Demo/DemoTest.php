@@ -62,6 +62,8 @@ it('shows every state of a chain and everything Next can ask for, whatever day i
                     NextKind::EventDip->value,
                     NextKind::Unmet->value,
                     NextKind::Outrun->value,
+                    NextKind::Convert->value,
+                    NextKind::DeepClean->value,
                 ]),
             ),
         )
