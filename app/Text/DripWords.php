@@ -7,7 +7,9 @@ namespace App\Text;
 use App\Actions\Drip\DripDraft;
 use Dripel\Core\Drip\BottleState;
 use Dripel\Core\Drip\DripDoseInput;
+use Dripel\Core\Drip\DripManner;
 use Dripel\Core\Drip\DripNeeds;
+use Dripel\Core\Drip\DripPlace;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Plan\LocalDay;
@@ -86,11 +88,10 @@ final readonly class DripWords
 
         return array_values(
             array_filter([
-                trans_choice('drip.plan.dose', $draft->choices->coats, [
-                    'drops' => $q->number($draft->dose->drops),
-                    'ml' => $q->volume($draft->dose->ml, 1),
-                ]),
-                $draft->counted ? '' : $say('uncounted', ['pitches' => (string) DripDoseInput::USUAL_PITCHES]),
+                $this->dose($draft),
+                $draft->counted || $draft->choices->place === DripPlace::InBox
+                    ? ''
+                    : $say('uncounted', ['pitches' => (string) DripDoseInput::USUAL_PITCHES]),
                 $draft->bottle === null ? '' : $this->after($draft, $draft->bottle),
                 $say('ready', ['ready' => $this->at($readyS)]),
                 $nextRideS !== null && $nextRideS < $readyS
@@ -120,6 +121,24 @@ final readonly class DripWords
                     : $say('washed', ['condition' => $this->translator->say("chain.condition.{$needs->wash->value}")]),
             ]),
         );
+    }
+
+    /** How much goes on, and how it is counted. */
+    private function dose(DripDraft $draft): string
+    {
+        $q = $this->translator->quantities;
+        $box = $draft->choices->box;
+        $code = match (true) {
+            $draft->choices->place === DripPlace::InBox => $box === null ? 'dose_box' : 'dose_in_box',
+            $draft->choices->manner === DripManner::Line => 'dose_line',
+            default => 'dose',
+        };
+
+        return trans_choice("drip.plan.{$code}", $draft->choices->coats, [
+            'drops' => $q->number($draft->dose->drops),
+            'ml' => $q->volume($draft->dose->ml, 1),
+            'covers' => $box === null ? '' : $q->volume($box->coversMl($draft->chainG)),
+        ]);
     }
 
     /** @return array{left: string, about: string} */

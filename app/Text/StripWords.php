@@ -145,7 +145,9 @@ final readonly class StripWords
             default => '',
         };
 
-        return ['title' => $this->translator->say("strip.step.{$code}.title"), 'text' => trim("{$text} {$more}"), 'again' => null];
+        $title = $variant === 'on_bike' && $step->code === 'lift' ? 'on_bike_title' : 'title';
+
+        return ['title' => $this->translator->say("strip.step.{$code}.{$title}"), 'text' => trim("{$text} {$more}"), 'again' => null];
     }
 
     /** @return array{title: string, text: string, again: array{title: string, text: string}} */

@@ -180,6 +180,9 @@ return [
     'record' => 'Topped up at :time, good for :km; dry at :ready.',
     'plan' => [
         'dose' => '{1} :drops drops, :ml: one a roller|[2,*] :drops drops, :ml: one a roller, in :count coats',
+        'dose_line' => '{1} A thin line once round, about :ml|[2,*] A thin line once round, about :ml in :count coats',
+        'dose_in_box' => '{1} About :covers cover it in its box; some :ml stay on it|[2,*] About :covers cover it in its box; some :ml stay on it, in :count coats',
+        'dose_box' => '{1} As much as covers it; some :ml stay on it|[2,*] As much as covers it; some :ml stay on it, in :count coats',
         'uncounted' => 'Nobody counted its pitches: worked out with :pitches, house rule.',
         'bottle' => '{0} After it :bottle is as good as empty.|{1} :bottle does one more after it.|[2,*] :bottle does :count more after it.',
         'short' => ':bottle holds :left and this takes :ml. Have another at hand.',

@@ -121,6 +121,7 @@ return [
         ],
         'lift' => [
             'title' => 'Lift it out',
+            'on_bike_title' => 'Unclip and pour off',
             'text' => 'Let the pressure out slowly, lift the chain on its wire, let it drip. Lid on at once.',
             'on_bike' => 'Unclip the box, pour it into a closed can and wipe the chain with a clean cloth.',
             'fresh' => 'Then pour it off:into.',

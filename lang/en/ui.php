@@ -367,8 +367,8 @@ return [
     'drawing' => [
         'route' => 'The chain runs through the front cage, round the smallest sprocket, in front of the upper jockey wheel and behind the lower one',
         'front_cage' => 'front cage',
-        'before' => 'in front of the upper one',
-        'behind' => 'behind the lower one',
+        'before' => 'in front',
+        'behind' => 'behind',
         'route_single' => 'The chain lies over the sprocket and round the ring',
         'inner_ends' => 'Two inner ends, joined by the quick link',
         'pin_ends' => 'One inner end and one outer end, joined by a pin',
@@ -1202,7 +1202,7 @@ return [
     'topup' => [
         'title' => 'Drip top-up',
         'km' => 'Good for',
-        'hint' => 'Clean and dry first, no solvent; one drop on each roller; leave it overnight, never just before riding. Cover the brake disc: nothing on discs and pads.',
+        'hint' => 'Clean and dry first, no solvent; leave it overnight, never just before riding. Nothing on what brakes.',
         'do' => 'Record the top-up',
     ],
     'drip' => [

@@ -21,5 +21,7 @@ final readonly class DripDraft
         public ?BottleState $bottle,
         /** Whether somebody counted the pitches. */
         public bool $counted,
+        /** What the chain weighs, in g. */
+        public float $chainG,
     ) {}
 }

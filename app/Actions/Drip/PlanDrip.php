@@ -84,6 +84,7 @@ final readonly class PlanDrip
             ),
             $from,
             $pitches > 0,
+            $chainG,
         );
     }
 

@@ -28,9 +28,7 @@ final readonly class BikeJobPresenter implements JobPresenter
             'question' => null,
             'cautions' => $words->cautions($step),
             'subject' =>
-                $job->chains === []
-                    ? $translator->names->bike((int) $job->number('bike'))
-                    : $translator->names->bike((int) $job->number('bike')) . ', ' . $translator->names->fullChain($job->chains[0]),
+                $job->chains === [] ? $translator->names->bike((int) $job->number('bike')) : $translator->names->fullChain($job->chains[0]),
         ];
     }
 

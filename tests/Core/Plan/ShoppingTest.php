@@ -153,12 +153,12 @@ it('buys the chains that a bike lacks, a link for each, and what stripping them 
         $role->value => new JarState((int) $ml, $role, Solvent::WhiteSpirit, $ml, 1.0, 0, $cleanings, 10, false, null, null),
     ];
     $jars = fn(array ...$all) => array_column(array_merge(...$all), null, 'jarId');
-    expect($lacks(6, jars: $jars($jar(JarRole::Dirty, 301.0, 8), $jar(JarRole::Clean, 302.0, 2))))
+    expect($lacks(6, jars: $jars($jar(JarRole::Dirty, 901.0, 8), $jar(JarRole::Clean, 902.0, 2))))
         ->toContain('white_spirit 300 2026-11-25 strip')
-        ->and(implode(' ', $lacks(5, jars: $jars($jar(JarRole::Dirty, 301.0, 8), $jar(JarRole::Clean, 302.0, 2)))))
+        ->and(implode(' ', $lacks(5, jars: $jars($jar(JarRole::Dirty, 901.0, 8), $jar(JarRole::Clean, 902.0, 2)))))
         ->not->toContain('white_spirit')
-        ->and($lacks(5, jars: $jars($jar(JarRole::Dirty, 301.0, 10), $jar(JarRole::Clean, 200.0, 2))))
-        ->toContain('white_spirit 600 2026-11-25 strip');
+        ->and($lacks(5, jars: $jars($jar(JarRole::Dirty, 901.0, 10), $jar(JarRole::Clean, 200.0, 2))))
+        ->toContain('white_spirit 1800 2026-11-25 strip');
 });
 
 it('buys a chain before the one that wears out leaves too few, within the weeks that are looked at', function (): void {

@@ -6,13 +6,14 @@ import type { JobStepView } from '@/types/server'
 defineProps<{ what: NonNullable<JobStepView['drawing']> }>()
 const tooth = (x: number, hook: number, gap: number) =>
   `M${x} 62 C${x + 4} 62 ${x + 6} 40 ${x + 11 + hook} 40 C${x + 16 + hook} 40 ${x + 18} 62 ${x + 22} 62 h${gap}`
-const row = (from: number, hook: number, gap: number) => [0, 1, 2, 3].map((n) => tooth(from + n * (22 + gap), hook, gap)).join(' ')
+const row = (from: number, hook: number, gap: number, teeth = 4) =>
+  Array.from({ length: teeth }, (_, n) => tooth(from + n * (22 + gap), hook, gap)).join(' ')
 </script>
 
 <template>
   <figure class="drawing" :data-test="`drawing-${what}`">
-    <svg viewBox="0 0 420 150" role="img" :aria-label="t(`drawing.${what}`)">
-      <g v-if="what === 'route'" class="line">
+    <svg viewBox="0 0 420 166" role="img" :aria-label="t(`drawing.${what}`)">
+      <g v-if="what === 'route'" class="line" transform="translate(0 18)">
         <circle cx="330" cy="60" r="44" />
         <circle cx="96" cy="46" r="20" />
         <circle cx="112" cy="96" r="11" />
@@ -20,9 +21,9 @@ const row = (from: number, hook: number, gap: number) => [0, 1, 2, 3].map((n) =>
         <rect x="252" y="20" width="20" height="34" rx="3" class="soft" />
         <path class="soft" d="M108 78 l18 6 -18 56 -18 -6 z" />
         <path class="run" d="M330 16 L98 26 A20 20 0 0 0 84 62 L103 88 A11 11 0 0 1 120 104 L90 118 A11 11 0 0 0 104 137 L330 104" />
-        <text x="246" y="14">{{ t('drawing.front_cage') }}</text>
+        <text x="218" y="8">{{ t('drawing.front_cage') }}</text>
         <text x="134" y="100">{{ t('drawing.before') }}</text>
-        <text x="126" y="144">{{ t('drawing.behind') }}</text>
+        <text x="14" y="134">{{ t('drawing.behind') }}</text>
       </g>
       <g v-else-if="what === 'route_single'" class="line">
         <circle cx="320" cy="75" r="46" />
@@ -59,19 +60,16 @@ const row = (from: number, hook: number, gap: number) => [0, 1, 2, 3].map((n) =>
       </g>
       <g v-else-if="what === 'teeth'" class="line">
         <path :d="row(16, 0, 4)" />
-        <path :d="row(150, 7, 4)" />
-        <path :d="row(286, 3, 12)" />
+        <path :d="row(152, 7, 4)" />
+        <path :d="row(290, 3, 14, 3)" />
         <text x="16" y="92">{{ t('drawing.good') }}</text>
-        <text x="150" y="92">{{ t('drawing.hooked') }}</text>
-        <text x="286" y="92">{{ t('drawing.gaps') }}</text>
+        <text x="152" y="92">{{ t('drawing.hooked') }}</text>
+        <text x="290" y="92">{{ t('drawing.gaps') }}</text>
       </g>
       <g v-else-if="what === 'sprockets'" class="line">
-        <template v-for="n in 5" :key="n">
-          <path :d="`M${90 + n * 36} ${90 - n * 8} v${30 + n * 12}`" class="thick" />
-          <path :d="`M${90 + n * 36} ${106 + n * 2} v4`" />
-        </template>
-        <path class="run" d="M72 84 C120 30 160 30 178 66 L178 116" />
-        <text x="20" y="74">{{ t('drawing.cloth') }}</text>
+        <path v-for="n in 5" :key="n" :d="`M${80 + n * 40} ${18 + n * 8} v${136 - n * 16}`" class="thick" />
+        <path class="run" d="M172 8 v130 a8 8 0 0 0 16 0 V8" />
+        <text x="204" y="16">{{ t('drawing.cloth') }}</text>
       </g>
       <g v-else-if="what === 'box'" class="line">
         <path d="M60 50 v70 h240 v-70" />
@@ -126,7 +124,7 @@ svg {
 text {
   fill: var(--ink);
   stroke: none;
-  font-size: 13px;
+  font-size: 16px;
   font-weight: 560;
 }
 </style>

@@ -58,7 +58,7 @@ const save = () => (props.pot === null ? submit('post', '/pots', close) : submit
       <NumberField v-model="form.low" :label="t('pot_form.low')" unit="W" :error-messages="form.errors.low" name="low" />
       <NumberField v-model="form.high" :label="t('pot_form.high')" unit="W" :error-messages="form.errors.high" name="high" />
     </div>
-    <p class="small muted">{{ t('pot_form.power_hint') }}</p>
+    <p class="small muted hint">{{ t('pot_form.power_hint') }}</p>
     <TapChoice v-model="form.lay" :legend="t('pot_form.lay')" :options="choices.lays" test="pot-lay" />
     <NumberField
       v-model="form.at_once"
@@ -82,3 +82,9 @@ const save = () => (props.pot === null ? submit('post', '/pots', close) : submit
     </div>
   </ActionDialog>
 </template>
+
+<style scoped>
+.hint {
+  margin: -12px 0 0;
+}
+</style>
