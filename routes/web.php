@@ -197,6 +197,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/bikes/{bike}/advice', [GaugeController::class, 'advice'])->whereNumber('bike');
         Route::post('/bikes/{bike}/parts', [PartController::class, 'store'])->whereNumber('bike');
         Route::post('/parts/{part}/fittings', [PartController::class, 'fit'])->whereNumber('part');
+        Route::post('/parts/{part}/teeth', [PartController::class, 'teeth'])->whereNumber('part');
         Route::post('/parts/{part}/retirement', [PartController::class, 'retire'])->whereNumber('part');
         Route::get('/pot-day', [PotDayController::class, 'create'])->name('pot-day');
         Route::post('/pot-day/plan', [PotDayController::class, 'plan']);

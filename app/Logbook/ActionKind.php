@@ -44,6 +44,7 @@ enum ActionKind: string
     case KeepInstrument = 'keep_instrument';
     case AddPart = 'add_part';
     case FitPart = 'fit_part';
+    case LookAtTeeth = 'look_at_teeth';
     case RetirePart = 'retire_part';
     case SetPrice = 'set_price';
     case AddLink = 'add_link';

@@ -27,6 +27,7 @@ final readonly class PotDayWords
         $variant = match ($step->code) {
             PotDayPlan::LIFT => $terms->lay === PotLay::Flat ? 'lift_flat' : "lift_{$step->about['drain']}",
             'dry' => "dry_{$step->about['by']}",
+            'flex' => ($step->about['links'] ?? true) === true ? 'flex' : 'flex_pin',
             'heat' => ($step->about['melt_in'] ?? false) === true ? 'heat_melt_in' : 'heat',
             PotDayPlan::IN => match (true) {
                 ($step->about['melted_in'] ?? false) === true => 'in_melted',
@@ -115,7 +116,7 @@ final readonly class PotDayWords
             'oil' => $step->code !== PotDayPlan::SMEAR ? '' : $this->oil($step, 1),
             'link' => !isset($step->about['link_in'])
                 ? ''
-                : $this->translator->say($step->about['link_in'] === true ? 'pot_day.link_in' : 'pot_day.link_out'),
+                : ', ' . $this->translator->say($step->about['link_in'] === true ? 'pot_day.link_in' : 'pot_day.link_out'),
             'jar' => is_int($step->about['jar'] ?? null)
                 ? $this->translator->names->jar($step->about['jar'])
                 : $this->translator->say('pot_day.fresh_jar', ['ml' => $q->volume((float) ($step->about['volume_ml'] ?? 0.0))]),

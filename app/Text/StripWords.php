@@ -130,6 +130,7 @@ final readonly class StripWords
         $variant = match (true) {
             $dripOnly && in_array($step->code, self::ON_THE_BIKE, true) => 'on_bike',
             $step->code === 'take_off' => ($step->about['joint'] ?? '') === Joint::Pin->value ? 'pin' : 'quick_link',
+            $step->code === 'prepare' && ($step->about['joint'] ?? '') === Joint::Pin->value => 'pin',
             default => 'text',
         };
         $text = $this->translator->say("strip.step.{$code}.{$variant}", [
@@ -170,6 +171,7 @@ final readonly class StripWords
                     'water' => $q->volume((float) $step->about['fresh_ml'] - (float) $step->about['concentrate_ml']),
                 ])
                 : '',
+            'link' => ($step->about['joint'] ?? '') === Joint::Pin->value ? '' : $this->translator->say('strip.step.open.link'),
             'from' => is_int($step->about['jar'] ?? null)
                 ? $this->translator->say('strip.step.open.from', ['jar' => $this->translator->names->jar($step->about['jar'])])
                 : '',

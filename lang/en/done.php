@@ -57,6 +57,7 @@ return [
     'set_condition' => 'Set :rides to :condition.',
     'record_reading' => 'Measured :chain: :wear.',
     'convert_bike' => 'Decided for :bike.',
+    'look_at_teeth' => 'Noted the teeth of :part.',
     'brush_drivetrain' => 'Drivetrain of :bike brushed.',
     'report_noise' => ':bike got loud: its chain is due.',
     'move_entry' => 'Moved.',

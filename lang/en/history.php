@@ -67,6 +67,7 @@ return [
     'top_up_chain' => 'Topped up :chain with drip, good for :km, on :at',
     'record_reading' => 'Measured :chain: :wear, on :at',
     'convert_bike' => 'Decided how :bike comes to wax',
+    'look_at_teeth' => 'Looked at the teeth of :part',
     'brush_drivetrain' => 'Brushed the drivetrain of :bike on :at',
     'report_noise' => ':bike got loud on :at',
     'plan_ride' => 'Planned :km on :bike for :from',

@@ -52,6 +52,7 @@ return [
     'chain.mass_g' => 'mass',
     'chain.price_minor' => 'price',
     'chain.bought_on' => 'bought on',
+    'part.teeth' => 'teeth',
     'link.speeds' => 'speeds',
     'link.price_minor' => 'price',
     'pot.name' => 'name',

@@ -71,7 +71,8 @@ return [
     'step' => [
         'prepare' => [
             'title' => 'Get ready',
-            'text' => 'For :chains. Each goes on its wire, its quick link threaded on too or in a tea strainer. Lay out what you need, then tick what is so.:directional',
+            'text' => 'For :chains. Each goes on its wire, its quick link threaded on too or in a tea strainer. Lay out what you need, then tick what is so. Follow each product’s own sheet and local rules.:directional',
+            'pin' => 'For :chains. Each goes on its wire. Lay out what you need, then tick what is so. Follow each product’s own sheet and local rules.:directional',
             'on_bike' => 'For :chains, on the bike. Lay out the box, brushes and cloths, then tick what is so. Follow each product’s own sheet and local rules.',
         ],
         'open' => [
@@ -82,7 +83,8 @@ return [
             'again_title' => 'Again, with fresh solvent',
             'again' => 'Pour off what was cloudy:into. Then :fresh of fresh :solvent, chain in, lid on.',
             'water' => ':ml of :solvent into a box or bowl. Chain in.',
-            'ultrasonic' => ':ml of :solvent:from:mixed into the ultrasonic bath at {c:55} to {c:65}. Chain in the basket, its quick link in a strainer.',
+            'ultrasonic' => ':ml of :solvent:from:mixed into the ultrasonic bath at {c:55} to {c:65}. Chain in the basket:link.',
+            'link' => ', its quick link in a strainer',
             'mixed' => ' (:concentrate of concentrate with :water of water)',
             'from' => ' from “:jar”',
             'sieve' => 'Chain into the box with its sieve, :solvent:from just over it: :ml.',
@@ -313,7 +315,7 @@ return [
         'unknown' => 'closings unknown',
     ],
     'link' => ':speeds, :closings',
-    'directional' => ' The lettering of the link looks outward when it goes on again.',
+    'directional' => ' Its lettering looks outward when it goes on again.',
     'ask' => [
         'unmeasured' => ':chains: ridden and not measured since. Strip it all the same',
         'fresh_wax' => ':chains: freshly waxed and not ridden. The coat is meant to come off',

@@ -92,7 +92,14 @@ return [
         'house' => '(house rule)',
         'pitches' => ':long pitches on a rule of 60 cm read to ± :long_sigma %, :short on a short one only to ± :short_sigma %. Hang the chain or pull it straight; from edge to edge of the same side of a pin.',
     ],
+    'teeth' => [
+        'good' => 'good',
+        'hooked' => 'hooked or pointed',
+        'gaps' => 'gaps widened',
+        'skips' => 'a new chain skips',
+    ],
     'part' => [
+        'teeth' => 'teeth :seen, :day',
         'outlived' => '{0} outlived no chain yet, of :least to :most|{1} outlived one chain, of :least to :most|[2,*] outlived :count chains, of :least to :most',
         'on_trainer' => ':name, on the trainer',
         'drawer' => 'in the drawer',

@@ -76,6 +76,7 @@ export function job(steps: JobStepView[], more: Partial<JobView> = {}): JobView 
     id: 'a1',
     kind: 'strip',
     title: 'Strip',
+    layout: [],
     chains: ['Heron A'],
     chainIds: [1],
     speed: 1,

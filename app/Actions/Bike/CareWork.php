@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Bike;
 
 use App\Actions\Guided\Tap;
+use App\Actions\Part\LookAtTeeth;
 use App\Exceptions\NotPossible;
 use App\Guided\GuidedWork;
 use App\Logbook\ActionContext;
@@ -17,9 +18,12 @@ use Dripel\Core\Logbook\Moment;
 /** A guided clean: once all of it was gone over the drivetrain is brushed clean. */
 final readonly class CareWork implements GuidedWork
 {
-    public function __construct(private BrushDrivetrain $brush) {}
+    public function __construct(private BrushDrivetrain $brush, private LookAtTeeth $lookAtTeeth) {}
 
-    public function noted(GuidedJob $job, Tap $tap): void {}
+    public function noted(GuidedJob $job, Tap $tap): void
+    {
+        $this->lookAtTeeth->noted($job, $tap);
+    }
 
     public function measured(GuidedJob $job, JobRun $run, int $atS): bool
     {

@@ -15,16 +15,23 @@ use App\Models\Chain;
 use App\Models\Fitting;
 use App\Models\Retirement;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Slot;
+use Dripel\Core\Wear\TeethSeen;
 
-/** A chain goes out of use. If it is on a bike it comes off. */
+/** A chain goes out of use. If it is on a bike it comes off; what was seen of the teeth it ran on stays with the cassette. */
 final readonly class RetireChain
 {
     public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
 
-    public function __invoke(ActionContext $by, Chain $chain, Moment $at): Action
+    public function __invoke(ActionContext $by, Chain $chain, Moment $at, ?TeethSeen $teeth = null): Action
     {
-        return $this->ledger->record($by, ActionKind::RetireChain, function (Draft $draft) use ($by, $chain, $at): About {
-            $bikeId = $this->readBook->withoutRides($by->workshop)->fittings->bikeOf($chain->id, $at->unixS);
+        return $this->ledger->record($by, ActionKind::RetireChain, function (Draft $draft) use ($by, $chain, $at, $teeth): About {
+            $book = $this->readBook->withoutRides($by->workshop);
+            $bikeId = $book->fittings->bikeOf($chain->id, $at->unixS);
+            $ranOn = $book->bikeOfChain($chain->id, $at->unixS);
+            $cassette = $ranOn === null ? null : $book->inventory()->partOn(Slot::Cassette, $ranOn, $at->unixS);
+            $teeth === null || $cassette === null || $draft->set(SettingKey::PartTeeth, $teeth->value, $at->unixS, chainId: $cassette->id);
             $bikeId === null || $draft->enter(Fitting::class, $at, ['bike_id' => $bikeId, 'component_id' => null]);
             $draft->enter(Retirement::class, $at, ['component_id' => $chain->id]);
 

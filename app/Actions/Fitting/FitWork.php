@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Fitting;
 
 use App\Actions\Guided\Tap;
+use App\Actions\Part\LookAtTeeth;
 use App\Exceptions\NotPossible;
 use App\Guided\GuidedWork;
 use App\Logbook\ActionContext;
@@ -21,9 +22,12 @@ final readonly class FitWork implements GuidedWork
 {
     private const OFF = ['hang_off', 'hang_off_link'];
 
-    public function __construct(private FitChain $fitChain) {}
+    public function __construct(private FitChain $fitChain, private LookAtTeeth $lookAtTeeth) {}
 
-    public function noted(GuidedJob $job, Tap $tap): void {}
+    public function noted(GuidedJob $job, Tap $tap): void
+    {
+        $this->lookAtTeeth->noted($job, $tap);
+    }
 
     public function measured(GuidedJob $job, JobRun $run, int $atS): bool
     {

@@ -19,6 +19,7 @@ use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\FitNote;
 use Dripel\Core\Logbook\KeptFor;
 use Dripel\Core\Logbook\LinkState;
 use Dripel\Core\Logbook\SettingKey;
@@ -137,6 +138,7 @@ final readonly class PlanPotDay
             $state->wax->worstCondition(),
             KeptFor::of($book->settings, $state->chainId, $nowS) !== null,
             $book->inventory()->linkStateOf($state->chainId, $nowS) !== LinkState::Greased,
+            !FitNote::pinned($book, $state->chainId),
         );
     }
 }

@@ -71,6 +71,12 @@ final readonly class DripPresenter implements JobPresenter
 
         return [
             'dripOnly' => true,
+            'alsoNeeds' => [
+                $translator->say($job->terms['bottle'] === null ? 'layout.no_bottle' : 'layout.bottle', [
+                    'bottle' => $job->terms['bottle'] === null ? '' : $translator->names->bottle((int) $job->number('bottle')),
+                    'ml' => $translator->quantities->volume(self::ml($job, $run), 1),
+                ]),
+            ],
             'stretches' => array_values(
                 array_map(
                     fn(array $lane) => ['time' => $lane['seconds'] > 0 ? $translator->quantities->seconds($lane['seconds']) : ''] + $lane,
@@ -78,6 +84,14 @@ final readonly class DripPresenter implements JobPresenter
                 ),
             ),
         ];
+    }
+
+    /** What is poured where it is poured, else what it takes. */
+    private static function ml(GuidedJob $job, JobRun $run): float
+    {
+        $covers = array_filter(array_map(fn(JobStep $step) => $step->about['box_ml'] ?? null, $run->steps), is_numeric(...));
+
+        return $covers === [] ? $job->number('ml') : (float) max($covers);
     }
 
     public function live(GuidedJob $job, JobRun $run, Translator $translator): array

@@ -33,6 +33,7 @@ use Dripel\Core\Guided\JobStep;
  *     pot?: array{id: int, name: string},
  *     aboutPot?: string,
  *     planned?: string,
+ *     alsoNeeds?: list<string>,
  * }
  * @phpstan-type JobLive array{axis?: TimeAxis, bath?: PotDayBath, dips?: list<RecordedDip>, residues?: list<ResidueView>|null}
  */

@@ -8,6 +8,7 @@ use App\Guided\GuidedKind;
 use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Models\GuidedTap;
+use App\Text\LayoutWords;
 use App\Text\Translator;
 use App\Text\Translators;
 use Dripel\Core\Guided\JobEventKind;
@@ -76,11 +77,13 @@ use Dripel\Core\PotDay\PotDayPlan;
  *     speed: float,
  *     units: array{temperature: string, mass: string},
  *     steps: list<JobStepView>,
+ *     layout: list<string>,
  *     dripOnly?: bool,
  *     stretches?: list<array{key: string, text: string, time: string, steps: list<int>}>,
  *     pot?: array{id: int, name: string},
  *     aboutPot?: string,
  *     planned?: string,
+ *     alsoNeeds?: list<string>,
  *     now: int,
  *     turns: list<JobTurnView>,
  *     ahead: list<int>,
@@ -116,6 +119,7 @@ final readonly class JobProps
         $translator = $this->translators->current();
         $presenter = $this->presenter($job);
         $run = $job->run();
+        $page = $presenter->page($job, $run, $translator);
 
         return [
             'id' => $job->id,
@@ -159,7 +163,8 @@ final readonly class JobProps
                 ],
                 $run->steps,
             ),
-            ...$presenter->page($job, $run, $translator),
+            'layout' => (new LayoutWords($translator))->of($job->kind, $run->steps, $page['alsoNeeds'] ?? []),
+            ...$page,
             ...$this->state($job, $run, $translator),
         ];
     }

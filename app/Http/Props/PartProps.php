@@ -21,7 +21,7 @@ use Dripel\Core\Logbook\WaxThen;
 /**
  * Cassettes, chainrings, jockey wheels and quick links: what they ran, what chains did to them, what they brought with them.
  *
- * @phpstan-type PartWearView array{outlived: string|null, chains: int, least: int, most: int, warning: string|null}
+ * @phpstan-type PartWearView array{outlived: string|null, chains: int, least: int, most: int, teeth: string|null, warning: string|null}
  * @phpstan-type PartInDrawer array{id: int, name: string, km: string}
  * @phpstan-type PartInBooks array{
  *     outlived: string|null,
@@ -29,6 +29,7 @@ use Dripel\Core\Logbook\WaxThen;
  *     least: int,
  *     most: int,
  *     warning: string|null,
+ *     teeth: string|null,
  *     id: int,
  *     name: string,
  *     where: string,
@@ -51,6 +52,7 @@ use Dripel\Core\Logbook\WaxThen;
  *     least: int,
  *     most: int,
  *     warning: string|null,
+ *     teeth: string|null,
  *     id: int,
  *     name: string,
  *     slot: value-of<Slot>|null,
@@ -130,6 +132,13 @@ final readonly class PartProps
             'least' => PartWear::CHAINS_LEAST,
             'most' => PartWear::CHAINS_MOST,
             'warning' => $cassette ? $words->partWarning($wear) : null,
+            'teeth' =>
+                $wear->teeth === null
+                    ? null
+                    : $this->translator->say('wear.part.teeth', [
+                        'seen' => $this->translator->say("wear.teeth.{$wear->teeth->value}"),
+                        'day' => $this->translator->quantities->date((int) $wear->seenS, 'd MMM y'),
+                    ]),
         ];
     }
 

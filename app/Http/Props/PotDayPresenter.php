@@ -53,6 +53,12 @@ final readonly class PotDayPresenter implements JobPresenter
 
         return [
             'pot' => ['id' => PotDayJob::choices($job)->potId, 'name' => $translator->names->pot(PotDayJob::choices($job)->potId)],
+            'alsoNeeds' => [
+                $translator->say('layout.wax', [
+                    'pot' => $translator->names->pot(PotDayJob::choices($job)->potId),
+                    'grams' => $translator->quantities->mass($terms->pot->waxG),
+                ]),
+            ],
             'aboutPot' => $translator->say('pot_day.about', [
                 'wax' => $translator->say("pot.wax.{$terms->wax->value}"),
                 'grams' => $translator->quantities->mass($terms->pot->waxG),

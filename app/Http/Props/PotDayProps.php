@@ -15,15 +15,18 @@ use App\Pot\ReadBaths;
 use App\Text\ChainWords;
 use App\Text\Chart;
 use App\Text\ChartAxis;
+use App\Text\LayoutWords;
 use App\Text\PotDayWords;
 use App\Text\PotWords;
 use App\Text\Translator;
 use App\Text\Translators;
 use BackedEnum;
 use Dripel\Core\Bath\BathState;
+use Dripel\Core\Care\CareDue;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobSpan;
 use Dripel\Core\Guided\JobStep;
+use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\LocalDay;
@@ -32,6 +35,7 @@ use Dripel\Core\Pot\PowerKnown;
 use Dripel\Core\PotDay\DrainSchool;
 use Dripel\Core\PotDay\DryBy;
 use Dripel\Core\PotDay\PotDayBlock;
+use Dripel\Core\PotDay\PotDayChain as PotDayChainCore;
 use Dripel\Core\PotDay\PotDayDip;
 use Dripel\Core\PotDay\PotDayLanes;
 use Dripel\Core\PotDay\PotDayPlan;
@@ -82,6 +86,8 @@ use Dripel\Core\PotDay\SoakSchool;
  * @phpstan-type PotChoice array{id: int, name: string, empty: bool, about: string, target: string, limit: string}
  * @phpstan-type PotDayPlanView array{
  *     lines: list<string>,
+ *     layout: list<string>,
+ *     care: string|null,
  *     steps: list<array{at: string, title: string, text: string, subject: string, lasts: string}>,
  *     dips: list<array{id: int, chain: string, brings: string, batch: int, soak: string, because: string, shock: string}>,
  *     warnings: list<array{text: string, forbids: bool}>,
@@ -246,6 +252,8 @@ final readonly class PotDayProps
                     : $translator->say('pot_day.unmeasured', ['chains' => $translator->names->chains($proposal->unmeasured)]),
             'later' => $startS - $translator->nowS > 60,
             'forbidden' => $plan->forbidden(),
+            'care' => $this->careMeanwhile($proposal, ($this->readBook)($workshop), $translator),
+            'layout' => (new LayoutWords($translator))->of(GuidedKind::PotDay, $plan->steps),
             'powerSaid' => $plan->terms->power === PowerKnown::Said,
             'target' => (string) round($q->units->fromCelsius($plan->terms->pot->targetC)),
             'axis' => $this->axis(PotDayLanes::of($plan->steps, $spans, $startS), $startS, $doneS, null, $translator),
@@ -258,6 +266,23 @@ final readonly class PotDayProps
                 self::clock($startS, $doneS, $translator),
             ),
         ];
+    }
+
+    /** Drivetrains that want cleaning, for the hands that a soak leaves free. */
+    private function careMeanwhile(PotDayProposal $proposal, Book $book, Translator $translator): ?string
+    {
+        $bikes = array_unique(
+            array_filter(
+                array_map(fn(PotDayChainCore $chain) => $translator->settings->home($chain->id, $translator->nowS), $proposal->chains),
+            ),
+        );
+        $due = array_filter($bikes, fn(int $id) => CareDue::of($book, $id, $translator->nowS)->due);
+
+        return $due === []
+            ? null
+            : $translator->say('pot_day.care', [
+                'bikes' => $translator->names->list(array_values(array_map($translator->names->bike(...), $due))),
+            ]);
     }
 
     private function solventOut(Workshop $workshop): bool

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Guided\GuidedKind;
 use App\Models\Workshop;
 use App\Strip\Protocols;
+use App\Text\LayoutWords;
 use App\Text\StripWords;
 use App\Text\Translators;
 use Dripel\Core\Guided\JobStep;
@@ -28,6 +30,7 @@ use Dripel\Core\Strip\StripRinseInput;
  *     before: list<string>,
  *     lines: list<string>,
  *     after: list<string>,
+ *     layout: list<string>,
  *     left: string,
  *     hazards: list<array{solvent: string, text: string}>,
  *     cautions: list<string>,
@@ -70,6 +73,7 @@ final readonly class ProtocolProps
             'takes' => $words->takes($protocol),
             'before' => $ticks($plan->steps[0]),
             'lines' => $words->lines($protocol),
+            'layout' => (new LayoutWords($translator))->of(GuidedKind::Strip, $plan->steps),
             'after' => $ticks($plan->steps[count($plan->steps) - 1]),
             'left' => $translator->say('strip.plan.residue', [
                 'start' => $translator->quantities->mass(StripRinseInput::START_G),

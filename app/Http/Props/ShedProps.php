@@ -77,6 +77,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     until: array{before: string, stressed: string, after: string, due: bool},
  *     hanging: list<ChainView>,
  *     offNote: string|null,
+ *     geared: bool,
  *     best: int|null,
  * }
  * @phpstan-type SpareLink array{id: int, title: string}
@@ -246,6 +247,7 @@ final readonly class ShedProps
                 ),
                 $rail->hanging,
             ),
+            'geared' => $this->translator->settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 12) !== 1,
             'offNote' =>
                 $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->translator->say('chain.fit.pin_off') : null,
             'best' => $rail->bestHanging()?->chainId,

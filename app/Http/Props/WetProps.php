@@ -8,6 +8,7 @@ use App\Text\DripWords;
 use App\Text\Translator;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WetOption;
@@ -35,6 +36,7 @@ use Dripel\Core\Plan\WorkshopPlan;
  *     title: string,
  *     ride: string,
  *     why: string,
+ *     geared: bool,
  *     dry: array{done: bool, late: bool, seconds: int|null, when: string},
  *     next: string,
  *     ways: list<WetWayView>,
@@ -93,6 +95,7 @@ final readonly class WetProps
                 'day' => $q->day($ride->moment->unixS),
                 'time' => $path->rideEndS === null ? '' : $q->time($path->rideEndS),
             ]),
+            'geared' => $this->translator->settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 12) !== 1,
             'why' => $say('why'),
             'dry' => [
                 'done' => $path->driedS !== null,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
+use Dripel\Core\Wear\TeethSeen;
+
 /**
  * What the chains did to a cassette, a chainring or jockey wheels: how many it has outlived, and how far it was ridden with a
  * chain past its limit. km. Common practice: a cassette outlives four to five chains if each is retired in time; run too far,
@@ -22,6 +24,9 @@ final readonly class PartWear
         /** Retired chains that ran most of their km on it. */
         public int $outlived,
         public float $pastLimitKm,
+        /** What was seen of its teeth last; null: nobody looked. */
+        public ?TeethSeen $teeth = null,
+        public ?int $seenS = null,
     ) {}
 
     public static function of(Part $part, Book $book, int $nowS): self
@@ -45,13 +50,22 @@ final readonly class PartWear
             ARRAY_FILTER_USE_BOTH,
         );
 
-        return new self($part, $chainsKm, count($outlived), $pastKm);
+        $seen = $book->settings->newest(SettingKey::PartTeeth, $part->id);
+
+        return new self(
+            $part,
+            $chainsKm,
+            count($outlived),
+            $pastKm,
+            TeethSeen::tryFrom((string) (is_string($seen?->value) ? $seen->value : '')),
+            $seen?->from->unixS,
+        );
     }
 
-    /** Whether a new chain may skip on it under load. */
+    /** Whether a new chain may skip on it under load: as somebody saw, else as what it has run says. */
     public function mayMakeSkip(): bool
     {
-        return $this->outlived >= self::CHAINS_LEAST || $this->pastLimitKm > 0.0;
+        return $this->teeth === null ? $this->outlived >= self::CHAINS_LEAST || $this->pastLimitKm > 0.0 : $this->teeth->worn();
     }
 
     /** When a reading first said that a chain had reached its limit; never, if none did. */

@@ -56,6 +56,8 @@ enum SettingKey: string
     case ChainHome = 'chain.home';
     /** What a cassette, chainring, pair of jockey wheels or quick link is called. */
     case PartName = 'part.name';
+    /** What somebody saw of its teeth, from then on: TeethSeen. */
+    case PartTeeth = 'part.teeth';
     /** In minor units of the workshop's currency. */
     case PartPrice = 'part.price_minor';
     /** 1: a cassette that sits on a home trainer; indoor rides go to it. */

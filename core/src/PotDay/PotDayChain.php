@@ -27,6 +27,8 @@ final readonly class PotDayChain
         public bool $race = false,
         /** Its quick link was stripped with it, so that it may go in. */
         public bool $linkClean = true,
+        /** Closed by a quick link; else by a pin. */
+        public bool $quickLink = true,
     ) {
         Check::positive('mass_g', $massG);
     }

@@ -138,7 +138,7 @@ final class PotDayDraft
         $ids = array_map(fn(PotDayChain $chain) => $chain->id, $group);
         $this->leaveQueue($ids);
         $this->check($group, $ids);
-        $this->add(new JobStep(PotDayPlan::LAY_ON, about: ['link_in' => $this->terms->linkIn], chains: $ids));
+        $this->add(new JobStep(PotDayPlan::LAY_ON, about: self::link($group, $this->terms->linkIn), chains: $ids));
 
         return $group;
     }
@@ -173,6 +173,18 @@ final class PotDayDraft
         $this->terms->weigh && $this->add(new JobStep('weigh_before', chains: $ids, skippable: true, handlingS: 30 * count($ids)));
         $rust = array_filter($group, fn(PotDayChain $chain) => $chain->rust) === [] ? [] : ['rust_looked'];
         $this->add(new JobStep(PotDayPlan::CHECK, ticks: ['dry', 'no_smell', ...$rust], chains: $ids, handlingS: 30));
+    }
+
+    /**
+     * What is said of quick links: nothing where none is.
+     *
+     * @param list<PotDayChain> $group
+     *
+     * @return array{link_in?: bool}
+     */
+    private static function link(array $group, bool $in): array
+    {
+        return array_filter($group, fn(PotDayChain $chain) => $chain->quickLink) === [] ? [] : ['link_in' => $in];
     }
 
     /** @param list<int> $ids */
@@ -325,7 +337,7 @@ final class PotDayDraft
             new JobStep(
                 PotDayPlan::IN,
                 self::SWISH_S,
-                ['mixed_c' => $met->mixedC, 'bath_c' => $bathC, 'link_in' => $this->terms->linkIn],
+                ['mixed_c' => $met->mixedC, 'bath_c' => $bathC] + self::link($group, $this->terms->linkIn),
                 chains: $ids,
                 skippable: true,
             ),
@@ -394,12 +406,20 @@ final class PotDayDraft
             $this->wait(
                 new JobStep('set', self::S_PER_MIN * ReadySchool::SET_MINUTES, chains: $ids, since: $hung, skippable: true),
                 3,
-                function () use ($ids): void {
+                function () use ($ids, $chains): void {
                     $this->terms->weigh &&
                         ($this->recordStep = $this->add(
                             new JobStep('weigh_after', chains: $ids, skippable: true, handlingS: 30 * count($ids)),
                         ));
-                    $this->add(new JobStep('flex', chains: $ids, skippable: true, handlingS: 90 * count($ids)));
+                    $this->add(
+                        new JobStep(
+                            'flex',
+                            about: ['links' => self::link($chains, true) !== []],
+                            chains: $ids,
+                            skippable: true,
+                            handlingS: 90 * count($ids),
+                        ),
+                    );
                 },
             );
         });

@@ -96,6 +96,7 @@ final readonly class StripPlan
                         'kind' => $step->kind->value,
                         'flash_c' => $source->flashC,
                         'boiling_c' => $source->boilingC,
+                        'joint' => $facts->bike->joint->value,
                     ],
                     $bath === count($baths) - 1,
                 ),
@@ -171,7 +172,15 @@ final readonly class StripPlan
             $ticks[] = 'link_along';
         }
 
-        return new JobStep('prepare', about: ['on_bike' => $protocol->dripOnly, 'directional' => $facts->bike->directional], ticks: $ticks);
+        return new JobStep(
+            'prepare',
+            about: [
+                'on_bike' => $protocol->dripOnly,
+                'joint' => $facts->bike->joint->value,
+                'directional' => $facts->bike->directional,
+            ],
+            ticks: $ticks,
+        );
     }
 
     /**

@@ -9,6 +9,7 @@ export interface TapAbout {
   before_g?: string
   after_g?: string
   ml?: string
+  teeth?: string
 }
 
 /** A tap on a guided job, with the instant of its own. */

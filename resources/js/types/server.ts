@@ -511,6 +511,7 @@ export interface JobFixed {
   pot?: { id: number; name: string }
   aboutPot?: string
   planned?: string
+  alsoNeeds?: string[]
 }
 
 export interface JobLive {
@@ -605,11 +606,13 @@ export interface JobView {
   speed: number
   units: { temperature: string; mass: string }
   steps: JobStepView[]
+  layout: string[]
   dripOnly?: boolean
   stretches?: { key: string; text: string; time: string; steps: number[] }[]
   pot?: { id: number; name: string }
   aboutPot?: string
   planned?: string
+  alsoNeeds?: string[]
   now: number
   turns: JobTurnView[]
   ahead: number[]
@@ -779,6 +782,7 @@ export interface PartInBooks {
   least: number
   most: number
   warning: string | null
+  teeth: string | null
   id: number
   name: string
   where: string
@@ -798,6 +802,7 @@ export interface PartOnBike {
   least: number
   most: number
   warning: string | null
+  teeth: string | null
   id: number
   name: string
   slot: Slot | null
@@ -810,6 +815,7 @@ export interface PartWearView {
   chains: number
   least: number
   most: number
+  teeth: string | null
   warning: string | null
 }
 
@@ -1007,6 +1013,8 @@ export interface PotDayPage {
 
 export interface PotDayPlanView {
   lines: string[]
+  layout: string[]
+  care: string | null
   steps: { at: string; title: string; text: string; subject: string; lasts: string }[]
   dips: { id: number; chain: string; brings: string; batch: number; soak: string; because: string; shock: string }[]
   warnings: { text: string; forbids: boolean }[]
@@ -1113,6 +1121,7 @@ export interface ProtocolCardPage {
   before: string[]
   lines: string[]
   after: string[]
+  layout: string[]
   left: string
   hazards: { solvent: string; text: string }[]
   cautions: string[]
@@ -1162,6 +1171,7 @@ export interface RailView {
   until: { before: string; stressed: string; after: string; due: boolean }
   hanging: ChainView[]
   offNote: string | null
+  geared: boolean
   best: number | null
 }
 
@@ -1448,6 +1458,7 @@ export interface WetPage {
   title: string
   ride: string
   why: string
+  geared: boolean
   dry: { done: boolean; late: boolean; seconds: number | null; when: string }
   next: string
   ways: WetWayView[]

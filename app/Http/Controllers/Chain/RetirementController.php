@@ -7,7 +7,7 @@ namespace App\Http\Controllers\Chain;
 use App\Actions\Chain\RetireChain;
 use App\Http\Controllers\Controller;
 use App\Http\Props\RetireProps;
-use App\Http\Requests\Chain\MomentRequest;
+use App\Http\Requests\Chain\RetirementRequest;
 use App\Models\Chain;
 use App\Support\CurrentWorkshop;
 use Illuminate\Http\JsonResponse;
@@ -21,8 +21,8 @@ final class RetirementController extends Controller
         return response()->json($props->of($current->workshop(), $chain->id));
     }
 
-    public function store(MomentRequest $request, Chain $chain, RetireChain $retireChain): RedirectResponse
+    public function store(RetirementRequest $request, Chain $chain, RetireChain $retireChain): RedirectResponse
     {
-        return $this->done($retireChain($request->context(), $chain, $request->moment()));
+        return $this->done($retireChain($request->context(), $chain, $request->moment(), $request->seen()));
     }
 }

@@ -9,6 +9,7 @@ use App\Models\GuidedJob;
 use App\Text\Translators;
 use Dripel\Core\Guided\JobEventKind;
 use Dripel\Core\PotDay\WaxedSo;
+use Dripel\Core\Wear\TeethSeen;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -26,10 +27,11 @@ final class TapsRequest extends FormRequest
             'taps.*.at' => ['required', 'integer', 'min:0'],
             'taps.*.ticks' => ['array', 'max:20'],
             'taps.*.ticks.*' => ['string', 'max:40'],
-            'taps.*.about' => ['array:text,celsius,waxed,chain,before_g,after_g,ml'],
+            'taps.*.about' => ['array:text,celsius,waxed,chain,before_g,after_g,ml,teeth'],
             'taps.*.about.text' => ['nullable', 'string', 'max:300'],
             'taps.*.about.celsius' => ['nullable', 'numeric', 'between:-30,400'],
             'taps.*.about.ml' => ['nullable', 'numeric', 'gte:0', 'lte:5000'],
+            'taps.*.about.teeth' => ['nullable', Rule::enum(TeethSeen::class)],
             'taps.*.about.waxed' => ['nullable', Rule::enum(WaxedSo::class)],
             'taps.*.about.chain' => ['nullable', 'integer', Rule::in($this->job()->chains)],
             'taps.*.about.before_g' => ['nullable', 'numeric', 'gt:0', 'lte:5000'],

@@ -2,6 +2,7 @@
 import { Head, Link, router } from '@inertiajs/vue3'
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
+import TapChoice from '@/components/forms/TapChoice.vue'
 import BathField from '@/components/guided/BathField.vue'
 import BathPanel from '@/components/guided/BathPanel.vue'
 import JobBar from '@/components/guided/JobBar.vue'
@@ -44,6 +45,7 @@ const position = computed(() => state.current?.position ?? -1)
 watch(position, () => {
   ticked.value = []
   typedC.value = null
+  teeth.value = ''
   askTicks.value = false
   sure.value = false
   saying.value = null
@@ -87,6 +89,8 @@ function done(): void {
 }
 // What was typed here counts before the server has it.
 const typedC = ref<number | null>(null)
+const teeth = ref('')
+watch(teeth, (seen) => seen && tap('note', [], { teeth: seen }))
 function typed(celsius: string): void {
   typedC.value = Number(celsius)
   tap('note', [], { celsius })
@@ -184,6 +188,12 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             :when="weighs"
             :unit="job.units.mass"
             @weighed="(chain, mass) => weighs && tap('note', [], { chain, [weighs]: mass })" />
+          <TapChoice
+            v-if="step.drawing === 'teeth' && mayAct"
+            v-model="teeth"
+            :legend="t('teeth.legend')"
+            :options="['good', 'hooked', 'gaps', 'skips'].map((value) => ({ value, title: t(`teeth.${value}`) }))"
+            test="teeth" />
           <MlField v-if="step.code === 'how_much' && mayAct" @typed="(ml) => tap('note', [], { ml })" />
           <StepActs
             v-if="mayAct"
@@ -214,6 +224,12 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <li v-for="caution in step.cautions" :key="caution">{{ caution }}</li>
         </ul>
         <div class="side">
+          <section v-if="state.current.position === 0 && job.layout.length" aria-labelledby="layout" class="layout" data-test="layout">
+            <h2 id="layout">{{ t('job.layout') }}</h2>
+            <ul>
+              <li v-for="item in job.layout" :key="item">{{ item }}</li>
+            </ul>
+          </section>
           <ResidueBars v-if="state.residues" :residues="state.residues" />
           <BathPanel
             v-if="state.bath"
@@ -346,6 +362,18 @@ h1 {
   font-weight: 620;
   min-height: 40px;
   align-items: center;
+}
+.layout ul {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0 22px;
+  columns: 2;
+  column-gap: 18px;
+  font-size: var(--type-2);
+}
+.layout li {
+  break-inside: avoid;
+  padding: 3px 0;
 }
 .end {
   margin: 0;

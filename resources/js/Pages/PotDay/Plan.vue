@@ -197,6 +197,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
                 t('pot_day.later')
               }}</v-btn>
             </div>
+            <p v-if="preview.care" class="muted" data-test="care-meanwhile">{{ preview.care }}</p>
             <section aria-labelledby="curve">
               <h2 id="curve" class="sr">{{ t('pot_day.curve') }}</h2>
               <LineChart :chart="preview.bath" />
@@ -209,7 +210,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
             <h2 id="meets">{{ t('pot_day.meets') }}</h2>
             <PotDayOrder v-model="form.order" :dips="preview.dips" />
           </section>
-          <PotDayCard :steps="preview.steps" />
+          <PotDayCard :steps="preview.steps" :layout="preview.layout" />
           <details>
             <summary>{{ t('pot_day.why') }}</summary>
             <p class="small">{{ t('pot_day.worked_out') }}</p>

@@ -44,7 +44,7 @@ function go(way: WetWayView): void {
               {{ t('wet.dry_title') }} <small :class="{ ember: dry.late }">{{ dry.when }}</small>
             </h2>
             <template v-if="!dry.done">
-              <p>{{ t('wet.dry_text') }}</p>
+              <p>{{ t(geared ? 'wet.dry_text' : 'wet.dry_text_single') }}</p>
               <StepTimer v-if="left !== null && dry.seconds !== null" class="timer" :left="left" :seconds="dry.seconds" :paused="false" />
               <v-btn v-if="here.mayWrite" variant="flat" color="primary" data-test="dried" @click="dried">{{ t('wet.dried') }}</v-btn>
             </template>

@@ -19,6 +19,9 @@ const print = () => window.print()
         <h1>{{ name }}</h1>
         <p class="takes">{{ takes }}</p>
         <p v-if="notAdvised" class="warn">{{ notAdvised }}</p>
+        <p class="takes">
+          <b>{{ t('job.layout') }}:</b> {{ layout.join(' · ') }}
+        </p>
         <ul class="ticks">
           <li v-for="tick in before" :key="tick">{{ tick }}</li>
         </ul>

@@ -7,6 +7,8 @@ import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
+import TapChoice from './TapChoice.vue'
+import StepDrawing from '@/components/guided/StepDrawing.vue'
 import type { FormDefaults, Retiring } from '@/types/server'
 
 /** A chain goes out of use: what it did in its life, and what its bike is left with. */
@@ -18,7 +20,7 @@ onMounted(async () => {
   const answer = await http<Retiring>('get', `/chains/${props.chain.id}/retirement`)
   if (answer?.ok) story.value = answer.body
 })
-const { form, submit } = useActionForm({ date: props.forms.date, time: props.forms.time })
+const { form, submit } = useActionForm({ teeth: '', date: props.forms.date, time: props.forms.time })
 const save = () => submit('post', `/chains/${props.chain.id}/retirement`, () => (open.value = false))
 </script>
 
@@ -29,7 +31,7 @@ const save = () => submit('post', `/chains/${props.chain.id}/retirement`, () => 
     :verb="t('moment.retire.do')"
     :busy="form.processing"
     :errors="form.errors"
-    :known="['date', 'time']"
+    :known="['teeth', 'date', 'time']"
     :caution="t('moment.retire.caution')"
     test="retire-form"
     @submit="save">
@@ -40,6 +42,12 @@ const save = () => submit('post', `/chains/${props.chain.id}/retirement`, () => 
       {{ story.left }}
       <Link v-if="story.few && story.bike" :href="`/chains/new?bike=${story.bike}`">{{ t('shed.add_chain') }}</Link>
     </p>
+    <StepDrawing what="teeth" />
+    <TapChoice
+      v-model="form.teeth"
+      :legend="t('teeth.legend')"
+      :options="['good', 'hooked', 'gaps', 'skips'].map((value) => ({ value, title: t(`teeth.${value}`) }))"
+      test="teeth" />
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
   </ActionDialog>
 </template>

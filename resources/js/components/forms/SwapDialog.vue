@@ -137,7 +137,7 @@ function save(): void {
     <div v-if="chosen?.status === 'waxed'" class="short" data-test="short-list">
       <b>{{ t('swap.short.title') }}</b>
       <ul>
-        <li v-for="n in 6" :key="n">{{ t(`swap.short.${n}`) }}</li>
+        <li v-for="n in 6" :key="n">{{ t(`swap.short.${n}${!rail.geared && (n === 2 || n === 5) ? '_single' : ''}`) }}</li>
       </ul>
     </div>
     <p v-if="chosen?.directional" class="small" data-test="directional">{{ t('swap.directional') }}</p>

@@ -14,6 +14,9 @@ const title = computed(() => {
   if (atBike.value) return t(`job.finished_${props.job.kind}`)
   return props.job.dripOnly ? t('job.finished_drip') : t('job.finished')
 })
+const then = computed(() =>
+  props.job.dripOnly ? `/chains/${props.job.chainIds[0]}/drip` : `/pot-day?${props.job.chainIds.map((id) => `chains[]=${id}`).join('&')}`,
+)
 const text = computed(() => {
   if (props.state.givenUp) return atBike.value ? t('job.given_up_bike') : t('job.given_up_text')
   return atBike.value || props.job.dripOnly ? '' : t('job.finished_text')
@@ -27,7 +30,21 @@ const text = computed(() => {
     <p v-if="text">{{ text }}</p>
     <p v-if="state.recorded" data-test="recorded">{{ state.recorded.undone ? t('job.undone') : state.recorded.text }}</p>
     <div class="row">
-      <v-btn variant="flat" color="primary" data-test="to-shed" @click="router.visit('/')">{{ t('job.shed') }}</v-btn>
+      <v-btn
+        v-if="job.kind === 'strip' && !state.givenUp"
+        variant="flat"
+        color="primary"
+        data-test="pot-next"
+        @click="router.visit(then)"
+        >{{ job.dripOnly ? t('job.drip_next') : t('job.pot_next') }}</v-btn
+      >
+      <v-btn
+        :variant="job.kind === 'strip' ? 'outlined' : 'flat'"
+        :color="job.kind === 'strip' ? undefined : 'primary'"
+        data-test="to-shed"
+        @click="router.visit('/')"
+        >{{ t('job.shed') }}</v-btn
+      >
       <Link v-for="(name, i) in job.chains" :key="name" :href="`/chains/${job.chainIds[i]}`">{{ name }}</Link>
     </div>
     <ResidueBars v-if="state.residues" class="after" :residues="state.residues" />

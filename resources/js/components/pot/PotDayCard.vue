@@ -3,7 +3,7 @@ import { t } from '@/composables/useText'
 import type { PotDayPlanView } from '@/types/server'
 
 /** The evening as a card for the wall: printed, it stands alone. */
-defineProps<Pick<PotDayPlanView, 'steps'>>()
+defineProps<Pick<PotDayPlanView, 'steps' | 'layout'>>()
 const print = () => window.print()
 </script>
 
@@ -11,6 +11,9 @@ const print = () => window.print()
   <details data-test="card">
     <summary>{{ t('pot_day.card') }}</summary>
     <v-btn size="small" class="print" @click="print">{{ t('pot_day.print') }}</v-btn>
+    <p class="layout">
+      <b>{{ t('pot_day.layout') }}:</b> {{ layout.join(' · ') }}
+    </p>
     <ol class="card">
       <li v-for="(step, i) in steps" :key="i">
         <b class="at">{{ step.at }}</b>

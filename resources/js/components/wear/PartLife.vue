@@ -17,6 +17,7 @@ defineProps<{ part: PartWearView & { name: string; km: string } }>()
         aria-hidden="true" />
       <span>{{ part.outlived }}</span>
     </span>
+    <span v-if="part.teeth" class="muted" data-test="teeth">{{ part.teeth }}</span>
     <span v-if="part.warning" class="warn" :aria-label="`${t('gauge.outlived')}: ${part.warning}`">{{ part.warning }}</span>
   </p>
 </template>

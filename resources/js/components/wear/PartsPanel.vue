@@ -8,6 +8,7 @@ import TickBox from '@/components/forms/TickBox.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
+import StepDrawing from '@/components/guided/StepDrawing.vue'
 import PartLife from './PartLife.vue'
 import type { FormDefaults, OpeningView, PartOnBike } from '@/types/server'
 
@@ -21,10 +22,11 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ correct: [part: { name: string; opening: OpeningView }] }>()
 const here = useHere()
-const open = ref<'add' | 'fit' | 'retire' | null>(null)
+const open = ref<'add' | 'fit' | 'retire' | 'teeth' | null>(null)
 const part = ref<{ id: number; name: string } | null>(null)
 const adding = computed({ get: () => open.value === 'add', set: (on: boolean) => !on && (open.value = null) })
 const moving = computed({ get: () => open.value === 'fit' || open.value === 'retire', set: (on: boolean) => !on && (open.value = null) })
+const looking = computed({ get: () => open.value === 'teeth', set: (on: boolean) => !on && (open.value = null) })
 const now = { date: props.forms.date, time: props.forms.time }
 const { form, submit } = useActionForm({
   kind: 'cassette',
@@ -36,6 +38,8 @@ const { form, submit } = useActionForm({
   ...now,
 })
 const { form: move, submit: submitMove } = useActionForm({ bike_id: props.bike, ...now })
+const { form: look, submit: submitLook } = useActionForm({ teeth: 'good', ...now })
+const looked = () => submitLook('post', `/parts/${part.value?.id}/teeth`, () => (open.value = null))
 const before = computed(() => props.parts.some((one) => one.slot === (form.kind === 'cassette' && form.on_trainer ? 'trainer' : form.kind)))
 function add(): void {
   submit('post', `/bikes/${props.bike}/parts`, () => {
@@ -43,7 +47,7 @@ function add(): void {
     form.name = ''
   })
 }
-function about(what: 'fit' | 'retire', one: { id: number; name: string }): void {
+function about(what: 'fit' | 'retire' | 'teeth', one: { id: number; name: string }): void {
   part.value = one
   open.value = what
 }
@@ -66,6 +70,14 @@ const go = () =>
             data-test="correct-part"
             @click="emit('correct', { name: one.name, opening: one.opening })"
             >{{ t('opening.correct') }}</v-btn
+          >
+          <v-btn
+            v-if="one.slot === 'cassette' || one.slot === 'ring'"
+            size="small"
+            :aria-label="`${t('teeth.title')}: ${one.name}`"
+            :data-test="`teeth-${one.name}`"
+            @click="about('teeth', one)"
+            >{{ t('teeth.title') }}</v-btn
           >
           <v-btn
             size="small"
@@ -127,6 +139,24 @@ const go = () =>
         persistent-hint
         data-test="replaces" />
       <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
+    </ActionDialog>
+    <ActionDialog
+      v-if="part"
+      v-model="looking"
+      :title="`${t('teeth.title')}: ${part.name}`"
+      :verb="t('pot_form.save')"
+      :busy="look.processing"
+      :errors="look.errors"
+      :known="['teeth', 'date', 'time']"
+      test="teeth-form"
+      @submit="looked">
+      <StepDrawing what="teeth" />
+      <TapChoice
+        v-model="look.teeth"
+        :legend="t('teeth.legend')"
+        :options="['good', 'hooked', 'gaps', 'skips'].map((value) => ({ value, title: t(`teeth.${value}`) }))"
+        test="teeth" />
+      <DayAndTime v-model:date="look.date" v-model:time="look.time" :errors="look.errors" />
     </ActionDialog>
     <ActionDialog
       v-if="part"
