@@ -28,6 +28,7 @@ return [
         'rusting' => 'check for rust',
         'in_strip' => 'being stripped: :step',
         'in_drip' => 'being dripped: :step',
+        'in_fit' => 'being fitted: :step',
         'in_pot_day' => 'on the pot day: :step',
         'skip_strip' => 'factory-waxed',
         'strip_first' => 'strip it first',

@@ -44,6 +44,7 @@ return [
     ],
     'title' => [
         'bare' => 'Wax :full before it rusts',
+        'bare_drip' => 'Drip :full before it rusts',
         'wet' => 'Wipe and dry :full',
         'wet_past' => 'Look for rust on :full',
         'wipe' => 'A dry cloth for :full',
@@ -90,7 +91,7 @@ return [
         'convert_fit' => ':full is waxed. Last: fit it.',
         'bare' => 'Bare for :bare. Steel rusts after 12 h. :way',
         'bare_soon' => 'Bare for :bare, only :left_bare until steel rusts. :way',
-        'bare_late' => 'Bare for :bare: check for rust before you dip it.',
+        'bare_late' => 'Bare for :bare: check for rust before you wax it.',
         'wet' => 'Ridden :wet_km in the wet on :wet_day. Wax keeps little rust off: where it is gone, bare steel rusts overnight.',
         'wet_past' => 'Ridden in the wet and then again, undried. Flex each joint, look for rust, run it through a dry cloth.',
         'wipe' => '{1} Ridden once since wax or a cloth was on it.|[2,*] Ridden :count times since wax or a cloth was on it: once through a dry cloth, nothing else.',

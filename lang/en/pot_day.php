@@ -244,7 +244,7 @@ return [
         'solvent' => 'Open air, no flame, closed jars, by the sheet of the very solvent.',
         'waste' => 'Spent solvent is hazardous waste: collect it.',
         'no_heat' => 'No heat on a chain wet with solvent. The pot stays unplugged.',
-        'brakes' => 'Keep wax off brake discs and pads.',
+        'brakes' => 'Keep wax off what brakes.',
         'hot_still' => 'The pot is still hot: lid on, nobody small near.',
         'powder' => 'Do not breathe the powder; by its own sheet.',
         'never_hot_first' => 'Only with the pot off and the wax set.',

@@ -202,7 +202,7 @@ return [
         'waste' => 'Spent solvent is hazardous waste: collect it, hand it in.',
         'petrol' => 'Petrol: explosive vapour at any temperature.',
         'ultrasonic' => 'Nothing that burns, nothing anodised in the bath.',
-        'disc' => 'Nothing on discs, rims and pads.',
+        'disc' => 'Nothing on what brakes.',
         'boiling' => 'Boiling water scalds: gloves, colander, pour away from you.',
         'drain' => 'Wax blocks drains: catch it.',
         'brake' => 'A brake that does not bite: do not ride, see a qualified mechanic.',

@@ -77,7 +77,7 @@ it(
             $page->click('start');
             $job = new JobPage($chromium->driver, $server->url);
             foreach (
-                ['protect', 'brush_water', 'blow_dry', 'warm_bottle', 'shake_bottle', 'cross_chain', 'drops', 'flex', 'gears']
+                ['protect', 'brush_water', 'blow_dry', 'warm_bottle', 'shake_bottle', 'cross_chain', 'drops', 'flex', 'gears', 'how_much']
                 as $step
             ) {
                 $job->at($step)->done();

@@ -9,7 +9,7 @@ use Dripel\Core\Plan\Deadline;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Strip\BareState;
 
-/** Stripped chains that would rust before the plan's next pot. */
+/** Stripped chains that would rust before the plan's next pot, or that wait for the bottle. */
 final readonly class BareChains implements NextSource
 {
     public function items(NextInput $in): array
@@ -20,7 +20,8 @@ final readonly class BareChains implements NextSource
         $way = $remedy?->helps() === true ? new WayOut($remedy, $in->plan) : null;
         foreach ($in->rails as $rail) {
             foreach ([...$rail->hanging, ...$rail->fitted === null ? [] : [$rail->fitted]] as $chain) {
-                if ($chain->dryness->bare !== null && in_array($chain->chainId, $missed, true) && !$in->inJob($chain)) {
+                $drips = $chain->terms->dripOnly;
+                if ($chain->dryness->bare !== null && ($drips || in_array($chain->chainId, $missed, true)) && !$in->inJob($chain)) {
                     $byS = $chain->nowS + (int) round(3600 * $chain->dryness->bare->hoursLeft);
                     $day = max(LocalDay::of($byS, $in->zone)->date, LocalDay::of($chain->nowS, $in->zone)->date);
                     $items[] = new NextItem(
@@ -28,11 +29,11 @@ final readonly class BareChains implements NextSource
                         $rail->bikeId,
                         [$chain],
                         $day,
-                        $chain->terms->dripOnly ? Verb::TopUp : Verb::PotDay,
+                        $drips ? Verb::TopUp : Verb::PotDay,
                         $chain->dryness->bare->state === BareState::Late,
                         self::presses($chain),
                         $byS,
-                        about: $way,
+                        about: $drips ? null : $way,
                     );
                 }
             }

@@ -43,7 +43,8 @@ final readonly class Deadlines
                 if ($chain->wear->pastLimit || in_array($chain->chainId, $inHand, true)) {
                     continue;
                 }
-                if ($chain->dryness->bare !== null) {
+                // One that lives on drip wax is saved by the bottle, not by the pot.
+                if ($chain->dryness->bare !== null && !$chain->terms->dripOnly) {
                     $byS = $nowS + (int) round(3600 * $chain->dryness->bare->hoursLeft);
                     $ask(DeadlineKind::Rust, $rail->bikeId, $chain->chainId, $days->dateOf($byS), $byS, 0, $days->lastBefore($byS));
                 }

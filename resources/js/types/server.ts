@@ -188,6 +188,7 @@ export interface ChainView {
   late: boolean
   ready: boolean
   wantsDip: boolean
+  dripOnly: boolean
   worn: boolean
   waxed: boolean
   unsure: boolean

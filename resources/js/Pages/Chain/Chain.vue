@@ -131,7 +131,15 @@ useKeys({
       </div>
       <div v-if="here.mayWrite && !retired" class="row acts">
         <v-btn
-          v-if="!chain.worn"
+          v-if="chain.dripOnly && !chain.worn"
+          variant="flat"
+          color="primary"
+          data-test="drip"
+          @click="router.visit(`/chains/${chain.id}/drip`)"
+          >{{ t('verbs.topup') }}</v-btn
+        >
+        <v-btn
+          v-if="!chain.worn && !chain.dripOnly"
           :variant="chain.wantsDip ? 'flat' : 'outlined'"
           :color="chain.wantsDip ? 'primary' : undefined"
           data-test="dip"
@@ -139,7 +147,7 @@ useKeys({
           >{{ t('verbs.dip') }}</v-btn
         >
         <v-btn data-test="measure" @click="form = 'measure'">{{ t('verbs.measure') }}</v-btn>
-        <v-btn v-if="chain.waxed" data-test="topup" @click="form = 'topup'">{{ t('verbs.topup') }}</v-btn>
+        <v-btn v-if="chain.waxed && !chain.dripOnly" data-test="topup" @click="form = 'topup'">{{ t('verbs.topup') }}</v-btn>
         <v-btn v-if="job" variant="flat" color="primary" data-test="go-on" @click="router.visit(`/jobs/${job}`)">{{ t('verbs.go') }}</v-btn>
         <v-btn
           v-else
