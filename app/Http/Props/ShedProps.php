@@ -334,7 +334,7 @@ final readonly class ShedProps
         $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->planned ? [] : $job->chainIds, $this->jobs));
         foreach ($rails as $rail) {
             foreach ([...$rail->hanging, ...$rail->fitted === null ? [] : [$rail->fitted]] as $chain) {
-                if (!$chain->wear->pastLimit && !in_array($chain->chainId, $inJob, true)) {
+                if (!$chain->wear->pastLimit && !$chain->terms->dripOnly && !in_array($chain->chainId, $inJob, true)) {
                     $chains[] = $this->chains->forPot($chain, in_array($chain->chainId, $next, true));
                 }
             }

@@ -156,7 +156,7 @@ beforeEach(function (): void {
             'drip' => ['/drip', ['place' => 'on_bike'] + $drip],
             'box' => ['/drip', ['place' => 'in_box', 'box_mm' => 90] + $drip],
             'fit' => ["/bikes/{$this->bike->id}/fittings/led", ['chain_id' => $chain->id] + $now],
-            'care' => ["/bikes/{$this->bike->id}/brushings/led", ['deep' => true, 'painted' => true]],
+            default => ["/bikes/{$this->bike->id}/brushings/led", ['deep' => true, 'painted' => true]],
         };
         $this->post($url, ['action_id' => $id] + $data);
         if (GuidedJob::query()->find($id) === null) {

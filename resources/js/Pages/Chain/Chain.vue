@@ -29,7 +29,8 @@ const figure = ref<string | null>(null)
 onMounted(() => {
   const asked = new URLSearchParams(window.location.search)
   figure.value = asked.get('why')
-  if (asked.get('do') === 'strip' && here.value.mayWrite) form.value = 'strip'
+  const wanted = asked.get('do')
+  if ((wanted === 'strip' || wanted === 'measure') && here.value.mayWrite) form.value = wanted
 })
 
 type Form = 'dip' | 'measure' | 'topup' | 'strip' | 'oil' | 'retire' | 'edit'
