@@ -7,6 +7,8 @@ return [
     'title' => 'Bring :bike to wax',
     'lead' => 'Step by step, as it suits: days may pass between, and Next keeps the place. Wax does not stick to oil, so none is passed over.',
     'over' => 'A waxed chain is on :bike, or no chain ridden on oil: nothing is left to convert.',
+    'the_chain' => 'the chain',
+    'new_chain' => 'the new chain',
     'step' => [
         'measure' => [
             'title' => 'Measure :old',
@@ -20,7 +22,7 @@ return [
         ],
         'clean' => [
             'title' => 'Clean the drivetrain down to metal',
-            'text' => 'Cassette, rings, jockey wheels: a waxed chain on oily sprockets is dirty at once.',
+            'text' => 'All that the chain runs on: a waxed chain on oily teeth is dirty at once.',
             'verb' => 'Be led',
         ],
         'buy' => [

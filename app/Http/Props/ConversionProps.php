@@ -88,8 +88,16 @@ final readonly class ConversionProps
     /** Where the step is done; null: on this very page, or by the guided swap. */
     private function href(ConversionStep $step, Conversion $conversion): ?string
     {
-        $chain = $conversion->chain->chainId ?? $conversion->old->chainId;
+        $chain = $conversion->chain?->chainId;
 
+        return match (true) {
+            $chain === null && in_array($step, [ConversionStep::Strip, ConversionStep::Wax], true) => null,
+            default => $this->place($step, $conversion, (int) $chain),
+        };
+    }
+
+    private function place(ConversionStep $step, Conversion $conversion, int $chain): ?string
+    {
         return match ($step) {
             ConversionStep::Measure => "/chains/{$conversion->old->chainId}?do=measure",
             ConversionStep::Buy => "/chains/new?bike={$conversion->bikeId}",
@@ -123,7 +131,11 @@ final readonly class ConversionProps
         return [
             'bike' => $this->translator->names->bike($conversion->bikeId),
             'old' => $this->translator->names->fullChain($conversion->old->chainId),
-            'chain' => $this->translator->names->fullChain($conversion->chain->chainId ?? $conversion->old->chainId),
+            'chain' => match (true) {
+                $conversion->chain !== null => $this->translator->names->fullChain($conversion->chain->chainId),
+                $conversion->way === null => $this->translator->say('convert.the_chain'),
+                default => $this->translator->say('convert.new_chain'),
+            },
             'worn' => $worn === null ? $this->translator->say('words.unknown') : $q->percent($worn->valuePct ?? ($worn->lowerPct ?? 0.0)),
             'limit' => $q->mark($conversion->old->terms->limitPct),
         ];

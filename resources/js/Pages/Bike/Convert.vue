@@ -20,7 +20,7 @@ function led(line: ConversionLine): void {
   <AppShell :title="title" at="shed">
     <div class="page path">
       <h1>{{ title }}</h1>
-      <p class="muted">{{ lead }}</p>
+      <p class="muted" data-test="lead">{{ lead }}</p>
       <ol>
         <li
           v-for="(line, i) in steps"
@@ -102,7 +102,8 @@ ol > li {
   line-height: 1;
   color: var(--steel);
 }
-.now .n {
+.now .n,
+.now h2 {
   color: var(--ink);
 }
 .done h2 {
