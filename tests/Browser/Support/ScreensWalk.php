@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser\Support;
+
+use Facebook\WebDriver\WebDriverBy as By;
+use Facebook\WebDriver\WebDriverKeys as Keys;
+use Tests\Browser\Pages\JobPage;
+use Tests\Browser\Pages\Page;
+use Tests\Browser\Pages\ShedPage;
+
+/** Every screen, dialog and menu, once: nothing that axe finds, no name of the code, nothing that scrolls sideways. */
+final class ScreensWalk
+{
+    public static function walk(string $scheme, int $width): void
+    {
+        $server = Server::start('2026-11-25T12:20:00+01:00');
+        $chromium = Chromium::start();
+        try {
+            self::screens($server, $chromium, $scheme, $width);
+        } finally {
+            $chromium->stop();
+            $server->stop();
+        }
+    }
+
+    private static function screens(Server $server, Chromium $chromium, string $scheme, int $width): void
+    {
+        $driver = $chromium->driver;
+        $driver->manage()->timeouts()->setScriptTimeout(30);
+        $chromium->prefer($scheme);
+        $chromium->size($width, 800);
+        $clean = function (Page $page, string $what): void {
+            expect($page->axe())
+                ->toBe([], $what)
+                ->and($page->codeNames())
+                ->toBe([], $what)
+                ->and($page->scrollsSideways())
+                ->toBeFalse($what);
+        };
+        $shed = ShedPage::open($driver, $server->url, '/sign-in');
+        $shed->part('demo');
+        $clean($shed, 'sign-in');
+        $shed->enterDemo();
+        $clean($shed->unfoldNext(), 'shed');
+        foreach (
+            ['swap-Heron', 'swap-Tram', 'ride-Heron', 'topup-Heron', 'measure-Heron', 'loud-Heron', 'dip-these', 'act-no_chain', 'act-worn']
+            as $opens
+        ) {
+            $shed->click($opens);
+            $clean($shed, $opens);
+            $shed->press(Keys::ESCAPE);
+            $driver->wait(5, 50)->until(fn() => $driver->findElements(By::cssSelector('.v-overlay--active')) === []);
+        }
+        foreach (['more', 'pot-add'] as $menu) {
+            $shed->click($menu);
+            $clean($shed, $menu);
+            $shed->press(Keys::ESCAPE);
+            $driver->wait(5, 50)->until(fn() => $driver->findElements(By::cssSelector('.v-overlay--active')) === []);
+        }
+        $shed->press('?');
+        $clean($shed, 'keys');
+        foreach (
+            [
+                '/gauge',
+                '/gauge?measure=3',
+                '/road',
+                '/chains/1',
+                '/chains/1?why=left',
+                '/chains/4',
+                '/chains/new',
+                '/chains/15',
+                '/bikes/new',
+                '/bikes/5',
+                '/arrive',
+                '/arrive?bike=1',
+                '/arrive/table',
+                '/labels',
+                '/books',
+                '/strip',
+                '/protocols/petrol_degreaser_spirit',
+                '/protocols/three_and_two/copy',
+                '/history',
+                '/settings',
+                '/nowhere',
+                '/%00',
+                '/%ff',
+            ]
+            as $path
+        ) {
+            $clean(Page::open($driver, $server->url, $path), $path);
+        }
+        foreach (['dip', 'measure', 'topup', 'strip', 'retire', 'details', 'correct-opening'] as $opens) {
+            $clean(Page::open($driver, $server->url, '/chains/1')->click($opens), "chain: {$opens}");
+        }
+        foreach (
+            [
+                ['/gauge', 'add-instrument'],
+                ['/gauge', 'change-expected'],
+                ['/gauge', 'edit-Drawer gauge'],
+                ['/bikes/1', 'add-part'],
+                ['/bikes/1', 'fit-part-Light wheel cassette'],
+            ]
+            as [$path, $opens]
+        ) {
+            $clean(Page::open($driver, $server->url, $path)->click($opens), "{$path}: {$opens}");
+        }
+        foreach (['edit-ride', 'split-ride', 'catch-up', 'which-bike'] as $opens) {
+            $clean(Page::open($driver, $server->url, '/road')->click($opens), $opens);
+        }
+        $clean(Page::open($driver, $server->url, '/bikes/5')->click('new-commute'), 'commute');
+        foreach (
+            [
+                'add-jar',
+                'tend-Clean spirit',
+                'set-price',
+                'add-link',
+                'add-pot',
+                'tend-Shed pot',
+                'change-Shed pot',
+                'heat-Shed pot',
+                'calibrate-Shed pot',
+                'probe-Shed pot',
+            ]
+            as $opens
+        ) {
+            $clean(Page::open($driver, $server->url, '/books')->click($opens), "books: {$opens}");
+        }
+        $new = Page::open($driver, $server->url, '/chains/new')->click('open-known');
+        $clean($new, 'more about a chain');
+        $plan = $new->click('submit')->awaitText('plan-lines', 'Bare about')->click('other-schools');
+        $clean($plan, 'plan of a strip');
+        $clean($plan->click('school-two_petrol_jars')->awaitText('not-advised', 'explosive'), 'a school that is not advised');
+        $plan->click('school-three_and_two')->awaitText('bath-5', 'alcohol')->click('start');
+        $job = (new JobPage($driver, $server->url))->at('prepare');
+        $clean($job, 'job: prepare');
+        // Step by step on the phone, where it is used.
+        foreach ($width < 600 ? ['shake', 'look', 'dry', 'check'] : ['shake'] as $step) {
+            $clean($job->until($step), "job: {$step}");
+        }
+        if ($width < 600) {
+            $job->done()->part('job-over');
+            $clean($job, 'job: over');
+        }
+        $potDay = Page::open($driver, $server->url, '/pot-day')->awaitText('plan-lines', 'all is done')->click('schools');
+        $clean($potDay, 'plan of a pot day');
+        $clean($potDay->fill('target', '120')->awaitText('target', 'limit of this wax'), 'a bath above its limit');
+        $potDay->fill('target', '80')->awaitText('plan-lines', 'all is done')->click('begin');
+        $clean($job->at('prepare'), 'pot day: prepare');
+        foreach ($width < 600 ? ['rinse', 'heat', 'under'] : ['under'] as $step) {
+            $clean($job->until($step), "pot day: {$step}");
+        }
+        $clean($job->click('job-skip'), 'pot day: skip');
+        $job->click('give-up')->click('give-up')->part('job-over');
+        $clean($job, 'pot day: over');
+        // At the bike: a swap and a clean, and the way from oil to wax.
+        $fit = Page::open($driver, $server->url)->click('swap-Heron')->click('led');
+        $clean($fit, 'swap, led');
+        $job->until('route_cages');
+        $clean($job, 'swap: threaded');
+        $job->click('give-up')->click('give-up')->part('job-over');
+        Page::open($driver, $server->url, '/bikes/1')->click('care');
+        $job->at('cover_brake')->until('sprockets');
+        $clean($job, 'care: sprockets');
+        $job->click('give-up')->click('give-up')->part('job-over');
+        $clean(Page::open($driver, $server->url, '/bikes/1/convert'), 'nothing to convert');
+        $clean(
+            Page::open($driver, $server->url, '/chains/2/drip')->click('place-in_box')->awaitText('drip-lines', 'covers'),
+            'drip in a box',
+        );
+        $size = Page::open($driver, $server->url, '/chains/new')
+            ->click('open-size')
+            ->click('size-by-compute')
+            ->fill('chainstay_mm', '410')
+            ->fill('front_teeth', '50')
+            ->fill('rear_teeth', '34')
+            ->awaitText('sized', 'Keep 109 pitches');
+        $clean($size, 'sizing');
+        $shed = Page::open($driver, $server->url)->click('more-Heron');
+        $clean($shed, 'more of a bike');
+        $clean($shed->click('correct-Heron'), 'the tag says otherwise');
+        $line = Page::open($driver, $server->url)->click('command')->fill('command', 'swap heron c')->awaitText('understood', 'Swap Heron');
+        $clean($line, 'command line');
+        $gpx = sys_get_temp_dir() . '/screens.gpx';
+        file_put_contents($gpx, '<gpx><trk><trkseg><trkpt lat="52" lon="5"/><trkpt lat="52.1" lon="5"/></trkseg></trk></gpx>');
+        $road = Page::open($driver, $server->url, '/road');
+        $road->part('track-file')->sendKeys($gpx);
+        $road->part('track-km');
+        $clean($road, 'track');
+        unlink($gpx);
+        $history = Page::open($driver, $server->url, '/history');
+        $history->click('undo-action')->part('confirm-undo');
+        $clean($history, 'undo');
+    }
+}
