@@ -146,13 +146,13 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
       <section aria-labelledby="drivetrain">
         <h2 id="drivetrain">{{ t('bike.drivetrain') }}</h2>
         <p class="muted" data-test="brushed">{{ brushed }}</p>
+        <TickBox v-model="how.deep" :label="t('bike.deep')" data-test="deep" />
+        <TickBox v-model="how.painted" :label="t('bike.painted')" data-test="painted" />
         <div class="row care">
-          <v-btn variant="flat" color="primary" data-test="care" @click="care">{{ t('bike.led') }}</v-btn>
+          <v-btn data-test="care" @click="care">{{ t('bike.led') }}</v-btn>
           <v-btn data-test="brush" @click="brushing = true">{{ t('bike.brush') }}</v-btn>
           <Link v-if="converts" :href="`/bikes/${bike}/convert`" data-test="convert">{{ t('bike.convert') }}</Link>
         </div>
-        <TickBox v-model="how.deep" :label="t('bike.deep')" data-test="deep" />
-        <TickBox v-model="how.painted" :label="t('bike.painted')" data-test="painted" />
       </section>
       <PartsPanel :bike="bike" :parts="parts" :drawer="drawer" :kinds="partKinds" :forms="forms" @correct="part = $event" />
       <CommuteDialog v-if="commuting" v-model="commuteOpen" :forms="forms" :bike="bike" :weekdays="weekdays" :commute="commuting.commute" />

@@ -182,9 +182,10 @@ ul {
 }
 li {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   align-items: center;
-  gap: 14px;
+  gap: 8px 14px;
   padding: 6px 0;
   border-bottom: 1px solid var(--line);
 }
@@ -194,6 +195,7 @@ h3 {
 }
 .acts {
   display: flex;
+  flex-wrap: wrap;
   gap: 6px;
 }
 </style>
