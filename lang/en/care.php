@@ -44,7 +44,7 @@ return [
         ],
         'cage' => [
             'title' => 'The cage',
-            'text' => 'Inside and outside of both cages, where grit gathers.',
+            'text' => 'Inside and outside of every cage it runs through, where grit gathers.',
         ],
         'teeth' => [
             'title' => 'Look at the teeth',

@@ -85,7 +85,7 @@ return [
         ],
         'cross_chain' => [
             'title' => 'Cross-chain it',
-            'text' => 'Big ring, second-biggest sprocket: the plates open a little. On one ring, the biggest sprocket but one.',
+            'text' => 'Biggest ring, second-biggest sprocket: the plates open a little.',
         ],
         'drops' => [
             'title' => ':drops drops, one a roller',

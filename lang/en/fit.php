@@ -60,7 +60,7 @@ return [
         ],
         'route_cages' => [
             'title' => 'Thread it through',
-            'text' => 'Through the front cage, over the smallest sprocket, in front of the upper jockey wheel and behind the lower one, past the tabs of the cage.',
+            'text' => 'Through the cage or guide at the front, over the smallest sprocket, in front of the upper jockey wheel and behind the lower one, past the tabs of the cage.',
         ],
         'route_single' => [
             'title' => 'Lay it on',

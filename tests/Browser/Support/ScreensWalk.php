@@ -155,8 +155,8 @@ final class ScreensWalk
         $job->click('give-up')->click('give-up')->part('job-over');
         $clean($job, 'pot day: over');
         // At the bike: a swap and a clean, and the way from oil to wax.
-        $fit = Page::open($driver, $server->url)->click('swap-Heron')->click('led');
-        $clean($fit, 'swap, led');
+        Page::open($driver, $server->url)->click('swap-Heron')->click('led');
+        $clean($job->at('small_sprocket'), 'swap, led');
         $job->until('route_cages');
         $clean($job, 'swap: threaded');
         $job->click('give-up')->click('give-up')->part('job-over');
