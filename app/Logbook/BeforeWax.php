@@ -9,6 +9,7 @@ use App\Models\Strip;
 use App\Text\Names;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\PotDay\PotRefusal;
 
 /** No wax, hot or drip, goes over grease or oil: whatever is recorded as waxed was stripped before. */
@@ -34,6 +35,21 @@ final readonly class BeforeWax
                     'chain' => (new Names($book->settings))->fullChain($chainId),
                 ]);
             $draft->enter(Strip::class, $at, ['component_id' => $chainId]);
+        }
+    }
+
+    /**
+     * Drip wax goes over the quick link with the chain: one that was opened since the chain was stripped is cleaned alone.
+     *
+     * Refused with NotPossible at `stripped`.
+     */
+    public static function expectLink(Book $book, Draft $draft, int $chainId, Moment $at, bool $stripped): void
+    {
+        $link = $book->inventory()->greasedLink($chainId, $at->unixS);
+        if ($link !== null) {
+            $stripped ||
+                throw new NotPossible('stripped', 'drip_over_link', ['chain' => (new Names($book->settings))->fullChain($chainId)]);
+            $draft->set(SettingKey::LinkStripped, 1, $at->unixS, chainId: $link->id);
         }
     }
 }

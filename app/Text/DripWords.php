@@ -23,6 +23,7 @@ final readonly class DripWords
         'cover_again' => ['brake'],
         'uncover' => ['brake'],
         'take_off' => ['link'],
+        'clean_link' => ['solvent', 'sheet', 'link'],
         'brush_water' => ['brake', 'fingers'],
         'blow_dry' => ['brake'],
         'warm_bottle' => ['hot_water', 'sheet'],

@@ -63,6 +63,10 @@ return [
             'title' => 'Take it off',
             'text' => ':open and hang the chain up. Have a small box with a lid at hand, just larger than the coiled chain.',
         ],
+        'clean_link' => [
+            'title' => 'Its quick link first',
+            'text' => 'It was opened new and has its grease. Take both halves out and shake them in a small jar, white spirit first, then alcohol. Leave them in the air until no smell is left.',
+        ],
         'dry_cloth' => [
             'title' => 'Dry cloth',
             'text' => 'Run the chain through a dry microfibre cloth, all the way round, until the cloth stays clean. No solvent: it would take the wax out.',
@@ -168,6 +172,7 @@ return [
         'brake_free' => 'covers off, nothing on what brakes',
         'brake_bites' => 'the brake bites as before',
         'tension_out' => 'the derailleur is slack, or cannot be',
+        'link_bare' => 'the quick link is clean and dry, with no smell',
     ],
     'caution' => [
         'brake' => 'Keep drip wax off what brakes. Clean brakes before you ride, or ask a mechanic.',
@@ -176,6 +181,7 @@ return [
         'sheet' => 'Read the sheet of the product: some carriers burn, some want air.',
         'link' => 'A joint that was closed as often as its maker allows goes into the bin: a chain that parts throws you off.',
         'dry' => 'Do not ride it before it is dry.',
+        'solvent' => 'Solvent: open air, no flame, no spark, no hot pot near; the spent rest is hazardous waste.',
     ],
     'record' => 'Topped up at :time, good for :km; dry at :ready.',
     'plan' => [

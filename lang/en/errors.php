@@ -49,6 +49,7 @@ return [
     'bottle_name_taken' => 'Another bottle is called :name already. Give this one a name of its own.',
     'bottle_gone' => 'This bottle is off the shelf. Choose another.',
     'drip_retired' => ':chain is retired. Take it back into use first.',
+    'drip_over_link' => 'The quick link of :chain was opened new and has its grease: drip wax does not hold on it. Clean it alone, then tick that it is.',
     'drip_over_grease' => ':chain has grease or oil on it: drip wax does not hold. Strip it first.',
     'drip_no_wax' => ':chain has no wax on it to add to. Strip it if it is new, and dip it; or set its bike to drip wax alone.',
     'zip_locked' => 'It is locked with a password. Pack it again without one.',

@@ -53,6 +53,7 @@ return [
     'chain.price_minor' => 'price',
     'chain.bought_on' => 'bought on',
     'part.teeth' => 'teeth',
+    'link.stripped' => 'quick link cleaned',
     'link.speeds' => 'speeds',
     'link.price_minor' => 'price',
     'pot.name' => 'name',

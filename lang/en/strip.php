@@ -264,7 +264,7 @@ return [
         'cleanings' => ':done of :allowed cleanings',
         'by_cascade' => 'by its bath: after that more than 5 % of a new chain’s grease would stay (house rule)',
         'by_practice' => 'about ten to a filling, common practice',
-        'grease' => 'about :grams dissolved, estimated',
+        'grease' => ':grams dissolved, estimated',
         'spent' => 'spent: hand it in',
         'settling' => 'standing since :day; decant the clear part from :until on',
         'in_job' => 'open in a job',

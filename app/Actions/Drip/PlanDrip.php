@@ -81,6 +81,7 @@ final readonly class PlanDrip
                     $chain->id,
                 ),
                 $chainG,
+                $book->inventory()->greasedLink($chain->id, $this->clock->unixS()) !== null,
             ),
             $from,
             $pitches > 0,

@@ -22,14 +22,16 @@ final readonly class TopUpChain
     public function __construct(private Ledger $ledger, private ReadBook $readBook) {}
 
     /**
-     * Refused with NotPossible at `stripped` for a chain with grease or oil on it.
+     * Refused with NotPossible at `stripped` for a chain, or a quick link opened since, with grease or oil on it.
      *
      * @param bool|null $stripped whether somebody says that it was stripped; null: it was looked at when the job began
      */
     public function __invoke(ActionContext $by, Chain $chain, DripFacts $facts, Moment $at, ?bool $stripped = false): Action
     {
         return $this->ledger->record($by, ActionKind::TopUpChain, function (Draft $draft) use ($by, $chain, $facts, $at, $stripped): About {
-            $stripped === null || BeforeWax::expect($this->readBook->withoutRides($by->workshop), $draft, [$chain->id], $at, $stripped);
+            $book = $this->readBook->withoutRides($by->workshop);
+            $stripped === null || BeforeWax::expect($book, $draft, [$chain->id], $at, $stripped);
+            BeforeWax::expectLink($book, $draft, $chain->id, $at, $stripped ?? true);
             $draft->enter(TopUp::class, $at, ['component_id' => $chain->id] + $facts->columns());
 
             return new About(chain: $chain->id, km: $facts->km, ml: $facts->ml, bottle: $facts->bottle?->id, at: $at->unixS);

@@ -34,6 +34,7 @@ final readonly class DripPlan
      * @param int $pitches of the chain: a drop on each roller
      * @param Drivetrain $bike that it sits on or goes back to
      * @param float $chainG what it weighs, for what covers it in a box
+     * @param bool $linkGreased its quick link was opened new: its grease comes off before any wax comes on
      */
     public static function of(
         DripChoices $choices,
@@ -41,6 +42,7 @@ final readonly class DripPlan
         float $dryHours,
         Drivetrain $bike = new Drivetrain(),
         float $chainG = BathDip::CHAIN_G,
+        bool $linkGreased = false,
     ): self {
         $onBike = $choices->place === DripPlace::OnBike;
         $geared = $bike->derailleur();
@@ -53,6 +55,7 @@ final readonly class DripPlan
                 $geared => new JobStep('protect', about: $brakes, ticks: [...$covered, 'tension_out']),
                 default => new JobStep('protect_single', about: $brakes, ticks: [...$covered, 'cloths_under']),
             },
+            ...$linkGreased ? [new JobStep('clean_link', ticks: ['link_bare'], handlingS: 300)] : [],
             ...$choices->washed
                 ? [new JobStep('brush_water', handlingS: 240), new JobStep('blow_dry', handlingS: 240)]
                 : [new JobStep('dry_cloth')],

@@ -37,6 +37,7 @@ final readonly class LaidOut
         'drip/protect' => ['covers', 'cloths'],
         'drip/protect_single' => ['covers', 'cloths'],
         'drip/take_off' => ['link_pliers', 'box'],
+        'drip/clean_link' => ['link_pliers', 'gloves', 'plastic_jars'],
         'drip/dry_cloth' => ['microfibre'],
         'drip/brush_water' => ['brush', 'water'],
         'drip/blow_dry' => ['warm_air'],

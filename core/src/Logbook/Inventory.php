@@ -33,13 +33,28 @@ final readonly class Inventory
         if (Joint::tryFrom($settings->text(SettingKey::ChainJoint, $chainId)) === Joint::Pin) {
             return null;
         }
-        $later = array_slice($this->linksOf($chainId), 1);
+        $later = $this->laterLink($chainId);
 
         return LinkState::of(
             $this->book->history($chainId)->until($nowS),
-            $later === [] ? null : $this->book->history($later[count($later) - 1]->id)->last(Opening::class),
+            $later === null ? null : $this->book->history($later->id)->last(Opening::class),
             Load::tryFrom($settings->text(SettingKey::ChainLoad, $chainId)) === Load::FactoryWaxed,
+            $later === null ? null : $settings->newest(SettingKey::LinkStripped, $later->id)?->from->unixS,
         );
+    }
+
+    /** The quick link of a chain that was opened since it came and has its grease yet, whatever the chain itself has on it. */
+    public function greasedLink(int $chainId, int $nowS): ?Part
+    {
+        return $this->linkStateOf($chainId, $nowS) === LinkState::Greased ? $this->laterLink($chainId) : null;
+    }
+
+    /** The one that came last, if it did not come with the chain. */
+    private function laterLink(int $chainId): ?Part
+    {
+        $later = array_slice($this->linksOf($chainId), 1);
+
+        return $later === [] ? null : $later[count($later) - 1];
     }
 
     /** @return list<Part> the quick links of a chain in the order in which they were opened; a spare may be older than the one before it */

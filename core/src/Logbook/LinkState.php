@@ -15,14 +15,18 @@ enum LinkState: string
      * @param ChainHistory $history of the chain that it closes
      * @param Opening|null $opened of the link itself, where it is a later one than the chain came with
      * @param bool $cameWaxed whether the chain came with wax of the factory
+     * @param int|null $cleanedS when it was washed alone; null: it never was
      */
-    public static function of(ChainHistory $history, ?Opening $opened, bool $cameWaxed = false): self
+    public static function of(ChainHistory $history, ?Opening $opened, bool $cameWaxed = false, ?int $cleanedS = null): self
     {
         $came = $history->last(Opening::class);
         $state = $opened === null && ($cameWaxed || ($came !== null && $came->waxed())) ? self::Waxed : self::Greased;
         foreach ($history->events as $event) {
             if ($opened !== null && Entry::compare($event, $opened) < 0) {
                 continue;
+            }
+            if ($cleanedS !== null && $event->moment->unixS >= $cleanedS) {
+                [$state, $cleanedS] = [self::Bare, null];
             }
             $state = match (true) {
                 $event instanceof Strip => self::Bare,
@@ -32,6 +36,6 @@ enum LinkState: string
             };
         }
 
-        return $state;
+        return $cleanedS === null ? $state : self::Bare;
     }
 }

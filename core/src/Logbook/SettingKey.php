@@ -58,6 +58,8 @@ enum SettingKey: string
     case PartName = 'part.name';
     /** What somebody saw of its teeth, from then on: TeethSeen. */
     case PartTeeth = 'part.teeth';
+    /** 1: the grease of a quick link that was opened after its chain was stripped has been washed off it alone. */
+    case LinkStripped = 'link.stripped';
     /** In minor units of the workshop's currency. */
     case PartPrice = 'part.price_minor';
     /** 1: a cassette that sits on a home trainer; indoor rides go to it. */

@@ -334,6 +334,11 @@ it('pours what covers a coiled chain in its box, 40 to 80 ml in a usual one (com
     [108.0, 78.1],
 ]);
 
+it('has the grease off a quick link that was opened new before any wax comes on', function (): void {
+    $steps = DripPlan::of(new DripChoices(DripPlace::OnBike, true, true, 1, ExcessSchool::Wipe), 116, 10.0, linkGreased: true)->steps;
+    expect([$steps[1]->code, $steps[1]->ticks, $steps[1]->skippable])->toBe(['clean_link', ['link_bare'], false]);
+});
+
 it('draws a line instead of drops, covers no brake in a hub, and brushes a boxed chain on a board', function (): void {
     $codes = fn(DripChoices $choices, Drivetrain $bike): array => array_map(
         fn(JobStep $step) => $step->code . ($step->ticks === [] ? '' : ': ' . implode(' ', $step->ticks)),

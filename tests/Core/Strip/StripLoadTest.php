@@ -199,8 +199,9 @@ it('knows what is on a quick link: with its chain through each strip, into the p
     array $events,
     ?Opening $opened,
     LinkState $state,
+    ?int $cleanedS = null,
 ): void {
-    expect(LinkState::of(new ChainHistory(1, [], $events), $opened))->toBe($state);
+    expect(LinkState::of(new ChainHistory(1, [], $events), $opened, cleanedS: $cleanedS))->toBe($state);
 })->with([
     'new' => [[], null, LinkState::Greased],
     'never stripped, whatever went into the pot' => [[new Dip(1, new Moment(10), 1, linkIn: true)], null, LinkState::Greased],
@@ -211,5 +212,23 @@ it('knows what is on a quick link: with its chain through each strip, into the p
         [new Strip(1, new Moment(10), 1), new Dip(2, new Moment(20), 1, linkIn: true)],
         new Opening(3, new Moment(30), 9, 0.0, WaxThen::None),
         LinkState::Greased,
+    ],
+    'a new one washed alone' => [
+        [new Dip(2, new Moment(20), 1)],
+        new Opening(3, new Moment(30), 9, 0.0, WaxThen::None),
+        LinkState::Bare,
+        31,
+    ],
+    'washed alone and tied on later' => [
+        [new Dip(4, new Moment(40), 1, linkIn: true)],
+        new Opening(3, new Moment(30), 9, 0.0, WaxThen::None),
+        LinkState::Waxed,
+        31,
+    ],
+    'washed alone, and then oil' => [
+        [new Oiling(4, new Moment(40), 1)],
+        new Opening(3, new Moment(30), 9, 0.0, WaxThen::None),
+        LinkState::Greased,
+        31,
     ],
 ]);

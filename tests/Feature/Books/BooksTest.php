@@ -126,7 +126,26 @@ it('opens a spare quick link in a swap, of the right speeds only, and each count
     $fit($b, 30, ['new_link' => true, 'link_id' => $ids[1]])->assertSessionHasNoErrors();
     $this->get("/chains/{$b->id}")->assertInertia(fn($page) => $page->where('link.figure', '1 of 1 closings'));
     $this->get('/books')->assertInertia(fn($page) => $page->count('links', 1));
+    $fitted = $this->bench->lastAction();
+    // A new link has its grease: no drip over it, done already or led, until it is cleaned alone; its chain keeps its wax.
+    $drip = fn(array $with = []) => $this->post("/chains/{$b->id}/topups", $with + ['distance' => 200] + Bench::form(5));
+    $steps = fn(): array => $this->postJson(
+        '/drip/plan',
+        ['chain_id' => $b->id, 'place' => 'on_bike', 'coats' => 1, 'excess' => 'wipe'] + Bench::form(0),
+    )
+        ->assertOk()
+        ->json('steps');
+    expect(array_column($steps(), 'title'))->toContain('Its quick link first');
+    $drip()->assertSessionHasErrors('stripped');
+    $drip(['stripped' => true])->assertSessionHasNoErrors();
+    expect(array_column($this->get("/chains/{$b->id}")->inertiaProps('about'), 'value'))->toContain(__('chain.link_state.bare'));
+    expect(array_column($steps(), 'title'))
+        ->not->toContain('Its quick link first')
+        ->and($this->bench->state($b)->wax->life)
+        ->not->toBeNull();
     $this->post('/actions/' . $this->bench->lastAction()->id . '/undo', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    $drip()->assertSessionHasErrors('stripped');
+    $this->post("/actions/{$fitted->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     $this->get('/books')->assertInertia(fn($page) => $page->count('links', 2));
 });
 
