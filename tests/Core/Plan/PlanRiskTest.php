@@ -4,7 +4,16 @@ declare(strict_types=1);
 
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\PastWeeks;
 use Dripel\Core\Plan\PlanRisk;
+use Dripel\Core\Plan\PotDaysInput;
+use Dripel\Core\Plan\SimulatedCosts;
 use Tests\Core\Plan\RuledShed;
 
 /** @return array<string, mixed> */
@@ -175,4 +184,35 @@ it('wants weeks of every bike, and the pace of one that goes by hours', function
         ->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe('hours_per_km.badger'))
         ->and(fn() => risk(['pot_days' => [['day' => 4, 'dips' => []], ['day' => 4, 'dips' => []]]] + $in))
         ->toThrow(fn(InvalidInput $e) => expect($e->path)->toBe('pot_days.1.day'));
+});
+
+it('lets any whole week come again since the first ride, the newest first, at most a season of them', function (
+    array $daysBack,
+    array $weeks,
+): void {
+    $zone = new DateTimeZone('UTC');
+    // A Wednesday; the Monday of its week is two days before.
+    $today = LocalDay::named('2026-11-25', $zone);
+    $rides = array_map(
+        fn(int $back) => new Ride($back, new Moment($today->plus(-$back)->startS() + 36_000), 1, 30.0, null, Condition::Dry),
+        $daysBack,
+    );
+    $found = PastWeeks::of(new Book([1], [], new Settings([]), [], $rides, []), 1, $today);
+    expect(array_map(array_sum(...), $found))->toBe($weeks);
+})->with([
+    'never ridden' => [[], []],
+    'only this week' => [[1, 2], []],
+    'on the Sunday before' => [[3], [30.0]],
+    'three weeks ago and last week' => [[22, 5], [30.0, 0.0, 30.0]],
+    'one of them not ridden, and this week besides' => [[16, 1], [0.0, 30.0]],
+    'longer ago than a season' => [[120, 9], [30.0, ...array_fill(0, 12, 0.0)]],
+]);
+
+it('takes what is left out for nothing: minutes of a batch and of a swap, what work, links and drip cost', function (): void {
+    $plan = PotDaysInput::from(Fields::fromJson((string) json_encode(array_diff_key(riskyPlan()['plan'], ['swap_minutes' => 0]))));
+    $costs = SimulatedCosts::from(Fields::fromJson('{"chain": 30}'));
+    expect([$plan->batchMinutes, $plan->swapMinutes])
+        ->toBe([0.0, 0.0])
+        ->and($costs)
+        ->toEqual(new SimulatedCosts(30.0));
 });

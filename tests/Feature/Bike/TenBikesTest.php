@@ -237,7 +237,7 @@ it('leads ten bikes through every job that suits them: nothing impossible, nothi
             ),
         );
         foreach ($impossible as $pattern) {
-            preg_match("/.*(?:" . trim($pattern, '/') . ').*/', $words, $found);
+            preg_match('/.*(?:' . trim($pattern, '/') . ').*/', $words, $found);
             expect($found[0] ?? '')->toBe('', $job);
         }
         $codes = array_column($steps, 'code');

@@ -162,7 +162,10 @@ it('books what was given of two coats when the job is given up, and refuses what
     $choices = ['chain_id' => $this->a->id, 'coats' => 2, 'washed' => false, 'warmed' => false, 'place' => 'in_box', 'excess' => 'wipe'];
     $job = (string) Str::uuid();
     ($this->does)('/drip', ['action_id' => $job] + $choices)->assertRedirect("/jobs/{$job}");
-    foreach (['take_off', 'dry_cloth', 'shake_bottle', 'cover', 'shake_box', 'shake_box', 'shake_box', 'lift_slowly'] as $position => $code) {
+    foreach (
+        ['take_off', 'dry_cloth', 'shake_bottle', 'cover', 'shake_box', 'shake_box', 'shake_box', 'lift_slowly']
+        as $position => $code
+    ) {
         $this->postJson("/jobs/{$job}/taps", [
             'taps' => [['id' => (string) Str::uuid(), 'kind' => 'done', 'position' => $position, 'at' => Bench::NOW, 'ticks' => []]],
         ])->assertOk();
