@@ -62,7 +62,7 @@ final readonly class PotPower
                     ? null
                     : PotDayRecord::heated($job->run());
             if ($heated !== null) {
-                return (($heated / 60) * $cold->waxG) / PotDayJob::terms($job)->pot->waxG;
+                return UsualHeat::minutesAsThen($heated, PotDayJob::terms($job)->pot->waxG, $cold->waxG);
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\PotDay;
 
 use App\Exceptions\NotPossible;
+use App\Guided\BeginJob;
 use App\Guided\GuidedKind;
 use App\Logbook\ActionContext;
 use App\Logbook\ReadBook;
@@ -19,33 +20,21 @@ use Dripel\Core\PotDay\PotWarning;
 /** A pot day begins, or is put down for later and begins when somebody is there. Sent twice, it is there once. */
 final readonly class StartPotDay
 {
-    public function __construct(private PlanPotDay $planPotDay, private ReadBook $readBook, private AppClock $clock) {}
+    public function __construct(
+        private BeginJob $beginJob,
+        private PlanPotDay $planPotDay,
+        private ReadBook $readBook,
+        private AppClock $clock,
+    ) {}
 
     /** Refused as PlanPotDay refuses, and with NotPossible at `pot` where it would be dangerous or in vain, or the pot is in use. */
     public function __invoke(ActionContext $by, PotDayChoices $choices, bool $later): GuidedJob
     {
-        return WriteTransaction::run(function () use ($by, $choices, $later): GuidedJob {
-            $begun = GuidedJob::query()->in($by->workshop)->find($by->actionId);
-            if ($begun !== null) {
-                return $begun;
-            }
+        return ($this->beginJob)($by, GuidedKind::PotDay, function () use ($by, $choices, $later): array {
             $later || $this->expectPotFree($by->workshop, $choices->potId);
-            $nowS = $this->clock->unixS();
             $planned = $this->planned($by->workshop, $choices);
-            Workshop::query()->whereKey($by->workshop->id)->increment('revision');
-            $by->workshop->refresh();
 
-            return GuidedJob::query()->create(
-                [
-                    'id' => $by->actionId,
-                    'workshop_id' => $by->workshop->id,
-                    'user_id' => $by->user?->id,
-                    'kind' => GuidedKind::PotDay,
-                    'title' => '',
-                    'started_at' => $later ? max($nowS, $planned['start']) : $nowS,
-                    'begun_at' => $later ? null : $nowS,
-                ] + $planned['job'],
-            );
+            return $planned['job'] + ($later ? ['later_s' => max($this->clock->unixS(), $planned['start'])] : []);
         });
     }
 
@@ -60,14 +49,16 @@ final readonly class StartPotDay
             $workshop = Workshop::query()->findOrFail($job->workshop_id);
             $this->expectPotFree($workshop, PotDayJob::choices($job)->potId);
             $nowS = $this->clock->unixS();
-            $job->fill($this->planned($workshop, PotDayJob::choices($job))['job'] + ['started_at' => $nowS, 'begun_at' => $nowS])->save();
+            $plan = $this->planned($workshop, PotDayJob::choices($job))['job'];
+            $steps = array_map(fn(JobStep $step) => $step->toArray(), $plan['steps']);
+            $job->fill(['steps' => $steps, 'started_at' => $nowS, 'begun_at' => $nowS] + $plan)->save();
             Workshop::query()->whereKey($workshop->id)->increment('revision');
 
             return $job;
         });
     }
 
-    /** @return array{start: int, job: array<string, mixed>} */
+    /** @return array{start: int, job: array{steps: list<JobStep>, chains: list<int>, terms: array<string, mixed>}} */
     private function planned(Workshop $workshop, PotDayChoices $choices): array
     {
         $proposal = ($this->planPotDay)($workshop, $choices);
@@ -78,7 +69,7 @@ final readonly class StartPotDay
         return [
             'start' => $proposal->startS,
             'job' => [
-                'steps' => array_map(fn(JobStep $step) => $step->toArray(), $plan->steps),
+                'steps' => $plan->steps,
                 'chains' => $choices->chainIds,
                 'terms' => [
                     'wish' => $choices->toArray(),

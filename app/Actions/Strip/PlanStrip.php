@@ -54,7 +54,7 @@ final readonly class PlanStrip
         $loads = array_map(fn(ChainState $state) => Load::on($state, $book->settings), $states);
         $startG = $choices->startG ?? max(array_map(fn(Load $load) => $load->grams(), $loads));
         $school = $this->school($workshop, $choices);
-        $protocol = self::laidOut($school, $choices, self::hardest($loads), $startG);
+        $protocol = self::laidOut($school, $choices, Load::hardest($loads), $startG);
         $jobs = $this->openJobs->byChain($workshop);
         foreach ($states as $n => $state) {
             $this->expectStrippable($book, $state, $loads[$n], $protocol, isset($jobs[$state->chainId]));
@@ -94,18 +94,6 @@ final readonly class PlanStrip
             'unmeasured' => $ids(array_filter($states, PotRefusal::unmeasured(...))),
             'fresh_wax' => $ids(array_filter($states, fn(int $n) => $loads[$n] === Load::FreshWax, ARRAY_FILTER_USE_KEY)),
         ]);
-    }
-
-    /** @param non-empty-list<Load> $loads what the baths are laid out for where several chains are in one jar */
-    private static function hardest(array $loads): Load
-    {
-        foreach ([Load::Oiled, Load::UsedWax, Load::FreshWax] as $load) {
-            if (in_array($load, $loads, true)) {
-                return $load;
-            }
-        }
-
-        return $loads[0];
     }
 
     /** @param non-empty-list<ChainState> $states */

@@ -6,6 +6,7 @@ namespace Dripel\Core\Care;
 
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Ride;
 
@@ -28,10 +29,10 @@ final readonly class CareDue
 
     public static function of(Book $book, int $bikeId, int $nowS): self
     {
-        $brushed = $book->brushed($bikeId, $nowS)?->last->moment->unixS;
+        $brushed = $book->brushed($bikeId, $nowS)?->last;
         $rides = array_filter(
             $book->ridesOf($bikeId),
-            fn(Ride $ride) => $ride->moment->unixS <= $nowS && ($brushed === null || $ride->moment->unixS > $brushed),
+            fn(Ride $ride) => $ride->moment->unixS <= $nowS && ($brushed === null || Entry::compare($ride, $brushed) > 0),
         );
         $sinceKm = array_sum(
             array_map(fn(Ride $ride) => $ride->km * $book->settings->factor($ride->condition, $ride->moment->unixS), $rides),

@@ -99,11 +99,17 @@ final readonly class Conversion
         return null;
     }
 
+    /** The chain that came to this bike last and is fit to start with: neither worn nor ridden on oil itself. */
     private static function newer(Book $book, int $bikeId, int $oldId, int $nowS): ?ChainState
     {
         foreach (array_reverse($book->chainIds) as $chainId) {
-            if ($chainId !== $oldId && $book->settings->home($chainId, $nowS) === $bikeId && !$book->chain($chainId, $nowS)->retired()) {
-                return $book->chain($chainId, $nowS);
+            if ($chainId === $oldId || $book->settings->home($chainId, $nowS) !== $bikeId) {
+                continue;
+            }
+            $chain = $book->chain($chainId, $nowS);
+            $oiled = $chain->wax->life === null && Load::cameWith($chain, $book->settings) === Load::Oiled;
+            if (!$chain->retired() && !$chain->wear->pastLimit && !$oiled) {
+                return $chain;
             }
         }
 

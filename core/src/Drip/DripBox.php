@@ -30,9 +30,17 @@ final readonly class DripBox
         }
     }
 
-    /** What has to be poured so that a chain of so many grams is just covered; a round box, its steel taken off. */
+    /**
+     * What has to be poured so that a chain of so many grams is just covered; a round box, its steel taken off.
+     *
+     * @throws InvalidInput at `box_mm` where the steel alone fills it so high: such a chain does not lie in it
+     */
     public function coversMl(float $chainG): float
     {
-        return ((M_PI / 4) * $this->wideMm ** 2 * self::COVER_MM) / 1000 - $chainG / self::STEEL_G_PER_ML;
+        $ml = ((M_PI / 4) * $this->wideMm ** 2 * self::COVER_MM) / 1000 - $chainG / self::STEEL_G_PER_ML;
+
+        return $ml > 0.0
+            ? $ml
+            : throw new InvalidInput('box_mm', sprintf('is too small for a chain of %.0f g: take a larger box', $chainG));
     }
 }

@@ -8,6 +8,7 @@ use Dripel\Core\Chain\ChainMatch;
 use Dripel\Core\Chain\ChainMatchInput;
 use Dripel\Core\Chain\Joint;
 use Dripel\Core\Guided\JobStep;
+use Dripel\Core\Input\InvalidInput;
 
 /**
  * A chain comes off, is cut where it is new, goes on: the steps for this very bike and joint. Source: common practice. What keeps a rider
@@ -22,11 +23,13 @@ final readonly class FitPlan
         public int $doneStep,
     ) {}
 
+    /** @throws InvalidInput at `chain` where none comes off and none goes on */
     public static function of(FitFacts $facts): self
     {
         $steps = [...$facts->off === null ? [] : self::off($facts, $facts->off), ...$facts->on ? self::on($facts) : []];
-        // Neither off nor on is no swap; whoever asks has been refused before.
-        $steps = $steps === [] ? [new JobStep('hang_off')] : $steps;
+        if ($steps === []) {
+            throw new InvalidInput('chain', 'is missing: none comes off and none goes on');
+        }
         $done = count($steps) - 1;
 
         return new self([...$steps, ...$facts->on ? [new JobStep('first_km', skippable: true)] : []], $done);

@@ -6,7 +6,6 @@ namespace Dripel\Core\Logbook;
 
 use Dripel\Core\Chain\Joint;
 use Dripel\Core\Interval\Condition;
-
 use Dripel\Core\Strip\Load;
 use LogicException;
 

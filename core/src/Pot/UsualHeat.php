@@ -24,6 +24,12 @@ final readonly class UsualHeat
         return (self::MINUTES[$kind->value][$high ? 1 : 0] * $waxG) / self::OF_G;
     }
 
+    /** As long as it takes for so much wax, by how long it took for another amount the last time; in proportion, a house rule. */
+    public static function minutesAsThen(int $seconds, float $thenG, float $nowG): float
+    {
+        return (($seconds / 60) * $nowG) / $thenG;
+    }
+
     /**
      * So strong that its target is reached in so many minutes (pot.heat turned round, to a thousandth of a watt); 5000 W at most.
      *

@@ -89,7 +89,7 @@ final readonly class PotDayRecord
         foreach ($run->turns as $turn) {
             $code = $run->steps[$turn->step]->code;
             // What lies on the set wax was looked at before the plug.
-            isset($ended[PotDayPlan::PLUG_IN]) || $code === PotDayPlan::PLUG_IN ? ($ended[$code] ??= $turn->endS) : null;
+            (isset($ended[PotDayPlan::PLUG_IN]) || $code === PotDayPlan::PLUG_IN) && ($ended[$code] ??= $turn->endS);
         }
         $until = array_filter([$ended[PotDayPlan::TO_LOW] ?? null, $ended[PotDayPlan::CHECK] ?? null, $ended[PotDayPlan::HEAT] ?? null]);
 

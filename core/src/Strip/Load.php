@@ -51,6 +51,18 @@ enum Load: string
         };
     }
 
+    /** @param non-empty-list<self> $loads what baths are laid out for where several chains are in one jar */
+    public static function hardest(array $loads): self
+    {
+        foreach ([self::Oiled, self::UsedWax, self::FreshWax] as $load) {
+            if (in_array($load, $loads, true)) {
+                return $load;
+            }
+        }
+
+        return $loads[0];
+    }
+
     public function grams(): float
     {
         return match ($this) {

@@ -148,7 +148,11 @@ it('strings a conversion together from measuring to the first waxed chain, and N
         'action_id' => (string) Str::uuid(),
         'bike_id' => $this->heron->id,
         'date' => '2026-11-24',
-        'chains' => [['label' => 'O', 'state' => 'none', 'km' => '900', 'on_bike' => true]],
+        'chains' => [
+            ['label' => 'O', 'state' => 'none', 'km' => '900', 'on_bike' => true],
+            // As oily, in a drawer: it is no new chain.
+            ['label' => 'P', 'state' => 'none', 'km' => '900'],
+        ],
     ])->assertSessionHasNoErrors();
     $old = Chain::query()->findOrFail($this->bench->lastAction()->about->chains[0]);
     ($this->on)() === $old->id ||
