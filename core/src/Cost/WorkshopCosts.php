@@ -132,6 +132,27 @@ final readonly class WorkshopCosts
         );
     }
 
+    /** @return array<string, int> minor units by month, YYYY-MM, from the first that something was paid in to the last; none left out */
+    public function months(): array
+    {
+        $paid = [];
+        foreach ($this->expenses as $one) {
+            $month = substr(LocalDay::of($one->atS, $this->zone)->date, 0, 7);
+            $paid[$month] = ($paid[$month] ?? 0) + (int) $one->minor;
+        }
+        $months = [];
+        if ($paid !== []) {
+            [$year, $month] = array_map(intval(...), explode('-', (string) array_key_first($paid)));
+            for ($name = (string) array_key_first($paid); $name <= (string) array_key_last($paid); ) {
+                $months[$name] = $paid[$name] ?? 0;
+                [$year, $month] = $month === 12 ? [$year + 1, 1] : [$year, $month + 1];
+                $name = sprintf('%04d-%02d', $year, $month);
+            }
+        }
+
+        return $months;
+    }
+
     /** Null where nothing was ridden, or nothing was paid. */
     public static function per1000Km(int $minor, float $km): ?float
     {

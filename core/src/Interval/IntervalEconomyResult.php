@@ -19,6 +19,23 @@ final readonly class IntervalEconomyResult
         return $rows[0];
     }
 
+    /**
+     * How flat it is around the cheapest: between which intervals it costs at most so much more.
+     *
+     * @param float $more a share: 0.05 for five percent
+     *
+     * @return array{float, float} km, of those looked at
+     */
+    public function within(float $more): array
+    {
+        $most = (1.0 + $more) * $this->best->costPer1000Km + 1e-9;
+        $best = (int) array_search($this->best, $this->rows, true);
+        for ($first = $best; $first > 0 && $this->rows[$first - 1]->costPer1000Km <= $most; $first--);
+        for ($last = $best; $last < count($this->rows) - 1 && $this->rows[$last + 1]->costPer1000Km <= $most; $last++);
+
+        return [$this->rows[$first]->intervalKm, $this->rows[$last]->intervalKm];
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

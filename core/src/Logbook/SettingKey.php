@@ -86,6 +86,8 @@ enum SettingKey: string
     /** What a solvent jar is called. */
     case JarName = 'jar.name';
     case JarRole = 'jar.role';
+    /** 1: out of use. */
+    case JarGone = 'jar.gone';
     /** What a bottle of drip wax is called. */
     case BottleName = 'bottle.name';
     /** What it held when it was full. */
@@ -131,6 +133,10 @@ enum SettingKey: string
     case DistanceUnit = 'workshop.distance_unit';
     case TemperatureUnit = 'workshop.temperature_unit';
     case MassUnit = 'workshop.mass_unit';
+    /** '24' or '12' hours. */
+    case Clock = 'workshop.clock';
+    /** The ISO weekday that a week begins with. */
+    case FirstDay = 'workshop.first_day';
     case Currency = 'workshop.currency';
     case Language = 'workshop.language';
     /** When a dipped chain may be ridden. */

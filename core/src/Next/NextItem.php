@@ -52,6 +52,16 @@ final readonly class NextItem
         };
     }
 
+    /** @return list<self> what of it is done at the bench or for the pot; of small things those that are */
+    public function atTheBench(): array
+    {
+        return match (true) {
+            $this->part() === NextPart::Bench, $this->kind->isBenchWork(), $this->verb === Verb::PotDay => [$this],
+            $this->kind === NextKind::Chores => array_values(array_filter($this->steps, fn(self $step) => $step->kind->isBenchWork())),
+            default => [],
+        };
+    }
+
     /** The same, done at the bench on a day. */
     public function onEvening(string $evening): self
     {

@@ -72,6 +72,28 @@ enum NextKind: string
         );
     }
 
+    /** Whether it is done at the bench: pot, bottle, jars and what belongs to them. */
+    public function isBenchWork(): bool
+    {
+        return in_array(
+            $this,
+            [
+                self::Bare,
+                self::Job,
+                self::EventDip,
+                self::PlannedPot,
+                self::PlannedDrip,
+                self::Convert,
+                self::Strip,
+                self::DeepClean,
+                self::JarSpent,
+                self::JarSettled,
+                self::Bath,
+            ],
+            true,
+        );
+    }
+
     /** In which order it is done in an evening: measured and wiped first, then the pot, the bottle, and the chains back on. */
     public function atTheBench(): int
     {

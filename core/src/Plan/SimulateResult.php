@@ -62,20 +62,6 @@ final readonly class SimulateResult
         return $this->sum(fn(SimulatedWeek $week) => $week->bought) * $this->costs->strip;
     }
 
-    /** @return list<float> the mean wear of the chains of a bike, in percent, at the end of every `$step`th week */
-    public function meanWearPct(string|int $bike, int $step): array
-    {
-        $points = [];
-        foreach ($this->weeks as $i => $week) {
-            $wear = $week->wear[(string) $bike] ?? [];
-            if ($i % $step === 0 && $wear !== []) {
-                $points[] = array_sum($wear) / count($wear);
-            }
-        }
-
-        return $points;
-    }
-
     /** @param callable(SimulatedWeek): (int|float) $of */
     public function sum(callable $of): float
     {

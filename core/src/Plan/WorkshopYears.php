@@ -18,7 +18,9 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Pace;
+use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
 use Dripel\Core\PotDay\PotCapacity;
 use Dripel\Core\Strip\Solvent;
 use Dripel\Core\Strip\SolventCost;
@@ -103,6 +105,19 @@ final readonly class WorkshopYears
                 ...array_map(fn(Solvent $solvent) => Supply::from($solvent->value), $strip->unpriced),
             ],
         );
+    }
+
+    /** The interval that is gone by now: that of each bike, weighed by what it was ridden. km; 300 where nothing was. */
+    public static function intervalKm(Book $book, int $nowS): float
+    {
+        [$sum, $km] = [0.0, 0.0];
+        foreach ($book->bikeIds as $bikeId) {
+            $ridden = array_sum(array_map(fn(Ride $ride) => $ride->km, $book->ridesOf($bikeId)));
+            $sum += $ridden * $book->terms()->ofBike($bikeId, $nowS)->intervalKm;
+            $km += $ridden;
+        }
+
+        return $km > 0.0 ? $sum / $km : Settings::INTERVAL_KM;
     }
 
     /** The same with one of its bikes alone. */

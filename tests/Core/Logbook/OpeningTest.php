@@ -54,7 +54,7 @@ it('counts what a chain brought with it', function (Opening $opening, array $eve
         [],
         [ChainStatus::Ridden, 2160.0, true, 240.0, 60.0],
     ],
-    'waxed, nobody knows when' => [
+    'waxed, distance since unknown' => [
         new Opening(1, new Moment(0), 1, 2100.0, WaxThen::Unknown),
         [],
         [ChainStatus::Unsure, 2160.0, true, 0.0, 60.0],
