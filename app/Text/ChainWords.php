@@ -145,6 +145,7 @@ final readonly class ChainWords
         $until = $rail->goodUntil;
         $week = $q->distance($rail->habit->weeklyKm);
         $because = $chain->wax->life?->because;
+        $waits = $chain->wax->topUps > 0 || $chain->terms->dripOnly ? 'drying' : 'setting';
         $plain = fn(string $code, string $km = '') => [$this->translator->say("chain.outlook.{$code}", ['km' => $km]), '', ''];
 
         return match (true) {
@@ -154,11 +155,9 @@ final readonly class ChainWords
             $because === DueBecause::Wet && $chain->dryness->driedS !== null => $plain('due_wet_dried'),
             $because !== null => $plain("due_{$because->value}"),
             $chain->readyAtS !== null => [
-                $this->translator->say(
-                    $chain->wax->topUps > 0 || $chain->terms->dripOnly ? 'chain.outlook.drying' : 'chain.outlook.setting',
-                ),
+                $this->translator->say("chain.outlook.{$waits}"),
                 (new DripWords($this->translator))->at($chain->readyAtS),
-                $this->translator->say('chain.outlook.drying_then'),
+                $this->translator->say("chain.outlook.{$waits}_then"),
             ],
             $until === null && $rail->habit->weeklyKm <= 0.0 => $plain('no_rides'),
             $until === null => $plain('long', $week),
@@ -167,7 +166,7 @@ final readonly class ChainWords
                 $this->translator->dayWord($until->date),
                 $this->translator->say('chain.outlook.short', [
                     'short' => $q->distance(max(1.0, $until->shortKm)),
-                    'ride' => $q->number($q->units->fromKm($until->rideKm)),
+                    'ride' => $q->distance($until->rideKm),
                 ]),
             ],
             $until->shortHours !== null => [

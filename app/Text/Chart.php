@@ -13,7 +13,7 @@ namespace App\Text;
  * @phpstan-type ChartMark array{at: float, text: string}
  * @phpstan-type ChartLineView array{
  *     name: string,
- *     kind: 'line'|'step'|'dots',
+ *     kind: 'line'|'step'|'dots'|'bars',
  *     points: list<array{x: float, y: float, low: float|null, high: float|null, text: string|null}>,
  * }
  * @phpstan-type ChartView array{
@@ -25,6 +25,7 @@ namespace App\Text;
  *     moments: list<ChartMark>,
  *     zone: array{from: float, to: float, text: string}|null,
  *     stretch: array{y: float, from: float, to: float}|null,
+ *     span: array{from: float, to: float, text: string}|null,
  *     columns: list<string>,
  *     rows: list<array{x: float, cells: list<string>}>,
  * }
@@ -37,6 +38,7 @@ final readonly class Chart
      * @param list<ChartMark> $moments lines straight up
      * @param array{from: float, to: float, text: string}|null $zone a band straight across
      * @param array{y: float, from: float, to: float}|null $stretch a thick line along a level
+     * @param array{from: float, to: float, text: string}|null $span a band straight up
      *
      * @return ChartView
      */
@@ -49,6 +51,7 @@ final readonly class Chart
         array $moments = [],
         ?array $zone = null,
         ?array $stretch = null,
+        ?array $span = null,
     ): array {
         $drawn = array_map(
             fn(ChartLine $line) => [
@@ -68,6 +71,7 @@ final readonly class Chart
             'moments' => $moments,
             'zone' => $zone,
             'stretch' => $stretch,
+            'span' => $span,
             'columns' => [$axis['title'], ...array_column($drawn, 'name')],
             'rows' => self::rows($x, $y, $drawn),
         ];

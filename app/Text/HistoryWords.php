@@ -57,9 +57,15 @@ final readonly class HistoryWords
         return match (true) {
             $action->kind === ActionKind::EstimateDistance && (float) $about->km <= 0.0 => 'estimate_noted',
             $action->kind === ActionKind::KeepInstrument && $about->gone => 'put_instrument_away',
+            $action->kind === ActionKind::ChangeWorkshop &&
+                array_key_exists(SettingKey::WorkshopName->value, $about->changed ?? []) &&
+                $about->changed[SettingKey::WorkshopName->value][0] === null
+                => 'open_workshop',
             $action->kind === ActionKind::PlanRide && $about->holiday => 'plan_holiday',
             $action->kind === ActionKind::KeepPlan && !$about->byHand => 'plan_best',
             $action->kind === ActionKind::ChangePot && $about->gone => 'pot_gone',
+            $action->kind === ActionKind::ChangeJar && $about->gone => 'jar_gone',
+            $action->kind === ActionKind::SetPrice && $about->replaces => 'change_price',
             $action->kind === ActionKind::KeepBottle && $about->gone => 'bottle_gone',
             $action->kind === ActionKind::PotDay && ($about->chains ?? []) === [] => 'pot_day_none',
             default => $action->kind->value,
@@ -247,9 +253,10 @@ final readonly class HistoryWords
         return implode(
             ', ',
             array_map(
-                fn(string $key, array $values) => $this->translator->say('history.setting', [
+                fn(string $key, array $values) => $this->translator->say($values[0] === null ? 'history.setting' : 'history.setting_was', [
                     'name' => $this->translator->say('settings.' . SettingKey::from($key)->value),
                     'value' => $this->setting(SettingKey::from($key), $values[1]),
+                    'was' => $this->setting(SettingKey::from($key), $values[0]),
                 ]),
                 array_keys($changed),
                 $changed,
@@ -300,6 +307,8 @@ final readonly class HistoryWords
             in_array($key, [SettingKey::LimitSchool, SettingKey::UsualLimitSchool], true) => $this->translator->say(
                 "schools.{$value}.name",
             ),
+            $key === SettingKey::Clock => $this->translator->say("ui.settings.clocks.{$value}"),
+            $key === SettingKey::FirstDay => $this->translator->weekday((int) $value, 'EEEE'),
             $key === SettingKey::ReadySchool => $this->translator->say("schools.ready.{$value}"),
             $key === SettingKey::ChainHome => $this->translator->names->bike((int) $value),
             in_array($key, [SettingKey::ChainPrice, SettingKey::LinkPrice, SettingKey::PartPrice, SettingKey::HourPrice], true)

@@ -39,6 +39,11 @@ final readonly class Names
         return $bottleId === null ? '' : $this->settings->text(SettingKey::BottleName, $bottleId);
     }
 
+    public function instrument(int $instrumentId): string
+    {
+        return $this->settings->text(SettingKey::InstrumentName, $instrumentId);
+    }
+
     public function jar(?int $jarId): string
     {
         return $jarId === null ? '' : $this->settings->text(SettingKey::JarName, $jarId);

@@ -166,9 +166,15 @@ final class Quantities
         return $this->date($unixS, 'EEE d MMM');
     }
 
+    /** "Wed 25 Nov 2026, 12:20" */
+    public function dayAndTime(int $unixS): string
+    {
+        return $this->date($unixS, 'EEE d MMM y') . ', ' . $this->time($unixS);
+    }
+
     public function time(int $unixS): string
     {
-        return $this->date($unixS, 'HH:mm');
+        return $this->date($unixS, $this->units->clock === '12' ? 'h:mm a' : 'HH:mm');
     }
 
     public function date(int $unixS, string $pattern): string

@@ -16,6 +16,11 @@ final readonly class Units
 
     public const MASS = ['g', 'oz'];
 
+    public const CLOCK = ['24', '12'];
+
+    /** ISO weekdays that a week may begin with. */
+    public const FIRST_DAYS = [1, 6, 7];
+
     private const KM_PER_MILE = 1.609344;
 
     private const GRAMS_PER_OUNCE = 28.349523125;
@@ -25,6 +30,8 @@ final readonly class Units
         public string $temperature = 'C',
         public string $mass = 'g',
         public string $currency = 'EUR',
+        public string $clock = '24',
+        public int $firstDay = 1,
     ) {}
 
     public static function of(Settings $settings): self
@@ -34,6 +41,8 @@ final readonly class Units
             $settings->text(SettingKey::TemperatureUnit, 0, 'C'),
             $settings->text(SettingKey::MassUnit, 0, 'g'),
             $settings->text(SettingKey::Currency, 0, 'EUR'),
+            $settings->text(SettingKey::Clock, 0, '24'),
+            $settings->whole(SettingKey::FirstDay, 0, 1),
         );
     }
 

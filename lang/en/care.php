@@ -48,7 +48,7 @@ return [
         ],
         'teeth' => [
             'title' => 'Look at the teeth',
-            'text' => 'Even humps are good. Hooked or pointed teeth and widened gaps are worn; a chain that skips under load says so too.',
+            'text' => 'Even humps are good. Hooked or pointed teeth and widened gaps are worn; a chain that skips under load shows it too.',
         ],
         'paint' => [
             'title' => 'Brush wax on',

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 /** A bike ridden on oil comes to wax. */
 return [
-    'title' => 'Bring :bike to wax',
-    'lead' => 'Step by step, as it suits: days may pass between, and Next keeps the place. Wax does not stick to oil, so none is passed over.',
-    'over' => 'A waxed chain is on :bike, or no chain ridden on oil: nothing is left to convert.',
+    'title' => 'Convert :bike to wax',
+    'lead' => 'Step by step, over days if need be; Next keeps the place. Wax does not stick to oil, so no step is skipped.',
+    'over' => 'Nothing to convert: a waxed chain is on :bike, or no chain ridden on oil.',
     'the_chain' => 'the chain',
     'new_chain' => 'the new chain',
     'step' => [
@@ -16,19 +16,19 @@ return [
             'verb' => 'Measure',
         ],
         'decide' => [
-            'title' => 'Strip it, or a new chain',
+            'title' => 'Strip it or buy a new chain',
             'text' => ':old is worn :worn, limit :limit. From 0.5 % on, common practice starts with a new chain.',
             'verb' => 'Decide',
         ],
         'clean' => [
             'title' => 'Clean the drivetrain down to metal',
             'text' => 'All that the chain runs on: a waxed chain on oily teeth is dirty at once.',
-            'verb' => 'Be led',
+            'verb' => 'Start step by step',
         ],
         'buy' => [
             'title' => 'Get a new chain',
-            'text' => 'Of the same speeds and length. Add it once it lies on the bench.',
-            'verb' => 'Add it',
+            'text' => 'Same speeds and length. Add it once you have it.',
+            'verb' => 'Add chain',
         ],
         'strip' => [
             'title' => 'Strip :chain',
@@ -38,13 +38,13 @@ return [
         'wax' => [
             'title' => 'Wax :chain',
             'text' => 'Its first wax: bare steel goes into the pot first.',
-            'text_drip' => 'This bike lives on drip wax: two coats before its first ride.',
-            'verb' => 'Plan it',
+            'text_drip' => 'This bike uses drip wax only: two coats before its first ride.',
+            'verb' => 'Plan pot day',
         ],
         'fit' => [
             'title' => 'Fit :chain',
             'text' => 'On clean sprockets, tried under load. The first kilometres are stiff and ratchety.',
-            'verb' => 'Be led',
+            'verb' => 'Start step by step',
         ],
     ],
     'way' => [

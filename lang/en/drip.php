@@ -40,12 +40,12 @@ return [
     ],
     'excess' => [
         'wipe' => 'wipe it off: a clean chain',
-        'leave' => 'leave it: it runs quieter',
+        'leave' => 'keep it on: it runs quieter',
     ],
     'step' => [
         'protect' => [
             'title' => 'Keep it off the brake',
-            'text' => 'Cover :brake, and take the tension out of the rear derailleur if yours lets you. Wax on a brake is worse than a dry chain.',
+            'text' => 'Cover :brake, and slack the rear derailleur if yours allows it. Wax on a brake is worse than a dry chain.',
         ],
         'protect_single' => [
             'title' => 'Keep it off the brake',
@@ -61,7 +61,7 @@ return [
         ],
         'take_off' => [
             'title' => 'Take it off',
-            'text' => ':open and hang the chain up. Have a small box with a lid at hand, just larger than the coiled chain.',
+            'text' => ':open and hang the chain up. Have a small box with a lid ready, just larger than the coiled chain.',
         ],
         'clean_link' => [
             'title' => 'Its quick link first',
@@ -140,7 +140,7 @@ return [
             'text' => 'Turn the cranks unloaded until no flakes fall, and sweep them up.',
         ],
         'leave' => [
-            'title' => 'Leave it overnight',
+            'title' => 'Dry overnight',
             'text' => 'It must dry before it is ridden: wet drip wax is flung off and picks up dirt. You can leave; Next carries it.',
         ],
         'wipe_excess' => [
@@ -149,7 +149,7 @@ return [
         ],
         'leave_excess' => [
             'title' => 'Ready to ride',
-            'text' => 'Leave the excess: it runs quieter. What is too much falls off in the first kilometres.',
+            'text' => 'Keep the excess on: it runs quieter. What is too much falls off in the first kilometres.',
         ],
         'brush_in' => [
             'title' => 'Brush it in',
@@ -189,14 +189,14 @@ return [
         'dose_line' => '{1} A thin line once round, about :ml|[2,*] A thin line once round, about :ml in :count coats',
         'dose_in_box' => '{1} About :covers cover it in its box; some :ml stay on it|[2,*] About :covers cover it in its box; some :ml stay on it, in :count coats',
         'dose_box' => '{1} As much as covers it; some :ml stay on it|[2,*] As much as covers it; some :ml stay on it, in :count coats',
-        'uncounted' => 'Nobody counted its pitches: worked out with :pitches, house rule.',
-        'bottle' => '{0} After it :bottle is as good as empty.|{1} :bottle does one more after it.|[2,*] :bottle does :count more after it.',
-        'short' => ':bottle holds :left and this takes :ml. Have another at hand.',
+        'uncounted' => 'Pitches not counted: worked out with :pitches (house rule).',
+        'bottle' => '{0} After it :bottle is nearly empty.|{1} :bottle is enough for one more.|[2,*] :bottle is enough for :count more.',
+        'short' => ':bottle holds :left and this takes :ml. Have another ready.',
         'ready' => 'Begun now it may be ridden from :ready.',
-        'too_late' => 'The usual ride on :day comes before that. Swap, or drip it after that ride.',
+        'too_late' => 'The usual ride on :day comes before that. Swap, or drip after that ride.',
         'hours_stay' => 'Hours stay as they are, :left of :interval: drip wax gives none back, only the pot does.',
         'good_for' => 'Good for about :km of dry road, common practice; then :left are on it.',
-        'dry_only' => 'Every :interval again; this bike lives on drip wax alone.',
+        'dry_only' => 'Every :interval again; this bike uses drip wax only.',
         'which' => '{1} The first top-up since its dip, of at most :most.|[2,*] Top-up :count since its dip, of at most :most.',
         'too_many' => 'It was topped up :count times since its dip: a proper clean and a dip are due, not another coat.',
         'new' => 'New to drip wax: two coats before its first ride.',
@@ -217,10 +217,10 @@ return [
         'ride_day' => ':km :condition on :day',
         'why' => 'Wax keeps little rust off: where it has gone the steel is bare, and bare steel rusts overnight.',
         'dry_by' => 'by :time',
-        'dry_late' => 'late: look for rust as you go',
+        'dry_late' => 'late: look for rust as you dry it',
         'dry_done' => 'dried :at',
         'next_ride' => 'the next usual ride is on :day',
-        'no_next' => 'no ride is usual in the next days',
+        'no_next' => 'no ride is expected in the next days',
         'way' => [
             'swap' => [
                 'title' => 'Swap to :chain',

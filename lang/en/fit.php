@@ -16,7 +16,7 @@ return [
         ],
         'open_link' => [
             'title' => 'Open the quick link',
-            'text' => 'With link pliers, or by hand: press its plates together and push the halves past one another. A stuck one is never prised.',
+            'text' => 'With link pliers, or by hand: press its plates together and push the halves past one another. Never prise a stuck one.',
         ],
         'push_pin' => [
             'title' => 'Push the pin out',
@@ -60,7 +60,7 @@ return [
         ],
         'route_cages' => [
             'title' => 'Thread it through',
-            'text' => 'Through the cage or guide at the front, over the smallest sprocket, in front of the upper jockey wheel and behind the lower one, past the tabs of the cage.',
+            'text' => 'Through the front cage, over the smallest sprocket, in front of the upper jockey wheel and behind the lower one. Past the tabs of the cage.',
         ],
         'route_single' => [
             'title' => 'Lay it on',

@@ -6,9 +6,9 @@ declare(strict_types=1);
 return [
     'jar' => 'Jar “:jar”',
     'fresh' => ':volumes, fresh',
-    'waste' => 'Missing in Books: a waste can for what is poured off. Take a closed can.',
+    'waste' => 'No waste can recorded for what is poured off. Take a closed can.',
     'bottle' => 'Drip wax: “:bottle”, :ml',
-    'no_bottle' => 'Missing in Books: a bottle of drip wax. Take about :ml.',
+    'no_bottle' => 'No bottle of drip wax recorded. Take about :ml.',
     'wax' => 'Pot “:pot” with :grams of wax',
     'tool' => [
         'gloves' => 'Gloves',

@@ -21,7 +21,7 @@ return [
         'sheet' => 'Flash point: see its sheet.',
         'water' => 'Does not burn.',
         'own' => 'By the sheet of this product.',
-        'kind' => 'Typical for its kind; the product’s own sheet goes before it.',
+        'kind' => 'Typical for its kind; the product’s own sheet comes first.',
     ],
     'protocol' => [
         'three_and_two' => [
@@ -65,7 +65,7 @@ return [
             'reason' => 'The weakest school, with a scrubber box: only for drip wax.',
         ],
     ],
-    'not_advised' => 'Not advised: petrol gives off explosive vapour at any temperature and is harmful on the skin. White spirit does the same work.',
+    'not_advised' => 'Not advised: petrol gives off explosive vapour at any temperature and harms the skin. White spirit does the same work.',
     'takes' => ':volumes; timers :time',
     'no_alcohol' => 'It does not end with an alcohol: a last oily film may stay, and wax peels off it.',
     'step' => [
@@ -97,9 +97,9 @@ return [
             'text' => 'Keep it moving. Let the pressure out slowly now and then; never warm the jar.',
         ],
         'rest' => [
-            'title' => 'Leave it',
+            'title' => 'Let it stand',
             'text' => 'Lid on. The solvent creeps between pins and rollers.',
-            'leave' => 'Leave it and come back: Next carries it until then.',
+            'leave' => 'You can leave; Next keeps the place.',
         ],
         'brush' => [
             'title' => 'Brush it through',
@@ -163,8 +163,8 @@ return [
         ],
         'take_off' => [
             'title' => 'Take it off the bike',
-            'quick_link' => 'Open the quick link, with pliers if it is tight, and keep both halves together. In the book :chains stays on the bike: no swap is noted.',
-            'pin' => 'Push the joining pin out with the tool seated square. In the book :chains stays on the bike: no swap is noted.',
+            'quick_link' => 'Open the quick link, with pliers if it is tight, and keep both halves together. :chains stays recorded on the bike: no swap is noted.',
+            'pin' => 'Push the joining pin out with the tool seated square. :chains stays recorded on the bike: no swap is noted.',
         ],
         'brake' => [
             'title' => 'The brake again',
@@ -207,7 +207,7 @@ return [
         'drain' => 'Wax blocks drains: catch it.',
         'brake' => 'A brake that does not bite: do not ride, see a qualified mechanic.',
         'bare' => 'Bare steel rusts: wax it within 12 h of the last bath.',
-        'sheet' => 'The product’s own sheet and local rules go before this.',
+        'sheet' => 'The product’s own sheet and local rules come first.',
         'no_heat' => 'No heat on a chain wet with solvent.',
     ],
     'lane' => [
@@ -237,19 +237,19 @@ return [
         'none' => 'a can of its own',
     ],
     'plan' => [
-        'residue' => 'Of :start on each chain, :left should be left after the last bath by ideal mixing; real grease mixes more slowly, so look.',
+        'residue' => ':left of :start of grease left after the last bath, by ideal mixing. Real grease mixes more slowly, so look.',
         'done' => 'Bare about :bare, dry about :dry if nothing has to be repeated.',
-        'pot' => 'Plug in the pot from :dry on at the earliest: once the jars are shut and out of the room and the chain is dry with no smell. Wax it before :rust.',
+        'pot' => 'Pot plugged in from :dry at the earliest: jars shut and away, the chain dry with no smell. Wax it before :rust.',
         'drip' => 'Drip wax from :dry on, once it is dry.',
         'cost' => 'Fresh solvent: :volumes, :cost.',
         'cost_unknown' => 'Fresh solvent: :volumes. No price yet for :solvents.',
         'no_fresh' => 'No fresh solvent, unless a bath has to be repeated.',
-        'ridden' => 'Ridden on oil: it takes :baths baths of :solvent where a new chain takes :new. The solvent costs :cost, a new chain :chain.',
-        'ridden_buy' => 'Ridden on oil: it takes :baths baths of :solvent where a new chain takes :new. The solvent alone costs :cost, a new chain :chain: buy a new one.',
-        'ridden_unknown' => 'Ridden on oil: it takes :baths baths of :solvent, :volume in all, where a new chain takes :new. Many buy a new chain instead; note the prices in Books to see which is cheaper.',
+        'ridden' => 'Ridden on oil: :baths baths of :solvent, a new chain :new. The solvent costs :cost, a new chain :chain.',
+        'ridden_buy' => 'Ridden on oil: :baths baths of :solvent, a new chain :new. The solvent alone costs :cost, a new chain :chain: buy a new one.',
+        'ridden_unknown' => 'Ridden on oil: :baths baths of :solvent, :volume in all, a new chain :new. Many buy a new chain instead; set the prices in Books to compare.',
         'wax' => 'It carries wax: hot water takes that off first, then two baths at most.',
         'on_again' => 'It comes off, is cleaned and goes on again in one sitting: no swap is noted.',
-        'no_waste' => 'No waste can in Books is for :solvents: collect what is poured off in a closed can of its own.',
+        'no_waste' => 'No waste can is recorded for :solvents: collect what is poured off in a closed can of its own.',
     ],
     'jar' => [
         'role' => [
@@ -286,7 +286,7 @@ return [
         'hand_in' => 'Handed in :ml from :jar as hazardous waste',
         'turn' => '; :jar is the dirty jar now',
     ],
-    'unpriced' => 'No price is known for :supplies: add it to the price list in Books. It counts as nothing until then.',
+    'unpriced' => 'No price set for :supplies, so it counts as nothing. Set it in Books.',
     'supply' => [
         'chain' => 'chain',
         'cassette' => 'cassette',
@@ -317,11 +317,11 @@ return [
     'link' => ':speeds, :closings',
     'directional' => ' Its lettering looks outward when it goes on again.',
     'ask' => [
-        'unmeasured' => ':chains: ridden and not measured since. Strip it all the same',
+        'unmeasured' => ':chains: ridden and not measured since. Strip it anyway',
         'fresh_wax' => ':chains: freshly waxed and not ridden. The coat is meant to come off',
     ],
     'offer' => [
-        'ultrasonic' => 'Take the ultrasonic school instead',
+        'ultrasonic' => 'Use the ultrasonic school instead',
         'new' => 'Buy a new chain instead',
     ],
     'load' => [
@@ -336,7 +336,7 @@ return [
         'bath' => ':ml :solvent: :moves',
         'until_clear' => '; repeat with fresh solvent until clear',
         'shake' => 'shake :time',
-        'rest' => 'leave :time',
+        'rest' => 'stand :time',
         'brush' => 'brush :time',
         'hang' => 'hang :time',
         'dry' => 'dry in the air, about :time, until no smell is left',

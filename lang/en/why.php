@@ -14,7 +14,7 @@ return [
     'formula' => [
         'left' => 'left = interval − Σ km × factor, never below 0; a top-up adds its distance, never above the interval',
         'left_hours' => 'left = hours of the interval − Σ hours ridden since the dip, never below 0; drip wax gives none back',
-        'good_until' => 'the first coming day whose ride takes more than the wax that is left by then',
+        'good_until' => 'the first coming day whose ride takes more wax than is left by then',
         'bare' => 'hours left = 12 h − hours since the last bath',
         'km' => 'distance = Σ km of every ride that started with this chain on the bike',
         'wear' => 'rule: 100 × (length ÷ (pitches × 12.7 mm) − 1); digital: value − zero; drop-in: the tightest interval of its marks; the worst spot counts',
@@ -22,7 +22,7 @@ return [
     'source' => [
         'left' => 'Intervals and top-ups: common practice. Factors for conditions: house rules, yours to change in Settings.',
         'left_hours' => 'Re-wax by hours: common practice. A ride without hours counts at the pace of those that have them.',
-        'good_until' => 'The rides that you planned and the weeks that you wrote down; else a house rule, an estimate: the last eight weeks before today, in distance of dry road, where a weekday counts as usual if it was ridden in four of them.',
+        'good_until' => 'Your planned rides and weeks. Else the last eight weeks before today, in distance of dry road (house rule, an estimate). A weekday counts as usual if it was ridden in four of them.',
         'bare' => 'Common practice: wax within 12 hours.',
         'km' => 'Your logbook.',
         'wear' => 'Pitch 12.7 mm: ISO 9633. Reading a drop-in gauge: common practice; part-way means within 0.1 % below the mark: house rule.',
@@ -30,7 +30,7 @@ return [
     'line' => [
         'interval' => 'Interval of the bike',
         'ride' => ':at: :km :condition × :factor',
-        'came_with' => ':km on this wax when it came, taken as dry',
+        'came_with' => ':km on this wax when it was added, taken as dry',
         'partly' => 'waxed only partly: half a coat, :km (house rule)',
         'estimated' => ':at: :km :condition × :factor, estimated',
         'topup' => 'Drip top-up',
@@ -43,9 +43,9 @@ return [
         'bare_since' => 'Bare since :at',
         'before_cycle' => 'Up to the last dip',
         'in_cycle' => 'Since the last dip',
-        'opening' => 'When it came into the workshop, :at',
+        'opening' => 'When it was added, :at',
         'since_opening' => 'Ridden since',
-        'of_that_estimated' => 'Of that estimated',
+        'of_that_estimated' => 'Of that, estimated',
         'ruler' => 'Length over :pitches pitches',
         'digital' => 'Gauge showed, zero at :zero',
         'uncertainty' => 'Standard uncertainty',

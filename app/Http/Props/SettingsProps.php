@@ -13,6 +13,7 @@ use App\Models\Role;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Support\Reach;
+use App\Text\Translator;
 use App\Text\Translators;
 use App\Text\Units;
 use DateTimeZone;
@@ -39,31 +40,36 @@ use Locale;
  *     email: string,
  *     role: string,
  * }
+ * @phpstan-type SettingsValues array{
+ *     name: string,
+ *     time_zone: string,
+ *     distance_unit: string,
+ *     temperature_unit: string,
+ *     mass_unit: string,
+ *     clock: string,
+ *     first_day: string,
+ *     currency: string,
+ *     language: string,
+ *     interval: string,
+ *     limit_school: 'strict'|'by_speeds'|'one_mark'|'digital',
+ *     ready_school: 'cold'|'next_day',
+ *     topups_most: string,
+ *     drip_dry_hours: string,
+ *     excess_school: 'wipe'|'leave',
+ *     drip_clean: value-of<DripCleanSchool>,
+ *     wipe_rides: string,
+ *     factors: array<string, string>,
+ * }
  * @phpstan-type SettingsPage array{
- *     values: array{
- *         name: string,
- *         time_zone: string,
- *         distance_unit: string,
- *         temperature_unit: string,
- *         mass_unit: string,
- *         currency: string,
- *         language: string,
- *         interval: string,
- *         limit_school: 'strict'|'by_speeds'|'one_mark'|'digital',
- *         ready_school: 'cold'|'next_day',
- *         topups_most: string,
- *         drip_dry_hours: string,
- *         excess_school: 'wipe'|'leave',
- *         drip_clean: value-of<DripCleanSchool>,
- *         wipe_rides: string,
- *         factors: array<string, string>,
- *     },
+ *     values: SettingsValues,
  *     factors: list<array{value: string, name: string, house: bool}>,
  *     choices: array{
  *         zones: list<string>,
  *         distance: list<string>,
  *         temperature: list<Choice>,
  *         mass: list<string>,
+ *         clocks: list<Choice>,
+ *         firstDays: list<Choice>,
  *         currencies: list<string>,
  *         languages: list<Choice>,
  *         schools: list<array{value: string, title: string, reason: string}>,
@@ -87,33 +93,43 @@ final readonly class SettingsProps
 
     public function __construct(private Translators $translators, private ReadBook $readBook) {}
 
+    /** @return SettingsValues the settings as their form shows them */
+    public static function values(Translator $translator): array
+    {
+        $factors = $translator->settings->factors($translator->nowS);
+        $units = $translator->quantities->units;
+
+        return [
+            'name' => $translator->settings->text(SettingKey::WorkshopName, 0),
+            'time_zone' => $translator->zone()->getName(),
+            'distance_unit' => $units->distance,
+            'temperature_unit' => $units->temperature,
+            'mass_unit' => $units->mass,
+            'clock' => $units->clock,
+            'first_day' => (string) $units->firstDay,
+            'currency' => $units->currency,
+            'language' => $translator->settings->text(SettingKey::Language, 0, 'en'),
+            'interval' => (string) round($units->fromKm($translator->settings->usualIntervalKm()), 1),
+            'limit_school' => $translator->settings->usualLimitSchool()->value,
+            'ready_school' => $translator->settings->readySchool()->value,
+            'topups_most' => (string) $translator->settings->topUpsMost(),
+            'drip_dry_hours' => (string) $translator->settings->dripDryHours(),
+            'drip_clean' => $translator->settings->dripCleanSchool()->value,
+            'excess_school' => $translator->settings->excessSchool()->value,
+            'wipe_rides' => (string) $translator->settings->wipeRides(),
+            'factors' => array_map(fn(float $factor) => (string) $factor, $factors->toArray()),
+        ];
+    }
+
     /** @return SettingsPage */
     public function all(Workshop $workshop, User $user, Role $role, string $session): array
     {
         $book = ($this->readBook)($workshop);
         $translator = $this->translators->current();
         $factors = $translator->settings->factors($translator->nowS);
-        $units = $translator->quantities->units;
 
         return [
-            'values' => [
-                'name' => $translator->settings->text(SettingKey::WorkshopName, 0),
-                'time_zone' => $translator->zone()->getName(),
-                'distance_unit' => $units->distance,
-                'temperature_unit' => $units->temperature,
-                'mass_unit' => $units->mass,
-                'currency' => $units->currency,
-                'language' => $translator->settings->text(SettingKey::Language, 0, 'en'),
-                'interval' => (string) round($units->fromKm($translator->settings->usualIntervalKm()), 1),
-                'limit_school' => $translator->settings->usualLimitSchool()->value,
-                'ready_school' => $translator->settings->readySchool()->value,
-                'topups_most' => (string) $translator->settings->topUpsMost(),
-                'drip_dry_hours' => (string) $translator->settings->dripDryHours(),
-                'drip_clean' => $translator->settings->dripCleanSchool()->value,
-                'excess_school' => $translator->settings->excessSchool()->value,
-                'wipe_rides' => (string) $translator->settings->wipeRides(),
-                'factors' => array_map(fn(float $factor) => (string) $factor, $factors->toArray()),
-            ],
+            'values' => self::values($translator),
             'factors' => array_map(
                 fn(Condition $condition) => [
                     'value' => $condition->value,
@@ -127,6 +143,14 @@ final readonly class SettingsProps
                 'distance' => Units::DISTANCE,
                 'temperature' => array_map(fn(string $unit) => ['value' => $unit, 'title' => "°{$unit}"], Units::TEMPERATURE),
                 'mass' => Units::MASS,
+                'clocks' => array_map(
+                    fn(string $clock) => ['value' => $clock, 'title' => $translator->say("ui.settings.clocks.{$clock}")],
+                    Units::CLOCK,
+                ),
+                'firstDays' => array_map(
+                    fn(int $day) => ['value' => (string) $day, 'title' => $translator->weekday($day, 'EEEE')],
+                    Units::FIRST_DAYS,
+                ),
                 'currencies' => SettingsRequest::CURRENCIES,
                 'languages' => array_map(
                     fn(string $language) => ['value' => $language, 'title' => (string) Locale::getDisplayLanguage($language, $language)],
@@ -160,7 +184,7 @@ final readonly class SettingsProps
                 ),
                 'intervals' => array_map(
                     fn(string $name, float $km) => [
-                        'value' => (string) round($units->fromKm($km)),
+                        'value' => (string) round($translator->quantities->units->fromKm($km)),
                         'title' => $translator->say("schools.intervals.{$name}.name", ['km' => $translator->quantities->distance($km)]),
                         'reason' => $translator->say("schools.intervals.{$name}.reason"),
                     ],

@@ -192,17 +192,17 @@ it('says what to do and why, with figures', function (): void {
         $props['next'],
     );
     expect($said)->toBe([
-        'now, Today late: Wipe and dry Badger A. Ridden 41 km in the wet on Tue 24 Nov. Wax keeps little rust off: where it is gone, bare steel rusts overnight.',
-        'now, Today by 19:40: Wax Heron D before it rusts. Bare for 4 h 40. Steel rusts after 12 h. Heat the pot today: mends it, 3 min less in all.',
-        'now, Today 3 min: Swap Tram to B. A has been ridden for its 10 h.',
-        'bench, Today 10 min: Measure Tram A, retire Lantern C, a dry cloth for Moth A, go on stripping Badger D, swap Moth to B. Dry in the air until 14:15; then it goes on. / Measure Tram A / Retire Lantern C / A dry cloth for Moth A / Go on stripping Badger D / Swap Moth to B',
+        'now, Today late: Wipe and dry Badger A. 41 km in the wet on Tue 24 Nov. Wax keeps little rust off: bare steel rusts overnight.',
+        'now, Today by 19:40: Wax Heron D before it rusts. Bare for 4 h 40. Steel rusts after 12 h. Heat the pot today: solves it, 3 min less in all.',
+        'now, Today 3 min: Swap Tram to B. A has used up its 10 h.',
+        'bench, Today 10 min: Measure Tram A, retire Lantern C, a dry cloth for Moth A, continue stripping Badger D, swap Moth to B. Dry in the air until 14:15; then it continues. / Measure Tram A / Retire Lantern C / A dry cloth for Moth A / Continue stripping Badger D / Swap Moth to B',
         'bench, Tomorrow 2 h 09: Heat the pot: Heron B, D and R, Badger A and B and Moth A. Heron D: bare, it would rust.',
-        'any_day, Any day : Buy a chain for Lantern. Only 2 are left within their limit, and it wants 3 chains.',
-        'any_day, Any day : 7 small things. Say which chain Lantern had on, say which bike it was, and so on. / Say which chain Lantern had on / Say which bike it was / Decant First alcohol / Confirm the commute on Moth / Strip Lantern B first / Hand in Dirty spirit / Top up Race pot',
+        'any_day, Any day : Buy a chain for Lantern. 2 are left within the limit, and it needs 3 chains.',
+        'any_day, Any day : 7 small things. Choose the chain that Lantern had on, choose the bike of a ride, and so on. / Choose the chain that Lantern had on / Choose the bike of a ride / Decant First alcohol / Confirm the commute on Moth / Strip Lantern B first / Hand in Dirty spirit / Top up Race pot',
     ]);
     $heron = $props['rails'][0];
     expect(plain(implode(' ', array_slice($heron['until'], 0, 3))))
-        ->toBe('Good until Sunday , 20 km short of the 74')
+        ->toBe('Good until Sunday ; that day’s 74 km needs 20 km more')
         ->and(plain($heron['about']))
         ->toBe('road, 12 speeds, re-wax at 300 km')
         ->and(array_map(fn(array $chain) => plain("{$chain['label']} {$chain['word']}; {$chain['detail']}"), $heron['hanging']))

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Workshop;
 
+use App\Http\Props\SettingsProps;
 use App\Http\Requests\ActionRequest;
 use App\Text\Units;
 use Dripel\Core\Drip\DripCleanSchool;
@@ -32,6 +33,8 @@ final class SettingsRequest extends ActionRequest
             'distance_unit' => ['required', Rule::in(Units::DISTANCE)],
             'temperature_unit' => ['required', Rule::in(Units::TEMPERATURE)],
             'mass_unit' => ['required', Rule::in(Units::MASS)],
+            'clock' => [Rule::in(Units::CLOCK)],
+            'first_day' => ['integer', Rule::in(Units::FIRST_DAYS)],
             'currency' => ['required', Rule::in(self::CURRENCIES)],
             'language' => ['required', Rule::in(self::languages())],
             'interval' => ['required', 'numeric', 'gte:20', 'lte:2000'],
@@ -48,34 +51,47 @@ final class SettingsRequest extends ActionRequest
         ];
     }
 
-    /** @return array<string, string|int|float|null> by SettingKey */
+    /**
+     * Only what was changed: what stands as the form showed it was not said.
+     *
+     * @return array<string, string|int|float> by SettingKey
+     */
     public function settings(): array
     {
-        $factors = [];
-        foreach (Condition::cases() as $condition) {
-            $factors["factor.{$condition->value}"] = $this->float("factors.{$condition->value}");
+        $shown = SettingsProps::values($this->translator());
+        $text = fn(string $field): string => trim($this->string($field)->toString());
+        $said = [
+            'name' => [SettingKey::WorkshopName, $text('name')],
+            'time_zone' => [SettingKey::TimeZone, $text('time_zone')],
+            'distance_unit' => [SettingKey::DistanceUnit, $text('distance_unit')],
+            'temperature_unit' => [SettingKey::TemperatureUnit, $text('temperature_unit')],
+            'mass_unit' => [SettingKey::MassUnit, $text('mass_unit')],
+            'clock' => [SettingKey::Clock, $text('clock')],
+            'first_day' => [SettingKey::FirstDay, $this->integer('first_day')],
+            'currency' => [SettingKey::Currency, $text('currency')],
+            'language' => [SettingKey::Language, $text('language')],
+            // In the unit that it was shown in: another one is only another way to show it.
+            'interval' => [SettingKey::UsualIntervalKm, round($this->km('interval'), 3)],
+            'limit_school' => [SettingKey::UsualLimitSchool, $text('limit_school')],
+            'ready_school' => [SettingKey::ReadySchool, $text('ready_school')],
+            'topups_most' => [SettingKey::TopUpsMost, $this->integer('topups_most')],
+            'drip_dry_hours' => [SettingKey::DripDryHours, $this->float('drip_dry_hours')],
+            'drip_clean' => [SettingKey::DripCleanSchool, $text('drip_clean')],
+            'excess_school' => [SettingKey::ExcessSchool, $text('excess_school')],
+            'wipe_rides' => [SettingKey::WipeRides, $this->integer('wipe_rides')],
+        ];
+        $changed = [];
+        foreach ($said as $field => [$key, $value]) {
+            if ($this->has($field) && $text($field) !== $shown[$field]) {
+                $changed[$key->value] = $value;
+            }
+        }
+        foreach ($shown['factors'] as $condition => $factor) {
+            if ($text("factors.{$condition}") !== $factor) {
+                $changed["factor.{$condition}"] = $this->float("factors.{$condition}");
+            }
         }
 
-        return [
-            SettingKey::WorkshopName->value => trim($this->string('name')->toString()),
-            SettingKey::TimeZone->value => $this->string('time_zone')->toString(),
-            SettingKey::DistanceUnit->value => $this->string('distance_unit')->toString(),
-            SettingKey::TemperatureUnit->value => $this->string('temperature_unit')->toString(),
-            SettingKey::MassUnit->value => $this->string('mass_unit')->toString(),
-            SettingKey::Currency->value => $this->string('currency')->toString(),
-            SettingKey::Language->value => $this->string('language')->toString(),
-            // In the unit that it was shown in: another one is only another way to show it.
-            SettingKey::UsualIntervalKm->value => round($this->km('interval'), 3),
-            SettingKey::UsualLimitSchool->value => $this->string('limit_school')->toString(),
-            SettingKey::ReadySchool->value => $this->string(
-                'ready_school',
-                $this->translator()->settings->readySchool()->value,
-            )->toString(),
-            ...$this->has('topups_most') ? [SettingKey::TopUpsMost->value => $this->integer('topups_most')] : [],
-            ...$this->has('drip_dry_hours') ? [SettingKey::DripDryHours->value => $this->float('drip_dry_hours')] : [],
-            ...$this->has('drip_clean') ? [SettingKey::DripCleanSchool->value => $this->string('drip_clean')->toString()] : [],
-            ...$this->has('excess_school') ? [SettingKey::ExcessSchool->value => $this->string('excess_school')->toString()] : [],
-            ...$this->has('wipe_rides') ? [SettingKey::WipeRides->value => $this->integer('wipe_rides')] : [],
-        ] + $factors;
+        return $changed;
     }
 }
