@@ -8,10 +8,12 @@ use App\Logbook\About;
 use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Workshop;
+use App\Support\ListSearch;
 use App\Text\ChangeWords;
 use App\Text\Translators;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Plan\LocalDay;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder as QueryBuilder;
@@ -21,14 +23,15 @@ use Illuminate\Support\Facades\DB;
  * Who did what, in sentences, the newest first.
  *
  * @phpstan-import-type ChangedChain from ChangeWords
+ * @phpstan-import-type SearchView from ListSearch
  *
  * @phpstan-type HistoryLine array{id: string, sentence: string, who: string, when: string, undone: bool}
  * @phpstan-type HistoryPage array{
  *     actions: list<HistoryLine>,
  *     page: int,
- *     pages: int,
- *     bike: int|null,
- *     chain: int|null,
+ *     more: bool,
+ *     months: list<array{value: string, title: string}>,
+ *     search: SearchView,
  *     bikes: list<array{value: int, title: string}>,
  *     chains: list<array{value: int, title: string}>,
  * }
@@ -45,9 +48,10 @@ final readonly class HistoryProps
     public function __construct(private Translators $translators, private ReadBook $readBook) {}
 
     /** @return HistoryPage */
-    public function all(Workshop $workshop, ?int $bikeId, ?int $chainId, int $page): array
+    public function all(Workshop $workshop, ListSearch $search): array
     {
         $book = ($this->readBook)($workshop);
+        [$bikeId, $chainId] = [$search->bikeId, $search->chainId];
         $query = Action::query()
             ->in($workshop)
             ->when($bikeId !== null, fn(Builder $q) => $q->where(fn(Builder $any) => $this->concerning($any, 'bikes', (int) $bikeId)))
@@ -60,18 +64,77 @@ final readonly class HistoryProps
                     ),
                 ),
             );
-        $count = $query->count();
         $names = $this->translators->current()->names;
+        $all = $query->clone();
+        $this->recordedWithin($query, $search);
+        $query->with('user', 'workshop')->orderByDesc('revision');
+        $actions =
+            $search->text === ''
+                ? $query
+                    ->skip(($search->page - 1) * self::PAGE)
+                    ->take(self::PAGE + 1)
+                    ->get()
+                : $this->said($query, $search);
 
         return [
-            'actions' => $this->lines($query->with('user', 'workshop')->orderByDesc('revision')->forPage($page, self::PAGE)->get()),
-            'page' => $page,
-            'pages' => max(1, (int) ceil($count / self::PAGE)),
-            'bike' => $bikeId,
-            'chain' => $chainId,
+            'actions' => $this->lines($actions->take(self::PAGE)),
+            'page' => $search->page,
+            'more' => $actions->count() > self::PAGE,
+            'months' => $this->months($all),
+            'search' => $search->view(),
             'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $names->bike($id)], $book->bikeIds),
             'chains' => array_map(fn(int $id) => ['value' => $id, 'title' => $names->fullChain($id)], $book->chainIds),
         ];
+    }
+
+    /** @param Builder<Action> $query */
+    private function recordedWithin(Builder $query, ListSearch $search): void
+    {
+        $zone = $this->translators->current()->zone();
+        $search->from === null || $query->where('recorded_at', '>=', LocalDay::named($search->from, $zone)->startS());
+        $search->to === null || $query->where('recorded_at', '<', LocalDay::named($search->to, $zone)->plus(1)->startS());
+    }
+
+    /**
+     * Sentences are made when they are read, so they are looked through one after the other, the newest first.
+     *
+     * @param Builder<Action> $query
+     *
+     * @return Collection<int, Action> a page and one more, if there is more
+     */
+    private function said(Builder $query, ListSearch $search): Collection
+    {
+        $words = $this->translators->history();
+
+        return new Collection(
+            $query
+                ->lazy(200)
+                ->filter(fn(Action $action) => $search->found("{$words->sentence($action)} {$action->who()}"))
+                ->skip(($search->page - 1) * self::PAGE)
+                ->take(self::PAGE + 1)
+                ->all(),
+        );
+    }
+
+    /**
+     * @param Builder<Action> $query
+     *
+     * @return list<array{value: string, title: string}> months in which something was recorded by their last day, the newest first
+     */
+    private function months(Builder $query): array
+    {
+        $q = $this->translators->current()->quantities;
+        $months = [];
+        /** @var int $atS */
+        foreach ($query->toBase()->orderByDesc('recorded_at')->pluck('recorded_at') as $atS) {
+            $month = $q->date($atS, 'yyyy-MM');
+            $months[$month] ??= [
+                'value' => date('Y-m-t', (int) strtotime("{$month}-01 12:00 UTC")),
+                'title' => $q->date($atS, 'MMMM y'),
+            ];
+        }
+
+        return array_values($months);
     }
 
     /**
@@ -128,7 +191,7 @@ final readonly class HistoryProps
                         'id' => $action->id,
                         'sentence' => $words->sentence($action),
                         'who' => $action->who(),
-                        'when' => $q->date($action->recorded_at, 'EEE d MMM y, HH:mm'),
+                        'when' => $q->dayAndTime($action->recorded_at),
                         'undone' => $action->reverted_by !== null,
                     ],
                 )

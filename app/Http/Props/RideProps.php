@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Models\Workshop;
+use App\Ride\RideSearch;
+use App\Support\ListSearch;
 use App\Text\Translator;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
@@ -16,6 +18,7 @@ use Dripel\Core\Plan\LocalDay;
  * The strip of days and the rides, the newest first, each with the chain it went to and what that left.
  *
  * @phpstan-import-type FormDefaults from FormProps
+ * @phpstan-import-type SearchView from ListSearch
  *
  * @phpstan-type EstimateValues array{distance: string, from: string, to: string, condition: string}
  * @phpstan-type RideView array{
@@ -23,6 +26,7 @@ use Dripel\Core\Plan\LocalDay;
  *     day: string,
  *     date: string,
  *     time: string|null,
+ *     clock: string,
  *     bike: int|null,
  *     bikeName: string,
  *     estimated: bool,
@@ -49,6 +53,10 @@ use Dripel\Core\Plan\LocalDay;
  * @phpstan-type RidePage array{
  *     strip: list<StripDay>,
  *     rides: list<RideView>,
+ *     found: string,
+ *     months: list<array{value: string, title: string}>,
+ *     chains: list<array{value: int, title: string}>,
+ *     search: SearchView,
  *     page: int,
  *     pages: int,
  *     bike: int|null,
@@ -67,21 +75,61 @@ final readonly class RideProps
     public function __construct(private Book $book, private Translator $translator) {}
 
     /** @return RidePage */
-    public function all(Workshop $workshop, ?int $bikeId, int $page): array
+    public function all(Workshop $workshop, ListSearch $search): array
     {
-        $rides = array_reverse($bikeId === null ? $this->book->rides : $this->book->ridesOf($bikeId));
+        $rides = (new RideSearch($this->book, $this->translator))($search);
+        $ofStrip = array_reverse($search->bikeId === null ? $this->book->rides : $this->book->ridesOf($search->bikeId));
 
         return [
-            'strip' => $this->strip($rides),
-            'rides' => array_map($this->ride(...), array_slice($rides, ($page - 1) * self::PAGE, self::PAGE)),
-            'page' => $page,
+            'strip' => $this->strip($ofStrip),
+            'rides' => array_map($this->ride(...), array_slice($rides, ($search->page - 1) * self::PAGE, self::PAGE)),
+            'found' => $this->found($rides, $search),
+            'months' => $this->months(),
+            'chains' => array_map(
+                fn(int $id) => ['value' => $id, 'title' => $this->translator->names->fullChain($id)],
+                $this->book->chainIds,
+            ),
+            'page' => $search->page,
             'pages' => max(1, (int) ceil(count($rides) / self::PAGE)),
-            'bike' => $bikeId,
+            'search' => $search->view(),
+            'bike' => $search->bikeId,
             'uploadMegabytes' => config()->integer('dripel.upload_megabytes'),
             'waiting' => TracksProps::waiting($workshop),
             'inbox' => TracksProps::inbox($workshop),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
+    }
+
+    /**
+     * @param list<Ride> $rides
+     *
+     * @return string how many were found and how far they went; empty while nothing is looked for
+     */
+    private function found(array $rides, ListSearch $search): string
+    {
+        if ([...$search->view(), 'sort' => ''] === (new ListSearch())->view()) {
+            return '';
+        }
+
+        return trans_choice('history.found_rides', count($rides), [
+            'km' => $this->translator->quantities->distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $rides))),
+        ]);
+    }
+
+    /** @return list<array{value: string, title: string}> months with rides by their last day, the newest first */
+    private function months(): array
+    {
+        $months = [];
+        foreach (array_reverse($this->book->rides) as $ride) {
+            $atS = $ride->moment->unixS;
+            $month = $this->translator->quantities->date($atS, 'yyyy-MM');
+            $months[$month] ??= [
+                'value' => date('Y-m-t', (int) strtotime("{$month}-01 12:00 UTC")),
+                'title' => $this->translator->quantities->date($atS, 'MMMM y'),
+            ];
+        }
+
+        return array_values($months);
     }
 
     /** @return RideView */
@@ -97,9 +145,10 @@ final readonly class RideProps
             'day' => $q->date($ride->moment->unixS, 'EEE d MMM'),
             'date' => $q->date($ride->moment->unixS, 'yyyy-MM-dd'),
             'time' => $ride->moment->precision === Precision::Day ? null : $q->time($ride->moment->unixS),
+            'clock' => $ride->moment->precision === Precision::Day ? '' : $q->date($ride->moment->unixS, 'HH:mm'),
             'bike' => $ride->bikeId,
             'bikeName' =>
-                $ride->bikeId === null ? $this->translator->say('ui.road.no_bike') : $this->translator->names->bike($ride->bikeId),
+                $ride->bikeId === null ? $this->translator->say('ui.rides.no_bike') : $this->translator->names->bike($ride->bikeId),
             'estimated' => $ride->guess !== null,
             'guess' =>
                 $ride->guess === null
@@ -181,7 +230,7 @@ final readonly class RideProps
                         'soaked' => $ride->condition->soaks(),
                         'estimated' => $ride->guess !== null,
                         'text' =>
-                            ($ride->guess === null ? '' : $this->translator->say('ui.road.estimated') . ': ') .
+                            ($ride->guess === null ? '' : $this->translator->say('ui.rides.estimated') . ': ') .
                             $this->translator->names->bike($ride->bikeId) .
                             ', ' .
                             $q->distance($ride->km) .

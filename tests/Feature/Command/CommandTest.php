@@ -70,20 +70,20 @@ it('says what it understood', function (string $text, string $sentence): void {
 it('says what is missing or unknown, with a near guess', function (string $text, string $answer): void {
     expect(($this->ask)($text))->toContain('"sentence":null')->toContain($answer);
 })->with([
-    ['loud heron 2h10', 'Only a ride takes so long'],
+    ['loud heron 2h10', 'Only a ride has a duration'],
     ['ride heron', 'How far?'],
     ['ride heron 1h30', 'How far, about?'],
     ['ride 62', 'Which bike? There are Heron, Night Owl.'],
     ['ride herron 62', '"guess":"ride heron 62"'],
     ['ride heron 62 yestreday', '"guess":"ride heron 62 yesterday"'],
     ['Swpa heron C', '"guess":"swap heron C"'],
-    ['ride heron 62 zebra', '“zebra”. “help” gives examples.","guess":null'],
+    ['ride heron 62 zebra', '“zebra”. Type “help” for examples.","guess":null'],
     ['pot', 'On which day?'],
-    ['pot yesterday', 'A pot day lies ahead'],
+    ['pot yesterday', 'Name a day from today'],
     ['plan 99 weeks', '2 to 26 weeks'],
     ['plan satrday', '“satrday”'],
-    ['measure heron', 'What did it show'],
-    ['dip heron', 'Dip from the shed'],
+    ['measure heron', 'How worn, in percent?'],
+    ['dip heron', 'Record a dip on the Shed or Pot page'],
     ['swap night owl', 'Nothing waxed hangs ready for Night Owl'],
     ['ride heron 40 31 feb', 'no such day'],
 ]);
@@ -120,7 +120,7 @@ it('does what it said, and takes it back', function (): void {
     expect($this->bench->state($this->c)->wear->result?->valuePct)->toBe(0.3);
     ($this->say)('heron 92 since monday')->assertSessionHasNoErrors();
     expect(Estimate::query()->live()->count())->toBe(1);
-    expect(($this->ask)('undo'))->toContain('Take back: estimated 92 km on Heron');
+    expect(($this->ask)('undo'))->toContain('Undo: estimated 92 km on Heron');
     ($this->say)('undo');
     ($this->say)('undo');
     expect(Estimate::query()->live()->count())
@@ -146,7 +146,7 @@ it('says what the form would say: bare steel, no wax, rain, a reading that hardl
     ['swap heron c', ['Bare steel: this chain has no wax to ride on, and rusts overnight.']],
     ['swap heron d', ['This chain has no wax to ride on.']],
     ['ride heron 20 wet', ['Dry the chain today: wax gives little protection from rust.']],
-    ['measure heron 0.9', ['Retire it: measured to have reached its limit of 0.5 %. A worn chain eats the cassette.']],
+    ['measure heron 0.9', ['Retire it: measured at its limit of 0.5 %. A worn chain wears out the cassette.']],
 ]);
 
 it('gives examples that are of the workshop and that it understands', function (string $help): void {
@@ -170,3 +170,15 @@ it('gives examples that are of the workshop and that it understands', function (
         expect(json_decode(($this->ask)($example), true)['sentence'])->not->toBeNull();
     }
 })->with(['', 'help', 'Help!', 'what can I say?']);
+
+it('finds chains, bikes and pages by their names', function (string $text, array $found): void {
+    $places = json_decode(($this->ask)($text), true)['places'];
+    expect(array_map(fn(array $place) => "{$place['what']} {$place['title']}", $places))->toBe($found);
+})->with([
+    ['her', ['bike Heron', 'chain Heron A', 'chain Heron C']],
+    ['heron c', ['chain Heron C']],
+    ['hist', ['page History']],
+    ['prices', ['page Stock and prices']],
+    ['x', []],
+    ['zebra', []],
+]);

@@ -13,6 +13,7 @@ use App\Logbook\DryRun;
 use App\Models\Action;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
+use App\Support\ListSearch;
 use App\Text\ChangeWords;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -24,15 +25,7 @@ final class HistoryController extends Controller
 {
     public function index(Request $request, CurrentWorkshop $current, HistoryProps $props, Find $find): Response
     {
-        return Inertia::render(
-            'History/History',
-            $props->all(
-                $current->workshop(),
-                $find->bikeIfNamed($request->query('bike'))?->id,
-                $find->chainIfNamed($request->query('chain'))?->id,
-                max(1, $request->integer('page', 1)),
-            ),
-        );
+        return Inertia::render('History/History', $props->all($current->workshop(), ListSearch::of($request, $find)));
     }
 
     /** What would have to go with an action, before it is taken back. */

@@ -21,6 +21,7 @@ use App\Logbook\WetChain;
 use App\Models\Ride;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
+use App\Support\ListSearch;
 use App\Text\Translators;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -32,14 +33,11 @@ final class RideController extends Controller
 {
     public function index(Request $request, CurrentWorkshop $current, ReadBook $readBook, Translators $translators, Find $find): Response
     {
-        $bike = $find->bikeIfNamed($request->query('bike'));
-
         return Inertia::render(
-            'Ride/Road',
+            'Ride/Rides',
             (new RideProps($readBook($current->workshop()), $translators->current()))->all(
                 $current->workshop(),
-                $bike?->id,
-                max(1, $request->integer('page', 1)),
+                ListSearch::of($request, $find),
             ),
         );
     }

@@ -60,14 +60,14 @@ final class TrackController extends Controller
 
     public function takeIn(TakeInRequest $request, TakeInRides $takeIn): RedirectResponse
     {
-        return $this->done($takeIn($request->context(), $request->rides()), route('road'));
+        return $this->done($takeIn($request->context(), $request->rides()), route('rides'));
     }
 
     public function leave(CurrentWorkshop $current, LeaveTracks $leave): RedirectResponse
     {
         $leave($current->workshop());
 
-        return redirect()->route('road');
+        return redirect()->route('rides');
     }
 
     public function show(
@@ -95,13 +95,13 @@ final class TrackController extends Controller
         $action = $keepTrack($request->context(), $request->facts($track), $track, $request->boolean('loud'));
         $wet = $wetChain($request->workshop(), $action);
 
-        return $this->done($action, $wet === null ? route('road') : route('wet', $wet));
+        return $this->done($action, $wet === null ? route('rides') : route('wet', $wet));
     }
 
     public function destroy(Track $track): RedirectResponse
     {
         $track->delete();
 
-        return redirect()->route('road');
+        return redirect()->route('rides');
     }
 }

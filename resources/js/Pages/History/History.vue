@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { computed } from 'vue'
+import FilterBar from '@/components/layout/FilterBar.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -8,35 +9,22 @@ import type { HistoryPage } from '@/types/server'
 
 const props = defineProps<HistoryPage>()
 const here = useHere()
-const bikes = computed(() => [{ value: 0, title: t('history.all_bikes') }, ...props.bikes])
-const chains = computed(() => [{ value: 0, title: t('history.all_chains') }, ...props.chains])
-function show(page: number, bike: number | null, chain: number | null): void {
-  router.get('/history', { ...(bike ? { bike } : {}), ...(chain ? { chain } : {}), ...(page > 1 ? { page } : {}) })
+function show(page: number): void {
+  const wanted = { ...props.search, page: page > 1 ? page : '' }
+  router.get(
+    '/history',
+    Object.fromEntries(Object.entries(wanted).filter(([, value]) => value !== '' && value !== null)) as Record<string, string>,
+  )
 }
+const looking = computed(() => Object.values(props.search).some((value) => value !== '' && value !== null))
 </script>
 
 <template>
   <AppShell :title="t('history.title')" at="history">
     <div class="page">
-      <div class="row head">
-        <h1>{{ t('history.title') }}</h1>
-        <span class="grow" />
-        <v-select
-          :model-value="bike ?? 0"
-          :items="bikes"
-          :label="t('history.bike')"
-          class="filter"
-          density="compact"
-          @update:model-value="show(1, $event, null)" />
-        <v-select
-          :model-value="chain ?? 0"
-          :items="chains"
-          :label="t('history.chain')"
-          class="filter"
-          density="compact"
-          @update:model-value="show(1, null, $event)" />
-      </div>
-      <p v-if="!actions.length" class="muted">{{ t('history.none') }}</p>
+      <h1>{{ t('history.title') }}</h1>
+      <FilterBar v-if="months.length" url="/history" :search="search" :bikes="bikes" :chains="chains" :months="months" />
+      <p v-if="!actions.length" class="muted" role="status">{{ looking ? t('filter.nothing') : t('history.none') }}</p>
       <ol>
         <li v-for="action in actions" :key="action.id" data-test="action">
           <span class="when muted">{{ action.when }}</span>
@@ -53,22 +41,15 @@ function show(page: number, bike: number | null, chain: number | null): void {
           >
         </li>
       </ol>
-      <div v-if="pages > 1" class="row">
-        <v-btn v-if="page > 1" @click="show(page - 1, bike, chain)">{{ t('road.newer') }}</v-btn>
-        <v-btn v-if="page < pages" @click="show(page + 1, bike, chain)">{{ t('road.older') }}</v-btn>
+      <div v-if="page > 1 || more" class="row">
+        <v-btn v-if="page > 1" @click="show(page - 1)">{{ t('rides.newer') }}</v-btn>
+        <v-btn v-if="more" @click="show(page + 1)">{{ t('rides.older') }}</v-btn>
       </div>
     </div>
   </AppShell>
 </template>
 
 <style scoped>
-.grow {
-  flex: 1;
-}
-.filter {
-  max-width: 190px;
-  min-width: 150px;
-}
 ol {
   list-style: none;
   padding: 0;

@@ -35,7 +35,7 @@ const putAside = () => router.delete(`/ride-imports/${props.import.id}`)
 </script>
 
 <template>
-  <AppShell :title="t('ride_table.title')" at="road">
+  <AppShell :title="t('ride_table.title')" at="rides">
     <div class="page">
       <h1>{{ t('ride_table.title') }}</h1>
       <p class="muted">{{ proposed.remembered ? t('ride_table.remembered') : t('ride_table.text') }}</p>

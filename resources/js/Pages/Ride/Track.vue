@@ -35,7 +35,7 @@ const discard = () => router.delete(`/tracks/${props.track.id}`)
 </script>
 
 <template>
-  <AppShell :title="t('track.title')" at="road">
+  <AppShell :title="t('track.title')" at="rides">
     <form class="page narrow" novalidate @submit.prevent="keep">
       <h1>{{ t('track.title') }}</h1>
       <p class="muted name">{{ track.name }}, {{ track.extent }}</p>

@@ -56,7 +56,7 @@ const leave = () => router.delete('/tracks')
 </script>
 
 <template>
-  <AppShell :title="t('tracks.title')" at="road">
+  <AppShell :title="t('tracks.title')" at="rides">
     <div class="page">
       <h1>{{ t('tracks.title') }}</h1>
       <ImportList v-if="imports.length" :imports="imports" />
@@ -117,14 +117,14 @@ const leave = () => router.delete('/tracks')
           </li>
         </ol>
         <p v-for="[field, message] in wrong" :key="field" class="ember" role="alert">{{ message }}</p>
-        <div class="row acts">
+        <div class="row acts in-sight">
           <v-btn variant="flat" color="primary" :disabled="!rides.length" :loading="form.processing" data-test="take-in" @click="take">{{
             t('tracks.take_in', { count: rides.length })
           }}</v-btn>
           <v-btn data-test="leave" @click="leave">{{ t('tracks.leave') }}</v-btn>
         </div>
       </template>
-      <Link v-else href="/road">{{ t('nav.road') }}</Link>
+      <Link v-else href="/rides">{{ t('nav.rides') }}</Link>
     </div>
   </AppShell>
 </template>

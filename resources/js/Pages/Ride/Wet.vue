@@ -29,7 +29,7 @@ function go(way: WetWayView): void {
 </script>
 
 <template>
-  <AppShell :title="title" at="road">
+  <AppShell :title="title" at="rides">
     <div class="page path">
       <h1>{{ title }}</h1>
       <p class="muted">{{ ride }}</p>

@@ -6,6 +6,9 @@ import ConditionDialog from '@/components/forms/ConditionDialog.vue'
 import MoveRidesDialog from '@/components/forms/MoveRidesDialog.vue'
 import RideDialog from '@/components/forms/RideDialog.vue'
 import SplitDialog from '@/components/forms/SplitDialog.vue'
+import EmptyState from '@/components/layout/EmptyState.vue'
+import FilterBar from '@/components/layout/FilterBar.vue'
+import SortHead from '@/components/layout/SortHead.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import DayStrip from '@/components/ride/DayStrip.vue'
 import InboxPanel from '@/components/ride/InboxPanel.vue'
@@ -41,12 +44,12 @@ const settingOpen = computed({
     if (!on) chosen.value = []
   },
 })
-const bikes = computed(() => [
-  { value: 0, title: t('road.all') },
-  ...props.forms.bikes.map((bike) => ({ value: bike.id, title: bike.name })),
-])
-const query = (page: number, bike = props.bike) => ({ ...(bike ? { bike } : {}), ...(page > 1 ? { page } : {}) })
-const show = (page: number, bike = props.bike) => router.get('/road', query(page, bike), { preserveScroll: true })
+const bikes = computed(() => props.forms.bikes.map((bike) => ({ value: bike.id, title: bike.name })))
+const query = (changes: { page?: number; sort?: string }) =>
+  Object.fromEntries(Object.entries({ ...props.search, ...changes }).filter(([, value]) => value !== '' && value !== null && value !== 1))
+const show = (changes: { page?: number; sort?: string }) =>
+  router.get('/rides', query(changes) as Record<string, string>, { preserveScroll: true, preserveState: true })
+const sort = (by: string) => show({ sort: by })
 
 function log(ride: RideView | null): void {
   editing.value = ride
@@ -73,10 +76,10 @@ const remove = (ride: RideView) => write('delete', `/entries/rides/${ride.id}`)
 const acts = (ride: RideView) =>
   ride.estimated
     ? [
-        { test: 'confirm-day', text: t('road.confirm'), do: () => settle(ride, true) },
-        { test: 'not-ridden', text: t('road.not_ridden'), do: () => settle(ride, false) },
+        { test: 'confirm-day', text: t('rides.confirm'), do: () => settle(ride, true) },
+        { test: 'not-ridden', text: t('rides.not_ridden'), do: () => settle(ride, false) },
         ...(ride.guess?.values ? [{ test: 'change-estimate', text: t('verbs.edit'), do: () => change(ride) }] : []),
-        ...(ride.guess?.estimate ? [{ test: 'drop-estimate', text: t('road.drop_estimate'), do: () => removeEstimate(ride) }] : []),
+        ...(ride.guess?.estimate ? [{ test: 'drop-estimate', text: t('rides.drop_estimate'), do: () => removeEstimate(ride) }] : []),
       ]
     : [
         ride.bike === null
@@ -93,46 +96,48 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
 </script>
 
 <template>
-  <AppShell :title="t('road.title')" at="road">
+  <AppShell :title="t('rides.title')" at="rides">
     <div class="page">
       <div class="row head">
-        <h1>{{ t('road.title') }}</h1>
+        <h1>{{ t('rides.title') }}</h1>
         <v-btn v-if="here.mayWrite && forms.bikes.length" variant="flat" color="primary" data-test="log-ride" @click="log(null)">{{
-          t('road.log')
+          t('rides.log')
         }}</v-btn>
         <v-btn v-if="here.mayWrite && forms.bikes.length" data-test="catch-up" @click="catchUp">{{ t('catch_up.title') }}</v-btn>
         <v-btn v-if="chosen.length && forms.bikes.length > 1" data-test="move-chosen" @click="moving = true">{{
           t('move_rides.chosen', { count: chosen.length })
         }}</v-btn>
         <v-btn v-if="chosen.length" data-test="set-condition" @click="setting = true">{{ t('set_condition.verb') }}</v-btn>
-        <span class="grow" />
-        <v-select
-          :model-value="bike ?? 0"
-          :items="bikes"
-          :label="t('road.filter')"
-          class="filter"
-          density="compact"
-          @update:model-value="show(1, $event || null)" />
       </div>
-      <DayStrip :days="strip" />
+      <EmptyState v-if="!forms.bikes.length" :text="t('rides.no_bikes')" href="/bikes/new" :verb="t('bike.new')" />
+      <DayStrip v-else :days="strip" />
       <TrackDrop v-if="here.mayWrite && forms.bikes.length" :megabytes="uploadMegabytes" class="drop" />
       <p v-if="waiting && here.mayWrite" class="waits">
         <Link href="/tracks" data-test="waiting">{{ waiting }}</Link>
       </p>
-      <h2 id="rides">{{ t('road.rides') }}</h2>
-      <p v-if="!rides.length" class="muted">{{ t('road.none') }}</p>
-      <table v-else class="plain rides" aria-labelledby="rides">
+      <h2 v-if="forms.bikes.length" id="rides">{{ t('rides.rides') }}</h2>
+      <FilterBar
+        v-if="months.length"
+        url="/rides"
+        :search="search"
+        :bikes="bikes"
+        :chains="chains"
+        :conditions="forms.conditions"
+        :months="months" />
+      <p v-if="found" class="muted" role="status" data-test="found">{{ found }}</p>
+      <p v-if="forms.bikes.length && !rides.length && !found" class="muted">{{ t('rides.none') }}</p>
+      <table v-if="rides.length" class="plain rides" aria-labelledby="rides">
         <thead>
           <tr>
-            <th>{{ t('road.day') }}</th>
-            <th>{{ t('road.bike') }}</th>
-            <th class="num">{{ t('road.distance') }}</th>
-            <th class="num desk">{{ t('road.hours') }}</th>
-            <th>{{ t('road.condition') }}</th>
-            <th>{{ t('road.chain') }}</th>
-            <th class="desk">{{ t('road.left') }}</th>
+            <SortHead column="day" :title="t('rides.day')" :sort="search.sort || '-day'" @sort="sort" />
+            <SortHead column="bike" :title="t('rides.bike')" :sort="search.sort" @sort="sort" />
+            <SortHead column="distance" num :title="t('rides.distance')" :sort="search.sort" @sort="sort" />
+            <SortHead column="hours" num class="desk" :title="t('rides.hours')" :sort="search.sort" @sort="sort" />
+            <SortHead column="condition" :title="t('rides.condition')" :sort="search.sort" @sort="sort" />
+            <th>{{ t('rides.chain') }}</th>
+            <th class="desk">{{ t('rides.left') }}</th>
             <th v-if="here.mayWrite">
-              <span class="sr">{{ t('road.actions') }}</span>
+              <span class="sr">{{ t('rides.actions') }}</span>
             </th>
           </tr>
         </thead>
@@ -151,7 +156,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
             </td>
             <td :class="{ ember: ride.bike === null }">{{ ride.bikeName }}</td>
             <td class="num">
-              <b>{{ ride.km }}</b><span v-if="ride.estimated" class="muted mark">{{ t('road.estimated') }}</span>
+              <b>{{ ride.km }}</b><span v-if="ride.estimated" class="muted mark">{{ t('rides.estimated') }}</span>
             </td>
             <td class="num desk">{{ ride.hours ?? '—' }}</td>
             <td>{{ ride.conditionName }}</td>
@@ -159,7 +164,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
               <Link v-if="ride.chain" :href="`/chains/${ride.chain.id}`">{{ ride.chain.name }}</Link><span
                 v-else-if="ride.bike !== null"
                 class="ember"
-                >{{ t('road.no_chain') }}</span
+                >{{ t('rides.no_chain') }}</span
               ><span v-else>–</span>
             </td>
             <td class="muted desk">{{ ride.left ?? '' }}</td>
@@ -179,8 +184,8 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
         </tbody>
       </table>
       <div v-if="pages > 1" class="row pages">
-        <v-btn v-if="page > 1" @click="show(page - 1)">{{ t('road.newer') }}</v-btn>
-        <v-btn v-if="page < pages" @click="show(page + 1)">{{ t('road.older') }}</v-btn>
+        <v-btn v-if="page > 1" @click="show({ page: page - 1 })">{{ t('rides.newer') }}</v-btn>
+        <v-btn v-if="page < pages" @click="show({ page: page + 1 })">{{ t('rides.older') }}</v-btn>
       </div>
     </div>
     <InboxPanel v-if="here.mayWrite && forms.bikes.length" :inbox="inbox" class="page" />
@@ -201,13 +206,6 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
 .head {
   gap: 16px;
   margin-bottom: 12px;
-}
-.grow {
-  flex: 1;
-}
-.filter {
-  max-width: 200px;
-  min-width: 150px;
 }
 .estimated td {
   color: var(--steel);

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ride;
+
+use App\Support\ListSearch;
+use App\Text\Translator;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Ride;
+
+/** Finds rides by bike, chain, condition, days and words, in the order that was asked for. */
+final readonly class RideSearch
+{
+    public function __construct(private Book $book, private Translator $translator) {}
+
+    /** @return list<Ride> the newest first, if nothing else was said */
+    public function __invoke(ListSearch $search): array
+    {
+        $rides = match (true) {
+            $search->chainId !== null => $this->book->history($search->chainId)->rides,
+            $search->bikeId !== null => $this->book->ridesOf($search->bikeId),
+            default => $this->book->rides,
+        };
+        $rides = array_values(array_filter($rides, fn(Ride $ride) => $this->wanted($ride, $search)));
+
+        return $this->ordered(array_reverse($rides), $search->sort);
+    }
+
+    private function wanted(Ride $ride, ListSearch $search): bool
+    {
+        return ($search->bikeId === null || $ride->bikeId === $search->bikeId) &&
+            ($search->condition === null || $ride->condition === $search->condition) &&
+            (($search->from === null && $search->to === null) || $search->onDay($this->day($ride, 'yyyy-MM-dd'))) &&
+            ($search->text === '' || $search->found($this->words($ride)));
+    }
+
+    /** What a ride can be found by. */
+    private function words(Ride $ride): string
+    {
+        $chainId = $this->book->chainOfRide($ride);
+
+        return implode(' ', [
+            $ride->bikeId === null ? $this->translator->say('ui.rides.no_bike') : $this->translator->names->bike($ride->bikeId),
+            $chainId === null ? $this->translator->say('ui.rides.no_chain') : $this->translator->names->fullChain($chainId),
+            $this->translator->say("chain.condition.{$ride->condition->value}"),
+            $this->day($ride, 'EEEE d MMMM y'),
+            $this->translator->quantities->distance($ride->km, 1),
+            $ride->guess === null ? '' : $this->translator->say('ui.rides.estimated'),
+        ]);
+    }
+
+    /**
+     * @param list<Ride> $rides the newest first
+     *
+     * @return list<Ride>
+     */
+    private function ordered(array $rides, string $sort): array
+    {
+        $key = match (ltrim($sort, '-')) {
+            'day' => fn(Ride $ride): int => $ride->moment->unixS,
+            'distance' => fn(Ride $ride): float => $ride->km,
+            'hours' => fn(Ride $ride): float => $ride->hours ?? 0.0,
+            'bike' => fn(Ride $ride): string => $ride->bikeId === null ? '' : $this->translator->names->bike($ride->bikeId),
+            'condition' => fn(Ride $ride): string => $ride->condition->value,
+            default => null,
+        };
+        if ($key === null) {
+            return $rides;
+        }
+        $sign = str_starts_with($sort, '-') ? -1 : 1;
+        usort($rides, fn(Ride $a, Ride $b) => $sign * ($key($a) <=> $key($b)));
+
+        return $rides;
+    }
+
+    private function day(Ride $ride, string $pattern): string
+    {
+        return $this->translator->quantities->date($ride->moment->unixS, $pattern);
+    }
+}

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { router } from '@inertiajs/vue3'
+import { computed, onUnmounted, ref } from 'vue'
+import DateField from '@/components/forms/DateField.vue'
+import { t } from '@/composables/useText'
+import type { SearchView } from '@/types/server'
+
+/** Looks for something in a long list: words, bike, chain, condition, days, or from a month on. What is chosen stands in the address. */
+const props = defineProps<{
+  url: string
+  search: SearchView
+  bikes: { value: number; title: string }[]
+  chains: { value: number; title: string }[]
+  conditions?: { value: string; title: string }[]
+  months: { value: string; title: string }[]
+}>()
+const any = (title: string) => ({ value: null, title })
+const bikes = computed(() => [any(t('filter.any_bike')), ...props.bikes])
+const chains = computed(() => [any(t('filter.any_chain')), ...props.chains])
+const conditions = computed(() => [{ value: '', title: t('filter.any_condition') }, ...(props.conditions ?? [])])
+const months = computed(() => [{ value: '', title: t('filter.latest') }, ...props.months])
+const text = ref(props.search.text)
+// On the phone only the words are asked for at first.
+const more = ref(Object.entries(props.search).some(([name, value]) => !['sort', 'text'].includes(name) && value))
+const days = ref(props.search.from !== '')
+const looking = computed(() => Object.entries(props.search).some(([name, value]) => name !== 'sort' && value !== '' && value !== null))
+
+function show(changes: Partial<SearchView>): void {
+  const wanted = { ...props.search, text: text.value, ...changes }
+  const query = Object.fromEntries(Object.entries(wanted).filter(([, value]) => value !== '' && value !== null))
+  router.get(props.url, query as Record<string, string>, { preserveScroll: true, preserveState: true, replace: true })
+}
+let waiting: number | undefined
+function typed(): void {
+  window.clearTimeout(waiting)
+  waiting = window.setTimeout(() => show({}), 300)
+}
+onUnmounted(() => window.clearTimeout(waiting))
+function clear(): void {
+  text.value = ''
+  days.value = false
+  show({ text: '', bike: null, chain: null, condition: '', from: '', to: '' })
+}
+</script>
+
+<template>
+  <form class="filter" :class="{ more }" role="search" @submit.prevent="show({})">
+    <v-text-field
+      v-model="text"
+      type="search"
+      :label="t('filter.text')"
+      density="compact"
+      hide-details
+      name="search"
+      @update:model-value="typed" />
+    <v-select
+      :model-value="search.bike"
+      :items="bikes"
+      :label="t('filter.bike')"
+      density="compact"
+      hide-details
+      class="extra"
+      data-test="filter-bike"
+      @update:model-value="show({ bike: $event, chain: null })" />
+    <v-autocomplete
+      :model-value="search.chain"
+      :items="chains"
+      :label="t('filter.chain')"
+      density="compact"
+      hide-details
+      class="extra"
+      data-test="filter-chain"
+      @update:model-value="show({ chain: $event, bike: null })" />
+    <v-select
+      v-if="props.conditions"
+      :model-value="search.condition"
+      :items="conditions"
+      :label="t('filter.condition')"
+      density="compact"
+      hide-details
+      class="extra"
+      data-test="filter-condition"
+      @update:model-value="show({ condition: $event })" />
+    <v-select
+      v-if="!days"
+      :model-value="props.months.some((month) => month.value === search.to) ? search.to : ''"
+      :items="months"
+      :label="t('filter.month')"
+      density="compact"
+      hide-details
+      class="extra"
+      data-test="filter-month"
+      @update:model-value="show({ to: $event, from: '' })" />
+    <template v-if="days">
+      <DateField
+        :model-value="search.from"
+        :label="t('filter.from')"
+        density="compact"
+        name="from"
+        @update:model-value="show({ from: $event })" />
+      <DateField :model-value="search.to" :label="t('filter.to')" density="compact" name="to" @update:model-value="show({ to: $event })" />
+    </template>
+    <span class="links">
+      <button v-if="!more" type="button" class="as-link phone" data-test="filter-more" @click="more = true">{{ t('filter.more') }}</button>
+      <button v-if="!days" type="button" class="as-link" data-test="filter-days" @click="days = true">{{ t('filter.days') }}</button>
+      <button v-if="looking" type="button" class="as-link" data-test="filter-clear" @click="clear">{{ t('filter.clear') }}</button>
+    </span>
+  </form>
+</template>
+
+<style scoped>
+.filter {
+  display: grid;
+  grid-template-columns: minmax(160px, 2fr) repeat(auto-fit, minmax(136px, 1fr));
+  gap: 8px;
+  align-items: center;
+  margin: 8px 0 12px;
+}
+.phone {
+  display: none;
+}
+.links {
+  display: flex;
+  gap: 14px;
+}
+@media (max-width: 839.98px) {
+  .filter {
+    grid-template-columns: 1fr 1fr;
+  }
+  .filter:not(.more) .extra {
+    display: none;
+  }
+  .phone {
+    display: inline-block;
+  }
+  .filter > :first-child,
+  .links {
+    grid-column: 1 / -1;
+  }
+}
+</style>
