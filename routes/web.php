@@ -31,6 +31,7 @@ use App\Http\Controllers\Drip\BottleController;
 use App\Http\Controllers\Drip\DripController;
 use App\Http\Controllers\Drip\WipeDownController;
 use App\Http\Controllers\Guided\JobController;
+use App\Http\Controllers\Help\HelpController;
 use App\Http\Controllers\History\EntryController;
 use App\Http\Controllers\History\HistoryController;
 use App\Http\Controllers\Part\PartController;
@@ -50,6 +51,7 @@ use App\Http\Controllers\Ride\ImportController;
 use App\Http\Controllers\Ride\RideController;
 use App\Http\Controllers\Ride\TrackController;
 use App\Http\Controllers\Shed\ShedController;
+use App\Http\Controllers\Strip\JarController;
 use App\Http\Controllers\Strip\ProtocolController;
 use App\Http\Controllers\Strip\StripPlanController;
 use App\Http\Controllers\Wear\GaugeController;
@@ -81,10 +83,11 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
     Route::get('/', [ShedController::class, 'index'])->name('shed');
     Route::get('/reminders', [ShedController::class, 'reminders']);
-    Route::get('/road', [RideController::class, 'index'])->name('road');
+    Route::get('/rides', [RideController::class, 'index'])->name('rides');
     Route::get('/chains/{chain}', [ChainController::class, 'show'])
         ->name('chain')
         ->whereNumber('chain');
+    Route::get('/help', HelpController::class)->name('help');
     Route::get('/history', [HistoryController::class, 'index'])->name('history');
     Route::get('/settings', [SettingsController::class, 'show'])->name('settings');
     Route::post('/leave', [PersonController::class, 'leave'])->name('leave');
@@ -96,7 +99,10 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/ahead/what-if', [WhatIfController::class, 'compare']);
     Route::get('/ahead/dripel.ics', [CalendarController::class, 'file']);
     Route::get('/ahead', [PlanController::class, 'index'])->name('ahead');
-    Route::get('/books', [BooksController::class, 'index'])->name('books');
+    Route::get('/pot', [PotController::class, 'index'])->name('pot');
+    Route::get('/books', [BooksController::class, 'wax'])->name('books');
+    Route::get('/books/stock', [BooksController::class, 'stock']);
+    Route::get('/books/parts', [BooksController::class, 'parts']);
     Route::get('/books/money', [MoneyController::class, 'index'])->name('money');
     Route::get('/jobs/{job}', [JobController::class, 'show'])
         ->name('job')
@@ -179,6 +185,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/drip/plan', [DripController::class, 'plan']);
         Route::post('/drip', [DripController::class, 'store']);
         Route::post('/bottles', [BottleController::class, 'store']);
+        Route::delete('/bottles/{bottle}', [BottleController::class, 'destroy'])->whereNumber('bottle');
         Route::put('/bottles/{bottle}', [BottleController::class, 'update'])->whereNumber('bottle');
         Route::get('/chains/{chain}/wet', [WipeDownController::class, 'show'])
             ->name('wet')
@@ -192,6 +199,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/gauges', [GaugeDeviceController::class, 'store']);
         Route::get('/gauges/values', [GaugeDeviceController::class, 'values']);
         Route::post('/instruments', [GaugeController::class, 'storeInstrument']);
+        Route::delete('/instruments/{instrument}', [GaugeController::class, 'destroyInstrument'])->whereNumber('instrument');
         Route::put('/instruments/{instrument}', [GaugeController::class, 'updateInstrument'])->whereNumber('instrument');
         Route::put('/gauge/expected', [GaugeController::class, 'expect']);
         Route::post('/bikes/{bike}/advice', [GaugeController::class, 'advice'])->whereNumber('bike');
@@ -216,8 +224,10 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/protocols', [ProtocolController::class, 'store']);
         Route::put('/protocols/{protocol}', [ProtocolController::class, 'update'])->whereNumber('protocol');
         Route::delete('/protocols/{protocol}', [ProtocolController::class, 'destroy'])->whereNumber('protocol');
-        Route::post('/jars', [BooksController::class, 'storeJar']);
-        Route::post('/jars/{jar}/entries', [BooksController::class, 'tend'])->whereNumber('jar');
+        Route::post('/jars', [JarController::class, 'store']);
+        Route::put('/jars/{jar}', [JarController::class, 'update'])->whereNumber('jar');
+        Route::delete('/jars/{jar}', [JarController::class, 'destroy'])->whereNumber('jar');
+        Route::post('/jars/{jar}/entries', [JarController::class, 'tend'])->whereNumber('jar');
         Route::post('/pots', [PotController::class, 'store']);
         Route::put('/pots/{pot}', [PotController::class, 'update'])->whereNumber('pot');
         Route::put('/pots/{pot}/power', [PotController::class, 'power'])->whereNumber('pot');
@@ -227,6 +237,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/pots/{pot}/calibrate/fit', [PotController::class, 'fit'])->whereNumber('pot');
         Route::post('/pots/{pot}/bath', [PotController::class, 'tend'])->whereNumber('pot');
         Route::post('/prices', [BooksController::class, 'storePrice']);
+        Route::put('/prices/{price}', [BooksController::class, 'updatePrice'])->whereNumber('price');
         Route::put('/books/money', [MoneyController::class, 'update']);
         Route::put('/books/hour', [MoneyController::class, 'hour']);
         Route::post('/links', [BooksController::class, 'storeLink']);

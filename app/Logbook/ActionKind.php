@@ -34,6 +34,8 @@ enum ActionKind: string
     case GiveUpStrip = 'give_up_strip';
     case AddJar = 'add_jar';
     case TendJar = 'tend_jar';
+    case ChangeJar = 'change_jar';
+    case RemoveThing = 'remove_thing';
     case AddPot = 'add_pot';
     case ChangePot = 'change_pot';
     case RemovePot = 'remove_pot';

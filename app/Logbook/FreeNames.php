@@ -30,9 +30,20 @@ final readonly class FreeNames
     }
 
     /** Refused with NotPossible at `name`. */
-    public function expectJar(Workshop $workshop, string $name): void
+    public function expectJar(Workshop $workshop, string $name, ?int $exceptId = null): void
     {
-        $this->expect($workshop, SettingKey::JarName, Jar::query()->in($workshop)->live()->pluck('id')->all(), $name, 'jar_name_taken');
+        $this->expect(
+            $workshop,
+            SettingKey::JarName,
+            Jar::query()
+                ->in($workshop)
+                ->live()
+                ->whereKeyNot($exceptId ?? 0)
+                ->pluck('id')
+                ->all(),
+            $name,
+            'jar_name_taken',
+        );
     }
 
     /** Refused with NotPossible at `name`. */

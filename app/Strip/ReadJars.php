@@ -25,7 +25,7 @@ final readonly class ReadJars
 {
     public function __construct(private ReadBook $readBook, private AppClock $clock) {}
 
-    /** @return array<int, JarState> by jar, as they are now */
+    /** @return array<int, JarState> by jar, as they are now; without those that are out of use */
     public function __invoke(Workshop $workshop): array
     {
         $settings = $this->readBook->settings($workshop);
@@ -63,7 +63,10 @@ final readonly class ReadJars
                 ),
             );
 
-        return (new JarShelf($roles, $entries, array_values($baths->all())))->at($this->clock->unixS());
+        return array_filter(
+            (new JarShelf($roles, $entries, array_values($baths->all())))->at($this->clock->unixS()),
+            fn(JarState $jar) => $settings->whole(SettingKey::JarGone, $jar->jarId) !== 1,
+        );
     }
 
     /** @return list<SolventBought> what left its can: into jars, or fresh into a bath */

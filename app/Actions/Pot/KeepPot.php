@@ -15,17 +15,12 @@ use App\Logbook\FreeNames;
 use App\Logbook\Ledger;
 use App\Logbook\ReadBook;
 use App\Models\Action;
-use App\Models\BathEntry;
-use App\Models\Dip;
 use App\Models\GuidedJob;
 use App\Models\Pot;
 use App\Models\Workshop;
 use Dripel\Core\Logbook\SettingKey;
 
-/**
- * A pot comes into the workshop, is described anew, goes out of use or comes back; one that never held wax can be removed. It is never used
- * for food again.
- */
+/** A pot comes into the workshop, is described anew, goes out of use or comes back. It is never used for food again. */
 final readonly class KeepPot
 {
     public function __construct(private Ledger $ledger, private ReadBook $readBook, private FreeNames $freeNames) {}
@@ -50,24 +45,6 @@ final readonly class KeepPot
 
             return new About(pot: $row->id, gone: $gone);
         });
-    }
-
-    /** Refused with NotPossible at `pot` for one that has held wax: that goes out of use instead, and its dips stay. */
-    public function remove(ActionContext $by, Pot $pot): Action
-    {
-        return $this->ledger->record($by, ActionKind::RemovePot, function (Draft $draft) use ($by, $pot): About {
-            self::unused($by->workshop, $pot->id) || throw new NotPossible('pot', 'pot_used');
-            $draft->void($pot);
-
-            return new About(pot: $pot->id);
-        });
-    }
-
-    /** Whether nothing was ever written down about it. */
-    public static function unused(Workshop $workshop, int $potId): bool
-    {
-        return !BathEntry::query()->in($workshop)->live()->where('component_id', $potId)->exists() &&
-            !Dip::query()->in($workshop)->live()->where('pot_id', $potId)->exists();
     }
 
     private function expectIdle(Workshop $workshop, Pot $pot): void

@@ -7,6 +7,7 @@ namespace App\Http\Middleware;
 use App\Models\Role;
 use App\Models\User;
 use App\Support\CurrentWorkshop;
+use App\Text\Translator;
 use App\Text\Translators;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\Request;
@@ -24,6 +25,15 @@ use Inertia\Middleware;
  *     revision: int,
  *     distanceUnit: string,
  *     currency: string,
+ *     calendar: CalendarView,
+ * }
+ * @phpstan-type CalendarView array{
+ *     months: list<string>,
+ *     days: list<string>,
+ *     firstDay: int,
+ *     twelveHours: bool,
+ *     today: string,
+ *     words: array{today: string, tomorrow: string, yesterday: string},
  * }
  */
 final class HandleInertiaRequests extends Middleware
@@ -56,6 +66,27 @@ final class HandleInertiaRequests extends Middleware
             'revision' => $current->workshop()->revision,
             'distanceUnit' => $translator->quantities->units->distance,
             'currency' => $translator->quantities->units->currency,
+            'calendar' => $this->calendar($translator),
+        ];
+    }
+
+    /** @return CalendarView how the workshop writes days and times */
+    private function calendar(Translator $translator): array
+    {
+        $q = $translator->quantities;
+        $noonOf = fn(int $month): int => (int) gmmktime(12, 0, 0, $month, 15, 2026);
+
+        return [
+            'months' => array_map(fn(int $month) => $q->date($noonOf($month), 'MMM'), range(1, 12)),
+            'days' => array_map($translator->weekday(...), range(1, 7)),
+            'firstDay' => $q->units->firstDay,
+            'twelveHours' => $q->units->clock === '12',
+            'today' => $q->date($translator->nowS, 'yyyy-MM-dd'),
+            'words' => [
+                'today' => $translator->say('words.today'),
+                'tomorrow' => $translator->say('words.tomorrow'),
+                'yesterday' => $translator->say('words.yesterday'),
+            ],
         ];
     }
 }

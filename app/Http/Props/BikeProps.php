@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Http\Requests\Bike\BikeRequest;
+use App\Text\CareWords;
 use App\Text\Translator;
 use Dripel\Core\Care\CareDue;
 use Dripel\Core\Care\Conversion;
@@ -119,7 +120,7 @@ final readonly class BikeProps
             ),
             'converts' => $bikeId !== null && Conversion::of($this->book, $bikeId, $nowS) !== null,
             'deepFirst' => $bikeId !== null && CareDue::of($this->book, $bikeId, $nowS)->beforeFirstWax,
-            'brushed' => $bikeId === null ? '' : $this->brushed($bikeId),
+            'brushed' => $bikeId === null ? '' : (new CareWords($this->translator))->brushed($this->book, $bikeId),
             'commutes' => $bikeId === null ? [] : array_map($this->commute(...), $this->book->fillIn?->commutesOf($bikeId) ?? []),
             'ridden' => $bikeId === null ? '' : $this->ridden($bikeId),
             'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->translator->weekday($day)], range(1, 7)),
@@ -177,27 +178,6 @@ final readonly class BikeProps
                 'until' => $commute->untilDate ?? '',
             ],
         ];
-    }
-
-    private function brushed(int $bikeId): string
-    {
-        $brushed = $this->book->brushed($bikeId, $this->translator->nowS);
-        $due = CareDue::of($this->book, $bikeId, $this->translator->nowS);
-        $q = $this->translator->quantities;
-
-        return $brushed === null
-            ? $this->translator->say('chain.brushed_never')
-            : $this->translator->say('chain.brushed', [
-                    'km' => $q->distance($brushed->km),
-                    'day' => $q->day($brushed->last->moment->unixS),
-                ]) .
-                    ($due->due
-                        ? ' ' .
-                            $this->translator->say('chain.brush_due', [
-                                'km' => $q->distance($due->sinceKm),
-                                'every' => $q->distance(CareDue::EVERY_KM),
-                            ])
-                        : '');
     }
 
     /** What it is ridden by weekday, as a form writes it. */

@@ -6,86 +6,49 @@ namespace App\Http\Props;
 
 use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
-use App\Models\JarEntry;
 use App\Models\Price;
 use App\Models\Workshop;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
-use App\Text\StripWords;
 use App\Text\Translator;
 use App\Text\Translators;
 use Dripel\Core\Bath\BathState;
-use Dripel\Core\Bath\DipPickup;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Logbook\Part;
 use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\Strip\JarAct;
-use Dripel\Core\Strip\JarRole;
-use Dripel\Core\Strip\JarState;
-use Dripel\Core\Strip\Solvent;
 
 /**
- * The books: solvent jars, the price list, spare quick links.
+ * The records: wax in the pots, solvent in the jars, bottles, prices, quick links, cassettes and rings.
  *
  * @phpstan-import-type BottleView from DripProps
- * @phpstan-import-type Choice from FormProps
- * @phpstan-import-type FormDefaults from FormProps
+ * @phpstan-import-type JarLedger from JarProps
  * @phpstan-import-type PartInBooks from PartProps
- * @phpstan-import-type PotChoices from PotProps
- * @phpstan-import-type PotInBooks from PotProps
- * @phpstan-import-type PotOutOfUse from PotProps
+ * @phpstan-import-type PotLedger from PotProps
  *
- * @phpstan-type JarView array{
+ * @phpstan-type PriceLine array{
  *     id: int,
- *     name: string,
- *     role: value-of<JarRole>,
- *     roleName: string,
- *     holds: string,
- *     empty: bool,
- *     since: string,
- *     done: int,
- *     allowed: int|null,
- *     cleanings: string,
- *     because: string,
- *     grease: string,
- *     spent: string|null,
- *     settling: string|null,
- *     inJob: string|null,
- *     hazard: string,
- *     hazardBy: string,
- *     signal: string|null,
- *     volume: string,
- *     entries: list<array{id: int, day: string, text: string}>,
- *     acts: list<array{value: value-of<JarAct>, title: string, volume: bool}>,
+ *     supply: string,
+ *     amount: string,
+ *     quantity: string,
+ *     from: string,
+ *     values: array{supply: value-of<Supply>, amount: string, quantity: string, date: string},
  * }
- * @phpstan-type PriceLine array{id: int, supply: string, amount: string, quantity: string, from: string}
  * @phpstan-type LinkInDrawer array{id: int, name: string, about: string, price: string}
- * @phpstan-type SolventChoice array{
- *     value: value-of<Solvent>,
- *     title: string,
- *     hazard: string,
- * }
- * @phpstan-type BooksPage array{
- *     pots: list<PotInBooks>,
- *     potsOutOfUse: list<PotOutOfUse>,
- *     potChoices: PotChoices,
- *     jars: list<JarView>,
+ * @phpstan-type SupplyChoice array{value: string, title: string, unit: string, usual: '1'|'1000'}
+ * @phpstan-type WaxBooksPage array{pots: list<PotLedger>, jars: list<JarLedger>}
+ * @phpstan-type StockPage array{
  *     bottles: list<BottleView>,
  *     prices: list<PriceLine>,
- *     parts: list<PartInBooks>,
  *     links: list<LinkInDrawer>,
- *     solvents: list<SolventChoice>,
- *     roles: list<Choice>,
- *     supplies: list<array{value: string, title: string, unit: string, usual: '1'|'1000'}>,
- *     units: array{mass: string, temperature: string, currency: string},
- *     forms: FormDefaults,
+ *     supplies: list<SupplyChoice>,
+ *     currency: string,
+ *     today: string,
  * }
+ * @phpstan-type PartsPage array{parts: list<PartInBooks>}
  */
 final readonly class BooksProps
 {
-    private const ENTRIES = 8;
-
     public function __construct(
         private ReadBook $readBook,
         private ReadJars $readJars,
@@ -94,46 +57,28 @@ final readonly class BooksProps
         private Translators $translators,
     ) {}
 
-    /** @return BooksPage */
-    public function all(Workshop $workshop): array
+    /** @return WaxBooksPage */
+    public function wax(Workshop $workshop): array
     {
         $translator = $this->translators->current();
-        $words = new StripWords($translator);
-        $busy = $this->readJars->busy($workshop);
-        $book = ($this->readBook)($workshop);
-
         $pots = new PotProps($translator);
-        $baths = ($this->readBaths)($workshop);
-        $pickup = DipPickup::of($baths);
 
         return [
-            'pots' => array_values(
-                array_map(fn(BathState $bath) => $pots->inBooks($workshop, $bath, ($this->readPrices)($workshop), $pickup), $baths),
-            ),
-            'potsOutOfUse' => $pots->outOfUse($workshop),
-            'potChoices' => $pots->choices(),
-            'jars' => array_values(
-                array_map(
-                    fn(JarState $jar) => $this->jar($workshop, $jar, in_array($jar->jarId, $busy, true), $words, $translator),
-                    ($this->readJars)($workshop),
-                ),
-            ),
+            'pots' => array_values(array_map(fn(BathState $bath) => $pots->ledger($workshop, $bath), ($this->readBaths)($workshop))),
+            'jars' => (new JarProps($translator))->ledgers($workshop, ($this->readJars)($workshop)),
+        ];
+    }
+
+    /** @return StockPage */
+    public function stock(Workshop $workshop): array
+    {
+        $translator = $this->translators->current();
+        $book = ($this->readBook)($workshop);
+
+        return [
             'bottles' => (new DripProps($book, $translator))->shelf(),
             'prices' => $this->prices($workshop, $translator),
-            'parts' => (new PartProps($book, $translator))->all(($this->readPrices)($workshop)),
             'links' => array_map(fn(Part $link) => $this->link($link, $translator), $book->inventory()->spareLinks()),
-            'solvents' => array_map(
-                fn(Solvent $solvent) => [
-                    'value' => $solvent->value,
-                    'title' => ucfirst($words->solvent($solvent)),
-                    'hazard' => $words->hazard($solvent, $solvent->hazard()),
-                ],
-                Solvent::stocked(),
-            ),
-            'roles' => array_map(
-                fn(JarRole $role) => ['value' => $role->value, 'title' => ucfirst($translator->say("strip.jar.role.{$role->value}"))],
-                JarRole::cases(),
-            ),
             'supplies' => array_map(
                 fn(Supply $supply) => [
                     'value' => $supply->value,
@@ -143,104 +88,17 @@ final readonly class BooksProps
                 ],
                 Supply::cases(),
             ),
-            'units' => [
-                'mass' => $translator->quantities->units->mass,
-                'temperature' => $translator->quantities->units->temperature,
-                'currency' => $translator->quantities->units->currency,
-            ],
-            'forms' => (new FormProps($book, $translator))->all(),
+            'currency' => $translator->quantities->units->currency,
+            'today' => $translator->quantities->date($translator->nowS, 'yyyy-MM-dd'),
         ];
     }
 
-    /** @return JarView */
-    private function jar(Workshop $workshop, JarState $jar, bool $busy, StripWords $words, Translator $translator): array
+    /** @return PartsPage */
+    public function parts(Workshop $workshop): array
     {
-        $q = $translator->quantities;
-        $solvent = $jar->solvent;
-        $rows = JarEntry::query()
-            ->in($workshop)
-            ->live()
-            ->where('component_id', $jar->jarId)
-            ->orderByDesc('at')
-            ->orderByDesc('id')
-            ->limit(self::ENTRIES)
-            ->get();
+        $translator = $this->translators->current();
 
-        return [
-            'id' => $jar->jarId,
-            'name' => $translator->names->jar($jar->jarId),
-            'role' => $jar->role->value,
-            'roleName' => $translator->say("strip.jar.role.{$jar->role->value}"),
-            'holds' =>
-                $solvent === null || $jar->volumeMl <= 0.0
-                    ? $translator->say('strip.jar.empty')
-                    : $translator->say('strip.jar.holds', ['ml' => $q->volume($jar->volumeMl), 'solvent' => $words->solvent($solvent)]),
-            'empty' => $jar->volumeMl <= 0.0,
-            'since' =>
-                $jar->filledS === null
-                    ? ''
-                    : $translator->say($jar->role === JarRole::Waste ? 'strip.jar.collected' : 'strip.jar.filled', [
-                        'day' => $q->date($jar->filledS, 'd MMM y'),
-                    ]),
-            'done' => $jar->cleanings,
-            'allowed' => $jar->volumeMl > 0.0 ? $jar->cleaningsAllowed : null,
-            'cleanings' =>
-                $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0
-                    ? ''
-                    : $translator->say('strip.jar.cleanings', [
-                        'done' => (string) $jar->cleanings,
-                        'allowed' => (string) $jar->cleaningsAllowed,
-                    ]),
-            'because' =>
-                $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0
-                    ? ''
-                    : $translator->say($jar->byCascade ? 'strip.jar.by_cascade' : 'strip.jar.by_practice'),
-            'grease' => $jar->greaseG > 0.0 ? $translator->say('strip.jar.grease', ['grams' => $q->mass($jar->greaseG)]) : '',
-            'spent' => $jar->spent() ? $translator->say('strip.jar.spent') : null,
-            'settling' =>
-                $jar->settlingS === null
-                    ? null
-                    : $translator->say('strip.jar.settling', [
-                        'day' => $q->day($jar->settlingS),
-                        'until' => $q->day((int) $jar->settledS()),
-                    ]),
-            'inJob' => $busy ? $translator->say('strip.jar.in_job') : null,
-            'hazard' => $solvent === null ? '' : $words->hazard($solvent, $jar->hazard, $jar->flashC),
-            'hazardBy' => $solvent === null ? '' : $translator->say($jar->flashC === null ? 'strip.hazard.kind' : 'strip.hazard.own'),
-            'signal' => $jar->hazard?->class?->signal(),
-            'volume' => (string) round($jar->volumeMl),
-            'entries' => array_values(
-                $rows
-                    ->map(
-                        fn(JarEntry $row) => [
-                            'id' => $row->id,
-                            'day' => $q->day($row->at),
-                            'text' =>
-                                $translator->say("strip.acted.{$row->act->value}", [
-                                    'jar' => $translator->names->jar($jar->jarId),
-                                    'ml' => $q->volume((float) $row->volume_ml),
-                                    'solvent' => $row->solvent === null ? '' : $words->solvent($row->solvent),
-                                ]) . ($row->note === null ? '' : ": {$row->note}"),
-                        ],
-                    )
-                    ->all(),
-            ),
-            'acts' => array_values(
-                array_map(
-                    fn(JarAct $act) => [
-                        'value' => $act->value,
-                        'title' => $translator->say("strip.act.{$act->value}"),
-                        'volume' => $act->hasVolume(),
-                    ],
-                    array_filter(
-                        JarAct::cases(),
-                        fn(JarAct $act) => $jar->volumeMl > 0.0
-                            ? $jar->role !== JarRole::Waste || $act === JarAct::HandIn
-                            : $act === JarAct::Fill && $jar->role !== JarRole::Waste,
-                    ),
-                ),
-            ),
-        ];
+        return ['parts' => (new PartProps(($this->readBook)($workshop), $translator))->all(($this->readPrices)($workshop))];
     }
 
     /** @return list<PriceLine> */
@@ -263,6 +121,12 @@ final readonly class BooksProps
                         'amount' => $q->money((float) $row->amount_minor),
                         'quantity' => $quantity($row),
                         'from' => $q->date($row->at, 'd MMM y'),
+                        'values' => [
+                            'supply' => $row->supply->value,
+                            'amount' => $q->amount((float) $row->amount_minor),
+                            'quantity' => (string) round($row->quantity, 2),
+                            'date' => $q->date($row->at, 'yyyy-MM-dd'),
+                        ],
                     ],
                 )
                 ->all(),

@@ -35,6 +35,7 @@ use Dripel\Core\Wear\WorkshopWear;
  * @phpstan-import-type LinkOfChain from PartProps
  * @phpstan-import-type OpeningView from PartProps
  * @phpstan-import-type PotView from PotProps
+ * @phpstan-import-type TimelineView from TimelineProps
  * @phpstan-import-type WhyView from WhyWords
  *
  * @phpstan-type ForecastView array{
@@ -81,18 +82,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     opening: OpeningView|null,
  *     link: LinkOfChain|null,
  *     why: list<WhyView>,
- *     timeline: array{
- *         entries: list<array{
- *             type: string,
- *             id: int|null,
- *             day: string,
- *             time: string|null,
- *             date: string,
- *             text: string,
- *             left?: string|null,
- *         }>,
- *         more: int,
- *     },
+ *     timeline: TimelineView,
  *     edit: array{
  *         label: string,
  *         speeds: string,
@@ -118,7 +108,7 @@ use Dripel\Core\Wear\WorkshopWear;
  */
 final readonly class ChainPageProps
 {
-    private const TIMELINE = 60;
+    private const CYCLES = 12;
 
     public function __construct(private Book $book, private Translator $translator, private WorkshopWear $wear) {}
 
@@ -169,7 +159,7 @@ final readonly class ChainPageProps
             'opening' => (new PartProps($this->book, $this->translator))->opening($chain->opening),
             'link' => (new PartProps($this->book, $this->translator))->linkOf($chainId),
             'why' => array_map(fn(Why $figure) => $why->of($figure), (new ChainFigures($chain, $settings))->all($rail?->goodUntil)),
-            'timeline' => (new TimelineProps($this->book, $this->translator))->of($chain, $whole ? PHP_INT_MAX : self::TIMELINE),
+            'timeline' => (new TimelineProps($this->book, $this->translator))->of($chain, $whole ? PHP_INT_MAX : self::CYCLES),
             'edit' => [
                 'label' => $this->translator->names->chain($chainId),
                 'speeds' => (string) $settings->whole(SettingKey::ChainSpeeds, $chainId, 1),

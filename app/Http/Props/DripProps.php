@@ -15,6 +15,7 @@ use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Plan\Rail;
 
 /**
@@ -31,6 +32,7 @@ use Dripel\Core\Plan\Rail;
  *     name: string,
  *     share: float,
  *     price: string,
+ *     unused: bool,
  *     values: array{volume: string, left: string, opened: string, price: string},
  * }
  * @phpstan-type DripPlanPage array{
@@ -121,6 +123,7 @@ final readonly class DripProps
             fn(BottleState $bottle) => [
                 'id' => $bottle->bottleId,
                 'name' => $this->translator->names->bottle($bottle->bottleId),
+                'unused' => array_filter($this->book->topUps(), fn(TopUp $topUp) => $topUp->bottleId === $bottle->bottleId) === [],
                 'share' => $bottle->volumeMl > 0.0 ? min(1.0, $bottle->leftMl / $bottle->volumeMl) : 0.0,
                 'price' =>
                     ($price = $settings->number(SettingKey::BottlePrice, $bottle->bottleId)) === null

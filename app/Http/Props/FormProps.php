@@ -11,6 +11,7 @@ use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\Retirement;
+use Dripel\Core\Logbook\Span;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Wear\Instrument;
 
@@ -23,7 +24,6 @@ use Dripel\Core\Wear\Instrument;
  * @phpstan-type FormDefaults array{
  *     date: string,
  *     time: string,
- *     rideTime: string,
  *     massUnit: string,
  *     bikes: list<array{
  *         id: int,
@@ -33,6 +33,7 @@ use Dripel\Core\Wear\Instrument;
  *         since: array{date: string, time: string}|null,
  *         chains: list<array{id: int, label: string}>,
  *         pace: string,
+ *         rideTime: string,
  *     }>,
  *     conditions: list<array{value: string, title: string, note: string}>,
  *     instruments: list<InstrumentView>,
@@ -53,11 +54,6 @@ final readonly class FormProps
         return [
             'date' => $q->date($this->translator->nowS, 'yyyy-MM-dd'),
             'time' => $q->date($this->translator->nowS, 'HH:mm'),
-            // A ride is logged after it: it began an hour ago if nothing else is said, but still today.
-            'rideTime' => $q->date(
-                max($this->translator->nowS - 3600, LocalDay::of($this->translator->nowS, $this->translator->zone())->startS()),
-                'HH:mm',
-            ),
             'massUnit' => $q->units->mass,
             'bikes' => array_map(function (int $bikeId) use ($q): array {
                 $span = $this->book->fittings->spanAt($bikeId, $this->translator->nowS);
@@ -68,9 +64,11 @@ final readonly class FormProps
                     'name' => $this->translator->names->bike($bikeId),
                     'chain' => $chainId === null ? null : $this->translator->names->chain($chainId),
                     'chainId' => $chainId,
-                    'since' => $span === null ? null : ['date' => $q->date($span->fromS, 'yyyy-MM-dd'), 'time' => $q->time($span->fromS)],
+                    'since' =>
+                        $span === null ? null : ['date' => $q->date($span->fromS, 'yyyy-MM-dd'), 'time' => $q->date($span->fromS, 'HH:mm')],
                     'chains' => $this->chainsOf($bikeId),
                     'pace' => $this->pace($bikeId),
+                    'rideTime' => $q->date($this->rideS($span), 'HH:mm'),
                 ];
             }, $this->book->bikeIds),
             'conditions' => array_map(
@@ -89,6 +87,17 @@ final readonly class FormProps
             'bottles' => (new DripProps($this->book, $this->translator))->choices(),
             'topUp' => (string) round($q->units->fromKm(WaxTopUp::KM)),
         ];
+    }
+
+    /**
+     * A ride is logged after it: it began an hour ago if nothing else is said, but still today, and on the chain that is on now if that
+     * came on within the hour.
+     */
+    private function rideS(?Span $span): int
+    {
+        $nowS = $this->translator->nowS;
+
+        return max($nowS - 3600, LocalDay::of($nowS, $this->translator->zone())->startS(), $span->fromS ?? 0);
     }
 
     /** What an empty distance comes to; empty where none of its rides was timed. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Models\Device;
+use App\Models\Reading;
 use App\Models\Workshop;
 use App\Text\ChainWords;
 use App\Text\Chart;
@@ -22,6 +23,7 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\ChainSupply;
 use Dripel\Core\Plan\EvenWear;
+use Dripel\Core\Wear\LimitSchool;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Wear\Instrument;
@@ -76,6 +78,7 @@ use Dripel\Core\Wear\WorkshopWear;
  * @phpstan-type KeptInstrument array{
  *     uncertainty: string,
  *     marks_text: string,
+ *     unused: bool,
  *     id: int|null,
  *     kind: value-of<InstrumentKind>,
  *     name: string,
@@ -89,6 +92,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     name: string,
  *     limit: float,
  *     limitText: string,
+ *     limits: list<array{at: float, text: string}>,
  *     school: string,
  *     top: float,
  *     chains: list<WornChain>,
@@ -124,11 +128,13 @@ final readonly class GaugeProps
     /** @return GaugePage */
     public function all(Workshop $workshop): array
     {
+        $used = Reading::query()->in($workshop)->live()->distinct()->pluck('instrument_id')->all();
+
         return [
             'bikes' => array_map($this->bike(...), Rail::all($this->book, $this->translator->nowS, $this->translator->zone())),
             'instruments' => array_values(
                 array_map(
-                    fn(Instrument $instrument) => $this->instrument($instrument),
+                    fn(Instrument $instrument) => $this->instrument($instrument, in_array($instrument->id, $used, true)),
                     array_filter(Instrument::all($this->book->settings), fn(Instrument $instrument) => $instrument->id !== null),
                 ),
             ),
@@ -162,12 +168,25 @@ final readonly class GaugeProps
             fn(ChainState $a, ChainState $b) => ($forecasts[$b->chainId]->nowMean ?? -1.0) <=> ($forecasts[$a->chainId]->nowMean ?? -1.0),
         );
         $limit = $this->book->terms()->ofBike($rail->bikeId, $this->translator->nowS)->limitPct;
+        $speeds = $this->book->settings->whole(SettingKey::BikeSpeeds, $rail->bikeId, 12);
 
         return [
             'id' => $rail->bikeId,
             'name' => $this->translator->names->bike($rail->bikeId),
             'limit' => $limit,
             'limitText' => $q->mark($limit),
+            // What the other schools go by, on the same scale.
+            'limits' => array_values(
+                array_map(
+                    fn(float $pct) => ['at' => $pct, 'text' => $q->mark($pct)],
+                    array_unique(
+                        array_filter(
+                            array_map(fn(LimitSchool $one) => $one->limitPct($speeds), LimitSchool::cases()),
+                            fn(float $pct) => abs($pct - $limit) > 1e-9,
+                        ),
+                    ),
+                ),
+            ),
             'school' => $this->translator->say("schools.{$school->value}.name"),
             // The scale goes a little past the limit, or past the worst of them.
             'top' => max([1.15 * $limit, ...array_map(fn(WearForecastResult $result) => 1.05 * $result->nowP90, array_values($forecasts))]),
@@ -323,10 +342,11 @@ final readonly class GaugeProps
     }
 
     /** @return KeptInstrument */
-    private function instrument(Instrument $instrument): array
+    private function instrument(Instrument $instrument, bool $used): array
     {
         return self::forms($instrument, $this->words) + [
             'uncertainty' => (string) $instrument->uncertainty,
+            'unused' => !$used,
             'marks_text' => implode(' ', $instrument->marks),
         ];
     }

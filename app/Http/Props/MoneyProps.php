@@ -25,6 +25,7 @@ use Dripel\Core\Cost\WorkshopCosts;
 use Dripel\Core\Interval\IntervalEconomyInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PlanTerms;
 
 /**
@@ -45,6 +46,7 @@ use Dripel\Core\Plan\PlanTerms;
  *     beside: list<array{name: string, total: string}>,
  *     unpriced: string,
  *     chart: MoneyChart|null,
+ *     months: ChartView|null,
  *     plain: PlainDripTerms,
  *     work: array{hour: string, text: string},
  * }
@@ -140,6 +142,7 @@ final readonly class MoneyProps
             ],
             'unpriced' => (new StripWords($translator))->unpriced($costs->unpriced($chart === null ? [] : $plain->unpriced)),
             'chart' => $chart,
+            'months' => $this->months($translator, $costs),
             'plain' => $this->terms($translator, $book, $plain),
             'work' => $this->work($translator, $book),
         ];
@@ -258,7 +261,7 @@ final readonly class MoneyProps
             'chart' => Chart::of(
                 $translator->say('ui.chart.money'),
                 new ChartAxis(
-                    $translator->say('ui.chart.month'),
+                    $translator->say('ui.chart.day'),
                     (float) $points[0]->atS,
                     (float) $last->atS,
                     fn(float $atS) => $q->date((int) $atS, 'd MMM y'),
@@ -275,6 +278,43 @@ final readonly class MoneyProps
                 'difference' => $q->money(abs($last->waxedMinor - $last->plainMinor)),
             ]),
         ];
+    }
+
+    /** @return ChartView|null what was paid month by month; null before anything was */
+    private function months(Translator $translator, WorkshopCosts $costs): ?array
+    {
+        $months = $costs->months();
+        if ($months === []) {
+            return null;
+        }
+        $q = $translator->quantities;
+        $startS = fn(string $month): float => (float) LocalDay::named("{$month}-01", $translator->zone())->startS();
+        $last = (string) array_key_last($months);
+        $endS = $startS(date('Y-m', (int) strtotime("{$last}-01 +1 month")));
+
+        return Chart::of(
+            $translator->say('ui.chart.months'),
+            new ChartAxis(
+                $translator->say('ui.chart.month'),
+                $startS((string) array_key_first($months)),
+                $endS,
+                fn(float $atS) => $q->date((int) $atS, 'MMM y'),
+                5,
+                $translator->zone(),
+            ),
+            new ChartAxis($translator->say('ui.chart.spent_month'), 0.0, 1.05 * max(1, ...array_values($months)), $q->money(...), 4),
+            [
+                new ChartLine(
+                    $translator->say('ui.chart.spent'),
+                    array_map(
+                        fn(string $month, int $minor) => ['x' => $startS($month), 'y' => (float) $minor],
+                        array_keys($months),
+                        $months,
+                    ),
+                    'bars',
+                ),
+            ],
+        );
     }
 
     private function money(Translator $translator, ?float $minor): string

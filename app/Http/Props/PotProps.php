@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Actions\Pot\CalibratePot;
-use App\Actions\Pot\KeepPot;
 use App\Actions\PotDay\PotDayJob;
+use App\Actions\Workshop\RemoveUnused;
 use App\Guided\GuidedKind;
 use App\Http\Requests\Pot\PotRequest;
 use App\Models\BathEntry;
@@ -34,7 +34,7 @@ use Dripel\Core\Pot\PotLay;
 use Dripel\Core\Pot\WaxKind;
 
 /**
- * Pots as they stand in Books and on the Shed: how full, how dirty, how hot they were, and what they want.
+ * Pots as they stand on the bench and on the Shed, and their ledgers in Books: how full, how dirty, how hot they were, and what they want.
  *
  * @phpstan-import-type ChartView from Chart
  * @phpstan-import-type Choice from FormProps
@@ -73,18 +73,15 @@ use Dripel\Core\Pot\WaxKind;
  *     for_races: bool,
  * }
  * @phpstan-type PotOutOfUse array{id: int, name: string, about: string, unused: bool, fields: PotFields}
- * @phpstan-type PotInBooks array{
+ * @phpstan-type PotOnShelf array{
  *     cost: string,
  *     smear: string,
  *     calibrated: string,
  *     isCalibrated: bool,
  *     fields: PotFields,
  *     unused: bool,
- *     wax: ChartView|null,
- *     dirt: ChartView|null,
  *     probes: list<array{id: int, name: string, seen: string}>,
  *     heatUps: list<Choice>,
- *     entries: list<array{id: int, day: string, text: string}>,
  *     acts: list<array{value: 'reading'|'remove'|'filter'|'top_up'|'fill', title: string}>,
  *     id: int,
  *     name: string,
@@ -104,10 +101,20 @@ use Dripel\Core\Pot\WaxKind;
  *     next: string,
  *     late: bool,
  * }
+ * @phpstan-type EntryLine array{id: int, day: string, text: string}
+ * @phpstan-type PotLedger array{
+ *     id: int,
+ *     name: string,
+ *     about: string,
+ *     holds: string,
+ *     wax: ChartView|null,
+ *     dirt: ChartView|null,
+ *     entries: list<EntryLine>,
+ * }
  */
 final readonly class PotProps
 {
-    private const ENTRIES = 8;
+    private const ENTRIES = 40;
 
     public function __construct(private Translator $translator) {}
 
@@ -227,7 +234,7 @@ final readonly class PotProps
                         'id' => $pot->id,
                         'name' => $this->translator->names->pot($pot->id),
                         'about' => $this->about($pot->id),
-                        'unused' => KeepPot::unused($workshop, $pot->id),
+                        'unused' => RemoveUnused::unused($workshop, $pot),
                         'fields' => $this->fields($pot->id),
                     ],
                 )
@@ -235,20 +242,12 @@ final readonly class PotProps
         );
     }
 
-    /** @return PotInBooks with what was done lately and what can be done */
-    public function inBooks(Workshop $workshop, BathState $bath, PriceList $prices, DipPickup $pickup): array
+    /** @return PotOnShelf with what can be done to it */
+    public function onShelf(Workshop $workshop, BathState $bath, PriceList $prices, DipPickup $pickup): array
     {
         $ledger = $bath->ledger;
         $facts = PotFacts::of($this->translator->settings, $bath->potId);
         $q = $this->translator->quantities;
-        $rows = BathEntry::query()
-            ->in($workshop)
-            ->live()
-            ->where('component_id', $bath->potId)
-            ->orderByDesc('at')
-            ->orderByDesc('id')
-            ->limit(self::ENTRIES)
-            ->get();
         $acts = array_filter(
             BathEventKind::cases(),
             fn(BathEventKind $kind) => $kind !== BathEventKind::Dip && ($bath->filledS !== null || $kind === BathEventKind::Fill),
@@ -277,10 +276,8 @@ final readonly class PotProps
                 ])
                 : $this->translator->say('pot.not_calibrated', ['loss' => $q->number($facts->lossWPerK, 1)]),
             'fields' => $this->fields($bath->potId),
-            'unused' => KeepPot::unused($workshop, $bath->potId),
+            'unused' => RemoveUnused::unused($workshop, Pot::query()->findOrFail($bath->potId)),
             'isCalibrated' => $facts->calibrated,
-            'wax' => $this->history($bath, 'wax'),
-            'dirt' => $this->history($bath, 'grit'),
             'probes' => array_values(
                 Device::query()
                     ->in($workshop)
@@ -302,12 +299,41 @@ final readonly class PotProps
                     ->all(),
             ),
             'heatUps' => $this->heatUps($workshop, $bath->potId),
+            'acts' => array_values(
+                array_map(
+                    fn(BathEventKind $kind) => ['value' => $kind->value, 'title' => $this->translator->say("pot.kind_act.{$kind->value}")],
+                    $acts,
+                ),
+            ),
+        ];
+    }
+
+    /** @return PotLedger what was in it since it was filled, and what was done to it, the newest first */
+    public function ledger(Workshop $workshop, BathState $bath): array
+    {
+        $q = $this->translator->quantities;
+        $rows = BathEntry::query()
+            ->in($workshop)
+            ->live()
+            ->where('component_id', $bath->potId)
+            ->orderByDesc('at')
+            ->orderByDesc('id')
+            ->limit(self::ENTRIES)
+            ->get();
+
+        return [
+            'id' => $bath->potId,
+            'name' => $this->translator->names->pot($bath->potId),
+            'about' => $this->about($bath->potId),
+            'holds' => $this->of($bath)['holds'],
+            'wax' => $this->history($bath, 'wax'),
+            'dirt' => $this->history($bath, 'grit'),
             'entries' => array_values(
                 $rows
                     ->map(
                         fn(BathEntry $row) => [
                             'id' => $row->id,
-                            'day' => $q->day($row->at),
+                            'day' => $q->date($row->at, 'd MMM y'),
                             'text' => $this->translator->say("pot.done.{$row->kind->value}", [
                                 'pot' => $this->translator->names->pot($bath->potId),
                                 'grams' => $q->mass((float) $row->wax_g + (float) $row->oil_g),
@@ -316,12 +342,6 @@ final readonly class PotProps
                         ],
                     )
                     ->all(),
-            ),
-            'acts' => array_values(
-                array_map(
-                    fn(BathEventKind $kind) => ['value' => $kind->value, 'title' => $this->translator->say("pot.kind_act.{$kind->value}")],
-                    $acts,
-                ),
             ),
         ];
     }

@@ -93,7 +93,7 @@ final readonly class RideTableProps
                     array_filter([
                         $ride->startS === null
                             ? $q->date((int) strtotime("{$ride->date} 12:00 UTC"), 'EEE d MMM y')
-                            : $q->date($ride->startS, 'EEE d MMM y, HH:mm'),
+                            : $q->dayAndTime($ride->startS),
                         $q->distance($ride->km, 1),
                         $ride->hours === null ? '' : $q->hours($ride->hours),
                         $ride->bike,

@@ -14,16 +14,12 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\FitNote;
 use Dripel\Core\Logbook\Part;
-use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Next\NextInput;
 use Dripel\Core\Next\NextItem;
-use Dripel\Core\Next\NextKind;
 use Dripel\Core\Next\NextList;
-use Dripel\Core\Next\NextPart;
 use Dripel\Core\Next\OpenJob;
-use Dripel\Core\Next\Verb;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WorkshopPlan;
@@ -36,31 +32,9 @@ use Dripel\Core\Wear\WorkshopWear;
  * @phpstan-import-type ChainView from ChainProps
  * @phpstan-import-type PotChain from ChainProps
  * @phpstan-import-type FormDefaults from FormProps
+ * @phpstan-import-type NextLine from NextProps
  * @phpstan-import-type PotView from PotProps
  *
- * @phpstan-type NextStep array{
- *     key: string,
- *     kind: value-of<NextKind>,
- *     day: string,
- *     hour: string,
- *     late: bool,
- *     title: string,
- *     reason: string,
- *     job: string|null,
- *     jar: int|null,
- *     urgent: bool,
- *     verb: value-of<Verb>|null,
- *     verbText: string|null,
- *     bike: int|null,
- *     chains: list<int>,
- *     subject: string,
- *     swapTo: int|null,
- *     date: string|null,
- *     time: string|null,
- *     rides: list<int>,
- *     days: list<array{commute: int|null, date: string|null}>,
- * }
- * @phpstan-type NextLine array{part: value-of<NextPart>, line: NextStep, steps: list<NextStep>}
  * @phpstan-type PotWall array{
  *     chains: list<PotChain>,
  *     solventOut: bool,
@@ -135,8 +109,8 @@ final readonly class ShedProps
                 $this->book->inventory()->spareLinks(),
             ),
             'rails' => array_map($this->rail(...), $rails),
-            'next' => array_map($this->next(...), $next),
-            'pot' => $this->pot($rails),
+            'next' => array_map((new NextProps($this->translator, $this->words))->line(...), $next),
+            'pot' => $this->pot(),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }
@@ -170,6 +144,20 @@ final readonly class ShedProps
 
             return ['title' => $title, 'text' => $text];
         }, $this->items()) ?: [['title' => $this->translator->say('ui.shed.next_empty'), 'text' => '']];
+    }
+
+    /** @return list<NextLine> what of Next is done at the bench */
+    public function atTheBench(): array
+    {
+        $props = new NextProps($this->translator, $this->words);
+
+        return array_map($props->line(...), array_merge(...array_map(fn(NextItem $item) => $item->atTheBench(), $this->items())));
+    }
+
+    /** @return list<Rail> */
+    public function rails(): array
+    {
+        return $this->plan->rails;
     }
 
     /** @return list<NextItem> */
@@ -267,72 +255,13 @@ final readonly class ShedProps
         );
     }
 
-    /** @return NextLine */
-    private function next(NextItem $item): array
-    {
-        return ['part' => $item->part()->value, 'line' => $this->step($item), 'steps' => array_map($this->step(...), $item->steps)];
-    }
-
-    /** @return NextStep */
-    private function step(NextItem $item): array
-    {
-        $words = new NextWords($this->translator, $this->words);
-        [$day, $hour] = $words->when($item);
-        [$title, $reason] = $words->sentences($item);
-        $ids = array_map(fn(ChainState $chain) => $chain->chainId, $item->chains);
-        $firstS = ($item->rides[0] ?? null)?->moment->unixS;
-
-        return [
-            'key' => implode('-', [
-                $item->kind->value,
-                $item->evening,
-                $item->bikeId,
-                ...$ids,
-                $firstS,
-                $item->about instanceof JarState ? $item->about->jarId : null,
-            ]),
-            'kind' => $item->kind->value,
-            'day' => $day,
-            'hour' => $hour,
-            'late' => $item->late,
-            'title' => $title,
-            'reason' => $reason,
-            'job' => $item->about instanceof OpenJob ? $item->about->id : null,
-            'jar' => $item->about instanceof JarState ? $item->about->jarId : null,
-            'urgent' => $item->urgent,
-            'verb' => $item->verb?->value,
-            'verbText' => $item->verb === null ? null : $this->translator->say("ui.verbs.{$item->verb->value}"),
-            'bike' => $item->bikeId,
-            'chains' => $ids,
-            'subject' => $ids === [] ? '' : $this->translator->names->fullChain($ids[0]),
-            'swapTo' => $item->swapTo?->chainId,
-            'date' => $firstS === null ? null : $this->translator->quantities->date($firstS, 'yyyy-MM-dd'),
-            // A ride known only by its day comes after all that is done on it: the chain was on from its beginning.
-            'time' =>
-                $firstS === null
-                    ? null
-                    : ($item->rides[0]->moment->precision === Precision::Day
-                        ? '00:00'
-                        : $this->translator->quantities->date($firstS, 'HH:mm')),
-            'rides' => $item->kind === NextKind::NoBike ? array_map(fn(Ride $ride) => $ride->id, $item->rides) : [],
-            'days' =>
-                $item->kind === NextKind::Commute
-                    ? array_map(fn(Ride $ride) => ['commute' => $ride->guess?->commuteId, 'date' => $ride->guess?->date], $item->rides)
-                    : [],
-        ];
-    }
-
-    /**
-     * @param list<Rail> $rails
-     *
-     * @return PotWall
-     */
-    private function pot(array $rails): array
+    /** @return PotWall */
+    public function pot(): array
     {
         $chains = [];
         $next = $this->plan->nextPot();
         $inJob = array_merge(...array_map(fn(OpenJob $job) => $job->planned ? [] : $job->chainIds, $this->jobs));
-        foreach ($rails as $rail) {
+        foreach ($this->plan->rails as $rail) {
             foreach ([...$rail->hanging, ...$rail->fitted === null ? [] : [$rail->fitted]] as $chain) {
                 if (!$chain->wear->pastLimit && !$chain->terms->dripOnly && !in_array($chain->chainId, $inJob, true)) {
                     $chains[] = $this->chains->forPot($chain, in_array($chain->chainId, $next, true));

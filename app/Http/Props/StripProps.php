@@ -102,7 +102,7 @@ final readonly class StripProps
         $ids = array_map(fn(Chain $chain) => $chain->id, $chosen);
 
         return [
-            'chains' => $this->chains($workshop, ($this->readBook)($workshop), $translator, $ids),
+            'chains' => $this->waiting($workshop, ($this->readBook)($workshop), $ids),
             'chosen' => $ids,
             'usual' => Protocols::DEFAULT,
             'protocols' => array_map(
@@ -135,8 +135,9 @@ final readonly class StripProps
      *
      * @return list<StripChain> what wants stripping: greased or oiled, or chosen by whoever came here
      */
-    private function chains(Workshop $workshop, Book $book, Translator $translator, array $chosen): array
+    public function waiting(Workshop $workshop, Book $book, array $chosen = []): array
     {
+        $translator = $this->translators->current();
         $jobs = $this->openJobs->byChain($workshop);
         $chains = [];
         foreach ($book->chainIds as $id) {

@@ -8,6 +8,8 @@ use App\Logbook\EntryType;
 use App\Text\ChainWords;
 use App\Text\Translator;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainCycle;
+use Dripel\Core\Logbook\ChainCycles;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
@@ -21,10 +23,34 @@ use Dripel\Core\Logbook\WipeDown;
 use Dripel\Core\Wear\WearReading;
 
 /**
- * One chain's life, the newest first.
+ * One chain's life, coat by coat, the newest first.
  *
- * @phpstan-type TimelineEntryView array{type: string, id: int|null, day: string, time: string|null, date: string, text: string, left?: string|null}
- * @phpstan-type TimelineView array{entries: list<TimelineEntryView>, more: int}
+ * @phpstan-type TimelineEntryView array{
+ *     type: string,
+ *     id: int|null,
+ *     day: string,
+ *     time: string|null,
+ *     date: string,
+ *     clock: string,
+ *     text: string,
+ *     left?: string|null,
+ * }
+ * @phpstan-type CycleView array{
+ *     key: string,
+ *     title: string,
+ *     text: string,
+ *     share: float,
+ *     loud: bool,
+ *     open: bool,
+ *     entries: list<TimelineEntryView>,
+ * }
+ * @phpstan-type TimelineView array{
+ *     cycles: list<CycleView>,
+ *     interval: float|null,
+ *     intervalText: string,
+ *     far: string,
+ *     more: int,
+ * }
  */
 final readonly class TimelineProps
 {
@@ -32,6 +58,82 @@ final readonly class TimelineProps
 
     /** @return TimelineView */
     public function of(ChainState $chain, int $most): array
+    {
+        $q = $this->translator->quantities;
+        $cycles = array_reverse(ChainCycles::of($this->book->history($chain->chainId), $this->book->settings, $chain->terms->dripOnly));
+        $shown = array_slice($cycles, 0, $most);
+        $lines = $this->lines($chain);
+        $intervalKm = $chain->terms->hoursAlone ? null : $chain->terms->intervalKm;
+        $farKm = 1.05 * max([1.0, $intervalKm ?? 0.0, ...array_map(fn(ChainCycle $cycle) => $cycle->effectiveKm, $shown)]);
+
+        return [
+            'cycles' => array_map(
+                fn(ChainCycle $cycle, int $i) => $this->cycle(
+                    $cycle,
+                    $i === 0,
+                    $farKm,
+                    // What was put on before any wax stands with the oldest.
+                    $this->within($lines, $i === count($cycles) - 1 ? PHP_INT_MIN : $cycle->fromS, $cycle->untilS ?? PHP_INT_MAX),
+                ),
+                $shown,
+                array_keys($shown),
+            ),
+            'interval' => $intervalKm === null ? null : $intervalKm / $farKm,
+            'intervalText' => $intervalKm === null ? '' : $q->distance($intervalKm),
+            'far' => $q->distance($farKm),
+            'more' => max(0, count($cycles) - $most),
+        ];
+    }
+
+    /**
+     * @param list<TimelineEntryView> $entries
+     *
+     * @return CycleView
+     */
+    private function cycle(ChainCycle $cycle, bool $newest, float $farKm, array $entries): array
+    {
+        $q = $this->translator->quantities;
+        $begin = match (true) {
+            $cycle->begin === null => 'none',
+            $cycle->begin instanceof Opening => "opening.{$cycle->begin->wax->value}",
+            default => $cycle->begin->kind()->value,
+        };
+
+        return [
+            'key' => (string) $cycle->fromS,
+            'title' => $this->translator->say("chain.cycle.{$begin}", [
+                'day' => $q->date($cycle->begin->moment->unixS ?? $cycle->fromS, 'd MMM y'),
+            ]),
+            'text' =>
+                $cycle->rides === 0
+                    ? $this->translator->say('chain.cycle.not_ridden')
+                    : trans_choice('chain.cycle.ridden', $cycle->rides, [
+                            'km' => $q->distance($cycle->km),
+                            'dry' => $q->distance($cycle->effectiveKm),
+                        ]) .
+                        ($cycle->topUps > 0 ? trans_choice('chain.cycle.top_ups', $cycle->topUps) : '') .
+                        ($cycle->loud ? $this->translator->say('chain.cycle.loud') : ''),
+            'share' => $cycle->effectiveKm / $farKm,
+            'loud' => $cycle->loud,
+            'open' => $newest,
+            'entries' => $entries,
+        ];
+    }
+
+    /**
+     * @param list<array{int, int, TimelineEntryView}> $lines
+     *
+     * @return list<TimelineEntryView>
+     */
+    private function within(array $lines, int $fromS, int $untilS): array
+    {
+        return array_values(
+            array_map(fn(array $line) => $line[2], array_filter($lines, fn(array $line) => $line[0] >= $fromS && $line[0] < $untilS)),
+        );
+    }
+
+    /** @return list<array{int, int, TimelineEntryView}> by instant and rank, the newest first */
+    private function lines(ChainState $chain): array
     {
         $history = $this->book->history($chain->chainId);
         $lines = array_map(fn(Entry $entry) => [$entry->moment->unixS, $entry->kind()->rank(), $this->line($entry, $chain)], [
@@ -61,10 +163,7 @@ final readonly class TimelineProps
         }
         usort($lines, fn(array $a, array $b) => $b[0] <=> $a[0] ?: $b[1] <=> $a[1]);
 
-        return [
-            'entries' => array_map(fn(array $line) => $line[2], array_slice($lines, 0, $most)),
-            'more' => max(0, count($lines) - $most),
-        ];
+        return $lines;
     }
 
     /** @return TimelineEntryView */
@@ -148,6 +247,7 @@ final readonly class TimelineProps
             'day' => $q->date($atS, 'EEE d MMM y'),
             'time' => $precision === Precision::Day ? null : $q->time($atS),
             'date' => $q->date($atS, 'yyyy-MM-dd'),
+            'clock' => $precision === Precision::Day ? '' : $q->date($atS, 'HH:mm'),
             'text' => $text,
         ];
     }

@@ -50,7 +50,7 @@ final readonly class TrackProps
             'track' => [
                 'id' => $track->id,
                 'name' => $track->name,
-                'start' => $track->start === null ? null : $q->date($track->start, 'EEE d MMM y, HH:mm'),
+                'start' => $track->start === null ? null : $q->dayAndTime($track->start),
                 'km' => $q->distance($track->km, 1),
                 'moving' => $track->moving_hours === null ? null : $q->hours($track->moving_hours),
                 'elapsed' => $track->elapsed_hours === null ? null : $q->hours($track->elapsed_hours),

@@ -189,7 +189,9 @@ final readonly class TracksProps
             'start' =>
                 $track->start === null
                     ? '—'
-                    : $q->date($track->start, $track->precision === Precision::Minute ? 'EEE d MMM y, HH:mm' : 'EEE d MMM y'),
+                    : ($track->precision === Precision::Minute
+                        ? $q->dayAndTime($track->start)
+                        : $q->date($track->start, 'EEE d MMM y')),
             'km' => $q->distance($track->km, 1),
             'moving' => $track->moving_hours === null ? '' : $q->hours($track->moving_hours),
             'bike' => $guess->bikeId,
@@ -214,7 +216,7 @@ final readonly class TracksProps
                         'km' => $q->distance($same->km, 1),
                         'bike' =>
                             $same->bikeId === null
-                                ? $this->translator->say('ui.road.no_bike')
+                                ? $this->translator->say('ui.rides.no_bike')
                                 : $this->translator->names->bike($same->bikeId),
                     ]),
             'inbox' => $track->source === TrackSource::Inbox,

@@ -60,15 +60,16 @@ use Dripel\Core\Wear\LimitSchool;
  * @phpstan-type Comparison array{
  *     rows: list<ComparedRow>,
  *     economy: Economy|null,
- *     wear: ChartView|null,
+ *     against: string,
+ *     differences: list<string>,
  *     bike: array{id: int, name: string, rate: string}|null,
  *     unpriced: string,
  * }
  */
 final readonly class WhatIfProps
 {
-    /** A wear curve is drawn through so many weeks. */
-    private const POINTS = 60;
+    /** House rule: what costs so much more than the cheapest at most is as good. */
+    private const AS_GOOD = 0.05;
 
     public function __construct(private Book $book, private Translator $translator) {}
 
@@ -76,7 +77,6 @@ final readonly class WhatIfProps
     public function page(): array
     {
         $units = $this->translator->quantities->units;
-        $bikeId = $this->book->bikeIds[0] ?? null;
         $row = fn(float $km, string $rotation = 'even', bool $drip = false): array => [
             'interval' => (string) round($units->fromKm($km)),
             'chains' => null,
@@ -84,10 +84,12 @@ final readonly class WhatIfProps
             'limit' => null,
             'drip_only' => $drip,
         ];
-        $now = $bikeId === null ? 300.0 : $this->book->terms()->ofBike($bikeId, $this->translator->nowS)->intervalKm;
+        $now = 10.0 * round($units->fromKm(WorkshopYears::intervalKm($this->book, $this->translator->nowS)) / 10.0);
+        // What one does now goes first: the others are held against it.
+        $others = array_slice(array_filter([200.0, 300.0, 400.0], fn(float $km) => abs($units->fromKm($km) - $now) > 0.05 * $now), 0, 2);
 
         return [
-            'policies' => [$row(200.0), $row($now), $row(400.0), $row(200.0, 'even', true)],
+            'policies' => [$row($units->toKm($now)), ...array_map(fn(float $km) => $row($km), $others), $row(200.0, 'even', true)],
             'intervals' => $this->intervals(),
             'most' => WhatIfRequest::MOST,
             'rotations' => array_map(
@@ -137,7 +139,7 @@ final readonly class WhatIfProps
     public function compare(WorkshopYears $workshop, array $policies, array $schools, int $years, ?int $bikeId): array
     {
         if ($workshop->bikes === []) {
-            return ['rows' => [], 'economy' => null, 'wear' => null, 'bike' => null, 'unpriced' => ''];
+            return ['rows' => [], 'economy' => null, 'against' => '', 'differences' => [], 'bike' => null, 'unpriced' => ''];
         }
         $inputs = array_map(
             fn(SimulatedPolicy $policy, ?LimitSchool $school) => $workshop->input($policy, $years, $school),
@@ -163,7 +165,8 @@ final readonly class WhatIfProps
                 $inputs,
             ),
             'economy' => $this->economy($workshop, $bike, $years),
-            'wear' => $this->wearChart($results, $inputs, $bike, $years),
+            'against' => $this->translator->say('ui.what_if.difference.against', ['name' => $this->nameOf($inputs[0])]),
+            'differences' => $this->differences($results, $inputs),
             'bike' => [
                 'id' => (int) $bike->id,
                 'name' => $this->translator->names->bike((int) $bike->id),
@@ -230,40 +233,34 @@ final readonly class WhatIfProps
      * @param list<SimulateResult> $results
      * @param list<SimulateInput> $inputs
      *
-     * @return ChartView the mean wear of the chains of a bike against the limit of each policy
+     * @return list<string> what each of the others costs, takes and wears out against the first
      */
-    private function wearChart(array $results, array $inputs, SimulatedBike $bike, int $years): array
+    private function differences(array $results, array $inputs): array
     {
-        $say = fn(string $code): string => $this->translator->say("ui.chart.{$code}");
-        $number = $this->translator->quantities->number(...);
-        $lines = array_map(
-            function (SimulateResult $result, SimulateInput $input, int $n) use ($bike, $years): ChartLine {
-                $limitPct = array_column($input->bikes, 'limitPct', 'id')[$bike->id] ?? $bike->limitPct;
-                $wear = $result->meanWearPct($bike->id, max(1, intdiv(count($result->weeks), self::POINTS)));
-                $last = max(1, count($wear) - 1);
-
-                return new ChartLine(
-                    $n + 1 . '. ' . $this->nameOf($input),
-                    array_map(
-                        fn(float $pct, int $i) => ['x' => ($years * $i) / $last, 'y' => (100.0 * $pct) / $limitPct],
-                        $wear,
-                        array_keys($wear),
-                    ),
-                );
-            },
-            $results,
-            $inputs,
-            array_keys($inputs),
+        $q = $this->translator->quantities;
+        $first = $results[0];
+        $bought = fn(SimulateResult $result): int => (int) $result->sum(fn(SimulatedWeek $week) => $week->bought);
+        $against = fn(string $what, float $difference, string $amount): string => $this->translator->say(
+            "ui.what_if.difference.{$what}." . ($difference > 0.0 ? 'more' : 'less'),
+            ['amount' => $amount],
         );
-        $most = max(110.0, ...array_merge(...array_map(fn(ChartLine $line) => array_column($line->points, 'y'), $lines)));
+        $said = [];
+        foreach (array_slice($results, 1, null, true) as $n => $result) {
+            $money = $result->cost() - $first->cost();
+            $hours = round(($result->minutes() - $first->minutes()) / 60.0);
+            $chains = $bought($result) - $bought($first);
+            $parts = array_filter([
+                abs($money) < 0.5 ? '' : $against('money', $money, $q->money(abs($money))),
+                $hours === 0.0 ? '' : $against('hours', $hours, $q->number(abs($hours))),
+                $chains === 0 ? '' : $against('chains', (float) $chains, (string) abs($chains)),
+            ]);
+            $said[] = $this->translator->say('ui.what_if.difference.of', [
+                'name' => $this->nameOf($inputs[$n]),
+                'what' => implode(', ', $parts) ?: $this->translator->say('ui.what_if.difference.none'),
+            ]);
+        }
 
-        return Chart::of(
-            $say('wear_over_years'),
-            new ChartAxis($say('years'), 0.0, (float) $years, fn(float $year) => $number($year, $year === floor($year) ? 0 : 1)),
-            new ChartAxis($say('of_limit'), 0.0, min(140.0, $most), fn(float $percent) => $number($percent) . "\u{a0}%"),
-            $lines,
-            [['at' => 100.0, 'text' => $this->translator->say('ui.what_if.at_limit')]],
-        );
+        return $said;
     }
 
     private function nameOf(SimulateInput $input): string
@@ -284,6 +281,7 @@ final readonly class WhatIfProps
         $say = fn(string $code): string => $this->translator->say("ui.{$code}");
         $points = array_map(fn(EconomyRow $row) => ['x' => $shown($row->intervalKm), 'y' => $row->costPer1000Km], $found->rows);
         $at = array_column($points, 'x');
+        [$fromKm, $toKm] = $found->within(self::AS_GOOD);
 
         return [
             'chart' => Chart::of(
@@ -295,15 +293,19 @@ final readonly class WhatIfProps
                     ['at' => max(min($at), min(max($at), $shown($own))), 'text' => $say('what_if.yours')],
                     ['at' => $shown($found->best->intervalKm), 'text' => $say('what_if.cheapest')],
                 ],
+                span: ['from' => $shown($fromKm), 'to' => $shown($toKm), 'text' => $say('what_if.as_good')],
             ),
-            'text' => $this->translator->say($found->atEdge ? 'ui.what_if.best_edge' : 'ui.what_if.best', [
-                'best' => $q->distance($found->best->intervalKm),
-                'money' => $q->money($found->best->costPer1000Km),
-                'own' => $q->distance($own),
-                'own_money' => $q->money($nearest->costPer1000Km),
-                'bike' => $this->translator->names->bike((int) $bike->id),
-                'outside' => $found->best->extrapolated ? $this->translator->say('ui.what_if.outside') : '',
-            ]),
+            'text' =>
+                $this->translator->say($found->atEdge ? 'ui.what_if.best_edge' : 'ui.what_if.best', [
+                    'best' => $q->distance($found->best->intervalKm),
+                    'money' => $q->money($found->best->costPer1000Km),
+                    'own' => $q->distance($own),
+                    'own_money' => $q->money($nearest->costPer1000Km),
+                    'bike' => $this->translator->names->bike((int) $bike->id),
+                    'outside' => $found->best->extrapolated ? $this->translator->say('ui.what_if.outside') : '',
+                ]) .
+                ' ' .
+                $this->translator->say('ui.what_if.flat', ['from' => $q->distance($fromKm), 'to' => $q->distance($toKm)]),
         ];
     }
 }

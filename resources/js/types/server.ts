@@ -48,6 +48,8 @@ export type StepDrawing = 'route' | 'route_single' | 'inner_ends' | 'pin_ends' |
 
 export type StepKind = 'bath' | 'ultrasonic' | 'sieve' | 'scrub' | 'hot_water' | 'rinse' | 'wipe' | 'hang' | 'dry' | 'blow_dry'
 
+export type Supply = 'chain' | 'cassette' | 'ring' | 'jockey_wheels' | 'quick_link' | 'wax' | 'drip_wax' | 'white_spirit' | 'methylated_spirit' | 'isopropyl_alcohol' | 'acetone' | 'petrol' | 'lamp_oil' | 'degreaser'
+
 export type Verb = 'wet' | 'pot_day' | 'topup' | 'wipe' | 'swap' | 'convert' | 'strip' | 'retire' | 'fit' | 'choose_bike' | 'confirm' | 'measure' | 'add' | 'look' | 'go' | 'ahead' | 'jar'
 
 export type WaxThen = 'known' | 'unknown' | 'none'
@@ -61,6 +63,13 @@ export interface ArrivePage {
   interval: string
   kinds: Choice[]
   forms: FormDefaults
+}
+
+export interface BenchWork {
+  what: 'strip' | 'drip' | 'brush' | 'convert'
+  title: string
+  text: string
+  choices: { title: string; text: string; href: string; due: boolean }[]
 }
 
 export interface BikePage {
@@ -95,22 +104,6 @@ export interface BikePage {
   schools: { value: string; title: string; reason: string }[]
 }
 
-export interface BooksPage {
-  pots: PotInBooks[]
-  potsOutOfUse: PotOutOfUse[]
-  potChoices: PotChoices
-  jars: JarView[]
-  bottles: BottleView[]
-  prices: PriceLine[]
-  parts: PartInBooks[]
-  links: LinkInDrawer[]
-  solvents: SolventChoice[]
-  roles: Choice[]
-  supplies: { value: string; title: string; unit: string; usual: '1' | '1000' }[]
-  units: { mass: string; temperature: string; currency: string }
-  forms: FormDefaults
-}
-
 export interface BottleView {
   left: string
   about: string
@@ -118,7 +111,17 @@ export interface BottleView {
   name: string
   share: number
   price: string
+  unused: boolean
   values: { volume: string; left: string; opened: string; price: string }
+}
+
+export interface CalendarView {
+  months: string[]
+  days: string[]
+  firstDay: number
+  twelveHours: boolean
+  today: string
+  words: { today: string; tomorrow: string; yesterday: string }
 }
 
 export interface ChainKnown {
@@ -148,10 +151,7 @@ export interface ChainPage {
   opening: OpeningView | null
   link: LinkOfChain | null
   why: WhyView[]
-  timeline: {
-    entries: { type: string; id: number | null; day: string; time: string | null; date: string; text: string; left?: string | null }[]
-    more: number
-  }
+  timeline: TimelineView
   edit: {
     label: string
     speeds: string
@@ -216,7 +216,7 @@ export interface ChartAxisView {
 
 export interface ChartLineView {
   name: string
-  kind: 'line' | 'step' | 'dots'
+  kind: 'line' | 'step' | 'dots' | 'bars'
   points: { x: number; y: number; low: number | null; high: number | null; text: string | null }[]
 }
 
@@ -234,6 +234,7 @@ export interface ChartView {
   moments: ChartMark[]
   zone: { from: number; to: number; text: string } | null
   stretch: { y: number; from: number; to: number } | null
+  span: { from: number; to: number; text: string } | null
   columns: string[]
   rows: { x: number; cells: string[] }[]
 }
@@ -251,6 +252,7 @@ export interface CommandAnswer {
   cautions: string[]
   examples: string[]
   next: { title: string; text: string }[]
+  places: Place[]
 }
 
 export interface CommuteLine {
@@ -291,7 +293,8 @@ export interface ComparedRow {
 export interface Comparison {
   rows: ComparedRow[]
   economy: Economy | null
-  wear: ChartView | null
+  against: string
+  differences: string[]
   bike: { id: number; name: string; rate: string } | null
   unpriced: string
 }
@@ -335,6 +338,16 @@ export interface ConversionPage {
   ways: { way: ConversionWay; title: string; text: string; proposed: boolean; chosen: boolean }[]
   chain: number | null
   forms: FormDefaults
+}
+
+export interface CycleView {
+  key: string
+  title: string
+  text: string
+  share: number
+  loud: boolean
+  open: boolean
+  entries: TimelineEntryView[]
 }
 
 export interface DoneView {
@@ -387,6 +400,12 @@ export interface Economy {
   chart: ChartView
 }
 
+export interface EntryLine {
+  id: number
+  day: string
+  text: string
+}
+
 export interface EstimateValues {
   distance: string
   from: string
@@ -410,7 +429,6 @@ export interface ForecastView {
 export interface FormDefaults {
   date: string
   time: string
-  rideTime: string
   massUnit: string
   bikes: {
     id: number
@@ -420,6 +438,7 @@ export interface FormDefaults {
     since: { date: string; time: string } | null
     chains: { id: number; label: string }[]
     pace: string
+    rideTime: string
   }[]
   conditions: { value: string; title: string; note: string }[]
   instruments: InstrumentView[]
@@ -443,6 +462,20 @@ export interface HeatView {
   chart: ChartView
 }
 
+export interface HelpPage {
+  loop: HelpText[]
+  words: { title: string; words: HelpText[] }[]
+  figures: { title: string; formula: string; source: string }[]
+  more: HelpText[]
+  safety: string[]
+}
+
+export interface HelpText {
+  key: string
+  title: string
+  text: string
+}
+
 export interface HereView {
   person: string
   role: Role
@@ -452,6 +485,7 @@ export interface HereView {
   revision: number
   distanceUnit: string
   currency: string
+  calendar: CalendarView
 }
 
 export interface HistoryLine {
@@ -465,9 +499,9 @@ export interface HistoryLine {
 export interface HistoryPage {
   actions: HistoryLine[]
   page: number
-  pages: number
-  bike: number | null
-  chain: number | null
+  more: boolean
+  months: { value: string; title: string }[]
+  search: SearchView
   bikes: { value: number; title: string }[]
   chains: { value: number; title: string }[]
 }
@@ -480,6 +514,27 @@ export interface InstrumentView {
   marks: string[]
   pitches: number
   zero: string
+}
+
+export interface JarHazard {
+  signal: string | null
+  text: string
+  by: string
+  jars: string
+}
+
+export interface JarLedger {
+  id: number
+  name: string
+  holds: string
+  entries: EntryLine[]
+}
+
+export interface JarOutOfUse {
+  id: number
+  name: string
+  role: JarRole
+  unused: boolean
 }
 
 export interface JarView {
@@ -498,11 +553,9 @@ export interface JarView {
   spent: string | null
   settling: string | null
   inJob: string | null
-  hazard: string
-  hazardBy: string
   signal: string | null
+  unused: boolean
   volume: string
-  entries: { id: number; day: string; text: string }[]
   acts: { value: JarAct; title: string; volume: boolean }[]
 }
 
@@ -633,6 +686,7 @@ export interface JobView {
 export interface KeptInstrument {
   uncertainty: string
   marks_text: string
+  unused: boolean
   id: number | null
   kind: InstrumentKind
   name: string
@@ -718,6 +772,7 @@ export interface MoneyPage {
   beside: { name: string; total: string }[]
   unpriced: string
   chart: MoneyChart | null
+  months: ChartView | null
   plain: PlainDripTerms
   work: { hour: string; text: string }
 }
@@ -820,6 +875,10 @@ export interface PartWearView {
   warning: string | null
 }
 
+export interface PartsPage {
+  parts: PartInBooks[]
+}
+
 export interface PartsTablePage {
   columns: string[]
   text: string | null
@@ -836,6 +895,12 @@ export interface PersonView {
   name: string
   email: string
   role: string
+}
+
+export interface Place {
+  title: string
+  what: string
+  href: string
 }
 
 export interface PlainDripTerms {
@@ -1042,18 +1107,25 @@ export interface PotFields {
   for_races: boolean
 }
 
-export interface PotInBooks {
+export interface PotLedger {
+  id: number
+  name: string
+  about: string
+  holds: string
+  wax: ChartView | null
+  dirt: ChartView | null
+  entries: EntryLine[]
+}
+
+export interface PotOnShelf {
   cost: string
   smear: string
   calibrated: string
   isCalibrated: boolean
   fields: PotFields
   unused: boolean
-  wax: ChartView | null
-  dirt: ChartView | null
   probes: { id: number; name: string; seen: string }[]
   heatUps: Choice[]
-  entries: { id: number; day: string; text: string }[]
   acts: { value: 'reading' | 'remove' | 'filter' | 'top_up' | 'fill'; title: string }[]
   id: number
   name: string
@@ -1080,6 +1152,22 @@ export interface PotOutOfUse {
   about: string
   unused: boolean
   fields: PotFields
+}
+
+export interface PotPage {
+  evening: NextLine[]
+  wall: PotWall
+  works: BenchWork[]
+  pots: PotOnShelf[]
+  potsOutOfUse: PotOutOfUse[]
+  potChoices: PotChoices
+  jars: JarView[]
+  jarsOutOfUse: JarOutOfUse[]
+  hazards: JarHazard[]
+  solvents: SolventChoice[]
+  roles: Choice[]
+  units: { mass: string; temperature: string }
+  forms: FormDefaults
 }
 
 export interface PotView {
@@ -1114,6 +1202,7 @@ export interface PriceLine {
   amount: string
   quantity: string
   from: string
+  values: { supply: Supply; amount: string; quantity: string; date: string }
 }
 
 export interface ProtocolCardPage {
@@ -1216,6 +1305,10 @@ export interface RideImportView {
 export interface RidePage {
   strip: StripDay[]
   rides: RideView[]
+  found: string
+  months: { value: string; title: string }[]
+  chains: { value: number; title: string }[]
+  search: SearchView
   page: number
   pages: number
   bike: number | null
@@ -1246,6 +1339,7 @@ export interface RideView {
   day: string
   date: string
   time: string | null
+  clock: string
   bike: number | null
   bikeName: string
   estimated: boolean
@@ -1261,31 +1355,26 @@ export interface RideView {
   left: string | null
 }
 
+export interface SearchView {
+  text: string
+  bike: number | null
+  chain: number | null
+  condition: string
+  from: string
+  to: string
+  sort: string
+}
+
 export interface SettingsPage {
-  values: {
-    name: string
-    time_zone: string
-    distance_unit: string
-    temperature_unit: string
-    mass_unit: string
-    currency: string
-    language: string
-    interval: string
-    limit_school: 'strict' | 'by_speeds' | 'one_mark' | 'digital'
-    ready_school: 'cold' | 'next_day'
-    topups_most: string
-    drip_dry_hours: string
-    excess_school: 'wipe' | 'leave'
-    drip_clean: DripCleanSchool
-    wipe_rides: string
-    factors: Record<string, string>
-  }
+  values: SettingsValues
   factors: { value: string; name: string; house: boolean }[]
   choices: {
     zones: string[]
     distance: string[]
     temperature: Choice[]
     mass: string[]
+    clocks: Choice[]
+    firstDays: Choice[]
     currencies: string[]
     languages: Choice[]
     schools: { value: string; title: string; reason: string }[]
@@ -1300,6 +1389,27 @@ export interface SettingsPage {
   tables: string[]
   lan: string | null
   invitations: { id: number; role: string; until: string }[]
+}
+
+export interface SettingsValues {
+  name: string
+  time_zone: string
+  distance_unit: string
+  temperature_unit: string
+  mass_unit: string
+  clock: string
+  first_day: string
+  currency: string
+  language: string
+  interval: string
+  limit_school: 'strict' | 'by_speeds' | 'one_mark' | 'digital'
+  ready_school: 'cold' | 'next_day'
+  topups_most: string
+  drip_dry_hours: string
+  excess_school: 'wipe' | 'leave'
+  drip_clean: DripCleanSchool
+  wipe_rides: string
+  factors: Record<string, string>
 }
 
 export interface ShedPage {
@@ -1326,6 +1436,15 @@ export interface SolventChoice {
 export interface SpareLink {
   id: number
   title: string
+}
+
+export interface StockPage {
+  bottles: BottleView[]
+  prices: PriceLine[]
+  links: LinkInDrawer[]
+  supplies: SupplyChoice[]
+  currency: string
+  today: string
 }
 
 export interface StripChain {
@@ -1365,6 +1484,13 @@ export interface StripPlanView {
   offers: { school: string | null; href: string | null; text: string }[]
 }
 
+export interface SupplyChoice {
+  value: string
+  title: string
+  unit: string
+  usual: '1' | '1000'
+}
+
 export interface TimeAxis {
   from: number
   until: number
@@ -1383,12 +1509,16 @@ export interface TimelineEntryView {
   day: string
   time: string | null
   date: string
+  clock: string
   text: string
   left?: string | null
 }
 
 export interface TimelineView {
-  entries: TimelineEntryView[]
+  cycles: CycleView[]
+  interval: number | null
+  intervalText: string
+  far: string
   more: number
 }
 
@@ -1438,6 +1568,11 @@ export interface WaitingTrack {
   inbox: boolean
   byItself: boolean
   against: string | null
+}
+
+export interface WaxBooksPage {
+  pots: PotLedger[]
+  jars: JarLedger[]
 }
 
 export interface WearView {
@@ -1510,6 +1645,7 @@ export interface WornBike {
   name: string
   limit: number
   limitText: string
+  limits: { at: number; text: string }[]
   school: string
   top: number
   chains: WornChain[]

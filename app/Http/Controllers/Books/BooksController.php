@@ -6,48 +6,46 @@ namespace App\Http\Controllers\Books;
 
 use App\Actions\Cost\SetPrice;
 use App\Actions\Part\AddLink;
-use App\Actions\Strip\AddJar;
-use App\Actions\Strip\TendJar;
 use App\Http\Controllers\Controller;
 use App\Http\Props\BooksProps;
 use App\Http\Requests\Cost\PriceRequest;
 use App\Http\Requests\Part\LinkRequest;
-use App\Http\Requests\Strip\JarRequest;
-use App\Http\Requests\Strip\TendRequest;
-use App\Models\Jar;
+use App\Models\Price;
 use App\Support\CurrentWorkshop;
 use Dripel\Core\Cost\Supply;
 use Illuminate\Http\RedirectResponse;
 use Inertia\Inertia;
 use Inertia\Response;
 
-/** Jars, prices and spare quick links. */
+/** The records: wax and solvent, what is in stock, cassettes and rings. */
 final class BooksController extends Controller
 {
-    public function index(CurrentWorkshop $current, BooksProps $props): Response
+    public function wax(CurrentWorkshop $current, BooksProps $props): Response
     {
-        return Inertia::render('Books/Books', $props->all($current->workshop()));
+        return Inertia::render('Books/Wax', $props->wax($current->workshop()));
     }
 
-    public function storeJar(JarRequest $request, AddJar $addJar): RedirectResponse
+    public function stock(CurrentWorkshop $current, BooksProps $props): Response
     {
-        return $this->done(
-            $addJar(
-                $request->context(),
-                $request->string('name')->trim()->toString(),
-                $request->role(),
-                $request->moment(),
-                $request->filling(),
-            ),
-        );
+        return Inertia::render('Books/Stock', $props->stock($current->workshop()));
     }
 
-    public function tend(TendRequest $request, Jar $jar, TendJar $tendJar): RedirectResponse
+    public function parts(CurrentWorkshop $current, BooksProps $props): Response
     {
-        return $this->done($tendJar($request->context(), $jar, $request->entry(), $request->moment(), $request->note()));
+        return Inertia::render('Books/Parts', $props->parts($current->workshop()));
     }
 
     public function storePrice(PriceRequest $request, SetPrice $setPrice): RedirectResponse
+    {
+        return $this->price($request, null, $setPrice);
+    }
+
+    public function updatePrice(PriceRequest $request, Price $price, SetPrice $setPrice): RedirectResponse
+    {
+        return $this->price($request, $price, $setPrice);
+    }
+
+    private function price(PriceRequest $request, ?Price $price, SetPrice $setPrice): RedirectResponse
     {
         return $this->done(
             $setPrice(
@@ -56,6 +54,7 @@ final class BooksController extends Controller
                 $request->amountMinor(),
                 $request->float('quantity'),
                 $request->from(),
+                $price,
             ),
         );
     }

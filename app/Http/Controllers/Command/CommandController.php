@@ -8,6 +8,7 @@ use App\Command\CommandParser;
 use App\Command\Examples;
 use App\Command\NotUnderstood;
 use App\Command\Phrase;
+use App\Command\Places;
 use App\Exceptions\UndoBlocked;
 use App\Http\Controllers\Controller;
 use App\Http\Props\ReadShed;
@@ -22,6 +23,7 @@ use Illuminate\Validation\ValidationException;
  * The command line: said in a sentence first, then done.
  *
  * @phpstan-import-type ChangedChain from ChangeWords
+ * @phpstan-import-type Place from Places
  *
  * @phpstan-type CommandAnswer array{
  *     sentence: string|null,
@@ -31,6 +33,7 @@ use Illuminate\Validation\ValidationException;
  *     cautions: list<string>,
  *     examples: list<string>,
  *     next: list<array{title: string, text: string}>,
+ *     places: list<Place>,
  * }
  */
 final class CommandController extends Controller
@@ -42,8 +45,12 @@ final class CommandController extends Controller
         DryRun $dryRun,
         ChangeWords $words,
         ReadShed $readShed,
+        Places $places,
     ): JsonResponse {
-        return response()->json($this->answer($request, $parser, $examples, $dryRun, $words, $readShed));
+        return response()->json(
+            ['places' => $places($request->string('text')->toString())] +
+                $this->answer($request, $parser, $examples, $dryRun, $words, $readShed),
+        );
     }
 
     /** @return CommandAnswer */
@@ -63,6 +70,7 @@ final class CommandController extends Controller
             'cautions' => [],
             'examples' => [],
             'next' => [],
+            'places' => [],
         ];
         $text = $request->string('text')->toString();
         if (Examples::askedFor($text)) {

@@ -8,7 +8,9 @@ use App\Actions\Pot\CalibratePot;
 use App\Actions\Pot\HeatPot;
 use App\Actions\Pot\KeepPot;
 use App\Actions\Pot\TendBath;
+use App\Actions\Workshop\RemoveUnused;
 use App\Http\Controllers\Controller;
+use App\Http\Props\PotPageProps;
 use App\Http\Requests\ActionIdRequest;
 use App\Http\Requests\Pot\BathRequest;
 use App\Http\Requests\Pot\CalibrateRequest;
@@ -16,14 +18,22 @@ use App\Http\Requests\Pot\HeatRequest;
 use App\Http\Requests\Pot\PotRequest;
 use App\Http\Requests\Pot\PowerRequest;
 use App\Models\Pot;
+use App\Support\CurrentWorkshop;
 use App\Text\PotWords;
 use Dripel\Core\Pot\PotCalibrateResult;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Inertia\Inertia;
+use Inertia\Response;
 
-/** Pots and the wax in them. */
+/** The home of the main job; pots and the wax in them. */
 final class PotController extends Controller
 {
+    public function index(CurrentWorkshop $current, PotPageProps $props): Response
+    {
+        return Inertia::render('Pot/Pot', $props->all($current->workshop()));
+    }
+
     public function store(PotRequest $request, KeepPot $keepPot): RedirectResponse
     {
         return $this->done($keepPot($request->context(), null, $request->settings()));
@@ -39,9 +49,9 @@ final class PotController extends Controller
         return $this->done($keepPot($request->context(), $pot, $request->settings()));
     }
 
-    public function destroy(ActionIdRequest $request, Pot $pot, KeepPot $keepPot): RedirectResponse
+    public function destroy(ActionIdRequest $request, Pot $pot, RemoveUnused $remove): RedirectResponse
     {
-        return $this->done($keepPot->remove($request->context(), $pot));
+        return $this->done($remove($request->context(), $pot));
     }
 
     public function tend(BathRequest $request, Pot $pot, TendBath $tendBath): RedirectResponse

@@ -7,8 +7,10 @@ namespace App\Http\Controllers\Wear;
 use App\Actions\Wear\AnswerAdvice;
 use App\Actions\Wear\KeepInstrument;
 use App\Actions\Workshop\ChangeSettings;
+use App\Actions\Workshop\RemoveUnused;
 use App\Http\Controllers\Controller;
 use App\Http\Props\GaugeProps;
+use App\Http\Requests\ActionIdRequest;
 use App\Http\Requests\Wear\AdviceRequest;
 use App\Http\Requests\Wear\ExpectedRequest;
 use App\Http\Requests\Wear\InstrumentRequest;
@@ -39,6 +41,11 @@ final class GaugeController extends Controller
     public function storeInstrument(InstrumentRequest $request, KeepInstrument $keep): RedirectResponse
     {
         return $this->done($keep($request->context(), null, $request->string('name')->trim()->toString(), $request->instrument()));
+    }
+
+    public function destroyInstrument(ActionIdRequest $request, Instrument $instrument, RemoveUnused $remove): RedirectResponse
+    {
+        return $this->done($remove($request->context(), $instrument));
     }
 
     public function updateInstrument(InstrumentRequest $request, Instrument $instrument, KeepInstrument $keep): RedirectResponse

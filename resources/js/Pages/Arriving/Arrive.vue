@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import { computed, nextTick } from 'vue'
+import DateField from '@/components/forms/DateField.vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
@@ -109,12 +110,10 @@ const save = () => submit('post', '/arrive')
             :error-messages="errors.interval"
             name="interval" />
         </div>
-        <v-text-field
+        <DateField
           v-model="form.date"
-          type="date"
           :label="t('arrive.as_of')"
           :hint="t('arrive.as_of_hint')"
-          persistent-hint
           :error-messages="errors.date"
           name="date"
           class="date" />

@@ -68,7 +68,7 @@ const keep = () => submit('post', '/arrive/table/keep')
       </div>
       <p v-for="(message, field) in form.errors" :key="field" class="ember" role="alert">{{ message }}</p>
       <p v-if="rows.length && !ready" role="status">{{ t('table.faults', { count: faults() }) }}</p>
-      <div class="row foot">
+      <div class="row foot in-sight">
         <v-btn v-if="ready" variant="flat" color="primary" :loading="form.processing" data-test="keep-table" @click="keep">{{
           t('table.keep', { count: rows.length })
         }}</v-btn>

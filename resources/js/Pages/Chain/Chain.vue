@@ -62,38 +62,77 @@ useKeys({
         <span class="muted">{{ retired ? t('chain.retired') : `${on ? t('chain.on') : t('chain.hangs')} ${bike?.name ?? '—'}` }}</span>
       </div>
       <div class="top">
-        <section class="state" :aria-label="chain.name">
-          <p v-if="chain.waxed" class="left">
-            <template v-if="!chain.unsure"
-              ><span class="big" data-test="left">{{ chain.left }}</span> <span class="muted">{{ t('chain.coat') }}</span></template
-            ><span v-if="chain.hours" class="muted" data-test="hours">{{ chain.hours }}</span>
-            <button
-              v-if="why.some((w) => w.figure === 'left')"
-              type="button"
-              class="as-link quiet"
-              data-test="why-left"
-              @click="figure = 'left'">
-              {{ t('chain.why') }}
-            </button>
-          </p>
-          <p class="word" :class="{ ember: chain.late }" data-test="state" :data-status="chain.status">
-            <template v-if="chain.status !== 'ridden'">{{ chain.word }}</template>
-            <span class="muted">{{ chain.status !== 'ridden' && chain.detail ? ', ' : '' }}{{ chain.detail }}</span>
-          </p>
-          <p v-if="outlook" class="until">
-            {{ outlook[0] }} <b>{{ outlook[1] }}</b>{{ outlook[2] }}
-            <button v-if="why.some((w) => w.figure === 'good_until')" type="button" class="as-link quiet" @click="figure = 'good_until'">
-              {{ t('chain.why') }}
-            </button>
-          </p>
-          <p v-if="why.some((w) => w.figure === 'bare')" class="until">
-            <button type="button" class="as-link quiet" @click="figure = 'bare'">{{ t('chain.why') }}</button>
-          </p>
-          <ChainRun :coat="chain.coat" :left="chain.left" :unsure="chain.unsure" />
-          <div class="wear">
-            <WearRule :wear="chain.wear" :width="200" /><span class="muted small">{{ chain.wear.of }}</span>
+        <div class="main">
+          <section class="state" :aria-label="chain.name">
+            <p v-if="chain.waxed" class="left">
+              <template v-if="!chain.unsure"
+                ><span class="big" data-test="left">{{ chain.left }}</span> <span class="muted">{{ t('chain.coat') }}</span></template
+              ><span v-if="chain.hours" class="muted" data-test="hours">{{ chain.hours }}</span>
+              <button
+                v-if="why.some((w) => w.figure === 'left')"
+                type="button"
+                class="as-link quiet"
+                data-test="why-left"
+                @click="figure = 'left'">
+                {{ t('chain.why') }}
+              </button>
+            </p>
+            <p class="word" :class="{ ember: chain.late }" data-test="state" :data-status="chain.status">
+              <template v-if="chain.status !== 'ridden'">{{ chain.word }}</template>
+              <span class="muted">{{ chain.status !== 'ridden' && chain.detail ? ', ' : '' }}{{ chain.detail }}</span>
+            </p>
+            <p v-if="outlook" class="until">
+              {{ outlook[0] }} <b>{{ outlook[1] }}</b>{{ outlook[2] }}
+              <button v-if="why.some((w) => w.figure === 'good_until')" type="button" class="as-link quiet" @click="figure = 'good_until'">
+                {{ t('chain.why') }}
+              </button>
+            </p>
+            <p v-if="why.some((w) => w.figure === 'bare')" class="until">
+              <button type="button" class="as-link quiet" @click="figure = 'bare'">{{ t('chain.why') }}</button>
+            </p>
+            <ChainRun :coat="chain.coat" :left="chain.left" :unsure="chain.unsure" />
+            <div class="wear">
+              <WearRule :wear="chain.wear" :width="200" /><span class="muted small">{{ chain.wear.of }}</span>
+            </div>
+          </section>
+          <div v-if="here.mayWrite && !retired" class="row acts">
+            <v-btn
+              v-if="chain.dripOnly && !chain.worn"
+              variant="flat"
+              color="primary"
+              data-test="drip"
+              @click="router.visit(`/chains/${chain.id}/drip`)"
+              >{{ t('verbs.topup') }}</v-btn
+            >
+            <v-btn
+              v-if="!chain.worn && !chain.dripOnly"
+              :variant="chain.wantsDip ? 'flat' : 'outlined'"
+              :color="chain.wantsDip ? 'primary' : undefined"
+              data-test="dip"
+              @click="form = 'dip'"
+              >{{ t('verbs.dip') }}</v-btn
+            >
+            <v-btn data-test="measure" @click="form = 'measure'">{{ t('verbs.measure') }}</v-btn>
+            <v-btn v-if="chain.waxed && !chain.dripOnly" data-test="topup" @click="form = 'topup'">{{ t('verbs.topup') }}</v-btn>
+            <v-btn v-if="job" variant="flat" color="primary" data-test="go-on" @click="router.visit(`/jobs/${job}`)">{{
+              t('verbs.go')
+            }}</v-btn>
+            <v-btn
+              v-else
+              :variant="chain.greasy ? 'flat' : 'outlined'"
+              :color="chain.greasy ? 'primary' : undefined"
+              data-test="strip"
+              @click="router.visit(`/strip?chains[]=${chain.id}`)"
+              >{{ t('verbs.strip') }}</v-btn
+            >
+            <v-btn v-if="!chain.greasy" data-test="oil" @click="form = 'oil'">{{ t('verbs.oil') }}</v-btn>
+            <v-btn data-test="retire" @click="form = 'retire'">{{ t('verbs.retire') }}</v-btn>
+            <v-btn data-test="details" @click="form = 'edit'">{{ t('chain.details') }}</v-btn>
+            <v-btn data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
           </div>
-        </section>
+          <WearForecast v-if="forecast && !retired" :forecast="forecast" />
+          <LifeStory v-if="retired" :story="story" />
+        </div>
         <dl>
           <div v-for="fact in facts" :key="fact.name">
             <dt>{{ fact.name }}</dt>
@@ -130,42 +169,7 @@ useKeys({
           </div>
         </dl>
       </div>
-      <div v-if="here.mayWrite && !retired" class="row acts">
-        <v-btn
-          v-if="chain.dripOnly && !chain.worn"
-          variant="flat"
-          color="primary"
-          data-test="drip"
-          @click="router.visit(`/chains/${chain.id}/drip`)"
-          >{{ t('verbs.topup') }}</v-btn
-        >
-        <v-btn
-          v-if="!chain.worn && !chain.dripOnly"
-          :variant="chain.wantsDip ? 'flat' : 'outlined'"
-          :color="chain.wantsDip ? 'primary' : undefined"
-          data-test="dip"
-          @click="form = 'dip'"
-          >{{ t('verbs.dip') }}</v-btn
-        >
-        <v-btn data-test="measure" @click="form = 'measure'">{{ t('verbs.measure') }}</v-btn>
-        <v-btn v-if="chain.waxed && !chain.dripOnly" data-test="topup" @click="form = 'topup'">{{ t('verbs.topup') }}</v-btn>
-        <v-btn v-if="job" variant="flat" color="primary" data-test="go-on" @click="router.visit(`/jobs/${job}`)">{{ t('verbs.go') }}</v-btn>
-        <v-btn
-          v-else
-          :variant="chain.greasy ? 'flat' : 'outlined'"
-          :color="chain.greasy ? 'primary' : undefined"
-          data-test="strip"
-          @click="router.visit(`/strip?chains[]=${chain.id}`)"
-          >{{ t('verbs.strip') }}</v-btn
-        >
-        <v-btn v-if="!chain.greasy" data-test="oil" @click="form = 'oil'">{{ t('verbs.oil') }}</v-btn>
-        <v-btn data-test="retire" @click="form = 'retire'">{{ t('verbs.retire') }}</v-btn>
-        <v-btn data-test="details" @click="form = 'edit'">{{ t('chain.details') }}</v-btn>
-        <v-btn data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
-      </div>
-      <WearForecast v-if="forecast && !retired" :forecast="forecast" />
-      <LifeStory v-if="retired" :story="story" />
-      <ChainLife :chain="chain" :timeline="timeline" :may-write="here.mayWrite" />
+      <ChainLife class="life" :chain="chain" :timeline="timeline" :may-write="here.mayWrite" />
     </div>
     <WhyPanel v-model="figure" :why="why" />
     <template v-if="here.mayWrite">
@@ -210,7 +214,7 @@ useKeys({
 .top {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 330px;
-  gap: 32px;
+  gap: 44px;
 }
 .state p {
   margin: 0;
@@ -260,8 +264,13 @@ dd {
   font-weight: 620;
   text-align: right;
 }
-.acts {
-  margin: 22px 0 26px;
+.main {
+  display: grid;
+  gap: 18px;
+  align-content: start;
+}
+.life {
+  margin-top: 22px;
 }
 @media (max-width: 839.98px) {
   .top {

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import { computed } from 'vue'
+import BooksTabs from '@/components/books/BooksTabs.vue'
 import HourField from '@/components/cost/HourField.vue'
 import MoneyTable from '@/components/cost/MoneyTable.vue'
 import LineChart from '@/components/charts/LineChart.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
@@ -23,13 +25,13 @@ const ofChains = computed(() =>
 <template>
   <AppShell :title="t('money.title')" at="books">
     <div class="page">
-      <div class="row head">
-        <h1>{{ t('money.title') }}</h1>
-        <Link href="/books">{{ t('nav.books') }}</Link>
-        <Link href="/ahead/what-if">{{ t('what_if.title') }}</Link>
-      </div>
+      <BooksTabs at="money"
+        ><Link href="/ahead/what-if">{{ t('what_if.title') }}</Link></BooksTabs
+      >
       <p class="muted">{{ t('money.text') }}</p>
-      <p v-if="unpriced" class="note" role="note">{{ unpriced }}</p>
+      <p v-if="unpriced" class="note" role="note">
+        {{ unpriced }} <Link v-if="here.mayWrite" href="/books/stock#set" data-test="to-price">{{ t('books.set_price') }}</Link>
+      </p>
       <section v-if="chart" class="against" aria-labelledby="against">
         <div>
           <h2 id="against">{{ t('money.against') }}</h2>
@@ -53,25 +55,26 @@ const ofChains = computed(() =>
             <span data-test="work">{{ work.text }}</span> <HourField :hour="work.hour" />
           </div>
         </div>
-        <LineChart :chart="chart.chart" />
+        <div>
+          <LineChart :chart="chart.chart" :high="230" />
+          <LineChart v-if="months" :chart="months" :high="170" data-test="months" />
+        </div>
       </section>
-      <p v-else class="muted">{{ t('money.none') }}</p>
-      <MoneyTable :by="t('money.by')" :kinds="kinds" :groups="[years, bikes, [all]]" />
-      <h2>{{ t('money.chains') }}</h2>
-      <MoneyTable narrow :by="t('money.chain')" :groups="[ofChains, beside, [{ ...all, kinds: [] }]]" />
-      <details>
-        <summary>{{ t('strip_plan.why') }}</summary>
-        <p class="small">{{ t('money.worked_out') }}</p>
-      </details>
+      <EmptyState v-else :text="t('money.none')" href="/books/stock#set" :verb="t('books.set_price')" />
+      <template v-if="chart || years.length">
+        <MoneyTable :by="t('money.by')" :kinds="kinds" :groups="[years, bikes, [all]]" />
+        <h2>{{ t('money.chains') }}</h2>
+        <MoneyTable narrow :by="t('money.chain')" :groups="[ofChains, beside, [{ ...all, kinds: [] }]]" />
+        <details>
+          <summary>{{ t('strip_plan.why') }}</summary>
+          <p class="small">{{ t('money.worked_out') }}</p>
+        </details>
+      </template>
     </div>
   </AppShell>
 </template>
 
 <style scoped>
-.head {
-  gap: 18px;
-  align-items: baseline;
-}
 .against {
   display: grid;
   grid-template-columns: minmax(0, 2fr) minmax(0, 3fr);

@@ -42,7 +42,7 @@ const coats = ['1', '2', '3'].map((value) => ({ value, title: value }))
 </script>
 
 <template>
-  <AppShell :title="t('drip.title')" at="shed">
+  <AppShell :title="t('drip.title')" at="pot">
     <div class="page">
       <h1>{{ t('drip.title') }}: {{ chain.name }}</h1>
       <form class="cols" novalidate @submit.prevent="start">

@@ -139,7 +139,15 @@ function giveUp(): void {
   write('post', `/jobs/${props.job.id}/give-up`, {}, { preserveState: false })
 }
 const begin = () => write('post', `/jobs/${props.job.id}/begin`, {}, { preserveState: false })
-useKeys({ p: pause, '+': longer, c: again, n: say('note'), k: say('skip'), S: () => router.visit('/') })
+useKeys({
+  p: pause,
+  '+': longer,
+  c: again,
+  n: say('note'),
+  k: say('skip'),
+  u: () => mayGoBack.value && tap('back'),
+  S: () => router.visit('/'),
+})
 // The space bar goes on from wherever the focus is, unless it ticks a box or presses another button.
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const on = event.target as HTMLElement

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useForm } from '@inertiajs/vue3'
+import ZoneField from '@/components/forms/ZoneField.vue'
 import AccountFields from '@/components/forms/AccountFields.vue'
 import DoorFrame from '@/components/layout/DoorFrame.vue'
 import { t } from '@/composables/useText'
@@ -21,7 +22,7 @@ const form = useForm({
     <form class="fields" novalidate @submit.prevent="form.post('/register')">
       <AccountFields v-model:name="form.name" v-model:email="form.email" v-model:password="form.password" :errors="form.errors" />
       <v-text-field v-model="form.workshop" :label="t('people.workshop')" :error-messages="form.errors.workshop" name="workshop" />
-      <v-autocomplete v-model="form.time_zone" :items="zones" :label="t('people.zone')" :error-messages="form.errors.time_zone" />
+      <ZoneField v-model="form.time_zone" :zones="zones" :error-messages="form.errors.time_zone" />
       <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{ t('people.register') }}</v-btn>
     </form>
   </DoorFrame>

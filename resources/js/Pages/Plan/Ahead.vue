@@ -5,6 +5,7 @@ import PlanLanes from '@/components/plan/PlanLanes.vue'
 import PlannedRideDialog from '@/components/plan/PlannedRideDialog.vue'
 import PlanTerms from '@/components/plan/PlanTerms.vue'
 import CalendarPanel from '@/components/plan/CalendarPanel.vue'
+import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import SystemSelect from '@/components/forms/SystemSelect.vue'
@@ -80,6 +81,7 @@ const adding = ref<'ride' | 'holiday' | null>(null)
 const addOpen = computed({ get: () => adding.value !== null, set: (on: boolean) => !on && (adding.value = null) })
 const horizons = [2, 4, 8, 13, 26]
 const show = (weeks: number) => send({ weeks })
+const print = () => window.print()
 const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
 </script>
 
@@ -90,176 +92,192 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
         <h1 data-test="headline">{{ shown.headline }}</h1>
         <span class="muted about" data-test="about">{{ shown.about }}</span>
       </div>
-      <p v-if="problem" class="ember" role="alert">{{ problem }}</p>
-      <div class="row head">
-        <span data-test="sure">{{ tried ? tried.sure : sure }}</span>
-        <span v-if="passed && !tried" class="passed" data-test="passed">{{ passed }}</span>
-        <span class="grow" />
-        <label class="horizon"
-          ><span class="sr">{{ t('ahead.horizon') }}</span
-          ><SystemSelect
-            :model-value="weeks"
-            :options="horizons.map((count) => ({ value: count, title: t('ahead.weeks', { count }) }))"
-            data-test="weeks"
-            @update:model-value="show"
-        /></label>
-        <template v-if="here.mayWrite">
-          <Link href="/ahead/what-if" data-test="what-if">{{ t('what_if.title') }}</Link>
-          <v-btn data-test="add-ride" @click="adding = 'ride'">{{ t('ahead.add_ride') }}</v-btn>
-          <v-btn data-test="add-holiday" @click="adding = 'holiday'">{{ t('ahead.add_holiday') }}</v-btn>
-        </template>
-      </div>
-      <div v-if="breaks.length" class="breaks" role="alert" data-test="breaks">
-        <div>
-          <p v-for="line in breaks" :key="line">{{ line }}</p>
-        </div>
-      </div>
-      <section v-if="remedies.length && !tried" aria-labelledby="remedies" data-test="remedies">
-        <h2 id="remedies">{{ t('ahead.remedies') }}</h2>
-        <table class="plain">
-          <tbody>
-            <tr v-for="(remedy, i) in remedies" :key="remedy.title">
-              <td>
-                <b>{{ remedy.title }}</b>
-              </td>
-              <td :class="{ muted: !remedy.good }">{{ remedy.does }}</td>
-              <td class="num">
-                <v-btn
-                  v-if="here.mayWrite && remedy.good && remedy.dates.length"
-                  size="small"
-                  :data-test="`take-${i}`"
-                  @click="takeOut(remedy.dates)"
-                  >{{ t('ahead.take') }}</v-btn
-                >
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
-      <div v-if="tried" class="breaks good" role="status" data-test="tried">
-        <p>
-          <b>{{ tried.change }}</b>: {{ tried.about }}
-        </p>
-        <div class="row">
-          <v-btn variant="flat" color="primary" data-test="keep" @click="keep">{{ t('ahead.keep') }}</v-btn>
-          <v-btn data-test="put-back" @click="putBack">{{ t('ahead.back') }}</v-btn>
-        </div>
-      </div>
-      <PlanLanes :plan="shown" :rides="rides" :chosen="pot?.date ?? null" :movable="here.mayWrite" @choose="chosen = $event" @move="move" />
-      <section v-if="pot" class="pot" aria-labelledby="pot-title" data-test="pot">
-        <div class="row">
-          <h2 id="pot-title" data-test="pot-text">{{ pot.text }}</h2>
-          <span v-if="pot.accepted" class="muted small">{{ t('ahead.accepted') }}</span>
+      <EmptyState v-if="!shown.lanes.length" :text="t('ahead.none')" href="/" :verb="t('ahead.to_shed')" />
+      <template v-else>
+        <p v-if="problem" class="ember" role="alert">{{ problem }}</p>
+        <div class="row head">
+          <span data-test="sure">{{ tried ? tried.sure : sure }}</span>
+          <span v-if="passed && !tried" class="passed" data-test="passed">{{ passed }}</span>
           <span class="grow" />
+          <label class="horizon"
+            ><span class="sr">{{ t('ahead.horizon') }}</span
+            ><SystemSelect
+              :model-value="weeks"
+              :options="horizons.map((count) => ({ value: count, title: t('ahead.weeks', { count }) }))"
+              data-test="weeks"
+              @update:model-value="show"
+          /></label>
           <template v-if="here.mayWrite">
-            <Link :href="`/pot-day?${pot.chains.map((one) => `chains[]=${one.id}`).join('&')}`" data-test="to-pot-day">{{
-              t('ahead.to_pot')
-            }}</Link>
-            <template v-if="!pot.accepted">
-              <v-btn size="small" data-test="pin" @click="pin(pot.date, !pot.pinned)">{{
-                t(pot.pinned ? 'ahead.unpin' : 'ahead.pin')
-              }}</v-btn>
-              <v-btn size="small" data-test="forbid" @click="forbid(pot.date)">{{ t('ahead.forbid') }}</v-btn>
-              <v-btn size="small" data-test="not-this-week" @click="notThisWeek(pot.week)">{{ t('ahead.not_this_week') }}</v-btn>
-              <form class="row have" @submit.prevent="tryOut({ within: { date: pot.date, minutes: have } })">
-                <NumberField v-model="have" :label="t('ahead.have')" unit="min" hide-details name="have" />
-                <v-btn size="small" type="submit" :loading="asking" data-test="within">{{ t('ahead.take') }}</v-btn>
-              </form>
-            </template>
+            <Link href="/ahead/what-if" data-test="what-if">{{ t('what_if.title') }}</Link>
+            <v-btn data-test="print" @click="print">{{ t('ahead.print') }}</v-btn>
+            <v-btn data-test="add-ride" @click="adding = 'ride'">{{ t('ahead.add_ride') }}</v-btn>
+            <v-btn data-test="add-holiday" @click="adding = 'holiday'">{{ t('ahead.add_holiday') }}</v-btn>
           </template>
         </div>
-        <table class="plain">
-          <caption class="sr">
-            {{
-              t('ahead.why_these')
-            }}
-          </caption>
-          <tbody>
-            <tr v-for="one in pot.chains" :key="one.id" :data-test="`dip-${one.name}`">
-              <td>
-                <b>{{ one.name }}</b>
-              </td>
-              <td>{{ one.why }}</td>
-              <td class="num">
-                <button
-                  v-if="here.mayWrite && !pot.accepted"
-                  type="button"
-                  class="as-link quiet"
-                  :aria-label="`${t('ahead.without')}: ${one.name}`"
-                  @click="leaveOut(one.id, pot.date)">
-                  {{ t('ahead.without') }}
-                </button>
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
-      <p class="muted small">{{ t('ahead.move_hint') }}</p>
-      <section v-if="changes.length" aria-labelledby="changes" data-test="changes">
-        <h2 id="changes">{{ t('ahead.changes') }}</h2>
-        <ul>
-          <li v-for="change in changes" :key="change.text" class="row">
-            <span>{{ change.text }}</span>
-            <button
-              v-if="here.mayWrite"
-              type="button"
-              class="as-link"
-              :aria-label="`${t('ahead.let_go')}: ${change.text}`"
-              data-test="let-go"
-              @click="letGo(change)">
-              {{ t('ahead.let_go') }}
-            </button>
+        <div v-if="breaks.length" class="breaks" role="alert" data-test="breaks">
+          <div>
+            <p v-for="line in breaks" :key="line">{{ line }}</p>
+          </div>
+        </div>
+        <section v-if="remedies.length && !tried" aria-labelledby="remedies" data-test="remedies">
+          <h2 id="remedies">{{ t('ahead.remedies') }}</h2>
+          <table class="plain">
+            <tbody>
+              <tr v-for="(remedy, i) in remedies" :key="remedy.title">
+                <td>
+                  <b>{{ remedy.title }}</b>
+                </td>
+                <td :class="{ muted: !remedy.good }">{{ remedy.does }}</td>
+                <td class="num">
+                  <v-btn
+                    v-if="here.mayWrite && remedy.good && remedy.dates.length"
+                    size="small"
+                    :data-test="`take-${i}`"
+                    @click="takeOut(remedy.dates)"
+                    >{{ t('ahead.take') }}</v-btn
+                  >
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <div v-if="tried" class="breaks good" role="status" data-test="tried">
+          <p>
+            <b>{{ tried.change }}</b>: {{ tried.about }}
+          </p>
+          <div class="row">
+            <v-btn variant="flat" color="primary" data-test="keep" @click="keep">{{ t('ahead.keep') }}</v-btn>
+            <v-btn data-test="put-back" @click="putBack">{{ t('ahead.back') }}</v-btn>
+          </div>
+        </div>
+        <PlanLanes
+          :plan="shown"
+          :rides="rides"
+          :chosen="pot?.date ?? null"
+          :movable="here.mayWrite"
+          @choose="chosen = $event"
+          @move="move" />
+        <ol class="paper" aria-hidden="true">
+          <li v-for="one in shown.pots" :key="one.date">
+            <b>{{ one.text }}</b>
+            <span v-for="chain in one.chains" :key="chain.id">{{ chain.name }}: {{ chain.why }}</span>
           </li>
-        </ul>
-      </section>
-      <section v-if="shown.doubts.length" class="doubts" aria-labelledby="close">
-        <h2 id="close">{{ t('ahead.close') }}</h2>
-        <p class="muted small">{{ t('ahead.doubts_text') }}</p>
-        <p v-for="doubt in shown.doubts" :key="doubt" data-test="doubt">{{ doubt }}</p>
-      </section>
-      <section aria-labelledby="buy" data-test="shopping">
-        <h2 id="buy">{{ t('buy.title') }}</h2>
-        <p v-if="!shopping.length" class="muted small">{{ t('buy.none') }}</p>
-        <table v-else class="plain">
-          <tbody>
-            <tr v-for="item in shopping" :key="item.what + item.by + item.why">
-              <td>
-                <b>{{ item.what }}</b>
-              </td>
-              <td class="nowrap">
-                {{ t('buy.by') }} {{ item.by }}<b v-if="item.soon">, {{ t('buy.soon') }}</b>
-              </td>
-              <td class="muted">{{ item.why }}</td>
-              <td class="num">{{ item.cost }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
-      <div class="cols">
-        <section aria-labelledby="rides">
-          <h2 id="rides">{{ t('ahead.rides') }}</h2>
-          <p v-if="!rides.length" class="muted small">{{ t('ahead.no_planned') }}</p>
+        </ol>
+        <section v-if="pot" class="pot" aria-labelledby="pot-title" data-test="pot">
+          <div class="row">
+            <h2 id="pot-title" data-test="pot-text">{{ pot.text }}</h2>
+            <span v-if="pot.accepted" class="muted small">{{ t('ahead.accepted') }}</span>
+            <span class="grow" />
+            <template v-if="here.mayWrite">
+              <Link :href="`/pot-day?${pot.chains.map((one) => `chains[]=${one.id}`).join('&')}`" data-test="to-pot-day">{{
+                t('ahead.to_pot')
+              }}</Link>
+              <template v-if="!pot.accepted">
+                <v-btn size="small" data-test="pin" @click="pin(pot.date, !pot.pinned)">{{
+                  t(pot.pinned ? 'ahead.unpin' : 'ahead.pin')
+                }}</v-btn>
+                <v-btn size="small" data-test="forbid" @click="forbid(pot.date)">{{ t('ahead.forbid') }}</v-btn>
+                <v-btn size="small" data-test="not-this-week" @click="notThisWeek(pot.week)">{{ t('ahead.not_this_week') }}</v-btn>
+                <form class="row have" @submit.prevent="tryOut({ within: { date: pot.date, minutes: have } })">
+                  <NumberField v-model="have" :label="t('ahead.have')" unit="min" hide-details name="have" />
+                  <v-btn size="small" type="submit" :loading="asking" data-test="within">{{ t('ahead.take') }}</v-btn>
+                </form>
+              </template>
+            </template>
+          </div>
+          <table class="plain">
+            <caption class="sr">
+              {{
+                t('ahead.why_these')
+              }}
+            </caption>
+            <tbody>
+              <tr v-for="one in pot.chains" :key="one.id" :data-test="`dip-${one.name}`">
+                <td>
+                  <b>{{ one.name }}</b>
+                </td>
+                <td>{{ one.why }}</td>
+                <td class="num">
+                  <button
+                    v-if="here.mayWrite && !pot.accepted"
+                    type="button"
+                    class="as-link quiet"
+                    :aria-label="`${t('ahead.without')}: ${one.name}`"
+                    @click="leaveOut(one.id, pot.date)">
+                    {{ t('ahead.without') }}
+                  </button>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <p class="muted small">{{ t('ahead.move_hint') }}</p>
+        <section v-if="changes.length" aria-labelledby="changes" data-test="changes">
+          <h2 id="changes">{{ t('ahead.changes') }}</h2>
           <ul>
-            <li v-for="ride in rides" :key="ride.id" class="row" data-test="planned">
-              <span>{{ ride.text }}</span>
+            <li v-for="change in changes" :key="change.text" class="row">
+              <span>{{ change.text }}</span>
               <button
                 v-if="here.mayWrite"
                 type="button"
                 class="as-link"
-                :aria-label="`${t('verbs.delete')}: ${ride.text}`"
-                @click="remove(ride.id)">
-                {{ t('verbs.delete') }}
+                :aria-label="`${t('ahead.let_go')}: ${change.text}`"
+                data-test="let-go"
+                @click="letGo(change)">
+                {{ t('ahead.let_go') }}
               </button>
             </li>
           </ul>
-          <CalendarPanel :address="calendar" :may-write="here.mayWrite" />
-          <details>
-            <summary>{{ t('strip_plan.why') }}</summary>
-            <p class="small">{{ t('ahead.worked_out') }}</p>
-          </details>
         </section>
-        <PlanTerms v-if="here.mayWrite" :terms="terms" :weekdays="weekdays" />
-      </div>
+        <section v-if="shown.doubts.length" class="doubts" aria-labelledby="close">
+          <h2 id="close">{{ t('ahead.close') }}</h2>
+          <p class="muted small">{{ t('ahead.doubts_text') }}</p>
+          <p v-for="doubt in shown.doubts" :key="doubt" data-test="doubt">{{ doubt }}</p>
+        </section>
+        <section aria-labelledby="buy" data-test="shopping">
+          <h2 id="buy">{{ t('buy.title') }}</h2>
+          <p v-if="!shopping.length" class="muted small">{{ t('buy.none') }}</p>
+          <table v-else class="plain">
+            <tbody>
+              <tr v-for="item in shopping" :key="item.what + item.by + item.why">
+                <td>
+                  <b>{{ item.what }}</b>
+                </td>
+                <td class="nowrap">
+                  {{ t('buy.by') }} {{ item.by }}<b v-if="item.soon">, {{ t('buy.soon') }}</b>
+                </td>
+                <td class="muted">{{ item.why }}</td>
+                <td class="num">{{ item.cost }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <div class="cols">
+          <section aria-labelledby="rides">
+            <h2 id="rides">{{ t('ahead.rides') }}</h2>
+            <p v-if="!rides.length" class="muted small">{{ t('ahead.no_planned') }}</p>
+            <ul>
+              <li v-for="ride in rides" :key="ride.id" class="row" data-test="planned">
+                <span>{{ ride.text }}</span>
+                <button
+                  v-if="here.mayWrite"
+                  type="button"
+                  class="as-link"
+                  :aria-label="`${t('verbs.delete')}: ${ride.text}`"
+                  @click="remove(ride.id)">
+                  {{ t('verbs.delete') }}
+                </button>
+              </li>
+            </ul>
+            <CalendarPanel :address="calendar" :may-write="here.mayWrite" />
+            <details>
+              <summary>{{ t('strip_plan.why') }}</summary>
+              <p class="small">{{ t('ahead.worked_out') }}</p>
+            </details>
+          </section>
+          <PlanTerms v-if="here.mayWrite" :terms="terms" :weekdays="weekdays" />
+        </div>
+      </template>
     </div>
     <PlannedRideDialog v-if="adding" v-model="addOpen" :forms="forms" :holiday="adding === 'holiday'" />
   </AppShell>
@@ -336,6 +354,39 @@ li {
 @media (max-width: 1144.98px) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
+  }
+}
+/* On paper: the weeks, their pot days and what to buy, on one page. */
+.paper {
+  display: none;
+}
+@media print {
+  @page {
+    size: landscape;
+    margin: 10mm;
+  }
+  :deep(.scroll) {
+    zoom: 0.58;
+  }
+  .paper {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 6px 24px;
+    margin: 8px 0;
+    padding: 0;
+    list-style: none;
+  }
+  .paper span {
+    display: block;
+    font-size: var(--type-2);
+  }
+  .pot,
+  .cols,
+  .head button,
+  .head a,
+  .horizon,
+  section[data-test='remedies'] {
+    display: none;
   }
 }
 </style>

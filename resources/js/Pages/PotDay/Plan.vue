@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { Link, router } from '@inertiajs/vue3'
+import { router } from '@inertiajs/vue3'
 import { computed, reactive, ref, watch } from 'vue'
+import DateField from '@/components/forms/DateField.vue'
+import TimeField from '@/components/forms/TimeField.vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import TimeLanes from '@/components/guided/TimeLanes.vue'
+import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import LineChart from '@/components/charts/LineChart.vue'
 import PotDayCard from '@/components/pot/PotDayCard.vue'
@@ -93,12 +96,10 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
 </script>
 
 <template>
-  <AppShell :title="t('pot_day.title')" at="books">
+  <AppShell :title="t('pot_day.title')" at="pot">
     <div class="page">
       <h1>{{ t('pot_day.title') }}</h1>
-      <p v-if="!pots.length">
-        {{ t('pot_day.no_pot') }} <Link href="/books">{{ t('pot_day.to_books') }}</Link>
-      </p>
+      <EmptyState v-if="!pots.length" :text="t('pot_day.no_pot')" href="/pot" :verb="t('pot_day.to_pot')" />
       <form v-else class="cols" novalidate @submit.prevent="start(false)">
         <div class="fields">
           <PotDayChains
@@ -128,17 +129,9 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               data-test="program" />
           </div>
           <div class="four">
-            <v-text-field
-              v-model="form.by"
-              type="time"
-              :label="t('pot_day.by')"
-              :hint="t('pot_day.by_hint')"
-              persistent-hint
-              :error-messages="errors.by"
-              name="by" />
-            <v-text-field
+            <TimeField v-model="form.by" :label="t('pot_day.by')" :hint="t('pot_day.by_hint')" :error-messages="errors.by" name="by" />
+            <DateField
               v-model="form.by_date"
-              type="date"
               :label="t('pot_day.day')"
               :disabled="!form.by"
               :error-messages="errors.by_date"
@@ -198,18 +191,20 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               }}</v-btn>
             </div>
             <p v-if="preview.care" class="muted" data-test="care-meanwhile">{{ preview.care }}</p>
-            <section aria-labelledby="curve">
-              <h2 id="curve" class="sr">{{ t('pot_day.curve') }}</h2>
-              <LineChart :chart="preview.bath" />
-            </section>
+            <TimeLanes :axis="preview.axis" class="lanes" />
           </template>
         </div>
-        <TimeLanes v-if="preview" :axis="preview.axis" class="whole" />
         <div v-if="preview" class="below">
-          <section aria-labelledby="meets">
-            <h2 id="meets">{{ t('pot_day.meets') }}</h2>
-            <PotDayOrder v-model="form.order" :dips="preview.dips" />
-          </section>
+          <div class="pair">
+            <section aria-labelledby="meets">
+              <h2 id="meets">{{ t('pot_day.meets') }}</h2>
+              <PotDayOrder v-model="form.order" :dips="preview.dips" />
+            </section>
+            <section aria-labelledby="curve">
+              <h2 id="curve">{{ t('pot_day.curve') }}</h2>
+              <LineChart :chart="preview.bath" />
+            </section>
+          </div>
           <PotDayCard :steps="preview.steps" :layout="preview.layout" />
           <details>
             <summary>{{ t('pot_day.why') }}</summary>
@@ -228,14 +223,18 @@ h1 {
 }
 .cols {
   display: grid;
-  grid-template-columns: minmax(0, 6fr) minmax(0, 5fr);
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 26px 40px;
   align-items: start;
 }
-.whole {
-  grid-column: 1 / -1;
-  border-top: 1.5px solid var(--ink);
-  margin: 0 -24px;
+.lanes {
+  border-block: 1.5px solid var(--ink);
+  margin-top: 12px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 20px 40px;
 }
 .four {
   display: grid;
@@ -266,7 +265,6 @@ h1 {
   grid-column: 1 / -1;
   display: grid;
   gap: 14px;
-  max-width: 820px;
 }
 details {
   margin-top: 8px;
@@ -287,8 +285,8 @@ details {
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }
-  .whole {
-    margin: 0 -14px;
+  .pair {
+    grid-template-columns: minmax(0, 1fr);
   }
   .four {
     grid-template-columns: 1fr 1fr;

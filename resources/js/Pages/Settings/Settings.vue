@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import ZoneField from '@/components/forms/ZoneField.vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import PageTabs from '@/components/layout/PageTabs.vue'
 import KeepPanel from '@/components/settings/KeepPanel.vue'
 import PeoplePanel from '@/components/settings/PeoplePanel.vue'
 import ThisDevice from '@/components/settings/ThisDevice.vue'
 import { useActionForm } from '@/composables/useActionForm'
+import { usePart } from '@/composables/usePart'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import type { SettingsPage } from '@/types/server'
@@ -21,6 +24,20 @@ interface School {
 const props = defineProps<SettingsPage>()
 const here = useHere()
 const { form, submit } = useActionForm({ ...props.values, factors: { ...props.values.factors }, also_past: false })
+const parts = ['workshop', 'wax', 'drip', 'roads', 'people', 'device', 'keep'] as const
+const { part, choose } = usePart(parts)
+const asked = computed(() => ['workshop', 'wax', 'drip', 'roads'].includes(part.value))
+const tabs = computed(() =>
+  parts
+    .filter((one) => one !== 'keep' || here.value.mayWrite)
+    .map((one) => ({ href: `#${one}`, title: t(`settings.part.${one}`), test: one })),
+)
+// What was refused is shown, whichever part it is in.
+const home: Record<string, (typeof parts)[number]> = { name: 'workshop', time_zone: 'workshop', interval: 'wax' }
+watch(
+  () => Object.keys(form.errors)[0],
+  (first) => first && choose(home[first] ?? (first.startsWith('factors') ? 'roads' : 'drip')),
+)
 const save = () => submit('put', '/settings')
 const errorOf = (factor: string) => (form.errors as Record<string, string>)[`factors.${factor}`]
 const reasonOf = (schools: School[], value: string) => schools.find((school) => school.value === value)?.reason ?? ''
@@ -29,97 +46,108 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
 
 <template>
   <AppShell :title="t('settings.title')" at="settings">
-    <div class="page two-columns">
-      <form class="fields" novalidate @submit.prevent="save">
-        <h1>{{ t('settings.title') }}</h1>
+    <div class="page">
+      <PageTabs :title="t('settings.title')" :label="t('settings.parts')" :tabs="tabs" :at="part" @choose="choose" />
+      <form v-show="asked" class="fields narrow" novalidate @submit.prevent="save">
         <fieldset :disabled="!here.mayWrite" class="fields">
-          <legend class="sr">{{ t('settings.workshop') }}</legend>
-          <v-text-field v-model="form.name" :label="t('settings.name')" :error-messages="form.errors.name" name="name" />
-          <v-autocomplete
-            v-model="form.time_zone"
-            :items="choices.zones"
-            :label="t('settings.zone')"
-            :error-messages="form.errors.time_zone" />
-          <div class="four">
-            <v-select v-model="form.distance_unit" :items="choices.distance" :label="t('settings.distance')" data-test="distance-unit" />
-            <v-select v-model="form.temperature_unit" :items="choices.temperature" :label="t('settings.temperature')" />
-            <v-select v-model="form.mass_unit" :items="choices.mass" :label="t('settings.mass')" />
-            <v-select v-model="form.currency" :items="choices.currencies" :label="t('settings.currency')" />
+          <legend class="sr">{{ t(`settings.part.${part}`) }}</legend>
+          <div v-show="part === 'workshop'" class="fields">
+            <v-text-field v-model="form.name" :label="t('settings.name')" :error-messages="form.errors.name" name="name" />
+            <ZoneField v-model="form.time_zone" :zones="choices.zones" :error-messages="form.errors.time_zone" />
+            <div class="two">
+              <TapChoice v-model="form.clock" :legend="t('settings.clock')" :options="choices.clocks" test="clock" />
+              <TapChoice v-model="form.first_day" :legend="t('settings.first_day')" :options="choices.firstDays" test="first-day" />
+            </div>
+            <div class="four">
+              <v-select v-model="form.distance_unit" :items="choices.distance" :label="t('settings.distance')" data-test="distance-unit" />
+              <v-select v-model="form.temperature_unit" :items="choices.temperature" :label="t('settings.temperature')" />
+              <v-select v-model="form.mass_unit" :items="choices.mass" :label="t('settings.mass')" />
+              <v-select v-model="form.currency" :items="choices.currencies" :label="t('settings.currency')" />
+            </div>
+            <v-select
+              v-if="choices.languages.length > 1"
+              v-model="form.language"
+              :items="choices.languages"
+              :label="t('settings.language')"
+              class="half" />
           </div>
-          <v-select v-model="form.language" :items="choices.languages" :label="t('settings.language')" class="half" />
-          <h2>{{ t('settings.schools') }}</h2>
-          <div>
-            <TapChoice v-model="form.interval" :legend="t('settings.interval')" :options="choices.intervals" test="interval" />
-            <div class="own">
+          <div v-show="part === 'wax'" class="fields">
+            <div>
+              <TapChoice v-model="form.interval" :legend="t('settings.interval')" :options="choices.intervals" test="interval" />
+              <div class="own">
+                <NumberField
+                  v-model="form.interval"
+                  :label="t('bike.interval')"
+                  :unit="here.distanceUnit"
+                  :error-messages="form.errors.interval"
+                  name="interval"
+                  class="half" />
+                <p class="muted small">{{ interval }}</p>
+              </div>
+            </div>
+            <div>
+              <v-select
+                v-model="form.limit_school"
+                :items="choices.schools"
+                :label="t('settings.limit')"
+                :hint="reasonOf(choices.schools, form.limit_school)"
+                persistent-hint />
+            </div>
+            <v-select v-model="form.ready_school" :items="choices.ready" :label="t('settings.ready')" data-test="ready-school" />
+            <ul v-if="bikes.length" class="bikes">
+              <li v-for="bike in bikes" :key="bike.id">
+                <span
+                  ><b>{{ bike.name }}</b
+                  >, {{ bike.interval }}, {{ bike.limit }}</span
+                >
+                <Link v-if="here.mayWrite" :href="`/bikes/${bike.id}`">{{ t('settings.change') }}</Link>
+              </li>
+            </ul>
+          </div>
+          <div v-show="part === 'drip'" class="fields">
+            <TapChoice v-model="form.drip_clean" :legend="t('drip.deep_clean')" :options="choices.dripClean" test="drip-clean" />
+            <TapChoice v-model="form.excess_school" :legend="t('drip.excess')" :options="choices.excess" test="excess-school" />
+            <div class="four">
               <NumberField
-                v-model="form.interval"
-                :label="t('bike.interval')"
-                :unit="here.distanceUnit"
-                :error-messages="form.errors.interval"
-                name="interval"
-                class="half" />
-              <p class="muted small">{{ interval }}</p>
+                v-model="form.topups_most"
+                whole
+                :label="t('settings.topups')"
+                :hint="t('settings.topups_hint')"
+                persistent-hint
+                :error-messages="form.errors.topups_most"
+                name="topups_most" />
+              <NumberField
+                v-model="form.drip_dry_hours"
+                :label="t('settings.dry_hours')"
+                unit="h"
+                :error-messages="form.errors.drip_dry_hours"
+                name="drip_dry_hours" />
+              <NumberField
+                v-model="form.wipe_rides"
+                whole
+                :label="t('settings.wipe')"
+                :hint="t('settings.wipe_hint')"
+                persistent-hint
+                :error-messages="form.errors.wipe_rides"
+                name="wipe_rides" />
             </div>
           </div>
-          <div>
-            <v-select
-              v-model="form.limit_school"
-              :items="choices.schools"
-              :label="t('settings.limit')"
-              :hint="reasonOf(choices.schools, form.limit_school)"
-              persistent-hint />
+          <div v-show="part === 'roads'" class="fields">
+            <p class="muted small">{{ t('settings.factors_hint') }}</p>
+            <div class="factors">
+              <NumberField
+                v-for="factor in factors"
+                :key="factor.value"
+                v-model="form.factors[factor.value]"
+                prefix="×"
+                :label="factor.name"
+                :hint="factor.house ? t('settings.house') : t('settings.own')"
+                persistent-hint
+                :error-messages="errorOf(factor.value)"
+                :name="`factor-${factor.value}`" />
+            </div>
+            <TickBox v-model="form.also_past" :label="t('settings.past')" />
           </div>
-          <v-select v-model="form.ready_school" :items="choices.ready" :label="t('settings.ready')" data-test="ready-school" />
-          <TapChoice v-model="form.drip_clean" :legend="t('drip.deep_clean')" :options="choices.dripClean" test="drip-clean" />
-          <TapChoice v-model="form.excess_school" :legend="t('drip.excess')" :options="choices.excess" test="excess-school" />
-          <div class="four">
-            <NumberField
-              v-model="form.topups_most"
-              whole
-              :label="t('settings.topups')"
-              :hint="t('settings.topups_hint')"
-              persistent-hint
-              :error-messages="form.errors.topups_most"
-              name="topups_most" />
-            <NumberField
-              v-model="form.drip_dry_hours"
-              :label="t('settings.dry_hours')"
-              unit="h"
-              :error-messages="form.errors.drip_dry_hours"
-              name="drip_dry_hours" />
-            <NumberField
-              v-model="form.wipe_rides"
-              whole
-              :label="t('settings.wipe')"
-              :hint="t('settings.wipe_hint')"
-              persistent-hint
-              :error-messages="form.errors.wipe_rides"
-              name="wipe_rides" />
-          </div>
-          <ul v-if="bikes.length" class="bikes">
-            <li v-for="bike in bikes" :key="bike.id">
-              <span
-                ><b>{{ bike.name }}</b
-                >, {{ bike.interval }}, {{ bike.limit }}</span
-              >
-              <Link v-if="here.mayWrite" :href="`/bikes/${bike.id}`">{{ t('settings.change') }}</Link>
-            </li>
-          </ul>
-          <h2>{{ t('settings.factors') }}</h2>
-          <p class="muted small">{{ t('settings.factors_hint') }}</p>
-          <div class="factors">
-            <NumberField
-              v-for="factor in factors"
-              :key="factor.value"
-              v-model="form.factors[factor.value]"
-              prefix="×"
-              :label="factor.name"
-              :hint="factor.house ? t('settings.house') : t('settings.own')"
-              persistent-hint
-              :error-messages="errorOf(factor.value)"
-              :name="`factor-${factor.value}`" />
-          </div>
-          <TickBox v-model="form.also_past" :label="t('settings.past')" />
           <div v-if="here.mayWrite" class="row">
             <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
               t('settings.save')
@@ -127,20 +155,16 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
           </div>
         </fieldset>
       </form>
-      <div class="side">
-        <PeoplePanel :people="people" :invitations="invitations" :devices="devices" />
-        <KeepPanel v-if="here.mayWrite" :tables="tables" />
-        <ThisDevice :lan="lan" />
-      </div>
+      <PeoplePanel v-if="part === 'people'" class="narrow" :people="people" :invitations="invitations" :devices="devices" />
+      <KeepPanel v-if="part === 'keep' && here.mayWrite" class="narrow" :tables="tables" />
+      <ThisDevice v-if="part === 'device'" class="narrow" :lan="lan" />
     </div>
   </AppShell>
 </template>
 
 <style scoped>
-.two-columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 330px;
-  gap: 40px;
+.narrow {
+  max-width: 760px;
 }
 .four {
   display: grid;
@@ -182,16 +206,7 @@ form fieldset {
   padding: 6px 0;
   border-bottom: 1px solid var(--line);
 }
-.side {
-  padding-top: 8px;
-  display: grid;
-  gap: 30px;
-  align-content: start;
-}
 @media (max-width: 839.98px) {
-  .two-columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
   .four,
   .factors {
     grid-template-columns: 1fr 1fr;

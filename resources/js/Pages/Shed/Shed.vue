@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
-import { computed, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import CatchUpDialog from '@/components/forms/CatchUpDialog.vue'
 import CorrectDialog from '@/components/forms/CorrectDialog.vue'
 import DipDialog from '@/components/forms/DipDialog.vue'
@@ -13,8 +13,11 @@ import SwapDialog from '@/components/forms/SwapDialog.vue'
 import TopUpDialog from '@/components/forms/TopUpDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import BikeRail, { type RailVerb } from '@/components/shed/BikeRail.vue'
+import DemoGuide from '@/components/shed/DemoGuide.vue'
+import FirstSteps from '@/components/shed/FirstSteps.vue'
 import NextPanel from '@/components/shed/NextPanel.vue'
 import PotCard from '@/components/shed/PotCard.vue'
+import { placeOf } from '@/composables/nextStep'
 import { chainDrag, useChainDrag } from '@/composables/useChainDrag'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
@@ -56,6 +59,27 @@ watch(
   () => (list.value = proposed()),
 )
 
+// The first steps stay until they are done, or hidden on this device; Help shows them again.
+const hasChains = computed(() => props.rails.some((other) => other.fitted || other.hanging.length))
+const asked = new URLSearchParams(window.location.search).has('steps')
+const hidden = ref(!asked && isHidden())
+const steps = computed(() => !hidden.value && (asked || !hasChains.value || !props.pot.pots.length))
+function isHidden(): boolean {
+  try {
+    return localStorage.getItem('dripel.steps') === 'hidden'
+  } catch {
+    return false
+  }
+}
+function hideSteps(): void {
+  hidden.value = true
+  try {
+    localStorage.setItem('dripel.steps', 'hidden')
+  } catch {
+    // Hidden for this page at least.
+  }
+}
+
 function open(verb: RailVerb, id: number): void {
   bike.value = id
   wanted.value = null
@@ -82,13 +106,8 @@ function dip(chains: number[]): void {
 }
 function act(line: NextStep): void {
   bike.value = line.bike ?? bike.value
-  if (line.verb === 'go') router.visit(`/jobs/${line.job}`)
-  else if (line.verb === 'jar') router.visit('/books')
-  else if (line.verb === 'pot_day') router.visit(`/pot-day?${line.chains.map((id) => `chains[]=${id}`).join('&')}`)
-  else if (line.verb === 'ahead') router.visit('/ahead')
-  else if (line.verb === 'look') router.visit('/tracks')
-  else if (line.verb === 'wet') router.visit(`/chains/${line.chains[0]}/wet`)
-  else if (line.verb === 'topup') router.visit(`/chains/${line.chains[0]}/drip`)
+  const place = placeOf(line)
+  if (place !== null) router.visit(place)
   else if (line.verb === 'wipe')
     write('post', `/chains/${line.chains[0]}/cares`, { care: 'wiped', date: props.forms.date, time: props.forms.time })
   else if (line.verb === 'swap' && line.bike !== null && line.swapTo !== null) swapNow(line.bike, line.swapTo)
@@ -101,14 +120,19 @@ function act(line: NextStep): void {
     form.value = 'choose_bike'
   } else if (line.verb === 'confirm' && line.bike !== null) {
     write('post', `/bikes/${line.bike}/commute-days`, { dates: line.days.map((day) => day.date), ridden: true })
-  } else if (line.verb === 'add') router.visit(`/chains/new?bike=${line.bike}`)
-  else if (line.verb === 'convert') router.visit(`/bikes/${line.bike}/convert`)
-  else if (line.verb === 'strip') router.visit(`/strip?chains[]=${line.chains[0] ?? 0}`)
-  else if (line.verb === 'retire' || line.verb === 'measure') {
+  } else if (line.verb === 'retire' || line.verb === 'measure') {
     chain.value = { id: line.chains[0] ?? 0, name: line.subject }
     form.value = line.verb
   }
 }
+// Another page sends here what is done in a form of the Shed, by its key.
+onMounted(() => {
+  const key = decodeURIComponent(location.hash.slice(1))
+  const step = props.next.flatMap((line) => [line.line, ...line.steps]).find((other) => other.key === key)
+  if (key === '') return
+  history.replaceState(history.state, '', location.pathname)
+  if (step && here.value.mayWrite) act(step)
+})
 function retire(worn: { id: number; name: string }): void {
   chain.value = worn
   form.value = 'retire'
@@ -140,6 +164,15 @@ useKeys({
   <AppShell :title="t('shed.title')" at="shed">
     <h1 class="sr">{{ t('shed.title') }}</h1>
     <p v-if="problem" class="problem ember" role="alert" data-test="shed-problem">{{ problem }}</p>
+    <DemoGuide v-if="here.demo" />
+    <FirstSteps
+      v-if="rails.length && here.mayWrite && steps"
+      :big="false"
+      bikes
+      :chains="hasChains"
+      :pots="pot.pots.length > 0"
+      :may-write="here.mayWrite"
+      @hide="hideSteps" />
     <div v-if="rails.length" class="shed">
       <div>
         <BikeRail
@@ -157,7 +190,7 @@ useKeys({
         </div>
       </div>
       <aside>
-        <NextPanel :lines="next" :may-write="here.mayWrite" @act="act" />
+        <NextPanel :title="t('shed.next')" :empty="t('shed.next_empty')" :lines="next" :may-write="here.mayWrite" @act="act" />
         <PotCard
           v-model="list"
           :chains="pot.chains"
@@ -167,14 +200,7 @@ useKeys({
           @dip="dip(list)" />
       </aside>
     </div>
-    <div v-else class="page empty">
-      <h2 class="wide">{{ t('shed.empty_title') }}</h2>
-      <p>{{ t('shed.empty_text') }}</p>
-      <div v-if="here.mayWrite" class="row">
-        <v-btn variant="flat" color="primary" data-test="first-used" @click="router.visit('/arrive')">{{ t('shed.arrive_first') }}</v-btn>
-        <v-btn data-test="first-bike" @click="router.visit('/bikes/new')">{{ t('shed.add_bike_new') }}</v-btn>
-      </div>
-    </div>
+    <FirstSteps v-else big :bikes="false" :chains="false" :pots="pot.pots.length > 0" :may-write="here.mayWrite" />
     <div v-if="chainDrag.chain !== null" class="ghost" :style="{ left: `${chainDrag.x}px`, top: `${chainDrag.y}px` }">
       {{ chainDrag.label }}
     </div>
@@ -254,10 +280,6 @@ aside {
   border-radius: 3px;
   pointer-events: none;
   z-index: 20;
-}
-.empty h2 {
-  font-size: var(--type-6);
-  color: var(--ink);
 }
 @media (max-width: 1144.98px) {
   .shed {

@@ -9,7 +9,7 @@ const print = () => window.print()
 </script>
 
 <template>
-  <AppShell :title="name" at="books">
+  <AppShell :title="name" at="pot">
     <div class="page">
       <div class="row tools">
         <v-btn variant="flat" color="primary" data-test="print" @click="print">{{ t('labels.print') }}</v-btn>

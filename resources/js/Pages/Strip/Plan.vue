@@ -3,6 +3,7 @@ import { Link, router } from '@inertiajs/vue3'
 import { computed, reactive, ref, watch } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import BathTable from '@/components/strip/BathTable.vue'
 import FlowSteps from '@/components/strip/FlowSteps.vue'
@@ -82,17 +83,15 @@ function start(): void {
 </script>
 
 <template>
-  <AppShell :title="t('strip_plan.title')" at="books">
+  <AppShell :title="t('strip_plan.title')" at="pot">
     <div class="page">
-      <FlowSteps at="strip" />
+      <FlowSteps v-if="chains.length" at="strip" />
       <h1>{{ t('strip_plan.title') }}</h1>
-      <form class="cols" novalidate @submit.prevent="start">
+      <EmptyState v-if="!chains.length" :text="t('strip_plan.none')" href="/chains/new" :verb="t('new_chain.title')" />
+      <form v-else class="cols" novalidate @submit.prevent="start">
         <div class="fields">
           <fieldset>
             <legend>{{ t('strip_plan.chains') }}</legend>
-            <p v-if="!chains.length" class="muted">
-              {{ t('strip_plan.none') }} <Link href="/chains/new">{{ t('new_chain.title') }}</Link>
-            </p>
             <label v-for="chain in chains" :key="chain.id" class="pick" :data-test="`strip-${chain.name}`">
               <input v-model="form.chains" type="checkbox" :value="chain.id" /><b>{{ chain.name }}</b
               ><span class="muted">{{ chain.load }}</span>
@@ -143,7 +142,7 @@ function start(): void {
               <b>{{ hazard.solvent }}.</b> {{ hazard.text }}
             </li>
             <li v-for="warning in preview.warnings" :key="warning">{{ warning }}</li>
-            <li>{{ t('books.waste') }}</li>
+            <li>{{ t('jars.waste') }}</li>
           </ul>
           <details>
             <summary>{{ t('strip_plan.why') }}</summary>

@@ -89,7 +89,7 @@ const drop = () => write('delete', `/protocols/${props.own}`)
 </script>
 
 <template>
-  <AppShell :title="t('protocol.copy')" at="books">
+  <AppShell :title="t('protocol.copy')" at="pot">
     <form class="page fields" novalidate @submit.prevent="save">
       <h1>{{ own === null ? t('protocol.copy') : t('protocol.change') }}</h1>
       <p class="muted">

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Link } from '@inertiajs/vue3'
 import { computed, onMounted, ref } from 'vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
 import RetireDialog from '@/components/forms/RetireDialog.vue'
@@ -7,6 +6,7 @@ import BikeWear from '@/components/wear/BikeWear.vue'
 import ConnectDevice from '@/components/devices/ConnectDevice.vue'
 import ExpectedDialog from '@/components/wear/ExpectedDialog.vue'
 import InstrumentDialog from '@/components/wear/InstrumentDialog.vue'
+import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -42,7 +42,7 @@ onMounted(() => {
   <AppShell :title="t('gauge.title')" at="gauge">
     <div class="page">
       <h1>{{ t('gauge.title') }}</h1>
-      <p class="muted intro">{{ bikes.length ? t('gauge.text') : t('gauge.none') }}</p>
+      <p v-if="bikes.length" class="muted intro">{{ t('gauge.text') }}</p>
       <div class="cols">
         <div>
           <BikeWear
@@ -53,7 +53,7 @@ onMounted(() => {
             @measure="about('measure', $event)"
             @retire="about('retire', $event)"
             @advice="answer(bike.id, $event)" />
-          <Link v-if="!bikes.length && here.mayWrite" href="/arrive">{{ t('shed.arrive_first') }}</Link>
+          <EmptyState v-if="!bikes.length" :text="t('gauge.none')" href="/bikes/new" :verb="t('bike.new')" />
         </div>
         <aside>
           <section aria-labelledby="instruments">

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import DateField from '@/components/forms/DateField.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 import type { BottleView } from '@/types/server'
 
 /** The bottles of drip wax, each as full as it is, and when it runs out. */
@@ -26,7 +28,11 @@ function save(gone: boolean): void {
 }
 const BOTTOM = 58
 const level = (bottle: BottleView) => BOTTOM - bottle.share * 38
-const title = computed(() => (chosen.value ? `${t('books.tend')}: ${chosen.value.name}` : t('bottles.add')))
+const title = computed(() => (chosen.value ? `${t('bottles.edit')}: ${chosen.value.name}` : t('bottles.add')))
+const remove = (bottle: BottleView) => {
+  open.value = false
+  write('delete', `/bottles/${bottle.id}`)
+}
 </script>
 
 <template>
@@ -49,8 +55,8 @@ const title = computed(() => (chosen.value ? `${t('books.tend')}: ${chosen.value
         </div>
         <span class="end"
           >{{ bottle.price
-          }}<v-btn v-if="mayWrite" size="small" :aria-label="`${t('books.tend')}: ${bottle.name}`" @click="tend(bottle)">{{
-            t('books.tend')
+          }}<v-btn v-if="mayWrite" size="small" :aria-label="`${t('bottles.edit')}: ${bottle.name}`" @click="tend(bottle)">{{
+            t('bottles.edit')
           }}</v-btn></span
         >
       </li>
@@ -59,7 +65,7 @@ const title = computed(() => (chosen.value ? `${t('books.tend')}: ${chosen.value
       v-if="open"
       v-model="open"
       :title="title"
-      :verb="t('verbs.keep')"
+      :verb="t(chosen ? 'bottles.save' : 'bottles.add')"
       :busy="form.processing"
       :errors="form.errors"
       :known="['name', 'volume', 'left', 'opened', 'price']"
@@ -78,11 +84,12 @@ const title = computed(() => (chosen.value ? `${t('books.tend')}: ${chosen.value
           name="left" />
       </div>
       <div class="two">
-        <v-text-field v-model="form.opened" type="date" :label="t('bottles.opened')" :error-messages="form.errors.opened" name="opened" />
+        <DateField v-model="form.opened" :label="t('bottles.opened')" :error-messages="form.errors.opened" name="opened" />
         <NumberField v-model="form.price" :label="t('books.amount')" :unit="currency" :error-messages="form.errors.price" name="price" />
       </div>
       <div v-if="chosen" class="row">
-        <v-btn size="small" data-test="bottle-gone" @click="save(true)">{{ t('bottles.gone') }}</v-btn>
+        <v-btn v-if="chosen.unused" size="small" data-test="bottle-remove" @click="remove(chosen)">{{ t('bottles.remove') }}</v-btn>
+        <v-btn v-else size="small" data-test="bottle-gone" @click="save(true)">{{ t('bottles.gone') }}</v-btn>
       </div>
     </ActionDialog>
   </section>

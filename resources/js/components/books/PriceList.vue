@@ -1,16 +1,29 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
+import DateField from '@/components/forms/DateField.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { BooksPage } from '@/types/server'
+import type { PriceLine, StockPage } from '@/types/server'
 
 /** What things cost, each price from its day on. */
-const props = defineProps<Pick<BooksPage, 'prices' | 'supplies'> & { currency: string; today: string; mayWrite: boolean }>()
+const props = defineProps<Pick<StockPage, 'prices' | 'supplies'> & { currency: string; today: string; mayWrite: boolean }>()
 const open = ref(false)
+const seen = ref<number | null>(null)
 const { form: price, submit: sendPrice } = useActionForm({ supply: 'chain', amount: '', quantity: '1', date: props.today })
+/** A new price starts empty; one that is put right starts as it is. */
+function show(row: PriceLine | null): void {
+  seen.value = row?.id ?? null
+  Object.assign(price, row?.values ?? { supply: 'chain', amount: '', quantity: '1', date: props.today })
+  price.clearErrors()
+  open.value = true
+}
+// Another page sends here to set one.
+onMounted(() => props.mayWrite && location.hash === '#set' && show(null))
+const save = () =>
+  sendPrice(seen.value === null ? 'post' : 'put', seen.value === null ? '/prices' : `/prices/${seen.value}`, () => (open.value = false))
 const supply = computed(() => props.supplies.find((other) => other.value === price.supply))
 function chooseSupply(value: string): void {
   price.supply = value
@@ -22,7 +35,7 @@ function chooseSupply(value: string): void {
   <section aria-labelledby="prices">
     <div class="row between">
       <h2 id="prices">{{ t('books.prices') }}</h2>
-      <v-btn v-if="mayWrite" size="small" data-test="set-price" @click="open = true">{{ t('books.set_price') }}</v-btn>
+      <v-btn v-if="mayWrite" size="small" data-test="set-price" @click="show(null)">{{ t('books.set_price') }}</v-btn>
     </div>
     <p class="muted small">{{ prices.length ? t('books.prices_text') : t('books.no_prices') }}</p>
     <table v-if="prices.length" class="plain">
@@ -33,7 +46,7 @@ function chooseSupply(value: string): void {
           <th>{{ t('books.quantity') }}</th>
           <th>{{ t('books.from') }}</th>
           <th v-if="mayWrite">
-            <span class="sr">{{ t('verbs.delete') }}</span>
+            <span class="sr">{{ t('verbs.edit') }}</span>
           </th>
         </tr>
       </thead>
@@ -49,6 +62,14 @@ function chooseSupply(value: string): void {
             <button
               type="button"
               class="as-link quiet"
+              :aria-label="`${t('verbs.edit')}: ${row.supply}, ${row.from}`"
+              :data-test="`edit-price-${row.id}`"
+              @click="show(row)">
+              {{ t('verbs.edit') }}
+            </button>
+            <button
+              type="button"
+              class="as-link quiet"
               :aria-label="`${t('verbs.delete')}: ${row.supply}, ${row.from}`"
               @click="write('delete', `/entries/prices/${row.id}`)">
               {{ t('verbs.delete') }}
@@ -60,13 +81,13 @@ function chooseSupply(value: string): void {
     <ActionDialog
       v-if="mayWrite && open"
       v-model="open"
-      :title="t('books.set_price')"
-      :verb="t('books.set_price')"
+      :title="t(seen === null ? 'books.set_price' : 'books.edit_price')"
+      :verb="t(seen === null ? 'books.set_price' : 'books.save_price')"
       :busy="price.processing"
       :errors="price.errors"
       :known="['supply', 'amount', 'quantity', 'date']"
       test="price-form"
-      @submit="sendPrice('post', '/prices', () => (open = false))">
+      @submit="save">
       <v-select
         :model-value="price.supply"
         :items="supplies"
@@ -88,7 +109,7 @@ function chooseSupply(value: string): void {
           :error-messages="price.errors.quantity"
           name="quantity" />
       </div>
-      <v-text-field v-model="price.date" type="date" :label="t('books.from')" :error-messages="price.errors.date" name="date" />
+      <DateField v-model="price.date" :label="t('books.from')" :error-messages="price.errors.date" name="date" />
     </ActionDialog>
   </section>
 </template>

@@ -4,10 +4,10 @@ import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { BooksPage } from '@/types/server'
+import type { StockPage } from '@/types/server'
 
 /** The quick links that lie in the drawer. */
-defineProps<Pick<BooksPage, 'links'> & { currency: string; mayWrite: boolean }>()
+defineProps<Pick<StockPage, 'links'> & { currency: string; mayWrite: boolean }>()
 const open = ref(false)
 const { form: link, submit: sendLink } = useActionForm({
   name: t('parts.quick_link'),

@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="F extends KnownFacts">
+import DateField from '@/components/forms/DateField.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
@@ -44,12 +45,7 @@ const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, tit
     <div class="three">
       <NumberField v-model="facts.mass" :label="t('new_chain.mass')" :unit="units.mass" :error-messages="errors.mass" name="mass" />
       <NumberField v-model="facts.price" :label="t('new_chain.price')" :unit="units.currency" :error-messages="errors.price" name="price" />
-      <v-text-field
-        v-model="facts.bought_on"
-        type="date"
-        :label="t('new_chain.bought_on')"
-        :error-messages="errors.bought_on"
-        name="bought_on" />
+      <DateField v-model="facts.bought_on" :label="t('new_chain.bought_on')" :error-messages="errors.bought_on" name="bought_on" />
     </div>
     <NumberField
       v-model="facts.drip_interval"
@@ -67,15 +63,9 @@ const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, tit
         persistent-hint
         :error-messages="errors.event"
         name="event" />
-      <v-text-field
-        v-model="facts.event_on"
-        type="date"
-        :label="t('new_chain.event_on')"
-        :error-messages="errors.event_on"
-        name="event_on" />
-      <v-text-field
+      <DateField v-model="facts.event_on" :label="t('new_chain.event_on')" :error-messages="errors.event_on" name="event_on" />
+      <DateField
         v-model="facts.dipped_after"
-        type="date"
         :label="t('new_chain.dipped_after')"
         :error-messages="errors.dipped_after"
         name="dipped_after" />

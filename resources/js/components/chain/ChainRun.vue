@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useId } from 'vue'
-import { t } from '@/composables/useText'
 import ChainStrand from './ChainStrand.vue'
+import { t } from '@/composables/useText'
 
 /** The chain on the bike, as a run of links; its coat of wax reaches as far as there is wax left, to the pixel. */
 defineProps<{ coat: number; left: string; unsure?: boolean }>()

@@ -3,10 +3,10 @@ import { computed, reactive } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import LoopDrawing from './LoopDrawing.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import LoopDrawing from './LoopDrawing.vue'
 import type { SizeAnswer } from '@/types/server'
 
 /** How long the new chain has to be: copied from the old one, or from chainstay and teeth. */

@@ -42,10 +42,11 @@ function band(line: ChartLineView): string | null {
   return `M${edge('low').join('L')}L${edge('high').reverse().join('L')}Z`
 }
 
+const bars = computed(() => props.chart.lines.every((line) => line.kind === 'bars'))
 const at = ref<number | null>(null)
 const row = computed(() => (at.value === null ? null : (props.chart.rows[at.value] ?? null)))
 const said = computed(() => {
-  if (!row.value) return t('chart.how')
+  if (!row.value) return null
   const values = row.value.cells.slice(1).flatMap((text, i) => (text ? [`${props.chart.columns[i + 1]} ${text}`] : []))
   return `${row.value.cells[0]}: ${values.join('; ')}`
 })
@@ -79,7 +80,7 @@ function step(event: KeyboardEvent): void {
     <svg
       :viewBox="`0 0 ${WIDE} ${HIGH}`"
       role="img"
-      :aria-label="chart.title"
+      :aria-label="`${chart.title}. ${t('chart.how')}`"
       tabindex="0"
       data-test="chart"
       @pointermove="point"
@@ -94,6 +95,10 @@ function step(event: KeyboardEvent): void {
         :y="y(chart.zone.to)"
         :height="Math.max(0, y(chart.zone.from) - y(chart.zone.to))"
         class="zone" />
+      <template v-if="chart.span">
+        <rect :x="x(chart.span.from)" :width="x(chart.span.to) - x(chart.span.from)" :y="TOP" :height="HIGH - FOOT - TOP" class="zone" />
+        <text :x="x(chart.span.to) + 6" :y="HIGH - FOOT - 8">{{ chart.span.text }}</text>
+      </template>
       <template v-for="tick in chart.y.ticks" :key="`y${tick.at}`">
         <line :x1="LEFT" :x2="WIDE - RIGHT" :y1="y(tick.at)" :y2="y(tick.at)" class="grid" />
         <text :x="LEFT - 7" :y="y(tick.at) + 4" text-anchor="end">{{ tick.text }}</text>
@@ -108,7 +113,7 @@ function step(event: KeyboardEvent): void {
       <text v-if="chart.zone" :x="WIDE - RIGHT - 4" :y="y(chart.zone.from) - 5" text-anchor="end">{{ chart.zone.text }}</text>
       <template v-for="level in chart.levels" :key="level.text">
         <line :x1="LEFT" :x2="WIDE - RIGHT" :y1="y(level.at)" :y2="y(level.at)" class="level" />
-        <text :x="LEFT + 6" :y="y(level.at) - 5" class="level-text">{{ level.text }}</text>
+        <text :x="LEFT + 6" :y="y(level.at) < TOP + 6 ? y(level.at) + 14 : y(level.at) - 5" class="level-text">{{ level.text }}</text>
       </template>
       <template v-for="moment in chart.moments" :key="moment.text">
         <line :x1="x(moment.at)" :x2="x(moment.at)" :y1="TOP" :y2="HIGH - FOOT" class="moment" />
@@ -130,7 +135,18 @@ function step(event: KeyboardEvent): void {
         data-test="chart-stretch" />
       <g v-for="(line, i) in chart.lines" :key="line.name">
         <path v-if="band(line)" :d="band(line) ?? ''" class="band" />
-        <path v-if="line.kind !== 'dots'" :d="path(line)" class="line" :stroke-dasharray="dash(i)" />
+        <template v-if="line.kind === 'bars'">
+          <rect
+            v-for="bar in line.points"
+            :key="bar.x"
+            :x="x(bar.x) + 1"
+            :width="Math.max(1, (WIDE - LEFT - RIGHT) / line.points.length - 2)"
+            :y="y(bar.y)"
+            :height="HIGH - FOOT - y(bar.y)"
+            class="bar"
+            :class="{ on: bar.x === row?.x }" />
+        </template>
+        <path v-else-if="line.kind !== 'dots'" :d="path(line)" class="line" :stroke-dasharray="dash(i)" />
         <template v-else>
           <template v-for="(dot, k) in line.points" :key="k">
             <line
@@ -145,10 +161,10 @@ function step(event: KeyboardEvent): void {
         </template>
       </g>
       <template v-if="row">
-        <line :x1="x(row.x)" :x2="x(row.x)" :y1="TOP" :y2="HIGH - FOOT" class="here" />
+        <line v-if="!bars" :x1="x(row.x)" :x2="x(row.x)" :y1="TOP" :y2="HIGH - FOOT" class="here" />
         <template v-for="line in chart.lines" :key="line.name">
           <circle
-            v-for="dot in line.points.filter((one) => one.x === row?.x)"
+            v-for="dot in line.kind === 'bars' ? [] : line.points.filter((one) => one.x === row?.x)"
             :key="dot.y"
             :cx="x(dot.x)"
             :cy="y(dot.y)"
@@ -167,7 +183,7 @@ function step(event: KeyboardEvent): void {
           {{ line.name }}
         </span>
       </p>
-      <p class="said" aria-live="polite" data-test="chart-said">{{ said }}</p>
+      <p class="said" aria-live="polite" data-test="chart-said">{{ said ?? '\u00a0' }}</p>
       <details>
         <summary>{{ t('chart.table') }}</summary>
         <div class="scroll" tabindex="0" role="region" :aria-label="chart.title">
@@ -217,6 +233,12 @@ text {
 }
 .grid {
   stroke: var(--line);
+}
+.bar {
+  fill: var(--steel);
+}
+.bar.on {
+  fill: var(--ink);
 }
 .tick,
 .ground {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onUnmounted, useId } from 'vue'
+import { computed, onUnmounted, ref, useId } from 'vue'
 import { t } from '@/composables/useText'
 
 /** The frame of every small form, mounted anew each time it opens: title, fields, what went wrong beside no field, the verb. */
@@ -20,13 +20,22 @@ const id = useId()
 // Whoever opened it goes on where they were.
 const opener = document.activeElement
 onUnmounted(() => opener instanceof HTMLElement && opener.focus())
+// With a keyboard at hand one goes on typing: in the field that asks for it, else in what is chosen, else in the first.
+const card = ref<HTMLElement | null>(null)
+function focusFirst(): void {
+  if (!window.matchMedia('(hover: hover) and (pointer: fine)').matches || !card.value) return
+  const first = ['[autofocus]', 'input[type=radio]:checked', 'input:not([type=hidden]):not([type=checkbox])']
+    .map((css) => card.value?.querySelector<HTMLElement>(css))
+    .find((field) => field)
+  first?.focus()
+}
 const beside = computed(() => Object.entries(props.errors).filter(([field]) => !(props.known ?? []).includes(field)))
 </script>
 
 <template>
-  <v-dialog v-model="open" :aria-labelledby="id" :max-width="wide ? 1020 : undefined">
+  <v-dialog v-model="open" :aria-labelledby="id" :max-width="wide ? 1020 : undefined" @after-enter="focusFirst">
     <v-card :data-test="test">
-      <form novalidate @submit.prevent="emit('submit')">
+      <form ref="card" novalidate @submit.prevent="emit('submit')">
         <div class="body">
           <h1 :id="id">{{ title }}</h1>
           <div class="fields"><slot /></div>

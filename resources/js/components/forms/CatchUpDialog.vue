@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import DateField from '@/components/forms/DateField.vue'
+import ActionDialog from './ActionDialog.vue'
+import TapChoice from './TapChoice.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import ActionDialog from './ActionDialog.vue'
-import TapChoice from './TapChoice.vue'
 import type { FormDefaults } from '@/types/server'
-import NumberField from '@/components/forms/NumberField.vue'
 
 /** "240 km since Monday", or what the odometer shows: one estimate for days that nobody logged one by one. */
 const open = defineModel<boolean>({ required: true })
@@ -62,8 +63,8 @@ const save = () =>
         name="distance"
         autofocus />
       <div class="two">
-        <v-text-field v-model="form.from" type="date" :label="t('catch_up.from')" :error-messages="errors.from" name="from" />
-        <v-text-field v-model="form.to" type="date" :label="t('catch_up.to')" :error-messages="errors.to" name="to" />
+        <DateField v-model="form.from" :label="t('catch_up.from')" :error-messages="errors.from" name="from" />
+        <DateField v-model="form.to" :label="t('catch_up.to')" :error-messages="errors.to" name="to" />
       </div>
     </template>
     <NumberField

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import DateField from '@/components/forms/DateField.vue'
+import TimeField from '@/components/forms/TimeField.vue'
+import ActionDialog from './ActionDialog.vue'
+import TapChoice from './TapChoice.vue'
+import NumberField from '@/components/forms/NumberField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import ActionDialog from './ActionDialog.vue'
-import TapChoice from './TapChoice.vue'
 import type { CommuteValues, FormDefaults } from '@/types/server'
-import NumberField from '@/components/forms/NumberField.vue'
 
 /** The weekly commute of a bike, new or known. */
 const open = defineModel<boolean>({ required: true })
@@ -71,9 +73,9 @@ const save = () =>
     </div>
     <TapChoice v-model="form.condition" :legend="t('commute.condition')" :options="forms.conditions" test="condition" even />
     <div class="three">
-      <v-text-field v-model="form.time" type="time" :label="t('commute.time')" :error-messages="form.errors.time" name="time" />
-      <v-text-field v-model="form.from" type="date" :label="t('commute.from')" :error-messages="form.errors.from" name="from" />
-      <v-text-field v-model="form.until" type="date" :label="t('commute.until')" :error-messages="form.errors.until" name="until" />
+      <TimeField v-model="form.time" :label="t('commute.time')" :error-messages="form.errors.time" name="time" />
+      <DateField v-model="form.from" :label="t('commute.from')" :error-messages="form.errors.from" name="from" />
+      <DateField v-model="form.until" :label="t('commute.until')" :error-messages="form.errors.until" name="until" />
     </div>
   </ActionDialog>
 </template>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useActionForm } from '@/composables/useActionForm'
-import { usePreview } from '@/composables/usePreview'
-import { t } from '@/composables/useText'
 import ActionDialog from './ActionDialog.vue'
 import ChangesPreview from './ChangesPreview.vue'
 import TapChoice from './TapChoice.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { usePreview } from '@/composables/usePreview'
+import { t } from '@/composables/useText'
 import type { ChangedChain, FormDefaults } from '@/types/server'
 
 /** What many rides were like, said at once; everything that follows from them is put right. */

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useActionForm } from '@/composables/useActionForm'
-import { usePreview } from '@/composables/usePreview'
-import { t } from '@/composables/useText'
 import ActionDialog from './ActionDialog.vue'
 import ChangesPreview from './ChangesPreview.vue'
 import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
-import type { ChangedChain, FormDefaults } from '@/types/server'
 import TickBox from '@/components/forms/TickBox.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { usePreview } from '@/composables/usePreview'
+import { t } from '@/composables/useText'
+import type { ChangedChain, FormDefaults } from '@/types/server'
 
 /** The tag says C, Dripel says B: which chain has really been on, and since when. */
 const open = defineModel<boolean>({ required: true })

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DateField from '@/components/forms/DateField.vue'
+import TimeField from '@/components/forms/TimeField.vue'
 import { t } from '@/composables/useText'
 
 /** A local day and a time of it; the time may be left out where only the day is known. */
@@ -9,15 +11,8 @@ defineProps<{ errors: { date?: string; time?: string }; timeHint?: string; timeL
 
 <template>
   <div class="two day">
-    <v-text-field v-model="date" type="date" :label="t('moment.date')" :error-messages="errors.date" name="date" />
-    <v-text-field
-      v-model="time"
-      type="time"
-      :label="timeLabel ?? t('moment.time')"
-      :error-messages="errors.time"
-      :hint="timeHint"
-      :persistent-hint="!!timeHint"
-      name="time" />
+    <DateField v-model="date" :label="t('moment.date')" :error-messages="errors.date" name="date" />
+    <TimeField v-model="time" :label="timeLabel ?? t('moment.time')" :error-messages="errors.time" :hint="timeHint" name="time" />
   </div>
 </template>
 

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
-import { useActionForm } from '@/composables/useActionForm'
-import { t } from '@/composables/useText'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
-import type { FormDefaults, PotChain, PotView } from '@/types/server'
 import NumberField from '@/components/forms/NumberField.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { t } from '@/composables/useText'
+import type { FormDefaults, PotChain, PotView } from '@/types/server'
 
 /** Chains that were waxed together, recorded plainly. */
 const open = defineModel<boolean>({ required: true })

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import MeasureFields from '@/components/wear/MeasureFields.vue'
+import ActionDialog from './ActionDialog.vue'
+import DayAndTime from './DayAndTime.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useMeasuring } from '@/composables/useMeasuring'
 import { t } from '@/composables/useText'
-import ActionDialog from './ActionDialog.vue'
-import DayAndTime from './DayAndTime.vue'
 import type { FormDefaults, Meaning } from '@/types/server'
 
 /** A chain is measured; one past its limit then goes on to be retired. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useActionForm } from '@/composables/useActionForm'
-import { t } from '@/composables/useText'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { t } from '@/composables/useText'
 
 /** Something that only needs its moment: a noise, a strip, an entry that is moved. */
 const open = defineModel<boolean>({ required: true })

@@ -2,13 +2,13 @@
 import { Link } from '@inertiajs/vue3'
 import { onMounted, ref } from 'vue'
 import LifeStory from '@/components/chain/LifeStory.vue'
-import { http } from '@/composables/http'
-import { useActionForm } from '@/composables/useActionForm'
-import { t } from '@/composables/useText'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
 import StepDrawing from '@/components/guided/StepDrawing.vue'
+import { http } from '@/composables/http'
+import { useActionForm } from '@/composables/useActionForm'
+import { t } from '@/composables/useText'
 import type { FormDefaults, Retiring } from '@/types/server'
 
 /** A chain goes out of use: what it did in its life, and what its bike is left with. */

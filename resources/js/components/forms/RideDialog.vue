@@ -1,28 +1,34 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { useActionForm } from '@/composables/useActionForm'
-import { useHere } from '@/composables/useHere'
-import { t } from '@/composables/useText'
+import { computed, watch } from 'vue'
 import ActionDialog from './ActionDialog.vue'
 import TapChoice from './TapChoice.vue'
 import DayAndTime from './DayAndTime.vue'
-import type { FormDefaults, RideView } from '@/types/server'
 import NumberField from '@/components/forms/NumberField.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { useHere } from '@/composables/useHere'
+import { t } from '@/composables/useText'
+import type { FormDefaults, RideView } from '@/types/server'
 
 /** A ride by hand, new or edited. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; bike: number | null; ride?: RideView | null }>()
 const here = useHere()
+const rideTime = (bike: number | null) => props.forms.bikes.find((one) => one.id === bike)?.rideTime ?? props.forms.time
 const { form, submit } = useActionForm({
   bike_id: props.ride ? props.ride.bike : (props.bike ?? props.forms.bikes[0]?.id ?? null),
   date: props.ride?.date ?? props.forms.date,
-  time: props.ride ? (props.ride.time ?? '') : props.forms.rideTime,
+  time: props.ride ? props.ride.clock : rideTime(props.bike),
   distance: props.ride?.distance ?? '',
   hours: props.ride?.hoursText ?? '',
   condition: props.ride?.condition ?? 'dry',
   loud: false,
 })
+// A chain that came on just now was not on an hour ago.
+watch(
+  () => form.bike_id,
+  (bike) => !props.ride && (form.time = rideTime(bike)),
+)
 const bikes = computed(() => [
   ...props.forms.bikes.map((bike) => ({ value: bike.id as number | null, title: bike.chain ? `${bike.name} ${bike.chain}` : bike.name })),
   ...(props.forms.bikes.length > 1 || props.ride?.bike === null ? [{ value: null, title: t('ride.not_sure') }] : []),

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useActionForm } from '@/composables/useActionForm'
-import { useHere } from '@/composables/useHere'
-import { usePreview } from '@/composables/usePreview'
-import { t } from '@/composables/useText'
 import ActionDialog from './ActionDialog.vue'
 import ChangesPreview from './ChangesPreview.vue'
 import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
-import type { ChangedChain, FormDefaults, RideView } from '@/types/server'
 import NumberField from '@/components/forms/NumberField.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { useHere } from '@/composables/useHere'
+import { usePreview } from '@/composables/usePreview'
+import { t } from '@/composables/useText'
+import type { ChangedChain, FormDefaults, RideView } from '@/types/server'
 
 /** The chain was changed at the roadside: after how far, when, and to which. */
 const open = defineModel<boolean>({ required: true })

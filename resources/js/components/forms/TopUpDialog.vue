@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { computed } from 'vue'
-import { useActionForm } from '@/composables/useActionForm'
-import { useHere } from '@/composables/useHere'
-import { t } from '@/composables/useText'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
-import type { FormDefaults } from '@/types/server'
 import NumberField from '@/components/forms/NumberField.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import { useActionForm } from '@/composables/useActionForm'
+import { useHere } from '@/composables/useHere'
+import { t } from '@/composables/useText'
+import type { FormDefaults } from '@/types/server'
 
 /** A top-up that is done already; one that is not is led step by step. */
 const open = defineModel<boolean>({ required: true })

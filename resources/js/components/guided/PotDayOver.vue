@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
-import { watch } from 'vue'
+import { ref, watch } from 'vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import TimeLanes from '@/components/guided/TimeLanes.vue'
 import DoneBar from '@/components/layout/DoneBar.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
+import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
 import type { JobStateView, JobView } from '@/types/server'
 
@@ -26,6 +27,8 @@ const columns = [
   { field: 'pickup', title: t('pot_over.pickup'), unit: props.job.units.mass },
 ] as const
 const errorOf = (i: number, field: string) => (form.errors as Record<string, string>)[`dips.${i}.${field}`]
+const doneBar = ref<InstanceType<typeof DoneBar> | null>(null)
+useKeys({ u: () => doneBar.value?.undo() })
 const save = () => submit('put', `/jobs/${props.job.id}/record`)
 </script>
 
@@ -77,7 +80,7 @@ const save = () => submit('put', `/jobs/${props.job.id}/record`)
     <ul v-if="state.notes.length">
       <li v-for="note in state.notes" :key="note">{{ note }}</li>
     </ul>
-    <DoneBar />
+    <DoneBar ref="doneBar" />
   </div>
 </template>
 

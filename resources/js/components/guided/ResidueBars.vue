@@ -18,7 +18,7 @@ defineProps<{ residues: NonNullable<JobStateView['residues']> }>()
         >
       </li>
     </ol>
-    <p class="muted small">{{ t('job.house') }}</p>
+    <p class="muted small">{{ t('job.scale') }} {{ t('job.house') }}</p>
   </section>
 </template>
 
@@ -49,6 +49,17 @@ li {
   border: 1.2px solid var(--steel-2);
   border-radius: 2px;
   display: block;
+}
+.bar {
+  position: relative;
+}
+/* Sixths: tenths of one another. */
+.bar::after {
+  content: '';
+  position: absolute;
+  inset: 0;
+  background: repeating-linear-gradient(90deg, transparent 0 calc(100% / 6 - 1px), var(--ink) calc(100% / 6 - 1px) calc(100% / 6));
+  opacity: 0.5;
 }
 .bar span {
   display: block;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { t } from '@/composables/useText'
 import type { TimeAxis } from '@/types/server'
 
@@ -12,12 +13,16 @@ const lanes = computed(() =>
     blocks: lane.blocks.map((block) => ({ ...block, left: at(block.from), width: Math.max(0.4, at(block.to) - at(block.from)) })),
   })),
 )
+// A word that its block would cut is left out; the block says it to a screen reader and under the pointer.
+const ruler = ref<HTMLElement | null>(null)
+const { width } = useElementSize(ruler)
+const fits = (text: string, share: number) => (share / 100) * width.value > 7.2 * text.length + 14
 const now = computed(() => (props.axis.now === null ? null : Math.min(100, Math.max(0, at(props.axis.now)))))
 </script>
 
 <template>
   <div class="time" role="group" :aria-label="t('job.lanes')" data-test="lanes">
-    <div class="ruler" aria-hidden="true">
+    <div ref="ruler" class="ruler" aria-hidden="true">
       <span v-for="mark in axis.marks" :key="mark.at" :style="{ left: `${at(mark.at)}%` }">{{ mark.text }}</span>
       <b v-if="now !== null" :style="{ left: `${now}%` }">{{ axis.nowText }}</b>
     </div>
@@ -33,7 +38,7 @@ const now = computed(() => (props.axis.now === null ? null : Math.min(100, Math.
             :style="{ left: `${block.left}%`, width: `${block.width}%` }"
             :title="block.title">
             <span class="sr">{{ block.title }}</span>
-            <span v-if="block.width > 4" class="text" aria-hidden="true">{{ block.text }}</span>
+            <span v-if="fits(block.text, block.width)" class="text" aria-hidden="true">{{ block.text }}</span>
           </li>
         </ul>
       </li>

@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import { Head, Link, router } from '@inertiajs/vue3'
-import { mdiDotsVertical, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import { mdiCogOutline, mdiDotsVertical, mdiHelpCircleOutline, mdiHistory, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { computed, ref } from 'vue'
+import CommandLine from './CommandLine.vue'
+import DoneBar from './DoneBar.vue'
+import KeysDialog from './KeysDialog.vue'
+import TermsNote from './TermsNote.vue'
 import { useDayNight } from '@/composables/useDayNight'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
@@ -9,9 +13,6 @@ import { useOffline } from '@/composables/useOffline'
 import { useReminders } from '@/composables/useReminders'
 import { useRevision } from '@/composables/useRevision'
 import { t } from '@/composables/useText'
-import CommandLine from './CommandLine.vue'
-import DoneBar from './DoneBar.vue'
-import KeysDialog from './KeysDialog.vue'
 
 const props = defineProps<{ title: string; at: string }>()
 
@@ -22,22 +23,29 @@ const offline = useOffline()
 useReminders()
 const keysOpen = ref(false)
 const lineOpen = ref(false)
+const content = ref<HTMLElement | null>(null)
 const doneBar = ref<InstanceType<typeof DoneBar> | null>(null)
 const places = computed(() => [
   { name: 'shed', href: '/', title: t('nav.shed') },
+  { name: 'pot', href: '/pot', title: t('nav.pot') },
   { name: 'gauge', href: '/gauge', title: t('nav.gauge') },
-  { name: 'road', href: '/road', title: t('nav.road') },
+  { name: 'rides', href: '/rides', title: t('nav.rides') },
   { name: 'ahead', href: '/ahead', title: t('nav.ahead') },
   { name: 'books', href: '/books', title: t('nav.books') },
-  { name: 'history', href: '/history', title: t('nav.history') },
-  { name: 'settings', href: '/settings', title: t('nav.settings') },
+])
+// Pages that are looked up, not worked on.
+const more = computed(() => [
+  { name: 'history', title: t('nav.history'), icon: mdiHistory },
+  { name: 'settings', title: t('nav.settings'), icon: mdiCogOutline },
+  { name: 'help', title: t('nav.help'), icon: mdiHelpCircleOutline },
 ])
 useKeys({
   '?': () => (keysOpen.value = true),
   '/': () => here.value.mayWrite && (lineOpen.value = true),
   S: () => router.visit('/'),
+  P: () => router.visit('/pot'),
   G: () => router.visit('/gauge'),
-  R: () => router.visit('/road'),
+  R: () => router.visit('/rides'),
   A: () => router.visit('/ahead'),
   B: () => router.visit('/books'),
   H: () => router.visit('/history'),
@@ -63,7 +71,7 @@ const signOut = () => router.post('/sign-out')
           v-for="place in places"
           :key="place.name"
           :href="place.href"
-          :class="{ on: place.name === at, desk: ['settings', 'history', 'books'].includes(place.name) }"
+          :class="{ on: place.name === at, desk: place.name === 'books' }"
           :aria-current="place.name === at ? 'page' : undefined"
           :data-test="`nav-${place.name}`"
           >{{ place.title }}</Link
@@ -85,8 +93,14 @@ const signOut = () => router.post('/sign-out')
             data-test="light"
             @click="toggle" />
           <v-list-item class="phone" :title="t('nav.books')" data-test="menu-books" @click="router.visit('/books')" />
-          <v-list-item class="phone" :title="t('nav.history')" data-test="menu-history" @click="router.visit('/history')" />
-          <v-list-item class="phone" :title="t('nav.settings')" data-test="menu-settings" @click="router.visit('/settings')" />
+          <v-list-item
+            v-for="page in more"
+            :key="page.name"
+            :title="page.title"
+            :prepend-icon="page.icon"
+            :active="page.name === at"
+            :data-test="`menu-${page.name}`"
+            @click="router.visit(`/${page.name}`)" />
           <v-list-item :title="t('keys.title')" data-test="keys" @click="keysOpen = true"
             ><template #append><kbd>?</kbd></template></v-list-item
           >
@@ -102,7 +116,10 @@ const signOut = () => router.post('/sign-out')
       {{ t('changed_elsewhere') }}
       <v-btn size="small" @click="router.reload()">{{ t('verbs.show') }}</v-btn>
     </div>
-    <main id="content" tabindex="-1"><slot /></main>
+    <main id="content" tabindex="-1">
+      <div ref="content"><slot /></div>
+      <TermsNote :of="content" />
+    </main>
     <DoneBar ref="doneBar" />
     <KeysDialog v-model="keysOpen" />
     <CommandLine v-if="lineOpen" v-model="lineOpen" />
@@ -224,7 +241,9 @@ main {
     justify-content: space-between;
   }
   nav a {
-    padding: 0 8px;
+    padding: 0 5px;
+    min-height: 52px;
+    font-size: var(--type-2);
   }
   .grow {
     display: none;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { router } from '@inertiajs/vue3'
 import { computed, nextTick, onMounted, ref, useId } from 'vue'
 import ChangesPreview from '@/components/forms/ChangesPreview.vue'
 import { useActionForm } from '@/composables/useActionForm'
@@ -22,7 +23,17 @@ function take(guess: string): void {
   form.text = guess
   field.value?.focus()
 }
-const run = () => form.text.trim() && submit('post', '/command', () => (open.value = false))
+const places = computed(() => preview.value?.places ?? [])
+function go(href: string): void {
+  open.value = false
+  router.visit(href)
+}
+// What is understood is done; else the first place that was found is opened.
+function run(): void {
+  const first = places.value[0]
+  if (preview.value?.sentence) submit('post', '/command', () => (open.value = false))
+  else if (first) go(first.href)
+}
 </script>
 
 <template>
@@ -41,7 +52,15 @@ const run = () => form.text.trim() && submit('post', '/command', () => (open.val
           hide-details />
         <div class="answer" aria-live="polite">
           <p v-if="preview?.sentence" class="sentence" data-test="understood">{{ preview.sentence }}</p>
-          <p v-if="wrong" class="ember" data-test="not-understood">{{ wrong }}</p>
+          <p v-if="wrong && !places.length" class="ember" data-test="not-understood">{{ wrong }}</p>
+          <ul v-if="places.length" class="places" data-test="places">
+            <li v-for="place in places" :key="place.href">
+              <button type="button" class="as-link" @click="go(place.href)">
+                {{ place.title }}
+              </button>
+              <span class="muted small">{{ place.what }}</span>
+            </li>
+          </ul>
           <button v-if="preview?.guess" type="button" class="as-link" data-test="guess" @click="take(preview.guess)">
             {{ t('command.guess') }} <b>{{ preview.guess }}</b>
           </button>
@@ -59,7 +78,7 @@ const run = () => form.text.trim() && submit('post', '/command', () => (open.val
             </button>
           </div>
         </div>
-        <div class="row">
+        <div class="row foot">
           <v-btn
             type="submit"
             variant="flat"
@@ -84,12 +103,29 @@ form {
   max-height: inherit;
   overflow-y: auto;
 }
+.foot {
+  position: sticky;
+  bottom: -18px;
+  background: var(--paper);
+  padding: 10px 0;
+}
 .answer {
   display: grid;
   gap: 8px;
 }
 p {
   margin: 0;
+}
+.places {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.places li {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  min-height: 32px;
 }
 .next {
   margin: 0;

@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import { usePage } from '@inertiajs/vue3'
-import { computed, ref } from 'vue'
+import { computed, onUnmounted, ref, watch } from 'vue'
+import { lastPressY } from '@/composables/lastPress'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 
-/** What was just done, with its Undo; it stays until it is closed or something else is done. */
+/**
+ * What was just done, with its Undo, beside what was pressed for it. It goes ten seconds after it could be read, unless somebody is at
+ * it; the key for undo works on, and History has it.
+ */
 const page = usePage()
 const closed = ref<string | null>(null)
 const done = computed(() => (page.props.done && page.props.done.key !== closed.value ? page.props.done : null))
@@ -13,11 +17,42 @@ function undo(): void {
   if (done.value?.undo) write('post', `/actions/${done.value.undo}/undo`)
 }
 defineExpose({ undo })
+
+// On the desk it comes up just under what was pressed; on the phone it is at the foot, under the thumb.
+const top = ref<string | undefined>()
+function place(): void {
+  const pressedY = lastPressY()
+  const desk = window.matchMedia('(min-width: 840px)').matches
+  top.value = desk && pressedY !== null ? `${Math.min(Math.max(pressedY + 28, 66), window.innerHeight - 66)}px` : undefined
+}
+// Three words a second, for those who read slowly.
+const MS_A_WORD = 330
+const MS_MORE = 10_000
+const gone = ref(false)
+let timer: number | undefined
+const held = ref(false)
+function wait(): void {
+  if (!held.value) place()
+  window.clearTimeout(timer)
+  gone.value = false
+  if (done.value && !held.value) {
+    timer = window.setTimeout(() => (gone.value = true), MS_MORE + MS_A_WORD * done.value.text.split(/\s+/).length)
+  }
+}
+watch([() => done.value?.key, held], wait, { immediate: true })
+onUnmounted(() => window.clearTimeout(timer))
 </script>
 
 <template>
-  <div class="hold" aria-live="polite" role="status">
-    <div v-if="done" class="bar" data-test="done">
+  <div class="hold" aria-live="polite" role="status" :style="top === undefined ? undefined : { top, bottom: 'auto' }">
+    <div
+      v-if="done && !gone"
+      class="bar"
+      data-test="done"
+      @pointerenter="held = true"
+      @pointerleave="held = false"
+      @focusin="held = true"
+      @focusout="held = false">
       <span>{{ done.text }}</span>
       <button v-if="done.undo" type="button" data-test="undo" @click="undo">{{ t('verbs.undo') }} <kbd class="desk">u</kbd></button>
       <button type="button" :aria-label="t('verbs.close')" @click="closed = done.key">✕</button>

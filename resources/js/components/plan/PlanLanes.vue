@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
+import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { t } from '@/composables/useText'
 import type { LaneDayView, PlanView, PlannedRideView } from '@/types/server'
@@ -71,6 +71,22 @@ function step(date: string, by: number): void {
   const to = props.plan.days[potDay(date) + by]?.potDate
   if (props.movable && to) emit('move', date, to)
 }
+// A label that the next one would touch is left out; the last ones count.
+const { width } = useElementSize(area)
+const LABEL = 52
+const roomy = computed(() => {
+  const labelled = props.plan.days.flatMap((day, i) =>
+    day.label ? [{ date: day.date, x: (i * width.value) / props.plan.days.length }] : [],
+  )
+  const shown = new Set<string>()
+  let next = Infinity
+  for (const one of labelled.reverse()) {
+    if (next - one.x < LABEL) continue
+    shown.add(one.date)
+    next = one.x
+  }
+  return shown
+})
 const at = (date: string) => (held.value?.from === date ? held.value.to : date)
 </script>
 
@@ -82,7 +98,7 @@ const at = (date: string) => (held.value?.from === date ? held.value.to : date)
         <div ref="area" class="axis">
           <span
             v-for="(day, i) in plan.days"
-            v-show="day.label"
+            v-show="roomy.has(day.date)"
             :key="day.date"
             class="label small muted"
             :style="{ left: `${(100 * i) / plan.days.length}%` }"

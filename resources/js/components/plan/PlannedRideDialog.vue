@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import DateField from '@/components/forms/DateField.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
@@ -46,14 +47,8 @@ const save = () => submit('post', '/ahead/rides', () => (open.value = false))
       :error-messages="form.errors.bike_id"
       data-test="planned-bike" />
     <div class="two">
-      <v-text-field v-model="form.from" type="date" :label="t('ahead.from')" :error-messages="form.errors.from" name="from" />
-      <v-text-field
-        v-if="holiday"
-        v-model="form.until"
-        type="date"
-        :label="t('ahead.until')"
-        :error-messages="form.errors.until"
-        name="until" />
+      <DateField v-model="form.from" :label="t('ahead.from')" :error-messages="form.errors.from" name="from" />
+      <DateField v-if="holiday" v-model="form.until" :label="t('ahead.until')" :error-messages="form.errors.until" name="until" />
       <NumberField
         v-else
         v-model="form.distance"

@@ -5,11 +5,11 @@ import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { FormDefaults, PotInBooks } from '@/types/server'
+import type { FormDefaults, PotOnShelf } from '@/types/server'
 
 /** What is done with the wax in a pot. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ pot: PotInBooks; units: { mass: string; temperature: string }; forms: FormDefaults }>()
+const props = defineProps<{ pot: PotOnShelf; units: { mass: string; temperature: string }; forms: FormDefaults }>()
 const { form: act, submit: tend } = useActionForm({
   act: props.pot.acts[0]?.value ?? 'fill',
   wax: '',
@@ -26,8 +26,8 @@ const weighs = () => ['fill', 'top_up', 'remove'].includes(act.act)
 <template>
   <ActionDialog
     v-model="open"
-    :title="`${t('books.tend')}: ${pot.name}`"
-    :verb="t('books.do')"
+    :title="`${t('pot_form.tend')}: ${pot.name}`"
+    :verb="t('pot_form.do')"
     :busy="act.processing"
     :errors="act.errors"
     :known="['wax', 'oil', 'removed', 'temp', 'date', 'time']"

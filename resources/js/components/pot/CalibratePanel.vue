@@ -5,10 +5,10 @@ import TapChoice from '@/components/forms/TapChoice.vue'
 import { newActionId, useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
-import type { PotInBooks } from '@/types/server'
+import type { PotOnShelf } from '@/types/server'
 
 /** What a pot really loses, from a heat-up that was logged. */
-const props = defineProps<{ pot: PotInBooks; temperature: string }>()
+const props = defineProps<{ pot: PotOnShelf; temperature: string }>()
 const values = reactive({
   heat_up: props.pot.heatUps[0]?.value ?? null,
   power: 'low',

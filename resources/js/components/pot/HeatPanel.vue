@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { reactive } from 'vue'
+import TimeField from '@/components/forms/TimeField.vue'
 import LineChart from '@/components/charts/LineChart.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
@@ -43,7 +44,7 @@ const powers = ['low', 'high'].map((value) => ({ value, title: t(`heat.${value}`
         :error-messages="problems.target"
         density="compact"
         name="target" />
-      <v-text-field v-model="form.by" type="time" :label="t('heat.by')" :error-messages="problems.by" density="compact" name="by" />
+      <TimeField v-model="form.by" :label="t('heat.by')" :error-messages="problems.by" density="compact" name="by" />
     </div>
     <p v-if="problems.page" class="ember" role="alert">{{ problems.page }}</p>
     <div v-if="preview" role="status">

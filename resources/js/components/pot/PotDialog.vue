@@ -5,11 +5,11 @@ import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { PotChoices, PotInBooks } from '@/types/server'
+import type { PotChoices, PotOnShelf } from '@/types/server'
 
 /** A new pot, or one described anew: what it is, how a chain lies in it, how strong it is and what wax is in it. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ pot: PotInBooks | null; choices: PotChoices; temperature: string }>()
+const props = defineProps<{ pot: PotOnShelf | null; choices: PotChoices; temperature: string }>()
 const { form, submit } = useActionForm({
   name: '',
   kind: 'slow_cooker',

@@ -1,19 +1,17 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { t } from '@/composables/useText'
-import LineChart from '@/components/charts/LineChart.vue'
-import BookEntries from '@/components/books/BookEntries.vue'
 import CalibratePanel from './CalibratePanel.vue'
 import HeatPanel from './HeatPanel.vue'
 import PotDrawing from './PotDrawing.vue'
 import ConnectDevice from '@/components/devices/ConnectDevice.vue'
-import type { PotInBooks } from '@/types/server'
+import { t } from '@/composables/useText'
+import type { PotOnShelf } from '@/types/server'
 
-defineProps<{ pot: PotInBooks; mayWrite: boolean; temperature: string }>()
+defineProps<{ pot: PotOnShelf; mayWrite: boolean; temperature: string }>()
 type Panel = 'heat' | 'calibrate' | 'probe'
 const open = ref<Panel | null>(null)
 const toggle = (panel: Panel) => (open.value = open.value === panel ? null : panel)
-const emit = defineEmits<{ tend: []; change: []; discard: []; remove: [entry: number] }>()
+const emit = defineEmits<{ tend: []; change: []; discard: [] }>()
 </script>
 
 <template>
@@ -38,9 +36,9 @@ const emit = defineEmits<{ tend: []; change: []; discard: []; remove: [entry: nu
         size="small"
         class="tend"
         :data-test="`tend-${pot.name}`"
-        :aria-label="`${t('books.tend')}: ${pot.name}`"
+        :aria-label="`${t('pot_form.tend')}: ${pot.name}`"
         @click="emit('tend')"
-        >{{ t('books.tend') }}</v-btn
+        >{{ t('pot_form.tend') }}</v-btn
       >
       <p v-if="mayWrite" class="panels">
         <button type="button" class="as-link" :data-test="`change-${pot.name}`" @click="emit('change')">{{ t('pot_form.edit') }}</button>
@@ -58,11 +56,6 @@ const emit = defineEmits<{ tend: []; change: []; discard: []; remove: [entry: nu
           {{ t(`${panel}.title`) }}
         </button>
       </p>
-      <BookEntries :title="t('pot_form.book')" :entries="pot.entries" :may-write="mayWrite" @remove="emit('remove', $event)" />
-    </div>
-    <div v-if="pot.wax && pot.dirt" class="whole">
-      <LineChart :chart="pot.wax" :high="200" />
-      <LineChart :chart="pot.dirt" :high="170" />
     </div>
     <HeatPanel v-if="open === 'heat'" class="whole" :pot="pot.id" :temperature="temperature" />
     <CalibratePanel v-if="open === 'calibrate'" class="whole" :pot="pot" :temperature="temperature" />

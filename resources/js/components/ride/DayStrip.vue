@@ -7,7 +7,7 @@ defineProps<{ days: StripDay[] }>()
 </script>
 
 <template>
-  <ol class="strip" :aria-label="t('road.strip')">
+  <ol class="strip" :aria-label="t('rides.strip')">
     <li
       v-for="day in days"
       :key="day.date"

@@ -59,13 +59,15 @@ async function sendOne(file: File): Promise<string | null> {
         accept=".gpx,.tcx,.csv,.tsv,.txt,.zip,application/gpx+xml"
         class="sr"
         data-test="track-file"
-        @change="send(($event.target as HTMLInputElement).files)" /><b>{{ form.processing ? t('road.reading') : t('road.drop') }}</b></label
+        @change="send(($event.target as HTMLInputElement).files)" /><b>{{
+        form.processing ? t('rides.reading') : t('rides.drop')
+      }}</b></label
     >
-    <progress v-if="form.progress" :value="form.progress.percentage" max="100" :aria-label="t('road.reading')" />
-    <span class="muted small">{{ t('road.drop_hint', { megabytes }) }}</span>
+    <progress v-if="form.progress" :value="form.progress.percentage" max="100" :aria-label="t('rides.reading')" />
+    <span class="muted small">{{ t('rides.drop_hint', { megabytes }) }}</span>
     <p v-if="form.errors.file" class="ember" role="alert" data-test="track-error">{{ form.errors.file }}</p>
     <div v-if="many" class="many" role="status" data-test="many">
-      <progress :value="many.done" :max="many.count" :aria-label="t('road.reading')" />
+      <progress :value="many.done" :max="many.count" :aria-label="t('rides.reading')" />
       <span>{{ many.stopped ? t('tracks.stopped') : t('tracks.sending', { done: many.done, count: many.count }) }}</span>
       <v-btn v-if="busy()" size="small" data-test="stop-reading" @click="many.stopped = true">{{ t('tracks.stop') }}</v-btn>
       <v-btn v-else-if="many.read" size="small" data-test="look" @click="router.visit('/tracks')">{{

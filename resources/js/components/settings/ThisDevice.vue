@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import QRCode from 'qrcode'
 import { onMounted, ref } from 'vue'
+import TickBox from '@/components/forms/TickBox.vue'
 import { useKeysEnabled } from '@/composables/useKeys'
 import { mayRemind, useRemindersWanted } from '@/composables/useReminders'
 import { t } from '@/composables/useText'
-import TickBox from '@/components/forms/TickBox.vue'
 
 /** What this browser can do here, and what still works where it refuses; the way in for the phone. */
 const props = defineProps<{ lan: string | null }>()

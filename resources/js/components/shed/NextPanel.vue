@@ -5,7 +5,7 @@ import { t } from '@/composables/useText'
 import type { NextLine, NextStep } from '@/types/server'
 
 /** What to do next, in three parts; what stands for several things opens into them. */
-const props = defineProps<{ lines: NextLine[]; mayWrite: boolean }>()
+const props = defineProps<{ title: string; empty: string; lines: NextLine[]; mayWrite: boolean }>()
 const emit = defineEmits<{ act: [step: NextStep] }>()
 const parts = computed(() =>
   (['now', 'bench', 'any_day'] as const)
@@ -16,8 +16,8 @@ const parts = computed(() =>
 
 <template>
   <section aria-labelledby="next-title">
-    <h2 id="next-title">{{ t('shed.next') }}</h2>
-    <p v-if="!lines.length" class="muted">{{ t('shed.next_empty') }}</p>
+    <h2 id="next-title">{{ title }}</h2>
+    <p v-if="!lines.length" class="muted">{{ empty }}</p>
     <div v-for="one in parts" :key="one.part" :data-test="`part-${one.part}`">
       <h3 class="small muted">{{ t(`shed.part.${one.part}`) }}</h3>
       <ol>
@@ -55,7 +55,7 @@ li:last-child {
   border: 0;
 }
 details {
-  margin: 4px 0 0 80px;
+  margin: 4px 0 0 96px;
 }
 summary {
   cursor: pointer;

@@ -31,7 +31,7 @@ const emit = defineEmits<{ act: [step: NextStep] }>()
 <style scoped>
 .step {
   display: grid;
-  grid-template-columns: 70px 1fr auto;
+  grid-template-columns: 86px 1fr auto;
   column-gap: 10px;
 }
 .step.short {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { router } from '@inertiajs/vue3'
+import { Link, router } from '@inertiajs/vue3'
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 import PotDrawing from '@/components/pot/PotDrawing.vue'
@@ -34,7 +34,7 @@ const add = (id: number | null) => id !== null && (list.value = [...list.value, 
         :level="pots[0]?.level ?? 0.5"
         :coil="pots[0]?.coil ?? 0"
         :grit="pots[0]?.gritShare ?? 0"
-        :empty="pots[0]?.empty ?? false" />
+        :empty="pots[0]?.empty ?? true" />
       <ul v-if="listed.length">
         <li v-for="chain in listed" :key="chain.id" :data-test="`pot-${chain.name}`">
           <span
@@ -50,7 +50,10 @@ const add = (id: number | null) => id !== null && (list.value = [...list.value, 
             @click="remove(chain.id)" />
         </li>
       </ul>
-      <p v-else class="muted small">{{ t('shed.pot_empty') }}</p>
+      <p v-else-if="pots.length" class="muted small">{{ t('shed.pot_empty') }}</p>
+      <p v-else class="muted small">
+        {{ t('shed.no_pot') }} <Link v-if="mayWrite" href="/pot">{{ t('pot_form.add') }}</Link>
+      </p>
     </div>
     <p v-for="one in pots" :key="one.id" class="small level" :data-test="`level-${one.name}`">
       <b>{{ one.name }}</b> {{ one.holds }}<template v-if="one.left">, {{ one.left }}</template>

@@ -33,12 +33,12 @@ const fills = computed(() => (props.jar === null ? form.role !== 'waste' : form.
 const act = computed(() => props.jar?.acts.find((other) => other.value === form.act))
 const volumeLabel = computed(() =>
   form.act === 'decant' || form.act === 'filter'
-    ? t('books.kept')
+    ? t('jars.kept')
     : form.act === 'hand_in'
-      ? t('books.handed')
+      ? t('jars.handed')
       : form.act === 'top_up'
-        ? t('books.added')
-        : t('books.volume'),
+        ? t('jars.added')
+        : t('jars.volume'),
 )
 const hazard = computed(() => props.solvents.find((other) => other.value === form.solvent)?.hazard)
 const save = () => submit('post', props.jar === null ? '/jars' : `/jars/${props.jar.id}/entries`, () => (open.value = false))
@@ -47,24 +47,24 @@ const save = () => submit('post', props.jar === null ? '/jars' : `/jars/${props.
 <template>
   <ActionDialog
     v-model="open"
-    :title="jar === null ? t('books.add_jar') : `${t('books.tend')}: ${jar.name}`"
-    :verb="jar === null ? t('books.add_jar') : t('books.do')"
+    :title="jar === null ? t('jars.add') : `${t('jars.tend')}: ${jar.name}`"
+    :verb="jar === null ? t('jars.add') : t('jars.do')"
     :busy="form.processing"
     :errors="form.errors"
     :known="['name', 'role', 'solvent', 'volume_ml', 'flash', 'boiling', 'note', 'date', 'time']"
-    :caution="t('books.waste')"
+    :caution="t('jars.waste')"
     test="jar-form"
     @submit="save">
     <template v-if="jar === null">
       <v-text-field v-model="form.name" :label="t('books.name')" :error-messages="form.errors.name" name="name" />
-      <TapChoice v-model="form.role" :legend="t('books.role')" :options="roles" test="role" />
+      <TapChoice v-model="form.role" :legend="t('jars.role')" :options="roles" test="role" />
     </template>
     <TapChoice v-else v-model="form.act" :legend="jar.holds" :options="jar.acts" test="act" />
     <template v-if="fills">
       <v-select
         v-model="form.solvent"
         :items="solvents"
-        :label="t('books.solvent')"
+        :label="t('jars.solvent')"
         :clearable="jar === null"
         :error-messages="form.errors.solvent"
         data-test="solvent" />
@@ -80,15 +80,15 @@ const save = () => submit('post', props.jar === null ? '/jars' : `/jars/${props.
     <div v-if="fills && form.solvent" class="two">
       <NumberField
         v-model="form.flash"
-        :label="t('books.flash')"
+        :label="t('jars.flash')"
         :unit="`°${temperature}`"
-        :hint="t('books.flash_hint')"
+        :hint="t('jars.flash_hint')"
         persistent-hint
         :error-messages="form.errors.flash"
         name="flash" />
       <NumberField
         v-model="form.boiling"
-        :label="t('books.boiling')"
+        :label="t('jars.boiling')"
         :unit="`°${temperature}`"
         :error-messages="form.errors.boiling"
         name="boiling" />
@@ -96,7 +96,7 @@ const save = () => submit('post', props.jar === null ? '/jars' : `/jars/${props.
     <v-text-field
       v-if="form.act === 'hand_in'"
       v-model="form.note"
-      :label="t('books.note')"
+      :label="t('jars.note')"
       :error-messages="form.errors.note"
       name="note" />
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { t } from '@/composables/useText'
-import BookEntries from '@/components/books/BookEntries.vue'
 import type { JarView } from '@/types/server'
 
 /** A jar as it stands on the shelf: its cleanings are drawn as marks on the glass, the dirtier the darker. */
 const props = defineProps<{ jar: JarView; mayWrite: boolean }>()
-const emit = defineEmits<{ tend: []; remove: [entry: number] }>()
+const emit = defineEmits<{ tend: []; change: []; discard: [] }>()
 const marks = computed(() => Array.from({ length: props.jar.allowed ?? 0 }, (_, i) => i < props.jar.done))
 const dirt = computed(() => (props.jar.allowed ? Math.min(1, props.jar.done / props.jar.allowed) : 0))
 </script>
@@ -36,7 +35,8 @@ const dirt = computed(() => (props.jar.allowed ? Math.min(1, props.jar.done / pr
     <div class="words">
       <h3 :id="`jar-${jar.id}`" class="wide">{{ jar.name }}</h3>
       <p class="muted small">
-        {{ jar.roleName }}<template v-if="jar.since">, {{ jar.since }}</template>
+        <b v-if="jar.signal && !jar.empty" class="signal">{{ jar.signal }}</b>{{ jar.roleName
+        }}<template v-if="jar.since">, {{ jar.since }}</template>
       </p>
       <p class="holds">{{ jar.holds }}</p>
       <p v-if="jar.cleanings" :title="jar.because" data-test="cleanings">
@@ -46,20 +46,29 @@ const dirt = computed(() => (props.jar.allowed ? Math.min(1, props.jar.done / pr
       <p v-if="jar.spent" class="ember strong">{{ jar.spent }}</p>
       <p v-if="jar.settling" class="strong">{{ jar.settling }}</p>
       <p v-if="jar.inJob" class="strong">{{ jar.inJob }}</p>
-      <p v-if="jar.hazard" class="hazard">
-        <b v-if="jar.signal" class="signal">{{ jar.signal }}</b>{{ jar.hazard }} <span class="muted">{{ jar.hazardBy }}</span>
-      </p>
       <div class="row">
         <v-btn
           v-if="mayWrite && jar.acts.length && !jar.inJob"
           size="small"
           :data-test="`tend-${jar.name}`"
-          :aria-label="`${t('books.tend')}: ${jar.name}`"
+          :aria-label="`${t('jars.tend')}: ${jar.name}`"
           @click="emit('tend')"
-          >{{ t('books.tend') }}</v-btn
+          >{{ t('jars.tend') }}</v-btn
         >
+        <template v-if="mayWrite && !jar.inJob">
+          <button
+            type="button"
+            class="as-link"
+            :aria-label="`${t('jars.edit')}: ${jar.name}`"
+            :data-test="`change-${jar.name}`"
+            @click="emit('change')">
+            {{ t('jars.edit') }}
+          </button>
+          <button v-if="jar.unused" type="button" class="as-link" :data-test="`discard-${jar.name}`" @click="emit('discard')">
+            {{ t('jars.remove') }}
+          </button>
+        </template>
       </div>
-      <BookEntries :title="t('books.book')" :entries="jar.entries" :may-write="mayWrite" @remove="emit('remove', $event)" />
     </div>
   </article>
 </template>
@@ -89,15 +98,5 @@ small {
 }
 .strong {
   font-weight: 680;
-}
-.hazard {
-  font-size: var(--type-2);
-  margin: 6px 0;
-}
-.signal {
-  border: 1.5px solid var(--ink);
-  border-radius: 3px;
-  padding: 0 5px;
-  margin-right: 6px;
 }
 </style>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import HookTag from '@/components/chain/HookTag.vue'
-import { t } from '@/composables/useText'
 import EarCycles from './EarCycles.vue'
 import PartLife from './PartLife.vue'
+import { t } from '@/composables/useText'
 import type { WornBike, WornChain } from '@/types/server'
 
 /** One bike: its chains on one scale against one another, the limit and the cassette; what to ride next, when to buy. */
@@ -44,6 +44,15 @@ const x = (pct: number) => 2 + (WIDE - 6) * Math.min(1, pct / props.bike.top)
             y2="25"
             class="mean"
             vector-effect="non-scaling-stroke" />
+          <line
+            v-for="other in bike.limits.filter((one) => one.at <= bike.top)"
+            :key="other.at"
+            :x1="x(other.at)"
+            y1="17"
+            :x2="x(other.at)"
+            y2="27"
+            class="other"
+            vector-effect="non-scaling-stroke" />
           <line :x1="x(bike.limit)" y1="0" :x2="x(bike.limit)" y2="30" class="limit" vector-effect="non-scaling-stroke" />
         </svg>
         <span class="say">
@@ -82,6 +91,13 @@ const x = (pct: number) => 2 + (WIDE - 6) * Math.min(1, pct / props.bike.top)
     <p v-if="bike.chains.length" class="scale muted">
       <span>0 %</span
       ><span class="ember" :style="{ left: `${(100 * x(bike.limit)) / WIDE}%` }">{{ t('gauge.limit', { limit: bike.limitText }) }}</span>
+      <span
+        v-for="other in bike.limits.filter((one) => one.at <= bike.top && Math.abs(one.at - bike.limit) > bike.top * 0.16)"
+        :key="other.at"
+        :title="t('gauge.other_school')"
+        :style="{ left: `${(100 * x(other.at)) / WIDE}%` }"
+        >{{ other.text }}</span
+      >
     </p>
     <dl>
       <div v-if="bike.even">
@@ -96,7 +112,10 @@ const x = (pct: number) => 2 + (WIDE - 6) * Math.min(1, pct / props.bike.top)
         <dt>{{ t('gauge.ear') }}</dt>
         <dd>
           <p v-for="sentence in bike.ear.sentences" :key="sentence" class="said">{{ sentence }}</p>
-          <EarCycles :ear="bike.ear" />
+          <details>
+            <summary>{{ t('gauge.ear_show') }}</summary>
+            <EarCycles :ear="bike.ear" />
+          </details>
         </dd>
       </div>
       <div v-if="bike.advice" data-test="advice">
@@ -175,6 +194,10 @@ li > svg {
 .mean {
   stroke: var(--ink);
   stroke-width: 2.5;
+}
+.other {
+  stroke: var(--steel-2);
+  stroke-dasharray: 2 2;
 }
 .limit {
   stroke: var(--ember);

@@ -4,6 +4,7 @@ import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
+import { write } from '@/composables/useWrite'
 import type { KeptInstrument } from '@/types/server'
 
 /** An instrument of one's own: its marks, its zero, how far it can be trusted. */
@@ -24,12 +25,16 @@ const save = (gone: boolean) => {
   form.gone = gone
   submit(one ? 'put' : 'post', one ? `/instruments/${one.id}` : '/instruments', () => (open.value = false))
 }
+const remove = () => {
+  open.value = false
+  write('delete', `/instruments/${one?.id}`)
+}
 </script>
 
 <template>
   <ActionDialog
     v-model="open"
-    :title="t('gauge.instruments')"
+    :title="one ? `${t('gauge.edit')}: ${one.name}` : t('gauge.add')"
     :verb="t('gauge.keep')"
     :busy="form.processing"
     :errors="form.errors"
@@ -64,7 +69,8 @@ const save = (gone: boolean) => {
         name="uncertainty" />
     </div>
     <div v-if="one" class="row">
-      <v-btn size="small" data-test="put-away" @click="save(true)">{{ t('gauge.put_away') }}</v-btn>
+      <v-btn v-if="one.unused" size="small" data-test="remove-instrument" @click="remove">{{ t('gauge.remove') }}</v-btn>
+      <v-btn v-else size="small" data-test="put-away" @click="save(true)">{{ t('gauge.put_away') }}</v-btn>
     </div>
   </ActionDialog>
 </template>

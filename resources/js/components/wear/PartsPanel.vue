@@ -5,11 +5,11 @@ import DayAndTime from '@/components/forms/DayAndTime.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import StepDrawing from '@/components/guided/StepDrawing.vue'
+import PartLife from './PartLife.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import StepDrawing from '@/components/guided/StepDrawing.vue'
-import PartLife from './PartLife.vue'
 import type { FormDefaults, OpeningView, PartOnBike } from '@/types/server'
 
 /** The cassettes, chainring and jockey wheels of a bike: put on, changed for another wheel, replaced. */

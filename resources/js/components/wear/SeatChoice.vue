@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useId } from 'vue'
-import { t } from '@/composables/useText'
 import SeatDrawing from './SeatDrawing.vue'
+import { t } from '@/composables/useText'
 
 /** At one mark: tap the picture that looks like what you see. Tapped again it was not tried. */
 const chosen = defineModel<string>({ required: true })

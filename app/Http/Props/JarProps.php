@@ -1,0 +1,289 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Actions\Workshop\RemoveUnused;
+use App\Models\Jar;
+use App\Models\JarEntry;
+use App\Models\Workshop;
+use App\Strip\ReadJars;
+use App\Text\StripWords;
+use App\Text\Translator;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Strip\JarAct;
+use Dripel\Core\Strip\JarRole;
+use Dripel\Core\Strip\JarState;
+use Dripel\Core\Strip\Solvent;
+
+/**
+ * Solvent jars: what each holds, how far it is used up, what can be done with it, and its records.
+ *
+ * @phpstan-import-type Choice from FormProps
+ * @phpstan-import-type EntryLine from PotProps
+ *
+ * @phpstan-type JarView array{
+ *     id: int,
+ *     name: string,
+ *     role: value-of<JarRole>,
+ *     roleName: string,
+ *     holds: string,
+ *     empty: bool,
+ *     since: string,
+ *     done: int,
+ *     allowed: int|null,
+ *     cleanings: string,
+ *     because: string,
+ *     grease: string,
+ *     spent: string|null,
+ *     settling: string|null,
+ *     inJob: string|null,
+ *     signal: string|null,
+ *     unused: bool,
+ *     volume: string,
+ *     acts: list<array{value: value-of<JarAct>, title: string, volume: bool}>,
+ * }
+ * @phpstan-type JarOutOfUse array{id: int, name: string, role: value-of<JarRole>, unused: bool}
+ * @phpstan-type JarHazard array{signal: string|null, text: string, by: string, jars: string}
+ * @phpstan-type JarLedger array{id: int, name: string, holds: string, entries: list<EntryLine>}
+ * @phpstan-type SolventChoice array{
+ *     value: value-of<Solvent>,
+ *     title: string,
+ *     hazard: string,
+ * }
+ */
+final readonly class JarProps
+{
+    private const ENTRIES = 40;
+
+    private StripWords $words;
+
+    public function __construct(private Translator $translator)
+    {
+        $this->words = new StripWords($translator);
+    }
+
+    /**
+     * @param array<int, JarState> $jars
+     *
+     * @return list<JarView>
+     */
+    public function shelf(Workshop $workshop, array $jars, ReadJars $readJars): array
+    {
+        $busy = $readJars->busy($workshop);
+        $rows = Jar::query()->in($workshop)->live()->get()->keyBy('id');
+
+        return array_values(
+            array_map(
+                fn(JarState $jar) => $this->jar(
+                    $jar,
+                    in_array($jar->jarId, $busy, true),
+                    RemoveUnused::unused($workshop, $rows->firstOrFail(fn(Jar $row) => $row->id === $jar->jarId)),
+                ),
+                $jars,
+            ),
+        );
+    }
+
+    /** @return list<JarOutOfUse> */
+    public function outOfUse(Workshop $workshop): array
+    {
+        $settings = $this->translator->settings;
+        $gone = Jar::query()
+            ->in($workshop)
+            ->live()
+            ->orderBy('id')
+            ->get()
+            ->filter(fn(Jar $jar) => $settings->whole(SettingKey::JarGone, $jar->id) === 1);
+
+        return array_values(
+            $gone
+                ->map(
+                    fn(Jar $jar) => [
+                        'id' => $jar->id,
+                        'name' => $this->translator->names->jar($jar->id),
+                        'role' => (JarRole::tryFrom($settings->text(SettingKey::JarRole, $jar->id)) ?? JarRole::Dirty)->value,
+                        'unused' => RemoveUnused::unused($workshop, $jar),
+                    ],
+                )
+                ->all(),
+        );
+    }
+
+    /**
+     * Each danger once, with the jars that have it.
+     *
+     * @param array<int, JarState> $jars
+     *
+     * @return list<JarHazard>
+     */
+    public function hazards(array $jars): array
+    {
+        $hazards = [];
+        foreach ($jars as $jar) {
+            if ($jar->solvent !== null && $jar->volumeMl > 0.0) {
+                $text = $this->words->hazard($jar->solvent, $jar->hazard, $jar->flashC);
+                $by = $this->translator->say($jar->flashC === null ? 'strip.hazard.kind' : 'strip.hazard.own');
+                $hazards[$text . $by][] = ['signal' => $jar->hazard?->class?->signal(), 'text' => $text, 'by' => $by, 'jar' => $jar->jarId];
+            }
+        }
+
+        return array_values(
+            array_map(
+                fn(array $same) => [
+                    'signal' => $same[0]['signal'],
+                    'text' => $same[0]['text'],
+                    'by' => $same[0]['by'],
+                    'jars' => $this->translator->names->list(
+                        array_map(fn(array $one) => $this->translator->names->jar($one['jar']), $same),
+                    ),
+                ],
+                $hazards,
+            ),
+        );
+    }
+
+    /**
+     * @param array<int, JarState> $jars
+     *
+     * @return list<JarLedger> what was done with each, the newest first
+     */
+    public function ledgers(Workshop $workshop, array $jars): array
+    {
+        return array_values(
+            array_map(
+                fn(JarState $jar) => [
+                    'id' => $jar->jarId,
+                    'name' => $this->translator->names->jar($jar->jarId),
+                    'holds' => $this->holds($jar),
+                    'entries' => $this->entries($workshop, $jar->jarId),
+                ],
+                $jars,
+            ),
+        );
+    }
+
+    /** @return list<SolventChoice> */
+    public function solvents(): array
+    {
+        return array_map(
+            fn(Solvent $solvent) => [
+                'value' => $solvent->value,
+                'title' => ucfirst($this->words->solvent($solvent)),
+                'hazard' => $this->words->hazard($solvent, $solvent->hazard()),
+            ],
+            Solvent::stocked(),
+        );
+    }
+
+    /** @return list<Choice> */
+    public function roles(): array
+    {
+        return array_map(
+            fn(JarRole $role) => ['value' => $role->value, 'title' => ucfirst($this->translator->say("strip.jar.role.{$role->value}"))],
+            JarRole::cases(),
+        );
+    }
+
+    private function holds(JarState $jar): string
+    {
+        return $jar->solvent === null || $jar->volumeMl <= 0.0
+            ? $this->translator->say('strip.jar.empty')
+            : $this->translator->say('strip.jar.holds', [
+                'ml' => $this->translator->quantities->volume($jar->volumeMl),
+                'solvent' => $this->words->solvent($jar->solvent),
+            ]);
+    }
+
+    /** @return list<EntryLine> */
+    private function entries(Workshop $workshop, int $jarId): array
+    {
+        $q = $this->translator->quantities;
+
+        return array_values(
+            JarEntry::query()
+                ->in($workshop)
+                ->live()
+                ->where('component_id', $jarId)
+                ->orderByDesc('at')
+                ->orderByDesc('id')
+                ->limit(self::ENTRIES)
+                ->get()
+                ->map(
+                    fn(JarEntry $row) => [
+                        'id' => $row->id,
+                        'day' => $q->date($row->at, 'd MMM y'),
+                        'text' =>
+                            $this->translator->say("strip.acted.{$row->act->value}", [
+                                'jar' => $this->translator->names->jar($jarId),
+                                'ml' => $q->volume((float) $row->volume_ml),
+                                'solvent' => $row->solvent === null ? '' : $this->words->solvent($row->solvent),
+                            ]) . ($row->note === null ? '' : ": {$row->note}"),
+                    ],
+                )
+                ->all(),
+        );
+    }
+
+    /** @return JarView */
+    private function jar(JarState $jar, bool $busy, bool $unused): array
+    {
+        $q = $this->translator->quantities;
+        return [
+            'id' => $jar->jarId,
+            'name' => $this->translator->names->jar($jar->jarId),
+            'role' => $jar->role->value,
+            'roleName' => $this->translator->say("strip.jar.role.{$jar->role->value}"),
+            'holds' => $this->holds($jar),
+            'empty' => $jar->volumeMl <= 0.0,
+            'since' =>
+                $jar->filledS === null
+                    ? ''
+                    : $this->translator->say($jar->role === JarRole::Waste ? 'strip.jar.collected' : 'strip.jar.filled', [
+                        'day' => $q->date($jar->filledS, 'd MMM y'),
+                    ]),
+            'done' => $jar->cleanings,
+            'allowed' => $jar->volumeMl > 0.0 ? $jar->cleaningsAllowed : null,
+            'cleanings' =>
+                $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0
+                    ? ''
+                    : $this->translator->say('strip.jar.cleanings', [
+                        'done' => (string) $jar->cleanings,
+                        'allowed' => (string) $jar->cleaningsAllowed,
+                    ]),
+            'because' =>
+                $jar->cleaningsAllowed === null || $jar->volumeMl <= 0.0
+                    ? ''
+                    : $this->translator->say($jar->byCascade ? 'strip.jar.by_cascade' : 'strip.jar.by_practice'),
+            'grease' => $jar->greaseG > 0.0 ? $this->translator->say('strip.jar.grease', ['grams' => $q->mass($jar->greaseG)]) : '',
+            'spent' => $jar->spent() ? $this->translator->say('strip.jar.spent') : null,
+            'settling' =>
+                $jar->settlingS === null
+                    ? null
+                    : $this->translator->say('strip.jar.settling', [
+                        'day' => $q->day($jar->settlingS),
+                        'until' => $q->day((int) $jar->settledS()),
+                    ]),
+            'inJob' => $busy ? $this->translator->say('strip.jar.in_job') : null,
+            'signal' => $jar->hazard?->class?->signal(),
+            'unused' => $unused,
+            'volume' => (string) round($jar->volumeMl),
+            'acts' => array_values(
+                array_map(
+                    fn(JarAct $act) => [
+                        'value' => $act->value,
+                        'title' => $this->translator->say("strip.act.{$act->value}"),
+                        'volume' => $act->hasVolume(),
+                    ],
+                    array_filter(
+                        JarAct::cases(),
+                        fn(JarAct $act) => $jar->volumeMl > 0.0
+                            ? $jar->role !== JarRole::Waste || $act === JarAct::HandIn
+                            : $act === JarAct::Fill && $jar->role !== JarRole::Waste,
+                    ),
+                ),
+            ),
+        ];
+    }
+}

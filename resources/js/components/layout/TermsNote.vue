@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { useMutationObserver } from '@vueuse/core'
+import { onMounted, ref } from 'vue'
+import { t } from '@/composables/useText'
+
+/** What "house rule" and "common practice" mean, once at the foot of a page that says so somewhere. */
+const props = defineProps<{ of: HTMLElement | null }>()
+const TERMS = ['house_rule', 'common_practice'] as const
+const said = ref<(typeof TERMS)[number][]>([])
+const look = () => {
+  const text = props.of?.innerText.toLowerCase() ?? ''
+  said.value = TERMS.filter((term) => text.includes(t(`terms.${term}.word`)))
+}
+onMounted(look)
+useMutationObserver(() => props.of, look, { childList: true, subtree: true, characterData: true })
+</script>
+
+<template>
+  <aside v-if="said.length" class="terms small muted" data-test="terms">
+    <span v-for="term in said" :key="term">{{ t(`terms.${term}.meaning`) }} </span>
+  </aside>
+</template>
+
+<style scoped>
+.terms {
+  padding: 0 24px;
+  max-width: 1280px;
+}
+@media print {
+  .terms {
+    display: none;
+  }
+}
+</style>

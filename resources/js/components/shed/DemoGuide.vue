@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { Link } from '@inertiajs/vue3'
+import { ref } from 'vue'
+import { t } from '@/composables/useText'
+
+/** Who rides in the demo, and five things to try. Closed on this device it stays closed; Help brings it back. */
+const KEY = 'dripel.guide'
+const read = () => {
+  try {
+    return localStorage.getItem(KEY)
+  } catch {
+    return null
+  }
+}
+const open = ref(read() !== 'closed' || new URLSearchParams(window.location.search).has('steps'))
+function close(): void {
+  open.value = false
+  try {
+    localStorage.setItem(KEY, 'closed')
+  } catch {
+    // Closed for this page at least.
+  }
+}
+// On the phone the bikes come first.
+const wide = window.matchMedia('(min-width: 840px)').matches
+const tries = [
+  { name: 'wet', href: '#next-title' },
+  { name: 'pot', href: '/pot' },
+  { name: 'worn', href: '/gauge' },
+  { name: 'weeks', href: '/ahead' },
+  { name: 'money', href: '/books/money' },
+] as const
+</script>
+
+<template>
+  <section v-if="open" class="guide" aria-labelledby="guide" data-test="guide">
+    <div>
+      <h2 id="guide">{{ t('guide.title') }}</h2>
+      <p>{{ t('guide.text') }}</p>
+    </div>
+    <details :open="wide">
+      <summary>{{ t('guide.tries') }}</summary>
+      <ol>
+        <li v-for="one in tries" :key="one.name">
+          <a v-if="one.href.startsWith('#')" :href="one.href">{{ t(`guide.${one.name}`) }}</a>
+          <Link v-else :href="one.href">{{ t(`guide.${one.name}`) }}</Link>
+        </li>
+      </ol>
+    </details>
+    <button type="button" class="as-link" data-test="close-guide" @click="close">{{ t('guide.close') }}</button>
+  </section>
+</template>
+
+<style scoped>
+.guide {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(0, 5fr) auto;
+  gap: 24px;
+  align-items: start;
+  padding: 10px 24px;
+  background: var(--paper);
+  border-bottom: 1.5px solid var(--ink);
+}
+p {
+  margin: 2px 0 0;
+}
+ol {
+  margin: 0;
+  padding-left: 18px;
+  columns: 2;
+  column-gap: 28px;
+}
+summary {
+  min-height: 24px;
+}
+li a {
+  display: inline-block;
+  min-height: 24px;
+}
+li {
+  min-height: 24px;
+  break-inside: avoid;
+}
+@media (max-width: 839.98px) {
+  .guide {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 6px;
+    padding: 10px 14px;
+  }
+  ol {
+    columns: 1;
+  }
+  li {
+    min-height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,22 @@
+/** The single keys and what each does, by its text. */
+export const KEYS: readonly (readonly [string, string])[] = [
+  ['?', 'this'],
+  ['/', 'command'],
+  ['1–9', 'bike'],
+  ['s', 'swap'],
+  ['r', 'ride'],
+  ['t', 'topup'],
+  ['m', 'measure'],
+  ['n', 'loud'],
+  ['d', 'dip'],
+  ['c', 'catch_up'],
+  ['x', 'correct'],
+  ['u', 'undo'],
+  ['S', 'shed'],
+  ['P', 'pot'],
+  ['G', 'gauge'],
+  ['R', 'rides'],
+  ['A', 'ahead'],
+  ['B', 'books'],
+  ['H', 'history'],
+]
