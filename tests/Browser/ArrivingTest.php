@@ -26,11 +26,12 @@ it('leads from an empty machine to a counted ride, and lets a second person look
         $page->fill('pitches', '113')->click('submit')->awaitText('submit', 'Add a chain');
         $page->fill('pitches', '114')->click('submit')->awaitText('done', 'Added Otter A');
         expect($page->fitted('Otter'))->toBe('A')->and($page->left('Otter'))->toBe(250);
-        // It was put on just now: a ride from an hour ago has no chain, and Next asks.
-        $page->ride('Otter', '40', 'damp')->awaitText('next-no_chain', 'One ride');
+        // It was put on just now: what is logged next is taken to have begun then, and goes to it.
+        $page->ride('Otter', '40', 'damp')->awaitText('done', 'Logged 40 km on Otter');
+        expect($page->left('Otter'))->toBe(190);
         $page->click('more')->click('menu-history')->awaitText('action', 'Logged 40 km damp on Otter');
 
-        $page->click('more')->click('menu-settings')->click('invite');
+        $page->click('more')->click('menu-settings')->click('tab-people')->click('invite');
         $link = $page->text('invitation-link');
         $page->click('more')->click('sign-out')->awaitText('submit', 'Sign in');
         $guest = Page::open($driver, $link);

@@ -27,14 +27,14 @@ it('brings a bike ridden on oil from its arrival to the first ride on wax, on th
             ->click('submit');
         $page->click('first-used')->fill('name', 'Gull')->fill('km-0', '14000')->click('state-0-none');
         $driver->executeScript("document.querySelectorAll('button.drop')[1].click()");
-        $page->click('submit')->awaitText('done', 'Brought in Gull A');
+        $page->click('submit')->awaitText('done', 'Added Gull A');
         // Next carries it from the first day on.
         $page->awaitText('next-convert', 'Ridden on oil. First: measure Gull A.');
         $way = $open('/bikes/1/convert')->awaitText('convert-measure', 'Measure Gull A');
         expect($way->axe())->toBe([])->and($way->scrollsSideways())->toBeFalse();
         // At half a percent and more one starts with a new chain.
         $way->click('go-measure')->click('kind-digital')->fill('value_pct', '0.5')->submit('measure-form')->awaitText('done', 'Gull A');
-        $open('/bikes/1/convert')->awaitText('way-new', 'its wear speaks for it')->click('take-new')->awaitText('convert-decide', 'done');
+        $open('/bikes/1/convert')->awaitText('way-new', 'advised by its wear')->click('take-new')->awaitText('convert-decide', 'done');
         // The drivetrain down to metal; a power cut in the middle costs nothing.
         $open('/bikes/1/convert')->click('go-clean');
         $care = $job()->at('cover_brake')->until('sprockets');
@@ -45,7 +45,7 @@ it('brings a bike ridden on oil from its arrival to the first ride on wax, on th
         $driver->navigate()->refresh();
         $care->at('sprockets')->until('teeth')->click('teeth-good')->until('uncover')->done()->part('job-over');
         // A new chain is added, stripped, and waxed in a pot that stands ready.
-        $open('/books')
+        $open('/pot')
             ->click('add-pot')
             ->fill('name', 'Shed pot')
             ->fill('diameter', '130')
@@ -64,7 +64,7 @@ it('brings a bike ridden on oil from its arrival to the first ride on wax, on th
             ->click('start');
         $job()->at('prepare')->until('check')->done()->click('pot-next');
         // Nobody read its plate: it is planned all the same, and says by what.
-        $plan = $open('/pot-day')->awaitText('plan-lines', 'all is done')->awaitText('warning', 'by its kind and the grams in it');
+        $plan = $open('/pot-day')->awaitText('plan-lines', 'done about')->awaitText('warning', 'by its kind and wax');
         $plan->click('begin');
         $job()->at('prepare')->lead('flex')->until('flex')->done()->part('job-over');
         // Fitted by the hand: nothing is passed over that keeps a rider up.
@@ -73,7 +73,7 @@ it('brings a bike ridden on oil from its arrival to the first ride on wax, on th
         expect($fit->has('job-skip'))->toBeFalse()->and($fit->axe())->toBe([]);
         $fit->until('first_km')->done()->part('job-over');
         $shed = ShedPage::open($driver, $server->url);
-        expect($shed->fitted('Gull'))->toBe('B')->and($open('/bikes/1/convert')->text('lead'))->toContain('nothing is left to convert');
+        expect($shed->fitted('Gull'))->toBe('B')->and($open('/bikes/1/convert')->text('lead'))->toContain('Nothing to convert');
         ShedPage::open($driver, $server->url)->ride('Gull', '30', 'dry')->awaitText('done', 'Logged');
     } finally {
         $chromium->stop();

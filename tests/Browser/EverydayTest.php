@@ -46,7 +46,7 @@ it(
                 ->fill('since-2', '0')
                 ->fill('cassette', '6400')
                 ->click('submit')
-                ->awaitText('done', 'Brought in Heron A, B and C, 3 parts');
+                ->awaitText('done', 'Added Heron A, B and C, 3 parts');
             expect([$page->fitted('Heron'), $page->left('Heron')])
                 ->toBe(['A', 340])
                 ->and($page->text('hanging-Heron B'))
@@ -78,7 +78,7 @@ it(
                 ),
             );
             file_put_contents($gpx, "<gpx version=\"1.1\"><trk><trkseg>{$points}</trkseg></trk></gpx>");
-            $page->click('nav-road')->part('track-file')->sendKeys($gpx);
+            $page->click('nav-rides')->part('track-file')->sendKeys($gpx);
             expect($page->text('track-km'))->toContain('15.0 km');
             $page->awaitText('outcome', 'leaves 125 km')->click('keep-track')->awaitText('done', 'Logged 15.0 km');
             $page->click('nav-shed');
@@ -91,7 +91,7 @@ it(
             $date($page, 'time', '00:00');
             $page->awaitText('changes', 'Now on Heron its hook')->awaitText('changes', 'Wax left 400 km 305 km');
             expect($page->left('Heron'))->toBe(125);
-            $page->submit('correct-form')->awaitText('done', 'Put right: C was on Heron');
+            $page->submit('correct-form')->awaitText('done', 'Corrected: C was on Heron');
             expect([$page->fitted('Heron'), $page->left('Heron')])
                 ->toBe(['C', 305])
                 ->and($page->text('hanging-Heron A'))
@@ -99,7 +99,7 @@ it(
                 ->toContain('2,220 km');
 
             // On Tuesday the chain was changed at the roadside, after 5 km, to B.
-            $page->click('nav-road')->click('split-ride')->fill('distance', '5');
+            $page->click('nav-rides')->click('split-ride')->fill('distance', '5');
             $page->click((string) $labelled('split-to-', 'B'));
             $date($page, 'time', '17:10');
             $page->awaitText('changes', 'Heron B')->submit('split-form')->awaitText('done', 'Split the ride after 5 km');
@@ -117,15 +117,15 @@ it(
 
             // All of it is told in the history, and the command line takes the last of it back.
             $page
-                ->click('nav-history')
+                ->menu('history')
                 ->awaitText('action', 'Split a ride of 15.0 km on Heron after 5 km: put B on at Tue 24 Nov, 17:10')
-                ->awaitText('action', 'Put right that C was on Heron');
+                ->awaitText('action', 'Corrected: C was on Heron');
             $page
                 ->press('/')
                 ->fill('command', 'undo')
-                ->awaitText('understood', 'Take back: split a ride')
+                ->awaitText('understood', 'Undo: split a ride')
                 ->click('do-command')
-                ->awaitText('done', 'Taken back');
+                ->awaitText('done', 'Undone');
             $page->click('nav-shed');
             expect([$page->fitted('Heron'), $page->left('Heron')])
                 ->toBe(['C', 305])

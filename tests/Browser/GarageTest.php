@@ -32,7 +32,7 @@ it('takes in many parts from a table, says things in words and settles what is o
             "bike;part;letter;distance;since_wax;on_bike\nHeron;chain;A;2100;60;yes\nHeron;chain;B;;unknown;\nMoth;chain;A;500;0;yes\nMoth;cassette;;4000;;\n",
         );
         $page->part('table-file')->sendKeys($csv);
-        $page->click('keep-table')->awaitText('done', 'Brought in Heron A and B');
+        $page->click('keep-table')->awaitText('done', 'Added Heron A and B');
         expect([$page->left('Heron'), $page->left('Moth'), $page->fitted('Moth')])->toBe([240, 300, 'A']);
 
         // In words: with a slip of the thumb, a near guess, what changes, done, taken back.
@@ -40,8 +40,8 @@ it('takes in many parts from a table, says things in words and settles what is o
         $page->click('guess')->awaitText('understood', 'Log 62.5 km wet on Heron, today.')->awaitText('changes', 'Wax left 240 km 83 km');
         $page->click('do-command')->awaitText('done', 'Logged 62.5 km');
         expect($page->left('Heron'))->toBe(83);
-        $page->click('command')->fill('command', 'undo')->awaitText('understood', 'Take back: logged 62.5 km');
-        $page->click('do-command')->awaitText('done', 'Taken back');
+        $page->click('command')->fill('command', 'undo')->awaitText('understood', 'Undo: logged 62.5 km');
+        $page->click('do-command')->awaitText('done', 'Undone');
         expect($page->left('Heron'))->toBe(240);
         $page
             ->click('command')
@@ -81,13 +81,13 @@ it('takes in many parts from a table, says things in words and settles what is o
 
         // The commute: set once, filled in, confirmed with one tap, one day not ridden.
         $driver->executeScript('document.querySelector(\'[data-test="rail-Moth"] h2 a\').click()');
-        $page->click('new-commute')->fill('distance', '10');
+        $page->click('tab-week')->click('new-commute')->fill('distance', '10');
         $driver->executeScript(
             "const i = document.querySelector('input[name=\"from\"]'); i.value = '2026-11-23'; i.dispatchEvent(new Event('input', { bubbles: true }))",
         );
         $page->submit('commute-form')->awaitText('done', 'Set the commute on Moth');
-        $page->click('nav-shed')->awaitText('next-commute', '2 days filled themselves in');
-        $page->click('nav-road')->awaitText('ride', 'estimated');
+        $page->click('nav-shed')->awaitText('next-commute', '2 days filled in');
+        $page->click('nav-rides')->awaitText('ride', 'estimated');
         $tap('not-ridden');
         $page->awaitText('done', 'Not ridden: one day on Moth');
         $page->click('nav-shed');
@@ -121,9 +121,9 @@ it('says so when the machine cannot be reached, on an open page and on a new one
         expect($page->has('offline'))->toBeFalse();
         $server->stop();
         $stopped = true;
-        $page->click('nav-road')->awaitText('offline', 'No connection to the machine');
+        $page->click('nav-rides')->awaitText('offline', 'No connection: this page shows');
         $driver->navigate()->refresh();
-        $driver->wait(20, 100)->until(fn() => str_contains($driver->getPageSource(), 'No connection to the shed'));
+        $driver->wait(20, 100)->until(fn() => str_contains($driver->getPageSource(), 'No connection'));
         expect($driver->getPageSource())->toContain('Nothing is lost')->toContain('Try again');
     } finally {
         $chromium->stop();

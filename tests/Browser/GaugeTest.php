@@ -24,7 +24,7 @@ it('measures a chain as it comes off, says when again, and retires it the next t
             "bike;part;letter;distance;since_wax;on_bike\nHeron;chain;A;3600;60;yes\nHeron;chain;B;900;0;\nHeron;cassette;;3600;;\n",
         );
         $page->click('first-used')->click('to-table')->part('table-file')->sendKeys($csv);
-        $page->click('keep-table')->awaitText('done', 'Brought in Heron A and B');
+        $page->click('keep-table')->awaitText('done', 'Added Heron A and B');
         $hour = 6;
         $later = function () use ($chromium, $server, &$hour): ShedPage {
             $server->jump(sprintf('2026-11-25T%02d:20:00+00:00', $hour += 2));
@@ -74,7 +74,7 @@ it('measures a chain as it comes off, says when again, and retires it the next t
             ->awaitText('measure-fields', 'Spot 4: That cannot be');
         $page->click('spot-4')->click('seat-0.75-rests')->click('seat-0.5-enters');
         $page->click('spot-2')->click('seat-0.5-enters')->awaitText('agree', 'The spots agree')->submit('swap-form');
-        $page->awaitText('life-story', '3,850 km')->awaitText('chains-left', 'only B is left for Heron');
+        $page->awaitText('life-story', '3,850 km')->awaitText('chains-left', 'Heron has only B left');
         $page->submit('retire-form')->awaitText('done', 'Retired Heron A');
         expect($page->fitted('Heron'))
             ->toBe('B')

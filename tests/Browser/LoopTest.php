@@ -53,9 +53,9 @@ it('rides, counts, swaps, dips, and takes the swap back', function (): void {
     expect($this->shed->has('next-bare'))->toBeFalse();
 
     // Undo the swap from the history: the dip after it stays, and the 62 km are where they belong.
-    $this->shed->click('nav-history')->awaitText('action', 'Swapped Heron from A to C');
+    $this->shed->menu('history')->awaitText('action', 'Swapped Heron from A to C');
     $this->chromium->driver->findElements(By::cssSelector('[data-test="undo-action"]'))[1]->click();
-    $this->shed->click('confirm-undo')->awaitText('done', 'Taken back');
+    $this->shed->click('confirm-undo')->awaitText('done', 'Undone');
     expect($this->shed->fitted('Heron'))
         ->toBe('A')
         ->and($this->shed->left('Heron'))
@@ -88,9 +88,9 @@ it('swaps and fills the pot by dragging, and by keys', function (): void {
 
     $this->shed->press('3')->press('s')->part('swap-form');
     $this->shed->submit('swap-form')->awaitText('done', 'Swapped Tram to B');
-    $this->shed->press('u')->awaitText('done', 'Taken back');
+    $this->shed->press('u')->awaitText('done', 'Undone');
     expect($this->shed->fitted('Tram'))->toBe('A');
-    $this->shed->press('?')->awaitText('nav-road', 'Road');
+    $this->shed->press('?')->awaitText('nav-rides', 'Rides');
     expect($this->chromium->driver->findElement(By::id('keys-title'))->isDisplayed())->toBeTrue();
     $this->shed->press(Keys::ESCAPE);
 });
@@ -108,10 +108,10 @@ it('creates nothing twice by two tabs, double clicks or a reload', function (): 
 
     // Two tabs edit the same ride: the second is shown both versions and decides.
     $first = $driver->getWindowHandle();
-    $road = Page::open($driver, $this->server->url, '/road');
+    $road = Page::open($driver, $this->server->url, '/rides');
     $road->click('edit-ride')->fill('distance', '11');
     $driver->switchTo()->newWindow();
-    $second = Page::open($driver, $this->server->url, '/road');
+    $second = Page::open($driver, $this->server->url, '/rides');
     $second->click('edit-ride')->fill('distance', '12')->submit('ride-form')->awaitText('ride', '12.0 km');
     $driver->close();
     $driver->switchTo()->window($first);
@@ -131,7 +131,7 @@ it('takes a GPX file by hand, shows where it goes, and keeps it', function (): v
         ),
     );
     file_put_contents($file, "<gpx version=\"1.1\"><trk><trkseg>{$points}</trkseg></trk></gpx>");
-    $road = Page::open($this->chromium->driver, $this->server->url, '/road');
+    $road = Page::open($this->chromium->driver, $this->server->url, '/rides');
     $road->part('track-file')->sendKeys($file);
     expect($road->text('track-km'))->toContain('22.3 km')->and($road->text('outcome'))->toContain('Heron A and leaves 117 km');
     $road->click('condition-damp')->awaitText('outcome', 'leaves 106 km');

@@ -24,7 +24,7 @@ beforeEach(function (): void {
     // A bare chain, one ridden dry, one ridden in the mud; the fourth that waits stays out.
     $this->shed = fn(): ShedPage => ShedPage::open($this->driver, $this->server->url);
     $this->choose = fn(): Page => ($this->page)('/pot-day')
-        ->awaitText('plan-lines', 'all is done')
+        ->awaitText('plan-lines', 'done about')
         // The plan takes the event’s chain and those on bikes too; here two of Heron and one of Badger go in.
         ->click('take-Heron R')
         ->click('take-Badger A')
@@ -51,7 +51,7 @@ it(
         $plan = ($this->choose)()->awaitText('lane-Badger C', 'dry')->fill('by', '1000AM')->awaitText('plan-lines', 'done about 10:00');
         expect($plan->text('plan-lines'))
             ->toContain('Begin tomorrow')
-            ->toContain('never a timer socket')
+            ->toContain('never use a timer socket')
             ->and($plan->text('lane-Heron B'))
             ->not->toContain('rinse')
             ->and($plan->has('lane-Badger B'))

@@ -37,7 +37,7 @@ afterEach(function (): void {
 });
 
 it('leads a greased chain from its box to bare steel with a clock on the Shed', function (): void {
-    $before = ($this->page)('/books');
+    $before = ($this->page)('/pot');
     expect($before->text('jar-Clean spirit'))->toContain('2 of 10 cleanings');
 
     // Choose, size against the old one, on to the strip.
@@ -70,15 +70,18 @@ it('leads a greased chain from its box to bare steel with a clock on the Shed', 
     $job->click('job-longer');
     expect($job->left())->toBeGreaterThan(80);
     // Paused it stands, and does so on a page that is opened anew.
-    $job->click('job-pause')->awaitText('job-pause', 'Go on')->sent();
+    $job->click('job-pause')->awaitText('job-pause', 'Resume')->sent();
     $standing = $job->left();
     $this->driver->navigate()->refresh();
-    $job->at('shake')->awaitText('job-pause', 'Go on');
+    $job->at('shake')->awaitText('job-pause', 'Resume');
     expect($job->left())->toBe($standing);
     $job->click('job-pause');
 
     // Left for the night, it comes back from Next.
-    ShedPage::open($this->driver, $this->server->url)->unfoldNext()->awaitText('next-job', 'Go on stripping Heron E')->part('solvent-out');
+    ShedPage::open($this->driver, $this->server->url)
+        ->unfoldNext()
+        ->awaitText('next-job', 'Continue stripping Heron E')
+        ->part('solvent-out');
     $this->driver->executeScript(
         "[...document.querySelectorAll('[data-test=next-job]')].find((line) => line.innerText.includes('Heron E')).querySelector('button').click()",
     );
@@ -100,7 +103,7 @@ it('leads a greased chain from its box to bare steel with a clock on the Shed', 
         ->toContain('rusts from')
         ->and($shed->text('pot'))
         ->toContain('Heron E');
-    $books = ($this->page)('/books');
+    $books = ($this->page)('/pot');
     expect($books->text('jar-Clean spirit'))->toContain('3 of 10 cleanings')->and($books->text('jar-Last alcohol'))->toContain('3 of 10');
 });
 
@@ -129,13 +132,13 @@ it('goes on without the server and sends the taps later, and counts a step once 
     $this->driver->wait(8, 100)->until(fn() => $job->has('step-lift'));
     expect($job->position())->toBe(5);
     $job->click('give-up')->click('give-up')->part('job-over');
-    expect($job->text('job-over'))->toContain('Given up')->not->toContain('bare since');
+    expect($job->text('job-over'))->toContain('Stopped')->not->toContain('bare since');
 });
 
 it('does it all on a phone, names the dangers of petrol, and prints a bench card', function (): void {
     $this->chromium->size(360, 780);
     $plan = ($this->page)('/strip')->click('other-schools')->click('school-two_petrol_jars');
-    $plan->awaitText('not-advised', 'explosive vapour')->click('start')->awaitText('not-advised', 'Take white spirit instead');
+    $plan->awaitText('not-advised', 'explosive vapour')->click('start')->awaitText('not-advised', 'Use white spirit instead');
     expect($plan->scrollsSideways())->toBeFalse();
     $plan->click('instead')->awaitText('bath-1', 'White spirit')->click('start');
     $job = (new JobPage($this->driver, $this->server->url))->at('prepare');
@@ -160,7 +163,7 @@ it('does it all on a phone, names the dangers of petrol, and prints a bench card
 });
 
 it('keeps the books: a jar filled and handed in, a price, a spare link that a swap opens, a protocol of one’s own', function (): void {
-    $books = ($this->page)('/books')
+    $books = ($this->page)('/pot')
         ->click('tend-Dirty spirit')
         ->click('act-hand_in')
         ->fill('volume_ml', '900')
@@ -171,8 +174,12 @@ it('keeps the books: a jar filled and handed in, a price, a spare link that a sw
     expect($books->text('jar-Dirty spirit'))->toContain('empty');
     $books->click('add-jar')->fill('name', 'Third jar')->click('role-clean')->choose('solvent', 'sopropyl');
     $books->fill('volume_ml', '300')->fill('flash', '12')->submit('jar-form')->awaitText('jar-Third jar', '300 ml of isopropyl alcohol');
-    expect($books->text('jar-Third jar'))->toContain('By the sheet of this product');
-    $books->click('set-price')->fill('amount', '31,50')->submit('price-form')->awaitText('price-Chain', '€31.50');
+    expect($books->text('hazards'))->toContain('By the sheet of this product');
+    $books = ($this->page)('/books/stock')
+        ->click('set-price')
+        ->fill('amount', '31,50')
+        ->submit('price-form')
+        ->awaitText('price-Chain', '€31.50');
     $books
         ->click('add-link')
         ->fill('name', 'Gold link')
@@ -188,10 +195,10 @@ it('keeps the books: a jar filled and handed in, a price, a spare link that a sw
     $swap->part('new-link')->findElement(By::cssSelector('label'))->click();
     $swap->part('link');
     $swap->submit('swap-form')->awaitText('done', 'Swapped Heron to C')->click('fitted-Heron')->awaitText('link', '1 of 1 closings');
-    expect(($this->page)('/books')->count('spare'))->toBe($spares - 1);
+    expect(($this->page)('/books/stock')->count('spare'))->toBe($spares - 1);
 
     // A pot that is filled; the next dip takes its wax from it.
-    $pot = ($this->page)('/books')
+    $pot = ($this->page)('/pot')
         ->click('add-pot')
         ->fill('name', 'New pot')
         ->click('pot-kind-stove')
@@ -199,7 +206,7 @@ it('keeps the books: a jar filled and handed in, a price, a spare link that a sw
         ->fill('height', '90');
     $pot->part('pot-form')->findElement(By::cssSelector('[data-test="submit"]'))->click();
     $pot->awaitText('pot-form', 'Not on a stove or a flame');
-    $pot->click('pot-kind-rice_cooker')->submit('pot-form')->awaitText('book-New pot', 'no wax in its book yet');
+    $pot->click('pot-kind-rice_cooker')->submit('pot-form')->awaitText('book-New pot', 'no wax recorded yet');
     $pot->click('tend-New pot')->fill('wax', '420')->submit('pot-form')->awaitText('book-New pot', '420 g, 48 mm deep');
     $pot->click('heat-Shed pot')->awaitText('heat', 'house rules')->click('power-high')->awaitText('heat', '140 W');
     $dip = ($this->page)('/');
@@ -218,6 +225,6 @@ it('keeps the books: a jar filled and handed in, a price, a spare link that a sw
         ->fill('volume-1', '20')
         ->click('submit')
         ->awaitText('step-1', '50 to 5,000 ml');
-    $own->fill('volume-1', '300')->click('submit')->awaitText('done', 'Kept the protocol Mine');
+    $own->fill('volume-1', '300')->click('submit')->awaitText('done', 'Saved the protocol Mine');
     ($this->page)('/strip')->click('other-schools')->part('school-own-1');
 });

@@ -147,6 +147,7 @@ describe('a chart', () => {
     moments: [{ at: 600, text: 'now' }],
     zone: null,
     stretch: { y: 0.5, from: 2000, to: 3000 },
+    span: null,
     columns: ['Ridden', 'expected', 'measured'],
     rows: [
       { x: 0, cells: ['0 km', '0.00 %', ''] },

@@ -65,6 +65,12 @@ class Page
         return $this;
     }
 
+    /** Goes to a page that is looked up: History, Settings, Help. */
+    public function menu(string $page): static
+    {
+        return $this->click('more')->click("menu-{$page}");
+    }
+
     public function press(string $key): static
     {
         $this->driver->getKeyboard()->sendKeys($key);

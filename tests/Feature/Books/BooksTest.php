@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Models\Bottle;
+use App\Models\Instrument;
 use App\Models\Jar;
 use App\Models\User;
 use App\Strip\ReadJars;
@@ -33,11 +35,12 @@ it('keeps the book of a jar: filled, topped up, settled, decanted, handed in wit
     ($this->add)()->assertSessionHasErrors(['name' => __('errors.jar_name_taken', ['name' => 'Dirty'])]);
     ($this->add)(['name' => 'X', 'solvent' => 'water'])->assertSessionHasErrors('solvent');
     $jar = Jar::query()->sole();
-    $this->get('/books')->assertInertia(
+    $this->get('/pot')->assertInertia(
         fn($page) => $page
             ->where('jars.0.holds', "601\u{a0}ml of white spirit")
-            ->where('jars.0.hazard', fn(string $text) => str_contains($text, 'category 4'))
-            ->where('jars.0.hazardBy', __('strip.hazard.own')),
+            ->where('hazards.0.text', fn(string $text) => str_contains($text, 'category 4'))
+            ->where('hazards.0.by', __('strip.hazard.own'))
+            ->where('hazards.0.jars', 'Dirty'),
     );
     ($this->tend)($jar, 'top_up', ['volume_ml' => 100], 90);
     ($this->tend)($jar, 'settle', [], 49);
@@ -66,6 +69,69 @@ it('keeps the book of a jar: filled, topped up, settled, decanted, handed in wit
     expect(app(ReadJars::class)($this->bench->workshop->refresh())[$jar->id]->volumeMl)->toBe(500.0);
 });
 
+it('puts right what was added wrongly: a jar, a bottle, an instrument, a price; what was used only goes out of use', function (): void {
+    $id = fn(): array => ['action_id' => (string) Str::uuid()];
+    ($this->add)()->assertSessionHasNoErrors();
+    $jar = Jar::query()->sole();
+    $jars = fn(): array => $this->get('/pot')->inertiaProps();
+    expect($jars()['jars'][0]['unused'])->toBeTrue();
+    ($this->add)(['name' => 'Other'])->assertSessionHasNoErrors();
+    $this->put("/jars/{$jar->id}", $id() + ['name' => 'Other', 'role' => 'dirty'])->assertSessionHasErrors('name');
+    $this->put("/jars/{$jar->id}", $id() + ['name' => 'Clean', 'role' => 'clean'])->assertSessionHasNoErrors();
+    expect($jars()['jars'][0])->toMatchArray(['name' => 'Clean', 'role' => 'clean']);
+    // Out of use once it is empty; back again; removed while nothing was done with it.
+    $this->put("/jars/{$jar->id}", $id() + ['name' => 'Clean', 'role' => 'clean', 'gone' => true])->assertSessionHasErrors([
+        'gone' => __('errors.jar_full'),
+    ]);
+    ($this->tend)($jar, 'hand_in', ['volume_ml' => 600])->assertSessionHasNoErrors();
+    expect($jars()['jars'][0]['unused'])->toBeFalse();
+    $this->delete("/jars/{$jar->id}", $id())->assertSessionHasErrors(['thing' => __('errors.thing_used')]);
+    $this->put("/jars/{$jar->id}", $id() + ['name' => 'Clean', 'role' => 'clean', 'gone' => true])->assertSessionHasNoErrors();
+    expect(array_column($jars()['jars'], 'name'))
+        ->toBe(['Other'])
+        ->and(array_column($jars()['jarsOutOfUse'], 'name'))
+        ->toBe(['Clean']);
+    $this->put("/jars/{$jar->id}", $id() + ['name' => 'Clean', 'role' => 'clean', 'gone' => false])->assertSessionHasNoErrors();
+    $other = Jar::query()->orderByDesc('id')->firstOrFail();
+    $this->delete("/jars/{$other->id}", $removal = $id())->assertSessionHasNoErrors();
+    expect(array_column($jars()['jars'], 'name'))->toBe(['Clean']);
+    $this->get('/history')->assertSee('Removed Other');
+    $this->post("/actions/{$removal['action_id']}/undo", $id())->assertSessionHasNoErrors();
+    expect($jars()['jars'])
+        ->toHaveCount(2)
+        ->and($jars()['jars'][1]['holds'])
+        ->toContain('600');
+
+    $this->post('/bottles', $id() + ['name' => 'Drip', 'volume' => 120])->assertSessionHasNoErrors();
+    $this->post('/instruments', $id() + ['name' => 'Gauge', 'kind' => 'drop_in', 'marks' => '0.5'])->assertSessionHasNoErrors();
+    $chain = $this->bench->chain($this->bench->bike(), 'A', 100, true);
+    $bottle = Bottle::query()->sole();
+    $gauge = Instrument::query()->sole();
+    expect($this->get('/gauge')->inertiaProps('instruments.0.unused'))->toBeTrue();
+    $this->post(
+        "/chains/{$chain->id}/topups",
+        ['bottle_id' => $bottle->id, 'distance' => 100] + Bench::form(1),
+    )->assertSessionHasNoErrors();
+    $this->delete("/bottles/{$bottle->id}", $id())->assertSessionHasErrors('thing');
+    $this->delete("/instruments/{$gauge->id}", $id())->assertSessionHasNoErrors();
+    expect($this->get('/gauge')->inertiaProps('instruments'))->toBe([]);
+
+    $this->post('/prices', $id() + ['supply' => 'wax', 'amount' => '12', 'quantity' => '500', 'date' => '2026-11-01']);
+    $price = $this->get('/books/stock')->inertiaProps('prices.0');
+    expect($price['values'])->toBe(['supply' => 'wax', 'amount' => '12', 'quantity' => '500', 'date' => '2026-11-01']);
+    $right = fn() => $this->put("/prices/{$price['id']}", $id() + ['amount' => '14,50', 'date' => '2026-10-01'] + $price['values']);
+    $right()->assertSessionHasNoErrors();
+    expect($this->get('/books/stock')->inertiaProps('prices'))
+        ->toHaveCount(1)
+        ->and($this->get('/books/stock')->inertiaProps('prices.0.from'))
+        ->toBe('1 Oct 2026')
+        ->and($this->get('/history')->inertiaProps('actions.0.sentence'))
+        ->toStartWith('Corrected a price')
+        // Another version of it was meant.
+        ->and($right()->getStatusCode())
+        ->toBe(409);
+});
+
 it('notes prices in the workshop’s currency, each from its day', function (): void {
     $price = fn(array $with) => $this->post(
         '/prices',
@@ -74,7 +140,9 @@ it('notes prices in the workshop’s currency, each from its day', function (): 
     $price([])->assertSessionHasNoErrors();
     $price(['amount' => '-1'])->assertSessionHasErrors('amount');
     $price(['date' => '2027-01-01'])->assertSessionHasErrors('date');
-    $this->get('/books')->assertInertia(fn($page) => $page->where('prices.0.amount', '€12.50')->where('prices.0.quantity', "500\u{a0}g"));
+    $this->get('/books/stock')->assertInertia(
+        fn($page) => $page->where('prices.0.amount', '€12.50')->where('prices.0.quantity', "500\u{a0}g"),
+    );
     $this->put('/settings', [
         'action_id' => (string) Str::uuid(),
         'name' => 'Test shed',
@@ -90,7 +158,7 @@ it('notes prices in the workshop’s currency, each from its day', function (): 
     ])->assertSessionHasNoErrors();
     app()->forgetScopedInstances();
     $price(['supply' => 'chain', 'amount' => '3500', 'quantity' => 1])->assertSessionHasNoErrors();
-    $this->get('/books')->assertInertia(fn($page) => $page->where('prices.0.amount', '¥3,500')->where('units.temperature', 'F'));
+    $this->get('/books/stock')->assertInertia(fn($page) => $page->where('prices.0.amount', '¥3,500'));
 });
 
 it('opens a spare quick link in a swap, of the right speeds only, and each counts its own closings', function (): void {
@@ -106,7 +174,7 @@ it('opens a spare quick link in a swap, of the right speeds only, and each count
         'price' => '4,80',
     ])->assertSessionHasNoErrors();
     $this->post('/links', ['action_id' => (string) Str::uuid(), 'name' => 'Wide', 'count' => 1, 'speeds' => 9]);
-    $this->get('/books')->assertInertia(
+    $this->get('/books/stock')->assertInertia(
         fn($page) => $page->count('links', 3)->where('links.0.about', '12 speeds, single use')->where('links.0.price', '€4.80'),
     );
     $ids = array_column($this->get('/')->viewData('page')['props']['spares'], 'id');
@@ -125,7 +193,7 @@ it('opens a spare quick link in a swap, of the right speeds only, and each count
     $fit($b, 30)->assertSessionHasErrors('new_link');
     $fit($b, 30, ['new_link' => true, 'link_id' => $ids[1]])->assertSessionHasNoErrors();
     $this->get("/chains/{$b->id}")->assertInertia(fn($page) => $page->where('link.figure', '1 of 1 closings'));
-    $this->get('/books')->assertInertia(fn($page) => $page->count('links', 1));
+    $this->get('/books/stock')->assertInertia(fn($page) => $page->count('links', 1));
     $fitted = $this->bench->lastAction();
     // A new link has its grease: no drip over it, done already or led, until it is cleaned alone; its chain keeps its wax.
     $drip = fn(array $with = []) => $this->post("/chains/{$b->id}/topups", $with + ['distance' => 200] + Bench::form(5));
@@ -146,7 +214,7 @@ it('opens a spare quick link in a swap, of the right speeds only, and each count
     $this->post('/actions/' . $this->bench->lastAction()->id . '/undo', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     $drip()->assertSessionHasErrors('stripped');
     $this->post("/actions/{$fitted->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
-    $this->get('/books')->assertInertia(fn($page) => $page->count('links', 2));
+    $this->get('/books/stock')->assertInertia(fn($page) => $page->count('links', 2));
 });
 
 it('knows what a chain is: its joint, side, mass and price, an odd count only with a half-link on a single speed', function (): void {
@@ -241,14 +309,14 @@ it('tells what it all costs, by year, bike and chain, and beside plain drip', fu
         ->and($page['plain'])
         ->toBe(['as_wax' => '1.50', 'every' => '200', 'lives' => 'On plain drip a chain then lives: Heron 15,000 km.'])
         ->and($page['work'])
-        ->toBe(['hour' => '', 'text' => 'It took about 1 h of work. Say what an hour is worth, and it is counted.']);
+        ->toBe(['hour' => '', 'text' => 'About 1 h of work. Set what an hour is worth to count it.']);
     // Every 5,000 km, wearing like wax as often: a chain lives 101 km, those 200 km wear one, and a second is on.
     $this->put('/books/money', ['action_id' => (string) Str::uuid(), 'as_wax' => '1', 'every' => '5000'])->assertSessionHasNoErrors();
     expect(array_last($money()['chart']['chart']['rows'])['cells'][2])->toBe('€60.00');
     $this->put('/books/money', ['action_id' => (string) Str::uuid(), 'as_wax' => '0', 'every' => ''])->assertSessionHasErrors('as_wax');
     // Two dips on one evening and nothing else: 45 + 10 + 2 · 4 minutes at 20 an hour.
     $this->put('/books/hour', ['action_id' => (string) Str::uuid(), 'hour' => '20,00'])->assertSessionHasNoErrors();
-    expect($money()['work'])->toBe(['hour' => '20', 'text' => 'It took about 1 h of work, worth €21.00.']);
+    expect($money()['work'])->toBe(['hour' => '20', 'text' => 'About 1 h of work, worth €21.00.']);
 });
 
 it('adds up: by year, by bike and by chain it is the same money and the same road, to the cent', function (): void {

@@ -45,7 +45,7 @@ it('says how worn a chain is, how sure that is, when its limit comes and when to
     $first = ($this->forecast)();
     // Nothing measured: only what its interval lets expect, 0.5 % in 15,000 km of waxing every 300.
     expect($first['why'])
-        ->toStartWith('Nothing was measured yet.')
+        ->toStartWith('Nothing measured yet.')
         ->toContain('0.033 %')
         ->and($first['verdict'])
         ->toBe('keep')
@@ -59,9 +59,9 @@ it('says how worn a chain is, how sure that is, when its limit comes and when to
     $now = ($this->forecast)();
     // 586.1 mm over 46 pitches are 0.325 %.
     expect($now['sentences'][0])
-        ->toMatch('/^Keep it: about 0\.3\d % now, in eight of ten cases 0\.\d\d to 0\.\d\d\.$/')
+        ->toMatch('/^Keep it\. About 0\.3\d % worn, 0\.\d\d to 0\.\d\d in eight of ten cases\.$/')
         ->and($now['sentences'][1])
-        ->toContain('0.5 % comes in about')
+        ->toContain('0.5 % reached in about')
         ->and($now['sentences'][2])
         ->toStartWith('Measure again by')
         ->and($now['why'])
@@ -88,7 +88,7 @@ it('says how worn a chain is, how sure that is, when its limit comes and when to
     }
     // The table behind it reads each of them out, a reading beside what was expected there.
     expect($now['chart']['columns'])
-        ->toBe(['Ridden', 'expected, and where it lies in eight of ten cases', 'measured'])
+        ->toBe(['Ridden', 'expected; the band holds eight of ten cases', 'measured'])
         ->and(array_column($now['chart']['rows'], 'x'))
         ->toBe(collect($now['chart']['rows'])->pluck('x')->sort()->values()->all())
         ->and(collect($now['chart']['rows'])->firstWhere('x', 1800)['cells'][2] ?? null)

@@ -34,7 +34,7 @@ it('waxes nothing over oil, hot or drip, led or done already, until it is stripp
     expect($page->inertiaProps('chain.word'))
         ->toBe('oil on it')
         ->and($page->inertiaProps('outlook.0'))
-        ->toContain('no wax holds')
+        ->toContain('Oil got on it: strip it')
         ->and(json_encode($page->inertiaProps('timeline')))
         ->toContain('Oil got on it');
     $this->postJson(

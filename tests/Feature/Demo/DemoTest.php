@@ -146,7 +146,7 @@ it('is the same from the same seed, once only, and open by one click', function 
         ->and(Action::query()->whereNull('user_id')->count())
         ->toBe(0);
     $this->post('/demo')->assertRedirect('/');
-    foreach (['/', '/road', '/history', '/settings', '/chains/1', '/chains/4?all=1', '/bikes/1', '/bikes/new', '/chains/new'] as $page) {
+    foreach (['/', '/rides', '/history', '/settings', '/chains/1', '/chains/4?all=1', '/bikes/1', '/bikes/new', '/chains/new'] as $page) {
         $this->get($page)->assertOk()->assertInertia(fn(AssertableInertia $inertia) => $inertia->where('here.demo', true));
     }
     // The schools side by side are in the documentation as they are worked out today.

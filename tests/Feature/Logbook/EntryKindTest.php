@@ -70,18 +70,18 @@ it('keeps when a drivetrain was brushed, counts from there, moves it and takes i
     $send("/bikes/{$heron->id}/brushings", 60);
     $send('/rides', 40, ['bike_id' => $heron->id, 'distance' => 42, 'condition' => 'dry']);
     expect($page())
-        ->toStartWith('Brushed 42 km ago')
+        ->toStartWith('Cleaned 42 km ago')
         ->and($bench->state($chain)->leftKm())
         ->toBe($left - 42.0);
     // Brushed after that ride after all; then not at all.
     $brushing = Brushing::query()->live()->sole();
     $send("/entries/brushings/{$brushing->id}", 20, how: 'put');
-    expect($page())->toStartWith('Brushed 0 km ago');
+    expect($page())->toStartWith('Cleaned 0 km ago');
     $this->delete('/entries/brushings/' . Brushing::query()->live()->sole()->id, [
         'action_id' => (string) Str::uuid(),
     ])->assertSessionHasNoErrors();
     expect($page())->toBe(__('chain.brushed_never'));
     $this->post("/actions/{$bench->lastAction()->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
-    expect($page())->toStartWith('Brushed 0 km ago');
-    $this->get('/history')->assertSee('Moved the brushing of Heron')->assertSee('Brushed the drivetrain of Heron');
+    expect($page())->toStartWith('Cleaned 0 km ago');
+    $this->get('/history')->assertSee('Moved the cleaning of Heron')->assertSee('Cleaned the drivetrain of Heron');
 });

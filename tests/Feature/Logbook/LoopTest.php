@@ -238,7 +238,7 @@ it('refuses what cannot be, with a remedy, and stores nothing', function (
         'already',
     ],
     'a dip without looking' => ['post', fn() => ['/dips', ['chains' => [$this->a->id]] + Bench::form(1)], 'dry', 'cannot be skipped'],
-    'a dip of nothing' => ['post', fn() => ['/dips', ['chains' => [], 'dry' => true] + Bench::form(1)], 'chains', 'missing'],
+    'a dip of nothing' => ['post', fn() => ['/dips', ['chains' => [], 'dry' => true] + Bench::form(1)], 'chains', 'Fill this in'],
     'a gauge that contradicts itself' => [
         'post',
         fn() => [
@@ -249,7 +249,7 @@ it('refuses what cannot be, with a remedy, and stores nothing', function (
             ] + Bench::form(1),
         ],
         'spots.0.results',
-        'measure once more',
+        'measure again',
     ],
     'a letter that is taken' => [
         'post',

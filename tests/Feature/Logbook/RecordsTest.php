@@ -139,7 +139,7 @@ it('moves no stored value by the unit in which it is shown', function (): void {
                 ($this->props)('/gauge')['expected']['points'],
             ),
         ])->assertSessionHasNoErrors();
-        $shown = ($this->props)('/road')['rides'][0];
+        $shown = ($this->props)('/rides')['rides'][0];
         $this->put("/rides/{$ride()->id}", [
             'action_id' => (string) Str::uuid(),
             'bike_id' => $this->heron->id,
@@ -206,7 +206,7 @@ it('says that a dipped chain is setting, not that it has no wax', function (): v
     expect($b)
         ->toMatchArray(['ready' => false, 'waxed' => true, 'detail' => 'ready at 12:09'])
         ->and(implode(' ', array_column($b['fit'] ?? [], 'text')))
-        ->toContain('the wax has to set');
+        ->toContain('the wax is setting');
 });
 
 it('knows no hour of a ride that is known by its day alone', function (): void {

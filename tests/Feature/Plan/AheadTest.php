@@ -94,7 +94,7 @@ it('plans the weeks, plans around what somebody changes and says what that costs
         ->and(array_column($page['plan']['pots'], 'date'))
         ->toBe(['2026-12-10'])
         ->and(($this->plain)(array_map(fn(array $one) => "{$one['name']}: {$one['why']}", $page['plan']['pots'][0]['chains'])))
-        ->toBe('Heron A: 40 km left; not ridden soon, now it goes along | Heron B: 60 km left, ridden next on Sat 12 Dec')
+        ->toBe('Heron A: 40 km left, not ridden soon; it goes along | Heron B: 60 km left, ridden next on Sat 12 Dec')
         ->and(count($page['plan']['lanes'][0]['days']))
         ->toBe(29)
         ->and($page['plan']['doubts'])
@@ -143,7 +143,7 @@ it('plans the weeks, plans around what somebody changes and says what that costs
         ->toBe('No pot on Thu 10 Dec | Pot day on Thu 17 Dec, whatever it costs | Heron A stays out on Thu 17 Dec');
     // How long the wax is good for goes by the plan too: its Saturdays and Sundays, not the one ride of late.
     expect(($this->plain)(implode(' ', array_map(strval(...), ($this->page)('/')['rails'][0]['until']))))->toContain(
-        'Good until Sunday , 50 km short of the 90',
+        'Good until Sunday ; that day’s 90 km needs 50 km more',
     );
     // Next and the page of the pot day have the first pot of the plan, with its chains; a browser reminds of it on its day.
     $first = $kept['plan']['pots'][0];
@@ -205,7 +205,7 @@ it('plans the weeks, plans around what somebody changes and says what that costs
         ],
         'put',
     );
-    expect(($this->plain)(($this->page)()['plan']['about']))->toContain('more than 6 min a week');
+    expect(($this->plain)(($this->page)()['plan']['about']))->toContain('more than your 6 min a week');
     // Said in words it comes to the same.
     ($this->does)('/command', ['text' => 'pot 17 dec']);
     expect(array_column(($this->page)()['plan']['pots'], 'date'))->toContain('2026-12-17');
@@ -282,7 +282,7 @@ it('plans with single rides, days off and sensible answers at the edges', functi
         ->toBeTrue()
         ->and(($this->plain)($page['plan']['lanes'][0]['days'][4]['text']))
         ->toContain('400 km on B')
-        ->toContain('longer than a coat: the last 100 km go without')
+        ->toContain('longer than a coat: the last 100 km are without wax')
         ->toContain('The long one')
         ->and($page['plan']['lanes'][0]['days'][10]['ride'])
         ->toEqual(0);
@@ -328,7 +328,7 @@ it('plans with single rides, days off and sensible answers at the edges', functi
     ($this->does)('/ahead/rides', ['bike_id' => $this->heron->id, 'from' => '2026-12-20', 'distance' => 300]);
     $stuck = ($this->page)();
     expect($stuck['plan']['headline'])
-        ->toContain('cannot be ridden on wax')
+        ->toContain('No wax for')
         ->and(($this->plain)($stuck['plan']['broken']))
         ->toContain('Heron’s 300 km on Sun 20 Dec take 300 km of wax')
         ->and($stuck['remedies'][0]['good'])
@@ -403,7 +403,7 @@ it('shows a ride in its own kilometres, and beside them the wax that it takes', 
     );
     $days = ($this->page)()['plan']['lanes'][0]['days'];
     // By hand: 20 · 1.5 · 1.1.
-    expect(($this->plain)(implode(' ', array_column($days, 'text'))))->toContain('Mon 30 Nov: 20 km on')->toContain('take 33 km of wax');
+    expect(($this->plain)(implode(' ', array_column($days, 'text'))))->toContain('Mon 30 Nov: 20 km on')->toContain('takes 33 km of wax');
 });
 
 it('lays policies side by side over the years', function (): void {

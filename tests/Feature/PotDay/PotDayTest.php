@@ -133,9 +133,7 @@ it('plans a batch for ten o’clock: which first, when to plug in, what each cha
     )->assertOk();
     // 3 h 31 in all (PotDayPlanTest), so begun at 6:29 and plugged in three minutes later.
     expect($plan->json('lines.0'))
-        ->toBe(
-            'Begin tomorrow at 06:28, plug in at 06:31, and all is done about 10:00. A reminder for somebody who is there, never a timer socket.',
-        )
+        ->toBe('Begin tomorrow at 06:28, plug in at 06:31, done about 10:00. Somebody must be there; never use a timer socket.')
         ->and($plan->json('lines.1'))
         ->toBe('The last may be ridden tomorrow at 09:58.')
         ->and($plan->json('lines.2'))
@@ -200,7 +198,7 @@ it('leads three chains through the day and writes its record by itself', functio
             ['position' => $position(), 'kind' => 'note', 'about' => ['chain' => $chain->id, 'after_g' => $after]],
         )->assertOk();
     }
-    // The step before was not done after all: back there, once, whichever of two devices says so; then on again.
+    // The step before was not done yet: back there, once, whichever of two devices says so; then on again.
     $at = $position();
     $here = $job->run()->step()?->code;
     $tap = ['id' => (string) Str::uuid(), 'position' => $at, 'kind' => 'back'];
@@ -574,7 +572,7 @@ it('calibrates a pot from the heat-up of a pot day or from typed readings, and g
         ]);
     }
     ($this->lead)($job, 'under');
-    $this->get('/books')->assertInertia(fn($page) => $page->where('pots.0.heatUps.0.value', $job->id)->where('pots.0.isCalibrated', false));
+    $this->get('/pot')->assertInertia(fn($page) => $page->where('pots.0.heatUps.0.value', $job->id)->where('pots.0.isCalibrated', false));
     $fit = ['action_id' => (string) Str::uuid(), 'heat_up' => $job->id];
     expect($this->postJson("/pots/{$pot->id}/calibrate/fit", $fit)->json('text'))
         ->toContain('1.60 W')
@@ -584,7 +582,7 @@ it('calibrates a pot from the heat-up of a pot day or from typed readings, and g
     $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()]);
     expect($this->postJson('/pot-day/plan', ($this->choices)($pot, [$a]))->json('warnings.0.text'))->toContain('never reaches');
     $this->post("/pots/{$pot->id}/calibrate", ['action_id' => (string) Str::uuid(), 'forget' => true])->assertSessionHasNoErrors();
-    $this->get('/books')->assertInertia(fn($page) => $page->where('pots.0.isCalibrated', false));
+    $this->get('/pot')->assertInertia(fn($page) => $page->where('pots.0.isCalibrated', false));
     $typed = fn(string $readings) => $this->postJson("/pots/{$pot->id}/calibrate/fit", [
         'action_id' => (string) Str::uuid(),
         'power' => 'low',
@@ -627,14 +625,16 @@ it('says what a dip costs and draws how the bath came to be as it is', function 
     $this->post("/pots/{$pot->id}/bath", ['act' => 'top_up', 'oil' => '4'] + Bench::form(40))->assertSessionHasNoErrors();
     $this->post("/pots/{$pot->id}/bath", ['act' => 'top_up'] + Bench::form(39))->assertSessionHasErrors('wax');
     // 5 g at 14.00 a kilogram are 7 cents; 399 g with 4 g of oil take 4.07 g more to be 2.0 % (shown with two digits).
-    $this->get('/books')->assertInertia(
+    $this->get('/pot')->assertInertia(
         fn($page) => $page
             ->where('pots.0.cost', "A dip takes 5.0\u{a0}g along and costs €0.07.")
-            ->where('pots.0.smear', fn(string $text) => str_contains($text, "add 4.1\u{a0}g of lamp oil: to 2.0\u{a0}%"))
-            ->where(
-                'pots.0.wax.lines.0.points',
-                fn($points) => array_map(fn($at) => round($at['y'], 6), $points->all()) === [400.0, 395.0, 399.0, 399.0],
-            ),
+            ->where('pots.0.smear', fn(string $text) => str_contains($text, "add 4.1\u{a0}g of lamp oil, to 2.0\u{a0}%")),
+    );
+    $this->get('/books')->assertInertia(
+        fn($page) => $page->where(
+            'pots.0.wax.lines.0.points',
+            fn($points) => array_map(fn($at) => round($at['y'], 6), $points->all()) === [400.0, 395.0, 399.0, 399.0],
+        ),
     );
 });
 
@@ -672,9 +672,7 @@ it(
             'temp_c' => 104.0,
         ]);
         $this->post("/jobs/{$job->id}/give-up", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
-        $this->get('/books')->assertInertia(
-            fn($page) => $page->where('jars.0.done', 1)->where('jars.1.done', 1)->where('pots.0.late', true),
-        );
+        $this->get('/pot')->assertInertia(fn($page) => $page->where('jars.0.done', 1)->where('jars.1.done', 1)->where('pots.0.late', true));
         $this->get("/jobs/{$job->id}")->assertInertia(fn($page) => $page->where('job.recorded.text', __('pot_day.recorded_none')));
         $this->get('/history')->assertInertia(
             fn($page) => $page->where(
@@ -820,13 +818,10 @@ it('plans a pot whose plate nobody read by its kind and grams, then by the minut
     [$a, $b] = threeChains($this);
     $pot = ($this->pot)(with: ['low' => '', 'high' => '']);
     $plan = fn() => $this->postJson('/pot-day/plan', ($this->choices)($pot, [$a, $b]))->assertOk();
-    expect($plan()->json('warnings.0.text'))
-        ->toContain('by its kind and the grams in it (house rule)')
-        ->and($plan()->json('powerSaid'))
-        ->toBeFalse();
+    expect($plan()->json('warnings.0.text'))->toContain('by its kind and wax (house rule)')->and($plan()->json('powerSaid'))->toBeFalse();
     $this->postJson("/pots/{$pot->id}/heat", ['action_id' => (string) Str::uuid(), 'power' => 'low', 'start' => '18', 'target' => '80'])
         ->assertOk()
-        ->assertJsonPath('lines.2', fn(string $line) => str_contains($line, 'Nobody said its watts'));
+        ->assertJsonPath('lines.2', fn(string $line) => str_contains($line, 'Watts not known'));
     // It took an hour and a quarter.
     $job = ($this->begin)(($this->choices)($pot, [$a]));
     ($this->lead)($job, 'heat');
@@ -836,7 +831,7 @@ it('plans a pot whose plate nobody read by its kind and grams, then by the minut
     ($this->tap)($job, ['position' => $turn->position])->assertOk();
     ($this->lead)($job);
     $after = $this->postJson('/pot-day/plan', ($this->choices)($pot, [$b]))->assertOk();
-    expect($after->json('warnings.0.text'))->toContain('by the minutes of the last time');
+    expect($after->json('warnings.0.text'))->toContain('by the minutes of the last heat-up');
     $this->put("/pots/{$pot->id}/power", ['action_id' => (string) Str::uuid()])->assertSessionHasErrors('high');
     $this->put("/pots/{$pot->id}/power", ['action_id' => (string) Str::uuid(), 'low' => '90'])->assertSessionHasNoErrors();
     expect($this->postJson('/pot-day/plan', ($this->choices)($pot, [$b]))->assertOk()->json('powerSaid'))->toBeTrue();
@@ -855,14 +850,14 @@ it('changes a pot, takes it out of use and back, and removes one that never held
     ];
     $put = fn(array $with = []) => $this->put("/pots/{$pot->id}", $with + $fields + ['action_id' => (string) Str::uuid()]);
     $put()->assertSessionHasNoErrors();
-    $books = fn() => $this->get('/books')->assertOk()->inertiaProps();
+    $books = fn() => $this->get('/pot')->assertOk()->inertiaProps();
     expect($books()['pots'][0]['about'])
         ->toBe('pan with a thermometer, plain paraffin, flat on a board, zig-zag, kept clean for races')
         ->and($books()['pots'][0]['left'])
         ->toContain('until a flat chain is bare')
         ->and($books()['pots'][0]['unused'])
         ->toBeFalse();
-    $this->delete("/pots/{$pot->id}", ['action_id' => (string) Str::uuid()])->assertSessionHasErrors('pot');
+    $this->delete("/pots/{$pot->id}", ['action_id' => (string) Str::uuid()])->assertSessionHasErrors('thing');
     $chain = $this->bench->chain($this->heron, 'A', 100);
     $job = ($this->begin)(($this->choices)($pot, [$chain]));
     $put(['gone' => true])->assertSessionHasErrors('gone');

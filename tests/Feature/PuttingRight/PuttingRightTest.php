@@ -33,7 +33,7 @@ it('catches up with an estimate that real rides replace day by day', function ()
     expect($bench->state($a)->leftKm())->toEqualWithDelta(60, 1e-9);
     $this->post('/rides', $ride($heron->id, '10', 50));
     expect($bench->state($a)->leftKm())->toEqualWithDelta(90, 1e-9);
-    $this->get('/road')->assertInertia(fn($page) => $page->where('rides.0.estimated', true)->where('rides.2.estimated', false));
+    $this->get('/rides')->assertInertia(fn($page) => $page->where('rides.0.estimated', true)->where('rides.2.estimated', false));
 
     // It was less: the same entry is changed, and only by who saw it last.
     $row = Estimate::query()->live()->sole();
@@ -193,9 +193,7 @@ it('puts right which chain was on, and shows every figure that changes before it
             $text = implode("\n", array_column($lines->all(), 'sentence'));
 
             // What was done to it, the rides that went to it, and what was taken back.
-            return str_contains($text, 'Put right that C was on Heron') &&
-                str_contains($text, 'Took back') &&
-                str_contains($text, 'Logged 80');
+            return str_contains($text, 'Corrected: C was on Heron') && str_contains($text, 'Undid') && str_contains($text, 'Logged 80');
         }),
     );
 });

@@ -91,7 +91,7 @@ it('leads a wet ride through drying to a guided top-up, and warns who rides befo
     );
     expect($lines)
         ->toContain('116 drops, 5.8 ml')
-        ->toContain('Winter drip does 19 more after it.')
+        ->toContain('Winter drip is enough for 19 more.')
         ->toContain('it may be ridden from today, 22:00')
         ->toContain('The first top-up since its dip, of at most 2');
 
@@ -129,7 +129,7 @@ it('leads a wet ride through drying to a guided top-up, and warns who rides befo
         ->and(($this->next)())
         ->toContain('job go')
         ->not->toContain('planned_drip topup')
-        ->and(($this->props)('/books')['bottles'][0]['left'])
+        ->and(($this->props)('/books/stock')['bottles'][0]['left'])
         ->toContain('114');
     // Ridden at once it is said; the next morning it is dry.
     app(AppClock::class)->stopAt(Bench::NOW + 7200);
@@ -247,7 +247,7 @@ it('keeps bottles: described anew, looked into, thrown away and taken back', fun
     )->assertSessionHasNoErrors();
     app(AppClock::class)->stopAt(Bench::NOW + 60);
     // 31 less 2 · 5.8: the top-up of the same minute came before the look, so nothing comes off.
-    $shelf = ($this->props)('/books')['bottles'];
+    $shelf = ($this->props)('/books/stock')['bottles'];
     expect($shelf[0]['left'])->toContain('31')->and($shelf[0]['about'])->toContain('one top-up so far')->toContain('runs out about');
     $this->put("/bottles/{$bottle}", [
         'action_id' => (string) Str::uuid(),
@@ -255,12 +255,12 @@ it('keeps bottles: described anew, looked into, thrown away and taken back', fun
         'volume' => '120',
         'gone' => true,
     ])->assertSessionHasNoErrors();
-    expect(($this->props)('/books')['bottles'])->toBe([]);
+    expect(($this->props)('/books/stock')['bottles'])->toBe([]);
     $this->post("/actions/{$this->bench->lastAction()->id}/undo", [
         'action_id' => (string) Str::uuid(),
         'also' => [],
     ])->assertSessionHasNoErrors();
-    expect(($this->props)('/books')['bottles'])->toHaveCount(1);
+    expect(($this->props)('/books/stock')['bottles'])->toHaveCount(1);
     // A cloth is an entry like any other: it can be deleted.
     ($this->does)("/chains/{$this->a->id}/cares", ['care' => 'wiped'])->assertSessionHasNoErrors();
     $this->delete('/entries/cares/' . WipeDown::query()->sole()->id, ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();

@@ -206,7 +206,7 @@ it('asks what the columns of a table are, remembers it, and takes its rides in l
     $list = ($this->list)();
     $by = array_column($list['tracks'], null, 'name');
     expect($by['line 2 of rides.csv']['against'])
-        ->toContain('in the logbook already')
+        ->toContain('already logged')
         ->and($by['again.gpx']['alike'])
         ->toContain('probably logged already');
 });

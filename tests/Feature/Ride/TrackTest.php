@@ -66,7 +66,7 @@ it('looks at a ride, then keeps it, and knows it when it comes again', function 
             ->where('outcomes.0.text', fn(string $text) => str_contains($text, 'Heron A') && str_contains($text, "249\u{a0}km"))
             ->where('same', null),
     );
-    ($this->keep)($track)->assertSessionHasNoErrors()->assertRedirect('/road');
+    ($this->keep)($track)->assertSessionHasNoErrors()->assertRedirect('/rides');
     $ride = Ride::query()->live()->sole();
     expect($ride->km)
         ->toEqualWithDelta(33.38, 0.01)
@@ -85,7 +85,7 @@ it('looks at a ride, then keeps it, and knows it when it comes again', function 
         fn(AssertableInertia $page) => $page->where('same', fn(string $text) => str_contains($text, 'logged already')),
     );
     ($this->keep)($again)->assertSessionHasErrors('file');
-    $this->delete("/tracks/{$again->id}")->assertRedirect('/road');
+    $this->delete("/tracks/{$again->id}")->assertRedirect('/rides');
     expect(Ride::query()->count())
         ->toBe(1)
         ->and(Track::query()->count())

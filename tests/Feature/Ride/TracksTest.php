@@ -97,9 +97,9 @@ it('takes many files in at once: duplicates are told, a bike is proposed, one un
 
     $id = (string) Str::uuid();
     $wanted = [$ride('heron-morning.gpx', $this->heron->id, 'damp'), $ride('badger.gpx', $this->badger->id), $ride('x.gpx', null)];
-    ($this->takeIn)($wanted, $id)->assertRedirect('/road')->assertSessionHasNoErrors();
+    ($this->takeIn)($wanted, $id)->assertRedirect('/rides')->assertSessionHasNoErrors();
     // Sent twice it is done once.
-    ($this->takeIn)($wanted, $id)->assertRedirect('/road');
+    ($this->takeIn)($wanted, $id)->assertRedirect('/rides');
     expect(Ride::query()->live()->count())
         ->toBe(3)
         ->and($this->bench->state($this->chain)->km->km)
@@ -109,13 +109,13 @@ it('takes many files in at once: duplicates are told, a bike is proposed, one un
         ->and(Track::query()->count())
         ->toBe(3);
     // The copy is in the logbook now.
-    expect(array_column(($this->page)(), 'against', 'name')['heron-morning copy.gpx'])->toContain('in the logbook already, on Heron');
+    expect(array_column(($this->page)(), 'against', 'name')['heron-morning copy.gpx'])->toContain('already logged, on Heron');
     $this->post("/actions/{$id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     expect(Ride::query()->live()->count())
         ->toBe(0)
         ->and($this->bench->state($this->chain)->km->km)
         ->toBe(0.0);
-    $this->delete('/tracks')->assertRedirect('/road');
+    $this->delete('/tracks')->assertRedirect('/rides');
     expect(($this->page)())->toBe([]);
 });
 

@@ -38,7 +38,7 @@ beforeEach(function (): void {
 });
 
 it('goes by hours alone where no distance is set: rail, chain, drip, plan and form say hours', function (): void {
-    ($this->save)(['interval_hours' => ''])->assertSessionHasErrors(['interval' => 'An interval in distance or in hours, or both']);
+    ($this->save)(['interval_hours' => ''])->assertSessionHasErrors(['interval' => 'Enter an interval in distance, in hours, or both.']);
     ($this->save)([])->assertSessionHasNoErrors();
     ($this->ride)(['distance' => '60', 'hours' => '4:00'])->assertSessionHasNoErrors();
     ($this->ride)(['distance' => '30', 'hours' => '1:48'], 10)->assertSessionHasNoErrors();

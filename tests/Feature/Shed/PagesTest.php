@@ -41,7 +41,7 @@ it('tells one chain\'s life, the newest first, with what each ride left', functi
     ]);
     ($this->does)("/bikes/{$this->heron->id}/noises", 10);
     ($this->page)($chain, function (AssertableInertia $page): void {
-        $entries = $page->toArray()['props']['timeline']['entries'];
+        $entries = array_merge(...array_column($page->toArray()['props']['timeline']['cycles'], 'entries'));
         expect(
             array_map(fn(array $e) => str_replace("\u{a0}", ' ', $e['text'] . ($e['left'] ?? '' ? " → {$e['left']}" : '')), $entries),
         )->toBe([
@@ -105,7 +105,7 @@ it('shows rides with the chain they went to, by bike and page by page', function
         ]);
     }
     ($this->page)(
-        '/road',
+        '/rides',
         fn(AssertableInertia $page) => $page
             ->has('rides', 40)
             ->where('pages', 2)
@@ -115,14 +115,14 @@ it('shows rides with the chain they went to, by bike and page by page', function
             ->where('rides.0.left', "100\u{a0}km left")
             ->where('rides.8.chain', null),
     );
-    ($this->page)("/road?bike={$badger->id}", fn(AssertableInertia $page) => $page->has('rides', 5)->where('rides.0.bikeName', 'Badger'));
-    ($this->page)('/road?page=2', fn(AssertableInertia $page) => $page->has('rides', 5));
+    ($this->page)("/rides?bike={$badger->id}", fn(AssertableInertia $page) => $page->has('rides', 5)->where('rides.0.bikeName', 'Badger'));
+    ($this->page)('/rides?page=2', fn(AssertableInertia $page) => $page->has('rides', 5));
     ($this->page)(
         '/',
         fn(AssertableInertia $page) => $page->where(
             'next',
             fn($next) => collect(Bench::steps($next))->firstWhere('kind', 'no_chain')['reason'] ===
-                '5 rides from Mon 23 Nov on have no chain to go to.',
+                '5 rides from Mon 23 Nov on have no chain to count them.',
         ),
     );
 });
@@ -148,7 +148,7 @@ it('keeps a history in sentences, filtered by bike or chain', function (): void 
     );
     expect(array_slice($sentences('/history'), 0, 6))
         ->toBe([
-            'Took back: swapped Heron from A to B on Wed 25 Nov, 10:00',
+            'Undid: swapped Heron from A to B on Wed 25 Nov, 10:00',
             'Retired Heron A on Wed 25 Nov, 11:00',
             'Swapped Heron from A to B on Wed 25 Nov, 10:00',
             'Dipped Heron A and B on Wed 25 Nov, 09:00',
@@ -162,7 +162,7 @@ it('keeps a history in sentences, filtered by bike or chain', function (): void 
         ->toHaveCount(6);
     ($this->page)(
         '/history',
-        fn(AssertableInertia $page) => $page->where('actions.2.undone', true)->where('actions.0.who', 'Owner')->where('pages', 1),
+        fn(AssertableInertia $page) => $page->where('actions.2.undone', true)->where('actions.0.who', 'Owner')->where('more', false),
     );
 });
 
@@ -230,7 +230,7 @@ it('tells open pages the revision, and says when nothing was different', functio
         'speeds' => 12,
         'interval' => '300',
         'limit_school' => 'strict',
-    ])->assertSessionHas('done', fn(array $done) => $done['text'] === 'Nothing was different.' && $done['undo'] === null);
+    ])->assertSessionHas('done', fn(array $done) => $done['text'] === 'Nothing was changed.' && $done['undo'] === null);
 });
 
 it('keeps a ride known by its day on that day when the workshop moves to another zone', function (): void {
@@ -263,9 +263,9 @@ it('keeps a ride known by its day on that day when the workshop moves to another
     ];
     $this->put('/settings', $settings)->assertSessionHasErrors('currency');
     $this->put('/settings', ['currency' => 'AUD'] + $settings)->assertSessionHasNoErrors();
-    ($this->page)('/road', fn(AssertableInertia $page) => $page->where('rides.0.date', '2026-11-24')->where('rides.0.time', null));
+    ($this->page)('/rides', fn(AssertableInertia $page) => $page->where('rides.0.date', '2026-11-24')->where('rides.0.time', null));
     $this->post("/actions/{$settings['action_id']}/undo", [
         'action_id' => (string) Str::uuid(),
     ]);
-    ($this->page)('/road', fn(AssertableInertia $page) => $page->where('rides.0.date', '2026-11-24'));
+    ($this->page)('/rides', fn(AssertableInertia $page) => $page->where('rides.0.date', '2026-11-24'));
 });

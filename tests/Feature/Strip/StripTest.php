@@ -102,7 +102,7 @@ it(
             ->assertJsonPath('lines.1', 'Bare about 12:34, dry about 15:35 if nothing has to be repeated.')
             ->assertJsonPath(
                 'lines.2',
-                fn(string $line) => str_contains($line, 'Plug in the pot from 15:35 on at the earliest') &&
+                fn(string $line) => str_contains($line, 'Pot plugged in from 15:35 at the earliest') &&
                     str_contains($line, 'Wax it before 00:34 tomorrow'),
             );
 
@@ -361,7 +361,7 @@ it('says which chains are not for this, and what an oil-ridden one costs against
         ->assertJsonPath('offers.1.href', "/chains/new?bike={$this->heron->id}")
         ->assertJsonPath(
             'lines.4',
-            fn(string $line) => str_contains($line, 'it takes 4 baths of white spirit') && str_contains($line, 'where a new chain takes 3'),
+            fn(string $line) => str_contains($line, '4 baths of white spirit') && str_contains($line, 'a new chain 3'),
         );
     foreach (['white_spirit' => 30, 'methylated_spirit' => 6, 'chain' => 22] as $supply => $amount) {
         $this->post('/prices', [
@@ -515,13 +515,13 @@ it('mixes no solvents in one can, and keeps a can that something was poured into
     $this->get("/actions/{$can->action_id}/undo")->assertInertia(
         fn($page) => $page->component('History/Undo')->where('also.0.id', $job->refresh()->action_id),
     );
-    $this->get('/books')->assertInertia(
+    $this->get('/pot')->assertInertia(
         fn($page) => $page
             ->where('jars.0.acts', [['value' => 'hand_in', 'title' => 'Hand in', 'volume' => true]])
             ->where('jars.0.cleanings', ''),
     );
     $this->post("/jars/{$can->id}/entries", ['act' => 'hand_in', 'volume_ml' => 600] + Bench::form(-0.33))->assertSessionHasNoErrors();
-    $this->get('/books')->assertInertia(fn($page) => $page->where('jars.0.holds', 'empty'));
+    $this->get('/pot')->assertInertia(fn($page) => $page->where('jars.0.holds', 'empty'));
 });
 
 it('lets a viewer look on while somebody else strips', function (): void {
@@ -532,10 +532,10 @@ it('lets a viewer look on while somebody else strips', function (): void {
     $this->get("/jobs/{$job->id}")->assertOk();
     $this->getJson("/jobs/{$job->id}/state")->assertJsonPath('current.position', 0);
     ($this->tap)($job, ['position' => 0])->assertForbidden();
-    $this->get('/books')->assertOk();
+    $this->get('/pot')->assertOk();
     $this->get('/protocols/long_soak')->assertInertia(
         fn($page) => $page
-            ->where('lines.0', "250\u{a0}ml white spirit: leave 10\u{a0}h, shake 1\u{a0}min; repeat with fresh solvent until clear")
+            ->where('lines.0', "250\u{a0}ml white spirit: stand 10\u{a0}h, shake 1\u{a0}min; repeat with fresh solvent until clear")
             ->where('notAdvised', null),
     );
     $this->get('/strip')->assertForbidden();

@@ -15,6 +15,7 @@ use App\Models\Membership;
 use App\Models\Opening;
 use App\Models\Part;
 use App\Models\Pot;
+use App\Models\Price;
 use App\Models\Protocol;
 use App\Models\Ride;
 use App\Models\RideImport;
@@ -92,6 +93,15 @@ function furnish(Bench $bench): array
         )
         ->assertSessionHasNoErrors();
     test()
+        ->post('/prices', [
+            'action_id' => (string) Str::uuid(),
+            'supply' => 'wax',
+            'amount' => 10,
+            'quantity' => 500,
+            'date' => '2026-11-01',
+        ])
+        ->assertSessionHasNoErrors();
+    test()
         ->post('/pots', [
             'action_id' => (string) Str::uuid(),
             'name' => 'Pot',
@@ -154,6 +164,7 @@ function furnish(Bench $bench): array
         'job' => $job,
         'device' => Device::query()->in($bench->workshop)->sole()->id,
         'pot' => Pot::query()->in($bench->workshop)->sole()->id,
+        'price' => Price::query()->in($bench->workshop)->sole()->id,
         'instrument' => Instrument::query()->in($bench->workshop)->sole()->id,
         'import' => $import,
         'bottle' => Bottle::query()->in($bench->workshop)->sole()->id,

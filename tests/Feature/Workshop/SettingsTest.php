@@ -160,3 +160,26 @@ it('shows both versions of what came in and of a commute when somebody else was 
             : $answer->assertStatus(409)->assertInertia(fn($page) => $page->where('current.km', "6.0\u{a0}km")->where('by', 'Owner'));
     }
 });
+
+it('says in the history what was changed, and what it was before; what stands as the form showed it is not said', function (): void {
+    $said = fn(): string => $this->get('/history')->inertiaProps('actions.0.sentence');
+    $shown = $this->get('/settings')->inertiaProps('values');
+    $this->put(
+        '/settings',
+        ['action_id' => (string) Str::uuid(), 'clock' => '12', 'first_day' => '7'] + $shown,
+    )->assertSessionHasNoErrors();
+    expect($said())->toBe('Changed the workshop: time of day 12 hours, week begins on Sunday');
+    $now = $this->get('/settings')->inertiaProps('values');
+    $this->put(
+        '/settings',
+        ['action_id' => (string) Str::uuid(), 'interval' => '250', 'name' => 'Barn'] + $now,
+    )->assertSessionHasNoErrors();
+    expect(str_replace("\u{a0}", ' ', $said()))->toBe('Changed the workshop: name Barn (was Test shed), usual interval 250 km');
+    // Days and times by the workshop's own way, in what is shown and in what a form sends.
+    expect($this->get('/history')->inertiaProps('actions.0.when'))
+        ->toMatch('/^Wed 25 Nov 2026, 12:00\s(PM|pm)$/u')
+        ->and($this->get('/')->inertiaProps('here.calendar'))
+        ->toMatchArray(['firstDay' => 7, 'twelveHours' => true])
+        ->and($this->get('/')->inertiaProps('forms.time'))
+        ->toBe('12:00');
+});

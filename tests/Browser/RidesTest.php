@@ -44,10 +44,10 @@ it(
 
             $shed = ShedPage::open($chromium->driver, $server->url, '/sign-in')->enterDemo();
             $left = $shed->left('Heron');
-            $page = ShedPage::open($chromium->driver, $server->url, '/road');
+            $page = ShedPage::open($chromium->driver, $server->url, '/rides');
             $page->part('track-file')->sendKeys(implode("\n", $paths));
             $page->awaitText('many', 'Reading 30 of 30')->awaitText('failed', 'broken.gpx');
-            $page->click('look')->awaitText('take-in', 'Take in 26 rides');
+            $page->click('look')->awaitText('take-in', 'Import 26 rides');
             expect($page->text('track-again-2.gpx'))
                 ->toContain('the same ride')
                 ->and($page->text('track-moth-1.gpx'))
@@ -56,10 +56,10 @@ it(
                 ->toBe([])
                 ->and($page->scrollsSideways())
                 ->toBeFalse();
-            $page->click('take-in')->awaitText('done', 'Took in 26 rides, 106 km');
+            $page->click('take-in')->awaitText('done', 'Imported 26 rides, 106 km');
             // A hangs on the bike since eight days ago: seven of the rides are its own.
             expect(ShedPage::open($chromium->driver, $server->url)->left('Heron'))->toEqualWithDelta($left - 7 * 4, 4);
-            ShedPage::open($chromium->driver, $server->url, '/history')->awaitText('action', 'Took in 26 rides from files');
+            ShedPage::open($chromium->driver, $server->url, '/history')->awaitText('action', 'Imported 26 rides from files');
 
             // This morning it rained. The ride leads to what the chain wants today.
             $page = ShedPage::open($chromium->driver, $server->url)->click('ride-Heron')->fill('distance', '12');
@@ -86,10 +86,10 @@ it(
             expect($job->axe())->toBe([]);
             // It dries until tonight, late: the Shed says so, and Next carries the job.
             $shed = ShedPage::open($chromium->driver, $server->url);
-            expect($shed->text('rail-Heron'))->toContain('The drip wax dries until today, 22:');
+            expect($shed->text('rail-Heron'))->toContain('Not ready before today, 22:');
             $goOn = fn(ShedPage $page) => $page
                 ->unfoldNext()
-                ->driver->findElement(By::cssSelector('[aria-label="Go on: Go on with the drip: Heron A"]'));
+                ->driver->findElement(By::cssSelector('[aria-label="Continue: Continue the drip: Heron A"]'));
             expect($goOn($shed)->isDisplayed())->toBeTrue();
             $server->jump('2026-11-26T08:00:00+01:00');
             $shed = ShedPage::open($chromium->driver, $server->url);
