@@ -48,6 +48,17 @@ final readonly class Translator
         return (string) __($code, $parameters);
     }
 
+    /** @return list<array{value: int, title: string}> 1 Monday to 7 Sunday, from the day that the workshop's week begins with */
+    public function weekdays(): array
+    {
+        $first = $this->quantities->units->firstDay;
+
+        return array_map(fn(int $day) => ['value' => $day, 'title' => $this->weekday($day)], [
+            ...range($first, 7),
+            ...$first === 1 ? [] : range(1, $first - 1),
+        ]);
+    }
+
     /** @param int $weekday 1 Monday to 7 Sunday */
     public function weekday(int $weekday, string $pattern = 'EEE'): string
     {

@@ -123,7 +123,7 @@ final readonly class BikeProps
             'brushed' => $bikeId === null ? '' : (new CareWords($this->translator))->brushed($this->book, $bikeId),
             'commutes' => $bikeId === null ? [] : array_map($this->commute(...), $this->book->fillIn?->commutesOf($bikeId) ?? []),
             'ridden' => $bikeId === null ? '' : $this->ridden($bikeId),
-            'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->translator->weekday($day)], range(1, 7)),
+            'weekdays' => $this->translator->weekdays(),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
             'kinds' => array_map(
                 fn(string $kind) => ['value' => $kind, 'title' => ucfirst($this->translator->say("ui.kinds.{$kind}"))],

@@ -43,6 +43,7 @@ use Dripel\Core\Plan\PlanTerms;
  *     years: list<MoneyRow>,
  *     bikes: list<MoneyRow>,
  *     chains: list<MoneyChain>,
+ *     sort: string,
  *     beside: list<array{name: string, total: string}>,
  *     unpriced: string,
  *     chart: MoneyChart|null,
@@ -81,8 +82,12 @@ final readonly class MoneyProps
         private Translators $translators,
     ) {}
 
-    /** @return MoneyPage */
-    public function all(Workshop $workshop): array
+    /**
+     * @param string $sort a column of the chains; with a minus before it the largest first
+     *
+     * @return MoneyPage
+     */
+    public function all(Workshop $workshop, string $sort = ''): array
     {
         $book = ($this->readBook)($workshop);
         $translator = $this->translators->current();
@@ -125,7 +130,8 @@ final readonly class MoneyProps
                     fn(Ride $ride) => !in_array($ride->bikeId, $book->bikeIds, true),
                 ),
             ],
-            'chains' => $this->chains($book, $translator, $costs),
+            'chains' => $this->chains($book, $translator, $costs, $sort ?: '-km'),
+            'sort' => $sort ?: '-km',
             'beside' => [
                 [
                     'name' => $translator->say('ui.money.kind.parts'),
@@ -156,11 +162,18 @@ final readonly class MoneyProps
         return PlainDrip::of($book->settings, $factors, ($this->readPrices)($workshop), IntervalEconomyInput::CHAINS_PER_CASSETTE, $nowS);
     }
 
-    /** @return list<MoneyChain> the most ridden first; what was bought and never ridden too */
-    private function chains(Book $book, Translator $translator, WorkshopCosts $costs): array
+    /** @return list<MoneyChain> those that were bought and never ridden too */
+    private function chains(Book $book, Translator $translator, WorkshopCosts $costs, string $sort): array
     {
         $lives = array_map(fn(int $id) => [$id, ChainLife::of($book, $book->chain($id, $translator->nowS), $costs)], $book->chainIds);
-        usort($lives, fn(array $a, array $b) => $b[1]->km->km <=> $a[1]->km->km ?: $a[0] <=> $b[0]);
+        $key = fn(array $one): string|float => match (ltrim($sort, '-')) {
+            'name' => $translator->names->fullChain($one[0]),
+            'total' => (float) $costs->minor(fn(Expense $expense) => $expense->chainId === $one[0]),
+            'per' => (float) $one[1]->per1000KmMinor(),
+            default => $one[1]->km->km,
+        };
+        $sign = str_starts_with($sort, '-') ? -1 : 1;
+        usort($lives, fn(array $a, array $b) => $sign * ($key($a) <=> $key($b)) ?: $a[0] <=> $b[0]);
 
         return array_map(
             fn(array $one) => [

@@ -178,7 +178,7 @@ final readonly class PlanProps
                     $pots,
                 ),
             ],
-            'weekdays' => array_map(fn(int $day) => ['value' => $day, 'title' => $this->translator->weekday($day)], range(1, 7)),
+            'weekdays' => $this->translator->weekdays(),
             'rides' => array_map(
                 fn(PlannedRide $ride) => [
                     'id' => $ride->id,

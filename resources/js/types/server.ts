@@ -769,6 +769,7 @@ export interface MoneyPage {
   years: MoneyRow[]
   bikes: MoneyRow[]
   chains: MoneyChain[]
+  sort: string
   beside: { name: string; total: string }[]
   unpriced: string
   chart: MoneyChart | null

@@ -218,6 +218,21 @@ it('puts a year where its local day is', function (): void {
         ->toBe(2024);
 });
 
+it('adds up by month, from the first that something was paid in to the last, over the end of a year', function (): void {
+    $book = new Book([], [], new Settings([]), [], [], []);
+    $bought = fn(int $day, int $month, int $year): SolventBought => new SolventBought(
+        noon($day, $month, $year),
+        Solvent::WhiteSpirit,
+        1000.0,
+    );
+    $prices = new PriceList([priced(1, 'white_spirit', 800, 1000)]);
+    $months = fn(array $solvents): array => WorkshopCosts::of($book, $prices, DipPickup::of([]), $solvents, noon(30, 3, 2027))->months();
+    expect($months([]))
+        ->toBe([])
+        ->and($months([$bought(3, 11, 2026), $bought(20, 11, 2026), $bought(1, 2, 2027)]))
+        ->toBe(['2026-11' => 1600, '2026-12' => 0, '2027-01' => 0, '2027-02' => 800]);
+});
+
 it('tells the life of a chain in figures, by what was noted of it', function (): void {
     $book = costly();
     $costs = WorkshopCosts::of($book, listed(), DipPickup::of([]), [], noon(13));

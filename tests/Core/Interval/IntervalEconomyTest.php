@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Interval\EconomyRow;
 use Dripel\Core\Interval\IntervalEconomy;
+use Dripel\Core\Interval\IntervalEconomyResult;
 
 function economy(array $input): array
 {
@@ -87,4 +89,16 @@ it('takes the shorter of two alike, and refuses what cannot be', function (): vo
             ]),
         )
         ->toThrow(InvalidInput::class);
+});
+
+it('says how flat it is around the cheapest, and no further than what was looked at without a gap', function (): void {
+    $row = fn(float $km, float $cost): EconomyRow => new EconomyRow($km, 10_000.0, $cost, 1.0, 1.0, false);
+    $rows = [$row(100, 10.4), $row(150, 12.0), $row(200, 10.5), $row(250, 10.0), $row(300, 10.3), $row(350, 10.6), $row(400, 10.2)];
+    $found = new IntervalEconomyResult($rows, $rows[3], false);
+    expect($found->within(0.05))
+        ->toBe([200.0, 300.0])
+        ->and($found->within(0.0))
+        ->toBe([250.0, 250.0])
+        ->and($found->within(1.0))
+        ->toBe([100.0, 400.0]);
 });

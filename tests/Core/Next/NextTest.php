@@ -361,6 +361,23 @@ it('puts what is alike into one line, and what any day will do for into the next
         2,
         NextPart::AnyDay,
     ]);
+    // What is done at the bench is told at the pot too: an evening whole, of small things those, and no ride without a bike.
+    $item = fn(NextKind $kind, ?string $evening = null, ?Verb $verb = null) => new NextItem($kind, 1, [], null, $verb, evening: $evening);
+    $chores = NextItem::group(NextKind::Chores, [
+        $item(NextKind::NoBike),
+        $item(NextKind::JarSpent),
+        $item(NextKind::Commute),
+        $item(NextKind::Bath),
+    ]);
+    $kinds = fn(NextItem $one): array => array_map(fn(NextItem $at) => $at->kind, $one->atTheBench());
+    expect([
+        $kinds($item(NextKind::Wipe, '2026-11-30')),
+        $kinds($item(NextKind::Wipe)),
+        $kinds($item(NextKind::Bare)),
+        $kinds($item(NextKind::Overdue, verb: Verb::PotDay)),
+        $kinds($item(NextKind::Overdue, verb: Verb::Swap)),
+        $kinds($chores),
+    ])->toBe([[NextKind::Wipe], [], [NextKind::Bare], [NextKind::Overdue], [], [NextKind::JarSpent, NextKind::Bath]]);
 });
 
 it('asks for rides that came in, for a bath that wants something, for rides without a bike or a chain, each once', function (): void {

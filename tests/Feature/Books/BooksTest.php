@@ -336,6 +336,13 @@ it('adds up: by year, by bike and by chain it is the same money and the same roa
         ->toBe(2)
         ->and($page['chains'])
         ->toHaveCount(count(array_unique(array_column($page['chains'], 'name'))));
+    $names = array_column($page['chains'], 'name');
+    $totals = fn(string $sort): array => array_column($this->get("/books/money?sort={$sort}")->inertiaProps('chains'), 'total');
+    sort($names);
+    expect(array_column($this->get('/books/money?sort=name')->inertiaProps('chains'), 'name'))
+        ->toBe($names)
+        ->and($totals('total'))
+        ->toBe(array_reverse($totals('-total')));
     foreach ([...$page['years'], ...$page['bikes']] as $row) {
         expect(array_sum(array_map($cents, $row['kinds'])))->toBe($cents($row['total']));
     }

@@ -180,6 +180,8 @@ it('says in the history what was changed, and what it was before; what stands as
         ->toMatch('/^Wed 25 Nov 2026, 12:00\s(PM|pm)$/u')
         ->and($this->get('/')->inertiaProps('here.calendar'))
         ->toMatchArray(['firstDay' => 7, 'twelveHours' => true])
+        ->and(array_column($this->get('/ahead')->inertiaProps('weekdays'), 'value'))
+        ->toBe([7, 1, 2, 3, 4, 5, 6])
         ->and($this->get('/')->inertiaProps('forms.time'))
         ->toBe('12:00');
 });

@@ -12,15 +12,16 @@ use App\Http\Requests\Cost\PlainDripRequest;
 use App\Support\CurrentWorkshop;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 
 /** What it all costs, by year, by bike and by chain, and what plain drip would. */
 final class MoneyController extends Controller
 {
-    public function index(CurrentWorkshop $current, MoneyProps $props): Response
+    public function index(Request $request, CurrentWorkshop $current, MoneyProps $props): Response
     {
-        return Inertia::render('Cost/Money', $props->all($current->workshop()));
+        return Inertia::render('Cost/Money', $props->all($current->workshop(), (string) $request->string('sort')));
     }
 
     public function update(PlainDripRequest $request, ChangeSettings $changeSettings): RedirectResponse

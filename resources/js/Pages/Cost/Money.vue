@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Link } from '@inertiajs/vue3'
+import { Link, router } from '@inertiajs/vue3'
 import { computed } from 'vue'
 import BooksTabs from '@/components/books/BooksTabs.vue'
 import HourField from '@/components/cost/HourField.vue'
@@ -17,6 +17,8 @@ import type { MoneyPage } from '@/types/server'
 const props = defineProps<MoneyPage>()
 const here = useHere()
 const { form, submit } = useActionForm({ as_wax: props.plain.as_wax, every: props.plain.every })
+const order = (by: string) =>
+  router.get('/books/money', { sort: by }, { preserveScroll: true, preserveState: true, only: ['chains', 'sort'] })
 const ofChains = computed(() =>
   props.chains.map((chain) => ({ ...chain, href: `/chains/${chain.id}`, per: chain.used ? t('money.paid_before') : chain.per })),
 )
@@ -64,7 +66,7 @@ const ofChains = computed(() =>
       <template v-if="chart || years.length">
         <MoneyTable :by="t('money.by')" :kinds="kinds" :groups="[years, bikes, [all]]" />
         <h2>{{ t('money.chains') }}</h2>
-        <MoneyTable narrow :by="t('money.chain')" :groups="[ofChains, beside, [{ ...all, kinds: [] }]]" />
+        <MoneyTable narrow :sort="sort" :by="t('money.chain')" :groups="[ofChains, beside, [{ ...all, kinds: [] }]]" @sort="order" />
         <details>
           <summary>{{ t('strip_plan.why') }}</summary>
           <p class="small">{{ t('money.worked_out') }}</p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
+import SortHead from '@/components/layout/SortHead.vue'
 import { t } from '@/composables/useText'
 
 /** Money by something: in groups of rows, what it came to in the last columns; the last group is the sum of all. */
@@ -8,7 +9,15 @@ defineProps<{
   kinds?: string[]
   groups: { name: string; href?: string; kinds?: string[]; km?: string | null; total: string; per?: string | null }[][]
   narrow?: boolean
+  /** The column that its rows are ordered by, where they can be. */
+  sort?: string
 }>()
+const emit = defineEmits<{ sort: [by: string] }>()
+const columns = [
+  { name: 'km', title: t('money.ridden') },
+  { name: 'total', title: t('money.total') },
+  { name: 'per', title: t('what_if.per') },
+]
 </script>
 
 <template>
@@ -16,11 +25,13 @@ defineProps<{
     <table class="plain" :class="{ narrow }">
       <thead>
         <tr>
-          <th>{{ by }}</th>
+          <SortHead v-if="sort" column="name" :title="by" :sort="sort" @sort="emit('sort', $event)" />
+          <th v-else>{{ by }}</th>
           <th v-for="kind in kinds" :key="kind" class="num">{{ kind }}</th>
-          <th class="num">{{ t('money.ridden') }}</th>
-          <th class="num">{{ t('money.total') }}</th>
-          <th class="num">{{ t('what_if.per') }}</th>
+          <template v-for="column in columns" :key="column.name">
+            <SortHead v-if="sort" :column="column.name" num :title="column.title" :sort="sort" @sort="emit('sort', $event)" />
+            <th v-else class="num">{{ column.title }}</th>
+          </template>
         </tr>
       </thead>
       <tbody v-for="(group, i) in groups" :key="i">

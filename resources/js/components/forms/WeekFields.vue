@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import { t } from '@/composables/useText'
 
-/** A week in seven distances; all empty, nobody said. As a form sends it: seven figures with spaces between. */
+/** A week in seven distances; all empty, nobody said. As a form sends it: seven figures, from Monday on, with spaces between. */
 const value = defineModel<string>({ default: '' })
 const props = defineProps<{
   legend: string
@@ -17,7 +17,7 @@ const props = defineProps<{
 }>()
 const days = computed(() => {
   const said = value.value.trim() === '' ? [] : value.value.trim().split(/\s+/)
-  return props.weekdays.map((_, i) => said[i] ?? '')
+  return Array.from({ length: props.weekdays.length }, (_, i) => said[i] ?? '')
 })
 function say(day: number, km: string): void {
   const next = days.value.map((old, i) => (i === day ? km.replace(/\s/g, '') : old))
@@ -29,14 +29,14 @@ function say(day: number, km: string): void {
   <fieldset>
     <legend>{{ legend }}, {{ unit }}</legend>
     <div class="week">
-      <label v-for="(day, i) in weekdays" :key="day.value" class="small">
+      <label v-for="day in weekdays" :key="day.value" class="small">
         {{ day.title }}
         <NumberField
           slim
-          :model-value="days[i] ?? ''"
+          :model-value="days[day.value - 1] ?? ''"
           :name="`${name}-${day.value}`"
           :error-messages="errorMessages"
-          @update:model-value="say(i, $event)" />
+          @update:model-value="say(day.value - 1, $event)" />
       </label>
     </div>
     <p class="small muted hint">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useMutationObserver } from '@vueuse/core'
+import { useDebounceFn, useMutationObserver } from '@vueuse/core'
 import { onMounted, ref } from 'vue'
 import { t } from '@/composables/useText'
 
@@ -12,7 +12,8 @@ const look = () => {
   said.value = TERMS.filter((term) => text.includes(t(`terms.${term}.word`)))
 }
 onMounted(look)
-useMutationObserver(() => props.of, look, { childList: true, subtree: true, characterData: true })
+// Once a page has come to rest.
+useMutationObserver(() => props.of, useDebounceFn(look, 300), { childList: true, subtree: true, characterData: true })
 </script>
 
 <template>
