@@ -249,7 +249,6 @@ return [
         'told' => 'Shown once. The probe sends like this; with sent_at from its own clock Dripel corrects a wrong clock.',
     ],
     'bath' => [
-        'limit' => 'limit for this wax',
         'simulated' => 'Simulated probe',
         'speed' => ':times× as fast',
         'simulate' => 'Send readings',
@@ -319,9 +318,6 @@ return [
     ],
     'forecast' => [
         'title' => 'Wear',
-        'chart' => 'Elongation over its distance: readings, forecast and limit',
-        'limit' => 'limit :limit',
-        'now' => 'now',
     ],
     'flow' => [
         'title' => 'A new chain',
@@ -1058,7 +1054,6 @@ return [
         'advice' => 'Interval',
         'ear' => 'By ear',
         'ear_chart' => 'Wax cycles of the bike, the newest last: how far each went, and whether it ended loud or quiet',
-        'ear_curve' => 'still quiet',
         'ear_loud' => 'loud',
         'accept' => 'Use this interval',
         'decline' => 'Dismiss',

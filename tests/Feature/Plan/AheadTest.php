@@ -435,8 +435,18 @@ it('lays policies side by side over the years', function (): void {
         ->toBeGreaterThan(0)
         ->and($short['weeks'])
         ->not->toBe([])
-        ->and(array_map(fn(array $line) => count($line['points']) > 1 && $line['points'][0]['x'] == 0, $answer['wear']['lines']))
-        ->toBe(array_fill(0, count($answer['rows']), true))
+        // The others against the first, in money, hours and chains.
+        ->and(($this->plain)($answer['against']))
+        ->toBe('Against the first row, Re-wax every 200 km')
+        ->and($answer['differences'])
+        ->toHaveCount(3)
+        ->and(($this->plain)($answer['differences'][0]))
+        ->toMatch('/^Re-wax every 400 km: .*h less work/')
+        ->and($answer['economy']['chart']['span']['from'])
+        ->toBeLessThanOrEqual($answer['economy']['chart']['moments'][1]['at'])
+        // What is done now goes first.
+        ->and(($this->page)('/ahead/what-if')['policies'][0]['interval'])
+        ->toBe('300')
         ->and(array_column($answer['economy']['chart']['moments'], 'text'))
         ->toBe(['yours', 'cheapest'])
         ->and(($this->plain)($answer['bike']['rate']))
@@ -464,7 +474,7 @@ it('lays policies side by side over the years', function (): void {
         ->toContain('worth €');
     // Years and curve answer the same question alike, at the interval that the bike has.
     $row = (float) str_replace(['€', ','], '', $ask([$policy(300)])->json('rows.0.figures.per'));
-    preg_match('/outside what was measured.* it is €([\d.]+)\.$/', $dear['economy']['text'], $own);
+    preg_match('/outside what was measured.* it is €([\d.]+)\. From/', $dear['economy']['text'], $own);
     expect((float) ($own[1] ?? 0))->toEqualWithDelta($row, 0.01 * $row);
     $ask([$policy(0)])
         ->assertStatus(422)
