@@ -240,8 +240,9 @@ final readonly class WhatIfProps
         $q = $this->translator->quantities;
         $first = $results[0];
         $bought = fn(SimulateResult $result): int => (int) $result->sum(fn(SimulatedWeek $week) => $week->bought);
-        $against = fn(string $what, float $difference, string $amount): string => $this->translator->say(
+        $against = fn(string $what, float $difference, string $amount): string => trans_choice(
             "ui.what_if.difference.{$what}." . ($difference > 0.0 ? 'more' : 'less'),
+            (int) abs($difference),
             ['amount' => $amount],
         );
         $said = [];

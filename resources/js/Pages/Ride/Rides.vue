@@ -115,7 +115,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
       <p v-if="waiting && here.mayWrite" class="waits">
         <Link href="/tracks" data-test="waiting">{{ waiting }}</Link>
       </p>
-      <h2 v-if="forms.bikes.length" id="rides">{{ t('rides.rides') }}</h2>
+      <h2 v-if="forms.bikes.length" id="rides" class="sr">{{ t('rides.rides') }}</h2>
       <FilterBar
         v-if="months.length"
         url="/rides"
