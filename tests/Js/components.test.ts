@@ -170,14 +170,15 @@ describe('a chart', () => {
     )
     expect([...root.querySelectorAll('tbody th')].every((cell) => cell.getAttribute('scope') === 'row')).toBe(true)
     // A band straight up, and bars that share the axis, have a drawing of their own.
+    const spent = chart.lines.slice(0, 1).map((line) => ({ ...line, name: 'Spent', kind: 'bars' as const }))
     const bars = await draw(LineChart, {
       chart: {
         ...chart,
         span: { from: 200, to: 600, text: 'at most 5 % more' },
-        lines: [{ name: 'Spent', kind: 'bars', points: chart.lines[0]!.points }],
+        lines: spent,
       },
     })
-    expect(bars.root.querySelectorAll('rect.bar')).toHaveLength(chart.lines[0]!.points.length)
+    expect(bars.root.querySelectorAll('rect.bar')).toHaveLength(spent.flatMap((line) => line.points).length)
     expect(bars.root.textContent).toContain('at most 5 % more')
     // A reading that is only a range has no dot; a stretch beyond the chart is not drawn.
     expect(root.querySelectorAll('[data-test=chart] circle.dot')).toHaveLength(1)
