@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Ride;
 
 use App\Support\ListSearch;
+use App\Support\SortOrder;
 use App\Text\Translator;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Ride;
@@ -57,7 +58,8 @@ final readonly class RideSearch
      */
     private function ordered(array $rides, string $sort): array
     {
-        $key = match (ltrim($sort, '-')) {
+        $order = new SortOrder($sort);
+        $key = match ($order->column) {
             'day' => fn(Ride $ride): int => $ride->moment->unixS,
             'distance' => fn(Ride $ride): float => $ride->km,
             'hours' => fn(Ride $ride): float => $ride->hours ?? 0.0,
@@ -65,13 +67,8 @@ final readonly class RideSearch
             'condition' => fn(Ride $ride): string => $ride->condition->value,
             default => null,
         };
-        if ($key === null) {
-            return $rides;
-        }
-        $sign = str_starts_with($sort, '-') ? -1 : 1;
-        usort($rides, fn(Ride $a, Ride $b) => $sign * ($key($a) <=> $key($b)));
 
-        return $rides;
+        return $key === null ? $rides : $order->by($rides, $key);
     }
 
     private function day(Ride $ride, string $pattern): string

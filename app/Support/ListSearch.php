@@ -39,7 +39,10 @@ final readonly class ListSearch
     public static function of(Request $request, Find $find): self
     {
         $text = fn(string $name): string => is_string($value = $request->query($name)) ? trim($value) : '';
-        $day = fn(string $name): ?string => preg_match('/^\d{4}-\d\d-\d\d$/', $text($name)) === 1 ? $text($name) : null;
+        $day = fn(string $name): ?string => preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $text($name), $on) === 1 &&
+        checkdate((int) $on[2], (int) $on[3], (int) $on[1])
+            ? $text($name)
+            : null;
 
         return new self(
             mb_substr($text('text'), 0, 80),
@@ -63,6 +66,11 @@ final readonly class ListSearch
         }
 
         return true;
+    }
+
+    public function looking(): bool
+    {
+        return array_filter([...$this->view(), 'sort' => '']) !== [];
     }
 
     public function onDay(string $date): bool

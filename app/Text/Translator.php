@@ -6,6 +6,7 @@ namespace App\Text;
 
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
+use DateTimeImmutable;
 use DateTimeZone;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
@@ -57,6 +58,26 @@ final readonly class Translator
             ...range($first, 7),
             ...$first === 1 ? [] : range(1, $first - 1),
         ]);
+    }
+
+    /**
+     * @param iterable<int> $newestFirst unix seconds
+     *
+     * @return list<array{value: string, title: string}> the months that they are in by their last day, the newest first
+     */
+    public function months(iterable $newestFirst): array
+    {
+        $months = [];
+        $beganS = PHP_INT_MAX;
+        foreach ($newestFirst as $atS) {
+            if ($atS < $beganS) {
+                $first = new DateTimeImmutable($this->quantities->date($atS, 'yyyy-MM') . '-01', $this->zone());
+                $beganS = $first->getTimestamp();
+                $months[] = ['value' => $first->format('Y-m-t'), 'title' => $this->quantities->date($atS, 'MMMM y')];
+            }
+        }
+
+        return $months;
     }
 
     /** @param int $weekday 1 Monday to 7 Sunday */

@@ -913,8 +913,8 @@ return [
         'best_edge' => 'Cheapest at the edge of what is looked at, :best:outside: :money per {km:1000}; the true best may lie beyond. At your :own it is :own_money.',
         'measured' => 'Rows: all bikes together, ridden as in the last year, worn as your own chains wear, at your own prices. Curves: :bike alone, :km a week, wax used up :factor times as fast as dry, worn :rate % per {km:1000} at :interval.',
         'worked_out' => 'Lived through week by week. Pot days are planned two weeks ahead, with top-ups at the price of your plan. Their chains are the chosen ones or all used ones, whichever takes less time over the years. Each ride uses up wax by km and hours, and the bath gets dirty. Chains wear at their own rate, changed for another interval by the life points (common practice). A worn chain is replaced when the pot is next hot; a top-up takes a quarter of an hour (house rules). Money is what is paid in these years. Per {km:1000} a chain counts by the share of it that was worn, as in the curve. A coat of drip wax wears like a wax interval 1.5 times as long (house rule; Money). Solvents: the fresh ones of the usual school, shared by three chains.',
-        'as_good' => 'at most 5 % more',
-        'flat' => 'From :from to :to it costs at most 5 % more.',
+        'as_good' => 'at most :more more',
+        'flat' => 'From :from to :to it costs at most :more more.',
         'difference' => [
             'against' => 'Against the first row, :name',
             'of' => ':name: :what',

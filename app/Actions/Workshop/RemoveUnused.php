@@ -24,6 +24,7 @@ use App\Models\TopUp;
 use App\Models\Workshop;
 use App\Text\Translators;
 use Dripel\Core\Logbook\SettingKey;
+use Illuminate\Support\Collection;
 
 /** What was added by mistake goes again, while nothing was ever written down about it. What was used goes out of use instead. */
 final readonly class RemoveUnused
@@ -36,7 +37,7 @@ final readonly class RemoveUnused
         $kind = $thing instanceof Pot ? ActionKind::RemovePot : ActionKind::RemoveThing;
 
         return $this->ledger->record($by, $kind, function (Draft $draft) use ($by, $thing): About {
-            self::unused($by->workshop, $thing) || throw new NotPossible('thing', 'thing_used');
+            in_array($thing->id, self::used($by->workshop, $thing::class), true) && throw new NotPossible('thing', 'thing_used');
             $name = $this->name($thing);
             if ($thing instanceof Jar) {
                 // What it was filled with as it was added goes with it.
@@ -55,26 +56,34 @@ final readonly class RemoveUnused
         });
     }
 
-    /** Whether nothing was written down about it since it was added. */
-    public static function unused(Workshop $workshop, Pot|Jar|Bottle|Instrument $thing): bool
+    /**
+     * @param class-string<Pot|Jar|Bottle|Instrument> $kind
+     *
+     * @return list<int> those of which something was written down since they were added
+     */
+    public static function used(Workshop $workshop, string $kind): array
     {
-        return match (true) {
-            $thing instanceof Pot => !BathEntry::query()->in($workshop)->live()->where('component_id', $thing->id)->exists() &&
-                !Dip::query()->in($workshop)->live()->where('pot_id', $thing->id)->exists(),
-            $thing instanceof Jar => !JarEntry::query()
-                ->in($workshop)
-                ->live()
-                ->where('component_id', $thing->id)
-                ->where('action_id', '!=', $thing->action_id)
-                ->exists() &&
-                !Bath::query()
+        $about = match ($kind) {
+            Pot::class => [
+                BathEntry::query()->in($workshop)->live()->distinct()->pluck('component_id'),
+                Dip::query()->in($workshop)->live()->distinct()->pluck('pot_id'),
+            ],
+            Jar::class => [
+                // What a jar was filled with as it was added is of one action with it.
+                JarEntry::query()
                     ->in($workshop)
                     ->live()
-                    ->where(fn($bath) => $bath->where('component_id', $thing->id)->orWhere('into_id', $thing->id))
-                    ->exists(),
-            $thing instanceof Bottle => !TopUp::query()->in($workshop)->live()->where('bottle_id', $thing->id)->exists(),
-            default => !Reading::query()->in($workshop)->live()->where('instrument_id', $thing->id)->exists(),
+                    ->whereNotIn('action_id', Jar::query()->in($workshop)->select('action_id'))
+                    ->distinct()
+                    ->pluck('component_id'),
+                Bath::query()->in($workshop)->live()->distinct()->pluck('component_id'),
+                Bath::query()->in($workshop)->live()->distinct()->pluck('into_id'),
+            ],
+            Bottle::class => [TopUp::query()->in($workshop)->live()->distinct()->pluck('bottle_id')],
+            Instrument::class => [Reading::query()->in($workshop)->live()->distinct()->pluck('instrument_id')],
         };
+
+        return array_values(array_unique(array_map(intval(...), array_merge(...array_map(fn(Collection $ids) => $ids->all(), $about)))));
     }
 
     private function name(Pot|Jar|Bottle|Instrument $thing): string

@@ -76,7 +76,7 @@ final readonly class BooksProps
         $book = ($this->readBook)($workshop);
 
         return [
-            'bottles' => (new DripProps($book, $translator))->shelf(),
+            'bottles' => (new DripProps($book, $translator))->shelf($workshop),
             'prices' => $this->prices($workshop, $translator),
             'links' => array_map(fn(Part $link) => $this->link($link, $translator), $book->inventory()->spareLinks()),
             'supplies' => array_map(

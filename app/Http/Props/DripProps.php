@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Actions\Drip\DripDraft;
+use App\Actions\Workshop\RemoveUnused;
+use App\Models\Bottle;
+use App\Models\Workshop;
 use App\Text\DripWords;
 use App\Text\Translator;
 use Dripel\Core\Drip\BottleState;
@@ -15,7 +18,6 @@ use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Plan\Rail;
 
 /**
@@ -115,15 +117,16 @@ final readonly class DripProps
     }
 
     /** @return list<BottleView> for the books */
-    public function shelf(): array
+    public function shelf(Workshop $workshop): array
     {
         $settings = $this->translator->settings;
+        $used = RemoveUnused::used($workshop, Bottle::class);
 
         return array_map(
             fn(BottleState $bottle) => [
                 'id' => $bottle->bottleId,
                 'name' => $this->translator->names->bottle($bottle->bottleId),
-                'unused' => array_filter($this->book->topUps(), fn(TopUp $topUp) => $topUp->bottleId === $bottle->bottleId) === [],
+                'unused' => !in_array($bottle->bottleId, $used, true),
                 'share' => $bottle->volumeMl > 0.0 ? min(1.0, $bottle->leftMl / $bottle->volumeMl) : 0.0,
                 'price' =>
                     ($price = $settings->number(SettingKey::BottlePrice, $bottle->bottleId)) === null

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Actions\Workshop\RemoveUnused;
 use App\Models\Device;
-use App\Models\Reading;
+use App\Models\Instrument as InstrumentRow;
 use App\Models\Workshop;
 use App\Text\ChainWords;
 use App\Text\Chart;
@@ -128,7 +129,7 @@ final readonly class GaugeProps
     /** @return GaugePage */
     public function all(Workshop $workshop): array
     {
-        $used = Reading::query()->in($workshop)->live()->distinct()->pluck('instrument_id')->all();
+        $used = RemoveUnused::used($workshop, InstrumentRow::class);
 
         return [
             'bikes' => array_map($this->bike(...), Rail::all($this->book, $this->translator->nowS, $this->translator->zone())),

@@ -65,7 +65,8 @@ final readonly class HistoryProps
                 ),
             );
         $names = $this->translators->current()->names;
-        $all = $query->clone();
+        /** @var iterable<int> $recorded */
+        $recorded = $query->clone()->toBase()->orderByDesc('recorded_at')->pluck('recorded_at');
         $this->recordedWithin($query, $search);
         $query->with('user', 'workshop')->orderByDesc('revision');
         $actions =
@@ -80,7 +81,7 @@ final readonly class HistoryProps
             'actions' => $this->lines($actions->take(self::PAGE)),
             'page' => $search->page,
             'more' => $actions->count() > self::PAGE,
-            'months' => $this->months($all),
+            'months' => $this->translators->current()->months($recorded),
             'search' => $search->view(),
             'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $names->bike($id)], $book->bikeIds),
             'chains' => array_map(fn(int $id) => ['value' => $id, 'title' => $names->fullChain($id)], $book->chainIds),
@@ -114,27 +115,6 @@ final readonly class HistoryProps
                 ->take(self::PAGE + 1)
                 ->all(),
         );
-    }
-
-    /**
-     * @param Builder<Action> $query
-     *
-     * @return list<array{value: string, title: string}> months in which something was recorded by their last day, the newest first
-     */
-    private function months(Builder $query): array
-    {
-        $q = $this->translators->current()->quantities;
-        $months = [];
-        /** @var int $atS */
-        foreach ($query->toBase()->orderByDesc('recorded_at')->pluck('recorded_at') as $atS) {
-            $month = $q->date($atS, 'yyyy-MM');
-            $months[$month] ??= [
-                'value' => date('Y-m-t', (int) strtotime("{$month}-01 12:00 UTC")),
-                'title' => $q->date($atS, 'MMMM y'),
-            ];
-        }
-
-        return array_values($months);
     }
 
     /**

@@ -72,15 +72,11 @@ final readonly class JarProps
     public function shelf(Workshop $workshop, array $jars, ReadJars $readJars): array
     {
         $busy = $readJars->busy($workshop);
-        $rows = Jar::query()->in($workshop)->live()->get()->keyBy('id');
+        $used = RemoveUnused::used($workshop, Jar::class);
 
         return array_values(
             array_map(
-                fn(JarState $jar) => $this->jar(
-                    $jar,
-                    in_array($jar->jarId, $busy, true),
-                    RemoveUnused::unused($workshop, $rows->firstOrFail(fn(Jar $row) => $row->id === $jar->jarId)),
-                ),
+                fn(JarState $jar) => $this->jar($jar, in_array($jar->jarId, $busy, true), !in_array($jar->jarId, $used, true)),
                 $jars,
             ),
         );
@@ -90,6 +86,7 @@ final readonly class JarProps
     public function outOfUse(Workshop $workshop): array
     {
         $settings = $this->translator->settings;
+        $used = RemoveUnused::used($workshop, Jar::class);
         $gone = Jar::query()
             ->in($workshop)
             ->live()
@@ -104,7 +101,7 @@ final readonly class JarProps
                         'id' => $jar->id,
                         'name' => $this->translator->names->jar($jar->id),
                         'role' => (JarRole::tryFrom($settings->text(SettingKey::JarRole, $jar->id)) ?? JarRole::Dirty)->value,
-                        'unused' => RemoveUnused::unused($workshop, $jar),
+                        'unused' => !in_array($jar->id, $used, true),
                     ],
                 )
                 ->all(),
@@ -230,6 +227,7 @@ final readonly class JarProps
     private function jar(JarState $jar, bool $busy, bool $unused): array
     {
         $q = $this->translator->quantities;
+
         return [
             'id' => $jar->jarId,
             'name' => $this->translator->names->jar($jar->jarId),

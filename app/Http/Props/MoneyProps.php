@@ -8,6 +8,7 @@ use App\Cost\ReadCosts;
 use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
+use App\Support\SortOrder;
 use App\Text\Chart;
 use App\Text\ChartAxis;
 use App\Text\ChartLine;
@@ -166,14 +167,13 @@ final readonly class MoneyProps
     private function chains(Book $book, Translator $translator, WorkshopCosts $costs, string $sort): array
     {
         $lives = array_map(fn(int $id) => [$id, ChainLife::of($book, $book->chain($id, $translator->nowS), $costs)], $book->chainIds);
-        $key = fn(array $one): string|float => match (ltrim($sort, '-')) {
+        $order = new SortOrder($sort);
+        $key = fn(array $one): string|float => match ($order->column) {
             'name' => $translator->names->fullChain($one[0]),
             'total' => (float) $costs->minor(fn(Expense $expense) => $expense->chainId === $one[0]),
             'per' => (float) $one[1]->per1000KmMinor(),
             default => $one[1]->km->km,
         };
-        $sign = str_starts_with($sort, '-') ? -1 : 1;
-        usort($lives, fn(array $a, array $b) => $sign * ($key($a) <=> $key($b)) ?: $a[0] <=> $b[0]);
 
         return array_map(
             fn(array $one) => [
@@ -184,7 +184,7 @@ final readonly class MoneyProps
                 'used' => $one[1]->cameUsed,
                 'per' => $this->money($translator, $one[1]->per1000KmMinor()),
             ],
-            $lives,
+            $order->by($lives, $key),
         );
     }
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Actions\Workshop\RemoveUnused;
 use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
+use App\Models\Pot;
 use App\Models\Workshop;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
@@ -79,16 +81,19 @@ final readonly class PotPageProps
         $pots = new PotProps($translator);
         $shelf = new JarProps($translator);
         $pickup = DipPickup::of($baths);
-        $wall = $shed->pot();
+        $usedPots = RemoveUnused::used($workshop, Pot::class);
 
         return [
-            'evening' => $shed->atTheBench(),
-            'wall' => $wall,
+            'evening' => $shed->benchWork(),
+            'wall' => $shed->pot(),
             'works' => $this->works($workshop, $book, $shed, $translator),
             'pots' => array_values(
-                array_map(fn(BathState $bath) => $pots->onShelf($workshop, $bath, ($this->readPrices)($workshop), $pickup), $baths),
+                array_map(
+                    fn(BathState $bath) => $pots->onShelf($workshop, $bath, ($this->readPrices)($workshop), $pickup, $usedPots),
+                    $baths,
+                ),
             ),
-            'potsOutOfUse' => $pots->outOfUse($workshop),
+            'potsOutOfUse' => $pots->outOfUse($workshop, $usedPots),
             'potChoices' => $pots->choices(),
             'jars' => $shelf->shelf($workshop, $jars, $this->readJars),
             'jarsOutOfUse' => $shelf->outOfUse($workshop),

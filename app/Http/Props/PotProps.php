@@ -6,7 +6,6 @@ namespace App\Http\Props;
 
 use App\Actions\Pot\CalibratePot;
 use App\Actions\PotDay\PotDayJob;
-use App\Actions\Workshop\RemoveUnused;
 use App\Guided\GuidedKind;
 use App\Http\Requests\Pot\PotRequest;
 use App\Models\BathEntry;
@@ -217,8 +216,12 @@ final readonly class PotProps
         ];
     }
 
-    /** @return list<PotOutOfUse> those that are not used any more */
-    public function outOfUse(Workshop $workshop): array
+    /**
+     * @param list<int> $used pots of which something was written down
+     *
+     * @return list<PotOutOfUse> those that are not used any more
+     */
+    public function outOfUse(Workshop $workshop, array $used): array
     {
         $gone = Pot::query()
             ->in($workshop)
@@ -234,7 +237,7 @@ final readonly class PotProps
                         'id' => $pot->id,
                         'name' => $this->translator->names->pot($pot->id),
                         'about' => $this->about($pot->id),
-                        'unused' => RemoveUnused::unused($workshop, $pot),
+                        'unused' => !in_array($pot->id, $used, true),
                         'fields' => $this->fields($pot->id),
                     ],
                 )
@@ -242,8 +245,12 @@ final readonly class PotProps
         );
     }
 
-    /** @return PotOnShelf with what can be done to it */
-    public function onShelf(Workshop $workshop, BathState $bath, PriceList $prices, DipPickup $pickup): array
+    /**
+     * @param list<int> $used pots of which something was written down
+     *
+     * @return PotOnShelf with what can be done to it
+     */
+    public function onShelf(Workshop $workshop, BathState $bath, PriceList $prices, DipPickup $pickup, array $used): array
     {
         $ledger = $bath->ledger;
         $facts = PotFacts::of($this->translator->settings, $bath->potId);
@@ -276,7 +283,7 @@ final readonly class PotProps
                 ])
                 : $this->translator->say('pot.not_calibrated', ['loss' => $q->number($facts->lossWPerK, 1)]),
             'fields' => $this->fields($bath->potId),
-            'unused' => RemoveUnused::unused($workshop, Pot::query()->findOrFail($bath->potId)),
+            'unused' => !in_array($bath->potId, $used, true),
             'isCalibrated' => $facts->calibrated,
             'probes' => array_values(
                 Device::query()

@@ -84,7 +84,7 @@ final readonly class RideProps
             'strip' => $this->strip($ofStrip),
             'rides' => array_map($this->ride(...), array_slice($rides, ($search->page - 1) * self::PAGE, self::PAGE)),
             'found' => $this->found($rides, $search),
-            'months' => $this->months(),
+            'months' => $this->translator->months(array_map(fn(Ride $ride) => $ride->moment->unixS, array_reverse($this->book->rides))),
             'chains' => array_map(
                 fn(int $id) => ['value' => $id, 'title' => $this->translator->names->fullChain($id)],
                 $this->book->chainIds,
@@ -107,29 +107,13 @@ final readonly class RideProps
      */
     private function found(array $rides, ListSearch $search): string
     {
-        if ([...$search->view(), 'sort' => ''] === (new ListSearch())->view()) {
+        if (!$search->looking()) {
             return '';
         }
 
         return trans_choice('history.found_rides', count($rides), [
             'km' => $this->translator->quantities->distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $rides))),
         ]);
-    }
-
-    /** @return list<array{value: string, title: string}> months with rides by their last day, the newest first */
-    private function months(): array
-    {
-        $months = [];
-        foreach (array_reverse($this->book->rides) as $ride) {
-            $atS = $ride->moment->unixS;
-            $month = $this->translator->quantities->date($atS, 'yyyy-MM');
-            $months[$month] ??= [
-                'value' => date('Y-m-t', (int) strtotime("{$month}-01 12:00 UTC")),
-                'title' => $this->translator->quantities->date($atS, 'MMMM y'),
-            ];
-        }
-
-        return array_values($months);
     }
 
     /** @return RideView */

@@ -147,11 +147,11 @@ final readonly class ShedProps
     }
 
     /** @return list<NextLine> what of Next is done at the bench */
-    public function atTheBench(): array
+    public function benchWork(): array
     {
         $props = new NextProps($this->translator, $this->words);
 
-        return array_map($props->line(...), array_merge(...array_map(fn(NextItem $item) => $item->atTheBench(), $this->items())));
+        return array_map($props->line(...), array_merge(...array_map(fn(NextItem $item) => $item->benchWork(), $this->items())));
     }
 
     /** @return list<Rail> */

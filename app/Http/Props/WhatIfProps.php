@@ -12,6 +12,7 @@ use App\Text\StripWords;
 use App\Text\Translator;
 use Dripel\Core\Interval\EconomyRow;
 use Dripel\Core\Interval\IntervalEconomy;
+use Dripel\Core\Interval\IntervalEconomyResult;
 use Dripel\Core\Interval\LearnedByEar;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Plan\Rotation;
@@ -68,9 +69,6 @@ use Dripel\Core\Wear\LimitSchool;
  */
 final readonly class WhatIfProps
 {
-    /** House rule: what costs so much more than the cheapest at most is as good. */
-    private const AS_GOOD = 0.05;
-
     public function __construct(private Book $book, private Translator $translator) {}
 
     /** @return WhatIfPage what the page starts from: the schools and what is set now */
@@ -282,7 +280,8 @@ final readonly class WhatIfProps
         $say = fn(string $code): string => $this->translator->say("ui.{$code}");
         $points = array_map(fn(EconomyRow $row) => ['x' => $shown($row->intervalKm), 'y' => $row->costPer1000Km], $found->rows);
         $at = array_column($points, 'x');
-        [$fromKm, $toKm] = $found->within(self::AS_GOOD);
+        [$fromKm, $toKm] = $found->within();
+        $more = ['more' => $q->number(100.0 * IntervalEconomyResult::AS_GOOD) . "\u{a0}%"];
 
         return [
             'chart' => Chart::of(
@@ -294,7 +293,7 @@ final readonly class WhatIfProps
                     ['at' => max(min($at), min(max($at), $shown($own))), 'text' => $say('what_if.yours')],
                     ['at' => $shown($found->best->intervalKm), 'text' => $say('what_if.cheapest')],
                 ],
-                span: ['from' => $shown($fromKm), 'to' => $shown($toKm), 'text' => $say('what_if.as_good')],
+                span: ['from' => $shown($fromKm), 'to' => $shown($toKm), 'text' => $this->translator->say('ui.what_if.as_good', $more)],
             ),
             'text' =>
                 $this->translator->say($found->atEdge ? 'ui.what_if.best_edge' : 'ui.what_if.best', [
@@ -306,7 +305,7 @@ final readonly class WhatIfProps
                     'outside' => $found->best->extrapolated ? $this->translator->say('ui.what_if.outside') : '',
                 ]) .
                 ' ' .
-                $this->translator->say('ui.what_if.flat', ['from' => $q->distance($fromKm), 'to' => $q->distance($toKm)]),
+                $this->translator->say('ui.what_if.flat', ['from' => $q->distance($fromKm), 'to' => $q->distance($toKm)] + $more),
         ];
     }
 }

@@ -7,6 +7,9 @@ namespace Dripel\Core\Interval;
 /** Every interval looked at, and the cheapest of them; of two alike the shorter. */
 final readonly class IntervalEconomyResult
 {
+    /** House rule: what costs at most so much more than the cheapest, as a share, is as good. */
+    public const AS_GOOD = 0.05;
+
     /** @param non-empty-list<EconomyRow> $rows the shortest first */
     public function __construct(public array $rows, public EconomyRow $best, public bool $atEdge) {}
 
@@ -26,7 +29,7 @@ final readonly class IntervalEconomyResult
      *
      * @return array{float, float} km, of those looked at
      */
-    public function within(float $more): array
+    public function within(float $more = self::AS_GOOD): array
     {
         $most = (1.0 + $more) * $this->best->costPer1000Km + 1e-9;
         $best = (int) array_search($this->best, $this->rows, true);

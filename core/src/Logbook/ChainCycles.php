@@ -21,7 +21,7 @@ final readonly class ChainCycles
         $groups = [];
         foreach ($entries as $entry) {
             $last = count($groups) - 1;
-            if ($last < 0 || (self::begins($entry, $dripOnly) && self::wasUsed($groups[$last]))) {
+            if ($last < 0 || (self::beginning($entry, $dripOnly) !== null && self::wasUsed($groups[$last]))) {
                 $groups[] = [$entry];
             } else {
                 $groups[$last][] = $entry;
@@ -35,9 +35,14 @@ final readonly class ChainCycles
         );
     }
 
-    private static function begins(Entry $entry, bool $dripOnly): bool
+    /** The entry, if a cycle begins with it. */
+    private static function beginning(Entry $entry, bool $dripOnly): Dip|Strip|Opening|TopUp|null
     {
-        return $entry instanceof Dip || $entry instanceof Strip || $entry instanceof Opening || ($dripOnly && $entry instanceof TopUp);
+        return match (true) {
+            $entry instanceof Dip, $entry instanceof Strip, $entry instanceof Opening => $entry,
+            $entry instanceof TopUp && $dripOnly => $entry,
+            default => null,
+        };
     }
 
     /** @param list<Entry> $group */
@@ -50,12 +55,11 @@ final readonly class ChainCycles
     private static function cycle(array $group, ?int $untilS, Settings $settings, bool $dripOnly): ChainCycle
     {
         $rides = array_values(array_filter($group, fn(Entry $entry) => $entry instanceof Ride));
-        $begin = array_values(array_filter($group, fn(Entry $entry) => self::begins($entry, $dripOnly)));
-        $dips = array_values(array_filter($begin, fn(Entry $entry) => $entry instanceof Dip));
-        $first = $dips[0] ?? ($begin[0] ?? null);
+        $begins = array_values(array_filter(array_map(fn(Entry $entry) => self::beginning($entry, $dripOnly), $group)));
+        $dips = array_values(array_filter($begins, fn(Entry $entry) => $entry instanceof Dip));
 
         return new ChainCycle(
-            $first instanceof Dip || $first instanceof Strip || $first instanceof Opening || $first instanceof TopUp ? $first : null,
+            $dips[0] ?? ($begins[0] ?? null),
             $group[0]->moment->unixS,
             $untilS,
             array_sum(array_map(fn(Ride $ride) => $ride->km, $rides)),

@@ -53,7 +53,7 @@ final readonly class NextItem
     }
 
     /** @return list<self> what of it is done at the bench or for the pot; of small things those that are */
-    public function atTheBench(): array
+    public function benchWork(): array
     {
         return match (true) {
             $this->part() === NextPart::Bench, $this->kind->isBenchWork(), $this->verb === Verb::PotDay => [$this],

@@ -369,7 +369,7 @@ it('puts what is alike into one line, and what any day will do for into the next
         $item(NextKind::Commute),
         $item(NextKind::Bath),
     ]);
-    $kinds = fn(NextItem $one): array => array_map(fn(NextItem $at) => $at->kind, $one->atTheBench());
+    $kinds = fn(NextItem $one): array => array_map(fn(NextItem $at) => $at->kind, $one->benchWork());
     expect([
         $kinds($item(NextKind::Wipe, '2026-11-30')),
         $kinds($item(NextKind::Wipe)),

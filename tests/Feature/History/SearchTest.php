@@ -43,7 +43,7 @@ it('finds rides by words, bike, chain, condition and days, in the order asked fo
     'the longest first' => ['sort=-distance', ['70', '55', '40', '25']],
     'by bike' => ['sort=bike', ['25', '40', '70', '55']],
     'what is not there' => ['text=zebra', []],
-    'what cannot be is not looked for' => ['condition=icy&from=never&sort=colour', ['40', '25', '70', '55']],
+    'what cannot be is not looked for' => ['condition=icy&from=never&to=2026-13-45&sort=colour', ['40', '25', '70', '55']],
 ]);
 
 it('says how many it found, and offers the months there are', function (): void {

@@ -47,10 +47,7 @@ final class CommandController extends Controller
         ReadShed $readShed,
         Places $places,
     ): JsonResponse {
-        return response()->json(
-            ['places' => $places($request->string('text')->toString())] +
-                $this->answer($request, $parser, $examples, $dryRun, $words, $readShed),
-        );
+        return response()->json($this->answer($request, $parser, $examples, $dryRun, $words, $readShed, $places));
     }
 
     /** @return CommandAnswer */
@@ -61,7 +58,9 @@ final class CommandController extends Controller
         DryRun $dryRun,
         ChangeWords $words,
         ReadShed $readShed,
+        Places $places,
     ): array {
+        $text = $request->string('text')->toString();
         $nothing = [
             'sentence' => null,
             'problem' => null,
@@ -70,9 +69,8 @@ final class CommandController extends Controller
             'cautions' => [],
             'examples' => [],
             'next' => [],
-            'places' => [],
+            'places' => $places($text),
         ];
-        $text = $request->string('text')->toString();
         if (Examples::askedFor($text)) {
             return ['examples' => $examples->all()] + $nothing;
         }

@@ -3,6 +3,7 @@ import { Link, router } from '@inertiajs/vue3'
 import { computed } from 'vue'
 import FilterBar from '@/components/layout/FilterBar.vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import { isLooking, queryOf } from '@/composables/searchAddress'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import type { HistoryPage } from '@/types/server'
@@ -10,13 +11,9 @@ import type { HistoryPage } from '@/types/server'
 const props = defineProps<HistoryPage>()
 const here = useHere()
 function show(page: number): void {
-  const wanted = { ...props.search, page: page > 1 ? page : '' }
-  router.get(
-    '/history',
-    Object.fromEntries(Object.entries(wanted).filter(([, value]) => value !== '' && value !== null)) as Record<string, string>,
-  )
+  router.get('/history', queryOf({ ...props.search, page }))
 }
-const looking = computed(() => Object.values(props.search).some((value) => value !== '' && value !== null))
+const looking = computed(() => isLooking(props.search))
 </script>
 
 <template>

@@ -13,6 +13,7 @@ import AppShell from '@/components/layout/AppShell.vue'
 import DayStrip from '@/components/ride/DayStrip.vue'
 import InboxPanel from '@/components/ride/InboxPanel.vue'
 import TrackDrop from '@/components/ride/TrackDrop.vue'
+import { queryOf } from '@/composables/searchAddress'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
@@ -45,10 +46,8 @@ const settingOpen = computed({
   },
 })
 const bikes = computed(() => props.forms.bikes.map((bike) => ({ value: bike.id, title: bike.name })))
-const query = (changes: { page?: number; sort?: string }) =>
-  Object.fromEntries(Object.entries({ ...props.search, ...changes }).filter(([, value]) => value !== '' && value !== null && value !== 1))
 const show = (changes: { page?: number; sort?: string }) =>
-  router.get('/rides', query(changes) as Record<string, string>, { preserveScroll: true, preserveState: true })
+  router.get('/rides', queryOf({ ...props.search, ...changes }), { preserveScroll: true, preserveState: true })
 const sort = (by: string) => show({ sort: by })
 
 function log(ride: RideView | null): void {

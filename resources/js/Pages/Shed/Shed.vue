@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
+import { useLocalStorage } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import CatchUpDialog from '@/components/forms/CatchUpDialog.vue'
 import CorrectDialog from '@/components/forms/CorrectDialog.vue'
@@ -61,23 +62,12 @@ watch(
 
 // The first steps stay until they are done, or hidden on this device; Help shows them again.
 const hasChains = computed(() => props.rails.some((other) => other.fitted || other.hanging.length))
-const asked = new URLSearchParams(window.location.search).has('steps')
-const hidden = ref(!asked && isHidden())
-const steps = computed(() => !hidden.value && (asked || !hasChains.value || !props.pot.pots.length))
-function isHidden(): boolean {
-  try {
-    return localStorage.getItem('dripel.steps') === 'hidden'
-  } catch {
-    return false
-  }
-}
+const hidden = useLocalStorage('dripel.steps.hidden', false)
+const asked = ref(new URLSearchParams(window.location.search).has('steps'))
+const steps = computed(() => asked.value || (!hidden.value && (!hasChains.value || !props.pot.pots.length)))
 function hideSteps(): void {
+  asked.value = false
   hidden.value = true
-  try {
-    localStorage.setItem('dripel.steps', 'hidden')
-  } catch {
-    // Hidden for this page at least.
-  }
 }
 
 function open(verb: RailVerb, id: number): void {

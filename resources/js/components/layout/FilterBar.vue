@@ -2,6 +2,8 @@
 import { router } from '@inertiajs/vue3'
 import { computed, onUnmounted, ref } from 'vue'
 import DateField from '@/components/forms/DateField.vue'
+import { isDay } from '@/composables/dates'
+import { isLooking, queryOf } from '@/composables/searchAddress'
 import { t } from '@/composables/useText'
 import type { SearchView } from '@/types/server'
 
@@ -21,15 +23,16 @@ const conditions = computed(() => [{ value: '', title: t('filter.any_condition')
 const months = computed(() => [{ value: '', title: t('filter.latest') }, ...props.months])
 const text = ref(props.search.text)
 // On the phone only the words are asked for at first.
-const more = ref(Object.entries(props.search).some(([name, value]) => !['sort', 'text'].includes(name) && value))
+const more = ref(isLooking({ ...props.search, text: '' }))
 const days = ref(props.search.from !== '')
-const looking = computed(() => Object.entries(props.search).some(([name, value]) => name !== 'sort' && value !== '' && value !== null))
+const looking = computed(() => isLooking(props.search))
 
 function show(changes: Partial<SearchView>): void {
-  const wanted = { ...props.search, text: text.value, ...changes }
-  const query = Object.fromEntries(Object.entries(wanted).filter(([, value]) => value !== '' && value !== null))
-  router.get(props.url, query as Record<string, string>, { preserveScroll: true, preserveState: true, replace: true })
+  const query = queryOf({ ...props.search, text: text.value, ...changes })
+  router.get(props.url, query, { preserveScroll: true, preserveState: true, replace: true })
 }
+// Half a date is not looked for yet.
+const showDay = (end: 'from' | 'to', day: string) => (day === '' || isDay(day)) && show({ [end]: day })
 let waiting: number | undefined
 function typed(): void {
   window.clearTimeout(waiting)
@@ -97,8 +100,8 @@ function clear(): void {
         :label="t('filter.from')"
         density="compact"
         name="from"
-        @update:model-value="show({ from: $event })" />
-      <DateField :model-value="search.to" :label="t('filter.to')" density="compact" name="to" @update:model-value="show({ to: $event })" />
+        @update:model-value="showDay('from', $event)" />
+      <DateField :model-value="search.to" :label="t('filter.to')" density="compact" name="to" @update:model-value="showDay('to', $event)" />
     </template>
     <span class="links">
       <button v-if="!more" type="button" class="as-link phone" data-test="filter-more" @click="more = true">{{ t('filter.more') }}</button>

@@ -1,25 +1,16 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
-import { ref } from 'vue'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { t } from '@/composables/useText'
 
 /** Who rides in the demo, and five things to try. Closed on this device it stays closed; Help brings it back. */
-const KEY = 'dripel.guide'
-const read = () => {
-  try {
-    return localStorage.getItem(KEY)
-  } catch {
-    return null
-  }
-}
-const open = ref(read() !== 'closed' || new URLSearchParams(window.location.search).has('steps'))
+const closed = useLocalStorage('dripel.guide.closed', false)
+const asked = ref(new URLSearchParams(window.location.search).has('steps'))
+const open = computed(() => asked.value || !closed.value)
 function close(): void {
-  open.value = false
-  try {
-    localStorage.setItem(KEY, 'closed')
-  } catch {
-    // Closed for this page at least.
-  }
+  asked.value = false
+  closed.value = true
 }
 // On the phone the bikes come first.
 const wide = window.matchMedia('(min-width: 840px)').matches
