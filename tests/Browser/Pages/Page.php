@@ -174,7 +174,7 @@ class Page
     }
 
     /** Waits until nothing moves any more: what opens has opened. What turns for ever does not count. */
-    private function settled(): void
+    public function settled(): static
     {
         $this->driver->executeAsyncScript(
             <<<'JS'
@@ -186,6 +186,8 @@ class Page
             JS
             ,
         );
+
+        return $this;
     }
 
     /** @return list<string> names of the code that a person would read: none */

@@ -32,7 +32,8 @@ final class Chromium
         private readonly string $profile,
     ) {}
 
-    public static function start(int $width = 1280, int $height = 800): self
+    /** @param int $textPx the size of text that the person has chosen in the browser; 16 is as it comes */
+    public static function start(int $width = 1280, int $height = 800, int $textPx = 16): self
     {
         $port = Ports::free();
         $process = new Process(['chromedriver', "--port={$port}"], null, null, null, null);
@@ -40,7 +41,7 @@ final class Chromium
         Ports::await($port);
         $profile = sys_get_temp_dir() . '/dripel-profile-' . bin2hex(random_bytes(5));
         $options = (new ChromeOptions())->setBinary('/usr/bin/chromium')->addArguments([...self::FLAGS, "--user-data-dir={$profile}"]);
-        $options->setExperimentalOption('prefs', ['intl.accept_languages' => 'en']);
+        $options->setExperimentalOption('prefs', ['intl.accept_languages' => 'en', 'webkit.webprefs.default_font_size' => $textPx]);
         $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
         $chromium = new self($process, RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 30_000, 60_000), $profile);
         $chromium->size($width, $height);

@@ -13,6 +13,57 @@ use Tests\Browser\Pages\ShedPage;
 /** Every screen, dialog and menu, once: nothing that axe finds, no name of the code, nothing that scrolls sideways. */
 final class ScreensWalk
 {
+    /** Every page of the demo that has an address of its own, and each part of those that have parts. */
+    public const PATHS = [
+        '/gauge',
+        '/gauge?measure=3',
+        '/rides',
+        '/chains/1',
+        '/chains/1?why=left',
+        '/chains/4',
+        '/chains/new',
+        '/chains/15',
+        '/bikes/new',
+        '/bikes/5',
+        '/bikes/5#wax',
+        '/bikes/5#week',
+        '/bikes/5#drivetrain',
+        '/bikes/5#parts',
+        '/arrive',
+        '/arrive?bike=1',
+        '/arrive/table',
+        '/labels',
+        '/pot',
+        '/pot-day',
+        '/ahead',
+        '/ahead/what-if',
+        '/books/money',
+        '/books',
+        '/books/stock',
+        '/books/parts',
+        '/help',
+        '/help#words',
+        '/help#figures',
+        '/help#safety',
+        '/help#keys',
+        '/strip',
+        '/protocols/petrol_degreaser_spirit',
+        '/protocols/three_and_two/copy',
+        '/history',
+        '/settings',
+        '/settings#wax',
+        '/settings#drip',
+        '/settings#roads',
+        '/settings#people',
+        '/settings#device',
+        '/settings#keep',
+        '/history?text=swapped',
+        '/rides?text=wet&sort=-distance',
+        '/nowhere',
+        '/%00',
+        '/%ff',
+    ];
+
     public static function walk(string $scheme, int $width): void
     {
         $server = Server::start('2026-11-25T12:20:00+01:00');
@@ -71,54 +122,7 @@ final class ScreensWalk
         }
         $shed->press('?');
         $clean($shed, 'keys');
-        foreach (
-            [
-                '/gauge',
-                '/gauge?measure=3',
-                '/rides',
-                '/chains/1',
-                '/chains/1?why=left',
-                '/chains/4',
-                '/chains/new',
-                '/chains/15',
-                '/bikes/new',
-                '/bikes/5',
-                '/bikes/5#wax',
-                '/bikes/5#week',
-                '/bikes/5#drivetrain',
-                '/bikes/5#parts',
-                '/arrive',
-                '/arrive?bike=1',
-                '/arrive/table',
-                '/labels',
-                '/pot',
-                '/books',
-                '/books/stock',
-                '/books/parts',
-                '/help',
-                '/help#words',
-                '/help#figures',
-                '/help#safety',
-                '/help#keys',
-                '/strip',
-                '/protocols/petrol_degreaser_spirit',
-                '/protocols/three_and_two/copy',
-                '/history',
-                '/settings',
-                '/settings#wax',
-                '/settings#drip',
-                '/settings#roads',
-                '/settings#people',
-                '/settings#device',
-                '/settings#keep',
-                '/history?text=swapped',
-                '/rides?text=wet&sort=-distance',
-                '/nowhere',
-                '/%00',
-                '/%ff',
-            ]
-            as $path
-        ) {
+        foreach (self::PATHS as $path) {
             $clean(Page::open($driver, $server->url, $path), $path);
         }
         foreach (['dip', 'measure', 'topup', 'strip', 'retire', 'details', 'correct-opening'] as $opens) {

@@ -265,7 +265,7 @@ p {
 .foot {
   gap: 16px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .bike,
   .figures,
   .parts {

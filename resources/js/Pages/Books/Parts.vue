@@ -47,7 +47,7 @@ li {
 .where b {
   display: block;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   ul {
     grid-template-columns: minmax(0, 1fr);
   }

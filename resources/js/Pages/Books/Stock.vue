@@ -39,7 +39,7 @@ const here = useHere()
   display: grid;
   gap: 34px;
 }
-@media (max-width: 1144.98px) {
+@media (max-width: 71.56em) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }

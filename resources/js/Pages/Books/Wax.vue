@@ -72,7 +72,7 @@ h3 {
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 0 40px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .pair {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -272,7 +272,7 @@ dd {
 .life {
   margin-top: 22px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .top {
     grid-template-columns: 1fr;
     gap: 18px;

@@ -91,7 +91,7 @@ const ofChains = computed(() =>
 h2:not([id]) {
   margin-top: 26px;
 }
-@media (max-width: 1144.98px) {
+@media (max-width: 71.56em) {
   .against {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -139,7 +139,7 @@ ol li {
 .row {
   gap: 14px;
 }
-@media (max-width: 1144.98px) {
+@media (max-width: 71.56em) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
     gap: 22px;

@@ -324,7 +324,7 @@ h2#ahead {
   min-height: 19px;
 }
 h1 {
-  font-size: clamp(34px, 5vw, 58px);
+  font-size: clamp(2.125rem, 5vw, 3.625rem);
   letter-spacing: -1px;
   line-height: 1.05;
 }
@@ -403,7 +403,7 @@ h1 {
   margin: 20px 0 28px;
   gap: 16px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .running {
     grid-template: 'step' auto 'cautions' auto 'side' auto / minmax(0, 1fr);
     align-content: start;

@@ -126,12 +126,12 @@ details p {
 .safety li {
   font-size: var(--type-4);
 }
-@media (max-width: 1144.98px) {
+@media (max-width: 71.56em) {
   .loop {
     grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
   }
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .pair {
     grid-template-columns: minmax(0, 1fr);
   }

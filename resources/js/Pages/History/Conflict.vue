@@ -85,7 +85,7 @@ dd {
 .row {
   gap: 16px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   dl {
     grid-template-columns: 1fr;
     gap: 2px;

@@ -70,7 +70,7 @@ li {
   font-weight: 400;
   display: inline-block;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   li {
     grid-template-columns: 1fr auto;
   }

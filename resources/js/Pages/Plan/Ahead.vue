@@ -351,7 +351,7 @@ li {
   padding: 6px 0;
   border-bottom: 1px solid var(--line);
 }
-@media (max-width: 1144.98px) {
+@media (max-width: 71.56em) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }

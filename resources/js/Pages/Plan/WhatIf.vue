@@ -216,7 +216,7 @@ tr.best td {
   gap: 40px;
   margin: 22px 0;
 }
-@media (max-width: 1144.98px) {
+@media (max-width: 71.56em) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -104,7 +104,7 @@ function act(step: NextStep): void {
   display: grid;
   gap: 30px;
 }
-@media (max-width: 1144.98px) {
+@media (max-width: 71.56em) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }

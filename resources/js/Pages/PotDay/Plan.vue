@@ -281,7 +281,7 @@ details {
     display: block;
   }
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }

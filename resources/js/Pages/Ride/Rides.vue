@@ -236,7 +236,7 @@ input[type='checkbox'] {
 .pages {
   margin-top: 14px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .estimated td:first-child {
     padding-left: 0;
   }

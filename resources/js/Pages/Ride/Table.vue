@@ -138,7 +138,7 @@ p {
   gap: 14px;
   margin-top: 10px;
 }
-@media (max-width: 1144.98px) {
+@media (max-width: 71.56em) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
     gap: 22px;

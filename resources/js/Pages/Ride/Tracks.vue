@@ -172,7 +172,7 @@ select {
 .acts {
   gap: 12px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   li,
   li.out {
     grid-template-columns: minmax(0, 1fr);

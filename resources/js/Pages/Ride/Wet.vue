@@ -134,7 +134,7 @@ li.done h2 {
   margin-bottom: 12px;
 }
 .timer :deep(.big) {
-  font-size: clamp(52px, 9vw, 84px);
+  font-size: clamp(3.25rem, 9vw, 5.25rem);
 }
 p {
   margin: 4px 0 10px;
@@ -162,7 +162,7 @@ em {
   padding: 0 5px;
   margin-left: 8px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   ol > li {
     grid-template-columns: 34px minmax(0, 1fr);
   }

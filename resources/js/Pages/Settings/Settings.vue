@@ -206,7 +206,7 @@ form fieldset {
   padding: 6px 0;
   border-bottom: 1px solid var(--line);
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .four,
   .factors {
     grid-template-columns: 1fr 1fr;

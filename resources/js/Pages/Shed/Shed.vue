@@ -271,7 +271,7 @@ aside {
   pointer-events: none;
   z-index: 20;
 }
-@media (max-width: 1144.98px) {
+@media (max-width: 71.56em) {
   .shed {
     grid-template-columns: minmax(0, 1fr);
   }

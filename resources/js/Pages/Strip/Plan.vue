@@ -317,7 +317,7 @@ em.plain {
 .row {
   gap: 18px;
 }
-@media (max-width: 1144.98px) {
+@media (max-width: 71.56em) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
     gap: 22px;

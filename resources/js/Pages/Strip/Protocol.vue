@@ -217,7 +217,7 @@ p {
 .grow {
   flex: 1;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .head {
     grid-template-columns: 1fr;
   }

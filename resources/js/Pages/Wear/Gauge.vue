@@ -151,7 +151,7 @@ li {
 li span span {
   display: block;
 }
-@media (max-width: 1144.98px) {
+@media (max-width: 71.56em) {
   .cols {
     grid-template-columns: minmax(0, 1fr);
   }

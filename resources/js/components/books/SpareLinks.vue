@@ -80,7 +80,7 @@ li {
 li span:last-child {
   text-align: right;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   li {
     grid-template-columns: minmax(0, 1fr) auto;
   }

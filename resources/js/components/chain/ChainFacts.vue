@@ -80,7 +80,7 @@ const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, tit
   gap: 12px;
   align-items: start;
 }
-@media (max-width: 599.98px) {
+@media (max-width: 37.49em) {
   .three {
     grid-template-columns: 1fr 1fr;
   }

@@ -190,7 +190,7 @@ details[open] .title::before {
   margin-top: 16px;
   gap: 18px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   summary {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
     min-height: 44px;

@@ -119,7 +119,7 @@ input {
   grid-template-columns: 0.8fr 1fr 1fr;
   gap: 8px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .three {
     grid-template-columns: 1fr 1fr;
   }

@@ -11,7 +11,7 @@ const model = defineModel<T>({ required: true })
 </template>
 
 <style scoped>
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   select {
     min-height: 44px;
   }

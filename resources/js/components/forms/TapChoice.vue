@@ -65,7 +65,7 @@ small {
   font-weight: 480;
   font-size: var(--type-1);
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .taps.even {
     grid-template-columns: repeat(3, 1fr);
   }

@@ -51,7 +51,7 @@ async function simulate(): Promise<void> {
   margin: 0;
 }
 .big {
-  font-size: clamp(40px, 4.6vw, 56px);
+  font-size: clamp(2.5rem, 4.6vw, 3.5rem);
   letter-spacing: -1px;
 }
 .over .big {

@@ -77,13 +77,13 @@ const total = computed(() => props.state.turns.length + props.state.ahead.length
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .bar {
     padding: 0 4px 0 12px;
     gap: 8px;
   }
 }
-@media (max-width: 599.98px) {
+@media (max-width: 37.49em) {
   .who {
     display: none;
   }

@@ -62,7 +62,7 @@ span {
 .now span {
   color: var(--paper);
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .lanes {
     padding: 8px 14px;
     gap: 2px;

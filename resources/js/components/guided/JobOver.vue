@@ -65,7 +65,7 @@ const text = computed(() => {
   gap: 16px;
 }
 h1 {
-  font-size: clamp(34px, 5vw, 58px);
+  font-size: clamp(2.125rem, 5vw, 3.625rem);
   letter-spacing: -1px;
   line-height: 1.05;
 }

@@ -98,7 +98,7 @@ const emit = defineEmits<{ done: []; again: []; longer: []; pause: []; say: [wha
   color: inherit;
   border-color: currentcolor;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .acts {
     display: grid;
     grid-template-columns: 1fr 1fr;

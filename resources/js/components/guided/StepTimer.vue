@@ -28,11 +28,11 @@ const words = computed(() =>
   margin: 0;
 }
 .big {
-  font-size: clamp(84px, 12vw, 148px);
+  font-size: clamp(5.25rem, 12vw, 9.25rem);
   letter-spacing: -3px;
 }
 .long .big {
-  font-size: clamp(64px, 9vw, 112px);
+  font-size: clamp(4rem, 9vw, 7rem);
 }
 .words {
   font-size: var(--type-5);

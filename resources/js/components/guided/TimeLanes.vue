@@ -167,7 +167,7 @@ ol > li {
   border-left: 2px solid var(--ink);
   z-index: 2;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .time {
     --names: 74px;
     padding: 8px 14px 12px;

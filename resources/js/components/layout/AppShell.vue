@@ -224,7 +224,7 @@ main {
   background: var(--paper);
   padding: 8px 12px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .top {
     position: static;
     padding: 0 4px 0 12px;

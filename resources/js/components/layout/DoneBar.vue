@@ -22,7 +22,7 @@ defineExpose({ undo })
 const top = ref<string | undefined>()
 function place(): void {
   const pressedY = lastPressY()
-  const desk = window.matchMedia('(min-width: 840px)').matches
+  const desk = window.matchMedia('(min-width: 52.5em)').matches
   top.value = desk && pressedY !== null ? `${Math.min(Math.max(pressedY + 28, 66), window.innerHeight - 66)}px` : undefined
 }
 // Three words a second, for those who read slowly.
@@ -104,7 +104,7 @@ kbd {
   color: inherit;
   border-color: currentColor;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   button {
     min-height: 44px;
   }

@@ -126,7 +126,7 @@ function clear(): void {
   display: flex;
   gap: 14px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .filter {
     grid-template-columns: 1fr 1fr;
   }

@@ -115,7 +115,7 @@ const save = () => submit('put', '/ahead/terms')
   align-items: start;
   gap: 12px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .five {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }

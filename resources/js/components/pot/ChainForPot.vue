@@ -79,7 +79,7 @@ input {
   margin: 0;
   font-weight: 620;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .how {
     grid-template-columns: 1fr 1fr;
     padding-left: 0;

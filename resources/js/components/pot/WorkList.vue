@@ -53,7 +53,7 @@ li {
 .strong {
   font-weight: 620;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .works {
     grid-template-columns: minmax(0, 1fr);
   }

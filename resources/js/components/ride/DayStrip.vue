@@ -80,7 +80,7 @@ i.estimated {
   color: var(--ink);
   font-size: var(--type-2);
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   li:nth-child(-n + 14) {
     display: none;
   }

@@ -95,7 +95,7 @@ summary {
   font: inherit;
   max-width: 100%;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .download {
     min-height: 44px;
     display: inline-flex;

@@ -237,7 +237,7 @@ ul {
 .none {
   padding: 14px 12px;
 }
-@media (max-width: 1144.98px) {
+@media (max-width: 71.56em) {
   .rail {
     grid-template-columns: 1fr;
     padding-right: 14px;
@@ -247,7 +247,7 @@ ul {
     padding: 0;
   }
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .head .more {
     margin: 0;
   }

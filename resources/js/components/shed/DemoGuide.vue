@@ -13,7 +13,7 @@ function close(): void {
   closed.value = true
 }
 // On the phone the bikes come first.
-const wide = window.matchMedia('(min-width: 840px)').matches
+const wide = window.matchMedia('(min-width: 52.5em)').matches
 const tries = [
   { name: 'wet', href: '#next-title' },
   { name: 'pot', href: '/pot' },
@@ -72,7 +72,7 @@ li {
   min-height: 24px;
   break-inside: avoid;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .guide {
     grid-template-columns: minmax(0, 1fr);
     gap: 6px;

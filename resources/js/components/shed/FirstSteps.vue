@@ -98,7 +98,7 @@ p {
   font-weight: 620;
   text-decoration: none;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .first {
     padding: 14px;
   }

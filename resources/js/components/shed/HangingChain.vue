@@ -100,7 +100,7 @@ a.detail {
   font-size: var(--type-1);
   margin-top: 3px;
 }
-@media (max-width: 599.98px) {
+@media (max-width: 37.49em) {
   .hang {
     width: 100%;
     max-width: none;

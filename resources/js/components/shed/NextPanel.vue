@@ -68,7 +68,7 @@ summary {
 details.wide {
   margin-left: 0;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   details {
     margin-left: 0;
   }

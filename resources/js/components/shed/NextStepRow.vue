@@ -46,7 +46,7 @@ const emit = defineEmits<{ act: [step: NextStep] }>()
 small {
   display: block;
   font:
-    500 11.5px 'Archivo Variable',
+    500 var(--type-1) 'Archivo Variable',
     sans-serif;
   color: var(--steel);
 }
@@ -74,7 +74,7 @@ p {
   padding: 0 9px;
   font-size: var(--type-2);
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .v-btn {
     --v-btn-height: 44px;
   }

@@ -92,7 +92,7 @@ small {
   grid-column: 2 / -1;
   margin: 0;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   li {
     grid-template-columns: 22px minmax(0, 1fr) 92px;
   }

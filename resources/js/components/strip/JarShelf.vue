@@ -100,7 +100,7 @@ li {
 p {
   margin: 4px 0 10px;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .shelf {
     grid-template-columns: minmax(0, 1fr);
   }

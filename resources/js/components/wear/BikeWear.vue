@@ -249,7 +249,7 @@ dd {
 .answer {
   white-space: nowrap;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   li {
     grid-template-columns: 34px minmax(0, 1fr) auto;
     padding: 4px 0;

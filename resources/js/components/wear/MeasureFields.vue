@@ -241,7 +241,7 @@ p {
 .heavy {
   font-weight: 620;
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   .measure {
     grid-template-columns: minmax(0, 1fr);
     gap: 16px;

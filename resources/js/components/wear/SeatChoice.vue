@@ -77,7 +77,7 @@ small {
   font-size: var(--type-1);
   color: var(--steel);
 }
-@media (max-width: 839.98px) {
+@media (max-width: 52.49em) {
   label {
     padding: 5px 4px 7px;
     text-align: center;

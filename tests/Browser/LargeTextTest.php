@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Browser\Pages\Page;
+use Tests\Browser\Pages\ShedPage;
+use Tests\Browser\Support\Chromium;
+use Tests\Browser\Support\ScreensWalk;
+use Tests\Browser\Support\Server;
+
+it('scrolls no page sideways with text at 200 %, as the person has chosen it in the browser', function (int $width): void {
+    $server = Server::start('2026-11-25T12:20:00+01:00');
+    $chromium = Chromium::start($width, 800, textPx: 32);
+    ShedPage::open($chromium->driver, $server->url, '/sign-in')->enterDemo();
+    $sideways = array_filter(
+        ['/', ...ScreensWalk::PATHS],
+        fn(string $path): bool => Page::open($chromium->driver, $server->url, $path)->settled()->scrollsSideways(),
+    );
+    $large = $chromium->driver->executeScript('return getComputedStyle(document.querySelector("h1")).fontSize');
+    $chromium->stop();
+    $server->stop();
+    expect($sideways)->toBe([])->and((float) $large)->toBeGreaterThan(40);
+})->with([1280]);
