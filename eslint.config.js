@@ -3,7 +3,7 @@ import vue from 'eslint-plugin-vue'
 import typescript from 'typescript-eslint'
 
 export default typescript.config(
-  { ignores: ['public/build/**', 'vendor/**', 'node_modules/**', 'storage/**'] },
+  { ignores: ['public/build/**', 'public/sw.js', 'vendor/**', 'node_modules/**', 'storage/**'] },
   ...typescript.configs.strict,
   ...vue.configs['flat/recommended'],
   { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: typescript.parser } } },

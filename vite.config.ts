@@ -5,6 +5,7 @@ import { gzipSync } from 'node:zlib'
 import vue from '@vitejs/plugin-vue'
 import laravel from 'laravel-vite-plugin'
 import { defineConfig, type Plugin } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 import vuetify from 'vite-plugin-vuetify'
 
 /** The server hands out files as they are; a compressed twin beside each lets it send less. */
@@ -25,7 +26,25 @@ function compressedTwins(): Plugin {
   }
 }
 
+/** What a phone keeps for when the machine is out of reach: every script, style, font and sound, looked over by resources/js/offline/sw.ts. */
+const device = VitePWA({
+  strategies: 'injectManifest',
+  srcDir: 'resources/js/offline',
+  filename: 'sw.ts',
+  outDir: 'public',
+  scope: '/',
+  base: '/',
+  manifest: false,
+  injectRegister: false,
+  injectManifest: {
+    globDirectory: 'public',
+    globPatterns: ['build/assets/*.{js,css,woff2}', 'icon.svg', 'icons/*.png', 'sounds/*.wav'],
+    // Their names carry a hash already.
+    dontCacheBustURLsMatching: /^build\/assets\//,
+  },
+})
+
 export default defineConfig({
-  plugins: [laravel({ input: ['resources/js/app.ts'] }), vue(), vuetify({ autoImport: true }), compressedTwins()],
+  plugins: [laravel({ input: ['resources/js/app.ts'] }), vue(), vuetify({ autoImport: true }), compressedTwins(), device],
   resolve: { alias: { '@': fileURLToPath(new URL('resources/js', import.meta.url)) } },
 })

@@ -48,7 +48,7 @@ need_modules() {
 
 need_build() {
     local stamp; stamp=$(find resources/js vite.config.ts package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum)
-    stamped public/build/.stamp "$stamp" && return
+    stamped public/build/.stamp "$stamp" && [ -f public/sw.js ] && return
     need_modules
     say "Building the screens"
     npx vite build --logLevel error

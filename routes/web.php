@@ -34,6 +34,7 @@ use App\Http\Controllers\Guided\JobController;
 use App\Http\Controllers\Help\HelpController;
 use App\Http\Controllers\History\EntryController;
 use App\Http\Controllers\History\HistoryController;
+use App\Http\Controllers\Offline\OfflineController;
 use App\Http\Controllers\Part\PartController;
 use App\Http\Controllers\People\DemoController;
 use App\Http\Controllers\People\DeviceController;
@@ -63,7 +64,10 @@ use App\Http\Middleware\OnlyWriters;
 use Illuminate\Support\Facades\Route;
 
 // What a device keeps for when it cannot reach the machine.
-Route::view('/offline', 'offline')->name('offline');
+Route::get('/offline', [OfflineController::class, 'shell'])->name('offline');
+Route::get('/offline/stays/{workshop}/{user}', [OfflineController::class, 'stay'])
+    ->name('offline.stay')
+    ->middleware(['signed:relative', 'throttle:60,1']);
 // Calendars ask without signing in: the address is the secret.
 Route::get('/calendar/{workshop:calendar_secret}.ics', [CalendarController::class, 'subscribe'])
     ->where('workshop', '[A-Za-z0-9]{40}')
@@ -110,6 +114,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/jobs/{job}/state', [JobController::class, 'state'])->whereUuid('job');
     Route::get('/protocols/{code}', [ProtocolController::class, 'card'])->name('protocol');
     Route::get('/revision', RevisionController::class)->name('revision');
+    Route::get('/offline/pages', [OfflineController::class, 'pages']);
 
     Route::middleware(OnlyWriters::class)->group(function (): void {
         Route::post('/rides', [RideController::class, 'store']);

@@ -1,14 +1,26 @@
 import 'vuetify/styles'
 import '@fontsource-variable/archivo/standard.css'
 import './theme/theme.css'
-import { createInertiaApp } from '@inertiajs/vue3'
+import type { Page } from '@inertiajs/core'
+import { createInertiaApp, router } from '@inertiajs/vue3'
 import { createApp, h, type DefineComponent } from 'vue'
+import { pageCame } from './composables/nowHere'
 import { startTheme } from './composables/useDayNight'
+import { keepPage } from './offline/pages'
+import { watchReach } from './offline/reach'
 import { colours, putColours } from './theme/tokens'
 import { makeVuetify } from './theme/vuetify'
 
-// The offline page; a browser that refuses it goes on without.
+// Pages without the machine; a browser that refuses it goes on without.
 if ('serviceWorker' in navigator) navigator.serviceWorker.register('/sw.js').catch(() => undefined)
+
+watchReach()
+/** A page has come: from the machine, or as this device kept it. */
+function came(page: Page): void {
+  pageCame(page.props.kept || Date.now())
+  void keepPage(page).catch(() => undefined)
+}
+router.on('success', (event) => came(event.detail.page))
 
 putColours()
 void createInertiaApp({
@@ -21,6 +33,7 @@ void createInertiaApp({
     return load()
   },
   setup({ el, App, props, plugin }) {
+    came(props.initialPage)
     createApp({ render: () => h(App, props) })
       .use(plugin)
       .use(makeVuetify(startTheme()))

@@ -7,6 +7,8 @@ const calendar: CalendarView = {
   days: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'],
   firstDay: 1,
   twelveHours: false,
+  nowS: 0,
+  zone: 'UTC',
   today: '2026-11-27',
   words: { today: 'today', tomorrow: 'tomorrow', yesterday: 'yesterday' },
 }

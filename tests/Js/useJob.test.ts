@@ -3,6 +3,7 @@ import { useJob } from '@/composables/useJob'
 import type { Tap } from '@/types/guided'
 import { job, serveWith, settle, step, within, type Reply } from './support'
 
+vi.mock('@inertiajs/vue3', () => ({ usePage: () => ({ props: {} }) }))
 const KEY = 'dripel-job-a1'
 const queued = () => JSON.parse(localStorage.getItem(KEY) ?? '[]') as Tap[]
 const fresh = (position: number, steps = 3) => {

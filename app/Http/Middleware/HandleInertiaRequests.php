@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\Controllers\Offline\OfflineController;
 use App\Models\Role;
 use App\Models\User;
 use App\Support\CurrentWorkshop;
@@ -26,6 +27,7 @@ use Inertia\Middleware;
  *     distanceUnit: string,
  *     currency: string,
  *     calendar: CalendarView,
+ *     stay: string,
  * }
  * @phpstan-type CalendarView array{
  *     months: list<string>,
@@ -33,6 +35,8 @@ use Inertia\Middleware;
  *     firstDay: int,
  *     twelveHours: bool,
  *     today: string,
+ *     nowS: int,
+ *     zone: string,
  *     words: array{today: string, tomorrow: string, yesterday: string},
  * }
  */
@@ -67,6 +71,7 @@ final class HandleInertiaRequests extends Middleware
             'distanceUnit' => $translator->quantities->units->distance,
             'currency' => $translator->quantities->units->currency,
             'calendar' => $this->calendar($translator),
+            'stay' => OfflineController::addressOf($current->workshop(), $current->user()),
         ];
     }
 
@@ -82,6 +87,8 @@ final class HandleInertiaRequests extends Middleware
             'firstDay' => $q->units->firstDay,
             'twelveHours' => $q->units->clock === '12',
             'today' => $q->date($translator->nowS, 'yyyy-MM-dd'),
+            'nowS' => $translator->nowS,
+            'zone' => $translator->zone()->getName(),
             'words' => [
                 'today' => $translator->say('words.today'),
                 'tomorrow' => $translator->say('words.tomorrow'),

@@ -13,8 +13,14 @@ type Method = 'get' | 'post' | 'put'
 /** The cookie with which the server knows that the question came from its own page. */
 const token = () => decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '')
 
+/** More headers, and after how long without an answer the network counts as gone. */
+export interface How {
+  headers?: Record<string, string>
+  timeoutMs?: number
+}
+
 /** Asks the server and waits for its answer in JSON; null: it cannot be reached. The one place that does, besides the pages. */
-export async function http<T>(method: Method, url: string, data?: object | FormData): Promise<Answer<T> | null> {
+export async function http<T>(method: Method, url: string, data?: object | FormData, how: How = {}): Promise<Answer<T> | null> {
   const form = data instanceof FormData
   const body = data === undefined ? undefined : form ? data : JSON.stringify(data)
   try {
@@ -24,8 +30,10 @@ export async function http<T>(method: Method, url: string, data?: object | FormD
         Accept: 'application/json',
         ...(method === 'get' ? {} : { 'X-XSRF-TOKEN': token() }),
         ...(data === undefined || form ? {} : { 'Content-Type': 'application/json' }),
+        ...how.headers,
       },
       body,
+      signal: how.timeoutMs === undefined ? undefined : AbortSignal.timeout(how.timeoutMs),
       // What was tapped last arrives also when the page is left at once; browsers take no more than 64 kB so.
       keepalive: method !== 'get' && typeof body === 'string' && body.length < KEPT_ALIVE,
     })

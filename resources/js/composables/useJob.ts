@@ -1,8 +1,11 @@
+import { usePage } from '@inertiajs/vue3'
 import { useIntervalFn, useLocalStorage, useNow } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import { http } from './http'
 import { afterTap } from './jobRun'
 import { newActionId } from './useActionForm'
+import { renewKept } from '@/offline/pages'
+import { queueOf } from '@/offline/taps'
 import type { Tap, TapAbout } from '@/types/guided'
 import type { JobEventKind, JobStateView, JobView } from '@/types/server'
 
@@ -18,9 +21,9 @@ export function useJob(job: JobView) {
   const clock = useNow({ interval: 250 })
   // What the server's clock showed, and this device's when it said so.
   const serverS = ref(job.now)
-  const takenMs = ref(Date.now())
+  const takenMs = ref(usePage().props.kept || Date.now())
   const goneFrom = ref(job.now)
-  const queue = useLocalStorage<Tap[]>(`dripel-job-${job.id}`, [])
+  const queue = useLocalStorage<Tap[]>(queueOf(job.id), [])
   const away = ref(false)
   const moved = ref(false)
   const problem = ref<string | null>(null)
@@ -43,6 +46,8 @@ export function useJob(job: JobView) {
     serverS.value = fresh.now
     takenMs.value = Date.now()
     goneFrom.value = fresh.now
+    // Opened later without the machine it goes on from here.
+    void renewKept(`/jobs/${job.id}`, { job: { ...job, ...fresh } }).catch(() => undefined)
   }
 
   /** What the server will make of the tap, drawn at once. */

@@ -1,5 +1,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { reactive } from 'vue'
+import { useDraft } from './useDraft'
+import { mending } from '@/offline/entries'
 import type { Measuring, Spot } from '@/types/wear'
 import type { InstrumentView } from '@/types/server'
 
@@ -59,5 +61,26 @@ export function useMeasuring(instruments: InstrumentView[]) {
       sure: reading.sure,
     }
   }
+  /** Puts back what `payload` gave. */
+  function take(given: Partial<ReturnType<typeof payload>>): void {
+    const instrument = instruments.find((one) => one.id === given.instrument_id && one.kind === given.kind) ?? reading.instrument
+    Object.assign(reading, {
+      instrument,
+      pitches: String(given.pitches ?? instrument?.pitches ?? ''),
+      zero_pct: given.zero_pct ?? instrument?.zero ?? '0',
+      sure: given.sure ?? false,
+      spots: given.spots?.length
+        ? given.spots.map((spot) => ({
+            ...emptySpot(),
+            ...spot,
+            seats: Object.fromEntries((spot.results ?? []).map((one) => [one.mark_pct, one.seat])),
+          }))
+        : [emptySpot()],
+    })
+  }
+  useDraft({ data: payload, put: (data) => take(data as ReturnType<typeof payload>) }, { reading: begin?.id ?? null })
+  const again = mending.value?.data
+  if (mending.value?.kind === 'reading') take(again as Partial<ReturnType<typeof payload>>)
+  else if (mending.value?.kind === 'swap' && again?.reading) take(again.reading as Partial<ReturnType<typeof payload>>)
   return { reading, choose, payload }
 }

@@ -1,6 +1,7 @@
 import type { FormDataConvertible, VisitOptions } from '@inertiajs/core'
 import { router } from '@inertiajs/vue3'
 import { newActionId } from './useActionForm'
+import { orKeep } from '@/offline/orKeep'
 
 type Data = Record<string, FormDataConvertible>
 
@@ -17,19 +18,25 @@ export function write(method: 'post' | 'put' | 'delete', url: string, data: Data
   const key = `${method} ${url} ${JSON.stringify(what)}`
   const sent = waiting.get(key) ?? { ...data, action_id: newActionId() }
   waiting.set(key, sent)
-  router.visit(url, {
-    preserveScroll: true,
-    ...options,
+  const answered = () => waiting.delete(key)
+  orKeep({
     method,
-    data: sent,
-    onSuccess: (page) => {
-      waiting.delete(key)
-      return options.onSuccess?.(page)
+    url,
+    data: () => sent,
+    begin: (given) => router.visit(url, { ...given, method, data: sent }),
+    options: {
+      preserveScroll: true,
+      ...options,
+      onSuccess: (page) => {
+        answered()
+        return options.onSuccess?.(page)
+      },
+      onError: (errors) => {
+        answered()
+        return options.onError?.(errors)
+      },
     },
-    onError: (errors) => {
-      waiting.delete(key)
-      return options.onError?.(errors)
-    },
+    kept: answered,
   })
 }
 

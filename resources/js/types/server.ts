@@ -121,6 +121,8 @@ export interface CalendarView {
   firstDay: number
   twelveHours: boolean
   today: string
+  nowS: number
+  zone: string
   words: { today: string; tomorrow: string; yesterday: string }
 }
 
@@ -486,6 +488,7 @@ export interface HereView {
   distanceUnit: string
   currency: string
   calendar: CalendarView
+  stay: string
 }
 
 export interface HistoryLine {

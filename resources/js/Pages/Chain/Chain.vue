@@ -16,6 +16,7 @@ import MomentDialog from '@/components/forms/MomentDialog.vue'
 import RetireDialog from '@/components/forms/RetireDialog.vue'
 import TopUpDialog from '@/components/forms/TopUpDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import NotCounted from '@/components/shed/NotCounted.vue'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
@@ -61,6 +62,7 @@ useKeys({
         <HookTag :label="chain.label" :ready="chain.ready" />
         <span class="muted">{{ retired ? t('chain.retired') : `${on ? t('chain.on') : t('chain.hangs')} ${bike?.name ?? '—'}` }}</span>
       </div>
+      <NotCounted :chain="chain.id" />
       <div class="top">
         <div class="main">
           <section class="state" :aria-label="chain.name">

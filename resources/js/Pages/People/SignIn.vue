@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import { router, useForm } from '@inertiajs/vue3'
 import DoorFrame from '@/components/layout/DoorFrame.vue'
+import { onMounted, ref } from 'vue'
 import { t } from '@/composables/useText'
+import { leaveNothing } from '@/offline/wipe'
 
 defineProps<{ demo: boolean }>()
 const form = useForm({ email: '', password: '' })
+const unsent = ref(0)
+onMounted(async () => (unsent.value = await leaveNothing()))
 </script>
 
 <template>
@@ -15,6 +19,7 @@ const form = useForm({ email: '', password: '' })
       }}</v-btn>
       <p class="muted small">{{ t('people.demo_text') }}</p>
     </div>
+    <p v-if="unsent" class="caution" role="status" data-test="unsent">{{ t('kept.sign_in_text', { count: unsent }) }}</p>
     <form class="fields" novalidate @submit.prevent="form.post('/sign-in', { onFinish: () => form.reset('password') })">
       <v-text-field
         v-model="form.email"

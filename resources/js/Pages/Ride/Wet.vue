@@ -6,6 +6,7 @@ import ChainRun from '@/components/chain/ChainRun.vue'
 import StepTimer from '@/components/guided/StepTimer.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
+import { nowHere } from '@/composables/nowHere'
 import { t } from '@/composables/useText'
 import { swap, write } from '@/composables/useWrite'
 import type { WetPage, WetWayView } from '@/types/server'
@@ -18,7 +19,7 @@ const gone = ref(0)
 const since = Date.now()
 useIntervalFn(() => (gone.value = Math.floor((Date.now() - since) / 1000)), 1000)
 const left = computed(() => (props.dry.seconds === null ? null : props.dry.seconds - gone.value))
-const at = () => ({ date: props.forms.date, time: props.forms.time })
+const at = nowHere
 const onError = (errors: Record<string, string>) => (problem.value = Object.values(errors)[0] ?? null)
 const dried = () => write('post', `/chains/${props.chain.id}/cares`, { ...at(), care: 'dried' }, { onError })
 function go(way: WetWayView): void {

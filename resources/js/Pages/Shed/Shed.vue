@@ -19,11 +19,13 @@ import FirstSteps from '@/components/shed/FirstSteps.vue'
 import NextPanel from '@/components/shed/NextPanel.vue'
 import PotCard from '@/components/shed/PotCard.vue'
 import { placeOf } from '@/composables/nextStep'
+import { formsNow, nowHere } from '@/composables/nowHere'
 import { chainDrag, useChainDrag } from '@/composables/useChainDrag'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
 import { swap, write } from '@/composables/useWrite'
+import { mending } from '@/offline/entries'
 import type { NextStep, ShedPage } from '@/types/server'
 
 const props = defineProps<ShedPage>()
@@ -88,7 +90,7 @@ function swapNow(bikeId: number, chainId: number): void {
     form.value = 'swap'
     return
   }
-  swap(bikeId, chainId, props.forms, { onError: (errors) => (problem.value = Object.values(errors)[0] ?? null) })
+  swap(bikeId, chainId, formsNow(props.forms), { onError: (errors) => (problem.value = Object.values(errors)[0] ?? null) })
 }
 function dip(chains: number[]): void {
   list.value = chains
@@ -98,8 +100,7 @@ function act(line: NextStep): void {
   bike.value = line.bike ?? bike.value
   const place = placeOf(line)
   if (place !== null) router.visit(place)
-  else if (line.verb === 'wipe')
-    write('post', `/chains/${line.chains[0]}/cares`, { care: 'wiped', date: props.forms.date, time: props.forms.time })
+  else if (line.verb === 'wipe') write('post', `/chains/${line.chains[0]}/cares`, { care: 'wiped', ...nowHere() })
   else if (line.verb === 'swap' && line.bike !== null && line.swapTo !== null) swapNow(line.bike, line.swapTo)
   else if (line.verb === 'fit') {
     wanted.value = null
@@ -123,6 +124,21 @@ onMounted(() => {
   history.replaceState(history.state, '', location.pathname)
   if (step && here.value.mayWrite) act(step)
 })
+// A refused entry is put right in the form that it came from, with all its fields.
+function mend(): void {
+  const entry = mending.value
+  if (!entry) return
+  bike.value = entry.bikes[0] ?? bike.value
+  chain.value = { id: entry.chains[0] ?? 0, name: entry.subject }
+  wanted.value = entry.kind === 'swap' ? (entry.data.chain_id as number | null) : null
+  when.value = { date: null, time: null }
+  if (entry.kind === 'dip') list.value = entry.data.chains as number[]
+  form.value =
+    ({ ride: 'ride', swap: 'swap', reading: 'measure', loud: 'loud', topup: 'topup', dip: 'dip' } as const)[entry.kind as 'ride'] ?? null
+}
+onMounted(mend)
+watch(mending, mend)
+watch(form, (open) => open === null && (mending.value = null))
 function retire(worn: { id: number; name: string }): void {
   chain.value = worn
   form.value = 'retire'

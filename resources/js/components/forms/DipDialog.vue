@@ -5,6 +5,7 @@ import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import { formsNow } from '@/composables/nowHere'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { FormDefaults, PotChain, PotView } from '@/types/server'
@@ -12,6 +13,7 @@ import type { FormDefaults, PotChain, PotView } from '@/types/server'
 /** Chains that were waxed together, recorded plainly. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; chains: PotChain[]; list: number[]; pots?: PotView[] }>()
+const now = formsNow(props.forms)
 const { form, submit } = useActionForm<{
   chains: number[]
   date: string
@@ -22,18 +24,21 @@ const { form, submit } = useActionForm<{
   pot_id: number | null
   rinsed: number[]
   pickups: Record<number, string>
-}>({
-  chains: [...props.list],
-  date: props.forms.date,
-  time: props.forms.time,
-  dry: false,
-  rust_looked: false,
-  stripped: false,
-  // The first that has wax in it, until somebody says otherwise.
-  pot_id: props.pots?.find((pot) => !pot.empty)?.id ?? null,
-  rinsed: props.chains.filter((chain) => props.list.includes(chain.id) && chain.rinse).map((chain) => chain.id),
-  pickups: {},
-})
+}>(
+  {
+    chains: [...props.list],
+    date: now.date,
+    time: now.time,
+    dry: false,
+    rust_looked: false,
+    stripped: false,
+    // The first that has wax in it, until somebody says otherwise.
+    pot_id: props.pots?.find((pot) => !pot.empty)?.id ?? null,
+    rinsed: props.chains.filter((chain) => props.list.includes(chain.id) && chain.rinse).map((chain) => chain.id),
+    pickups: {},
+  },
+  'dip',
+)
 const offered = computed(() => props.chains.filter((chain) => props.list.includes(chain.id)))
 const potChoices = computed(() => [
   ...(props.pots ?? []).map((pot) => ({ value: pot.id, title: pot.name })),

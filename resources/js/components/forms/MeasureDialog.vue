@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import MeasureFields from '@/components/wear/MeasureFields.vue'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
+import { formsNow } from '@/composables/nowHere'
 import { useActionForm } from '@/composables/useActionForm'
 import { useMeasuring } from '@/composables/useMeasuring'
 import { t } from '@/composables/useText'
@@ -14,7 +15,8 @@ const props = defineProps<{ forms: FormDefaults; chain: { id: number; name: stri
 const emit = defineEmits<{ retire: [] }>()
 const { reading, choose, payload } = useMeasuring(props.forms.instruments)
 const meaning = ref<Meaning | null>(null)
-const { form, submit } = useActionForm({ date: props.forms.date, time: props.forms.time })
+const { date, time } = formsNow(props.forms)
+const { form, submit } = useActionForm({ date, time }, 'reading')
 form.transform((data) => ({ ...data, ...payload() }))
 
 function save(): void {

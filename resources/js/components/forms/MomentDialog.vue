@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
+import { formsNow } from '@/composables/nowHere'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 
@@ -14,7 +15,9 @@ const props = defineProps<{
   time: string
   method?: 'post' | 'put'
 }>()
-const { form, submit } = useActionForm({ date: props.date, time: props.time })
+// What is moved has its own moment; the rest is of now.
+const { date, time } = props.what === 'move' ? props : formsNow(props)
+const { form, submit } = useActionForm({ date, time }, props.what === 'loud' ? 'loud' : undefined)
 
 const save = () => submit(props.method ?? 'post', props.url, () => (open.value = false))
 </script>

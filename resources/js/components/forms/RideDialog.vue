@@ -5,6 +5,7 @@ import TapChoice from './TapChoice.vue'
 import DayAndTime from './DayAndTime.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import { formsNow } from '@/composables/nowHere'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -14,16 +15,20 @@ import type { FormDefaults, RideView } from '@/types/server'
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; bike: number | null; ride?: RideView | null }>()
 const here = useHere()
-const rideTime = (bike: number | null) => props.forms.bikes.find((one) => one.id === bike)?.rideTime ?? props.forms.time
-const { form, submit } = useActionForm({
-  bike_id: props.ride ? props.ride.bike : (props.bike ?? props.forms.bikes[0]?.id ?? null),
-  date: props.ride?.date ?? props.forms.date,
-  time: props.ride ? props.ride.clock : rideTime(props.bike),
-  distance: props.ride?.distance ?? '',
-  hours: props.ride?.hoursText ?? '',
-  condition: props.ride?.condition ?? 'dry',
-  loud: false,
-})
+const now = formsNow(props.forms)
+const rideTime = (bike: number | null) => now.bikes.find((one) => one.id === bike)?.rideTime ?? now.time
+const { form, submit } = useActionForm(
+  {
+    bike_id: props.ride ? props.ride.bike : (props.bike ?? props.forms.bikes[0]?.id ?? null),
+    date: props.ride?.date ?? now.date,
+    time: props.ride ? props.ride.clock : rideTime(props.bike),
+    distance: props.ride?.distance ?? '',
+    hours: props.ride?.hoursText ?? '',
+    condition: props.ride?.condition ?? 'dry',
+    loud: false,
+  },
+  props.ride ? undefined : 'ride',
+)
 // A chain that came on just now was not on an hour ago.
 watch(
   () => form.bike_id,

@@ -7,6 +7,7 @@ import HookTag from '@/components/chain/HookTag.vue'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
+import { formsNow } from '@/composables/nowHere'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { useMeasuring } from '@/composables/useMeasuring'
@@ -26,6 +27,7 @@ const props = defineProps<{
 const emit = defineEmits<{ retire: [chain: { id: number; name: string }] }>()
 const here = useHere()
 const choices = computed(() => props.rail.hanging.concat(props.rail.fitted && props.date ? [props.rail.fitted] : []))
+const now = formsNow(props.forms)
 const { form, submit } = useActionForm<{
   chain_id: number | null
   date: string
@@ -35,16 +37,19 @@ const { form, submit } = useActionForm<{
   link_id: number | null
   closings_allowed: string
   opening_holds: string
-}>({
-  note: '',
-  new_link: false,
-  link_id: null,
-  closings_allowed: '',
-  opening_holds: '',
-  chain_id: props.wanted ?? props.rail.best ?? choices.value[0]?.id ?? null,
-  date: props.date ?? props.forms.date,
-  time: props.time ?? props.forms.time,
-})
+}>(
+  {
+    note: '',
+    new_link: false,
+    link_id: null,
+    closings_allowed: '',
+    opening_holds: '',
+    chain_id: props.wanted ?? props.rail.best ?? choices.value[0]?.id ?? null,
+    date: props.date ?? now.date,
+    time: props.time ?? now.time,
+  },
+  'swap',
+)
 // A chain that comes off is measured before it goes into the pot; one that is due is asked for.
 const off = computed(() => (props.date ? null : props.rail.fitted))
 const measuring = ref(off.value?.wear.due ?? false)

@@ -6,6 +6,7 @@ import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import { formsNow } from '@/composables/nowHere'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -15,14 +16,18 @@ import type { FormDefaults } from '@/types/server'
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ forms: FormDefaults; chain: { id: number; name: string }; to?: string }>()
 const here = useHere()
-const { form, submit } = useActionForm({
-  distance: props.forms.topUp,
-  bottle_id: props.forms.bottles[0]?.value ?? null,
-  coats: '1',
-  stripped: false,
-  date: props.forms.date,
-  time: props.forms.time,
-})
+const now = formsNow(props.forms)
+const { form, submit } = useActionForm(
+  {
+    distance: props.forms.topUp,
+    bottle_id: props.forms.bottles[0]?.value ?? null,
+    coats: '1',
+    stripped: false,
+    date: now.date,
+    time: now.time,
+  },
+  'topup',
+)
 const bottles = computed(() => [...props.forms.bottles, { value: null, title: t('drip.no_bottle') }])
 const coats = ['1', '2', '3'].map((value) => ({ value, title: value }))
 const save = () =>

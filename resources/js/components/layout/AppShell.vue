@@ -1,25 +1,30 @@
 <script setup lang="ts">
-import { Head, Link, router } from '@inertiajs/vue3'
+import { Head, Link, router, usePage } from '@inertiajs/vue3'
 import { mdiCogOutline, mdiDotsVertical, mdiHelpCircleOutline, mdiHistory, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, onMounted, ref } from 'vue'
 import CommandLine from './CommandLine.vue'
 import DoneBar from './DoneBar.vue'
+import KeptBar from './KeptBar.vue'
 import KeysDialog from './KeysDialog.vue'
 import TermsNote from './TermsNote.vue'
 import { useDayNight } from '@/composables/useDayNight'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
-import { useOffline } from '@/composables/useOffline'
 import { useReminders } from '@/composables/useReminders'
 import { useRevision } from '@/composables/useRevision'
 import { t } from '@/composables/useText'
+import { readEntries, send, waiting } from '@/offline/entries'
+import { fetchAhead } from '@/offline/pages'
+import { offline } from '@/offline/reach'
+import { tapsWaiting } from '@/offline/taps'
+import { wipe } from '@/offline/wipe'
 
 const props = defineProps<{ title: string; at: string }>()
 
 const here = useHere()
 const { light, toggle } = useDayNight()
 const moved = useRevision()
-const offline = useOffline()
 useReminders()
 const keysOpen = ref(false)
 const lineOpen = ref(false)
@@ -51,7 +56,23 @@ useKeys({
   H: () => router.visit('/history'),
   u: () => doneBar.value?.undo(),
 })
-const signOut = () => router.post('/sign-out')
+// What this person has on the device goes with them; what was not sent yet is asked about first.
+function signOut(): void {
+  const unsent = waiting.value.length + tapsWaiting.value
+  if (unsent && !confirm(t('kept.sign_out', { count: unsent }))) return
+  router.post('/sign-out', {}, { onSuccess: () => void wipe() })
+}
+
+const SEND_EVERY_MS = 5000
+const shown = usePage()
+// A phone is what is taken to where there is no network.
+const phone = () => window.matchMedia('(max-width: 52.49em)').matches
+onMounted(async () => {
+  await readEntries()
+  await send()
+  if (phone() && !offline.value) await fetchAhead(shown as never).catch(() => undefined)
+})
+useIntervalFn(() => void send(), SEND_EVERY_MS)
 </script>
 
 <template>
@@ -108,11 +129,8 @@ const signOut = () => router.post('/sign-out')
         </v-list>
       </v-menu>
     </header>
-    <div v-if="offline" class="moved" role="alert" data-test="offline">
-      {{ t('offline.text') }}
-      <v-btn size="small" @click="router.reload()">{{ t('offline.retry') }}</v-btn>
-    </div>
-    <div v-else-if="moved" class="moved" role="status">
+    <KeptBar />
+    <div v-if="moved && !offline" class="moved" role="status">
       {{ t('changed_elsewhere') }}
       <v-btn size="small" @click="router.reload()">{{ t('verbs.show') }}</v-btn>
     </div>

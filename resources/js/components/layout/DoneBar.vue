@@ -2,16 +2,30 @@
 import { usePage } from '@inertiajs/vue3'
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { lastPressY } from '@/composables/lastPress'
+import { told } from '@/composables/told'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 
 /**
- * What was just done, with its Undo, beside what was pressed for it. It goes ten seconds after it could be read, unless somebody is at
- * it; the key for undo works on, and History has it.
+ * What was just done, with its Undo, or what this device has to say of it, beside what was pressed for it. It goes ten seconds after it could be
+ * read, unless somebody is at it; the key for undo works on, and History has it.
  */
 const page = usePage()
 const closed = ref<string | null>(null)
-const done = computed(() => (page.props.done && page.props.done.key !== closed.value ? page.props.done : null))
+const done = computed(() => {
+  const said = page.props.kept ? null : page.props.done
+  // Whatever came last.
+  const last = told.value ?? (said && { ...said, act: undefined })
+  return last && last.key !== closed.value ? { undo: null, ...last } : null
+})
+watch(
+  () => page.props.done?.key,
+  (key) => key && (told.value = null),
+)
+function act(): void {
+  told.value?.act?.do()
+  told.value = null
+}
 
 function undo(): void {
   if (done.value?.undo) write('post', `/actions/${done.value.undo}/undo`)
@@ -55,6 +69,7 @@ onUnmounted(() => window.clearTimeout(timer))
       @focusout="held = false">
       <span>{{ done.text }}</span>
       <button v-if="done.undo" type="button" data-test="undo" @click="undo">{{ t('verbs.undo') }} <kbd class="desk">u</kbd></button>
+      <button v-if="done.act" type="button" data-test="told-act" @click="act">{{ done.act.title }}</button>
       <button type="button" :aria-label="t('verbs.close')" @click="closed = done.key">✕</button>
     </div>
   </div>

@@ -4,6 +4,7 @@ import { mdiDotsHorizontal } from '@mdi/js'
 import ChainRun from '@/components/chain/ChainRun.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import HangingChain from './HangingChain.vue'
+import NotCounted from './NotCounted.vue'
 import { chainDrag } from '@/composables/useChainDrag'
 import { t } from '@/composables/useText'
 import type { ChainView, RailView } from '@/types/server'
@@ -48,6 +49,7 @@ const verbs = (): RailVerb[] =>
         </v-menu>
       </div>
       <p class="about muted">{{ rail.about }}</p>
+      <NotCounted :bike="rail.id" />
       <template v-if="rail.fitted">
         <p class="left">
           <Link :href="`/chains/${rail.fitted.id}?why=left`" class="figure" :data-test="`left-${rail.name}`"

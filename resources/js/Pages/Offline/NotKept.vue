@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import DoorFrame from '@/components/layout/DoorFrame.vue'
+import { t } from '@/composables/useText'
+
+/** Without the machine: this page was never opened on this device, others were. */
+defineProps<{ pages: { url: string; title: string }[] }>()
+const reload = () => window.location.reload()
+</script>
+
+<template>
+  <DoorFrame :title="t('offline.title')">
+    <p>{{ t('offline.why') }}</p>
+    <p>{{ t(pages.length ? 'offline.others' : 'offline.meanwhile') }}</p>
+    <ul v-if="pages.length" data-test="kept-pages">
+      <li v-for="page in pages" :key="page.url">
+        <a :href="page.url">{{ page.title }}</a>
+      </li>
+    </ul>
+    <v-btn variant="flat" color="primary" data-test="retry" @click="reload">{{ t('offline.retry') }}</v-btn>
+  </DoorFrame>
+</template>
+
+<style scoped>
+p {
+  margin: 0;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  border-bottom: 1px solid var(--line);
+}
+a {
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+}
+</style>

@@ -1,0 +1,60 @@
+import type { VisitOptions } from '@inertiajs/core'
+import { router } from '@inertiajs/vue3'
+import { ref } from 'vue'
+
+/** A network that hangs for so long counts as gone: first it is waited for, then asked for a file that costs nothing. */
+const WAITED_MS = 3000
+const ASKED_MS = 2000
+
+/** Whether the machine is out of reach: no network, or a request got no answer. The next answer ends it. */
+export const offline = ref(false)
+let failedMs = -1
+
+/** Whether the machine answers at all; a slow page is not a lost network. */
+export async function answers(): Promise<boolean> {
+  try {
+    return (await fetch('/manifest.webmanifest', { cache: 'no-store', signal: AbortSignal.timeout(ASKED_MS) })).ok
+  } catch {
+    return false
+  }
+}
+
+/** Listens to what becomes of requests; once, at the start. */
+export function watchReach(): void {
+  offline.value = !navigator.onLine
+  window.addEventListener('online', () => (offline.value = false))
+  window.addEventListener('offline', () => (offline.value = true))
+  window.addEventListener('focus', () => navigator.onLine && (offline.value = false))
+  router.on('exception', (event) => {
+    event.preventDefault()
+    failedMs = performance.now()
+    offline.value = true
+  })
+  // A page that this device kept comes without the machine.
+  router.on('success', (event) => (offline.value = event.detail.page.props.kept !== undefined))
+}
+
+/** The options of a visit with what is to happen when it gets no answer. */
+export function elseGone(options: VisitOptions, gone: () => void): VisitOptions {
+  const beganMs = performance.now()
+  let timer: number | undefined
+  let hangs = false
+  return {
+    ...options,
+    onCancelToken: (token) => {
+      options.onCancelToken?.(token)
+      timer = window.setTimeout(async () => {
+        hangs = !(await answers())
+        if (hangs) token.cancel()
+      }, WAITED_MS)
+    },
+    onFinish: (visit) => {
+      window.clearTimeout(timer)
+      options.onFinish?.(visit)
+      if (hangs || failedMs >= beganMs) {
+        offline.value = true
+        gone()
+      }
+    },
+  }
+}

@@ -1,0 +1,157 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { device, type KeptEntry } from '@/offline/device'
+import { discard, entries, keep, mending, readEntries, refused, send, tryAgain, waiting } from '@/offline/entries'
+import { kindOf, lacks, sameBike, touches } from '@/offline/kinds'
+import { offline } from '@/offline/reach'
+import { leaveNothing, wipe } from '@/offline/wipe'
+import { newActionId } from '@/composables/useActionForm'
+import { serveWith, type Reply, type Request } from './support'
+
+const WALL = [
+  { id: 1, name: 'Heron', fitted: { id: 11, name: 'Heron A' }, hanging: [{ id: 12, name: 'Heron B' }] },
+  { id: 2, name: 'Tram', fitted: { id: 21, name: 'Tram A' }, hanging: [] },
+]
+const page = vi.hoisted(() => ({ props: {} as Record<string, unknown> }))
+vi.mock('@inertiajs/vue3', () => ({ usePage: () => page, router: { reload: () => undefined, on: () => undefined }, useForm: () => ({}) }))
+
+const calendar = { months: ['Jan'], twelveHours: false, zone: 'UTC', nowS: 0 }
+const ride = (bike: number, distance: number) => ({
+  action_id: newActionId(),
+  bike_id: bike,
+  distance,
+  condition: 'dry',
+  date: '2026-01-02',
+  time: '19:20',
+})
+const kept = (bike: number, distance: number) => keep('post', '/rides', ride(bike, distance))
+
+beforeEach(async () => {
+  page.props = {
+    here: { stay: '/offline/stays/1/1?signature=a', distanceUnit: 'km', calendar },
+    rails: WALL,
+    forms: { conditions: [], bikes: [] },
+  }
+  localStorage.clear()
+  offline.value = true
+  mending.value = null
+  serveWith(() => null)
+  await wipe()
+  await readEntries()
+})
+describe('what is written without the machine', () => {
+  it('is what a garage writes, and says which bikes it is about', () => {
+    expect(kindOf('post', '/bikes/3/fittings')).toBe('swap')
+    expect(kindOf('put', '/rides/3')).toBeNull()
+    expect(kindOf('post', '/bikes/3/fittings/led')).toBeNull()
+    expect([lacks('ride', { distance: '', hours: '' }), lacks('ride', { hours: '2' }), lacks('dip', { chains: [] })]).toEqual([
+      'distance',
+      null,
+      'chains',
+    ])
+    expect(touches('/dips', { chains: [12, 21] }, WALL as never)).toEqual({ bikes: [1, 2], chains: [12, 21] })
+    expect(touches('/bikes/1/fittings', { chain_id: 12 }, WALL as never)).toEqual({ bikes: [1], chains: [12, 11] })
+    expect([sameBike([1], [1, 2]), sameBike([1], [2]), sameBike([], [2])]).toEqual([true, false, true])
+  })
+
+  it('outlasts the page, goes out once there is an answer, and is then gone from here', async () => {
+    await kept(1, 31)
+    await keep('post', '/bikes/1/fittings', { action_id: newActionId(), chain_id: 12, date: '2026-01-02', time: '19:30' })
+    await send()
+    entries.value = []
+    await readEntries()
+    expect(entries.value.map((one) => [one.kind, one.subject, one.facts])).toEqual([
+      ['ride', 'Heron', '31 km · 2 Jan 2026, 19:20'],
+      ['swap', 'Heron → Heron B', '2 Jan 2026, 19:30'],
+    ])
+    const asked = serveWith(() => ({ status: 204 }))
+    await send()
+    expect(asked.map((one) => one.url)).toEqual(['/rides', '/bikes/1/fittings'])
+    expect([entries.value, offline.value]).toEqual([[], false])
+  })
+
+  it('comes back with its reason where it is refused; what follows on the same bike waits, another bike goes on', async () => {
+    for (const [bike, km] of [
+      [1, 1],
+      [1, 2],
+      [2, 3],
+    ] as const)
+      await kept(bike, km)
+    const asked = serveWith(({ body }) =>
+      (body as { distance: number }).distance === 1 ? { status: 422, body: { errors: { distance: ['Too far.'] } } } : { status: 204 },
+    )
+    await send()
+    expect(asked.map((one) => (one.body as { distance: number }).distance)).toEqual([1, 3])
+    expect(refused.value.map((one) => [one.data.distance, one.refused?.errors])).toEqual([[1, { distance: 'Too far.' }]])
+    expect(waiting.value.map((one) => one.data.distance)).toEqual([2])
+    // Put right, it takes its old place before what was made after it.
+    mending.value = refused.value[0] ?? null
+    serveWith(() => null)
+    await keep('post', '/rides', { ...refused.value[0]?.data, distance: 9 })
+    await send()
+    expect(entries.value.map((one) => one.data.distance)).toEqual([9, 2])
+    const then = serveWith(() => ({ status: 204 }))
+    await send()
+    expect(then.map((one) => (one.body as { distance: number }).distance)).toEqual([9, 2])
+  })
+
+  it('can be sent again or discarded by hand, and waits for whoever has to sign in first', async () => {
+    await kept(1, 1)
+    await kept(2, 2)
+    serveWith(() => ({ status: 401, body: { message: 'Sign in.' } }))
+    await send()
+    expect(waiting.value).toHaveLength(2)
+    serveWith(() => ({ status: 403, body: { message: 'Not yours.' } }))
+    await send()
+    expect(refused.value.map((one) => one.refused?.errors)).toEqual([{ page: 'Not yours.' }, { page: 'Not yours.' }])
+    const [first, second] = refused.value as [KeptEntry, KeptEntry]
+    await discard(first)
+    serveWith(() => ({ status: 204 }))
+    await tryAgain(second)
+    expect(entries.value).toEqual([])
+  })
+
+  it('is not shown to, and not sent by, somebody else; and is deleted once its person has been removed', async () => {
+    await kept(1, 1)
+    await (await device()).put('pages', { url: '/', title: 'Shed', page: { props: {} } as never, atMs: 1 })
+    serveWith(() => ({ body: { stays: true } }))
+    expect(await leaveNothing()).toBe(1)
+    expect(await (await device()).count('pages')).toBe(0)
+    page.props.here = { stay: '/offline/stays/1/2?signature=b', distanceUnit: 'km', calendar }
+    const asked = serveWith(() => ({ status: 204 }))
+    await readEntries()
+    await send()
+    expect([entries.value, asked]).toEqual([[], []])
+    serveWith(() => ({ body: { stays: false } }))
+    expect(await leaveNothing()).toBe(0)
+  })
+
+  it('is taken once each and in the order of each bike, whatever is cut: 300 evenings', async () => {
+    let seed = 1
+    const random = (below: number) => (seed = (seed * 48271) % 2147483647) % below
+    for (let evening = 0; evening < 300; evening++) {
+      // The machine takes an id once, and now and then its answer is lost on the way, or the question before it.
+      const taken: { id: string; bike: number; at: number }[] = []
+      const machine = ({ body }: Request): Reply => {
+        const { action_id: id, bike_id: bike, distance: at } = body as ReturnType<typeof ride>
+        if (random(4) === 0) return null
+        if (!taken.some((one) => one.id === id)) taken.push({ id, bike, at })
+        return random(4) === 0 ? null : { status: 204 }
+      }
+      serveWith(machine)
+      const made = 3 + random(6)
+      for (let i = 0; i < made; i++) {
+        await kept(1 + random(2), i)
+        if (random(3) === 0) await send()
+      }
+      for (let i = 0; i < 60 && entries.value.length; i++) await send()
+      await send()
+      expect(taken.map((one) => one.at).sort((a, b) => a - b)).toEqual(Array.from({ length: made }, (_, i) => i))
+      for (const bike of [1, 2]) {
+        const order = taken.filter((one) => one.bike === bike).map((one) => one.at)
+        expect(order).toEqual([...order].sort((a, b) => a - b))
+      }
+      expect(entries.value).toEqual([])
+    }
+  }, 60_000)
+})
