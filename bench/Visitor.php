@@ -80,11 +80,21 @@ final readonly class Visitor
         return $ms[intdiv($times, 2)];
     }
 
-    private function ask(string $path): void
+    /** @return array<string, mixed> what a page shows */
+    public function props(string $path): array
+    {
+        preg_match('/data-page="([^"]*)"/', $this->ask($path), $found) ?: throw new RuntimeException("{$path} is no page");
+
+        return json_decode(htmlspecialchars_decode($found[1], ENT_QUOTES), true, flags: JSON_THROW_ON_ERROR)['props'];
+    }
+
+    private function ask(string $path): string
     {
         curl_setopt($this->curl, CURLOPT_URL, $this->url . $path);
-        curl_exec($this->curl);
+        $answer = (string) curl_exec($this->curl);
         $status = curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
         $status === 200 || throw new RuntimeException("{$path}: HTTP {$status}");
+
+        return $answer;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 /** Labels of the screens. Sentences with figures are made elsewhere, by the server. */
 return [
     'nav' => [
+        'add' => 'Add an entry',
         'main' => 'Main',
         'shed' => 'Shed',
         'pot' => 'Pot',
@@ -113,6 +114,11 @@ return [
     ],
     'changed_elsewhere' => 'Something was changed on another device.',
     'shed' => [
+        'unfold' => 'Show :bike',
+        'fold' => 'Fold :bike',
+        'any_day' => 'Any day: :count more',
+        'none_on' => 'no chain',
+        'pot_none' => 'empty',
         'title' => 'Shed',
         'about' => ':kind, :speeds, re-wax at :interval',
         'about_drip' => ':kind, :speeds, drip wax every :interval',
@@ -150,6 +156,8 @@ return [
         'no_pot' => 'No pot yet.',
     ],
     'chain' => [
+        'facts' => 'Figures and details',
+        'wear_ahead' => 'Wear ahead',
         'km' => 'Distance',
         'hours' => 'Hours',
         'wear' => 'Last reading',
@@ -264,6 +272,7 @@ return [
         'save' => 'Save correction',
     ],
     'pot_day' => [
+        'how' => 'Soak, rinse, powder',
         'title' => 'Plan a pot day',
         'chains' => 'Chains',
         'none' => 'No chain is ready for the pot. Strip a new one, or ride one first.',
@@ -514,6 +523,7 @@ return [
         'do' => 'Save',
     ],
     'books' => [
+        'curves' => 'Wax and grit',
         'title' => 'Books',
         'name' => 'Name',
         'prices' => 'Price list',
@@ -1522,8 +1532,11 @@ return [
         'why' => 'Dripel runs on the machine at home, and this device cannot reach it.',
         'others' => 'This page was not kept on this device. These were, and entries made there are kept until they can be sent.',
         'meanwhile' => 'Nothing is lost. No page is kept on this device yet: open Dripel once where it can be reached.',
-        'text' => 'No connection: nothing was saved.',
+        'text' => 'No connection: these figures come later.',
         'retry' => 'Try again',
+    ],
+    'few' => [
+        'more' => 'Show :count more',
     ],
     'kept' => [
         'title' => 'Kept on this device',

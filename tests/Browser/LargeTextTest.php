@@ -20,4 +20,4 @@ it('scrolls no page sideways with text at 200 %, as the person has chosen it in 
     $chromium->stop();
     $server->stop();
     expect($sideways)->toBe([])->and((float) $large)->toBeGreaterThan(40);
-})->with([1280]);
+})->with([1280, 360]);

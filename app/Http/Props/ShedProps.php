@@ -53,6 +53,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     offNote: string|null,
  *     geared: bool,
  *     best: int|null,
+ *     today: bool,
  * }
  * @phpstan-type SpareLink array{id: int, title: string}
  * @phpstan-type ShedPage array{
@@ -96,6 +97,7 @@ final readonly class ShedProps
     {
         $rails = $this->plan->rails;
         $next = $this->items();
+        $today = $this->plan->todaysBike();
 
         return [
             'spares' => array_map(
@@ -108,7 +110,7 @@ final readonly class ShedProps
                 ],
                 $this->book->inventory()->spareLinks(),
             ),
-            'rails' => array_map($this->rail(...), $rails),
+            'rails' => array_map(fn(Rail $rail) => $this->rail($rail, $today), $rails),
             'next' => array_map((new NextProps($this->translator, $this->words))->line(...), $next),
             'pot' => $this->pot(),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
@@ -182,7 +184,7 @@ final readonly class ShedProps
     }
 
     /** @return RailView */
-    private function rail(Rail $rail): array
+    private function rail(Rail $rail, ?int $today): array
     {
         $q = $this->translator->quantities;
         $fit = new FitWords($this->book, $this->translator);
@@ -239,6 +241,7 @@ final readonly class ShedProps
             'offNote' =>
                 $fitted !== null && FitNote::pinned($this->book, $fitted->chainId) ? $this->translator->say('chain.fit.pin_off') : null,
             'best' => $rail->bestHanging()?->chainId,
+            'today' => $rail->bikeId === $today,
         ];
     }
 

@@ -297,6 +297,24 @@ final class WorkshopPlan
         return $this->waiting;
     }
 
+    /**
+     * The bike that one rides today: of which most is expected, else the one that was ridden last. Null without bikes.
+     * House rule.
+     */
+    public function todaysBike(): ?int
+    {
+        $today = array_filter(array_map(fn(RidingPlan $plan) => $plan->ridden[0] ?? 0.0, $this->riding));
+        arsort($today);
+        $lastS = [];
+        foreach ($this->rails as $rail) {
+            $rides = $this->book->ridesOf($rail->bikeId);
+            $lastS[$rail->bikeId] = $rides === [] ? 0 : $rides[array_key_last($rides)]->moment->unixS;
+        }
+        arsort($lastS);
+
+        return array_key_first($today) ?? array_key_first($lastS);
+    }
+
     /** How sure it is, week by week of what each bike was ridden before. */
     public function risk(int $runs = PlanRiskInput::RUNS): PlanRiskResult
     {

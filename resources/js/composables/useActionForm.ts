@@ -1,5 +1,6 @@
 import type { FormDataConvertible } from '@inertiajs/core'
 import { useForm, type InertiaForm } from '@inertiajs/vue3'
+import { samePage } from './samePage'
 import { useDraft } from './useDraft'
 import { discard, mending } from '@/offline/entries'
 import type { KeptKind } from '@/offline/kinds'
@@ -51,7 +52,8 @@ export function useActionForm<T extends Fields>(initial: T, kind?: KeptKind) {
       data: () => change(form.data()) as Record<string, unknown>,
       begin: (options) => form.submit(method, url, options),
       options: {
-        preserveScroll: true,
+        // What it leads to is read from its top.
+        preserveScroll: samePage,
         onSuccess: () => {
           if (again) void discard(again)
           finished()

@@ -1,5 +1,6 @@
 import type { FormDataConvertible, VisitOptions } from '@inertiajs/core'
 import { router } from '@inertiajs/vue3'
+import { samePage } from './samePage'
 import { newActionId } from './useActionForm'
 import { orKeep } from '@/offline/orKeep'
 
@@ -25,7 +26,7 @@ export function write(method: 'post' | 'put' | 'delete', url: string, data: Data
     data: () => sent,
     begin: (given) => router.visit(url, { ...given, method, data: sent }),
     options: {
-      preserveScroll: true,
+      preserveScroll: samePage,
       ...options,
       onSuccess: (page) => {
         answered()

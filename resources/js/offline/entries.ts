@@ -36,7 +36,7 @@ export async function readEntries(): Promise<void> {
 }
 
 /** The wall as this page or this device knows it. */
-async function rails(): Promise<RailView[]> {
+export async function knownRails(): Promise<RailView[]> {
   const shown = usePage().props.rails as RailView[] | undefined
   if (shown) return shown
   const kept = await device().then((db) => db.get('pages', '/'))
@@ -78,7 +78,7 @@ export async function keep(method: string, url: string, data: Record<string, unk
   const kind = kindOf(method, url)
   const who = here()?.stay
   if (!kind || !who) throw new Error(`${url} is not kept`)
-  const wall = await rails()
+  const wall = await knownRails()
   const touched = touches(url, data, wall)
   const plain = JSON.parse(JSON.stringify(data)) as Record<string, unknown>
   const entry: KeptEntry = {

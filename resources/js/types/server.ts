@@ -1267,6 +1267,7 @@ export interface RailView {
   offNote: string | null
   geared: boolean
   best: number | null
+  today: boolean
 }
 
 export interface RecordedDip {

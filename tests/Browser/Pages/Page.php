@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser\Pages;
 
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy as By;
@@ -29,12 +30,28 @@ class Page
 
     public function click(string $part): static
     {
-        $this->steadily(function () use ($part): void {
+        $this->unfold($part)->steadily(function () use ($part): void {
             $element = $this->driver->wait(self::PATIENCE_S, 50)->until(Until::elementToBeClickable($this->by($part)));
             // As a person does: not under the header, nor under the bar at the foot.
             $this->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
             $element->click();
         });
+
+        return $this;
+    }
+
+    /** Opens what a part is folded into: on the phone much is a line until it is tapped. */
+    private function unfold(string $part): static
+    {
+        $this->part($part);
+        $this->driver->executeScript(
+            <<<'JS'
+            for (let fold = document.querySelector(arguments[0])?.closest('details:not([open])'); fold; fold = fold.parentElement?.closest('details:not([open])'))
+                if (!document.querySelector(arguments[0])?.closest('summary') || fold !== document.querySelector(arguments[0])?.closest('details')) fold.open = true
+            JS
+            ,
+            ["[data-test=\"{$part}\"]"],
+        );
 
         return $this;
     }
@@ -124,7 +141,11 @@ class Page
             ' ',
             implode("\n", array_map(fn($e) => $e->getText(), $this->driver->findElements($this->by($part)))),
         );
-        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => str_contains($this->steadily($said), $text), "{$part} never said {$text}");
+        try {
+            $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => str_contains($this->steadily($said), $text));
+        } catch (TimeoutException) {
+            throw new TimeoutException("{$part} never said {$text}, but: {$this->steadily($said)}");
+        }
 
         return $this;
     }
@@ -207,6 +228,47 @@ class Page
                 ,
             ),
         );
+    }
+
+    /** @return list<string> whatever can be pressed and is smaller than a thumb in a glove, 44 px; links within a sentence are as its text */
+    public function smallTargets(): array
+    {
+        return $this->driver->executeScript(
+            <<<'JS'
+            const PRESSED = 'a[href], button, input, select, textarea, summary, label, [role=tab], [role=button], [tabindex]:not([tabindex="-1"])'
+            const dialog = document.querySelector('.v-overlay--active[role="dialog"]')
+            const alone = (link) => !link.closest('p') || link.closest('p').innerText.trim() === link.innerText.trim()
+            return [...(dialog ?? document).querySelectorAll(PRESSED)]
+                .filter((one) => one.checkVisibility({ visibilityProperty: true }) && !one.disabled && !one.closest('.sr, .skip, [aria-hidden=true]'))
+                .filter((one) => !(one.matches('label') && !one.querySelector('input')) && (!one.matches('a') || alone(one)))
+                .map((one) => [one, (one.matches('input, textarea, select') ? one.closest('.v-field, .v-selection-control, .v-input, label') : null) ?? one])
+                .map(([one, area]) => [one, area.getBoundingClientRect()])
+                .filter(([, area]) => area.width > 0 && area.height > 0 && (area.width < 43.5 || area.height < 43.5))
+                .map(([one, area]) => `${one.dataset.test || one.name || one.innerText || one.outerHTML.slice(0, 80)} ${Math.round(area.width)}x${Math.round(area.height)}`)
+            JS
+            ,
+        );
+    }
+
+    /** Whether what the page is for can be pressed with a thumb, without scrolling: in the lower half of the screen. */
+    public function primaryWithinReach(): bool
+    {
+        return (bool) $this->driver->executeScript(
+            <<<'JS'
+            const own = [...document.querySelectorAll('main .at-hand .v-btn, main .in-sight .v-btn, main .page > form .v-btn.bg-primary')].filter((one) => one.checkVisibility())
+            const all = own.length ? own : [...document.querySelectorAll('[data-test=add], .v-btn.bg-primary')]
+            return all.some((one) => {
+                const { top, bottom } = one.getBoundingClientRect()
+                return top >= innerHeight / 2 && bottom <= innerHeight
+            })
+            JS
+            ,
+        );
+    }
+
+    public function height(): int
+    {
+        return (int) $this->driver->executeScript('return document.documentElement.scrollHeight');
     }
 
     public function scrollsSideways(): bool

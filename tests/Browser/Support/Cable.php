@@ -34,7 +34,13 @@ final class Cable
 
     public function mend(): void
     {
-        $this->process = new Process(['node', __DIR__ . '/cable.mjs', (string) $this->port, (string) $this->appPort], null, null, null, null);
+        $this->process = new Process(
+            ['node', __DIR__ . '/cable.mjs', (string) $this->port, (string) $this->appPort],
+            null,
+            null,
+            null,
+            null,
+        );
         $this->process->start();
         Ports::await($this->port);
     }

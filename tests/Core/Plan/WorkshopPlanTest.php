@@ -402,3 +402,38 @@ it('rides an event on the chain that is kept for it, and spares the others that 
         ->and($plan->chainIds())
         ->toBe([1, 2]);
 });
+
+it('takes the bike of today for the one of which most is expected, else for the one ridden last', function (): void {
+    // Written down for the weekend; on a Wednesday nobody expects a ride.
+    [, $wednesday] = planOf();
+    [, $saturday] = planOf(now: '2026-11-28 08:00');
+    expect([$wednesday->todaysBike(), $saturday->todaysBike()])->toBe([1, 1]);
+    $at = fn(string $time): Moment => new Moment((int) strtotime("{$time} UTC"));
+    $nowS = (int) strtotime('2026-11-25 12:00 UTC');
+    $plan = function (array $weeks) use ($at, $nowS): WorkshopPlan {
+        $zone = new DateTimeZone('UTC');
+        $setting = fn(SettingKey $key, int $of, mixed $value) => new DatedSetting($key, $of, new Moment(0), $value);
+        $book = new Book(
+            [1, 2],
+            [1, 2],
+            new Settings([
+                $setting(SettingKey::ChainHome, 1, 1),
+                $setting(SettingKey::ChainHome, 2, 2),
+                ...array_map(fn(int $bike) => $setting(SettingKey::WeekWinter, $bike, $weeks[$bike]), array_keys($weeks)),
+            ]),
+            [new Fitting(1, $at('2026-11-01 08:00'), 1, 1), new Fitting(2, $at('2026-11-01 08:00'), 2, 2)],
+            [
+                new Ride(1, $at('2026-11-20 09:00'), 2, 30.0, null, Condition::Dry),
+                new Ride(2, $at('2026-11-24 09:00'), 1, 30.0, null, Condition::Dry),
+            ],
+            [new Dip(1, $at('2026-10-31 08:00'), 1), new Dip(2, $at('2026-10-31 08:00'), 2)],
+        );
+
+        return WorkshopPlan::of($book, Rail::all($book, $nowS, $zone), new PlanTerms(7, [4], true), [], $nowS, $zone, []);
+    };
+    $none = [0, 0, 0, 0, 0, 0, 0];
+    expect([
+        $plan([1 => $none, 2 => $none])->todaysBike(),
+        $plan([1 => [0, 0, 10, 0, 0, 0, 0], 2 => [0, 0, 25, 0, 0, 0, 0]])->todaysBike(),
+    ])->toBe([1, 2]);
+});

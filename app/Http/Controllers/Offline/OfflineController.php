@@ -46,7 +46,22 @@ final class OfflineController extends Controller
                 fn(OpenJob $job) => ['url' => "/jobs/{$job->id}", 'title' => (new JobWords($translator))->title($job)],
                 $openJobs($current->workshop()),
             ),
-            ...array_map(fn(int $id) => ['url' => "/chains/{$id}", 'title' => $translator->names->fullChain($id)], array_values($inUse)),
+            ...array_merge(
+                ...array_map(
+                    fn(int $id) => [
+                        ['url' => "/chains/{$id}", 'title' => $translator->names->fullChain($id)],
+                        ...$book->chain($id, $translator->nowS)->dryness->wet()
+                            ? [
+                                [
+                                    'url' => "/chains/{$id}/wet",
+                                    'title' => "{$translator->names->fullChain($id)}, {$translator->say('ui.wet.dry_title')}",
+                                ],
+                            ]
+                            : [],
+                    ],
+                    array_values($inUse),
+                ),
+            ),
         ]);
     }
 

@@ -191,7 +191,7 @@ const save = () => submit('post', '/arrive')
       </section>
       <p class="muted small">{{ t('arrive.empty_is_unknown') }}</p>
       <p v-for="[field, message] in others" :key="field" class="ember" role="alert">{{ message }}</p>
-      <div class="row foot">
+      <div class="row foot at-hand">
         <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{ t('arrive.do') }}</v-btn>
         <Link href="/">{{ t('verbs.cancel') }}</Link>
       </div>

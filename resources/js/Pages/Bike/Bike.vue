@@ -157,7 +157,7 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
         <TickBox v-if="bike !== null" v-model="form.also_past" :label="t('bike.past')" :hint="t('bike.past_hint')" persistent-hint />
         <ChangesPreview v-if="preview?.chains.length" :chains="preview.chains" />
         <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
-        <div class="row">
+        <div class="row at-hand">
           <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
             bike === null ? t('bike.new') : t('verbs.save')
           }}</v-btn>

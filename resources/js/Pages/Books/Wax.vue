@@ -5,6 +5,7 @@ import BooksTabs from '@/components/books/BooksTabs.vue'
 import LineChart from '@/components/charts/LineChart.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
+import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 import type { WaxBooksPage } from '@/types/server'
@@ -27,10 +28,11 @@ const remove = (type: string, id: number) => write('delete', `/entries/${type}/$
         <p>
           <b>{{ pot.holds }}</b> <span class="muted">{{ pot.about }}</span>
         </p>
-        <div v-if="pot.wax && pot.dirt" class="pair">
-          <LineChart :chart="pot.wax" :high="200" />
-          <LineChart :chart="pot.dirt" :high="200" />
-        </div>
+        <PhoneFold v-if="pot.wax && pot.dirt" :title="t('books.curves')"
+          ><div class="pair">
+            <LineChart :chart="pot.wax" :high="200" />
+            <LineChart :chart="pot.dirt" :high="200" /></div
+        ></PhoneFold>
         <BookEntries
           :title="t('books.entries', { count: pot.entries.length })"
           :entries="pot.entries"

@@ -19,6 +19,7 @@ import AppShell from '@/components/layout/AppShell.vue'
 import NotCounted from '@/components/shed/NotCounted.vue'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
+import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import type { ChainPage, ForecastView, OpeningView } from '@/types/server'
 
@@ -132,44 +133,48 @@ useKeys({
             <v-btn data-test="details" @click="form = 'edit'">{{ t('chain.details') }}</v-btn>
             <v-btn data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
           </div>
-          <WearForecast v-if="forecast && !retired" :forecast="forecast" />
+          <PhoneFold v-if="forecast && !retired" :title="t('chain.wear_ahead')" test="fold-forecast"
+            ><WearForecast :forecast="forecast"
+          /></PhoneFold>
           <LifeStory v-if="retired" :story="story" />
         </div>
-        <dl>
-          <div v-for="fact in facts" :key="fact.name">
-            <dt>{{ fact.name }}</dt>
-            <dd>
-              {{ fact.value }}
-              <button
-                v-if="fact.why"
-                type="button"
-                class="as-link quiet"
-                :aria-label="`${fact.name}: ${t('chain.why')}`"
-                :data-test="`why-${fact.why}`"
-                @click="figure = fact.why">
-                {{ t('chain.why') }}
-              </button>
-            </dd>
-          </div>
-          <div v-for="fact in about" :key="fact.name">
-            <dt>{{ fact.name }}</dt>
-            <dd>{{ fact.value }}</dd>
-          </div>
-          <div v-if="link" data-test="link">
-            <dt>{{ t('parts.quick_link') }}</dt>
-            <dd :class="{ ember: link.usedUp }">
-              {{ link.figure }}
-              <button
-                v-if="here.mayWrite && link.opening"
-                type="button"
-                class="as-link quiet"
-                data-test="correct-link"
-                @click="correcting = { opening: link.opening, kind: 'link' }">
-                {{ t('opening.correct') }}
-              </button>
-            </dd>
-          </div>
-        </dl>
+        <PhoneFold :title="t('chain.facts')" test="fold-facts"
+          ><dl>
+            <div v-for="fact in facts" :key="fact.name">
+              <dt>{{ fact.name }}</dt>
+              <dd>
+                {{ fact.value }}
+                <button
+                  v-if="fact.why"
+                  type="button"
+                  class="as-link quiet"
+                  :aria-label="`${fact.name}: ${t('chain.why')}`"
+                  :data-test="`why-${fact.why}`"
+                  @click="figure = fact.why">
+                  {{ t('chain.why') }}
+                </button>
+              </dd>
+            </div>
+            <div v-for="fact in about" :key="fact.name">
+              <dt>{{ fact.name }}</dt>
+              <dd>{{ fact.value }}</dd>
+            </div>
+            <div v-if="link" data-test="link">
+              <dt>{{ t('parts.quick_link') }}</dt>
+              <dd :class="{ ember: link.usedUp }">
+                {{ link.figure }}
+                <button
+                  v-if="here.mayWrite && link.opening"
+                  type="button"
+                  class="as-link quiet"
+                  data-test="correct-link"
+                  @click="correcting = { opening: link.opening, kind: 'link' }">
+                  {{ t('opening.correct') }}
+                </button>
+              </dd>
+            </div>
+          </dl></PhoneFold
+        >
       </div>
       <ChainLife class="life" :chain="chain" :timeline="timeline" :may-write="here.mayWrite" />
     </div>

@@ -111,7 +111,7 @@ function save(strip: boolean): void {
       <DayAndTime v-if="form.state !== 'boxed'" v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
       <TickBox v-if="chosen?.canFit && rideable" v-model="form.fit" :label="t('new_chain.fit')" />
       <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
-      <div class="row">
+      <div class="row at-hand">
         <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
           t(form.state === 'boxed' ? 'new_chain.strip' : 'new_chain.title')
         }}</v-btn>

@@ -10,6 +10,7 @@ import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
+import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import type { MoneyPage } from '@/types/server'
 
@@ -65,8 +66,10 @@ const ofChains = computed(() =>
       <EmptyState v-else :text="t('money.none')" href="/books/stock#set" :verb="t('books.set_price')" />
       <template v-if="chart || years.length">
         <MoneyTable :by="t('money.by')" :kinds="kinds" :groups="[years, bikes, [all]]" />
-        <h2>{{ t('money.chains') }}</h2>
-        <MoneyTable narrow :sort="sort" :by="t('money.chain')" :groups="[ofChains, beside, [{ ...all, kinds: [] }]]" @sort="order" />
+        <PhoneFold :title="t('money.chains')">
+          <h2>{{ t('money.chains') }}</h2>
+          <MoneyTable narrow :sort="sort" :by="t('money.chain')" :groups="[ofChains, beside, [{ ...all, kinds: [] }]]" @sort="order" />
+        </PhoneFold>
         <details>
           <summary>{{ t('strip_plan.why') }}</summary>
           <p class="small">{{ t('money.worked_out') }}</p>

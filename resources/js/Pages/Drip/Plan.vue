@@ -74,7 +74,7 @@ const coats = ['1', '2', '3'].map((value) => ({ value, title: value }))
               <li v-for="line in preview.lines" :key="line">{{ line }}</li>
             </ul>
             <p v-for="message in errors" :key="message" class="ember" role="alert">{{ message }}</p>
-            <div class="row">
+            <div class="row at-hand">
               <v-btn type="submit" variant="flat" color="primary" size="large" :loading="starting" data-test="start">{{
                 t('drip.begin')
               }}</v-btn>

@@ -5,11 +5,13 @@ import FilterBar from '@/components/layout/FilterBar.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { isLooking, queryOf } from '@/composables/searchAddress'
 import { useHere } from '@/composables/useHere'
+import { useFew } from '@/composables/useFew'
 import { t } from '@/composables/useText'
 import type { HistoryPage } from '@/types/server'
 
 const props = defineProps<HistoryPage>()
 const here = useHere()
+const few = useFew(() => props.actions, 15)
 function show(page: number): void {
   router.get('/history', queryOf({ ...props.search, page }))
 }
@@ -23,7 +25,7 @@ const looking = computed(() => isLooking(props.search))
       <FilterBar v-if="months.length" url="/history" :search="search" :bikes="bikes" :chains="chains" :months="months" />
       <p v-if="!actions.length" class="muted" role="status">{{ looking ? t('filter.nothing') : t('history.none') }}</p>
       <ol>
-        <li v-for="action in actions" :key="action.id" data-test="action">
+        <li v-for="action in few.shown.value" :key="action.id" data-test="action">
           <span class="when muted">{{ action.when }}</span>
           <span class="what" :class="{ undone: action.undone }"
             >{{ action.sentence }} <span class="muted who">{{ t('history.by') }} {{ action.who }}</span></span
@@ -38,6 +40,9 @@ const looking = computed(() => isLooking(props.search))
           >
         </li>
       </ol>
+      <v-btn v-if="few.hidden.value" data-test="show-all" @click="few.all.value = true">{{
+        t('few.more', { count: few.hidden.value })
+      }}</v-btn>
       <div v-if="page > 1 || more" class="row">
         <v-btn v-if="page > 1" @click="show(page - 1)">{{ t('rides.newer') }}</v-btn>
         <v-btn v-if="more" @click="show(page + 1)">{{ t('rides.older') }}</v-btn>

@@ -34,7 +34,7 @@ const undo = () => submit('post', `/actions/${props.action.id}/undo`)
         <ChangesPreview v-if="changes.length" :chains="changes" />
         <p v-for="(message, field) in form.errors" :key="field" class="ember" role="alert">{{ message }}</p>
       </template>
-      <div class="row">
+      <div class="row at-hand">
         <v-btn v-if="!action.undone" type="submit" variant="flat" color="primary" :loading="form.processing" data-test="confirm-undo">{{
           also.length ? t('undo.also') : t('undo.do')
         }}</v-btn>

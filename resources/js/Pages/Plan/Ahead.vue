@@ -12,6 +12,7 @@ import SystemSelect from '@/components/forms/SystemSelect.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { ask } from '@/composables/usePreview'
+import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 import type { PlanChange, PlanPage, PlanView, PlanWanted } from '@/types/server'
@@ -234,48 +235,54 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
           <p class="muted small">{{ t('ahead.doubts_text') }}</p>
           <p v-for="doubt in shown.doubts" :key="doubt" data-test="doubt">{{ doubt }}</p>
         </section>
-        <section aria-labelledby="buy" data-test="shopping">
-          <h2 id="buy">{{ t('buy.title') }}</h2>
-          <p v-if="!shopping.length" class="muted small">{{ t('buy.none') }}</p>
-          <table v-else class="plain">
-            <tbody>
-              <tr v-for="item in shopping" :key="item.what + item.by + item.why">
-                <td>
-                  <b>{{ item.what }}</b>
-                </td>
-                <td class="nowrap">
-                  {{ t('buy.by') }} {{ item.by }}<b v-if="item.soon">, {{ t('buy.soon') }}</b>
-                </td>
-                <td class="muted">{{ item.why }}</td>
-                <td class="num">{{ item.cost }}</td>
-              </tr>
-            </tbody>
-          </table>
-        </section>
+        <PhoneFold :title="t('buy.title')" test="fold-buy"
+          ><section aria-labelledby="buy" data-test="shopping">
+            <h2 id="buy">{{ t('buy.title') }}</h2>
+            <p v-if="!shopping.length" class="muted small">{{ t('buy.none') }}</p>
+            <table v-else class="plain">
+              <tbody>
+                <tr v-for="item in shopping" :key="item.what + item.by + item.why">
+                  <td>
+                    <b>{{ item.what }}</b>
+                  </td>
+                  <td class="nowrap">
+                    {{ t('buy.by') }} {{ item.by }}<b v-if="item.soon">, {{ t('buy.soon') }}</b>
+                  </td>
+                  <td class="muted">{{ item.why }}</td>
+                  <td class="num">{{ item.cost }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </section></PhoneFold
+        >
         <div class="cols">
-          <section aria-labelledby="rides">
-            <h2 id="rides">{{ t('ahead.rides') }}</h2>
-            <p v-if="!rides.length" class="muted small">{{ t('ahead.no_planned') }}</p>
-            <ul>
-              <li v-for="ride in rides" :key="ride.id" class="row" data-test="planned">
-                <span>{{ ride.text }}</span>
-                <button
-                  v-if="here.mayWrite"
-                  type="button"
-                  class="as-link"
-                  :aria-label="`${t('verbs.delete')}: ${ride.text}`"
-                  @click="remove(ride.id)">
-                  {{ t('verbs.delete') }}
-                </button>
-              </li>
-            </ul>
-            <CalendarPanel :address="calendar" :may-write="here.mayWrite" />
-            <details>
-              <summary>{{ t('strip_plan.why') }}</summary>
-              <p class="small">{{ t('ahead.worked_out') }}</p>
-            </details>
-          </section>
-          <PlanTerms v-if="here.mayWrite" :terms="terms" :weekdays="weekdays" />
+          <PhoneFold :title="t('ahead.rides')" test="fold-rides"
+            ><section aria-labelledby="rides">
+              <h2 id="rides">{{ t('ahead.rides') }}</h2>
+              <p v-if="!rides.length" class="muted small">{{ t('ahead.no_planned') }}</p>
+              <ul>
+                <li v-for="ride in rides" :key="ride.id" class="row" data-test="planned">
+                  <span>{{ ride.text }}</span>
+                  <button
+                    v-if="here.mayWrite"
+                    type="button"
+                    class="as-link"
+                    :aria-label="`${t('verbs.delete')}: ${ride.text}`"
+                    @click="remove(ride.id)">
+                    {{ t('verbs.delete') }}
+                  </button>
+                </li>
+              </ul>
+              <CalendarPanel :address="calendar" :may-write="here.mayWrite" />
+              <details>
+                <summary>{{ t('strip_plan.why') }}</summary>
+                <p class="small">{{ t('ahead.worked_out') }}</p>
+              </details>
+            </section></PhoneFold
+          >
+          <PhoneFold v-if="here.mayWrite" :title="t('ahead.terms')" test="fold-terms">
+            <PlanTerms :terms="terms" :weekdays="weekdays" />
+          </PhoneFold>
         </div>
       </template>
     </div>

@@ -105,7 +105,9 @@ const nobody = computed(() => !props.bikes.length || (preview.value !== null && 
                     :aria-label="`${t('what_if.limit')} ${i + 1}`" />
                 </td>
                 <td>
-                  <input v-model="policy.drip_only" type="checkbox" :aria-label="`${t('what_if.drip')} ${i + 1}`" />
+                  <label class="tick"
+                    ><input v-model="policy.drip_only" type="checkbox" :aria-label="`${t('what_if.drip')} ${i + 1}`"
+                  /></label>
                 </td>
                 <template v-if="preview?.rows[i]">
                   <td v-for="figure in FIGURES" :key="figure" class="num">
@@ -147,6 +149,16 @@ const nobody = computed(() => !props.bikes.length || (preview.value !== null && 
 </template>
 
 <style scoped>
+.tick {
+  display: inline-grid;
+  place-items: center;
+}
+@media (max-width: 52.49em) {
+  .tick {
+    min-width: 44px;
+    min-height: 44px;
+  }
+}
 .head {
   gap: 18px;
   align-items: baseline;

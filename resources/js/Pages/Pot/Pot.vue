@@ -10,6 +10,7 @@ import PotCard from '@/components/shed/PotCard.vue'
 import JarShelf from '@/components/strip/JarShelf.vue'
 import { placeOf } from '@/composables/nextStep'
 import { useHere } from '@/composables/useHere'
+import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import type { NextStep, PotPage } from '@/types/server'
 
@@ -59,28 +60,34 @@ function act(step: NextStep): void {
             :pots="wall.pots"
             :may-write="here.mayWrite"
             @dip="dipping = true" />
-          <section v-if="works.length && here.mayWrite" aria-labelledby="works">
-            <h2 id="works">{{ t('pot.works') }}</h2>
-            <WorkList :works="works" />
-          </section>
+          <PhoneFold v-if="works.length && here.mayWrite" :title="t('pot.works')" test="fold-works">
+            <section aria-labelledby="works">
+              <h2 id="works">{{ t('pot.works') }}</h2>
+              <WorkList :works="works" />
+            </section>
+          </PhoneFold>
         </div>
         <div class="side">
-          <PotShelf
-            :pots="pots"
-            :pots-out-of-use="potsOutOfUse"
-            :choices="potChoices"
-            :units="units"
-            :forms="forms"
-            :may-write="here.mayWrite" />
-          <JarShelf
-            :jars="jars"
-            :jars-out-of-use="jarsOutOfUse"
-            :hazards="hazards"
-            :solvents="solvents"
-            :roles="roles"
-            :temperature="units.temperature"
-            :forms="forms"
-            :may-write="here.mayWrite" />
+          <PhoneFold :title="t('pot_form.title')" test="fold-pots">
+            <PotShelf
+              :pots="pots"
+              :pots-out-of-use="potsOutOfUse"
+              :choices="potChoices"
+              :units="units"
+              :forms="forms"
+              :may-write="here.mayWrite" />
+          </PhoneFold>
+          <PhoneFold :title="t('jars.title')" test="fold-jars">
+            <JarShelf
+              :jars="jars"
+              :jars-out-of-use="jarsOutOfUse"
+              :hazards="hazards"
+              :solvents="solvents"
+              :roles="roles"
+              :temperature="units.temperature"
+              :forms="forms"
+              :may-write="here.mayWrite" />
+          </PhoneFold>
         </div>
       </div>
     </div>

@@ -17,6 +17,7 @@ import PotWatts from '@/components/pot/PotWatts.vue'
 import PotDayOrder from '@/components/pot/PotDayOrder.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
+import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import type { PotDayChain, PotDayPage, PotDayPlanView } from '@/types/server'
 
@@ -182,7 +183,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               <p v-if="preview.unmeasured">{{ preview.unmeasured }}</p>
               <PotWatts v-if="!preview.powerSaid && form.pot_id" :pot="form.pot_id" @kept="again" />
             </section>
-            <div class="row buttons">
+            <div class="row buttons at-hand">
               <v-btn type="submit" variant="flat" color="primary" :loading="starting" :disabled="preview.forbidden" data-test="begin">{{
                 t('pot_day.begin')
               }}</v-btn>
@@ -196,14 +197,16 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
         </div>
         <div v-if="preview" class="below">
           <div class="pair">
-            <section aria-labelledby="meets">
-              <h2 id="meets">{{ t('pot_day.meets') }}</h2>
-              <PotDayOrder v-model="form.order" :dips="preview.dips" />
-            </section>
-            <section aria-labelledby="curve">
-              <h2 id="curve">{{ t('pot_day.curve') }}</h2>
-              <LineChart :chart="preview.bath" />
-            </section>
+            <PhoneFold :title="t('pot_day.meets')" test="fold-order"
+              ><section aria-labelledby="meets">
+                <h2 id="meets">{{ t('pot_day.meets') }}</h2>
+                <PotDayOrder v-model="form.order" :dips="preview.dips" /></section
+            ></PhoneFold>
+            <PhoneFold :title="t('pot_day.curve')" test="fold-curve"
+              ><section aria-labelledby="curve">
+                <h2 id="curve">{{ t('pot_day.curve') }}</h2>
+                <LineChart :chart="preview.bath" /></section
+            ></PhoneFold>
           </div>
           <PotDayCard :steps="preview.steps" :layout="preview.layout" />
           <details>

@@ -16,12 +16,14 @@ import TrackDrop from '@/components/ride/TrackDrop.vue'
 import { queryOf } from '@/composables/searchAddress'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
+import { useFew } from '@/composables/useFew'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 import type { RideView, RidePage } from '@/types/server'
 
 const props = defineProps<RidePage>()
 const here = useHere()
+const few = useFew(() => props.rides, 10)
 const open = ref(false)
 const editing = ref<RideView | null>(null)
 const splitting = ref<RideView | null>(null)
@@ -141,7 +143,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
           </tr>
         </thead>
         <tbody>
-          <tr v-for="ride in rides" :key="ride.id" data-test="ride" :class="{ estimated: ride.estimated }">
+          <tr v-for="ride in few.shown.value" :key="ride.id" data-test="ride" :class="{ estimated: ride.estimated }">
             <td>
               <input
                 v-if="here.mayWrite && !ride.estimated"
@@ -182,6 +184,9 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
           </tr>
         </tbody>
       </table>
+      <v-btn v-if="few.hidden.value" data-test="show-all" @click="few.all.value = true">{{
+        t('few.more', { count: few.hidden.value })
+      }}</v-btn>
       <div v-if="pages > 1" class="row pages">
         <v-btn v-if="page > 1" @click="show({ page: page - 1 })">{{ t('rides.newer') }}</v-btn>
         <v-btn v-if="page < pages" @click="show({ page: page + 1 })">{{ t('rides.older') }}</v-btn>

@@ -148,7 +148,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
             </div>
             <TickBox v-model="form.also_past" :label="t('settings.past')" />
           </div>
-          <div v-if="here.mayWrite" class="row">
+          <div v-if="here.mayWrite" class="row at-hand">
             <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
               t('settings.save')
             }}</v-btn>

@@ -24,7 +24,9 @@ import { chainDrag, useChainDrag } from '@/composables/useChainDrag'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
+import { usePhone } from '@/composables/usePhone'
 import { swap, write } from '@/composables/useWrite'
+import { wantedForm } from '@/composables/wantedForm'
 import { mending } from '@/offline/entries'
 import type { NextStep, ShedPage } from '@/types/server'
 
@@ -33,7 +35,8 @@ const here = useHere()
 
 type Form = RailVerb | 'dip' | 'retire' | 'choose_bike'
 const form = ref<Form | null>(null)
-const bike = ref<number | null>(props.rails[0]?.id ?? null)
+const phone = usePhone()
+const bike = ref<number | null>((props.rails.find((one) => one.today) ?? props.rails[0])?.id ?? null)
 const chain = ref<{ id: number; name: string } | null>(null)
 const wanted = ref<number | null>(null)
 // Why a chain that was dragged or proposed did not go on.
@@ -62,6 +65,12 @@ watch(
   () => (list.value = proposed()),
 )
 
+// Whatever is chosen stands open, too.
+const ordered = computed(() => (phone.value ? [...props.rails].sort((one, other) => Number(other.today) - Number(one.today)) : props.rails))
+const unfolded = ref<number[]>(bike.value === null ? [] : [bike.value])
+function fold(id: number): void {
+  unfolded.value = unfolded.value.includes(id) ? unfolded.value.filter((other) => other !== id) : [...unfolded.value, id]
+}
 // The first steps stay until they are done, or hidden on this device; Help shows them again.
 const hasChains = computed(() => props.rails.some((other) => other.fitted || other.hanging.length))
 const hidden = useLocalStorage('dripel.steps.hidden', false)
@@ -136,7 +145,15 @@ function mend(): void {
   form.value =
     ({ ride: 'ride', swap: 'swap', reading: 'measure', loud: 'loud', topup: 'topup', dip: 'dip' } as const)[entry.kind as 'ride'] ?? null
 }
+function openWanted(): void {
+  const asked = wantedForm.value
+  if (!asked || !here.value.mayWrite) return
+  wantedForm.value = null
+  open(asked.verb, asked.bike ?? rail.value?.id ?? 0)
+}
 onMounted(mend)
+onMounted(openWanted)
+watch(wantedForm, openWanted)
 watch(mending, mend)
 watch(form, (open) => open === null && (mending.value = null))
 function retire(worn: { id: number; name: string }): void {
@@ -170,7 +187,7 @@ useKeys({
   <AppShell :title="t('shed.title')" at="shed">
     <h1 class="sr">{{ t('shed.title') }}</h1>
     <p v-if="problem" class="problem ember" role="alert" data-test="shed-problem">{{ problem }}</p>
-    <DemoGuide v-if="here.demo" />
+    <DemoGuide v-if="here.demo && !phone" />
     <FirstSteps
       v-if="rails.length && here.mayWrite && steps"
       :big="false"
@@ -180,13 +197,25 @@ useKeys({
       :may-write="here.mayWrite"
       @hide="hideSteps" />
     <div v-if="rails.length" class="shed">
+      <NextPanel
+        v-if="phone"
+        class="first"
+        :title="t('shed.next')"
+        :empty="t('shed.next_empty')"
+        :lines="next"
+        :may-write="here.mayWrite"
+        @act="act" />
       <div>
+        <!-- On the phone the bike of today stands open, the others are a line each. -->
         <BikeRail
-          v-for="other in rails"
+          v-for="other in ordered"
           :key="other.id"
           :rail="other"
           :chosen="other.id === bike"
           :may-write="here.mayWrite"
+          :folded="phone && !unfolded.includes(other.id)"
+          :may-fold="phone"
+          @fold="fold(other.id)"
           @verb="open($event, other.id)"
           @grab="(event, dragged) => grab(event, dragged.id, dragged.name)" />
         <div v-if="here.mayWrite" class="row add">
@@ -196,7 +225,13 @@ useKeys({
         </div>
       </div>
       <aside>
-        <NextPanel :title="t('shed.next')" :empty="t('shed.next_empty')" :lines="next" :may-write="here.mayWrite" @act="act" />
+        <NextPanel
+          v-if="!phone"
+          :title="t('shed.next')"
+          :empty="t('shed.next_empty')"
+          :lines="next"
+          :may-write="here.mayWrite"
+          @act="act" />
         <PotCard
           v-model="list"
           :chains="pot.chains"
@@ -206,6 +241,7 @@ useKeys({
           @dip="dip(list)" />
       </aside>
     </div>
+    <DemoGuide v-if="here.demo && phone" />
     <FirstSteps v-else big :bikes="false" :chains="false" :pots="pot.pots.length > 0" :may-write="here.mayWrite" />
     <div v-if="chainDrag.chain !== null" class="ghost" :style="{ left: `${chainDrag.x}px`, top: `${chainDrag.y}px` }">
       {{ chainDrag.label }}
@@ -291,10 +327,27 @@ aside {
   .shed {
     grid-template-columns: minmax(0, 1fr);
   }
+  .first {
+    background: var(--paper);
+    border-bottom: 1.5px solid var(--ink);
+    padding: 12px 14px 4px;
+  }
   aside {
     border-left: 0;
     border-top: 1.5px solid var(--ink);
     padding: 16px 14px 80px;
+  }
+}
+@media (max-width: 52.49em) {
+  .shed {
+    margin: 0;
+    min-height: 0;
+  }
+  .shed > div {
+    padding-bottom: 8px;
+  }
+  aside {
+    padding: 4px 14px;
   }
 }
 </style>

@@ -172,7 +172,7 @@ function start(): void {
                 </button>
               </template>
             </p>
-            <div class="row">
+            <div class="row at-hand">
               <v-btn type="submit" variant="flat" color="primary" size="large" :loading="starting" data-test="start">{{
                 t('strip_plan.start')
               }}</v-btn>
@@ -220,6 +220,11 @@ function start(): void {
 </template>
 
 <style scoped>
+@media (max-width: 52.49em) {
+  .pick.pick {
+    min-height: 44px;
+  }
+}
 .cols {
   display: grid;
   grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);

@@ -161,7 +161,7 @@ const drop = () => write('delete', `/protocols/${props.own}`)
         </li>
       </ol>
       <p v-for="[field, message] in others" :key="field" class="ember" role="alert">{{ message }}</p>
-      <div class="row">
+      <div class="row at-hand">
         <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{ t('protocol.save') }}</v-btn>
         <v-btn data-test="add-step" @click="add">{{ t('protocol.add_step') }}</v-btn>
         <v-btn v-if="own !== null" data-test="drop" @click="drop">{{ t('protocol.drop') }}</v-btn>

@@ -9,6 +9,7 @@ import InstrumentDialog from '@/components/wear/InstrumentDialog.vue'
 import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
+import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 import type { GaugePage, KeptInstrument } from '@/types/server'
@@ -45,65 +46,70 @@ onMounted(() => {
       <p v-if="bikes.length" class="muted intro">{{ t('gauge.text') }}</p>
       <div class="cols">
         <div>
-          <BikeWear
-            v-for="bike in bikes"
-            :key="bike.id"
-            :bike="bike"
-            :may-write="here.mayWrite"
-            @measure="about('measure', $event)"
-            @retire="about('retire', $event)"
-            @advice="answer(bike.id, $event)" />
+          <PhoneFold v-for="(bike, i) in bikes" :key="bike.id" :title="bike.name" :open="i === 0" :test="`fold-${bike.name}`">
+            <template #mark>
+              <b v-if="bike.chains.some((one) => one.verdict === 'retire')" class="ember">{{ t('gauge.past') }}</b>
+              <b v-else-if="bike.chains.some((one) => one.due)">{{ t('gauge.due') }}</b>
+            </template>
+            <BikeWear
+              :bike="bike"
+              :may-write="here.mayWrite"
+              @measure="about('measure', $event)"
+              @retire="about('retire', $event)"
+              @advice="answer(bike.id, $event)" />
+          </PhoneFold>
           <EmptyState v-if="!bikes.length" :text="t('gauge.none')" href="/bikes/new" :verb="t('bike.new')" />
         </div>
-        <aside>
-          <section aria-labelledby="instruments">
-            <div class="row between">
-              <h2 id="instruments">{{ t('gauge.instruments') }}</h2>
-              <v-btn v-if="here.mayWrite" size="small" data-test="add-instrument" @click="describe(null)">{{ t('gauge.add') }}</v-btn>
-            </div>
-            <p class="muted small">{{ t('gauge.instruments_text') }}</p>
-            <ul class="plain">
-              <li v-for="one in instruments" :key="String(one.id)">
-                <span
-                  ><b>{{ one.name }}</b
-                  ><span class="muted small">{{ t(`measure.${one.kind}`) }}, {{ one.about }}</span></span
-                >
-                <v-btn
-                  v-if="here.mayWrite"
-                  size="small"
-                  :aria-label="`${t('verbs.edit')}: ${one.name}`"
-                  :data-test="`edit-${one.name}`"
-                  @click="describe(one)"
-                  >{{ t('verbs.edit') }}</v-btn
-                >
-              </li>
-            </ul>
-          </section>
-          <section aria-labelledby="expected">
-            <div class="row between">
-              <h2 id="expected">{{ t('gauge.expected') }}</h2>
-              <v-btn v-if="here.mayWrite" size="small" data-test="change-expected" @click="open = 'expected'">{{
-                t('gauge.change')
-              }}</v-btn>
-            </div>
-            <ul>
-              <li v-for="point in expected.points" :key="point.interval">{{ point.text }}</li>
-            </ul>
-            <p class="muted small">{{ expected.house ? t('gauge.expected_text') : t('settings.own') }}</p>
-            <p class="small" data-test="own-chains">{{ expected.own }}</p>
-          </section>
-          <section v-if="here.mayWrite" aria-labelledby="connected">
-            <h2 id="connected">{{ t('gauge.connected') }}</h2>
-            <ConnectDevice
-              :devices="gauges"
-              url="/gauges"
-              :name-label="t('gauge.device_name')"
-              :verb="t('gauge.connect')"
-              example='{"readings": [{"sequence": 1, "value_pct": 0.32}]}'
-              reload="gauges"
-              test="gauge" />
-          </section>
-        </aside>
+        <PhoneFold :title="t('gauge.instruments')" test="fold-instruments"
+          ><aside>
+            <section aria-labelledby="instruments">
+              <div class="row between">
+                <h2 id="instruments">{{ t('gauge.instruments') }}</h2>
+                <v-btn v-if="here.mayWrite" size="small" data-test="add-instrument" @click="describe(null)">{{ t('gauge.add') }}</v-btn>
+              </div>
+              <p class="muted small">{{ t('gauge.instruments_text') }}</p>
+              <ul class="plain">
+                <li v-for="one in instruments" :key="String(one.id)">
+                  <span
+                    ><b>{{ one.name }}</b
+                    ><span class="muted small">{{ t(`measure.${one.kind}`) }}, {{ one.about }}</span></span
+                  >
+                  <v-btn
+                    v-if="here.mayWrite"
+                    size="small"
+                    :aria-label="`${t('verbs.edit')}: ${one.name}`"
+                    :data-test="`edit-${one.name}`"
+                    @click="describe(one)"
+                    >{{ t('verbs.edit') }}</v-btn
+                  >
+                </li>
+              </ul>
+            </section>
+            <section aria-labelledby="expected">
+              <div class="row between">
+                <h2 id="expected">{{ t('gauge.expected') }}</h2>
+                <v-btn v-if="here.mayWrite" size="small" data-test="change-expected" @click="open = 'expected'">{{
+                  t('gauge.change')
+                }}</v-btn>
+              </div>
+              <ul>
+                <li v-for="point in expected.points" :key="point.interval">{{ point.text }}</li>
+              </ul>
+              <p class="muted small">{{ expected.house ? t('gauge.expected_text') : t('settings.own') }}</p>
+              <p class="small" data-test="own-chains">{{ expected.own }}</p>
+            </section>
+            <section v-if="here.mayWrite" aria-labelledby="connected">
+              <h2 id="connected">{{ t('gauge.connected') }}</h2>
+              <ConnectDevice
+                :devices="gauges"
+                url="/gauges"
+                :name-label="t('gauge.device_name')"
+                :verb="t('gauge.connect')"
+                example='{"readings": [{"sequence": 1, "value_pct": 0.32}]}'
+                reload="gauges"
+                test="gauge" />
+            </section></aside
+        ></PhoneFold>
       </div>
     </div>
     <template v-if="here.mayWrite">

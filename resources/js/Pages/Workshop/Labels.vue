@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import QRCode from 'qrcode'
-import { onMounted, ref } from 'vue'
+import { nextTick, onMounted, ref } from 'vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import { useFew } from '@/composables/useFew'
 import { t } from '@/composables/useText'
 import type { LabelsPage } from '@/types/server'
 
@@ -14,7 +15,13 @@ onMounted(async () => {
   )
   codes.value = Object.fromEntries(drawn)
 })
-const print = () => window.print()
+const few = useFew(() => props.tags, 4)
+// Paper takes all of them.
+async function print(): Promise<void> {
+  few.all.value = true
+  await nextTick()
+  window.print()
+}
 </script>
 
 <template>
@@ -28,7 +35,7 @@ const print = () => window.print()
       <p class="muted note">{{ tags.length ? t('labels.text') : t('labels.none') }}</p>
       <p v-if="tags.length && !reachable" class="caution note">{{ t('labels.not_reachable') }}</p>
       <div class="tags">
-        <article v-for="tag in tags" :key="tag.id" class="tag" data-test="tag">
+        <article v-for="tag in few.shown.value" :key="tag.id" class="tag" data-test="tag">
           <span class="hole" aria-hidden="true" />
           <div class="face">
             <b class="letter">{{ tag.letter }}</b>
@@ -39,6 +46,9 @@ const print = () => window.print()
           <div class="code" role="img" :aria-label="tag.url" v-html="codes[tag.id]" />
         </article>
       </div>
+      <v-btn v-if="few.hidden.value" class="hold" data-test="show-all" @click="few.all.value = true">{{
+        t('few.more', { count: few.hidden.value })
+      }}</v-btn>
       <div class="tags">
         <article v-for="bike in bikes" :key="bike.id" class="bench" data-test="bench-label">
           <span class="bike wide">{{ bike.name }}</span>

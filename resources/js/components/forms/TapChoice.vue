@@ -71,6 +71,7 @@ small {
   }
   label {
     min-height: 44px;
+    min-width: 44px;
     display: grid;
     align-content: center;
   }

@@ -59,6 +59,11 @@ function say(day: number, km: string): void {
   gap: 6px;
   max-width: 520px;
 }
+@media (max-width: 52.49em) {
+  .week {
+    gap: 2px;
+  }
+}
 label {
   display: grid;
   gap: 2px;

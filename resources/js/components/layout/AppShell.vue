@@ -1,16 +1,28 @@
 <script setup lang="ts">
 import { Head, Link, router, usePage } from '@inertiajs/vue3'
-import { mdiCogOutline, mdiDotsVertical, mdiHelpCircleOutline, mdiHistory, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import {
+  mdiCogOutline,
+  mdiDotsVertical,
+  mdiHelpCircleOutline,
+  mdiHistory,
+  mdiNotebookOutline,
+  mdiRuler,
+  mdiWeatherNight,
+  mdiWhiteBalanceSunny,
+} from '@mdi/js'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
+import AddSheet from './AddSheet.vue'
 import CommandLine from './CommandLine.vue'
 import DoneBar from './DoneBar.vue'
 import KeptBar from './KeptBar.vue'
 import KeysDialog from './KeysDialog.vue'
 import TermsNote from './TermsNote.vue'
+import ThumbBar from './ThumbBar.vue'
 import { useDayNight } from '@/composables/useDayNight'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
+import { usePhone } from '@/composables/usePhone'
 import { useReminders } from '@/composables/useReminders'
 import { useRevision } from '@/composables/useRevision'
 import { t } from '@/composables/useText'
@@ -28,6 +40,8 @@ const moved = useRevision()
 useReminders()
 const keysOpen = ref(false)
 const lineOpen = ref(false)
+const addOpen = ref(false)
+const phone = usePhone()
 const content = ref<HTMLElement | null>(null)
 const doneBar = ref<InstanceType<typeof DoneBar> | null>(null)
 const places = computed(() => [
@@ -65,12 +79,11 @@ function signOut(): void {
 
 const SEND_EVERY_MS = 5000
 const shown = usePage()
-// A phone is what is taken to where there is no network.
-const phone = () => window.matchMedia('(max-width: 52.49em)').matches
 onMounted(async () => {
   await readEntries()
   await send()
-  if (phone() && !offline.value) await fetchAhead(shown as never).catch(() => undefined)
+  // A phone is what is taken to where there is no network.
+  if (phone.value && !offline.value) await fetchAhead(shown as never).catch(() => undefined)
 })
 useIntervalFn(() => void send(), SEND_EVERY_MS)
 </script>
@@ -87,19 +100,19 @@ useIntervalFn(() => void send(), SEND_EVERY_MS)
         </svg>
         <span class="word">Dripel</span>
       </Link>
-      <nav :aria-label="t('nav.main')">
+      <nav v-if="!phone" :aria-label="t('nav.main')">
         <Link
           v-for="place in places"
           :key="place.name"
           :href="place.href"
-          :class="{ on: place.name === at, desk: place.name === 'books' }"
+          :class="{ on: place.name === at }"
           :aria-current="place.name === at ? 'page' : undefined"
           :data-test="`nav-${place.name}`"
           >{{ place.title }}</Link
         >
       </nav>
       <span class="grow" />
-      <span class="where desk">{{ here.workshop }}</span>
+      <span class="where">{{ here.workshop }}</span>
       <button v-if="here.mayWrite" type="button" class="line" data-test="command" :aria-label="t('command.title')" @click="lineOpen = true">
         <kbd>/</kbd><span class="desk">{{ t('command.title') }}</span>
       </button>
@@ -113,7 +126,14 @@ useIntervalFn(() => void send(), SEND_EVERY_MS)
             :prepend-icon="light === 'day' ? mdiWeatherNight : mdiWhiteBalanceSunny"
             data-test="light"
             @click="toggle" />
-          <v-list-item class="phone" :title="t('nav.books')" data-test="menu-books" @click="router.visit('/books')" />
+          <template v-if="phone">
+            <v-list-item :title="t('nav.gauge')" :prepend-icon="mdiRuler" data-test="menu-gauge" @click="router.visit('/gauge')" />
+            <v-list-item
+              :title="t('nav.books')"
+              :prepend-icon="mdiNotebookOutline"
+              data-test="menu-books"
+              @click="router.visit('/books')" />
+          </template>
           <v-list-item
             v-for="page in more"
             :key="page.name"
@@ -138,6 +158,8 @@ useIntervalFn(() => void send(), SEND_EVERY_MS)
       <div ref="content"><slot /></div>
       <TermsNote :of="content" />
     </main>
+    <ThumbBar v-if="phone" :at="at" :may-write="here.mayWrite" @add="addOpen = true" />
+    <AddSheet v-if="addOpen" v-model="addOpen" />
     <DoneBar ref="doneBar" />
     <KeysDialog v-model="keysOpen" />
     <CommandLine v-if="lineOpen" v-model="lineOpen" />
@@ -215,9 +237,6 @@ nav a.on {
   border: 1.5px solid var(--ink);
   border-radius: 3px;
 }
-.phone {
-  display: none;
-}
 .moved {
   display: flex;
   gap: 12px;
@@ -245,32 +264,27 @@ main {
 @media (max-width: 52.49em) {
   .top {
     position: static;
-    padding: 0 4px 0 12px;
+    padding: 0 4px 0 0;
   }
   .mark {
-    margin-right: 4px;
+    margin-right: 0;
+    min-width: 44px;
+    min-height: 44px;
+    justify-content: center;
   }
   .word {
     display: none;
   }
-  nav {
-    flex: 1;
-    gap: 0;
-    justify-content: space-between;
+  .where {
+    min-width: 0;
+    overflow-wrap: anywhere;
   }
-  nav a {
-    padding: 0 5px;
-    min-height: 52px;
-    font-size: var(--type-2);
+  .line {
+    min-width: 44px;
+    justify-content: center;
   }
-  .grow {
-    display: none;
-  }
-  nav a.desk {
-    display: none;
-  }
-  .phone {
-    display: block;
+  main {
+    padding-bottom: calc(var(--thumb) + 16px);
   }
 }
 </style>

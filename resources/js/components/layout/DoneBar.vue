@@ -3,6 +3,7 @@ import { usePage } from '@inertiajs/vue3'
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { lastPressY } from '@/composables/lastPress'
 import { told } from '@/composables/told'
+import { PHONE } from '@/composables/usePhone'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 
@@ -36,7 +37,7 @@ defineExpose({ undo })
 const top = ref<string | undefined>()
 function place(): void {
   const pressedY = lastPressY()
-  const desk = window.matchMedia('(min-width: 52.5em)').matches
+  const desk = !window.matchMedia(PHONE).matches
   top.value = desk && pressedY !== null ? `${Math.min(Math.max(pressedY + 28, 66), window.innerHeight - 66)}px` : undefined
 }
 // Three words a second, for those who read slowly.
@@ -120,8 +121,12 @@ kbd {
   border-color: currentColor;
 }
 @media (max-width: 52.49em) {
+  .hold {
+    bottom: calc(var(--thumb) + 10px);
+  }
   button {
     min-height: 44px;
+    min-width: 44px;
   }
 }
 </style>

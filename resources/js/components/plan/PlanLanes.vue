@@ -249,6 +249,16 @@ const at = (date: string) => (held.value?.from === date ? held.value.to : date)
   touch-action: none;
   z-index: 2;
 }
+@media (max-width: 52.49em) {
+  .scroll {
+    padding-top: 18px;
+  }
+  .pot {
+    min-height: 44px;
+    min-width: 44px;
+    top: -16px;
+  }
+}
 .pot.chosen {
   border-color: var(--ink);
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import type { Choice, PotDayChain } from '@/types/server'
 
@@ -22,25 +23,27 @@ const soaks = [
         >{{ chain.word }}<template v-if="chain.detail">, {{ chain.detail }}</template></span
       >
     </label>
-    <div v-if="taken.includes(chain.id)" class="how">
-      <v-select
-        v-model="first"
-        :items="soaks"
-        density="compact"
-        hide-details
-        :aria-label="`${chain.name}: ${t('pot_day.first')}`"
-        :data-test="`soak-${chain.name}`" />
-      <v-select
-        v-if="chain.waxed"
-        v-model="rinse"
-        :items="rinses"
-        density="compact"
-        hide-details
-        :aria-label="`${chain.name}: ${t('pot_day.before')}`"
-        :data-test="`rinse-${chain.name}`" />
-      <label class="small"><input v-model="powder" type="checkbox" :value="chain.id" />{{ t('pot_day.powder') }}</label>
-      <p v-if="chain.onBike" class="small on-bike">{{ t('pot_day.on_bike') }}</p>
-    </div>
+    <PhoneFold v-if="taken.includes(chain.id)" :title="t('pot_day.how')">
+      <div class="how">
+        <v-select
+          v-model="first"
+          :items="soaks"
+          density="compact"
+          hide-details
+          :aria-label="`${chain.name}: ${t('pot_day.first')}`"
+          :data-test="`soak-${chain.name}`" />
+        <v-select
+          v-if="chain.waxed"
+          v-model="rinse"
+          :items="rinses"
+          density="compact"
+          hide-details
+          :aria-label="`${chain.name}: ${t('pot_day.before')}`"
+          :data-test="`rinse-${chain.name}`" />
+        <label class="small"><input v-model="powder" type="checkbox" :value="chain.id" />{{ t('pot_day.powder') }}</label>
+        <p v-if="chain.onBike" class="small on-bike">{{ t('pot_day.on_bike') }}</p>
+      </div>
+    </PhoneFold>
   </div>
 </template>
 
@@ -54,7 +57,7 @@ const soaks = [
   grid-template-columns: auto auto minmax(0, 1fr);
   gap: 10px;
   align-items: center;
-  min-height: 36px;
+  min-height: 44px;
   cursor: pointer;
 }
 input {
@@ -83,6 +86,9 @@ input {
   .how {
     grid-template-columns: 1fr 1fr;
     padding-left: 0;
+  }
+  .how label {
+    min-height: 44px;
   }
 }
 </style>

@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3'
 import { computed } from 'vue'
 import ChainForPot from '@/components/pot/ChainForPot.vue'
+import { usePhone } from '@/composables/usePhone'
 import { t } from '@/composables/useText'
 import type { PotDayChain, PotDayPage } from '@/types/server'
 
@@ -22,6 +23,7 @@ const usable = computed(() => props.chains.filter((chain) => !chain.refusal))
 const waiting = computed(() => usable.value.filter((chain) => chain.proposed || props.chosen.includes(chain.id)))
 const others = computed(() => usable.value.filter((chain) => !waiting.value.includes(chain)))
 const refused = computed(() => props.chains.filter((chain) => chain.refusal && chain.refusal.code !== 'retired'))
+const phone = usePhone()
 </script>
 
 <template>
@@ -50,7 +52,7 @@ const refused = computed(() => props.chains.filter((chain) => chain.refusal && c
         :rinses="rinses" />
     </details>
     <p v-if="problem" class="ember" role="alert" data-test="chains-problem">{{ problem }}</p>
-    <details v-if="refused.length" :open="refused.some((chain) => chain.refusal?.code === 'measure')">
+    <details v-if="refused.length" :open="!phone && refused.some((chain) => chain.refusal?.code === 'measure')">
       <summary>{{ t('pot_day.show_refused') }}</summary>
       <p v-for="chain in refused" :key="chain.id" class="small refused" :data-test="`refused-${chain.name}`">
         {{ chain.refusal?.text }}

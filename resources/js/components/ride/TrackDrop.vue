@@ -98,6 +98,13 @@ label {
   text-decoration: underline;
   text-underline-offset: 3px;
 }
+@media (max-width: 52.49em) {
+  .drop label {
+    min-height: 44px;
+    display: flex;
+    align-items: center;
+  }
+}
 label:focus-within {
   outline: 2.5px solid var(--ink);
   outline-offset: 2px;

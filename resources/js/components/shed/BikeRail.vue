@@ -1,17 +1,25 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
-import { mdiDotsHorizontal } from '@mdi/js'
+import { mdiChevronDown, mdiChevronUp, mdiDotsHorizontal } from '@mdi/js'
 import ChainRun from '@/components/chain/ChainRun.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import HangingChain from './HangingChain.vue'
 import NotCounted from './NotCounted.vue'
 import { chainDrag } from '@/composables/useChainDrag'
+import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import type { ChainView, RailView } from '@/types/server'
 
 export type RailVerb = 'swap' | 'ride' | 'topup' | 'measure' | 'loud' | 'catch_up' | 'correct'
-const props = defineProps<{ rail: RailView; chosen: boolean; mayWrite: boolean }>()
-const emit = defineEmits<{ verb: [verb: RailVerb]; grab: [event: PointerEvent, chain: ChainView] }>()
+const props = defineProps<{ rail: RailView; chosen: boolean; mayWrite: boolean; folded: boolean; mayFold: boolean }>()
+const emit = defineEmits<{ verb: [verb: RailVerb]; grab: [event: PointerEvent, chain: ChainView]; fold: [] }>()
+const here = useHere()
+const short = () =>
+  props.rail.leftNumber === null
+    ? (props.rail.fitted?.word ?? t('shed.none_on'))
+    : /^[\d.,]+$/.test(props.rail.leftNumber)
+      ? `${props.rail.leftNumber} ${here.value.distanceUnit}`
+      : props.rail.leftNumber
 const verbs = (): RailVerb[] =>
   props.rail.fitted
     ? [...(props.rail.hanging.length ? (['swap'] as const) : []), 'ride', 'topup', 'measure', 'loud']
@@ -19,7 +27,28 @@ const verbs = (): RailVerb[] =>
 </script>
 
 <template>
-  <section class="rail" :class="{ chosen }" :aria-labelledby="`bike-${rail.id}`" :data-test="`rail-${rail.name}`">
+  <section v-if="folded" class="line" :data-test="`rail-${rail.name}`">
+    <button
+      type="button"
+      :aria-label="`${t('shed.unfold', { bike: rail.name })}: ${rail.leftNumber ?? ''} ${rail.fitted ? rail.leftWords || rail.fitted.word : rail.until.before}`"
+      aria-expanded="false"
+      :data-test="`unfold-${rail.name}`"
+      @click="emit('fold')">
+      <span class="wide">{{ rail.name }}</span>
+      <ChainRun
+        v-if="rail.fitted"
+        class="coat"
+        :coat="rail.fitted.coat"
+        :left="rail.fitted.left"
+        :unsure="rail.fitted.unsure"
+        aria-hidden="true" />
+      <span v-else class="coat muted">–</span>
+      <b :class="{ ember: rail.until.due }">{{ short() }}</b>
+      <NotCounted class="mark" :bike="rail.id" />
+      <svg width="20" height="20" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
+    </button>
+  </section>
+  <section v-else class="rail" :class="{ chosen }" :aria-labelledby="`bike-${rail.id}`" :data-test="`rail-${rail.name}`">
     <div
       class="bike"
       :class="{ target: chainDrag.chain !== null, over: chainDrag.over === `bike-${rail.id}` }"
@@ -47,6 +76,15 @@ const verbs = (): RailVerb[] =>
             <v-list-item :title="t('correct.title')" :data-test="`correct-${rail.name}`" @click="emit('verb', 'correct')" />
           </v-list>
         </v-menu>
+        <v-btn
+          v-if="mayFold"
+          :icon="mdiChevronUp"
+          variant="text"
+          size="small"
+          :aria-label="t('shed.fold', { bike: rail.name })"
+          aria-expanded="true"
+          :data-test="`fold-${rail.name}`"
+          @click="emit('fold')" />
       </div>
       <p class="about muted">{{ rail.about }}</p>
       <NotCounted :bike="rail.id" />
@@ -116,6 +154,35 @@ const verbs = (): RailVerb[] =>
   border-bottom: 1px solid var(--line);
   padding: 12px 0 14px 24px;
   position: relative;
+}
+.line {
+  border-bottom: 1px solid var(--line);
+}
+.line button {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 92px minmax(64px, auto) 20px;
+  gap: 8px;
+  align-items: center;
+  width: 100%;
+  min-height: 52px;
+  padding: 4px 14px;
+  font: inherit;
+  color: inherit;
+  text-align: left;
+  background: none;
+  border: 0;
+  cursor: pointer;
+}
+.line .wide {
+  font-size: var(--type-4);
+  overflow-wrap: anywhere;
+}
+.line b {
+  text-align: right;
+}
+.line .mark {
+  grid-column: 1 / -1;
+  justify-self: start;
 }
 .rail.chosen::before {
   content: '';
@@ -250,11 +317,20 @@ ul {
   }
 }
 @media (max-width: 52.49em) {
+  .head {
+    gap: 4px;
+  }
+  .head .name {
+    flex: 1;
+  }
   .head .more {
     margin: 0;
   }
   .rail {
     padding-left: 14px;
+  }
+  .run {
+    padding-block: 9px;
   }
   .verbs .v-btn {
     --v-btn-height: 44px;

@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { usePhone } from '@/composables/usePhone'
 import { t } from '@/composables/useText'
 
 /** Who rides in the demo, and five things to try. Closed on this device it stays closed; Help brings it back. */
@@ -13,7 +14,7 @@ function close(): void {
   closed.value = true
 }
 // On the phone the bikes come first.
-const wide = window.matchMedia('(min-width: 52.5em)').matches
+const wide = !usePhone().value
 const tries = [
   { name: 'wet', href: '#next-title' },
   { name: 'pot', href: '/pot' },
@@ -25,12 +26,13 @@ const tries = [
 
 <template>
   <section v-if="open" class="guide" aria-labelledby="guide" data-test="guide">
-    <div>
+    <div v-if="wide">
       <h2 id="guide">{{ t('guide.title') }}</h2>
       <p>{{ t('guide.text') }}</p>
     </div>
     <details :open="wide">
-      <summary>{{ t('guide.tries') }}</summary>
+      <summary :id="wide ? undefined : 'guide'">{{ t(wide ? 'guide.tries' : 'guide.title') }}</summary>
+      <p v-if="!wide">{{ t('guide.text') }}</p>
       <ol>
         <li v-for="one in tries" :key="one.name">
           <a v-if="one.href.startsWith('#')" :href="one.href">{{ t(`guide.${one.name}`) }}</a>
@@ -75,8 +77,13 @@ li {
 @media (max-width: 52.49em) {
   .guide {
     grid-template-columns: minmax(0, 1fr);
-    gap: 6px;
-    padding: 10px 14px;
+    gap: 0;
+    padding: 2px 14px;
+  }
+  li a {
+    min-height: 44px;
+    display: flex;
+    align-items: center;
   }
   ol {
     columns: 1;

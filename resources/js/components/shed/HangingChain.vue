@@ -105,17 +105,30 @@ a.detail {
     width: 100%;
     max-width: none;
     display: grid;
-    grid-template-columns: 108px 1fr;
+    grid-template-columns: 84px 1fr;
     align-items: start;
   }
   .hang + .hang {
     border-top: 7px solid var(--wood);
   }
+  a.state,
+  a.detail {
+    min-height: 44px;
+    min-width: 44px;
+  }
   .art {
-    margin-left: 4px;
+    width: 38px;
+    margin-left: 2px;
+  }
+  .tag {
+    left: 44px;
+    top: 18px;
   }
   .words {
-    padding-top: 20px;
+    padding: 2px 0 6px;
+  }
+  .detail {
+    margin-bottom: 2px;
   }
 }
 </style>

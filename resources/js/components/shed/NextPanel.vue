@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import NextStepRow from '@/components/shed/NextStepRow.vue'
+import { usePhone } from '@/composables/usePhone'
 import { t } from '@/composables/useText'
 import type { NextLine, NextStep } from '@/types/server'
 
 /** What to do next, in three parts; what stands for several things opens into them. */
 const props = defineProps<{ title: string; empty: string; lines: NextLine[]; mayWrite: boolean }>()
 const emit = defineEmits<{ act: [step: NextStep] }>()
+const phone = usePhone()
 const parts = computed(() =>
   (['now', 'bench', 'any_day'] as const)
     .map((part) => ({ part, lines: props.lines.filter((line) => line.part === part) }))
@@ -18,8 +20,15 @@ const parts = computed(() =>
   <section aria-labelledby="next-title">
     <h2 id="next-title">{{ title }}</h2>
     <p v-if="!lines.length" class="muted">{{ empty }}</p>
-    <div v-for="one in parts" :key="one.part" :data-test="`part-${one.part}`">
-      <h3 class="small muted">{{ t(`shed.part.${one.part}`) }}</h3>
+    <!-- On the phone what can be done any day waits behind a line. -->
+    <component
+      :is="phone && one.part === 'any_day' ? 'details' : 'div'"
+      v-for="one in parts"
+      :key="one.part"
+      :class="{ folded: phone && one.part === 'any_day' }"
+      :data-test="`part-${one.part}`">
+      <summary v-if="phone && one.part === 'any_day'" data-test="any-day">{{ t('shed.any_day', { count: one.lines.length }) }}</summary>
+      <h3 v-else class="small muted">{{ t(`shed.part.${one.part}`) }}</h3>
       <ol>
         <li v-for="line in one.lines" :key="line.line.key" :data-test="`next-${line.line.kind}`">
           <NextStepRow :step="line.line" :may-write="mayWrite" :any-day="one.part === 'any_day'" @act="emit('act', $event)" />
@@ -33,7 +42,7 @@ const parts = computed(() =>
           </details>
         </li>
       </ol>
-    </div>
+    </component>
   </section>
 </template>
 

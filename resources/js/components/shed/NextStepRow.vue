@@ -73,6 +73,13 @@ p {
   --v-btn-height: 26px;
   padding: 0 9px;
   font-size: var(--type-2);
+  align-self: start;
+}
+@media (max-width: 15em) {
+  .step,
+  .step.short {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 @media (max-width: 52.49em) {
   .v-btn {

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { mdiClose } from '@mdi/js'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import PotDrawing from '@/components/pot/PotDrawing.vue'
 import { chainDrag } from '@/composables/useChainDrag'
+import { usePhone } from '@/composables/usePhone'
 import { t } from '@/composables/useText'
 import type { PotChain, PotView } from '@/types/server'
 
@@ -11,6 +12,8 @@ import type { PotChain, PotView } from '@/types/server'
 const list = defineModel<number[]>({ required: true })
 const props = defineProps<{ chains: PotChain[]; solventOut: boolean; pots: PotView[]; mayWrite: boolean }>()
 const emit = defineEmits<{ dip: [] }>()
+const phone = usePhone()
+const open = ref(false)
 const listed = computed(() => props.chains.filter((chain) => list.value.includes(chain.id)))
 const others = computed(() =>
   props.chains
@@ -22,7 +25,11 @@ const add = (id: number | null) => id !== null && (list.value = [...list.value, 
 </script>
 
 <template>
+  <details v-if="phone && !open" class="pot" data-test="pot-folded" @toggle="open = true">
+    <summary>{{ t('shed.pot') }}: {{ listed.map((chain) => chain.name).join(', ') || t('shed.pot_none') }}</summary>
+  </details>
   <section
+    v-else
     class="pot"
     :class="{ target: chainDrag.chain !== null, over: chainDrag.over === 'pot' }"
     data-drop="pot"
@@ -135,5 +142,12 @@ p.caution {
   border: 1.5px solid var(--ink);
   border-radius: 3px;
   max-height: 320px;
+}
+@media (max-width: 52.49em) {
+  .pot {
+    margin: 0;
+    padding: 8px 0;
+    border: 0;
+  }
 }
 </style>

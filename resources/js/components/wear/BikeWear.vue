@@ -250,6 +250,14 @@ dd {
   white-space: nowrap;
 }
 @media (max-width: 52.49em) {
+  /* Its line says it. */
+  .head .name {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
   li {
     grid-template-columns: 34px minmax(0, 1fr) auto;
     padding: 4px 0;
