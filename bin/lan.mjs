@@ -51,6 +51,6 @@ if (task === 'address') {
   createServer({ cert: readFileSync(cert), key: readFileSync(key) }, handOn).listen(Number(port), '0.0.0.0', async () => {
     console.log(`In the garage: ${address()}`)
     console.log(await QRCode.toString(address(), { type: 'terminal', small: true }))
-    console.log('The certificate is this machine’s own: the phone asks once whether to trust it.')
+    console.log(`Once for each phone: ${address()}/trust shows how it learns to trust this machine’s certificate.`)
   })
 }

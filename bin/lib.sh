@@ -17,6 +17,7 @@ need_packages() {
         command -v chromium >/dev/null || want+=(chromium)
         command -v chromedriver >/dev/null || want+=(chromium-driver)
         command -v openssl >/dev/null || want+=(openssl)
+        command -v certutil >/dev/null || want+=(libnss3-tools)
     fi
     for package in "${want[@]}"; do dpkg -s "$package" >/dev/null 2>&1 || missing+=("$package"); done
     if ((${#missing[@]})); then
@@ -55,18 +56,30 @@ need_build() {
     echo "$stamp" > public/build/.stamp
 }
 
-# A certificate of this machine's own, for the addresses it has; made again when they change or it is about to end.
+# need_certificate [FOLDER]: a root of this machine's own, which a phone is told to trust once, and a certificate signed by it for the addresses
+# that the machine has now; that one is made again when they change or it is about to end. The root may sign for home networks only.
 need_certificate() {
     command -v openssl >/dev/null || { say "Installing openssl"; as_root apt-get update -qq; as_root apt-get install -y -qq openssl >/dev/null; }
     need_modules
-    local folder=storage/app/lan host names
+    local folder=${1:-storage/app/lan} host name names
     host=$(node bin/lan.mjs address 0); host=${host#https://}; host=${host%:*}
-    names="subjectAltName=IP:$host,IP:127.0.0.1,DNS:localhost,DNS:$(hostname 2>/dev/null || echo dripel)"
-    stamped "$folder/.names" "$names" && openssl x509 -checkend 604800 -noout -in "$folder/cert.pem" >/dev/null && return
+    name=$(hostname 2>/dev/null || echo dripel)
+    names="subjectAltName=IP:$host,IP:127.0.0.1,DNS:localhost,DNS:$name"
     mkdir -p "$folder"; chmod 700 "$folder"
-    openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -days 397 -subj "/CN=Dripel" \
-        -addext "$names" -keyout "$folder/key.pem" -out "$folder/cert.pem" 2>/dev/null
-    chmod 600 "$folder/key.pem"
+    if [ ! -f "$folder/root.pem" ] || ! openssl x509 -checkend 34300800 -noout -in "$folder/root.pem" >/dev/null; then
+        openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -days 3650 -subj "/CN=Dripel on $name" \
+            -addext "basicConstraints=critical,CA:TRUE,pathlen:0" -addext "keyUsage=critical,keyCertSign" \
+            -addext "nameConstraints=critical,permitted;IP:10.0.0.0/255.0.0.0,permitted;IP:172.16.0.0/255.240.0.0,permitted;IP:192.168.0.0/255.255.0.0,permitted;IP:169.254.0.0/255.255.0.0,permitted;IP:127.0.0.0/255.0.0.0,permitted;IP:$host/255.255.255.255,permitted;DNS:localhost,permitted;DNS:local,permitted;DNS:$name" \
+            -keyout "$folder/root-key.pem" -out "$folder/root.pem" 2>/dev/null
+        rm -f "$folder/.names"
+    fi
+    stamped "$folder/.names" "$names" && openssl x509 -checkend 604800 -noout -in "$folder/cert.pem" >/dev/null && return
+    openssl req -new -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -subj "/CN=Dripel" -keyout "$folder/key.pem" -out "$folder/request.pem" 2>/dev/null
+    openssl x509 -req -in "$folder/request.pem" -CA "$folder/root.pem" -CAkey "$folder/root-key.pem" -CAcreateserial -days 397 -out "$folder/leaf.pem" \
+        -extfile <(printf '%s\nbasicConstraints=critical,CA:FALSE\nkeyUsage=critical,digitalSignature\nextendedKeyUsage=serverAuth\n' "$names") 2>/dev/null
+    cat "$folder/leaf.pem" "$folder/root.pem" > "$folder/cert.pem"
+    rm -f "$folder/request.pem" "$folder/leaf.pem"
+    chmod 600 "$folder"/*key.pem
     echo "$names" > "$folder/.names"
 }
 

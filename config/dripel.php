@@ -21,4 +21,6 @@ return [
     'backups' => env('DRIPEL_BACKUPS', storage_path('app/backups')),
     // Where phones reach this machine, if they do: codes to scan lead there.
     'lan_url' => env('DRIPEL_LAN_URL'),
+    // The root of this machine's own certificate, offered to them.
+    'lan_root' => env('DRIPEL_LAN_ROOT'),
 ];

@@ -35,6 +35,7 @@ use App\Http\Controllers\Help\HelpController;
 use App\Http\Controllers\History\EntryController;
 use App\Http\Controllers\History\HistoryController;
 use App\Http\Controllers\Offline\OfflineController;
+use App\Http\Controllers\Offline\TrustController;
 use App\Http\Controllers\Part\PartController;
 use App\Http\Controllers\People\DemoController;
 use App\Http\Controllers\People\DeviceController;
@@ -68,6 +69,9 @@ Route::get('/offline', [OfflineController::class, 'shell'])->name('offline');
 Route::get('/offline/stays/{workshop}/{user}', [OfflineController::class, 'stay'])
     ->name('offline.stay')
     ->middleware(['signed:relative', 'throttle:60,1']);
+// How a phone learns to trust this machine's own certificate.
+Route::get('/trust', [TrustController::class, 'show'])->name('trust');
+Route::get('/trust/dripel-root.crt', [TrustController::class, 'download']);
 // Calendars ask without signing in: the address is the secret.
 Route::get('/calendar/{workshop:calendar_secret}.ics', [CalendarController::class, 'subscribe'])
     ->where('workshop', '[A-Za-z0-9]{40}')
@@ -91,6 +95,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/chains/{chain}', [ChainController::class, 'show'])
         ->name('chain')
         ->whereNumber('chain');
+    Route::get('/tags/{chain}', [ChainController::class, 'tag'])->whereNumber('chain');
     Route::get('/help', HelpController::class)->name('help');
     Route::get('/history', [HistoryController::class, 'index'])->name('history');
     Route::get('/settings', [SettingsController::class, 'show'])->name('settings');

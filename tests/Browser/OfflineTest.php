@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use Bench\Visitor;
+use Facebook\WebDriver\WebDriverBy as By;
+use Facebook\WebDriver\WebDriverKeys as Keys;
 use Illuminate\Support\Str;
 use Tests\Browser\Pages\Page;
 use Tests\Browser\Pages\ShedPage;
@@ -10,7 +12,7 @@ use Tests\Browser\Support\Cable;
 use Tests\Browser\Support\Chromium;
 use Tests\Browser\Support\Server;
 
-// The phone in a garage without a network: a full tool that happens to send later.
+// The phone in a garage without a network: a full tool that happens to send later. It trusts the machine's own root, and no flag says so.
 
 const EVENING = '2026-11-25T18:20:00+01:00';
 
@@ -53,7 +55,7 @@ function wallOf(string $url): array
 it('walks an evening of the garage without a network while the desk goes on, and comes to what it would be online', function (): void {
     [$server, $online] = [Server::start(EVENING), Server::start(EVENING)];
     $cable = Cable::to($server);
-    $chromium = Chromium::start(360, 780);
+    $chromium = Chromium::start(360, 780, trusts: $cable->root());
     $driver = $chromium->driver;
     $driver->manage()->timeouts()->setScriptTimeout(30);
     $tap = fn(string $test) => $driver->executeScript("document.querySelector('[data-test=\"{$test}\"]').click()");
@@ -156,7 +158,74 @@ it('walks an evening of the garage without a network while the desk goes on, and
         expect($phone->fitted('Tram'))->toBe('C')->and($left())->toBe(0)->and($phone->has('kept'))->toBeFalse();
     } finally {
         $chromium->stop();
+        $cable->remove();
         $server->stop();
         $online->stop();
+    }
+});
+
+it('takes a network that hangs for gone, says where it was pressed what became of it, and keeps the fields of a form', function (): void {
+    $server = Server::start(EVENING);
+    $cable = Cable::to($server);
+    $chromium = Chromium::start(360, 780, trusts: $cable->root());
+    $driver = $chromium->driver;
+    $driver->manage()->timeouts()->setScriptTimeout(30);
+    try {
+        $phone = ShedPage::open($driver, $cable->url(), '/sign-in')->enterDemo();
+        keepsPages($chromium);
+
+        // What was typed outlasts a reload, and is gone once it was sent.
+        $phone->click('ride-Heron')->fill('distance', '47');
+        $driver
+            ->wait(5, 50)
+            ->until(fn() => $driver->executeScript('return Object.keys(localStorage).some((key) => key.startsWith("dripel.draft."))'));
+        $driver->navigate()->refresh();
+        $distance = fn(): string => (string) $phone
+            ->click('ride-Heron')
+            ->part('ride-form')
+            ->findElement(By::name('distance'))
+            ->getAttribute('value');
+        expect($distance())->toBe('47')->and($phone->text('done'))->toContain('Your fields are back');
+        $phone->submit('ride-form')->awaitText('done', 'Logged 47 km');
+        expect($distance())->toBe('');
+        $phone->press(Keys::ESCAPE);
+        $driver->wait(5, 50)->until(fn() => $driver->findElements(By::cssSelector('.v-overlay--active')) === []);
+
+        $cable->hang();
+        $began = microtime(true);
+        $phone->click('loud-Heron')->submit('loud-form')->awaitText('done', 'Kept here, not sent yet');
+        // Five seconds, and what a busy machine takes to draw it.
+        expect(microtime(true) - $began)->toBeLessThan(30.0);
+        // What cannot be kept says so where it was pressed, and stays as it was typed.
+        $driver->executeScript('history.replaceState(history.state, "", "/")');
+        $phone->click('more-Heron')->click('correct-Heron')->part('correct-form');
+        $driver->executeScript("document.querySelector('[data-test=\"correct-form\"] [data-test=\"submit\"]').click()");
+        $phone->awaitText('done', 'Not saved: no connection');
+        expect($phone->has('correct-form'))->toBeTrue();
+        $phone->press(Keys::ESCAPE);
+        $cable->goOn();
+        $driver->wait(40, 100)->until(fn() => keptOn($chromium) === []);
+
+        // Whoever is removed from the workshop leaves nothing on the device, neither what could be read nor what was not sent.
+        $database = new PDO("sqlite:{$server->database()}");
+        $cable->cut();
+        $phone->click('loud-Tram')->submit('loud-form')->awaitText('waiting', 'One entry kept here');
+        $database->exec('delete from sessions');
+        $cable->mend();
+        Page::open($driver, $cable->url(), '/sign-in')->awaitText('unsent', 'One entry is kept on this device');
+        $database->exec('delete from memberships');
+        $driver->navigate()->refresh();
+        $driver->wait(20, 100)->until(fn() => keptOn($chromium) === []);
+        $pages = $driver->executeAsyncScript(
+            'const done = arguments[0]; indexedDB.open("dripel").onsuccess = (opened) => { opened.target.result.transaction("pages").objectStore("pages").count().onsuccess = (n) => done(n.target.result) }',
+        );
+        expect($pages)
+            ->toBe(0)
+            ->and(Page::open($driver, $cable->url(), '/sign-in')->has('unsent'))
+            ->toBeFalse();
+    } finally {
+        $chromium->stop();
+        $cable->remove();
+        $server->stop();
     }
 });

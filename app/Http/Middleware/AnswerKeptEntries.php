@@ -22,7 +22,7 @@ final class AnswerKeptEntries
     {
         $response = $next($request);
 
-        if (!$request->hasHeader(self::HEADER) || !$response instanceof RedirectResponse) {
+        if (!$request->hasHeader(self::HEADER) || !($response instanceof RedirectResponse)) {
             return $response;
         }
         $request->session()->forget('done');

@@ -63,6 +63,15 @@ use Dripel\Core\Wear\WorkshopWear;
  *     units: array{mass: string, currency: string},
  *     forms: FormDefaults,
  * }
+ * @phpstan-type TagPage array{
+ *     chain: ChainView,
+ *     forPot: PotChain,
+ *     bike: array{id: int, name: string}|null,
+ *     on: bool,
+ *     retired: bool,
+ *     pots: list<PotView>,
+ *     forms: FormDefaults,
+ * }
  * @phpstan-type ChainPage array{
  *     chain: ChainView,
  *     forPot: PotChain,
@@ -334,6 +343,30 @@ final readonly class ChainPageProps
             $chain->hours > 0 => $this->translator->say('words.at_least', ['figure' => $hours]),
             default => $this->translator->say('words.unknown'),
         };
+    }
+
+    /**
+     * What the code on a tag opens: how the chain is, and what one does with it in a garage.
+     *
+     * @param list<PotView> $pots
+     *
+     * @return TagPage
+     */
+    public function tag(int $chainId, array $pots): array
+    {
+        $chain = $this->book->chain($chainId, $this->translator->nowS);
+        $bikeId = $this->book->bikeOfChain($chainId, $this->translator->nowS);
+        $props = new ChainProps($this->translator);
+
+        return [
+            'chain' => $props->of($chain, $this->wear->of($chain)?->result),
+            'forPot' => $props->forPot($chain, true),
+            'bike' => $bikeId === null ? null : ['id' => $bikeId, 'name' => $this->translator->names->bike($bikeId)],
+            'on' => $this->book->fittings->bikeOf($chainId, $this->translator->nowS) !== null,
+            'retired' => $chain->retired(),
+            'pots' => $pots,
+            'forms' => (new FormProps($this->book, $this->translator))->all(),
+        ];
     }
 
     /** @return NewChainPage */

@@ -45,7 +45,7 @@ final readonly class LabelProps
                                 : null,
                         ]),
                     ),
-                    'url' => Reach::url("/chains/{$id}"),
+                    'url' => Reach::url("/tags/{$id}"),
                 ];
             }
         }

@@ -1496,6 +1496,16 @@ export interface SupplyChoice {
   usual: '1' | '1000'
 }
 
+export interface TagPage {
+  chain: ChainView
+  forPot: PotChain
+  bike: { id: number; name: string } | null
+  on: boolean
+  retired: boolean
+  pots: PotView[]
+  forms: FormDefaults
+}
+
 export interface TimeAxis {
   from: number
   until: number

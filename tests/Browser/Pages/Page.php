@@ -106,6 +106,11 @@ class Page
 
     public function part(string $part): RemoteWebElement
     {
+        // On the phone only the bike of today stands open on the wall.
+        if (preg_match('/-(\w+)( \w+)?$/', $part, $named) === 1 && !$this->has($part) && $this->has("unfold-{$named[1]}")) {
+            $this->driver->executeScript('document.querySelector(arguments[0])?.click()', ["[data-test=\"unfold-{$named[1]}\"]"]);
+        }
+
         return $this->driver->wait(self::PATIENCE_S, 50)->until(Until::presenceOfElementLocated($this->by($part)), "{$part} never came");
     }
 

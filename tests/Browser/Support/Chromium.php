@@ -32,14 +32,23 @@ final class Chromium
         private readonly string $profile,
     ) {}
 
-    /** @param int $textPx the size of text that the person has chosen in the browser; 16 is as it comes */
-    public static function start(int $width = 1280, int $height = 800, int $textPx = 16): self
+    /**
+     * @param int $textPx the size of text that the person has chosen in the browser; 16 is as it comes
+     * @param string|null $trusts a certificate in its store, besides those it comes with
+     */
+    public static function start(int $width = 1280, int $height = 800, int $textPx = 16, ?string $trusts = null): self
     {
         $port = Ports::free();
-        $process = new Process(['chromedriver', "--port={$port}"], null, null, null, null);
+        $profile = sys_get_temp_dir() . '/dripel-profile-' . bin2hex(random_bytes(5));
+        $process = new Process(
+            ['chromedriver', "--port={$port}"],
+            null,
+            $trusts === null ? null : ['HOME' => self::home($profile, $trusts)],
+            null,
+            null,
+        );
         $process->start();
         Ports::await($port);
-        $profile = sys_get_temp_dir() . '/dripel-profile-' . bin2hex(random_bytes(5));
         $options = (new ChromeOptions())->setBinary('/usr/bin/chromium')->addArguments([...self::FLAGS, "--user-data-dir={$profile}"]);
         $options->setExperimentalOption('prefs', ['intl.accept_languages' => 'en', 'webkit.webprefs.default_font_size' => $textPx]);
         $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
@@ -47,6 +56,17 @@ final class Chromium
         $chromium->size($width, $height);
 
         return $chromium;
+    }
+
+    /** A home with a certificate store of its own. */
+    private static function home(string $profile, string $trusts): string
+    {
+        $store = "{$profile}/home/.pki/nssdb";
+        mkdir($store, 0700, true);
+        (new Process(['certutil', '-d', "sql:{$store}", '-N', '--empty-password']))->mustRun();
+        (new Process(['certutil', '-d', "sql:{$store}", '-A', '-t', 'C,,', '-n', 'Dripel', '-i', $trusts]))->mustRun();
+
+        return "{$profile}/home";
     }
 
     /** Sets the size of the page itself, whatever the window's frame takes. */

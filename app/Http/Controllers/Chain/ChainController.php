@@ -58,6 +58,26 @@ final class ChainController extends Controller
         );
     }
 
+    /** What the code on a chain's tag opens. */
+    public function tag(
+        Chain $chain,
+        CurrentWorkshop $current,
+        ReadBook $readBook,
+        Translators $translators,
+        ReadWear $readWear,
+        ReadBaths $readBaths,
+    ): Response {
+        $workshop = $current->workshop();
+
+        return Inertia::render(
+            'Chain/Tag',
+            (new ChainPageProps($readBook($workshop), $translators->current(), $readWear($workshop)))->tag(
+                $chain->id,
+                array_values(array_map((new PotProps($translators->current()))->of(...), $readBaths($workshop))),
+            ),
+        );
+    }
+
     public function create(
         Request $request,
         Find $find,

@@ -50,6 +50,7 @@ final class OfflineController extends Controller
                 ...array_map(
                     fn(int $id) => [
                         ['url' => "/chains/{$id}", 'title' => $translator->names->fullChain($id)],
+                        ['url' => "/tags/{$id}", 'title' => "{$translator->names->fullChain($id)}, {$translator->say('ui.tag.title')}"],
                         ...$book->chain($id, $translator->nowS)->dryness->wet()
                             ? [
                                 [

@@ -19,7 +19,9 @@ onMounted(async () => (unsent.value = await leaveNothing()))
       }}</v-btn>
       <p class="muted small">{{ t('people.demo_text') }}</p>
     </div>
-    <p v-if="unsent" class="caution" role="status" data-test="unsent">{{ t('kept.sign_in_text', { count: unsent }) }}</p>
+    <p v-if="unsent" class="caution" role="status" data-test="unsent">
+      {{ unsent === 1 ? t('kept.sign_in_one') : t('kept.sign_in_text', { count: unsent }) }}
+    </p>
     <form class="fields" novalidate @submit.prevent="form.post('/sign-in', { onFinish: () => form.reset('password') })">
       <v-text-field
         v-model="form.email"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import QRCode from 'qrcode'
 import { onMounted, ref } from 'vue'
+import DeviceCan from './DeviceCan.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import { useKeysEnabled } from '@/composables/useKeys'
 import { mayRemind, useRemindersWanted } from '@/composables/useReminders'
@@ -11,33 +12,20 @@ const props = defineProps<{ lan: string | null }>()
 const keys = useKeysEnabled()
 const { wanted, choose } = useRemindersWanted()
 const code = ref('')
-const can = ref<{ name: string; yes: boolean }[]>([])
 onMounted(async () => {
-  const worker = 'serviceWorker' in navigator ? await navigator.serviceWorker.getRegistration().catch(() => undefined) : undefined
-  can.value = [
-    { name: 'secure', yes: window.isSecureContext },
-    { name: 'offline', yes: worker !== undefined },
-    { name: 'wake', yes: 'wakeLock' in navigator },
-    { name: 'notify', yes: mayRemind() },
-  ]
-  if (props.lan) code.value = await QRCode.toString(props.lan, { type: 'svg', margin: 1, width: 148 })
+  if (props.lan) code.value = await QRCode.toString(`${props.lan}/trust`, { type: 'svg', margin: 1, width: 148 })
 })
 </script>
 
 <template>
   <section aria-labelledby="this-device">
     <h2 id="this-device">{{ t('device.title') }}</h2>
-    <ul data-test="this-device">
-      <li v-for="one in can" :key="one.name">
-        <b>{{ t(`device.${one.name}`) }}: {{ one.yes ? t('device.yes') : t('device.no') }}</b
-        ><span v-if="!one.yes" class="muted small">{{ t(`device.${one.name}_without`) }}</span>
-      </li>
-    </ul>
+    <DeviceCan />
     <div v-if="lan" class="lan">
       <!-- eslint-disable-next-line vue/no-v-html -- drawn by the QR package from an address of this server -->
       <div class="code" role="img" :aria-label="lan" v-html="code" />
       <p class="small">
-        {{ t('device.scan') }}<br /><a :href="lan">{{ lan }}</a>
+        {{ t('device.scan') }}<br /><a :href="`${lan}/trust`">{{ lan }}/trust</a>
       </p>
     </div>
     <p v-else class="muted small">{{ t('device.no_lan') }}</p>
@@ -54,15 +42,6 @@ onMounted(async () => {
 </template>
 
 <style scoped>
-ul {
-  list-style: none;
-  padding: 0;
-  margin: 6px 0 12px;
-}
-li {
-  padding: 5px 0;
-  border-bottom: 1px solid var(--line);
-}
 li b {
   font-weight: 620;
 }

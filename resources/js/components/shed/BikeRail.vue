@@ -28,12 +28,7 @@ const verbs = (): RailVerb[] =>
 
 <template>
   <section v-if="folded" class="line" :data-test="`rail-${rail.name}`">
-    <button
-      type="button"
-      :aria-label="`${t('shed.unfold', { bike: rail.name })}: ${rail.leftNumber ?? ''} ${rail.fitted ? rail.leftWords || rail.fitted.word : rail.until.before}`"
-      aria-expanded="false"
-      :data-test="`unfold-${rail.name}`"
-      @click="emit('fold')">
+    <button type="button" aria-expanded="false" :data-test="`unfold-${rail.name}`" @click="emit('fold')">
       <span class="wide">{{ rail.name }}</span>
       <ChainRun
         v-if="rail.fitted"

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { mdiClose } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
+import PhoneFold from '@/components/layout/PhoneFold.vue'
 import PotDrawing from '@/components/pot/PotDrawing.vue'
 import { chainDrag } from '@/composables/useChainDrag'
-import { usePhone } from '@/composables/usePhone'
 import { t } from '@/composables/useText'
 import type { PotChain, PotView } from '@/types/server'
 
@@ -12,9 +12,8 @@ import type { PotChain, PotView } from '@/types/server'
 const list = defineModel<number[]>({ required: true })
 const props = defineProps<{ chains: PotChain[]; solventOut: boolean; pots: PotView[]; mayWrite: boolean }>()
 const emit = defineEmits<{ dip: [] }>()
-const phone = usePhone()
-const open = ref(false)
 const listed = computed(() => props.chains.filter((chain) => list.value.includes(chain.id)))
+const title = computed(() => `${t('shed.pot')}: ${listed.value.map((chain) => chain.name).join(', ') || t('shed.pot_none')}`)
 const others = computed(() =>
   props.chains
     .filter((chain) => !list.value.includes(chain.id))
@@ -25,74 +24,72 @@ const add = (id: number | null) => id !== null && (list.value = [...list.value, 
 </script>
 
 <template>
-  <details v-if="phone && !open" class="pot" data-test="pot-folded" @toggle="open = true">
-    <summary>{{ t('shed.pot') }}: {{ listed.map((chain) => chain.name).join(', ') || t('shed.pot_none') }}</summary>
-  </details>
-  <section
-    v-else
-    class="pot"
-    :class="{ target: chainDrag.chain !== null, over: chainDrag.over === 'pot' }"
-    data-drop="pot"
-    aria-labelledby="pot-title"
-    data-test="pot">
-    <h2 id="pot-title">{{ t('shed.pot') }}</h2>
-    <div class="in">
-      <PotDrawing
-        :level="pots[0]?.level ?? 0.5"
-        :coil="pots[0]?.coil ?? 0"
-        :grit="pots[0]?.gritShare ?? 0"
-        :empty="pots[0]?.empty ?? true" />
-      <ul v-if="listed.length">
-        <li v-for="chain in listed" :key="chain.id" :data-test="`pot-${chain.name}`">
-          <span
-            ><b>{{ chain.name }}</b> <span class="muted small">{{ chain.word }}</span></span
-          >
-          <v-btn
-            v-if="mayWrite"
-            :icon="mdiClose"
-            variant="text"
-            density="compact"
-            size="small"
-            :aria-label="`${chain.name}: ${t('verbs.delete')}`"
-            @click="remove(chain.id)" />
-        </li>
-      </ul>
-      <p v-else-if="pots.length" class="muted small">{{ t('shed.pot_empty') }}</p>
-      <p v-else class="muted small">
-        {{ t('shed.no_pot') }} <Link v-if="mayWrite" href="/pot">{{ t('pot_form.add') }}</Link>
+  <PhoneFold :title="title" test="pot-folded">
+    <section
+      class="pot"
+      :class="{ target: chainDrag.chain !== null, over: chainDrag.over === 'pot' }"
+      data-drop="pot"
+      aria-labelledby="pot-title"
+      data-test="pot">
+      <h2 id="pot-title">{{ t('shed.pot') }}</h2>
+      <div class="in">
+        <PotDrawing
+          :level="pots[0]?.level ?? 0.5"
+          :coil="pots[0]?.coil ?? 0"
+          :grit="pots[0]?.gritShare ?? 0"
+          :empty="pots[0]?.empty ?? true" />
+        <ul v-if="listed.length">
+          <li v-for="chain in listed" :key="chain.id" :data-test="`pot-${chain.name}`">
+            <span
+              ><b>{{ chain.name }}</b> <span class="muted small">{{ chain.word }}</span></span
+            >
+            <v-btn
+              v-if="mayWrite"
+              :icon="mdiClose"
+              variant="text"
+              density="compact"
+              size="small"
+              :aria-label="`${chain.name}: ${t('verbs.delete')}`"
+              @click="remove(chain.id)" />
+          </li>
+        </ul>
+        <p v-else-if="pots.length" class="muted small">{{ t('shed.pot_empty') }}</p>
+        <p v-else class="muted small">
+          {{ t('shed.no_pot') }} <Link v-if="mayWrite" href="/pot">{{ t('pot_form.add') }}</Link>
+        </p>
+      </div>
+      <p v-for="one in pots" :key="one.id" class="small level" :data-test="`level-${one.name}`">
+        <b>{{ one.name }}</b> {{ one.holds }}<template v-if="one.left">, {{ one.left }}</template>
       </p>
-    </div>
-    <p v-for="one in pots" :key="one.id" class="small level" :data-test="`level-${one.name}`">
-      <b>{{ one.name }}</b> {{ one.holds }}<template v-if="one.left">, {{ one.left }}</template>
-    </p>
-    <p v-if="solventOut" class="caution" data-test="solvent-out">{{ t('shed.solvent_out') }}</p>
-    <div v-if="mayWrite" class="row">
-      <v-btn
-        v-if="listed.length && pots.length"
-        variant="flat"
-        color="primary"
-        data-test="plan-pot-day"
-        @click="router.visit(`/pot-day?${list.map((id) => `chains[]=${id}`).join('&')}`)"
-        >{{ t('shed.plan_pot_day') }}</v-btn
-      >
-      <v-btn
-        v-if="listed.length"
-        :variant="pots.length ? 'outlined' : 'flat'"
-        :color="pots.length ? undefined : 'primary'"
-        data-test="dip-these"
-        @click="emit('dip')"
-        >{{ t('shed.dip_these') }}</v-btn
-      >
-      <v-menu v-if="others.length" attach>
-        <template #activator="{ props: menu }"
-          ><v-btn v-bind="menu" data-test="pot-add">{{ t('shed.pot_add') }}</v-btn></template
+      <p v-if="solventOut" class="caution" data-test="solvent-out">{{ t('shed.solvent_out') }}</p>
+      <div v-if="mayWrite" class="row">
+        <v-btn
+          v-if="listed.length && pots.length"
+          variant="flat"
+          color="primary"
+          data-test="plan-pot-day"
+          @click="router.visit(`/pot-day?${list.map((id) => `chains[]=${id}`).join('&')}`)"
+          >{{ t('shed.plan_pot_day') }}</v-btn
         >
-        <v-list density="compact" class="menu"
-          ><v-list-item v-for="other in others" :key="other.value" :title="other.title" @click="add(other.value)"
-        /></v-list>
-      </v-menu>
-    </div>
-  </section>
+        <v-btn
+          v-if="listed.length"
+          :variant="pots.length ? 'outlined' : 'flat'"
+          :color="pots.length ? undefined : 'primary'"
+          data-test="dip-these"
+          @click="emit('dip')"
+          >{{ t('shed.dip_these') }}</v-btn
+        >
+        <v-menu v-if="others.length" attach>
+          <template #activator="{ props: menu }"
+            ><v-btn v-bind="menu" data-test="pot-add">{{ t('shed.pot_add') }}</v-btn></template
+          >
+          <v-list density="compact" class="menu"
+            ><v-list-item v-for="other in others" :key="other.value" :title="other.title" @click="add(other.value)"
+          /></v-list>
+        </v-menu>
+      </div>
+    </section>
+  </PhoneFold>
 </template>
 
 <style scoped>
