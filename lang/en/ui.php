@@ -446,6 +446,8 @@ return [
         'left' => 'left of :time',
         'tick_all' => 'Tick each box first: none can be skipped.',
         'away' => 'No connection. The timer runs on and rings; taps are kept here and sent later.',
+        'time_up' => 'Time is up',
+        'silent_untimed' => 'No timer runs in this step. A locked phone stays silent; look at it yourself.',
         'silent' => 'A locked phone may stay silent. The timer runs on; the overrun is shown here.',
         'awake' => 'The screen stays on while this page is open.',
         'bell_on' => 'The bell rings',
@@ -1601,7 +1603,10 @@ return [
         'not_counted' => ':count entries not counted yet',
         'draft' => 'Your fields are back as you left them.',
         'afresh' => 'Start afresh',
-        'care' => ['wiped' => 'wiped', 'dried' => 'dried'],
+        'care' => [
+            'wiped' => 'wiped',
+            'dried' => 'dried',
+        ],
         'kind' => [
             'ride' => 'Ride',
             'swap' => 'Swap',

@@ -109,24 +109,3 @@ it('takes in many parts from a table, says things in words and settles what is o
         $server->stop();
     }
 });
-
-it('says so when the machine cannot be reached, on an open page and on a new one', function (): void {
-    $server = Server::start('2026-11-25T12:20:00+01:00');
-    $chromium = Chromium::start(360, 780);
-    $driver = $chromium->driver;
-    $stopped = false;
-    try {
-        $page = ShedPage::open($driver, $server->url, '/sign-in')->enterDemo();
-        $driver->wait(20, 100)->until(fn() => $driver->executeScript('return navigator.serviceWorker.controller !== null'));
-        expect($page->has('offline'))->toBeFalse();
-        $server->stop();
-        $stopped = true;
-        $page->click('nav-rides')->awaitText('offline', 'No connection: this page shows');
-        $driver->navigate()->refresh();
-        $driver->wait(20, 100)->until(fn() => str_contains($driver->getPageSource(), 'No connection'));
-        expect($driver->getPageSource())->toContain('Nothing is lost')->toContain('Try again');
-    } finally {
-        $chromium->stop();
-        $stopped || $server->stop();
-    }
-});

@@ -10,7 +10,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * What a device kept while it could not reach the machine comes with the header X-Dripel-Kept, as the form itself would have come. It wants no
+ * What a device kept while it could not reach the machine comes with the header X-Dripel-Kept, as the form itself would have come. It
+ * wants no
  * page after it, only to know that it was taken.
  */
 final class AnswerKeptEntries

@@ -8,7 +8,7 @@ use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession as Started;
 
 /**
- * What a page asks beside what a person does (a preview, a part that comes later) leaves the session as it is. Else an answer that comes
+ * What a page asks beside what a person does (a preview, a part that comes later, a page to keep) leaves the session as it is. Else an answer that comes
  * in between would use up what the next page has to say, and a refused form would close as if it had been taken.
  */
 final class StartSession extends Started
@@ -16,7 +16,10 @@ final class StartSession extends Started
     /** @param Request $request */
     protected function saveSession($request): void
     {
-        $beside = $request->expectsJson() || ($request->isMethodSafe() && $request->hasHeader('X-Inertia-Partial-Data'));
+        $beside =
+            $request->expectsJson() ||
+            $request->hasHeader('X-Dripel-Ahead') ||
+            ($request->isMethodSafe() && $request->hasHeader('X-Inertia-Partial-Data'));
         $beside || parent::saveSession($request);
     }
 }

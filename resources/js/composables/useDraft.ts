@@ -14,7 +14,8 @@ interface Fields {
 }
 
 /**
- * Keeps what was typed into a form through a reload and a crash, on this device, until it is sent or left. It comes back into the same form on the
+ * Keeps what was typed into a form through a reload and a crash, in this tab (two tabs may edit one thing), until it is sent or left. It comes back into the same
+ * form on the
  * same page that begins with the same values, and only there: what was meant for an older state does not overwrite a newer one.
  */
 export function useDraft(form: Fields, initial: object): { drop: () => void } {
@@ -28,9 +29,9 @@ export function useDraft(form: Fields, initial: object): { drop: () => void } {
   )
   const key = `dripel.draft.${location.pathname} ${instance.type.__name} ${JSON.stringify([about, still(initial)])}`
   const untouched = JSON.stringify(form.data())
-  const drop = () => localStorage.removeItem(key)
+  const drop = () => sessionStorage.removeItem(key)
 
-  const kept = localStorage.getItem(key)
+  const kept = sessionStorage.getItem(key)
   if (kept) {
     form.put(JSON.parse(kept) as object)
     tell(t('kept.draft'), {
@@ -45,7 +46,7 @@ export function useDraft(form: Fields, initial: object): { drop: () => void } {
   const save = useDebounceFn(() => {
     const now = JSON.stringify(form.data())
     if (gone || now === untouched) drop()
-    else localStorage.setItem(key, now)
+    else sessionStorage.setItem(key, now)
   }, AFTER_MS)
   watch(() => form.data(), save, { deep: true })
   // Closed or left on purpose; a reload and a crash do not come by here.

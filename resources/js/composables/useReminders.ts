@@ -24,8 +24,10 @@ export function useRemindersWanted(): { wanted: Ref<boolean>; choose: (on: boole
   return { wanted, choose }
 }
 
-async function show(one: Reminder): Promise<void> {
-  const options = { body: one.text, tag: one.tag, icon: '/icon.svg' }
+/** Shows it beside whatever is open; nothing where this device is not to be reminded. */
+export async function notify(one: Reminder & { url?: string }): Promise<void> {
+  if (!wanted.value || !mayRemind() || Notification.permission !== 'granted') return
+  const options = { body: one.text, tag: one.tag, icon: '/icon.svg', data: { url: one.url ?? '/' } }
   const worker = await navigator.serviceWorker?.getRegistration().catch(() => undefined)
   if (worker) await worker.showNotification(one.title, options)
   else new Notification(one.title, options)
@@ -37,7 +39,7 @@ async function remind(): Promise<void> {
   const answer = await http<Reminder[]>('get', '/reminders')
   // Out of reach: it is asked again.
   if (!answer?.ok) return
-  for (const one of answer.body.filter((other) => !told.value.includes(other.tag))) await show(one)
+  for (const one of answer.body.filter((other) => !told.value.includes(other.tag))) await notify(one)
   told.value = answer.body.map((one) => one.tag)
 }
 

@@ -5,6 +5,7 @@ import { offline } from './reach'
 
 const MOST = 150
 const BETWEEN_MS = 150
+const SETTLED_MS = 2000
 
 /** The address of a page without what only says where on it one was. */
 export const addressOf = (url: string): string => url.replace(/#.*$/, '')
@@ -33,29 +34,41 @@ export async function renewKept(url: string, props: Record<string, unknown>): Pr
     )
 }
 
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
+
 /** The last state that was fetched ahead: for whom, at which revision, on which day. */
 const FETCHED = 'dripel.kept'
 
-/** Fetches what is to open without the machine, once for each state of the workshop, one page after the other. */
+let turn = 0
+
+/** Fetches what is to open without the machine, once for each state of the workshop, one page after the other; a newer state begins anew. */
 export async function fetchAhead(page: Page): Promise<void> {
   const here = page.props.here
   if (!here || page.props.kept || !window.isSecureContext) return
   const state = [here.stay, here.revision, here.calendar.today, page.version].join(' ')
   if (localStorage.getItem(FETCHED) === state) return
-  const list = await http<{ url: string; title: string }[]>('get', '/offline/pages')
+  const mine = ++turn
+  // Whoever is on the way to another page is not held up.
+  await pause(SETTLED_MS)
+  const list = mine === turn ? await http<{ url: string; title: string }[]>('get', '/offline/pages') : null
   if (!list?.ok) return
   for (const one of list.body) {
-    if (offline.value) return
+    if (offline.value || mine !== turn) return
     const fetched = await fetchPage(one.url, page.version)
     if (fetched) await keepPage(fetched, one.title)
-    await new Promise((resolve) => setTimeout(resolve, BETWEEN_MS))
+    await pause(BETWEEN_MS)
   }
   localStorage.setItem(FETCHED, state)
 }
 
 /** A page and what comes after it. */
 async function fetchPage(url: string, version: string | null): Promise<Page | null> {
-  const headers = { 'X-Inertia': 'true', 'X-Inertia-Version': version ?? '', Accept: 'text/html, application/xhtml+xml' }
+  const headers = {
+    'X-Dripel-Ahead': '1',
+    'X-Inertia': 'true',
+    'X-Inertia-Version': version ?? '',
+    Accept: 'text/html, application/xhtml+xml',
+  }
   const first = await http<Page>('get', url, undefined, { headers })
   if (!first?.ok) return null
   const later = Object.values(first.body.deferredProps ?? {}).flat()

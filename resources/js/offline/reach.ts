@@ -1,6 +1,7 @@
 import type { VisitOptions } from '@inertiajs/core'
 import { router } from '@inertiajs/vue3'
 import { ref } from 'vue'
+import { http } from '@/composables/http'
 
 /** A network that hangs for so long counts as gone: first it is waited for, then asked for a file that costs nothing. */
 const WAITED_MS = 3000
@@ -12,11 +13,7 @@ let failedMs = -1
 
 /** Whether the machine answers at all; a slow page is not a lost network. */
 export async function answers(): Promise<boolean> {
-  try {
-    return (await fetch('/manifest.webmanifest', { cache: 'no-store', signal: AbortSignal.timeout(ASKED_MS) })).ok
-  } catch {
-    return false
-  }
+  return (await http('get', '/manifest.webmanifest', undefined, { timeoutMs: ASKED_MS }))?.ok ?? false
 }
 
 /** Listens to what becomes of requests; once, at the start. */

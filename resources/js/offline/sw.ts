@@ -5,7 +5,8 @@ import { device, type KeptPage } from './device'
 declare const self: ServiceWorkerGlobalScope & { __WB_MANIFEST: { url: string; revision: string | null }[] }
 
 /**
- * Without the machine the pages open from this device: what was kept of them (offline/pages.ts) is put into one empty page, which came with the
+ * Without the machine the pages open from this device: what was kept of them (offline/pages.ts) is put into one empty page, which came
+ * with the
  * same scripts. With the machine nothing here stands in between.
  */
 const SHELL = 'dripel-shell'

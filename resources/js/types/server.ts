@@ -825,6 +825,10 @@ export interface NextStep {
   days: { commute: number | null; date: string | null }[]
 }
 
+export interface NotKeptPage {
+  pages: { url: string; title: string }[]
+}
+
 export interface OpeningView {
   id: number
   of: string
@@ -1561,6 +1565,11 @@ export interface TracksPage {
   most: number
   bikes: { value: number; title: string }[]
   conditions: Choice[]
+}
+
+export interface TrustPage {
+  root: string | null
+  print: string
 }
 
 export interface UndoPage {

@@ -30,6 +30,7 @@ class Page
 
     public function click(string $part): static
     {
+        $this->part($part);
         $this->unfold($part)->steadily(function () use ($part): void {
             $element = $this->driver->wait(self::PATIENCE_S, 50)->until(Until::elementToBeClickable($this->by($part)));
             // As a person does: not under the header, nor under the bar at the foot.
@@ -43,11 +44,12 @@ class Page
     /** Opens what a part is folded into: on the phone much is a line until it is tapped. */
     private function unfold(string $part): static
     {
-        $this->part($part);
         $this->driver->executeScript(
             <<<'JS'
-            for (let fold = document.querySelector(arguments[0])?.closest('details:not([open])'); fold; fold = fold.parentElement?.closest('details:not([open])'))
-                if (!document.querySelector(arguments[0])?.closest('summary') || fold !== document.querySelector(arguments[0])?.closest('details')) fold.open = true
+            const part = document.querySelector(arguments[0])
+            const own = part?.closest('summary') || part?.matches('details') ? part.closest('details') : null
+            for (let fold = part?.closest('details:not([open])'); fold; fold = fold.parentElement?.closest('details:not([open])'))
+                if (fold !== own) fold.open = true
             JS
             ,
             ["[data-test=\"{$part}\"]"],
@@ -116,7 +118,9 @@ class Page
 
     public function text(string $part): string
     {
-        return $this->steadily(fn(): string => str_replace("\u{a0}", ' ', $this->part($part)->getText()));
+        $this->part($part);
+
+        return $this->unfold($part)->steadily(fn(): string => str_replace("\u{a0}", ' ', $this->part($part)->getText()));
     }
 
     /**
@@ -147,7 +151,7 @@ class Page
             implode("\n", array_map(fn($e) => $e->getText(), $this->driver->findElements($this->by($part)))),
         );
         try {
-            $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => str_contains($this->steadily($said), $text));
+            $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => str_contains($this->unfold($part)->steadily($said), $text));
         } catch (TimeoutException) {
             throw new TimeoutException("{$part} never said {$text}, but: {$this->steadily($said)}");
         }
@@ -235,21 +239,26 @@ class Page
         );
     }
 
-    /** @return list<string> whatever can be pressed and is smaller than a thumb in a glove, 44 px; links within a sentence are as its text */
+    /** @return list<string> whatever can be pressed and is smaller than 44 px; links within a sentence are as its text */
     public function smallTargets(): array
     {
         return $this->driver->executeScript(
             <<<'JS'
             const PRESSED = 'a[href], button, input, select, textarea, summary, label, [role=tab], [role=button], [tabindex]:not([tabindex="-1"])'
+            const FIELD = '.v-field, .v-selection-control, .v-input, label'
             const dialog = document.querySelector('.v-overlay--active[role="dialog"]')
             const alone = (link) => !link.closest('p') || link.closest('p').innerText.trim() === link.innerText.trim()
             return [...(dialog ?? document).querySelectorAll(PRESSED)]
-                .filter((one) => one.checkVisibility({ visibilityProperty: true }) && !one.disabled && !one.closest('.sr, .skip, [aria-hidden=true]'))
+                .filter((one) => one.checkVisibility({ visibilityProperty: true }))
+                .filter((one) => !one.disabled && !one.closest('.sr, .skip, [aria-hidden=true]'))
                 .filter((one) => !(one.matches('label') && !one.querySelector('input')) && (!one.matches('a') || alone(one)))
-                .map((one) => [one, (one.matches('input, textarea, select') ? one.closest('.v-field, .v-selection-control, .v-input, label') : null) ?? one])
+                .map((one) => [one, (one.matches('input, textarea, select') ? one.closest(FIELD) : null) ?? one])
                 .map(([one, area]) => [one, area.getBoundingClientRect()])
                 .filter(([, area]) => area.width > 0 && area.height > 0 && (area.width < 43.5 || area.height < 43.5))
-                .map(([one, area]) => `${one.dataset.test || one.name || one.innerText || one.outerHTML.slice(0, 80)} ${Math.round(area.width)}x${Math.round(area.height)}`)
+                .map(([one, area]) => {
+                    const name = one.dataset.test || one.name || one.innerText || one.outerHTML.slice(0, 80)
+                    return `${name} ${Math.round(area.width)}x${Math.round(area.height)}`
+                })
             JS
             ,
         );
@@ -260,7 +269,8 @@ class Page
     {
         return (bool) $this->driver->executeScript(
             <<<'JS'
-            const own = [...document.querySelectorAll('main .at-hand .v-btn, main .in-sight .v-btn, main .page > form .v-btn.bg-primary')].filter((one) => one.checkVisibility())
+            const OWN = 'main .at-hand .v-btn, main .in-sight .v-btn, main .page > form .v-btn.bg-primary'
+            const own = [...document.querySelectorAll(OWN)].filter((one) => one.checkVisibility())
             const all = own.length ? own : [...document.querySelectorAll('[data-test=add], .v-btn.bg-primary')]
             return all.some((one) => {
                 const { top, bottom } = one.getBoundingClientRect()

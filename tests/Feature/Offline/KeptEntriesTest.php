@@ -45,6 +45,10 @@ it('takes a kept entry once, answers without a page, and says what is wrong fiel
     $send(['action_id' => (string) Str::uuid(), 'bike_id' => 999] + $ride)->assertNotFound();
     // Nothing of it waits in the session to be told on the next page.
     $this->get('/')->assertInertia(fn(AssertableInertia $page) => $page->where('done', null));
+    // Nor does a page that is fetched to be kept use up what the next one has to tell.
+    $this->post('/rides', ['action_id' => (string) Str::uuid()] + $ride)->assertRedirect();
+    $this->get('/', ['X-Dripel-Ahead' => '1'])->assertOk();
+    $this->get('/')->assertInertia(fn(AssertableInertia $page) => $page->whereNot('done', null));
     // The form itself goes on as before.
     $this->post('/rides', ['action_id' => (string) Str::uuid()] + $ride)->assertRedirect();
     $this->post('/sign-out');

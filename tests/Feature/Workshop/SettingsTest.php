@@ -106,14 +106,14 @@ it('prints a tag for each chain in use, with the address that a phone can reach'
                 'letter' => 'A',
                 'bike' => 'Heron',
                 'about' => '12 speeds, 116 pitches',
-                'url' => url("/chains/{$a->id}"),
+                'url' => url("/tags/{$a->id}"),
             ])
             ->where('bikes.0.letters', ['A'])
             ->where('reachable', false),
     );
     config(['dripel.lan_url' => 'https://192.0.2.7:8081']);
     $this->get('/labels')->assertInertia(
-        fn($page) => $page->where('tags.0.url', "https://192.0.2.7:8081/chains/{$a->id}")->where('reachable', true),
+        fn($page) => $page->where('tags.0.url', "https://192.0.2.7:8081/tags/{$a->id}")->where('reachable', true),
     );
 });
 

@@ -7,7 +7,6 @@ namespace App\Http\Controllers\Offline;
 use App\Guided\OpenJobs;
 use App\Http\Controllers\Controller;
 use App\Logbook\ReadBook;
-use App\Models\Membership;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Support\CurrentWorkshop;
@@ -20,13 +19,23 @@ use Illuminate\Support\Facades\URL;
 use Inertia\Inertia;
 use Inertia\Response;
 
-/** What a device keeps for when it cannot reach the machine, and for whom. */
+/**
+ * What a device keeps for when it cannot reach the machine, and for whom.
+ *
+ * @phpstan-type NotKeptPage array{pages: list<array{url: string, title: string}>}
+ */
 final class OfflineController extends Controller
 {
     /** The empty page into which a device puts what it has kept. */
     public function shell(): Response
     {
-        return Inertia::render('Offline/NotKept', ['pages' => []]);
+        return Inertia::render('Offline/NotKept', self::nothing());
+    }
+
+    /** @return NotKeptPage the device says itself what it has kept */
+    private static function nothing(): array
+    {
+        return ['pages' => []];
     }
 
     /** The pages that are to open without the machine: what hangs, what is next, what is under way. */
@@ -69,9 +78,7 @@ final class OfflineController extends Controller
     /** Whether a person still belongs to a workshop: a device that is signed out asks before it keeps their entries any longer. */
     public function stay(Workshop $workshop, User $user): JsonResponse
     {
-        return response()->json([
-            'stays' => Membership::query()->in($workshop)->where('user_id', $user->id)->exists(),
-        ]);
+        return response()->json(['stays' => $user->roleIn($workshop) !== null]);
     }
 
     /** The address that answers it for a person and a workshop; nobody can make one up. */

@@ -9,23 +9,24 @@ use Inertia\Inertia;
 use Inertia\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-/** The root of this machine's own certificate (bin/start --lan), and how a phone is told to trust it. */
+/**
+ * The root of this machine's own certificate (bin/start --lan), and how a phone is told to trust it.
+ *
+ * @phpstan-type TrustPage array{root: string|null, print: string}
+ */
 final class TrustController extends Controller
 {
     public function show(): Response
     {
-        $root = self::root();
+        return Inertia::render('Offline/Trust', self::page(self::root()));
+    }
 
-        return Inertia::render('Offline/Trust', [
-            'root' => $root === null ? null : '/trust/dripel-root.crt',
-            'print' =>
-                $root === null
-                    ? ''
-                    : implode(
-                        ' ',
-                        str_split(strtoupper((string) openssl_x509_fingerprint((string) file_get_contents($root), 'sha256')), 4),
-                    ),
-        ]);
+    /** @return TrustPage */
+    private static function page(?string $root): array
+    {
+        $print = $root === null ? '' : (string) openssl_x509_fingerprint((string) file_get_contents($root), 'sha256');
+
+        return ['root' => $root === null ? null : '/trust/dripel-root.crt', 'print' => implode(' ', str_split(strtoupper($print), 4))];
     }
 
     public function download(): BinaryFileResponse

@@ -19,6 +19,7 @@ import StepTimer from '@/components/guided/StepTimer.vue'
 import WeighFields from '@/components/guided/WeighFields.vue'
 import PotDayOver from '@/components/guided/PotDayOver.vue'
 import { useBell } from '@/composables/useBell'
+import { notify } from '@/composables/useReminders'
 import { useHere } from '@/composables/useHere'
 import { useJob } from '@/composables/useJob'
 import { useKeys } from '@/composables/useKeys'
@@ -51,15 +52,21 @@ watch(position, () => {
   saying.value = null
   stop()
 })
-// Rings once when a timer runs out; not for one that had run out before the page was opened.
+/** It rings, shakes, stands in the title, and where this page is not in sight it is told beside what is. */
+function timeIsUp(): void {
+  ring()
+  if (document.hidden)
+    void notify({ tag: `job-${props.job.id}`, title: t('job.time_up'), text: words.value?.title ?? '', url: location.pathname })
+}
+// Once when a timer runs out; not for one that had run out before the page was opened.
 watch(left, (now, before) => {
-  if (now !== null && before !== null && before !== undefined && before > 0 && now <= 0) ring()
+  if (now !== null && before !== null && before !== undefined && before > 0 && now <= 0) timeIsUp()
 })
 
 // Too hot: rings until somebody has seen it.
 watch(
   () => state.bath?.over ?? null,
-  (now, before) => now && !before && ring(),
+  (now, before) => now && !before && timeIsUp(),
 )
 
 const words = computed(() => {
@@ -223,8 +230,9 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             <span v-if="nextTitle">{{ t('job.next') }}: {{ nextTitle }}</span>
             <Link v-if="step.leavable" href="/" data-test="leave">{{ t('job.leave') }}</Link>
           </p>
-          <p v-if="seconds !== null" class="small muted silent">
-            <template v-if="locked && bellOn">{{ t('job.bell_tap') }}. </template>{{ t('job.silent') }}
+          <p class="small muted silent">
+            <template v-if="locked && bellOn">{{ t('job.bell_tap') }}. </template
+            >{{ t(seconds === null ? 'job.silent_untimed' : 'job.silent') }}
             <template v-if="wake.isActive.value">{{ t('job.awake') }}</template>
           </p>
         </section>

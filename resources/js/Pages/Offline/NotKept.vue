@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import DoorFrame from '@/components/layout/DoorFrame.vue'
 import { t } from '@/composables/useText'
+import type { NotKeptPage } from '@/types/server'
 
 /** Without the machine: this page was never opened on this device, others were. */
-defineProps<{ pages: { url: string; title: string }[] }>()
+defineProps<NotKeptPage>()
 const reload = () => window.location.reload()
 </script>
 

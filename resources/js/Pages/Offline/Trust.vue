@@ -2,9 +2,10 @@
 import DoorFrame from '@/components/layout/DoorFrame.vue'
 import DeviceCan from '@/components/settings/DeviceCan.vue'
 import { t } from '@/composables/useText'
+import type { TrustPage } from '@/types/server'
 
 /** How a phone learns to trust this machine: once, and then pages open without a network, too. */
-defineProps<{ root: string | null; print: string }>()
+defineProps<TrustPage>()
 const kinds = ['profile', 'settings', 'desk'] as const
 </script>
 

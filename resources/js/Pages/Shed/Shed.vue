@@ -241,8 +241,8 @@ useKeys({
           @dip="dip(list)" />
       </aside>
     </div>
-    <DemoGuide v-if="here.demo && phone" />
     <FirstSteps v-else big :bikes="false" :chains="false" :pots="pot.pots.length > 0" :may-write="here.mayWrite" />
+    <DemoGuide v-if="here.demo && phone" />
     <div v-if="chainDrag.chain !== null" class="ghost" :style="{ left: `${chainDrag.x}px`, top: `${chainDrag.y}px` }">
       {{ chainDrag.label }}
     </div>

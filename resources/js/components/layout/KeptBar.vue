@@ -33,7 +33,8 @@ const count = computed(() =>
 const FORMS = ['ride', 'swap', 'reading', 'loud', 'topup', 'dip']
 function mend(entry: KeptEntry): void {
   mending.value = entry
-  router.visit('/')
+  // The forms are on the Shed; there it opens at once.
+  if (location.pathname !== '/') router.visit('/')
 }
 async function retry(): Promise<void> {
   await send()
