@@ -43,6 +43,21 @@ function keptOn(Chromium $chromium): array
     );
 }
 
+/** How many pages it could open without the machine. */
+function pagesOn(Chromium $chromium): int
+{
+    return (int) $chromium->driver->executeAsyncScript(
+        <<<'JS'
+        const done = arguments[arguments.length - 1]
+        indexedDB.open('dripel').onsuccess = (opened) => {
+            const count = opened.target.result.transaction('pages').objectStore('pages').count()
+            count.onsuccess = () => done(count.result)
+        }
+        JS
+        ,
+    );
+}
+
 /** @return list<mixed> what the wall shows of each bike and chain */
 function wallOf(string $url): array
 {
@@ -158,6 +173,11 @@ it('walks an evening of the garage without a network while the desk goes on, and
         $phone = ShedPage::open($driver, $cable->url());
         $phone->click('refused-change')->click('choose-C')->submit('swap-form')->awaitText('done', 'Swapped Tram to C');
         expect($phone->fitted('Tram'))->toBe('C')->and($left())->toBe(0)->and($phone->has('kept'))->toBeFalse();
+
+        // Whoever signs out takes everything along.
+        expect(pagesOn($chromium))->toBeGreaterThan(20);
+        $phone->click('more')->click('sign-out')->part('demo');
+        $driver->wait(10, 100)->until(fn() => pagesOn($chromium) === 0);
     } finally {
         $chromium->stop();
         $cable->remove();
@@ -218,10 +238,7 @@ it('takes a network that hangs for gone, says where it was pressed what became o
         $database->exec('delete from memberships');
         $driver->navigate()->refresh();
         $driver->wait(20, 100)->until(fn() => keptOn($chromium) === []);
-        $pages = $driver->executeAsyncScript(
-            'const done = arguments[0]; indexedDB.open("dripel").onsuccess = (opened) => { opened.target.result.transaction("pages").objectStore("pages").count().onsuccess = (n) => done(n.target.result) }',
-        );
-        expect($pages)
+        expect(pagesOn($chromium))
             ->toBe(0)
             ->and(Page::open($driver, $cable->url(), '/sign-in')->has('unsent'))
             ->toBeFalse();

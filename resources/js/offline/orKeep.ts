@@ -39,5 +39,8 @@ export function orKeep(write: Write): void {
     }
   }
   if (kind && (offline.value || waiting.value.length)) void keepIt()
-  else write.begin(elseGone(write.options, () => void (kind ? keepIt() : tell(t('kept.not_saved')))))
+  else {
+    const gone = () => void (kind ? keepIt() : tell(t('kept.not_saved')))
+    write.begin(elseGone(write.options, gone, () => tell(t('kept.slow'))))
+  }
 }

@@ -31,11 +31,12 @@ export function watchReach(): void {
   router.on('success', (event) => (offline.value = event.detail.page.props.kept !== undefined))
 }
 
-/** The options of a visit with what is to happen when it gets no answer. */
-export function elseGone(options: VisitOptions, gone: () => void): VisitOptions {
+/** The options of a visit with what is to happen when it gets no answer, and when the answer takes long. */
+export function elseGone(options: VisitOptions, gone: () => void, slow: () => void): VisitOptions {
   const beganMs = performance.now()
   let timer: number | undefined
   let hangs = false
+  let finished = false
   return {
     ...options,
     onCancelToken: (token) => {
@@ -43,9 +44,11 @@ export function elseGone(options: VisitOptions, gone: () => void): VisitOptions 
       timer = window.setTimeout(async () => {
         hangs = !(await answers())
         if (hangs) token.cancel()
+        else if (!finished) slow()
       }, WAITED_MS)
     },
     onFinish: (visit) => {
+      finished = true
       window.clearTimeout(timer)
       options.onFinish?.(visit)
       if (hangs || failedMs >= beganMs) {

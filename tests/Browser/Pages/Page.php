@@ -100,6 +100,7 @@ class Page
     /** Sends the open form and waits until its dialog has gone. */
     public function submit(string $form): static
     {
+        $this->part($form);
         $this->driver->findElement(By::cssSelector("[data-test=\"{$form}\"] [data-test=\"submit\"]"))->click();
         $this->driver->wait(self::PATIENCE_S, 50)->until(Until::invisibilityOfElementLocated($this->by($form)));
 

@@ -18,6 +18,7 @@ import PotDayOrder from '@/components/pot/PotDayOrder.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import PhoneFold from '@/components/layout/PhoneFold.vue'
+import { samePage } from '@/composables/samePage'
 import { t } from '@/composables/useText'
 import type { PotDayChain, PotDayPage, PotDayPlanView } from '@/types/server'
 
@@ -83,7 +84,7 @@ function start(later: boolean): void {
   found.value = {}
   router.post('/pot-day', wanted(later), {
     preserveState: true,
-    preserveScroll: true,
+    preserveScroll: samePage,
     onStart: () => (starting.value = true),
     onFinish: () => (starting.value = false),
     onError: (now) => (found.value = now),

@@ -9,6 +9,7 @@ import BathTable from '@/components/strip/BathTable.vue'
 import FlowSteps from '@/components/strip/FlowSteps.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
+import { samePage } from '@/composables/samePage'
 import { t } from '@/composables/useText'
 import type { StripPlanPage, StripPlanView } from '@/types/server'
 
@@ -74,7 +75,7 @@ function start(): void {
   refused.value = {}
   router.post('/strip', wanted(), {
     preserveState: true,
-    preserveScroll: true,
+    preserveScroll: samePage,
     onStart: () => (starting.value = true),
     onFinish: () => (starting.value = false),
     onError: (found) => (refused.value = found),

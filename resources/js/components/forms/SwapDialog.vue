@@ -206,7 +206,7 @@ label {
   padding: 7px 4px;
   border-bottom: 1px solid var(--line);
   cursor: pointer;
-  min-height: 42px;
+  min-height: 44px;
 }
 input {
   accent-color: var(--ink);

@@ -78,6 +78,10 @@ const total = computed(() => props.state.turns.length + props.state.ahead.length
   white-space: nowrap;
 }
 @media (max-width: 52.49em) {
+  .mark {
+    min-width: 44px;
+    justify-content: center;
+  }
   .bar {
     padding: 0 4px 0 12px;
     gap: 8px;

@@ -22,7 +22,7 @@ const done = computed(() => {
 })
 watch(
   () => page.props.done?.key,
-  (key) => key && (told.value = null),
+  () => (told.value = null),
 )
 function act(): void {
   told.value?.act?.do()
