@@ -8,8 +8,8 @@ use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession as Started;
 
 /**
- * What a page asks beside what a person does (a preview, a part that comes later, a page to keep) leaves the session as it is. Else an answer that comes
- * in between would use up what the next page has to say, and a refused form would close as if it had been taken.
+ * What a page asks beside what a person does (a preview, a part that comes later, a page to keep) leaves the session as it is.
+ * Else an answer that comes in between would use up what the next page has to say, and a refused form would close as if it had been taken.
  */
 final class StartSession extends Started
 {
