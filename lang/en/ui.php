@@ -1595,6 +1595,7 @@ return [
         'sign_out' => ':count entries are not sent yet. Signing out deletes them from this device. Sign out?',
         'list' => 'Show the entries',
         'made' => 'made :time',
+        'failed' => 'The machine failed on this entry. Send it again later, or enter it anew.',
         'refused' => 'Not taken',
         'change' => 'Change entry',
         'again' => 'Send again',

@@ -132,6 +132,8 @@ it('walks an evening of the garage without a network while the desk goes on, and
             expect((new Visitor($server->url))->postAtOnce([$entry]))->toBe([302]);
         }
 
+        expect($phone->axe())->toBe([])->and($phone->smallTargets())->toBe([]);
+
         // The network is back, the machine dies under it, twice.
         $server->powerCut();
         $cable->mend();
@@ -148,6 +150,7 @@ it('walks an evening of the garage without a network while the desk goes on, and
         expect($between)->toBeLessThan(13);
 
         // One real conflict, said with its reason; nothing twice.
+        expect($phone->axe())->toBe([])->and($phone->smallTargets())->toBe([]);
         expect($phone->text('refused'))->toContain('Not taken: Swap Tram → Tram B')->toContain('on the bike already');
         $database = new PDO("sqlite:{$server->database()}");
         $ids = array_column(array_column($made, 'data'), 'action_id');

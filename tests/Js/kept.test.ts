@@ -104,6 +104,9 @@ describe('what is written without the machine', () => {
     serveWith(() => ({ status: 403, body: { message: 'Not yours.' } }))
     await send()
     expect(refused.value.map((one) => one.refused?.errors)).toEqual([{ page: 'Not yours.' }, { page: 'Not yours.' }])
+    serveWith(() => ({ status: 500, body: { message: 'Server Error' } }))
+    await tryAgain(refused.value[1] as KeptEntry)
+    expect(refused.value[1]?.refused).toEqual({ status: 500, errors: { page: 'kept.failed' } })
     const [first, second] = refused.value as [KeptEntry, KeptEntry]
     await discard(first)
     serveWith(() => ({ status: 204 }))

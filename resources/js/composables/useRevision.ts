@@ -1,9 +1,12 @@
+import { router, usePage } from '@inertiajs/vue3'
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
 import { ref, watch, type Ref } from 'vue'
 import { useHere } from './useHere'
 import { http } from './http'
+import { answers, offline } from '@/offline/reach'
 
 const EVERY_MS = 15_000
+const GONE_AFTER_MS = 5000
 
 /** Asks now and then whether the workshop has moved on since this page was made. */
 export function useRevision(): Ref<boolean> {
@@ -14,7 +17,10 @@ export function useRevision(): Ref<boolean> {
     if (visibility.value !== 'visible') return
     const shown = here.value.revision
     // Without the server there is nothing to compare with; the next question will tell.
-    const answer = await http<{ revision: number }>('get', '/revision')
+    const answer = await http<{ revision: number }>('get', '/revision', undefined, { timeoutMs: GONE_AFTER_MS })
+    offline.value = answer === null && !(await answers())
+    // A page that this device kept is of no more use.
+    if (answer?.ok && usePage().props.kept) router.reload()
     if (answer?.ok) moved.value = answer.body.revision > shown && shown === here.value.revision
   }
   useIntervalFn(ask, EVERY_MS)

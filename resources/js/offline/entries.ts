@@ -14,12 +14,14 @@ export const SENT_AS = 'X-Dripel-Kept'
 const GONE_AFTER_MS = 5000
 /** The session is over: whoever signs in again sends them. */
 const SIGN_IN = [401, 419]
-const LATER = [429, 500, 502, 503, 504]
+const LATER = [429, 502, 503, 504]
 
 /** What is kept here of this person, in its order. */
 export const entries = shallowRef<KeptEntry[]>([])
 export const waiting = computed(() => entries.value.filter((entry) => !entry.refused))
 export const refused = computed(() => entries.value.filter((entry) => entry.refused))
+/** Whether a swap of that bike is on its way: what hangs and what is on may be the other way round by now. */
+export const swapUnsent = (bike: number): boolean => entries.value.some((entry) => entry.kind === 'swap' && entry.bikes.includes(bike))
 /** A refused entry that is being put right in its form. */
 export const mending = shallowRef<KeptEntry | null>(null)
 export const signInFirst = ref(false)
@@ -155,7 +157,9 @@ async function sendAll(): Promise<void> {
       await db.delete('entries', entry.place ?? 0)
     } else {
       held.push(entry.bikes)
-      await db.put('entries', { ...entry, refused: { status: answer.status, errors: answer.errors } })
+      // What the machine could not do is said in words of a person.
+      const errors = answer.status === 500 ? { page: t('kept.failed') } : answer.errors
+      await db.put('entries', { ...entry, refused: { status: answer.status, errors } })
     }
   }
   await readEntries()

@@ -41,6 +41,6 @@ export function orKeep(write: Write): void {
   if (kind && (offline.value || waiting.value.length)) void keepIt()
   else {
     const gone = () => void (kind ? keepIt() : tell(t('kept.not_saved')))
-    write.begin(elseGone(write.options, gone, () => tell(t('kept.slow'))))
+    write.begin(elseGone(write.options, gone, () => tell(t('kept.slow')), kind !== null))
   }
 }

@@ -6,14 +6,15 @@ import { http } from '@/composables/http'
 /** A network that hangs for so long counts as gone: first it is waited for, then asked for a file that costs nothing. */
 const WAITED_MS = 3000
 const ASKED_MS = 2000
+const PATIENCE_MS = 8000
 
 /** Whether the machine is out of reach: no network, or a request got no answer. The next answer ends it. */
 export const offline = ref(false)
 let failedMs = -1
 
 /** Whether the machine answers at all; a slow page is not a lost network. */
-export async function answers(): Promise<boolean> {
-  return (await http('get', '/manifest.webmanifest', undefined, { timeoutMs: ASKED_MS }))?.ok ?? false
+export async function answers(withinMs = ASKED_MS): Promise<boolean> {
+  return (await http('get', '/manifest.webmanifest', undefined, { timeoutMs: withinMs }))?.ok ?? false
 }
 
 /** Listens to what becomes of requests; once, at the start. */
@@ -31,8 +32,11 @@ export function watchReach(): void {
   router.on('success', (event) => (offline.value = event.detail.page.props.kept !== undefined))
 }
 
-/** The options of a visit with what is to happen when it gets no answer, and when the answer takes long. */
-export function elseGone(options: VisitOptions, gone: () => void, slow: () => void): VisitOptions {
+/**
+ * The options of a visit with what is to happen when it gets no answer, and when the answer takes long. What cannot be kept here instead is
+ * waited for a while longer: a busy machine takes it yet.
+ */
+export function elseGone(options: VisitOptions, gone: () => void, slow: () => void, kept: boolean): VisitOptions {
   const beganMs = performance.now()
   let timer: number | undefined
   let hangs = false
@@ -42,9 +46,11 @@ export function elseGone(options: VisitOptions, gone: () => void, slow: () => vo
     onCancelToken: (token) => {
       options.onCancelToken?.(token)
       timer = window.setTimeout(async () => {
-        hangs = !(await answers())
+        let there = await answers()
+        if (!finished && (there || !kept)) slow()
+        if (!there && !kept) there = await answers(PATIENCE_MS)
+        hangs = !there && !finished
         if (hangs) token.cancel()
-        else if (!finished) slow()
       }, WAITED_MS)
     },
     onFinish: (visit) => {

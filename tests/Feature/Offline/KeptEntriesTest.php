@@ -61,7 +61,7 @@ it('names the pages that are to open without the machine, and says for whom a de
     $a = $bench->chain($heron, 'A', fit: true);
     $member = $bench->person(Role::Member);
     $this->actingAs($member);
-    expect($this->getJson('/offline/pages')->json('*.url'))->toBe(['/', '/pot', '/ahead', '/help', "/chains/{$a->id}"]);
+    expect($this->getJson('/offline/pages')->json('*.url'))->toBe(['/', '/pot', '/ahead', '/help', "/chains/{$a->id}", "/tags/{$a->id}"]);
     $stay = (string) $this->get('/')->inertiaPage()['props']['here']['stay'];
     $this->post('/sign-out');
     $this->getJson($stay)->assertExactJson(['stays' => true]);

@@ -11,6 +11,7 @@ import { nowHere } from '@/composables/nowHere'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import { swap } from '@/composables/useWrite'
+import { swapUnsent } from '@/offline/entries'
 import type { TagPage } from '@/types/server'
 
 /** The chain in one's hand, by the code on its tag: how it is, and the three things that one does with it. */
@@ -56,7 +57,7 @@ function fit(chain: number | null): void {
       </p>
       <div v-if="here.mayWrite && !retired" class="row at-hand acts">
         <v-btn
-          v-if="!on && bike"
+          v-if="bike && (!on || swapUnsent(bike.id))"
           :variant="chain.ready ? 'flat' : 'outlined'"
           :color="chain.ready ? 'primary' : undefined"
           size="large"
@@ -65,7 +66,9 @@ function fit(chain: number | null): void {
           @click="fit(chain.id)"
           >{{ t('tag.put_on', { bike: bike.name }) }}</v-btn
         >
-        <v-btn v-if="on" size="large" :disabled="busy" data-test="took-off" @click="fit(null)">{{ t('tag.took_off') }}</v-btn>
+        <v-btn v-if="on || (bike && swapUnsent(bike.id))" size="large" :disabled="busy" data-test="took-off" @click="fit(null)">{{
+          t('tag.took_off')
+        }}</v-btn>
         <v-btn
           :variant="chain.ready ? 'outlined' : 'flat'"
           :color="chain.ready ? undefined : 'primary'"

@@ -12,6 +12,7 @@ import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { useMeasuring } from '@/composables/useMeasuring'
 import { t } from '@/composables/useText'
+import { swapUnsent } from '@/offline/entries'
 import type { FormDefaults, Meaning, RailView, SpareLink } from '@/types/server'
 
 /** Which chain goes on, and when. */
@@ -26,7 +27,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ retire: [chain: { id: number; name: string }] }>()
 const here = useHere()
-const choices = computed(() => props.rail.hanging.concat(props.rail.fitted && props.date ? [props.rail.fitted] : []))
+const choices = computed(() =>
+  props.rail.hanging.concat(props.rail.fitted && (props.date || swapUnsent(props.rail.id)) ? [props.rail.fitted] : []),
+)
 const now = formsNow(props.forms)
 const { form, submit } = useActionForm<{
   chain_id: number | null

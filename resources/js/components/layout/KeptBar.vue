@@ -53,7 +53,7 @@ const when = (entry: KeptEntry) => timeText(clockOf(entry.madeMs), here.value.ca
       </p>
       <v-btn size="small" data-test="kept-retry" @click="retry">{{ t('offline.retry') }}</v-btn>
     </div>
-    <article v-for="entry in refused" :key="entry.id" class="refused" role="alert" data-test="refused">
+    <div v-for="entry in refused" :key="entry.id" class="refused" role="alert" data-test="refused">
       <p class="what">
         <b>{{ t('kept.refused') }}: {{ t(`kept.kind.${entry.kind}`) }} {{ entry.subject }}</b>
         <span class="muted">{{ entry.facts }}</span>
@@ -66,7 +66,7 @@ const when = (entry: KeptEntry) => timeText(clockOf(entry.madeMs), here.value.ca
         <v-btn data-test="refused-again" @click="tryAgain(entry)">{{ t('kept.again') }}</v-btn>
         <v-btn variant="text" data-test="refused-discard" @click="discard(entry)">{{ t('kept.discard') }}</v-btn>
       </div>
-    </article>
+    </div>
     <details v-if="waiting.length" data-test="kept-list">
       <summary>{{ t('kept.list') }}</summary>
       <ol>
