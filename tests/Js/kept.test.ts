@@ -36,7 +36,8 @@ beforeEach(async () => {
   offline.value = true
   mending.value = null
   serveWith(() => null)
-  await wipe()
+  await wipe('/offline/stays/1/1?signature=a')
+  await wipe('/offline/stays/1/2?signature=b')
   await readEntries()
 })
 describe('what is written without the machine', () => {
@@ -125,8 +126,12 @@ describe('what is written without the machine', () => {
     await readEntries()
     await send()
     expect([entries.value, asked]).toEqual([[], []])
-    serveWith(() => ({ body: { stays: false } }))
-    expect(await leaveNothing()).toBe(0)
+    // Of two people only the one who was removed loses what was not sent.
+    serveWith(() => null)
+    await kept(2, 2)
+    await send()
+    serveWith(({ url }) => ({ body: { stays: url.endsWith('b') } }))
+    expect(await leaveNothing()).toBe(1)
   })
 
   it('is taken once each and in the order of each bike, whatever is cut: 300 evenings', async () => {

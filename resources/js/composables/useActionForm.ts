@@ -21,8 +21,7 @@ export type ActionForm<T extends Fields> = InertiaForm<T & { action_id: string }
 
 /**
  * A form with the id of its action: sent twice it is done once; the id changes only after it was done. Its fields outlast a reload, and
- * what can be
- * kept without the machine is kept. `kind` names the form in which a refused entry of that kind is put right.
+ * what can be kept without the machine is kept. `kind` names the form in which a refused entry of that kind is put right.
  */
 export function useActionForm<T extends Fields>(initial: T, kind?: KeptKind) {
   const form = useForm<{ action_id: string }>({ ...initial, action_id: newActionId() }) as unknown as ActionForm<T>

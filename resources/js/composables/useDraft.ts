@@ -15,8 +15,7 @@ interface Fields {
 
 /**
  * Keeps what was typed into a form through a reload and a crash, in this tab (two tabs may edit one thing), until it is sent or left. It comes back into the same
- * form on the
- * same page that begins with the same values, and only there: what was meant for an older state does not overwrite a newer one.
+ * form on the same page that begins with the same values, and only there: what was meant for an older state does not overwrite a newer one.
  */
 export function useDraft(form: Fields, initial: object): { drop: () => void } {
   const still = (values: object) => Object.entries(values).filter(([name]) => !MOVING.includes(name))

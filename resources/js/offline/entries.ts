@@ -10,7 +10,7 @@ import { offline } from './reach'
 import { sendTaps, tapsWaiting } from './taps'
 import type { ChainView, FormDefaults, HereView, RailView } from '@/types/server'
 
-export const SENT_AS = 'X-Dripel-Kept'
+const SENT_AS = 'X-Dripel-Kept'
 const GONE_AFTER_MS = 5000
 /** The session is over: whoever signs in again sends them. */
 const SIGN_IN = [401, 419]

@@ -19,8 +19,7 @@ interface Write {
 
 /**
  * Begins a write. What can be kept is kept on this device where the machine is out of reach, or while something older waits here: the
- * order stays
- * as it was made. Else it is said, where it was pressed, that nothing was saved.
+ * order stays as it was made. Else it is said, where it was pressed, that nothing was saved.
  */
 export function orKeep(write: Write): void {
   const kind = kindOf(write.method, write.url)

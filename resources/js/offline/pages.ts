@@ -8,7 +8,7 @@ const BETWEEN_MS = 150
 const SETTLED_MS = 2000
 
 /** The address of a page without what only says where on it one was. */
-export const addressOf = (url: string): string => url.replace(/#.*$/, '')
+const addressOf = (url: string): string => url.replace(/#.*$/, '')
 
 /** Keeps a page as it came, but for what was only to be told once. Pages before the door and pages from this device are not kept. */
 export async function keepPage(page: Page, title = document.title.replace(/ · Dripel$/, '')): Promise<void> {

@@ -6,8 +6,7 @@ declare const self: ServiceWorkerGlobalScope & { __WB_MANIFEST: { url: string; r
 
 /**
  * Without the machine the pages open from this device: what was kept of them (offline/pages.ts) is put into one empty page, which came
- * with the
- * same scripts. With the machine nothing here stands in between.
+ * with the same scripts. With the machine nothing here stands in between.
  */
 const SHELL = 'dripel-shell'
 const WAITED_MS = 3000

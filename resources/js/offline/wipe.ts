@@ -1,14 +1,19 @@
 import { http } from '@/composables/http'
 import { device } from './device'
 
-/** Takes everything of a workshop off this device. What the device itself was set to (light, bell, keys) stays. */
-export async function wipe(): Promise<void> {
-  Object.keys(localStorage)
-    .filter((key) => /^dripel(-job-|\.kept$|\.reminded$)/.test(key))
-    .forEach((key) => localStorage.removeItem(key))
-  sessionStorage.clear()
+/** Takes everything of a person off this device; what somebody else has not sent yet is theirs. What the device itself was set to stays. */
+export async function wipe(who: string): Promise<void> {
+  const forget = (store: Storage, names: RegExp) =>
+    Object.keys(store)
+      .filter((key) => names.test(key))
+      .forEach((key) => store.removeItem(key))
+  forget(localStorage, /^dripel(-job-|\.kept$|\.reminded$)/)
+  forget(sessionStorage, /^dripel\.draft\./)
   const db = await device().catch(() => null)
-  if (db) await Promise.all([db.clear('pages'), db.clear('entries')])
+  if (!db) return
+  await db.clear('pages')
+  const theirs = (await db.getAll('entries')).filter((entry) => entry.who === who)
+  await Promise.all(theirs.map((entry) => db.delete('entries', entry.place ?? 0)))
 }
 
 /**
@@ -24,7 +29,7 @@ export async function leaveNothing(): Promise<number> {
   for (const who of new Set((await db.getAll('entries')).map((entry) => entry.who))) {
     const answer = await http<{ stays: boolean }>('get', who)
     const gone = answer?.status === 404 || (answer?.ok && !answer.body.stays)
-    if (gone) await wipe()
+    if (gone) await wipe(who)
   }
   return db.count('entries')
 }

@@ -74,7 +74,8 @@ useKeys({
 function signOut(): void {
   const unsent = waiting.value.length + tapsWaiting.value
   if (unsent && !confirm(t('kept.sign_out', { count: unsent }))) return
-  router.post('/sign-out', {}, { onSuccess: () => void wipe() })
+  const who = here.value.stay
+  router.post('/sign-out', {}, { onSuccess: () => void wipe(who) })
 }
 
 const SEND_EVERY_MS = 5000

@@ -9,8 +9,7 @@ import { write } from '@/composables/useWrite'
 
 /**
  * What was just done, with its Undo, or what this device has to say of it, beside what was pressed for it. It goes ten seconds after it
- * could be
- * read, unless somebody is at it; the key for undo works on, and History has it.
+ * could be read, unless somebody is at it; the key for undo works on, and History has it.
  */
 const page = usePage()
 const closed = ref<string | null>(null)

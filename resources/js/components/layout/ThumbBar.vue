@@ -6,11 +6,10 @@ import { t } from '@/composables/useText'
 /** The phone's way about, within reach of a thumb; in its middle what is written down most. */
 defineProps<{ at: string; mayWrite: boolean }>()
 const emit = defineEmits<{ add: [] }>()
-const left = [
+const places = [
   { name: 'shed', href: '/' },
   { name: 'pot', href: '/pot' },
-]
-const right = [
+  null,
   { name: 'rides', href: '/rides' },
   { name: 'ahead', href: '/ahead' },
 ]
@@ -18,27 +17,19 @@ const right = [
 
 <template>
   <nav class="thumb" :aria-label="t('nav.main')">
-    <Link
-      v-for="place in left"
-      :key="place.name"
-      :href="place.href"
-      :class="{ on: place.name === at }"
-      :aria-current="place.name === at ? 'page' : undefined"
-      :data-test="`nav-${place.name}`"
-      >{{ t(`nav.${place.name}`) }}</Link
-    >
-    <button v-if="mayWrite" type="button" :aria-label="t('nav.add')" data-test="add" @click="emit('add')">
-      <svg width="30" height="30" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiPlus" fill="currentColor" /></svg>
-    </button>
-    <Link
-      v-for="place in right"
-      :key="place.name"
-      :href="place.href"
-      :class="{ on: place.name === at }"
-      :aria-current="place.name === at ? 'page' : undefined"
-      :data-test="`nav-${place.name}`"
-      >{{ t(`nav.${place.name}`) }}</Link
-    >
+    <template v-for="place in places" :key="place?.name ?? 'add'">
+      <Link
+        v-if="place"
+        :href="place.href"
+        :class="{ on: place.name === at }"
+        :aria-current="place.name === at ? 'page' : undefined"
+        :data-test="`nav-${place.name}`"
+        >{{ t(`nav.${place.name}`) }}</Link
+      >
+      <button v-else-if="mayWrite" type="button" :aria-label="t('nav.add')" data-test="add" @click="emit('add')">
+        <svg width="30" height="30" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiPlus" fill="currentColor" /></svg>
+      </button>
+    </template>
   </nav>
 </template>
 
