@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Middleware\AnswerKeptEntries;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\OnlyLiveSignIns;
 use App\Http\Middleware\SpeakLanguage;
 use App\Http\Middleware\StartSession;
 use App\Http\Problems;
@@ -23,7 +24,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Looked at once there is a session, so that the page can say what was too large.
         $middleware->remove(ValidatePostSize::class);
         $middleware->web(
-            append: [ValidatePostSize::class, SpeakLanguage::class, AnswerKeptEntries::class, HandleInertiaRequests::class],
+            append: [OnlyLiveSignIns::class, ValidatePostSize::class, SpeakLanguage::class, AnswerKeptEntries::class, HandleInertiaRequests::class],
             replace: [AnySession::class => StartSession::class],
         );
         // bin/lan.mjs on this machine says who calls from the garage.

@@ -19,6 +19,11 @@ return [
     'inbox' => env('DRIPEL_INBOX', storage_path('app/inbox')),
     // Where copies of the database are kept.
     'backups' => env('DRIPEL_BACKUPS', storage_path('app/backups')),
+    // For messages to browsers while Dripel is closed there: this installation's keys, and whom their services may write to about it.
+    'push' => [
+        'keys' => env('DRIPEL_PUSH_KEYS', storage_path('app/push-keys.json')),
+        'contact' => env('DRIPEL_PUSH_CONTACT', 'mailto:dripel@example.org'),
+    ],
     // Where phones reach this machine, if they do: codes to scan lead there.
     'lan_url' => env('DRIPEL_LAN_URL'),
     // The root of this machine's own certificate, offered to them.

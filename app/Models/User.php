@@ -22,7 +22,12 @@ final class User extends Authenticatable
 {
     protected $guarded = [];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password'];
+
+    /** The browser whose cookie told who it is. */
+    public ?SignIn $signIn = null;
+
+    private string $token = '';
 
     protected function casts(): array
     {
@@ -39,6 +44,21 @@ final class User extends Authenticatable
     public function memberships(): HasMany
     {
         return $this->hasMany(Membership::class);
+    }
+
+    public function getRememberToken(): string
+    {
+        return $this->token;
+    }
+
+    public function setRememberToken(#[\SensitiveParameter] $value): void
+    {
+        $this->token = (string) $value;
+    }
+
+    public function rememberedAs(SignIn $signIn): void
+    {
+        $this->signIn = $signIn;
     }
 
     public static function ofTheDemo(): self

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Logbook\ReadBook;
+use App\People\RememberedUsers;
 use App\Pot\ReadBaths;
 use App\Support\AppClock;
 use App\Support\CacheMemo;
@@ -13,6 +14,7 @@ use App\Text\UnitTranslator;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
@@ -43,6 +45,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         $this->app->terminating(fn() => $this->app->resolved(CacheMemo::class) && $this->app->make(CacheMemo::class)->keep());
+        Auth::provider('remembered', fn() => $this->app->make(RememberedUsers::class));
         Model::shouldBeStrict(!$this->app->isProduction());
         Vite::useManifestFilename('manifest.json');
         // Ten tries a minute is plenty for a person and too few for a machine that guesses.

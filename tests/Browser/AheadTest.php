@@ -103,6 +103,24 @@ it(
                         'wet-',
                     ),
                 );
+            // Told while Dripel is closed, it shows: this browser has no service of its maker's behind it, so it says that none answered.
+            $page = ShedPage::open($chromium->driver, $server->url, '/settings#device');
+            $page->part('push');
+            $chromium->driver->executeScript('document.querySelector("[data-test=push] input").click()');
+            $page->awaitText('push', 'did not answer');
+            (new ChromeDevToolsDriver($chromium->driver))->execute('ServiceWorker.enable', []);
+            $told = ['tag' => 'job-7', 'title' => 'Time is up', 'text' => 'Let it stand', 'url' => '/jobs/7'];
+            foreach (range(0, 3) as $registration) {
+                (new ChromeDevToolsDriver($chromium->driver))->execute('ServiceWorker.deliverPushMessage', [
+                    'origin' => $server->url,
+                    'registrationId' => (string) $registration,
+                    'data' => json_encode($told),
+                ]);
+            }
+            $shown = 'navigator.serviceWorker.ready.then((worker) => worker.getNotifications({ tag: "job-7" }))';
+            $chromium->driver
+                ->wait(15, 200)
+                ->until(fn() => $chromium->driver->executeAsyncScript("{$shown}.then((all) => arguments[0](all.map((one) => one.body).join()))") === 'Let it stand');
             // By hand, a week to the right; nothing is kept.
             $chromium->size(1280, 800);
             $page = ShedPage::open($chromium->driver, $server->url, '/ahead');

@@ -14,6 +14,7 @@ use App\Models\Bike;
 use App\Models\Chain;
 use App\Models\Membership;
 use App\Models\Role;
+use App\Models\SignIn;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Support\AppClock;
@@ -84,6 +85,19 @@ final class Bench
         }
 
         return $steps;
+    }
+
+    /** A browser in which the owner is signed in. */
+    public function signIn(): SignIn
+    {
+        return SignIn::query()->create([
+            'user_id' => $this->owner->id,
+            'token_hash' => Str::random(64),
+            'phone' => false,
+            'address' => '192.0.2.7',
+            'expires_at' => self::NOW + 86_400,
+            'seen_at' => self::NOW,
+        ]);
     }
 
     public function bike(string $name = 'Heron', float $intervalKm = 300): Bike

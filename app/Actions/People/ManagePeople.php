@@ -9,9 +9,8 @@ use App\Models\Membership;
 use App\Models\Role;
 use App\Models\User;
 use App\Models\Workshop;
+use App\People\SignIns;
 use App\Support\WriteTransaction;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 
 /** Roles change, people leave or are shown out. A workshop always has one owner. */
 final readonly class ManagePeople
@@ -45,17 +44,7 @@ final readonly class ManagePeople
             $membership->delete();
             $next = Membership::query()->where('user_id', $user->id)->orderBy('id')->first();
             $user->update(['workshop_id' => $next?->workshop_id]);
-            self::signOut($user);
+            SignIns::closeAll($user);
         });
-    }
-
-    /** @param string|null $except the session that stays */
-    public static function signOut(User $user, ?string $except = null): void
-    {
-        $user->forceFill(['remember_token' => Str::random(60)])->save();
-        DB::table('sessions')
-            ->where('user_id', $user->id)
-            ->when($except !== null, fn($query) => $query->where('id', '!=', $except))
-            ->delete();
     }
 }

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\User;
+use App\People\SignIns;
 use Illuminate\Console\Command;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 
 /** For who forgot theirs: whoever has the machine may set a password. */
 final class SetPassword extends Command
@@ -31,8 +30,8 @@ final class SetPassword extends Command
 
             return self::FAILURE;
         }
-        $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
-        DB::table('sessions')->where('user_id', $user->id)->delete();
+        $user->update(['password' => $password]);
+        SignIns::closeAll($user);
         $this->info("The password of {$email} is set; other sessions are signed out.");
 
         return self::SUCCESS;

@@ -10,6 +10,7 @@ use App\Logbook\ReadBook;
 use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Role;
+use App\Models\SignIn;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Support\Reach;
@@ -23,7 +24,6 @@ use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\PotDay\ReadySchool;
 use Dripel\Core\Wear\LimitSchool;
-use Illuminate\Support\Facades\DB;
 use Locale;
 
 /**
@@ -80,7 +80,7 @@ use Locale;
  *     },
  *     people: list<PersonView>,
  *     bikes: list<array{id: int, name: string, interval: string, limit: string}>,
- *     devices: list<array{phone: bool, here: bool, address: string, seen: string}>,
+ *     devices: list<array{id: int, phone: bool, here: bool, address: string, seen: string}>,
  *     tables: list<string>,
  *     lan: string|null,
  *     invitations: list<array{id: int, role: string, until: string}>,
@@ -122,7 +122,7 @@ final readonly class SettingsProps
     }
 
     /** @return SettingsPage */
-    public function all(Workshop $workshop, User $user, Role $role, string $session): array
+    public function all(Workshop $workshop, User $user, Role $role, ?SignIn $here): array
     {
         $book = ($this->readBook)($workshop);
         $translator = $this->translators->current();
@@ -219,7 +219,7 @@ final readonly class SettingsProps
                 ],
                 $book->bikeIds,
             ),
-            'devices' => $this->devices($user, $session),
+            'devices' => $this->devices($user, $here),
             'tables' => WorkshopFile::tables(),
             'lan' => Reach::lan(),
             'invitations' =>
@@ -243,23 +243,26 @@ final readonly class SettingsProps
         ];
     }
 
-    /** @return list<array{phone: bool, here: bool, address: string, seen: string}> where somebody is signed in, the last seen first */
-    private function devices(User $user, string $session): array
+    /** @return list<array{id: int, phone: bool, here: bool, address: string, seen: string}> where somebody is signed in, the last seen first */
+    private function devices(User $user, ?SignIn $here): array
     {
         $q = $this->translators->current()->quantities;
 
         return array_values(
-            DB::table('sessions')
+            SignIn::query()
                 ->where('user_id', $user->id)
-                ->orderByDesc('last_activity')
+                ->where('expires_at', '>', $this->translators->current()->nowS)
+                ->orderByDesc('seen_at')
+                ->orderByDesc('id')
                 ->limit(20)
                 ->get()
                 ->map(
-                    fn(object $row) => [
-                        'phone' => str_contains((string) $row->user_agent, 'Mobile'),
-                        'here' => $row->id === $session,
-                        'address' => (string) $row->ip_address,
-                        'seen' => $q->day($row->last_activity) . ', ' . $q->time($row->last_activity),
+                    fn(SignIn $signIn) => [
+                        'id' => $signIn->id,
+                        'phone' => $signIn->phone,
+                        'here' => $signIn->is($here),
+                        'address' => $signIn->address,
+                        'seen' => $q->day($signIn->seen_at) . ', ' . $q->time($signIn->seen_at),
                     ],
                 )
                 ->all(),

@@ -8,7 +8,7 @@ export interface Answer<T> {
 
 const KEPT_ALIVE = 60_000
 
-type Method = 'get' | 'post' | 'put'
+type Method = 'get' | 'post' | 'put' | 'delete'
 
 /** The cookie with which the server knows that the question came from its own page. */
 const token = () => decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '')

@@ -22,6 +22,7 @@ self.addEventListener('install', (event) => {
   void self.skipWaiting()
 })
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()))
+self.addEventListener('push', (event) => event.waitUntil(tell(event.data?.json() as Told | undefined)))
 self.addEventListener('notificationclick', (event) => {
   event.notification.close()
   event.waitUntil(self.clients.openWindow((event.notification.data as { url?: string } | null)?.url ?? '/'))
@@ -32,6 +33,22 @@ self.addEventListener('fetch', (event) => {
   if (request.method !== 'GET' || !page || new URL(request.url).origin !== self.location.origin) return
   event.respondWith(answer(request))
 })
+
+interface Told {
+  tag: string
+  title: string
+  text: string
+  url: string
+}
+
+/** Sent by the machine while Dripel is closed here. Where its page is in sight, that rings by itself. */
+async function tell(told: Told | undefined): Promise<void> {
+  if (!told) return
+  const windows = await self.clients.matchAll({ type: 'window' })
+  const seen = windows.some((one) => one.visibilityState === 'visible' && new URL(one.url).pathname === told.url)
+  if (seen && told.url !== '/') return
+  await self.registration.showNotification(told.title, { body: told.text, tag: told.tag, icon: '/icon.svg', data: { url: told.url } })
+}
 
 /** Nobody's page: fetched without a sign-in. */
 async function fetchShell(): Promise<void> {

@@ -1,8 +1,10 @@
 import { http } from '@/composables/http'
+import { unsubscribe } from '@/composables/useReminders'
 import { device } from './device'
 
 /** Takes everything of a person off this device; what somebody else has not sent yet is theirs. What the device itself was set to stays. */
 export async function wipe(who: string): Promise<void> {
+  await unsubscribe()
   const forget = (store: Storage, names: RegExp) =>
     Object.keys(store)
       .filter((key) => names.test(key))
@@ -22,6 +24,7 @@ export async function wipe(who: string): Promise<void> {
  * has been removed from the workshop meanwhile. Resolves to how many entries still wait.
  */
 export async function leaveNothing(): Promise<number> {
+  await unsubscribe()
   const db = await device().catch(() => null)
   if (!db) return 0
   await db.clear('pages')

@@ -1394,7 +1394,7 @@ export interface SettingsPage {
   }
   people: PersonView[]
   bikes: { id: number; name: string; interval: string; limit: string }[]
-  devices: { phone: boolean; here: boolean; address: string; seen: string }[]
+  devices: { id: number; phone: boolean; here: boolean; address: string; seen: string }[]
   tables: string[]
   lan: string | null
   invitations: { id: number; role: string; until: string }[]

@@ -5,8 +5,9 @@ declare(strict_types=1);
 use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Role;
+use App\Models\SignIn;
 use App\Models\User;
-use Illuminate\Support\Facades\DB;
+use App\Support\AppClock;
 use Tests\Feature\Bench;
 
 $membership = fn(User $user) => Membership::query()->where('user_id', $user->id)->sole();
@@ -45,23 +46,13 @@ it('shows somebody out at once, and lets them in again with the same account', f
         'email' => $member->email,
         'password' => 'long-enough-1',
     ])->assertRedirect('/');
-    DB::table('sessions')->insert([
-        'id' => 'phone',
-        'user_id' => $member->id,
-        'payload' => '',
-        'last_activity' => time(),
-    ]);
     $this->get('/')->assertOk();
-    $token = $member->refresh()->getRememberToken();
     app('auth')->forgetGuards();
     $this->flushSession();
     $this->actingAs($bench->owner)
         ->delete("/people/{$membership($member)->id}")
         ->assertSessionHasNoErrors();
-    expect(DB::table('sessions')->where('user_id', $member->id)->count())
-        ->toBe(0)
-        ->and($member->refresh()->getRememberToken())
-        ->not->toBe($token);
+    expect(SignIn::query()->where('user_id', $member->id)->count())->toBe(0);
     // Even a request that still had a session is turned away.
     app('auth')->forgetGuards();
     app()->forgetScopedInstances();
@@ -94,29 +85,53 @@ it('shows somebody out at once, and lets them in again with the same account', f
         ->toBe(1);
 });
 
-it('lists where somebody is signed in and signs out everywhere else', function (): void {
+it('remembers each browser on its own, for thirty days, and signs out one by one', function (): void {
     $bench = new Bench();
-    foreach (['phone' => 'Mozilla/5.0 (Linux) Mobile', 'other' => 'Mozilla/5.0 (X11)'] as $id => $agent) {
-        DB::table('sessions')->insert([
-            'id' => $id,
-            'user_id' => $bench->owner->id,
-            'user_agent' => $agent,
-            'ip_address' => '192.0.2.7',
-            'payload' => '',
-            'last_activity' => Bench::NOW - 60,
-        ]);
-    }
-    $token = $bench->owner->getRememberToken();
-    $this->actingAs($bench->owner)
-        ->get('/settings')
-        ->assertInertia(fn($page) => $page->has('devices', 2)->where('devices.0.address', '192.0.2.7'));
-    $this->post('/devices/sign-out-others')->assertRedirect();
-    expect(
-        DB::table('sessions')
-            ->whereIn('id', ['phone', 'other'])
-            ->count(),
-    )
-        ->toBe(0)
-        ->and($bench->owner->refresh()->getRememberToken())
-        ->not->toBe($token);
+    $cookie = app('auth')->guard('web')->getRecallerName();
+    $another = function (): void {
+        app('auth')->forgetGuards();
+        app()->forgetScopedInstances();
+        $this->flushSession();
+        $this->defaultCookies = [];
+    };
+    $signIn = fn(string $agent): string => (string) $this->withHeader('User-Agent', $agent)
+        ->post('/sign-in', ['email' => $bench->owner->email, 'password' => 'long-enough-1'])
+        ->assertRedirect('/')
+        ->getCookie($cookie)
+        ?->getValue();
+    $phone = $signIn('Mozilla/5.0 (Linux) Mobile');
+    $another();
+    $tablet = $signIn('Mozilla/5.0 (Linux) Mobile');
+    $another();
+    $desk = $signIn('Mozilla/5.0 (X11)');
+    expect(count(array_unique([$phone, $tablet, $desk])))->toBe(3);
+
+    $devices = $this->get('/settings')->assertOk()->inertiaProps('devices');
+    expect(array_column($devices, 'here'))
+        ->toBe([true, false, false])
+        ->and(array_column($devices, 'phone'))
+        ->toBe([false, true, true]);
+    $this->delete("/sign-ins/{$devices[2]['id']}")->assertRedirect();
+    // The phone is out, by its cookie too; the tablet comes in by its own without a password.
+    $another();
+    $this->withCookie($cookie, $phone)->get('/')->assertRedirect('/sign-in');
+    $another();
+    $this->withCookie($cookie, $tablet)->get('/')->assertOk();
+    // From here on with its session, which is worth nothing once it is signed out at the desk.
+    $session = app('session.store')->all();
+    $another();
+    $this->withCookie($cookie, $desk)->delete('/sign-ins')->assertRedirect();
+    $this->get('/')->assertOk();
+    $another();
+    $this->withSession($session)->get('/')->assertRedirect('/sign-in');
+    $another();
+    app(AppClock::class)->stopAt(Bench::NOW + 30 * 86400);
+    $this->withCookie($cookie, $desk)->get('/')->assertRedirect('/sign-in');
+    // Nobody signs out what is not theirs.
+    $other = new Bench('other@test.example');
+    $theirs = $bench->signIn();
+    $another();
+    $this->actingAs($other->owner)
+        ->delete("/sign-ins/{$theirs->id}")
+        ->assertNotFound();
 });

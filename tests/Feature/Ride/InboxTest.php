@@ -46,7 +46,7 @@ it('takes what lies in the watched folder once it has stopped growing, puts it a
     $this->artisan('dripel:rides', ['--by' => 'folder', '--bike' => 'Heron', '--count' => 2, '--km' => 12])->assertSuccessful();
     File::put("{$this->folder}/broken.gpx", '<gpx><trk>');
     File::put("{$this->folder}/.half.gpx.part", '<gpx');
-    $this->artisan('dripel:inbox', ['--every' => 0])->assertSuccessful();
+    $this->artisan('dripel:watch', ['--once' => true, '--every' => 0])->assertSuccessful();
     expect(Track::query()->where('source', TrackSource::Inbox)->count())
         ->toBe(2)
         ->and(count(File::files("{$this->folder}/taken")))
@@ -57,7 +57,7 @@ it('takes what lies in the watched folder once it has stopped growing, puts it a
         ->toBe([]);
     // Another file by the same name is not laid over the first.
     File::put("{$this->folder}/broken.gpx", '<gpx><wpt>');
-    $this->artisan('dripel:inbox', ['--every' => 0])->assertSuccessful();
+    $this->artisan('dripel:watch', ['--once' => true, '--every' => 0])->assertSuccessful();
     expect(File::get("{$this->folder}/refused/broken.gpx"))
         ->toBe('<gpx><trk>')
         ->and(count(File::glob("{$this->folder}/refused/*broken.gpx")))
@@ -66,7 +66,7 @@ it('takes what lies in the watched folder once it has stopped growing, puts it a
     foreach (File::files("{$this->folder}/taken") as $file) {
         File::copy($file->getPathname(), "{$this->folder}/again-{$file->getFilename()}");
     }
-    $this->artisan('dripel:inbox', ['--every' => 0]);
+    $this->artisan('dripel:watch', ['--once' => true, '--every' => 0]);
     expect(Track::query()->count())->toBe(2);
     $this->actingAs($this->bench->owner)
         ->get('/')

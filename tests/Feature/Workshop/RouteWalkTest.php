@@ -33,6 +33,8 @@ use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\Bench;
 
+const OWN_ACCOUNT = ['sign-out', 'sign-ins', 'sign-ins/{signIn}', 'push', 'push/key'];
+
 /** One workshop with one of everything. @return array<string, mixed> ids by name */
 function furnish(Bench $bench): array
 {
@@ -163,6 +165,7 @@ function furnish(Bench $bench): array
     return [
         'job' => $job,
         'device' => Device::query()->in($bench->workshop)->sole()->id,
+        'signIn' => $bench->signIn()->id,
         'pot' => Pot::query()->in($bench->workshop)->sole()->id,
         'price' => Price::query()->in($bench->workshop)->sole()->id,
         'instrument' => Instrument::query()->in($bench->workshop)->sole()->id,
@@ -335,7 +338,7 @@ function referencesOf(array $own, Bench $bench): array
     app()->resolving(FormRequest::class, fn(FormRequest $request) => $seen->exchangeArray([$request]));
     $found = [];
     foreach (walkedRoutes('POST', 'PUT', 'DELETE') as $route) {
-        if (in_array($route->uri(), ['sign-out', 'leave', 'devices/sign-out-others'], true)) {
+        if (in_array($route->uri(), [...OWN_ACCOUNT, 'leave'], true)) {
             continue;
         }
         $seen->exchangeArray([]);
@@ -430,7 +433,7 @@ it('lets a viewer change nothing and a stranger see nothing, on any route', func
         if (
             !in_array('auth', $route->gatherMiddleware(), true) ||
             // Of one's own account; nothing of the workshop.
-            in_array($route->uri(), ['sign-out', 'leave', 'devices/sign-out-others'], true)
+            in_array($route->uri(), [...OWN_ACCOUNT, 'leave'], true)
         ) {
             continue;
         }
@@ -482,7 +485,7 @@ it('turns somebody who was shown out away from every route, at once', function (
         ->assertSessionHasNoErrors();
     $rows = Bench::rows();
     foreach (Route::getRoutes()->getRoutes() as $route) {
-        if (!in_array('auth', $route->gatherMiddleware(), true) || in_array($route->uri(), ['sign-out', 'devices/sign-out-others'], true)) {
+        if (!in_array('auth', $route->gatherMiddleware(), true) || in_array($route->uri(), OWN_ACCOUNT, true)) {
             continue;
         }
         $path = '/' . preg_replace_callback('/\{(\w+)\}/', fn(array $m) => (string) $own[$m[1]], ltrim($route->uri(), '/'));
@@ -510,6 +513,9 @@ it('puts every row of every table into a workshop', function (): void {
         'jobs',
         'failed_jobs',
         'sqlite_sequence',
+        // Of a person, and of a browser of theirs.
+        'sign_ins',
+        'push_subscriptions',
         // Of a device, which belongs to a workshop.
         'personal_access_tokens',
     ];

@@ -4,21 +4,26 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\People;
 
-use App\Actions\People\ManagePeople;
 use App\Http\Controllers\Controller;
+use App\Models\SignIn;
+use App\People\SignIns;
 use App\Support\CurrentWorkshop;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 
-/** The devices on which somebody is signed in: all others are signed out at once. */
+/** The browsers in which somebody is signed in: one, or all others, are signed out at once. */
 final class DeviceController extends Controller
 {
-    public function signOutOthers(Request $request, CurrentWorkshop $current): RedirectResponse
+    public function signOut(SignIn $signIn): RedirectResponse
     {
-        ManagePeople::signOut($current->user(), $request->session()->getId());
-        // This device goes on being remembered, under the new token.
-        Auth::login($current->user(), true);
+        $signIn->delete();
+
+        return back();
+    }
+
+    public function signOutOthers(Request $request, CurrentWorkshop $current, SignIns $signIns): RedirectResponse
+    {
+        SignIns::closeAll($current->user(), $signIns->here($request));
 
         return back();
     }

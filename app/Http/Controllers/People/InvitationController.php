@@ -10,12 +10,12 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\People\AccountRequest;
 use App\Models\Invitation;
 use App\Models\Role;
+use App\People\SignIns;
 use App\Support\AppClock;
 use App\Support\CurrentWorkshop;
 use App\Support\Reach;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\Rule;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -48,7 +48,7 @@ final class InvitationController extends Controller
         ]);
     }
 
-    public function accept(AccountRequest $request, string $token, AcceptInvitation $acceptInvitation): RedirectResponse
+    public function accept(AccountRequest $request, string $token, AcceptInvitation $acceptInvitation, SignIns $signIns): RedirectResponse
     {
         $user = $acceptInvitation(
             Invitation::behind($token),
@@ -56,8 +56,7 @@ final class InvitationController extends Controller
             $request->string('email')->toString(),
             $request->string('password')->toString(),
         );
-        Auth::login($user, true);
-        $request->session()->regenerate();
+        $signIns->open($user, $request);
 
         return redirect()->route('shed');
     }

@@ -8,10 +8,10 @@ use App\Actions\People\ManagePeople;
 use App\Http\Controllers\Controller;
 use App\Models\Membership;
 use App\Models\Role;
+use App\People\SignIns;
 use App\Support\CurrentWorkshop;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\Rule;
 
 /** The people of a workshop: their roles, and who is in it. */
@@ -40,11 +40,10 @@ final class PersonController extends Controller
     }
 
     /** Of one's own will. */
-    public function leave(Request $request, ManagePeople $people, CurrentWorkshop $current): RedirectResponse
+    public function leave(Request $request, ManagePeople $people, CurrentWorkshop $current, SignIns $signIns): RedirectResponse
     {
         $people->remove($current->membership());
-        Auth::logout();
-        $request->session()->invalidate();
+        $signIns->close($request);
 
         return redirect()->route('sign-in');
     }

@@ -7,9 +7,9 @@ namespace App\Http\Controllers\People;
 use App\Actions\People\RegisterOwner;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\People\AccountRequest;
+use App\People\SignIns;
 use DateTimeZone;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\Auth;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -23,7 +23,7 @@ final class RegistrationController extends Controller
         return Inertia::render('People/Register', ['zones' => DateTimeZone::listIdentifiers()]);
     }
 
-    public function store(AccountRequest $request, RegisterOwner $registerOwner): RedirectResponse
+    public function store(AccountRequest $request, RegisterOwner $registerOwner, SignIns $signIns): RedirectResponse
     {
         $owner = $registerOwner(
             $request->string('name')->trim()->toString(),
@@ -32,8 +32,7 @@ final class RegistrationController extends Controller
             $request->string('workshop')->trim()->toString() ?: (string) __('ui.people.workshop_default'),
             $request->string('time_zone')->toString() ?: 'UTC',
         );
-        Auth::login($owner, true);
-        $request->session()->regenerate();
+        $signIns->open($owner, $request);
 
         return redirect()->route('shed');
     }

@@ -6,10 +6,10 @@ namespace App\Http\Controllers\People;
 
 use App\Actions\People\RegisterOwner;
 use App\Http\Controllers\Controller;
-use App\Models\User;
+use App\People\Passwords;
+use App\People\SignIns;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -23,26 +23,20 @@ final class SessionController extends Controller
             : Inertia::render('People/SignIn', ['demo' => config()->boolean('dripel.demo')]);
     }
 
-    public function store(Request $request): RedirectResponse
+    public function store(Request $request, Passwords $passwords, SignIns $signIns): RedirectResponse
     {
-        $given = $request->validate(['email' => ['required', 'string'], 'password' => ['required', 'string']]);
-        $given['email'] = mb_strtolower(trim($given['email']));
-        Auth::attempt($given, true) || throw ValidationException::withMessages(['email' => __('errors.not_signed_in')]);
-        $user = Auth::user();
-        if ($user instanceof User && $user->workshop_id === null) {
-            Auth::logout();
-            throw ValidationException::withMessages(['email' => __('errors.no_workshop')]);
-        }
-        $request->session()->regenerate();
+        $given = $request->validate(['email' => ['required', 'string'], 'password' => ['required', 'string', 'max:' . Passwords::LONGEST]]);
+        $user = $passwords->personBehind($given['email'], $given['password']);
+        $user !== null || throw ValidationException::withMessages(['email' => __('errors.not_signed_in')]);
+        $user->workshop_id !== null || throw ValidationException::withMessages(['email' => __('errors.no_workshop')]);
+        $signIns->open($user, $request);
 
         return redirect()->intended(route('shed'));
     }
 
-    public function destroy(Request $request): RedirectResponse
+    public function destroy(Request $request, SignIns $signIns): RedirectResponse
     {
-        Auth::logout();
-        $request->session()->invalidate();
-        $request->session()->regenerateToken();
+        $signIns->close($request);
 
         return redirect()->route('sign-in');
     }

@@ -6,8 +6,10 @@ namespace App\Http\Controllers\Shed;
 
 use App\Http\Controllers\Controller;
 use App\Http\Props\ReadShed;
+use App\People\SignIns;
 use App\Support\CurrentWorkshop;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -20,8 +22,13 @@ final class ShedController extends Controller
     }
 
     /** What this browser may remind of, if it was allowed to. */
-    public function reminders(CurrentWorkshop $current, ReadShed $readShed): JsonResponse
+    /** But for what this browser has been told already while Dripel was closed. */
+    public function reminders(Request $request, CurrentWorkshop $current, ReadShed $readShed, SignIns $signIns): JsonResponse
     {
-        return response()->json($readShed($current->workshop())->reminders());
+        $told = $signIns->here($request)->pushSubscription->told ?? [];
+
+        return response()->json(
+            array_values(array_filter($readShed($current->workshop())->reminders(), fn(array $one) => !in_array($one['tag'], $told, true))),
+        );
     }
 }

@@ -8,6 +8,7 @@ use App\Actions\Workshop\ChangeSettings;
 use App\Http\Controllers\Controller;
 use App\Http\Props\SettingsProps;
 use App\Http\Requests\Workshop\SettingsRequest;
+use App\People\SignIns;
 use App\Support\CurrentWorkshop;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -16,11 +17,11 @@ use Inertia\Response;
 
 final class SettingsController extends Controller
 {
-    public function show(Request $request, CurrentWorkshop $current, SettingsProps $props): Response
+    public function show(Request $request, CurrentWorkshop $current, SettingsProps $props, SignIns $signIns): Response
     {
         return Inertia::render(
             'Settings/Settings',
-            $props->all($current->workshop(), $current->user(), $current->role(), $request->session()->getId()),
+            $props->all($current->workshop(), $current->user(), $current->role(), $signIns->here($request)),
         );
     }
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import { mayRemind } from '@/composables/useReminders'
+import { mayPush, mayRemind } from '@/composables/useReminders'
 import { t } from '@/composables/useText'
 
 /** What this browser can do here, and what still works where it refuses. */
@@ -12,6 +12,7 @@ onMounted(async () => {
     { name: 'offline', yes: worker !== undefined },
     { name: 'wake', yes: 'wakeLock' in navigator },
     { name: 'notify', yes: mayRemind() },
+    { name: 'closed', yes: worker !== undefined && mayPush() },
   ]
 })
 </script>

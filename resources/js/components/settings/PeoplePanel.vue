@@ -9,7 +9,7 @@ import type { PersonView } from '@/types/server'
 defineProps<{
   people: PersonView[]
   invitations: { id: number; role: string; until: string }[]
-  devices: { phone: boolean; here: boolean; address: string; seen: string }[]
+  devices: { id: number; phone: boolean; here: boolean; address: string; seen: string }[]
 }>()
 const here = useHere()
 const page = usePage()
@@ -30,7 +30,8 @@ const remove = (person: PersonView) => twice(`remove-${person.id}`, () => router
 const handOver = (person: PersonView) =>
   twice(`hand-${person.id}`, () => router.post(`/people/${person.id}/hand-over`, {}, { preserveScroll: true }))
 const leave = () => twice('leave', () => router.post('/leave'))
-const signOutOthers = () => router.post('/devices/sign-out-others', {}, { preserveScroll: true })
+const signOutOthers = () => router.delete('/sign-ins', { preserveScroll: true })
+const signOut = (device: number) => router.delete(`/sign-ins/${device}`, { preserveScroll: true })
 const problem = () => (page.props.errors as Record<string, string>).role
 </script>
 
@@ -90,9 +91,13 @@ const problem = () => (page.props.errors as Record<string, string>).role
     </template>
     <h2 class="open">{{ t('people_panel.devices') }}</h2>
     <ul>
-      <li v-for="(device, i) in devices" :key="i" data-test="device">
-        <b>{{ device.phone ? t('people_panel.phone') : t('people_panel.computer') }}</b>{{ device.here ? `, ${t('people_panel.here')}` : ''
-        }}<span class="muted small email">{{ device.seen }}, {{ device.address }}</span>
+      <li v-for="device in devices" :key="device.id" class="device" data-test="device">
+        <span
+          ><b>{{ device.phone ? t('people_panel.phone') : t('people_panel.computer') }}</b
+          >{{ device.here ? `, ${t('people_panel.here')}` : ''
+          }}<span class="muted small email">{{ device.seen }}, {{ device.address }}</span></span
+        >
+        <v-btn v-if="!device.here" size="small" @click="signOut(device.id)">{{ t('people_panel.sign_out') }}</v-btn>
       </li>
     </ul>
     <v-btn v-if="devices.length > 1" data-test="sign-out-others" @click="signOutOthers">{{ t('people_panel.sign_out_others') }}</v-btn>
@@ -108,6 +113,12 @@ ul {
 li {
   padding: 7px 0;
   border-bottom: 1px solid var(--line);
+}
+.device {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
 }
 .email {
   display: block;

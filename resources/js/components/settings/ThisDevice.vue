@@ -4,13 +4,14 @@ import { onMounted, ref } from 'vue'
 import DeviceCan from './DeviceCan.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import { useKeysEnabled } from '@/composables/useKeys'
-import { mayRemind, useRemindersWanted } from '@/composables/useReminders'
+import { mayPush, mayRemind, usePush, useRemindersWanted } from '@/composables/useReminders'
 import { t } from '@/composables/useText'
 
 /** What this browser can do here, and what still works where it refuses; the way in for the phone. */
 const props = defineProps<{ lan: string | null }>()
 const keys = useKeysEnabled()
 const { wanted, choose } = useRemindersWanted()
+const { closed, refused, choose: chooseClosed } = usePush()
 const code = ref('')
 onMounted(async () => {
   if (props.lan) code.value = await QRCode.toString(`${props.lan}/trust`, { type: 'svg', margin: 1, width: 148 })
@@ -37,6 +38,15 @@ onMounted(async () => {
       persistent-hint
       data-test="remind"
       @update:model-value="(on) => choose(!!on)" />
+    <v-checkbox
+      v-if="mayPush() && wanted"
+      :model-value="closed"
+      :label="t('device.push')"
+      :hint="t('device.push_hint')"
+      :error-messages="refused"
+      persistent-hint
+      data-test="push"
+      @update:model-value="(on) => chooseClosed(!!on)" />
     <TickBox v-model="keys" :label="t('settings.keys')" :hint="t('settings.keys_hint')" persistent-hint />
   </section>
 </template>

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Models\SignIn;
+use App\Models\User;
+use App\Support\AppClock;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Who is signed in where. Each browser is remembered on its own, for thirty days, and can be signed out on its own. */
+final readonly class SignIns
+{
+    private const DAYS = 30;
+
+    /** Seconds after which it is written down anew when a browser was seen. */
+    private const SEEN_S = 600;
+
+    private const IN_SESSION = 'sign_in';
+
+    public function __construct(private AppClock $clock) {}
+
+    public function open(User $user, Request $request, bool $remember = true): void
+    {
+        $token = Str::random(60);
+        $signIn = SignIn::query()->create([
+            'user_id' => $user->id,
+            'token_hash' => SignIn::hash($token),
+            'phone' => str_contains((string) $request->userAgent(), 'Mobile'),
+            'address' => (string) $request->ip(),
+            'expires_at' => $this->clock->unixS() + self::DAYS * 86400,
+            'seen_at' => $this->clock->unixS(),
+        ]);
+        SignIn::query()->where('expires_at', '<=', $this->clock->unixS())->delete();
+        $user->setRememberToken($token);
+        Auth::login($user, $remember);
+        $request->session()->regenerate();
+        $request->session()->put(self::IN_SESSION, $signIn->id);
+    }
+
+    /** The one of this request; null: nobody is signed in, or this browser has been signed out elsewhere. */
+    public function here(Request $request): ?SignIn
+    {
+        $user = Auth::user();
+        if (!($user instanceof User)) {
+            return null;
+        }
+        // Recognised by its cookie, with a session that has only begun.
+        $user->signIn === null || $request->session()->put(self::IN_SESSION, $user->signIn->id);
+        $signIn = SignIn::query()
+            ->whereKey($request->session()->get(self::IN_SESSION))
+            ->where('user_id', $user->id)
+            ->where('expires_at', '>', $this->clock->unixS())
+            ->first();
+        if ($signIn !== null && $signIn->seen_at + self::SEEN_S <= $this->clock->unixS()) {
+            // That it cannot be written down (a full disk) keeps nobody out.
+            rescue(fn() => $signIn->update(['seen_at' => $this->clock->unixS(), 'address' => (string) $request->ip()]), report: false);
+        }
+
+        return $signIn;
+    }
+
+    public function close(Request $request): void
+    {
+        $this->here($request)?->delete();
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+    }
+
+    /** Everywhere, but for the one that stays. */
+    public static function closeAll(User $user, ?SignIn $except = null): void
+    {
+        SignIn::query()
+            ->where('user_id', $user->id)
+            ->when($except !== null, fn($query) => $query->whereKeyNot($except))
+            ->delete();
+        $except === null && DB::table('sessions')->where('user_id', $user->id)->delete();
+    }
+}
