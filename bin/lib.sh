@@ -25,8 +25,9 @@ need_packages() {
         as_root apt-get update -qq
         as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}" >/dev/null
     fi
+    command -v node >/dev/null || die "Node.js is missing: install Node.js 20.19 or newer, then start again"
     node -e 'const [a,b]=process.versions.node.split(".").map(Number); process.exit(a>20||(a===20&&b>=19)?0:1)' \
-        || die "the build needs Node.js 20.19 or newer; this machine has $(node --version)"
+        || die "the build needs Node.js 20.19 or newer, this machine has $(node --version): install a newer one, then start again"
 }
 
 stamped() { [ -f "$1" ] && [ "$(cat "$1")" = "$2" ]; }
@@ -81,6 +82,41 @@ need_certificate() {
     rm -f "$folder/request.pem" "$folder/leaf.pem"
     chmod 600 "$folder"/*key.pem
     echo "$names" > "$folder/.names"
+}
+
+# free_port PORT WAY_OUT
+free_port() {
+    ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null || die "port $1 is taken: Dripel may be running already; $2"
+}
+
+# need_writable FOLDER...
+need_writable() {
+    local folder probe
+    for folder in "$@"; do
+        probe=$folder/.writable
+        { mkdir -p "$folder" && echo x > "$probe"; } 2>/dev/null || no_write "$folder"
+        rm -f "$probe"
+    done
+}
+
+no_write() {
+    local free; free=$(free_mb)
+    ((${free:-1} > 0)) || die "the disk is full: $1 cannot be written. Free some of it, then start again; nothing was changed"
+    die "$1 cannot be written. Is the disk read-only, or does the folder belong to somebody else? Mend that, then start again; nothing was changed"
+}
+
+free_mb() { df -Pm . 2>/dev/null | awk 'NR==2 {print $4}'; }
+
+# need_room MEGABYTES
+need_room() {
+    local free; free=$(free_mb)
+    [[ ! $free =~ ^[0-9]+$ ]] || ((free >= $1)) || die "the disk is nearly full: $free MB are free, $1 MB are needed. Free some of it, then start again; nothing was changed"
+}
+
+# artisan COMMAND: quiet when it works, and when it fails what it has to say, in a line or two.
+artisan() {
+    local said; said=$(php artisan "$@" --no-ansi 2>&1) && return
+    die "$(grep -v '^ *$' <<<"$said" | head -3 | sed 's/^ *//')"
 }
 
 # The database that bin/start serves: the demo's or the workshop's own.

@@ -74,8 +74,9 @@ Route::get('/offline/stays/{workshop}/{user}', [OfflineController::class, 'stay'
 Route::get('/trust', [TrustController::class, 'show'])->name('trust');
 Route::get('/trust/dripel-root.crt', [TrustController::class, 'download']);
 // Calendars ask without signing in: the address is the secret.
-Route::get('/calendar/{workshop:calendar_secret}.ics', [CalendarController::class, 'subscribe'])
-    ->where('workshop', '[A-Za-z0-9]{40}')
+Route::get('/calendar/{secret}.ics', [CalendarController::class, 'subscribe'])
+    ->name('calendar')
+    ->where('secret', '[A-Za-z0-9]{40}')
     ->middleware('throttle:60,1');
 
 Route::middleware('guest')->group(function (): void {
@@ -101,6 +102,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/history', [HistoryController::class, 'index'])->name('history');
     Route::get('/settings', [SettingsController::class, 'show'])->name('settings');
     Route::post('/leave', [PersonController::class, 'leave'])->name('leave');
+    Route::post('/calendar', [CalendarController::class, 'renew']);
+    Route::delete('/calendar', [CalendarController::class, 'destroy']);
     Route::get('/push/key', [PushController::class, 'key']);
     Route::post('/push', [PushController::class, 'store']);
     Route::delete('/push', [PushController::class, 'destroy']);
@@ -256,7 +259,6 @@ Route::middleware('auth')->group(function (): void {
         Route::put('/books/money', [MoneyController::class, 'update']);
         Route::put('/books/hour', [MoneyController::class, 'hour']);
         Route::post('/links', [BooksController::class, 'storeLink']);
-        Route::post('/calendar', [CalendarController::class, 'renew']);
         Route::post('/ahead/try', [PlanController::class, 'try']);
         Route::post('/ahead/days', [PlanController::class, 'keep']);
         Route::put('/ahead/terms', [PlanController::class, 'terms']);

@@ -17,7 +17,7 @@ final readonly class EmptyWorkshop
 
     public function __invoke(Workshop $workshop): void
     {
-        $this->backups->make();
+        $this->backups->before();
         WriteTransaction::run(fn() => $this->rows($workshop));
         $workshop->refresh();
         $this->readBook->forget();

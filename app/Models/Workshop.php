@@ -13,7 +13,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $id
  * @property int $revision
  * @property bool $demo
- * @property string|null $calendar_secret
  * @property array<string, array{at: array<string, int>, distance: string, duration: string, dayFirst: bool}>|null $ride_columns by the names of a table's columns
  */
 final class Workshop extends Model

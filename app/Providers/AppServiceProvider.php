@@ -10,11 +10,13 @@ use App\Pot\ReadBaths;
 use App\Support\AppClock;
 use App\Support\CacheMemo;
 use App\Support\CurrentWorkshop;
+use App\Support\DatabaseFile;
 use App\Text\UnitTranslator;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
@@ -46,6 +48,11 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->terminating(fn() => $this->app->resolved(CacheMemo::class) && $this->app->make(CacheMemo::class)->keep());
         Auth::provider('remembered', fn() => $this->app->make(RememberedUsers::class));
+        // The worker ends with the file that it opened, and is started anew (bin/start).
+        $file = new DatabaseFile();
+        Queue::looping(function () use ($file): void {
+            app('queue.worker')->shouldQuit = $file->isReplaced();
+        });
         Model::shouldBeStrict(!$this->app->isProduction());
         Vite::useManifestFilename('manifest.json');
         // Ten tries a minute is plenty for a person and too few for a machine that guesses.

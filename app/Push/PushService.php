@@ -33,6 +33,9 @@ final readonly class PushService
      */
     public function send(array $messages): array
     {
+        if ($messages === []) {
+            return [];
+        }
         $input = json_encode(
             [
                 'keys' => $this->keys(),
@@ -52,7 +55,7 @@ final readonly class PushService
         );
 
         /** @var list<int> */
-        return $messages === [] ? [] : json_decode($this->node('send', $input), true, flags: JSON_THROW_ON_ERROR);
+        return json_decode($this->node('send', $input), true, flags: JSON_THROW_ON_ERROR);
     }
 
     /** @return array{publicKey: string, privateKey: string} */

@@ -120,7 +120,11 @@ it(
             $shown = 'navigator.serviceWorker.ready.then((worker) => worker.getNotifications({ tag: "job-7" }))';
             $chromium->driver
                 ->wait(15, 200)
-                ->until(fn() => $chromium->driver->executeAsyncScript("{$shown}.then((all) => arguments[0](all.map((one) => one.body).join()))") === 'Let it stand');
+                ->until(
+                    fn() => $chromium->driver->executeAsyncScript(
+                        "{$shown}.then((all) => arguments[0](all.map((one) => one.body).join()))",
+                    ) === 'Let it stand',
+                );
             // By hand, a week to the right; nothing is kept.
             $chromium->size(1280, 800);
             $page = ShedPage::open($chromium->driver, $server->url, '/ahead');

@@ -10,14 +10,14 @@ use RuntimeException;
 
 final class Backup extends Command
 {
-    protected $signature = 'dripel:backup';
+    protected $signature = 'dripel:backup {--to= : a folder, of another disk; it keeps the last fourteen too}';
 
     protected $description = 'Copy the database while it is in use, check the copy, let the oldest go';
 
     public function handle(Backups $backups): int
     {
         try {
-            $this->info($backups->make() ?? 'A database in memory has no backup.');
+            $this->info($backups->make($this->option('to')) ?? 'A database in memory has no backup.');
         } catch (RuntimeException $e) {
             $this->error($e->getMessage());
 

@@ -27,7 +27,7 @@ final class Migrate extends Command
         if ($pending === []) {
             return self::SUCCESS;
         }
-        $ran === [] || $this->info('Backed up to ' . ($backups->make() ?? 'nowhere') . '.');
+        $ran === [] || $this->info('Backed up to ' . ($backups->before() ?? 'nowhere') . '.');
         // Tables are rebuilt while others point to them; afterwards every pointer is checked.
         DB::statement('pragma foreign_keys = off');
         try {

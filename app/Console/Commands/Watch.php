@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Archive\Backups;
 use App\Models\Workshop;
 use App\Push\TellBrowsers;
 use App\Ride\Inbox;
+use App\Support\DatabaseFile;
 use Illuminate\Console\Command;
 
-/** What happens by itself beside the server: ride files that arrive in a folder, timers and reminders for browsers. bin/start keeps it. */
+/** What happens by itself beside the server: ride files that arrive in a folder, timers and
+ * reminders for browsers, the backup of each night. bin/start keeps it. */
 final class Watch extends Command
 {
     protected $signature = 'dripel:watch
@@ -17,9 +20,11 @@ final class Watch extends Command
         {--every=3 : seconds between two looks}
         {--max-time=3600 : ends after so many seconds, to be started afresh}';
 
-    protected $description = 'Take in ride files from the folders that are watched, tell browsers what they asked to be told';
+    protected $description = 'Take in ride files from the folders that are watched, tell browsers what they asked to be told, back up each night';
 
     private const REMINDERS_S = 600;
+
+    private const BACKUP_S = 600;
 
     /** @var array<int, array<string, int>> by workshop the sizes of the files at the last look */
     private array $sizes = [];
@@ -27,7 +32,7 @@ final class Watch extends Command
     /** @var array<string, float> when each was done last, by the monotonic clock */
     private array $doneS = [];
 
-    public function handle(Inbox $inbox, TellBrowsers $tellBrowsers): int
+    public function handle(Inbox $inbox, TellBrowsers $tellBrowsers, Backups $backups, DatabaseFile $file): int
     {
         $startS = self::nowS();
         $every = (float) $this->option('every');
@@ -35,7 +40,11 @@ final class Watch extends Command
         // A file is taken once it has stopped growing: at the second look.
         for ($look = 0; $look < 2 || (!$this->option('once') && self::nowS() - $startS < $mostS); $look++) {
             $look > 0 && usleep((int) (1e6 * $every));
+            if ($file->isReplaced()) {
+                break;
+            }
             $this->attempt(fn() => $this->lookAtFolders($inbox));
+            $this->isDue('backup', self::BACKUP_S) && $this->attempt(fn() => $backups->nightly());
             $today = $this->isDue('reminders', self::REMINDERS_S);
             $this->attempt(fn() => $tellBrowsers($today));
         }

@@ -51,7 +51,9 @@ final class HandleInertiaRequests extends Middleware
             ...parent::share($request),
             'here' => fn() => $request->user() instanceof User && $request->user()->workshop_id !== null ? $this->here() : null,
             'done' => fn() => $request->session()->get('done'),
+            // Addresses that are shown once.
             'invitation' => fn() => $request->session()->get('invitation'),
+            'calendarAddress' => fn() => $request->session()->get('calendarAddress'),
         ];
     }
 

@@ -18,11 +18,7 @@ final readonly class OnlyLiveSignIns
     public function handle(Request $request, Closure $next): Response
     {
         $guard = Auth::guard('web');
-        if (
-            $guard->check() &&
-            $request->session()->has($guard->getName()) &&
-            $this->signIns->here($request) === null
-        ) {
+        if ($guard->check() && $request->session()->has($guard->getName()) && $this->signIns->here($request) === null) {
             $guard->logoutCurrentDevice();
             $request->session()->invalidate();
         }

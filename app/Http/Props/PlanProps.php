@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Models\Membership;
 use App\Models\PlannedRide;
-use App\Models\Workshop;
 use App\Text\PlanWords;
 use App\Text\Translator;
 use Dripel\Core\Chain\Joint;
@@ -108,7 +108,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     terms: PlanTermsView,
  *     weekdays: list<array{value: int, title: string}>,
  *     rides: list<PlannedRideView>,
- *     calendar: string|null,
+ *     calendar: bool,
  *     forms: FormDefaults,
  *     sure?: string,
  *     passed?: string,
@@ -139,7 +139,7 @@ final readonly class PlanProps
      *
      * @return PlanPage
      */
-    public function page(Workshop $workshop, array $rides, array $shopping, PriceList $prices, array $pots): array
+    public function page(Membership $mine, array $rides, array $shopping, PriceList $prices, array $pots): array
     {
         $terms = $this->plan->terms;
         $q = $this->translator->quantities;
@@ -203,7 +203,7 @@ final readonly class PlanProps
                 ],
                 $rides,
             ),
-            'calendar' => $workshop->calendar_secret === null ? null : url("/calendar/{$workshop->calendar_secret}.ics"),
+            'calendar' => $mine->calendar_hash !== null,
             'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Archive\Backups;
 use App\Archive\WorkshopFile;
 use App\Http\Requests\Workshop\SettingsRequest;
 use App\Logbook\ReadBook;
@@ -81,6 +82,7 @@ use Locale;
  *     people: list<PersonView>,
  *     bikes: list<array{id: int, name: string, interval: string, limit: string}>,
  *     devices: list<array{id: int, phone: bool, here: bool, address: string, seen: string}>,
+ *     backup: array{text: string, old: bool}|null,
  *     tables: list<string>,
  *     lan: string|null,
  *     invitations: list<array{id: int, role: string, until: string}>,
@@ -91,7 +93,10 @@ final readonly class SettingsProps
     /** The schools of re-waxing, in km. Common practice. */
     private const INTERVALS = ['short' => 200.0, 'middle' => 300.0, 'long' => 400.0];
 
-    public function __construct(private Translators $translators, private ReadBook $readBook) {}
+    /** A backup of each night is late after so many seconds: a machine may be off for a night. */
+    private const BACKUP_OLD_S = 172_800;
+
+    public function __construct(private Translators $translators, private ReadBook $readBook, private Backups $backups) {}
 
     /** @return SettingsValues the settings as their form shows them */
     public static function values(Translator $translator): array
@@ -220,6 +225,7 @@ final readonly class SettingsProps
                 $book->bikeIds,
             ),
             'devices' => $this->devices($user, $here),
+            'backup' => $this->backup(),
             'tables' => WorkshopFile::tables(),
             'lan' => Reach::lan(),
             'invitations' =>
@@ -240,6 +246,29 @@ final readonly class SettingsProps
                             )
                             ->all(),
                     ),
+        ];
+    }
+
+    /** @return array{text: string, old: bool}|null how old the newest backup of the installation is; null: the demo, which needs none */
+    private function backup(): ?array
+    {
+        $translator = $this->translators->current();
+        $newest = $this->backups->newest();
+        if (config()->boolean('dripel.demo')) {
+            return null;
+        }
+        $q = $translator->quantities;
+        $old = $newest === null || $newest->madeS < $translator->nowS - self::BACKUP_OLD_S;
+
+        return [
+            'old' => $old,
+            'text' =>
+                $newest === null
+                    ? $translator->say('ui.keep.backup_none')
+                    : $translator->say($old ? 'ui.keep.backup_old' : 'ui.keep.backup', [
+                        'when' => $q->dayAndTime($newest->madeS),
+                        'size' => $q->number($newest->bytes / 1e6, 1) . "\u{a0}MB",
+                    ]),
         ];
     }
 

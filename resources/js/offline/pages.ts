@@ -13,7 +13,7 @@ const addressOf = (url: string): string => url.replace(/#.*$/, '')
 /** Keeps a page as it came, but for what was only to be told once. Pages before the door and pages from this device are not kept. */
 export async function keepPage(page: Page, title = document.title.replace(/ · Dripel$/, '')): Promise<void> {
   if (!page.props.here || page.props.kept) return
-  const props = { ...page.props, done: null, invitation: null, errors: {} }
+  const props = { ...page.props, done: null, invitation: null, calendarAddress: null, errors: {} }
   const kept: KeptPage = JSON.parse(JSON.stringify({ url: addressOf(page.url), title, page: { ...page, props }, atMs: Date.now() }))
   const db = await device()
   await db.put('pages', kept)

@@ -949,7 +949,7 @@ export interface PlanPage {
   terms: PlanTermsView
   weekdays: { value: number; title: string }[]
   rides: PlannedRideView[]
-  calendar: string | null
+  calendar: boolean
   forms: FormDefaults
   sure?: string
   passed?: string
@@ -1395,6 +1395,7 @@ export interface SettingsPage {
   people: PersonView[]
   bikes: { id: number; name: string; interval: string; limit: string }[]
   devices: { id: number; phone: boolean; here: boolean; address: string; seen: string }[]
+  backup: { text: string; old: boolean } | null
   tables: string[]
   lan: string | null
   invitations: { id: number; role: string; until: string }[]

@@ -43,6 +43,8 @@ final class Server
             'APP_CONFIG_CACHE' => "{$folder}/config.php",
             'APP_ROUTES_CACHE' => "{$folder}/routes.php",
             'DB_DATABASE' => "{$folder}/test.sqlite",
+            'DRIPEL_PUSH_KEYS' => "{$folder}/push-keys.json",
+            'DRIPEL_BACKUPS' => "{$folder}/backups",
             'DRIPEL_DEMO' => $demo || $demoMode ? 'true' : 'false',
             'DRIPEL_CLOCK_START' => $now,
             'SESSION_DRIVER' => 'database',

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use App\Archive\Backups;
-use Symfony\Component\Process\Exception\ProcessFailedException;
 use Symfony\Component\Process\Process;
 
 beforeEach(function (): void {
@@ -25,6 +24,12 @@ beforeEach(function (): void {
         $process->mustRun();
 
         return $process->getOutput();
+    };
+    $this->fails = function (string ...$command): string {
+        $process = new Process([PHP_BINARY, ...$command], base_path(), $this->env, null, 120);
+        expect($process->run())->toBe(1);
+
+        return trim($process->getOutput() . $process->getErrorOutput());
     };
     $this->kill = function (string ...$crash): void {
         $process = new Process([PHP_BINARY, base_path('tests/Feature/Archive/crash.php'), ...$crash], base_path(), $this->env, null, 120);
@@ -86,7 +91,7 @@ it('migrates the data of the version before, all steps or none, after a backup',
     ($this->whole)();
     expect(($this->count)("select count(*) from sqlite_master where type = 'table'"))
         ->toBe($tables)
-        ->and(glob("{$this->folder}/backups/*.sqlite"))
+        ->and(glob("{$this->folder}/backups/before/*.sqlite"))
         ->toHaveCount(1);
     ($this->php)('artisan', 'dripel:migrate');
     expect(($this->count)("select count(*) from rides where km = 12.5 and bike_id = 1 and condition = 'dry'"))
@@ -131,17 +136,117 @@ it('backs up a database in use, consistently, lets the oldest go, and puts it ba
             ->toBeGreaterThan(0);
     }
     for ($i = 1; $i <= 14; $i++) {
-        copy($backups[0], sprintf('%s/backups/test-20200101-0000%02d.sqlite', $this->folder, $i));
+        copy($backups[0], sprintf('%s/backups/test-20290101-0000%02d.sqlite', $this->folder, $i));
     }
-    ($this->php)('artisan', 'dripel:backup');
-    expect(glob("{$this->folder}/backups/*.sqlite"))->toHaveCount(14);
+    // Kept by the order of their making: a clock that stands in the past deletes neither the newest nor the one just made.
+    $this->env['DRIPEL_CLOCK_START'] = '2020-02-02T02:02:02Z';
+    $made = trim(($this->php)('artisan', 'dripel:backup'));
+    $kept = glob("{$this->folder}/backups/*.sqlite");
+    expect($kept)
+        ->toHaveCount(14)
+        ->toContain($made)
+        ->toContain($backups[3])
+        ->and(basename($made))
+        ->toBe('test-000005-20200202-020202.sqlite')
+        ->and(substr(sprintf('%o', fileperms($made)), -4))
+        ->toBe('0600');
+    unset($this->env['DRIPEL_CLOCK_START']);
+    // Onto another disk, checked too; one that is not plugged in is said.
+    mkdir("{$this->folder}/disk");
+    $there = trim(($this->php)('artisan', 'dripel:backup', "--to={$this->folder}/disk"));
+    Backups::expectSound($there);
+    expect(dirname($there))
+        ->toBe("{$this->folder}/disk")
+        ->and(($this->fails)('artisan', 'dripel:backup', "--to={$this->folder}/no-disk"))
+        ->toBe("There is no folder {$this->folder}/no-disk. Is that disk plugged in?");
 
     (new PDO("sqlite:{$this->file}"))->exec('delete from pairs');
     file_put_contents("{$this->folder}/cut.sqlite", substr((string) file_get_contents($backups[0]), 0, 40_000));
-    expect(fn() => ($this->php)('artisan', 'dripel:restore', "{$this->folder}/cut.sqlite"))
-        ->toThrow(ProcessFailedException::class)
+    expect(($this->fails)('artisan', 'dripel:restore', "{$this->folder}/cut.sqlite"))
+        ->toBe("{$this->folder}/cut.sqlite is no sound database of Dripel.")
         ->and(($this->count)('select count(*) from pairs'))
         ->toBe(0);
     ($this->php)('artisan', 'dripel:restore', $backups[3]);
     expect(($this->count)('select count(*) from pairs'))->toBeGreaterThan(0);
+});
+
+it('restores a database that is damaged, cut or gone, and keeps what was there', function (Closure $damage, bool $kept): void {
+    ($this->php)('artisan', 'dripel:migrate');
+    ($this->php)('artisan', 'dripel:demo', '--today=2026-11-25T12:20:00+01:00');
+    $rides = ($this->count)('select count(*) from rides');
+    $backup = trim(($this->php)('artisan', 'dripel:backup'));
+    $damage($this->file);
+    $damaged = is_file($this->file) ? md5_file($this->file) : null;
+    // What cannot be copied is not counted among the backups, and nothing half stays.
+    expect(($this->fails)('artisan', 'dripel:backup'))
+        ->not->toContain('#0')
+        ->and(glob("{$this->folder}/backups/*"))
+        ->toBe([$backup]);
+    $said = ($this->php)('artisan', 'dripel:restore');
+    expect($said)
+        ->toContain("Restored and checked: {$backup}.")
+        ->toContain('Everybody signs in again')
+        ->and(($this->count)('select count(*) from rides'))
+        ->toBe($rides);
+    ($this->whole)();
+    $aside = array_values(
+        array_filter(glob("{$this->file}-damaged-*"), fn(string $file) => !str_ends_with($file, '-wal') && !str_ends_with($file, '-shm')),
+    );
+    expect($aside)
+        ->toHaveCount($kept ? 1 : 0)
+        ->and($kept ? md5_file($aside[0]) : null)
+        ->toBe($kept ? $damaged : null);
+})->with([
+    'gone' => [fn(string $file) => array_map(fn(string $one) => unlink($one), glob("{$file}*")), false],
+    'empty' => [fn(string $file) => file_put_contents($file, ''), true],
+    'cut short' => [fn(string $file) => file_put_contents($file, substr((string) file_get_contents($file), 0, 300_000)), true],
+    'something else' => [fn(string $file) => file_put_contents($file, random_bytes(100_000)), true],
+    'a page overwritten' => [
+        function (string $file): void {
+            (new PDO("sqlite:{$file}"))->exec('pragma wal_checkpoint(truncate)');
+            $handle = fopen($file, 'r+');
+            foreach (range(1, 40) as $page) {
+                fseek($handle, $page * 4096);
+                fwrite($handle, str_repeat("\xAA", 4096));
+            }
+            fclose($handle);
+        },
+        true,
+    ],
+]);
+
+it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars, people, passwords', function (): void {
+    ($this->php)('artisan', 'dripel:migrate');
+    ($this->php)('artisan', 'dripel:demo', '--today=2026-11-25T12:20:00+01:00');
+    $db = new PDO("sqlite:{$this->file}");
+    $db->exec("insert into users (id, name, email, password, workshop_id) values (7, 'Guest', 'guest@test.example', 'old', 1);
+        insert into memberships (workshop_id, user_id, role, calendar_hash) values (1, 7, 'member', 'theirs');
+        update memberships set calendar_hash = 'mine' where user_id = 1;
+        insert into sign_ins (user_id, token_hash, phone, address, expires_at, seen_at) values (1, 'stays', 0, '', 9e9, 1), (1, 'lost', 1, '', 9e9, 1);
+        insert into personal_access_tokens (tokenable_type, tokenable_id, name, token) values ('device', 1, 'a', 'stays'), ('device', 2, 'b', 'lost')");
+    $db = null;
+    $backup = trim(($this->php)('artisan', 'dripel:backup'));
+    (new PDO(
+        "sqlite:{$this->file}",
+    ))->exec("delete from sign_ins where token_hash = 'lost'; delete from personal_access_tokens where token = 'lost';
+        update memberships set calendar_hash = null where user_id = 1; delete from memberships where user_id = 7;
+        update users set password = 'new' where id = 1; update users set workshop_id = null where id = 7");
+    $said = ($this->php)('artisan', 'dripel:restore', $backup);
+    $all = fn(string $sql) => (new PDO("sqlite:{$this->file}"))->query($sql)->fetchAll(PDO::FETCH_COLUMN);
+    expect($said)
+        ->toContain('What was switched off since stays off')
+        ->and($all('select token_hash from sign_ins'))
+        ->toBe(['stays'])
+        ->and($all('select token from personal_access_tokens'))
+        ->toBe(['stays'])
+        ->and($all('select calendar_hash from memberships'))
+        ->toBe([null])
+        ->and($all('select user_id from memberships'))
+        ->toEqual([1])
+        ->and($all('select password from users where id = 1'))
+        ->toBe(['new'])
+        ->and($all('select workshop_id from users where id = 7'))
+        ->toBe([null])
+        ->and(glob("{$this->folder}/backups/before/*.sqlite"))
+        ->toHaveCount(1);
 });

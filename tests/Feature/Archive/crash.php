@@ -24,7 +24,9 @@ require dirname(__DIR__, 3) . '/vendor/autoload.php';
 $app = require dirname(__DIR__, 3) . '/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 
-[, $task, $needle, $rows] = $argv;
+require __DIR__ . '/figures.php';
+
+[, $task, $needle, $rows] = $argv + [2 => 'never', 3 => '1'];
 $seen = 0;
 DB::listen(function (QueryExecuted $query) use ($needle, $rows, &$seen): void {
     if (str_contains($query->sql, $needle) && ++$seen === (int) $rows) {
@@ -41,6 +43,7 @@ match ($task) {
     ),
     'import' => app(RestoreWorkshop::class)(Workshop::query()->orderByDesc('id')->firstOrFail(), (string) file_get_contents($argv[4])),
     'export' => file_put_contents($argv[4], json_encode(app(ExportWorkshop::class)->file(Workshop::query()->firstOrFail()))),
+    'figures' => print json_encode(figuresOf(Workshop::query()->sole())) . "\n",
     'migration' => app(Kernel::class)->call('dripel:migrate'),
     default => throw new InvalidArgumentException("There is no task {$task}."),
 };

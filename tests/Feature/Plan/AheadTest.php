@@ -3,10 +3,11 @@
 declare(strict_types=1);
 
 use App\Models\Action;
+use App\Models\Membership;
 use App\Models\PlannedRide;
 use App\Models\Pot;
+use App\Models\Role;
 use App\Models\Setting;
-use App\Models\Workshop;
 use App\Plan\ReadPlan;
 use App\Support\AppClock;
 use Illuminate\Support\Facades\DB;
@@ -347,7 +348,8 @@ it('plans with single rides, days off and sensible answers at the edges', functi
 it('gives the plan to any calendar, at an address that can be renewed, as an independent reader understands it', function (): void {
     ($this->does)('/ahead/days', ['pinned' => ['2026-12-03']]);
     $this->post('/calendar');
-    $secret = Workshop::query()->findOrFail($this->bench->workshop->id)->calendar_secret;
+    $address = (string) session('calendarAddress');
+    $secret = basename($address, '.ics');
     app('auth')->forgetGuards();
     $text = $this->get("/calendar/{$secret}.ics")
         ->assertOk()
@@ -392,6 +394,26 @@ it('gives the plan to any calendar, at an address that can be renewed, as an ind
     app('auth')->forgetGuards();
     $this->get("/calendar/{$secret}.ics")->assertNotFound();
     $this->get('/calendar/' . str_repeat('x', 40) . '.ics')->assertNotFound();
+    // It is a person's own: a viewer has another, switched off it is gone, and so it is once they are shown out.
+    $viewer = $this->bench->person(Role::Viewer);
+    $calendar = function () use ($viewer): string {
+        app('auth')->forgetGuards();
+        app()->forgetScopedInstances();
+        $this->actingAs($viewer)->post('/calendar')->assertRedirect();
+        $path = (string) parse_url((string) session('calendarAddress'), PHP_URL_PATH);
+        $this->get('/ahead')->assertInertia(fn(AssertableInertia $page) => $page->where('calendar', true));
+
+        return $path;
+    };
+    $theirs = $calendar();
+    $this->get($theirs)->assertOk();
+    $this->delete('/calendar')->assertRedirect();
+    $this->get($theirs)->assertNotFound();
+    $theirs = $calendar();
+    app('auth')->forgetGuards();
+    app()->forgetScopedInstances();
+    $this->actingAs($this->bench->owner)->delete('/people/' . Membership::query()->where('user_id', $viewer->id)->sole()->id);
+    $this->get($theirs)->assertNotFound();
 });
 
 it('shows a ride in its own kilometres, and beside them the wax that it takes', function (): void {

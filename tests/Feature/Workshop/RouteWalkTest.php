@@ -33,7 +33,7 @@ use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\Bench;
 
-const OWN_ACCOUNT = ['sign-out', 'sign-ins', 'sign-ins/{signIn}', 'push', 'push/key'];
+const OWN_ACCOUNT = ['sign-out', 'sign-ins', 'sign-ins/{signIn}', 'push', 'push/key', 'calendar'];
 
 /** One workshop with one of everything. @return array<string, mixed> ids by name */
 function furnish(Bench $bench): array

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Plan;
 
 use App\Http\Controllers\Controller;
-use App\Models\Workshop;
+use App\Models\Membership;
 use App\Plan\PlanCalendar;
 use App\Support\CurrentWorkshop;
+use App\Support\Reach;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 
 /** The plan for any calendar: as a file, or at an address that nobody can guess. Whoever has it can read the plan and nothing else. */
 final class CalendarController extends Controller
@@ -20,15 +20,22 @@ final class CalendarController extends Controller
         return self::answer($calendar->of($current->workshop()), 'attachment');
     }
 
-    public function subscribe(Workshop $workshop, PlanCalendar $calendar): Response
+    public function subscribe(string $secret, PlanCalendar $calendar): Response
     {
-        return self::answer($calendar->of($workshop), 'inline');
+        return self::answer($calendar->of(Membership::behindCalendar($secret)->workshop), 'inline');
     }
 
-    /** A new address; the one before is good for nothing. */
+    /** An address of one's own, shown once; the one before is good for nothing. */
     public function renew(CurrentWorkshop $current): RedirectResponse
     {
-        $current->workshop()->update(['calendar_secret' => Str::random(40)]);
+        $secret = $current->membership()->makeCalendar();
+
+        return back()->with('calendarAddress', Reach::url(route('calendar', $secret, false)));
+    }
+
+    public function destroy(CurrentWorkshop $current): RedirectResponse
+    {
+        $current->membership()->update(['calendar_hash' => null]);
 
         return back();
     }

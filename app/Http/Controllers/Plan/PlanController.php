@@ -45,7 +45,7 @@ final class PlanController extends Controller
         return Inertia::render(
             'Plan/Ahead',
             $props->page(
-                $workshop,
+                $current->membership(),
                 $readPlan->rides($workshop),
                 $readShopping($workshop, $plan),
                 $readPrices($workshop),

@@ -273,7 +273,7 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
                   </button>
                 </li>
               </ul>
-              <CalendarPanel :address="calendar" :may-write="here.mayWrite" />
+              <CalendarPanel :on="calendar" />
               <details>
                 <summary>{{ t('strip_plan.why') }}</summary>
                 <p class="small">{{ t('ahead.worked_out') }}</p>

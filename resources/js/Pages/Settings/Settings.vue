@@ -156,7 +156,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
         </fieldset>
       </form>
       <PeoplePanel v-if="part === 'people'" class="narrow" :people="people" :invitations="invitations" :devices="devices" />
-      <KeepPanel v-if="part === 'keep' && here.mayWrite" class="narrow" :tables="tables" />
+      <KeepPanel v-if="part === 'keep' && here.mayWrite" class="narrow" :tables="tables" :backup="backup" />
       <ThisDevice v-if="part === 'device'" class="narrow" :lan="lan" />
     </div>
   </AppShell>

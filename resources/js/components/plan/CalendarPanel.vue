@@ -1,21 +1,26 @@
 <script setup lang="ts">
-import { router } from '@inertiajs/vue3'
+import { router, usePage } from '@inertiajs/vue3'
 import { t } from '@/composables/useText'
 
-/** The plan for any calendar: a secret address, or a file. */
-defineProps<{ address: string | null; mayWrite: boolean }>()
+/** The plan for any calendar: a secret address of one's own, shown once, or a file. */
+defineProps<{ on: boolean }>()
+const page = usePage()
 const renew = () => router.post('/calendar', {}, { preserveScroll: true })
+const end = () => router.delete('/calendar', { preserveScroll: true })
 </script>
 
 <template>
   <section aria-labelledby="calendar">
     <h2 id="calendar">{{ t('ahead.calendar') }}</h2>
     <p class="muted small">{{ t('ahead.calendar_text') }}</p>
-    <p v-if="address && mayWrite">
-      <code data-test="calendar-address">{{ address }}</code>
-    </p>
+    <div v-if="page.props.calendarAddress" class="caution" role="status">
+      <p>{{ t('ahead.calendar_once') }}</p>
+      <code data-test="calendar-address">{{ page.props.calendarAddress }}</code>
+    </div>
+    <p v-else-if="on" class="small">{{ t('ahead.calendar_on') }}</p>
     <div class="row">
-      <v-btn v-if="mayWrite" size="small" data-test="renew" @click="renew">{{ t(address ? 'ahead.renew' : 'ahead.subscribe') }}</v-btn>
+      <v-btn size="small" data-test="renew" @click="renew">{{ t(on ? 'ahead.renew' : 'ahead.subscribe') }}</v-btn>
+      <v-btn v-if="on" size="small" data-test="calendar-off" @click="end">{{ t('ahead.calendar_off') }}</v-btn>
       <a href="/ahead/dripel.ics" data-test="calendar-file">{{ t('ahead.file') }}</a>
     </div>
   </section>

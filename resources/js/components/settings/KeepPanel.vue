@@ -5,7 +5,7 @@ import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 
 /** The workshop as a file, its tables, tags to print; the owner also restores and empties. */
-defineProps<{ tables: string[] }>()
+defineProps<{ tables: string[]; backup: { text: string; old: boolean } | null }>()
 const here = useHere()
 const file = ref<HTMLInputElement | null>(null)
 const restore = useForm<{ file: File | null }>({ file: null })
@@ -24,6 +24,7 @@ const clear = () => empty.post('/empty', { preserveScroll: true, onSuccess: () =
   <section aria-labelledby="keep">
     <h2 id="keep">{{ t('keep.title') }}</h2>
     <p class="muted small">{{ t('keep.text') }}</p>
+    <p v-if="backup" :class="backup.old ? 'ember strong' : 'small'" data-test="backup">{{ backup.text }}</p>
     <div class="row">
       <a class="download" href="/export/workshop.json" download data-test="export">{{ t('keep.export') }}</a>
       <Link class="download" href="/labels" data-test="labels">{{ t('keep.labels') }}</Link>

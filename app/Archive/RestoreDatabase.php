@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Archive;
+
+use App\Support\AppClock;
+use RuntimeException;
+
+/**
+ * Puts a backup in the place of the database, above all when that is damaged or gone. Nothing is thrown away: a sound one is backed up,
+ * a damaged one set aside as it is.
+ */
+final readonly class RestoreDatabase
+{
+    private const LOGS = ['-wal', '-shm', '-journal'];
+
+    public function __construct(private Backups $backups, private AppClock $clock) {}
+
+    /**
+     * @param callable(): bool $migrate brings what was restored up to date
+     *
+     * @return list<string> what was done, a sentence each
+     *
+     * @throws RuntimeException if the backup is not sound or there is no room; the database is then as it was
+     */
+    public function __invoke(string $file, callable $migrate): array
+    {
+        $database = config()->string('database.connections.sqlite.database');
+        Backups::expectSound($file);
+        $sound = Backups::isSound($database);
+        $valid = $sound ? ValidBefore::in($database) : new ValidBefore();
+        // Copied first: were there no room, what is there would stay where it is.
+        $fresh = "{$database}.fresh";
+        Backups::copy($file, $fresh);
+        $done = [$sound ? $this->backUp() : $this->setAside($database)];
+        array_map(fn(string $log) => is_file($database . $log) && unlink($database . $log), self::LOGS);
+        rename($fresh, $database) || throw new RuntimeException("{$fresh} is the restored database but cannot be put at {$database}.");
+        chmod($database, 0o600);
+        app('db')->purge();
+        $migrate() ||
+            throw new RuntimeException('It was restored but could not be brought up to date. Take a newer backup, or this version’s code.');
+        Backups::expectSound($database);
+        $done[] = "Restored and checked: {$file}.";
+        $done[] = $valid->keepTo($sound);
+
+        return $done;
+    }
+
+    private function backUp(): string
+    {
+        return 'What was there is backed up to ' . $this->backups->before() . '.';
+    }
+
+    private function setAside(string $database): string
+    {
+        if (!is_file($database)) {
+            return "There was no database at {$database}.";
+        }
+        $aside = sprintf('%s-damaged-%s', $database, $this->clock->now()->format('Ymd-His'));
+        for ($to = $aside, $n = 2; file_exists($to); $n++) {
+            $to = "{$aside}-{$n}";
+        }
+        foreach (['', ...self::LOGS] as $end) {
+            !is_file($database . $end) ||
+                rename($database . $end, $to . $end) ||
+                throw new RuntimeException("{$database}{$end} cannot be moved.");
+        }
+
+        return "The damaged database is set aside at {$to}.";
+    }
+}
