@@ -13,6 +13,9 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\ValidatePostSize;
 use Illuminate\Session\Middleware\StartSession as AnySession;
 
+// A trace names functions and lines; what they were given may be a secret.
+ini_set('zend.exception_ignore_args', '1');
+
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__ . '/../routes/web.php',
@@ -24,7 +27,13 @@ return Application::configure(basePath: dirname(__DIR__))
         // Looked at once there is a session, so that the page can say what was too large.
         $middleware->remove(ValidatePostSize::class);
         $middleware->web(
-            append: [OnlyLiveSignIns::class, ValidatePostSize::class, SpeakLanguage::class, AnswerKeptEntries::class, HandleInertiaRequests::class],
+            append: [
+                OnlyLiveSignIns::class,
+                ValidatePostSize::class,
+                SpeakLanguage::class,
+                AnswerKeptEntries::class,
+                HandleInertiaRequests::class,
+            ],
             replace: [AnySession::class => StartSession::class],
         );
         // bin/lan.mjs on this machine says who calls from the garage.

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Devices;
 
 use App\Models\Workshop;
-use Illuminate\Support\Facades\File;
+use App\Support\WholeFile;
 
 /** The folder of a workshop that is watched for ride files. A file appears in it whole. */
 final readonly class RideFolder implements RideSource
@@ -19,9 +19,8 @@ final readonly class RideFolder implements RideSource
 
     public function deliver(string $name, string $gpx): bool
     {
-        File::ensureDirectoryExists($folder = self::path($this->workshop), 0700);
-        File::put("{$folder}/.{$name}.part", $gpx);
+        WholeFile::put(self::path($this->workshop) . "/{$name}", $gpx);
 
-        return File::move("{$folder}/.{$name}.part", "{$folder}/{$name}");
+        return true;
     }
 }

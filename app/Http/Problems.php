@@ -13,18 +13,23 @@ use App\Exceptions\UndoBlocked;
 use App\Exceptions\VersionMoved;
 use App\Http\Props\ConflictProps;
 use App\Http\Props\JobProps;
+use App\Support\DiskTrouble;
+use App\Support\NotWritten;
 use App\Text\Translators;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Fitting;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Contracts\Debug\ExceptionHandler;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
+use PDOException;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
@@ -44,6 +49,8 @@ final class Problems
             VersionMoved::class,
             ActionIdTaken::class,
         ]);
+        // What a query was asked with may be a token, a password or a whole session: none of it is written down.
+        $exceptions->report(fn(QueryException $e) => self::withoutBindings($e))->stop();
         $exceptions->shouldRenderJsonWhen(fn(Request $request) => $request->is('api/*') || $request->expectsJson());
         $exceptions->render(
             fn(AuthenticationException $e, Request $request) => $request->is('api/*')
@@ -84,8 +91,29 @@ final class Problems
                 (string) __('errors.file_too_large', ['megabytes' => config()->integer('dripel.upload_megabytes')]),
             ),
         );
+        $exceptions->render(fn(PDOException|NotWritten $e, Request $request): ?Response => self::noDisk($e, $request));
         $exceptions->render(fn(VersionMoved $e, Request $request): Response => self::moved($e, $request));
         $exceptions->respond(self::page(...));
+    }
+
+    private static function withoutBindings(QueryException $e): void
+    {
+        Log::error("{$e->getPrevious()?->getMessage()}, in: {$e->getSql()}", ['trace' => $e->getTraceAsString()]);
+    }
+
+    /** Nothing was written, and the form keeps what is in it: the page says so where it was pressed. */
+    private static function noDisk(Throwable $e, Request $request): ?Response
+    {
+        $trouble = DiskTrouble::in($e);
+        if ($trouble === null) {
+            return null;
+        }
+
+        return $request->expectsJson() || $request->inertia()
+            ? response()->json(['message' => (string) __("errors.disk.{$trouble->value}")], 507)
+            : Inertia::render('Problem', ['status' => 507])
+                ->toResponse($request)
+                ->setStatusCode(507);
     }
 
     private static function beside(string $field, string $message): Response
@@ -129,7 +157,7 @@ final class Problems
         // An address that cannot be read leads nowhere either.
         $told = in_array($status, [400, 405], true) ? 404 : $status;
 
-        return in_array($told, [403, 404, 419, 429, 500, 503], true)
+        return in_array($told, [403, 404, 419, 429, 500, 503, 507], true)
             ? Inertia::render('Problem', ['status' => $told])
                 ->toResponse($request)
                 ->setStatusCode($status)

@@ -12,6 +12,7 @@ use Illuminate\Support\Str;
  * @property Role $role
  * @property string|null $calendar_hash of the secret in this person's address for calendars; null: they have none
  * @property-read User $user
+ * @property-read Workshop $workshop
  */
 final class Membership extends WorkshopModel
 {

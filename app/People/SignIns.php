@@ -7,6 +7,7 @@ namespace App\People;
 use App\Models\SignIn;
 use App\Models\User;
 use App\Support\AppClock;
+use App\Support\DiskTrouble;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -57,8 +58,7 @@ final readonly class SignIns
             ->where('expires_at', '>', $this->clock->unixS())
             ->first();
         if ($signIn !== null && $signIn->seen_at + self::SEEN_S <= $this->clock->unixS()) {
-            // That it cannot be written down (a full disk) keeps nobody out.
-            rescue(fn() => $signIn->update(['seen_at' => $this->clock->unixS(), 'address' => (string) $request->ip()]), report: false);
+            DiskTrouble::mayFail(fn() => $signIn->update(['seen_at' => $this->clock->unixS(), 'address' => (string) $request->ip()]));
         }
 
         return $signIn;

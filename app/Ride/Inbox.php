@@ -11,6 +11,7 @@ use App\Models\RideFile;
 use App\Models\Track;
 use App\Models\Workshop;
 use App\Support\AppClock;
+use App\Support\WholeFile;
 use App\Support\WriteTransaction;
 use Dripel\Core\Input\InvalidInput;
 use Illuminate\Support\Facades\File;
@@ -94,7 +95,7 @@ final readonly class Inbox
             $this->putAway($folder, 'taken', $name);
         } catch (InvalidInput $e) {
             $kept = $this->putAway($folder, 'refused', $name);
-            File::put("{$folder}/refused/{$kept}.txt", (string) __('errors.file', ['problem' => $e->getMessage()]) . "\n");
+            WholeFile::put("{$folder}/refused/{$kept}.txt", (string) __('errors.file', ['problem' => $e->getMessage()]) . "\n");
         } finally {
             fclose($stream);
         }

@@ -42,7 +42,8 @@ final class CacheMemo implements Memo
     public function keep(): void
     {
         foreach (array_keys($this->grown) as $sort) {
-            $this->cache->put($this->name($sort), array_slice($this->known[$sort], -self::MOST, null, true), 86400 * self::DAYS);
+            $newest = array_slice($this->known[$sort], -self::MOST, null, true);
+            DiskTrouble::mayFail(fn() => $this->cache->put($this->name($sort), $newest, 86400 * self::DAYS));
         }
         $this->grown = [];
     }

@@ -6,6 +6,10 @@ return [
     'pot_too_low' => 'The pot holds too little wax for a pot day. Record a top-up on the Pot page, then compare.',
     'push_service' => 'Use the address that the browser gave: https, a public name, no port of its own.',
     'push_needs_node' => 'This machine cannot send messages: it has no Node.js or no packages. Start Dripel once with bin/start, then switch it on again.',
+    'disk' => [
+        'full' => 'Not saved: the machine’s disk is full. Free some of it, then press again; what you entered is still here.',
+        'read_only' => 'Not saved: the machine’s disk is read-only at the moment. Mend that, then press again; what you entered is still here.',
+    ],
     'probe' => [
         'token' => 'No device has this token. Connect it again, a probe on the Pot page, a gauge on the Gauge page, and send “Authorization: Bearer …”.',
         'ability' => 'This token may not send temperatures. Connect a probe on the Pot page.',

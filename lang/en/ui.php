@@ -1684,6 +1684,10 @@ return [
             'title' => 'Back in a moment',
             'text' => 'Dripel is being updated. Try again in a minute.',
         ],
+        '507' => [
+            'title' => 'The disk takes nothing',
+            'text' => 'The machine’s disk is full or read-only: nothing was saved, and everything can still be read. Mend that, then go back and try again.',
+        ],
         'back' => 'To the Shed',
     ],
     'command' => [

@@ -11,12 +11,14 @@ use App\Models\Workshop;
 use App\Ride\ImportState;
 use App\Ride\RideZip;
 use App\Support\AppClock;
+use App\Support\WholeFile;
 use Dripel\Core\Input\CsvText;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Ride\RideFileKind;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use RuntimeException;
+use Throwable;
 
 /** Takes a file that somebody dropped: one ride is looked at at once, an archive is read by the queue, of a table the columns are asked. */
 final readonly class TakeFile
@@ -73,9 +75,14 @@ final readonly class TakeFile
             'failures' => [],
             'started_at' => $this->clock->unixS(),
         ]);
-        File::ensureDirectoryExists(dirname($import->path()), 0700);
-        File::copy($path, $import->path()) || throw new RuntimeException('The uploaded file cannot be kept.');
-        $import->save();
+        WholeFile::copy($path, $import->path());
+        try {
+            $import->save();
+        } catch (Throwable $e) {
+            File::delete($import->path());
+
+            throw $e;
+        }
 
         return $import;
     }

@@ -14,7 +14,7 @@ const SENT_AS = 'X-Dripel-Kept'
 const GONE_AFTER_MS = 5000
 /** The session is over: whoever signs in again sends them. */
 const SIGN_IN = [401, 419]
-const LATER = [429, 502, 503, 504]
+const LATER = [429, 502, 503, 504, 507]
 
 /** What is kept here of this person, in its order. */
 export const entries = shallowRef<KeptEntry[]>([])

@@ -2,6 +2,7 @@ import type { VisitOptions } from '@inertiajs/core'
 import { router } from '@inertiajs/vue3'
 import { ref } from 'vue'
 import { http } from '@/composables/http'
+import { tell } from '@/composables/told'
 
 /** A network that hangs for so long counts as gone: first it is waited for, then asked for a file that costs nothing. */
 const WAITED_MS = 3000
@@ -11,6 +12,9 @@ const PATIENCE_MS = 8000
 /** Whether the machine is out of reach: no network, or a request got no answer. The next answer ends it. */
 export const offline = ref(false)
 let failedMs = -1
+/** The machine answers but can write nothing: its disk is full. */
+const NO_ROOM = 507
+let noRoomMs = -1
 
 /** Whether the machine answers at all; a slow page is not a lost network. */
 export async function answers(withinMs = ASKED_MS): Promise<boolean> {
@@ -27,6 +31,12 @@ export function watchReach(): void {
     event.preventDefault()
     failedMs = performance.now()
     offline.value = true
+  })
+  router.on('invalid', (event) => {
+    if (event.detail.response.status !== NO_ROOM) return
+    event.preventDefault()
+    noRoomMs = performance.now()
+    tell((event.detail.response.data as { message: string }).message)
   })
   // A page that this device kept comes without the machine.
   router.on('success', (event) => (offline.value = event.detail.page.props.kept !== undefined))
@@ -60,7 +70,7 @@ export function elseGone(options: VisitOptions, gone: () => void, slow: () => vo
       if (hangs || failedMs >= beganMs) {
         offline.value = true
         gone()
-      }
+      } else if (kept && noRoomMs >= beganMs) gone()
     },
   }
 }
