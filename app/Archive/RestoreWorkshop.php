@@ -77,6 +77,7 @@ final readonly class RestoreWorkshop
             }
             $tables[$table] ??= [];
         }
+        (new FileRules($tables))->check();
 
         return $tables;
     }

@@ -31,7 +31,12 @@ final readonly class ValidBefore
 
     public static function in(string $database): self
     {
-        $rows = fn(string $sql): array => (new PDO("sqlite:{$database}"))->query($sql)?->fetchAll(PDO::FETCH_NUM) ?? [];
+        $db = new PDO("sqlite:{$database}", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $rows = function (string $sql) use ($db): array {
+            $found = $db->query($sql);
+
+            return $found === false ? [] : $found->fetchAll(PDO::FETCH_NUM);
+        };
         $columns = fn(string $sql): array => array_column($rows($sql), 0);
         $has = fn(string $table, string $column): bool => $columns(
             "select 1 from pragma_table_info('{$table}') where name = '{$column}'",

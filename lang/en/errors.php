@@ -129,6 +129,7 @@ return [
         'newer' => 'The file was written by a newer Dripel (version :theirs; this one reads up to :ours). Update first. Nothing was changed.',
         'table_missing' => 'The file has no :table. Export it again. Nothing was changed.',
         'malformed' => 'Row :row of :table has other columns than it should. Nothing was changed.',
+        'value' => 'In row :row of :table, :column is nothing that it can be. Nothing was changed. Export the file again, or mend that value.',
         'dangling' => 'The file speaks of :table that it does not hold. Nothing was changed.',
         'contents' => 'The file contradicts itself. Export it again. Nothing was changed.',
         'not_empty' => 'This workshop is not empty. Restore into an empty one. Nothing was changed.',

@@ -314,12 +314,43 @@ it('refuses a file that it cannot trust, in words, and changes nothing', functio
         },
         'contents',
     ],
-    'a kind that is none' => [
-        fn(array $file) => [
-            'tables' => ['settings' => [['key' => 'bike.colour'] + $file['tables']['settings'][0]]] + $file['tables'],
-        ] + $file,
-        'contents',
-    ],
+]);
+
+it('says which value of which row cannot be, before anything is written', function (string $table, array $value, string $column): void {
+    $bench = new Bench();
+    $bench->chain($heron = $bench->bike(), 'A', fit: true);
+    $this->actingAs($bench->owner)->post(
+        '/rides',
+        ['action_id' => (string) Str::uuid(), 'bike_id' => $heron->id, 'distance' => 20, 'condition' => 'dry'] + Bench::form(2),
+    );
+    $file = json_decode((string) json_encode(app(ExportWorkshop::class)->file($bench->workshop->refresh())), true);
+    app(EmptyWorkshop::class)($bench->workshop);
+    $rows = Bench::rows();
+    $file['tables'][$table][0] = $value + ($file['tables'][$table][0] ?? []);
+    if ($table === 'protocols') {
+        $file['tables'][$table][0] += ['id' => 1, 'action_id' => $file['tables']['actions'][0]['id'], 'voided_by' => null, 'sequence' => 0];
+    }
+    $this->post('/restore', [
+        'file' => UploadedFile::fake()->createWithContent('w.json', (string) json_encode($file)),
+    ])->assertSessionHasErrors([
+        'file' => __('errors.restore.value', ['table' => $table, 'row' => 1, 'column' => $column]),
+    ]);
+    expect(Bench::rows())->toBe($rows);
+})->with([
+    'a language that is a folder' => ['settings', ['key' => 'workshop.language', 'value' => '..'], 'value'],
+    'a zone that is none' => ['settings', ['key' => 'workshop.time_zone', 'value' => 'Mars/Olympus'], 'value'],
+    'a setting that is none' => ['settings', ['key' => 'bike.colour'], 'key'],
+    'a kind of action that is none' => ['actions', ['kind' => 'paint_bike'], 'kind'],
+    'an action about nothing known' => ['actions', ['about' => ['chains' => ['x']]], 'about'],
+    'a kind of component that is none' => ['components', ['kind' => 'saddle'], 'kind'],
+    'a time stamp of text' => ['rides', ['at' => '2026-11-25'], 'at'],
+    'a time stamp before time' => ['rides', ['at' => -62_135_596_800], 'at'],
+    'a time stamp beyond' => ['actions', ['recorded_at' => 9_007_199_254_740_993], 'recorded_at'],
+    'an id that is a list' => ['bikes', ['id' => [1]], 'id'],
+    'a ride of endless km' => ['rides', ['km' => 1e300], 'km'],
+    'a ride in snow' => ['rides', ['condition' => 'snowy'], 'condition'],
+    'a dip of a bike' => ['dips', ['component_id' => 99], 'component_id'],
+    'a protocol of junk' => ['protocols', ['name' => 'Junk', 'steps' => [['kind' => 'boil']], 'drip_only' => 0], 'steps'],
 ]);
 
 it('restores only into an empty workshop', function (): void {
