@@ -175,23 +175,26 @@ final class FileRules
             return false;
         }
         $whole = Fits::list(Fits::whole(), 0, 100_000);
-        $one = /** @param class-string<BackedEnum> $enum */ fn(string $enum, ?string $value): bool => $value === null ||
-            Fits::one($enum)($value);
-
         return $whole($read->bikes) &&
             $whole($read->chains ?? []) &&
             $whole($read->weekdays) &&
             Fits::list(Fits::day())($read->potDays) &&
             Fits::list(Fits::actionId(), 0, 100_000)($read->undid) &&
-            $one(Precision::class, $read->day) &&
-            $one(EntryType::class, $read->type) &&
-            $one(Condition::class, $read->condition) &&
-            $one(WipeDownKind::class, $read->care) &&
-            $one(Supply::class, $read->supply) &&
-            $one(Solvent::class, $read->solvent) &&
+            self::among(Precision::class, $read->day) &&
+            self::among(EntryType::class, $read->type) &&
+            self::among(Condition::class, $read->condition) &&
+            self::among(WipeDownKind::class, $read->care) &&
+            self::among(Supply::class, $read->supply) &&
+            self::among(Solvent::class, $read->solvent) &&
             array_filter([$read->from, $read->until], fn(?string $day) => $day !== null && !Fits::day()($day)) === [] &&
             self::wasFits($read->was) &&
             self::changedFits($read->changed ?? []);
+    }
+
+    /** @param class-string<BackedEnum> $enum */
+    private static function among(string $enum, ?string $value): bool
+    {
+        return $value === null || Fits::one($enum)($value);
     }
 
     /** @param array<mixed>|null $was */

@@ -24,6 +24,11 @@ final readonly class RestoreWorkshop
 {
     private const AT_ONCE = 200;
 
+    /** Forty years of ten bikes have a fifth of it; more would not fit into memory. */
+    private const MOST_ROWS = 400_000;
+
+    private const MOST_VALUES = 3_000_000;
+
     public function __construct(private ReadBook $readBook, private EmptyWorkshop $emptyWorkshop, private AppClock $clock) {}
 
     /** @throws NotRestored and nothing is changed */
@@ -48,6 +53,9 @@ final readonly class RestoreWorkshop
     /** @return array<string, list<array<string, mixed>>> */
     private function tables(string $json): array
     {
+        if (substr_count($json, '{') + substr_count($json, '[') > self::MOST_ROWS || substr_count($json, ',') > self::MOST_VALUES) {
+            throw new NotRestored('too_large', ['most' => self::MOST_ROWS]);
+        }
         try {
             $file = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
         } catch (JsonException) {

@@ -19,6 +19,8 @@ use Dripel\Core\Ride\RideFileKind;
  * @property int $read how many of them could be read
  * @property list<array{name: string, why: string}> $failures
  * @property int $started_at
+ * @property int $moved_at when a file of it was last read
+ * @property int $resumed how often its reader died at the file that is next
  */
 final class RideImport extends WorkshopModel
 {

@@ -22,6 +22,25 @@ final class WriteTransaction
      */
     public static function run(Closure $work): mixed
     {
+        // What a person is told was saved is on the disk by then, whatever the power does; sessions and the cache need not be.
+        $durable = DB::transactionLevel() === 0;
+        $durable && DB::statement('pragma synchronous = full');
+        try {
+            return self::inside($work);
+        } finally {
+            $durable && DB::statement('pragma synchronous = normal');
+        }
+    }
+
+    /**
+     * @template T
+     *
+     * @param Closure(): T $work
+     *
+     * @return T
+     */
+    private static function inside(Closure $work): mixed
+    {
         return DB::transaction(function () use ($work): mixed {
             // No row is concerned, but the statement takes the write lock.
             DB::table('workshops')

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 return [
     'pot_too_low' => 'The pot holds too little wax for a pot day. Record a top-up on the Pot page, then compare.',
+    'file_kills' => 'It could not be read: the reader broke off at it three times. Export that ride again.',
     'push_service' => 'Use the address that the browser gave: https, a public name, no port of its own.',
     'push_needs_node' => 'This machine cannot send messages: it has no Node.js or no packages. Start Dripel once with bin/start, then switch it on again.',
     'disk' => [
@@ -127,6 +128,7 @@ return [
         'foreign' => 'This is no file of a Dripel workshop. Nothing was changed.',
         'cut' => 'The file is cut short or damaged. Export it again. Nothing was changed.',
         'newer' => 'The file was written by a newer Dripel (version :theirs; this one reads up to :ours). Update first. Nothing was changed.',
+        'too_large' => 'The file holds more than :most rows and lists, which no workshop has. Export it again. Nothing was changed.',
         'table_missing' => 'The file has no :table. Export it again. Nothing was changed.',
         'malformed' => 'Row :row of :table has other columns than it should. Nothing was changed.',
         'value' => 'In row :row of :table, :column is nothing that it can be. Nothing was changed. Export the file again, or mend that value.',

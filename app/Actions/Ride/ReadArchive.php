@@ -9,6 +9,7 @@ use App\Models\Workshop;
 use App\Ride\ImportState;
 use App\Ride\RideZip;
 use App\Ride\TrackSource;
+use App\Support\AppClock;
 use App\Support\WriteTransaction;
 use Dripel\Core\Input\InvalidInput;
 use Illuminate\Support\Facades\File;
@@ -22,7 +23,7 @@ final readonly class ReadArchive
     /** So many failures are told one by one. */
     private const TOLD = 100;
 
-    public function __construct(private ReadTrack $readTrack) {}
+    public function __construct(private ReadTrack $readTrack, private AppClock $clock) {}
 
     /** @return bool whether more of it is to be read */
     public function __invoke(RideImport $import, float $seconds): bool
@@ -65,16 +66,31 @@ final readonly class ReadArchive
                 $why = self::why($e);
             }
         }
-        WriteTransaction::run(function () use ($workshop, $import, $file, $columns, $why): void {
+        $this->count($workshop, $import, $file['name'], $columns, $why);
+    }
+
+    /** The next file was the end of its reader more than once. */
+    public function leaveOut(RideImport $import): void
+    {
+        $name = RideZip::open($import->path())->files[$import->done]['name'] ?? '?';
+        $this->count(Workshop::query()->findOrFail($import->workshop_id), $import, $name, null, (string) __('errors.file_kills'));
+    }
+
+    /** @param array<string, mixed>|null $columns of the track that it is; null: it could not be read */
+    private function count(Workshop $workshop, RideImport $import, string $name, ?array $columns, ?string $why): void
+    {
+        WriteTransaction::run(function () use ($workshop, $import, $name, $columns, $why): void {
             $told =
                 $why === null || count($import->failures) >= self::TOLD
                     ? $import->failures
-                    : [...$import->failures, ['name' => $file['name'], 'why' => $why]];
+                    : [...$import->failures, ['name' => $name, 'why' => $why]];
             $counted = RideImport::query()
                 ->whereKey($import->id)
                 ->where('done', $import->done)
                 ->update([
                     'done' => $import->done + 1,
+                    'moved_at' => $this->clock->unixS(),
+                    'resumed' => 0,
                     'read' => $import->read + ($columns === null ? 0 : 1),
                     'failures' => json_encode($told, JSON_INVALID_UTF8_SUBSTITUTE),
                 ]);

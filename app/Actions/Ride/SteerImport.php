@@ -7,11 +7,14 @@ namespace App\Actions\Ride;
 use App\Jobs\ReadRideFiles;
 use App\Models\RideImport;
 use App\Ride\ImportState;
+use App\Support\AppClock;
 use Illuminate\Support\Facades\File;
 
 /** An archive that is read is stopped, goes on, or is put aside. What was read of it stays. */
 final readonly class SteerImport
 {
+    public function __construct(private AppClock $clock) {}
+
     public function stop(RideImport $import): void
     {
         RideImport::query()
@@ -25,7 +28,8 @@ final readonly class SteerImport
         RideImport::query()
             ->whereKey($import->id)
             ->where('state', ImportState::Stopped)
-            ->update(['state' => ImportState::Running]) > 0 && ReadRideFiles::dispatch($import->id);
+            ->update(['state' => ImportState::Running, 'moved_at' => $this->clock->unixS(), 'resumed' => 0]) > 0 &&
+            ReadRideFiles::dispatch($import->id);
     }
 
     public function putAside(RideImport $import): void

@@ -74,6 +74,7 @@ final readonly class TakeFile
             'total' => $total,
             'failures' => [],
             'started_at' => $this->clock->unixS(),
+            'moved_at' => $this->clock->unixS(),
         ]);
         WholeFile::copy($path, $import->path());
         try {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Actions\Ride\ResumeImports;
 use App\Archive\Backups;
 use App\Models\Workshop;
 use App\Push\TellBrowsers;
@@ -12,7 +13,7 @@ use App\Support\DatabaseFile;
 use Illuminate\Console\Command;
 
 /** What happens by itself beside the server: ride files that arrive in a folder, timers and
- * reminders for browsers, the backup of each night. bin/start keeps it. */
+ * reminders for browsers, archives whose reader died, the backup of each night. bin/start keeps it. */
 final class Watch extends Command
 {
     protected $signature = 'dripel:watch
@@ -26,14 +27,21 @@ final class Watch extends Command
 
     private const BACKUP_S = 600;
 
+    private const IMPORTS_S = 10;
+
     /** @var array<int, array<string, int>> by workshop the sizes of the files at the last look */
     private array $sizes = [];
 
     /** @var array<string, float> when each was done last, by the monotonic clock */
     private array $doneS = [];
 
-    public function handle(Inbox $inbox, TellBrowsers $tellBrowsers, Backups $backups, DatabaseFile $file): int
-    {
+    public function handle(
+        Inbox $inbox,
+        TellBrowsers $tellBrowsers,
+        Backups $backups,
+        ResumeImports $resumeImports,
+        DatabaseFile $file,
+    ): int {
         $startS = self::nowS();
         $every = (float) $this->option('every');
         $mostS = (float) $this->option('max-time');
@@ -45,6 +53,7 @@ final class Watch extends Command
             }
             $this->attempt(fn() => $this->lookAtFolders($inbox));
             $this->isDue('backup', self::BACKUP_S) && $this->attempt(fn() => $backups->nightly());
+            $this->isDue('imports', self::IMPORTS_S) && $this->attempt(fn() => $resumeImports());
             $today = $this->isDue('reminders', self::REMINDERS_S);
             $this->attempt(fn() => $tellBrowsers($today));
         }

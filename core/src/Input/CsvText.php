@@ -15,9 +15,12 @@ final readonly class CsvText
     /** No honest row is longer, in bytes: a file without line ends is no table. */
     private const LONGEST_ROW = 65536;
 
+    /** A lifetime of riding has fewer lines by far; to look at so many takes longer than anybody waits. */
+    private const MOST_LINES = 200_000;
+
     private function __construct(private string $text, private string $separator) {}
 
-    /** @throws InvalidInput at `file` where nothing is in it, or it is no text */
+    /** @throws InvalidInput at `file` where nothing is in it, it is no text or has more than 200,000 lines */
     public static function of(string $bytes): self
     {
         $text = match (true) {
@@ -33,6 +36,9 @@ final readonly class CsvText
         $text = ltrim($text, "\r\n \t,;");
         if ($text === '') {
             throw new InvalidInput('file', 'is empty: a table has a row of names and a row for each ride');
+        }
+        if (substr_count($text, "\n") + substr_count($text, "\r") > 2 * self::MOST_LINES) {
+            throw new InvalidInput('file', 'has more than ' . self::MOST_LINES . ' lines: take the table in parts');
         }
         $line = substr($text, 0, strcspn($text, "\r\n"));
         $counts = array_map(fn(string $separator) => substr_count($line, $separator), [',' => ',', ';' => ';', "\t" => "\t"]);

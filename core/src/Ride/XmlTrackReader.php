@@ -24,6 +24,14 @@ abstract class XmlTrackReader implements TrackReader
     /** A declaration must stand before the root element; no honest prolog is longer than this. */
     private const PROLOG_BYTES = 65536;
 
+    /** No tag of a ride file is longer; the time that a parser takes over the attributes of one grows with their square. */
+    private const LONGEST_TAG_BYTES = 65536;
+
+    /** Encodings in which `<` is the byte that is looked for here. */
+    private const ENCODINGS = '/^(utf-?8|utf-?16(le|be)?|us-ascii|ascii|iso-8859-\d{1,2}|windows-125\d)$/i';
+
+    private int $sinceTag = 0;
+
     private string $prolog = '';
 
     private bool $rootSeen = false;
@@ -87,6 +95,7 @@ abstract class XmlTrackReader implements TrackReader
                 throw new InvalidInput('file', 'is empty: export the ride again as GPX');
             }
             $this->refuseDeclaration($chunk);
+            $this->refuseLongTag($chunk);
             if (xml_parse($parser, $chunk, $last) !== 1) {
                 throw $this->broken($parser, $bytes);
             }
@@ -100,16 +109,35 @@ abstract class XmlTrackReader implements TrackReader
 
     private function refuseDeclaration(string $chunk): void
     {
-        if ($this->rootSeen || strlen($this->prolog) > self::PROLOG_BYTES) {
+        if ($this->rootSeen) {
             return;
+        }
+        if (strlen($this->prolog) > self::PROLOG_BYTES) {
+            throw new InvalidInput('file', 'has more than 64 kB ahead of its first element, which no ride file has; it is not read');
         }
         $this->prolog .= $chunk;
         // NULs are dropped so that a wide encoding does not hide it.
         $start = str_replace("\0", '', $this->prolog);
+        if (
+            preg_match('/^[^<]*<\?xml[^>]*\sencoding\s*=\s*["\']([^"\'>]*)/i', $start, $named) === 1 &&
+            preg_match(self::ENCODINGS, $named[1]) !== 1
+        ) {
+            throw new InvalidInput('file', "line 1: is in the encoding {$named[1]}: export the ride again in UTF-8");
+        }
         if (stripos($start, '<!DOCTYPE') !== false || stripos($start, '<!ENTITY') !== false) {
             $line = 1 + substr_count(strtoupper(substr($start, 0, (int) stripos($start, '<!'))), "\n");
             throw new InvalidInput('file', "line {$line}: has a document type declaration, which a ride file never needs; it is not read");
         }
+    }
+
+    /** `<` stands in no attribute, so a tag cannot be longer than what is between two of them. */
+    private function refuseLongTag(string $chunk): void
+    {
+        $first = strpos($chunk, '<');
+        if ($this->sinceTag + ($first === false ? strlen($chunk) : $first) > self::LONGEST_TAG_BYTES) {
+            throw new InvalidInput('file', 'has a tag or a text longer than 64 kB, which no ride file has; it is not read');
+        }
+        $this->sinceTag = $first === false ? $this->sinceTag + strlen($chunk) : strlen($chunk) - (int) strrpos($chunk, '<');
     }
 
     /** Whether this is the outermost element; it must be the one that the format has. */

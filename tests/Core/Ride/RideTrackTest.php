@@ -150,6 +150,12 @@ it('says clearly what a file lacks', function (string $gpx, string $message): vo
         'line 2: has a document type declaration',
     ],
     'a billion laughs' => ['<!DOCTYPE gpx [<!ENTITY a "ha"><!ENTITY b "&a;&a;">]><gpx>&b;</gpx>', 'document type declaration'],
+    'a declaration behind a long prolog' => [str_repeat('<!--' . str_repeat('x', 40_000) . '-->', 5) . '<!DOCTYPE gpx><gpx/>', '64 kB'],
+    'a declaration in an encoding that hides it' => [
+        '<?xml version="1.0" encoding="UTF-7"?>+ADw-!DOCTYPE gpx+AD4-<gpx/>',
+        'in the encoding UTF-7',
+    ],
+    'a tag without end' => ['<gpx ' . implode(' ', array_map(fn(int $i) => "a{$i}='>'", range(1, 300_000))) . '/>', 'longer than 64 kB'],
     'a declaration in another encoding' => [
         mb_convert_encoding('<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE gpx [<!ENTITY a "b">]><gpx/>', 'UTF-16'),
         'document type declaration',

@@ -280,6 +280,7 @@ it('refuses a file that it cannot trust, in words, and changes nothing', functio
                 'ours' => WorkshopFile::VERSION,
                 'table' => $spoilt['about'] ?? 'rides',
                 'row' => 1,
+                'most' => 400_000,
             ]),
         ]);
     expect(Bench::rows())->toBe($rows);
@@ -288,6 +289,10 @@ it('refuses a file that it cannot trust, in words, and changes nothing', functio
     'cut short' => [fn(array $file) => substr((string) json_encode($file), 0, -200), 'cut'],
     'a picture' => [fn(array $file) => "\x89PNG nothing of ours", 'foreign'],
     'of something else' => [fn(array $file) => ['format' => 'shed'] + $file, 'foreign'],
+    'too large for memory' => [
+        fn(array $file) => '{"format":"dripel-workshop","version":8,"tables":{"actions":[' . str_repeat('{},', 400_001) . '{}]}}',
+        'too_large',
+    ],
     'without its rides' => [fn(array $file) => ['tables' => array_diff_key($file['tables'], ['rides' => 0])] + $file, 'table_missing'],
     'a column too many' => [
         fn(array $file) => [

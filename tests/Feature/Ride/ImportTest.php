@@ -3,11 +3,13 @@
 declare(strict_types=1);
 
 use App\Actions\Ride\ReadArchive;
+use App\Actions\Ride\ResumeImports;
 use App\Jobs\ReadRideFiles;
 use App\Models\Ride;
 use App\Models\RideImport;
 use App\Models\Track;
 use App\Ride\ImportState;
+use App\Support\AppClock;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Precision;
 use Illuminate\Http\UploadedFile;
@@ -105,6 +107,35 @@ it('reads an archive: what is no ride is said, paths in names are only names, no
         ->toBe(0)
         ->and(Track::query()->count())
         ->toBe(2);
+});
+
+it('goes on by itself when its reader was killed, also again, and leaves out the file that kills it', function (): void {
+    Queue::fake();
+    $files = array_map(fn(int $n) => ($this->gpx)("2026-11-0{$n}", $n), [1, 2, 3, 4]);
+    ($this->drop)(($this->zip)(array_combine(['a.gpx', 'b.gpx', 'c.gpx', 'd.gpx'], $files)), 'all.zip')->assertRedirect('/tracks');
+    Queue::assertPushed(ReadRideFiles::class, 1);
+    $import = RideImport::query()->sole();
+    $resume = app(ResumeImports::class);
+    // As long as it moves on, nobody takes it up.
+    expect($resume())->toBe(0);
+    // Killed at b, three times over, each of them found within the minute.
+    RideImport::query()->update(['done' => 1]);
+    foreach ([31, 62, 93] as $n => $seconds) {
+        app(AppClock::class)->stopAt(Bench::NOW + $seconds);
+        expect($resume())->toBe(1)->and($resume())->toBe(0);
+        Queue::assertPushed(ReadRideFiles::class, $n + 2);
+    }
+    app(AppClock::class)->stopAt(Bench::NOW + 124);
+    expect($resume())->toBe(1)->and($import->refresh()->done)->toBe(2);
+    app(ReadArchive::class)($import, 9.0);
+    expect($import->refresh()->state)
+        ->toBe(ImportState::Done)
+        ->and($import->failures)
+        ->toBe([['name' => 'b.gpx', 'why' => __('errors.file_kills')]])
+        ->and(Track::query()->orderBy('position')->pluck('name')->all())
+        ->toBe(['c.gpx', 'd.gpx'])
+        ->and($resume())
+        ->toBe(0);
 });
 
 it('can be stopped and goes on where it was, and takes nothing twice', function (): void {

@@ -20,6 +20,8 @@ final class RestoreController extends Controller
 {
     public function store(UploadRequest $request, CurrentWorkshop $current, RestoreWorkshop $restore): RedirectResponse
     {
+        // Forty years of a workshop, as arrays; RestoreWorkshop refuses what is larger.
+        ini_set('memory_limit', '768M');
         $restore($current->workshop(), (string) file_get_contents($request->upload()->getPathname()));
 
         return redirect()
