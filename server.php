@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /**
  * The router of PHP's own server. Built assets carry a hash in their name: they go out compressed and may be kept for
- * ever. Other files of public/ are left to the server; everything else is the application's.
+ * ever. Other files of public/ go out as what they are; everything else is the application's.
  */
 $path = (string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH);
 $public = __DIR__ . '/public';
@@ -12,20 +12,28 @@ $public = __DIR__ . '/public';
 $file = str_contains($path, '%00') ? false : realpath($public . rawurldecode($path));
 
 if ($file !== false && is_file($file) && str_starts_with($file, $public . '/') && !str_ends_with($file, '.php')) {
-    if (in_array($path, ['/sw.js', '/manifest.webmanifest'], true)) {
-        // Looked at anew each time, or an old one would rule for ever.
-        header('Content-Type: ' . ($path === '/sw.js' ? 'text/javascript' : 'application/manifest+json'));
-        header('Cache-Control: no-cache');
-        readfile($file);
-
-        return true;
-    }
-    if (!str_starts_with($file, "{$public}/build/assets/")) {
-        return false;
-    }
-    $types = ['js' => 'text/javascript', 'css' => 'text/css', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml'];
+    $types = [
+        'js' => 'text/javascript',
+        'css' => 'text/css',
+        'woff2' => 'font/woff2',
+        'svg' => 'image/svg+xml',
+        'png' => 'image/png',
+        'webmanifest' => 'application/manifest+json',
+        'wav' => 'audio/wav',
+        'mp3' => 'audio/mpeg',
+        'ogg' => 'audio/ogg',
+    ];
+    header('X-Content-Type-Options: nosniff');
     header('Content-Type: ' . ($types[pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
-    header('Cache-Control: public, max-age=31536000, immutable');
+    header(
+        'Cache-Control: ' .
+            match (true) {
+                // Looked at anew each time, or an old one would rule for ever.
+                in_array($path, ['/sw.js', '/manifest.webmanifest'], true) => 'no-cache',
+                str_starts_with($file, "{$public}/build/assets/") => 'public, max-age=31536000, immutable',
+                default => 'public, max-age=3600',
+            },
+    );
     header('Vary: Accept-Encoding');
     if (is_file("{$file}.gz") && str_contains($_SERVER['HTTP_ACCEPT_ENCODING'] ?? '', 'gzip')) {
         header('Content-Encoding: gzip');

@@ -19,9 +19,12 @@ function address() {
 
 /** What the app may believe about the caller; what the caller says of itself is left out. */
 function told(incoming) {
-  const headers = Object.fromEntries(Object.entries(incoming.headers).filter(([name]) => !/^(x-forwarded-.*|forwarded)$/.test(name)))
+  const headers = Object.fromEntries(
+    Object.entries(incoming.headers).filter(([name]) => !/^(x-forwarded-.*|forwarded|x-dripel-proxy)$/.test(name)),
+  )
   return {
     ...headers,
+    'x-dripel-proxy': process.env.DRIPEL_PROXY_WORD ?? '',
     'x-forwarded-proto': 'https',
     'x-forwarded-host': incoming.headers.host ?? '',
     'x-forwarded-port': port,

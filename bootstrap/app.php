@@ -5,11 +5,15 @@ declare(strict_types=1);
 use App\Http\Middleware\AnswerKeptEntries;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\OnlyLiveSignIns;
+use App\Http\Middleware\OnlyOurProxy;
+use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SpeakLanguage;
 use App\Http\Middleware\StartSession;
 use App\Http\Problems;
+use App\Support\TrustedHosts;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Middleware\ValidatePostSize;
 use Illuminate\Session\Middleware\StartSession as AnySession;
 
@@ -36,8 +40,9 @@ return Application::configure(basePath: dirname(__DIR__))
             ],
             replace: [AnySession::class => StartSession::class],
         );
-        // bin/lan.mjs on this machine says who calls from the garage.
-        $middleware->trustProxies(at: '127.0.0.1');
+        $middleware->remove(TrustProxies::class);
+        $middleware->prepend([SecurityHeaders::class, OnlyOurProxy::class]);
+        $middleware->trustHosts(at: fn() => TrustedHosts::patterns(), subdomains: false);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

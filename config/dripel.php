@@ -24,6 +24,15 @@ return [
         'keys' => env('DRIPEL_PUSH_KEYS', storage_path('app/push-keys.json')),
         'contact' => env('DRIPEL_PUSH_CONTACT', 'mailto:dripel@example.org'),
     ],
+    // Who may say for whom it asks: whoever knows the word, or comes from one of these addresses.
+    'proxy' => [
+        'word' => env('DRIPEL_PROXY_WORD'),
+        'addresses' => array_values(array_filter(explode(' ', (string) env('DRIPEL_PROXIES', '')))),
+    ],
+    // The names under which it is served, besides those of this machine itself; a request for any other is refused.
+    'hosts' => array_values(array_filter(explode(' ', (string) env('DRIPEL_HOSTS', '')))),
+    // With it the first person may register from elsewhere than the machine itself.
+    'first_code' => env('DRIPEL_FIRST_CODE'),
     // Where phones reach this machine, if they do: codes to scan lead there.
     'lan_url' => env('DRIPEL_LAN_URL'),
     // The root of this machine's own certificate, offered to them.

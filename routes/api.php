@@ -8,7 +8,7 @@ use App\Http\Controllers\Api\TemperatureController;
 use Illuminate\Support\Facades\Route;
 
 // For devices only; each has a token of its own, for one thing.
-Route::middleware('auth:sanctum')->group(function (): void {
+Route::middleware(['throttle:devices', 'auth:sanctum'])->group(function (): void {
     Route::post('/rides', [RideFileController::class, 'store']);
     Route::post('/gauges/values', [GaugeValueController::class, 'store']);
     Route::post('/pots/{pot}/temperatures', [TemperatureController::class, 'store'])->whereNumber('pot');

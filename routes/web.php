@@ -40,6 +40,7 @@ use App\Http\Controllers\Part\PartController;
 use App\Http\Controllers\People\DemoController;
 use App\Http\Controllers\People\DeviceController;
 use App\Http\Controllers\People\InvitationController;
+use App\Http\Controllers\People\PasswordController;
 use App\Http\Controllers\People\PersonController;
 use App\Http\Controllers\People\RegistrationController;
 use App\Http\Controllers\People\SessionController;
@@ -61,6 +62,7 @@ use App\Http\Controllers\Wear\GaugeController;
 use App\Http\Controllers\Workshop\LabelController;
 use App\Http\Controllers\Workshop\RevisionController;
 use App\Http\Controllers\Workshop\SettingsController;
+use App\Http\Middleware\OnlyConfirmed;
 use App\Http\Middleware\OnlyOwner;
 use App\Http\Middleware\OnlyWriters;
 use Illuminate\Support\Facades\Route;
@@ -104,6 +106,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/leave', [PersonController::class, 'leave'])->name('leave');
     Route::post('/calendar', [CalendarController::class, 'renew']);
     Route::delete('/calendar', [CalendarController::class, 'destroy']);
+    Route::get('/password', [PasswordController::class, 'show']);
+    Route::post('/password', [PasswordController::class, 'confirm'])->middleware('throttle:sign-in');
+    Route::put('/password', [PasswordController::class, 'update'])->middleware('throttle:sign-in');
     Route::get('/push/key', [PushController::class, 'key']);
     Route::post('/push', [PushController::class, 'store']);
     Route::delete('/push', [PushController::class, 'destroy']);
@@ -212,9 +217,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/chains/{chain}/readings', [ReadingController::class, 'store'])->whereNumber('chain');
         Route::post('/chains/{chain}/readings/meaning', [ReadingController::class, 'meaning'])->whereNumber('chain');
         Route::post('/chains/{chain}/simulated-gauge', [GaugeDeviceController::class, 'simulate'])->whereNumber('chain');
-        Route::post('/bike-computers', [BikeComputerController::class, 'store']);
+        Route::post('/bike-computers', [BikeComputerController::class, 'store'])->middleware(OnlyConfirmed::class);
         Route::post('/bike-computers/simulate', [BikeComputerController::class, 'simulate']);
-        Route::post('/gauges', [GaugeDeviceController::class, 'store']);
+        Route::post('/gauges', [GaugeDeviceController::class, 'store'])->middleware(OnlyConfirmed::class);
         Route::get('/gauges/values', [GaugeDeviceController::class, 'values']);
         Route::post('/instruments', [GaugeController::class, 'storeInstrument']);
         Route::delete('/instruments/{instrument}', [GaugeController::class, 'destroyInstrument'])->whereNumber('instrument');
@@ -229,7 +234,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/pot-day/plan', [PotDayController::class, 'plan']);
         Route::post('/pot-day', [PotDayController::class, 'store']);
         Route::post('/jobs/{job}/probe', [ProbeController::class, 'simulate'])->whereUuid('job');
-        Route::post('/pots/{pot}/devices', [ProbeController::class, 'store'])->whereNumber('pot');
+        Route::post('/pots/{pot}/devices', [ProbeController::class, 'store'])
+            ->whereNumber('pot')
+            ->middleware(OnlyConfirmed::class);
         Route::delete('/devices/{device}', [ProbeController::class, 'destroy'])->whereNumber('device');
         Route::put('/jobs/{job}/record', [PotDayController::class, 'correct'])->whereUuid('job');
         Route::post('/jobs/{job}/begin', [PotDayController::class, 'begin'])->whereUuid('job');
@@ -279,12 +286,14 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware(OnlyOwner::class)->group(function (): void {
-        Route::post('/invitations', [InvitationController::class, 'store']);
+        Route::post('/invitations', [InvitationController::class, 'store'])->middleware(OnlyConfirmed::class);
         Route::put('/people/{membership}', [PersonController::class, 'update'])->whereNumber('membership');
         Route::delete('/people/{membership}', [PersonController::class, 'destroy'])->whereNumber('membership');
-        Route::post('/people/{membership}/hand-over', [PersonController::class, 'handOver'])->whereNumber('membership');
-        Route::post('/restore', [RestoreController::class, 'store']);
-        Route::post('/empty', [RestoreController::class, 'destroy']);
+        Route::post('/people/{membership}/hand-over', [PersonController::class, 'handOver'])
+            ->whereNumber('membership')
+            ->middleware(OnlyConfirmed::class);
+        Route::post('/restore', [RestoreController::class, 'store'])->middleware(OnlyConfirmed::class);
+        Route::post('/empty', [RestoreController::class, 'destroy'])->middleware(OnlyConfirmed::class);
         Route::delete('/invitations/{invitation}', [InvitationController::class, 'destroy'])->whereNumber('invitation');
     });
 });

@@ -14,7 +14,8 @@ use Illuminate\Support\Facades\Schema;
 final readonly class ExportWorkshop
 {
     /** What a spreadsheet would take for a formula at the start of a cell. */
-    private const FORMULA = ['=', '+', '-', '@', "\t", "\r", "\n"];
+    /** The signs, their full-width twins, and a tab or line end, at the start or behind white space. */
+    private const FORMULA = '/^(?:[\t\r\n]|\s*[=+\-@\x{FF1D}\x{FF0B}\x{FF0D}\x{FF20}])/u';
 
     public function __construct(private AppClock $clock) {}
 
@@ -40,17 +41,38 @@ final readonly class ExportWorkshop
     {
         $columns = array_values(array_diff(Schema::getColumnListing($table), ['workshop_id']));
         fwrite($out, "\u{feff}");
-        fputcsv($out, [...$columns, ...in_array('at', $columns, true) ? ['at_utc'] : []], ',', '"', '');
+        fwrite($out, self::line([...$columns, ...in_array('at', $columns, true) ? ['at_utc'] : []]));
         foreach (self::query($workshop, $table)->cursor() as $row) {
-            $cells = array_map(fn(string $column) => self::cell($row->{$column}), $columns);
-            fputcsv($out, isset($row->at) ? [...$cells, gmdate('Y-m-d\TH:i:s\Z', $row->at)] : $cells, ',', '"', '');
+            $cells = array_map(fn(string $column) => $row->{$column}, $columns);
+            fwrite($out, self::line(isset($row->at) ? [...$cells, gmdate('Y-m-d\TH:i:s\Z', $row->at)] : $cells));
         }
     }
 
-    /** A cell that no spreadsheet runs: numbers stay numbers, text that looks like a formula gets an apostrophe. */
-    public static function cell(mixed $value): string|int|float|null
+    /**
+     * A row as text (RFC 4180): numbers stay numbers, every text stands in quotes, so that a separator in it begins no cell in any
+     * country's spreadsheet; one that looks like a formula, behind spaces too, gets an apostrophe.
+     *
+     * @param list<mixed> $cells
+     */
+    public static function line(array $cells): string
     {
-        return is_string($value) && $value !== '' && !is_numeric($value) && in_array($value[0], self::FORMULA, true) ? "'{$value}" : $value;
+        return implode(
+            ',',
+            array_map(
+                fn(mixed $cell): string => match (true) {
+                    $cell === null => '',
+                    is_int($cell), is_float($cell) => (string) $cell,
+                    is_string($cell) && is_numeric($cell) && trim($cell) === $cell && $cell[0] !== '+' => $cell,
+                    default => '"' . str_replace('"', '""', self::plain((string) $cell)) . '"',
+                },
+                $cells,
+            ),
+        ) . "\r\n";
+    }
+
+    private static function plain(string $text): string
+    {
+        return preg_match(self::FORMULA, $text) === 1 ? "'{$text}" : $text;
     }
 
     /** @return list<array<string, mixed>> */

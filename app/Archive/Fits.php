@@ -48,9 +48,9 @@ final class Fits
     /** @return Closure(mixed): bool without control characters */
     public static function text(int $most = self::LONGEST, int $least = 0): Closure
     {
-        return fn(
-            mixed $value,
-        ): bool => is_string($value) && mb_check_encoding($value, 'UTF-8') && mb_strlen($value) >= $least && mb_strlen($value) <= $most && preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', $value) === 0;
+        $plain = fn(string $text): bool => mb_check_encoding($text, 'UTF-8') && preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', $text) === 0;
+
+        return fn(mixed $value): bool => is_string($value) && $plain($value) && mb_strlen($value) >= $least && mb_strlen($value) <= $most;
     }
 
     /**
@@ -92,9 +92,11 @@ final class Fits
      */
     public static function list(Closure $each, int $least = 0, int $most = 1000): Closure
     {
+        $all = fn(array $values): bool => array_filter($values, fn(mixed $one) => !$each($one)) === [];
+
         return fn(
             mixed $value,
-        ): bool => is_array($value) && array_is_list($value) && count($value) >= $least && count($value) <= $most && array_filter($value, fn(mixed $one) => !$each($one)) === [];
+        ): bool => is_array($value) && array_is_list($value) && count($value) >= $least && count($value) <= $most && $all($value);
     }
 
     /**

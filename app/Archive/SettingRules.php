@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
-use App\Http\Requests\Bike\BikeRequest;
-use App\Http\Requests\Workshop\SettingsRequest;
+use App\Models\Bike;
+use App\Text\Translator;
 use App\Text\Units;
 use Closure;
 use DateTimeZone;
@@ -49,7 +49,7 @@ final class SettingRules
             SettingKey::PotName,
             SettingKey::WorkshopName
                 => Fits::text(self::NAME, 1),
-            SettingKey::BikeKind => Fits::one(BikeRequest::KINDS),
+            SettingKey::BikeKind => Fits::one(Bike::KINDS),
             SettingKey::BikeSpeeds, SettingKey::ChainSpeeds, SettingKey::LinkSpeeds => self::number(1, 20),
             SettingKey::BikeBrakes => Fits::one(Brakes::class),
             SettingKey::BikeConvert => Fits::one(ConversionWay::class),
@@ -121,8 +121,8 @@ final class SettingRules
             SettingKey::MassUnit => Fits::one(Units::MASS),
             SettingKey::Clock => Fits::one([...Units::CLOCK, ...array_map(intval(...), Units::CLOCK)]),
             SettingKey::FirstDay => self::number(1, 7),
-            SettingKey::Currency => Fits::one(SettingsRequest::CURRENCIES),
-            SettingKey::Language => Fits::one(SettingsRequest::languages()),
+            SettingKey::Currency => Fits::one(Units::CURRENCIES),
+            SettingKey::Language => Fits::one(Translator::languages()),
             SettingKey::TopUpsMost, SettingKey::WipeRides => self::number(0, 50),
             SettingKey::DripDryHours => self::number(0, 1000),
             SettingKey::PlanPotTime => Fits::one(['morning', 'evening']),

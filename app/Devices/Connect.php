@@ -15,6 +15,9 @@ use App\Support\AppClock;
  */
 final readonly class Connect
 {
+    /** Then it is connected anew: nobody remembers every device of a garage. */
+    private const TOKEN_DAYS = 365;
+
     public function __construct(private AppClock $clock) {}
 
     /**
@@ -33,7 +36,7 @@ final readonly class Connect
             'simulates' => $simulates,
         ]);
 
-        return [$device->refresh(), $device->createToken($name, [Device::SENDS_TEMPERATURES])->plainTextToken];
+        return [$device->refresh(), $this->token($device, [Device::SENDS_TEMPERATURES])];
     }
 
     /**
@@ -51,7 +54,7 @@ final readonly class Connect
             'simulates' => $simulates,
         ]);
 
-        return [$device->refresh(), $device->createToken($name, [Device::SENDS_VALUES])->plainTextToken];
+        return [$device->refresh(), $this->token($device, [Device::SENDS_VALUES])];
     }
 
     /** @return array{Device, string} with the token */
@@ -64,7 +67,15 @@ final readonly class Connect
             'added_at' => $this->clock->unixS(),
         ]);
 
-        return [$device->refresh(), $device->createToken($name, [Device::SENDS_RIDES])->plainTextToken];
+        return [$device->refresh(), $this->token($device, [Device::SENDS_RIDES])];
+    }
+
+    /** @param list<string> $abilities */
+    private function token(Device $device, array $abilities): string
+    {
+        $until = $this->clock->now()->modify('+' . self::TOKEN_DAYS . ' days');
+
+        return $device->createToken($device->name, $abilities, $until)->plainTextToken;
     }
 
     public function disconnect(Device $device): void

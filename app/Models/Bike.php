@@ -5,4 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 /** A bike. What a person may change about it is a setting. */
-final class Bike extends LogbookRow {}
+final class Bike extends LogbookRow
+{
+    public const KINDS = ['road', 'gravel', 'mountain', 'city', 'indoor'];
+}

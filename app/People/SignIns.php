@@ -23,6 +23,11 @@ final readonly class SignIns
 
     private const IN_SESSION = 'sign_in';
 
+    private const CONFIRMED = 'confirmed_at';
+
+    /** For so long a password that was typed counts for what asks for it once more. */
+    private const CONFIRMED_S = 600;
+
     public function __construct(private AppClock $clock) {}
 
     public function open(User $user, Request $request, bool $remember = true): void
@@ -41,6 +46,22 @@ final readonly class SignIns
         Auth::login($user, $remember);
         $request->session()->regenerate();
         $request->session()->put(self::IN_SESSION, $signIn->id);
+        $this->confirm($request);
+    }
+
+    public function confirm(Request $request): void
+    {
+        $request->session()->put(self::CONFIRMED, $this->clock->unixS());
+        // Also by what asks beside a page, whose session is left alone else.
+        $request->session()->save();
+    }
+
+    /** Whether their password was typed lately. Nobody has one in the demo, nor without a session. */
+    public function isConfirmed(Request $request): bool
+    {
+        return config()->boolean('dripel.demo') ||
+            !$request->session()->has(Auth::guard('web')->getName()) ||
+            $this->clock->unixS() - self::confirmedS($request) < self::CONFIRMED_S;
     }
 
     /** The one of this request; null: nobody is signed in, or this browser has been signed out elsewhere. */
@@ -62,6 +83,13 @@ final readonly class SignIns
         }
 
         return $signIn;
+    }
+
+    private static function confirmedS(Request $request): int
+    {
+        $atS = $request->session()->get(self::CONFIRMED);
+
+        return is_int($atS) ? $atS : 0;
     }
 
     public function close(Request $request): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Logbook\ReadBook;
+use App\Models\User;
 use App\People\RememberedUsers;
 use App\Pot\ReadBaths;
 use App\Support\AppClock;
@@ -60,8 +61,26 @@ final class AppServiceProvider extends ServiceProvider
             'sign-in',
             fn(Request $request) => [
                 Limit::perMinute(10)->by('ip ' . $request->ip()),
-                Limit::perMinute(5)->by('email ' . mb_strtolower((string) $request->string('email')) . ' ' . $request->ip()),
+                Limit::perMinute(5)->by('email ' . self::account($request) . ' ' . $request->ip()),
+                // Of one account from wherever: whoever has many addresses guesses no faster.
+                Limit::perHour(30)->by('account ' . self::account($request)),
             ],
         );
+        // A probe sends every second or two; more than ten of them, or one gone mad, wait.
+        RateLimiter::for(
+            'devices',
+            fn(Request $request) => [
+                Limit::perMinute(600)->by('token ' . hash('sha256', (string) $request->bearerToken())),
+                Limit::perMinute(1200)->by('ip ' . $request->ip()),
+            ],
+        );
+    }
+
+    /** Whom it is about, signed in or not. */
+    private static function account(Request $request): string
+    {
+        $user = $request->user();
+
+        return mb_strtolower($user instanceof User ? $user->email : trim($request->string('email')->toString()));
     }
 }

@@ -8,7 +8,10 @@ use App\Exceptions\NotPossible;
 use App\Models\PushSubscription;
 use Illuminate\Support\Facades\Process;
 
-/** Hands messages to the browsers' own services, under this installation's keys. Node sends them (bin/push.mjs): PHP has no kept package for it here. */
+/**
+ * Hands messages to the browsers' own services, under this installation's keys. Node sends them (bin/push.mjs): PHP has no kept package
+ * for it here.
+ */
 final readonly class PushService
 {
     /** A browser that is away for longer does not need to hear it any more. */

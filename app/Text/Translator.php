@@ -38,6 +38,12 @@ final readonly class Translator
         return new self($readBook->settings($workshop), $nowS);
     }
 
+    /** @return list<string> the folders of lang/ */
+    public static function languages(): array
+    {
+        return array_map(basename(...), glob(lang_path('*'), GLOB_ONLYDIR) ?: []);
+    }
+
     public function zone(): DateTimeZone
     {
         return $this->quantities->zone;

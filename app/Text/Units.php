@@ -18,6 +18,8 @@ final readonly class Units
 
     public const CLOCK = ['24', '12'];
 
+    public const CURRENCIES = ['EUR', 'GBP', 'USD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'CAD', 'AUD', 'JPY'];
+
     /** ISO weekdays that a week may begin with. */
     public const FIRST_DAYS = [1, 6, 7];
 

@@ -64,6 +64,7 @@ return [
     'delete_entry' => 'Deleted.',
     'change_workshop' => 'Changed the workshop.',
     'restored' => 'Restored the workshop.',
+    'password' => 'Your password is changed; other devices are signed out',
     'emptied' => 'Emptied the workshop. A backup was kept.',
     'plan_ride' => 'Planned :from: :km on :bike.',
     'plan_holiday' => 'Planned: no rides from :from to :to.',

@@ -5,10 +5,19 @@ declare(strict_types=1);
 return [
     'pot_too_low' => 'The pot holds too little wax for a pot day. Record a top-up on the Pot page, then compare.',
     'file_kills' => 'It could not be read: the reader broke off at it three times. Export that ride again.',
+    'confirm' => 'Type your password once more for this: reload the page and try again.',
+    'password' => [
+        'short' => 'Use at least :least characters.',
+        'long' => 'Use at most :most characters.',
+        'common' => 'Everybody tries this one first. Take another: three or four words that have nothing to do with one another are good.',
+        'theirs' => 'Leave out your name and e-mail: others know them.',
+        'wrong' => 'This is not your password. Type it again.',
+    ],
+    'first_code' => 'Type the code that bin/start printed on the machine. On the machine itself none is needed.',
     'push_service' => 'Use the address that the browser gave: https, a public name, no port of its own.',
     'push_needs_node' => 'This machine cannot send messages: it has no Node.js or no packages. Start Dripel once with bin/start, then switch it on again.',
     'disk' => [
-        'full' => 'Not saved: the machine’s disk is full. Free some of it, then press again; what you entered is still here.',
+        'full' => 'Not saved: the machine’s disk is full. Make room on it, then press again; what you entered is still here.',
         'read_only' => 'Not saved: the machine’s disk is read-only at the moment. Mend that, then press again; what you entered is still here.',
     ],
     'probe' => [

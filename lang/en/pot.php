@@ -83,6 +83,7 @@ return [
     'probe' => [
         'never' => 'has sent nothing yet',
         'seen' => 'last seen :at',
+        'until' => 'its token is good until :day',
     ],
     'empty' => 'no wax recorded yet',
     'problem' => 'The records cannot be right: more was taken out than was in it. Correct a mass, or fill it again.',

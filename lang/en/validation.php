@@ -43,9 +43,6 @@ return [
     ],
     'multiple_of' => 'A chain has an even number of pitches, its quick link counted. Count again.',
     'numeric' => 'Enter a number.',
-    'password' => [
-        'min' => 'Use at least :min characters.',
-    ],
     'present' => 'Fill this in.',
     'regex' => 'Use letters and digits only.',
     'required' => 'Fill this in.',

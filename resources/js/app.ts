@@ -25,7 +25,7 @@ router.on('success', (event) => came(event.detail.page))
 putColours()
 void createInertiaApp({
   title: (title) => (title ? `${title} · Dripel` : 'Dripel'),
-  progress: { color: colours.day.amber, showSpinner: false },
+  progress: { color: colours.day.amber, showSpinner: false, includeCSS: false },
   resolve: async (name) => {
     const pages = import.meta.glob<DefineComponent>('./Pages/**/*.vue', { import: 'default' })
     const load = pages[`./Pages/${name}.vue`]

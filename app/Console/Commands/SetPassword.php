@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\User;
+use App\People\GoodPassword;
 use App\People\SignIns;
 use Illuminate\Console\Command;
 
@@ -25,8 +26,11 @@ final class SetPassword extends Command
             return self::FAILURE;
         }
         $password = (string) ($this->option('password') ?? $this->secret('New password (ten characters or more)'));
-        if (mb_strlen($password) < 10) {
-            $this->error('Use at least ten characters. Nothing was changed.');
+        $problem = GoodPassword::problemOf($password, [$email, $user->name]);
+        if ($problem !== null) {
+            $this->error(
+                __("errors.password.{$problem}", ['least' => GoodPassword::LEAST, 'most' => GoodPassword::MOST]) . ' Nothing was changed.',
+            );
 
             return self::FAILURE;
         }

@@ -6,8 +6,8 @@ namespace App\Http\Props;
 
 use App\Arriving\PartsRow;
 use App\Arriving\PartsTable;
-use App\Http\Requests\Bike\BikeRequest;
 use App\Logbook\ReadBook;
+use App\Models\Bike;
 use App\Support\CurrentWorkshop;
 use App\Text\Translator;
 use App\Text\Translators;
@@ -69,7 +69,7 @@ final readonly class ArriveProps
             'interval' => (string) round($translator->quantities->units->fromKm($book->settings->usualIntervalKm())),
             'kinds' => array_map(
                 fn(string $kind) => ['value' => $kind, 'title' => ucfirst($translator->say("ui.kinds.{$kind}"))],
-                BikeRequest::KINDS,
+                Bike::KINDS,
             ),
             'forms' => (new FormProps($book, $translator))->all(),
         ];

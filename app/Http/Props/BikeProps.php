@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Http\Requests\Bike\BikeRequest;
+use App\Models\Bike;
 use App\Text\CareWords;
 use App\Text\Translator;
 use Dripel\Core\Care\CareDue;
@@ -127,7 +127,7 @@ final readonly class BikeProps
             'forms' => (new FormProps($this->book, $this->translator))->all(),
             'kinds' => array_map(
                 fn(string $kind) => ['value' => $kind, 'title' => ucfirst($this->translator->say("ui.kinds.{$kind}"))],
-                BikeRequest::KINDS,
+                Bike::KINDS,
             ),
             'brakes' => array_map(
                 fn(Brakes $brakes) => ['value' => $brakes->value, 'title' => $this->translator->say("ui.bike.brake.{$brakes->value}")],

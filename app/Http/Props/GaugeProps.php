@@ -139,16 +139,7 @@ final readonly class GaugeProps
                     array_filter(Instrument::all($this->book->settings), fn(Instrument $instrument) => $instrument->id !== null),
                 ),
             ),
-            'gauges' => array_values(
-                Device::query()
-                    ->in($workshop)
-                    ->where('kind', Device::GAUGE)
-                    ->whereNull('gone_at')
-                    ->orderBy('id')
-                    ->get()
-                    ->map(fn(Device $device) => ['id' => $device->id, 'name' => $device->name])
-                    ->all(),
-            ),
+            'gauges' => (new DeviceProps($this->translator))->all($workshop, Device::GAUGE),
             'expected' => $this->expected(),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
             'unit' => $this->translator->quantities->units->distance,

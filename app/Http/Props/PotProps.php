@@ -38,6 +38,8 @@ use Dripel\Core\Pot\WaxKind;
  * @phpstan-import-type ChartView from Chart
  * @phpstan-import-type Choice from FormProps
  *
+ * @phpstan-import-type DeviceView from DeviceProps
+ *
  * @phpstan-type PotView array{
  *     id: int,
  *     name: string,
@@ -79,7 +81,7 @@ use Dripel\Core\Pot\WaxKind;
  *     isCalibrated: bool,
  *     fields: PotFields,
  *     unused: bool,
- *     probes: list<array{id: int, name: string, seen: string}>,
+ *     probes: list<DeviceView>,
  *     heatUps: list<Choice>,
  *     acts: list<array{value: 'reading'|'remove'|'filter'|'top_up'|'fill', title: string}>,
  *     id: int,
@@ -285,26 +287,7 @@ final readonly class PotProps
             'fields' => $this->fields($bath->potId),
             'unused' => !in_array($bath->potId, $used, true),
             'isCalibrated' => $facts->calibrated,
-            'probes' => array_values(
-                Device::query()
-                    ->in($workshop)
-                    ->where('pot_id', $bath->potId)
-                    ->whereNull('gone_at')
-                    ->get()
-                    ->map(
-                        fn(Device $device) => [
-                            'id' => $device->id,
-                            'name' => $device->name,
-                            'seen' =>
-                                $device->seen_at === null
-                                    ? $this->translator->say('pot.probe.never')
-                                    : $this->translator->say('pot.probe.seen', [
-                                        'at' => $q->day($device->seen_at) . ', ' . $q->time($device->seen_at),
-                                    ]),
-                        ],
-                    )
-                    ->all(),
-            ),
+            'probes' => (new DeviceProps($this->translator))->all($workshop, Device::PROBE, $bath->potId),
             'heatUps' => $this->heatUps($workshop, $bath->potId),
             'acts' => array_values(
                 array_map(

@@ -17,6 +17,7 @@ use Dripel\Core\Plan\LocalDay;
 /**
  * The strip of days and the rides, the newest first, each with the chain it went to and what that left.
  *
+ * @phpstan-import-type DeviceView from DeviceProps
  * @phpstan-import-type FormDefaults from FormProps
  * @phpstan-import-type SearchView from ListSearch
  *
@@ -62,7 +63,7 @@ use Dripel\Core\Plan\LocalDay;
  *     bike: int|null,
  *     uploadMegabytes: int,
  *     waiting: string,
- *     inbox: array{folder: string, devices: list<array{id: int, name: string}>},
+ *     inbox: array{folder: string, devices: list<DeviceView>},
  *     forms: FormDefaults,
  * }
  */
@@ -95,7 +96,7 @@ final readonly class RideProps
             'bike' => $search->bikeId,
             'uploadMegabytes' => config()->integer('dripel.upload_megabytes'),
             'waiting' => TracksProps::waiting($workshop),
-            'inbox' => TracksProps::inbox($workshop),
+            'inbox' => TracksProps::inbox($workshop, $this->translator),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }

@@ -6,7 +6,6 @@ namespace App\Http\Props;
 
 use App\Archive\Backups;
 use App\Archive\WorkshopFile;
-use App\Http\Requests\Workshop\SettingsRequest;
 use App\Logbook\ReadBook;
 use App\Models\Invitation;
 use App\Models\Membership;
@@ -156,10 +155,10 @@ final readonly class SettingsProps
                     fn(int $day) => ['value' => (string) $day, 'title' => $translator->weekday($day, 'EEEE')],
                     Units::FIRST_DAYS,
                 ),
-                'currencies' => SettingsRequest::CURRENCIES,
+                'currencies' => Units::CURRENCIES,
                 'languages' => array_map(
                     fn(string $language) => ['value' => $language, 'title' => (string) Locale::getDisplayLanguage($language, $language)],
-                    SettingsRequest::languages(),
+                    Translator::languages(),
                 ),
                 'schools' => array_map(
                     fn(LimitSchool $school) => [

@@ -30,6 +30,8 @@ use Dripel\Core\Ride\WhichBike;
  *
  * @phpstan-import-type Choice from FormProps
  *
+ * @phpstan-import-type DeviceView from DeviceProps
+ *
  * @phpstan-type RideImportView array{
  *     id: string,
  *     name: string,
@@ -112,21 +114,12 @@ final readonly class TracksProps
         return $count === 0 ? '' : trans_choice('ui.tracks.waiting', $count);
     }
 
-    /** @return array{folder: string, devices: list<array{id: int, name: string}>} where rides come in by themselves */
-    public static function inbox(Workshop $workshop): array
+    /** @return array{folder: string, devices: list<DeviceView>} where rides come in by themselves */
+    public static function inbox(Workshop $workshop, Translator $translator): array
     {
         return [
             'folder' => RideFolder::path($workshop),
-            'devices' => array_values(
-                Device::query()
-                    ->in($workshop)
-                    ->where('kind', Device::BIKE_COMPUTER)
-                    ->whereNull('gone_at')
-                    ->orderBy('id')
-                    ->get()
-                    ->map(fn(Device $device) => ['id' => $device->id, 'name' => $device->name])
-                    ->all(),
-            ),
+            'devices' => (new DeviceProps($translator))->all($workshop, Device::BIKE_COMPUTER),
         ];
     }
 

@@ -85,7 +85,9 @@ async function find(url: URL): Promise<KeptPage | null> {
 }
 
 async function fromDevice(request: Request, kept: KeptPage | null): Promise<Response> {
-  const shell = await (await caches.match('/offline', { cacheName: SHELL }))?.text()
+  const cached = await caches.match('/offline', { cacheName: SHELL })
+  const policy = cached?.headers.get('Content-Security-Policy') ?? ''
+  const shell = await cached?.text()
   const empty = shell === undefined ? null : pageIn(shell)
   // Kept by another version of the app, its scripts are gone.
   const fits = kept !== null && (empty === null || kept.page.version === empty.version) ? kept : null
@@ -104,7 +106,7 @@ async function fromDevice(request: Request, kept: KeptPage | null): Promise<Resp
     ? Response.error()
     : new Response(
         shell.replace(DATA, () => `data-page="${escaped(JSON.stringify(page))}"`),
-        { headers: { 'Content-Type': 'text/html; charset=utf-8' } },
+        { headers: { 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': policy } },
       )
 }
 

@@ -2,10 +2,13 @@ import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 import { themeOf } from './tokens'
 
+/** What this page's own elements are known by (App\Http\Middleware\SecurityHeaders). */
+const nonce = () => document.querySelector<HTMLElement>('script[nonce]')?.nonce
+
 /** One theme for every component: ink on cold grey-green, square corners, no shadows. */
 export function makeVuetify(theme: 'day' | 'night') {
   return createVuetify({
-    theme: { defaultTheme: theme, themes: { day: themeOf('day'), night: themeOf('night') } },
+    theme: { cspNonce: nonce(), defaultTheme: theme, themes: { day: themeOf('day'), night: themeOf('night') } },
     icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
     defaults: {
       global: { ripple: false },

@@ -352,6 +352,12 @@ export interface CycleView {
   entries: TimelineEntryView[]
 }
 
+export interface DeviceView {
+  id: number
+  name: string
+  seen: string
+}
+
 export interface DoneView {
   text: string
   undo: string | null
@@ -1132,7 +1138,7 @@ export interface PotOnShelf {
   isCalibrated: boolean
   fields: PotFields
   unused: boolean
-  probes: { id: number; name: string; seen: string }[]
+  probes: DeviceView[]
   heatUps: Choice[]
   acts: { value: 'reading' | 'remove' | 'filter' | 'top_up' | 'fill'; title: string }[]
   id: number
@@ -1323,7 +1329,7 @@ export interface RidePage {
   bike: number | null
   uploadMegabytes: number
   waiting: string
-  inbox: { folder: string; devices: { id: number; name: string }[] }
+  inbox: { folder: string; devices: DeviceView[] }
   forms: FormDefaults
 }
 

@@ -385,6 +385,10 @@ it('writes every table as CSV, with no cell that a spreadsheet would run', funct
         ->toBe(404)
         ->and($this->get('/export/fittings.csv')->streamedContent())
         ->toContain('2026-11-17T04:00:00Z')
-        ->and(array_map(ExportWorkshop::cell(...), ['=1+1', '+x', '-x', '@x', "\tx", '-12.5', 7, null, 'plain']))
-        ->toBe(["'=1+1", "'+x", "'-x", "'@x", "'\tx", '-12.5', 7, null, 'plain']);
+        ->and(
+            ExportWorkshop::line(['=1+1', '+x', '-x', '@x', "\tx", '＝1', ' =1', 'a;=1+1', 'a,"b"', '+1', '-12.5', 7, 0.5, null, 'plain']),
+        )
+        ->toBe(
+            "\"'=1+1\",\"'+x\",\"'-x\",\"'@x\",\"'\tx\",\"'＝1\",\"' =1\",\"a;=1+1\",\"a,\"\"b\"\"\",\"'+1\",-12.5,7,0.5,,\"plain\"\r\n",
+        );
 });

@@ -34,7 +34,7 @@ beforeEach(function (): void {
         $start = new Process(
             ['bin/start', '--port', (string) $port],
             $this->folder,
-            $env + ['CACHE_STORE' => false, 'SESSION_DRIVER' => false],
+            $env + ['CACHE_STORE' => false, 'DRIPEL_BACKUPS' => false, 'SESSION_DRIVER' => false],
             timeout: 120,
         );
 

@@ -17,7 +17,7 @@ use Tests\Feature\Bench;
 
 require_once __DIR__ . '/../furnish.php';
 
-const OWN_ACCOUNT = ['sign-out', 'sign-ins', 'sign-ins/{signIn}', 'push', 'push/key', 'calendar'];
+const OWN_ACCOUNT = ['sign-out', 'sign-ins', 'sign-ins/{signIn}', 'push', 'push/key', 'calendar', 'password'];
 
 /** Every form's fields, with ids where it takes some. @return array<string, mixed> */
 function formWith(array $ids): array

@@ -7,8 +7,8 @@ namespace App\Http\Requests\Arriving;
 use App\Actions\Arriving\ArrivingBike;
 use App\Actions\Arriving\ArrivingPart;
 use App\Http\Requests\ActionRequest;
-use App\Http\Requests\Bike\BikeRequest;
 use App\Logbook\Moments;
+use App\Models\Bike;
 use App\Models\Chain;
 use App\Text\Units;
 use Dripel\Core\Logbook\Moment;
@@ -27,7 +27,7 @@ final class ArriveRequest extends ActionRequest
             // The bike: one of the workshop, or a new one.
             'bike_id' => ['nullable', 'integer'],
             'name' => ['required_without:bike_id', 'nullable', 'string', 'max:40'],
-            'kind' => ['required_without:bike_id', 'nullable', Rule::in(BikeRequest::KINDS)],
+            'kind' => ['required_without:bike_id', 'nullable', Rule::in(Bike::KINDS)],
             'speeds' => ['required_without:bike_id', 'nullable', 'integer', 'between:1,14'],
             'interval' => ['required_without:bike_id', 'nullable', 'numeric', 'gte:20', 'lte:2000'],
             'date' => ['required', 'date_format:Y-m-d'],

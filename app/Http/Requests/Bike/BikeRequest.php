@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Bike;
 
 use App\Http\Requests\ActionRequest;
+use App\Models\Bike;
 use App\Text\Units;
 use Dripel\Core\Logbook\Brakes;
 use Dripel\Core\Logbook\SettingKey;
@@ -16,13 +17,11 @@ final class BikeRequest extends ActionRequest
     /** Seven distances, from Monday. */
     private const WEEK = '/^\s*(\d{1,3}([.,]\d+)?\s+){6}\d{1,3}([.,]\d+)?\s*$/';
 
-    public const KINDS = ['road', 'gravel', 'mountain', 'city', 'indoor'];
-
     protected function fields(): array
     {
         return [
             'name' => ['required', 'string', 'max:40'],
-            'kind' => ['required', Rule::in(self::KINDS)],
+            'kind' => ['required', Rule::in(Bike::KINDS)],
             'speeds' => ['required', 'integer', 'between:1,14'],
             'brakes' => ['nullable', Rule::enum(Brakes::class)],
             // Empty where only hours count.

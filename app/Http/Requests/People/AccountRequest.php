@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\People;
 
+use App\Models\User;
+use App\People\GoodPassword;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rules\Password;
 
 /** Somebody makes an account: the first owner, or who was invited. */
 final class AccountRequest extends FormRequest
@@ -16,10 +17,19 @@ final class AccountRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:80'],
             'email' => ['required', 'string', 'lowercase', 'email', 'max:160', ...$this->is('join/*') ? [] : ['unique:users']],
-            'password' => ['required', Password::min(10), 'max:200'],
+            'password' => ['required', 'string', 'max:200', ...$this->isKnown() ? [] : [new GoodPassword()]],
             'workshop' => [$this->is('join/*') ? 'exclude' : 'nullable', 'string', 'max:60'],
             'time_zone' => ['nullable', 'timezone:all'],
         ];
+    }
+
+    /** Somebody with an account comes in with the password that it has. */
+    private function isKnown(): bool
+    {
+        return $this->is('join/*') &&
+            User::query()
+                ->where('email', $this->string('email')->toString())
+                ->exists();
     }
 
     protected function prepareForValidation(): void

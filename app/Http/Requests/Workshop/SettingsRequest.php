@@ -6,6 +6,7 @@ namespace App\Http\Requests\Workshop;
 
 use App\Http\Props\SettingsProps;
 use App\Http\Requests\ActionRequest;
+use App\Text\Translator;
 use App\Text\Units;
 use Dripel\Core\Drip\DripCleanSchool;
 use Dripel\Core\Drip\ExcessSchool;
@@ -17,14 +18,6 @@ use Illuminate\Validation\Rule;
 
 final class SettingsRequest extends ActionRequest
 {
-    public const CURRENCIES = ['EUR', 'GBP', 'USD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'CAD', 'AUD', 'JPY'];
-
-    /** @return list<string> the folders of lang/ */
-    public static function languages(): array
-    {
-        return array_map(basename(...), glob(lang_path('*'), GLOB_ONLYDIR) ?: []);
-    }
-
     protected function fields(): array
     {
         return [
@@ -35,8 +28,8 @@ final class SettingsRequest extends ActionRequest
             'mass_unit' => ['required', Rule::in(Units::MASS)],
             'clock' => [Rule::in(Units::CLOCK)],
             'first_day' => ['integer', Rule::in(Units::FIRST_DAYS)],
-            'currency' => ['required', Rule::in(self::CURRENCIES)],
-            'language' => ['required', Rule::in(self::languages())],
+            'currency' => ['required', Rule::in(Units::CURRENCIES)],
+            'language' => ['required', Rule::in(Translator::languages())],
             'interval' => ['required', 'numeric', 'gte:20', 'lte:2000'],
             'limit_school' => ['required', Rule::enum(LimitSchool::class)],
             'ready_school' => ['sometimes', Rule::enum(ReadySchool::class)],

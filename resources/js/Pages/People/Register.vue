@@ -5,13 +5,14 @@ import AccountFields from '@/components/forms/AccountFields.vue'
 import DoorFrame from '@/components/layout/DoorFrame.vue'
 import { t } from '@/composables/useText'
 
-const props = defineProps<{ zones: string[] }>()
+const props = defineProps<{ zones: string[]; asksCode: boolean }>()
 const own = Intl.DateTimeFormat().resolvedOptions().timeZone
 const form = useForm({
   name: '',
   email: '',
   password: '',
   workshop: '',
+  code: '',
   time_zone: props.zones.includes(own) ? own : 'UTC',
 })
 </script>
@@ -23,6 +24,15 @@ const form = useForm({
       <AccountFields v-model:name="form.name" v-model:email="form.email" v-model:password="form.password" :errors="form.errors" />
       <v-text-field v-model="form.workshop" :label="t('people.workshop')" :error-messages="form.errors.workshop" name="workshop" />
       <ZoneField v-model="form.time_zone" :zones="zones" :error-messages="form.errors.time_zone" />
+      <v-text-field
+        v-if="asksCode"
+        v-model="form.code"
+        autocomplete="off"
+        :label="t('people.first_code')"
+        :hint="t('people.first_code_hint')"
+        persistent-hint
+        :error-messages="form.errors.code"
+        name="code" />
       <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{ t('people.register') }}</v-btn>
     </form>
   </DoorFrame>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { router } from '@inertiajs/vue3'
 import { ref } from 'vue'
+import { confirmed } from '@/composables/useConfirmed'
 import { ask } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
 
@@ -40,7 +41,7 @@ const disconnect = (id: number) => router.delete(`/devices/${id}`, { preserveScr
         </button>
       </li>
     </ul>
-    <form class="two" @submit.prevent="connect">
+    <form class="two" @submit.prevent="confirmed(connect)">
       <v-text-field v-model="name" density="compact" :label="nameLabel" :error-messages="problem" :name="`${test}-name`" />
       <v-btn type="submit" size="small" :data-test="`connect-${test}`">{{ verb }}</v-btn>
     </form>

@@ -14,6 +14,7 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import AddSheet from './AddSheet.vue'
 import CommandLine from './CommandLine.vue'
+import ConfirmDialog from './ConfirmDialog.vue'
 import DoneBar from './DoneBar.vue'
 import KeptBar from './KeptBar.vue'
 import KeysDialog from './KeysDialog.vue'
@@ -162,6 +163,7 @@ useIntervalFn(() => void send(), SEND_EVERY_MS)
     <ThumbBar v-if="phone" :at="at" :may-write="here.mayWrite" @add="addOpen = true" />
     <AddSheet v-if="addOpen" v-model="addOpen" />
     <DoneBar ref="doneBar" />
+    <ConfirmDialog />
     <KeysDialog v-model="keysOpen" />
     <CommandLine v-if="lineOpen" v-model="lineOpen" />
   </v-app>

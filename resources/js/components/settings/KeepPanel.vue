@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link, router, useForm } from '@inertiajs/vue3'
 import { ref } from 'vue'
+import { confirmed } from '@/composables/useConfirmed'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 
@@ -12,12 +13,12 @@ const restore = useForm<{ file: File | null }>({ file: null })
 function send(): void {
   restore.file = file.value?.files?.[0] ?? null
   if (file.value) file.value.value = ''
-  if (restore.file) restore.post('/restore', { forceFormData: true, preserveScroll: true })
+  if (restore.file) void confirmed(() => restore.post('/restore', { forceFormData: true, preserveScroll: true }))
 }
 const empty = useForm({ name: '' })
 const emptying = ref(false)
 const errorOf = () => (empty.errors as Record<string, string>).empty_name
-const clear = () => empty.post('/empty', { preserveScroll: true, onSuccess: () => router.visit('/') })
+const clear = () => confirmed(() => empty.post('/empty', { preserveScroll: true, onSuccess: () => router.visit('/') }))
 </script>
 
 <template>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { router, useForm, usePage } from '@inertiajs/vue3'
 import { ref } from 'vue'
+import PasswordForm from './PasswordForm.vue'
+import { confirmed } from '@/composables/useConfirmed'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import type { PersonView } from '@/types/server'
@@ -28,7 +30,7 @@ function twice(key: string, act: () => void): void {
 const change = (person: PersonView, role: string) => router.put(`/people/${person.id}`, { role }, { preserveScroll: true })
 const remove = (person: PersonView) => twice(`remove-${person.id}`, () => router.delete(`/people/${person.id}`, { preserveScroll: true }))
 const handOver = (person: PersonView) =>
-  twice(`hand-${person.id}`, () => router.post(`/people/${person.id}/hand-over`, {}, { preserveScroll: true }))
+  twice(`hand-${person.id}`, () => void confirmed(() => router.post(`/people/${person.id}/hand-over`, {}, { preserveScroll: true })))
 const leave = () => twice('leave', () => router.post('/leave'))
 const signOutOthers = () => router.delete('/sign-ins', { preserveScroll: true })
 const signOut = (device: number) => router.delete(`/sign-ins/${device}`, { preserveScroll: true })
@@ -69,7 +71,7 @@ const problem = () => (page.props.errors as Record<string, string>).role
     </ul>
     <p v-if="problem()" class="ember" role="alert">{{ problem() }}</p>
     <template v-if="here.role === 'owner'">
-      <form class="row" @submit.prevent="invite.post('/invitations', { preserveScroll: true })">
+      <form class="row" @submit.prevent="confirmed(() => invite.post('/invitations', { preserveScroll: true }))">
         <v-select v-model="invite.role" :items="roles" :label="t('settings.invite_as')" density="compact" class="role" />
         <v-btn type="submit" :loading="invite.processing" data-test="invite">{{ t('settings.invite') }}</v-btn>
       </form>
@@ -89,6 +91,7 @@ const problem = () => (page.props.errors as Record<string, string>).role
         </ul>
       </template>
     </template>
+    <PasswordForm v-if="!here.demo" />
     <h2 class="open">{{ t('people_panel.devices') }}</h2>
     <ul>
       <li v-for="device in devices" :key="device.id" class="device" data-test="device">

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { useForm } from '@inertiajs/vue3'
+import { ref } from 'vue'
+import { t } from '@/composables/useText'
+
+/** One's own password is changed; the other devices are signed out by it. */
+const open = ref(false)
+const form = useForm({ old_password: '', password: '' })
+const save = () =>
+  form.put('/password', {
+    preserveScroll: true,
+    onSuccess: () => {
+      form.reset()
+      open.value = false
+    },
+  })
+</script>
+
+<template>
+  <h2 class="open">{{ t('people_panel.own_password') }}</h2>
+  <v-btn v-if="!open" size="small" data-test="change-password" @click="open = true">{{ t('people_panel.change_password') }}</v-btn>
+  <form v-else class="fields" @submit.prevent="save">
+    <v-text-field
+      v-model="form.old_password"
+      type="password"
+      autocomplete="current-password"
+      :label="t('people_panel.old_password')"
+      :error-messages="form.errors.old_password"
+      name="old_password" />
+    <v-text-field
+      v-model="form.password"
+      type="password"
+      autocomplete="new-password"
+      :label="t('people_panel.new_password')"
+      :hint="`${t('people.password_hint')}. ${t('people_panel.signs_out')}`"
+      persistent-hint
+      :error-messages="form.errors.password"
+      name="password" />
+    <div class="row">
+      <v-btn type="submit" :loading="form.processing" data-test="save-password">{{ t('people_panel.save_password') }}</v-btn>
+      <v-btn @click="open = false">{{ t('verbs.cancel') }}</v-btn>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.open {
+  margin-top: 18px;
+}
+.row {
+  margin-top: 4px;
+}
+</style>
