@@ -6,6 +6,7 @@ declare(strict_types=1);
  * The router of PHP's own server. Built assets carry a hash in their name: they go out compressed and may be kept for
  * ever. Other files of public/ go out as what they are; everything else is the application's.
  */
+header_remove('X-Powered-By');
 $path = (string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH);
 $public = __DIR__ . '/public';
 // No file has a null byte in its name; the application says so on a page.

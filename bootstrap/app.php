@@ -11,11 +11,17 @@ use App\Http\Middleware\SpeakLanguage;
 use App\Http\Middleware\StartSession;
 use App\Http\Problems;
 use App\Support\TrustedHosts;
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
+use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
+use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Middleware\ValidatePostSize;
+use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Routing\Middleware\ThrottleRequests;
 use Illuminate\Session\Middleware\StartSession as AnySession;
+use Illuminate\View\Middleware\ShareErrorsFromSession;
 
 // A trace names functions and lines; what they were given may be a secret.
 ini_set('zend.exception_ignore_args', '1');
@@ -43,6 +49,16 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(TrustProxies::class);
         $middleware->prepend([SecurityHeaders::class, OnlyOurProxy::class]);
         $middleware->trustHosts(at: fn() => TrustedHosts::patterns(), subdomains: false);
+        // Who is not let in is slowed down as well.
+        $middleware->priority([
+            EncryptCookies::class,
+            AddQueuedCookiesToResponse::class,
+            AnySession::class,
+            ShareErrorsFromSession::class,
+            ThrottleRequests::class,
+            AuthenticatesRequests::class,
+            SubstituteBindings::class,
+        ]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

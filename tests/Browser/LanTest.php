@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Symfony\Component\Process\Process;
+use Tests\Browser\Support\Cable;
 use Tests\Browser\Support\Ports;
 use Tests\Browser\Support\Server;
 
@@ -22,6 +23,7 @@ it('hands the app on over https for the phone, says where, and tells the app who
             "{$folder}/key.pem",
         ],
         dirname(__DIR__, 2),
+        ['DRIPEL_PROXY_WORD' => Cable::WORD],
     );
     $lan->start();
     try {
@@ -63,6 +65,27 @@ it('hands the app on over https for the phone, says where, and tells the app who
                 ->and(strtolower($answer))
                 ->toContain("content-type: {$type}");
         }
+        // Under another name nobody is served, and nobody but the phone's own proxy says who calls.
+        $plain = function (string $path, array $headers) use ($server): array {
+            $curl = curl_init("{$server->url}{$path}");
+            curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_HTTPHEADER => $headers]);
+            $answer = (string) curl_exec($curl);
+
+            return [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $answer];
+        };
+        [$status, $answer] = $plain('/sign-in', ['Host: evil.example']);
+        expect($status)->toBe(400)->and($answer)->not->toContain('//evil.example');
+        expect($plain('/', ['X-Forwarded-Host: evil.example', 'X-Forwarded-Proto: https'])[1])
+            ->toContain("Location: {$server->url}/sign-in")
+            ->and($get('/register')[1])
+            ->toContain('&quot;asksCode&quot;:true')
+            ->and($plain('/register', [])[1])
+            ->toContain('&quot;asksCode&quot;:false')
+            ->and($plain('/register', ['X-Forwarded-For: 127.0.0.1'])[1])
+            ->toContain('&quot;asksCode&quot;:true')
+            ->and(strtolower($plain('/register', [])[1]))
+            ->not->toContain('x-powered-by')
+            ->toContain("content-security-policy: default-src 'none'");
         $manifest = json_decode((string) file_get_contents('public/manifest.webmanifest'), true, flags: JSON_THROW_ON_ERROR);
         foreach ($manifest['icons'] as $icon) {
             expect(is_file("public{$icon['src']}"))->toBeTrue();

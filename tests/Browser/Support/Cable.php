@@ -12,6 +12,9 @@ use Symfony\Component\Process\Process;
  */
 final class Cable
 {
+    /** By which the server believes it who calls. */
+    public const WORD = 'word-of-the-tests';
+
     private Process $process;
 
     private function __construct(private readonly int $port, private readonly int $appPort, private readonly string $folder)
@@ -57,7 +60,7 @@ final class Cable
                 "{$this->folder}/key.pem",
             ],
             dirname(__DIR__, 3),
-            null,
+            ['DRIPEL_PROXY_WORD' => self::WORD],
             null,
             null,
         );

@@ -52,6 +52,8 @@ final class Chromium
         $options = (new ChromeOptions())->setBinary('/usr/bin/chromium')->addArguments([...self::FLAGS, "--user-data-dir={$profile}"]);
         $options->setExperimentalOption('prefs', ['intl.accept_languages' => 'en', 'webkit.webprefs.default_font_size' => $textPx]);
         $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
+        // What a page did against its own policy is told in the console.
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'SEVERE']);
         $chromium = new self($process, RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 30_000, 60_000), $profile);
         $chromium->size($width, $height);
 
@@ -67,6 +69,17 @@ final class Chromium
         (new Process(['certutil', '-d', "sql:{$store}", '-A', '-t', 'C,,', '-n', 'Dripel', '-i', $trusts]))->mustRun();
 
         return "{$profile}/home";
+    }
+
+    /** @return list<string> what pages tried that their policy forbids, since it was asked last */
+    public function violations(): array
+    {
+        return array_values(
+            array_filter(
+                array_map(fn(array $entry) => (string) $entry['message'], $this->driver->manage()->getLog('browser')),
+                fn(string $message) => str_contains($message, 'Content Security Policy'),
+            ),
+        );
     }
 
     /** Sets the size of the page itself, whatever the window's frame takes. */

@@ -84,7 +84,7 @@ final class ScreensWalk
         $chromium->size($width, 800);
         // All of it is walked before it is told.
         $found = [];
-        $clean = function (Page $page, string $what) use ($driver, $width, &$found): void {
+        $clean = function (Page $page, string $what) use ($driver, $chromium, $width, &$found): void {
             // On the desk no page of the demo is longer than three screens.
             $long =
                 $width > 1200 &&
@@ -95,6 +95,7 @@ final class ScreensWalk
                 ...array_map(fn(string $one) => "{$what}: {$one}", [
                     ...$page->axe(),
                     ...$page->codeNames(),
+                    ...$chromium->violations(),
                     ...$page->scrollsSideways() ? ['scrolls sideways'] : [],
                     ...$long ? ['longer than 2400 px'] : [],
                 ]),

@@ -43,6 +43,7 @@ final class Server
             'APP_CONFIG_CACHE' => "{$folder}/config.php",
             'APP_ROUTES_CACHE' => "{$folder}/routes.php",
             'DB_DATABASE' => "{$folder}/test.sqlite",
+            'DRIPEL_PROXY_WORD' => Cable::WORD,
             'DRIPEL_PUSH_KEYS' => "{$folder}/push-keys.json",
             'DRIPEL_BACKUPS' => "{$folder}/backups",
             'DRIPEL_DEMO' => $demo || $demoMode ? 'true' : 'false',

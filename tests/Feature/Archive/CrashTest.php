@@ -222,8 +222,10 @@ it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars
     $db->exec("insert into users (id, name, email, password, workshop_id) values (7, 'Guest', 'guest@test.example', 'old', 1);
         insert into memberships (workshop_id, user_id, role, calendar_hash) values (1, 7, 'member', 'theirs');
         update memberships set calendar_hash = 'mine' where user_id = 1;
-        insert into sign_ins (user_id, token_hash, phone, address, expires_at, seen_at) values (1, 'stays', 0, '', 9e9, 1), (1, 'lost', 1, '', 9e9, 1);
-        insert into personal_access_tokens (tokenable_type, tokenable_id, name, token) values ('device', 1, 'a', 'stays'), ('device', 2, 'b', 'lost')");
+        insert into sign_ins (user_id, token_hash, phone, address, expires_at, seen_at)
+            values (1, 'stays', 0, '', 9e9, 1), (1, 'lost', 1, '', 9e9, 1);
+        insert into personal_access_tokens (tokenable_type, tokenable_id, name, token)
+            values ('device', 1, 'a', 'stays'), ('device', 2, 'b', 'lost')");
     $db = null;
     $backup = trim(($this->php)('artisan', 'dripel:backup'));
     (new PDO(
