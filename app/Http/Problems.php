@@ -157,7 +157,7 @@ final class Problems
         // An address that cannot be read leads nowhere either.
         $told = in_array($status, [400, 405], true) ? 404 : $status;
 
-        return in_array($told, [403, 404, 419, 429, 500, 503, 507], true)
+        return in_array($told, [403, 404, 419, 429, 500, 503], true)
             ? Inertia::render('Problem', ['status' => $told])
                 ->toResponse($request)
                 ->setStatusCode($status)
