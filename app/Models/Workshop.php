@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 
 /**
  * What people share: bikes, chains, a pot and a logbook. Its name, units and zone are settings.
@@ -13,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $id
  * @property int $revision
  * @property bool $demo
+ * @property Carbon|null $created_at
  * @property array<string, array{at: array<string, int>, distance: string, duration: string, dayFirst: bool}>|null $ride_columns by the names of a table's columns
  */
 final class Workshop extends Model

@@ -8,7 +8,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Symfony\Component\Process\Process;
 
-/** What can befall an installation, tried out: killed while it writes, a disk that fills up, a clock that is wrong, a file that is damaged. */
+/** What can befall an installation, tried out: killed while it writes, a disk that fills up, a wrong clock, a file that is damaged. */
 final readonly class Trials
 {
     private const KEPT = 14;

@@ -10,7 +10,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** What gives a door away or empties the house is done by who typed their password within the last minutes, not by whoever finds a phone open. */
+/** What gives a door away or empties the house is done by who typed their password lately, not by whoever finds a phone open. */
 final readonly class OnlyConfirmed
 {
     public function __construct(private SignIns $signIns) {}

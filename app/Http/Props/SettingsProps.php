@@ -224,7 +224,7 @@ final readonly class SettingsProps
                 $book->bikeIds,
             ),
             'devices' => $this->devices($user, $here),
-            'backup' => $this->backup(),
+            'backup' => $this->backup($workshop),
             'tables' => WorkshopFile::tables(),
             'lan' => Reach::lan(),
             'invitations' =>
@@ -249,7 +249,7 @@ final readonly class SettingsProps
     }
 
     /** @return array{text: string, old: bool}|null how old the newest backup of the installation is; null: the demo, which needs none */
-    private function backup(): ?array
+    private function backup(Workshop $workshop): ?array
     {
         $translator = $this->translators->current();
         $newest = $this->backups->newest();
@@ -257,7 +257,9 @@ final readonly class SettingsProps
             return null;
         }
         $q = $translator->quantities;
-        $old = $newest === null || $newest->madeS < $translator->nowS - self::BACKUP_OLD_S;
+        // Of a workshop that was opened today there need not be one yet.
+        $sinceS = $newest->madeS ?? (int) $workshop->created_at?->getTimestamp();
+        $old = $sinceS < $translator->nowS - self::BACKUP_OLD_S;
 
         return [
             'old' => $old,

@@ -47,6 +47,7 @@ it('says what no table is', function (Closure $bytes, string $says): void {
     'nothing' => [fn() => " \n", 'is empty'],
     'a picture' => [fn() => "\x89PNG\0\0\0", 'is no text'],
     'ten megabytes without a line end' => [fn() => "Date,km\n" . str_repeat('1,', 5_000_000), 'line 2: is longer than 64 KB'],
+    'fifteen megabytes of tiny rows' => [fn() => "Date,km\n" . str_repeat("1\n", 7_500_000), 'has more than 200000 lines'],
     'a quote that never ends' => [fn() => "Date,km\n\"" . str_repeat("a\n", 50_000), 'line 2: is longer than 64 KB'],
 ]);
 

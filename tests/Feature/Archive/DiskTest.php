@@ -91,9 +91,12 @@ it('backs up each night, once, and Settings says how old the last one is', funct
     $said = function () use ($bench): array {
         app()->forgetScopedInstances();
 
-        return $this->actingAs($bench->owner)->get('/settings')->inertiaProps('backup');
+        return $this->actingAs($bench->owner->refresh())->get('/settings')->inertiaProps('backup');
     };
+    $bench->workshop->forceFill(['created_at' => '2026-11-20 12:00:00'])->save();
     expect($said())->toBe(['old' => true, 'text' => __('ui.keep.backup_none')]);
+    $bench->workshop->forceFill(['created_at' => '2026-11-25 11:00:00'])->save();
+    expect($said())->toBe(['old' => false, 'text' => __('ui.keep.backup_none')]);
     $nightly = fn() => app(Backups::class)->nightly();
     expect($nightly())->not->toBeNull()->and($nightly())->toBeNull();
     // Now is noon: the next is due at three.

@@ -9,7 +9,7 @@ use App\Models\Workshop;
 /**
  * What data/*-figures.json holds: written by the version itself, on its own demo, at noon of the demo's day.
  *
- * @return array{actions: int, chains: list<array{string, float, float, float, int}>} of each chain status, km, km left, km of the coat, dips
+ * @return array{actions: int, chains: list<array{string, float, float, float, int}>} of each status, km, km left, km of the coat, dips
  */
 function figuresOf(Workshop $workshop): array
 {

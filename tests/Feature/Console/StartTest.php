@@ -4,13 +4,20 @@ declare(strict_types=1);
 
 use Symfony\Component\Process\Process;
 
-// bin/start in a folder of its own, with the packages and the build of this one: it says in one sentence what is in its way, and the way out.
+// bin/start in a folder of its own, with the packages and the build of this one: it says in a sentence what is in its way.
 
 beforeEach(function (): void {
     $this->folder = sys_get_temp_dir() . '/dripel-start-' . bin2hex(random_bytes(5));
     mkdir("{$this->folder}/path", recursive: true);
-    $copy = 'cd "$0" && cp -r bin app bootstrap config database lang resources routes artisan server.php composer.json package.json package-lock.json vite.config.ts tsconfig.json "$1" &&
-        mkdir -p "$1"/storage/{app,logs,framework/{cache,views,sessions}} "$1"/public && cp -r public/. "$1"/public && ln -s "$0"/vendor "$1"/vendor && ln -s "$0"/node_modules "$1"/node_modules';
+    $copy = <<<'BASH'
+    cd "$0"
+    cp -r bin app bootstrap config database lang resources routes artisan server.php "$1"
+    cp composer.json package.json package-lock.json vite.config.ts tsconfig.json "$1"
+    mkdir -p "$1"/storage/{app,logs,framework/{cache,views,sessions}} "$1"/public
+    cp -r public/. "$1"/public
+    ln -s "$0"/vendor "$1"/vendor
+    ln -s "$0"/node_modules "$1"/node_modules
+    BASH;
     (new Process(['bash', '-c', $copy, base_path(), $this->folder], timeout: 60))->mustRun();
     file_put_contents(
         "{$this->folder}/.env",

@@ -47,6 +47,9 @@ const save = () =>
 .open {
   margin-top: 18px;
 }
+form {
+  margin-top: 12px;
+}
 .row {
   margin-top: 4px;
 }
