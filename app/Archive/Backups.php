@@ -143,6 +143,18 @@ final readonly class Backups
         }
     }
 
+    /** The contents of a sound database by those of another, in one step for whoever has it open. */
+    public static function replace(string $with, string $database): void
+    {
+        $source = new SQLite3($with, SQLITE3_OPEN_READWRITE);
+        $target = new SQLite3($database);
+        $target->busyTimeout(self::PATIENCE_MS);
+        $replaced = @$source->backup($target);
+        $target->close();
+        $source->close();
+        $replaced || throw new RuntimeException("{$database} could not be replaced: it is in use. Stop Dripel, then try again.");
+    }
+
     private function copyInto(string $folder): ?string
     {
         $database = self::database();

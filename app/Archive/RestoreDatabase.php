@@ -33,9 +33,13 @@ final readonly class RestoreDatabase
         // Copied first: were there no room, what is there would stay where it is.
         $fresh = "{$database}.fresh";
         Backups::copy($file, $fresh);
-        $done = [$sound ? $this->backUp() : $this->setAside($database)];
-        array_map(fn(string $log) => is_file($database . $log) && unlink($database . $log), self::LOGS);
-        rename($fresh, $database) || throw new RuntimeException("{$fresh} is the restored database but cannot be put at {$database}.");
+        try {
+            $done = [$sound ? $this->backUp() : $this->setAside($database)];
+            // Into the file that others have open, where there is one: who waits to write writes into what was restored.
+            $sound ? Backups::replace($fresh, $database) : rename($fresh, $database);
+        } finally {
+            is_file($fresh) && unlink($fresh);
+        }
         chmod($database, 0o600);
         app('db')->purge();
         $migrate() ||

@@ -122,7 +122,7 @@ final readonly class Trials
         }
         $machine->remove();
 
-        return $verdict->and(new Verdict(note: "{$unnoticed} hit nothing that is read"));
+        return $verdict->and(new Verdict(note: "{$unnoticed} went unnoticed and hit nothing that is read"));
     }
 
     /** Workshop files with something in them that nobody would write. */

@@ -36,20 +36,7 @@ final class SecurityHeaders
             $response->setTargetUrl(url('/'));
         }
         $response->headers->add([
-            'Content-Security-Policy' => implode('; ', [
-                "default-src 'none'",
-                "script-src 'self' 'nonce-{$nonce}'",
-                "style-src 'self' 'nonce-{$nonce}'",
-                "img-src 'self' data:",
-                "font-src 'self'",
-                "media-src 'self'",
-                "connect-src 'self'",
-                "manifest-src 'self'",
-                "worker-src 'self'",
-                "form-action 'self'",
-                "base-uri 'none'",
-                "frame-ancestors 'none'",
-            ]),
+            'Content-Security-Policy' => self::policy($nonce),
             'X-Content-Type-Options' => 'nosniff',
             'X-Frame-Options' => 'DENY',
             'Referrer-Policy' => 'same-origin',
@@ -60,6 +47,27 @@ final class SecurityHeaders
         $response->headers->remove('X-Powered-By');
 
         return $response;
+    }
+
+    private static function policy(string $nonce): string
+    {
+        // While screens are changed their scripts and styles come from the builder (bin/dev), which knows of no nonce.
+        $dev = app()->isLocal() && Vite::isRunningHot() ? ' ' . trim((string) file_get_contents(Vite::hotFile())) : '';
+
+        return implode('; ', [
+            "default-src 'none'",
+            "script-src 'self' 'nonce-{$nonce}'{$dev}",
+            $dev === '' ? "style-src 'self' 'nonce-{$nonce}'" : "style-src 'self' 'unsafe-inline'{$dev}",
+            "img-src 'self' data:",
+            "font-src 'self'{$dev}",
+            "media-src 'self'",
+            "connect-src 'self'{$dev}" . str_replace(' http', ' ws', $dev),
+            "manifest-src 'self'",
+            "worker-src 'self'",
+            "form-action 'self'",
+            "base-uri 'none'",
+            "frame-ancestors 'none'",
+        ]);
     }
 
     /** A way back goes by what the browser says it came from: it leads nowhere else. */
