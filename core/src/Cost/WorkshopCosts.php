@@ -27,11 +27,23 @@ final readonly class WorkshopCosts
 {
     private const KM = 1000.0;
 
+    /** @var array<int, int> by year the instant that it begins at: the calendar is asked once a year, not once a ride */
+    private array $yearStarts;
+
     /**
      * @param list<Expense> $expenses in order of time
      * @param list<Ride> $rides in order of time, of any bike
      */
-    private function __construct(public array $expenses, private array $rides, private DateTimeZone $zone) {}
+    private function __construct(public array $expenses, private array $rides, private DateTimeZone $zone)
+    {
+        $at = [...array_map(fn(Expense $one) => $one->atS, $expenses), ...array_map(fn(Ride $ride) => $ride->moment->unixS, $rides)];
+        $year = fn(int $atS): int => (int) substr(LocalDay::of($atS, $zone)->date, 0, 4);
+        $starts = [];
+        foreach ($at === [] ? [] : range($year(min($at)), $year(max($at)) + 1) as $one) {
+            $starts[$one] = LocalDay::named("{$one}-01-01", $zone)->startS();
+        }
+        $this->yearStarts = $starts;
+    }
 
     /** @param list<SolventBought> $solvents */
     public static function of(Book $book, PriceList $prices, DipPickup $pickup, array $solvents, int $nowS): self
@@ -161,7 +173,16 @@ final readonly class WorkshopCosts
 
     public function yearOf(Entry|Expense $one): int
     {
-        return (int) substr(LocalDay::of($one instanceof Expense ? $one->atS : $one->moment->unixS, $this->zone)->date, 0, 4);
+        $atS = $one instanceof Expense ? $one->atS : $one->moment->unixS;
+        $year = (int) array_key_last($this->yearStarts);
+        if ($this->yearStarts === [] || $atS >= $this->yearStarts[$year] || $atS < $this->yearStarts[array_key_first($this->yearStarts)]) {
+            return (int) substr(LocalDay::of($atS, $this->zone)->date, 0, 4);
+        }
+        while ($this->yearStarts[$year] > $atS) {
+            $year--;
+        }
+
+        return $year;
     }
 
     /** @return list<int> in which something was used up or ridden, the last first */

@@ -51,20 +51,23 @@ final readonly class LearnedByEar
         usort($cycles, fn(EarCycle $a, EarCycle $b) => $a->endS <=> $b->endS ?: $a->chainId <=> $b->chainId);
         // Of the middle school, whatever is set: what is learned must not follow what it advised.
         $prior = self::prior(Settings::INTERVAL_KM);
-        $all = self::learn($cycles, $prior);
-        if ($all->noises === 0) {
+        // Counted first: a curve that nobody is told of is not fitted.
+        if (self::noises($cycles) === 0) {
             return null;
         }
         $seasons = [];
         foreach (EarSeason::cases() as $season) {
-            $found = self::learn(
-                array_values(array_filter($cycles, fn(EarCycle $one) => EarSeason::of($one->endS, $book->settings->zone()) === $season)),
-                $prior,
-            );
-            $found->noises < self::SEASON_NOISES || ($seasons[$season->value] = $found);
+            $in = array_values(array_filter($cycles, fn(EarCycle $one) => EarSeason::of($one->endS, $book->settings->zone()) === $season));
+            self::noises($in) < self::SEASON_NOISES || ($seasons[$season->value] = self::learn($in, $prior));
         }
 
-        return new self($cycles, $all, $seasons);
+        return new self($cycles, self::learn($cycles, $prior), $seasons);
+    }
+
+    /** @param list<EarCycle> $cycles */
+    private static function noises(array $cycles): int
+    {
+        return count(array_filter($cycles, fn(EarCycle $one) => $one->cycle->ended === CycleEnd::Noise));
     }
 
     public static function prior(float $intervalKm): LearnPrior

@@ -47,9 +47,19 @@ final readonly class ChainHistory
     /** @return list<Ride> */
     public function ridesAfter(Entry $entry): array
     {
-        for ($i = count($this->rides); $i > 0 && Entry::compare($this->rides[$i - 1], $entry) > 0; $i--);
+        return array_slice($this->rides, $this->ridesUpTo($entry));
+    }
 
-        return array_slice($this->rides, $i);
+    /** How many rides come before an entry, or are it: they are in order, so that half of what is left goes with each question. */
+    private function ridesUpTo(Entry $entry): int
+    {
+        [$from, $to] = [0, count($this->rides)];
+        while ($from < $to) {
+            $middle = intdiv($from + $to, 2);
+            Entry::compare($this->rides[$middle], $entry) > 0 ? ($to = $middle) : ($from = $middle + 1);
+        }
+
+        return $from;
     }
 
     /** @return list<TopUp> */
@@ -78,7 +88,7 @@ final readonly class ChainHistory
         if ($opening !== null && Entry::compare($entry, $opening) < 0) {
             return new Distance(0.0, false);
         }
-        $rides = array_slice($this->rides, 0, count($this->rides) - count($this->ridesAfter($entry)));
+        $rides = array_slice($this->rides, 0, $this->ridesUpTo($entry));
 
         return (new self($this->chainId, $rides, $opening === null ? [] : [$opening]))->km();
     }
