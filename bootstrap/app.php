@@ -49,12 +49,13 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(TrustProxies::class);
         $middleware->prepend([SecurityHeaders::class, OnlyOurProxy::class]);
         $middleware->trustHosts(at: fn() => TrustedHosts::patterns(), subdomains: false);
-        // Who is not let in is slowed down as well.
+        // Who was signed out elsewhere is a stranger before anything is looked up for them; who is not let in is slowed down as well.
         $middleware->priority([
             EncryptCookies::class,
             AddQueuedCookiesToResponse::class,
             AnySession::class,
             ShareErrorsFromSession::class,
+            OnlyLiveSignIns::class,
             ThrottleRequests::class,
             AuthenticatesRequests::class,
             SubstituteBindings::class,

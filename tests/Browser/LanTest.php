@@ -86,6 +86,12 @@ it('hands the app on over https for the phone, says where, and tells the app who
             ->and(strtolower($plain('/register', [])[1]))
             ->not->toContain('x-powered-by')
             ->toContain("content-security-policy: default-src 'none'");
+        // A form that did not come from a page of ours is not taken; the session's cookie is out of reach of scripts and other sites.
+        $curl = curl_init("{$server->url}/sign-in");
+        curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_POSTFIELDS => ['email' => 'a@test.example', 'password' => 'x']]);
+        curl_exec($curl);
+        expect(curl_getinfo($curl, CURLINFO_RESPONSE_CODE))->toBe(419);
+        expect(preg_match('/set-cookie: dripel_session=[^\r]*httponly; samesite=lax/', strtolower($plain('/sign-in', [])[1])))->toBe(1);
         $manifest = json_decode((string) file_get_contents('public/manifest.webmanifest'), true, flags: JSON_THROW_ON_ERROR);
         foreach ($manifest['icons'] as $icon) {
             expect(is_file("public{$icon['src']}"))->toBeTrue();

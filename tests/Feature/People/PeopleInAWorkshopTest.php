@@ -8,6 +8,7 @@ use App\Models\Role;
 use App\Models\SignIn;
 use App\Models\User;
 use App\Support\AppClock;
+use Illuminate\Support\Str;
 use Tests\Feature\Bench;
 
 $membership = fn(User $user) => Membership::query()->where('user_id', $user->id)->sole();
@@ -88,12 +89,18 @@ it('shows somebody out at once, and lets them in again with the same account', f
 it('remembers each browser on its own, for thirty days, and signs out one by one', function (): void {
     $bench = new Bench();
     $cookie = app('auth')->guard('web')->getRecallerName();
+    $job = (string) Str::uuid();
+    $boxed = $bench->chain($bench->bike(), 'N', null);
+    $this->actingAs($bench->owner)
+        ->post('/strip', ['action_id' => $job, 'chains' => [$boxed->id], 'protocol' => 'two_bottles'])
+        ->assertRedirect();
     $another = function (): void {
         app('auth')->forgetGuards();
         app()->forgetScopedInstances();
         $this->flushSession();
         $this->defaultCookies = [];
     };
+    $another();
     $signIn = fn(string $agent): string => (string) $this->withHeader('User-Agent', $agent)
         ->post('/sign-in', ['email' => $bench->owner->email, 'password' => 'long-enough-1'])
         ->assertRedirect('/')
@@ -124,6 +131,13 @@ it('remembers each browser on its own, for thirty days, and signs out one by one
     $this->get('/')->assertOk();
     $another();
     $this->withSession($session)->get('/')->assertRedirect('/sign-in');
+    // Not one last answer either, of a page that asks nothing more about who it is for.
+    $another();
+    $this->withSession($session)->get('/help')->assertRedirect('/sign-in');
+    $another();
+    $this->withSession($session)
+        ->getJson("/jobs/{$job}/state")
+        ->assertUnauthorized();
     $another();
     app(AppClock::class)->stopAt(Bench::NOW + 30 * 86400);
     $this->withCookie($cookie, $desk)->get('/')->assertRedirect('/sign-in');
