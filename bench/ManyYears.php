@@ -23,29 +23,32 @@ use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Support\Str;
 
-/** A workshop as it looks after twenty years: 10 bikes, 60 chains, 10,000 rides, 2,000 swaps, dips and readings. */
-final readonly class TwentyYears
+/** A workshop as it looks after many years: 10 bikes, 60 chains, and for each year 500 rides, 100 swaps, dips and readings. */
+final readonly class ManyYears
 {
     private const BIKES = 10;
 
     private const CHAINS_PER_BIKE = 6;
 
-    private const RIDES = 10_000;
+    private const RIDES_PER_YEAR = 500;
 
     private const RIDES_PER_SWAP = 5;
 
-    private const DAYS = 7305;
+    private const DAYS_PER_YEAR = 365.25;
 
     public function __construct(private AppClock $clock, private OpenWorkshop $openWorkshop, private Ledger $ledger) {}
 
-    public function __invoke(): void
+    public function __invoke(int $years): void
     {
-        $user = User::query()->create(['name' => 'Twenty years', 'email' => 'bench@dripel.example', 'password' => Str::random(40)]);
-        $workshop = ($this->openWorkshop)($user, 'Twenty years', 'Europe/Amsterdam', true);
-        $startS = $this->clock->unixS() - 86400 * self::DAYS;
+        [$rides, $days] = [$years * self::RIDES_PER_YEAR, (int) ($years * self::DAYS_PER_YEAR)];
+        $user = User::query()->create(['name' => 'Many years', 'email' => 'bench@dripel.example', 'password' => Str::random(40)]);
+        $workshop = ($this->openWorkshop)($user, 'Many years', 'Europe/Amsterdam', true);
+        $startS = $this->clock->unixS() - 86400 * $days;
         // One action for all of it: what is measured is reading, not writing.
         $this->ledger->record(new ActionContext($workshop, $user, (string) Str::uuid()), ActionKind::AddBike, function (Draft $draft) use (
             $startS,
+            $rides,
+            $days,
         ): About {
             $bikes = array_map(fn(int $b) => $this->bike($draft, $b), range(0, self::BIKES - 1));
             $chains = array_map(
@@ -57,9 +60,9 @@ final readonly class TwentyYears
                 $this->swap($draft, $bike, $chains[$b][0], $startS);
             }
             $conditions = [Condition::Dry, Condition::Dry, Condition::Damp, Condition::Dusty, Condition::Wet];
-            for ($i = 0; $i < self::RIDES; $i++) {
+            for ($i = 0; $i < $rides; $i++) {
                 $b = $i % self::BIKES;
-                $atS = $startS + (int) ((86400 * self::DAYS * ($i + 1)) / (self::RIDES + 1));
+                $atS = $startS + (int) ((86400 * $days * ($i + 1)) / ($rides + 1));
                 $draft->enter(Ride::class, new Moment($atS), [
                     'bike_id' => $bikes[$b]->id,
                     'km' => 30 + ($i % 50),

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench;
+
+use Symfony\Component\Process\Process;
+use Tests\Browser\Support\Server;
+
+/** What each page costs as a book grows: the demo, twenty years, forty years, and how many times the demo that is. */
+final readonly class Pages
+{
+    private const PATHS = [
+        'Shed' => '/',
+        'Pot' => '/pot',
+        'Rides' => '/rides',
+        'Gauge' => '/gauge',
+        'Ahead' => '/ahead',
+        'Books' => '/books',
+        'Money' => '/books/money',
+        'a chain' => '/chains/1',
+        'History' => '/history',
+        'Settings' => '/settings',
+        'What-if' => '/ahead/what-if',
+    ];
+
+    public static function print(): void
+    {
+        $demo = self::measure(Server::start(gmdate('Y-m-d\TH:i:s\Z')));
+        $old = array_map(fn(int $years) => self::measure(self::grown($years)), [20 => 20, 40 => 40]);
+        printf("%-10s %8s %10s %10s %7s %7s\n", 'page, ms', 'demo', '20 years', '40 years', 'times', 'times');
+        foreach ($demo as $page => $ms) {
+            printf(
+                "%-10s %8.0f %10.0f %10.0f %7.1f %7.1f\n",
+                $page,
+                $ms,
+                $old[20][$page],
+                $old[40][$page],
+                $old[20][$page] / $ms,
+                $old[40][$page] / $ms,
+            );
+        }
+    }
+
+    /** @return array<string, float> least ms by page */
+    private static function measure(Server $server): array
+    {
+        $visitor = new Visitor($server->url);
+        $ms = array_map(fn(string $path) => $visitor->leastMs($path), self::PATHS);
+        $server->stop();
+
+        return $ms;
+    }
+
+    private static function grown(int $years): Server
+    {
+        $server = Server::start(gmdate('Y-m-d\TH:i:s\Z', time() - 1), demo: false, demoMode: true);
+        $grow =
+            '$app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $app->make(Bench\ManyYears::class)((int) $argv[1]);';
+        (new Process(
+            [PHP_BINARY, '-d', 'memory_limit=1G', '-r', 'require "vendor/autoload.php"; ' . $grow, (string) $years],
+            dirname(__DIR__),
+            [
+                'DB_DATABASE' => $server->database(),
+                'CACHE_STORE' => 'array',
+            ],
+            null,
+            600,
+        ))->mustRun();
+
+        return $server;
+    }
+}
