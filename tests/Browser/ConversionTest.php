@@ -43,7 +43,7 @@ it('brings a bike ridden on oil from its arrival to the first ride on wax, on th
         $server->powerCut();
         $server->powerBack();
         $driver->navigate()->refresh();
-        $care->at('sprockets')->until('teeth')->click('teeth-good')->until('uncover')->done()->part('job-over');
+        $care->at('sprockets')->until('teeth')->click('teeth-good')->until('uncover')->done()->sent()->part('job-over');
         // A new chain is added, stripped, and waxed in a pot that stands ready.
         $open('/pot')
             ->click('add-pot')
@@ -66,12 +66,12 @@ it('brings a bike ridden on oil from its arrival to the first ride on wax, on th
         // Nobody read its plate: it is planned all the same, and says by what.
         $plan = $open('/pot-day')->awaitText('plan-lines', 'done about')->awaitText('warning', 'by its kind and wax');
         $plan->click('begin');
-        $job()->at('prepare')->lead('flex')->until('flex')->done()->part('job-over');
+        $job()->at('prepare')->lead('flex')->until('flex')->done()->sent()->part('job-over');
         // Fitted by the hand: nothing is passed over that keeps a rider up.
         $open('/bikes/1/convert')->awaitText('convert-wax', 'done')->click('go-fit');
         $fit = $job()->until('load_test');
         expect($fit->has('job-skip'))->toBeFalse()->and($fit->axe())->toBe([]);
-        $fit->until('first_km')->done()->part('job-over');
+        $fit->until('first_km')->done()->sent()->part('job-over');
         // The last tap may still be on its way.
         $driver->wait(20, 200)->until(fn() => ShedPage::open($driver, $server->url)->fitted('Gull') === 'B');
         expect($open('/bikes/1/convert')->text('lead'))->toContain('Nothing to convert');
