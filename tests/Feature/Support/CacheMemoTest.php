@@ -23,7 +23,18 @@ it('keeps from one request to the next what was worked out, each sort of thing f
         ->toBe(1)
         ->and($later->of('plan 500', $make))
         ->toBe(501)
-        // Of plans the newest are kept.
+        // All that one request asked for, so that the next one has it again.
         ->and($later->of('plan 1', $make))
-        ->toBe(502);
+        ->toBe(2);
+    // What nobody asks for any more goes first.
+    $next = $request();
+    $next->of('plan 7', $make);
+    array_map(fn(int $n) => $next->of("plan {$n}", $make), range(1001, 1399));
+    $next->keep();
+    $last = $request();
+    expect($last->of('plan 7', $make))
+        ->toBe(8)
+        ->and($last->of('plan 9', $make))
+        ->toBe($made)
+        ->toBeGreaterThan(800);
 });
