@@ -16,13 +16,14 @@ final class ReadRideFiles implements ShouldQueue
 
     private const SLICE_S = 15.0;
 
-    public function __construct(private readonly string $importId) {}
+    public function __construct(private readonly string $importId, private readonly int $reader) {}
 
     public function handle(ReadArchive $read): void
     {
         $import = RideImport::query()->find($this->importId);
-        if ($import !== null && $read($import, self::SLICE_S)) {
-            self::dispatch($this->importId);
+        // Another was sent in its place meanwhile.
+        if ($import?->reader === $this->reader && $read($import, self::SLICE_S)) {
+            self::dispatch($this->importId, $this->reader);
         }
     }
 }

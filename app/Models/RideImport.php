@@ -20,7 +20,8 @@ use Dripel\Core\Ride\RideFileKind;
  * @property list<array{name: string, why: string}> $failures
  * @property int $started_at
  * @property int $moved_at when a file of it was last read
- * @property int $resumed how often its reader died at the file that is next
+ * @property int $reader which of its readers is the one: each that is sent after one that died has the next number
+ * @property int $tries how often the file that is next was begun
  */
 final class RideImport extends WorkshopModel
 {

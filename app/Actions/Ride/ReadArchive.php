@@ -23,6 +23,9 @@ final readonly class ReadArchive
     /** So many failures are told one by one. */
     private const TOLD = 100;
 
+    /** So often a file is begun whose reader dies at it. */
+    private const TRIES = 3;
+
     public function __construct(private ReadTrack $readTrack, private AppClock $clock) {}
 
     /** @return bool whether more of it is to be read */
@@ -58,7 +61,13 @@ final readonly class ReadArchive
     private function one(Workshop $workshop, RideImport $import, RideZip $zip, array $file): void
     {
         $columns = null;
-        $why = $file['why'] === null ? null : (string) __("errors.{$file['why']}");
+        $why = match (true) {
+            $file['why'] !== null => (string) __("errors.{$file['why']}"),
+            $import->tries >= self::TRIES => (string) __('errors.file_kills'),
+            default => null,
+        };
+        // Noted before: a file that is the end of its reader is begun so often and no more.
+        $import->increment('tries');
         if ($why === null) {
             try {
                 $columns = $this->readTrack->look($zip->stream($file['index']), $file['name']);
@@ -67,13 +76,6 @@ final readonly class ReadArchive
             }
         }
         $this->count($workshop, $import, $file['name'], $columns, $why);
-    }
-
-    /** The next file was the end of its reader more than once. */
-    public function leaveOut(RideImport $import): void
-    {
-        $name = RideZip::open($import->path())->files[$import->done]['name'] ?? '?';
-        $this->count(Workshop::query()->findOrFail($import->workshop_id), $import, $name, null, (string) __('errors.file_kills'));
     }
 
     /** @param array<string, mixed>|null $columns of the track that it is; null: it could not be read */
@@ -90,7 +92,7 @@ final readonly class ReadArchive
                 ->update([
                     'done' => $import->done + 1,
                     'moved_at' => $this->clock->unixS(),
-                    'resumed' => 0,
+                    'tries' => 0,
                     'read' => $import->read + ($columns === null ? 0 : 1),
                     'failures' => json_encode($told, JSON_INVALID_UTF8_SUBSTITUTE),
                 ]);

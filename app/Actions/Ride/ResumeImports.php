@@ -10,15 +10,13 @@ use App\Ride\ImportState;
 use App\Support\AppClock;
 use Dripel\Core\Ride\RideFileKind;
 
-/** Archives whose reader died are read on. A file at which it dies again and again is left out, and said to be. */
+/** Archives whose reader died, or waits for long, get another one; the one before is none any more. */
 final readonly class ResumeImports
 {
     /** No file takes as long to be read. */
     private const STILL_S = 30;
 
-    private const TRIES = 3;
-
-    public function __construct(private AppClock $clock, private ReadArchive $readArchive) {}
+    public function __construct(private AppClock $clock) {}
 
     public function __invoke(): int
     {
@@ -32,16 +30,12 @@ final readonly class ResumeImports
                 ->get()
             as $import
         ) {
-            if ($import->resumed >= self::TRIES) {
-                $this->readArchive->leaveOut($import);
-                $import->refresh();
-            }
             // Two who look at once take it up once.
             $mine = RideImport::query()
                 ->whereKey($import->id)
-                ->where('moved_at', $import->moved_at)
-                ->update(['moved_at' => $nowS, 'resumed' => $import->resumed + 1]);
-            $mine === 0 || ReadRideFiles::dispatch($import->id);
+                ->where('reader', $import->reader)
+                ->update(['moved_at' => $nowS, 'reader' => $import->reader + 1]);
+            $mine === 0 || ReadRideFiles::dispatch($import->id, $import->reader + 1);
             $resumed += $mine;
         }
 

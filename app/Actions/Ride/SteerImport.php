@@ -28,8 +28,8 @@ final readonly class SteerImport
         RideImport::query()
             ->whereKey($import->id)
             ->where('state', ImportState::Stopped)
-            ->update(['state' => ImportState::Running, 'moved_at' => $this->clock->unixS(), 'resumed' => 0]) > 0 &&
-            ReadRideFiles::dispatch($import->id);
+            ->update(['state' => ImportState::Running, 'moved_at' => $this->clock->unixS(), 'tries' => 0]) > 0 &&
+            ReadRideFiles::dispatch($import->id, $import->reader);
     }
 
     public function putAside(RideImport $import): void

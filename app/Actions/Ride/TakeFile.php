@@ -50,7 +50,7 @@ final readonly class TakeFile
     private function archive(Workshop $workshop, string $path, string $name): RideImport
     {
         $import = $this->keep($workshop, $path, $name, RideFileKind::Zip, ImportState::Running, count(RideZip::open($path)->files));
-        ReadRideFiles::dispatch($import->id);
+        ReadRideFiles::dispatch($import->id, 0);
 
         return $import;
     }
