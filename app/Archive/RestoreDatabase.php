@@ -46,7 +46,7 @@ final readonly class RestoreDatabase
             throw new RuntimeException('It was restored but could not be brought up to date. Take a newer backup, or this version’s code.');
         Backups::expectSound($database);
         $done[] = "Restored and checked: {$file}.";
-        $done[] = $valid->keepTo($sound);
+        $done[] = $valid->keepTo($sound, $this->clock->unixS());
 
         return $done;
     }

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
+use App\Models\Device;
+use App\Models\Membership;
+use App\Models\Role;
 use App\Models\SignIn;
+use App\Models\Workshop;
 use Illuminate\Support\Facades\DB;
 use PDO;
 
@@ -19,14 +23,16 @@ final readonly class ValidBefore
      * @param list<string> $tokens hashes of devices' tokens
      * @param list<string> $calendars hashes of addresses
      * @param array<string, string> $passwords hash by e-mail
-     * @param list<string> $members e-mail and workshop, "a@b.example 1"
+     * @param list<string> $invitations hashes of open ones
+     * @param array<string, string> $roles by e-mail and workshop, "a@b.example 1"
      */
     public function __construct(
         private array $signIns = [],
         private array $tokens = [],
         private array $calendars = [],
         private array $passwords = [],
-        private array $members = [],
+        private array $invitations = [],
+        private array $roles = [],
     ) {}
 
     public static function in(string $database): self
@@ -47,7 +53,8 @@ final readonly class ValidBefore
             $has('personal_access_tokens', 'token') ? $columns('select token from personal_access_tokens') : [],
             $has('memberships', 'calendar_hash') ? $columns('select calendar_hash from memberships where calendar_hash is not null') : [],
             array_column($rows('select email, password from users'), 1, 0),
-            $columns("select u.email || ' ' || m.workshop_id from memberships m join users u on u.id = m.user_id"),
+            $columns('select token_hash from invitations where accepted_by is null'),
+            array_column($rows("select u.email || ' ' || m.workshop_id, m.role from memberships m join users u on u.id = m.user_id"), 1, 0),
         );
     }
 
@@ -58,11 +65,17 @@ final readonly class ValidBefore
      *
      * @return string what it means to people
      */
-    public function keepTo(bool $known): string
+    public function keepTo(bool $known, int $nowS): string
     {
         DB::table('sessions')->delete();
         SignIn::query()->whereNotIn('token_hash', $this->signIns)->delete();
         DB::table('personal_access_tokens')->whereNotIn('token', $this->tokens)->delete();
+        // A device whose token is none any more is connected anew; its row says so.
+        Device::query()
+            ->whereNull('gone_at')
+            ->whereDoesntHave('tokens')
+            ->update(['gone_at' => $nowS]);
+        DB::table('invitations')->whereNotIn('token_hash', $this->invitations)->delete();
         DB::table('memberships')
             ->whereNotNull('calendar_hash')
             ->whereNotIn('calendar_hash', $this->calendars)
@@ -75,15 +88,31 @@ final readonly class ValidBefore
                 ->where('email', $email)
                 ->update(['password' => $hash]);
         }
-        $out = DB::table('memberships')
-            ->join('users', 'users.id', '=', 'memberships.user_id')
-            ->whereNotIn(DB::raw("users.email || ' ' || memberships.workshop_id"), $this->members)
-            ->pluck('memberships.id');
-        DB::table('users')
-            ->whereIn('id', DB::table('memberships')->whereIn('id', $out)->pluck('user_id'))
-            ->update(['workshop_id' => null]);
-        DB::table('memberships')->whereIn('id', $out)->delete();
+        foreach (Workshop::query()->with('memberships.user')->get() as $workshop) {
+            $this->keepPeople($workshop);
+        }
 
-        return 'What was switched off since stays off: sign-ins, devices, calendars, people; passwords are the latest.';
+        return 'What was switched off since stays off: sign-ins, devices, calendars, invitations, people; passwords and roles are the latest.';
+    }
+
+    /** Roles as they were, and nobody who had gone; but a workshop whose owner of now is not in the backup keeps the one it had then. */
+    private function keepPeople(Workshop $workshop): void
+    {
+        $now = fn(Membership $one): ?string => $this->roles["{$one->user->email} {$workshop->id}"] ?? null;
+        $owned = $workshop->memberships->contains(fn(Membership $one) => $now($one) === Role::Owner->value);
+        foreach ($workshop->memberships as $membership) {
+            $role = $now($membership);
+            if (!$owned && $membership->role === Role::Owner) {
+                continue;
+            }
+            $role === null ? $this->showOut($membership) : $membership->update(['role' => $role]);
+        }
+    }
+
+    private function showOut(Membership $membership): void
+    {
+        $user = $membership->user;
+        $membership->delete();
+        $user->update(['workshop_id' => $user->memberships()->orderBy('id')->first()?->workshop_id]);
     }
 }

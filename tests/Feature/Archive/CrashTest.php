@@ -222,16 +222,21 @@ it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars
     $db->exec("insert into users (id, name, email, password, workshop_id) values (7, 'Guest', 'guest@test.example', 'old', 1);
         insert into memberships (workshop_id, user_id, role, calendar_hash) values (1, 7, 'member', 'theirs');
         update memberships set calendar_hash = 'mine' where user_id = 1;
+        insert into users (id, name, email, password, workshop_id) values (8, 'Mate', 'mate@test.example', 'old', 1);
+        insert into memberships (workshop_id, user_id, role) values (1, 8, 'member');
+        insert into devices (id, workshop_id, kind, name, added_at) values (901, 1, 'gauge', 'a', 1), (902, 1, 'gauge', 'b', 1);
+        insert into invitations (workshop_id, invited_by, role, token_hash, expires_at) values (1, 1, 'member', 'used', 9e9), (1, 1, 'member', 'open', 9e9);
         insert into sign_ins (user_id, token_hash, phone, address, expires_at, seen_at)
             values (1, 'stays', 0, '', 9e9, 1), (1, 'lost', 1, '', 9e9, 1);
         insert into personal_access_tokens (tokenable_type, tokenable_id, name, token)
-            values ('device', 1, 'a', 'stays'), ('device', 2, 'b', 'lost')");
+            values ('App\Models\Device', 901, 'a', 'stays'), ('App\Models\Device', 902, 'b', 'lost')");
     $db = null;
     $backup = trim(($this->php)('artisan', 'dripel:backup'));
     (new PDO(
         "sqlite:{$this->file}",
     ))->exec("delete from sign_ins where token_hash = 'lost'; delete from personal_access_tokens where token = 'lost';
         update memberships set calendar_hash = null where user_id = 1; delete from memberships where user_id = 7;
+        update memberships set role = 'viewer' where user_id = 8; update invitations set accepted_by = 8 where token_hash = 'used';
         update users set password = 'new' where id = 1; update users set workshop_id = null where id = 7");
     $said = ($this->php)('artisan', 'dripel:restore', $backup);
     $all = fn(string $sql) => (new PDO("sqlite:{$this->file}"))->query($sql)->fetchAll(PDO::FETCH_COLUMN);
@@ -242,9 +247,13 @@ it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars
         ->and($all('select token from personal_access_tokens'))
         ->toBe(['stays'])
         ->and($all('select calendar_hash from memberships'))
-        ->toBe([null])
-        ->and($all('select user_id from memberships'))
-        ->toEqual([1])
+        ->toBe([null, null])
+        ->and($all("select user_id || ' ' || role from memberships order by user_id"))
+        ->toBe(['1 owner', '8 viewer'])
+        ->and($all('select id from devices where id > 900 and gone_at is null'))
+        ->toEqual([901])
+        ->and($all('select token_hash from invitations'))
+        ->toBe(['open'])
         ->and($all('select password from users where id = 1'))
         ->toBe(['new'])
         ->and($all('select workshop_id from users where id = 7'))
