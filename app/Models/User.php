@@ -56,11 +56,6 @@ final class User extends Authenticatable
         $this->token = (string) $value;
     }
 
-    public function rememberedAs(SignIn $signIn): void
-    {
-        $this->signIn = $signIn;
-    }
-
     public static function ofTheDemo(): self
     {
         return self::query()->whereRelation('workshop', 'demo', true)->orderBy('id')->firstOrFail();

@@ -30,7 +30,7 @@ final class RememberedUsers extends EloquentUserProvider
         if ($signIn === null) {
             return null;
         }
-        $signIn->user->rememberedAs($signIn);
+        $signIn->user->signIn = $signIn;
 
         return $signIn->user;
     }

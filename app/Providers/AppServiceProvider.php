@@ -50,10 +50,12 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->terminating(fn() => $this->app->resolved(CacheMemo::class) && $this->app->make(CacheMemo::class)->keep());
         Auth::provider('remembered', fn() => $this->app->make(RememberedUsers::class));
         // The worker ends with the file that it opened, and is started anew (bin/start).
-        $file = new DatabaseFile();
-        Queue::looping(function () use ($file): void {
-            app('queue.worker')->shouldQuit = $file->isReplaced();
-        });
+        if ($this->app->runningInConsole()) {
+            $file = new DatabaseFile();
+            Queue::looping(function () use ($file): void {
+                app('queue.worker')->shouldQuit = $file->isReplaced();
+            });
+        }
         Model::shouldBeStrict(!$this->app->isProduction());
         Vite::useManifestFilename('manifest.json');
         // Ten tries a minute is plenty for a person and too few for a machine that guesses.

@@ -18,17 +18,23 @@ use Dripel\Core\Next\OpenJob;
 use Illuminate\Support\Facades\Auth;
 
 /** Tells the browsers that asked for it which timers have run out, and what is for today: each thing once. */
-final readonly class TellBrowsers
+final class TellBrowsers
 {
     /** A timer that ran out longer ago than this is no news. */
     private const NEWS_S = 900;
 
     private const TOLD_LATELY = 100;
 
+    /** A service that does not answer is asked again after this. */
+    private const AGAIN_S = 60;
+
+    /** @var array<int, int> by subscription when it may be asked again, Unix seconds */
+    private array $againS = [];
+
     /** What a service answers for a browser that takes no more messages. */
     private const GONE = [404, 410];
 
-    public function __construct(private AppClock $clock, private PushService $push) {}
+    public function __construct(private readonly AppClock $clock, private readonly PushService $push) {}
 
     /** @return int how many messages went out */
     public function __invoke(bool $today): int
@@ -36,7 +42,14 @@ final readonly class TellBrowsers
         $messages = [];
         foreach (PushSubscription::query()->with('signIn.user.workshop')->get() as $subscription) {
             $user = $subscription->signIn->user;
-            if ($subscription->signIn->expires_at <= $this->clock->unixS() || $user->workshop === null) {
+            $nowS = $this->clock->unixS();
+            $waits = ($this->againS[$subscription->id] ?? 0) > $nowS;
+            if (
+                $waits ||
+                $subscription->signIn->expires_at <= $nowS ||
+                $user->workshop === null ||
+                $user->roleIn($user->workshop) === null
+            ) {
                 continue;
             }
             foreach ($this->messagesFor($user, $user->workshop, $today) as $message) {
@@ -51,6 +64,8 @@ final readonly class TellBrowsers
                 $subscription->delete();
             } elseif ($status >= 200 && $status < 300 && $subscription->exists) {
                 $subscription->update(['told' => array_slice([...$subscription->told, $message->once], -self::TOLD_LATELY)]);
+            } else {
+                $this->againS[$subscription->id] = $this->clock->unixS() + self::AGAIN_S;
             }
         }
 

@@ -292,7 +292,7 @@ final readonly class SettingsProps
                         'phone' => $signIn->phone,
                         'here' => $signIn->is($here),
                         'address' => $signIn->address,
-                        'seen' => $q->day($signIn->seen_at) . ', ' . $q->time($signIn->seen_at),
+                        'seen' => $q->dayAndTime($signIn->seen_at),
                     ],
                 )
                 ->all(),

@@ -120,6 +120,13 @@ it('forgets a browser that is gone, signed out or shown out, and sends nowhere b
         ->toBeGreaterThan(0)
         ->and(PushSubscription::query()->count())
         ->toBe(0);
+    // One that is busy is asked again, but not at once, and then told.
+    ($this->subscribe)('/busy');
+    $tell = app(TellBrowsers::class);
+    expect($tell(true))->toBeGreaterThan(0)->and($tell(true))->toBe(0);
+    PushSubscription::query()->update(['endpoint' => "https://127.0.0.1:{$this->port}/one"]);
+    app(AppClock::class)->stopAt(Bench::NOW + 61);
+    expect($tell(true))->toBeGreaterThan(0)->and($tell(true))->toBe(0);
     ($this->subscribe)('/one');
     $this->deleteJson('/push')->assertNoContent();
     expect(PushSubscription::query()->count())->toBe(0);

@@ -14,5 +14,5 @@ createServer({ cert: readFileSync(cert), key: readFileSync(key) }, async (incomi
     `${folder}/${String(got)}.json`,
     JSON.stringify({ url: incoming.url, headers: incoming.headers, body: body.toString('base64') }),
   )
-  answer.writeHead(incoming.url === '/gone' ? 410 : 201).end()
+  answer.writeHead({ '/gone': 410, '/busy': 503 }[incoming.url] ?? 201).end()
 }).listen(Number(port), '127.0.0.1')
