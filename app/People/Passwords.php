@@ -10,6 +10,9 @@ use Illuminate\Support\Facades\Hash;
 /** Whether a password is somebody's. It takes as long where there is nobody. */
 final readonly class Passwords
 {
+    /** No form takes more characters: the hash of a longer one would be anybody's to ask for. */
+    public const LONGEST = 200;
+
     public function personBehind(string $email, #[\SensitiveParameter] string $password): ?User
     {
         $user = User::query()->where('email', mb_strtolower(trim($email)))->first();

@@ -24,7 +24,7 @@ final class PasswordController extends Controller
 
     public function confirm(Request $request, CurrentWorkshop $current, Passwords $passwords, SignIns $signIns): JsonResponse
     {
-        $given = $request->validate(['password' => ['required', 'string', 'max:200']])['password'];
+        $given = $request->validate(['password' => ['required', 'string', 'max:' . Passwords::LONGEST]])['password'];
         $passwords->personBehind($current->user()->email, $given) !== null || throw new NotPossible('password', 'password.wrong');
         $signIns->confirm($request);
 
@@ -36,7 +36,7 @@ final class PasswordController extends Controller
     {
         $user = $current->user();
         $given = $request->validate([
-            'old_password' => ['required', 'string', 'max:200'],
+            'old_password' => ['required', 'string', 'max:' . Passwords::LONGEST],
             'password' => ['required', 'string', (new GoodPassword())->setData(['email' => $user->email, 'name' => $user->name])],
         ]);
         $passwords->personBehind($user->email, $given['old_password']) !== null || throw new NotPossible('old_password', 'password.wrong');

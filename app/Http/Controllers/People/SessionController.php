@@ -25,7 +25,7 @@ final class SessionController extends Controller
 
     public function store(Request $request, Passwords $passwords, SignIns $signIns): RedirectResponse
     {
-        $given = $request->validate(['email' => ['required', 'string'], 'password' => ['required', 'string', 'max:200']]);
+        $given = $request->validate(['email' => ['required', 'string'], 'password' => ['required', 'string', 'max:' . Passwords::LONGEST]]);
         $user = $passwords->personBehind($given['email'], $given['password']);
         $user !== null || throw ValidationException::withMessages(['email' => __('errors.not_signed_in')]);
         $user->workshop_id !== null || throw ValidationException::withMessages(['email' => __('errors.no_workshop')]);

@@ -6,6 +6,7 @@ namespace App\Http\Requests\People;
 
 use App\Models\User;
 use App\People\GoodPassword;
+use App\People\Passwords;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** Somebody makes an account: the first owner, or who was invited. */
@@ -17,7 +18,7 @@ final class AccountRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:80'],
             'email' => ['required', 'string', 'lowercase', 'email', 'max:160', ...$this->is('join/*') ? [] : ['unique:users']],
-            'password' => ['required', 'string', 'max:200', ...$this->isKnown() ? [] : [new GoodPassword()]],
+            'password' => ['required', 'string', 'max:' . Passwords::LONGEST, ...$this->isKnown() ? [] : [new GoodPassword()]],
             'workshop' => [$this->is('join/*') ? 'exclude' : 'nullable', 'string', 'max:60'],
             'time_zone' => ['nullable', 'timezone:all'],
         ];
