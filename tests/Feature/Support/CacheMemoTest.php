@@ -32,9 +32,5 @@ it('keeps from one request to the next what was worked out, each sort of thing f
     array_map(fn(int $n) => $next->of("plan {$n}", $make), range(1001, 1399));
     $next->keep();
     $last = $request();
-    expect($last->of('plan 7', $make))
-        ->toBe(8)
-        ->and($last->of('plan 9', $make))
-        ->toBe($made)
-        ->toBeGreaterThan(800);
+    expect($last->of('plan 7', $make))->toBe(8)->and($last->of('plan 9', $make))->toBe($made)->toBeGreaterThan(800);
 });
