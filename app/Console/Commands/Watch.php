@@ -13,8 +13,8 @@ use App\Support\DatabaseFile;
 use Illuminate\Console\Command;
 
 /**
- * What happens by itself beside the server: ride files that arrive in a folder, timers and reminders for browsers, archives whose reader died, the backup of each night.
- * bin/start keeps it.
+ * What happens by itself beside the server: ride files that arrive in a folder, timers and reminders for browsers, archives whose
+ * reader died, the backup of each night. bin/start keeps it.
  */
 final class Watch extends Command
 {
