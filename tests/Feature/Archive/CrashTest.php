@@ -225,7 +225,8 @@ it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars
         insert into users (id, name, email, password, workshop_id) values (8, 'Mate', 'mate@test.example', 'old', 1);
         insert into memberships (workshop_id, user_id, role) values (1, 8, 'member');
         insert into devices (id, workshop_id, kind, name, added_at) values (901, 1, 'gauge', 'a', 1), (902, 1, 'gauge', 'b', 1);
-        insert into invitations (workshop_id, invited_by, role, token_hash, expires_at) values (1, 1, 'member', 'used', 9e9), (1, 1, 'member', 'open', 9e9);
+        insert into invitations (workshop_id, invited_by, role, token_hash, expires_at)
+            values (1, 1, 'member', 'used', 9e9), (1, 1, 'member', 'open', 9e9);
         insert into sign_ins (user_id, token_hash, phone, address, expires_at, seen_at)
             values (1, 'stays', 0, '', 9e9, 1), (1, 'lost', 1, '', 9e9, 1);
         insert into personal_access_tokens (tokenable_type, tokenable_id, name, token)
