@@ -96,7 +96,7 @@ it(
             ShedPage::open($chromium->driver, $server->url, '/settings#device')->part('remind');
             $chromium->driver->executeScript('document.querySelector("[data-test=remind] input").click()');
             $chromium->driver
-                ->wait(15, 200)
+                ->wait(60, 200)
                 ->until(
                     fn() => str_contains(
                         (string) $chromium->driver->executeScript('return localStorage.getItem("dripel.reminded")'),
@@ -119,7 +119,7 @@ it(
             }
             $shown = 'navigator.serviceWorker.ready.then((worker) => worker.getNotifications({ tag: "job-7" }))';
             $chromium->driver
-                ->wait(15, 200)
+                ->wait(60, 200)
                 ->until(
                     fn() => $chromium->driver->executeAsyncScript(
                         "{$shown}.then((all) => arguments[0](all.map((one) => one.body).join()))",

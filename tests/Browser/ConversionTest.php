@@ -73,7 +73,7 @@ it('brings a bike ridden on oil from its arrival to the first ride on wax, on th
         expect($fit->has('job-skip'))->toBeFalse()->and($fit->axe())->toBe([]);
         $fit->until('first_km')->done()->sent()->part('job-over');
         // The last tap may still be on its way.
-        $driver->wait(20, 200)->until(fn() => ShedPage::open($driver, $server->url)->fitted('Gull') === 'B');
+        $driver->wait(60, 200)->until(fn() => ShedPage::open($driver, $server->url)->fitted('Gull') === 'B');
         expect($open('/bikes/1/convert')->text('lead'))->toContain('Nothing to convert');
         ShedPage::open($driver, $server->url)->ride('Gull', '30', 'dry')->awaitText('done', 'Logged');
     } finally {

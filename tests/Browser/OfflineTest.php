@@ -180,7 +180,7 @@ it('walks an evening of the garage without a network while the desk goes on, and
         // Whoever signs out takes everything along.
         expect(pagesOn($chromium))->toBeGreaterThan(20);
         $phone->click('more')->click('sign-out')->part('demo');
-        $driver->wait(10, 100)->until(fn() => pagesOn($chromium) === 0);
+        $driver->wait(40, 100)->until(fn() => pagesOn($chromium) === 0);
     } finally {
         $chromium->stop();
         $cable->remove();
@@ -202,7 +202,7 @@ it('takes a network that hangs for gone, says where it was pressed what became o
         // What was typed outlasts a reload, and is gone once it was sent.
         $phone->click('ride-Heron')->fill('distance', '47');
         $driver
-            ->wait(5, 50)
+            ->wait(60, 50)
             ->until(fn() => $driver->executeScript('return Object.keys(sessionStorage).some((key) => key.startsWith("dripel.draft."))'));
         $driver->navigate()->refresh();
         $distance = fn(): string => (string) $phone
@@ -214,7 +214,7 @@ it('takes a network that hangs for gone, says where it was pressed what became o
         $phone->submit('ride-form')->awaitText('done', 'Logged 47 km');
         expect($distance())->toBe('');
         $phone->press(Keys::ESCAPE);
-        $driver->wait(5, 50)->until(fn() => $driver->findElements(By::cssSelector('.v-overlay--active')) === []);
+        $driver->wait(60, 50)->until(fn() => $driver->findElements(By::cssSelector('.v-overlay--active')) === []);
 
         $cable->hang();
         $began = microtime(true);
@@ -240,7 +240,7 @@ it('takes a network that hangs for gone, says where it was pressed what became o
         Page::open($driver, $cable->url(), '/sign-in')->awaitText('unsent', 'One entry is kept on this device');
         $database->exec('delete from memberships');
         $driver->navigate()->refresh();
-        $driver->wait(20, 100)->until(fn() => keptOn($chromium) === []);
+        $driver->wait(60, 100)->until(fn() => keptOn($chromium) === []);
         expect(pagesOn($chromium))
             ->toBe(0)
             ->and(Page::open($driver, $cable->url(), '/sign-in')->has('unsent'))

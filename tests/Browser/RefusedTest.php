@@ -57,11 +57,11 @@ it('keeps every field of a form that is refused', function (): void {
     $sent = null;
     $refuse = function (string $form, string $at) use ($values, $spoil, $answers, $still, &$sent): void {
         $open = fn(): bool => $this->driver->findElements(By::cssSelector($form)) !== [];
-        $this->driver->wait(10, 50)->until($open, $at);
+        $this->driver->wait(60, 50)->until($open, $at);
         // Where there is nothing to type, it is refused for what was not chosen.
         $typed = $spoil($form);
         // A change may ask something more of the form; what it then holds is what is sent.
-        $this->driver->wait(10, 100)->until(function () use ($values, $form, &$sent): bool {
+        $this->driver->wait(60, 100)->until(function () use ($values, $form, &$sent): bool {
             [$before, $sent] = [$sent, $values($form)];
 
             return $before === $sent;
@@ -69,7 +69,7 @@ it('keeps every field of a form that is refused', function (): void {
         expect($typed + count($sent))->toBeGreaterThan(0, $at);
         $before = $answers();
         $this->driver->executeScript('document.querySelector(arguments[0]).requestSubmit()', [$form]);
-        $this->driver->wait(10, 50)->until(fn() => $answers() > $before && $still(), "{$at}: no answer");
+        $this->driver->wait(60, 50)->until(fn() => $answers() > $before && $still(), "{$at}: no answer");
         expect($open())->toBeTrue("{$at}: " . substr($this->driver->findElement(By::cssSelector('body'))->getText(), 0, 600));
         // A look at what it would do may still add a field; what was typed is kept.
         $open() && expect(array_intersect_key($values($form), (array) $sent))->toBe($sent, $at);
@@ -137,6 +137,6 @@ it('keeps every field of a form that is refused', function (): void {
     $page = Page::open($this->driver, $this->server->url, '/chains/new')->fill('pitches', '97');
     $before = $answers();
     $page->click('submit');
-    $this->driver->wait(10, 50)->until(fn() => $answers() > $before && $still());
+    $this->driver->wait(60, 50)->until(fn() => $answers() > $before && $still());
     expect($this->driver->findElement(By::cssSelector('input[name="pitches"]'))->getAttribute('value'))->toBe('97');
 });

@@ -57,7 +57,7 @@ it('leads a greased chain from its box to bare steel with a clock on the Shed', 
 
     // A reload in the middle of the timer: it counts on from the server's time.
     $left = $job->left();
-    $this->driver->wait(20, 50)->until(fn() => $job->left() < $left - 1);
+    $this->driver->wait(60, 50)->until(fn() => $job->left() < $left - 1);
     $left = $job->left();
     $this->driver->navigate()->refresh();
     $job->at('shake');
@@ -116,7 +116,7 @@ it('goes on without the server and sends the taps later, and counts a step once 
     expect($job->text('waiting'))->toContain('1');
     // The timer runs on, and so does the job: shake, leave, shake, lift.
     $left = $job->left();
-    $this->driver->wait(20, 50)->until(fn() => $job->left() < $left);
+    $this->driver->wait(60, 50)->until(fn() => $job->left() < $left);
     $job->done()->done()->at('shake');
     ($this->offline)(false);
     $this->driver->wait(12, 100)->until(fn() => !$job->has('away') && !$job->has('waiting'));

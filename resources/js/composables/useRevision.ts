@@ -1,8 +1,9 @@
-import { router, usePage } from '@inertiajs/vue3'
+import { usePage } from '@inertiajs/vue3'
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
 import { ref, watch, type Ref } from 'vue'
 import { useHere } from './useHere'
 import { http } from './http'
+import { renewPage } from './renewPage'
 import { answers, offline } from '@/offline/reach'
 
 const EVERY_MS = 15_000
@@ -20,7 +21,7 @@ export function useRevision(): Ref<boolean> {
     const answer = await http<{ revision: number }>('get', '/revision', undefined, { timeoutMs: GONE_AFTER_MS })
     offline.value = answer === null && !(await answers())
     // A page that this device kept is of no more use.
-    if (answer?.ok && usePage().props.kept) router.reload()
+    if (answer?.ok && usePage().props.kept) renewPage()
     if (answer?.ok) moved.value = answer.body.revision > shown && shown === here.value.revision
   }
   useIntervalFn(ask, EVERY_MS)

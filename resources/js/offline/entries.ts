@@ -1,7 +1,8 @@
-import { router, usePage } from '@inertiajs/vue3'
+import { usePage } from '@inertiajs/vue3'
 import { computed, ref, shallowRef } from 'vue'
 import { http } from '@/composables/http'
 import { dayText, timeText } from '@/composables/dates'
+import { renewPage } from '@/composables/renewPage'
 import { t } from '@/composables/useText'
 import { tell } from '@/composables/told'
 import { device, type KeptEntry } from './device'
@@ -137,7 +138,7 @@ async function sendNow(): Promise<void> {
 
 async function sendAll(): Promise<void> {
   const hadTaps = tapsWaiting.value > 0
-  if ((await sendTaps(GONE_AFTER_MS)) && hadTaps) router.reload()
+  if ((await sendTaps(GONE_AFTER_MS)) && hadTaps) renewPage()
   await readEntries()
   if (!waiting.value.length) return
   const db = await device()
@@ -165,7 +166,7 @@ async function sendAll(): Promise<void> {
   await readEntries()
   if (sent) {
     tell(sent === 1 ? t('kept.sent_one') : t('kept.sent', { count: sent }))
-    router.reload()
+    renewPage()
   }
 }
 

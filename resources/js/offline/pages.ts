@@ -64,7 +64,7 @@ export async function fetchAhead(page: Page): Promise<void> {
 /** A page and what comes after it. */
 async function fetchPage(url: string, version: string | null): Promise<Page | null> {
   const headers = {
-    'X-Dripel-Ahead': '1',
+    'X-Dripel-Beside': '1',
     'X-Inertia': 'true',
     'X-Inertia-Version': version ?? '',
     Accept: 'text/html, application/xhtml+xml',

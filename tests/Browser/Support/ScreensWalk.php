@@ -113,13 +113,13 @@ final class ScreensWalk
             $shed->click($opens);
             $clean($shed, $opens);
             $shed->press(Keys::ESCAPE);
-            $driver->wait(5, 50)->until(fn() => $driver->findElements(By::cssSelector('.v-overlay--active')) === []);
+            $driver->wait(60, 50)->until(fn() => $driver->findElements(By::cssSelector('.v-overlay--active')) === []);
         }
         foreach (['more', 'pot-add'] as $menu) {
             $shed->click($menu);
             $clean($shed, $menu);
             $shed->press(Keys::ESCAPE);
-            $driver->wait(5, 50)->until(fn() => $driver->findElements(By::cssSelector('.v-overlay--active')) === []);
+            $driver->wait(60, 50)->until(fn() => $driver->findElements(By::cssSelector('.v-overlay--active')) === []);
         }
         $shed->press('?');
         $clean($shed, 'keys');

@@ -47,7 +47,7 @@ it('takes a kept entry once, answers without a page, and says what is wrong fiel
     $this->get('/')->assertInertia(fn(AssertableInertia $page) => $page->where('done', null));
     // Nor does a page that is fetched to be kept use up what the next one has to tell.
     $this->post('/rides', ['action_id' => (string) Str::uuid()] + $ride)->assertRedirect();
-    $this->get('/', ['X-Dripel-Ahead' => '1'])->assertOk();
+    $this->get('/', ['X-Dripel-Beside' => '1'])->assertOk();
     $this->get('/')->assertInertia(fn(AssertableInertia $page) => $page->whereNot('done', null));
     // The form itself goes on as before.
     $this->post('/rides', ['action_id' => (string) Str::uuid()] + $ride)->assertRedirect();

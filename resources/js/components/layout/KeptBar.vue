@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { dayText, timeText } from '@/composables/dates'
 import { clockOf, dayOf } from '@/composables/nowHere'
 import { useHere } from '@/composables/useHere'
+import { renewPage } from '@/composables/renewPage'
 import { t } from '@/composables/useText'
 import { discard, entries, mending, refused, send, signInFirst, tryAgain, waiting } from '@/offline/entries'
 import type { KeptEntry } from '@/offline/device'
@@ -38,7 +39,7 @@ function mend(entry: KeptEntry): void {
 }
 async function retry(): Promise<void> {
   await send()
-  router.reload()
+  renewPage()
 }
 const when = (entry: KeptEntry) => timeText(clockOf(entry.madeMs), here.value.calendar.twelveHours)
 </script>
