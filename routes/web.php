@@ -40,6 +40,7 @@ use App\Http\Controllers\Part\PartController;
 use App\Http\Controllers\People\DemoController;
 use App\Http\Controllers\People\DeviceController;
 use App\Http\Controllers\People\InvitationController;
+use App\Http\Controllers\People\PasskeyController;
 use App\Http\Controllers\People\PasswordController;
 use App\Http\Controllers\People\PersonController;
 use App\Http\Controllers\People\RegistrationController;
@@ -84,6 +85,8 @@ Route::get('/calendar/{secret}.ics', [CalendarController::class, 'subscribe'])
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('sign-in');
     Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('/passkeys/ask', [PasskeyController::class, 'ask'])->middleware('throttle:passkeys');
+    Route::post('/passkeys/sign-in', [PasskeyController::class, 'signIn'])->middleware('throttle:passkeys');
     Route::get('/register', [RegistrationController::class, 'create'])->name('register');
     Route::post('/register', [RegistrationController::class, 'store'])->middleware('throttle:sign-in');
     Route::get('/join/{token}', [InvitationController::class, 'show'])->name('join');
@@ -107,6 +110,11 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/calendar', [CalendarController::class, 'renew']);
     Route::delete('/calendar', [CalendarController::class, 'destroy']);
     Route::get('/password', [PasswordController::class, 'show']);
+    Route::middleware(OnlyConfirmed::class)->group(function (): void {
+        Route::post('/passkeys/new', [PasskeyController::class, 'create']);
+        Route::post('/passkeys', [PasskeyController::class, 'store']);
+    });
+    Route::delete('/passkeys/{passkey}', [PasskeyController::class, 'destroy'])->whereNumber('passkey');
     Route::post('/password', [PasswordController::class, 'confirm'])->middleware('throttle:sign-in');
     Route::put('/password', [PasswordController::class, 'update'])->middleware('throttle:sign-in');
     Route::get('/push/key', [PushController::class, 'key']);

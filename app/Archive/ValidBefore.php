@@ -6,6 +6,7 @@ namespace App\Archive;
 
 use App\Models\Device;
 use App\Models\Membership;
+use App\Models\Passkey;
 use App\Models\Role;
 use App\Models\SignIn;
 use App\Models\Workshop;
@@ -24,6 +25,7 @@ final readonly class ValidBefore
      * @param list<string> $calendars hashes of addresses
      * @param array<string, string> $passwords hash by e-mail
      * @param list<string> $invitations hashes of open ones
+     * @param list<string> $passkeys as their devices name them
      * @param array<string, string> $roles by e-mail and workshop, "a@b.example 1"
      */
     public function __construct(
@@ -32,6 +34,7 @@ final readonly class ValidBefore
         private array $calendars = [],
         private array $passwords = [],
         private array $invitations = [],
+        private array $passkeys = [],
         private array $roles = [],
     ) {}
 
@@ -54,6 +57,7 @@ final readonly class ValidBefore
             $has('memberships', 'calendar_hash') ? $columns('select calendar_hash from memberships where calendar_hash is not null') : [],
             array_column($rows('select email, password from users'), 1, 0),
             $columns('select token_hash from invitations where accepted_by is null'),
+            $has('passkeys', 'credential') ? $columns('select credential from passkeys') : [],
             array_column($rows("select u.email || ' ' || m.workshop_id, m.role from memberships m join users u on u.id = m.user_id"), 1, 0),
         );
     }
@@ -75,6 +79,7 @@ final readonly class ValidBefore
             ->whereNull('gone_at')
             ->whereDoesntHave('tokens')
             ->update(['gone_at' => $nowS]);
+        Passkey::query()->whereNotIn('credential', $this->passkeys)->delete();
         DB::table('invitations')->whereNotIn('token_hash', $this->invitations)->delete();
         DB::table('memberships')
             ->whereNotNull('calendar_hash')
@@ -92,7 +97,7 @@ final readonly class ValidBefore
             $this->keepPeople($workshop);
         }
 
-        return 'What was switched off since stays off: sign-ins, devices, calendars, invitations, people; passwords and roles are the latest.';
+        return 'What was switched off since stays off: sign-ins, passkeys, devices, calendars, invitations, people; passwords and roles are the latest.';
     }
 
     /** Roles as they were, and nobody who had gone; but a workshop whose owner of now is not in the backup keeps the one it had then. */

@@ -68,6 +68,8 @@ final class AppServiceProvider extends ServiceProvider
                 Limit::perHour(30)->by('account ' . self::account($request)),
             ],
         );
+        // Whoever asks by a passkey has not said who they are; each answer costs a look at it.
+        RateLimiter::for('passkeys', fn(Request $request) => Limit::perMinute(20)->by('passkey ' . $request->ip()));
         // A probe sends every second or two; more than ten of them, or one gone mad, wait.
         RateLimiter::for(
             'devices',

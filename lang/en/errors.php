@@ -13,6 +13,13 @@ return [
         'theirs' => 'Leave out your name and e-mail: others know them.',
         'wrong' => 'This is not your password. Type it again.',
     ],
+    'passkey' => [
+        'known' => 'This passkey is in use already. Sign in with it, or take another device.',
+        'unknown' => 'Dripel does not know this passkey. Sign in with your password; then add one in Settings.',
+        'late' => 'The answer came too late, or twice. Try again.',
+        'refused' => 'The device did not prove that this is your passkey. Try again, or sign in with your password.',
+        'node' => 'Passkeys need Node.js on the machine that runs Dripel. Sign in with your password.',
+    ],
     'first_code' => 'Type the code that bin/start printed on the machine. On the machine itself none is needed.',
     'push_service' => 'Use the address that the browser gave: https, a public name, no port of its own.',
     'push_needs_node' => 'This machine cannot send messages: it has no Node.js or no packages. Start Dripel once with bin/start, then switch it on again.',

@@ -1453,6 +1453,18 @@ return [
         ],
         'first_day' => 'Week begins on',
     ],
+    'passkeys' => [
+        'title' => 'Passkeys',
+        'text' => 'A key in this device lets you in with its own lock: finger, face or PIN. Your password goes on working.',
+        'needs' => 'A passkey needs a name and a secure address: open Dripel as https://name or as localhost. Under a number, as 192.168.1.20, browsers allow none; your password works there.',
+        'add' => 'Add a passkey',
+        'remove' => 'Remove',
+        'sign_in' => 'Sign in with a passkey',
+        'added' => 'For :host, added :added, not used yet',
+        'used' => 'For :host, added :added, last used :used',
+        'left' => 'The device was not answered. Try again.',
+        'device' => 'The device could not do it: it may have a passkey for Dripel already, or no lock of its screen.',
+    ],
     'people_panel' => [
         'role' => 'Role',
         'hand_over' => 'Make owner',

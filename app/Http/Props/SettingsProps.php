@@ -9,10 +9,12 @@ use App\Archive\WorkshopFile;
 use App\Logbook\ReadBook;
 use App\Models\Invitation;
 use App\Models\Membership;
+use App\Models\Passkey;
 use App\Models\Role;
 use App\Models\SignIn;
 use App\Models\User;
 use App\Models\Workshop;
+use App\People\Passkeys;
 use App\Support\Reach;
 use App\Text\Translator;
 use App\Text\Translators;
@@ -40,6 +42,7 @@ use Locale;
  *     email: string,
  *     role: string,
  * }
+ * @phpstan-type PasskeysView array{fits: bool, list: list<array{id: int, phone: bool, text: string}>}
  * @phpstan-type SettingsValues array{
  *     name: string,
  *     time_zone: string,
@@ -81,6 +84,7 @@ use Locale;
  *     people: list<PersonView>,
  *     bikes: list<array{id: int, name: string, interval: string, limit: string}>,
  *     devices: list<array{id: int, phone: bool, here: bool, address: string, seen: string}>,
+ *     passkeys: PasskeysView|null,
  *     backup: array{text: string, old: bool}|null,
  *     tables: list<string>,
  *     lan: string|null,
@@ -224,6 +228,7 @@ final readonly class SettingsProps
                 $book->bikeIds,
             ),
             'devices' => $this->devices($user, $here),
+            'passkeys' => $this->passkeys($user),
             'backup' => $this->backup($workshop),
             'tables' => WorkshopFile::tables(),
             'lan' => Reach::lan(),
@@ -246,6 +251,37 @@ final readonly class SettingsProps
                             ->all(),
                     ),
         ];
+    }
+
+    /** @return PasskeysView|null null: the demo, which has no door */
+    private function passkeys(User $user): ?array
+    {
+        $translator = $this->translators->current();
+        $date = fn(int $atS): string => $translator->quantities->date($atS, 'd MMM y');
+
+        return config()->boolean('dripel.demo')
+            ? null
+            : [
+                'fits' => Passkeys::fits(request()),
+                'list' => array_values(
+                    Passkey::query()
+                        ->where('user_id', $user->id)
+                        ->orderBy('id')
+                        ->get()
+                        ->map(
+                            fn(Passkey $passkey) => [
+                                'id' => $passkey->id,
+                                'phone' => $passkey->phone,
+                                'text' => $translator->say('ui.passkeys.' . ($passkey->used_at === null ? 'added' : 'used'), [
+                                    'host' => $passkey->host,
+                                    'added' => $date($passkey->added_at),
+                                    'used' => $date($passkey->used_at ?? 0),
+                                ]),
+                            ],
+                        )
+                        ->all(),
+                ),
+            ];
     }
 
     /** @return array{text: string, old: bool}|null how old the newest backup of the installation is; null: the demo, which needs none */

@@ -901,6 +901,11 @@ export interface PartsTablePage {
   rows: { line: number; cells: string[]; errors: { column: string; text: string }[]; newBike: boolean }[]
 }
 
+export interface PasskeysView {
+  fits: boolean
+  list: { id: number; phone: boolean; text: string }[]
+}
+
 export interface PersonView {
   id: number
   me: boolean
@@ -1401,6 +1406,7 @@ export interface SettingsPage {
   people: PersonView[]
   bikes: { id: number; name: string; interval: string; limit: string }[]
   devices: { id: number; phone: boolean; here: boolean; address: string; seen: string }[]
+  passkeys: PasskeysView | null
   backup: { text: string; old: boolean } | null
   tables: string[]
   lan: string | null

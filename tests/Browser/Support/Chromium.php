@@ -96,6 +96,29 @@ final class Chromium
         ]);
     }
 
+    /** A device that keeps passkeys, whose person is always there and unlocks it. */
+    public function addAuthenticator(): void
+    {
+        foreach (
+            [
+                'WebAuthn.enable' => ['enableUI' => false],
+                'WebAuthn.addVirtualAuthenticator' => [
+                    'options' => [
+                        'protocol' => 'ctap2',
+                        'transport' => 'internal',
+                        'hasResidentKey' => true,
+                        'hasUserVerification' => true,
+                        'isUserVerified' => true,
+                        'automaticPresenceSimulation' => true,
+                    ],
+                ],
+            ]
+            as $cmd => $params
+        ) {
+            $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $cmd, 'params' => $params]);
+        }
+    }
+
     /** @param 'light'|'dark' $scheme */
     public function prefer(string $scheme): void
     {

@@ -229,6 +229,8 @@ it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars
             values (1, 1, 'member', 'used', 9e9), (1, 1, 'member', 'open', 9e9);
         insert into sign_ins (user_id, token_hash, phone, address, expires_at, seen_at)
             values (1, 'stays', 0, '', 9e9, 1), (1, 'lost', 1, '', 9e9, 1);
+        insert into passkeys (user_id, credential, public_key, counter, host, phone, added_at)
+            values (1, 'stays', '', 0, '', 0, 1), (1, 'lost', '', 0, '', 0, 1);
         insert into personal_access_tokens (tokenable_type, tokenable_id, name, token)
             values ('App\Models\Device', 901, 'a', 'stays'), ('App\Models\Device', 902, 'b', 'lost')");
     $db = null;
@@ -236,6 +238,7 @@ it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars
     (new PDO(
         "sqlite:{$this->file}",
     ))->exec("delete from sign_ins where token_hash = 'lost'; delete from personal_access_tokens where token = 'lost';
+        delete from passkeys where credential = 'lost';
         update memberships set calendar_hash = null where user_id = 1; delete from memberships where user_id = 7;
         update memberships set role = 'viewer' where user_id = 8; update invitations set accepted_by = 8 where token_hash = 'used';
         update users set password = 'new' where id = 1; update users set workshop_id = null where id = 7");
@@ -246,6 +249,8 @@ it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars
         ->and($all('select token_hash from sign_ins'))
         ->toBe(['stays'])
         ->and($all('select token from personal_access_tokens'))
+        ->toBe(['stays'])
+        ->and($all('select credential from passkeys'))
         ->toBe(['stays'])
         ->and($all('select calendar_hash from memberships'))
         ->toBe([null, null])

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\People;
 
 use App\Actions\People\RegisterOwner;
 use App\Http\Controllers\Controller;
+use App\People\Passkeys;
 use App\People\Passwords;
 use App\People\SignIns;
 use Illuminate\Http\RedirectResponse;
@@ -16,11 +17,14 @@ use Inertia\Response;
 
 final class SessionController extends Controller
 {
-    public function create(): Response|RedirectResponse
+    public function create(Request $request): Response|RedirectResponse
     {
         return RegisterOwner::isOpen() && !config('dripel.demo')
             ? redirect()->route('register')
-            : Inertia::render('People/SignIn', ['demo' => config()->boolean('dripel.demo')]);
+            : Inertia::render('People/SignIn', [
+                'demo' => config()->boolean('dripel.demo'),
+                'passkeys' => Passkeys::offered($request),
+            ]);
     }
 
     public function store(Request $request, Passwords $passwords, SignIns $signIns): RedirectResponse

@@ -2,12 +2,22 @@
 import { router, useForm } from '@inertiajs/vue3'
 import DoorFrame from '@/components/layout/DoorFrame.vue'
 import { onMounted, ref } from 'vue'
+import { mayHavePasskeys, signInByPasskey } from '@/composables/passkeys'
 import { t } from '@/composables/useText'
 import { leaveNothing } from '@/offline/wipe'
 
-defineProps<{ demo: boolean }>()
+defineProps<{ demo: boolean; passkeys: boolean }>()
 const form = useForm({ email: '', password: '' })
 const unsent = ref(0)
+const asking = ref(false)
+const problem = ref('')
+async function byPasskey(): Promise<void> {
+  asking.value = true
+  const outcome = await signInByPasskey()
+  asking.value = false
+  problem.value = outcome.ok ? '' : outcome.text
+  if (outcome.ok) router.visit('/')
+}
 onMounted(async () => (unsent.value = await leaveNothing()))
 </script>
 
@@ -38,6 +48,10 @@ onMounted(async () => (unsent.value = await leaveNothing()))
         :error-messages="form.errors.password"
         name="password" />
       <v-btn type="submit" :loading="form.processing" data-test="submit">{{ t('people.sign_in') }}</v-btn>
+      <v-btn v-if="passkeys && mayHavePasskeys()" :loading="asking" data-test="by-passkey" @click="byPasskey">{{
+        t('passkeys.sign_in')
+      }}</v-btn>
+      <p v-if="problem" class="ember" role="alert">{{ problem }}</p>
       <p class="muted small">{{ t('people.forgot') }}</p>
     </form>
   </DoorFrame>

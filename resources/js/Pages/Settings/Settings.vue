@@ -155,7 +155,13 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
           </div>
         </fieldset>
       </form>
-      <PeoplePanel v-if="part === 'people'" class="narrow" :people="people" :invitations="invitations" :devices="devices" />
+      <PeoplePanel
+        v-if="part === 'people'"
+        class="narrow"
+        :people="people"
+        :invitations="invitations"
+        :devices="devices"
+        :passkeys="passkeys" />
       <KeepPanel v-if="part === 'keep' && here.mayWrite" class="narrow" :tables="tables" :backup="backup" />
       <ThisDevice v-if="part === 'device'" class="narrow" :lan="lan" />
     </div>

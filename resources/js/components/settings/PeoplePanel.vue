@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { router, useForm, usePage } from '@inertiajs/vue3'
 import { ref } from 'vue'
+import PasskeyList from './PasskeyList.vue'
 import PasswordForm from './PasswordForm.vue'
 import { confirmed } from '@/composables/useConfirmed'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
-import type { PersonView } from '@/types/server'
+import type { PasskeysView, PersonView } from '@/types/server'
 
 /** Who is in the workshop, as what, and on which devices; the owner invites, changes roles, hands over. */
 defineProps<{
   people: PersonView[]
   invitations: { id: number; role: string; until: string }[]
+  passkeys: PasskeysView | null
   devices: { id: number; phone: boolean; here: boolean; address: string; seen: string }[]
 }>()
 const here = useHere()
@@ -92,6 +94,7 @@ const problem = () => (page.props.errors as Record<string, string>).role
       </template>
     </template>
     <PasswordForm v-if="!here.demo" />
+    <PasskeyList v-if="passkeys" :passkeys="passkeys" />
     <h2 class="open">{{ t('people_panel.devices') }}</h2>
     <ul>
       <li v-for="device in devices" :key="device.id" class="device" data-test="device">
