@@ -7,6 +7,7 @@ namespace App\Logbook;
 use App\Models\Chain;
 use App\Models\Workshop;
 use App\Support\AppClock;
+use Closure;
 use DateTimeZone;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
@@ -42,7 +43,13 @@ final class ReadBook
 
     public function __invoke(Workshop $workshop): Book
     {
-        return $this->read["{$workshop->id} {$workshop->revision}"] ??= $this->read($workshop, $this->rides($workshop));
+        return $this->read["{$workshop->id} {$workshop->revision}"] ??= $this->read($workshop, fn() => $this->rides($workshop));
+    }
+
+    /** Before anything is written: what was read and not yet looked at stays what it was. */
+    public function settle(): void
+    {
+        array_walk($this->read, fn(Book $book) => $book->rides());
     }
 
     /** After anything was written, or tried: a revision may mean another logbook now. */
@@ -72,8 +79,8 @@ final class ReadBook
         );
     }
 
-    /** @param list<Ride> $rides */
-    private function read(Workshop $workshop, array $rides): Book
+    /** @param list<Ride>|Closure(): list<Ride> $rides */
+    private function read(Workshop $workshop, array|Closure $rides): Book
     {
         return new Book(
             self::ids($workshop, DB::table('bikes')),

@@ -13,10 +13,13 @@ use App\Support\CacheMemo;
 use App\Support\CurrentWorkshop;
 use App\Support\DatabaseFile;
 use App\Text\UnitTranslator;
+use App\Wear\ReadWear;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
@@ -42,12 +45,17 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(CurrentWorkshop::class);
         $this->app->scoped(ReadBook::class);
         $this->app->scoped(ReadBaths::class);
+        $this->app->scoped(ReadWear::class);
         $this->app->scoped(CacheMemo::class);
     }
 
     public function boot(): void
     {
         $this->app->terminating(fn() => $this->app->resolved(CacheMemo::class) && $this->app->make(CacheMemo::class)->keep());
+        Event::listen(
+            TransactionBeginning::class,
+            fn() => $this->app->resolved(ReadBook::class) && $this->app->make(ReadBook::class)->settle(),
+        );
         Auth::provider('remembered', fn() => $this->app->make(RememberedUsers::class));
         // The worker ends with the file that it opened, and is started anew (bin/start).
         if ($this->app->runningInConsole()) {

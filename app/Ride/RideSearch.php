@@ -21,7 +21,7 @@ final readonly class RideSearch
         $rides = match (true) {
             $search->chainId !== null => $this->book->history($search->chainId)->rides,
             $search->bikeId !== null => $this->book->ridesOf($search->bikeId),
-            default => $this->book->rides,
+            default => $this->book->rides(),
         };
         $rides = array_values(array_filter($rides, fn(Ride $ride) => $this->wanted($ride, $search)));
 

@@ -27,6 +27,8 @@ final class Quantities
     /** @var array<string, IntlDateFormatter> */
     private array $dateFormatters = [];
 
+    private ?NumberFormatter $moneyFormatter = null;
+
     public function __construct(
         public readonly Units $units,
         public readonly DateTimeZone $zone,
@@ -196,10 +198,12 @@ final class Quantities
 
     private function moneyFormatter(): NumberFormatter
     {
-        $formatter = new NumberFormatter($this->language, NumberFormatter::CURRENCY);
-        $formatter->setTextAttribute(NumberFormatter::CURRENCY_CODE, $this->units->currency);
+        if ($this->moneyFormatter === null) {
+            $this->moneyFormatter = new NumberFormatter($this->language, NumberFormatter::CURRENCY);
+            $this->moneyFormatter->setTextAttribute(NumberFormatter::CURRENCY_CODE, $this->units->currency);
+        }
 
-        return $formatter;
+        return $this->moneyFormatter;
     }
 
     private function formatter(int $decimals): NumberFormatter

@@ -12,9 +12,16 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Wear\WorkshopWear;
 
 /** The wear of all chains of a workshop, with what was worked out before. */
-final readonly class ReadWear
+final class ReadWear
 {
-    public function __construct(private ReadBook $readBook, private AppClock $clock, private CacheMemo $memo) {}
+    /** The last that was asked for: several parts of a page go by the same. */
+    private ?WorkshopWear $wear = null;
+
+    private ?Book $book = null;
+
+    private int $atS = 0;
+
+    public function __construct(private readonly ReadBook $readBook, private readonly AppClock $clock, private readonly CacheMemo $memo) {}
 
     public function __invoke(Workshop $workshop, ?int $atS = null): WorkshopWear
     {
@@ -23,6 +30,10 @@ final readonly class ReadWear
 
     public function of(Book $book, int $nowS): WorkshopWear
     {
-        return new WorkshopWear($book, $nowS, $this->memo);
+        if ($this->wear === null || $this->book !== $book || $this->atS !== $nowS) {
+            [$this->book, $this->atS, $this->wear] = [$book, $nowS, new WorkshopWear($book, $nowS, $this->memo)];
+        }
+
+        return $this->wear;
     }
 }

@@ -13,6 +13,7 @@ use App\Models\Jar;
 use App\Models\Membership;
 use App\Models\Opening;
 use App\Models\Part;
+use App\Models\Passkey;
 use App\Models\Pot;
 use App\Models\Price;
 use App\Models\Protocol;
@@ -155,6 +156,15 @@ function furnish(Bench $bench): array
         'job' => $job,
         'device' => Device::query()->in($bench->workshop)->sole()->id,
         'signIn' => $bench->signIn()->id,
+        'passkey' => Passkey::query()->create([
+            'user_id' => $bench->owner->id,
+            'credential' => "of {$bench->owner->id}",
+            'public_key' => '',
+            'counter' => 0,
+            'host' => 'localhost',
+            'phone' => true,
+            'added_at' => 1,
+        ])->id,
         'pot' => Pot::query()->in($bench->workshop)->sole()->id,
         'price' => Price::query()->in($bench->workshop)->sole()->id,
         'instrument' => Instrument::query()->in($bench->workshop)->sole()->id,

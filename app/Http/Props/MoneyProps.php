@@ -18,14 +18,13 @@ use App\Text\Translators;
 use App\Wear\ReadWear;
 use Dripel\Core\Cost\ChainLife;
 use Dripel\Core\Cost\CostPoint;
-use Dripel\Core\Cost\Expense;
+use Dripel\Core\Cost\CostSum;
 use Dripel\Core\Cost\PlainDrip;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\WorkDone;
 use Dripel\Core\Cost\WorkshopCosts;
 use Dripel\Core\Interval\IntervalEconomyInput;
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PlanTerms;
 
@@ -95,56 +94,36 @@ final readonly class MoneyProps
         $costs = ($this->readCosts)($workshop);
         $plain = $this->plain($workshop, $book, $translator->nowS);
         $chart = $this->chart($translator, $costs, $plain);
-        $row = fn(string $name, callable $which, ?callable $ridden = null): array => $this->row(
-            $translator,
-            $name,
-            $costs,
-            $which,
-            $ridden ?? fn() => false,
-        );
+        $byBike = $costs->byBike($book->bikeIds);
+        $besideChains = $costs->besideChains();
+        $years = $costs->byYear();
 
         return [
             'kinds' => array_map(fn(string $kind) => $translator->say("ui.money.kind.{$kind}"), array_keys(self::KINDS)),
-            'all' => $row($translator->say('ui.money.all'), fn() => true, fn() => true),
+            'all' => $this->row($translator, $translator->say('ui.money.all'), $costs->sum()),
             'years' => array_map(
-                fn(int $year) => $row(
-                    (string) $year,
-                    fn(Expense $one) => $costs->yearOf($one) === $year,
-                    fn(Ride $ride) => $costs->yearOf($ride) === $year,
-                ),
-                $costs->years(),
+                fn(int $year, CostSum $sum) => $this->row($translator, (string) $year, $sum),
+                array_keys($years),
+                array_values($years),
             ),
             'bikes' => [
                 ...array_map(
-                    fn(int $id) => $row(
-                        $translator->names->bike($id),
-                        fn(Expense $one) => $one->bikeId === $id,
-                        fn(Ride $ride) => $ride->bikeId === $id,
-                    ),
+                    fn(int $id) => $this->row($translator, $translator->names->bike($id), $byBike[$id] ?? new CostSum()),
                     $book->bikeIds,
                 ),
                 // What is for all bikes was not used up by the km that are on none.
-                ['per' => '–'] +
-                $row(
-                    $translator->say('ui.money.common'),
-                    fn(Expense $one) => !in_array($one->bikeId, $book->bikeIds, true),
-                    fn(Ride $ride) => !in_array($ride->bikeId, $book->bikeIds, true),
-                ),
+                ['per' => '–'] + $this->row($translator, $translator->say('ui.money.common'), $byBike[0] ?? new CostSum()),
             ],
             'chains' => $this->chains($book, $translator, $costs, $sort ?: '-km'),
             'sort' => $sort ?: '-km',
             'beside' => [
                 [
                     'name' => $translator->say('ui.money.kind.parts'),
-                    'total' => $translator->quantities->money(
-                        $costs->minor(fn(Expense $one) => $one->chainId === null && in_array($one->supply, self::KINDS['parts'], true)),
-                    ),
+                    'total' => $translator->quantities->money($besideChains->minor(self::KINDS['parts'])),
                 ],
                 [
                     'name' => $translator->say('ui.money.beside'),
-                    'total' => $translator->quantities->money(
-                        $costs->minor(fn(Expense $one) => $one->chainId === null && !in_array($one->supply, self::KINDS['parts'], true)),
-                    ),
+                    'total' => $translator->quantities->money($besideChains->minor() - $besideChains->minor(self::KINDS['parts'])),
                 ],
             ],
             'unpriced' => (new StripWords($translator))->unpriced($costs->unpriced($chart === null ? [] : $plain->unpriced)),
@@ -170,7 +149,7 @@ final readonly class MoneyProps
         $order = new SortOrder($sort);
         $key = fn(array $one): string|float => match ($order->column) {
             'name' => $translator->names->fullChain($one[0]),
-            'total' => (float) $costs->minor(fn(Expense $expense) => $expense->chainId === $one[0]),
+            'total' => (float) $costs->forChain($one[0])->minor(),
             'per' => (float) $one[1]->per1000KmMinor(),
             default => $one[1]->km->km,
         };
@@ -180,7 +159,7 @@ final readonly class MoneyProps
                 'id' => $one[0],
                 'name' => $translator->names->fullChain($one[0]),
                 'km' => $translator->quantities->ridden($one[1]->km),
-                'total' => $translator->quantities->money($costs->minor(fn(Expense $expense) => $expense->chainId === $one[0])),
+                'total' => $translator->quantities->money($costs->forChain($one[0])->minor()),
                 'used' => $one[1]->cameUsed,
                 'per' => $this->money($translator, $one[1]->per1000KmMinor()),
             ],
@@ -231,27 +210,19 @@ final readonly class MoneyProps
         ];
     }
 
-    /**
-     * @param callable(Expense): bool $which
-     * @param callable(Ride): bool $ridden
-     *
-     * @return MoneyRow
-     */
-    private function row(Translator $translator, string $name, WorkshopCosts $costs, callable $which, callable $ridden): array
+    /** @return MoneyRow */
+    private function row(Translator $translator, string $name, CostSum $sum): array
     {
-        $total = $costs->minor($which);
-        $km = $costs->km($ridden);
-
         return [
             'name' => $name,
-            'kinds' => array_map(function (array $supplies) use ($translator, $costs, $which): string {
-                $minor = $costs->minor(fn(Expense $one) => in_array($one->supply, $supplies, true) && $which($one));
+            'kinds' => array_map(function (array $supplies) use ($translator, $sum): string {
+                $minor = $sum->minor($supplies);
 
                 return $minor > 0 ? $translator->quantities->money($minor) : '–';
             }, array_values(self::KINDS)),
-            'total' => $translator->quantities->money($total),
-            'km' => $translator->quantities->distance($km),
-            'per' => $this->money($translator, WorkshopCosts::per1000Km($total, $km)),
+            'total' => $translator->quantities->money($sum->minor()),
+            'km' => $translator->quantities->distance($sum->km),
+            'per' => $this->money($translator, $sum->per1000Km()),
         ];
     }
 

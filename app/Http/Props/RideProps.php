@@ -79,13 +79,13 @@ final readonly class RideProps
     public function all(Workshop $workshop, ListSearch $search): array
     {
         $rides = (new RideSearch($this->book, $this->translator))($search);
-        $ofStrip = array_reverse($search->bikeId === null ? $this->book->rides : $this->book->ridesOf($search->bikeId));
+        $ofStrip = array_reverse($search->bikeId === null ? $this->book->rides() : $this->book->ridesOf($search->bikeId));
 
         return [
             'strip' => $this->strip($ofStrip),
             'rides' => array_map($this->ride(...), array_slice($rides, ($search->page - 1) * self::PAGE, self::PAGE)),
             'found' => $this->found($rides, $search),
-            'months' => $this->translator->months(array_map(fn(Ride $ride) => $ride->moment->unixS, array_reverse($this->book->rides))),
+            'months' => $this->translator->months(array_map(fn(Ride $ride) => $ride->moment->unixS, array_reverse($this->book->rides()))),
             'chains' => array_map(
                 fn(int $id) => ['value' => $id, 'title' => $this->translator->names->fullChain($id)],
                 $this->book->chainIds,

@@ -74,7 +74,7 @@ final readonly class TracksProps
         $names = array_combine($this->book->bikeIds, array_map($this->translator->names->bike(...), $this->book->bikeIds));
         $which = new WhichBike($this->book, $names);
         $likely = new LikelyCondition($this->book);
-        $alike = new AlikeRide($this->book->rides, $this->translator->zone());
+        $alike = new AlikeRide($this->book->rides(), $this->translator->zone());
         // Of two alike the one that came first goes before its copy: ids rise with time.
         $tracks = Track::query()->in($workshop)->orderBy('start')->orderBy('id')->get();
         /** @var array<string, int|null> $logged */

@@ -61,7 +61,11 @@ final readonly class ChainLife
             return LocalDay::named($bought, $book->settings->zone())->startS();
         }
         $history = $book->history($chainId)->until($nowS);
-        $seen = array_map(fn(Entry $entry) => $entry->moment->unixS, [...$history->events, ...$history->rides]);
+        // Both are in order.
+        $seen = array_map(fn(Entry $entry) => $entry->moment->unixS, [
+            ...array_slice($history->events, 0, 1),
+            ...array_slice($history->rides, 0, 1),
+        ]);
 
         return $seen === [] ? null : min($seen);
     }

@@ -25,10 +25,11 @@ use Dripel\Core\Strip\SolventBought;
  */
 final readonly class WorkshopCosts
 {
-    private const KM = 1000.0;
-
     /** @var array<int, int> by year the instant that it begins at: the calendar is asked once a year, not once a ride */
     private array $yearStarts;
+
+    /** @var array<int, list<Expense>> by chain */
+    private array $byChain;
 
     /**
      * @param list<Expense> $expenses in order of time
@@ -43,6 +44,11 @@ final readonly class WorkshopCosts
             $starts[$one] = LocalDay::named("{$one}-01-01", $zone)->startS();
         }
         $this->yearStarts = $starts;
+        $byChain = [];
+        foreach ($expenses as $one) {
+            $one->chainId === null || ($byChain[$one->chainId][] = $one);
+        }
+        $this->byChain = $byChain;
     }
 
     /** @param list<SolventBought> $solvents */
@@ -109,17 +115,90 @@ final readonly class WorkshopCosts
 
         return new self(
             $expenses,
-            array_values(array_filter($book->rides, fn(Ride $ride) => $ride->moment->unixS <= $nowS)),
+            array_values(array_filter($book->rides(), fn(Ride $ride) => $ride->moment->unixS <= $nowS)),
             $settings->zone(),
         );
     }
 
-    /** @param callable(Expense): bool $which */
-    public function minor(?callable $which = null): int
+    /** All of it. */
+    public function sum(): CostSum
     {
-        return array_sum(
-            array_map(fn(Expense $one) => $one->minor ?? 0, $which === null ? $this->expenses : array_filter($this->expenses, $which)),
+        return self::sumOf($this->expenses, $this->rides);
+    }
+
+    /** @return array<int, CostSum> by year, the last first: those in which something was used up or ridden */
+    public function byYear(): array
+    {
+        $years = self::grouped($this->expenses, $this->rides, $this->yearOf(...));
+        krsort($years);
+
+        return $years;
+    }
+
+    /**
+     * @param list<int> $bikeIds
+     *
+     * @return array<int, CostSum> by bike; 0: what is for none of these
+     */
+    public function byBike(array $bikeIds): array
+    {
+        $known = array_fill_keys($bikeIds, true);
+
+        return self::grouped(
+            $this->expenses,
+            $this->rides,
+            fn(Expense|Ride $one): int => $one->bikeId !== null && isset($known[$one->bikeId]) ? $one->bikeId : 0,
         );
+    }
+
+    /** What was put on one chain. */
+    public function forChain(int $chainId): CostSum
+    {
+        return self::sumOf($this->byChain[$chainId] ?? [], []);
+    }
+
+    /** What was put on none. */
+    public function besideChains(): CostSum
+    {
+        return self::sumOf(array_filter($this->expenses, fn(Expense $one) => $one->chainId === null), []);
+    }
+
+    /**
+     * @param list<Expense> $expenses
+     * @param list<Ride> $rides
+     * @param callable(Expense|Ride): int $key
+     *
+     * @return array<int, CostSum>
+     */
+    private static function grouped(array $expenses, array $rides, callable $key): array
+    {
+        [$paid, $ridden] = [[], []];
+        foreach ($expenses as $one) {
+            $paid[$key($one)][] = $one;
+        }
+        foreach ($rides as $ride) {
+            $ridden[$key($ride)][] = $ride;
+        }
+        $sums = [];
+        foreach (array_keys($paid + $ridden) as $group) {
+            $sums[$group] = self::sumOf($paid[$group] ?? [], $ridden[$group] ?? []);
+        }
+
+        return $sums;
+    }
+
+    /**
+     * @param array<Expense> $expenses
+     * @param list<Ride> $rides
+     */
+    private static function sumOf(array $expenses, array $rides): CostSum
+    {
+        $minor = [];
+        foreach ($expenses as $one) {
+            $minor[$one->supply->value] = ($minor[$one->supply->value] ?? 0) + ($one->minor ?? 0);
+        }
+
+        return new CostSum($minor, (float) array_sum(array_map(fn(Ride $ride) => $ride->km, $rides)));
     }
 
     /**
@@ -129,19 +208,11 @@ final readonly class WorkshopCosts
      */
     public function ofChain(int $chainId, array $supplies): ?int
     {
-        $found = array_filter($this->expenses, fn(Expense $one) => $one->chainId === $chainId && in_array($one->supply, $supplies, true));
+        $found = array_filter($this->byChain[$chainId] ?? [], fn(Expense $one) => in_array($one->supply, $supplies, true));
 
         return array_filter($found, fn(Expense $one) => $one->minor === null) !== []
             ? null
             : array_sum(array_map(fn(Expense $one) => (int) $one->minor, $found));
-    }
-
-    /** @param callable(Ride): bool $which */
-    public function km(?callable $which = null): float
-    {
-        return (float) array_sum(
-            array_map(fn(Ride $ride) => $ride->km, $which === null ? $this->rides : array_filter($this->rides, $which)),
-        );
     }
 
     /** @return array<string, int> minor units by month, YYYY-MM, from the first that something was paid in to the last; none left out */
@@ -165,13 +236,7 @@ final readonly class WorkshopCosts
         return $months;
     }
 
-    /** Null where nothing was ridden, or nothing was paid. */
-    public static function per1000Km(int $minor, float $km): ?float
-    {
-        return $km > 0.0 && $minor > 0 ? (self::KM * $minor) / $km : null;
-    }
-
-    public function yearOf(Entry|Expense $one): int
+    private function yearOf(Entry|Expense $one): int
     {
         $atS = $one instanceof Expense ? $one->atS : $one->moment->unixS;
         $year = (int) array_key_last($this->yearStarts);
@@ -183,15 +248,6 @@ final readonly class WorkshopCosts
         }
 
         return $year;
-    }
-
-    /** @return list<int> in which something was used up or ridden, the last first */
-    public function years(): array
-    {
-        $years = array_unique(array_map($this->yearOf(...), [...$this->expenses, ...$this->rides]));
-        rsort($years);
-
-        return $years;
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
+use Closure;
 use LogicException;
 
 /** The logbook of a workshop: what happened, and what follows from it. Nothing here is ever stored. */
@@ -11,12 +12,21 @@ final class Book
 {
     public readonly Fittings $fittings;
 
-    /** @var array<int, list<Ride>> by bike, in order */
-    private array $ridesByBike = [];
+    /** @var list<Ride>|null what was logged, once it was asked for */
+    private ?array $loggedRides = null;
+
+    /** @var list<Ride>|null */
+    private ?array $rides = null;
+
+    /** @var array<int, list<Ride>>|null by bike, in order; 0: of none yet */
+    private ?array $ridesByBike = null;
 
     private ?Histories $histories = null;
 
     private ?BookTerms $terms = null;
+
+    /** @var array<int, array<int, ChainState>> by instant and chain: all that is drawn and planned at one instant asks for the same */
+    private array $states = [];
 
     /** @var array<string, Fittings> by slot */
     private array $fittingsBySlot = [];
@@ -24,17 +34,11 @@ final class Book
     /** @var array<int, int> when each part went out of use */
     private readonly array $retiredS;
 
-    /** @var list<Ride> in order, those that were filled in among them */
-    public readonly array $rides;
-
-    /** @var list<Ride> that nobody gave a bike yet, in order */
-    public readonly array $ridesWithoutBike;
-
     /**
      * @param list<int> $bikeIds in the order in which they are shown
      * @param list<int> $chainIds likewise
      * @param list<Fitting> $fittingEntries
-     * @param list<Ride> $logged
+     * @param list<Ride>|Closure(): list<Ride> $logged read when they are first asked for: they are many, and much does without
      * @param list<Event> $events
      * @param list<Part> $parts
      */
@@ -43,7 +47,7 @@ final class Book
         public readonly array $chainIds,
         public readonly Settings $settings,
         private readonly array $fittingEntries,
-        private readonly array $logged,
+        private readonly array|Closure $logged,
         private readonly array $events,
         public readonly ?FillIn $fillIn = null,
         public readonly array $parts = [],
@@ -55,16 +59,37 @@ final class Book
         }
         $this->retiredS = $retiredS;
         $this->fittings = $this->fittingsOf(Slot::Chain);
-        $this->rides = InOrder::of([...$logged, ...$fillIn?->rides($logged) ?? []]);
-        $open = [];
-        foreach ($this->rides as $ride) {
-            if ($ride->bikeId === null) {
-                $open[] = $ride;
-            } else {
-                $this->ridesByBike[$ride->bikeId][] = $ride;
+    }
+
+    /** @return list<Ride> in order, those that were filled in among them */
+    public function rides(): array
+    {
+        return $this->rides ??= InOrder::of([...$this->logged(), ...$this->fillIn?->rides($this->logged()) ?? []]);
+    }
+
+    /** @return list<Ride> */
+    private function logged(): array
+    {
+        return $this->loggedRides ??= $this->logged instanceof Closure ? ($this->logged)() : $this->logged;
+    }
+
+    /** @return array<int, list<Ride>> by bike, in order; 0: of none yet */
+    private function ridesByBike(): array
+    {
+        if ($this->ridesByBike === null) {
+            $this->ridesByBike = [];
+            foreach ($this->rides() as $ride) {
+                $this->ridesByBike[$ride->bikeId ?? 0][] = $ride;
             }
         }
-        $this->ridesWithoutBike = $open;
+
+        return $this->ridesByBike;
+    }
+
+    /** @return list<Ride> that nobody gave a bike yet, in order */
+    public function ridesWithoutBike(): array
+    {
+        return $this->ridesByBike()[0] ?? [];
     }
 
     /** What was in one slot of which bike, and when. */
@@ -81,7 +106,7 @@ final class Book
     {
         $fillIn = $this->fillIn ?? throw new LogicException('A logbook without days to fill in.');
 
-        return $fillIn->shareOf($estimate, $this->logged);
+        return $fillIn->shareOf($estimate, $this->logged());
     }
 
     /** @return list<TopUp> of all chains, in order */
@@ -133,7 +158,7 @@ final class Book
             $this->chainIds,
             $this->settings,
             $this->fittingEntries,
-            [...$this->logged, $ride],
+            [...$this->logged(), $ride],
             $this->events,
             $this->fillIn,
             $this->parts,
@@ -154,7 +179,7 @@ final class Book
             $this->chainIds,
             $this->settings,
             [...$this->fittingEntries, ...$fittings],
-            [...$this->logged, ...$rides],
+            [...$this->logged(), ...$rides],
             [...$this->events, ...$events],
             $this->fillIn,
             $this->parts,
@@ -163,7 +188,15 @@ final class Book
 
     public function chain(int $chainId, int $nowS): ChainState
     {
-        return ChainState::derive($this->history($chainId), $this->terms()->ofChain($chainId, $nowS), $this->settings, $nowS);
+        // This instant and the one before it: a process that watches asks at ever later ones.
+        isset($this->states[$nowS]) || ($this->states = array_slice($this->states, -1, null, true) + [$nowS => []]);
+
+        return $this->states[$nowS][$chainId] ??= ChainState::derive(
+            $this->history($chainId),
+            $this->terms()->ofChain($chainId, $nowS),
+            $this->settings,
+            $nowS,
+        );
     }
 
     public function history(int $chainId): ChainHistory
@@ -179,7 +212,7 @@ final class Book
     /** @return list<Ride> of one bike, in order */
     public function ridesOf(int $bikeId): array
     {
-        return $this->ridesByBike[$bikeId] ?? [];
+        return $this->ridesByBike()[$bikeId] ?? [];
     }
 
     /** @return list<Ride> that no chain was on the bike for */
@@ -229,6 +262,6 @@ final class Book
 
     private function histories(): Histories
     {
-        return $this->histories ??= new Histories($this->ridesByBike, $this->events, $this->fittings);
+        return $this->histories ??= new Histories(array_diff_key($this->ridesByBike(), [0 => true]), $this->events, $this->fittings);
     }
 }

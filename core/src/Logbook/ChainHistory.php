@@ -5,19 +5,33 @@ declare(strict_types=1);
 namespace Dripel\Core\Logbook;
 
 /** Everything that happened to one chain, in the order of the logbook. */
-final readonly class ChainHistory
+final class ChainHistory
 {
+    /** @var array<class-string<Entry>, Entry|null> found once: each figure of a chain asks for the same few */
+    private array $last = [];
+
+    /** @var list<float>|null km by how many of the rides are counted */
+    private ?array $sums = null;
+
+    /** @var list<float>|null the same, of those after its opening only */
+    private ?array $sumsSinceOpening = null;
+
     /**
      * @param list<Ride> $rides
      * @param list<Event> $events
      */
-    public function __construct(public int $chainId, public array $rides, public array $events) {}
+    public function __construct(public readonly int $chainId, public readonly array $rides, public readonly array $events) {}
 
     /** The part of it that had happened by an instant, that instant included; what is known only by its day, once the day began. */
     public function until(int $atS): self
     {
         $past = fn(Entry $entry) => $entry->moment->unixS - ($entry->moment->precision === Precision::Day ? 86399 : 0) <= $atS;
         $lastRide = $this->rides[count($this->rides) - 1] ?? null;
+        $lastEvent = $this->events[count($this->events) - 1] ?? null;
+        // Mostly all of it is past.
+        if (($lastRide->moment->unixS ?? $atS) <= $atS && ($lastEvent->moment->unixS ?? $atS) <= $atS) {
+            return $this;
+        }
 
         return new self(
             $this->chainId,
@@ -35,13 +49,15 @@ final readonly class ChainHistory
      */
     public function last(string $class): ?Entry
     {
-        for ($i = count($this->events) - 1; $i >= 0; $i--) {
-            if ($this->events[$i] instanceof $class) {
-                return $this->events[$i];
+        if (!array_key_exists($class, $this->last)) {
+            $this->last[$class] = null;
+            for ($i = count($this->events) - 1; $i >= 0 && $this->last[$class] === null; $i--) {
+                $this->events[$i] instanceof $class && ($this->last[$class] = $this->events[$i]);
             }
         }
 
-        return null;
+        /** @var T|null */
+        return $this->last[$class];
     }
 
     /** @return list<Ride> */
@@ -71,31 +87,43 @@ final readonly class ChainHistory
     /** All its km: those it came with and those ridden since. */
     public function km(): Distance
     {
-        $opening = $this->last(Opening::class);
-        if ($opening === null) {
-            return new Distance($this->sum($this->rides));
-        }
-
-        return $opening->km === null
-            ? new Distance($this->sum($this->rides), false)
-            : new Distance($opening->km + $this->sum($this->ridesAfter($opening)));
+        return $this->kmOf(count($this->rides));
     }
 
     /** Its km at an entry; not whole where nobody knows what it had run by then. */
     public function kmBefore(Entry $entry): Distance
     {
         $opening = $this->last(Opening::class);
-        if ($opening !== null && Entry::compare($entry, $opening) < 0) {
-            return new Distance(0.0, false);
-        }
-        $rides = array_slice($this->rides, 0, $this->ridesUpTo($entry));
 
-        return (new self($this->chainId, $rides, $opening === null ? [] : [$opening]))->km();
+        return $opening !== null && Entry::compare($entry, $opening) < 0 ? new Distance(0.0, false) : $this->kmOf($this->ridesUpTo($entry));
     }
 
-    /** @param list<Ride> $rides */
-    private function sum(array $rides): float
+    /** Its km after so many of its rides. */
+    private function kmOf(int $rides): Distance
     {
-        return array_sum(array_map(fn(Ride $ride) => $ride->km, $rides));
+        $opening = $this->last(Opening::class);
+        if ($opening?->km === null) {
+            $this->sums ??= self::sums($this->rides, 0);
+
+            return new Distance($this->sums[$rides], $opening === null);
+        }
+        $this->sumsSinceOpening ??= self::sums($this->rides, $this->ridesUpTo($opening));
+
+        return new Distance($opening->km + $this->sumsSinceOpening[$rides]);
+    }
+
+    /**
+     * @param list<Ride> $rides
+     *
+     * @return list<float> the km of none of them, of the first, of the first two and so on; those before `$from` count nothing
+     */
+    private static function sums(array $rides, int $from): array
+    {
+        [$sums, $km] = [[0.0], 0.0];
+        foreach ($rides as $i => $ride) {
+            $sums[] = $km += $i < $from ? 0.0 : $ride->km;
+        }
+
+        return $sums;
     }
 }

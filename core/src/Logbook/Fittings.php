@@ -15,6 +15,9 @@ final readonly class Fittings
     /** @var array<int, list<Span>> by bike, in order of time */
     private array $spansByBike;
 
+    /** @var array<int, list<int>> the bikes that each was ever on, in the order of the above */
+    private array $bikesByComponent;
+
     /** @var list<Conflict> */
     public array $conflicts;
 
@@ -24,7 +27,7 @@ final readonly class Fittings
      */
     public function __construct(array $fittings, array $retiredS = [])
     {
-        usort($fittings, Entry::compare(...));
+        $fittings = InOrder::of($fittings);
         [$spans, $on, $conflicts] = [[], [], []];
         foreach ($fittings as $fitting) {
             foreach ($on as $bikeId => $earlier) {
@@ -59,6 +62,13 @@ final readonly class Fittings
                     ),
                     $spans,
                 );
+        $bikes = [];
+        foreach ($this->spansByBike as $bikeId => $ofBike) {
+            foreach (array_unique(array_map(fn(Span $span) => $span->componentId, $ofBike)) as $componentId) {
+                $bikes[$componentId][] = $bikeId;
+            }
+        }
+        $this->bikesByComponent = $bikes;
         $this->conflicts = $conflicts;
     }
 
@@ -71,13 +81,10 @@ final readonly class Fittings
     /** The bike that carries it at an instant, null if none. */
     public function bikeOf(int $componentId, int $atS): ?int
     {
-        foreach ($this->spansByBike as $bikeId => $_) {
-            if ($this->componentOn($bikeId, $atS) === $componentId) {
-                return $bikeId;
-            }
-        }
-
-        return null;
+        return array_find(
+            $this->bikesByComponent[$componentId] ?? [],
+            fn(int $bikeId) => $this->componentOn($bikeId, $atS) === $componentId,
+        );
     }
 
     public function spanAt(int $bikeId, int $atS): ?Span

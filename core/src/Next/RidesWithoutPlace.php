@@ -10,7 +10,7 @@ final readonly class RidesWithoutPlace implements NextSource
     public function items(NextInput $in): array
     {
         $items = [];
-        foreach ($in->book->ridesWithoutBike as $ride) {
+        foreach ($in->book->ridesWithoutBike() as $ride) {
             $items[] = new NextItem(NextKind::NoBike, null, [], $in->today->date, Verb::ChooseBike, rides: [$ride]);
         }
         $byBike = [];

@@ -45,8 +45,10 @@ final class ChainForecast
      * What wear.forecast takes of a chain by the house rule; null where its km are not known. What it was ridden on oil before its
      * first wax says nothing of how it wears on wax: only readings from its first coat on count then, and where its line begins is
      * left open.
+     *
+     * @param float|null $intervalKm where it was worked out already
      */
-    public static function input(Book $book, ChainState $chain): ?WearForecastInput
+    public static function input(Book $book, ChainState $chain, ?float $intervalKm = null): ?WearForecastInput
     {
         // Before it came, used, nobody counted.
         $opening = $book->history($chain->chainId)->last(Opening::class);
@@ -61,7 +63,11 @@ final class ChainForecast
                 $readings[] = self::reading($before->km, (new WearReading())($event->input()));
             }
         }
-        $prior = WearPrior::ofInterval($chain->terms->limitPct, self::intervalKm($book, $chain), $book->settings->lifeCurve());
+        $prior = WearPrior::ofInterval(
+            $chain->terms->limitPct,
+            $intervalKm ?? self::intervalKm($book, $chain),
+            $book->settings->lifeCurve(),
+        );
 
         return new WearForecastInput(
             $chain->terms->limitPct,
@@ -99,13 +105,10 @@ final class ChainForecast
             array_filter($history->events, fn(Entry $entry) => $entry instanceof Dip || ($drip && $entry instanceof TopUp)),
         );
         if (count($coats) > 1) {
-            $effective = fn(Entry $since): float => array_sum(
-                array_map(
-                    fn(Ride $ride) => $ride->km * $book->settings->factor($ride->condition, $ride->moment->unixS),
-                    $history->ridesAfter($since),
-                ),
-            );
-            $km = ($effective($coats[0]) - $effective($coats[count($coats) - 1])) / (count($coats) - 1);
+            $rides = $history->ridesAfter($coats[0]);
+            $ridden = array_slice($rides, 0, count($rides) - count($history->ridesAfter($coats[count($coats) - 1])));
+            $effective = array_map(fn(Ride $ride) => $ride->km * $book->settings->factor($ride->condition, $ride->moment->unixS), $ridden);
+            $km = array_sum($effective) / (count($coats) - 1);
 
             return min(self::LONGEST_KM, max(self::SHORTEST_KM, $asWax($km)));
         }

@@ -21,6 +21,9 @@ final class WorkshopWear
     /** @var array<int, ChainRate> by chain */
     private array $rates = [];
 
+    /** @var array<int, float> the interval that each is really waxed at, by chain */
+    private array $intervals = [];
+
     /** @var array<int, WearForecastInput|null> by the house rule, by chain */
     private array $inputs = [];
 
@@ -110,7 +113,7 @@ final class WorkshopWear
 
         return new ChainForecast(
             $input,
-            ChainForecast::intervalKm($this->book, $chain),
+            $this->intervalKm($chain),
             $this->memo->of('wear ' . self::key($input), fn() => (new WearForecast())($input)),
         );
     }
@@ -121,7 +124,17 @@ final class WorkshopWear
 
         return array_key_exists($id, $this->inputs)
             ? $this->inputs[$id]
-            : ($this->inputs[$id] = ChainForecast::input($this->book, is_int($chain) ? $this->book->chain($chain, $this->nowS) : $chain));
+            : ($this->inputs[$id] = $this->input(is_int($chain) ? $this->book->chain($chain, $this->nowS) : $chain));
+    }
+
+    private function input(ChainState $chain): ?WearForecastInput
+    {
+        return ChainForecast::input($this->book, $chain, $this->intervalKm($chain));
+    }
+
+    private function intervalKm(ChainState $chain): float
+    {
+        return $this->intervals[$chain->chainId] ??= ChainForecast::intervalKm($this->book, $chain);
     }
 
     /** What the readings of a chain say of its rate: nothing where they were all taken before its first wax. */

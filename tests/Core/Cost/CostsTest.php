@@ -11,6 +11,7 @@ use Dripel\Core\Bath\DipPickup;
 use Dripel\Core\Bath\Vessel;
 use Dripel\Core\Cost\ChainLife;
 use Dripel\Core\Cost\CostPoint;
+use Dripel\Core\Cost\CostSum;
 use Dripel\Core\Cost\Expense;
 use Dripel\Core\Cost\PlainDrip;
 use Dripel\Core\Cost\Price;
@@ -142,16 +143,23 @@ it('takes each thing at the price of its day, its own before that of the list, a
     ]);
     expect(array_column($costs->expenses, 'atS'))
         ->toBe(collect_sorted(array_column($costs->expenses, 'atS')))
-        ->and($costs->minor())
+        ->and($costs->sum()->minor())
         ->toBe(17 + 22 + 5500 + 4000 + 700 + 12 + 200 + 3000 + 40 + 57)
-        ->and($costs->minor(fn(Expense $one) => $one->bikeId === 2))
+        ->and($costs->byBike([1, 2])[2]->minor())
         ->toBe(17 + 3000 + 57)
-        ->and($costs->km())
+        ->and($costs->sum()->km)
         ->toBe(210.0)
-        ->and($costs->km(fn(Ride $ride) => $ride->bikeId === 1))
+        ->and($costs->byBike([1, 2])[1]->km)
         ->toBe(160.0)
-        ->and($costs->years())
-        ->toBe([2026, 2025])
+        // The ride of no bike, and the spirit that is for all of them.
+        ->and([$costs->byBike([1, 2])[0]->km, $costs->byBike([1, 2])[0]->minor()])
+        ->toBe([10.0, 200])
+        ->and($costs->besideChains()->minor([Supply::Cassette]))
+        ->toBe(5500)
+        ->and($costs->forChain(21)->minor())
+        ->toBe(17 + 3000 + 57)
+        ->and(array_map(fn(CostSum $sum) => $sum->km, $costs->byYear()))
+        ->toBe([2026 => 200.0, 2025 => 10.0])
         ->and($costs->unpriced([Supply::Acetone]))
         ->toBe([Supply::Acetone]);
 });
@@ -176,9 +184,9 @@ it('looks no further than its instant, and names what has no price instead of gu
         ->toEqualCanonicalizing([['chain', 4000], ['wax', 12], ['cassette', 5500], ['quick_link', 700], ['acetone', null]])
         ->and($costs->unpriced())
         ->toBe([Supply::Acetone])
-        ->and($costs->minor())
+        ->and($costs->sum()->minor())
         ->toBe(10_212)
-        ->and($costs->km())
+        ->and($costs->sum()->km)
         ->toBe(10.0);
     $later = WorkshopCosts::of(costly(), new PriceList([]), DipPickup::of([]), [], noon(13));
     expect(array_map(fn(Supply $one) => $one->value, $later->unpriced()))
@@ -195,10 +203,10 @@ it('looks no further than its instant, and names what has no price instead of gu
 
 it('counts money by the thousand kilometres only where there are both', function (): void {
     expect([
-        WorkshopCosts::per1000Km(500, 250.0),
-        WorkshopCosts::per1000Km(0, 250.0),
-        WorkshopCosts::per1000Km(500, 0.0),
-        WorkshopCosts::per1000Km(1, 1.0),
+        (new CostSum(['wax' => 500], 250.0))->per1000Km(),
+        (new CostSum([], 250.0))->per1000Km(),
+        (new CostSum(['wax' => 500]))->per1000Km(),
+        (new CostSum(['wax' => 1], 1.0))->per1000Km(),
     ])->toBe([2000.0, null, null, 1000.0]);
 });
 
@@ -211,11 +219,7 @@ it('puts a year where its local day is', function (): void {
         [new Ride(1, new Moment((int) gmmktime(23, 30, 0, 12, 31, 2025)), null, 5.0, null, Condition::Dry)],
         [],
     );
-    $costs = WorkshopCosts::of($book, new PriceList([]), DipPickup::of([]), [], noon(1));
-    expect($costs->years())
-        ->toBe([2026])
-        ->and($costs->yearOf(Expense::of((int) gmmktime(12, 0, 0, 6, 1, 2024), Supply::Wax, 1.0)))
-        ->toBe(2024);
+    expect(array_keys(WorkshopCosts::of($book, new PriceList([]), DipPickup::of([]), [], noon(1))->byYear()))->toBe([2026]);
 });
 
 it('adds up by month, from the first that something was paid in to the last, over the end of a year', function (): void {
@@ -303,7 +307,7 @@ it('adds up from the first ride in equal steps, beside plain drip', function ():
         ->toBe([
             [noon(15, 11, 2025), 0.0, 0.0],
             [(int) round((noon(15, 11, 2025) + noon(12)) / 2), 0.0, 0.0],
-            [noon(12), 200.0, (float) $costs->minor()],
+            [noon(12), 200.0, (float) $costs->sum()->minor()],
         ])
         // Bike 1: 160 km are one worn chain at 120 and 3 doses; bike 2: 40 km none.
         ->and($points[2]->plainMinor)

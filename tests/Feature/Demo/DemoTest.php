@@ -77,7 +77,7 @@ it('shows every state of a chain and everything Next can ask for, whatever day i
         ->not->toBeNull()
         ->and($book->conflicts())
         ->toBe([])
-        ->and($book->rides[0]->moment->unixS)
+        ->and($book->rides()[0]->moment->unixS)
         ->toBeLessThan($nowS - 400 * 86400)
         ->and(json_encode($props))
         ->not->toContain('next.')

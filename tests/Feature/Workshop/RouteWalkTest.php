@@ -17,7 +17,18 @@ use Tests\Feature\Bench;
 
 require_once __DIR__ . '/../furnish.php';
 
-const OWN_ACCOUNT = ['sign-out', 'sign-ins', 'sign-ins/{signIn}', 'push', 'push/key', 'calendar', 'password'];
+const OWN_ACCOUNT = [
+    'sign-out',
+    'sign-ins',
+    'sign-ins/{signIn}',
+    'passkeys',
+    'passkeys/new',
+    'passkeys/{passkey}',
+    'push',
+    'push/key',
+    'calendar',
+    'password',
+];
 
 /** Every form's fields, with ids where it takes some. @return array<string, mixed> */
 function formWith(array $ids): array
@@ -342,6 +353,7 @@ it('puts every row of every table into a workshop', function (): void {
         // Of a person, and of a browser of theirs.
         'sign_ins',
         'push_subscriptions',
+        'passkeys',
         // Of a device, which belongs to a workshop.
         'personal_access_tokens',
     ];
