@@ -1,14 +1,14 @@
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { gzipSync } from 'node:zlib'
+import { brotliCompressSync, gzipSync } from 'node:zlib'
 import vue from '@vitejs/plugin-vue'
 import laravel from 'laravel-vite-plugin'
 import { defineConfig, type Plugin } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 import vuetify from 'vite-plugin-vuetify'
 
-/** The server hands out files as they are; a compressed twin beside each lets it send less. */
+/** The server hands out files as they are; compressed twins beside each let it send less. */
 function compressedTwins(): Plugin {
   const walk = (folder: string): string[] =>
     readdirSync(folder).flatMap((name) => {
@@ -21,7 +21,10 @@ function compressedTwins(): Plugin {
     closeBundle() {
       walk('public/build')
         .filter((path) => /\.(js|css|svg|json)$/.test(path))
-        .forEach((path) => writeFileSync(`${path}.gz`, gzipSync(readFileSync(path), { level: 9 })))
+        .forEach((path) => {
+          writeFileSync(`${path}.gz`, gzipSync(readFileSync(path), { level: 9 }))
+          writeFileSync(`${path}.br`, brotliCompressSync(readFileSync(path)))
+        })
     },
   }
 }

@@ -6,6 +6,7 @@ declare(strict_types=1);
 return [
     'nav' => [
         'add' => 'Add an entry',
+        'under_way' => 'The page is on its way',
         'main' => 'Main',
         'shed' => 'Shed',
         'pot' => 'Pot',

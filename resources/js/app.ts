@@ -1,20 +1,22 @@
-import 'vuetify/styles'
+import 'vuetify/styles/core'
 import '@fontsource-variable/archivo/standard.css'
 import './theme/theme.css'
 import type { Page } from '@inertiajs/core'
 import { createInertiaApp, router } from '@inertiajs/vue3'
 import { createApp, h, type DefineComponent } from 'vue'
 import { pageCame } from './composables/nowHere'
+import { watchUnderWay } from './composables/underWay'
 import { startTheme } from './composables/useDayNight'
 import { keepPage } from './offline/pages'
 import { watchReach } from './offline/reach'
-import { colours, putColours } from './theme/tokens'
+import { putColours } from './theme/tokens'
 import { makeVuetify } from './theme/vuetify'
 
 // Pages without the machine; a browser that refuses it goes on without.
 if ('serviceWorker' in navigator) navigator.serviceWorker.register('/sw.js').catch(() => undefined)
 
 watchReach()
+watchUnderWay()
 /** A page has come: from the machine, or as this device kept it. */
 function came(page: Page): void {
   pageCame(page.props.kept || Date.now())
@@ -25,7 +27,7 @@ router.on('success', (event) => came(event.detail.page))
 putColours()
 void createInertiaApp({
   title: (title) => (title ? `${title} · Dripel` : 'Dripel'),
-  progress: { color: colours.day.amber, showSpinner: false, includeCSS: false },
+  progress: false,
   resolve: async (name) => {
     const pages = import.meta.glob<DefineComponent>('./Pages/**/*.vue', { import: 'default' })
     const load = pages[`./Pages/${name}.vue`]

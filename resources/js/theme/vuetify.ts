@@ -12,7 +12,7 @@ export function makeVuetify(theme: 'day' | 'night') {
     icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
     defaults: {
       global: { ripple: false },
-      VBtn: { variant: 'outlined', rounded: 'sm', elevation: 0, class: 'text-none' },
+      VBtn: { variant: 'outlined', rounded: 'sm', elevation: 0 },
       VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VTextarea: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },

@@ -183,7 +183,9 @@ class Page
     public function axe(): array
     {
         // A page is looked at once it is there: the bar over it tells that something is still on its way.
-        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $this->driver->findElements(By::cssSelector('#nprogress')) === []);
+        $this->driver
+            ->wait(self::PATIENCE_S, 50)
+            ->until(fn() => $this->driver->findElements(By::cssSelector('.progress[role=progressbar]')) === []);
         $this->settled();
         $this->driver->executeScript((string) file_get_contents(dirname(__DIR__, 3) . '/node_modules/axe-core/axe.min.js'));
 
@@ -196,8 +198,7 @@ class Page
             const why = (n) => n.any.concat(n.all, n.none).map((c) => c.message).join('; ').slice(0, 160)
             const node = (n) => `${n.html.slice(0, 140)} [${why(n)}]`
             const runOnly = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
-            // The bar of the page library may come at any moment; its role is its own.
-            axe.run({ include: [dialog ?? document], exclude: ['#nprogress'] }, { runOnly }).then((result) =>
+            axe.run({ include: [dialog ?? document] }, { runOnly }).then((result) =>
                 done(result.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map(node).join(' | ')}`)))
             JS
             ,

@@ -24,7 +24,7 @@ onMounted(async () => (unsent.value = await leaveNothing()))
 <template>
   <DoorFrame :title="t('people.sign_in')">
     <div v-if="demo" class="demo">
-      <v-btn variant="flat" color="primary" class="w-100" size="large" data-test="demo" @click="router.post('/demo')">{{
+      <v-btn variant="flat" color="primary" class="wide" size="large" data-test="demo" @click="router.post('/demo')">{{
         t('people.demo')
       }}</v-btn>
       <p class="muted small">{{ t('people.demo_text') }}</p>
@@ -60,6 +60,9 @@ onMounted(async () => (unsent.value = await leaveNothing()))
 <style scoped>
 p {
   margin: 6px 0 0;
+}
+.wide {
+  width: 100%;
 }
 .demo {
   padding-bottom: 14px;

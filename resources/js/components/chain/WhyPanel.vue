@@ -11,7 +11,7 @@ const shown = computed(() => props.why.find((other) => other.figure === figure.v
 
 <template>
   <v-dialog :model-value="shown !== null" max-width="640" aria-labelledby="why-title" @update:model-value="figure = null">
-    <v-card v-if="shown" class="pa-5" data-test="why" :data-value="shown.value">
+    <v-card v-if="shown" class="sheet" data-test="why" :data-value="shown.value">
       <h1 id="why-title">{{ shown.title }}</h1>
       <p class="formula">{{ shown.formula }}</p>
       <div class="scroll" tabindex="0" role="region" :aria-label="t('chain.input')">

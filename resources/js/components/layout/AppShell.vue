@@ -18,6 +18,7 @@ import ConfirmDialog from './ConfirmDialog.vue'
 import DoneBar from './DoneBar.vue'
 import KeptBar from './KeptBar.vue'
 import KeysDialog from './KeysDialog.vue'
+import PageProgress from './PageProgress.vue'
 import TermsNote from './TermsNote.vue'
 import ThumbBar from './ThumbBar.vue'
 import { useDayNight } from '@/composables/useDayNight'
@@ -93,6 +94,7 @@ useIntervalFn(() => void send(), SEND_EVERY_MS)
 <template>
   <Head :title="props.title" />
   <v-app>
+    <PageProgress />
     <a href="#content" class="skip">{{ t('nav.skip') }}</a>
     <header class="top">
       <Link href="/" class="mark" :aria-label="`Dripel, ${t('nav.shed')}`">

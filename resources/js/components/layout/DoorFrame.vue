@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Head } from '@inertiajs/vue3'
 import ChainRun from '@/components/chain/ChainRun.vue'
+import PageProgress from './PageProgress.vue'
 import { t } from '@/composables/useText'
 
 /** The pages before the door: sign-in, registration, invitation. */
@@ -10,6 +11,7 @@ defineProps<{ title: string }>()
 <template>
   <Head :title="title" />
   <v-app>
+    <PageProgress />
     <main class="door">
       <div class="brand">
         <svg width="30" height="43" viewBox="0 0 18 26" aria-hidden="true">

@@ -10,9 +10,9 @@ const enabled = useKeysEnabled()
 
 <template>
   <v-dialog v-model="open" max-width="380" aria-labelledby="keys-title">
-    <v-card class="pa-5">
+    <v-card class="sheet">
       <h1 id="keys-title">{{ t('keys.title') }}</h1>
-      <p v-if="!enabled" class="muted mt-2">{{ t('keys.off') }}</p>
+      <p v-if="!enabled" class="muted">{{ t('keys.off') }}</p>
       <KeyList />
       <div class="row">
         <v-btn autofocus @click="open = false">{{ t('verbs.close') }}</v-btn>
