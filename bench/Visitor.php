@@ -18,14 +18,30 @@ final readonly class Visitor
         $this->curl = curl_init() ?: throw new RuntimeException('curl');
         curl_setopt_array($this->curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_FOLLOWLOCATION => true]);
         $this->ask('/sign-in');
-        $token = '';
-        foreach ((array) curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
-            $fields = explode("\t", (string) $cookie);
-            $token = $fields[5] === 'XSRF-TOKEN' ? urldecode($fields[6]) : $token;
-        }
+        $token = urldecode($this->jar()['XSRF-TOKEN']);
         curl_setopt_array($this->curl, [CURLOPT_POST => true, CURLOPT_POSTFIELDS => '', CURLOPT_HTTPHEADER => ["X-XSRF-TOKEN: {$token}"]]);
         $this->ask('/demo');
         curl_setopt_array($this->curl, [CURLOPT_HTTPGET => true, CURLOPT_HTTPHEADER => []]);
+    }
+
+    /** What its browser sends with each request. */
+    public function cookies(): string
+    {
+        $jar = $this->jar();
+
+        return implode('; ', array_map(fn(string $name, string $value) => "{$name}={$value}", array_keys($jar), $jar));
+    }
+
+    /** @return array<string, string> */
+    private function jar(): array
+    {
+        $cookies = [];
+        foreach ((array) curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
+            $fields = explode("\t", (string) $cookie);
+            $cookies[$fields[5]] = $fields[6];
+        }
+
+        return $cookies;
     }
 
     /**
@@ -35,21 +51,15 @@ final readonly class Visitor
      */
     public function postAtOnce(array $forms): array
     {
-        $cookies = [];
-        foreach ((array) curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
-            $fields = explode("\t", (string) $cookie);
-            $cookies[$fields[5]] = $fields[6];
-        }
+        $token = urldecode($this->jar()['XSRF-TOKEN']);
         $together = curl_multi_init();
-        $all = array_map(function (array $form) use ($together, $cookies): CurlHandle {
+        $all = array_map(function (array $form) use ($together, $token): CurlHandle {
             $curl = curl_init($this->url . $form[0]) ?: throw new RuntimeException('curl');
             curl_setopt_array($curl, [
                 CURLOPT_RETURNTRANSFER => true,
                 CURLOPT_POSTFIELDS => http_build_query($form[1]),
-                CURLOPT_COOKIE =>
-                    'bench=1; ' .
-                    implode('; ', array_map(fn(string $name, string $value) => "{$name}={$value}", array_keys($cookies), $cookies)),
-                CURLOPT_HTTPHEADER => ['X-XSRF-TOKEN: ' . urldecode($cookies['XSRF-TOKEN'])],
+                CURLOPT_COOKIE => $this->cookies(),
+                CURLOPT_HTTPHEADER => ['X-XSRF-TOKEN: ' . $token],
             ]);
             curl_multi_add_handle($together, $curl);
 

@@ -64,7 +64,7 @@ final readonly class ReadPlan
             $atS,
             $zone,
             array_values(array_filter(array_map(fn(OpenJob $job) => $job->booked(), $jobs))),
-            $this->memo,
+            $this->memo->in($workshop),
         );
     }
 

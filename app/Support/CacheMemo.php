@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\Workshop;
 use Closure;
 use Dripel\Core\Maths\Memo;
 use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Support\Facades\DB;
 
-/** Keeps what was worked out from one request to the next: read at once, written at once at its end if there is more of it. */
+/**
+ * Keeps what was worked out for a workshop from one request to the next: read at once, written at once at its end if there is more of it.
+ * After an entry was made many pages ask for the same new figures at one moment: one request works them out, the others wait for it a while.
+ */
 final class CacheMemo implements Memo
 {
     /** Rises when a model means something else by the same input. */
@@ -17,6 +22,13 @@ final class CacheMemo implements Memo
     private const MOST = 400;
 
     private const DAYS = 30;
+
+    /** Longer than a page ever takes: who waited for so long works it out as well. */
+    private const PATIENCE_S = 2.0;
+
+    private const LOOK_US = 10_000;
+
+    private int $workshopId = 0;
 
     /** @var array<string, array<string, mixed>> by the first word of the key, then by the key: the newest last */
     private array $known = [];
@@ -27,13 +39,30 @@ final class CacheMemo implements Memo
     /** @var array<string, true> of which there is more than was kept */
     private array $grown = [];
 
+    /** @var resource|null held from the first thing that was not known to the end of the request */
+    private $turn = null;
+
     public function __construct(private readonly Repository $cache) {}
+
+    public function in(Workshop $workshop): self
+    {
+        if ($this->workshopId !== $workshop->id) {
+            $this->keep();
+            [$this->workshopId, $this->known, $this->asked] = [$workshop->id, [], []];
+        }
+
+        return $this;
+    }
 
     public function of(string $key, Closure $make): mixed
     {
         // Each sort of thing for itself: plans that are tried do not push out what a chain's wear took to work out.
         $sort = strstr($key, ' ', true) ?: $key;
-        $this->known[$sort] ??= (array) $this->cache->get($this->name($sort), []);
+        $this->known[$sort] ??= $this->kept($sort);
+        if (!array_key_exists($key, $this->known[$sort]) && $this->waitedForMyTurn()) {
+            // Another request has worked on the same in the meantime.
+            $this->known[$sort] = array_replace($this->kept($sort), $this->known[$sort]);
+        }
         if (array_key_exists($key, $this->known[$sort])) {
             // What is asked for again goes last: what nobody asks for is let go first.
             $value = $this->known[$sort][$key];
@@ -50,15 +79,53 @@ final class CacheMemo implements Memo
     public function keep(): void
     {
         foreach (array_keys($this->grown) as $sort) {
+            // What others kept since goes right before what this request asked for.
+            $asked = array_intersect_key($this->known[$sort], $this->asked[$sort] ?? []);
+            $others = array_diff_key($this->kept($sort), $this->known[$sort]);
+            $all = array_diff_key($this->known[$sort], $asked) + $others + $asked;
             // All that this request asked for: the next one asks for it again, however many chains there are.
-            $newest = array_slice($this->known[$sort], -max(self::MOST, count($this->asked[$sort] ?? [])), null, true);
+            $newest = array_slice($all, -max(self::MOST, count($this->asked[$sort] ?? [])), null, true);
             DiskTrouble::mayFail(fn() => $this->cache->put($this->name($sort), $newest, 86400 * self::DAYS));
         }
         $this->grown = [];
+        $this->turn === null || fclose($this->turn);
+        $this->turn = null;
+    }
+
+    /** @return array<string, mixed> */
+    private function kept(string $sort): array
+    {
+        return (array) $this->cache->get($this->name($sort), []);
+    }
+
+    /** Whether somebody else was at it before. Within a transaction nobody waits: the other one may wait for it in turn. */
+    private function waitedForMyTurn(): bool
+    {
+        if ($this->turn !== null || DB::transactionLevel() > 0) {
+            return false;
+        }
+        $turn = @fopen($this->lock(), 'c');
+        if ($turn === false) {
+            return false;
+        }
+        $this->turn = $turn;
+        $untilS = microtime(true) + self::PATIENCE_S;
+        for ($waited = false; !flock($turn, LOCK_EX | LOCK_NB) && microtime(true) < $untilS; $waited = true) {
+            usleep(self::LOOK_US);
+        }
+
+        return $waited;
+    }
+
+    private function lock(): string
+    {
+        $database = md5(config()->string('database.connections.sqlite.database'));
+
+        return storage_path("framework/cache/memo-{$database}-{$this->workshopId}.lock");
     }
 
     private function name(string $sort): string
     {
-        return "memo {$sort} v" . self::VERSION;
+        return "memo {$this->workshopId} {$sort} v" . self::VERSION;
     }
 }

@@ -25,6 +25,8 @@ final class ReadWear
 
     public function __invoke(Workshop $workshop, ?int $atS = null): WorkshopWear
     {
+        $this->memo->in($workshop);
+
         return $this->of(($this->readBook)($workshop), $atS ?? $this->clock->unixS());
     }
 

@@ -33,4 +33,11 @@ it('keeps from one request to the next what was worked out, each sort of thing f
     $next->keep();
     $last = $request();
     expect($last->of('plan 7', $make))->toBe(8)->and($last->of('plan 9', $make))->toBe($made)->toBeGreaterThan(800);
+    // What another request kept while this one was at work is kept as well.
+    [$one, $other] = [$request(), $request()];
+    $one->of('plan of one', $make);
+    $other->of('plan of another', fn() => 'other');
+    $other->keep();
+    $one->keep();
+    expect($request()->of('plan of another', $make))->toBe('other');
 });
