@@ -19,6 +19,11 @@ need_packages() {
         command -v openssl >/dev/null || want+=(openssl)
         command -v certutil >/dev/null || want+=(libnss3-tools)
     fi
+    # What serves it for many (deploy/); also with the browser, where CI asks for it.
+    if [ "${DRIPEL_SERVE:-}" = yes ]; then
+        [ -x /usr/sbin/nginx ] || want+=(nginx-light)
+        compgen -G '/usr/sbin/php-fpm*' >/dev/null || want+=("php${version}-fpm")
+    fi
     for package in "${want[@]}"; do dpkg -s "$package" >/dev/null 2>&1 || missing+=("$package"); done
     if ((${#missing[@]})); then
         say "Installing ${missing[*]}"
