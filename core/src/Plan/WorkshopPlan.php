@@ -177,7 +177,7 @@ final class WorkshopPlan
                 );
             }
 
-            return [(new PotDays())($input), $leftOut];
+            return [(new PotDays($this->memo))($input), $leftOut];
         });
 
         return $this->result;
