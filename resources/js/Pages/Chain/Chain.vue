@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { router } from '@inertiajs/vue3'
 import { computed, onMounted, ref } from 'vue'
-import ChainDetailsDialog from '@/components/chain/ChainDetailsDialog.vue'
 import ChainLife from '@/components/chain/ChainLife.vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
 import LifeStory from '@/components/chain/LifeStory.vue'
@@ -9,12 +8,6 @@ import WearForecast from '@/components/chain/WearForecast.vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import WhyPanel from '@/components/chain/WhyPanel.vue'
-import DipDialog from '@/components/forms/DipDialog.vue'
-import MeasureDialog from '@/components/forms/MeasureDialog.vue'
-import OpeningDialog from '@/components/forms/OpeningDialog.vue'
-import MomentDialog from '@/components/forms/MomentDialog.vue'
-import RetireDialog from '@/components/forms/RetireDialog.vue'
-import TopUpDialog from '@/components/forms/TopUpDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import NotCounted from '@/components/shed/NotCounted.vue'
 import { useHere } from '@/composables/useHere'
@@ -22,6 +15,15 @@ import { useKeys } from '@/composables/useKeys'
 import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import type { ChainPage, ForecastView, OpeningView } from '@/types/server'
+import { lazily } from '@/composables/lazily'
+
+const ChainDetailsDialog = lazily(() => import('@/components/chain/ChainDetailsDialog.vue'))
+const DipDialog = lazily(() => import('@/components/forms/DipDialog.vue'))
+const MeasureDialog = lazily(() => import('@/components/forms/MeasureDialog.vue'))
+const OpeningDialog = lazily(() => import('@/components/forms/OpeningDialog.vue'))
+const MomentDialog = lazily(() => import('@/components/forms/MomentDialog.vue'))
+const RetireDialog = lazily(() => import('@/components/forms/RetireDialog.vue'))
+const TopUpDialog = lazily(() => import('@/components/forms/TopUpDialog.vue'))
 
 const props = defineProps<ChainPage & { forecast?: ForecastView | null }>()
 const correcting = ref<{ opening: OpeningView | null; kind: 'chain' | 'link' } | null>(null)

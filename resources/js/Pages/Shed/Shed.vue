@@ -2,16 +2,6 @@
 import { Link, router } from '@inertiajs/vue3'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import CatchUpDialog from '@/components/forms/CatchUpDialog.vue'
-import CorrectDialog from '@/components/forms/CorrectDialog.vue'
-import DipDialog from '@/components/forms/DipDialog.vue'
-import MeasureDialog from '@/components/forms/MeasureDialog.vue'
-import MomentDialog from '@/components/forms/MomentDialog.vue'
-import RetireDialog from '@/components/forms/RetireDialog.vue'
-import MoveRidesDialog from '@/components/forms/MoveRidesDialog.vue'
-import RideDialog from '@/components/forms/RideDialog.vue'
-import SwapDialog from '@/components/forms/SwapDialog.vue'
-import TopUpDialog from '@/components/forms/TopUpDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import BikeRail, { type RailVerb } from '@/components/shed/BikeRail.vue'
 import DemoGuide from '@/components/shed/DemoGuide.vue'
@@ -29,6 +19,18 @@ import { swap, write } from '@/composables/useWrite'
 import { wantedForm } from '@/composables/wantedForm'
 import { mending } from '@/offline/entries'
 import type { NextStep, ShedPage } from '@/types/server'
+import { lazily } from '@/composables/lazily'
+
+const CatchUpDialog = lazily(() => import('@/components/forms/CatchUpDialog.vue'))
+const CorrectDialog = lazily(() => import('@/components/forms/CorrectDialog.vue'))
+const DipDialog = lazily(() => import('@/components/forms/DipDialog.vue'))
+const MeasureDialog = lazily(() => import('@/components/forms/MeasureDialog.vue'))
+const MomentDialog = lazily(() => import('@/components/forms/MomentDialog.vue'))
+const RetireDialog = lazily(() => import('@/components/forms/RetireDialog.vue'))
+const MoveRidesDialog = lazily(() => import('@/components/forms/MoveRidesDialog.vue'))
+const RideDialog = lazily(() => import('@/components/forms/RideDialog.vue'))
+const SwapDialog = lazily(() => import('@/components/forms/SwapDialog.vue'))
+const TopUpDialog = lazily(() => import('@/components/forms/TopUpDialog.vue'))
 
 const props = defineProps<ShedPage>()
 const here = useHere()

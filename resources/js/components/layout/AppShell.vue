@@ -12,8 +12,6 @@ import {
 } from '@mdi/js'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
-import AddSheet from './AddSheet.vue'
-import CommandLine from './CommandLine.vue'
 import ConfirmDialog from './ConfirmDialog.vue'
 import DoneBar from './DoneBar.vue'
 import KeptBar from './KeptBar.vue'
@@ -33,6 +31,10 @@ import { fetchAhead } from '@/offline/pages'
 import { offline } from '@/offline/reach'
 import { tapsWaiting } from '@/offline/taps'
 import { wipe } from '@/offline/wipe'
+import { lazily } from '@/composables/lazily'
+
+const AddSheet = lazily(() => import('./AddSheet.vue'))
+const CommandLine = lazily(() => import('./CommandLine.vue'))
 
 const props = defineProps<{ title: string; at: string }>()
 
