@@ -9,6 +9,7 @@ use App\Models\Role;
 use App\Models\User;
 use App\People\GoodPassword;
 use App\Support\AppClock;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Route;
 use Laravel\Sanctum\PersonalAccessToken;
@@ -191,4 +192,31 @@ it('gives devices tokens that end after a year', function (): void {
     PersonalAccessToken::query()->update(['expires_at' => '2026-11-01 00:00:00']);
     app('auth')->forgetGuards();
     $send()->assertUnauthorized();
+});
+
+it('writes no session for what is only read, and what it has to say is said once', function (): void {
+    $bench = new Bench();
+    config(['session.driver' => 'database']);
+    app('session')->forgetDrivers();
+    $this->post('/sign-in', ['email' => $bench->owner->email, 'password' => 'long-enough-1'])->assertRedirect('/');
+    $this->get('/');
+    $writes = 0;
+    DB::listen(function ($query) use (&$writes): void {
+        $writes += (int) preg_match('/^(update|insert into) "sessions"/', $query->sql);
+    });
+    $this->get('/');
+    $this->get('/rides');
+    expect($writes)->toBe(0);
+    $this->post('/rides', ['distance' => ''], ['Referer' => url('/rides')])->assertRedirect('/rides');
+    $errors = fn() => (array) $this->get('/rides')->inertiaPage()['props']['errors'];
+    expect($errors())
+        ->not->toBe([])
+        ->and($errors())
+        ->toBe([])
+        ->and($writes)
+        ->toBe(2);
+    // Somebody who only reads stays signed in.
+    app(AppClock::class)->set(app(AppClock::class)->unixS() + 660);
+    $this->get('/');
+    expect($writes)->toBe(3);
 });
