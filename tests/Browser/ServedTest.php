@@ -15,9 +15,14 @@ beforeEach(function (): void {
 afterEach(fn() => (new Process(['rm', '-rf', $this->folder]))->run());
 
 it('fills in every blank of what serves it, with the limits that the screens promise', function (): void {
-    (new Process(
-        ["{$this->root}/deploy/render", $this->folder, 'NAME=bikes.example', 'USER=rider', 'ROOT=/srv/d', 'CHILDREN=6'],
-    ))->mustRun();
+    (new Process([
+        "{$this->root}/deploy/render",
+        $this->folder,
+        'NAME=bikes.example',
+        'USER=rider',
+        'ROOT=/srv/d',
+        'CHILDREN=6',
+    ]))->mustRun();
     $file = fn(string $name): string => (string) file_get_contents("{$this->folder}/{$name}");
     $mb = 64;
     expect(implode(array_map(file_get_contents(...), glob("{$this->folder}/*") ?: [])))
@@ -33,9 +38,7 @@ it('fills in every blank of what serves it, with the limits that the screens pro
         ->and((string) file_get_contents("{$this->root}/config/dripel.php"))
         ->toContain("'upload_megabytes' => {$mb},");
     foreach (['queue', 'watch', 'backup'] as $service) {
-        expect($file("dripel-{$service}.service"))
-            ->toContain('User=rider')
-            ->toContain('WorkingDirectory=/srv/d');
+        expect($file("dripel-{$service}.service"))->toContain('User=rider')->toContain('WorkingDirectory=/srv/d');
     }
     $left = new Process(["{$this->root}/deploy/render", $this->folder, 'BACKUPS=@THERE@']);
     expect($left->run())->toBe(1)->and($left->getErrorOutput())->toContain('@THERE@');
@@ -78,9 +81,7 @@ it('is served by nginx and php-fpm as deploy/ sets them up', function (): void {
             ->toContain('immutable')
             ->toContain('content-type: text/javascript')
             ->toContain('nosniff');
-        expect($ask('/sw.js')[1])
-            ->toContain('cache-control: no-cache')
-            ->toContain('content-type: text/javascript');
+        expect($ask('/sw.js')[1])->toContain('cache-control: no-cache')->toContain('content-type: text/javascript');
         expect($ask('/manifest.webmanifest')[1])->toContain('application/manifest+json');
         // Nothing by its file name, no second PHP.
         foreach (['/.env', '/storage/logs/laravel.log', '/server.php', '/build/assets/none.js', '/build/.stamp'] as $hidden) {

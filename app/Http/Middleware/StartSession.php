@@ -52,7 +52,10 @@ final class StartSession extends Started
         $told = array_filter((array) $session->get('_flash'));
         $touchedS = $session->get(self::TOUCHED);
 
-        return $told === [] && $session->all() === $this->held && is_int($touchedS) && app(AppClock::class)->unixS() - $touchedS < self::TOUCHED_S;
+        return $told === [] &&
+            $session->all() === $this->held &&
+            is_int($touchedS) &&
+            app(AppClock::class)->unixS() - $touchedS < self::TOUCHED_S;
     }
 
     private function touch(Request $request): void

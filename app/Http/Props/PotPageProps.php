@@ -77,7 +77,8 @@ final readonly class PotPageProps
         $book = ($this->readBook)($workshop);
         $shed = ($this->readShed)($workshop);
         $baths = ($this->readBaths)($workshop);
-        $jars = ($this->readJars)($workshop);
+        $jars = $shed->jars;
+        $prices = ($this->readPrices)($workshop);
         $pots = new PotProps($translator);
         $shelf = new JarProps($translator);
         $pickup = DipPickup::of($baths);
@@ -87,12 +88,7 @@ final readonly class PotPageProps
             'evening' => $shed->benchWork(),
             'wall' => $shed->pot(),
             'works' => $this->works($workshop, $book, $shed, $translator),
-            'pots' => array_values(
-                array_map(
-                    fn(BathState $bath) => $pots->onShelf($workshop, $bath, ($this->readPrices)($workshop), $pickup, $usedPots),
-                    $baths,
-                ),
-            ),
+            'pots' => array_values(array_map(fn(BathState $bath) => $pots->onShelf($workshop, $bath, $prices, $pickup, $usedPots), $baths)),
             'potsOutOfUse' => $pots->outOfUse($workshop, $usedPots),
             'potChoices' => $pots->choices(),
             'jars' => $shelf->shelf($workshop, $jars, $this->readJars),

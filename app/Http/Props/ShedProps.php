@@ -82,7 +82,7 @@ final readonly class ShedProps
         private Translator $translator,
         private WorkshopPlan $plan,
         private array $jobs = [],
-        private array $jars = [],
+        public array $jars = [],
         private array $baths = [],
         ?WorkshopWear $wear = null,
         private int $ridesIn = 0,

@@ -209,12 +209,7 @@ it('writes no session for what is only read, and what it has to say is said once
     expect($writes)->toBe(0);
     $this->post('/rides', ['distance' => ''], ['Referer' => url('/rides')])->assertRedirect('/rides');
     $errors = fn() => (array) $this->get('/rides')->inertiaPage()['props']['errors'];
-    expect($errors())
-        ->not->toBe([])
-        ->and($errors())
-        ->toBe([])
-        ->and($writes)
-        ->toBe(2);
+    expect($errors())->not->toBe([])->and($errors())->toBe([])->and($writes)->toBe(2);
     // Somebody who only reads stays signed in.
     app(AppClock::class)->set(app(AppClock::class)->unixS() + 660);
     $this->get('/');
