@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Keeps what was worked out for a workshop from one request to the next: read at once, written at once at its end if there is more of it.
- * After an entry was made many pages ask for the same new figures at one moment: one request works them out, the others wait for it a while.
+ * After an entry was made many pages ask for the same new figures at one moment: one request works them out, the others wait a while.
  */
 final class CacheMemo implements Memo
 {
