@@ -24,6 +24,9 @@ use Random\Randomizer;
  */
 final readonly class SimulatedProbe
 {
+    /** What tells a probe that it is not wanted any more: no such token, not for this pot, no such pot. */
+    private const NOT_WANTED = [401, 403, 404];
+
     /** A cheap probe scatters by so many °C. */
     private const NOISE_C = 0.25;
 
@@ -62,14 +65,14 @@ final readonly class SimulatedProbe
         );
     }
 
-    /** Reads once and sends it; false where the probe is not wanted any more. A machine that is away is asked again. */
+    /** Reads once and sends it; false where the probe is not wanted any more. A machine that is away or busy is asked again. */
     public function send(Device $device, string $token, GuidedJob $job): bool
     {
         $simulates = ($device->simulates ?? []) + ['speed' => 1.0, 'extra_w' => 0.0];
         $nowS = $this->clock->unixS();
         $at = $this->clock->now()->format('Y-m-d\TH:i:s\Z');
         try {
-            return Http::withToken($token)
+            $answer = Http::withToken($token)
                 ->timeout(5)
                 ->post(config()->string('app.url') . "/api/v1/pots/{$device->pot_id}/temperatures", [
                     'sent_at' => $at,
@@ -87,7 +90,9 @@ final readonly class SimulatedProbe
                         ],
                     ],
                 ])
-                ->successful();
+                ->status();
+
+            return !in_array($answer, self::NOT_WANTED, true);
         } catch (ConnectionException) {
             return true;
         }
