@@ -173,13 +173,12 @@ final readonly class Load
           asked = asked + 1
           return wrk.format("GET", pages[asked % #pages + 1], { Cookie = cookies[asked % #cookies + 1] })
         end
-        -- A line that cannot be opened is opened again, and wrk counts some that strace sees opened; what was asked on it counts.
         -- PHP's own server ends each answer by closing the line, which wrk takes for a broken read.
         function done(summary, latency)
           local e = summary.errors
           local broken = {$broken}
           io.write(string.format("FIGURES %.2f %.1f %.1f %d\\n", summary.requests / summary.duration * 1e6, latency:percentile(50) / 1000,
-            latency:percentile(99) / 1000, broken + e.write + e.status + e.timeout))
+            latency:percentile(99) / 1000, e.connect + broken + e.write + e.status + e.timeout))
         end
         LUA;
     }
