@@ -101,11 +101,14 @@ final class CacheMemo implements Memo
         return (array) $this->cache->get($this->name($sort), []);
     }
 
-    /** Whether somebody else was at it before. Within a transaction nobody waits: the other one may wait for it in turn. */
+    /**
+     * Whether somebody else was at it before. Within a transaction nobody waits: the other one may wait for it in turn. What runs on (the
+     * watch, the queue) takes no turn: it would hold it long after.
+     */
     private function waitedForMyTurn(): bool
     {
         $database = config()->string('database.connections.sqlite.database');
-        if ($this->turn !== null || DB::transactionLevel() > 0 || $database === ':memory:') {
+        if ($this->turn !== null || DB::transactionLevel() > 0 || app()->runningInConsole()) {
             return false;
         }
         $place = crc32("{$database} {$this->workshopId}") % self::LOCKS;
