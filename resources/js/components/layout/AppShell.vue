@@ -96,9 +96,9 @@ useIntervalFn(() => void send(), SEND_EVERY_MS)
 <template>
   <Head :title="props.title" />
   <v-app>
-    <PageProgress />
     <a href="#content" class="skip">{{ t('nav.skip') }}</a>
     <header class="top">
+      <PageProgress />
       <Link href="/" class="mark" :aria-label="`Dripel, ${t('nav.shed')}`">
         <svg width="18" height="26" viewBox="0 0 18 26" aria-hidden="true">
           <path d="M9 1c4 8 8 11 8 16a8 8 0 0 1-16 0C1 12 5 9 9 1Z" fill="var(--amber)" />

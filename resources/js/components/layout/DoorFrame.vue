@@ -11,8 +11,8 @@ defineProps<{ title: string }>()
 <template>
   <Head :title="title" />
   <v-app>
-    <PageProgress />
     <main class="door">
+      <PageProgress />
       <div class="brand">
         <svg width="30" height="43" viewBox="0 0 18 26" aria-hidden="true">
           <path d="M9 1c4 8 8 11 8 16a8 8 0 0 1-16 0C1 12 5 9 9 1Z" fill="var(--amber)" />
