@@ -146,7 +146,8 @@ final readonly class Load
             usleep(self::PAUSE_US);
         }
         preg_match('/^FIGURES (\S+) (\S+) (\S+) (\d+)$/m', $wrk->getOutput(), $found) || throw new RuntimeException($wrk->getOutput());
-        $rides = (new PDO("sqlite:{$this->server->database()}"))
+        $rides = $this->server
+            ->pdo()
             ->query('select a.id, count(r.id) from actions a join rides r on r.action_id = a.id group by a.id')
             ->fetchAll(PDO::FETCH_KEY_PAIR);
         $kept = array_intersect_key($rides, $acknowledged);

@@ -24,6 +24,10 @@ need_packages() {
         [ -x /usr/sbin/nginx ] || want+=(nginx-light)
         compgen -G '/usr/sbin/php-fpm*' >/dev/null || want+=("php${version}-fpm")
     fi
+    if [ "${DRIPEL_POSTGRES:-}" = yes ]; then
+        compgen -G '/usr/lib/postgresql/*/bin/initdb' >/dev/null || command -v initdb >/dev/null || want+=(postgresql)
+        php -m | grep -qx pdo_pgsql || want+=("php${version}-pgsql")
+    fi
     for package in "${want[@]}"; do dpkg -s "$package" >/dev/null 2>&1 || missing+=("$package"); done
     if ((${#missing[@]})); then
         say "Installing ${missing[*]}"

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace App\Archive;
 
 use App\Support\AppClock;
+use App\Support\DatabaseFile;
 use Exception;
+use Illuminate\Support\Facades\DB;
 use RuntimeException;
 use SQLite3;
 
 /**
- * Copies of the whole database, made while it is in use: SQLite's online backup, opened and checked. They are numbered as they are made,
- * so that the oldest goes first whatever the clock said; what is copied for safety before something is changed is kept apart.
+ * Copies of the whole database, made while it is in use: SQLite's online backup, opened and checked; of a database server every row, in a
+ * file of the same kind. They are numbered as they are made, so that the oldest goes first whatever the clock said; what is copied for
+ * safety before something is changed is kept apart.
  */
 final readonly class Backups
 {
@@ -25,7 +28,7 @@ final readonly class Backups
 
     private const PATIENCE_MS = 30_000;
 
-    public function __construct(private AppClock $clock) {}
+    public function __construct(private AppClock $clock, private CopyDatabase $copyDatabase) {}
 
     /**
      * @param string|null $folder of another disk; null: where backups lie
@@ -157,20 +160,33 @@ final readonly class Backups
 
     private function copyInto(string $folder): ?string
     {
-        $database = self::database();
-        if ($database === ':memory:') {
+        $database = DatabaseFile::path();
+        if ($database === null && DB::getDriverName() === 'sqlite') {
             return null;
         }
-        is_file($database) || throw new RuntimeException("There is no database {$database} yet.");
+        $database === null || is_file($database) || throw new RuntimeException("There is no database {$database} yet.");
         is_dir($folder) ||
             @mkdir($folder, 0o700, true) ||
             throw new RuntimeException("The folder {$folder} cannot be made. Is the disk full, or read-only?");
         $last = max([0, ...array_map(fn(BackupFile $file) => $file->number, self::in($folder))]);
         $path = sprintf('%s/%s-%06d-%s.sqlite', $folder, self::name(), $last + 1, $this->clock->now()->format('Ymd-His'));
-        self::copy($database, $path);
+        $database === null ? $this->copyServer($path) : self::copy($database, $path);
         array_map(fn(BackupFile $file) => unlink($file->path), array_slice(self::in($folder), self::KEPT));
 
         return $path;
+    }
+
+    private function copyServer(string $to): void
+    {
+        $file = "{$to}.rows";
+        try {
+            $rows = CopyDatabase::file($file);
+            ($this->copyDatabase)(DB::connection(), $rows);
+            CopyDatabase::close($rows);
+            self::copy($file, $to);
+        } finally {
+            is_file($file) && unlink($file);
+        }
     }
 
     private static function flush(string $file): void
@@ -199,16 +215,11 @@ final readonly class Backups
 
     private static function name(): string
     {
-        return pathinfo(self::database(), PATHINFO_FILENAME);
+        return pathinfo(DatabaseFile::path() ?? DB::connection()->getDatabaseName(), PATHINFO_FILENAME);
     }
 
     private static function folder(): string
     {
         return config()->string('dripel.backups');
-    }
-
-    private static function database(): string
-    {
-        return config()->string('database.connections.sqlite.database');
     }
 }

@@ -6,6 +6,7 @@ namespace App\Archive;
 
 use App\Models\Workshop;
 use App\Support\AppClock;
+use App\Support\PlainRows;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
@@ -40,11 +41,13 @@ final readonly class ExportWorkshop
     public function csv(Workshop $workshop, string $table, $out): void
     {
         $columns = array_values(array_diff(Schema::getColumnListing($table), ['workshop_id']));
+        $rows = PlainRows::of($table);
         fwrite($out, "\u{feff}");
         fwrite($out, self::line([...$columns, ...in_array('at', $columns, true) ? ['at_utc'] : []]));
         foreach (self::query($workshop, $table)->cursor() as $row) {
-            $cells = array_map(fn(string $column) => $row->{$column}, $columns);
-            fwrite($out, self::line(isset($row->at) ? [...$cells, gmdate('Y-m-d\TH:i:s\Z', $row->at)] : $cells));
+            $values = $rows->plain($row);
+            $cells = array_map(fn(string $column) => $values[$column], $columns);
+            fwrite($out, self::line(isset($values['at']) ? [...$cells, gmdate('Y-m-d\TH:i:s\Z', $values['at'])] : $cells));
         }
     }
 
@@ -81,11 +84,13 @@ final readonly class ExportWorkshop
         $people = $table === WorkshopFile::ACTIONS ? DB::table('users')->pluck('email', 'id') : collect();
         $names = $table === WorkshopFile::ACTIONS ? DB::table('users')->pluck('name', 'id') : collect();
 
+        $rows = PlainRows::of($table);
+
         return array_values(
             self::query($workshop, $table)
                 ->get()
-                ->map(function (object $row) use ($table, $people, $names): array {
-                    $values = array_diff_key((array) $row, array_flip(WorkshopFile::NOT_IN_FILE));
+                ->map(function (object $row) use ($table, $rows, $people, $names): array {
+                    $values = array_diff_key($rows->plain($row), array_flip(WorkshopFile::NOT_IN_FILE));
                     foreach (WorkshopFile::JSON as $column) {
                         if (isset($values[$column])) {
                             $values[$column] = json_decode($values[$column], true);

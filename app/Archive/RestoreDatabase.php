@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Archive;
 
 use App\Support\AppClock;
+use App\Support\DatabaseFile;
+use Illuminate\Support\Facades\DB;
 use RuntimeException;
 
 /**
@@ -15,7 +17,7 @@ final readonly class RestoreDatabase
 {
     private const LOGS = ['-wal', '-shm', '-journal'];
 
-    public function __construct(private Backups $backups, private AppClock $clock) {}
+    public function __construct(private Backups $backups, private CopyDatabase $copyDatabase, private AppClock $clock) {}
 
     /**
      * @param callable(): bool $migrate brings what was restored up to date
@@ -26,10 +28,39 @@ final readonly class RestoreDatabase
      */
     public function __invoke(string $file, callable $migrate): array
     {
-        $database = config()->string('database.connections.sqlite.database');
         Backups::expectSound($file);
+        $database = DatabaseFile::path();
+
+        return $database === null ? $this->intoServer($file) : $this->intoFile($file, $database, $migrate);
+    }
+
+    /** @return list<string> */
+    private function intoServer(string $file): array
+    {
+        $valid = ValidBefore::in(DB::connection());
+        $done = [$this->backUp()];
+        $fresh = config()->string('dripel.backups') . '/restoring.rows';
+        Backups::copy($file, $fresh);
+        try {
+            $rows = CopyDatabase::file($fresh);
+            ($this->copyDatabase)($rows, DB::connection());
+            CopyDatabase::close($rows);
+        } finally {
+            is_file($fresh) && unlink($fresh);
+        }
+
+        return [...$done, "Restored and checked: {$file}.", $valid->keepTo(true, $this->clock->unixS())];
+    }
+
+    /**
+     * @param callable(): bool $migrate
+     *
+     * @return list<string>
+     */
+    private function intoFile(string $file, string $database, callable $migrate): array
+    {
         $sound = Backups::isSound($database);
-        $valid = $sound ? ValidBefore::in($database) : new ValidBefore();
+        $valid = $sound ? ValidBefore::in(DB::connection()) : new ValidBefore();
         // Copied first: were there no room, what is there would stay where it is.
         $fresh = "{$database}.fresh";
         Backups::copy($file, $fresh);
@@ -41,7 +72,7 @@ final readonly class RestoreDatabase
             is_file($fresh) && unlink($fresh);
         }
         chmod($database, 0o600);
-        app('db')->purge();
+        DB::purge();
         $migrate() ||
             throw new RuntimeException('It was restored but could not be brought up to date. Take a newer backup, or this version’s code.');
         Backups::expectSound($database);

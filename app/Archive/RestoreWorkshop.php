@@ -9,6 +9,7 @@ use App\Logbook\EntryType;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Support\AppClock;
+use App\Support\Keys;
 use App\Support\WriteTransaction;
 use Dripel\Core\Input\InvalidInput;
 use Illuminate\Database\QueryException;
@@ -138,6 +139,7 @@ final readonly class RestoreWorkshop
             foreach (array_chunk($rows, self::AT_ONCE) as $chunk) {
                 DB::table($type->value)->insert($chunk);
             }
+            Keys::countOn($type->value);
         }
         $last = max([0, ...array_column($tables[WorkshopFile::ACTIONS], 'revision')]);
         Workshop::query()

@@ -10,8 +10,8 @@ use App\Models\Passkey;
 use App\Models\Role;
 use App\Models\SignIn;
 use App\Models\Workshop;
+use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
-use PDO;
 
 /**
  * What opened a door before a backup was restored. What was revoked since that backup stays revoked: whatever the database that was
@@ -38,27 +38,27 @@ final readonly class ValidBefore
         private array $roles = [],
     ) {}
 
-    public static function in(string $database): self
+    public static function in(Connection $database): self
     {
-        $db = new PDO("sqlite:{$database}", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
-        $rows = function (string $sql) use ($db): array {
-            $found = $db->query($sql);
-
-            return $found === false ? [] : $found->fetchAll(PDO::FETCH_NUM);
-        };
-        $columns = fn(string $sql): array => array_column($rows($sql), 0);
-        $has = fn(string $table, string $column): bool => $columns(
-            "select 1 from pragma_table_info('{$table}') where name = '{$column}'",
-        ) !== [];
+        $columns = fn(string $sql): array => array_column(
+            array_map(fn(object $row) => array_values((array) $row), $database->select($sql)),
+            0,
+        );
+        $pairs = fn(string $sql): array => array_column(
+            array_map(fn(object $row) => array_values((array) $row), $database->select($sql)),
+            1,
+            0,
+        );
+        $has = fn(string $table, string $column): bool => $database->getSchemaBuilder()->hasColumn($table, $column);
 
         return new self(
             $has('sign_ins', 'token_hash') ? $columns('select token_hash from sign_ins') : [],
             $has('personal_access_tokens', 'token') ? $columns('select token from personal_access_tokens') : [],
             $has('memberships', 'calendar_hash') ? $columns('select calendar_hash from memberships where calendar_hash is not null') : [],
-            array_column($rows('select email, password from users'), 1, 0),
+            $pairs('select email, password from users'),
             $columns('select token_hash from invitations where accepted_by is null'),
             $has('passkeys', 'credential') ? $columns('select credential from passkeys') : [],
-            array_column($rows("select u.email || ' ' || m.workshop_id, m.role from memberships m join users u on u.id = m.user_id"), 1, 0),
+            $pairs("select u.email || ' ' || m.workshop_id, m.role from memberships m join users u on u.id = m.user_id"),
         );
     }
 

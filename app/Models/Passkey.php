@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\Keys;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\Auth;
@@ -36,7 +37,7 @@ final class Passkey extends Model
     /** One's own only; another one's is not found. */
     public function resolveRouteBinding($value, $field = null): ?Model
     {
-        return self::query()->whereKey($value)->where('user_id', Auth::id())->first();
+        return Keys::fits($this, $value) ? self::query()->whereKey($value)->where('user_id', Auth::id())->first() : null;
     }
 
     /** @return BelongsTo<User, $this> */

@@ -20,6 +20,11 @@ final class TopUp extends Entry implements IsEvent
 {
     protected $table = 'topups';
 
+    protected function casts(): array
+    {
+        return ['km' => 'float', 'ml' => 'float'] + parent::casts();
+    }
+
     public static function columns(): array
     {
         return ['component_id', 'km', 'ml', 'bottle_id'];

@@ -34,7 +34,14 @@ final class Track extends WorkshopModel
 
     protected function casts(): array
     {
-        return ['source' => TrackSource::class, 'precision' => Precision::class, 'condition' => Condition::class];
+        return [
+            'source' => TrackSource::class,
+            'precision' => Precision::class,
+            'condition' => Condition::class,
+            'km' => 'float',
+            'moving_hours' => 'float',
+            'elapsed_hours' => 'float',
+        ];
     }
 
     /** @return array<string, string|int> what a ride keeps of it */

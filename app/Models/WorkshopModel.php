@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Support\CurrentWorkshop;
+use App\Support\Keys;
 use Illuminate\Database\Eloquent\Attributes\Scope;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -35,11 +36,19 @@ abstract class WorkshopModel extends Model
         $query->where($this->qualifyColumn('workshop_id'), $workshop->id);
     }
 
+    /**
+     * The one that an address or a form names. What can be no key of it names none: not every database lets itself be asked for it.
+     *
+     * @param Builder<static> $query
+     */
+    #[Scope]
+    protected function named(Builder $query, mixed $key): void
+    {
+        Keys::fits($query->getModel(), $key) ? $query->whereKey($key) : $query->whereRaw('1 = 0');
+    }
+
     public function resolveRouteBinding($value, $field = null): ?Model
     {
-        return static::query()
-            ->where('workshop_id', app(CurrentWorkshop::class)->workshop()->id)
-            ->where($field ?? $this->getRouteKeyName(), $value)
-            ->first();
+        return static::query()->in(app(CurrentWorkshop::class)->workshop())->named($value)->first();
     }
 }

@@ -107,7 +107,7 @@ final class CacheMemo implements Memo
      */
     private function waitedForMyTurn(): bool
     {
-        $database = config()->string('database.connections.sqlite.database');
+        $database = DB::connection()->getDatabaseName();
         if ($this->turn !== null || DB::transactionLevel() > 0 || app()->runningInConsole()) {
             return false;
         }

@@ -14,6 +14,14 @@ final class DatabaseFile
         $this->inode = self::now();
     }
 
+    /** Where it is; null where there is none: on a database server, and in memory. */
+    public static function path(): ?string
+    {
+        $connection = config()->array('database.connections.' . config()->string('database.default'));
+
+        return $connection['driver'] === 'sqlite' && $connection['database'] !== ':memory:' ? $connection['database'] : null;
+    }
+
     /** A backup was put in its place: who goes on would write into the file that was set aside. */
     public function isReplaced(): bool
     {
@@ -22,9 +30,9 @@ final class DatabaseFile
 
     private static function now(): ?int
     {
-        $file = config()->string('database.connections.sqlite.database');
-        clearstatcache(true, $file);
+        $file = self::path();
+        clearstatcache(true, (string) $file);
 
-        return is_file($file) ? (int) fileinode($file) : null;
+        return $file !== null && is_file($file) ? (int) fileinode($file) : null;
     }
 }

@@ -24,7 +24,7 @@ final readonly class Find
 
     public function bike(mixed $id): Bike
     {
-        return Bike::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
+        return Bike::query()->in($this->current->workshop())->live()->named($id)->firstOrFail();
     }
 
     /** For a filter that may be left out. */
@@ -35,7 +35,7 @@ final readonly class Find
 
     public function chain(mixed $id): Chain
     {
-        return Chain::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
+        return Chain::query()->in($this->current->workshop())->live()->named($id)->firstOrFail();
     }
 
     public function chainIfNamed(mixed $id): ?Chain
@@ -45,17 +45,17 @@ final readonly class Find
 
     public function jar(mixed $id): Jar
     {
-        return Jar::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
+        return Jar::query()->in($this->current->workshop())->live()->named($id)->firstOrFail();
     }
 
     public function pot(mixed $id): Pot
     {
-        return Pot::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
+        return Pot::query()->in($this->current->workshop())->live()->named($id)->firstOrFail();
     }
 
     public function bottle(mixed $id): Bottle
     {
-        return Bottle::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
+        return Bottle::query()->in($this->current->workshop())->live()->named($id)->firstOrFail();
     }
 
     public function bottleIfNamed(mixed $id): ?Bottle
@@ -65,18 +65,18 @@ final readonly class Find
 
     public function instrument(mixed $id): Instrument
     {
-        return Instrument::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
+        return Instrument::query()->in($this->current->workshop())->live()->named($id)->firstOrFail();
     }
 
     /** A cassette, chainring, pair of jockey wheels or quick link. */
     public function part(mixed $id): Part
     {
-        return Part::query()->in($this->current->workshop())->live()->whereKey($id)->firstOrFail();
+        return Part::query()->in($this->current->workshop())->live()->named($id)->firstOrFail();
     }
 
     public function ride(mixed $id): Ride
     {
-        return Ride::query()->in($this->current->workshop())->whereKey($id)->firstOrFail();
+        return Ride::query()->in($this->current->workshop())->named($id)->firstOrFail();
     }
 
     /** An event of the logbook, earlier versions included. */
@@ -87,7 +87,7 @@ final readonly class Find
             throw new ModelNotFoundException();
         }
 
-        return $known->eventModel()::query()->in($this->current->workshop())->whereKey($id)->firstOrFail();
+        return $known->eventModel()::query()->in($this->current->workshop())->named($id)->firstOrFail();
     }
 
     /**
@@ -98,7 +98,7 @@ final readonly class Find
     public function actions(array $ids): array
     {
         return array_map(
-            fn(mixed $id) => Action::query()->in($this->current->workshop())->whereKey($id)->firstOrFail(),
+            fn(mixed $id) => Action::query()->in($this->current->workshop())->named($id)->firstOrFail(),
             array_values(array_unique($ids)),
         );
     }

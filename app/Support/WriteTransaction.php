@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Closure;
+use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -13,6 +14,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class WriteTransaction
 {
+    /** What writers wait for where the database has no one lock of its own: any number that nobody else uses. */
+    private const TURN = 0x44726970;
+
     /**
      * @template T
      *
@@ -23,7 +27,7 @@ final class WriteTransaction
     public static function run(Closure $work): mixed
     {
         // What a person is told was saved is on the disk by then, whatever the power does; sessions and the cache need not be.
-        $durable = DB::transactionLevel() === 0;
+        $durable = DB::transactionLevel() === 0 && DB::getDriverName() === 'sqlite';
         $durable && DB::statement('pragma synchronous = full');
         try {
             return self::inside($work);
@@ -42,12 +46,24 @@ final class WriteTransaction
     private static function inside(Closure $work): mixed
     {
         return DB::transaction(function () use ($work): mixed {
-            // No row is concerned, but the statement takes the write lock.
-            DB::table('workshops')
-                ->where('id', 0)
-                ->update(['revision' => 0]);
+            self::takeTurn(DB::connection());
 
             return $work();
         });
+    }
+
+    /** In a transaction, and held until it ends. */
+    public static function takeTurn(Connection $database): void
+    {
+        if ($database->getDriverName() === 'pgsql') {
+            $database->select('select pg_advisory_xact_lock(?)', [self::TURN]);
+
+            return;
+        }
+        // No row is concerned, but the statement takes the write lock.
+        $database
+            ->table('workshops')
+            ->where('id', 0)
+            ->update(['revision' => 0]);
     }
 }

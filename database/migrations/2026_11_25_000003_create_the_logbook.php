@@ -15,7 +15,9 @@ return new class extends Migration {
     public function up(): void
     {
         Schema::create('actions', function (Blueprint $table): void {
-            $table->uuid('id')->primary();
+            $table->uuid('id');
+            // Said before the column that points to it: PostgreSQL wants the key first.
+            $table->primary('id');
             $table->foreignId('workshop_id')->constrained();
             $table->foreignId('user_id')->nullable()->constrained();
             $table->string('kind');

@@ -152,7 +152,7 @@ it('walks an evening of the garage without a network while the desk goes on, and
         // One real conflict, said with its reason; nothing twice.
         expect($phone->axe())->toBe([])->and($phone->smallTargets())->toBe([]);
         expect($phone->text('refused'))->toContain('Not taken: Swap Tram → Tram B')->toContain('on the bike already');
-        $database = new PDO("sqlite:{$server->database()}");
+        $database = $server->pdo();
         $ids = array_column(array_column($made, 'data'), 'action_id');
         $known = $database
             ->query("select id, count(*) from actions where id in ('" . implode("','", $ids) . "') group by id")
@@ -232,7 +232,7 @@ it('takes a network that hangs for gone, says where it was pressed what became o
         $driver->wait(40, 100)->until(fn() => keptOn($chromium) === []);
 
         // Whoever is removed from the workshop leaves nothing on the device, neither what could be read nor what was not sent.
-        $database = new PDO("sqlite:{$server->database()}");
+        $database = $server->pdo();
         $cable->cut();
         $phone->click('loud-Tram')->submit('loud-form')->awaitText('waiting', 'One entry kept here');
         $database->exec('delete from sessions');

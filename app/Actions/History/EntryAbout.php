@@ -28,7 +28,7 @@ final class EntryAbout
             day: $row->precision->value,
             to: $to,
             type: EntryType::of($row)->value,
-            km: $columns['km'] ?? null,
+            km: isset($columns['km']) ? (float) $columns['km'] : null,
             supply: $columns['supply'] ?? null,
         );
     }

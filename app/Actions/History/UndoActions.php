@@ -159,7 +159,8 @@ final readonly class UndoActions
                 ->live()
                 ->where('workshop_id', $row->workshop_id)
                 ->where('key', 'chain.home')
-                ->where('value', (string) $row->id)
+                // Compared as text, whatever a database has for JSON.
+                ->where('value', 'like', (string) $row->id)
                 ->where('action_id', '!=', $action->id)
                 ->first();
             $home === null || throw new StandsInTheWay(Action::query()->findOrFail($home->action_id));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Archive\Backups;
+use App\Support\DatabaseFile;
 use Illuminate\Console\Command;
 
 final class Check extends Command
@@ -15,8 +16,8 @@ final class Check extends Command
 
     public function handle(Backups $backups): int
     {
-        $file = config()->string('database.connections.sqlite.database');
-        if ($file === ':memory:' || Backups::isWhole($file)) {
+        $file = DatabaseFile::path();
+        if ($file === null || Backups::isWhole($file)) {
             return self::SUCCESS;
         }
         $newest = $backups->newest();

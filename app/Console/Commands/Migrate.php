@@ -28,19 +28,28 @@ final class Migrate extends Command
             return self::SUCCESS;
         }
         $ran === [] || $this->info('Backed up to ' . ($backups->before() ?? 'nowhere') . '.');
-        // Tables are rebuilt while others point to them; afterwards every pointer is checked.
+        DB::getDriverName() === 'sqlite' ? $this->inFile() : DB::transaction($this->migrate(...));
+        $this->info('Migrated: ' . implode(', ', $pending) . '.');
+
+        return self::SUCCESS;
+    }
+
+    /** Tables are rebuilt there while others point to them; afterwards every pointer is checked. */
+    private function inFile(): void
+    {
         DB::statement('pragma foreign_keys = off');
         try {
             DB::transaction(function (): void {
-                $this->callSilently('migrate', ['--force' => true]) === self::SUCCESS ||
-                    throw new RuntimeException('The migration failed.');
+                $this->migrate();
                 DB::select('pragma foreign_key_check') === [] || throw new RuntimeException('The migration left rows that point nowhere.');
             });
         } finally {
             DB::statement('pragma foreign_keys = on');
         }
-        $this->info('Migrated: ' . implode(', ', $pending) . '.');
+    }
 
-        return self::SUCCESS;
+    private function migrate(): void
+    {
+        $this->callSilently('migrate', ['--force' => true]) === self::SUCCESS || throw new RuntimeException('The migration failed.');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser\Support;
 
+use PDO;
 use RuntimeException;
 use Symfony\Component\Process\Process;
 
@@ -43,6 +44,7 @@ final class Server
             'APP_CONFIG_CACHE' => "{$folder}/config.php",
             'APP_ROUTES_CACHE' => "{$folder}/routes.php",
             'DB_DATABASE' => "{$folder}/test.sqlite",
+            'DB_NAME' => basename($folder),
             'DRIPEL_PROXY_WORD' => Cable::WORD,
             'DRIPEL_PUSH_KEYS' => "{$folder}/push-keys.json",
             'DRIPEL_BACKUPS' => "{$folder}/backups",
@@ -127,6 +129,23 @@ final class Server
         return "{$this->folder}/test.sqlite";
     }
 
+    /** What is stored, as whoever looks from outside sees it. */
+    public function pdo(): PDO
+    {
+        return self::onServer() ? self::server(basename($this->folder)) : new PDO("sqlite:{$this->database()}");
+    }
+
+    /** Whether the tests are run on a database server (bin/test postgres). */
+    private static function onServer(): bool
+    {
+        return getenv('DB_CONNECTION') === 'pgsql';
+    }
+
+    private static function server(string $name): PDO
+    {
+        return new PDO('pgsql:host=' . getenv('DB_HOST') . ";dbname={$name}", 'dripel');
+    }
+
     public function stop(): void
     {
         posix_kill(-(int) $this->process->getPid(), SIGTERM);
@@ -145,13 +164,17 @@ final class Server
         self::$templates[$demoEnds ?? ''] ??= (function () use ($root, $env, $demoEnds): string {
             $template = (string) tempnam(sys_get_temp_dir(), 'dripel-template');
             register_shutdown_function(fn() => array_map(unlink(...), glob("{$template}*") ?: []));
-            $env = ['DB_DATABASE' => $template] + $env;
+            self::onServer() && self::server('postgres')->exec('create database "' . basename($template) . '"');
+            $env = ['DB_DATABASE' => $template, 'DB_NAME' => basename($template)] + $env;
             self::artisan($root, $env, 'migrate', '--force');
             $demoEnds === null || self::artisan($root, $env, 'dripel:demo', "--today={$demoEnds}");
 
             return $template;
         })();
-        copy(self::$templates[$demoEnds ?? ''], $env['DB_DATABASE']);
+        $template = self::$templates[$demoEnds ?? ''];
+        self::onServer()
+            ? self::server('postgres')->exec("create database \"{$env['DB_NAME']}\" template \"" . basename($template) . '"')
+            : copy($template, $env['DB_DATABASE']);
     }
 
     /** @param array<string, string> $env */

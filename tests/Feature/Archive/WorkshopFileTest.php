@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Archive\EmptyWorkshop;
 use App\Archive\ExportWorkshop;
+use App\Archive\Figures;
 use App\Archive\WorkshopFile;
 use App\Logbook\ReadBook;
 use App\Models\Action;
@@ -12,8 +13,6 @@ use App\Models\Ride;
 use App\Models\Setting;
 use App\Models\User;
 use App\Models\Workshop;
-use App\Pot\ReadBaths;
-use App\Strip\ReadJars;
 use App\Support\AppClock;
 use App\Text\ChainWords;
 use App\Text\HistoryWords;
@@ -29,42 +28,9 @@ use Tests\Feature\Bench;
 function everythingOf(Workshop $workshop, int $nowS): array
 {
     app()->forgetScopedInstances();
-    $book = app(ReadBook::class)($workshop->refresh());
+    $workshop->refresh();
     $translator = Translator::of($workshop, app(ReadBook::class), $nowS);
-    $figures = [];
-    foreach ($book->chainIds as $id) {
-        $chain = $book->chain($id, $nowS);
-        $figures[$translator->names->fullChain($id)] = [
-            $chain->status->value,
-            $chain->km->km,
-            $chain->km->whole,
-            $chain->hours,
-            $chain->leftKm(),
-            $chain->wax->cycleKm()->km,
-            $chain->dips,
-            $chain->wax->topUps,
-            $chain->wear->result?->toArray(),
-            $chain->wear->atKm?->km,
-            $translator->names->bike($book->fittings->bikeOf($id, $nowS)),
-        ];
-    }
-    foreach (app(ReadJars::class)($workshop) as $id => $jar) {
-        $figures["jar {$translator->names->jar($id)}"] = [
-            $jar->role->value,
-            $jar->solvent?->value,
-            $jar->volumeMl,
-            round($jar->greaseG, 9),
-            $jar->cleanings,
-            $jar->settlingS,
-        ];
-    }
-    foreach (app(ReadBaths::class)($workshop) as $id => $bath) {
-        $figures["pot {$translator->names->pot($id)}"] = [$bath->ledger?->toArray(), $bath->limitC, $bath->problem];
-    }
-    foreach ($book->parts as $part) {
-        $state = $book->inventory()->part($part->id, $nowS);
-        $figures["part {$part->kind->value} " . count($figures)] = [$state->km->km, $state->closings];
-    }
+    $figures = app(Figures::class)->of($workshop, $nowS);
     $words = new HistoryWords($translator, new ChainWords($translator));
     $history = Action::query()
         ->in($workshop)

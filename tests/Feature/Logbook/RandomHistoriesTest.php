@@ -104,7 +104,7 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
         }
         match ($table) {
             'openings' => ([$km, $whole, $waxed, $unsure, $left, $effective, $ridden, $bare, $wet, $loud] = [
-                $row->km ?? $km,
+                $row->km === null ? $km : (float) $row->km,
                 $row->km !== null,
                 $row->wax !== 'none',
                 $row->wax === 'unknown',
@@ -126,14 +126,15 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
                 false,
                 false,
             ]),
-            'topups' => $waxed ? ([$left, $wet, $loud] = [min($intervalKm, $left + $row->km), false, false]) : null,
+            'topups' => $waxed ? ([$left, $wet, $loud] = [min($intervalKm, $left + (float) $row->km), false, false]) : null,
             'noises' => ($loud = $waxed),
             'retirements' => ($retired = true),
             default => null,
         };
         if ($table === 'rides') {
-            $km += $row->km;
-            $cost = $row->km * $factors[$row->condition];
+            $rideKm = (float) $row->km;
+            $km += $rideKm;
+            $cost = $rideKm * $factors[$row->condition];
             [$left, $effective, $ridden] = [max(0.0, $left - $cost), $effective + $cost, true];
             // Ridden on another day, the day for drying is past: it goes by its wax.
             $soaks = in_array($row->condition, ['wet', 'muddy'], true);

@@ -225,7 +225,7 @@ it('tells the life of a chain as it is retired, and the bike when too few are le
 
 it('keeps cassettes through wheels, a trainer and worn chains, and warns of a new chain on an old one', function (): void {
     $part = fn(string $name): Part => Part::query()->findOrFail(
-        Setting::query()->where('key', SettingKey::PartName)->where('value', json_encode($name))->sole()->component_id,
+        Setting::query()->where('key', SettingKey::PartName)->where('value', 'like', json_encode($name))->sole()->component_id,
     );
     $on = fn(): array => array_map(
         fn(array $one) => ($this->plain)("{$one['name']} {$one['km']}"),
