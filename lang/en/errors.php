@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 return [
-    'pot_too_low' => 'The pot holds too little wax for a pot day. Record a top-up on the Pot page, then compare.',
     'file_kills' => 'It could not be read: the reader broke off at it three times. Export that ride again.',
     'confirm' => 'Type your password once more for this: reload the page and try again.',
     'password' => [

@@ -23,6 +23,7 @@ use Dripel\Core\Plan\SimulateInput;
 use Dripel\Core\Plan\SimulateResult;
 use Dripel\Core\Plan\WorkshopYears;
 use Dripel\Core\Wear\LimitSchool;
+use Generator;
 
 /**
  * Policies side by side over the years: chain life, cassettes, pot days, hours, wax, money; and the cheapest interval of a bike.
@@ -54,17 +55,24 @@ use Dripel\Core\Wear\LimitSchool;
  *         per: string,
  *     },
  *     forced: int,
- *     best: bool,
+ *     rough: bool,
  *     weeks: list<string>,
  * }
  * @phpstan-type Economy array{text: string, chart: ChartView}
- * @phpstan-type Comparison array{
- *     rows: list<ComparedRow>,
- *     economy: Economy|null,
+ * @phpstan-type ComparedAll array{
+ *     best: list<int>,
  *     against: string,
  *     differences: list<string>,
  *     bike: array{id: int, name: string, rate: string}|null,
- *     unpriced: string,
+ *     notes: list<string>,
+ * }
+ * @phpstan-type ComparedPart array{
+ *     done: int,
+ *     of: int,
+ *     at: int|null,
+ *     row: ComparedRow|null,
+ *     all: ComparedAll|null,
+ *     economy: Economy|null,
  * }
  */
 final readonly class WhatIfProps
@@ -129,42 +137,76 @@ final readonly class WhatIfProps
     }
 
     /**
+     * What can be said at once, then better and better: each row as if all chains that were used went into each pot day, the cheapest
+     * interval of a bike, each row with the chains that a good plan chooses.
+     *
      * @param list<SimulatedPolicy> $policies
      * @param list<LimitSchool|null> $schools of each
      *
-     * @return Comparison
+     * @return Generator<int, ComparedPart>
      */
-    public function compare(WorkshopYears $workshop, array $policies, array $schools, int $years, ?int $bikeId): array
+    public function compare(WorkshopYears $workshop, array $policies, array $schools, int $years, ?int $bikeId): Generator
     {
-        if ($workshop->bikes === []) {
-            return ['rows' => [], 'economy' => null, 'against' => '', 'differences' => [], 'bike' => null, 'unpriced' => ''];
+        $bike =
+            array_values(array_filter($workshop->bikes, fn(SimulatedBike $one) => $one->id === $bikeId))[0] ??
+            ($workshop->bikes[0] ?? null);
+        if ($bike === null) {
+            $all = ['best' => [], 'against' => '', 'differences' => [], 'bike' => null, 'notes' => []];
+            yield ['done' => 0, 'of' => 0, 'at' => null, 'row' => null, 'all' => $all, 'economy' => null];
+
+            return;
         }
         $inputs = array_map(
             fn(SimulatedPolicy $policy, ?LimitSchool $school) => $workshop->input($policy, $years, $school),
             $policies,
             $schools,
         );
-        $results = array_map(
-            fn(SimulatedPolicy $policy, ?LimitSchool $school) => $workshop->ridden($policy, $years, $school),
-            $policies,
-            $schools,
-        );
+        [$results, $done, $of] = [[], 0, 2 * count($policies) + 1];
+        foreach ($policies as $i => $policy) {
+            $results[$i] = $workshop->simply($policy, $years, $schools[$i]);
+            yield [
+                'done' => ++$done,
+                'of' => $of,
+                'at' => $i,
+                'row' => $this->row($results[$i], $inputs[$i], true),
+                'all' => count($results) === count($policies) ? $this->all($results, $inputs, $workshop, $bike) : null,
+                'economy' => null,
+            ];
+        }
+        $economy = $this->economy($workshop, $bike, $years);
+        yield ['done' => ++$done, 'of' => $of, 'at' => null, 'row' => null, 'all' => null, 'economy' => $economy];
+        foreach ($policies as $i => $policy) {
+            $results[$i] = $workshop->better($policy, $years, $schools[$i], $results[$i]);
+            yield [
+                'done' => ++$done,
+                'of' => $of,
+                'at' => $i,
+                'row' => $this->row($results[$i], $inputs[$i], false),
+                'all' => $this->all($results, $inputs, $workshop, $bike),
+                'economy' => null,
+            ];
+        }
+    }
+
+    /**
+     * @param array<int, SimulateResult> $results
+     * @param list<SimulateInput> $inputs
+     *
+     * @return ComparedAll what is said of all rows together
+     */
+    private function all(array $results, array $inputs, WorkshopYears $workshop, SimulatedBike $bike): array
+    {
+        $q = $this->translator->quantities;
         $costs = array_filter(
             array_map(fn(SimulateResult $result) => $result->usedUpPer1000Km(), $results),
             fn(?float $cost) => $cost !== null,
         );
-        $bike = array_values(array_filter($workshop->bikes, fn(SimulatedBike $one) => $one->id === $bikeId))[0] ?? $workshop->bikes[0];
-        $q = $this->translator->quantities;
+        $least = $costs === [] ? 0.0 : min($costs);
 
         return [
-            'rows' => array_map(
-                fn(SimulateResult $result, SimulateInput $input) => $this->row($result, $input, $costs === [] ? null : min($costs), $bike),
-                $results,
-                $inputs,
-            ),
-            'economy' => $this->economy($workshop, $bike, $years),
+            'best' => array_keys(array_filter($costs, fn(float $cost) => $cost <= $least + 1e-9)),
             'against' => $this->translator->say('ui.what_if.difference.against', ['name' => $this->nameOf($inputs[0])]),
-            'differences' => $this->differences($results, $inputs),
+            'differences' => $this->differences(array_values($results), $inputs),
             'bike' => [
                 'id' => (int) $bike->id,
                 'name' => $this->translator->names->bike((int) $bike->id),
@@ -176,12 +218,19 @@ final readonly class WhatIfProps
                     'factor' => $q->number($bike->factor, 2),
                 ]),
             ],
-            'unpriced' => (new StripWords($this->translator))->unpriced($workshop->unpriced),
+            'notes' => array_values(
+                array_filter([
+                    (new StripWords($this->translator))->unpriced($workshop->unpriced),
+                    $workshop->pouredToG === null
+                        ? ''
+                        : $this->translator->say('ui.what_if.poured', ['wax' => $q->mass($workshop->pouredToG)]),
+                ]),
+            ),
         ];
     }
 
     /** @return ComparedRow */
-    private function row(SimulateResult $result, SimulateInput $input, ?float $least, SimulatedBike $bike): array
+    private function row(SimulateResult $result, SimulateInput $input, bool $rough): array
     {
         $q = $this->translator->quantities;
         $whole = fn(callable $of): string => $q->number($result->sum($of));
@@ -203,7 +252,7 @@ final readonly class WhatIfProps
                 'per' => $per1000 === null ? '—' : $q->money($per1000),
             ],
             'forced' => (int) $result->sum(fn(SimulatedWeek $week) => $week->forced),
-            'best' => $least !== null && $per1000 !== null && $per1000 <= $least + 1e-9,
+            'rough' => $rough,
             'weeks' => array_values(
                 array_map(
                     fn(SimulatedWeek $week) => $this->translator->say('ui.what_if.week', [

@@ -7,7 +7,7 @@ namespace Dripel\Core\Bath;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\InvalidInput;
 
-/** The wax in a pot since it was filled, while its book is read through; only BathLedger makes and changes one. */
+/** The wax in a pot since it was filled, while its book is read through; only BathLedger changes one. */
 final class BathBatch
 {
     /** House rules: a rinsed chain brings in less, and grit counts against this much wax. */

@@ -31,7 +31,7 @@ final readonly class BathLedger implements Model
             $last = $batch;
         }
 
-        return $this->result($in, $last ?? new BathBatch($in->events[0]));
+        return self::result($in, $last ?? new BathBatch($in->events[0]));
     }
 
     /**
@@ -57,11 +57,7 @@ final readonly class BathLedger implements Model
         $batch = new BathBatch($in->events[0]);
         foreach ($in->events as $i => $event) {
             try {
-                if ($event->kind === BathEventKind::Fill) {
-                    $batch = new BathBatch($event);
-                } else {
-                    $this->enter($batch, $event, $in->pickupDefaultG);
-                }
+                $batch = self::after($batch, $event, $in->pickupDefaultG);
             } catch (InvalidInput $e) {
                 throw $e->within("events.{$i}");
             }
@@ -74,19 +70,23 @@ final readonly class BathLedger implements Model
         return $this(BathLedgerInput::from($input))->toArray();
     }
 
-    private function enter(BathBatch $batch, BathEvent $event, float $pickupDefaultG): void
+    /** A fill begins a batch anew; anything else changes the one that is there. */
+    public static function after(BathBatch $batch, BathEvent $event, float $pickupDefaultG): BathBatch
     {
         match ($event->kind) {
-            BathEventKind::Fill => null,
+            BathEventKind::Fill => ($batch = new BathBatch($event)),
             BathEventKind::TopUp => $batch->topUp($event),
             BathEventKind::Dip => $batch->dip($event, $pickupDefaultG),
             BathEventKind::Filter => $batch->filter($event),
             BathEventKind::Remove => $batch->take($event->waxG, 'wax_g'),
             BathEventKind::Reading => ($batch->maxC = max($batch->maxC ?? -INF, $event->tempC)),
         };
+
+        return $batch;
     }
 
-    private function result(BathLedgerInput $in, BathBatch $batch): BathLedgerResult
+    /** What a batch comes to in the pot of a book, whatever events that has. */
+    public static function result(BathLedgerInput $in, BathBatch $batch): BathLedgerResult
     {
         $steelMl = $batch->heaviestG / self::STEEL_G_PER_ML;
         $depthMm = $in->vessel->depthMm($batch->massG / WaxProperties::LIQUID_G_PER_ML + $steelMl);

@@ -6,10 +6,9 @@ namespace Dripel\Core\Plan;
 
 use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Bath\BathEvent;
-use Dripel\Core\Bath\BathLedger;
 use Dripel\Core\Bath\BathLedgerInput;
-use Dripel\Core\Bath\BathLedgerResult;
 use Dripel\Core\Bath\BathNext;
+use Dripel\Core\Bath\OpenBath;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
@@ -41,7 +40,9 @@ final readonly class Simulate implements Model
     public function __invoke(SimulateInput $in): SimulateResult
     {
         $sheds = array_map(fn(SimulatedBike $bike) => new SimulatedShed($bike, $in->policy, $in->curve), $in->bikes);
-        $bath = [BathEvent::fill(0.0, $in->pot->waxG)];
+        $bath = OpenBath::filled(
+            new BathLedgerInput($in->pot->vessel, [BathEvent::fill(0.0, $in->pot->waxG)], pickupDefaultG: $in->pot->pickupG),
+        );
         $weeks = [];
         $potDays = new PotDays(new KeptMemo());
         for ($w = 0; $w < $in->weeks; $w++) {
@@ -86,7 +87,7 @@ final readonly class Simulate implements Model
                 $in->policy->dripOnly && $this->retire($in, $shed, $week, false);
                 $week->wear[(string) $shed->bike->id] = array_map(fn(SimulatedChain $chain) => $chain->wearPct, $shed->chains);
             }
-            $week->waxG = $in->policy->dripOnly ? $in->pot->waxG : $this->ledger($in, $bath)->waxG;
+            $week->waxG = $in->policy->dripOnly ? $in->pot->waxG : $bath->result()->waxG;
             $weeks[] = $week;
         }
 
@@ -157,19 +158,16 @@ final readonly class Simulate implements Model
      * the bath gets what it wants.
      *
      * @param list<SimulatedShed> $sheds
-     * @param non-empty-list<BathEvent> $bath
-     *
-     * @return non-empty-list<BathEvent>
      */
     private function pot(
         SimulateInput $in,
         array $sheds,
         SimulatedWeek $week,
-        array $bath,
+        OpenBath $bath,
         float $atS,
         PotDaysInput $input,
         PlannedPotDay $pot,
-    ): array {
+    ): OpenBath {
         $dips = [];
         foreach ($sheds as $shed) {
             $there = $shed->chains;
@@ -193,24 +191,37 @@ final readonly class Simulate implements Model
         if ($dips === []) {
             return $bath;
         }
-        $before = $this->ledger($in, $bath)->waxG;
-        $bath[] = BathEvent::dip($atS, $dips);
-        try {
-            $after = $this->ledger($in, $bath);
-        } catch (InvalidInput) {
-            throw new InvalidInput('pot.wax_g', 'is too little for the ' . count($dips) . ' dips of a pot day; start with more wax');
+        $before = $bath->result()->waxG;
+        $dip = BathEvent::dip($atS, $dips);
+        $dipped = self::dipped($bath, $dip);
+        if ($dipped === null && $before < $in->pot->waxG) {
+            // It would not do: the pot is filled up first, as after a pot day.
+            $bath = $bath->with(BathEvent::topUp($atS, $this->bought($in, $week, $in->pot->waxG - $before)));
+            $before = $in->pot->waxG;
+            $dipped = self::dipped($bath, $dip);
         }
+        $dipped ?? throw new InvalidInput('pot.wax_g', 'is too little for the ' . count($dips) . ' dips of a pot day; start with more wax');
+        $after = $dipped->result();
         $week->waxTakenG += $before - $after->waxG;
 
         return match ($after->next) {
-            BathNext::TopUp => [
-                ...$bath,
+            BathNext::TopUp => $dipped->with(
                 BathEvent::topUp($atS, $this->bought($in, $week, max(self::LEAST_WAX_G, $in->pot->waxG - $after->waxG))),
-            ],
-            BathNext::Filter => [...$bath, BathEvent::filter($atS)],
-            BathNext::Replace => $this->replaced($in, $week, $after->waxG, $atS),
-            BathNext::Ok => $bath,
+            ),
+            BathNext::Filter => $dipped->with(BathEvent::filter($atS)),
+            BathNext::Replace => $dipped->with($this->replaced($in, $week, $after->waxG, $atS)),
+            BathNext::Ok => $dipped,
         };
+    }
+
+    /** Null where there is not wax enough for it. */
+    private static function dipped(OpenBath $bath, BathEvent $dip): ?OpenBath
+    {
+        try {
+            return $bath->with($dip);
+        } catch (InvalidInput) {
+            return null;
+        }
     }
 
     /** @return float the same grams, paid */
@@ -222,12 +233,11 @@ final readonly class Simulate implements Model
         return $g;
     }
 
-    /** @return non-empty-list<BathEvent> */
-    private function replaced(SimulateInput $in, SimulatedWeek $week, float $leftG, float $atS): array
+    private function replaced(SimulateInput $in, SimulatedWeek $week, float $leftG, float $atS): BathEvent
     {
         $week->waxThrownG += $leftG;
 
-        return [BathEvent::fill($atS, $this->bought($in, $week, $in->pot->waxG))];
+        return BathEvent::fill($atS, $this->bought($in, $week, $in->pot->waxG));
     }
 
     /** Chains at their limit go, and new ones come in their place. */
@@ -259,12 +269,6 @@ final readonly class Simulate implements Model
     {
         $week->bought++;
         $week->cost += $in->costs->chain + $in->costs->strip + $in->costs->quickLink;
-    }
-
-    /** @param non-empty-list<BathEvent> $bath */
-    private function ledger(SimulateInput $in, array $bath): BathLedgerResult
-    {
-        return (new BathLedger())(new BathLedgerInput($in->pot->vessel, $bath, pickupDefaultG: $in->pot->pickupG));
     }
 
     /** @param list<SimulatedShed> $sheds */

@@ -273,6 +273,23 @@ export interface CommuteValues {
   until: string
 }
 
+export interface ComparedAll {
+  best: number[]
+  against: string
+  differences: string[]
+  bike: { id: number; name: string; rate: string } | null
+  notes: string[]
+}
+
+export interface ComparedPart {
+  done: number
+  of: number
+  at: number | null
+  row: ComparedRow | null
+  all: ComparedAll | null
+  economy: Economy | null
+}
+
 export interface ComparedRow {
   name: string
   figures: {
@@ -288,17 +305,8 @@ export interface ComparedRow {
     per: string
   }
   forced: number
-  best: boolean
+  rough: boolean
   weeks: string[]
-}
-
-export interface Comparison {
-  rows: ComparedRow[]
-  economy: Economy | null
-  against: string
-  differences: string[]
-  bike: { id: number; name: string; rate: string } | null
-  unpriced: string
 }
 
 export interface ConflictPage {

@@ -177,6 +177,15 @@ it('waxes dirtier chains when they are not rinsed: the bath is renewed sooner', 
     expect($thrown(false))->toBeGreaterThan($thrown(true));
 });
 
+it('fills a pot up first in which the last pot day left enough to cover a chain, and too little for all of them', function (): void {
+    $narrow = simulated(['interval_km' => 200], pot: ['vessel' => ['diameter_mm' => 40, 'height_mm' => 105], 'wax_g' => 36.0]);
+    $sum = fn(string $of): float => (float) array_sum(array_column($narrow['weeks'], $of));
+    expect(36.0 + $sum('wax_bought_g'))->toEqualWithDelta(
+        end($narrow['weeks'])['wax_g'] + $sum('wax_taken_g') + $sum('wax_thrown_g'),
+        1e-6,
+    );
+});
+
 it('heats no pot for bikes that live on the bottle, whichever day of the week they are ridden', function (array $weekKm): void {
     $totals = simulated(['interval_km' => 200, 'drip_only' => true], 104, bike: ['week_km' => $weekKm])['totals'];
     expect([$totals['pot_days'], $totals['forced'], $totals['dips']])

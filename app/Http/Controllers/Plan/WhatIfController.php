@@ -7,15 +7,15 @@ namespace App\Http\Controllers\Plan;
 use App\Http\Controllers\Controller;
 use App\Http\Props\WhatIfProps;
 use App\Http\Requests\Plan\WhatIfRequest;
+use App\Http\Streamed;
 use App\Logbook\ReadBook;
 use App\Plan\ReadYears;
+use App\Support\CacheMemo;
 use App\Support\CurrentWorkshop;
 use App\Text\Translators;
-use Dripel\Core\Input\InvalidInput;
-use Illuminate\Http\JsonResponse;
-use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Which interval, how many chains, which school: laid side by side over the years. */
 final class WhatIfController extends Controller
@@ -31,20 +31,20 @@ final class WhatIfController extends Controller
         ReadBook $readBook,
         Translators $translators,
         ReadYears $readYears,
-    ): JsonResponse {
-        $props = new WhatIfProps($readBook($current->workshop()), $translators->current());
-        try {
-            return response()->json(
-                $props->compare(
-                    $readYears($current->workshop()),
-                    $request->policies(),
-                    $request->schools(),
-                    $request->integer('years'),
-                    $request->bikeIfNamed()?->id,
-                ),
-            );
-        } catch (InvalidInput $e) {
-            throw $e->path === 'pot.wax_g' ? ValidationException::withMessages(['pot' => (string) __('errors.pot_too_low')]) : $e;
-        }
+        CacheMemo $memo,
+    ): StreamedResponse {
+        $years = $readYears($current->workshop());
+        // Years take their time: nobody waits for their end with what is known by now.
+        $memo->keep();
+
+        return Streamed::lines(
+            (new WhatIfProps($readBook($current->workshop()), $translators->current()))->compare(
+                $years,
+                $request->policies(),
+                $request->schools(),
+                $request->integer('years'),
+                $request->bikeIfNamed()?->id,
+            ),
+        );
     }
 }

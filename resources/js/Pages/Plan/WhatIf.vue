@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, shallowRef } from 'vue'
 import HourField from '@/components/cost/HourField.vue'
 import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
@@ -9,9 +9,9 @@ import NumberField from '@/components/forms/NumberField.vue'
 import SystemSelect from '@/components/forms/SystemSelect.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
-import { usePreview } from '@/composables/usePreview'
+import { useRefined } from '@/composables/useRefined'
 import { t } from '@/composables/useText'
-import type { Comparison, WhatIfPage } from '@/types/server'
+import type { ComparedAll, ComparedPart, ComparedRow, Economy, WhatIfPage } from '@/types/server'
 
 /** Policies side by side: what each interval, number of chains and order comes to over the years. */
 const FIGURES = ['life', 'bought', 'cassettes', 'pot_days', 'topups', 'hours', 'wax', 'solvents', 'money', 'per'] as const
@@ -23,19 +23,31 @@ const form = reactive({
   policies: props.policies.map((one) => ({ ...one })),
 })
 const actionId = newActionId()
-const { preview, problems } = usePreview<Comparison>(
-  'post',
-  () => '/ahead/what-if',
+const rows = ref<Record<number, ComparedRow>>({})
+const all = shallowRef<ComparedAll | null>(null)
+const economy = shallowRef<Economy | null>(null)
+const progress = ref({ done: 0, of: 1 })
+const { underWay, problems, stop, again } = useRefined<ComparedPart>(
+  '/ahead/what-if',
   () => ({ ...form, action_id: actionId, hour: props.hour }),
+  () => (rows.value = {}),
+  (part) => {
+    progress.value = { done: part.done, of: part.of }
+    if (part.at !== null && part.row) rows.value[part.at] = part.row
+    all.value = part.all ?? all.value
+    economy.value = part.economy ?? economy.value
+  },
 )
+const rough = computed(() => Object.values(rows.value).some((row) => row.rough))
+const stopped = computed(() => !underWay.value && progress.value.done < progress.value.of)
+const far = computed(() => t('what_if.under_way', progress.value))
 const opened = ref<number | null>(null)
 const errors = computed(() => Object.values(problems.value))
 const years = (count: number) => (count === 1 ? t('what_if.one_year') : t('what_if.years', { count }))
 const spans = [1, 2, 3, 4, 5].map((count) => ({ value: count, title: years(count) }))
 const chains = [null, 1, 2, 3, 4, 5, 6].map((count) => ({ value: count, title: count === null ? t('what_if.as_now') : String(count) }))
-// As the lines of the chart are dashed.
 // Nothing can be worked out before a chain was ridden on a bike.
-const nobody = computed(() => !props.bikes.length || (preview.value !== null && !preview.value.bike))
+const nobody = computed(() => !props.bikes.length || (all.value !== null && !all.value.bike))
 </script>
 
 <template>
@@ -45,7 +57,7 @@ const nobody = computed(() => !props.bikes.length || (preview.value !== null && 
         <h1>{{ t('what_if.title') }}</h1>
         <Link href="/ahead">{{ t('ahead.title') }}</Link>
       </div>
-      <p class="muted">{{ preview?.bike?.rate ?? t('what_if.text') }}</p>
+      <p class="muted">{{ all?.bike?.rate ?? t('what_if.text') }}</p>
       <EmptyState v-if="nobody" :text="t('what_if.nobody')" href="/rides?log" :verb="t('rides.log')" data-test="nobody" />
       <template v-else>
         <div class="row over">
@@ -53,15 +65,22 @@ const nobody = computed(() => !props.bikes.length || (preview.value !== null && 
           <HourField :hour="hour" />
           <label>{{ t('what_if.curves_of') }} <SystemSelect v-model="form.bike_id" :options="bikes" data-test="bike" /></label>
         </div>
-        <p v-if="preview?.unpriced" class="note" role="note">{{ preview.unpriced }}</p>
+        <div class="row way" role="status" data-test="way">
+          <progress :value="progress.done" :max="progress.of" :aria-label="far" />
+          <span>{{ underWay || stopped ? far : t('what_if.all_done') }}</span>
+          <v-btn v-if="underWay" size="small" variant="outlined" data-test="stop" @click="stop">{{ t('what_if.stop') }}</v-btn>
+          <v-btn v-else-if="stopped" size="small" variant="outlined" data-test="go-on" @click="again">{{ t('what_if.go_on') }}</v-btn>
+          <span v-if="rough" class="muted">{{ t('what_if.rough') }}</span>
+        </div>
+        <p v-for="note in all?.notes" :key="note" class="note" role="note">{{ note }}</p>
         <datalist id="intervals">
           <option v-for="one in intervals" :key="one.title" :value="one.value">{{ one.title }}</option>
         </datalist>
         <p v-for="message in errors" :key="message" class="ember" role="alert">{{ message }}</p>
-        <section v-if="preview?.differences.length" class="against" aria-labelledby="against" data-test="differences">
-          <h2 id="against">{{ preview.against }}</h2>
+        <section v-if="all?.differences.length" class="against" aria-labelledby="against" data-test="differences">
+          <h2 id="against">{{ all.against }}</h2>
           <ul>
-            <li v-for="difference in preview.differences" :key="difference">{{ difference }}</li>
+            <li v-for="difference in all.differences" :key="difference">{{ difference }}</li>
           </ul>
         </section>
         <div class="scroll" tabindex="0" role="region" :aria-label="t('what_if.title')">
@@ -77,7 +96,7 @@ const nobody = computed(() => !props.bikes.length || (preview.value !== null && 
               </tr>
             </thead>
             <tbody>
-              <tr v-for="(policy, i) in form.policies" :key="i" :class="{ best: preview?.rows[i]?.best }" :data-test="`policy-${i}`">
+              <tr v-for="(policy, i) in form.policies" :key="i" :class="{ best: all?.best.includes(i) }" :data-test="`policy-${i}`">
                 <td class="nowrap">
                   <NumberField
                     v-model="policy.interval"
@@ -109,7 +128,7 @@ const nobody = computed(() => !props.bikes.length || (preview.value !== null && 
                     ><input v-model="policy.drip_only" type="checkbox" :aria-label="`${t('what_if.drip')} ${i + 1}`"
                   /></label>
                 </td>
-                <template v-if="preview?.rows[i]">
+                <template v-if="rows[i]">
                   <td v-for="figure in FIGURES" :key="figure" class="num">
                     <button
                       type="button"
@@ -117,26 +136,27 @@ const nobody = computed(() => !props.bikes.length || (preview.value !== null && 
                       :aria-expanded="opened === i"
                       :data-test="`open-${i}-${figure}`"
                       @click="opened = opened === i ? null : i">
-                      {{ preview.rows[i].figures[figure] }}
+                      {{ rows[i].rough ? '≈ ' : '' }}{{ rows[i].figures[figure] }}
                     </button>
                   </td>
                 </template>
+                <td v-else :colspan="FIGURES.length" class="muted">…</td>
               </tr>
             </tbody>
           </table>
         </div>
-        <section v-if="opened !== null && preview?.rows[opened]" class="weeks" data-test="weeks">
-          <h2>{{ preview.rows[opened]!.name }}: {{ t('what_if.weeks') }}</h2>
-          <p v-if="preview.rows[opened]!.forced" class="ember">{{ t('what_if.forced', { count: preview.rows[opened]!.forced }) }}</p>
+        <section v-if="opened !== null && rows[opened]" class="weeks" data-test="weeks">
+          <h2>{{ rows[opened]!.name }}: {{ t('what_if.weeks') }}</h2>
+          <p v-if="rows[opened]!.forced" class="ember">{{ t('what_if.forced', { count: rows[opened]!.forced }) }}</p>
           <ol tabindex="0" :aria-label="t('what_if.weeks')">
-            <li v-for="week in preview.rows[opened]!.weeks" :key="week">{{ week }}</li>
+            <li v-for="week in rows[opened]!.weeks" :key="week">{{ week }}</li>
           </ol>
         </section>
-        <section v-if="preview?.economy" class="cols" aria-labelledby="economy">
-          <LineChart :chart="preview.economy.chart" data-test="economy" />
+        <section v-if="economy" class="cols" aria-labelledby="economy">
+          <LineChart :chart="economy.chart" data-test="economy" />
           <div>
-            <h2 id="economy">{{ t('what_if.economy') }}: {{ preview.bike?.name }}</h2>
-            <p class="lead">{{ preview.economy.text }}</p>
+            <h2 id="economy">{{ t('what_if.economy') }}: {{ all?.bike?.name }}</h2>
+            <p class="lead">{{ economy.text }}</p>
           </div>
         </section>
         <details>
@@ -166,6 +186,25 @@ const nobody = computed(() => !props.bikes.length || (preview.value !== null && 
 .over {
   gap: 10px 22px;
   margin: 10px 0;
+}
+.way {
+  gap: 6px 12px;
+  min-height: 44px;
+  margin: 6px 0;
+}
+progress {
+  appearance: none;
+  width: 160px;
+  height: 8px;
+  border: 1.5px solid var(--ink);
+  background: var(--paper);
+}
+progress::-webkit-progress-bar {
+  background: var(--paper);
+}
+progress::-webkit-progress-value,
+progress::-moz-progress-bar {
+  background: var(--amber);
 }
 input[type='checkbox'] {
   width: 18px;
