@@ -25,6 +25,14 @@ final readonly class Load
 
     private const PAUSE_US = 1_000_000;
 
+    /** wrk has room for as many open files as it has connections, and a few: those that it would inherit from us count. */
+    private const WITHOUT_OURS = [
+        'bash',
+        '-c',
+        'for n in $(ls /proc/self/fd); do ((n < 3)) || eval "exec $n>&-"; done 2>/dev/null; exec "$@"',
+        'bash',
+    ];
+
     private function __construct(private Server $server, private string $folder) {}
 
     public static function print(int $seconds): bool
@@ -102,6 +110,7 @@ final readonly class Load
         );
         $wrk = new Process(
             [
+                ...self::WITHOUT_OURS,
                 'wrk',
                 '-t',
                 '2',
