@@ -1117,6 +1117,7 @@ return [
         'bike' => 'Bike',
         'condition' => 'Condition',
         'take_in' => 'Import :count rides',
+        'missing' => ':count more rides are on their way.',
         'leave' => 'Discard all files',
         'by_itself' => 'Open',
         'unsure' => 'Not known yet',

@@ -24,6 +24,7 @@ use Dripel\Core\Ride\BikeGuess;
 use Dripel\Core\Ride\GuessBecause;
 use Dripel\Core\Ride\LikelyCondition;
 use Dripel\Core\Ride\WhichBike;
+use Illuminate\Database\Eloquent\Builder;
 
 /**
  * The ride files that wait to be taken in: what each says, which bike it probably was, and what stands against it.
@@ -58,6 +59,7 @@ use Dripel\Core\Ride\WhichBike;
  * }
  * @phpstan-type TracksPage array{
  *     tracks: list<WaitingTrack>,
+ *     count: int,
  *     imports: list<RideImportView>,
  *     most: int,
  *     bikes: list<array{value: int, title: string}>,
@@ -66,33 +68,19 @@ use Dripel\Core\Ride\WhichBike;
  */
 final readonly class TracksProps
 {
+    /** So many are there at once; a thousand come after the page. */
+    private const FIRST = 100;
+
     public function __construct(private Book $book, private Translator $translator) {}
 
     /** @return TracksPage */
     public function all(Workshop $workshop): array
     {
-        $names = array_combine($this->book->bikeIds, array_map($this->translator->names->bike(...), $this->book->bikeIds));
-        $which = new WhichBike($this->book, $names);
-        $likely = new LikelyCondition($this->book);
-        $alike = new AlikeRide($this->book->rides(), $this->translator->zone());
-        // Of two alike the one that came first goes before its copy: ids rise with time.
-        $tracks = Track::query()->in($workshop)->orderBy('start')->orderBy('id')->get();
-        /** @var array<string, int|null> $logged */
-        $logged = Ride::query()
-            ->in($workshop)
-            ->live()
-            ->whereIn('track_fingerprint', $tracks->pluck('fingerprint'))
-            ->pluck('bike_id', 'track_fingerprint')
-            ->all();
-        $seen = [];
-        $rows = [];
-        foreach ($tracks as $track) {
-            $rows[] = $this->row($track, $which, $likely, $alike, $logged, $seen);
-            $seen[$track->fingerprint] = true;
-        }
+        $names = $this->names();
 
         return [
-            'tracks' => $rows,
+            'tracks' => $this->rows($workshop, 0, self::FIRST),
+            'count' => Track::query()->in($workshop)->count(),
             'imports' => self::imports($workshop),
             'most' => TakeInRequest::MOST,
             'bikes' => array_map(fn(int $id) => ['value' => $id, 'title' => $names[$id]], $this->book->bikeIds),
@@ -104,6 +92,48 @@ final readonly class TracksProps
                 Condition::cases(),
             ),
         ];
+    }
+
+    /** @return list<WaitingTrack> those that are not there at once */
+    public function rest(Workshop $workshop): array
+    {
+        return $this->rows($workshop, self::FIRST, null);
+    }
+
+    /** @return array<int, string> of the bikes */
+    private function names(): array
+    {
+        return array_combine($this->book->bikeIds, array_map($this->translator->names->bike(...), $this->book->bikeIds));
+    }
+
+    /** @return list<WaitingTrack> */
+    private function rows(Workshop $workshop, int $from, ?int $count): array
+    {
+        $which = new WhichBike($this->book, $this->names());
+        $likely = new LikelyCondition($this->book);
+        $alike = new AlikeRide($this->book->rides(), $this->translator->zone());
+        // Of two alike the one that came first goes before its copy: ids rise with time.
+        $tracks = Track::query()
+            ->in($workshop)
+            ->orderBy('start')
+            ->orderBy('id')
+            ->when($count !== null, fn(Builder $query) => $query->limit($from + (int) $count))
+            ->get();
+        /** @var array<string, int|null> $logged */
+        $logged = Ride::query()
+            ->in($workshop)
+            ->live()
+            ->whereIn('track_fingerprint', $tracks->pluck('fingerprint'))
+            ->pluck('bike_id', 'track_fingerprint')
+            ->all();
+        $seen = array_fill_keys(array_map(fn(Track $track) => $track->fingerprint, $tracks->take($from)->all()), true);
+        $rows = [];
+        foreach ($tracks->skip($from) as $track) {
+            $rows[] = $this->row($track, $which, $likely, $alike, $logged, $seen);
+            $seen[$track->fingerprint] = true;
+        }
+
+        return $rows;
     }
 
     /** How many files wait to be taken in, in words; empty: none. */

@@ -13,6 +13,9 @@ final readonly class Commutes implements NextSource
     {
         $items = [];
         foreach ($in->book->bikeIds as $bikeId) {
+            if (($in->book->fillIn?->commutesOf($bikeId) ?? []) === []) {
+                continue;
+            }
             $rides = array_values(array_filter($in->book->ridesOf($bikeId), fn(Ride $ride) => $ride->guess?->commuteId !== null));
             if ($rides !== []) {
                 $items[] = new NextItem(NextKind::Commute, $bikeId, [], $in->today->date, Verb::Confirm, rides: $rides);

@@ -1582,6 +1582,7 @@ export interface TrackPage {
 
 export interface TracksPage {
   tracks: WaitingTrack[]
+  count: number
   imports: RideImportView[]
   most: number
   bikes: { value: number; title: string }[]

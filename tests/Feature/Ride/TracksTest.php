@@ -132,3 +132,32 @@ it('takes nothing of another workshop’s files', function (): void {
     $this->delete('/tracks');
     expect(Track::query()->count())->toBe(1);
 });
+
+it('shows the first of many at once and the others after the page, and knows which were there before', function (): void {
+    $track = fn(int $n, string $print): Track => Track::query()->create([
+        'id' => (string) Str::uuid(),
+        'workshop_id' => $this->bench->workshop->id,
+        'name' => "ride-{$n}.gpx",
+        'start' => Bench::NOW - 86400 * (200 - $n),
+        'km' => 30.0,
+        'points' => 100,
+        'segments' => 1,
+        'fingerprint' => $print,
+        'uploaded_at' => Bench::NOW,
+    ]);
+    array_map(fn(int $n) => $track($n, "print {$n}"), range(1, 119));
+    $track(120, 'print 7');
+    $this->get('/tracks')->assertInertia(
+        fn(AssertableInertia $page) => $page
+            ->has('tracks', 100)
+            ->where('count', 120)
+            ->missing('rest')
+            ->loadDeferredProps(
+                fn(AssertableInertia $late) => $late
+                    ->has('rest', 20)
+                    ->where('rest.0.name', 'ride-101.gpx')
+                    ->where('rest.0.against', null)
+                    ->where('rest.19.against', __('ui.tracks.against.twice')),
+            ),
+    );
+});

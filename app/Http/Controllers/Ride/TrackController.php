@@ -52,9 +52,13 @@ final class TrackController extends Controller
 
     public function index(CurrentWorkshop $current, ReadBook $readBook, Translators $translators): Response
     {
+        $workshop = $current->workshop();
+        $props = new TracksProps($readBook($workshop), $translators->current());
+        $page = $props->all($workshop);
+
         return Inertia::render(
             'Ride/Tracks',
-            (new TracksProps($readBook($current->workshop()), $translators->current()))->all($current->workshop()),
+            $page + (count($page['tracks']) < $page['count'] ? ['rest' => Inertia::defer(fn() => $props->rest($workshop))] : []),
         );
     }
 

@@ -10,7 +10,10 @@ import { t } from '@/composables/useText'
 import type { TracksPage, WaitingTrack } from '@/types/server'
 
 /** Many ride files at once: of each the bike and what it was like, then all of them in one action. */
-const props = defineProps<TracksPage>()
+const props = defineProps<TracksPage & { rest?: WaitingTrack[] }>()
+// The first are there at once; of many the others come after the page.
+const tracks = computed(() => [...props.tracks, ...(props.rest ?? [])])
+const missing = computed(() => props.count - tracks.value.length)
 interface Choice {
   bike: number | null
   condition: string
@@ -19,9 +22,9 @@ interface Choice {
 const chosen = reactive<Record<string, Choice>>({})
 // More come while an archive is read; what was chosen of the others stays.
 watch(
-  () => props.tracks,
-  (tracks) => {
-    for (const track of tracks)
+  tracks,
+  (now) => {
+    for (const track of now)
       chosen[track.id] ??= {
         bike: track.bike,
         condition: track.condition ?? 'dry',
@@ -32,7 +35,7 @@ watch(
 )
 const bikes = computed(() => [...props.bikes, { value: null, title: t('tracks.unsure') }])
 const rides = computed(() =>
-  props.tracks
+  tracks.value
     .filter((track) => !chosen[track.id]?.out)
     .map((track) => ({ track: track.id, bike_id: chosen[track.id]?.bike ?? null, condition: chosen[track.id]?.condition ?? 'dry' })),
 )
@@ -43,7 +46,7 @@ const all = computed({
   },
   set: (condition: string) => Object.values(chosen).forEach((one) => (one.condition = condition)),
 })
-const likely = computed(() => props.tracks.filter((track) => track.likely && chosen[track.id]?.condition !== track.likely.value))
+const likely = computed(() => tracks.value.filter((track) => track.likely && chosen[track.id]?.condition !== track.likely.value))
 const pick = (track: WaitingTrack) => {
   const one = chosen[track.id]
   if (one && track.likely) one.condition = track.likely.value
@@ -116,11 +119,18 @@ const leave = () => router.delete('/tracks')
             >
           </li>
         </ol>
+        <p v-if="missing > 0" class="muted" role="status" data-test="missing">{{ t('tracks.missing', { count: missing }) }}</p>
         <p v-for="[field, message] in wrong" :key="field" class="ember" role="alert">{{ message }}</p>
         <div class="row acts in-sight">
-          <v-btn variant="flat" color="primary" :disabled="!rides.length" :loading="form.processing" data-test="take-in" @click="take">{{
-            t('tracks.take_in', { count: rides.length })
-          }}</v-btn>
+          <v-btn
+            variant="flat"
+            color="primary"
+            :disabled="!rides.length || missing > 0"
+            :loading="form.processing"
+            data-test="take-in"
+            @click="take"
+            >{{ t('tracks.take_in', { count: rides.length }) }}</v-btn
+          >
           <v-btn data-test="leave" @click="leave">{{ t('tracks.leave') }}</v-btn>
         </div>
       </template>

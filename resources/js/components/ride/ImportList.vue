@@ -21,7 +21,7 @@ async function look(): Promise<void> {
   // Away for a moment: it is asked again.
   const answer = await http<RideImportView[]>('get', '/ride-imports')
   if (answer?.ok) now.value = answer.body
-  if (!running()) router.reload({ only: ['tracks', 'imports'] })
+  if (!running()) router.reload({ only: ['tracks', 'count', 'rest', 'imports'] })
 }
 const steer = (one: RideImportView, how: 'stop' | 'go-on') => router.post(`/ride-imports/${one.id}/${how}`, {}, { preserveScroll: true })
 const putAside = (one: RideImportView) => router.delete(`/ride-imports/${one.id}`, { preserveScroll: true })
