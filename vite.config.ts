@@ -49,5 +49,10 @@ const device = VitePWA({
 
 export default defineConfig({
   plugins: [laravel({ input: ['resources/js/app.ts'] }), vue(), vuetify({ autoImport: true }), compressedTwins(), device],
-  resolve: { alias: { '@': fileURLToPath(new URL('resources/js', import.meta.url)) } },
+  resolve: {
+    alias: {
+      '@': fileURLToPath(new URL('resources/js', import.meta.url)),
+      'side-channel': fileURLToPath(new URL('resources/js/packages/sideChannel.cjs', import.meta.url)),
+    },
+  },
 })

@@ -12,13 +12,12 @@ import {
 } from '@mdi/js'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
-import ConfirmDialog from './ConfirmDialog.vue'
 import DoneBar from './DoneBar.vue'
 import KeptBar from './KeptBar.vue'
-import KeysDialog from './KeysDialog.vue'
 import PageProgress from './PageProgress.vue'
 import TermsNote from './TermsNote.vue'
 import ThumbBar from './ThumbBar.vue'
+import { unconfirmed } from '@/composables/useConfirmed'
 import { useDayNight } from '@/composables/useDayNight'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
@@ -35,6 +34,8 @@ import { lazily } from '@/composables/lazily'
 
 const AddSheet = lazily(() => import('./AddSheet.vue'))
 const CommandLine = lazily(() => import('./CommandLine.vue'))
+const ConfirmDialog = lazily(() => import('./ConfirmDialog.vue'))
+const KeysDialog = lazily(() => import('./KeysDialog.vue'))
 
 const props = defineProps<{ title: string; at: string }>()
 
@@ -167,8 +168,8 @@ useIntervalFn(() => void send(), SEND_EVERY_MS)
     <ThumbBar v-if="phone" :at="at" :may-write="here.mayWrite" @add="addOpen = true" />
     <AddSheet v-if="addOpen" v-model="addOpen" />
     <DoneBar ref="doneBar" />
-    <ConfirmDialog />
-    <KeysDialog v-model="keysOpen" />
+    <ConfirmDialog v-if="unconfirmed" />
+    <KeysDialog v-if="keysOpen" v-model="keysOpen" />
     <CommandLine v-if="lineOpen" v-model="lineOpen" />
   </v-app>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { ref } from 'vue'
 import { http } from '@/composables/http'
 import { t } from '@/composables/useText'
 import { unconfirmed } from '@/composables/useConfirmed'
@@ -8,10 +8,6 @@ import { unconfirmed } from '@/composables/useConfirmed'
 const password = ref('')
 const problem = ref('')
 const busy = ref(false)
-watch(unconfirmed, () => {
-  password.value = ''
-  problem.value = ''
-})
 async function confirm(): Promise<void> {
   busy.value = true
   const answer = await http('post', '/password', { password: password.value })
