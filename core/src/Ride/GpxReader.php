@@ -26,14 +26,18 @@ final class GpxReader extends XmlTrackReader
 
     protected function open(XMLParser $parser, string $name, array $attributes): void
     {
-        $this->depth++;
-        $name = self::localName($name);
-        if ($this->depth === 1) {
-            $this->isRoot($parser, $name, 'gpx', 'GPX');
-        } elseif ($this->pointDepth !== null) {
-            if ($name === 'time' && $this->depth === $this->pointDepth + 1) {
+        $depth = ++$this->depth;
+        // Of all that is called here most is within a point: it is asked for first, and for as little as will do.
+        if ($this->pointDepth !== null) {
+            if ($depth === $this->pointDepth + 1 && ($name === 'time' || self::localName($name) === 'time')) {
                 $this->listen($parser);
             }
+
+            return;
+        }
+        $name = self::localName($name);
+        if ($depth === 1) {
+            $this->isRoot($parser, $name, 'gpx', 'GPX');
         } elseif ($name === 'trkpt') {
             $this->openPoint($parser, $attributes);
         } elseif ($name === 'trkseg') {
@@ -69,8 +73,14 @@ final class GpxReader extends XmlTrackReader
         } elseif ($this->depth === $this->segmentDepth) {
             $this->segmentDepth = null;
         }
-        $this->stopListening($parser);
+        $this->listening && $this->stopListening($parser);
         $this->depth--;
+    }
+
+    /** Numbers in elements of their own (height, pulse, cadence) are of no interest, and each costs two calls; lines stay where they are. */
+    protected function lighten(string $chunk): string
+    {
+        return preg_replace('~<((?!(?:[\w.-]+:)?(?:time|trkpt)>)[A-Za-z_][\w:.-]*)>[-+0-9.]+</\1>~', '', $chunk) ?? $chunk;
     }
 
     protected function nothing(): string

@@ -17,6 +17,9 @@ final readonly class RideTrack implements FileModel
 {
     private const MOVING_KMH = 1.0;
 
+    /** Points that are hashed together. */
+    private const AT_ONCE = 512;
+
     public function __construct(private TrackReader $reader = new GpxReader()) {}
 
     /**
@@ -28,13 +31,20 @@ final readonly class RideTrack implements FileModel
     {
         [$metres, $movingS, $points, $segments] = [0.0, 0.0, 0, 0];
         [$firstS, $lastS, $before] = [null, null, null];
-        $hash = hash_init('sha256');
+        [$hash, $packed] = [hash_init('sha256'), ''];
         foreach ($this->reader->points($stream) as $point) {
             $points++;
-            hash_update(
-                $hash,
-                pack('q4', $point->segment, (int) round(1e6 * $point->lat), (int) round(1e6 * $point->lon), (int) ($point->atS ?? -1)),
+            $packed .= pack(
+                'q4',
+                $point->segment,
+                (int) round(1e6 * $point->lat),
+                (int) round(1e6 * $point->lon),
+                (int) ($point->atS ?? -1),
             );
+            if ($points % self::AT_ONCE === 0) {
+                hash_update($hash, $packed);
+                $packed = '';
+            }
             $firstS ??= $point->atS;
             $lastS = $point->atS ?? $lastS;
             if ($before === null || $before->segment !== $point->segment) {
@@ -49,6 +59,7 @@ final readonly class RideTrack implements FileModel
             }
             $before = $point;
         }
+        hash_update($hash, $packed);
         if ($firstS !== null && $lastS < $firstS) {
             throw new InvalidInput('file', 'has times that run backwards: its last point is before its first');
         }

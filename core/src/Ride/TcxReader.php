@@ -51,7 +51,7 @@ final class TcxReader extends XmlTrackReader
                 default => null,
             };
         }
-        $this->stopListening($parser);
+        $this->listening && $this->stopListening($parser);
         $this->depth--;
     }
 

@@ -42,7 +42,7 @@ abstract class XmlTrackReader implements TrackReader
 
     private ?Closure $textHandler = null;
 
-    private bool $listening = false;
+    protected bool $listening = false;
 
     protected string $text = '';
 
@@ -68,6 +68,12 @@ abstract class XmlTrackReader implements TrackReader
 
     abstract protected function close(XMLParser $parser, string $name): void;
 
+    /** A piece of the file without what would only take time. */
+    protected function lighten(string $chunk): string
+    {
+        return $chunk;
+    }
+
     /** Why there is no point in it. */
     abstract protected function nothing(): string;
 
@@ -81,7 +87,7 @@ abstract class XmlTrackReader implements TrackReader
         $parser = xml_parser_create();
         xml_parser_set_option($parser, XML_OPTION_CASE_FOLDING, 0);
         xml_set_element_handler($parser, $this->open(...), $this->close(...));
-        [$empty, $bytes] = [true, 0];
+        [$empty, $bytes, $given] = [true, 0, 0];
         do {
             $chunk = $start . fread($stream, self::CHUNK_BYTES);
             $start = '';
@@ -96,8 +102,10 @@ abstract class XmlTrackReader implements TrackReader
             }
             $this->refuseDeclaration($chunk);
             $this->refuseLongTag($chunk);
+            $chunk = $this->lighten($chunk);
+            $given += strlen($chunk);
             if (xml_parse($parser, $chunk, $last) !== 1) {
-                throw $this->broken($parser, $bytes);
+                throw $this->broken($parser, $given);
             }
             yield from $this->ready;
             $this->ready = [];
@@ -168,10 +176,8 @@ abstract class XmlTrackReader implements TrackReader
 
     protected function stopListening(XMLParser $parser): void
     {
-        if ($this->listening) {
-            xml_set_character_data_handler($parser, null);
-            $this->listening = false;
-        }
+        xml_set_character_data_handler($parser, null);
+        $this->listening = false;
     }
 
     protected function seconds(XMLParser $parser, string $text): ?float

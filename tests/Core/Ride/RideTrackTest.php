@@ -140,6 +140,15 @@ it('says clearly what a file lacks', function (string $gpx, string $message): vo
     'no latitude' => [gpx("\n<trk><trkseg><trkpt lon=\"5\"/></trkseg></trk>"), 'line 3: has a point without a valid latitude'],
     'longitude beyond' => [gpx('<trk><trkseg><trkpt lat="5" lon="181"/></trkseg></trk>'), 'valid longitude'],
     'latitude NaN' => [gpx('<trk><trkseg><trkpt lat="NaN" lon="1"/></trkseg></trk>'), 'valid latitude'],
+    'a point that is a number' => [gpx('<trk><trkseg><trkpt>5</trkpt></trkseg></trk>'), 'valid latitude'],
+    'a time of digits alone' => [
+        gpx('<trk><trkseg><trkpt lat="5" lon="1"><ele>3</ele><time>1795000000</time></trkpt></trkseg></trk>'),
+        'has a time that',
+    ],
+    'a fault below heights and pulses' => [
+        gpx("\n<trk><trkseg>\n<trkpt lat=\"5\" lon=\"1\">\n<ele>-3.5</ele>\n<x:hr>131</x:hr>\n</trkpt>\n<trkpt lon=\"5\"/></trkseg></trk>"),
+        'line 8: has a point without a valid latitude',
+    ],
     'a time that is none' => [gpx('<trk><trkseg>' . point(52, 'noon') . '</trkseg></trk>'), 'has a time that'],
     'times backwards' => [
         gpx('<trk><trkseg>' . point(52, '2026-11-22T08:00:00Z') . point(52.1, '2026-11-22T07:00:00Z') . '</trkseg></trk>'),
