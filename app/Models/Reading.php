@@ -33,6 +33,6 @@ final class Reading extends Entry implements IsEvent
 
     public static function event(int $id, Moment $moment, array $row): Core
     {
-        return new Core($id, $moment, $row[0], fn() => WearReading::input(Fields::fromJson($row[1])));
+        return new Core($id, $moment, $row[0], fn() => WearReading::input(Fields::fromJson($row[1])), $row[1]);
     }
 }

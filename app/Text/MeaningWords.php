@@ -47,7 +47,7 @@ final readonly class MeaningWords
         $before = $this->wear->of($chain);
         $words = new WearWords($this->translator);
         $agree = SpotsAgree::of($reading);
-        $after = $before?->with($result);
+        $after = $before?->with($reading);
         $range = $before?->contradicts($result);
         $alone = $result->reaches($chain->terms->limitPct);
 

@@ -207,12 +207,15 @@ final readonly class ChainPageProps
         $q = $this->translator->quantities;
         $say = fn(string $code, array $with = []): string => $this->translator->say("ui.chart.{$code}", $with);
         $shown = $q->units->fromKm(...);
-        $limit = $forecast->input->limitPct;
-        $now = $forecast->input->nowKm;
+        $limit = $forecast->chain->limitPct;
+        $now = $forecast->chain->nowKm;
         $band = $forecast->band();
         $top = max([
             1.25 * $limit,
-            ...array_map(fn(ForecastReading $one) => 1.1 * ($one->valuePct ?? ($one->lowerPct ?? 0.0)), $forecast->input->readings),
+            ...array_map(
+                fn(ForecastReading $one) => 1.1 * ($one->valuePct ?? ($one->lowerPct ?? 0.0)),
+                $forecast->chain->input()->readings,
+            ),
         ]);
         $mean = array_map(
             fn(array $at) => [
@@ -239,7 +242,7 @@ final readonly class ChainPageProps
                             default => "{$q->percent($low)} – {$q->percent($high)}",
                         },
                     ]);
-        }, $forecast->input->readings);
+        }, $forecast->chain->input()->readings);
         [$first, $last] = [$forecast->result->kmToLimitP10, $forecast->result->kmToLimitP90];
 
         return Chart::of(

@@ -10,10 +10,24 @@ use Dripel\Core\Wear\WearReadingInput;
 /** A chain was measured. */
 final readonly class Reading extends Event
 {
-    /** @param WearReadingInput|Closure(): WearReadingInput $source made when it is first asked for: of many readings few are */
-    public function __construct(int $id, Moment $moment, public int $chainId, private WearReadingInput|Closure $source)
-    {
+    /**
+     * @param WearReadingInput|Closure(): WearReadingInput $source made when it is first asked for: of many readings few are
+     * @param string|null $written what it is made from, whole
+     */
+    public function __construct(
+        int $id,
+        Moment $moment,
+        public int $chainId,
+        private WearReadingInput|Closure $source,
+        private ?string $written = null,
+    ) {
         parent::__construct($id, $moment);
+    }
+
+    /** Tells what it showed from anything else that it could have shown. */
+    public function written(): string
+    {
+        return $this->written ?? serialize($this->input());
     }
 
     public function input(): WearReadingInput

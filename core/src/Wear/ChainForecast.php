@@ -36,7 +36,7 @@ final class ChainForecast
     private ?WearBelief $belief = null;
 
     public function __construct(
-        public readonly WearForecastInput $input,
+        public readonly ChainReadings $chain,
         public readonly float $intervalKm,
         public readonly WearForecastResult $result,
     ) {}
@@ -48,7 +48,7 @@ final class ChainForecast
      *
      * @param float|null $intervalKm where it was worked out already
      */
-    public static function input(Book $book, ChainState $chain, ?float $intervalKm = null): ?WearForecastInput
+    public static function readings(Book $book, ChainState $chain, ?float $intervalKm = null): ?ChainReadings
     {
         // Before it came, used, nobody counted.
         $opening = $book->history($chain->chainId)->last(Opening::class);
@@ -60,7 +60,7 @@ final class ChainForecast
         $readings = [];
         foreach ($history->events as $event) {
             if ($event instanceof Reading && ($before = $history->kmBefore($event))->whole && $before->km >= $firstKm - Check::EPSILON) {
-                $readings[] = self::reading($before->km, (new WearReading())($event->input()));
+                $readings[] = [$event, $before->km];
             }
         }
         $prior = WearPrior::ofInterval(
@@ -69,12 +69,7 @@ final class ChainForecast
             $book->settings->lifeCurve(),
         );
 
-        return new WearForecastInput(
-            $chain->terms->limitPct,
-            $readings,
-            $firstKm > 0.0 ? $prior->startingAnywhere() : $prior,
-            $chain->km->km,
-        );
+        return new ChainReadings($chain->terms->limitPct, $readings, $firstKm > 0.0 ? $prior->startingAnywhere() : $prior, $chain->km->km);
     }
 
     /** Its km at its first coat of wax, 0 where it came with one; null: it never had any. */
@@ -134,7 +129,7 @@ final class ChainForecast
     /** How many times as fast as the life points expect at its interval it wears. */
     public function factor(LifeCurve $curve): float
     {
-        return ($this->result->rateP50 * $curve->lifeKm($this->intervalKm)) / (1000.0 * $this->input->limitPct);
+        return ($this->result->rateP50 * $curve->lifeKm($this->intervalKm)) / (1000.0 * $this->chain->limitPct);
     }
 
     /** @return list<LimitOutcome> what each school of limits would make of it; costs in minor units */
@@ -146,7 +141,7 @@ final class ChainForecast
     /** To where the limit is reached most likely, but not out of all proportion to what was ridden. */
     public function farKm(): float
     {
-        $nowKm = max(500.0, $this->input->nowKm);
+        $nowKm = max(500.0, $this->chain->nowKm);
 
         return $nowKm + min($nowKm * (1 + self::AHEAD), max(0.2 * $nowKm, $this->result->kmToLimitP90 ?? INF));
     }
@@ -159,8 +154,8 @@ final class ChainForecast
      */
     public function contradicts(WearReadingResult $reading): ?array
     {
-        $now = self::reading($this->input->nowKm, $reading);
-        $x = $this->input->nowKm / 1000.0;
+        $now = ForecastReading::of($this->chain->nowKm, $reading);
+        $x = $this->chain->nowKm / 1000.0;
         $middle = $this->belief()->quantile($x, 0.5);
         $wide = fn(float $p): float => hypot($this->belief()->quantile($x, $p) - $middle, Normal::quantile(self::LIKELY) * $now->sigmaPct);
         [$lower, $upper] = [$middle - $wide(1.0 - self::LIKELY), $middle + $wide(self::LIKELY)];
@@ -171,22 +166,15 @@ final class ChainForecast
     }
 
     /** The same chain with one more reading, taken now. */
-    public function with(WearReadingResult $reading): self
+    public function with(WearReadingInput $reading): self
     {
-        $input = $this->input->with(self::reading($this->input->nowKm, $reading));
+        $chain = $this->chain->with($reading);
 
-        return new self($input, $this->intervalKm, (new WearForecast())($input));
+        return new self($chain, $this->intervalKm, (new WearForecast())($chain->input()));
     }
 
     private function belief(): WearBelief
     {
-        return $this->belief ??= WearForecast::belief($this->input);
-    }
-
-    private static function reading(float $km, WearReadingResult $reading): ForecastReading
-    {
-        return $reading->valuePct !== null
-            ? ForecastReading::exact($km, $reading->valuePct, $reading->sigmaPct ?? ForecastReading::EDGE_PCT)
-            : ForecastReading::interval($km, $reading->lowerPct, $reading->upperPct);
+        return $this->belief ??= WearForecast::belief($this->chain->input());
     }
 }

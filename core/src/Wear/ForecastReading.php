@@ -30,6 +30,13 @@ final readonly class ForecastReading
         $lowerPct === null || $upperPct === null || $lowerPct < $upperPct || throw new InvalidInput('upper_pct', 'must be above lower_pct');
     }
 
+    public static function of(float $km, WearReadingResult $reading): self
+    {
+        return $reading->valuePct !== null
+            ? self::exact($km, $reading->valuePct, $reading->sigmaPct ?? self::EDGE_PCT)
+            : self::interval($km, $reading->lowerPct, $reading->upperPct);
+    }
+
     public static function exact(float $km, float $valuePct, float $sigmaPct): self
     {
         return new self($km, $valuePct, null, null, $sigmaPct);

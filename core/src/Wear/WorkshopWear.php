@@ -24,8 +24,8 @@ final class WorkshopWear
     /** @var array<int, float> the interval that each is really waxed at, by chain */
     private array $intervals = [];
 
-    /** @var array<int, WearForecastInput|null> by the house rule, by chain */
-    private array $inputs = [];
+    /** @var array<int, ChainReadings|null> by the house rule, by chain */
+    private array $house = [];
 
     /** @var array<int, ChainForecast|null> by chain */
     private array $forecasts = [];
@@ -105,31 +105,28 @@ final class WorkshopWear
 
     private function forecast(ChainState $chain): ?ChainForecast
     {
-        $house = $this->house($chain);
-        if ($house === null || $house->prior === null) {
+        $house = $this->house($chain->chainId, $chain);
+        if ($house === null) {
             return null;
         }
-        $input = $house->expecting($this->tellingOf($chain->chainId)->sharpen($house->prior));
+        $readings = $house->expecting($this->tellingOf($chain->chainId)->sharpen($house->prior));
 
         return new ChainForecast(
-            $input,
+            $readings,
             $this->intervalKm($chain),
-            $this->memo->of('wear ' . self::key($input), fn() => (new WearForecast())($input)),
+            $this->memo->of("wear {$readings->key()}", fn() => (new WearForecast())($readings->input())),
         );
     }
 
-    private function house(ChainState|int $chain): ?WearForecastInput
+    /** What is expected of a chain by the house rule; null where its km are not known. */
+    private function house(int $chainId, ?ChainState $chain = null): ?ChainReadings
     {
-        $id = is_int($chain) ? $chain : $chain->chainId;
+        if (!array_key_exists($chainId, $this->house)) {
+            $chain ??= $this->book->chain($chainId, $this->nowS);
+            $this->house[$chainId] = ChainForecast::readings($this->book, $chain, $this->intervalKm($chain));
+        }
 
-        return array_key_exists($id, $this->inputs)
-            ? $this->inputs[$id]
-            : ($this->inputs[$id] = $this->input(is_int($chain) ? $this->book->chain($chain, $this->nowS) : $chain));
-    }
-
-    private function input(ChainState $chain): ?WearForecastInput
-    {
-        return ChainForecast::input($this->book, $chain, $this->intervalKm($chain));
+        return $this->house[$chainId];
     }
 
     private function intervalKm(ChainState $chain): float
@@ -145,25 +142,15 @@ final class WorkshopWear
 
     private function findRate(int $chainId): ChainRate
     {
-        $input = $this->house($chainId);
+        $readings = $this->house($chainId)?->asLastRead();
         if (
-            $input === null ||
-            $input->readings === [] ||
+            $readings === null ||
+            $readings->readings === [] ||
             ChainForecast::firstWaxKm($this->book->history($chainId)->until($this->nowS)) === null
         ) {
             return new ChainRate(0.0, 0.0);
         }
-        // Its rate follows from its readings; where it is now makes no difference.
-        $last = $input->readings[count($input->readings) - 1]->km;
 
-        return $this->memo->of(
-            'rate ' . self::key(new WearForecastInput($input->limitPct, $input->readings, $input->prior, $last)),
-            fn() => ChainRate::of($input),
-        );
-    }
-
-    private static function key(WearForecastInput $input): string
-    {
-        return sha1(serialize($input));
+        return $this->memo->of("rate {$readings->key()}", fn() => ChainRate::of($readings->input()));
     }
 }

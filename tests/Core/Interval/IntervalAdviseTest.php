@@ -12,7 +12,7 @@ use Dripel\Core\Logbook\Terms;
 use Dripel\Core\Wear\BikeWear;
 use Dripel\Core\Wear\ChainForecast;
 use Dripel\Core\Wear\ChainRate;
-use Dripel\Core\Wear\WearForecastInput;
+use Dripel\Core\Wear\ChainReadings;
 use Dripel\Core\Wear\WearForecastResult;
 use Dripel\Core\Wear\WearPrior;
 use Dripel\Core\Wear\WearVerdict;
@@ -96,9 +96,9 @@ it('refuses what cannot be', function (array $with, string $path): void {
 function wearsTimes(float $times, int $readings = 3, int $chains = 1): BikeWear
 {
     $ratePct = ($times * 1000.0 * 0.5) / LifeCurve::usual()->lifeKm(300.0);
-    $input = new WearForecastInput(0.5, [], new WearPrior($ratePct, 0.5, 0.02, 0.02), 3000.0);
+    $chain = new ChainReadings(0.5, [], new WearPrior($ratePct, 0.5, 0.02, 0.02), 3000.0);
     $forecast = new ChainForecast(
-        $input,
+        $chain,
         300.0,
         new WearForecastResult($ratePct, $ratePct, $ratePct, $ratePct, 0.02, 0.1, 0.1, 0.1, null, null, null, 0.0, null, WearVerdict::Keep),
     );
