@@ -179,17 +179,24 @@ final class ReadBook
     /** @return list<Ride> */
     private function rides(Workshop $workshop): array
     {
-        return array_map(
-            fn(array $row) => new Ride(
-                $row[0],
-                self::moment($row),
-                $row[4],
-                (float) $row[5],
-                self::float($row[6]),
-                Condition::from($row[7]),
-            ),
-            self::rows($workshop, 'rides', 'bike_id', 'km', 'hours', 'condition'),
-        );
+        $conditions = array_column(Condition::cases(), null, 'value');
+        $rides = [];
+        // As plain as can be: there are tens of thousands, and each call costs as much as making one.
+        foreach (
+            self::rows($workshop, 'rides', 'bike_id', 'km', 'hours', 'condition')
+            as [$id, $at, $precision, $sequence, $bike, $km, $hours, $how]
+        ) {
+            $rides[] = new Ride(
+                $id,
+                new Moment($at, $precision === 'day' ? Precision::Day : Precision::Minute, $sequence),
+                $bike,
+                (float) $km,
+                $hours === null ? null : (float) $hours,
+                $conditions[$how],
+            );
+        }
+
+        return $rides;
     }
 
     /** @return list<int> */

@@ -7,7 +7,6 @@ namespace Dripel\Core\Interval;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainHistory;
 use Dripel\Core\Logbook\Dip;
-use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Noise;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Reading;
@@ -42,12 +41,15 @@ final readonly class LearnedByEar
     /** Null while no chain of the bike was ever heard. */
     public static function of(Book $book, int $bikeId, int $nowS): ?self
     {
-        $cycles = [];
+        $histories = [];
         foreach ($book->chainIds as $chainId) {
-            if ($book->settings->home($chainId, $nowS) === $bikeId) {
-                array_push($cycles, ...self::ofChain($book, $book->history($chainId)->until($nowS), $nowS));
-            }
+            $book->settings->home($chainId, $nowS) === $bikeId && ($histories[] = $book->history($chainId)->until($nowS));
         }
+        // Asked first: most bikes are never listened to, and their coats are many.
+        if (array_filter($histories, fn(ChainHistory $history) => $history->last(Noise::class) !== null) === []) {
+            return null;
+        }
+        $cycles = array_merge(...array_map(fn(ChainHistory $history) => self::ofChain($book, $history, $nowS), $histories));
         usort($cycles, fn(EarCycle $a, EarCycle $b) => $a->endS <=> $b->endS ?: $a->chainId <=> $b->chainId);
         // Of the middle school, whatever is set: what is learned must not follow what it advised.
         $prior = self::prior(Settings::INTERVAL_KM);
@@ -94,7 +96,7 @@ final readonly class LearnedByEar
         /** @var Dip|Opening|null $begun the wax under way */
         $begun = null;
         $km = 0.0;
-        foreach (self::inOrder($history) as $entry) {
+        foreach ($history->entries() as $entry) {
             if ($entry instanceof Ride) {
                 $km += $entry->km * $book->settings->factor($entry->condition, $entry->moment->unixS);
                 continue;
@@ -116,14 +118,5 @@ final readonly class LearnedByEar
         }
 
         return $found;
-    }
-
-    /** @return list<Entry> */
-    private static function inOrder(ChainHistory $history): array
-    {
-        $all = [...$history->rides, ...$history->events];
-        usort($all, Entry::compare(...));
-
-        return $all;
     }
 }

@@ -15,11 +15,9 @@ final readonly class ChainCycles
      */
     public static function of(ChainHistory $history, Settings $settings, bool $dripOnly): array
     {
-        $entries = [...$history->rides, ...$history->events];
-        usort($entries, Entry::compare(...));
         /** @var list<non-empty-list<Entry>> $groups */
         $groups = [];
-        foreach ($entries as $entry) {
+        foreach ($history->entries() as $entry) {
             $last = count($groups) - 1;
             if ($last < 0 || (self::beginning($entry, $dripOnly) !== null && self::wasUsed($groups[$last]))) {
                 $groups[] = [$entry];

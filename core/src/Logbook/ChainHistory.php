@@ -60,6 +60,20 @@ final class ChainHistory
         return $this->last[$class];
     }
 
+    /** @return list<Entry> rides and events together: both are in order, so that the earlier one of two goes first */
+    public function entries(): array
+    {
+        [$all, $next] = [[], 0];
+        foreach ($this->events as $event) {
+            while (isset($this->rides[$next]) && Entry::compare($this->rides[$next], $event) < 0) {
+                $all[] = $this->rides[$next++];
+            }
+            $all[] = $event;
+        }
+
+        return [...$all, ...array_slice($this->rides, $next)];
+    }
+
     /** @return list<Ride> */
     public function ridesAfter(Entry $entry): array
     {
