@@ -42,6 +42,19 @@ final readonly class Pages
         }
     }
 
+    /** What each page of one workshop costs where an installation has so many others. */
+    public static function printAmong(int $workshops): void
+    {
+        $alone = self::measure(Server::start(gmdate('Y-m-d\TH:i:s\Z')));
+        $server = Server::start(gmdate('Y-m-d\TH:i:s\Z'));
+        $rows = (new ManyWorkshops($server->database(), $workshops))();
+        $among = self::measure($server);
+        printf("%-10s %8s %12s   (%s rows were added)\n", 'page, ms', 'alone', "of {$workshops}", number_format($rows));
+        foreach ($alone as $page => $ms) {
+            printf("%-10s %8.0f %12.0f\n", $page, $ms, $among[$page]);
+        }
+    }
+
     /** @return array<string, float> least ms by page */
     private static function measure(Server $server): array
     {
