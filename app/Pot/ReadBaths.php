@@ -75,7 +75,13 @@ final class ReadBaths
     private function events(Workshop $workshop, Book $book, Pot $pot, BathEntry $fill): array
     {
         $events = [];
-        $rows = BathEntry::query()->in($workshop)->live()->where('component_id', $pot->id)->where('at', '>=', $fill->at)->get();
+        $rows = BathEntry::query()
+            ->in($workshop)
+            ->live()
+            ->where('component_id', $pot->id)
+            ->where('at', '>=', $fill->at)
+            ->orderBy('id')
+            ->get();
         foreach ($rows as $row) {
             if ($row->at > $fill->at || $row->sequence >= $fill->sequence) {
                 $events[] = [$row->at, $row->sequence, self::event($row)];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
 use App\Models\User;
 use App\People\RememberedUsers;
@@ -45,6 +46,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(CurrentWorkshop::class);
         $this->app->scoped(ReadBook::class);
         $this->app->scoped(ReadBaths::class);
+        $this->app->scoped(ReadPrices::class);
         $this->app->scoped(ReadWear::class);
         $this->app->scoped(CacheMemo::class);
     }

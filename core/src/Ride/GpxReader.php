@@ -77,7 +77,7 @@ final class GpxReader extends XmlTrackReader
         $this->depth--;
     }
 
-    /** Numbers in elements of their own (height, pulse, cadence) are of no interest, and each costs two calls; lines stay where they are. */
+    /** Numbers in elements of their own (height, pulse, cadence) are of no interest; each costs two calls. Lines stay where they are. */
     protected function lighten(string $chunk): string
     {
         return preg_replace('~<((?!(?:[\w.-]+:)?(?:time|trkpt)>)[A-Za-z_][\w:.-]*)>[-+0-9.]+</\1>~', '', $chunk) ?? $chunk;
