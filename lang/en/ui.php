@@ -887,7 +887,7 @@ return [
         'all_done' => 'All worked out',
         'stop' => 'Stop',
         'go_on' => 'Go on',
-        'rough' => 'Rows with ≈ count every ridden chain into each pot day. A good plan dips fewer.',
+        'rough' => 'Rows with ≈ are a first guess: all ridden chains go into each pot day. Pot days and top-ups may still change much.',
         'poured' => 'Counted with :wax of wax in the pot: less would not do for all chains at once.',
         'one_year' => 'one year',
         'years' => ':count years',

@@ -169,7 +169,7 @@ final readonly class WhatIfProps
                 'of' => $of,
                 'at' => $i,
                 'row' => $this->row($results[$i], $inputs[$i], true),
-                'all' => count($results) === count($policies) ? $this->all($results, $inputs, $workshop, $bike) : null,
+                'all' => $i === 0 ? $this->all([], $inputs, $workshop, $bike) : null,
                 'economy' => null,
             ];
         }
@@ -182,14 +182,15 @@ final readonly class WhatIfProps
                 'of' => $of,
                 'at' => $i,
                 'row' => $this->row($results[$i], $inputs[$i], false),
-                'all' => $this->all($results, $inputs, $workshop, $bike),
+                // Good rows are not held against rough ones.
+                'all' => $done === $of ? $this->all($results, $inputs, $workshop, $bike) : null,
                 'economy' => null,
             ];
         }
     }
 
     /**
-     * @param array<int, SimulateResult> $results
+     * @param array<int, SimulateResult> $results of all rows; none: as long as they are not there
      * @param list<SimulateInput> $inputs
      *
      * @return ComparedAll what is said of all rows together
@@ -206,7 +207,7 @@ final readonly class WhatIfProps
         return [
             'best' => array_keys(array_filter($costs, fn(float $cost) => $cost <= $least + 1e-9)),
             'against' => $this->translator->say('ui.what_if.difference.against', ['name' => $this->nameOf($inputs[0])]),
-            'differences' => $this->differences(array_values($results), $inputs),
+            'differences' => $results === [] ? [] : $this->differences(array_values($results), $inputs),
             'bike' => [
                 'id' => (int) $bike->id,
                 'name' => $this->translator->names->bike((int) $bike->id),

@@ -480,6 +480,9 @@ it('lays policies side by side over the years', function (): void {
         ])
         ->and(array_unique(array_column($answer['parts'], 'of')))
         ->toBe([9])
+        // Rows are held against each other when all of them are there, and good.
+        ->and(array_map(fn(?array $all) => $all === null ? null : count($all['differences']), array_column($answer['parts'], 'all')))
+        ->toBe([0, null, null, null, null, null, null, null, 3])
         ->and($answer['notes'])
         ->toHaveCount(1);
     [$short, $long, $more, $drip] = $answer['rows'];

@@ -77,10 +77,10 @@ const nobody = computed(() => !props.bikes.length || (all.value !== null && !all
           <option v-for="one in intervals" :key="one.title" :value="one.value">{{ one.title }}</option>
         </datalist>
         <p v-for="message in errors" :key="message" class="ember" role="alert">{{ message }}</p>
-        <section v-if="all?.differences.length" class="against" aria-labelledby="against" data-test="differences">
+        <section v-if="all && form.policies.length > 1" class="against" aria-labelledby="against" data-test="differences">
           <h2 id="against">{{ all.against }}</h2>
           <ul>
-            <li v-for="difference in all.differences" :key="difference">{{ difference }}</li>
+            <li v-for="i in form.policies.length - 1" :key="i">{{ all.differences[i - 1] ?? '…' }}</li>
           </ul>
         </section>
         <div class="scroll" tabindex="0" role="region" :aria-label="t('what_if.title')">
