@@ -155,7 +155,7 @@ final readonly class WorkshopYears
         return $this->better($policy, $years, $school, $this->simply($policy, $years, $school));
     }
 
-    /** The same as if all chains that were used went into each pot day: found in a fraction of the time; pot days and top-ups may be others. */
+    /** The same as if all chains that were used went into each pot day: found sooner; its pot days and top-ups may be others. */
     public function simply(SimulatedPolicy $policy, int $years, ?LimitSchool $school = null): SimulateResult
     {
         return (new Simulate())($this->input($policy->dipping(DipRule::Used), $years, $school));
