@@ -11,15 +11,19 @@ use App\People\RememberedUsers;
 use App\Pot\ReadBaths;
 use App\Support\AppClock;
 use App\Support\CacheMemo;
+use App\Support\CountingStore;
 use App\Support\CurrentWorkshop;
 use App\Support\DatabaseFile;
 use App\Text\UnitTranslator;
 use App\Wear\ReadWear;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
@@ -57,6 +61,13 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(
             TransactionBeginning::class,
             fn() => $this->app->resolved(ReadBook::class) && $this->app->make(ReadBook::class)->settle(),
+        );
+        Cache::extend(
+            'database',
+            fn(Application $app, array $config) => Cache::repository(
+                new CountingStore(DB::connection(), $config['table'], config()->string('cache.prefix')),
+                $config,
+            ),
         );
         Auth::provider('remembered', fn() => $this->app->make(RememberedUsers::class));
         // The worker ends with the file that it opened, and is started anew (bin/start).

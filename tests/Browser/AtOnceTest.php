@@ -89,3 +89,22 @@ it('counts a step once, however many devices tap it at the same moment', functio
         $server->stop();
     }
 });
+
+it('counts tries to sign in, however many come at the same moment, and answers each', function (): void {
+    $server = Server::start('2026-11-25T12:20:00+01:00');
+    try {
+        $visitor = new Visitor($server->url);
+        $try = fn(int $n): array => ['/password', ['password' => "wrong {$n}"]];
+        $answers = array_count_values([
+            ...$visitor->postAtOnce(array_map($try, range(1, 16))),
+            ...$visitor->postAtOnce(array_map($try, range(17, 32))),
+        ]);
+        // Refused, or refused for being too many: nobody is told of an error of the machine.
+        expect(array_diff(array_keys($answers), [302, 422, 429]))
+            ->toBe([])
+            ->and($answers[429] ?? 0)
+            ->toBeGreaterThanOrEqual(20);
+    } finally {
+        $server->stop();
+    }
+});
