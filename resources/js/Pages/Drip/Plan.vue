@@ -70,9 +70,10 @@ const coats = ['1', '2', '3'].map((value) => ({ value, title: value }))
         </div>
         <div class="fields">
           <div class="sheet outcome" aria-live="polite">
-            <ul v-if="preview" data-test="drip-lines">
+            <ul v-if="preview" class="lines" data-test="drip-lines">
               <li v-for="line in preview.lines" :key="line">{{ line }}</li>
             </ul>
+            <div v-else class="lines" />
             <p v-for="message in errors" :key="message" class="ember" role="alert">{{ message }}</p>
             <div class="row at-hand">
               <v-btn type="submit" variant="flat" color="primary" size="large" :loading="starting" data-test="start">{{
@@ -102,6 +103,10 @@ const coats = ['1', '2', '3'].map((value) => ({ value, title: value }))
 </template>
 
 <style scoped>
+/* Kept free for what comes a moment later: the buttons below do not move. */
+.lines {
+  min-height: 150px;
+}
 .cols {
   display: grid;
   grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
