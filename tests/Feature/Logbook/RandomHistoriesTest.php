@@ -36,6 +36,7 @@ use App\Models\Retirement;
 use App\Models\Ride;
 use App\Models\TopUp;
 use App\Support\AppClock;
+use App\Support\PlainRows;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\ChainState;
@@ -65,11 +66,14 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
         'wet' => 2.5,
         'muddy' => 3.5,
     ];
+    /** @var array<string, PlainRows> $plain */
+    static $plain = [];
     /** @var list<array{int, int, int, int, string, object}> $all */
     $all = [];
     foreach (['openings', 'strips', 'dips', 'fittings', 'topups', 'rides', 'noises', 'retirements'] as $rank => $table) {
+        $plain[$table] ??= PlainRows::of($table);
         foreach (DB::table($table)->where('workshop_id', $workshopId)->whereNull('voided_by')->get() as $row) {
-            $all[] = [$row->at, $rank, $row->sequence, $row->id, $table, $row];
+            $all[] = [$row->at, $rank, $row->sequence, $row->id, $table, (object) $plain[$table]->plain($row)];
         }
     }
     foreach (plainGuesses($workshopId) as $i => $guess) {
@@ -104,7 +108,7 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
         }
         match ($table) {
             'openings' => ([$km, $whole, $waxed, $unsure, $left, $effective, $ridden, $bare, $wet, $loud] = [
-                $row->km === null ? $km : (float) $row->km,
+                $row->km ?? $km,
                 $row->km !== null,
                 $row->wax !== 'none',
                 $row->wax === 'unknown',
@@ -126,15 +130,14 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
                 false,
                 false,
             ]),
-            'topups' => $waxed ? ([$left, $wet, $loud] = [min($intervalKm, $left + (float) $row->km), false, false]) : null,
+            'topups' => $waxed ? ([$left, $wet, $loud] = [min($intervalKm, $left + $row->km), false, false]) : null,
             'noises' => ($loud = $waxed),
             'retirements' => ($retired = true),
             default => null,
         };
         if ($table === 'rides') {
-            $rideKm = (float) $row->km;
-            $km += $rideKm;
-            $cost = $rideKm * $factors[$row->condition];
+            $km += $row->km;
+            $cost = $row->km * $factors[$row->condition];
             [$left, $effective, $ridden] = [max(0.0, $left - $cost), $effective + $cost, true];
             // Ridden on another day, the day for drying is past: it goes by its wax.
             $soaks = in_array($row->condition, ['wet', 'muddy'], true);
