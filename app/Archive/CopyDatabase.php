@@ -6,6 +6,7 @@ namespace App\Archive;
 
 use App\Support\Keys;
 use App\Support\PlainRows;
+use App\Support\ReadTransaction;
 use App\Support\WriteTransaction;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\Artisan;
@@ -54,7 +55,7 @@ final readonly class CopyDatabase
         self::migrations($from) === self::migrations($to) ||
             throw new RuntimeException('The two databases are of different versions. Run dripel:migrate on both, then try again.');
 
-        return self::reading(
+        return ReadTransaction::run(
             $from,
             fn() => $to->transaction(function () use ($from, $to): array {
                 WriteTransaction::takeTurn($to);
@@ -70,26 +71,6 @@ final readonly class CopyDatabase
     private static function migrations(Connection $connection): array
     {
         return array_values($connection->table('migrations')->orderBy('migration')->pluck('migration')->all());
-    }
-
-    /**
-     * As it is at one instant, whoever writes meanwhile.
-     *
-     * @template T
-     *
-     * @param callable(): T $read
-     *
-     * @return T
-     */
-    private static function reading(Connection $from, callable $read): mixed
-    {
-        $whole = $from->getDriverName() === 'pgsql' && $from->transactionLevel() === 0;
-
-        return $from->transaction(function () use ($from, $whole, $read): mixed {
-            $whole && $from->statement('set transaction isolation level repeatable read');
-
-            return $read();
-        });
     }
 
     /** @return list<string> each after those that its rows point to */

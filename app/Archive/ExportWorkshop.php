@@ -7,6 +7,7 @@ namespace App\Archive;
 use App\Models\Workshop;
 use App\Support\AppClock;
 use App\Support\PlainRows;
+use App\Support\ReadTransaction;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
@@ -23,7 +24,8 @@ final readonly class ExportWorkshop
     /** @return array<string, mixed> */
     public function file(Workshop $workshop): array
     {
-        return DB::transaction(
+        return ReadTransaction::run(
+            DB::connection(),
             fn(): array => [
                 'format' => WorkshopFile::FORMAT,
                 'version' => WorkshopFile::VERSION,

@@ -886,7 +886,7 @@ return [
         'under_way' => ':done of :of worked out',
         'all_done' => 'All worked out',
         'stop' => 'Stop',
-        'go_on' => 'Go on',
+        'again' => 'Start again',
         'rough' => 'Rows with ≈ are a first guess: all ridden chains go into each pot day. Pot days and top-ups may still change much.',
         'poured' => 'Counted with :wax of wax in the pot: less would not do for all chains at once.',
         'one_year' => 'one year',

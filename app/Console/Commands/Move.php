@@ -11,6 +11,7 @@ use App\Support\AppClock;
 use Illuminate\Console\Command;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
+use InvalidArgumentException;
 use RuntimeException;
 
 /** From the one database into the other, all of it; what either is called stands in the configuration. */
@@ -22,8 +23,8 @@ final class Move extends Command
 
     public function handle(CopyDatabase $copy, AppClock $clock): int
     {
-        [$from, $to] = [DB::connection(), DB::connection((string) $this->argument('to'))];
         try {
+            [$from, $to] = [DB::connection(), DB::connection((string) $this->argument('to'))];
             $from->getName() !== $to->getName() || throw new RuntimeException("It is in {$to->getName()} already (DB_CONNECTION).");
             $this->callSilently('migrate', ['--database' => $to->getName(), '--force' => true]);
             $this->option('replace') ||
@@ -35,7 +36,7 @@ final class Move extends Command
             $this->line(array_sum($rows) . ' rows of ' . count($rows) . ' tables copied.');
             $nowS = $clock->unixS();
             $compared = $this->compare(self::figures($from, $nowS), self::figures($to, $nowS));
-        } catch (RuntimeException $e) {
+        } catch (RuntimeException | InvalidArgumentException $e) {
             $this->error($e->getMessage());
 
             return self::FAILURE;

@@ -203,6 +203,7 @@ final readonly class WhatIfProps
             fn(?float $cost) => $cost !== null,
         );
         $least = $costs === [] ? 0.0 : min($costs);
+        $poured = array_filter(array_map($workshop->pouredG(...), $inputs));
 
         return [
             'best' => array_keys(array_filter($costs, fn(float $cost) => $cost <= $least + 1e-9)),
@@ -222,9 +223,7 @@ final readonly class WhatIfProps
             'notes' => array_values(
                 array_filter([
                     (new StripWords($this->translator))->unpriced($workshop->unpriced),
-                    $workshop->pouredToG === null
-                        ? ''
-                        : $this->translator->say('ui.what_if.poured', ['wax' => $q->mass($workshop->pouredToG)]),
+                    $poured === [] ? '' : $this->translator->say('ui.what_if.poured', ['wax' => $q->mass(max($poured))]),
                 ]),
             ),
         ];

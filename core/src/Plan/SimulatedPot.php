@@ -63,6 +63,13 @@ final readonly class SimulatedPot
         return new self(...['endMinutesPerChain' => $each] + get_object_vars($this));
     }
 
+    /** The same with so much wax in it, if there is less. */
+    public function withAtLeast(float $waxG): self
+    {
+        /** @phpstan-ignore argument.type (the fields are its own) */
+        return new self(...['waxG' => max($this->waxG, $waxG)] + get_object_vars($this));
+    }
+
     public static function from(Fields $in): self
     {
         $in->only(

@@ -56,8 +56,6 @@ final readonly class WorkshopYears
         private LifeCurve $curve,
         private float $dripAsWax,
         public array $unpriced,
-        /** Wax that is taken to be in the pot because what is in it would not do for all chains, in g; null: it does. */
-        public ?float $pouredToG = null,
     ) {}
 
     /**
@@ -87,15 +85,12 @@ final readonly class WorkshopYears
             }
         }
         $strip = SolventCost::of($stripMl, $prices, $nowS);
-        $chains = array_sum(array_map(fn(SimulatedBike $bike) => count($bike->chains), $bikes));
-        $neededG = self::PARTS * $pickupG * $chains;
-        $poured = $neededG > ($waxG ?? self::USUAL_POT[2]) ? $neededG : null;
         $cost = fn(Supply $supply, float $quantity): float => $prices->costMinor($supply, $quantity, $nowS) ?? 0.0;
 
         return new self(
             $bikes,
             $speeds,
-            self::pot($book, $terms, $vessel, $poured ?? $waxG, $pickupG, $atOnce, $nowS),
+            self::pot($book, $terms, $vessel, $waxG, $pickupG, $atOnce, $nowS),
             new SimulatedCosts(
                 $cost(Supply::Chain, 1),
                 $strip->minor,
@@ -112,7 +107,6 @@ final readonly class WorkshopYears
                 ...$prices->without([Supply::Chain, Supply::QuickLink, Supply::Cassette, Supply::Wax, Supply::DripWax]),
                 ...array_map(fn(Solvent $solvent) => Supply::from($solvent->value), $strip->unpriced),
             ],
-            $poured,
         );
     }
 
@@ -140,7 +134,6 @@ final readonly class WorkshopYears
             $this->curve,
             $this->dripAsWax,
             $this->unpriced,
-            $this->pouredToG,
         );
     }
 
@@ -192,10 +185,16 @@ final readonly class WorkshopYears
             self::WEEKS * $years,
             $bikes,
             $policy,
-            $this->pot->shared($chains / max(1, count($bikes))),
+            $this->pot->shared($chains / max(1, count($bikes)))->withAtLeast(self::PARTS * $this->pot->pickupG * $chains),
             $this->costs,
             $this->curve,
         );
+    }
+
+    /** The wax that a policy is counted with because what is in the pot would not do for all its chains, in g; null: it does. */
+    public function pouredG(SimulateInput $in): ?float
+    {
+        return $in->pot->waxG > $this->pot->waxG && !$in->policy->dripOnly ? $in->pot->waxG : null;
     }
 
     /**

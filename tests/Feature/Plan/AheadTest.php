@@ -551,7 +551,12 @@ it('lays policies side by side over the years', function (): void {
         'wax' => 'plain',
     ]);
     ($this->does)('/pots/' . Pot::query()->latest('id')->firstOrFail()->id . '/bath', ['act' => 'fill', 'wax' => 8] + Bench::form(1));
-    expect(($this->plain)($ask([$policy(300)])['notes'][1]))->toContain('of wax in the pot: less would not do');
+    expect(($this->plain)($ask([$policy(300)])['notes'][1]))->toContain('24 g of wax in the pot: less would not do');
+    // More chains than there are want more; on the bottle alone nobody asks.
+    expect(($this->plain)($ask([$policy(300), ['chains' => 12] + $policy(300)])['notes'][1]))
+        ->toContain('144 g of wax')
+        ->and($ask([$policy(300, true)])['notes'])
+        ->toHaveCount(1);
     expect(($this->page)('/ahead/what-if')['policies'])->toHaveCount(4);
 });
 

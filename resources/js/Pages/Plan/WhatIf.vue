@@ -69,7 +69,7 @@ const nobody = computed(() => !props.bikes.length || (all.value !== null && !all
           <progress :value="progress.done" :max="progress.of" :aria-label="far" />
           <span>{{ underWay || stopped ? far : t('what_if.all_done') }}</span>
           <v-btn v-if="underWay" size="small" variant="outlined" data-test="stop" @click="stop">{{ t('what_if.stop') }}</v-btn>
-          <v-btn v-else-if="stopped" size="small" variant="outlined" data-test="go-on" @click="again">{{ t('what_if.go_on') }}</v-btn>
+          <v-btn v-else-if="stopped" size="small" variant="outlined" data-test="again" @click="again">{{ t('what_if.again') }}</v-btn>
           <span v-if="rough" class="muted">{{ t('what_if.rough') }}</span>
         </div>
         <p v-for="note in all?.notes" :key="note" class="note" role="note">{{ note }}</p>
