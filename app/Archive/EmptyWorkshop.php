@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Archive;
 
 use App\Logbook\EntryType;
+use App\Logbook\PastRides;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
 use App\Support\WriteTransaction;
@@ -38,6 +39,7 @@ final readonly class EmptyWorkshop
     /** Its settings stay unless they go too. */
     public function rows(Workshop $workshop): void
     {
+        PastRides::forget($workshop);
         foreach (['tracks', 'guided_taps', 'guided_jobs', 'temperatures', 'gauge_values', 'devices'] as $table) {
             DB::table($table)->where('workshop_id', $workshop->id)->delete();
         }

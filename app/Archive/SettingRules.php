@@ -132,7 +132,7 @@ final class SettingRules
             SettingKey::PlanSwapMinutes,
             SettingKey::PlanTopUpMinutes
                 => self::number(0, 1440),
-            SettingKey::PlanMarginPct => self::number(0, 100),
+            SettingKey::PlanMarginPct, SettingKey::PlanMarginDeclined => self::number(0, 100),
             SettingKey::PlanHoursWeekly => self::number(0, 168),
             SettingKey::PlanWeeks => self::number(1, 60),
             SettingKey::DripAsWax => self::number(0.01, 20),

@@ -31,6 +31,7 @@ final readonly class Places
         'pot_day.title' => '/pot-day',
         'strip_plan.title' => '/strip',
         'what_if.title' => '/ahead/what-if',
+        'how.title' => '/gauge/how-right',
         'money.title' => '/books/money',
         'books.tab.stock' => '/books/stock',
         'bike.part.parts' => '/books/parts',

@@ -18,12 +18,17 @@ use App\Actions\Chain\ReportNoise;
 use App\Actions\Chain\RetireChain;
 use App\Actions\Drip\TopUpChain;
 use App\Actions\Fitting\FitChain;
+use App\Actions\Plan\AnswerMargin;
 use App\Actions\Pot\DipChains;
 use App\Actions\Pot\DipTerms;
 use App\Actions\Ride\LogRide;
 use App\Actions\Ride\RideFacts;
+use App\Actions\Workshop\ChangeSettings;
 use App\Actions\Workshop\OpenWorkshop;
+use App\Exceptions\NotPossible;
+use App\Jobs\PackPastRides;
 use App\Logbook\ActionContext;
+use App\Logbook\PastRides;
 use App\Logbook\ReadBook;
 use App\Models\Bike;
 use App\Models\Chain;
@@ -42,6 +47,7 @@ use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\PlanTerms;
 use Illuminate\Support\Str;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -105,6 +111,8 @@ final class DemoWorkshop
         private readonly SetCommute $setCommute,
         private readonly DemoSolvents $solvents,
         private readonly DemoPotDay $potDay,
+        private readonly AnswerMargin $answerMargin,
+        private readonly ChangeSettings $changeSettings,
         private readonly DemoBench $bench,
     ) {}
 
@@ -119,6 +127,8 @@ final class DemoWorkshop
             $this->clock->stopAt($this->day(self::FIRST_DAY, '08:00'));
             $rider = User::query()->create(['name' => 'Jory Venn', 'email' => 'demo@dripel.example', 'password' => Str::random(40)]);
             $workshop = ($this->openWorkshop)($rider, 'Lean-to on the Ostermoor', self::ZONE, true);
+            // Fourteen months are written in a moment: they are packed once, when all of it stands.
+            PastRides::asked($workshop, $nowS);
             $this->solvents->shelf($this->timeline, $this->day(self::FIRST_DAY, '09:00'));
             $this->solvents->pots(
                 $this->timeline,
@@ -138,6 +148,7 @@ final class DemoWorkshop
             $this->tell();
             $this->timeline->write($workshop, $rider);
             $this->clock->set($nowS);
+            PackPastRides::dispatch($workshop->id)->afterCommit();
 
             return $workshop;
         });
@@ -355,6 +366,20 @@ final class DemoWorkshop
             fn(ActionContext $by) => $this->potDay->lead($by, [$this->chains['Heron C'], $this->chains['Tram B']]),
         );
         $this->solvents->strip($this->timeline, [$this->chains['Heron D']], $this->nowS - 16800 - DemoSolvents::BATHS_S, $this->nowS);
+
+        // Some weeks were longer than those before, so that the plan took them to be longer for a while, where Dripel said so; now the
+        // days are short, and it goes by ten again.
+        $this->timeline->at($this->day(self::TOLD_FROM + 5, '08:10'), function (ActionContext $by): void {
+            try {
+                ($this->answerMargin)($by, true);
+            } catch (NotPossible) {
+                // On some days the margin was right as it was.
+            }
+        });
+        $this->timeline->at(
+            $this->day(12, '08:10'),
+            fn(ActionContext $by) => ($this->changeSettings)($by, null, [SettingKey::PlanMarginPct->value => PlanTerms::MARGIN_PCT], false),
+        );
 
         // Badger: C came off muddy, B got loud, A was ridden in yesterday's rain, and nothing waxed hangs ready.
         $this->put('Badger C', self::TOLD_FROM, '21:40');

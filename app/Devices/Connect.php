@@ -10,8 +10,8 @@ use App\Models\Workshop;
 use App\Support\AppClock;
 
 /**
- * Connects a probe to a pot, a gauge to the bench or a bike computer to the inbox, and disconnects it. Its token is told once and kept only
- * as a hash.
+ * Connects a probe to a pot, a gauge to the bench, a bike computer to the inbox or a display to all that is to be read, and disconnects
+ * it. Its token is told once and kept only as a hash.
  */
 final readonly class Connect
 {
@@ -27,16 +27,10 @@ final readonly class Connect
      */
     public function probe(Workshop $workshop, Pot $pot, string $name, ?array $simulates = null): array
     {
-        $device = Device::query()->create([
-            'workshop_id' => $workshop->id,
-            'kind' => Device::PROBE,
+        return $this->connect($workshop, Device::PROBE, $name, Device::SENDS_TEMPERATURES, [
             'pot_id' => $pot->id,
-            'name' => $name,
-            'added_at' => $this->clock->unixS(),
             'simulates' => $simulates,
         ]);
-
-        return [$device->refresh(), $this->token($device, [Device::SENDS_TEMPERATURES])];
     }
 
     /**
@@ -46,36 +40,35 @@ final readonly class Connect
      */
     public function gauge(Workshop $workshop, string $name, ?array $simulates = null): array
     {
-        $device = Device::query()->create([
-            'workshop_id' => $workshop->id,
-            'kind' => Device::GAUGE,
-            'name' => $name,
-            'added_at' => $this->clock->unixS(),
-            'simulates' => $simulates,
-        ]);
-
-        return [$device->refresh(), $this->token($device, [Device::SENDS_VALUES])];
+        return $this->connect($workshop, Device::GAUGE, $name, Device::SENDS_VALUES, ['simulates' => $simulates]);
     }
 
     /** @return array{Device, string} with the token */
     public function bikeComputer(Workshop $workshop, string $name): array
     {
-        $device = Device::query()->create([
-            'workshop_id' => $workshop->id,
-            'kind' => Device::BIKE_COMPUTER,
-            'name' => $name,
-            'added_at' => $this->clock->unixS(),
-        ]);
-
-        return [$device->refresh(), $this->token($device, [Device::SENDS_RIDES])];
+        return $this->connect($workshop, Device::BIKE_COMPUTER, $name, Device::SENDS_RIDES);
     }
 
-    /** @param list<string> $abilities */
-    private function token(Device $device, array $abilities): string
+    /** @return array{Device, string} with the token */
+    public function display(Workshop $workshop, string $name): array
     {
+        return $this->connect($workshop, Device::DISPLAY, $name, Device::READS_WORKSHOP);
+    }
+
+    /**
+     * @param string $ability the one thing that its token is for
+     * @param array<string, mixed> $more what else is known of it
+     *
+     * @return array{Device, string} with the token
+     */
+    private function connect(Workshop $workshop, string $kind, string $name, string $ability, array $more = []): array
+    {
+        $device = Device::query()->create(
+            ['workshop_id' => $workshop->id, 'kind' => $kind, 'name' => $name, 'added_at' => $this->clock->unixS()] + $more,
+        );
         $until = $this->clock->now()->modify('+' . self::TOKEN_DAYS . ' days');
 
-        return $device->createToken($device->name, $abilities, $until)->plainTextToken;
+        return [$device->refresh(), $device->createToken($name, [$ability], $until)->plainTextToken];
     }
 
     public function disconnect(Device $device): void

@@ -32,8 +32,12 @@ final readonly class SimulatedBikeComputer
      */
     public function habit(Book $book, int $bikeId, int $seed): array
     {
+        $all = $book->ridesOf($bikeId);
         $rides = array_values(
-            array_filter(array_slice($book->ridesOf($bikeId), -20), fn(Ride $ride) => $ride->guess === null && (float) $ride->hours > 0.0),
+            array_filter(
+                $all->slice(max(0, count($all) - 20))->all(),
+                fn(Ride $ride) => $ride->guess === null && (float) $ride->hours > 0.0,
+            ),
         );
         if ($rides === []) {
             return [30.0, 24.0];

@@ -32,6 +32,7 @@ final readonly class OpenJobs
                             $job->started_at,
                             true,
                             $job->kind === GuidedKind::PotDay ? $run->aboutS($job->started_at) : null,
+                            jarIds: $job->jars(),
                         )
                         : new OpenJob(
                             $job->id,
@@ -40,10 +41,21 @@ final readonly class OpenJobs
                             $run->step()->code ?? '',
                             $run->step()?->leavable() === true ? $run->dueS() : null,
                             bikeId: is_int($job->terms['bike'] ?? null) ? $job->terms['bike'] : null,
+                            jarIds: $job->jars(),
                         );
                 })
                 ->all(),
         );
+    }
+
+    /**
+     * @param list<OpenJob>|null $jobs where they were read already
+     *
+     * @return list<int> jars that a job has open
+     */
+    public function busyJars(Workshop $workshop, ?array $jobs = null): array
+    {
+        return array_merge(...array_map(fn(OpenJob $job) => $job->jarIds, $jobs ?? $this($workshop)));
     }
 
     /** @return array<int, string> the job by the chain that is in it; one that is only planned holds no chain */

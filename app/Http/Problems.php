@@ -57,7 +57,7 @@ final class Problems
                 ? response()->json(['message' => (string) __('errors.probe.token')], 401)
                 : null,
         );
-        $exceptions->render(fn(NotPossible $e) => self::beside($e->field, (string) __("errors.{$e->reason}", $e->parameters)));
+        $exceptions->render(fn(NotPossible $e) => self::beside($e->field, self::sentence($e)));
         $exceptions->render(fn(NotRestored $e) => self::beside('file', (string) __("errors.restore.{$e->reason}", $e->parameters)));
         $exceptions->render(
             fn(InvalidInput $e) => self::beside(
@@ -72,7 +72,7 @@ final class Problems
                 ),
             ),
         );
-        $exceptions->render(fn(LogbookConflict $e) => self::beside('conflict', self::conflict($e)));
+        $exceptions->render(fn(LogbookConflict $e) => self::beside('conflict', self::sentence($e)));
         $exceptions->render(fn(UndoBlocked $e): RedirectResponse => redirect()->route('undo', $e->target->id));
         $exceptions->render(fn(JobMovedOn $e) => response()->json(app(JobProps::class)->state($e->job), 409));
         $exceptions->render(
@@ -94,6 +94,12 @@ final class Problems
         $exceptions->render(fn(PDOException|NotWritten $e, Request $request): ?Response => self::noDisk($e, $request));
         $exceptions->render(fn(VersionMoved $e, Request $request): Response => self::moved($e, $request));
         $exceptions->respond(self::page(...));
+    }
+
+    /** Why it cannot be, and how to mend it. */
+    public static function sentence(NotPossible|LogbookConflict $e): string
+    {
+        return $e instanceof NotPossible ? (string) __("errors.{$e->reason}", $e->parameters) : self::conflict($e);
     }
 
     private static function withoutBindings(QueryException $e): void

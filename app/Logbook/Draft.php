@@ -6,6 +6,7 @@ namespace App\Logbook;
 
 use App\Models\Entry;
 use App\Models\LogbookRow;
+use App\Models\Ride;
 use App\Models\Setting;
 use App\Models\Workshop;
 use Dripel\Core\Logbook\Moment;
@@ -19,6 +20,9 @@ final class Draft
     private array $effects = [];
 
     private bool $canConflict = false;
+
+    /** @var array<int, int> */
+    private array $ridesFromS = [];
 
     public function __construct(public readonly Workshop $workshop, public readonly string $actionId, private readonly int $sequence) {}
 
@@ -142,8 +146,18 @@ final class Draft
         return $this->canConflict;
     }
 
+    /** @return array<int, int> the first instant of the rides that were written or voided, by bike; 0: of none */
+    public function ridesFromS(): array
+    {
+        return $this->ridesFromS;
+    }
+
     private function note(LogbookRow $row): void
     {
+        if ($row instanceof Ride) {
+            $bike = (int) $row->bike_id;
+            $this->ridesFromS[$bike] = min($this->ridesFromS[$bike] ?? PHP_INT_MAX, $row->at);
+        }
         $this->canConflict = $this->canConflict || EntryType::of($row)->canConflict();
     }
 }

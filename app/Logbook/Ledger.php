@@ -6,6 +6,7 @@ namespace App\Logbook;
 
 use App\Exceptions\ActionIdTaken;
 use App\Exceptions\LogbookConflict;
+use App\Jobs\PackPastRides;
 use App\Models\Action;
 use App\Models\Workshop;
 use App\Support\AppClock;
@@ -15,7 +16,7 @@ use Closure;
 /** Writes actions: each in one transaction, once only, and only if the logbook can still be true afterwards. */
 final readonly class Ledger
 {
-    public function __construct(private AppClock $clock, private ReadBook $readBook) {}
+    public function __construct(private AppClock $clock, private ReadBook $readBook, private PastRides $pastRides) {}
 
     /**
      * @param Closure(Draft): About $write writes the rows, returns what the history says about it
@@ -26,23 +27,38 @@ final readonly class Ledger
     public function record(ActionContext $by, ActionKind $kind, Closure $write): Action
     {
         try {
-            return WriteTransaction::run(fn(): Action => $this->write($by, $kind, $write));
+            $action = WriteTransaction::run(fn(): Action => $this->write($by, $kind, $write));
         } finally {
             $this->readBook->forget();
         }
+        $this->pastRides->ask($by->workshop) && PackPastRides::dispatch($by->workshop->id)->afterCommit();
+
+        return $action;
+    }
+
+    /**
+     * What was done already under this id: it is not done again. To be asked before what is refused once it is done.
+     *
+     * @throws ActionIdTaken if the id was used for something else, or with other content
+     */
+    public static function done(ActionContext $by, ActionKind $kind): ?Action
+    {
+        $done = Action::query()->find($by->actionId);
+        $same =
+            $done === null ||
+            ($done->workshop_id === $by->workshop->id &&
+                $done->kind === $kind &&
+                ($done->sent === null || $by->sent === null || $done->sent === $by->sent));
+
+        return $same ? $done : throw new ActionIdTaken();
     }
 
     /** @param Closure(Draft): About $write */
     private function write(ActionContext $by, ActionKind $kind, Closure $write): Action
     {
-        $done = Action::query()->find($by->actionId);
+        $done = self::done($by, $kind);
         if ($done !== null) {
-            $same =
-                $done->workshop_id === $by->workshop->id &&
-                $done->kind === $kind &&
-                ($done->sent === null || $by->sent === null || $done->sent === $by->sent);
-
-            return $same ? $done : throw new ActionIdTaken();
+            return $done;
         }
         Workshop::query()->whereKey($by->workshop->id)->increment('revision');
         $by->workshop->refresh();
@@ -60,6 +76,7 @@ final readonly class Ledger
         $draft = new Draft($by->workshop, $action->id, $by->workshop->revision);
         $about = $write($draft);
         $action->update(['about' => $about, 'effects' => $draft->effects()]);
+        PastRides::touched($by->workshop, $draft->ridesFromS());
         if ($draft->canConflict()) {
             $conflicts = $this->readBook->withoutRides($by->workshop)->conflicts();
             $conflicts === [] || throw new LogbookConflict($conflicts);

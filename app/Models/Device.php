@@ -10,8 +10,8 @@ use Laravel\Sanctum\HasApiTokens;
 use Laravel\Sanctum\PersonalAccessToken;
 
 /**
- * A thing that sends readings or rides: of one workshop, a probe at one pot, the others at none. Its token is its own and can do nothing
- * else.
+ * A thing that sends readings or rides, or shows what stands in the book: of one workshop, a probe at one pot, the others at none. Its
+ * token is its own and can do nothing else.
  *
  * @property int $id
  * @property string $kind
@@ -34,6 +34,11 @@ final class Device extends WorkshopModel implements CanSignIn
     public const GAUGE = 'gauge';
 
     public const BIKE_COMPUTER = 'bike_computer';
+
+    public const DISPLAY = 'display';
+
+    /** What the token of a display or a script may do. */
+    public const READS_WORKSHOP = 'workshop:read';
 
     /** What the token of a probe may do. */
     public const SENDS_TEMPERATURES = 'temperatures:send';

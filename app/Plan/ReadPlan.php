@@ -20,14 +20,17 @@ use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WorkshopPlan;
 
 /** The weeks ahead of a workshop: the one plan that every page reads, with what was worked out before. */
-final readonly class ReadPlan
+final class ReadPlan
 {
+    /** @var array<string, list<PlannedRide>> by workshop, revision and day */
+    private array $rides = [];
+
     public function __construct(
-        private ReadBook $readBook,
-        private ReadBaths $readBaths,
-        private OpenJobs $openJobs,
-        private CacheMemo $memo,
-        private AppClock $clock,
+        private readonly ReadBook $readBook,
+        private readonly ReadBaths $readBaths,
+        private readonly OpenJobs $openJobs,
+        private readonly CacheMemo $memo,
+        private readonly AppClock $clock,
     ) {}
 
     /** @param list<OpenJob>|null $jobs where they were read already */
@@ -73,7 +76,7 @@ final readonly class ReadPlan
     {
         $from ??= LocalDay::of($this->clock->unixS(), $this->readBook->settings($workshop)->zone())->date;
 
-        return array_values(
+        return $this->rides["{$workshop->id} {$workshop->revision} {$from}"] ??= array_values(
             PlannedRide::query()
                 ->in($workshop)
                 ->live()
@@ -86,7 +89,7 @@ final readonly class ReadPlan
     }
 
     /** Chains that the largest pot takes at once, as full as it is; null: no pot is known. */
-    private function capacity(Workshop $workshop): ?int
+    public function capacity(Workshop $workshop): ?int
     {
         $settings = $this->readBook->settings($workshop);
         $most = null;

@@ -8,6 +8,7 @@ use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
 use App\Models\User;
 use App\People\RememberedUsers;
+use App\Plan\ReadPlan;
 use App\Pot\ReadBaths;
 use App\Support\AppClock;
 use App\Support\CacheMemo;
@@ -52,6 +53,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(ReadBaths::class);
         $this->app->scoped(ReadPrices::class);
         $this->app->scoped(ReadWear::class);
+        $this->app->scoped(ReadPlan::class);
         $this->app->scoped(CacheMemo::class);
     }
 

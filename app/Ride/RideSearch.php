@@ -9,23 +9,24 @@ use App\Support\SortOrder;
 use App\Text\Translator;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 
 /** Finds rides by bike, chain, condition, days and words, in the order that was asked for. */
 final readonly class RideSearch
 {
     public function __construct(private Book $book, private Translator $translator) {}
 
-    /** @return list<Ride> the newest first, if nothing else was said */
-    public function __invoke(ListSearch $search): array
+    /** In order of time, if no other was asked for: what is shown first comes last. */
+    public function __invoke(ListSearch $search): Rides
     {
         $rides = match (true) {
             $search->chainId !== null => $this->book->history($search->chainId)->rides,
             $search->bikeId !== null => $this->book->ridesOf($search->bikeId),
             default => $this->book->rides(),
         };
-        $rides = array_values(array_filter($rides, fn(Ride $ride) => $this->wanted($ride, $search)));
+        $rides = $search->looking() ? $rides->where(fn(Ride $ride) => $this->wanted($ride, $search)) : $rides;
 
-        return $this->ordered(array_reverse($rides), $search->sort);
+        return $this->ordered($rides, $search->sort);
     }
 
     private function wanted(Ride $ride, ListSearch $search): bool
@@ -51,12 +52,7 @@ final readonly class RideSearch
         ]);
     }
 
-    /**
-     * @param list<Ride> $rides the newest first
-     *
-     * @return list<Ride>
-     */
-    private function ordered(array $rides, string $sort): array
+    private function ordered(Rides $rides, string $sort): Rides
     {
         $order = new SortOrder($sort);
         $key = match ($order->column) {
@@ -68,7 +64,9 @@ final readonly class RideSearch
             default => null,
         };
 
-        return $key === null ? $rides : $order->by($rides, $key);
+        return $key === null || count($rides) === 0
+            ? $rides
+            : $rides->arranged(array_reverse($order->by(range(count($rides) - 1, 0), fn(int $place) => $key($rides[$place]))));
     }
 
     private function day(Ride $ride, string $pattern): string

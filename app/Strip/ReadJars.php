@@ -6,7 +6,6 @@ namespace App\Strip;
 
 use App\Logbook\ReadBook;
 use App\Models\Bath;
-use App\Models\GuidedJob;
 use App\Models\Jar;
 use App\Models\JarEntry;
 use App\Models\Workshop;
@@ -85,13 +84,5 @@ final readonly class ReadJars
         }
 
         return $found;
-    }
-
-    /** @return list<int> jars that a job has open */
-    public function busy(Workshop $workshop): array
-    {
-        return array_merge(
-            ...array_values(GuidedJob::query()->in($workshop)->open()->get()->map(fn(GuidedJob $job) => $job->jars())->all()),
-        );
     }
 }

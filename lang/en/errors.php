@@ -54,6 +54,9 @@ return [
         'not_its_dip' => 'One of these dips is not of this pot day. Reload the page.',
         'in_use' => ':pot is used by another pot day. End that one first.',
     ],
+    'display' => [
+        'ability' => 'This token cannot read the workshop. Connect a display in Settings, under Export, and use its token.',
+    ],
     'gauge' => [
         'ability' => 'This token may not send what a gauge shows. Connect a gauge on the Gauge page.',
         'readings' => 'Send {"readings": [{"sequence": 1, "value_pct": 0.32}, …]}, one to :most at a time.',
@@ -81,6 +84,8 @@ return [
     'part_on' => 'It is on this bike already. Choose another part.',
     'track_without_time' => 'This file has no times. Open it by itself and enter its day.',
     'no_advice' => 'Nothing is advised: measure a chain of this bike first.',
+    'no_margin' => 'No other margin is proposed: look again after next Monday.',
+    'nothing_learned' => 'Nothing is learned of this condition that differs from what is set. Report loud chains, and look again.',
     'only_demo_gauge' => 'Only the demo has a simulated gauge. Connect a real one on the Gauge page.',
     'only_demo' => 'Only the demo has a simulated probe. Connect a real one on the Pot page.',
     'no_heat_up' => 'This pot day logged too few temperatures while it heated, or was in another pot. Choose another one, or type a heat-up.',

@@ -81,7 +81,7 @@ return [
     'not_calibrated' => 'Not calibrated: :loss W for each degree (house rule).',
     'fitted' => 'It loses :loss W for each degree and :efficiency of its power reaches the wax; the curve then fits within :rms.',
     'probe' => [
-        'never' => 'has sent nothing yet',
+        'never' => 'never seen yet',
         'seen' => 'last seen :at',
         'until' => 'its token is good until :day',
     ],

@@ -98,6 +98,7 @@ return [
     'plan.swap_minutes' => 'minutes of a swap',
     'plan.topup_minutes' => 'minutes of a top-up',
     'plan.margin_pct' => 'margin',
+    'plan.margin_declined' => 'margin not taken',
     'plan.hours_weekly' => 'hours a week',
     'pot.at_once' => 'chains at once',
     'pot.lay' => 'how a chain lies in it',

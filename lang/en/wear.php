@@ -68,6 +68,14 @@ return [
         'cap' => '{0} No chain is ridden further than the long school.|{1} One chain of it wears :times; none is ridden further than the long school.|[2,*] :count chains of it wear :times; none is ridden further than the long school.',
         'wear' => '{1} One chain of it wears :times; so waxed, chains should live :life.|[2,*] :count chains of it wear :times; so waxed, chains should live :life.',
     ],
+    'learned' => [
+        'text' => '{1} Learned from one cycle that got loud and :quiet that ended quiet.|[2,*] Learned from :count cycles that got loud and :quiet that ended quiet.',
+        'band' => ':factor (:low to :high)',
+        'offered' => 'Sure enough to go by: :factor in place of :now.',
+        'same' => 'Sure enough, and as it is set.',
+        'nothing' => 'Nothing learned of it yet.',
+        'more' => '{1} One more loud chain would probably settle it.|[2,*] About :count more loud chains would probably settle it.',
+    ],
     'ear' => [
         'all' => '{1} One dip in five is loud within :interval of dry road (:low to :high in eight of ten cases), half by :median. From one that got loud and :quiet that stayed quiet.|[2,*] One dip in five is loud within :interval of dry road (:low to :high in eight of ten cases), half by :median. From :count that got loud and :quiet that stayed quiet.',
         'summer' => '[1,*] April to September: within :interval (:low to :high), from :count that got loud and :quiet that were quiet.',

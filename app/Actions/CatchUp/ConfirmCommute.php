@@ -38,7 +38,7 @@ final readonly class ConfirmCommute
         ): About {
             $filled = array_values(
                 array_filter(
-                    ($this->readBook)($by->workshop)->ridesOf($bike->id),
+                    ($this->readBook)($by->workshop)->ridesOf($bike->id)->all(),
                     fn(CoreRide $ride) => $ride->guess !== null && in_array($ride->guess->date, $dates, true),
                 ),
             );

@@ -25,7 +25,6 @@ use Dripel\Core\Logbook\FitNote;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Opening as CoreOpening;
 use Dripel\Core\Logbook\PartKind;
-use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Wear\WearReadingResult;
@@ -111,11 +110,8 @@ final readonly class FitChain
             return;
         }
         $untilS = min($opening->moment->unixS, $book->fittings->nextS($bike->id, $at->unixS) ?? PHP_INT_MAX);
-        $between = array_filter(
-            $book->ridesOf($bike->id),
-            fn(Ride $ride) => $ride->moment->unixS >= $at->unixS && $ride->moment->unixS < $untilS,
-        );
-        if ($between === []) {
+        $between = $book->ridesOf($bike->id)->between($at->unixS, $untilS);
+        if (count($between) === 0) {
             return;
         }
         $terms->openingHolds !== null || throw new NotPossible('opening_holds', 'opening_holds', ['rides' => count($between)]);

@@ -67,7 +67,7 @@ final readonly class PlanPotDay
         $baths = ($this->readBaths)($workshop);
         $bath = $baths[$choices->potId] ?? throw new NotPossible('pot', 'pot_empty');
         $chains = array_map(fn(ChainState $state) => self::chain($book, $state, $choices, $nowS), $states);
-        $jars = JarRinse::sources(($this->readJars)($workshop), $this->readJars->busy($workshop));
+        $jars = JarRinse::sources(($this->readJars)($workshop), $this->openJobs->busyJars($workshop));
         $plan = PotDayPlan::of($this->terms($workshop, array_keys($baths), $book, $bath, $choices, $jars), $chains, $choices->order !== []);
         $unmeasured = array_values(array_map(fn(ChainState $state) => $state->chainId, array_filter($states, PotRefusal::unmeasured(...))));
 

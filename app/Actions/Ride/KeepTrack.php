@@ -6,6 +6,8 @@ namespace App\Actions\Ride;
 
 use App\Exceptions\NotPossible;
 use App\Logbook\ActionContext;
+use App\Logbook\ActionKind;
+use App\Logbook\Ledger;
 use App\Models\Action;
 use App\Models\Ride;
 use App\Models\Track;
@@ -18,7 +20,7 @@ final readonly class KeepTrack
     /** @throws NotPossible at `file` if this very track is in the logbook */
     public function __invoke(ActionContext $by, RideFacts $facts, Track $track, bool $loud): Action
     {
-        if (self::logged($by->workshop->id, $track) !== null && !Action::query()->whereKey($by->actionId)->exists()) {
+        if (self::logged($by->workshop->id, $track) !== null && Ledger::done($by, ActionKind::LogRide) === null) {
             throw new NotPossible('file', 'same_track_short');
         }
 

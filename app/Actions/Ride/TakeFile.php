@@ -13,8 +13,10 @@ use App\Ride\RideZip;
 use App\Support\AppClock;
 use App\Support\WholeFile;
 use Dripel\Core\Input\CsvText;
+use Dripel\Core\Input\Gzip;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Ride\RideFileKind;
+use Dripel\Core\Ride\TrackReader;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use RuntimeException;
@@ -38,12 +40,30 @@ final readonly class TakeFile
             rewind($stream);
 
             return match ($kind) {
+                RideFileKind::Gzip => $this->unpacked($workshop, $stream, $name),
                 RideFileKind::Zip => $this->archive($workshop, $path, $name),
                 RideFileKind::Table => $this->table($workshop, $path, $name),
                 default => ($this->readTrack)($workshop, $stream, $name),
             };
         } finally {
             fclose($stream);
+        }
+    }
+
+    /**
+     * @param resource $packed
+     *
+     * @throws InvalidInput at `file`
+     */
+    private function unpacked(Workshop $workshop, $packed, string $name): Track|RideImport
+    {
+        $path = tempnam(sys_get_temp_dir(), 'ride') ?: throw new RuntimeException('There is no room for a temporary file.');
+        try {
+            file_put_contents($path, Gzip::unpacked($packed, TrackReader::MOST_BYTES));
+
+            return $this($workshop, $path, preg_replace('/\.gz$/i', '', $name) ?? $name);
+        } finally {
+            File::delete($path);
         }
     }
 

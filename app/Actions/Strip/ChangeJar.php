@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Strip;
 
 use App\Exceptions\NotPossible;
+use App\Guided\OpenJobs;
 use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
@@ -26,6 +27,7 @@ final readonly class ChangeJar
         private ReadBook $readBook,
         private FreeNames $freeNames,
         private ReadJars $readJars,
+        private OpenJobs $openJobs,
     ) {}
 
     /** Refused with NotPossible at `name` if another jar has it, at `gone` while a job has it open or something is still in it. */
@@ -34,7 +36,7 @@ final readonly class ChangeJar
         return $this->ledger->record($by, ActionKind::ChangeJar, function (Draft $draft) use ($by, $jar, $name, $role, $gone): About {
             $this->freeNames->expectJar($by->workshop, $name, $jar->id);
             if ($gone) {
-                in_array($jar->id, $this->readJars->busy($by->workshop), true) && throw new NotPossible('gone', 'jar_in_job');
+                in_array($jar->id, $this->openJobs->busyJars($by->workshop), true) && throw new NotPossible('gone', 'jar_in_job');
                 (($this->readJars)($by->workshop)[$jar->id]->volumeMl ?? 0.0) > 0.0 && throw new NotPossible('gone', 'jar_full');
             }
             $draft->describe($this->readBook->settings($by->workshop), $jar->id, [

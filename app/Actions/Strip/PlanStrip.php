@@ -59,7 +59,7 @@ final readonly class PlanStrip
         foreach ($states as $n => $state) {
             $this->expectStrippable($book, $state, $loads[$n], $protocol, isset($jobs[$state->chainId]));
         }
-        [$jars, $busy] = [($this->readJars)($workshop), $this->readJars->busy($workshop)];
+        [$jars, $busy] = [($this->readJars)($workshop), $this->openJobs->busyJars($workshop)];
         $sources =
             $choices->sources === null
                 ? JarChoice::propose($protocol, $jars, $busy)

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Strip;
 
 use App\Exceptions\NotPossible;
+use App\Guided\OpenJobs;
 use App\Logbook\About;
 use App\Logbook\ActionContext;
 use App\Logbook\ActionKind;
@@ -29,13 +30,18 @@ use Dripel\Core\Strip\JarTurns;
  */
 final readonly class TendJar
 {
-    public function __construct(private Ledger $ledger, private ReadBook $readBook, private ReadJars $readJars) {}
+    public function __construct(
+        private Ledger $ledger,
+        private ReadBook $readBook,
+        private ReadJars $readJars,
+        private OpenJobs $openJobs,
+    ) {}
 
     /** Refused with NotPossible at `jar` while a job has it open or it is empty, at `volume_ml` if more than is in it. */
     public function __invoke(ActionContext $by, Jar $jar, CoreEntry $entry, Moment $at, ?string $note): Action
     {
         return $this->ledger->record($by, ActionKind::TendJar, function (Draft $draft) use ($by, $jar, $entry, $at, $note): About {
-            in_array($jar->id, $this->readJars->busy($by->workshop), true) && throw new NotPossible('jar', 'jar_in_job');
+            in_array($jar->id, $this->openJobs->busyJars($by->workshop), true) && throw new NotPossible('jar', 'jar_in_job');
             $has = ($this->readJars)($by->workshop)[$jar->id] ?? null;
             if ($entry->act !== JarAct::Fill) {
                 ($has !== null && $has->volumeMl > 0.0) || throw new NotPossible('jar', 'jar_empty');

@@ -18,10 +18,12 @@ use Dripel\Core\Interval\BikeAdvice;
 use Dripel\Core\Interval\CycleEnd;
 use Dripel\Core\Interval\EarCycle;
 use Dripel\Core\Interval\LearnedByEar;
+use Dripel\Core\Interval\LearnedConditions;
 use Dripel\Core\Interval\LifePoint;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Maths\Memo;
 use Dripel\Core\Plan\ChainSupply;
 use Dripel\Core\Plan\EvenWear;
 use Dripel\Core\Plan\LocalDay;
@@ -39,6 +41,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *
  * @phpstan-import-type ChartView from Chart
  * @phpstan-import-type FormDefaults from FormProps
+ * @phpstan-import-type LearnedView from LearnedProps
  * @phpstan-import-type PartOnBike from PartProps
  *
  * @phpstan-type WornChain array{
@@ -108,6 +111,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     instruments: list<KeptInstrument>,
  *     gauges: list<array{id: int, name: string}>,
  *     expected: ExpectedLife,
+ *     learned: LearnedView|null,
  *     forms: FormDefaults,
  *     unit: string,
  * }
@@ -121,7 +125,7 @@ final readonly class GaugeProps
 
     private WearWords $words;
 
-    public function __construct(private Book $book, private Translator $translator, private WorkshopWear $wear)
+    public function __construct(private Book $book, private Translator $translator, private WorkshopWear $wear, private Memo $memo)
     {
         $this->words = new WearWords($translator);
     }
@@ -141,6 +145,7 @@ final readonly class GaugeProps
             ),
             'gauges' => (new DeviceProps($this->translator))->all($workshop, Device::GAUGE),
             'expected' => $this->expected(),
+            'learned' => $this->learned(),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
             'unit' => $this->translator->quantities->units->distance,
         ];
@@ -303,6 +308,14 @@ final readonly class GaugeProps
                 ],
             ],
         );
+    }
+
+    /** @return LearnedView|null what a kilometre in each condition costs; null: no chain was ever heard */
+    private function learned(): ?array
+    {
+        $learned = LearnedConditions::of($this->book, $this->translator->nowS, $this->memo);
+
+        return $learned === null || $learned->conditions === [] ? null : (new LearnedProps($this->translator))->of($learned);
     }
 
     /** @return ExpectedLife */

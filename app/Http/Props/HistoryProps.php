@@ -134,7 +134,9 @@ final readonly class HistoryProps
     /** The actions behind the rides that a chain counts: which chain a ride went to is derived, so it stands in no action. */
     private function ridesOn(Book $book, int $chainId): QueryBuilder
     {
-        $ids = array_values(array_filter(array_map(fn(Ride $ride) => $ride->id, $book->history($chainId)->rides), fn(int $id) => $id > 0));
+        $ids = array_values(
+            array_filter(array_map(fn(Ride $ride) => $ride->id, $book->history($chainId)->rides->all()), fn(int $id) => $id > 0),
+        );
 
         return DB::table('rides')->select('action_id')->whereIntegerInRaw('id', $ids);
     }

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Actions\Workshop\RemoveUnused;
 use App\Models\Jar;
 use App\Models\JarEntry;
 use App\Models\Workshop;
-use App\Strip\ReadJars;
 use App\Text\StripWords;
 use App\Text\Translator;
 use Dripel\Core\Logbook\SettingKey;
@@ -66,14 +64,13 @@ final readonly class JarProps
 
     /**
      * @param array<int, JarState> $jars
+     * @param list<int> $busy that a job has open
+     * @param list<int> $used those of which something was written down
      *
      * @return list<JarView>
      */
-    public function shelf(Workshop $workshop, array $jars, ReadJars $readJars): array
+    public function shelf(array $jars, array $busy, array $used): array
     {
-        $busy = $readJars->busy($workshop);
-        $used = RemoveUnused::used($workshop, Jar::class);
-
         return array_values(
             array_map(
                 fn(JarState $jar) => $this->jar($jar, in_array($jar->jarId, $busy, true), !in_array($jar->jarId, $used, true)),
@@ -82,17 +79,16 @@ final readonly class JarProps
         );
     }
 
-    /** @return list<JarOutOfUse> */
-    public function outOfUse(Workshop $workshop): array
+    /**
+     * @param list<int> $used those of which something was written down
+     *
+     * @return list<JarOutOfUse>
+     */
+    public function outOfUse(Workshop $workshop, array $used): array
     {
         $settings = $this->translator->settings;
-        $used = RemoveUnused::used($workshop, Jar::class);
-        $gone = Jar::query()
-            ->in($workshop)
-            ->live()
-            ->orderBy('id')
-            ->get()
-            ->filter(fn(Jar $jar) => $settings->whole(SettingKey::JarGone, $jar->id) === 1);
+        $ids = array_filter($settings->subjects(SettingKey::JarGone), fn(int $id) => $settings->whole(SettingKey::JarGone, $id) === 1);
+        $gone = Jar::query()->in($workshop)->live()->whereKey($ids)->orderBy('id')->get();
 
         return array_values(
             $gone

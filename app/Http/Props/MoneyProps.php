@@ -171,7 +171,7 @@ final readonly class MoneyProps
     private function terms(Translator $translator, Book $book, PlainDrip $plain): array
     {
         $q = $translator->quantities;
-        $lives = array_filter($plain->livesKm, fn(int $id) => $book->ridesOf($id) !== [], ARRAY_FILTER_USE_KEY);
+        $lives = array_filter($plain->livesKm, fn(int $id) => count($book->ridesOf($id)) > 0, ARRAY_FILTER_USE_KEY);
 
         return [
             'as_wax' => $q->number($book->settings->dripAsWax(), 2),

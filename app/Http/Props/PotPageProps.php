@@ -6,11 +6,12 @@ namespace App\Http\Props;
 
 use App\Actions\Workshop\RemoveUnused;
 use App\Cost\ReadPrices;
+use App\Guided\OpenJobs;
 use App\Logbook\ReadBook;
+use App\Models\Jar;
 use App\Models\Pot;
 use App\Models\Workshop;
 use App\Pot\ReadBaths;
-use App\Strip\ReadJars;
 use App\Text\CareWords;
 use App\Text\ChainWords;
 use App\Text\Translator;
@@ -63,7 +64,7 @@ final readonly class PotPageProps
     public function __construct(
         private ReadShed $readShed,
         private ReadBook $readBook,
-        private ReadJars $readJars,
+        private OpenJobs $openJobs,
         private ReadBaths $readBaths,
         private ReadPrices $readPrices,
         private StripProps $stripProps,
@@ -82,7 +83,7 @@ final readonly class PotPageProps
         $pots = new PotProps($translator);
         $shelf = new JarProps($translator);
         $pickup = DipPickup::of($baths);
-        $usedPots = RemoveUnused::used($workshop, Pot::class);
+        [$usedPots, $usedJars] = [RemoveUnused::used($workshop, Pot::class), RemoveUnused::used($workshop, Jar::class)];
 
         return [
             'evening' => $shed->benchWork(),
@@ -91,8 +92,8 @@ final readonly class PotPageProps
             'pots' => array_values(array_map(fn(BathState $bath) => $pots->onShelf($workshop, $bath, $prices, $pickup, $usedPots), $baths)),
             'potsOutOfUse' => $pots->outOfUse($workshop, $usedPots),
             'potChoices' => $pots->choices(),
-            'jars' => $shelf->shelf($workshop, $jars, $this->readJars),
-            'jarsOutOfUse' => $shelf->outOfUse($workshop),
+            'jars' => $shelf->shelf($jars, $this->openJobs->busyJars($workshop, $shed->jobs), $usedJars),
+            'jarsOutOfUse' => $shelf->outOfUse($workshop, $usedJars),
             'hazards' => $shelf->hazards($jars),
             'solvents' => $shelf->solvents(),
             'roles' => $shelf->roles(),

@@ -225,12 +225,9 @@ final readonly class PotProps
      */
     public function outOfUse(Workshop $workshop, array $used): array
     {
-        $gone = Pot::query()
-            ->in($workshop)
-            ->live()
-            ->orderBy('id')
-            ->get()
-            ->filter(fn(Pot $pot) => $this->translator->settings->whole(SettingKey::PotGone, $pot->id) === 1);
+        $settings = $this->translator->settings;
+        $ids = array_filter($settings->subjects(SettingKey::PotGone), fn(int $id) => $settings->whole(SettingKey::PotGone, $id) === 1);
+        $gone = Pot::query()->in($workshop)->live()->whereKey($ids)->orderBy('id')->get();
 
         return array_values(
             $gone

@@ -11,6 +11,7 @@ use App\Plan\ReadPlan;
 use App\Pot\ReadBaths;
 use App\Ride\Inbox;
 use App\Strip\ReadJars;
+use App\Text\Translator;
 use App\Text\Translators;
 use App\Wear\ReadWear;
 
@@ -27,13 +28,14 @@ final readonly class ReadShed
         private ReadPlan $readPlan,
     ) {}
 
-    public function __invoke(Workshop $workshop): ShedProps
+    /** @param Translator|null $translator where nobody is signed in */
+    public function __invoke(Workshop $workshop, ?Translator $translator = null): ShedProps
     {
         $jobs = ($this->openJobs)($workshop);
 
         return new ShedProps(
             ($this->readBook)($workshop),
-            $this->translators->current(),
+            $translator ?? $this->translators->current(),
             ($this->readPlan)($workshop, $jobs),
             $jobs,
             ($this->readJars)($workshop),

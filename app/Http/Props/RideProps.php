@@ -12,6 +12,7 @@ use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Plan\LocalDay;
 
 /**
@@ -78,20 +79,23 @@ final readonly class RideProps
     /** @return RidePage */
     public function all(Workshop $workshop, ListSearch $search): array
     {
-        $rides = (new RideSearch($this->book, $this->translator))($search);
-        $ofStrip = array_reverse($search->bikeId === null ? $this->book->rides() : $this->book->ridesOf($search->bikeId));
+        $found = (new RideSearch($this->book, $this->translator))($search);
+        $page = $found->slice(
+            max(0, count($found) - $search->page * self::PAGE),
+            max(0, min(self::PAGE, count($found) - ($search->page - 1) * self::PAGE)),
+        );
 
         return [
-            'strip' => $this->strip($ofStrip),
-            'rides' => array_map($this->ride(...), array_slice($rides, ($search->page - 1) * self::PAGE, self::PAGE)),
-            'found' => $this->found($rides, $search),
-            'months' => $this->translator->months(array_map(fn(Ride $ride) => $ride->moment->unixS, array_reverse($this->book->rides()))),
+            'strip' => $this->strip($search->bikeId === null ? $this->book->rides() : $this->book->ridesOf($search->bikeId)),
+            'rides' => array_map($this->ride(...), array_reverse($page->all())),
+            'found' => $this->found($found, $search),
+            'months' => $this->translator->months(array_reverse($this->book->rides()->instants())),
             'chains' => array_map(
                 fn(int $id) => ['value' => $id, 'title' => $this->translator->names->fullChain($id)],
                 $this->book->chainIds,
             ),
             'page' => $search->page,
-            'pages' => max(1, (int) ceil(count($rides) / self::PAGE)),
+            'pages' => max(1, (int) ceil(count($found) / self::PAGE)),
             'search' => $search->view(),
             'bike' => $search->bikeId,
             'uploadMegabytes' => config()->integer('dripel.upload_megabytes'),
@@ -101,19 +105,15 @@ final readonly class RideProps
         ];
     }
 
-    /**
-     * @param list<Ride> $rides
-     *
-     * @return string how many were found and how far they went; empty while nothing is looked for
-     */
-    private function found(array $rides, ListSearch $search): string
+    /** How many were found and how far they went; empty while nothing is looked for. */
+    private function found(Rides $rides, ListSearch $search): string
     {
         if (!$search->looking()) {
             return '';
         }
 
         return trans_choice('history.found_rides', count($rides), [
-            'km' => $this->translator->quantities->distance(array_sum(array_map(fn(Ride $ride) => $ride->km, $rides))),
+            'km' => $this->translator->quantities->distance($rides->km()),
         ]);
     }
 
@@ -180,28 +180,21 @@ final readonly class RideProps
             ];
     }
 
-    /**
-     * @param list<Ride> $rides the newest first
-     *
-     * @return list<StripDay> the days up to today, the oldest first
-     */
-    private function strip(array $rides): array
+    /** @return list<StripDay> the days up to today, the oldest first */
+    private function strip(Rides $rides): array
     {
         $q = $this->translator->quantities;
         $today = LocalDay::of($this->translator->nowS, $this->translator->zone());
         $fromS = $today->plus(1 - self::STRIP_DAYS)->startS();
         $byDay = [];
-        foreach ($rides as $ride) {
-            if ($ride->moment->unixS < $fromS) {
-                break;
-            }
+        foreach ($rides->between($fromS, null) as $ride) {
             $byDay[$q->date($ride->moment->unixS, 'yyyy-MM-dd')][] = $ride;
         }
         $longest = max([1.0, ...array_map(fn(array $day) => array_sum(array_map(fn(Ride $ride) => $ride->km, $day)), $byDay)]);
         $days = [];
         for ($i = 1 - self::STRIP_DAYS; $i <= 0; $i++) {
             $day = $today->plus($i);
-            $ofDay = array_reverse($byDay[$day->date] ?? []);
+            $ofDay = $byDay[$day->date] ?? [];
             $days[] = [
                 'date' => $day->date,
                 'weekday' => $q->date($day->startS(), 'EEEEE'),

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Archive\Backups;
+use App\Archive\VerifyFigures;
 use App\Archive\WorkshopFile;
 use App\Logbook\ReadBook;
+use App\Models\Device;
 use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Passkey;
@@ -32,6 +34,7 @@ use Locale;
  * What the workshop, the person and this device can set.
  *
  * @phpstan-import-type Choice from FormProps
+ * @phpstan-import-type DeviceView from DeviceProps
  *
  * @phpstan-type PersonView array{
  *     id: int,
@@ -86,6 +89,8 @@ use Locale;
  *     devices: list<array{id: int, phone: bool, here: bool, address: string, seen: string}>,
  *     passkeys: PasskeysView|null,
  *     backup: array{text: string, old: bool}|null,
+ *     verified: string,
+ *     displays: list<DeviceView>,
  *     tables: list<string>,
  *     lan: string|null,
  *     invitations: list<array{id: int, role: string, until: string}>,
@@ -99,7 +104,12 @@ final readonly class SettingsProps
     /** A backup of each night is late after so many seconds: a machine may be off for a night. */
     private const BACKUP_OLD_S = 172_800;
 
-    public function __construct(private Translators $translators, private ReadBook $readBook, private Backups $backups) {}
+    public function __construct(
+        private Translators $translators,
+        private ReadBook $readBook,
+        private Backups $backups,
+        private VerifyFigures $verifyFigures,
+    ) {}
 
     /** @return SettingsValues the settings as their form shows them */
     public static function values(Translator $translator): array
@@ -230,6 +240,8 @@ final readonly class SettingsProps
             'devices' => $this->devices($user, $here),
             'passkeys' => $this->passkeys($user),
             'backup' => $this->backup($workshop),
+            'verified' => $this->verified($workshop),
+            'displays' => (new DeviceProps($this->translators->current()))->all($workshop, Device::DISPLAY),
             'tables' => WorkshopFile::tables(),
             'lan' => Reach::lan(),
             'invitations' =>
@@ -307,6 +319,19 @@ final readonly class SettingsProps
                         'size' => $q->number($newest->bytes / 1e6, 1) . "\u{a0}MB",
                     ]),
         ];
+    }
+
+    /** When the figures were last held against the entries; empty: they were not, nothing is kept packed. */
+    private function verified(Workshop $workshop): string
+    {
+        $last = $this->verifyFigures->last($workshop);
+        $translator = $this->translators->current();
+
+        return $last === null
+            ? ''
+            : $translator->say($last[1] ? 'ui.keep.verified' : 'ui.keep.verified_not', [
+                'when' => $translator->quantities->dayAndTime($last[0]),
+            ]);
     }
 
     /** @return list<array{id: int, phone: bool, here: bool, address: string, seen: string}> where somebody is signed in, the last seen first */

@@ -80,8 +80,8 @@ final readonly class ShedProps
     public function __construct(
         private Book $book,
         private Translator $translator,
-        private WorkshopPlan $plan,
-        private array $jobs = [],
+        public WorkshopPlan $plan,
+        public array $jobs = [],
         public array $jars = [],
         private array $baths = [],
         ?WorkshopWear $wear = null,
@@ -163,7 +163,7 @@ final readonly class ShedProps
     }
 
     /** @return list<NextItem> */
-    private function items(): array
+    public function items(): array
     {
         $rails = $this->plan->rails;
 

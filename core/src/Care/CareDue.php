@@ -6,9 +6,7 @@ namespace Dripel\Core\Care;
 
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Dip;
-use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Opening;
-use Dripel\Core\Logbook\Ride;
 
 /**
  * Whether a drivetrain wants to be cleaned: by what it was ridden since, in which weather, and before its first waxed chain. km
@@ -30,13 +28,8 @@ final readonly class CareDue
     public static function of(Book $book, int $bikeId, int $nowS): self
     {
         $brushed = $book->brushed($bikeId, $nowS)?->last;
-        $rides = array_filter(
-            $book->ridesOf($bikeId),
-            fn(Ride $ride) => $ride->moment->unixS <= $nowS && ($brushed === null || Entry::compare($ride, $brushed) > 0),
-        );
-        $sinceKm = array_sum(
-            array_map(fn(Ride $ride) => $ride->km * $book->settings->factor($ride->condition, $ride->moment->unixS), $rides),
-        );
+        $past = $book->ridesOf($bikeId)->through($nowS);
+        $sinceKm = ($brushed === null ? $past : $past->after($brushed))->effectiveKm($book->settings);
 
         return new self($sinceKm, $sinceKm >= self::EVERY_KM, $brushed === null && !self::waxedBefore($book, $bikeId, $nowS));
     }

@@ -64,7 +64,7 @@ final readonly class ChainLife
         // Both are in order.
         $seen = array_map(fn(Entry $entry) => $entry->moment->unixS, [
             ...array_slice($history->events, 0, 1),
-            ...array_slice($history->rides, 0, 1),
+            ...$history->rides->slice(0, 1)->all(),
         ]);
 
         return $seen === [] ? null : min($seen);

@@ -10,10 +10,9 @@ use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainHistory;
 use Dripel\Core\Logbook\Dip;
-use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\PartKind;
-use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Plan\LocalDay;
@@ -28,16 +27,21 @@ final readonly class WorkshopCosts
     /** @var array<int, int> by year the instant that it begins at: the calendar is asked once a year, not once a ride */
     private array $yearStarts;
 
-    /** @var array<int, list<Expense>> by chain */
+    /** @var array<int, array<string, list<Expense>>> by chain and supply */
     private array $byChain;
 
     /**
      * @param list<Expense> $expenses in order of time
-     * @param list<Ride> $rides in order of time, of any bike
+     * @param array<int, Rides> $rides by bike; 0: of none yet
      */
     private function __construct(public array $expenses, private array $rides, private DateTimeZone $zone)
     {
-        $at = [...array_map(fn(Expense $one) => $one->atS, $expenses), ...array_map(fn(Ride $ride) => $ride->moment->unixS, $rides)];
+        $at = array_map(fn(Expense $one) => $one->atS, $expenses);
+        foreach ($rides as $ofBike) {
+            foreach (array_filter([$ofBike->first(), $ofBike->last()]) as $ride) {
+                $at[] = $ride->moment->unixS;
+            }
+        }
         $year = fn(int $atS): int => (int) substr(LocalDay::of($atS, $zone)->date, 0, 4);
         $starts = [];
         foreach ($at === [] ? [] : range($year(min($at)), $year(max($at)) + 1) as $one) {
@@ -46,7 +50,7 @@ final readonly class WorkshopCosts
         $this->yearStarts = $starts;
         $byChain = [];
         foreach ($expenses as $one) {
-            $one->chainId === null || ($byChain[$one->chainId][] = $one);
+            $one->chainId === null || ($byChain[$one->chainId][$one->supply->value][] = $one);
         }
         $this->byChain = $byChain;
     }
@@ -113,23 +117,26 @@ final readonly class WorkshopCosts
         }
         usort($expenses, fn(Expense $a, Expense $b) => $a->atS <=> $b->atS);
 
-        return new self(
-            $expenses,
-            array_values(array_filter($book->rides(), fn(Ride $ride) => $ride->moment->unixS <= $nowS)),
-            $settings->zone(),
-        );
+        return new self($expenses, array_map(fn(Rides $ofBike) => $ofBike->through($nowS), $book->ridesByBike()), $settings->zone());
     }
 
     /** All of it. */
     public function sum(): CostSum
     {
-        return self::sumOf($this->expenses, $this->rides);
+        return self::sumOf($this->expenses, (float) array_sum(array_map(fn(Rides $ofBike) => $ofBike->km(), $this->rides)));
     }
 
     /** @return array<int, CostSum> by year, the last first: those in which something was used up or ridden */
     public function byYear(): array
     {
-        $years = self::grouped($this->expenses, $this->rides, $this->yearOf(...));
+        $km = [];
+        foreach ($this->yearStarts as $year => $startS) {
+            foreach ($this->rides as $ofBike) {
+                $in = $ofBike->between($startS, $this->yearStarts[$year + 1] ?? null);
+                count($in) > 0 && ($km[$year] = ($km[$year] ?? 0.0) + $in->km());
+            }
+        }
+        $years = self::grouped($this->expenses, fn(Expense $one): int => $this->yearOf($one->atS), $km);
         krsort($years);
 
         return $years;
@@ -143,62 +150,57 @@ final readonly class WorkshopCosts
     public function byBike(array $bikeIds): array
     {
         $known = array_fill_keys($bikeIds, true);
+        $km = [];
+        foreach ($this->rides as $bikeId => $ofBike) {
+            $of = isset($known[$bikeId]) ? $bikeId : 0;
+            count($ofBike) > 0 && ($km[$of] = ($km[$of] ?? 0.0) + $ofBike->km());
+        }
 
-        return self::grouped(
-            $this->expenses,
-            $this->rides,
-            fn(Expense|Ride $one): int => $one->bikeId !== null && isset($known[$one->bikeId]) ? $one->bikeId : 0,
-        );
+        return self::grouped($this->expenses, fn(Expense $one): int => isset($known[(int) $one->bikeId]) ? (int) $one->bikeId : 0, $km);
     }
 
     /** What was put on one chain. */
     public function forChain(int $chainId): CostSum
     {
-        return self::sumOf($this->byChain[$chainId] ?? [], []);
+        return self::sumOf(array_merge(...array_values($this->byChain[$chainId] ?? [])), 0.0);
     }
 
     /** What was put on none. */
     public function besideChains(): CostSum
     {
-        return self::sumOf(array_filter($this->expenses, fn(Expense $one) => $one->chainId === null), []);
+        return self::sumOf(array_filter($this->expenses, fn(Expense $one) => $one->chainId === null), 0.0);
     }
 
     /**
      * @param list<Expense> $expenses
-     * @param list<Ride> $rides
-     * @param callable(Expense|Ride): int $key
+     * @param callable(Expense): int $key
+     * @param array<int, float> $km by group
      *
      * @return array<int, CostSum>
      */
-    private static function grouped(array $expenses, array $rides, callable $key): array
+    private static function grouped(array $expenses, callable $key, array $km): array
     {
-        [$paid, $ridden] = [[], []];
+        $paid = [];
         foreach ($expenses as $one) {
             $paid[$key($one)][] = $one;
         }
-        foreach ($rides as $ride) {
-            $ridden[$key($ride)][] = $ride;
-        }
         $sums = [];
-        foreach (array_keys($paid + $ridden) as $group) {
-            $sums[$group] = self::sumOf($paid[$group] ?? [], $ridden[$group] ?? []);
+        foreach (array_keys($paid + $km) as $group) {
+            $sums[$group] = self::sumOf($paid[$group] ?? [], $km[$group] ?? 0.0);
         }
 
         return $sums;
     }
 
-    /**
-     * @param array<Expense> $expenses
-     * @param list<Ride> $rides
-     */
-    private static function sumOf(array $expenses, array $rides): CostSum
+    /** @param array<Expense> $expenses */
+    private static function sumOf(array $expenses, float $km): CostSum
     {
         $minor = [];
         foreach ($expenses as $one) {
             $minor[$one->supply->value] = ($minor[$one->supply->value] ?? 0) + ($one->minor ?? 0);
         }
 
-        return new CostSum($minor, (float) array_sum(array_map(fn(Ride $ride) => $ride->km, $rides)));
+        return new CostSum($minor, $km);
     }
 
     /**
@@ -208,7 +210,7 @@ final readonly class WorkshopCosts
      */
     public function ofChain(int $chainId, array $supplies): ?int
     {
-        $found = array_filter($this->byChain[$chainId] ?? [], fn(Expense $one) => in_array($one->supply, $supplies, true));
+        $found = array_merge(...array_map(fn(Supply $supply) => $this->byChain[$chainId][$supply->value] ?? [], $supplies));
 
         return array_filter($found, fn(Expense $one) => $one->minor === null) !== []
             ? null
@@ -236,9 +238,8 @@ final readonly class WorkshopCosts
         return $months;
     }
 
-    private function yearOf(Entry|Expense $one): int
+    private function yearOf(int $atS): int
     {
-        $atS = $one instanceof Expense ? $one->atS : $one->moment->unixS;
         $year = (int) array_key_last($this->yearStarts);
         if ($this->yearStarts === [] || $atS >= $this->yearStarts[$year] || $atS < $this->yearStarts[array_key_first($this->yearStarts)]) {
             return (int) substr(LocalDay::of($atS, $this->zone)->date, 0, 4);
@@ -272,19 +273,22 @@ final readonly class WorkshopCosts
      */
     public function against(PlainDrip $plain, int $steps): array
     {
-        if ($this->rides === []) {
+        $rides = array_filter($this->rides, fn(Rides $ofBike) => count($ofBike) > 0);
+        if ($rides === []) {
             return [];
         }
-        $fromS = $this->rides[0]->moment->unixS;
-        $ends = [...array_slice($this->rides, -1), ...array_slice($this->expenses, -1)];
-        $untilS = max($fromS + 1, ...array_map(fn(Ride|Expense $one) => $one instanceof Ride ? $one->moment->unixS : $one->atS, $ends));
-        [$points, $km, $minor, $ride, $expense] = [[], [], 0, 0, 0];
+        $fromS = min(array_map(fn(Rides $ofBike) => $ofBike[0]->moment->unixS, $rides));
+        $untilS = max(
+            $fromS + 1,
+            array_last($this->expenses)->atS ?? 0,
+            ...array_map(fn(Rides $ofBike) => $ofBike[count($ofBike) - 1]->moment->unixS, $rides),
+        );
+        unset($rides[0]);
+        [$points, $minor, $expense] = [[], 0, 0];
         for ($i = 0; $i <= $steps; $i++) {
             $atS = $fromS + (int) round((($untilS - $fromS) * $i) / $steps);
-            for (; isset($this->rides[$ride]) && $this->rides[$ride]->moment->unixS <= $atS; $ride++) {
-                $bikeId = $this->rides[$ride]->bikeId;
-                $bikeId === null || ($km[$bikeId] = ($km[$bikeId] ?? 0.0) + $this->rides[$ride]->km);
-            }
+            $ridden = array_filter(array_map(fn(Rides $ofBike) => $ofBike->through($atS), $rides), fn(Rides $past) => count($past) > 0);
+            $km = array_map(fn(Rides $past) => $past->km(), $ridden);
             for (; isset($this->expenses[$expense]) && $this->expenses[$expense]->atS <= $atS; $expense++) {
                 $minor += $this->expenses[$expense]->minor ?? 0;
             }

@@ -21,7 +21,8 @@ final readonly class DeepClean
         $strip = $history->last(Strip::class);
         $since = fn(Entry $entry): bool => $strip === null || Entry::compare($entry, $strip) > 0;
         $applications = count(array_filter($history->events, fn(Entry $event) => $event instanceof TopUp && $since($event)));
-        $mud = array_filter($history->rides, fn(Ride $ride) => $ride->condition === Condition::Muddy && $since($ride)) !== [];
+        $rides = $strip === null ? $history->rides : $history->ridesAfter($strip);
+        $mud = array_filter($rides->all(), fn(Ride $ride) => $ride->condition === Condition::Muddy) !== [];
 
         return new self(
             $applications,

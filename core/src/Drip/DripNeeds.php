@@ -33,7 +33,10 @@ final readonly class DripNeeds
             }
         }
         $rides = $waxed === null ? $history->rides : $history->ridesAfter($waxed);
-        $dirty = array_filter(array_map(fn(Ride $ride) => $ride->condition, $rides), fn(Condition $condition) => $condition->wantsRinse());
+        $dirty = array_filter(
+            array_map(fn(Ride $ride) => $ride->condition, $rides->all()),
+            fn(Condition $condition) => $condition->wantsRinse(),
+        );
         usort($dirty, fn(Condition $a, Condition $b) => $b->dirt() <=> $a->dirt());
 
         return new self($dirty[0] ?? null, $history->last(TopUp::class) === null);

@@ -14,5 +14,7 @@ final readonly class EarCycle
         public WaxCycle $cycle,
         /** Whether it still goes on. */
         public bool $open,
+        /** The same by condition; null where part of it is known by its sum alone. */
+        public ?ConditionCycle $ridden,
     ) {}
 }

@@ -41,22 +41,13 @@ final readonly class LearnedByEar
     /** Null while no chain of the bike was ever heard. */
     public static function of(Book $book, int $bikeId, int $nowS): ?self
     {
-        $histories = [];
-        foreach ($book->chainIds as $chainId) {
-            $book->settings->home($chainId, $nowS) === $bikeId && ($histories[] = $book->history($chainId)->until($nowS));
-        }
-        // Asked first: most bikes are never listened to, and their coats are many.
-        if (array_filter($histories, fn(ChainHistory $history) => $history->last(Noise::class) !== null) === []) {
+        $cycles = self::cyclesOf($book, $bikeId, $nowS);
+        // Counted first: a curve that nobody is told of is not fitted.
+        if ($cycles === []) {
             return null;
         }
-        $cycles = array_merge(...array_map(fn(ChainHistory $history) => self::ofChain($book, $history, $nowS), $histories));
-        usort($cycles, fn(EarCycle $a, EarCycle $b) => $a->endS <=> $b->endS ?: $a->chainId <=> $b->chainId);
         // Of the middle school, whatever is set: what is learned must not follow what it advised.
         $prior = self::prior(Settings::INTERVAL_KM);
-        // Counted first: a curve that nobody is told of is not fitted.
-        if (self::noises($cycles) === 0) {
-            return null;
-        }
         $seasons = [];
         foreach (EarSeason::cases() as $season) {
             $in = array_values(array_filter($cycles, fn(EarCycle $one) => EarSeason::of($one->endS, $book->settings->zone()) === $season));
@@ -64,6 +55,27 @@ final readonly class LearnedByEar
         }
 
         return new self($cycles, self::learn($cycles, $prior), $seasons);
+    }
+
+    /**
+     * Of a bike, in order of their ends; none while no chain of it was ever heard: who does not listen says nothing by silence.
+     *
+     * @return list<EarCycle>
+     */
+    public static function cyclesOf(Book $book, int $bikeId, int $nowS): array
+    {
+        $histories = [];
+        foreach ($book->chainIds as $chainId) {
+            $book->settings->home($chainId, $nowS) === $bikeId && ($histories[] = $book->history($chainId)->until($nowS));
+        }
+        // Asked first: most bikes are never listened to, and their coats are many.
+        if (!array_any($histories, fn(ChainHistory $history) => $history->last(Noise::class) !== null)) {
+            return [];
+        }
+        $cycles = array_merge(...array_map(fn(ChainHistory $history) => self::ofChain($book, $history, $nowS), $histories));
+        usort($cycles, fn(EarCycle $a, EarCycle $b) => $a->endS <=> $b->endS ?: $a->chainId <=> $b->chainId);
+
+        return self::noises($cycles) === 0 ? [] : $cycles;
     }
 
     /** @param list<EarCycle> $cycles */
@@ -91,32 +103,55 @@ final readonly class LearnedByEar
     /** @return list<EarCycle> */
     private static function ofChain(Book $book, ChainHistory $history, int $nowS): array
     {
-        /** @var list<EarCycle> $found */
-        $found = [];
         /** @var Dip|Opening|null $begun the wax under way */
         $begun = null;
-        $km = 0.0;
+        [$found, $rides] = [[], []];
         foreach ($history->entries() as $entry) {
             if ($entry instanceof Ride) {
-                $km += $entry->km * $book->settings->factor($entry->condition, $entry->moment->unixS);
+                $rides[] = $entry;
                 continue;
             }
             if ($entry instanceof Reading) {
                 continue;
             }
-            if ($begun !== null && $km > 0.0) {
-                $how = $entry instanceof Noise ? CycleEnd::Noise : CycleEnd::Pulled;
-                $found[] = new EarCycle($history->chainId, $begun->moment->unixS, $entry->moment->unixS, new WaxCycle($km, $how), false);
-            }
+            $how = $entry instanceof Noise ? CycleEnd::Noise : CycleEnd::Pulled;
+            $found[] = self::cycle($book->settings, $history->chainId, $begun, $rides, $entry->moment->unixS, $how, false);
             // A coat that was only partly there says nothing of a whole one.
             $begun =
                 ($entry instanceof Dip && !$entry->partly) || ($entry instanceof Opening && $entry->wax === WaxThen::Known) ? $entry : null;
-            $km = $entry instanceof Opening ? $entry->sinceWaxKm ?? 0.0 : 0.0;
+            $rides = [];
         }
-        if ($begun !== null && $km > 0.0) {
-            $found[] = new EarCycle($history->chainId, $begun->moment->unixS, $nowS, new WaxCycle($km, CycleEnd::Pulled), true);
-        }
+        $found[] = self::cycle($book->settings, $history->chainId, $begun, $rides, $nowS, CycleEnd::Pulled, true);
 
-        return $found;
+        return array_values(array_filter($found));
+    }
+
+    /**
+     * Null where no wax was under way, or none of it was ridden.
+     *
+     * @param list<Ride> $rides
+     */
+    private static function cycle(
+        Settings $settings,
+        int $chainId,
+        Dip|Opening|null $begun,
+        array $rides,
+        int $endS,
+        CycleEnd $how,
+        bool $open,
+    ): ?EarCycle {
+        $summedKm = $begun instanceof Opening ? $begun->sinceWaxKm ?? 0.0 : 0.0;
+        [$km, $by, $last] = [$summedKm, [], null];
+        foreach ($rides as $ride) {
+            $km += $ride->km * $settings->factor($ride->condition, $ride->moment->unixS);
+            $by[$ride->condition->value] = ($by[$ride->condition->value] ?? 0.0) + $ride->km;
+            $last = $ride->km > 0.0 ? $ride->condition : $last;
+        }
+        if ($begun === null || $km <= 0.0) {
+            return null;
+        }
+        $ridden = $last === null || $summedKm > 0.0 ? null : new ConditionCycle($by, $last, $how);
+
+        return new EarCycle($chainId, $begun->moment->unixS, $endS, new WaxCycle($km, $how), $open, $ridden);
     }
 }

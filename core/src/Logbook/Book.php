@@ -12,14 +12,13 @@ final class Book
 {
     public readonly Fittings $fittings;
 
-    /** @var list<Ride>|null what was logged, once it was asked for */
-    private ?array $loggedRides = null;
+    /** @var array<int, RideRun>|null what was logged by bike, once it was asked for; 0: of none yet */
+    private ?array $loggedRuns = null;
 
-    /** @var list<Ride>|null */
-    private ?array $rides = null;
+    /** @var array<int, RideRun>|null the same with what was filled in */
+    private ?array $runs = null;
 
-    /** @var array<int, list<Ride>>|null by bike, in order; 0: of none yet */
-    private ?array $ridesByBike = null;
+    private ?Rides $rides = null;
 
     private ?Histories $histories = null;
 
@@ -27,6 +26,9 @@ final class Book
 
     /** @var array<int, array<int, ChainState>> by instant and chain: all that is drawn and planned at one instant asks for the same */
     private array $states = [];
+
+    /** @var array<class-string<Event>, list<Event>> by what they are, once they were asked for */
+    private array $eventsOf = [];
 
     /** @var array<string, Fittings> by slot */
     private array $fittingsBySlot = [];
@@ -38,7 +40,8 @@ final class Book
      * @param list<int> $bikeIds in the order in which they are shown
      * @param list<int> $chainIds likewise
      * @param list<Fitting> $fittingEntries
-     * @param list<Ride>|Closure(): list<Ride> $logged read when they are first asked for: they are many, and much does without
+     * @param list<Ride>|Closure(): array<int, RideRun> $logged by bike, 0: of none yet; read when they are first asked for: they are many,
+     *     and much does without
      * @param list<Event> $events
      * @param list<Part> $parts
      */
@@ -61,35 +64,90 @@ final class Book
         $this->fittings = $this->fittingsOf(Slot::Chain);
     }
 
-    /** @return list<Ride> in order, those that were filled in among them */
-    public function rides(): array
+    /** In order, of all bikes, those that were filled in among them. */
+    public function rides(): Rides
     {
-        return $this->rides ??= InOrder::of([...$this->logged(), ...$this->fillIn?->rides($this->logged()) ?? []]);
+        return $this->rides ??= Rides::merged(array_values($this->runs()));
     }
 
-    /** @return list<Ride> */
-    private function logged(): array
+    /** Those of one bike. */
+    public function ridesOf(int $bikeId): Rides
     {
-        return $this->loggedRides ??= $this->logged instanceof Closure ? ($this->logged)() : $this->logged;
+        return Rides::whole($this->runs()[$bikeId] ?? RideRun::none($bikeId));
     }
 
-    /** @return array<int, list<Ride>> by bike, in order; 0: of none yet */
-    private function ridesByBike(): array
+    /** @return array<int, Rides> by bike; 0: of none yet */
+    public function ridesByBike(): array
     {
-        if ($this->ridesByBike === null) {
-            $this->ridesByBike = [];
-            foreach ($this->rides() as $ride) {
-                $this->ridesByBike[$ride->bikeId ?? 0][] = $ride;
+        return array_map(Rides::whole(...), $this->runs());
+    }
+
+    /** That nobody gave a bike yet. */
+    public function ridesWithoutBike(): Rides
+    {
+        return $this->ridesOf(0);
+    }
+
+    /** @return array<int, RideRun> by bike, those that were filled in among them; 0: of none yet */
+    private function runs(): array
+    {
+        if ($this->runs === null) {
+            $filled = [];
+            foreach ($this->fillIn?->rides($this->loggedWhereFilled()) ?? [] as $ride) {
+                $filled[(int) $ride->bikeId][] = $ride;
             }
+            $this->runs = self::withMore($this->logged(), $filled);
         }
 
-        return $this->ridesByBike;
+        return $this->runs;
     }
 
-    /** @return list<Ride> that nobody gave a bike yet, in order */
-    public function ridesWithoutBike(): array
+    /** @return array<int, RideRun> by bike; 0: of none yet */
+    private function logged(): array
     {
-        return $this->ridesByBike()[0] ?? [];
+        return $this->loggedRuns ??= $this->logged instanceof Closure ? ($this->logged)() : self::withMore([], self::byBike($this->logged));
+    }
+
+    /** @return list<Ride> what was logged on the days on which anything may be filled in, one more estimate's among them */
+    private function loggedWhereFilled(?Estimate $also = null): array
+    {
+        $rides = [];
+        foreach ($this->fillIn?->fromS($also) ?? [] as $bikeId => $fromS) {
+            $ofBike = Rides::whole($this->logged()[$bikeId] ?? RideRun::none($bikeId));
+            $rides[] = $ofBike->slice($ofBike->countBefore($fromS))->all();
+        }
+
+        return array_merge(...$rides);
+    }
+
+    /**
+     * @param list<Ride> $rides
+     *
+     * @return array<int, list<Ride>>
+     */
+    private static function byBike(array $rides): array
+    {
+        $byBike = [];
+        foreach ($rides as $ride) {
+            $byBike[$ride->bikeId ?? 0][] = $ride;
+        }
+
+        return $byBike;
+    }
+
+    /**
+     * @param array<int, RideRun> $runs
+     * @param array<int, list<Ride>> $more by bike
+     *
+     * @return array<int, RideRun>
+     */
+    private static function withMore(array $runs, array $more): array
+    {
+        foreach ($more as $bikeId => $rides) {
+            $runs[$bikeId] = ($runs[$bikeId] ?? RideRun::none($bikeId === 0 ? null : $bikeId))->with($rides);
+        }
+
+        return $runs;
     }
 
     /** What was in one slot of which bike, and when. */
@@ -106,43 +164,47 @@ final class Book
     {
         $fillIn = $this->fillIn ?? throw new LogicException('A logbook without days to fill in.');
 
-        return $fillIn->shareOf($estimate, $this->logged());
+        return $fillIn->shareOf($estimate, $this->loggedWhereFilled($estimate));
     }
 
     /** @return list<TopUp> of all chains, in order */
     public function topUps(): array
     {
-        return InOrder::of(array_values(array_filter($this->events, fn(Entry $event) => $event instanceof TopUp)));
+        return $this->eventsOf(TopUp::class);
     }
 
     /** @return list<Dip> of all chains, in order */
     public function dips(): array
     {
-        return InOrder::of(array_values(array_filter($this->events, fn(Entry $event) => $event instanceof Dip)));
+        return $this->eventsOf(Dip::class);
+    }
+
+    /**
+     * @template T of Event
+     *
+     * @param class-string<T> $class
+     *
+     * @return list<T> in order
+     */
+    private function eventsOf(string $class): array
+    {
+        /** @var list<T> */
+        return $this->eventsOf[$class] ??= InOrder::of(
+            array_values(array_filter($this->events, fn(Event $event) => $event instanceof $class)),
+        );
     }
 
     /** What was ridden since the drivetrain of a bike was brushed; null: nobody said that it ever was. */
     public function brushed(int $bikeId, int $nowS): ?Brushed
     {
-        $brushings = array_values(
+        $last = array_last(
             array_filter(
-                $this->events,
-                fn(Entry $event) => $event instanceof Brushing && $event->bikeId === $bikeId && $event->moment->unixS <= $nowS,
+                $this->eventsOf(Brushing::class),
+                fn(Brushing $event) => $event->bikeId === $bikeId && $event->moment->unixS <= $nowS,
             ),
         );
-        $last = array_last(InOrder::of($brushings));
 
-        return $last === null
-            ? null
-            : new Brushed(
-                $last,
-                array_sum(
-                    array_map(
-                        fn(Ride $ride) => Entry::compare($ride, $last) > 0 && $ride->moment->unixS <= $nowS ? $ride->km : 0.0,
-                        $this->ridesOf($bikeId),
-                    ),
-                ),
-            );
+        return $last === null ? null : new Brushed($last, $this->ridesOf($bikeId)->through($nowS)->after($last)->km());
     }
 
     public function lastOdometer(int $bikeId): ?Estimate
@@ -153,16 +215,7 @@ final class Book
     /** The same logbook with one more ride, as if it had been logged. */
     public function withRide(Ride $ride): self
     {
-        return new self(
-            $this->bikeIds,
-            $this->chainIds,
-            $this->settings,
-            $this->fittingEntries,
-            [...$this->logged(), $ride],
-            $this->events,
-            $this->fillIn,
-            $this->parts,
-        );
+        return $this->with([], [$ride], []);
     }
 
     /**
@@ -179,7 +232,7 @@ final class Book
             $this->chainIds,
             $this->settings,
             [...$this->fittingEntries, ...$fittings],
-            [...$this->logged(), ...$rides],
+            fn() => self::withMore($this->logged(), self::byBike($rides)),
             [...$this->events, ...$events],
             $this->fillIn,
             $this->parts,
@@ -209,16 +262,10 @@ final class Book
         return $ride->bikeId === null ? null : $this->fittings->componentOn($ride->bikeId, $ride->moment->unixS);
     }
 
-    /** @return list<Ride> of one bike, in order */
-    public function ridesOf(int $bikeId): array
+    /** That no chain was on the bike for. */
+    public function ridesWithoutChain(): Rides
     {
-        return $this->ridesByBike()[$bikeId] ?? [];
-    }
-
-    /** @return list<Ride> that no chain was on the bike for */
-    public function ridesWithoutChain(): array
-    {
-        return $this->histories()->ridesWithoutChain;
+        return $this->histories()->ridesWithoutChain();
     }
 
     /** The bike whose rail a chain hangs on, or whose frame it is on. */
@@ -262,6 +309,6 @@ final class Book
 
     private function histories(): Histories
     {
-        return $this->histories ??= new Histories(array_diff_key($this->ridesByBike(), [0 => true]), $this->events, $this->fittings);
+        return $this->histories ??= new Histories(array_diff_key($this->runs(), [0 => true]), $this->events, $this->fittings);
     }
 }

@@ -54,7 +54,7 @@ final class BookTerms
     private function kmPerHour(int $bikeId): ?float
     {
         if (!array_key_exists($bikeId, $this->kmPerHour)) {
-            $timed = array_filter($this->book->ridesOf($bikeId), fn(Ride $ride) => $ride->hours > 0.0 && $ride->km > 0.0);
+            $timed = array_filter($this->book->ridesOf($bikeId)->all(), fn(Ride $ride) => $ride->hours > 0.0 && $ride->km > 0.0);
             $hours = array_sum(array_map(fn(Ride $ride) => $ride->hours, $timed));
             $km = array_map(fn(Ride $ride) => $ride->km * $this->book->settings->factor($ride->condition, $ride->moment->unixS), $timed);
             $this->kmPerHour[$bikeId] = $hours > 0.0 ? array_sum($km) / $hours : null;

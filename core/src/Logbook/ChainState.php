@@ -47,7 +47,6 @@ final readonly class ChainState
         $cloth = $history->last(WipeDown::class);
         $seenTo = $cloth !== null && ($wax->last === null || Entry::compare($cloth, $wax->last) > 0) ? $cloth : $wax->last;
         $opening = $history->last(Opening::class);
-        [$hours, $hoursComplete] = self::hours($history->rides);
 
         return new self(
             chainId: $history->chainId,
@@ -55,8 +54,8 @@ final readonly class ChainState
             status: self::status($history, $wax, $dryness),
             terms: $terms,
             km: $history->km(),
-            hours: $hours,
-            hoursComplete: $hoursComplete && $opening === null,
+            hours: $history->rides->sum(RideSum::Hours),
+            hoursComplete: $opening === null && $history->rides->sum(RideSum::Untimed) <= 0.0,
             opening: $opening,
             wax: $wax,
             dryness: $dryness,
@@ -136,22 +135,6 @@ final readonly class ChainState
             $wax->rides === [] => ChainStatus::Waxed,
             default => ChainStatus::Ridden,
         };
-    }
-
-    /**
-     * @param list<Ride> $rides
-     *
-     * @return array{float, bool}
-     */
-    private static function hours(array $rides): array
-    {
-        [$hours, $complete] = [0.0, true];
-        foreach ($rides as $ride) {
-            $hours += $ride->hours ?? 0.0;
-            $complete = $complete && $ride->hours !== null;
-        }
-
-        return [$hours, $complete];
     }
 
     private static function readyAt(WaxState $wax, Settings $settings, int $nowS): ?int

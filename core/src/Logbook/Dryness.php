@@ -48,10 +48,9 @@ final readonly class Dryness
         );
     }
 
-    /** @param list<Ride> $rides */
-    private static function lastSoaking(array $rides): ?Ride
+    private static function lastSoaking(Rides $rides): ?Ride
     {
-        foreach (array_reverse($rides) as $ride) {
+        foreach (array_reverse($rides->all()) as $ride) {
             if ($ride->condition->soaks()) {
                 return $ride;
             }

@@ -205,12 +205,8 @@ final readonly class FillIn
         return 0.0;
     }
 
-    /**
-     * @param list<Ride> $rides
-     *
-     * @return array<int, array<string, list<Ride|RestDay>>> by bike and day, as far as anything is filled in there
-     */
-    private function knownDays(array $rides, ?Estimate $also = null): array
+    /** @return array<int, int> from when on anything may be filled in, Unix seconds by bike */
+    public function fromS(?Estimate $also = null): array
     {
         $fromS = [];
         foreach ([...$this->estimates, ...$this->commutes, ...$also === null ? [] : [$also]] as $filler) {
@@ -219,6 +215,18 @@ final readonly class FillIn
                 LocalDay::named($filler->fromDate, $this->zone)->startS(),
             );
         }
+
+        return $fromS;
+    }
+
+    /**
+     * @param list<Ride> $rides
+     *
+     * @return array<int, array<string, list<Ride|RestDay>>> by bike and day, as far as anything is filled in there
+     */
+    private function knownDays(array $rides, ?Estimate $also = null): array
+    {
+        $fromS = $this->fromS($also);
         $known = [];
         foreach ($this->restDays as $rest) {
             $known[$rest->bikeId][$rest->date][] = $rest;

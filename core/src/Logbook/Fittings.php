@@ -100,6 +100,12 @@ final readonly class Fittings
         return $span !== null && $span->holdsAt($atS) ? $span : null;
     }
 
+    /** @return list<Span> of one bike, in order of time */
+    public function spansOn(int $bikeId): array
+    {
+        return $this->spansByBike[$bikeId] ?? [];
+    }
+
     /** When something else was put on a bike after an instant; null: never yet. */
     public function nextS(int $bikeId, int $afterS): ?int
     {

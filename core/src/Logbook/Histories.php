@@ -10,29 +10,26 @@ final readonly class Histories
     /** @var array<int, ChainHistory> by chain */
     private array $byChain;
 
-    /** @var list<Ride> that no chain was on the bike for */
-    public array $ridesWithoutChain;
+    /** @var list<array{RideRun, int, int}> that no chain was on the bike for */
+    private array $without;
 
     /**
-     * @param array<int, list<Ride>> $ridesByBike in order
+     * @param array<int, RideRun> $runs by bike
      * @param list<Event> $unsorted
      */
-    public function __construct(array $ridesByBike, array $unsorted, Fittings $fittings)
+    public function __construct(array $runs, array $unsorted, Fittings $fittings)
     {
         [$rides, $events, $without] = [[], [], []];
-        foreach ($ridesByBike as $bikeId => $bikeRides) {
-            $span = null;
-            foreach ($bikeRides as $ride) {
-                // Rides come in order, so the span of the ride before nearly always still holds.
-                if ($span === null || !$span->holdsAt($ride->moment->unixS)) {
-                    $span = $fittings->spanAt($bikeId, $ride->moment->unixS);
-                }
-                if ($span !== null) {
-                    $rides[$span->componentId][] = $ride;
-                } else {
-                    $without[] = $ride;
-                }
+        foreach ($runs as $bikeId => $run) {
+            $from = 0;
+            foreach ($fittings->spansOn($bikeId) as $span) {
+                $first = self::placeOf($run, $span->fromS, $from);
+                $past = $span->untilS === null ? count($run) : self::placeOf($run, $span->untilS, $first);
+                $from < $first && ($without[] = [$run, $from, $first]);
+                $first < $past && ($rides[$span->componentId][] = [$run, $first, $past]);
+                $from = $past;
             }
+            $from < count($run) && ($without[] = [$run, $from, count($run)]);
         }
         foreach (InOrder::of($unsorted) as $event) {
             $chainId = $event->component($fittings);
@@ -40,16 +37,30 @@ final readonly class Histories
                 $events[$chainId][] = $event;
             }
         }
-        $this->ridesWithoutChain = InOrder::of($without);
+        $this->without = $without;
         $histories = [];
-        foreach ([...array_keys($rides), ...array_keys($events)] as $chainId) {
-            $histories[$chainId] ??= new ChainHistory($chainId, InOrder::of($rides[$chainId] ?? []), $events[$chainId] ?? []);
+        foreach (array_keys($rides + $events) as $chainId) {
+            $histories[$chainId] = new ChainHistory($chainId, Rides::ofStretches($rides[$chainId] ?? []), $events[$chainId] ?? []);
         }
         $this->byChain = $histories;
     }
 
     public function of(int $chainId): ChainHistory
     {
-        return $this->byChain[$chainId] ?? new ChainHistory($chainId, [], []);
+        return $this->byChain[$chainId] ?? new ChainHistory($chainId, Rides::of([]), []);
+    }
+
+    /** That no chain was on the bike for. */
+    public function ridesWithoutChain(): Rides
+    {
+        return Rides::ofStretches($this->without);
+    }
+
+    /** The first ride from a place on that did not begin before an instant: spans are in order as the rides are. */
+    private static function placeOf(RideRun $run, int $atS, int $from): int
+    {
+        for ($count = count($run); $from < $count && $run->atS[$from] < $atS; $from++);
+
+        return $from;
     }
 }

@@ -102,8 +102,9 @@ final readonly class Inventory
         };
         $rides = [];
         foreach ($this->book->fittingsOf($slot)->spansOf($part->id) as $span) {
-            foreach ($this->book->ridesOf($span->bikeId) as $ride) {
-                if ($span->holdsAt($ride->moment->unixS) && $ride->moment->unixS <= $untilS && $wears($ride)) {
+            $on = $this->book->ridesOf($span->bikeId)->through($untilS)->between($span->fromS, $span->untilS);
+            foreach ($on as $ride) {
+                if ($wears($ride)) {
                     $rides[] = $ride;
                 }
             }

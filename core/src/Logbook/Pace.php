@@ -7,20 +7,11 @@ namespace Dripel\Core\Logbook;
 /** How fast somebody rides, by the rides that were timed: what stands in for the hours of one that was not. */
 final readonly class Pace
 {
-    /**
-     * Hours per km as ridden; null where no ride was timed.
-     *
-     * @param iterable<Ride> $rides
-     */
-    public static function hoursPerKm(iterable $rides): ?float
+    /** Hours per km as ridden; null where no ride was timed. */
+    public static function hoursPerKm(Rides $rides): ?float
     {
-        [$hours, $km] = [0.0, 0.0];
-        foreach ($rides as $ride) {
-            if ($ride->hours !== null && $ride->hours > 0.0) {
-                [$hours, $km] = [$hours + $ride->hours, $km + $ride->km];
-            }
-        }
+        $km = $rides->sum(RideSum::TimedKm);
 
-        return $km > 0.0 ? $hours / $km : null;
+        return $km > 0.0 ? $rides->sum(RideSum::Hours) / $km : null;
     }
 }

@@ -20,6 +20,19 @@ final readonly class Part
         public bool $onTrainer = false,
     ) {}
 
+    /** As a workshop describes it. */
+    public static function of(int $id, PartKind $kind, Settings $settings): self
+    {
+        return new self(
+            $id,
+            $kind,
+            $settings->whole(SettingKey::LinkChain, $id) ?: null,
+            $settings->whole(SettingKey::LinkClosings, $id) ?: null,
+            $settings->whole(SettingKey::LinkSpeeds, $id) ?: null,
+            $settings->whole(SettingKey::OnTrainer, $id) === 1,
+        );
+    }
+
     /** Where it sits on a bike; null for what goes with a chain. */
     public function slot(): ?Slot
     {

@@ -165,6 +165,8 @@ enum SettingKey: string
     case PlanTopUpMinutes = 'plan.topup_minutes';
     /** So many percent more than expected the wax has to do. */
     case PlanMarginPct = 'plan.margin_pct';
+    /** A margin that was proposed and declined. */
+    case PlanMarginDeclined = 'plan.margin_declined';
     /** Hours a week that one is willing to spend on all of it; null: nobody said. */
     case PlanHoursWeekly = 'plan.hours_weekly';
     /** How many weeks are planned. */

@@ -253,6 +253,17 @@ final class Settings
         );
     }
 
+    /** @return non-empty-list<array{int, float}> what a km in a condition takes, each from an instant on, Unix seconds, the newest first */
+    public function factorsOf(Condition $condition): array
+    {
+        $factors = [[PHP_INT_MIN, $this->factor($condition, PHP_INT_MIN)]];
+        foreach ($this->settings["factor.{$condition->value}"][0] ?? [] as $setting) {
+            array_unshift($factors, [$setting->from->unixS, $this->factor($condition, $setting->from->unixS)]);
+        }
+
+        return $factors;
+    }
+
     public function factor(Condition $condition, int $atS): float
     {
         return isset($this->settings["factor.{$condition->value}"])

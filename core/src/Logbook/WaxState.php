@@ -113,10 +113,9 @@ final readonly class WaxState
 
     /**
      * @param list<Ride> $rides
-     * @param list<Ride> $allRides of the chain
      * @param list<TopUp> $topUps
      */
-    private static function cycle(array $rides, array $allRides, array $topUps, Terms $terms, Settings $settings): WaxLifeInput
+    private static function cycle(array $rides, Rides $allRides, array $topUps, Terms $terms, Settings $settings): WaxLifeInput
     {
         return new WaxLifeInput(
             $terms->limitKm(),
@@ -159,6 +158,6 @@ final readonly class WaxState
             default => null,
         };
 
-        return [...$before === null ? [] : [$before], ...$history->ridesAfter($waxed)];
+        return [...$before === null ? [] : [$before], ...$history->ridesAfter($waxed)->all()];
     }
 }

@@ -29,6 +29,8 @@ final readonly class OpenJob
         public ?int $doneS = null,
         /** The bike that it is about, where it is about one. */
         public ?int $bikeId = null,
+        /** @var list<int> the jars that it has open */
+        public array $jarIds = [],
     ) {}
 
     /** As the plan takes it; null: it is no pot day. */

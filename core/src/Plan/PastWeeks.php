@@ -16,27 +16,18 @@ final readonly class PastWeeks
     public static function of(Book $book, int $bikeId, LocalDay $today): array
     {
         $rides = $book->ridesOf($bikeId);
-        if ($rides === []) {
+        $firstS = $rides->first()?->moment->unixS;
+        if ($firstS === null) {
             return [];
         }
-        $settings = $book->settings;
         $monday = $today->plus(1 - $today->weekday());
         // Whole weeks since its first one, ridden or not.
-        $weeks = [];
-        for ($back = 1; $back <= self::MOST && $rides[0]->moment->unixS < $monday->plus(7 - 7 * $back)->startS(); $back++) {
-            $weeks[$monday->plus(-7 * $back)->date] = array_fill(0, 7, 0.0);
+        $weeks = 0;
+        while ($weeks < self::MOST && $firstS < $monday->plus(-7 * $weeks)->startS()) {
+            $weeks++;
         }
-        foreach ($weeks === [] ? [] : array_reverse($rides) as $ride) {
-            $day = LocalDay::of($ride->moment->unixS, $settings->zone());
-            $of = $day->plus(1 - $day->weekday())->date;
-            if ($of < array_key_last($weeks)) {
-                break;
-            }
-            if (isset($weeks[$of])) {
-                $weeks[$of][$day->weekday() - 1] += $ride->km * $settings->factor($ride->condition, $ride->moment->unixS);
-            }
-        }
+        $ridden = RiddenDays::of($book, $bikeId, $monday->plus(-7 * $weeks), 7 * $weeks);
 
-        return array_values(array_map(array_values(...), $weeks));
+        return array_reverse(array_chunk($ridden->km, 7));
     }
 }

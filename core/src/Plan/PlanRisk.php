@@ -68,6 +68,12 @@ final readonly class PlanRisk implements Model
         return $this(PlanRiskInput::from($input))->toArray();
     }
 
+    /** The day of the first ride without wax where a bike is ridden otherwise than it was planned, from 0; null: there is none. */
+    public function troubleOf(PlanRiskInput $in, PlannedBike $bike): ?int
+    {
+        return $this->run($in, $bike)[0];
+    }
+
     /** The bike on weeks drawn from its own. */
     private function drawn(PlanRiskInput $in, PlannedBike $bike, Randomizer $dice): PlannedBike
     {

@@ -7,7 +7,7 @@ namespace Dripel\Core\Plan;
 use DateTimeZone;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Pace;
-use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\Settings;
 
 /**
@@ -40,33 +40,27 @@ final readonly class RidingHabit
         public bool $riddenToday,
     ) {}
 
-    /** @param list<Ride> $rides of one bike, in order */
-    public static function of(array $rides, Settings $settings, int $nowS, DateTimeZone $zone): self
+    /** @param Rides $rides of one bike */
+    public static function of(Rides $rides, Settings $settings, int $nowS, DateTimeZone $zone): self
     {
         $today = LocalDay::of($nowS, $zone);
         [$fromS, $todayS] = [$today->plus(-7 * self::WEEKS)->startS(), $today->startS()];
-        [$byDay, $riddenByDay, $total, $ridden, $riddenToday] = [[], [], 0.0, 0.0, false];
-        [$timedKm, $hours, $lately] = [0.0, 0.0, []];
-        for ($i = count($rides) - 1; $i >= 0 && $rides[$i]->moment->unixS >= $fromS; $i--) {
-            $ride = $rides[$i];
-            if ($ride->moment->unixS >= $todayS) {
-                $riddenToday = true;
-
-                continue;
-            }
+        [$byDay, $riddenByDay, $total, $ridden] = [[], [], 0.0, 0.0];
+        [$timedKm, $hours] = [0.0, 0.0];
+        $lately = $rides->between($fromS, $todayS);
+        foreach ($lately as $ride) {
             $km = $ride->km * $settings->factor($ride->condition, $ride->moment->unixS);
             $day = LocalDay::of($ride->moment->unixS, $zone);
             $byDay[$day->weekday()][$day->date] = ($byDay[$day->weekday()][$day->date] ?? 0.0) + $km;
             $riddenByDay[$day->weekday()][$day->date] = ($riddenByDay[$day->weekday()][$day->date] ?? 0.0) + $ride->km;
             $total += $km;
-            $lately[] = $ride;
             $ridden += $ride->km;
             if ($ride->hours !== null && $ride->hours > 0) {
                 $timedKm += $km;
                 $hours += $ride->hours;
             }
         }
-        $firstS = $rides === [] ? $todayS : $rides[0]->moment->unixS;
+        $firstS = $rides->first()->moment->unixS ?? $todayS;
         $weeks = $firstS <= $fromS ? self::WEEKS : max(1.0, ($todayS - $firstS) / (7 * 86400));
         $usual = array_map(self::median(...), array_filter($byDay, fn(array $days) => count($days) >= self::USUAL_WEEKS));
         ksort($usual);
@@ -79,7 +73,7 @@ final readonly class RidingHabit
             usualRiddenKm: $isUsual ? array_map(self::median(...), array_intersect_key($riddenByDay, $usual)) : [],
             kmPerHour: $hours > 0 ? $timedKm / $hours : null,
             hoursPerKm: Pace::hoursPerKm($lately),
-            riddenToday: $riddenToday,
+            riddenToday: ($rides->last()->moment->unixS ?? 0) >= $todayS,
         );
     }
 

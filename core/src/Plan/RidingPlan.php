@@ -140,11 +140,12 @@ final readonly class RidingPlan
     private static function factor(Book $book, int $bikeId, EarSeason $season, DateTimeZone $zone): float
     {
         [$km, $effective] = [0.0, 0.0];
-        foreach ($book->ridesOf($bikeId) as $ride) {
-            if (EarSeason::of($ride->moment->unixS, $zone) === $season) {
-                $km += $ride->km;
-                $effective += $ride->km * $book->settings->factor($ride->condition, $ride->moment->unixS);
-            }
+        $rides = $book->ridesOf($bikeId);
+        [$first, $last] = [$rides->first()?->moment->unixS, $rides->last()?->moment->unixS];
+        foreach ($first === null || $last === null ? [] : $season->spans($first, $last, $zone) as [$fromS, $untilS]) {
+            $in = $rides->between($fromS, $untilS);
+            $km += $in->km();
+            $effective += $in->effectiveKm($book->settings);
         }
 
         return $km > 0.0 ? $effective / $km : 1.0;

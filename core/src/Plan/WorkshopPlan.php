@@ -307,8 +307,7 @@ final class WorkshopPlan
         arsort($today);
         $lastS = [];
         foreach ($this->rails as $rail) {
-            $rides = $this->book->ridesOf($rail->bikeId);
-            $lastS[$rail->bikeId] = $rides === [] ? 0 : $rides[array_key_last($rides)]->moment->unixS;
+            $lastS[$rail->bikeId] = $this->book->ridesOf($rail->bikeId)->last()->moment->unixS ?? 0;
         }
         arsort($lastS);
 
@@ -318,14 +317,8 @@ final class WorkshopPlan
     /** How sure it is, week by week of what each bike was ridden before. */
     public function risk(int $runs = PlanRiskInput::RUNS): PlanRiskResult
     {
-        $dips = [];
-        foreach ($this->result()->potDays as $pot) {
-            $dips[$pot->day] = $pot->dips;
-        }
         $riding = array_intersect_key($this->riding, $this->bikes);
-        $in = new PlanRiskInput(
-            $this->input,
-            $dips,
+        $in = $this->riskInput(
             array_combine(
                 array_keys($riding),
                 array_map(
@@ -333,13 +326,38 @@ final class WorkshopPlan
                     array_keys($riding),
                     $riding,
                 ),
-            ) + array_fill_keys(array_keys($this->alone), []),
-            $this->days->today->weekday() - 1,
+            ),
             $runs,
-            hoursPerKm: array_map(fn(RidingPlan $plan) => $plan->hoursPerKm, $riding),
         );
 
         return $this->memo->of('risk ' . self::hash($in), fn() => (new PlanRisk())($in));
+    }
+
+    /** The day of a bike's first ride without wax, its pot days held as planned and the bike ridden so; null: there is none. */
+    public function troubleOn(int $bikeId, RiddenDays $ridden): ?int
+    {
+        $bike = $this->bikes[$bikeId];
+        $bike = $bike->riding($ridden->km, $bike->intervalHours === null ? [] : $ridden->hours);
+
+        return (new PlanRisk())->troubleOf($this->riskInput(array_map(fn() => [], $this->bikes)), $bike);
+    }
+
+    /** @param array<int, list<list<float>>> $weeks by bike */
+    private function riskInput(array $weeks, int $runs = PlanRiskInput::RUNS): PlanRiskInput
+    {
+        $dips = [];
+        foreach ($this->result()->potDays as $pot) {
+            $dips[$pot->day] = $pot->dips;
+        }
+
+        return new PlanRiskInput(
+            $this->input,
+            $dips,
+            $weeks + array_fill_keys(array_keys($this->alone), []),
+            $this->days->today->weekday() - 1,
+            $runs,
+            hoursPerKm: array_map(fn(RidingPlan $plan) => $plan->hoursPerKm, array_intersect_key($this->riding, $this->bikes)),
+        );
     }
 
     /** Minutes that it takes more than another. */

@@ -18,7 +18,6 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Pace;
-use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\PotDay\PotCapacity;
@@ -115,7 +114,7 @@ final readonly class WorkshopYears
     {
         [$sum, $km] = [0.0, 0.0];
         foreach ($book->bikeIds as $bikeId) {
-            $ridden = array_sum(array_map(fn(Ride $ride) => $ride->km, $book->ridesOf($bikeId)));
+            $ridden = $book->ridesOf($bikeId)->km();
             $sum += $ridden * $book->terms()->ofBike($bikeId, $nowS)->intervalKm;
             $km += $ridden;
         }

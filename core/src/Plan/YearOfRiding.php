@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use DateTimeZone;
-use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\Settings;
 
 /** What a bike was ridden in the last year: the mean week, km as ridden from Monday, and how much wax a km took. */
@@ -18,11 +18,11 @@ final readonly class YearOfRiding
     /** @param list<float> $weekKm */
     private function __construct(public array $weekKm, public float $factor) {}
 
-    /** @param list<Ride> $rides of one bike, in order */
-    public static function of(array $rides, Settings $settings, int $nowS, DateTimeZone $zone): self
+    /** @param Rides $rides of one bike */
+    public static function of(Rides $rides, Settings $settings, int $nowS, DateTimeZone $zone): self
     {
         $fromS = $nowS - 86400 * self::DAYS;
-        $late = array_values(array_filter($rides, fn(Ride $ride) => $ride->moment->unixS > $fromS && $ride->moment->unixS <= $nowS));
+        $late = $rides->through($nowS)->between($fromS + 1, null);
         $weekKm = array_fill(0, 7, 0.0);
         $effective = 0.0;
         foreach ($late as $ride) {
@@ -30,7 +30,8 @@ final readonly class YearOfRiding
             $effective += $ride->km * $settings->factor($ride->condition, $ride->moment->unixS);
         }
         $km = array_sum($weekKm);
-        $weeks = $late === [] ? 1.0 : max(self::LEAST_WEEKS, ($nowS - $late[0]->moment->unixS) / (7 * 86400));
+        $first = $late->first();
+        $weeks = $first === null ? 1.0 : max(self::LEAST_WEEKS, ($nowS - $first->moment->unixS) / (7 * 86400));
 
         return new self(array_values(array_map(fn(float $day) => $day / $weeks, $weekKm)), $km > 0.0 ? $effective / $km : 1.0);
     }

@@ -7,6 +7,7 @@ namespace Dripel\Core\Ride;
 use DateTimeZone;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Plan\LocalDay;
 
 /**
@@ -21,25 +22,16 @@ final readonly class AlikeRide
 
     private const LEAST_KM = 1.0;
 
-    /** @var array<string, list<Ride>> by local day */
-    private array $byDay;
-
-    /** @param list<Ride> $rides */
-    public function __construct(array $rides, private DateTimeZone $zone)
-    {
-        $byDay = [];
-        foreach ($rides as $ride) {
-            $ride->guess === null && ($byDay[LocalDay::of($ride->moment->unixS, $zone)->date][] = $ride);
-        }
-        $this->byDay = $byDay;
-    }
+    public function __construct(private Rides $rides, private DateTimeZone $zone) {}
 
     /** @param bool $minute whether the time of the start is known */
     public function of(int $startS, bool $minute, float $km): ?Ride
     {
-        foreach ($this->byDay[LocalDay::of($startS, $this->zone)->date] ?? [] as $ride) {
+        $day = LocalDay::of($startS, $this->zone);
+        foreach ($this->rides->between($day->startS(), $day->endS() + 1) as $ride) {
             $timed = $minute && $ride->moment->precision === Precision::Minute;
             if (
+                $ride->guess === null &&
                 abs($ride->km - $km) <= max(self::LEAST_KM, self::SHARE * $km) &&
                 (!$timed || abs($ride->moment->unixS - $startS) <= self::WITHIN_S)
             ) {

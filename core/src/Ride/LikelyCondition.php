@@ -50,7 +50,7 @@ final class LikelyCondition
     /** @return list<array{int, string, string}> */
     private function known(int $bikeId): array
     {
-        $rides = array_filter(array_reverse($this->book->ridesOf($bikeId)), fn(Ride $ride) => $ride->guess === null);
+        $rides = array_filter(array_reverse($this->book->ridesOf($bikeId)->all()), fn(Ride $ride) => $ride->guess === null);
 
         return array_values(
             array_map(fn(Ride $ride) => [$ride->moment->unixS, $this->month($ride->moment->unixS), $ride->condition->value], $rides),

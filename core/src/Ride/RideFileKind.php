@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Ride;
 
+use Dripel\Core\Input\Gzip;
+
 /** What a ride file is, told by its first bytes, never by its name. */
 enum RideFileKind: string
 {
     case Gpx = 'gpx';
     case Tcx = 'tcx';
     case Fit = 'fit';
+    /** One file of any other kind, packed. */
+    case Gzip = 'gz';
     /** An archive of ride files. */
     case Zip = 'zip';
     /** A table with a ride in each row. */
@@ -25,6 +29,7 @@ enum RideFileKind: string
 
         return match (true) {
             substr($start, 8, 4) === '.FIT' => self::Fit,
+            str_starts_with($start, Gzip::START) => self::Gzip,
             str_starts_with($start, "PK\x03\x04") => self::Zip,
             str_contains($plain, '<TrainingCenterDatabase') => self::Tcx,
             $line !== false &&

@@ -9,7 +9,8 @@ use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Maths\Geodesic;
 
 /**
- * Distance and time of a recorded track. Every metre within a segment counts, none between segments; hours move only
+ * Distance and time of a recorded track. Every metre within a segment counts, none between segments; without places it is as far as the
+ * recorder counted; hours move only
  * between two timed points that are at least 1 km/h apart. Memory does not grow with the track.
  * Source: WGS 84 geodesics, see Geodesic; 1 km/h is a house rule.
  */
@@ -37,8 +38,8 @@ final readonly class RideTrack implements FileModel
             $packed .= pack(
                 'q4',
                 $point->segment,
-                (int) round(1e6 * $point->lat),
-                (int) round(1e6 * $point->lon),
+                $point->lat === null ? -1 : (int) round(1e6 * $point->lat),
+                $point->lon === null ? (int) round(100 * (float) $point->metres) : (int) round(1e6 * $point->lon),
                 (int) ($point->atS ?? -1),
             );
             if ($points % self::AT_ONCE === 0) {
@@ -50,7 +51,7 @@ final readonly class RideTrack implements FileModel
             if ($before === null || $before->segment !== $point->segment) {
                 $segments++;
             } else {
-                $step = Geodesic::metres($before->lat, $before->lon, $point->lat, $point->lon);
+                $step = self::metres($before, $point);
                 $metres += $step;
                 $seconds = $before->atS === null || $point->atS === null ? 0.0 : $point->atS - $before->atS;
                 if ($seconds > 0 && ($step / $seconds) * 3.6 >= self::MOVING_KMH) {
@@ -73,6 +74,21 @@ final readonly class RideTrack implements FileModel
             segments: $segments,
             fingerprint: hash_final($hash),
         );
+    }
+
+    /** Between two points of a segment: where one has no place, as far as the recorder counted. */
+    private static function metres(TrackPoint $a, TrackPoint $b): float
+    {
+        return match (true) {
+            $a->lat !== null && $a->lon !== null && $b->lat !== null && $b->lon !== null => Geodesic::metres(
+                $a->lat,
+                $a->lon,
+                $b->lat,
+                $b->lon,
+            ),
+            $a->metres !== null && $b->metres !== null => max(0.0, $b->metres - $a->metres),
+            default => 0.0,
+        };
     }
 
     public function computeFrom($stream): array

@@ -56,29 +56,13 @@ final readonly class WhichBike
     {
         $all = $this->book->ridesOf($bikeId);
         $rides = [];
-        for ($i = self::before($all, $beforeS) - 1; $i >= 0 && count($rides) < self::RIDES; $i--) {
+        for ($i = ($beforeS === null ? count($all) : $all->countBefore($beforeS)) - 1; $i >= 0 && count($rides) < self::RIDES; $i--) {
             if ($all[$i]->guess === null) {
                 $rides[] = $all[$i];
             }
         }
 
         return $rides;
-    }
-
-    /**
-     * How many of them began before an instant: they are in order of time.
-     *
-     * @param list<Ride> $rides
-     */
-    private static function before(array $rides, ?int $atS): int
-    {
-        [$from, $to] = [0, count($rides)];
-        while ($atS !== null && $from < $to) {
-            $middle = intdiv($from + $to, 2);
-            $rides[$middle]->moment->unixS < $atS ? ($from = $middle + 1) : ($to = $middle);
-        }
-
-        return $atS === null ? $to : $from;
     }
 
     /** How likely it is on a bike, in logarithms: how often it goes on such a weekday, and how near its usual speed. */

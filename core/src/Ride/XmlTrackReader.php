@@ -18,9 +18,6 @@ abstract class XmlTrackReader implements TrackReader
 {
     private const CHUNK_BYTES = 65536;
 
-    /** A day of riding recorded ten times a second is smaller; a bomb in an archive is not. */
-    private const MOST_BYTES = 268_435_456;
-
     /** A declaration must stand before the root element; no honest prolog is longer than this. */
     private const PROLOG_BYTES = 65536;
 

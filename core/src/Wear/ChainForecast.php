@@ -13,9 +13,7 @@ use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Reading;
-use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\TopUp;
-use Dripel\Core\Maths\Normal;
 
 /** The wear of one chain of the logbook: its readings as wear.forecast takes them, and what follows. */
 final class ChainForecast
@@ -100,10 +98,9 @@ final class ChainForecast
             array_filter($history->events, fn(Entry $entry) => $entry instanceof Dip || ($drip && $entry instanceof TopUp)),
         );
         if (count($coats) > 1) {
-            $rides = $history->ridesAfter($coats[0]);
-            $ridden = array_slice($rides, 0, count($rides) - count($history->ridesAfter($coats[count($coats) - 1])));
-            $effective = array_map(fn(Ride $ride) => $ride->km * $book->settings->factor($ride->condition, $ride->moment->unixS), $ridden);
-            $km = array_sum($effective) / (count($coats) - 1);
+            $before = $history->rides->countUpTo($coats[0]);
+            $ridden = $history->rides->slice($before, $history->rides->countUpTo($coats[count($coats) - 1]) - $before);
+            $km = $ridden->effectiveKm($book->settings) / (count($coats) - 1);
 
             return min(self::LONGEST_KM, max(self::SHORTEST_KM, $asWax($km)));
         }
@@ -147,22 +144,16 @@ final class ChainForecast
     }
 
     /**
-     * What a reading taken now would most likely say, in 99 of 100 cases, if it is not that: null where it is. The noise of the
-     * reading is added to what is not known of the chain.
+     * What a reading taken now would most likely say, in 99 of 100 cases, if it is not that: null where it is.
      *
      * @return array{float, float}|null lower and upper, %
      */
     public function contradicts(WearReadingResult $reading): ?array
     {
         $now = ForecastReading::of($this->chain->nowKm, $reading);
-        $x = $this->chain->nowKm / 1000.0;
-        $middle = $this->belief()->quantile($x, 0.5);
-        $wide = fn(float $p): float => hypot($this->belief()->quantile($x, $p) - $middle, Normal::quantile(self::LIKELY) * $now->sigmaPct);
-        [$lower, $upper] = [$middle - $wide(1.0 - self::LIKELY), $middle + $wide(self::LIKELY)];
+        $band = ReadingBand::of($this->belief(), $now, self::LIKELY);
 
-        return ($now->valuePct ?? ($now->lowerPct ?? -INF)) > $upper || ($now->valuePct ?? ($now->upperPct ?? INF)) < $lower
-            ? [$lower, $upper]
-            : null;
+        return $band->holds($now) ? null : [$band->lowPct, $band->highPct];
     }
 
     /** The same chain with one more reading, taken now. */

@@ -103,19 +103,25 @@ final class WorkshopWear
         );
     }
 
-    private function forecast(ChainState $chain): ?ChainForecast
+    /** The readings of a chain with all that is expected of it; null where its km are not known. */
+    public function readings(ChainState $chain): ?ChainReadings
     {
         $house = $this->house($chain->chainId, $chain);
-        if ($house === null) {
-            return null;
-        }
-        $readings = $house->expecting($this->tellingOf($chain->chainId)->sharpen($house->prior));
 
-        return new ChainForecast(
-            $readings,
-            $this->intervalKm($chain),
-            $this->memo->of("wear {$readings->key()}", fn() => (new WearForecast())($readings->input())),
-        );
+        return $house?->expecting($this->tellingOf($chain->chainId)->sharpen($house->prior));
+    }
+
+    private function forecast(ChainState $chain): ?ChainForecast
+    {
+        $readings = $this->readings($chain);
+
+        return $readings === null
+            ? null
+            : new ChainForecast(
+                $readings,
+                $this->intervalKm($chain),
+                $this->memo->of("wear {$readings->key()}", fn() => (new WearForecast())($readings->input())),
+            );
     }
 
     /** What is expected of a chain by the house rule; null where its km are not known. */

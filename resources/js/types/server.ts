@@ -36,6 +36,8 @@ export type PartKind = 'cassette' | 'ring' | 'jockey_wheels' | 'quick_link'
 
 export type PotRefusal = 'retired' | 'worn' | 'measure' | 'greased' | 'oiled'
 
+export type PromiseKind = 'good_until' | 'wear' | 'week' | 'plan' | 'ear'
+
 export type RinseSchool = 'straight' | 'hot_water' | 'two_jars'
 
 export type Role = 'owner' | 'member' | 'viewer'
@@ -113,6 +115,12 @@ export interface BottleView {
   price: string
   unused: boolean
   values: { volume: string; left: string; opened: string; price: string }
+}
+
+export interface BrokenPromise {
+  when: string
+  text: string
+  why: string
 }
 
 export interface CalendarView {
@@ -366,6 +374,63 @@ export interface DeviceView {
   seen: string
 }
 
+export interface DisplayBike {
+  id: number
+  name: string
+  fitted: number | null
+  hanging: number[]
+  weekly_km: number
+}
+
+export interface DisplayChain {
+  id: number
+  name: string
+  bike: number | null
+  fitted: boolean
+  status: string
+  km: number
+  km_whole: boolean
+  wax_left_effective_km: number
+  coat: number
+  wear_pct: { mean: number; p10: number; p90: number } | null
+  limit_pct: number
+}
+
+export interface DisplayChains {
+  as_of: string
+  chains: DisplayChain[]
+}
+
+export interface DisplayItem {
+  kind: string
+  title: string
+  text: string
+  bike: number | null
+  chains: number[]
+  by: string | null
+  urgent: boolean
+  minutes: number
+}
+
+export interface DisplayNext {
+  as_of: string
+  items: DisplayItem[]
+}
+
+export interface DisplayOutlook {
+  as_of: string
+  feasible: boolean
+  all_waxed_probability: number | null
+  pot_days: { date: string; chains: number[] }[]
+  swaps: { date: string; bike: number; off: number; on: number }[]
+  top_ups: { date: string; chain: number }[]
+}
+
+export interface DisplayShed {
+  as_of: string
+  bikes: DisplayBike[]
+}
+
 export interface DoneView {
   text: string
   undo: string | null
@@ -468,8 +533,19 @@ export interface GaugePage {
   instruments: KeptInstrument[]
   gauges: { id: number; name: string }[]
   expected: ExpectedLife
+  learned: LearnedView | null
   forms: FormDefaults
   unit: string
+}
+
+export interface GradeView {
+  kind: PromiseKind
+  name: string
+  text: string
+  share: string | null
+  kept: string
+  band: { low: number; high: number; at: number; promised: number | null } | null
+  sentences: string[]
 }
 
 export interface HeatView {
@@ -521,6 +597,20 @@ export interface HistoryPage {
   search: SearchView
   bikes: { value: number; title: string }[]
   chains: { value: number; title: string }[]
+}
+
+export interface HowRightPage {
+  how?: HowRightView
+  replay?: ReplayView | null
+}
+
+export interface HowRightView {
+  intro: string
+  grades: GradeView[]
+  chart: ChartView | null
+  worst: BrokenPromise[]
+  margin: MarginView | null
+  answers: string[]
 }
 
 export interface InstrumentView {
@@ -732,6 +822,21 @@ export interface LaneDayView {
   text: string
 }
 
+export interface LearnedRow {
+  condition: Condition
+  name: string
+  now: string
+  learned: string
+  band: { low: number; high: number; at: number; now: number }
+  text: string
+  offer: string | null
+}
+
+export interface LearnedView {
+  text: string
+  rows: LearnedRow[]
+}
+
 export interface LinkInDrawer {
   id: number
   name: string
@@ -753,6 +858,12 @@ export interface Loop {
   rearY: number
   frontX: number
   frontY: number
+}
+
+export interface MarginView {
+  text: string
+  why: string
+  take: string
 }
 
 export interface Meaning {
@@ -1304,6 +1415,12 @@ export interface RecordedDip {
   rinsed: boolean
 }
 
+export interface ReplayView {
+  text: string
+  columns: string[]
+  rows: { name: string; cells: string[] }[]
+}
+
 export interface ResidueView {
   name: string
   share: number
@@ -1416,6 +1533,8 @@ export interface SettingsPage {
   devices: { id: number; phone: boolean; here: boolean; address: string; seen: string }[]
   passkeys: PasskeysView | null
   backup: { text: string; old: boolean } | null
+  verified: string
+  displays: DeviceView[]
   tables: string[]
   lan: string | null
   invitations: { id: number; role: string; until: string }[]

@@ -37,6 +37,7 @@ final class ScreensWalk
         '/pot-day',
         '/ahead',
         '/ahead/what-if',
+        '/gauge/how-right',
         '/books/money',
         '/books',
         '/books/stock',

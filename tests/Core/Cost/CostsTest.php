@@ -309,6 +309,9 @@ it('adds up from the first ride in equal steps, beside plain drip', function ():
             [(int) round((noon(15, 11, 2025) + noon(12)) / 2), 0.0, 0.0],
             [noon(12), 200.0, (float) $costs->sum()->minor()],
         ])
+        // Before a bike is ridden it has no chain to pay.
+        ->and([$points[0]->plainMinor, $points[1]->plainMinor])
+        ->toBe([0.0, 0.0])
         // Bike 1: 160 km are one worn chain at 120 and 3 doses; bike 2: 40 km none.
         ->and($points[2]->plainMinor)
         ->toBe(2 * 3000.0 + 3 * 10.0 + 3000.0)

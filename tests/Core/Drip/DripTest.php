@@ -27,6 +27,7 @@ use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Reading;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Strip;
@@ -145,10 +146,12 @@ it('wants water where rain or mud was the worst since it last had wax, and two c
     $needs = DripNeeds::of(
         new ChainHistory(
             1,
-            array_map(
-                fn(array $ride, int $n) => new Ride($n + 1, new Moment($ride[0]), 1, 10.0, null, $ride[1]),
-                $rides,
-                array_keys($rides),
+            Rides::of(
+                array_map(
+                    fn(array $ride, int $n) => new Ride($n + 1, new Moment($ride[0]), 1, 10.0, null, $ride[1]),
+                    $rides,
+                    array_keys($rides),
+                ),
             ),
             $events,
         ),
@@ -383,7 +386,7 @@ it('asks for a full clean by the school: after two applications or mud, or never
     for ($n = 0; $n < $applications; $n++) {
         $events[] = new TopUp(10 + $n, new Moment(10 + $n), 1, 200.0);
     }
-    $history = new ChainHistory(1, [new Ride(50, new Moment(50), 1, 30.0, null, $ridden)], $events);
+    $history = new ChainHistory(1, Rides::of([new Ride(50, new Moment(50), 1, 30.0, null, $ridden)]), $events);
     expect(DeepClean::of($history, $school)->due)->toBe($due);
 })->with([
     [2, Condition::Dry, DripCleanSchool::Solvent, true],

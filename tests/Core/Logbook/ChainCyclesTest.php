@@ -11,6 +11,7 @@ use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Noise;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Strip;
 use Dripel\Core\Logbook\TopUp;
@@ -37,7 +38,7 @@ function cyclesOf(array $rides, array $events, bool $dripOnly = false): array
             $one->topUps,
             $one->loud,
         ],
-        ChainCycles::of(new ChainHistory(7, $rides, $events), new Settings([]), $dripOnly),
+        ChainCycles::of(new ChainHistory(7, Rides::of($rides), $events), new Settings([]), $dripOnly),
     );
 }
 

@@ -175,7 +175,7 @@ it('splits an estimate at a swap, and marks what was not logged', function (): v
         ->toEqualWithDelta(102.0, 1e-9)
         ->and($book->chain(2, $now)->km->km)
         ->toEqualWithDelta(160.0, 1e-9)
-        ->and(array_filter($book->rides(), fn(Ride $ride) => $ride->guess !== null))
+        ->and(array_filter($book->rides()->all(), fn(Ride $ride) => $ride->guess !== null))
         ->toHaveCount(5)
         ->and($book->withRide(logged('2026-11-26 18:00', 10, 30))->chain(2, $now)->km->km)
         ->toEqualWithDelta(130.0, 1e-9);

@@ -55,9 +55,9 @@ it('gives a ride to the chain that was on at its start, and the fitting comes fi
         [ride(1, 0.5, 5), ride(2, 9.9, 10), ride(3, 10, 20), ride(4, 20, 40)],
         [],
     );
-    expect(array_map($book->chainOfRide(...), $book->rides()))
+    expect(array_map($book->chainOfRide(...), $book->rides()->all()))
         ->toBe([null, 1, 2, null])
-        ->and(array_map(fn(Ride $r) => $r->id, $book->ridesWithoutChain()))
+        ->and(array_map(fn(Ride $r) => $r->id, $book->ridesWithoutChain()->all()))
         ->toBe([1, 4])
         ->and($book->chain(1, 30 * HOUR)->km->km)
         ->toBe(10.0)

@@ -169,3 +169,23 @@ it('has one mind in 300 workshops: Next, lanes, pot days and deadlines agree, an
         ->and($said['doubts'])
         ->toBeLessThan(0.001 * $said['rides']);
 });
+
+it('hangs out of the way what is not set yet, unless it is by then', function (): void {
+    $nowS = 10 * 86400;
+    $home = fn(int $chain): DatedSetting => new DatedSetting(SettingKey::ChainHome, $chain, new Moment(0), 1);
+    $book = new Book(
+        [1],
+        [1, 2, 3],
+        new Settings([$home(1), $home(2), $home(3)]),
+        [new Fitting(1, new Moment(2), 1, 2), new Fitting(2, new Moment(86400), 1, 1)],
+        [new Ride(3, new Moment(3600), 1, 100.0, null, Condition::Dry)],
+        // Chain 2 has 200 km left; 3 has all, and came out of the pot a minute ago.
+        [new Dip(4, new Moment(1), 1), new Dip(5, new Moment(1), 2), new Dip(6, new Moment($nowS - 60), 3)],
+    );
+    $rail = Rail::all($book, $nowS, new DateTimeZone('UTC'))[0];
+    expect([$rail->bestHanging()?->chainId, $rail->bestHanging($nowS + 600)?->chainId, $rail->bestHanging($nowS + 900)?->chainId])->toBe([
+        2,
+        2,
+        3,
+    ]);
+});

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Plan\RidingHabit;
 
@@ -24,7 +25,7 @@ function habitOf(array $rides): RidingHabit
         array_keys($rides),
     );
 
-    return RidingHabit::of($rides, new Settings([]), (int) strtotime('2026-11-25 12:00 UTC'), new DateTimeZone('UTC'));
+    return RidingHabit::of(Rides::of($rides), new Settings([]), (int) strtotime('2026-11-25 12:00 UTC'), new DateTimeZone('UTC'));
 }
 
 it('knows the pace by the rides that were timed, wet kilometres counted as what they take', function (): void {

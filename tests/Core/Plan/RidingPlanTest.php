@@ -13,6 +13,7 @@ use Dripel\Core\Logbook\Fitting;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Reading;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Plan\DipRule;
@@ -120,7 +121,12 @@ it('knows the mean week of the last year, and what a km took', function (): void
         null,
         $condition,
     );
-    $year = fn(array $rides): YearOfRiding => YearOfRiding::of($rides, new Settings([]), $at('2026-11-25 12:00'), new DateTimeZone('UTC'));
+    $year = fn(array $rides): YearOfRiding => YearOfRiding::of(
+        Rides::of($rides),
+        new Settings([]),
+        $at('2026-11-25 12:00'),
+        new DateTimeZone('UTC'),
+    );
     // 364 days ago is the 26th of November; the ride of noon that day is no longer of the year, the one a minute later is.
     $found = $year([
         $ride(1, '2025-11-26 12:00', 500.0),

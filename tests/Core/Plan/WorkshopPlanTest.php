@@ -142,6 +142,9 @@ it('plans a bike that goes by hours by its hours, and shows what is left of them
         ->toBe([10.0, 1.0])
         ->and($lanes[3]->afterHours)
         ->toEqualWithDelta(7.6, 1e-9)
+        // Sunday begins with what Saturday left, not with a whole coat.
+        ->and($lanes[4]->beforeHours)
+        ->toEqualWithDelta(7.6, 1e-9)
         ->and($bike->coat($lanes[3]->afterKm, $lanes[3]->afterHours))
         ->toEqualWithDelta(0.76, 1e-9);
     expect($plan->whole())->toBeTrue()->and(PlanCheck::of($book, $plan, $nowS))->toBe([])->and($plan->result()->topUps)->toBe([]);

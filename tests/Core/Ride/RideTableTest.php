@@ -9,6 +9,7 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Ride\AlikeRide;
 use Dripel\Core\Ride\LikelyCondition;
@@ -146,10 +147,10 @@ it('wants a day and a distance among the columns, and knows a ride that is there
         ->toThrow(InvalidInput::class);
     $at = fn(string $time): int => (int) strtotime("2026-11-24 {$time} UTC");
     $alike = new AlikeRide(
-        [
+        Rides::of([
             new Ride(1, new Moment($at('10:00')), 1, 42.0, 1.5, Condition::Dry),
-            new Ride(2, new Moment($at('23:59'), Precision::Day), 1, 9.0, null, Condition::Dry),
-        ],
+            new Ride(2, new Moment($at('23:59:59'), Precision::Day), 1, 9.0, null, Condition::Dry),
+        ]),
         new DateTimeZone('UTC'),
     );
     expect($alike->of($at('10:12'), true, 43.5)?->id)

@@ -70,7 +70,7 @@ it('says of any other file what it is and what to do', function (string $content
     'cut short' => [substr(tcx([[[52.0, 6.1, '2026-11-20T08:00:00Z']]]), 0, -40), 'breaks off here, before the ride is over'],
     'a declaration' => ['<?xml version="1.0"?><!DOCTYPE x [<!ENTITY a "b">]><TrainingCenterDatabase/>', 'document type declaration'],
     'nothing in it' => [tcx([]), 'nothing was recorded'],
-    'FIT' => ["\x0e\x20\x8b\x08\x10\x00\x00\x00.FIT\x00\x00", 'FIT file'],
+    'FIT' => ["\x0e\x20\x8b\x08\x10\x00\x00\x00.FIT\x00\x00", 'is cut short'],
     'a zip' => ["PK\x03\x04\x14\x00\x00\x00", 'unpack it'],
     'a page' => ['<html><body>signed out</body></html>', 'is not a GPX file'],
     'empty' => ['', 'is empty'],

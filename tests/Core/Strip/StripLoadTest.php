@@ -12,6 +12,7 @@ use Dripel\Core\Logbook\LinkState;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Oiling;
 use Dripel\Core\Logbook\Opening;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\Strip;
 use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Strip\BathSource;
@@ -201,7 +202,7 @@ it('knows what is on a quick link: with its chain through each strip, into the p
     LinkState $state,
     ?int $cleanedS = null,
 ): void {
-    expect(LinkState::of(new ChainHistory(1, [], $events), $opened, cleanedS: $cleanedS))->toBe($state);
+    expect(LinkState::of(new ChainHistory(1, Rides::of([]), $events), $opened, cleanedS: $cleanedS))->toBe($state);
 })->with([
     'new' => [[], null, LinkState::Greased],
     'never stripped, whatever went into the pot' => [[new Dip(1, new Moment(10), 1, linkIn: true)], null, LinkState::Greased],

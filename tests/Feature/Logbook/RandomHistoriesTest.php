@@ -25,6 +25,7 @@ use App\Actions\Ride\SplitRide;
 use App\Exceptions\LogbookConflict;
 use App\Exceptions\NotPossible;
 use App\Exceptions\UndoBlocked;
+use App\Logbook\PastRides;
 use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Dip;
@@ -349,6 +350,8 @@ it('equals a slow, obvious recomputation over 1,000 random histories with late e
     for ($history = 0; $history < 1000; $history++) {
         DB::beginTransaction();
         for ($step = $dice->getInt(3, 11); $step > 0; $step--) {
+            // The rides of earlier hours are packed at any time, up to any instant.
+            $dice->getInt(0, 2) === 0 && app(PastRides::class)->keep($bench->workshop, $at()->unixS);
             try {
                 $pick($does)();
             } catch (NotPossible | LogbookConflict | InvalidInput) {

@@ -78,6 +78,9 @@ it('reads an archive: what is no ride is said, paths in names are only names, no
             '__MACOSX/._two.gpx' => 'x',
             '.hidden' => 'x',
             'folder/' => '',
+            'loop.fit' => (string) file_get_contents(dirname(__DIR__, 2) . '/fixtures/fit/loop.fit'),
+            'south.fit.gz' => (string) gzencode((string) file_get_contents(dirname(__DIR__, 2) . '/fixtures/fit/south.fit')),
+            'cut.fit' => substr((string) file_get_contents(dirname(__DIR__, 2) . '/fixtures/fit/loop.fit'), 0, 500),
             'inner.zip' => (string) file_get_contents($inner),
             'table.csv' => "Date,km\n2026-11-20,3",
             'broken.gpx' => '<gpx><trk>',
@@ -87,14 +90,15 @@ it('reads an archive: what is no ride is said, paths in names are only names, no
     )->assertRedirect('/tracks');
     $list = ($this->list)();
     expect(array_column($list['tracks'], 'name'))
-        ->toBe(['heron one.gpx', 'two.gpx'])
+        ->toBe(['south.fit.gz', 'loop.fit', 'heron one.gpx', 'two.gpx'])
         ->and($list['imports'][0])
-        ->toMatchArray(['state' => 'done', 'done' => 7, 'total' => 7, 'text' => '2 of 7 could be read'])
+        ->toMatchArray(['state' => 'done', 'done' => 10, 'total' => 10, 'text' => '4 of 10 could be read'])
         ->and(implode("\n", $list['imports'][0]['failures']))
         ->toContain('passwd')
         ->toContain('is a zip within another')
         ->toContain('table.csv: This file is a table')
         ->toContain('broken.gpx')
+        ->toContain('cut.fit: This file is cut short')
         ->toContain('bomb.gpx: It unpacks to far more')
         ->and(File::files($this->folder))
         ->toBe([]);
@@ -106,7 +110,37 @@ it('reads an archive: what is no ride is said, paths in names are only names, no
     expect(RideImport::query()->count())
         ->toBe(0)
         ->and(Track::query()->count())
-        ->toBe(2);
+        ->toBe(4);
+});
+
+it('takes what was packed by gzip for what is in it: a ride, a table, an archive', function (): void {
+    $packed = function (string $content): string {
+        file_put_contents($path = (string) tempnam(sys_get_temp_dir(), 'gz'), gzencode($content));
+
+        return $path;
+    };
+    $fit = (string) file_get_contents(dirname(__DIR__, 2) . '/fixtures/fit/loop.fit');
+    ($this->drop)($packed($fit), 'evening.fit.gz')->assertSessionHasNoErrors();
+    ($this->drop)($packed("Date,km\n2026-11-20,3"), 'old.csv.gz')->assertRedirectContains('/columns');
+    ($this->drop)(
+        $packed((string) file_get_contents(($this->zip)(['two.gpx' => ($this->gpx)('2026-11-21', 20)]))),
+        'all.zip.gz',
+    )->assertRedirect('/tracks');
+    expect(Track::query()->orderBy('name')->pluck('name')->all())->toBe(['evening.fit', 'two.gpx']);
+    // Cut short, damaged, and packed twice with something else behind it.
+    file_put_contents($cut = (string) tempnam(sys_get_temp_dir(), 'gz'), substr((string) gzencode($fit), 0, 200));
+    ($this->drop)($cut, 'cut.fit.gz')->assertSessionHasErrors([
+        'file' => __('errors.file', ['problem' => 'is packed by gzip and cut short: copy it once more']),
+    ]);
+    file_put_contents($cut, "\x1f\x8b\x08\0\0\0\0\0\0\3" . 'no packing at all');
+    ($this->drop)($cut, 'damaged.fit.gz')->assertSessionHasErrors('file');
+    file_put_contents($cut, gzencode((string) gzencode($fit)));
+    ($this->drop)($cut, 'twice.fit.gz.gz')->assertSessionHasErrors([
+        'file' => __('errors.file', ['problem' => 'is packed by gzip twice: unpack it once, then try again']),
+    ]);
+    file_put_contents($cut, gzencode(substr($fit, 0, 900)) . gzencode(substr($fit, 900)) . str_repeat("\0", 64));
+    ($this->drop)($cut, 'pieces.fit.gz')->assertSessionHasNoErrors();
+    expect(Track::query()->where('points', 120)->count())->toBe(2);
 });
 
 it('goes on by itself when its reader was killed, also again, and leaves out the file that kills it', function (): void {

@@ -51,7 +51,7 @@ it('takes many files in at once: duplicates are told, a bike is proposed, one un
         ($this->send)(gpxRide($name, $ago, $km))->assertOk();
     }
     ($this->send)(UploadedFile::fake()->createWithContent('broken.gpx', '<gpx><trk>'))->assertJsonValidationErrors('file');
-    // TCX is as welcome; a FIT file is told how it becomes one.
+    // TCX is as welcome; a FIT file that is cut short is told.
     ($this->send)(
         UploadedFile::fake()->createWithContent(
             'evening.gpx',

@@ -381,6 +381,48 @@ it('learns by ear when the chains of a bike get loud, and advises it where it co
         ->toBeLessThan(150.0);
 });
 
+it('learns what a wet kilometre costs, and takes it from today or for the past, as somebody says', function (): void {
+    expect(($this->props)('/gauge')['learned'])->toBeNull();
+    $wet = fn(float $km, float $ago) => ($this->does)(
+        '/rides',
+        ['bike_id' => $this->heron->id, 'distance' => $km, 'condition' => 'wet'],
+        $ago,
+    );
+    // Dry cycles are loud by 300 km, wet ones by 260: far later than the house rule has it.
+    foreach (range(0, 15) as $n) {
+        $ago = 1950 - 100 * $n;
+        $n % 2 === 0 ? ($this->ride)(300 + 4 * $n, $ago) : $wet(250 + 4 * $n, $ago);
+        ($this->does)("/bikes/{$this->heron->id}/noises", [], $ago - 10);
+        ($this->does)('/dips', ['chains' => [$this->a->id], 'dry' => true], $ago - 20);
+    }
+    $wet(40, 100);
+    $row = ($this->props)('/gauge')['learned']['rows'][0];
+    expect($row['condition'])
+        ->toBe('wet')
+        ->and((float) $row['offer'])
+        ->toBeLessThan(1.6)
+        ->and($row['text'])
+        ->toBe("Sure enough to go by: {$row['offer']} in place of 2.5.");
+    $left = fn(): float => $this->bench->state($this->a)->leftKm();
+    expect($left())->toEqualWithDelta(300.0 - 2.5 * 40, 1e-6);
+    // From today what was ridden stays what it was; for the past it is counted anew.
+    ($this->does)('/factors', ['condition' => 'wet', 'past' => false]);
+    expect($left())
+        ->toEqualWithDelta(300.0 - 2.5 * 40, 1e-6)
+        ->and(($this->props)('/gauge')['learned']['rows'][0])
+        ->toMatchArray(['offer' => null, 'now' => $row['offer']]);
+    $this->post("/actions/{$this->bench->lastAction()->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    ($this->does)('/factors', ['condition' => 'wet', 'past' => true]);
+    expect($left())->toEqualWithDelta(300.0 - (float) $row['offer'] * 40, 1e-6);
+    // The same again, as a phone sends it that did not hear the answer.
+    $id = $this->bench->lastAction()->id;
+    ($this->does)('/factors', ['condition' => 'wet', 'past' => true, 'action_id' => $id]);
+    expect($this->bench->lastAction()->id)->toBe($id);
+    $this->post('/factors', ['condition' => 'muddy', 'past' => false, 'action_id' => (string) Str::uuid()])->assertSessionHasErrors(
+        'condition',
+    );
+});
+
 it('re-waxes a bike by ear at the interval that it learned, and by the set one until it is heard', function (): void {
     $bike = ($this->props)("/bikes/{$this->heron->id}")['values'];
     $this->put(

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Wear;
 
 use App\Actions\Wear\AnswerAdvice;
 use App\Actions\Wear\KeepInstrument;
+use App\Actions\Wear\TakeFactor;
 use App\Actions\Workshop\ChangeSettings;
 use App\Actions\Workshop\RemoveUnused;
 use App\Http\Controllers\Controller;
@@ -13,10 +14,12 @@ use App\Http\Props\GaugeProps;
 use App\Http\Requests\ActionIdRequest;
 use App\Http\Requests\Wear\AdviceRequest;
 use App\Http\Requests\Wear\ExpectedRequest;
+use App\Http\Requests\Wear\FactorRequest;
 use App\Http\Requests\Wear\InstrumentRequest;
 use App\Logbook\ReadBook;
 use App\Models\Bike;
 use App\Models\Instrument;
+use App\Support\CacheMemo;
 use App\Support\CurrentWorkshop;
 use App\Text\Translators;
 use App\Wear\ReadWear;
@@ -28,14 +31,24 @@ use Inertia\Response;
 /** Measuring: the wear of every bike, the instruments, what is expected of a chain, and the advice on intervals. */
 final class GaugeController extends Controller
 {
-    public function index(CurrentWorkshop $current, ReadBook $readBook, ReadWear $readWear, Translators $translators): Response
-    {
+    public function index(
+        CurrentWorkshop $current,
+        ReadBook $readBook,
+        ReadWear $readWear,
+        CacheMemo $memo,
+        Translators $translators,
+    ): Response {
+        $workshop = $current->workshop();
+
         return Inertia::render(
             'Wear/Gauge',
-            (new GaugeProps($readBook($current->workshop()), $translators->current(), $readWear($current->workshop())))->all(
-                $current->workshop(),
-            ),
+            (new GaugeProps($readBook($workshop), $translators->current(), $readWear($workshop), $memo->in($workshop)))->all($workshop),
         );
+    }
+
+    public function factor(FactorRequest $request, TakeFactor $take): RedirectResponse
+    {
+        return $this->done($take($request->context(), $request->condition(), $request->boolean('past')));
     }
 
     public function storeInstrument(InstrumentRequest $request, KeepInstrument $keep): RedirectResponse

@@ -162,7 +162,13 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
         :invitations="invitations"
         :devices="devices"
         :passkeys="passkeys" />
-      <KeepPanel v-if="part === 'keep' && here.mayWrite" class="narrow" :tables="tables" :backup="backup" />
+      <KeepPanel
+        v-if="part === 'keep' && here.mayWrite"
+        class="narrow"
+        :tables="tables"
+        :backup="backup"
+        :verified="verified"
+        :displays="displays" />
       <ThisDevice v-if="part === 'device'" class="narrow" :lan="lan" />
     </div>
   </AppShell>

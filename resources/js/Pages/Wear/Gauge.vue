@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { Link } from '@inertiajs/vue3'
 import { computed, onMounted, ref } from 'vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
 import RetireDialog from '@/components/forms/RetireDialog.vue'
 import BikeWear from '@/components/wear/BikeWear.vue'
 import ConnectDevice from '@/components/devices/ConnectDevice.vue'
 import ExpectedDialog from '@/components/wear/ExpectedDialog.vue'
+import LearnedFactors from '@/components/wear/LearnedFactors.vue'
 import InstrumentDialog from '@/components/wear/InstrumentDialog.vue'
 import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
@@ -43,7 +45,9 @@ onMounted(() => {
   <AppShell :title="t('gauge.title')" at="gauge">
     <div class="page">
       <h1>{{ t('gauge.title') }}</h1>
-      <p v-if="bikes.length" class="muted intro">{{ t('gauge.text') }}</p>
+      <p v-if="bikes.length" class="muted intro">
+        {{ t('gauge.text') }} <Link href="/gauge/how-right" data-test="how-right">{{ t('how.link') }}</Link>
+      </p>
       <div class="cols">
         <div>
           <PhoneFold v-for="(bike, i) in bikes" :key="bike.id" :title="bike.name" :open="i === 0" :test="`fold-${bike.name}`">
@@ -60,56 +64,61 @@ onMounted(() => {
           </PhoneFold>
           <EmptyState v-if="!bikes.length" :text="t('gauge.none')" href="/bikes/new" :verb="t('bike.new')" />
         </div>
-        <PhoneFold :title="t('gauge.instruments')" test="fold-instruments"
-          ><aside>
-            <section aria-labelledby="instruments">
-              <div class="row between">
-                <h2 id="instruments">{{ t('gauge.instruments') }}</h2>
-                <v-btn v-if="here.mayWrite" size="small" data-test="add-instrument" @click="describe(null)">{{ t('gauge.add') }}</v-btn>
-              </div>
-              <p class="muted small">{{ t('gauge.instruments_text') }}</p>
-              <ul class="plain">
-                <li v-for="one in instruments" :key="String(one.id)">
-                  <span
-                    ><b>{{ one.name }}</b
-                    ><span class="muted small">{{ t(`measure.${one.kind}`) }}, {{ one.about }}</span></span
-                  >
-                  <v-btn
-                    v-if="here.mayWrite"
-                    size="small"
-                    :aria-label="`${t('verbs.edit')}: ${one.name}`"
-                    :data-test="`edit-${one.name}`"
-                    @click="describe(one)"
-                    >{{ t('verbs.edit') }}</v-btn
-                  >
-                </li>
-              </ul>
-            </section>
-            <section aria-labelledby="expected">
-              <div class="row between">
-                <h2 id="expected">{{ t('gauge.expected') }}</h2>
-                <v-btn v-if="here.mayWrite" size="small" data-test="change-expected" @click="open = 'expected'">{{
-                  t('gauge.change')
-                }}</v-btn>
-              </div>
-              <ul>
-                <li v-for="point in expected.points" :key="point.interval">{{ point.text }}</li>
-              </ul>
-              <p class="muted small">{{ expected.house ? t('gauge.expected_text') : t('settings.own') }}</p>
-              <p class="small" data-test="own-chains">{{ expected.own }}</p>
-            </section>
-            <section v-if="here.mayWrite" aria-labelledby="connected">
-              <h2 id="connected">{{ t('gauge.connected') }}</h2>
-              <ConnectDevice
-                :devices="gauges"
-                url="/gauges"
-                :name-label="t('gauge.device_name')"
-                :verb="t('gauge.connect')"
-                example='{"readings": [{"sequence": 1, "value_pct": 0.32}]}'
-                reload="gauges"
-                test="gauge" />
-            </section></aside
-        ></PhoneFold>
+        <div class="beside">
+          <PhoneFold v-if="learned" :title="t('gauge.learned')" test="fold-learned">
+            <LearnedFactors :learned="learned" :may-write="here.mayWrite" />
+          </PhoneFold>
+          <PhoneFold :title="t('gauge.instruments')" test="fold-instruments"
+            ><aside>
+              <section aria-labelledby="instruments">
+                <div class="row between">
+                  <h2 id="instruments">{{ t('gauge.instruments') }}</h2>
+                  <v-btn v-if="here.mayWrite" size="small" data-test="add-instrument" @click="describe(null)">{{ t('gauge.add') }}</v-btn>
+                </div>
+                <p class="muted small">{{ t('gauge.instruments_text') }}</p>
+                <ul class="plain">
+                  <li v-for="one in instruments" :key="String(one.id)">
+                    <span
+                      ><b>{{ one.name }}</b
+                      ><span class="muted small">{{ t(`measure.${one.kind}`) }}, {{ one.about }}</span></span
+                    >
+                    <v-btn
+                      v-if="here.mayWrite"
+                      size="small"
+                      :aria-label="`${t('verbs.edit')}: ${one.name}`"
+                      :data-test="`edit-${one.name}`"
+                      @click="describe(one)"
+                      >{{ t('verbs.edit') }}</v-btn
+                    >
+                  </li>
+                </ul>
+              </section>
+              <section aria-labelledby="expected">
+                <div class="row between">
+                  <h2 id="expected">{{ t('gauge.expected') }}</h2>
+                  <v-btn v-if="here.mayWrite" size="small" data-test="change-expected" @click="open = 'expected'">{{
+                    t('gauge.change')
+                  }}</v-btn>
+                </div>
+                <ul>
+                  <li v-for="point in expected.points" :key="point.interval">{{ point.text }}</li>
+                </ul>
+                <p class="muted small">{{ expected.house ? t('gauge.expected_text') : t('settings.own') }}</p>
+                <p class="small" data-test="own-chains">{{ expected.own }}</p>
+              </section>
+              <section v-if="here.mayWrite" aria-labelledby="connected">
+                <h2 id="connected">{{ t('gauge.connected') }}</h2>
+                <ConnectDevice
+                  :devices="gauges"
+                  url="/gauges"
+                  :name-label="t('gauge.device_name')"
+                  :verb="t('gauge.connect')"
+                  example='{"readings": [{"sequence": 1, "value_pct": 0.32}]}'
+                  reload="gauges"
+                  test="gauge" />
+              </section></aside
+          ></PhoneFold>
+        </div>
       </div>
     </div>
     <template v-if="here.mayWrite">
@@ -133,6 +142,10 @@ onMounted(() => {
   gap: 36px;
 }
 aside {
+  display: grid;
+  gap: 26px;
+}
+.beside {
   display: grid;
   gap: 26px;
   align-content: start;

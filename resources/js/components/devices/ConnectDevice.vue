@@ -5,12 +5,14 @@ import { confirmed } from '@/composables/useConfirmed'
 import { ask } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
 
-/** Things that send readings, probes or gauges: each with a token of its own, told once. */
+/** Things that send readings or read what stands in the book: each with a token of its own, told once. */
 const props = defineProps<{
   devices: { id: number; name: string; seen?: string }[]
   url: string
   nameLabel: string
   verb: string
+  /** How it speaks to the address: sends to it, unless it is said. */
+  method?: 'GET' | 'POST'
   /** What such a device sends. */
   example: string
   /** The part of the page to ask for anew. */
@@ -46,9 +48,9 @@ const disconnect = (id: number) => router.delete(`/devices/${id}`, { preserveScr
       <v-btn type="submit" size="small" :data-test="`connect-${test}`">{{ verb }}</v-btn>
     </form>
     <div v-if="told" role="status" data-test="token">
-      <p class="small">{{ t('probe.told') }}</p>
-      <pre>
-POST {{ told.address }}
+      <p class="small">{{ t(method === 'GET' ? 'keep.display_told' : 'probe.told') }}</p>
+      <pre
+        >{{ method ?? 'POST' }} {{ told.address }}
 Authorization: Bearer {{ told.token }}
 {{ example }}</pre>
     </div>
@@ -60,6 +62,9 @@ ul {
   list-style: none;
   padding: 0;
   margin: 0;
+}
+li .as-link {
+  margin-left: 8px;
 }
 pre {
   white-space: pre-wrap;

@@ -56,7 +56,7 @@ async function sendOne(file: File): Promise<string | null> {
         ref="input"
         type="file"
         multiple
-        accept=".gpx,.tcx,.csv,.tsv,.txt,.zip,application/gpx+xml"
+        accept=".gpx,.tcx,.fit,.csv,.tsv,.txt,.zip,.gz,application/gpx+xml"
         class="sr"
         data-test="track-file"
         @change="send(($event.target as HTMLInputElement).files)" /><b>{{

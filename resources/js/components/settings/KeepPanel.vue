@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { Link, router, useForm } from '@inertiajs/vue3'
 import { ref } from 'vue'
+import ConnectDevice from '@/components/devices/ConnectDevice.vue'
 import { confirmed } from '@/composables/useConfirmed'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
+import type { DeviceView } from '@/types/server'
 
 /** The workshop as a file, its tables, tags to print; the owner also restores and empties. */
-defineProps<{ tables: string[]; backup: { text: string; old: boolean } | null }>()
+defineProps<{ tables: string[]; backup: { text: string; old: boolean } | null; verified: string; displays: DeviceView[] }>()
 const here = useHere()
 const file = ref<HTMLInputElement | null>(null)
 const restore = useForm<{ file: File | null }>({ file: null })
@@ -26,6 +28,7 @@ const clear = () => confirmed(() => empty.post('/empty', { preserveScroll: true,
     <h2 id="keep">{{ t('keep.title') }}</h2>
     <p class="muted small">{{ t('keep.text') }}</p>
     <p v-if="backup" :class="backup.old ? 'ember strong' : 'small'" data-test="backup">{{ backup.text }}</p>
+    <p v-if="verified" class="muted small" data-test="verified">{{ verified }}</p>
     <div class="row">
       <a class="download" href="/export/workshop.json" download data-test="export">{{ t('keep.export') }}</a>
       <Link class="download" href="/labels" data-test="labels">{{ t('keep.labels') }}</Link>
@@ -38,6 +41,17 @@ const clear = () => confirmed(() => empty.post('/empty', { preserveScroll: true,
         </li>
       </ul>
     </details>
+    <h2>{{ t('keep.display') }}</h2>
+    <p class="muted small">{{ t('keep.display_text') }}</p>
+    <ConnectDevice
+      :devices="displays"
+      url="/displays"
+      method="GET"
+      :name-label="t('keep.display_name')"
+      :verb="t('keep.display_do')"
+      example=""
+      reload="displays"
+      test="display" />
     <template v-if="here.role === 'owner'">
       <label class="file"
         ><span>{{ t('keep.restore') }}</span

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Plan;
+
+use App\Actions\Plan\AnswerMargin;
+use App\Cost\ReadPrices;
+use App\Http\Controllers\Controller;
+use App\Http\Props\HowRightProps;
+use App\Http\Requests\Wear\AdviceRequest;
+use App\Plan\ReadHowRight;
+use App\Pot\ReadBaths;
+use App\Support\CurrentWorkshop;
+use App\Text\Translators;
+use Dripel\Core\Bath\DipPickup;
+use Illuminate\Http\RedirectResponse;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** How Dripel's own promises turned out, and what it would change because of it. */
+final class HowRightController extends Controller
+{
+    public function index(
+        CurrentWorkshop $current,
+        ReadHowRight $readHowRight,
+        ReadPrices $readPrices,
+        ReadBaths $readBaths,
+        Translators $translators,
+    ): Response {
+        $workshop = $current->workshop();
+        $props = new HowRightProps($translators->current());
+
+        return Inertia::render('Plan/HowRight', [
+            // Once a week it takes some seconds: the page is there before.
+            'how' => Inertia::defer(
+                fn() => $props->all($readHowRight($workshop), $readHowRight->margin($workshop), $readHowRight->recorded($workshop)),
+            ),
+            'replay' => Inertia::defer(
+                fn() => $props->replay(
+                    $readHowRight->replay($workshop),
+                    $readPrices($workshop),
+                    DipPickup::of($readBaths($workshop))->usual(),
+                ),
+                'replay',
+            ),
+        ]);
+    }
+
+    public function margin(AdviceRequest $request, AnswerMargin $answer): RedirectResponse
+    {
+        return $this->done($answer($request->context(), $request->boolean('accept')));
+    }
+}

@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use Dripel\Core\HowRight\GradedPromise;
+use Dripel\Core\HowRight\HowRight;
+use Dripel\Core\HowRight\PromiseGrade;
+use Dripel\Core\HowRight\PromiseKind;
+use Dripel\Core\HowRight\ProposedMargin;
+use Dripel\Core\HowRight\ReplayedYear;
+use Dripel\Core\HowRight\ReplayPolicy;
+use Dripel\Core\Logbook\RecordedBook;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\LocalDay;
+
+/** What is said of promises and of what came of them. */
+final readonly class HowRightWords
+{
+    public function __construct(private Translator $translator) {}
+
+    /** @param array<string, string> $parameters */
+    public function say(string $key, array $parameters = []): string
+    {
+        return $this->translator->say("how.{$key}", $parameters);
+    }
+
+    public function intro(?HowRight $how): string
+    {
+        return $how === null
+            ? $this->say('not_yet')
+            : $this->say('intro', ['from' => $this->date($how->fromS), 'day' => $this->date($how->nowS)]);
+    }
+
+    public function name(PromiseKind $kind): string
+    {
+        return $this->say("{$kind->value}.name");
+    }
+
+    public function promise(PromiseKind $kind): string
+    {
+        return $this->say("{$kind->value}.promise");
+    }
+
+    public function share(float $share): string
+    {
+        return $this->translator->quantities->number(100.0 * $share) . "\u{a0}%";
+    }
+
+    public function kept(PromiseGrade $grade): string
+    {
+        return $grade->promises === []
+            ? $this->say("{$grade->kind->value}.none")
+            : trans_choice('how.kept', $grade->count(), ['kept' => (string) $grade->kept()]);
+    }
+
+    /** @return list<string> */
+    public function about(PromiseGrade $grade): array
+    {
+        $interval = $grade->interval();
+        $promised = $grade->promised();
+        $error = $grade->meanError();
+        if ($interval === null) {
+            return [];
+        }
+
+        return array_values(
+            array_filter([
+                $this->say('between', ['low' => $this->share($interval->low), 'high' => $this->share($interval->high)]),
+                match (true) {
+                    $promised === null => null,
+                    $grade->held() === null => $this->say('few', ['promised' => $this->share($promised)]),
+                    $grade->held() => $this->say('held', ['promised' => $this->share($promised)]),
+                    $grade->share() < $promised => $this->say('too_rarely', ['promised' => $this->share($promised)]),
+                    default => $this->say("{$grade->kind->value}.too_often", ['promised' => $this->share($promised)]),
+                },
+                $error === null ? null : $this->say("{$grade->kind->value}.error", ['error' => $this->value($grade->kind, $error)]),
+            ]),
+        );
+    }
+
+    public function made(GradedPromise $one): string
+    {
+        return $this->date($one->madeS);
+    }
+
+    /** What was promised, and what came. */
+    public function broken(GradedPromise $one): string
+    {
+        $made = LocalDay::of($one->madeS, $this->translator->zone());
+        $days = fn(?float $days): string => $this->translator->quantities->day($made->plus((int) $days)->startS());
+        $value = fn(?float $value): string => $value === null ? $this->say('otherwise') : $this->value($one->kind, $value);
+        $about = [
+            'bike' => $one->bikeId === null ? '' : $this->translator->names->bike($one->bikeId),
+            'chain' => $one->chainId === null ? '' : $this->translator->names->fullChain($one->chainId),
+        ];
+
+        return $this->say(
+            "{$one->kind->value}.broken",
+            $about +
+                match ($one->kind) {
+                    PromiseKind::GoodUntil => ['said' => $days($one->said), 'came' => $days($one->came)],
+                    PromiseKind::Plan => ['said' => $this->share($one->said), 'came' => $days($one->came)],
+                    PromiseKind::Wear, PromiseKind::Week, PromiseKind::Ear => [
+                        'low' => $value($one->low),
+                        'high' => $value($one->high),
+                        'said' => $value($one->said),
+                        'came' => $value($one->came),
+                    ],
+                },
+        );
+    }
+
+    public function why(GradedPromise $one): string
+    {
+        return $this->say("{$one->kind->value}.why");
+    }
+
+    /** @return array{text: string, why: string, take: string} */
+    public function margin(ProposedMargin $margin): array
+    {
+        $parameters = [
+            'margin' => $this->translator->quantities->number($margin->marginPct) . "\u{a0}%",
+            'now' => $this->translator->quantities->number($margin->nowPct) . "\u{a0}%",
+            'count' => (string) $margin->promises,
+        ];
+
+        return [
+            'text' => $this->say('margin.text', $parameters),
+            'why' => $this->say('margin.why', $parameters),
+            'take' => $this->say('margin.take', $parameters),
+        ];
+    }
+
+    /** @return list<string> what became of margins so far, the newest first */
+    public function answers(RecordedBook $recorded): array
+    {
+        $answers = [];
+        foreach (['margin.taken' => SettingKey::PlanMarginPct, 'margin.declined' => SettingKey::PlanMarginDeclined] as $key => $setting) {
+            foreach ($recorded->valuesOf($setting) as $one) {
+                if (is_numeric($one->what->value)) {
+                    $parameters = [
+                        'day' => $this->date($one->fromS),
+                        'until' => $one->untilS === null ? '' : $this->date($one->untilS),
+                        'margin' => $this->translator->quantities->number((float) $one->what->value) . "\u{a0}%",
+                    ];
+                    $answers[] = [$one->fromS, $this->say($one->untilS === null ? $key : "{$key}_until", $parameters)];
+                }
+            }
+        }
+        usort($answers, fn(array $a, array $b) => $b[0] <=> $a[0]);
+
+        return array_column($answers, 1);
+    }
+
+    /** @param array<string, ReplayedYear> $years */
+    public function replayed(array $years): string
+    {
+        $q = $this->translator->quantities;
+        [$done, $plan] = [$years['done'], $years['plan']];
+        $past = ['done' => $q->distance($done->kmPastWax), 'plan' => $q->distance($plan->kmPastWax)];
+        $more = $plan->minutesMore($done);
+
+        return $this->say($more <= 0.0 ? 'replay.less' : 'replay.more', $past + ['hours' => $q->hours(abs($more) / 60.0)]);
+    }
+
+    public function policy(string $name): string
+    {
+        return $this->say("replay.{$name}", [
+            'short' => $this->translator->quantities->distance(ReplayPolicy::SHORT_KM),
+            'long' => $this->translator->quantities->distance(ReplayPolicy::LONG_KM),
+        ]);
+    }
+
+    /** @return list<string> */
+    public function replayColumns(bool $priced): array
+    {
+        return array_map(fn(string $column) => $this->say("replay.columns.{$column}"), [
+            'pot_days',
+            'dips',
+            'topups',
+            'swaps',
+            'time',
+            'past',
+            ...$priced ? ['money'] : [],
+        ]);
+    }
+
+    /** @return list<string> */
+    public function replayCells(ReplayedYear $year): array
+    {
+        $q = $this->translator->quantities;
+
+        return [
+            $q->number($year->potDays),
+            $q->number($year->dips),
+            $q->number($year->topUps),
+            $q->number($year->swaps),
+            $q->hours($year->minutes / 60.0),
+            $q->distance($year->kmPastWax),
+        ];
+    }
+
+    /** In the unit of its kind. */
+    private function value(PromiseKind $kind, float $value): string
+    {
+        return match ($kind) {
+            PromiseKind::GoodUntil => trans_choice('how.days', (int) round($value), [
+                'days' => $this->translator->quantities->number($value, 1),
+            ]),
+            PromiseKind::Wear => $this->translator->quantities->percent($value),
+            PromiseKind::Week, PromiseKind::Ear => $this->translator->quantities->distance($value),
+            PromiseKind::Plan => $this->share($value),
+        };
+    }
+
+    private function date(int $unixS): string
+    {
+        return $this->translator->quantities->date($unixS, 'EEE d MMM y');
+    }
+}

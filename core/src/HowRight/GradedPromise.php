@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\HowRight;
+
+/**
+ * One promise, as it was made with what was known that day, and what came of it. In the unit of its kind: days from the one on which it was
+ * made (good until), % of elongation (wear), effective km (week), a likelihood and whether it came true (plan), effective km (by ear).
+ */
+final readonly class GradedPromise
+{
+    public function __construct(
+        public PromiseKind $kind,
+        /** Unix seconds. */
+        public int $madeS,
+        public ?int $bikeId,
+        public ?int $chainId,
+        public bool $kept,
+        public float $said,
+        /** Of a plan: the day of its first ride without wax, else its days. Null: it did not come to it, or a gauge shows no value. */
+        public ?float $came,
+        /** How likely it was said to be kept, from 0 to 1; null: nobody said. */
+        public ?float $likely = null,
+        /** Where it was meant to lie, where it was not said to the point. */
+        public ?float $low = null,
+        public ?float $high = null,
+        /** km ridden between the promise and its end, where they matter. */
+        public ?float $km = null,
+        /** How far it was broken by, so that promises can be told by it: 0 where it was kept, 1 where it was off by all that was said. */
+        public float $off = 0.0,
+    ) {}
+
+    public function error(): ?float
+    {
+        return $this->came === null ? null : $this->came - $this->said;
+    }
+}

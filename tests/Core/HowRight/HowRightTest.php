@@ -1,0 +1,288 @@
+<?php
+
+declare(strict_types=1);
+
+use Dripel\Core\HowRight\CalibrationPoint;
+use Dripel\Core\HowRight\GradedPromise;
+use Dripel\Core\HowRight\GradeEar;
+use Dripel\Core\HowRight\GradeGoodUntil;
+use Dripel\Core\HowRight\GradeWear;
+use Dripel\Core\HowRight\GradeWeek;
+use Dripel\Core\HowRight\HowRight;
+use Dripel\Core\HowRight\Mondays;
+use Dripel\Core\HowRight\PromiseGrade;
+use Dripel\Core\HowRight\PromiseKind;
+use Dripel\Core\HowRight\ProposedMargin;
+use Dripel\Core\HowRight\ReplayPolicy;
+use Dripel\Core\HowRight\ReplayYear;
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\WaxTopUp;
+use Dripel\Core\Logbook\DatedSetting;
+use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Entry;
+use Dripel\Core\Logbook\Fitting;
+use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Noise;
+use Dripel\Core\Logbook\Reading;
+use Dripel\Core\Logbook\Recorded;
+use Dripel\Core\Logbook\RecordedBook;
+use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Maths\KeptMemo;
+use Dripel\Core\Maths\Wilson;
+use Dripel\Core\Wear\DigitalReading;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Midnight UTC of a Monday. */
+const HOW_RIGHT_MONDAY_S = 1_767_571_200;
+
+const HOW_RIGHT_DAY_S = 86_400;
+
+/** Noon of a day, 0 is the Monday. */
+function noonOf(int $day): int
+{
+    return HOW_RIGHT_MONDAY_S + HOW_RIGHT_DAY_S * $day + 43_200;
+}
+
+/**
+ * Bike 1 with chain 7, what was written down at once.
+ *
+ * @param list<Entry> $entries rides and what happened to the chain
+ * @param list<Recorded<Entry>> $late what was written down otherwise
+ */
+function recorded(array $entries, array $late = []): RecordedBook
+{
+    $at = fn(Entry $one) => new Recorded($one, $one->moment->unixS);
+    $all = [...array_map($at, $entries), ...$late];
+    $of = fn(bool $rides): array => array_values(array_filter($all, fn(Recorded $one) => $one->what instanceof Ride === $rides));
+    $firstS = noonOf(-400);
+
+    return new RecordedBook(
+        [new Recorded(1, $firstS)],
+        [new Recorded(7, $firstS)],
+        [new Recorded(new DatedSetting(SettingKey::ChainHome, 7, new Moment(0), 1), $firstS)],
+        [new Recorded(new Fitting(1, new Moment($firstS), 1, 7), $firstS)],
+        $of(true),
+        $of(false),
+    );
+}
+
+/**
+ * 50 km each Tuesday and 100 km each Saturday, dry.
+ *
+ * @return list<Ride>
+ */
+function tuesdaysAndSaturdays(int $fromWeek, int $untilWeek): array
+{
+    $rides = [];
+    for ($week = $fromWeek; $week < $untilWeek; $week++) {
+        $rides[] = new Ride(1000 + 2 * $week, new Moment(noonOf(7 * $week + 1)), 1, 50.0, null, Condition::Dry);
+        $rides[] = new Ride(1001 + 2 * $week, new Moment(noonOf(7 * $week + 5)), 1, 100.0, null, Condition::Dry);
+    }
+
+    return $rides;
+}
+
+function howRight(RecordedBook $recorded, int $nowS): HowRight
+{
+    return HowRight::of($recorded, $nowS, HowRight::goodUntil($recorded, $nowS), null, new KeptMemo());
+}
+
+it('grades good-until days against what was ridden, whatever was done to the chain, and says what margin they wanted', function (): void {
+    // Waxed on the Sunday before: 300 km are the third Tuesday, the 15th day.
+    $entries = [...tuesdaysAndSaturdays(-9, 2), new Dip(1, new Moment(noonOf(-1)), 7)];
+    $grade = function (array $more) use ($entries): array {
+        $recorded = recorded([...$entries, ...$more]);
+
+        return [($of = GradeGoodUntil::of($recorded, $recorded->asKnown(noonOf(40)), noonOf(-1), noonOf(40))), $of->promises[0] ?? null];
+    };
+    [, $kept] = $grade(tuesdaysAndSaturdays(2, 5));
+    expect($kept)
+        ->kept->toBeTrue()
+        ->said->toBe(15.0)
+        ->came->toBe(15.0)
+        ->chainId->toBe(7)
+        ->madeS->toBe(noonOf(0) - 7 * 3600);
+    // Half as much again in the first week, and it was waxed in time: it would have run out on the second Tuesday.
+    $more = [
+        ...tuesdaysAndSaturdays(2, 5),
+        new Ride(90, new Moment(noonOf(2)), 1, 150.0, null, Condition::Dry),
+        new Dip(2, new Moment(noonOf(6)), 7),
+    ];
+    [$of, $broken] = $grade($more);
+    expect($broken)->kept->toBeFalse()->said->toBe(15.0)->came->toBe(8.0);
+    expect($broken->off)->toEqualWithDelta(7 / 15, 1e-9);
+    // By the second Tuesday 200 km were expected: half as much again would have told.
+    expect($of->marginsPct[0])->toEqualWithDelta(50.0, 1e-6);
+    // What is not over yet is not graded, and what is not waxed promises nothing.
+    $recorded = recorded([...$entries, ...tuesdaysAndSaturdays(2, 5)]);
+    expect(GradeGoodUntil::of($recorded, $recorded->asKnown(noonOf(10)), noonOf(-1), noonOf(10))->promises)->toBe([]);
+    expect(
+        GradeGoodUntil::of($bare = recorded(tuesdaysAndSaturdays(-9, 5)), $bare->asKnown(noonOf(40)), noonOf(-1), noonOf(40))->promises,
+    )->toBe([]);
+});
+
+it('does not peek: what is written down later changes what came, never what was promised', function (): void {
+    $dice = new Randomizer(new Mt19937(4));
+    $entries = [
+        ...tuesdaysAndSaturdays(-30, 20),
+        ...array_map(fn(int $n) => new Dip(1 + $n, new Moment(noonOf(14 * $n - 1)), 7), range(-14, 9)),
+    ];
+    foreach ([-90, -40, 5, 60] as $n => $day) {
+        $entries[] = new Reading(300 + $n, new Moment(noonOf($day)), 7, new DigitalReading(0.05 + 0.02 * $n));
+        $entries[] = new Noise(400 + $n, new Moment(noonOf($day) + 3600), 1);
+    }
+    $said = fn(HowRight $how, int $untilS): array => array_map(
+        fn(PromiseGrade $grade) => array_map(
+            fn(GradedPromise $one) => [$one->kind, $one->madeS, $one->said, $one->low, $one->high, $one->likely],
+            array_values(array_filter($grade->promises, fn(GradedPromise $one) => $one->madeS < $untilS)),
+        ),
+        $how->grades,
+    );
+    $how = howRight(recorded($entries), noonOf(130));
+    expect(array_map(fn(PromiseGrade $grade) => $grade->count() > 0, $how->grades))->toBe([true, true, true, true, true]);
+    for ($round = 0; $round < 4; $round++) {
+        $fromS = noonOf($dice->getInt(20, 100));
+        // A ride of long ago moves the km at which a band is looked at: readings are looked at without it.
+        $late = [
+            new Recorded(new Dip(92, new Moment(noonOf(100) + 60), 7), $fromS + 1),
+            new Recorded(new Ride(93, new Moment($fromS), 1, 500.0, null, Condition::Dry), $fromS, $fromS + 3600),
+            $round % 2 === 0
+                ? new Recorded(new Ride(91, new Moment(noonOf(-20)), 1, 60.0, null, Condition::Wet), $fromS)
+                : new Recorded(new Reading(91, new Moment(noonOf(-40) - 60), 7, new DigitalReading(0.4)), $fromS),
+        ];
+        $again = howRight(recorded($entries, $late), noonOf(130));
+        expect(recorded($entries, $late)->fingerprint($fromS - 1))->toBe(recorded($entries)->fingerprint($fromS - 1));
+        expect(recorded($entries, $late)->fingerprint($fromS))->not->toBe(recorded($entries)->fingerprint($fromS));
+        foreach ($said($again, $fromS) as $kind => $promises) {
+            if ($again->grades[$kind]->kind === PromiseKind::Wear && $round % 2 === 0) {
+                continue;
+            }
+            // Some are decided otherwise now, or not yet, or only now: those that stand in both were said as before.
+            $before = array_column($said($how, $fromS)[$kind], null, 1);
+            foreach ($promises as $one) {
+                expect($one)->toBe($before[$one[1]] ?? $one);
+            }
+            expect(count(array_intersect(array_column($promises, 1), array_keys($before))))->toBeGreaterThanOrEqual(count($before) - 2);
+        }
+    }
+});
+
+it('knows what was known: from when it was written down until it was changed or taken back', function (): void {
+    $typo = new Recorded(new Ride(1, new Moment(noonOf(0)), 1, 4.0, null, Condition::Dry), noonOf(1), noonOf(2));
+    $mended = new Recorded(new Ride(2, new Moment(noonOf(0)), 1, 40.0, null, Condition::Dry), noonOf(2));
+    $book = recorded([], [$typo, $mended]);
+    $km = fn(int $atS): float => $book->asKnown($atS)->ridesOf(1)->km();
+    expect([$km(noonOf(1) - 1), $km(noonOf(1)), $km(noonOf(2) - 1), $km(noonOf(2))])->toBe([0.0, 4.0, 4.0, 40.0]);
+    expect($book->beganS())->toBe(noonOf(1));
+    expect(recorded([])->beganS())->toBeNull();
+});
+
+it('foretells eight of ten weeks of 500 riders whose weeks are alike', function (): void {
+    $dice = new Randomizer(new Mt19937(500));
+    [$kept, $of] = [0, 0];
+    for ($rider = 0; $rider < 500; $rider++) {
+        $rides = [];
+        for ($week = -16; $week < 0; $week++) {
+            $rides[] = new Ride($week + 100, new Moment(noonOf(7 * $week + 2)), 1, $dice->getInt(20, 200), null, Condition::Dry);
+        }
+        $recorded = recorded($rides);
+        $promises = GradeWeek::of($recorded, $recorded->asKnown(noonOf(0)), noonOf(-13), noonOf(0));
+        $of += count($promises);
+        $kept += count(array_filter($promises, fn(GradedPromise $one) => $one->kept));
+    }
+    expect($of)->toBe(500);
+    expect(Wilson::of($kept, $of, 0.001)->holds(0.8))->toBeTrue();
+});
+
+it('grades readings by the band that was foretold, and the ear by the interval that was learned', function (): void {
+    $reading = fn(int $id, int $day, float $pct) => new Reading($id, new Moment(noonOf($day)), 7, new DigitalReading($pct));
+    $entries = [...tuesdaysAndSaturdays(-40, 2), new Dip(1, new Moment(noonOf(-280)), 7), $reading(2, -140, 0.1)];
+    $wear = fn(float $pct): array => GradeWear::of(
+        $recorded = recorded([...$entries, $reading(3, 0, $pct)]),
+        $recorded->asKnown(noonOf(1)),
+        noonOf(-100),
+        noonOf(1),
+        new KeptMemo(),
+    );
+    [$kept] = $wear(0.2);
+    expect($kept)->kept->toBeTrue()->came->toBe(0.2)->km->toBe(3000.0)->off->toBe(0.0)->likely->toBe(0.8);
+    [$broken] = $wear(0.6);
+    expect($broken)->kept->toBeFalse()->low->toBe($kept->low)->high->toBe($kept->high);
+    expect($broken->off)->toEqualWithDelta((0.6 - $kept->high) / ($kept->high - $kept->low), 1e-9);
+    // Per 1,000 km.
+    expect((new PromiseGrade(PromiseKind::Wear, [$broken]))->meanError())->toEqualWithDelta(abs(0.6 - $broken->said) / 3.0, 1e-9);
+
+    // Loud once at 300 km, then once too soon, once in time, and once waxed while it was quiet.
+    $dip = fn(int $id, int $week) => new Dip($id, new Moment(noonOf(7 * $week)), 7);
+    $loud = fn(int $id, int $day) => new Noise($id, new Moment(noonOf($day) + 60), 1);
+    $ear = recorded([
+        ...tuesdaysAndSaturdays(-10, 3),
+        ...[$dip(1, -10), $loud(2, -65), $dip(3, -8), $loud(4, -55), $dip(5, -6), $loud(6, -23), $dip(7, -2), $dip(8, -1)],
+    ]);
+    $promises = GradeEar::of($ear, $ear->asKnown(noonOf(0)), noonOf(-365), noonOf(0));
+    expect(array_map(fn(GradedPromise $one) => [$one->kept, $one->came], $promises))->toBe([[false, 50.0], [true, 450.0]]);
+});
+
+it('says how sure a share is as published, and holds what was promised against it', function (
+    int $hits,
+    int $of,
+    float $low,
+    float $high,
+): void {
+    $interval = Wilson::of($hits, $of, 0.025);
+    expect($interval->low)->toEqualWithDelta($low, 5e-5);
+    expect($interval->high)->toEqualWithDelta($high, 5e-5);
+})->with([
+    // R. G. Newcombe, Two-sided confidence intervals for the single proportion, Statistics in Medicine 17 (1998), table I, from memory.
+    [81, 263, 0.2553, 0.3662],
+    [15, 148, 0.0624, 0.1605],
+    [0, 20, 0.0, 0.1611],
+    [1, 29, 0.0061, 0.1718],
+]);
+
+it('proposes a margin only where enough promises ask for another, and not what was declined', function (): void {
+    $set = fn(array $values) => new Settings(
+        array_map(fn(string $key) => new DatedSetting(SettingKey::from($key), 0, new Moment(0), $values[$key]), array_keys($values)),
+    );
+    $margins = [...array_fill(0, 17, 0.0), 12.0, 40.0, 300.0];
+    expect(ProposedMargin::of($margins, $set([])))->marginPct->toBe(15.0)->nowPct->toBe(10.0)->promises->toBe(20);
+    expect(ProposedMargin::of(array_slice($margins, 9), $set([])))->toBeNull();
+    expect(ProposedMargin::of($margins, $set(['plan.margin_pct' => 15.0])))->toBeNull();
+    expect(ProposedMargin::of($margins, $set(['plan.margin_declined' => 15.0])))->toBeNull();
+    expect(ProposedMargin::of(array_fill(0, 12, INF), $set([])))->marginPct->toBe(ProposedMargin::MOST_PCT);
+    expect(ProposedMargin::of(array_fill(0, 12, 0.0), $set([])))->marginPct->toBe(0.0);
+    $point = new CalibrationPoint(0.8, 8, 10);
+    expect($point->share())->toBe(0.8);
+    expect($point->interval()->holds(0.8))->toBeTrue();
+    expect(Mondays::between(noonOf(0), noonOf(15), new DateTimeZone('UTC')))->toBe([noonOf(7) - 7 * 3600, noonOf(14) - 7 * 3600]);
+});
+
+it('rides a year again by the plan beside what was really done', function (): void {
+    // On one chain of 300 km: waxed three times, first ten weeks before the Monday, then each time too late.
+    $entries = [
+        ...tuesdaysAndSaturdays(-10, 12),
+        ...array_map(fn(int $day) => new Dip(200 + $day, new Moment(noonOf($day)), 7), [-70, -1, 20]),
+    ];
+    $replay = ReplayYear::of(recorded($entries), noonOf(84), null, new KeptMemo());
+    // From the second Monday on 21 weeks of 150 km; each coat carries 300, and 150 of the first were ridden by then.
+    expect($replay?->done())
+        ->km->toEqualWithDelta(3150.0, 1e-6)
+        ->kmPastWax->toEqualWithDelta(8 * 150 + 150 + 7 * 150.0, 1e-6)
+        ->potDays->toBe(2)
+        ->dips->toBe(2)
+        ->swaps->toBe(0)
+        ->minutes->toBe(2 * (45.0 + 4.0 + 10.0));
+    // By the plan no ride goes past the wax: what the pot and the bottle put on carries all that is ridden.
+    foreach (ReplayPolicy::all() as $policy) {
+        $year = $replay?->planned($policy) ?? throw new LogicException();
+        expect($year)->km->toEqualWithDelta(3150.0, 1e-6)->kmPastWax->toBe(0.0);
+        $interval = $policy->intervalKm ?? 300.0;
+        expect($interval * $year->dips + WaxTopUp::KM * $year->topUps + $interval - 150.0)->toBeGreaterThanOrEqual(3150.0);
+    }
+    expect($replay?->planned(new ReplayPolicy(bottle: false)))->dips->toBe(21)->topUps->toBe(0);
+    expect($replay?->done()->costMinor(6.0, 2000.0, 150.0))->toEqualWithDelta((2 * 6.0 * 2000.0) / 1000.0, 1e-9);
+    expect(ReplayYear::of(recorded($entries), noonOf(-45), null, new KeptMemo()))->toBeNull();
+});

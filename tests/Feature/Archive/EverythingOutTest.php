@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Devices\Connect;
+use App\Models\User;
+use App\Models\Workshop;
+
+/**
+ * A second bookkeeper: reads the file of a workshop by docs/workshop-file.md alone, knows nothing of the core, and comes to the km and the
+ * wax left of each chain whose bike was logged ride by ride.
+ *
+ * @param array<string, list<array<string, mixed>>> $tables
+ *
+ * @return array<int, array{km: float, left: float|null}>
+ */
+function secondBookkeeper(array $tables, int $nowS): array
+{
+    // What stands in the file and was not taken back, in order of time.
+    $lives = [];
+    foreach ($tables as $table => $rows) {
+        $rows = $table === 'actions' ? [] : array_filter($rows, fn(array $row) => $row['voided_by'] === null && ($row['at'] ?? 0) <= $nowS);
+        usort($rows, fn(array $a, array $b) => [$a['at'] ?? 0, $a['sequence'], $a['id']] <=> [$b['at'] ?? 0, $b['sequence'], $b['id']]);
+        $lives[$table] = $rows;
+    }
+    $live = fn(string $table): array => $lives[$table];
+    $settings = $live('settings');
+    $setting = function (string $key, ?int $bike, int $atS) use ($settings): mixed {
+        $rows = array_filter($settings, fn(array $row) => $row['key'] === $key && $row['bike_id'] === $bike && $row['at'] <= $atS);
+
+        return array_last($rows)['value'] ?? null;
+    };
+    $usual = ['indoor' => 0.8, 'dry' => 1.0, 'dusty' => 1.5, 'damp' => 1.5, 'wet' => 2.5, 'muddy' => 3.5];
+    $guessed = [...array_column($live('estimates'), 'bike_id'), ...array_column($live('commutes'), 'bike_id')];
+    [$fittings, $rides, $found] = [array_filter($live('fittings'), fn(array $one) => $one['slot'] === 'chain'), $live('rides'), []];
+    // From when to when each chain was on which bike: until that bike got another, or it went to another.
+    $spans = [];
+    foreach (array_values($fittings) as $n => $one) {
+        $ends = array_filter(
+            array_slice(array_values($fittings), $n + 1),
+            fn(array $later) => $later['bike_id'] === $one['bike_id'] || $later['component_id'] === $one['component_id'],
+        );
+        $one['component_id'] === null ||
+            ($spans[$one['component_id']][] = [$one['bike_id'], $one['at'], array_first($ends)['at'] ?? PHP_INT_MAX]);
+    }
+    $bikeOf = function (int $chain, int $atS) use ($spans): ?int {
+        foreach ($spans[$chain] ?? [] as [$bike, $fromS, $untilS]) {
+            if ($fromS <= $atS && $atS < $untilS) {
+                return $bike;
+            }
+        }
+
+        return null;
+    };
+    foreach (array_filter($tables['components'], fn(array $one) => $one['kind'] === 'chain' && $one['voided_by'] === null) as $chain) {
+        $id = $chain['id'];
+        $bikes = array_unique(array_column(array_filter($fittings, fn(array $one) => $one['component_id'] === $id), 'bike_id'));
+        $opening = array_last(array_filter($live('openings'), fn(array $one) => $one['component_id'] === $id));
+        if (array_intersect($bikes, $guessed) !== [] || ($opening !== null && $opening['km'] === null)) {
+            continue;
+        }
+        $of = fn(string $table): array => array_values(array_filter($live($table), fn(array $one) => $one['component_id'] === $id));
+        $mine = array_filter($rides, fn(array $ride) => $ride['bike_id'] !== null && $bikeOf($id, $ride['at']) === $ride['bike_id']);
+        $km = $opening['km'] ?? 0.0;
+        foreach ($mine as $ride) {
+            $km += $opening === null || $ride['at'] > $opening['at'] ? $ride['km'] : 0.0;
+        }
+        $dip = array_last($of('dips'));
+        $left = null;
+        $home =
+            array_last(array_filter($settings, fn(array $one) => $one['key'] === 'chain.home' && $one['component_id'] === $id))['value'] ??
+            null;
+        $noise = array_last(array_filter($live('noises'), fn(array $one) => $bikeOf($id, $one['at']) === $one['bike_id']));
+        $since = [...array_column($of('strips'), 'at'), ...array_column($of('oilings'), 'at'), $noise['at'] ?? 0];
+        if ($dip !== null && !$dip['partly'] && max($since) < $dip['at'] && is_numeric($home)) {
+            $interval = (float) ($setting('bike.interval_km', (int) $home, $nowS) ?? 300.0);
+            $used = 0.0;
+            $steps = [...$mine, ...$of('topups')];
+            usort($steps, fn(array $a, array $b) => $a['at'] <=> $b['at']);
+            foreach ($steps as $step) {
+                if ($step['at'] > $dip['at']) {
+                    $factor = isset($step['condition'])
+                        ? (float) ($setting("factor.{$step['condition']}", null, $step['at']) ?? $usual[$step['condition']])
+                        : 0.0;
+                    $used = isset($step['condition']) ? min($interval, $used + $factor * $step['km']) : max(0.0, $used - $step['km']);
+                }
+            }
+            $left = max(0.0, $interval - $used);
+        }
+        $found[$id] = ['km' => $km, 'left' => $left];
+    }
+
+    return $found;
+}
+
+it('gives out everything that went in, so that somebody else comes to the same figures', function (): void {
+    config(['dripel.demo' => true]);
+    $this->artisan('dripel:demo', ['--today' => '2026-11-25T12:20:00+01:00'])->assertSuccessful();
+    $workshop = Workshop::query()->sole();
+    $token = app(Connect::class)->display($workshop, 'Garage')[1];
+    $ask = fn(string $what): array => $this->getJson("/api/v1/{$what}", ['Authorization' => "Bearer {$token}"])
+        ->assertOk()
+        ->json();
+    [$chains, $outlook] = [$ask('chains')['chains'], $ask('outlook')];
+    app('auth')->forgetGuards();
+    $this->actingAs(User::query()->sole());
+    $file = json_decode($this->get('/export/workshop.json')->assertOk()->streamedContent(), true, flags: JSON_THROW_ON_ERROR);
+
+    $found = secondBookkeeper($file['tables'], (int) strtotime('2026-11-25T12:20:00+01:00'));
+    [$km, $left] = [0, 0];
+    foreach ($chains as $chain) {
+        $mine = $found[$chain['id']] ?? null;
+        if ($mine !== null) {
+            $km++;
+            expect($chain['km'])->toEqualWithDelta($mine['km'], 1e-6, $chain['name']);
+        }
+        if (($mine['left'] ?? null) !== null) {
+            $left++;
+            expect($chain['wax_left_effective_km'])->toEqualWithDelta($mine['left'], 1e-6, $chain['name']);
+        }
+    }
+    expect($km)->toBeGreaterThan(7)->and($left)->toBeGreaterThan(4);
+
+    // Each table as CSV says what the file says.
+    foreach (
+        ['rides' => 'km', 'dips' => 'component_id', 'topups' => 'km', 'fittings' => 'bike_id', 'noises' => 'bike_id']
+        as $table => $column
+    ) {
+        $lines = explode("\r\n", trim(substr($this->get("/export/{$table}.csv")->streamedContent(), 3)));
+        $rows = array_map(fn(string $line) => str_getcsv($line, ',', '"', ''), $lines);
+        $place = array_search($column, array_shift($rows), true);
+        expect(array_map(fn(array $row) => (float) $row[$place], $rows))->toBe(
+            array_map(floatval(...), array_column($file['tables'][$table], $column)),
+            $table,
+        );
+    }
+
+    // The calendar says what the outlook says: folded lines joined, each event by its name.
+    $ics = (string) preg_replace("/\r\n[ \t]/", '', (string) $this->get('/ahead/dripel.ics')->assertOk()->getContent());
+    expect(substr_count($ics, 'BEGIN:VEVENT'))->toBe(substr_count($ics, 'END:VEVENT'));
+    $days = function (string $kind) use ($ics): array {
+        preg_match_all("/^UID:{$kind}-(?:\d+-)?(\d{4}-\d\d-\d\d)-/m", $ics, $found);
+        sort($found[1]);
+
+        return $found[1];
+    };
+    $pots = array_column(array_filter($outlook['pot_days'], fn(array $pot) => $pot['chains'] !== []), 'date');
+    $swaps = array_column($outlook['swaps'], 'date');
+    sort($swaps);
+    expect($days('pot'))->toBe($pots)->and($days('swap'))->toBe($swaps);
+});
