@@ -11,7 +11,7 @@ use Dripel\Core\Plan\PlanTerms;
 /** How much longer than expected the plan had to take its rides so that nine of ten good-until days had held. %. */
 final readonly class ProposedMargin
 {
-    /** House rules: so many of the promises are to hold, told by so many at least, in steps of so many percent, by half as much again at most. */
+    /** House rules: so many promises are to hold, told by so many at least, in steps of so many percent, by half again at most. */
     private const HOLD = 0.9;
 
     private const LEAST = 12;
