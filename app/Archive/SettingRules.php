@@ -40,6 +40,7 @@ final class SettingRules
     {
         return match ($key) {
             SettingKey::BikeName,
+            SettingKey::BikeRider,
             SettingKey::ChainLabel,
             SettingKey::ChainEvent,
             SettingKey::PartName,

@@ -8,25 +8,34 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PlanTerms;
+use Dripel\Core\Riders\Whose;
 
 /** The minutes that a logbook took: its pot days, dips, swaps and top-ups, each by what the plan takes it to take. House rules. */
 final readonly class WorkDone
 {
     private function __construct(public float $minutes) {}
 
-    public static function of(Book $book, PlanTerms $terms, int $nowS): self
+    /** @param Whose|null $whose chains and bikes; of a pot day with others their part of it, as PotSplit has it */
+    public static function of(Book $book, PlanTerms $terms, int $nowS, ?Whose $whose = null): self
     {
-        [$minutes, $potDays] = [0.0, []];
+        $whose ??= Whose::all();
+        [$minutes, $dips, $own] = [0.0, [], []];
         foreach ($book->dips() as $dip) {
             if ($dip->moment->unixS <= $nowS) {
-                $potDays[LocalDay::of($dip->moment->unixS, $book->settings->zone())->date] = true;
-                $minutes += $terms->dipMinutes;
+                $date = LocalDay::of($dip->moment->unixS, $book->settings->zone())->date;
+                $dips[$date] = ($dips[$date] ?? 0) + 1;
+                $own[$date] = ($own[$date] ?? 0) + (int) $whose->chain($dip->chainId, $dip->moment->unixS);
             }
         }
-        $minutes += count($potDays) * ($terms->fixedMinutes + $terms->batchMinutes);
-        $minutes +=
-            PlanTerms::TOPUP_WORK_MINUTES * count(array_filter($book->topUps(), fn(TopUp $topUp) => $topUp->moment->unixS <= $nowS));
-        foreach ($book->bikeIds as $bikeId) {
+        foreach ($dips as $date => $count) {
+            $minutes += ($terms->potDayMinutes($count) * $own[$date]) / $count;
+        }
+        $ownTopUps = array_filter(
+            $book->topUps(),
+            fn(TopUp $topUp) => $topUp->moment->unixS <= $nowS && $whose->chain($topUp->chainId, $topUp->moment->unixS),
+        );
+        $minutes += PlanTerms::TOPUP_WORK_MINUTES * count($ownTopUps);
+        foreach ($whose->bikes($book->bikeIds) as $bikeId) {
             // Of each bike the first chain was fitted, the others were swapped.
             $minutes += $terms->swapMinutes * max(0, $book->fittings->timesFitted($bikeId, $nowS) - 1);
         }

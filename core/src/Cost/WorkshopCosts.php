@@ -16,6 +16,8 @@ use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Riders\Riders;
+use Dripel\Core\Riders\Whose;
 use Dripel\Core\Strip\SolventBought;
 
 /**
@@ -157,6 +159,41 @@ final readonly class WorkshopCosts
         }
 
         return self::grouped($this->expenses, fn(Expense $one): int => isset($known[(int) $one->bikeId]) ? (int) $one->bikeId : 0, $km);
+    }
+
+    /** @return list<array{string|null, CostSum}> by rider, in the order of their bikes; last, under no name, what is everybody's */
+    public function byRider(Riders $riders): array
+    {
+        return array_map(
+            fn(?string $rider) => [
+                $rider,
+                self::sumOf(
+                    array_filter($this->expenses, fn(Expense $one) => $riders->ofBike($one->bikeId) === $rider),
+                    (float) array_sum(
+                        array_map(
+                            fn(Rides $ofBike, int $bikeId) => $riders->ofBike($bikeId) === $rider ? $ofBike->km() : 0.0,
+                            $this->rides,
+                            array_keys($this->rides),
+                        ),
+                    ),
+                ),
+            ],
+            [...$riders->names(), null],
+        );
+    }
+
+    /** The same of some bikes alone. What was bought for all of them together is in no one's. */
+    public function only(Whose $whose): self
+    {
+        $own = fn(?int $bikeId): bool => (int) $bikeId !== 0 && $whose->bike($bikeId);
+
+        return $whose->rider === null
+            ? $this
+            : new self(
+                array_values(array_filter($this->expenses, fn(Expense $one) => $own($one->bikeId))),
+                array_filter($this->rides, $own, ARRAY_FILTER_USE_KEY),
+                $this->zone,
+            );
     }
 
     /** What was put on one chain. */

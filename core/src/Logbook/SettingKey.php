@@ -8,6 +8,8 @@ namespace Dripel\Core\Logbook;
 enum SettingKey: string
 {
     case BikeName = 'bike.name';
+    /** Who rides it, as a name; null: everybody. */
+    case BikeRider = 'bike.rider';
     case BikeKind = 'bike.kind';
     case BikeSpeeds = 'bike.speeds';
     /** Disc, rim or hub: what is covered when something is dripped or brushed on the bike. */

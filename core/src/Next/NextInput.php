@@ -11,6 +11,7 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WorkshopPlan;
+use Dripel\Core\Riders\Whose;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Wear\WearForecastResult;
 
@@ -38,6 +39,8 @@ final readonly class NextInput
         public array $baths = [],
         public array $forecasts = [],
         public int $ridesIn = 0,
+        /** Null: everybody's. */
+        public ?Whose $whose = null,
     ) {
         $this->today = LocalDay::of($nowS, $zone);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Next;
 
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Riders\Whose;
 
 /**
  * What to do next, in three parts: what cannot wait; at the bench, an evening's work as one line, in the order in which it is done; and
@@ -109,6 +110,7 @@ final readonly class NextList
             new UnmetRides(),
         ];
         $items = array_merge(...array_map(fn(NextSource $source) => $source->items($in), $sources));
+        $items = array_values(array_filter($items, ($in->whose ?? Whose::all())->item(...)));
         usort($items, self::order(...));
 
         return $items;

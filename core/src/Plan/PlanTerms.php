@@ -95,6 +95,12 @@ final readonly class PlanTerms
         );
     }
 
+    /** What a pot day takes with so many dips, in minutes. */
+    public function potDayMinutes(int $dips): float
+    {
+        return $this->fixedMinutes + $dips * $this->dipMinutes + ceil($dips / ($this->potCapacity ?? max(1, $dips))) * $this->batchMinutes;
+    }
+
     /**
      * The same with other days pinned, forbidden, or without a chain.
      *

@@ -12,6 +12,7 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Maths\Memo;
 use Dripel\Core\Maths\NoMemo;
+use Dripel\Core\Riders\Whose;
 
 /**
  * The weeks ahead of a workshop, the one answer to what comes next: when to heat the pot and with which chains, what to swap and what to
@@ -301,12 +302,17 @@ final class WorkshopPlan
      * The bike that one rides today: of which most is expected, else the one that was ridden last. Null without bikes.
      * House rule.
      */
-    public function todaysBike(): ?int
+    public function todaysBike(?Whose $whose = null): ?int
     {
-        $today = array_filter(array_map(fn(RidingPlan $plan) => $plan->ridden[0] ?? 0.0, $this->riding));
+        $whose ??= Whose::all();
+        $today = array_filter(
+            array_map(fn(RidingPlan $plan) => $plan->ridden[0] ?? 0.0, $this->riding),
+            fn(float $km, int $bikeId) => $km > 0.0 && $whose->bike($bikeId),
+            ARRAY_FILTER_USE_BOTH,
+        );
         arsort($today);
         $lastS = [];
-        foreach ($this->rails as $rail) {
+        foreach ($whose->rails($this->rails) as $rail) {
             $lastS[$rail->bikeId] = $this->book->ridesOf($rail->bikeId)->last()->moment->unixS ?? 0;
         }
         arsort($lastS);

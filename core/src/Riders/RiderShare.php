@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Riders;
+
+/** What of a pot day falls to one rider: their chains, the wax in them in g, minutes of work, minor units of money (null: no price known). */
+final readonly class RiderShare
+{
+    /** @param list<int> $chainIds */
+    public function __construct(
+        public ?string $rider,
+        public array $chainIds,
+        public float $waxG,
+        public float $minutes,
+        public ?float $waxMinor,
+    ) {}
+}

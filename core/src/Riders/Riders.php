@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Riders;
+
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\SettingKey;
+
+/** Who rides which bike. A rider is a name: of somebody who signs in, or of somebody who only rides. A bike without one is everybody's. */
+final readonly class Riders
+{
+    /** @param array<int, string> $byBike names by bike, as they were first written; bikes without one are left out */
+    private function __construct(private Book $book, private array $byBike) {}
+
+    public static function of(Book $book): self
+    {
+        $written = $byBike = [];
+        foreach ($book->bikeIds as $bikeId) {
+            $name = trim($book->settings->text(SettingKey::BikeRider, $bikeId));
+            $name === '' || ($byBike[$bikeId] = $written[self::key($name)] ??= $name);
+        }
+
+        return new self($book, $byBike);
+    }
+
+    /** @return list<string> in the order of their bikes */
+    public function names(): array
+    {
+        return array_values(array_unique($this->byBike));
+    }
+
+    /** Whether there is anything to tell apart. */
+    public function several(): bool
+    {
+        return count($this->names()) > 1;
+    }
+
+    /** Null: everybody's, or no bike. */
+    public function ofBike(?int $bikeId): ?string
+    {
+        return $this->byBike[$bikeId ?? 0] ?? null;
+    }
+
+    /** By the bike it is on or hangs with at an instant. */
+    public function ofChain(int $chainId, int $atS): ?string
+    {
+        return $this->ofBike($this->book->bikeOfChain($chainId, $atS));
+    }
+
+    /** How a name is written on the bikes; null: nobody of that name rides here. */
+    public function named(string $name): ?string
+    {
+        return array_values(array_filter($this->names(), fn(string $rider) => self::key($rider) === self::key($name)))[0] ?? null;
+    }
+
+    /** Capitals and spaces around tell nobody apart. */
+    private static function key(string $name): string
+    {
+        return mb_strtolower(trim($name));
+    }
+}
