@@ -65,6 +65,7 @@ use App\Http\Controllers\Wear\GaugeController;
 use App\Http\Controllers\Workshop\LabelController;
 use App\Http\Controllers\Workshop\RevisionController;
 use App\Http\Controllers\Workshop\SettingsController;
+use App\Http\Controllers\Workshop\WorkshopController;
 use App\Http\Middleware\OnlyConfirmed;
 use App\Http\Middleware\OnlyOwner;
 use App\Http\Middleware\OnlyWriters;
@@ -84,6 +85,10 @@ Route::get('/calendar/{secret}.ics', [CalendarController::class, 'subscribe'])
     ->where('secret', '[A-Za-z0-9]{40}')
     ->middleware('throttle:60,1');
 
+// With a new account, or with the one that somebody is signed in with.
+Route::get('/join/{token}', [InvitationController::class, 'show'])->name('join');
+Route::post('/join/{token}', [InvitationController::class, 'accept'])->middleware('throttle:sign-in');
+
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('sign-in');
     Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
@@ -91,8 +96,6 @@ Route::middleware('guest')->group(function (): void {
     Route::post('/passkeys/sign-in', [PasskeyController::class, 'signIn'])->middleware('throttle:passkeys');
     Route::get('/register', [RegistrationController::class, 'create'])->name('register');
     Route::post('/register', [RegistrationController::class, 'store'])->middleware('throttle:sign-in');
-    Route::get('/join/{token}', [InvitationController::class, 'show'])->name('join');
-    Route::post('/join/{token}', [InvitationController::class, 'accept'])->middleware('throttle:sign-in');
     Route::post('/demo', DemoController::class)->name('demo');
 });
 
@@ -108,6 +111,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/help', HelpController::class)->name('help');
     Route::get('/history', [HistoryController::class, 'index'])->name('history');
     Route::get('/settings', [SettingsController::class, 'show'])->name('settings');
+    Route::put('/whose', [WorkshopController::class, 'look']);
+    Route::post('/workshops', [WorkshopController::class, 'store'])->middleware(OnlyConfirmed::class);
+    Route::post('/workshops/{workshop}/enter', [WorkshopController::class, 'enter'])->whereNumber('workshop');
     Route::post('/leave', [PersonController::class, 'leave'])->name('leave');
     Route::post('/calendar', [CalendarController::class, 'renew']);
     Route::delete('/calendar', [CalendarController::class, 'destroy']);

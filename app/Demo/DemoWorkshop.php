@@ -53,7 +53,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * The demo: an invented rider of the Ostermoor with five bikes and fourteen months of logbook, ending at a given today.
+ * The demo: two invented riders of the Ostermoor with five bikes and fourteen months of logbook, ending at a given today.
  * The first thirteen months are ridden by the dice; the last thirty days are told, so that every state of a chain and
  * everything that Next can ask for is there to be seen. Written only through the app's own actions.
  */
@@ -68,6 +68,19 @@ final class DemoWorkshop
 
     /** Chains that came used: km so far, whether they had been waxed, and how long they were by then, in %. */
     private const CAME_USED = ['Tram A' => [3_100.0, WaxThen::Known, 0.3], 'Lantern C' => [4_800.0, WaxThen::None, 0.72]];
+
+    /** Two live in the house; the one in the cellar is everybody's. */
+    private const RIDERS = [
+        'Heron' => self::JORY,
+        'Badger' => self::JORY,
+        'Tram' => self::SUNNIVA,
+        'Lantern' => null,
+        'Moth' => self::SUNNIVA,
+    ];
+
+    private const JORY = 'Jory Venn';
+
+    private const SUNNIVA = 'Sunniva Venn';
 
     /** One after the other: a jar serves one job at a time. */
     private const STRIPPED_AT = ['Heron' => '10:00', 'Badger' => '11:00', 'Tram' => '12:00'];
@@ -125,7 +138,7 @@ final class DemoWorkshop
 
         return WriteTransaction::run(function () use ($nowS): Workshop {
             $this->clock->stopAt($this->day(self::FIRST_DAY, '08:00'));
-            $rider = User::query()->create(['name' => 'Jory Venn', 'email' => 'demo@dripel.example', 'password' => Str::random(40)]);
+            $rider = User::query()->create(['name' => self::JORY, 'email' => 'demo@dripel.example', 'password' => Str::random(40)]);
             $workshop = ($this->openWorkshop)($rider, 'Lean-to on the Ostermoor', self::ZONE, true);
             // Fourteen months are written in a moment: they are packed once, when all of it stands.
             PastRides::asked($workshop, $nowS);
@@ -231,6 +244,7 @@ final class DemoWorkshop
     {
         $action = ($this->addBike)($this->timeline->context($workshop, $rider), [
             SettingKey::BikeName->value => $bike->name,
+            SettingKey::BikeRider->value => self::RIDERS[$bike->name],
             SettingKey::BikeKind->value => $bike->kind,
             SettingKey::BikeSpeeds->value => $bike->speeds,
             SettingKey::IntervalKm->value => $bike->intervalKm,
@@ -476,6 +490,7 @@ final class DemoWorkshop
                     new ArrivingBike(
                         [
                             SettingKey::BikeName->value => 'Moth',
+                            SettingKey::BikeRider->value => self::RIDERS['Moth'],
                             SettingKey::BikeKind->value => 'city',
                             SettingKey::BikeSpeeds->value => 10,
                             SettingKey::IntervalKm->value => 300.0,

@@ -11,6 +11,7 @@ use Illuminate\Support\Str;
  * @property int $user_id
  * @property Role $role
  * @property string|null $calendar_hash of the secret in this person's address for calendars; null: they have none
+ * @property bool $only_mine whether this person looks at their own bikes alone
  * @property-read User $user
  * @property-read Workshop $workshop
  */
@@ -20,7 +21,7 @@ final class Membership extends WorkshopModel
 
     protected function casts(): array
     {
-        return ['role' => Role::class];
+        return ['role' => Role::class, 'only_mine' => 'boolean'];
     }
 
     /** Whose address for calendars it is. */

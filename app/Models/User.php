@@ -16,6 +16,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $name
  * @property string $email
  * @property string $password its hash
+ * @property bool $opens_workshops whether they may open further workshops of this installation
  * @property-read Workshop|null $workshop
  */
 final class User extends Authenticatable
@@ -31,7 +32,7 @@ final class User extends Authenticatable
 
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'opens_workshops' => 'boolean'];
     }
 
     /** @return BelongsTo<Workshop, $this> */
@@ -61,8 +62,8 @@ final class User extends Authenticatable
         return self::query()->whereRelation('workshop', 'demo', true)->orderBy('id')->firstOrFail();
     }
 
-    public function roleIn(Workshop $workshop): ?Role
+    public function membershipIn(Workshop $workshop): ?Membership
     {
-        return $this->memberships()->where('workshop_id', $workshop->id)->first()?->role;
+        return $this->memberships()->where('workshop_id', $workshop->id)->first();
     }
 }

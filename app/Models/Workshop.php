@@ -26,6 +26,12 @@ final class Workshop extends Model
         return ['demo' => 'boolean', 'ride_columns' => 'array'];
     }
 
+    /** @return list<string> of its people, in the order in which they came */
+    public function names(): array
+    {
+        return array_values($this->memberships()->with('user')->orderBy('id')->get()->map(fn(Membership $one) => $one->user->name)->all());
+    }
+
     /** @return HasMany<Membership, $this> */
     public function memberships(): HasMany
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Logbook\ReadBook;
+use App\Models\Membership;
 use App\Models\Workshop;
+use App\People\ReadWhose;
 use App\Support\AppClock;
 use App\Text\PlanWords;
 use App\Text\Translator;
@@ -34,11 +36,15 @@ final readonly class PlanCalendar
         private ReadPlan $readPlan,
         private ReadBook $readBook,
         private ReadWear $readWear,
+        private ReadWhose $readWhose,
         private AppClock $clock,
     ) {}
 
-    public function of(Workshop $workshop): string
+    /** For one person: of their own bikes and of everybody's, if they ride; else of all. */
+    public function of(Membership $for): string
     {
+        $workshop = $for->workshop;
+        $whose = $this->readWhose->told($workshop, $for->user);
         $book = ($this->readBook)($workshop);
         $translator = Translator::of($workshop, $this->readBook, $this->clock->unixS());
         $plan = ($this->readPlan)($workshop);
@@ -57,7 +63,7 @@ final readonly class PlanCalendar
         foreach ($plan->result()->potDays as $pot) {
             $date = $plan->days->potOn($pot->day);
             $minutes = $words->potMinutes($pot);
-            $pot->dips === [] ||
+            array_filter($pot->dips, fn(string|int $id) => $whose->chain((int) $id, $translator->nowS)) === [] ||
                 $add(
                     "pot-{$date}",
                     $plan->days->potS($pot->day),
@@ -67,7 +73,7 @@ final readonly class PlanCalendar
                     60,
                 );
         }
-        $lanes = $plan->walk()->lanes;
+        $lanes = array_filter($plan->walk()->lanes, $whose->bike(...), ARRAY_FILTER_USE_KEY);
         foreach ($lanes as $bikeId => $days) {
             foreach ($days as $day) {
                 $date = $plan->days->date($day->day);
@@ -98,7 +104,7 @@ final readonly class PlanCalendar
         }
         $wear = ($this->readWear)($workshop);
         $measuring = MeasuringDays::of($lanes, $plan->chainIds(), $book, $wear, $translator->nowS);
-        foreach ($plan->rails as $rail) {
+        foreach ($whose->rails($plan->rails) as $rail) {
             foreach ($rail->chains() as $chain) {
                 $name = ['chain' => $translator->names->fullChain($chain->chainId)];
                 $day = $measuring[$chain->chainId] ?? (ReadingDue::of($chain, $wear->of($chain)?->result) ? 0 : null);
@@ -115,6 +121,7 @@ final readonly class PlanCalendar
         // A bare chain that the plan's pot is in time for stands there.
         foreach ($plan->missed() as $deadline) {
             $deadline->kind !== DeadlineKind::Rust ||
+                !$whose->chain($deadline->chainId, $translator->nowS) ||
                 $add(
                     "bare-{$deadline->chainId}-" . (int) $book->chain($deadline->chainId, $translator->nowS)->dryness->bareSinceS,
                     max($translator->nowS, (int) $deadline->byS),

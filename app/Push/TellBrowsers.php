@@ -11,6 +11,7 @@ use App\Models\GuidedJob;
 use App\Models\PushSubscription;
 use App\Models\User;
 use App\Models\Workshop;
+use App\People\ReadWhose;
 use App\Support\AppClock;
 use App\Text\JobWords;
 use App\Text\Translators;
@@ -48,7 +49,7 @@ final class TellBrowsers
                 $waits ||
                 $subscription->signIn->expires_at <= $nowS ||
                 $user->workshop === null ||
-                $user->roleIn($user->workshop) === null
+                $user->membershipIn($user->workshop) === null
             ) {
                 continue;
             }
@@ -91,7 +92,7 @@ final class TellBrowsers
 
         return [
             ...array_values($jobs->flatMap(fn(GuidedJob $job) => [$this->timeIsUp($job), $this->tooHot($job)])->filter()->all()),
-            ...$today ? $this->today($workshop) : [],
+            ...$today ? $this->today($user, $workshop) : [],
         ];
     }
 
@@ -132,11 +133,11 @@ final class TellBrowsers
     }
 
     /** @return list<PushMessage> */
-    private function today(Workshop $workshop): array
+    private function today(User $user, Workshop $workshop): array
     {
         return array_map(
             fn(array $one) => new PushMessage($one['tag'], $one['tag'], $one['title'], $one['text'], '/'),
-            app(ReadShed::class)($workshop)->reminders(),
+            app(ReadShed::class)($workshop, whose: app(ReadWhose::class)->told($workshop, $user))->reminders(),
         );
     }
 }

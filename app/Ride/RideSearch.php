@@ -10,11 +10,12 @@ use App\Text\Translator;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\Rides;
+use Dripel\Core\Riders\Whose;
 
 /** Finds rides by bike, chain, condition, days and words, in the order that was asked for. */
 final readonly class RideSearch
 {
-    public function __construct(private Book $book, private Translator $translator) {}
+    public function __construct(private Book $book, private Translator $translator, private Whose $whose) {}
 
     /** In order of time, if no other was asked for: what is shown first comes last. */
     public function __invoke(ListSearch $search): Rides
@@ -22,11 +23,16 @@ final readonly class RideSearch
         $rides = match (true) {
             $search->chainId !== null => $this->book->history($search->chainId)->rides,
             $search->bikeId !== null => $this->book->ridesOf($search->bikeId),
-            default => $this->book->rides(),
+            default => self::of($this->book->rides(), $this->whose),
         };
         $rides = $search->looking() ? $rides->where(fn(Ride $ride) => $this->wanted($ride, $search)) : $rides;
 
         return $this->ordered($rides, $search->sort);
+    }
+
+    public static function of(Rides $rides, Whose $whose): Rides
+    {
+        return $whose->rider === null ? $rides : $rides->where(fn(Ride $ride) => $whose->bike($ride->bikeId));
     }
 
     private function wanted(Ride $ride, ListSearch $search): bool

@@ -16,7 +16,7 @@ final class CurrentWorkshop
 {
     private ?Workshop $workshop = null;
 
-    private ?Role $role = null;
+    private ?Membership $membership = null;
 
     private ?int $userId = null;
 
@@ -29,14 +29,14 @@ final class CurrentWorkshop
 
     public function role(): Role
     {
-        $this->resolve();
-
-        return $this->role ?? throw new AuthenticationException();
+        return $this->membership()->role;
     }
 
     public function membership(): Membership
     {
-        return Membership::query()->in($this->workshop())->where('user_id', $this->user()->id)->firstOrFail();
+        $this->resolve();
+
+        return $this->membership ?? throw new AuthenticationException();
     }
 
     public function user(): User
@@ -53,7 +53,7 @@ final class CurrentWorkshop
         }
         $this->userId = $this->user()->id;
         $workshop = $this->user()->workshop;
-        $this->role = $workshop === null ? null : $this->user()->roleIn($workshop);
-        $this->workshop = $this->role === null ? null : $workshop;
+        $this->membership = $workshop === null ? null : $this->user()->membershipIn($workshop);
+        $this->workshop = $this->membership === null ? null : $workshop;
     }
 }

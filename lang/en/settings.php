@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 return [
     'bike.name' => 'name',
+    'bike.rider' => 'rider',
     'bike.kind' => 'kind',
     'bike.speeds' => 'speeds',
     'workshop.drip_box_mm' => 'drip box, width inside',

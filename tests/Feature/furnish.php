@@ -175,6 +175,7 @@ function furnish(Bench $bench): array
         'jar' => Jar::query()->in($bench->workshop)->sole()->id,
         'protocol' => Protocol::query()->in($bench->workshop)->sole()->id,
         'code' => 'own-' . Protocol::query()->in($bench->workshop)->sole()->id,
+        'workshop' => $bench->workshop->id,
         'bike' => $bike->id,
         'chain' => $other->id,
         'ride' => Ride::query()->in($bench->workshop)->sole()->id,

@@ -25,19 +25,38 @@ final readonly class AcceptInvitation
     public function __invoke(Invitation $invitation, string $name, string $email, string $password): User
     {
         return WriteTransaction::run(function () use ($invitation, $name, $email, $password): User {
-            $invitation->refresh();
-            $invitation->open($this->clock->unixS()) || throw new NotPossible('token', 'invitation_used');
+            $this->expectOpen($invitation);
             $user = User::query()->where('email', $email)->first();
             $user === null || Hash::check($password, $user->password) || throw new NotPossible('password', 'account_exists');
             $user ??= User::query()->create(['name' => $name, 'email' => $email, 'password' => $password]);
-            $user->update(['workshop_id' => $invitation->workshop_id]);
-            Membership::query()->firstOrCreate(
-                ['workshop_id' => $invitation->workshop_id, 'user_id' => $user->id],
-                ['role' => $invitation->role],
-            );
-            $invitation->update(['accepted_by' => $user->id]);
+            $this->join($invitation, $user);
 
             return $user;
         });
+    }
+
+    /** Somebody who is signed in comes into this workshop too. Refused as above. */
+    public function withAccount(Invitation $invitation, User $user): void
+    {
+        WriteTransaction::run(function () use ($invitation, $user): void {
+            $this->expectOpen($invitation);
+            $this->join($invitation, $user);
+        });
+    }
+
+    private function expectOpen(Invitation $invitation): void
+    {
+        $invitation->refresh();
+        $invitation->open($this->clock->unixS()) || throw new NotPossible('token', 'invitation_used');
+    }
+
+    private function join(Invitation $invitation, User $user): void
+    {
+        $user->update(['workshop_id' => $invitation->workshop_id]);
+        Membership::query()->firstOrCreate(
+            ['workshop_id' => $invitation->workshop_id, 'user_id' => $user->id],
+            ['role' => $invitation->role],
+        );
+        $invitation->update(['accepted_by' => $user->id]);
     }
 }

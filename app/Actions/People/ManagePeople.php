@@ -35,16 +35,18 @@ final readonly class ManagePeople
         });
     }
 
-    /** Out at once: signed out everywhere. What they did stays in the history. Refused with NotPossible at `role` for the owner. */
+    /** Out at once: signed out everywhere, but for who is in another workshop now. What they did stays in the history. Refused with NotPossible at `role` for the owner. */
     public function remove(Membership $membership): void
     {
         $membership->role !== Role::Owner || throw new NotPossible('role', 'owner_hands_over_first');
         WriteTransaction::run(function () use ($membership): void {
             $user = User::query()->findOrFail($membership->user_id);
             $membership->delete();
-            $next = Membership::query()->where('user_id', $user->id)->orderBy('id')->first();
-            $user->update(['workshop_id' => $next?->workshop_id]);
-            SignIns::closeAll($user);
+            // Who is in another workshop at the moment stays there.
+            if ($user->workshop_id === $membership->workshop_id) {
+                $user->update(['workshop_id' => $user->memberships()->orderBy('id')->first()?->workshop_id]);
+                SignIns::closeAll($user);
+            }
         });
     }
 }

@@ -24,7 +24,7 @@ final readonly class RegisterOwner
     {
         return WriteTransaction::run(function () use ($name, $email, $password, $workshopName, $timeZone): User {
             self::isOpen() || throw new AuthorizationException();
-            $owner = User::query()->create(['name' => $name, 'email' => $email, 'password' => $password]);
+            $owner = User::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'opens_workshops' => true]);
             ($this->openWorkshop)($owner, $workshopName, $timeZone);
 
             return $owner;

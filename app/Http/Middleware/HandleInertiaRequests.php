@@ -7,6 +7,7 @@ namespace App\Http\Middleware;
 use App\Http\Controllers\Offline\OfflineController;
 use App\Models\Role;
 use App\Models\User;
+use App\People\ReadWhose;
 use App\Support\CurrentWorkshop;
 use App\Text\Translator;
 use App\Text\Translators;
@@ -28,6 +29,7 @@ use Inertia\Middleware;
  *     currency: string,
  *     calendar: CalendarView,
  *     stay: string,
+ *     whose: 'mine'|'all'|null,
  * }
  * @phpstan-type CalendarView array{
  *     months: list<string>,
@@ -74,6 +76,12 @@ final class HandleInertiaRequests extends Middleware
             'currency' => $translator->quantities->units->currency,
             'calendar' => $this->calendar($translator),
             'stay' => OfflineController::addressOf($current->workshop(), $current->user()),
+            // Null: there is nobody else to look at.
+            'whose' => match (true) {
+                !app(ReadWhose::class)->choice() => null,
+                $current->membership()->only_mine => 'mine',
+                default => 'all',
+            },
         ];
     }
 

@@ -16,6 +16,7 @@ use Dripel\Core\Logbook\Commute;
 use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\RidingHabit;
+use Dripel\Core\Riders\Riders;
 use Dripel\Core\Wear\LimitSchool;
 
 /**
@@ -44,6 +45,7 @@ use Dripel\Core\Wear\LimitSchool;
  *     bike: int|null,
  *     values: array{
  *         name: string,
+ *         rider: string,
  *         kind: string,
  *         speeds: int,
  *         brakes: string,
@@ -68,13 +70,15 @@ use Dripel\Core\Wear\LimitSchool;
  *     weekdays: list<array{value: int, title: string}>,
  *     forms: FormDefaults,
  *     kinds: list<Choice>,
+ *     riders: list<string>,
  *     brakes: list<Choice>,
  *     schools: list<array{value: string, title: string, reason: string}>,
  * }
  */
 final readonly class BikeProps
 {
-    public function __construct(private Book $book, private Translator $translator) {}
+    /** @param list<string> $people who is in the workshop */
+    public function __construct(private Book $book, private Translator $translator, private array $people) {}
 
     /** @return BikePage */
     public function of(?int $bikeId): array
@@ -88,6 +92,7 @@ final readonly class BikeProps
             'bike' => $bikeId,
             'values' => [
                 'name' => $this->translator->names->bike($bikeId),
+                'rider' => $bikeId === null ? '' : $settings->text(SettingKey::BikeRider, $bikeId),
                 'kind' => $bikeId === null ? 'road' : $settings->text(SettingKey::BikeKind, $bikeId, 'road'),
                 'speeds' => $bikeId === null ? 12 : $settings->whole(SettingKey::BikeSpeeds, $bikeId, 12),
                 'brakes' => $bikeId === null ? Brakes::Disc->value : $settings->text(SettingKey::BikeBrakes, $bikeId, Brakes::Disc->value),
@@ -125,6 +130,7 @@ final readonly class BikeProps
             'ridden' => $bikeId === null ? '' : $this->ridden($bikeId),
             'weekdays' => $this->translator->weekdays(),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
+            'riders' => array_values(array_unique([...Riders::of($this->book)->names(), ...$this->people])),
             'kinds' => array_map(
                 fn(string $kind) => ['value' => $kind, 'title' => ucfirst($this->translator->say("ui.kinds.{$kind}"))],
                 Bike::KINDS,

@@ -16,6 +16,7 @@ use Dripel\Core\Guided\JobStep;
  * @phpstan-import-type PotDayBath from PotDayPresenter
  * @phpstan-import-type RecordedDip from PotDayPresenter
  * @phpstan-import-type ResidueView from StripPresenter
+ * @phpstan-import-type RiderShareView from PotDayProps
  * @phpstan-import-type TimeAxis from PotDayProps
  *
  * @phpstan-type JobStepWords array{
@@ -35,7 +36,7 @@ use Dripel\Core\Guided\JobStep;
  *     planned?: string,
  *     alsoNeeds?: list<string>,
  * }
- * @phpstan-type JobLive array{axis?: TimeAxis, bath?: PotDayBath, dips?: list<RecordedDip>, residues?: list<ResidueView>|null}
+ * @phpstan-type JobLive array{axis?: TimeAxis, bath?: PotDayBath, dips?: list<RecordedDip>, split?: list<RiderShareView>, residues?: list<ResidueView>|null}
  */
 interface JobPresenter
 {

@@ -24,6 +24,7 @@ use Dripel\Core\PotDay\PotDayPlan;
  * @phpstan-import-type PotDayBath from PotDayPresenter
  * @phpstan-import-type RecordedDip from PotDayPresenter
  * @phpstan-import-type ResidueView from StripPresenter
+ * @phpstan-import-type RiderShareView from PotDayProps
  * @phpstan-import-type TimeAxis from PotDayProps
  *
  * @phpstan-type JobNow array{position: int, step: int, round: int, seconds: int|null, gone: int, paused: bool, signed: bool}
@@ -42,6 +43,7 @@ use Dripel\Core\PotDay\PotDayPlan;
  *     axis?: TimeAxis,
  *     bath?: PotDayBath,
  *     dips?: list<RecordedDip>,
+ *     split?: list<RiderShareView>,
  *     residues?: list<ResidueView>|null,
  * }
  * @phpstan-type JobStepView array{
@@ -97,6 +99,7 @@ use Dripel\Core\PotDay\PotDayPlan;
  *     axis?: TimeAxis,
  *     bath?: PotDayBath,
  *     dips?: list<RecordedDip>,
+ *     split?: list<RiderShareView>,
  *     residues?: list<ResidueView>|null,
  * }
  */

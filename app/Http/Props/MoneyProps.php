@@ -8,6 +8,8 @@ use App\Cost\ReadCosts;
 use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
+use App\People\ReadWhose;
+use App\Plan\ReadPlan;
 use App\Support\SortOrder;
 use App\Text\Chart;
 use App\Text\ChartAxis;
@@ -27,6 +29,8 @@ use Dripel\Core\Interval\IntervalEconomyInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PlanTerms;
+use Dripel\Core\Riders\Riders;
+use Dripel\Core\Riders\Whose;
 
 /**
  * What it all costs: by year, by bike, by chain, and beside plain drip.
@@ -42,6 +46,7 @@ use Dripel\Core\Plan\PlanTerms;
  *     all: MoneyRow,
  *     years: list<MoneyRow>,
  *     bikes: list<MoneyRow>,
+ *     riders: list<MoneyRow>,
  *     chains: list<MoneyChain>,
  *     sort: string,
  *     beside: list<array{name: string, total: string}>,
@@ -79,6 +84,8 @@ final readonly class MoneyProps
         private ReadCosts $readCosts,
         private ReadPrices $readPrices,
         private ReadWear $readWear,
+        private ReadWhose $readWhose,
+        private ReadPlan $readPlan,
         private Translators $translators,
     ) {}
 
@@ -91,10 +98,13 @@ final readonly class MoneyProps
     {
         $book = ($this->readBook)($workshop);
         $translator = $this->translators->current();
-        $costs = ($this->readCosts)($workshop);
+        $whose = ($this->readWhose)();
+        $riders = Riders::of($book);
+        $costs = ($this->readCosts)($workshop)->only($whose);
+        $bikeIds = $whose->bikes($book->bikeIds);
         $plain = $this->plain($workshop, $book, $translator->nowS);
         $chart = $this->chart($translator, $costs, $plain);
-        $byBike = $costs->byBike($book->bikeIds);
+        $byBike = $costs->byBike($bikeIds);
         $besideChains = $costs->besideChains();
         $years = $costs->byYear();
 
@@ -109,12 +119,21 @@ final readonly class MoneyProps
             'bikes' => [
                 ...array_map(
                     fn(int $id) => $this->row($translator, $translator->names->bike($id), $byBike[$id] ?? new CostSum()),
-                    $book->bikeIds,
+                    $bikeIds,
                 ),
                 // What is for all bikes was not used up by the km that are on none.
-                ['per' => '–'] + $this->row($translator, $translator->say('ui.money.common'), $byBike[0] ?? new CostSum()),
+                ...$whose->rider === null
+                    ? [['per' => '–'] + $this->row($translator, $translator->say('ui.money.common'), $byBike[0] ?? new CostSum())]
+                    : [],
             ],
-            'chains' => $this->chains($book, $translator, $costs, $sort ?: '-km'),
+            'riders' =>
+                $whose->rider === null && $riders->several()
+                    ? array_map(
+                        fn(array $one) => $this->row($translator, $one[0] ?? $translator->say('ui.money.everybody'), $one[1]),
+                        $costs->byRider($riders),
+                    )
+                    : [],
+            'chains' => $this->chains($book, $whose, $translator, $costs, $sort ?: '-km'),
             'sort' => $sort ?: '-km',
             'beside' => [
                 [
@@ -129,8 +148,8 @@ final readonly class MoneyProps
             'unpriced' => (new StripWords($translator))->unpriced($costs->unpriced($chart === null ? [] : $plain->unpriced)),
             'chart' => $chart,
             'months' => $this->months($translator, $costs),
-            'plain' => $this->terms($translator, $book, $plain),
-            'work' => $this->work($translator, $book),
+            'plain' => $this->terms($translator, $book, $whose, $plain),
+            'work' => $this->work($translator, $book, $whose, $this->readPlan->capacity($workshop)),
         ];
     }
 
@@ -143,9 +162,12 @@ final readonly class MoneyProps
     }
 
     /** @return list<MoneyChain> those that were bought and never ridden too */
-    private function chains(Book $book, Translator $translator, WorkshopCosts $costs, string $sort): array
+    private function chains(Book $book, Whose $whose, Translator $translator, WorkshopCosts $costs, string $sort): array
     {
-        $lives = array_map(fn(int $id) => [$id, ChainLife::of($book, $book->chain($id, $translator->nowS), $costs)], $book->chainIds);
+        $lives = array_map(
+            fn(int $id) => [$id, ChainLife::of($book, $book->chain($id, $translator->nowS), $costs)],
+            array_values(array_filter($book->chainIds, fn(int $id) => $whose->chain($id, $translator->nowS))),
+        );
         $order = new SortOrder($sort);
         $key = fn(array $one): string|float => match ($order->column) {
             'name' => $translator->names->fullChain($one[0]),
@@ -168,10 +190,10 @@ final readonly class MoneyProps
     }
 
     /** @return PlainDripTerms how plain drip is taken to do */
-    private function terms(Translator $translator, Book $book, PlainDrip $plain): array
+    private function terms(Translator $translator, Book $book, Whose $whose, PlainDrip $plain): array
     {
         $q = $translator->quantities;
-        $lives = array_filter($plain->livesKm, fn(int $id) => count($book->ridesOf($id)) > 0, ARRAY_FILTER_USE_KEY);
+        $lives = array_filter($plain->livesKm, fn(int $id) => $whose->bike($id) && count($book->ridesOf($id)) > 0, ARRAY_FILTER_USE_KEY);
 
         return [
             'as_wax' => $q->number($book->settings->dripAsWax(), 2),
@@ -195,11 +217,11 @@ final readonly class MoneyProps
     }
 
     /** @return array{hour: string, text: string} what an hour is worth, and what the book took of them */
-    private function work(Translator $translator, Book $book): array
+    private function work(Translator $translator, Book $book, Whose $whose, ?int $potCapacity): array
     {
         $q = $translator->quantities;
         $minor = $book->settings->hourMinor();
-        $minutes = WorkDone::of($book, PlanTerms::of($book, null, $translator->nowS), $translator->nowS)->minutes;
+        $minutes = WorkDone::of($book, PlanTerms::of($book, $potCapacity, $translator->nowS), $translator->nowS, $whose)->minutes;
 
         return [
             'hour' => $q->amount($minor),

@@ -14,6 +14,7 @@ use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Plan\Deadline;
 use Dripel\Core\Plan\DipReason;
 use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\LocalDay;
@@ -29,6 +30,7 @@ use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\ShoppingBecause;
 use Dripel\Core\Plan\ShoppingItem;
 use Dripel\Core\Plan\WorkshopPlan;
+use Dripel\Core\Riders\Whose;
 use Dripel\Core\Wear\WorkshopWear;
 
 /**
@@ -127,8 +129,13 @@ final readonly class PlanProps
 
     private PlanWords $words;
 
-    public function __construct(private Book $book, private Translator $translator, private WorkshopPlan $plan, private WorkshopWear $wear)
-    {
+    public function __construct(
+        private Book $book,
+        private Translator $translator,
+        private WorkshopPlan $plan,
+        private WorkshopWear $wear,
+        private Whose $whose,
+    ) {
         $this->words = new PlanWords($translator, $plan);
     }
 
@@ -354,9 +361,18 @@ final readonly class PlanProps
      */
     public function plan(?WorkshopPlan $held = null): array
     {
-        $lanes = $this->plan->walk()->lanes;
+        $lanes = array_filter($this->plan->walk()->lanes, $this->whose->bike(...), ARRAY_FILTER_USE_KEY);
         $measuring = MeasuringDays::of($lanes, $this->plan->chainIds(), $this->book, $this->wear, $this->translator->nowS);
-        $doubts = PlanCheck::of($this->book, $this->plan, $this->translator->nowS);
+        $doubts = array_values(
+            array_filter(
+                PlanCheck::of($this->book, $this->plan, $this->translator->nowS),
+                fn(PlanDoubt $doubt) => $this->whose->bike($doubt->bikeId),
+            ),
+        );
+        $missed = array_filter(
+            $this->plan->missed(),
+            fn(Deadline $deadline) => $this->whose->chain($deadline->chainId, $this->translator->nowS),
+        );
         $q = $this->translator->quantities;
         $broken = [];
         foreach ($lanes as $bikeId => $days) {
@@ -384,7 +400,7 @@ final readonly class PlanProps
             'whole' => $this->plan->whole(),
             'change' => $held === null ? '' : $this->words->change($this->plan->minutesMore($held)),
             'sure' => $held === null ? '' : $this->sure(self::TRIED_RUNS),
-            'broken' => [...array_map($this->words->missed(...), $this->plan->missed()), ...array_column($broken, 1)],
+            'broken' => [...array_map($this->words->missed(...), array_values($missed)), ...array_column($broken, 1)],
             'doubts' => array_map(
                 fn(PlanDoubt $doubt) => $this->translator->say($doubt->notReady ? 'ahead.doubt.ready' : 'ahead.doubt.short', [
                     'day' => $this->words->dayOf($doubt->day),

@@ -77,6 +77,7 @@ final readonly class PotDayPresenter implements JobPresenter
     public function live(GuidedJob $job, JobRun $run, Translator $translator): array
     {
         $nowS = $job->begun_at === null ? $job->started_at : $job->ended_at ?? $translator->nowS;
+        $dips = PotDayJob::dips($job);
 
         return [
             'axis' => $this->props->axis(
@@ -87,7 +88,9 @@ final readonly class PotDayPresenter implements JobPresenter
                 $translator,
             ),
             'bath' => $this->bath($job, $run, $nowS, $translator),
-            'dips' => array_map(fn(Dip $dip) => self::dip($dip, $translator), PotDayJob::dips($job)),
+            'dips' => array_map(fn(Dip $dip) => self::dip($dip, $translator), $dips),
+            // While it goes on nobody asks.
+            'split' => $job->ended_at === null ? [] : $this->props->splitOf($job, $dips, $translator),
         ];
     }
 

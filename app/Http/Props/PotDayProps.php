@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Actions\PotDay\PotDayProposal;
+use App\Cost\ReadPrices;
 use App\Guided\GuidedKind;
 use App\Guided\OpenJobs;
 use App\Logbook\ReadBook;
+use App\Models\Dip as DipRow;
+use App\Models\GuidedJob;
 use App\Models\Workshop;
 use App\Plan\ReadPlan;
 use App\Pot\PotFacts;
@@ -22,14 +25,17 @@ use App\Text\Translator;
 use App\Text\Translators;
 use BackedEnum;
 use Dripel\Core\Bath\BathState;
+use Dripel\Core\Bath\DipPickup;
 use Dripel\Core\Care\CareDue;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobSpan;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PowerKnown;
 use Dripel\Core\PotDay\DrainSchool;
@@ -45,6 +51,9 @@ use Dripel\Core\PotDay\PotWarning;
 use Dripel\Core\PotDay\PowerProgram;
 use Dripel\Core\PotDay\RinseSchool;
 use Dripel\Core\PotDay\SoakSchool;
+use Dripel\Core\Riders\PotSplit;
+use Dripel\Core\Riders\Riders;
+use Dripel\Core\Riders\RiderShare;
 
 /**
  * The pot day before it begins: which chains, in which pot, by which schools; then the plan with its lanes and warnings.
@@ -98,7 +107,9 @@ use Dripel\Core\PotDay\SoakSchool;
  *     target: string,
  *     axis: TimeAxis,
  *     bath: ChartView,
+ *     split: list<RiderShareView>,
  * }
+ * @phpstan-type RiderShareView array{rider: string, chains: string, wax: string, time: string, money: string}
  * @phpstan-type PotDayPage array{
  *     chains: list<PotDayChain>,
  *     chosen: list<int>,
@@ -129,6 +140,7 @@ final readonly class PotDayProps
         private ReadBaths $readBaths,
         private OpenJobs $openJobs,
         private ReadPlan $readPlan,
+        private ReadPrices $readPrices,
         private Translators $translators,
     ) {}
 
@@ -177,12 +189,13 @@ final readonly class PotDayProps
     }
 
     /** @return PotDayPlanView */
-    public function plan(Workshop $workshop, PotDayProposal $proposal, ?int $byS): array
+    public function plan(Workshop $workshop, PotDayProposal $proposal, int $potId, ?int $byS): array
     {
         $translator = $this->translators->current();
         $q = $translator->quantities;
         $words = new PotDayWords($translator);
         $plan = $proposal->plan;
+        $book = ($this->readBook)($workshop);
         $startS = max($proposal->startS, $translator->nowS);
         $doneS = $startS + $plan->seconds();
         $spans = JobRun::of($plan->steps, $startS, [])->spans($startS);
@@ -252,8 +265,20 @@ final readonly class PotDayProps
                     : $translator->say('pot_day.unmeasured', ['chains' => $translator->names->chains($proposal->unmeasured)]),
             'later' => $startS - $translator->nowS > 60,
             'forbidden' => $plan->forbidden(),
-            'care' => $this->careMeanwhile($proposal, ($this->readBook)($workshop), $translator),
+            'care' => $this->careMeanwhile($proposal, $book, $translator),
             'layout' => (new LayoutWords($translator))->of(GuidedKind::PotDay, $plan->steps),
+            'split' => $this->split(
+                PotSplit::ahead(
+                    Riders::of($book),
+                    array_values(array_unique(array_map(fn(PotDayDip $dip) => $dip->chainId, $plan->dips))),
+                    $potId,
+                    $startS,
+                    DipPickup::of(($this->readBaths)($workshop)),
+                    ($this->readPrices)($workshop),
+                    PlanTerms::of($book, $plan->capacity->atOnce(), $translator->nowS),
+                ),
+                $translator,
+            ),
             'powerSaid' => $plan->terms->power === PowerKnown::Said,
             'target' => (string) round($q->units->fromCelsius($plan->terms->pot->targetC)),
             'axis' => $this->axis(PotDayLanes::of($plan->steps, $spans, $startS), $startS, $doneS, null, $translator),
@@ -266,6 +291,48 @@ final readonly class PotDayProps
                 self::clock($startS, $doneS, $translator),
             ),
         ];
+    }
+
+    /**
+     * What of a pot day that was held falls to whom; empty where there is nothing to split.
+     *
+     * @param list<DipRow> $dips
+     *
+     * @return list<RiderShareView>
+     */
+    public function splitOf(GuidedJob $job, array $dips, Translator $translator): array
+    {
+        $workshop = Workshop::query()->findOrFail($job->workshop_id);
+        $book = ($this->readBook)($workshop);
+        $ids = array_map(fn(DipRow $dip) => $dip->id, $dips);
+
+        return $this->split(
+            PotSplit::done(
+                Riders::of($book),
+                array_values(array_filter($book->dips(), fn(Dip $dip) => in_array($dip->id, $ids, true))),
+                DipPickup::of(($this->readBaths)($workshop)),
+                ($this->readPrices)($workshop),
+                PlanTerms::of($book, $this->readPlan->capacity($workshop), $translator->nowS),
+            ),
+            $translator,
+        );
+    }
+
+    /** @return list<RiderShareView> */
+    private function split(PotSplit $split, Translator $translator): array
+    {
+        $q = $translator->quantities;
+
+        return array_map(
+            fn(RiderShare $share) => [
+                'rider' => $share->rider ?? $translator->say('ui.riders.everybody'),
+                'chains' => $translator->names->chains($share->chainIds),
+                'wax' => $q->mass($share->waxG),
+                'time' => $translator->say('ui.riders.minutes', ['minutes' => $q->number($share->minutes)]),
+                'money' => $share->waxMinor === null ? '–' : $q->money($share->waxMinor),
+            ],
+            $split->several() ? $split->shares : [],
+        );
     }
 
     /** Drivetrains that want cleaning, for the hands that a soak leaves free. */

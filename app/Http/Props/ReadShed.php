@@ -14,6 +14,7 @@ use App\Strip\ReadJars;
 use App\Text\Translator;
 use App\Text\Translators;
 use App\Wear\ReadWear;
+use Dripel\Core\Riders\Whose;
 
 /** Brings together all that the Shed shows, and Next goes by. */
 final readonly class ReadShed
@@ -28,8 +29,11 @@ final readonly class ReadShed
         private ReadPlan $readPlan,
     ) {}
 
-    /** @param Translator|null $translator where nobody is signed in */
-    public function __invoke(Workshop $workshop, ?Translator $translator = null): ShedProps
+    /**
+     * @param Translator|null $translator where nobody is signed in
+     * @param Whose|null $whose null: everybody's
+     */
+    public function __invoke(Workshop $workshop, ?Translator $translator = null, ?Whose $whose = null): ShedProps
     {
         $jobs = ($this->openJobs)($workshop);
 
@@ -42,6 +46,7 @@ final readonly class ReadShed
             ($this->readBaths)($workshop),
             ($this->readWear)($workshop),
             Inbox::waiting($workshop),
+            $whose ?? Whose::all(),
         );
     }
 }

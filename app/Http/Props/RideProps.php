@@ -14,6 +14,7 @@ use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Riders\Whose;
 
 /**
  * The strip of days and the rides, the newest first, each with the chain it went to and what that left.
@@ -77,16 +78,18 @@ final readonly class RideProps
     public function __construct(private Book $book, private Translator $translator) {}
 
     /** @return RidePage */
-    public function all(Workshop $workshop, ListSearch $search): array
+    public function all(Workshop $workshop, ListSearch $search, Whose $whose): array
     {
-        $found = (new RideSearch($this->book, $this->translator))($search);
+        $found = (new RideSearch($this->book, $this->translator, $whose))($search);
         $page = $found->slice(
             max(0, count($found) - $search->page * self::PAGE),
             max(0, min(self::PAGE, count($found) - ($search->page - 1) * self::PAGE)),
         );
 
         return [
-            'strip' => $this->strip($search->bikeId === null ? $this->book->rides() : $this->book->ridesOf($search->bikeId)),
+            'strip' => $this->strip(
+                $search->bikeId === null ? RideSearch::of($this->book->rides(), $whose) : $this->book->ridesOf($search->bikeId),
+            ),
             'rides' => array_map($this->ride(...), array_reverse($page->all())),
             'found' => $this->found($found, $search),
             'months' => $this->translator->months(array_reverse($this->book->rides()->instants())),

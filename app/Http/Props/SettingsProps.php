@@ -85,6 +85,8 @@ use Locale;
  *         intervals: list<array{value: string, title: string, reason: string}>,
  *     },
  *     people: list<PersonView>,
+ *     workshops: list<array{id: int, name: string, role: string, here: bool}>,
+ *     opensWorkshops: bool,
  *     bikes: list<array{id: int, name: string, interval: string, limit: string}>,
  *     devices: list<array{id: int, phone: bool, here: bool, address: string, seen: string}>,
  *     passkeys: PasskeysView|null,
@@ -110,6 +112,27 @@ final readonly class SettingsProps
         private Backups $backups,
         private VerifyFigures $verifyFigures,
     ) {}
+
+    /** @return list<array{id: int, name: string, role: string, here: bool}> those that a person is in */
+    private function workshops(User $user, Workshop $workshop, Translator $translator): array
+    {
+        return array_values(
+            $user
+                ->memberships()
+                ->with('workshop')
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    fn(Membership $one) => [
+                        'id' => $one->workshop_id,
+                        'name' => $this->readBook->settings($one->workshop)->text(SettingKey::WorkshopName, 0),
+                        'role' => $translator->say("ui.roles.{$one->role->value}"),
+                        'here' => $one->workshop_id === $workshop->id,
+                    ],
+                )
+                ->all(),
+        );
+    }
 
     /** @return SettingsValues the settings as their form shows them */
     public static function values(Translator $translator): array
@@ -228,6 +251,8 @@ final readonly class SettingsProps
                     )
                     ->all(),
             ),
+            'workshops' => $this->workshops($user, $workshop, $translator),
+            'opensWorkshops' => $user->opens_workshops,
             'bikes' => array_map(
                 fn(int $id) => [
                     'id' => $id,

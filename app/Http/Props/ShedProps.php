@@ -23,6 +23,8 @@ use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WorkshopPlan;
+use Dripel\Core\Riders\Riders;
+use Dripel\Core\Riders\Whose;
 use Dripel\Core\Strip\JarState;
 use Dripel\Core\Wear\WorkshopWear;
 
@@ -43,6 +45,7 @@ use Dripel\Core\Wear\WorkshopWear;
  * @phpstan-type RailView array{
  *     id: int,
  *     name: string,
+ *     rider: string|null,
  *     about: string,
  *     fitted: ChainView|null,
  *     leftNumber: string|null,
@@ -72,6 +75,8 @@ final readonly class ShedProps
 
     private WorkshopWear $wear;
 
+    private Whose $whose;
+
     /**
      * @param list<OpenJob> $jobs
      * @param array<int, JarState> $jars
@@ -86,7 +91,9 @@ final readonly class ShedProps
         private array $baths = [],
         ?WorkshopWear $wear = null,
         private int $ridesIn = 0,
+        ?Whose $whose = null,
     ) {
+        $this->whose = $whose ?? Whose::all();
         $this->wear = $wear ?? new WorkshopWear($book, $translator->nowS);
         $this->chains = new ChainProps($translator, $jobs);
         $this->words = new ChainWords($translator);
@@ -95,9 +102,10 @@ final readonly class ShedProps
     /** @return ShedPage */
     public function all(): array
     {
-        $rails = $this->plan->rails;
+        $rails = $this->rails();
         $next = $this->items();
-        $today = $this->plan->todaysBike();
+        $today = $this->plan->todaysBike($this->whose);
+        $riders = Riders::of($this->book);
 
         return [
             'spares' => array_map(
@@ -110,7 +118,7 @@ final readonly class ShedProps
                 ],
                 $this->book->inventory()->spareLinks(),
             ),
-            'rails' => array_map(fn(Rail $rail) => $this->rail($rail, $today), $rails),
+            'rails' => array_map(fn(Rail $rail) => $this->rail($rail, $today, $riders), $rails),
             'next' => array_map((new NextProps($this->translator, $this->words))->line(...), $next),
             'pot' => $this->pot(),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
@@ -159,7 +167,7 @@ final readonly class ShedProps
     /** @return list<Rail> */
     public function rails(): array
     {
-        return $this->plan->rails;
+        return $this->whose->rails($this->plan->rails);
     }
 
     /** @return list<NextItem> */
@@ -179,12 +187,13 @@ final readonly class ShedProps
                 $this->baths,
                 $this->wear->results(array_merge(...array_map(fn(Rail $rail) => $rail->chains(), $rails))),
                 $this->ridesIn,
+                $this->whose,
             ),
         );
     }
 
     /** @return RailView */
-    private function rail(Rail $rail, ?int $today): array
+    private function rail(Rail $rail, ?int $today, Riders $riders): array
     {
         $q = $this->translator->quantities;
         $fit = new FitWords($this->book, $this->translator);
@@ -197,6 +206,7 @@ final readonly class ShedProps
         return [
             'id' => $rail->bikeId,
             'name' => $this->translator->names->bike($rail->bikeId),
+            'rider' => $riders->several() ? $riders->ofBike($rail->bikeId) : null,
             'about' => $this->translator->say(
                 match (true) {
                     $terms->dripOnly => 'ui.shed.about_drip',

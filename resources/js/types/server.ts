@@ -78,6 +78,7 @@ export interface BikePage {
   bike: number | null
   values: {
     name: string
+    rider: string
     kind: string
     speeds: number
     brakes: string
@@ -102,6 +103,7 @@ export interface BikePage {
   weekdays: { value: number; title: string }[]
   forms: FormDefaults
   kinds: Choice[]
+  riders: string[]
   brakes: Choice[]
   schools: { value: string; title: string; reason: string }[]
 }
@@ -579,6 +581,7 @@ export interface HereView {
   currency: string
   calendar: CalendarView
   stay: string
+  whose: 'mine' | 'all' | null
 }
 
 export interface HistoryLine {
@@ -679,6 +682,7 @@ export interface JobLive {
   axis?: TimeAxis
   bath?: PotDayBath
   dips?: RecordedDip[]
+  split?: RiderShareView[]
   residues?: ResidueView[] | null
 }
 
@@ -706,6 +710,7 @@ export interface JobStateView {
   axis?: TimeAxis
   bath?: PotDayBath
   dips?: RecordedDip[]
+  split?: RiderShareView[]
   residues?: ResidueView[] | null
 }
 
@@ -787,6 +792,7 @@ export interface JobView {
   axis?: TimeAxis
   bath?: PotDayBath
   dips?: RecordedDip[]
+  split?: RiderShareView[]
   residues?: ResidueView[] | null
 }
 
@@ -896,6 +902,7 @@ export interface MoneyPage {
   all: MoneyRow
   years: MoneyRow[]
   bikes: MoneyRow[]
+  riders: MoneyRow[]
   chains: MoneyChain[]
   sort: string
   beside: { name: string; total: string }[]
@@ -1229,6 +1236,7 @@ export interface PotDayPlanView {
   target: string
   axis: TimeAxis
   bath: ChartView
+  split: RiderShareView[]
 }
 
 export interface PotFields {
@@ -1391,6 +1399,7 @@ export interface ProtocolPage {
 export interface RailView {
   id: number
   name: string
+  rider: string | null
   about: string
   fitted: ChainView | null
   leftNumber: string | null
@@ -1500,6 +1509,14 @@ export interface RideView {
   left: string | null
 }
 
+export interface RiderShareView {
+  rider: string
+  chains: string
+  wax: string
+  time: string
+  money: string
+}
+
 export interface SearchView {
   text: string
   bike: number | null
@@ -1529,6 +1546,8 @@ export interface SettingsPage {
     intervals: { value: string; title: string; reason: string }[]
   }
   people: PersonView[]
+  workshops: { id: number; name: string; role: string; here: boolean }[]
+  opensWorkshops: boolean
   bikes: { id: number; name: string; interval: string; limit: string }[]
   devices: { id: number; phone: boolean; here: boolean; address: string; seen: string }[]
   passkeys: PasskeysView | null

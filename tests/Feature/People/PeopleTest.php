@@ -49,7 +49,7 @@ it('lets the owner add people by a link that works once and for a week', functio
     $this->get($link)->assertOk()->assertInertia(fn(AssertableInertia $page) => $page->component('People/Join')->where('open', true));
     $this->post($link, ACCOUNT)->assertRedirect('/');
     $mave = User::query()->where('email', 'mave@test.example')->sole();
-    expect($mave->roleIn($bench->workshop))->toBe(Role::Viewer);
+    expect($mave->membershipIn($bench->workshop)?->role)->toBe(Role::Viewer);
     $this->post('/rides', ['bike_id' => $bench->bike()->id, 'distance' => 5, 'condition' => 'dry'] + Bench::form(1))->assertForbidden();
     $this->post('/invitations', ['role' => 'member'])->assertForbidden();
     $this->post('/sign-out');

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\Workshop\ChangeSettings;
 use App\Devices\SimulatedProbe;
 use App\Jobs\RunSimulatedProbe;
 use App\Models\Action;
@@ -14,6 +15,7 @@ use App\Models\Temperature;
 use App\Pot\ReadBaths;
 use App\Support\AppClock;
 use Dripel\Core\Logbook\ChainStatus;
+use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\PotHeatInput;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Queue;
@@ -262,6 +264,29 @@ it('leads three chains through the day and writes its record by itself', functio
             fn(string $text) => str_starts_with($text, 'Pot day: waxed Heron A, B and C in Pot plain'),
         ),
     );
+    // One rider: nothing to split. Once chain C hangs with another one's bike its wax and its part of the work are theirs.
+    $split = function () use ($job): array {
+        app()->forgetScopedInstances();
+
+        return $this->getJson("/jobs/{$job->id}/state")
+            ->assertOk()
+            ->json('split');
+    };
+    expect($split())->toBe([]);
+    $crane = $this->bench->bike('Crane');
+    foreach ([[$this->heron, 'Heron', 'Mo'], [$crane, 'Crane', 'Ada']] as [$bike, $name, $rider]) {
+        app(ChangeSettings::class)(
+            $this->bench->by(),
+            $bike,
+            [SettingKey::BikeName->value => $name, SettingKey::BikeRider->value => $rider],
+            true,
+        );
+    }
+    app(ChangeSettings::class)($this->bench->by(), $c, [SettingKey::ChainHome->value => $crane->id], true);
+    expect(array_map(fn(array $one) => [$one['rider'], $one['chains']], $split()))
+        ->toBe([['Mo', 'Heron A and B'], ['Ada', 'Crane C']])
+        ->and(preg_replace('/[^\d.]/', '', $split()[1]['wax']))
+        ->toBe('8.5');
     // Taken back as a whole.
     $this->post("/actions/{$action->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     expect(($this->bath)($pot)->waxG)

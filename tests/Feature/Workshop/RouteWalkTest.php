@@ -18,6 +18,9 @@ use Tests\Feature\Bench;
 require_once __DIR__ . '/../furnish.php';
 
 const OWN_ACCOUNT = [
+    'whose',
+    'workshops',
+    'workshops/{workshop}/enter',
     'sign-out',
     'sign-ins',
     'sign-ins/{signIn}',

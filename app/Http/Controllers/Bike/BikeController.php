@@ -11,6 +11,7 @@ use App\Http\Props\BikeProps;
 use App\Http\Requests\Bike\BikeRequest;
 use App\Logbook\ReadBook;
 use App\Models\Bike;
+use App\Models\Workshop;
 use App\Support\CurrentWorkshop;
 use App\Text\Translators;
 use Illuminate\Http\JsonResponse;
@@ -22,12 +23,12 @@ final class BikeController extends Controller
 {
     public function create(CurrentWorkshop $current, ReadBook $readBook, Translators $translators): Response
     {
-        return Inertia::render('Bike/Bike', (new BikeProps($readBook($current->workshop()), $translators->current()))->of(null));
+        return self::page($current->workshop(), $readBook, $translators, null);
     }
 
     public function edit(Bike $bike, CurrentWorkshop $current, ReadBook $readBook, Translators $translators): Response
     {
-        return Inertia::render('Bike/Bike', (new BikeProps($readBook($current->workshop()), $translators->current()))->of($bike->id));
+        return self::page($current->workshop(), $readBook, $translators, $bike->id);
     }
 
     public function store(BikeRequest $request, AddBike $addBike): RedirectResponse
@@ -42,5 +43,12 @@ final class BikeController extends Controller
             fn() => $changeSettings($request->context(), $bike, $request->settings(), $request->boolean('also_past')),
             route('shed'),
         );
+    }
+
+    private static function page(Workshop $workshop, ReadBook $readBook, Translators $translators, ?int $bikeId): Response
+    {
+        $props = new BikeProps($readBook($workshop), $translators->current(), $workshop->names());
+
+        return Inertia::render('Bike/Bike', $props->of($bikeId));
     }
 }

@@ -78,7 +78,7 @@ final class OfflineController extends Controller
     /** Whether a person still belongs to a workshop: a device that is signed out asks before it keeps their entries any longer. */
     public function stay(Workshop $workshop, User $user): JsonResponse
     {
-        return response()->json(['stays' => $user->roleIn($workshop) !== null]);
+        return response()->json(['stays' => $user->membershipIn($workshop) !== null]);
     }
 
     /** The address that answers it for a person and a workshop; nobody can make one up. */

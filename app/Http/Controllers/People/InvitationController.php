@@ -10,6 +10,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\People\AccountRequest;
 use App\Models\Invitation;
 use App\Models\Role;
+use App\Models\User;
 use App\People\SignIns;
 use App\Support\AppClock;
 use App\Support\CurrentWorkshop;
@@ -37,7 +38,7 @@ final class InvitationController extends Controller
         return back();
     }
 
-    public function show(string $token, AppClock $clock): Response
+    public function show(Request $request, string $token, AppClock $clock): Response
     {
         $invitation = Invitation::behind($token);
 
@@ -45,13 +46,20 @@ final class InvitationController extends Controller
             'token' => $token,
             'open' => $invitation->open($clock->unixS()),
             'role' => $invitation->role->value,
+            'person' => $request->user() instanceof User ? $request->user()->name : null,
         ]);
     }
 
     public function accept(AccountRequest $request, string $token, AcceptInvitation $acceptInvitation, SignIns $signIns): RedirectResponse
     {
+        $invitation = Invitation::behind($token);
+        if ($request->user() instanceof User) {
+            $acceptInvitation->withAccount($invitation, $request->user());
+
+            return redirect()->route('shed');
+        }
         $user = $acceptInvitation(
-            Invitation::behind($token),
+            $invitation,
             $request->string('name')->trim()->toString(),
             $request->string('email')->toString(),
             $request->string('password')->toString(),

@@ -17,12 +17,12 @@ final class CalendarController extends Controller
 {
     public function file(CurrentWorkshop $current, PlanCalendar $calendar): Response
     {
-        return self::answer($calendar->of($current->workshop()), 'attachment');
+        return self::answer($calendar->of($current->membership()), 'attachment');
     }
 
     public function subscribe(string $secret, PlanCalendar $calendar): Response
     {
-        return self::answer($calendar->of(Membership::behindCalendar($secret)->workshop), 'inline');
+        return self::answer($calendar->of(Membership::behindCalendar($secret)), 'inline');
     }
 
     /** An address of one's own, shown once; the one before is good for nothing. */

@@ -14,6 +14,7 @@ use App\Http\Requests\Plan\PlanRequest;
 use App\Http\Requests\Plan\PlanTermsRequest;
 use App\Logbook\Moments;
 use App\Logbook\ReadBook;
+use App\People\ReadWhose;
 use App\Plan\ReadPlan;
 use App\Plan\ReadShopping;
 use App\Pot\ReadBaths;
@@ -34,13 +35,14 @@ final class PlanController extends Controller
         ReadBook $readBook,
         Translators $translators,
         ReadWear $readWear,
+        ReadWhose $readWhose,
         ReadShopping $readShopping,
         ReadPrices $readPrices,
         ReadBaths $readBaths,
     ): Response {
         $workshop = $current->workshop();
         $plan = $readPlan($workshop);
-        $props = new PlanProps($readBook($workshop), $translators->current(), $plan, $readWear($workshop));
+        $props = new PlanProps($readBook($workshop), $translators->current(), $plan, $readWear($workshop), $readWhose());
 
         return Inertia::render(
             'Plan/Ahead',
@@ -65,11 +67,12 @@ final class PlanController extends Controller
         ReadBook $readBook,
         Translators $translators,
         ReadWear $readWear,
+        ReadWhose $readWhose,
     ): JsonResponse {
         $workshop = $current->workshop();
         $plan = $readPlan($workshop);
         $tried = $request->tried($plan);
-        $props = new PlanProps($readBook($workshop), $translators->current(), $tried, $readWear($workshop));
+        $props = new PlanProps($readBook($workshop), $translators->current(), $tried, $readWear($workshop), $readWhose());
 
         return response()->json($props->plan($plan));
     }

@@ -35,7 +35,9 @@ final class PotDayController extends Controller
     {
         $choices = $request->choices();
 
-        return response()->json($props->plan($request->workshop(), $planPotDay($request->workshop(), $choices), $choices->byS));
+        return response()->json(
+            $props->plan($request->workshop(), $planPotDay($request->workshop(), $choices), $choices->potId, $choices->byS),
+        );
     }
 
     public function store(PotDayRequest $request, StartPotDay $startPotDay): RedirectResponse

@@ -19,6 +19,7 @@ use App\Http\Requests\Ride\SplitRequest;
 use App\Logbook\ReadBook;
 use App\Logbook\WetChain;
 use App\Models\Ride;
+use App\People\ReadWhose;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
 use App\Support\ListSearch;
@@ -31,13 +32,20 @@ use Inertia\Response;
 
 final class RideController extends Controller
 {
-    public function index(Request $request, CurrentWorkshop $current, ReadBook $readBook, Translators $translators, Find $find): Response
-    {
+    public function index(
+        Request $request,
+        CurrentWorkshop $current,
+        ReadBook $readBook,
+        ReadWhose $readWhose,
+        Translators $translators,
+        Find $find,
+    ): Response {
         return Inertia::render(
             'Ride/Rides',
             (new RideProps($readBook($current->workshop()), $translators->current()))->all(
                 $current->workshop(),
                 ListSearch::of($request, $find),
+                $readWhose(),
             ),
         );
     }

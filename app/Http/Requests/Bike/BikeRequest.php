@@ -21,6 +21,7 @@ final class BikeRequest extends ActionRequest
     {
         return [
             'name' => ['required', 'string', 'max:40'],
+            'rider' => ['nullable', 'string', 'max:40'],
             'kind' => ['required', Rule::in(Bike::KINDS)],
             'speeds' => ['required', 'integer', 'between:1,14'],
             'brakes' => ['nullable', Rule::enum(Brakes::class)],
@@ -56,6 +57,7 @@ final class BikeRequest extends ActionRequest
             SettingKey::IntervalHours->value => $this->filled('interval_hours') ? $this->float('interval_hours') : null,
             SettingKey::LimitSchool->value => $this->string('limit_school')->toString(),
         ] +
+            ($this->has('rider') ? [SettingKey::BikeRider->value => trim($this->string('rider')->toString()) ?: null] : []) +
             ($this->has('by_ear') ? [SettingKey::ByEar->value => (int) $this->boolean('by_ear')] : []) +
             $this->weeks() +
             ($this->filled('brakes') ? [SettingKey::BikeBrakes->value => $this->string('brakes')->toString()] : []) +

@@ -15,6 +15,11 @@ final class AccountRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
+        // Who is signed in has one.
+        if ($this->user() !== null) {
+            return [];
+        }
+
         return [
             'name' => ['required', 'string', 'max:80'],
             'email' => ['required', 'string', 'lowercase', 'email', 'max:160', ...$this->is('join/*') ? [] : ['unique:users']],

@@ -40,7 +40,8 @@ const shows = (one: (typeof rooms)[number]) => props.bike === null || part.value
 const asked = computed(() => props.bike === null || ['bike', 'wax', 'week'].includes(part.value))
 watch(
   () => Object.keys(form.errors)[0],
-  (first) => first && choose(['name', 'kind', 'speeds', 'brakes'].includes(first) ? 'bike' : first.startsWith('week') ? 'week' : 'wax'),
+  (first) =>
+    first && choose(['name', 'rider', 'kind', 'speeds', 'brakes'].includes(first) ? 'bike' : first.startsWith('week') ? 'week' : 'wax'),
 )
 const halves = ['week_summer', 'week_winter'] as const
 const reason = computed(() => props.schools.find((school) => school.value === form.limit_school)?.reason)
@@ -69,6 +70,15 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
             :error-messages="form.errors.name"
             name="name"
             :autofocus="bike === null" />
+          <v-text-field
+            v-model="form.rider"
+            :label="t('riders.rider')"
+            :hint="t('riders.hint')"
+            persistent-hint
+            :error-messages="form.errors.rider"
+            v-bind="{ list: 'riders' }"
+            name="rider" />
+          <datalist id="riders"><option v-for="name in riders" :key="name" :value="name" /></datalist>
           <div class="two">
             <v-select v-model="form.kind" :items="kinds" :label="t('bike.kind')" :error-messages="form.errors.kind" />
             <v-select

@@ -26,12 +26,13 @@ const ofChains = computed(() =>
 </script>
 
 <template>
-  <AppShell :title="t('money.title')" at="books">
+  <AppShell :title="t('money.title')" at="books" whose>
     <div class="page">
       <BooksTabs at="money"
         ><Link href="/ahead/what-if">{{ t('what_if.title') }}</Link></BooksTabs
       >
       <p class="muted">{{ t('money.text') }}</p>
+      <p v-if="here.whose === 'mine'" data-test="mine">{{ t('money.mine') }}</p>
       <p v-if="unpriced" class="note" role="note">
         {{ unpriced }} <Link v-if="here.mayWrite" href="/books/stock#set" data-test="to-price">{{ t('books.set_price') }}</Link>
       </p>
@@ -66,6 +67,10 @@ const ofChains = computed(() =>
       <EmptyState v-else :text="t('money.none')" href="/books/stock#set" :verb="t('books.set_price')" />
       <template v-if="chart || years.length">
         <MoneyTable :by="t('money.by')" :kinds="kinds" :groups="[years, bikes, [all]]" />
+        <template v-if="riders.length">
+          <h2>{{ t('money.by_rider') }}</h2>
+          <MoneyTable :by="t('riders.rider')" :kinds="kinds" :groups="[riders, [all]]" />
+        </template>
         <PhoneFold :title="t('money.chains')">
           <h2>{{ t('money.chains') }}</h2>
           <MoneyTable narrow :sort="sort" :by="t('money.chain')" :groups="[ofChains, beside, [{ ...all, kinds: [] }]]" @sort="order" />

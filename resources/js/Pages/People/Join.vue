@@ -4,8 +4,9 @@ import AccountFields from '@/components/forms/AccountFields.vue'
 import DoorFrame from '@/components/layout/DoorFrame.vue'
 import { t } from '@/composables/useText'
 
-defineProps<{ token: string; open: boolean; role: string }>()
+defineProps<{ token: string; open: boolean; role: string; person: string | null }>()
 const form = useForm({ name: '', email: '', password: '' })
+const problem = () => (form.errors as Record<string, string>).token
 </script>
 
 <template>
@@ -13,8 +14,12 @@ const form = useForm({ name: '', email: '', password: '' })
     <p v-if="!open" class="ember" role="alert">{{ t('people.used') }}</p>
     <form v-else class="fields" novalidate @submit.prevent="form.post(`/join/${token}`)">
       <p class="muted">{{ t('people.join_text') }} {{ t(`roles.${role}`) }}.</p>
-      <AccountFields v-model:name="form.name" v-model:email="form.email" v-model:password="form.password" :errors="form.errors" />
-      <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{ t('people.join') }}</v-btn>
+      <p v-if="person" class="muted">{{ t('people.join_other') }}</p>
+      <AccountFields v-else v-model:name="form.name" v-model:email="form.email" v-model:password="form.password" :errors="form.errors" />
+      <p v-if="problem()" class="ember" role="alert">{{ problem() }}</p>
+      <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
+        person ? t('people.join_as', { person }) : t('people.join')
+      }}</v-btn>
     </form>
   </DoorFrame>
 </template>

@@ -87,7 +87,7 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
 </script>
 
 <template>
-  <AppShell :title="t('ahead.title')" at="ahead">
+  <AppShell :title="t('ahead.title')" at="ahead" whose>
     <div class="page">
       <div class="row head">
         <h1 data-test="headline">{{ shown.headline }}</h1>

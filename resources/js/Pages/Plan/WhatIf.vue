@@ -232,6 +232,13 @@ tr.best td {
   text-decoration: underline dotted var(--steel-2);
   text-underline-offset: 3px;
 }
+@media (max-width: 52.49em) {
+  .figure {
+    min-width: 44px;
+    min-height: 44px;
+    text-align: right;
+  }
+}
 .against {
   margin: 10px 0 14px;
 }

@@ -15,6 +15,7 @@ import PotDayCard from '@/components/pot/PotDayCard.vue'
 import PotDayChains from '@/components/pot/PotDayChains.vue'
 import PotWatts from '@/components/pot/PotWatts.vue'
 import PotDayOrder from '@/components/pot/PotDayOrder.vue'
+import RiderShares from '@/components/pot/RiderShares.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import PhoneFold from '@/components/layout/PhoneFold.vue'
@@ -209,6 +210,9 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
                 <LineChart :chart="preview.bath" /></section
             ></PhoneFold>
           </div>
+          <PhoneFold v-if="preview.split.length" :title="t('riders.split')" test="fold-split"
+            ><RiderShares :shares="preview.split"
+          /></PhoneFold>
           <PotDayCard :steps="preview.steps" :layout="preview.layout" />
           <details>
             <summary>{{ t('pot_day.why') }}</summary>

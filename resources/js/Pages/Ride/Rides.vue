@@ -97,7 +97,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
 </script>
 
 <template>
-  <AppShell :title="t('rides.title')" at="rides">
+  <AppShell :title="t('rides.title')" at="rides" whose>
     <div class="page">
       <div class="row head">
         <h1>{{ t('rides.title') }}</h1>

@@ -10,6 +10,7 @@ import PageTabs from '@/components/layout/PageTabs.vue'
 import KeepPanel from '@/components/settings/KeepPanel.vue'
 import PeoplePanel from '@/components/settings/PeoplePanel.vue'
 import ThisDevice from '@/components/settings/ThisDevice.vue'
+import WorkshopList from '@/components/settings/WorkshopList.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { usePart } from '@/composables/usePart'
 import { useHere } from '@/composables/useHere'
@@ -155,6 +156,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
           </div>
         </fieldset>
       </form>
+      <WorkshopList v-if="part === 'people'" class="narrow" :workshops="workshops" :opens="opensWorkshops" />
       <PeoplePanel
         v-if="part === 'people'"
         class="narrow"

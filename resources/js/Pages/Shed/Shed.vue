@@ -186,7 +186,7 @@ useKeys({
 </script>
 
 <template>
-  <AppShell :title="t('shed.title')" at="shed">
+  <AppShell :title="t('shed.title')" at="shed" whose>
     <h1 class="sr">{{ t('shed.title') }}</h1>
     <p v-if="problem" class="problem ember" role="alert" data-test="shed-problem">{{ problem }}</p>
     <DemoGuide v-if="here.demo && !phone" />

@@ -4,6 +4,7 @@ import { ref, watch } from 'vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import TimeLanes from '@/components/guided/TimeLanes.vue'
 import DoneBar from '@/components/layout/DoneBar.vue'
+import RiderShares from '@/components/pot/RiderShares.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
@@ -76,6 +77,7 @@ const save = () => submit('put', `/jobs/${props.job.id}/record`)
       <p v-if="form.errors.dips" class="ember" role="alert">{{ form.errors.dips }}</p>
       <v-btn v-if="here.mayWrite" type="submit" :loading="form.processing" data-test="correct">{{ t('pot_over.save') }}</v-btn>
     </form>
+    <RiderShares v-if="state.split?.length" :shares="state.split" />
     <TimeLanes v-if="state.axis && !state.givenUp" :axis="state.axis" class="lanes" />
     <ul v-if="state.notes.length">
       <li v-for="note in state.notes" :key="note">{{ note }}</li>

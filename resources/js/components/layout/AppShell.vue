@@ -17,6 +17,7 @@ import KeptBar from './KeptBar.vue'
 import PageProgress from './PageProgress.vue'
 import TermsNote from './TermsNote.vue'
 import ThumbBar from './ThumbBar.vue'
+import WhoseSwitch from './WhoseSwitch.vue'
 import { unconfirmed } from '@/composables/useConfirmed'
 import { useDayNight } from '@/composables/useDayNight'
 import { useHere } from '@/composables/useHere'
@@ -37,7 +38,12 @@ const CommandLine = lazily(() => import('./CommandLine.vue'))
 const ConfirmDialog = lazily(() => import('./ConfirmDialog.vue'))
 const KeysDialog = lazily(() => import('./KeysDialog.vue'))
 
-const props = defineProps<{ title: string; at: string }>()
+const props = defineProps<{
+  title: string
+  at: string
+  /** Whether it shows one's own bikes alone where that is wished. */
+  whose?: boolean
+}>()
 
 const here = useHere()
 const { light, toggle } = useDayNight()
@@ -120,6 +126,7 @@ useIntervalFn(() => void send(), SEND_EVERY_MS)
       </nav>
       <span class="grow" />
       <span class="where">{{ here.workshop }}</span>
+      <WhoseSwitch v-if="props.whose" />
       <button v-if="here.mayWrite" type="button" class="line" data-test="command" :aria-label="t('command.title')" @click="lineOpen = true">
         <kbd>/</kbd><span class="desk">{{ t('command.title') }}</span>
       </button>

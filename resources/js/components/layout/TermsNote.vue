@@ -18,7 +18,7 @@ useMutationObserver(() => props.of, useDebounceFn(look, 300), { childList: true,
 
 <template>
   <aside v-if="said.length" class="terms small muted" data-test="terms">
-    <span v-for="term in said" :key="term">{{ t(`terms.${term}.meaning`) }} </span>
+    {{ said.map((term) => t(`terms.${term}.meaning`)).join(' ') }}
   </aside>
 </template>
 

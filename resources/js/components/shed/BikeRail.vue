@@ -81,7 +81,9 @@ const verbs = (): RailVerb[] =>
           :data-test="`fold-${rail.name}`"
           @click="emit('fold')" />
       </div>
-      <p class="about muted">{{ rail.about }}</p>
+      <p class="about muted">
+        <b v-if="rail.rider" data-test="rider">{{ rail.rider }}</b>{{ rail.rider ? `, ${rail.about}` : rail.about }}
+      </p>
       <NotCounted :bike="rail.id" />
       <template v-if="rail.fitted">
         <p class="left">
