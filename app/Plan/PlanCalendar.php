@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Logbook\ReadBook;
-use App\Models\Membership;
 use App\Models\Workshop;
-use App\People\ReadWhose;
 use App\Support\AppClock;
 use App\Text\PlanWords;
 use App\Text\Translator;
@@ -20,6 +18,7 @@ use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\MeasuringDays;
 use Dripel\Core\Plan\PlanHours;
 use Dripel\Core\Plan\PlanTerms;
+use Dripel\Core\Riders\Whose;
 use Dripel\Core\Wear\ReadingDue;
 use Sabre\VObject\Component\VCalendar;
 
@@ -36,15 +35,11 @@ final readonly class PlanCalendar
         private ReadPlan $readPlan,
         private ReadBook $readBook,
         private ReadWear $readWear,
-        private ReadWhose $readWhose,
         private AppClock $clock,
     ) {}
 
-    /** For one person: of their own bikes and of everybody's, if they ride; else of all. */
-    public function of(Membership $for): string
+    public function of(Workshop $workshop, Whose $whose): string
     {
-        $workshop = $for->workshop;
-        $whose = $this->readWhose->told($workshop, $for->user);
         $book = ($this->readBook)($workshop);
         $translator = Translator::of($workshop, $this->readBook, $this->clock->unixS());
         $plan = ($this->readPlan)($workshop);

@@ -59,6 +59,11 @@ return [
         'along' => ':left left, ridden next on :day; it goes along',
         'along_later' => ':left left, not ridden soon; it goes along',
     ],
+    'learned' => [
+        'pot' => 'Your last :days guided pot days, :dips dips, kept you :least to :most min each. Waits of half an hour and more are left out (house rule).',
+        'swap' => 'Your last :swaps guided swaps took :least to :most min.',
+        'values' => 'That is :fixed min a pot day, :dip a dip, :batch a batch, :swap a swap.',
+    ],
     'lane' => [
         'interval' => 're-wax at :interval',
         'drip' => 'drip wax every :interval',

@@ -17,6 +17,7 @@ use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\Deadline;
 use Dripel\Core\Plan\DipReason;
 use Dripel\Core\Plan\LaneDay;
+use Dripel\Core\Plan\LearnedMinutes;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\MeasuringDays;
 use Dripel\Core\Plan\PassedPot;
@@ -99,6 +100,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     hours: string,
  *     pots: list<array{pot_id: int, name: string, at_once: string}>,
  * }
+ * @phpstan-type LearnedMinutesView array{texts: list<string>, fixed: string, dip: string, batch: string, swap: string}
  * @phpstan-type PlannedRideView array{id: int, text: string, tag: string, first: int|null, last: int, off: bool}
  * @phpstan-type PlanPage array{
  *     weeks: int,
@@ -113,6 +115,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     calendar: bool,
  *     forms: FormDefaults,
  *     sure?: string,
+ *     learned?: LearnedMinutesView|null,
  *     passed?: string,
  * }
  */
@@ -212,6 +215,47 @@ final readonly class PlanProps
             ),
             'calendar' => $mine->calendar_hash !== null,
             'forms' => (new FormProps($this->book, $this->translator))->all(),
+        ];
+    }
+
+    /** @return LearnedMinutesView|null what taps say that everything takes; null where it is not known better than it stands */
+    public function learned(LearnedMinutes $learned): ?array
+    {
+        if (!$learned->news($this->plan->terms)) {
+            return null;
+        }
+        $n = fn(float $minutes): string => $this->translator->quantities->number($minutes);
+        $terms = $learned->applied($this->plan->terms);
+        $fields = array_map(fn(float $minutes): string => (string) round($minutes), [
+            'fixed' => $terms->fixedMinutes,
+            'dip' => $terms->dipMinutes,
+            'batch' => $terms->batchMinutes,
+            'swap' => $terms->swapMinutes,
+        ]);
+        [$least, $most] = $learned->dayMinutes;
+        [$quickest, $slowest] = $learned->eachSwap;
+
+        return $fields + [
+            'texts' => array_values(
+                array_filter([
+                    $learned->days === 0
+                        ? ''
+                        : $this->translator->say('ahead.learned.pot', [
+                            'days' => (string) $learned->days,
+                            'dips' => (string) $learned->dips,
+                            'least' => $n($least),
+                            'most' => $n($most),
+                        ]),
+                    $learned->swaps === 0
+                        ? ''
+                        : $this->translator->say('ahead.learned.swap', [
+                            'swaps' => (string) $learned->swaps,
+                            'least' => $n($quickest),
+                            'most' => $n($slowest),
+                        ]),
+                    $this->translator->say('ahead.learned.values', $fields),
+                ]),
+            ),
         ];
     }
 

@@ -123,6 +123,12 @@ final readonly class PlanTerms
         return $this->with(['weekdays' => $weekdays]);
     }
 
+    /** The same with other minutes for a pot day, each dip, each batch and each swap. */
+    public function taking(float $fixed, float $dip, float $batch, float $swap): self
+    {
+        return $this->with(['fixedMinutes' => $fixed, 'dipMinutes' => $dip, 'batchMinutes' => $batch, 'swapMinutes' => $swap]);
+    }
+
     public function over(int $weeks): self
     {
         return $this->with(['days' => 7 * $weeks + 1]);

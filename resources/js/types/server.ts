@@ -828,6 +828,14 @@ export interface LaneDayView {
   text: string
 }
 
+export interface LearnedMinutesView {
+  texts: string[]
+  fixed: string
+  dip: string
+  batch: string
+  swap: string
+}
+
 export interface LearnedRow {
   condition: Condition
   name: string
@@ -1089,6 +1097,7 @@ export interface PlanPage {
   calendar: boolean
   forms: FormDefaults
   sure?: string
+  learned?: LearnedMinutesView | null
   passed?: string
 }
 

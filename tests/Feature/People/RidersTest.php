@@ -90,10 +90,22 @@ it('shows each rider their own bikes and everybody\'s where they wish it, and te
     // Reminders and calendar go by whose it is, whatever is looked at.
     $this->put('/whose', ['mine' => false]);
     app()->forgetScopedInstances();
-    // A pot day that one's own chains are in names all that are in it.
-    $told = fn(): string => json_encode($this->getJson('/reminders')->json(), JSON_THROW_ON_ERROR) .
-        preg_replace(['/\r\n /', '/^(SUMMARY|DESCRIPTION):Heat the pot.*/m'], '', (string) $this->get('/ahead/dripel.ics')->getContent());
+    $told = function (): string {
+        $this->post('/calendar');
+        $address = (string) parse_url((string) session('calendarAddress'), PHP_URL_PATH);
+        app()->forgetScopedInstances();
+
+        return json_encode($this->getJson('/reminders')->json(), JSON_THROW_ON_ERROR) .
+            // A pot day that one's own chains are in names all that are in it.
+            preg_replace(
+                ['/\r\n /', '/^(SUMMARY|DESCRIPTION):Heat the pot.*/m'],
+                '',
+                (string) $this->get($address)->assertOk()->getContent(),
+            );
+    };
     expect($told())->toContain('Heron')->toContain('Barn')->not->toContain('Crane');
+    // A file of the plan is of what is looked at.
+    expect($this->get('/ahead/dripel.ics')->getContent())->toContain('Crane');
     // Who rides nothing is told of everything, and has no choice.
     $guest = $this->bench->person(Role::Viewer);
     expect(($this->page)('/', $guest)['here']['whose'])

@@ -923,3 +923,39 @@ it('keeps race pot and everyday pot apart, both ways', function (): void {
     $this->put("/chains/{$a->id}", $edit + ['event' => 'Hill race', 'event_on' => '2027-05-01'])->assertSessionHasNoErrors();
     expect($warned($everyday, $a)[0])->toContain('kept for an event')->and($warned($clean, $a))->toBe([]);
 });
+
+it('learns what pot days take from their taps, and offers it to the plan without changing anything by itself', function (): void {
+    [$a] = threeChains($this);
+    $pot = ($this->pot)();
+    $learned = function (): mixed {
+        app()->forgetScopedInstances();
+        $page = $this->get('/ahead')->assertOk()->viewData('page');
+        $headers = ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) $page['version']] + [
+            'X-Inertia-Partial-Component' => 'Plan/Ahead',
+            'X-Inertia-Partial-Data' => 'learned',
+        ];
+
+        return $this->get('/ahead', $headers)->json('props.learned');
+    };
+    for ($day = 0; $day < 3; $day++) {
+        expect($learned())->toBeNull();
+        $job = ($this->lead)(($this->begin)(($this->choices)($pot, [$a])));
+        expect($job->refresh()->ended_at)->not->toBeNull();
+        // Wax is left on it: it has to be ridden before it wants the pot again.
+        app(AppClock::class)->stopAt(app(AppClock::class)->unixS() + 86_400);
+    }
+    $offer = $learned();
+    expect($offer['texts'][0])
+        ->toStartWith('Your last 3 guided pot days, 3 dips, kept you')
+        ->and((int) $offer['fixed'] + (int) $offer['dip'])
+        ->toBeGreaterThan(5);
+    // Taken by the form of the plan's terms, as anything else in it; taken back with it.
+    $terms = ['weekdays' => [6, 7], 'pot_time' => 'evening', 'topup' => 60, 'margin' => 10] + array_diff_key($offer, ['texts' => 1]);
+    $this->put('/ahead/terms', ['action_id' => ($id = (string) Str::uuid())] + $terms)->assertSessionHasNoErrors();
+    expect($learned())->toBeNull();
+    $this->post("/actions/{$id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect($learned())->toBe($offer);
+    // A pot day that is taken back taught nothing.
+    $this->post("/actions/{$job->action_id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect($learned())->toBeNull();
+});

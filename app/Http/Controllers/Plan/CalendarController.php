@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Plan;
 
 use App\Http\Controllers\Controller;
 use App\Models\Membership;
+use App\People\ReadWhose;
 use App\Plan\PlanCalendar;
 use App\Support\CurrentWorkshop;
 use App\Support\Reach;
@@ -15,14 +16,18 @@ use Illuminate\Http\Response;
 /** The plan for any calendar: as a file, or at an address that nobody can guess. Whoever has it can read the plan and nothing else. */
 final class CalendarController extends Controller
 {
-    public function file(CurrentWorkshop $current, PlanCalendar $calendar): Response
+    /** Of the bikes that one looks at. */
+    public function file(CurrentWorkshop $current, PlanCalendar $calendar, ReadWhose $readWhose): Response
     {
-        return self::answer($calendar->of($current->membership()), 'attachment');
+        return self::answer($calendar->of($current->workshop(), $readWhose()), 'attachment');
     }
 
-    public function subscribe(string $secret, PlanCalendar $calendar): Response
+    /** Of what that person is told. */
+    public function subscribe(string $secret, PlanCalendar $calendar, ReadWhose $readWhose): Response
     {
-        return self::answer($calendar->of(Membership::behindCalendar($secret)), 'inline');
+        $for = Membership::behindCalendar($secret);
+
+        return self::answer($calendar->of($for->workshop, $readWhose->told($for->workshop, $for->user)), 'inline');
     }
 
     /** An address of one's own, shown once; the one before is good for nothing. */

@@ -15,6 +15,7 @@ use App\Http\Requests\Plan\PlanTermsRequest;
 use App\Logbook\Moments;
 use App\Logbook\ReadBook;
 use App\People\ReadWhose;
+use App\Plan\ReadMinutes;
 use App\Plan\ReadPlan;
 use App\Plan\ReadShopping;
 use App\Pot\ReadBaths;
@@ -39,6 +40,7 @@ final class PlanController extends Controller
         ReadShopping $readShopping,
         ReadPrices $readPrices,
         ReadBaths $readBaths,
+        ReadMinutes $readMinutes,
     ): Response {
         $workshop = $current->workshop();
         $plan = $readPlan($workshop);
@@ -54,6 +56,7 @@ final class PlanController extends Controller
                 array_keys($readBaths($workshop)),
             ) + [
                 'sure' => Inertia::defer(fn() => $props->sure()),
+                'learned' => Inertia::defer(fn() => $props->learned($readMinutes($workshop))),
                 'passed' => Inertia::defer(fn() => $props->passed($readPlan->passed($workshop))),
             ],
         );

@@ -281,7 +281,7 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
             </section></PhoneFold
           >
           <PhoneFold v-if="here.mayWrite" :title="t('ahead.terms')" test="fold-terms">
-            <PlanTerms :terms="terms" :weekdays="weekdays" />
+            <PlanTerms :terms="terms" :weekdays="weekdays" :learned="learned" />
           </PhoneFold>
         </div>
       </template>

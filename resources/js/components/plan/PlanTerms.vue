@@ -3,10 +3,11 @@ import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
-import type { PlanTermsView } from '@/types/server'
+import { computed } from 'vue'
+import type { LearnedMinutesView, PlanTermsView } from '@/types/server'
 
 /** On which days the pot may be heated, and what everything takes. */
-const props = defineProps<{ terms: PlanTermsView; weekdays: { value: number; title: string }[] }>()
+const props = defineProps<{ terms: PlanTermsView; weekdays: { value: number; title: string }[]; learned?: LearnedMinutesView | null }>()
 const { form, submit } = useActionForm({
   ...props.terms,
   weekdays: [...props.terms.weekdays],
@@ -14,6 +15,11 @@ const { form, submit } = useActionForm({
 })
 const times = ['evening', 'morning'].map((value) => ({ value, title: t(`ahead.${value}`) }))
 const minutes = ['fixed', 'dip', 'batch', 'swap', 'topup'] as const
+const taught = ['fixed', 'dip', 'batch', 'swap'] as const
+const taken = computed(() => props.learned && taught.every((one) => form[one] === props.learned?.[one]))
+function take(): void {
+  for (const one of taught) form[one] = props.learned?.[one] ?? form[one]
+}
 const save = () => submit('put', '/ahead/terms')
 </script>
 
@@ -71,6 +77,12 @@ const save = () => submit('put', '/ahead/terms')
         :error-messages="(form.errors as Record<string, string>)[`pots.${i}.at_once`]"
         :name="`at-once-${pot.name}`" />
     </div>
+    <div v-if="learned" class="learned" data-test="learned-minutes">
+      <h3>{{ t('ahead.learned') }}</h3>
+      <p v-for="text in learned.texts" :key="text">{{ text }}</p>
+      <p v-if="taken" role="status">{{ t('ahead.learned_taken') }}</p>
+      <v-btn v-else size="small" data-test="take-learned" @click="take">{{ t('ahead.learned_take') }}</v-btn>
+    </div>
     <div class="row">
       <v-btn type="submit" :loading="form.processing" data-test="save-terms">{{ t('ahead.save') }}</v-btn>
     </div>
@@ -108,6 +120,9 @@ const save = () => submit('put', '/ahead/terms')
   height: 100%;
   margin: 0;
   cursor: pointer;
+}
+.learned p {
+  margin: 4px 0;
 }
 .five {
   display: grid;
