@@ -6,6 +6,7 @@ use Dripel\Core\HowRight\CalibrationPoint;
 use Dripel\Core\HowRight\GradedPromise;
 use Dripel\Core\HowRight\GradeEar;
 use Dripel\Core\HowRight\GradeGoodUntil;
+use Dripel\Core\HowRight\GradePlan;
 use Dripel\Core\HowRight\GradeWear;
 use Dripel\Core\HowRight\GradeWeek;
 use Dripel\Core\HowRight\HowRight;
@@ -13,6 +14,7 @@ use Dripel\Core\HowRight\Mondays;
 use Dripel\Core\HowRight\PromiseGrade;
 use Dripel\Core\HowRight\PromiseKind;
 use Dripel\Core\HowRight\ProposedMargin;
+use Dripel\Core\HowRight\ReplayedChain;
 use Dripel\Core\HowRight\ReplayPolicy;
 use Dripel\Core\HowRight\ReplayYear;
 use Dripel\Core\Interval\Condition;
@@ -29,8 +31,11 @@ use Dripel\Core\Logbook\RecordedBook;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Logbook\Strip;
+use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Maths\KeptMemo;
 use Dripel\Core\Maths\Wilson;
+use Dripel\Core\Plan\PlannedChain;
 use Dripel\Core\Wear\DigitalReading;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -51,8 +56,11 @@ function noonOf(int $day): int
  *
  * @param list<Entry> $entries rides and what happened to the chain
  * @param list<Recorded<Entry>> $late what was written down otherwise
+ * @param list<DatedSetting> $settings further ones
+ * @param list<Fitting> $fittings further ones
+ * @param list<int> $chains that hang with it, 7 is on
  */
-function recorded(array $entries, array $late = []): RecordedBook
+function recorded(array $entries, array $late = [], array $settings = [], array $fittings = [], array $chains = [7]): RecordedBook
 {
     $at = fn(Entry $one) => new Recorded($one, $one->moment->unixS);
     $all = [...array_map($at, $entries), ...$late];
@@ -61,9 +69,12 @@ function recorded(array $entries, array $late = []): RecordedBook
 
     return new RecordedBook(
         [new Recorded(1, $firstS)],
-        [new Recorded(7, $firstS)],
-        [new Recorded(new DatedSetting(SettingKey::ChainHome, 7, new Moment(0), 1), $firstS)],
-        [new Recorded(new Fitting(1, new Moment($firstS), 1, 7), $firstS)],
+        array_map(fn(int $chain) => new Recorded($chain, $firstS), $chains),
+        array_map(fn(DatedSetting $one) => new Recorded($one, $firstS), [
+            ...array_map(fn(int $chain) => new DatedSetting(SettingKey::ChainHome, $chain, new Moment(0), 1), $chains),
+            ...$settings,
+        ]),
+        array_map(fn(Fitting $one) => new Recorded($one, $one->moment->unixS), [new Fitting(1, new Moment($firstS), 1, 7), ...$fittings]),
         $of(true),
         $of(false),
     );
@@ -285,4 +296,172 @@ it('rides a year again by the plan beside what was really done', function (): vo
     expect($replay?->planned(new ReplayPolicy(bottle: false)))->dips->toBe(21)->topUps->toBe(0);
     expect($replay?->done()->costMinor(6.0, 2000.0, 150.0))->toEqualWithDelta((2 * 6.0 * 2000.0) / 1000.0, 1e-9);
     expect(ReplayYear::of(recorded($entries), noonOf(-45), null, new KeptMemo()))->toBeNull();
+});
+
+it('rides a coat by km, by hours and bare, and takes it to the plan as spent as it can be', function (): void {
+    $coat = new ReplayedChain(250.0, 4.0, false, 1);
+    // 50 of 100 km lie past 300; by the hours two of five past ten.
+    expect($coat->ride(100.0, 5.0, 300.0, null))
+        ->toBe(0.5)
+        ->and([$coat->usedKm, $coat->usedHours])
+        ->toBe([350.0, 9.0])
+        ->and((new ReplayedChain(0.0, 7.0, false, 0))->ride(100.0, 5.0, 300.0, 10.0))
+        ->toBe(0.4)
+        ->and((new ReplayedChain(0.0, 7.0, false, 0))->ride(100.0, 0.0, null, 5.0))
+        ->toBe(0.0)
+        ->and((new ReplayedChain(0.0, 0.0, true, 0))->ride(1.0, 0.1, 300.0, null))
+        ->toBe(1.0)
+        ->and($coat->ride(10.0, 0.0, 300.0, null))
+        ->toBe(1.0);
+    $planned = $coat->planned(new PlannedChain('7', 0.0, notOn: [3]), 300.0, 8.0);
+    expect([$planned->id, $planned->usedKm, $planned->usedHours, $planned->bare, $planned->topUps, $planned->notOn])->toBe([
+        '7',
+        300.0,
+        8.0,
+        false,
+        1,
+        [3],
+    ]);
+    $coat->drip(160.0);
+    expect([$coat->usedKm, $coat->topUps])->toBe([200.0, 2]);
+    $coat->drip(900.0);
+    expect($coat->usedKm)->toBe(0.0);
+    $coat->bare = true;
+    $coat->dip();
+    expect([$coat->usedKm, $coat->usedHours, $coat->bare, $coat->topUps])->toBe([0.0, 0.0, false, 0]);
+});
+
+it('ends a good-until day by hours where they end first, to the last of what is left and not before', function (): void {
+    // 15 hours a coat, five a ride: spent to the last minute on the second Tuesday, and the second Saturday wants more.
+    $settings = [
+        new DatedSetting(SettingKey::IntervalHours, 1, new Moment(0), 15.0),
+        new DatedSetting(SettingKey::IntervalKm, 1, new Moment(0), 2000.0),
+    ];
+    $timed = fn(int $from, int $until): array => array_map(
+        fn(Ride $ride) => new Ride($ride->id, $ride->moment, 1, $ride->km, 5.0, Condition::Dry),
+        tuesdaysAndSaturdays($from, $until),
+    );
+    $grade = function (array $more) use ($timed, $settings): GradeGoodUntil {
+        $recorded = recorded([...$timed(-9, 1), new Dip(1, new Moment(noonOf(-1)), 7), ...$more], settings: $settings);
+
+        return GradeGoodUntil::of($recorded, $recorded->asKnown(noonOf(40)), noonOf(-1), noonOf(40));
+    };
+    $kept = $grade($timed(1, 5));
+    expect($kept->promises[0])->kept->toBeTrue()->said->toBe(12.0)->came->toBe(12.0)->off->toBe(0.0)->and($kept->marginsPct[0])->toBe(0.0);
+    // One more ride of two hours on the Wednesday: it runs out on the second Tuesday. At a fifteenth of an hour each km 13.3 of 15 were
+    // expected by then.
+    $broken = $grade([...$timed(1, 5), new Ride(90, new Moment(noonOf(2)), 1, 10.0, 2.0, Condition::Dry)]);
+    expect($broken->promises[0])
+        ->kept->toBeFalse()
+        ->came->toBe(8.0)
+        ->and($broken->promises[0]->off)
+        ->toEqualWithDelta(4 / 12, 1e-9)
+        ->and($broken->marginsPct[0])
+        ->toEqualWithDelta(12.5, 1e-9);
+    // On the very first day, where nothing was expected, no margin would have told.
+    $first = $grade([...$timed(1, 5), new Ride(91, new Moment(noonOf(0)), 1, 10.0, 16.0, Condition::Dry)]);
+    expect($first->promises[0])
+        ->came->toBe(0.0)
+        ->off->toBe(1.0)
+        ->and($first->marginsPct[0])
+        ->toBe(INF);
+});
+
+it('holds plans against all that was ridden in their weeks, and puts likelihoods and broken promises in order', function (): void {
+    // Waxed each fourth Sunday; nobody rides beyond what the weeks before let expect: plans hold. Then the weeks get thrice as long.
+    $dips = array_map(fn(int $n) => new Dip(500 + $n, new Moment(noonOf(14 * $n - 1)), 7), range(-10, 5));
+    $calm = recorded([...tuesdaysAndSaturdays(-20, 10), ...$dips]);
+    $plans = fn(RecordedBook $recorded): array => GradePlan::of(
+        $recorded,
+        $recorded->asKnown(noonOf(70)),
+        noonOf(-1),
+        noonOf(70),
+        null,
+        new KeptMemo(),
+    );
+    // Four weeks and the day after: at noon of the 70th day the third is not over.
+    expect(array_map(fn(GradedPromise $one) => [$one->madeS, $one->kept, $one->came, $one->said === $one->likely], $plans($calm)))->toBe([
+        [noonOf(0) - 7 * 3600, true, 29.0, true],
+        [noonOf(28) - 7 * 3600, true, 29.0, true],
+    ]);
+    $long = recorded([
+        ...tuesdaysAndSaturdays(-20, 10),
+        ...$dips,
+        ...array_map(
+            fn(int $week) => new Ride(700 + $week, new Moment(noonOf(7 * $week + 3)), 1, 280.0, null, Condition::Dry),
+            range(1, 9),
+        ),
+    ]);
+    [$broken] = $plans($long);
+    expect($broken)->kept->toBeFalse()->off->toBe($broken->likely)->and($broken->came)->toBeLessThan(29.0)->toBeGreaterThanOrEqual(8.0);
+
+    $how = howRight($long, noonOf(70));
+    $all = array_merge(...array_map(fn(PromiseGrade $grade) => $grade->promises, $how->grades));
+    $likely = array_filter($all, fn(GradedPromise $one) => $one->likely !== null);
+    expect(array_sum(array_map(fn(CalibrationPoint $point) => $point->of, $how->calibration())))->toBe(count($likely));
+    foreach ($how->calibration() as $point) {
+        expect($point->said)->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual(1.0)->and($point->kept)->toBeLessThanOrEqual($point->of);
+    }
+    $off = array_map(fn(GradedPromise $one) => $one->off, $how->worst());
+    $sorted = $off;
+    rsort($sorted);
+    expect($off)
+        ->toBe($sorted)
+        ->and(count($off))
+        ->toBe(min(10, count(array_filter($all, fn(GradedPromise $one) => !$one->kept))))
+        ->and(min($off))
+        ->toBeGreaterThan(0.0);
+});
+
+it('tells how far a week was off by the width of what was foretold', function (): void {
+    $weeks = fn(float $last): array => [
+        ...array_map(
+            fn(int $week) => new Ride(
+                100 + $week,
+                new Moment(noonOf(7 * $week + 2)),
+                1,
+                100.0 + 10.0 * ($week % 2 === 0 ? 1 : -1),
+                null,
+                Condition::Dry,
+            ),
+            range(-16, -1),
+        ),
+        new Ride(200, new Moment(noonOf(3)), 1, $last, null, Condition::Dry),
+    ];
+    $grade = function (float $last) use ($weeks): GradedPromise {
+        $recorded = recorded($weeks($last));
+
+        return GradeWeek::of($recorded, $recorded->asKnown(noonOf(8)), noonOf(-1), noonOf(8))[0];
+    };
+    expect($grade(100.0))
+        ->kept->toBeTrue()
+        ->low->toBe(90.0)
+        ->high->toBe(110.0)
+        ->said->toBe((7 * 90.0 + 6 * 110.0) / 13)
+        ->off->toBe(0.0)
+        ->and($grade(140.0))
+        ->kept->toBeFalse()
+        ->off->toBe(1.5)
+        ->and($grade(80.0)->off)
+        ->toBe(0.5);
+});
+
+it('counts swaps, top-ups and bare steel of a year as they were', function (): void {
+    // Two chains in turn: 7 is waxed before, 8 bare of its strip until it is waxed on the 20th day.
+    $entries = [
+        ...tuesdaysAndSaturdays(-10, 8),
+        new Dip(1, new Moment(noonOf(-71)), 7),
+        new Dip(2, new Moment(noonOf(-1)), 7),
+        new Strip(3, new Moment(noonOf(6)), 8),
+        new Dip(4, new Moment(noonOf(20)), 8),
+        new TopUp(5, new Moment(noonOf(30)), 8, 60.0),
+    ];
+    $fit = fn(int $id, int $day, int $chain) => new Fitting($id, new Moment(noonOf($day)), 1, $chain);
+    $recorded = recorded($entries, fittings: [$fit(2, 7, 8), $fit(3, 28, 7), $fit(4, 35, 8)], chains: [7, 8]);
+    $year = ReplayYear::of($recorded, noonOf(56), null, new KeptMemo())?->done() ?? throw new LogicException();
+
+    expect([$year->dips, $year->potDays, $year->topUps, $year->swaps])->toBe([2, 2, 1, 3]);
+    expect($year->minutes)->toBe(2 * 59.0 + 15.0 + 3 * 3.0);
+    // 7 carried two of its first ten weeks; 8 was ridden bare for two; after its week and 60 km of drip it lacked 240 km of the last three.
+    expect($year->kmPastWax)->toEqualWithDelta(8 * 150.0 + 2 * 150.0 + 240.0, 1e-6);
 });
