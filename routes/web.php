@@ -289,6 +289,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/ahead/try', [PlanController::class, 'try']);
         Route::post('/ahead/days', [PlanController::class, 'keep']);
         Route::put('/ahead/terms', [PlanController::class, 'terms']);
+        Route::put('/bikes/{bike}/odd-weeks', [PlanController::class, 'oddWeek'])->whereNumber('bike');
         Route::post('/ahead/rides', [PlanController::class, 'ride']);
         Route::post('/dips', [DipController::class, 'store']);
 

@@ -100,7 +100,12 @@ final class SettingRules
             SettingKey::WeekSummer, SettingKey::WeekWinter => Fits::list(self::number(0, 1000), 7, 7),
             SettingKey::InstrumentMarks => Fits::list(self::number(0.01, 5), 1, 10),
             SettingKey::PlanWeekdays => Fits::list(self::number(1, 7), 0, 7),
-            SettingKey::PlanPinned, SettingKey::PlanForbidden, SettingKey::PlanByHand, SettingKey::ChainNotOn => Fits::list(Fits::day()),
+            SettingKey::BikeOddWeeks,
+            SettingKey::PlanPinned,
+            SettingKey::PlanForbidden,
+            SettingKey::PlanByHand,
+            SettingKey::ChainNotOn
+                => Fits::list(Fits::day()),
             SettingKey::LifePoints => Fits::list(Fits::list(self::number(1, 1e6), 2, 2), 1, 50),
             SettingKey::InstrumentUncertainty, SettingKey::InstrumentZero => self::number(-5, 100),
             SettingKey::BottleVolumeMl, SettingKey::BottleLeftMl => self::number(0, 1e5),

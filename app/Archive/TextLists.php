@@ -21,7 +21,12 @@ final class TextLists
         $entries = preg_split('/\s+/', trim($value), -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
         return match ($setting) {
-            SettingKey::PlanByHand, SettingKey::PlanPinned, SettingKey::PlanForbidden, SettingKey::ChainNotOn => $entries,
+            SettingKey::BikeOddWeeks,
+            SettingKey::PlanByHand,
+            SettingKey::PlanPinned,
+            SettingKey::PlanForbidden,
+            SettingKey::ChainNotOn
+                => $entries,
             SettingKey::PlanWeekdays => array_map(intval(...), $entries),
             SettingKey::LifePoints => array_map(fn(string $point) => array_map(floatval(...), explode(':', $point)), $entries),
             default => array_map(floatval(...), $entries),

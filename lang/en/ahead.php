@@ -59,6 +59,11 @@ return [
         'along' => ':left left, ridden next on :day; it goes along',
         'along_later' => ':left left, not ridden soon; it goes along',
     ],
+    'odd' => [
+        'nothing' => ':bike, :week: nothing ridden; :usual a week is usual.',
+        'unlike' => ':bike, :week: :km of wax; :usual a week is usual.',
+        'out' => ':bike, :week: left out of what is usual.',
+    ],
     'learned' => [
         'pot' => 'Your last :days guided pot days, :dips dips, kept you :least to :most min each. Waits of half an hour and more are left out (house rule).',
         'swap' => 'Your last :swaps guided swaps took :least to :most min.',

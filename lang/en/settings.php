@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 return [
     'bike.name' => 'name',
+    'bike.odd_weeks' => 'weeks left out of what is usual',
     'bike.rider' => 'rider',
     'bike.kind' => 'kind',
     'bike.speeds' => 'speeds',

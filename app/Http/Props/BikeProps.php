@@ -153,7 +153,13 @@ final readonly class BikeProps
     /** Its usual week of late, seven distances in the units of the workshop; empty where no days are usual. */
     private function ridden(int $bikeId): string
     {
-        $habit = RidingHabit::of($this->book->ridesOf($bikeId), $this->book->settings, $this->translator->nowS, $this->translator->zone());
+        $habit = RidingHabit::of(
+            $this->book->ridesOf($bikeId),
+            $this->book->settings,
+            $this->translator->nowS,
+            $this->translator->zone(),
+            $this->book->settings->oddWeeks($bikeId),
+        );
         $units = $this->translator->quantities->units;
 
         return $habit->usualRiddenKm === []

@@ -20,6 +20,7 @@ use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\LearnedMinutes;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\MeasuringDays;
+use Dripel\Core\Plan\OddWeek;
 use Dripel\Core\Plan\PassedPot;
 use Dripel\Core\Plan\PlanCheck;
 use Dripel\Core\Plan\PlanDoubt;
@@ -30,6 +31,7 @@ use Dripel\Core\Plan\PlanRiskInput;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\ShoppingBecause;
 use Dripel\Core\Plan\ShoppingItem;
+use Dripel\Core\Plan\RidingHabit;
 use Dripel\Core\Plan\WorkshopPlan;
 use Dripel\Core\Riders\Whose;
 use Dripel\Core\Wear\WorkshopWear;
@@ -100,6 +102,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     hours: string,
  *     pots: list<array{pot_id: int, name: string, at_once: string}>,
  * }
+ * @phpstan-type OddWeekView array{bike: int, monday: string, text: string, out: bool}
  * @phpstan-type LearnedMinutesView array{texts: list<string>, fixed: string, dip: string, batch: string, swap: string}
  * @phpstan-type PlannedRideView array{id: int, text: string, tag: string, first: int|null, last: int, off: bool}
  * @phpstan-type PlanPage array{
@@ -112,6 +115,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     terms: PlanTermsView,
  *     weekdays: list<array{value: int, title: string}>,
  *     rides: list<PlannedRideView>,
+ *     oddWeeks: list<OddWeekView>,
  *     calendar: bool,
  *     forms: FormDefaults,
  *     sure?: string,
@@ -213,8 +217,50 @@ final readonly class PlanProps
                 ],
                 $rides,
             ),
+            'oddWeeks' => array_merge(...array_map($this->oddWeeks(...), $this->whose->bikes($this->book->bikeIds))),
             'calendar' => $mine->calendar_hash !== null,
             'forms' => (new FormProps($this->book, $this->translator))->all(),
+        ];
+    }
+
+    /** @return list<OddWeekView> weeks of a bike that are unlike the others, and those that were left out lately */
+    private function oddWeeks(int $bikeId): array
+    {
+        $today = $this->plan->days->today;
+        // Older ones no habit looks at any more, whether they count or not.
+        $out = array_filter(
+            $this->book->settings->oddWeeks($bikeId),
+            fn(string $monday) => $monday >= $today->plus(-7 * (RidingHabit::WEEKS + 1))->date,
+        );
+        $week = fn(string $monday): array => [
+            'bike' => $this->translator->names->bike($bikeId),
+            'week' =>
+                $this->words->day($monday) . ' – ' . $this->words->day(LocalDay::named($monday, $this->translator->zone())->plus(6)->date),
+        ];
+        $km = fn(float $km): string => $this->translator->quantities->distance($km);
+
+        return [
+            ...array_map(
+                fn(OddWeek $odd) => [
+                    'bike' => $bikeId,
+                    'monday' => $odd->monday,
+                    'text' => $this->translator->say(
+                        $odd->km <= 0.0 ? 'ahead.odd.nothing' : 'ahead.odd.unlike',
+                        $week($odd->monday) + ['km' => $km($odd->km), 'usual' => $km($odd->usualKm)],
+                    ),
+                    'out' => false,
+                ],
+                OddWeek::of($this->book, $bikeId, $today),
+            ),
+            ...array_map(
+                fn(string $monday) => [
+                    'bike' => $bikeId,
+                    'monday' => $monday,
+                    'text' => $this->translator->say('ahead.odd.out', $week($monday)),
+                    'out' => true,
+                ],
+                array_reverse(array_values($out)),
+            ),
         ];
     }
 

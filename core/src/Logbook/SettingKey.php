@@ -8,6 +8,8 @@ namespace Dripel\Core\Logbook;
 enum SettingKey: string
 {
     case BikeName = 'bike.name';
+    /** Weeks that say nothing of how it is usually ridden, by their Mondays, ["2026-08-03"]. */
+    case BikeOddWeeks = 'bike.odd_weeks';
     /** Who rides it, as a name; null: everybody. */
     case BikeRider = 'bike.rider';
     case BikeKind = 'bike.kind';
@@ -208,6 +210,7 @@ enum SettingKey: string
             self::PlanWeekdays,
             self::ChainNotOn,
             self::PlanByHand,
+            self::BikeOddWeeks,
             self::PlanPinned,
             self::PlanForbidden,
             self::LifePoints

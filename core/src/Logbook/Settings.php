@@ -212,6 +212,12 @@ final class Settings
         return $this->number(SettingKey::DeclinedKm, $bikeId);
     }
 
+    /** @return list<string> Mondays of weeks that say nothing of how a bike is usually ridden */
+    public function oddWeeks(int $bikeId): array
+    {
+        return $this->texts(SettingKey::BikeOddWeeks, $bikeId);
+    }
+
     /** How many chains in use a bike wants; null: nobody said. */
     public function chainsWanted(int $bikeId): ?int
     {

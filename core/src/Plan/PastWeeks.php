@@ -12,8 +12,14 @@ final readonly class PastWeeks
     /** House rule: so many count, a season. */
     private const MOST = 13;
 
-    /** @return list<list<float>> seven effective km each, from Monday, the newest first; none before its first ride */
+    /** @return list<list<float>> seven effective km each, from Monday, the newest first; none before its first ride, nor one left out */
     public static function of(Book $book, int $bikeId, LocalDay $today): array
+    {
+        return array_values(self::byMonday($book, $bikeId, $today));
+    }
+
+    /** @return array<string, list<float>> the same by their Mondays, YYYY-MM-DD */
+    public static function byMonday(Book $book, int $bikeId, LocalDay $today): array
     {
         $rides = $book->ridesOf($bikeId);
         $firstS = $rides->first()?->moment->unixS;
@@ -21,13 +27,16 @@ final readonly class PastWeeks
             return [];
         }
         $monday = $today->plus(1 - $today->weekday());
+        $leftOut = $book->settings->oddWeeks($bikeId);
         // Whole weeks since its first one, ridden or not.
-        $weeks = 0;
-        while ($weeks < self::MOST && $firstS < $monday->plus(-7 * $weeks)->startS()) {
+        [$weeks, $mondays] = [0, []];
+        while (count($mondays) < self::MOST && $firstS < $monday->plus(-7 * $weeks)->startS()) {
             $weeks++;
+            $of = $monday->plus(-7 * $weeks)->date;
+            in_array($of, $leftOut, true) || ($mondays[$weeks] = $of);
         }
-        $ridden = RiddenDays::of($book, $bikeId, $monday->plus(-7 * $weeks), 7 * $weeks);
+        $ridden = array_reverse(array_chunk(RiddenDays::of($book, $bikeId, $monday->plus(-7 * $weeks), 7 * $weeks)->km, 7));
 
-        return array_reverse(array_chunk($ridden->km, 7));
+        return array_combine($mondays, array_map(fn(int $ago) => $ridden[$ago - 1], array_keys($mondays)));
     }
 }

@@ -42,7 +42,7 @@ final readonly class Rail
         foreach ($book->bikeIds as $bikeId) {
             $chainId = $book->fittings->componentOn($bikeId, $nowS);
             $fitted = $chainId === null ? null : $book->chain($chainId, $nowS);
-            $habit = RidingHabit::of($book->ridesOf($bikeId), $book->settings, $nowS, $zone);
+            $habit = RidingHabit::of($book->ridesOf($bikeId), $book->settings, $nowS, $zone, $book->settings->oddWeeks($bikeId));
             $rails[] = new self($bikeId, $fitted, $hanging[$bikeId] ?? [], $habit, null, $book->settings);
         }
 

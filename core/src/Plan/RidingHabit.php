@@ -12,7 +12,7 @@ use Dripel\Core\Logbook\Settings;
 
 /**
  * How a bike has been ridden lately, in effective km: what is expected of it in the days to come.
- * House rules: the last 8 whole weeks before today count; a weekday has a usual ride if it was ridden in at least 4 of
+ * House rules: the last 8 whole weeks before today count, those that somebody left out skipped; a weekday has a usual ride if it was ridden in at least 4 of
  * them, as long as the median of those days; the usual rides stand for the week if they make up 70 % of it.
  */
 final readonly class RidingHabit
@@ -40,17 +40,24 @@ final readonly class RidingHabit
         public bool $riddenToday,
     ) {}
 
-    /** @param Rides $rides of one bike */
-    public static function of(Rides $rides, Settings $settings, int $nowS, DateTimeZone $zone): self
+    /**
+     * @param Rides $rides of one bike
+     * @param list<string> $leftOut Mondays of weeks that do not count, YYYY-MM-DD
+     */
+    public static function of(Rides $rides, Settings $settings, int $nowS, DateTimeZone $zone, array $leftOut = []): self
     {
         $today = LocalDay::of($nowS, $zone);
-        [$fromS, $todayS] = [$today->plus(-7 * self::WEEKS)->startS(), $today->startS()];
+        $first = self::firstDay($today, $leftOut);
+        [$fromS, $todayS] = [$first->startS(), $today->startS()];
         [$byDay, $riddenByDay, $total, $ridden] = [[], [], 0.0, 0.0];
         [$timedKm, $hours] = [0.0, 0.0];
         $lately = $rides->between($fromS, $todayS);
         foreach ($lately as $ride) {
             $km = $ride->km * $settings->factor($ride->condition, $ride->moment->unixS);
             $day = LocalDay::of($ride->moment->unixS, $zone);
+            if (self::isOut($day, $leftOut)) {
+                continue;
+            }
             $byDay[$day->weekday()][$day->date] = ($byDay[$day->weekday()][$day->date] ?? 0.0) + $km;
             $riddenByDay[$day->weekday()][$day->date] = ($riddenByDay[$day->weekday()][$day->date] ?? 0.0) + $ride->km;
             $total += $km;
@@ -61,7 +68,8 @@ final readonly class RidingHabit
             }
         }
         $firstS = $rides->first()->moment->unixS ?? $todayS;
-        $weeks = $firstS <= $fromS ? self::WEEKS : max(1.0, ($todayS - $firstS) / (7 * 86400));
+        $outS = 7 * 86400 * count(array_filter($leftOut, fn(string $monday) => LocalDay::named($monday, $zone)->startS() >= $firstS));
+        $weeks = $firstS <= $fromS ? self::WEEKS : max(1.0, ($todayS - $firstS - $outS) / (7 * 86400));
         $usual = array_map(self::median(...), array_filter($byDay, fn(array $days) => count($days) >= self::USUAL_WEEKS));
         ksort($usual);
         $isUsual = array_sum($usual) >= (self::USUAL_SHARE * $total) / $weeks;
@@ -75,6 +83,30 @@ final readonly class RidingHabit
             hoursPerKm: Pace::hoursPerKm($lately),
             riddenToday: ($rides->last()->moment->unixS ?? 0) >= $todayS,
         );
+    }
+
+    /**
+     * The first of the last 56 days that count.
+     *
+     * @param list<string> $leftOut
+     */
+    private static function firstDay(LocalDay $today, array $leftOut): LocalDay
+    {
+        if ($leftOut === []) {
+            return $today->plus(-7 * self::WEEKS);
+        }
+        for ([$ago, $count] = [0, 0]; $count < 7 * self::WEEKS; ) {
+            $ago++;
+            $count += (int) !self::isOut($today->plus(-$ago), $leftOut);
+        }
+
+        return $today->plus(-$ago);
+    }
+
+    /** @param list<string> $leftOut */
+    private static function isOut(LocalDay $day, array $leftOut): bool
+    {
+        return $leftOut !== [] && in_array($day->plus(1 - $day->weekday())->date, $leftOut, true);
     }
 
     /** @param int $weekday 1 Monday to 7 Sunday */

@@ -969,6 +969,13 @@ export interface NotKeptPage {
   pages: { url: string; title: string }[]
 }
 
+export interface OddWeekView {
+  bike: number
+  monday: string
+  text: string
+  out: boolean
+}
+
 export interface OpeningView {
   id: number
   of: string
@@ -1094,6 +1101,7 @@ export interface PlanPage {
   terms: PlanTermsView
   weekdays: { value: number; title: string }[]
   rides: PlannedRideView[]
+  oddWeeks: OddWeekView[]
   calendar: boolean
   forms: FormDefaults
   sure?: string

@@ -646,3 +646,38 @@ it('says what to buy and by when, and plans a dozen bikes', function (): void {
     $plan = ($this->page)()['plan'];
     expect($plan['lanes'])->toHaveCount(12)->and($plan['whole'])->toBeTrue()->and($plan['pots'])->not->toBe([]);
 });
+
+it('tells a week that is unlike the others, leaves it out by a tap and counts it again', function (): void {
+    $crane = $this->bench->bike('Crane');
+    // Sundays, 80 km; three weeks ago nothing.
+    for ($week = 12; $week > 0; $week--) {
+        $week === 3 ||
+            ($this->does)(
+                '/rides',
+                ['bike_id' => $crane->id, 'distance' => 80, 'condition' => 'dry'] + Bench::form(7 * 24 * $week - 4 * 24),
+            );
+    }
+    $page = function (): array {
+        app()->forgetScopedInstances();
+
+        return $this->get('/ahead')->assertOk()->inertiaProps();
+    };
+    $before = $page();
+    expect(array_column($before['oddWeeks'], 'monday', 'bike'))
+        ->toBe([$crane->id => '2026-11-02'])
+        ->and($before['oddWeeks'][0]['text'])
+        ->toContain('Crane')
+        ->toContain('nothing ridden')
+        ->toContain("80\u{a0}km");
+    $url = "/bikes/{$crane->id}/odd-weeks";
+    $this->put($url, ['action_id' => (string) Str::uuid(), 'monday' => '2026-11-03', 'out' => true])->assertSessionHasErrors('monday');
+    $this->put($url, ['action_id' => ($id = (string) Str::uuid()), 'monday' => '2026-11-02', 'out' => true])->assertSessionHasNoErrors();
+    expect(array_column($page()['oddWeeks'], 'out', 'monday'))->toBe(['2026-11-02' => true]);
+    expect($this->get('/history')->inertiaProps()['actions'][0]['sentence'])->toContain('Crane');
+
+    expect($this->get('/export/workshop.json')->streamedContent())->toContain('bike.odd_weeks');
+    ($this->does)($url, ['monday' => '2026-11-02', 'out' => false], 'put');
+    expect(array_column($page()['oddWeeks'], 'out', 'monday'))->toBe(['2026-11-02' => false]);
+    $this->post("/actions/{$this->bench->lastAction()->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect(array_column($page()['oddWeeks'], 'out', 'monday'))->toBe(['2026-11-02' => true]);
+});

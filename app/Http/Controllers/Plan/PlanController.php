@@ -6,14 +6,17 @@ namespace App\Http\Controllers\Plan;
 
 use App\Actions\Plan\KeepPlan;
 use App\Actions\Plan\PlanRide;
+use App\Actions\Workshop\ChangeSettings;
 use App\Cost\ReadPrices;
 use App\Http\Controllers\Controller;
 use App\Http\Props\PlanProps;
+use App\Http\Requests\Plan\OddWeekRequest;
 use App\Http\Requests\Plan\PlannedRideRequest;
 use App\Http\Requests\Plan\PlanRequest;
 use App\Http\Requests\Plan\PlanTermsRequest;
 use App\Logbook\Moments;
 use App\Logbook\ReadBook;
+use App\Models\Bike;
 use App\People\ReadWhose;
 use App\Plan\ReadMinutes;
 use App\Plan\ReadPlan;
@@ -106,5 +109,11 @@ final class PlanController extends Controller
                 $moments->now(),
             ),
         );
+    }
+
+    /** A week is left out of what is usual for a bike, or counts again. */
+    public function oddWeek(OddWeekRequest $request, Bike $bike, ChangeSettings $changeSettings): RedirectResponse
+    {
+        return $this->done($changeSettings($request->context(), $bike, $request->settings($bike), false));
     }
 }

@@ -273,6 +273,23 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
                   </button>
                 </li>
               </ul>
+              <template v-if="oddWeeks.length">
+                <h2>{{ t('ahead.odd_weeks') }}</h2>
+                <p class="muted small">{{ t('ahead.odd_text') }}</p>
+                <ul>
+                  <li v-for="week in oddWeeks" :key="`${week.bike} ${week.monday}`" class="row" data-test="odd-week">
+                    <span>{{ week.text }}</span>
+                    <button
+                      v-if="here.mayWrite"
+                      type="button"
+                      class="as-link"
+                      :aria-label="`${t(week.out ? 'ahead.odd_in' : 'ahead.odd_out')}: ${week.text}`"
+                      @click="write('put', `/bikes/${week.bike}/odd-weeks`, { monday: week.monday, out: !week.out })">
+                      {{ t(week.out ? 'ahead.odd_in' : 'ahead.odd_out') }}
+                    </button>
+                  </li>
+                </ul>
+              </template>
               <CalendarPanel :on="calendar" />
               <details>
                 <summary>{{ t('strip_plan.why') }}</summary>
