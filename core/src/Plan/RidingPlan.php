@@ -27,6 +27,7 @@ final readonly class RidingPlan
      * @param list<bool> $habit whether a day is like the last eight weeks
      * @param list<bool> $spread whether its km are a share of the week's: on no day of the week is a ride usual
      * @param list<string> $names of planned rides, by day; empty where none is
+     * @param list<bool> $meant whether somebody planned a day by hand
      * @param array<int, ChainState> $kept the chain that is kept for the event of a day, by day
      */
     private function __construct(
@@ -36,6 +37,7 @@ final readonly class RidingPlan
         public array $names,
         private array $habit,
         public array $spread,
+        private array $meant,
         public array $kept,
         /** Whether single rides, days off or an event make these weeks unlike others. */
         public bool $special,
@@ -53,13 +55,14 @@ final readonly class RidingPlan
         $factor = function (EarSeason $season) use (&$factors, $book, $rail, $zone): float {
             return $factors[$season->value] ??= self::factor($book, $rail->bikeId, $season, $zone);
         };
-        [$km, $ridden, $names, $habit, $spread] = [[], [], [], [], []];
+        [$km, $ridden, $names, $habit, $spread, $meant] = [[], [], [], [], [], []];
         for ($ahead = 0; $ahead < $days; $ahead++) {
             $day = $today->plus($ahead);
             $season = EarSeason::of($day->startS() + 43200, $zone);
             $mine = array_values(array_filter($planned, fn(PlannedRide $ride) => $ride->concerns($day->date, $rail->bikeId)));
             $week = $settings->numbers($season === EarSeason::Summer ? SettingKey::WeekSummer : SettingKey::WeekWinter, $rail->bikeId);
             $habit[] = $mine === [] && $week === [];
+            $meant[] = $mine !== [];
             $spread[] = $mine === [] && $week === [] && $rail->habit->usualKm === [];
             $ofWeek = $week[$day->weekday() - 1] ?? 0.0;
             [$ridden[], $km[]] = match (true) {
@@ -98,6 +101,7 @@ final readonly class RidingPlan
             $names,
             $habit,
             $spread,
+            $meant,
             $kept,
             $kept !== [] ||
                 array_filter($planned, fn(PlannedRide $ride) => $ride->bikeId === null || $ride->bikeId === $rail->bikeId) !== [],
@@ -115,10 +119,17 @@ final readonly class RidingPlan
             array_slice($this->names, 0, $days),
             array_slice($this->habit, 0, $days),
             array_slice($this->spread, 0, $days),
+            array_slice($this->meant, 0, $days),
             array_filter($this->kept, fn(int $day) => $day < $days, ARRAY_FILTER_USE_KEY),
             $this->special,
             $this->hoursPerKm,
         );
+    }
+
+    /** Whether a ride is usual on a day and nobody planned another: not where km are a share of the week's. */
+    public function asUsual(int $day): bool
+    {
+        return !$this->meant[$day] && !$this->spread[$day];
     }
 
     /** Whether any of it is taken from the last eight weeks. */

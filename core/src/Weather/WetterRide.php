@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Dripel\Core\Weather;
+
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Pace;
+use Dripel\Core\Logbook\Precision;
+use Dripel\Core\Logbook\Ride;
+
+/**
+ * A ride that was written down drier than the rain has it: dry is what nobody chose. One that was written down wetter is believed, and so is
+ * what the road itself did, dust and mud.
+ */
+final readonly class WetterRide
+{
+    /** House rules: how far back it is asked for, and how fast a ride was that nobody timed, on a bike that never was. */
+    public const DAYS = 14;
+
+    private const KMH = 20.0;
+
+    private function __construct(public Ride $ride, public RoadGuess $guess) {}
+
+    /** @return list<self> the newest first */
+    public static function of(Book $book, Rain $rain, int $nowS): array
+    {
+        $wetter = [];
+        foreach ($book->rides()->between($nowS - 86400 * self::DAYS, $nowS) as $ride) {
+            if ($ride->guess !== null || $ride->moment->precision === Precision::Day) {
+                continue;
+            }
+            $guess = RoadGuess::of($rain, $ride->moment->unixS, self::hours($book, $ride));
+            if ($guess !== null && self::isWetter($guess->condition, $ride->condition)) {
+                $wetter[] = new self($ride, $guess);
+            }
+        }
+
+        return array_reverse($wetter);
+    }
+
+    private static function hours(Book $book, Ride $ride): float
+    {
+        $perKm = $ride->bikeId === null ? null : Pace::hoursPerKm($book->ridesOf($ride->bikeId));
+
+        return $ride->hours ?? $ride->km * ($perKm ?? 1.0 / self::KMH);
+    }
+
+    private static function isWetter(Condition $guess, Condition $written): bool
+    {
+        return match ($written) {
+            Condition::Dry, Condition::Dusty => $guess !== Condition::Dry,
+            Condition::Damp => $guess === Condition::Wet,
+            Condition::Indoor, Condition::Wet, Condition::Muddy => false,
+        };
+    }
+}
