@@ -65,6 +65,7 @@ use App\Http\Controllers\Wear\GaugeController;
 use App\Http\Controllers\Workshop\LabelController;
 use App\Http\Controllers\Workshop\RevisionController;
 use App\Http\Controllers\Workshop\SettingsController;
+use App\Http\Controllers\Workshop\WeatherController;
 use App\Http\Controllers\Workshop\WorkshopController;
 use App\Http\Middleware\OnlyConfirmed;
 use App\Http\Middleware\OnlyOwner;
@@ -303,6 +304,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/export/workshop.json', [ExportController::class, 'workshop'])->name('export');
         Route::get('/export/{table}.csv', [ExportController::class, 'table'])->name('export.table');
 
+        Route::post('/weather', [WeatherController::class, 'store']);
+        Route::delete('/weather', [WeatherController::class, 'destroy']);
         Route::put('/settings', [SettingsController::class, 'update']);
     });
 

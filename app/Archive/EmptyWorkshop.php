@@ -40,7 +40,7 @@ final readonly class EmptyWorkshop
     public function rows(Workshop $workshop): void
     {
         PastRides::forget($workshop);
-        foreach (['tracks', 'guided_taps', 'guided_jobs', 'temperatures', 'gauge_values', 'devices'] as $table) {
+        foreach (['tracks', 'guided_taps', 'guided_jobs', 'temperatures', 'gauge_values', 'rain_hours', 'devices'] as $table) {
             DB::table($table)->where('workshop_id', $workshop->id)->delete();
         }
         foreach (array_reverse(WorkshopFile::tables()) as $table) {

@@ -7,6 +7,7 @@ namespace App\Archive;
 use App\Models\Bike;
 use App\Text\Translator;
 use App\Text\Units;
+use App\Weather\WeatherKind;
 use Closure;
 use DateTimeZone;
 use Dripel\Core\Care\ConversionWay;
@@ -53,6 +54,7 @@ final class SettingRules
             SettingKey::BikeKind => Fits::one(Bike::KINDS),
             SettingKey::BikeSpeeds, SettingKey::ChainSpeeds, SettingKey::LinkSpeeds => self::number(1, 20),
             SettingKey::BikeBrakes => Fits::one(Brakes::class),
+            SettingKey::Weather => Fits::one(WeatherKind::class),
             SettingKey::BikeConvert => Fits::one(ConversionWay::class),
             SettingKey::LimitSchool, SettingKey::UsualLimitSchool => Fits::one(LimitSchool::class),
             SettingKey::ChainLoad => Fits::one(Load::class),

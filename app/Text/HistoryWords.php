@@ -307,6 +307,7 @@ final readonly class HistoryWords
             in_array($key, [SettingKey::LimitSchool, SettingKey::UsualLimitSchool], true) => $this->translator->say(
                 "schools.{$value}.name",
             ),
+            $key === SettingKey::Weather => $this->translator->say("ui.weather.kind.{$value}"),
             $key === SettingKey::Clock => $this->translator->say("ui.settings.clocks.{$value}"),
             $key === SettingKey::FirstDay => $this->translator->weekday((int) $value, 'EEEE'),
             $key === SettingKey::ReadySchool => $this->translator->say("schools.ready.{$value}"),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 return [
     'bike.name' => 'name',
     'bike.odd_weeks' => 'weeks left out of what is usual',
+    'workshop.weather' => 'weather',
     'bike.rider' => 'rider',
     'bike.kind' => 'kind',
     'bike.speeds' => 'speeds',

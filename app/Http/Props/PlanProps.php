@@ -12,6 +12,7 @@ use Dripel\Core\Chain\Joint;
 use Dripel\Core\Cost\PriceList;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\SupplyUnit;
+use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\Deadline;
@@ -35,6 +36,7 @@ use Dripel\Core\Plan\ShoppingItem;
 use Dripel\Core\Plan\WorkshopPlan;
 use Dripel\Core\Riders\Whose;
 use Dripel\Core\Wear\WorkshopWear;
+use Dripel\Core\Weather\WetDay;
 
 /**
  * The weeks ahead as lanes, what breaks and what mends it.
@@ -102,6 +104,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     hours: string,
  *     pots: list<array{pot_id: int, name: string, at_once: string}>,
  * }
+ * @phpstan-type WetDayView array{bike: int, date: string, distance: string, condition: value-of<Condition>, name: string, text: string, verb: string}
  * @phpstan-type OddWeekView array{bike: int, monday: string, text: string, out: bool}
  * @phpstan-type LearnedMinutesView array{texts: list<string>, fixed: string, dip: string, batch: string, swap: string}
  * @phpstan-type PlannedRideView array{id: int, text: string, tag: string, first: int|null, last: int, off: bool}
@@ -116,6 +119,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     weekdays: list<array{value: int, title: string}>,
  *     rides: list<PlannedRideView>,
  *     oddWeeks: list<OddWeekView>,
+ *     wetDays: list<WetDayView>,
  *     calendar: bool,
  *     forms: FormDefaults,
  *     sure?: string,
@@ -150,10 +154,11 @@ final readonly class PlanProps
      * @param list<PlannedRide> $rides
      * @param list<ShoppingItem> $shopping
      * @param list<int> $pots
+     * @param list<WetDay> $wetDays
      *
      * @return PlanPage
      */
-    public function page(Membership $mine, array $rides, array $shopping, PriceList $prices, array $pots): array
+    public function page(Membership $mine, array $rides, array $shopping, PriceList $prices, array $pots, array $wetDays): array
     {
         $terms = $this->plan->terms;
         $q = $this->translator->quantities;
@@ -218,8 +223,33 @@ final readonly class PlanProps
                 $rides,
             ),
             'oddWeeks' => array_merge(...array_map($this->oddWeeks(...), $this->whose->bikes($this->book->bikeIds))),
+            'wetDays' => array_values(
+                array_map($this->wetDay(...), array_filter($wetDays, fn(WetDay $one) => $this->whose->bike($one->bikeId))),
+            ),
             'calendar' => $mine->calendar_hash !== null,
             'forms' => (new FormProps($this->book, $this->translator))->all(),
+        ];
+    }
+
+    /** @return WetDayView a day in rain, as the form of a planned ride sends it once it is accepted */
+    private function wetDay(WetDay $one): array
+    {
+        $q = $this->translator->quantities;
+        $condition = $this->translator->say("chain.condition.{$one->guess->condition->value}");
+
+        return [
+            'bike' => $one->bikeId,
+            'date' => $this->plan->days->date($one->day),
+            'distance' => (string) round($q->units->fromKm($one->km), 1),
+            'condition' => $one->guess->condition->value,
+            'name' => $this->translator->say('ui.weather.planned_name'),
+            'text' => $this->translator->say($one->guess->ridingMm > 0.0 ? 'ui.weather.day_riding' : 'ui.weather.day_before', [
+                'day' => $this->words->dayOf($one->day),
+                'bike' => $this->translator->names->bike($one->bikeId),
+                'km' => $q->distance($one->km),
+                'mm' => $q->number($one->guess->ridingMm > 0.0 ? $one->guess->ridingMm : $one->guess->beforeMm, 1),
+            ]),
+            'verb' => $this->translator->say('ui.weather.plan', ['condition' => $condition]),
         ];
     }
 

@@ -15,6 +15,7 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Riders\Whose;
+use Dripel\Core\Weather\WetterRide;
 
 /**
  * The strip of days and the rides, the newest first, each with the chain it went to and what that left.
@@ -53,6 +54,7 @@ use Dripel\Core\Riders\Whose;
  *     total: string|null,
  *     bars: list<array{share: float, soaked: bool, estimated: bool, text: string}>,
  * }
+ * @phpstan-type WetterRideView array{id: int, text: string, condition: value-of<Condition>, verb: string}
  * @phpstan-type RidePage array{
  *     strip: list<StripDay>,
  *     rides: list<RideView>,
@@ -66,6 +68,7 @@ use Dripel\Core\Riders\Whose;
  *     uploadMegabytes: int,
  *     waiting: string,
  *     inbox: array{folder: string, devices: list<DeviceView>},
+ *     wetter: list<WetterRideView>,
  *     forms: FormDefaults,
  * }
  */
@@ -77,8 +80,12 @@ final readonly class RideProps
 
     public function __construct(private Book $book, private Translator $translator) {}
 
-    /** @return RidePage */
-    public function all(Workshop $workshop, ListSearch $search, Whose $whose): array
+    /**
+     * @param list<WetterRide> $wetter
+     *
+     * @return RidePage
+     */
+    public function all(Workshop $workshop, ListSearch $search, Whose $whose, array $wetter): array
     {
         $found = (new RideSearch($this->book, $this->translator, $whose))($search);
         $page = $found->slice(
@@ -104,6 +111,9 @@ final readonly class RideProps
             'uploadMegabytes' => config()->integer('dripel.upload_megabytes'),
             'waiting' => TracksProps::waiting($workshop),
             'inbox' => TracksProps::inbox($workshop, $this->translator),
+            'wetter' => array_values(
+                array_map($this->wetter(...), array_filter($wetter, fn(WetterRide $one) => $whose->bike($one->ride->bikeId))),
+            ),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
     }
@@ -118,6 +128,29 @@ final readonly class RideProps
         return trans_choice('history.found_rides', count($rides), [
             'km' => $this->translator->quantities->distance($rides->km()),
         ]);
+    }
+
+    /** @return WetterRideView */
+    private function wetter(WetterRide $one): array
+    {
+        $q = $this->translator->quantities;
+        $name = fn(Condition $condition): string => $this->translator->say("chain.condition.{$condition->value}");
+
+        return [
+            'id' => $one->ride->id,
+            'text' => $this->translator->say($one->guess->ridingMm > 0.0 ? 'ui.weather.riding' : 'ui.weather.before', [
+                'day' => $q->dayAndTime($one->ride->moment->unixS),
+                'bike' =>
+                    $one->ride->bikeId === null
+                        ? $this->translator->say('ui.rides.no_bike')
+                        : $this->translator->names->bike($one->ride->bikeId),
+                'km' => $q->distance($one->ride->km),
+                'written' => $name($one->ride->condition),
+                'mm' => $q->number($one->guess->ridingMm > 0.0 ? $one->guess->ridingMm : $one->guess->beforeMm, 1),
+            ]),
+            'condition' => $one->guess->condition->value,
+            'verb' => $this->translator->say('ui.weather.take', ['condition' => $name($one->guess->condition)]),
+        ];
     }
 
     /** @return RideView */

@@ -21,6 +21,8 @@ use App\Support\Reach;
 use App\Text\Translator;
 use App\Text\Translators;
 use App\Text\Units;
+use App\Weather\KeptRain;
+use App\Weather\WeatherKind;
 use DateTimeZone;
 use Dripel\Core\Drip\DripCleanSchool;
 use Dripel\Core\Drip\ExcessSchool;
@@ -64,6 +66,7 @@ use Locale;
  *     excess_school: 'wipe'|'leave',
  *     drip_clean: value-of<DripCleanSchool>,
  *     wipe_rides: string,
+ *     weather: string,
  *     factors: array<string, string>,
  * }
  * @phpstan-type SettingsPage array{
@@ -82,8 +85,10 @@ use Locale;
  *         ready: list<Choice>,
  *         excess: list<Choice>,
  *         dripClean: list<Choice>,
+ *         weather: list<Choice>,
  *         intervals: list<array{value: string, title: string, reason: string}>,
  *     },
+ *     rain: string,
  *     people: list<PersonView>,
  *     workshops: list<array{id: int, name: string, role: string, here: bool}>,
  *     opensWorkshops: bool,
@@ -111,7 +116,22 @@ final readonly class SettingsProps
         private ReadBook $readBook,
         private Backups $backups,
         private VerifyFigures $verifyFigures,
+        private KeptRain $keptRain,
     ) {}
+
+    /** What is known from tables; empty: nothing. */
+    private function rain(Workshop $workshop, Translator $translator): string
+    {
+        $known = $this->keptRain->known($workshop);
+
+        return $known === null
+            ? ''
+            : $translator->say('ui.weather.known', [
+                'hours' => $translator->quantities->number($known[0]),
+                'from' => $translator->quantities->day($known[1]),
+                'until' => $translator->quantities->day($known[2]),
+            ]);
+    }
 
     /** @return list<array{id: int, name: string, role: string, here: bool}> those that a person is in */
     private function workshops(User $user, Workshop $workshop, Translator $translator): array
@@ -158,6 +178,7 @@ final readonly class SettingsProps
             'drip_clean' => $translator->settings->dripCleanSchool()->value,
             'excess_school' => $translator->settings->excessSchool()->value,
             'wipe_rides' => (string) $translator->settings->wipeRides(),
+            'weather' => $translator->settings->text(SettingKey::Weather, 0, 'off'),
             'factors' => array_map(fn(float $factor) => (string) $factor, $factors->toArray()),
         ];
     }
@@ -223,6 +244,10 @@ final readonly class SettingsProps
                     ],
                     ExcessSchool::cases(),
                 ),
+                'weather' => array_map(fn(string $kind) => ['value' => $kind, 'title' => $translator->say("ui.weather.kind.{$kind}")], [
+                    'off',
+                    ...array_column(WeatherKind::cases(), 'value'),
+                ]),
                 'intervals' => array_map(
                     fn(string $name, float $km) => [
                         'value' => (string) round($translator->quantities->units->fromKm($km)),
@@ -233,6 +258,7 @@ final readonly class SettingsProps
                     self::INTERVALS,
                 ),
             ],
+            'rain' => $this->rain($workshop, $translator),
             'people' => array_values(
                 $workshop
                     ->memberships()

@@ -16,6 +16,7 @@ use App\Models\Workshop;
 use App\Ride\ImportState;
 use App\Ride\TrackSource;
 use App\Text\Translator;
+use App\Weather\ReadWeather;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Precision;
@@ -24,6 +25,8 @@ use Dripel\Core\Ride\BikeGuess;
 use Dripel\Core\Ride\GuessBecause;
 use Dripel\Core\Ride\LikelyCondition;
 use Dripel\Core\Ride\WhichBike;
+use Dripel\Core\Weather\Rain;
+use Dripel\Core\Weather\RoadGuess;
 use Illuminate\Database\Eloquent\Builder;
 
 /**
@@ -71,7 +74,10 @@ final readonly class TracksProps
     /** So many are there at once; a thousand come after the page. */
     private const FIRST = 100;
 
-    public function __construct(private Book $book, private Translator $translator) {}
+    /** So old rides nobody asks the rain about. */
+    private const RAIN_DAYS = 400;
+
+    public function __construct(private Book $book, private Translator $translator, private ReadWeather $readWeather) {}
 
     /** @return TracksPage */
     public function all(Workshop $workshop): array
@@ -127,9 +133,10 @@ final readonly class TracksProps
             ->pluck('bike_id', 'track_fingerprint')
             ->all();
         $seen = array_fill_keys(array_map(fn(Track $track) => $track->fingerprint, $tracks->take($from)->all()), true);
+        $rain = $this->rain($workshop, $tracks->max('start'));
         $rows = [];
         foreach ($tracks->skip($from) as $track) {
-            $rows[] = $this->row($track, $which, $likely, $alike, $logged, $seen);
+            $rows[] = $this->row($rain, $track, $which, $likely, $alike, $logged, $seen);
             $seen[$track->fingerprint] = true;
         }
 
@@ -182,14 +189,51 @@ final readonly class TracksProps
         );
     }
 
+    /** Read once for all. */
+    private function rain(Workshop $workshop, mixed $lastS): ?Rain
+    {
+        $nowS = $this->translator->nowS;
+
+        return is_int($lastS) && $lastS > $nowS - 86400 * self::RAIN_DAYS
+            ? $this->readWeather->rain($workshop, $nowS - 86400 * self::RAIN_DAYS, $nowS)
+            : null;
+    }
+
+    /** @return array{value: value-of<Condition>, text: string}|null what the rain says of it; null: dry, off, or not known */
+    private function byRain(?Rain $rain, Track $track, ?int $bikeId): ?array
+    {
+        if ($rain === null || $track->start === null || $track->precision === Precision::Day || $track->moving_hours === null) {
+            return null;
+        }
+        $indoor = $bikeId !== null && $this->book->ridesOf($bikeId)->last()?->condition === Condition::Indoor;
+        $road = $indoor ? null : RoadGuess::of($rain, $track->start, $track->moving_hours);
+
+        return $road === null || $road->condition === Condition::Dry
+            ? null
+            : [
+                'value' => $road->condition->value,
+                'text' => $this->translator->say($road->ridingMm > 0.0 ? 'ui.weather.track_riding' : 'ui.weather.track_before', [
+                    'condition' => $this->translator->say("chain.condition.{$road->condition->value}"),
+                    'mm' => $this->translator->quantities->number($road->ridingMm > 0.0 ? $road->ridingMm : $road->beforeMm, 1),
+                ]),
+            ];
+    }
+
     /**
      * @param array<string, int|null> $logged bike by fingerprint
      * @param array<string, true> $seen fingerprints of the rows before
      *
      * @return WaitingTrack
      */
-    private function row(Track $track, WhichBike $which, LikelyCondition $likely, AlikeRide $alike, array $logged, array $seen): array
-    {
+    private function row(
+        ?Rain $rain,
+        Track $track,
+        WhichBike $which,
+        LikelyCondition $likely,
+        AlikeRide $alike,
+        array $logged,
+        array $seen,
+    ): array {
         $q = $this->translator->quantities;
         $guess =
             $track->bike_id !== null && in_array($track->bike_id, $this->book->bikeIds, true)
@@ -221,17 +265,20 @@ final readonly class TracksProps
             'because' => $this->translator->say("ui.tracks.because.{$guess->because->value}"),
             'condition' => $track->condition?->value,
             'likely' =>
-                $track->condition !== null || $condition === null
+                $track->condition !== null
                     ? null
-                    : [
-                        'value' => $condition->condition->value,
-                        'text' => $this->translator->say($condition->late ? 'ui.tracks.likely.late' : 'ui.tracks.likely.season', [
-                            'condition' => $this->translator->say("chain.condition.{$condition->condition->value}"),
-                            'count' => (string) $condition->count,
-                            'of' => (string) $condition->of,
-                            'month' => $q->date((int) $track->start, 'MMMM'),
-                        ]),
-                    ],
+                    : $this->byRain($rain, $track, $guess->bikeId) ??
+                        ($condition === null
+                            ? null
+                            : [
+                                'value' => $condition->condition->value,
+                                'text' => $this->translator->say($condition->late ? 'ui.tracks.likely.late' : 'ui.tracks.likely.season', [
+                                    'condition' => $this->translator->say("chain.condition.{$condition->condition->value}"),
+                                    'count' => (string) $condition->count,
+                                    'of' => (string) $condition->of,
+                                    'month' => $q->date((int) $track->start, 'MMMM'),
+                                ]),
+                            ]),
             'alike' =>
                 $same === null
                     ? null

@@ -195,6 +195,8 @@ enum SettingKey: string
     case HourPrice = 'workshop.hour_minor';
     /** How long a chain is expected to live by its interval, km and km, [[200, 25000], [300, 15000]]: LifeCurve. */
     case LifePoints = 'workshop.life_points';
+    /** From what the rain is known; null: it is not asked for. */
+    case Weather = 'workshop.weather';
     /** What a new bike starts with: km between two dips. */
     case UsualIntervalKm = 'workshop.interval_km';
     /** What a new bike starts with: the school of its wear limit. */

@@ -1102,6 +1102,7 @@ export interface PlanPage {
   weekdays: { value: number; title: string }[]
   rides: PlannedRideView[]
   oddWeeks: OddWeekView[]
+  wetDays: WetDayView[]
   calendar: boolean
   forms: FormDefaults
   sure?: string
@@ -1486,6 +1487,7 @@ export interface RidePage {
   uploadMegabytes: number
   waiting: string
   inbox: { folder: string; devices: DeviceView[] }
+  wetter: WetterRideView[]
   forms: FormDefaults
 }
 
@@ -1560,8 +1562,10 @@ export interface SettingsPage {
     ready: Choice[]
     excess: Choice[]
     dripClean: Choice[]
+    weather: Choice[]
     intervals: { value: string; title: string; reason: string }[]
   }
+  rain: string
   people: PersonView[]
   workshops: { id: number; name: string; role: string; here: boolean }[]
   opensWorkshops: boolean
@@ -1594,6 +1598,7 @@ export interface SettingsValues {
   excess_school: 'wipe' | 'leave'
   drip_clean: DripCleanSchool
   wipe_rides: string
+  weather: string
   factors: Record<string, string>
 }
 
@@ -1789,6 +1794,16 @@ export interface WearView {
   of: string
 }
 
+export interface WetDayView {
+  bike: number
+  date: string
+  distance: string
+  condition: Condition
+  name: string
+  text: string
+  verb: string
+}
+
 export interface WetPage {
   chain: { id: number; name: string; coat: number; left: string }
   bike: number
@@ -1810,6 +1825,13 @@ export interface WetWayView {
   inTime: boolean
   best: boolean
   when: string
+}
+
+export interface WetterRideView {
+  id: number
+  text: string
+  condition: Condition
+  verb: string
 }
 
 export interface WhatIfPage {

@@ -25,6 +25,7 @@ use App\Pot\ReadBaths;
 use App\Support\CurrentWorkshop;
 use App\Text\Translators;
 use App\Wear\ReadWear;
+use App\Weather\ReadWeather;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Inertia\Inertia;
@@ -44,6 +45,7 @@ final class PlanController extends Controller
         ReadPrices $readPrices,
         ReadBaths $readBaths,
         ReadMinutes $readMinutes,
+        ReadWeather $readWeather,
     ): Response {
         $workshop = $current->workshop();
         $plan = $readPlan($workshop);
@@ -57,6 +59,7 @@ final class PlanController extends Controller
                 $readShopping($workshop, $plan),
                 $readPrices($workshop),
                 array_keys($readBaths($workshop)),
+                $readWeather->wetDays($workshop, $plan),
             ) + [
                 'sure' => Inertia::defer(fn() => $props->sure()),
                 'learned' => Inertia::defer(fn() => $props->learned($readMinutes($workshop))),

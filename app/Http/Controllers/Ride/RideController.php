@@ -24,6 +24,7 @@ use App\Support\CurrentWorkshop;
 use App\Support\Find;
 use App\Support\ListSearch;
 use App\Text\Translators;
+use App\Weather\ReadWeather;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -37,6 +38,7 @@ final class RideController extends Controller
         CurrentWorkshop $current,
         ReadBook $readBook,
         ReadWhose $readWhose,
+        ReadWeather $readWeather,
         Translators $translators,
         Find $find,
     ): Response {
@@ -46,6 +48,7 @@ final class RideController extends Controller
                 $current->workshop(),
                 ListSearch::of($request, $find),
                 $readWhose(),
+                $readWeather->wetterRides($current->workshop()),
             ),
         );
     }

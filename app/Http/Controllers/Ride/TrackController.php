@@ -20,6 +20,7 @@ use App\Models\Track;
 use App\Support\CurrentWorkshop;
 use App\Support\Find;
 use App\Text\Translators;
+use App\Weather\ReadWeather;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Ride\RideFileKind;
 use Illuminate\Http\JsonResponse;
@@ -50,10 +51,10 @@ final class TrackController extends Controller
         return response()->json(['id' => $taken->id]);
     }
 
-    public function index(CurrentWorkshop $current, ReadBook $readBook, Translators $translators): Response
+    public function index(CurrentWorkshop $current, ReadBook $readBook, Translators $translators, ReadWeather $readWeather): Response
     {
         $workshop = $current->workshop();
-        $props = new TracksProps($readBook($workshop), $translators->current());
+        $props = new TracksProps($readBook($workshop), $translators->current(), $readWeather);
         $page = $props->all($workshop);
 
         return Inertia::render(

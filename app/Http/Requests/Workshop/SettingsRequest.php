@@ -8,6 +8,7 @@ use App\Http\Props\SettingsProps;
 use App\Http\Requests\ActionRequest;
 use App\Text\Translator;
 use App\Text\Units;
+use App\Weather\WeatherKind;
 use Dripel\Core\Drip\DripCleanSchool;
 use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Interval\Condition;
@@ -38,6 +39,7 @@ final class SettingsRequest extends ActionRequest
             'drip_clean' => ['sometimes', Rule::enum(DripCleanSchool::class)],
             'excess_school' => ['sometimes', Rule::enum(ExcessSchool::class)],
             'wipe_rides' => ['sometimes', 'integer', 'between:0,50'],
+            'weather' => ['sometimes', Rule::in(['off', ...array_column(WeatherKind::cases(), 'value')])],
             'factors' => ['required', 'array:' . implode(',', array_column(Condition::cases(), 'value'))],
             'factors.*' => ['required', 'numeric', 'gt:0', 'lte:20'],
             'also_past' => ['boolean'],
@@ -47,7 +49,7 @@ final class SettingsRequest extends ActionRequest
     /**
      * Only what was changed: what stands as the form showed it was not said.
      *
-     * @return array<string, string|int|float> by SettingKey
+     * @return array<string, string|int|float|null> by SettingKey
      */
     public function settings(): array
     {
@@ -72,6 +74,7 @@ final class SettingsRequest extends ActionRequest
             'drip_clean' => [SettingKey::DripCleanSchool, $text('drip_clean')],
             'excess_school' => [SettingKey::ExcessSchool, $text('excess_school')],
             'wipe_rides' => [SettingKey::WipeRides, $this->integer('wipe_rides')],
+            'weather' => [SettingKey::Weather, WeatherKind::tryFrom($text('weather'))?->value],
         ];
         $changed = [];
         foreach ($said as $field => [$key, $value]) {

@@ -15,7 +15,7 @@ import { ask } from '@/composables/usePreview'
 import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
-import type { PlanChange, PlanPage, PlanView, PlanWanted } from '@/types/server'
+import type { PlanChange, PlanPage, PlanView, PlanWanted, WetDayView } from '@/types/server'
 
 /** The coming weeks: when to heat the pot, what breaks when a day is moved, and what mends it. */
 const props = defineProps<PlanPage>()
@@ -83,6 +83,14 @@ const addOpen = computed({ get: () => adding.value !== null, set: (on: boolean) 
 const horizons = [2, 4, 8, 13, 26]
 const show = (weeks: number) => send({ weeks })
 const print = () => window.print()
+const planWet = (day: WetDayView) =>
+  write('post', '/ahead/rides', {
+    bike_id: day.bike,
+    from: day.date,
+    distance: day.distance,
+    condition: day.condition,
+    name: day.name,
+  })
 const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
 </script>
 
@@ -273,6 +281,23 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
                   </button>
                 </li>
               </ul>
+              <template v-if="wetDays.length">
+                <h2>{{ t('weather.days') }}</h2>
+                <p class="muted small">{{ t('weather.days_text') }}</p>
+                <ul>
+                  <li v-for="day in wetDays" :key="`${day.bike} ${day.date}`" class="row" data-test="wet-day">
+                    <span>{{ day.text }}</span>
+                    <button
+                      v-if="here.mayWrite"
+                      type="button"
+                      class="as-link"
+                      :aria-label="`${day.verb}: ${day.text}`"
+                      @click="planWet(day)">
+                      {{ day.verb }}
+                    </button>
+                  </li>
+                </ul>
+              </template>
               <template v-if="oddWeeks.length">
                 <h2>{{ t('ahead.odd_weeks') }}</h2>
                 <p class="muted small">{{ t('ahead.odd_text') }}</p>

@@ -116,6 +116,22 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
       <p v-if="waiting && here.mayWrite" class="waits">
         <Link href="/tracks" data-test="waiting">{{ waiting }}</Link>
       </p>
+      <details v-if="wetter.length && here.mayWrite" class="wetter" data-test="wetter">
+        <summary>{{ t('weather.rides') }} ({{ wetter.length }})</summary>
+        <p class="muted small">{{ t('weather.rides_text') }}</p>
+        <ul>
+          <li v-for="ride in wetter" :key="ride.id" class="row">
+            <span>{{ ride.text }}</span>
+            <v-btn
+              size="small"
+              :aria-label="`${ride.verb}: ${ride.text}`"
+              data-test="make-wetter"
+              @click="write('post', '/rides/condition', { rides: [ride.id], condition: ride.condition })"
+              >{{ ride.verb }}</v-btn
+            >
+          </li>
+        </ul>
+      </details>
       <h2 v-if="forms.bikes.length" id="rides" class="sr">{{ t('rides.rides') }}</h2>
       <FilterBar
         v-if="months.length"
@@ -265,5 +281,15 @@ input[type='checkbox'] {
   .acts button {
     padding: 2px 16px 2px 0;
   }
+}
+.wetter ul {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0;
+}
+.wetter li {
+  justify-content: space-between;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line);
 }
 </style>

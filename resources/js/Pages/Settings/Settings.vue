@@ -10,6 +10,7 @@ import PageTabs from '@/components/layout/PageTabs.vue'
 import KeepPanel from '@/components/settings/KeepPanel.vue'
 import PeoplePanel from '@/components/settings/PeoplePanel.vue'
 import ThisDevice from '@/components/settings/ThisDevice.vue'
+import WeatherPanel from '@/components/settings/WeatherPanel.vue'
 import WorkshopList from '@/components/settings/WorkshopList.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { usePart } from '@/composables/usePart'
@@ -148,6 +149,10 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
                 :name="`factor-${factor.value}`" />
             </div>
             <TickBox v-model="form.also_past" :label="t('settings.past')" />
+            <div>
+              <TapChoice v-model="form.weather" :legend="t('weather.title')" :options="choices.weather" test="weather" />
+              <p class="muted small">{{ t('weather.text') }}</p>
+            </div>
           </div>
           <div v-if="here.mayWrite" class="row at-hand">
             <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
@@ -156,6 +161,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
           </div>
         </fieldset>
       </form>
+      <WeatherPanel v-if="part === 'roads' && form.weather === 'table' && here.mayWrite" class="narrow" :rain="rain" />
       <WorkshopList v-if="part === 'people'" class="narrow" :workshops="workshops" :opens="opensWorkshops" />
       <PeoplePanel
         v-if="part === 'people'"
