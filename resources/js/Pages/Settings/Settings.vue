@@ -151,7 +151,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
             <TickBox v-model="form.also_past" :label="t('settings.past')" />
             <div>
               <TapChoice v-model="form.weather" :legend="t('weather.title')" :options="choices.weather" test="weather" />
-              <p class="muted small">{{ t('weather.text') }}</p>
+              <p class="muted small rain">{{ t('weather.text') }}</p>
             </div>
           </div>
           <div v-if="here.mayWrite" class="row at-hand">
@@ -185,6 +185,9 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
 <style scoped>
 .narrow {
   max-width: 760px;
+}
+.rain {
+  margin: 8px 0 0;
 }
 .four {
   display: grid;

@@ -30,6 +30,9 @@ function take(event: Event): void {
 </template>
 
 <style scoped>
+.fields {
+  margin-top: 24px;
+}
 p {
   margin: 0;
 }
