@@ -12,7 +12,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Rain that was taken from tables. It is no entry of the logbook: what it leads to is. A later table says better of the hours that are in it.
+ * Rain that was taken from tables. It is no entry of the logbook: what it leads to is. A later table says better of the hours in it.
  */
 final readonly class KeptRain implements WeatherSource
 {

@@ -35,7 +35,10 @@ final readonly class ManagePeople
         });
     }
 
-    /** Out at once: signed out everywhere, but for who is in another workshop now. What they did stays in the history. Refused with NotPossible at `role` for the owner. */
+    /**
+     * Out at once: signed out everywhere, but for who is in another workshop now. What they did stays in the history. Refused with
+     * NotPossible at `role` for the owner.
+     */
     public function remove(Membership $membership): void
     {
         $membership->role !== Role::Owner || throw new NotPossible('role', 'owner_hands_over_first');

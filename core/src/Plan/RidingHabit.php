@@ -12,8 +12,8 @@ use Dripel\Core\Logbook\Settings;
 
 /**
  * How a bike has been ridden lately, in effective km: what is expected of it in the days to come.
- * House rules: the last 8 whole weeks before today count, those that somebody left out skipped; a weekday has a usual ride if it was ridden in at least 4 of
- * them, as long as the median of those days; the usual rides stand for the week if they make up 70 % of it.
+ * House rules: the last 8 whole weeks before today count, those that somebody left out skipped; a weekday has a usual ride if it was
+ * ridden in at least 4 of them, as long as the median of those days; the usual rides stand for the week if they make up 70 % of it.
  */
 final readonly class RidingHabit
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Riders;
 
-/** What of a pot day falls to one rider: their chains, the wax in them in g, minutes of work, minor units of money (null: no price known). */
+/** What of a pot day falls to one rider: their chains, g of wax, minutes of work, minor units of money (null: no price known). */
 final readonly class RiderShare
 {
     /** @param list<int> $chainIds */

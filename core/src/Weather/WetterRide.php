@@ -11,7 +11,7 @@ use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Ride;
 
 /**
- * A ride that was written down drier than the rain has it: dry is what nobody chose. One that was written down wetter is believed, and so is
+ * A ride that was written down drier than the rain has it: dry is what nobody chose. One that was written down wetter is believed, so is
  * what the road itself did, dust and mud.
  */
 final readonly class WetterRide

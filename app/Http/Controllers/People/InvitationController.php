@@ -46,7 +46,7 @@ final class InvitationController extends Controller
             'token' => $token,
             'open' => $invitation->open($clock->unixS()),
             'role' => $invitation->role->value,
-            'person' => $request->user() instanceof User ? $request->user()->name : null,
+            'person' => $request->user() instanceof User ? $request->user()->name : '',
         ]);
     }
 

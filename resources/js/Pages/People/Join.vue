@@ -4,7 +4,7 @@ import AccountFields from '@/components/forms/AccountFields.vue'
 import DoorFrame from '@/components/layout/DoorFrame.vue'
 import { t } from '@/composables/useText'
 
-defineProps<{ token: string; open: boolean; role: string; person: string | null }>()
+defineProps<{ token: string; open: boolean; role: string; person: string }>()
 const form = useForm({ name: '', email: '', password: '' })
 const problem = () => (form.errors as Record<string, string>).token
 </script>
