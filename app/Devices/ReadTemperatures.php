@@ -31,6 +31,18 @@ final readonly class ReadTemperatures
             ->first();
     }
 
+    /** When it was first as hot as that; null: never, or nobody measured. */
+    public function firstS(int $potId, float $celsius, int $fromS, int $untilS): ?int
+    {
+        $atS = Temperature::query()
+            ->where('pot_id', $potId)
+            ->whereBetween('at', [$fromS, $untilS])
+            ->where('temp_c', '>=', $celsius)
+            ->min('at');
+
+        return is_numeric($atS) ? (int) $atS : null;
+    }
+
     /** @return list<array{int, float}> instant and °C, thinned out to what a chart can show; of each stretch the hottest stays */
     public function curve(int $potId, int $fromS, int $untilS): array
     {

@@ -7,6 +7,7 @@ namespace App\Plan;
 use App\Logbook\ReadBook;
 use App\Logbook\ReadRecorded;
 use App\Models\Workshop;
+use App\Pot\ReadHeatUps;
 use App\Support\AppClock;
 use App\Support\CacheMemo;
 use Closure;
@@ -34,6 +35,7 @@ final class ReadHowRight
         private readonly ReadRecorded $readRecorded,
         private readonly ReadBook $readBook,
         private readonly ReadPlan $readPlan,
+        private readonly ReadHeatUps $readHeatUps,
         private readonly CacheMemo $memo,
         private readonly AppClock $clock,
     ) {}
@@ -42,20 +44,24 @@ final class ReadHowRight
     public function __invoke(Workshop $workshop): ?HowRight
     {
         $goodUntil = $this->goodUntil($workshop);
+        $asOfS = $this->asOfS($workshop);
+        if ($goodUntil === null || $asOfS === null) {
+            return null;
+        }
+        $heatUps = ($this->readHeatUps)($workshop, $asOfS - self::WEEK_S * HowRight::WEEKS, $asOfS);
 
-        return $goodUntil === null
-            ? null
-            : $this->kept(
-                $workshop,
-                'promises',
-                fn(RecordedBook $recorded, int $asOfS, ?int $capacity) => HowRight::of(
-                    $recorded,
-                    $asOfS,
-                    $goodUntil,
-                    $capacity,
-                    new KeptMemo(),
-                ),
-            );
+        return $this->kept(
+            $workshop,
+            'promises ' . md5(serialize($heatUps)),
+            fn(RecordedBook $recorded, int $asOfS, ?int $capacity) => HowRight::of(
+                $recorded,
+                $asOfS,
+                $goodUntil,
+                $capacity,
+                new KeptMemo(),
+                $heatUps,
+            ),
+        );
     }
 
     /** A margin that would have been right more often; null: the one that is set is, or too few promises say so. */

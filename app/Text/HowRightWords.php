@@ -94,6 +94,7 @@ final readonly class HowRightWords
         $about = [
             'bike' => $one->bikeId === null ? '' : $this->translator->names->bike($one->bikeId),
             'chain' => $one->chainId === null ? '' : $this->translator->names->fullChain($one->chainId),
+            'pot' => $this->translator->names->pot($one->potId),
         ];
 
         return $this->say(
@@ -102,7 +103,7 @@ final readonly class HowRightWords
                 match ($one->kind) {
                     PromiseKind::GoodUntil => ['said' => $days($one->said), 'came' => $days($one->came)],
                     PromiseKind::Plan => ['said' => $this->share($one->said), 'came' => $days($one->came)],
-                    PromiseKind::Wear, PromiseKind::Week, PromiseKind::Ear => [
+                    PromiseKind::Wear, PromiseKind::Week, PromiseKind::Ear, PromiseKind::Heat => [
                         'low' => $value($one->low),
                         'high' => $value($one->high),
                         'said' => $value($one->said),
@@ -212,6 +213,7 @@ final readonly class HowRightWords
             PromiseKind::Wear => $this->translator->quantities->percent($value),
             PromiseKind::Week, PromiseKind::Ear => $this->translator->quantities->distance($value),
             PromiseKind::Plan => $this->share($value),
+            PromiseKind::Heat => $this->say('minutes', ['minutes' => $this->translator->quantities->number($value)]),
         };
     }
 

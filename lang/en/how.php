@@ -11,6 +11,7 @@ return [
     'held' => 'Promised: :promised. That holds.',
     'too_rarely' => 'Promised: :promised. That was too much.',
     'days' => '{1} :days day|[0,*] :days days',
+    'minutes' => ':minutes min',
     'otherwise' => 'something else',
     'chart' => 'How often came what was said',
     'said' => 'Said to be so likely',
@@ -59,6 +60,15 @@ return [
         'error' => 'Loud ones were :error from the interval, on average.',
         'broken' => ':chain: quiet for :said expected, loud after :came.',
         'why' => 'One coat in five is expected to be loud sooner.',
+    ],
+    'heat' => [
+        'name' => 'Heating up',
+        'promise' => 'A pot is hot in the minutes that were said, give or take a fifth.',
+        'none' => 'No guided pot day is over yet.',
+        'too_often' => 'Promised: :promised. It came more often.',
+        'error' => 'Off by :error on average.',
+        'broken' => ':pot: :said expected, hot after :came.',
+        'why' => 'Its watts are not known well, or the room was colder. Calibrate it on the Pot page from that day.',
     ],
     'replay' => [
         'less' => 'By the plan it would have taken :hours less, with :plan ridden past the wax in place of :done.',

@@ -6,7 +6,7 @@ namespace Dripel\Core\HowRight;
 
 /**
  * One promise, as it was made with what was known that day, and what came of it. In the unit of its kind: days from the one on which it was
- * made (good until), % of elongation (wear), effective km (week), a likelihood and whether it came true (plan), effective km (by ear).
+ * made (good until), % of elongation (wear), effective km (week), a likelihood and whether it came true (plan), effective km (by ear), minutes (heat).
  */
 final readonly class GradedPromise
 {
@@ -29,6 +29,7 @@ final readonly class GradedPromise
         public ?float $km = null,
         /** How far it was broken by, so that promises can be told by it: 0 where it was kept, 1 where it was off by all that was said. */
         public float $off = 0.0,
+        public ?int $potId = null,
     ) {}
 
     public function error(): ?float

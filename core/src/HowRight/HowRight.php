@@ -27,9 +27,16 @@ final readonly class HowRight
     /**
      * @param GradeGoodUntil $goodUntil of the same
      * @param int|null $potCapacity chains that the largest pot takes at once
+     * @param list<HeatUp> $heatUps of that year
      */
-    public static function of(RecordedBook $recorded, int $nowS, GradeGoodUntil $goodUntil, ?int $potCapacity, Memo $memo): self
-    {
+    public static function of(
+        RecordedBook $recorded,
+        int $nowS,
+        GradeGoodUntil $goodUntil,
+        ?int $potCapacity,
+        Memo $memo,
+        array $heatUps = [],
+    ): self {
         $book = $recorded->asKnown($nowS);
         $fromS = self::fromS($recorded, $nowS);
         $promises = [
@@ -38,6 +45,7 @@ final readonly class HowRight
             PromiseKind::Week->value => GradeWeek::of($recorded, $book, $fromS, $nowS),
             PromiseKind::Plan->value => GradePlan::of($recorded, $book, $fromS, $nowS, $potCapacity, $memo),
             PromiseKind::Ear->value => GradeEar::of($recorded, $book, $fromS, $nowS),
+            PromiseKind::Heat->value => GradeHeat::of($heatUps, $fromS, $nowS),
         ];
 
         return new self(

@@ -17,4 +17,6 @@ enum PromiseKind: string
     case Plan = 'plan';
     /** A coat is quiet for the interval that was learned by ear: four of five. */
     case Ear = 'ear';
+    /** A pot is hot in about the minutes that were said. */
+    case Heat = 'heat';
 }

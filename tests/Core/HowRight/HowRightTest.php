@@ -2,13 +2,19 @@
 
 declare(strict_types=1);
 
+use Dripel\Core\Guided\JobEvent;
+use Dripel\Core\Guided\JobEventKind;
+use Dripel\Core\Guided\JobRun;
+use Dripel\Core\Guided\JobStep;
 use Dripel\Core\HowRight\CalibrationPoint;
 use Dripel\Core\HowRight\GradedPromise;
 use Dripel\Core\HowRight\GradeEar;
 use Dripel\Core\HowRight\GradeGoodUntil;
+use Dripel\Core\HowRight\GradeHeat;
 use Dripel\Core\HowRight\GradePlan;
 use Dripel\Core\HowRight\GradeWear;
 use Dripel\Core\HowRight\GradeWeek;
+use Dripel\Core\HowRight\HeatUp;
 use Dripel\Core\HowRight\HowRight;
 use Dripel\Core\HowRight\Mondays;
 use Dripel\Core\HowRight\PromiseGrade;
@@ -36,6 +42,7 @@ use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Maths\KeptMemo;
 use Dripel\Core\Maths\Wilson;
 use Dripel\Core\Plan\PlannedChain;
+use Dripel\Core\PotDay\PotDayPlan;
 use Dripel\Core\Wear\DigitalReading;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -153,7 +160,7 @@ it('does not peek: what is written down later changes what came, never what was 
         $how->grades,
     );
     $how = howRight(recorded($entries), noonOf(130));
-    expect(array_map(fn(PromiseGrade $grade) => $grade->count() > 0, $how->grades))->toBe([true, true, true, true, true]);
+    expect(array_map(fn(PromiseGrade $grade) => $grade->count() > 0, $how->grades))->toBe([true, true, true, true, true, false]);
     for ($round = 0; $round < 4; $round++) {
         $fromS = noonOf($dice->getInt(20, 100));
         // A ride of long ago moves the km at which a band is looked at: readings are looked at without it.
@@ -464,4 +471,49 @@ it('counts swaps, top-ups and bare steel of a year as they were', function (): v
     expect($year->minutes)->toBe(2 * 59.0 + 15.0 + 3 * 3.0);
     // 7 carried two of its first ten weeks; 8 was ridden bare for two; after its week and 60 km of drip it lacked 240 km of the last three.
     expect($year->kmPastWax)->toEqualWithDelta(8 * 150.0 + 2 * 150.0 + 240.0, 1e-6);
+});
+
+it('grades how long a pot took, by the probe before the hand, within a fifth of what was said', function (): void {
+    $run = function (int $saidMin, float $tappedMin, JobEventKind $how = JobEventKind::Done): JobRun {
+        $steps = [
+            new JobStep('prepare'),
+            new JobStep(PotDayPlan::PLUG_IN, skippable: true),
+            new JobStep('rinse', skippable: true),
+            new JobStep(PotDayPlan::HEAT, 60 * $saidMin, since: 1, skippable: true),
+        ];
+
+        return JobRun::of($steps, noonOf(0), [
+            new JobEvent(JobEventKind::Done, 0, noonOf(0) + 300),
+            new JobEvent(JobEventKind::Done, 1, noonOf(0) + 600),
+            new JobEvent(JobEventKind::Done, 2, noonOf(0) + 900),
+            new JobEvent($how, 3, noonOf(0) + 600 + (int) (60 * $tappedMin)),
+        ]);
+    };
+    $grade = fn(?HeatUp $one): array => array_map(
+        fn(GradedPromise $of) => [$of->kind, $of->potId, $of->madeS, $of->said, $of->came, $of->kept, $of->off],
+        GradeHeat::of(array_filter([$one]), noonOf(-1), noonOf(7)),
+    );
+    // From the plug on, not from when the step before was done.
+    expect($grade(HeatUp::of(4, $run(50, 60), null)))
+        ->toBe([[PromiseKind::Heat, 4, noonOf(0) + 600, 50.0, 60.0, true, 0.0]])
+        ->and($grade(HeatUp::of(4, $run(50, 61), null))[0])
+        ->toEqualWithDelta([PromiseKind::Heat, 4, noonOf(0) + 600, 50.0, 61.0, false, 11 / 50], 1e-9)
+        // Five minutes are let pass however short it is.
+        ->and($grade(HeatUp::of(4, $run(10, 15), null))[0][5])
+        ->toBeTrue()
+        ->and($grade(HeatUp::of(4, $run(10, 15.1), null))[0][5])
+        ->toBeFalse()
+        // Tapped late, but a probe had read it; one that read it before the plug was in had another pot in mind.
+        ->and($grade(HeatUp::of(4, $run(50, 90), noonOf(0) + 600 + 3000))[0][4])
+        ->toBe(50.0)
+        ->and($grade(HeatUp::of(4, $run(50, 55), noonOf(0)))[0][4])
+        ->toBe(55.0)
+        ->and(HeatUp::of(4, $run(50, 60, JobEventKind::Skip), null))
+        ->toBeNull()
+        ->and(HeatUp::of(4, JobRun::of([new JobStep('prepare')], noonOf(0), []), null))
+        ->toBeNull()
+        ->and(GradeHeat::of(array_filter([HeatUp::of(4, $run(50, 60), null)]), noonOf(0) + 601, noonOf(7)))
+        ->toBe([])
+        ->and(GradeHeat::of(array_filter([HeatUp::of(4, $run(50, 60), null)]), noonOf(-1), noonOf(0) + 600))
+        ->toBe([]);
 });
