@@ -6,7 +6,7 @@ namespace Dripel\Core\HowRight;
 
 /**
  * One promise, as it was made with what was known that day, and what came of it. In the unit of its kind: days from the one on which it was
- * made (good until), % of elongation (wear), effective km (week), a likelihood and whether it came true (plan), effective km (by ear), minutes (heat).
+ * made (good until), % of elongation (wear), effective km (week, by ear), a likelihood and whether it came true (plan), minutes (heat).
  */
 final readonly class GradedPromise
 {
