@@ -246,6 +246,7 @@ Route::middleware('auth')->group(function (): void {
         Route::put('/gauge/expected', [GaugeController::class, 'expect']);
         Route::post('/factors', [GaugeController::class, 'factor']);
         Route::post('/margin', [HowRightController::class, 'margin']);
+        Route::post('/pots/{pot}/fit', [HowRightController::class, 'potFit'])->whereNumber('pot');
         Route::post('/bikes/{bike}/advice', [GaugeController::class, 'advice'])->whereNumber('bike');
         Route::post('/bikes/{bike}/parts', [PartController::class, 'store'])->whereNumber('bike');
         Route::post('/parts/{part}/fittings', [PartController::class, 'fit'])->whereNumber('part');

@@ -115,6 +115,7 @@ final class SettingRules
             SettingKey::PotLowW, SettingKey::PotHighW => self::number(0, 10_000),
             SettingKey::PotFlashC => self::number(-50, 500),
             SettingKey::PotEfficiency => self::number(0.01, 1),
+            SettingKey::PotFitDeclined => Fits::text(36, 36),
             SettingKey::PotLossWPerK => self::number(0, 100),
             SettingKey::FactorIndoor,
             SettingKey::FactorDry,

@@ -31,7 +31,8 @@ final readonly class ReadHeatUps
         return array_values(array_filter(array_map($this->of(...), array_values($jobs->all()))));
     }
 
-    private function of(GuidedJob $job): ?HeatUp
+    /** Null where it was not waited for. */
+    public function of(GuidedJob $job): ?HeatUp
     {
         $potId = PotDayJob::choices($job)->potId;
         $targetC = PotDayJob::terms($job)->pot->targetC;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Text;
 
+use App\Pot\PotProposal;
 use Dripel\Core\HowRight\GradedPromise;
 use Dripel\Core\HowRight\HowRight;
 use Dripel\Core\HowRight\PromiseGrade;
@@ -131,6 +132,22 @@ final readonly class HowRightWords
             'text' => $this->say('margin.text', $parameters),
             'why' => $this->say('margin.why', $parameters),
             'take' => $this->say('margin.take', $parameters),
+        ];
+    }
+
+    /** @return array{pot: int, text: string, why: string, take: string} */
+    public function pot(PotProposal $one): array
+    {
+        return [
+            'pot' => $one->heatUp->potId,
+            'text' => $this->say('pot.text', [
+                'pot' => $this->translator->names->pot($one->heatUp->potId),
+                'day' => $this->date($one->heatUp->pluggedS),
+                'said' => $this->value(PromiseKind::Heat, $one->heatUp->saidMin),
+                'came' => $this->value(PromiseKind::Heat, $one->heatUp->cameMin),
+            ]),
+            'why' => (new PotWords($this->translator))->fitted($one->found),
+            'take' => $this->say('pot.take'),
         ];
     }
 

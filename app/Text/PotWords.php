@@ -9,6 +9,7 @@ use DateTimeImmutable;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Pot\HeatPoint;
+use Dripel\Core\Pot\PotCalibrateResult;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PotHeatResult;
 use Dripel\Core\Pot\PowerKnown;
@@ -24,6 +25,18 @@ use Dripel\Core\Pot\WaxProperties;
 final readonly class PotWords
 {
     public function __construct(private Translator $translator) {}
+
+    /** What a heat-up says of a pot. */
+    public function fitted(PotCalibrateResult $found): string
+    {
+        $q = $this->translator->quantities;
+
+        return $this->translator->say('pot.fitted', [
+            'loss' => $q->number($found->lossWPerK, 2),
+            'efficiency' => $q->number(100 * $found->efficiency) . "\u{a0}%",
+            'rms' => $q->number($found->rmsC, 1) . "\u{a0}K",
+        ]);
+    }
 
     /** @return HeatView */
     public function heat(BathState $bath, PotHeatInput $in, PotHeatResult $heat, PowerKnown $known, ?string $by): array

@@ -142,6 +142,7 @@ return [
     'owner_hands_over' => 'The owner stays the owner. Make somebody else the owner first.',
     'hand_over_to_another' => 'You own it already. Choose somebody else.',
     'owner_hands_over_first' => 'Make somebody else the owner first; then you can leave.',
+    'no_fit' => 'Nothing is proposed for this pot any more. Reload the page.',
     'monday' => 'A week is named by its Monday. Choose one.',
     'workshop_exists' => 'You own a workshop of that name already. Take another name.',
     'no_workshop' => 'This account belongs to no workshop any more. Ask an owner for an invitation.',

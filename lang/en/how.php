@@ -89,6 +89,10 @@ return [
             'money' => 'Wax and drip',
         ],
     ],
+    'pot' => [
+        'text' => ':pot: hot after :came on :day, :said were said.',
+        'take' => 'Count with that',
+    ],
     'margin' => [
         'text' => 'Plan with a margin of :margin in place of :now.',
         'why' => 'With it, nine of ten of your :count good-until days would have held.',

@@ -6,6 +6,7 @@ return [
     'bike.name' => 'name',
     'bike.odd_weeks' => 'weeks left out of what is usual',
     'workshop.weather' => 'weather',
+    'pot.fit_declined' => 'heat-up that was not taken',
     'bike.rider' => 'rider',
     'bike.kind' => 'kind',
     'bike.speeds' => 'speeds',

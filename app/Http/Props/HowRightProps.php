@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Pot\PotProposal;
 use App\Text\Chart;
 use App\Text\ChartAxis;
 use App\Text\ChartLine;
@@ -37,6 +38,7 @@ use Dripel\Core\Logbook\RecordedBook;
  * }
  * @phpstan-type BrokenPromise array{when: string, text: string, why: string}
  * @phpstan-type MarginView array{text: string, why: string, take: string}
+ * @phpstan-type PotFitView array{pot: int, text: string, why: string, take: string}
  * @phpstan-type ReplayView array{text: string, columns: list<string>, rows: list<array{name: string, cells: list<string>}>}
  * @phpstan-type HowRightView array{
  *     intro: string,
@@ -44,6 +46,7 @@ use Dripel\Core\Logbook\RecordedBook;
  *     chart: ChartView|null,
  *     worst: list<BrokenPromise>,
  *     margin: MarginView|null,
+ *     pots: list<PotFitView>,
  *     answers: list<string>,
  * }
  * @phpstan-type HowRightPage array{how?: HowRightView, replay?: ReplayView|null}
@@ -57,8 +60,12 @@ final readonly class HowRightProps
         $this->words = new HowRightWords($translator);
     }
 
-    /** @return HowRightView */
-    public function all(?HowRight $how, ?ProposedMargin $margin, RecordedBook $recorded): array
+    /**
+     * @param list<PotProposal> $pots
+     *
+     * @return HowRightView
+     */
+    public function all(?HowRight $how, ?ProposedMargin $margin, array $pots, RecordedBook $recorded): array
     {
         return [
             'intro' => $this->words->intro($how),
@@ -73,6 +80,7 @@ final readonly class HowRightProps
                 $how?->worst() ?? [],
             ),
             'margin' => $margin === null ? null : $this->words->margin($margin),
+            'pots' => array_map($this->words->pot(...), $pots),
             'answers' => $this->words->answers($recorded),
         ];
     }

@@ -118,6 +118,8 @@ enum SettingKey: string
     /** Found from a logged heat-up: the part of its power that reaches the wax, and what it loses. */
     case PotEfficiency = 'pot.efficiency';
     case PotLossWPerK = 'pot.loss_w_per_k';
+    /** The pot day whose heat-up was not to change them. */
+    case PotFitDeclined = 'pot.fit_declined';
     /** How many chains its owner puts in at once, as they are laid; null: as many as are reckoned to fit. */
     case PotAtOnce = 'pot.at_once';
     /** How a chain lies in it: coiled, or flat in a pan. */

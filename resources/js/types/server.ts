@@ -613,6 +613,7 @@ export interface HowRightView {
   chart: ChartView | null
   worst: BrokenPromise[]
   margin: MarginView | null
+  pots: PotFitView[]
   answers: string[]
 }
 
@@ -1269,6 +1270,13 @@ export interface PotFields {
   lay: string
   at_once: string
   for_races: boolean
+}
+
+export interface PotFitView {
+  pot: number
+  text: string
+  why: string
+  take: string
 }
 
 export interface PotLedger {

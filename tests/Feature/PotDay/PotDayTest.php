@@ -959,3 +959,54 @@ it('learns what pot days take from their taps, and offers it to the plan without
     $this->post("/actions/{$job->action_id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     expect($learned())->toBeNull();
 });
+
+it('says on How right what a slow heat-up tells of a pot: taken it counts, declined it asks no more', function (): void {
+    $a = $this->bench->chain($this->heron, 'A', 290);
+    $pot = ($this->pot)();
+    // Its book begins some weeks ago, so that there are promises to look at.
+    ($this->ride)(50, 'dry', 24 * 30);
+    $job = ($this->begin)(($this->choices)($pot, [$a], ['room' => '20']));
+    ($this->lead)($job, 'heat');
+    // Of its power two thirds arrive: it takes far longer than was said.
+    $true = new PotHeatInput(620, 20, 20, 90, 1.3, 80, 0.66);
+    $plugS = (int) $job->run()->endedS(1);
+    foreach (range(0, 400, 5) as $minutes) {
+        Temperature::query()->create([
+            'workshop_id' => $job->workshop_id,
+            'pot_id' => $pot->id,
+            'at' => $plugS + 60 * $minutes,
+            'received_at' => $plugS + 60 * $minutes,
+            'temp_c' => min(80.0, $true->course()->after(20, 60 * $minutes)),
+        ]);
+    }
+    app(AppClock::class)->stopAt($plugS + 401 * 60);
+    ($this->lead)($job);
+    expect($job->refresh()->ended_at)->not->toBeNull();
+    $offers = function (): array {
+        app()->forgetScopedInstances();
+        $version = $this->get('/gauge/how-right')->assertOk()->viewData('page')['version'];
+        $headers = ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) $version] + [
+            'X-Inertia-Partial-Component' => 'Plan/HowRight',
+            'X-Inertia-Partial-Data' => 'how',
+        ];
+
+        return $this->get('/gauge/how-right', $headers)->json('props.how.pots');
+    };
+    $answer = fn(bool $accept, ?string $id = null) => $this->post("/pots/{$pot->id}/fit", [
+        'action_id' => $id ?? (string) Str::uuid(),
+        'accept' => $accept,
+    ]);
+    [$offer] = $offers();
+    expect($offer['pot'])->toBe($pot->id)->and($offer['text'])->toContain('Pot plain')->and($offer['why'])->toContain('%');
+    $answer(false)->assertSessionHasNoErrors();
+    expect($offers())->toBe([]);
+    $answer(true)->assertSessionHasErrors('accept');
+    $this->post("/actions/{$this->bench->lastAction()->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect($offers())->toBe([$offer]);
+    $id = (string) Str::uuid();
+    $answer(true, $id)->assertSessionHasNoErrors();
+    // Sent twice it counts once.
+    $answer(true, $id)->assertSessionHasNoErrors();
+    expect($offers())->toBe([]);
+    $this->get('/pot')->assertInertia(fn($page) => $page->where('pots.0.isCalibrated', true));
+});

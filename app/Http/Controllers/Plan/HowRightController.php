@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Plan;
 
 use App\Actions\Plan\AnswerMargin;
+use App\Actions\Pot\AnswerPotFit;
 use App\Cost\ReadPrices;
 use App\Http\Controllers\Controller;
 use App\Http\Props\HowRightProps;
 use App\Http\Requests\Wear\AdviceRequest;
+use App\Models\Pot;
 use App\Plan\ReadHowRight;
 use App\Pot\ReadBaths;
+use App\Pot\ReadPotProposals;
 use App\Support\CurrentWorkshop;
 use App\Text\Translators;
 use Dripel\Core\Bath\DipPickup;
@@ -26,6 +29,7 @@ final class HowRightController extends Controller
         ReadHowRight $readHowRight,
         ReadPrices $readPrices,
         ReadBaths $readBaths,
+        ReadPotProposals $readProposals,
         Translators $translators,
     ): Response {
         $workshop = $current->workshop();
@@ -34,7 +38,12 @@ final class HowRightController extends Controller
         return Inertia::render('Plan/HowRight', [
             // Once a week it takes some seconds: the page is there before.
             'how' => Inertia::defer(
-                fn() => $props->all($readHowRight($workshop), $readHowRight->margin($workshop), $readHowRight->recorded($workshop)),
+                fn() => $props->all(
+                    $readHowRight($workshop),
+                    $readHowRight->margin($workshop),
+                    $readProposals($workshop),
+                    $readHowRight->recorded($workshop),
+                ),
             ),
             'replay' => Inertia::defer(
                 fn() => $props->replay(
@@ -50,5 +59,10 @@ final class HowRightController extends Controller
     public function margin(AdviceRequest $request, AnswerMargin $answer): RedirectResponse
     {
         return $this->done($answer($request->context(), $request->boolean('accept')));
+    }
+
+    public function potFit(AdviceRequest $request, Pot $pot, AnswerPotFit $answer): RedirectResponse
+    {
+        return $this->done($answer($request->context(), $pot, $request->boolean('accept')));
     }
 }

@@ -62,18 +62,8 @@ final class PotController extends Controller
     public function fit(CalibrateRequest $request, Pot $pot, CalibratePot $calibratePot): JsonResponse
     {
         $found = $this->found($request, $pot, $calibratePot);
-        $q = $request->translator()->quantities;
 
-        return response()->json([
-            'text' =>
-                $found === null
-                    ? ''
-                    : $request->translator()->say('pot.fitted', [
-                        'loss' => $q->number($found->lossWPerK, 2),
-                        'efficiency' => $q->number(100 * $found->efficiency) . "\u{a0}%",
-                        'rms' => $q->number($found->rmsC, 1) . "\u{a0}K",
-                    ]),
-        ]);
+        return response()->json(['text' => $found === null ? '' : (new PotWords($request->translator()))->fitted($found)]);
     }
 
     public function calibrate(CalibrateRequest $request, Pot $pot, CalibratePot $calibratePot): RedirectResponse

@@ -11,6 +11,7 @@ import type { HowRightPage } from '@/types/server'
 defineProps<HowRightPage>()
 const here = useHere()
 const answer = (accept: boolean) => write('post', '/margin', { accept })
+const fit = (pot: number, accept: boolean) => write('post', `/pots/${pot}/fit`, { accept })
 </script>
 
 <template>
@@ -40,7 +41,15 @@ const answer = (accept: boolean) => write('post', '/margin', { accept })
                 <v-btn size="small" variant="text" data-test="decline-margin" @click="answer(false)">{{ t('how.decline') }}</v-btn>
               </div>
             </template>
-            <p v-else class="muted small">{{ t('how.no_change') }}</p>
+            <template v-for="pot in how.pots" :key="pot.pot">
+              <p class="say">{{ pot.text }}</p>
+              <p class="muted small">{{ pot.why }}</p>
+              <div v-if="here.mayWrite" class="row">
+                <v-btn color="primary" size="small" data-test="take-fit" @click="fit(pot.pot, true)">{{ pot.take }}</v-btn>
+                <v-btn size="small" variant="text" data-test="decline-fit" @click="fit(pot.pot, false)">{{ t('how.decline') }}</v-btn>
+              </div>
+            </template>
+            <p v-if="!how.margin && !how.pots.length" class="muted small">{{ t('how.no_change') }}</p>
             <ul v-if="how.answers.length" class="plain small" data-test="answers">
               <li v-for="text in how.answers" :key="text">{{ text }}</li>
             </ul>
