@@ -129,7 +129,9 @@ final readonly class MoneyProps
             'riders' =>
                 $whose->rider === null && $riders->several()
                     ? array_map(
-                        fn(array $one) => $this->row($translator, $one[0] ?? $translator->say('ui.money.everybody'), $one[1]),
+                        // With what was bought for all bikes, which no km of these used up.
+                        fn(array $one) => ($one[0] === null ? ['per' => '–'] : []) +
+                            $this->row($translator, $one[0] ?? $translator->say('ui.money.everybody'), $one[1]),
                         $costs->byRider($riders),
                     )
                     : [],
