@@ -205,3 +205,12 @@ it('keeps a person\'s workshops apart and lets them go from one to the other', f
         ->and(count(($this->page)('/settings')['workshops']))
         ->toBe(2);
 });
+
+it('hands on who opens further workshops, at the machine', function (): void {
+    $other = new Bench('ada@test.example');
+    $this->bench->owner->update(['opens_workshops' => true]);
+    $this->artisan('dripel:opener', ['email' => 'nobody@test.example'])->assertFailed();
+    expect($this->bench->owner->refresh()->opens_workshops)->toBeTrue();
+    $this->artisan('dripel:opener', ['email' => ' ADA@test.example'])->assertSuccessful();
+    expect([$this->bench->owner->refresh()->opens_workshops, $other->owner->refresh()->opens_workshops])->toBe([false, true]);
+});
