@@ -25,7 +25,9 @@ final class SetOpener extends Command
             return self::FAILURE;
         }
         WriteTransaction::run(function () use ($user): void {
-            User::query()->where('opens_workshops', true)->update(['opens_workshops' => false]);
+            User::query()
+                ->where('opens_workshops', true)
+                ->update(['opens_workshops' => false]);
             $user->update(['opens_workshops' => true]);
         });
         $this->info("{$email} opens further workshops from now on, and nobody else.");
