@@ -27,6 +27,7 @@ final readonly class ValidBefore
      * @param list<string> $invitations hashes of open ones
      * @param list<string> $passkeys as their devices name them
      * @param array<string, string> $roles by e-mail and workshop, "a@b.example 1"
+     * @param list<string> $openers e-mails of who opens further workshops
      */
     public function __construct(
         private array $signIns = [],
@@ -36,6 +37,7 @@ final readonly class ValidBefore
         private array $invitations = [],
         private array $passkeys = [],
         private array $roles = [],
+        private array $openers = [],
     ) {}
 
     public static function in(Connection $database): self
@@ -59,6 +61,7 @@ final readonly class ValidBefore
             $columns('select token_hash from invitations where accepted_by is null'),
             $has('passkeys', 'credential') ? $columns('select credential from passkeys') : [],
             $pairs("select u.email || ' ' || m.workshop_id, m.role from memberships m join users u on u.id = m.user_id"),
+            $has('users', 'opens_workshops') ? $columns('select email from users where opens_workshops') : [],
         );
     }
 
@@ -95,6 +98,13 @@ final readonly class ValidBefore
         }
         foreach (Workshop::query()->with('memberships.user')->get() as $workshop) {
             $this->keepPeople($workshop);
+        }
+        // Who is not in the backup cannot: then whoever could by then can.
+        if (DB::table('users')->whereIn('email', $this->openers)->exists()) {
+            DB::table('users')->update(['opens_workshops' => false]);
+            DB::table('users')
+                ->whereIn('email', $this->openers)
+                ->update(['opens_workshops' => true]);
         }
 
         return 'What was switched off since stays off: sign-ins, passkeys, devices, calendars, invitations, people; passwords and roles are the latest.';

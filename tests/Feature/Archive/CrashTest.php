@@ -222,7 +222,7 @@ it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars
     $db->exec("insert into users (id, name, email, password, workshop_id) values (7, 'Guest', 'guest@test.example', 'old', 1);
         insert into memberships (workshop_id, user_id, role, calendar_hash) values (1, 7, 'member', 'theirs');
         update memberships set calendar_hash = 'mine' where user_id = 1;
-        insert into users (id, name, email, password, workshop_id) values (8, 'Mate', 'mate@test.example', 'old', 1);
+        insert into users (id, name, email, password, workshop_id, opens_workshops) values (8, 'Mate', 'mate@test.example', 'old', 1, true);
         insert into memberships (workshop_id, user_id, role) values (1, 8, 'member');
         insert into devices (id, workshop_id, kind, name, added_at) values (901, 1, 'gauge', 'a', 1), (902, 1, 'gauge', 'b', 1);
         insert into invitations (workshop_id, invited_by, role, token_hash, expires_at)
@@ -241,7 +241,7 @@ it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars
         delete from passkeys where credential = 'lost';
         update memberships set calendar_hash = null where user_id = 1; delete from memberships where user_id = 7;
         update memberships set role = 'viewer' where user_id = 8; update invitations set accepted_by = 8 where token_hash = 'used';
-        update users set password = 'new' where id = 1; update users set workshop_id = null where id = 7");
+        update users set opens_workshops = (id = 1); update users set password = 'new' where id = 1; update users set workshop_id = null where id = 7");
     $said = ($this->php)('artisan', 'dripel:restore', $backup);
     $all = fn(string $sql) => (new PDO("sqlite:{$this->file}"))->query($sql)->fetchAll(PDO::FETCH_COLUMN);
     expect($said)
@@ -260,6 +260,8 @@ it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars
         ->toEqual([901])
         ->and($all('select token_hash from invitations'))
         ->toBe(['open'])
+        ->and($all('select id from users where opens_workshops'))
+        ->toEqual([1])
         ->and($all('select password from users where id = 1'))
         ->toBe(['new'])
         ->and($all('select workshop_id from users where id = 7'))
