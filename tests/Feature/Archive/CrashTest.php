@@ -241,7 +241,8 @@ it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars
         delete from passkeys where credential = 'lost';
         update memberships set calendar_hash = null where user_id = 1; delete from memberships where user_id = 7;
         update memberships set role = 'viewer' where user_id = 8; update invitations set accepted_by = 8 where token_hash = 'used';
-        update users set opens_workshops = (id = 1); update users set password = 'new' where id = 1; update users set workshop_id = null where id = 7");
+        update users set opens_workshops = (id = 1);
+        update users set password = 'new' where id = 1; update users set workshop_id = null where id = 7");
     $said = ($this->php)('artisan', 'dripel:restore', $backup);
     $all = fn(string $sql) => (new PDO("sqlite:{$this->file}"))->query($sql)->fetchAll(PDO::FETCH_COLUMN);
     expect($said)
