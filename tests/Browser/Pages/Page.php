@@ -107,6 +107,25 @@ class Page
         return $this;
     }
 
+    /**
+     * Sends the form of a page and waits for what is on the next. A machine that is too busy to answer has the form say that it was not
+     * saved: then somebody presses once more, which counts once.
+     */
+    public function saveUntil(string $part): static
+    {
+        for ($once = 0; $once < 3 && !$this->has($part); $once++) {
+            $this->has('submit') && $this->click('submit');
+            try {
+                $this->driver->wait(self::PATIENCE_S, 50)->until(Until::presenceOfElementLocated($this->by($part)));
+            } catch (TimeoutException) {
+                // The last time it is said below.
+            }
+        }
+        $this->part($part);
+
+        return $this;
+    }
+
     public function part(string $part): RemoteWebElement
     {
         // On the phone only the bike of today stands open on the wall.
