@@ -23,16 +23,11 @@ final readonly class RideSearch
         $rides = match (true) {
             $search->chainId !== null => $this->book->history($search->chainId)->rides,
             $search->bikeId !== null => $this->book->ridesOf($search->bikeId),
-            default => self::of($this->book->rides(), $this->whose),
+            default => $this->whose->rides($this->book->rides()),
         };
         $rides = $search->looking() ? $rides->where(fn(Ride $ride) => $this->wanted($ride, $search)) : $rides;
 
         return $this->ordered($rides, $search->sort);
-    }
-
-    public static function of(Rides $rides, Whose $whose): Rides
-    {
-        return $whose->rider === null ? $rides : $rides->where(fn(Ride $ride) => $whose->bike($ride->bikeId));
     }
 
     private function wanted(Ride $ride, ListSearch $search): bool

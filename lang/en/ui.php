@@ -993,7 +993,6 @@ return [
         'all' => 'All of it',
         'by' => 'By year, by bike',
         'by_rider' => 'By rider',
-        'everybody' => 'Everybody’s',
         'mine' => 'Your bikes and everybody’s. What was bought for all of them is not in it.',
         'kind' => [
             'chains' => 'Chains, links',
@@ -1535,8 +1534,6 @@ return [
         'look' => 'Whose bikes',
         'mine' => 'Mine',
         'all' => 'All',
-        'only_mine' => 'Show my bikes only',
-        'show_all' => 'Show all bikes',
         'rider' => 'Rider',
         'hint' => 'Empty: everybody rides it',
         'split' => 'Whose part',

@@ -131,7 +131,7 @@ final readonly class MoneyProps
                     ? array_map(
                         // With what was bought for all bikes, which no km of these used up.
                         fn(array $one) => ($one[0] === null ? ['per' => '–'] : []) +
-                            $this->row($translator, $one[0] ?? $translator->say('ui.money.everybody'), $one[1]),
+                            $this->row($translator, $one[0] ?? $translator->say('ui.riders.everybody'), $one[1]),
                         $costs->byRider($riders),
                     )
                     : [],

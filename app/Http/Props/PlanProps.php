@@ -243,11 +243,11 @@ final readonly class PlanProps
             'distance' => (string) round($q->units->fromKm($one->km), 1),
             'condition' => $one->guess->condition->value,
             'name' => $this->translator->say('ui.weather.planned_name'),
-            'text' => $this->translator->say($one->guess->ridingMm > 0.0 ? 'ui.weather.day_riding' : 'ui.weather.day_before', [
+            'text' => $this->translator->say($one->guess->onTheWay() ? 'ui.weather.day_riding' : 'ui.weather.day_before', [
                 'day' => $this->words->dayOf($one->day),
                 'bike' => $this->translator->names->bike($one->bikeId),
                 'km' => $q->distance($one->km),
-                'mm' => $q->number($one->guess->ridingMm > 0.0 ? $one->guess->ridingMm : $one->guess->beforeMm, 1),
+                'mm' => $q->number($one->guess->mm(), 1),
             ]),
             'verb' => $this->translator->say('ui.weather.plan', ['condition' => $condition]),
         ];

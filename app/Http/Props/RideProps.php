@@ -94,9 +94,7 @@ final readonly class RideProps
         );
 
         return [
-            'strip' => $this->strip(
-                $search->bikeId === null ? RideSearch::of($this->book->rides(), $whose) : $this->book->ridesOf($search->bikeId),
-            ),
+            'strip' => $this->strip($search->bikeId === null ? $whose->rides($this->book->rides()) : $this->book->ridesOf($search->bikeId)),
             'rides' => array_map($this->ride(...), array_reverse($page->all())),
             'found' => $this->found($found, $search),
             'months' => $this->translator->months(array_reverse($this->book->rides()->instants())),
@@ -138,7 +136,7 @@ final readonly class RideProps
 
         return [
             'id' => $one->ride->id,
-            'text' => $this->translator->say($one->guess->ridingMm > 0.0 ? 'ui.weather.riding' : 'ui.weather.before', [
+            'text' => $this->translator->say($one->guess->onTheWay() ? 'ui.weather.riding' : 'ui.weather.before', [
                 'day' => $q->dayAndTime($one->ride->moment->unixS),
                 'bike' =>
                     $one->ride->bikeId === null
@@ -146,7 +144,7 @@ final readonly class RideProps
                         : $this->translator->names->bike($one->ride->bikeId),
                 'km' => $q->distance($one->ride->km),
                 'written' => $name($one->ride->condition),
-                'mm' => $q->number($one->guess->ridingMm > 0.0 ? $one->guess->ridingMm : $one->guess->beforeMm, 1),
+                'mm' => $q->number($one->guess->mm(), 1),
             ]),
             'condition' => $one->guess->condition->value,
             'verb' => $this->translator->say('ui.weather.take', ['condition' => $name($one->guess->condition)]),

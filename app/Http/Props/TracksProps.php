@@ -20,6 +20,7 @@ use App\Weather\ReadWeather;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Precision;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Ride\AlikeRide;
 use Dripel\Core\Ride\BikeGuess;
 use Dripel\Core\Ride\GuessBecause;
@@ -205,16 +206,16 @@ final readonly class TracksProps
         if ($rain === null || $track->start === null || $track->precision === Precision::Day || $track->moving_hours === null) {
             return null;
         }
-        $indoor = $bikeId !== null && $this->book->ridesOf($bikeId)->last()?->condition === Condition::Indoor;
-        $road = $indoor ? null : RoadGuess::of($rain, $track->start, $track->moving_hours);
+        $rides = $bikeId === null ? Rides::of([]) : $this->book->ridesOf($bikeId);
+        $road = RoadGuess::ofBike($rain, $rides, $track->start, $track->moving_hours);
 
         return $road === null || $road->condition === Condition::Dry
             ? null
             : [
                 'value' => $road->condition->value,
-                'text' => $this->translator->say($road->ridingMm > 0.0 ? 'ui.weather.track_riding' : 'ui.weather.track_before', [
+                'text' => $this->translator->say($road->onTheWay() ? 'ui.weather.track_riding' : 'ui.weather.track_before', [
                     'condition' => $this->translator->say("chain.condition.{$road->condition->value}"),
-                    'mm' => $this->translator->quantities->number($road->ridingMm > 0.0 ? $road->ridingMm : $road->beforeMm, 1),
+                    'mm' => $this->translator->quantities->number($road->mm(), 1),
                 ]),
             ];
     }

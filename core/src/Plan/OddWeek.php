@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Maths\Median;
 
 /**
  * A week in which a bike was ridden otherwise than is usual for it: hardly at all, or far more. A holiday and a tour make every habit
@@ -33,7 +34,7 @@ final readonly class OddWeek
         if (count($weeks) < self::LEAST_WEEKS) {
             return [];
         }
-        $usualKm = self::middle(array_values($weeks));
+        $usualKm = Median::of($weeks);
         $odd = [];
         foreach (array_slice($weeks, 0, RidingHabit::WEEKS, true) as $monday => $km) {
             if ($usualKm > 0.0 && ($km < self::LITTLE * $usualKm || $km > self::MUCH * $usualKm)) {
@@ -42,14 +43,5 @@ final readonly class OddWeek
         }
 
         return $odd;
-    }
-
-    /** @param non-empty-list<float> $of */
-    private static function middle(array $of): float
-    {
-        sort($of);
-        $half = intdiv(count($of), 2);
-
-        return count($of) % 2 === 1 ? $of[$half] : ($of[$half - 1] + $of[$half]) / 2;
     }
 }

@@ -9,6 +9,7 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Maths\Median;
 
 /**
  * How a bike has been ridden lately, in effective km: what is expected of it in the days to come.
@@ -70,7 +71,7 @@ final readonly class RidingHabit
         $firstS = $rides->first()->moment->unixS ?? $todayS;
         $outS = 7 * 86400 * count(array_filter($leftOut, fn(string $monday) => LocalDay::named($monday, $zone)->startS() >= $firstS));
         $weeks = $firstS <= $fromS ? self::WEEKS : max(1.0, ($todayS - $firstS - $outS) / (7 * 86400));
-        $usual = array_map(self::median(...), array_filter($byDay, fn(array $days) => count($days) >= self::USUAL_WEEKS));
+        $usual = array_map(Median::of(...), array_filter($byDay, fn(array $days) => count($days) >= self::USUAL_WEEKS));
         ksort($usual);
         $isUsual = array_sum($usual) >= (self::USUAL_SHARE * $total) / $weeks;
 
@@ -78,7 +79,7 @@ final readonly class RidingHabit
             weeklyKm: $total / $weeks,
             weeklyRiddenKm: $ridden / $weeks,
             usualKm: $isUsual ? $usual : [],
-            usualRiddenKm: $isUsual ? array_map(self::median(...), array_intersect_key($riddenByDay, $usual)) : [],
+            usualRiddenKm: $isUsual ? array_map(Median::of(...), array_intersect_key($riddenByDay, $usual)) : [],
             kmPerHour: $hours > 0 ? $timedKm / $hours : null,
             hoursPerKm: Pace::hoursPerKm($lately),
             riddenToday: ($rides->last()->moment->unixS ?? 0) >= $todayS,
@@ -134,14 +135,5 @@ final readonly class RidingHabit
             $chain->terms->hoursAlone && $this->kmPerHour !== null ? INF : $chain->leftKm(),
             $chain->wax->life->leftHours === null || $this->kmPerHour === null ? INF : $chain->wax->life->leftHours * $this->kmPerHour,
         );
-    }
-
-    /** @param non-empty-array<string, float> $days */
-    private static function median(array $days): float
-    {
-        sort($days);
-        $middle = intdiv(count($days), 2);
-
-        return count($days) % 2 === 1 ? $days[$middle] : ($days[$middle - 1] + $days[$middle]) / 2;
     }
 }

@@ -17,7 +17,7 @@ use Dripel\Core\Plan\PlanTerms;
 final readonly class PotSplit
 {
     /** @param list<RiderShare> $shares in the order in which they come; everybody's chains under no name */
-    private function __construct(public array $shares, public float $minutes) {}
+    private function __construct(public array $shares) {}
 
     /** @param list<Dip> $dips of one pot day, done */
     public static function done(Riders $riders, array $dips, DipPickup $pickup, PriceList $prices, PlanTerms $terms): self
@@ -69,6 +69,6 @@ final readonly class PotSplit
             );
         }
 
-        return new self($shares, $minutes);
+        return new self($shares);
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Dripel\Core\Riders;
 
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Next\NextItem;
 use Dripel\Core\Plan\Rail;
 
@@ -55,6 +57,12 @@ final readonly class Whose
     public function bikes(array $bikeIds): array
     {
         return array_values(array_filter($bikeIds, $this->bike(...)));
+    }
+
+    /** Those on its bikes, and those of no bike yet. */
+    public function rides(Rides $rides): Rides
+    {
+        return $this->riders === null ? $rides : $rides->where(fn(Ride $ride) => $this->bike($ride->bikeId));
     }
 
     /**

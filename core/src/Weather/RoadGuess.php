@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Weather;
 
 use Dripel\Core\Interval\Condition;
+use Dripel\Core\Logbook\Rides;
 
 /**
  * What the road was like, from the rain: wet where it rained on the ride, damp where it had rained not long before, else dry. House rules;
@@ -29,6 +30,24 @@ final readonly class RoadGuess
         /** mm in the three hours before. */
         public float $beforeMm,
     ) {}
+
+    /** What a bike met, or will: nothing where it was last ridden indoors. Null too where the rain of its hours is not known. */
+    public static function ofBike(Rain $rain, Rides $rides, int $startS, float $hours): ?self
+    {
+        return $rides->last()?->condition === Condition::Indoor ? null : self::of($rain, $startS, $hours);
+    }
+
+    /** Whether the rain on the ride itself tells, not that before it. */
+    public function onTheWay(): bool
+    {
+        return $this->ridingMm >= self::SPRINKLE_MM;
+    }
+
+    /** mm of the rain that tells. */
+    public function mm(): float
+    {
+        return $this->onTheWay() ? $this->ridingMm : $this->beforeMm;
+    }
 
     /** Null where the rain of its hours is not known. */
     public static function of(Rain $rain, int $startS, float $hours): ?self

@@ -37,16 +37,13 @@ final readonly class WetDay
         $wet = [];
         foreach ($plan->riding as $bikeId => $riding) {
             $rides = $book->ridesOf($bikeId);
-            if ($rides->last()?->condition === Condition::Indoor) {
-                continue;
-            }
             $hourS = self::usualHourS($book, $bikeId);
             foreach (array_slice($riding->ridden, 0, self::DAYS, true) as $day => $km) {
                 $startS = $plan->days->today->plus($day)->startS() + $hourS;
                 if ($km <= 0.0 || $startS < $nowS || !$riding->asUsual($day)) {
                     continue;
                 }
-                $guess = RoadGuess::of($rain, $startS, $riding->hours[$day] > 0.0 ? $riding->hours[$day] : 1.0);
+                $guess = RoadGuess::ofBike($rain, $rides, $startS, $riding->hours[$day] > 0.0 ? $riding->hours[$day] : 1.0);
                 if ($guess !== null && $guess->condition !== Condition::Dry) {
                     $wet[] = new self($bikeId, $day, $km, $guess);
                 }

@@ -147,7 +147,7 @@ it('splits a pot day: each chain its wax, the work alike', function (): void {
     // 45 + 4 × 4 + 10 minutes for four chains; 4 minor units a gram; the house rule's pickup where nobody weighed.
     $usual = DipPickup::of([])->usual();
 
-    expect($split->minutes)
+    expect(array_sum(array_column($split->shares, 'minutes')))
         ->toBe(71.0)
         ->and($split->several())
         ->toBeTrue()

@@ -70,6 +70,14 @@ it('takes a road to be wet, damp or dry by the rain on the ride and before it', 
     'long before' => [[5 => 9.0], Condition::Dry],
 ]);
 
+it('tells by the rain that made it so', function (array $mm, bool $onTheWay, float $fell): void {
+    $guess = RoadGuess::of(rainOf($mm), WEATHER_MONDAY_S + 9 * 3600, 2.0);
+    expect([$guess?->onTheWay(), $guess?->mm()])->toBe([$onTheWay, $fell]);
+})->with([
+    'on the ride' => [[7 => 5.0, 9 => 0.1], true, 0.1],
+    'before it, with a drop on the ride that wets nothing' => [[8 => 1.5, 9 => 0.05], false, 1.5],
+]);
+
 it('says nothing of a ride whose hours nobody knows', function (): void {
     $atEnd = WEATHER_MONDAY_S + 335 * 3600;
     expect(RoadGuess::of(rainOf(), $atEnd, 1.0)?->condition)
