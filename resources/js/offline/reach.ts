@@ -7,7 +7,9 @@ import { tell } from '@/composables/told'
 /** A network that hangs for so long counts as gone: first it is waited for, then asked for a file that costs nothing. */
 const WAITED_MS = 3000
 const ASKED_MS = 2000
-const PATIENCE_MS = 8000
+/** What cannot be kept here is waited for: asked so long and so often more, all unanswered, before it counts as not saved. */
+const PATIENCE_MS = 10_000
+const PATIENT_TIMES = 2
 
 /** Whether the machine is out of reach: no network, or a request got no answer. The next answer ends it. */
 export const offline = ref(false)
@@ -58,7 +60,7 @@ export function elseGone(options: VisitOptions, gone: () => void, slow: () => vo
       timer = window.setTimeout(async () => {
         let there = await answers()
         if (!finished && (there || !kept)) slow()
-        if (!there && !kept) there = await answers(PATIENCE_MS)
+        for (let more = kept ? 0 : PATIENT_TIMES; !there && !finished && more > 0; more--) there = await answers(PATIENCE_MS)
         hangs = !there && !finished
         if (hangs) token.cancel()
       }, WAITED_MS)

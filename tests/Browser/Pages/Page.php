@@ -19,6 +19,12 @@ class Page
     /** A slow machine under load reads a 40 MB file in about 15 s. */
     protected const PATIENCE_S = 40;
 
+    /** What a form says that the machine was too busy to take. */
+    private const NOT_SAVED = 'Not saved: no connection. Press again.';
+
+    /** What was pressed last. */
+    private ?string $pressed = null;
+
     final public function __construct(public readonly RemoteWebDriver $driver, protected readonly string $url) {}
 
     public static function open(RemoteWebDriver $driver, string $url, string $path = '/'): static
@@ -30,6 +36,7 @@ class Page
 
     public function click(string $part): static
     {
+        $this->pressed = "[data-test=\"{$part}\"]";
         $this->part($part);
         $this->unfold($part)->steadily(function () use ($part): void {
             $element = $this->driver->wait(self::PATIENCE_S, 50)->until(Until::elementToBeClickable($this->by($part)));
@@ -101,29 +108,40 @@ class Page
     public function submit(string $form): static
     {
         $this->part($form);
-        $this->driver->findElement(By::cssSelector("[data-test=\"{$form}\"] [data-test=\"submit\"]"))->click();
-        $this->driver->wait(self::PATIENCE_S, 50)->until(Until::invisibilityOfElementLocated($this->by($form)));
+        $this->pressed = "[data-test=\"{$form}\"] [data-test=\"submit\"]";
+        $this->driver->findElement(By::cssSelector($this->pressed))->click();
+        $this->driver
+            ->wait(self::PATIENCE_S, 50)
+            ->until(fn() => $this->pressAgain() && Until::invisibilityOfElementLocated($this->by($form))->getApply()($this->driver));
 
         return $this;
     }
 
-    /**
-     * Sends the form of a page and waits for what is on the next. A machine that is too busy to answer has the form say that it was not
-     * saved: then somebody presses once more, which counts once.
-     */
-    public function saveUntil(string $part): static
+    /** A machine that is too busy to answer has the page say that it was not saved: then somebody presses once more, which counts once. */
+    private function pressAgain(): true
     {
-        for ($once = 0; $once < 3 && !$this->has($part); $once++) {
-            $this->has('submit') && $this->click('submit');
-            try {
-                $this->driver->wait(self::PATIENCE_S, 50)->until(Until::presenceOfElementLocated($this->by($part)));
-            } catch (TimeoutException) {
-                // The last time it is said below.
-            }
+        if ($this->pressed !== null && str_contains($this->steadily($this->said('done')), self::NOT_SAVED)) {
+            $this->driver->executeScript(
+                <<<'JS'
+                document.querySelector('[data-test="done"] button:last-child')?.click()
+                document.querySelector(arguments[0])?.click()
+                JS
+                ,
+                [$this->pressed],
+            );
         }
-        $this->part($part);
 
-        return $this;
+        return true;
+    }
+
+    /** @return callable(): string */
+    private function said(string $part): callable
+    {
+        return fn(): string => str_replace(
+            "\u{a0}",
+            ' ',
+            implode("\n", array_map(fn($e) => $e->getText(), $this->driver->findElements($this->by($part)))),
+        );
     }
 
     public function part(string $part): RemoteWebElement
@@ -133,7 +151,19 @@ class Page
             $this->driver->executeScript('document.querySelector(arguments[0])?.click()', ["[data-test=\"unfold-{$named[1]}\"]"]);
         }
 
-        return $this->driver->wait(self::PATIENCE_S, 50)->until(Until::presenceOfElementLocated($this->by($part)), "{$part} never came");
+        try {
+            return $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $this->driver->findElements($this->by($part))[0] ?? null);
+        } catch (TimeoutException) {
+            throw new TimeoutException("{$part} never came\n{$this->whereItStands()}");
+        }
+    }
+
+    /** What somebody would see who came by now: for whoever reads why a walk ended where nobody looked. */
+    private function whereItStands(): string
+    {
+        return (string) $this->driver->executeScript(
+            "return `at \${location.pathname}\${location.search}: \${document.body.innerText.replace(/\\s+/g, ' ').slice(0, 900)}`",
+        );
     }
 
     public function text(string $part): string
@@ -165,15 +195,14 @@ class Page
 
     public function awaitText(string $part, string $text): static
     {
-        $said = fn(): string => str_replace(
-            "\u{a0}",
-            ' ',
-            implode("\n", array_map(fn($e) => $e->getText(), $this->driver->findElements($this->by($part)))),
-        );
+        $said = $this->said($part);
+        $asked = str_starts_with(self::NOT_SAVED, $text);
         try {
-            $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => str_contains($this->unfold($part)->steadily($said), $text));
+            $this->driver
+                ->wait(self::PATIENCE_S, 50)
+                ->until(fn() => ($asked || $this->pressAgain()) && str_contains($this->unfold($part)->steadily($said), $text));
         } catch (TimeoutException) {
-            throw new TimeoutException("{$part} never said {$text}, but: {$this->steadily($said)}");
+            throw new TimeoutException("{$part} never said {$text}, but: {$this->steadily($said)}\n{$this->whereItStands()}");
         }
 
         return $this;

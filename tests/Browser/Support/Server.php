@@ -45,6 +45,8 @@ final class Server
             'APP_ROUTES_CACHE' => "{$folder}/routes.php",
             'DB_DATABASE' => "{$folder}/test.sqlite",
             'DB_NAME' => basename($folder),
+            'DB_SYNCHRONOUS' => 'off',
+            'BCRYPT_ROUNDS' => '4',
             'DRIPEL_PROXY_WORD' => Cable::WORD,
             'DRIPEL_PUSH_KEYS' => "{$folder}/push-keys.json",
             'DRIPEL_BACKUPS' => "{$folder}/backups",
