@@ -8,7 +8,6 @@ use App\Guided\OpenJobs;
 use App\Logbook\ReadBook;
 use App\Models\PlannedRide;
 use App\Models\Workshop;
-use App\Pot\PotFacts;
 use App\Pot\ReadBaths;
 use App\Support\AppClock;
 use App\Support\CacheMemo;
@@ -18,6 +17,7 @@ use Dripel\Core\Plan\PassedPot;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WorkshopPlan;
+use Dripel\Core\Pot\PotFacts;
 
 /** The weeks ahead of a workshop: the one plan that every page reads, with what was worked out before. */
 final class ReadPlan

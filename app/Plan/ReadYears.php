@@ -7,7 +7,6 @@ namespace App\Plan;
 use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
-use App\Pot\PotFacts;
 use App\Pot\ReadBaths;
 use App\Strip\Protocols;
 use App\Support\AppClock;
@@ -15,6 +14,7 @@ use App\Wear\ReadWear;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Bath\DipPickup;
 use Dripel\Core\Plan\WorkshopYears;
+use Dripel\Core\Pot\PotFacts;
 
 /** Loads what the coming years of a workshop are computed from. */
 final readonly class ReadYears

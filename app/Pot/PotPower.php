@@ -8,6 +8,7 @@ use App\Actions\PotDay\PotDayJob;
 use App\Guided\GuidedKind;
 use App\Models\GuidedJob;
 use App\Models\Workshop;
+use Dripel\Core\Pot\PotFacts;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PowerKnown;
 use Dripel\Core\Pot\UsualHeat;

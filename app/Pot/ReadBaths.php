@@ -18,6 +18,7 @@ use Dripel\Core\Bath\BathState;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Pot\PotFacts;
 use WeakMap;
 
 /** Loads what was done with the wax in the pots of a workshop, and which chains were dipped in it, into the core's ledger. */

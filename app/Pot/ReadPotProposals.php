@@ -16,6 +16,7 @@ use Dripel\Core\HowRight\HeatUp;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Pot\PotCalibrateResult;
+use Dripel\Core\Pot\PotFacts;
 
 /** What the last heat-up of each pot asks to be known better: only where its promise was broken and a probe was in the wax. */
 final readonly class ReadPotProposals

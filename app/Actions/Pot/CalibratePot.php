@@ -17,13 +17,13 @@ use App\Models\GuidedJob;
 use App\Models\Pot;
 use App\Models\Temperature;
 use App\Models\Workshop;
-use App\Pot\PotFacts;
 use App\Pot\ReadBaths;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\ObservedTemp;
 use Dripel\Core\Pot\PotCalibrate;
 use Dripel\Core\Pot\PotCalibrateInput;
 use Dripel\Core\Pot\PotCalibrateResult;
+use Dripel\Core\Pot\PotFacts;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\PotDay\PotDayRecord;
 

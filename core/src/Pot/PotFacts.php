@@ -2,16 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Pot;
+namespace Dripel\Core\Pot;
 
 use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Bath\Vessel;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
-use Dripel\Core\Pot\PotHeatInput;
-use Dripel\Core\Pot\PotKind;
-use Dripel\Core\Pot\PotLay;
-use Dripel\Core\Pot\WaxKind;
 use Dripel\Core\PotDay\PotCapacity;
 
 /** What is known of a pot, with the house rule where nobody said. */
