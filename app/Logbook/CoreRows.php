@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
+use Dripel\Core\Bath\BathEvent;
+use Dripel\Core\Bath\BathEventKind;
+use Dripel\Core\Bath\PotEntry;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Commute;
 use Dripel\Core\Logbook\DatedSetting;
@@ -37,6 +40,8 @@ final readonly class CoreRows
     public const REST_DAY = ['bike_id', 'date'];
 
     public const PLANNED_RIDE = ['bike_id', 'from_date', 'until_date', 'km', 'condition', 'name'];
+
+    public const POT_ENTRY = ['component_id', 'kind', 'wax_g', 'oil_g', 'removed_fraction', 'temp_c'];
 
     /** @param array<int, mixed> $row */
     public static function setting(array $row): DatedSetting
@@ -126,6 +131,15 @@ final readonly class CoreRows
     private static function float(mixed $value): ?float
     {
         return is_numeric($value) ? (float) $value : null;
+    }
+
+    /** @param array<int, mixed> $row */
+    public static function potEntry(array $row): PotEntry
+    {
+        [$atS, $kind] = [(int) $row[1], BathEventKind::from($row[5])];
+        $event = BathEvent::recorded($kind, $atS, self::float($row[6]), self::float($row[7]), self::float($row[8]), self::float($row[9]));
+
+        return new PotEntry($row[0], self::moment($row), $row[4], $event);
     }
 
     /** @param array<int, mixed> $row */

@@ -45,6 +45,7 @@ final readonly class ReadRecorded
             self::entries($workshop, 'commutes', CoreRows::COMMUTE, CoreRows::commute(...)),
             self::entries($workshop, 'rest_days', CoreRows::REST_DAY, CoreRows::restDay(...)),
             self::entries($workshop, 'planned_rides', CoreRows::PLANNED_RIDE, CoreRows::plannedRide(...)),
+            self::entries($workshop, 'bath_entries', CoreRows::POT_ENTRY, CoreRows::potEntry(...)),
         );
     }
 

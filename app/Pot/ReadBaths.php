@@ -85,7 +85,11 @@ final class ReadBaths
             ->get();
         foreach ($rows as $row) {
             if ($row->at > $fill->at || $row->sequence >= $fill->sequence) {
-                $events[] = [$row->at, $row->sequence, self::event($row)];
+                $events[] = [
+                    $row->at,
+                    $row->sequence,
+                    BathEvent::recorded($row->kind, $row->at, $row->wax_g, $row->oil_g, $row->removed_fraction, $row->temp_c),
+                ];
             }
         }
         $dips = Dip::query()
@@ -107,19 +111,6 @@ final class ReadBaths
         usort($events, fn(array $a, array $b) => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
 
         return array_column($events, 2);
-    }
-
-    private static function event(BathEntry $row): BathEvent
-    {
-        return match ($row->kind) {
-            BathEventKind::Fill => BathEvent::fill($row->at, (float) $row->wax_g, (float) $row->oil_g),
-            BathEventKind::TopUp => $row->wax_g === null
-                ? BathEvent::oil($row->at, (float) $row->oil_g)
-                : BathEvent::topUp($row->at, $row->wax_g, (float) $row->oil_g),
-            BathEventKind::Filter => BathEvent::filter($row->at, $row->removed_fraction ?? BathEvent::FILTERED),
-            BathEventKind::Remove => BathEvent::remove($row->at, (float) $row->wax_g),
-            BathEventKind::Reading, BathEventKind::Dip => BathEvent::reading($row->at, (float) $row->temp_c),
-        };
     }
 
     /** What a chain brought into the bath follows from the logbook: what it was ridden since the dip before. */

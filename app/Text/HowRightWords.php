@@ -96,6 +96,7 @@ final readonly class HowRightWords
             'bike' => $one->bikeId === null ? '' : $this->translator->names->bike($one->bikeId),
             'chain' => $one->chainId === null ? '' : $this->translator->names->fullChain($one->chainId),
             'pot' => $this->translator->names->pot($one->potId),
+            'bottle' => $one->bottleId === null ? '' : $this->translator->settings->text(SettingKey::BottleName, $one->bottleId),
         ];
 
         return $this->say(
@@ -103,8 +104,13 @@ final readonly class HowRightWords
             $about +
                 match ($one->kind) {
                     PromiseKind::GoodUntil => ['said' => $days($one->said), 'came' => $days($one->came)],
+                    PromiseKind::Bottle => [
+                        'said' => $days($one->said),
+                        'came' =>
+                            $one->came === null ? $this->say('bottle.not_yet') : $this->say('bottle.empty', ['day' => $days($one->came)]),
+                    ],
                     PromiseKind::Plan => ['said' => $this->share($one->said), 'came' => $days($one->came)],
-                    PromiseKind::Wear, PromiseKind::Week, PromiseKind::Ear, PromiseKind::Heat => [
+                    PromiseKind::Wear, PromiseKind::Week, PromiseKind::Ear, PromiseKind::Heat, PromiseKind::Bath => [
                         'low' => $value($one->low),
                         'high' => $value($one->high),
                         'said' => $value($one->said),
@@ -224,12 +230,15 @@ final readonly class HowRightWords
     private function value(PromiseKind $kind, float $value): string
     {
         return match ($kind) {
-            PromiseKind::GoodUntil => trans_choice('how.days', (int) round($value), [
+            PromiseKind::GoodUntil, PromiseKind::Bottle => trans_choice('how.days', (int) round($value), [
                 'days' => $this->translator->quantities->number($value, 1),
             ]),
             PromiseKind::Wear => $this->translator->quantities->percent($value),
             PromiseKind::Week, PromiseKind::Ear => $this->translator->quantities->distance($value),
             PromiseKind::Plan => $this->share($value),
+            PromiseKind::Bath => trans_choice('how.dips', (int) round($value), [
+                'dips' => $this->translator->quantities->number($value, 1),
+            ]),
             PromiseKind::Heat => $this->say('minutes', ['minutes' => $this->translator->quantities->number($value)]),
         };
     }

@@ -68,6 +68,18 @@ final readonly class BathEvent
         return new self($atS, BathEventKind::Reading, tempC: Check::temperature('temp_c', $tempC));
     }
 
+    /** As it was written down, with what its kind has. */
+    public static function recorded(BathEventKind $kind, int $atS, ?float $waxG, ?float $oilG, ?float $removedFraction, ?float $tempC): self
+    {
+        return match ($kind) {
+            BathEventKind::Fill => self::fill($atS, (float) $waxG, (float) $oilG),
+            BathEventKind::TopUp => $waxG === null ? self::oil($atS, (float) $oilG) : self::topUp($atS, $waxG, (float) $oilG),
+            BathEventKind::Filter => self::filter($atS, $removedFraction ?? self::FILTERED),
+            BathEventKind::Remove => self::remove($atS, (float) $waxG),
+            BathEventKind::Reading, BathEventKind::Dip => self::reading($atS, (float) $tempC),
+        };
+    }
+
     public static function from(Fields $in): self
     {
         $kind = $in->choice('kind', BathEventKind::class);

@@ -63,6 +63,29 @@ final readonly class BottleState
         }, $bottles);
     }
 
+    /**
+     * Of each bottle that gives no dose any more: when that was.
+     *
+     * @return array<int, BottleEnd> by bottle
+     */
+    public static function ends(Book $book, int $nowS): array
+    {
+        $settings = $book->settings;
+        $topUps = array_values(array_filter($book->topUps(), fn(TopUp $topUp) => $topUp->moment->unixS <= $nowS));
+        $ends = [];
+        foreach ($settings->subjects(SettingKey::BottleName) as $id) {
+            $gone = $settings->whole(SettingKey::BottleGone, $id) === 1 ? $settings->newest(SettingKey::BottleGone, $id) : null;
+            $bottle = self::of($id, $settings, $topUps, 0.0);
+            $emptied = !$bottle->does(DripDoseInput::USUAL_ML);
+            $last = array_last(array_filter($topUps, fn(TopUp $topUp) => $topUp->bottleId === $id));
+            $seenS = $settings->newest(SettingKey::BottleLeftMl, $id)?->from->unixS;
+            $atS = $emptied ? max($last?->moment->unixS, $seenS) : $gone?->from->unixS;
+            $atS === null || ($ends[$id] = new BottleEnd($atS, $emptied));
+        }
+
+        return $ends;
+    }
+
     /** Whether it still does a dose. */
     public function does(float $ml): bool
     {

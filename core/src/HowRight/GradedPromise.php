@@ -6,7 +6,8 @@ namespace Dripel\Core\HowRight;
 
 /**
  * One promise, as it was made with what was known that day, and what came of it. In the unit of its kind: days from the one on which it was
- * made (good until), % of elongation (wear), effective km (week, by ear), a likelihood and whether it came true (plan), minutes (heat).
+ * made (good until, bottle), % of elongation (wear), effective km (week, by ear), a likelihood and whether it came true (plan), minutes (heat),
+ * dips (bath).
  */
 final readonly class GradedPromise
 {
@@ -30,6 +31,7 @@ final readonly class GradedPromise
         /** How far it was broken by, so that promises can be told by it: 0 where it was kept, 1 where it was off by all that was said. */
         public float $off = 0.0,
         public ?int $potId = null,
+        public ?int $bottleId = null,
     ) {}
 
     public function error(): ?float

@@ -46,6 +46,8 @@ final readonly class HowRight
             PromiseKind::Plan->value => GradePlan::of($recorded, $book, $fromS, $nowS, $potCapacity, $memo),
             PromiseKind::Ear->value => GradeEar::of($recorded, $book, $fromS, $nowS),
             PromiseKind::Heat->value => GradeHeat::of($heatUps, $fromS, $nowS),
+            PromiseKind::Bath->value => GradeBath::of($recorded, $book->settings, $fromS, $nowS),
+            PromiseKind::Bottle->value => GradeBottle::of($recorded, $book, $fromS, $nowS),
         ];
 
         return new self(

@@ -19,4 +19,8 @@ enum PromiseKind: string
     case Ear = 'ear';
     /** A pot is hot in about the minutes that were said. */
     case Heat = 'heat';
+    /** A pot gives about as many dips as were said to be left in it. */
+    case Bath = 'bath';
+    /** A bottle of drip wax is empty about on the day that was said. */
+    case Bottle = 'bottle';
 }

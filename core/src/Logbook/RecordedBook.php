@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
+use Dripel\Core\Bath\BathDip;
+use Dripel\Core\Bath\BathEvent;
+use Dripel\Core\Bath\PotEntry;
 use Dripel\Core\Plan\PlannedRide;
 
 /**
@@ -29,6 +32,7 @@ final class RecordedBook
      * @param list<Recorded<Commute>> $commutes
      * @param list<Recorded<RestDay>> $restDays
      * @param list<Recorded<PlannedRide>> $planned
+     * @param list<Recorded<PotEntry>> $potEntries
      */
     public function __construct(
         private readonly array $bikeIds,
@@ -42,6 +46,7 @@ final class RecordedBook
         private readonly array $commutes = [],
         private readonly array $restDays = [],
         private readonly array $planned = [],
+        private readonly array $potEntries = [],
     ) {}
 
     /** When the first of it was recorded, Unix seconds; null: nothing was. */
@@ -68,6 +73,7 @@ final class RecordedBook
             $this->commutes,
             $this->restDays,
             $this->planned,
+            $this->potEntries,
         ];
         foreach ($kinds as $kind => $all) {
             foreach ($all as $one) {
@@ -79,7 +85,7 @@ final class RecordedBook
         return hash_final($hash);
     }
 
-    /** @param int|array{int, PartKind}|DatedSetting|Entry|Estimate|Commute|RestDay|PlannedRide $what */
+    /** @param int|array{int, PartKind}|DatedSetting|Entry|Estimate|Commute|RestDay|PlannedRide|PotEntry $what */
     private static function number(int|array|object $what): int
     {
         return match (true) {
@@ -105,7 +111,7 @@ final class RecordedBook
         if ($this->book !== null && $this->atS === $atS) {
             return $this->book;
         }
-        $settings = new Settings(Recorded::at($this->settings, $atS));
+        $settings = $this->settingsAt($atS);
         $this->atS = $atS;
 
         return $this->book = new Book(
@@ -124,6 +130,45 @@ final class RecordedBook
             ),
             array_map(fn(array $part) => Part::of($part[0], $part[1], $settings), Recorded::at($this->parts, $atS)),
         );
+    }
+
+    public function settingsAt(int $atS): Settings
+    {
+        return new Settings(Recorded::at($this->settings, $atS));
+    }
+
+    /** @return list<int> pots in which there was ever wax, as known at an instant */
+    public function potIds(int $atS): array
+    {
+        $ids = array_map(fn(PotEntry $entry) => $entry->potId, Recorded::at($this->potEntries, $atS));
+
+        return array_values(array_unique($ids));
+    }
+
+    /**
+     * What had been done with the wax in a pot by an instant, as it was known then, in order, each chain a dip of its own. What a chain brought in is left out: it
+     * tells how dirty a bath is, not how much is left.
+     *
+     * @param Settings $settings as known then
+     *
+     * @return list<BathEvent>
+     */
+    public function bath(int $potId, int $atS, Settings $settings): array
+    {
+        $all = [];
+        foreach (Recorded::at($this->potEntries, $atS) as $entry) {
+            $entry->potId === $potId && ($all[] = [$entry->moment, $entry->event]);
+        }
+        foreach (Recorded::at($this->events, $atS) as $dip) {
+            if ($dip instanceof Dip && $dip->potId === $potId) {
+                $massG = $settings->number(SettingKey::ChainMassG, $dip->chainId) ?? BathDip::CHAIN_G;
+                $all[] = [$dip->moment, BathEvent::dip($dip->moment->unixS, [new BathDip($massG, $dip->pickupG, 0.0, $dip->rinsed)])];
+            }
+        }
+        $all = array_filter($all, fn(array $one) => $one[0]->unixS <= $atS);
+        usort($all, fn(array $a, array $b) => [$a[0]->unixS, $a[0]->sequence] <=> [$b[0]->unixS, $b[0]->sequence]);
+
+        return array_column($all, 1);
     }
 
     /** @return list<PlannedRide> that were meant then, and not over: YYYY-MM-DD of the workshop's time zone */

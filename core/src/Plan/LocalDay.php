@@ -10,6 +10,8 @@ use DateTimeZone;
 /** A calendar day of the workshop's time zone, written YYYY-MM-DD. */
 final readonly class LocalDay
 {
+    private const DAY_S = 86_400;
+
     private function __construct(public string $date, private DateTimeZone $zone) {}
 
     public static function of(int $unixS, DateTimeZone $zone): self
@@ -25,13 +27,19 @@ final readonly class LocalDay
 
     public function plus(int $days): self
     {
-        return new self($this->midnight()->modify(sprintf('%+d days', $days))->format('Y-m-d'), $this->zone);
+        return new self(gmdate('Y-m-d', self::utcS($this->date) + self::DAY_S * $days), $this->zone);
+    }
+
+    /** Days from this one to another, YYYY-MM-DD; less than 0: it was before. */
+    public function daysUntil(string $date): int
+    {
+        return intdiv(self::utcS($date) - self::utcS($this->date), self::DAY_S);
     }
 
     /** 1 Monday to 7 Sunday. */
     public function weekday(): int
     {
-        return (int) $this->midnight()->format('N');
+        return (int) gmdate('N', self::utcS($this->date));
     }
 
     public function startS(): int
@@ -49,6 +57,14 @@ final readonly class LocalDay
     public function endS(): int
     {
         return $this->plus(1)->startS() - 1;
+    }
+
+    /** A calendar goes on by whole days of 24 hours only in a zone without summer time. */
+    private static function utcS(string $date): int
+    {
+        [$year, $month, $day] = explode('-', $date);
+
+        return (int) gmmktime(0, 0, 0, (int) $month, (int) $day, (int) $year);
     }
 
     private function midnight(): DateTimeImmutable

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Plan;
 
+use DateTimeZone;
+use Dripel\Core\Interval\EarSeason;
 use Dripel\Core\Logbook\Book;
 
 /** What a bike was ridden in whole weeks before this one: any of them may come again. */
@@ -12,14 +14,39 @@ final readonly class PastWeeks
     /** House rule: so many count, a season. */
     private const MOST = 13;
 
-    /** @return list<list<float>> seven effective km each, from Monday, the newest first; none before its first ride, nor one left out */
+    /** House rule: fewer of the same half of the year do not tell how a bike is ridden in it. */
+    private const ENOUGH = 9;
+
+    /** A year and a season: what was done in the same weeks of the year before counts, what is older does not. */
+    private const FURTHEST = 52 + self::MOST;
+
+    /**
+     * The newest of the same half of the year, where there are enough; else the newest.
+     *
+     * @return list<list<float>> seven effective km each, from Monday, the newest first; none before its first ride, nor one left out
+     */
     public static function of(Book $book, int $bikeId, LocalDay $today): array
     {
-        return array_values(self::byMonday($book, $bikeId, $today));
+        $zone = $book->settings->zone();
+        $season = self::seasonOf($today, $zone);
+        $newest = self::byMonday($book, $bikeId, $today);
+        $isOfIt = fn(string $monday): bool => self::seasonOf(LocalDay::named($monday, $zone), $zone) === $season;
+        if (array_all(array_keys($newest), $isOfIt)) {
+            return array_values($newest);
+        }
+        $like = array_filter(self::byMonday($book, $bikeId, $today, self::FURTHEST), $isOfIt, ARRAY_FILTER_USE_KEY);
+
+        return array_values(count($like) < self::ENOUGH ? $newest : array_slice($like, 0, self::MOST));
     }
 
-    /** @return array<string, list<float>> the same by their Mondays, YYYY-MM-DD */
-    public static function byMonday(Book $book, int $bikeId, LocalDay $today): array
+    /** A week is of the half of the year in which its Thursday is. */
+    private static function seasonOf(LocalDay $day, DateTimeZone $zone): EarSeason
+    {
+        return EarSeason::of($day->plus(4 - $day->weekday())->atHour(12), $zone);
+    }
+
+    /** @return array<string, list<float>> the newest by their Mondays, YYYY-MM-DD */
+    public static function byMonday(Book $book, int $bikeId, LocalDay $today, int $most = self::MOST): array
     {
         $rides = $book->ridesOf($bikeId);
         $firstS = $rides->first()?->moment->unixS;
@@ -30,7 +57,7 @@ final readonly class PastWeeks
         $leftOut = $book->settings->oddWeeks($bikeId);
         // Whole weeks since its first one, ridden or not.
         [$weeks, $mondays] = [0, []];
-        while (count($mondays) < self::MOST && $firstS < $monday->plus(-7 * $weeks)->startS()) {
+        while (count($mondays) < $most && $firstS < $monday->plus(-7 * $weeks)->startS()) {
             $weeks++;
             $of = $monday->plus(-7 * $weeks)->date;
             in_array($of, $leftOut, true) || ($mondays[$weeks] = $of);

@@ -36,7 +36,7 @@ export type PartKind = 'cassette' | 'ring' | 'jockey_wheels' | 'quick_link'
 
 export type PotRefusal = 'retired' | 'worn' | 'measure' | 'greased' | 'oiled'
 
-export type PromiseKind = 'good_until' | 'wear' | 'week' | 'plan' | 'ear' | 'heat'
+export type PromiseKind = 'good_until' | 'wear' | 'week' | 'plan' | 'ear' | 'heat' | 'bath' | 'bottle'
 
 export type RinseSchool = 'straight' | 'hot_water' | 'two_jars'
 

@@ -2,11 +2,15 @@
 
 declare(strict_types=1);
 
+use Dripel\Core\Bath\BathEvent;
+use Dripel\Core\Bath\PotEntry;
 use Dripel\Core\Guided\JobEvent;
 use Dripel\Core\Guided\JobEventKind;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\HowRight\CalibrationPoint;
+use Dripel\Core\HowRight\GradeBath;
+use Dripel\Core\HowRight\GradeBottle;
 use Dripel\Core\HowRight\GradedPromise;
 use Dripel\Core\HowRight\GradeEar;
 use Dripel\Core\HowRight\GradeGoodUntil;
@@ -44,6 +48,7 @@ use Dripel\Core\Maths\Wilson;
 use Dripel\Core\Plan\PlannedChain;
 use Dripel\Core\PotDay\PotDayPlan;
 use Dripel\Core\Wear\DigitalReading;
+use Dripel\Core\Wear\WearPrior;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -66,9 +71,16 @@ function noonOf(int $day): int
  * @param list<DatedSetting> $settings further ones
  * @param list<Fitting> $fittings further ones
  * @param list<int> $chains that hang with it, 7 is on
+ * @param list<PotEntry> $pots
  */
-function recorded(array $entries, array $late = [], array $settings = [], array $fittings = [], array $chains = [7]): RecordedBook
-{
+function recorded(
+    array $entries,
+    array $late = [],
+    array $settings = [],
+    array $fittings = [],
+    array $chains = [7],
+    array $pots = [],
+): RecordedBook {
     $at = fn(Entry $one) => new Recorded($one, $one->moment->unixS);
     $all = [...array_map($at, $entries), ...$late];
     $of = fn(bool $rides): array => array_values(array_filter($all, fn(Recorded $one) => $one->what instanceof Ride === $rides));
@@ -84,6 +96,7 @@ function recorded(array $entries, array $late = [], array $settings = [], array 
         array_map(fn(Fitting $one) => new Recorded($one, $one->moment->unixS), [new Fitting(1, new Moment($firstS), 1, 7), ...$fittings]),
         $of(true),
         $of(false),
+        potEntries: array_map(fn(PotEntry $one) => new Recorded($one, $one->moment->unixS), $pots),
     );
 }
 
@@ -160,7 +173,7 @@ it('does not peek: what is written down later changes what came, never what was 
         $how->grades,
     );
     $how = howRight(recorded($entries), noonOf(130));
-    expect(array_map(fn(PromiseGrade $grade) => $grade->count() > 0, $how->grades))->toBe([true, true, true, true, true, false]);
+    expect(array_map(fn(PromiseGrade $grade) => $grade->count() > 0, $how->grades))->toBe([true, true, true, true, true, false, false, false]);
     for ($round = 0; $round < 4; $round++) {
         $fromS = noonOf($dice->getInt(20, 100));
         // A ride of long ago moves the km at which a band is looked at: readings are looked at without it.
@@ -516,4 +529,151 @@ it('grades how long a pot took, by the probe before the hand, within a fifth of 
         ->toBe([])
         ->and(GradeHeat::of(array_filter([HeatUp::of(4, $run(50, 60), null)]), noonOf(-1), noonOf(0) + 600))
         ->toBe([]);
+});
+
+it('holds the dips left in a pot against what the next chains were weighed to take along', function (): void {
+    $pot = [
+        new DatedSetting(SettingKey::PotDiameterMm, 9, new Moment(0), 200.0),
+        new DatedSetting(SettingKey::PotHeightMm, 9, new Moment(0), 120.0),
+    ];
+    $entry = fn(int $id, int $day, BathEvent $event) => new PotEntry($id, new Moment(noonOf($day)), 9, $event);
+    $fill = fn(int $day, int $id = 1) => $entry($id, $day, BathEvent::fill(noonOf($day), 800.0));
+    $dip = fn(int $id, int $day, ?float $pickupG, int $potId = 9) => new Dip(
+        $id,
+        new Moment(noonOf($day)),
+        7,
+        potId: $potId,
+        pickupG: $pickupG,
+    );
+    $grade = function (array $dips, array $pots) use ($pot): array {
+        $recorded = recorded($dips, settings: $pot, pots: $pots);
+
+        return array_map(
+            fn(GradedPromise $one) => [$one->potId, $one->madeS - noonOf(0), $one->said, $one->came, $one->kept, round($one->off, 9)],
+            GradeBath::of($recorded, $recorded->settingsAt(noonOf(30)), noonOf(-1), noonOf(30)),
+        );
+    };
+    $morning = -7 * 3600;
+    $week = 7 * HOW_RIGHT_DAY_S;
+    // 800 g less 6 g; 30 mm of this pot less a chain of 250 g hold 701.2 g: 92.8 g are 15 dips of 6 g, 13 of 7 g, 11 of 8 g.
+    $first = $dip(1, -2, 6.0);
+    $next = fn(?float ...$g): array => array_map(fn(int $i, ?float $one) => $dip(2 + $i, 1, $one), array_keys($g), array_values($g));
+    expect($grade([$first, ...$next(7.0, 7.0, 7.0)], [$fill(-3)]))->toBe([[9, $morning, 15.0, 13.0, true, 0.0]]);
+    expect($grade([$first, ...$next(8.0, 8.0, null, 8.0)], [$fill(-3)]))->toBe([[9, $morning, 15.0, 11.0, false, round(4 / 15, 9)]]);
+    // Too few were weighed; the next were in another pot; it was filled anew before; it had never been filled; nobody measured it.
+    expect($grade([$first, ...$next(8.0, null, 8.0)], [$fill(-3)]))
+        ->toBe([])
+        ->and($grade([$first, $dip(2, 1, 8.0, 4), $dip(3, 1, 8.0, 4), $dip(4, 1, 8.0, 4)], [$fill(-3)]))
+        ->toBe([])
+        ->and($grade([$first, ...array_map(fn(int $id) => $dip($id, 3, 8.0), [2, 3, 4])], [$fill(-3), $fill(2, 2)]))
+        ->toBe([])
+        ->and($grade([$first, ...$next(8.0, 8.0, 8.0)], []))
+        ->toBe([]);
+    // One promise a Monday, and only where something was done to the pot since; no more of the next than were left.
+    expect($grade([$first, ...$next(7.0, 7.0, 7.0), $dip(8, 16, 7.0), $dip(9, 16, 7.0), $dip(10, 16, 7.0)], [$fill(-3)]))->toBe([
+        [9, $morning, 15.0, 13.0, true, 0.0],
+        [9, $morning + $week, 10.0, 10.0, true, 0.0],
+    ]);
+    $low = [$fill(-3), $entry(2, -1, BathEvent::remove(noonOf(-1), 80.0))];
+    // 714 g are two dips: the third chain counts no more, and two are too few.
+    expect($grade([$first, ...$next(8.0, 8.0, 8.0)], $low))->toBe([]);
+});
+
+it('holds the day on which a bottle is empty against the day on which it was', function (): void {
+    $of = fn(SettingKey $key, string|int|float $value, int $day = -200) => new DatedSetting($key, 3, new Moment(noonOf($day)), $value);
+    $shelf = [
+        $of(SettingKey::BottleName, 'Big one'),
+        $of(SettingKey::BottleVolumeMl, 120.0),
+        $of(SettingKey::BottleOpenedOn, '2025-09-01'),
+    ];
+    $drip = fn(int $day, float $ml = 10.0) => new TopUp(500 + $day, new Moment(noonOf($day)), 7, 0.0, $ml, 3);
+    /** @param list<DatedSetting> $more since written down on their day */
+    $grade = function (array $drips, array $more = [], int $nowDay = 120) use ($shelf): array {
+        $later = array_map(fn(DatedSetting $one) => new Recorded($one, $one->from->unixS), $more);
+        $recorded = new RecordedBook(
+            [new Recorded(1, 0)],
+            [new Recorded(7, 0)],
+            [...array_map(fn(DatedSetting $one) => new Recorded($one, 0), $shelf), ...$later],
+            [],
+            [],
+            array_map(fn(TopUp $one) => new Recorded($one, $one->moment->unixS), $drips),
+        );
+
+        return array_map(
+            fn(GradedPromise $one) => [$one->bottleId, $one->said, $one->came, $one->kept, round($one->off, 9)],
+            GradeBottle::of($recorded, $recorded->asKnown(noonOf($nowDay)), noonOf(-1), noonOf($nowDay)),
+        );
+    };
+    // 60 ml in the 60 days before the Monday: a ml a day, and 60 are left.
+    $before = array_map(fn(int $n) => $drip(-60 + 10 * $n), range(0, 5));
+    $pace = 60.0 / ((noonOf(0) - 7 * 3600 - noonOf(-60)) / HOW_RIGHT_DAY_S);
+    $said = floor(60.0 / $pace);
+    $every = fn(int $days, int $times): array => array_map(fn(int $n) => $drip($days * $n), range(1, $times));
+    $promise = fn(array $grades): array => $grades[0] ?? [];
+    // As before: empty on the 60th day.
+    expect($promise($grade([...$before, ...$every(10, 6)])))->toBe([3, $said, 60.0, true, 0.0]);
+    // Twice as fast: on the 30th. Within a fifth it would have been the 47th.
+    expect($promise($grade([...$before, ...$every(5, 6)])))->toBe([3, $said, 30.0, false, round(($said - 30) / $said, 9)]);
+    // Hardly used: it is not empty yet, and it is broken once a fifth more is over.
+    expect($promise($grade([...$before, ...$every(10, 1)])))->toBe([3, $said, null, false, round((120 - $said) / $said, 9)]);
+    expect($grade([...$before, ...$every(10, 1)], nowDay: 60))->toBe([]);
+    // Put away half full: nobody knows. Put away with less than a dose: it was empty at the last drop.
+    $gone = $of(SettingKey::BottleGone, 1, 40);
+    expect($grade([...$before, ...$every(10, 1)], [$gone]))
+        ->toBe([])
+        ->and($promise($grade([...$before, ...$every(10, 6)], [$of(SettingKey::BottleGone, 1, 70)])))
+        ->toBe([3, $said, 60.0, true, 0.0]);
+    // Somebody looked: it was empty sooner than the doses say.
+    expect($promise($grade([...$before, ...$every(10, 1)], [$of(SettingKey::BottleLeftMl, 2.0, 50)])))->toBe([3, $said, 50.0, true, 0.0]);
+});
+
+it('foretells eight of ten readings of 500 chains that wear as chains are taken to', function (): void {
+    $dice = new Randomizer(new Mt19937(501));
+    $share = fn(): float => $dice->getInt(1, 1_000_000) / 1_000_001;
+    $normal = fn(): float => sqrt(-2.0 * log($share())) * cos(2.0 * M_PI * $share());
+    $prior = WearPrior::ofInterval(0.5, 300.0, (new Settings([]))->lifeCurve());
+    [$kept, $of] = [0, 0];
+    for ($rider = 0; $rider < 500; $rider++) {
+        $pctPerKm = ($prior->rateMedian / 1000.0) * exp($prior->rateLogSd * $normal());
+        $initialPct = $prior->initialMean + $prior->initialSd * $normal();
+        $read = fn(int $id, int $day, float $km) => new Reading(
+            $id,
+            new Moment(noonOf($day)),
+            7,
+            new DigitalReading($initialPct + $pctPerKm * $km + DigitalReading::UNCERTAINTY_PCT * $normal()),
+        );
+        $recorded = recorded([
+            ...tuesdaysAndSaturdays(-20, 0),
+            new Dip(1, new Moment(noonOf(-141)), 7),
+            $read(2, -70, 1500.0),
+            $read(3, -1, 3000.0),
+        ]);
+        foreach (GradeWear::of($recorded, $recorded->asKnown(noonOf(0)), noonOf(-80), noonOf(0), new KeptMemo()) as $one) {
+            $of++;
+            $kept += (int) $one->kept;
+        }
+    }
+    expect($of)->toBe(1000);
+    expect(Wilson::of($kept, $of, 0.001)->holds(0.8))->toBeTrue();
+});
+
+it('holds the plans of 500 bikes about as often as it says', function (): void {
+    $dice = new Randomizer(new Mt19937(502));
+    [$kept, $said, $of, $unsure] = [0, 0.0, 0, 0];
+    for ($rider = 0; $rider < 500; $rider++) {
+        $rides = [];
+        for ($week = -16; $week < 5; $week++) {
+            $rides[] = new Ride($week + 100, new Moment(noonOf(7 * $week + 2)), 1, $dice->getInt(10, 90), null, Condition::Dry);
+            $rides[] = new Ride($week + 200, new Moment(noonOf(7 * $week + 5)), 1, $dice->getInt(10, 250), null, Condition::Dry);
+        }
+        $recorded = recorded([...$rides, new Dip(1, new Moment(noonOf(-2)), 7)]);
+        foreach (GradePlan::of($recorded, $recorded->asKnown(noonOf(29)), noonOf(-1), noonOf(29), null, new KeptMemo()) as $one) {
+            $of++;
+            $kept += (int) $one->kept;
+            $said += (float) $one->likely;
+            $unsure += (int) ($one->likely < 1.0);
+        }
+    }
+    expect($of)->toBe(500)->and($unsure)->toBeGreaterThan(50);
+    expect(Wilson::of($kept, $of, 0.001)->holds($said / $of))->toBeTrue();
 });

@@ -208,6 +208,30 @@ it('lets any whole week come again since the first ride, the newest first, at mo
     'longer ago than a season' => [[120, 9], [30.0, ...array_fill(0, 12, 0.0)]],
 ]);
 
+it('lets weeks of the same half of the year come again, where there are enough of them', function (
+    string $today,
+    string $since,
+    array $weeks,
+): void {
+    $zone = new DateTimeZone('UTC');
+    $today = LocalDay::named($today, $zone);
+    // Each Thursday: 100 km from April to September, 30 km from October to March.
+    $rides = [];
+    for ($day = LocalDay::named($since, $zone); $day->date < $today->date; $day = $day->plus(7)) {
+        $km = in_array((int) substr($day->date, 5, 2), [4, 5, 6, 7, 8, 9], true) ? 100.0 : 30.0;
+        $rides[] = new Ride(count($rides) + 1, new Moment($day->atHour(12)), 1, $km, null, Condition::Dry);
+    }
+    $found = PastWeeks::of(new Book([1], [], new Settings([]), [], $rides, []), 1, $today);
+    expect(array_map(array_sum(...), $found))->toBe($weeks);
+})->with([
+    'eight weeks of this winter, five of the last' => ['2026-11-25', '2025-01-02', array_fill(0, 13, 30.0)],
+    'the first week of a summer: the summer before' => ['2026-04-08', '2025-01-02', array_fill(0, 13, 100.0)],
+    'in the middle of a season its own weeks' => ['2026-09-09', '2026-01-01', array_fill(0, 13, 100.0)],
+    'nine are enough' => ['2026-04-08', '2025-08-07', array_fill(0, 9, 100.0)],
+    'eight are not' => ['2026-04-08', '2025-08-14', [100.0, ...array_fill(0, 12, 30.0)]],
+    'no further back than a year and a season' => ['2026-04-08', '2024-07-04', array_fill(0, 13, 100.0)],
+]);
+
 it('takes what is left out for nothing: minutes of a batch and of a swap, what work, links and drip cost', function (): void {
     $plan = PotDaysInput::from(Fields::fromJson((string) json_encode(array_diff_key(riskyPlan()['plan'], ['swap_minutes' => 0]))));
     $costs = SimulatedCosts::from(Fields::fromJson('{"chain": 30}'));

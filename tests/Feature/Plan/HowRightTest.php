@@ -52,7 +52,7 @@ it('grades what was promised, proposes a margin, and takes it once', function ()
     ($this->rides)(200);
     $how = ($this->how)();
     $kinds = array_column($how['grades'], null, 'kind');
-    expect(array_keys($kinds))->toBe(['good_until', 'wear', 'week', 'plan', 'ear', 'heat']);
+    expect(array_keys($kinds))->toBe(['good_until', 'wear', 'week', 'plan', 'ear', 'heat', 'bath', 'bottle']);
     expect($kinds['good_until']['share'])->toEndWith('%');
     expect($kinds['week']['sentences'])->not->toBe([]);
     expect($kinds['wear']['share'])->toBeNull();
