@@ -14,6 +14,7 @@ use Dripel\Core\Care\ConversionWay;
 use Dripel\Core\Chain\Joint;
 use Dripel\Core\Drip\DripCleanSchool;
 use Dripel\Core\Drip\ExcessSchool;
+use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Brakes;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\PotKind;
@@ -109,6 +110,12 @@ final class SettingRules
             SettingKey::ChainNotOn
                 => Fits::list(Fits::day()),
             SettingKey::LifePoints => Fits::list(Fits::list(self::number(1, 1e6), 2, 2), 1, 50),
+            SettingKey::FactorsDeclined => Fits::list(
+                fn(mixed $pair): bool => is_array($pair) &&
+                    array_keys($pair) === [0, 1] &&
+                    Fits::one(Condition::class)($pair[0]) &&
+                    self::number(0.001, 20)($pair[1]),
+            ),
             SettingKey::InstrumentUncertainty, SettingKey::InstrumentZero => self::number(-5, 100),
             SettingKey::BottleVolumeMl, SettingKey::BottleLeftMl => self::number(0, 1e5),
             SettingKey::PotDiameterMm, SettingKey::PotHeightMm, SettingKey::DripBoxMm => self::number(1, 5000),

@@ -12,8 +12,12 @@ use Dripel\Core\HowRight\PromiseKind;
 use Dripel\Core\HowRight\ProposedMargin;
 use Dripel\Core\HowRight\ReplayedYear;
 use Dripel\Core\HowRight\ReplayPolicy;
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\LearnedCondition;
+use Dripel\Core\Logbook\Recorded;
 use Dripel\Core\Logbook\RecordedBook;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Plan\LocalDay;
 
 /** What is said of promises and of what came of them. */
@@ -157,10 +161,35 @@ final readonly class HowRightWords
         ];
     }
 
-    /** @return list<string> what became of margins so far, the newest first */
+    /** @return array{condition: value-of<Condition>, text: string, why: string, take: string} */
+    public function factor(LearnedCondition $one): array
+    {
+        $number = fn(float $factor): string => $this->translator->quantities->number($factor, 1);
+        $parameters = [
+            'condition' => $this->conditionName($one->condition),
+            'factor' => $number($one->factor()),
+            'now' => $number($one->now),
+            'low' => $number($one->learned->p10),
+            'high' => $number($one->learned->p90),
+        ];
+
+        return [
+            'condition' => $one->condition->value,
+            'text' => $this->say('factor.text', $parameters),
+            'why' => $this->say('factor.why', $parameters),
+            'take' => $this->say('factor.take', $parameters),
+        ];
+    }
+
+    private function conditionName(Condition $condition): string
+    {
+        return mb_strtolower($this->translator->say("chain.condition.{$condition->value}"));
+    }
+
+    /** @return list<string> what became of margins and of what conditions cost so far, the newest first */
     public function answers(RecordedBook $recorded): array
     {
-        $answers = [];
+        $answers = $this->factorAnswers($recorded);
         foreach (['margin.taken' => SettingKey::PlanMarginPct, 'margin.declined' => SettingKey::PlanMarginDeclined] as $key => $setting) {
             foreach ($recorded->valuesOf($setting) as $one) {
                 if (is_numeric($one->what->value)) {
@@ -176,6 +205,36 @@ final readonly class HowRightWords
         usort($answers, fn(array $a, array $b) => $b[0] <=> $a[0]);
 
         return array_column($answers, 1);
+    }
+
+    /** @return list<array{int, string}> when, and what */
+    private function factorAnswers(RecordedBook $recorded): array
+    {
+        $answers = [];
+        $add = function (string $key, Recorded $one, Condition $condition, float $factor) use (&$answers): void {
+            $answers[] = [
+                $one->fromS,
+                $this->say($one->untilS === null ? "factor.{$key}" : "factor.{$key}_until", [
+                    'condition' => $this->conditionName($condition),
+                    'factor' => $this->translator->quantities->number($factor, 1),
+                    'day' => $this->date($one->fromS),
+                    'until' => $one->untilS === null ? '' : $this->date($one->untilS),
+                ]),
+            ];
+        };
+        foreach (Condition::cases() as $condition) {
+            foreach ($recorded->valuesOf(SettingKey::factorOf($condition)) as $one) {
+                is_numeric($one->what->value) && $add('taken', $one, $condition, (float) $one->what->value);
+            }
+        }
+        foreach ($recorded->valuesOf(SettingKey::FactorsDeclined) as $one) {
+            // The newest stands last.
+            $factors = Settings::byCondition(is_array($one->what->value) ? $one->what->value : []);
+            $newest = array_key_last($factors);
+            $newest === null || $add('declined', $one, Condition::from($newest), $factors[$newest]);
+        }
+
+        return $answers;
     }
 
     /** @param array<string, ReplayedYear> $years */

@@ -114,6 +114,15 @@ return [
         'text' => ':pot: hot after :came on :day, :said were said.',
         'take' => 'Count with that',
     ],
+    'factor' => [
+        'text' => 'Count a :condition kilometre as :factor of dry road in place of :now.',
+        'why' => 'Learned by ear: between :low and :high in eight of ten cases. For the past too: on the Gauge page.',
+        'take' => 'Count :factor from today',
+        'taken' => 'A :condition kilometre counts :factor since :day.',
+        'taken_until' => 'A :condition kilometre counted :factor from :day to :until.',
+        'declined' => 'A :condition kilometre as :factor declined on :day.',
+        'declined_until' => 'A :condition kilometre as :factor declined from :day to :until.',
+    ],
     'margin' => [
         'text' => 'Plan with a margin of :margin in place of :now.',
         'why' => 'With it, nine of ten of your :count good-until days would have held.',

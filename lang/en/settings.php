@@ -42,6 +42,7 @@ return [
     'part.price_minor' => 'price',
     'part.on_trainer' => 'on the trainer',
     'workshop.life_points' => 'expected life',
+    'workshop.factors_declined' => 'learned factors that were not taken',
     'chain.label' => 'letter',
     'chain.speeds' => 'speeds',
     'chain.pitches' => 'pitches',

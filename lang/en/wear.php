@@ -73,6 +73,7 @@ return [
         'band' => ':factor (:low to :high)',
         'offered' => 'Sure enough to go by: :factor in place of :now.',
         'same' => 'Sure enough, and as it is set.',
+        'declined' => 'Sure enough to go by: :factor, which was declined.',
         'nothing' => 'Nothing learned of it yet.',
         'more' => '{1} One more loud chain would probably settle it.|[2,*] About :count more loud chains would probably settle it.',
     ],

@@ -20,6 +20,8 @@ use Dripel\Core\HowRight\PromiseGrade;
 use Dripel\Core\HowRight\PromiseKind;
 use Dripel\Core\HowRight\ProposedMargin;
 use Dripel\Core\HowRight\ReplayedYear;
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\LearnedCondition;
 use Dripel\Core\Logbook\RecordedBook;
 
 /**
@@ -39,6 +41,7 @@ use Dripel\Core\Logbook\RecordedBook;
  * @phpstan-type BrokenPromise array{when: string, text: string, why: string}
  * @phpstan-type MarginView array{text: string, why: string, take: string}
  * @phpstan-type PotFitView array{pot: int, text: string, why: string, take: string}
+ * @phpstan-type FactorOfferView array{condition: value-of<Condition>, text: string, why: string, take: string}
  * @phpstan-type ReplayView array{text: string, columns: list<string>, rows: list<array{name: string, cells: list<string>}>}
  * @phpstan-type HowRightView array{
  *     intro: string,
@@ -47,6 +50,7 @@ use Dripel\Core\Logbook\RecordedBook;
  *     worst: list<BrokenPromise>,
  *     margin: MarginView|null,
  *     pots: list<PotFitView>,
+ *     factors: list<FactorOfferView>,
  *     answers: list<string>,
  * }
  * @phpstan-type HowRightPage array{how?: HowRightView, replay?: ReplayView|null}
@@ -62,10 +66,11 @@ final readonly class HowRightProps
 
     /**
      * @param list<PotProposal> $pots
+     * @param list<LearnedCondition> $factors
      *
      * @return HowRightView
      */
-    public function all(?HowRight $how, ?ProposedMargin $margin, array $pots, RecordedBook $recorded): array
+    public function all(?HowRight $how, ?ProposedMargin $margin, array $pots, array $factors, RecordedBook $recorded): array
     {
         return [
             'intro' => $this->words->intro($how),
@@ -81,6 +86,7 @@ final readonly class HowRightProps
             ),
             'margin' => $margin === null ? null : $this->words->margin($margin),
             'pots' => array_map($this->words->pot(...), $pots),
+            'factors' => array_map($this->words->factor(...), $factors),
             'answers' => $this->words->answers($recorded),
         ];
     }

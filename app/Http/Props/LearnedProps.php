@@ -64,6 +64,7 @@ final readonly class LearnedProps
             ],
             'text' => match (true) {
                 $one->offered() => $this->translator->say('wear.learned.offered', ['factor' => $factor, 'now' => $this->number($one->now)]),
+                $one->settled && $one->isDeclined() => $this->translator->say('wear.learned.declined', ['factor' => $factor]),
                 $one->settled => $this->translator->say('wear.learned.same'),
                 $one->moreNoises === null => $this->translator->say('wear.learned.nothing'),
                 default => trans_choice('wear.learned.more', $one->moreNoises),

@@ -18,6 +18,8 @@ final readonly class LearnedCondition
         public bool $settled,
         /** How many more dry sounds would probably settle it; null: it is settled, or nothing was learned of it yet. */
         public ?int $moreNoises,
+        /** The factor that somebody declined; null: none. */
+        public ?float $declined = null,
     ) {}
 
     /** The learned factor as it would be set. */
@@ -26,9 +28,20 @@ final readonly class LearnedCondition
         return max(self::LEAST, round($this->learned->factor, 1));
     }
 
-    /** Whether it is worth saying: sure enough, and another one than is set. */
+    /** Whether it is worth saying: sure enough, another one than is set, and not declined. */
     public function offered(): bool
     {
-        return $this->settled && abs($this->factor() - $this->now) >= self::LEAST / 2;
+        return $this->settled && !$this->isSame($this->now) && !$this->isDeclined();
+    }
+
+    /** Whether somebody declined it as it is now. */
+    public function isDeclined(): bool
+    {
+        return $this->declined !== null && $this->isSame($this->declined);
+    }
+
+    private function isSame(float $factor): bool
+    {
+        return abs($this->factor() - $factor) < self::LEAST / 2;
     }
 }

@@ -38,21 +38,29 @@ final readonly class LearnedConditions
         $in = new FactorsLearnInput($cycles, LearnedByEar::prior(Settings::INTERVAL_KM), Factors::houseRule());
         /** @var FactorsLearnResult $result */
         $result = $memo->of('factors ' . sha1(serialize($in)), fn() => (new FactorsLearn())($in));
+        $declined = $book->settings->factorsDeclined();
         $conditions = [];
         foreach (Condition::cases() as $condition) {
             $learned = $result->factors[$condition->value];
             if ($condition !== Condition::Dry && $learned->cycles > 0) {
-                $conditions[] = self::condition($condition, $learned, $book->settings->factor($condition, $nowS), $noises, $in->logSd);
+                $conditions[] = self::condition(
+                    $condition,
+                    $learned,
+                    $book->settings->factor($condition, $nowS),
+                    $noises,
+                    $in->logSd,
+                    $declined[$condition->value] ?? null,
+                );
             }
         }
 
         return new self($noises, count($cycles) - $noises, $conditions);
     }
 
-    /** What is offered for a condition; null: nothing. */
-    public function offerOf(Condition $condition): ?LearnedCondition
+    /** @return list<LearnedCondition> what is offered */
+    public function offers(): array
     {
-        return array_find($this->conditions, fn(LearnedCondition $one) => $one->condition === $condition && $one->offered());
+        return array_values(array_filter($this->conditions, fn(LearnedCondition $one) => $one->offered()));
     }
 
     /** Each dry sound is taken to say as much as those so far did. */
@@ -62,6 +70,7 @@ final readonly class LearnedConditions
         float $now,
         int $noises,
         float $priorSd,
+        ?float $declined,
     ): LearnedCondition {
         $sd = log($learned->p90 / $learned->p10) / (2 * Normal::quantile(0.9));
         $wanted = 1.0 / (self::SETTLED * $priorSd) ** 2;
@@ -74,6 +83,7 @@ final readonly class LearnedConditions
             $now,
             $settled,
             $settled || $each <= 0.0 ? null : (int) ceil(($wanted - 1.0 / $sd ** 2) / $each),
+            $declined,
         );
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
+use Dripel\Core\Interval\Condition;
+
 /** Everything about a workshop, bike or chain that a person may change later. Each is kept with the date it holds from. */
 enum SettingKey: string
 {
@@ -134,6 +136,8 @@ enum SettingKey: string
     case FactorDamp = 'factor.damp';
     case FactorWet = 'factor.wet';
     case FactorMuddy = 'factor.muddy';
+    /** List of pairs: a condition and the learned factor that was declined for it. */
+    case FactorsDeclined = 'workshop.factors_declined';
     case WorkshopName = 'workshop.name';
     case TimeZone = 'workshop.time_zone';
     case DistanceUnit = 'workshop.distance_unit';
@@ -204,6 +208,12 @@ enum SettingKey: string
     /** What a new bike starts with: the school of its wear limit. */
     case UsualLimitSchool = 'workshop.limit_school';
 
+    /** What a kilometre in a condition takes. */
+    public static function factorOf(Condition $condition): self
+    {
+        return self::from("factor.{$condition->value}");
+    }
+
     /** Whether its value is a list. */
     public function isList(): bool
     {
@@ -217,7 +227,8 @@ enum SettingKey: string
             self::BikeOddWeeks,
             self::PlanPinned,
             self::PlanForbidden,
-            self::LifePoints
+            self::LifePoints,
+            self::FactorsDeclined
                 => true,
             default => false,
         };

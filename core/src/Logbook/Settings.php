@@ -218,6 +218,31 @@ final class Settings
         return $this->texts(SettingKey::BikeOddWeeks, $bikeId);
     }
 
+    /** @return array<string, float> by condition: learned factors that somebody declined */
+    public function factorsDeclined(): array
+    {
+        return self::byCondition($this->list(SettingKey::FactorsDeclined, 0));
+    }
+
+    /**
+     * Pairs of a condition and its factor, as a setting keeps them.
+     *
+     * @param array<mixed> $pairs
+     *
+     * @return array<string, float> by condition, in their order
+     */
+    public static function byCondition(array $pairs): array
+    {
+        $factors = [];
+        foreach ($pairs as $pair) {
+            if (is_array($pair) && is_string($pair[0] ?? null) && is_numeric($pair[1] ?? null)) {
+                $factors[$pair[0]] = (float) $pair[1];
+            }
+        }
+
+        return $factors;
+    }
+
     /** How many chains in use a bike wants; null: nobody said. */
     public function chainsWanted(int $bikeId): ?int
     {
@@ -243,7 +268,7 @@ final class Settings
     {
         $rows = [];
         foreach (Condition::cases() as $condition) {
-            $rows[$condition->value] = $this->rowAt(SettingKey::from("factor.{$condition->value}"), 0, $atS);
+            $rows[$condition->value] = $this->rowAt(SettingKey::factorOf($condition), 0, $atS);
         }
         $key = implode(
             ' ',

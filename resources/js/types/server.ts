@@ -502,6 +502,13 @@ export interface ExpectedLife {
   own: string
 }
 
+export interface FactorOfferView {
+  condition: Condition
+  text: string
+  why: string
+  take: string
+}
+
 export interface ForecastView {
   sentences: string[]
   why: string
@@ -614,6 +621,7 @@ export interface HowRightView {
   worst: BrokenPromise[]
   margin: MarginView | null
   pots: PotFitView[]
+  factors: FactorOfferView[]
   answers: string[]
 }
 

@@ -76,8 +76,8 @@ it('learns from the cycles of all bikes that are listened to what factors.learn 
         ->toEqual($same->factors['wet'])
         ->and($found?->conditions[0]->settled)
         ->toBeFalse()
-        ->and($found?->offerOf(Condition::Wet))
-        ->toBeNull()
+        ->and($found?->offers())
+        ->toBe([])
         ->and(LearnedConditions::of(listened([1 => [[['wet' => 90.0], false]]]), LISTENED_S, new NoMemo()))
         ->toBeNull();
     // What is set, and what came of it before, makes no difference to what is learned.
@@ -118,10 +118,26 @@ it('offers what it is sure enough of, in tenths, and says how many more sounds t
         ->and($few?->moreNoises)
         ->toBeGreaterThan(0)
         ->toBeLessThan(26)
-        ->and($many?->offerOf(Condition::Wet)?->factor())
+        ->and(($many?->offers() ?? [])[0]->factor())
         ->toEqualWithDelta(1.2, 0.11)
         ->and($many?->conditions[0]->moreNoises)
         ->toBeNull();
-    $set = fn(float $now) => new LearnedCondition(Condition::Wet, new LearnedFactor(1.23, 1.1, 1.4, 20), $now, true, null);
+    $set = fn(float $now, ?float $declined = null) => new LearnedCondition(
+        Condition::Wet,
+        new LearnedFactor(1.23, 1.1, 1.4, 20),
+        $now,
+        true,
+        null,
+        $declined,
+    );
     expect([$set(1.2)->offered(), $set(1.3)->offered(), $set(2.5)->factor()])->toBe([false, true, 1.2]);
+    // Declined as it is now, it is not offered; as it was when it was another, it is.
+    expect([$set(2.5, 1.2)->offered(), $set(2.5, 1.2)->isDeclined(), $set(2.5, 1.3)->offered(), $set(2.5)->isDeclined()])->toBe([
+        false,
+        true,
+        true,
+        false,
+    ]);
+    $declined = listened([1 => $loud], [new DatedSetting(SettingKey::FactorsDeclined, 0, new Moment(0), [['wet', 1.2]])]);
+    expect(LearnedConditions::of($declined, LISTENED_S, new NoMemo())?->conditions[0]->declined)->toBe(1.2);
 });

@@ -405,22 +405,46 @@ it('learns what a wet kilometre costs, and takes it from today or for the past, 
         ->toBe("Sure enough to go by: {$row['offer']} in place of 2.5.");
     $left = fn(): float => $this->bench->state($this->a)->leftKm();
     expect($left())->toEqualWithDelta(300.0 - 2.5 * 40, 1e-6);
+    // Declined it is not offered again, here or among what Dripel would change, until that is taken back.
+    $change = fn(): array => $this->get('/gauge/how-right', [
+        'X-Inertia' => 'true',
+        'X-Inertia-Version' => (string) $this->get('/gauge/how-right')->viewData('page')['version'],
+        'X-Inertia-Partial-Component' => 'Plan/HowRight',
+        'X-Inertia-Partial-Data' => 'how',
+    ])->json('props.how');
+    expect(array_column($change()['factors'], 'text'))->toBe(["Count a wet kilometre as {$row['offer']} of dry road in place of 2.5."]);
+    ($this->does)('/factors', ['condition' => 'wet', 'accept' => false]);
+    expect(($this->props)('/history')['actions'][0]['sentence'])->toContain("learned factors that were not taken wet {$row['offer']}");
+    expect(($this->props)('/gauge')['learned']['rows'][0])->toMatchArray([
+        'offer' => null,
+        'text' => "Sure enough to go by: {$row['offer']}, which was declined.",
+    ]);
+    expect($change())
+        ->factors->toBe([])
+        ->answers->toHaveCount(1)
+        ->and($change()['answers'][0])
+        ->toStartWith("A wet kilometre as {$row['offer']} declined on ");
+    $this->post("/actions/{$this->bench->lastAction()->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    expect($change()['factors'])->toHaveCount(1);
     // From today what was ridden stays what it was; for the past it is counted anew.
-    ($this->does)('/factors', ['condition' => 'wet', 'past' => false]);
+    ($this->does)('/factors', ['condition' => 'wet', 'accept' => true, 'past' => false]);
     expect($left())
         ->toEqualWithDelta(300.0 - 2.5 * 40, 1e-6)
         ->and(($this->props)('/gauge')['learned']['rows'][0])
         ->toMatchArray(['offer' => null, 'now' => $row['offer']]);
     $this->post("/actions/{$this->bench->lastAction()->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
-    ($this->does)('/factors', ['condition' => 'wet', 'past' => true]);
+    ($this->does)('/factors', ['condition' => 'wet', 'accept' => true, 'past' => true]);
     expect($left())->toEqualWithDelta(300.0 - (float) $row['offer'] * 40, 1e-6);
     // The same again, as a phone sends it that did not hear the answer.
     $id = $this->bench->lastAction()->id;
-    ($this->does)('/factors', ['condition' => 'wet', 'past' => true, 'action_id' => $id]);
+    ($this->does)('/factors', ['condition' => 'wet', 'accept' => true, 'past' => true, 'action_id' => $id]);
     expect($this->bench->lastAction()->id)->toBe($id);
-    $this->post('/factors', ['condition' => 'muddy', 'past' => false, 'action_id' => (string) Str::uuid()])->assertSessionHasErrors(
-        'condition',
-    );
+    $this->post('/factors', [
+        'condition' => 'muddy',
+        'accept' => true,
+        'past' => false,
+        'action_id' => (string) Str::uuid(),
+    ])->assertSessionHasErrors('condition');
 });
 
 it('re-waxes a bike by ear at the interval that it learned, and by the set one until it is heard', function (): void {

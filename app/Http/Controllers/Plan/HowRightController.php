@@ -10,13 +10,17 @@ use App\Cost\ReadPrices;
 use App\Http\Controllers\Controller;
 use App\Http\Props\HowRightProps;
 use App\Http\Requests\Wear\AdviceRequest;
+use App\Logbook\ReadBook;
 use App\Models\Pot;
 use App\Plan\ReadHowRight;
 use App\Pot\ReadBaths;
 use App\Pot\ReadPotProposals;
+use App\Support\AppClock;
+use App\Support\CacheMemo;
 use App\Support\CurrentWorkshop;
 use App\Text\Translators;
 use Dripel\Core\Bath\DipPickup;
+use Dripel\Core\Interval\LearnedConditions;
 use Illuminate\Http\RedirectResponse;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -30,6 +34,9 @@ final class HowRightController extends Controller
         ReadPrices $readPrices,
         ReadBaths $readBaths,
         ReadPotProposals $readProposals,
+        ReadBook $readBook,
+        CacheMemo $memo,
+        AppClock $clock,
         Translators $translators,
     ): Response {
         $workshop = $current->workshop();
@@ -42,6 +49,7 @@ final class HowRightController extends Controller
                     $readHowRight($workshop),
                     $readHowRight->margin($workshop),
                     $readProposals($workshop),
+                    LearnedConditions::of($readBook($workshop), $clock->unixS(), $memo->in($workshop))?->offers() ?? [],
                     $readHowRight->recorded($workshop),
                 ),
             ),

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Wear;
 
 use App\Actions\Wear\AnswerAdvice;
+use App\Actions\Wear\AnswerFactor;
 use App\Actions\Wear\KeepInstrument;
-use App\Actions\Wear\TakeFactor;
 use App\Actions\Workshop\ChangeSettings;
 use App\Actions\Workshop\RemoveUnused;
 use App\Http\Controllers\Controller;
@@ -46,9 +46,9 @@ final class GaugeController extends Controller
         );
     }
 
-    public function factor(FactorRequest $request, TakeFactor $take): RedirectResponse
+    public function factor(FactorRequest $request, AnswerFactor $answer): RedirectResponse
     {
-        return $this->done($take($request->context(), $request->condition(), $request->boolean('past')));
+        return $this->done($answer($request->context(), $request->condition(), $request->boolean('accept'), $request->boolean('past')));
     }
 
     public function storeInstrument(InstrumentRequest $request, KeepInstrument $keep): RedirectResponse

@@ -12,6 +12,7 @@ defineProps<HowRightPage>()
 const here = useHere()
 const answer = (accept: boolean) => write('post', '/margin', { accept })
 const fit = (pot: number, accept: boolean) => write('post', `/pots/${pot}/fit`, { accept })
+const factor = (condition: string, accept: boolean) => write('post', '/factors', { condition, accept, past: false })
 </script>
 
 <template>
@@ -49,7 +50,17 @@ const fit = (pot: number, accept: boolean) => write('post', `/pots/${pot}/fit`, 
                 <v-btn size="small" variant="text" data-test="decline-fit" @click="fit(pot.pot, false)">{{ t('how.decline') }}</v-btn>
               </div>
             </template>
-            <p v-if="!how.margin && !how.pots.length" class="muted small">{{ t('how.no_change') }}</p>
+            <template v-for="one in how.factors" :key="one.condition">
+              <p class="say">{{ one.text }}</p>
+              <p class="muted small">{{ one.why }}</p>
+              <div v-if="here.mayWrite" class="row">
+                <v-btn color="primary" size="small" data-test="take-factor" @click="factor(one.condition, true)">{{ one.take }}</v-btn>
+                <v-btn size="small" variant="text" data-test="decline-factor" @click="factor(one.condition, false)">{{
+                  t('how.decline')
+                }}</v-btn>
+              </div>
+            </template>
+            <p v-if="!how.margin && !how.pots.length && !how.factors.length" class="muted small">{{ t('how.no_change') }}</p>
             <ul v-if="how.answers.length" class="plain small" data-test="answers">
               <li v-for="text in how.answers" :key="text">{{ text }}</li>
             </ul>

@@ -6,7 +6,8 @@ import type { LearnedView } from '@/types/server'
 
 /** What a kilometre in each condition costs, learned by ear: its band beside what is set, and what is offered. */
 defineProps<{ learned: LearnedView; mayWrite: boolean }>()
-const take = (condition: string, past: boolean) => write('post', '/factors', { condition, past })
+const take = (condition: string, past: boolean) => write('post', '/factors', { condition, accept: true, past })
+const decline = (condition: string) => write('post', '/factors', { condition, accept: false })
 </script>
 
 <template>
@@ -37,6 +38,9 @@ const take = (condition: string, past: boolean) => write('post', '/factors', { c
           >
           <v-btn size="small" variant="text" :aria-label="`${row.name}: ${t('gauge.learned_past')}`" @click="take(row.condition, true)">{{
             t('gauge.learned_past')
+          }}</v-btn>
+          <v-btn size="small" variant="text" :aria-label="`${row.name}: ${t('how.decline')}`" @click="decline(row.condition)">{{
+            t('how.decline')
           }}</v-btn>
         </div>
       </li>
