@@ -15,7 +15,9 @@ const FILES = [['0.9.0-version-6', '0.9.0'], ['0.9.x-version-7', '0.9.0'], ['1.0
 
 $figures = fn(string $version): array => json_decode((string) file_get_contents(__DIR__ . "/data/{$version}-figures.json"), true);
 
-it('reads the workshop file of every version since 0.9 and comes to its figures', function (string $file, string $version) use ($figures): void {
+it('reads the workshop file of every version since 0.9 and comes to its figures', function (string $file, string $version) use (
+    $figures,
+): void {
     $bench = new Bench();
     $json = (string) gzdecode((string) file_get_contents(__DIR__ . "/data/{$file}.json.gz"));
     $this->actingAs($bench->owner)
@@ -29,7 +31,9 @@ it('reads the workshop file of every version since 0.9 and comes to its figures'
     }
 })->with(FILES);
 
-it('restores the backup of every version since 0.9, damaged database or none, and comes to its figures', function (string $version) use ($figures): void {
+it('restores the backup of every version since 0.9, damaged database or none, and comes to its figures', function (string $version) use (
+    $figures,
+): void {
     $folder = sys_get_temp_dir() . '/dripel-rehearsal-' . bin2hex(random_bytes(5));
     mkdir($folder);
     $backup = "{$folder}/dripel-20261127-120000.sqlite";
