@@ -65,6 +65,7 @@ use App\Http\Controllers\Wear\GaugeController;
 use App\Http\Controllers\Workshop\LabelController;
 use App\Http\Controllers\Workshop\RevisionController;
 use App\Http\Controllers\Workshop\SettingsController;
+use App\Http\Controllers\Workshop\TextsController;
 use App\Http\Controllers\Workshop\WeatherController;
 use App\Http\Controllers\Workshop\WorkshopController;
 use App\Http\Middleware\OnlyConfirmed;
@@ -72,6 +73,8 @@ use App\Http\Middleware\OnlyOwner;
 use App\Http\Middleware\OnlyWriters;
 use Illuminate\Support\Facades\Route;
 
+// Nobody is asked for: a browser keeps it, whoever signs in there.
+Route::get('/texts/{name}', TextsController::class)->name('texts')->where('name', '[A-Za-z0-9.]+')->withoutMiddleware('web');
 // What a device keeps for when it cannot reach the machine.
 Route::get('/offline', [OfflineController::class, 'shell'])->name('offline');
 Route::get('/offline/stays/{workshop}/{user}', [OfflineController::class, 'stay'])

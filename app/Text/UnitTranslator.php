@@ -28,6 +28,12 @@ final class UnitTranslator extends Translator
         $this->quantities = $quantities;
     }
 
+    /** The labels of the screens as they are spoken to whoever asks. */
+    public function pageTexts(): PageTexts
+    {
+        return new PageTexts($this->getLocale(), $this->quantities->units ?? new Units());
+    }
+
     /**
      * @param string $key
      * @param array<string, mixed> $replace

@@ -13,7 +13,12 @@ import { putColours } from './theme/tokens'
 import { makeVuetify } from './theme/vuetify'
 
 // Pages without the machine; a browser that refuses it goes on without.
-if ('serviceWorker' in navigator) navigator.serviceWorker.register('/sw.js').catch(() => undefined)
+if ('serviceWorker' in navigator) {
+  navigator.serviceWorker.register('/sw.js').catch(() => undefined)
+  // The labels of this page too, which came before it could keep them.
+  const labels = document.querySelector<HTMLScriptElement>('script[src^="/texts/"]')?.src
+  if (labels) void navigator.serviceWorker.ready.then(() => fetch(labels)).catch(() => undefined)
+}
 
 watchReach()
 watchUnderWay()

@@ -10,7 +10,7 @@
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     <link rel="apple-touch-icon" href="/icons/dripel-192.png">
     <link rel="manifest" href="/manifest.webmanifest">
-    <script type="application/json" id="texts">@json(trans('ui'))</script>
+    <script defer src="/texts/{{ app(App\Text\UnitTranslator::class)->pageTexts()->name() }}"></script>
     @vite('resources/js/app.ts')
     @inertiaHead
 </head>

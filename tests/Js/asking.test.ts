@@ -7,7 +7,7 @@ import { serveWith, settle, within } from './support'
 
 beforeEach(() => {
   vi.useFakeTimers()
-  document.body.innerHTML = '<script type="application/json" id="texts">{"offline":{"text":"The shed cannot be reached."}}</script>'
+  window.dripelTexts = { offline: { text: 'The shed cannot be reached.' } }
 })
 afterEach(() => {
   vi.useRealTimers()

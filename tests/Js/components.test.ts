@@ -36,7 +36,8 @@ async function type(input: HTMLInputElement, value: string) {
 }
 
 beforeEach(() => {
-  document.body.innerHTML = `<script type="application/json" id="texts">${JSON.stringify(texts)}</script>`
+  document.body.innerHTML = ''
+  window.dripelTexts = texts
   vi.stubGlobal(
     'ResizeObserver',
     class {

@@ -9,6 +9,8 @@ declare const self: ServiceWorkerGlobalScope & { __WB_MANIFEST: { url: string; r
  * with the same scripts. With the machine nothing here stands in between.
  */
 const SHELL = 'dripel-shell'
+/** The labels: their address says what is in them. */
+const TEXTS = '/texts/'
 const WAITED_MS = 3000
 const ASKED_MS = 2000
 /** What stands before the app says so when the app does not answer. */
@@ -29,6 +31,7 @@ self.addEventListener('notificationclick', (event) => {
 })
 self.addEventListener('fetch', (event) => {
   const { request } = event
+  if (request.method === 'GET' && new URL(request.url).pathname.startsWith(TEXTS)) return event.respondWith(texts(request))
   const page = request.mode === 'navigate' || request.headers.has('X-Inertia')
   if (request.method !== 'GET' || !page || new URL(request.url).origin !== self.location.origin) return
   event.respondWith(answer(request))
@@ -53,7 +56,29 @@ async function tell(told: Told | undefined): Promise<void> {
 /** Nobody's page: fetched without a sign-in. */
 async function fetchShell(): Promise<void> {
   const cache = await caches.open(SHELL)
-  await cache.put('/offline', await fetch('/offline', { cache: 'reload', credentials: 'omit' }))
+  const shell = await fetch('/offline', { cache: 'reload', credentials: 'omit' })
+  const address = LABELS.exec(await shell.clone().text())?.[0]
+  await cache.put('/offline', shell)
+  if (address && !(await keptTexts())) await texts(new Request(address))
+}
+
+/** The labels that were asked for last stay: in the language and units of whoever works here. */
+async function texts(request: Request): Promise<Response> {
+  const cache = await caches.open(SHELL)
+  const known = await cache.match(request)
+  if (known) return known
+  const response = await fetch(request)
+  if (response.ok) {
+    const old = await keptTexts()
+    await cache.put(request, response.clone())
+    if (old) await cache.delete(old)
+  }
+  return response
+}
+
+async function keptTexts(): Promise<string | null> {
+  const kept = await (await caches.open(SHELL)).keys()
+  return kept.map(({ url }) => new URL(url).pathname).find((path) => path.startsWith(TEXTS)) ?? null
 }
 
 async function answer(request: Request): Promise<Response> {
@@ -87,7 +112,8 @@ async function find(url: URL): Promise<KeptPage | null> {
 async function fromDevice(request: Request, kept: KeptPage | null): Promise<Response> {
   const cached = await caches.match('/offline', { cacheName: SHELL })
   const policy = cached?.headers.get('Content-Security-Policy') ?? ''
-  const shell = await cached?.text()
+  const labels = await keptTexts()
+  const shell = (await cached?.text())?.replace(LABELS, (own) => labels ?? own)
   const empty = shell === undefined ? null : pageIn(shell)
   // Kept by another version of the app, its scripts are gone.
   const fits = kept !== null && (empty === null || kept.page.version === empty.version) ? kept : null
@@ -122,6 +148,7 @@ async function list(version: unknown): Promise<{ url: string; title: string }[]>
     .map(({ url, title }) => ({ url, title }))
 }
 
+const LABELS = /\/texts\/[\w.]+/
 const DATA = /data-page="([^"]*)"/
 const ENTITIES: Record<string, string> = { '&': '&amp;', '"': '&quot;', '<': '&lt;', '>': '&gt;', "'": '&#039;' }
 const escaped = (text: string) => text.replace(/[&"<>']/g, (sign) => ENTITIES[sign] ?? sign)

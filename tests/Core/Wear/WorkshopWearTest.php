@@ -378,6 +378,7 @@ it('says when a bike will have too few chains, and when to buy', function (
     'the second to go' => [[1 => [0.1, 700.0], 2 => [0.1, 1750.0], 3 => [0.1, 99_000.0]], null, '1970-06-12', '1970-05-29', 2],
     'three wanted: the first' => [[1 => [0.1, 700.0], 2 => [0.1, 1750.0], 3 => [0.1, null]], 3, '1970-05-22', '1970-05-08', 1],
     'four wanted: too few now' => [[1 => [0.1, 700.0]], 4, '1970-05-01', '1970-05-01', null],
+    'in one of ten cases it is past its limit already' => [[1 => [0.1, 0.0], 2 => [0.1, 900.0], 3 => [0.1, null]], 3, '1970-05-01', '1970-05-01', 1],
     'nothing is foreseen' => [[1 => [0.1, null]], null, null, null, null],
     'beyond five years' => [[1 => [0.1, 90_000.0], 2 => [0.1, 91_000.0], 3 => [0.1, 99_000.0]], null, null, null, null],
 ]);
@@ -394,6 +395,9 @@ it('names the chain to ride next so that all wear evenly, and the one to measure
         ->toEqualWithDelta(0.12, 1e-9)
         ->and(EvenWear::of($rail, forecasts([1 => [0.2, 1.0]])))
         ->toBeNull()
+        // Waxed as they are, the least worn is the one to ride.
+        ->and(EvenWear::of(Rail::all($waxed = worn([1 => 0.01, 2 => 0.01, 3 => 0.01]), 120 * DAY_S, $zone)[0], $of)?->ready?->chainId)
+        ->toBe(array_values(array_filter([1, 3, 2], fn(int $chain) => $waxed->chain($chain, 120 * DAY_S)->rideable()))[0])
         // Measured after its last ride: nothing new would be learnt. Ridden 100 km since, it is due.
         ->and(ReadingDue::of($book->chain(2, 120 * DAY_S), $of[2]))
         ->toBeFalse();
