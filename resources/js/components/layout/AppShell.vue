@@ -14,6 +14,8 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import DoneBar from './DoneBar.vue'
 import KeptBar from './KeptBar.vue'
+import type { MenuItem } from './menuItem'
+import MoreMenu from './MoreMenu.vue'
 import PageProgress from './PageProgress.vue'
 import TermsNote from './TermsNote.vue'
 import ThumbBar from './ThumbBar.vue'
@@ -63,11 +65,28 @@ const places = computed(() => [
   { name: 'ahead', href: '/ahead', title: t('nav.ahead') },
   { name: 'books', href: '/books', title: t('nav.books') },
 ])
-// Pages that are looked up, not worked on.
-const more = computed(() => [
-  { name: 'history', title: t('nav.history'), icon: mdiHistory },
-  { name: 'settings', title: t('nav.settings'), icon: mdiCogOutline },
-  { name: 'help', title: t('nav.help'), icon: mdiHelpCircleOutline },
+const goTo = (name: string, icon: string): MenuItem => ({
+  title: t(`nav.${name}`),
+  icon,
+  active: name === props.at,
+  test: `menu-${name}`,
+  act: () => router.visit(`/${name}`),
+})
+const menu = computed<MenuItem[]>(() => [
+  {
+    title: light.value === 'day' ? t('theme.night') : t('theme.day'),
+    icon: light.value === 'day' ? mdiWeatherNight : mdiWhiteBalanceSunny,
+    test: 'light',
+    act: toggle,
+  },
+  // Two places that the bar under the thumb has no room for.
+  ...(phone.value ? [goTo('gauge', mdiRuler), goTo('books', mdiNotebookOutline)] : []),
+  // Pages that are looked up, not worked on.
+  goTo('history', mdiHistory),
+  goTo('settings', mdiCogOutline),
+  goTo('help', mdiHelpCircleOutline),
+  { title: t('keys.title'), key: '?', test: 'keys', act: () => (keysOpen.value = true) },
+  { title: `${t('verbs.sign_out')}: ${here.value.person}`, test: 'sign-out', act: signOut },
 ])
 useKeys({
   '?': () => (keysOpen.value = true),
@@ -130,38 +149,9 @@ useIntervalFn(() => void send(), SEND_EVERY_MS)
       <button v-if="here.mayWrite" type="button" class="line" data-test="command" :aria-label="t('command.title')" @click="lineOpen = true">
         <kbd>/</kbd><span class="desk">{{ t('command.title') }}</span>
       </button>
-      <v-menu attach>
-        <template #activator="{ props: menu }">
-          <v-btn v-bind="menu" :icon="mdiDotsVertical" variant="text" size="small" :aria-label="t('nav.more')" data-test="more" />
-        </template>
-        <v-list density="comfortable" class="menu">
-          <v-list-item
-            :title="light === 'day' ? t('theme.night') : t('theme.day')"
-            :prepend-icon="light === 'day' ? mdiWeatherNight : mdiWhiteBalanceSunny"
-            data-test="light"
-            @click="toggle" />
-          <template v-if="phone">
-            <v-list-item :title="t('nav.gauge')" :prepend-icon="mdiRuler" data-test="menu-gauge" @click="router.visit('/gauge')" />
-            <v-list-item
-              :title="t('nav.books')"
-              :prepend-icon="mdiNotebookOutline"
-              data-test="menu-books"
-              @click="router.visit('/books')" />
-          </template>
-          <v-list-item
-            v-for="page in more"
-            :key="page.name"
-            :title="page.title"
-            :prepend-icon="page.icon"
-            :active="page.name === at"
-            :data-test="`menu-${page.name}`"
-            @click="router.visit(`/${page.name}`)" />
-          <v-list-item :title="t('keys.title')" data-test="keys" @click="keysOpen = true"
-            ><template #append><kbd>?</kbd></template></v-list-item
-          >
-          <v-list-item :title="`${t('verbs.sign_out')}: ${here.person}`" data-test="sign-out" @click="signOut" />
-        </v-list>
-      </v-menu>
+      <MoreMenu v-slot="{ button }" :items="menu">
+        <v-btn v-bind="button" :icon="mdiDotsVertical" variant="text" size="small" :aria-label="t('nav.more')" data-test="more" />
+      </MoreMenu>
     </header>
     <KeptBar />
     <div v-if="moved && !offline" class="moved" role="status">
@@ -247,10 +237,6 @@ nav a.on {
 }
 .line:hover span {
   text-decoration: underline;
-}
-.menu {
-  border: 1.5px solid var(--ink);
-  border-radius: 3px;
 }
 .moved {
   display: flex;

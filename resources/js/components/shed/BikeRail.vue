@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import { mdiChevronDown, mdiChevronUp, mdiDotsHorizontal } from '@mdi/js'
+import { computed } from 'vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import HangingChain from './HangingChain.vue'
 import NotCounted from './NotCounted.vue'
+import MoreMenu from '@/components/layout/MoreMenu.vue'
 import { chainDrag } from '@/composables/useChainDrag'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -24,6 +26,10 @@ const verbs = (): RailVerb[] =>
   props.rail.fitted
     ? [...(props.rail.hanging.length ? (['swap'] as const) : []), 'ride', 'topup', 'measure', 'loud']
     : [...(props.rail.hanging.length ? (['swap'] as const) : []), 'ride']
+const others = computed(() => [
+  { title: t('catch_up.title'), test: `catch_up-${props.rail.name}`, act: () => emit('verb', 'catch_up') },
+  { title: t('correct.title'), test: `correct-${props.rail.name}`, act: () => emit('verb', 'correct') },
+])
 </script>
 
 <template>
@@ -55,22 +61,16 @@ const verbs = (): RailVerb[] =>
             ><span class="sr">{{ t('shed.settings_of') }} </span>{{ rail.name }}</Link
           ><template v-else>{{ rail.name }}</template>
         </h2>
-        <v-menu v-if="mayWrite" attach>
-          <template #activator="{ props: menu }">
-            <v-btn
-              v-bind="menu"
-              :icon="mdiDotsHorizontal"
-              variant="text"
-              size="x-small"
-              class="more"
-              :aria-label="`${t('shed.more')} ${rail.name}`"
-              :data-test="`more-${rail.name}`" />
-          </template>
-          <v-list density="comfortable" class="menu">
-            <v-list-item :title="t('catch_up.title')" :data-test="`catch_up-${rail.name}`" @click="emit('verb', 'catch_up')" />
-            <v-list-item :title="t('correct.title')" :data-test="`correct-${rail.name}`" @click="emit('verb', 'correct')" />
-          </v-list>
-        </v-menu>
+        <MoreMenu v-if="mayWrite" v-slot="{ button }" :items="others">
+          <v-btn
+            v-bind="button"
+            :icon="mdiDotsHorizontal"
+            variant="text"
+            size="x-small"
+            class="more"
+            :aria-label="`${t('shed.more')} ${rail.name}`"
+            :data-test="`more-${rail.name}`" />
+        </MoreMenu>
         <v-btn
           v-if="mayFold"
           :icon="mdiChevronUp"
@@ -277,10 +277,6 @@ p {
 }
 .head .more {
   margin: -8px 0;
-}
-.menu {
-  border: 1.5px solid var(--ink);
-  border-radius: 3px;
 }
 .wall {
   padding: 2px 16px 0 6px;

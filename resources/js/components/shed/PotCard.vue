@@ -2,6 +2,7 @@
 import { Link, router } from '@inertiajs/vue3'
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
+import MoreMenu from '@/components/layout/MoreMenu.vue'
 import PhoneFold from '@/components/layout/PhoneFold.vue'
 import PotDrawing from '@/components/pot/PotDrawing.vue'
 import { chainDrag } from '@/composables/useChainDrag'
@@ -17,10 +18,10 @@ const title = computed(() => `${t('shed.pot')}: ${listed.value.map((chain) => ch
 const others = computed(() =>
   props.chains
     .filter((chain) => !list.value.includes(chain.id))
-    .map((chain) => ({ value: chain.id, title: `${chain.name}: ${chain.word}` })),
+    .map((chain) => ({ title: `${chain.name}: ${chain.word}`, act: () => add(chain.id) })),
 )
 const remove = (id: number) => (list.value = list.value.filter((other) => other !== id))
-const add = (id: number | null) => id !== null && (list.value = [...list.value, id])
+const add = (id: number) => void (list.value = [...list.value, id])
 </script>
 
 <template>
@@ -79,14 +80,9 @@ const add = (id: number | null) => id !== null && (list.value = [...list.value, 
           @click="emit('dip')"
           >{{ t('shed.dip_these') }}</v-btn
         >
-        <v-menu v-if="others.length" attach>
-          <template #activator="{ props: menu }"
-            ><v-btn v-bind="menu" data-test="pot-add">{{ t('shed.pot_add') }}</v-btn></template
-          >
-          <v-list density="compact" class="menu"
-            ><v-list-item v-for="other in others" :key="other.value" :title="other.title" @click="add(other.value)"
-          /></v-list>
-        </v-menu>
+        <MoreMenu v-if="others.length" v-slot="{ button }" :items="others">
+          <v-btn v-bind="button" data-test="pot-add">{{ t('shed.pot_add') }}</v-btn>
+        </MoreMenu>
       </div>
     </section>
   </PhoneFold>
@@ -134,11 +130,6 @@ p.level {
 }
 p.caution {
   margin: 0 0 10px;
-}
-.menu {
-  border: 1.5px solid var(--ink);
-  border-radius: 3px;
-  max-height: 320px;
 }
 @media (max-width: 52.49em) {
   .pot {
