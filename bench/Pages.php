@@ -69,7 +69,7 @@ final readonly class Pages
         return $ms;
     }
 
-    private static function grown(int $years): Server
+    public static function grown(int $years): Server
     {
         $server = Server::start(gmdate('Y-m-d\TH:i:s\Z', time() - 1), demo: false, demoMode: true);
         $grow =

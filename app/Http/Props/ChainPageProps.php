@@ -78,6 +78,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     bike: array{id: int, name: string}|null,
  *     on: int|null,
  *     retired: bool,
+ *     foreseen: bool,
  *     story: list<array{name: string, value: string}>,
  *     pots: list<PotView>,
  *     outlook: list<string>|null,
@@ -144,6 +145,8 @@ final readonly class ChainPageProps
             'bike' => $bikeId === null ? null : ['id' => $bikeId, 'name' => $this->translator->names->bike($bikeId)],
             'on' => $onBike,
             'retired' => $chain->retired(),
+            // Its forecast comes after the page: its place is kept.
+            'foreseen' => !$chain->retired() && $chain->wears() && $chain->km->whole,
             'story' => $story,
             'pots' => $pots,
             'outlook' => $rail === null ? null : (new ChainWords($this->translator))->outlook($chain, $rail),

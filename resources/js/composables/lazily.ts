@@ -3,9 +3,9 @@ import { defineAsyncComponent, type Component } from 'vue'
 /** Once the page stands and nothing else is to be done, else after so long. */
 const AT_THE_LATEST_MS = 3000
 
-function whenIdle(act: () => void): void {
-  if ('requestIdleCallback' in window) window.requestIdleCallback(act, { timeout: AT_THE_LATEST_MS })
-  else setTimeout(act, AT_THE_LATEST_MS)
+export function whenIdle(act: () => void, atTheLatestMs = AT_THE_LATEST_MS): void {
+  if ('requestIdleCallback' in window) window.requestIdleCallback(act, { timeout: atTheLatestMs })
+  else setTimeout(act, atTheLatestMs)
 }
 
 /**

@@ -156,6 +156,7 @@ export interface ChainPage {
   bike: { id: number; name: string } | null
   on: number | null
   retired: boolean
+  foreseen: boolean
   story: { name: string; value: string }[]
   pots: PotView[]
   outlook: string[] | null

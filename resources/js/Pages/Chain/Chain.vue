@@ -135,9 +135,10 @@ useKeys({
             <v-btn data-test="details" @click="form = 'edit'">{{ t('chain.details') }}</v-btn>
             <v-btn data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
           </div>
-          <PhoneFold v-if="forecast && !retired" :title="t('chain.wear_ahead')" test="fold-forecast"
-            ><WearForecast :forecast="forecast"
-          /></PhoneFold>
+          <PhoneFold v-if="foreseen && forecast !== null" :title="t('chain.wear_ahead')" test="fold-forecast">
+            <WearForecast v-if="forecast" :forecast="forecast" />
+            <div v-else class="forecast-place" />
+          </PhoneFold>
           <LifeStory v-if="retired" :story="story" />
         </div>
         <PhoneFold :title="t('chain.facts')" test="fold-facts"
@@ -215,6 +216,10 @@ useKeys({
 </template>
 
 <style scoped>
+/* As high as what comes there. */
+.forecast-place {
+  min-height: 512px;
+}
 .head {
   gap: 12px;
   align-items: baseline;

@@ -12,6 +12,7 @@ import { placeOf } from '@/composables/nextStep'
 import { formsNow, nowHere } from '@/composables/nowHere'
 import { chainDrag, useChainDrag } from '@/composables/useChainDrag'
 import { useHere } from '@/composables/useHere'
+import { useInTurn } from '@/composables/useInTurn'
 import { useKeys } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
 import { usePhone } from '@/composables/usePhone'
@@ -69,6 +70,8 @@ watch(
 
 // Whatever is chosen stands open, too.
 const ordered = computed(() => (phone.value ? [...props.rails].sort((one, other) => Number(other.today) - Number(one.today)) : props.rails))
+// What a screen holds; the others come after it.
+const inTurn = useInTurn(() => ordered.value, 3)
 const unfolded = ref<number[]>(bike.value === null ? [] : [bike.value])
 function fold(id: number): void {
   unfolded.value = unfolded.value.includes(id) ? unfolded.value.filter((other) => other !== id) : [...unfolded.value, id]
@@ -210,7 +213,7 @@ useKeys({
       <div>
         <!-- On the phone the bike of today stands open, the others are a line each. -->
         <BikeRail
-          v-for="other in ordered"
+          v-for="other in inTurn"
           :key="other.id"
           :rail="other"
           :chosen="other.id === bike"

@@ -81,6 +81,7 @@ function step(event: KeyboardEvent): void {
       :viewBox="`0 0 ${WIDE} ${HIGH}`"
       role="img"
       :aria-label="`${chart.title}. ${t('chart.how')}`"
+      :height="HIGH"
       tabindex="0"
       data-test="chart"
       @pointermove="point"
@@ -215,7 +216,6 @@ function step(event: KeyboardEvent): void {
 .line-chart > svg {
   display: block;
   width: 100%;
-  height: auto;
   touch-action: pan-y;
 }
 .line-chart > svg:focus-visible {

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Tests\Browser\Pages\ShedPage;
+use Tests\Browser\Support\Chromium;
+use Tests\Browser\Support\Server;
+
+/**
+ * What pages cost in a browser on a processor four times as slow, opened by their address: the first paint, the longest task, how far things
+ * moved by themselves, how many nodes. Of several openings the least each: on a shared machine the others tell of its neighbours.
+ */
+final readonly class InBrowser
+{
+    private const SLOWER = 4;
+
+    private const OPENINGS = 4;
+
+    private const PATHS = [
+        'Shed' => '/',
+        'Pot' => '/pot',
+        'Rides' => '/rides',
+        'Gauge' => '/gauge',
+        'Ahead' => '/ahead',
+        'Money' => '/books/money',
+        'a chain' => '/chains/1',
+        'Settings' => '/settings',
+    ];
+
+    private const READ = <<<'JS'
+        const done = arguments[arguments.length - 1]
+        const seen = { task: 0, shift: 0 }
+        const watch = (type, take) => new PerformanceObserver((list) => list.getEntries().forEach(take)).observe({ type, buffered: true })
+        watch('longtask', (entry) => (seen.task = Math.max(seen.task, entry.duration)))
+        watch('layout-shift', (entry) => (seen.shift += entry.hadRecentInput ? 0 : entry.value))
+        // What comes after the page has come by then.
+        setTimeout(() => {
+            const paint = performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? 0
+            const document_ = performance.getEntriesByType('navigation')[0]
+            done([paint, seen.task, seen.shift, document.querySelectorAll('*').length, document_.responseEnd])
+        }, 2500)
+        JS;
+
+    public static function print(): void
+    {
+        printf("%-22s %9s %9s %9s %7s %7s\n", 'page', 'answer ms', 'paint ms', 'task ms', 'shift', 'nodes');
+        foreach (['demo' => null, '60 chains' => 2] as $of => $years) {
+            $server = $years === null ? Server::start(gmdate('Y-m-d\TH:i:s\Z')) : Pages::grown($years);
+            $chromium = Chromium::start();
+            $page = ShedPage::open($chromium->driver, $server->url, '/sign-in')->enterDemo();
+            foreach (self::PATHS as $name => $path) {
+                (new ChromeDevToolsDriver($chromium->driver))->execute('Emulation.setCPUThrottlingRate', ['rate' => self::SLOWER]);
+                $all = [];
+                for ($opening = 0; $opening < self::OPENINGS; $opening++) {
+                    $chromium->driver->get($server->url . $path);
+                    $all[] = $chromium->driver->executeAsyncScript(self::READ);
+                }
+                $least = array_map(min(...), ...$all);
+                printf("%-22s %9.0f %9.0f %9.0f %7.3f %7d\n", "{$name}, {$of}", $least[4], $least[0], $least[1], $least[2], $least[3]);
+            }
+            $chromium->stop();
+            $server->stop();
+        }
+    }
+}
