@@ -189,7 +189,7 @@ final readonly class HowRightWords
     /** @return list<string> what became of margins and of what conditions cost so far, the newest first */
     public function answers(RecordedBook $recorded): array
     {
-        $answers = $this->factorAnswers($recorded);
+        $answers = [...$this->factorAnswers($recorded), ...$this->potAnswers($recorded)];
         foreach (['margin.taken' => SettingKey::PlanMarginPct, 'margin.declined' => SettingKey::PlanMarginDeclined] as $key => $setting) {
             foreach ($recorded->valuesOf($setting) as $one) {
                 if (is_numeric($one->what->value)) {
@@ -205,6 +205,28 @@ final readonly class HowRightWords
         usort($answers, fn(array $a, array $b) => $b[0] <=> $a[0]);
 
         return array_column($answers, 1);
+    }
+
+    /** @return list<array{int, string}> when, and what: of pots that were calibrated, and of heat-ups that were not taken */
+    private function potAnswers(RecordedBook $recorded): array
+    {
+        $answers = [];
+        foreach (['pot.taken' => SettingKey::PotLossWPerK, 'pot.declined' => SettingKey::PotFitDeclined] as $key => $setting) {
+            foreach ($recorded->valuesOf($setting) as $one) {
+                if ($one->what->value !== null) {
+                    $answers[] = [
+                        $one->fromS,
+                        $this->say($one->untilS === null ? $key : "{$key}_until", [
+                            'pot' => $this->translator->names->pot($one->what->subjectId),
+                            'day' => $this->date($one->fromS),
+                            'until' => $one->untilS === null ? '' : $this->date($one->untilS),
+                        ]),
+                    ];
+                }
+            }
+        }
+
+        return $answers;
     }
 
     /** @return list<array{int, string}> when, and what */

@@ -113,6 +113,10 @@ return [
     'pot' => [
         'text' => ':pot: hot after :came on :day, :said were said.',
         'take' => 'Count with that',
+        'taken' => ':pot calibrated on :day.',
+        'taken_until' => ':pot calibrated on :day, until :until.',
+        'declined' => ':pot: calibration declined on :day.',
+        'declined_until' => ':pot: calibration declined on :day, until :until.',
     ],
     'factor' => [
         'text' => 'Count a :condition kilometre as :factor of dry road in place of :now.',

@@ -96,10 +96,10 @@ final class RecordedBook
         };
     }
 
-    /** @return list<Recorded<DatedSetting>> what a setting of the workshop was ever given, the newest first */
+    /** @return list<Recorded<DatedSetting>> what a setting was ever given, of whatever it is a setting, the newest first */
     public function valuesOf(SettingKey $key): array
     {
-        $all = array_filter($this->settings, fn(Recorded $one) => $one->what->key === $key && $one->what->subjectId === 0);
+        $all = array_filter($this->settings, fn(Recorded $one) => $one->what->key === $key);
         usort($all, fn(Recorded $a, Recorded $b) => $b->fromS <=> $a->fromS);
 
         return $all;

@@ -155,6 +155,15 @@ it(
     },
 )->with(['as they hang' => [[]], 'four chains' => [['chains' => 4]], 'short' => [['interval_km' => 200]]]);
 
+it('takes a new cassette for every so many chains of a bike', function (): void {
+    $found = simulated(weeks: 208, costs: ['chains_per_cassette' => 2]);
+    $gone = array_count_values(array_column(array_merge(...array_column($found['weeks'], 'retired')), 'bike'));
+    expect(array_sum($gone))
+        ->toBeGreaterThan(3)
+        ->and(array_sum(array_column($found['weeks'], 'cassettes')))
+        ->toBe(array_sum(array_map(fn(int $chains) => intdiv($chains, 2), $gone)));
+});
+
 it('counts what is ridden past the limit, and what the cassette lost by it', function (): void {
     // One chain at its limit, no second one, and a pot that is hot on Sundays only: it is ridden on until then.
     $worn = fn(float $wear) => simulated(

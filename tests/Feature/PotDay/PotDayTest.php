@@ -982,7 +982,7 @@ it('says on How right what a slow heat-up tells of a pot: taken it counts, decli
     app(AppClock::class)->stopAt($plugS + 401 * 60);
     ($this->lead)($job);
     expect($job->refresh()->ended_at)->not->toBeNull();
-    $offers = function (): array {
+    $how = function (): array {
         app()->forgetScopedInstances();
         $version = $this->get('/gauge/how-right')->assertOk()->viewData('page')['version'];
         $headers = ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) $version] + [
@@ -990,8 +990,9 @@ it('says on How right what a slow heat-up tells of a pot: taken it counts, decli
             'X-Inertia-Partial-Data' => 'how',
         ];
 
-        return $this->get('/gauge/how-right', $headers)->json('props.how.pots');
+        return $this->get('/gauge/how-right', $headers)->json('props.how');
     };
+    $offers = fn(): array => $how()['pots'];
     $answer = fn(bool $accept, ?string $id = null) => $this->post("/pots/{$pot->id}/fit", [
         'action_id' => $id ?? (string) Str::uuid(),
         'accept' => $accept,
@@ -999,7 +1000,10 @@ it('says on How right what a slow heat-up tells of a pot: taken it counts, decli
     [$offer] = $offers();
     expect($offer['pot'])->toBe($pot->id)->and($offer['text'])->toContain('Pot plain')->and($offer['why'])->toContain('%');
     $answer(false)->assertSessionHasNoErrors();
-    expect($offers())->toBe([]);
+    expect($offers())
+        ->toBe([])
+        ->and(array_filter($how()['answers'], fn(string $text) => str_starts_with($text, 'Pot plain: calibration declined on ')))
+        ->toHaveCount(1);
     $answer(true)->assertSessionHasErrors('accept');
     $this->post("/actions/{$this->bench->lastAction()->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     expect($offers())->toBe([$offer]);
@@ -1007,6 +1011,6 @@ it('says on How right what a slow heat-up tells of a pot: taken it counts, decli
     $answer(true, $id)->assertSessionHasNoErrors();
     // Sent twice it counts once.
     $answer(true, $id)->assertSessionHasNoErrors();
-    expect($offers())->toBe([]);
+    expect($offers())->toBe([])->and($how()['answers'][0])->toStartWith('Pot plain calibrated on ');
     $this->get('/pot')->assertInertia(fn($page) => $page->where('pots.0.isCalibrated', true));
 });
