@@ -85,11 +85,15 @@ final readonly class PotPageProps
         $pickup = DipPickup::of($baths);
         [$usedPots, $usedJars] = [RemoveUnused::used($workshop, Pot::class), RemoveUnused::used($workshop, Jar::class)];
 
+        $potDays = PotProps::potDays($workshop);
+
         return [
             'evening' => $shed->benchWork(),
             'wall' => $shed->pot(),
             'works' => $this->works($workshop, $book, $shed, $translator),
-            'pots' => array_values(array_map(fn(BathState $bath) => $pots->onShelf($workshop, $bath, $prices, $pickup, $usedPots), $baths)),
+            'pots' => array_values(
+                array_map(fn(BathState $bath) => $pots->onShelf($workshop, $bath, $prices, $pickup, $usedPots, $potDays), $baths),
+            ),
             'potsOutOfUse' => $pots->outOfUse($workshop, $usedPots),
             'potChoices' => $pots->choices(),
             'jars' => $shelf->shelf($jars, $this->openJobs->busyJars($workshop, $shed->jobs), $usedJars),

@@ -246,10 +246,11 @@ final readonly class PotProps
 
     /**
      * @param list<int> $used pots of which something was written down
+     * @param list<GuidedJob> $potDays the latest that were begun
      *
      * @return PotOnShelf with what can be done to it
      */
-    public function onShelf(Workshop $workshop, BathState $bath, PriceList $prices, DipPickup $pickup, array $used): array
+    public function onShelf(Workshop $workshop, BathState $bath, PriceList $prices, DipPickup $pickup, array $used, array $potDays): array
     {
         $ledger = $bath->ledger;
         $facts = PotFacts::of($this->translator->settings, $bath->potId);
@@ -285,7 +286,7 @@ final readonly class PotProps
             'unused' => !in_array($bath->potId, $used, true),
             'isCalibrated' => $facts->calibrated,
             'probes' => (new DeviceProps($this->translator))->all($workshop, Device::PROBE, $bath->potId),
-            'heatUps' => $this->heatUps($workshop, $bath->potId),
+            'heatUps' => $this->heatUps($potDays, $bath->potId),
             'acts' => array_values(
                 array_map(
                     fn(BathEventKind $kind) => ['value' => $kind->value, 'title' => $this->translator->say("pot.kind_act.{$kind->value}")],
@@ -333,8 +334,8 @@ final readonly class PotProps
         ];
     }
 
-    /** @return list<array{value: string, title: string}> pot days whose heat-up was logged well enough to calibrate from */
-    private function heatUps(Workshop $workshop, int $potId): array
+    /** @return list<GuidedJob> the latest pot days that were begun, with their taps */
+    public static function potDays(Workshop $workshop): array
     {
         $jobs = GuidedJob::query()
             ->in($workshop)
@@ -343,20 +344,30 @@ final readonly class PotProps
             ->with('taps')
             ->orderByDesc('started_at')
             ->limit(20)
-            ->get()
-            ->filter(fn(GuidedJob $job) => PotDayJob::choices($job)->potId === $potId && CalibratePot::logged($job));
+            ->get();
+
+        return array_values($jobs->all());
+    }
+
+    /**
+     * @param list<GuidedJob> $potDays
+     *
+     * @return list<array{value: string, title: string}> those whose heat-up was logged well enough to calibrate from
+     */
+    private function heatUps(array $potDays, int $potId): array
+    {
+        $logged = array_filter($potDays, fn(GuidedJob $job) => PotDayJob::choices($job)->potId === $potId && CalibratePot::logged($job));
 
         return array_values(
-            $jobs
-                ->map(
-                    fn(GuidedJob $job) => [
-                        'value' => $job->id,
-                        'title' => $this->translator->say('pot_day.job_title', [
-                            'day' => $this->translator->quantities->day($job->started_at),
-                        ]),
-                    ],
-                )
-                ->all(),
+            array_map(
+                fn(GuidedJob $job) => [
+                    'value' => $job->id,
+                    'title' => $this->translator->say('pot_day.job_title', [
+                        'day' => $this->translator->quantities->day($job->started_at),
+                    ]),
+                ],
+                $logged,
+            ),
         );
     }
 
