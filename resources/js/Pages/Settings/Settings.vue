@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
-import { computed, watch } from 'vue'
+import { computed, reactive, watch } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
@@ -28,6 +28,9 @@ const here = useHere()
 const { form, submit } = useActionForm({ ...props.values, factors: { ...props.values.factors }, also_past: false })
 const parts = ['workshop', 'wax', 'drip', 'roads', 'people', 'device', 'keep'] as const
 const { part, choose } = usePart(parts)
+// A part is drawn when it is first looked at, and stays with what was typed in it.
+const drawn = reactive(new Set<string>())
+watch(part, (one) => drawn.add(one), { immediate: true })
 const asked = computed(() => ['workshop', 'wax', 'drip', 'roads'].includes(part.value))
 const tabs = computed(() =>
   parts
@@ -53,7 +56,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
       <form v-show="asked" class="fields narrow" novalidate @submit.prevent="save">
         <fieldset :disabled="!here.mayWrite" class="fields">
           <legend class="sr">{{ t(`settings.part.${part}`) }}</legend>
-          <div v-show="part === 'workshop'" class="fields">
+          <div v-if="drawn.has('workshop')" v-show="part === 'workshop'" class="fields">
             <v-text-field v-model="form.name" :label="t('settings.name')" :error-messages="form.errors.name" name="name" />
             <ZoneField v-model="form.time_zone" :zones="choices.zones" :error-messages="form.errors.time_zone" />
             <div class="two">
@@ -73,7 +76,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
               :label="t('settings.language')"
               class="half" />
           </div>
-          <div v-show="part === 'wax'" class="fields">
+          <div v-if="drawn.has('wax')" v-show="part === 'wax'" class="fields">
             <div>
               <TapChoice v-model="form.interval" :legend="t('settings.interval')" :options="choices.intervals" test="interval" />
               <div class="own">
@@ -106,7 +109,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
               </li>
             </ul>
           </div>
-          <div v-show="part === 'drip'" class="fields">
+          <div v-if="drawn.has('drip')" v-show="part === 'drip'" class="fields">
             <TapChoice v-model="form.drip_clean" :legend="t('drip.deep_clean')" :options="choices.dripClean" test="drip-clean" />
             <TapChoice v-model="form.excess_school" :legend="t('drip.excess')" :options="choices.excess" test="excess-school" />
             <div class="four">
@@ -134,7 +137,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
                 name="wipe_rides" />
             </div>
           </div>
-          <div v-show="part === 'roads'" class="fields">
+          <div v-if="drawn.has('roads')" v-show="part === 'roads'" class="fields">
             <p class="muted small">{{ t('settings.factors_hint') }}</p>
             <div class="factors">
               <NumberField
