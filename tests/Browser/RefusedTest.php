@@ -130,7 +130,7 @@ it('keeps every field of a form that is refused', function (): void {
             ['/pot-day', [], $main],
             ['/strip', [], $main],
             ['/chains/1/drip', ['already'], $dialog],
-            ['/settings', [], $main],
+            ['/settings', ['tab-wax'], $main],
             ['/settings#keep', ['empty'], 'form:has(input[name="empty-name"])'],
         ]
         as [$path, $opens, $form]
