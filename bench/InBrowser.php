@@ -31,18 +31,18 @@ final readonly class InBrowser
     ];
 
     private const READ = <<<'JS'
-        const done = arguments[arguments.length - 1]
-        const seen = { task: 0, shift: 0 }
-        const watch = (type, take) => new PerformanceObserver((list) => list.getEntries().forEach(take)).observe({ type, buffered: true })
-        watch('longtask', (entry) => (seen.task = Math.max(seen.task, entry.duration)))
-        watch('layout-shift', (entry) => (seen.shift += entry.hadRecentInput ? 0 : entry.value))
-        // What comes after the page has come by then.
-        setTimeout(() => {
-            const paint = performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? 0
-            const document_ = performance.getEntriesByType('navigation')[0]
-            done([paint, seen.task, seen.shift, document.querySelectorAll('*').length, document_.responseEnd])
-        }, 2500)
-        JS;
+    const done = arguments[arguments.length - 1]
+    const seen = { task: 0, shift: 0 }
+    const watch = (type, take) => new PerformanceObserver((list) => list.getEntries().forEach(take)).observe({ type, buffered: true })
+    watch('longtask', (entry) => (seen.task = Math.max(seen.task, entry.duration)))
+    watch('layout-shift', (entry) => (seen.shift += entry.hadRecentInput ? 0 : entry.value))
+    // What comes after the page has come by then.
+    setTimeout(() => {
+        const paint = performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? 0
+        const document_ = performance.getEntriesByType('navigation')[0]
+        done([paint, seen.task, seen.shift, document.querySelectorAll('*').length, document_.responseEnd])
+    }, 2500)
+    JS;
 
     public static function print(): void
     {

@@ -8,8 +8,8 @@ use DateTimeZone;
 use Illuminate\Contracts\Translation\Loader;
 
 /**
- * The labels of the screens in one language and one set of units: a script of its own, named by what is in it, so that a browser asks for it
- * once and keeps it. Sentences with figures come with each page.
+ * The labels of the screens in one language and one set of units: a script of its own, named by what is in it, so that a browser asks for
+ * it once and keeps it. Sentences with figures come with each page.
  */
 final readonly class PageTexts
 {

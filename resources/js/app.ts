@@ -4,6 +4,7 @@ import './theme/theme.css'
 import type { Page } from '@inertiajs/core'
 import { createInertiaApp, router } from '@inertiajs/vue3'
 import { createApp, h, type DefineComponent } from 'vue'
+import { http } from './composables/http'
 import { pageCame } from './composables/nowHere'
 import { watchUnderWay } from './composables/underWay'
 import { startTheme } from './composables/useDayNight'
@@ -17,7 +18,7 @@ if ('serviceWorker' in navigator) {
   navigator.serviceWorker.register('/sw.js').catch(() => undefined)
   // The labels of this page too, which came before it could keep them.
   const labels = document.querySelector<HTMLScriptElement>('script[src^="/texts/"]')?.src
-  if (labels) void navigator.serviceWorker.ready.then(() => fetch(labels)).catch(() => undefined)
+  if (labels) void navigator.serviceWorker.ready.then(() => http('get', labels))
 }
 
 watchReach()

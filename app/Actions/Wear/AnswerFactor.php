@@ -18,7 +18,10 @@ use Dripel\Core\Interval\LearnedCondition;
 use Dripel\Core\Interval\LearnedConditions;
 use Dripel\Core\Logbook\SettingKey;
 
-/** The rider takes what was learned of a condition, from now on or for the past too, or declines it: it is not offered again until it is another. */
+/**
+ * The rider takes what was learned of a condition, from now on or for the past too, or declines it: it is not offered again until it is
+ * another.
+ */
 final readonly class AnswerFactor
 {
     public function __construct(

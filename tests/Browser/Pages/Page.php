@@ -110,15 +110,18 @@ class Page
         $this->part($form);
         $this->pressed = "[data-test=\"{$form}\"] [data-test=\"submit\"]";
         $this->driver->findElement(By::cssSelector($this->pressed))->click();
-        $this->driver
-            ->wait(self::PATIENCE_S, 50)
-            ->until(fn() => $this->pressAgain() && Until::invisibilityOfElementLocated($this->by($form))->getApply()($this->driver));
+        $gone = Until::invisibilityOfElementLocated($this->by($form))->getApply();
+        $this->driver->wait(self::PATIENCE_S, 50)->until(function () use ($gone): bool {
+            $this->pressAgain();
+
+            return (bool) $gone($this->driver);
+        });
 
         return $this;
     }
 
     /** A machine that is too busy to answer has the page say that it was not saved: then somebody presses once more, which counts once. */
-    private function pressAgain(): true
+    private function pressAgain(): void
     {
         if ($this->pressed !== null && str_contains($this->steadily($this->said('done')), self::NOT_SAVED)) {
             $this->driver->executeScript(
@@ -130,8 +133,6 @@ class Page
                 [$this->pressed],
             );
         }
-
-        return true;
     }
 
     /** @return callable(): string */
@@ -198,9 +199,11 @@ class Page
         $said = $this->said($part);
         $asked = str_starts_with(self::NOT_SAVED, $text);
         try {
-            $this->driver
-                ->wait(self::PATIENCE_S, 50)
-                ->until(fn() => ($asked || $this->pressAgain()) && str_contains($this->unfold($part)->steadily($said), $text));
+            $this->driver->wait(self::PATIENCE_S, 50)->until(function () use ($asked, $part, $said, $text): bool {
+                $asked || $this->pressAgain();
+
+                return str_contains($this->unfold($part)->steadily($said), $text);
+            });
         } catch (TimeoutException) {
             throw new TimeoutException("{$part} never said {$text}, but: {$this->steadily($said)}\n{$this->whereItStands()}");
         }

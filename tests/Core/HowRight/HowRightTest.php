@@ -173,7 +173,16 @@ it('does not peek: what is written down later changes what came, never what was 
         $how->grades,
     );
     $how = howRight(recorded($entries), noonOf(130));
-    expect(array_map(fn(PromiseGrade $grade) => $grade->count() > 0, $how->grades))->toBe([true, true, true, true, true, false, false, false]);
+    expect(array_map(fn(PromiseGrade $grade) => $grade->count() > 0, $how->grades))->toBe([
+        true,
+        true,
+        true,
+        true,
+        true,
+        false,
+        false,
+        false,
+    ]);
     for ($round = 0; $round < 4; $round++) {
         $fromS = noonOf($dice->getInt(20, 100));
         // A ride of long ago moves the km at which a band is looked at: readings are looked at without it.

@@ -378,7 +378,13 @@ it('says when a bike will have too few chains, and when to buy', function (
     'the second to go' => [[1 => [0.1, 700.0], 2 => [0.1, 1750.0], 3 => [0.1, 99_000.0]], null, '1970-06-12', '1970-05-29', 2],
     'three wanted: the first' => [[1 => [0.1, 700.0], 2 => [0.1, 1750.0], 3 => [0.1, null]], 3, '1970-05-22', '1970-05-08', 1],
     'four wanted: too few now' => [[1 => [0.1, 700.0]], 4, '1970-05-01', '1970-05-01', null],
-    'in one of ten cases it is past its limit already' => [[1 => [0.1, 0.0], 2 => [0.1, 900.0], 3 => [0.1, null]], 3, '1970-05-01', '1970-05-01', 1],
+    'in one of ten cases it is past its limit already' => [
+        [1 => [0.1, 0.0], 2 => [0.1, 900.0], 3 => [0.1, null]],
+        3,
+        '1970-05-01',
+        '1970-05-01',
+        1,
+    ],
     'nothing is foreseen' => [[1 => [0.1, null]], null, null, null, null],
     'beyond five years' => [[1 => [0.1, 90_000.0], 2 => [0.1, 91_000.0], 3 => [0.1, 99_000.0]], null, null, null, null],
 ]);
