@@ -10,8 +10,8 @@ use Tests\Browser\Support\Chromium;
 use Tests\Browser\Support\Server;
 
 /**
- * What pages cost in a browser on a processor four times as slow, opened by their address: the first paint, the longest task, how far things
- * moved by themselves, how many nodes. Of several openings the least each: on a shared machine the others tell of its neighbours.
+ * What pages cost in a browser on a processor four times as slow, opened by their address: the first paint, the longest task, how far
+ * things moved by themselves, how many nodes. Of several openings the least each: on a shared machine the others tell of its neighbours.
  */
 final readonly class InBrowser
 {
