@@ -15,9 +15,9 @@ use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Pot\PotFacts;
 
 /**
- * Pots against the dips that were said to be left in them: the wax above what has to cover a coil would have given so many, by what the next
- * chains were weighed to take along. Right within a fifth, and never closer than one dip. House rule. Where too few of the next were weighed
- * nobody knows what came.
+ * Pots against the dips that were said to be left in them: the wax above what has to cover a coil would have given so many, by what the
+ * next chains were weighed to take along. Right within a fifth, and never closer than one dip. House rule. Where too few of the next were
+ * weighed nobody knows what came.
  */
 final readonly class GradeBath
 {

@@ -6,8 +6,8 @@ namespace Dripel\Core\HowRight;
 
 /**
  * One promise, as it was made with what was known that day, and what came of it. In the unit of its kind: days from the one on which it was
- * made (good until, bottle), % of elongation (wear), effective km (week, by ear), a likelihood and whether it came true (plan), minutes (heat),
- * dips (bath).
+ * made (good until, bottle), % of elongation (wear), effective km (week, by ear), a likelihood and whether it came true (plan), minutes
+ * (heat), dips (bath).
  */
 final readonly class GradedPromise
 {

@@ -146,8 +146,8 @@ final class RecordedBook
     }
 
     /**
-     * What had been done with the wax in a pot by an instant, as it was known then, in order, each chain a dip of its own. What a chain brought in is left out: it
-     * tells how dirty a bath is, not how much is left.
+     * What had been done with the wax in a pot by an instant, as it was known then, in order, each chain a dip of its
+     * own. What a chain brought in is left out: it tells how dirty a bath is, not how much is left.
      *
      * @param Settings $settings as known then
      *
