@@ -10,7 +10,7 @@ use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\PotDay\PotCapacity;
 
-/** What is known of a pot, with the house rule where nobody said. */
+/** What is known of a pot, with the house rule where nobody said. mm inside, W, °C, W per K; its efficiency from 0 to 1. */
 final readonly class PotFacts
 {
     private function __construct(
