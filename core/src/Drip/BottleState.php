@@ -39,7 +39,7 @@ final readonly class BottleState
     public static function all(Book $book, int $nowS): array
     {
         $settings = $book->settings;
-        $topUps = array_values(array_filter($book->topUps(), fn(TopUp $topUp) => $topUp->moment->unixS <= $nowS));
+        $topUps = self::topUps($book, $nowS);
         $ids = array_filter(
             $settings->subjects(SettingKey::BottleName),
             fn(int $id) => $settings->whole(SettingKey::BottleGone, $id) === 0,
@@ -71,7 +71,7 @@ final readonly class BottleState
     public static function ends(Book $book, int $nowS): array
     {
         $settings = $book->settings;
-        $topUps = array_values(array_filter($book->topUps(), fn(TopUp $topUp) => $topUp->moment->unixS <= $nowS));
+        $topUps = self::topUps($book, $nowS);
         $ends = [];
         foreach ($settings->subjects(SettingKey::BottleName) as $id) {
             $gone = $settings->whole(SettingKey::BottleGone, $id) === 1 ? $settings->newest(SettingKey::BottleGone, $id) : null;
@@ -84,6 +84,12 @@ final readonly class BottleState
         }
 
         return $ends;
+    }
+
+    /** @return list<TopUp> of all bottles until now */
+    private static function topUps(Book $book, int $nowS): array
+    {
+        return array_values(array_filter($book->topUps(), fn(TopUp $topUp) => $topUp->moment->unixS <= $nowS));
     }
 
     /** Whether it still does a dose. */
