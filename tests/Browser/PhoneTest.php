@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Facebook\WebDriver\WebDriverBy as By;
+use Facebook\WebDriver\WebDriverExpectedCondition as Until;
 use Tests\Browser\Pages\JobPage;
 use Tests\Browser\Pages\Page;
 use Tests\Browser\Pages\ShedPage;
@@ -53,7 +55,10 @@ it('fits its dialogs over a keyboard, opens a job at its top, and a tag with wha
             ]
             as [$path, $opens]
         ) {
-            $page = $open($path)->click($opens)->settled();
+            $page = $open($path)->click($opens);
+            // Its code comes after the page.
+            $driver->wait(40, 50)->until(Until::presenceOfElementLocated(By::cssSelector('.v-overlay--active [data-test=submit]')));
+            $page->settled();
             [$top, $bottom] = $driver->executeScript(
                 "const it = document.querySelector('.v-overlay--active [data-test=submit]').getBoundingClientRect(); return [it.top, it.bottom]",
             );

@@ -102,6 +102,9 @@ final class ScreensWalk
                 ]),
             );
         };
+        // The code of a dialog comes after the page: it is looked at, and closed, once it is there.
+        $overlays = fn(): array => $driver->findElements(By::cssSelector('.v-overlay--active'));
+        $opened = fn() => $driver->wait(60, 50)->until(fn() => $overlays() !== []);
         $shed = ShedPage::open($driver, $server->url, '/sign-in');
         $shed->part('demo');
         $clean($shed, 'sign-in');
@@ -112,15 +115,17 @@ final class ScreensWalk
             as $opens
         ) {
             $shed->click($opens);
+            $opened();
             $clean($shed, $opens);
             $shed->press(Keys::ESCAPE);
-            $driver->wait(60, 50)->until(fn() => $driver->findElements(By::cssSelector('.v-overlay--active')) === []);
+            $driver->wait(60, 50)->until(fn() => $overlays() === []);
         }
         foreach (['more', 'pot-add'] as $menu) {
             $shed->click($menu);
+            $opened();
             $clean($shed, $menu);
             $shed->press(Keys::ESCAPE);
-            $driver->wait(60, 50)->until(fn() => $driver->findElements(By::cssSelector('.v-overlay--active')) === []);
+            $driver->wait(60, 50)->until(fn() => $overlays() === []);
         }
         $shed->press('?');
         $clean($shed, 'keys');
