@@ -182,7 +182,7 @@ final class Server
     /** @param array<string, string> $env */
     private static function artisan(string $root, array $env, string ...$command): void
     {
-        $process = new Process([PHP_BINARY, 'artisan', ...$command], $root, $env, null, 120);
+        $process = new Process([PHP_BINARY, 'artisan', ...$command], $root, $env, null, 400);
         $process->run();
         $process->isSuccessful() || throw new RuntimeException($process->getOutput() . $process->getErrorOutput());
     }
