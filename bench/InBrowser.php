@@ -19,17 +19,6 @@ final readonly class InBrowser
 
     private const OPENINGS = 4;
 
-    private const PATHS = [
-        'Shed' => '/',
-        'Pot' => '/pot',
-        'Rides' => '/rides',
-        'Gauge' => '/gauge',
-        'Ahead' => '/ahead',
-        'Money' => '/books/money',
-        'a chain' => '/chains/1',
-        'Settings' => '/settings',
-    ];
-
     private const READ = <<<'JS'
     const done = arguments[arguments.length - 1]
     const seen = { task: 0, shift: 0 }
@@ -51,7 +40,7 @@ final readonly class InBrowser
             $server = $years === null ? Server::start(gmdate('Y-m-d\TH:i:s\Z')) : Pages::grown($years);
             $chromium = Chromium::start();
             $page = ShedPage::open($chromium->driver, $server->url, '/sign-in')->enterDemo();
-            foreach (self::PATHS as $name => $path) {
+            foreach (Pages::PATHS as $name => $path) {
                 (new ChromeDevToolsDriver($chromium->driver))->execute('Emulation.setCPUThrottlingRate', ['rate' => self::SLOWER]);
                 $all = [];
                 for ($opening = 0; $opening < self::OPENINGS; $opening++) {

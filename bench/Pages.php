@@ -13,7 +13,7 @@ use Tests\Browser\Support\Server;
  */
 final readonly class Pages
 {
-    private const PATHS = [
+    public const PATHS = [
         'Shed' => '/',
         'Pot' => '/pot',
         'Rides' => '/rides',

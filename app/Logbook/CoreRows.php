@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
-use Dripel\Core\Bath\BathEvent;
 use Dripel\Core\Bath\BathEventKind;
 use Dripel\Core\Bath\PotEntry;
 use Dripel\Core\Interval\Condition;
@@ -136,10 +135,16 @@ final readonly class CoreRows
     /** @param array<int, mixed> $row */
     public static function potEntry(array $row): PotEntry
     {
-        [$atS, $kind] = [(int) $row[1], BathEventKind::from($row[5])];
-        $event = BathEvent::recorded($kind, $atS, self::float($row[6]), self::float($row[7]), self::float($row[8]), self::float($row[9]));
-
-        return new PotEntry($row[0], self::moment($row), $row[4], $event);
+        return new PotEntry(
+            $row[0],
+            self::moment($row),
+            $row[4],
+            BathEventKind::from($row[5]),
+            self::float($row[6]),
+            self::float($row[7]),
+            self::float($row[8]),
+            self::float($row[9]),
+        );
     }
 
     /** @param array<int, mixed> $row */

@@ -9,9 +9,9 @@ use App\Logbook\ActionKind;
 use App\Models\Action;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\SupplyUnit;
+use Dripel\Core\Interval\DeclinedFactors;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Plan\LocalDay;
 
 /** What somebody did, in one sentence. */
@@ -282,14 +282,13 @@ final readonly class HistoryWords
         };
     }
 
-    /** @param array<string, float> $factors by condition */
-    private function factors(array $factors): string
+    private function factors(DeclinedFactors $declined): string
     {
         $one = fn(string $condition, float $factor): string => $this->translator->say("chain.condition.{$condition}") .
             ' ' .
             $this->translator->quantities->number($factor, 1);
 
-        return implode(', ', array_map($one, array_keys($factors), $factors)) ?: $this->translator->say('words.none');
+        return implode(', ', array_map($one, array_keys($declined->factors), $declined->factors)) ?: $this->translator->say('words.none');
     }
 
     private function setting(SettingKey $key, mixed $value): string
@@ -297,7 +296,7 @@ final readonly class HistoryWords
         $q = $this->translator->quantities;
 
         return match (true) {
-            $key === SettingKey::FactorsDeclined && is_array($value) => $this->factors(Settings::byCondition($value)),
+            $key === SettingKey::FactorsDeclined && is_array($value) => $this->factors(DeclinedFactors::ofPairs($value)),
             is_array($value) => implode(', ', array_map(fn(mixed $one) => $this->entry($key, $one), $value)) ?:
             $this->translator->say('words.none'),
             $value === null || !is_scalar($value) => $this->translator->say('words.none'),

@@ -13,11 +13,12 @@ use Dripel\Core\HowRight\ProposedMargin;
 use Dripel\Core\HowRight\ReplayedYear;
 use Dripel\Core\HowRight\ReplayPolicy;
 use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\DeclinedFactors;
 use Dripel\Core\Interval\LearnedCondition;
+use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Recorded;
 use Dripel\Core\Logbook\RecordedBook;
 use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Plan\LocalDay;
 
 /** What is said of promises and of what came of them. */
@@ -186,74 +187,79 @@ final readonly class HowRightWords
         return mb_strtolower($this->translator->say("chain.condition.{$condition->value}"));
     }
 
-    /** @return list<string> what became of margins and of what conditions cost so far, the newest first */
+    /** @return list<string> what became of what was proposed so far, the newest first */
     public function answers(RecordedBook $recorded): array
     {
-        $answers = [...$this->factorAnswers($recorded), ...$this->potAnswers($recorded)];
-        foreach (['margin.taken' => SettingKey::PlanMarginPct, 'margin.declined' => SettingKey::PlanMarginDeclined] as $key => $setting) {
-            foreach ($recorded->valuesOf($setting) as $one) {
-                if (is_numeric($one->what->value)) {
-                    $parameters = [
-                        'day' => $this->date($one->fromS),
-                        'until' => $one->untilS === null ? '' : $this->date($one->untilS),
-                        'margin' => $this->translator->quantities->number((float) $one->what->value) . "\u{a0}%",
-                    ];
-                    $answers[] = [$one->fromS, $this->say($one->untilS === null ? $key : "{$key}_until", $parameters)];
-                }
-            }
-        }
+        $answers = [...$this->marginAnswers($recorded), ...$this->factorAnswers($recorded), ...$this->potAnswers($recorded)];
         usort($answers, fn(array $a, array $b) => $b[0] <=> $a[0]);
 
         return array_column($answers, 1);
     }
 
-    /** @return list<array{int, string}> when, and what: of pots that were calibrated, and of heat-ups that were not taken */
-    private function potAnswers(RecordedBook $recorded): array
+    /**
+     * @param Recorded<DatedSetting> $one
+     * @param array<string, string> $about
+     *
+     * @return array{int, string} when, and what
+     */
+    private function answer(string $key, Recorded $one, array $about): array
+    {
+        return [
+            $one->fromS,
+            $this->say($one->untilS === null ? $key : "{$key}_until", [
+                'day' => $this->date($one->fromS),
+                'until' => $one->untilS === null ? '' : $this->date($one->untilS),
+                ...$about,
+            ]),
+        ];
+    }
+
+    /** @return list<array{int, string}> */
+    private function marginAnswers(RecordedBook $recorded): array
     {
         $answers = [];
-        foreach (['pot.taken' => SettingKey::PotLossWPerK, 'pot.declined' => SettingKey::PotFitDeclined] as $key => $setting) {
+        foreach (['margin.taken' => SettingKey::PlanMarginPct, 'margin.declined' => SettingKey::PlanMarginDeclined] as $key => $setting) {
             foreach ($recorded->valuesOf($setting) as $one) {
-                if ($one->what->value !== null) {
-                    $answers[] = [
-                        $one->fromS,
-                        $this->say($one->untilS === null ? $key : "{$key}_until", [
-                            'pot' => $this->translator->names->pot($one->what->subjectId),
-                            'day' => $this->date($one->fromS),
-                            'until' => $one->untilS === null ? '' : $this->date($one->untilS),
-                        ]),
-                    ];
-                }
+                is_numeric($one->what->value) &&
+                    ($answers[] = $this->answer($key, $one, ['margin' => $this->share((float) $one->what->value / 100.0)]));
             }
         }
 
         return $answers;
     }
 
-    /** @return list<array{int, string}> when, and what */
+    /** @return list<array{int, string}> of pots that were calibrated, and of heat-ups that were not taken */
+    private function potAnswers(RecordedBook $recorded): array
+    {
+        $answers = [];
+        foreach (['pot.taken' => SettingKey::PotLossWPerK, 'pot.declined' => SettingKey::PotFitDeclined] as $key => $setting) {
+            foreach ($recorded->valuesOf($setting) as $one) {
+                $one->what->value === null ||
+                    ($answers[] = $this->answer($key, $one, ['pot' => $this->translator->names->pot($one->what->subjectId)]));
+            }
+        }
+
+        return $answers;
+    }
+
+    /** @return list<array{int, string}> */
     private function factorAnswers(RecordedBook $recorded): array
     {
         $answers = [];
-        $add = function (string $key, Recorded $one, Condition $condition, float $factor) use (&$answers): void {
-            $answers[] = [
-                $one->fromS,
-                $this->say($one->untilS === null ? "factor.{$key}" : "factor.{$key}_until", [
-                    'condition' => $this->conditionName($condition),
-                    'factor' => $this->translator->quantities->number($factor, 1),
-                    'day' => $this->date($one->fromS),
-                    'until' => $one->untilS === null ? '' : $this->date($one->untilS),
-                ]),
-            ];
-        };
+        $about = fn(Condition $condition, float $factor): array => [
+            'condition' => $this->conditionName($condition),
+            'factor' => $this->translator->quantities->number($factor, 1),
+        ];
         foreach (Condition::cases() as $condition) {
             foreach ($recorded->valuesOf(SettingKey::factorOf($condition)) as $one) {
-                is_numeric($one->what->value) && $add('taken', $one, $condition, (float) $one->what->value);
+                is_numeric($one->what->value) &&
+                    ($answers[] = $this->answer('factor.taken', $one, $about($condition, (float) $one->what->value)));
             }
         }
         foreach ($recorded->valuesOf(SettingKey::FactorsDeclined) as $one) {
-            // The newest stands last.
-            $factors = Settings::byCondition(is_array($one->what->value) ? $one->what->value : []);
-            $newest = array_key_last($factors);
-            $newest === null || $add('declined', $one, Condition::from($newest), $factors[$newest]);
+            $declined = DeclinedFactors::ofPairs((array) $one->what->value);
+            $newest = $declined->newest();
+            $newest === null || ($answers[] = $this->answer('factor.declined', $one, $about($newest, (float) $declined->of($newest))));
         }
 
         return $answers;

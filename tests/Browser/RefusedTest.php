@@ -69,7 +69,8 @@ it('keeps every field of a form that is refused', function (): void {
             }
         }
     };
-    $refuse = function (string $form, string $at) use ($values, $spoil, $answers, $still, &$sent): void {
+    // Whether it was refused where it stood; a machine that takes too long has the device keep it, and refuses it as a card.
+    $refuse = function (string $form, string $at) use ($values, $spoil, $answers, $still, &$sent): bool {
         $open = fn(): bool => $this->driver->findElements(By::cssSelector($form)) !== [];
         $this->driver->wait(60, 50)->until($open, $at);
         // Where there is nothing to type, it is refused for what was not chosen.
@@ -84,9 +85,17 @@ it('keeps every field of a form that is refused', function (): void {
         $before = $answers();
         $this->driver->executeScript('document.querySelector(arguments[0]).requestSubmit()', [$form]);
         $this->driver->wait(60, 50)->until(fn() => $answers() > $before && $still(), "{$at}: no answer");
+        $kept = fn(): array => $this->driver->findElements(By::cssSelector('[data-test="kept"]'));
+        if (!$open() && $kept() !== []) {
+            $this->driver->wait(60, 50)->until(fn() => $this->driver->findElements(By::cssSelector('[data-test="waiting"]')) === []);
+
+            return false;
+        }
         expect($open())->toBeTrue("{$at}: " . substr($this->driver->findElement(By::cssSelector('body'))->getText(), 0, 600));
         // A look at what it would do may still add a field; what was typed is kept.
-        $open() && expect(array_intersect_key($values($form), (array) $sent))->toBe($sent, $at);
+        expect(array_intersect_key($values($form), (array) $sent))->toBe($sent, $at);
+
+        return true;
     };
     foreach (
         [
@@ -135,8 +144,12 @@ it('keeps every field of a form that is refused', function (): void {
         ]
         as [$path, $opens, $form]
     ) {
-        $reach($path, $opens, $form);
-        $refuse($form, implode(' ', [$path, ...$opens]));
+        $at = implode(' ', [$path, ...$opens]);
+        for ($refused = false, $try = 1; !$refused && $try <= 3; $try++) {
+            $reach($path, $opens, $form);
+            $refused = $refuse($form, $at);
+        }
+        expect($refused)->toBeTrue("{$at}: kept on the device three times");
     }
     // A track that does not say when it was asks for its day.
     $track = sys_get_temp_dir() . '/refused.gpx';

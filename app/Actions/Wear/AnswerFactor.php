@@ -43,25 +43,14 @@ final readonly class AnswerFactor
         $offer =
             array_find($offers, fn(LearnedCondition $one) => $one->condition === $condition) ??
             throw new NotPossible('condition', 'nothing_learned');
-        $declined = array_diff_key($book->settings->factorsDeclined(), [$condition->value => 0]);
 
         return ($this->changeSettings)(
             $by,
             null,
             $accept
                 ? [SettingKey::factorOf($condition)->value => $offer->factor()]
-                : [SettingKey::FactorsDeclined->value => self::pairs([...$declined, $condition->value => $offer->factor()])],
+                : [SettingKey::FactorsDeclined->value => $book->settings->factorsDeclined()->with($condition, $offer->factor())->pairs()],
             $alsoPast,
         );
-    }
-
-    /**
-     * @param array<string, float> $factors by condition
-     *
-     * @return list<array{string, float}> the newest last
-     */
-    private static function pairs(array $factors): array
-    {
-        return array_map(fn(string $condition, float $factor) => [$condition, $factor], array_keys($factors), array_values($factors));
     }
 }

@@ -16,13 +16,11 @@ use Dripel\Core\Pot\PotFacts;
 
 /**
  * Pots against the dips that were said to be left in them: the wax above what has to cover a coil would have given so many, by what the
- * next chains were weighed to take along. Right within a fifth, and never closer than one dip. House rule. Where too few of the next were
+ * next chains were weighed to take along. Never held more closely than by one dip. House rule. Where too few of the next were
  * weighed nobody knows what came.
  */
 final readonly class GradeBath
 {
-    private const SHARE = 0.2;
-
     private const LEAST_DIPS = 1.0;
 
     private const WEIGHED = 3;
@@ -30,52 +28,45 @@ final readonly class GradeBath
     /** @return list<GradedPromise> in the order in which they were made; dips */
     public static function of(RecordedBook $recorded, Settings $settings, int $fromS, int $nowS): array
     {
-        $promises = [];
-        foreach ($recorded->potIds($nowS) as $potId) {
-            $came = $recorded->bath($potId, $nowS, $settings);
-            $heardS = PHP_INT_MIN;
-            foreach (Mondays::between($fromS, $nowS, $settings->zone()) as $madeS) {
-                $known = $recorded->settingsAt($madeS);
-                $events = $recorded->bath($potId, $madeS, $known);
+        [$promises, $heardS, $came] = [[], [], []];
+        foreach (Mondays::between($fromS, $nowS, $settings->zone()) as $madeS) {
+            $known = $recorded->settingsAt($madeS);
+            foreach ($recorded->potIds($madeS) as $potId) {
+                $events = self::events($recorded, $potId, $madeS, $known);
                 $newest = array_last($events)?->atS;
                 // Where nothing was done to the pot since, the promise is the one of that Monday.
-                if ($newest === null || $newest <= $heardS) {
+                if ($newest === null || $newest <= ($heardS[$potId] ?? -INF)) {
                     continue;
                 }
-                $heardS = (int) $newest;
+                $heardS[$potId] = $newest;
                 $then = self::ledger($events, PotFacts::of($known, $potId));
-                $weighedG = self::weighedAfter($came, $madeS, $then === null ? 0 : $then->dipsLeft);
+                $came[$potId] ??= self::events($recorded, $potId, $nowS, $settings);
+                $weighedG = $then === null ? [] : self::weighedAfter($came[$potId], $madeS, $then->dipsLeft);
                 if ($then === null || count($weighedG) < self::WEIGHED || array_sum($weighedG) <= 0.0) {
                     continue;
                 }
-                $promises[] = self::promise($potId, $madeS, $then, array_sum($weighedG) / count($weighedG));
+                $promises[] = GradedPromise::about(
+                    PromiseKind::Bath,
+                    $madeS,
+                    (float) $then->dipsLeft,
+                    floor((($then->waxG - $then->neededG) * count($weighedG)) / array_sum($weighedG)),
+                    self::LEAST_DIPS,
+                    potId: $potId,
+                );
             }
         }
-        usort($promises, fn(GradedPromise $a, GradedPromise $b) => $a->madeS <=> $b->madeS);
 
         return $promises;
     }
 
-    private static function promise(int $potId, int $madeS, BathLedgerResult $then, float $pickupG): GradedPromise
+    /** @return list<BathEvent> none too where what was written down cannot be */
+    private static function events(RecordedBook $recorded, int $potId, int $atS, Settings $settings): array
     {
-        $said = (float) $then->dipsLeft;
-        $dips = floor(($then->waxG - $then->neededG) / $pickupG);
-        $within = max(self::LEAST_DIPS, self::SHARE * $said);
-        $kept = abs($dips - $said) <= $within;
-
-        return new GradedPromise(
-            PromiseKind::Bath,
-            $madeS,
-            null,
-            null,
-            $kept,
-            $said,
-            $dips,
-            low: $said - $within,
-            high: $said + $within,
-            off: $kept ? 0.0 : abs($dips - $said) / max($within, $said),
-            potId: $potId,
-        );
+        try {
+            return $recorded->bath($potId, $atS, $settings);
+        } catch (InvalidInput) {
+            return [];
+        }
     }
 
     /**

@@ -15,8 +15,6 @@ use Dripel\Core\Plan\LocalDay;
  */
 final readonly class GradeBottle
 {
-    private const SHARE = 0.2;
-
     private const LEAST_DAYS = 7.0;
 
     private const EVERY_WEEKS = 4;
@@ -25,7 +23,6 @@ final readonly class GradeBottle
     public static function of(RecordedBook $recorded, Book $book, int $fromS, int $nowS): array
     {
         $zone = $book->settings->zone();
-        $today = LocalDay::of($nowS, $zone);
         $ends = BottleState::ends($book, $nowS);
         $promises = [];
         foreach (Mondays::between($fromS, $nowS, $zone, self::EVERY_WEEKS) as $madeS) {
@@ -35,26 +32,20 @@ final readonly class GradeBottle
                     continue;
                 }
                 $said = (float) $made->daysUntil($bottle->emptyOn);
-                $within = max(self::LEAST_DAYS, self::SHARE * $said);
                 $end = $ends[$bottle->bottleId] ?? null;
-                $came = $end?->emptied === true ? (float) $made->daysUntil(LocalDay::of($end->atS, $zone)->date) : null;
-                // It was put away, or its day is not over yet.
-                if ($came === null && ($end !== null || $made->daysUntil($today->date) <= $said + $within)) {
+                $emptied = $end !== null && $end->emptied;
+                $came = (float) $made->daysUntil(LocalDay::of($emptied ? $end->atS : $nowS, $zone)->date);
+                // It was put away with something in it, or its day is not over yet.
+                if (!$emptied && ($end !== null || $came <= $said + GradedPromise::within($said, self::LEAST_DAYS))) {
                     continue;
                 }
-                $kept = $came !== null && abs($came - $said) <= $within;
-                $off = abs(($came ?? (float) $made->daysUntil($today->date)) - $said);
-                $promises[] = new GradedPromise(
+                $promises[] = GradedPromise::about(
                     PromiseKind::Bottle,
                     $madeS,
-                    null,
-                    null,
-                    $kept,
                     $said,
                     $came,
-                    low: $said - $within,
-                    high: $said + $within,
-                    off: $kept ? 0.0 : $off / max($within, $said),
+                    self::LEAST_DAYS,
+                    over: $emptied,
                     bottleId: $bottle->bottleId,
                 );
             }

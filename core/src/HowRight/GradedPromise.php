@@ -11,6 +11,9 @@ namespace Dripel\Core\HowRight;
  */
 final readonly class GradedPromise
 {
+    /** What is said to be about so much is held within this part of it. House rule. */
+    private const ABOUT = 0.2;
+
     public function __construct(
         public PromiseKind $kind,
         /** Unix seconds. */
@@ -33,6 +36,48 @@ final readonly class GradedPromise
         public ?int $potId = null,
         public ?int $bottleId = null,
     ) {}
+
+    /**
+     * What was said to be about so much.
+     *
+     * @param float $came what it came to, or has come to so far
+     * @param float $least it is never held more closely than within so much
+     * @param bool $over whether it came to it at all
+     */
+    public static function about(
+        PromiseKind $kind,
+        int $madeS,
+        float $said,
+        float $came,
+        float $least,
+        bool $over = true,
+        ?int $potId = null,
+        ?int $bottleId = null,
+    ): self {
+        $within = self::within($said, $least);
+        $kept = $over && abs($came - $said) <= $within;
+
+        return new self(
+            $kind,
+            $madeS,
+            null,
+            null,
+            $kept,
+            $said,
+            $over ? $came : null,
+            low: $said - $within,
+            high: $said + $within,
+            off: $kept ? 0.0 : abs($came - $said) / max($within, $said),
+            potId: $potId,
+            bottleId: $bottleId,
+        );
+    }
+
+    /** How far what is about so much may be from it. */
+    public static function within(float $said, float $least): float
+    {
+        return max($least, self::ABOUT * $said);
+    }
 
     public function error(): ?float
     {

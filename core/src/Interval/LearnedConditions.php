@@ -49,7 +49,7 @@ final readonly class LearnedConditions
                     $book->settings->factor($condition, $nowS),
                     $noises,
                     $in->logSd,
-                    $declined[$condition->value] ?? null,
+                    $declined->of($condition),
                 );
             }
         }

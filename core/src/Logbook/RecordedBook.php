@@ -7,6 +7,7 @@ namespace Dripel\Core\Logbook;
 use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Bath\BathEvent;
 use Dripel\Core\Bath\PotEntry;
+use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Plan\PlannedRide;
 
 /**
@@ -152,20 +153,21 @@ final class RecordedBook
      * @param Settings $settings as known then
      *
      * @return list<BathEvent>
+     *
+     * @throws InvalidInput at what cannot be
      */
     public function bath(int $potId, int $atS, Settings $settings): array
     {
         $all = [];
         foreach (Recorded::at($this->potEntries, $atS) as $entry) {
-            $entry->potId === $potId && ($all[] = [$entry->moment, $entry->event]);
+            $entry->potId === $potId && $entry->moment->unixS <= $atS && ($all[] = [$entry->moment, $entry->event()]);
         }
         foreach (Recorded::at($this->events, $atS) as $dip) {
-            if ($dip instanceof Dip && $dip->potId === $potId) {
+            if ($dip instanceof Dip && $dip->potId === $potId && $dip->moment->unixS <= $atS) {
                 $massG = $settings->number(SettingKey::ChainMassG, $dip->chainId) ?? BathDip::CHAIN_G;
                 $all[] = [$dip->moment, BathEvent::dip($dip->moment->unixS, [new BathDip($massG, $dip->pickupG, 0.0, $dip->rinsed)])];
             }
         }
-        $all = array_filter($all, fn(array $one) => $one[0]->unixS <= $atS);
         usort($all, fn(array $a, array $b) => [$a[0]->unixS, $a[0]->sequence] <=> [$b[0]->unixS, $b[0]->sequence]);
 
         return array_column($all, 1);

@@ -9,6 +9,7 @@ use Dripel\Core\Drip\DripCleanSchool;
 use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\DeclinedFactors;
 use Dripel\Core\Interval\Factors;
 use Dripel\Core\Interval\LifeCurve;
 use Dripel\Core\Interval\WaxTopUp;
@@ -218,29 +219,9 @@ final class Settings
         return $this->texts(SettingKey::BikeOddWeeks, $bikeId);
     }
 
-    /** @return array<string, float> by condition: learned factors that somebody declined */
-    public function factorsDeclined(): array
+    public function factorsDeclined(): DeclinedFactors
     {
-        return self::byCondition($this->list(SettingKey::FactorsDeclined, 0));
-    }
-
-    /**
-     * Pairs of a condition and its factor, as a setting keeps them.
-     *
-     * @param array<mixed> $pairs
-     *
-     * @return array<string, float> by condition, in their order
-     */
-    public static function byCondition(array $pairs): array
-    {
-        $factors = [];
-        foreach ($pairs as $pair) {
-            if (is_array($pair) && is_string($pair[0] ?? null) && is_numeric($pair[1] ?? null)) {
-                $factors[$pair[0]] = (float) $pair[1];
-            }
-        }
-
-        return $factors;
+        return DeclinedFactors::ofPairs($this->list(SettingKey::FactorsDeclined, 0));
     }
 
     /** How many chains in use a bike wants; null: nobody said. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Dripel\Core\Bath\BathEvent;
+use Dripel\Core\Bath\BathEventKind;
 use Dripel\Core\Bath\PotEntry;
 use Dripel\Core\Guided\JobEvent;
 use Dripel\Core\Guided\JobEventKind;
@@ -545,8 +545,8 @@ it('holds the dips left in a pot against what the next chains were weighed to ta
         new DatedSetting(SettingKey::PotDiameterMm, 9, new Moment(0), 200.0),
         new DatedSetting(SettingKey::PotHeightMm, 9, new Moment(0), 120.0),
     ];
-    $entry = fn(int $id, int $day, BathEvent $event) => new PotEntry($id, new Moment(noonOf($day)), 9, $event);
-    $fill = fn(int $day, int $id = 1) => $entry($id, $day, BathEvent::fill(noonOf($day), 800.0));
+    $entry = fn(int $id, int $day, BathEventKind $kind, ?float $waxG) => new PotEntry($id, new Moment(noonOf($day)), 9, $kind, $waxG);
+    $fill = fn(int $day, int $id = 1) => $entry($id, $day, BathEventKind::Fill, 800.0);
     $dip = fn(int $id, int $day, ?float $pickupG, int $potId = 9) => new Dip(
         $id,
         new Moment(noonOf($day)),
@@ -583,7 +583,14 @@ it('holds the dips left in a pot against what the next chains were weighed to ta
         [9, $morning, 15.0, 13.0, true, 0.0],
         [9, $morning + $week, 10.0, 10.0, true, 0.0],
     ]);
-    $low = [$fill(-3), $entry(2, -1, BathEvent::remove(noonOf(-1), 80.0))];
+    // What is written down later of the time before changes what came of nothing that was said.
+    $late = recorded([$first, ...$next(7.0, 7.0, 7.0)], [new Recorded($dip(20, -2, 60.0), noonOf(4))], $pot, pots: [$fill(-3)]);
+    expect(GradeBath::of($late, $late->settingsAt(noonOf(30)), noonOf(-1), noonOf(6))[0])
+        ->said->toBe(15.0)
+        ->came->toBe(13.0);
+    // A fill without its wax, as no form writes it: nobody knows what is in the pot.
+    expect($grade([$first, ...$next(7.0, 7.0, 7.0)], [$entry(1, -3, BathEventKind::Fill, null)]))->toBe([]);
+    $low = [$fill(-3), $entry(2, -1, BathEventKind::Remove, 80.0)];
     // 714 g are two dips: the third chain counts no more, and two are too few.
     expect($grade([$first, ...$next(8.0, 8.0, 8.0)], $low))->toBe([]);
 });
