@@ -8,6 +8,7 @@ use App\Models\Workshop;
 use App\Support\AppClock;
 use App\Support\PlainRows;
 use App\Support\ReadTransaction;
+use App\Weather\KeptRain;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
@@ -19,7 +20,7 @@ final readonly class ExportWorkshop
     /** The signs, their full-width twins, and a tab or line end, at the start or behind white space. */
     private const FORMULA = '/^(?:[\t\r\n]|\s*[=+\-@\x{FF1D}\x{FF0B}\x{FF0D}\x{FF20}])/u';
 
-    public function __construct(private AppClock $clock) {}
+    public function __construct(private AppClock $clock, private KeptRain $rain) {}
 
     /** @return array<string, mixed> */
     public function file(Workshop $workshop): array
@@ -35,6 +36,7 @@ final readonly class ExportWorkshop
                     WorkshopFile::tables(),
                     array_map(fn(string $table) => $this->rows($workshop, $table), WorkshopFile::tables()),
                 ),
+                WorkshopFile::RAIN => $this->rain->all($workshop)->runs(),
             ],
         );
     }
@@ -111,8 +113,11 @@ final readonly class ExportWorkshop
 
     private static function query(Workshop $workshop, string $table): Builder
     {
-        return DB::table($table)
-            ->where('workshop_id', $workshop->id)
-            ->orderBy($table === WorkshopFile::ACTIONS ? 'revision' : 'id');
+        $rows = DB::table($table)->where('workshop_id', $workshop->id);
+        foreach (WorkshopFile::order($table) as $column) {
+            $rows->orderBy($column);
+        }
+
+        return $rows;
     }
 }

@@ -11,7 +11,10 @@ use App\Models\Workshop;
 use App\Support\AppClock;
 use App\Support\Keys;
 use App\Support\WriteTransaction;
+use App\Weather\KeptRain;
+use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Weather\RainTable;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
@@ -30,17 +33,24 @@ final readonly class RestoreWorkshop
 
     private const MOST_VALUES = 3_000_000;
 
-    public function __construct(private ReadBook $readBook, private EmptyWorkshop $emptyWorkshop, private AppClock $clock) {}
+    public function __construct(
+        private ReadBook $readBook,
+        private EmptyWorkshop $emptyWorkshop,
+        private KeptRain $rain,
+        private AppClock $clock,
+    ) {}
 
     /** @throws NotRestored and nothing is changed */
     public function __invoke(Workshop $workshop, string $json): void
     {
-        $tables = $this->tables($json);
+        $file = self::file($json);
+        [$tables, $rain] = [$this->tables($file), self::rain($file)];
         try {
-            WriteTransaction::run(function () use ($workshop, $tables): void {
+            WriteTransaction::run(function () use ($workshop, $tables, $rain): void {
                 $this->emptyWorkshop->isEmpty($workshop) || throw new NotRestored('not_empty');
                 $this->emptyWorkshop->rows($workshop);
                 $this->write($workshop, $tables);
+                $this->rain->keep($workshop, $rain);
                 $this->check($workshop);
             });
         } catch (QueryException | ValueError | TypeError | InvalidInput) {
@@ -51,8 +61,8 @@ final readonly class RestoreWorkshop
         }
     }
 
-    /** @return array<string, list<array<string, mixed>>> */
-    private function tables(string $json): array
+    /** @return array<string, mixed> of a version that can be read */
+    private static function file(string $json): array
     {
         if (substr_count($json, '{') + substr_count($json, '[') > self::MOST_ROWS || substr_count($json, ',') > self::MOST_VALUES) {
             throw new NotRestored('too_large', ['most' => self::MOST_ROWS]);
@@ -68,6 +78,32 @@ final readonly class RestoreWorkshop
         if ($file['version'] > WorkshopFile::VERSION) {
             throw new NotRestored('newer', ['theirs' => $file['version'], 'ours' => WorkshopFile::VERSION]);
         }
+
+        return $file;
+    }
+
+    /** @param array<string, mixed> $file */
+    private static function rain(array $file): RainTable
+    {
+        try {
+            return RainTable::from(Fields::fromJson((string) json_encode([WorkshopFile::RAIN => $file[WorkshopFile::RAIN] ?? []])));
+        } catch (InvalidInput $e) {
+            $path = explode('.', $e->path);
+            throw new NotRestored('value', [
+                'table' => WorkshopFile::RAIN,
+                'row' => (int) ($path[1] ?? 0) + 1,
+                'column' => $path[2] ?? 'at',
+            ]);
+        }
+    }
+
+    /**
+     * @param array<string, mixed> $file
+     *
+     * @return array<string, list<array<string, mixed>>>
+     */
+    private function tables(array $file): array
+    {
         $tables = [];
         foreach (WorkshopFile::tables() as $table) {
             $rows =

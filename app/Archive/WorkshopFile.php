@@ -15,7 +15,7 @@ final class WorkshopFile
     public const FORMAT = 'dripel-workshop';
 
     /** Rises when a table or column changes its meaning; files of older versions must stay readable. */
-    public const VERSION = 8;
+    public const VERSION = 9;
 
     /** Before this version lists among the settings are texts. */
     public const LISTS_SINCE = 6;
@@ -42,10 +42,34 @@ final class WorkshopFile
 
     public const ACTIONS = 'actions';
 
+    /** Rain from tables, in the file as runs of hours; files before version 9 have none. */
+    public const RAIN = 'rain';
+
+    /** What was measured and tapped beside the logbook, by what its rows go by in time: each is to be had as CSV. */
+    private const BESIDE = [
+        'guided_jobs' => ['started_at', 'id'],
+        'guided_taps' => ['received_at', 'job_id', 'number'],
+        'temperatures' => ['at', 'id'],
+        'gauge_values' => ['received_at', 'id'],
+        'rain_hours' => ['at'],
+    ];
+
     /** @return list<string> in the order in which their rows can be written; each speaks only of those before it */
     public static function tables(): array
     {
         return [self::ACTIONS, ...array_map(fn(EntryType $type) => $type->value, EntryType::cases())];
+    }
+
+    /** @return list<string> those that are to be had as CSV: what is in the file, and what stands beside the logbook */
+    public static function asCsv(): array
+    {
+        return [...self::tables(), ...array_keys(self::BESIDE)];
+    }
+
+    /** @return non-empty-list<string> the columns by which the rows of a table are in order of time */
+    public static function order(string $table): array
+    {
+        return self::BESIDE[$table] ?? [$table === self::ACTIONS ? 'revision' : 'id'];
     }
 
     /** Columns that belong to this installation and not to the file. */

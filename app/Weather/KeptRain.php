@@ -20,18 +20,19 @@ final readonly class KeptRain implements WeatherSource
 
     public function rain(Workshop $workshop, int $fromS, int $untilS): Rain
     {
-        $mm = [];
-        foreach (
-            self::of($workshop)
-                ->where('at', '>', $fromS - Rain::HOUR_S)
-                ->where('at', '<', $untilS)
-                ->get(['at', 'mm'])
-            as $row
-        ) {
-            $mm[(int) $row->at] = (float) $row->mm;
-        }
+        return new Rain(
+            self::hours(
+                self::of($workshop)
+                    ->where('at', '>', $fromS - Rain::HOUR_S)
+                    ->where('at', '<', $untilS),
+            ),
+        );
+    }
 
-        return new Rain($mm);
+    /** All that is known. */
+    public function all(Workshop $workshop): RainTable
+    {
+        return new RainTable(self::hours(self::of($workshop)->orderBy('at')));
     }
 
     public function keep(Workshop $workshop, RainTable $table): void
@@ -59,6 +60,17 @@ final readonly class KeptRain implements WeatherSource
         $known = self::of($workshop)->selectRaw('count(*) as hours, min(at) as first, max(at) as last')->first();
 
         return $known === null || (int) $known->hours === 0 ? null : [(int) $known->hours, (int) $known->first, (int) $known->last];
+    }
+
+    /** @return array<int, float> */
+    private static function hours(Builder $rows): array
+    {
+        $mm = [];
+        foreach ($rows->get(['at', 'mm']) as $row) {
+            $mm[(int) $row->at] = (float) $row->mm;
+        }
+
+        return $mm;
     }
 
     private static function of(Workshop $workshop): Builder

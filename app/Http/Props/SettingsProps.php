@@ -293,7 +293,7 @@ final readonly class SettingsProps
             'backup' => $this->backup($workshop),
             'verified' => $this->verified($workshop),
             'displays' => (new DeviceProps($this->translators->current()))->all($workshop, Device::DISPLAY),
-            'tables' => WorkshopFile::tables(),
+            'tables' => WorkshopFile::asCsv(),
             'lan' => Reach::lan(),
             'invitations' =>
                 $role !== Role::Owner

@@ -7,6 +7,7 @@ namespace Dripel\Core\Weather;
 use DateTimeImmutable;
 use DateTimeZone;
 use Dripel\Core\Input\CsvText;
+use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Input\IsoTime;
 
@@ -21,15 +22,15 @@ final readonly class RainTable
     /** More than any hour has ever been known to bring, in mm (from memory: Holt, Missouri, 1947, 305 mm in 42 minutes). */
     public const MOST_MM = 400.0;
 
-    private const TIMES = ['time', 'datetime', 'date', 'hour'];
+    private const TIMES = ['time', 'datetime', 'date', 'hour', 'utc'];
 
     private const AMOUNTS = ['rain', 'precipitation', 'rainfall', 'mm'];
 
     /** Year, month, day, hour and minute, by the clock on the wall. */
     private const LOCAL = '/^(\d{4}-\d\d-\d\d)[ T](\d\d):(\d\d)(?::\d\d)?$/D';
 
-    /** @param array<int, float> $mm by the beginning of the hour, Unix seconds */
-    private function __construct(public array $mm) {}
+    /** @param array<int, float> $mm by the beginning of the hour, Unix seconds, in order of time */
+    public function __construct(public array $mm) {}
 
     /** @throws InvalidInput at `file`, with the line and how to mend it */
     public static function of(string $bytes, DateTimeZone $zone): self
@@ -58,6 +59,43 @@ final readonly class RainTable
         ksort($mm);
 
         return $mm === [] ? throw new InvalidInput('file', 'has no row with a time and an amount') : new self($mm);
+    }
+
+    /**
+     * From runs of hours that follow one another, each with the beginning of its first: `rain` of a workshop's file.
+     *
+     * @throws InvalidInput at `rain.N.at` unless it is the beginning of an hour, at `rain.N.mm.N` unless 0 to 400 mm
+     */
+    public static function from(Fields $in): self
+    {
+        $mm = [];
+        $in->list('rain', function (Fields $run) use (&$mm): void {
+            $hourS = $run->only('at', 'mm')->whole('at');
+            $hourS % Rain::HOUR_S === 0 || throw new InvalidInput('at', 'must be the beginning of an hour');
+            foreach ($run->numbers('mm') as $n => $one) {
+                ($one >= 0.0 && $one <= self::MOST_MM) || throw new InvalidInput("mm.{$n}", 'must be from 0 to 400 mm');
+                $mm[$hourS + $n * Rain::HOUR_S] = $one;
+            }
+        });
+        ksort($mm);
+
+        return new self($mm);
+    }
+
+    /** @return list<array{at: int, mm: list<float>}> the first hour of each run, and what fell in it and in those after it */
+    public function runs(): array
+    {
+        $runs = [];
+        foreach ($this->mm as $atS => $one) {
+            $last = array_key_last($runs);
+            if ($last !== null && $runs[$last]['at'] + count($runs[$last]['mm']) * Rain::HOUR_S === $atS) {
+                $runs[$last]['mm'][] = $one;
+            } else {
+                $runs[] = ['at' => $atS, 'mm' => [$one]];
+            }
+        }
+
+        return $runs;
     }
 
     /**

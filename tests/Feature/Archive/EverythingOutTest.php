@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Devices\Connect;
+use App\Models\GuidedJob;
+use App\Models\Temperature;
 use App\Models\User;
 use App\Models\Workshop;
 
@@ -134,6 +136,35 @@ it('gives out everything that went in, so that somebody else comes to the same f
             $table,
         );
     }
+
+    // What stands beside the logbook goes out too: whoever reads it comes to what each led job took.
+    $csv = function (string $table): array {
+        $lines = explode(
+            "\r\n",
+            trim(
+                substr(
+                    $this->get("/export/{$table}.csv")
+                        ->assertOk()
+                        ->streamedContent(),
+                    3,
+                ),
+            ),
+        );
+        $rows = array_map(fn(string $line) => str_getcsv($line, ',', '"', ''), $lines);
+        $names = array_shift($rows);
+
+        return array_map(fn(array $row) => array_combine($names, $row), $rows);
+    };
+    $taps = $csv('guided_taps');
+    foreach (GuidedJob::query()->with('taps')->get() as $job) {
+        $mine = array_filter($taps, fn(array $tap) => $tap['job_id'] === $job->id);
+        expect(array_map(intval(...), array_values(array_column($mine, 'at'))))->toBe($job->taps->pluck('at')->all());
+    }
+    expect(count($csv('guided_jobs')))
+        ->toBe(GuidedJob::query()->count())
+        ->toBeGreaterThan(3)
+        ->and(array_map(floatval(...), array_column($csv('temperatures'), 'temp_c')))
+        ->toBe(Temperature::query()->orderBy('at')->orderBy('id')->get()->map(fn(Temperature $one) => $one->temp_c)->all());
 
     // The calendar says what the outlook says: folded lines joined, each event by its name.
     $ics = (string) preg_replace("/\r\n[ \t]/", '', (string) $this->get('/ahead/dripel.ics')->assertOk()->getContent());

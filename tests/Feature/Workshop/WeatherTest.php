@@ -137,6 +137,37 @@ it('takes tables of rain as they are, the newest of an hour, and forgets them', 
     expect($known())->toBeNull();
 });
 
+it('gives rain out again: as a table that is read as it is, and in the file of the workshop', function (): void {
+    ($this->table)("time,mm\n2026-11-25 09:00,1\n2026-11-25 10:00,2.4\n2026-11-25 12:00,0\n")->assertSessionHasNoErrors();
+    $rain = fn(Bench $bench): array => app(KeptRain::class)->all($bench->workshop)->mm;
+    $csv = $this->get('/export/rain_hours.csv')->assertOk()->streamedContent();
+    $file = json_decode($json = $this->get('/export/workshop.json')->streamedContent(), true);
+    $nineS = (int) strtotime('2026-11-25T09:00:00Z');
+    expect($file['rain'])->toEqual([['at' => $nineS, 'mm' => [1.0, 2.4]], ['at' => $nineS + 3 * 3600, 'mm' => [0.0]]]);
+    $mm = $rain($this->bench);
+    expect($mm)->toBe([$nineS => 1.0, $nineS + 3600 => 2.4, $nineS + 3 * 3600 => 0.0]);
+
+    $other = new Bench('other@test.example');
+    $as = function (Bench $bench): void {
+        app('auth')->forgetGuards();
+        app()->forgetScopedInstances();
+        $this->actingAs($bench->owner);
+    };
+    $restore = fn(string $json) => $this->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', $json)]);
+    $as($other);
+    ($this->table)($csv)->assertSessionHasNoErrors();
+    expect($rain($other))->toBe($mm);
+    // Restored, it is what the file says, and not what was there before.
+    ($this->table)("time,mm\n2026-11-20 09:00,9\n")->assertSessionHasNoErrors();
+    foreach ([['at' => $nineS + 60, 'mm' => [1]], ['at' => $nineS, 'mm' => [401]], ['at' => $nineS, 'mm' => 'wet'], 'rain'] as $odd) {
+        $restore((string) json_encode(['rain' => [...$file['rain'], $odd]] + $file))->assertSessionHasErrors('file');
+        expect(session('errors')->first('file'))->toContain('row 3 of rain');
+    }
+    expect($rain($other))->toHaveCount(4);
+    $restore($json)->assertSessionHasNoErrors();
+    expect($rain($other))->toBe($mm);
+});
+
 it('tries it with the stand-in: rides that came in have a proposal where it rained', function (): void {
     ($this->set)('simulated');
     $proposed = 0;

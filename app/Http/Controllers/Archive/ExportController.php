@@ -32,7 +32,7 @@ final class ExportController extends Controller
 
     public function table(string $table, CurrentWorkshop $current, ExportWorkshop $export): StreamedResponse
     {
-        abort_unless(in_array($table, WorkshopFile::tables(), true), 404);
+        abort_unless(in_array($table, WorkshopFile::asCsv(), true), 404);
         $workshop = $current->workshop();
 
         return response()->streamDownload(
