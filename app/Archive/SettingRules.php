@@ -146,7 +146,8 @@ final class SettingRules
             SettingKey::PlanDipMinutes,
             SettingKey::PlanBatchMinutes,
             SettingKey::PlanSwapMinutes,
-            SettingKey::PlanTopUpMinutes
+            SettingKey::PlanTopUpMinutes,
+            SettingKey::PlanStripMinutes
                 => self::number(0, 1440),
             SettingKey::PlanMarginPct, SettingKey::PlanMarginDeclined => self::number(0, 100),
             SettingKey::PlanHoursWeekly => self::number(0, 168),

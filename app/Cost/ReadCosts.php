@@ -25,10 +25,12 @@ final readonly class ReadCosts
 
     public function __invoke(Workshop $workshop): WorkshopCosts
     {
+        $book = ($this->readBook)($workshop);
+
         return WorkshopCosts::of(
-            ($this->readBook)($workshop),
+            $book,
             ($this->readPrices)($workshop),
-            DipPickup::of(($this->readBaths)($workshop)),
+            DipPickup::of(($this->readBaths)($workshop), $book->dips()),
             $this->readJars->bought($workshop),
             $this->clock->unixS(),
         );

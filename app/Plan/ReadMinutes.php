@@ -10,8 +10,9 @@ use App\Models\GuidedJob;
 use App\Models\Workshop;
 use Dripel\Core\Plan\LearnedMinutes;
 use Dripel\Core\Plan\WorkedDay;
+use Dripel\Core\Plan\WorkedStrip;
 
-/** What pot days and swaps took, from the taps of those that were led to their end and not taken back. */
+/** What pot days, swaps and strips took, from the taps of those that were led to their end and not taken back. */
 final readonly class ReadMinutes
 {
     public function __invoke(Workshop $workshop): LearnedMinutes
@@ -23,6 +24,14 @@ final readonly class ReadMinutes
             array_map(
                 fn(GuidedJob $job) => WorkedDay::through($job->run(), (int) $job->number('done_step')),
                 self::last($workshop, GuidedKind::Fit),
+            ),
+            array_values(
+                array_filter(
+                    array_map(
+                        fn(GuidedJob $job) => WorkedStrip::of($job->run(), (int) $job->number('bare_step'), count($job->chains)),
+                        self::last($workshop, GuidedKind::Strip),
+                    ),
+                ),
             ),
         );
     }

@@ -15,6 +15,7 @@ use Dripel\Core\Bath\BathEventKind;
 use Dripel\Core\Bath\BathLedger;
 use Dripel\Core\Bath\BathLedgerInput;
 use Dripel\Core\Bath\BathState;
+use Dripel\Core\Bath\ChainPickup;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
@@ -100,12 +101,13 @@ final class ReadBaths
             ->orderBy('id')
             ->get()
             ->groupBy(fn(Dip $dip) => "{$dip->at} {$dip->action_id}");
+        $usual = ChainPickup::ofDips($book->dips());
         foreach ($dips as $together) {
             $first = $together->firstOrFail();
             $events[] = [
                 $first->at,
                 $first->sequence,
-                BathEvent::dip($first->at, array_values($together->map(fn(Dip $dip) => $this->dip($book, $dip))->all())),
+                BathEvent::dip($first->at, array_values($together->map(fn(Dip $dip) => $this->dip($book, $dip, $usual))->all())),
             ];
         }
         usort($events, fn(array $a, array $b) => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
@@ -113,8 +115,12 @@ final class ReadBaths
         return array_column($events, 2);
     }
 
-    /** What a chain brought into the bath follows from the logbook: what it was ridden since the dip before. */
-    private function dip(Book $book, Dip $dip): BathDip
+    /**
+     * What a chain brought into the bath follows from the logbook: what it was ridden since the dip before.
+     *
+     * @param array<int, ChainPickup> $usual by chain
+     */
+    private function dip(Book $book, Dip $dip, array $usual): BathDip
     {
         $massG = $book->settings->at(SettingKey::ChainMassG, $dip->component_id, PHP_INT_MAX);
 
@@ -123,6 +129,7 @@ final class ReadBaths
             $dip->pickup_g,
             $book->chain($dip->component_id, $dip->at - 1)->wax->life->effectiveKm ?? 0.0,
             $dip->rinsed,
+            $usual[$dip->component_id]->meanG ?? null,
         );
     }
 }

@@ -67,7 +67,8 @@ return [
     'learned' => [
         'pot' => 'Your last :days guided pot days, :dips dips, kept you :least to :most min each. Waits of half an hour and more are left out (house rule).',
         'swap' => 'Your last :swaps guided swaps took :least to :most min.',
-        'values' => 'That is :fixed min a pot day, :dip a dip, :batch a batch, :swap a swap.',
+        'strip' => 'Your last :strips guided strips, :chains chains, kept you :least to :most min each.',
+        'values' => 'That is :fixed min a pot day, :dip a dip, :batch a batch, :swap a swap, :strip a stripped chain.',
     ],
     'lane' => [
         'interval' => 're-wax at :interval',

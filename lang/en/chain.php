@@ -45,6 +45,7 @@ return [
         'muddy' => 'muddy',
     ],
     'kept' => ':event, :day',
+    'pickup' => 'about :mean; weighed :times times, :least to :most',
     'fit' => [
         'worn' => 'This chain is past its wear limit and wears out the cassette.',
         'wax_unknown' => 'How much wax this chain has left is not known.',

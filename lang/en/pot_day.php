@@ -53,6 +53,7 @@ return [
     'ready' => 'The last may be ridden :at.',
     'too_late' => 'Too late for :by: begun now it is done about :done.',
     'batches' => '{1} One batch; the pot takes :capacity.|[2,*] :count batches; the pot takes :capacity.',
+    'takes' => '{1} The chain takes about :wax of the wax along.|[2,*] The chains take about :wax of the wax along.',
     'at_once' => '{1} one coil at a time|[2,*] :count coils at once',
     'brings' => [
         'first' => 'bare steel',

@@ -11,6 +11,7 @@ use App\Text\ChartLine;
 use App\Text\Translator;
 use App\Text\WearWords;
 use App\Text\WhyWords;
+use Dripel\Core\Bath\ChainPickup;
 use Dripel\Core\Chain\Joint;
 use Dripel\Core\Explain\ChainFigures;
 use Dripel\Core\Explain\Why;
@@ -321,6 +322,15 @@ final readonly class ChainPageProps
                     ? null
                     : $this->translator->say("chain.link_state.{$link->value}"),
             'mass' => ($massG = $this->book->settings->number(SettingKey::ChainMassG, $chainId)) === null ? null : $q->mass($massG),
+            'pickup' =>
+                ($pickup = ChainPickup::ofDips($this->book->dips())[$chainId] ?? null) === null
+                    ? null
+                    : $this->translator->say('chain.pickup', [
+                        'mean' => $q->mass($pickup->meanG),
+                        'times' => (string) $pickup->weighings,
+                        'least' => $q->mass($pickup->leastG),
+                        'most' => $q->mass($pickup->mostG),
+                    ]),
             'drip_interval' =>
                 ($dripKm = $this->book->settings->number(SettingKey::ChainDripKm, $chainId)) === null ? null : $q->distance($dripKm),
             'price' => ($minor = $this->book->settings->number(SettingKey::ChainPrice, $chainId)) === null ? null : $q->money($minor),

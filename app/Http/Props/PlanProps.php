@@ -100,13 +100,14 @@ use Dripel\Core\Weather\WetDay;
  *     batch: string,
  *     swap: string,
  *     topup: string,
+ *     strip: string,
  *     margin: string,
  *     hours: string,
  *     pots: list<array{pot_id: int, name: string, at_once: string}>,
  * }
  * @phpstan-type WetDayView array{bike: int, date: string, distance: string, condition: value-of<Condition>, name: string, text: string, verb: string}
  * @phpstan-type OddWeekView array{bike: int, monday: string, text: string, out: bool}
- * @phpstan-type LearnedMinutesView array{texts: list<string>, fixed: string, dip: string, batch: string, swap: string}
+ * @phpstan-type LearnedMinutesView array{texts: list<string>, fixed: string, dip: string, batch: string, swap: string, strip: string}
  * @phpstan-type PlannedRideView array{id: int, text: string, tag: string, first: int|null, last: int, off: bool}
  * @phpstan-type PlanPage array{
  *     weeks: int,
@@ -186,6 +187,7 @@ final readonly class PlanProps
                 'batch' => (string) $terms->batchMinutes,
                 'swap' => (string) $terms->swapMinutes,
                 'topup' => (string) $terms->topUpMinutes,
+                'strip' => (string) $terms->stripMinutes,
                 'margin' => (string) $terms->marginPct,
                 'hours' => (string) ($terms->hoursWeekly ?? ''),
                 'pots' => array_map(
@@ -307,9 +309,11 @@ final readonly class PlanProps
             'dip' => $terms->dipMinutes,
             'batch' => $terms->batchMinutes,
             'swap' => $terms->swapMinutes,
+            'strip' => $terms->stripMinutes,
         ]);
         [$least, $most] = $learned->dayMinutes;
         [$quickest, $slowest] = $learned->eachSwap;
+        [$shortest, $longest] = $learned->eachStrip;
 
         return $fields + [
             'texts' => array_values(
@@ -328,6 +332,14 @@ final readonly class PlanProps
                             'swaps' => (string) $learned->swaps,
                             'least' => $n($quickest),
                             'most' => $n($slowest),
+                        ]),
+                    $learned->strips === 0
+                        ? ''
+                        : $this->translator->say('ahead.learned.strip', [
+                            'strips' => (string) $learned->strips,
+                            'chains' => (string) $learned->stripped,
+                            'least' => $n($shortest),
+                            'most' => $n($longest),
                         ]),
                     $this->translator->say('ahead.learned.values', $fields),
                 ]),

@@ -200,6 +200,8 @@ final readonly class PotDayProps
         $doneS = $startS + $plan->seconds();
         $spans = JobRun::of($plan->steps, $startS, [])->spans($startS);
         $plugS = $startS + (int) $plan->startsS(PotDayPlan::PLUG_IN);
+        $dipped = array_values(array_unique(array_map(fn(PotDayDip $dip) => $dip->chainId, $plan->dips)));
+        $pickup = DipPickup::of(($this->readBaths)($workshop), $book->dips());
 
         return [
             'lines' => array_values(
@@ -221,6 +223,9 @@ final readonly class PotDayProps
                     ]),
                     trans_choice('pot_day.batches', max([1, ...array_map(fn(PotDayDip $dip) => $dip->batch, $plan->dips)]), [
                         'capacity' => trans_choice('pot_day.at_once', $plan->capacity->atOnce()),
+                    ]),
+                    trans_choice('pot_day.takes', count($dipped), [
+                        'wax' => $q->mass($pickup->ofChains($dipped, $potId)),
                     ]),
                 ]),
             ),
@@ -270,10 +275,10 @@ final readonly class PotDayProps
             'split' => $this->split(
                 PotSplit::ahead(
                     Riders::of($book),
-                    array_values(array_unique(array_map(fn(PotDayDip $dip) => $dip->chainId, $plan->dips))),
+                    $dipped,
                     $potId,
                     $startS,
-                    DipPickup::of(($this->readBaths)($workshop)),
+                    $pickup,
                     ($this->readPrices)($workshop),
                     PlanTerms::of($book, $plan->capacity->atOnce(), $translator->nowS),
                 ),
@@ -310,7 +315,7 @@ final readonly class PotDayProps
             PotSplit::done(
                 Riders::of($book),
                 array_values(array_filter($book->dips(), fn(Dip $dip) => in_array($dip->id, $ids, true))),
-                DipPickup::of(($this->readBaths)($workshop)),
+                DipPickup::of(($this->readBaths)($workshop), $book->dips()),
                 ($this->readPrices)($workshop),
                 PlanTerms::of($book, $this->readPlan->capacity($workshop), $translator->nowS),
             ),

@@ -51,7 +51,7 @@ final class BathBatch
     {
         $beforeG = $this->massG;
         foreach ($event->chains as $i => $chain) {
-            $this->take($chain->pickupG ?? $this->meanPickupG($pickupDefaultG), "chains.{$i}.pickup_g");
+            $this->take($chain->pickupG ?? ($chain->usualG ?? $this->meanPickupG($pickupDefaultG)), "chains.{$i}.pickup_g");
             $chain->pickupG === null || ($this->weighedG[] = $chain->pickupG);
             $this->dips++;
             $this->heaviestG = max($this->heaviestG, $chain->massG);

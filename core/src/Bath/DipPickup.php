@@ -6,26 +6,43 @@ namespace Dripel\Core\Bath;
 
 use Dripel\Core\Logbook\Dip;
 
-/** What a dip takes along, in g: what was weighed, else the mean of its pot, else that of all pots, else the house rule. */
+/** What a dip takes along, in g: what was weighed, else what its chain takes, else the mean of its pot, of all pots, or the house rule. */
 final readonly class DipPickup
 {
-    /** @param array<int, float> $byPot the mean of each pot in which something was weighed */
-    private function __construct(private array $byPot) {}
+    /**
+     * @param array<int, float> $byPot the mean of each pot in which something was weighed
+     * @param array<int, ChainPickup> $byChain
+     */
+    private function __construct(private array $byPot, private array $byChain) {}
 
-    /** @param iterable<BathState> $baths */
-    public static function of(iterable $baths): self
+    /**
+     * @param iterable<BathState> $baths
+     * @param list<Dip> $dips of the chains, in order of time
+     */
+    public static function of(iterable $baths, array $dips = []): self
     {
         $byPot = [];
         foreach ($baths as $bath) {
             $bath->ledger === null || !$bath->ledger->weighed || ($byPot[$bath->potId] = $bath->ledger->pickupG);
         }
 
-        return new self($byPot);
+        return new self($byPot, ChainPickup::ofDips($dips));
     }
 
     public function ofDip(Dip $dip): float
     {
-        return $dip->pickupG ?? $this->ofPot($dip->potId);
+        return $dip->pickupG ?? $this->ofChain($dip->chainId, $dip->potId);
+    }
+
+    public function ofChain(int $chainId, ?int $potId): float
+    {
+        return $this->byChain[$chainId]->meanG ?? $this->ofPot($potId);
+    }
+
+    /** @param list<int> $chainIds */
+    public function ofChains(array $chainIds, ?int $potId): float
+    {
+        return (float) array_sum(array_map(fn(int $id) => $this->ofChain($id, $potId), $chainIds));
     }
 
     public function ofPot(?int $potId): float

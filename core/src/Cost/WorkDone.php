@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Dripel\Core\Cost;
 
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Strip;
 use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Riders\Whose;
 
-/** The minutes that a logbook took: its pot days, dips, swaps and top-ups, each by what the plan takes it to take. House rules. */
+/** The minutes that a logbook took: its pot days, dips, swaps, top-ups and strips, each by what the plan takes it to take. House rules. */
 final readonly class WorkDone
 {
     private function __construct(public float $minutes) {}
@@ -19,22 +20,20 @@ final readonly class WorkDone
     public static function of(Book $book, PlanTerms $terms, int $nowS, ?Whose $whose = null): self
     {
         $whose ??= Whose::all();
-        [$minutes, $dips, $own] = [0.0, [], []];
+        [$minutes, $dips, $ownDips] = [0.0, [], []];
         foreach ($book->dips() as $dip) {
             if ($dip->moment->unixS <= $nowS) {
                 $date = LocalDay::of($dip->moment->unixS, $book->settings->zone())->date;
                 $dips[$date] = ($dips[$date] ?? 0) + 1;
-                $own[$date] = ($own[$date] ?? 0) + (int) $whose->chain($dip->chainId, $dip->moment->unixS);
+                $ownDips[$date] = ($ownDips[$date] ?? 0) + (int) $whose->chain($dip->chainId, $dip->moment->unixS);
             }
         }
         foreach ($dips as $date => $count) {
-            $minutes += ($terms->potDayMinutes($count) * $own[$date]) / $count;
+            $minutes += ($terms->potDayMinutes($count) * $ownDips[$date]) / $count;
         }
-        $ownTopUps = array_filter(
-            $book->topUps(),
-            fn(TopUp $topUp) => $topUp->moment->unixS <= $nowS && $whose->chain($topUp->chainId, $topUp->moment->unixS),
-        );
-        $minutes += PlanTerms::TOPUP_WORK_MINUTES * count($ownTopUps);
+        $own = fn(TopUp|Strip $event): bool => $event->moment->unixS <= $nowS && $whose->chain($event->chainId, $event->moment->unixS);
+        $minutes += PlanTerms::TOPUP_WORK_MINUTES * count(array_filter($book->topUps(), $own));
+        $minutes += $terms->stripMinutes * count(array_filter($book->strips(), $own));
         foreach ($whose->bikes($book->bikeIds) as $bikeId) {
             // Of each bike the first chain was fitted, the others were swapped.
             $minutes += $terms->swapMinutes * max(0, $book->fittings->timesFitted($bikeId, $nowS) - 1);

@@ -173,6 +173,12 @@ final class Book
         return $this->eventsOf(TopUp::class);
     }
 
+    /** @return list<Strip> of all chains, in order */
+    public function strips(): array
+    {
+        return $this->eventsOf(Strip::class);
+    }
+
     /** @return list<Dip> of all chains, in order */
     public function dips(): array
     {
@@ -223,7 +229,7 @@ final class Book
      *
      * @param list<Fitting> $fittings
      * @param list<Ride> $rides
-     * @param list<Dip|TopUp> $events
+     * @param list<Dip|TopUp|Strip> $events
      */
     public function with(array $fittings, array $rides, array $events): self
     {

@@ -6,6 +6,7 @@ namespace Dripel\Core\Logbook;
 
 use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Bath\BathEvent;
+use Dripel\Core\Bath\ChainPickup;
 use Dripel\Core\Bath\PotEntry;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Plan\PlannedRide;
@@ -162,10 +163,16 @@ final class RecordedBook
         foreach (Recorded::at($this->potEntries, $atS) as $entry) {
             $entry->potId === $potId && $entry->moment->unixS <= $atS && ($all[] = [$entry->moment, $entry->event()]);
         }
-        foreach (Recorded::at($this->events, $atS) as $dip) {
-            if ($dip instanceof Dip && $dip->potId === $potId && $dip->moment->unixS <= $atS) {
+        $dips = array_values(
+            array_filter(Recorded::at($this->events, $atS), fn(Event $one) => $one instanceof Dip && $one->moment->unixS <= $atS),
+        );
+        usort($dips, fn(Dip $a, Dip $b) => $a->moment->unixS <=> $b->moment->unixS);
+        $usual = ChainPickup::ofDips($dips);
+        foreach ($dips as $dip) {
+            if ($dip->potId === $potId) {
                 $massG = $settings->number(SettingKey::ChainMassG, $dip->chainId) ?? BathDip::CHAIN_G;
-                $all[] = [$dip->moment, BathEvent::dip($dip->moment->unixS, [new BathDip($massG, $dip->pickupG, 0.0, $dip->rinsed)])];
+                $chain = new BathDip($massG, $dip->pickupG, 0.0, $dip->rinsed, $usual[$dip->chainId]->meanG ?? null);
+                $all[] = [$dip->moment, BathEvent::dip($dip->moment->unixS, [$chain])];
             }
         }
         usort($all, fn(array $a, array $b) => [$a[0]->unixS, $a[0]->sequence] <=> [$b[0]->unixS, $b[0]->sequence]);

@@ -167,12 +167,13 @@ enum SettingKey: string
     case PlanWeekdays = 'plan.weekdays';
     /** In the evening, so that its chains are there the next day, or in the morning. */
     case PlanPotTime = 'plan.pot_time';
-    /** Minutes of a pot day, of each dip, of each batch, of a swap and of a top-up. */
+    /** Minutes of a pot day, of each dip, of each batch, of a swap, of a top-up, and of each chain that is stripped. */
     case PlanFixedMinutes = 'plan.fixed_minutes';
     case PlanDipMinutes = 'plan.dip_minutes';
     case PlanBatchMinutes = 'plan.batch_minutes';
     case PlanSwapMinutes = 'plan.swap_minutes';
     case PlanTopUpMinutes = 'plan.topup_minutes';
+    case PlanStripMinutes = 'plan.strip_minutes';
     /** So many percent more than expected the wax has to do. */
     case PlanMarginPct = 'plan.margin_pct';
     /** A margin that was proposed and declined. */

@@ -19,7 +19,10 @@ final readonly class DeepCleans implements NextSource
                     !$chain->wear->pastLimit &&
                     !$in->inJob($chain) &&
                     DeepClean::of($in->book->history($chain->chainId)->until($in->nowS), $in->book->settings->dripCleanSchool())->due;
-                $due && ($items[] = new NextItem(NextKind::DeepClean, $rail->bikeId, [$chain], null, Verb::Strip));
+                if ($due) {
+                    $minutes = $in->plan->terms->stripMinutes;
+                    $items[] = new NextItem(NextKind::DeepClean, $rail->bikeId, [$chain], null, Verb::Strip, minutes: $minutes);
+                }
             }
         }
 

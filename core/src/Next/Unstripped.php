@@ -24,7 +24,14 @@ final readonly class Unstripped implements NextSource
                     !$in->underWay($chain)
                 ) {
                     $date = $chain === $rail->fitted ? $in->today->date : null;
-                    $items[] = new NextItem(NextKind::Strip, $rail->bikeId, [$chain], $date, Verb::Strip);
+                    $items[] = new NextItem(
+                        NextKind::Strip,
+                        $rail->bikeId,
+                        [$chain],
+                        $date,
+                        Verb::Strip,
+                        minutes: $in->plan->terms->stripMinutes,
+                    );
                 }
             }
         }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 /**
- * What pot days and swaps take, from those that were led step by step, in place of the house rules: so that the plan, put over the same
- * days, comes to the minutes that they took. Nothing before three of a kind; the last eight count. House rules.
+ * What pot days, swaps and strips take, from those that were led step by step, in place of the house rules: so that the plan, put over the
+ * same days, comes to the minutes that they took. Nothing before three of a kind; the last eight count. House rules.
  */
 final readonly class LearnedMinutes
 {
@@ -19,6 +19,8 @@ final readonly class LearnedMinutes
      * @param array{float, float} $dayMinutes the shortest and the longest of them, as a whole
      * @param int $swaps that it was learned from
      * @param array{float, float} $eachSwap the shortest and the longest
+     * @param int $strips likewise
+     * @param array{float, float} $eachStrip
      */
     private function __construct(
         public int $days,
@@ -31,20 +33,31 @@ final readonly class LearnedMinutes
         public int $swaps,
         public ?float $swapMinutes,
         public array $eachSwap,
+        public int $strips,
+        public int $stripped,
+        /** Of a chain, however many went into the jars together. */
+        public ?float $stripMinutes,
+        public array $eachStrip,
     ) {}
 
     /**
      * @param list<WorkedDay> $days the newest last
      * @param list<float> $swaps minutes of each, the newest last
+     * @param list<WorkedStrip> $strips the newest last
      */
-    public static function of(array $days, array $swaps): self
+    public static function of(array $days, array $swaps, array $strips): self
     {
-        $days = count($days) < self::LEAST ? [] : array_slice($days, -self::LAST);
-        $swaps = count($swaps) < self::LEAST ? [] : array_slice($swaps, -self::LAST);
+        [$days, $swaps, $strips] = array_map(fn(array $all) => count($all) < self::LEAST ? [] : array_slice($all, -self::LAST), [
+            $days,
+            $swaps,
+            $strips,
+        ]);
         $sum = fn(callable $of): float => (float) array_sum(array_map($of, $days));
         [$dips, $batches] = [(int) $sum(fn(WorkedDay $day) => $day->dips), $sum(fn(WorkedDay $day) => $day->batches)];
         $together = $sum(fn(WorkedDay $day) => $day->batchMinutes);
         $all = array_map(fn(WorkedDay $day) => $day->minutes(), $days);
+        $each = array_column($strips, 'minutes');
+        $stripped = (int) array_sum(array_column($strips, 'chains'));
 
         return new self(
             count($days),
@@ -52,11 +65,25 @@ final readonly class LearnedMinutes
             $days === [] ? null : $sum(fn(WorkedDay $day) => $day->fixedMinutes) / count($days),
             $days === [] ? null : $sum(fn(WorkedDay $day) => $day->dipMinutes) / $dips,
             $days === [] || $together <= 0.0 ? null : $together / $batches,
-            $all === [] ? [0.0, 0.0] : [min($all), max($all)],
+            self::span($all),
             count($swaps),
             $swaps === [] ? null : array_sum($swaps) / count($swaps),
-            $swaps === [] ? [0.0, 0.0] : [min($swaps), max($swaps)],
+            self::span($swaps),
+            count($strips),
+            $stripped,
+            $strips === [] ? null : array_sum($each) / $stripped,
+            self::span($each),
         );
+    }
+
+    /**
+     * @param list<float> $minutes
+     *
+     * @return array{float, float}
+     */
+    private static function span(array $minutes): array
+    {
+        return $minutes === [] ? [0.0, 0.0] : [min($minutes), max($minutes)];
     }
 
     /** The same for the plan; what was not learned as it is. */
@@ -67,6 +94,7 @@ final readonly class LearnedMinutes
             $this->dipMinutes ?? $terms->dipMinutes,
             $this->fixedMinutes === null ? $terms->batchMinutes : $this->batchMinutes ?? 0.0,
             $this->swapMinutes ?? $terms->swapMinutes,
+            $this->stripMinutes ?? $terms->stripMinutes,
         );
     }
 
@@ -78,6 +106,7 @@ final readonly class LearnedMinutes
             $one->dipMinutes,
             $one->batchMinutes,
             $one->swapMinutes,
+            $one->stripMinutes,
         ]);
 
         return $of($this->applied($terms)) !== $of($terms);

@@ -18,6 +18,9 @@ final readonly class PlanTerms
 
     public const SWAP_MINUTES = 3.0;
 
+    /** What it keeps somebody to strip a chain by the default school, its waits of half an hour and more left out. */
+    public const STRIP_MINUTES = 35.0;
+
     /** More than the work takes, so that the pot comes first where it can and the bottle bridges. */
     public const TOPUP_MINUTES = 60.0;
 
@@ -58,6 +61,7 @@ final readonly class PlanTerms
         public array $notOn = [],
         /** Hours a week that one is willing to spend; null: nobody said. */
         public ?float $hoursWeekly = null,
+        public float $stripMinutes = self::STRIP_MINUTES,
     ) {}
 
     /** What a plan takes beyond what one is willing to spend in its weeks; 0 where it does not. */
@@ -92,6 +96,7 @@ final readonly class PlanTerms
                 ),
             ),
             $settings->number(SettingKey::PlanHoursWeekly, 0),
+            $settings->number(SettingKey::PlanStripMinutes, 0) ?? self::STRIP_MINUTES,
         );
     }
 
@@ -123,10 +128,16 @@ final readonly class PlanTerms
         return $this->with(['weekdays' => $weekdays]);
     }
 
-    /** The same with other minutes for a pot day, each dip, each batch and each swap. */
-    public function taking(float $fixed, float $dip, float $batch, float $swap): self
+    /** The same with other minutes for a pot day, each dip, each batch, each swap and each chain that is stripped. */
+    public function taking(float $fixed, float $dip, float $batch, float $swap, float $strip): self
     {
-        return $this->with(['fixedMinutes' => $fixed, 'dipMinutes' => $dip, 'batchMinutes' => $batch, 'swapMinutes' => $swap]);
+        return $this->with([
+            'fixedMinutes' => $fixed,
+            'dipMinutes' => $dip,
+            'batchMinutes' => $batch,
+            'swapMinutes' => $swap,
+            'stripMinutes' => $strip,
+        ]);
     }
 
     public function over(int $weeks): self

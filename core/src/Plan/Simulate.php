@@ -268,6 +268,7 @@ final readonly class Simulate implements Model
     private function paid(SimulateInput $in, SimulatedWeek $week): void
     {
         $week->bought++;
+        $week->minutes += $in->costs->stripMinutes;
         $week->cost += $in->costs->chain + $in->costs->strip + $in->costs->quickLink;
     }
 

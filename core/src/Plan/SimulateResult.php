@@ -37,7 +37,7 @@ final readonly class SimulateResult
      */
     public function usedUpPer1000Km(): ?float
     {
-        $new = $this->costs->chain + $this->costs->strip + $this->costs->quickLink;
+        $new = $this->costs->newChain();
         $worn = $this->sum(fn(SimulatedWeek $week) => $week->worn) * ($new + $this->costs->cassette / $this->costs->chainsPerCassette);
         $bought =
             $this->sum(fn(SimulatedWeek $week) => $week->bought) * $new +

@@ -8,7 +8,10 @@ use Dripel\Core\Input\Check;
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Interval\IntervalEconomyInput;
 
-/** What things cost, in one unit of money; a top-up's drip wax, a kilogram of wax, an hour of somebody's time. */
+/**
+ * What things cost, in one unit of money; a top-up's drip wax, a kilogram of wax, an hour of somebody's time. A new chain costs minutes too:
+ * those of stripping it.
+ */
 final readonly class SimulatedCosts
 {
     public function __construct(
@@ -20,6 +23,7 @@ final readonly class SimulatedCosts
         public float $waxKg = 0.0,
         public float $topUp = 0.0,
         public float $hour = 0.0,
+        public float $stripMinutes = 0.0,
     ) {
         foreach (
             [
@@ -30,6 +34,7 @@ final readonly class SimulatedCosts
                 'wax_kg' => $waxKg,
                 'topup' => $topUp,
                 'hour' => $hour,
+                'strip_minutes' => $stripMinutes,
             ]
             as $field => $value
         ) {
@@ -38,9 +43,15 @@ final readonly class SimulatedCosts
         Check::positive('chains_per_cassette', $chainsPerCassette);
     }
 
+    /** What a new chain comes to before it is ridden: itself, its link, and what stripping it takes of solvent and of time. */
+    public function newChain(): float
+    {
+        return $this->chain + $this->strip + $this->quickLink + ($this->stripMinutes / 60.0) * $this->hour;
+    }
+
     public static function from(Fields $in): self
     {
-        $in->only('chain', 'strip', 'quick_link', 'cassette', 'chains_per_cassette', 'wax_kg', 'topup', 'hour');
+        $in->only('chain', 'strip', 'quick_link', 'cassette', 'chains_per_cassette', 'wax_kg', 'topup', 'hour', 'strip_minutes');
 
         return new self(
             $in->number('chain'),
@@ -51,6 +62,7 @@ final readonly class SimulatedCosts
             $in->number('wax_kg', 0.0),
             $in->number('topup', 0.0),
             $in->number('hour', 0.0),
+            $in->number('strip_minutes', 0.0),
         );
     }
 }

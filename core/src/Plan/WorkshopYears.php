@@ -99,6 +99,7 @@ final readonly class WorkshopYears
                 $cost(Supply::Wax, 1000),
                 $cost(Supply::DripWax, DripDoseInput::USUAL_ML),
                 $hourMinor,
+                $terms->stripMinutes,
             ),
             $book->settings->lifeCurve(),
             $book->settings->dripAsWax(),
@@ -220,11 +221,12 @@ final readonly class WorkshopYears
                 $bike->rateIntervalKm,
                 $this->curve,
             ),
-            $this->costs->strip,
+            // The hands that strip it are paid by the chain, not by the re-wax.
+            $this->costs->newChain() - $this->costs->chain - $this->costs->quickLink,
             $this->costs->quickLink,
             $this->costs->cassette,
             $this->costs->chainsPerCassette,
-            $year->minutes() / $rewaxes,
+            ($year->minutes() - $year->sum(fn(SimulatedWeek $week) => $week->bought) * $this->costs->stripMinutes) / $rewaxes,
             $this->costs->hour,
         );
     }

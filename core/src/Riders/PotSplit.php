@@ -40,7 +40,7 @@ final readonly class PotSplit
         PriceList $prices,
         PlanTerms $terms,
     ): self {
-        return self::of($riders, array_map(fn(int $id) => [$id, $pickup->ofPot($potId), $atS], $chainIds), $prices, $terms);
+        return self::of($riders, array_map(fn(int $id) => [$id, $pickup->ofChain($id, $potId), $atS], $chainIds), $prices, $terms);
     }
 
     /** Whether there is anything to split. */

@@ -844,6 +844,7 @@ export interface LearnedMinutesView {
   dip: string
   batch: string
   swap: string
+  strip: string
 }
 
 export interface LearnedRow {
@@ -1145,6 +1146,7 @@ export interface PlanTermsView {
   batch: string
   swap: string
   topup: string
+  strip: string
   margin: string
   hours: string
   pots: { pot_id: number; name: string; at_once: string }[]

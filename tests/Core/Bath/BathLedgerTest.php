@@ -191,6 +191,12 @@ it('can be emptied to the last gram and no further, and takes no grit then', fun
 it('counts what was weighed in this batch before the rule, and forgets it with the batch', function (): void {
     // Two weighed at 4 and 8 g: the third takes 6.0 of them both, whatever the rule says; after a new fill the rule again.
     $weighed = [newFill(), oneDip(pickupG: 4), oneDip(pickupG: 8), oneDip()];
+    // A chain of which it is known takes what it always does, and is no weighing: the next takes the mean of the two.
+    $usual = oneDip();
+    $usual['chains'][0]['usual_g'] = 3;
+    expect(bath([...$weighed, $usual, oneDip()])['wax_g'])->toEqualWithDelta(420.0 - 4 - 8 - 6 - 3 - 6, 1e-9);
+    $usual['chains'][0]['pickup_g'] = 10;
+    expect(bath([newFill(), $usual])['wax_g'])->toEqualWithDelta(410.0, 1e-9);
     expect(bath($weighed, ['pickup_default_g' => 20])['wax_g'])
         ->toEqualWithDelta(420 - 18, 1e-9)
         ->and(bath([newFill(), oneDip(pickupG: 4), newFill(), oneDip()], ['pickup_default_g' => 20])['wax_g'])

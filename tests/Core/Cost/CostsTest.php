@@ -7,6 +7,7 @@ use Dripel\Core\Bath\BathEvent;
 use Dripel\Core\Bath\BathLedger;
 use Dripel\Core\Bath\BathLedgerInput;
 use Dripel\Core\Bath\BathState;
+use Dripel\Core\Bath\ChainPickup;
 use Dripel\Core\Bath\DipPickup;
 use Dripel\Core\Bath\Vessel;
 use Dripel\Core\Cost\ChainLife;
@@ -33,6 +34,7 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Slot;
+use Dripel\Core\Logbook\Strip;
 use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Plan\PlanTerms;
@@ -335,6 +337,13 @@ it('adds up the minutes that a logbook took, by hand', function (): void {
         ->toBe(89.0)
         ->and(WorkDone::of(costly(), $terms, 0)->minutes)
         ->toBe(0.0);
+    // Two chains stripped before they were waxed, each at 25 minutes.
+    $stripped = costly()->with([], [], [new Strip(91, new Moment(noon(1)), 11), new Strip(92, new Moment(noon(12)), 21)]);
+    $terms = $terms->taking(45.0, 4.0, 10.0, 3.0, 25.0);
+    expect(WorkDone::of($stripped, $terms, noon(13))->minutes)
+        ->toBe(205.0)
+        ->and(WorkDone::of($stripped, $terms, noon(2))->minutes)
+        ->toBe(84.0);
 });
 
 it('knows what a dip takes along: weighed, else the mean of its pot, else of all pots, else the house rule', function (): void {
@@ -357,4 +366,31 @@ it('knows what a dip takes along: weighed, else the mean of its pot, else of all
         ->toBe(6.5)
         ->and(DipPickup::of([$pot(3, null)])->usual())
         ->toBe(BathLedgerInput::PICKUP_G);
+});
+
+it('learns what each chain takes along, from three weighings on, by the last eight', function (): void {
+    $dips = fn(int $chainId, float|null ...$grams): array => array_map(
+        fn(?float $g, int $n) => new Dip(10 * $chainId + $n, new Moment(1000 * $n), $chainId, potId: 1, pickupG: $g),
+        $grams,
+        array_keys($grams),
+    );
+    $all = [
+        ...$dips(1, 5.0, null, 7.0, 6.0),
+        ...$dips(2, 4.0, 4.0),
+        ...$dips(3, 90.0, 8.0, 8.0, 8.0, 8.0, 8.0, 8.0, 8.0, 16.0),
+        ...$dips(4, 0.0, 0.0, 0.0),
+    ];
+    $learned = ChainPickup::ofDips($all);
+    expect(array_keys($learned))
+        ->toBe([1, 3])
+        ->and($learned[1])
+        ->toMatchObject(['meanG' => 6.0, 'leastG' => 5.0, 'mostG' => 7.0, 'weighings' => 3])
+        ->and($learned[3])
+        ->toMatchObject(['meanG' => 9.0, 'leastG' => 8.0, 'mostG' => 16.0, 'weighings' => 8]);
+    // A dip that was weighed took what it took; the others what their chain takes, or what the pot says where that is not known.
+    $pickup = DipPickup::of([], $all);
+    expect(array_map($pickup->ofDip(...), array_slice($all, 0, 6)))
+        ->toBe([5.0, 6.0, 7.0, 6.0, 4.0, 4.0])
+        ->and([$pickup->ofChain(3, 1), $pickup->ofChain(2, 1), $pickup->ofChains([1, 2, 3], null), $pickup->ofChains([], 1)])
+        ->toBe([9.0, BathLedgerInput::PICKUP_G, 21.0, 0.0]);
 });

@@ -9,7 +9,9 @@ use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Plan\LearnedMinutes;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\WorkedDay;
+use Dripel\Core\Plan\WorkedStrip;
 use Dripel\Core\PotDay\PotDayPlan;
+use Dripel\Core\Strip\StripPlan;
 
 /**
  * A pot day of three chains, two of which go in together: each step took so many minutes.
@@ -62,27 +64,56 @@ it('takes apart what is done once, for each dip and for each batch; what can be 
     expect(WorkedDay::through(workedRun([4, 40, 1, 6]), 2))->toBe(5.0);
 });
 
+/** @param list<float> $took what each step took, in minutes */
+function strippedRun(array $took, int $chains): ?WorkedStrip
+{
+    $steps = [
+        new JobStep('prepare'),
+        new JobStep('soak', 900),
+        new JobStep('look', about: [StripPlan::ENDS_BATHS => true], againFrom: 1),
+        new JobStep('air', 3600),
+        new JobStep('check'),
+    ];
+    [$atS, $events] = [1_000_000, []];
+    foreach ($took as $position => $minutes) {
+        $atS += (int) round(60 * $minutes);
+        $events[] = new JobEvent(JobEventKind::Done, $position, $atS);
+    }
+
+    return WorkedStrip::of(JobRun::of($steps, 1_000_000, $events), 2, $chains);
+}
+
+it('takes a strip from its taps, if the steel got bare', function (): void {
+    expect(strippedRun([3, 15, 2, 60, 2], 2))
+        ->toMatchObject(['minutes' => 22.0, 'chains' => 2])
+        ->and(strippedRun([3, 15], 1))
+        ->toBeNull();
+});
+
 it('learns from three of a kind on, from the last eight, so that the plan comes to what they took', function (): void {
     $day = fn(float $once): WorkedDay => WorkedDay::potDay(workedRun([$once, 40, 1, 6, 2, 3, 1, 6, 2, 5])) ?? throw new LogicException();
     $terms = new PlanTerms(29, [6], true, potCapacity: 2);
-    $nothing = LearnedMinutes::of([$day(4), $day(4)], [3.0, 3.0]);
+    // Put ready, fifteen minutes in a bath, looked at, dried for an hour, put away: the hour is no work.
+    $strip = fn(float $look, int $chains): WorkedStrip => strippedRun([3, 15, $look, 60, 2], $chains) ?? throw new LogicException();
+    $nothing = LearnedMinutes::of([$day(4), $day(4)], [3.0, 3.0], [$strip(20, 1), $strip(20, 1)]);
     expect($nothing->fixedMinutes)
         ->toBeNull()
-        ->and($nothing->swapMinutes)
-        ->toBeNull()
+        ->and([$nothing->swapMinutes, $nothing->stripMinutes])
+        ->toBe([null, null])
         ->and($nothing->news($terms))
         ->toBeFalse()
         ->and($nothing->applied($terms))
         ->toEqual($terms);
 
     $days = [$day(4), $day(10), $day(7)];
-    $learned = LearnedMinutes::of($days, [5.0, 7.0, 9.0]);
-    expect([$learned->days, $learned->dips, $learned->swaps])
-        ->toBe([3, 9, 3])
-        ->and([$learned->fixedMinutes, $learned->dipMinutes, $learned->batchMinutes, $learned->swapMinutes])
-        ->toEqualWithDelta([12.0, 14 / 3, 3.5, 7.0], 1e-9)
-        ->and([$learned->dayMinutes, $learned->eachSwap])
-        ->toEqual([[30.0, 36.0], [5.0, 9.0]])
+    $learned = LearnedMinutes::of($days, [5.0, 7.0, 9.0], [$strip(1, 1), $strip(5, 2), $strip(4, 2)]);
+    expect([$learned->days, $learned->dips, $learned->swaps, $learned->strips, $learned->stripped])
+        ->toBe([3, 9, 3, 3, 5])
+        ->and([$learned->fixedMinutes, $learned->dipMinutes, $learned->batchMinutes, $learned->swapMinutes, $learned->stripMinutes])
+        // 21, 25 and 24 minutes over five chains.
+        ->toEqualWithDelta([12.0, 14 / 3, 3.5, 7.0, 14.0], 1e-9)
+        ->and([$learned->dayMinutes, $learned->eachSwap, $learned->eachStrip])
+        ->toEqual([[30.0, 36.0], [5.0, 9.0], [21.0, 25.0]])
         ->and($learned->news($terms))
         ->toBeTrue()
         ->and($learned->news($learned->applied($terms)))
@@ -93,8 +124,11 @@ it('learns from three of a kind on, from the last eight, so that the plan comes 
         1e-9,
     );
     // An old slow one falls out.
-    $many = LearnedMinutes::of([$day(25), ...array_map(fn() => $day(4), range(1, 8))], [99.0, ...array_fill(0, 8, 4.0)]);
-    expect([$many->days, $many->fixedMinutes, $many->swaps, $many->swapMinutes])->toBe([8, 9.0, 8, 4.0]);
+    $many = LearnedMinutes::of([$day(25), ...array_map(fn() => $day(4), range(1, 8))], [99.0, ...array_fill(0, 8, 4.0)], []);
+    expect([$many->days, $many->fixedMinutes, $many->swaps, $many->swapMinutes, $many->stripMinutes])->toBe([8, 9.0, 8, 4.0, null]);
+    // Nothing but strips was led: the rest stays as it is.
+    $strips = LearnedMinutes::of([], [], array_fill(0, 3, $strip(10, 1)));
+    expect($strips->applied($terms))->toEqual($terms->taking(45.0, 4.0, 10.0, 3.0, 30.0))->and($strips->news($terms))->toBeTrue();
     // Where every chain goes in alone there is nothing apart for a batch.
     $alone = fn(): WorkedDay => WorkedDay::potDay(
         JobRun::of([new JobStep(PotDayPlan::IN, chains: [1]), new JobStep(PotDayPlan::HANG, chains: [1])], 0, [
@@ -102,7 +136,7 @@ it('learns from three of a kind on, from the last eight, so that the plan comes 
             new JobEvent(JobEventKind::Done, 1, 300),
         ]),
     ) ?? throw new LogicException();
-    $single = LearnedMinutes::of([$alone(), $alone(), $alone()], []);
+    $single = LearnedMinutes::of([$alone(), $alone(), $alone()], [], []);
     expect([$single->fixedMinutes, $single->dipMinutes, $single->batchMinutes, $single->applied($terms)->batchMinutes])->toBe([
         0.0,
         5.0,

@@ -72,6 +72,7 @@ it('plans by the house rules until somebody says otherwise', function (array $se
             'forbidden' => [],
             'notOn' => [],
             'hoursWeekly' => null,
+            'stripMinutes' => 35.0,
         ],
     ],
     'all of it said' => [
@@ -90,6 +91,7 @@ it('plans by the house rules until somebody says otherwise', function (array $se
             [SettingKey::PlanForbidden, 0, ['2026-12-17']],
             [SettingKey::ChainNotOn, 2, ['2026-12-03']],
             [SettingKey::PlanHoursWeekly, 0, 1.5],
+            [SettingKey::PlanStripMinutes, 0, 25],
         ],
         [
             'days' => 57,
@@ -105,6 +107,7 @@ it('plans by the house rules until somebody says otherwise', function (array $se
             'forbidden' => ['2026-12-17'],
             'notOn' => [2 => ['2026-12-03']],
             'hoursWeekly' => 1.5,
+            'stripMinutes' => 25.0,
         ],
     ],
 ]);

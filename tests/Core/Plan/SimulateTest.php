@@ -272,6 +272,20 @@ it('adds the weeks up to what an answer is made of', function (): void {
         // 105 less the chain at 38 and the cassette at 60, and 0.3 of a chain with its quarter of a cassette: 7 + 0.3 × 53 + 60.
         ->and($found->usedUpPer1000Km())
         ->toEqualWithDelta((7.0 + 0.3 * 53.0 + 60.0) / 0.4, 1e-9);
+    // Half an hour of the three went into stripping the chain that was bought: 10, of which 0.3 was used up.
+    $byHand = new SimulateResult($weeks, new SimulatedCosts(30.0, 3.0, 5.0, 60.0, 4.0, hour: 20.0, stripMinutes: 30.0));
+    expect($byHand->usedUpPer1000Km())->toEqualWithDelta((7.0 + 0.3 * 63.0 + 50.0) / 0.4, 1e-9);
+    // A simulated chain that is bought takes those minutes.
+    $minutes = fn(float $strip): array => array_intersect_key(simulated(weeks: 260, costs: ['strip_minutes' => $strip])['totals'], [
+        'minutes' => 0,
+        'bought' => 0,
+    ]);
+    [$without, $with] = [$minutes(0.0), $minutes(25.0)];
+    expect($with['bought'])
+        ->toBe($without['bought'])
+        ->toBeGreaterThan(0)
+        ->and($with['minutes'] - $without['minutes'])
+        ->toEqualWithDelta(25.0 * $with['bought'], 1e-6);
     $still = new SimulateResult([$week(0, ['cost' => 5.0])], new SimulatedCosts(30.0));
     expect([$still->per1000Km(), $still->usedUpPer1000Km(), $still->chainLifeKm()])->toBe([null, null, null]);
 });

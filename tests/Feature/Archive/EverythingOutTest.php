@@ -158,7 +158,7 @@ it('gives out everything that went in, so that somebody else comes to the same f
     $taps = $csv('guided_taps');
     foreach (GuidedJob::query()->with('taps')->get() as $job) {
         $mine = array_filter($taps, fn(array $tap) => $tap['job_id'] === $job->id);
-        expect(array_map(intval(...), array_values(array_column($mine, 'at'))))->toBe($job->taps->pluck('at')->all());
+        expect(array_map(intval(...), array_column($mine, 'at')))->toBe($job->taps->pluck('at')->all());
     }
     expect(count($csv('guided_jobs')))
         ->toBe(GuidedJob::query()->count())

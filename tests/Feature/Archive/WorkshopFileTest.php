@@ -152,6 +152,7 @@ it(
                 'batch' => 10,
                 'swap' => 3,
                 'topup' => 60,
+                'strip' => 35,
                 'margin' => 10,
             ],
             'put',

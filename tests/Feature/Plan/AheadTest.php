@@ -60,7 +60,17 @@ beforeEach(function (): void {
     );
     ($this->does)(
         '/ahead/terms',
-        ['weekdays' => [4], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0],
+        [
+            'weekdays' => [4],
+            'pot_time' => 'evening',
+            'fixed' => 45,
+            'dip' => 4,
+            'batch' => 10,
+            'swap' => 3,
+            'topup' => 60,
+            'strip' => 35,
+            'margin' => 0,
+        ],
         'put',
     );
     $this->page = function (string $url = '/ahead'): array {
@@ -221,6 +231,7 @@ it('plans the weeks, plans around what somebody changes and says what that costs
             'batch' => 10,
             'swap' => 3,
             'topup' => 60,
+            'strip' => 35,
             'margin' => 0,
             'hours' => 0.1,
         ],
@@ -267,6 +278,7 @@ it('takes as many chains at once as the owner of the pot says: in the plan and o
         'batch' => 10,
         'swap' => 3,
         'topup' => 60,
+        'strip' => 35,
         'margin' => 0,
     ];
     // Two coils fit on one another; laid loosely, three chains go in.
@@ -326,7 +338,17 @@ it('plans with single rides, days off and sensible answers at the edges', functi
     // No day for the pot and no bottle: the day that cannot be ridden, and the ways out.
     ($this->does)(
         '/ahead/terms',
-        ['weekdays' => [], 'pot_time' => 'morning', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0],
+        [
+            'weekdays' => [],
+            'pot_time' => 'morning',
+            'fixed' => 45,
+            'dip' => 4,
+            'batch' => 10,
+            'swap' => 3,
+            'topup' => 60,
+            'strip' => 35,
+            'margin' => 0,
+        ],
         'put',
     );
     ($this->does)(
@@ -440,7 +462,17 @@ it('shows a ride in its own kilometres, and beside them the wax that it takes', 
     ($this->does)('/ahead/rides', ['bike_id' => $this->heron->id, 'from' => '2026-11-30', 'distance' => 20, 'condition' => 'damp']);
     ($this->does)(
         '/ahead/terms',
-        ['weekdays' => [4], 'pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 10],
+        [
+            'weekdays' => [4],
+            'pot_time' => 'evening',
+            'fixed' => 45,
+            'dip' => 4,
+            'batch' => 10,
+            'swap' => 3,
+            'topup' => 60,
+            'strip' => 35,
+            'margin' => 10,
+        ],
         'put',
     );
     $days = ($this->page)()['plan']['lanes'][0]['days'];
@@ -563,7 +595,7 @@ it('lays policies side by side over the years', function (): void {
 it('has bare steel in the calendar by itself only where no pot of the plan is in time for it', function (): void {
     $c = $this->bench->chain($this->heron, 'C', null);
     ($this->does)("/chains/{$c->id}/strips", Bench::form(4));
-    $terms = ['pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'margin' => 0];
+    $terms = ['pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'strip' => 35, 'margin' => 0];
     // Until eight this Wednesday evening; the pot is hot on Thursdays.
     expect((string) $this->get('/ahead/dripel.ics')->getContent())
         ->toContain("UID:bare-{$c->id}-")

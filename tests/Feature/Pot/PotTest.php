@@ -260,3 +260,39 @@ it('says when to plug the pot in, and what could go wrong', function (): void {
         'target' => 85,
     ])->assertJsonPath('lines.2', fn(string $line) => str_contains($line, 'Watts not known'));
 });
+
+it('knows what a chain takes along once it was weighed three times, and says so where it counts', function (): void {
+    ($this->add)();
+    $pot = Pot::query()->sole();
+    ($this->tend)($pot, 'fill', ['wax' => 420], 90);
+    $heron = $this->bench->bike();
+    $a = $this->bench->chain($heron, 'A', 100, fit: true);
+    $b = $this->bench->chain($heron, 'B', 200);
+    $dip = fn(int $hoursAgo, array $pickups) => $this->post(
+        '/dips',
+        ['chains' => [$a->id, $b->id], 'dry' => true, 'pot_id' => $pot->id, 'pickups' => $pickups] + Bench::form($hoursAgo),
+    )->assertSessionHasNoErrors();
+    $about = function () use ($a): array {
+        app()->forgetScopedInstances();
+
+        return array_column(
+            $this->get("/chains/{$a->id}")
+                ->assertOk()
+                ->inertiaProps()['about'],
+            'value',
+            'name',
+        );
+    };
+    $dip(80, [$a->id => '4', $b->id => '8']);
+    $dip(70, [$a->id => '5']);
+    expect($about())
+        ->not->toHaveKey('Wax a dip takes')
+        // B takes the mean of both weighings so far.
+        ->and(($this->bath)($pot)->ledger?->waxG)
+        ->toEqualWithDelta(420 - 4 - 8 - 5 - 17 / 3, 1e-9);
+    $dip(60, [$a->id => '6', $b->id => '8']);
+    expect($about()['Wax a dip takes'])->toBe("about 5.0\u{a0}g; weighed 3 times, 4.0\u{a0}g to 6.0\u{a0}g");
+    // Not weighed, A takes what it takes, B what the others took: the mean of five weighings.
+    $dip(50, []);
+    expect(($this->bath)($pot)->ledger?->waxG)->toEqualWithDelta(420 - 4 - 8 - 5 - 17 / 3 - 6 - 8 - 5 - 31 / 5, 1e-9);
+});

@@ -540,3 +540,42 @@ it('lets a viewer look on while somebody else strips', function (): void {
     );
     $this->get('/strip')->assertForbidden();
 });
+
+it('learns what a strip takes from its taps, a chain at a time, and offers it to the plan', function (): void {
+    $learned = function (): mixed {
+        app()->forgetScopedInstances();
+        $page = $this->get('/ahead')->assertOk()->viewData('page');
+        $headers = ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) $page['version']] + [
+            'X-Inertia-Partial-Component' => 'Plan/Ahead',
+            'X-Inertia-Partial-Data' => 'learned',
+        ];
+
+        return $this->get('/ahead', $headers)->json('props.learned');
+    };
+    $boxes = array_map(fn(string $name) => $this->bench->chain($this->heron, $name, null), ['O', 'P', 'Q', 'R', 'S']);
+    // One given up at its second bath taught nothing; of the others one had two chains in its jars.
+    ($this->lead)(($this->begin)(['chains' => [$boxes[4]->id]]), 'look');
+    $this->post('/jobs/' . GuidedJob::query()->sole()->id . '/give-up', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
+    foreach ([[$boxes[0]], [$boxes[1]], [$boxes[2], $boxes[3]]] as $chains) {
+        expect($learned())->toBeNull();
+        $job = ($this->lead)(($this->begin)(['chains' => array_map(fn($chain) => $chain->id, $chains)]));
+        expect($job->ended_at)->not->toBeNull();
+    }
+    // A minute a step; the air that dries it can be left.
+    $minutes = count(array_filter($job->run()->steps, fn($step) => !$step->leavable()));
+    $offer = $learned();
+    expect($offer['texts'])
+        ->toContain("Your last 3 guided strips, 4 chains, kept you {$minutes} to {$minutes} min each.")
+        ->and([$offer['strip'], $offer['fixed']])
+        ->toBe([(string) round((3 * $minutes) / 4), '45']);
+    // Next goes by it too.
+    $lasts = fn(): string => collect(Bench::steps($this->get('/')->inertiaProps()['next']))->firstWhere('kind', 'strip')['hour'];
+    expect($lasts())->toBe("35\u{a0}min");
+    $terms = ['weekdays' => [6, 7], 'pot_time' => 'evening', 'topup' => 60, 'margin' => 10] + array_diff_key($offer, ['texts' => 1]);
+    $this->put('/ahead/terms', ['action_id' => (string) Str::uuid()] + $terms)->assertSessionHasNoErrors();
+    app()->forgetScopedInstances();
+    expect($learned())
+        ->toBeNull()
+        ->and($lasts())
+        ->toBe("{$offer['strip']}\u{a0}min");
+});

@@ -156,6 +156,7 @@ const BESIDE = [
         'batch' => 10,
         'swap' => 3,
         'topup' => 60,
+        'strip' => 35,
         'margin' => 10,
     ],
     'not_on.*.chain_id' => ['not_on.0.date' => '2026-12-03'],

@@ -23,6 +23,7 @@ final class PlanTermsRequest extends ActionRequest
             'batch' => ['required', 'numeric', 'between:0,1000'],
             'swap' => ['required', 'numeric', 'between:0,1000'],
             'topup' => ['required', 'numeric', 'between:0,1000'],
+            'strip' => ['required', 'numeric', 'between:0,1000'],
             'margin' => ['required', 'numeric', 'between:0,100'],
             'hours' => ['nullable', 'numeric', 'between:0,100'],
             'pots' => ['array', 'max:20'],
@@ -60,6 +61,7 @@ final class PlanTermsRequest extends ActionRequest
             SettingKey::PlanBatchMinutes->value => $this->float('batch'),
             SettingKey::PlanSwapMinutes->value => $this->float('swap'),
             SettingKey::PlanTopUpMinutes->value => $this->float('topup'),
+            SettingKey::PlanStripMinutes->value => $this->float('strip'),
             SettingKey::PlanMarginPct->value => $this->float('margin'),
             SettingKey::PlanHoursWeekly->value => $this->filled('hours') ? $this->float('hours') : null,
         ];

@@ -14,8 +14,8 @@ const { form, submit } = useActionForm({
   pots: props.terms.pots.map((pot) => ({ ...pot })),
 })
 const times = ['evening', 'morning'].map((value) => ({ value, title: t(`ahead.${value}`) }))
-const minutes = ['fixed', 'dip', 'batch', 'swap', 'topup'] as const
-const taught = ['fixed', 'dip', 'batch', 'swap'] as const
+const minutes = ['fixed', 'dip', 'batch', 'swap', 'topup', 'strip'] as const
+const taught = ['fixed', 'dip', 'batch', 'swap', 'strip'] as const
 const taken = computed(() => props.learned && taught.every((one) => form[one] === props.learned?.[one]))
 function take(): void {
   for (const one of taught) form[one] = props.learned?.[one] ?? form[one]

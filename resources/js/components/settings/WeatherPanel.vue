@@ -22,7 +22,7 @@ function take(event: Event): void {
     <p class="muted small">{{ t('weather.table_hint') }}</p>
     <p v-if="form.errors.file" class="ember" role="alert">{{ form.errors.file }}</p>
     <div v-if="rain" class="row">
-      <v-btn size="small" href="/export/rain_hours.csv" download data-test="export-rain">{{ t('weather.export') }}</v-btn>
+      <v-btn size="small" href="/export/rain_hours.csv" data-test="export-rain">{{ t('weather.export') }}</v-btn>
       <v-btn size="small" data-test="forget-rain" @click="router.delete('/weather', { preserveScroll: true })">{{
         t('weather.forget')
       }}</v-btn>
