@@ -10,7 +10,6 @@ use App\Models\GuidedJob;
 use App\Models\Workshop;
 use Dripel\Core\Plan\LearnedMinutes;
 use Dripel\Core\Plan\WorkedDay;
-use Dripel\Core\Plan\WorkedStrip;
 
 /** What pot days, swaps and strips took, from the taps of those that were led to their end and not taken back. */
 final readonly class ReadMinutes
@@ -28,7 +27,7 @@ final readonly class ReadMinutes
             array_values(
                 array_filter(
                     array_map(
-                        fn(GuidedJob $job) => WorkedStrip::of($job->run(), (int) $job->number('bare_step'), count($job->chains)),
+                        fn(GuidedJob $job) => WorkedDay::strip($job->run(), (int) $job->number('bare_step')),
                         self::last($workshop, GuidedKind::Strip),
                     ),
                 ),

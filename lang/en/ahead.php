@@ -67,8 +67,8 @@ return [
     'learned' => [
         'pot' => 'Your last :days guided pot days, :dips dips, kept you :least to :most min each. Waits of half an hour and more are left out (house rule).',
         'swap' => 'Your last :swaps guided swaps took :least to :most min.',
-        'strip' => 'Your last :strips guided strips, :chains chains, kept you :least to :most min each.',
-        'values' => 'That is :fixed min a pot day, :dip a dip, :batch a batch, :swap a swap, :strip a stripped chain.',
+        'strip' => 'Your last :strips guided strips took :least to :most min, waits of half an hour and more left out.',
+        'values' => 'That is :fixed min a pot day, :dip a dip, :batch a batch, :swap a swap, :strip a strip.',
     ],
     'lane' => [
         'interval' => 're-wax at :interval',

@@ -102,7 +102,7 @@ return [
     'plan.batch_minutes' => 'minutes of a batch',
     'plan.swap_minutes' => 'minutes of a swap',
     'plan.topup_minutes' => 'minutes of a top-up',
-    'plan.strip_minutes' => 'minutes to strip a chain',
+    'plan.strip_minutes' => 'minutes of a strip',
     'plan.margin_pct' => 'margin',
     'plan.margin_declined' => 'margin not taken',
     'plan.hours_weekly' => 'hours a week',

@@ -833,7 +833,7 @@ return [
         'batch' => 'each batch',
         'swap' => 'each swap',
         'topup' => 'each top-up',
-        'strip' => 'each chain stripped',
+        'strip' => 'each strip',
         'odd_weeks' => 'Unlike other weeks',
         'odd_text' => 'A holiday or a tour makes the next weeks look wrong. Take it out, and the weeks before count in its place.',
         'odd_out' => 'Take it out',

@@ -337,7 +337,6 @@ final readonly class PlanProps
                         ? ''
                         : $this->translator->say('ahead.learned.strip', [
                             'strips' => (string) $learned->strips,
-                            'chains' => (string) $learned->stripped,
                             'least' => $n($shortest),
                             'most' => $n($longest),
                         ]),

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Dripel\Core\Cost;
 
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\Strip;
-use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Riders\Whose;
@@ -31,9 +29,20 @@ final readonly class WorkDone
         foreach ($dips as $date => $count) {
             $minutes += ($terms->potDayMinutes($count) * $ownDips[$date]) / $count;
         }
-        $own = fn(TopUp|Strip $event): bool => $event->moment->unixS <= $nowS && $whose->chain($event->chainId, $event->moment->unixS);
-        $minutes += PlanTerms::TOPUP_WORK_MINUTES * count(array_filter($book->topUps(), $own));
-        $minutes += $terms->stripMinutes * count(array_filter($book->strips(), $own));
+        foreach ($book->topUps() as $topUp) {
+            if ($topUp->moment->unixS <= $nowS && $whose->chain($topUp->chainId, $topUp->moment->unixS)) {
+                $minutes += PlanTerms::TOPUP_WORK_MINUTES;
+            }
+        }
+        // Those whose last bath was over at one moment went through the jars together.
+        $together = [];
+        foreach ($book->strips() as $strip) {
+            $atS = $strip->moment->unixS;
+            $atS <= $nowS && ($together[$atS][] = (int) $whose->chain($strip->chainId, $atS));
+        }
+        foreach ($together as $own) {
+            $minutes += ($terms->stripMinutes * array_sum($own)) / count($own);
+        }
         foreach ($whose->bikes($book->bikeIds) as $bikeId) {
             // Of each bike the first chain was fitted, the others were swapped.
             $minutes += $terms->swapMinutes * max(0, $book->fittings->timesFitted($bikeId, $nowS) - 1);

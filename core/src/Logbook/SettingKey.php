@@ -167,7 +167,7 @@ enum SettingKey: string
     case PlanWeekdays = 'plan.weekdays';
     /** In the evening, so that its chains are there the next day, or in the morning. */
     case PlanPotTime = 'plan.pot_time';
-    /** Minutes of a pot day, of each dip, of each batch, of a swap, of a top-up, and of each chain that is stripped. */
+    /** Minutes of a pot day, of each dip, of each batch, of a swap, of a top-up and of a strip. */
     case PlanFixedMinutes = 'plan.fixed_minutes';
     case PlanDipMinutes = 'plan.dip_minutes';
     case PlanBatchMinutes = 'plan.batch_minutes';

@@ -88,9 +88,24 @@ final readonly class NextItem
             'urgent' => array_filter($items, fn(self $item) => $item->urgent) !== [],
             'chains' => $main->chains ?? array_merge(...array_map(fn(self $item) => $item->chains, $items)),
             'rides' => array_merge(...array_map(fn(self $item) => $item->rides, $items)),
-            'minutes' => array_sum(array_map(fn(self $item) => $item->minutes, $items)),
+            'minutes' => self::minutesOf($items),
             'steps' => $items,
         ]);
+    }
+
+    /**
+     * What they take, one after the other; chains that are stripped go through the jars together.
+     *
+     * @param list<self> $items
+     */
+    private static function minutesOf(array $items): float
+    {
+        [$minutes, $strip] = [0.0, 0.0];
+        foreach ($items as $item) {
+            $item->kind === NextKind::Strip ? ($strip = max($strip, $item->minutes)) : ($minutes += $item->minutes);
+        }
+
+        return $minutes + $strip;
     }
 
     /** Whether it is worth a word to somebody who is not looking: it is for today, or late, and waiting costs something. */

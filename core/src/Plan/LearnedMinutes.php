@@ -34,8 +34,6 @@ final readonly class LearnedMinutes
         public ?float $swapMinutes,
         public array $eachSwap,
         public int $strips,
-        public int $stripped,
-        /** Of a chain, however many went into the jars together. */
         public ?float $stripMinutes,
         public array $eachStrip,
     ) {}
@@ -43,7 +41,7 @@ final readonly class LearnedMinutes
     /**
      * @param list<WorkedDay> $days the newest last
      * @param list<float> $swaps minutes of each, the newest last
-     * @param list<WorkedStrip> $strips the newest last
+     * @param list<float> $strips likewise, however many chains went through the jars together
      */
     public static function of(array $days, array $swaps, array $strips): self
     {
@@ -56,8 +54,6 @@ final readonly class LearnedMinutes
         [$dips, $batches] = [(int) $sum(fn(WorkedDay $day) => $day->dips), $sum(fn(WorkedDay $day) => $day->batches)];
         $together = $sum(fn(WorkedDay $day) => $day->batchMinutes);
         $all = array_map(fn(WorkedDay $day) => $day->minutes(), $days);
-        $each = array_column($strips, 'minutes');
-        $stripped = (int) array_sum(array_column($strips, 'chains'));
 
         return new self(
             count($days),
@@ -70,9 +66,8 @@ final readonly class LearnedMinutes
             $swaps === [] ? null : array_sum($swaps) / count($swaps),
             self::span($swaps),
             count($strips),
-            $stripped,
-            $strips === [] ? null : array_sum($each) / $stripped,
-            self::span($each),
+            $strips === [] ? null : array_sum($strips) / count($strips),
+            self::span($strips),
         );
     }
 

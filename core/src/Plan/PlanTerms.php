@@ -18,7 +18,7 @@ final readonly class PlanTerms
 
     public const SWAP_MINUTES = 3.0;
 
-    /** What it keeps somebody to strip a chain by the default school, its waits of half an hour and more left out. */
+    /** What a strip by the default school keeps somebody, however many chains go together; waits of half an hour and more left out. */
     public const STRIP_MINUTES = 35.0;
 
     /** More than the work takes, so that the pot comes first where it can and the bottle bridges. */
@@ -128,7 +128,7 @@ final readonly class PlanTerms
         return $this->with(['weekdays' => $weekdays]);
     }
 
-    /** The same with other minutes for a pot day, each dip, each batch, each swap and each chain that is stripped. */
+    /** The same with other minutes for a pot day, each dip, each batch, each swap and each strip. */
     public function taking(float $fixed, float $dip, float $batch, float $swap, float $strip): self
     {
         return $this->with([

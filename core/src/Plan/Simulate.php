@@ -50,6 +50,7 @@ final readonly class Simulate implements Model
             foreach ($sheds as $shed) {
                 $this->buy($in, $shed, $week, $shed->missing());
             }
+            $this->strip($in, $week, 0);
             [$input, $plan] = $this->plan($in, $sheds, $week, $potDays);
             for ($day = 0; $day < 7; $day++) {
                 foreach ($plan->potDays as $pot) {
@@ -83,10 +84,12 @@ final readonly class Simulate implements Model
                     }
                 }
             }
+            $bought = $week->bought;
             foreach ($sheds as $shed) {
                 $in->policy->dripOnly && $this->retire($in, $shed, $week, false);
                 $week->wear[(string) $shed->bike->id] = array_map(fn(SimulatedChain $chain) => $chain->wearPct, $shed->chains);
             }
+            $this->strip($in, $week, $bought);
             $week->waxG = $in->policy->dripOnly ? $in->pot->waxG : $bath->result()->waxG;
             $weeks[] = $week;
         }
@@ -168,7 +171,7 @@ final readonly class Simulate implements Model
         PotDaysInput $input,
         PlannedPotDay $pot,
     ): OpenBath {
-        $dips = [];
+        [$dips, $bought] = [[], $week->bought];
         foreach ($sheds as $shed) {
             $there = $shed->chains;
             $this->retire($in, $shed, $week, true);
@@ -185,6 +188,7 @@ final readonly class Simulate implements Model
                 }
             }
         }
+        $this->strip($in, $week, $bought);
         $week->potDays++;
         $week->dips += count($dips);
         $week->minutes += $input->potMinutes(count($dips));
@@ -268,8 +272,20 @@ final readonly class Simulate implements Model
     private function paid(SimulateInput $in, SimulatedWeek $week): void
     {
         $week->bought++;
-        $week->minutes += $in->costs->stripMinutes;
         $week->cost += $in->costs->chain + $in->costs->strip + $in->costs->quickLink;
+    }
+
+    /**
+     * Those that were bought at once go through the jars together.
+     *
+     * @param int $bought in that week before
+     */
+    private function strip(SimulateInput $in, SimulatedWeek $week, int $bought): void
+    {
+        if ($week->bought > $bought) {
+            $week->strips++;
+            $week->minutes += $in->costs->stripMinutes;
+        }
     }
 
     /** @param list<SimulatedShed> $sheds */

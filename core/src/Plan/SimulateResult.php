@@ -37,10 +37,11 @@ final readonly class SimulateResult
      */
     public function usedUpPer1000Km(): ?float
     {
-        $new = $this->costs->newChain();
+        [$new, $hands] = [$this->costs->newChain(), $this->costs->stripHands()];
         $worn = $this->sum(fn(SimulatedWeek $week) => $week->worn) * ($new + $this->costs->cassette / $this->costs->chainsPerCassette);
         $bought =
-            $this->sum(fn(SimulatedWeek $week) => $week->bought) * $new +
+            $this->sum(fn(SimulatedWeek $week) => $week->bought) * ($new - $hands) +
+            $this->sum(fn(SimulatedWeek $week) => $week->strips) * $hands +
             $this->sum(fn(SimulatedWeek $week) => $week->cassettes) * $this->costs->cassette;
 
         return $this->km() > 0.0

@@ -9,8 +9,8 @@ use Dripel\Core\Input\Fields;
 use Dripel\Core\Interval\IntervalEconomyInput;
 
 /**
- * What things cost, in one unit of money; a top-up's drip wax, a kilogram of wax, an hour of somebody's time. A new chain costs minutes too:
- * those of stripping it.
+ * What things cost, in one unit of money; a top-up's drip wax, a kilogram of wax, an hour of somebody's time. Stripping new chains
+ * costs minutes too, those that are bought at once together.
  */
 final readonly class SimulatedCosts
 {
@@ -43,10 +43,16 @@ final readonly class SimulatedCosts
         Check::positive('chains_per_cassette', $chainsPerCassette);
     }
 
-    /** What a new chain comes to before it is ridden: itself, its link, and what stripping it takes of solvent and of time. */
+    /** What a new chain comes to before it is ridden: itself, its link, and what stripping it by itself takes of solvent and of time. */
     public function newChain(): float
     {
-        return $this->chain + $this->strip + $this->quickLink + ($this->stripMinutes / 60.0) * $this->hour;
+        return $this->chain + $this->strip + $this->quickLink + $this->stripHands();
+    }
+
+    /** The time of a strip, however many chains go through the jars together, in money. */
+    public function stripHands(): float
+    {
+        return ($this->stripMinutes / 60.0) * $this->hour;
     }
 
     public static function from(Fields $in): self

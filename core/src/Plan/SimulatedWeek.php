@@ -31,6 +31,9 @@ final class SimulatedWeek
 
     public int $bought = 0;
 
+    /** How often new chains were stripped: those bought at once together. */
+    public int $strips = 0;
+
     public int $cassettes = 0;
 
     public float $waxBoughtG = 0.0;

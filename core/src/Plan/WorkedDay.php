@@ -63,6 +63,12 @@ final readonly class WorkedDay
         );
     }
 
+    /** A strip, its drying too; null where it was given up before its last bath was over. */
+    public static function strip(JobRun $run, int $bareStep): ?float
+    {
+        return $run->endedS($bareStep) === null ? null : self::through($run, count($run->steps));
+    }
+
     public function minutes(): float
     {
         return $this->fixedMinutes + $this->dipMinutes + $this->batchMinutes;

@@ -222,11 +222,11 @@ final readonly class WorkshopYears
                 $this->curve,
             ),
             // The hands that strip it are paid by the chain, not by the re-wax.
-            $this->costs->newChain() - $this->costs->chain - $this->costs->quickLink,
+            $this->costs->strip + $this->costs->stripHands(),
             $this->costs->quickLink,
             $this->costs->cassette,
             $this->costs->chainsPerCassette,
-            ($year->minutes() - $year->sum(fn(SimulatedWeek $week) => $week->bought) * $this->costs->stripMinutes) / $rewaxes,
+            ($year->minutes() - $year->sum(fn(SimulatedWeek $week) => $week->strips) * $this->costs->stripMinutes) / $rewaxes,
             $this->costs->hour,
         );
     }

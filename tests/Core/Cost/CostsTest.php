@@ -337,8 +337,16 @@ it('adds up the minutes that a logbook took, by hand', function (): void {
         ->toBe(89.0)
         ->and(WorkDone::of(costly(), $terms, 0)->minutes)
         ->toBe(0.0);
-    // Two chains stripped before they were waxed, each at 25 minutes.
-    $stripped = costly()->with([], [], [new Strip(91, new Moment(noon(1)), 11), new Strip(92, new Moment(noon(12)), 21)]);
+    // One chain stripped by itself, two together: 25 minutes each time.
+    $stripped = costly()->with(
+        [],
+        [],
+        [
+            new Strip(91, new Moment(noon(1)), 11),
+            new Strip(92, new Moment(noon(12)), 12),
+            new Strip(93, new Moment(noon(12), sequence: 1), 21),
+        ],
+    );
     $terms = $terms->taking(45.0, 4.0, 10.0, 3.0, 25.0);
     expect(WorkDone::of($stripped, $terms, noon(13))->minutes)
         ->toBe(205.0)

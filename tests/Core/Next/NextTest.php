@@ -361,6 +361,9 @@ it('puts what is alike into one line, and what any day will do for into the next
         2,
         NextPart::AnyDay,
     ]);
+    // Chains that are stripped go through the jars together.
+    $strip = new NextItem(NextKind::Strip, 1, [], null, Verb::Strip, minutes: 35.0);
+    expect(NextItem::group(NextKind::Chores, [$strip, $items[0], $strip])->minutes)->toBe(40.0);
     // What is done at the bench is told at the pot too: an evening whole, of small things those, and no ride without a bike.
     $item = fn(NextKind $kind, ?string $evening = null, ?Verb $verb = null) => new NextItem($kind, 1, [], null, $verb, evening: $evening);
     $chores = NextItem::group(NextKind::Chores, [

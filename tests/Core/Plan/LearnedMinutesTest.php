@@ -9,7 +9,6 @@ use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Plan\LearnedMinutes;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\WorkedDay;
-use Dripel\Core\Plan\WorkedStrip;
 use Dripel\Core\PotDay\PotDayPlan;
 use Dripel\Core\Strip\StripPlan;
 
@@ -65,7 +64,7 @@ it('takes apart what is done once, for each dip and for each batch; what can be 
 });
 
 /** @param list<float> $took what each step took, in minutes */
-function strippedRun(array $took, int $chains): ?WorkedStrip
+function strippedRun(array $took): ?float
 {
     $steps = [
         new JobStep('prepare'),
@@ -80,22 +79,19 @@ function strippedRun(array $took, int $chains): ?WorkedStrip
         $events[] = new JobEvent(JobEventKind::Done, $position, $atS);
     }
 
-    return WorkedStrip::of(JobRun::of($steps, 1_000_000, $events), 2, $chains);
+    return WorkedDay::strip(JobRun::of($steps, 1_000_000, $events), 2);
 }
 
 it('takes a strip from its taps, if the steel got bare', function (): void {
-    expect(strippedRun([3, 15, 2, 60, 2], 2))
-        ->toMatchObject(['minutes' => 22.0, 'chains' => 2])
-        ->and(strippedRun([3, 15], 1))
-        ->toBeNull();
+    expect(strippedRun([3, 15, 2, 60, 2]))->toBe(22.0)->and(strippedRun([3, 15]))->toBeNull();
 });
 
 it('learns from three of a kind on, from the last eight, so that the plan comes to what they took', function (): void {
     $day = fn(float $once): WorkedDay => WorkedDay::potDay(workedRun([$once, 40, 1, 6, 2, 3, 1, 6, 2, 5])) ?? throw new LogicException();
     $terms = new PlanTerms(29, [6], true, potCapacity: 2);
     // Put ready, fifteen minutes in a bath, looked at, dried for an hour, put away: the hour is no work.
-    $strip = fn(float $look, int $chains): WorkedStrip => strippedRun([3, 15, $look, 60, 2], $chains) ?? throw new LogicException();
-    $nothing = LearnedMinutes::of([$day(4), $day(4)], [3.0, 3.0], [$strip(20, 1), $strip(20, 1)]);
+    $strip = fn(float $look): float => strippedRun([3, 15, $look, 60, 2]) ?? throw new LogicException();
+    $nothing = LearnedMinutes::of([$day(4), $day(4)], [3.0, 3.0], [$strip(20), $strip(20)]);
     expect($nothing->fixedMinutes)
         ->toBeNull()
         ->and([$nothing->swapMinutes, $nothing->stripMinutes])
@@ -106,12 +102,11 @@ it('learns from three of a kind on, from the last eight, so that the plan comes 
         ->toEqual($terms);
 
     $days = [$day(4), $day(10), $day(7)];
-    $learned = LearnedMinutes::of($days, [5.0, 7.0, 9.0], [$strip(1, 1), $strip(5, 2), $strip(4, 2)]);
-    expect([$learned->days, $learned->dips, $learned->swaps, $learned->strips, $learned->stripped])
-        ->toBe([3, 9, 3, 3, 5])
+    $learned = LearnedMinutes::of($days, [5.0, 7.0, 9.0], [$strip(1), $strip(5), $strip(4.5)]);
+    expect([$learned->days, $learned->dips, $learned->swaps, $learned->strips])
+        ->toBe([3, 9, 3, 3])
         ->and([$learned->fixedMinutes, $learned->dipMinutes, $learned->batchMinutes, $learned->swapMinutes, $learned->stripMinutes])
-        // 21, 25 and 24 minutes over five chains.
-        ->toEqualWithDelta([12.0, 14 / 3, 3.5, 7.0, 14.0], 1e-9)
+        ->toEqualWithDelta([12.0, 14 / 3, 3.5, 7.0, 23.5], 1e-9)
         ->and([$learned->dayMinutes, $learned->eachSwap, $learned->eachStrip])
         ->toEqual([[30.0, 36.0], [5.0, 9.0], [21.0, 25.0]])
         ->and($learned->news($terms))
@@ -127,7 +122,7 @@ it('learns from three of a kind on, from the last eight, so that the plan comes 
     $many = LearnedMinutes::of([$day(25), ...array_map(fn() => $day(4), range(1, 8))], [99.0, ...array_fill(0, 8, 4.0)], []);
     expect([$many->days, $many->fixedMinutes, $many->swaps, $many->swapMinutes, $many->stripMinutes])->toBe([8, 9.0, 8, 4.0, null]);
     // Nothing but strips was led: the rest stays as it is.
-    $strips = LearnedMinutes::of([], [], array_fill(0, 3, $strip(10, 1)));
+    $strips = LearnedMinutes::of([], [], array_fill(0, 3, $strip(10)));
     expect($strips->applied($terms))->toEqual($terms->taking(45.0, 4.0, 10.0, 3.0, 30.0))->and($strips->news($terms))->toBeTrue();
     // Where every chain goes in alone there is nothing apart for a batch.
     $alone = fn(): WorkedDay => WorkedDay::potDay(

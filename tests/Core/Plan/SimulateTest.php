@@ -258,6 +258,7 @@ it('adds the weeks up to what an answer is made of', function (): void {
             'cost' => 103.0,
             'worn' => 0.2,
             'bought' => 1,
+            'strips' => 1,
             'cassettes' => 1,
             'retired' => $retired,
             'wear' => ['heron' => ['A' => 0.2, 'B' => 0.4], 'badger' => []],
@@ -275,19 +276,28 @@ it('adds the weeks up to what an answer is made of', function (): void {
     // Half an hour of the three went into stripping the chain that was bought: 10, of which 0.3 was used up.
     $byHand = new SimulateResult($weeks, new SimulatedCosts(30.0, 3.0, 5.0, 60.0, 4.0, hour: 20.0, stripMinutes: 30.0));
     expect($byHand->usedUpPer1000Km())->toEqualWithDelta((7.0 + 0.3 * 63.0 + 50.0) / 0.4, 1e-9);
-    // A simulated chain that is bought takes those minutes.
-    $minutes = fn(float $strip): array => array_intersect_key(simulated(weeks: 260, costs: ['strip_minutes' => $strip])['totals'], [
-        'minutes' => 0,
-        'bought' => 0,
-    ]);
-    [$without, $with] = [$minutes(0.0), $minutes(25.0)];
-    expect($with['bought'])
-        ->toBe($without['bought'])
-        ->toBeGreaterThan(0)
-        ->and($with['minutes'] - $without['minutes'])
-        ->toEqualWithDelta(25.0 * $with['bought'], 1e-6);
-    $still = new SimulateResult([$week(0, ['cost' => 5.0])], new SimulatedCosts(30.0));
-    expect([$still->per1000Km(), $still->usedUpPer1000Km(), $still->chainLifeKm()])->toBe([null, null, null]);
+    // Two that were stripped together took those minutes once.
+    $weeks[1]->bought = 2;
+    $byHand = new SimulateResult($weeks, new SimulatedCosts(30.0, 3.0, 5.0, 60.0, 4.0, hour: 20.0, stripMinutes: 30.0));
+    expect($byHand->usedUpPer1000Km())->toEqualWithDelta((7.0 - 38.0 + 0.3 * 63.0 + 50.0) / 0.4, 1e-9);
+});
+
+it('strips what is bought, those at once together', function (): void {
+    // Five chains too few at once, on two bikes; after them each when its forerunner is worn out.
+    $found = fn(float $strip): array => simulated(['chains' => 5], 260, costs: ['strip_minutes' => $strip]);
+    [$without, $with] = [$found(0.0), $found(25.0)];
+    expect($with['weeks'][0]['bought'])
+        ->toBe(5)
+        ->and($with['weeks'][0]['minutes'] - $without['weeks'][0]['minutes'])
+        ->toEqualWithDelta(25.0, 1e-9);
+    $later = fn(array $of): array => array_slice($of['weeks'], 1);
+    expect(array_sum(array_column($later($with), 'bought')))->toBeGreaterThan(0);
+    foreach ($later($with) as $n => $week) {
+        $strips = ($week['minutes'] - $later($without)[$n]['minutes']) / 25.0;
+        expect(round($strips, 6))
+            ->toBeGreaterThanOrEqual($week['bought'] > 0 ? 1.0 : 0.0)
+            ->toBeLessThanOrEqual((float) $week['bought']);
+    }
 });
 
 it('refuses what cannot be simulated', function (array $bike, array $pot, string $field): void {

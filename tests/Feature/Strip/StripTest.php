@@ -541,7 +541,7 @@ it('lets a viewer look on while somebody else strips', function (): void {
     $this->get('/strip')->assertForbidden();
 });
 
-it('learns what a strip takes from its taps, a chain at a time, and offers it to the plan', function (): void {
+it('learns what a strip takes from its taps, and offers it to the plan', function (): void {
     $learned = function (): mixed {
         app()->forgetScopedInstances();
         $page = $this->get('/ahead')->assertOk()->viewData('page');
@@ -565,9 +565,9 @@ it('learns what a strip takes from its taps, a chain at a time, and offers it to
     $minutes = count(array_filter($job->run()->steps, fn($step) => !$step->leavable()));
     $offer = $learned();
     expect($offer['texts'])
-        ->toContain("Your last 3 guided strips, 4 chains, kept you {$minutes} to {$minutes} min each.")
+        ->toContain("Your last 3 guided strips took {$minutes} to {$minutes} min, waits of half an hour and more left out.")
         ->and([$offer['strip'], $offer['fixed']])
-        ->toBe([(string) round((3 * $minutes) / 4), '45']);
+        ->toBe([(string) $minutes, '45']);
     // Next goes by it too.
     $lasts = fn(): string => collect(Bench::steps($this->get('/')->inertiaProps()['next']))->firstWhere('kind', 'strip')['hour'];
     expect($lasts())->toBe("35\u{a0}min");
