@@ -38,13 +38,13 @@ final readonly class LogRide
         });
     }
 
-    /** Whether the chain was ridden before its wax had set or its drip wax was dry. */
+    /** Whether the chain was ridden before its wax had set or its drip wax was dry: by its coats, whatever it was ridden. */
     private function early(ActionContext $by, RideFacts $facts): bool
     {
         if ($facts->bike === null || $facts->at->precision === Precision::Day) {
             return false;
         }
-        $book = ($this->readBook)($by->workshop);
+        $book = $this->readBook->withoutRides($by->workshop);
         $chainId = $book->fittings->componentOn($facts->bike->id, $facts->at->unixS);
 
         return $chainId !== null && $book->chain($chainId, $facts->at->unixS)->readyAtS !== null;
