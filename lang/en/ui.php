@@ -1377,7 +1377,7 @@ return [
         'title' => 'Rides',
         'log' => 'Log ride',
         'drop' => 'Drop ride files here, or choose them',
-        'drop_hint' => 'FIT, GPX, TCX, a CSV table, or a zip of them; one or many, each up to :megabytes MB. You check them before they are imported.',
+        'drop_hint' => 'FIT, GPX, TCX, a CSV table, or a zip of them; one or many, each up to :megabytes MB. You check them before they are imported. Where you rode is not kept.',
         'reading' => 'Reading the file',
         'strip' => 'The last four weeks',
         'rides' => 'Rides',

@@ -224,6 +224,13 @@ it('plans by hand: one pot day for two chains, the later of two as good; a top-u
         ->toBe([['day' => 5, 'bike' => 'heron', 'chain' => 'B']]);
     // No day for the pot and no bottle: the first ride that nothing can take.
     expect(planned(['allowed_days' => array_fill(0, 7, false)] + $shed)['blocked'])->toMatchArray(['day' => 5, 'bike' => 'heron']);
+    // Even one kilometre is too many on a spent chain; a day of rest is not.
+    $spent = ['chains' => [['id' => 'A', 'used_km' => 300]], 'daily_km' => [0, 0, 0, 0, 0, 0, 1]] + $shed['bikes'][0];
+    $cold = ['allowed_days' => array_fill(0, 7, false), 'bikes' => [$spent]] + $shed;
+    expect(planned($cold)['blocked'])
+        ->toMatchArray(['day' => 6, 'bike' => 'heron'])
+        ->and(planned(['bikes' => [['daily_km' => array_fill(0, 7, 0)] + $spent]] + $cold)['feasible'])
+        ->toBeTrue();
     // 400 km on a day want a fresh chain: the pot the day before, or that morning.
     $long = planned(['bikes' => [['daily_km' => [0, 0, 0, 0, 400, 0, 0]] + $shed['bikes'][0]]] + $shed);
     expect(array_column($long['pot_days'], 'day'))

@@ -385,6 +385,13 @@ it('says when a bike will have too few chains, and when to buy', function (
         '1970-05-01',
         1,
     ],
+    'one wanted: the last of them, alone for a week' => [
+        [1 => [0.1, 700.0], 2 => [0.1, 1750.0], 3 => [0.1, 2450.0]],
+        1,
+        '1970-06-19',
+        '1970-06-05',
+        3,
+    ],
     'nothing is foreseen' => [[1 => [0.1, null]], null, null, null, null],
     'beyond five years' => [[1 => [0.1, 90_000.0], 2 => [0.1, 91_000.0], 3 => [0.1, 99_000.0]], null, null, null, null],
 ]);

@@ -5,8 +5,14 @@ declare(strict_types=1);
 use App\Devices\Connect;
 use App\Models\GuidedJob;
 use App\Models\Temperature;
+use App\Models\Track;
 use App\Models\User;
 use App\Models\Workshop;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+use Illuminate\Support\Str;
+use Tests\Feature\Bench;
 
 /**
  * A second bookkeeper: reads the file of a workshop by docs/workshop-file.md alone, knows nothing of the core, and comes to the km and the
@@ -179,4 +185,56 @@ it('gives out everything that went in, so that somebody else comes to the same f
     $swaps = array_column($outlook['swaps'], 'date');
     sort($swaps);
     expect($days('pot'))->toBe($pots)->and($days('swap'))->toBe($swaps);
+});
+
+it('keeps of the file of a ride what another reader finds in it, gives that out, and not where somebody rode', function (): void {
+    $bench = new Bench();
+    $heron = $bench->bike();
+    $bench->chain($heron, 'A', 1500, fit: true);
+    $this->actingAs($bench->owner);
+    // Around a hill, a stop of twenty minutes half way.
+    [$points, $atS] = ['', Bench::ago(30)->unixS];
+    for ($n = 0; $n <= 240; $n++) {
+        $atS += $n === 120 ? 1200 : 25;
+        $points .= sprintf(
+            '<trkpt lat="%.6f" lon="%.6f"><time>%s</time></trkpt>',
+            51.7315 + 0.05 * sin($n / 38),
+            6.2913 + 0.08 * cos($n / 38),
+            gmdate('Y-m-d\TH:i:s\Z', $atS),
+        );
+    }
+    $gpx = "<?xml version=\"1.0\"?><gpx version=\"1.1\"><trk><trkseg>{$points}</trkseg></trk></gpx>";
+    $this->postJson('/tracks/one', ['file' => UploadedFile::fake()->createWithContent('hill.gpx', $gpx)])->assertOk();
+    $this->post('/tracks/take-in', [
+        'action_id' => (string) Str::uuid(),
+        'rides' => [['track' => Track::query()->sole()->id, 'bike_id' => $heron->id, 'condition' => 'dry']],
+    ])->assertSessionHasNoErrors();
+    $json = $this->get('/export/workshop.json')->assertOk()->streamedContent();
+    $ride = array_last(json_decode($json, true, flags: JSON_THROW_ON_ERROR)['tables']['rides']);
+
+    // A reader that knows a sphere and nothing else.
+    [$km, $movingS, $last, $firstS] = [0.0, 0, null, null];
+    foreach (simplexml_load_string($gpx)->trk->trkseg->trkpt as $point) {
+        [$lat, $lon, $s] = [deg2rad((float) $point['lat']), deg2rad((float) $point['lon']), strtotime((string) $point->time)];
+        if ($last !== null) {
+            $step = 2 * 6371.0 * asin(sqrt(sin(($lat - $last[0]) / 2) ** 2 + cos($lat) * cos($last[0]) * sin(($lon - $last[1]) / 2) ** 2));
+            $km += $step;
+            $movingS += $step / (($s - $last[2]) / 3600) >= 1.0 ? $s - $last[2] : 0;
+        }
+        $last = [$lat, $lon, $s];
+        $firstS ??= $s;
+    }
+    expect($ride['at'])
+        ->toBe($firstS)
+        ->and($ride['km'])
+        ->toEqualWithDelta($km, 0.005 * $km)
+        ->and($ride['hours'])
+        ->toEqualWithDelta($movingS / 3600, 1e-6)
+        ->and([$ride['track_from'], $ride['track_to']])
+        ->toBe([0, 240]);
+    // No place of it is in the database, nor in what is given out.
+    $dump = (string) json_encode(array_map(fn(string $table) => DB::table($table)->get(), Schema::getTableListing(schemaQualified: false)));
+    expect($json . $dump)
+        ->not->toContain('51.73')
+        ->not->toContain('6.37');
 });
