@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use Dripel\Core\Input\Check;
+use Dripel\Core\Maths\Memo;
 
 /**
  * The best pot days where each dips every chain that was used: exact. A pot day makes all fresh, so the bikes do not depend on one
@@ -17,12 +18,22 @@ final class EveryDip
     /** @var array<string, EveryStretch> by what they start from */
     private array $stretches = [];
 
-    private function __construct(private readonly PotDaysInput $in) {}
+    /** What a stretch follows from that begins with all chains as good as new; null: nothing is kept of it. */
+    private readonly ?string $terms;
 
-    /** @return list<int>|PlanBlock the days; or, where no choice will do, the latest day that any comes to */
-    public static function best(PotDaysInput $in): array|PlanBlock
+    private function __construct(private readonly PotDaysInput $in, private readonly ?Memo $memo)
     {
-        return (new self($in))->search();
+        $this->terms = $memo === null ? null : $this->terms();
+    }
+
+    /**
+     * @param Memo|null $memo of stretches, for plans of the same rides week after week; null: it is another than all before
+     *
+     * @return list<int>|PlanBlock the days; or, where no choice will do, the latest day that any comes to
+     */
+    public static function best(PotDaysInput $in, ?Memo $memo = null): array|PlanBlock
+    {
+        return (new self($in, $memo))->search();
     }
 
     /** @return list<int>|PlanBlock */
@@ -59,7 +70,7 @@ final class EveryDip
                 }
             }
             foreach ($found as $key => $left) {
-                $this->stretches[$key] = new EveryStretch($in, $day, $left);
+                $this->stretches[$key] = $this->stretch($day, $left);
             }
         }
         [$end, $last] = [null, ''];
@@ -81,6 +92,30 @@ final class EveryDip
         }
 
         return $days;
+    }
+
+    /** @param array<int, BikeRun> $left bikes that the pot did not make as good as new */
+    private function stretch(int $day, array $left): EveryStretch
+    {
+        $make = fn(): EveryStretch => new EveryStretch($this->in, $day, $left);
+
+        return $this->memo === null || $this->terms === null || $left !== [] ? $make() : $this->memo->of("{$this->terms} {$day}", $make);
+    }
+
+    /** Chains as good as new are alike, and which is on makes no difference. Null where not every pot day dips just any of them. */
+    private function terms(): ?string
+    {
+        $in = $this->in;
+        $bikes = [];
+        foreach ($in->bikes as $bike) {
+            if ($bike->choosy()) {
+                return null;
+            }
+            $bikes[] = [$bike->id, $bike->intervalKm, $bike->intervalHours, $bike->dailyKm, $bike->dailyHours, count($bike->chains)];
+        }
+
+        return 'stretch ' .
+            serialize([$in->days, $in->allowedDays, $in->swapMinutes, $in->topUp, $in->dips, $in->endMinutesPerChain, $bikes]);
     }
 
     /** The latest day to which any choice comes, and what is wrong then: a deadline before a ride, of the first bike. */

@@ -16,12 +16,15 @@ use Dripel\Core\Model;
  */
 final readonly class PotDays implements Model
 {
-    /** @param Memo $memo of what a bike comes to alone: for plans of the same terms, week after week */
-    public function __construct(private Memo $memo = new NoMemo()) {}
+    /**
+     * @param Memo $memo of what a bike comes to alone
+     * @param Memo|null $weekly of what the rides of a bike come to, for plans of the same bikes week after week; null: each is another
+     */
+    public function __construct(private Memo $memo = new NoMemo(), private ?Memo $weekly = null) {}
 
     public function __invoke(PotDaysInput $in): PotDaysResult
     {
-        $every = EveryDip::best($in);
+        $every = EveryDip::best($in, $this->weekly);
         if ($in->dips === DipRule::Chosen) {
             return (new ChosenDips($in, $every, $this->memo))->best();
         }

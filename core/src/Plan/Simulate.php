@@ -44,7 +44,7 @@ final readonly class Simulate implements Model
             new BathLedgerInput($in->pot->vessel, [BathEvent::fill(0.0, $in->pot->waxG)], pickupDefaultG: $in->pot->pickupG),
         );
         $weeks = [];
-        $potDays = new PotDays(new KeptMemo());
+        $potDays = new PotDays(($memo = new KeptMemo()), $memo);
         for ($w = 0; $w < $in->weeks; $w++) {
             $week = new SimulatedWeek($w);
             foreach ($sheds as $shed) {

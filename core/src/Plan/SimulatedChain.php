@@ -19,6 +19,9 @@ final class SimulatedChain
     /** @var list<WaxTopUp> */
     private array $topUps = [];
 
+    /** @var array{float, float}|null an interval, and what was used of it: until something happens to it */
+    private ?array $used = null;
+
     /** Whether it was run so far past its limit that the cassette went with it. */
     public bool $ruinous = false;
 
@@ -38,9 +41,15 @@ final class SimulatedChain
 
     public function usedKm(float $intervalKm): float
     {
-        return $this->rides === []
-            ? 0.0
-            : $intervalKm - (new WaxLife())(new WaxLifeInput($intervalKm, null, $this->rides, $this->topUps))->leftKm;
+        if ($this->rides === []) {
+            return 0.0;
+        }
+        if ($this->used === null || $this->used[0] !== $intervalKm) {
+            $leftKm = (new WaxLife())(new WaxLifeInput($intervalKm, null, $this->rides, $this->topUps))->leftKm;
+            $this->used = [$intervalKm, $intervalKm - $leftKm];
+        }
+
+        return $this->used[1];
     }
 
     public function usedHours(): float
@@ -61,6 +70,7 @@ final class SimulatedChain
     public function ride(float $km, float $factor, float $ratePctPer1000Km, float $hours = 0.0): void
     {
         $this->rides[] = new WaxRide($km, $hours, Condition::Dry, $factor);
+        $this->used = null;
         $this->km += $km;
         $this->wearPct += ($ratePctPer1000Km * $km) / 1000.0;
     }
@@ -68,10 +78,11 @@ final class SimulatedChain
     public function drip(float $km): void
     {
         $this->topUps[] = new WaxTopUp(count($this->rides) - 1, $km);
+        $this->used = null;
     }
 
     public function dip(): void
     {
-        [$this->rides, $this->topUps] = [[], []];
+        [$this->rides, $this->topUps, $this->used] = [[], [], null];
     }
 }
