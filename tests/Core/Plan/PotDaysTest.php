@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Maths\KeptMemo;
 use Dripel\Core\Plan\PotDays;
 
 /** @return array<string, mixed> */
@@ -174,6 +175,31 @@ it('finds the least minutes of all choices of pot days, and says where none will
     }
     // Both happen often enough to mean something.
     expect($feasible)->toBeGreaterThan(100)->and($blocked)->toBeGreaterThan(25);
+});
+
+it('plans the same where it remembers what the rides of the weeks before came to', function (): void {
+    // The same bikes, week after week, with other wax on their chains; and now and then on other rides.
+    $memo = new KeptMemo();
+    $remembering = new PotDays($memo, $memo);
+    $blocked = 0;
+    for ($seed = 1; $seed <= 40; $seed++) {
+        $in = someShed($seed);
+        for ($week = 0; $week < 12; $week++) {
+            foreach ($in['bikes'] as &$bike) {
+                foreach ($bike['chains'] as &$chain) {
+                    $chain['used_km'] = [0, 0, 40, 80, 100][mt_rand(0, 4)];
+                }
+                unset($chain);
+                $week % 4 === 3 && ($bike['daily_km'][mt_rand(0, $in['days'] - 1)] = 20);
+            }
+            unset($bike);
+            $input = fn(): Fields => Fields::fromJson((string) json_encode($in));
+            $found = $remembering->compute($input());
+            expect($found)->toBe((new PotDays())->compute($input()), "seed {$seed}, week {$week}");
+            $blocked += (int) !$found['feasible'];
+        }
+    }
+    expect($blocked)->toBeGreaterThan(50)->toBeLessThan(300);
 });
 
 it('agrees with a mixed-integer program solved by GLPK', function (): void {

@@ -118,6 +118,9 @@ it('plans it, and agrees with ChainState ride by ride', function (array $setting
         // What is left in a lane burns down by the rides.
         ->and(array_sum(array_map(fn(LaneDay $day) => $day->beforeKm - $day->afterKm, $lanes[1])))
         ->toEqualWithDelta(array_sum($plan->bikes[1]->dailyKm), 1e-6);
+    // Bare steel has nothing left when it goes into its first pot.
+    $first = array_column(array_merge(...$plan->walk()->reasons), null, 'chainId')[2] ?? null;
+    $bare && expect($first?->leftKm)->toBe(0.0);
 })->with([
     'waxed' => [[], false],
     'bare, so it is dipped first' => [[], true],
@@ -217,6 +220,17 @@ it('says where its simple count and ChainState differ', function (): void {
         ->toBe(1)
         ->and($doubts[0]->notReady)
         ->toBeTrue();
+    // Dipped in the morning of the ride, where nobody rides before the next day: it has wax enough, and is not ready.
+    [$book, $plan, $nowS] = planOf(
+        chains: 1,
+        settings: [[SettingKey::ReadySchool, 0, 'next_day'], [SettingKey::TopUpsMost, 0, 0]],
+        terms: ['weekdays' => [6], 'evening' => false],
+    );
+    $doubts = PlanCheck::of($book, $plan, $nowS);
+    expect($plan->result()->potDays[0]->day)
+        ->toBe(3)
+        ->and([$doubts[0]->day, $doubts[0]->notReady, $doubts[0]->leftKm >= $doubts[0]->needsKm])
+        ->toBe([3, true, true]);
 });
 
 it('goes on past a ride that no chain can take, and names it; ways out say what they cost', function (): void {
