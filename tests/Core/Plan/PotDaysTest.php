@@ -238,6 +238,9 @@ it('plans by hand: one pot day for two chains, the later of two as good; a top-u
         'topups' => [],
         'blocked' => null,
     ]);
+    // A bottle that may not be used is none.
+    $none = planned(['topup' => ['km' => 200, 'minutes' => 0, 'max_per_cycle' => 0]] + $shed);
+    expect($none['total_minutes'])->toBe(73.0)->and($none['topups'])->toBe([]);
     // Two top-ups at 25 minutes are dearer than the pot; at 15 they are not, and the fitted chain has them first.
     $drip = fn(float $minutes) => planned(['topup' => ['km' => 200, 'minutes' => $minutes, 'max_per_cycle' => 2]] + $shed);
     expect($drip(90)['topups'])

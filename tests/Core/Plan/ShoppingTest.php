@@ -170,7 +170,9 @@ it('buys a chain before the one that wears out leaves too few, within the weeks 
         // One more week is past the last day that is planned.
         ->and($wears(350.0))
         ->toBe([])
-        ->and($wears(350.0, ['days' => 43]))
+        ->and($wears(350.0, ['days' => 35]))
+        ->toBe([])
+        ->and($wears(350.0, ['days' => 36]))
         ->toContain('chain 1 2026-12-30 worn');
 });
 
@@ -218,4 +220,17 @@ it('buys drip wax for the planned top-ups: by the evening before, when the bottl
         // At the pace of late it is empty sooner: 10 ml in two weeks, 5 ml left are a week.
         ->and($dripped($bottle(15.0), [new TopUp(80, new Moment((int) strtotime('2026-11-20 20:00 UTC')), 2, 200.0, 10.0, 70)]))
         ->toBe(['drip_wax 120 2026-12-02 bottles_empty']);
+    // Two are open: 20 ml in two weeks, and 15 left in both do for ten days, the first for three.
+    $dripped10 = fn(int $id, int $bottleId) => new TopUp(
+        $id,
+        new Moment((int) strtotime('2026-11-20 20:00 UTC'), sequence: $id),
+        2,
+        100.0,
+        10.0,
+        $bottleId,
+    );
+    $other = [[SettingKey::BottleName, 71, 'Spare drip'], [SettingKey::BottleVolumeMl, 71, 60], [SettingKey::BottleLeftMl, 71, 20, 1]];
+    expect($dripped([...$bottle(15.0), ...$other], [$dripped10(80, 70), $dripped10(81, 71)]))->toBe([
+        'drip_wax 120 2026-12-05 bottles_empty',
+    ]);
 });
