@@ -92,6 +92,9 @@ it('makes a workshop into what plan.pot_days takes: the week of its page, days o
         terms: ['marginPct' => 10.0],
     );
     $bike = $plan->bikes[1];
+    // As many top-ups as the workshop allows.
+    $topUps = fn(int $most): ?int => planOf(settings: [[SettingKey::TopUpsMost, 0, $most]])[1]->input->topUp?->maxPerCycle;
+    expect([$topUps(0), $topUps(1), $topUps(3)])->toBe([null, 1, 3]);
     // Saturday 28 November is day 3; on the 5th and 6th nobody rides; a wet ride of 100 km takes 250 of wax.
     expect(array_filter($bike->dailyKm))
         ->toEqualWithDelta([3 => 66.0, 4 => 99.0, 14 => 275.0, 17 => 66.0, 18 => 99.0, 24 => 66.0, 25 => 99.0], 1e-9)
