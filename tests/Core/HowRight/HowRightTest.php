@@ -149,7 +149,12 @@ it('grades good-until days against what was ridden, whatever was done to the cha
     expect($of->marginsPct[0])->toEqualWithDelta(50.0, 1e-6);
     // What is not over yet is not graded, and what is not waxed promises nothing.
     $recorded = recorded([...$entries, ...tuesdaysAndSaturdays(2, 5)]);
-    expect(GradeGoodUntil::of($recorded, $recorded->asKnown(noonOf(10)), noonOf(-1), noonOf(10))->promises)->toBe([]);
+    $until = fn(int $day): array => GradeGoodUntil::of($recorded, $recorded->asKnown(noonOf($day)), noonOf(-1), noonOf($day))->promises;
+    expect($until(10))->toBe([])->and($until(15))->toBe([]);
+    // It was kept once its day is over, whether its wax has run out by then or not.
+    $still = recorded([...$entries, ...array_slice(tuesdaysAndSaturdays(2, 5), 1)]);
+    [$waxed] = GradeGoodUntil::of($still, $still->asKnown(noonOf(16)), noonOf(-1), noonOf(16))->promises;
+    expect($waxed)->kept->toBeTrue()->came->toBeNull();
     expect(
         GradeGoodUntil::of($bare = recorded(tuesdaysAndSaturdays(-9, 5)), $bare->asKnown(noonOf(40)), noonOf(-1), noonOf(40))->promises,
     )->toBe([]);
@@ -264,6 +269,48 @@ it('grades readings by the band that was foretold, and the ear by the interval t
     ]);
     $promises = GradeEar::of($ear, $ear->asKnown(noonOf(0)), noonOf(-365), noonOf(0));
     expect(array_map(fn(GradedPromise $one) => [$one->kept, $one->came], $promises))->toBe([[false, 50.0], [true, 450.0]]);
+    // One in five may be loud before it; how far off it was, by what was said.
+    expect(array_map(fn(GradedPromise $one) => $one->likely, $promises))
+        ->toEqualWithDelta([0.8, 0.8], 1e-9)
+        ->and(array_map(fn(GradedPromise $one) => $one->off, $promises))
+        ->toEqualWithDelta([1 - 50.0 / $promises[0]->said, 0.0], 1e-9);
+});
+
+it('says nothing of promises that were not made, and adds up those that were', function (): void {
+    $none = new PromiseGrade(PromiseKind::Wear, []);
+    expect([$none->count(), $none->share(), $none->interval(), $none->promised(), $none->held(), $none->meanError()])->toBe([
+        0,
+        null,
+        null,
+        null,
+        null,
+        null,
+    ]);
+    $one = fn(bool $kept, float $came, ?float $km, ?float $likely = 0.8): GradedPromise => new GradedPromise(
+        PromiseKind::Wear,
+        0,
+        1,
+        7,
+        $kept,
+        0.2,
+        $came,
+        $likely,
+        km: $km,
+    );
+    $three = [$one(true, 0.25, 1000.0), $one(false, 0.1, 500.0, 0.6), $one(true, 9.0, 0.0, null)];
+    $grade = new PromiseGrade(PromiseKind::Wear, $three);
+    expect([$grade->count(), $grade->kept(), $grade->share(), $grade->held()])
+        ->toBe([3, 2, 2 / 3, null])
+        ->and($grade->promised())
+        ->toEqualWithDelta(0.7, 1e-9)
+        // 0.05 in 1,000 km and 0.1 in 500; what was not ridden says nothing.
+        ->and($grade->meanError())
+        ->toEqualWithDelta((0.05 + 0.2) / 2, 1e-9)
+        // Of what is not told by km, as it is.
+        ->and((new PromiseGrade(PromiseKind::GoodUntil, [$one(true, 0.25, null)]))->meanError())
+        ->toEqualWithDelta(0.05, 1e-9)
+        ->and((new PromiseGrade(PromiseKind::Plan, $three))->meanError())
+        ->toBeNull();
 });
 
 it('says how sure a share is as published, and holds what was promised against it', function (
@@ -639,6 +686,12 @@ it('holds the day on which a bottle is empty against the day on which it was', f
         ->toBe([])
         ->and($promise($grade([...$before, ...$every(10, 6)], [$of(SettingKey::BottleGone, 1, 70)])))
         ->toBe([3, $said, 60.0, true, 0.0]);
+    // One that nobody opened promises nothing, though the pace of the other would empty it in time.
+    $spare = [
+        new DatedSetting(SettingKey::BottleName, 4, new Moment(noonOf(-200)), 'Spare'),
+        new DatedSetting(SettingKey::BottleVolumeMl, 4, new Moment(noonOf(-200)), 20.0),
+    ];
+    expect(array_unique(array_column($grade([...$before, ...$every(10, 6)], $spare), 0)))->toBe([3]);
     // Somebody looked: it was empty sooner than the doses say.
     expect($promise($grade([...$before, ...$every(10, 1)], [$of(SettingKey::BottleLeftMl, 2.0, 50)])))->toBe([3, $said, 50.0, true, 0.0]);
 });
