@@ -22,6 +22,9 @@ final readonly class RainTable
     /** More than any hour has ever been known to bring, in mm (from memory: Holt, Missouri, 1947, 305 mm in 42 minutes). */
     public const MOST_MM = 400.0;
 
+    /** The end of the year 9999: later than any table writes. */
+    private const LAST_S = 253_402_300_799;
+
     private const TIMES = ['time', 'datetime', 'date', 'hour', 'utc'];
 
     private const AMOUNTS = ['rain', 'precipitation', 'rainfall', 'mm'];
@@ -64,14 +67,15 @@ final readonly class RainTable
     /**
      * From runs of hours that follow one another, each with the beginning of its first: `rain` of a workshop's file.
      *
-     * @throws InvalidInput at `rain.N.at` unless it is the beginning of an hour, at `rain.N.mm.N` unless 0 to 400 mm
+     * @throws InvalidInput at `rain.N.at` unless it is the beginning of an hour from 1970 to 9999, at `rain.N.mm.N` unless 0 to 400 mm
      */
     public static function from(Fields $in): self
     {
         $mm = [];
         $in->list('rain', function (Fields $run) use (&$mm): void {
             $hourS = $run->only('at', 'mm')->whole('at');
-            $hourS % Rain::HOUR_S === 0 || throw new InvalidInput('at', 'must be the beginning of an hour');
+            ($hourS >= 0 && $hourS <= self::LAST_S && $hourS % Rain::HOUR_S === 0) ||
+                throw new InvalidInput('at', 'must be the beginning of an hour of the years 1970 to 9999');
             foreach ($run->numbers('mm') as $n => $one) {
                 ($one >= 0.0 && $one <= self::MOST_MM) || throw new InvalidInput("mm.{$n}", 'must be from 0 to 400 mm');
                 $mm[$hourS + $n * Rain::HOUR_S] = $one;

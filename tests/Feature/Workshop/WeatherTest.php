@@ -159,7 +159,17 @@ it('gives rain out again: as a table that is read as it is, and in the file of t
     expect($rain($other))->toBe($mm);
     // Restored, it is what the file says, and not what was there before.
     ($this->table)("time,mm\n2026-11-20 09:00,9\n")->assertSessionHasNoErrors();
-    foreach ([['at' => $nineS + 60, 'mm' => [1]], ['at' => $nineS, 'mm' => [401]], ['at' => $nineS, 'mm' => 'wet'], 'rain'] as $odd) {
+    foreach (
+        [
+            ['at' => $nineS + 60, 'mm' => [1]],
+            ['at' => 36 * 10 ** 13, 'mm' => [1]],
+            ['at' => -3600, 'mm' => [1]],
+            ['at' => $nineS, 'mm' => [401]],
+            ['at' => $nineS, 'mm' => 'wet'],
+            'rain',
+        ]
+        as $odd
+    ) {
         $restore((string) json_encode(['rain' => [...$file['rain'], $odd]] + $file))->assertSessionHasErrors('file');
         expect(session('errors')->first('file'))->toContain('row 3 of rain');
     }
