@@ -2,6 +2,7 @@
 import { usePage } from '@inertiajs/vue3'
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { lastPressY } from '@/composables/lastPress'
+import { whenIdle } from '@/composables/lazily'
 import { told } from '@/composables/told'
 import { PHONE } from '@/composables/usePhone'
 import { t } from '@/composables/useText'
@@ -45,17 +46,25 @@ const MS_A_WORD = 330
 const MS_MORE = 10_000
 const gone = ref(false)
 let timer: number | undefined
+let turn = 0
 const held = ref(false)
 function wait(): void {
   if (!held.value) place()
   window.clearTimeout(timer)
   gone.value = false
+  const mine = ++turn
   if (done.value && !held.value) {
-    timer = window.setTimeout(() => (gone.value = true), MS_MORE + MS_A_WORD * done.value.text.split(/\s+/).length)
+    const ms = MS_MORE + MS_A_WORD * done.value.text.split(/\s+/).length
+    // Counted from when it is painted: a slow phone may be busy with the page for longer than it takes to read.
+    const painted = () => whenIdle(() => mine === turn && (timer = window.setTimeout(() => (gone.value = true), ms)))
+    window.requestAnimationFrame(() => window.requestAnimationFrame(painted))
   }
 }
 watch([() => done.value?.key, held], wait, { immediate: true })
-onUnmounted(() => window.clearTimeout(timer))
+onUnmounted(() => {
+  turn++
+  window.clearTimeout(timer)
+})
 </script>
 
 <template>
