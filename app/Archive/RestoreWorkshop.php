@@ -85,8 +85,9 @@ final readonly class RestoreWorkshop
     /** @param array<string, mixed> $file */
     private static function rain(array $file): RainTable
     {
+        $runs = self::part($file, $file, WorkshopFile::RAIN);
         try {
-            return RainTable::from(Fields::fromJson((string) json_encode([WorkshopFile::RAIN => $file[WorkshopFile::RAIN] ?? []])));
+            return RainTable::from(Fields::fromJson((string) json_encode([WorkshopFile::RAIN => $runs])));
         } catch (InvalidInput $e) {
             $path = explode('.', $e->path);
             throw new NotRestored('value', [
@@ -98,6 +99,21 @@ final readonly class RestoreWorkshop
     }
 
     /**
+     * What a file says by a name; nothing where its version does not know it yet.
+     *
+     * @param array<string, mixed> $file
+     * @param array<array-key, mixed> $in the file, or its tables
+     *
+     * @return array<array-key, mixed>
+     */
+    private static function part(array $file, array $in, string $name): array
+    {
+        $part = $in[$name] ?? (WorkshopFile::mayLack((int) $file['version'], $name) ? [] : null);
+
+        return is_array($part) ? $part : throw new NotRestored('table_missing', ['table' => $name]);
+    }
+
+    /**
      * @param array<string, mixed> $file
      *
      * @return array<string, list<array<string, mixed>>>
@@ -106,12 +122,9 @@ final readonly class RestoreWorkshop
     {
         $tables = [];
         foreach (WorkshopFile::tables() as $table) {
-            $rows =
-                $file['tables'][$table] ??
-                ((WorkshopFile::mayLack($file['version'], $table) ? [] : null) ??
-                    throw new NotRestored('table_missing', ['table' => $table]));
+            $rows = self::part($file, (array) ($file['tables'] ?? []), $table);
             $columns = $this->columns($table);
-            foreach (is_array($rows) ? array_values($rows) : throw new NotRestored('table_missing', ['table' => $table]) as $i => $row) {
+            foreach (array_values($rows) as $i => $row) {
                 if (is_array($row)) {
                     $row += WorkshopFile::unsaid($file['version'], $table);
                 }

@@ -26,6 +26,7 @@ final class WorkshopFile
         4 => ['cares', 'planned_rides'],
         6 => ['brushings'],
         7 => ['oilings'],
+        9 => [self::RAIN],
     ];
 
     /** Columns likewise, with what they mean in earlier files. */
@@ -42,7 +43,7 @@ final class WorkshopFile
 
     public const ACTIONS = 'actions';
 
-    /** Rain from tables, in the file as runs of hours; files before version 9 have none. */
+    /** Rain from tables, beside the tables of the file as runs of hours. */
     public const RAIN = 'rain';
 
     /** What was measured and tapped beside the logbook, by what its rows go by in time: each is to be had as CSV. */

@@ -73,7 +73,7 @@ final class ReadBook
         }
     }
 
-    /** Enough to see contradictions, without the many rides. */
+    /** Enough to see contradictions and coats, without the many rides. */
     public function withoutRides(Workshop $workshop): Book
     {
         return $this->read($workshop, fn() => []);

@@ -40,15 +40,17 @@ final class ReadBaths
         if (isset($this->read[$book])) {
             return $this->read[$book];
         }
-        $states = [];
+        [$states, $usual] = [[], ChainPickup::ofDips($book->dips())];
         foreach (Pot::query()->in($workshop)->live()->orderBy('id')->get() as $pot) {
-            $book->settings->whole(SettingKey::PotGone, $pot->id) === 1 || ($states[$pot->id] = $this->state($workshop, $book, $pot));
+            $book->settings->whole(SettingKey::PotGone, $pot->id) === 1 ||
+                ($states[$pot->id] = $this->state($workshop, $book, $pot, $usual));
         }
 
         return $this->read[$book] = $states;
     }
 
-    private function state(Workshop $workshop, Book $book, Pot $pot): BathState
+    /** @param array<int, ChainPickup> $usual by chain */
+    private function state(Workshop $workshop, Book $book, Pot $pot, array $usual): BathState
     {
         $facts = PotFacts::of($book->settings, $pot->id);
         [$limitC, $heightMm] = [$facts->limitC, $facts->heightMm];
@@ -64,7 +66,12 @@ final class ReadBaths
             return new BathState($pot->id, null, $limitC, $heightMm, null);
         }
         try {
-            $in = new BathLedgerInput($facts->vessel(), $this->events($workshop, $book, $pot, $fill), $limitC, $facts->lay->coversMm());
+            $in = new BathLedgerInput(
+                $facts->vessel(),
+                $this->events($workshop, $book, $pot, $fill, $usual),
+                $limitC,
+                $facts->lay->coversMm(),
+            );
             $ledger = (new BathLedger())($in);
         } catch (InvalidInput $e) {
             return new BathState($pot->id, null, $limitC, $heightMm, $fill->at, $e->path);
@@ -73,8 +80,12 @@ final class ReadBaths
         return new BathState($pot->id, $ledger, $limitC, $heightMm, $fill->at, null, (new BathLedger())->history($in));
     }
 
-    /** @return list<BathEvent> from the last fill on; the chains of one action are one dip */
-    private function events(Workshop $workshop, Book $book, Pot $pot, BathEntry $fill): array
+    /**
+     * @param array<int, ChainPickup> $usual by chain
+     *
+     * @return list<BathEvent> from the last fill on; the chains of one action are one dip
+     */
+    private function events(Workshop $workshop, Book $book, Pot $pot, BathEntry $fill, array $usual): array
     {
         $events = [];
         $rows = BathEntry::query()
@@ -101,7 +112,6 @@ final class ReadBaths
             ->orderBy('id')
             ->get()
             ->groupBy(fn(Dip $dip) => "{$dip->at} {$dip->action_id}");
-        $usual = ChainPickup::ofDips($book->dips());
         foreach ($dips as $together) {
             $first = $together->firstOrFail();
             $events[] = [

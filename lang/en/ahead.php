@@ -65,9 +65,9 @@ return [
         'out' => ':bike, :week: left out of what is usual.',
     ],
     'learned' => [
-        'pot' => 'Your last :days guided pot days, :dips dips, kept you :least to :most min each. Waits of half an hour and more are left out (house rule).',
-        'swap' => 'Your last :swaps guided swaps took :least to :most min.',
-        'strip' => 'Your last :strips guided strips took :least to :most min, waits of half an hour and more left out.',
+        'pot' => 'Your last :times guided pot days, :dips dips, kept you :least to :most min each. Waits of half an hour and more are left out (house rule).',
+        'swap' => 'Your last :times guided swaps took :least to :most min.',
+        'strip' => 'Your last :times guided strips took :least to :most min, waits of half an hour and more left out.',
         'values' => 'That is :fixed min a pot day, :dip a dip, :batch a batch, :swap a swap, :strip a strip.',
     ],
     'lane' => [

@@ -22,6 +22,7 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Moment;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Tests\TestCase;
 
 /** A small workshop for tests: made, asked and signed in to through the app itself. Now is 25 November 2026, 12:00 UTC. */
 final class Bench
@@ -67,6 +68,40 @@ final class Bench
         ]);
 
         return $user;
+    }
+
+    /** What the form of the plan's days and minutes sends, but for the days: the house rules, with no reserve. */
+    public const TERMS = [
+        'pot_time' => 'evening',
+        'fixed' => 45,
+        'dip' => 4,
+        'batch' => 10,
+        'swap' => 3,
+        'topup' => 60,
+        'strip' => 35,
+        'margin' => 0,
+    ];
+
+    /**
+     * What comes after a page, as its browser asks for it.
+     *
+     * @return array<string, mixed> by the name of the prop
+     */
+    public static function deferred(TestCase $test, string $path, string ...$props): array
+    {
+        app()->forgetScopedInstances();
+        $page = $test->get($path)->assertOk()->viewData('page');
+        app()->forgetScopedInstances();
+
+        return $test
+            ->get($path, [
+                'X-Inertia' => 'true',
+                'X-Inertia-Version' => (string) $page['version'],
+                'X-Inertia-Partial-Component' => $page['component'],
+                'X-Inertia-Partial-Data' => implode(',', $props),
+            ])
+            ->assertOk()
+            ->json('props');
     }
 
     /**

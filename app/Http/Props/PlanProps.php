@@ -22,6 +22,7 @@ use Dripel\Core\Plan\LearnedMinutes;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\MeasuringDays;
 use Dripel\Core\Plan\OddWeek;
+use Dripel\Core\Plan\OftenDone;
 use Dripel\Core\Plan\PassedPot;
 use Dripel\Core\Plan\PlanCheck;
 use Dripel\Core\Plan\PlanDoubt;
@@ -311,35 +312,21 @@ final readonly class PlanProps
             'swap' => $terms->swapMinutes,
             'strip' => $terms->stripMinutes,
         ]);
-        [$least, $most] = $learned->dayMinutes;
-        [$quickest, $slowest] = $learned->eachSwap;
-        [$shortest, $longest] = $learned->eachStrip;
+        $said = fn(string $what, ?OftenDone $often, array $more = []): string => $often === null
+            ? ''
+            : $this->translator->say("ahead.learned.{$what}", [
+                'times' => (string) $often->times,
+                'least' => $n($often->leastMinutes),
+                'most' => $n($often->mostMinutes),
+                ...$more,
+            ]);
 
         return $fields + [
             'texts' => array_values(
                 array_filter([
-                    $learned->days === 0
-                        ? ''
-                        : $this->translator->say('ahead.learned.pot', [
-                            'days' => (string) $learned->days,
-                            'dips' => (string) $learned->dips,
-                            'least' => $n($least),
-                            'most' => $n($most),
-                        ]),
-                    $learned->swaps === 0
-                        ? ''
-                        : $this->translator->say('ahead.learned.swap', [
-                            'swaps' => (string) $learned->swaps,
-                            'least' => $n($quickest),
-                            'most' => $n($slowest),
-                        ]),
-                    $learned->strips === 0
-                        ? ''
-                        : $this->translator->say('ahead.learned.strip', [
-                            'strips' => (string) $learned->strips,
-                            'least' => $n($shortest),
-                            'most' => $n($longest),
-                        ]),
+                    $said('pot', $learned->days, ['dips' => (string) $learned->dips]),
+                    $said('swap', $learned->swaps),
+                    $said('strip', $learned->strips),
                     $this->translator->say('ahead.learned.values', $fields),
                 ]),
             ),

@@ -7,8 +7,7 @@ namespace Dripel\Core\Bath;
 use Dripel\Core\Logbook\Dip;
 
 /**
- * What one chain takes along in a dip, as it was weighed: the mean of its last eight weighings, from three on. Long chains take more than
- * short ones, stiff wax more than soft. House rules.
+ * What one chain takes along in a dip, as it was weighed: the mean of its last eight weighings, from three on. House rules.
  */
 final readonly class ChainPickup
 {

@@ -94,18 +94,21 @@ final readonly class NextItem
     }
 
     /**
-     * What they take, one after the other; chains that are stripped go through the jars together.
+     * What they take, one after the other, but for what is done together.
      *
      * @param list<self> $items
      */
     private static function minutesOf(array $items): float
     {
-        [$minutes, $strip] = [0.0, 0.0];
+        [$minutes, $together] = [0.0, []];
         foreach ($items as $item) {
-            $item->kind === NextKind::Strip ? ($strip = max($strip, $item->minutes)) : ($minutes += $item->minutes);
+            $kind = $item->kind;
+            $kind->together()
+                ? ($together[$kind->value] = max($together[$kind->value] ?? 0.0, $item->minutes))
+                : ($minutes += $item->minutes);
         }
 
-        return $minutes + $strip;
+        return $minutes + array_sum($together);
     }
 
     /** Whether it is worth a word to somebody who is not looking: it is for today, or late, and waiting costs something. */

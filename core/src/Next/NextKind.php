@@ -94,6 +94,12 @@ enum NextKind: string
         );
     }
 
+    /** Whether several are done in the time of one: chains go through the jars together. */
+    public function together(): bool
+    {
+        return $this === self::Strip;
+    }
+
     /** In which order it is done in an evening: measured and wiped first, then the pot, the bottle, and the chains back on. */
     public function atTheBench(): int
     {

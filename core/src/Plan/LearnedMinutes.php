@@ -14,28 +14,16 @@ final readonly class LearnedMinutes
 
     private const LEAST = 3;
 
-    /**
-     * @param int $days pot days that it was learned from
-     * @param array{float, float} $dayMinutes the shortest and the longest of them, as a whole
-     * @param int $swaps that it was learned from
-     * @param array{float, float} $eachSwap the shortest and the longest
-     * @param int $strips likewise
-     * @param array{float, float} $eachStrip
-     */
     private function __construct(
-        public int $days,
+        /** Pot days, as a whole; null: too few, as of the others. */
+        public ?OftenDone $days,
         public int $dips,
         public ?float $fixedMinutes,
         public ?float $dipMinutes,
         /** Null too where chains never went in together: then a batch is a dip. */
         public ?float $batchMinutes,
-        public array $dayMinutes,
-        public int $swaps,
-        public ?float $swapMinutes,
-        public array $eachSwap,
-        public int $strips,
-        public ?float $stripMinutes,
-        public array $eachStrip,
+        public ?OftenDone $swaps,
+        public ?OftenDone $strips,
     ) {}
 
     /**
@@ -53,32 +41,16 @@ final readonly class LearnedMinutes
         $sum = fn(callable $of): float => (float) array_sum(array_map($of, $days));
         [$dips, $batches] = [(int) $sum(fn(WorkedDay $day) => $day->dips), $sum(fn(WorkedDay $day) => $day->batches)];
         $together = $sum(fn(WorkedDay $day) => $day->batchMinutes);
-        $all = array_map(fn(WorkedDay $day) => $day->minutes(), $days);
 
         return new self(
-            count($days),
+            OftenDone::of(array_map(fn(WorkedDay $day) => $day->minutes(), $days)),
             $dips,
             $days === [] ? null : $sum(fn(WorkedDay $day) => $day->fixedMinutes) / count($days),
             $days === [] ? null : $sum(fn(WorkedDay $day) => $day->dipMinutes) / $dips,
             $days === [] || $together <= 0.0 ? null : $together / $batches,
-            self::span($all),
-            count($swaps),
-            $swaps === [] ? null : array_sum($swaps) / count($swaps),
-            self::span($swaps),
-            count($strips),
-            $strips === [] ? null : array_sum($strips) / count($strips),
-            self::span($strips),
+            OftenDone::of($swaps),
+            OftenDone::of($strips),
         );
-    }
-
-    /**
-     * @param list<float> $minutes
-     *
-     * @return array{float, float}
-     */
-    private static function span(array $minutes): array
-    {
-        return $minutes === [] ? [0.0, 0.0] : [min($minutes), max($minutes)];
     }
 
     /** The same for the plan; what was not learned as it is. */
@@ -88,8 +60,8 @@ final readonly class LearnedMinutes
             $this->fixedMinutes ?? $terms->fixedMinutes,
             $this->dipMinutes ?? $terms->dipMinutes,
             $this->fixedMinutes === null ? $terms->batchMinutes : $this->batchMinutes ?? 0.0,
-            $this->swapMinutes ?? $terms->swapMinutes,
-            $this->stripMinutes ?? $terms->stripMinutes,
+            $this->swaps->meanMinutes ?? $terms->swapMinutes,
+            $this->strips->meanMinutes ?? $terms->stripMinutes,
         );
     }
 

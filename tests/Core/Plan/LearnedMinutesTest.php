@@ -7,6 +7,7 @@ use Dripel\Core\Guided\JobEventKind;
 use Dripel\Core\Guided\JobRun;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Plan\LearnedMinutes;
+use Dripel\Core\Plan\OftenDone;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\WorkedDay;
 use Dripel\Core\PotDay\PotDayPlan;
@@ -94,7 +95,7 @@ it('learns from three of a kind on, from the last eight, so that the plan comes 
     $nothing = LearnedMinutes::of([$day(4), $day(4)], [3.0, 3.0], [$strip(20), $strip(20)]);
     expect($nothing->fixedMinutes)
         ->toBeNull()
-        ->and([$nothing->swapMinutes, $nothing->stripMinutes])
+        ->and([$nothing->swaps, $nothing->strips])
         ->toBe([null, null])
         ->and($nothing->news($terms))
         ->toBeFalse()
@@ -103,11 +104,23 @@ it('learns from three of a kind on, from the last eight, so that the plan comes 
 
     $days = [$day(4), $day(10), $day(7)];
     $learned = LearnedMinutes::of($days, [5.0, 7.0, 9.0], [$strip(1), $strip(5), $strip(4.5)]);
-    expect([$learned->days, $learned->dips, $learned->swaps, $learned->strips])
+    expect([$learned->days?->times, $learned->dips, $learned->swaps?->times, $learned->strips?->times])
         ->toBe([3, 9, 3, 3])
-        ->and([$learned->fixedMinutes, $learned->dipMinutes, $learned->batchMinutes, $learned->swapMinutes, $learned->stripMinutes])
+        ->and([
+            $learned->fixedMinutes,
+            $learned->dipMinutes,
+            $learned->batchMinutes,
+            $learned->swaps?->meanMinutes,
+            $learned->strips?->meanMinutes,
+        ])
         ->toEqualWithDelta([12.0, 14 / 3, 3.5, 7.0, 23.5], 1e-9)
-        ->and([$learned->dayMinutes, $learned->eachSwap, $learned->eachStrip])
+        ->and(
+            array_map(fn(?OftenDone $one) => [$one?->leastMinutes, $one?->mostMinutes], [
+                $learned->days,
+                $learned->swaps,
+                $learned->strips,
+            ]),
+        )
         ->toEqual([[30.0, 36.0], [5.0, 9.0], [21.0, 25.0]])
         ->and($learned->news($terms))
         ->toBeTrue()
@@ -120,7 +133,13 @@ it('learns from three of a kind on, from the last eight, so that the plan comes 
     );
     // An old slow one falls out.
     $many = LearnedMinutes::of([$day(25), ...array_map(fn() => $day(4), range(1, 8))], [99.0, ...array_fill(0, 8, 4.0)], []);
-    expect([$many->days, $many->fixedMinutes, $many->swaps, $many->swapMinutes, $many->stripMinutes])->toBe([8, 9.0, 8, 4.0, null]);
+    expect([$many->days?->times, $many->fixedMinutes, $many->swaps?->times, $many->swaps?->meanMinutes, $many->strips])->toBe([
+        8,
+        9.0,
+        8,
+        4.0,
+        null,
+    ]);
     // Nothing but strips was led: the rest stays as it is.
     $strips = LearnedMinutes::of([], [], array_fill(0, 3, $strip(10)));
     expect($strips->applied($terms))->toEqual($terms->taking(45.0, 4.0, 10.0, 3.0, 30.0))->and($strips->news($terms))->toBeTrue();

@@ -142,21 +142,7 @@ it(
             'forbidden' => ['2026-12-06', '2026-12-12'],
             'not_on' => [['chain_id' => Chain::query()->in($demo)->live()->firstOrFail()->id, 'date' => '2026-12-05']],
         ]);
-        $does(
-            '/ahead/terms',
-            [
-                'weekdays' => [4, 6],
-                'pot_time' => 'evening',
-                'fixed' => 45,
-                'dip' => 4,
-                'batch' => 10,
-                'swap' => 3,
-                'topup' => 60,
-                'strip' => 35,
-                'margin' => 10,
-            ],
-            'put',
-        );
+        $does('/ahead/terms', ['weekdays' => [4, 6]] + Bench::TERMS, 'put');
         $does(
             '/bikes/1',
             [
@@ -261,6 +247,7 @@ it('refuses a file that it cannot trust, in words, and changes nothing', functio
         'too_large',
     ],
     'without its rides' => [fn(array $file) => ['tables' => array_diff_key($file['tables'], ['rides' => 0])] + $file, 'table_missing'],
+    'without its rain' => [fn(array $file) => ['about' => 'rain'] + array_diff_key($file, ['rain' => 0]), 'table_missing'],
     'a column too many' => [
         fn(array $file) => [
             'tables' => ['fittings' => [['colour' => 'red'] + $file['tables']['fittings'][0]]] + $file['tables'],

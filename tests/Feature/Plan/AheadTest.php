@@ -58,21 +58,7 @@ beforeEach(function (): void {
         ],
         'put',
     );
-    ($this->does)(
-        '/ahead/terms',
-        [
-            'weekdays' => [4],
-            'pot_time' => 'evening',
-            'fixed' => 45,
-            'dip' => 4,
-            'batch' => 10,
-            'swap' => 3,
-            'topup' => 60,
-            'strip' => 35,
-            'margin' => 0,
-        ],
-        'put',
-    );
+    ($this->does)('/ahead/terms', ['weekdays' => [4]] + Bench::TERMS, 'put');
     $this->page = function (string $url = '/ahead'): array {
         $found = [];
         app()->forgetScopedInstances();
@@ -196,12 +182,7 @@ it('plans the weeks, plans around what somebody changes and says what that costs
     app()->forgetScopedInstances();
     expect($this->getJson('/reminders')->json('0.tag'))->toEndWith($first['date']);
     // The morning after, unused, it is said, and planned anew for another day; once something was dipped it is not.
-    $later = fn(string $prop): mixed => $this->get('/ahead', [
-        'X-Inertia' => 'true',
-        'X-Inertia-Version' => (string) $this->get('/ahead')->viewData('page')['version'],
-        'X-Inertia-Partial-Component' => 'Plan/Ahead',
-        'X-Inertia-Partial-Data' => $prop,
-    ])->json("props.{$prop}");
+    $later = fn(string $prop): mixed => Bench::deferred($this, '/ahead', $prop)[$prop];
     app(AppClock::class)->stopAt((int) strtotime("{$first['date']} 12:00 UTC") + 86_400);
     app()->forgetScopedInstances();
     expect(($this->plain)($later('passed')))
@@ -221,22 +202,7 @@ it('plans the weeks, plans around what somebody changes and says what that costs
         ->toBe(57);
     ($this->does)('/command', ['text' => 'plan 4 weeks']);
     // More than one is willing to spend is said.
-    ($this->does)(
-        '/ahead/terms',
-        [
-            'weekdays' => [4],
-            'pot_time' => 'evening',
-            'fixed' => 45,
-            'dip' => 4,
-            'batch' => 10,
-            'swap' => 3,
-            'topup' => 60,
-            'strip' => 35,
-            'margin' => 0,
-            'hours' => 0.1,
-        ],
-        'put',
-    );
+    ($this->does)('/ahead/terms', ['weekdays' => [4], 'hours' => 0.1] + Bench::TERMS, 'put');
     expect(($this->plain)(($this->page)()['plan']['about']))->toContain('more than your 6 min a week');
     // Said in words it comes to the same.
     ($this->does)('/command', ['text' => 'pot 17 dec']);
@@ -270,17 +236,7 @@ it('takes as many chains at once as the owner of the pot says: in the plan and o
     ]);
     $pot = Pot::query()->firstOrFail()->id;
     ($this->does)("/pots/{$pot}/bath", ['act' => 'fill', 'wax' => 600] + Bench::form(1));
-    $terms = [
-        'weekdays' => [4],
-        'pot_time' => 'evening',
-        'fixed' => 45,
-        'dip' => 4,
-        'batch' => 10,
-        'swap' => 3,
-        'topup' => 60,
-        'strip' => 35,
-        'margin' => 0,
-    ];
+    $terms = ['weekdays' => [4]] + Bench::TERMS;
     // Two coils fit on one another; laid loosely, three chains go in.
     expect(app(ReadPlan::class)($this->bench->workshop)->input->potCapacity)->toBe(2);
     ($this->does)('/ahead/terms', $terms + ['pots' => [['pot_id' => $pot, 'at_once' => 3]]], 'put');
@@ -336,21 +292,7 @@ it('plans with single rides, days off and sensible answers at the edges', functi
     ])->assertSessionHasNoErrors();
     expect(($this->page)()['rides'])->toHaveCount(1);
     // No day for the pot and no bottle: the day that cannot be ridden, and the ways out.
-    ($this->does)(
-        '/ahead/terms',
-        [
-            'weekdays' => [],
-            'pot_time' => 'morning',
-            'fixed' => 45,
-            'dip' => 4,
-            'batch' => 10,
-            'swap' => 3,
-            'topup' => 60,
-            'strip' => 35,
-            'margin' => 0,
-        ],
-        'put',
-    );
+    ($this->does)('/ahead/terms', ['weekdays' => [], 'pot_time' => 'morning'] + Bench::TERMS, 'put');
     ($this->does)(
         '/settings',
         [
@@ -460,21 +402,7 @@ it('gives the plan to any calendar, at an address that can be renewed, as an ind
 
 it('shows a ride in its own kilometres, and beside them the wax that it takes', function (): void {
     ($this->does)('/ahead/rides', ['bike_id' => $this->heron->id, 'from' => '2026-11-30', 'distance' => 20, 'condition' => 'damp']);
-    ($this->does)(
-        '/ahead/terms',
-        [
-            'weekdays' => [4],
-            'pot_time' => 'evening',
-            'fixed' => 45,
-            'dip' => 4,
-            'batch' => 10,
-            'swap' => 3,
-            'topup' => 60,
-            'strip' => 35,
-            'margin' => 10,
-        ],
-        'put',
-    );
+    ($this->does)('/ahead/terms', ['weekdays' => [4], 'margin' => 10] + Bench::TERMS, 'put');
     $days = ($this->page)()['plan']['lanes'][0]['days'];
     // By hand: 20 · 1.5 · 1.1.
     expect(($this->plain)(implode(' ', array_column($days, 'text'))))->toContain('Mon 30 Nov: 20 km on')->toContain('takes 33 km of wax');
@@ -595,7 +523,7 @@ it('lays policies side by side over the years', function (): void {
 it('has bare steel in the calendar by itself only where no pot of the plan is in time for it', function (): void {
     $c = $this->bench->chain($this->heron, 'C', null);
     ($this->does)("/chains/{$c->id}/strips", Bench::form(4));
-    $terms = ['pot_time' => 'evening', 'fixed' => 45, 'dip' => 4, 'batch' => 10, 'swap' => 3, 'topup' => 60, 'strip' => 35, 'margin' => 0];
+    $terms = Bench::TERMS;
     // Until eight this Wednesday evening; the pot is hot on Thursdays.
     expect((string) $this->get('/ahead/dripel.ics')->getContent())
         ->toContain("UID:bare-{$c->id}-")

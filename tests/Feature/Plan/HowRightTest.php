@@ -34,14 +34,7 @@ beforeEach(function (): void {
             $ago % 8 === 0 && ($this->does)('/dips', ['chains' => [$this->chain->id], 'dry' => true], 24 * $ago - 2);
         }
     };
-    $this->props = fn(): array => $this->get('/gauge/how-right', [
-        'X-Inertia' => 'true',
-        'X-Inertia-Version' => (string) $this->get('/gauge/how-right')->viewData('page')['version'],
-        'X-Inertia-Partial-Component' => 'Plan/HowRight',
-        'X-Inertia-Partial-Data' => 'how,replay',
-    ])
-        ->assertOk()
-        ->json('props');
+    $this->props = fn(): array => Bench::deferred($this, '/gauge/how-right', 'how', 'replay');
     $this->how = fn(): array => ($this->props)()['how'];
     $this->setting = fn(SettingKey $key) => app(ReadBook::class)
         ->settings($this->bench->workshop->refresh())

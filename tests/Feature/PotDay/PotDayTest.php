@@ -927,16 +927,7 @@ it('keeps race pot and everyday pot apart, both ways', function (): void {
 it('learns what pot days take from their taps, and offers it to the plan without changing anything by itself', function (): void {
     [$a] = threeChains($this);
     $pot = ($this->pot)();
-    $learned = function (): mixed {
-        app()->forgetScopedInstances();
-        $page = $this->get('/ahead')->assertOk()->viewData('page');
-        $headers = ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) $page['version']] + [
-            'X-Inertia-Partial-Component' => 'Plan/Ahead',
-            'X-Inertia-Partial-Data' => 'learned',
-        ];
-
-        return $this->get('/ahead', $headers)->json('props.learned');
-    };
+    $learned = fn(): mixed => Bench::deferred($this, '/ahead', 'learned')['learned'];
     for ($day = 0; $day < 3; $day++) {
         expect($learned())->toBeNull();
         $job = ($this->lead)(($this->begin)(($this->choices)($pot, [$a])));
@@ -950,7 +941,7 @@ it('learns what pot days take from their taps, and offers it to the plan without
         ->and((int) $offer['fixed'] + (int) $offer['dip'])
         ->toBeGreaterThan(5);
     // Taken by the form of the plan's terms, as anything else in it; taken back with it.
-    $terms = ['weekdays' => [6, 7], 'pot_time' => 'evening', 'topup' => 60, 'margin' => 10] + array_diff_key($offer, ['texts' => 1]);
+    $terms = ['weekdays' => [6, 7]] + array_diff_key($offer, ['texts' => 1]) + Bench::TERMS;
     $this->put('/ahead/terms', ['action_id' => ($id = (string) Str::uuid())] + $terms)->assertSessionHasNoErrors();
     expect($learned())->toBeNull();
     $this->post("/actions/{$id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
@@ -982,16 +973,7 @@ it('says on How right what a slow heat-up tells of a pot: taken it counts, decli
     app(AppClock::class)->stopAt($plugS + 401 * 60);
     ($this->lead)($job);
     expect($job->refresh()->ended_at)->not->toBeNull();
-    $how = function (): array {
-        app()->forgetScopedInstances();
-        $version = $this->get('/gauge/how-right')->assertOk()->viewData('page')['version'];
-        $headers = ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) $version] + [
-            'X-Inertia-Partial-Component' => 'Plan/HowRight',
-            'X-Inertia-Partial-Data' => 'how',
-        ];
-
-        return $this->get('/gauge/how-right', $headers)->json('props.how');
-    };
+    $how = fn(): array => Bench::deferred($this, '/gauge/how-right', 'how')['how'];
     $offers = fn(): array => $how()['pots'];
     $answer = fn(bool $accept, ?string $id = null) => $this->post("/pots/{$pot->id}/fit", [
         'action_id' => $id ?? (string) Str::uuid(),

@@ -542,16 +542,7 @@ it('lets a viewer look on while somebody else strips', function (): void {
 });
 
 it('learns what a strip takes from its taps, and offers it to the plan', function (): void {
-    $learned = function (): mixed {
-        app()->forgetScopedInstances();
-        $page = $this->get('/ahead')->assertOk()->viewData('page');
-        $headers = ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) $page['version']] + [
-            'X-Inertia-Partial-Component' => 'Plan/Ahead',
-            'X-Inertia-Partial-Data' => 'learned',
-        ];
-
-        return $this->get('/ahead', $headers)->json('props.learned');
-    };
+    $learned = fn(): mixed => Bench::deferred($this, '/ahead', 'learned')['learned'];
     $boxes = array_map(fn(string $name) => $this->bench->chain($this->heron, $name, null), ['O', 'P', 'Q', 'R', 'S']);
     // One given up at its second bath taught nothing; of the others one had two chains in its jars.
     ($this->lead)(($this->begin)(['chains' => [$boxes[4]->id]]), 'look');
@@ -571,7 +562,7 @@ it('learns what a strip takes from its taps, and offers it to the plan', functio
     // Next goes by it too.
     $lasts = fn(): string => collect(Bench::steps($this->get('/')->inertiaProps()['next']))->firstWhere('kind', 'strip')['hour'];
     expect($lasts())->toBe("35\u{a0}min");
-    $terms = ['weekdays' => [6, 7], 'pot_time' => 'evening', 'topup' => 60, 'margin' => 10] + array_diff_key($offer, ['texts' => 1]);
+    $terms = ['weekdays' => [6, 7]] + array_diff_key($offer, ['texts' => 1]) + Bench::TERMS;
     $this->put('/ahead/terms', ['action_id' => (string) Str::uuid()] + $terms)->assertSessionHasNoErrors();
     app()->forgetScopedInstances();
     expect($learned())

@@ -406,12 +406,7 @@ it('learns what a wet kilometre costs, and takes it from today or for the past, 
     $left = fn(): float => $this->bench->state($this->a)->leftKm();
     expect($left())->toEqualWithDelta(300.0 - 2.5 * 40, 1e-6);
     // Declined it is not offered again, here or among what Dripel would change, until that is taken back.
-    $change = fn(): array => $this->get('/gauge/how-right', [
-        'X-Inertia' => 'true',
-        'X-Inertia-Version' => (string) $this->get('/gauge/how-right')->viewData('page')['version'],
-        'X-Inertia-Partial-Component' => 'Plan/HowRight',
-        'X-Inertia-Partial-Data' => 'how',
-    ])->json('props.how');
+    $change = fn(): array => Bench::deferred($this, '/gauge/how-right', 'how')['how'];
     expect(array_column($change()['factors'], 'text'))->toBe(["Count a wet kilometre as {$row['offer']} of dry road in place of 2.5."]);
     ($this->does)('/factors', ['condition' => 'wet', 'accept' => false]);
     expect(($this->props)('/history')['actions'][0]['sentence'])->toContain("learned factors that were not taken wet {$row['offer']}");
