@@ -58,11 +58,16 @@ const groups = [
 
 export default defineConfig({
   build: { chunkSizeWarningLimit: 600, rolldownOptions: { output: { codeSplitting: { groups } } } },
-  plugins: [laravel({ input: ['resources/js/app.ts'] }), vue(), vuetify({ autoImport: true }), compressedTwins(), device],
+  plugins: [
+    laravel({ input: ['resources/js/app.ts'] }),
+    vue({ features: { optionsAPI: false } }),
+    vuetify({ autoImport: true }),
+    compressedTwins(),
+    device,
+  ],
   resolve: {
     alias: {
       '@': fileURLToPath(new URL('resources/js', import.meta.url)),
-      'side-channel': fileURLToPath(new URL('resources/js/packages/sideChannel.cjs', import.meta.url)),
     },
   },
 })

@@ -106,9 +106,10 @@ final readonly class Visitor
     /** @return array<string, mixed> what a page shows */
     public function props(string $path): array
     {
-        preg_match('/data-page="([^"]*)"/', $this->ask($path), $found) ?: throw new RuntimeException("{$path} is no page");
+        preg_match('~<script data-page="app" type="application/json">([^<]*)~', $this->ask($path), $found) ?:
+        throw new RuntimeException("{$path} is no page");
 
-        return json_decode(htmlspecialchars_decode($found[1], ENT_QUOTES), true, flags: JSON_THROW_ON_ERROR)['props'];
+        return json_decode($found[1], true, flags: JSON_THROW_ON_ERROR)['props'];
     }
 
     private function ask(string $path): string

@@ -29,16 +29,18 @@ export function watchReach(): void {
   window.addEventListener('online', () => (offline.value = false))
   window.addEventListener('offline', () => (offline.value = true))
   window.addEventListener('focus', () => navigator.onLine && (offline.value = false))
-  router.on('exception', (event) => {
+  router.on('networkError', (event) => {
     event.preventDefault()
     failedMs = performance.now()
     offline.value = true
   })
-  router.on('invalid', (event) => {
-    if (event.detail.response.status !== NO_ROOM) return
+  router.on('httpException', (event) => {
+    const { status, headers, data } = event.detail.response
+    // A page that says so is shown as any other.
+    if (status !== NO_ROOM || 'x-inertia' in headers) return
     event.preventDefault()
     noRoomMs = performance.now()
-    tell((event.detail.response.data as { message: string }).message)
+    tell((data as { message: string }).message)
   })
   // A page that this device kept comes without the machine.
   router.on('success', (event) => (offline.value = event.detail.page.props.kept !== undefined))

@@ -131,7 +131,7 @@ async function fromDevice(request: Request, kept: KeptPage | null): Promise<Resp
   return shell === undefined
     ? Response.error()
     : new Response(
-        shell.replace(DATA, () => `data-page="${escaped(JSON.stringify(page))}"`),
+        shell.replace(DATA, (_, before: string) => before + JSON.stringify(page).replaceAll('<', '\\u003C')),
         { headers: { 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': policy } },
       )
 }
@@ -149,12 +149,9 @@ async function list(version: unknown): Promise<{ url: string; title: string }[]>
 }
 
 const LABELS = /\/texts\/[\w.]+/
-const DATA = /data-page="([^"]*)"/
-const ENTITIES: Record<string, string> = { '&': '&amp;', '"': '&quot;', '<': '&lt;', '>': '&gt;', "'": '&#039;' }
-const escaped = (text: string) => text.replace(/[&"<>']/g, (sign) => ENTITIES[sign] ?? sign)
-const plain = (text: string) => Object.entries(ENTITIES).reduceRight((all, [sign, entity]) => all.replaceAll(entity, sign), text)
+const DATA = /(<script data-page="app" type="application\/json">)([^<]*)/
 
 function pageIn(shell: string): KeptPage['page'] | null {
-  const data = DATA.exec(shell)?.[1]
-  return data === undefined ? null : (JSON.parse(plain(data)) as KeptPage['page'])
+  const data = DATA.exec(shell)?.[2]
+  return data === undefined ? null : (JSON.parse(data) as KeptPage['page'])
 }
