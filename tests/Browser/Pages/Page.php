@@ -249,7 +249,7 @@ class Page
             const why = (n) => n.any.concat(n.all, n.none).map((c) => c.message).join('; ').slice(0, 160)
             const node = (n) => `${n.html.slice(0, 140)} [${why(n)}]`
             const runOnly = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
-            axe.run({ include: [dialog ?? document] }, { runOnly }).then((result) =>
+            axe.run({ include: [dialog ?? document] }, { runOnly, resultTypes: ['violations'] }).then((result) =>
                 done(result.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map(node).join(' | ')}`)))
             JS
             ,

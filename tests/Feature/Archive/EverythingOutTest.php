@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
 use Tests\Feature\Bench;
+use Tests\Feature\WrittenDemo;
 
 /**
  * A second bookkeeper: reads the file of a workshop by docs/workshop-file.md alone, knows nothing of the core, and comes to the km and the
@@ -103,7 +104,7 @@ function secondBookkeeper(array $tables, int $nowS): array
 
 it('gives out everything that went in, so that somebody else comes to the same figures', function (): void {
     config(['dripel.demo' => true]);
-    $this->artisan('dripel:demo', ['--today' => '2026-11-25T12:20:00+01:00'])->assertSuccessful();
+    WrittenDemo::ending();
     $workshop = Workshop::query()->sole();
     $token = app(Connect::class)->display($workshop, 'Garage')[1];
     $ask = fn(string $what): array => $this->getJson("/api/v1/{$what}", ['Authorization' => "Bearer {$token}"])

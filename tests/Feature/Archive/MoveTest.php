@@ -9,6 +9,7 @@ use App\Models\Workshop;
 use App\Support\AppClock;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Tests\Feature\WrittenDemo;
 
 // On whichever database the tests are run: a file is the other one (bin/test postgres has both directions).
 beforeEach(function (): void {
@@ -22,7 +23,7 @@ beforeEach(function (): void {
     touch("{$this->folder}/other.sqlite");
     $now = '2026-11-25T12:20:00+01:00';
     app(AppClock::class)->stopAt((new DateTimeImmutable($now))->getTimestamp());
-    $this->artisan('dripel:demo', ['--today' => $now])->assertSuccessful();
+    WrittenDemo::ending($now);
     $this->file = fn(): array => app(ExportWorkshop::class)->file(Workshop::query()->sole())['tables'];
 });
 

@@ -23,6 +23,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
 use Tests\Feature\Bench;
+use Tests\Feature\WrittenDemo;
 
 /** Every derived figure and every sentence of the history, with names instead of ids. @return array{array<string, mixed>, list<string>} */
 function everythingOf(Workshop $workshop, int $nowS): array
@@ -49,7 +50,7 @@ function everythingOf(Workshop $workshop, int $nowS): array
 it('exports the demo, restores it into an empty workshop, and every figure and sentence is the same', function (): void {
     config(['dripel.demo' => true]);
     $today = '2026-11-25T12:20:00+01:00';
-    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+    WrittenDemo::ending($today);
     $nowS = (new DateTimeImmutable($today))->getTimestamp();
     $demo = Workshop::query()->sole();
     $owner = User::query()->sole();
@@ -128,7 +129,7 @@ it(
     function (): void {
         config(['dripel.demo' => true]);
         $today = '2026-11-25T12:20:00+01:00';
-        $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+        WrittenDemo::ending($today);
         $nowS = (new DateTimeImmutable($today))->getTimestamp();
         app(AppClock::class)->stopAt($nowS);
         $demo = Workshop::query()->sole();

@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Strip\ReadJars;
 use Illuminate\Support\Str;
 use Tests\Feature\Bench;
+use Tests\Feature\WrittenDemo;
 
 beforeEach(function (): void {
     $this->bench = new Bench();
@@ -320,7 +321,7 @@ it('tells what it all costs, by year, bike and chain, and beside plain drip', fu
 });
 
 it('adds up: by year, by bike and by chain it is the same money and the same road, to the cent', function (): void {
-    $this->artisan('dripel:demo', ['--today' => '2026-11-25T12:20:00+01:00'])->assertSuccessful();
+    WrittenDemo::ending();
     $page = $this->actingAs(User::query()->latest('id')->first())
         ->get('/books/money')
         ->viewData('page')['props'];

@@ -9,11 +9,12 @@ use App\Support\AppClock;
 use Dripel\Core\Wear\WorkshopWear;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Tests\Feature\WrittenDemo;
 
 it('stands in the documentation as it is worked out by hand, from the rows of the database and the house rules alone', function (): void {
     $today = '2026-11-25T12:00:00Z';
     app(AppClock::class)->stopAt((new DateTimeImmutable($today))->getTimestamp());
-    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+    WrittenDemo::ending($today);
     $plain = fn(mixed $props): string => str_replace("\u{a0}", ' ', (string) json_encode($props, JSON_UNESCAPED_UNICODE));
     $page = fn(string $path): array => (array) json_decode(
         $plain(

@@ -23,10 +23,11 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
 use Tests\Feature\Bench;
+use Tests\Feature\WrittenDemo;
 
 it('shows every state of a chain and everything Next can ask for, whatever day it ends on', function (string $today): void {
     config(['dripel.demo' => true]);
-    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+    WrittenDemo::ending($today);
     $workshop = Workshop::query()->sole();
     $nowS = (new DateTimeImmutable($today))->getTimestamp();
     $book = app(ReadBook::class)($workshop);
@@ -161,7 +162,7 @@ it('is the same from the same seed, once only, and open by one click', function 
 });
 
 it('lies near its own house rules, and no reading of it contradicts what was foretold', function (string $today): void {
-    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+    WrittenDemo::ending($today);
     $book = app(ReadBook::class)(Workshop::query()->sole());
     $read = 0;
     foreach ($book->chainIds as $chainId) {

@@ -347,7 +347,7 @@ it('equals a slow, obvious recomputation over 1,000 random histories with late e
             }
         },
     ];
-    for ($history = 0; $history < 1000; $history++) {
+    for ($history = 0; $history < Bench::times(1000); $history++) {
         DB::beginTransaction();
         for ($step = $dice->getInt(3, 11); $step > 0; $step--) {
             // The rides of earlier hours are packed at any time, up to any instant.

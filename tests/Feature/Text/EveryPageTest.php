@@ -7,11 +7,12 @@ use App\Models\User;
 use App\Support\AppClock;
 use Illuminate\Support\Str;
 use Tests\Feature\Text\CodeNames;
+use Tests\Feature\WrittenDemo;
 
 beforeEach(function (): void {
     $today = '2026-11-25T12:20:00+01:00';
     app(AppClock::class)->stopAt((new DateTimeImmutable($today))->getTimestamp());
-    $this->artisan('dripel:demo', ['--today' => $today])->assertSuccessful();
+    WrittenDemo::ending($today);
     $this->actingAs(User::query()->sole());
     $jobs = GuidedJob::query()->orderBy('id')->get()->unique('kind')->map(fn(GuidedJob $job) => "/jobs/{$job->id}")->all();
     $this->paths = [

@@ -38,6 +38,7 @@ use Dripel\Core\Strip\JarAct;
 use Dripel\Core\Strip\Solvent;
 use Dripel\Core\Wear\LimitSchool;
 use Tests\Feature\Bench;
+use Tests\Feature\WrittenDemo;
 
 /** Spaces that keep a number with its unit, written plainly. */
 function plain(string $text): string
@@ -171,7 +172,7 @@ it('names chains by their bikes', function (): void {
 });
 
 it('says what to do and why, with figures', function (): void {
-    $this->artisan('dripel:demo', ['--today' => '2026-11-25T12:20:00+01:00']);
+    WrittenDemo::ending();
     $nowS = (new DateTimeImmutable('2026-11-25T12:20:00+01:00'))->getTimestamp();
     $workshop = Workshop::query()->sole();
     $book = app(ReadBook::class)($workshop);
