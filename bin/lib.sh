@@ -46,6 +46,8 @@ need_vendor() {
     stamped vendor/.stamp "$stamp" && return
     say "Installing PHP packages"
     COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --quiet
+    # What was made of the views is of the packages before.
+    rm -f storage/framework/views/*.php
     echo "$stamp" > vendor/.stamp
 }
 
