@@ -202,6 +202,41 @@ it('plans the same where it remembers what the rides of the weeks before came to
     expect($blocked)->toBeGreaterThan(50)->toBeLessThan(300);
 });
 
+it('names the chain that no pot is in time for before the ride that none is left for, in whatever order they stand', function (): void {
+    $rider = [
+        'id' => 'rider',
+        'interval_km' => 100,
+        'daily_km' => [0, 0, 40, 0],
+        'chains' => [['id' => 'A', 'used_km' => 80]],
+        'on_bike' => 'A',
+    ];
+    $due = [
+        'id' => 'due',
+        'interval_km' => 100,
+        'daily_km' => [0, 0, 0, 0],
+        'chains' => [['id' => 'B', 'used_km' => 0], ['id' => 'C', 'used_km' => 10, 'dip_by' => 2]],
+        'on_bike' => 'B',
+    ];
+    foreach (
+        [[[$rider, $due], 'used'], [[$due, $rider], 'used'], [[$rider, $due], 'chosen'], [[$due, $rider], 'chosen']]
+        as [$bikes, $dips]
+    ) {
+        $found = planned([
+            'days' => 4,
+            'allowed_days' => [false, false, false, true],
+            'fixed_minutes' => 40,
+            'per_dip_minutes' => 5,
+            'batch_minutes' => 0,
+            'pot_capacity' => null,
+            'swap_minutes' => 0,
+            'topup' => null,
+            'dips' => $dips,
+            'bikes' => $bikes,
+        ]);
+        expect($found['blocked'])->toBe(['day' => 2, 'bike' => 'due', 'chain' => 'C', 'why' => 'dip_by']);
+    }
+});
+
 it('agrees with a mixed-integer program solved by GLPK', function (): void {
     // Made by data/pot_days.py with glpsol of Debian's glpk-utils; the rides are simulated there a third time.
     foreach (json_decode((string) file_get_contents(__DIR__ . '/data/pot_days.json'), true) as $n => $case) {

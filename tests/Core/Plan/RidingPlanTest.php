@@ -94,6 +94,11 @@ it('rides what is planned, else the week as it was written, else as usual, else 
     foreach ($lately->ridden as $km) {
         expect($km)->toEqualWithDelta(140.0 / ((33 - 0.5) / 7) / 7, 0.15);
     }
+    // On dry roads a kilometre takes one of wax; in the wet two and a half.
+    expect($lately->km)
+        ->toEqualWithDelta($lately->ridden, 1e-9)
+        ->and(weekAhead(riddenAgo([10 => [100.0, Condition::Wet], 33 => [40.0, Condition::Wet]]))->km[3])
+        ->toEqualWithDelta(2.5 * $lately->ridden[3], 1e-9);
 
     // As it was written, in km as ridden, at what the winter’s rides took.
     $written = weekAhead(riddenAgo($sundays, ['bike.week_winter' => [10, 0, 20, 0, 0, 0, 70]]));

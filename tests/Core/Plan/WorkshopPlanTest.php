@@ -324,8 +324,8 @@ it('keeps an evening to the minutes that there are, with the chains without whic
 it('waxes what is bare before it rusts, and names what no pot of the plan is in time for', function (): void {
     // Stripped at eight, rust from eight in the evening on: on Wednesdays the pot is hot at seven.
     [, $plan] = planOf(bare: true, terms: ['weekdays' => [3, 6]]);
-    expect([$plan->deadlines[0]->kind, $plan->deadlines[0]->until, $plan->missed()])
-        ->toBe([DeadlineKind::Rust, 1, []])
+    expect([$plan->deadlines[0]->kind, $plan->deadlines[0]->from, $plan->deadlines[0]->until, $plan->missed()])
+        ->toBe([DeadlineKind::Rust, 0, 1, []])
         ->and($plan->result()->potDays[0]->day)
         ->toBe(1)
         ->and($plan->result()->potDays[0]->dips)
@@ -393,6 +393,14 @@ it('says why each chain goes into the pot: it is ridden beyond what it has, or i
         [1, DipWhy::Along, null],
         [2, DipWhy::Short, 17],
     ]);
+    // With wax for 5,000 km it goes by its hours alone.
+    $whys = fn(float $hours): array => array_merge(
+        ...array_map(
+            fn(array $reasons) => array_map(fn(DipReason $one) => $one->why, $reasons),
+            planOf(settings: [[SettingKey::IntervalKm, 1, 5000.0], [SettingKey::IntervalHours, 1, $hours]])[1]->walk()->reasons,
+        ),
+    );
+    expect($whys(10.0))->toContain(DipWhy::Short)->and($whys(500.0))->not->toContain(DipWhy::Short);
 });
 
 it('has sensible answers for a rider with one chain, with none, without rides, on a day of 400 km', function (): void {
