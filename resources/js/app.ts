@@ -38,7 +38,10 @@ void createInertiaApp({
     const pages = import.meta.glob<DefineComponent>('./Pages/**/*.vue', { import: 'default' })
     const load = pages[`./Pages/${name}.vue`]
     if (!load) throw new Error(`There is no page ${name}`)
-    return load()
+    const page = await load()
+    // The browser may do something else between reading a page and drawing it.
+    await new Promise((soon) => setTimeout(soon))
+    return page
   },
   setup({ el, App, props, plugin }) {
     came(props.initialPage)

@@ -52,7 +52,7 @@ it('keeps every field of a form that is refused', function (): void {
         "return performance.getEntriesByType('resource').filter((one) => one.initiatorType === 'xmlhttprequest').length",
     );
     $still = fn(): bool => $this->driver->findElements(
-        By::cssSelector('.v-btn--loading, .v-overlay--active.fade-transition-leave-active, .dialog-transition-leave-active'),
+        By::cssSelector('[aria-busy], .v-overlay--active.fade-transition-leave-active, .dialog-transition-leave-active'),
     ) === [];
     [$dialog, $main] = ['.v-overlay--active form', 'main form'];
     $sent = null;

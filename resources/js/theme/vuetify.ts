@@ -34,7 +34,6 @@ export function makeVuetify(theme: 'day' | 'night') {
     icons: { defaultSet: 'svg', aliases },
     defaults: {
       global: { ripple: false },
-      VBtn: { variant: 'outlined', rounded: 'sm', elevation: 0 },
       VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VTextarea: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },

@@ -322,9 +322,9 @@ class Page
     {
         return (bool) $this->driver->executeScript(
             <<<'JS'
-            const OWN = 'main .at-hand .v-btn, main .in-sight .v-btn, main .page > form .v-btn.bg-primary'
+            const OWN = 'main .at-hand .push, main .in-sight .push, main .page > form .push.main'
             const own = [...document.querySelectorAll(OWN)].filter((one) => one.checkVisibility())
-            const all = own.length ? own : [...document.querySelectorAll('[data-test=add], .v-btn.bg-primary')]
+            const all = own.length ? own : [...document.querySelectorAll('[data-test=add], .push.main')]
             return all.some((one) => {
                 const { top, bottom } = one.getBoundingClientRect()
                 return top >= innerHeight / 2 && bottom <= innerHeight

@@ -4,6 +4,7 @@ import { computed, nextTick } from 'vue'
 import DateField from '@/components/forms/DateField.vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
@@ -169,7 +170,7 @@ const save = () => submit('post', '/arrive')
         <p v-else class="muted small">{{ t('new_chain.boxed_hint') }}</p>
       </section>
       <div class="row">
-        <v-btn data-test="another-chain" @click="add">{{ t('arrive.another') }}</v-btn>
+        <PushButton data-test="another-chain" @click="add">{{ t('arrive.another') }}</PushButton>
       </div>
       <section v-if="form.cassette && form.ring" class="sheet parts" :aria-label="t('arrive.parts')">
         <NumberField
@@ -192,7 +193,7 @@ const save = () => submit('post', '/arrive')
       <p class="muted small">{{ t('arrive.empty_is_unknown') }}</p>
       <p v-for="[field, message] in others" :key="field" class="ember" role="alert">{{ message }}</p>
       <div class="row foot at-hand">
-        <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{ t('arrive.do') }}</v-btn>
+        <PushButton type="submit" main :loading="form.processing" data-test="submit">{{ t('arrive.do') }}</PushButton>
         <Link href="/">{{ t('verbs.cancel') }}</Link>
       </div>
     </form>

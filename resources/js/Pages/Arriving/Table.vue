@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3'
 import { ref, watch } from 'vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
@@ -69,9 +70,9 @@ const keep = () => submit('post', '/arrive/table/keep')
       <p v-for="(message, field) in form.errors" :key="field" class="ember" role="alert">{{ message }}</p>
       <p v-if="rows.length && !ready" role="status">{{ t('table.faults', { count: faults() }) }}</p>
       <div class="row foot in-sight">
-        <v-btn v-if="ready" variant="flat" color="primary" :loading="form.processing" data-test="keep-table" @click="keep">{{
+        <PushButton v-if="ready" main :loading="form.processing" data-test="keep-table" @click="keep">{{
           t('table.keep', { count: rows.length })
-        }}</v-btn>
+        }}</PushButton>
         <Link href="/arrive">{{ t('table.one') }}</Link>
         <Link href="/">{{ t('verbs.cancel') }}</Link>
       </div>

@@ -5,6 +5,7 @@ import ChangesPreview from '@/components/forms/ChangesPreview.vue'
 import MomentDialog from '@/components/forms/MomentDialog.vue'
 import CommuteDialog from '@/components/forms/CommuteDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import WeekFields from '@/components/forms/WeekFields.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import PartsPanel from '@/components/wear/PartsPanel.vue'
@@ -168,9 +169,9 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
         <ChangesPreview v-if="preview?.chains.length" :chains="preview.chains" />
         <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
         <div class="row at-hand">
-          <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
+          <PushButton type="submit" main :loading="form.processing" data-test="submit">{{
             bike === null ? t('bike.new') : t('verbs.save')
-          }}</v-btn>
+          }}</PushButton>
           <Link href="/">{{ t('verbs.cancel') }}</Link>
         </div>
       </form>
@@ -181,10 +182,10 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
           <ul>
             <li v-for="one in commutes" :key="one.id" class="row">
               <span>{{ one.text }}</span>
-              <v-btn size="small" data-test="edit-commute" @click="commuting = { commute: one }">{{ t('verbs.edit') }}</v-btn>
+              <PushButton data-test="edit-commute" @click="commuting = { commute: one }">{{ t('verbs.edit') }}</PushButton>
             </li>
           </ul>
-          <v-btn data-test="new-commute" @click="commuting = { commute: null }">{{ t('commute.add') }}</v-btn>
+          <PushButton data-test="new-commute" @click="commuting = { commute: null }">{{ t('commute.add') }}</PushButton>
         </section>
         <section v-show="part === 'drivetrain'" aria-labelledby="drivetrain">
           <h2 id="drivetrain">{{ t('bike.drivetrain') }}</h2>
@@ -192,8 +193,8 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
           <TickBox v-model="how.deep" :label="t('bike.deep')" data-test="deep" />
           <TickBox v-model="how.painted" :label="t('bike.painted')" data-test="painted" />
           <div class="row care">
-            <v-btn data-test="care" @click="care">{{ t('bike.led') }}</v-btn>
-            <v-btn data-test="brush" @click="brushing = true">{{ t('bike.brush') }}</v-btn>
+            <PushButton data-test="care" @click="care">{{ t('bike.led') }}</PushButton>
+            <PushButton data-test="brush" @click="brushing = true">{{ t('bike.brush') }}</PushButton>
             <Link v-if="converts" :href="`/bikes/${bike}/convert`" data-test="convert">{{ t('bike.convert') }}</Link>
           </div>
         </section>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import AppShell from '@/components/layout/AppShell.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
@@ -41,33 +42,26 @@ function led(line: ConversionLine): void {
                   ><em v-else-if="way.proposed">{{ t('convert.best') }}</em>
                   <p class="muted">{{ way.text }}</p>
                 </div>
-                <v-btn
+                <PushButton
                   v-if="here.mayWrite && !way.chosen"
-                  :variant="line.now && way.proposed ? 'flat' : 'outlined'"
-                  :color="line.now && way.proposed ? 'primary' : undefined"
+                  :main="line.now && way.proposed"
                   :aria-label="`${t('convert.choose')}: ${way.title}`"
                   :data-test="`take-${way.way}`"
                   @click="take(way.way)"
-                  >{{ t('convert.choose') }}</v-btn
+                  >{{ t('convert.choose') }}</PushButton
                 >
               </li>
             </ul>
             <template v-else-if="here.mayWrite && !line.done">
-              <v-btn
-                v-if="line.href"
-                :variant="line.now ? 'flat' : 'outlined'"
-                :color="line.now ? 'primary' : undefined"
-                :data-test="`go-${line.step}`"
-                @click="router.visit(line.href)"
-                >{{ line.verb }}</v-btn
-              >
-              <v-btn
+              <PushButton v-if="line.href" :main="line.now" :data-test="`go-${line.step}`" @click="router.visit(line.href)">{{
+                line.verb
+              }}</PushButton>
+              <PushButton
                 v-else-if="line.step === 'clean' || line.now"
-                :variant="line.now ? 'flat' : 'outlined'"
-                :color="line.now ? 'primary' : undefined"
+                :main="line.now"
                 :data-test="`go-${line.step}`"
                 @click="led(line)"
-                >{{ t('convert.led') }}</v-btn
+                >{{ t('convert.led') }}</PushButton
               >
             </template>
           </div>

@@ -4,6 +4,7 @@ import { computed, onMounted, ref } from 'vue'
 import ChainLife from '@/components/chain/ChainLife.vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
 import LifeStory from '@/components/chain/LifeStory.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import WearForecast from '@/components/chain/WearForecast.vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import WearRule from '@/components/chain/WearRule.vue'
@@ -101,39 +102,22 @@ useKeys({
             </div>
           </section>
           <div v-if="here.mayWrite && !retired" class="row acts">
-            <v-btn
-              v-if="chain.dripOnly && !chain.worn"
-              variant="flat"
-              color="primary"
-              data-test="drip"
-              @click="router.visit(`/chains/${chain.id}/drip`)"
-              >{{ t('verbs.topup') }}</v-btn
-            >
-            <v-btn
-              v-if="!chain.worn && !chain.dripOnly"
-              :variant="chain.wantsDip ? 'flat' : 'outlined'"
-              :color="chain.wantsDip ? 'primary' : undefined"
-              data-test="dip"
-              @click="form = 'dip'"
-              >{{ t('verbs.dip') }}</v-btn
-            >
-            <v-btn data-test="measure" @click="form = 'measure'">{{ t('verbs.measure') }}</v-btn>
-            <v-btn v-if="chain.waxed && !chain.dripOnly" data-test="topup" @click="form = 'topup'">{{ t('verbs.topup') }}</v-btn>
-            <v-btn v-if="job" variant="flat" color="primary" data-test="go-on" @click="router.visit(`/jobs/${job}`)">{{
-              t('verbs.go')
-            }}</v-btn>
-            <v-btn
-              v-else
-              :variant="chain.greasy ? 'flat' : 'outlined'"
-              :color="chain.greasy ? 'primary' : undefined"
-              data-test="strip"
-              @click="router.visit(`/strip?chains[]=${chain.id}`)"
-              >{{ t('verbs.strip') }}</v-btn
-            >
-            <v-btn v-if="!chain.greasy" data-test="oil" @click="form = 'oil'">{{ t('verbs.oil') }}</v-btn>
-            <v-btn data-test="retire" @click="form = 'retire'">{{ t('verbs.retire') }}</v-btn>
-            <v-btn data-test="details" @click="form = 'edit'">{{ t('chain.details') }}</v-btn>
-            <v-btn data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</v-btn>
+            <PushButton v-if="chain.dripOnly && !chain.worn" main data-test="drip" @click="router.visit(`/chains/${chain.id}/drip`)">{{
+              t('verbs.topup')
+            }}</PushButton>
+            <PushButton v-if="!chain.worn && !chain.dripOnly" :main="chain.wantsDip" data-test="dip" @click="form = 'dip'">{{
+              t('verbs.dip')
+            }}</PushButton>
+            <PushButton data-test="measure" @click="form = 'measure'">{{ t('verbs.measure') }}</PushButton>
+            <PushButton v-if="chain.waxed && !chain.dripOnly" data-test="topup" @click="form = 'topup'">{{ t('verbs.topup') }}</PushButton>
+            <PushButton v-if="job" main data-test="go-on" @click="router.visit(`/jobs/${job}`)">{{ t('verbs.go') }}</PushButton>
+            <PushButton v-else :main="chain.greasy" data-test="strip" @click="router.visit(`/strip?chains[]=${chain.id}`)">{{
+              t('verbs.strip')
+            }}</PushButton>
+            <PushButton v-if="!chain.greasy" data-test="oil" @click="form = 'oil'">{{ t('verbs.oil') }}</PushButton>
+            <PushButton data-test="retire" @click="form = 'retire'">{{ t('verbs.retire') }}</PushButton>
+            <PushButton data-test="details" @click="form = 'edit'">{{ t('chain.details') }}</PushButton>
+            <PushButton data-test="correct-opening" @click="correcting = { opening, kind: 'chain' }">{{ t('opening.title') }}</PushButton>
           </div>
           <PhoneFold v-if="foreseen && forecast !== null" :title="t('chain.wear_ahead')" test="fold-forecast">
             <WearForecast v-if="forecast" :forecast="forecast" />

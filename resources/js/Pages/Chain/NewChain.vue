@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3'
 import { computed, ref, watch } from 'vue'
 import ChainFacts from '@/components/chain/ChainFacts.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import SizeChain from '@/components/chain/SizeChain.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
 import NumberField from '@/components/forms/NumberField.vue'
@@ -112,10 +113,10 @@ function save(strip: boolean): void {
       <TickBox v-if="chosen?.canFit && rideable" v-model="form.fit" :label="t('new_chain.fit')" />
       <p v-if="form.errors.action_id" class="ember" role="alert">{{ form.errors.action_id }}</p>
       <div class="row at-hand">
-        <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
+        <PushButton type="submit" main :loading="form.processing" data-test="submit">{{
           t(form.state === 'boxed' ? 'new_chain.strip' : 'new_chain.title')
-        }}</v-btn>
-        <v-btn v-if="form.state === 'boxed'" data-test="only-add" @click="save(false)">{{ t('new_chain.title') }}</v-btn>
+        }}</PushButton>
+        <PushButton v-if="form.state === 'boxed'" data-test="only-add" @click="save(false)">{{ t('new_chain.title') }}</PushButton>
         <Link href="/">{{ t('verbs.cancel') }}</Link>
       </div>
     </form>

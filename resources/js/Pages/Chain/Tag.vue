@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/vue3'
 import { ref } from 'vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
 import HookTag from '@/components/chain/HookTag.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import DipDialog from '@/components/forms/DipDialog.vue'
 import AppShell from '@/components/layout/AppShell.vue'
@@ -56,27 +57,18 @@ function fit(chain: number | null): void {
         <Link :href="`/chains/${chain.id}`">{{ t('tag.chain_page') }}</Link>
       </p>
       <div v-if="here.mayWrite && !retired" class="row at-hand acts">
-        <v-btn
+        <PushButton
           v-if="bike && (!on || swapUnsent(bike.id))"
-          :variant="chain.ready ? 'flat' : 'outlined'"
-          :color="chain.ready ? 'primary' : undefined"
-          size="large"
+          :main="chain.ready"
           :disabled="busy"
           data-test="put-on"
           @click="fit(chain.id)"
-          >{{ t('tag.put_on', { bike: bike.name }) }}</v-btn
+          >{{ t('tag.put_on', { bike: bike.name }) }}</PushButton
         >
-        <v-btn v-if="on || (bike && swapUnsent(bike.id))" size="large" :disabled="busy" data-test="took-off" @click="fit(null)">{{
+        <PushButton v-if="on || (bike && swapUnsent(bike.id))" :disabled="busy" data-test="took-off" @click="fit(null)">{{
           t('tag.took_off')
-        }}</v-btn>
-        <v-btn
-          :variant="chain.ready ? 'outlined' : 'flat'"
-          :color="chain.ready ? undefined : 'primary'"
-          size="large"
-          data-test="dipped"
-          @click="dipping = true"
-          >{{ t('tag.dipped') }}</v-btn
-        >
+        }}</PushButton>
+        <PushButton :main="!chain.ready" data-test="dipped" @click="dipping = true">{{ t('tag.dipped') }}</PushButton>
       </div>
     </div>
     <DipDialog v-if="dipping" v-model="dipping" :forms="forms" :chains="[forPot]" :pots="pots" :list="[chain.id]" />
@@ -100,7 +92,7 @@ p {
   font-weight: 680;
   font-size: var(--type-4);
 }
-.acts .v-btn {
+.acts .push {
   flex: 1;
 }
 </style>

@@ -11,6 +11,7 @@ import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import PhoneFold from '@/components/layout/PhoneFold.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import type { MoneyPage } from '@/types/server'
 
@@ -51,7 +52,7 @@ const ofChains = computed(() =>
               <NumberField v-model="form.every" slim size="4" name="every" :error-messages="form.errors.every" />
               {{ here.distanceUnit }}</label
             >
-            <v-btn type="submit" :loading="form.processing" data-test="save-plain">{{ t('money.keep') }}</v-btn>
+            <PushButton type="submit" :loading="form.processing" data-test="save-plain">{{ t('money.keep') }}</PushButton>
           </form>
           <p v-for="message in form.errors" :key="message" class="ember" role="alert">{{ message }}</p>
           <p class="small">{{ plain.lives }}</p>

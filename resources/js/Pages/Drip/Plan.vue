@@ -2,6 +2,7 @@
 import { Link, router } from '@inertiajs/vue3'
 import { computed, reactive, ref } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import TopUpDialog from '@/components/forms/TopUpDialog.vue'
@@ -76,10 +77,8 @@ const coats = ['1', '2', '3'].map((value) => ({ value, title: value }))
             <div v-else class="lines" />
             <p v-for="message in errors" :key="message" class="ember" role="alert">{{ message }}</p>
             <div class="row at-hand">
-              <v-btn type="submit" variant="flat" color="primary" size="large" :loading="starting" data-test="start">{{
-                t('drip.begin')
-              }}</v-btn>
-              <v-btn data-test="already" @click="recording = true">{{ t('drip.already') }}</v-btn>
+              <PushButton type="submit" main :loading="starting" data-test="start">{{ t('drip.begin') }}</PushButton>
+              <PushButton data-test="already" @click="recording = true">{{ t('drip.already') }}</PushButton>
               <Link href="/">{{ t('verbs.cancel') }}</Link>
             </div>
           </div>

@@ -2,6 +2,7 @@
 import { Head, Link, router } from '@inertiajs/vue3'
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import BathField from '@/components/guided/BathField.vue'
 import BathPanel from '@/components/guided/BathPanel.vue'
@@ -177,8 +178,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         <h1>{{ job.title }}</h1>
         <p>{{ job.planned }}</p>
         <div v-if="here.mayWrite" class="row">
-          <v-btn variant="flat" color="primary" data-test="begin" @click="begin">{{ t('job.begin') }}</v-btn>
-          <v-btn data-test="give-up" @click="giveUp">{{ sure ? t('job.sure') : t('job.drop') }}</v-btn>
+          <PushButton main data-test="begin" @click="begin">{{ t('job.begin') }}</PushButton>
+          <PushButton data-test="give-up" @click="giveUp">{{ sure ? t('job.sure') : t('job.drop') }}</PushButton>
         </div>
         <TimeLanes v-if="state.axis" :axis="state.axis" class="planned" />
       </div>

@@ -3,6 +3,7 @@ import type { FormDataConvertible } from '@inertiajs/core'
 import { Link, router } from '@inertiajs/vue3'
 import { computed } from 'vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { ConflictPage } from '@/types/server'
@@ -55,9 +56,9 @@ const line = (version: Version) =>
         >
       </dl>
       <div class="row">
-        <v-btn v-if="current" variant="flat" color="primary" data-test="insist" @click="insist">{{
+        <PushButton v-if="current" main data-test="insist" @click="insist">{{
           deleting ? t('verbs.delete') : t('conflict.keep_yours')
-        }}</v-btn>
+        }}</PushButton>
         <Link href="/">{{ current ? t('conflict.keep_theirs') : t('conflict.back') }}</Link>
       </div>
     </div>

@@ -3,6 +3,7 @@ import { Link, router } from '@inertiajs/vue3'
 import { computed } from 'vue'
 import FilterBar from '@/components/layout/FilterBar.vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { isLooking, queryOf } from '@/composables/searchAddress'
 import { useHere } from '@/composables/useHere'
 import { useFew } from '@/composables/useFew'
@@ -40,12 +41,12 @@ const looking = computed(() => isLooking(props.search))
           >
         </li>
       </ol>
-      <v-btn v-if="few.hidden.value" data-test="show-all" @click="few.all.value = true">{{
+      <PushButton v-if="few.hidden.value" data-test="show-all" @click="few.all.value = true">{{
         t('few.more', { count: few.hidden.value })
-      }}</v-btn>
+      }}</PushButton>
       <div v-if="page > 1 || more" class="row">
-        <v-btn v-if="page > 1" @click="show(page - 1)">{{ t('rides.newer') }}</v-btn>
-        <v-btn v-if="more" @click="show(page + 1)">{{ t('rides.older') }}</v-btn>
+        <PushButton v-if="page > 1" @click="show(page - 1)">{{ t('rides.newer') }}</PushButton>
+        <PushButton v-if="more" @click="show(page + 1)">{{ t('rides.older') }}</PushButton>
       </div>
     </div>
   </AppShell>

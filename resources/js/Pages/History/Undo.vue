@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3'
 import ChangesPreview from '@/components/forms/ChangesPreview.vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { UndoPage } from '@/types/server'
@@ -35,9 +36,9 @@ const undo = () => submit('post', `/actions/${props.action.id}/undo`)
         <p v-for="(message, field) in form.errors" :key="field" class="ember" role="alert">{{ message }}</p>
       </template>
       <div class="row at-hand">
-        <v-btn v-if="!action.undone" type="submit" variant="flat" color="primary" :loading="form.processing" data-test="confirm-undo">{{
+        <PushButton v-if="!action.undone" type="submit" main :loading="form.processing" data-test="confirm-undo">{{
           also.length ? t('undo.also') : t('undo.do')
-        }}</v-btn>
+        }}</PushButton>
         <Link href="/history">{{ t('undo.leave') }}</Link>
       </div>
     </form>

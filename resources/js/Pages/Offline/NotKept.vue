@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import DoorFrame from '@/components/layout/DoorFrame.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import type { NotKeptPage } from '@/types/server'
 
@@ -17,7 +18,7 @@ const reload = () => window.location.reload()
         <a :href="page.url">{{ page.title }}</a>
       </li>
     </ul>
-    <v-btn variant="flat" color="primary" data-test="retry" @click="reload">{{ t('offline.retry') }}</v-btn>
+    <PushButton main data-test="retry" @click="reload">{{ t('offline.retry') }}</PushButton>
   </DoorFrame>
 </template>
 

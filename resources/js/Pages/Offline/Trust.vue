@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import DoorFrame from '@/components/layout/DoorFrame.vue'
 import DeviceCan from '@/components/settings/DeviceCan.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import type { TrustPage } from '@/types/server'
 
@@ -13,7 +14,7 @@ const kinds = ['profile', 'settings', 'desk'] as const
   <DoorFrame :title="t('trust.title')">
     <p>{{ t('trust.text') }}</p>
     <template v-if="root">
-      <v-btn :href="root" variant="flat" color="primary" data-test="root">{{ t('trust.download') }}</v-btn>
+      <PushButton :href="root" main data-test="root">{{ t('trust.download') }}</PushButton>
       <p class="small muted">
         {{ t('trust.print') }} <code>{{ print }}</code>
       </p>

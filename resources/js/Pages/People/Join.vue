@@ -2,6 +2,7 @@
 import { useForm } from '@inertiajs/vue3'
 import AccountFields from '@/components/forms/AccountFields.vue'
 import DoorFrame from '@/components/layout/DoorFrame.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 
 defineProps<{ token: string; open: boolean; role: string; person: string }>()
@@ -17,9 +18,9 @@ const problem = () => (form.errors as Record<string, string>).token
       <p v-if="person" class="muted">{{ t('people.join_other') }}</p>
       <AccountFields v-else v-model:name="form.name" v-model:email="form.email" v-model:password="form.password" :errors="form.errors" />
       <p v-if="problem()" class="ember" role="alert">{{ problem() }}</p>
-      <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
+      <PushButton type="submit" main :loading="form.processing" data-test="submit">{{
         person ? t('people.join_as', { person }) : t('people.join')
-      }}</v-btn>
+      }}</PushButton>
     </form>
   </DoorFrame>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useForm } from '@inertiajs/vue3'
+import PushButton from '@/components/layout/PushButton.vue'
 import ZoneField from '@/components/forms/ZoneField.vue'
 import AccountFields from '@/components/forms/AccountFields.vue'
 import DoorFrame from '@/components/layout/DoorFrame.vue'
@@ -33,7 +34,7 @@ const form = useForm({
         persistent-hint
         :error-messages="form.errors.code"
         name="code" />
-      <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{ t('people.register') }}</v-btn>
+      <PushButton type="submit" main :loading="form.processing" data-test="submit">{{ t('people.register') }}</PushButton>
     </form>
   </DoorFrame>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { router, useForm } from '@inertiajs/vue3'
 import DoorFrame from '@/components/layout/DoorFrame.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { onMounted, ref } from 'vue'
 import { mayHavePasskeys, signInByPasskey } from '@/composables/passkeys'
 import { t } from '@/composables/useText'
@@ -24,9 +25,7 @@ onMounted(async () => (unsent.value = await leaveNothing()))
 <template>
   <DoorFrame :title="t('people.sign_in')">
     <div v-if="demo" class="demo">
-      <v-btn variant="flat" color="primary" class="wide" size="large" data-test="demo" @click="router.post('/demo')">{{
-        t('people.demo')
-      }}</v-btn>
+      <PushButton main class="wide" data-test="demo" @click="router.post('/demo')">{{ t('people.demo') }}</PushButton>
       <p class="muted small">{{ t('people.demo_text') }}</p>
     </div>
     <p v-if="unsent" class="caution" role="status" data-test="unsent">
@@ -47,10 +46,10 @@ onMounted(async () => (unsent.value = await leaveNothing()))
         :label="t('people.password')"
         :error-messages="form.errors.password"
         name="password" />
-      <v-btn type="submit" :loading="form.processing" data-test="submit">{{ t('people.sign_in') }}</v-btn>
-      <v-btn v-if="passkeys && mayHavePasskeys()" :loading="asking" data-test="by-passkey" @click="byPasskey">{{
+      <PushButton type="submit" :loading="form.processing" data-test="submit">{{ t('people.sign_in') }}</PushButton>
+      <PushButton v-if="passkeys && mayHavePasskeys()" :loading="asking" data-test="by-passkey" @click="byPasskey">{{
         t('passkeys.sign_in')
-      }}</v-btn>
+      }}</PushButton>
       <p v-if="problem" class="ember" role="alert">{{ problem }}</p>
       <p class="muted small">{{ t('people.forgot') }}</p>
     </form>

@@ -8,6 +8,7 @@ import CalendarPanel from '@/components/plan/CalendarPanel.vue'
 import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import SystemSelect from '@/components/forms/SystemSelect.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
@@ -118,9 +119,9 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
           /></label>
           <template v-if="here.mayWrite">
             <Link href="/ahead/what-if" data-test="what-if">{{ t('what_if.title') }}</Link>
-            <v-btn data-test="print" @click="print">{{ t('ahead.print') }}</v-btn>
-            <v-btn data-test="add-ride" @click="adding = 'ride'">{{ t('ahead.add_ride') }}</v-btn>
-            <v-btn data-test="add-holiday" @click="adding = 'holiday'">{{ t('ahead.add_holiday') }}</v-btn>
+            <PushButton data-test="print" @click="print">{{ t('ahead.print') }}</PushButton>
+            <PushButton data-test="add-ride" @click="adding = 'ride'">{{ t('ahead.add_ride') }}</PushButton>
+            <PushButton data-test="add-holiday" @click="adding = 'holiday'">{{ t('ahead.add_holiday') }}</PushButton>
           </template>
         </div>
         <div v-if="breaks.length" class="breaks" role="alert" data-test="breaks">
@@ -138,12 +139,11 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
                 </td>
                 <td :class="{ muted: !remedy.good }">{{ remedy.does }}</td>
                 <td class="num">
-                  <v-btn
+                  <PushButton
                     v-if="here.mayWrite && remedy.good && remedy.dates.length"
-                    size="small"
                     :data-test="`take-${i}`"
                     @click="takeOut(remedy.dates)"
-                    >{{ t('ahead.take') }}</v-btn
+                    >{{ t('ahead.take') }}</PushButton
                   >
                 </td>
               </tr>
@@ -155,8 +155,8 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
             <b>{{ tried.change }}</b>: {{ tried.about }}
           </p>
           <div class="row">
-            <v-btn variant="flat" color="primary" data-test="keep" @click="keep">{{ t('ahead.keep') }}</v-btn>
-            <v-btn data-test="put-back" @click="putBack">{{ t('ahead.back') }}</v-btn>
+            <PushButton main data-test="keep" @click="keep">{{ t('ahead.keep') }}</PushButton>
+            <PushButton data-test="put-back" @click="putBack">{{ t('ahead.back') }}</PushButton>
           </div>
         </div>
         <PlanLanes
@@ -182,14 +182,14 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
                 t('ahead.to_pot')
               }}</Link>
               <template v-if="!pot.accepted">
-                <v-btn size="small" data-test="pin" @click="pin(pot.date, !pot.pinned)">{{
+                <PushButton data-test="pin" @click="pin(pot.date, !pot.pinned)">{{
                   t(pot.pinned ? 'ahead.unpin' : 'ahead.pin')
-                }}</v-btn>
-                <v-btn size="small" data-test="forbid" @click="forbid(pot.date)">{{ t('ahead.forbid') }}</v-btn>
-                <v-btn size="small" data-test="not-this-week" @click="notThisWeek(pot.week)">{{ t('ahead.not_this_week') }}</v-btn>
+                }}</PushButton>
+                <PushButton data-test="forbid" @click="forbid(pot.date)">{{ t('ahead.forbid') }}</PushButton>
+                <PushButton data-test="not-this-week" @click="notThisWeek(pot.week)">{{ t('ahead.not_this_week') }}</PushButton>
                 <form class="row have" @submit.prevent="tryOut({ within: { date: pot.date, minutes: have } })">
                   <NumberField v-model="have" :label="t('ahead.have')" unit="min" hide-details name="have" />
-                  <v-btn size="small" type="submit" :loading="asking" data-test="within">{{ t('ahead.take') }}</v-btn>
+                  <PushButton type="submit" :loading="asking" data-test="within">{{ t('ahead.take') }}</PushButton>
                 </form>
               </template>
             </template>

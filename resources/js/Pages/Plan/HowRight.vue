@@ -2,6 +2,7 @@
 import LineChart from '@/components/charts/LineChart.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import PromiseGrade from '@/components/plan/PromiseGrade.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
@@ -38,26 +39,24 @@ const factor = (condition: string, accept: boolean) => write('post', '/factors',
               <p class="say">{{ how.margin.text }}</p>
               <p class="muted small">{{ how.margin.why }}</p>
               <div v-if="here.mayWrite" class="row">
-                <v-btn color="primary" size="small" data-test="take-margin" @click="answer(true)">{{ how.margin.take }}</v-btn>
-                <v-btn size="small" variant="text" data-test="decline-margin" @click="answer(false)">{{ t('how.decline') }}</v-btn>
+                <PushButton data-test="take-margin" @click="answer(true)">{{ how.margin.take }}</PushButton>
+                <PushButton bare data-test="decline-margin" @click="answer(false)">{{ t('how.decline') }}</PushButton>
               </div>
             </template>
             <template v-for="pot in how.pots" :key="pot.pot">
               <p class="say">{{ pot.text }}</p>
               <p class="muted small">{{ pot.why }}</p>
               <div v-if="here.mayWrite" class="row">
-                <v-btn color="primary" size="small" data-test="take-fit" @click="fit(pot.pot, true)">{{ pot.take }}</v-btn>
-                <v-btn size="small" variant="text" data-test="decline-fit" @click="fit(pot.pot, false)">{{ t('how.decline') }}</v-btn>
+                <PushButton data-test="take-fit" @click="fit(pot.pot, true)">{{ pot.take }}</PushButton>
+                <PushButton bare data-test="decline-fit" @click="fit(pot.pot, false)">{{ t('how.decline') }}</PushButton>
               </div>
             </template>
             <template v-for="one in how.factors" :key="one.condition">
               <p class="say">{{ one.text }}</p>
               <p class="muted small">{{ one.why }}</p>
               <div v-if="here.mayWrite" class="row">
-                <v-btn color="primary" size="small" data-test="take-factor" @click="factor(one.condition, true)">{{ one.take }}</v-btn>
-                <v-btn size="small" variant="text" data-test="decline-factor" @click="factor(one.condition, false)">{{
-                  t('how.decline')
-                }}</v-btn>
+                <PushButton data-test="take-factor" @click="factor(one.condition, true)">{{ one.take }}</PushButton>
+                <PushButton bare data-test="decline-factor" @click="factor(one.condition, false)">{{ t('how.decline') }}</PushButton>
               </div>
             </template>
             <p v-if="!how.margin && !how.pots.length && !how.factors.length" class="muted small">{{ t('how.no_change') }}</p>

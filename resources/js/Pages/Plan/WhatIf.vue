@@ -6,6 +6,7 @@ import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import LineChart from '@/components/charts/LineChart.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import SystemSelect from '@/components/forms/SystemSelect.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
@@ -68,8 +69,8 @@ const nobody = computed(() => !props.bikes.length || (all.value !== null && !all
         <div class="row way" role="status" data-test="way">
           <progress :value="progress.done" :max="progress.of" :aria-label="far" />
           <span>{{ underWay || stopped ? far : t('what_if.all_done') }}</span>
-          <v-btn v-if="underWay" size="small" variant="outlined" data-test="stop" @click="stop">{{ t('what_if.stop') }}</v-btn>
-          <v-btn v-else-if="stopped" size="small" variant="outlined" data-test="again" @click="again">{{ t('what_if.again') }}</v-btn>
+          <PushButton v-if="underWay" data-test="stop" @click="stop">{{ t('what_if.stop') }}</PushButton>
+          <PushButton v-else-if="stopped" data-test="again" @click="again">{{ t('what_if.again') }}</PushButton>
           <span v-if="rough" class="muted">{{ t('what_if.rough') }}</span>
         </div>
         <p v-for="note in all?.notes" :key="note" class="note" role="note">{{ note }}</p>

@@ -2,6 +2,7 @@
 import { router } from '@inertiajs/vue3'
 import { computed, reactive, ref, watch } from 'vue'
 import DateField from '@/components/forms/DateField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TimeField from '@/components/forms/TimeField.vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
@@ -186,12 +187,12 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
               <PotWatts v-if="!preview.powerSaid && form.pot_id" :pot="form.pot_id" @kept="again" />
             </section>
             <div class="row buttons at-hand">
-              <v-btn type="submit" variant="flat" color="primary" :loading="starting" :disabled="preview.forbidden" data-test="begin">{{
+              <PushButton type="submit" main :loading="starting" :disabled="preview.forbidden" data-test="begin">{{
                 t('pot_day.begin')
-              }}</v-btn>
-              <v-btn v-if="preview.later" :loading="starting" :disabled="preview.forbidden" data-test="later" @click="start(true)">{{
+              }}</PushButton>
+              <PushButton v-if="preview.later" :loading="starting" :disabled="preview.forbidden" data-test="later" @click="start(true)">{{
                 t('pot_day.later')
-              }}</v-btn>
+              }}</PushButton>
             </div>
             <p v-if="preview.care" class="muted" data-test="care-meanwhile">{{ preview.care }}</p>
             <TimeLanes :axis="preview.axis" class="lanes" />

@@ -4,6 +4,7 @@ import { computed, onMounted, ref } from 'vue'
 import CatchUpDialog from '@/components/forms/CatchUpDialog.vue'
 import ConditionDialog from '@/components/forms/ConditionDialog.vue'
 import MoveRidesDialog from '@/components/forms/MoveRidesDialog.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import RideDialog from '@/components/forms/RideDialog.vue'
 import SplitDialog from '@/components/forms/SplitDialog.vue'
 import EmptyState from '@/components/layout/EmptyState.vue'
@@ -101,14 +102,14 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
     <div class="page">
       <div class="row head">
         <h1>{{ t('rides.title') }}</h1>
-        <v-btn v-if="here.mayWrite && forms.bikes.length" variant="flat" color="primary" data-test="log-ride" @click="log(null)">{{
+        <PushButton v-if="here.mayWrite && forms.bikes.length" main data-test="log-ride" @click="log(null)">{{
           t('rides.log')
-        }}</v-btn>
-        <v-btn v-if="here.mayWrite && forms.bikes.length" data-test="catch-up" @click="catchUp">{{ t('catch_up.title') }}</v-btn>
-        <v-btn v-if="chosen.length && forms.bikes.length > 1" data-test="move-chosen" @click="moving = true">{{
+        }}</PushButton>
+        <PushButton v-if="here.mayWrite && forms.bikes.length" data-test="catch-up" @click="catchUp">{{ t('catch_up.title') }}</PushButton>
+        <PushButton v-if="chosen.length && forms.bikes.length > 1" data-test="move-chosen" @click="moving = true">{{
           t('move_rides.chosen', { count: chosen.length })
-        }}</v-btn>
-        <v-btn v-if="chosen.length" data-test="set-condition" @click="setting = true">{{ t('set_condition.verb') }}</v-btn>
+        }}</PushButton>
+        <PushButton v-if="chosen.length" data-test="set-condition" @click="setting = true">{{ t('set_condition.verb') }}</PushButton>
       </div>
       <EmptyState v-if="!forms.bikes.length" :text="t('rides.no_bikes')" href="/bikes/new" :verb="t('bike.new')" />
       <DayStrip v-else :days="strip" />
@@ -122,12 +123,11 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
         <ul>
           <li v-for="ride in wetter" :key="ride.id" class="row">
             <span>{{ ride.text }}</span>
-            <v-btn
-              size="small"
+            <PushButton
               :aria-label="`${ride.verb}: ${ride.text}`"
               data-test="make-wetter"
               @click="write('post', '/rides/condition', { rides: [ride.id], condition: ride.condition })"
-              >{{ ride.verb }}</v-btn
+              >{{ ride.verb }}</PushButton
             >
           </li>
         </ul>
@@ -200,12 +200,12 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
           </tr>
         </tbody>
       </table>
-      <v-btn v-if="few.hidden.value" data-test="show-all" @click="few.all.value = true">{{
+      <PushButton v-if="few.hidden.value" data-test="show-all" @click="few.all.value = true">{{
         t('few.more', { count: few.hidden.value })
-      }}</v-btn>
+      }}</PushButton>
       <div v-if="pages > 1" class="row pages">
-        <v-btn v-if="page > 1" @click="show({ page: page - 1 })">{{ t('rides.newer') }}</v-btn>
-        <v-btn v-if="page < pages" @click="show({ page: page + 1 })">{{ t('rides.older') }}</v-btn>
+        <PushButton v-if="page > 1" @click="show({ page: page - 1 })">{{ t('rides.newer') }}</PushButton>
+        <PushButton v-if="page < pages" @click="show({ page: page + 1 })">{{ t('rides.older') }}</PushButton>
       </div>
     </div>
     <InboxPanel v-if="here.mayWrite && forms.bikes.length" :inbox="inbox" class="page" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { computed, reactive, ref } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { usePreview } from '@/composables/usePreview'
@@ -93,10 +94,10 @@ const putAside = () => router.delete(`/ride-imports/${props.import.id}`)
           </template>
           <p v-for="message in errors" :key="message" class="ember" role="alert">{{ message }}</p>
           <div class="row">
-            <v-btn type="submit" variant="flat" color="primary" :disabled="!preview?.rides.length" :loading="reading" data-test="read">{{
+            <PushButton type="submit" main :disabled="!preview?.rides.length" :loading="reading" data-test="read">{{
               t('ride_table.read')
-            }}</v-btn>
-            <v-btn data-test="put-aside" @click="putAside">{{ t('tracks.put_aside') }}</v-btn>
+            }}</PushButton>
+            <PushButton data-test="put-aside" @click="putAside">{{ t('tracks.put_aside') }}</PushButton>
             <Link href="/tracks">{{ t('verbs.cancel') }}</Link>
           </div>
         </div>

@@ -2,6 +2,7 @@
 import { router } from '@inertiajs/vue3'
 import { computed } from 'vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
 import TickBox from '@/components/forms/TickBox.vue'
@@ -75,10 +76,8 @@ const discard = () => router.delete(`/tracks/${props.track.id}`)
         <p v-for="(message, field) in form.errors" :key="field" class="ember" role="alert">{{ message }}</p>
       </template>
       <div class="row">
-        <v-btn v-if="!same" type="submit" variant="flat" color="primary" :loading="form.processing" data-test="keep-track">{{
-          t('track.keep')
-        }}</v-btn>
-        <v-btn data-test="discard-track" @click="discard">{{ t('track.discard') }}</v-btn>
+        <PushButton v-if="!same" type="submit" main :loading="form.processing" data-test="keep-track">{{ t('track.keep') }}</PushButton>
+        <PushButton data-test="discard-track" @click="discard">{{ t('track.discard') }}</PushButton>
       </div>
     </form>
   </AppShell>

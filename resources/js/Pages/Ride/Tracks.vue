@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { computed, reactive, watch } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import ImportList from '@/components/ride/ImportList.vue'
@@ -67,9 +68,9 @@ const leave = () => router.delete('/tracks')
       <template v-if="tracks.length">
         <div class="row">
           <TapChoice v-model="all" :legend="t('tracks.all')" :options="conditions" test="all" />
-          <v-btn v-if="likely.length > 1" size="small" data-test="take-likely" @click="likely.forEach(pick)">{{
+          <PushButton v-if="likely.length > 1" data-test="take-likely" @click="likely.forEach(pick)">{{
             t('tracks.take_likely')
-          }}</v-btn>
+          }}</PushButton>
         </div>
         <ol>
           <li v-for="track in tracks" :key="track.id" :class="{ out: track.against }" :data-test="`track-${track.name}`">
@@ -122,16 +123,10 @@ const leave = () => router.delete('/tracks')
         <p v-if="missing > 0" class="muted" role="status" data-test="missing">{{ t('tracks.missing', { count: missing }) }}</p>
         <p v-for="[field, message] in wrong" :key="field" class="ember" role="alert">{{ message }}</p>
         <div class="row acts in-sight">
-          <v-btn
-            variant="flat"
-            color="primary"
-            :disabled="!rides.length || missing > 0"
-            :loading="form.processing"
-            data-test="take-in"
-            @click="take"
-            >{{ t('tracks.take_in', { count: rides.length }) }}</v-btn
-          >
-          <v-btn data-test="leave" @click="leave">{{ t('tracks.leave') }}</v-btn>
+          <PushButton main :disabled="!rides.length || missing > 0" :loading="form.processing" data-test="take-in" @click="take">{{
+            t('tracks.take_in', { count: rides.length })
+          }}</PushButton>
+          <PushButton data-test="leave" @click="leave">{{ t('tracks.leave') }}</PushButton>
         </div>
       </template>
       <Link v-else href="/rides">{{ t('nav.rides') }}</Link>

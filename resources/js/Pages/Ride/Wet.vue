@@ -3,6 +3,7 @@ import { Link, router } from '@inertiajs/vue3'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import StepTimer from '@/components/guided/StepTimer.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
@@ -47,7 +48,7 @@ function go(way: WetWayView): void {
             <template v-if="!dry.done">
               <p>{{ t(geared ? 'wet.dry_text' : 'wet.dry_text_single') }}</p>
               <StepTimer v-if="left !== null && dry.seconds !== null" class="timer" :left="left" :seconds="dry.seconds" :paused="false" />
-              <v-btn v-if="here.mayWrite" variant="flat" color="primary" data-test="dried" @click="dried">{{ t('wet.dried') }}</v-btn>
+              <PushButton v-if="here.mayWrite" main data-test="dried" @click="dried">{{ t('wet.dried') }}</PushButton>
             </template>
           </div>
         </li>
@@ -64,14 +65,13 @@ function go(way: WetWayView): void {
                   <p class="muted">{{ way.text }}</p>
                   <p :class="way.inTime ? '' : 'muted'">{{ way.when }}</p>
                 </div>
-                <v-btn
+                <PushButton
                   v-if="here.mayWrite"
-                  :variant="dry.done && way.best ? 'flat' : 'outlined'"
-                  :color="dry.done && way.best ? 'primary' : undefined"
+                  :main="dry.done && way.best"
                   :aria-label="`${t(`wet.go.${way.way}`)}: ${way.title}`"
                   :data-test="`go-${way.way}`"
                   @click="go(way)"
-                  >{{ t(`wet.go.${way.way}`) }}</v-btn
+                  >{{ t(`wet.go.${way.way}`) }}</PushButton
                 >
               </li>
             </ul>

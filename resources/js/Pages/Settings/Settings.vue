@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3'
 import { computed, reactive, watch } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import ZoneField from '@/components/forms/ZoneField.vue'
@@ -158,9 +159,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
             </div>
           </div>
           <div v-if="here.mayWrite" class="row at-hand">
-            <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{
-              t('settings.save')
-            }}</v-btn>
+            <PushButton type="submit" main :loading="form.processing" data-test="submit">{{ t('settings.save') }}</PushButton>
           </div>
         </fieldset>
       </form>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import AppShell from '@/components/layout/AppShell.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import type { ProtocolCardPage } from '@/types/server'
 
@@ -12,7 +13,7 @@ const print = () => window.print()
   <AppShell :title="name" at="pot">
     <div class="page">
       <div class="row tools">
-        <v-btn variant="flat" color="primary" data-test="print" @click="print">{{ t('labels.print') }}</v-btn>
+        <PushButton main data-test="print" @click="print">{{ t('labels.print') }}</PushButton>
         <Link href="/strip">{{ t('strip_plan.title') }}</Link>
       </div>
       <article class="card" data-test="bench-card">

@@ -2,6 +2,7 @@
 import { Link, router } from '@inertiajs/vue3'
 import { computed, reactive, ref, watch } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
@@ -174,9 +175,7 @@ function start(): void {
               </template>
             </p>
             <div class="row at-hand">
-              <v-btn type="submit" variant="flat" color="primary" size="large" :loading="starting" data-test="start">{{
-                t('strip_plan.start')
-              }}</v-btn>
+              <PushButton type="submit" main :loading="starting" data-test="start">{{ t('strip_plan.start') }}</PushButton>
               <Link v-if="form.chains.length === 1" :href="`/chains/${form.chains[0]}?do=strip`" data-test="already">{{
                 t('strip_plan.already')
               }}</Link>

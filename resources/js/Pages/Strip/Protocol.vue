@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3'
 import { computed } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
@@ -162,9 +163,9 @@ const drop = () => write('delete', `/protocols/${props.own}`)
       </ol>
       <p v-for="[field, message] in others" :key="field" class="ember" role="alert">{{ message }}</p>
       <div class="row at-hand">
-        <v-btn type="submit" variant="flat" color="primary" :loading="form.processing" data-test="submit">{{ t('protocol.save') }}</v-btn>
-        <v-btn data-test="add-step" @click="add">{{ t('protocol.add_step') }}</v-btn>
-        <v-btn v-if="own !== null" data-test="drop" @click="drop">{{ t('protocol.drop') }}</v-btn>
+        <PushButton type="submit" main :loading="form.processing" data-test="submit">{{ t('protocol.save') }}</PushButton>
+        <PushButton data-test="add-step" @click="add">{{ t('protocol.add_step') }}</PushButton>
+        <PushButton v-if="own !== null" data-test="drop" @click="drop">{{ t('protocol.drop') }}</PushButton>
         <Link href="/strip">{{ t('verbs.cancel') }}</Link>
       </div>
     </form>

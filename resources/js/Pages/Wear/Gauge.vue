@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3'
 import { computed, onMounted, ref } from 'vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import RetireDialog from '@/components/forms/RetireDialog.vue'
 import BikeWear from '@/components/wear/BikeWear.vue'
 import ConnectDevice from '@/components/devices/ConnectDevice.vue'
@@ -73,7 +74,7 @@ onMounted(() => {
               <section aria-labelledby="instruments">
                 <div class="row between">
                   <h2 id="instruments">{{ t('gauge.instruments') }}</h2>
-                  <v-btn v-if="here.mayWrite" size="small" data-test="add-instrument" @click="describe(null)">{{ t('gauge.add') }}</v-btn>
+                  <PushButton v-if="here.mayWrite" data-test="add-instrument" @click="describe(null)">{{ t('gauge.add') }}</PushButton>
                 </div>
                 <p class="muted small">{{ t('gauge.instruments_text') }}</p>
                 <ul class="plain">
@@ -82,13 +83,12 @@ onMounted(() => {
                       ><b>{{ one.name }}</b
                       ><span class="muted small">{{ t(`measure.${one.kind}`) }}, {{ one.about }}</span></span
                     >
-                    <v-btn
+                    <PushButton
                       v-if="here.mayWrite"
-                      size="small"
                       :aria-label="`${t('verbs.edit')}: ${one.name}`"
                       :data-test="`edit-${one.name}`"
                       @click="describe(one)"
-                      >{{ t('verbs.edit') }}</v-btn
+                      >{{ t('verbs.edit') }}</PushButton
                     >
                   </li>
                 </ul>
@@ -96,9 +96,9 @@ onMounted(() => {
               <section aria-labelledby="expected">
                 <div class="row between">
                   <h2 id="expected">{{ t('gauge.expected') }}</h2>
-                  <v-btn v-if="here.mayWrite" size="small" data-test="change-expected" @click="open = 'expected'">{{
+                  <PushButton v-if="here.mayWrite" data-test="change-expected" @click="open = 'expected'">{{
                     t('gauge.change')
-                  }}</v-btn>
+                  }}</PushButton>
                 </div>
                 <ul>
                   <li v-for="point in expected.points" :key="point.interval">{{ point.text }}</li>

@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/vue3'
 import QRCode from 'qrcode'
 import { nextTick, onMounted, ref } from 'vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { useFew } from '@/composables/useFew'
 import { t } from '@/composables/useText'
 import type { LabelsPage } from '@/types/server'
@@ -29,7 +30,7 @@ async function print(): Promise<void> {
     <div class="page">
       <div class="row head">
         <h1>{{ t('labels.title') }}</h1>
-        <v-btn v-if="tags.length" variant="flat" color="primary" data-test="print" @click="print">{{ t('labels.print') }}</v-btn>
+        <PushButton v-if="tags.length" main data-test="print" @click="print">{{ t('labels.print') }}</PushButton>
         <Link href="/settings">{{ t('settings.title') }}</Link>
       </div>
       <p class="muted note">{{ tags.length ? t('labels.text') : t('labels.none') }}</p>
@@ -46,9 +47,9 @@ async function print(): Promise<void> {
           <div class="code" role="img" :aria-label="tag.url" v-html="codes[tag.id]" />
         </article>
       </div>
-      <v-btn v-if="few.hidden.value" class="hold" data-test="show-all" @click="few.all.value = true">{{
+      <PushButton v-if="few.hidden.value" class="hold" data-test="show-all" @click="few.all.value = true">{{
         t('few.more', { count: few.hidden.value })
-      }}</v-btn>
+      }}</PushButton>
       <div class="tags">
         <article v-for="bike in bikes" :key="bike.id" class="bench" data-test="bench-label">
           <span class="bike wide">{{ bike.name }}</span>

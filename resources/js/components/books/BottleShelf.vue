@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import DateField from '@/components/forms/DateField.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
@@ -39,7 +40,7 @@ const remove = (bottle: BottleView) => {
   <section aria-labelledby="bottles">
     <div class="row between">
       <h2 id="bottles">{{ t('bottles.title') }}</h2>
-      <v-btn v-if="mayWrite" size="small" data-test="add-bottle" @click="tend(null)">{{ t('bottles.add') }}</v-btn>
+      <PushButton v-if="mayWrite" data-test="add-bottle" @click="tend(null)">{{ t('bottles.add') }}</PushButton>
     </div>
     <p class="muted small">{{ bottles.length ? t('bottles.text') : t('bottles.none') }}</p>
     <ul>
@@ -55,9 +56,9 @@ const remove = (bottle: BottleView) => {
         </div>
         <span class="end"
           >{{ bottle.price
-          }}<v-btn v-if="mayWrite" size="small" :aria-label="`${t('bottles.edit')}: ${bottle.name}`" @click="tend(bottle)">{{
+          }}<PushButton v-if="mayWrite" :aria-label="`${t('bottles.edit')}: ${bottle.name}`" @click="tend(bottle)">{{
             t('bottles.edit')
-          }}</v-btn></span
+          }}</PushButton></span
         >
       </li>
     </ul>
@@ -88,8 +89,8 @@ const remove = (bottle: BottleView) => {
         <NumberField v-model="form.price" :label="t('books.amount')" :unit="currency" :error-messages="form.errors.price" name="price" />
       </div>
       <div v-if="chosen" class="row">
-        <v-btn v-if="chosen.unused" size="small" data-test="bottle-remove" @click="remove(chosen)">{{ t('bottles.remove') }}</v-btn>
-        <v-btn v-else size="small" data-test="bottle-gone" @click="save(true)">{{ t('bottles.gone') }}</v-btn>
+        <PushButton v-if="chosen.unused" data-test="bottle-remove" @click="remove(chosen)">{{ t('bottles.remove') }}</PushButton>
+        <PushButton v-else data-test="bottle-gone" @click="save(true)">{{ t('bottles.gone') }}</PushButton>
       </div>
     </ActionDialog>
   </section>

@@ -3,6 +3,7 @@ import { computed, onMounted, ref } from 'vue'
 import DateField from '@/components/forms/DateField.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
@@ -35,7 +36,7 @@ function chooseSupply(value: string): void {
   <section aria-labelledby="prices">
     <div class="row between">
       <h2 id="prices">{{ t('books.prices') }}</h2>
-      <v-btn v-if="mayWrite" size="small" data-test="set-price" @click="show(null)">{{ t('books.set_price') }}</v-btn>
+      <PushButton v-if="mayWrite" data-test="set-price" @click="show(null)">{{ t('books.set_price') }}</PushButton>
     </div>
     <p class="muted small">{{ prices.length ? t('books.prices_text') : t('books.no_prices') }}</p>
     <table v-if="prices.length" class="plain">

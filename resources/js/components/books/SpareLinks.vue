@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { StockPage } from '@/types/server'
@@ -22,7 +23,7 @@ const { form: link, submit: sendLink } = useActionForm({
   <section aria-labelledby="links">
     <div class="row between">
       <h2 id="links">{{ t('books.links') }}</h2>
-      <v-btn v-if="mayWrite" size="small" data-test="add-link" @click="open = true">{{ t('books.add_link') }}</v-btn>
+      <PushButton v-if="mayWrite" data-test="add-link" @click="open = true">{{ t('books.add_link') }}</PushButton>
     </div>
     <p class="muted small">{{ links.length ? t('books.links_text') : t('books.no_links') }}</p>
     <ul v-if="links.length">

@@ -2,6 +2,7 @@
 import { Link, router } from '@inertiajs/vue3'
 import { computed, ref } from 'vue'
 import MomentDialog from '@/components/forms/MomentDialog.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 import type { ChainPage, TimelineEntryView } from '@/types/server'
@@ -67,7 +68,7 @@ const older = () => router.reload({ data: { all: 1 } })
       </p>
     </template>
     <div class="row more">
-      <v-btn v-if="timeline.more" @click="older">{{ t('chain.older') }} ({{ timeline.more }})</v-btn>
+      <PushButton v-if="timeline.more" @click="older">{{ t('chain.older') }} ({{ timeline.more }})</PushButton>
       <Link :href="`/history?chain=${chain.id}`">{{ t('nav.history') }}</Link>
     </div>
     <MomentDialog

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import LoopDrawing from './LoopDrawing.vue'
@@ -64,9 +65,9 @@ const joints = ['quick_link', 'pin'].map((value) => ({ value, title: t(`size.${v
     <div v-if="preview" role="status" class="result" data-test="sized">
       <p v-for="(line, i) in preview.lines" :key="line" :class="{ first: i === 0 }">{{ line }}</p>
       <LoopDrawing v-if="preview.loop" :loop="preview.loop" :cut="preview.cut" :label="preview.lines[0] ?? ''" />
-      <v-btn data-test="use-size" @click="emit('use', preview.pitches, form.new_joint)">{{
+      <PushButton data-test="use-size" @click="emit('use', preview.pitches, form.new_joint)">{{
         t('size.use', { pitches: preview.pitches })
-      }}</v-btn>
+      }}</PushButton>
     </div>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import type { WhyView } from '@/types/server'
 
@@ -36,7 +37,7 @@ const shown = computed(() => props.why.find((other) => other.figure === figure.v
       </div>
       <p class="muted small source">{{ shown.source }}</p>
       <div class="row">
-        <v-btn autofocus data-test="why-close" @click="figure = null">{{ t('verbs.close') }}</v-btn>
+        <PushButton autofocus data-test="why-close" @click="figure = null">{{ t('verbs.close') }}</PushButton>
       </div>
     </v-card>
   </v-dialog>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onUnmounted, ref, useId } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 
 /** The frame of every small form, mounted anew each time it opens: title, fields, what went wrong beside no field, the verb. */
@@ -45,8 +46,8 @@ const beside = computed(() => Object.entries(props.errors).filter(([field]) => !
           <p v-if="caution" class="caution">{{ caution }}</p>
         </div>
         <div class="row foot">
-          <v-btn type="submit" variant="flat" color="primary" :loading="busy" data-test="submit">{{ verb }}</v-btn>
-          <v-btn @click="open = false">{{ t('verbs.cancel') }}</v-btn>
+          <PushButton type="submit" main :loading="busy" data-test="submit">{{ verb }}</PushButton>
+          <PushButton @click="open = false">{{ t('verbs.cancel') }}</PushButton>
         </div>
       </form>
     </v-card>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 
 /** How hot the bath is, typed from a thermometer. */
@@ -28,7 +29,7 @@ function keep(): void {
       :label="t('job.celsius')"
       :unit="`°${unit}`"
       name="celsius" />
-    <v-btn type="submit" data-test="keep-celsius">{{ t('job.keep') }}</v-btn>
+    <PushButton type="submit" data-test="keep-celsius">{{ t('job.keep') }}</PushButton>
   </form>
 </template>
 

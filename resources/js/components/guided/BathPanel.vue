@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import BathField from '@/components/guided/BathField.vue'
 import LineChart from '@/components/charts/LineChart.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { ask } from '@/composables/usePreview'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -37,7 +38,7 @@ async function simulate(): Promise<void> {
         :items="['1', '10', '60'].map((value) => ({ value, title: t('bath.speed', { times: value }) }))"
         :label="t('bath.simulated')"
         data-test="probe-speed" />
-      <v-btn type="submit" :disabled="simulating" data-test="simulate">{{ t('bath.simulate') }}</v-btn>
+      <PushButton type="submit" :disabled="simulating" data-test="simulate">{{ t('bath.simulate') }}</PushButton>
     </form>
   </section>
 </template>

@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3'
 import { mdiBell, mdiBellOff } from '@mdi/js'
 import { computed } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import type { JobStateView, JobView } from '@/types/server'
 
@@ -30,10 +31,9 @@ const total = computed(() => props.state.turns.length + props.state.ahead.length
       </button>
       <span class="muted" data-test="job-step">{{ t('job.step', { n: state.turns.length, of: total }) }}</span>
     </template>
-    <v-btn
+    <PushButton
       :icon="bell ? mdiBell : mdiBellOff"
-      variant="text"
-      size="small"
+      bare
       :aria-label="bell ? t('job.bell_on') : t('job.bell_off')"
       :aria-pressed="bell"
       data-test="bell"

@@ -2,6 +2,7 @@
 import { Link, router } from '@inertiajs/vue3'
 import { computed } from 'vue'
 import FlowSteps from '@/components/strip/FlowSteps.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import ResidueBars from '@/components/guided/ResidueBars.vue'
 import { t } from '@/composables/useText'
 import type { JobStateView, JobView } from '@/types/server'
@@ -30,21 +31,10 @@ const text = computed(() => {
     <p v-if="text">{{ text }}</p>
     <p v-if="state.recorded" data-test="recorded">{{ state.recorded.undone ? t('job.undone') : state.recorded.text }}</p>
     <div class="row">
-      <v-btn
-        v-if="job.kind === 'strip' && !state.givenUp"
-        variant="flat"
-        color="primary"
-        data-test="pot-next"
-        @click="router.visit(then)"
-        >{{ job.dripOnly ? t('job.drip_next') : t('job.pot_next') }}</v-btn
-      >
-      <v-btn
-        :variant="job.kind === 'strip' ? 'outlined' : 'flat'"
-        :color="job.kind === 'strip' ? undefined : 'primary'"
-        data-test="to-shed"
-        @click="router.visit('/')"
-        >{{ t('job.shed') }}</v-btn
-      >
+      <PushButton v-if="job.kind === 'strip' && !state.givenUp" main data-test="pot-next" @click="router.visit(then)">{{
+        job.dripOnly ? t('job.drip_next') : t('job.pot_next')
+      }}</PushButton>
+      <PushButton :main="job.kind !== 'strip'" data-test="to-shed" @click="router.visit('/')">{{ t('job.shed') }}</PushButton>
       <Link v-for="(name, i) in job.chains" :key="name" :href="`/chains/${job.chainIds[i]}`">{{ name }}</Link>
     </div>
     <ResidueBars v-if="state.residues" class="after" :residues="state.residues" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link, router } from '@inertiajs/vue3'
 import { ref, watch } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import TimeLanes from '@/components/guided/TimeLanes.vue'
 import DoneBar from '@/components/layout/DoneBar.vue'
@@ -39,7 +40,7 @@ const save = () => submit('put', `/jobs/${props.job.id}/record`)
     <p>{{ state.givenUp ? t('job.given_up_pot') : t('job.finished_pot_text') }}</p>
     <p v-if="state.recorded" data-test="recorded">{{ state.recorded.undone ? t('job.undone') : state.recorded.text }}</p>
     <div class="row">
-      <v-btn variant="flat" color="primary" data-test="to-shed" @click="router.visit('/')">{{ t('job.shed') }}</v-btn>
+      <PushButton main data-test="to-shed" @click="router.visit('/')">{{ t('job.shed') }}</PushButton>
       <Link v-for="(name, i) in job.chains" :key="name" :href="`/chains/${job.chainIds[i]}`">{{ name }}</Link>
     </div>
     <form v-if="form.dips.length && state.recorded && !state.recorded.undone" novalidate @submit.prevent="save">
@@ -75,7 +76,7 @@ const save = () => submit('put', `/jobs/${props.job.id}/record`)
         </tbody>
       </table>
       <p v-if="form.errors.dips" class="ember" role="alert">{{ form.errors.dips }}</p>
-      <v-btn v-if="here.mayWrite" type="submit" :loading="form.processing" data-test="correct">{{ t('pot_over.save') }}</v-btn>
+      <PushButton v-if="here.mayWrite" type="submit" :loading="form.processing" data-test="correct">{{ t('pot_over.save') }}</PushButton>
     </form>
     <RiderShares v-if="state.split?.length" :shares="state.split" />
     <TimeLanes v-if="state.axis && !state.givenUp" :axis="state.axis" class="lanes" />

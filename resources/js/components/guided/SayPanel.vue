@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { t } from '@/composables/useText'
 
@@ -22,7 +23,7 @@ const send = () => text.value.trim() !== '' && (!asked.value || answer.value !==
       :label="what === 'note' ? t('job.note_text') : t('job.skip_why')"
       name="say" />
     <TapChoice v-if="asked" v-model="answer" class="asked" :legend="t('job.asks')" :options="asks" test="waxed" />
-    <v-btn type="submit" data-test="said">{{ what === 'note' ? t('job.keep') : t('job.skip') }}</v-btn>
+    <PushButton type="submit" data-test="said">{{ what === 'note' ? t('job.keep') : t('job.skip') }}</PushButton>
   </form>
 </template>
 

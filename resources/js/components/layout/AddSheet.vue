@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { t } from '@/composables/useText'
 import { openForm, type QuickVerb } from '@/composables/wantedForm'
@@ -34,15 +35,9 @@ function go(verb: QuickVerb): void {
     <v-card data-test="add-sheet">
       <div class="in">
         <div class="verbs">
-          <v-btn
-            v-for="(verb, i) in verbs"
-            :key="verb"
-            :variant="i === 0 ? 'flat' : 'outlined'"
-            :color="i === 0 ? 'primary' : undefined"
-            :data-test="`add-${verb}`"
-            @click="go(verb)"
-            >{{ t(`verbs.${verb}`) }}</v-btn
-          >
+          <PushButton v-for="(verb, i) in verbs" :key="verb" :main="i === 0" :data-test="`add-${verb}`" @click="go(verb)">{{
+            t(`verbs.${verb}`)
+          }}</PushButton>
         </div>
         <TapChoice
           v-if="rails.length > 1"
@@ -66,8 +61,8 @@ function go(verb: QuickVerb): void {
   grid-template-columns: 1fr 1fr;
   gap: 8px;
 }
-.verbs .v-btn {
-  --v-btn-height: 52px;
+.verbs .push {
+  --push-height: 52px;
   font-size: var(--type-4);
 }
 </style>

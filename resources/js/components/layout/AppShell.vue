@@ -17,6 +17,7 @@ import KeptBar from './KeptBar.vue'
 import type { MenuItem } from './menuItem'
 import MoreMenu from './MoreMenu.vue'
 import PageProgress from './PageProgress.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TermsNote from './TermsNote.vue'
 import ThumbBar from './ThumbBar.vue'
 import WhoseSwitch from './WhoseSwitch.vue'
@@ -150,13 +151,13 @@ useIntervalFn(() => void send(), SEND_EVERY_MS)
         <kbd>/</kbd><span class="desk">{{ t('command.title') }}</span>
       </button>
       <MoreMenu v-slot="{ button }" :items="menu">
-        <v-btn v-bind="button" :icon="mdiDotsVertical" variant="text" size="small" :aria-label="t('nav.more')" data-test="more" />
+        <PushButton v-bind="button" :icon="mdiDotsVertical" bare :aria-label="t('nav.more')" data-test="more" />
       </MoreMenu>
     </header>
     <KeptBar />
     <div v-if="moved && !offline" class="moved" role="status">
       {{ t('changed_elsewhere') }}
-      <v-btn size="small" @click="router.reload()">{{ t('verbs.show') }}</v-btn>
+      <PushButton @click="router.reload()">{{ t('verbs.show') }}</PushButton>
     </div>
     <main id="content" tabindex="-1">
       <div ref="content"><slot /></div>

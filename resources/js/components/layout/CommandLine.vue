@@ -2,6 +2,7 @@
 import { router } from '@inertiajs/vue3'
 import { computed, nextTick, onMounted, ref, useId } from 'vue'
 import ChangesPreview from '@/components/forms/ChangesPreview.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
@@ -79,16 +80,10 @@ function run(): void {
           </div>
         </div>
         <div class="row foot">
-          <v-btn
-            type="submit"
-            variant="flat"
-            color="primary"
-            :disabled="!preview?.sentence"
-            :loading="form.processing"
-            data-test="do-command"
-            >{{ t('command.do') }}</v-btn
-          >
-          <v-btn @click="open = false">{{ t('verbs.cancel') }}</v-btn>
+          <PushButton type="submit" main :disabled="!preview?.sentence" :loading="form.processing" data-test="do-command">{{
+            t('command.do')
+          }}</PushButton>
+          <PushButton @click="open = false">{{ t('verbs.cancel') }}</PushButton>
         </div>
       </form>
     </v-card>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { http } from '@/composables/http'
 import { t } from '@/composables/useText'
 import { unconfirmed } from '@/composables/useConfirmed'
@@ -35,10 +36,8 @@ async function confirm(): Promise<void> {
           :error-messages="problem"
           name="confirm-password" />
         <div class="row">
-          <v-btn type="submit" variant="flat" color="primary" :loading="busy" data-test="confirm-do">{{
-            t('people_panel.confirm_do')
-          }}</v-btn>
-          <v-btn @click="unconfirmed = null">{{ t('verbs.cancel') }}</v-btn>
+          <PushButton type="submit" main :loading="busy" data-test="confirm-do">{{ t('people_panel.confirm_do') }}</PushButton>
+          <PushButton @click="unconfirmed = null">{{ t('verbs.cancel') }}</PushButton>
         </div>
       </form>
     </v-card>

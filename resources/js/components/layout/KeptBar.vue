@@ -2,6 +2,7 @@
 import { router, usePage } from '@inertiajs/vue3'
 import { mdiCloudOffOutline } from '@mdi/js'
 import { computed } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { dayText, timeText } from '@/composables/dates'
 import { clockOf, dayOf } from '@/composables/nowHere'
 import { useHere } from '@/composables/useHere'
@@ -52,7 +53,7 @@ const when = (entry: KeptEntry) => timeText(clockOf(entry.madeMs), here.value.ca
         <span v-if="said" data-test="offline">{{ said }}</span> <b v-if="count" data-test="waiting">{{ count }}</b>
         <a v-if="signInFirst" href="/sign-in">{{ t('kept.sign_in') }}</a>
       </p>
-      <v-btn size="small" data-test="kept-retry" @click="retry">{{ t('offline.retry') }}</v-btn>
+      <PushButton data-test="kept-retry" @click="retry">{{ t('offline.retry') }}</PushButton>
     </div>
     <div v-for="entry in refused" :key="entry.id" class="refused" role="alert" data-test="refused">
       <p class="what">
@@ -61,11 +62,11 @@ const when = (entry: KeptEntry) => timeText(clockOf(entry.madeMs), here.value.ca
       </p>
       <p v-for="(text, field) in entry.refused?.errors" :key="field" class="ember">{{ text }}</p>
       <div class="row">
-        <v-btn v-if="FORMS.includes(entry.kind)" variant="flat" color="primary" data-test="refused-change" @click="mend(entry)">{{
+        <PushButton v-if="FORMS.includes(entry.kind)" main data-test="refused-change" @click="mend(entry)">{{
           t('kept.change')
-        }}</v-btn>
-        <v-btn data-test="refused-again" @click="tryAgain(entry)">{{ t('kept.again') }}</v-btn>
-        <v-btn variant="text" data-test="refused-discard" @click="discard(entry)">{{ t('kept.discard') }}</v-btn>
+        }}</PushButton>
+        <PushButton data-test="refused-again" @click="tryAgain(entry)">{{ t('kept.again') }}</PushButton>
+        <PushButton bare data-test="refused-discard" @click="discard(entry)">{{ t('kept.discard') }}</PushButton>
       </div>
     </div>
     <details v-if="waiting.length" data-test="kept-list">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
 import KeyList from './KeyList.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { useKeysEnabled } from '@/composables/useKeys'
 import { t } from '@/composables/useText'
 
@@ -15,7 +16,7 @@ const enabled = useKeysEnabled()
       <p v-if="!enabled" class="muted">{{ t('keys.off') }}</p>
       <KeyList />
       <div class="row">
-        <v-btn autofocus @click="open = false">{{ t('verbs.close') }}</v-btn>
+        <PushButton autofocus @click="open = false">{{ t('verbs.close') }}</PushButton>
         <Link href="/help" data-test="all-help" @click="open = false">{{ t('help.all') }}</Link>
       </div>
     </v-card>

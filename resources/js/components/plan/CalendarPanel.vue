@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { router, usePage } from '@inertiajs/vue3'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 
 /** The plan for any calendar: a secret address of one's own, shown once, or a file. */
@@ -19,8 +20,8 @@ const end = () => router.delete('/calendar', { preserveScroll: true })
     </div>
     <p v-else-if="on" class="small">{{ t('ahead.calendar_on') }}</p>
     <div class="row">
-      <v-btn size="small" data-test="renew" @click="renew">{{ t(on ? 'ahead.renew' : 'ahead.subscribe') }}</v-btn>
-      <v-btn v-if="on" size="small" data-test="calendar-off" @click="end">{{ t('ahead.calendar_off') }}</v-btn>
+      <PushButton data-test="renew" @click="renew">{{ t(on ? 'ahead.renew' : 'ahead.subscribe') }}</PushButton>
+      <PushButton v-if="on" data-test="calendar-off" @click="end">{{ t('ahead.calendar_off') }}</PushButton>
       <a href="/ahead/dripel.ics" data-test="calendar-file">{{ t('ahead.file') }}</a>
     </div>
   </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
@@ -81,10 +82,10 @@ const save = () => submit('put', '/ahead/terms')
       <h3>{{ t('ahead.learned') }}</h3>
       <p v-for="text in learned.texts" :key="text">{{ text }}</p>
       <p v-if="taken" role="status">{{ t('ahead.learned_taken') }}</p>
-      <v-btn v-else size="small" data-test="take-learned" @click="take">{{ t('ahead.learned_take') }}</v-btn>
+      <PushButton v-else data-test="take-learned" @click="take">{{ t('ahead.learned_take') }}</PushButton>
     </div>
     <div class="row">
-      <v-btn type="submit" :loading="form.processing" data-test="save-terms">{{ t('ahead.save') }}</v-btn>
+      <PushButton type="submit" :loading="form.processing" data-test="save-terms">{{ t('ahead.save') }}</PushButton>
     </div>
   </form>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { newActionId, useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
@@ -59,10 +60,10 @@ const keep = (forget: boolean) => {
     </template>
     <p v-if="preview?.text" class="strong" role="status" data-test="fitted">{{ preview.text }}</p>
     <div class="row">
-      <v-btn v-if="preview?.text" size="small" :loading="form.processing" data-test="keep-calibration" @click="keep(false)">{{
+      <PushButton v-if="preview?.text" :loading="form.processing" data-test="keep-calibration" @click="keep(false)">{{
         t('calibrate.keep')
-      }}</v-btn>
-      <v-btn v-if="pot.isCalibrated" size="small" variant="text" @click="keep(true)">{{ t('calibrate.forget') }}</v-btn>
+      }}</PushButton>
+      <PushButton v-if="pot.isCalibrated" bare @click="keep(true)">{{ t('calibrate.forget') }}</PushButton>
     </div>
   </div>
 </template>

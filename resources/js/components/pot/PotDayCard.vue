@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import type { PotDayPlanView } from '@/types/server'
 
@@ -10,7 +11,7 @@ const print = () => window.print()
 <template>
   <details data-test="card">
     <summary>{{ t('pot_day.card') }}</summary>
-    <v-btn size="small" class="print" @click="print">{{ t('pot_day.print') }}</v-btn>
+    <PushButton class="print" @click="print">{{ t('pot_day.print') }}</PushButton>
     <p class="layout">
       <b>{{ t('pot_day.layout') }}:</b> {{ layout.join(' · ') }}
     </p>

@@ -4,6 +4,7 @@ import CalibratePanel from './CalibratePanel.vue'
 import HeatPanel from './HeatPanel.vue'
 import PotDrawing from './PotDrawing.vue'
 import ConnectDevice from '@/components/devices/ConnectDevice.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import type { PotOnShelf } from '@/types/server'
 
@@ -31,14 +32,13 @@ const emit = defineEmits<{ tend: []; change: []; discard: [] }>()
         <p v-if="pot.next" class="strong" :class="{ ember: pot.late }">{{ pot.next }}</p>
       </template>
       <p class="small">{{ pot.caution }}</p>
-      <v-btn
+      <PushButton
         v-if="mayWrite"
-        size="small"
         class="tend"
         :data-test="`tend-${pot.name}`"
         :aria-label="`${t('pot_form.tend')}: ${pot.name}`"
         @click="emit('tend')"
-        >{{ t('pot_form.tend') }}</v-btn
+        >{{ t('pot_form.tend') }}</PushButton
       >
       <p v-if="mayWrite" class="panels">
         <button type="button" class="as-link" :data-test="`change-${pot.name}`" @click="emit('change')">{{ t('pot_form.edit') }}</button>

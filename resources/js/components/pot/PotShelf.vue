@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import BathDialog from './BathDialog.vue'
 import PotDialog from './PotDialog.vue'
 import PotOnShelf from './PotOnShelf.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 import type { FormDefaults, PotChoices, PotOnShelf as Pot, PotOutOfUse } from '@/types/server'
@@ -31,7 +32,7 @@ const useAgain = (one: PotOutOfUse) => write('put', `/pots/${one.id}`, { ...one.
   <section aria-labelledby="pots">
     <div class="row between">
       <h2 id="pots">{{ t('pot_form.title') }}</h2>
-      <v-btn v-if="mayWrite" size="small" data-test="add-pot" @click="show('pot', null)">{{ t('pot_form.add') }}</v-btn>
+      <PushButton v-if="mayWrite" data-test="add-pot" @click="show('pot', null)">{{ t('pot_form.add') }}</PushButton>
     </div>
     <p v-if="!pots.length" class="muted">{{ t('pot_form.none') }}</p>
     <PotOnShelf

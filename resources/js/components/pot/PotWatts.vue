@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 
@@ -15,7 +16,7 @@ const keep = () => submit('put', `/pots/${props.pot}/power`, () => emit('kept'))
     <legend>{{ t('pot_day.watts') }}</legend>
     <NumberField v-model="form.low" :label="t('pot_day.low')" unit="W" density="compact" :error-messages="form.errors.low" name="low" />
     <NumberField v-model="form.high" :label="t('pot_day.high')" unit="W" density="compact" :error-messages="form.errors.high" name="high" />
-    <v-btn :loading="form.processing" data-test="keep-watts" @click="keep">{{ t('pot_day.keep_watts') }}</v-btn>
+    <PushButton :loading="form.processing" data-test="keep-watts" @click="keep">{{ t('pot_day.keep_watts') }}</PushButton>
   </fieldset>
 </template>
 

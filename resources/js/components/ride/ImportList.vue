@@ -2,6 +2,7 @@
 import { Link, router } from '@inertiajs/vue3'
 import { useIntervalFn } from '@vueuse/core'
 import { ref, watch } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import { http } from '@/composables/http'
 import type { RideImportView } from '@/types/server'
@@ -34,14 +35,12 @@ const putAside = (one: RideImportView) => router.delete(`/ride-imports/${one.id}
         <b>{{ one.name }}</b>
         <progress v-if="one.state === 'running'" :value="one.done" :max="one.total" :aria-label="one.name" />
         <span role="status" data-test="import-text">{{ one.text }}</span>
-        <v-btn v-if="one.state === 'running'" size="small" data-test="stop-import" @click="steer(one, 'stop')">{{
-          t('tracks.stop')
-        }}</v-btn>
-        <v-btn v-if="one.state === 'stopped'" size="small" data-test="go-on" @click="steer(one, 'go-on')">{{ t('tracks.go_on') }}</v-btn>
+        <PushButton v-if="one.state === 'running'" data-test="stop-import" @click="steer(one, 'stop')">{{ t('tracks.stop') }}</PushButton>
+        <PushButton v-if="one.state === 'stopped'" data-test="go-on" @click="steer(one, 'go-on')">{{ t('tracks.go_on') }}</PushButton>
         <Link v-if="one.state === 'waiting'" :href="`/ride-imports/${one.id}/columns`" data-test="columns">{{ t('tracks.columns') }}</Link>
-        <v-btn v-if="one.state !== 'running'" size="small" variant="text" data-test="put-aside" @click="putAside(one)">{{
+        <PushButton v-if="one.state !== 'running'" bare data-test="put-aside" @click="putAside(one)">{{
           t('tracks.put_aside')
-        }}</v-btn>
+        }}</PushButton>
       </div>
       <details v-if="one.failures.length">
         <summary>{{ one.failures[0] }}</summary>

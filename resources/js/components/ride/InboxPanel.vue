@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import ConnectDevice from '@/components/devices/ConnectDevice.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { ask } from '@/composables/usePreview'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -35,7 +36,7 @@ const EXAMPLE = 'Content-Type: application/gpx+xml\n\n<gpx version="1.1">…</gp
         reload="inbox"
         test="bike-computer" />
       <div v-if="here.demo" class="row">
-        <v-btn size="small" data-test="simulate-rides" @click="simulate">{{ t('inbox.simulate') }}</v-btn>
+        <PushButton data-test="simulate-rides" @click="simulate">{{ t('inbox.simulate') }}</PushButton>
         <span role="status">{{ said }}</span>
       </div>
     </details>

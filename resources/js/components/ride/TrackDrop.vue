@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { router, useForm } from '@inertiajs/vue3'
 import { ref } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { http } from '@/composables/http'
 import { t } from '@/composables/useText'
 
@@ -69,10 +70,10 @@ async function sendOne(file: File): Promise<string | null> {
     <div v-if="many" class="many" role="status" data-test="many">
       <progress :value="many.done" :max="many.count" :aria-label="t('rides.reading')" />
       <span>{{ many.stopped ? t('tracks.stopped') : t('tracks.sending', { done: many.done, count: many.count }) }}</span>
-      <v-btn v-if="busy()" size="small" data-test="stop-reading" @click="many.stopped = true">{{ t('tracks.stop') }}</v-btn>
-      <v-btn v-else-if="many.read" size="small" data-test="look" @click="router.visit('/tracks')">{{
+      <PushButton v-if="busy()" data-test="stop-reading" @click="many.stopped = true">{{ t('tracks.stop') }}</PushButton>
+      <PushButton v-else-if="many.read" data-test="look" @click="router.visit('/tracks')">{{
         t('tracks.look', { count: many.read })
-      }}</v-btn>
+      }}</PushButton>
       <p v-for="line in many.failed" :key="line" class="ember" data-test="failed">{{ line }}</p>
     </div>
   </div>

@@ -2,6 +2,7 @@
 import { Link, router, useForm } from '@inertiajs/vue3'
 import { ref } from 'vue'
 import ConnectDevice from '@/components/devices/ConnectDevice.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { confirmed } from '@/composables/useConfirmed'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -58,13 +59,13 @@ const clear = () => confirmed(() => empty.post('/empty', { preserveScroll: true,
         ><input ref="file" type="file" accept=".json,application/json" data-test="restore-file" @change="send"
       /></label>
       <p v-if="restore.errors.file" class="ember" role="alert" data-test="restore-error">{{ restore.errors.file }}</p>
-      <v-btn v-if="!emptying" size="small" data-test="empty" @click="emptying = true">{{ t('keep.empty') }}</v-btn>
+      <PushButton v-if="!emptying" data-test="empty" @click="emptying = true">{{ t('keep.empty') }}</PushButton>
       <form v-else class="fields" @submit.prevent="clear">
         <p class="caution">{{ t('keep.empty_text') }}</p>
         <v-text-field v-model="empty.name" :label="t('keep.empty_name')" :error-messages="errorOf()" name="empty-name" />
         <div class="row">
-          <v-btn type="submit" :loading="empty.processing" data-test="empty-now">{{ t('keep.empty_do') }}</v-btn>
-          <v-btn @click="emptying = false">{{ t('verbs.cancel') }}</v-btn>
+          <PushButton type="submit" :loading="empty.processing" data-test="empty-now">{{ t('keep.empty_do') }}</PushButton>
+          <PushButton @click="emptying = false">{{ t('verbs.cancel') }}</PushButton>
         </div>
       </form>
     </template>

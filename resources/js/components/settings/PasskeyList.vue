@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { router } from '@inertiajs/vue3'
 import { ref } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { addPasskey, mayHavePasskeys } from '@/composables/passkeys'
 import { confirmed } from '@/composables/useConfirmed'
 import { t } from '@/composables/useText'
@@ -29,13 +30,13 @@ const remove = (id: number) => router.delete(`/passkeys/${id}`, { preserveScroll
         ><b>{{ passkey.phone ? t('people_panel.phone') : t('people_panel.computer') }}</b>
         <span class="muted small when">{{ passkey.text }}</span></span
       >
-      <v-btn size="small" @click="remove(passkey.id)">{{ t('passkeys.remove') }}</v-btn>
+      <PushButton @click="remove(passkey.id)">{{ t('passkeys.remove') }}</PushButton>
     </li>
   </ul>
   <p v-if="!passkeys.fits || !mayHavePasskeys()" class="muted small" data-test="no-passkeys">{{ t('passkeys.needs') }}</p>
   <template v-else>
     <p class="muted small">{{ t('passkeys.text') }}</p>
-    <v-btn size="small" :loading="busy" data-test="add-passkey" @click="add">{{ t('passkeys.add') }}</v-btn>
+    <PushButton :loading="busy" data-test="add-passkey" @click="add">{{ t('passkeys.add') }}</PushButton>
   </template>
   <p v-if="problem" class="ember" role="alert">{{ problem }}</p>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useForm } from '@inertiajs/vue3'
 import { ref } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 
 /** One's own password is changed; the other devices are signed out by it. */
@@ -18,7 +19,7 @@ const save = () =>
 
 <template>
   <h2 class="open">{{ t('people_panel.own_password') }}</h2>
-  <v-btn v-if="!open" size="small" data-test="change-password" @click="open = true">{{ t('people_panel.change_password') }}</v-btn>
+  <PushButton v-if="!open" data-test="change-password" @click="open = true">{{ t('people_panel.change_password') }}</PushButton>
   <form v-else class="fields" @submit.prevent="save">
     <v-text-field
       v-model="form.old_password"
@@ -37,8 +38,8 @@ const save = () =>
       :error-messages="form.errors.password"
       name="password" />
     <div class="row">
-      <v-btn type="submit" :loading="form.processing" data-test="save-password">{{ t('people_panel.save_password') }}</v-btn>
-      <v-btn @click="open = false">{{ t('verbs.cancel') }}</v-btn>
+      <PushButton type="submit" :loading="form.processing" data-test="save-password">{{ t('people_panel.save_password') }}</PushButton>
+      <PushButton @click="open = false">{{ t('verbs.cancel') }}</PushButton>
     </div>
   </form>
 </template>

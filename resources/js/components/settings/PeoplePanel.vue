@@ -3,6 +3,7 @@ import { router, useForm, usePage } from '@inertiajs/vue3'
 import { ref } from 'vue'
 import PasskeyList from './PasskeyList.vue'
 import PasswordForm from './PasswordForm.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { confirmed } from '@/composables/useConfirmed'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -59,23 +60,23 @@ const problem = () => (page.props.errors as Record<string, string>).role
             density="compact"
             class="role"
             @update:model-value="change(person, $event)" />
-          <v-btn size="small" :data-test="`hand-over-${person.name}`" @click="handOver(person)">{{
+          <PushButton :data-test="`hand-over-${person.name}`" @click="handOver(person)">{{
             sure === `hand-${person.id}` ? t('people_panel.sure_hand_over') : t('people_panel.hand_over')
-          }}</v-btn>
-          <v-btn size="small" :data-test="`remove-${person.name}`" @click="remove(person)">{{
+          }}</PushButton>
+          <PushButton :data-test="`remove-${person.name}`" @click="remove(person)">{{
             sure === `remove-${person.id}` ? t('people_panel.sure') : t('people_panel.remove')
-          }}</v-btn>
+          }}</PushButton>
         </div>
-        <v-btn v-if="person.me && !person.owner" size="small" data-test="leave" @click="leave">{{
+        <PushButton v-if="person.me && !person.owner" data-test="leave" @click="leave">{{
           sure === 'leave' ? t('people_panel.sure') : t('people_panel.leave')
-        }}</v-btn>
+        }}</PushButton>
       </li>
     </ul>
     <p v-if="problem()" class="ember" role="alert">{{ problem() }}</p>
     <template v-if="here.role === 'owner'">
       <form class="row" @submit.prevent="confirmed(() => invite.post('/invitations', { preserveScroll: true }))">
         <v-select v-model="invite.role" :items="roles" :label="t('settings.invite_as')" density="compact" class="role" />
-        <v-btn type="submit" :loading="invite.processing" data-test="invite">{{ t('settings.invite') }}</v-btn>
+        <PushButton type="submit" :loading="invite.processing" data-test="invite">{{ t('settings.invite') }}</PushButton>
       </form>
       <div v-if="page.props.invitation" class="caution" role="status">
         <p>{{ t('settings.link') }}</p>
@@ -86,9 +87,9 @@ const problem = () => (page.props.errors as Record<string, string>).role
         <ul>
           <li v-for="invitation in invitations" :key="invitation.id" class="row">
             {{ invitation.role }}, {{ t('settings.until') }} {{ invitation.until }}
-            <v-btn size="small" @click="router.delete(`/invitations/${invitation.id}`, { preserveScroll: true })">{{
+            <PushButton @click="router.delete(`/invitations/${invitation.id}`, { preserveScroll: true })">{{
               t('settings.withdraw')
-            }}</v-btn>
+            }}</PushButton>
           </li>
         </ul>
       </template>
@@ -103,10 +104,12 @@ const problem = () => (page.props.errors as Record<string, string>).role
           >{{ device.here ? `, ${t('people_panel.here')}` : ''
           }}<span class="muted small email">{{ device.seen }}, {{ device.address }}</span></span
         >
-        <v-btn v-if="!device.here" size="small" @click="signOut(device.id)">{{ t('people_panel.sign_out') }}</v-btn>
+        <PushButton v-if="!device.here" @click="signOut(device.id)">{{ t('people_panel.sign_out') }}</PushButton>
       </li>
     </ul>
-    <v-btn v-if="devices.length > 1" data-test="sign-out-others" @click="signOutOthers">{{ t('people_panel.sign_out_others') }}</v-btn>
+    <PushButton v-if="devices.length > 1" data-test="sign-out-others" @click="signOutOthers">{{
+      t('people_panel.sign_out_others')
+    }}</PushButton>
   </section>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { router, useForm } from '@inertiajs/vue3'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 
 /** Tables of rain: what is known, another one, none any more. */
@@ -22,10 +23,10 @@ function take(event: Event): void {
     <p class="muted small">{{ t('weather.table_hint') }}</p>
     <p v-if="form.errors.file" class="ember" role="alert">{{ form.errors.file }}</p>
     <div v-if="rain" class="row">
-      <v-btn size="small" href="/export/rain_hours.csv" data-test="export-rain">{{ t('weather.export') }}</v-btn>
-      <v-btn size="small" data-test="forget-rain" @click="router.delete('/weather', { preserveScroll: true })">{{
+      <PushButton href="/export/rain_hours.csv" data-test="export-rain">{{ t('weather.export') }}</PushButton>
+      <PushButton data-test="forget-rain" @click="router.delete('/weather', { preserveScroll: true })">{{
         t('weather.forget')
-      }}</v-btn>
+      }}</PushButton>
     </div>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { router, useForm } from '@inertiajs/vue3'
+import PushButton from '@/components/layout/PushButton.vue'
 import { confirmed } from '@/composables/useConfirmed'
 import { t } from '@/composables/useText'
 
@@ -17,13 +18,12 @@ const form = useForm({ workshop: '' })
           ><b>{{ workshop.name }}</b
           >, {{ workshop.role }}<template v-if="workshop.here">, {{ t('workshops.here') }}</template></span
         >
-        <v-btn
+        <PushButton
           v-if="!workshop.here"
-          size="small"
           :aria-label="`${t('workshops.enter')}: ${workshop.name}`"
           :data-test="`enter-${workshop.name}`"
           @click="router.post(`/workshops/${workshop.id}/enter`)"
-          >{{ t('workshops.enter') }}</v-btn
+          >{{ t('workshops.enter') }}</PushButton
         >
       </li>
     </ul>
@@ -35,7 +35,7 @@ const form = useForm({ workshop: '' })
         :hint="t('workshops.text')"
         persistent-hint
         name="workshop" />
-      <v-btn type="submit" :loading="form.processing" data-test="open-workshop">{{ t('workshops.open') }}</v-btn>
+      <PushButton type="submit" :loading="form.processing" data-test="open-workshop">{{ t('workshops.open') }}</PushButton>
     </form>
   </section>
 </template>

@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/vue3'
 import { mdiChevronDown, mdiChevronUp, mdiDotsHorizontal } from '@mdi/js'
 import { computed } from 'vue'
 import ChainRun from '@/components/chain/ChainRun.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import HangingChain from './HangingChain.vue'
 import NotCounted from './NotCounted.vue'
@@ -62,20 +63,18 @@ const others = computed(() => [
           ><template v-else>{{ rail.name }}</template>
         </h2>
         <MoreMenu v-if="mayWrite" v-slot="{ button }" :items="others">
-          <v-btn
+          <PushButton
             v-bind="button"
             :icon="mdiDotsHorizontal"
-            variant="text"
-            size="x-small"
+            bare
             class="more"
             :aria-label="`${t('shed.more')} ${rail.name}`"
             :data-test="`more-${rail.name}`" />
         </MoreMenu>
-        <v-btn
+        <PushButton
           v-if="mayFold"
           :icon="mdiChevronUp"
-          variant="text"
-          size="small"
+          bare
           :aria-label="t('shed.fold', { bike: rail.name })"
           aria-expanded="true"
           :data-test="`fold-${rail.name}`"
@@ -113,16 +112,14 @@ const others = computed(() => [
       </template>
       <p v-else class="until">{{ rail.until.before }}</p>
       <div v-if="mayWrite" class="verbs">
-        <v-btn
+        <PushButton
           v-for="verb in verbs()"
           :key="verb"
-          :variant="verb === verbs()[0] ? 'flat' : 'outlined'"
-          :color="verb === verbs()[0] ? 'primary' : undefined"
-          size="small"
+          :main="verb === verbs()[0]"
           :aria-label="`${t(`verbs.${verb}`)} ${rail.name}`"
           :data-test="`${verb}-${rail.name}`"
           @click="emit('verb', verb)"
-          >{{ t(`verbs.${verb}`) }}</v-btn
+          >{{ t(`verbs.${verb}`) }}</PushButton
         >
       </div>
     </div>
@@ -265,9 +262,9 @@ p {
   margin-top: 10px;
   flex-wrap: wrap;
 }
-.verbs .v-btn {
+.verbs .push {
   padding: 0 8px;
-  --v-btn-height: 26px;
+  --push-height: 26px;
   font-size: var(--type-2);
 }
 .head {
@@ -325,8 +322,8 @@ ul {
   .run {
     padding-block: 9px;
   }
-  .verbs .v-btn {
-    --v-btn-height: 44px;
+  .verbs .push {
+    --push-height: 44px;
     padding: 0 11px;
     font-size: var(--type-2);
   }

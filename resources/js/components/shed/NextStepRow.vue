@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PushButton from '@/components/layout/PushButton.vue'
 import type { NextStep } from '@/types/server'
 
 /** One thing to do: when, what, why, and the verb that settles it; within an evening without its day. */
@@ -17,13 +18,12 @@ const emit = defineEmits<{ act: [step: NextStep] }>()
         <template v-if="short && step.hour">{{ step.hour }}. </template>{{ step.reason }}
       </p>
     </div>
-    <v-btn
+    <PushButton
       v-if="mayWrite && step.verb"
-      size="small"
       :aria-label="`${step.verbText}: ${step.title}`"
       :data-test="`act-${step.kind}`"
       @click="emit('act', step)"
-      >{{ step.verbText }}</v-btn
+      >{{ step.verbText }}</PushButton
     >
   </div>
 </template>
@@ -69,8 +69,8 @@ p {
   line-height: 1.3;
   margin: 2px 0 0;
 }
-.v-btn {
-  --v-btn-height: 26px;
+.push {
+  --push-height: 26px;
   padding: 0 9px;
   font-size: var(--type-2);
   align-self: start;
@@ -82,8 +82,8 @@ p {
   }
 }
 @media (max-width: 52.49em) {
-  .v-btn {
-    --v-btn-height: 44px;
+  .push {
+    --push-height: 44px;
   }
 }
 </style>

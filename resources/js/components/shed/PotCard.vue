@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import MoreMenu from '@/components/layout/MoreMenu.vue'
 import PhoneFold from '@/components/layout/PhoneFold.vue'
 import PotDrawing from '@/components/pot/PotDrawing.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { chainDrag } from '@/composables/useChainDrag'
 import { t } from '@/composables/useText'
 import type { PotChain, PotView } from '@/types/server'
@@ -44,12 +45,11 @@ const add = (id: number) => void (list.value = [...list.value, id])
             <span
               ><b>{{ chain.name }}</b> <span class="muted small">{{ chain.word }}</span></span
             >
-            <v-btn
+            <PushButton
               v-if="mayWrite"
               :icon="mdiClose"
-              variant="text"
-              density="compact"
-              size="small"
+              bare
+              compact
               :aria-label="`${chain.name}: ${t('verbs.delete')}`"
               @click="remove(chain.id)" />
           </li>
@@ -64,24 +64,18 @@ const add = (id: number) => void (list.value = [...list.value, id])
       </p>
       <p v-if="solventOut" class="caution" data-test="solvent-out">{{ t('shed.solvent_out') }}</p>
       <div v-if="mayWrite" class="row">
-        <v-btn
+        <PushButton
           v-if="listed.length && pots.length"
-          variant="flat"
-          color="primary"
+          main
           data-test="plan-pot-day"
           @click="router.visit(`/pot-day?${list.map((id) => `chains[]=${id}`).join('&')}`)"
-          >{{ t('shed.plan_pot_day') }}</v-btn
+          >{{ t('shed.plan_pot_day') }}</PushButton
         >
-        <v-btn
-          v-if="listed.length"
-          :variant="pots.length ? 'outlined' : 'flat'"
-          :color="pots.length ? undefined : 'primary'"
-          data-test="dip-these"
-          @click="emit('dip')"
-          >{{ t('shed.dip_these') }}</v-btn
-        >
+        <PushButton v-if="listed.length" :main="!pots.length" data-test="dip-these" @click="emit('dip')">{{
+          t('shed.dip_these')
+        }}</PushButton>
         <MoreMenu v-if="others.length" v-slot="{ button }" :items="others">
-          <v-btn v-bind="button" data-test="pot-add">{{ t('shed.pot_add') }}</v-btn>
+          <PushButton v-bind="button" data-test="pot-add">{{ t('shed.pot_add') }}</PushButton>
         </MoreMenu>
       </div>
     </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import ActionDialog from '@/components/forms/ActionDialog.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
@@ -28,7 +29,7 @@ function save(gone: boolean): void {
     <v-text-field v-model="form.name" :label="t('books.name')" :error-messages="form.errors.name" name="name" />
     <TapChoice v-model="form.role" :legend="t('jars.role')" :options="roles" test="role" />
     <div v-if="jar.empty && !jar.unused" class="row">
-      <v-btn size="small" data-test="jar-gone" @click="save(true)">{{ t('jars.gone') }}</v-btn>
+      <PushButton data-test="jar-gone" @click="save(true)">{{ t('jars.gone') }}</PushButton>
     </div>
   </ActionDialog>
 </template>

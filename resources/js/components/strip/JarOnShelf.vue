@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import type { JarView } from '@/types/server'
 
@@ -47,13 +48,12 @@ const dirt = computed(() => (props.jar.allowed ? Math.min(1, props.jar.done / pr
       <p v-if="jar.settling" class="strong">{{ jar.settling }}</p>
       <p v-if="jar.inJob" class="strong">{{ jar.inJob }}</p>
       <div class="row">
-        <v-btn
+        <PushButton
           v-if="mayWrite && jar.acts.length && !jar.inJob"
-          size="small"
           :data-test="`tend-${jar.name}`"
           :aria-label="`${t('jars.tend')}: ${jar.name}`"
           @click="emit('tend')"
-          >{{ t('jars.tend') }}</v-btn
+          >{{ t('jars.tend') }}</PushButton
         >
         <template v-if="mayWrite && !jar.inJob">
           <button

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import JarDialog from './JarDialog.vue'
 import JarOnShelf from './JarOnShelf.vue'
 import JarNameDialog from './JarNameDialog.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 import type { Choice, FormDefaults, JarHazard, JarOutOfUse, JarView, SolventChoice } from '@/types/server'
@@ -34,7 +35,7 @@ function show(jar: JarView | null): void {
   <section aria-labelledby="jars">
     <div class="row between">
       <h2 id="jars">{{ t('jars.title') }}</h2>
-      <v-btn v-if="mayWrite" size="small" data-test="add-jar" @click="show(null)">{{ t('jars.add') }}</v-btn>
+      <PushButton v-if="mayWrite" data-test="add-jar" @click="show(null)">{{ t('jars.add') }}</PushButton>
     </div>
     <p v-if="!jars.length" class="muted">{{ t('jars.none') }}</p>
     <div class="shelf">

@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/vue3'
 import HookTag from '@/components/chain/HookTag.vue'
 import EarCycles from './EarCycles.vue'
 import PartLife from './PartLife.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import type { WornBike, WornChain } from '@/types/server'
 
@@ -67,22 +68,19 @@ const x = (pct: number) => 2 + (WIDE - 6) * Math.min(1, pct / props.bike.top)
         </span>
         <span class="act">
           <template v-if="mayWrite">
-            <v-btn
+            <PushButton
               v-if="chain.verdict === 'retire'"
-              size="small"
               :aria-label="`${t('gauge.retire')}: ${chain.name}`"
               :data-test="`retire-${chain.name}`"
               @click="emit('retire', chain)"
-              >{{ t('gauge.retire') }}</v-btn
+              >{{ t('gauge.retire') }}</PushButton
             >
-            <v-btn
-              size="small"
-              :variant="chain.due ? 'flat' : 'outlined'"
-              :color="chain.due ? 'primary' : undefined"
+            <PushButton
+              :main="chain.due"
               :aria-label="`${t('gauge.measure')}: ${chain.name}`"
               :data-test="`measure-${chain.name}`"
               @click="emit('measure', chain)"
-              >{{ t('gauge.measure') }}</v-btn
+              >{{ t('gauge.measure') }}</PushButton
             >
           </template>
         </span>
@@ -124,8 +122,8 @@ const x = (pct: number) => 2 + (WIDE - 6) * Math.min(1, pct / props.bike.top)
           <template v-if="bike.advice.open"
             ><b>{{ bike.advice.text }}</b> {{ bike.advice.reason }} {{ bike.advice.now }}
             <span v-if="mayWrite" class="answer">
-              <v-btn size="small" data-test="accept" @click="emit('advice', true)">{{ t('gauge.accept') }}</v-btn>
-              <v-btn size="small" variant="text" data-test="decline" @click="emit('advice', false)">{{ t('gauge.decline') }}</v-btn>
+              <PushButton data-test="accept" @click="emit('advice', true)">{{ t('gauge.accept') }}</PushButton>
+              <PushButton bare data-test="decline" @click="emit('advice', false)">{{ t('gauge.decline') }}</PushButton>
             </span></template
           >
           <template v-else>{{ bike.advice.now }} {{ bike.advice.reason }}</template>
@@ -280,8 +278,8 @@ dd {
     align-items: flex-end;
     gap: 2px;
   }
-  .act :deep(.v-btn) {
-    --v-btn-height: 44px;
+  .act :deep(.push) {
+    --push-height: 44px;
   }
   .scale {
     display: none;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 
@@ -40,7 +41,7 @@ const errors = () => form.errors as Record<string, string | undefined>
         :name="`life-${i}`" />
     </div>
     <div class="row">
-      <v-btn size="small" data-test="house" @click="save(true)">{{ t('gauge.house') }}</v-btn>
+      <PushButton data-test="house" @click="save(true)">{{ t('gauge.house') }}</PushButton>
     </div>
   </ActionDialog>
 </template>

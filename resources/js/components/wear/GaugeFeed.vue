@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
 import { onMounted, ref } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { http } from '@/composables/http'
 import { ask } from '@/composables/usePreview'
 import { useHere } from '@/composables/useHere'
@@ -36,7 +37,7 @@ async function simulate(): Promise<void> {
 <template>
   <div class="feed" role="status" data-test="feed">
     <span class="muted small">{{ came ? t('measure.came', { count: came }) : t('measure.listening') }}</span>
-    <v-btn v-if="here.demo" size="small" data-test="simulate" @click="simulate">{{ t('measure.simulate') }}</v-btn>
+    <PushButton v-if="here.demo" data-test="simulate" @click="simulate">{{ t('measure.simulate') }}</PushButton>
     <span v-if="problem" class="ember">{{ problem }}</span>
   </div>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
@@ -69,8 +70,8 @@ const remove = () => {
         name="uncertainty" />
     </div>
     <div v-if="one" class="row">
-      <v-btn v-if="one.unused" size="small" data-test="remove-instrument" @click="remove">{{ t('gauge.remove') }}</v-btn>
-      <v-btn v-else size="small" data-test="put-away" @click="save(true)">{{ t('gauge.put_away') }}</v-btn>
+      <PushButton v-if="one.unused" data-test="remove-instrument" @click="remove">{{ t('gauge.remove') }}</PushButton>
+      <PushButton v-else data-test="put-away" @click="save(true)">{{ t('gauge.put_away') }}</PushButton>
     </div>
   </ActionDialog>
 </template>

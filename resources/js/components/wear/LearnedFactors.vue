@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import BandLine from '@/components/charts/BandLine.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 import type { LearnedView } from '@/types/server'
@@ -30,18 +31,15 @@ const decline = (condition: string) => write('post', '/factors', { condition, ac
           <span class="muted">{{ t('gauge.learned_now', { factor: row.now }) }}</span> {{ row.text }}
         </p>
         <div v-if="row.offer && mayWrite" class="row">
-          <v-btn
-            size="small"
-            :aria-label="`${row.name}: ${t('gauge.learned_today', { factor: row.offer })}`"
-            @click="take(row.condition, false)"
-            >{{ t('gauge.learned_today', { factor: row.offer }) }}</v-btn
-          >
-          <v-btn size="small" variant="text" :aria-label="`${row.name}: ${t('gauge.learned_past')}`" @click="take(row.condition, true)">{{
+          <PushButton :aria-label="`${row.name}: ${t('gauge.learned_today', { factor: row.offer })}`" @click="take(row.condition, false)">{{
+            t('gauge.learned_today', { factor: row.offer })
+          }}</PushButton>
+          <PushButton bare :aria-label="`${row.name}: ${t('gauge.learned_past')}`" @click="take(row.condition, true)">{{
             t('gauge.learned_past')
-          }}</v-btn>
-          <v-btn size="small" variant="text" :aria-label="`${row.name}: ${t('how.decline')}`" @click="decline(row.condition)">{{
+          }}</PushButton>
+          <PushButton bare :aria-label="`${row.name}: ${t('how.decline')}`" @click="decline(row.condition)">{{
             t('how.decline')
-          }}</v-btn>
+          }}</PushButton>
         </div>
       </li>
     </ul>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import GaugeFeed from './GaugeFeed.vue'
@@ -124,7 +125,7 @@ const said = (i: number) => {
       </template>
       <p v-for="one in elsewhere" :key="one.spot" class="ember" role="alert">{{ t('measure.spot') }} {{ one.spot + 1 }}: {{ one.text }}</p>
       <div class="row more">
-        <v-btn size="small" data-test="another-spot" @click="another">{{ t('measure.another') }}</v-btn>
+        <PushButton data-test="another-spot" @click="another">{{ t('measure.another') }}</PushButton>
         <span class="muted small">{{ t('measure.worst') }}</span>
       </div>
     </div>

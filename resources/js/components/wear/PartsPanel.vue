@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import StepDrawing from '@/components/guided/StepDrawing.vue'
@@ -63,28 +64,25 @@ const go = () =>
       <li v-for="one in parts" :key="one.id">
         <PartLife :part="one" />
         <span class="acts">
-          <v-btn
+          <PushButton
             v-if="one.opening"
-            size="small"
             :aria-label="`${t('opening.correct')}: ${one.name}`"
             data-test="correct-part"
             @click="emit('correct', { name: one.name, opening: one.opening })"
-            >{{ t('opening.correct') }}</v-btn
+            >{{ t('opening.correct') }}</PushButton
           >
-          <v-btn
+          <PushButton
             v-if="one.slot === 'cassette' || one.slot === 'ring'"
-            size="small"
             :aria-label="`${t('teeth.title')}: ${one.name}`"
             :data-test="`teeth-${one.name}`"
             @click="about('teeth', one)"
-            >{{ t('teeth.title') }}</v-btn
+            >{{ t('teeth.title') }}</PushButton
           >
-          <v-btn
-            size="small"
+          <PushButton
             :aria-label="`${t('part_form.retire')}: ${one.name}`"
             :data-test="`retire-part-${one.name}`"
             @click="about('retire', one)"
-            >{{ t('part_form.retire') }}</v-btn
+            >{{ t('part_form.retire') }}</PushButton
           >
         </span>
       </li>
@@ -97,17 +95,13 @@ const go = () =>
             ><b>{{ one.name }}</b
             >, {{ one.km }}</span
           >
-          <v-btn
-            size="small"
-            :aria-label="`${t('part_form.fit')}: ${one.name}`"
-            :data-test="`fit-part-${one.name}`"
-            @click="about('fit', one)"
-            >{{ t('part_form.fit') }}</v-btn
-          >
+          <PushButton :aria-label="`${t('part_form.fit')}: ${one.name}`" :data-test="`fit-part-${one.name}`" @click="about('fit', one)">{{
+            t('part_form.fit')
+          }}</PushButton>
         </li>
       </ul>
     </template>
-    <v-btn data-test="add-part" @click="open = 'add'">{{ t('part_form.add') }}</v-btn>
+    <PushButton data-test="add-part" @click="open = 'add'">{{ t('part_form.add') }}</PushButton>
     <ActionDialog
       v-model="adding"
       :title="t('part_form.title')"
