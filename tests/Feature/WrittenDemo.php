@@ -20,15 +20,26 @@ final class WrittenDemo
 
     public static function ending(string $today = self::NOON): void
     {
+        // Beside others it is written as it would be: a copy is of the demo alone.
+        if (DB::table('users')->exists()) {
+            self::write($today);
+
+            return;
+        }
         if (isset(self::$files[$today])) {
             self::copy(fn(Connection $file, CopyDatabase $copy) => $copy($file, DB::connection()), self::$files[$today]);
 
             return;
         }
-        Artisan::call('dripel:demo', ['--today' => $today]) === 0 || throw new RuntimeException(Artisan::output());
+        self::write($today);
         self::$files[$today] = (string) tempnam(sys_get_temp_dir(), 'dripel-demo');
         self::copy(fn(Connection $file, CopyDatabase $copy) => $copy(DB::connection(), $file), self::$files[$today]);
         register_shutdown_function(fn() => array_map(unlink(...), glob(self::$files[$today] . '*') ?: []));
+    }
+
+    private static function write(string $today): void
+    {
+        Artisan::call('dripel:demo', ['--today' => $today]) === 0 || throw new RuntimeException(Artisan::output());
     }
 
     /** @param callable(Connection, CopyDatabase): mixed $do */
