@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Archive\CopyDatabase;
+use App\Support\AppClock;
+use DateTimeImmutable;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -28,6 +30,8 @@ final class WrittenDemo
         }
         if (isset(self::$files[$today])) {
             self::copy(fn(Connection $file, CopyDatabase $copy) => $copy($file, DB::connection()), self::$files[$today]);
+            // It is as late as after it was written.
+            app(AppClock::class)->set((new DateTimeImmutable($today))->getTimestamp());
 
             return;
         }
