@@ -48,8 +48,8 @@ const device = VitePWA({
 })
 
 /**
- * The Shed loads in three files and no longer in 46: what every page needs and the Shed, which everyone opens first, are one; the forms behind its
- * buttons, which come after it, another. A file for each module cost a phone a third of its time to open a page, and packed worse.
+ * Script in files by use, not one for each module that two pages share: those cost a phone a third of its time to open a page. What every
+ * page needs and the Shed, which everyone opens first, are one file; the forms behind its buttons, which come after it, another.
  */
 const groups = [
   { name: 'frame', test: /resources\/js\/(app\.ts|Pages\/Shed\/Shed\.vue)$/, priority: 2 },
