@@ -35,7 +35,7 @@ it('brings a bike ridden on oil from its arrival to the first ride on wax, on th
         // At half a percent and more one starts with a new chain.
         $way->click('go-measure')->click('kind-digital')->fill('value_pct', '0.5')->submit('measure-form');
         // On a busy machine the phone keeps a reading for a moment, and says so in place of its Undo: what counts is that it arrives.
-        $driver->wait(40, 100)->until(fn() => $server->pdo()->query('select count(*) from readings')->fetchColumn() > 0);
+        $driver->wait(60, 100)->until(fn() => $server->pdo()->query('select count(*) from readings')->fetchColumn() > 0);
         $open('/bikes/1/convert')->awaitText('way-new', 'advised by its wear')->click('take-new')->awaitText('convert-decide', 'done');
         // The drivetrain down to metal; a power cut in the middle costs nothing.
         $open('/bikes/1/convert')->click('go-clean');

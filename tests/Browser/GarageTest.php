@@ -56,7 +56,7 @@ it('takes in many parts from a table, says things in words and settles what is o
             "document.querySelector('[data-test=\"ride-form\"] .v-select .v-field').dispatchEvent(new MouseEvent('mousedown', { bubbles: true }))",
         );
         $driver
-            ->wait(40, 50)
+            ->wait(60, 50)
             ->until(
                 fn() => $driver->executeScript(
                     "return [...document.querySelectorAll('.v-list-item')].some((item) => item.textContent.includes('Not sure'))",

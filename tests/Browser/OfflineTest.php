@@ -16,11 +16,11 @@ use Tests\Browser\Support\Server;
 
 const EVENING = '2026-11-25T18:20:00+01:00';
 
-/** Until this device can do without the machine. */
+/** Until this device can do without the machine: some seventy pages, one after the other. */
 function keepsPages(Chromium $chromium): void
 {
     $chromium->driver
-        ->wait(60, 200)
+        ->wait(300, 200)
         ->until(
             fn() => $chromium->driver->executeScript(
                 'return navigator.serviceWorker.controller !== null && localStorage.getItem("dripel.kept") !== null',
@@ -180,7 +180,7 @@ it('walks an evening of the garage without a network while the desk goes on, and
         // Whoever signs out takes everything along.
         expect(pagesOn($chromium))->toBeGreaterThan(20);
         $phone->click('more')->click('sign-out')->part('demo');
-        $driver->wait(40, 100)->until(fn() => pagesOn($chromium) === 0);
+        $driver->wait(60, 100)->until(fn() => pagesOn($chromium) === 0);
     } finally {
         $chromium->stop();
         $cable->remove();
@@ -229,7 +229,7 @@ it('takes a network that hangs for gone, says where it was pressed what became o
         expect($phone->has('correct-form'))->toBeTrue();
         $phone->press(Keys::ESCAPE);
         $cable->goOn();
-        $driver->wait(40, 100)->until(fn() => keptOn($chromium) === []);
+        $driver->wait(60, 100)->until(fn() => keptOn($chromium) === []);
 
         // Whoever is removed from the workshop leaves nothing on the device, neither what could be read nor what was not sent.
         $database = $server->pdo();

@@ -57,7 +57,7 @@ it('fits its dialogs over a keyboard, opens a job at its top, and a tag with wha
         ) {
             $page = $open($path)->click($opens);
             // Its code comes after the page.
-            $driver->wait(40, 50)->until(Until::presenceOfElementLocated(By::cssSelector('.v-overlay--active [data-test=submit]')));
+            $driver->wait(60, 50)->until(Until::presenceOfElementLocated(By::cssSelector('.v-overlay--active [data-test=submit]')));
             $page->settled();
             [$top, $bottom] = $driver->executeScript(
                 "const it = document.querySelector('.v-overlay--active [data-test=submit]').getBoundingClientRect(); return [it.top, it.bottom]",

@@ -1,8 +1,9 @@
 import 'fake-indexeddb/auto'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { device, type KeptEntry } from '@/offline/device'
 import { discard, entries, keep, mending, readEntries, refused, send, tryAgain, waiting } from '@/offline/entries'
 import { kindOf, lacks, sameBike, touches } from '@/offline/kinds'
+import { fetchAhead } from '@/offline/pages'
 import { offline } from '@/offline/reach'
 import { leaveNothing, wipe } from '@/offline/wipe'
 import { newActionId } from '@/composables/useActionForm'
@@ -162,4 +163,45 @@ describe('what is written without the machine', () => {
       expect(entries.value).toEqual([])
     }
   }, 60_000)
+})
+
+describe('what a device fetches ahead', () => {
+  const here = { stay: '/offline/stays/1/1?signature=a', revision: 7, calendar: { today: '2026-01-02' } }
+  const shown = { url: '/', component: 'Shed', version: '1', props: { here } } as never
+  const pages = async () => (await device()).getAllKeys('pages')
+  const machine = (url: string): Reply =>
+    url === '/offline/pages'
+      ? { body: ['/', '/gone', '/pot'].map((one) => ({ url: one, title: one })) }
+      : { status: url === '/gone' ? 404 : 200, body: { url, component: 'Page', version: '1', props: { here } } }
+  // Only its pauses are none.
+  beforeEach(() => {
+    offline.value = false
+    vi.stubGlobal('isSecureContext', true)
+    const soon = globalThis.setTimeout
+    vi.stubGlobal('setTimeout', (then: () => void) => soon(then))
+  })
+  afterEach(() => vi.unstubAllGlobals())
+
+  it('is fetched once for each state, and taken up again where the machine was out of reach', async () => {
+    serveWith(({ url }) => (url === '/pot' ? null : machine(url)))
+    await fetchAhead(shown)
+    expect(await pages()).toEqual(['/'])
+    serveWith(({ url }) => machine(url))
+    await fetchAhead(shown)
+    expect(await pages()).toEqual(['/', '/pot'])
+    const asked = serveWith(({ url }) => machine(url))
+    await fetchAhead(shown)
+    expect(asked).toEqual([])
+  })
+
+  it('leaves nothing behind of a page that is under way while its person signs out', async () => {
+    let gone: Promise<void> | undefined
+    serveWith(({ url }) => {
+      if (url === '/pot') gone = wipe(here.stay)
+      return machine(url)
+    })
+    await fetchAhead(shown)
+    await gone
+    expect([await pages(), localStorage.getItem('dripel.kept')]).toEqual([[], null])
+  })
 })

@@ -1,5 +1,5 @@
 import type { Page } from '@inertiajs/core'
-import { http } from '@/composables/http'
+import { http, type Answer } from '@/composables/http'
 import { device, type KeptPage } from './device'
 import { offline } from './reach'
 
@@ -39,30 +39,51 @@ const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 /** The last state that was fetched ahead: for whom, at which revision, on which day. */
 const FETCHED = 'dripel.kept'
 
-let turn = 0
+/** The state that is being fetched. */
+let fetching: string | null = null
 
-/** Fetches what is to open without the machine, once for each state of the workshop, one page after the other; a newer state begins anew. */
+/**
+ * Fetches what is to open without the machine, once for each state of the workshop, one page after the other; a newer state begins anew.
+ * Whatever could not be reached is left for the next time that it is asked to.
+ */
 export async function fetchAhead(page: Page): Promise<void> {
   const here = page.props.here
   if (!here || page.props.kept || !window.isSecureContext) return
   const state = [here.stay, here.revision, here.calendar.today, page.version].join(' ')
-  if (localStorage.getItem(FETCHED) === state) return
-  const mine = ++turn
-  // Whoever is on the way to another page is not held up.
-  await pause(SETTLED_MS)
-  const list = mine === turn ? await http<{ url: string; title: string }[]>('get', '/offline/pages') : null
-  if (!list?.ok) return
-  for (const one of list.body) {
-    if (offline.value || mine !== turn) return
-    const fetched = await fetchPage(one.url, page.version)
-    if (fetched) await keepPage(fetched, one.title)
-    await pause(BETWEEN_MS)
+  if (fetching === state || localStorage.getItem(FETCHED) === state) return
+  fetching = state
+  try {
+    if (await fetchAll(page.version, () => fetching === state)) localStorage.setItem(FETCHED, state)
+  } finally {
+    if (fetching === state) fetching = null
   }
-  localStorage.setItem(FETCHED, state)
 }
 
-/** A page and what comes after it. */
-async function fetchPage(url: string, version: string | null): Promise<Page | null> {
+/** Nothing of what is on its way is kept any more, nor what is kept. */
+export async function forgetPages(): Promise<void> {
+  fetching = null
+  localStorage.removeItem(FETCHED)
+  await (await device()).clear('pages')
+}
+
+/** Whether all of them came. */
+async function fetchAll(version: string | null, wanted: () => boolean): Promise<boolean> {
+  // Whoever is on the way to another page is not held up.
+  await pause(SETTLED_MS)
+  const list = wanted() ? await http<{ url: string; title: string }[]>('get', '/offline/pages') : null
+  if (!list?.ok) return false
+  for (const one of list.body) {
+    if (offline.value || !wanted()) return false
+    const fetched = await fetchPage(one.url, version)
+    if (fetched === null || !wanted()) return false
+    if (fetched.ok) await keepPage(fetched.body, one.title)
+    await pause(BETWEEN_MS)
+  }
+  return wanted()
+}
+
+/** A page and what comes after it; null: it cannot be reached. */
+async function fetchPage(url: string, version: string | null): Promise<Answer<Page> | null> {
   const headers = {
     'X-Dripel-Beside': '1',
     'X-Inertia': 'true',
@@ -70,11 +91,10 @@ async function fetchPage(url: string, version: string | null): Promise<Page | nu
     Accept: 'text/html, application/xhtml+xml',
   }
   const first = await http<Page>('get', url, undefined, { headers })
-  if (!first?.ok) return null
-  const later = Object.values(first.body.deferredProps ?? {}).flat()
-  if (!later.length) return first.body
+  const later = Object.values(first?.body.deferredProps ?? {}).flat()
+  if (!first?.ok || !later.length) return first
   const rest = await http<Page>('get', url, undefined, {
     headers: { ...headers, 'X-Inertia-Partial-Component': first.body.component, 'X-Inertia-Partial-Data': later.join() },
   })
-  return { ...first.body, props: { ...first.body.props, ...(rest?.ok ? rest.body.props : {}) } }
+  return rest && { ...rest, body: { ...first.body, props: { ...first.body.props, ...rest.body.props } } }
 }

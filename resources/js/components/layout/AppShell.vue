@@ -111,13 +111,13 @@ function signOut(): void {
 
 const SEND_EVERY_MS = 5000
 const shown = usePage()
-onMounted(async () => {
-  await readEntries()
+async function exchange(): Promise<void> {
   await send()
   // A phone is what is taken to where there is no network.
   if (phone.value && !offline.value) await fetchAhead(shown as never).catch(() => undefined)
-})
-useIntervalFn(() => void send(), SEND_EVERY_MS)
+}
+onMounted(() => readEntries().then(exchange))
+useIntervalFn(() => void exchange(), SEND_EVERY_MS)
 </script>
 
 <template>
